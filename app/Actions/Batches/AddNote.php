@@ -1,0 +1,29 @@
+<?php
+
+namespace App\Actions\Batches;
+
+use App\Models\Batch;
+use App\Models\LogEntry;
+use Kettle\Diary\DiaryRefused;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** Writes a note in the logbook, or a better one beside one that was wrong. */
+final readonly class AddNote
+{
+    public function __construct(private Logbook $logbook) {}
+
+    /** @throws DiaryRefused when what is corrected is not a note */
+    public function __invoke(Batch $batch, string $note, ?string $corrects): LogEntry
+    {
+        return $this->logbook->write($batch, function (Batch $batch) use ($note, $corrects): array {
+            if ($corrects !== null) {
+                $old = $batch->entries()->where('uid', $corrects)->first() ?? throw new NotFoundHttpException;
+                if ($old->kind !== 'note') {
+                    throw new DiaryRefused('cannot_correct', 'Only a note is corrected by a note. Undo the step instead, and enter it again.');
+                }
+            }
+
+            return ['kind' => 'note', 'data' => [], 'note' => $note, 'corrects' => $corrects];
+        });
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+namespace App\Actions\Batches;
+
+use App\Models\Batch;
+use App\Models\LogEntry;
+use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\Stage;
+
+/** Closes a batch that went wrong, with the reason. It stays in the records. */
+final readonly class DiscardBatch
+{
+    public function __construct(private Logbook $logbook) {}
+
+    /** @throws DiaryRefused when it was discarded before */
+    public function __invoke(Batch $batch, string $reason): LogEntry
+    {
+        return $this->logbook->write($batch, function (Batch $batch) use ($reason): array {
+            if ($batch->stage === Stage::Discarded) {
+                throw DiaryRefused::notOpen('discard');
+            }
+
+            return ['kind' => 'discarded', 'data' => [], 'note' => $reason];
+        });
+    }
+}

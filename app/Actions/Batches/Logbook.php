@@ -1,0 +1,47 @@
+<?php
+
+namespace App\Actions\Batches;
+
+use App\Models\Batch;
+use App\Models\LogEntry;
+use App\Models\User;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use Kettle\Reason\Refused;
+
+/** Adds a line to a batch's logbook, and folds the batch anew, as one. */
+final readonly class Logbook
+{
+    public function __construct(private FoldBatch $fold) {}
+
+    /**
+     * @param \Closure(Batch): array{kind: string, data: array<string, mixed>, note?: ?string, corrects?: ?string, at?: ?\DateTimeInterface} $entry
+     *                                                                                                                                           given the locked batch; may refuse
+     *
+     * @throws Refused
+     */
+    public function write(Batch $batch, \Closure $entry): LogEntry
+    {
+        return DB::transaction(function () use ($batch, $entry): LogEntry {
+            $locked = Batch::query()->whereKey($batch->id)->lockForUpdate()->firstOrFail();
+            $line = $entry($locked);
+            $user = Auth::user();
+            $written = LogEntry::query()->create([
+                'batch_id' => $locked->id,
+                'user_id' => $user instanceof User ? $user->id : null,
+                'by' => $user instanceof User ? $user->name : 'Warm Kettle',
+                'kind' => $line['kind'],
+                'data' => $line['data'],
+                'note' => $line['note'] ?? null,
+                'corrects' => $line['corrects'] ?? null,
+                'happened_at' => $line['at'] ?? Carbon::now(),
+                'recorded_at' => Carbon::now(),
+            ]);
+            $this->fold->refresh($locked);
+            $batch->setRawAttributes($locked->getAttributes(), true);
+
+            return $written;
+        });
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+namespace App\Actions\Batches;
+
+use App\House\Kitchens;
+use App\Models\Batch;
+use App\Models\LogEntry;
+use Illuminate\Support\Carbon;
+use Kettle\Diary\DiaryRefused;
+use Kettle\Reason\Refused;
+
+/** A step was done, skipped for a reason, or put off. */
+final readonly class RecordTask
+{
+    public function __construct(private Logbook $logbook, private History $history, private Kitchens $kitchens) {}
+
+    /**
+     * @param string $outcome done, skipped or later
+     *
+     * @throws Refused when the step is not open, cannot be skipped, or wants amounts
+     */
+    public function __invoke(Batch $batch, string $key, string $outcome, ?string $reason, ?string $until): LogEntry
+    {
+        return $this->logbook->write($batch, function (Batch $batch) use ($key, $outcome, $reason, $until): array {
+            $task = $this->history->course($batch)->open($key);
+            if ($task->step->isWaiting()) {
+                throw DiaryRefused::notOpen($task->step->verb());
+            }
+            if ($outcome === 'skipped' && ! $task->step->skippable()) {
+                throw DiaryRefused::cannotSkip($task->step->verb());
+            }
+            if ($outcome === 'done' && $task->step->wantsAmounts()) {
+                throw new DiaryRefused('wants_amounts', 'Take it to the Press, so that what came out is written down.');
+            }
+            $data = ['task' => $key, 'outcome' => $outcome];
+            if ($outcome === 'later') {
+                $data['until'] = $this->until((string) $until, $task->dueAt)->format(DATE_ATOM);
+            }
+
+            return ['kind' => 'task', 'data' => $data, 'note' => $reason];
+        });
+    }
+
+    private function until(string $typed, \DateTimeImmutable $due): \DateTimeImmutable
+    {
+        $kitchen = $this->kitchens->plain();
+        $day = \DateTimeImmutable::createFromFormat('!Y-m-d', $typed, $kitchen->now->getTimezone());
+        if ($day === false || $day->format('Y-m-d') !== $typed) {
+            throw DiaryRefused::day($typed)->about('until');
+        }
+        if ($day < $kitchen->today()) {
+            throw DiaryRefused::past($day->format('j F Y'), $kitchen->today()->format('j F Y'))->about('until');
+        }
+        if ($day > $kitchen->today()->modify('+1 year')) {
+            throw DiaryRefused::tooFar($day->format('j F Y'))->about('until');
+        }
+
+        return $kitchen->waking->nextAwake(max($day->setTime((int) $due->format('G'), (int) $due->format('i')), $kitchen->now));
+    }
+}

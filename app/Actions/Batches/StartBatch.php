@@ -1,0 +1,70 @@
+<?php
+
+namespace App\Actions\Batches;
+
+use App\House\CurrentHouse;
+use App\House\Kitchens;
+use App\Models\Batch;
+use App\Models\House;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Kettle\Diary\Stage;
+use Kettle\Recipe\Bench;
+use Kettle\Recipe\WishRefused;
+
+/** Turns a wish into a batch with a code, a plan that stays as it is, and a logbook. */
+final readonly class StartBatch
+{
+    public function __construct(
+        private Bench $bench,
+        private Kitchens $kitchens,
+        private CurrentHouse $current,
+        private Logbook $logbook,
+    ) {}
+
+    /**
+     * @param array<mixed> $wish
+     *
+     * @throws WishRefused
+     */
+    public function __invoke(array $wish, string $origin = '', ?string $repeats = null): Batch
+    {
+        $kitchen = $this->kitchens->withJars();
+        $plan = $this->bench->plan($wish, $kitchen);
+        // Frozen as JSON would read back, so that what is used now and later is the same.
+        $document = json_decode(json_encode($this->bench->document($plan, $kitchen), JSON_THROW_ON_ERROR), true);
+        assert(is_array($document));
+
+        return DB::transaction(function () use ($wish, $origin, $repeats, $plan, $document): Batch {
+            $batch = Batch::query()->create([
+                'code' => $this->nextCode(),
+                'name' => mb_substr($plan->name(), 0, 160),
+                'herb_name' => $plan->wish->plant->name,
+                'oils_name' => mb_substr($plan->wish->blend->name(), 0, 120),
+                'origin' => $origin,
+                'wish' => $wish,
+                'plan' => $document,
+                'stage' => Stage::Planned,
+                'shelf' => [],
+                'start_at' => Carbon::instance($plan->timetable->fillAt)->utc(),
+                'strain_at' => Carbon::instance($plan->timetable->strainAt)->utc(),
+                'best_before' => $plan->figures['best_before']->text(),
+                'repeats' => $repeats,
+                'version' => 0,
+            ]);
+            $this->logbook->write($batch, fn () => ['kind' => 'started', 'data' => ['sentence' => $plan->sentenceText()]]);
+
+            return $batch;
+        });
+    }
+
+    /** "26-014": the year and the house's own count. The house's row is locked until the batch is in. */
+    private function nextCode(): string
+    {
+        $house = House::query()->whereKey($this->current->house()->id)->lockForUpdate()->firstOrFail();
+        $number = $house->batches_begun + 1;
+        $house->newQuery()->whereKey($house->id)->update(['batches_begun' => $number]);
+
+        return sprintf('%s-%03d', $this->kitchens->plain()->now->format('y'), $number);
+    }
+}

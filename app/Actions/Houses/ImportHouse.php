@@ -1,0 +1,196 @@
+<?php
+
+namespace App\Actions\Houses;
+
+use App\Actions\Batches\FoldBatch;
+use App\House\CurrentHouse;
+use App\Http\Shapes\Imported;
+use App\Models\Batch;
+use App\Models\BottleSize;
+use App\Models\House;
+use App\Models\Jar;
+use App\Models\LogEntry;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Kettle\Diary\Stage;
+use Kettle\Infusion\MethodRefused;
+use Kettle\Infusion\Methods;
+use Kettle\Material\Cupboard;
+use Kettle\Material\MaterialRefused;
+use Kettle\Material\Tables;
+use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Validator;
+
+/**
+ * Takes an exported house into the current one: all of it or nothing. What is here already, by id,
+ * is left alone; lines of a logbook that are not here yet are added. People are not taken in.
+ */
+final readonly class ImportHouse
+{
+    public function __construct(private FoldBatch $fold, private CurrentHouse $current, private Tables $tables) {}
+
+    /** @throws ImportRefused */
+    public function __invoke(string $json): Imported
+    {
+        $document = json_decode($json, false, 64);
+        if (! is_object($document)) {
+            throw ImportRefused::broken();
+        }
+        $this->validate($document);
+        /** @var array{jars: list<array<string, mixed>>, bottles: list<array<string, mixed>>, batches: list<array<string, mixed>>} $house */
+        $house = json_decode($json, true, 64);
+
+        return DB::transaction(function () use ($house): Imported {
+            House::query()->whereKey($this->current->house()->id)->lockForUpdate()->first();
+            $jars = $this->sizes(Jar::class, $house['jars'], ['called', 'brim_ml', 'height_mm']);
+            $bottles = $this->sizes(BottleSize::class, $house['bottles'], ['called', 'capacity_ml']);
+            [$batches, $entries, $here] = $this->batches($house['batches']);
+
+            return new Imported($batches, $entries, $jars, $bottles, $here, $batches + $entries + $jars + $bottles === 0
+                ? 'Everything in that file is here already; nothing was changed.'
+                : sprintf('Taken in: %d batches with %d lines of their logbooks, %d jar sizes, %d bottle sizes. %d batches were here already.', $batches, $entries, $jars, $bottles, $here));
+        });
+    }
+
+    private function validate(object $document): void
+    {
+        $validator = new Validator;
+        $schema = json_decode((string) file_get_contents(base_path('docs/formats/house.schema.json')));
+        assert(is_object($schema));
+        $error = $validator->validate($document, $schema)->error();
+        if ($error !== null) {
+            // The deepest cause says most.
+            while ($error->subErrors() !== []) {
+                $error = $error->subErrors()[0];
+            }
+            $where = implode(' / ', array_map('strval', $error->data()->fullPath()));
+            throw ImportRefused::notOurs($where === '' ? 'the beginning' : mb_substr($where, 0, 120), lcfirst(mb_substr((new ErrorFormatter)->formatErrorMessage($error), 0, 200)));
+        }
+    }
+
+    /**
+     * @param class-string<Jar>|class-string<BottleSize> $model
+     * @param list<array<string, mixed>> $rows
+     * @param list<string> $fields
+     */
+    private function sizes(string $model, array $rows, array $fields): int
+    {
+        $here = $model::withTrashed()->get()->keyBy('uid');
+        // The common sizes every house starts with are the same by name and measure, not by id.
+        $alike = $here->keyBy(fn ($size) => $this->likeness($size->only($fields)));
+        $added = 0;
+        foreach ($rows as $row) {
+            if ($here->has((string) $row['id']) || (! $row['retired'] && $alike->has($this->likeness(array_intersect_key($row, array_flip($fields)))))) {
+                continue;
+            }
+            $size = new $model(['uid' => $row['id'], ...array_intersect_key($row, array_flip($fields))]);
+            $size->save();
+            if ($row['retired']) {
+                $size->delete();
+            }
+            $added++;
+        }
+
+        return $added;
+    }
+
+    /** @param array<string, mixed> $fields */
+    private function likeness(array $fields): string
+    {
+        ksort($fields);
+
+        return implode('|', array_map(fn (mixed $v) => is_numeric($v) ? number_format((float) $v, 2, '.', '') : (string) $v, $fields));
+    }
+
+    /**
+     * @param list<array<string, mixed>> $rows
+     * @return array{int, int, int} batches and lines added, batches here already
+     */
+    private function batches(array $rows): array
+    {
+        $known = Batch::query()->select(['id', 'house_id', 'uid', 'code'])->get();
+        $byUid = $known->keyBy('uid');
+        $codes = $known->pluck('uid', 'code');
+        $added = $lines = $here = 0;
+        foreach ($rows as $row) {
+            $batch = $byUid->get((string) $row['id']);
+            if ($batch === null) {
+                if ($codes->has((string) $row['code'])) {
+                    throw ImportRefused::codeTaken((string) $row['code']);
+                }
+                $batch = $this->addBatch($row);
+                $byUid->put($batch->uid, $batch);
+                $codes->put($batch->code, $batch->uid);
+                $added++;
+            } else {
+                $here++;
+            }
+            $new = $this->addLines($batch, $row);
+            $lines += $new;
+            if ($new > 0) {
+                $this->fold->refresh(Batch::query()->findOrFail($batch->id));
+            }
+        }
+        $house = $this->current->house();
+        $count = $codes->keys()->map(fn (mixed $code) => (int) substr((string) $code, 3))->max();
+        House::query()->whereKey($house->id)->where('batches_begun', '<', (int) $count)->update(['batches_begun' => (int) $count]);
+
+        return [$added, $lines, $here];
+    }
+
+    /** @param array<string, mixed> $row */
+    private function addBatch(array $row): Batch
+    {
+        $this->refuseUnknown($row);
+        $start = Carbon::parse((string) $row['start_at']);
+
+        return Batch::query()->create([
+            'uid' => $row['id'], 'code' => $row['code'], 'name' => $row['name'], 'herb_name' => $row['herb_name'],
+            'oils_name' => $row['oils_name'], 'origin' => $row['origin'], 'wish' => $row['wish'], 'plan' => $row['plan'],
+            'repeats' => $row['repeats'], 'start_at' => $start, 'strain_at' => $start, 'best_before' => $start,
+            'stage' => Stage::Planned, 'shelf' => [], 'version' => 0,
+        ])->refresh();
+    }
+
+    /**
+     * A plan must be one the core can follow: a method and oils it knows.
+     *
+     * @param array<string, mixed> $row
+     */
+    private function refuseUnknown(array $row): void
+    {
+        /** @var array{method: array{id: string}, oils: list<array{id: string}>} $plan */
+        $plan = $row['plan'];
+        try {
+            (new Methods($this->tables))->method($plan['method']['id']);
+            foreach ($plan['oils'] as $oil) {
+                (new Cupboard($this->tables))->carrier($oil['id']);
+            }
+        } catch (MethodRefused|MaterialRefused $refused) {
+            throw ImportRefused::notOurs('batch '.$row['code'], lcfirst($refused->sentence));
+        }
+    }
+
+    /** @param array<string, mixed> $row */
+    private function addLines(Batch $batch, array $row): int
+    {
+        /** @var list<array<string, mixed>> $log */
+        $log = $row['log'];
+        $there = array_fill_keys(LogEntry::query()->where('batch_id', $batch->id)->pluck('uid')->all(), true);
+        $rows = [];
+        foreach ($log as $line) {
+            if (! isset($there[$line['id']])) {
+                $there[$line['id']] = true;
+                $rows[] = [
+                    'house_id' => $this->current->house()->id, 'batch_id' => $batch->id, 'uid' => $line['id'], 'user_id' => null,
+                    'by' => $line['by'], 'kind' => $line['kind'], 'data' => json_encode($line['data'], JSON_THROW_ON_ERROR),
+                    'note' => $line['note'], 'corrects' => $line['corrects'],
+                    'happened_at' => Carbon::parse((string) $line['happened_at']), 'recorded_at' => Carbon::parse((string) $line['recorded_at']),
+                ];
+            }
+        }
+        LogEntry::query()->insert($rows);
+
+        return count($rows);
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+namespace App\Actions\Houses;
+
+use Kettle\Reason\Refused;
+
+/** A file that cannot be taken in. Nothing of it has been. */
+final class ImportRefused extends Refused
+{
+    public static function broken(): self
+    {
+        return new self('unreadable', 'That file is not JSON, or was cut short. Nothing was taken in. Use a file made by Export everything.');
+    }
+
+    public static function notOurs(string $where, string $why): self
+    {
+        return new self('invalid', sprintf('That file is not a whole Warm Kettle house: at “%s”, %s. Nothing was taken in.', $where, $why));
+    }
+
+    public static function codeTaken(string $code): self
+    {
+        return new self('clash', sprintf('The file has a batch %s, and this house has another of that code. Nothing was taken in. Take it into a house of its own.', $code));
+    }
+}

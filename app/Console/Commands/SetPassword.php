@@ -1,0 +1,28 @@
+<?php
+
+namespace App\Console\Commands;
+
+use App\Actions\People\Links;
+use App\Models\User;
+use Illuminate\Console\Command;
+
+/** For whoever looks after the machine: a new-password link for somebody who forgot. */
+final class SetPassword extends Command
+{
+    protected $signature = 'kettle:password {email}';
+
+    protected $description = 'Print a link with which somebody sets a new password';
+
+    public function handle(Links $links): int
+    {
+        $user = User::query()->where('email', mb_strtolower((string) $this->argument('email')))->first();
+        if ($user === null) {
+            $this->error('Nobody here has that e-mail address.');
+
+            return self::FAILURE;
+        }
+        $this->line('Good for '.config('kettle.reset_hours').' hours, once: '.url('/new-password/'.$links->reset($user)));
+
+        return self::SUCCESS;
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+namespace App\Console\Commands;
+
+use App\OpenApi\Document;
+use Illuminate\Console\Command;
+
+/** Writes docs/openapi.json from the code. */
+final class WriteApiDocument extends Command
+{
+    protected $signature = 'kettle:openapi {file=docs/openapi.json}';
+
+    protected $description = 'Write the OpenAPI document from the code';
+
+    public function handle(): int
+    {
+        file_put_contents((string) $this->argument('file'), Document::json());
+
+        return self::SUCCESS;
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Batches\AddNote;
+use App\Actions\Batches\BottleBatch;
+use App\Actions\Batches\DiscardBatch;
+use App\Actions\Batches\RecordTask;
+use App\Actions\Batches\StartBatch;
+use App\Actions\Batches\StrainBatch;
+use App\Actions\Batches\StrikeOut;
+use App\Http\Clash;
+use App\Http\Requests;
+use App\Models\Batch;
+use App\OpenApi\Adds;
+use App\OpenApi\Edits;
+use App\OpenApi\Reads;
+use App\Words\BatchPage;
+use Illuminate\Http\JsonResponse;
+
+/** A batch: begun, followed, strained, bottled, undone. Each write answers with the batch as it stands. */
+final class BatchController extends Controller
+{
+    public function __construct(private readonly BatchPage $page) {}
+
+    #[Adds('/houses/{house}/batches', 'BatchView', 'Begin a batch from a wish', 'StartBatch')]
+    public function start(Requests\StartBatch $form, StartBatch $start): JsonResponse
+    {
+        /** @var array<mixed> $wish */
+        $wish = $form->input('wish');
+        $repeats = $form->string('repeats')->toString();
+        if ($repeats !== '') {
+            Batch::query()->where('uid', $repeats)->firstOrFail();
+        }
+
+        return $this->batch($start($wish, $form->string('origin')->trim()->toString(), $repeats === '' ? null : $repeats));
+    }
+
+    #[Reads('/houses/{house}/batches/{batch}', 'BatchView', 'A batch')]
+    public function show(Batch $batch): JsonResponse
+    {
+        return $this->batch($batch);
+    }
+
+    #[Edits('/houses/{house}/batches/{batch}', 'BatchView', 'Say where the plant came from', 'EditBatch')]
+    public function edit(Requests\EditBatch $form, Batch $batch): JsonResponse
+    {
+        $changed = Batch::query()->whereKey($batch->id)->where('version', $form->integer('version'))
+            ->update(['origin' => $form->string('origin')->trim()->toString(), 'version' => $form->integer('version') + 1]);
+        $batch->refresh();
+        if ($changed === 0) {
+            throw new Clash('Something was written for this batch meanwhile. What stands now is shown; enter yours again.', ['version' => $batch->version, 'origin' => $batch->origin]);
+        }
+
+        return $this->batch($batch);
+    }
+
+    #[Adds('/houses/{house}/batches/{batch}/tasks', 'BatchView', 'Do, skip or put off a step', 'RecordTask')]
+    public function task(Requests\RecordTask $form, Batch $batch, RecordTask $record): JsonResponse
+    {
+        $record(
+            $batch, $form->string('task')->toString(), $form->string('outcome')->toString(),
+            $this->text($form->input('reason')), $this->text($form->input('until')),
+        );
+
+        return $this->batch($batch);
+    }
+
+    #[Adds('/houses/{house}/batches/{batch}/notes', 'BatchView', 'Write a note', 'WriteNote')]
+    public function note(Requests\WriteNote $form, Batch $batch, AddNote $add): JsonResponse
+    {
+        $add($batch, $form->string('note')->toString(), $this->text($form->input('corrects')));
+
+        return $this->batch($batch);
+    }
+
+    #[Adds('/houses/{house}/batches/{batch}/undo', 'BatchView', 'Undo an entry', 'UndoEntry')]
+    public function undo(Requests\UndoEntry $form, Batch $batch, StrikeOut $strike): JsonResponse
+    {
+        $strike($batch, $form->string('entry')->toString());
+
+        return $this->batch($batch);
+    }
+
+    #[Adds('/houses/{house}/batches/{batch}/strain', 'BatchView', 'Write down what came out of the cloth', 'Strain')]
+    public function strain(Requests\Strain $form, Batch $batch, StrainBatch $strain): JsonResponse
+    {
+        $strain($batch, $form->string('amount')->toString(), $this->text($form->input('note')));
+
+        return $this->batch($batch);
+    }
+
+    #[Adds('/houses/{house}/batches/{batch}/bottle', 'BatchView', 'Fill bottles', 'Bottle')]
+    public function bottle(Requests\Bottle $form, Batch $batch, BottleBatch $bottle): JsonResponse
+    {
+        /** @var list<array{size: string, count: int}> $wanted */
+        $wanted = array_map(fn (array $line) => ['size' => (string) $line['size'], 'count' => (int) $line['count']], array_values((array) $form->input('bottles')));
+        $bottle($batch, $wanted, $this->text($form->input('note')));
+
+        return $this->batch($batch);
+    }
+
+    #[Adds('/houses/{house}/batches/{batch}/discard', 'BatchView', 'Throw a batch away, with the reason', 'Discard')]
+    public function discard(Requests\Discard $form, Batch $batch, DiscardBatch $discard): JsonResponse
+    {
+        $discard($batch, $form->string('reason')->toString());
+
+        return $this->batch($batch);
+    }
+
+    private function batch(Batch $batch): JsonResponse
+    {
+        return $this->json($this->page->of($batch));
+    }
+
+    private function text(mixed $value): ?string
+    {
+        return is_string($value) && trim($value) !== '' ? trim($value) : null;
+    }
+}

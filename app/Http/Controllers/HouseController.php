@@ -1,0 +1,130 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Houses\ExportHouse;
+use App\Actions\Houses\ImportHouse;
+use App\House\CurrentHouse;
+use App\House\Kitchens;
+use App\Http\Clash;
+use App\Http\Requests;
+use App\Http\Shapes\BottleKind;
+use App\Http\Shapes\HouseView;
+use App\Http\Shapes\JarSize;
+use App\Models\BottleSize;
+use App\Models\House;
+use App\Models\Jar;
+use App\OpenApi\Adds;
+use App\OpenApi\Edits;
+use App\OpenApi\Reads;
+use App\OpenApi\Removes;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Str;
+use Kettle\Diary\WakingHours;
+use Kettle\Measure\Kind;
+use Kettle\Vessel\Jar as CoreJar;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** The house's settings, its jars and bottles, and everything out and in. */
+final class HouseController extends Controller
+{
+    public function __construct(private readonly CurrentHouse $current, private readonly Kitchens $kitchens) {}
+
+    #[Reads('/houses/{house}', 'HouseView', 'A house\'s settings')]
+    public function show(): JsonResponse
+    {
+        return $this->json($this->shape());
+    }
+
+    #[Edits('/houses/{house}', 'HouseView', 'Change a house\'s settings', 'EditHouse')]
+    public function edit(Requests\EditHouse $form): JsonResponse
+    {
+        WakingHours::between($form->string('wake')->toString(), $form->string('bed')->toString());
+        $house = $this->current->house();
+        // One statement, so that of two people saving at once only one can win.
+        $changed = House::query()->whereKey($house->id)->where('version', $form->integer('version'))
+            ->update([...$form->safe()->except('version'), 'version' => $form->integer('version') + 1]);
+        $house->refresh();
+        if ($changed === 0) {
+            throw new Clash('Somebody changed the house’s settings meanwhile. What stands now is shown; enter yours again where it differs.', (array) $this->shape());
+        }
+
+        return $this->json($this->shape());
+    }
+
+    #[Adds('/houses/{house}/jars', 'HouseView', 'Add a jar size', 'AddJar')]
+    public function addJar(Requests\AddJar $form): JsonResponse
+    {
+        $reader = $this->kitchens->plain()->reader();
+        $jar = CoreJar::measured(
+            '', $form->string('called')->trim()->toString(),
+            $reader->read($form->string('brim')->toString(), Kind::Volume, 'mL')->value,
+            $reader->read($form->string('height')->toString(), Kind::Length, 'mm')->value,
+        );
+        Jar::query()->create(['uid' => Str::ulid()->toString(), 'called' => $jar->called, 'brim_ml' => $jar->brimMl, 'height_mm' => $jar->heightMm]);
+
+        return $this->json($this->shape());
+    }
+
+    #[Removes('/houses/{house}/jars/{jar}', 'HouseView', 'Take a jar size off the list')]
+    public function removeJar(string $jar): JsonResponse
+    {
+        $found = Jar::query()->where('uid', $jar)->first() ?? throw new NotFoundHttpException;
+        $found->delete();
+
+        return $this->json($this->shape());
+    }
+
+    #[Adds('/houses/{house}/bottles', 'HouseView', 'Add a bottle size', 'AddBottle')]
+    public function addBottle(Requests\AddBottle $form): JsonResponse
+    {
+        $ml = $this->kitchens->plain()->reader()->within($form->string('capacity')->toString(), Kind::Volume, 'mL', 1, 5000)->value;
+        BottleSize::query()->create(['uid' => Str::ulid()->toString(), 'called' => $form->string('called')->trim()->toString(), 'capacity_ml' => $ml]);
+
+        return $this->json($this->shape());
+    }
+
+    #[Removes('/houses/{house}/bottles/{bottle}', 'HouseView', 'Take a bottle size off the list')]
+    public function removeBottle(string $bottle): JsonResponse
+    {
+        $found = BottleSize::query()->where('uid', $bottle)->first() ?? throw new NotFoundHttpException;
+        $found->delete();
+
+        return $this->json($this->shape());
+    }
+
+    #[Reads('/houses/{house}/export', 'application/json', 'Everything of the house, as docs/formats/house.schema.json')]
+    public function export(ExportHouse $export): JsonResponse
+    {
+        $name = Str::slug($this->current->house()->name).'-'.Carbon::now()->format('Y-m-d').'.json';
+
+        return new JsonResponse($export(), 200, [
+            'Content-Disposition' => 'attachment; filename="'.$name.'"',
+        ], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT | JSON_PRESERVE_ZERO_FRACTION);
+    }
+
+    #[Adds('/houses/{house}/import', 'Imported', 'Take an exported house in; what is here already stays as it is')]
+    public function import(Request $request, ImportHouse $import): JsonResponse
+    {
+        return $this->json($import($request->getContent()));
+    }
+
+    private function shape(): HouseView
+    {
+        $house = $this->current->house();
+        $jars = Jar::query()->orderBy('brim_ml')->get()->map(fn (Jar $jar) => new JarSize(
+            $jar->uid, $jar->called, (float) $jar->brim_ml, (float) $jar->height_mm,
+            round((float) $jar->brim_ml).' mL to the brim, '.round((float) $jar->height_mm).' mm high',
+        ));
+        $bottles = BottleSize::query()->orderBy('capacity_ml')->get()->map(
+            fn (BottleSize $size) => new BottleKind($size->uid, $size->called, (float) $size->capacity_ml),
+        );
+
+        return new HouseView(
+            $house->uid, $house->name, $house->time_zone, $house->measures, $house->wake, $house->bed, (float) $house->drops_per_ml,
+            $house->version, $this->current->role()->value, $house->is_demo, array_values($jars->all()), array_values($bottles->all()),
+        );
+    }
+}

@@ -1,0 +1,119 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\People\Links;
+use App\House\CurrentHouse;
+use App\House\Role;
+use App\Http\Clash;
+use App\Http\Requests;
+use App\Http\Shapes\Invite;
+use App\Http\Shapes\Link;
+use App\Http\Shapes\People;
+use App\Http\Shapes\Person;
+use App\Models\Invitation;
+use App\Models\Membership;
+use App\OpenApi\Adds;
+use App\OpenApi\Edits;
+use App\OpenApi\Reads;
+use App\OpenApi\Removes;
+use Illuminate\Auth\Access\AuthorizationException;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** The people of a house: who they are, their part, and who is asked in. */
+final class PeopleController extends Controller
+{
+    public function __construct(private readonly CurrentHouse $current, private readonly Links $links) {}
+
+    #[Reads('/houses/{house}/people', 'People', 'Who is of the house')]
+    public function index(Request $request): JsonResponse
+    {
+        return $this->json($this->shape($request));
+    }
+
+    #[Edits('/houses/{house}/people/{person}', 'People', 'Give somebody another part', 'ChangeRole')]
+    public function changeRole(Requests\ChangeRole $form, string $person): JsonResponse
+    {
+        $membership = $this->membership($person);
+        $this->keepAKeeper($membership, Role::from($form->string('role')->toString()));
+        $membership->update(['role' => $form->string('role')->toString()]);
+
+        return $this->json($this->shape($form));
+    }
+
+    #[Removes('/houses/{house}/people/{person}', 'People', 'Take somebody off; their entries stay')]
+    public function remove(Request $request, string $person): JsonResponse
+    {
+        $membership = $this->membership($person);
+        $this->keepAKeeper($membership, null);
+        $membership->delete();
+
+        return $this->json($this->shape($request));
+    }
+
+    #[Adds('/houses/{house}/people/{person}/reset', 'Link', 'A new-password link for somebody, to pass on')]
+    public function reset(Request $request, string $person): JsonResponse
+    {
+        $membership = $this->membership($person);
+        if ($this->current->house()->is_demo || ! $this->links->mayReset($this->user($request), $membership->user)) {
+            throw new AuthorizationException;
+        }
+
+        return $this->json(new Link(url('/new-password/'.$this->links->reset($membership->user)), $this->until(Carbon::now()->addHours((int) config('kettle.reset_hours')))));
+    }
+
+    #[Adds('/houses/{house}/invitations', 'Invite', 'Ask somebody in, by a link to pass on', 'AskIn')]
+    public function invite(Requests\AskIn $form): JsonResponse
+    {
+        [$invitation, $token] = $this->links->invite(Role::from($form->string('role')->toString()), $this->user($form));
+
+        return $this->json(new Invite($invitation->uid, $invitation->role->value, $this->until($invitation->expires_at), url('/join/'.$token)));
+    }
+
+    #[Removes('/houses/{house}/invitations/{invitation}', 'People', 'Withdraw an invitation')]
+    public function withdraw(Request $request, string $invitation): JsonResponse
+    {
+        $found = Invitation::query()->where('uid', $invitation)->first() ?? throw new NotFoundHttpException;
+        $found->delete();
+
+        return $this->json($this->shape($request));
+    }
+
+    private function membership(string $person): Membership
+    {
+        return Membership::query()->where('house_id', $this->current->house()->id)
+            ->whereRelation('user', 'uid', $person)->with('user')->first() ?? throw new NotFoundHttpException;
+    }
+
+    /** @throws Clash when the house would be left without a keeper */
+    private function keepAKeeper(Membership $membership, ?Role $next): void
+    {
+        $others = Membership::query()->where('house_id', $membership->house_id)->where('role', Role::Keeper)
+            ->where('user_id', '!=', $membership->user_id)->lockForUpdate();
+        if ($membership->role === Role::Keeper && $next !== Role::Keeper && DB::transaction(fn () => $others->doesntExist())) {
+            throw new Clash('A house needs a keeper. Make somebody else a keeper first.');
+        }
+    }
+
+    private function until(Carbon $moment): string
+    {
+        return $moment->copy()->setTimezone($this->current->house()->time_zone)->format('j F, H:i');
+    }
+
+    private function shape(Request $request): People
+    {
+        $you = $this->user($request)->id;
+        $people = Membership::query()->where('house_id', $this->current->house()->id)->with('user')->orderBy('id')->get()->map(
+            fn (Membership $m) => new Person($m->user->uid, $m->user->name, $m->user->email, $m->role->value, $m->user_id === $you),
+        );
+        $open = Invitation::query()->whereNull('used_at')->where('expires_at', '>', Carbon::now())->orderBy('id')->get()->map(
+            fn (Invitation $i) => new Invite($i->uid, $i->role->value, $this->until($i->expires_at), null),
+        );
+
+        return new People(array_values($people->all()), array_values($open->all()));
+    }
+}

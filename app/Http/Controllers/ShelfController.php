@@ -1,0 +1,114 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Http\Shapes\Found;
+use App\Http\Shapes\FoundList;
+use App\Http\Shapes\Nothing;
+use App\Http\Shapes\PressList;
+use App\Http\Shapes\Shelf;
+use App\Http\Shapes\ShelfJar;
+use App\Http\Shapes\ShelfPart;
+use App\Models\Batch;
+use App\OpenApi\Reads;
+use App\Words\BatchWords;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
+use Kettle\Diary\Stage;
+use Kettle\Material\Herb;
+use Kettle\Recipe\Bench;
+
+/** Every jar, a page of each board at a time; what wants the press; and the find box. */
+final class ShelfController extends Controller
+{
+    private const PAGE = 12;
+
+    /** @var array<string, array{string, list<Stage>, string}> name, stages and order of each board */
+    private const PARTS = [
+        'steeping' => ['Steeping', [Stage::Planned, Stage::Steeping], 'strain_at'],
+        'resting' => ['Resting', [Stage::Settling, Stage::Poured], 'strain_at'],
+        'bottled' => ['Bottled, and keeping', [Stage::Bottled], 'best_before'],
+    ];
+
+    public function __construct(private readonly BatchWords $words) {}
+
+    #[Reads('/houses/{house}/shelf', 'Shelf', 'Every jar', ['part', 'after'])]
+    public function show(Request $request): JsonResponse
+    {
+        $part = $request->string('part')->toString();
+        $names = isset(self::PARTS[$part]) ? [$part] : array_keys(self::PARTS);
+        $counts = Batch::query()->selectRaw('stage, count(*) as jars')->groupBy('stage')->toBase()->pluck('jars', 'stage');
+        $parts = array_map(fn (string $name) => $this->part($name, $counts->all(), $part === $name ? $request->string('after')->toString() : ''), $names);
+
+        return $this->json(new Shelf($parts, $counts->isEmpty()));
+    }
+
+    #[Reads('/houses/{house}/press', 'PressList', 'What wants the press')]
+    public function press(): JsonResponse
+    {
+        $soon = Carbon::now()->addDays(3);
+
+        return $this->json(new PressList(
+            $this->jars(fn (Builder $q) => $q->where('stage', Stage::Steeping)->where('strain_at', '<', $soon)->orderBy('strain_at')),
+            $this->jars(fn (Builder $q) => $q->whereIn('stage', [Stage::Settling, Stage::Poured])->orderBy('strain_at')),
+            $this->jars(fn (Builder $q) => $q->where('stage', Stage::Bottled)->orderByDesc('id')),
+        ));
+    }
+
+    #[Reads('/houses/{house}/find', 'FoundList', 'Find a jar or a plant', ['q'])]
+    public function find(Request $request, Bench $bench): JsonResponse
+    {
+        $typed = mb_strtolower(trim($request->string('q')->limit(60, '')->toString()));
+        if ($typed === '') {
+            return $this->json(new FoundList([]));
+        }
+        $like = addcslashes($typed, '%_\\').'%';
+        $batches = Batch::query()->select(BatchWords::COLUMNS)
+            ->where(fn (Builder $q) => $q->where('code', 'like', $like)->orWhere('name', 'like', '%'.$like))
+            ->orderByDesc('id')->limit(8)->get();
+        $found = $batches->map(fn (Batch $batch) => new Found('jar', $batch->code.' '.$batch->name, $this->words->stage($batch), 'batch/'.$batch->uid))->all();
+        $herbs = array_filter($bench->cupboard()->herbs(), fn (Herb $herb) => str_contains(mb_strtolower($herb->name.' '.$herb->latin), $typed));
+        foreach (array_slice($herbs, 0, 5) as $herb) {
+            $found[] = new Found('plant', $herb->name, 'plan with it', 'bench?herb='.$herb->id);
+        }
+
+        return $this->json(new FoundList(array_values($found)));
+    }
+
+    /** Only that the way in works: what the others are measured against. */
+    #[Reads('/houses/{house}/nothing', 'Nothing', 'Nothing at all')]
+    public function nothingAtAll(): JsonResponse
+    {
+        return $this->json(new Nothing(true));
+    }
+
+    /** @param array<array-key, mixed> $counts jars by stage */
+    private function part(string $part, array $counts, string $after): ShelfPart
+    {
+        [$name, $stages, $order] = self::PARTS[$part];
+        $query = Batch::query()->select(BatchWords::COLUMNS)->whereIn('stage', $stages)->orderBy($order)->orderBy('id');
+        $page = $query->cursorPaginate(self::PAGE, cursor: \Illuminate\Pagination\Cursor::fromEncoded($after === '' ? null : $after));
+        $total = 0;
+        foreach ($stages as $stage) {
+            $total += is_numeric($counts[$stage->value] ?? null) ? (int) $counts[$stage->value] : 0;
+        }
+
+        return new ShelfPart(
+            $part, $name, $total,
+            array_values(array_map(fn (Batch $batch) => $this->words->jar($batch), $page->items())),
+            $page->nextCursor()?->encode(),
+        );
+    }
+
+    /**
+     * @param \Closure(Builder<Batch>): Builder<Batch> $which
+     * @return list<ShelfJar>
+     */
+    private function jars(\Closure $which): array
+    {
+        return array_values($which(Batch::query()->select(BatchWords::COLUMNS))->limit(self::PAGE)->get()
+            ->map(fn (Batch $batch) => $this->words->jar($batch))->all());
+    }
+}

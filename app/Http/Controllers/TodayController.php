@@ -1,0 +1,157 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Batches\RecordTask;
+use App\House\Kitchens;
+use App\Http\Requests\ShakeTogether;
+use App\Http\Shapes\DayBar;
+use App\Http\Shapes\DayGroup;
+use App\Http\Shapes\DayMark;
+use App\Http\Shapes\PlaceGroup;
+use App\Http\Shapes\TaskView;
+use App\Http\Shapes\Today;
+use App\Models\Batch;
+use App\Models\Task;
+use App\OpenApi\Adds;
+use App\OpenApi\Reads;
+use App\Words\BatchWords;
+use App\Words\Headline;
+use App\Words\TaskWords;
+use App\Words\Times;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\Step;
+
+/** What wants doing now and in the coming days, a page of it however large the house. */
+final class TodayController extends Controller
+{
+    private const DUE_LIMIT = 40;
+
+    private const COMING_LIMIT = 12;
+
+    private const COMING_DAYS = 14;
+
+    private const PLACES = ['press' => 'At the press', 'stove' => 'At the stove', 'bench' => 'At the bench', 'shelf' => 'At the shelf'];
+
+    public function __construct(
+        private readonly Kitchens $kitchens,
+        private readonly TaskWords $words,
+        private readonly Times $times,
+        private readonly Headline $headline,
+    ) {}
+
+    #[Reads('/houses/{house}/today', 'Today', 'What wants doing')]
+    public function show(): JsonResponse
+    {
+        $kitchen = $this->kitchens->plain();
+        $tonight = Carbon::instance($kitchen->today()->modify('+1 day'))->utc();
+        $due = $this->tasks(fn (Builder $query) => $query->where('due_at', '<', $tonight)->where(
+            fn (Builder $query) => $query->where('open', true)->orWhere('step', Step::Settle),
+        ), self::DUE_LIMIT);
+        $coming = $this->tasks(fn (Builder $query) => $query
+            ->whereBetween('due_at', [$tonight, $tonight->copy()->addDays(self::COMING_DAYS)])
+            ->whereIn('step', [Step::Fill, Step::WarmOn, Step::Strain, Step::Decant, Step::Bottle]), self::COMING_LIMIT);
+        $total = $due->count() < self::DUE_LIMIT ? $due->where('open', true)->count()
+            : Task::query()->where('due_at', '<', $tonight)->where('open', true)->count();
+        $views = array_values($due->map(fn (Task $task) => $this->words->view($task, $task->batch))->all());
+
+        return $this->json(new Today(
+            headline: $this->headline->of($views, $total),
+            date: $kitchen->now->format('l j F Y'),
+            bar: $this->bar($views),
+            places: $this->places($views),
+            coming: $this->days($coming),
+            due: $total,
+            shown: $due->where('open', true)->count(),
+            empty: $views === [] && $coming->isEmpty() && Batch::query()->doesntExist(),
+        ));
+    }
+
+    #[Adds('/houses/{house}/today/shaken', 'Today', 'Several jars were shaken or turned over', 'ShakeTogether')]
+    public function shaken(ShakeTogether $form, RecordTask $record): JsonResponse
+    {
+        $batches = Batch::query()->whereIn('uid', (array) $form->input('batches'))->get();
+        DB::transaction(function () use ($batches, $record): void {
+            foreach ($batches as $batch) {
+                try {
+                    $record($batch, Step::Shake->value, 'done', null, null);
+                } catch (DiaryRefused) {
+                    // Strained or shaken by somebody else meanwhile: the others still count.
+                }
+            }
+        });
+
+        return $this->show();
+    }
+
+    /**
+     * @param \Closure(Builder<Task>): Builder<Task> $which
+     * @return Collection<int, Task>
+     */
+    private function tasks(\Closure $which, int $limit): Collection
+    {
+        return $which(Task::query())->orderBy('due_at')->orderBy('id')->limit($limit)
+            ->with(['batch' => fn ($query) => $query->select(BatchWords::COLUMNS)])->get();
+    }
+
+    /**
+     * @param list<TaskView> $views
+     * @return list<PlaceGroup>
+     */
+    private function places(array $views): array
+    {
+        $groups = [];
+        foreach (self::PLACES as $place => $name) {
+            $tasks = array_values(array_filter($views, fn (TaskView $task) => $task->place === $place));
+            if ($tasks !== []) {
+                $groups[] = new PlaceGroup($place, $name, $tasks);
+            }
+        }
+
+        return $groups;
+    }
+
+    /**
+     * @param Collection<int, Task> $tasks
+     * @return list<DayGroup>
+     */
+    private function days(Collection $tasks): array
+    {
+        $days = [];
+        foreach ($tasks as $task) {
+            $days[$this->kitchens->local($task->due_at)->format('Y-m-d')][] = $this->words->view($task, $task->batch);
+        }
+
+        return array_map(
+            fn (string $day, array $views) => new DayGroup($day, $this->times->day(Carbon::parse($day, $this->kitchens->plain()->now->getTimezone())), $views),
+            array_keys($days), $days,
+        );
+    }
+
+    /** @param list<TaskView> $views */
+    private function bar(array $views): DayBar
+    {
+        $kitchen = $this->kitchens->plain();
+        $from = $kitchen->waking->from($kitchen->now)->getTimestamp();
+        $length = $kitchen->waking->to($kitchen->now)->getTimestamp() - $from;
+        $share = fn (int $moment): float => round(($moment - $from) / $length, 4);
+        $marks = [];
+        foreach ($views as $task) {
+            $moment = new \DateTimeImmutable($task->due_at);
+            $at = $share($moment->getTimestamp());
+            if ($at >= 0 && $at <= 1 && ! $task->waiting) {
+                $marks[] = new DayMark($at, $this->times->clock($moment).' '.$task->title);
+            }
+        }
+        $now = $share($kitchen->now->getTimestamp());
+
+        return new DayBar(
+            $kitchen->waking->fromText(), $kitchen->waking->toText(), $now >= 0 && $now <= 1 ? $now : null, $kitchen->now->format('H:i'), $marks,
+        );
+    }
+}

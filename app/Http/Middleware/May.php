@@ -1,0 +1,25 @@
+<?php
+
+namespace App\Http\Middleware;
+
+use App\House\Ability;
+use App\House\CurrentHouse;
+use Closure;
+use Illuminate\Auth\Access\AuthorizationException;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+
+/** Lets through only those whose role in the house has the ability the route names. */
+final class May
+{
+    public function __construct(private readonly CurrentHouse $current) {}
+
+    public function handle(Request $request, Closure $next, string $ability): Response
+    {
+        if (! $this->current->role()->may(Ability::from($ability))) {
+            throw new AuthorizationException;
+        }
+
+        return $next($request);
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+namespace App\Http;
+
+use Illuminate\Auth\Access\AuthorizationException;
+use Illuminate\Auth\AuthenticationException;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Http\Exceptions\PostTooLargeException;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+use Kettle\Reason\Refused;
+use Kettle\Recipe\WishRefused;
+use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
+
+/** Errors as RFC 9457 problem details, each with a sentence for the cook. */
+final class Problems
+{
+    private const SENTENCES = [
+        400 => 'That could not be read. Send it as JSON.',
+        401 => 'Sign in first; what you entered is kept on this page.',
+        403 => 'Your part in this house does not allow that. Ask a keeper of the house.',
+        404 => 'There is no such thing here, or it belongs to another house.',
+        405 => 'That cannot be done this way here.',
+        413 => 'That is too much at once. Notes take up to 5000 letters, an import up to 20 MB.',
+        419 => 'This page has stood open too long. Reload it; what you entered is kept.',
+        429 => 'Too many tries. Wait a minute and try again.',
+        503 => 'The kettle is being looked after. Try again in a minute.',
+    ];
+
+    public static function register(Exceptions $exceptions): void
+    {
+        $exceptions->dontReport([Refused::class, WishRefused::class, Clash::class]);
+        $exceptions->render(fn (\Throwable $thrown, Request $request) => $request->is('api/*') ? self::of($thrown) : null);
+    }
+
+    public static function of(\Throwable $thrown): JsonResponse
+    {
+        return match (true) {
+            $thrown instanceof WishRefused => self::response(422, $thrown->getMessage(), $thrown->faults),
+            $thrown instanceof Refused => self::response(422, $thrown->sentence, [$thrown->toArray()]),
+            $thrown instanceof Clash => self::response(409, $thrown->getMessage(), [], $thrown->current),
+            $thrown instanceof ValidationException => self::response(422, $thrown->getMessage(), self::faults($thrown)),
+            $thrown instanceof AuthenticationException => self::response(401),
+            $thrown instanceof AuthorizationException => self::response(403),
+            $thrown instanceof PostTooLargeException => self::response(413),
+            $thrown instanceof HttpExceptionInterface => self::response($thrown->getStatusCode(), $thrown->getStatusCode() === 400 ? $thrown->getMessage() : ''),
+            default => self::response(500, 'Something went wrong on our side. Nothing was changed; try again.'),
+        };
+    }
+
+    /**
+     * @param list<array{field: string, reason: string, sentence: string}> $faults
+     * @param array<string, mixed>|null $current
+     */
+    public static function response(int $status, string $sentence = '', array $faults = [], ?array $current = null): JsonResponse
+    {
+        $body = [
+            'type' => 'about:blank',
+            'title' => JsonResponse::$statusTexts[$status] ?? ($status === 419 ? 'Page expired' : 'Error'),
+            'status' => $status,
+            'detail' => $sentence !== '' ? $sentence : (self::SENTENCES[$status] ?? 'That cannot be done.'),
+        ];
+        if ($faults !== []) {
+            $body['faults'] = $faults;
+        }
+        if ($current !== null) {
+            $body['current'] = $current;
+        }
+
+        return new JsonResponse($body, $status, ['Content-Type' => 'application/problem+json'], JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE);
+    }
+
+    /** @return list<array{field: string, reason: string, sentence: string}> */
+    private static function faults(ValidationException $thrown): array
+    {
+        $faults = [];
+        foreach ($thrown->errors() as $field => $sentences) {
+            $faults[] = ['field' => (string) $field, 'reason' => 'invalid', 'sentence' => (string) $sentences[0]];
+        }
+
+        return $faults;
+    }
+}

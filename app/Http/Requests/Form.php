@@ -1,0 +1,56 @@
+<?php
+
+namespace App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+
+/** A request body with rules, refused in plain sentences. */
+abstract class Form extends FormRequest
+{
+    /** Whether somebody may is settled by the route, before the form is read. */
+    public function authorize(): bool
+    {
+        return true;
+    }
+
+    /** @return array<string, mixed> */
+    abstract public function rules(): array;
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'required' => 'Fill in :attribute.',
+            'string' => ':Attribute must be written as text.',
+            'array' => ':Attribute must be a list or an object.',
+            'integer' => ':Attribute must be a whole number.',
+            'numeric' => ':Attribute must be a number.',
+            'boolean' => ':Attribute is either true or false.',
+            'email' => '“:input” is not an e-mail address. Write it like name@example.org.',
+            'unique' => 'There is an account for that e-mail address already. Sign in instead.',
+            'max.string' => ':Attribute takes at most :max letters.',
+            'min.string' => ':Attribute takes at least :min letters.',
+            'max.numeric' => ':Attribute is at most :max.',
+            'min.numeric' => ':Attribute is at least :min.',
+            'max.array' => ':Attribute takes at most :max.',
+            'min.array' => ':Attribute takes at least :min.',
+            'between.numeric' => ':Attribute lies between :min and :max.',
+            'in' => ':Attribute must be one of those listed.',
+            'timezone' => '“:input” is not a time zone. Write it like Europe/London.',
+            'regex' => ':Attribute is not written as it should be.',
+            'current_password' => 'That is not your present password.',
+            'date_format' => ':Attribute must be a day, written like 2026-12-12.',
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function attributes(): array
+    {
+        return [
+            'name' => 'a name', 'email' => 'an e-mail address', 'password' => 'a password', 'present' => 'your present password',
+            'note' => 'a note', 'reason' => 'a reason', 'amount' => 'the amount', 'wish' => 'the wish', 'origin' => 'where it came from',
+            'time_zone' => 'a time zone', 'measures' => 'the measures', 'bottles' => 'the bottles', 'called' => 'a name',
+            'until' => 'a day', 'role' => 'a role', 'house' => 'a house', 'brim' => 'the brim measure', 'height' => 'the inner height', 'capacity' => 'how much it holds',
+        ];
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+namespace App\Http\Requests;
+
+use OpenApi\Attributes as OA;
+
+/** A step done, skipped for a reason, or put off to a day. */
+#[OA\Schema(schema: 'RecordTask', required: ['task', 'outcome'], properties: [
+    new OA\Property(property: 'task', type: 'string'),
+    new OA\Property(property: 'outcome', type: 'string', enum: ['done', 'skipped', 'later']),
+    new OA\Property(property: 'reason', type: 'string'),
+    new OA\Property(property: 'until', type: 'string'),
+])]
+final class RecordTask extends Form
+{
+    public function rules(): array
+    {
+        return [
+            'task' => ['required', 'string', 'max:20'],
+            'outcome' => ['required', 'in:done,skipped,later'],
+            'reason' => ['nullable', 'required_if:outcome,skipped', 'string', 'max:500'],
+            'until' => ['nullable', 'required_if:outcome,later', 'string', 'max:10'],
+        ];
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+namespace App\Http\Shapes;
+
+use OpenApi\Attributes as OA;
+
+/** A house's settings. */
+#[OA\Schema(schema: 'HouseView')]
+final readonly class HouseView
+{
+    /**
+     * @param list<JarSize> $jars
+     * @param list<BottleKind> $bottles
+     */
+    public function __construct(
+        #[OA\Property]
+        public string $id,
+        #[OA\Property]
+        public string $name,
+        #[OA\Property]
+        public string $time_zone,
+        #[OA\Property(enum: ['us', 'metric', 'australian', 'imperial'])]
+        public string $measures,
+        #[OA\Property]
+        public string $wake,
+        #[OA\Property]
+        public string $bed,
+        #[OA\Property]
+        public float $drops_per_ml,
+        #[OA\Property]
+        public int $version,
+        #[OA\Property(enum: ['keeper', 'helper', 'reader'])]
+        public string $role,
+        #[OA\Property]
+        public bool $is_demo,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: JarSize::class))]
+        public array $jars,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: BottleKind::class))]
+        public array $bottles,
+    ) {}
+}

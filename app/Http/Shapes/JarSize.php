@@ -1,0 +1,23 @@
+<?php
+
+namespace App\Http\Shapes;
+
+use OpenApi\Attributes as OA;
+
+/** A jar size on the house's list. */
+#[OA\Schema(schema: 'JarSize')]
+final readonly class JarSize
+{
+    public function __construct(
+        #[OA\Property]
+        public string $id,
+        #[OA\Property]
+        public string $called,
+        #[OA\Property]
+        public float $brim_ml,
+        #[OA\Property]
+        public float $height_mm,
+        #[OA\Property]
+        public string $text,
+    ) {}
+}

@@ -1,0 +1,17 @@
+<?php
+
+namespace App\Http\Shapes;
+
+use OpenApi\Attributes as OA;
+
+/** A link to pass on, shown once. */
+#[OA\Schema(schema: 'Link')]
+final readonly class Link
+{
+    public function __construct(
+        #[OA\Property]
+        public string $link,
+        #[OA\Property]
+        public string $until,
+    ) {}
+}

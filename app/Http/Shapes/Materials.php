@@ -1,0 +1,30 @@
+<?php
+
+namespace App\Http\Shapes;
+
+use OpenApi\Attributes as OA;
+
+/** Everything the Bench can choose from. */
+#[OA\Schema(schema: 'Materials')]
+final readonly class Materials
+{
+    /**
+     * @param list<HerbChoice> $herbs
+     * @param list<Ref> $forms
+     * @param list<OilChoice> $oils
+     * @param list<MethodChoice> $methods
+     * @param list<Ref> $purposes
+     */
+    public function __construct(
+        #[OA\Property(type: 'array', items: new OA\Items(ref: HerbChoice::class))]
+        public array $herbs,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: Ref::class))]
+        public array $forms,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: OilChoice::class))]
+        public array $oils,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: MethodChoice::class))]
+        public array $methods,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: Ref::class))]
+        public array $purposes,
+    ) {}
+}

@@ -1,0 +1,41 @@
+<?php
+
+namespace App\Http\Shapes;
+
+use OpenApi\Attributes as OA;
+
+/** A jar as the Shelf draws it: levels in mm, days counted. */
+#[OA\Schema(schema: 'ShelfJar')]
+final readonly class ShelfJar
+{
+    public function __construct(
+        #[OA\Property]
+        public string $id,
+        #[OA\Property]
+        public string $code,
+        #[OA\Property]
+        public string $herb,
+        #[OA\Property]
+        public string $oils,
+        #[OA\Property]
+        public string $stage,
+        #[OA\Property]
+        public string $jar,
+        #[OA\Property]
+        public float $brim_ml,
+        #[OA\Property]
+        public float $height_mm,
+        #[OA\Property]
+        public float $diameter_mm,
+        #[OA\Property]
+        public float $bed_mm,
+        #[OA\Property]
+        public float $level_mm,
+        #[OA\Property]
+        public float $progress,
+        #[OA\Property]
+        public string $days,
+        #[OA\Property]
+        public string $alert,
+    ) {}
+}

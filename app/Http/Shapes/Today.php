@@ -1,0 +1,33 @@
+<?php
+
+namespace App\Http\Shapes;
+
+use OpenApi\Attributes as OA;
+
+/** What wants doing. */
+#[OA\Schema(schema: 'Today')]
+final readonly class Today
+{
+    /**
+     * @param list<PlaceGroup> $places
+     * @param list<DayGroup> $coming
+     */
+    public function __construct(
+        #[OA\Property]
+        public string $headline,
+        #[OA\Property]
+        public string $date,
+        #[OA\Property]
+        public DayBar $bar,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PlaceGroup::class))]
+        public array $places,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: DayGroup::class))]
+        public array $coming,
+        #[OA\Property]
+        public int $due,
+        #[OA\Property]
+        public int $shown,
+        #[OA\Property]
+        public bool $empty,
+    ) {}
+}

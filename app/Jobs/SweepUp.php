@@ -1,0 +1,23 @@
+<?php
+
+namespace App\Jobs;
+
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+
+/** Takes away what has had its day: keys of old writes, links nobody used. */
+final class SweepUp implements ShouldQueue
+{
+    use Queueable;
+
+    private const KEY_DAYS = 2;
+
+    public function handle(): void
+    {
+        DB::table('written_keys')->where('created_at', '<', Carbon::now()->subDays(self::KEY_DAYS))->delete();
+        DB::table('resets')->where('expires_at', '<', Carbon::now())->delete();
+        DB::table('invitations')->where('expires_at', '<', Carbon::now()->subMonth())->delete();
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+namespace App\Labels;
+
+use App\Http\Shapes\LabelLine;
+use App\Models\Batch;
+use App\Words\Times;
+use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Kind;
+
+/**
+ * What a label says: plant, part and state, oil, ratio, method, made, strained and bottled days,
+ * best before, where the plant came from, what it is for, and cautions.
+ */
+final readonly class LabelText
+{
+    public function __construct(private Times $times) {}
+
+    /** @return list<LabelLine> */
+    public function of(Batch $batch): array
+    {
+        $plan = $batch->plan;
+        /** @var array{name: string, part: string, state: string, latin: string} $herb */
+        $herb = $plan['herb'];
+        /** @var list<array{name: string, share: float, allergens: list<string>}> $oils */
+        $oils = $plan['oils'];
+        /** @var array{name: string} $method */
+        $method = $plan['method'];
+        $ratio = is_string($plan['ratio'] ?? null) ? $plan['ratio'] : '';
+        $part = $herb['part'] === '' || str_contains($herb['name'], $herb['part']) ? '' : ', '.$herb['part'];
+        $lines = [
+            'title' => ucfirst($herb['name']).' oil',
+            'herb' => ucfirst($herb['name']).$part.', '.$herb['state'].($herb['latin'] === '' ? '' : ' ('.$herb['latin'].')'),
+            'oil' => 'in '.implode(', ', array_map(
+                fn (array $oil) => $oil['name'].(count($oils) > 1 ? ' '.round($oil['share'] * 100).' %' : ''), $oils,
+            )),
+            'ratio' => $ratio.', '.$method['name'],
+            'made' => 'Made '.$this->times->date($batch->filled_at ?? $batch->start_at),
+            'strained' => $batch->strained_at === null ? 'Strain by '.$this->times->date($batch->strain_at) : 'Strained '.$this->times->date($batch->strained_at),
+            'bottled' => $batch->bottled_at === null ? '' : 'Bottled '.$this->times->date($batch->bottled_at),
+            'best_before' => 'Best before '.$this->times->date($batch->best_before),
+            'origin' => $batch->origin === '' ? '' : 'From '.$batch->origin,
+            'for' => 'For '.$this->purpose(is_string($plan['purpose'] ?? null) ? $plan['purpose'] : 'skin'),
+            'cautions' => $this->cautions($plan, $oils),
+            'code' => $batch->code,
+        ];
+
+        return array_values(array_map(
+            fn (string $id, string $text) => new LabelLine($id, $text), array_keys(array_filter($lines)), array_filter($lines),
+        ));
+    }
+
+    /** Net contents in both systems: "50 mL (1.7 fl oz)". */
+    public static function net(float $ml): string
+    {
+        return AmountWriter::plain($ml, Kind::Volume).' ('.AmountWriter::fluidOunces($ml).')';
+    }
+
+    private function purpose(string $purpose): string
+    {
+        return match ($purpose) {
+            'salve' => 'salves', 'kitchen' => 'the kitchen', 'massage' => 'massage', 'perfume' => 'perfume',
+            default => 'the '.$purpose,
+        };
+    }
+
+    /**
+     * @param array<string, mixed> $plan
+     * @param list<array{name: string, share: float, allergens: list<string>}> $oils
+     */
+    private function cautions(array $plan, array $oils): string
+    {
+        $allergens = array_unique(array_merge(...array_map(fn (array $oil) => $oil['allergens'], $oils)));
+
+        return implode(' ', array_filter([
+            ($plan['purpose'] ?? '') === 'kitchen' ? '' : 'For the skin only. Try a little first.',
+            $allergens === [] ? '' : 'Contains '.implode(', ', $allergens).'.',
+            'Keep cool and dark. Smell it before use.',
+        ]));
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+namespace App\Models;
+
+use App\House\BelongsToHouse;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+use Kettle\Diary\Stage;
+
+/**
+ * One making, from wish to bottle. The wish and plan stay as they were; the rest is folded from the logbook.
+ *
+ * @property int $id
+ * @property string $uid
+ * @property string $code
+ * @property string $name
+ * @property string $herb_name
+ * @property string $oils_name
+ * @property string $origin
+ * @property array<string, mixed> $wish
+ * @property array<string, mixed> $plan
+ * @property Stage $stage
+ * @property array<string, mixed> $shelf
+ * @property Carbon $start_at
+ * @property ?Carbon $filled_at
+ * @property Carbon $strain_at
+ * @property ?Carbon $strained_at
+ * @property ?Carbon $bottled_at
+ * @property ?string $strained_ml
+ * @property ?string $left_ml
+ * @property Carbon $best_before
+ * @property ?string $repeats
+ * @property int $version
+ */
+class Batch extends Model
+{
+    use BelongsToHouse, HasUlids;
+
+    protected $guarded = [];
+
+    protected $casts = [
+        'wish' => 'array', 'plan' => 'array', 'shelf' => 'array', 'stage' => Stage::class,
+        'start_at' => 'datetime', 'filled_at' => 'datetime', 'strain_at' => 'datetime',
+        'strained_at' => 'datetime', 'bottled_at' => 'datetime', 'best_before' => 'date', 'version' => 'integer',
+    ];
+
+    /** @return list<string> */
+    public function uniqueIds(): array
+    {
+        return ['uid'];
+    }
+
+    public function getRouteKeyName(): string
+    {
+        return 'uid';
+    }
+
+    /** @return HasMany<LogEntry, $this> */
+    public function entries(): HasMany
+    {
+        return $this->hasMany(LogEntry::class);
+    }
+
+    /** @return HasMany<Task, $this> */
+    public function tasks(): HasMany
+    {
+        return $this->hasMany(Task::class);
+    }
+
+    /** @return HasMany<Bottle, $this> */
+    public function bottles(): HasMany
+    {
+        return $this->hasMany(Bottle::class);
+    }
+}

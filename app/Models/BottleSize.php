@@ -1,0 +1,19 @@
+<?php
+
+namespace App\Models;
+
+use App\House\BelongsToHouse;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\SoftDeletes;
+
+/**
+ * @property string $uid
+ * @property string $called
+ * @property string $capacity_ml
+ */
+class BottleSize extends Model
+{
+    use BelongsToHouse, SoftDeletes;
+
+    protected $guarded = [];
+}

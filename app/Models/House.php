@@ -1,0 +1,48 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+
+/**
+ * @property int $id
+ * @property string $uid
+ * @property string $name
+ * @property string $time_zone
+ * @property string $measures
+ * @property string $wake
+ * @property string $bed
+ * @property string $drops_per_ml
+ * @property bool $is_demo
+ * @property int $version
+ * @property int $batches_begun
+ * @property Carbon $created_at
+ */
+class House extends Model
+{
+    use HasUlids;
+
+    protected $guarded = [];
+
+    protected $casts = ['is_demo' => 'boolean', 'version' => 'integer', 'batches_begun' => 'integer'];
+
+    /** @return list<string> */
+    public function uniqueIds(): array
+    {
+        return ['uid'];
+    }
+
+    /** @return HasMany<Membership, $this> */
+    public function memberships(): HasMany
+    {
+        return $this->hasMany(Membership::class);
+    }
+
+    public function zone(): \DateTimeZone
+    {
+        return new \DateTimeZone($this->time_zone);
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+namespace App\Models;
+
+use App\House\BelongsToHouse;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\SoftDeletes;
+use Kettle\Vessel\Jar as CoreJar;
+
+/**
+ * A jar size on the house's list. Taken off the list it is kept, for the batches made in it.
+ *
+ * @property string $uid
+ * @property string $called
+ * @property string $brim_ml
+ * @property string $height_mm
+ */
+class Jar extends Model
+{
+    use BelongsToHouse, SoftDeletes;
+
+    protected $guarded = [];
+
+    public function core(): CoreJar
+    {
+        return CoreJar::measured($this->uid, $this->called, (float) $this->brim_ml, (float) $this->height_mm);
+    }
+}

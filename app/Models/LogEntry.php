@@ -1,0 +1,46 @@
+<?php
+
+namespace App\Models;
+
+use App\House\BelongsToHouse;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * A line of a batch's logbook. Never changed and never taken out: a correction points at what it corrects.
+ *
+ * @property int $id
+ * @property string $uid
+ * @property int $batch_id
+ * @property string $by
+ * @property string $kind started, task, strained, bottled, note, discarded or undone
+ * @property array<string, mixed> $data
+ * @property ?string $note
+ * @property ?string $corrects
+ * @property Carbon $happened_at
+ * @property Carbon $recorded_at
+ */
+class LogEntry extends Model
+{
+    use BelongsToHouse, HasUlids;
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $casts = ['data' => 'array', 'happened_at' => 'datetime', 'recorded_at' => 'datetime'];
+
+    protected static function booted(): void
+    {
+        $never = fn () => throw new \LogicException('The logbook is append-only: correct an entry with another.');
+        static::updating($never);
+        static::deleting($never);
+    }
+
+    /** @return list<string> */
+    public function uniqueIds(): array
+    {
+        return ['uid'];
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+namespace App\Models;
+
+use App\House\Role;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * @property int $house_id
+ * @property int $user_id
+ * @property Role $role
+ * @property-read House $house
+ * @property-read User $user
+ */
+class Membership extends Model
+{
+    protected $guarded = [];
+
+    protected $casts = ['role' => Role::class];
+
+    /** @return BelongsTo<House, $this> */
+    public function house(): BelongsTo
+    {
+        return $this->belongsTo(House::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Foundation\Auth\User as Authenticatable;
+
+/**
+ * @property int $id
+ * @property string $uid
+ * @property string $name
+ * @property string $email
+ * @property string $password
+ * @property array{temperature: string, amounts: string} $prefs
+ */
+class User extends Authenticatable
+{
+    use HasUlids;
+
+    public const PREFS = ['temperature' => 'c', 'amounts' => 'metric'];
+
+    protected $guarded = [];
+
+    protected $hidden = ['password', 'remember_token'];
+
+    protected $casts = ['password' => 'hashed', 'prefs' => 'array'];
+
+    /** @return list<string> */
+    public function uniqueIds(): array
+    {
+        return ['uid'];
+    }
+
+    /** @return HasMany<Membership, $this> */
+    public function memberships(): HasMany
+    {
+        return $this->hasMany(Membership::class);
+    }
+}

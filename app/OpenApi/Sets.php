@@ -1,0 +1,23 @@
+<?php
+
+namespace App\OpenApi;
+
+use Attribute;
+use OpenApi\Attributes as OA;
+
+/** A PUT in the API document: its path, the schema it takes and the one it answers with. */
+#[Attribute(Attribute::TARGET_METHOD)]
+final class Sets extends OA\Put
+{
+    public function __construct(string $path, string $gives, string $summary, ?string $takes = null)
+    {
+        parent::__construct(
+            path: $path,
+            operationId: Describe::id('put', $path),
+            summary: $summary,
+            requestBody: Describe::body($takes),
+            parameters: Describe::writing($path),
+            responses: Describe::responses($gives),
+        );
+    }
+}

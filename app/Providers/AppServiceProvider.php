@@ -1,0 +1,42 @@
+<?php
+
+namespace App\Providers;
+
+use App\House\CurrentHouse;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\ServiceProvider;
+use Kettle\Material\Tables;
+use Kettle\Recipe\Bench;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->scoped(CurrentHouse::class);
+        $this->app->singleton(Tables::class, fn () => Tables::shipped());
+        $this->app->singleton(Bench::class);
+    }
+
+    public function boot(): void
+    {
+        Model::shouldBeStrict(! $this->app->isProduction());
+        RateLimiter::for('door', fn (Request $request) => [
+            Limit::perMinute(10)->by('door:'.mb_strtolower((string) $request->input('email')).$request->ip()),
+            Limit::perMinute(60)->by('door:'.$request->ip()),
+        ]);
+        $this->setClock();
+    }
+
+    /** In tests the clock stands where a file says, so that every answer can be foretold. */
+    private function setClock(): void
+    {
+        $file = config('kettle.clock_file');
+        if (is_string($file) && $file !== '' && ! $this->app->isProduction() && is_file($file)) {
+            Carbon::setTestNow(Carbon::parse(trim((string) file_get_contents($file))));
+        }
+    }
+}

@@ -1,0 +1,106 @@
+<?php
+
+namespace App\Words;
+
+use App\Http\Shapes\ShelfJar;
+use App\Models\Batch;
+use Illuminate\Support\Carbon;
+use Kettle\Diary\Stage;
+use Kettle\Measure\AmountWriter;
+
+/** Where a batch stands, in words and as the Shelf draws it. */
+final readonly class BatchWords
+{
+    /** What the Shelf and lists need of a batch; whole plans are not read for them. */
+    public const COLUMNS = [
+        'id', 'house_id', 'uid', 'code', 'name', 'herb_name', 'oils_name', 'stage', 'shelf', 'start_at', 'filled_at',
+        'strain_at', 'strained_at', 'bottled_at', 'best_before', 'strained_ml', 'version',
+    ];
+
+    public function __construct(private Times $times) {}
+
+    public function jar(Batch $batch): ShelfJar
+    {
+        $shelf = $batch->shelf;
+        $number = fn (string $key): float => is_numeric($shelf[$key] ?? null) ? (float) $shelf[$key] : 0.0;
+
+        return new ShelfJar(
+            id: $batch->uid,
+            code: $batch->code,
+            herb: ucfirst($batch->herb_name),
+            oils: $batch->oils_name,
+            stage: $batch->stage->value,
+            jar: is_string($shelf['jar'] ?? null) ? $shelf['jar'] : 'jar',
+            brim_ml: $number('brim_ml'),
+            height_mm: $number('height_mm'),
+            diameter_mm: $number('diameter_mm'),
+            bed_mm: $batch->stage === Stage::Planned ? 0.0 : $number('bed_mm'),
+            level_mm: $batch->stage === Stage::Planned ? 0.0 : $number('level_mm'),
+            progress: $this->progress($batch),
+            days: $this->days($batch),
+            alert: $this->alert($batch),
+        );
+    }
+
+    public function stage(Batch $batch): string
+    {
+        return match ($batch->stage) {
+            Stage::Planned => 'to be filled '.$this->times->due($batch->start_at),
+            Stage::Steeping => $this->days($batch),
+            Stage::Settling => 'settling since '.$this->times->due($batch->strained_at ?? Carbon::now()),
+            Stage::Poured => 'poured off, ready for its bottles',
+            Stage::Bottled => 'bottled '.$this->times->day($batch->bottled_at ?? Carbon::now()).', best before '.$this->times->date($batch->best_before),
+            Stage::Discarded => 'discarded',
+        };
+    }
+
+    /** Share of the planned time gone by, 0 to 1. */
+    private function progress(Batch $batch): float
+    {
+        if ($batch->stage !== Stage::Steeping || $batch->filled_at === null) {
+            return $batch->stage === Stage::Planned ? 0.0 : 1.0;
+        }
+        $whole = $batch->strain_at->getTimestamp() - $batch->filled_at->getTimestamp();
+
+        return $whole <= 0 ? 1.0 : round(min(1.0, max(0.0, (Carbon::now()->getTimestamp() - $batch->filled_at->getTimestamp()) / $whole)), 4);
+    }
+
+    private function days(Batch $batch): string
+    {
+        $shelf = $batch->shelf;
+        if ($batch->stage !== Stage::Steeping || $batch->filled_at === null) {
+            return match ($batch->stage) {
+                Stage::Planned => 'fill '.$this->times->due($batch->start_at),
+                Stage::Settling => 'settling',
+                Stage::Poured => 'ready for bottles',
+                Stage::Bottled => 'best before '.$this->times->date($batch->best_before),
+                default => $batch->stage->value,
+            };
+        }
+        if (($shelf['heated'] ?? false) === true) {
+            $hours = is_numeric($shelf['hours'] ?? null) ? (float) $shelf['hours'] : 0.0;
+
+            return sprintf('%s, %s of warmth', is_string($shelf['method'] ?? null) ? $shelf['method'] : 'warm', AmountWriter::span($hours));
+        }
+
+        return sprintf(
+            'cold, day %d of %d',
+            $this->times->daysBetween($batch->filled_at, Carbon::now()),
+            $this->times->daysBetween($batch->filled_at, $batch->strain_at),
+        );
+    }
+
+    private function alert(Batch $batch): string
+    {
+        $over = $this->times->daysBetween($batch->strain_at, Carbon::now());
+        $late = $this->times->daysBetween($batch->start_at, Carbon::now());
+
+        return match (true) {
+            $batch->stage === Stage::Steeping && $over > 0 => $over.($over === 1 ? ' day' : ' days').' over, strain',
+            $batch->stage === Stage::Steeping && $over === 0 => 'strain today',
+            $batch->stage === Stage::Planned && $late > 0 => 'should have been filled',
+            $batch->stage === Stage::Bottled && $batch->best_before->isPast() => 'past its best',
+            default => '',
+        };
+    }
+}

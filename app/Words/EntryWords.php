@@ -1,0 +1,85 @@
+<?php
+
+namespace App\Words;
+
+use App\Http\Shapes\EntryView;
+use App\Models\LogEntry;
+use Kettle\Diary\Step;
+use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Kind;
+
+/** A line of the logbook, in words. */
+final readonly class EntryWords
+{
+    public function __construct(private Times $times) {}
+
+    /** @param array<string, true> $corrected uids of entries that a later one corrects or strikes out */
+    public function view(LogEntry $entry, array $corrected): EntryView
+    {
+        $struck = isset($corrected[$entry->uid]);
+
+        return new EntryView(
+            id: $entry->uid,
+            kind: $entry->kind,
+            title: $this->title($entry),
+            note: $entry->note,
+            by: $entry->by,
+            when: $this->times->logged($entry->happened_at),
+            corrects: $entry->corrects,
+            struck: $struck,
+            can_undo: ! $struck && ! in_array($entry->kind, ['started', 'undone', 'note'], true),
+            can_correct: ! $struck && $entry->kind === 'note',
+        );
+    }
+
+    private function title(LogEntry $entry): string
+    {
+        $data = $entry->data;
+        $text = fn (string $key): string => is_string($data[$key] ?? null) ? $data[$key] : '';
+        $ml = fn (string $key): string => is_numeric($data[$key] ?? null) ? AmountWriter::plain((float) $data[$key], Kind::Volume) : '';
+
+        return match ($entry->kind) {
+            'started' => 'Planned. '.$text('sentence'),
+            'task' => $this->task($text('task'), $text('outcome'), $text('until')),
+            'strained' => 'Strained: '.$ml('ml').' ('.$text('typed').'). '.$text('says'),
+            'bottled' => 'Bottled: '.$this->bottles($data).'; '.$ml('left_ml').' left over',
+            'discarded' => 'Discarded',
+            'undone' => 'Undone',
+            default => $entry->corrects === null ? 'Note' : 'Note, corrected',
+        };
+    }
+
+    private function task(string $key, string $outcome, string $until): string
+    {
+        $step = Step::tryFrom(explode('-', $key)[0]);
+        $done = match ($step) {
+            Step::Fill => 'Filled',
+            Step::TopUp => 'Topped up',
+            Step::Check => 'Looked at it',
+            Step::Shake => 'Shaken',
+            Step::WarmOn => 'Put to warm',
+            Step::WarmOff => 'Taken off the warmth',
+            Step::Decant => 'Poured off',
+            default => 'Done',
+        };
+
+        return match ($outcome) {
+            'skipped' => 'Skipped: '.($step?->verb() ?? $key),
+            'later' => 'Put off to '.$this->times->due(new \DateTimeImmutable($until)).': '.($step?->verb() ?? $key),
+            default => $done,
+        };
+    }
+
+    /** @param array<string, mixed> $data */
+    private function bottles(array $data): string
+    {
+        $words = [];
+        foreach (is_array($data['bottles'] ?? null) ? $data['bottles'] : [] as $bottle) {
+            if (is_array($bottle) && is_int($bottle['count'] ?? null) && is_string($bottle['called'] ?? null)) {
+                $words[] = $bottle['count'].' × '.$bottle['called'];
+            }
+        }
+
+        return implode(', ', $words);
+    }
+}

@@ -1,0 +1,90 @@
+<?php
+
+namespace App\Words;
+
+use App\Http\Shapes\TaskView;
+use App\Models\Batch;
+use App\Models\Task;
+use Illuminate\Support\Carbon;
+use Kettle\Diary\Step;
+
+/** What there is to do, in a cook's words. */
+final readonly class TaskWords
+{
+    public function __construct(private Times $times) {}
+
+    public function view(Task $task, Batch $batch): TaskView
+    {
+        $now = Carbon::now();
+        $waiting = $task->step->isWaiting();
+
+        return new TaskView(
+            key: $task->key,
+            step: $task->step->value,
+            place: $task->place,
+            batch: $batch->uid,
+            code: $batch->code,
+            title: $this->title($task->step, $batch->herb_name),
+            detail: $this->detail($task, $batch),
+            due_at: $task->due_at->toAtomString(),
+            due_text: $this->times->due($task->due_at),
+            overdue: $task->open && $this->times->daysBetween($task->due_at, $now) > 0,
+            open: $task->open,
+            waiting: $waiting,
+            skippable: $task->step->skippable(),
+            at_press: $task->step->wantsAmounts(),
+            minutes: $task->minutes,
+        );
+    }
+
+    private function title(Step $step, string $herb): string
+    {
+        return match ($step) {
+            Step::Fill => "Fill the {$herb}",
+            Step::TopUp => "Top up the {$herb}",
+            Step::Check => "Look at the {$herb}",
+            Step::Shake => "Shake the {$herb}",
+            Step::WarmOn => "Put the {$herb} to warm",
+            Step::WarmOff => "Take the {$herb} off",
+            Step::Strain => "Strain the {$herb}",
+            Step::Settle => "The {$herb} is settling",
+            Step::Decant => "Pour off the {$herb}",
+            Step::Bottle => "Bottle the {$herb}",
+        };
+    }
+
+    private function detail(Task $task, Batch $batch): string
+    {
+        $shelf = $batch->shelf;
+        $jar = is_string($shelf['jar'] ?? null) ? $shelf['jar'] : 'jar';
+
+        return match ($task->step) {
+            Step::Fill => "{$batch->oils_name}, in the {$jar}; weigh, pour, poke out the air, label",
+            Step::TopUp => 'herb drinks oil: add some if it stands out',
+            Step::Check => 'herb under the oil, no drops under the lid, no fur',
+            Step::Shake => ($shelf['heated'] ?? false) === true ? 'take out, wipe, shake, put back; top up the water' : 'turn it over or shake it',
+            Step::WarmOn => "water on, {$jar} in while all is cold",
+            Step::WarmOff => 'off; wipe the jar dry',
+            Step::Strain => $this->strain($task, $batch),
+            Step::Settle => 'till '.$this->times->due($task->due_at).', covered and still',
+            Step::Decant => 'off the sediment; throw away the last murky spoonful',
+            Step::Bottle => 'clean, bone-dry bottles; label at once',
+        };
+    }
+
+    private function strain(Task $task, Batch $batch): string
+    {
+        if (($batch->shelf['heated'] ?? false) === true) {
+            return 'wipe the jar dry first; dried herb: squeeze it';
+        }
+        if ($batch->filled_at === null) {
+            return 'dried: squeeze it';
+        }
+        $days = $this->times->daysBetween($batch->filled_at, Carbon::now());
+        $planned = $this->times->daysBetween($batch->filled_at, $batch->strain_at);
+
+        return $task->open && $days >= $planned
+            ? "{$days} days in {$batch->oils_name}, planned for {$planned}. Dried: squeeze it."
+            : "{$planned} days in {$batch->oils_name}. Dried: squeeze it.";
+    }
+}

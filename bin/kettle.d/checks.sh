@@ -1,0 +1,115 @@
+# Tests, bench and screenshots: each on an instance of its own, stopped whatever happens.
+
+PASSED=0
+FAILED=0
+
+# Runs one suite, shows it, and counts what its closing line says.
+suite() {
+  local name=$1 log code=0; shift
+  say
+  say "— $name"
+  log=$(mktemp)
+  "$@" 2>&1 | tee "$log" || code=$?
+  local plain passed failed
+  plain=$(sed 's/\x1b\[[0-9;]*m//g' "$log")
+  passed=$(grep -oE '[0-9]+ passed' <<<"$plain" | tail -1 | grep -oE '[0-9]+' || echo 0)
+  failed=$(grep -oE '[0-9]+ (failed|errors?)' <<<"$plain" | tail -1 | grep -oE '[0-9]+' || echo 0)
+  [ "$code" -ne 0 ] && [ "$failed" -eq 0 ] && failed=1
+  PASSED=$((PASSED + passed))
+  FAILED=$((FAILED + failed))
+  rm -f "$log"
+}
+
+# A check that passes or fails as one.
+check() {
+  local name=$1 log; shift
+  log=$(mktemp)
+  if "$@" >"$log" 2>&1; then
+    step "$name: fine"
+    PASSED=$((PASSED + 1))
+  else
+    cat "$log"
+    step "$name: NOT fine"
+    FAILED=$((FAILED + 1))
+  fi
+  rm -f "$log"
+}
+
+lint() {
+  say
+  say "— formatters and static analysis"
+  check "PHP formatting" php vendor/bin/pint --test
+  check "PHPStan, core at its highest" php -d memory_limit=1G vendor/bin/phpstan analyse -c phpstan-core.neon --no-progress
+  check "PHPStan, app" php -d memory_limit=1G vendor/bin/phpstan analyse -c phpstan-app.neon --no-progress
+  check "TypeScript" node node_modules/typescript-native/bin/tsc --noEmit -p tsconfig.json
+  check "TypeScript lint" npx oxlint --deny-warnings web tests/Web
+  check "formatting of the interface" npx prettier --check --log-level warn web tests/Web
+  check "API document is up to date" api_is_fresh
+}
+
+api_is_fresh() {
+  local dir
+  dir=$(mktemp -d)
+  php artisan kettle:openapi "$dir/openapi.json" \
+    && diff -q "$dir/openapi.json" docs/openapi.json \
+    && npx openapi-typescript docs/openapi.json -o "$dir/schema.d.ts" \
+    && npx prettier --write --log-level warn "$dir/schema.d.ts" \
+    && diff -q "$dir/schema.d.ts" web/api/schema.d.ts
+  local code=$?
+  rm -rf "$dir"
+  return $code
+}
+
+run_tests() {
+  local only=${1:-all}
+  case "$only" in all|lint|core|app|web) ;; *) die "There is no test called “$only”. Choose lint, core, app or web." ;; esac
+  install_all
+  # shellcheck disable=SC2086
+  install_packages $TEST_PACKAGES
+  build_web
+  instance test
+  trap 'stop_instance; rm -f "$KETTLE_VAR/clock"' EXIT
+  stop_instance
+  if [ "$only" = all ] || [ "$only" = lint ]; then lint; fi
+  if [ "$only" = all ] || [ "$only" = core ]; then suite "core" php vendor/bin/pest --colors=never --testsuite=Core; fi
+  if [ "$only" != lint ] && [ "$only" != core ]; then
+    export KETTLE_CLOCK_FILE="$KETTLE_VAR/clock"
+    rm -rf "$KETTLE_VAR/db" "$KETTLE_VAR/clock"
+    rm -f "$ENV_FILE"
+    make_env local
+    start_instance local
+  fi
+  if [ "$only" = all ] || [ "$only" = app ]; then suite "application" env DB_DATABASE=kettle_app_tests APP_ENV=testing KETTLE_CLOCK_FILE= php vendor/bin/pest --colors=never --testsuite=App; fi
+  if [ "$only" = all ] || [ "$only" = web ]; then suite "browser" npx playwright test; fi
+  stop_instance
+  say
+  printf '%d passed, %d failed\n' "$PASSED" "$FAILED"
+  [ "$FAILED" -eq 0 ]
+}
+
+take_shots() {
+  # shellcheck disable=SC2086
+  install_packages chromium
+  instance shots
+  trap stop_instance EXIT
+  stop_instance
+  rm -rf "$KETTLE_VAR/db" && rm -f "$ENV_FILE"
+  export KETTLE_CLOCK_FILE="$KETTLE_VAR/clock"
+  printf '2026-11-24T10:10:00Z' >"$KETTLE_CLOCK_FILE"
+  start_instance local
+  artisan kettle:demo --fresh
+  APP_URL="$APP_URL" node bin/shots.mjs
+}
+
+run_bench() {
+  # shellcheck disable=SC2086
+  instance bench
+  trap stop_instance EXIT
+  stop_instance
+  rm -rf "$KETTLE_VAR/db" && rm -f "$ENV_FILE"
+  local before after
+  before=$(date +%s%N)
+  start_instance production
+  after=$(date +%s%N)
+  COLD_START_MS=$(((after - before) / 1000000)) php bench/run.php
+}

@@ -1,0 +1,42 @@
+<?php
+
+use App\Http\Middleware\EnterHouse;
+use App\Http\Middleware\LimitBody;
+use App\Http\Middleware\May;
+use App\Http\Middleware\OncePerKey;
+use App\Http\Middleware\StrictPage;
+use App\Http\Problems;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Middleware\HandleCors;
+
+// What a running instance writes is in a folder of its own under var/, so that the demo and the tests
+// never share a cache or a log. `kettle` names it; by hand it is the main one.
+$var = getenv('KETTLE_VAR') ?: dirname(__DIR__).'/var/main';
+foreach (['cache', 'storage/framework/views', 'storage/framework/cache/data', 'storage/logs', 'storage/app'] as $folder) {
+    is_dir("{$var}/{$folder}") || @mkdir("{$var}/{$folder}", 0o700, true);
+}
+foreach (['SERVICES', 'PACKAGES', 'CONFIG', 'ROUTES', 'EVENTS'] as $name) {
+    putenv("APP_{$name}_CACHE={$var}/cache/".strtolower($name).'.php');
+}
+
+$app = Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php')
+    ->withMiddleware(function (Middleware $middleware): void {
+        // One origin serves everything, so there is nothing to share with another.
+        $middleware->remove(HandleCors::class);
+        $middleware->append(StrictPage::class);
+        $middleware->alias([
+            'house' => EnterHouse::class,
+            'may' => May::class,
+            'once' => OncePerKey::class,
+            'small' => LimitBody::class,
+        ]);
+        $middleware->redirectGuestsTo('/sign-in');
+        $middleware->trustProxies(at: ['127.0.0.1', '::1']);
+    })
+    ->withExceptions(fn (Exceptions $exceptions) => Problems::register($exceptions))
+    ->create();
+
+return $app->useStoragePath($var.'/storage');

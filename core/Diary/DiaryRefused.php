@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Diary;
+
+use Kettle\Reason\Refused;
+
+/** A time, a day or a step that the diary cannot take. */
+final class DiaryRefused extends Refused
+{
+    public static function time(string $typed): self
+    {
+        return new self('unreadable', sprintf('“%s” is not a time of day. Write it like 07:00 or 22:30.', mb_substr($typed, 0, 20)));
+    }
+
+    public static function shortDay(): self
+    {
+        return new self('out_of_range', 'Bed must come at least four hours after getting up, on the same day.');
+    }
+
+    public static function day(string $typed): self
+    {
+        return new self('unreadable', sprintf('“%s” is not a day. Write it like 2026-12-12.', mb_substr($typed, 0, 20)));
+    }
+
+    public static function past(string $day, string $today): self
+    {
+        return new self('in_the_past', sprintf('%s has gone by; today is %s. Choose today or a day to come.', $day, $today));
+    }
+
+    public static function tooFar(string $day): self
+    {
+        return new self('out_of_range', sprintf('%s is more than two years off. Choose a nearer day.', $day));
+    }
+
+    public static function startAfterReady(string $start, string $ready): self
+    {
+        return new self('in_the_past', sprintf('It cannot start on %s and be ready on %s. Start earlier, or want it later.', $start, $ready));
+    }
+
+    public static function notOpen(string $task): self
+    {
+        return new self('not_open', sprintf('There is nothing to %s just now; it may have been done already. Look again at what comes next.', $task));
+    }
+
+    public static function cannotSkip(string $task): self
+    {
+        return new self('cannot_skip', sprintf('A batch cannot go on without the step “%s”. Put it off instead, or discard the batch.', $task));
+    }
+}

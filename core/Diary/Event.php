@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Diary;
+
+/** Something that was done to a batch, as the logbook has it. Struck and corrected entries are left out before. */
+final readonly class Event
+{
+    private function __construct(
+        public string $what,
+        public \DateTimeImmutable $at,
+        public string $task,
+        public ?\DateTimeImmutable $until,
+    ) {}
+
+    /** A step done, by its task key. Straining, pouring off and bottling are such steps too. */
+    public static function done(string $task, \DateTimeImmutable $at): self
+    {
+        return new self('done', $at, $task, null);
+    }
+
+    public static function skipped(string $task, \DateTimeImmutable $at): self
+    {
+        return new self('skipped', $at, $task, null);
+    }
+
+    public static function putOff(string $task, \DateTimeImmutable $at, \DateTimeImmutable $until): self
+    {
+        return new self('later', $at, $task, $until);
+    }
+
+    public static function discarded(\DateTimeImmutable $at): self
+    {
+        return new self('discarded', $at, '', null);
+    }
+}

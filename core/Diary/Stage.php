@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Diary;
+
+/** Where a batch stands. */
+enum Stage: string
+{
+    case Planned = 'planned';
+    case Steeping = 'steeping';
+    case Settling = 'settling';
+    case Poured = 'poured';
+    case Bottled = 'bottled';
+    case Discarded = 'discarded';
+
+    public function isClosed(): bool
+    {
+        return $this === self::Bottled || $this === self::Discarded;
+    }
+}

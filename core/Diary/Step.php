@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Diary;
+
+/** The kinds of thing there are to do to a batch, and where a person stands to do them. */
+enum Step: string
+{
+    case Fill = 'fill';
+    case TopUp = 'top_up';
+    case Check = 'check';
+    case Shake = 'shake';
+    case WarmOn = 'warm_on';
+    case WarmOff = 'warm_off';
+    case Strain = 'strain';
+    case Settle = 'settle';
+    case Decant = 'decant';
+    case Bottle = 'bottle';
+
+    /** bench, shelf, stove or press */
+    public function place(bool $heated): string
+    {
+        return match ($this) {
+            self::Fill => 'bench',
+            self::WarmOn, self::WarmOff => 'stove',
+            self::Shake, self::TopUp, self::Check => $heated ? 'stove' : 'shelf',
+            default => 'press',
+        };
+    }
+
+    /** Hands-on time, minutes: common practice, no source. */
+    public function minutes(): int
+    {
+        return match ($this) {
+            self::Fill => 20,
+            self::Strain => 20,
+            self::Bottle => 15,
+            self::Decant => 10,
+            self::WarmOn, self::WarmOff => 5,
+            self::TopUp, self::Check => 2,
+            self::Shake => 1,
+            self::Settle => 0,
+        };
+    }
+
+    public function skippable(): bool
+    {
+        return in_array($this, [self::TopUp, self::Check, self::Shake, self::Decant], true);
+    }
+
+    /** Steps that are done at the press, with amounts, and so not by a word. */
+    public function wantsAmounts(): bool
+    {
+        return in_array($this, [self::Strain, self::Bottle], true);
+    }
+
+    /** Waiting is not something to do. */
+    public function isWaiting(): bool
+    {
+        return $this === self::Settle;
+    }
+
+    public function verb(): string
+    {
+        return match ($this) {
+            self::Fill => 'fill',
+            self::TopUp => 'top up',
+            self::Check => 'look at',
+            self::Shake => 'shake',
+            self::WarmOn => 'switch on',
+            self::WarmOff => 'switch off',
+            self::Strain => 'strain',
+            self::Settle => 'let settle',
+            self::Decant => 'pour off',
+            self::Bottle => 'bottle',
+        };
+    }
+}

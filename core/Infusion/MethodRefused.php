@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Infusion;
+
+use Kettle\Reason\Refused;
+
+/** A method or school that is unknown, or does not suit what is planned. */
+final class MethodRefused extends Refused
+{
+    public static function unknown(string $id): self
+    {
+        return new self('unknown', sprintf('No method is called “%s” here. Choose cold, double-boiler or slow-cooker.', mb_substr($id, 0, 40)));
+    }
+
+    public static function unknownSchool(string $method, string $id): self
+    {
+        return new self('unknown', sprintf('The %s has no school called “%s”. Choose one from its list.', $method, mb_substr($id, 0, 40)));
+    }
+
+    public static function solidOnTheShelf(string $oil, float $setsBelowC): self
+    {
+        return new self('solid_oil', sprintf(
+            '%s is solid under about %d °C, and a solid fat does not infuse on a cold shelf. Warm it in the double boiler or slow cooker, or make it the lesser part of a liquid oil.', ucfirst($oil), (int) round($setsBelowC),
+        ));
+    }
+}

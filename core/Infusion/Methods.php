@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Infusion;
+
+use Kettle\Material\Tables;
+
+/** The methods the tables know. */
+final class Methods
+{
+    /** @var array<string, Method>|null */
+    private ?array $all = null;
+
+    public function __construct(private readonly Tables $tables) {}
+
+    /** @return array<string, Method> */
+    public function all(): array
+    {
+        if ($this->all === null) {
+            $this->all = [];
+            foreach ($this->tables->table('methods')->rows('rows') as $row) {
+                $this->all[$row->text('id')] = Method::fromRow($row);
+            }
+        }
+
+        return $this->all;
+    }
+
+    /** @throws MethodRefused */
+    public function method(string $id): Method
+    {
+        return $this->all()[$id] ?? throw MethodRefused::unknown($id);
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Infusion;
+
+use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Kind;
+
+/** What came out of the cloth against what was expected, mL. */
+final readonly class Outcome
+{
+    private function __construct(public float $actualMl, public float $shareOfExpected, public string $verdict, public ?float $uptakeMlPerG) {}
+
+    /**
+     * @param float $oilInMl what was poured on
+     * @param array{low: float, value: float, high: float} $expected
+     *
+     * @throws YieldRefused when nothing came out, or more than went in
+     */
+    public static function of(float $actualMl, float $oilInMl, float $herbG, array $expected): self
+    {
+        if ($actualMl <= 0) {
+            throw YieldRefused::nothing();
+        }
+        // Measuring jugs differ by a per cent or two; more than that out than in is a slip.
+        if ($actualMl > $oilInMl * 1.02) {
+            throw YieldRefused::moreThanWentIn(AmountWriter::plain($actualMl, Kind::Volume), AmountWriter::plain($oilInMl, Kind::Volume));
+        }
+        $verdict = match (true) {
+            $actualMl < $expected['low'] => 'less',
+            $actualMl > $expected['high'] => 'more',
+            default => 'as expected',
+        };
+
+        return new self(
+            $actualMl,
+            $expected['value'] > 0 ? $actualMl / $expected['value'] : 1.0,
+            $verdict,
+            $herbG > 0 ? max(0.0, $oilInMl - $actualMl) / $herbG : null,
+        );
+    }
+
+    /** In a cook's words, with what to look for when it surprises. */
+    public function says(): string
+    {
+        $share = round($this->shareOfExpected * 100).' % of what was expected';
+
+        return match ($this->verdict) {
+            'less' => ucfirst($share).', below the range. Press the herb again if it was dry; look for a spill, or herb that swelled.',
+            'more' => ucfirst($share).', above the range. Hold it to the light: is it water? Or was more oil poured than planned?',
+            default => ucfirst($share).', within the range.',
+        };
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Infusion;
+
+use Kettle\Material\Row;
+use Kettle\Material\Tables;
+
+/**
+ * Oil that stays in the herb, mL in each gram, by how it is got out; with the small losses after it.
+ * Priors from memory, coarse: normal, with the standard deviation the table gives.
+ */
+final readonly class Uptake
+{
+    /** Half-width of a central 90 % interval of a normal, in standard deviations. */
+    public const NINE_IN_TEN = 1.6449;
+
+    private function __construct(
+        public string $way,
+        public float $mlPerGram,
+        public float $sd,
+        public float $lossesMl,
+    ) {}
+
+    /** @throws \LogicException when the table has no such way */
+    public static function by(string $way, Tables $tables): self
+    {
+        $table = $tables->table('uptake');
+        $losses = array_sum(array_map(fn (Row $loss) => $loss->number('value'), $table->rows('losses')));
+        foreach ($table->rows('rows') as $row) {
+            if ($row->text('id') === $way) {
+                return new self($row->text('name'), $row->number('ml_per_g'), $row->number('sd'), $losses);
+            }
+        }
+        throw new \LogicException("data/uptake.json has no row {$way}.");
+    }
+
+    /**
+     * V_out = V_in - u x dry herb - sediment and cloth.
+     *
+     * @return array{low: float, value: float, high: float} mL, none below zero or above what went in
+     */
+    public function yield(float $oilMl, float $herbG): array
+    {
+        $bound = fn (float $ml) => max(0.0, min($oilMl, $ml));
+        $out = $oilMl - $this->mlPerGram * $herbG - $this->lossesMl;
+        $spread = self::NINE_IN_TEN * $this->sd * $herbG;
+
+        return ['low' => $bound($out - $spread), 'value' => $bound($out), 'high' => $bound($out + $spread)];
+    }
+}

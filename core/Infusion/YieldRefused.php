@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Infusion;
+
+use Kettle\Reason\Refused;
+
+/** A strained amount that cannot be. */
+final class YieldRefused extends Refused
+{
+    public static function nothing(): self
+    {
+        return new self('not_above_zero', 'Say how much came out; it must be more than nothing.', 'amount');
+    }
+
+    public static function moreThanWentIn(string $out, string $in): self
+    {
+        return new self('too_much', sprintf('%s cannot come out when %s went in. Check the measure; was the weight of the jar taken off, or grams read as millilitres?', $out, $in), 'amount');
+    }
+}

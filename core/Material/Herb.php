@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Material;
+
+/** A plant and the part of it that is used. `$form` is the id of the form it usually comes in. */
+final readonly class Herb
+{
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $latin,
+        public string $part,
+        public string $form,
+        public bool $kitchen,
+        public string $note,
+    ) {}
+
+    public static function fromRow(Row $row): self
+    {
+        return new self(
+            $row->text('id'), $row->text('name'), $row->text('latin'), $row->text('part'),
+            $row->text('form'), $row->flag('kitchen'), $row->text('note'),
+        );
+    }
+
+    /** A plant the tables do not know, as the cook names it. */
+    public static function unlisted(string $name, string $form): self
+    {
+        return new self('', $name, '', '', $form, false, '');
+    }
+}

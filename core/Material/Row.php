@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Material;
+
+/**
+ * A row of a table in data/, read by type. A table is checked against its schema in the tests,
+ * so a wrong type here is a fault of ours and a LogicException, not a cook's mistake.
+ */
+final readonly class Row
+{
+    /** @param array<mixed> $values */
+    public function __construct(private array $values, private string $where) {}
+
+    public function text(string $key): string
+    {
+        $value = $this->values[$key] ?? null;
+
+        return is_string($value) ? $value : throw $this->wrong($key, 'text');
+    }
+
+    public function number(string $key): float
+    {
+        $value = $this->values[$key] ?? null;
+
+        return is_int($value) || is_float($value) ? (float) $value : throw $this->wrong($key, 'a number');
+    }
+
+    public function numberOrNull(string $key): ?float
+    {
+        return ($this->values[$key] ?? null) === null ? null : $this->number($key);
+    }
+
+    public function textOrNull(string $key): ?string
+    {
+        return ($this->values[$key] ?? null) === null ? null : $this->text($key);
+    }
+
+    public function flag(string $key): bool
+    {
+        $value = $this->values[$key] ?? null;
+
+        return is_bool($value) ? $value : throw $this->wrong($key, 'true or false');
+    }
+
+    public function row(string $key): self
+    {
+        $value = $this->values[$key] ?? null;
+
+        return is_array($value) ? new self($value, $this->where.'.'.$key) : throw $this->wrong($key, 'a row');
+    }
+
+    public function rowOrNull(string $key): ?self
+    {
+        return ($this->values[$key] ?? null) === null ? null : $this->row($key);
+    }
+
+    /** @return array<string, self> by key; a plain list is keyed "0", "1" and so on */
+    public function rows(string $key): array
+    {
+        $rows = [];
+        foreach ($this->list($key) as $name => $value) {
+            $rows[(string) $name] = is_array($value)
+                ? new self($value, "{$this->where}.{$key}.{$name}")
+                : throw $this->wrong("{$key}.{$name}", 'a row');
+        }
+
+        return $rows;
+    }
+
+    /** @return list<string> */
+    public function texts(string $key): array
+    {
+        return array_values(array_map(
+            fn (mixed $value) => is_string($value) ? $value : throw $this->wrong($key, 'a list of texts'), $this->list($key),
+        ));
+    }
+
+    /** @return array<string, float> */
+    public function numbers(string $key): array
+    {
+        $numbers = [];
+        foreach ($this->list($key) as $name => $value) {
+            $numbers[(string) $name] = is_int($value) || is_float($value) ? (float) $value : throw $this->wrong($key, 'numbers');
+        }
+
+        return $numbers;
+    }
+
+    /** @return array<mixed> */
+    private function list(string $key): array
+    {
+        $value = $this->values[$key] ?? null;
+
+        return is_array($value) ? $value : throw $this->wrong($key, 'a list');
+    }
+
+    private function wrong(string $key, string $wanted): \LogicException
+    {
+        return new \LogicException("{$this->where}: {$key} is not {$wanted}.");
+    }
+}

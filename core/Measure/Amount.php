@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Measure;
+
+/**
+ * An amount read from what somebody wrote, in the kind's own unit (g, mL, mm, C, h).
+ *
+ * For "4-6 weeks" low and high differ and the value is their middle; otherwise all three are equal.
+ */
+final readonly class Amount
+{
+    private function __construct(
+        public Kind $kind,
+        public float $value,
+        public float $low,
+        public float $high,
+        public string $typed,
+        public bool $throughDensity,
+    ) {}
+
+    public static function of(Kind $kind, float $value, string $typed = ''): self
+    {
+        return new self($kind, $value, $value, $value, $typed, false);
+    }
+
+    public static function range(Kind $kind, float $low, float $high, string $typed = ''): self
+    {
+        return new self($kind, ($low + $high) / 2, min($low, $high), max($low, $high), $typed, false);
+    }
+
+    /**
+     * The same amount as the other of mass and volume.
+     *
+     * @throws AmountRefused when this is neither
+     */
+    public function through(Density $density, Kind $wanted): self
+    {
+        $turn = match ([$this->kind, $wanted]) {
+            [Kind::Volume, Kind::Mass] => $density->massOf(...),
+            [Kind::Mass, Kind::Volume] => $density->volumeOf(...),
+            default => throw AmountRefused::needsDensity($this->typed, $this->kind, $wanted),
+        };
+
+        return new self($wanted, $turn($this->value), $turn($this->low), $turn($this->high), $this->typed, true);
+    }
+}

@@ -1,0 +1,187 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Measure;
+
+/**
+ * Reads amounts as people write them: "1 1/2 cups", "1½ c", "3 tbsp + 2 tsp", "12 fl oz",
+ * "0.5 L", "2 lb 3 oz", "140F", "4-6 weeks", "20 drops".
+ *
+ * One dialect for every field; what a cup means is the house's custom, and a bare number takes
+ * the unit the field says.
+ */
+final readonly class AmountReader
+{
+    /** Drops in a millilitre where no dropper has been counted: common practice, no source. */
+    public const DROPS_PER_ML = 20.0;
+
+    private const NUMBER = '(?:\d+\s+\d+\s*[\/⁄]\s*\d+|\d+\s*[\/⁄]\s*\d+|\d*\.?\d+\s*[¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚]|[¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚]|\d+(?:\.\d+)?|\.\d+)';
+
+    private const SIGNS = [
+        '¼' => 1 / 4, '½' => 1 / 2, '¾' => 3 / 4, '⅓' => 1 / 3, '⅔' => 2 / 3,
+        '⅛' => 1 / 8, '⅜' => 3 / 8, '⅝' => 5 / 8, '⅞' => 7 / 8,
+        '⅕' => 1 / 5, '⅖' => 2 / 5, '⅗' => 3 / 5, '⅘' => 4 / 5, '⅙' => 1 / 6, '⅚' => 5 / 6,
+    ];
+
+    public function __construct(
+        private Custom $custom = Custom::Us,
+        private float $dropsPerMl = self::DROPS_PER_ML,
+    ) {}
+
+    /**
+     * @param string $bareUnit the unit of a number written with none
+     * @param ?Density $density of the named material, where a weight may stand for a volume or the other way round
+     *
+     * @throws AmountRefused when it cannot be read, mixes kinds, or is of the wrong kind
+     */
+    public function read(string $typed, Kind $wanted, string $bareUnit, ?Density $density = null): Amount
+    {
+        if (mb_strlen($typed) > 80) {
+            throw AmountRefused::unreadable($typed, $wanted);
+        }
+        $text = $this->plain($typed);
+        if ($text === '') {
+            throw AmountRefused::unreadable($typed, $wanted);
+        }
+        $negative = str_starts_with($text, '-') || str_starts_with($text, '−');
+        if ($negative && $wanted !== Kind::Temperature) {
+            throw AmountRefused::notAboveZero($typed);
+        }
+        $amount = $this->range($text, $typed, $wanted, $bareUnit) ?? $this->sum($text, $typed, $wanted, $bareUnit);
+        if (! is_finite($amount->value)) {
+            throw AmountRefused::unreadable($typed, $wanted);
+        }
+        if ($amount->kind !== $wanted) {
+            if ($density === null) {
+                throw AmountRefused::needsDensity($typed, $amount->kind, $wanted);
+            }
+            $amount = $amount->through($density, $wanted);
+        }
+
+        return $amount;
+    }
+
+    /**
+     * Like read(), and within kitchen bounds in the kind's own unit.
+     *
+     * @throws AmountRefused also when not above zero or out of bounds
+     */
+    public function within(string $typed, Kind $wanted, string $bareUnit, float $least, float $most, ?Density $density = null): Amount
+    {
+        $amount = $this->read($typed, $wanted, $bareUnit, $density);
+        if ($amount->low <= 0) {
+            throw AmountRefused::notAboveZero($typed);
+        }
+        if ($amount->high > $most) {
+            throw AmountRefused::tooMuch($typed, AmountWriter::plain($most, $wanted));
+        }
+        if ($amount->low < $least) {
+            throw AmountRefused::tooLittle($typed, AmountWriter::plain($least, $wanted));
+        }
+
+        return $amount;
+    }
+
+    /**
+     * A bare number as people write it: "2", "1 1/2", "⅓".
+     *
+     * @throws AmountRefused when it is none
+     */
+    public function number(string $typed): float
+    {
+        $text = $this->plain($typed);
+        if (preg_match('/^'.self::NUMBER.'$/u', $text) !== 1) {
+            throw new AmountRefused('unreadable', sprintf('“%s” is not a number. Write it like 2 or 1 1/2.', mb_substr($typed, 0, 40)));
+        }
+
+        return $this->value($text, $typed, Kind::Mass);
+    }
+
+    private function plain(string $typed): string
+    {
+        if (preg_match('/\d,\d{3}(?!\d)/', $typed) === 1) {
+            throw AmountRefused::ambiguousComma($typed);
+        }
+        $text = preg_replace('/(\d),(\d)/', '$1.$2', $typed) ?? '';
+        $text = str_replace(['–', '—', '−', "\u{00A0}", "\u{202F}"], ['-', '-', '-', ' ', ' '], $text);
+        $text = preg_replace('/\b(about|approx\.?|ca\.?|circa|of|a good)\b|~/iu', ' ', $text) ?? '';
+
+        return trim(preg_replace('/\s+/u', ' ', $text) ?? '');
+    }
+
+    private function range(string $text, string $typed, Kind $wanted, string $bareUnit): ?Amount
+    {
+        if (preg_match('/^('.self::NUMBER.')\s*(?:-|to)\s*('.self::NUMBER.')\s*([^\d]*)$/u', $text, $m) !== 1) {
+            return null;
+        }
+        $unit = $this->unit($m[3], $typed, $wanted, $bareUnit);
+
+        return Amount::range(
+            $unit->kind, $unit->toBase($this->value($m[1], $typed, $wanted)), $unit->toBase($this->value($m[2], $typed, $wanted)), $typed,
+        );
+    }
+
+    private function sum(string $text, string $typed, Kind $wanted, string $bareUnit): Amount
+    {
+        $rest = $text;
+        $total = 0.0;
+        $kind = null;
+        while ($rest !== '') {
+            if (preg_match('/^(-?)('.self::NUMBER.')\s*([^\d+¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚,&]*)(?:\s*[+,&]\s*)?/u', $rest, $m) !== 1) {
+                throw AmountRefused::unreadable($typed, $wanted);
+            }
+            $word = preg_replace('/\band\s*$/iu', '', $m[3]) ?? '';
+            $unit = $this->unit($word, $typed, $wanted, $bareUnit);
+            if ($kind !== null && $kind !== $unit->kind) {
+                throw AmountRefused::kindsDoNotAdd($typed);
+            }
+            if ($kind !== null && $unit->kind === Kind::Temperature) {
+                throw AmountRefused::unreadable($typed, $wanted);
+            }
+            $kind = $unit->kind;
+            $total += $unit->toBase(($m[1] === '-' ? -1 : 1) * $this->value($m[2], $typed, $wanted));
+            $rest = mb_substr($rest, mb_strlen($m[0]));
+        }
+        assert($kind instanceof Kind);
+
+        return Amount::of($kind, $total, $typed);
+    }
+
+    private function unit(string $word, string $typed, Kind $wanted, string $bareUnit): Unit
+    {
+        $word = trim($word);
+        if ($word === '') {
+            return Unit::make($bareUnit, $this->custom);
+        }
+        // "c" is a cup everywhere but on a thermometer.
+        if ($wanted === Kind::Temperature && mb_strtolower($word) === 'c') {
+            return Unit::make('°C');
+        }
+        if (in_array(mb_strtolower($word), ['drop', 'drops', 'gtt'], true)) {
+            return Unit::make('mL')->scaled('drop', 1 / $this->dropsPerMl);
+        }
+
+        return Unit::named($word, $this->custom) ?? throw AmountRefused::unreadable($typed, $wanted);
+    }
+
+    private function value(string $text, string $typed, Kind $wanted): float
+    {
+        $text = trim($text);
+        $sign = mb_substr($text, -1);
+        if (isset(self::SIGNS[$sign])) {
+            $whole = trim(mb_substr($text, 0, -1));
+
+            return (float) ($whole === '' ? 0 : $whole) + self::SIGNS[$sign];
+        }
+        if (preg_match('/^(?:(\d+)\s+)?(\d+)\s*[\/⁄]\s*(\d+)$/u', $text, $m) === 1) {
+            if ((int) $m[3] === 0) {
+                throw AmountRefused::unreadable($typed, $wanted);
+            }
+
+            return (float) $m[1] + (float) $m[2] / (float) $m[3];
+        }
+
+        return (float) $text;
+    }
+}

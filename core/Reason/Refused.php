@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Reason;
+
+/**
+ * Something asked of the core could not be done; says what was wrong with what, in a cook's words.
+ *
+ * Each room throws its own subclass. `$field` is the path of the input at fault in the wish
+ * (for example "herb.mass"), empty where no single input is to blame.
+ */
+abstract class Refused extends \DomainException
+{
+    final public function __construct(
+        public readonly string $reason,
+        public readonly string $sentence,
+        public readonly string $field = '',
+    ) {
+        parent::__construct($sentence);
+    }
+
+    /** The same refusal, laid to a field of the caller's. */
+    public function about(string $field): static
+    {
+        return new static($this->reason, $this->sentence, $field);
+    }
+
+    /** @return array{field: string, reason: string, sentence: string} */
+    public function toArray(): array
+    {
+        return ['field' => $this->field, 'reason' => $this->reason, 'sentence' => $this->sentence];
+    }
+}

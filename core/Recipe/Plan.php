@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Recipe;
+
+use Kettle\Diary\Timetable;
+use Kettle\Keeping\ShelfLife;
+use Kettle\Reason\Reckoned;
+
+/** A wish made into amounts, levels, days and what to watch for. */
+final readonly class Plan
+{
+    /**
+     * @param array<string, Reckoned> $figures by id
+     * @param list<array{slot: ?string, text: string, chosen: bool}> $sentence
+     * @param list<array{id: string, rank: string, says: string}> $notes rank is stop, care or note
+     */
+    public function __construct(
+        public Wish $wish,
+        public Amounts $amounts,
+        public array $figures,
+        public Timetable $timetable,
+        public ShelfLife $shelfLife,
+        public array $sentence,
+        public array $notes,
+    ) {}
+
+    public function sentenceText(): string
+    {
+        return implode('', array_column($this->sentence, 'text'));
+    }
+
+    /** What a batch of this plan is called: "marshmallow root in sunflower oil and jojoba". */
+    public function name(): string
+    {
+        return ucfirst($this->wish->plant->name).' in '.$this->wish->blend->name();
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Recipe;
+
+use Kettle\Reason\Refused;
+
+/**
+ * A wish that cannot be planned. Carries every fault found, so that all can be mended at once.
+ */
+final class WishRefused extends \DomainException
+{
+    /** @param non-empty-list<array{field: string, reason: string, sentence: string}> $faults */
+    private function __construct(public readonly array $faults)
+    {
+        parent::__construct($faults[0]['sentence']);
+    }
+
+    /** @param non-empty-list<array{field: string, reason: string, sentence: string}> $faults */
+    public static function faults(array $faults): self
+    {
+        return new self($faults);
+    }
+
+    public static function from(Refused $refused): self
+    {
+        return new self([$refused->toArray()]);
+    }
+
+    public static function one(string $field, string $reason, string $sentence): self
+    {
+        return new self([['field' => $field, 'reason' => $reason, 'sentence' => $sentence]]);
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Vessel;
+
+use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Kind;
+
+/** So many bottles of so many sizes filled from one oil; volumes in mL. */
+final readonly class Filling
+{
+    /** @param list<array{id: string, capacity: float, count: int}> $bottles counts above zero */
+    private function __construct(public array $bottles, public float $filledMl, public float $leftMl) {}
+
+    /**
+     * Fills the largest bottles first, each full, and says what is left over.
+     *
+     * @param array<string, float> $sizes capacity by id
+     */
+    public static function suggest(float $oilMl, array $sizes): self
+    {
+        arsort($sizes);
+        $bottles = [];
+        $left = $oilMl;
+        foreach ($sizes as $id => $capacity) {
+            $count = (int) floor($left / $capacity + 1e-9);
+            if ($count > 0) {
+                $bottles[] = ['id' => (string) $id, 'capacity' => $capacity, 'count' => $count];
+                $left -= $count * $capacity;
+            }
+        }
+
+        return new self($bottles, $oilMl - $left, $left);
+    }
+
+    /**
+     * @param list<array{id: string, capacity: float, count: int}> $bottles
+     *
+     * @throws FillingRefused when there are none, too many, or more than the oil there is
+     */
+    public static function of(float $oilMl, array $bottles): self
+    {
+        $filled = 0.0;
+        $total = 0;
+        foreach ($bottles as $bottle) {
+            if ($bottle['count'] < 0 || $bottle['count'] > 500) {
+                throw FillingRefused::count($bottle['count']);
+            }
+            $filled += $bottle['capacity'] * $bottle['count'];
+            $total += $bottle['count'];
+        }
+        if ($total === 0) {
+            throw FillingRefused::none();
+        }
+        if ($total > 500) {
+            throw FillingRefused::count($total);
+        }
+        // A jug is read to about half a per cent.
+        if ($filled > $oilMl * 1.005) {
+            throw FillingRefused::moreThanThereIs(AmountWriter::plain($filled, Kind::Volume), AmountWriter::plain($oilMl, Kind::Volume));
+        }
+
+        return new self(array_values(array_filter($bottles, fn (array $b) => $b['count'] > 0)), $filled, max(0.0, $oilMl - $filled));
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Vessel;
+
+use Kettle\Reason\Refused;
+
+/** Bottles that cannot be filled from the oil there is. */
+final class FillingRefused extends Refused
+{
+    public static function none(): self
+    {
+        return new self('missing', 'Say how many bottles of which size were filled.', 'bottles');
+    }
+
+    public static function count(int $count): self
+    {
+        return new self('out_of_range', sprintf('%d bottles is not a kitchen’s filling. Give a number from 0 to 500.', $count), 'bottles');
+    }
+
+    public static function moreThanThereIs(string $filled, string $there): self
+    {
+        return new self('too_much', sprintf('Those bottles hold %s, and %s was strained. Take fewer or smaller ones, or correct what was strained.', $filled, $there), 'bottles');
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Vessel;
+
+use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Kind;
+use Kettle\Reason\Refused;
+use Kettle\Reason\Wording;
+
+/** A jar that cannot be, or cannot hold what is asked of it. */
+final class JarRefused extends Refused
+{
+    public static function brim(float $ml): self
+    {
+        return new self('out_of_range', sprintf('A jar of %s to the brim is not a kitchen jar. Give between 20 mL and 20 L.', AmountWriter::plain($ml, Kind::Volume)));
+    }
+
+    public static function height(float $mm): self
+    {
+        return new self('out_of_range', sprintf('A jar %s high inside is not a kitchen jar. Give between 20 and 600 mm.', AmountWriter::plain($mm, Kind::Length)));
+    }
+
+    public static function unknown(): self
+    {
+        return new self('unknown', 'That jar is not on the house’s list; it may have been taken off. Choose another jar.');
+    }
+
+    public static function noneListed(): self
+    {
+        return new self('missing', 'The house has no jar on its list. Add one under House, with its brim measure and its height.');
+    }
+
+    public static function overflows(Jar $jar, float $needMl, float $mostHerbG, ?Jar $larger): self
+    {
+        return new self('does_not_fit', sprintf(
+            'Herb and oil together come to %s, and the %s holds %s to the brim. At this ratio it takes %s of herb at the most%s.',
+            AmountWriter::plain($needMl, Kind::Volume), $jar->called, AmountWriter::plain($jar->brimMl, Kind::Volume),
+            AmountWriter::plain($mostHerbG, Kind::Mass), $larger === null ? '' : '; the '.$larger->called.' would hold it all',
+        ));
+    }
+
+    public static function noneHolds(float $needMl, Jar $largest): self
+    {
+        return new self('does_not_fit', sprintf(
+            'Herb and oil together come to %s, and the largest jar of the house, the %s, holds %s to the brim. Plan a smaller batch, or add a larger jar under House.',
+            AmountWriter::plain($needMl, Kind::Volume), $largest->called, AmountWriter::plain($largest->brimMl, Kind::Volume),
+        ));
+    }
+
+    public static function herbStandsOut(string $ratio, float $levelMm, float $bedMm, ?float $wouldCover): self
+    {
+        return new self('herb_stands_out', sprintf(
+            'At %s the oil stands at %s and the herb bed at %s: the herb would stick out and mould. %s',
+            $ratio, AmountWriter::plain($levelMm, Kind::Length), AmountWriter::plain($bedMm, Kind::Length),
+            $wouldCover === null ? 'No ratio up to 1:30 would cover it in this jar; take a larger one.' : '1:'.Wording::number($wouldCover).' would cover it.',
+        ));
+    }
+}

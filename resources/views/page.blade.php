@@ -1,0 +1,22 @@
+<!doctype html>
+<html lang="en">
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <meta name="color-scheme" content="light dark">
+    <meta name="style-nonce" content="{{ $nonce }}">
+    <title>Warm Kettle</title>
+    <link rel="icon" href="/kettle.svg" type="image/svg+xml">
+    @foreach ($styles as $style)
+    <link rel="stylesheet" href="/build/{{ $style }}">
+    @endforeach
+    @foreach ($preloads as $file)
+    <link rel="modulepreload" href="/build/{{ $file }}">
+    @endforeach
+    <script type="module" src="/build/{{ $script }}"></script>
+</head>
+<body>
+    <div id="kettle"></div>
+    <noscript>Warm Kettle needs JavaScript, which ships with it; please allow it for this address.</noscript>
+</body>
+</html>

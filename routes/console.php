@@ -1,0 +1,6 @@
+<?php
+
+use App\Jobs\SweepUp;
+use Illuminate\Support\Facades\Schedule;
+
+Schedule::job(new SweepUp)->hourly();

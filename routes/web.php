@@ -1,0 +1,81 @@
+<?php
+
+use App\Http\Controllers\BatchController;
+use App\Http\Controllers\BenchController;
+use App\Http\Controllers\DoorController;
+use App\Http\Controllers\HouseController;
+use App\Http\Controllers\LabelController;
+use App\Http\Controllers\PageController;
+use App\Http\Controllers\PeopleController;
+use App\Http\Controllers\ShelfController;
+use App\Http\Controllers\TodayController;
+use Illuminate\Support\Facades\Route;
+
+Route::prefix('api')->group(function (): void {
+    Route::middleware('small')->group(function (): void {
+        Route::get('me', [DoorController::class, 'me']);
+        Route::middleware('throttle:door')->group(function (): void {
+            Route::post('accounts', [DoorController::class, 'makeAccount']);
+            Route::post('session', [DoorController::class, 'signIn']);
+            Route::post('demo', [DoorController::class, 'enterDemo']);
+            Route::get('invitations/{token}', [DoorController::class, 'invitation']);
+            Route::post('resets/{token}', [DoorController::class, 'reset']);
+        });
+        Route::middleware(['auth', 'once'])->group(function (): void {
+            Route::delete('session', [DoorController::class, 'signOut']);
+            Route::put('me/password', [DoorController::class, 'changePassword'])->middleware('throttle:door');
+            Route::patch('me', [DoorController::class, 'changeMe']);
+            Route::post('houses', [DoorController::class, 'makeHouse']);
+            Route::post('invitations/{token}', [DoorController::class, 'accept']);
+        });
+    });
+
+    Route::prefix('houses/{house}')->middleware(['auth', 'house'])->group(function (): void {
+        Route::middleware(['small', 'may:view'])->group(function (): void {
+            Route::get('', [HouseController::class, 'show']);
+            Route::get('people', [PeopleController::class, 'index']);
+            Route::get('materials', [BenchController::class, 'materials']);
+            Route::post('reckon', [BenchController::class, 'reckon']);
+            Route::get('today', [TodayController::class, 'show']);
+            Route::get('shelf', [ShelfController::class, 'show']);
+            Route::get('press', [ShelfController::class, 'press']);
+            Route::get('find', [ShelfController::class, 'find']);
+            Route::get('nothing', [ShelfController::class, 'nothingAtAll']);
+            Route::get('batches/{batch}', [BatchController::class, 'show']);
+            Route::get('batches/{batch}/tag.pdf', [LabelController::class, 'tag']);
+            Route::get('batches/{batch}/labels.pdf', [LabelController::class, 'labels']);
+            Route::get('batches/{batch}/code.svg', [LabelController::class, 'code']);
+        });
+        Route::middleware(['small', 'may:work', 'once'])->group(function (): void {
+            Route::post('batches', [BatchController::class, 'start']);
+            Route::patch('batches/{batch}', [BatchController::class, 'edit']);
+            Route::post('batches/{batch}/tasks', [BatchController::class, 'task']);
+            Route::post('batches/{batch}/notes', [BatchController::class, 'note']);
+            Route::post('batches/{batch}/undo', [BatchController::class, 'undo']);
+            Route::post('batches/{batch}/strain', [BatchController::class, 'strain']);
+            Route::post('batches/{batch}/bottle', [BatchController::class, 'bottle']);
+            Route::post('batches/{batch}/discard', [BatchController::class, 'discard']);
+            Route::post('today/shaken', [TodayController::class, 'shaken']);
+        });
+        Route::middleware(['small', 'may:keep', 'once'])->group(function (): void {
+            Route::patch('', [HouseController::class, 'edit']);
+            Route::post('jars', [HouseController::class, 'addJar']);
+            Route::delete('jars/{jar}', [HouseController::class, 'removeJar']);
+            Route::post('bottles', [HouseController::class, 'addBottle']);
+            Route::delete('bottles/{bottle}', [HouseController::class, 'removeBottle']);
+            Route::patch('people/{person}', [PeopleController::class, 'changeRole']);
+            Route::delete('people/{person}', [PeopleController::class, 'remove']);
+            Route::post('people/{person}/reset', [PeopleController::class, 'reset']);
+            Route::post('invitations', [PeopleController::class, 'invite']);
+            Route::delete('invitations/{invitation}', [PeopleController::class, 'withdraw']);
+        });
+        Route::middleware('may:keep')->group(function (): void {
+            Route::get('export', [HouseController::class, 'export']);
+            Route::post('import', [HouseController::class, 'import'])->middleware(['small:20480', 'once']);
+        });
+    });
+
+    Route::any('{any}', fn () => abort(404))->where('any', '.*');
+});
+
+Route::get('{any?}', PageController::class)->where('any', '.*');
