@@ -1,1 +1,70 @@
-document.title="x"
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { setNonce } from 'get-nonce'
+import { lazy, StrictMode, Suspense } from 'react'
+import { createRoot } from 'react-dom/client'
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
+import { Problem } from './api/client'
+import { Door, Home } from './door/Door'
+import { Join } from './door/Join'
+import { NewPassword } from './door/NewPassword'
+import { Frame } from './frame/Frame'
+import { KeysProvider } from './frame/keys'
+import { SayProvider } from './frame/Say'
+import { Waiting } from './parts/Notice'
+import './style.css'
+
+const Bench = lazy(() => import('./bench/Bench'))
+const Today = lazy(() => import('./today/Today'))
+const Shelf = lazy(() => import('./shelf/Shelf'))
+const BatchPage = lazy(() => import('./batch/BatchPage'))
+const PrintView = lazy(() => import('./batch/PrintView'))
+const Press = lazy(() => import('./press/Press'))
+const House = lazy(() => import('./house/House'))
+
+setNonce(document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content ?? '')
+
+const client = new QueryClient({
+  defaultOptions: {
+    queries: {
+      // A sentence from the server will not change by asking again; a lost connection may.
+      retry: (count, error) => count < 2 && (!(error instanceof Problem) || error.status === 0 || error.status >= 500),
+      refetchOnWindowFocus: true,
+    },
+  },
+})
+
+const root = document.getElementById('kettle')
+if (root)
+  createRoot(root).render(
+    <StrictMode>
+      <QueryClientProvider client={client}>
+        <KeysProvider>
+          <SayProvider>
+            <BrowserRouter>
+              <Suspense fallback={<Waiting what="the place" />}>
+                <Routes>
+                  <Route path="/" element={<Home />} />
+                  <Route path="/sign-in" element={<Door />} />
+                  <Route path="/join/:token" element={<Join />} />
+                  <Route path="/new-password/:token" element={<NewPassword />} />
+                  <Route path="/h/:house" element={<Frame />}>
+                    <Route index element={<Navigate to="today" replace />} />
+                    <Route path="today" element={<Today />} />
+                    <Route path="bench" element={<Bench />} />
+                    <Route path="shelf" element={<Shelf />} />
+                    <Route path="press" element={<Press />} />
+                    <Route path="press/:batch" element={<Press />} />
+                    <Route path="batch/:batch" element={<BatchPage />} />
+                    <Route path="batch/:batch/print" element={<PrintView />} />
+                    <Route path="house" element={<House />} />
+                    <Route path="*" element={<p>There is no such place. The bar has those there are.</p>} />
+                  </Route>
+                  <Route path="*" element={<Navigate to="/" replace />} />
+                </Routes>
+              </Suspense>
+            </BrowserRouter>
+          </SayProvider>
+        </KeysProvider>
+      </QueryClientProvider>
+    </StrictMode>,
+  )

@@ -51,7 +51,8 @@ final class TodayController extends Controller
         $kitchen = $this->kitchens->plain();
         $tonight = Carbon::instance($kitchen->today()->modify('+1 day'))->utc();
         $due = $this->tasks(fn (Builder $query) => $query->where('due_at', '<', $tonight)->where(
-            fn (Builder $query) => $query->where('open', true)->orWhere('step', Step::Settle),
+            fn (Builder $query) => $query->where('open', true)
+                ->orWhere(fn (Builder $waiting) => $waiting->where('step', Step::Settle)->where('due_at', '>', Carbon::now())),
         ), self::DUE_LIMIT);
         $coming = $this->tasks(fn (Builder $query) => $query
             ->whereBetween('due_at', [$tonight, $tonight->copy()->addDays(self::COMING_DAYS)])

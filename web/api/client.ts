@@ -1,0 +1,68 @@
+import type { components } from './schema'
+
+export type Schemas = components['schemas']
+export type Fault = NonNullable<Schemas['Problem']['faults']>[number]
+
+/** What the server said when it would not: a sentence, and which fields it was about. */
+export class Problem extends Error {
+  readonly status: number
+  readonly faults: Fault[]
+
+  constructor(status: number, sentence: string, faults: Fault[] = []) {
+    super(sentence)
+    this.status = status
+    this.faults = faults
+  }
+
+  /** The sentence about one field, if there is one. */
+  about(field: string): string | undefined {
+    return this.faults.find((fault) => fault.field === field || fault.field.startsWith(field + '.'))?.sentence
+  }
+}
+
+function cookie(name: string): string {
+  const found = document.cookie.split('; ').find((part) => part.startsWith(name + '='))
+  return found ? decodeURIComponent(found.slice(name.length + 1)) : ''
+}
+
+export function newKey(): string {
+  return Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) => byte.toString(16).padStart(2, '0')).join('')
+}
+
+async function problem(response: Response): Promise<Problem> {
+  try {
+    const body = (await response.json()) as Schemas['Problem']
+    return new Problem(response.status, body.detail, body.faults ?? [])
+  } catch {
+    return new Problem(response.status, 'The kettle answered in a way that could not be read. Try again.')
+  }
+}
+
+type Send = { body?: unknown; key?: string; signal?: AbortSignal; raw?: string }
+
+export async function send<T>(method: string, path: string, { body, key, signal, raw }: Send = {}): Promise<T> {
+  const headers: Record<string, string> = { Accept: 'application/json' }
+  if (method !== 'GET') {
+    headers['X-XSRF-TOKEN'] = cookie('XSRF-TOKEN')
+    headers['Idempotency-Key'] = key ?? newKey()
+    headers['Content-Type'] = 'application/json'
+  }
+  const content = raw ?? (body === undefined ? null : JSON.stringify(body))
+  let response: Response
+  try {
+    response = await fetch('/api' + path, {
+      method,
+      headers,
+      body: content,
+      signal: signal ?? null,
+      credentials: 'same-origin',
+    })
+  } catch (error) {
+    if (error instanceof DOMException && error.name === 'AbortError') throw error
+    throw new Problem(0, 'The kettle cannot be reached. What you entered is kept; try again in a moment.')
+  }
+  if (!response.ok) throw await problem(response)
+  return (response.status === 204 ? undefined : await response.json()) as T
+}
+
+export const get = <T>(path: string, signal?: AbortSignal) => send<T>('GET', path, signal ? { signal } : {})

@@ -1,0 +1,60 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useRef } from 'react'
+import { useParams } from 'react-router'
+import { get, newKey, type Problem, type Schemas, send } from './client'
+
+export type Shape<Name extends keyof Schemas> = Schemas[Name]
+
+export const useMe = () =>
+  useQuery<Shape<'Me'>, Problem>({ queryKey: ['me'], queryFn: () => get('/me'), staleTime: 60_000 })
+
+/** The id of the house in the address. */
+export function useHouseId(): string {
+  return useParams().house ?? ''
+}
+
+/** Something of the current house. */
+export function useOfHouse<T>(path: string, options: { stale?: number; enabled?: boolean } = {}) {
+  const house = useHouseId()
+  return useQuery<T, Problem>({
+    queryKey: ['house', house, path],
+    queryFn: ({ signal }) => get<T>(`/houses/${house}${path}`, signal),
+    staleTime: options.stale ?? 0,
+    enabled: options.enabled ?? true,
+  })
+}
+
+export const useBatch = (id: string) => useOfHouse<Shape<'BatchView'>>(`/batches/${id}`)
+export const useHouse = () => useOfHouse<Shape<'HouseView'>>('', { stale: 30_000 })
+export const useMaterials = () => useOfHouse<Shape<'Materials'>>('/materials', { stale: Infinity })
+
+type Write = { method?: string; path: string; body?: unknown; raw?: string }
+
+/**
+ * A write. Two presses before the first is answered carry the same key, so that it is done once.
+ */
+export function useWrite<T>(done?: (answer: T) => void) {
+  const key = useRef(newKey())
+  const client = useQueryClient()
+  return useMutation<T, Problem, Write>({
+    mutationFn: ({ method = 'POST', path, body, raw }) =>
+      send<T>(method, path, { key: key.current, ...(raw === undefined ? { body } : { raw }) }),
+    onSettled: () => {
+      key.current = newKey()
+    },
+    onSuccess: (answer) => {
+      done?.(answer)
+      void client.invalidateQueries({ queryKey: ['house'] })
+    },
+  })
+}
+
+/** A write about one batch, answered by the batch as it stands. */
+export function useBatchWrite(done?: (batch: Shape<'BatchView'>) => void) {
+  const house = useHouseId()
+  const client = useQueryClient()
+  return useWrite<Shape<'BatchView'>>((batch) => {
+    client.setQueryData(['house', house, `/batches/${batch.id}`], batch)
+    done?.(batch)
+  })
+}

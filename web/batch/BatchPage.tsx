@@ -1,0 +1,236 @@
+import { useState } from 'react'
+import { useNavigate, useParams } from 'react-router'
+import { type Shape, useBatch, useBatchWrite, useHouse, useHouseId } from '../api/hooks'
+import { useKey } from '../frame/keys'
+import { usePart } from '../frame/part'
+import { Button, ButtonLink } from '../parts/Button'
+import { Field } from '../parts/Field'
+import { Figure } from '../parts/Figure'
+import { JarWithLevels } from '../parts/JarDrawing'
+import { Notice, Trouble, Waiting } from '../parts/Notice'
+import { Sheet } from '../parts/Sheet'
+import { TaskRow } from '../today/TaskRow'
+import { Logbook } from './Logbook'
+
+export default function BatchPage() {
+  const { batch: id = '' } = useParams()
+  const batch = useBatch(id)
+  const house = useHouse()
+  if (batch.isError && !batch.data) return <Trouble problem={batch.error} />
+  if (!batch.data || !house.data) return <Waiting what="the batch" />
+  return <Page key={batch.data.id} batch={batch.data} />
+}
+
+function Page({ batch }: { batch: Shape<'BatchView'> }) {
+  const house = useHouseId()
+  const { works, kitchen } = usePart()
+  const go = useNavigate()
+  const [discarding, setDiscarding] = useState(false)
+  const plan = batch.plan
+  const closed = batch.stage === 'bottled' || batch.stage === 'discarded'
+  const strained = batch.press.strained !== null
+  const repeat = () => {
+    const { start: _start, ready_by: _ready, ...wish } = batch.wish
+    localStorage.setItem(`kettle.bench.${house}`, JSON.stringify(wish))
+    sessionStorage.setItem('kettle.repeats', batch.id)
+    void go(`/h/${house}/bench`)
+  }
+  useKey('R', 'Repeat this batch', repeat, works)
+  const levels = strained ? { ...plan.jar, bed_mm: 0, level_mm: batch.jar.level_mm, dry_fill_mm: 0 } : plan.jar
+  const text = (figure: string) => plan.figures[figure]?.text ?? ''
+  return (
+    <div className="flex flex-col gap-6">
+      <header className="flex flex-wrap items-end justify-between gap-4">
+        <div>
+          <p className="text-soft figures">{batch.code}</p>
+          <h1 className="text-3xl sm:text-4xl">{batch.name}</h1>
+          <p className="text-lg">
+            {batch.stage_text}
+            {batch.jar.alert ? <strong className="text-warmth"> · {batch.jar.alert}</strong> : null}
+          </p>
+        </div>
+        <div className="no-print flex flex-wrap gap-2">
+          {strained || batch.stage === 'steeping' ? (
+            <ButtonLink to={`/h/${house}/press/${batch.id}`}>To the press</ButtonLink>
+          ) : null}
+          <a
+            className="border-rim inline-flex min-h-11 items-center rounded-rim border-2 px-4 font-semibold"
+            href={`/api/houses/${house}/batches/${batch.id}/tag.pdf`}
+            target="_blank"
+            rel="noreferrer"
+          >
+            Jar tag, PDF
+          </a>
+          <ButtonLink to={`/h/${house}/batch/${batch.id}/print`}>Print view</ButtonLink>
+          {works ? (
+            <Button onClick={repeat} aria-keyshortcuts="Shift+R">
+              Repeat it
+            </Button>
+          ) : null}
+        </div>
+      </header>
+      <div className="border-line grid gap-x-8 gap-y-8 border-t pt-5 lg:grid-cols-[minmax(0,0.9fr)_minmax(0,1.1fr)_minmax(0,1fr)]">
+        <section aria-label="The jar">
+          <h2 className="column-head font-text text-base">{plan.jar.called}</h2>
+          <JarWithLevels
+            jar={levels}
+            words={
+              strained
+                ? { level: `${batch.press.strained ?? ''} oil` }
+                : {
+                    headspace: `${text('headspace')} headspace`,
+                    level: `${text('level_height')} oil`,
+                    cover: `${text('cover')} cover`,
+                    bed: `${text('bed_height')} herb`,
+                  }
+            }
+          />
+          <p className="mt-3">{plan.sentence_text}</p>
+        </section>
+        <section aria-label="What comes next" className="border-line flex flex-col gap-4 lg:border-l lg:pl-8">
+          <h2 className="column-head font-text text-base">{closed ? 'Done with' : 'Next'}</h2>
+          <ul>
+            {batch.tasks
+              .filter((task) => task.open || task.waiting)
+              .map((task) => (
+                <TaskRow key={task.key} task={task} />
+              ))}
+          </ul>
+          {batch.tasks.some((task) => !task.open && !task.waiting) ? (
+            <p className="text-soft">
+              Then:{' '}
+              {batch.tasks
+                .filter((task) => !task.open && !task.waiting)
+                .map((task) => `${task.title.toLowerCase()} ${task.due_text}`)
+                .join(', ')}
+              .
+            </p>
+          ) : null}
+          {batch.bottles.length > 0 ? (
+            <p>
+              {batch.bottles.length} bottles:{' '}
+              {batch.bottles.map((bottle) => `no. ${bottle.number}, ${bottle.filled}`).join('; ')}.
+            </p>
+          ) : null}
+          <Logbook batch={batch} />
+        </section>
+        <section aria-label="Facts" className="border-line flex flex-col gap-3 lg:border-l lg:pl-8">
+          <h2 className="column-head font-text text-base">Facts</h2>
+          <dl className="grid grid-cols-[1fr_auto] items-baseline gap-x-4 gap-y-1.5">
+            <dt>{plan.herb.name}</dt>
+            <dd>
+              <Figure name={plan.herb.name} figure={plan.figures.herb_mass} kitchenFirst={kitchen} size="text-xl" />
+            </dd>
+            {plan.oils.map((oil) => (
+              <div key={oil.id} className="contents">
+                <dt>{oil.name}</dt>
+                <dd>
+                  <Figure
+                    name={oil.name}
+                    figure={plan.figures[`oil_volume.${oil.id}`]}
+                    kitchenFirst={kitchen}
+                    size="text-xl"
+                  />
+                </dd>
+              </div>
+            ))}
+            <dt>Herb to oil</dt>
+            <dd className="text-xl font-semibold">{plan.ratio}</dd>
+            <dt>Expected out</dt>
+            <dd>
+              <Figure name="Expected out" figure={plan.figures.yield_volume} kitchenFirst={kitchen} size="text-xl" />
+            </dd>
+            <dt>Best before</dt>
+            <dd className="font-semibold">{batch.best_before}</dd>
+          </dl>
+          <Origin batch={batch} />
+          {plan.notes.map((note) => (
+            <Notice key={note.id} rank={note.rank}>
+              {note.says}
+            </Notice>
+          ))}
+          <details>
+            <summary className="min-h-11 py-2 font-semibold">How it is done</summary>
+            <ul className="list-disc pl-5">
+              {plan.method.handling.map((line) => (
+                <li key={line}>{line}</li>
+              ))}
+            </ul>
+          </details>
+          {works && batch.stage !== 'discarded' ? (
+            <Button look="stop" className="self-start" onClick={() => setDiscarding(true)}>
+              Discard it
+            </Button>
+          ) : null}
+        </section>
+      </div>
+      <DiscardSheet batch={batch} open={discarding} onOpenChange={setDiscarding} />
+    </div>
+  )
+}
+
+function Origin({ batch }: { batch: Shape<'BatchView'> }) {
+  const house = useHouseId()
+  const { works } = usePart()
+  const [typed, setTyped] = useState(batch.origin)
+  const write = useBatchWrite()
+  if (!works) return batch.origin ? <p>From {batch.origin}</p> : null
+  return (
+    <form
+      className="flex flex-col gap-2"
+      onSubmit={(event) => {
+        event.preventDefault()
+        write.mutate({
+          method: 'PATCH',
+          path: `/houses/${house}/batches/${batch.id}`,
+          body: { version: batch.version, origin: typed },
+        })
+      }}
+    >
+      <Field
+        label="Where the plant came from"
+        maxLength={160}
+        value={typed}
+        onChange={(e) => setTyped(e.target.value)}
+      />
+      {typed === batch.origin ? null : (
+        <Button type="submit" disabled={write.isPending} className="self-start">
+          Keep it
+        </Button>
+      )}
+      <Trouble problem={write.error} />
+    </form>
+  )
+}
+
+function DiscardSheet({
+  batch,
+  open,
+  onOpenChange,
+}: {
+  batch: Shape<'BatchView'>
+  open: boolean
+  onOpenChange: (open: boolean) => void
+}) {
+  const house = useHouseId()
+  const [reason, setReason] = useState('')
+  const write = useBatchWrite(() => onOpenChange(false))
+  return (
+    <Sheet open={open} onOpenChange={onOpenChange} title={`Discard the ${batch.herb}?`}>
+      <form
+        className="flex flex-col gap-3"
+        onSubmit={(event) => {
+          event.preventDefault()
+          write.mutate({ path: `/houses/${house}/batches/${batch.id}/discard`, body: { reason } })
+        }}
+      >
+        <p>It stays in the records with the reason, and it can be undone from its logbook.</p>
+        <Field label="Because" required maxLength={500} value={reason} onChange={(e) => setReason(e.target.value)} />
+        <Trouble problem={write.error} />
+        <Button look="stop" type="submit" disabled={write.isPending} className="self-start">
+          Discard it
+        </Button>
+      </form>
+    </Sheet>
+  )
+}

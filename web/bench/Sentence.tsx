@@ -1,0 +1,88 @@
+import { Popover } from 'radix-ui'
+import type { ReactNode } from 'react'
+import type { Shape } from '../api/hooks'
+
+type Piece = Shape<'Plan'>['sentence'][number]
+
+const NAMES: Record<string, string> = {
+  amount: 'how much',
+  jar: 'the jar',
+  herb: 'the herb',
+  purpose: 'what for',
+  form: 'how it is cut',
+  ratio: 'herb to oil',
+  oils: 'the oil',
+  method: 'the way',
+  school: 'how long',
+  when: 'when',
+}
+
+/** When nothing could be reckoned yet: the words there are to change. */
+const BARE: Piece[] = ['herb', 'form', 'amount', 'ratio', 'oils', 'purpose', 'method', 'school', 'when'].flatMap(
+  (slot, index) => [
+    { slot: null, text: index === 0 ? 'Choose ' : ', ', chosen: true },
+    { slot, text: NAMES[slot] ?? slot, chosen: false },
+  ],
+)
+
+type Props = {
+  pieces: Piece[] | undefined
+  open: string | null
+  setOpen: (slot: string | null) => void
+  editor: (slot: string) => ReactNode
+}
+
+/** The plan as a sentence whose words are changed in place. Words chosen for the cook are lighter. */
+export function Sentence({ pieces = BARE, open, setOpen, editor }: Props) {
+  return (
+    <h1 className="text-[1.6rem] leading-[1.5] sm:text-[1.85rem] sm:leading-[1.45]">
+      {pieces.map((piece, index) =>
+        piece.slot === null ? (
+          <span key={`plain-${index}`}>{piece.text}</span>
+        ) : (
+          <Slot
+            key={piece.slot}
+            piece={piece}
+            slot={piece.slot}
+            open={open === piece.slot}
+            setOpen={setOpen}
+            editor={editor}
+          />
+        ),
+      )}
+    </h1>
+  )
+}
+
+function Slot({
+  piece,
+  slot,
+  open,
+  setOpen,
+  editor,
+}: { piece: Piece; slot: string; open: boolean } & Pick<Props, 'setOpen' | 'editor'>) {
+  return (
+    <Popover.Root open={open} onOpenChange={(now) => setOpen(now ? slot : null)}>
+      <Popover.Trigger
+        className={`inline rounded-sm text-left underline underline-offset-[7px] ${piece.chosen ? 'decoration-rim decoration-2' : 'text-soft decoration-soft decoration-dotted decoration-2'}`}
+        aria-label={`${NAMES[slot] ?? slot}: ${piece.text}. Change it`}
+      >
+        {piece.text}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          className="bg-plate border-rim font-text z-30 flex max-h-[min(70vh,var(--radix-popover-content-available-height))] w-[min(23rem,94vw)] flex-col gap-3 overflow-auto rounded-rim border-2 p-4 text-base"
+          collisionPadding={8}
+          sideOffset={8}
+          align="start"
+          aria-label={NAMES[slot] ?? slot}
+        >
+          {editor(slot)}
+          <Popover.Close className="border-rim bg-rim text-on-rim min-h-11 rounded-rim px-4 font-semibold">
+            That is it
+          </Popover.Close>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  )
+}

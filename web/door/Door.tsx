@@ -1,0 +1,214 @@
+import { useQueryClient } from '@tanstack/react-query'
+import { type FormEvent, type ReactNode, useState } from 'react'
+import { Navigate, useLocation } from 'react-router'
+import type { Problem } from '../api/client'
+import { type Shape, useMe, useWrite } from '../api/hooks'
+import { Button } from '../parts/Button'
+import { Field, Select } from '../parts/Field'
+import { Trouble, Waiting } from '../parts/Notice'
+import { MEASURES } from '../house/measures'
+
+export function Home() {
+  const me = useMe()
+  if (me.isPending) return <Waiting what="the house" />
+  const first = me.data?.houses[0]
+  if (me.data?.signed_in && first) return <Navigate to={`/h/${first.id}/today`} replace />
+  return <Navigate to="/sign-in" replace />
+}
+
+/** Once somebody is in, everything fetched before is asked again. */
+export function useEnter() {
+  const client = useQueryClient()
+  return (me: Shape<'Me'>) => {
+    client.clear()
+    client.setQueryData(['me'], me)
+  }
+}
+
+export function DoorFrame({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <main className="mx-auto flex max-w-5xl flex-col gap-8 px-5 py-10">
+      <header className="border-rim border-b-[3px] pb-4">
+        <p className="font-display text-xl font-semibold">Warm Kettle</p>
+        <h1 className="mt-4 max-w-3xl text-4xl">{title}</h1>
+      </header>
+      {children}
+    </main>
+  )
+}
+
+export const zone = () => Intl.DateTimeFormat().resolvedOptions().timeZone
+
+export function Door() {
+  const me = useMe()
+  const enter = useEnter()
+  const location = useLocation()
+  const demo = useWrite<Shape<'Me'>>(enter)
+  if (me.isPending) return <Waiting what="the door" />
+  const first = me.data?.houses[0]
+  const to = (location.state as { to?: string } | null)?.to
+  if (me.data?.signed_in && first) return <Navigate to={to ?? `/h/${first.id}/today`} replace />
+  if (me.data?.signed_in) return <FirstHouse />
+  return (
+    <DoorFrame title="Herb and oil, measured, remembered, and labelled before you forget.">
+      {me.data?.demo_open ? (
+        <section className="flex flex-wrap items-center gap-4" aria-labelledby="demo">
+          <h2 id="demo" className="text-2xl">
+            Look around first
+          </h2>
+          <Button look="strong" disabled={demo.isPending} onClick={() => demo.mutate({ path: '/demo' })}>
+            Enter Skerry House
+          </Button>
+          <span className="text-soft">An invented cottage with jars on the shelf. Press anything.</span>
+          <Trouble problem={demo.error} />
+        </section>
+      ) : null}
+      <div className="border-line grid gap-10 border-t pt-8 md:grid-cols-2">
+        <SignIn onIn={enter} />
+        <MakeAccount onIn={enter} withHouse />
+      </div>
+    </DoorFrame>
+  )
+}
+
+export function SignIn({ onIn }: { onIn: (me: Shape<'Me'>) => void }) {
+  const [form, set] = useState({ email: '', password: '' })
+  const write = useWrite<Shape<'Me'>>(onIn)
+  return (
+    <form
+      className="flex flex-col gap-4"
+      onSubmit={(event: FormEvent) => {
+        event.preventDefault()
+        write.mutate({ path: '/session', body: form })
+      }}
+    >
+      <h2 className="text-2xl">Sign in</h2>
+      <Field
+        label="E-mail"
+        type="email"
+        autoComplete="username"
+        required
+        value={form.email}
+        onChange={(e) => set({ ...form, email: e.target.value })}
+      />
+      <Field
+        label="Password"
+        type="password"
+        autoComplete="current-password"
+        required
+        value={form.password}
+        onChange={(e) => set({ ...form, password: e.target.value })}
+      />
+      <Trouble problem={write.error} />
+      <Button type="submit" look="strong" disabled={write.isPending} className="self-start">
+        Sign in
+      </Button>
+      <p className="text-soft">
+        Forgotten it? A keeper of your house can make you a new-password link, or whoever looks after the machine.
+      </p>
+    </form>
+  )
+}
+
+/** Faults beside their fields; what is about none of them, below. */
+const unlaid = (problem: Problem | null, fields: string[]) =>
+  problem && !fields.some((field) => problem.about(field)) ? problem : null
+
+export function MakeAccount({ onIn, withHouse }: { onIn: (me: Shape<'Me'>) => void; withHouse: boolean }) {
+  const [form, set] = useState({ name: '', email: '', password: '', house: '', measures: 'metric' })
+  const write = useWrite<Shape<'Me'>>(onIn)
+  const fault = (field: string) => write.error?.about(field)
+  return (
+    <form
+      className="flex flex-col gap-4"
+      onSubmit={(event: FormEvent) => {
+        event.preventDefault()
+        const { house, measures, ...person } = form
+        write.mutate({
+          path: '/accounts',
+          body: withHouse ? { ...person, house, measures, time_zone: zone() } : person,
+        })
+      }}
+    >
+      <h2 className="text-2xl">{withHouse ? 'Begin a house of your own' : 'Make an account'}</h2>
+      <Field
+        label="Your name"
+        autoComplete="name"
+        required
+        value={form.name}
+        fault={fault('name')}
+        onChange={(e) => set({ ...form, name: e.target.value })}
+      />
+      <Field
+        label="Your e-mail"
+        type="email"
+        autoComplete="username"
+        required
+        value={form.email}
+        fault={fault('email')}
+        onChange={(e) => set({ ...form, email: e.target.value })}
+      />
+      <Field
+        label="A new password"
+        type="password"
+        autoComplete="new-password"
+        required
+        value={form.password}
+        fault={fault('password')}
+        hint="Ten letters or more."
+        onChange={(e) => set({ ...form, password: e.target.value })}
+      />
+      {withHouse ? (
+        <>
+          <Field
+            label="The house’s name"
+            required
+            value={form.house}
+            fault={fault('house')}
+            onChange={(e) => set({ ...form, house: e.target.value })}
+          />
+          <Select
+            label="Whose cups and spoons"
+            value={form.measures}
+            choices={MEASURES}
+            onChange={(e) => set({ ...form, measures: e.target.value })}
+          />
+        </>
+      ) : null}
+      <Trouble problem={unlaid(write.error, ['name', 'email', 'password', 'house'])} />
+      <Button type="submit" disabled={write.isPending} className="self-start">
+        {withHouse ? 'Begin' : 'Make it and go in'}
+      </Button>
+    </form>
+  )
+}
+
+function FirstHouse() {
+  const [name, setName] = useState('')
+  const [measures, setMeasures] = useState('metric')
+  const enter = useEnter()
+  const write = useWrite<Shape<'Me'>>(enter)
+  return (
+    <DoorFrame title="You belong to no house yet. Begin one, or ask a keeper for an invitation.">
+      <form
+        className="flex max-w-md flex-col gap-4"
+        onSubmit={(event) => {
+          event.preventDefault()
+          write.mutate({ path: '/houses', body: { name, measures, time_zone: zone() } })
+        }}
+      >
+        <Field label="The house’s name" required value={name} onChange={(e) => setName(e.target.value)} />
+        <Select
+          label="Whose cups and spoons"
+          value={measures}
+          choices={MEASURES}
+          onChange={(e) => setMeasures(e.target.value)}
+        />
+        <Trouble problem={write.error} />
+        <Button type="submit" look="strong" disabled={write.isPending}>
+          Begin
+        </Button>
+      </form>
+    </DoorFrame>
+  )
+}

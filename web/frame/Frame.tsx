@@ -1,0 +1,124 @@
+import { useIsFetching, useQueryClient } from '@tanstack/react-query'
+import { useEffect, useState } from 'react'
+import { Link, Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-router'
+import { useHouseId, useMe } from '../api/hooks'
+import { Trouble, Waiting } from '../parts/Notice'
+import { FindBox } from './FindBox'
+import { KeysHelp } from './KeysHelp'
+import { useKey } from './keys'
+
+const PLACES = [
+  { path: 'today', name: 'Today', key: 't' },
+  { path: 'bench', name: 'Bench', key: 'b' },
+  { path: 'shelf', name: 'Shelf', key: 's' },
+  { path: 'press', name: 'Press', key: 'p' },
+  { path: 'house', name: 'House', key: 'h' },
+]
+
+function PlaceKey({ place, base }: { place: (typeof PLACES)[number]; base: string }) {
+  const go = useNavigate()
+  useKey(place.key, `Go to ${place.name}`, () => void go(`${base}/${place.path}`))
+  return null
+}
+
+function useOnline(): boolean {
+  const [online, setOnline] = useState(navigator.onLine)
+  useEffect(() => {
+    const change = () => setOnline(navigator.onLine)
+    window.addEventListener('online', change)
+    window.addEventListener('offline', change)
+    return () => {
+      window.removeEventListener('online', change)
+      window.removeEventListener('offline', change)
+    }
+  }, [])
+  return online
+}
+
+/** The bar, the place, and what is everywhere: find, keys, the house. */
+export function Frame() {
+  const me = useMe()
+  const house = useHouseId()
+  const location = useLocation()
+  const [finding, setFinding] = useState(false)
+  const [helping, setHelping] = useState(false)
+  const online = useOnline()
+  const busy = useIsFetching() > 0
+  const client = useQueryClient()
+  useKey('/', 'Find a jar, a plant or a place', () => setFinding(true))
+  useKey('?', 'Show the keys', () => setHelping(true))
+  useEffect(() => {
+    const place = PLACES.find((each) => location.pathname.includes(`/${each.path}`))
+    document.title = `${place ? `${place.name} · ` : ''}Warm Kettle`
+  }, [location.pathname])
+
+  if (me.isPending) return <Waiting what="the house" />
+  if (me.isError)
+    return (
+      <main className="p-10">
+        <Trouble problem={me.error} />
+      </main>
+    )
+  if (!me.data.signed_in) return <Navigate to="/sign-in" state={{ to: location.pathname }} replace />
+  const current = me.data.houses.find((each) => each.id === house)
+  if (!current) return <Navigate to="/" replace />
+  const base = `/h/${house}`
+  return (
+    <div className="flex min-h-screen flex-col pb-16 sm:pb-0">
+      <a href="#main" className="bg-plate sr-only focus:not-sr-only focus:absolute focus:z-50 focus:p-3">
+        Skip to the place itself
+      </a>
+      {PLACES.map((place) => (
+        <PlaceKey key={place.path} place={place} base={base} />
+      ))}
+      <header className="no-print bg-plate border-rim flex items-stretch border-b-[3px] px-4 sm:px-6">
+        <Link to={`${base}/today`} className="font-display my-auto py-2 text-xl font-semibold sm:mr-5">
+          Warm Kettle
+        </Link>
+        <nav
+          aria-label="Places"
+          className="bg-plate border-rim fixed inset-x-0 bottom-0 z-20 flex justify-around border-t-[3px] sm:static sm:justify-start sm:border-0"
+        >
+          {PLACES.map((place) => (
+            <NavLink
+              key={place.path}
+              to={`${base}/${place.path}`}
+              aria-keyshortcuts={place.key}
+              className={({ isActive }) =>
+                `flex min-h-12 items-center px-3 sm:px-3.5 ${isActive ? 'bg-rim text-on-rim font-semibold' : 'text-soft'}`
+              }
+            >
+              {place.name}
+            </NavLink>
+          ))}
+        </nav>
+        <div className="ml-auto flex items-center gap-1">
+          <button type="button" className="min-h-11 px-3" onClick={() => setFinding(true)} aria-keyshortcuts="/">
+            Find<span className="text-soft max-sm:hidden"> /</span>
+          </button>
+          <Link to={`${base}/house`} className="text-soft flex min-h-11 items-center px-2 max-md:hidden">
+            {current.name}
+          </Link>
+        </div>
+      </header>
+      {online ? null : (
+        <p role="alert" className="bg-warmth-pale px-6 py-2">
+          The connection is lost. What you enter is kept here; it goes on when it is back.{' '}
+          <button type="button" className="underline" onClick={() => void client.invalidateQueries()}>
+            Try now
+          </button>
+        </p>
+      )}
+      <main
+        id="main"
+        tabIndex={-1}
+        aria-busy={busy}
+        className="mx-auto w-full max-w-[1280px] flex-1 px-4 py-6 outline-none sm:px-10"
+      >
+        <Outlet context={{ role: current.role, kitchen: me.data.amounts === 'kitchen' }} />
+      </main>
+      <FindBox open={finding} onOpenChange={setFinding} base={base} />
+      <KeysHelp open={helping} onOpenChange={setHelping} />
+    </div>
+  )
+}

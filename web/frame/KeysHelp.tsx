@@ -1,0 +1,24 @@
+import { Sheet } from '../parts/Sheet'
+import { useKeys } from './keys'
+
+export function KeysHelp({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
+  const { all, on, setOn } = useKeys()
+  return (
+    <Sheet open={open} onOpenChange={onOpenChange} title="Keys">
+      <dl className="grid grid-cols-[4rem_1fr] gap-y-2">
+        {all().map((key) => (
+          <div key={key.key + key.says} className="contents">
+            <dt>
+              <kbd className="border-soft rounded-rim border px-2 py-0.5 font-semibold">{key.key}</kbd>
+            </dt>
+            <dd>{key.says}</dd>
+          </div>
+        ))}
+      </dl>
+      <label className="flex min-h-11 items-center gap-3">
+        <input type="checkbox" className="size-5" checked={on} onChange={(event) => setOn(event.target.checked)} />
+        Single keys are on (? always works)
+      </label>
+    </Sheet>
+  )
+}

@@ -1,0 +1,191 @@
+import { useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { useNavigate } from 'react-router'
+import { send } from '../api/client'
+import { type Shape, useHouse, useHouseId, useMe, useWrite } from '../api/hooks'
+import { useSay } from '../frame/Say'
+import { usePart } from '../frame/part'
+import { Button } from '../parts/Button'
+import { Field, Select } from '../parts/Field'
+import { Trouble, Waiting } from '../parts/Notice'
+import { MEASURES } from './measures'
+import { OutAndIn } from './OutAndIn'
+import { People } from './People'
+import { Vessels } from './Vessels'
+
+export default function House() {
+  const house = useHouse()
+  const { keeps } = usePart()
+  if (house.isError && !house.data) return <Trouble problem={house.error} />
+  if (!house.data) return <Waiting what="the house" />
+  return (
+    <div className="flex flex-col gap-8">
+      <h1 className="text-4xl">{house.data.name}</h1>
+      <div className="border-line grid gap-x-10 gap-y-10 border-t pt-6 md:grid-cols-2 lg:grid-cols-3">
+        <Settings key={house.data.version} house={house.data} keeps={keeps} />
+        <Vessels house={house.data} keeps={keeps} />
+        <People keeps={keeps} />
+        <You />
+        <ChangePassword />
+        {keeps ? <OutAndIn /> : null}
+      </div>
+    </div>
+  )
+}
+
+const HEAD = 'text-2xl'
+
+function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean }) {
+  const [form, set] = useState({
+    name: house.name,
+    time_zone: house.time_zone,
+    measures: house.measures as string,
+    wake: house.wake,
+    bed: house.bed,
+    drops_per_ml: String(house.drops_per_ml),
+  })
+  const say = useSay()
+  const write = useWrite<Shape<'HouseView'>>(() => say({ text: 'The house’s settings are kept.' }))
+  const fault = (field: string) => write.error?.about(field)
+  const put = (field: keyof typeof form) => (event: { target: { value: string } }) =>
+    set({ ...form, [field]: event.target.value })
+  return (
+    <form
+      className="flex flex-col gap-4"
+      onSubmit={(event) => {
+        event.preventDefault()
+        write.mutate({
+          method: 'PATCH',
+          path: `/houses/${house.id}`,
+          body: { ...form, drops_per_ml: Number(form.drops_per_ml), version: house.version },
+        })
+      }}
+    >
+      <h2 className={HEAD}>The house</h2>
+      <fieldset disabled={!keeps} className="flex flex-col gap-4">
+        <Field label="Name" required value={form.name} fault={fault('name')} onChange={put('name')} />
+        <Field
+          label="Time zone"
+          required
+          value={form.time_zone}
+          fault={fault('time_zone')}
+          onChange={put('time_zone')}
+        />
+        <Select label="Whose cups and spoons" value={form.measures} choices={MEASURES} onChange={put('measures')} />
+        <div className="grid grid-cols-2 gap-4">
+          <Field label="Up at" type="time" required value={form.wake} onChange={put('wake')} />
+          <Field label="To bed at" type="time" required value={form.bed} onChange={put('bed')} />
+        </div>
+        <Field
+          label="Drops in a millilitre"
+          inputMode="decimal"
+          required
+          value={form.drops_per_ml}
+          fault={fault('drops_per_ml')}
+          hint="Count your own dropper’s into a 1 mL spoon."
+          onChange={put('drops_per_ml')}
+        />
+      </fieldset>
+      {write.error && !['name', 'time_zone', 'drops_per_ml'].some((field) => fault(field)) ? (
+        <Trouble problem={write.error} />
+      ) : null}
+      {keeps ? (
+        <Button type="submit" disabled={write.isPending} className="self-start">
+          Keep these
+        </Button>
+      ) : null}
+    </form>
+  )
+}
+
+function You() {
+  const me = useMe()
+  const client = useQueryClient()
+  const write = useWrite<Shape<'Me'>>((now) => client.setQueryData(['me'], now))
+  const go = useNavigate()
+  const house = useHouseId()
+  if (!me.data) return null
+  const others = me.data.houses.filter((each) => each.id !== house)
+  const signOut = async () => {
+    await send('DELETE', '/session')
+    client.clear()
+    void go('/sign-in')
+  }
+  return (
+    <section className="flex flex-col gap-4" aria-labelledby="you">
+      <h2 id="you" className={HEAD}>
+        {me.data.name}
+      </h2>
+      <p className="text-soft">{me.data.email}</p>
+      <Select
+        label="Warmth in"
+        value={me.data.temperature}
+        choices={[
+          { id: 'c', name: 'Celsius' },
+          { id: 'f', name: 'Fahrenheit' },
+        ]}
+        onChange={(e) => write.mutate({ method: 'PATCH', path: '/me', body: { temperature: e.target.value } })}
+      />
+      <Select
+        label="Amounts first in"
+        value={me.data.amounts}
+        choices={[
+          { id: 'metric', name: 'Grams and millilitres' },
+          { id: 'kitchen', name: 'Cups, spoons and ounces' },
+        ]}
+        onChange={(e) => write.mutate({ method: 'PATCH', path: '/me', body: { amounts: e.target.value } })}
+      />
+      <Trouble problem={write.error} />
+      {others.map((each) => (
+        <Button key={each.id} look="quiet" className="self-start" onClick={() => void go(`/h/${each.id}/today`)}>
+          Go to {each.name}
+        </Button>
+      ))}
+      <Button className="self-start" onClick={() => void signOut()}>
+        Sign out
+      </Button>
+    </section>
+  )
+}
+
+function ChangePassword() {
+  const [form, set] = useState({ present: '', password: '' })
+  const say = useSay()
+  const write = useWrite(() => {
+    set({ present: '', password: '' })
+    say({ text: 'The password is changed; other devices are signed out.' })
+  })
+  return (
+    <form
+      className="flex flex-col gap-4"
+      onSubmit={(event) => {
+        event.preventDefault()
+        write.mutate({ method: 'PUT', path: '/me/password', body: form })
+      }}
+    >
+      <h2 className={HEAD}>Change your password</h2>
+      <Field
+        label="Present password"
+        type="password"
+        autoComplete="current-password"
+        required
+        value={form.present}
+        fault={write.error?.about('present')}
+        onChange={(e) => set({ ...form, present: e.target.value })}
+      />
+      <Field
+        label="New password"
+        type="password"
+        autoComplete="new-password"
+        required
+        value={form.password}
+        fault={write.error?.about('password')}
+        onChange={(e) => set({ ...form, password: e.target.value })}
+      />
+      {write.error && write.error.faults.length === 0 ? <Trouble problem={write.error} /> : null}
+      <Button type="submit" disabled={write.isPending} className="self-start">
+        Change it
+      </Button>
+    </form>
+  )
+}

@@ -1,0 +1,102 @@
+import { useState } from 'react'
+import { type Shape, useHouseId, useWrite } from '../api/hooks'
+import { Button } from '../parts/Button'
+import { Field } from '../parts/Field'
+import { Trouble } from '../parts/Notice'
+
+/** The house's jars and bottles. What is taken off the list stays with the batches made in it. */
+export function Vessels({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean }) {
+  const id = useHouseId()
+  const remove = useWrite()
+  const off = (kind: string, vessel: string) =>
+    remove.mutate({ method: 'DELETE', path: `/houses/${id}/${kind}/${vessel}` })
+  return (
+    <section className="flex flex-col gap-4" aria-labelledby="vessels">
+      <h2 id="vessels" className="text-2xl">
+        Jars and bottles
+      </h2>
+      <ul>
+        {house.jars.map((jar) => (
+          <Line
+            key={jar.id}
+            name={jar.called}
+            detail={jar.text}
+            onOff={keeps ? () => off('jars', jar.id) : undefined}
+          />
+        ))}
+      </ul>
+      {keeps ? (
+        <Add
+          kind="jars"
+          fields={{ called: 'Called', brim: 'Holds to the brim', height: 'High inside' }}
+          say="Add a jar"
+        />
+      ) : null}
+      <ul>
+        {house.bottles.map((bottle) => (
+          <Line
+            key={bottle.id}
+            name={bottle.called}
+            detail=""
+            onOff={keeps ? () => off('bottles', bottle.id) : undefined}
+          />
+        ))}
+      </ul>
+      {keeps ? <Add kind="bottles" fields={{ called: 'Called', capacity: 'Holds' }} say="Add a bottle" /> : null}
+      <Trouble problem={remove.error} />
+    </section>
+  )
+}
+
+function Line({ name, detail, onOff }: { name: string; detail: string; onOff: (() => void) | undefined }) {
+  return (
+    <li className="border-line flex items-center justify-between gap-3 border-b py-1">
+      <span>
+        {name} <span className="text-soft block">{detail}</span>
+      </span>
+      {onOff ? (
+        <button
+          type="button"
+          className="min-h-11 underline underline-offset-4"
+          aria-label={`Take the ${name} off the list`}
+          onClick={onOff}
+        >
+          off
+        </button>
+      ) : null}
+    </li>
+  )
+}
+
+function Add({ kind, fields, say }: { kind: string; fields: Record<string, string>; say: string }) {
+  const house = useHouseId()
+  const [form, set] = useState<Record<string, string>>({})
+  const write = useWrite(() => set({}))
+  return (
+    <details>
+      <summary className="min-h-11 py-2 font-semibold">{say}</summary>
+      <form
+        className="flex flex-col gap-3"
+        onSubmit={(event) => {
+          event.preventDefault()
+          write.mutate({ path: `/houses/${house}/${kind}`, body: form })
+        }}
+      >
+        {Object.entries(fields).map(([field, label]) => (
+          <Field
+            key={field}
+            label={label}
+            required
+            placeholder={field === 'called' ? '' : field === 'height' ? '118 mm or 4 5/8 in' : '505 mL or 17 fl oz'}
+            value={form[field] ?? ''}
+            onChange={(e) => set({ ...form, [field]: e.target.value })}
+          />
+        ))}
+        <Trouble problem={write.error} />
+        <Button type="submit" disabled={write.isPending} className="self-start">
+          {say}
+        </Button>
+      </form>
+    </details>
+  )
+}

@@ -1,0 +1,21 @@
+import type { ComponentProps } from 'react'
+import { Link, type LinkProps } from 'react-router'
+
+const looks = {
+  strong: 'bg-rim text-on-rim border-rim',
+  plain: 'bg-transparent text-ink border-rim',
+  quiet: 'bg-transparent text-ink border-transparent underline underline-offset-4 decoration-1',
+  stop: 'bg-transparent text-warmth border-warmth',
+}
+const shape =
+  'inline-flex min-h-11 items-center justify-center gap-2 rounded-rim border-2 px-4 py-2 font-semibold leading-tight no-underline aria-disabled:opacity-60 disabled:opacity-60'
+
+type Look = { look?: keyof typeof looks }
+
+export function Button({ look = 'plain', className = '', type = 'button', ...rest }: ComponentProps<'button'> & Look) {
+  return <button type={type} className={`${shape} ${looks[look]} ${className}`} {...rest} />
+}
+
+export function ButtonLink({ look = 'plain', className = '', ...rest }: LinkProps & Look) {
+  return <Link className={`${shape} ${looks[look]} ${className}`} {...rest} />
+}

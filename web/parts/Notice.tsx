@@ -1,0 +1,42 @@
+import type { ReactNode } from 'react'
+import type { Problem } from '../api/client'
+
+const ranks = {
+  stop: { word: 'Stop.', bar: 'border-warmth border-l-8', text: 'text-warmth' },
+  care: { word: 'Care.', bar: 'border-oil border-l-4 border-double', text: '' },
+  note: { word: '', bar: 'border-soft border-l-2', text: '' },
+}
+
+/** Stop, care and note: told apart by word and shape as well as by colour. */
+export function Notice({ rank, children }: { rank: string; children: ReactNode }) {
+  const look = ranks[rank as keyof typeof ranks] ?? ranks.note
+  return (
+    <p className={`pl-4 ${look.bar} ${rank === 'care' ? 'border-l-[7px]' : ''}`}>
+      {look.word ? <strong className={look.text}>{look.word} </strong> : null}
+      {children}
+    </p>
+  )
+}
+
+export function Trouble({ problem }: { problem: Problem | null | undefined }) {
+  if (!problem) return null
+  const more = problem.faults.filter((fault) => fault.sentence !== problem.message)
+  return (
+    <div role="alert" className="flex flex-col gap-2">
+      <Notice rank="stop">{problem.message}</Notice>
+      {more.map((fault) => (
+        <Notice key={fault.field + fault.sentence} rank="stop">
+          {fault.sentence}
+        </Notice>
+      ))}
+    </div>
+  )
+}
+
+export function Waiting({ what }: { what: string }) {
+  return (
+    <p className="text-soft p-10" role="status">
+      Fetching {what}…
+    </p>
+  )
+}

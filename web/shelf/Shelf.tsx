@@ -1,0 +1,107 @@
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { get } from '../api/client'
+import { type Shape, useHouseId, useOfHouse } from '../api/hooks'
+import { Button, ButtonLink } from '../parts/Button'
+import { JarShape } from '../parts/JarDrawing'
+import { Trouble, Waiting } from '../parts/Notice'
+
+type Part = Shape<'ShelfPart'>
+type Jar = Shape<'ShelfJar'>
+
+/** Pixels for each millimetre: one scale for every jar, so that a pint and a quart are told apart. */
+const SCALE = 1.15
+
+export default function Shelf() {
+  const house = useHouseId()
+  const shelf = useOfHouse<Shape<'Shelf'>>('/shelf')
+  if (shelf.isError && !shelf.data) return <Trouble problem={shelf.error} />
+  if (!shelf.data) return <Waiting what="the shelf" />
+  if (shelf.data.empty)
+    return (
+      <div className="flex flex-col items-start gap-5">
+        <h1 className="text-4xl">The shelf is bare.</h1>
+        <p>Every jar you start stands here, with its level and its days.</p>
+        <ButtonLink look="strong" to={`/h/${house}/bench`}>
+          Plan a first jar
+        </ButtonLink>
+      </div>
+    )
+  return (
+    <div className="flex flex-col gap-9">
+      <h1 className="sr-only">Shelf</h1>
+      {shelf.data.parts
+        .filter((part) => part.total > 0)
+        .map((part) => (
+          <Board key={part.part} part={part} />
+        ))}
+    </div>
+  )
+}
+
+function Board({ part }: { part: Part }) {
+  const house = useHouseId()
+  const [more, setMore] = useState<Part[]>([])
+  const last = more.at(-1) ?? part
+  const jars = [...part.jars, ...more.flatMap((each) => each.jars)]
+  const fetchMore = async () => {
+    const answer = await get<Shape<'Shelf'>>(
+      `/houses/${house}/shelf?part=${part.part}&after=${encodeURIComponent(last.next ?? '')}`,
+    )
+    const next = answer.parts[0]
+    if (next) setMore((before) => [...before, next])
+  }
+  return (
+    <section aria-labelledby={`board-${part.part}`}>
+      <h2 id={`board-${part.part}`} className="text-2xl">
+        {part.name} <span className="text-soft font-text figures text-base">{part.total}</span>
+      </h2>
+      <ul className="mt-3 flex flex-wrap gap-x-7 gap-y-7">
+        {jars.map((jar) => (
+          <OnBoard key={jar.id} jar={jar} bottled={part.part === 'bottled'} />
+        ))}
+      </ul>
+      {last.next ? (
+        <Button className="mt-4" onClick={() => void fetchMore()}>
+          Further along the board
+        </Button>
+      ) : null}
+    </section>
+  )
+}
+
+function OnBoard({ jar, bottled }: { jar: Jar; bottled: boolean }) {
+  const house = useHouseId()
+  const width = Math.max(112, jar.diameter_mm * SCALE + 8)
+  return (
+    <li className={`flex flex-col ${bottled ? 'w-52' : 'justify-end'}`}>
+      <Link
+        to={`/h/${house}/batch/${jar.id}`}
+        className="group flex flex-col"
+        aria-label={`${jar.herb} in ${jar.oils}, ${jar.jar}, ${jar.days}${jar.alert ? `, ${jar.alert}` : ''}`}
+      >
+        {bottled ? null : (
+          <svg width={width} height={jar.height_mm * SCALE + 6} aria-hidden className="border-rim border-b-[5px]">
+            <JarShape jar={jar} scale={SCALE} x={3} foot={jar.height_mm * SCALE + 4} />
+          </svg>
+        )}
+        <span
+          className={`mt-1.5 flex flex-col leading-snug ${bottled ? 'border-rim border-t-[5px] pt-1' : ''}`}
+          style={bottled ? {} : { maxWidth: width + 20 }}
+        >
+          <strong className="group-hover:underline">{jar.herb}</strong>
+          <span>{jar.oils}</span>
+          {bottled ? null : <span className="text-soft">{jar.jar}</span>}
+          <span>{jar.days}</span>
+          {jar.alert ? <strong className="text-warmth">{jar.alert}</strong> : null}
+          {jar.stage === 'steeping' && !jar.alert ? (
+            <svg viewBox="0 0 100 6" className="mt-1 h-1.5 w-24" aria-hidden preserveAspectRatio="none">
+              <rect width={100} height={6} fill="var(--line)" />
+              <rect width={jar.progress * 100} height={6} fill="var(--herb)" />
+            </svg>
+          ) : null}
+        </span>
+      </Link>
+    </li>
+  )
+}

@@ -1,0 +1,124 @@
+import { Dialog } from 'radix-ui'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { type Shape, useBatchWrite, useHouseId } from '../api/hooks'
+import { useSay } from '../frame/Say'
+import { usePart } from '../frame/part'
+import { Button, ButtonLink } from '../parts/Button'
+import { Field } from '../parts/Field'
+import { Trouble } from '../parts/Notice'
+import { Sheet } from '../parts/Sheet'
+
+/** One thing to do: done, skipped with a reason, or put off; and the way back. */
+export function TaskRow({ task }: { task: Shape<'TaskView'> }) {
+  const house = useHouseId()
+  const { works } = usePart()
+  const say = useSay()
+  const [otherwise, setOtherwise] = useState(false)
+  const undo = useBatchWrite(() => say({ text: 'Undone.' }))
+  const path = `/houses/${house}/batches/${task.batch}`
+  const done = useBatchWrite((batch) => {
+    const entry = batch.entries[0]
+    say({
+      text: `${task.title}: written down.`,
+      undo: entry?.can_undo ? () => undo.mutate({ path: `${path}/undo`, body: { entry: entry.id } }) : undefined,
+    })
+  })
+  return (
+    <li
+      className={`flex flex-col gap-1.5 py-2 ${task.overdue ? 'border-warmth border-l-4 pl-4' : 'border-line border-b'}`}
+    >
+      <Link to={`/h/${house}/batch/${task.batch}`} className="text-lg leading-snug font-semibold">
+        {task.title}
+      </Link>
+      <p className="text-soft">
+        {task.overdue ? (
+          <strong className="text-warmth">{task.due_text}. </strong>
+        ) : task.waiting ? (
+          ''
+        ) : (
+          `${task.due_text}. `
+        )}
+        {task.detail}
+      </p>
+      {task.open && works ? (
+        <div className="flex flex-wrap gap-2">
+          {task.at_press ? (
+            <ButtonLink look="strong" to={`/h/${house}/press/${task.batch}`}>
+              Take it to the press
+            </ButtonLink>
+          ) : (
+            <Button
+              disabled={done.isPending}
+              onClick={() => done.mutate({ path: `${path}/tasks`, body: { task: task.key, outcome: 'done' } })}
+            >
+              Done
+            </Button>
+          )}
+          <Button look="quiet" onClick={() => setOtherwise(true)} aria-label={`Not now: ${task.title}`}>
+            Not now
+          </Button>
+        </div>
+      ) : null}
+      <Trouble problem={done.error ?? undo.error} />
+      <NotNow task={task} path={path} open={otherwise} onOpenChange={setOtherwise} />
+    </li>
+  )
+}
+
+type Props = { task: Shape<'TaskView'>; path: string; open: boolean; onOpenChange: (open: boolean) => void }
+
+function NotNow({ task, path, open, onOpenChange }: Props) {
+  const [until, setUntil] = useState('')
+  const [reason, setReason] = useState('')
+  const say = useSay()
+  const write = useBatchWrite(() => {
+    onOpenChange(false)
+    say({ text: `${task.title}: not now.` })
+  })
+  return (
+    <Sheet open={open} onOpenChange={onOpenChange} title={task.title}>
+      <form
+        className="flex flex-col gap-3"
+        onSubmit={(event) => {
+          event.preventDefault()
+          write.mutate({ path: `${path}/tasks`, body: { task: task.key, outcome: 'later', until } })
+        }}
+      >
+        <Field
+          label="Put it off to"
+          type="date"
+          required
+          value={until}
+          onChange={(e) => setUntil(e.target.value)}
+          fault={write.error?.about('until')}
+        />
+        <Button type="submit" disabled={write.isPending} className="self-start">
+          Put it off
+        </Button>
+      </form>
+      {task.skippable ? (
+        <form
+          className="border-line flex flex-col gap-3 border-t pt-4"
+          onSubmit={(event) => {
+            event.preventDefault()
+            write.mutate({ path: `${path}/tasks`, body: { task: task.key, outcome: 'skipped', reason } })
+          }}
+        >
+          <Field
+            label="Or skip it, because"
+            required
+            maxLength={500}
+            value={reason}
+            onChange={(e) => setReason(e.target.value)}
+          />
+          <Button type="submit" disabled={write.isPending} className="self-start">
+            Skip it
+          </Button>
+        </form>
+      ) : null}
+      {write.error && !write.error.about('until') ? <Trouble problem={write.error} /> : null}
+      <Dialog.Close className="self-start underline underline-offset-4">Leave it as it is</Dialog.Close>
+    </Sheet>
+  )
+}

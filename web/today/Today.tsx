@@ -1,0 +1,168 @@
+import { useEffect, useState } from 'react'
+import { Link } from 'react-router'
+import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
+import { useSay } from '../frame/Say'
+import { usePart } from '../frame/part'
+import { Button, ButtonLink } from '../parts/Button'
+import { Trouble, Waiting } from '../parts/Notice'
+import { TaskRow } from './TaskRow'
+
+type TodayShape = Shape<'Today'>
+
+/** Asks again each minute, so that an open tablet stays true. */
+function useMinute(refetch: () => unknown) {
+  useEffect(() => {
+    const timer = setInterval(() => void refetch(), 60_000)
+    return () => clearInterval(timer)
+  }, [refetch])
+}
+
+export default function Today() {
+  const house = useHouseId()
+  const today = useOfHouse<TodayShape>('/today')
+  useMinute(today.refetch)
+  if (today.isError && !today.data) return <Trouble problem={today.error} />
+  if (!today.data) return <Waiting what="today" />
+  const { headline, date, bar, places, coming, due, shown, empty } = today.data
+  if (empty)
+    return (
+      <div className="flex flex-col items-start gap-5">
+        <h1 className="text-4xl">Nothing is steeping here yet.</h1>
+        <p>Plan a first jar; what is to be done, and when, will stand here.</p>
+        <ButtonLink look="strong" to={`/h/${house}/bench`}>
+          Plan at the bench
+        </ButtonLink>
+      </div>
+    )
+  return (
+    <div className="flex flex-col gap-6">
+      <div>
+        <h1 className="text-3xl sm:text-4xl">{headline}</h1>
+        <p className="text-soft">{date}</p>
+      </div>
+      <DayLine bar={bar} />
+      <div className="border-line grid gap-x-8 gap-y-8 border-t pt-5 md:grid-cols-2 lg:grid-cols-3">
+        {places.map((place) => (
+          <Place key={place.place} place={place} />
+        ))}
+        <section aria-labelledby="coming" className="flex flex-col gap-3">
+          <h2 id="coming" className="column-head font-text text-base">
+            Coming
+          </h2>
+          {coming.length === 0 ? <p className="text-soft">Nothing in the next two weeks.</p> : null}
+          <ul className="flex flex-col">
+            {coming.flatMap((day) =>
+              day.tasks.map((task) => (
+                <li key={task.batch + task.key} className="border-line border-b py-2">
+                  <Link to={`/h/${house}/batch/${task.batch}`}>
+                    <strong>{day.text}</strong> {task.title.charAt(0).toLowerCase() + task.title.slice(1)}
+                  </Link>
+                </li>
+              )),
+            )}
+          </ul>
+        </section>
+      </div>
+      {due > shown ? (
+        <p className="text-soft">
+          {due - shown} more are due; they come up as these are done. The{' '}
+          <Link to={`/h/${house}/shelf`} className="underline">
+            Shelf
+          </Link>{' '}
+          has every jar.
+        </p>
+      ) : null}
+    </div>
+  )
+}
+
+function DayLine({ bar }: { bar: TodayShape['bar'] }) {
+  return (
+    <svg
+      viewBox="0 0 1200 56"
+      className="w-full max-sm:hidden"
+      role="img"
+      aria-label={`The day from ${bar.wake} to ${bar.bed}; it is ${bar.now_text}`}
+    >
+      <rect x={1} y={22} width={1198} height={14} fill="var(--plate)" stroke="var(--rim)" />
+      {bar.marks.map((mark) => (
+        <circle key={mark.text} cx={mark.at * 1200} cy={29} r={7} fill="var(--rim)">
+          <title>{mark.text}</title>
+        </circle>
+      ))}
+      {bar.now === null ? null : (
+        <g>
+          <line x1={bar.now * 1200} x2={bar.now * 1200} y1={16} y2={42} stroke="var(--warmth)" strokeWidth={3} />
+          <text
+            x={Math.min(1160, Math.max(24, bar.now * 1200))}
+            y={12}
+            textAnchor="middle"
+            fontSize={15}
+            fontWeight={700}
+            fill="var(--ink)"
+          >
+            {bar.now_text}
+          </text>
+        </g>
+      )}
+      <text x={0} y={54} fontSize={15} fill="var(--soft)">
+        up {bar.wake}
+      </text>
+      <text x={1200} y={54} fontSize={15} textAnchor="end" fill="var(--soft)">
+        bed {bar.bed}
+      </text>
+    </svg>
+  )
+}
+
+function Place({ place }: { place: TodayShape['places'][number] }) {
+  const together = place.place === 'shelf' ? place.tasks.filter((task) => task.step === 'shake' && task.open) : []
+  const rest = together.length > 1 ? place.tasks.filter((task) => !together.includes(task)) : place.tasks
+  return (
+    <section aria-labelledby={`place-${place.place}`} className="flex flex-col gap-3">
+      <h2 id={`place-${place.place}`} className="column-head font-text text-base">
+        {place.name}
+      </h2>
+      <ul className="flex flex-col gap-1">
+        {together.length > 1 ? <Together tasks={together} /> : null}
+        {rest.map((task) => (
+          <TaskRow key={task.batch + task.key} task={task} />
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+function Together({ tasks }: { tasks: Shape<'TaskView'>[] }) {
+  const house = useHouseId()
+  const say = useSay()
+  const { works } = usePart()
+  const [each, setEach] = useState(false)
+  const shaken = useWrite<TodayShape>(() => say({ text: `${tasks.length} jars turned over.` }))
+  if (each) return tasks.map((task) => <TaskRow key={task.batch} task={task} />)
+  return (
+    <li className="border-line flex flex-col gap-2 border-b pb-3">
+      <strong className="text-lg">Turn {tasks.length} jars over</strong>
+      <span className="text-soft">{tasks.map((task) => task.title.replace('Shake the ', '')).join(', ')}</span>
+      {works ? (
+        <div className="flex flex-wrap gap-3">
+          <Button
+            disabled={shaken.isPending}
+            onClick={() =>
+              shaken.mutate({
+                path: `/houses/${house}/today/shaken`,
+                body: { batches: tasks.map((task) => task.batch) },
+              })
+            }
+          >
+            All turned
+          </Button>
+          <Button look="quiet" onClick={() => setEach(true)}>
+            One by one
+          </Button>
+        </div>
+      ) : null}
+      <Trouble problem={shaken.error} />
+    </li>
+  )
+}
