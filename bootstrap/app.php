@@ -10,6 +10,7 @@ use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Routing\Middleware\SubstituteBindings;
 
 // What a running instance writes is in a folder of its own under var/, so that the demo and the tests
 // never share a cache or a log. `kettle` names it; by hand it is the main one.
@@ -33,6 +34,9 @@ $app = Application::configure(basePath: dirname(__DIR__))
             'once' => OncePerKey::class,
             'small' => LimitBody::class,
         ]);
+        // A batch is looked for in its house, so the house is entered before the address is read.
+        $middleware->prependToPriorityList(SubstituteBindings::class, May::class);
+        $middleware->prependToPriorityList(May::class, EnterHouse::class);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->trustProxies(at: ['127.0.0.1', '::1']);
     })

@@ -44,7 +44,8 @@ final class SkerryHouse
         private readonly BottleBatch $bottle,
         private readonly AddNote $note,
         private readonly DiscardBatch $discard,
-    ) {}
+    ) {
+    }
 
     public static function find(): ?House
     {
@@ -72,7 +73,7 @@ final class SkerryHouse
             $this->current->within($house, fn () => $this->fill());
         } finally {
             Carbon::setTestNow($before);
-            $signedIn instanceof User ? Auth::setUser($signedIn) : Auth::guard('web')->forgetUser();
+            $signedIn instanceof User ? Auth::setUser($signedIn) : Auth::forgetUser();
         }
 
         return $house;
@@ -104,8 +105,8 @@ final class SkerryHouse
     }
 
     /**
-     * @param list<string> $oils
-     * @param array<string, mixed> $more of the wish
+     * @param  list<string>  $oils
+     * @param  array<string, mixed>  $more of the wish
      */
     private function begin(string $herb, array $oils, string $jar, string $origin, array $more = []): Batch
     {
@@ -115,7 +116,7 @@ final class SkerryHouse
         return ($this->start)(['herb' => ['id' => $herb], 'oils' => $oils, 'jar' => $size->uid, ...$more], $origin);
     }
 
-    /** @param list<string> $oils */
+    /** @param  list<string>  $oils */
     private function steeping(int $daysAgo, string $herb, array $oils, string $jar, string $school, string $origin, string $purpose = 'skin', int $shakenAgo = 1): Batch
     {
         $this->at($daysAgo, 10);
@@ -141,8 +142,8 @@ final class SkerryHouse
     }
 
     /**
-     * @param list<string> $oils
-     * @param array<string, int> $bottles counts by capacity
+     * @param  list<string>  $oils
+     * @param  array<int, int>  $bottles counts by capacity
      */
     private function bottled(int $daysAgo, string $herb, array $oils, string $jar, int $after, string $out, array $bottles, string $origin, string $purpose = 'skin'): Batch
     {
@@ -153,14 +154,14 @@ final class SkerryHouse
         ($this->strain)($batch, $out, null);
         $this->done($batch, 'decant', $daysAgo - $after - 1, 11);
         $this->at($daysAgo - $after - 1, 12);
-        ($this->bottle)($batch, array_map(fn (int|string $ml, int $count) => [
+        ($this->bottle)($batch, array_map(fn (int $ml, int $count) => [
             'size' => BottleSize::query()->where('capacity_ml', $ml)->firstOrFail()->uid, 'count' => $count,
         ], array_keys($bottles), $bottles), null);
 
         return $batch;
     }
 
-    /** @param list<string> $oils */
+    /** @param  list<string>  $oils */
     private function settling(string $herb, array $oils, string $out, int $strainedAgo, string $origin, ?string $note): void
     {
         $batch = $this->steeping($strainedAgo + 28, $herb, $oils, '473', 'four-weeks', $origin);

@@ -41,7 +41,7 @@ final class CurrentHouse
      *
      * @template T
      *
-     * @param \Closure(): T $do
+     * @param  \Closure(): T  $do
      * @return T
      */
     public function within(House $house, \Closure $do): mixed

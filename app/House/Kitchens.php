@@ -15,7 +15,9 @@ use Kettle\Recipe\Kitchen;
 /** The current house as the core wants it. */
 final readonly class Kitchens
 {
-    public function __construct(private CurrentHouse $current) {}
+    public function __construct(private CurrentHouse $current)
+    {
+    }
 
     /** With the house's jars: what a plan is reckoned in. */
     public function withJars(): Kitchen
@@ -45,7 +47,7 @@ final readonly class Kitchens
         return WakingHours::between($house->wake, $house->bed);
     }
 
-    /** @param list<\Kettle\Vessel\Jar> $jars */
+    /** @param  list<\Kettle\Vessel\Jar>  $jars */
     private function kitchen(array $jars): Kitchen
     {
         $house = $this->current->house();

@@ -5,7 +5,7 @@ namespace App\Http;
 /** Two people edited the same thing; the later is shown what stands now, and nothing is overwritten. */
 final class Clash extends \RuntimeException
 {
-    /** @param array<string, mixed> $current what stands now */
+    /** @param  array<string, mixed>  $current what stands now */
     public function __construct(string $sentence, public readonly array $current = [])
     {
         parent::__construct($sentence);

@@ -50,8 +50,8 @@ final class Problems
     }
 
     /**
-     * @param list<array{field: string, reason: string, sentence: string}> $faults
-     * @param array<string, mixed>|null $current
+     * @param  list<array{field: string, reason: string, sentence: string}>  $faults
+     * @param  array<string, mixed>|null  $current
      */
     public static function response(int $status, string $sentence = '', array $faults = [], ?array $current = null): JsonResponse
     {

@@ -37,7 +37,9 @@ final readonly class LabelSheet
 
     private const CODE = 16.0;
 
-    public function __construct(private LabelText $text) {}
+    public function __construct(private LabelText $text)
+    {
+    }
 
     public function tag(Batch $batch, string $address): string
     {
@@ -47,7 +49,7 @@ final readonly class LabelSheet
         return $pdf->Output('', 'S');
     }
 
-    /** @param list<Bottle> $bottles */
+    /** @param  list<Bottle>  $bottles */
     public function labels(Batch $batch, array $bottles, string $address): string
     {
         $pdf = $this->page('A4', 'P', false);
@@ -75,7 +77,7 @@ final readonly class LabelSheet
         return (new TCPDF2DBarcode($address, 'QRCODE,M'))->getBarcodeSVGcode(4, 4, 'black');
     }
 
-    /** @param string|array{float, float} $size */
+    /** @param  string|array{float, float}  $size */
     private function page(string|array $size, string $way, bool $first = true): TCPDF
     {
         $pdf = new TCPDF($way, 'mm', $size, true, 'UTF-8');
@@ -93,7 +95,7 @@ final readonly class LabelSheet
         return $pdf;
     }
 
-    /** @param list<LabelLine> $lines */
+    /** @param  list<LabelLine>  $lines */
     private function label(TCPDF $pdf, float $x, float $y, float $w, float $h, array $lines, string $address, string $net, float $size): void
     {
         $pdf->setDrawColor(190, 198, 202);

@@ -14,7 +14,9 @@ use Kettle\Measure\Kind;
  */
 final readonly class LabelText
 {
-    public function __construct(private Times $times) {}
+    public function __construct(private Times $times)
+    {
+    }
 
     /** @return list<LabelLine> */
     public function of(Batch $batch): array
@@ -35,13 +37,11 @@ final readonly class LabelText
                 fn (array $oil) => $oil['name'].(count($oils) > 1 ? ' '.round($oil['share'] * 100).' %' : ''), $oils,
             )),
             'ratio' => $ratio.', '.$method['name'],
-            'made' => 'Made '.$this->times->date($batch->filled_at ?? $batch->start_at),
-            'strained' => $batch->strained_at === null ? 'Strain by '.$this->times->date($batch->strain_at) : 'Strained '.$this->times->date($batch->strained_at),
-            'bottled' => $batch->bottled_at === null ? '' : 'Bottled '.$this->times->date($batch->bottled_at),
+            'days' => $this->days($batch),
             'best_before' => 'Best before '.$this->times->date($batch->best_before),
             'origin' => $batch->origin === '' ? '' : 'From '.$batch->origin,
-            'for' => 'For '.$this->purpose(is_string($plan['purpose'] ?? null) ? $plan['purpose'] : 'skin'),
-            'cautions' => $this->cautions($plan, $oils),
+            'for' => 'For '.$this->purpose(is_string($plan['purpose'] ?? null) ? $plan['purpose'] : 'skin').(($plan['purpose'] ?? '') === 'kitchen' ? '' : ', not to be eaten'),
+            'cautions' => $this->cautions($oils),
             'code' => $batch->code,
         ];
 
@@ -56,6 +56,15 @@ final readonly class LabelText
         return AmountWriter::plain($ml, Kind::Volume).' ('.AmountWriter::fluidOunces($ml).')';
     }
 
+    private function days(Batch $batch): string
+    {
+        return implode(', ', array_filter([
+            'Made '.$this->times->date($batch->filled_at ?? $batch->start_at),
+            $batch->strained_at === null ? 'strain by '.$this->times->date($batch->strain_at) : 'strained '.$this->times->date($batch->strained_at),
+            $batch->bottled_at === null ? '' : 'bottled '.$this->times->date($batch->bottled_at),
+        ]));
+    }
+
     private function purpose(string $purpose): string
     {
         return match ($purpose) {
@@ -65,17 +74,15 @@ final readonly class LabelText
     }
 
     /**
-     * @param array<string, mixed> $plan
-     * @param list<array{name: string, share: float, allergens: list<string>}> $oils
+     * @param  list<array{name: string, share: float, allergens: list<string>}>  $oils
      */
-    private function cautions(array $plan, array $oils): string
+    private function cautions(array $oils): string
     {
         $allergens = array_unique(array_merge(...array_map(fn (array $oil) => $oil['allergens'], $oils)));
 
         return implode(' ', array_filter([
-            ($plan['purpose'] ?? '') === 'kitchen' ? '' : 'For the skin only. Try a little first.',
             $allergens === [] ? '' : 'Contains '.implode(', ', $allergens).'.',
-            'Keep cool and dark. Smell it before use.',
+            'Keep cool and dark. Smell it, and try a little, before use.',
         ]));
     }
 }

@@ -3,6 +3,7 @@
 namespace App\Models;
 
 use App\House\BelongsToHouse;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -33,6 +34,7 @@ use Kettle\Diary\Stage;
  * @property Carbon $best_before
  * @property ?string $repeats
  * @property int $version
+ * @property-read Collection<int, LogEntry> $entries
  */
 class Batch extends Model
 {

@@ -13,7 +13,7 @@ final class Describe
     }
 
     /**
-     * @param list<string> $query
+     * @param  list<string>  $query
      * @return list<OA\Parameter>
      */
     public static function parameters(string $path, array $query = []): array

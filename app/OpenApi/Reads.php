@@ -9,7 +9,7 @@ use OpenApi\Attributes as OA;
 #[Attribute(Attribute::TARGET_METHOD)]
 final class Reads extends OA\Get
 {
-    /** @param list<string> $query names of optional query parameters */
+    /** @param  list<string>  $query names of optional query parameters */
     public function __construct(string $path, string $gives, string $summary, array $query = [])
     {
         parent::__construct(

@@ -32,7 +32,8 @@ final readonly class BatchPage
         private PlanFacts $facts,
         private LabelText $label,
         private Times $times,
-    ) {}
+    ) {
+    }
 
     public function of(Batch $batch): BatchView
     {

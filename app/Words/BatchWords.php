@@ -17,7 +17,9 @@ final readonly class BatchWords
         'strain_at', 'strained_at', 'bottled_at', 'best_before', 'strained_ml', 'version',
     ];
 
-    public function __construct(private Times $times) {}
+    public function __construct(private Times $times)
+    {
+    }
 
     public function jar(Batch $batch): ShelfJar
     {

@@ -11,9 +11,11 @@ use Kettle\Measure\Kind;
 /** A line of the logbook, in words. */
 final readonly class EntryWords
 {
-    public function __construct(private Times $times) {}
+    public function __construct(private Times $times)
+    {
+    }
 
-    /** @param array<string, true> $corrected uids of entries that a later one corrects or strikes out */
+    /** @param  array<string, true>  $corrected uids of entries that a later one corrects or strikes out */
     public function view(LogEntry $entry, array $corrected): EntryView
     {
         $struck = isset($corrected[$entry->uid]);
@@ -70,7 +72,7 @@ final readonly class EntryWords
         };
     }
 
-    /** @param array<string, mixed> $data */
+    /** @param  array<string, mixed>  $data */
     private function bottles(array $data): string
     {
         $words = [];

@@ -9,11 +9,13 @@ use NumberFormatter;
 /** The day in a sentence: "Tuesday. Half an hour of hands, and one jar that cannot wait." */
 final readonly class Headline
 {
-    public function __construct(private Kitchens $kitchens) {}
+    public function __construct(private Kitchens $kitchens)
+    {
+    }
 
     /**
-     * @param list<TaskView> $tasks those shown
-     * @param int $total of open ones, shown or not
+     * @param  list<TaskView>  $tasks those shown
+     * @param  int  $total of open ones, shown or not
      */
     public function of(array $tasks, int $total): string
     {

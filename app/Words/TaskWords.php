@@ -11,7 +11,9 @@ use Kettle\Diary\Step;
 /** What there is to do, in a cook's words. */
 final readonly class TaskWords
 {
-    public function __construct(private Times $times) {}
+    public function __construct(private Times $times)
+    {
+    }
 
     public function view(Task $task, Batch $batch): TaskView
     {

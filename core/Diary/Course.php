@@ -17,18 +17,19 @@ final readonly class Course
     /** Between looks at a jar on the shelf, hours. */
     private const CHECK_EVERY_H = 168;
 
-    /** @param list<Task> $tasks what is open, and what will be, by time */
+    /** @param  list<Task>  $tasks what is open, and what will be, by time */
     private function __construct(
         public Stage $stage,
         public array $tasks,
         public Timetable $timetable,
         public ?\DateTimeImmutable $filledAt,
         public ?\DateTimeImmutable $strainedAt,
-    ) {}
+    ) {
+    }
 
     /**
-     * @param \DateTimeImmutable $startAt when it is planned to be filled, in the house's zone
-     * @param list<Event> $events oldest first
+     * @param  \DateTimeImmutable  $startAt when it is planned to be filled, in the house's zone
+     * @param  list<Event>  $events oldest first
      */
     public static function follow(Method $method, float $hours, \DateTimeImmutable $startAt, WakingHours $waking, array $events): self
     {
@@ -62,7 +63,7 @@ final readonly class Course
         $tasks = match ($stage) {
             Stage::Discarded, Stage::Bottled => [],
             Stage::Poured => [self::task(Step::Bottle, $last('decant') ?? $timetable->settledAt, $method)],
-            Stage::Settling => self::settling($strainedAt ?? $timetable->strainAt, $waking, $method),
+            Stage::Settling => self::settling($strainedAt, $waking, $method),
             default => self::untilStrained($method, $timetable, $stage === Stage::Steeping, $last, $waking),
         };
         $tasks = array_map(
@@ -97,7 +98,7 @@ final readonly class Course
     }
 
     /**
-     * @param \Closure(string): ?\DateTimeImmutable $last
+     * @param  \Closure(string): ?\DateTimeImmutable  $last
      * @return list<Task>
      */
     private static function untilStrained(Method $method, Timetable $times, bool $filled, \Closure $last, WakingHours $waking): array
@@ -117,7 +118,7 @@ final readonly class Course
     /**
      * On the shelf: top up after an hour, shake by the school, look each week.
      *
-     * @param \Closure(string): ?\DateTimeImmutable $last
+     * @param  \Closure(string): ?\DateTimeImmutable  $last
      * @return list<Task>
      */
     private static function shelving(Method $method, Timetable $times, bool $filled, \Closure $last, WakingHours $waking): array
@@ -141,7 +142,7 @@ final readonly class Course
     /**
      * Warm: on, shake or stir while it is on, off; session by session.
      *
-     * @param \Closure(string): ?\DateTimeImmutable $last
+     * @param  \Closure(string): ?\DateTimeImmutable  $last
      * @return list<Task>
      */
     private static function warming(Method $method, Timetable $times, bool $filled, \Closure $last): array

@@ -12,7 +12,8 @@ final readonly class Event
         public \DateTimeImmutable $at,
         public string $task,
         public ?\DateTimeImmutable $until,
-    ) {}
+    ) {
+    }
 
     /** A step done, by its task key. Straining, pouring off and bottling are such steps too. */
     public static function done(string $task, \DateTimeImmutable $at): self

@@ -22,17 +22,18 @@ final readonly class Timetable
     /** Less than this at the end of a day is not worth heating a pot for, hours. */
     private const LEAST_SESSION_H = 1.0;
 
-    /** @param list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}> $sessions warm sessions, empty on the shelf */
+    /** @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $sessions warm sessions, empty on the shelf */
     private function __construct(
         public \DateTimeImmutable $fillAt,
         public array $sessions,
         public \DateTimeImmutable $strainAt,
         public \DateTimeImmutable $settledAt,
-    ) {}
+    ) {
+    }
 
     /**
-     * @param \DateTimeImmutable $fillAt in the house's zone; moved to the next waking time
-     * @param float $hours to infuse: hours at warmth, or on the shelf
+     * @param  \DateTimeImmutable  $fillAt in the house's zone; moved to the next waking time
+     * @param  float  $hours to infuse: hours at warmth, or on the shelf
      */
     public static function lay(Method $method, float $hours, \DateTimeImmutable $fillAt, WakingHours $waking): self
     {

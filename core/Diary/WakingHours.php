@@ -7,7 +7,9 @@ namespace Kettle\Diary;
 /** The hours somebody is up, in the house's own time zone: "07:00" to "22:30". */
 final readonly class WakingHours
 {
-    private function __construct(private int $fromMinute, private int $toMinute) {}
+    private function __construct(private int $fromMinute, private int $toMinute)
+    {
+    }
 
     /** @throws DiaryRefused when unreadable, or shorter than four hours */
     public static function between(string $from, string $to): self

@@ -11,8 +11,8 @@ use Kettle\Material\Row;
 final readonly class Method
 {
     /**
-     * @param list<string> $handling
-     * @param non-empty-list<School> $schools
+     * @param  list<string>  $handling
+     * @param  non-empty-list<School>  $schools
      */
     public function __construct(
         public string $id,
@@ -23,7 +23,8 @@ final readonly class Method
         public float $shakeEveryH,
         public array $handling,
         public array $schools,
-    ) {}
+    ) {
+    }
 
     public static function fromRow(Row $row): self
     {

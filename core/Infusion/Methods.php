@@ -12,7 +12,9 @@ final class Methods
     /** @var array<string, Method>|null */
     private ?array $all = null;
 
-    public function __construct(private readonly Tables $tables) {}
+    public function __construct(private readonly Tables $tables)
+    {
+    }
 
     /** @return array<string, Method> */
     public function all(): array

@@ -10,11 +10,13 @@ use Kettle\Measure\Kind;
 /** What came out of the cloth against what was expected, mL. */
 final readonly class Outcome
 {
-    private function __construct(public float $actualMl, public float $shareOfExpected, public string $verdict, public ?float $uptakeMlPerG) {}
+    private function __construct(public float $actualMl, public float $shareOfExpected, public string $verdict, public ?float $uptakeMlPerG)
+    {
+    }
 
     /**
-     * @param float $oilInMl what was poured on
-     * @param array{low: float, value: float, high: float} $expected
+     * @param  float  $oilInMl what was poured on
+     * @param  array{low: float, value: float, high: float}  $expected
      *
      * @throws YieldRefused when nothing came out, or more than went in
      */

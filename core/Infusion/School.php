@@ -20,7 +20,8 @@ final readonly class School
         public ?float $ceilingC,
         public ?string $for,
         public string $why,
-    ) {}
+    ) {
+    }
 
     public static function fromRow(Row $row): self
     {

@@ -21,7 +21,8 @@ final readonly class Uptake
         public float $mlPerGram,
         public float $sd,
         public float $lossesMl,
-    ) {}
+    ) {
+    }
 
     /** @throws \LogicException when the table has no such way */
     public static function by(string $way, Tables $tables): self

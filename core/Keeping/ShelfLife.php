@@ -28,7 +28,8 @@ final readonly class ShelfLife
         public float $byRates,
         public Carrier $weakest,
         public bool $capped,
-    ) {}
+    ) {
+    }
 
     public static function ofDried(Blend $blend): self
     {

@@ -9,11 +9,13 @@ use Kettle\Measure\Density;
 /** One or more carriers in parts by volume. Masses add and volumes add. */
 final readonly class Blend
 {
-    /** @param non-empty-list<array{carrier: Carrier, parts: float}> $oils */
-    private function __construct(public array $oils) {}
+    /** @param  non-empty-list<array{carrier: Carrier, parts: float}>  $oils */
+    private function __construct(public array $oils)
+    {
+    }
 
     /**
-     * @param list<array{carrier: Carrier, parts: float}> $oils
+     * @param  list<array{carrier: Carrier, parts: float}>  $oils
      *
      * @throws MaterialRefused when empty, when a part is not above zero, or when an oil comes twice
      */
@@ -44,7 +46,7 @@ final readonly class Blend
         return array_map(fn (array $oil) => ['carrier' => $oil['carrier'], 'share' => $oil['parts'] / $total], $this->oils);
     }
 
-    /** @param float $celsius temperature of the oil when it is measured */
+    /** @param  float  $celsius temperature of the oil when it is measured */
     public function density(float $celsius): Density
     {
         $grams = 0.0;

@@ -10,8 +10,8 @@ use Kettle\Measure\Density;
 final readonly class Carrier
 {
     /**
-     * @param array<string, float>|null $fattyAcids per cent of the oil by "carbons:double bonds"; null for a wax ester
-     * @param list<string> $allergens
+     * @param  array<string, float>|null  $fattyAcids per cent of the oil by "carbons:double bonds"; null for a wax ester
+     * @param  list<string>  $allergens
      */
     public function __construct(
         public string $id,
@@ -24,7 +24,8 @@ final readonly class Carrier
         public float $monthsOpened,
         public array $allergens,
         public string $note,
-    ) {}
+    ) {
+    }
 
     public static function fromRow(Row $row): self
     {

@@ -16,7 +16,9 @@ final class Cupboard
     /** @var array<string, Carrier>|null */
     private ?array $carriers = null;
 
-    public function __construct(private readonly Tables $tables) {}
+    public function __construct(private readonly Tables $tables)
+    {
+    }
 
     /** @return array<string, HerbForm> */
     public function forms(): array
@@ -57,7 +59,7 @@ final class Cupboard
     /**
      * @template T of object
      *
-     * @param \Closure(Row): T $make
+     * @param  \Closure(Row): T  $make
      * @return array<string, T>
      */
     private function index(string $table, \Closure $make): array

@@ -15,7 +15,8 @@ final readonly class Herb
         public string $form,
         public bool $kitchen,
         public string $note,
-    ) {}
+    ) {
+    }
 
     public static function fromRow(Row $row): self
     {

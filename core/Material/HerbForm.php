@@ -17,7 +17,8 @@ final readonly class HerbForm
         public Density $particle,
         public bool $woody,
         public bool $powder,
-    ) {}
+    ) {
+    }
 
     public static function fromRow(Row $row): self
     {

@@ -10,8 +10,10 @@ namespace Kettle\Material;
  */
 final readonly class Row
 {
-    /** @param array<mixed> $values */
-    public function __construct(private array $values, private string $where) {}
+    /** @param  array<mixed>  $values */
+    public function __construct(private array $values, private string $where)
+    {
+    }
 
     public function text(string $key): string
     {

@@ -27,11 +27,12 @@ final readonly class AmountReader
     public function __construct(
         private Custom $custom = Custom::Us,
         private float $dropsPerMl = self::DROPS_PER_ML,
-    ) {}
+    ) {
+    }
 
     /**
-     * @param string $bareUnit the unit of a number written with none
-     * @param ?Density $density of the named material, where a weight may stand for a volume or the other way round
+     * @param  string  $bareUnit the unit of a number written with none
+     * @param  ?Density  $density of the named material, where a weight may stand for a volume or the other way round
      *
      * @throws AmountRefused when it cannot be read, mixes kinds, or is of the wrong kind
      */
@@ -132,6 +133,10 @@ final readonly class AmountReader
                 throw AmountRefused::unreadable($typed, $wanted);
             }
             $word = preg_replace('/\band\s*$/iu', '', $m[3]) ?? '';
+            // Only a number that stands alone may do without its unit.
+            if (trim($word) === '' && ($kind !== null || mb_strlen($m[0]) < mb_strlen($rest))) {
+                throw AmountRefused::unreadable($typed, $wanted);
+            }
             $unit = $this->unit($word, $typed, $wanted, $bareUnit);
             if ($kind !== null && $kind !== $unit->kind) {
                 throw AmountRefused::kindsDoNotAdd($typed);

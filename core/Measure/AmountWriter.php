@@ -11,7 +11,9 @@ final readonly class AmountWriter
 {
     private const FRACTIONS = ['' => 0.0, '¼' => 0.25, '⅓' => 1 / 3, '½' => 0.5, '⅔' => 2 / 3, '¾' => 0.75];
 
-    public function __construct(private Custom $custom = Custom::Us) {}
+    public function __construct(private Custom $custom = Custom::Us)
+    {
+    }
 
     /** In the metric unit a scale or jug shows: "70 g", "1.25 L", "93 mm", "49 °C". */
     public static function plain(float $value, Kind $kind): string
@@ -47,7 +49,7 @@ final readonly class AmountWriter
     /**
      * The nearest sensible cups and spoons, or pounds and ounces, and what that rounding costs.
      *
-     * @param float $value g or mL
+     * @param  float  $value g or mL
      * @return array{text: string, rounding_percent: float}
      */
     public function kitchen(float $value, Kind $kind): array

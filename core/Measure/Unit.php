@@ -24,12 +24,13 @@ final readonly class Unit
         public Kind $kind,
         public float $factor,
         public float $offset = 0.0,
-    ) {}
+    ) {
+    }
 
     /**
      * The unit a cook means by a word, or null where none is meant.
      *
-     * @param string $word as written: "c", "Tbsp.", "fl oz", "°F"
+     * @param  string  $word as written: "c", "Tbsp.", "fl oz", "°F"
      */
     public static function named(string $word, Custom $custom): ?self
     {

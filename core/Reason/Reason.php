@@ -12,10 +12,12 @@ namespace Kettle\Reason;
  */
 final readonly class Reason
 {
-    /** @param array<string, float|int|string> $inputs named inputs in the units the rule's words give */
-    private function __construct(public string $rule, public array $inputs) {}
+    /** @param  array<string, float|int|string>  $inputs named inputs in the units the rule's words give */
+    private function __construct(public string $rule, public array $inputs)
+    {
+    }
 
-    /** @param array<string, float|int|string> $inputs */
+    /** @param  array<string, float|int|string>  $inputs */
     public static function rule(string $id, array $inputs = []): self
     {
         return new self($id, $inputs);

@@ -12,7 +12,7 @@ namespace Kettle\Reason;
  */
 final readonly class Reckoned
 {
-    /** @param list<Reason> $reasons */
+    /** @param  list<Reason>  $reasons */
     private function __construct(
         public string $id,
         public float|string $value,
@@ -20,7 +20,8 @@ final readonly class Reckoned
         public float|string|null $low,
         public float|string|null $high,
         public array $reasons,
-    ) {}
+    ) {
+    }
 
     public static function exactly(string $id, float|string $value, string $unit, Reason ...$reasons): self
     {

@@ -10,10 +10,12 @@ namespace Kettle\Reason;
 final readonly class Wording
 {
     /**
-     * @param array<string, array{says: string, source: string, standing: string}> $rules
-     * @param array<string, string> $sources titles by source id
+     * @param  array<string, array{says: string, source: string, standing: string}>  $rules
+     * @param  array<string, string>  $sources titles by source id
      */
-    public function __construct(private array $rules, private array $sources) {}
+    public function __construct(private array $rules, private array $sources)
+    {
+    }
 
     /** @return array{rule: string, says: string, source: string, standing: string, inputs: array<string, float|int|string>} */
     public function of(Reason $reason): array

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
-use Kettle\Material\HerbForm;
 use Kettle\Measure\Ratio;
 use Kettle\Reason\Reason;
 use Kettle\Vessel\Jar;
@@ -24,8 +23,8 @@ final readonly class Amounts
     private const USUAL_BRIM_ML = 505.0;
 
     /**
-     * @param list<Reason> $herbReasons
-     * @param list<Reason> $oilReasons
+     * @param  list<Reason>  $herbReasons
+     * @param  list<Reason>  $oilReasons
      */
     private function __construct(
         public float $herbG,
@@ -35,7 +34,8 @@ final readonly class Amounts
         public Levels $levels,
         public array $herbReasons,
         public array $oilReasons,
-    ) {}
+    ) {
+    }
 
     /** @throws WishRefused when what is given disagrees, or no jar holds it with the herb covered */
     public static function solve(Wish $wish, Kitchen $kitchen): self
@@ -123,7 +123,7 @@ final readonly class Amounts
     /**
      * An amount written as the other of weight and volume carries the density it came through.
      *
-     * @param list<Reason> $reasons
+     * @param  list<Reason>  $reasons
      * @return list<Reason>
      */
     private static function coarse(Wish $wish, array $reasons): array

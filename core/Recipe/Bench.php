@@ -29,7 +29,7 @@ final class Bench
     }
 
     /**
-     * @param array<mixed> $wish
+     * @param  array<mixed>  $wish
      *
      * @throws WishRefused
      */

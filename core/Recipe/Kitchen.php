@@ -16,9 +16,9 @@ use Kettle\Vessel\Jar;
 final readonly class Kitchen
 {
     /**
-     * @param \DateTimeImmutable $now in the house's time zone
-     * @param list<Jar> $jars the house's jars
-     * @param bool $fahrenheit how this cook reads a thermometer
+     * @param  \DateTimeImmutable  $now in the house's time zone
+     * @param  list<Jar>  $jars the house's jars
+     * @param  bool  $fahrenheit how this cook reads a thermometer
      */
     public function __construct(
         public \DateTimeImmutable $now,
@@ -27,7 +27,8 @@ final readonly class Kitchen
         public float $dropsPerMl,
         public array $jars,
         public bool $fahrenheit = false,
-    ) {}
+    ) {
+    }
 
     public function today(): \DateTimeImmutable
     {

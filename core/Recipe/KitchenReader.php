@@ -16,8 +16,8 @@ use Kettle\Vessel\Jar;
 final class KitchenReader
 {
     /**
-     * @param array<mixed> $house time_zone, waking {from, to}, measures, drops_per_ml; all may be left out
-     * @param \DateTimeImmutable $now used when the house gives no "now"
+     * @param  array<mixed>  $house time_zone, waking {from, to}, measures, drops_per_ml; all may be left out
+     * @param  \DateTimeImmutable  $now used when the house gives no "now"
      *
      * @throws WishRefused
      */
@@ -54,7 +54,7 @@ final class KitchenReader
         return $jars;
     }
 
-    /** @param array<mixed> $house */
+    /** @param  array<mixed>  $house */
     private static function now(array $house, \DateTimeImmutable $now): \DateTimeImmutable
     {
         try {
@@ -73,7 +73,7 @@ final class KitchenReader
         }
     }
 
-    /** @param array<mixed> $from */
+    /** @param  array<mixed>  $from */
     private static function text(array $from, string $key, string $default): string
     {
         $value = $from[$key] ?? $default;

@@ -12,9 +12,9 @@ use Kettle\Reason\Reckoned;
 final readonly class Plan
 {
     /**
-     * @param array<string, Reckoned> $figures by id
-     * @param list<array{slot: ?string, text: string, chosen: bool}> $sentence
-     * @param list<array{id: string, rank: string, says: string}> $notes rank is stop, care or note
+     * @param  array<string, Reckoned>  $figures by id
+     * @param  list<array{slot: ?string, text: string, chosen: bool}>  $sentence
+     * @param  list<array{id: string, rank: string, says: string}>  $notes rank is stop, care or note
      */
     public function __construct(
         public Wish $wish,
@@ -24,11 +24,17 @@ final readonly class Plan
         public ShelfLife $shelfLife,
         public array $sentence,
         public array $notes,
-    ) {}
+    ) {
+    }
 
+    /** For the record: where the sentence says today, the day itself. */
     public function sentenceText(): string
     {
-        return implode('', array_column($this->sentence, 'text'));
+        $begun = 'begun '.$this->timetable->fillAt->format('l j F');
+
+        return implode('', array_map(
+            fn (array $piece) => $piece['slot'] === 'when' && ! $piece['chosen'] ? $begun : $piece['text'], $this->sentence,
+        ));
     }
 
     /** What a batch of this plan is called: "marshmallow root in sunflower oil and jojoba". */

@@ -16,7 +16,9 @@ use Kettle\Reason\Wording;
  */
 final readonly class PlanDocument
 {
-    public function __construct(private Wording $wording, private AmountWriter $writer) {}
+    public function __construct(private Wording $wording, private AmountWriter $writer)
+    {
+    }
 
     /** @return array<string, mixed> */
     public function of(Plan $plan): array

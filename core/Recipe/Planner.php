@@ -23,7 +23,9 @@ final readonly class Planner
     /** A cool room, below which a fat that sets is solid on the shelf, degrees C. */
     private const COOL_ROOM_C = 18.0;
 
-    public function __construct(private Tables $tables, private Kitchen $kitchen) {}
+    public function __construct(private Tables $tables, private Kitchen $kitchen)
+    {
+    }
 
     /** @throws WishRefused when it cannot be made */
     public function plan(Wish $wish): Plan

@@ -41,9 +41,9 @@ final class Sentence
     }
 
     /**
-     * @param \Closure(string, string, bool): array{slot: ?string, text: string, chosen: bool} $piece
-     * @param \Closure(string): array{slot: ?string, text: string, chosen: bool} $plain
-     * @param \Closure(string...): bool $chosen
+     * @param  \Closure(string, string, bool): array{slot: ?string, text: string, chosen: bool}  $piece
+     * @param  \Closure(string): array{slot: ?string, text: string, chosen: bool}  $plain
+     * @param  \Closure(string...): bool  $chosen
      * @return list<array{slot: ?string, text: string, chosen: bool}>
      */
     private static function amount(Wish $wish, Amounts $amounts, \Closure $piece, \Closure $plain, \Closure $chosen): array

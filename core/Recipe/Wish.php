@@ -17,9 +17,9 @@ use Kettle\Vessel\Jar;
 final readonly class Wish
 {
     /**
-     * @param ?Amount $herb g
-     * @param ?Amount $oil mL
-     * @param list<string> $chosen the words of the sentence the cook chose, by slot
+     * @param  ?Amount  $herb g
+     * @param  ?Amount  $oil mL
+     * @param  list<string>  $chosen the words of the sentence the cook chose, by slot
      */
     public function __construct(
         public Herb $plant,
@@ -36,5 +36,6 @@ final readonly class Wish
         public string $purpose,
         public string $way,
         public array $chosen,
-    ) {}
+    ) {
+    }
 }

@@ -37,10 +37,11 @@ final class WishReader
         private readonly Cupboard $cupboard,
         private readonly Methods $methods,
         private readonly Kitchen $kitchen,
-    ) {}
+    ) {
+    }
 
     /**
-     * @param array<mixed> $wish
+     * @param  array<mixed>  $wish
      *
      * @throws WishRefused with every fault found
      */
@@ -80,7 +81,7 @@ final class WishReader
     /**
      * @template T
      *
-     * @param \Closure(): T $read
+     * @param  \Closure(): T  $read
      * @return T|null
      */
     private function trying(string $field, \Closure $read): mixed
@@ -99,7 +100,7 @@ final class WishReader
         $this->faults[] = $refused->toArray();
     }
 
-    /** @param array<mixed> $from */
+    /** @param  array<mixed>  $from */
     private function text(array $from, string $key): ?string
     {
         $value = $from[$key] ?? null;
@@ -113,7 +114,7 @@ final class WishReader
         return $value === null || trim($value) === '' ? null : trim($value);
     }
 
-    /** @param array<mixed> $herb */
+    /** @param  array<mixed>  $herb */
     private function plant(array $herb): Herb
     {
         $id = $this->text($herb, 'id');
@@ -131,7 +132,7 @@ final class WishReader
         return Herb::unlisted($name, $this->text($herb, 'form') ?? 'thin-leaf');
     }
 
-    /** @param array<mixed> $herb */
+    /** @param  array<mixed>  $herb */
     private function form(array $herb, Herb $plant): HerbForm
     {
         $state = $this->text($herb, 'state') ?? 'dried';
@@ -163,7 +164,7 @@ final class WishReader
         return Blend::of($parts);
     }
 
-    /** @param array<mixed> $herb */
+    /** @param  array<mixed>  $herb */
     private function herbAmount(array $herb, HerbForm $form): ?Amount
     {
         $typed = $this->text($herb, 'amount');
@@ -171,7 +172,7 @@ final class WishReader
         return $typed === null ? null : $this->kitchen->reader()->within($typed, Kind::Mass, 'g', ...[...self::HERB_BOUNDS, $form->loose]);
     }
 
-    /** @param array<mixed> $wish */
+    /** @param  array<mixed>  $wish */
     private function oilAmount(array $wish, Blend $blend): ?Amount
     {
         $typed = $this->text($wish, 'oil_amount');
@@ -203,7 +204,7 @@ final class WishReader
         throw JarRefused::unknown();
     }
 
-    /** @param array<mixed> $wish */
+    /** @param  array<mixed>  $wish */
     private function day(array $wish, string $key): ?\DateTimeImmutable
     {
         $typed = $this->text($wish, $key);
@@ -225,7 +226,7 @@ final class WishReader
         return $day;
     }
 
-    /** @param array<mixed> $wish */
+    /** @param  array<mixed>  $wish */
     private function purpose(array $wish): string
     {
         $purpose = $this->text($wish, 'purpose') ?? 'skin';
@@ -234,8 +235,8 @@ final class WishReader
     }
 
     /**
-     * @param array<mixed> $wish
-     * @param array<mixed> $herb
+     * @param  array<mixed>  $wish
+     * @param  array<mixed>  $herb
      * @return list<string>
      */
     private function chosen(array $wish, array $herb): array

@@ -11,13 +11,13 @@ use Kettle\Reason\Refused;
  */
 final class WishRefused extends \DomainException
 {
-    /** @param non-empty-list<array{field: string, reason: string, sentence: string}> $faults */
+    /** @param  non-empty-list<array{field: string, reason: string, sentence: string}>  $faults */
     private function __construct(public readonly array $faults)
     {
         parent::__construct($faults[0]['sentence']);
     }
 
-    /** @param non-empty-list<array{field: string, reason: string, sentence: string}> $faults */
+    /** @param  non-empty-list<array{field: string, reason: string, sentence: string}>  $faults */
     public static function faults(array $faults): self
     {
         return new self($faults);

@@ -10,13 +10,15 @@ use Kettle\Measure\Kind;
 /** So many bottles of so many sizes filled from one oil; volumes in mL. */
 final readonly class Filling
 {
-    /** @param list<array{id: string, capacity: float, count: int}> $bottles counts above zero */
-    private function __construct(public array $bottles, public float $filledMl, public float $leftMl) {}
+    /** @param  list<array{id: string, capacity: float, count: int}>  $bottles counts above zero */
+    private function __construct(public array $bottles, public float $filledMl, public float $leftMl)
+    {
+    }
 
     /**
      * Fills the largest bottles first, each full, and says what is left over.
      *
-     * @param array<string, float> $sizes capacity by id
+     * @param  array<string, float>  $sizes capacity by id
      */
     public static function suggest(float $oilMl, array $sizes): self
     {
@@ -35,7 +37,7 @@ final readonly class Filling
     }
 
     /**
-     * @param list<array{id: string, capacity: float, count: int}> $bottles
+     * @param  list<array{id: string, capacity: float, count: int}>  $bottles
      *
      * @throws FillingRefused when there are none, too many, or more than the oil there is
      */

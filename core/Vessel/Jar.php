@@ -12,7 +12,8 @@ final readonly class Jar
         public string $called,
         public float $brimMl,
         public float $heightMm,
-    ) {}
+    ) {
+    }
 
     /** @throws JarRefused when the measures are not those of a jar */
     public static function measured(string $id, string $called, float $brimMl, float $heightMm): self

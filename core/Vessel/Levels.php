@@ -19,7 +19,8 @@ final readonly class Levels
         public float $dryFillMm,
         public float $bedMm,
         public float $levelMm,
-    ) {}
+    ) {
+    }
 
     public static function in(Jar $jar, HerbForm $form, float $herbG, float $oilMl): self
     {

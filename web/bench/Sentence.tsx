@@ -25,6 +25,9 @@ const BARE: Piece[] = ['herb', 'form', 'amount', 'ratio', 'oils', 'purpose', 'me
   ],
 )
 
+/** A comma stays with the word before it: a word joiner, for a button may otherwise be broken after. */
+const held = (text: string) => (/^[,.:]/.test(text) ? `\u2060${text}` : text)
+
 type Props = {
   pieces: Piece[] | undefined
   open: string | null
@@ -38,7 +41,7 @@ export function Sentence({ pieces = BARE, open, setOpen, editor }: Props) {
     <h1 className="text-[1.6rem] leading-[1.5] sm:text-[1.85rem] sm:leading-[1.45]">
       {pieces.map((piece, index) =>
         piece.slot === null ? (
-          <span key={`plain-${index}`}>{piece.text}</span>
+          <span key={`plain-${index}`}>{held(piece.text)}</span>
         ) : (
           <Slot
             key={piece.slot}
@@ -63,11 +66,21 @@ function Slot({
 }: { piece: Piece; slot: string; open: boolean } & Pick<Props, 'setOpen' | 'editor'>) {
   return (
     <Popover.Root open={open} onOpenChange={(now) => setOpen(now ? slot : null)}>
-      <Popover.Trigger
-        className={`inline rounded-sm text-left underline underline-offset-[7px] ${piece.chosen ? 'decoration-rim decoration-2' : 'text-soft decoration-soft decoration-dotted decoration-2'}`}
-        aria-label={`${NAMES[slot] ?? slot}: ${piece.text}. Change it`}
-      >
-        {piece.text}
+      <Popover.Trigger asChild>
+        {/* A span and not a button element: a button cannot be broken over two lines with the sentence. */}
+        <span
+          role="button"
+          tabIndex={0}
+          className={`cursor-pointer rounded-sm underline underline-offset-[7px] ${piece.chosen ? 'decoration-rim decoration-2' : 'text-soft decoration-soft decoration-dotted decoration-2'}`}
+          aria-label={`${NAMES[slot] ?? slot}: ${piece.text}. Change it`}
+          onKeyDown={(event) => {
+            if (event.key !== 'Enter' && event.key !== ' ') return
+            event.preventDefault()
+            setOpen(slot)
+          }}
+        >
+          {piece.text}
+        </span>
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content

@@ -56,7 +56,9 @@ function Board({ part }: { part: Part }) {
       <h2 id={`board-${part.part}`} className="text-2xl">
         {part.name} <span className="text-soft font-text figures text-base">{part.total}</span>
       </h2>
-      <ul className="mt-3 flex flex-wrap gap-x-7 gap-y-7">
+      <ul
+        className={`mt-3 grid grid-cols-[repeat(auto-fill,minmax(9.2rem,1fr))] ${part.part === 'bottled' ? 'gap-x-6 gap-y-6' : 'gap-y-6'}`}
+      >
         {jars.map((jar) => (
           <OnBoard key={jar.id} jar={jar} bottled={part.part === 'bottled'} />
         ))}
@@ -72,23 +74,23 @@ function Board({ part }: { part: Part }) {
 
 function OnBoard({ jar, bottled }: { jar: Jar; bottled: boolean }) {
   const house = useHouseId()
-  const width = Math.max(112, jar.diameter_mm * SCALE + 8)
+  const width = jar.diameter_mm * SCALE + 8
+  const said = `${jar.herb} in ${jar.oils}, ${jar.jar}, ${jar.days}${jar.alert ? `, ${jar.alert}` : ''}`
   return (
-    <li className={`flex flex-col ${bottled ? 'w-52' : 'justify-end'}`}>
+    <li className={bottled ? 'border-rim border-t-[5px] pt-1' : 'row-span-2 grid grid-rows-subgrid gap-y-0'}>
       <Link
         to={`/h/${house}/batch/${jar.id}`}
-        className="group flex flex-col"
-        aria-label={`${jar.herb} in ${jar.oils}, ${jar.jar}, ${jar.days}${jar.alert ? `, ${jar.alert}` : ''}`}
+        className={bottled ? 'group block' : 'group row-span-2 grid grid-rows-subgrid gap-y-0'}
+        aria-label={said}
       >
         {bottled ? null : (
-          <svg width={width} height={jar.height_mm * SCALE + 6} aria-hidden className="border-rim border-b-[5px]">
-            <JarShape jar={jar} scale={SCALE} x={3} foot={jar.height_mm * SCALE + 4} />
-          </svg>
+          <span className="border-rim flex items-end border-b-[5px]">
+            <svg width={width} height={jar.height_mm * SCALE + 4} className="block" aria-hidden>
+              <JarShape jar={jar} scale={SCALE} x={3} foot={jar.height_mm * SCALE + 4} />
+            </svg>
+          </span>
         )}
-        <span
-          className={`mt-1.5 flex flex-col leading-snug ${bottled ? 'border-rim border-t-[5px] pt-1' : ''}`}
-          style={bottled ? {} : { maxWidth: width + 20 }}
-        >
+        <span className="mt-1.5 flex flex-col pr-3 leading-snug">
           <strong className="group-hover:underline">{jar.herb}</strong>
           <span>{jar.oils}</span>
           {bottled ? null : <span className="text-soft">{jar.jar}</span>}

@@ -37,7 +37,7 @@ export default function Today() {
   return (
     <div className="flex flex-col gap-6">
       <div>
-        <h1 className="text-3xl sm:text-4xl">{headline}</h1>
+        <h1 className="text-3xl">{headline}</h1>
         <p className="text-soft">{date}</p>
       </div>
       <DayLine bar={bar} />

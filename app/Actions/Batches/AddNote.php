@@ -10,7 +10,9 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** Writes a note in the logbook, or a better one beside one that was wrong. */
 final readonly class AddNote
 {
-    public function __construct(private Logbook $logbook) {}
+    public function __construct(private Logbook $logbook)
+    {
+    }
 
     /** @throws DiaryRefused when what is corrected is not a note */
     public function __invoke(Batch $batch, string $note, ?string $corrects): LogEntry

@@ -14,10 +14,12 @@ use Kettle\Vessel\FillingRefused;
 /** Fills bottles of the house's sizes from a strained oil, and numbers them. */
 final readonly class BottleBatch
 {
-    public function __construct(private Logbook $logbook) {}
+    public function __construct(private Logbook $logbook)
+    {
+    }
 
     /**
-     * @param list<array{size: string, count: int}> $wanted
+     * @param  list<array{size: string, count: int}>  $wanted
      *
      * @throws Refused when it is not strained, a size is gone, or it is more than there is
      */

@@ -10,7 +10,9 @@ use Kettle\Diary\Stage;
 /** Closes a batch that went wrong, with the reason. It stays in the records. */
 final readonly class DiscardBatch
 {
-    public function __construct(private Logbook $logbook) {}
+    public function __construct(private Logbook $logbook)
+    {
+    }
 
     /** @throws DiaryRefused when it was discarded before */
     public function __invoke(Batch $batch, string $reason): LogEntry

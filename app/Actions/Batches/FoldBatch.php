@@ -19,7 +19,9 @@ use Kettle\Keeping\ShelfLife;
  */
 final readonly class FoldBatch
 {
-    public function __construct(private History $history, private CurrentHouse $current) {}
+    public function __construct(private History $history, private CurrentHouse $current)
+    {
+    }
 
     public function refresh(Batch $batch): void
     {
@@ -43,7 +45,7 @@ final readonly class FoldBatch
         $this->writeBottles($batch, $course->stage === Stage::Bottled ? $bottled : null);
     }
 
-    /** @param list<LogEntry> $standing */
+    /** @param  list<LogEntry>  $standing */
     private function last(array $standing, string $kind): ?LogEntry
     {
         $of = array_filter($standing, fn (LogEntry $entry) => $entry->kind === $kind);

@@ -13,7 +13,9 @@ use Kettle\Material\Tables;
 /** Reads a batch's logbook as the core wants it: what stands, without what was struck out. */
 final readonly class History
 {
-    public function __construct(private Kitchens $kitchens, private Tables $tables) {}
+    public function __construct(private Kitchens $kitchens, private Tables $tables)
+    {
+    }
 
     /** @return list<LogEntry> oldest first, corrected and struck ones left out */
     public function standing(Batch $batch): array
@@ -26,7 +28,7 @@ final readonly class History
         )->all());
     }
 
-    /** @param list<LogEntry>|null $standing */
+    /** @param  list<LogEntry>|null  $standing */
     public function course(Batch $batch, ?array $standing = null): Course
     {
         $events = [];

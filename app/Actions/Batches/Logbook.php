@@ -8,18 +8,17 @@ use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
-use Kettle\Reason\Refused;
 
 /** Adds a line to a batch's logbook, and folds the batch anew, as one. */
 final readonly class Logbook
 {
-    public function __construct(private FoldBatch $fold) {}
+    public function __construct(private FoldBatch $fold)
+    {
+    }
 
     /**
-     * @param \Closure(Batch): array{kind: string, data: array<string, mixed>, note?: ?string, corrects?: ?string, at?: ?\DateTimeInterface} $entry
+     * @param  \Closure(Batch): array{kind: string, data: array<string, mixed>, note?: ?string, corrects?: ?string, at?: ?\DateTimeInterface}  $entry
      *                                                                                                                                           given the locked batch; may refuse
-     *
-     * @throws Refused
      */
     public function write(Batch $batch, \Closure $entry): LogEntry
     {

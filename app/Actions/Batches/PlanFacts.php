@@ -11,7 +11,9 @@ use Kettle\Recipe\Planner;
 /** Figures of a batch's frozen plan, by id. */
 final readonly class PlanFacts
 {
-    public function __construct(private Bench $bench) {}
+    public function __construct(private Bench $bench)
+    {
+    }
 
     public function number(Batch $batch, string $figure): float
     {

@@ -5,17 +5,18 @@ namespace App\Actions\Batches;
 use App\House\Kitchens;
 use App\Models\Batch;
 use App\Models\LogEntry;
-use Illuminate\Support\Carbon;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Reason\Refused;
 
 /** A step was done, skipped for a reason, or put off. */
 final readonly class RecordTask
 {
-    public function __construct(private Logbook $logbook, private History $history, private Kitchens $kitchens) {}
+    public function __construct(private Logbook $logbook, private History $history, private Kitchens $kitchens)
+    {
+    }
 
     /**
-     * @param string $outcome done, skipped or later
+     * @param  string  $outcome done, skipped or later
      *
      * @throws Refused when the step is not open, cannot be skipped, or wants amounts
      */

@@ -20,10 +20,11 @@ final readonly class StartBatch
         private Kitchens $kitchens,
         private CurrentHouse $current,
         private Logbook $logbook,
-    ) {}
+    ) {
+    }
 
     /**
-     * @param array<mixed> $wish
+     * @param  array<mixed>  $wish
      *
      * @throws WishRefused
      */

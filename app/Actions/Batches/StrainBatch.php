@@ -15,7 +15,9 @@ use Kettle\Reason\Refused;
 /** Writes down what came out of the cloth, weighed or measured, against what was expected. */
 final readonly class StrainBatch
 {
-    public function __construct(private Logbook $logbook, private Kitchens $kitchens, private PlanFacts $facts) {}
+    public function __construct(private Logbook $logbook, private Kitchens $kitchens, private PlanFacts $facts)
+    {
+    }
 
     /** @throws Refused when it is not steeping, or the amount cannot be */
     public function __invoke(Batch $batch, string $typed, ?string $note): LogEntry

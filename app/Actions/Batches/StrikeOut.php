@@ -12,7 +12,9 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** Undoes an entry by another that points at it; both stay in the logbook. */
 final readonly class StrikeOut
 {
-    public function __construct(private Logbook $logbook, private History $history) {}
+    public function __construct(private Logbook $logbook, private History $history)
+    {
+    }
 
     /** @throws Refused when the entry was struck out before, or later steps rest on it */
     public function __invoke(Batch $batch, string $entryUid): LogEntry

@@ -16,9 +16,11 @@ use Kettle\Material\Tables;
 /** Sets up a house with the common jars and bottles, and its first keeper. */
 final readonly class CreateHouse
 {
-    public function __construct(private Tables $tables, private CurrentHouse $current) {}
+    public function __construct(private Tables $tables, private CurrentHouse $current)
+    {
+    }
 
-    /** @param array<string, mixed> $settings name, time_zone and measures at least */
+    /** @param  array<string, mixed>  $settings name, time_zone and measures at least */
     public function __invoke(User $keeper, array $settings): House
     {
         return DB::transaction(function () use ($keeper, $settings): House {

@@ -15,7 +15,9 @@ final readonly class ExportHouse
 {
     public const FORMAT = 'warm-kettle-house';
 
-    public function __construct(private CurrentHouse $current) {}
+    public function __construct(private CurrentHouse $current)
+    {
+    }
 
     /** @return array<string, mixed> */
     public function __invoke(): array

@@ -27,7 +27,9 @@ use Opis\JsonSchema\Validator;
  */
 final readonly class ImportHouse
 {
-    public function __construct(private FoldBatch $fold, private CurrentHouse $current, private Tables $tables) {}
+    public function __construct(private FoldBatch $fold, private CurrentHouse $current, private Tables $tables)
+    {
+    }
 
     /** @throws ImportRefused */
     public function __invoke(string $json): Imported
@@ -69,9 +71,9 @@ final readonly class ImportHouse
     }
 
     /**
-     * @param class-string<Jar>|class-string<BottleSize> $model
-     * @param list<array<string, mixed>> $rows
-     * @param list<string> $fields
+     * @param  class-string<Jar>|class-string<BottleSize>  $model
+     * @param  list<array<string, mixed>>  $rows
+     * @param  list<string>  $fields
      */
     private function sizes(string $model, array $rows, array $fields): int
     {
@@ -94,7 +96,7 @@ final readonly class ImportHouse
         return $added;
     }
 
-    /** @param array<string, mixed> $fields */
+    /** @param  array<string, mixed>  $fields */
     private function likeness(array $fields): string
     {
         ksort($fields);
@@ -103,7 +105,7 @@ final readonly class ImportHouse
     }
 
     /**
-     * @param list<array<string, mixed>> $rows
+     * @param  list<array<string, mixed>>  $rows
      * @return array{int, int, int} batches and lines added, batches here already
      */
     private function batches(array $rows): array
@@ -138,7 +140,7 @@ final readonly class ImportHouse
         return [$added, $lines, $here];
     }
 
-    /** @param array<string, mixed> $row */
+    /** @param  array<string, mixed>  $row */
     private function addBatch(array $row): Batch
     {
         $this->refuseUnknown($row);
@@ -155,7 +157,7 @@ final readonly class ImportHouse
     /**
      * A plan must be one the core can follow: a method and oils it knows.
      *
-     * @param array<string, mixed> $row
+     * @param  array<string, mixed>  $row
      */
     private function refuseUnknown(array $row): void
     {
@@ -171,7 +173,7 @@ final readonly class ImportHouse
         }
     }
 
-    /** @param array<string, mixed> $row */
+    /** @param  array<string, mixed>  $row */
     private function addLines(Batch $batch, array $row): int
     {
         /** @var list<array<string, mixed>> $log */

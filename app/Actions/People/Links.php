@@ -2,7 +2,6 @@
 
 namespace App\Actions\People;
 
-use App\House\CurrentHouse;
 use App\House\Role;
 use App\Models\House;
 use App\Models\Invitation;
@@ -19,8 +18,6 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
  */
 final readonly class Links
 {
-    public function __construct(private CurrentHouse $current) {}
-
     /** @return array{Invitation, string} the invitation and its secret */
     public function invite(Role $role, User $by): array
     {

@@ -21,7 +21,9 @@ use Illuminate\Http\JsonResponse;
 /** A batch: begun, followed, strained, bottled, undone. Each write answers with the batch as it stands. */
 final class BatchController extends Controller
 {
-    public function __construct(private readonly BatchPage $page) {}
+    public function __construct(private readonly BatchPage $page)
+    {
+    }
 
     #[Adds('/houses/{house}/batches', 'BatchView', 'Begin a batch from a wish', 'StartBatch')]
     public function start(Requests\StartBatch $form, StartBatch $start): JsonResponse

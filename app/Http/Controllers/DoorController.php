@@ -69,7 +69,7 @@ final class DoorController extends Controller
     #[Removes('/session', '', 'Sign out')]
     public function signOut(Request $request): JsonResponse
     {
-        Auth::guard('web')->logout();
+        Auth::logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();
 

@@ -30,7 +30,9 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** The house's settings, its jars and bottles, and everything out and in. */
 final class HouseController extends Controller
 {
-    public function __construct(private readonly CurrentHouse $current, private readonly Kitchens $kitchens) {}
+    public function __construct(private readonly CurrentHouse $current, private readonly Kitchens $kitchens)
+    {
+    }
 
     #[Reads('/houses/{house}', 'HouseView', 'A house\'s settings')]
     public function show(): JsonResponse

@@ -14,7 +14,9 @@ final class LabelController extends Controller
 {
     private const MOST = 200;
 
-    public function __construct(private readonly CurrentHouse $current, private readonly LabelSheet $sheet) {}
+    public function __construct(private readonly CurrentHouse $current, private readonly LabelSheet $sheet)
+    {
+    }
 
     #[Reads('/houses/{house}/batches/{batch}/tag.pdf', 'application/pdf', 'The jar tag')]
     public function tag(Batch $batch): Response

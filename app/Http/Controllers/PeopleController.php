@@ -27,7 +27,9 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** The people of a house: who they are, their part, and who is asked in. */
 final class PeopleController extends Controller
 {
-    public function __construct(private readonly CurrentHouse $current, private readonly Links $links) {}
+    public function __construct(private readonly CurrentHouse $current, private readonly Links $links)
+    {
+    }
 
     #[Reads('/houses/{house}/people', 'People', 'Who is of the house')]
     public function index(Request $request): JsonResponse

@@ -32,7 +32,9 @@ final class ShelfController extends Controller
         'bottled' => ['Bottled, and keeping', [Stage::Bottled], 'best_before'],
     ];
 
-    public function __construct(private readonly BatchWords $words) {}
+    public function __construct(private readonly BatchWords $words)
+    {
+    }
 
     #[Reads('/houses/{house}/shelf', 'Shelf', 'Every jar', ['part', 'after'])]
     public function show(Request $request): JsonResponse
@@ -84,7 +86,7 @@ final class ShelfController extends Controller
         return $this->json(new Nothing(true));
     }
 
-    /** @param array<array-key, mixed> $counts jars by stage */
+    /** @param  array<array-key, mixed>  $counts jars by stage */
     private function part(string $part, array $counts, string $after): ShelfPart
     {
         [$name, $stages, $order] = self::PARTS[$part];
@@ -103,7 +105,7 @@ final class ShelfController extends Controller
     }
 
     /**
-     * @param \Closure(Builder<Batch>): Builder<Batch> $which
+     * @param  \Closure(Builder<Batch>): Builder<Batch>  $which
      * @return list<ShelfJar>
      */
     private function jars(\Closure $which): array

@@ -43,7 +43,8 @@ final class TodayController extends Controller
         private readonly TaskWords $words,
         private readonly Times $times,
         private readonly Headline $headline,
-    ) {}
+    ) {
+    }
 
     #[Reads('/houses/{house}/today', 'Today', 'What wants doing')]
     public function show(): JsonResponse
@@ -91,7 +92,7 @@ final class TodayController extends Controller
     }
 
     /**
-     * @param \Closure(Builder<Task>): Builder<Task> $which
+     * @param  \Closure(Builder<Task>): Builder<Task>  $which
      * @return Collection<int, Task>
      */
     private function tasks(\Closure $which, int $limit): Collection
@@ -101,7 +102,7 @@ final class TodayController extends Controller
     }
 
     /**
-     * @param list<TaskView> $views
+     * @param  list<TaskView>  $views
      * @return list<PlaceGroup>
      */
     private function places(array $views): array
@@ -118,7 +119,7 @@ final class TodayController extends Controller
     }
 
     /**
-     * @param Collection<int, Task> $tasks
+     * @param  Collection<int, Task>  $tasks
      * @return list<DayGroup>
      */
     private function days(Collection $tasks): array
@@ -134,7 +135,7 @@ final class TodayController extends Controller
         );
     }
 
-    /** @param list<TaskView> $views */
+    /** @param  list<TaskView>  $views */
     private function bar(array $views): DayBar
     {
         $kitchen = $this->kitchens->plain();

@@ -13,7 +13,9 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** Enters the house named in the address. To a stranger it does not exist. */
 final class EnterHouse
 {
-    public function __construct(private readonly CurrentHouse $current) {}
+    public function __construct(private readonly CurrentHouse $current)
+    {
+    }
 
     public function handle(Request $request, Closure $next): Response
     {

@@ -12,7 +12,9 @@ use Symfony\Component\HttpFoundation\Response;
 /** Lets through only those whose role in the house has the ability the route names. */
 final class May
 {
-    public function __construct(private readonly CurrentHouse $current) {}
+    public function __construct(private readonly CurrentHouse $current)
+    {
+    }
 
     public function handle(Request $request, Closure $next, string $ability): Response
     {

@@ -50,7 +50,7 @@ final class OncePerKey
         return $response;
     }
 
-    /** @param \stdClass $before the row of the first try */
+    /** @param  \stdClass  $before the row of the first try */
     private function replay(object $before, string $hash): ?Response
     {
         if ($before->request_hash !== $hash) {

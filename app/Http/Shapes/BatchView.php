@@ -9,12 +9,12 @@ use OpenApi\Attributes as OA;
 final readonly class BatchView
 {
     /**
-     * @param array<mixed> $plan
-     * @param array<mixed> $wish
-     * @param list<TaskView> $tasks
-     * @param list<EntryView> $entries
-     * @param list<BottleView> $bottles
-     * @param list<LabelLine> $label
+     * @param  array<mixed>  $plan
+     * @param  array<mixed>  $wish
+     * @param  list<TaskView>  $tasks
+     * @param  list<EntryView>  $entries
+     * @param  list<BottleView>  $bottles
+     * @param  list<LabelLine>  $label
      */
     public function __construct(
         #[OA\Property]
@@ -55,5 +55,6 @@ final readonly class BatchView
         public PressView $press,
         #[OA\Property(type: 'array', items: new OA\Items(ref: LabelLine::class))]
         public array $label,
-    ) {}
+    ) {
+    }
 }

@@ -15,5 +15,6 @@ final readonly class BottleKind
         public string $called,
         #[OA\Property]
         public float $capacity_ml,
-    ) {}
+    ) {
+    }
 }

@@ -15,5 +15,6 @@ final readonly class BottleView
         public string $called,
         #[OA\Property]
         public string $filled,
-    ) {}
+    ) {
+    }
 }

@@ -9,7 +9,7 @@ use OpenApi\Attributes as OA;
 final readonly class DayBar
 {
     /**
-     * @param list<DayMark> $marks
+     * @param  list<DayMark>  $marks
      */
     public function __construct(
         #[OA\Property]
@@ -22,5 +22,6 @@ final readonly class DayBar
         public string $now_text,
         #[OA\Property(type: 'array', items: new OA\Items(ref: DayMark::class))]
         public array $marks,
-    ) {}
+    ) {
+    }
 }

@@ -13,5 +13,6 @@ final readonly class DayMark
         public float $at,
         #[OA\Property]
         public string $text,
-    ) {}
+    ) {
+    }
 }

@@ -29,5 +29,6 @@ final readonly class EntryView
         public bool $can_undo,
         #[OA\Property]
         public bool $can_correct,
-    ) {}
+    ) {
+    }
 }

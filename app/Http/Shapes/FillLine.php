@@ -17,5 +17,6 @@ final readonly class FillLine
         public float $capacity_ml,
         #[OA\Property]
         public int $count,
-    ) {}
+    ) {
+    }
 }

@@ -17,5 +17,6 @@ final readonly class Found
         public string $detail,
         #[OA\Property]
         public string $path,
-    ) {}
+    ) {
+    }
 }

@@ -9,10 +9,11 @@ use OpenApi\Attributes as OA;
 final readonly class FoundList
 {
     /**
-     * @param list<Found> $found
+     * @param  list<Found>  $found
      */
     public function __construct(
         #[OA\Property(type: 'array', items: new OA\Items(ref: Found::class))]
         public array $found,
-    ) {}
+    ) {
+    }
 }

@@ -23,5 +23,6 @@ final readonly class HerbChoice
         public bool $kitchen,
         #[OA\Property]
         public string $note,
-    ) {}
+    ) {
+    }
 }

@@ -17,5 +17,6 @@ final readonly class HouseLink
         public string $role,
         #[OA\Property]
         public bool $is_demo,
-    ) {}
+    ) {
+    }
 }

@@ -9,8 +9,8 @@ use OpenApi\Attributes as OA;
 final readonly class HouseView
 {
     /**
-     * @param list<JarSize> $jars
-     * @param list<BottleKind> $bottles
+     * @param  list<JarSize>  $jars
+     * @param  list<BottleKind>  $bottles
      */
     public function __construct(
         #[OA\Property]
@@ -37,5 +37,6 @@ final readonly class HouseView
         public array $jars,
         #[OA\Property(type: 'array', items: new OA\Items(ref: BottleKind::class))]
         public array $bottles,
-    ) {}
+    ) {
+    }
 }

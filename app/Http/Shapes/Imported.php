@@ -21,5 +21,6 @@ final readonly class Imported
         public int $already_here,
         #[OA\Property]
         public string $says,
-    ) {}
+    ) {
+    }
 }

@@ -17,5 +17,6 @@ final readonly class Invite
         public string $until,
         #[OA\Property]
         public ?string $link,
-    ) {}
+    ) {
+    }
 }

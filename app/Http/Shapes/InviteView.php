@@ -13,5 +13,6 @@ final readonly class InviteView
         public string $house,
         #[OA\Property(enum: ['keeper', 'helper', 'reader'])]
         public string $role,
-    ) {}
+    ) {
+    }
 }

@@ -19,5 +19,6 @@ final readonly class JarSize
         public float $height_mm,
         #[OA\Property]
         public string $text,
-    ) {}
+    ) {
+    }
 }

@@ -13,5 +13,6 @@ final readonly class LabelLine
         public string $id,
         #[OA\Property]
         public string $text,
-    ) {}
+    ) {
+    }
 }

@@ -13,5 +13,6 @@ final readonly class Link
         public string $link,
         #[OA\Property]
         public string $until,
-    ) {}
+    ) {
+    }
 }

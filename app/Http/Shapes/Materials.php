@@ -9,11 +9,11 @@ use OpenApi\Attributes as OA;
 final readonly class Materials
 {
     /**
-     * @param list<HerbChoice> $herbs
-     * @param list<Ref> $forms
-     * @param list<OilChoice> $oils
-     * @param list<MethodChoice> $methods
-     * @param list<Ref> $purposes
+     * @param  list<HerbChoice>  $herbs
+     * @param  list<Ref>  $forms
+     * @param  list<OilChoice>  $oils
+     * @param  list<MethodChoice>  $methods
+     * @param  list<Ref>  $purposes
      */
     public function __construct(
         #[OA\Property(type: 'array', items: new OA\Items(ref: HerbChoice::class))]
@@ -26,5 +26,6 @@ final readonly class Materials
         public array $methods,
         #[OA\Property(type: 'array', items: new OA\Items(ref: Ref::class))]
         public array $purposes,
-    ) {}
+    ) {
+    }
 }

@@ -9,7 +9,7 @@ use OpenApi\Attributes as OA;
 final readonly class Me
 {
     /**
-     * @param list<HouseLink> $houses
+     * @param  list<HouseLink>  $houses
      */
     public function __construct(
         #[OA\Property]
@@ -28,5 +28,6 @@ final readonly class Me
         public string $amounts,
         #[OA\Property(type: 'array', items: new OA\Items(ref: HouseLink::class))]
         public array $houses,
-    ) {}
+    ) {
+    }
 }

@@ -9,7 +9,7 @@ use OpenApi\Attributes as OA;
 final readonly class MethodChoice
 {
     /**
-     * @param list<SchoolChoice> $schools
+     * @param  list<SchoolChoice>  $schools
      */
     public function __construct(
         #[OA\Property]
@@ -20,5 +20,6 @@ final readonly class MethodChoice
         public bool $heated,
         #[OA\Property(type: 'array', items: new OA\Items(ref: SchoolChoice::class))]
         public array $schools,
-    ) {}
+    ) {
+    }
 }

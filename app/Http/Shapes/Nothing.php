@@ -11,5 +11,6 @@ final readonly class Nothing
     public function __construct(
         #[OA\Property]
         public bool $here,
-    ) {}
+    ) {
+    }
 }

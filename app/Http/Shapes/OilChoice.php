@@ -9,7 +9,7 @@ use OpenApi\Attributes as OA;
 final readonly class OilChoice
 {
     /**
-     * @param list<string> $allergens
+     * @param  list<string>  $allergens
      */
     public function __construct(
         #[OA\Property]
@@ -20,5 +20,6 @@ final readonly class OilChoice
         public string $note,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $allergens,
-    ) {}
+    ) {
+    }
 }

@@ -9,13 +9,14 @@ use OpenApi\Attributes as OA;
 final readonly class People
 {
     /**
-     * @param list<Person> $people
-     * @param list<Invite> $invitations
+     * @param  list<Person>  $people
+     * @param  list<Invite>  $invitations
      */
     public function __construct(
         #[OA\Property(type: 'array', items: new OA\Items(ref: Person::class))]
         public array $people,
         #[OA\Property(type: 'array', items: new OA\Items(ref: Invite::class))]
         public array $invitations,
-    ) {}
+    ) {
+    }
 }

@@ -19,5 +19,6 @@ final readonly class Person
         public string $role,
         #[OA\Property]
         public bool $you,
-    ) {}
+    ) {
+    }
 }

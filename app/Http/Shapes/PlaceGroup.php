@@ -9,7 +9,7 @@ use OpenApi\Attributes as OA;
 final readonly class PlaceGroup
 {
     /**
-     * @param list<TaskView> $tasks
+     * @param  list<TaskView>  $tasks
      */
     public function __construct(
         #[OA\Property]
@@ -18,5 +18,6 @@ final readonly class PlaceGroup
         public string $name,
         #[OA\Property(type: 'array', items: new OA\Items(ref: TaskView::class))]
         public array $tasks,
-    ) {}
+    ) {
+    }
 }

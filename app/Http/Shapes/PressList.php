@@ -9,9 +9,9 @@ use OpenApi\Attributes as OA;
 final readonly class PressList
 {
     /**
-     * @param list<ShelfJar> $to_strain
-     * @param list<ShelfJar> $resting
-     * @param list<ShelfJar> $bottled
+     * @param  list<ShelfJar>  $to_strain
+     * @param  list<ShelfJar>  $resting
+     * @param  list<ShelfJar>  $bottled
      */
     public function __construct(
         #[OA\Property(type: 'array', items: new OA\Items(ref: ShelfJar::class))]
@@ -20,5 +20,6 @@ final readonly class PressList
         public array $resting,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ShelfJar::class))]
         public array $bottled,
-    ) {}
+    ) {
+    }
 }

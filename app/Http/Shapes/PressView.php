@@ -9,7 +9,7 @@ use OpenApi\Attributes as OA;
 final readonly class PressView
 {
     /**
-     * @param list<FillLine> $suggested
+     * @param  list<FillLine>  $suggested
      */
     public function __construct(
         #[OA\Property]
@@ -44,5 +44,6 @@ final readonly class PressView
         public array $suggested,
         #[OA\Property]
         public ?string $left,
-    ) {}
+    ) {
+    }
 }

@@ -17,4 +17,6 @@ use OpenApi\Attributes as OA;
     ], type: 'object')),
     new OA\Property(property: 'current', type: 'object'),
 ])]
-final class Problem {}
+final class Problem
+{
+}

@@ -13,5 +13,6 @@ final readonly class Ref
         public string $id,
         #[OA\Property]
         public string $name,
-    ) {}
+    ) {
+    }
 }

@@ -17,5 +17,6 @@ final readonly class SchoolChoice
         public string $span,
         #[OA\Property]
         public string $why,
-    ) {}
+    ) {
+    }
 }

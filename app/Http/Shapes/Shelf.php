@@ -9,12 +9,13 @@ use OpenApi\Attributes as OA;
 final readonly class Shelf
 {
     /**
-     * @param list<ShelfPart> $parts
+     * @param  list<ShelfPart>  $parts
      */
     public function __construct(
         #[OA\Property(type: 'array', items: new OA\Items(ref: ShelfPart::class))]
         public array $parts,
         #[OA\Property]
         public bool $empty,
-    ) {}
+    ) {
+    }
 }

@@ -37,5 +37,6 @@ final readonly class ShelfJar
         public string $days,
         #[OA\Property]
         public string $alert,
-    ) {}
+    ) {
+    }
 }

@@ -9,7 +9,7 @@ use OpenApi\Attributes as OA;
 final readonly class ShelfPart
 {
     /**
-     * @param list<ShelfJar> $jars
+     * @param  list<ShelfJar>  $jars
      */
     public function __construct(
         #[OA\Property]
@@ -22,5 +22,6 @@ final readonly class ShelfPart
         public array $jars,
         #[OA\Property]
         public ?string $next,
-    ) {}
+    ) {
+    }
 }

@@ -39,5 +39,6 @@ final readonly class TaskView
         public bool $at_press,
         #[OA\Property]
         public int $minutes,
-    ) {}
+    ) {
+    }
 }

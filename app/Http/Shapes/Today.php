@@ -9,8 +9,8 @@ use OpenApi\Attributes as OA;
 final readonly class Today
 {
     /**
-     * @param list<PlaceGroup> $places
-     * @param list<DayGroup> $coming
+     * @param  list<PlaceGroup>  $places
+     * @param  list<DayGroup>  $coming
      */
     public function __construct(
         #[OA\Property]
@@ -29,5 +29,6 @@ final readonly class Today
         public int $shown,
         #[OA\Property]
         public bool $empty,
-    ) {}
+    ) {
+    }
 }

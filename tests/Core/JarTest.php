@@ -1,0 +1,94 @@
+<?php
+
+use Kettle\Material\Cupboard;
+use Kettle\Material\Tables;
+use Kettle\Vessel\Filling;
+use Kettle\Vessel\FillingRefused;
+use Kettle\Vessel\Jar;
+use Kettle\Vessel\JarRefused;
+use Kettle\Vessel\Levels;
+
+/*
+ * By hand, for 70 g of cut root (0.40 loose, 0.42 settled, 1.4 g/mL of its own) and 350 mL of oil in a
+ * pint jar, 505 mL to the brim and 118 mm high:
+ *   across   505 000 mm3 / 118 mm           = 4279.66 mm2
+ *   dry      70 / 0.40 = 175 mL             = 175 000 / 4279.66    = 40.89 mm
+ *   bed      70 / 0.42 = 166.667 mL         = 166 667 / 4279.66    = 38.94 mm
+ *   level    350 + 70 / 1.4 = 400 mL        = 400 000 / 4279.66    = 93.47 mm
+ *   cover    93.47 - 38.94                  = 54.52 mm
+ *   headspace 118 - 93.47                   = 24.53 mm
+ */
+it('stands where the hand-worked example says', function () {
+    $form = (new Cupboard(Tables::shipped()))->form('root');
+    $levels = Levels::in(Jar::measured('', 'pint jar', 505, 118), $form, 70, 350);
+    expect($levels->dryFillMm)->toEqualWithDelta(40.89, 0.01)
+        ->and($levels->bedMm)->toEqualWithDelta(38.94, 0.01)
+        ->and($levels->levelMm)->toEqualWithDelta(93.47, 0.01)
+        ->and($levels->coverMm())->toEqualWithDelta(54.52, 0.01)
+        ->and($levels->headspaceMm())->toEqualWithDelta(24.53, 0.01);
+});
+
+/*
+ * The trade's reason for 1:9, common practice, no source: at 1:5 each gram reaches 5 + 1/1.2 = 5.83 mL,
+ * while fluffy flowers make a bed of 1/0.105 = 9.52 mL and cut thin leaf one of 1/0.20 = 5.0 mL.
+ */
+it('shows why fluffy flowers want 1:9 where cut leaf sits well at 1:5', function () {
+    $cupboard = new Cupboard(Tables::shipped());
+    $jar = Jar::measured('', 'quart', 1000, 163);
+    $fluffy = $cupboard->form('fluffy-flower');
+    $leaf = $cupboard->form('thin-leaf');
+    expect(Levels::in($jar, $fluffy, 10, 50)->coverMm())->toBeLessThan(0)
+        ->and(Levels::in($jar, $fluffy, 10, 90)->coverMm())->toBeGreaterThan(0)
+        ->and(Levels::in($jar, $leaf, 10, 50)->coverMm())->toBeGreaterThan(0)
+        ->and($fluffy->usualMlPerGram())->toBe(9.0)
+        ->and($cupboard->form('flower-heads')->usualMlPerGram())->toBe(7.0)
+        ->and($leaf->usualMlPerGram())->toBe(5.0);
+});
+
+it('fills to the headspace and no further, for every jar and form', function () {
+    foreach ((new Cupboard(Tables::shipped()))->forms() as $form) {
+        foreach ([[135, 65], [505, 118], [1980, 220]] as [$brim, $height]) {
+            $jar = Jar::measured('', 'jar', $brim, $height);
+            $most = Levels::mostHerb($jar, $form, 7.0, 25);
+            expect(Levels::in($jar, $form, $most, $most * 7)->headspaceMm())->toEqualWithDelta(25.0, 1e-6);
+        }
+    }
+});
+
+it('names a leaner ratio that does cover', function () {
+    foreach ((new Cupboard(Tables::shipped()))->forms() as $form) {
+        $jar = Jar::measured('', 'quart', 1000, 163);
+        $ratio = Levels::ratioThatCovers($jar, $form, 25, 10);
+        $herb = Levels::mostHerb($jar, $form, (float) $ratio, 10);
+        expect(Levels::in($jar, $form, $herb, $herb * $ratio)->coverMm())->toBeGreaterThanOrEqual(24.99, $form->id);
+    }
+});
+
+it('never lowers the bed with more herb', function () {
+    $form = (new Cupboard(Tables::shipped()))->form('twig');
+    $jar = Jar::measured('', 'jar', 790, 150);
+    $before = 0.0;
+    for ($herb = 1; $herb < 150; $herb += 7) {
+        $bed = Levels::in($jar, $form, $herb, 500)->bedMm;
+        expect($bed)->toBeGreaterThan($before);
+        $before = $bed;
+    }
+});
+
+it('refuses what is no jar', function (float $brim, float $height) {
+    Jar::measured('', 'jar', $brim, $height);
+})->with([[0, 100], [-5, 100], [30000, 100], [500, 0], [500, 5000]])->throws(JarRefused::class);
+
+it('fills the largest bottles first and says what is left', function () {
+    $filling = Filling::suggest(287, ['a' => 100.0, 'b' => 50.0, 'c' => 30.0]);
+    expect(array_column($filling->bottles, 'count', 'id'))->toBe(['a' => 2, 'b' => 1, 'c' => 1])
+        ->and($filling->leftMl)->toEqualWithDelta(7.0, 1e-9);
+});
+
+it('fills no more than there is', function () {
+    $of = fn (float $ml, int $count) => Filling::of($ml, [['id' => 'a', 'capacity' => 50.0, 'count' => $count]]);
+    expect($of(260, 5)->leftMl)->toEqualWithDelta(10.0, 1e-9)
+        ->and(fn () => $of(240, 5))->toThrow(FillingRefused::class, 'was strained')
+        ->and(fn () => $of(240, 0))->toThrow(FillingRefused::class)
+        ->and(fn () => $of(240, -1))->toThrow(FillingRefused::class);
+});

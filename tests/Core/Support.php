@@ -1,0 +1,55 @@
+<?php
+
+namespace Tests\Core;
+
+use DateTimeImmutable;
+use Kettle\Material\Tables;
+use Kettle\Recipe\Bench;
+use Kettle\Recipe\Kitchen;
+use Kettle\Recipe\KitchenReader;
+use Kettle\Recipe\Plan;
+use Kettle\Recipe\WishRefused;
+
+/** One bench for the tests of the core, on a fixed morning. */
+final class Support
+{
+    private static ?Bench $bench = null;
+
+    public static function bench(): Bench
+    {
+        return self::$bench ??= new Bench(Tables::shipped());
+    }
+
+    /** @param  array<string, mixed>  $house */
+    public static function kitchen(array $house = []): Kitchen
+    {
+        return KitchenReader::read(
+            ['now' => '2026-11-24T10:00:00+00:00', 'time_zone' => 'Europe/London', ...$house],
+            new DateTimeImmutable('2026-11-24T10:00:00Z'), Tables::shipped(),
+        );
+    }
+
+    /**
+     * @param  array<string, mixed>  $wish
+     * @param  array<string, mixed>  $house
+     */
+    public static function plan(array $wish, array $house = []): Plan
+    {
+        return self::bench()->plan($wish + ['herb' => ['id' => 'marshmallow-root'], 'oils' => ['sunflower']], self::kitchen($house));
+    }
+
+    /**
+     * @param  array<string, mixed>  $wish
+     * @return list<string> "field: reason" of each fault, none when it can be planned
+     */
+    public static function faults(array $wish): array
+    {
+        try {
+            self::plan($wish);
+
+            return [];
+        } catch (WishRefused $refused) {
+            return array_map(fn (array $fault) => $fault['field'].': '.$fault['reason'], $refused->faults);
+        }
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+use Kettle\Measure\AmountReader;
+use Kettle\Measure\AmountRefused;
+use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Custom;
+use Kettle\Measure\Density;
+use Kettle\Measure\Kind;
+use Kettle\Measure\Ratio;
+use Kettle\Measure\RatioRefused;
+use Kettle\Measure\Unit;
+
+// NIST Handbook 44, Appendix C (exact or as printed there), quoted from memory.
+it('holds NIST Handbook 44 figures', function (string $unit, float $value) {
+    expect(Unit::make($unit)->factor)->toEqualWithDelta($value, 1e-9 * $value);
+})->with([
+    ['in', 25.4], ['oz', 28.349523125], ['lb', 453.59237], ['gal', 3785.411784], ['quart', 946.352946],
+    ['pint', 473.176473], ['cup', 236.5882365], ['fl oz', 29.5735295625], ['tbsp', 14.78676478125], ['tsp', 4.92892159375],
+]);
+
+// Against GNU units (Debian's package `units`), whose definitions are its own.
+it('agrees with the units program', function (string $ours, Custom $custom, string $theirs, string $base) {
+    $answer = shell_exec(sprintf('units -1 --compact -d 15 %s %s', escapeshellarg($theirs), escapeshellarg($base)));
+    expect(is_numeric(trim((string) $answer)))->toBeTrue();
+    expect(Unit::make($ours, $custom)->factor)->toEqualWithDelta((float) $answer, 1e-9 * (float) $answer);
+})->with([
+    ['oz', Custom::Us, 'oz', 'g'], ['lb', Custom::Us, 'lb', 'g'], ['kg', Custom::Us, 'kg', 'g'],
+    ['gal', Custom::Us, 'usgallon', 'ml'], ['quart', Custom::Us, 'usquart', 'ml'], ['pint', Custom::Us, 'uspint', 'ml'],
+    ['cup', Custom::Us, 'uscup', 'ml'], ['fl oz', Custom::Us, 'usfloz', 'ml'], ['tbsp', Custom::Us, 'ustablespoon', 'ml'], ['tsp', Custom::Us, 'usteaspoon', 'ml'],
+    ['gal', Custom::Imperial, 'brgallon', 'ml'], ['pint', Custom::Imperial, 'brpint', 'ml'], ['fl oz', Custom::Imperial, 'brfloz', 'ml'],
+    ['cup', Custom::Metric, '250 ml', 'ml'], ['tbsp', Custom::Australian, 'australiatablespoon', 'ml'], ['tsp', Custom::Metric, '5 ml', 'ml'],
+    ['in', Custom::Us, 'inch', 'mm'], ['week', Custom::Us, 'week', 'hour'],
+]);
+
+it('turns temperatures as the units program does', function (string $typed, string $theirs) {
+    $answer = (float) shell_exec('units -1 --compact -d 12 '.escapeshellarg($theirs).' tempC');
+    expect((new AmountReader)->read($typed, Kind::Temperature, '°C')->value)->toEqualWithDelta($answer, 1e-9);
+})->with([['140F', 'tempF(140)'], ['160 °F', 'tempF(160)'], ['100 F', 'tempF(100)'], ['-40 F', 'tempF(-40)']]);
+
+it('reads amounts as people write them', function (string $typed, Kind $kind, float $value) {
+    expect((new AmountReader)->read($typed, $kind, $kind === Kind::Temperature ? '°C' : $kind->value)->value)->toEqualWithDelta($value, 1e-9);
+})->with([
+    ['1 1/2 cups', Kind::Volume, 354.88235475], ['1½ c', Kind::Volume, 354.88235475], ['3 tbsp + 2 tsp', Kind::Volume, 54.21813753125],
+    ['12 fl oz', Kind::Volume, 354.88235475], ['0.5 L', Kind::Volume, 500.0], ['2 lb 3 oz', Kind::Mass, 992.233309375], ['140F', Kind::Temperature, 60.0],
+    ['4-6 weeks', Kind::Time, 840.0], ['4 to 6 weeks', Kind::Time, 840.0], ['70', Kind::Mass, 70.0], ['1,5 kg', Kind::Mass, 1500.0], ['20 drops', Kind::Volume, 1.0],
+    ['about ¾ cup', Kind::Volume, 177.441177375], ['2 cups and 3 tbsp', Kind::Volume, 517.53676734375], ['2 T', Kind::Volume, 29.5735295625], ['2 t', Kind::Volume, 9.8578431875],
+    ['.5 oz', Kind::Mass, 14.1747615625], ['60 C', Kind::Temperature, 60.0], ['1 in', Kind::Length, 25.4],
+]);
+
+it('keeps both ends of a range', function () {
+    $amount = (new AmountReader)->read('4–6 weeks', Kind::Time, 'd');
+    expect([$amount->low, $amount->high])->toBe([672.0, 1008.0]);
+});
+
+it('lets the house say what a cup and a drop are', function () {
+    expect((new AmountReader(Custom::Australian))->read('1 tbsp', Kind::Volume, 'mL')->value)->toBe(20.0)
+        ->and((new AmountReader(Custom::Imperial))->read('1 pint', Kind::Volume, 'mL')->value)->toEqualWithDelta(568.26125, 1e-9)
+        ->and((new AmountReader(dropsPerMl: 32))->read('32 drops', Kind::Volume, 'mL')->value)->toEqualWithDelta(1.0, 1e-12);
+});
+
+it('never turns an ounce into a fluid ounce without a density', function () {
+    $reader = new AmountReader;
+    expect(fn () => $reader->read('3 oz', Kind::Volume, 'mL'))->toThrow(AmountRefused::class, 'only through the density');
+    $ml = $reader->read('3 oz', Kind::Volume, 'mL', Density::gramsPerMl(0.92));
+    expect($ml->value)->toEqualWithDelta(3 * 28.349523125 / 0.92, 1e-9)->and($ml->throughDensity)->toBeTrue();
+});
+
+it('refuses what cannot be meant, and says what would be right', function (string $typed, string $reason) {
+    try {
+        (new AmountReader)->within($typed, Kind::Mass, 'g', 0.1, 10_000);
+    } catch (AmountRefused $refused) {
+        expect($refused->reason)->toBe($reason)->and($refused->sentence)->toMatch('/\.$/');
+
+        return;
+    }
+    $this->fail("“{$typed}” was taken.");
+})->with([
+    ['-3 g', 'not_above_zero'], ['0 g', 'not_above_zero'], ['1 tonne', 'too_much'], ['abc', 'unreadable'], ['', 'unreadable'], ['1/0 g', 'unreadable'],
+    ['3 oz + 2 cups', 'mixed_units'], ['1,000 g', 'ambiguous'], ['2 cups', 'wrong_kind'], ['0.01 g', 'too_little'], ['5 5 5', 'unreadable'], ["7\u{202E}0 g!", 'unreadable'], [str_repeat('9', 60).' g', 'too_much'],
+]);
+
+it('shows kitchen measures that read back to what they say they cost', function (float $ml) {
+    $shown = (new AmountWriter)->kitchen($ml, Kind::Volume);
+    $text = str_replace([' less ', ' + '], [' - ', ' + '], $shown['text']);
+    $read = 0.0;
+    foreach (preg_split('/ (?=[+-] )/', $text) ?: [] as $part) {
+        $sign = str_starts_with($part, '- ') ? -1 : 1;
+        $read += $sign * (new AmountReader)->read(ltrim($part, '+- '), Kind::Volume, 'mL')->value;
+    }
+    expect(($read - $ml) / $ml * 100)->toEqualWithDelta($shown['rounding_percent'], 0.06)
+        ->and(abs($shown['rounding_percent']))->toBeLessThan($ml < 15 ? 26.0 : 7.0);
+})->with(fn () => array_map(fn (int $ml) => [(float) $ml], [3, 7, 15, 22, 31, 40, 59, 70, 100, 116, 150, 232, 237, 348, 400, 500, 777, 1000, 1980]));
+
+it('reads ratios by every convention', function () {
+    $oil = Density::gramsPerMl(0.92);
+    $herb = Density::gramsPerMl(0.1);
+    expect(Ratio::read('1:5')->mlPerGram($oil, $herb))->toBe(5.0)
+        ->and(Ratio::read('2 to 11')->mlPerGram($oil, $herb))->toBe(5.5)
+        ->and(Ratio::read('1:5 w/w')->mlPerGram($oil, $herb))->toEqualWithDelta(5 / 0.92, 1e-12)
+        // One volume of herb at 0.1 g/mL weighs 0.1 g a mL, so two volumes of oil are 20 mL a gram.
+        ->and(Ratio::read('1:2 v/v')->mlPerGram($oil, $herb))->toEqualWithDelta(20.0, 1e-9);
+    foreach (['five', '1:0.2', '1:77', '0:5', '', '1:5 x/y'] as $bad) {
+        expect(fn () => Ratio::read($bad))->toThrow(RatioRefused::class);
+    }
+});

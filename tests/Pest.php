@@ -1,0 +1,5 @@
+<?php
+
+use Tests\AppCase;
+
+pest()->extend(AppCase::class)->in('App');
