@@ -5,7 +5,6 @@ namespace App\Labels;
 use App\Http\Shapes\LabelLine;
 use App\Models\Batch;
 use App\Models\Bottle;
-use TCPDF;
 use TCPDF2DBarcode;
 
 /**
@@ -43,44 +42,48 @@ final readonly class LabelSheet
 
     public function tag(Batch $batch, string $address): string
     {
-        $pdf = $this->page([self::TAG_W, self::TAG_H], 'L');
-        $this->label($pdf, 0, 0, self::TAG_W, self::TAG_H, $this->text->of($batch), $address, '', 9.0);
+        return $this->calmly(function () use ($batch, $address): string {
+            $pdf = $this->page([self::TAG_W, self::TAG_H], 'L');
+            $this->label($pdf, 0, 0, self::TAG_W, self::TAG_H, $this->text->of($batch), $address, '', 9.0);
 
-        return $pdf->Output('', 'S');
+            return $pdf->Output('', 'S');
+        });
     }
 
     /** @param  list<Bottle>  $bottles */
     public function labels(Batch $batch, array $bottles, string $address): string
     {
-        $pdf = $this->page('A4', 'P', false);
-        $lines = $this->text->of($batch);
-        foreach ($bottles as $index => $bottle) {
-            $on = $index % (self::COLUMNS * self::ROWS);
-            if ($on === 0) {
-                $pdf->AddPage();
+        return $this->calmly(function () use ($batch, $bottles, $address): string {
+            $pdf = $this->page('A4', 'P', false);
+            $lines = $this->text->of($batch);
+            foreach ($bottles as $index => $bottle) {
+                $on = $index % (self::COLUMNS * self::ROWS);
+                if ($on === 0) {
+                    $pdf->AddPage();
+                }
+                $this->label(
+                    $pdf,
+                    self::LEFT + ($on % self::COLUMNS) * (self::LABEL_W + self::GUTTER),
+                    self::TOP + intdiv($on, self::COLUMNS) * self::LABEL_H,
+                    self::LABEL_W, self::LABEL_H, $lines, $address,
+                    LabelText::net((float) $bottle->filled_ml).'  no. '.$bottle->number, 5.4,
+                );
             }
-            $this->label(
-                $pdf,
-                self::LEFT + ($on % self::COLUMNS) * (self::LABEL_W + self::GUTTER),
-                self::TOP + intdiv($on, self::COLUMNS) * self::LABEL_H,
-                self::LABEL_W, self::LABEL_H, $lines, $address,
-                LabelText::net((float) $bottle->filled_ml).'  no. '.$bottle->number, 5.4,
-            );
-        }
 
-        return $pdf->Output('', 'S');
+            return $pdf->Output('', 'S');
+        });
     }
 
     /** A 2D code as SVG, for the browser's own print view. */
     public static function code(string $address): string
     {
-        return (new TCPDF2DBarcode($address, 'QRCODE,M'))->getBarcodeSVGcode(4, 4, 'black');
+        return (new TCPDF2DBarcode($address, 'QRCODE,L'))->getBarcodeSVGcode(4, 4, 'black');
     }
 
     /** @param  string|array{float, float}  $size */
-    private function page(string|array $size, string $way, bool $first = true): TCPDF
+    private function page(string|array $size, string $way, bool $first = true): Sheet
     {
-        $pdf = new TCPDF($way, 'mm', $size, true, 'UTF-8');
+        $pdf = new Sheet($way, 'mm', $size, true, 'UTF-8');
         $pdf->setCreator('Warm Kettle');
         $pdf->setPrintHeader(false);
         $pdf->setPrintFooter(false);
@@ -96,13 +99,13 @@ final readonly class LabelSheet
     }
 
     /** @param  list<LabelLine>  $lines */
-    private function label(TCPDF $pdf, float $x, float $y, float $w, float $h, array $lines, string $address, string $net, float $size): void
+    private function label(Sheet $pdf, float $x, float $y, float $w, float $h, array $lines, string $address, string $net, float $size): void
     {
         $pdf->setDrawColor(190, 198, 202);
         $pdf->setLineWidth(0.1);
         $pdf->Rect($x, $y, $w, $h);
         $code = min(self::CODE, $h - 2 * self::PAD) * ($h > 50 ? 1.4 : 1.0);
-        $pdf->write2DBarcode($address, 'QRCODE,M', $x + $w - self::PAD - $code, $y + self::PAD, $code, $code, ['padding' => 0]);
+        $pdf->write2DBarcode($address, 'QRCODE,L', $x + $w - self::PAD - $code, $y + self::PAD, $code, $code, ['padding' => 0]);
         $narrow = $w - 3 * self::PAD - $code;
         $top = $y + self::PAD;
         foreach ($lines as $line) {
@@ -116,11 +119,12 @@ final readonly class LabelSheet
             $title = $line->id === 'title';
             $pdf->setFont('dejavusans', $title ? 'B' : '', $title ? $size * 1.35 : $size);
             $wide = $top > $y + self::PAD + $code + $size * 0.6 ? $w - 2 * self::PAD : $narrow;
-            if ($top + $size * 0.42 > $y + $h - self::PAD + 0.6) {
+            $room = $y + $h - self::PAD + 0.6 - $top;
+            $text = $this->fitting($pdf, $line->text, $wide, $room);
+            if ($text === '') {
                 break;
             }
-            // Never past the label's own foot: what is too long is cut at the last line that fits.
-            $pdf->MultiCell($wide, 0, $line->text, 0, 'L', false, 1, $x + self::PAD, $top, true, 0, false, true, $y + $h - self::PAD - $top + 0.6, 'T', true);
+            $pdf->MultiCell($wide, 0, $text, 0, 'L', false, 1, $x + self::PAD, $top);
             $top = $pdf->GetY() + ($title ? 0.5 : 0.0);
             if ($title && $net !== '') {
                 $pdf->setFont('dejavusans', 'B', $size);
@@ -128,6 +132,36 @@ final readonly class LabelSheet
                 $pdf->Cell($narrow, $size * 0.42, $net, 0, 1, 'L');
                 $top += $size * 0.44;
             }
+        }
+    }
+
+    /** As much of a text as fits a height; a label is never written past its foot. */
+    private function fitting(Sheet $pdf, string $text, float $wide, float $room): string
+    {
+        $lines = (int) floor($room / $pdf->getStringHeight($wide, 'x'));
+        if ($lines < 1) {
+            return '';
+        }
+        while ($pdf->getNumLines($text, $wide) > $lines) {
+            $text = mb_substr($text, 0, (int) (mb_strlen($text) * 0.9) - 1).'…';
+        }
+
+        return $text;
+    }
+
+    /**
+     * The PDF library warns of letters no font has, and of mixed directions, where Laravel would stop
+     * at a warning; a box in place of a letter is what is wanted.
+     *
+     * @param  \Closure(): string  $make
+     */
+    private function calmly(\Closure $make): string
+    {
+        set_error_handler(fn () => true, E_WARNING | E_NOTICE | E_DEPRECATED);
+        try {
+            return $make();
+        } finally {
+            restore_error_handler();
         }
     }
 }

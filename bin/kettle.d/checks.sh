@@ -84,6 +84,7 @@ run_tests() {
   stop_instance
   say
   printf '%d passed, %d failed\n' "$PASSED" "$FAILED"
+  trap - ERR
   [ "$FAILED" -eq 0 ]
 }
 

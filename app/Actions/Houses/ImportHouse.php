@@ -10,6 +10,8 @@ use App\Models\BottleSize;
 use App\Models\House;
 use App\Models\Jar;
 use App\Models\LogEntry;
+use Carbon\Exceptions\InvalidFormatException;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Kettle\Diary\Stage;
@@ -42,6 +44,18 @@ final readonly class ImportHouse
         /** @var array{jars: list<array<string, mixed>>, bottles: list<array<string, mixed>>, batches: list<array<string, mixed>>} $house */
         $house = json_decode($json, true, 64);
 
+        try {
+            return $this->take($house);
+        } catch (UniqueConstraintViolationException) {
+            throw ImportRefused::notOurs('the logbooks', 'two lines have the same id');
+        } catch (InvalidFormatException) {
+            throw ImportRefused::notOurs('the logbooks', 'a moment is not one of the calendar');
+        }
+    }
+
+    /** @param  array{jars: list<array<string, mixed>>, bottles: list<array<string, mixed>>, batches: list<array<string, mixed>>}  $house */
+    private function take(array $house): Imported
+    {
         return DB::transaction(function () use ($house): Imported {
             House::query()->whereKey($this->current->house()->id)->lockForUpdate()->first();
             $jars = $this->sizes(Jar::class, $house['jars'], ['called', 'brim_ml', 'height_mm']);

@@ -16,7 +16,7 @@ abstract class Form extends FormRequest
     /** @return array<string, mixed> */
     abstract public function rules(): array;
 
-    /** @return array<string, string> */
+    /** @return array<string, string|array<string, string>> */
     public function messages(): array
     {
         return [
@@ -28,13 +28,9 @@ abstract class Form extends FormRequest
             'boolean' => ':Attribute is either true or false.',
             'email' => '“:input” is not an e-mail address. Write it like name@example.org.',
             'unique' => 'There is an account for that e-mail address already. Sign in instead.',
-            'max.string' => ':Attribute takes at most :max letters.',
-            'min.string' => ':Attribute takes at least :min letters.',
-            'max.numeric' => ':Attribute is at most :max.',
-            'min.numeric' => ':Attribute is at least :min.',
-            'max.array' => ':Attribute takes at most :max.',
-            'min.array' => ':Attribute takes at least :min.',
-            'between.numeric' => ':Attribute lies between :min and :max.',
+            'max' => ['string' => ':Attribute takes at most :max letters.', 'numeric' => ':Attribute is at most :max.', 'array' => ':Attribute takes at most :max.'],
+            'min' => ['string' => ':Attribute takes at least :min letters.', 'numeric' => ':Attribute is at least :min.', 'array' => ':Attribute takes at least :min.'],
+            'between' => ['numeric' => ':Attribute lies between :min and :max.'],
             'in' => ':Attribute must be one of those listed.',
             'timezone' => '“:input” is not a time zone. Write it like Europe/London.',
             'regex' => ':Attribute is not written as it should be.',

@@ -1,0 +1,48 @@
+<?php
+
+use App\Demo\SkerryHouse;
+use App\House\CurrentHouse;
+use App\Models\Batch;
+use App\Models\LogEntry;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+
+it('lays Skerry House true for whatever day it is', function (string $now) {
+    Carbon::setTestNow($now);
+    config(['kettle.demo' => true]);
+    DB::table('houses')->where('is_demo', true)->delete();
+    expect(Artisan::call('kettle:demo'))->toBe(0);
+    $house = SkerryHouse::find();
+    app(CurrentHouse::class)->within($house, function () {
+        expect(LogEntry::query()->where('happened_at', '>', Carbon::now()->addHours(12))->count())->toBe(0)
+            ->and(Batch::query()->where('stage', 'steeping')->where('strain_at', '<', Carbon::now()->subWeek())->count())->toBe(1)
+            ->and(Batch::query()->pluck('stage')->map->value->unique()->sort()->values()->all())->toBe(['bottled', 'discarded', 'planned', 'settling', 'steeping']);
+    });
+    $this->postJson('/api/demo')->assertOk()->assertJsonPath('houses.0.name', 'Skerry House');
+    $today = $this->getJson("/api/houses/{$house->uid}/today")->assertOk();
+    expect($today->json('headline'))->toContain('cannot wait');
+    // Again the same day it is left; on a later day it is laid anew, unless somebody wrote in it.
+    Artisan::call('kettle:demo');
+    expect(SkerryHouse::find()->uid)->toBe($house->uid);
+    Carbon::setTestNow(Carbon::parse($now)->addDays(3));
+    Artisan::call('kettle:demo');
+    expect(SkerryHouse::find()->uid)->not->toBe($house->uid);
+})->with(['2026-11-24T10:10:00Z', '2027-03-28T08:00:00Z', '2028-02-29T21:00:00Z']);
+
+it('leaves a demo that somebody has written in', function () {
+    DB::table('houses')->where('is_demo', true)->delete();
+    Artisan::call('kettle:demo');
+    $house = SkerryHouse::find();
+    Carbon::setTestNow(Carbon::now()->addDays(2));
+    app(CurrentHouse::class)->within($house, fn () => app(App\Actions\Batches\AddNote::class)(Batch::query()->firstOrFail(), 'mine', null));
+    Artisan::call('kettle:demo');
+    expect(SkerryHouse::find()->uid)->toBe($house->uid);
+});
+
+it('sweeps up old keys and links', function () {
+    DB::table('written_keys')->insert(['user_id' => $this->keeper->id, 'key' => 'old-key-1', 'request_hash' => str_repeat('0', 64), 'created_at' => now()->subDays(3)]);
+    DB::table('written_keys')->insert(['user_id' => $this->keeper->id, 'key' => 'new-key-1', 'request_hash' => str_repeat('0', 64), 'created_at' => now()]);
+    (new App\Jobs\SweepUp)->handle();
+    expect(DB::table('written_keys')->pluck('key')->all())->toBe(['new-key-1']);
+});

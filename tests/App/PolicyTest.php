@@ -1,0 +1,87 @@
+<?php
+
+use App\House\Ability;
+use App\House\Role;
+use Illuminate\Routing\Route as Routed;
+use Illuminate\Support\Facades\Route;
+
+/** @return list<array{string, string, Ability}> every route of a house: method, address, what it takes */
+function houseRoutes(): array
+{
+    $found = [];
+    foreach (Route::getRoutes()->getRoutes() as $route) {
+        assert($route instanceof Routed);
+        if (! str_starts_with($route->uri(), 'api/houses/{house}')) {
+            continue;
+        }
+        $may = array_values(array_filter($route->gatherMiddleware(), fn ($m) => is_string($m) && str_starts_with($m, 'may:')));
+        expect($may)->toHaveCount(1, $route->uri());
+        $found[] = [$route->methods()[0], $route->uri(), Ability::from(substr($may[0], 4))];
+    }
+
+    return $found;
+}
+
+it('lets each role through every route it may use, and no other', function (Role $role) {
+    $batch = $this->batch();
+    $person = $this->member($role);
+    $address = fn (string $uri) => substr(strtr($uri, [
+        '{house}' => $this->house->uid, '{batch}' => $batch->uid, '{jar}' => 'nojar', '{bottle}' => 'nobottle', '{person}' => 'nobody', '{invitation}' => 'none',
+    ]), 3);
+    expect(count(houseRoutes()))->toBeGreaterThan(30);
+    foreach (houseRoutes() as [$method, $uri, $ability]) {
+        $status = $this->call_($method, $address($uri), [], $person)->status();
+        $role->may($ability)
+            ? expect($status)->not->toBe(403, "{$role->value} {$method} {$uri}")
+            : expect($status)->toBe(403, "{$role->value} {$method} {$uri}");
+        expect($status)->toBeLessThan(500, "{$role->value} {$method} {$uri}");
+    }
+})->with(Role::cases());
+
+it('is not there at all for a stranger, nor for somebody not signed in', function () {
+    $batch = $this->batch();
+    $stranger = $this->person('Stranger');
+    $own = $this->aHouse($stranger, 'Elsewhere');
+    foreach (houseRoutes() as [$method, $uri]) {
+        $path = substr(strtr($uri, ['{house}' => $this->house->uid, '{batch}' => $batch->uid]), 3);
+        $this->call_($method, $path, [], $stranger)->assertNotFound();
+    }
+    // Another house's batch asked for in one's own.
+    $this->call_('GET', "/houses/{$own->uid}/batches/{$batch->uid}", [], $stranger)->assertNotFound();
+    $this->call_('POST', "/houses/{$own->uid}/batches/{$batch->uid}/notes", ['note' => 'mine'], $stranger)->assertNotFound();
+    $this->call_('POST', "/houses/{$own->uid}/batches", ['wish' => $this->wish(['jar' => $this->jarOf(505)->uid])], $stranger)
+        ->assertStatus(422)->assertJsonPath('faults.0.field', 'jar');
+    auth()->logout();
+    foreach (houseRoutes() as [$method, $uri]) {
+        $this->json($method, '/'.strtr($uri, ['{house}' => $this->house->uid, '{batch}' => $batch->uid]))->assertUnauthorized();
+    }
+});
+
+it('cannot ask for what belongs to a house without entering one', function () {
+    app(App\House\CurrentHouse::class)->leave();
+    App\Models\Batch::query()->count();
+})->throws(LogicException::class, 'No house has been entered.');
+
+it('answers every address of the API in the problem form', function () {
+    $this->getJson('/api/nowhere')->assertNotFound()->assertHeader('Content-Type', 'application/problem+json')->assertJsonStructure(['type', 'title', 'status', 'detail']);
+    $this->call_('PUT', '/session')->assertStatus(404);
+});
+
+it('describes every route in the API document, and no other', function () {
+    $document = json_decode(App\OpenApi\Document::json(), true);
+    $described = [];
+    foreach ($document['paths'] as $path => $verbs) {
+        foreach (array_keys($verbs) as $verb) {
+            $described[] = strtoupper($verb).' /api'.$path;
+        }
+    }
+    $routed = [];
+    foreach (Route::getRoutes()->getRoutes() as $route) {
+        if (str_starts_with($route->uri(), 'api/') && ! str_contains($route->uri(), '{any}')) {
+            $routed[] = $route->methods()[0].' /'.$route->uri();
+        }
+    }
+    sort($described);
+    sort($routed);
+    expect($described)->toBe($routed);
+});

@@ -1,0 +1,141 @@
+<?php
+
+use App\House\CurrentHouse;
+use App\Models\Batch;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Opis\JsonSchema\Validator;
+
+function exported($test): array
+{
+    return json_decode($test->atHouse('GET', '/export')->assertOk()->getContent(), true);
+}
+
+function aBusyHouse($test): void
+{
+    $batch = $test->batch(['jar' => $test->jarOf(505)->uid]);
+    $test->fill($batch);
+    $test->atHouse('POST', "/batches/{$batch->uid}/notes", ['note' => 'Smells of “honey” — naïve 蜂蜜']);
+    $test->atHouse('POST', "/batches/{$batch->uid}/tasks", ['task' => 'strain', 'outcome' => 'later', 'until' => '2026-12-26']);
+    $second = $test->batch(['method' => 'slow-cooker', 'oils' => [['id' => 'olive', 'parts' => '2'], ['id' => 'sesame', 'parts' => '1']]]);
+    $test->fill($second);
+    $test->atHouse('DELETE', '/jars/'.$test->jarOf(790)->uid);
+    $test->atHouse('POST', '/jars', ['called' => 'crock', 'brim' => '2 L', 'height' => '20 cm']);
+    Carbon::setTestNow(Carbon::now()->addHours(2));
+    $test->atHouse('POST', "/batches/{$second->uid}/strain", ['amount' => '150 mL'])->assertOk();
+    $size = $test->atHouse('GET', '')->json('bottles.1.id');
+    $test->atHouse('POST', "/batches/{$second->uid}/bottle", ['bottles' => [['size' => $size, 'count' => 3]]])->assertOk();
+}
+
+it('exports a house that keeps to its schema, and reads back equal', function () {
+    aBusyHouse($this);
+    $text = $this->atHouse('GET', '/export')->getContent();
+    $schema = json_decode((string) file_get_contents(base_path('docs/formats/house.schema.json')));
+    expect((new Validator)->validate(json_decode($text), $schema)->isValid())->toBeTrue();
+    $first = json_decode($text, true);
+    $pages = [];
+    foreach ($first['batches'] as $batch) {
+        $pages[$batch['id']] = $this->atHouse('GET', "/batches/{$batch['id']}")->json();
+    }
+
+    $this->house = $this->aHouse($this->keeper, 'Second house');
+    $this->atHouse('POST', '/import', $first)->assertOk()->assertJsonPath('batches', 2);
+    $second = exported($this);
+    expect($second['batches'])->toEqual($first['batches']);
+    foreach ($pages as $id => $page) {
+        $now = $this->atHouse('GET', "/batches/{$id}")->assertOk()->json();
+        foreach (['stage', 'stage_text', 'tasks', 'bottles', 'best_before', 'entries', 'press', 'label'] as $part) {
+            if ($part === 'press') {
+                unset($page['press']['suggested'], $now['press']['suggested']);
+            }
+            expect($now[$part])->toEqual($page[$part], $part);
+        }
+    }
+    expect(collect($second['jars'])->firstWhere('called', 'crock'))->not->toBeNull();
+});
+
+it('makes nothing twice from the same file', function () {
+    aBusyHouse($this);
+    $file = exported($this);
+    $count = fn () => [DB::table('batches')->count(), DB::table('log_entries')->count(), DB::table('jars')->count(), DB::table('bottles')->count()];
+    $before = $count();
+    $this->atHouse('POST', '/import', $file)->assertOk()->assertJsonPath('batches', 0)->assertJsonPath('entries', 0);
+    expect($count())->toBe($before);
+});
+
+it('adds the lines of a logbook that are not here yet', function () {
+    $batch = $this->batch();
+    $early = exported($this);
+    $this->fill($batch);
+    $late = exported($this);
+    $this->house = $this->aHouse($this->keeper, 'Second house');
+    $this->atHouse('POST', '/import', $early)->assertOk();
+    $this->atHouse('POST', '/import', $late)->assertOk()->assertJsonPath('batches', 0)->assertJsonPath('entries', 1);
+    $this->atHouse('GET', "/batches/{$batch->uid}")->assertJsonPath('stage', 'steeping');
+});
+
+it('goes on counting after what was taken in', function () {
+    $this->batch();
+    $this->batch();
+    $file = exported($this);
+    $this->house = $this->aHouse($this->keeper, 'Second house');
+    $this->atHouse('POST', '/import', $file)->assertOk();
+    expect($this->batch()->code)->toBe('26-003');
+});
+
+it('changes nothing by a half-broken file', function (Closure $break) {
+    $this->batch();
+    $this->batch();
+    $file = exported($this);
+    $this->house = $this->aHouse($this->keeper, 'Second house');
+    $broken = $break($file);
+    $answer = is_string($broken)
+        ? $this->actingAs($this->keeper)->call('POST', "/api/houses/{$this->house->uid}/import", [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_IDEMPOTENCY_KEY' => 'broken-import', 'HTTP_ACCEPT' => 'application/json'], $broken)
+        : $this->atHouse('POST', '/import', $broken);
+    expect($answer->status())->toBeIn([400, 422])->and($answer->json('detail'))->toMatch('/\.$/');
+    app(CurrentHouse::class)->within($this->house, fn () => expect(Batch::query()->count())->toBe(0));
+})->with([
+    'cut short' => [fn (array $f) => substr((string) json_encode($f), 0, -200)],
+    'another thing' => [fn (array $f) => ['hello' => 'world']],
+    'a wrong version' => [fn (array $f) => ['version' => 9] + $f],
+    'the second batch broken' => [function (array $f) {
+        unset($f['batches'][1]['plan']['jar']);
+
+        return $f;
+    }],
+    'an unknown method' => [function (array $f) {
+        $f['batches'][1]['plan']['method']['id'] = 'microwave';
+
+        return $f;
+    }],
+    'an unknown oil' => [function (array $f) {
+        $f['batches'][1]['plan']['oils'][0]['id'] = 'petrol';
+
+        return $f;
+    }],
+    'two batches of one code' => [function (array $f) {
+        $f['batches'][1]['code'] = $f['batches'][0]['code'];
+
+        return $f;
+    }],
+    'a bad moment' => [function (array $f) {
+        $f['batches'][1]['log'][0]['happened_at'] = 'yesterday';
+
+        return $f;
+    }],
+    'a moment that is no moment' => [function (array $f) {
+        $f['batches'][1]['log'][0]['happened_at'] = '2026-99-99T99:99:99Z';
+
+        return $f;
+    }],
+    'a strained entry of nothing' => [function (array $f) {
+        $f['batches'][1]['log'][] = ['id' => str_repeat('0', 26), 'data' => ['ml' => 'x'], 'kind' => 'strained'] + $f['batches'][1]['log'][0];
+
+        return $f;
+    }],
+    'one id for two lines' => [function (array $f) {
+        $f['batches'][1]['log'][0]['id'] = $f['batches'][0]['log'][0]['id'];
+
+        return $f;
+    }],
+]);
