@@ -80,7 +80,11 @@ run_tests() {
     start_instance local
   fi
   if [ "$only" = all ] || [ "$only" = app ]; then suite "application" env DB_DATABASE=kettle_app_tests APP_ENV=testing KETTLE_CLOCK_FILE= php vendor/bin/pest --colors=never --testsuite=App; fi
-  if [ "$only" = all ] || [ "$only" = web ]; then suite "browser" npx playwright test; fi
+  if [ "$only" = all ] || [ "$only" = web ]; then
+    printf '2026-11-24T10:10:00Z' >"$KETTLE_CLOCK_FILE"
+    artisan kettle:demo --fresh
+    suite "browser" npx playwright test
+  fi
   stop_instance
   say
   printf '%d passed, %d failed\n' "$PASSED" "$FAILED"

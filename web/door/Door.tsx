@@ -20,7 +20,8 @@ export function Home() {
 export function useEnter() {
   const client = useQueryClient()
   return (me: Shape<'Me'>) => {
-    client.clear()
+    // The query that screens are watching stays; only what is in it changes.
+    client.removeQueries({ predicate: (query) => query.queryKey[0] !== 'me' })
     client.setQueryData(['me'], me)
   }
 }

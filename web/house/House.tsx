@@ -108,7 +108,8 @@ function You() {
   const others = me.data.houses.filter((each) => each.id !== house)
   const signOut = async () => {
     await send('DELETE', '/session')
-    client.clear()
+    client.removeQueries({ predicate: (query) => query.queryKey[0] !== 'me' })
+    await client.invalidateQueries({ queryKey: ['me'] })
     void go('/sign-in')
   }
   return (

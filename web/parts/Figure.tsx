@@ -45,6 +45,7 @@ export function Figure({
       <Popover.Portal>
         <Popover.Content
           className="bg-plate border-rim z-30 flex max-h-[70vh] max-w-[min(26rem,92vw)] flex-col gap-3 overflow-auto rounded-rim border-2 p-4"
+          aria-label={`Why ${name} is ${shown}`}
           collisionPadding={12}
           sideOffset={6}
         >

@@ -1,0 +1,40 @@
+import { writeFileSync } from 'node:fs'
+import { expect, type Page } from '@playwright/test'
+
+/** Stands the server's clock, and the browser's days with it. */
+export function clock(moment: string): void {
+  writeFileSync(process.env.KETTLE_CLOCK_FILE ?? '', moment)
+}
+
+export const MORNING = '2026-11-24T10:10:00Z'
+
+let made = 0
+
+/** A new account with a house of its own; answers with the address of the house. */
+export async function ownHouse(page: Page, name = 'Una'): Promise<string> {
+  made += 1
+  await page.goto('/')
+  await page.getByLabel('Your name').fill(name)
+  await page.getByLabel('Your e-mail').fill(`una${Date.now()}${made}@example.org`)
+  await page.getByLabel('A new password').fill('ten letters long')
+  await page.getByLabel('The house’s name').fill('North End')
+  await page.getByRole('button', { name: 'Begin', exact: true }).click()
+  await expect(page.getByRole('heading', { name: 'Nothing is steeping here yet.' })).toBeVisible()
+  return page.url().replace(/\/today.*/, '')
+}
+
+export async function demo(page: Page): Promise<string> {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Enter Skerry House' }).click()
+  await page.waitForURL(/\/today$/)
+  return page.url().replace(/\/today.*/, '')
+}
+
+/** Opens a word of the Bench's sentence. */
+export async function word(page: Page, name: RegExp): Promise<void> {
+  await page.getByRole('button', { name }).click()
+}
+
+export async function thatIsIt(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'That is it' }).click()
+}

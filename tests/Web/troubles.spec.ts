@@ -1,0 +1,122 @@
+import { expect, test } from '@playwright/test'
+import { clock, demo, MORNING, ownHouse, thatIsIt, word } from './support'
+
+test.beforeEach(() => clock(MORNING))
+
+test('a double press starts one batch, also when the server is slow', async ({ page }) => {
+  const house = await ownHouse(page)
+  await page.goto(house + '/bench')
+  await page.route('**/batches', async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, 700))
+    await route.continue()
+  })
+  const start = page.getByRole('button', { name: 'Start this batch' })
+  await expect(start).toBeEnabled()
+  await start.evaluate((button: HTMLButtonElement) => {
+    button.click()
+    button.click()
+  })
+  await expect(page.getByRole('heading', { name: 'Logbook' })).toBeVisible()
+  await page.goto(house + '/shelf')
+  await expect(page.getByRole('link', { name: /^Calendula/ })).toHaveCount(1)
+})
+
+test('a lost connection is said, and what was typed is there after a reload', async ({ page, context }) => {
+  const house = await ownHouse(page)
+  await page.goto(house + '/bench')
+  await word(page, /^how much:/)
+  await page.getByLabel('Herb there is, or wanted').fill('42 g')
+  await thatIsIt(page)
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('42 g of herb')
+  await context.setOffline(true)
+  await expect(page.getByText('The connection is lost.')).toBeVisible()
+  await page.getByRole('button', { name: 'Start this batch' }).click()
+  await context.setOffline(false)
+  await expect(page.getByText('The connection is lost.')).toHaveCount(0)
+  await page.goto(house + '/bench')
+  await page.reload()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(/42 g of herb|calendula/)
+})
+
+test('wrong passwords and lost links are answered in sentences', async ({ page }) => {
+  await page.goto('/')
+  await page.getByLabel('E-mail', { exact: true }).fill('nobody@example.org')
+  await page.getByLabel('Password', { exact: true }).fill('not the one')
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await expect(page.getByText(/do not belong together/)).toBeVisible()
+  await expect(page.getByLabel('E-mail', { exact: true })).toHaveValue('nobody@example.org')
+  await page.goto('/join/nothing-like-this')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('has been used')
+  await page.goto('/new-password/nothing-like-this')
+  await page.getByLabel('A new password').fill('something long')
+  await page.getByRole('button', { name: 'Set it and go in' }).click()
+  await expect(page.getByText('This link has been used or is too old.')).toBeVisible()
+})
+
+test('somebody asked in as a reader looks, and changes nothing', async ({ page, browser }) => {
+  const house = await ownHouse(page)
+  await page.goto(house + '/house')
+  await page.getByLabel('Ask somebody in as').selectOption('reader')
+  await page.getByRole('button', { name: 'Make an invitation link' }).click()
+  const link = await page.getByText(/\/join\//).innerText()
+  const guest = await (await browser.newContext()).newPage()
+  await guest.goto(link)
+  await expect(guest.getByRole('heading', { level: 1 })).toHaveText('North End asks you in, as a reader.')
+  await guest.getByLabel('Your name').fill('Guest')
+  await guest.getByLabel('Your e-mail').fill(`guest${Date.now()}@example.org`)
+  await guest.getByLabel('A new password').fill('ten letters long')
+  await guest.getByRole('button', { name: 'Make it and go in' }).click()
+  await guest.waitForURL(/today/)
+  await guest.goto(house + '/bench')
+  await expect(guest.getByText('You are a reader of this house')).toBeVisible()
+  await expect(guest.getByRole('button', { name: 'Start this batch' })).toHaveCount(0)
+  await guest.context().close()
+})
+
+test('settings: two open pages do not overwrite one another', async ({ page, context }) => {
+  const house = await ownHouse(page)
+  await page.goto(house + '/house')
+  const other = await context.newPage()
+  await other.goto(house + '/house')
+  await other.getByLabel('Name', { exact: true }).fill('First')
+  await page.getByLabel('Name', { exact: true }).fill('Second')
+  await other.getByRole('button', { name: 'Keep these' }).click()
+  await expect(other.getByRole('heading', { level: 1 })).toHaveText('First')
+  await page.bringToFront()
+  await page.getByRole('button', { name: 'Keep these' }).click()
+  await expect(
+    page
+      .getByText(/changed the house’s settings meanwhile/)
+      .or(page.getByRole('heading', { name: 'First' }))
+      .first(),
+  ).toBeVisible()
+})
+
+test('everything goes out and comes in again once', async ({ page }) => {
+  const house = await ownHouse(page)
+  await page.goto(house + '/bench')
+  await page.getByRole('button', { name: 'Start this batch' }).click()
+  await expect(page.getByRole('heading', { name: 'Logbook' })).toBeVisible()
+  await page.goto(house + '/house')
+  const download = page.waitForEvent('download')
+  await page.getByRole('link', { name: 'Export everything' }).click()
+  const file = await (await download).path()
+  await page.getByLabel('Take a file in').setInputFiles(file)
+  await page.getByRole('button', { name: 'Take it in' }).click()
+  await expect(page.getByText('Everything in that file is here already')).toBeVisible()
+  await page
+    .getByLabel('Take a file in')
+    .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('{"a":1}') })
+  await page.getByRole('button', { name: 'Take it in' }).click()
+  await expect(page.getByText(/Nothing was taken in/)).toBeVisible()
+})
+
+test('the demo is true, and several jars are turned at once', async ({ page }) => {
+  const house = await demo(page)
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('two jars that cannot wait')
+  await page.getByRole('button', { name: 'All turned' }).click()
+  await expect(page.getByText('jars turned over.')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'All turned' })).toHaveCount(0)
+  await page.goto(house + '/shelf')
+  await expect(page.getByText('13 days over, strain')).toBeVisible()
+})
