@@ -1,0 +1,168 @@
+<?php
+
+/*
+ * kettle bench: what the kettle costs, measured on this machine in one run, printed and written to
+ * docs/bench.json. Times over HTTP stand beside a route that does nothing, measured among them, and
+ * are to be read as ratios to it.
+ */
+
+use App\Actions\Batches\RecordTask;
+use App\Actions\Batches\StartBatch;
+use App\Actions\Houses\CreateHouse;
+use App\House\CurrentHouse;
+use App\Models\Batch;
+use App\Models\House;
+use App\Models\User;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Kettle\Material\Tables;
+use Kettle\Recipe\Bench;
+use Kettle\Recipe\KitchenReader;
+
+require __DIR__.'/../vendor/autoload.php';
+require __DIR__.'/Client.php';
+$app = require __DIR__.'/../bootstrap/app.php';
+$app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
+
+const WISH = ['herb' => ['id' => 'marshmallow-root'], 'oils' => [['id' => 'sunflower', 'parts' => '2'], ['id' => 'jojoba', 'parts' => '1']], 'method' => 'slow-cooker', 'ready_by' => null];
+
+/** @param  list<float>  $times */
+function quantile(array $times, float $share): float
+{
+    sort($times);
+
+    return $times[(int) min(count($times) - 1, floor(count($times) * $share))];
+}
+
+/** @return array{median_ms: float, p95_ms: float, rounds: int} */
+function summary(array $times): array
+{
+    return ['median_ms' => round(quantile($times, 0.5), 3), 'p95_ms' => round(quantile($times, 0.95), 3), 'rounds' => count($times)];
+}
+
+/** @return array<string, mixed> */
+function corePlan(): array
+{
+    $tables = Tables::shipped();
+    $before = memory_get_usage();
+    $bench = new Bench($tables);
+    $kitchen = KitchenReader::read([], new DateTimeImmutable('2026-11-24T10:00:00Z'), $tables);
+    $times = [];
+    for ($i = 0; $i < 400; $i++) {
+        $from = hrtime(true);
+        $bench->document($bench->plan(WISH, $kitchen), $kitchen);
+        if ($i >= 20) {
+            $times[] = (hrtime(true) - $from) / 1e6;
+        }
+    }
+
+    return [...summary($times), 'memory_kb' => round((memory_get_usage() - $before) / 1024), 'aim_ms' => 2];
+}
+
+/** A house with so many batches: one made by doing, the rest copied in the database with their days spread. */
+function house(User $keeper, int $batches): House
+{
+    $house = app(CreateHouse::class)($keeper, ['name' => "House of {$batches}", 'time_zone' => 'Europe/London', 'measures' => 'us']);
+    app(CurrentHouse::class)->within($house, function () use ($batches): void {
+        $first = app(StartBatch::class)(['method' => 'cold'] + WISH, 'the bench');
+        app(RecordTask::class)($first, 'fill', 'done', null, null);
+        $row = (array) DB::table('batches')->where('id', $first->id)->first();
+        $tasks = DB::table('tasks')->where('batch_id', $first->id)->get();
+        // A house that has been going for years: one jar in twenty is open, the rest are bottled.
+        foreach (array_chunk(range(2, $batches), 250) as $numbers) {
+            DB::table('batches')->insert(array_map(fn (int $n) => [
+                ...$row, 'id' => null, 'uid' => Str::lower(Str::ulid()->toString()), 'code' => sprintf('26-%05d', $n),
+                'stage' => $n % 20 === 0 || $n < 12 ? 'steeping' : 'bottled',
+                'strain_at' => now()->subDays(10)->addHours($n % 700), 'bottled_at' => now()->subDays($n % 900), 'best_before' => now()->addDays($n % 400)->toDateString(),
+            ], $numbers));
+        }
+        foreach (Batch::query()->where('stage', 'steeping')->where('id', '!=', $first->id)->get(['id'])->chunk(100) as $chunk) {
+            $rows = [];
+            foreach ($chunk as $batch) {
+                foreach ($tasks as $task) {
+                    $rows[] = [...(array) $task, 'id' => null, 'batch_id' => $batch->id, 'due_at' => now()->subDays(3)->addHours($batch->id % 400)];
+                }
+            }
+            DB::table('tasks')->insert($rows);
+        }
+    });
+
+    return $house;
+}
+
+/** @return array<string, mixed> */
+function overHttp(Client $client, House $house): array
+{
+    $base = "/api/houses/{$house->uid}";
+    $wish = (string) json_encode(['wish' => WISH]);
+    $routes = [
+        'nothing' => fn () => $client->get("{$base}/nothing"),
+        'today' => fn () => $client->get("{$base}/today"),
+        'shelf' => fn () => $client->get("{$base}/shelf"),
+        'bench' => fn () => $client->post("{$base}/reckon", $wish),
+    ];
+    $times = array_fill_keys(array_keys($routes), []);
+    // Round and round, so that whatever else the machine does falls on all alike.
+    for ($round = 0; $round < 130; $round++) {
+        foreach ($routes as $name => $ask) {
+            $from = hrtime(true);
+            $ask();
+            if ($round >= 10) {
+                $times[$name][] = (hrtime(true) - $from) / 1e6;
+            }
+        }
+    }
+    $results = array_map(summary(...), $times);
+    foreach ($results as $name => $result) {
+        $results[$name]['times_the_empty_route'] = round($result['median_ms'] / $results['nothing']['median_ms'], 2);
+    }
+
+    return $results;
+}
+
+/** @return array<string, int> bytes compressed, of what the first screen loads */
+function firstScreen(): array
+{
+    $manifest = json_decode((string) file_get_contents(public_path('build/.vite/manifest.json')), true);
+    $files = [];
+    $take = function (string $key) use (&$take, &$files, $manifest): void {
+        $entry = $manifest[$key];
+        if (isset($files[$entry['file']])) {
+            return;
+        }
+        $files[$entry['file']] = true;
+        foreach ($entry['css'] ?? [] as $css) {
+            $files[$css] = true;
+        }
+        foreach ($entry['imports'] ?? [] as $import) {
+            $take($import);
+        }
+    };
+    foreach (['web/main.tsx', 'web/today/Today.tsx'] as $key) {
+        $take($key);
+    }
+    $bytes = ['script' => 0, 'style' => 0];
+    foreach (array_keys($files) as $file) {
+        $kind = str_ends_with($file, '.css') ? 'style' : 'script';
+        $bytes[$kind] += strlen((string) gzencode((string) file_get_contents(public_path("build/{$file}")), 6));
+    }
+
+    return ['script_bytes' => $bytes['script'], 'style_bytes' => $bytes['style'], 'aim_script_bytes' => 170_000];
+}
+
+$report = ['php' => PHP_VERSION, 'cores' => (int) shell_exec('nproc'), 'core_plan' => corePlan()];
+$password = Str::random(24);
+$keeper = User::query()->create(['name' => 'Bench', 'email' => Str::random(8).'@example.org', 'password' => $password, 'prefs' => User::PREFS]);
+Auth::setUser($keeper);
+$client = new Client((string) config('app.url'));
+$client->signIn($keeper->email, $password);
+foreach ([20, 5000] as $size) {
+    $report['http'][$size.' batches'] = overHttp($client, house($keeper, $size));
+}
+$report['first_screen'] = firstScreen();
+$report['cold_start_to_ready_ms'] = (int) getenv('COLD_START_MS');
+
+$json = json_encode($report, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n";
+file_put_contents(__DIR__.'/../docs/bench.json', $json);
+echo $json;
