@@ -53,7 +53,6 @@ api_is_fresh() {
   php artisan kettle:openapi "$dir/openapi.json" \
     && diff -q "$dir/openapi.json" docs/openapi.json \
     && npx openapi-typescript docs/openapi.json -o "$dir/schema.d.ts" \
-    && npx prettier --write --log-level warn "$dir/schema.d.ts" \
     && diff -q "$dir/schema.d.ts" web/api/schema.d.ts
   local code=$?
   rm -rf "$dir"

@@ -4,2859 +4,2854 @@
  */
 
 export interface paths {
-  '/houses/{house}/batches': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Begin a batch from a wish */
-    post: operations['post_houses_house_batches']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/houses/{house}/batches/{batch}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** A batch */
-    get: operations['get_houses_house_batches_batch']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    /** Say where the plant came from */
-    patch: operations['patch_houses_house_batches_batch']
-    trace?: never
-  }
-  '/houses/{house}/batches/{batch}/tasks': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Do, skip or put off a step */
-    post: operations['post_houses_house_batches_batch_tasks']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/houses/{house}/batches/{batch}/notes': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Write a note */
-    post: operations['post_houses_house_batches_batch_notes']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/houses/{house}/batches/{batch}/undo': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Undo an entry */
-    post: operations['post_houses_house_batches_batch_undo']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/houses/{house}/batches/{batch}/strain': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Write down what came out of the cloth */
-    post: operations['post_houses_house_batches_batch_strain']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/houses/{house}/batches/{batch}/bottle': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Fill bottles */
-    post: operations['post_houses_house_batches_batch_bottle']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/houses/{house}/batches/{batch}/discard': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Throw a batch away, with the reason */
-    post: operations['post_houses_house_batches_batch_discard']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/houses/{house}/materials': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** What the Bench can choose from */
-    get: operations['get_houses_house_materials']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/houses/{house}/reckon': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Reckon a wish */
-    post: operations['post_houses_house_reckon']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/me': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Who is signed in */
-    get: operations['get_me']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    /** Change one's name and what one likes to see */
-    patch: operations['patch_me']
-    trace?: never
-  }
-  '/accounts': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Make an account, with a house of its own when one is named */
-    post: operations['post_accounts']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/session': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Sign in */
-    post: operations['post_session']
-    /** Sign out */
-    delete: operations['delete_session']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/demo': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Enter Skerry House */
-    post: operations['post_demo']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/me/password': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** Change one's password; other devices are signed out */
-    put: operations['put_me_password']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/houses': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Make another house */
-    post: operations['post_houses']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/invitations/{token}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** What an invitation offers */
-    get: operations['get_invitations_token']
-    put?: never
-    /** Accept an invitation */
-    post: operations['post_invitations_token']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/resets/{token}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Set a new password by a link */
-    post: operations['post_resets_token']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/houses/{house}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** A house's settings */
-    get: operations['get_houses_house']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    /** Change a house's settings */
-    patch: operations['patch_houses_house']
-    trace?: never
-  }
-  '/houses/{house}/jars': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Add a jar size */
-    post: operations['post_houses_house_jars']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/houses/{house}/jars/{jar}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    /** Take a jar size off the list */
-    delete: operations['delete_houses_house_jars_jar']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/houses/{house}/bottles': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Add a bottle size */
-    post: operations['post_houses_house_bottles']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/houses/{house}/bottles/{bottle}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    /** Take a bottle size off the list */
-    delete: operations['delete_houses_house_bottles_bottle']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/houses/{house}/export': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Everything of the house, as docs/formats/house.schema.json */
-    get: operations['get_houses_house_export']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/houses/{house}/import': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Take an exported house in; what is here already stays as it is */
-    post: operations['post_houses_house_import']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/houses/{house}/batches/{batch}/tag.pdf': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The jar tag */
-    get: operations['get_houses_house_batches_batch_tag_pdf']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/houses/{house}/batches/{batch}/labels.pdf': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** A label for each bottle */
-    get: operations['get_houses_house_batches_batch_labels_pdf']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/houses/{house}/batches/{batch}/code.svg': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The 2D code that opens the batch */
-    get: operations['get_houses_house_batches_batch_code_svg']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/houses/{house}/people': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Who is of the house */
-    get: operations['get_houses_house_people']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/houses/{house}/people/{person}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    /** Take somebody off; their entries stay */
-    delete: operations['delete_houses_house_people_person']
-    options?: never
-    head?: never
-    /** Give somebody another part */
-    patch: operations['patch_houses_house_people_person']
-    trace?: never
-  }
-  '/houses/{house}/people/{person}/reset': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** A new-password link for somebody, to pass on */
-    post: operations['post_houses_house_people_person_reset']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/houses/{house}/invitations': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Ask somebody in, by a link to pass on */
-    post: operations['post_houses_house_invitations']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/houses/{house}/invitations/{invitation}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    /** Withdraw an invitation */
-    delete: operations['delete_houses_house_invitations_invitation']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/houses/{house}/shelf': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Every jar */
-    get: operations['get_houses_house_shelf']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/houses/{house}/press': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** What wants the press */
-    get: operations['get_houses_house_press']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/houses/{house}/find': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Find a jar or a plant */
-    get: operations['get_houses_house_find']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/houses/{house}/nothing': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * Nothing at all
-     * @description Only that the way in works: what the others are measured against.
-     */
-    get: operations['get_houses_house_nothing']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/houses/{house}/today': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** What wants doing */
-    get: operations['get_houses_house_today']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/houses/{house}/today/shaken': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Several jars were shaken or turned over */
-    post: operations['post_houses_house_today_shaken']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
+    "/houses/{house}/batches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begin a batch from a wish */
+        post: operations["post_houses_house_batches"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/houses/{house}/batches/{batch}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A batch */
+        get: operations["get_houses_house_batches_batch"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /** Say where the plant came from */
+        patch: operations["patch_houses_house_batches_batch"];
+        trace?: never;
+    };
+    "/houses/{house}/batches/{batch}/tasks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Do, skip or put off a step */
+        post: operations["post_houses_house_batches_batch_tasks"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/houses/{house}/batches/{batch}/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Write a note */
+        post: operations["post_houses_house_batches_batch_notes"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/houses/{house}/batches/{batch}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo an entry */
+        post: operations["post_houses_house_batches_batch_undo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/houses/{house}/batches/{batch}/strain": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Write down what came out of the cloth */
+        post: operations["post_houses_house_batches_batch_strain"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/houses/{house}/batches/{batch}/bottle": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Fill bottles */
+        post: operations["post_houses_house_batches_batch_bottle"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/houses/{house}/batches/{batch}/discard": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Throw a batch away, with the reason */
+        post: operations["post_houses_house_batches_batch_discard"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/houses/{house}/materials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the Bench can choose from */
+        get: operations["get_houses_house_materials"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/houses/{house}/reckon": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reckon a wish */
+        post: operations["post_houses_house_reckon"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/me": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who is signed in */
+        get: operations["get_me"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /** Change one's name and what one likes to see */
+        patch: operations["patch_me"];
+        trace?: never;
+    };
+    "/accounts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make an account, with a house of its own when one is named */
+        post: operations["post_accounts"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/session": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Sign in */
+        post: operations["post_session"];
+        /** Sign out */
+        delete: operations["delete_session"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/demo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Enter Skerry House */
+        post: operations["post_demo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/me/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change one's password; other devices are signed out */
+        put: operations["put_me_password"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/houses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make another house */
+        post: operations["post_houses"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/invitations/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What an invitation offers */
+        get: operations["get_invitations_token"];
+        put?: never;
+        /** Accept an invitation */
+        post: operations["post_invitations_token"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/resets/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Set a new password by a link */
+        post: operations["post_resets_token"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/houses/{house}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A house's settings */
+        get: operations["get_houses_house"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /** Change a house's settings */
+        patch: operations["patch_houses_house"];
+        trace?: never;
+    };
+    "/houses/{house}/jars": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add a jar size */
+        post: operations["post_houses_house_jars"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/houses/{house}/jars/{jar}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a jar size off the list */
+        delete: operations["delete_houses_house_jars_jar"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/houses/{house}/bottles": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add a bottle size */
+        post: operations["post_houses_house_bottles"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/houses/{house}/bottles/{bottle}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a bottle size off the list */
+        delete: operations["delete_houses_house_bottles_bottle"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/houses/{house}/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything of the house, as docs/formats/house.schema.json */
+        get: operations["get_houses_house_export"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/houses/{house}/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take an exported house in; what is here already stays as it is */
+        post: operations["post_houses_house_import"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/houses/{house}/batches/{batch}/tag.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The jar tag */
+        get: operations["get_houses_house_batches_batch_tag_pdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/houses/{house}/batches/{batch}/labels.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A label for each bottle */
+        get: operations["get_houses_house_batches_batch_labels_pdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/houses/{house}/batches/{batch}/code.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The 2D code that opens the batch */
+        get: operations["get_houses_house_batches_batch_code_svg"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/houses/{house}/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who is of the house */
+        get: operations["get_houses_house_people"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/houses/{house}/people/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take somebody off; their entries stay */
+        delete: operations["delete_houses_house_people_person"];
+        options?: never;
+        head?: never;
+        /** Give somebody another part */
+        patch: operations["patch_houses_house_people_person"];
+        trace?: never;
+    };
+    "/houses/{house}/people/{person}/reset": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A new-password link for somebody, to pass on */
+        post: operations["post_houses_house_people_person_reset"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/houses/{house}/invitations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Ask somebody in, by a link to pass on */
+        post: operations["post_houses_house_invitations"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/houses/{house}/invitations/{invitation}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Withdraw an invitation */
+        delete: operations["delete_houses_house_invitations_invitation"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/houses/{house}/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every jar */
+        get: operations["get_houses_house_shelf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/houses/{house}/press": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What wants the press */
+        get: operations["get_houses_house_press"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/houses/{house}/find": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Find a jar or a plant */
+        get: operations["get_houses_house_find"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/houses/{house}/nothing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Nothing at all
+         * @description Only that the way in works: what the others are measured against.
+         */
+        get: operations["get_houses_house_nothing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/houses/{house}/today": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What wants doing */
+        get: operations["get_houses_house_today"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/houses/{house}/today/shaken": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Several jars were shaken or turned over */
+        post: operations["post_houses_house_today_shaken"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
-export type webhooks = Record<string, never>
+export type webhooks = Record<string, never>;
 export interface components {
-  schemas: {
-    AddBottle: {
-      /** @description A bottle size. */
-      called: string
-      capacity: string
-    }
-    AddJar: {
-      /** @description A jar size: how much it holds to the brim, and its height inside. */
-      called: string
-      brim: string
-      height: string
-    }
-    AskIn: {
-      /**
-       * @description The part somebody asked in will have.
-       * @enum {string}
-       */
-      role: 'keeper' | 'helper' | 'reader'
-    }
-    /** @description A batch: its plan, its logbook, its next step, its facts. */
-    BatchView: {
-      id: string
-      code: string
-      name: string
-      herb: string
-      origin: string
-      stage: string
-      stage_text: string
-      version: number
-      best_before: string
-      repeats: string | null
-      jar: components['schemas']['ShelfJar']
-      plan: components['schemas']['Plan']
-      wish: components['schemas']['Wish']
-      tasks: components['schemas']['TaskView'][]
-      entries: components['schemas']['EntryView'][]
-      entries_total: number
-      bottles: components['schemas']['BottleView'][]
-      press: components['schemas']['PressView']
-      label: components['schemas']['LabelLine'][]
-    }
-    Bottle: {
-      bottles: {
-        /** @description How many bottles of which sizes. */
-        size: string
-        count: number
-      }[]
-      note?: string
-    }
-    /** @description A bottle size on the house's list. */
-    BottleKind: {
-      id: string
-      called: string
-      /** Format: float */
-      capacity_ml: number
-    }
-    /** @description A filled bottle. */
-    BottleView: {
-      number: number
-      called: string
-      filled: string
-    }
-    ChangeMe: {
-      /** @description What somebody likes to be called, and to see. */
-      name?: string
-      /** @enum {string} */
-      temperature?: 'c' | 'f'
-      /** @enum {string} */
-      amounts?: 'metric' | 'kitchen'
-    }
-    ChangePassword: {
-      /** @description The present password and the new one. */
-      present: string
-      password: string
-    }
-    ChangeRole: {
-      /**
-       * @description Another part in the house.
-       * @enum {string}
-       */
-      role: 'keeper' | 'helper' | 'reader'
-    }
-    /** @description The day drawn to scale, from getting up to bed. */
-    DayBar: {
-      wake: string
-      bed: string
-      /** Format: float */
-      now: number | null
-      now_text: string
-      marks: components['schemas']['DayMark'][]
-    }
-    /** @description What comes on a day. */
-    DayGroup: {
-      day: string
-      text: string
-      tasks: components['schemas']['TaskView'][]
-    }
-    /** @description A moment on the bar of the day, as a share of it. */
-    DayMark: {
-      /** Format: float */
-      at: number
-      text: string
-    }
-    Discard: {
-      /** @description Why a batch is thrown away. */
-      reason: string
-    }
-    EditBatch: {
-      /** @description Where the plant came from, with the version that was edited. */
-      version: number
-      origin: string
-    }
-    EditHouse: {
-      /** @description A house's settings, with the version that was edited. */
-      version: number
-      name: string
-      time_zone: string
-      /** @enum {string} */
-      measures: 'us' | 'metric' | 'australian' | 'imperial'
-      wake: string
-      bed: string
-      drops_per_ml: number
-    }
-    /** @description A line of the logbook. */
-    EntryView: {
-      id: string
-      kind: string
-      title: string
-      note: string | null
-      by: string
-      when: string
-      corrects: string | null
-      struck: boolean
-      can_undo: boolean
-      can_correct: boolean
-    }
-    /** @description So many bottles of a size. */
-    FillLine: {
-      size: string
-      called: string
-      /** Format: float */
-      capacity_ml: number
-      count: number
-    }
-    /** @description Something the find box reached. */
-    Found: {
-      kind: string
-      name: string
-      detail: string
-      path: string
-    }
-    /** @description What the find box reached. */
-    FoundList: {
-      found: components['schemas']['Found'][]
-    }
-    /** @description A herb to choose. */
-    HerbChoice: {
-      id: string
-      name: string
-      latin: string
-      part: string
-      form: string
-      kitchen: boolean
-      note: string
-    }
-    /** @description A house somebody belongs to, and their part in it. */
-    HouseLink: {
-      id: string
-      name: string
-      /** @enum {string} */
-      role: 'keeper' | 'helper' | 'reader'
-      is_demo: boolean
-    }
-    /** @description A house's settings. */
-    HouseView: {
-      id: string
-      name: string
-      time_zone: string
-      /** @enum {string} */
-      measures: 'us' | 'metric' | 'australian' | 'imperial'
-      wake: string
-      bed: string
-      /** Format: float */
-      drops_per_ml: number
-      version: number
-      /** @enum {string} */
-      role: 'keeper' | 'helper' | 'reader'
-      is_demo: boolean
-      jars: components['schemas']['JarSize'][]
-      bottles: components['schemas']['BottleKind'][]
-    }
-    /** @description What an import brought in. */
-    Imported: {
-      batches: number
-      entries: number
-      jars: number
-      bottles: number
-      already_here: number
-      says: string
-    }
-    /** @description An invitation that has not been used; its link is shown once, when made. */
-    Invite: {
-      id: string
-      /** @enum {string} */
-      role: 'keeper' | 'helper' | 'reader'
-      until: string
-      link: string | null
-    }
-    /** @description What an invitation offers. */
-    InviteView: {
-      house: string
-      /** @enum {string} */
-      role: 'keeper' | 'helper' | 'reader'
-    }
-    /** @description A jar size on the house's list. */
-    JarSize: {
-      id: string
-      called: string
-      /** Format: float */
-      brim_ml: number
-      /** Format: float */
-      height_mm: number
-      text: string
-    }
-    /** @description A line of a label. */
-    LabelLine: {
-      id: string
-      text: string
-    }
-    /** @description A link to pass on, shown once. */
-    Link: {
-      link: string
-      until: string
-    }
-    MakeAccount: {
-      /** @description Somebody new, with a house of their own or by an invitation. */
-      name: string
-      email: string
-      password: string
-      house?: string
-      time_zone?: string
-      /** @enum {string} */
-      measures?: 'us' | 'metric' | 'australian' | 'imperial'
-    }
-    MakeHouse: {
-      /** @description A house of one's own. */
-      name: string
-      time_zone: string
-      /** @enum {string} */
-      measures: 'us' | 'metric' | 'australian' | 'imperial'
-    }
-    /** @description Everything the Bench can choose from. */
-    Materials: {
-      herbs: components['schemas']['HerbChoice'][]
-      forms: components['schemas']['Ref'][]
-      oils: components['schemas']['OilChoice'][]
-      methods: components['schemas']['MethodChoice'][]
-      purposes: components['schemas']['Ref'][]
-    }
-    /** @description Who is signed in, if anybody. */
-    Me: {
-      signed_in: boolean
-      demo_open: boolean
-      id: string
-      name: string
-      email: string
-      /** @enum {string} */
-      temperature: 'c' | 'f'
-      /** @enum {string} */
-      amounts: 'metric' | 'kitchen'
-      houses: components['schemas']['HouseLink'][]
-    }
-    /** @description A method to choose, with its schools. */
-    MethodChoice: {
-      id: string
-      name: string
-      heated: boolean
-      schools: components['schemas']['SchoolChoice'][]
-    }
-    NewPassword: {
-      /** @description A new password, by a link. */
-      password: string
-    }
-    /** @description No more than that somebody is there. */
-    Nothing: {
-      here: boolean
-    }
-    /** @description An oil to choose. */
-    OilChoice: {
-      id: string
-      name: string
-      note: string
-      allergens: string[]
-    }
-    /** @description Who is of the house, and who is asked. */
-    People: {
-      people: components['schemas']['Person'][]
-      invitations: components['schemas']['Invite'][]
-    }
-    /** @description One of the people of a house. */
-    Person: {
-      id: string
-      name: string
-      email: string
-      /** @enum {string} */
-      role: 'keeper' | 'helper' | 'reader'
-      you: boolean
-    }
-    /** @description What there is to do where one stands. */
-    PlaceGroup: {
-      place: string
-      name: string
-      tasks: components['schemas']['TaskView'][]
-    }
-    /**
-     * Plan
-     * @description A wish made into amounts, levels and days. Dates are YYYY-MM-DD, moments ISO 8601 with offset.
-     */
-    Plan: {
-      name: string
-      sentence: {
-        slot: string | null
-        text: string
-        chosen: boolean
-      }[]
-      sentence_text: string
-      /** @description By id; oil_volume.ID and oil_mass.ID for each oil. */
-      figures: {
-        [key: string]: {
-          value: number | string
-          /** @enum {string} */
-          unit: 'g' | 'mL' | 'mm' | 'C' | 'h' | 'date'
-          low: number | string | null
-          high: number | string | null
-          text: string
-          range_text: string | null
-          kitchen: null | {
-            text: string
-            rounding_percent: number
-          }
-          reasons: {
-            rule: string
-            says: string
-            source: string
-            standing: string
-            /** @description Named inputs; an empty list where there are none. */
-            inputs: Record<string, never> | unknown[]
-          }[]
-        }
-      }
-      herb: {
-        id: string
-        name: string
-        latin: string
-        part: string
-        state: string
-        form: string
-        form_name: string
-      }
-      oils: {
-        id: string
-        name: string
-        inci: string
-        share: number
-        allergens: string[]
-      }[]
-      ratio: string
-      purpose: string
-      jar: {
-        id: string
-        called: string
-        brim_ml: number
-        height_mm: number
-        diameter_mm: number
-        dry_fill_mm: number
-        bed_mm: number
-        level_mm: number
-        marks: {
-          mm: number
-          text: string
-        }[]
-      }
-      method: {
-        id: string
-        name: string
-        heated: boolean
-        school: string
-        school_name: string
-        hours: number
-        target_c: number | null
-        ceiling_c: number | null
-        handling: string[]
-      }
-      schedule: {
-        fill_at: string
-        sessions: {
-          from: string
-          to: string
-        }[]
-        strain_at: string
-        settled_at: string
-        ready_on: string
-        keeping_months: number
-      }
-      notes: {
-        id: string
-        /** @enum {string} */
-        rank: 'stop' | 'care' | 'note'
-        says: string
-      }[]
-    }
-    /** @description Batches that want the press. */
-    PressList: {
-      to_strain: components['schemas']['ShelfJar'][]
-      resting: components['schemas']['ShelfJar'][]
-      bottled: components['schemas']['ShelfJar'][]
-    }
-    /** @description What was expected and what came out. */
-    PressView: {
-      expected: string
-      expected_range: string
-      /** Format: float */
-      low_ml: number
-      /** Format: float */
-      expected_ml: number
-      /** Format: float */
-      high_ml: number
-      /** Format: float */
-      oil_in_ml: number
-      /** Format: float */
-      strained_ml: number | null
-      strained: string | null
-      typed: string | null
-      verdict: string | null
-      says: string | null
-      advice: string
-      settled_at: string | null
-      settled: boolean
-      suggested: components['schemas']['FillLine'][]
-      left: string | null
-    }
-    Problem: {
-      /** @description An RFC 9457 problem. Only described here; {@see \App\Http\Problems} writes it. */
-      type: string
-      title: string
-      status: number
-      detail: string
-      faults?: {
-        field: string
-        reason: string
-        sentence: string
-      }[]
-      current?: Record<string, never>
-    }
-    Reckon: {
-      /** @description A wish to be reckoned. */
-      wish: components['schemas']['Wish']
-    }
-    RecordTask: {
-      /** @description A step done, skipped for a reason, or put off to a day. */
-      task: string
-      /** @enum {string} */
-      outcome: 'done' | 'skipped' | 'later'
-      reason?: string
-      until?: string
-    }
-    /** @description Something named, by its id. */
-    Ref: {
-      id: string
-      name: string
-    }
-    /** @description A school of a method. */
-    SchoolChoice: {
-      id: string
-      name: string
-      span: string
-      why: string
-    }
-    ShakeTogether: {
-      /** @description Several jars turned over at once. */
-      batches: string[]
-    }
-    /** @description Every jar, board by board. */
-    Shelf: {
-      parts: components['schemas']['ShelfPart'][]
-      empty: boolean
-    }
-    /** @description A jar as the Shelf draws it: levels in mm, days counted. */
-    ShelfJar: {
-      id: string
-      code: string
-      herb: string
-      oils: string
-      stage: string
-      jar: string
-      /** Format: float */
-      brim_ml: number
-      /** Format: float */
-      height_mm: number
-      /** Format: float */
-      diameter_mm: number
-      /** Format: float */
-      bed_mm: number
-      /** Format: float */
-      level_mm: number
-      /** Format: float */
-      progress: number
-      days: string
-      alert: string
-    }
-    /** @description One board of the Shelf. */
-    ShelfPart: {
-      part: string
-      name: string
-      total: number
-      jars: components['schemas']['ShelfJar'][]
-      next: string | null
-    }
-    SignIn: {
-      /** @description An e-mail address and a password. */
-      email: string
-      password: string
-    }
-    StartBatch: {
-      /** @description A wish to be begun. */
-      wish: components['schemas']['Wish']
-      origin?: string
-      repeats?: string
-    }
-    Strain: {
-      /** @description What came out of the cloth, weighed or measured. */
-      amount: string
-      note?: string
-    }
-    /** @description One thing to do, in words. */
-    TaskView: {
-      key: string
-      step: string
-      place: string
-      batch: string
-      code: string
-      title: string
-      detail: string
-      due_at: string
-      due_text: string
-      overdue: boolean
-      open: boolean
-      waiting: boolean
-      skippable: boolean
-      at_press: boolean
-      minutes: number
-    }
-    /** @description What wants doing. */
-    Today: {
-      headline: string
-      date: string
-      bar: components['schemas']['DayBar']
-      places: components['schemas']['PlaceGroup'][]
-      coming: components['schemas']['DayGroup'][]
-      due: number
-      shown: number
-      empty: boolean
-    }
-    UndoEntry: {
-      /** @description An entry to strike out. */
-      entry: string
-    }
-    /**
-     * Wish
-     * @description What somebody wants made. Give any two of herb amount, oil amount and ratio, or a jar and a ratio; what is left out is chosen.
-     */
-    Wish: {
-      /** @description A herb from the tables by id, or any by name and form. */
-      herb: {
-        id?: string | null
-        name?: string | null
-        /** @description Id of a herb form; the herb's own when left out. */
-        form?: string | null
-        /** @enum {string|null} */
-        state?: 'dried' | null
-        /** @description Weight as written, such as "70 g" or "2 1/2 oz"; a bare number is grams. */
-        amount?: string | number | null
-      }
-      oils: (
-        | string
-        | {
-            id: string
-            /** @description Parts by volume, 1 when left out. */
-            parts?: string | number | null
-          }
-      )[]
-      /** @description Volume in all as written, such as "350 mL" or "1 1/2 cups"; a bare number is mL. */
-      oil_amount?: string | number | null
-      /** @description Herb to oil, such as "1:5", "1:5 w/w" or "1:2 v/v". */
-      ratio?: string | number | null
-      /** @description Id of a jar of the house, or its measures. */
-      jar?:
-        | (string | null)
-        | {
-            called?: string
-            brim: string
-            inner_height: string
-          }
-      /** @enum {string|null} */
-      method?: 'cold' | 'double-boiler' | 'slow-cooker' | null
-      school?: string | null
-      /** @description Day to begin, YYYY-MM-DD. */
-      start?: string | null
-      /** @description Day wanted, YYYY-MM-DD. */
-      ready_by?: string | null
-      /** @enum {string|null} */
-      purpose?: 'salve' | 'skin' | 'face' | 'hair' | 'massage' | 'kitchen' | 'perfume' | null
-      /** @description Only for reckoning without an application: where the wish is reckoned. */
-      house?: {
-        now?: string
-        time_zone?: string
-        waking?: {
-          from?: string
-          to?: string
-        }
-        /** @enum {string} */
-        measures?: 'us' | 'metric' | 'australian' | 'imperial'
-        drops_per_ml?: number
-      }
-    }
-    WriteNote: {
-      /** @description A note for the logbook, or a better one for one that was wrong. */
-      note: string
-      corrects?: string
-    }
-  }
-  responses: never
-  parameters: never
-  requestBodies: never
-  headers: never
-  pathItems: never
+    schemas: {
+        AddBottle: {
+            /** @description A bottle size. */
+            called: string;
+            capacity: string;
+        };
+        AddJar: {
+            /** @description A jar size: how much it holds to the brim, and its height inside. */
+            called: string;
+            brim: string;
+            height: string;
+        };
+        AskIn: {
+            /**
+             * @description The part somebody asked in will have.
+             * @enum {string}
+             */
+            role: "keeper" | "helper" | "reader";
+        };
+        /** @description A batch: its plan, its logbook, its next step, its facts. */
+        BatchView: {
+            id: string;
+            code: string;
+            name: string;
+            herb: string;
+            origin: string;
+            stage: string;
+            stage_text: string;
+            version: number;
+            best_before: string;
+            repeats: string | null;
+            jar: components["schemas"]["ShelfJar"];
+            plan: components["schemas"]["Plan"];
+            wish: components["schemas"]["Wish"];
+            tasks: components["schemas"]["TaskView"][];
+            entries: components["schemas"]["EntryView"][];
+            entries_total: number;
+            bottles: components["schemas"]["BottleView"][];
+            press: components["schemas"]["PressView"];
+            label: components["schemas"]["LabelLine"][];
+        };
+        Bottle: {
+            bottles: {
+                /** @description How many bottles of which sizes. */
+                size: string;
+                count: number;
+            }[];
+            note?: string;
+        };
+        /** @description A bottle size on the house's list. */
+        BottleKind: {
+            id: string;
+            called: string;
+            /** Format: float */
+            capacity_ml: number;
+        };
+        /** @description A filled bottle. */
+        BottleView: {
+            number: number;
+            called: string;
+            filled: string;
+        };
+        ChangeMe: {
+            /** @description What somebody likes to be called, and to see. */
+            name?: string;
+            /** @enum {string} */
+            temperature?: "c" | "f";
+            /** @enum {string} */
+            amounts?: "metric" | "kitchen";
+        };
+        ChangePassword: {
+            /** @description The present password and the new one. */
+            present: string;
+            password: string;
+        };
+        ChangeRole: {
+            /**
+             * @description Another part in the house.
+             * @enum {string}
+             */
+            role: "keeper" | "helper" | "reader";
+        };
+        /** @description The day drawn to scale, from getting up to bed. */
+        DayBar: {
+            wake: string;
+            bed: string;
+            /** Format: float */
+            now: number | null;
+            now_text: string;
+            marks: components["schemas"]["DayMark"][];
+        };
+        /** @description What comes on a day. */
+        DayGroup: {
+            day: string;
+            text: string;
+            tasks: components["schemas"]["TaskView"][];
+        };
+        /** @description A moment on the bar of the day, as a share of it. */
+        DayMark: {
+            /** Format: float */
+            at: number;
+            text: string;
+        };
+        Discard: {
+            /** @description Why a batch is thrown away. */
+            reason: string;
+        };
+        EditBatch: {
+            /** @description Where the plant came from, with the version that was edited. */
+            version: number;
+            origin: string;
+        };
+        EditHouse: {
+            /** @description A house's settings, with the version that was edited. */
+            version: number;
+            name: string;
+            time_zone: string;
+            /** @enum {string} */
+            measures: "us" | "metric" | "australian" | "imperial";
+            wake: string;
+            bed: string;
+            drops_per_ml: number;
+        };
+        /** @description A line of the logbook. */
+        EntryView: {
+            id: string;
+            kind: string;
+            title: string;
+            note: string | null;
+            by: string;
+            when: string;
+            corrects: string | null;
+            struck: boolean;
+            can_undo: boolean;
+            can_correct: boolean;
+        };
+        /** @description So many bottles of a size. */
+        FillLine: {
+            size: string;
+            called: string;
+            /** Format: float */
+            capacity_ml: number;
+            count: number;
+        };
+        /** @description Something the find box reached. */
+        Found: {
+            kind: string;
+            name: string;
+            detail: string;
+            path: string;
+        };
+        /** @description What the find box reached. */
+        FoundList: {
+            found: components["schemas"]["Found"][];
+        };
+        /** @description A herb to choose. */
+        HerbChoice: {
+            id: string;
+            name: string;
+            latin: string;
+            part: string;
+            form: string;
+            kitchen: boolean;
+            note: string;
+        };
+        /** @description A house somebody belongs to, and their part in it. */
+        HouseLink: {
+            id: string;
+            name: string;
+            /** @enum {string} */
+            role: "keeper" | "helper" | "reader";
+            is_demo: boolean;
+        };
+        /** @description A house's settings. */
+        HouseView: {
+            id: string;
+            name: string;
+            time_zone: string;
+            /** @enum {string} */
+            measures: "us" | "metric" | "australian" | "imperial";
+            wake: string;
+            bed: string;
+            /** Format: float */
+            drops_per_ml: number;
+            version: number;
+            /** @enum {string} */
+            role: "keeper" | "helper" | "reader";
+            is_demo: boolean;
+            jars: components["schemas"]["JarSize"][];
+            bottles: components["schemas"]["BottleKind"][];
+        };
+        /** @description What an import brought in. */
+        Imported: {
+            batches: number;
+            entries: number;
+            jars: number;
+            bottles: number;
+            already_here: number;
+            says: string;
+        };
+        /** @description An invitation that has not been used; its link is shown once, when made. */
+        Invite: {
+            id: string;
+            /** @enum {string} */
+            role: "keeper" | "helper" | "reader";
+            until: string;
+            link: string | null;
+        };
+        /** @description What an invitation offers. */
+        InviteView: {
+            house: string;
+            /** @enum {string} */
+            role: "keeper" | "helper" | "reader";
+        };
+        /** @description A jar size on the house's list. */
+        JarSize: {
+            id: string;
+            called: string;
+            /** Format: float */
+            brim_ml: number;
+            /** Format: float */
+            height_mm: number;
+            text: string;
+        };
+        /** @description A line of a label. */
+        LabelLine: {
+            id: string;
+            text: string;
+        };
+        /** @description A link to pass on, shown once. */
+        Link: {
+            link: string;
+            until: string;
+        };
+        MakeAccount: {
+            /** @description Somebody new, with a house of their own or by an invitation. */
+            name: string;
+            email: string;
+            password: string;
+            house?: string;
+            time_zone?: string;
+            /** @enum {string} */
+            measures?: "us" | "metric" | "australian" | "imperial";
+        };
+        MakeHouse: {
+            /** @description A house of one's own. */
+            name: string;
+            time_zone: string;
+            /** @enum {string} */
+            measures: "us" | "metric" | "australian" | "imperial";
+        };
+        /** @description Everything the Bench can choose from. */
+        Materials: {
+            herbs: components["schemas"]["HerbChoice"][];
+            forms: components["schemas"]["Ref"][];
+            oils: components["schemas"]["OilChoice"][];
+            methods: components["schemas"]["MethodChoice"][];
+            purposes: components["schemas"]["Ref"][];
+        };
+        /** @description Who is signed in, if anybody. */
+        Me: {
+            signed_in: boolean;
+            demo_open: boolean;
+            id: string;
+            name: string;
+            email: string;
+            /** @enum {string} */
+            temperature: "c" | "f";
+            /** @enum {string} */
+            amounts: "metric" | "kitchen";
+            houses: components["schemas"]["HouseLink"][];
+        };
+        /** @description A method to choose, with its schools. */
+        MethodChoice: {
+            id: string;
+            name: string;
+            heated: boolean;
+            schools: components["schemas"]["SchoolChoice"][];
+        };
+        NewPassword: {
+            /** @description A new password, by a link. */
+            password: string;
+        };
+        /** @description No more than that somebody is there. */
+        Nothing: {
+            here: boolean;
+        };
+        /** @description An oil to choose. */
+        OilChoice: {
+            id: string;
+            name: string;
+            note: string;
+            allergens: string[];
+        };
+        /** @description Who is of the house, and who is asked. */
+        People: {
+            people: components["schemas"]["Person"][];
+            invitations: components["schemas"]["Invite"][];
+        };
+        /** @description One of the people of a house. */
+        Person: {
+            id: string;
+            name: string;
+            email: string;
+            /** @enum {string} */
+            role: "keeper" | "helper" | "reader";
+            you: boolean;
+        };
+        /** @description What there is to do where one stands. */
+        PlaceGroup: {
+            place: string;
+            name: string;
+            tasks: components["schemas"]["TaskView"][];
+        };
+        /**
+         * Plan
+         * @description A wish made into amounts, levels and days. Dates are YYYY-MM-DD, moments ISO 8601 with offset.
+         */
+        Plan: {
+            name: string;
+            sentence: {
+                slot: string | null;
+                text: string;
+                chosen: boolean;
+            }[];
+            sentence_text: string;
+            /** @description By id; oil_volume.ID and oil_mass.ID for each oil. */
+            figures: {
+                [key: string]: {
+                    value: number | string;
+                    /** @enum {string} */
+                    unit: "g" | "mL" | "mm" | "C" | "h" | "date";
+                    low: number | string | null;
+                    high: number | string | null;
+                    text: string;
+                    range_text: string | null;
+                    kitchen: null | {
+                        text: string;
+                        rounding_percent: number;
+                    };
+                    reasons: {
+                        rule: string;
+                        says: string;
+                        source: string;
+                        standing: string;
+                        /** @description Named inputs; an empty list where there are none. */
+                        inputs: Record<string, never> | unknown[];
+                    }[];
+                };
+            };
+            herb: {
+                id: string;
+                name: string;
+                latin: string;
+                part: string;
+                state: string;
+                form: string;
+                form_name: string;
+            };
+            oils: {
+                id: string;
+                name: string;
+                inci: string;
+                share: number;
+                allergens: string[];
+            }[];
+            ratio: string;
+            purpose: string;
+            jar: {
+                id: string;
+                called: string;
+                brim_ml: number;
+                height_mm: number;
+                diameter_mm: number;
+                dry_fill_mm: number;
+                bed_mm: number;
+                level_mm: number;
+                marks: {
+                    mm: number;
+                    text: string;
+                }[];
+            };
+            method: {
+                id: string;
+                name: string;
+                heated: boolean;
+                school: string;
+                school_name: string;
+                hours: number;
+                target_c: number | null;
+                ceiling_c: number | null;
+                handling: string[];
+            };
+            schedule: {
+                fill_at: string;
+                sessions: {
+                    from: string;
+                    to: string;
+                }[];
+                strain_at: string;
+                settled_at: string;
+                ready_on: string;
+                keeping_months: number;
+            };
+            notes: {
+                id: string;
+                /** @enum {string} */
+                rank: "stop" | "care" | "note";
+                says: string;
+            }[];
+        };
+        /** @description Batches that want the press. */
+        PressList: {
+            to_strain: components["schemas"]["ShelfJar"][];
+            resting: components["schemas"]["ShelfJar"][];
+            bottled: components["schemas"]["ShelfJar"][];
+        };
+        /** @description What was expected and what came out. */
+        PressView: {
+            expected: string;
+            expected_range: string;
+            /** Format: float */
+            low_ml: number;
+            /** Format: float */
+            expected_ml: number;
+            /** Format: float */
+            high_ml: number;
+            /** Format: float */
+            oil_in_ml: number;
+            /** Format: float */
+            strained_ml: number | null;
+            strained: string | null;
+            typed: string | null;
+            verdict: string | null;
+            says: string | null;
+            advice: string;
+            settled_at: string | null;
+            settled: boolean;
+            suggested: components["schemas"]["FillLine"][];
+            left: string | null;
+        };
+        Problem: {
+            /** @description An RFC 9457 problem. Only described here; {@see \App\Http\Problems} writes it. */
+            type: string;
+            title: string;
+            status: number;
+            detail: string;
+            faults?: {
+                field: string;
+                reason: string;
+                sentence: string;
+            }[];
+            current?: Record<string, never>;
+        };
+        Reckon: {
+            /** @description A wish to be reckoned. */
+            wish: components["schemas"]["Wish"];
+        };
+        RecordTask: {
+            /** @description A step done, skipped for a reason, or put off to a day. */
+            task: string;
+            /** @enum {string} */
+            outcome: "done" | "skipped" | "later";
+            reason?: string;
+            until?: string;
+        };
+        /** @description Something named, by its id. */
+        Ref: {
+            id: string;
+            name: string;
+        };
+        /** @description A school of a method. */
+        SchoolChoice: {
+            id: string;
+            name: string;
+            span: string;
+            why: string;
+        };
+        ShakeTogether: {
+            /** @description Several jars turned over at once. */
+            batches: string[];
+        };
+        /** @description Every jar, board by board. */
+        Shelf: {
+            parts: components["schemas"]["ShelfPart"][];
+            empty: boolean;
+        };
+        /** @description A jar as the Shelf draws it: levels in mm, days counted. */
+        ShelfJar: {
+            id: string;
+            code: string;
+            herb: string;
+            oils: string;
+            stage: string;
+            jar: string;
+            /** Format: float */
+            brim_ml: number;
+            /** Format: float */
+            height_mm: number;
+            /** Format: float */
+            diameter_mm: number;
+            /** Format: float */
+            bed_mm: number;
+            /** Format: float */
+            level_mm: number;
+            /** Format: float */
+            progress: number;
+            days: string;
+            alert: string;
+        };
+        /** @description One board of the Shelf. */
+        ShelfPart: {
+            part: string;
+            name: string;
+            total: number;
+            jars: components["schemas"]["ShelfJar"][];
+            next: string | null;
+        };
+        SignIn: {
+            /** @description An e-mail address and a password. */
+            email: string;
+            password: string;
+        };
+        StartBatch: {
+            /** @description A wish to be begun. */
+            wish: components["schemas"]["Wish"];
+            origin?: string;
+            repeats?: string;
+        };
+        Strain: {
+            /** @description What came out of the cloth, weighed or measured. */
+            amount: string;
+            note?: string;
+        };
+        /** @description One thing to do, in words. */
+        TaskView: {
+            key: string;
+            step: string;
+            place: string;
+            batch: string;
+            code: string;
+            title: string;
+            detail: string;
+            due_at: string;
+            due_text: string;
+            overdue: boolean;
+            open: boolean;
+            waiting: boolean;
+            skippable: boolean;
+            at_press: boolean;
+            minutes: number;
+        };
+        /** @description What wants doing. */
+        Today: {
+            headline: string;
+            date: string;
+            bar: components["schemas"]["DayBar"];
+            places: components["schemas"]["PlaceGroup"][];
+            coming: components["schemas"]["DayGroup"][];
+            due: number;
+            shown: number;
+            empty: boolean;
+        };
+        UndoEntry: {
+            /** @description An entry to strike out. */
+            entry: string;
+        };
+        /**
+         * Wish
+         * @description What somebody wants made. Give any two of herb amount, oil amount and ratio, or a jar and a ratio; what is left out is chosen.
+         */
+        Wish: {
+            /** @description A herb from the tables by id, or any by name and form. */
+            herb: {
+                id?: string | null;
+                name?: string | null;
+                /** @description Id of a herb form; the herb's own when left out. */
+                form?: string | null;
+                /** @enum {string|null} */
+                state?: "dried" | null;
+                /** @description Weight as written, such as "70 g" or "2 1/2 oz"; a bare number is grams. */
+                amount?: string | number | null;
+            };
+            oils: (string | {
+                id: string;
+                /** @description Parts by volume, 1 when left out. */
+                parts?: string | number | null;
+            })[];
+            /** @description Volume in all as written, such as "350 mL" or "1 1/2 cups"; a bare number is mL. */
+            oil_amount?: string | number | null;
+            /** @description Herb to oil, such as "1:5", "1:5 w/w" or "1:2 v/v". */
+            ratio?: string | number | null;
+            /** @description Id of a jar of the house, or its measures. */
+            jar?: (string | null) | {
+                called?: string;
+                brim: string;
+                inner_height: string;
+            };
+            /** @enum {string|null} */
+            method?: "cold" | "double-boiler" | "slow-cooker" | null;
+            school?: string | null;
+            /** @description Day to begin, YYYY-MM-DD. */
+            start?: string | null;
+            /** @description Day wanted, YYYY-MM-DD. */
+            ready_by?: string | null;
+            /** @enum {string|null} */
+            purpose?: "salve" | "skin" | "face" | "hair" | "massage" | "kitchen" | "perfume" | null;
+            /** @description Only for reckoning without an application: where the wish is reckoned. */
+            house?: {
+                now?: string;
+                time_zone?: string;
+                waking?: {
+                    from?: string;
+                    to?: string;
+                };
+                /** @enum {string} */
+                measures?: "us" | "metric" | "australian" | "imperial";
+                drops_per_ml?: number;
+            };
+        };
+        WriteNote: {
+            /** @description A note for the logbook, or a better one for one that was wrong. */
+            note: string;
+            corrects?: string;
+        };
+    };
+    responses: never;
+    parameters: never;
+    requestBodies: never;
+    headers: never;
+    pathItems: never;
 }
-export type $defs = Record<string, never>
+export type $defs = Record<string, never>;
 export interface operations {
-  post_houses_house_batches: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path: {
-        house: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['StartBatch']
-      }
-    }
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BatchView']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  get_houses_house_batches_batch: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        house: string
-        batch: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BatchView']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  patch_houses_house_batches_batch: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path: {
-        house: string
-        batch: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['EditBatch']
-      }
-    }
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BatchView']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_houses_house_batches_batch_tasks: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path: {
-        house: string
-        batch: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['RecordTask']
-      }
-    }
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BatchView']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_houses_house_batches_batch_notes: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path: {
-        house: string
-        batch: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WriteNote']
-      }
-    }
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BatchView']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_houses_house_batches_batch_undo: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path: {
-        house: string
-        batch: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['UndoEntry']
-      }
-    }
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BatchView']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_houses_house_batches_batch_strain: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path: {
-        house: string
-        batch: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Strain']
-      }
-    }
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BatchView']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_houses_house_batches_batch_bottle: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path: {
-        house: string
-        batch: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Bottle']
-      }
-    }
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BatchView']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_houses_house_batches_batch_discard: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path: {
-        house: string
-        batch: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Discard']
-      }
-    }
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BatchView']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  get_houses_house_materials: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        house: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Materials']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_houses_house_reckon: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path: {
-        house: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Reckon']
-      }
-    }
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Plan']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  get_me: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Me']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  patch_me: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ChangeMe']
-      }
-    }
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Me']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_accounts: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['MakeAccount']
-      }
-    }
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Me']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_session: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SignIn']
-      }
-    }
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Me']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  delete_session: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description Done */
-      204: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_demo: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Me']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  put_me_password: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ChangePassword']
-      }
-    }
-    responses: {
-      /** @description Done */
-      204: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_houses: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['MakeHouse']
-      }
-    }
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Me']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  get_invitations_token: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        token: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['InviteView']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_invitations_token: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path: {
-        token: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Me']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_resets_token: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path: {
-        token: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NewPassword']
-      }
-    }
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Me']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  get_houses_house: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        house: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['HouseView']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  patch_houses_house: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path: {
-        house: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['EditHouse']
-      }
-    }
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['HouseView']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_houses_house_jars: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path: {
-        house: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['AddJar']
-      }
-    }
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['HouseView']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  delete_houses_house_jars_jar: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path: {
-        house: string
-        jar: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['HouseView']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_houses_house_bottles: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path: {
-        house: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['AddBottle']
-      }
-    }
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['HouseView']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  delete_houses_house_bottles_bottle: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path: {
-        house: string
-        bottle: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['HouseView']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  get_houses_house_export: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        house: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': unknown
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_houses_house_import: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path: {
-        house: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Imported']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  get_houses_house_batches_batch_tag_pdf: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        house: string
-        batch: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/pdf': unknown
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  get_houses_house_batches_batch_labels_pdf: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        house: string
-        batch: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/pdf': unknown
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  get_houses_house_batches_batch_code_svg: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        house: string
-        batch: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'image/svg+xml': unknown
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  get_houses_house_people: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        house: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['People']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  delete_houses_house_people_person: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path: {
-        house: string
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['People']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  patch_houses_house_people_person: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path: {
-        house: string
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ChangeRole']
-      }
-    }
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['People']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_houses_house_people_person_reset: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path: {
-        house: string
-        person: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Link']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_houses_house_invitations: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path: {
-        house: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['AskIn']
-      }
-    }
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Invite']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  delete_houses_house_invitations_invitation: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path: {
-        house: string
-        invitation: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['People']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  get_houses_house_shelf: {
-    parameters: {
-      query?: {
-        part?: string
-        after?: string
-      }
-      header?: never
-      path: {
-        house: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Shelf']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  get_houses_house_press: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        house: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['PressList']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  get_houses_house_find: {
-    parameters: {
-      query?: {
-        q?: string
-      }
-      header?: never
-      path: {
-        house: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FoundList']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  get_houses_house_nothing: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        house: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Nothing']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  get_houses_house_today: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        house: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Today']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_houses_house_today_shaken: {
-    parameters: {
-      query?: never
-      header?: {
-        'Idempotency-Key'?: string
-      }
-      path: {
-        house: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ShakeTogether']
-      }
-    }
-    responses: {
-      /** @description As described */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Today']
-        }
-      }
-      /** @description A problem, in a sentence */
-      '4XX': {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
+    post_houses_house_batches: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                house: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StartBatch"];
+            };
+        };
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchView"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_houses_house_batches_batch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                house: string;
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchView"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    patch_houses_house_batches_batch: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                house: string;
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EditBatch"];
+            };
+        };
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchView"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_houses_house_batches_batch_tasks: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                house: string;
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecordTask"];
+            };
+        };
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchView"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_houses_house_batches_batch_notes: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                house: string;
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WriteNote"];
+            };
+        };
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchView"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_houses_house_batches_batch_undo: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                house: string;
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UndoEntry"];
+            };
+        };
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchView"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_houses_house_batches_batch_strain: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                house: string;
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Strain"];
+            };
+        };
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchView"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_houses_house_batches_batch_bottle: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                house: string;
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Bottle"];
+            };
+        };
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchView"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_houses_house_batches_batch_discard: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                house: string;
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Discard"];
+            };
+        };
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchView"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_houses_house_materials: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                house: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Materials"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_houses_house_reckon: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                house: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Reckon"];
+            };
+        };
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Plan"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_me: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    patch_me: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeMe"];
+            };
+        };
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_accounts: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MakeAccount"];
+            };
+        };
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_session: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SignIn"];
+            };
+        };
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_session: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_demo: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_me_password: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangePassword"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_houses: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MakeHouse"];
+            };
+        };
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_invitations_token: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InviteView"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_invitations_token: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_resets_token: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPassword"];
+            };
+        };
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_houses_house: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                house: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseView"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    patch_houses_house: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                house: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EditHouse"];
+            };
+        };
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseView"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_houses_house_jars: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                house: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AddJar"];
+            };
+        };
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseView"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_houses_house_jars_jar: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                house: string;
+                jar: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseView"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_houses_house_bottles: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                house: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AddBottle"];
+            };
+        };
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseView"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_houses_house_bottles_bottle: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                house: string;
+                bottle: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseView"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_houses_house_export: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                house: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_houses_house_import: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                house: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Imported"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_houses_house_batches_batch_tag_pdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                house: string;
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_houses_house_batches_batch_labels_pdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                house: string;
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_houses_house_batches_batch_code_svg: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                house: string;
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": unknown;
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_houses_house_people: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                house: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["People"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_houses_house_people_person: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                house: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["People"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    patch_houses_house_people_person: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                house: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeRole"];
+            };
+        };
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["People"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_houses_house_people_person_reset: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                house: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Link"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_houses_house_invitations: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                house: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskIn"];
+            };
+        };
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Invite"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_houses_house_invitations_invitation: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                house: string;
+                invitation: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["People"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_houses_house_shelf: {
+        parameters: {
+            query?: {
+                part?: string;
+                after?: string;
+            };
+            header?: never;
+            path: {
+                house: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Shelf"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_houses_house_press: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                house: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PressList"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_houses_house_find: {
+        parameters: {
+            query?: {
+                q?: string;
+            };
+            header?: never;
+            path: {
+                house: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundList"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_houses_house_nothing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                house: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Nothing"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_houses_house_today: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                house: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Today"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_houses_house_today_shaken: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                house: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShakeTogether"];
+            };
+        };
+        responses: {
+            /** @description As described */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Today"];
+                };
+            };
+            /** @description A problem, in a sentence */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
 }
