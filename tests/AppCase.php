@@ -72,9 +72,12 @@ abstract class AppCase extends TestCase
     {
         $this->app->make(CurrentHouse::class)->leave();
 
-        return $this->actingAs($as ?? $this->keeper)
+        $answer = $this->actingAs($as ?? $this->keeper)
             ->withHeaders(['Idempotency-Key' => $key ?? Str::random(20)])
             ->json($method, '/api'.$path, $data);
+        Contract::check($method, $path, $answer);
+
+        return $answer;
     }
 
     /** @param  array<string, mixed>  $data */

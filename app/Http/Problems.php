@@ -39,7 +39,7 @@ final class Problems
         return match (true) {
             $thrown instanceof WishRefused => self::response(422, $thrown->getMessage(), $thrown->faults),
             $thrown instanceof Refused => self::response(422, $thrown->sentence, [$thrown->toArray()]),
-            $thrown instanceof Clash => self::response(409, $thrown->getMessage(), [], $thrown->current),
+            $thrown instanceof Clash => self::response(409, $thrown->getMessage(), [], $thrown->current === [] ? null : $thrown->current),
             $thrown instanceof ValidationException => self::response(422, $thrown->getMessage(), self::faults($thrown)),
             $thrown instanceof AuthenticationException => self::response(401),
             $thrown instanceof AuthorizationException => self::response(403),

@@ -75,6 +75,11 @@ npm_packages() {
 
 build_web() {
   local stamp
+  stamp=$(stamp_of docs/openapi.json)
+  if [ ! -f web/api/schema.d.ts ] || ! fresh types "$stamp"; then
+    quietly "the interface's types" npx openapi-typescript docs/openapi.json -o web/api/schema.d.ts
+    mark types "$stamp"
+  fi
   stamp=$(find web vite.config.ts package-lock.json -type f | sort | xargs cat | sha256sum | cut -c1-40)
   if [ ! -f public/build/.vite/manifest.json ] || ! fresh web "$stamp"; then
     quietly "building the interface" npx vite build

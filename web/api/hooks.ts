@@ -31,16 +31,20 @@ export const useMaterials = () => useOfHouse<Shape<'Materials'>>('/materials', {
 type Write = { method?: string; path: string; body?: unknown; raw?: string }
 
 /**
- * A write. Two presses before the first is answered carry the same key, so that it is done once.
+ * A write. Two presses alike before the first is answered carry the same key, so that it is done
+ * once; anything else written meanwhile has a key of its own.
  */
 export function useWrite<T>(done?: (answer: T) => void) {
-  const key = useRef(newKey())
+  const open = useRef(new Map<string, string>())
   const client = useQueryClient()
   return useMutation<T, Problem, Write>({
-    mutationFn: ({ method = 'POST', path, body, raw }) =>
-      send<T>(method, path, { key: key.current, ...(raw === undefined ? { body } : { raw }) }),
-    onSettled: () => {
-      key.current = newKey()
+    mutationFn: ({ method = 'POST', path, body, raw }) => {
+      const same = `${method} ${path} ${raw ?? JSON.stringify(body)}`
+      const key = open.current.get(same) ?? newKey()
+      open.current.set(same, key)
+      return send<T>(method, path, { key, ...(raw === undefined ? { body } : { raw }) }).finally(() =>
+        open.current.delete(same),
+      )
     },
     onSuccess: (answer) => {
       done?.(answer)

@@ -116,7 +116,7 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
         </section>
         <section aria-label="Facts" className="border-line flex flex-col gap-3 lg:border-l lg:pl-8">
           <h2 className="column-head font-text text-base">Facts</h2>
-          <dl className="grid grid-cols-[1fr_auto] items-baseline gap-x-4 gap-y-1.5">
+          <dl className="grid grid-cols-[1fr_auto] items-baseline gap-x-4 gap-y-1.5 [&_dd]:text-right">
             <dt>{plan.herb.name}</dt>
             <dd>
               <Figure name={plan.herb.name} figure={plan.figures.herb_mass} kitchenFirst={kitchen} size="text-xl" />

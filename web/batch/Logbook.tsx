@@ -5,27 +5,14 @@ import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
 import { Button } from '../parts/Button'
 import { Area } from '../parts/Field'
+import { useKept } from '../parts/kept'
 import { Trouble } from '../parts/Notice'
-
-/** A note being written is kept until it is in. */
-function useNote(id: string): [string, (note: string) => void] {
-  const store = `kettle.note.${id}`
-  const [note, setNote] = useState(() => localStorage.getItem(store) ?? '')
-  return [
-    note,
-    (next) => {
-      if (next === '') localStorage.removeItem(store)
-      else localStorage.setItem(store, next)
-      setNote(next)
-    },
-  ]
-}
 
 export function Logbook({ batch }: { batch: Shape<'BatchView'> }) {
   const house = useHouseId()
   const { works } = usePart()
   const say = useSay()
-  const [note, setNote] = useNote(batch.id)
+  const [note, setNote] = useKept(`note.${batch.id}`)
   const [correcting, setCorrecting] = useState<string | null>(null)
   const path = `/houses/${house}/batches/${batch.id}`
   const write = useBatchWrite(() => {

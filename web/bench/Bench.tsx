@@ -8,6 +8,7 @@ import { usePart } from '../frame/part'
 import { Button } from '../parts/Button'
 import { Field } from '../parts/Field'
 import { Figure } from '../parts/Figure'
+import { useKept } from '../parts/kept'
 import { JarWithLevels } from '../parts/JarDrawing'
 import { Notice, Trouble, Waiting } from '../parts/Notice'
 import { PlanDays } from '../parts/PlanDays'
@@ -32,7 +33,7 @@ export default function Bench() {
   const { works, kitchen } = usePart()
   const [wish, change, setWish] = useDraft(house)
   const [open, setOpen] = useState<string | null>(null)
-  const [origin, setOrigin] = useState('')
+  const [origin, setOrigin] = useKept(`origin.${house}`)
   const [query, setQuery] = useSearchParams()
   const go = useNavigate()
   const asked = useSettled(wish, 60)
@@ -58,6 +59,7 @@ export default function Bench() {
   const start = useBatchWrite((batch) => {
     sessionStorage.removeItem('kettle.repeats')
     setWish(FIRST)
+    setOrigin('')
     void go(`/h/${house}/batch/${batch.id}`)
   })
   const begin = () => start.mutate({ path: `/houses/${house}/batches`, body: { wish, origin, repeats } })
@@ -69,7 +71,7 @@ export default function Bench() {
   const problem = plan.isError ? plan.error : null
   const shown = plan.data ?? last
   return (
-    <div className="flex flex-col gap-6">
+    <div className="flex flex-col gap-6 max-sm:pb-16">
       <Sentence
         pieces={shown?.sentence}
         open={open}
@@ -121,7 +123,7 @@ export default function Bench() {
                   onChange={(e) => setOrigin(e.target.value)}
                 />
                 <Trouble problem={start.error} />
-                <div className="flex flex-wrap gap-3 max-sm:sticky max-sm:bottom-20">
+                <div className="max-sm:bg-enamel max-sm:border-line flex flex-wrap gap-3 max-sm:fixed max-sm:inset-x-0 max-sm:bottom-[51px] max-sm:z-10 max-sm:justify-between max-sm:border-t max-sm:px-4 max-sm:py-2">
                   <Button
                     look="strong"
                     disabled={!ready || problem !== null}

@@ -1,9 +1,9 @@
-import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { type Shape, useBatch, useBatchWrite, useHouseId, useOfHouse } from '../api/hooks'
 import { usePart } from '../frame/part'
 import { Button, ButtonLink } from '../parts/Button'
 import { Area, Field } from '../parts/Field'
+import { useKept } from '../parts/kept'
 import { Trouble, Waiting } from '../parts/Notice'
 import { TaskRow } from '../today/TaskRow'
 import { Bottling } from './Bottling'
@@ -143,9 +143,12 @@ function AtPress({ id }: { id: string }) {
 function StrainForm({ batch }: { batch: Shape<'BatchView'> }) {
   const house = useHouseId()
   const { works } = usePart()
-  const [amount, setAmount] = useState('')
-  const [note, setNote] = useState('')
-  const write = useBatchWrite()
+  const [amount, setAmount] = useKept(`strain.${batch.id}`)
+  const [note, setNote] = useKept(`strain-note.${batch.id}`)
+  const write = useBatchWrite(() => {
+    setAmount('')
+    setNote('')
+  })
   if (!works) return null
   return (
     <form

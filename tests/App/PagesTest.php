@@ -1,0 +1,183 @@
+<?php
+
+use App\House\CurrentHouse;
+use App\House\Role;
+use App\Models\Batch;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/** Many batches like one, copied in the database; each with the tasks of the first. */
+function copies($test, int $count): void
+{
+    $first = $test->batch(['jar' => $test->jarOf(505)->uid]);
+    $test->fill($first);
+    $row = (array) DB::table('batches')->where('id', $first->id)->first();
+    $tasks = DB::table('tasks')->where('batch_id', $first->id)->get();
+    for ($n = 2; $n <= $count; $n++) {
+        $id = DB::table('batches')->insertGetId([...$row, 'id' => null, 'uid' => Str::lower(Str::ulid()->toString()), 'code' => sprintf('26-%03d', $n)]);
+        DB::table('tasks')->insert($tasks->map(fn ($task) => [...(array) $task, 'id' => null, 'batch_id' => $id])->all());
+    }
+}
+
+it('teaches in an empty house', function () {
+    $this->atHouse('GET', '/today')->assertJsonPath('empty', true)->assertJsonPath('headline', 'Tuesday. Nothing wants doing.');
+    $this->atHouse('GET', '/shelf')->assertJsonPath('empty', true);
+    $this->atHouse('GET', '/press')->assertJsonPath('to_strain', []);
+});
+
+it('gives a page of Today however much is due, and says how much more', function () {
+    copies($this, 60);
+    Carbon::setTestNow('2027-01-05T10:00:00Z');
+    $today = $this->atHouse('GET', '/today')->json();
+    expect($today['due'])->toBe(240)->and($today['shown'])->toBe(40)->and($today['headline'])->toBe('Tuesday. 240 things to do; the first 40 are here.');
+    $all = array_merge(...array_column($today['places'], 'tasks'));
+    $due = array_column($all, 'due_at');
+    expect($all)->toHaveCount(40)->and(max($due))->toBeLessThan('2026-11-26');
+});
+
+it('walks along a board of the Shelf without losing or doubling a jar', function () {
+    copies($this, 40);
+    $seen = [];
+    $after = '';
+    do {
+        $part = $this->atHouse('GET', '/shelf?part=steeping&after='.urlencode($after))->json('parts.0');
+        expect($part['total'])->toBe(40);
+        $seen = [...$seen, ...array_column($part['jars'], 'code')];
+        $after = $part['next'] ?? '';
+    } while ($after !== '');
+    expect($seen)->toHaveCount(40)->and(array_unique($seen))->toHaveCount(40);
+});
+
+it('draws the day from getting up to bed', function (string $now, ?float $at, string $text) {
+    Carbon::setTestNow($now);
+    $bar = $this->atHouse('GET', '/today')->json('bar');
+    expect($bar)->toMatchArray(['wake' => '07:00', 'bed' => '22:30', 'now_text' => $text]);
+    $at === null ? expect($bar['now'])->toBeNull() : expect($bar['now'])->toEqualWithDelta($at, 0.001);
+})->with([
+    ['2026-11-24T07:00:00Z', 0.0, '07:00'], ['2026-11-24T14:45:00Z', 0.5, '14:45'], ['2026-11-24T22:30:00Z', 1.0, '22:30'], ['2026-11-24T03:00:00Z', null, '03:00'],
+    // British Summer Time: the same moment is an hour later by the wall.
+    ['2026-07-01T13:45:00Z', 0.5, '14:45'],
+]);
+
+it('says the hands a day wants', function (int $jars, string $headline) {
+    for ($i = 0; $i < $jars; $i++) {
+        $this->batch();
+    }
+    expect($this->atHouse('GET', '/today')->json('headline'))->toBe($headline);
+})->with([[1, 'Tuesday. A quarter of an hour of hands.'], [2, 'Tuesday. Three quarters of an hour of hands.'], [3, 'Tuesday. An hour of hands.'], [7, 'Tuesday. Two hours of hands.']]);
+
+it('puts each thing where one stands to do it', function () {
+    $cold = $this->batch();
+    $this->fill($cold);
+    $warm = $this->batch(['method' => 'slow-cooker']);
+    $this->fill($warm);
+    $this->batch();
+    Carbon::setTestNow('2026-11-24T12:00:00Z');
+    $places = array_column($this->atHouse('GET', '/today')->json('places'), 'tasks', 'place');
+    expect(array_column($places['bench'], 'step'))->toBe(['fill'])->and(array_column($places['stove'], 'step'))->toContain('warm_on')
+        ->and(array_column($places['shelf'], 'step'))->toBe(['top_up']);
+});
+
+it('counts days by the house’s calendar, and not by the server’s', function () {
+    $this->atHouse('PATCH', '', ['version' => 1, 'name' => 'Far', 'time_zone' => 'Pacific/Auckland', 'measures' => 'metric', 'wake' => '07:00', 'bed' => '22:00', 'drops_per_ml' => 20])->assertOk();
+    // 10:00 UTC on the 24th is 23:00 on the 24th in Auckland: filling waits for the morning of the 25th.
+    $batch = $this->batch();
+    expect($this->atHouse('GET', "/batches/{$batch->uid}")->json('tasks.0.due_text'))->toBe('tomorrow 07:00');
+    Carbon::setTestNow('2026-11-24T20:00:00Z');
+    $this->fill($batch);
+    expect($this->atHouse('GET', "/batches/{$batch->uid}")->json('stage_text'))->toBe('cold, day 0 of 28')
+        ->and($this->atHouse('GET', '/today')->json('date'))->toBe('Wednesday 25 November 2026');
+});
+
+it('finds by code, by name, by plant, and nothing of another house', function () {
+    $batch = $this->batch();
+    $find = fn (string $typed, $as = null) => $this->atHouse('GET', '/find?q='.urlencode($typed), [], $as)->assertOk()->json('found');
+    expect($find($batch->code)[0]['path'])->toBe('batch/'.$batch->uid)
+        ->and($find('marsh')[0]['kind'])->toBe('jar')
+        ->and(array_column($find('Tilia'), 'name'))->toBe(['linden blossom'])
+        ->and($find(''))->toBe([])
+        ->and($find('nothing like it'))->toBe([]);
+    $this->house = $this->aHouse($this->keeper, 'Other');
+    expect(array_column($find('marsh'), 'kind'))->toBe(['plant']);
+});
+
+it('lists at the press what is soon to strain, resting, and lately bottled', function () {
+    $batch = $this->batch();
+    $this->fill($batch);
+    expect($this->atHouse('GET', '/press')->json('to_strain'))->toBe([]);
+    Carbon::setTestNow('2026-12-20T10:00:00Z');
+    expect($this->atHouse('GET', '/press')->json('to_strain.0.code'))->toBe($batch->code);
+    $this->atHouse('POST', "/batches/{$batch->uid}/strain", ['amount' => '300 mL']);
+    expect($this->atHouse('GET', '/press')->json('resting.0.days'))->toBe('settling');
+});
+
+it('shows a surprise at the press for what it is', function (string $amount, string $verdict, string $words) {
+    $batch = $this->batch(['jar' => $this->jarOf(505)->uid]);
+    $this->fill($batch);
+    $press = $this->atHouse('POST', "/batches/{$batch->uid}/strain", ['amount' => $amount])->assertOk()->json('press');
+    expect($press['verdict'])->toBe($verdict)->and($press['says'])->toContain($words)
+        ->and(array_sum(array_map(fn ($line) => $line['count'] * $line['capacity_ml'], $press['suggested'])))->toBeLessThanOrEqual($press['strained_ml']);
+})->with([['150 mL', 'less', 'Press the herb again'], ['300 mL', 'as expected', 'within the range'], ['380 mL', 'more', 'is it water?']]);
+
+it('discards with a reason, and takes that back', function () {
+    $batch = $this->batch();
+    $this->fill($batch);
+    $gone = $this->atHouse('POST', "/batches/{$batch->uid}/discard", ['reason' => 'Mould.'])->assertOk()->assertJsonPath('stage', 'discarded')->assertJsonPath('tasks', [])->json();
+    $this->atHouse('POST', "/batches/{$batch->uid}/discard", ['reason' => 'Again.'])->assertStatus(422);
+    $this->atHouse('POST', "/batches/{$batch->uid}/tasks", ['task' => 'shake', 'outcome' => 'done'])->assertStatus(422);
+    $this->atHouse('POST', "/batches/{$batch->uid}/undo", ['entry' => $gone['entries'][0]['id']])->assertOk()->assertJsonPath('stage', 'steeping');
+});
+
+it('says who did what, also after they have left', function () {
+    $helper = $this->member(Role::Helper);
+    $batch = $this->batch();
+    $this->atHouse('POST', "/batches/{$batch->uid}/tasks", ['task' => 'fill', 'outcome' => 'done'], $helper)->assertOk();
+    $this->atHouse('DELETE', "/people/{$helper->uid}")->assertOk();
+    expect(array_column($this->atHouse('GET', "/batches/{$batch->uid}")->json('entries'), 'by'))->toBe(['helper', 'Keeper']);
+    $this->atHouse('GET', '/today', [], $helper)->assertNotFound();
+});
+
+it('pages a long logbook and keeps it whole in the export', function () {
+    $batch = $this->batch();
+    app(CurrentHouse::class)->within($this->house, function () use ($batch) {
+        for ($i = 0; $i < 105; $i++) {
+            app(App\Actions\Batches\AddNote::class)(Batch::query()->findOrFail($batch->id), "note {$i}", null);
+        }
+    });
+    $view = $this->atHouse('GET', "/batches/{$batch->uid}")->json();
+    expect($view['entries'])->toHaveCount(100)->and($view['entries_total'])->toBe(106)
+        ->and($view['entries'][0]['note'])->toBe('note 104');
+    expect(json_decode($this->atHouse('GET', '/export')->getContent(), true)['batches'][0]['log'])->toHaveCount(106);
+});
+
+it('adds and takes off vessels, in the house’s own measures', function () {
+    $house = $this->atHouse('POST', '/jars', ['called' => 'crock', 'brim' => '1 1/2 pints', 'height' => '5 in'])->assertOk()->json();
+    $crock = collect($house['jars'])->firstWhere('called', 'crock');
+    // 1.5 US pints = 709.76 mL (NIST Handbook 44).
+    expect($crock['brim_ml'])->toEqualWithDelta(709.765, 0.001)->and($crock['height_mm'])->toEqualWithDelta(127, 0.001);
+    $this->atHouse('POST', '/reckon', ['wish' => $this->wish(['jar' => $crock['id']])])->assertOk()->assertJsonPath('jar.called', 'crock');
+    $bottle = collect($this->atHouse('POST', '/bottles', ['called' => 'dropper', 'capacity' => '1 fl oz'])->assertOk()->json('bottles'))->firstWhere('called', 'dropper');
+    expect($bottle['capacity_ml'])->toEqualWithDelta(29.574, 0.001);
+    $this->atHouse('POST', '/bottles', ['called' => 'vat', 'capacity' => '50 L'])->assertStatus(422);
+    $this->atHouse('POST', '/bottles', ['called' => '', 'capacity' => '50 mL'])->assertStatus(422);
+    $this->atHouse('DELETE', "/bottles/{$bottle['id']}")->assertOk();
+    $this->atHouse('DELETE', "/bottles/{$bottle['id']}")->assertNotFound();
+});
+
+it('says so when a house has no jar left', function () {
+    foreach ($this->atHouse('GET', '')->json('jars') as $jar) {
+        $this->atHouse('DELETE', "/jars/{$jar['id']}")->assertOk();
+    }
+    $this->atHouse('POST', '/reckon', ['wish' => $this->wish()])->assertStatus(422)->assertJsonPath('faults.0.reason', 'missing');
+});
+
+it('keeps two tries at once from doing a thing twice', function () {
+    DB::table('written_keys')->insert([
+        'user_id' => $this->keeper->id, 'key' => 'still-at-work', 'created_at' => now(),
+        'request_hash' => hash('sha256', "POST api/houses/{$this->house->uid}/batches\n".json_encode(['wish' => $this->wish()])),
+    ]);
+    $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'still-at-work')->assertStatus(409)->assertSee('being done already');
+    Carbon::setTestNow(Carbon::now()->addMinutes(5));
+    $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'still-at-work')->assertOk();
+});
