@@ -111,9 +111,7 @@ start_database() {
   local data="$KETTLE_VAR/db" me
   me=$(id -un)
   port_taken "$DB_PORT" && die "Port $DB_PORT is taken. Set another with KETTLE_DB_PORT, in ${ENV_FILE#"$ROOT"/}, or stop what holds it."
-  local first=
   if [ ! -d "$data/mysql" ]; then
-    first=1
     rm -rf "$data"
     quietly "a database of its own" mariadb-install-db --no-defaults --datadir="$data" --user="$me" --auth-root-authentication-method=socket --skip-test-db
   fi
@@ -124,14 +122,17 @@ start_database() {
   daemon mariadb mariadbd --no-defaults --datadir="$data" --user="$me" --socket="$SOCKETS/db.sock" --pid-file="$RUN/mariadbd.pid" \
     --bind-address=127.0.0.1 --port="$DB_PORT" --skip-name-resolve --character-set-server=utf8mb4 \
     --sql-mode=STRICT_ALL_TABLES,NO_ENGINE_SUBSTITUTION,ERROR_FOR_DIVISION_BY_ZERO --innodb-buffer-pool-size=96M --max-allowed-packet=64M $fast
-  wait_for "The database" 300 mariadb-admin --no-defaults --socket="$SOCKETS/db.sock" -u root ping
-  [ -z "$first" ] || mariadb --no-defaults --socket="$SOCKETS/db.sock" -u root <<SQL
+  wait_for "The database" 300 mariadb-admin --no-defaults --socket="$SOCKETS/db.sock" -u "$me" ping
+  [ -f "$data/kettle-ready" ] && return 0
+  # Whoever runs the server is its administrator, by the socket and without a password.
+  mariadb --no-defaults --socket="$SOCKETS/db.sock" -u "$me" <<SQL
 CREATE DATABASE IF NOT EXISTS kettle;
 CREATE DATABASE IF NOT EXISTS kettle_app_tests;
 CREATE USER IF NOT EXISTS 'kettle'@'127.0.0.1' IDENTIFIED BY '$DB_PASSWORD';
 GRANT ALL ON kettle.* TO 'kettle'@'127.0.0.1';
 GRANT ALL ON kettle_app_tests.* TO 'kettle'@'127.0.0.1';
 SQL
+  touch "$data/kettle-ready"
 }
 
 start_web() {
