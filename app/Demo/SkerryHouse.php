@@ -94,7 +94,7 @@ final class SkerryHouse
         $this->steeping(9, 'orange-peel', ['olive'], '237', 'two-weeks', 'peeled and dried on the range', 'kitchen', shakenAgo: 2);
         $this->steeping(3, 'linden-blossom', ['camellia'], '750', 'four-weeks', 'sent from the mainland');
         $this->settling('meadowsweet', ['sunflower'], '310 mL', 1, 'the burnside, July', null);
-        $this->settling('mullein-flower', ['olive'], '280 mL', 2, 'the south wall, August', 'A cloud in the middle since this morning. Warm a spoonful before bottling.');
+        $this->settling('mullein-flower', ['olive'], '355 mL', 2, 'the south wall, August', 'A cloud in the middle since this morning. Warm a spoonful before bottling.');
         $this->scorched();
         $this->warming();
     }

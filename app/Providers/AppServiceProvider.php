@@ -25,7 +25,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         Model::shouldBeStrict(! $this->app->isProduction());
         RateLimiter::for('door', fn (Request $request) => [
-            Limit::perMinute(10)->by('door:'.mb_strtolower((string) $request->input('email')).$request->ip()),
+            Limit::perMinute(10)->by('door:'.(is_string($email = $request->input('email')) ? mb_strtolower($email) : '').$request->ip()),
             Limit::perMinute(60)->by('door:'.$request->ip()),
         ]);
         $this->setClock();

@@ -15,6 +15,7 @@ use App\Words\BatchWords;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Pagination\Cursor;
 use Illuminate\Support\Carbon;
 use Kettle\Diary\Stage;
 use Kettle\Material\Herb;
@@ -39,10 +40,10 @@ final class ShelfController extends Controller
     #[Reads('/houses/{house}/shelf', 'Shelf', 'Every jar', ['part', 'after'])]
     public function show(Request $request): JsonResponse
     {
-        $part = $request->string('part')->toString();
+        $part = $this->asked($request, 'part');
         $names = isset(self::PARTS[$part]) ? [$part] : array_keys(self::PARTS);
         $counts = Batch::query()->selectRaw('stage, count(*) as jars')->groupBy('stage')->toBase()->pluck('jars', 'stage');
-        $parts = array_map(fn (string $name) => $this->part($name, $counts->all(), $part === $name ? $request->string('after')->toString() : ''), $names);
+        $parts = array_map(fn (string $name) => $this->part($name, $counts->all(), $part === $name ? $this->asked($request, 'after') : ''), $names);
 
         return $this->json(new Shelf($parts, $counts->isEmpty()));
     }
@@ -62,7 +63,7 @@ final class ShelfController extends Controller
     #[Reads('/houses/{house}/find', 'FoundList', 'Find a jar or a plant', ['q'])]
     public function find(Request $request, Bench $bench): JsonResponse
     {
-        $typed = mb_strtolower(trim($request->string('q')->limit(60, '')->toString()));
+        $typed = mb_strtolower(trim(mb_substr($this->asked($request, 'q'), 0, 60)));
         if ($typed === '') {
             return $this->json(new FoundList([]));
         }
@@ -91,7 +92,7 @@ final class ShelfController extends Controller
     {
         [$name, $stages, $order] = self::PARTS[$part];
         $query = Batch::query()->select(BatchWords::COLUMNS)->whereIn('stage', $stages)->orderBy($order)->orderBy('id');
-        $page = $query->cursorPaginate(self::PAGE, cursor: \Illuminate\Pagination\Cursor::fromEncoded($after === '' ? null : $after));
+        $page = $query->cursorPaginate(self::PAGE, cursor: $this->cursor($after, $order));
         $total = 0;
         foreach ($stages as $stage) {
             $total += is_numeric($counts[$stage->value] ?? null) ? (int) $counts[$stage->value] : 0;
@@ -112,5 +113,22 @@ final class ShelfController extends Controller
     {
         return array_values($which(Batch::query()->select(BatchWords::COLUMNS))->limit(self::PAGE)->get()
             ->map(fn (Batch $batch) => $this->words->jar($batch))->all());
+    }
+
+    /** A query parameter as text; anything else is taken as not asked. */
+    private function asked(Request $request, string $name): string
+    {
+        $value = $request->query($name);
+
+        return is_string($value) ? $value : '';
+    }
+
+    /** Where to go on along a board; what is not one of our own marks begins at the beginning. */
+    private function cursor(string $after, string $order): ?Cursor
+    {
+        $mark = json_decode((string) base64_decode(strtr($after, '-_', '+/'), true), true);
+        $ours = is_array($mark) && is_string($mark[$order] ?? null) && is_int($mark['id'] ?? null) && is_bool($mark['_pointsToNextItems'] ?? null);
+
+        return $ours ? Cursor::fromEncoded($after) : null;
     }
 }

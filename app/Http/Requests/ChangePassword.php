@@ -14,7 +14,7 @@ final class ChangePassword extends Form
     public function rules(): array
     {
         return [
-            'present' => ['required', 'string', 'current_password'],
+            'present' => ['bail', 'required', 'string', 'max:200', 'current_password'],
             'password' => ['required', 'string', 'min:10', 'max:200'],
         ];
     }

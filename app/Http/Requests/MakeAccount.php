@@ -19,10 +19,10 @@ final class MakeAccount extends Form
     {
         return [
             'name' => ['required', 'string', 'max:80'],
-            'email' => ['required', 'string', 'email', 'max:190', 'unique:users,email'],
+            'email' => ['bail', 'required', 'string', 'email', 'max:190', 'unique:users,email'],
             'password' => ['required', 'string', 'min:10', 'max:200'],
             'house' => ['nullable', 'string', 'max:80'],
-            'time_zone' => ['nullable', 'string', 'timezone'],
+            'time_zone' => ['bail', 'nullable', 'string', 'timezone'],
             'measures' => ['nullable', 'string', 'in:us,metric,australian,imperial'],
         ];
     }
