@@ -79,6 +79,44 @@ final class WishReader
     }
 
     /**
+     * A wish that can be read, kept for the record: only what the document knows, numbers as they were written.
+     *
+     * @param  array<mixed>  $wish
+     * @return array<string, mixed> as docs/formats/wish.schema.json
+     */
+    public static function tidy(array $wish): array
+    {
+        $kept = self::only($wish, ['oil_amount', 'ratio', 'jar', 'method', 'school', 'start', 'ready_by', 'purpose']);
+        if (is_array($kept['jar'] ?? null)) {
+            $kept['jar'] = self::only($kept['jar'], ['called', 'brim', 'inner_height']);
+        }
+        $oils = is_array($wish['oils'] ?? null) ? array_values($wish['oils']) : [];
+
+        return [
+            'herb' => self::only($wish['herb'] ?? null, ['id', 'name', 'form', 'state', 'amount']),
+            'oils' => array_map(fn (mixed $oil) => is_array($oil) ? self::only($oil, ['id', 'parts']) : $oil, $oils),
+            ...$kept,
+        ];
+    }
+
+    /**
+     * @param  list<string>  $keys
+     * @return array<string, mixed> those that are there and not blank
+     */
+    private static function only(mixed $from, array $keys): array
+    {
+        $kept = [];
+        foreach ($keys as $key) {
+            $value = is_array($from) ? $from[$key] ?? null : null;
+            if ($value !== null && $value !== '') {
+                $kept[$key] = is_int($value) || is_float($value) ? (string) $value : $value;
+            }
+        }
+
+        return $kept;
+    }
+
+    /**
      * @template T
      *
      * @param  \Closure(): T  $read

@@ -10,6 +10,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Kettle\Diary\Stage;
 use Kettle\Recipe\Bench;
+use Kettle\Recipe\WishReader;
 use Kettle\Recipe\WishRefused;
 
 /** Turns a wish into a batch with a code, a plan that stays as it is, and a logbook. */
@@ -43,7 +44,7 @@ final readonly class StartBatch
                 'herb_name' => $plan->wish->plant->name,
                 'oils_name' => mb_substr($plan->wish->blend->name(), 0, 120),
                 'origin' => $origin,
-                'wish' => $wish,
+                'wish' => WishReader::tidy($wish),
                 'plan' => $document,
                 'stage' => Stage::Planned,
                 'shelf' => [],

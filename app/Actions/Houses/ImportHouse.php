@@ -11,12 +11,14 @@ use App\Models\House;
 use App\Models\Jar;
 use App\Models\LogEntry;
 use Carbon\Exceptions\InvalidFormatException;
+use Illuminate\Database\QueryException;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Kettle\Diary\Stage;
 use Kettle\Infusion\MethodRefused;
 use Kettle\Infusion\Methods;
+use Kettle\Material\Blend;
 use Kettle\Material\Cupboard;
 use Kettle\Material\MaterialRefused;
 use Kettle\Material\Tables;
@@ -50,6 +52,8 @@ final readonly class ImportHouse
             throw ImportRefused::notOurs('the logbooks', 'two lines have the same id');
         } catch (InvalidFormatException) {
             throw ImportRefused::notOurs('the logbooks', 'a moment is not one of the calendar');
+        } catch (QueryException) {
+            throw ImportRefused::notOurs('the batches', 'a value is out of what the records can hold');
         }
     }
 
@@ -175,15 +179,21 @@ final readonly class ImportHouse
      */
     private function refuseUnknown(array $row): void
     {
-        /** @var array{method: array{id: string}, oils: list<array{id: string}>} $plan */
+        /** @var array{method: array{id: string}, oils: list<array{id: string, share: float}>, figures: array<string, array<string, mixed>>} $plan */
         $plan = $row['plan'];
         try {
             (new Methods($this->tables))->method($plan['method']['id']);
-            foreach ($plan['oils'] as $oil) {
-                (new Cupboard($this->tables))->carrier($oil['id']);
-            }
+            $cupboard = new Cupboard($this->tables);
+            Blend::of(array_map(fn (array $oil) => ['carrier' => $cupboard->carrier($oil['id']), 'parts' => (float) $oil['share']], $plan['oils']));
         } catch (MethodRefused|MaterialRefused $refused) {
             throw ImportRefused::notOurs('batch '.$row['code'], lcfirst($refused->sentence));
+        }
+        foreach (['herb_mass' => ['value'], 'oil_volume' => ['value'], 'yield_volume' => ['low', 'value', 'high']] as $figure => $parts) {
+            foreach ($parts as $part) {
+                if (! is_numeric($plan['figures'][$figure][$part] ?? null) || is_string($plan['figures'][$figure][$part])) {
+                    throw ImportRefused::notOurs('batch '.$row['code'], "the figure {$figure} is not a number");
+                }
+            }
         }
     }
 
