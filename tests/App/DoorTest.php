@@ -23,8 +23,14 @@ it('says what is wrong with an account', function (array $bad, string $field) {
     $answer = $this->postJson('/api/accounts', [...$good, ...$bad])->assertStatus(422);
     expect(array_column($answer->json('faults'), 'field'))->toBe([$field])->and($answer->json('faults.0.sentence'))->toMatch('/\.$/');
 })->with([
-    [['name' => ''], 'name'], [['email' => 'nothing'], 'email'], [['email' => 'taken@example.org'], 'email'], [['password' => 'short'], 'password'],
-    [['time_zone' => 'Mars/Base'], 'time_zone'], [['name' => str_repeat('x', 90)], 'name'], [['measures' => 'cubits'], 'measures'], [['name' => ['a']], 'name'],
+    [['name' => ''], 'name'],
+    [['email' => 'nothing'], 'email'],
+    [['email' => 'taken@example.org'], 'email'],
+    [['password' => 'short'], 'password'],
+    [['time_zone' => 'Mars/Base'], 'time_zone'],
+    [['name' => str_repeat('x', 90)], 'name'],
+    [['measures' => 'cubits'], 'measures'],
+    [['name' => ['a']], 'name'],
 ]);
 
 it('tires of guesses', function () {

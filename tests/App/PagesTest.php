@@ -55,7 +55,10 @@ it('draws the day from getting up to bed', function (string $now, ?float $at, st
     expect($bar)->toMatchArray(['wake' => '07:00', 'bed' => '22:30', 'now_text' => $text]);
     $at === null ? expect($bar['now'])->toBeNull() : expect($bar['now'])->toEqualWithDelta($at, 0.001);
 })->with([
-    ['2026-11-24T07:00:00Z', 0.0, '07:00'], ['2026-11-24T14:45:00Z', 0.5, '14:45'], ['2026-11-24T22:30:00Z', 1.0, '22:30'], ['2026-11-24T03:00:00Z', null, '03:00'],
+    ['2026-11-24T07:00:00Z', 0.0, '07:00'],
+    ['2026-11-24T14:45:00Z', 0.5, '14:45'],
+    ['2026-11-24T22:30:00Z', 1.0, '22:30'],
+    ['2026-11-24T03:00:00Z', null, '03:00'],
     // British Summer Time: the same moment is an hour later by the wall.
     ['2026-07-01T13:45:00Z', 0.5, '14:45'],
 ]);
@@ -65,7 +68,12 @@ it('says the hands a day wants', function (int $jars, string $headline) {
         $this->batch();
     }
     expect($this->atHouse('GET', '/today')->json('headline'))->toBe($headline);
-})->with([[1, 'Tuesday. A quarter of an hour of hands.'], [2, 'Tuesday. Three quarters of an hour of hands.'], [3, 'Tuesday. An hour of hands.'], [7, 'Tuesday. Two hours of hands.']]);
+})->with([
+    [1, 'Tuesday. A quarter of an hour of hands.'],
+    [2, 'Tuesday. Three quarters of an hour of hands.'],
+    [3, 'Tuesday. An hour of hands.'],
+    [7, 'Tuesday. Two hours of hands.'],
+]);
 
 it('puts each thing where one stands to do it', function () {
     $cold = $this->batch();
@@ -118,7 +126,11 @@ it('shows a surprise at the press for what it is', function (string $amount, str
     $press = $this->atHouse('POST', "/batches/{$batch->uid}/strain", ['amount' => $amount])->assertOk()->json('press');
     expect($press['verdict'])->toBe($verdict)->and($press['says'])->toContain($words)
         ->and(array_sum(array_map(fn ($line) => $line['count'] * $line['capacity_ml'], $press['suggested'])))->toBeLessThanOrEqual($press['strained_ml']);
-})->with([['150 mL', 'less', 'Press the herb again'], ['300 mL', 'as expected', 'within the range'], ['380 mL', 'more', 'is it water?']]);
+})->with([
+    ['150 mL', 'less', 'Press the herb again'],
+    ['300 mL', 'as expected', 'within the range'],
+    ['380 mL', 'more', 'is it water?'],
+]);
 
 it('discards with a reason, and takes that back', function () {
     $batch = $this->batch();

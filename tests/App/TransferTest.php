@@ -187,4 +187,8 @@ it('takes in or refuses, whatever was done to the file, and every page still ope
         }
     }
     expect($taken)->toBeGreaterThan(3);
-})->with([[1], [2], [3]]);
+})->with([
+    [1],
+    [2],
+    [3],
+]);

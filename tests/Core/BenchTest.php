@@ -25,7 +25,12 @@ it('solves for any unknown and comes back to where it began', function (string $
     expect($fromOil->figures['herb_mass']->number())->toEqualWithDelta($grams, 1e-6);
     $fromBoth = Support::plan(['herb' => ['id' => $herb, 'amount' => "{$grams} g"], 'oil_amount' => "{$oil} mL"]);
     expect($fromBoth->amounts->ratio->parts)->toEqualWithDelta((float) substr($ratio, 2), 1e-6);
-})->with([['marshmallow-root', '1:5'], ['self-heal', '1:7'], ['linden-blossom', '1:10'], ['poplar-bud', '1:4.5']]);
+})->with([
+    ['marshmallow-root', '1:5'],
+    ['self-heal', '1:7'],
+    ['linden-blossom', '1:10'],
+    ['poplar-bud', '1:4.5'],
+]);
 
 it('keeps mass and scales', function () {
     $small = Support::plan(['herb' => ['id' => 'self-heal', 'amount' => '20 g'], 'oils' => [['id' => 'olive', 'parts' => '3'], ['id' => 'sesame', 'parts' => '1']]]);
@@ -91,8 +96,11 @@ it('says every figure with words, a source and the schema’s shape', function (
         }
     }
 })->with([
-    [['jar' => '473']], [['method' => 'slow-cooker', 'oils' => ['coconut']]], [['method' => 'double-boiler', 'school' => 'long']],
-    [['herb' => ['name' => 'meadow something', 'form' => 'twig', 'amount' => '1 cup'], 'oil_amount' => '2 cups']], [['ready_by' => '2027-03-01', 'oils' => ['sweet-almond', 'sesame']]],
+    [['jar' => '473']],
+    [['method' => 'slow-cooker', 'oils' => ['coconut']]],
+    [['method' => 'double-boiler', 'school' => 'long']],
+    [['herb' => ['name' => 'meadow something', 'form' => 'twig', 'amount' => '1 cup'], 'oil_amount' => '2 cups']],
+    [['ready_by' => '2027-03-01', 'oils' => ['sweet-almond', 'sesame']]],
 ]);
 
 it('refuses with the field and the reason', function (array $wish, string $fault) {

@@ -90,7 +90,12 @@ it('does nothing more for what was discarded, and says what is not open', functi
 
 it('refuses a day without hours', function (string $from, string $to) {
     WakingHours::between($from, $to);
-})->with([['22:00', '07:00'], ['07:00', '09:00'], ['7am', '22:00'], ['25:00', '26:00']])->throws(DiaryRefused::class);
+})->with([
+    ['22:00', '07:00'],
+    ['07:00', '09:00'],
+    ['7am', '22:00'],
+    ['25:00', '26:00'],
+])->throws(DiaryRefused::class);
 
 it('tells a yield within, below and above what was expected', function () {
     $expected = ['low' => 220.0, 'value' => 260.0, 'high' => 300.0];

@@ -63,7 +63,13 @@ it('plans or refuses, whatever the wish', function (int $seed) {
         }
     }
     expect($planned)->toBeGreaterThan(5);
-})->with([[1], [2], [3], [5], [8]]);
+})->with([
+    [1],
+    [2],
+    [3],
+    [5],
+    [8],
+]);
 
 it('reads or refuses any text as an amount', function () {
     mt_srand(13);

@@ -77,7 +77,13 @@ it('never lowers the bed with more herb', function () {
 
 it('refuses what is no jar', function (float $brim, float $height) {
     Jar::measured('', 'jar', $brim, $height);
-})->with([[0, 100], [-5, 100], [30000, 100], [500, 0], [500, 5000]])->throws(JarRefused::class);
+})->with([
+    [0, 100],
+    [-5, 100],
+    [30000, 100],
+    [500, 0],
+    [500, 5000],
+])->throws(JarRefused::class);
 
 it('fills the largest bottles first and says what is left', function () {
     $filling = Filling::suggest(287, ['a' => 100.0, 'b' => 50.0, 'c' => 30.0]);

@@ -64,8 +64,16 @@ it('names the very latest start: a day later would be late', function (string $m
             ->and($readyOn($start->modify('+1 day')) > $ready)->toBeTrue("{$day} might begin a day later");
     }
 })->with([
-    ['cold', 'two-weeks'], ['cold', 'four-weeks'], ['cold', 'six-weeks'], ['double-boiler', 'quick'], ['double-boiler', 'usual'], ['double-boiler', 'long'],
-    ['slow-cooker', 'gentle'], ['slow-cooker', 'usual'], ['slow-cooker', 'woody'], ['slow-cooker', 'hot'],
+    ['cold', 'two-weeks'],
+    ['cold', 'four-weeks'],
+    ['cold', 'six-weeks'],
+    ['double-boiler', 'quick'],
+    ['double-boiler', 'usual'],
+    ['double-boiler', 'long'],
+    ['slow-cooker', 'gentle'],
+    ['slow-cooker', 'usual'],
+    ['slow-cooker', 'woody'],
+    ['slow-cooker', 'hot'],
 ]);
 
 it('heats only in waking hours, never less nor more than asked, at any time of day and in any house', function () {

@@ -14,8 +14,16 @@ use Kettle\Measure\Unit;
 it('holds NIST Handbook 44 figures', function (string $unit, float $value) {
     expect(Unit::make($unit)->factor)->toEqualWithDelta($value, 1e-9 * $value);
 })->with([
-    ['in', 25.4], ['oz', 28.349523125], ['lb', 453.59237], ['gal', 3785.411784], ['quart', 946.352946],
-    ['pint', 473.176473], ['cup', 236.5882365], ['fl oz', 29.5735295625], ['tbsp', 14.78676478125], ['tsp', 4.92892159375],
+    ['in', 25.4],
+    ['oz', 28.349523125],
+    ['lb', 453.59237],
+    ['gal', 3785.411784],
+    ['quart', 946.352946],
+    ['pint', 473.176473],
+    ['cup', 236.5882365],
+    ['fl oz', 29.5735295625],
+    ['tbsp', 14.78676478125],
+    ['tsp', 4.92892159375],
 ]);
 
 // Against GNU units (Debian's package `units`), whose definitions are its own.
@@ -24,27 +32,58 @@ it('agrees with the units program', function (string $ours, Custom $custom, stri
     expect(is_numeric(trim((string) $answer)))->toBeTrue();
     expect(Unit::make($ours, $custom)->factor)->toEqualWithDelta((float) $answer, 1e-9 * (float) $answer);
 })->with([
-    ['oz', Custom::Us, 'oz', 'g'], ['lb', Custom::Us, 'lb', 'g'], ['kg', Custom::Us, 'kg', 'g'],
-    ['gal', Custom::Us, 'usgallon', 'ml'], ['quart', Custom::Us, 'usquart', 'ml'], ['pint', Custom::Us, 'uspint', 'ml'],
-    ['cup', Custom::Us, 'uscup', 'ml'], ['fl oz', Custom::Us, 'usfloz', 'ml'], ['tbsp', Custom::Us, 'ustablespoon', 'ml'], ['tsp', Custom::Us, 'usteaspoon', 'ml'],
-    ['gal', Custom::Imperial, 'brgallon', 'ml'], ['pint', Custom::Imperial, 'brpint', 'ml'], ['fl oz', Custom::Imperial, 'brfloz', 'ml'],
-    ['cup', Custom::Metric, '250 ml', 'ml'], ['tbsp', Custom::Australian, 'australiatablespoon', 'ml'], ['tsp', Custom::Metric, '5 ml', 'ml'],
-    ['in', Custom::Us, 'inch', 'mm'], ['week', Custom::Us, 'week', 'hour'],
+    ['oz', Custom::Us, 'oz', 'g'],
+    ['lb', Custom::Us, 'lb', 'g'],
+    ['kg', Custom::Us, 'kg', 'g'],
+    ['gal', Custom::Us, 'usgallon', 'ml'],
+    ['quart', Custom::Us, 'usquart', 'ml'],
+    ['pint', Custom::Us, 'uspint', 'ml'],
+    ['cup', Custom::Us, 'uscup', 'ml'],
+    ['fl oz', Custom::Us, 'usfloz', 'ml'],
+    ['tbsp', Custom::Us, 'ustablespoon', 'ml'],
+    ['tsp', Custom::Us, 'usteaspoon', 'ml'],
+    ['gal', Custom::Imperial, 'brgallon', 'ml'],
+    ['pint', Custom::Imperial, 'brpint', 'ml'],
+    ['fl oz', Custom::Imperial, 'brfloz', 'ml'],
+    ['cup', Custom::Metric, '250 ml', 'ml'],
+    ['tbsp', Custom::Australian, 'australiatablespoon', 'ml'],
+    ['tsp', Custom::Metric, '5 ml', 'ml'],
+    ['in', Custom::Us, 'inch', 'mm'],
+    ['week', Custom::Us, 'week', 'hour'],
 ]);
 
 it('turns temperatures as the units program does', function (string $typed, string $theirs) {
     $answer = (float) shell_exec('units -1 --compact -d 12 '.escapeshellarg($theirs).' tempC');
     expect((new AmountReader)->read($typed, Kind::Temperature, '°C')->value)->toEqualWithDelta($answer, 1e-9);
-})->with([['140F', 'tempF(140)'], ['160 °F', 'tempF(160)'], ['100 F', 'tempF(100)'], ['-40 F', 'tempF(-40)']]);
+})->with([
+    ['140F', 'tempF(140)'],
+    ['160 °F', 'tempF(160)'],
+    ['100 F', 'tempF(100)'],
+    ['-40 F', 'tempF(-40)'],
+]);
 
 it('reads amounts as people write them', function (string $typed, Kind $kind, float $value) {
     expect((new AmountReader)->read($typed, $kind, $kind === Kind::Temperature ? '°C' : $kind->value)->value)->toEqualWithDelta($value, 1e-9);
 })->with([
-    ['1 1/2 cups', Kind::Volume, 354.88235475], ['1½ c', Kind::Volume, 354.88235475], ['3 tbsp + 2 tsp', Kind::Volume, 54.21813753125],
-    ['12 fl oz', Kind::Volume, 354.88235475], ['0.5 L', Kind::Volume, 500.0], ['2 lb 3 oz', Kind::Mass, 992.233309375], ['140F', Kind::Temperature, 60.0],
-    ['4-6 weeks', Kind::Time, 840.0], ['4 to 6 weeks', Kind::Time, 840.0], ['70', Kind::Mass, 70.0], ['1,5 kg', Kind::Mass, 1500.0], ['20 drops', Kind::Volume, 1.0],
-    ['about ¾ cup', Kind::Volume, 177.441177375], ['2 cups and 3 tbsp', Kind::Volume, 517.53676734375], ['2 T', Kind::Volume, 29.5735295625], ['2 t', Kind::Volume, 9.8578431875],
-    ['.5 oz', Kind::Mass, 14.1747615625], ['60 C', Kind::Temperature, 60.0], ['1 in', Kind::Length, 25.4],
+    ['1 1/2 cups', Kind::Volume, 354.88235475],
+    ['1½ c', Kind::Volume, 354.88235475],
+    ['3 tbsp + 2 tsp', Kind::Volume, 54.21813753125],
+    ['12 fl oz', Kind::Volume, 354.88235475],
+    ['0.5 L', Kind::Volume, 500.0],
+    ['2 lb 3 oz', Kind::Mass, 992.233309375],
+    ['140F', Kind::Temperature, 60.0],
+    ['4-6 weeks', Kind::Time, 840.0],
+    ['4 to 6 weeks', Kind::Time, 840.0],
+    ['70', Kind::Mass, 70.0],
+    ['1,5 kg', Kind::Mass, 1500.0],
+    ['20 drops', Kind::Volume, 1.0],
+    ['about ¾ cup', Kind::Volume, 177.441177375],
+    ['2 cups and 3 tbsp', Kind::Volume, 517.53676734375],
+    ['2 T', Kind::Volume, 29.5735295625],
+    ['2 t', Kind::Volume, 9.8578431875],
+    ['.5 oz', Kind::Mass, 14.1747615625],
+    ['60 C', Kind::Temperature, 60.0],
+    ['1 in', Kind::Length, 25.4],
 ]);
 
 it('keeps both ends of a range', function () {
@@ -75,8 +114,19 @@ it('refuses what cannot be meant, and says what would be right', function (strin
     }
     $this->fail("“{$typed}” was taken.");
 })->with([
-    ['-3 g', 'not_above_zero'], ['0 g', 'not_above_zero'], ['1 tonne', 'too_much'], ['abc', 'unreadable'], ['', 'unreadable'], ['1/0 g', 'unreadable'],
-    ['3 oz + 2 cups', 'mixed_units'], ['1,000 g', 'ambiguous'], ['2 cups', 'wrong_kind'], ['0.01 g', 'too_little'], ['5 5 5', 'unreadable'], ["7\u{202E}0 g!", 'unreadable'], [str_repeat('9', 60).' g', 'too_much'],
+    ['-3 g', 'not_above_zero'],
+    ['0 g', 'not_above_zero'],
+    ['1 tonne', 'too_much'],
+    ['abc', 'unreadable'],
+    ['', 'unreadable'],
+    ['1/0 g', 'unreadable'],
+    ['3 oz + 2 cups', 'mixed_units'],
+    ['1,000 g', 'ambiguous'],
+    ['2 cups', 'wrong_kind'],
+    ['0.01 g', 'too_little'],
+    ['5 5 5', 'unreadable'],
+    ["7\u{202E}0 g!", 'unreadable'],
+    [str_repeat('9', 60).' g', 'too_much'],
 ]);
 
 it('shows kitchen measures that read back to what they say they cost', function (float $ml) {

@@ -10,18 +10,38 @@ use Tests\Core\Support;
 it('writes amounts as a scale or a jug shows them', function (float $value, Kind $kind, string $text) {
     expect(AmountWriter::plain($value, $kind))->toBe($text);
 })->with([
-    [69.65, Kind::Mass, '70 g'], [3.24, Kind::Mass, '3.2 g'], [0.5, Kind::Mass, '0.5 g'], [1250.0, Kind::Mass, '1.25 kg'],
-    [348.26, Kind::Volume, '348 mL'], [1980.0, Kind::Volume, '1.98 L'], [4.93, Kind::Volume, '4.9 mL'], [93.4, Kind::Length, '93 mm'],
-    [49.0, Kind::Temperature, '49 °C'], [0.5, Kind::Time, '30 min'], [12.0, Kind::Time, '12 h'], [24.0, Kind::Time, '24 h'], [672.0, Kind::Time, '4 weeks'], [240.0, Kind::Time, '10 days'],
+    [69.65, Kind::Mass, '70 g'],
+    [3.24, Kind::Mass, '3.2 g'],
+    [0.5, Kind::Mass, '0.5 g'],
+    [1250.0, Kind::Mass, '1.25 kg'],
+    [348.26, Kind::Volume, '348 mL'],
+    [1980.0, Kind::Volume, '1.98 L'],
+    [4.93, Kind::Volume, '4.9 mL'],
+    [93.4, Kind::Length, '93 mm'],
+    [49.0, Kind::Temperature, '49 °C'],
+    [0.5, Kind::Time, '30 min'],
+    [12.0, Kind::Time, '12 h'],
+    [24.0, Kind::Time, '24 h'],
+    [672.0, Kind::Time, '4 weeks'],
+    [240.0, Kind::Time, '10 days'],
 ]);
 
 it('writes amounts as a kitchen measures them', function (float $value, Kind $kind, Custom $custom, string $text) {
     expect((new AmountWriter($custom))->kitchen($value, $kind)['text'])->toBe($text);
 })->with([
-    [236.6, Kind::Volume, Custom::Us, '1 cup'], [232.0, Kind::Volume, Custom::Us, '1 cup less 1 tsp'], [118.3, Kind::Volume, Custom::Us, '½ cup'],
-    [354.9, Kind::Volume, Custom::Us, '1½ cups'], [14.8, Kind::Volume, Custom::Us, '1 tbsp'], [1.2, Kind::Volume, Custom::Us, '¼ tsp'], [44.4, Kind::Volume, Custom::Us, '3 tbsp'],
-    [250.0, Kind::Volume, Custom::Metric, '1 cup'], [20.0, Kind::Volume, Custom::Australian, '1 tbsp'], [284.1, Kind::Volume, Custom::Imperial, '1 cup'],
-    [70.0, Kind::Mass, Custom::Us, '2½ oz'], [453.6, Kind::Mass, Custom::Us, '1 lb'], [992.2, Kind::Mass, Custom::Us, '2 lb 3 oz'],
+    [236.6, Kind::Volume, Custom::Us, '1 cup'],
+    [232.0, Kind::Volume, Custom::Us, '1 cup less 1 tsp'],
+    [118.3, Kind::Volume, Custom::Us, '½ cup'],
+    [354.9, Kind::Volume, Custom::Us, '1½ cups'],
+    [14.8, Kind::Volume, Custom::Us, '1 tbsp'],
+    [1.2, Kind::Volume, Custom::Us, '¼ tsp'],
+    [44.4, Kind::Volume, Custom::Us, '3 tbsp'],
+    [250.0, Kind::Volume, Custom::Metric, '1 cup'],
+    [20.0, Kind::Volume, Custom::Australian, '1 tbsp'],
+    [284.1, Kind::Volume, Custom::Imperial, '1 cup'],
+    [70.0, Kind::Mass, Custom::Us, '2½ oz'],
+    [453.6, Kind::Mass, Custom::Us, '1 lb'],
+    [992.2, Kind::Mass, Custom::Us, '2 lb 3 oz'],
 ]);
 
 it('says net contents in fluid ounces', function () {
@@ -74,7 +94,10 @@ it('says what to watch for', function (array $wish, array $ids) {
 it('begins with the school that suits the form', function (string $herb, string $method, string $school) {
     expect(Support::plan(['herb' => ['id' => $herb], 'method' => $method])->wish->school->id)->toBe($school);
 })->with([
-    ['self-heal', 'cold', 'four-weeks'], ['self-heal', 'slow-cooker', 'usual'], ['marshmallow-root', 'slow-cooker', 'woody'], ['self-heal', 'double-boiler', 'usual'],
+    ['self-heal', 'cold', 'four-weeks'],
+    ['self-heal', 'slow-cooker', 'usual'],
+    ['marshmallow-root', 'slow-cooker', 'woody'],
+    ['self-heal', 'double-boiler', 'usual'],
 ]);
 
 it('takes powder quicker', function () {
