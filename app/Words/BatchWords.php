@@ -92,6 +92,12 @@ final readonly class BatchWords
         );
     }
 
+    /** Whether a warm session is still to come or going on. */
+    private function stillWarming(Batch $batch): bool
+    {
+        return ($batch->shelf['heated'] ?? false) === true && ($batch->shelf['sessions_left'] ?? 0) > 0;
+    }
+
     private function alert(Batch $batch): string
     {
         $over = $this->times->daysBetween($batch->strain_at, Carbon::now());
@@ -99,7 +105,7 @@ final readonly class BatchWords
 
         return match (true) {
             $batch->stage === Stage::Steeping && $over > 0 => $over.($over === 1 ? ' day' : ' days').' over, strain',
-            $batch->stage === Stage::Steeping && $over === 0 => 'strain today',
+            $batch->stage === Stage::Steeping && $over === 0 && ! $this->stillWarming($batch) => 'strain today',
             $batch->stage === Stage::Planned && $late > 0 => 'should have been filled',
             $batch->stage === Stage::Bottled && $batch->best_before->isPast() => 'past its best',
             default => '',

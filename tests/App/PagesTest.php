@@ -193,3 +193,14 @@ it('keeps two tries at once from doing a thing twice', function () {
     Carbon::setTestNow(Carbon::now()->addMinutes(5));
     $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'still-at-work')->assertOk();
 });
+
+it('does not ask to strain what is still warming', function () {
+    $batch = $this->batch(['method' => 'slow-cooker', 'school' => 'hot']);
+    $this->fill($batch);
+    $alert = fn () => $this->atHouse('GET', "/batches/{$batch->uid}")->json('jar.alert');
+    expect($alert())->toBe('');
+    foreach (['warm_on', 'warm_off'] as $task) {
+        $this->atHouse('POST', "/batches/{$batch->uid}/tasks", ['task' => $task, 'outcome' => 'done'])->assertOk();
+    }
+    expect($alert())->toBe('strain today');
+});
