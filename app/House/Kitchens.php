@@ -36,6 +36,12 @@ final readonly class Kitchens
         return new AmountWriter(Custom::from($this->current->house()->measures));
     }
 
+    /** The present, in the house's own zone. */
+    public function now(): \DateTimeImmutable
+    {
+        return $this->local(Carbon::now());
+    }
+
     /** A moment in the house's own zone. */
     public function local(\DateTimeInterface $moment): \DateTimeImmutable
     {
@@ -54,7 +60,7 @@ final readonly class Kitchens
         $user = Auth::user();
 
         return new Kitchen(
-            $this->local(Carbon::now()), self::waking($house), Custom::from($house->measures), (float) $house->drops_per_ml, $jars, $user instanceof User && ($user->prefs['temperature'] ?? 'c') === 'f',
+            $this->now(), self::waking($house), Custom::from($house->measures), (float) $house->drops_per_ml, $jars, $user instanceof User && ($user->prefs['temperature'] ?? 'c') === 'f',
         );
     }
 }

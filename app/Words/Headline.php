@@ -19,7 +19,7 @@ final readonly class Headline
      */
     public function of(array $tasks, int $total): string
     {
-        $day = $this->kitchens->plain()->now->format('l');
+        $day = $this->kitchens->now()->format('l');
         $open = array_filter($tasks, fn (TaskView $task) => $task->open);
         if ($open === []) {
             return "{$day}. Nothing wants doing.";

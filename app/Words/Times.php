@@ -26,7 +26,7 @@ final readonly class Times
     public function due(\DateTimeInterface $moment): string
     {
         $local = $this->kitchens->local($moment);
-        $today = $this->kitchens->plain()->today();
+        $today = $this->kitchens->now()->setTime(0, 0);
         $days = (int) $today->diff($local->setTime(0, 0))->format('%r%a');
 
         return match (true) {
@@ -42,7 +42,7 @@ final readonly class Times
     {
         $local = $this->kitchens->local($moment);
 
-        return $local->format($local->format('Y') === $this->kitchens->plain()->now->format('Y') ? 'D j M, H:i' : 'j M Y, H:i');
+        return $local->format($local->format('Y') === $this->kitchens->now()->format('Y') ? 'D j M, H:i' : 'j M Y, H:i');
     }
 
     public function date(\DateTimeInterface|string $day): string

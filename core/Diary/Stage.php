@@ -13,9 +13,4 @@ enum Stage: string
     case Poured = 'poured';
     case Bottled = 'bottled';
     case Discarded = 'discarded';
-
-    public function isClosed(): bool
-    {
-        return $this === self::Bottled || $this === self::Discarded;
-    }
 }

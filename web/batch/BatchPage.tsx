@@ -3,7 +3,7 @@ import { useNavigate, useParams } from 'react-router'
 import { type Shape, useBatch, useBatchWrite, useHouse, useHouseId } from '../api/hooks'
 import { useKey } from '../frame/keys'
 import { usePart } from '../frame/part'
-import { Button, ButtonLink } from '../parts/Button'
+import { Button, ButtonLink, FileLink } from '../parts/Button'
 import { Field } from '../parts/Field'
 import { Figure } from '../parts/Figure'
 import { JarWithLevels } from '../parts/JarDrawing'
@@ -53,14 +53,7 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
           {strained || batch.stage === 'steeping' ? (
             <ButtonLink to={`/h/${house}/press/${batch.id}`}>To the press</ButtonLink>
           ) : null}
-          <a
-            className="border-rim inline-flex min-h-11 items-center rounded-rim border-2 px-4 font-semibold"
-            href={`/api/houses/${house}/batches/${batch.id}/tag.pdf`}
-            target="_blank"
-            rel="noreferrer"
-          >
-            Jar tag, PDF
-          </a>
+          <FileLink href={`/api/houses/${house}/batches/${batch.id}/tag.pdf`}>Jar tag, PDF</FileLink>
           <ButtonLink to={`/h/${house}/batch/${batch.id}/print`}>Print view</ButtonLink>
           {works ? (
             <Button onClick={repeat} aria-keyshortcuts="Shift+R">

@@ -1,6 +1,6 @@
 import { useParams } from 'react-router'
 import { type Shape, useBatch, useHouseId } from '../api/hooks'
-import { Button, ButtonLink } from '../parts/Button'
+import { Button, ButtonLink, FileLink } from '../parts/Button'
 import { Trouble, Waiting } from '../parts/Notice'
 
 /** The tag and labels for the browser's own printing, sized in millimetres. */
@@ -21,14 +21,7 @@ export default function PrintView() {
             Print this page
           </Button>
           {bottles.length > 0 ? (
-            <a
-              className="border-rim inline-flex min-h-11 items-center rounded-rim border-2 px-4 font-semibold"
-              href={`/api/houses/${house}/batches/${id}/labels.pdf`}
-              target="_blank"
-              rel="noreferrer"
-            >
-              Bottle labels, PDF
-            </a>
+            <FileLink href={`/api/houses/${house}/batches/${id}/labels.pdf`}>Bottle labels, PDF</FileLink>
           ) : null}
           <ButtonLink to={`/h/${house}/batch/${id}`}>Back to the batch</ButtonLink>
         </div>

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { type Shape, useHouseId, useWrite } from '../api/hooks'
-import { Button } from '../parts/Button'
+import { Button, FileLink } from '../parts/Button'
 import { Field } from '../parts/Field'
 import { Trouble } from '../parts/Notice'
 
@@ -15,13 +15,9 @@ export function OutAndIn() {
         Out and in
       </h2>
       <p>Everything of the house but passwords, in one open JSON file.</p>
-      <a
-        className="border-rim inline-flex min-h-11 items-center self-start rounded-rim border-2 px-4 font-semibold"
-        href={`/api/houses/${house}/export`}
-        download
-      >
+      <FileLink className="self-start" href={`/api/houses/${house}/export`} download>
         Export everything
-      </a>
+      </FileLink>
       <form
         className="flex flex-col gap-3"
         onSubmit={(event) => {

@@ -19,3 +19,13 @@ export function Button({ look = 'plain', className = '', type = 'button', ...res
 export function ButtonLink({ look = 'plain', className = '', ...rest }: LinkProps & Look) {
   return <Link className={`${shape} ${looks[look]} ${className}`} {...rest} />
 }
+
+/** A file the server makes: a download, or a PDF in a page of its own. It looks like the other buttons. */
+export function FileLink({ look = 'plain', className = '', children, ...rest }: ComponentProps<'a'> & Look) {
+  const apart = rest.download === undefined ? { target: '_blank', rel: 'noreferrer' } : {}
+  return (
+    <a className={`${shape} ${looks[look]} ${className}`} {...apart} {...rest}>
+      {children}
+    </a>
+  )
+}

@@ -1,7 +1,7 @@
 import { Link, useParams } from 'react-router'
 import { type Shape, useBatch, useBatchWrite, useHouseId, useOfHouse } from '../api/hooks'
 import { usePart } from '../frame/part'
-import { Button, ButtonLink } from '../parts/Button'
+import { Button, ButtonLink, FileLink } from '../parts/Button'
 import { Area, Field } from '../parts/Field'
 import { useKept } from '../parts/kept'
 import { Trouble, Waiting } from '../parts/Notice'
@@ -124,14 +124,9 @@ function AtPress({ id }: { id: string }) {
             over.
           </p>
           <div className="flex flex-wrap gap-3">
-            <a
-              className="border-rim bg-rim text-on-rim inline-flex min-h-11 items-center rounded-rim border-2 px-4 font-semibold"
-              href={`/api/houses/${house}/batches/${id}/labels.pdf`}
-              target="_blank"
-              rel="noreferrer"
-            >
+            <FileLink look="strong" href={`/api/houses/${house}/batches/${id}/labels.pdf`}>
               Bottle labels, PDF
-            </a>
+            </FileLink>
             <ButtonLink to={`/h/${house}/batch/${id}/print`}>Print view</ButtonLink>
           </div>
         </section>

@@ -67,6 +67,6 @@ final readonly class StartBatch
         $number = $house->batches_begun + 1;
         $house->newQuery()->whereKey($house->id)->update(['batches_begun' => $number]);
 
-        return sprintf('%s-%03d', $this->kitchens->plain()->now->format('y'), $number);
+        return sprintf('%s-%03d', $this->kitchens->now()->format('y'), $number);
     }
 }

@@ -130,7 +130,7 @@ final class TodayController extends Controller
         }
 
         return array_map(
-            fn (string $day, array $views) => new DayGroup($day, $this->times->day(Carbon::parse($day, $this->kitchens->plain()->now->getTimezone())), $views),
+            fn (string $day, array $views) => new DayGroup($day, $this->times->day(Carbon::parse($day, $this->kitchens->now()->getTimezone())), $views),
             array_keys($days), $days,
         );
     }
