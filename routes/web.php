@@ -7,7 +7,9 @@ use App\Http\Controllers\HouseController;
 use App\Http\Controllers\LabelController;
 use App\Http\Controllers\PageController;
 use App\Http\Controllers\PeopleController;
+use App\Http\Controllers\RecipesController;
 use App\Http\Controllers\ShelfController;
+use App\Http\Controllers\StoresController;
 use App\Http\Controllers\TodayController;
 use Illuminate\Support\Facades\Route;
 
@@ -36,17 +38,38 @@ Route::prefix('api')->group(function (): void {
             Route::get('people', [PeopleController::class, 'index']);
             Route::get('materials', [BenchController::class, 'materials']);
             Route::post('reckon', [BenchController::class, 'reckon']);
+            Route::get('oils', [BenchController::class, 'oils']);
+            Route::post('wilting', [BenchController::class, 'wilting']);
+            Route::post('card', [BenchController::class, 'card']);
+            Route::get('stores', [StoresController::class, 'index']);
+            Route::get('stores.csv', [StoresController::class, 'csv']);
+            Route::get('lots/{lot}', [StoresController::class, 'show']);
+            Route::get('recipes', [RecipesController::class, 'index']);
+            Route::post('recipes/read', [RecipesController::class, 'read']);
+            Route::get('recipes/{recipe}', [RecipesController::class, 'show']);
+            Route::get('recipes/{recipe}/recipe.json', [RecipesController::class, 'file']);
+            Route::get('recipes/{recipe}/recipe.jsonld', [RecipesController::class, 'schemaOrg']);
             Route::get('today', [TodayController::class, 'show']);
             Route::get('shelf', [ShelfController::class, 'show']);
             Route::get('press', [ShelfController::class, 'press']);
             Route::get('find', [ShelfController::class, 'find']);
             Route::get('nothing', [ShelfController::class, 'nothingAtAll']);
             Route::get('batches/{batch}', [BatchController::class, 'show']);
+            Route::get('batches/{batch}/again', [BatchController::class, 'again']);
+            Route::get('batches/{batch}/card.pdf', [LabelController::class, 'card']);
             Route::get('batches/{batch}/tag.pdf', [LabelController::class, 'tag']);
             Route::get('batches/{batch}/labels.pdf', [LabelController::class, 'labels']);
             Route::get('batches/{batch}/code.svg', [LabelController::class, 'code']);
         });
         Route::middleware(['small', 'may:work', 'once'])->group(function (): void {
+            Route::post('lots', [StoresController::class, 'add']);
+            Route::patch('lots/{lot}', [StoresController::class, 'edit']);
+            Route::delete('lots/{lot}', [StoresController::class, 'remove']);
+            Route::post('lots/{lot}/count', [StoresController::class, 'count']);
+            Route::post('lots/{lot}/checks', [StoresController::class, 'check']);
+            Route::post('recipes', [RecipesController::class, 'keep']);
+            Route::patch('recipes/{recipe}', [RecipesController::class, 'edit']);
+            Route::delete('recipes/{recipe}', [RecipesController::class, 'remove']);
             Route::post('batches', [BatchController::class, 'start']);
             Route::patch('batches/{batch}', [BatchController::class, 'edit']);
             Route::post('batches/{batch}/tasks', [BatchController::class, 'task']);
@@ -69,6 +92,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('invitations', [PeopleController::class, 'invite']);
             Route::delete('invitations/{invitation}', [PeopleController::class, 'withdraw']);
         });
+        Route::post('stores/csv', [StoresController::class, 'takeCsv'])->middleware(['may:work', 'small:6144', 'once']);
         Route::middleware('may:keep')->group(function (): void {
             Route::get('export', [HouseController::class, 'export']);
             Route::post('import', [HouseController::class, 'import'])->middleware(['small:20480', 'once']);

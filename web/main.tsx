@@ -20,6 +20,15 @@ const BatchPage = lazy(() => import('./batch/BatchPage'))
 const PrintView = lazy(() => import('./batch/PrintView'))
 const Press = lazy(() => import('./press/Press'))
 const House = lazy(() => import('./house/House'))
+const Card = lazy(() => import('./bench/Card'))
+const BatchCard = lazy(() => import('./batch/BatchCard'))
+const Stores = lazy(() => import('./stores/Stores'))
+const LotPage = lazy(() => import('./stores/LotPage'))
+const NewLot = lazy(() => import('./stores/NewLot'))
+const StoresFile = lazy(() => import('./stores/StoresFile'))
+const Recipes = lazy(() => import('./recipes/Recipes'))
+const ReadRecipe = lazy(() => import('./recipes/ReadRecipe'))
+const RecipePage = lazy(() => import('./recipes/RecipePage'))
 
 setNonce(document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content ?? '')
 
@@ -51,11 +60,20 @@ if (root)
                     <Route index element={<Navigate to="today" replace />} />
                     <Route path="today" element={<Today />} />
                     <Route path="bench" element={<Bench />} />
+                    <Route path="bench/card" element={<Card />} />
+                    <Route path="recipes" element={<Recipes />} />
+                    <Route path="recipes/read" element={<ReadRecipe />} />
+                    <Route path="recipes/:recipe" element={<RecipePage />} />
+                    <Route path="stores" element={<Stores />} />
+                    <Route path="stores/new" element={<NewLot />} />
+                    <Route path="stores/file" element={<StoresFile />} />
+                    <Route path="stores/:lot" element={<LotPage />} />
                     <Route path="shelf" element={<Shelf />} />
                     <Route path="press" element={<Press />} />
                     <Route path="press/:batch" element={<Press />} />
                     <Route path="batch/:batch" element={<BatchPage />} />
                     <Route path="batch/:batch/print" element={<PrintView />} />
+                    <Route path="batch/:batch/card" element={<BatchCard />} />
                     <Route path="house" element={<House />} />
                     <Route path="*" element={<p>There is no such place. The bar has those there are.</p>} />
                   </Route>

@@ -9,6 +9,9 @@ use App\Actions\Batches\RecordTask;
 use App\Actions\Batches\StartBatch;
 use App\Actions\Batches\StrainBatch;
 use App\Actions\Houses\CreateHouse;
+use App\Actions\Recipes\KeepRecipe;
+use App\Actions\Stores\CheckLot;
+use App\Actions\Stores\KeepLot;
 use App\House\CurrentHouse;
 use App\House\Role;
 use App\Models\Batch;
@@ -16,6 +19,7 @@ use App\Models\BottleSize;
 use App\Models\House;
 use App\Models\Jar;
 use App\Models\LogEntry;
+use App\Models\Lot;
 use App\Models\Membership;
 use App\Models\Task;
 use App\Models\User;
@@ -44,6 +48,9 @@ final class SkerryHouse
         private readonly BottleBatch $bottle,
         private readonly AddNote $note,
         private readonly DiscardBatch $discard,
+        private readonly KeepLot $keep,
+        private readonly CheckLot $check,
+        private readonly KeepRecipe $recipe,
     ) {
     }
 
@@ -65,7 +72,7 @@ final class SkerryHouse
         $this->today = Carbon::now('Europe/London')->startOfDay();
         $keeper = User::query()->firstOrCreate(['email' => self::EMAIL], ['name' => 'Isa', 'password' => Str::random(40), 'prefs' => User::PREFS]);
         $helper = User::query()->firstOrCreate(['email' => 'helper@skerry.example'], ['name' => 'Torin', 'password' => Str::random(40), 'prefs' => User::PREFS]);
-        $house = ($this->createHouse)($keeper, ['name' => 'Skerry House', 'time_zone' => 'Europe/London', 'measures' => 'us', 'is_demo' => true]);
+        $house = ($this->createHouse)($keeper, ['name' => 'Skerry House', 'time_zone' => 'Europe/London', 'measures' => 'us', 'is_demo' => true, 'currency' => 'GBP', 'things' => ['shelf', 'sill', 'pan', 'pot', 'double-boiler', 'slow-cooker', 'thermometer']]);
         Membership::query()->create(['house_id' => $house->id, 'user_id' => $helper->id, 'role' => Role::Helper]);
         $signedIn = Auth::user();
         Auth::setUser($keeper);
@@ -81,6 +88,7 @@ final class SkerryHouse
 
     private function fill(): void
     {
+        $this->stock();
         $this->bottled(96, 'heather', ['olive'], '380', 60, '255 mL', ['50' => 5], 'the bank above the boathouse, cut in August');
         $odd = $this->bottled(58, 'juniper-berry', ['sesame'], '237', 28, '95 mL', ['30' => 3], 'the lee of the quarry wall');
         $this->at(29, 20);
@@ -97,6 +105,62 @@ final class SkerryHouse
         $this->settling('mullein-flower', ['olive'], '355 mL', 2, 'the south wall, August', 'A cloud in the middle since this morning. Warm a spoonful before bottling.');
         $this->scorched();
         $this->warming();
+    }
+
+    /** What stands in the cupboard: enough, too little, going off and gone off. */
+    private function stock(): void
+    {
+        $day = fn (int $ago) => $this->today->copy()->subDays($ago)->format('Y-m-d');
+        $lots = [
+            [100, ['kind' => 'carrier', 'material' => 'olive', 'amount' => '3 L', 'price' => '27', 'got_how' => 'bought', 'got_where' => 'the pier shop', 'opened_on' => $day(98), 'best_before' => $day(-300), 'food_grade' => 'yes']],
+            [100, ['kind' => 'carrier', 'material' => 'sunflower', 'amount' => '3 L', 'price' => '7.80', 'got_how' => 'bought', 'got_where' => 'the pier shop', 'opened_on' => $day(95), 'best_before' => $day(-19), 'food_grade' => 'yes']],
+            [60, ['kind' => 'carrier', 'material' => 'sunflower-high-oleic', 'amount' => '2 L', 'price' => '11', 'got_how' => 'bought', 'got_where' => 'the mainland', 'opened_on' => $day(50), 'best_before' => $day(-420), 'food_grade' => 'yes']],
+            [70, ['kind' => 'carrier', 'material' => 'jojoba', 'amount' => '1 L', 'price' => '46', 'got_how' => 'bought', 'got_where' => 'the mainland', 'opened_on' => $day(45), 'best_before' => $day(-700)]],
+            [70, ['kind' => 'carrier', 'material' => 'rice-bran', 'amount' => '500 mL', 'price' => '5.20', 'got_how' => 'bought', 'got_where' => 'the mainland', 'opened_on' => $day(14), 'best_before' => $day(-200), 'food_grade' => 'yes']],
+            [70, ['kind' => 'carrier', 'material' => 'camellia', 'amount' => '1 L', 'price' => '24', 'got_how' => 'bought', 'got_where' => 'the mainland', 'opened_on' => $day(5), 'best_before' => $day(-380), 'food_grade' => 'yes']],
+            [150, ['kind' => 'carrier', 'material' => 'sesame', 'amount' => '250 mL', 'price' => '4.10', 'got_how' => 'bought', 'got_where' => 'the pier shop', 'opened_on' => $day(149), 'best_before' => $day(6), 'food_grade' => 'yes']],
+            [40, ['kind' => 'carrier', 'material' => 'coconut', 'amount' => '500 g', 'price' => '6.50', 'got_how' => 'bought', 'got_where' => 'the mainland', 'best_before' => $day(-500), 'food_grade' => 'yes']],
+            [400, ['kind' => 'herb', 'material' => 'mugwort', 'amount' => '60 g', 'got_how' => 'gathered', 'got_where' => 'behind the pier', 'note' => 'Last year’s; look at it.']],
+            [53, ['kind' => 'herb', 'material' => 'marshmallow-root', 'amount' => '210 g', 'got_how' => 'gathered', 'got_where' => 'the cottage bed', 'food_grade' => 'yes']],
+            [130, ['kind' => 'herb', 'material' => 'self-heal', 'amount' => '320 g', 'got_how' => 'gathered', 'got_where' => 'the meadow', 'food_grade' => 'yes']],
+            [120, ['kind' => 'herb', 'material' => 'calendula', 'amount' => '260 g', 'got_how' => 'gathered', 'got_where' => 'the walled garden', 'food_grade' => 'yes']],
+            [28, ['kind' => 'herb', 'material' => 'calendula', 'called' => 'calendula from the mainland', 'amount' => '100 g', 'price' => '7.40', 'got_how' => 'bought', 'got_where' => 'the mainland', 'food_grade' => 'yes']],
+            [120, ['kind' => 'herb', 'material' => 'meadowsweet', 'amount' => '110 g', 'got_how' => 'gathered', 'got_where' => 'the burnside', 'food_grade' => 'yes']],
+            [30, ['kind' => 'herb', 'material' => 'orange-peel', 'amount' => '80 g', 'got_how' => 'gathered', 'got_where' => 'dried on the range', 'food_grade' => 'yes']],
+            [80, ['kind' => 'wax', 'material' => 'beeswax', 'amount' => '500 g', 'price' => '9', 'got_how' => 'bought', 'got_where' => 'the beekeeper at the ferry', 'best_before' => $day(-1500)]],
+            [80, ['kind' => 'wax', 'material' => 'shea', 'amount' => '200 g', 'price' => '5', 'got_how' => 'bought', 'got_where' => 'the mainland', 'best_before' => $day(-350)]],
+        ];
+        foreach ($lots as [$ago, $lot]) {
+            // Written down on the day it was opened, or else got.
+            $this->at($ago, 9);
+            if (isset($lot['opened_on'])) {
+                Carbon::setTestNow(Carbon::parse($lot['opened_on'].' 09:00', $this->today->getTimezone()));
+            }
+            $this->keep->add($lot + ['got_on' => $day($ago)]);
+        }
+        $this->at(100, 9);
+        foreach ([['jar', Jar::query()->where('brim_ml', 505)->firstOrFail()->uid, '12'], ['bottle', BottleSize::query()->where('capacity_ml', 50)->firstOrFail()->uid, '6']] as [$kind, $size, $count]) {
+            $this->keep->add(['kind' => $kind, 'material' => $size, 'amount' => $count, 'got_on' => $day(100), 'low_at' => '8']);
+        }
+        $this->at(2, 9, 20);
+        ($this->check)(Lot::query()->where('material', 'mugwort')->firstOrFail(), ['scent' => 'faint', 'colour' => 'paler', 'snap' => 'snaps', 'dust' => 'some']);
+        $this->recipes();
+    }
+
+    private function recipes(): void
+    {
+        $this->at(45, 20);
+        $salve = $this->recipe->add('Harbour hands', 'The one everybody asks for at the fair.', [
+            'herbs' => [['id' => 'calendula', 'parts' => '2'], ['id' => 'self-heal', 'parts' => '1']], 'oils' => [['id' => 'sunflower-high-oleic', 'parts' => '3'], ['id' => 'jojoba', 'parts' => '1']],
+            'purpose' => 'salve', 'method' => 'slow-cooker', 'finished' => ['count' => '6', 'size' => '50 mL'],
+        ]);
+        $this->at(16, 20);
+        $this->recipe->edit($salve, 'Harbour hands', 'Less jojoba: it is dear, and nobody could tell.', [
+            'herbs' => [['id' => 'calendula', 'parts' => '2'], ['id' => 'self-heal', 'parts' => '1']], 'oils' => [['id' => 'sunflower-high-oleic', 'parts' => '5'], ['id' => 'jojoba', 'parts' => '1']],
+            'purpose' => 'salve', 'method' => 'slow-cooker', 'finished' => ['count' => '6', 'size' => '50 mL'],
+        ], 1);
+        $this->at(30, 20);
+        $this->recipe->add('Lemon thyme for the table', 'A fortnight is enough.', ['herbs' => [['id' => 'lemon-thyme']], 'oils' => ['olive'], 'purpose' => 'kitchen', 'method' => 'cold', 'school' => 'two-weeks']);
     }
 
     private function at(int $daysAgo, int $hour, int $minute = 0): void

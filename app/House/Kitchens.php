@@ -4,25 +4,32 @@ namespace App\House;
 
 use App\Models\House;
 use App\Models\Jar;
+use App\Models\Lot;
 use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
 use Kettle\Diary\WakingHours;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Custom;
+use Kettle\Recipe\Bench;
+use Kettle\Recipe\HerbsReader;
 use Kettle\Recipe\Kitchen;
+use Kettle\Stores\LotKind;
 
 /** The current house as the core wants it. */
 final readonly class Kitchens
 {
-    public function __construct(private CurrentHouse $current)
+    /** Lots looked at for one wish: a house seldom has more of a thing that is not used up. */
+    private const LOTS = 200;
+
+    public function __construct(private CurrentHouse $current, private Bench $bench)
     {
     }
 
     /** With the house's jars: what a plan is reckoned in. */
     public function withJars(): Kitchen
     {
-        return $this->kitchen(array_values(Jar::query()->orderBy('brim_ml')->get()->map(fn (Jar $jar) => $jar->core())->all()));
+        return $this->kitchen($this->jars());
     }
 
     /** Without jars: enough for the clock, the waking hours and reading amounts. */
@@ -53,14 +60,68 @@ final readonly class Kitchens
         return WakingHours::between($house->wake, $house->bed);
     }
 
-    /** @param  list<\Kettle\Vessel\Jar>  $jars */
-    private function kitchen(array $jars): Kitchen
+    /**
+     * With jars and with what Stores has of the herbs and oils wished for; of every oil only how much.
+     *
+     * @param  array<mixed>  $wish
+     */
+    public function forWish(array $wish): Kitchen
+    {
+        $herbs = array_filter(HerbsReader::list($wish), 'is_array');
+        $names = fn (array $from, string $key) => array_values(array_filter(array_column($from, $key), 'is_string'));
+        $oils = is_array($wish['oils'] ?? null) ? array_slice($wish['oils'], 0, 12) : [];
+        $carriers = [...array_filter($oils, 'is_string'), ...$names(array_filter($oils, 'is_array'), 'id')];
+        $zone = $this->current->house()->zone();
+        $lots = Lot::query()->where('left', '>', 0)->where(fn ($query) => $query
+            ->where(fn ($herb) => $herb->where('kind', LotKind::Herb)->where(fn ($any) => $any
+                ->whereIn('material', $names($herbs, 'id'))->orWhere(fn ($own) => $own->where('material', '')->whereIn('called', $names($herbs, 'name')))))
+            ->orWhere(fn ($oil) => $oil->where('kind', LotKind::Carrier)->whereIn('material', $carriers)))
+            ->orderBy('best_before')->limit(self::LOTS)->get();
+
+        return $this->kitchen($this->jars(), array_values($lots->map(fn (Lot $lot) => $lot->core($zone))->all()), $this->stock());
+    }
+
+    /** With how much there is of every oil: enough to set them in order. */
+    public function withStock(): Kitchen
+    {
+        return $this->kitchen([], [], $this->stock());
+    }
+
+    /** @return list<\Kettle\Vessel\Jar> */
+    private function jars(): array
+    {
+        return array_values(Jar::query()->orderBy('brim_ml')->get()->map(fn (Jar $jar) => $jar->core())->all());
+    }
+
+    /** @return array<string, array{ml: float, price: ?float}> of oils that may still be used, by carrier */
+    private function stock(): array
+    {
+        $stock = [];
+        $rows = Lot::query()->where('kind', LotKind::Carrier)->where('left', '>', 0)
+            ->where(fn ($query) => $query->whereNull('best_before')->orWhere('best_before', '>=', $this->now()->format('Y-m-d')))
+            ->where(fn ($query) => $query->whereNull('verdict')->orWhere('verdict', '!=', 'past'))
+            ->groupBy('material')->toBase()
+            ->selectRaw('material, SUM(`left`) AS ml, SUM(CASE WHEN price IS NULL THEN 0 ELSE price * `left` / got END) / NULLIF(SUM(CASE WHEN price IS NULL THEN 0 ELSE `left` END), 0) * 100 AS price')->get();
+        foreach ($rows as $row) {
+            $stock[(string) $row->material] = ['ml' => (float) $row->ml, 'price' => $row->price === null ? null : (float) $row->price];
+        }
+
+        return $stock;
+    }
+
+    /**
+     * @param  list<\Kettle\Vessel\Jar>  $jars
+     * @param  list<\Kettle\Stores\Lot>  $lots
+     * @param  array<string, array{ml: float, price: ?float}>  $stock
+     */
+    private function kitchen(array $jars, array $lots = [], array $stock = []): Kitchen
     {
         $house = $this->current->house();
         $user = Auth::user();
 
         return new Kitchen(
-            $this->now(), self::waking($house), Custom::from($house->measures), (float) $house->drops_per_ml, $jars, $user instanceof User && ($user->prefs['temperature'] ?? 'c') === 'f',
+            $this->now(), self::waking($house), Custom::from($house->measures), (float) $house->drops_per_ml, $jars, $this->bench->cupboard(),
+            $user instanceof User && ($user->prefs['temperature'] ?? 'c') === 'f', (float) $house->room_c, $house->things, $lots, $stock, $house->currency,
         );
     }
 }

@@ -11,6 +11,7 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use Kettle\Reason\Refused;
 use Kettle\Recipe\WishRefused;
+use Kettle\Stores\LotsRefused;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 
 /** Errors as RFC 9457 problem details, each with a sentence for the cook. */
@@ -30,7 +31,7 @@ final class Problems
 
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([Refused::class, WishRefused::class, Clash::class]);
+        $exceptions->dontReport([Refused::class, WishRefused::class, LotsRefused::class, Clash::class]);
         $exceptions->render(fn (\Throwable $thrown, Request $request) => $request->is('api/*') ? self::of($thrown) : null);
     }
 
@@ -38,6 +39,7 @@ final class Problems
     {
         return match (true) {
             $thrown instanceof WishRefused => self::response(422, $thrown->getMessage(), $thrown->faults),
+            $thrown instanceof LotsRefused => self::response(422, $thrown->getMessage(), $thrown->faults),
             $thrown instanceof Refused => self::response(422, $thrown->sentence, [$thrown->toArray()]),
             $thrown instanceof Clash => self::response(409, $thrown->getMessage(), [], $thrown->current === [] ? null : $thrown->current),
             $thrown instanceof ValidationException => self::response(422, $thrown->getMessage(), self::faults($thrown)),
@@ -50,7 +52,7 @@ final class Problems
     }
 
     /**
-     * @param  list<array{field: string, reason: string, sentence: string}>  $faults
+     * @param  list<array{field: string, reason: string, sentence: string, ways?: list<array{id: string, says: string, change: array<string, mixed>}>}>  $faults
      * @param  array<string, mixed>|null  $current
      */
     public static function response(int $status, string $sentence = '', array $faults = [], ?array $current = null): JsonResponse

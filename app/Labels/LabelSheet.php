@@ -42,8 +42,8 @@ final readonly class LabelSheet
 
     public function tag(Batch $batch, string $address): string
     {
-        return $this->calmly(function () use ($batch, $address): string {
-            $pdf = $this->page([self::TAG_W, self::TAG_H], 'L');
+        return Sheet::calmly(function () use ($batch, $address): string {
+            $pdf = Sheet::blank([self::TAG_W, self::TAG_H], 'L');
             $this->label($pdf, 0, 0, self::TAG_W, self::TAG_H, $this->text->of($batch), $address, '', 9.0);
 
             return $pdf->Output('', 'S');
@@ -53,8 +53,8 @@ final readonly class LabelSheet
     /** @param  list<Bottle>  $bottles */
     public function labels(Batch $batch, array $bottles, string $address): string
     {
-        return $this->calmly(function () use ($batch, $bottles, $address): string {
-            $pdf = $this->page('A4', 'P', false);
+        return Sheet::calmly(function () use ($batch, $bottles, $address): string {
+            $pdf = Sheet::blank('A4', 'P', false);
             $lines = $this->text->of($batch);
             foreach ($bottles as $index => $bottle) {
                 $on = $index % (self::COLUMNS * self::ROWS);
@@ -78,24 +78,6 @@ final readonly class LabelSheet
     public static function code(string $address): string
     {
         return (new TCPDF2DBarcode($address, 'QRCODE,L'))->getBarcodeSVGcode(4, 4, 'black');
-    }
-
-    /** @param  string|array{float, float}  $size */
-    private function page(string|array $size, string $way, bool $first = true): Sheet
-    {
-        $pdf = new Sheet($way, 'mm', $size, true, 'UTF-8');
-        $pdf->setCreator('Warm Kettle');
-        $pdf->setPrintHeader(false);
-        $pdf->setPrintFooter(false);
-        $pdf->setMargins(0, 0, 0, true);
-        $pdf->setAutoPageBreak(false);
-        $pdf->setCellPaddings(0, 0, 0, 0);
-        $pdf->setFontSubsetting(true);
-        if ($first) {
-            $pdf->AddPage();
-        }
-
-        return $pdf;
     }
 
     /** @param  list<LabelLine>  $lines */
@@ -147,21 +129,5 @@ final readonly class LabelSheet
         }
 
         return $text;
-    }
-
-    /**
-     * The PDF library warns of letters no font has, and of mixed directions, where Laravel would stop
-     * at a warning; a box in place of a letter is what is wanted.
-     *
-     * @param  \Closure(): string  $make
-     */
-    private function calmly(\Closure $make): string
-    {
-        set_error_handler(fn () => true, E_WARNING | E_NOTICE | E_DEPRECATED);
-        try {
-            return $make();
-        } finally {
-            restore_error_handler();
-        }
     }
 }

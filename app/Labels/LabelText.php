@@ -22,17 +22,18 @@ final readonly class LabelText
     public function of(Batch $batch): array
     {
         $plan = $batch->plan;
-        /** @var array{name: string, part: string, state: string, latin: string} $herb */
+        /** @var array{name: string, part: string, state: string, latin: string, mix?: string} $herb */
         $herb = $plan['herb'];
+        /** @var list<array{name: string, part: string, state: string, latin: string}> $herbs */
+        $herbs = $plan['herbs'] ?? [$herb];
         /** @var list<array{name: string, share: float, allergens: list<string>}> $oils */
         $oils = $plan['oils'];
         /** @var array{name: string} $method */
         $method = $plan['method'];
         $ratio = is_string($plan['ratio'] ?? null) ? $plan['ratio'] : '';
-        $part = $herb['part'] === '' || str_contains($herb['name'], $herb['part']) ? '' : ', '.$herb['part'];
         $lines = [
-            'title' => ucfirst($herb['name']).' oil',
-            'herb' => ucfirst($herb['name']).$part.', '.$herb['state'].($herb['latin'] === '' ? '' : ' ('.$herb['latin'].')'),
+            'title' => ucfirst($herb['mix'] ?? $herb['name']).' oil',
+            'herb' => implode('; ', array_map($this->herb(...), $herbs)),
             'oil' => 'in '.implode(', ', array_map(
                 fn (array $oil) => $oil['name'].(count($oils) > 1 ? ' '.round($oil['share'] * 100).' %' : ''), $oils,
             )),
@@ -48,6 +49,14 @@ final readonly class LabelText
         return array_values(array_map(
             fn (string $id, string $text) => new LabelLine($id, $text), array_keys(array_filter($lines)), array_filter($lines),
         ));
+    }
+
+    /** @param  array{name: string, part: string, state: string, latin: string}  $herb */
+    private function herb(array $herb): string
+    {
+        $part = $herb['part'] === '' || str_contains($herb['name'], $herb['part']) ? '' : ', '.$herb['part'];
+
+        return ucfirst($herb['name']).$part.', '.$herb['state'].($herb['latin'] === '' ? '' : ' ('.$herb['latin'].')');
     }
 
     /** Net contents in both systems: "50 mL (1.7 fl oz)". */

@@ -16,6 +16,9 @@ use Illuminate\Support\Carbon;
  * @property string $wake
  * @property string $bed
  * @property string $drops_per_ml
+ * @property string $currency ISO 4217, or empty
+ * @property string $room_c degrees C
+ * @property ?list<string> $things
  * @property bool $is_demo
  * @property int $version
  * @property int $batches_begun
@@ -27,7 +30,7 @@ class House extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['is_demo' => 'boolean', 'version' => 'integer', 'batches_begun' => 'integer'];
+    protected $casts = ['is_demo' => 'boolean', 'version' => 'integer', 'batches_begun' => 'integer', 'things' => 'array'];
 
     /** @return list<string> */
     public function uniqueIds(): array

@@ -29,6 +29,8 @@ final class Document
             unset($schema['$schema']);
             $schemas[$name] = $schema;
         }
+        // A figure on its own is as a plan has it.
+        $schemas['Figure'] = $schemas['Plan']['properties']['figures']['additionalProperties'];
         ksort($schemas);
 
         return json_encode($document, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n";

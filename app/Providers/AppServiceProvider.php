@@ -4,11 +4,13 @@ namespace App\Providers;
 
 use App\House\CurrentHouse;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
+use Kettle\Desk;
 use Kettle\Material\Tables;
 use Kettle\Recipe\Bench;
 
@@ -19,6 +21,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(CurrentHouse::class);
         $this->app->singleton(Tables::class, fn () => Tables::shipped());
         $this->app->singleton(Bench::class);
+        $this->app->singleton(Desk::class, fn (Application $app) => new Desk($app->make(Tables::class), $app->make(Bench::class)));
     }
 
     public function boot(): void

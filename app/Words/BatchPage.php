@@ -6,12 +6,14 @@ use App\Actions\Batches\PlanFacts;
 use App\Http\Shapes\BatchView;
 use App\Http\Shapes\BottleView;
 use App\Http\Shapes\FillLine;
+use App\Http\Shapes\LotUsed;
 use App\Http\Shapes\PressView;
 use App\Labels\LabelText;
 use App\Models\Batch;
 use App\Models\Bottle;
 use App\Models\BottleSize;
 use App\Models\LogEntry;
+use App\Models\LotMove;
 use App\Models\Task;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Timetable;
@@ -62,8 +64,18 @@ final readonly class BatchPage
                 fn (Bottle $bottle) => new BottleView($bottle->number, $bottle->called, LabelText::net((float) $bottle->filled_ml)),
             )->all()),
             press: $this->press($batch, $entries->firstWhere(fn (LogEntry $entry) => $entry->kind === 'strained' && ! isset($corrected[$entry->uid]))),
+            lots: $this->lots($batch),
             label: $this->label->of($batch),
         );
+    }
+
+    /** @return list<LotUsed> what it took from Stores, in all */
+    private function lots(Batch $batch): array
+    {
+        return array_values(LotMove::query()->where('batch_id', $batch->id)->with('lot')->orderBy('id')->get()->groupBy('lot_id')
+            ->map(fn ($moves) => ['lot' => $moves[0]->lot, 'amount' => -$moves->sum(fn (LotMove $move) => (float) $move->amount)])
+            ->filter(fn (array $used) => $used['amount'] > 0.0005)
+            ->map(fn (array $used) => new LotUsed($used['lot']->uid, $used['lot']->called, AmountWriter::plain($used['amount'], $used['lot']->kind->measure() ?? Kind::Mass)))->all());
     }
 
     private function press(Batch $batch, ?LogEntry $strained): PressView
@@ -97,8 +109,11 @@ final readonly class BatchPage
     {
         /** @var array{form: string} $herb */
         $herb = $batch->plan['herb'];
+        if (($batch->plan['state'] ?? 'dried') !== 'dried') {
+            return 'Wet herb: let it drain for some hours under a clean cloth. Do not squeeze it: that drives its water into the oil.';
+        }
 
-        return $herb['form'] === 'powder'
+        return in_array($herb['form'], ['powder', 'tea-bag'], true)
             ? 'Powder: through paper, slowly, changed when it clogs. Press gently.'
             : 'Dried herb: cloth over a sieve, then squeeze it well, for the strongest oil is in it. Wipe the outside of the jar dry before pouring.';
     }

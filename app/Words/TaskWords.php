@@ -76,17 +76,22 @@ final readonly class TaskWords
 
     private function strain(Task $task, Batch $batch): string
     {
+        $how = match ($batch->shelf['way'] ?? 'squeezed') {
+            'drained' => 'Drain it, do not squeeze it.',
+            'pressed' => 'Press it.',
+            default => 'Dried: squeeze it.',
+        };
         if (($batch->shelf['heated'] ?? false) === true) {
-            return 'wipe the jar dry first; dried herb: squeeze it';
+            return 'wipe the jar dry first. '.$how;
         }
         if ($batch->filled_at === null) {
-            return 'dried: squeeze it';
+            return lcfirst($how);
         }
         $days = $this->times->daysBetween($batch->filled_at, Carbon::now());
         $planned = $this->times->daysBetween($batch->filled_at, $batch->strain_at);
 
         return $task->open && $days >= $planned
-            ? "{$days} days in {$batch->oils_name}, planned for {$planned}. Dried: squeeze it."
-            : "{$planned} days in {$batch->oils_name}. Dried: squeeze it.";
+            ? "{$days} days in {$batch->oils_name}, planned for {$planned}. {$how}"
+            : "{$planned} days in {$batch->oils_name}. {$how}";
     }
 }

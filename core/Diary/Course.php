@@ -30,8 +30,9 @@ final readonly class Course
     /**
      * @param  \DateTimeImmutable  $startAt when it is planned to be filled, in the house's zone
      * @param  list<Event>  $events oldest first
+     * @param  float  $standsH hours it stands after the heat
      */
-    public static function follow(Method $method, float $hours, \DateTimeImmutable $startAt, WakingHours $waking, array $events): self
+    public static function follow(Method $method, float $hours, \DateTimeImmutable $startAt, WakingHours $waking, array $events, float $standsH = 0.0): self
     {
         $done = $skipped = $later = [];
         $discarded = false;
@@ -58,7 +59,7 @@ final readonly class Course
             $filledAt !== null => Stage::Steeping,
             default => Stage::Planned,
         };
-        $timetable = Timetable::lay($method, $hours, $filledAt ?? $startAt, $waking);
+        $timetable = Timetable::lay($method, $hours, $filledAt ?? $startAt, $waking, $standsH);
         $last = fn (string $key) => max($done[$key] ?? null, $skipped[$key] ?? null);
         $tasks = match ($stage) {
             Stage::Discarded, Stage::Bottled => [],

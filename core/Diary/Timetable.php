@@ -9,7 +9,8 @@ use Kettle\Infusion\Method;
 /**
  * When one batch is filled, warmed, strained, poured off and bottled, from the moment it may be filled.
  *
- * Heated work is placed only while somebody is up; what does not fit one day goes on the next.
+ * Heated work is placed only while somebody is up; what does not fit one day goes on the next. What
+ * holds its own warmth may run overnight.
  */
 final readonly class Timetable
 {
@@ -34,15 +35,17 @@ final readonly class Timetable
     /**
      * @param  \DateTimeImmutable  $fillAt in the house's zone; moved to the next waking time
      * @param  float  $hours to infuse: hours at warmth, or on the shelf
+     * @param  float  $standsH hours it stands after the heat, before straining
      */
-    public static function lay(Method $method, float $hours, \DateTimeImmutable $fillAt, WakingHours $waking): self
+    public static function lay(Method $method, float $hours, \DateTimeImmutable $fillAt, WakingHours $waking, float $standsH = 0.0): self
     {
         $fillAt = $waking->nextAwake($fillAt);
         if ($method->heated) {
-            $sessions = self::sessions($hours, $fillAt->modify('+'.self::FILLING_MINUTES.' minutes'), $waking);
+            $from = $fillAt->modify('+'.self::FILLING_MINUTES.' minutes');
+            $sessions = $method->attended ? self::sessions($hours, $from, $waking) : [self::unattended($hours, $from, $waking)];
             $last = $sessions[count($sessions) - 1]['to'];
             // The oil is strained once it is cool enough to handle.
-            $strainAt = $waking->nextAwake($last->modify('+30 minutes'));
+            $strainAt = $waking->nextAwake($last->modify('+'.(30 + (int) round($standsH * 60)).' minutes'));
         } else {
             $sessions = [];
             $strainAt = $waking->midMorning($fillAt->modify('+'.(int) ceil($hours / 24).' days'));
@@ -67,12 +70,14 @@ final readonly class Timetable
      * The latest day on which to fill, to be ready by a day. Days are walked back one at a time, so
      * that waking hours and sessions are reckoned just as they will fall.
      */
-    public static function latestStart(Method $method, float $hours, \DateTimeImmutable $readyBy, WakingHours $waking): \DateTimeImmutable
+    public static function latestStart(Method $method, float $hours, \DateTimeImmutable $readyBy, WakingHours $waking, float $standsH = 0.0): \DateTimeImmutable
     {
         $day = $readyBy->setTime(0, 0);
-        for ($back = 0; $back < 120; $back++) {
+        // No fewer days than its hours and the settling ask for; the walk begins a day short of that.
+        $least = $method->heated && $method->attended ? $hours / $waking->hours() : $hours / 24;
+        for ($back = max(0, (int) floor($least) - 1); $back < 120; $back++) {
             $candidate = $day->modify("-{$back} days");
-            if (self::lay($method, $hours, $waking->midMorning($candidate), $waking)->readyDay() <= $day) {
+            if (self::lay($method, $hours, $waking->midMorning($candidate), $waking, $standsH)->readyDay() <= $day) {
                 return $candidate;
             }
         }
@@ -103,6 +108,27 @@ final readonly class Timetable
         assert($sessions !== []);
 
         return $sessions;
+    }
+
+    /**
+     * Warmth that needs nobody by: begun when there is somebody to switch it on, and so late that it
+     * ends with the day or with somebody's getting up.
+     *
+     * @return array{from: \DateTimeImmutable, to: \DateTimeImmutable}
+     */
+    private static function unattended(float $hours, \DateTimeImmutable $from, WakingHours $waking): array
+    {
+        $minutes = (int) round($hours * 60);
+        $from = $waking->nextAwake($from);
+        $to = $from->modify("+{$minutes} minutes");
+        if ($to > $waking->to($from)) {
+            $morning = $waking->from($from->modify('+1 day'));
+            $to = max($to, $morning);
+            $from = max($from, min($waking->to($from), $to->modify("-{$minutes} minutes")));
+            $to = max($morning, $from->modify("+{$minutes} minutes"));
+        }
+
+        return ['from' => $from, 'to' => $to];
     }
 
     private static function minutesBetween(\DateTimeImmutable $from, \DateTimeImmutable $to): int

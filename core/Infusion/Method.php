@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Kettle\Infusion;
 
-use Kettle\Material\HerbForm;
+use Kettle\Material\HerbMix;
 use Kettle\Material\Row;
+use Kettle\Material\State;
 
 /** A way of infusing, with its schools. */
 final readonly class Method
@@ -13,6 +14,10 @@ final readonly class Method
     /**
      * @param  list<string>  $handling
      * @param  non-empty-list<School>  $schools
+     * @param  bool  $attended whether somebody must be by while it is warm
+     * @param  list<string>  $needs ids of things it needs
+     * @param  list<State>  $states of herb it is for; empty for any
+     * @param  list<string>  $risks what could go wrong
      */
     public function __construct(
         public string $id,
@@ -23,6 +28,10 @@ final readonly class Method
         public float $shakeEveryH,
         public array $handling,
         public array $schools,
+        public bool $attended = true,
+        public array $needs = [],
+        public array $states = [],
+        public array $risks = [],
     ) {
     }
 
@@ -36,6 +45,7 @@ final readonly class Method
         return new self(
             $row->text('id'), $row->text('name'), $row->text('in_sentence'), $row->flag('heated'),
             $row->number('headspace_mm'), $row->number('shake_every_hours'), $row->texts('handling'), $schools,
+            $row->flag('attended'), $row->texts('needs'), array_map(State::from(...), $row->texts('states')), $row->texts('risks'),
         );
     }
 
@@ -50,11 +60,16 @@ final readonly class Method
         throw MethodRefused::unknownSchool($this->name, $id);
     }
 
-    /** The school to begin with for a form of herb. */
-    public function schoolFor(HerbForm $form): School
+    public function suits(State $state): bool
+    {
+        return $this->states === [] || in_array($state, $this->states, true);
+    }
+
+    /** The school to begin with for what is in the jar. */
+    public function schoolFor(HerbMix $mix): School
     {
         foreach ($this->schools as $school) {
-            if ($school->startsFor($form)) {
+            if ($school->startsFor($mix)) {
                 return $school;
             }
         }

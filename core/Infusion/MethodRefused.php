@@ -11,7 +11,7 @@ final class MethodRefused extends Refused
 {
     public static function unknown(string $id): self
     {
-        return new self('unknown', sprintf('No method is called “%s” here. Choose cold, double-boiler or slow-cooker.', mb_substr($id, 0, 40)));
+        return new self('unknown', sprintf('No method is called “%s” here. Choose one from the list.', mb_substr($id, 0, 40)));
     }
 
     public static function unknownSchool(string $method, string $id): self
@@ -24,5 +24,10 @@ final class MethodRefused extends Refused
         return new self('solid_oil', sprintf(
             '%s is solid under about %d °C, and a solid fat does not infuse on a cold shelf. Warm it in the double boiler or slow cooker, or make it the lesser part of a liquid oil.', ucfirst($oil), (int) round($setsBelowC),
         ));
+    }
+
+    public static function notFor(string $method, string $state): self
+    {
+        return new self('not_for_this', sprintf('%s is not a way for %s herb. Choose another way.', ucfirst($method), $state));
     }
 }

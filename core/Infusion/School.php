@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Kettle\Infusion;
 
-use Kettle\Material\HerbForm;
+use Kettle\Material\HerbMix;
 use Kettle\Material\Row;
 
-/** One way of practising a method: how long (hours) and, when heated, how warm (C). */
+/** One way of practising a method: how long (hours), how long it stands after the heat, and, when heated, how warm (C). */
 final readonly class School
 {
     public function __construct(
@@ -20,6 +20,7 @@ final readonly class School
         public ?float $ceilingC,
         public ?string $for,
         public string $why,
+        public float $standsH = 0.0,
     ) {
     }
 
@@ -29,13 +30,13 @@ final readonly class School
             $row->text('id'), $row->text('name'),
             $row->number('least_h'), $row->number('usual_h'), $row->number('most_h'),
             $row->numberOrNull('target_c'), $row->numberOrNull('ceiling_c'),
-            $row->textOrNull('for'), $row->text('why'),
+            $row->textOrNull('for'), $row->text('why'), $row->number('stands_h'),
         );
     }
 
-    /** Whether this school is the one to begin with for a form; "any" is the last resort. */
-    public function startsFor(HerbForm $form): bool
+    /** Whether this school is the one to begin with for what is in the jar; "any" is the last resort. */
+    public function startsFor(HerbMix $mix): bool
     {
-        return ($this->for === 'powder' && $form->powder) || ($this->for === 'woody' && $form->woody);
+        return ($this->for === 'powder' && $mix->isPowder()) || ($this->for === 'woody' && $mix->isWoody());
     }
 }

@@ -16,6 +16,11 @@ final readonly class Uptake
     /** Half-width of a central 90 % interval of a normal, in standard deviations. */
     public const NINE_IN_TEN = 1.6449;
 
+    /** What nine in ten of a normal exceed, in standard deviations below its middle. */
+    public const NINE_TIMES_IN_TEN = 1.2816;
+
+    public const WAYS = ['drained', 'squeezed', 'pressed'];
+
     private function __construct(
         public string $way,
         public float $mlPerGram,
@@ -40,6 +45,7 @@ final readonly class Uptake
     /**
      * V_out = V_in - u x dry herb - sediment and cloth.
      *
+     * @param  float  $herbG dry-equivalent
      * @return array{low: float, value: float, high: float} mL, none below zero or above what went in
      */
     public function yield(float $oilMl, float $herbG): array
@@ -49,5 +55,23 @@ final readonly class Uptake
         $spread = self::NINE_IN_TEN * $this->sd * $herbG;
 
         return ['low' => $bound($out - $spread), 'value' => $bound($out), 'high' => $bound($out + $spread)];
+    }
+
+    /**
+     * Oil to start with, mL, so that so much is got out; the same formula solved for V_in.
+     *
+     * @param  float  $dryPerMl g of dry-equivalent herb for each mL of oil
+     * @param  bool  $surely got nine times in ten, else as often as not
+     *
+     * @throws YieldRefused when the herb would keep nearly all the oil
+     */
+    public function oilFor(float $wantedMl, float $dryPerMl, bool $surely): float
+    {
+        $kept = ($this->mlPerGram + ($surely ? self::NINE_TIMES_IN_TEN * $this->sd : 0.0)) * $dryPerMl;
+        if ($kept > 0.8) {
+            throw YieldRefused::herbKeepsIt();
+        }
+
+        return ($wantedMl + $this->lossesMl) / (1 - $kept);
     }
 }

@@ -18,4 +18,9 @@ final class YieldRefused extends Refused
     {
         return new self('too_much', sprintf('%s cannot come out when %s went in. Check the measure; was the weight of the jar taken off, or grams read as millilitres?', $out, $in), 'amount');
     }
+
+    public static function herbKeepsIt(): self
+    {
+        return new self('too_thick', 'With so little oil the herb would keep nearly all of it. Take a leaner ratio, or press it.', 'ratio');
+    }
 }

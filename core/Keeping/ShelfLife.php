@@ -6,17 +6,23 @@ namespace Kettle\Keeping;
 
 use Kettle\Material\Blend;
 use Kettle\Material\Carrier;
+use Kettle\Material\State;
 
 /**
- * How long an oil infused with dried herb keeps, in months from straining, cool and dark.
+ * How long an infused oil keeps, in months from straining, cool and dark.
  *
  * The weakest oil decides (the cautious school, and the default); the blend school adds the rates,
- * 1/months, by volume share. Neither passes the two years that dried herb allows. Months from memory.
+ * 1/months, by volume share. Neither passes what the state of the herb allows. Months from memory.
  */
 final readonly class ShelfLife
 {
     /** Dried herb allows one to two years: common practice, no source. */
     public const DRIED_HERB_CAP = 24.0;
+
+    /** Wilted or fresh herb leaves water behind: about six months, at most a year. Common practice, no source. */
+    public const WET_HERB_CAP = 6.0;
+
+    public const WET_HERB_MOST = 12.0;
 
     /** A bottle kept by a window or stove loses about this much: from memory, coarse. */
     private const SPREAD = 0.25;
@@ -31,8 +37,9 @@ final readonly class ShelfLife
     ) {
     }
 
-    public static function ofDried(Blend $blend): self
+    public static function of(Blend $blend, State $state): self
     {
+        [$cap, $most] = $state->isWet() ? [self::WET_HERB_CAP, self::WET_HERB_MOST] : [self::DRIED_HERB_CAP, self::DRIED_HERB_CAP];
         $weakest = null;
         $rate = 0.0;
         foreach ($blend->shares() as $oil) {
@@ -42,16 +49,16 @@ final readonly class ShelfLife
             }
         }
         assert($weakest !== null);
-        $byRates = min(self::DRIED_HERB_CAP, 1 / $rate);
-        $months = min(self::DRIED_HERB_CAP, $weakest->monthsOpened);
+        $byRates = min($cap, 1 / $rate);
+        $months = min($cap, $weakest->monthsOpened);
 
         return new self(
             $months,
             $months * (1 - self::SPREAD),
-            min(self::DRIED_HERB_CAP, max($byRates, $months * (1 + self::SPREAD))),
+            min($most, max($byRates, $months * (1 + self::SPREAD))),
             $byRates,
             $weakest,
-            $weakest->monthsOpened > self::DRIED_HERB_CAP,
+            $weakest->monthsOpened > $cap,
         );
     }
 

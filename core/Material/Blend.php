@@ -9,6 +9,8 @@ use Kettle\Measure\Density;
 /** One or more carriers in parts by volume. Masses add and volumes add. */
 final readonly class Blend
 {
+    public const MOST = 6;
+
     /** @param  non-empty-list<array{carrier: Carrier, parts: float}>  $oils */
     private function __construct(public array $oils)
     {
@@ -24,9 +26,12 @@ final readonly class Blend
         if ($oils === []) {
             throw MaterialRefused::noOil();
         }
+        if (count($oils) > self::MOST) {
+            throw MaterialRefused::tooManyOils(self::MOST);
+        }
         $seen = [];
         foreach ($oils as $oil) {
-            if (! is_finite($oil['parts']) || $oil['parts'] <= 0 || $oil['parts'] > 1000) {
+            if (! is_finite($oil['parts']) || $oil['parts'] <= 0 || $oil['parts'] > 20_000) {
                 throw MaterialRefused::badParts($oil['carrier']->name);
             }
             if (isset($seen[$oil['carrier']->id])) {
@@ -55,6 +60,89 @@ final readonly class Blend
         }
 
         return Density::gramsPerMl($grams);
+    }
+
+    /** @return list<array{carrier: Carrier, share: float}> shares by weight at 20 C, summing to 1 */
+    public function massShares(): array
+    {
+        $total = $this->density(20.0)->gramsPerMl;
+
+        return array_map(
+            fn (array $oil) => ['carrier' => $oil['carrier'], 'share' => $oil['share'] * $oil['carrier']->at20->gramsPerMl / $total], $this->shares(),
+        );
+    }
+
+    /** g of iodine for 100 g, by weight share; null where a part has no such value. */
+    public function iodineValue(): ?float
+    {
+        return $this->byMass(fn (Carrier $carrier) => $carrier->iodineValueOrPublished());
+    }
+
+    /** Fatemi and Hammond's index, by weight share; wax esters, which have none, take no part. Null when there is nothing else. */
+    public function oxidisability(): ?float
+    {
+        $sum = $of = 0.0;
+        foreach ($this->massShares() as $oil) {
+            $index = $oil['carrier']->oxidisability();
+            if ($index !== null) {
+                $sum += $oil['share'] * $index;
+                $of += $oil['share'];
+            }
+        }
+
+        return $of > 0 ? $sum / $of : null;
+    }
+
+    /**
+     * About where it begins to set, degrees C, with the range it lies in. Coarse, from memory: a hard fat
+     * dissolved in a liquid oil sets later than alone, so the share-weighted middle stands for it, and the
+     * two it lies between are the range.
+     *
+     * @return array{low: float, value: float, high: float}
+     */
+    public function setsBelow(): array
+    {
+        $points = array_map(fn (array $oil) => $oil['carrier']->setsBelowC, $this->oils);
+        $value = 0.0;
+        foreach ($this->massShares() as $oil) {
+            $value += $oil['share'] * $oil['carrier']->setsBelowC;
+        }
+
+        return ['low' => min($points), 'value' => $value, 'high' => max($points)];
+    }
+
+    /** @return list<string> */
+    public function allergens(): array
+    {
+        return array_values(array_unique(array_merge(...array_map(fn (array $oil) => $oil['carrier']->allergens, $this->oils))));
+    }
+
+    /** @return array{saturated: float, mono: float, di: float, tri: float, wax: float, other: float} per cent by weight */
+    public function picture(): array
+    {
+        $sums = ['saturated' => 0.0, 'mono' => 0.0, 'di' => 0.0, 'tri' => 0.0, 'wax' => 0.0, 'other' => 0.0];
+        foreach ($this->massShares() as $oil) {
+            foreach ($oil['carrier']->picture() ?? ['wax' => 100.0] as $kind => $percent) {
+                $sums[$kind] += $oil['share'] * $percent;
+            }
+        }
+
+        return $sums;
+    }
+
+    /** @param  \Closure(Carrier): ?float  $of */
+    private function byMass(\Closure $of): ?float
+    {
+        $sum = 0.0;
+        foreach ($this->massShares() as $oil) {
+            $value = $of($oil['carrier']);
+            if ($value === null) {
+                return null;
+            }
+            $sum += $oil['share'] * $value;
+        }
+
+        return $sum;
     }
 
     public function isSingle(): bool

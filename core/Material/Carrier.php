@@ -12,6 +12,9 @@ final readonly class Carrier
     /**
      * @param  array<string, float>|null  $fattyAcids per cent of the oil by "carbons:double bonds"; null for a wax ester
      * @param  list<string>  $allergens
+     * @param  int  $feel 1 dry and light to 5 rich
+     * @param  int  $scent 0 none, 1 mild, 2 strong
+     * @param  ?float  $publishedIodineValue middle of the published range, for a wax ester that has no other
      */
     public function __construct(
         public string $id,
@@ -23,6 +26,10 @@ final readonly class Carrier
         public float $monthsUnopened,
         public float $monthsOpened,
         public array $allergens,
+        public bool $foodGradeExists,
+        public int $feel,
+        public int $scent,
+        private ?float $publishedIodineValue,
         public string $note,
     ) {
     }
@@ -30,6 +37,7 @@ final readonly class Carrier
     public static function fromRow(Row $row): self
     {
         $density = $row->row('density');
+        $published = $row->rowOrNull('published_iodine_value');
         $at20 = $density->number('g_per_ml') + Density::OIL_SLOPE * ($density->number('at_c') - 20.0);
 
         return new self(
@@ -42,6 +50,10 @@ final readonly class Carrier
             $row->row('months')->number('unopened'),
             $row->row('months')->number('opened'),
             $row->texts('allergens'),
+            $row->flag('food_grade_exists'),
+            (int) $row->number('feel'),
+            (int) $row->number('scent'),
+            $published === null ? null : ($published->number('low') + $published->number('high')) / 2,
             $row->text('note'),
         );
     }
@@ -61,5 +73,35 @@ final readonly class Carrier
         }
 
         return $value;
+    }
+
+    /** The computed iodine value, or for a wax ester the middle of the published range. */
+    public function iodineValueOrPublished(): ?float
+    {
+        return $this->iodineValue() ?? $this->publishedIodineValue;
+    }
+
+    /**
+     * How fast its fats take up oxygen, oleic acid being 1: (18:1 + 10.3 x 18:2 + 21.6 x 18:3) / 100,
+     * Fatemi and Hammond 1980. Null for a wax ester.
+     */
+    public function oxidisability(): ?float
+    {
+        return $this->fattyAcids === null ? null
+            : (($this->fattyAcids['18:1'] ?? 0.0) + 10.3 * ($this->fattyAcids['18:2'] ?? 0.0) + 21.6 * ($this->fattyAcids['18:3'] ?? 0.0)) / 100;
+    }
+
+    /** @return ?array{saturated: float, mono: float, di: float, tri: float, other: float} per cent; null for a wax ester */
+    public function picture(): ?array
+    {
+        if ($this->fattyAcids === null) {
+            return null;
+        }
+        $sums = ['0' => 0.0, '1' => 0.0, '2' => 0.0, '3' => 0.0];
+        foreach ($this->fattyAcids as $acid => $percent) {
+            $sums[explode('-', explode(':', $acid)[1])[0]] += $percent;
+        }
+
+        return ['saturated' => $sums['0'], 'mono' => $sums['1'], 'di' => $sums['2'], 'tri' => $sums['3'], 'other' => max(0.0, round(100 - array_sum($sums), 6))];
     }
 }

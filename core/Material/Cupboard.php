@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Material;
 
-/** The herbs, forms and carriers the tables know, found by id. */
+/** The herbs, forms, carriers, waxes and purposes the tables know, found by id. */
 final class Cupboard
 {
     /** @var array<string, HerbForm>|null */
@@ -16,8 +16,19 @@ final class Cupboard
     /** @var array<string, Carrier>|null */
     private ?array $carriers = null;
 
+    /** @var array<string, Wax>|null */
+    private ?array $waxes = null;
+
+    /** @var array<string, Purpose>|null */
+    private ?array $purposes = null;
+
     public function __construct(private readonly Tables $tables)
     {
+    }
+
+    public function tables(): Tables
+    {
+        return $this->tables;
     }
 
     /** @return array<string, HerbForm> */
@@ -36,6 +47,30 @@ final class Cupboard
     public function carriers(): array
     {
         return $this->carriers ??= $this->index('carriers', Carrier::fromRow(...));
+    }
+
+    /** @return array<string, Wax> */
+    public function waxes(): array
+    {
+        return $this->waxes ??= $this->index('waxes', Wax::fromRow(...));
+    }
+
+    /** @return array<string, Purpose> */
+    public function purposes(): array
+    {
+        return $this->purposes ??= $this->index('purposes', Purpose::fromRow(...));
+    }
+
+    /** @throws MaterialRefused */
+    public function wax(string $id): Wax
+    {
+        return $this->waxes()[$id] ?? throw MaterialRefused::unknown('wax or butter', $id);
+    }
+
+    /** @throws MaterialRefused */
+    public function purpose(string $id): Purpose
+    {
+        return $this->purposes()[$id] ?? throw MaterialRefused::unknown('purpose', $id);
     }
 
     /** @throws MaterialRefused */

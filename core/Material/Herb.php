@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Material;
 
-/** A plant and the part of it that is used. `$form` is the id of the form it usually comes in. */
+/** A plant and the part of it that is used. `$form` is the id of the form it usually comes in, `$best` the state it is best used in. */
 final readonly class Herb
 {
     public function __construct(
@@ -14,7 +14,9 @@ final readonly class Herb
         public string $part,
         public string $form,
         public bool $kitchen,
+        public State $best,
         public string $note,
+        public string $care,
     ) {
     }
 
@@ -22,13 +24,13 @@ final readonly class Herb
     {
         return new self(
             $row->text('id'), $row->text('name'), $row->text('latin'), $row->text('part'),
-            $row->text('form'), $row->flag('kitchen'), $row->text('note'),
+            $row->text('form'), $row->flag('kitchen'), State::from($row->text('best')), $row->text('note'), $row->text('care'),
         );
     }
 
     /** A plant the tables do not know, as the cook names it. */
     public static function unlisted(string $name, string $form): self
     {
-        return new self('', $name, '', '', $form, false, '');
+        return new self('', $name, '', '', $form, false, State::Dried, '', '');
     }
 }

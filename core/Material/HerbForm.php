@@ -6,17 +6,32 @@ namespace Kettle\Material;
 
 use Kettle\Measure\Density;
 
-/** How a dried herb is cut, and so how it lies in a jar. Densities are coarse, g/mL. */
+/** How a herb is cut and in what state it is, and so how it lies in a jar. Densities are coarse, g/mL. */
 final readonly class HerbForm
 {
-    public function __construct(
+    /**
+     * @param  string  $plain without its state: "thin leaf"
+     * @param  ?float  $waterFresh water fraction when fresh; null where it is never fresh, as powder
+     * @param  ?array{loose: float, settled: float, particle: float}  $fresh densities, g/mL
+     * @param  ?array{loose: float, settled: float, particle: float}  $wilted densities, g/mL
+     * @param  float  $keepsMonths how long it stays worth using when dried
+     * @param  ?float  $bagG g of herb in a tea bag, where it comes in bags
+     */
+    private function __construct(
         public string $id,
         public string $name,
+        public string $plain,
         public Density $loose,
         public Density $settled,
         public Density $particle,
+        public ?float $waterFresh,
         public bool $woody,
         public bool $powder,
+        public State $state,
+        private ?array $fresh,
+        private ?array $wilted,
+        public float $keepsMonths,
+        public ?float $bagG,
     ) {
     }
 
@@ -25,26 +40,47 @@ final readonly class HerbForm
         return new self(
             $row->text('id'),
             $row->text('name'),
+            $row->text('plain'),
             Density::gramsPerMl($row->number('loose')),
             Density::gramsPerMl($row->number('settled')),
             Density::gramsPerMl($row->number('particle')),
+            $row->numberOrNull('water_fresh'),
             $row->flag('woody'),
             $row->flag('powder'),
+            State::Dried,
+            self::densities($row->rowOrNull('fresh')),
+            self::densities($row->rowOrNull('wilted')),
+            $row->number('keeps_months'),
+            $row->numberOrNull('bag_g'),
         );
     }
 
     /**
-     * The trade's ratio for this form, mL of oil for each gram: the first of 1:5, 1:7 and 1:9 under
-     * which the settled bed stays a tenth below the oil, or 1:9 where none does.
+     * The same cut in another state.
+     *
+     * @throws MaterialRefused when it never is in that state
      */
-    public function usualMlPerGram(): float
+    public function in(State $state): self
     {
-        foreach ([5.0, 7.0] as $parts) {
-            if ($parts + $this->particle->volumeOf(1.0) > 1.1 * $this->settled->volumeOf(1.0)) {
-                return $parts;
-            }
+        $lies = match ($state) {
+            State::Dried => null,
+            State::Wilted => $this->wilted ?? throw MaterialRefused::neverIn($this->plain, $state),
+            State::Fresh => $this->fresh ?? throw MaterialRefused::neverIn($this->plain, $state),
+        };
+        if ($lies === null) {
+            return $this;
         }
 
-        return 9.0;
+        return new self(
+            $this->id, $this->plain.', '.$state->value, $this->plain,
+            Density::gramsPerMl($lies['loose']), Density::gramsPerMl($lies['settled']), Density::gramsPerMl($lies['particle']),
+            $this->waterFresh, $this->woody, $this->powder, $state, $this->fresh, $this->wilted, $this->keepsMonths, $this->bagG,
+        );
+    }
+
+    /** @return ?array{loose: float, settled: float, particle: float} */
+    private static function densities(?Row $row): ?array
+    {
+        return $row === null ? null : ['loose' => $row->number('loose'), 'settled' => $row->number('settled'), 'particle' => $row->number('particle')];
     }
 }

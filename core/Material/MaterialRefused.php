@@ -28,4 +28,44 @@ final class MaterialRefused extends Refused
     {
         return new self('twice', sprintf('%s is named twice. Name each oil once, with its parts.', ucfirst($oil)));
     }
+
+    public static function noHerb(): self
+    {
+        return new self('missing', 'Name the herb: choose one from the list, or write its name and how it is cut.');
+    }
+
+    public static function tooManyHerbs(int $most): self
+    {
+        return new self('out_of_range', sprintf('Up to %d herbs are planned together in one jar. Leave out the others.', $most));
+    }
+
+    public static function tooManyOils(int $most): self
+    {
+        return new self('out_of_range', sprintf('Up to %d oils are blended here. Leave out the others.', $most));
+    }
+
+    public static function herbTwice(string $herb): self
+    {
+        return new self('twice', sprintf('%s is named twice in the same cut and state. Name it once, with its parts.', ucfirst($herb)));
+    }
+
+    public static function neverIn(string $form, State $state): self
+    {
+        return new self('never_so', sprintf('%s is never %s: choose dried, or another cut.', ucfirst($form), $state->value), 'state');
+    }
+
+    public static function heavierThanFresh(string $now, string $fresh): self
+    {
+        return new self('out_of_range', sprintf('It weighs %s now and %s when picked: wilting only takes water away. Check the two weights, and the bowl.', $now, $fresh), 'now');
+    }
+
+    public static function lighterThanDry(string $now, string $fresh, int $water): self
+    {
+        return new self('out_of_range', sprintf('%s is lighter than the dry matter in %s of plant that is %d %% water. Check the weights, or say how watery it was when picked.', $now, $fresh, $water), 'now');
+    }
+
+    public static function someWeighed(): self
+    {
+        return new self('disagree', 'Give the weight of every herb, or of one herb and parts for the rest.');
+    }
 }

@@ -25,6 +25,12 @@ final readonly class Ratio
         return self::of($ml, self::WEIGHT_TO_VOLUME);
     }
 
+    /** A ratio that came of a jar and was not asked for: any above zero. */
+    public static function found(float $ml): self
+    {
+        return new self(max(0.01, $ml), self::WEIGHT_TO_VOLUME);
+    }
+
     /** @throws RatioRefused when outside 1:1 to 1:30, or the convention is none of the three */
     public static function of(float $parts, string $by): self
     {

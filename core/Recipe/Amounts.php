@@ -4,25 +4,35 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
+use Kettle\Infusion\Uptake;
+use Kettle\Measure\Density;
 use Kettle\Measure\Ratio;
 use Kettle\Reason\Reason;
+use Kettle\Reason\Refused;
 use Kettle\Vessel\Jar;
 use Kettle\Vessel\JarRefused;
 use Kettle\Vessel\Levels;
 
 /**
- * Herb (g), oil (mL), ratio and jar, solved from whichever the wish gives:
- * any two of herb, oil and ratio, or a jar and a ratio; a ratio or jar not given is chosen.
+ * Herb (g as it lies), oil (mL), ratio and jars, solved from whichever the wish gives: any two of herb,
+ * oil and ratio; what is to come out, and a ratio; a jar and a ratio; or how full the jar is and how far
+ * covered. A ratio or jar not given is chosen.
  */
 final readonly class Amounts
 {
     /** Cover wanted above the herb bed, mm: common practice (1 to 3 in). */
     public const COVER_MM = 25.0;
 
-    /** The jar reckoned with when nothing else is known, mL nominal: the pint. */
+    /** The jar reckoned with when nothing else is known, mL to the brim: the pint. */
     private const USUAL_BRIM_ML = 505.0;
 
+    /** No more jars alike than this are chosen for anybody. */
+    private const MOST_JARS = 12;
+
     /**
+     * @param  float  $herbG of all jars together, as it lies
+     * @param  float  $oilMl of all jars together
+     * @param  Levels  $levels in each jar
      * @param  list<Reason>  $herbReasons
      * @param  list<Reason>  $oilReasons
      */
@@ -31,93 +41,193 @@ final readonly class Amounts
         public float $oilMl,
         public Ratio $ratio,
         public Jar $jar,
+        public int $jars,
         public Levels $levels,
         public array $herbReasons,
         public array $oilReasons,
     ) {
     }
 
-    /** @throws WishRefused when what is given disagrees, or no jar holds it with the herb covered */
-    public static function solve(Wish $wish, Kitchen $kitchen): self
+    /** g of shelf-dry herb that the herb as it lies stands for */
+    public function dryG(Wish $wish): float
     {
-        $given = [$wish->herb !== null, $wish->oil !== null];
-        if ($given === [true, true]) {
-            return self::fromBoth($wish, $kitchen);
+        return $this->herbG * $wish->mix->dryPerG;
+    }
+
+    /** @throws WishRefused when what is given disagrees, or no jar holds it with the herb covered */
+    public static function solve(Wish $wish, Kitchen $kitchen, Uptake $uptake): self
+    {
+        if ($wish->byJar !== null) {
+            return self::fromJarWay($wish, $wish->byJar, $kitchen);
+        }
+        if ($wish->herb !== null && $wish->oil !== null) {
+            return self::fromBoth($wish, $kitchen, $wish->herb->value, $wish->oil->value);
         }
         [$ratio, $why] = self::ratio($wish);
         $perGram = self::perGram($ratio, $wish);
         $inputs = ['ratio' => $ratio->text(), 'ml_per_g' => round($perGram, 3)];
+        $basis = self::basis($wish, $ratio);
         if ($wish->herb !== null) {
             $herb = $wish->herb->value;
             $oil = $herb * $perGram;
-            $herbWhy = [self::given($wish->herb->typed)];
-            $oilWhy = [Reason::rule('ratio-gives-oil', ['herb_g' => round($herb, 1)] + $inputs), $why];
-        } elseif ($wish->oil !== null) {
-            $oil = $wish->oil->value;
+            $herbWhy = [self::given($wish->herb->typed), ...$basis];
+            $oilWhy = [Reason::rule('ratio-gives-oil', ['herb_g' => round($herb, 1)] + $inputs), $why, ...$basis];
+        } elseif ($wish->oil !== null || $wish->finished !== null) {
+            [$oil, $from] = $wish->oil !== null
+                ? [$wish->oil->value, self::given($wish->oil->typed)]
+                : self::forFinished($wish, $perGram, $uptake);
             $herb = $oil / $perGram;
-            $oilWhy = [self::given($wish->oil->typed)];
-            $herbWhy = [Reason::rule('ratio-gives-herb', ['oil_ml' => round($oil)] + $inputs), $why];
+            $oilWhy = [$from];
+            $herbWhy = [Reason::rule('ratio-gives-herb', ['oil_ml' => round($oil)] + $inputs), $why, ...$basis];
         } else {
-            $jar = $wish->jar ?? self::usualJar($kitchen);
-            $herb = Levels::mostHerb($jar, $wish->form, $perGram, $wish->method->headspaceMm);
-            if ($herb <= 0) {
-                throw WishRefused::one('jar', 'does_not_fit', sprintf('The %s is too low to leave %d mm of headspace. Choose a taller jar.', $jar->called, (int) $wish->method->headspaceMm));
-            }
-            $oil = $herb * $perGram;
-            $herbWhy = [Reason::rule('most-the-jar-takes', [
-                'jar' => $jar->called,
-                'room_ml' => round($jar->volumeTo($jar->heightMm - $wish->method->headspaceMm)),
-                'headspace_mm' => $wish->method->headspaceMm,
-                'ml_per_g' => round($perGram, 3),
-                'herb_ml' => round($wish->form->particle->volumeOf(1.0), 3),
-                'herb_g' => round($herb, 1),
-            ]), $why];
-            $oilWhy = [Reason::rule('ratio-gives-oil', ['herb_g' => round($herb, 1)] + $inputs), $why];
-            $levels = self::check($wish, $kitchen, $jar, $herb, $oil, $ratio);
-
-            return new self($herb, $oil, $ratio, $jar, $levels, $herbWhy, $oilWhy);
+            return self::fromJar($wish, $kitchen, $ratio, $perGram, [$why, ...$basis]);
         }
-        $jar = $wish->jar ?? self::jarFor($wish, $kitchen, $herb, $oil);
-        $levels = self::check($wish, $kitchen, $jar, $herb, $oil, $ratio);
-        if ($wish->jar === null) {
-            $oilWhy[] = Reason::rule('jar-chosen-for-you', ['jar' => $jar->called]);
+        if ($herb > 20_000 || $oil > 60_000) {
+            throw WishRefused::one('herb', 'too_much', 'That comes to more than a kitchen handles at once. Plan less.');
         }
 
-        return new self($herb, $oil, $ratio, $jar, $levels, self::coarse($wish, $herbWhy), self::coarse($wish, $oilWhy));
+        return self::inJars($wish, $kitchen, $herb, $oil, $ratio, $herbWhy, $oilWhy);
     }
 
-    private static function fromBoth(Wish $wish, Kitchen $kitchen): self
+    /** mL of oil for each g of herb as it lies. */
+    public static function perGram(Ratio $ratio, Wish $wish): float
+    {
+        $loose = Density::gramsPerMl(1 / $wish->mix->looseMlPerG);
+
+        return $ratio->mlPerGram($wish->blend->density(Planner::ROOM_C), $loose) * $wish->perGramAsItLies($ratio->by);
+    }
+
+    /**
+     * @return array{float, Reason} mL of oil, and why
+     *
+     * @throws WishRefused when the herb would keep it
+     */
+    private static function forFinished(Wish $wish, float $perGram, Uptake $uptake): array
+    {
+        assert($wish->finished !== null);
+        $dryPerMl = $wish->mix->dryPerG / $perGram;
+        try {
+            $oil = $uptake->oilFor($wish->finished->ml, $dryPerMl, $wish->finished->surely);
+        } catch (Refused $refused) {
+            throw WishRefused::from($refused);
+        }
+
+        return [$oil, Reason::rule('finished-gives-oil', [
+            'wanted_ml' => round($wish->finished->ml), 'oil_ml' => round($oil), 'uptake' => $uptake->mlPerGram, 'sd' => $uptake->sd,
+            'dry_g' => round($oil * $dryPerMl, 1), 'way' => $uptake->way, 'losses_ml' => $uptake->lossesMl,
+            'how_sure' => $wish->finished->surely ? 'nine times in ten' : 'as often as not',
+        ])];
+    }
+
+    /**
+     * @param  list<Reason>  $why
+     *
+     * @throws WishRefused
+     */
+    private static function fromJar(Wish $wish, Kitchen $kitchen, Ratio $ratio, float $perGram, array $why): self
+    {
+        $jar = $wish->jar ?? self::usualJar($kitchen);
+        $jars = $wish->jars ?? 1;
+        $each = Levels::mostHerb($jar, $wish->mix, $perGram, $wish->method->headspaceMm);
+        if ($each <= 0) {
+            throw WishRefused::one('jar', 'does_not_fit', sprintf('The %s is too low to leave %d mm of headspace. Choose a taller jar.', $jar->called, (int) $wish->method->headspaceMm));
+        }
+        $herb = $each * $jars;
+        $oil = $herb * $perGram;
+        $herbWhy = [Reason::rule('most-the-jar-takes', [
+            'jar' => $jar->called,
+            'room_ml' => round($jar->volumeTo($jar->heightMm - $wish->method->headspaceMm)),
+            'headspace_mm' => $wish->method->headspaceMm,
+            'ml_per_g' => round($perGram, 3),
+            'herb_ml' => round($wish->mix->ownMlPerG, 3),
+            'herb_g' => round($each, 1),
+        ]), ...$why];
+        $oilWhy = [Reason::rule('ratio-gives-oil', ['herb_g' => round($herb, 1), 'ratio' => $ratio->text(), 'ml_per_g' => round($perGram, 3)]), ...$why];
+        $levels = self::check($wish, $kitchen, $jar, $jars, $herb, $oil, $ratio);
+
+        return new self($herb, $oil, $ratio, $jar, $jars, $levels, $herbWhy, $oilWhy);
+    }
+
+    /** @throws WishRefused when there is no room for that cover */
+    private static function fromJarWay(Wish $wish, ByJar $way, Kitchen $kitchen): self
+    {
+        $jar = $wish->jar ?? self::usualJar($kitchen);
+        $jars = $wish->jars ?? 1;
+        $herbEach = $jar->volumeTo($way->share() * $jar->heightMm) / $wish->mix->looseMlPerG;
+        $bed = $jar->heightOf($wish->mix->settledMlPerG * $herbEach);
+        $level = $bed + $way->coverMm;
+        if ($level > $jar->heightMm - $wish->method->headspaceMm + 1e-9) {
+            $refused = JarRefused::noRoomToCover($jar->called, $way->said(), $bed, $way->coverMm, $jar->heightMm - $wish->method->headspaceMm);
+            throw WishRefused::withWays($refused->about('by_jar'), WaysOut::ofJarWay($wish, $way, $jar));
+        }
+        $oilEach = $jar->volumeTo($level) - $wish->mix->ownMlPerG * $herbEach;
+        $perGram = $oilEach / $herbEach;
+        $ratio = Ratio::found($perGram / $wish->perGramAsItLies());
+        $herbWhy = [Reason::rule('jar-way-herb', [
+            'jar' => $jar->called, 'fill' => $way->said(), 'fill_mm' => round($way->share() * $jar->heightMm),
+            'g_per_ml' => round(1 / $wish->mix->looseMlPerG, 3), 'herb_g' => round($herbEach, 1),
+        ])];
+        $oilWhy = [Reason::rule('jar-way-oil', [
+            'bed_mm' => round($bed), 'cover_mm' => round($way->coverMm), 'level_mm' => round($level), 'herb_ml' => round($wish->mix->ownMlPerG * $herbEach), 'oil_ml' => round($oilEach),
+        ])];
+
+        return new self($herbEach * $jars, $oilEach * $jars, $ratio, $jar, $jars, Levels::in($jar, $wish->mix, $herbEach, $oilEach), $herbWhy, $oilWhy);
+    }
+
+    /** @throws WishRefused */
+    private static function fromBoth(Wish $wish, Kitchen $kitchen, float $herb, float $oil): self
     {
         assert($wish->herb !== null && $wish->oil !== null);
-        $perGram = $wish->oil->value / $wish->herb->value;
         if ($wish->ratio !== null) {
+            $perGram = $oil / $herb;
             $asked = self::perGram($wish->ratio, $wish);
             if (abs($asked / $perGram - 1) > 0.02) {
                 throw WishRefused::one('ratio', 'disagree', sprintf(
-                    'Herb and oil as given make 1:%s, and %s is asked for. Leave one of the three out and it is reckoned from the other two.', round($perGram, 1), $wish->ratio->text(),
+                    'Herb and oil as given make 1:%s, and %s is asked for. Leave one of the three out and it is reckoned from the other two.', round($perGram / $wish->perGramAsItLies(), 1), $wish->ratio->text(),
                 ));
             }
         }
-        if ($perGram < 1 || $perGram > 30) {
+        $parts = $oil / $herb / $wish->perGramAsItLies();
+        if ($parts < 1 || $parts > 30) {
             throw WishRefused::one('oil_amount', 'out_of_range', sprintf(
-                'So much oil for so much herb is 1:%s, which is outside what is made. Between 1:1 and 1:30 is planned here; 1:5 is the usual.', $perGram < 1 ? round($perGram, 2) : round($perGram),
+                'So much oil for so much herb is 1:%s, which is outside what is made. Between 1:1 and 1:30 is planned here; 1:5 is the usual.', $parts < 1 ? round($parts, 2) : round($parts),
             ));
         }
-        $ratio = Ratio::perGram($perGram);
-        $why = Reason::rule('two-give-ratio', ['oil_ml' => round($wish->oil->value), 'herb_g' => round($wish->herb->value, 1), 'ml_per_g' => round($perGram, 2)]);
-        $jar = $wish->jar ?? self::jarFor($wish, $kitchen, $wish->herb->value, $wish->oil->value);
-        $levels = self::check($wish, $kitchen, $jar, $wish->herb->value, $wish->oil->value, $ratio);
+        $why = Reason::rule('two-give-ratio', ['oil_ml' => round($oil), 'herb_g' => round($herb, 1), 'ml_per_g' => round($oil / $herb, 2)]);
 
-        return new self(
-            $wish->herb->value, $wish->oil->value, $ratio, $jar, $levels,
-            self::coarse($wish, [self::given($wish->herb->typed), $why]),
-            self::coarse($wish, [self::given($wish->oil->typed), $why]),
-        );
+        return self::inJars($wish, $kitchen, $herb, $oil, Ratio::perGram($parts), [self::given($wish->herb->typed), $why], [self::given($wish->oil->typed), $why]);
+    }
+
+    /**
+     * @param  list<Reason>  $herbWhy
+     * @param  list<Reason>  $oilWhy
+     *
+     * @throws WishRefused
+     */
+    private static function inJars(Wish $wish, Kitchen $kitchen, float $herb, float $oil, Ratio $ratio, array $herbWhy, array $oilWhy): self
+    {
+        [$jar, $jars] = $wish->jar !== null ? [$wish->jar, $wish->jars ?? 1] : self::jarsFor($wish, $kitchen, $herb, $oil);
+        $levels = self::check($wish, $kitchen, $jar, $jars, $herb, $oil, $ratio);
+        if ($wish->jar === null) {
+            $oilWhy[] = Reason::rule('jar-chosen-for-you', ['jar' => $jars === 1 ? 'the '.$jar->called : $jars.' of the '.$jar->called]);
+        }
+
+        return new self($herb, $oil, $ratio, $jar, $jars, $levels, self::coarse($wish, $herbWhy), self::coarse($wish, $oilWhy));
     }
 
     private static function given(string $typed): Reason
     {
         return Reason::rule('given', ['typed' => $typed]);
+    }
+
+    /** @return list<Reason> which grams the ratio is of, where it matters */
+    private static function basis(Wish $wish, Ratio $ratio): array
+    {
+        if (! $wish->mix->state->isWet() || $ratio->by === Ratio::VOLUME_TO_VOLUME) {
+            return [];
+        }
+
+        return [Reason::rule($wish->basis === Wish::DRY ? 'basis-dry' : 'basis-as-it-lies', ['dry_per_g' => round($wish->mix->dryPerG, 3)])];
     }
 
     /**
@@ -134,7 +244,7 @@ final readonly class Amounts
                 continue;
             }
             if ($wish->herb?->throughDensity === true && $wish->herb->typed === $typed) {
-                $reasons[] = Reason::rule('read-by-loose-density', ['typed' => $typed, 'material' => $wish->form->name, 'g_per_ml' => $wish->form->loose->gramsPerMl]);
+                $reasons[] = Reason::rule('read-by-loose-density', ['typed' => $typed, 'material' => $wish->mix->first()->form->name, 'g_per_ml' => round(1 / $wish->mix->looseMlPerG, 3)]);
             } elseif ($wish->oil?->throughDensity === true && $wish->oil->typed === $typed) {
                 $density = $wish->blend->density(Planner::ROOM_C)->gramsPerMl;
                 $reasons[] = Reason::rule('read-by-density', ['typed' => $typed, 'material' => $wish->blend->name(), 'g_per_ml' => round($density, 3), 'value' => round($wish->oil->value), 'unit' => 'mL']);
@@ -150,19 +260,15 @@ final readonly class Amounts
         if ($wish->ratio !== null) {
             return [$wish->ratio, Reason::rule('ratio-chosen', ['ratio' => $wish->ratio->text()])];
         }
-        $parts = $wish->form->usualMlPerGram();
-        $why = match ($parts) {
-            5.0 => 'the weighed standard.',
-            7.0 => 'its settled bed would stand almost out of the oil at 1:5.',
+        $parts = $wish->mix->usualParts($wish->perGramAsItLies());
+        $why = match (true) {
+            $parts === 5.0 => 'the weighed standard.',
+            $parts === 7.0 => 'its settled bed would stand almost out of the oil at 1:5.',
+            $wish->mix->state->isWet() => 'wet herb is bulky for what is in it, and this is what covers it.',
             default => 'fluffy herb does not move freely at 1:7.',
         };
 
         return [Ratio::perGram($parts), Reason::rule('ratio-default', ['ml_per_g' => $parts, 'why' => $why])];
-    }
-
-    private static function perGram(Ratio $ratio, Wish $wish): float
-    {
-        return $ratio->mlPerGram($wish->blend->density(Planner::ROOM_C), $wish->form->loose);
     }
 
     /** @throws WishRefused */
@@ -177,42 +283,49 @@ final readonly class Amounts
         return $jars[0];
     }
 
-    /** The smallest jar that holds it with its headspace; failing that, the smallest that holds it at all. */
-    private static function jarFor(Wish $wish, Kitchen $kitchen, float $herbG, float $oilMl): Jar
+    /**
+     * The smallest jar that holds it with its headspace; failing that, the smallest that holds it at all;
+     * failing that, the fewest alike that do.
+     *
+     * @return array{Jar, int}
+     *
+     * @throws WishRefused
+     */
+    private static function jarsFor(Wish $wish, Kitchen $kitchen, float $herbG, float $oilMl): array
     {
-        $jars = $kitchen->jarsBySize();
-        if ($jars === []) {
+        $sizes = $kitchen->jarsBySize();
+        if ($sizes === []) {
             throw WishRefused::from(JarRefused::noneListed()->about('jar'));
         }
-        foreach ([$wish->method->headspaceMm, 0.0] as $headspace) {
-            foreach ($jars as $jar) {
-                if (Levels::in($jar, $wish->form, $herbG, $oilMl)->headspaceMm() >= $headspace - 1e-9) {
-                    return $jar;
+        foreach ($wish->jars === null ? range(1, self::MOST_JARS) : [$wish->jars] as $jars) {
+            foreach ($jars === 1 || $wish->jars !== null ? [$wish->method->headspaceMm, 0.0] : [$wish->method->headspaceMm] as $headspace) {
+                foreach ($sizes as $jar) {
+                    if (Levels::in($jar, $wish->mix, $herbG / $jars, $oilMl / $jars)->headspaceMm() >= $headspace - 1e-9) {
+                        return [$jar, $jars];
+                    }
                 }
             }
         }
-        $need = $oilMl + $wish->form->particle->volumeOf($herbG);
-        throw WishRefused::from(JarRefused::noneHolds($need, $jars[count($jars) - 1])->about('jar'));
+        $need = $oilMl + $wish->mix->ownMlPerG * $herbG;
+        throw WishRefused::from(JarRefused::noneHolds($need, $sizes[count($sizes) - 1])->about('jar'));
     }
 
-    /** @throws WishRefused when the jar overflows or the herb stands out of the oil */
-    private static function check(Wish $wish, Kitchen $kitchen, Jar $jar, float $herbG, float $oilMl, Ratio $ratio): Levels
+    /** @throws WishRefused when a jar overflows or the herb stands out of the oil */
+    private static function check(Wish $wish, Kitchen $kitchen, Jar $jar, int $jars, float $herbG, float $oilMl, Ratio $ratio): Levels
     {
-        $levels = Levels::in($jar, $wish->form, $herbG, $oilMl);
+        $levels = Levels::in($jar, $wish->mix, $herbG / $jars, $oilMl / $jars);
         if ($levels->headspaceMm() < -1e-9) {
-            $larger = null;
-            foreach ($kitchen->jarsBySize() as $other) {
-                if ($larger === null && Levels::in($other, $wish->form, $herbG, $oilMl)->headspaceMm() >= $wish->method->headspaceMm) {
-                    $larger = $other;
-                }
-            }
-            $most = Levels::mostHerb($jar, $wish->form, $oilMl / $herbG, $wish->method->headspaceMm);
-            $need = $oilMl + $wish->form->particle->volumeOf($herbG);
-            throw WishRefused::from(JarRefused::overflows($jar, $need, $most, $larger)->about('jar'));
+            $most = Levels::mostHerb($jar, $wish->mix, $oilMl / $herbG, $wish->method->headspaceMm);
+            $need = ($oilMl + $wish->mix->ownMlPerG * $herbG) / $jars;
+            throw WishRefused::withWays(
+                JarRefused::overflows($jar, $need, $most)->about('jar'), WaysOut::ofOverflow($wish, $kitchen, $jar, $herbG, $oilMl),
+            );
         }
         if ($levels->coverMm() <= 0) {
-            $would = Levels::ratioThatCovers($jar, $wish->form, self::COVER_MM, $wish->method->headspaceMm);
-            throw WishRefused::from(JarRefused::herbStandsOut($ratio->text(), $levels->levelMm, $levels->bedMm, $would)->about('ratio'));
+            $would = Levels::ratioThatCovers($jar, $wish->mix, self::COVER_MM, $wish->method->headspaceMm, $wish->perGramAsItLies());
+            throw WishRefused::withWays(
+                JarRefused::herbStandsOut($ratio->text(), $levels->levelMm, $levels->bedMm, $would)->about('ratio'), WaysOut::ofStandingOut($wish, $would),
+            );
         }
 
         return $levels;

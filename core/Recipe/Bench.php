@@ -8,6 +8,7 @@ use Kettle\Infusion\Methods;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Row;
 use Kettle\Material\Tables;
+use Kettle\Reason\Reckoned;
 use Kettle\Reason\Wording;
 
 /**
@@ -41,7 +42,24 @@ final class Bench
     /** @return array<string, mixed> docs/formats/plan.schema.json */
     public function document(Plan $plan, Kitchen $kitchen): array
     {
-        return (new PlanDocument($this->wording(), $kitchen->writer()))->of($plan);
+        return (new PlanDocument($this->wording(), $kitchen))->of($plan);
+    }
+
+    /** @return array<string, mixed> the document with every method set beside the one wished for */
+    public function answer(Plan $plan, Kitchen $kitchen): array
+    {
+        return $this->document($plan, $kitchen) + ['methods' => (new Comparison($this->tables, $this->methods, $kitchen))->of($plan->wish)];
+    }
+
+    /** @return array<string, mixed> a figure as a plan's document has it */
+    public function figure(Reckoned $figure, Kitchen $kitchen): array
+    {
+        return (new PlanDocument($this->wording(), $kitchen))->figure($figure);
+    }
+
+    public function tables(): Tables
+    {
+        return $this->tables;
     }
 
     public function cupboard(): Cupboard

@@ -5,20 +5,32 @@ declare(strict_types=1);
 namespace Kettle\Recipe;
 
 use Kettle\Diary\WakingHours;
+use Kettle\Material\Carrier;
+use Kettle\Material\Cupboard;
+use Kettle\Material\OilRanking;
 use Kettle\Measure\AmountReader;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Custom;
 use Kettle\Measure\Kind;
 use Kettle\Measure\Unit;
+use Kettle\Stores\Lot;
 use Kettle\Vessel\Jar;
 
-/** The house a wish is reckoned in: its clock, waking hours, measures and jars. */
+/** The house a wish is reckoned in: its clock, waking hours, measures, jars, things and stores. */
 final readonly class Kitchen
 {
+    /** Where a house has not said: a cool room, degrees C. */
+    public const ROOM_C = 18.0;
+
     /**
      * @param  \DateTimeImmutable  $now in the house's time zone
      * @param  list<Jar>  $jars the house's jars
      * @param  bool  $fahrenheit how this cook reads a thermometer
+     * @param  float  $roomC the room's warmth, degrees C
+     * @param  ?list<string>  $things ids of what the house has to work with; null when it has not said
+     * @param  list<Lot>  $lots those of the herbs and oils wished for
+     * @param  array<string, array{ml: float, price: ?float}>  $stock of every oil: mL and price of 100 mL, by carrier id
+     * @param  string  $currency ISO 4217, empty when the house has not said
      */
     public function __construct(
         public \DateTimeImmutable $now,
@@ -26,7 +38,13 @@ final readonly class Kitchen
         public Custom $custom,
         public float $dropsPerMl,
         public array $jars,
+        private Cupboard $cupboard,
         public bool $fahrenheit = false,
+        public float $roomC = self::ROOM_C,
+        public ?array $things = null,
+        public array $lots = [],
+        public array $stock = [],
+        public string $currency = '',
     ) {
     }
 
@@ -45,6 +63,11 @@ final readonly class Kitchen
         return new AmountWriter($this->custom);
     }
 
+    public function cupboard(): Cupboard
+    {
+        return $this->cupboard;
+    }
+
     /** A temperature as this cook reads it: "49 °C" or "120 °F". */
     public function warmth(float $celsius): string
     {
@@ -60,5 +83,11 @@ final readonly class Kitchen
         usort($jars, fn (Jar $a, Jar $b) => $a->brimMl <=> $b->brimMl);
 
         return $jars;
+    }
+
+    /** @return list<array{carrier: Carrier, score: float, marks: array<string, float>, reasons: list<string>, stock_ml: float, price: ?float}> oils for a purpose, best first */
+    public function ranked(string $purpose): array
+    {
+        return (new OilRanking($this->cupboard))->for($this->cupboard->purpose($purpose), $this->roomC, $this->stock);
     }
 }

@@ -6,17 +6,22 @@ namespace Kettle\Recipe;
 
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\WakingHours;
+use Kettle\Material\Cupboard;
 use Kettle\Material\Tables;
 use Kettle\Measure\AmountReader;
 use Kettle\Measure\Custom;
 use Kettle\Reason\Refused;
+use Kettle\Stores\Lot;
+use Kettle\Stores\LotKind;
+use Kettle\Stores\LotReader;
+use Kettle\Stores\LotsRefused;
 use Kettle\Vessel\Jar;
 
 /** Reads the "house" part of a wish document, for use without an application around it. */
 final class KitchenReader
 {
     /**
-     * @param  array<mixed>  $house time_zone, waking {from, to}, measures, drops_per_ml; all may be left out
+     * @param  array<mixed>  $house time_zone, waking {from, to}, measures, drops_per_ml, room_c, things, currency, lots; all may be left out
      * @param  \DateTimeImmutable  $now used when the house gives no "now"
      *
      * @throws WishRefused
@@ -37,6 +42,12 @@ final class KitchenReader
                     ? (float) $drops
                     : throw WishRefused::one('house.drops_per_ml', 'out_of_range', 'A dropper gives between 5 and 60 drops to the millilitre.'),
                 self::shippedJars($tables),
+                $cupboard = new Cupboard($tables),
+                roomC: self::room($house),
+                things: is_array($house['things'] ?? null) ? array_values(array_filter($house['things'], 'is_string')) : null,
+                lots: $lots = self::lots($house, $cupboard, $measures, (float) $drops),
+                stock: self::stock($lots),
+                currency: self::text($house, 'currency', ''),
             );
         } catch (Refused $refused) {
             throw WishRefused::from($refused->about('house'));
@@ -52,6 +63,60 @@ final class KitchenReader
         }
 
         return $jars;
+    }
+
+    /** @param  array<mixed>  $house */
+    private static function room(array $house): float
+    {
+        $room = $house['room_c'] ?? Kitchen::ROOM_C;
+
+        return (is_int($room) || is_float($room)) && $room >= 0 && $room <= 40 ? (float) $room
+            : throw WishRefused::one('house.room_c', 'out_of_range', 'A room is between 0 and 40 °C.');
+    }
+
+    /**
+     * Each lot as docs/formats/wish.schema.json has it, with an id of its own or its place in the list.
+     *
+     * @param  array<mixed>  $house
+     * @return list<Lot>
+     */
+    private static function lots(array $house, Cupboard $cupboard, mixed $measures, float $drops): array
+    {
+        $lots = [];
+        $custom = (is_string($measures) ? Custom::tryFrom($measures) : null) ?? Custom::Us;
+        // The lots' days are not held to the present here: a kitchen may be reckoned in at any time.
+        $reader = new LotReader($cupboard, new AmountReader($custom, $drops), new \DateTimeImmutable('2199-12-31'));
+        foreach (is_array($house['lots'] ?? null) ? array_values($house['lots']) : [] as $i => $fields) {
+            try {
+                $fields = is_array($fields) ? $fields : [];
+                $id = $fields['id'] ?? 'lot-'.($i + 1);
+                $lots[] = $reader->read($fields, is_string($id) ? $id : 'lot-'.($i + 1))['lot'];
+            } catch (LotsRefused $refused) {
+                throw WishRefused::one("house.lots.{$i}.".$refused->faults[0]['field'], $refused->faults[0]['reason'], $refused->faults[0]['sentence']);
+            }
+        }
+
+        return $lots;
+    }
+
+    /**
+     * @param  list<Lot>  $lots
+     * @return array<string, array{ml: float, price: ?float}>
+     */
+    public static function stock(array $lots): array
+    {
+        $stock = [];
+        foreach ($lots as $lot) {
+            if ($lot->kind === LotKind::Carrier && $lot->left > 0) {
+                $price = $lot->unitPrice();
+                $stock[$lot->material] = [
+                    'ml' => ($stock[$lot->material]['ml'] ?? 0.0) + $lot->left,
+                    'price' => $price === null ? ($stock[$lot->material]['price'] ?? null) : $price * 100,
+                ];
+            }
+        }
+
+        return $stock;
     }
 
     /** @param  array<mixed>  $house */

@@ -14,7 +14,7 @@ final readonly class Plan
     /**
      * @param  array<string, Reckoned>  $figures by id
      * @param  list<array{slot: ?string, text: string, chosen: bool}>  $sentence
-     * @param  list<array{id: string, rank: string, says: string}>  $notes rank is stop, care or note
+     * @param  list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string, change: array<string, mixed>}>}>  $notes rank is stop, care or note
      */
     public function __construct(
         public Wish $wish,
@@ -24,6 +24,7 @@ final readonly class Plan
         public ShelfLife $shelfLife,
         public array $sentence,
         public array $notes,
+        public Supplies $supplies,
     ) {
     }
 
@@ -40,6 +41,6 @@ final readonly class Plan
     /** What a batch of this plan is called: "marshmallow root in sunflower oil and jojoba". */
     public function name(): string
     {
-        return ucfirst($this->wish->plant->name).' in '.$this->wish->blend->name();
+        return ucfirst($this->wish->mix->name()).' in '.$this->wish->blend->name();
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
+use Kettle\Material\HerbPart;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Reason\Reason;
@@ -16,8 +17,11 @@ use Kettle\Reason\Wording;
  */
 final readonly class PlanDocument
 {
-    public function __construct(private Wording $wording, private AmountWriter $writer)
+    private AmountWriter $writer;
+
+    public function __construct(private Wording $wording, private Kitchen $kitchen)
     {
+        $this->writer = $kitchen->writer();
     }
 
     /** @return array<string, mixed> */
@@ -32,18 +36,20 @@ final readonly class PlanDocument
             'sentence' => $plan->sentence,
             'sentence_text' => $plan->sentenceText(),
             'figures' => array_map($this->figure(...), $plan->figures),
-            'herb' => [
-                'id' => $wish->plant->id, 'name' => $wish->plant->name, 'latin' => $wish->plant->latin,
-                'part' => $wish->plant->part, 'state' => 'dried', 'form' => $wish->form->id, 'form_name' => $wish->form->name,
-            ],
+            'herb' => self::herb($wish->mix->first(), 1.0) + ['mix' => $wish->mix->name()],
+            'herbs' => array_map(fn (int $i, float $share) => self::herb($wish->mix->parts[$i], $share), array_keys($wish->mix->shares()), $wish->mix->shares()),
             'oils' => array_map(fn (array $oil) => [
                 'id' => $oil['carrier']->id, 'name' => $oil['carrier']->name, 'inci' => $oil['carrier']->inci,
                 'share' => round($oil['share'], 6), 'allergens' => $oil['carrier']->allergens,
             ], $wish->blend->shares()),
             'ratio' => $plan->amounts->ratio->text(),
+            'basis' => $wish->basis,
+            'way' => $wish->way,
+            'state' => $wish->mix->state->value,
             'purpose' => $wish->purpose,
             'jar' => [
-                'id' => $levels->jar->id, 'called' => $levels->jar->called,
+                'id' => $levels->jar->id, 'called' => $levels->jar->called, 'count' => $plan->amounts->jars,
+                'each' => $plan->amounts->jars === 1 ? null : sprintf('%s of herb and %s of oil in each', AmountWriter::plain($plan->amounts->herbG / $plan->amounts->jars, Kind::Mass), AmountWriter::plain($plan->amounts->oilMl / $plan->amounts->jars, Kind::Volume)),
                 'brim_ml' => $levels->jar->brimMl, 'height_mm' => $levels->jar->heightMm,
                 'diameter_mm' => round($levels->jar->diameterMm(), 1),
                 'dry_fill_mm' => round($levels->dryFillMm, 1), 'bed_mm' => round($levels->bedMm, 1), 'level_mm' => round($levels->levelMm, 1),
@@ -51,7 +57,7 @@ final readonly class PlanDocument
             ],
             'method' => [
                 'id' => $wish->method->id, 'name' => $wish->method->name, 'heated' => $wish->method->heated,
-                'school' => $wish->school->id, 'school_name' => $wish->school->name, 'hours' => $wish->school->usualH,
+                'school' => $wish->school->id, 'school_name' => $wish->school->name, 'hours' => $wish->school->usualH, 'stands_h' => $wish->school->standsH,
                 'target_c' => $wish->school->targetC, 'ceiling_c' => $wish->school->ceilingC, 'handling' => $wish->method->handling,
             ],
             'schedule' => [
@@ -62,6 +68,9 @@ final readonly class PlanDocument
                 'ready_on' => $times->readyDay()->format('Y-m-d'),
                 'keeping_months' => round($plan->shelfLife->months, 1),
             ],
+            'picture' => array_map(fn (float $percent) => round($percent, 1), $wish->blend->picture()),
+            'stores' => $plan->supplies->document($this->kitchen),
+            'steps' => Steps::of($plan, $this->kitchen),
             'notes' => $plan->notes,
         ];
     }
@@ -89,11 +98,32 @@ final readonly class PlanDocument
 
     private function text(float|string $value, string $unit): string
     {
-        if ($unit === 'date') {
-            return (new \DateTimeImmutable((string) $value))->format('j M Y');
-        }
+        return match ($unit) {
+            'date' => (new \DateTimeImmutable((string) $value))->format('j M Y'),
+            'money' => self::money((float) $value, $this->kitchen->currency),
+            'C' => $this->kitchen->warmth((float) $value),
+            'g/mL' => number_format((float) $value, 3).' g/mL',
+            'min' => round((float) $value).' min',
+            'iodine' => (string) round((float) $value),
+            'index' => (string) round((float) $value, 1),
+            '%' => Wording::number((float) $value).' %',
+            default => AmountWriter::plain((float) $value, Kind::from($unit)),
+        };
+    }
 
-        return AmountWriter::plain((float) $value, Kind::from($unit));
+    public static function money(float $value, string $currency): string
+    {
+        return number_format($value, 2, '.', '').($currency === '' ? '' : ' '.$currency);
+    }
+
+    /** @return array<string, mixed> */
+    private static function herb(HerbPart $part, float $share): array
+    {
+        return [
+            'id' => $part->plant->id, 'name' => $part->plant->name, 'latin' => $part->plant->latin, 'part' => $part->plant->part,
+            'state' => $part->form->state->value, 'form' => $part->form->id, 'form_name' => $part->form->name,
+            'share' => round($share, 6), 'water' => round($part->water, 3), 'best' => $part->plant->best->value,
+        ];
     }
 
     /** @return array{text: string, rounding_percent: float}|null */

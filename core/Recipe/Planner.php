@@ -6,9 +6,11 @@ namespace Kettle\Recipe;
 
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Timetable;
+use Kettle\Infusion\Handwork;
 use Kettle\Infusion\MethodRefused;
 use Kettle\Infusion\Uptake;
 use Kettle\Keeping\ShelfLife;
+use Kettle\Material\HerbMix;
 use Kettle\Material\Tables;
 use Kettle\Measure\AmountWriter;
 use Kettle\Reason\Reason;
@@ -20,9 +22,6 @@ final readonly class Planner
     /** Temperature of oil when it is measured out, degrees C. */
     public const ROOM_C = 20.0;
 
-    /** A cool room, below which a fat that sets is solid on the shelf, degrees C. */
-    private const COOL_ROOM_C = 18.0;
-
     public function __construct(private Tables $tables, private Kitchen $kitchen)
     {
     }
@@ -30,59 +29,69 @@ final readonly class Planner
     /** @throws WishRefused when it cannot be made */
     public function plan(Wish $wish): Plan
     {
-        $this->refuseUnfit($wish);
-        $amounts = Amounts::solve($wish, $this->kitchen);
-        [$timetable, $startBy, $late] = $this->days($wish);
-        $shelfLife = ShelfLife::ofDried($wish->blend);
+        self::refuseUnfit($wish, $this->kitchen);
         $uptake = Uptake::by($wish->way, $this->tables);
+        $amounts = Amounts::solve($wish, $this->kitchen, $uptake);
+        $days = Days::of($wish, $this->kitchen);
+        if ($days->late && $wish->start !== null && $wish->readyBy !== null && $days->latest !== null && $days->latest >= $this->kitchen->today()) {
+            throw WishRefused::from(DiaryRefused::startAfterReady($wish->start->format('j F'), $wish->readyBy->format('j F'))->about('start'));
+        }
+        $shelfLife = ShelfLife::of($wish->blend, $wish->mix->state);
+        $supplies = Supplies::of($wish, $amounts, $this->kitchen);
         $figures = [];
         $all = [
             ...$this->weights($wish, $amounts),
             ...$this->levels($wish, $amounts),
-            $this->yieldFigure($uptake, $amounts),
-            ...$this->dates($wish, $timetable, $startBy, $shelfLife),
+            $this->yieldFigure($wish, $uptake, $amounts),
+            ...$this->dates($wish, $days, $shelfLife),
+            ...BlendFigures::of($wish->blend),
+            ...$this->cost($supplies, $uptake->yield($amounts->oilMl, $amounts->dryG($wish))['value']),
         ];
         foreach ($all as $figure) {
             $figures[$figure->id] = $figure;
         }
 
         return new Plan(
-            $wish, $amounts, $figures, $timetable, $shelfLife,
+            $wish, $amounts, $figures, $days->timetable, $shelfLife,
             Sentence::of($wish, $amounts, $this->kitchen),
-            Notes::of($wish, $amounts, $timetable, $late, $this->kitchen),
+            Notes::of($wish, $amounts, $days, $this->kitchen, $supplies),
+            $supplies,
         );
     }
 
-    /** @throws WishRefused */
-    private function refuseUnfit(Wish $wish): void
+    /** @throws WishRefused when the method, the oil or the purpose does not go with the herb */
+    public static function refuseUnfit(Wish $wish, Kitchen $kitchen): void
     {
         foreach ($wish->blend->shares() as $oil) {
-            if (! $wish->method->heated && $oil['share'] > 0.5 && $oil['carrier']->setsBelowC > self::COOL_ROOM_C) {
+            if (! $wish->method->heated && $oil['share'] > 0.5 && $oil['carrier']->setsBelowC > $kitchen->roomC) {
                 throw WishRefused::from(MethodRefused::solidOnTheShelf($oil['carrier']->name, $oil['carrier']->setsBelowC)->about('method'));
             }
         }
-        if ($wish->purpose === 'kitchen' && ! $wish->plant->kitchen) {
-            throw WishRefused::one('purpose', 'not_for_the_kitchen', sprintf('%s is not known here as a kitchen herb. Plan it for the skin, or choose another herb.', ucfirst($wish->plant->name)));
+        if (! $wish->method->suits($wish->mix->state)) {
+            throw WishRefused::from(MethodRefused::notFor($wish->method->name, $wish->mix->state->value)->about('method'));
         }
-    }
-
-    /** @return array{Timetable, \DateTimeImmutable, bool} the timetable, the latest start, and whether it comes late */
-    private function days(Wish $wish): array
-    {
-        $waking = $this->kitchen->waking;
-        $today = $this->kitchen->today();
-        $hours = $wish->school->usualH;
-        $start = $wish->start;
-        $latest = $wish->readyBy === null ? null : Timetable::latestStart($wish->method, $hours, $wish->readyBy, $waking);
-        $start ??= $latest !== null && $latest > $today ? $latest : $today;
-        $moment = $start == $today ? $this->kitchen->now : $waking->midMorning($start);
-        $timetable = Timetable::lay($wish->method, $hours, $moment, $waking);
-        $late = $wish->readyBy !== null && $timetable->readyDay() > $wish->readyBy;
-        if ($late && $wish->start !== null && $latest !== null && $latest >= $today) {
-            throw WishRefused::from(DiaryRefused::startAfterReady($start->format('j F'), $wish->readyBy->format('j F'))->about('start'));
+        if ($wish->purpose !== 'kitchen') {
+            return;
         }
-
-        return [$timetable, $latest ?? $start, $late];
+        foreach ($wish->mix->parts as $part) {
+            if (! $part->plant->kitchen) {
+                throw WishRefused::one('purpose', 'not_for_the_kitchen', sprintf('%s is not known here as a kitchen herb. Plan it for the skin, or choose another herb.', ucfirst($part->plant->name)));
+            }
+        }
+        foreach ($wish->blend->oils as $oil) {
+            if (! $oil['carrier']->foodGradeExists) {
+                throw WishRefused::one('oils', 'not_for_the_kitchen', sprintf('%s is not sold as food. Choose a food grade oil, or plan it for the skin.', ucfirst($oil['carrier']->name)));
+            }
+        }
+        if ($wish->mix->state->isWet()) {
+            $herbs = is_array($wish->source['herbs'] ?? null) ? $wish->source['herbs'] : [];
+            throw WishRefused::withWays(new MethodRefused('botulism', sprintf(
+                '%s under oil is not kept for the kitchen: without air the spores in it can grow and make botulinum toxin, and no warmth of a kitchen kills them. Dry it first until it snaps. (National Center for Home Food Preservation, from memory; local rules come first.)', ucfirst($wish->mix->state->value.' herb'),
+            ), 'purpose'), [
+                new Way('dry-it', 'Use it dried.', ['herbs' => array_map(fn (mixed $herb) => ['state' => 'dried'] + array_diff_key((array) $herb, ['water' => 1, 'picked' => 1]), $herbs)]),
+                new Way('for-the-skin', 'Make it for the skin.', ['purpose' => 'skin']),
+            ]);
+        }
     }
 
     /** @return list<Reckoned> */
@@ -100,6 +109,19 @@ final readonly class Planner
             $massReasons[] = Reason::rule('blend-density', ['g_per_ml' => round($density->gramsPerMl, 3)]);
         }
         $figures[] = Reckoned::exactly('oil_mass', $density->massOf($amounts->oilMl), 'g', ...$massReasons);
+        if (! $wish->mix->isSingle()) {
+            foreach ($wish->mix->shares() as $i => $share) {
+                $part = $wish->mix->parts[$i];
+                $figures[] = Reckoned::exactly("herb_mass.{$i}", $amounts->herbG * $share, 'g', Reason::rule('herb-share', [
+                    'herb_g' => round($amounts->herbG, 1), 'percent' => round($share * 100, 1), 'herb' => $part->plant->name,
+                ]), ...$amounts->herbReasons);
+            }
+        }
+        if ($wish->mix->state->isWet()) {
+            $figures[] = Reckoned::exactly('dry_equivalent', $amounts->dryG($wish), 'g', Reason::rule('dry-equivalent', [
+                'herb_g' => round($amounts->herbG, 1), 'water' => round((1 - $wish->mix->dryPerG * (1 - HerbMix::DRY_WATER)) * 100), 'dry_g' => round($amounts->dryG($wish), 1),
+            ]));
+        }
         foreach ($wish->blend->shares() as $oil) {
             $ml = $amounts->oilMl * $oil['share'];
             $at20 = $oil['carrier']->at20->gramsPerMl;
@@ -117,16 +139,17 @@ final readonly class Planner
     {
         $levels = $amounts->levels;
         $area = round($amounts->jar->areaMm2());
-        $herb = round($amounts->herbG, 1);
-        $herbMl = round($wish->form->particle->volumeOf($amounts->herbG), 1);
+        $each = $amounts->herbG / $amounts->jars;
+        $herb = round($each, 1);
+        $herbMl = round($wish->mix->ownMlPerG * $each, 1);
         $around = fn (string $id, float $mm, float $part, Reason $why) => Reckoned::between($id, $mm * (1 - $part), $mm, $mm * (1 + $part), 'mm', $why);
         $bedLow = $levels->bedMm * 0.8;
         $bedHigh = $levels->bedMm * 1.2;
 
         return [
-            $around('dry_fill_height', $levels->dryFillMm, 0.25, Reason::rule('dry-fill', ['herb_g' => $herb, 'loose' => $wish->form->loose->gramsPerMl, 'area_mm2' => $area])),
-            Reckoned::exactly('level_height', $levels->levelMm, 'mm', Reason::rule('level', ['oil_ml' => round($amounts->oilMl), 'herb_ml' => $herbMl, 'area_mm2' => $area])),
-            Reckoned::between('bed_height', $bedLow, $levels->bedMm, $bedHigh, 'mm', Reason::rule('bed', ['herb_g' => $herb, 'settled' => $wish->form->settled->gramsPerMl])),
+            $around('dry_fill_height', $levels->dryFillMm, 0.25, Reason::rule('dry-fill', ['herb_g' => $herb, 'loose' => round(1 / $wish->mix->looseMlPerG, 3), 'area_mm2' => $area])),
+            Reckoned::exactly('level_height', $levels->levelMm, 'mm', Reason::rule('level', ['oil_ml' => round($amounts->oilMl / $amounts->jars), 'herb_ml' => $herbMl, 'area_mm2' => $area])),
+            Reckoned::between('bed_height', $bedLow, $levels->bedMm, $bedHigh, 'mm', Reason::rule('bed', ['herb_g' => $herb, 'settled' => round(1 / $wish->mix->settledMlPerG, 3)])),
             Reckoned::between('cover', $levels->levelMm - $bedHigh, $levels->coverMm(), $levels->levelMm - $bedLow, 'mm', Reason::rule('cover', [
                 'level_mm' => round($levels->levelMm), 'bed_mm' => round($levels->bedMm), 'wanted_mm' => Amounts::COVER_MM,
             ])),
@@ -136,19 +159,21 @@ final readonly class Planner
         ];
     }
 
-    private function yieldFigure(Uptake $uptake, Amounts $amounts): Reckoned
+    private function yieldFigure(Wish $wish, Uptake $uptake, Amounts $amounts): Reckoned
     {
-        $yield = $uptake->yield($amounts->oilMl, $amounts->herbG);
+        $yield = $uptake->yield($amounts->oilMl, $amounts->dryG($wish));
 
         return Reckoned::between('yield_volume', $yield['low'], $yield['value'], $yield['high'], 'mL', Reason::rule('yield', [
-            'oil_ml' => round($amounts->oilMl), 'uptake' => $uptake->mlPerGram, 'herb_g' => round($amounts->herbG, 1),
+            'oil_ml' => round($amounts->oilMl), 'uptake' => $uptake->mlPerGram, 'herb_g' => round($amounts->dryG($wish), 1),
             'way' => $uptake->way, 'losses_ml' => $uptake->lossesMl,
         ]));
     }
 
     /** @return list<Reckoned> */
-    private function dates(Wish $wish, Timetable $times, \DateTimeImmutable $startBy, ShelfLife $life): array
+    private function dates(Wish $wish, Days $days, ShelfLife $life): array
     {
+        [$times, $startBy] = [$days->timetable, $days->startBy];
+        $hands = Handwork::of($wish->method, $wish->school->usualH, $times);
         $school = $wish->school;
         $usual = AmountWriter::span($school->usualH);
         $heated = $wish->method->heated;
@@ -173,6 +198,9 @@ final readonly class Planner
                 : Reckoned::exactly('warm_hours', 0.0, 'h', Reason::rule('not-heated')),
             Reckoned::exactly('start_by', $startBy->format('Y-m-d'), 'date', $startWhy),
             $this->strainBy($wish, $times, $strainWhy, $schoolTime),
+            Reckoned::exactly('hands_on', $hands->minutes, 'min', Reason::rule('hands-on', [
+                'by' => $hands->byHours > 0 ? 'Being by the flame, '.AmountWriter::span($hands->byHours).', is not counted in.' : '',
+            ])),
             Reckoned::between(
                 'best_before',
                 ShelfLife::after($times->strainAt, $life->lowMonths)->format('Y-m-d'),
@@ -200,11 +228,30 @@ final readonly class Planner
         $inputs = [
             'oil' => ucfirst($life->weakest->name),
             'months' => $life->weakest->monthsOpened,
-            'cap' => $life->capped ? 'Dried herb allows two years at the most.' : '',
+            'cap' => match (true) {
+                ! $life->capped => '',
+                $wish->mix->state->isWet() => 'Wilted or fresh herb leaves water behind, and allows about six months.',
+                default => 'Dried herb allows two years at the most.',
+            },
         ];
 
         return $wish->blend->isSingle()
             ? [Reason::rule('keeps-single', $inputs)]
             : [Reason::rule('keeps-weakest', $inputs), Reason::rule('keeps-blend', ['months' => round($life->byRates, 1)])];
+    }
+
+    /** @return list<Reckoned> what was taken from Stores costs, and what 100 mL of it comes to; none where nothing has a price */
+    private function cost(Supplies $supplies, float $yieldMl): array
+    {
+        $cost = $supplies->cost();
+        if ($cost === null) {
+            return [];
+        }
+        $why = Reason::rule($cost['whole'] ? 'cost' : 'cost-in-part');
+
+        return [
+            Reckoned::exactly('cost', round($cost['cost'], 2), 'money', $why),
+            ...($yieldMl > 0 ? [Reckoned::exactly('cost_per_100', round($cost['cost'] / $yieldMl * 100, 2), 'money', $why, Reason::rule('cost-per-100', ['yield_ml' => round($yieldMl)]))] : []),
+        ];
     }
 }

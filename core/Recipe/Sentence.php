@@ -5,17 +5,13 @@ declare(strict_types=1);
 namespace Kettle\Recipe;
 
 use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Kind;
 use Kettle\Measure\Ratio;
 
 /** A plan as one sentence, in pieces: a piece with a slot can be changed in place. */
 final class Sentence
 {
-    private const NUMBERS = [1 => 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
-
-    private const PURPOSES = [
-        'salve' => 'a salve', 'skin' => 'the skin', 'face' => 'the face', 'hair' => 'the hair',
-        'massage' => 'massage', 'kitchen' => 'the kitchen', 'perfume' => 'perfume',
-    ];
+    private const SHARES = ['1/2' => 'half', '1/3' => 'a third', '1/4' => 'a quarter', '1/5' => 'a fifth'];
 
     /** @return list<array{slot: ?string, text: string, chosen: bool}> */
     public static function of(Wish $wish, Amounts $amounts, Kitchen $kitchen): array
@@ -28,13 +24,14 @@ final class Sentence
 
         return [
             ...self::amount($wish, $amounts, $piece, $plain, $chosen),
-            $piece('herb', $wish->plant->name, $chosen('herb')),
-            $plain(' oil for '), $piece('purpose', self::PURPOSES[$wish->purpose], $chosen('purpose')),
-            $plain(', '), $piece('form', $wish->form->name, $chosen('form')),
-            $plain(', '), $piece('ratio', self::ratio($amounts->ratio), $chosen('ratio')),
+            $piece('herb', self::herbs($wish), $chosen('herb')),
+            $plain(' oil for '), $piece('purpose', $kitchen->cupboard()->purpose($wish->purpose)->name, $chosen('purpose')),
+            ...($wish->mix->isSingle() ? [$plain(', '), $piece('form', $wish->mix->first()->form->name, $chosen('form'))] : []),
+            ...($wish->byJar === null ? [$plain(', '), $piece('ratio', self::ratio($amounts->ratio), $chosen('ratio'))] : []),
             $plain(', in '), $piece('oils', self::oils($wish), $chosen('oils')),
             $plain(', '), $piece('method', $wish->method->inSentence, $chosen('method')),
             $plain(' for '), $piece('school', $school, $chosen('school')),
+            $plain(', then '), $piece('way', $wish->way, $chosen('way')),
             $plain(', '), $piece('when', self::when($wish), $chosen('ready_by', 'start')),
             $plain('.'),
         ];
@@ -48,39 +45,55 @@ final class Sentence
      */
     private static function amount(Wish $wish, Amounts $amounts, \Closure $piece, \Closure $plain, \Closure $chosen): array
     {
-        $given = array_filter([$wish->herb?->typed, $wish->oil?->typed]);
-        if ($given === []) {
-            return [$plain(self::article($amounts->jar->called)), $piece('amount', $amounts->jar->called, $chosen('jar')), $plain(' of ')];
+        [$article, $jar] = self::jars($amounts);
+        $jarPiece = $piece('jar', $jar, $chosen('jar', 'jars'));
+        if ($wish->byJar !== null) {
+            return [
+                $plain(ucfirst($article)), $piece('jar', $article === '' ? ucfirst($jar) : $jar, $chosen('jar', 'jars')), $plain(', '),
+                $piece('amount', $wish->byJar->said().' and covered by '.AmountWriter::plain($wish->byJar->coverMm, Kind::Length), true), $plain(': '),
+            ];
+        }
+        if ($wish->finished !== null) {
+            return [$plain('Enough for '), $piece('amount', $wish->finished->said, true), $plain(', in '.$article), $jarPiece, $plain(': ')];
+        }
+        if ($wish->herb === null && $wish->oil === null) {
+            return [$plain(ucfirst($article)), $piece('amount', $article === '' ? ucfirst($jar) : $jar, $chosen('jar', 'jars')), $plain(' of ')];
         }
         $words = array_filter([
-            $wish->herb === null ? null : self::withUnit($wish->herb->typed, 'g').' of herb',
-            $wish->oil === null ? null : self::withUnit($wish->oil->typed, 'mL').' of oil',
+            $wish->herb === null ? null : Numbers::withUnit($wish->herb->typed, 'g').' of herb',
+            $wish->oil === null ? null : Numbers::withUnit($wish->oil->typed, 'mL').' of oil',
         ]);
 
-        return [
-            $piece('amount', ucfirst(implode(' and ', $words)), true), $plain(' in '.lcfirst(self::article($amounts->jar->called))),
-            $piece('jar', $amounts->jar->called, $chosen('jar')), $plain(': '),
-        ];
+        return [$piece('amount', ucfirst(implode(' and ', $words)), true), $plain(' in '.$article), $jarPiece, $plain(': ')];
     }
 
-    private static function withUnit(string $typed, string $unit): string
+    /** @return array{string, string} "a ", "pint jar"; or "", "two pint jars" */
+    private static function jars(Amounts $amounts): array
     {
-        return preg_match('/[a-z]/i', $typed) === 1 ? $typed : $typed.' '.$unit;
+        $called = $amounts->jar->called;
+        if ($amounts->jars === 1) {
+            return [preg_match('/^[aeiou8]/i', $called) === 1 ? 'an ' : 'a ', $called];
+        }
+
+        return ['', Numbers::word($amounts->jars).' '.(str_ends_with($called, 's') ? $called : $called.'s')];
     }
 
-    private static function article(string $noun): string
+    private static function herbs(Wish $wish): string
     {
-        return preg_match('/^[aeiou8]/i', $noun) === 1 ? 'An ' : 'A ';
+        $parts = array_map(fn ($part) => $part->parts, $wish->mix->parts);
+        // Weights as given are said by weight already; equal parts need no saying.
+        if (count(array_unique($parts)) === 1 || in_array('herb_amount', $wish->chosen, true)) {
+            return $wish->mix->name();
+        }
+
+        return $wish->mix->name().' ('.implode(' to ', array_map(fn (float $part) => Numbers::isWord($part) ? Numbers::word((int) round($part)) : (string) round($part, 2), $parts)).')';
     }
 
     private static function ratio(Ratio $ratio): string
     {
-        $whole = (int) round($ratio->parts);
         $by = $ratio->by === Ratio::WEIGHT_TO_VOLUME ? '' : ($ratio->by === Ratio::WEIGHT_TO_WEIGHT ? ' by weight' : ' by volume');
 
-        return abs($ratio->parts - $whole) < 0.005 && isset(self::NUMBERS[$whole])
-            ? 'one to '.self::NUMBERS[$whole].$by
-            : $ratio->text();
+        return Numbers::isWord($ratio->parts) ? 'one to '.Numbers::word((int) round($ratio->parts)).$by : $ratio->text();
     }
 
     private static function oils(Wish $wish): string
@@ -90,16 +103,22 @@ final class Sentence
             return $shares[0]['carrier']->name;
         }
         usort($shares, fn (array $a, array $b) => $b['share'] <=> $a['share']);
-        $lesser = $shares[1]['share'];
-        $part = match (true) {
-            abs($lesser - 1 / 2) < 0.01 => 'half',
-            abs($lesser - 1 / 3) < 0.01 => 'a third',
-            abs($lesser - 1 / 4) < 0.01 => 'a quarter',
-            abs($lesser - 1 / 5) < 0.01 => 'a fifth',
-            default => round($lesser * 100).' %',
-        };
+        $rest = array_map(fn (array $oil) => self::share($oil['share']).' '.$oil['carrier']->name, array_slice($shares, 1));
+        $last = array_pop($rest);
 
-        return $shares[0]['carrier']->name.' with '.$part.' '.$shares[1]['carrier']->name;
+        return $shares[0]['carrier']->name.' with '.($rest === [] ? '' : implode(', ', $rest).' and ').$last;
+    }
+
+    private static function share(float $share): string
+    {
+        foreach (self::SHARES as $fraction => $word) {
+            [$over, $under] = explode('/', $fraction);
+            if (abs($share - (int) $over / (int) $under) < 0.01) {
+                return $word;
+            }
+        }
+
+        return round($share * 100).' %';
     }
 
     private static function when(Wish $wish): string

@@ -7,8 +7,7 @@ namespace Kettle\Recipe;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\School;
 use Kettle\Material\Blend;
-use Kettle\Material\Herb;
-use Kettle\Material\HerbForm;
+use Kettle\Material\HerbMix;
 use Kettle\Measure\Amount;
 use Kettle\Measure\Ratio;
 use Kettle\Vessel\Jar;
@@ -16,26 +15,67 @@ use Kettle\Vessel\Jar;
 /** What a cook wants, read and checked; null where nothing was chosen. */
 final readonly class Wish
 {
+    /** The ratio's grams are of herb as if it were shelf-dry. */
+    public const DRY = 'dry';
+
+    /** The ratio's grams are of herb as it lies. */
+    public const AS_IT_LIES = 'as-it-lies';
+
     /**
-     * @param  ?Amount  $herb g
+     * @param  ?Amount  $herb g of all herbs as they lie
      * @param  ?Amount  $oil mL
+     * @param  string  $basis DRY or AS_IT_LIES
+     * @param  ?int  $jars how many jars alike
+     * @param  string  $way how it is got out: drained, squeezed or pressed
+     * @param  array<string, string>  $oilLots lot to take from first, by carrier id
      * @param  list<string>  $chosen the words of the sentence the cook chose, by slot
+     * @param  array<string, mixed>  $source the wish document, tidied
      */
     public function __construct(
-        public Herb $plant,
-        public HerbForm $form,
+        public HerbMix $mix,
         public Blend $blend,
         public ?Amount $herb,
         public ?Amount $oil,
+        public ?Finished $finished,
+        public ?ByJar $byJar,
         public ?Ratio $ratio,
+        public string $basis,
         public ?Jar $jar,
+        public ?int $jars,
         public Method $method,
         public School $school,
         public ?\DateTimeImmutable $start,
         public ?\DateTimeImmutable $readyBy,
         public string $purpose,
         public string $way,
+        public array $oilLots,
         public array $chosen,
+        public array $source,
     ) {
+    }
+
+    /** The same wish by another method and school. */
+    public function by(Method $method, School $school): self
+    {
+        return $this->like(['method' => $method, 'school' => $school]);
+    }
+
+    /** The same wish in another oil. */
+    public function inOil(Blend $blend): self
+    {
+        return $this->like(['blend' => $blend]);
+    }
+
+    /** How many of the ratio's grams each gram as it lies counts for. */
+    public function perGramAsItLies(string $convention = Ratio::WEIGHT_TO_VOLUME): float
+    {
+        return $this->basis === self::DRY && $convention !== Ratio::VOLUME_TO_VOLUME ? $this->mix->dryPerG : 1.0;
+    }
+
+    /** @param  array<string, mixed>  $other */
+    private function like(array $other): self
+    {
+        /** @phpstan-ignore argument.type (the properties are the constructor's own) */
+        return new self(...array_values([...get_object_vars($this), ...$other]));
     }
 }

@@ -6,10 +6,10 @@ namespace Kettle\Recipe;
 
 use Kettle\Diary\DiaryRefused;
 use Kettle\Infusion\Methods;
+use Kettle\Infusion\Uptake;
+use Kettle\Infusion\YieldRefused;
 use Kettle\Material\Blend;
 use Kettle\Material\Cupboard;
-use Kettle\Material\Herb;
-use Kettle\Material\HerbForm;
 use Kettle\Material\MaterialRefused;
 use Kettle\Measure\Amount;
 use Kettle\Measure\Kind;
@@ -23,21 +23,25 @@ use Kettle\Vessel\JarRefused;
  */
 final class WishReader
 {
-    /** Kitchen bounds, g and mL: more than this is a works, less cannot be weighed. */
-    private const HERB_BOUNDS = [0.1, 10_000.0];
-
+    /** Kitchen bounds, mL: more than this is a works, less cannot be measured. */
     private const OIL_BOUNDS = [1.0, 20_000.0];
 
-    public const PURPOSES = ['salve', 'skin', 'face', 'hair', 'massage', 'kitchen', 'perfume'];
+    private const MOST_JARS = 24;
+
+    /** Keys of a wish, but for its herbs and oils. */
+    private const PLAIN = ['oil_amount', 'ratio', 'basis', 'jar', 'jars', 'method', 'school', 'way', 'start', 'ready_by', 'purpose'];
 
     /** @var list<array{field: string, reason: string, sentence: string}> */
     private array $faults = [];
+
+    private readonly HerbsReader $herbs;
 
     public function __construct(
         private readonly Cupboard $cupboard,
         private readonly Methods $methods,
         private readonly Kitchen $kitchen,
     ) {
+        $this->herbs = new HerbsReader($cupboard, $kitchen);
     }
 
     /**
@@ -48,33 +52,46 @@ final class WishReader
     public function read(array $wish): Wish
     {
         $this->faults = [];
-        $herb = is_array($wish['herb'] ?? null) ? $wish['herb'] : [];
-        $plant = $this->trying('herb', fn () => $this->plant($herb));
-        $form = $plant === null ? null : $this->trying('herb.form', fn () => $this->form($herb, $plant));
-        $blend = $this->trying('oils', fn () => $this->blend($wish['oils'] ?? null));
-        $herbAmount = $form === null ? null : $this->trying('herb.amount', fn () => $this->herbAmount($herb, $form));
-        $oil = $blend === null ? null : $this->trying('oil_amount', fn () => $this->oilAmount($wish, $blend));
-        $ratio = $this->trying('ratio', fn () => $this->text($wish, 'ratio') === null ? null : Ratio::read((string) $this->text($wish, 'ratio')));
-        $jar = $this->trying('jar', fn () => $this->jar($wish['jar'] ?? null));
-        $method = $this->trying('method', fn () => $this->methods->method($this->text($wish, 'method') ?? 'cold'));
-        $school = $method === null || $form === null ? null : $this->trying('school', function () use ($wish, $method, $form) {
-            $id = $this->text($wish, 'school');
+        $read = $this->trying('herbs', function () use ($wish) {
+            [$read, $faults] = $this->herbs->read($wish);
+            $this->faults = [...$this->faults, ...$faults];
 
-            return $id === null ? $method->schoolFor($form) : $method->school($id);
+            return $read;
         });
+        $mix = $read['mix'] ?? null;
+        $blend = $this->trying('oils', fn () => $this->blend($wish['oils'] ?? null));
+        $oil = $blend === null ? null : $this->trying('oil_amount', fn () => $this->oilAmount($wish, $blend));
+        $finished = $this->trying('finished', fn () => $this->finished($wish['finished'] ?? null));
+        $byJar = $this->trying('by_jar', fn () => $this->byJar($wish['by_jar'] ?? null));
+        $ratio = $this->trying('ratio', fn () => ($typed = Fields::text($wish, 'ratio')) === null ? null : Ratio::read($typed));
+        $basis = $this->trying('basis', fn () => $this->oneOf($wish, 'basis', [Wish::DRY, Wish::AS_IT_LIES])) ?? Wish::DRY;
+        $jar = $this->trying('jar', fn () => $this->jar($wish['jar'] ?? null));
+        $jars = $this->trying('jars', fn () => $this->jars($wish));
+        $method = $this->trying('method', fn () => $this->methods->method(Fields::text($wish, 'method') ?? 'cold'));
+        $school = $method === null || $mix === null ? null : $this->trying('school', function () use ($wish, $method, $mix) {
+            $id = Fields::text($wish, 'school');
+
+            return $id === null ? $method->schoolFor($mix) : $method->school($id);
+        });
+        $way = $this->trying('way', fn () => $this->oneOf($wish, 'way', Uptake::WAYS));
         $start = $this->trying('start', fn () => $this->day($wish, 'start'));
         $readyBy = $this->trying('ready_by', fn () => $this->day($wish, 'ready_by'));
         if ($start !== null && $readyBy !== null && $start > $readyBy) {
             $this->fault(DiaryRefused::startAfterReady($start->format('j F'), $readyBy->format('j F'))->about('ready_by'));
         }
-        $purpose = $this->trying('purpose', fn () => $this->purpose($wish)) ?? 'skin';
+        $purpose = $this->trying('purpose', fn () => $this->cupboard->purpose(Fields::text($wish, 'purpose') ?? 'skin')->id) ?? 'skin';
+        $herb = $read['total'] ?? null;
+        $this->onlyOneWay($herb, $oil, $finished, $byJar);
         if ($this->faults !== []) {
             throw WishRefused::faults($this->faults);
         }
-        assert($plant !== null && $form !== null && $blend !== null && $method !== null && $school !== null);
+        assert($mix !== null && $blend !== null && $method !== null && $school !== null);
 
         return new Wish(
-            $plant, $form, $blend, $herbAmount, $oil, $ratio, $jar, $method, $school, $start, $readyBy, $purpose, 'squeezed', $this->chosen($wish, $herb),
+            $mix, $blend, $herb, $oil, $finished, $byJar, $ratio, $basis, $jar, $jars, $method, $school, $start, $readyBy, $purpose,
+            // Squeezing wet herb drives its water into the oil; the strongest oil is in dry and woody herb.
+            $way ?? ($mix->state->isWet() ? 'drained' : 'squeezed'),
+            $this->oilLots($wish), $this->chosen($wish), self::tidy($wish),
         );
     }
 
@@ -86,34 +103,22 @@ final class WishReader
      */
     public static function tidy(array $wish): array
     {
-        $kept = self::only($wish, ['oil_amount', 'ratio', 'jar', 'method', 'school', 'start', 'ready_by', 'purpose']);
-        if (is_array($kept['jar'] ?? null)) {
-            $kept['jar'] = self::only($kept['jar'], ['called', 'brim', 'inner_height']);
+        $kept = Fields::only($wish, self::PLAIN);
+        foreach (['jar' => ['called', 'brim', 'inner_height'], 'finished' => ['amount', 'count', 'size', 'sure'], 'by_jar' => ['fill', 'cover']] as $key => $inner) {
+            $part = is_array($wish[$key] ?? null) ? Fields::only($wish[$key], $inner) : [];
+            if ($part !== []) {
+                $kept[$key] = $part;
+            }
         }
         $oils = is_array($wish['oils'] ?? null) ? array_values($wish['oils']) : [];
 
         return [
-            'herb' => self::only($wish['herb'] ?? null, ['id', 'name', 'form', 'state', 'amount']),
-            'oils' => array_map(fn (mixed $oil) => is_array($oil) ? self::only($oil, ['id', 'parts']) : $oil, $oils),
+            'herbs' => array_map(
+                fn (mixed $herb) => Fields::only($herb, ['id', 'name', 'form', 'state', 'amount', 'parts', 'picked', 'water', 'lot']), HerbsReader::list($wish),
+            ),
+            'oils' => array_map(fn (mixed $oil) => is_array($oil) ? Fields::only($oil, ['id', 'parts', 'lot']) : $oil, $oils),
             ...$kept,
         ];
-    }
-
-    /**
-     * @param  list<string>  $keys
-     * @return array<string, mixed> those that are there and not blank
-     */
-    private static function only(mixed $from, array $keys): array
-    {
-        $kept = [];
-        foreach ($keys as $key) {
-            $value = is_array($from) ? $from[$key] ?? null : null;
-            if ($value !== null && $value !== '') {
-                $kept[$key] = is_int($value) || is_float($value) ? (string) $value : $value;
-            }
-        }
-
-        return $kept;
     }
 
     /**
@@ -138,47 +143,14 @@ final class WishReader
         $this->faults[] = $refused->toArray();
     }
 
-    /** @param  array<mixed>  $from */
-    private function text(array $from, string $key): ?string
+    /** How much can be said from one side only, but for herb and oil together, which give the ratio. */
+    private function onlyOneWay(?Amount $herb, ?Amount $oil, ?Finished $finished, ?ByJar $byJar): void
     {
-        $value = $from[$key] ?? null;
-        if (is_int($value) || is_float($value)) {
-            return (string) $value;
+        if ($byJar !== null && ($herb !== null || $oil !== null || $finished !== null)) {
+            $this->faults[] = ['field' => 'by_jar', 'reason' => 'disagree', 'sentence' => 'By the jar, the jar says how much herb and oil there is. Leave the other amounts out, or weigh instead.'];
+        } elseif ($finished !== null && ($herb !== null || $oil !== null)) {
+            $this->faults[] = ['field' => 'finished', 'reason' => 'disagree', 'sentence' => 'The finished amount says how much herb and oil go in. Leave those out, or leave the finished amount out.'];
         }
-        if ($value !== null && ! is_string($value)) {
-            throw new MaterialRefused('unreadable', sprintf('“%s” must be written as text.', $key));
-        }
-
-        return $value === null || trim($value) === '' ? null : trim($value);
-    }
-
-    /** @param  array<mixed>  $herb */
-    private function plant(array $herb): Herb
-    {
-        $id = $this->text($herb, 'id');
-        if ($id !== null) {
-            return $this->cupboard->herb($id);
-        }
-        $name = $this->text($herb, 'name');
-        if ($name === null) {
-            throw new MaterialRefused('missing', 'Name the herb: choose one from the list, or write its name and how it is cut.');
-        }
-        if (mb_strlen($name) > 60) {
-            throw new MaterialRefused('too_long', 'A herb’s name takes at most 60 letters.');
-        }
-
-        return Herb::unlisted($name, $this->text($herb, 'form') ?? 'thin-leaf');
-    }
-
-    /** @param  array<mixed>  $herb */
-    private function form(array $herb, Herb $plant): HerbForm
-    {
-        $state = $this->text($herb, 'state') ?? 'dried';
-        if ($state !== 'dried') {
-            throw new MaterialRefused('out_of_range', 'Only dried herb is planned here. Dry it first until it snaps: water left in the plant spoils the oil.', 'herb.state');
-        }
-
-        return $this->cupboard->form($this->text($herb, 'form') ?? $plant->form);
     }
 
     private function blend(mixed $oils): Blend
@@ -186,15 +158,12 @@ final class WishReader
         if (! is_array($oils) || $oils === []) {
             throw MaterialRefused::noOil();
         }
-        if (count($oils) > 2) {
-            throw new MaterialRefused('out_of_range', 'One or two oils are planned together here. Leave out the others.');
-        }
         $parts = [];
         foreach (array_values($oils) as $oil) {
             $oil = is_array($oil) ? $oil : ['id' => $oil];
-            $typed = $this->text($oil, 'parts') ?? '1';
+            $typed = Fields::text($oil, 'parts') ?? '1';
             $parts[] = [
-                'carrier' => $this->cupboard->carrier($this->text($oil, 'id') ?? ''),
+                'carrier' => $this->cupboard->carrier(Fields::text($oil, 'id') ?? ''),
                 'parts' => $this->kitchen->reader()->number($typed),
             ];
         }
@@ -202,21 +171,72 @@ final class WishReader
         return Blend::of($parts);
     }
 
-    /** @param  array<mixed>  $herb */
-    private function herbAmount(array $herb, HerbForm $form): ?Amount
+    /**
+     * @param  array<mixed>  $wish
+     * @return array<string, string>
+     */
+    private function oilLots(array $wish): array
     {
-        $typed = $this->text($herb, 'amount');
+        $lots = [];
+        foreach (is_array($wish['oils'] ?? null) ? $wish['oils'] : [] as $oil) {
+            if (is_array($oil) && is_string($oil['lot'] ?? null) && is_string($oil['id'] ?? null)) {
+                $lots[$oil['id']] = $oil['lot'];
+            }
+        }
 
-        return $typed === null ? null : $this->kitchen->reader()->within($typed, Kind::Mass, 'g', ...[...self::HERB_BOUNDS, $form->loose]);
+        return $lots;
     }
 
     /** @param  array<mixed>  $wish */
     private function oilAmount(array $wish, Blend $blend): ?Amount
     {
-        $typed = $this->text($wish, 'oil_amount');
+        $typed = Fields::text($wish, 'oil_amount');
 
         return $typed === null ? null
             : $this->kitchen->reader()->within($typed, Kind::Volume, 'mL', ...[...self::OIL_BOUNDS, $blend->density(Planner::ROOM_C)]);
+    }
+
+    private function finished(mixed $finished): ?Finished
+    {
+        if (! is_array($finished)) {
+            return $finished === null || $finished === '' ? null : throw new YieldRefused('unreadable', 'Say how much is to come out, such as 300 mL, or how many bottles of which size.');
+        }
+        $surely = (Fields::text($finished, 'sure') ?? 'nine-in-ten') !== 'evens';
+        $reader = $this->kitchen->reader();
+        $count = Fields::text($finished, 'count');
+        if ($count !== null) {
+            if (preg_match('/^\d{1,3}$/', $count) !== 1 || (int) $count < 1 || (int) $count > 500) {
+                throw new YieldRefused('out_of_range', 'Say how many bottles or tins: a whole number from 1 to 500.', 'finished.count');
+            }
+            $size = $reader->within(
+                Fields::text($finished, 'size') ?? throw new YieldRefused('missing', 'Say how much each bottle or tin holds, such as 50 mL.', 'finished.size'), Kind::Volume, 'mL', 1, 5_000,
+            );
+
+            return new Finished((int) $count * $size->value, sprintf('%s %s of %s', Numbers::word((int) $count), (int) $count === 1 ? 'bottle' : 'bottles', Numbers::withUnit($size->typed, 'mL')), $surely);
+        }
+        $typed = Fields::text($finished, 'amount');
+        if ($typed === null) {
+            return null;
+        }
+
+        return new Finished($reader->within($typed, Kind::Volume, 'mL', ...self::OIL_BOUNDS)->value, Numbers::withUnit($typed, 'mL'), $surely);
+    }
+
+    private function byJar(mixed $byJar): ?ByJar
+    {
+        if (! is_array($byJar)) {
+            return $byJar === null || $byJar === '' ? null : throw new JarRefused('unreadable', 'Say how full the jar is: a quarter, half, three quarters or full.');
+        }
+        $fill = Fields::text($byJar, 'fill');
+        if ($fill === null) {
+            return null;
+        }
+        if (! isset(ByJar::FILLS[$fill])) {
+            throw new JarRefused('unknown', 'A jar is a quarter, half, three quarters or full.', 'by_jar.fill');
+        }
+        $cover = Fields::text($byJar, 'cover');
+
+        return new ByJar($fill, $cover === null ? Amounts::COVER_MM : $this->kitchen->reader()->within($cover, Kind::Length, 'mm', 3, 200)->value);
     }
 
     private function jar(mixed $jar): ?Jar
@@ -225,11 +245,11 @@ final class WishReader
             return null;
         }
         if (is_array($jar)) {
-            $brim = $this->text($jar, 'brim') ?? throw new JarRefused('missing', 'Give how much the jar holds to the brim.', 'jar.brim');
-            $height = $this->text($jar, 'inner_height') ?? throw new JarRefused('missing', 'Give how high the jar is inside.', 'jar.inner_height');
+            $brim = Fields::text($jar, 'brim') ?? throw new JarRefused('missing', 'Give how much the jar holds to the brim.', 'jar.brim');
+            $height = Fields::text($jar, 'inner_height') ?? throw new JarRefused('missing', 'Give how high the jar is inside.', 'jar.inner_height');
 
             return Jar::measured(
-                '', $this->text($jar, 'called') ?? 'jar',
+                '', Fields::text($jar, 'called') ?? 'jar',
                 $this->kitchen->reader()->read($brim, Kind::Volume, 'mL')->value,
                 $this->kitchen->reader()->read($height, Kind::Length, 'mm')->value,
             );
@@ -243,9 +263,35 @@ final class WishReader
     }
 
     /** @param  array<mixed>  $wish */
+    private function jars(array $wish): ?int
+    {
+        $typed = Fields::text($wish, 'jars');
+        if ($typed === null) {
+            return null;
+        }
+        if (preg_match('/^\d{1,2}$/', $typed) !== 1 || (int) $typed < 1 || (int) $typed > self::MOST_JARS) {
+            throw new JarRefused('out_of_range', sprintf('Say how many jars: a whole number from 1 to %d.', self::MOST_JARS));
+        }
+
+        return (int) $typed;
+    }
+
+    /**
+     * @param  array<mixed>  $wish
+     * @param  list<string>  $allowed
+     */
+    private function oneOf(array $wish, string $key, array $allowed): ?string
+    {
+        $typed = Fields::text($wish, $key);
+
+        return $typed === null || in_array($typed, $allowed, true) ? $typed
+            : throw new MaterialRefused('unknown', sprintf('“%s” is none of %s.', mb_substr($typed, 0, 40), implode(', ', $allowed)));
+    }
+
+    /** @param  array<mixed>  $wish */
     private function day(array $wish, string $key): ?\DateTimeImmutable
     {
-        $typed = $this->text($wish, $key);
+        $typed = Fields::text($wish, $key);
         if ($typed === null) {
             return null;
         }
@@ -264,33 +310,26 @@ final class WishReader
         return $day;
     }
 
-    /** @param  array<mixed>  $wish */
-    private function purpose(array $wish): string
-    {
-        $purpose = $this->text($wish, 'purpose') ?? 'skin';
-
-        return in_array($purpose, self::PURPOSES, true) ? $purpose : throw MaterialRefused::unknown('purpose', $purpose);
-    }
-
     /**
      * @param  array<mixed>  $wish
-     * @param  array<mixed>  $herb
      * @return list<string>
      */
-    private function chosen(array $wish, array $herb): array
+    private function chosen(array $wish): array
     {
         $chosen = [];
-        foreach (['oils', 'oil_amount', 'ratio', 'jar', 'method', 'school', 'start', 'ready_by', 'purpose'] as $key) {
+        foreach ([...self::PLAIN, 'oils', 'finished', 'by_jar'] as $key) {
             if (! in_array($wish[$key] ?? null, [null, '', []], true)) {
                 $chosen[] = $key;
             }
         }
-        foreach (['id' => 'herb', 'name' => 'herb', 'form' => 'form', 'amount' => 'herb_amount'] as $key => $slot) {
-            if (! in_array($herb[$key] ?? null, [null, ''], true)) {
-                $chosen[] = $slot;
+        foreach (HerbsReader::list($wish) as $herb) {
+            foreach (['id' => 'herb', 'name' => 'herb', 'form' => 'form', 'state' => 'form', 'amount' => 'herb_amount'] as $key => $slot) {
+                if (is_array($herb) && ! in_array($herb[$key] ?? null, [null, ''], true)) {
+                    $chosen[] = $slot;
+                }
             }
         }
 
-        return $chosen;
+        return array_values(array_unique($chosen));
     }
 }

@@ -11,13 +11,13 @@ use Kettle\Reason\Refused;
  */
 final class WishRefused extends \DomainException
 {
-    /** @param  non-empty-list<array{field: string, reason: string, sentence: string}>  $faults */
+    /** @param  non-empty-list<array{field: string, reason: string, sentence: string, ways?: list<array{id: string, says: string, change: array<string, mixed>}>}>  $faults */
     private function __construct(public readonly array $faults)
     {
         parent::__construct($faults[0]['sentence']);
     }
 
-    /** @param  non-empty-list<array{field: string, reason: string, sentence: string}>  $faults */
+    /** @param  non-empty-list<array{field: string, reason: string, sentence: string, ways?: list<array{id: string, says: string, change: array<string, mixed>}>}>  $faults */
     public static function faults(array $faults): self
     {
         return new self($faults);
@@ -26,6 +26,12 @@ final class WishRefused extends \DomainException
     public static function from(Refused $refused): self
     {
         return new self([$refused->toArray()]);
+    }
+
+    /** @param  list<Way>  $ways what would do instead */
+    public static function withWays(Refused $refused, array $ways): self
+    {
+        return new self([$refused->toArray() + ['ways' => array_map(fn (Way $way) => $way->toArray(), $ways)]]);
     }
 
     public static function one(string $field, string $reason, string $sentence): self

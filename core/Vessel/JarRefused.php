@@ -32,12 +32,12 @@ final class JarRefused extends Refused
         return new self('missing', 'The house has no jar on its list. Add one under House, with its brim measure and its height.');
     }
 
-    public static function overflows(Jar $jar, float $needMl, float $mostHerbG, ?Jar $larger): self
+    public static function overflows(Jar $jar, float $needMl, float $mostHerbG): self
     {
         return new self('does_not_fit', sprintf(
-            'Herb and oil together come to %s, and the %s holds %s to the brim. At this ratio it takes %s of herb at the most%s.',
+            'Herb and oil together come to %s, and the %s holds %s to the brim. At this ratio it takes %s of herb at the most.',
             AmountWriter::plain($needMl, Kind::Volume), $jar->called, AmountWriter::plain($jar->brimMl, Kind::Volume),
-            AmountWriter::plain($mostHerbG, Kind::Mass), $larger === null ? '' : '; the '.$larger->called.' would hold it all',
+            AmountWriter::plain($mostHerbG, Kind::Mass),
         ));
     }
 
@@ -55,6 +55,14 @@ final class JarRefused extends Refused
             'At %s the oil stands at %s and the herb bed at %s: the herb would stick out and mould. %s',
             $ratio, AmountWriter::plain($levelMm, Kind::Length), AmountWriter::plain($bedMm, Kind::Length),
             $wouldCover === null ? 'No ratio up to 1:30 would cover it in this jar; take a larger one.' : '1:'.Wording::number($wouldCover).' would cover it.',
+        ));
+    }
+
+    public static function noRoomToCover(string $jar, string $fill, float $bedMm, float $coverMm, float $roomMm): self
+    {
+        return new self('herb_stands_out', sprintf(
+            'With the %s %s the settled herb stands at %s; %s of oil over it would reach %s, and there is room to %s below the headspace.',
+            $jar, $fill, AmountWriter::plain($bedMm, Kind::Length), AmountWriter::plain($coverMm, Kind::Length), AmountWriter::plain($bedMm + $coverMm, Kind::Length), AmountWriter::plain($roomMm, Kind::Length),
         ));
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Vessel;
 
-use Kettle\Material\HerbForm;
+use Kettle\Material\HerbMix;
 
 /**
  * Where herb and oil stand in a jar, mm from the bottom.
@@ -22,13 +22,13 @@ final readonly class Levels
     ) {
     }
 
-    public static function in(Jar $jar, HerbForm $form, float $herbG, float $oilMl): self
+    public static function in(Jar $jar, HerbMix $mix, float $herbG, float $oilMl): self
     {
         return new self(
             $jar,
-            $jar->heightOf($form->loose->volumeOf($herbG)),
-            $jar->heightOf($form->settled->volumeOf($herbG)),
-            $jar->heightOf($oilMl + $form->particle->volumeOf($herbG)),
+            $jar->heightOf($mix->looseMlPerG * $herbG),
+            $jar->heightOf($mix->settledMlPerG * $herbG),
+            $jar->heightOf($oilMl + $mix->ownMlPerG * $herbG),
         );
     }
 
@@ -43,26 +43,27 @@ final readonly class Levels
     }
 
     /** The most herb a jar takes at a ratio, g, leaving so much headspace. */
-    public static function mostHerb(Jar $jar, HerbForm $form, float $mlPerGram, float $headspaceMm): float
+    public static function mostHerb(Jar $jar, HerbMix $mix, float $mlPerGram, float $headspaceMm): float
     {
         $roomMl = $jar->volumeTo(max(0.0, $jar->heightMm - $headspaceMm));
 
-        return $roomMl / ($mlPerGram + $form->particle->volumeOf(1.0));
+        return $roomMl / ($mlPerGram + $mix->ownMlPerG);
     }
 
     /**
-     * The leanest ratio needed for a cover, mL for each gram, in a jar filled to its headspace.
-     * Rounded up to the next half; null when the jar is too low for that cover, or it takes over 1:30.
+     * The leanest ratio needed for a cover, in a jar filled to its headspace, in parts of the ratio of which
+     * each gram as it lies counts for so much. Rounded up to the next half; null when the jar is too low
+     * for that cover, or it takes over 1:30.
      */
-    public static function ratioThatCovers(Jar $jar, HerbForm $form, float $coverMm, float $headspaceMm): ?float
+    public static function ratioThatCovers(Jar $jar, HerbMix $mix, float $coverMm, float $headspaceMm, float $perGram = 1.0): ?float
     {
         $level = $jar->heightMm - $headspaceMm;
         $bed = $level - $coverMm;
         if ($bed <= 0) {
             return null;
         }
-        $mlPerGram = $level / ($bed * $form->settled->gramsPerMl) - $form->particle->volumeOf(1.0);
-        $rounded = ceil($mlPerGram * 2) / 2;
+        $mlPerGram = $level * $mix->settledMlPerG / $bed - $mix->ownMlPerG;
+        $rounded = ceil($mlPerGram / $perGram * 2) / 2;
 
         return $rounded > 30 ? null : max(1.0, $rounded);
     }

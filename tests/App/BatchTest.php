@@ -209,5 +209,5 @@ it('sends strict headers with every page', function () {
 it('keeps of a wish what the format knows, and no more', function () {
     $wish = $this->wish(['herb' => ['name' => 'some moss', 'form' => 'twig', 'amount' => 12, 'colour' => 'green'], 'oils' => [['id' => 'olive', 'parts' => 2, 'x' => 1]], 'more' => ['a' => 1], 'ratio' => null]);
     $kept = $this->atHouse('POST', '/batches', ['wish' => $wish])->assertOk()->json('wish');
-    expect($kept)->toEqual(['herb' => ['name' => 'some moss', 'form' => 'twig', 'amount' => '12'], 'oils' => [['id' => 'olive', 'parts' => '2']], 'method' => 'cold']);
+    expect($kept)->toEqual(['herbs' => [['name' => 'some moss', 'form' => 'twig', 'amount' => '12']], 'oils' => [['id' => 'olive', 'parts' => '2']], 'method' => 'cold']);
 });

@@ -30,7 +30,7 @@ it('lets each role through every route it may use, and no other', function (Role
     ]), 3);
     expect(count(houseRoutes()))->toBeGreaterThan(30);
     foreach (houseRoutes() as [$method, $uri, $ability]) {
-        $status = $this->call_($method, $address($uri), [], $person)->status();
+        $status = $this->call_($method, $address($uri), [], $person)->getStatusCode();
         $role->may($ability)
             ? expect($status)->not->toBe(403, "{$role->value} {$method} {$uri}")
             : expect($status)->toBe(403, "{$role->value} {$method} {$uri}");

@@ -1,12 +1,21 @@
 <?php
 
 use Kettle\Material\Cupboard;
+use Kettle\Material\Herb;
+use Kettle\Material\HerbForm;
+use Kettle\Material\HerbMix;
+use Kettle\Material\HerbPart;
 use Kettle\Material\Tables;
 use Kettle\Vessel\Filling;
 use Kettle\Vessel\FillingRefused;
 use Kettle\Vessel\Jar;
 use Kettle\Vessel\JarRefused;
 use Kettle\Vessel\Levels;
+
+function only(HerbForm $form): HerbMix
+{
+    return HerbMix::of([new HerbPart(Herb::unlisted('some herb', $form->id), $form, 1.0, HerbMix::DRY_WATER)]);
+}
 
 /*
  * By hand, for 70 g of cut root (0.40 loose, 0.42 settled, 1.4 g/mL of its own) and 350 mL of oil in a
@@ -20,7 +29,7 @@ use Kettle\Vessel\Levels;
  */
 it('stands where the hand-worked example says', function () {
     $form = (new Cupboard(Tables::shipped()))->form('root');
-    $levels = Levels::in(Jar::measured('', 'pint jar', 505, 118), $form, 70, 350);
+    $levels = Levels::in(Jar::measured('', 'pint jar', 505, 118), only($form), 70, 350);
     expect($levels->dryFillMm)->toEqualWithDelta(40.89, 0.01)
         ->and($levels->bedMm)->toEqualWithDelta(38.94, 0.01)
         ->and($levels->levelMm)->toEqualWithDelta(93.47, 0.01)
@@ -37,20 +46,20 @@ it('shows why fluffy flowers want 1:9 where cut leaf sits well at 1:5', function
     $jar = Jar::measured('', 'quart', 1000, 163);
     $fluffy = $cupboard->form('fluffy-flower');
     $leaf = $cupboard->form('thin-leaf');
-    expect(Levels::in($jar, $fluffy, 10, 50)->coverMm())->toBeLessThan(0)
-        ->and(Levels::in($jar, $fluffy, 10, 90)->coverMm())->toBeGreaterThan(0)
-        ->and(Levels::in($jar, $leaf, 10, 50)->coverMm())->toBeGreaterThan(0)
-        ->and($fluffy->usualMlPerGram())->toBe(9.0)
-        ->and($cupboard->form('flower-heads')->usualMlPerGram())->toBe(7.0)
-        ->and($leaf->usualMlPerGram())->toBe(5.0);
+    expect(Levels::in($jar, only($fluffy), 10, 50)->coverMm())->toBeLessThan(0)
+        ->and(Levels::in($jar, only($fluffy), 10, 90)->coverMm())->toBeGreaterThan(0)
+        ->and(Levels::in($jar, only($leaf), 10, 50)->coverMm())->toBeGreaterThan(0)
+        ->and(only($fluffy)->usualParts(1.0))->toBe(9.0)
+        ->and(only($cupboard->form('flower-heads'))->usualParts(1.0))->toBe(7.0)
+        ->and(only($leaf)->usualParts(1.0))->toBe(5.0);
 });
 
 it('fills to the headspace and no further, for every jar and form', function () {
     foreach ((new Cupboard(Tables::shipped()))->forms() as $form) {
         foreach ([[135, 65], [505, 118], [1980, 220]] as [$brim, $height]) {
             $jar = Jar::measured('', 'jar', $brim, $height);
-            $most = Levels::mostHerb($jar, $form, 7.0, 25);
-            expect(Levels::in($jar, $form, $most, $most * 7)->headspaceMm())->toEqualWithDelta(25.0, 1e-6);
+            $most = Levels::mostHerb($jar, only($form), 7.0, 25);
+            expect(Levels::in($jar, only($form), $most, $most * 7)->headspaceMm())->toEqualWithDelta(25.0, 1e-6);
         }
     }
 });
@@ -58,9 +67,9 @@ it('fills to the headspace and no further, for every jar and form', function () 
 it('names a leaner ratio that does cover', function () {
     foreach ((new Cupboard(Tables::shipped()))->forms() as $form) {
         $jar = Jar::measured('', 'quart', 1000, 163);
-        $ratio = Levels::ratioThatCovers($jar, $form, 25, 10);
-        $herb = Levels::mostHerb($jar, $form, (float) $ratio, 10);
-        expect(Levels::in($jar, $form, $herb, $herb * $ratio)->coverMm())->toBeGreaterThanOrEqual(24.99, $form->id);
+        $ratio = Levels::ratioThatCovers($jar, only($form), 25, 10);
+        $herb = Levels::mostHerb($jar, only($form), (float) $ratio, 10);
+        expect(Levels::in($jar, only($form), $herb, $herb * $ratio)->coverMm())->toBeGreaterThanOrEqual(24.99, $form->id);
     }
 });
 
@@ -69,7 +78,7 @@ it('never lowers the bed with more herb', function () {
     $jar = Jar::measured('', 'jar', 790, 150);
     $before = 0.0;
     for ($herb = 1; $herb < 150; $herb += 7) {
-        $bed = Levels::in($jar, $form, $herb, 500)->bedMm;
+        $bed = Levels::in($jar, only($form), $herb, 500)->bedMm;
         expect($bed)->toBeGreaterThan($before);
         $before = $bed;
     }

@@ -62,13 +62,13 @@ it('says the plan in one sentence', function (array $wish, string $sentence) {
     expect(Support::plan($wish)->sentenceText())->toBe($sentence);
 })->with([
     [['jar' => '473', 'method' => 'slow-cooker', 'oils' => [['id' => 'sunflower', 'parts' => 2], ['id' => 'jojoba', 'parts' => 1]], 'purpose' => 'salve', 'ready_by' => '2026-12-12'],
-        'A pint jar of marshmallow root oil for a salve, root, dried and cut, one to five, in sunflower oil with a third jojoba, in the slow cooker for 12 h at 49 °C, ready by Saturday 12 December.'],
+        'A pint jar of marshmallow root oil for a salve, root, dried and cut, one to five, in sunflower oil with a third jojoba, in the slow cooker for 12 h at 49 °C, then squeezed, ready by Saturday 12 December.'],
     [['herb' => ['id' => 'self-heal', 'amount' => '50'], 'ratio' => '1:6.5', 'start' => '2026-11-30'],
-        '50 g of herb in a 380 mL jar: self-heal oil for the skin, thin leaf, dried and cut, 1:6.5, in sunflower oil, on the cold shelf for 4 weeks, begun Monday 30 November.'],
+        '50 g of herb in a 380 mL jar: self-heal oil for the skin, thin leaf, dried and cut, 1:6.5, in sunflower oil, on the cold shelf for 4 weeks, then squeezed, begun Monday 30 November.'],
     [['herb' => ['id' => 'linden-blossom', 'amount' => '20 g'], 'oil_amount' => '200 mL', 'oils' => ['olive', 'sesame'], 'purpose' => 'massage'],
-        '20 g of herb and 200 mL of oil in a half-pint jar: linden blossom oil for massage, fluffy flowers, dried whole, one to ten, in olive oil with half sesame oil, on the cold shelf for 4 weeks, begun Tuesday 24 November.'],
+        '20 g of herb and 200 mL of oil in a half-pint jar: linden blossom oil for massage, fluffy flowers, dried whole, one to ten, in olive oil with half sesame oil, on the cold shelf for 4 weeks, then squeezed, begun Tuesday 24 November.'],
     [['jar' => '946', 'ratio' => '1:5 w/w', 'method' => 'double-boiler'],
-        'A quart jar of marshmallow root oil for the skin, root, dried and cut, one to five by weight, in sunflower oil, in the double boiler for 2 h at 49 °C, begun Tuesday 24 November.'],
+        'A quart jar of marshmallow root oil for the skin, root, dried and cut, one to five by weight, in sunflower oil, in the double boiler for 2 h at 49 °C, then squeezed, begun Tuesday 24 November.'],
 ]);
 
 it('shows lighter what was not chosen', function () {
@@ -81,14 +81,18 @@ it('says what to watch for', function (array $wish, array $ids) {
     expect(array_column($notes, 'id'))->toBe($ids)
         ->and(array_column($notes, 'rank'))->toBe([...array_fill(0, count(array_keys(array_column($notes, 'rank'), 'care')), 'care'), ...array_fill(0, count(array_keys(array_column($notes, 'rank'), 'note')), 'note')]);
 })->with([
-    'nothing much' => [['jar' => '473'], ['dry', 'skin-only']],
-    'for the kitchen' => [['jar' => '473', 'purpose' => 'kitchen'], ['dry']],
+    'nothing much' => [['jar' => '473'], ['rags', 'dry', 'skin-only']],
+    'for the kitchen' => [['jar' => '473', 'purpose' => 'kitchen'], ['rags', 'dry']],
     'a nut' => [['jar' => '473', 'oils' => ['sweet-almond']], ['allergens', 'dry', 'skin-only']],
     'two allergens, and heat' => [['jar' => '473', 'oils' => ['hazelnut', 'sesame'], 'method' => 'slow-cooker'], ['allergens', 'ceiling', 'dry', 'skin-only']],
     'some hard fat' => [['jar' => '473', 'oils' => [['id' => 'olive', 'parts' => '3'], ['id' => 'coconut', 'parts' => '1']]], ['sets', 'dry', 'skin-only']],
-    'thin cover' => [['herb' => ['id' => 'linden-blossom'], 'jar' => '473'], ['cover', 'dry', 'skin-only']],
-    'too late' => [['jar' => '473', 'ready_by' => '2026-12-01'], ['late', 'dry', 'skin-only']],
-    'little headspace' => [['herb' => ['id' => 'marshmallow-root', 'amount' => '85 g'], 'jar' => '473', 'method' => 'double-boiler'], ['headspace', 'ceiling', 'dry', 'skin-only']],
+    'thin cover' => [['herb' => ['id' => 'linden-blossom'], 'jar' => '473'], ['cover', 'rags', 'dry', 'skin-only']],
+    'too late' => [['jar' => '473', 'ready_by' => '2026-12-01'], ['rags', 'late', 'dry', 'skin-only']],
+    'wilted, on the shelf' => [['herb' => ['id' => 'elderflower', 'state' => 'wilted'], 'oils' => ['olive'], 'jar' => '473'], ['wet', 'skin-only']],
+    'fresh, and squeezed' => [['herb' => ['id' => 'chickweed', 'state' => 'fresh'], 'oils' => ['olive'], 'jar' => '473', 'way' => 'squeezed'], ['wet', 'squeezed-wet', 'skin-only']],
+    'wet with dry' => [['herbs' => [['id' => 'chickweed', 'state' => 'fresh'], ['id' => 'nettle-leaf']], 'oils' => ['olive'], 'jar' => '473'], ['mixed-state', 'wet', 'skin-only']],
+    'a plant of concern' => [['herb' => ['id' => 'comfrey-leaf'], 'oils' => ['olive'], 'jar' => '473'], ['herb.comfrey-leaf', 'dry', 'skin-only']],
+    'little headspace' => [['herb' => ['id' => 'marshmallow-root', 'amount' => '85 g'], 'jar' => '473', 'method' => 'double-boiler'], ['headspace', 'rags', 'ceiling', 'dry', 'skin-only']],
 ]);
 
 it('begins with the school that suits the form', function (string $herb, string $method, string $school) {

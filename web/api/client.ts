@@ -29,7 +29,7 @@ export function newKey(): string {
   return Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) => byte.toString(16).padStart(2, '0')).join('')
 }
 
-async function problem(response: Response): Promise<Problem> {
+export async function problemOf(response: Response): Promise<Problem> {
   try {
     const body = (await response.json()) as Schemas['Problem']
     return new Problem(response.status, body.detail, body.faults ?? [])
@@ -61,8 +61,22 @@ export async function send<T>(method: string, path: string, { body, key, signal,
     if (error instanceof DOMException && error.name === 'AbortError') throw error
     throw new Problem(0, 'The kettle cannot be reached. What you entered is kept; try again in a moment.')
   }
-  if (!response.ok) throw await problem(response)
+  if (!response.ok) throw await problemOf(response)
   return (response.status === 204 ? undefined : await response.json()) as T
 }
 
 export const get = <T>(path: string, signal?: AbortSignal) => send<T>('GET', path, signal ? { signal } : {})
+
+/** Asks for a file that is made from what is sent, such as a PDF of a wish. */
+export async function sendForFile(path: string, body: unknown): Promise<Blob> {
+  const response = await fetch('/api' + path, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': cookie('XSRF-TOKEN') },
+    body: JSON.stringify(body),
+    credentials: 'same-origin',
+  }).catch(() => {
+    throw new Problem(0, 'The kettle cannot be reached. What you entered is kept; try again in a moment.')
+  })
+  if (!response.ok) throw await problemOf(response)
+  return response.blob()
+}

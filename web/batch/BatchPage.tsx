@@ -1,7 +1,10 @@
 import { useState } from 'react'
-import { useNavigate, useParams } from 'react-router'
+import { Link, useNavigate, useParams } from 'react-router'
+import { get, type Problem } from '../api/client'
 import { type Shape, useBatch, useBatchWrite, useHouse, useHouseId } from '../api/hooks'
+import { putOnBench } from '../bench/wish'
 import { useKey } from '../frame/keys'
+import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
 import { Button, ButtonLink, FileLink } from '../parts/Button'
 import { Field } from '../parts/Field'
@@ -25,16 +28,25 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
   const house = useHouseId()
   const { works, kitchen } = usePart()
   const go = useNavigate()
+  const say = useSay()
   const [discarding, setDiscarding] = useState(false)
   const plan = batch.plan
+  // A batch begun by an earlier kettle has one herb and no list.
+  const herbs = plan.herbs ?? [plan.herb]
   const closed = batch.stage === 'bottled' || batch.stage === 'discarded'
   const strained = batch.press.strained !== null
-  const repeat = () => {
-    const { start: _start, ready_by: _ready, ...wish } = batch.wish
-    localStorage.setItem(`kettle.bench.${house}`, JSON.stringify(wish))
-    sessionStorage.setItem('kettle.repeats', batch.id)
-    void go(`/h/${house}/bench`)
-  }
+  const again = (times: number | null) =>
+    void get<Shape<'AgainView'>>(
+      `/houses/${house}/batches/${batch.id}/again${times === null ? '' : `?times=${times}`}`,
+    ).then(
+      (answer) => {
+        putOnBench(house, answer.wish)
+        sessionStorage.setItem('kettle.repeats', batch.id)
+        void go(`/h/${house}/bench`)
+      },
+      (problem: Problem) => say({ text: problem.message, wrong: true }),
+    )
+  const repeat = () => again(1)
   useKey('R', 'Repeat this batch', repeat, works)
   const levels = strained ? { ...plan.jar, bed_mm: 0, level_mm: batch.jar.level_mm, dry_fill_mm: 0 } : plan.jar
   const text = (figure: string) => plan.figures[figure]?.text ?? ''
@@ -55,10 +67,15 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
           ) : null}
           <FileLink href={`/api/houses/${house}/batches/${batch.id}/tag.pdf`}>Jar tag, PDF</FileLink>
           <ButtonLink to={`/h/${house}/batch/${batch.id}/print`}>Print view</ButtonLink>
+          {plan.steps ? <ButtonLink to={`/h/${house}/batch/${batch.id}/card`}>Kitchen card</ButtonLink> : null}
           {works ? (
-            <Button onClick={repeat} aria-keyshortcuts="Shift+R">
-              Repeat it
-            </Button>
+            <>
+              <Button onClick={repeat} aria-keyshortcuts="Shift+R">
+                Repeat it
+              </Button>
+              <Button onClick={() => again(2)}>Twice as much</Button>
+              <Button onClick={() => again(null)}>Another size</Button>
+            </>
           ) : null}
         </div>
       </header>
@@ -110,10 +127,19 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
         <section aria-label="Facts" className="border-line flex flex-col gap-3 lg:border-l lg:pl-8">
           <h2 className="column-head font-text text-base">Facts</h2>
           <dl className="grid grid-cols-[1fr_auto] items-baseline gap-x-4 gap-y-1.5 [&_dd]:text-right">
-            <dt>{plan.herb.name}</dt>
-            <dd>
-              <Figure name={plan.herb.name} figure={plan.figures.herb_mass} kitchenFirst={kitchen} size="text-xl" />
-            </dd>
+            {herbs.map((herb, index) => (
+              <div key={herb.name + herb.form} className="contents">
+                <dt>{herb.name}</dt>
+                <dd>
+                  <Figure
+                    name={herb.name}
+                    figure={plan.figures[herbs.length > 1 ? `herb_mass.${index}` : 'herb_mass']}
+                    kitchenFirst={kitchen}
+                    size="text-xl"
+                  />
+                </dd>
+              </div>
+            ))}
             {plan.oils.map((oil) => (
               <div key={oil.id} className="contents">
                 <dt>{oil.name}</dt>
@@ -137,6 +163,21 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
             <dd className="font-semibold">{batch.best_before}</dd>
           </dl>
           <Origin batch={batch} />
+          {batch.lots.length > 0 ? (
+            <p>
+              From Stores:{' '}
+              {batch.lots.map((lot, index) => (
+                <span key={lot.lot}>
+                  {index > 0 ? '; ' : ''}
+                  {lot.text} of{' '}
+                  <Link className="underline" to={`/h/${house}/stores/${lot.lot}`}>
+                    {lot.called}
+                  </Link>
+                </span>
+              ))}
+              .
+            </p>
+          ) : null}
           {plan.notes.map((note) => (
             <Notice key={note.id} rank={note.rank}>
               {note.says}

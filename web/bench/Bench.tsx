@@ -1,19 +1,23 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { Tabs } from 'radix-ui'
 import { useEffect, useState } from 'react'
-import { useNavigate, useSearchParams } from 'react-router'
+import { Link, useNavigate, useSearchParams } from 'react-router'
 import { type Problem, send } from '../api/client'
 import { type Shape, useBatchWrite, useHouse, useHouseId, useMaterials } from '../api/hooks'
 import { useKey } from '../frame/keys'
 import { usePart } from '../frame/part'
-import { Button } from '../parts/Button'
+import { Button, ButtonLink, TextButton } from '../parts/Button'
 import { Field } from '../parts/Field'
-import { Figure } from '../parts/Figure'
 import { useKept } from '../parts/kept'
-import { JarWithLevels } from '../parts/JarDrawing'
-import { Notice, Trouble, Waiting } from '../parts/Notice'
+import { Trouble, Waiting } from '../parts/Notice'
 import { PlanDays } from '../parts/PlanDays'
-import { Editor } from './Editors'
+import { Amounts, JarColumn } from './Columns'
+import { Editor } from './editors/Editor'
+import { FromStores } from './FromStores'
+import { KeepAsRecipe } from './KeepAsRecipe'
 import { Sentence } from './Sentence'
+import { MethodsSideBySide, NoteWithWays, type WayOut, WaysOut } from './Ways'
+import { WhichOil } from './WhichOil'
 import { FIRST, useDraft, type Wish } from './wish'
 
 /** Asks a moment after the last keystroke, so that typing is not a storm of questions. */
@@ -35,8 +39,10 @@ export default function Bench() {
   const [open, setOpen] = useState<string | null>(null)
   const [origin, setOrigin] = useKept(`origin.${house}`)
   const [query, setQuery] = useSearchParams()
+  const [tab, setTab] = useState('ways')
+  const [keeping, setKeeping] = useState(false)
   const go = useNavigate()
-  const asked = useSettled(wish, 60)
+  const asked = useSettled(wish, 45)
   const plan = useQuery<Shape<'Plan'>, Problem>({
     queryKey: ['house', house, 'reckon', asked],
     queryFn: ({ signal }) => send('POST', `/houses/${house}/reckon`, { body: { wish: asked }, signal }),
@@ -50,7 +56,7 @@ export default function Bench() {
   useEffect(() => {
     const herb = query.get('herb')
     if (herb) {
-      setWish({ ...FIRST, herb: { id: herb } })
+      setWish({ ...FIRST, herbs: [{ id: herb }] })
       setQuery({}, { replace: true })
     }
   }, [query, setQuery, setWish])
@@ -64,12 +70,18 @@ export default function Bench() {
   })
   const begin = () => start.mutate({ path: `/houses/${house}/batches`, body: { wish, origin, repeats } })
   const ready = works && plan.isSuccess && !start.isPending
+  const take = (change_: Record<string, unknown>) => change(change_ as Partial<Wish>)
   useKey('S', 'Start this batch', begin, ready)
   useKey('e', 'Change the first word of the sentence', () => setOpen('herb'))
+  useKey('w', 'Set the ways side by side', () => setTab('ways'))
+  useKey('o', 'Set the oils in order', () => setTab('oils'))
+  useKey('l', 'See the lots it takes', () => setTab('stores'))
+  useKey('K', 'Keep it as a recipe', () => setKeeping(true), works && plan.isSuccess)
 
   if (!settings.data || !materials.data) return <Waiting what="the bench" />
   const problem = plan.isError ? plan.error : null
   const shown = plan.data ?? last
+  const ways = (problem?.faults ?? []).flatMap((fault) => (fault.ways ?? []) as WayOut[])
   return (
     <div className="flex flex-col gap-6 max-sm:pb-16">
       <Sentence
@@ -90,157 +102,105 @@ export default function Bench() {
           />
         )}
       />
-      <div aria-live="polite">
-        <Trouble problem={problem} />
-        {problem && shown ? (
-          <p className="text-soft mt-2">The sentence and figures below are as they last could be reckoned.</p>
+      <div aria-live="polite" className="flex flex-col gap-3 empty:hidden">
+        {problem ? (
+          <>
+            <Trouble problem={problem} />
+            <WaysOut ways={ways} take={take} />
+            {shown ? (
+              <p className="text-soft">The sentence and figures below are as they last could be reckoned.</p>
+            ) : null}
+          </>
         ) : null}
       </div>
       {shown ? (
-        <div
-          className={`border-line grid gap-x-7 gap-y-8 border-t pt-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.05fr)_minmax(0,1.1fr)] ${problem ? 'opacity-50' : ''}`}
-        >
-          <JarColumn plan={shown} />
-          <Amounts plan={shown} kitchenFirst={kitchen} />
-          <section
-            className="border-line flex flex-col gap-4 lg:border-l lg:pl-7"
-            aria-label="When, and what to watch for"
+        <>
+          <div
+            className={`border-line grid gap-x-7 gap-y-8 border-t pt-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.05fr)_minmax(0,1.1fr)] ${problem ? 'opacity-50' : ''}`}
           >
-            <h2 className="column-head font-text text-base">When</h2>
-            <PlanDays plan={shown} zone={settings.data.time_zone} />
-            {shown.notes.map((note) => (
-              <Notice key={note.id} rank={note.rank}>
-                {note.says}
-              </Notice>
-            ))}
-            {works ? (
-              <>
-                <Field
-                  label="Where the plant came from"
-                  placeholder="the walled garden, July"
-                  maxLength={160}
-                  value={origin}
-                  onChange={(e) => setOrigin(e.target.value)}
-                />
-                <Trouble problem={start.error} />
-                <div className="max-sm:bg-enamel max-sm:border-line flex flex-wrap gap-3 max-sm:fixed max-sm:inset-x-0 max-sm:bottom-[51px] max-sm:z-10 max-sm:justify-between max-sm:border-t max-sm:px-4 max-sm:py-2">
-                  <Button
-                    look="strong"
-                    disabled={!ready || problem !== null}
-                    onClick={begin}
-                    aria-keyshortcuts="Shift+S"
-                    className="px-6"
-                  >
-                    Start this batch
-                  </Button>
-                  <Button look="quiet" onClick={() => setWish(FIRST satisfies Wish)}>
-                    Begin again
-                  </Button>
-                </div>
-              </>
-            ) : (
-              <p className="text-soft">
-                You are a reader of this house: plan as you like; a helper or keeper can start it.
-              </p>
-            )}
-          </section>
-        </div>
+            <JarColumn plan={shown} />
+            <Amounts plan={shown} kitchenFirst={kitchen} />
+            <section
+              className="border-line flex flex-col gap-4 lg:border-l lg:pl-7"
+              aria-label="When, and what to watch for"
+            >
+              <h2 className="column-head font-text text-base">When</h2>
+              <PlanDays plan={shown} zone={settings.data.time_zone} />
+              {shown.notes.map((note) => (
+                <NoteWithWays key={note.id} note={note} take={take} />
+              ))}
+              {works ? (
+                <>
+                  <Field
+                    label="Where the plant came from"
+                    placeholder="the walled garden, July"
+                    maxLength={160}
+                    value={origin}
+                    onChange={(e) => setOrigin(e.target.value)}
+                  />
+                  <Trouble problem={start.error} />
+                  <div className="max-sm:bg-enamel max-sm:border-line flex flex-wrap gap-3 max-sm:fixed max-sm:inset-x-0 max-sm:bottom-[51px] max-sm:z-10 max-sm:justify-between max-sm:border-t max-sm:px-4 max-sm:py-2">
+                    <Button
+                      look="strong"
+                      disabled={!ready || problem !== null}
+                      onClick={begin}
+                      aria-keyshortcuts="Shift+S"
+                      className="px-6"
+                    >
+                      Start this batch
+                    </Button>
+                    <ButtonLink to={`/h/${house}/bench/card`}>Kitchen card</ButtonLink>
+                  </div>
+                  <div className="flex flex-wrap gap-x-4">
+                    <TextButton
+                      disabled={problem !== null}
+                      onClick={() => setKeeping(true)}
+                      aria-keyshortcuts="Shift+K"
+                    >
+                      Keep as a recipe
+                    </TextButton>
+                    <Link className="flex min-h-11 items-center font-semibold underline" to={`/h/${house}/recipes`}>
+                      Recipes
+                    </Link>
+                    <TextButton onClick={() => setWish(FIRST)}>Begin again</TextButton>
+                  </div>
+                </>
+              ) : (
+                <p className="text-soft">
+                  You are a reader of this house: plan as you like; a helper or keeper can start it.
+                </p>
+              )}
+            </section>
+          </div>
+          <Tabs.Root value={tab} onValueChange={setTab} className={`mt-2 ${problem ? 'opacity-50' : ''}`}>
+            <Tabs.List aria-label="More about this wish" className="border-rim flex gap-1 border-b-[3px]">
+              {[
+                { id: 'ways', name: 'Ways side by side' },
+                { id: 'oils', name: 'Which oil' },
+                { id: 'stores', name: 'From Stores' },
+              ].map((each) => (
+                <Tabs.Trigger
+                  key={each.id}
+                  value={each.id}
+                  className="data-[state=active]:bg-rim data-[state=active]:text-on-rim text-soft min-h-11 px-4 data-[state=active]:font-semibold max-sm:px-2.5"
+                >
+                  {each.name}
+                </Tabs.Trigger>
+              ))}
+            </Tabs.List>
+            <Tabs.Content value="ways" className="pt-4">
+              <MethodsSideBySide methods={shown.methods ?? []} wanted={wish.ready_by} take={take} />
+            </Tabs.Content>
+            <Tabs.Content value="oils" className="pt-4">
+              <WhichOil wish={wish} purpose={shown.purpose} change={change} />
+            </Tabs.Content>
+            <Tabs.Content value="stores" className="pt-4">
+              <FromStores plan={shown} wish={wish} change={change} />
+            </Tabs.Content>
+          </Tabs.Root>
+        </>
       ) : null}
+      <KeepAsRecipe open={keeping} onOpenChange={setKeeping} wish={wish} suggested={shown?.name ?? ''} />
     </div>
-  )
-}
-
-function JarColumn({ plan }: { plan: Shape<'Plan'> }) {
-  const text = (id: string) => plan.figures[id]?.text ?? ''
-  return (
-    <section aria-label="The jar">
-      <h2 className="column-head font-text text-base">The {plan.jar.called}, to scale</h2>
-      <JarWithLevels
-        jar={plan.jar}
-        words={{
-          headspace: `${text('headspace')} headspace`,
-          level: `${text('level_height')} oil`,
-          cover: `${text('cover')} cover`,
-          bed: `${text('bed_height')} herb`,
-        }}
-      />
-      <ul className="text-soft mt-1 flex flex-wrap gap-x-4 gap-y-1">
-        {(
-          [
-            ['dry_fill_height', 'dry, fill to'],
-            ['bed_height', 'herb bed'],
-            ['cover', 'cover'],
-            ['level_height', 'oil at'],
-            ['headspace', 'headspace'],
-          ] as const
-        ).map(([id, name]) => (
-          <li key={id}>
-            {name} <Figure name={name} figure={plan.figures[id]} size="text-base" />
-          </li>
-        ))}
-      </ul>
-    </section>
-  )
-}
-
-function Row({
-  name,
-  detail,
-  children,
-  mark,
-}: {
-  name: string
-  detail: string
-  children: React.ReactNode
-  mark?: string
-}) {
-  return (
-    <div className="border-line flex items-end justify-between gap-4 border-b py-2.5">
-      <div>
-        <p className="flex items-center gap-2 font-medium">
-          {mark ? <span className="inline-block size-3.5 rounded-sm" style={{ background: mark }} aria-hidden /> : null}
-          {name}
-        </p>
-        <p className="text-soft">{detail}</p>
-      </div>
-      <div className="text-right whitespace-nowrap">{children}</div>
-    </div>
-  )
-}
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
-
-function Amounts({ plan, kitchenFirst }: { plan: Shape<'Plan'>; kitchenFirst: boolean }) {
-  const figure = (id: string) => plan.figures[id]
-  const other = (id: string) => (kitchenFirst ? figure(id)?.text : figure(id)?.kitchen?.text) ?? ''
-  return (
-    <section className="border-line lg:border-l lg:pl-7" aria-label="Weigh and pour">
-      <h2 className="column-head font-text text-base">Weigh and pour</h2>
-      <Row name={capital(plan.herb.name)} detail={`${plan.herb.form_name} · ${other('herb_mass')}`} mark="var(--herb)">
-        <Figure name={capital(plan.herb.name)} figure={figure('herb_mass')} kitchenFirst={kitchenFirst} />
-      </Row>
-      {plan.oils.map((oil, index) => (
-        <Row
-          key={oil.id}
-          name={capital(oil.name)}
-          detail={`${other(`oil_volume.${oil.id}`)} · ${figure(`oil_mass.${oil.id}`)?.text ?? ''}`}
-          mark={index === 0 ? 'var(--oil)' : 'var(--oil-pale)'}
-        >
-          <Figure name={capital(oil.name)} figure={figure(`oil_volume.${oil.id}`)} kitchenFirst={kitchenFirst} />
-        </Row>
-      ))}
-      <h2 className="column-head font-text mt-6 text-base">What comes of it</h2>
-      <Row name="Out of the cloth, squeezed" detail={`${figure('yield_volume')?.range_text ?? ''}, nine times in ten`}>
-        <Figure name="Out of the cloth" figure={figure('yield_volume')} kitchenFirst={kitchenFirst} />
-      </Row>
-      <Row name="Keeps until" detail="cool and dark, in a full dark bottle">
-        <Figure name="Keeps until" figure={figure('best_before')} size="text-xl" />
-      </Row>
-      {plan.method.heated ? (
-        <Row name="At warmth" detail={figure('warm_hours')?.range_text ?? ''}>
-          <Figure name="At warmth" figure={figure('warm_hours')} size="text-xl" />
-        </Row>
-      ) : null}
-    </section>
   )
 }

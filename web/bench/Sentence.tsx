@@ -14,11 +14,12 @@ const NAMES: Record<string, string> = {
   oils: 'the oil',
   method: 'the way',
   school: 'how long',
+  way: 'how it is got out',
   when: 'when',
 }
 
 /** When nothing could be reckoned yet: the words there are to change. */
-const BARE: Piece[] = ['herb', 'form', 'amount', 'ratio', 'oils', 'purpose', 'method', 'school', 'when'].flatMap(
+const BARE: Piece[] = ['herb', 'form', 'amount', 'ratio', 'oils', 'purpose', 'method', 'school', 'way', 'when'].flatMap(
   (slot, index) => [
     { slot: null, text: index === 0 ? 'Choose ' : ', ', chosen: true },
     { slot, text: NAMES[slot] ?? slot, chosen: false },
@@ -84,7 +85,7 @@ function Slot({
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
-          className="bg-plate border-rim font-text z-30 flex max-h-[min(70vh,var(--radix-popover-content-available-height))] w-[min(23rem,94vw)] flex-col gap-3 overflow-auto rounded-rim border-2 p-4 text-base"
+          className="bg-plate border-rim font-text z-30 flex max-h-[min(70vh,var(--radix-popover-content-available-height))] w-[min(25rem,94vw)] flex-col gap-3 overflow-auto rounded-rim border-2 p-4 text-base"
           collisionPadding={8}
           sideOffset={8}
           align="start"

@@ -2,27 +2,47 @@ import { useEffect, useState } from 'react'
 import type { Shape } from '../api/hooks'
 
 export type Wish = Shape<'Wish'>
+export type HerbWish = NonNullable<Wish['herbs']>[number]
+export type OilWish = { id: string; parts?: string | number | null; lot?: string | null }
 
-export const FIRST: Wish = { herb: { id: 'calendula' }, oils: [{ id: 'sunflower-high-oleic' }] }
+export const FIRST: Wish = { herbs: [{ id: 'calendula' }], oils: [{ id: 'sunflower-high-oleic' }] }
+
+const store = (house: string) => `kettle.bench.${house}`
+
+/** The herbs of a wish: a list, or the one a wish of old had. */
+export const herbsOf = (wish: Wish): HerbWish[] => wish.herbs ?? (wish.herb ? [wish.herb] : [])
+
+/** The oils of a wish, each with its parts. */
+export const oilsOf = (wish: Wish): OilWish[] =>
+  wish.oils.map((oil) => (typeof oil === 'string' ? { id: oil } : (oil as OilWish)))
+
+/** Puts a wish on the bench, for whoever goes there next. */
+export function putOnBench(house: string, wish: Wish): void {
+  localStorage.setItem(store(house), JSON.stringify(wish))
+}
+
+/** What is sent and kept: without what was taken out, and with herbs always as a list. */
+function tidy(wish: Wish): Wish {
+  const { herb: _one, ...rest } = wish
+  const kept = Object.entries({ ...rest, herbs: herbsOf(wish) }).filter(([, value]) => value !== null && value !== '')
+  return Object.fromEntries(kept) as Wish
+}
+
+function drafted(house: string): Wish {
+  try {
+    const kept: unknown = JSON.parse(localStorage.getItem(store(house)) ?? 'null')
+    return kept && typeof kept === 'object' && Array.isArray((kept as Wish).oils) ? tidy(kept as Wish) : FIRST
+  } catch {
+    return FIRST
+  }
+}
 
 /** The wish on the bench, kept as a draft so that nothing typed is lost. */
 export function useDraft(house: string): [Wish, (change: Partial<Wish>) => void, (whole: Wish) => void] {
-  const store = `kettle.bench.${house}`
-  const [wish, setWish] = useState<Wish>(() => {
-    try {
-      const kept: unknown = JSON.parse(localStorage.getItem(store) ?? 'null')
-      return kept && typeof kept === 'object' ? (kept as Wish) : FIRST
-    } catch {
-      return FIRST
-    }
-  })
-  useEffect(() => localStorage.setItem(store, JSON.stringify(wish)), [store, wish])
-  return [wish, (change) => setWish((before) => ({ ...before, ...change })), setWish]
+  const [wish, setWish] = useState<Wish>(() => drafted(house))
+  useEffect(() => putOnBench(house, wish), [house, wish])
+  return [wish, (change) => setWish((before) => tidy({ ...before, ...change })), (whole) => setWish(tidy(whole))]
 }
 
-/** The oils of a wish, each with its parts. */
-export function oilsOf(wish: Wish): { id: string; parts: string }[] {
-  return wish.oils.map((oil) =>
-    typeof oil === 'string' ? { id: oil, parts: '1' } : { id: oil.id, parts: String(oil.parts ?? '1') },
-  )
-}
+/** The draft as it was left, to look at and not to change. */
+export const useDraftAsItIs = (house: string): Wish => useState(() => drafted(house))[0]

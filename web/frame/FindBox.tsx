@@ -4,7 +4,7 @@ import { type Shape, useOfHouse } from '../api/hooks'
 import { Field } from '../parts/Field'
 import { Sheet } from '../parts/Sheet'
 
-const SCREENS = ['today', 'bench', 'shelf', 'press', 'house']
+const SCREENS = ['today', 'bench', 'shelf', 'press', 'stores', 'recipes', 'house']
 
 type Props = { open: boolean; onOpenChange: (open: boolean) => void; base: string }
 
@@ -38,7 +38,7 @@ export function FindBox({ open, onOpenChange, base }: Props) {
         }}
       >
         <Field
-          label="A jar, its code, a plant or a place"
+          label="A jar, its code, a lot, a recipe, a plant or a place"
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
           autoComplete="off"

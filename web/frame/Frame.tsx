@@ -12,6 +12,7 @@ const PLACES = [
   { path: 'bench', name: 'Bench', key: 'b' },
   { path: 'shelf', name: 'Shelf', key: 's' },
   { path: 'press', name: 'Press', key: 'p' },
+  { path: 'stores', name: 'Stores', key: 'c' },
   { path: 'house', name: 'House', key: 'h' },
 ]
 
@@ -85,7 +86,7 @@ export function Frame() {
               to={`${base}/${place.path}`}
               aria-keyshortcuts={place.key}
               className={({ isActive }) =>
-                `flex min-h-12 items-center px-3 sm:px-3.5 ${isActive ? 'bg-rim text-on-rim font-semibold' : 'text-soft'}`
+                `flex min-h-12 items-center px-2.5 sm:px-3.5 ${isActive ? 'bg-rim text-on-rim font-semibold' : 'text-soft'}`
               }
             >
               {place.name}

@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { send } from '../api/client'
-import { type Shape, useHouse, useHouseId, useMe, useWrite } from '../api/hooks'
+import { type Shape, useHouse, useHouseId, useMaterials, useMe, useWrite } from '../api/hooks'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
 import { Button } from '../parts/Button'
@@ -43,7 +43,11 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
     wake: house.wake,
     bed: house.bed,
     drops_per_ml: String(house.drops_per_ml),
+    currency: house.currency,
+    room_c: String(house.room_c),
   })
+  const [things, setThings] = useState<string[] | null>(house.things)
+  const materials = useMaterials()
   const say = useSay()
   const write = useWrite<Shape<'HouseView'>>(() => say({ text: 'The house’s settings are kept.' }))
   const fault = (field: string) => write.error?.about(field)
@@ -57,7 +61,13 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
         write.mutate({
           method: 'PATCH',
           path: `/houses/${house.id}`,
-          body: { ...form, drops_per_ml: Number(form.drops_per_ml), version: house.version },
+          body: {
+            ...form,
+            drops_per_ml: Number(form.drops_per_ml),
+            room_c: Number(form.room_c),
+            ...(things === null ? {} : { things }),
+            version: house.version,
+          },
         })
       }}
     >
@@ -85,8 +95,43 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
           hint="Count your own dropper’s into a 1 mL spoon."
           onChange={put('drops_per_ml')}
         />
+        <div className="grid grid-cols-2 items-start gap-4">
+          <Field
+            label="The room, °C"
+            inputMode="decimal"
+            required
+            value={form.room_c}
+            fault={fault('room_c')}
+            onChange={put('room_c')}
+          />
+          <Field
+            label="Prices in"
+            placeholder="GBP"
+            maxLength={3}
+            value={form.currency}
+            fault={fault('currency')}
+            onChange={(event) => set({ ...form, currency: event.target.value.toUpperCase() })}
+          />
+        </div>
+        <fieldset>
+          <legend className="font-semibold">What there is to work with</legend>
+          {(materials.data?.things ?? []).map((thing) => (
+            <label key={thing.id} className="flex min-h-9 items-center gap-3">
+              <input
+                type="checkbox"
+                className="size-5 shrink-0"
+                checked={things === null || things.includes(thing.id)}
+                onChange={(event) => {
+                  const all = things ?? (materials.data?.things ?? []).map((each) => each.id)
+                  setThings(event.target.checked ? [...all, thing.id] : all.filter((id) => id !== thing.id))
+                }}
+              />
+              {thing.name}
+            </label>
+          ))}
+        </fieldset>
       </fieldset>
-      {write.error && !['name', 'time_zone', 'drops_per_ml'].some((field) => fault(field)) ? (
+      {write.error && !['name', 'time_zone', 'drops_per_ml', 'room_c', 'currency'].some((field) => fault(field)) ? (
         <Trouble problem={write.error} />
       ) : null}
       {keeps ? (

@@ -16,6 +16,17 @@ export function Button({ look = 'plain', className = '', type = 'button', ...res
   return <button type={type} className={`${shape} ${looks[look]} ${className}`} {...rest} />
 }
 
+/** An action within text or a table, as tall as a finger needs and no wider than its words. */
+export function TextButton({ className = '', type = 'button', ...rest }: ComponentProps<'button'>) {
+  return (
+    <button
+      type={type}
+      className={`inline-flex min-h-9 items-center text-left font-semibold underline decoration-1 underline-offset-4 disabled:opacity-60 ${className}`}
+      {...rest}
+    />
+  )
+}
+
 export function ButtonLink({ look = 'plain', className = '', ...rest }: LinkProps & Look) {
   return <Link className={`${shape} ${looks[look]} ${className}`} {...rest} />
 }

@@ -107,7 +107,7 @@ export function JarWithLevels({ jar, words }: { jar: Levels & { called: string }
           </text>
         </g>
       ))}
-      {jar.dry_fill_mm ? (
+      {jar.dry_fill_mm && jar.dry_fill_mm < jar.height_mm ? (
         <line
           x1={left + 3}
           x2={left + width - 3}

@@ -23,8 +23,8 @@ export default function Today() {
   useMinute(today.refetch)
   if (today.isError && !today.data) return <Trouble problem={today.error} />
   if (!today.data) return <Waiting what="today" />
-  const { headline, date, bar, places, coming, due, shown, empty } = today.data
-  if (empty)
+  const { headline, date, bar, places, coming, due, shown, empty, stores, stores_total } = today.data
+  if (empty && stores.length === 0)
     return (
       <div className="flex flex-col items-start gap-5">
         <h1 className="text-4xl">Nothing is steeping here yet.</h1>
@@ -45,6 +45,7 @@ export default function Today() {
         {places.map((place) => (
           <Place key={place.place} place={place} />
         ))}
+        {stores.length > 0 ? <AtTheStores stores={stores} total={stores_total} /> : null}
         <section aria-labelledby="coming" className="flex flex-col gap-3">
           <h2 id="coming" className="column-head font-text text-base">
             Coming
@@ -129,6 +130,37 @@ function Place({ place }: { place: TodayShape['places'][number] }) {
           <TaskRow key={task.batch + task.key} task={task} />
         ))}
       </ul>
+    </section>
+  )
+}
+
+const STORE_WORDS = { past: 'Past.', ageing: 'Ageing.', low: 'Low.' }
+
+function AtTheStores({ stores, total }: { stores: TodayShape['stores']; total: number }) {
+  const house = useHouseId()
+  return (
+    <section aria-labelledby="at-stores" className="flex flex-col gap-3">
+      <h2 id="at-stores" className="column-head font-text text-base">
+        At the stores
+      </h2>
+      <ul className="flex flex-col">
+        {stores.map((each) => (
+          <li key={each.lot + each.rank} className="border-line border-b py-2">
+            <Link to={`/h/${house}/stores/${each.lot}`} className="block">
+              <strong className="text-lg">{each.called.charAt(0).toUpperCase() + each.called.slice(1)}</strong>
+              <span className="block">
+                <strong className={each.rank === 'past' ? 'text-warmth' : ''}>{STORE_WORDS[each.rank]}</strong>{' '}
+                {each.says}
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+      {total > stores.length ? (
+        <Link to={`/h/${house}/stores`} className="underline">
+          {total - stores.length} more in Stores
+        </Link>
+      ) : null}
     </section>
   )
 }

@@ -2,6 +2,7 @@
 
 namespace App\Actions\Batches;
 
+use App\Actions\Stores\Ledger;
 use App\House\CurrentHouse;
 use App\Models\Batch;
 use App\Models\Bottle;
@@ -19,7 +20,7 @@ use Kettle\Keeping\ShelfLife;
  */
 final readonly class FoldBatch
 {
-    public function __construct(private History $history, private CurrentHouse $current)
+    public function __construct(private History $history, private CurrentHouse $current, private Ledger $ledger)
     {
     }
 
@@ -42,6 +43,7 @@ final readonly class FoldBatch
             'version' => $batch->version + 1,
         ])->save();
         $this->writeTasks($batch, $course);
+        $this->ledger->follow($batch, ! ($course->stage === Stage::Discarded && $course->filledAt === null));
         $this->writeBottles($batch, $course->stage === Stage::Bottled ? $bottled : null);
     }
 
@@ -64,7 +66,7 @@ final readonly class FoldBatch
     /** @return array<string, mixed> what the Shelf draws, so that it need not read whole plans */
     private function shelf(Batch $batch, Course $course, ?LogEntry $strained): array
     {
-        /** @var array{jar: array{called: string, brim_ml: float, height_mm: float, diameter_mm: float, bed_mm: float, level_mm: float}, method: array{id: string, name: string, heated: bool, hours: float}} $plan */
+        /** @var array{jar: array{called: string, count?: int, brim_ml: float, height_mm: float, diameter_mm: float, bed_mm: float, level_mm: float}, state?: string, way?: string, method: array{id: string, name: string, heated: bool, hours: float}} $plan */
         $plan = $batch->plan;
         $jar = $plan['jar'];
         $out = is_numeric($strained?->data['ml'] ?? null) ? (float) $strained->data['ml'] : null;
@@ -72,12 +74,14 @@ final readonly class FoldBatch
         $warm = count(array_filter($course->tasks, fn (CoreTask $task) => $task->step->value === 'warm_off'));
 
         return [
-            'jar' => $jar['called'],
+            'jar' => ($jar['count'] ?? 1) > 1 ? $jar['count'].' × '.$jar['called'] : $jar['called'],
+            'state' => $plan['state'] ?? 'dried',
+            'way' => $plan['way'] ?? 'squeezed',
             'brim_ml' => $jar['brim_ml'],
             'height_mm' => $jar['height_mm'],
             'diameter_mm' => $jar['diameter_mm'],
             'bed_mm' => $out === null ? $jar['bed_mm'] : 0.0,
-            'level_mm' => $out === null ? $jar['level_mm'] : round($out / $jar['brim_ml'] * $jar['height_mm'], 1),
+            'level_mm' => $out === null ? $jar['level_mm'] : round($out / ($jar['count'] ?? 1) / $jar['brim_ml'] * $jar['height_mm'], 1),
             'method' => $plan['method']['name'],
             'heated' => $plan['method']['heated'],
             'hours' => $plan['method']['hours'],

@@ -37,7 +37,7 @@ final readonly class History
                 $events[] = $event;
             }
         }
-        /** @var array{method: array{id: string, hours: float|int}} $plan */
+        /** @var array{method: array{id: string, hours: float|int, stands_h?: float|int}} $plan */
         $plan = $batch->plan;
 
         return Course::follow(
@@ -46,6 +46,7 @@ final readonly class History
             $this->kitchens->local($batch->start_at),
             $this->kitchens->plain()->waking,
             $events,
+            (float) ($plan['method']['stands_h'] ?? 0),
         );
     }
 

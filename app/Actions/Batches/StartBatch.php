@@ -2,6 +2,7 @@
 
 namespace App\Actions\Batches;
 
+use App\Actions\Stores\Ledger;
 use App\House\CurrentHouse;
 use App\House\Kitchens;
 use App\Models\Batch;
@@ -10,10 +11,11 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Kettle\Diary\Stage;
 use Kettle\Recipe\Bench;
+use Kettle\Recipe\Plan;
 use Kettle\Recipe\WishReader;
 use Kettle\Recipe\WishRefused;
 
-/** Turns a wish into a batch with a code, a plan that stays as it is, and a logbook. */
+/** Turns a wish into a batch with a code, a plan that stays as it is, and a logbook; takes what it needs from Stores. */
 final readonly class StartBatch
 {
     public function __construct(
@@ -21,6 +23,7 @@ final readonly class StartBatch
         private Kitchens $kitchens,
         private CurrentHouse $current,
         private Logbook $logbook,
+        private Ledger $ledger,
     ) {
     }
 
@@ -28,10 +31,11 @@ final readonly class StartBatch
      * @param  array<mixed>  $wish
      *
      * @throws WishRefused
+     * @throws \Kettle\Stores\LotRefused when a lot was emptied meanwhile
      */
     public function __invoke(array $wish, string $origin = '', ?string $repeats = null): Batch
     {
-        $kitchen = $this->kitchens->withJars();
+        $kitchen = $this->kitchens->forWish($wish);
         $plan = $this->bench->plan($wish, $kitchen);
         // Frozen as JSON would read back, so that what is used now and later is the same.
         $document = json_decode(json_encode($this->bench->document($plan, $kitchen), JSON_THROW_ON_ERROR), true);
@@ -41,7 +45,7 @@ final readonly class StartBatch
             $batch = Batch::query()->create([
                 'code' => $this->nextCode(),
                 'name' => mb_substr($plan->name(), 0, 160),
-                'herb_name' => $plan->wish->plant->name,
+                'herb_name' => mb_substr($plan->wish->mix->name(), 0, 80),
                 'oils_name' => mb_substr($plan->wish->blend->name(), 0, 120),
                 'origin' => $origin,
                 'wish' => WishReader::tidy($wish),
@@ -54,10 +58,24 @@ final readonly class StartBatch
                 'repeats' => $repeats,
                 'version' => 0,
             ]);
+            $this->ledger->take($batch, $this->takes($plan));
             $this->logbook->write($batch, fn () => ['kind' => 'started', 'data' => ['sentence' => $plan->sentenceText()]]);
 
             return $batch;
         });
+    }
+
+    /** @return list<array{lot: string, amount: float}> */
+    private function takes(Plan $plan): array
+    {
+        $takes = [];
+        foreach ($plan->supplies->needs as $need) {
+            foreach ($need['taking']->takes as $take) {
+                $takes[] = ['lot' => $take['lot']->id, 'amount' => round($take['amount'], 3)];
+            }
+        }
+
+        return $takes;
     }
 
     /** "26-014": the year and the house's own count. The house's row is locked until the batch is in. */

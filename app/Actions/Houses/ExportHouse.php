@@ -7,7 +7,12 @@ use App\Models\Batch;
 use App\Models\BottleSize;
 use App\Models\Jar;
 use App\Models\LogEntry;
+use App\Models\Lot;
+use App\Models\LotCheck;
+use App\Models\LotMove;
 use App\Models\Membership;
+use App\Models\Recipe;
+use App\Models\RecipeVersion;
 use Illuminate\Support\Carbon;
 
 /** Everything of the house as docs/formats/house.schema.json. */
@@ -28,7 +33,7 @@ final readonly class ExportHouse
             'format' => self::FORMAT,
             'version' => 1,
             'exported_at' => $this->moment(Carbon::now()),
-            'house' => [...$house->only(['name', 'time_zone', 'measures', 'wake', 'bed']), 'drops_per_ml' => (float) $house->drops_per_ml],
+            'house' => [...$house->only(['name', 'time_zone', 'measures', 'wake', 'bed']), 'drops_per_ml' => (float) $house->drops_per_ml, 'currency' => $house->currency, 'room_c' => (float) $house->room_c, 'things' => $house->things],
             'people' => array_values(Membership::query()->where('house_id', $house->id)->with('user')->orderBy('id')->get()->map(
                 fn (Membership $m) => ['name' => $m->user->name, 'email' => $m->user->email, 'role' => $m->role->value],
             )->all()),
@@ -40,6 +45,10 @@ final readonly class ExportHouse
             ])->all()),
             'batches' => array_values(Batch::query()->with(['entries' => fn ($query) => $query->orderBy('id')])->orderBy('id')->get()
                 ->map(fn (Batch $batch) => $this->batch($batch))->all()),
+            'lots' => array_values(Lot::withTrashed()->with(['moves' => fn ($query) => $query->orderBy('id'), 'moves.batch', 'checks'])->orderBy('id')->get()
+                ->map(fn (Lot $lot) => $this->lot($lot))->all()),
+            'recipes' => array_values(Recipe::withTrashed()->with(['versions' => fn ($query) => $query->orderBy('number')])->orderBy('id')->get()
+                ->map(fn (Recipe $recipe) => $this->recipe($recipe))->all()),
         ];
     }
 
@@ -54,6 +63,37 @@ final readonly class ExportHouse
                 'id' => $entry->uid, 'kind' => $entry->kind, 'by' => $entry->by,
                 'happened_at' => $this->moment($entry->happened_at), 'recorded_at' => $this->moment($entry->recorded_at),
                 'data' => $entry->data, 'note' => $entry->note, 'corrects' => $entry->corrects,
+            ])->all()),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function lot(Lot $lot): array
+    {
+        $number = fn (?string $value) => $value === null ? null : (float) $value;
+
+        return [
+            'id' => $lot->uid, 'kind' => $lot->kind->value, 'material' => $lot->material, 'called' => $lot->called, 'form' => $lot->form, 'state' => $lot->state?->value,
+            'got' => (float) $lot->got, 'typed' => $lot->typed, 'low_at' => $number($lot->low_at), 'price' => $number($lot->price),
+            'got_how' => $lot->got_how, 'got_where' => $lot->got_where, 'got_on' => $lot->got_on?->format('Y-m-d'), 'opened_on' => $lot->opened_on?->format('Y-m-d'),
+            'best_before' => $lot->best_before?->format('Y-m-d'), 'food_grade' => $lot->food_grade, 'allergens' => $lot->allergens, 'note' => $lot->note,
+            'retired' => $lot->trashed(),
+            'moves' => array_values($lot->moves->map(fn (LotMove $move) => [
+                'id' => $move->uid, 'kind' => $move->kind, 'amount' => (float) $move->amount, 'batch' => $move->batch?->uid, 'by' => $move->by, 'note' => $move->note, 'happened_at' => $this->moment($move->happened_at),
+            ])->all()),
+            'checks' => array_values($lot->checks->map(fn (LotCheck $check) => [
+                'id' => $check->uid, 'verdict' => $check->verdict, 'says' => $check->says, 'answers' => (object) $check->answers, 'by' => $check->by, 'happened_at' => $this->moment($check->happened_at),
+            ])->all()),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function recipe(Recipe $recipe): array
+    {
+        return [
+            'id' => $recipe->uid, 'retired' => $recipe->trashed(),
+            'versions' => array_values($recipe->versions->map(fn (RecipeVersion $version) => [
+                'number' => $version->number, 'name' => $version->name, 'says' => $version->says, 'note' => $version->note, 'wish' => (object) $version->wish, 'by' => $version->by, 'made_at' => $this->moment($version->made_at),
             ])->all()),
         ];
     }

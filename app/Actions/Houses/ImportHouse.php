@@ -31,7 +31,7 @@ use Opis\JsonSchema\Validator;
  */
 final readonly class ImportHouse
 {
-    public function __construct(private FoldBatch $fold, private CurrentHouse $current, private Tables $tables)
+    public function __construct(private FoldBatch $fold, private CurrentHouse $current, private Tables $tables, private ImportStores $stores)
     {
     }
 
@@ -43,7 +43,7 @@ final readonly class ImportHouse
             throw ImportRefused::broken();
         }
         $this->validate($document);
-        /** @var array{jars: list<array<string, mixed>>, bottles: list<array<string, mixed>>, batches: list<array<string, mixed>>} $house */
+        /** @var array{jars: list<array<string, mixed>>, bottles: list<array<string, mixed>>, batches: list<array<string, mixed>>, lots?: list<array<string, mixed>>, recipes?: list<array<string, mixed>>} $house */
         $house = json_decode($json, true, 64);
 
         try {
@@ -57,7 +57,7 @@ final readonly class ImportHouse
         }
     }
 
-    /** @param  array{jars: list<array<string, mixed>>, bottles: list<array<string, mixed>>, batches: list<array<string, mixed>>}  $house */
+    /** @param  array{jars: list<array<string, mixed>>, bottles: list<array<string, mixed>>, batches: list<array<string, mixed>>, lots?: list<array<string, mixed>>, recipes?: list<array<string, mixed>>}  $house */
     private function take(array $house): Imported
     {
         return DB::transaction(function () use ($house): Imported {
@@ -65,10 +65,12 @@ final readonly class ImportHouse
             $jars = $this->sizes(Jar::class, $house['jars'], ['called', 'brim_ml', 'height_mm']);
             $bottles = $this->sizes(BottleSize::class, $house['bottles'], ['called', 'capacity_ml']);
             [$batches, $entries, $here] = $this->batches($house['batches']);
+            $lots = $this->stores->lots($house['lots'] ?? []);
+            $recipes = $this->stores->recipes($house['recipes'] ?? []);
 
-            return new Imported($batches, $entries, $jars, $bottles, $here, $batches + $entries + $jars + $bottles === 0
+            return new Imported($batches, $entries, $jars, $bottles, $here, $lots, $recipes, $batches + $entries + $jars + $bottles + $lots + $recipes === 0
                 ? 'Everything in that file is here already; nothing was changed.'
-                : sprintf('Taken in: %d batches with %d lines of their logbooks, %d jar sizes, %d bottle sizes. %d batches were here already.', $batches, $entries, $jars, $bottles, $here));
+                : sprintf('Taken in: %d batches with %d lines of their logbooks, %d jar sizes, %d bottle sizes, %d lots, %d recipes. %d batches were here already.', $batches, $entries, $jars, $bottles, $lots, $recipes, $here));
         });
     }
 

@@ -11,12 +11,16 @@ use App\Actions\Batches\StrainBatch;
 use App\Actions\Batches\StrikeOut;
 use App\Http\Clash;
 use App\Http\Requests;
+use App\Http\Shapes\AgainView;
 use App\Models\Batch;
 use App\OpenApi\Adds;
 use App\OpenApi\Edits;
 use App\OpenApi\Reads;
 use App\Words\BatchPage;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Kettle\Recipe\Again;
+use Kettle\Recipe\WishRefused;
 
 /** A batch: begun, followed, strained, bottled, undone. Each write answers with the batch as it stands. */
 final class BatchController extends Controller
@@ -36,6 +40,17 @@ final class BatchController extends Controller
         }
 
         return $this->batch($start($wish, $form->string('origin')->trim()->toString(), $repeats === '' ? null : $repeats));
+    }
+
+    #[Reads('/houses/{house}/batches/{batch}/again', 'AgainView', 'The wish to make a batch again, or so many times as large', ['times'])]
+    public function again(Request $request, Batch $batch): JsonResponse
+    {
+        $times = $request->query('times');
+        if ($times !== null && (! is_string($times) || ! is_numeric($times))) {
+            throw WishRefused::one('times', 'unreadable', 'Say how many times as large, such as 2 or 0.5.');
+        }
+
+        return $this->json(new AgainView(Again::wish($batch->wish, $batch->plan, $times === null ? null : (float) $times)));
     }
 
     #[Reads('/houses/{house}/batches/{batch}', 'BatchView', 'A batch')]

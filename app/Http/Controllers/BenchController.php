@@ -4,23 +4,30 @@ namespace App\Http\Controllers;
 
 use App\House\Kitchens;
 use App\Http\Requests\Reckon;
+use App\Http\Requests\WeighWilting;
 use App\Http\Shapes\HerbChoice;
 use App\Http\Shapes\Materials;
 use App\Http\Shapes\MethodChoice;
 use App\Http\Shapes\OilChoice;
 use App\Http\Shapes\Ref;
 use App\Http\Shapes\SchoolChoice;
+use App\Labels\KitchenCard;
 use App\OpenApi\Adds;
 use App\OpenApi\Reads;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Kettle\Desk;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\School;
 use Kettle\Material\Carrier;
 use Kettle\Material\Herb;
 use Kettle\Material\HerbForm;
+use Kettle\Material\Purpose;
+use Kettle\Material\Row;
+use Kettle\Material\Wax;
 use Kettle\Measure\AmountWriter;
 use Kettle\Recipe\Bench;
-use Kettle\Recipe\WishReader;
 
 /** A wish in, amounts out; nothing is kept. */
 final class BenchController extends Controller
@@ -29,7 +36,7 @@ final class BenchController extends Controller
     public function materials(Bench $bench): JsonResponse
     {
         $cupboard = $bench->cupboard();
-        $herbs = array_map(fn (Herb $h) => new HerbChoice($h->id, $h->name, $h->latin, $h->part, $h->form, $h->kitchen, $h->note), array_values($cupboard->herbs()));
+        $herbs = array_map(fn (Herb $h) => new HerbChoice($h->id, $h->name, $h->latin, $h->part, $h->form, $h->kitchen, $h->best->value, $h->note), array_values($cupboard->herbs()));
         usort($herbs, fn (HerbChoice $a, HerbChoice $b) => $a->name <=> $b->name);
         $oils = array_map(fn (Carrier $c) => new OilChoice($c->id, $c->name, $c->note, $c->allergens), array_values($cupboard->carriers()));
 
@@ -40,17 +47,50 @@ final class BenchController extends Controller
             array_map(fn (Method $m) => new MethodChoice($m->id, $m->name, $m->heated, array_map(
                 fn (School $s) => new SchoolChoice($s->id, $s->name, AmountWriter::span($s->usualH), $s->why), $m->schools,
             )), array_values($bench->methods()->all())),
-            array_map(fn (string $p) => new Ref($p, $p === 'salve' ? 'a salve' : (in_array($p, ['massage', 'perfume'], true) ? $p : 'the '.$p)), WishReader::PURPOSES),
+            array_map(fn (Purpose $p) => new Ref($p->id, $p->name), array_values($cupboard->purposes())),
+            array_map(fn (Wax $w) => new Ref($w->id, $w->name), array_values($cupboard->waxes())),
+            array_map(fn (Row $row) => new Ref($row->text('id'), $row->text('name')), array_values($bench->tables()->table('things')->rows('rows'))),
         ));
     }
 
     #[Adds('/houses/{house}/reckon', 'Plan', 'Reckon a wish', 'Reckon')]
     public function reckon(Reckon $form, Bench $bench, Kitchens $kitchens): JsonResponse
     {
-        $kitchen = $kitchens->withJars();
         /** @var array<mixed> $wish */
         $wish = $form->input('wish');
+        $kitchen = $kitchens->forWish($wish);
 
-        return new JsonResponse($bench->document($bench->plan($wish, $kitchen), $kitchen), options: JSON_UNESCAPED_UNICODE);
+        return $this->plain($bench->answer($bench->plan($wish, $kitchen), $kitchen));
+    }
+
+    #[Reads('/houses/{house}/oils', 'OilList', 'Oils in order for a purpose', ['purpose'])]
+    public function oils(Request $request, Desk $desk, Bench $bench, Kitchens $kitchens): JsonResponse
+    {
+        $purpose = $bench->cupboard()->purpose($this->asked($request, 'purpose') ?: 'skin');
+
+        return $this->plain(['why' => $purpose->why, 'oils' => $desk->oils($purpose->id, $kitchens->withStock())]);
+    }
+
+    #[Adds('/houses/{house}/wilting', 'WiltingView', 'How far a plant has wilted', 'WeighWilting')]
+    public function wilting(WeighWilting $form, Desk $desk, Kitchens $kitchens): JsonResponse
+    {
+        return $this->plain($desk->wilting($form->validated(), $kitchens->plain()));
+    }
+
+    #[Adds('/houses/{house}/card', 'application/pdf', 'The kitchen card of a wish', 'Reckon')]
+    public function card(Reckon $form, Bench $bench, Kitchens $kitchens, KitchenCard $card): Response
+    {
+        /** @var array<mixed> $wish */
+        $wish = $form->input('wish');
+        $kitchen = $kitchens->forWish($wish);
+        $document = $bench->document($bench->plan($wish, $kitchen), $kitchen);
+
+        return new Response($card->of($document, $kitchens->now()->format('j F Y')), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="kitchen-card.pdf"']);
+    }
+
+    /** @param  array<mixed>  $document */
+    private function plain(array $document): JsonResponse
+    {
+        return new JsonResponse($document, options: JSON_UNESCAPED_UNICODE);
     }
 }

@@ -25,4 +25,12 @@ abstract class Controller
 
         return $user;
     }
+
+    /** A query parameter as text; anything else is taken as not asked. */
+    protected function asked(Request $request, string $name): string
+    {
+        $value = $request->query($name);
+
+        return is_string($value) ? $value : '';
+    }
 }

@@ -47,7 +47,7 @@ final class HouseController extends Controller
         $house = $this->current->house();
         // One statement, so that of two people saving at once only one can win.
         $changed = House::query()->whereKey($house->id)->where('version', $form->integer('version'))
-            ->update([...$form->safe()->except('version'), 'version' => $form->integer('version') + 1]);
+            ->update([...$this->settings($form), 'version' => $form->integer('version') + 1]);
         $house->refresh();
         if ($changed === 0) {
             throw new Clash('Somebody changed the house’s settings meanwhile. What stands now is shown; enter yours again where it differs.', (array) $this->shape());
@@ -113,6 +113,20 @@ final class HouseController extends Controller
         return $this->json($import($request->getContent()));
     }
 
+    /** @return array<string, mixed> */
+    private function settings(Requests\EditHouse $form): array
+    {
+        $settings = $form->safe()->except('version');
+        if (array_key_exists('currency', $settings)) {
+            $settings['currency'] ??= '';
+        }
+        if (isset($settings['things'])) {
+            $settings['things'] = json_encode(array_values((array) $settings['things']));
+        }
+
+        return $settings;
+    }
+
     private function shape(): HouseView
     {
         $house = $this->current->house();
@@ -126,7 +140,7 @@ final class HouseController extends Controller
 
         return new HouseView(
             $house->uid, $house->name, $house->time_zone, $house->measures, $house->wake, $house->bed, (float) $house->drops_per_ml,
-            $house->version, $this->current->role()->value, $house->is_demo, array_values($jars->all()), array_values($bottles->all()),
+            $house->currency, (float) $house->room_c, $house->things, $house->version, $this->current->role()->value, $house->is_demo, array_values($jars->all()), array_values($bottles->all()),
         );
     }
 }

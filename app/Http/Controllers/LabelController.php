@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\House\CurrentHouse;
+use App\Labels\KitchenCard;
 use App\Labels\LabelSheet;
 use App\Models\Batch;
 use App\OpenApi\Reads;
@@ -33,6 +34,12 @@ final class LabelController extends Controller
         }
 
         return $this->pdf($this->sheet->labels($batch, $bottles, $this->address($batch)), "{$batch->code}-labels.pdf");
+    }
+
+    #[Reads('/houses/{house}/batches/{batch}/card.pdf', 'application/pdf', 'The kitchen card of a batch')]
+    public function card(Batch $batch, KitchenCard $card): Response
+    {
+        return $this->pdf($card->of($batch->plan, $batch->code), "{$batch->code}-card.pdf");
     }
 
     #[Reads('/houses/{house}/batches/{batch}/code.svg', 'image/svg+xml', 'The 2D code that opens the batch')]

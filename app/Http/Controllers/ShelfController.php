@@ -10,8 +10,11 @@ use App\Http\Shapes\Shelf;
 use App\Http\Shapes\ShelfJar;
 use App\Http\Shapes\ShelfPart;
 use App\Models\Batch;
+use App\Models\Lot;
+use App\Models\Recipe;
 use App\OpenApi\Reads;
 use App\Words\BatchWords;
+use App\Words\StoreWords;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -33,7 +36,7 @@ final class ShelfController extends Controller
         'bottled' => ['Bottled, and keeping', [Stage::Bottled], 'best_before'],
     ];
 
-    public function __construct(private readonly BatchWords $words)
+    public function __construct(private readonly BatchWords $words, private readonly StoreWords $stores)
     {
     }
 
@@ -72,6 +75,12 @@ final class ShelfController extends Controller
             ->where(fn (Builder $q) => $q->where('code', 'like', $like)->orWhere('name', 'like', '%'.$like))
             ->orderByDesc('id')->limit(8)->get();
         $found = $batches->map(fn (Batch $batch) => new Found('jar', $batch->code.' '.$batch->name, $this->words->stage($batch), 'batch/'.$batch->uid))->all();
+        foreach (Lot::query()->where('called', 'like', '%'.$like)->where('left', '>', 0)->orderBy('called')->limit(5)->get() as $lot) {
+            $found[] = new Found('lot', $lot->called, 'in Stores, '.$this->stores->amount($lot, (float) $lot->left).' left', 'stores/'.$lot->uid);
+        }
+        foreach (Recipe::query()->where('name', 'like', '%'.$like)->orderBy('name')->limit(5)->get() as $recipe) {
+            $found[] = new Found('recipe', $recipe->name, 'a recipe', 'recipes/'.$recipe->uid);
+        }
         $herbs = array_filter($bench->cupboard()->herbs(), fn (Herb $herb) => str_contains(mb_strtolower($herb->name.' '.$herb->latin), $typed));
         foreach (array_slice($herbs, 0, 5) as $herb) {
             $found[] = new Found('plant', $herb->name, 'plan with it', 'bench?herb='.$herb->id);
@@ -113,14 +122,6 @@ final class ShelfController extends Controller
     {
         return array_values($which(Batch::query()->select(BatchWords::COLUMNS))->limit(self::PAGE)->get()
             ->map(fn (Batch $batch) => $this->words->jar($batch))->all());
-    }
-
-    /** A query parameter as text; anything else is taken as not asked. */
-    private function asked(Request $request, string $name): string
-    {
-        $value = $request->query($name);
-
-        return is_string($value) ? $value : '';
     }
 
     /** Where to go on along a board; what is not one of our own marks begins at the beginning. */

@@ -17,6 +17,7 @@ use App\OpenApi\Adds;
 use App\OpenApi\Reads;
 use App\Words\BatchWords;
 use App\Words\Headline;
+use App\Words\StoreWords;
 use App\Words\TaskWords;
 use App\Words\Times;
 use Illuminate\Database\Eloquent\Builder;
@@ -43,6 +44,7 @@ final class TodayController extends Controller
         private readonly TaskWords $words,
         private readonly Times $times,
         private readonly Headline $headline,
+        private readonly StoreWords $storeWords,
     ) {
     }
 
@@ -60,6 +62,7 @@ final class TodayController extends Controller
             ->whereIn('step', [Step::Fill, Step::WarmOn, Step::Strain, Step::Decant, Step::Bottle]), self::COMING_LIMIT);
         $total = $due->count() < self::DUE_LIMIT ? $due->where('open', true)->count()
             : Task::query()->where('due_at', '<', $tonight)->where('open', true)->count();
+        [$stores, $storesTotal] = $this->storeWords->tasks();
         $views = array_values($due->map(fn (Task $task) => $this->words->view($task, $task->batch))->all());
 
         return $this->json(new Today(
@@ -68,6 +71,8 @@ final class TodayController extends Controller
             bar: $this->bar($views),
             places: $this->places($views),
             coming: $this->days($coming),
+            stores: $stores,
+            stores_total: $storesTotal,
             due: $total,
             shown: $due->where('open', true)->count(),
             empty: $views === [] && $coming->isEmpty() && Batch::query()->doesntExist(),

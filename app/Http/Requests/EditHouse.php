@@ -13,6 +13,9 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'wake', type: 'string'),
     new OA\Property(property: 'bed', type: 'string'),
     new OA\Property(property: 'drops_per_ml', type: 'number'),
+    new OA\Property(property: 'currency', type: 'string'),
+    new OA\Property(property: 'room_c', type: 'number'),
+    new OA\Property(property: 'things', type: 'array', items: new OA\Items(type: 'string')),
 ])]
 final class EditHouse extends Form
 {
@@ -26,6 +29,10 @@ final class EditHouse extends Form
             'wake' => ['required', 'string', 'max:5'],
             'bed' => ['required', 'string', 'max:5'],
             'drops_per_ml' => ['required', 'numeric', 'between:5,60'],
+            'currency' => ['sometimes', 'nullable', 'string', 'regex:/^[A-Z]{3}$/'],
+            'room_c' => ['sometimes', 'numeric', 'between:0,40'],
+            'things' => ['sometimes', 'array', 'max:40'],
+            'things.*' => ['string', 'max:40'],
         ];
     }
 }

@@ -14,6 +14,7 @@ final readonly class BatchView
      * @param  list<TaskView>  $tasks
      * @param  list<EntryView>  $entries
      * @param  list<BottleView>  $bottles
+     * @param  list<LotUsed>  $lots
      * @param  list<LabelLine>  $label
      */
     public function __construct(
@@ -53,6 +54,8 @@ final readonly class BatchView
         public array $bottles,
         #[OA\Property]
         public PressView $press,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: LotUsed::class))]
+        public array $lots,
         #[OA\Property(type: 'array', items: new OA\Items(ref: LabelLine::class))]
         public array $label,
     ) {

@@ -21,6 +21,8 @@ final readonly class HerbChoice
         public string $form,
         #[OA\Property]
         public bool $kitchen,
+        #[OA\Property(enum: ['dried', 'wilted', 'fresh'])]
+        public string $best,
         #[OA\Property]
         public string $note,
     ) {

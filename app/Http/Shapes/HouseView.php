@@ -9,6 +9,7 @@ use OpenApi\Attributes as OA;
 final readonly class HouseView
 {
     /**
+     * @param  list<string>|null  $things
      * @param  list<JarSize>  $jars
      * @param  list<BottleKind>  $bottles
      */
@@ -27,6 +28,12 @@ final readonly class HouseView
         public string $bed,
         #[OA\Property]
         public float $drops_per_ml,
+        #[OA\Property]
+        public string $currency,
+        #[OA\Property]
+        public float $room_c,
+        #[OA\Property(type: 'array', nullable: true, items: new OA\Items(type: 'string'))]
+        public ?array $things,
         #[OA\Property]
         public int $version,
         #[OA\Property(enum: ['keeper', 'helper', 'reader'])]

@@ -20,6 +20,10 @@ final readonly class Imported
         #[OA\Property]
         public int $already_here,
         #[OA\Property]
+        public int $lots,
+        #[OA\Property]
+        public int $recipes,
+        #[OA\Property]
         public string $says,
     ) {
     }

@@ -14,6 +14,8 @@ final readonly class Materials
      * @param  list<OilChoice>  $oils
      * @param  list<MethodChoice>  $methods
      * @param  list<Ref>  $purposes
+     * @param  list<Ref>  $waxes
+     * @param  list<Ref>  $things
      */
     public function __construct(
         #[OA\Property(type: 'array', items: new OA\Items(ref: HerbChoice::class))]
@@ -26,6 +28,10 @@ final readonly class Materials
         public array $methods,
         #[OA\Property(type: 'array', items: new OA\Items(ref: Ref::class))]
         public array $purposes,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: Ref::class))]
+        public array $waxes,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: Ref::class))]
+        public array $things,
     ) {
     }
 }

@@ -14,6 +14,11 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'field', type: 'string'),
         new OA\Property(property: 'reason', type: 'string'),
         new OA\Property(property: 'sentence', type: 'string'),
+        new OA\Property(property: 'ways', description: 'What would do instead, as changes to the wish', type: 'array', items: new OA\Items(required: ['id', 'says', 'change'], properties: [
+            new OA\Property(property: 'id', type: 'string'),
+            new OA\Property(property: 'says', type: 'string'),
+            new OA\Property(property: 'change', type: 'object'),
+        ], type: 'object')),
     ], type: 'object')),
     new OA\Property(property: 'current', type: 'object'),
 ])]

@@ -11,6 +11,7 @@ final readonly class Today
     /**
      * @param  list<PlaceGroup>  $places
      * @param  list<DayGroup>  $coming
+     * @param  list<StoreTask>  $stores
      */
     public function __construct(
         #[OA\Property]
@@ -23,6 +24,10 @@ final readonly class Today
         public array $places,
         #[OA\Property(type: 'array', items: new OA\Items(ref: DayGroup::class))]
         public array $coming,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StoreTask::class))]
+        public array $stores,
+        #[OA\Property]
+        public int $stores_total,
         #[OA\Property]
         public int $due,
         #[OA\Property]

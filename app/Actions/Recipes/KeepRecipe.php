@@ -1,0 +1,85 @@
+<?php
+
+namespace App\Actions\Recipes;
+
+use App\Actions\Stores\Ledger;
+use App\House\Kitchens;
+use App\Http\Clash;
+use App\Models\Recipe;
+use App\Models\RecipeVersion;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Kettle\Recipe\Bench;
+use Kettle\Recipe\WishRefused;
+use Kettle\Share\RecipeFile;
+use Kettle\Share\RecipeRefused;
+
+/** Keeps a wish under a name; kept again it is a new version, and how it was stays beside. */
+final readonly class KeepRecipe
+{
+    public function __construct(private Bench $bench, private Kitchens $kitchens)
+    {
+    }
+
+    /**
+     * @param  array<mixed>  $wish one that can be planned
+     *
+     * @throws WishRefused|RecipeRefused
+     */
+    public function add(string $name, string $note, array $wish): Recipe
+    {
+        [$kept, $says] = $this->checked($name, $wish);
+
+        return DB::transaction(function () use ($name, $note, $kept, $says): Recipe {
+            $recipe = Recipe::query()->create(['uid' => Str::ulid()->toString(), 'name' => $name, 'version' => 1]);
+            $this->version($recipe, $name, $note, $kept, $says);
+
+            return $recipe;
+        });
+    }
+
+    /**
+     * @param  array<mixed>  $wish
+     *
+     * @throws WishRefused|RecipeRefused|Clash
+     */
+    public function edit(Recipe $recipe, string $name, string $note, array $wish, int $version): Recipe
+    {
+        [$kept, $says] = $this->checked($name, $wish);
+
+        return DB::transaction(function () use ($recipe, $name, $note, $kept, $says, $version): Recipe {
+            $locked = Recipe::query()->whereKey($recipe->id)->lockForUpdate()->firstOrFail();
+            if ($locked->version !== $version) {
+                throw new Clash('Somebody kept another version of this recipe meanwhile. Look at it, and keep yours again.', ['version' => $locked->version]);
+            }
+            $locked->fill(['name' => $name, 'version' => $version + 1])->save();
+            $this->version($locked, $name, $note, $kept, $says);
+
+            return $locked;
+        });
+    }
+
+    /**
+     * @param  array<mixed>  $wish
+     * @return array{array<string, mixed>, string} the wish as it is kept, and what it makes
+     */
+    private function checked(string $name, array $wish): array
+    {
+        if ($name === '') {
+            throw RecipeRefused::nameless();
+        }
+        $kept = RecipeFile::shared($wish);
+        $plan = $this->bench->plan($kept, $this->kitchens->forWish($kept));
+
+        return [$kept, mb_substr($plan->name().', '.$plan->amounts->ratio->text().', '.$plan->wish->method->name, 0, 255)];
+    }
+
+    /** @param  array<string, mixed>  $wish */
+    private function version(Recipe $recipe, string $name, string $note, array $wish, string $says): void
+    {
+        RecipeVersion::query()->create([
+            'recipe_id' => $recipe->id, 'number' => $recipe->version, 'name' => $name, 'says' => $says, 'note' => $note, 'wish' => $wish, 'by' => Ledger::who(), 'made_at' => Carbon::now(),
+        ]);
+    }
+}

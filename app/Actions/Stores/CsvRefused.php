@@ -1,0 +1,30 @@
+<?php
+
+namespace App\Actions\Stores;
+
+use Kettle\Reason\Refused;
+
+/** A file that cannot be read as CSV with the columns that are wanted. */
+final class CsvRefused extends Refused
+{
+    public static function empty(): self
+    {
+        return new self('missing', 'There is nothing in that file.', 'csv');
+    }
+
+    public static function notText(): self
+    {
+        return new self('unreadable', 'That file is not text. Save it as CSV, in UTF-8, and choose it again.', 'csv');
+    }
+
+    /** @param  list<string>  $wanted */
+    public static function columns(array $wanted, string $found): self
+    {
+        return new self('columns', sprintf('The first line must name the columns. Wanted at least: %s. Found: %s.', implode(', ', $wanted), $found === '' ? 'nothing' : $found), 'csv');
+    }
+
+    public static function tooMany(int $most): self
+    {
+        return new self('too_much', sprintf('At most %d lines are taken at once. Split the file.', $most), 'csv');
+    }
+}

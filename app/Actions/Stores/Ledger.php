@@ -1,0 +1,94 @@
+<?php
+
+namespace App\Actions\Stores;
+
+use App\House\CurrentHouse;
+use App\Models\Batch;
+use App\Models\Lot;
+use App\Models\LotMove;
+use App\Models\User;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Kind;
+use Kettle\Stores\LotRefused;
+
+/** Writes what comes into lots and goes out of them, and keeps what is left beside it. */
+final readonly class Ledger
+{
+    public function __construct(private CurrentHouse $current)
+    {
+    }
+
+    /** @param  float  $amount in the lot's own unit, below zero when it goes out */
+    public function move(Lot $lot, string $kind, float $amount, ?Batch $batch = null, string $note = ''): LotMove
+    {
+        $move = LotMove::query()->create([
+            'lot_id' => $lot->id, 'uid' => Str::ulid()->toString(), 'kind' => $kind, 'amount' => round($amount, 3), 'batch_id' => $batch?->id,
+            'by' => self::who(), 'note' => $note, 'happened_at' => Carbon::now(),
+        ]);
+        $this->total($lot);
+
+        return $move;
+    }
+
+    /**
+     * Takes for a batch, each lot locked and looked at once more.
+     *
+     * @param  list<array{lot: string, amount: float}>  $takes by lot id
+     *
+     * @throws LotRefused when a lot holds less than is wanted of it
+     */
+    public function take(Batch $batch, array $takes): void
+    {
+        $lots = Lot::query()->whereIn('uid', array_column($takes, 'lot'))->orderBy('id')->lockForUpdate()->get()->keyBy('uid');
+        foreach ($takes as $take) {
+            $lot = $lots->get($take['lot']);
+            if ($lot === null || (float) $lot->left < $take['amount'] - 0.001) {
+                $unit = $lot?->kind->measure() ?? Kind::Mass;
+                throw LotRefused::emptier($lot->called ?? 'that lot', AmountWriter::plain((float) ($lot->left ?? 0), $unit), AmountWriter::plain($take['amount'], $unit));
+            }
+            $this->move($lot, 'taken', -$take['amount'], $batch);
+        }
+    }
+
+    /**
+     * A batch discarded before its jar was filled has used nothing: what was taken for it goes back, and is
+     * taken again should that be undone.
+     */
+    public function follow(Batch $batch, bool $used): void
+    {
+        /** @var list<object{lot_id: int, net: string, taken: string}> $nets */
+        $nets = DB::table('lot_moves')->where('house_id', $this->current->house()->id)->where('batch_id', $batch->id)->groupBy('lot_id')
+            ->selectRaw("lot_id, SUM(amount) AS net, SUM(CASE WHEN kind = 'taken' THEN amount ELSE 0 END) AS taken")->get()->all();
+        foreach ($nets as $each) {
+            $net = (float) $each->net;
+            if ($used === ($net < -0.0005)) {
+                continue;
+            }
+            $lot = Lot::withTrashed()->lockForUpdate()->findOrFail($each->lot_id);
+            if (! $used) {
+                $this->move($lot, 'back', -$net, $batch, 'discarded before it was filled');
+            } else {
+                $first = LotMove::query()->where('batch_id', $batch->id)->where('lot_id', $lot->id)->where('kind', 'taken')->orderBy('id')->firstOrFail();
+                $this->move($lot, 'taken', (float) $first->amount, $batch);
+            }
+        }
+    }
+
+    /** What is left is what its moves come to. */
+    public function total(Lot $lot): void
+    {
+        $left = (float) LotMove::query()->where('lot_id', $lot->id)->sum('amount');
+        $lot->fill(['left' => round($left, 3), 'is_low' => $lot->low_at !== null && $left <= (float) $lot->low_at, 'version' => $lot->version + 1])->save();
+    }
+
+    public static function who(): string
+    {
+        $user = Auth::user();
+
+        return $user instanceof User ? $user->name : 'Warm Kettle';
+    }
+}

@@ -1,0 +1,127 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Recipes\KeepRecipe;
+use App\House\Kitchens;
+use App\Http\Requests;
+use App\Http\Shapes\ReadLine;
+use App\Http\Shapes\ReadRecipeView;
+use App\Http\Shapes\RecipeLine;
+use App\Http\Shapes\RecipeList;
+use App\Http\Shapes\RecipeVersionView;
+use App\Http\Shapes\RecipeView;
+use App\Models\Recipe;
+use App\Models\RecipeVersion;
+use App\OpenApi\Adds;
+use App\OpenApi\Edits;
+use App\OpenApi\Reads;
+use App\OpenApi\Removes;
+use App\Words\Times;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Str;
+use Kettle\Desk;
+use Kettle\Recipe\Bench;
+use Kettle\Share\RecipeFile;
+use Kettle\Share\SchemaOrg;
+
+/** Wishes kept under a name, shared as files, and read from wherever they were written. */
+final class RecipesController extends Controller
+{
+    private const SHOWN = 100;
+
+    public function __construct(
+        private readonly KeepRecipe $keep,
+        private readonly Bench $bench,
+        private readonly Kitchens $kitchens,
+        private readonly Times $times,
+    ) {
+    }
+
+    #[Reads('/houses/{house}/recipes', 'RecipeList', 'The recipes of the house', ['q'])]
+    public function index(Request $request): JsonResponse
+    {
+        $asked = mb_substr(trim($this->asked($request, 'q')), 0, 80);
+        $query = Recipe::query()->when($asked !== '', fn ($recipes) => $recipes->where('name', 'like', '%'.addcslashes($asked, '%_\\').'%'));
+        $total = $query->count();
+        $recipes = $query->with('newest')->orderBy('name')->limit(self::SHOWN)->get();
+
+        return $this->json(new RecipeList(array_values($recipes->map(fn (Recipe $recipe) => new RecipeLine(
+            $recipe->uid, $recipe->name, $recipe->newest->says, $recipe->version, $this->times->date($recipe->newest->made_at),
+        ))->all()), $total));
+    }
+
+    #[Reads('/houses/{house}/recipes/{recipe}', 'RecipeView', 'A recipe and its versions')]
+    public function show(Recipe $recipe): JsonResponse
+    {
+        return $this->recipe($recipe);
+    }
+
+    #[Adds('/houses/{house}/recipes', 'RecipeView', 'Keep a wish under a name', 'KeepRecipe')]
+    public function keep(Requests\KeepRecipe $form): JsonResponse
+    {
+        return $this->recipe($this->keep->add($form->string('name')->trim()->toString(), $form->string('note')->trim()->toString(), (array) $form->input('wish')));
+    }
+
+    #[Edits('/houses/{house}/recipes/{recipe}', 'RecipeView', 'Keep a new version', 'EditRecipe')]
+    public function edit(Requests\EditRecipe $form, Recipe $recipe): JsonResponse
+    {
+        return $this->recipe($this->keep->edit(
+            $recipe, $form->string('name')->trim()->toString(), $form->string('note')->trim()->toString(), (array) $form->input('wish'), $form->integer('version'),
+        ));
+    }
+
+    #[Removes('/houses/{house}/recipes/{recipe}', '', 'Take a recipe off the list')]
+    public function remove(Recipe $recipe): JsonResponse
+    {
+        $recipe->delete();
+
+        return $this->nothing();
+    }
+
+    #[Adds('/houses/{house}/recipes/read', 'ReadRecipeView', 'Read a recipe however it is written; nothing is kept', 'ReadRecipe')]
+    public function read(Requests\ReadRecipe $form, Desk $desk): JsonResponse
+    {
+        $read = $desk->recipes()->read($form->string('text')->toString(), $this->kitchens->plain());
+
+        return $this->json(new ReadRecipeView(
+            $read->name, $read->note, $read->wish, array_map(fn (array $line) => new ReadLine($line['line'], $line['as'], $line['says'], $line['guess']), $read->lines), $read->notes,
+        ));
+    }
+
+    #[Reads('/houses/{house}/recipes/{recipe}/recipe.json', 'application/json', 'A recipe as our own file, docs/formats/recipe.schema.json')]
+    public function file(Recipe $recipe): JsonResponse
+    {
+        return $this->download(RecipeFile::write($recipe->name, $recipe->newest->note, $recipe->newest->wish), $recipe, 'json', 'application/json');
+    }
+
+    #[Reads('/houses/{house}/recipes/{recipe}/recipe.jsonld', 'application/ld+json', 'A recipe as schema.org Recipe')]
+    public function schemaOrg(Recipe $recipe): JsonResponse
+    {
+        $kitchen = $this->kitchens->forWish($recipe->newest->wish);
+
+        return $this->download(
+            SchemaOrg::write($recipe->name, $recipe->newest->note, $this->bench->plan($recipe->newest->wish, $kitchen), $kitchen), $recipe, 'jsonld', 'application/ld+json',
+        );
+    }
+
+    /** @param  array<string, mixed>  $document */
+    private function download(array $document, Recipe $recipe, string $ending, string $type): JsonResponse
+    {
+        return new JsonResponse($document, 200, [
+            'Content-Type' => $type, 'Content-Disposition' => 'attachment; filename="'.(Str::slug($recipe->name) ?: 'recipe').'.'.$ending.'"',
+        ], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT);
+    }
+
+    private function recipe(Recipe $recipe): JsonResponse
+    {
+        $versions = $recipe->versions()->orderByDesc('number')->limit(50)->get();
+        $newest = $versions->first();
+        assert($newest !== null);
+
+        return $this->json(new RecipeView($recipe->uid, $recipe->name, $newest->note, $recipe->version, $newest->wish, array_values($versions->map(
+            fn (RecipeVersion $version) => new RecipeVersionView($version->number, $version->name, $version->note, $version->by, $this->times->logged($version->made_at), $version->wish),
+        )->all())));
+    }
+}

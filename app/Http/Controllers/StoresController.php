@@ -1,0 +1,112 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Stores\CheckLot;
+use App\Actions\Stores\CsvRefused;
+use App\Actions\Stores\KeepLot;
+use App\Actions\Stores\LotsCsv;
+use App\Http\Requests;
+use App\Http\Shapes\LotKindTab;
+use App\Http\Shapes\StoresPage;
+use App\Models\Lot;
+use App\OpenApi\Adds;
+use App\OpenApi\Edits;
+use App\OpenApi\Reads;
+use App\OpenApi\Removes;
+use App\Words\StoreWords;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Kettle\Stores\LotKind;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+
+/** What is in the cupboard, lot by lot. */
+final class StoresController extends Controller
+{
+    private const PAGE = 40;
+
+    private const NAMES = ['herb' => 'Herbs', 'carrier' => 'Oils', 'wax' => 'Waxes and butters', 'jar' => 'Jars', 'bottle' => 'Bottles'];
+
+    public function __construct(private readonly StoreWords $words, private readonly KeepLot $keep)
+    {
+    }
+
+    #[Reads('/houses/{house}/stores', 'StoresPage', 'A page of Stores', ['kind', 'q', 'page', 'used'])]
+    public function index(Request $request): JsonResponse
+    {
+        $kind = LotKind::tryFrom($this->asked($request, 'kind'));
+        $asked = mb_substr(trim($this->asked($request, 'q')), 0, 80);
+        $page = max(1, min(10_000, (int) $this->asked($request, 'page')));
+        $counts = Lot::query()->where('left', '>', 0)->groupBy('kind')->toBase()->selectRaw('kind, COUNT(*) AS many')->pluck('many', 'kind');
+        $query = Lot::query()
+            ->when($kind !== null, fn (Builder $lots) => $lots->where('kind', $kind))
+            ->when(! $this->asked($request, 'used') === '1', fn (Builder $lots) => $lots->where('left', '>', 0))
+            ->when($asked !== '', fn (Builder $lots) => $lots->where(fn (Builder $any) => $any
+                ->where('called', 'like', '%'.addcslashes($asked, '%_\\').'%')->orWhere('got_where', 'like', '%'.addcslashes($asked, '%_\\').'%')));
+        $total = $query->count();
+        $lots = $query->orderBy('called')->orderByRaw('best_before IS NULL, best_before')->orderBy('id')->forPage($page, self::PAGE)->get();
+
+        return $this->json(new StoresPage(
+            array_map(fn (string $id, string $name) => new LotKindTab($id, $name, (int) ($counts[$id] ?? 0)), array_keys(self::NAMES), self::NAMES),
+            array_values($lots->map($this->words->view(...))->all()), $total, $page, max(1, (int) ceil($total / self::PAGE)),
+        ));
+    }
+
+    #[Reads('/houses/{house}/lots/{lot}', 'LotDetail', 'A lot')]
+    public function show(Lot $lot): JsonResponse
+    {
+        return $this->lot($lot);
+    }
+
+    #[Adds('/houses/{house}/lots', 'LotDetail', 'Take a lot into Stores', 'AddLot')]
+    public function add(Requests\AddLot $form): JsonResponse
+    {
+        return $this->lot($this->keep->add((array) $form->input('lot')));
+    }
+
+    #[Edits('/houses/{house}/lots/{lot}', 'LotDetail', 'Change what is known of a lot', 'EditLot')]
+    public function edit(Requests\EditLot $form, Lot $lot): JsonResponse
+    {
+        return $this->lot($this->keep->edit($lot, (array) $form->input('lot'), $form->integer('version')));
+    }
+
+    #[Removes('/houses/{house}/lots/{lot}', '', 'Take a lot out of Stores; the batches made from it still know it')]
+    public function remove(Lot $lot): JsonResponse
+    {
+        $lot->delete();
+
+        return $this->nothing();
+    }
+
+    #[Adds('/houses/{house}/lots/{lot}/count', 'LotDetail', 'Say how much is left', 'CountLot')]
+    public function count(Requests\CountLot $form, Lot $lot): JsonResponse
+    {
+        return $this->lot($this->keep->count($lot, $form->string('amount')->toString(), $form->string('note')->trim()->toString()));
+    }
+
+    #[Adds('/houses/{house}/lots/{lot}/checks', 'LotDetail', 'Check how it smells and looks', 'CheckLot')]
+    public function check(Requests\CheckLot $form, Lot $lot, CheckLot $check): JsonResponse
+    {
+        return $this->lot($check($lot, (array) $form->input('answers')));
+    }
+
+    #[Reads('/houses/{house}/stores.csv', 'text/csv', 'Stores as CSV')]
+    public function csv(LotsCsv $csv): StreamedResponse
+    {
+        return new StreamedResponse($csv->write(...), 200, ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="stores.csv"']);
+    }
+
+    #[Adds('/houses/{house}/stores/csv', 'CsvPreview', 'Take CSV into Stores, or only say what it would do', 'ReadCsv')]
+    public function takeCsv(Requests\ReadCsv $form, LotsCsv $csv): JsonResponse
+    {
+        $bytes = base64_decode($form->string('csv')->toString(), true);
+
+        return $this->json($csv->read($bytes === false ? throw CsvRefused::notText() : $bytes, $form->boolean('do')));
+    }
+
+    private function lot(Lot $lot): JsonResponse
+    {
+        return $this->json($this->words->detail($lot));
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+namespace App\Models;
+
+use App\House\BelongsToHouse;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Support\Carbon;
+use Kettle\Material\State;
+use Kettle\Stores\Lot as CoreLot;
+use Kettle\Stores\LotKind;
+
+/**
+ * So much of one thing, got at one time. What is left is the sum of its moves.
+ *
+ * @property int $id
+ * @property string $uid
+ * @property LotKind $kind
+ * @property string $material
+ * @property string $called
+ * @property ?string $form
+ * @property ?State $state
+ * @property string $got
+ * @property string $left
+ * @property string $typed
+ * @property ?string $low_at
+ * @property bool $is_low
+ * @property ?string $price
+ * @property string $got_how
+ * @property string $got_where
+ * @property ?Carbon $got_on
+ * @property ?Carbon $opened_on
+ * @property ?Carbon $best_before
+ * @property bool $food_grade
+ * @property list<string> $allergens
+ * @property string $note
+ * @property ?string $verdict
+ * @property ?Carbon $checked_at
+ * @property int $version
+ * @property-read Collection<int, LotMove> $moves
+ * @property-read Collection<int, LotCheck> $checks
+ */
+class Lot extends Model
+{
+    use BelongsToHouse, SoftDeletes;
+
+    protected $guarded = [];
+
+    protected $casts = [
+        'kind' => LotKind::class, 'state' => State::class, 'allergens' => 'array', 'is_low' => 'boolean', 'food_grade' => 'boolean',
+        'got_on' => 'date', 'opened_on' => 'date', 'best_before' => 'date', 'checked_at' => 'datetime', 'version' => 'integer',
+    ];
+
+    public function getRouteKeyName(): string
+    {
+        return 'uid';
+    }
+
+    /** @return HasMany<LotMove, $this> */
+    public function moves(): HasMany
+    {
+        return $this->hasMany(LotMove::class);
+    }
+
+    /** @return HasMany<LotCheck, $this> */
+    public function checks(): HasMany
+    {
+        return $this->hasMany(LotCheck::class);
+    }
+
+    public function core(\DateTimeZone $zone): CoreLot
+    {
+        $day = fn (?Carbon $day) => $day === null ? null : new \DateTimeImmutable($day->format('Y-m-d'), $zone);
+
+        return new CoreLot(
+            $this->uid, $this->kind, $this->material, $this->called, (float) $this->got, (float) $this->left,
+            $this->low_at === null ? null : (float) $this->low_at, $this->state, $this->form,
+            $day($this->got_on), $day($this->opened_on), $day($this->best_before), $this->verdict,
+            $this->price === null ? null : (float) $this->price, $this->food_grade, $this->allergens,
+        );
+    }
+}

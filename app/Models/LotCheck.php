@@ -1,0 +1,29 @@
+<?php
+
+namespace App\Models;
+
+use App\House\BelongsToHouse;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * How a lot smelled and looked on a day, and the verdict.
+ *
+ * @property int $lot_id
+ * @property string $uid
+ * @property string $verdict
+ * @property string $says
+ * @property array<string, string> $answers
+ * @property string $by
+ * @property Carbon $happened_at
+ */
+class LotCheck extends Model
+{
+    use BelongsToHouse;
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $casts = ['answers' => 'array', 'happened_at' => 'datetime'];
+}

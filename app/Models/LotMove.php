@@ -1,0 +1,54 @@
+<?php
+
+namespace App\Models;
+
+use App\House\BelongsToHouse;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\SoftDeletingScope;
+use Illuminate\Support\Carbon;
+
+/**
+ * What came into a lot or went out of it. Never changed: a wrong count is followed by another.
+ *
+ * @property int $id
+ * @property string $uid
+ * @property int $lot_id
+ * @property string $kind in, taken, back or count
+ * @property string $amount g, mL or pieces; below zero when it went out
+ * @property ?int $batch_id
+ * @property string $by
+ * @property string $note
+ * @property Carbon $happened_at
+ * @property-read Lot $lot
+ * @property-read ?Batch $batch
+ */
+class LotMove extends Model
+{
+    use BelongsToHouse;
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $casts = ['happened_at' => 'datetime'];
+
+    /**
+     * Also a lot that has been taken out: what was made from it must still know it.
+     *
+     * @return BelongsTo<Lot, $this>
+     */
+    public function lot(): BelongsTo
+    {
+        $lot = $this->belongsTo(Lot::class);
+        $lot->getQuery()->withoutGlobalScope(SoftDeletingScope::class);
+
+        return $lot;
+    }
+
+    /** @return BelongsTo<Batch, $this> */
+    public function batch(): BelongsTo
+    {
+        return $this->belongsTo(Batch::class);
+    }
+}

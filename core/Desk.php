@@ -1,0 +1,169 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle;
+
+use Kettle\Material\OilRanking;
+use Kettle\Material\Tables;
+use Kettle\Material\Wilting;
+use Kettle\Measure\Kind;
+use Kettle\Reason\Refused;
+use Kettle\Recipe\Bench;
+use Kettle\Recipe\Fields;
+use Kettle\Recipe\Kitchen;
+use Kettle\Recipe\KitchenReader;
+use Kettle\Recipe\WishRefused;
+use Kettle\Share\RecipeReader;
+use Kettle\Stores\LotCheck;
+use Kettle\Stores\LotKind;
+use Kettle\Stores\LotRefused;
+
+/**
+ * Every question the core answers, by name: a document in, a document out. `kettle reckon` and the
+ * application both come this way for what is not a plan. Shapes: docs/formats.
+ */
+final readonly class Desk
+{
+    public const MODES = ['plan', 'figures', 'compare', 'oils', 'wilting', 'check', 'recipe'];
+
+    private Bench $bench;
+
+    public function __construct(private Tables $tables, ?Bench $bench = null)
+    {
+        $this->bench = $bench ?? new Bench($tables);
+    }
+
+    /**
+     * @param  array<mixed>  $document
+     * @return array<mixed>
+     *
+     * @throws WishRefused with every fault found
+     */
+    public function ask(string $mode, array $document, \DateTimeImmutable $now): array
+    {
+        $kitchen = KitchenReader::read(is_array($document['house'] ?? null) ? $document['house'] : [], $now, $this->tables);
+        try {
+            return match ($mode) {
+                'plan' => $this->bench->document($this->bench->plan($document, $kitchen), $kitchen),
+                'figures' => $this->figures($document, $kitchen),
+                'compare' => ['methods' => $this->bench->answer($this->bench->plan($document, $kitchen), $kitchen)['methods']],
+                'oils' => ['oils' => $this->oils(Fields::text($document, 'purpose') ?? 'skin', $kitchen)],
+                'wilting' => $this->wilting($document, $kitchen),
+                'check' => $this->check($document),
+                'recipe' => $this->recipes()->read(Fields::text($document, 'text') ?? '', $kitchen)->toArray(),
+                default => throw WishRefused::one('', 'unknown', sprintf('There is nothing called “%s” to reckon. Choose one of: %s.', mb_substr($mode, 0, 40), implode(', ', self::MODES))),
+            };
+        } catch (Refused $refused) {
+            throw WishRefused::from($refused);
+        }
+    }
+
+    /**
+     * Oils in order for a purpose, with the reasons and the fatty-acid picture.
+     *
+     * @return list<array<string, mixed>>
+     */
+    public function oils(string $purpose, Kitchen $kitchen): array
+    {
+        $ranked = (new OilRanking($this->bench->cupboard()))->for($this->bench->cupboard()->purpose($purpose), $kitchen->roomC, $kitchen->stock);
+
+        return array_map(fn (array $oil) => [
+            'id' => $oil['carrier']->id,
+            'name' => $oil['carrier']->name,
+            'note' => $oil['carrier']->note,
+            'score' => (int) round($oil['score'] * 100),
+            'marks' => array_map(fn (float $mark) => round($mark, 2), $oil['marks']),
+            'reasons' => $oil['reasons'],
+            'allergens' => $oil['carrier']->allergens,
+            'solid' => $oil['carrier']->setsBelowC > $kitchen->roomC,
+            'sets_text' => $kitchen->warmth($oil['carrier']->setsBelowC),
+            'keeps_text' => round($oil['carrier']->monthsOpened).' months',
+            'feel' => $oil['carrier']->feel,
+            'iodine_value' => $oil['carrier']->iodineValueOrPublished() === null ? null : (int) round($oil['carrier']->iodineValueOrPublished()),
+            'oxidisability' => $oil['carrier']->oxidisability() === null ? null : round($oil['carrier']->oxidisability(), 1),
+            'picture' => $oil['carrier']->picture() === null ? null : array_map(fn (float $percent) => round($percent, 1), $oil['carrier']->picture()),
+            'stock_text' => $oil['stock_ml'] > 0 ? Measure\AmountWriter::plain($oil['stock_ml'], Kind::Volume) : null,
+            'price_text' => $oil['price'] === null ? null : Recipe\PlanDocument::money($oil['price'], $kitchen->currency),
+        ], $ranked);
+    }
+
+    /**
+     * A plant weighed when picked and weighed now.
+     *
+     * @param  array<mixed>  $document form or water, fresh, now, hours
+     * @return array<string, mixed>
+     *
+     * @throws Refused
+     */
+    public function wilting(array $document, Kitchen $kitchen): array
+    {
+        $reader = $kitchen->reader();
+        $weight = fn (string $field): float => $reader->within(Fields::text($document, $field) ?? '', Kind::Mass, 'g', 0.1, 100_000)->value;
+        $fresh = self::about('fresh', fn () => $weight('fresh'));
+        $now = self::about('now', fn () => $weight('now'));
+        $typed = Fields::text($document, 'hours');
+        $hours = $typed === null ? null : self::about('hours', fn () => $reader->within($typed, Kind::Time, 'h', 0.05, 500)->value);
+        $water = Fields::text($document, 'water');
+        $form = self::about('form', fn () => $this->bench->cupboard()->form(Fields::text($document, 'form') ?? 'thin-leaf'));
+        $fraction = $water === null ? ($form->waterFresh ?? 0.8) : self::about('water', fn () => $reader->number(rtrim($water, '% '))) / 100;
+        if ($fraction < 0.05 || $fraction > 0.97) {
+            throw new Material\MaterialRefused('out_of_range', 'Water is between 5 and 97 per cent of a plant’s weight.', 'water');
+        }
+        $wilting = Wilting::weighed($fresh, $now, $fraction, $hours, $this->tables);
+        $figures = [];
+        foreach ($wilting->figures() as $figure) {
+            $figures[$figure->id] = $this->bench->figure($figure, $kitchen);
+        }
+
+        return ['verdict' => $wilting->verdict, 'says' => $wilting->says(), 'water' => round($wilting->waterNow * 100, 1), 'figures' => $figures];
+    }
+
+    public function recipes(): RecipeReader
+    {
+        return new RecipeReader($this->bench->cupboard(), $this->bench->methods());
+    }
+
+    /**
+     * @param  array<mixed>  $document
+     * @return array<string, mixed>
+     */
+    private function figures(array $document, Kitchen $kitchen): array
+    {
+        $plan = $this->bench->plan($document, $kitchen);
+        $answer = $this->bench->answer($plan, $kitchen);
+
+        return ['figures' => $answer['figures'], 'stores' => $answer['stores'], 'methods' => $answer['methods'], 'oils' => $this->oils($plan->wish->purpose, $kitchen)];
+    }
+
+    /**
+     * @param  array<mixed>  $document
+     * @return array<string, mixed>
+     */
+    private function check(array $document): array
+    {
+        $kind = LotKind::tryFrom(Fields::text($document, 'kind') ?? '') ?? throw LotRefused::kind();
+        $answers = is_array($document['answers'] ?? null) ? $document['answers'] : null;
+        if ($answers === null) {
+            return ['asks' => LotCheck::asks($kind, $this->tables)];
+        }
+        $check = LotCheck::of($kind, $answers, $this->tables);
+
+        return ['verdict' => $check->verdict, 'says' => $check->says($kind)];
+    }
+
+    /**
+     * @template T
+     *
+     * @param  \Closure(): T  $read
+     * @return T
+     */
+    private static function about(string $field, \Closure $read): mixed
+    {
+        try {
+            return $read();
+        } catch (Refused $refused) {
+            throw $refused->about($field);
+        }
+    }
+}

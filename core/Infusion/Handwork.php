@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Infusion;
+
+use Kettle\Diary\Step;
+use Kettle\Diary\Timetable;
+
+/**
+ * Minutes of work a batch asks for with one's own hands, from weighing to bottling, by the minutes of
+ * each step (common practice, no source). Being by a flame is counted apart, in hours.
+ */
+final readonly class Handwork
+{
+    private function __construct(public float $minutes, public float $byHours)
+    {
+    }
+
+    public static function of(Method $method, float $hours, Timetable $times): self
+    {
+        $minutes = Step::Fill->minutes() + Step::Strain->minutes() + Step::Decant->minutes() + Step::Bottle->minutes();
+        $shakes = max(0.0, ceil($hours / $method->shakeEveryH) - 1);
+        $minutes += $shakes * Step::Shake->minutes();
+        $minutes += $method->heated
+            ? count($times->sessions) * 2 * Step::WarmOn->minutes()
+            : Step::TopUp->minutes() + floor($hours / 168) * Step::Check->minutes();
+
+        return new self($minutes, $method->heated && $method->attended ? $hours : 0.0);
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Recipe;
+
+use Kettle\Material\HerbMix;
+
+/** A past batch wished for once more: as it was, or so many times as large, its ratio and parts held. */
+final class Again
+{
+    /**
+     * @param  array<mixed>  $wish as it was written
+     * @param  array<mixed>  $plan the document it made
+     * @param  ?float  $times null leaves the size open, to be given from any side
+     * @return array<string, mixed>
+     *
+     * @throws WishRefused when it cannot be scaled so
+     */
+    public static function wish(array $wish, array $plan, ?float $times = null): array
+    {
+        if ($times !== null && ($times < 0.05 || $times > 20)) {
+            throw WishRefused::one('times', 'out_of_range', 'A batch is made again between a twentieth and twenty times its size.');
+        }
+        $again = WishReader::tidy($wish);
+        unset($again['start'], $again['ready_by'], $again['finished'], $again['by_jar'], $again['oil_amount'], $again['jars']);
+        if ($times !== 1.0) {
+            unset($again['jar']);
+        }
+        $figures = is_array($plan['figures'] ?? null) ? $plan['figures'] : [];
+        $number = fn (string $id): float => is_array($figures[$id] ?? null) && is_numeric($figures[$id]['value'] ?? null) ? (float) $figures[$id]['value'] : 0.0;
+        $herbs = is_array($again['herbs'] ?? null) ? array_values($again['herbs']) : [];
+        $parts = is_array($plan['herbs'] ?? null) ? array_values($plan['herbs']) : [];
+        foreach ($herbs as $i => $herb) {
+            $herb = (array) $herb;
+            unset($herb['amount'], $herb['lot']);
+            if (count($herbs) > 1 && is_array($parts[$i] ?? null) && is_numeric($parts[$i]['share'] ?? null)) {
+                $herb['parts'] = (string) round((float) $parts[$i]['share'] * 100, 2);
+            }
+            $herbs[$i] = $herb;
+        }
+        $again['herbs'] = $herbs;
+        $again['oils'] = array_map(fn (mixed $oil) => is_array($oil) ? array_diff_key($oil, ['lot' => 1]) : $oil, is_array($again['oils'] ?? null) ? array_values($again['oils']) : []);
+        if (is_string($plan['ratio'] ?? null) && ! isset($wish['ratio'])) {
+            $ratio = $number('oil_volume') / max(0.001, self::dry($parts, $number('herb_mass'), ($again['basis'] ?? Wish::DRY) === Wish::DRY));
+            if ($ratio >= 1 && $ratio <= 30) {
+                $again['ratio'] = '1:'.round($ratio, 3);
+            }
+        }
+        if ($times !== null) {
+            $again['oil_amount'] = round($number('oil_volume') * $times, 1).' mL';
+        }
+
+        return $again;
+    }
+
+    /**
+     * The grams the ratio was of.
+     *
+     * @param  array<mixed>  $parts
+     */
+    private static function dry(array $parts, float $herbG, bool $asDry): float
+    {
+        if (! $asDry || $parts === []) {
+            return $herbG;
+        }
+        $dry = 0.0;
+        foreach ($parts as $part) {
+            if (is_array($part) && is_numeric($part['share'] ?? null) && is_numeric($part['water'] ?? null)) {
+                $dry += HerbMix::dryEquivalent($herbG * (float) $part['share'], (float) $part['water']);
+            }
+        }
+
+        return $dry > 0 ? $dry : $herbG;
+    }
+}

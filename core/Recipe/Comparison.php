@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Recipe;
+
+use Kettle\Infusion\Handwork;
+use Kettle\Infusion\Method;
+use Kettle\Infusion\Methods;
+use Kettle\Infusion\School;
+use Kettle\Infusion\Uptake;
+use Kettle\Keeping\ShelfLife;
+use Kettle\Material\Tables;
+use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Kind;
+
+/** Every method and school set side by side for one wish. */
+final readonly class Comparison
+{
+    public function __construct(private Tables $tables, private Methods $methods, private Kitchen $kitchen)
+    {
+    }
+
+    /** @return list<array<string, mixed>> a method each, its schools within, as the plan's document has them */
+    public function of(Wish $wish): array
+    {
+        $names = [];
+        foreach ($this->tables->table('things')->rows('rows') as $row) {
+            $names[$row->text('id')] = $row->text('name');
+        }
+        $uptake = Uptake::by($wish->way, $this->tables);
+        $life = ShelfLife::of($wish->blend, $wish->mix->state);
+        $rows = [];
+        foreach ($this->methods->all() as $method) {
+            $missing = $this->kitchen->things === null ? []
+                : array_values(array_map(fn (string $id) => $names[$id] ?? $id, array_diff($method->needs, $this->kitchen->things)));
+            $refused = null;
+            $yield = null;
+            try {
+                Planner::refuseUnfit($wish->by($method, $method->schools[0]), $this->kitchen);
+                $amounts = Amounts::solve($wish->by($method, $method->schools[0]), $this->kitchen, $uptake);
+                $yield = $uptake->yield($amounts->oilMl, $amounts->dryG($wish));
+            } catch (WishRefused $why) {
+                $refused = $why->faults[0]['sentence'];
+            }
+            $chosen = $method->id === $wish->method->id ? $wish->school : $method->schoolFor($wish->mix);
+            $rows[] = [
+                'id' => $method->id,
+                'name' => $method->name,
+                'chosen' => $method->id === $wish->method->id,
+                'school' => $chosen->id,
+                'refused' => $refused,
+                'missing' => $missing,
+                'risks' => $method->risks,
+                'yield_text' => $yield === null ? null : AmountWriter::plain($yield['value'], Kind::Volume),
+                'keeps_text' => round($life->months, 1).' months',
+                'schools' => array_map(fn (School $school) => $this->school($wish, $method, $school), $method->schools),
+            ];
+        }
+
+        return $rows;
+    }
+
+    /** @return array<string, mixed> */
+    private function school(Wish $wish, Method $method, School $school): array
+    {
+        $laid = Days::of($wish->by($method, $school), $this->kitchen);
+        [$times, $startBy] = [$laid->timetable, $laid->startBy];
+        $hands = Handwork::of($method, $school->usualH, $times);
+        $days = $laid->late && $wish->readyBy !== null ? (int) $wish->readyBy->diff($times->readyDay())->days : 0;
+
+        return [
+            'id' => $school->id,
+            'name' => $school->name,
+            'why' => $school->why,
+            'start_by' => $startBy->format('Y-m-d'),
+            'start_text' => $times->fillAt->format('Y-m-d') === $this->kitchen->today()->format('Y-m-d') ? 'now' : $times->fillAt->format('D j M'),
+            'ready_on' => $times->readyDay()->format('Y-m-d'),
+            'ready_text' => $times->readyDay()->format('D j M'),
+            'late_days' => $days,
+            'fill_at' => $times->fillAt->format(DATE_ATOM),
+            'strain_at' => $times->strainAt->format(DATE_ATOM),
+            'sessions' => array_map(fn (array $s) => ['from' => $s['from']->format(DATE_ATOM), 'to' => $s['to']->format(DATE_ATOM)], $times->sessions),
+            'hands_on_text' => round($hands->minutes).' min',
+            'by_text' => $hands->byHours > 0 ? AmountWriter::span($hands->byHours) : null,
+            'warm_text' => $method->heated ? AmountWriter::span($school->usualH) : null,
+            'span_text' => AmountWriter::span($school->usualH),
+        ];
+    }
+}

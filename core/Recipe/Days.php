@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Recipe;
+
+use Kettle\Diary\Timetable;
+
+/** When a wish is begun and ready: from a start, or backwards from the day it is wanted. */
+final readonly class Days
+{
+    /**
+     * @param  \DateTimeImmutable  $startBy the latest day to begin, or the day it begins where no day is wanted
+     * @param  ?\DateTimeImmutable  $latest the latest start for the day wanted; may have gone by
+     */
+    private function __construct(public Timetable $timetable, public \DateTimeImmutable $startBy, public ?\DateTimeImmutable $latest, public bool $late)
+    {
+    }
+
+    public static function of(Wish $wish, Kitchen $kitchen): self
+    {
+        $waking = $kitchen->waking;
+        $today = $kitchen->today();
+        $school = $wish->school;
+        $latest = $wish->readyBy === null ? null : Timetable::latestStart($wish->method, $school->usualH, $wish->readyBy, $waking, $school->standsH);
+        $start = $wish->start ?? ($latest !== null && $latest > $today ? $latest : $today);
+        $moment = $start == $today ? $kitchen->now : $waking->midMorning($start);
+        $timetable = Timetable::lay($wish->method, $school->usualH, $moment, $waking, $school->standsH);
+
+        return new self($timetable, $latest ?? $start, $latest, $wish->readyBy !== null && $timetable->readyDay() > $wish->readyBy);
+    }
+}

@@ -1,0 +1,202 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Recipe;
+
+use Kettle\Material\Cupboard;
+use Kettle\Material\Herb;
+use Kettle\Material\HerbForm;
+use Kettle\Material\HerbMix;
+use Kettle\Material\HerbPart;
+use Kettle\Material\MaterialRefused;
+use Kettle\Material\State;
+use Kettle\Material\Wilting;
+use Kettle\Measure\Amount;
+use Kettle\Measure\Kind;
+use Kettle\Reason\Refused;
+
+/**
+ * Reads the herbs of a wish: `herbs`, a list, or `herb`, one of them.
+ *
+ * Weights given for every herb are its parts. A weight given for one sets the others by their parts.
+ */
+final readonly class HerbsReader
+{
+    /** Kitchen bounds, g: more than this is a works, less cannot be weighed. */
+    private const BOUNDS = [0.1, 10_000.0];
+
+    /** Drier than this it is not wilted but dried. */
+    private const LEAST_WILTED = 0.15;
+
+    public function __construct(private Cupboard $cupboard, private Kitchen $kitchen)
+    {
+    }
+
+    /**
+     * @param  array<mixed>  $wish
+     * @return list<mixed>
+     */
+    public static function list(array $wish): array
+    {
+        return is_array($wish['herbs'] ?? null) && $wish['herbs'] !== [] ? array_values($wish['herbs']) : [$wish['herb'] ?? null];
+    }
+
+    /**
+     * @param  array<mixed>  $wish
+     * @return array{array{mix: HerbMix, total: ?Amount}|null, list<array{field: string, reason: string, sentence: string}>}
+     *
+     * @throws MaterialRefused when they do not make a mix
+     */
+    public function read(array $wish): array
+    {
+        $list = self::list($wish);
+        $many = is_array($wish['herbs'] ?? null) && $wish['herbs'] !== [];
+        $read = $faults = [];
+        foreach ($list as $i => $herb) {
+            $field = $many ? "herbs.{$i}" : 'herb';
+            try {
+                $read[] = $this->one(is_array($herb) ? $herb : []);
+            } catch (Refused $refused) {
+                $faults[] = $refused->about(rtrim($field.'.'.$refused->field, '.'))->toArray();
+            }
+        }
+        if ($faults !== []) {
+            return [null, $faults];
+        }
+
+        return [$this->together($read), []];
+    }
+
+    /**
+     * @param  list<array{plant: Herb, form: HerbForm, parts: ?float, water: float, amount: ?Amount, lot: string}>  $read
+     * @return array{mix: HerbMix, total: ?Amount}
+     */
+    private function together(array $read): array
+    {
+        $weighed = array_filter($read, fn (array $each) => $each['amount'] !== null);
+        if (count($weighed) > 1 && count($weighed) < count($read)) {
+            throw MaterialRefused::someWeighed();
+        }
+        $all = count($weighed) === count($read) && count($read) > 1;
+        $parts = array_map(fn (array $each) => new HerbPart(
+            $each['plant'], $each['form'], $all ? (float) $each['amount']?->value : ($each['parts'] ?? 1.0), $each['water'], $each['lot'],
+        ), $read);
+        $mix = HerbMix::of($parts);
+        if ($weighed === []) {
+            return ['mix' => $mix, 'total' => null];
+        }
+        $first = array_key_first($weighed);
+        $amount = $weighed[$first]['amount'];
+        if (count($read) === 1) {
+            return ['mix' => $mix, 'total' => $amount];
+        }
+        $typed = implode(' and ', array_map(fn (array $each) => Numbers::withUnit($each['amount']->typed, 'g'), $weighed));
+        $total = $all ? array_sum(array_map(fn (HerbPart $part) => $part->parts, $parts)) : $amount->value / $mix->shares()[$first];
+        if ($total > self::BOUNDS[1]) {
+            throw new MaterialRefused('too_much', 'All the herbs together are more than a kitchen handles at once. The most that is planned here is 10 kg.');
+        }
+
+        return ['mix' => $mix, 'total' => Amount::of(Kind::Mass, $total, $typed)];
+    }
+
+    /**
+     * @param  array<mixed>  $herb
+     * @return array{plant: Herb, form: HerbForm, parts: ?float, water: float, amount: ?Amount, lot: string}
+     */
+    private function one(array $herb): array
+    {
+        $plant = $this->plant($herb);
+        $typed = Fields::text($herb, 'state') ?? 'dried';
+        $state = State::tryFrom($typed) ?? throw MaterialRefused::unknown('state', $typed)->about('state');
+        $form = $this->about('form', fn () => $this->cupboard->form(Fields::text($herb, 'form') ?? $plant->form))->in($state);
+        $amount = $this->about('amount', fn () => $this->amount($herb, $form));
+        $parts = Fields::text($herb, 'parts');
+
+        return [
+            'plant' => $plant,
+            'form' => $form,
+            'parts' => $parts === null ? null : $this->about('parts', fn () => $this->kitchen->reader()->number($parts)),
+            'water' => $this->water($herb, $form, $amount),
+            'amount' => $amount,
+            'lot' => Fields::text($herb, 'lot') ?? '',
+        ];
+    }
+
+    /** @param  array<mixed>  $herb */
+    private function plant(array $herb): Herb
+    {
+        $id = Fields::text($herb, 'id');
+        if ($id !== null) {
+            return $this->cupboard->herb($id);
+        }
+        $name = Fields::text($herb, 'name') ?? throw MaterialRefused::noHerb();
+        if (mb_strlen($name) > 60) {
+            throw new MaterialRefused('too_long', 'A herb’s name takes at most 60 letters.');
+        }
+
+        return Herb::unlisted($name, Fields::text($herb, 'form') ?? 'thin-leaf');
+    }
+
+    /** @param  array<mixed>  $herb */
+    private function amount(array $herb, HerbForm $form): ?Amount
+    {
+        $typed = Fields::text($herb, 'amount');
+        if ($typed === null) {
+            return null;
+        }
+        if ($form->bagG !== null && preg_match('/^(\d{1,4})\s*(?:tea[\s-]*)?bags?$/i', $typed, $m) === 1 && (int) $m[1] > 0) {
+            return Amount::of(Kind::Mass, (int) $m[1] * $form->bagG, $typed);
+        }
+
+        return $this->kitchen->reader()->within($typed, Kind::Mass, 'g', ...[...self::BOUNDS, $form->loose]);
+    }
+
+    /**
+     * The fraction of it that is water: said, weighed before and after, or usual for its state.
+     *
+     * @param  array<mixed>  $herb
+     */
+    private function water(array $herb, HerbForm $form, ?Amount $amount): float
+    {
+        if (! $form->state->isWet()) {
+            return HerbMix::DRY_WATER;
+        }
+        $fresh = $form->waterFresh ?? 0.8;
+        $said = Fields::text($herb, 'water');
+        if ($said !== null) {
+            $percent = $this->about('water', fn () => $this->kitchen->reader()->number(rtrim($said, '% ')));
+            if ($percent < 5 || $percent > 97) {
+                throw new MaterialRefused('out_of_range', 'Water is between 5 and 97 per cent of a plant’s weight.', 'water');
+            }
+
+            return $percent / 100;
+        }
+        $picked = Fields::text($herb, 'picked');
+        if ($picked !== null) {
+            if ($amount === null) {
+                throw new MaterialRefused('missing', 'Say what it weighs now, so that the water it has lost is known.', 'amount');
+            }
+            $before = $this->about('picked', fn () => $this->kitchen->reader()->within($picked, Kind::Mass, 'g', 0.1, 100_000));
+
+            return $this->about('picked', fn () => Wilting::weighed($before->value, $amount->value, $fresh, null, $this->cupboard->tables()), true)->waterNow;
+        }
+
+        return $form->state === State::Fresh ? $fresh : max(self::LEAST_WILTED, 1 - (1 - $fresh) / (1 - $this->cupboard->tables()->table('forms')->row('wilting')->row('ready_lost')->number('value')));
+    }
+
+    /**
+     * @template T
+     *
+     * @param  \Closure(): T  $read
+     * @return T
+     */
+    private function about(string $field, \Closure $read, bool $always = false): mixed
+    {
+        try {
+            return $read();
+        } catch (Refused $refused) {
+            throw $refused->field === '' || $always ? $refused->about($field) : $refused;
+        }
+    }
+}

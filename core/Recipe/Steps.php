@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Recipe;
+
+use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Kind;
+
+/** A plan as steps to be ticked off, in the order of doing: for the kitchen card and for recipes shared. */
+final readonly class Steps
+{
+    /** @return list<array{id: string, says: string}> */
+    public static function of(Plan $plan, Kitchen $kitchen): array
+    {
+        $wish = $plan->wish;
+        $amounts = $plan->amounts;
+        $jar = $amounts->jar;
+        $several = $amounts->jars > 1;
+        $steps = [['id' => 'dry', 'says' => 'Have jar, spoon, funnel and cloth clean and bone-dry.']];
+        foreach ($wish->mix->shares() as $i => $share) {
+            $part = $wish->mix->parts[$i];
+            $steps[] = ['id' => "weigh-{$i}", 'says' => sprintf(
+                'Weigh %s of %s (%s)%s.', self::grams($amounts->herbG * $share, $kitchen), $part->plant->name, $part->form->name,
+                $part->form->powder || $part->form->state->isWet() ? '' : '; cut or bruise it only now',
+            )];
+        }
+        $fill = $amounts->levels->dryFillMm > $jar->heightMm
+            ? 'it stands higher than the jar as it lies, so press it down'
+            : sprintf('loosely it fills to about %s', AmountWriter::plain($amounts->levels->dryFillMm, Kind::Length));
+        $steps[] = ['id' => 'fill', 'says' => sprintf('Put it in %s: %s.', $several ? sprintf('%s %ss, alike in each', Numbers::word($amounts->jars), $jar->called) : 'the '.$jar->called, $fill)];
+        $pour = array_map(fn (array $oil) => sprintf(
+            '%s of %s', self::millilitres($amounts->oilMl * $oil['share'], $kitchen), $oil['carrier']->name,
+        ), $wish->blend->shares());
+        $steps[] = ['id' => 'pour', 'says' => 'Pour over it '.implode(' and ', $pour).($several ? ', shared between them.' : '.')];
+        $steps[] = ['id' => 'level', 'says' => sprintf(
+            'Chase the air out with a stick. The oil stands at %s, %s over the herb and %s below the rim.',
+            AmountWriter::plain($amounts->levels->levelMm, Kind::Length), AmountWriter::plain($amounts->levels->coverMm(), Kind::Length), AmountWriter::plain($amounts->levels->headspaceMm(), Kind::Length),
+        )];
+        $steps[] = ['id' => 'tag', 'says' => sprintf('Put the tag on now: what, in which oil, today, strain on %s.', $plan->timetable->strainAt->format('j F Y'))];
+
+        return [...$steps, ...self::infuse($plan, $kitchen), ...self::after($plan)];
+    }
+
+    /** @return list<array{id: string, says: string}> */
+    private static function infuse(Plan $plan, Kitchen $kitchen): array
+    {
+        $wish = $plan->wish;
+        $steps = [];
+        foreach ($wish->method->handling as $i => $says) {
+            $steps[] = ['id' => "handle-{$i}", 'says' => $says];
+        }
+        if ($wish->school->targetC !== null) {
+            $steps[] = ['id' => 'warm', 'says' => sprintf(
+                'Keep the oil at about %s for %s%s; never over %s.', $kitchen->warmth($wish->school->targetC), AmountWriter::span($wish->school->usualH),
+                count($plan->timetable->sessions) > 1 ? sprintf(', on %s days', Numbers::word(count($plan->timetable->sessions))) : '', $kitchen->warmth($wish->school->ceilingC ?? $wish->school->targetC),
+            )];
+        } else {
+            $steps[] = ['id' => 'wait', 'says' => sprintf('Leave it %s, and shake it %s.', AmountWriter::span($wish->school->usualH), $wish->method->shakeEveryH <= 24 ? 'daily' : 'now and then')];
+        }
+        if ($wish->school->standsH > 0) {
+            $steps[] = ['id' => 'stand', 'says' => sprintf('Off the heat, let it stand %s.', AmountWriter::span($wish->school->standsH))];
+        }
+
+        return $steps;
+    }
+
+    /** @return list<array{id: string, says: string}> */
+    private static function after(Plan $plan): array
+    {
+        $yield = $plan->figures['yield_volume'];
+        $out = match ($plan->wish->way) {
+            'drained' => 'let it drain for some hours under a clean cloth, unsqueezed',
+            'pressed' => 'press it',
+            default => 'squeeze it well, for the strongest oil is in the herb',
+        };
+
+        return [
+            ['id' => 'strain', 'says' => sprintf(
+                'Strain on %s through %s and %s. Expect %s, %s to %s.', $plan->timetable->strainAt->format('j F Y'),
+                $plan->wish->mix->isPowder() ? 'paper' : 'a cloth over a sieve', $out, AmountWriter::plain($yield->number(), Kind::Volume),
+                AmountWriter::plain((float) $yield->low, Kind::Volume), AmountWriter::plain((float) $yield->high, Kind::Volume),
+            )],
+            ['id' => 'settle', 'says' => 'Let it stand 24 h, pour it off its sediment, and throw the last murky spoonful away.'],
+            ['id' => 'bottle', 'says' => sprintf('Bottle it, quite cool, in dry dark glass, nearly full. Label it: best before %s.', (new \DateTimeImmutable($plan->figures['best_before']->text()))->format('j F Y'))],
+        ];
+    }
+
+    private static function grams(float $grams, Kitchen $kitchen): string
+    {
+        return AmountWriter::plain($grams, Kind::Mass).' ('.$kitchen->writer()->kitchen($grams, Kind::Mass)['text'].')';
+    }
+
+    private static function millilitres(float $ml, Kitchen $kitchen): string
+    {
+        return AmountWriter::plain($ml, Kind::Volume).' ('.$kitchen->writer()->kitchen($ml, Kind::Volume)['text'].')';
+    }
+}

@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Recipe;
+
+use Kettle\Material\HerbPart;
+use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Kind;
+use Kettle\Stores\Condition;
+use Kettle\Stores\Lot;
+use Kettle\Stores\LotKind;
+use Kettle\Stores\Taking;
+
+/** What a plan takes from Stores, lot by lot, what is short, and what it costs. */
+final readonly class Supplies
+{
+    /**
+     * @param  list<array{kind: LotKind, material: string, name: string, lots: list<Lot>, taking: Taking}>  $needs herbs first, in the wish's order, then oils
+     */
+    private function __construct(public array $needs)
+    {
+    }
+
+    public static function of(Wish $wish, Amounts $amounts, Kitchen $kitchen): self
+    {
+        $needs = [];
+        foreach ($wish->mix->shares() as $i => $share) {
+            $part = $wish->mix->parts[$i];
+            $lots = array_values(array_filter($kitchen->lots, fn (Lot $lot) => self::isOf($lot, $part)));
+            $needs[] = [
+                'kind' => LotKind::Herb, 'material' => $part->plant->id, 'name' => $part->plant->name, 'lots' => $lots,
+                'taking' => Taking::of($lots, $amounts->herbG * $share, $kitchen->today(), $part->lot),
+            ];
+        }
+        foreach ($wish->blend->shares() as $oil) {
+            $id = $oil['carrier']->id;
+            $lots = array_values(array_filter($kitchen->lots, fn (Lot $lot) => $lot->kind === LotKind::Carrier && $lot->material === $id));
+            $needs[] = [
+                'kind' => LotKind::Carrier, 'material' => $id, 'name' => $oil['carrier']->name, 'lots' => $lots,
+                'taking' => Taking::of($lots, $amounts->oilMl * $oil['share'], $kitchen->today(), $wish->oilLots[$id] ?? ''),
+            ];
+        }
+
+        return new self($needs);
+    }
+
+    /** @return array{cost: float, whole: bool}|null null when nothing taken has a price */
+    public function cost(): ?array
+    {
+        $cost = 0.0;
+        $whole = true;
+        $any = false;
+        foreach ($this->needs as $need) {
+            $each = $need['taking']->cost();
+            $cost += $each['cost'];
+            $whole = $whole && $each['whole'];
+            $any = $any || $each['cost'] > 0;
+        }
+
+        return $any ? ['cost' => $cost, 'whole' => $whole] : null;
+    }
+
+    /** @return list<string> of the lots taken from, beside those of the oils themselves */
+    public function allergens(): array
+    {
+        $allergens = [];
+        foreach ($this->needs as $need) {
+            foreach ($need['taking']->takes as $take) {
+                $allergens = [...$allergens, ...$take['lot']->allergens];
+            }
+        }
+
+        return array_values(array_unique($allergens));
+    }
+
+    /** @return list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string, change: array<string, mixed>}>}> what is short, with the ways out of it */
+    public function notes(Wish $wish, Amounts $amounts, Kitchen $kitchen): array
+    {
+        $notes = [];
+        foreach ($this->needs as $i => $need) {
+            $taking = $need['taking'];
+            if ($taking->short <= 0 || ! $taking->any) {
+                continue;
+            }
+            $kind = $need['kind']->measure();
+            assert($kind !== null);
+            $oil = $wish->blend->shares()[$i - count($wish->mix->parts)] ?? null;
+            $ways = $need['kind'] === LotKind::Herb
+                ? WaysOut::ofShortHerb($wish, $i, $taking->need - $taking->short)
+                : ($oil === null ? [] : WaysOut::ofShortOil($wish, $amounts, $kitchen, $oil['carrier'], $oil['share'], $taking));
+            $there = $taking->need - $taking->short;
+            $notes[] = Notes::note('short.'.($need['material'] ?: 'herb-'.$i), 'care', sprintf(
+                '%s is %s short: Stores has %s.', ucfirst($need['name']), AmountWriter::plain($taking->short, $kind),
+                $there > 0 ? AmountWriter::plain($there, $kind) : 'none that may still be used',
+            ), $ways);
+        }
+        foreach ($this->needs as $need) {
+            foreach ($need['taking']->takes as $take) {
+                if ($wish->purpose === 'kitchen' && ! $take['lot']->foodGrade) {
+                    $notes[] = Notes::note('not-food.'.$take['lot']->id, 'care', sprintf('The %s in Stores is not marked food grade. For the kitchen use only what is sold or known as food.', $take['lot']->called));
+                }
+            }
+        }
+
+        return $notes;
+    }
+
+    /** @return list<array<string, mixed>> as the plan's document has it */
+    public function document(Kitchen $kitchen): array
+    {
+        return array_map(function (array $need) use ($kitchen): array {
+            $kind = $need['kind']->measure() ?? Kind::Mass;
+            $taking = $need['taking'];
+
+            return [
+                'kind' => $need['kind']->value,
+                'material' => $need['material'],
+                'name' => $need['name'],
+                'takes' => array_map(fn (array $take) => [
+                    'lot' => $take['lot']->id, 'called' => self::called($take['lot']), 'amount' => round($take['amount'], 3),
+                    'text' => AmountWriter::plain($take['amount'], $kind), 'left_text' => AmountWriter::plain($take['lot']->left - $take['amount'], $kind),
+                ], $taking->takes),
+                'short' => round($taking->short, 3),
+                'short_text' => $taking->any && $taking->short > 0 ? AmountWriter::plain($taking->short, $kind) : null,
+                'kept' => $taking->any,
+                'lots' => array_map(function (Lot $lot) use ($kind, $kitchen): array {
+                    $condition = Condition::of($lot, $kitchen->today(), $kitchen->cupboard());
+
+                    return [
+                        'lot' => $lot->id, 'called' => self::called($lot), 'left_text' => AmountWriter::plain($lot->left, $kind),
+                        'condition' => $condition->is, 'why' => implode(' ', $condition->reasons), 'usable' => Condition::usable($lot, $kitchen->today()),
+                    ];
+                }, array_slice($need['lots'], 0, 12)),
+            ];
+        }, $this->needs);
+    }
+
+    private static function isOf(Lot $lot, HerbPart $part): bool
+    {
+        return $lot->kind === LotKind::Herb
+            && ($part->plant->id === '' ? mb_strtolower($lot->called) === mb_strtolower($part->plant->name) : $lot->material === $part->plant->id)
+            && ($lot->state ?? $part->form->state) === $part->form->state;
+    }
+
+    private static function called(Lot $lot): string
+    {
+        return $lot->called.($lot->gotOn === null ? '' : ', '.$lot->gotOn->format('j M Y'));
+    }
+}

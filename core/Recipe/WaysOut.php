@@ -1,0 +1,259 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Recipe;
+
+use Kettle\Keeping\ShelfLife;
+use Kettle\Material\Blend;
+use Kettle\Material\Carrier;
+use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Kind;
+use Kettle\Reason\Wording;
+use Kettle\Stores\Taking;
+use Kettle\Vessel\Jar;
+use Kettle\Vessel\Levels;
+
+/** What can be done instead when the jar, the herb or the cupboard says no: each a change to the wish that works. */
+final class WaysOut
+{
+    /** Amounts by which a batch is given its size; taken out where another thing is to give it. */
+    private const SIZES = ['oil_amount' => null, 'finished' => null, 'by_jar' => null];
+
+    /**
+     * The next size that would do, several of this one, or as much as this one takes.
+     *
+     * @return list<Way>
+     */
+    public static function ofOverflow(Wish $wish, Kitchen $kitchen, Jar $jar, float $herbG, float $oilMl): array
+    {
+        $ways = [];
+        $larger = self::larger($wish, $kitchen, $jar, $herbG, $oilMl);
+        if ($larger !== null) {
+            $ways[] = new Way('larger-jar', sprintf('Take the %s: it holds it all.', $larger->called), ['jar' => $larger->id, 'jars' => null]);
+        }
+        for ($jars = 2; $jars <= 12; $jars++) {
+            $each = Levels::in($jar, $wish->mix, $herbG / $jars, $oilMl / $jars);
+            if ($each->headspaceMm() >= $wish->method->headspaceMm - 1e-9) {
+                $ways[] = new Way('several-jars', sprintf(
+                    'Use %s of this jar, each with %s of herb and %s of oil.', Numbers::word($jars), AmountWriter::plain($herbG / $jars, Kind::Mass), AmountWriter::plain($oilMl / $jars, Kind::Volume),
+                ), ['jars' => (string) $jars] + ($jar->id === '' ? [] : ['jar' => $jar->id]));
+                break;
+            }
+        }
+        $most = Levels::mostHerb($jar, $wish->mix, $oilMl / $herbG, $wish->method->headspaceMm);
+        if ($most > 0) {
+            $ways[] = new Way('fill-this-jar', sprintf(
+                'Make only what this jar takes: %s of herb and %s of oil.', AmountWriter::plain($most, Kind::Mass), AmountWriter::plain($most * $oilMl / $herbG, Kind::Volume),
+            ), [...self::SIZES, 'herbs' => self::unweighed($wish), 'jars' => null] + self::ratioAsItIs($wish, $herbG, $oilMl));
+        }
+
+        return $ways;
+    }
+
+    /** @return list<Way> */
+    public static function ofStandingOut(Wish $wish, ?float $would): array
+    {
+        $ways = [];
+        if ($would !== null) {
+            $ways[] = new Way('leaner', sprintf('Take 1:%s, which covers it.', Wording::number($would)), self::leaner($wish, $would));
+        }
+
+        return $ways;
+    }
+
+    /** @return list<Way> */
+    public static function ofJarWay(Wish $wish, ByJar $way, Jar $jar): array
+    {
+        $ways = [];
+        $room = $jar->heightMm - $wish->method->headspaceMm;
+        foreach (array_reverse(ByJar::FILLS, true) as $word => $share) {
+            $bed = $jar->heightOf($wish->mix->settledMlPerG * $jar->volumeTo($share * $jar->heightMm) / $wish->mix->looseMlPerG);
+            if ($share < $way->share() && $bed + $way->coverMm <= $room) {
+                $ways[] = new Way('less-herb', sprintf('Fill it %s instead: with that cover it fits.', ByJar::SAID[$word]), ['by_jar' => ['fill' => $word, 'cover' => round($way->coverMm).' mm']]);
+                break;
+            }
+        }
+        $bed = $jar->heightOf($wish->mix->settledMlPerG * $jar->volumeTo($way->share() * $jar->heightMm) / $wish->mix->looseMlPerG);
+        $cover = floor($room - $bed);
+        if ($cover >= 10) {
+            $ways[] = new Way('thinner-cover', sprintf('Cover it by %d mm, which is all there is room for.', (int) $cover), ['by_jar' => ['fill' => $way->fill, 'cover' => $cover.' mm']]);
+        }
+
+        return $ways;
+    }
+
+    /**
+     * Oil short in Stores: a smaller batch, another oil in a blend with what that changes, another jar.
+     *
+     * @return list<Way>
+     */
+    public static function ofShortOil(Wish $wish, Amounts $amounts, Kitchen $kitchen, Carrier $carrier, float $share, Taking $taking): array
+    {
+        $ways = [];
+        $there = $taking->need - $taking->short;
+        $whole = $there / $share;
+        $unweighed = self::unweighed($wish);
+        if ($whole >= 20) {
+            // To the millilitre below, so that there is really enough.
+            $ways[] = new Way('smaller-batch', sprintf('Make less: %s of oil in all.', AmountWriter::plain(floor($whole), Kind::Volume)), [
+                ...self::SIZES, 'oil_amount' => floor($whole).' mL', 'herbs' => $unweighed, 'jar' => null, 'jars' => null,
+            ] + self::ratioAsItIs($wish, $amounts->herbG, $amounts->oilMl));
+        }
+        $other = self::another($wish, $kitchen, $taking->short);
+        if ($other !== null) {
+            $ways[] = $there > 0.5 ? self::blended($wish, $amounts, $carrier, $other, $taking) : self::instead($wish, $amounts, $carrier, $other);
+        }
+        $smaller = self::jarForLess($wish, $amounts, $kitchen, $whole);
+        if ($smaller !== null) {
+            $ways[] = new Way('smaller-jar', sprintf('Fill a %s instead.', $smaller->called), [
+                ...self::SIZES, 'herbs' => $unweighed, 'jar' => $smaller->id, 'jars' => null,
+            ] + self::ratioAsItIs($wish, $amounts->herbG, $amounts->oilMl));
+        }
+
+        return $ways;
+    }
+
+    /** @return list<Way> */
+    public static function ofShortHerb(Wish $wish, int $which, float $there): array
+    {
+        if ($there < 1) {
+            return [];
+        }
+        $herbs = self::unweighed($wish);
+        foreach ($wish->mix->parts as $i => $part) {
+            $herbs[$i] = ['parts' => self::number($part->parts)] + (array) $herbs[$i];
+        }
+        $grams = floor($there * 10) / 10;
+        $herbs[$which] = ['amount' => self::number($grams).' g'] + (array) $herbs[$which];
+
+        return [new Way('smaller-batch', sprintf('Make less: with the %s there is.', AmountWriter::plain($grams, Kind::Mass)), [...self::SIZES, 'herbs' => $herbs, 'jar' => null, 'jars' => null])];
+    }
+
+    /** @return array<string, mixed> the change that takes a leaner ratio */
+    public static function leaner(Wish $wish, float $would): array
+    {
+        $change = ['ratio' => '1:'.Wording::number($would)];
+
+        // With herb and oil both given the oil must give way.
+        return $wish->herb !== null && $wish->oil !== null ? $change + ['oil_amount' => null] : $change;
+    }
+
+    public static function larger(Wish $wish, Kitchen $kitchen, Jar $jar, float $herbG, float $oilMl): ?Jar
+    {
+        foreach ($kitchen->jarsBySize() as $other) {
+            if ($other->brimMl > $jar->brimMl && Levels::in($other, $wish->mix, $herbG, $oilMl)->headspaceMm() >= $wish->method->headspaceMm - 1e-9) {
+                return $other;
+            }
+        }
+
+        return null;
+    }
+
+    private static function instead(Wish $wish, Amounts $amounts, Carrier $short, Carrier $other): Way
+    {
+        $parts = $oils = [];
+        foreach ($wish->blend->shares() as $oil) {
+            $carrier = $oil['carrier']->id === $short->id ? $other : $oil['carrier'];
+            $parts[] = ['carrier' => $carrier, 'parts' => $oil['share']];
+            $oils[] = ['id' => $carrier->id, 'parts' => self::number($amounts->oilMl * $oil['share'])];
+        }
+
+        return new Way('other-oil', sprintf('Take %s instead: %s.', $other->name, self::whatChanges($wish, Blend::of($parts))), [
+            'oils' => count($oils) === 1 ? [['id' => $other->id]] : $oils,
+        ]);
+    }
+
+    private static function blended(Wish $wish, Amounts $amounts, Carrier $short, Carrier $other, Taking $taking): Way
+    {
+        $parts = $oils = [];
+        foreach ($wish->blend->shares() as $i => $oil) {
+            $ml = $amounts->oilMl * $oil['share'] - ($oil['carrier']->id === $short->id ? $taking->short : 0.0);
+            $parts[] = ['carrier' => $oil['carrier'], 'parts' => $ml];
+            $oils[] = ['id' => $oil['carrier']->id, 'parts' => self::number($ml)];
+        }
+        $parts[] = ['carrier' => $other, 'parts' => $taking->short];
+        $oils[] = ['id' => $other->id, 'parts' => self::number($taking->short)];
+
+        return new Way('blend', sprintf(
+            'Make up the %s with %s: %s.', AmountWriter::plain($taking->short, Kind::Volume), $other->name, self::whatChanges($wish, Blend::of($parts)),
+        ), ['oils' => $oils]);
+    }
+
+    /** In density, keeping and allergens. */
+    private static function whatChanges(Wish $wish, Blend $blend): string
+    {
+        $before = ShelfLife::of($wish->blend, $wish->mix->state)->months;
+        $after = ShelfLife::of($blend, $wish->mix->state)->months;
+        $new = array_diff($blend->allergens(), $wish->blend->allergens());
+
+        return implode('; ', [
+            sprintf('density %.3f for %.3f g/mL', $blend->density(20)->gramsPerMl, $wish->blend->density(20)->gramsPerMl),
+            abs($after - $before) < 0.05 ? sprintf('keeps as long, %g months', round($after, 1)) : sprintf('keeps %g months, not %g', round($after, 1), round($before, 1)),
+            $new === [] ? 'no new allergen' : 'brings '.implode(' and ', $new).', an allergen',
+        ]);
+    }
+
+    /** The best oil of the cupboard for the purpose that is there in that amount and is not in the blend. */
+    private static function another(Wish $wish, Kitchen $kitchen, float $ml): ?Carrier
+    {
+        $inIt = array_map(fn (array $oil) => $oil['carrier']->id, $wish->blend->oils);
+        if (count($inIt) >= Blend::MOST) {
+            return null;
+        }
+        foreach ($kitchen->ranked($wish->purpose) as $oil) {
+            $solid = ! $wish->method->heated && $oil['carrier']->setsBelowC > $kitchen->roomC;
+            if ($oil['stock_ml'] >= $ml && ! $solid && ! in_array($oil['carrier']->id, $inIt, true)) {
+                return $oil['carrier'];
+            }
+        }
+
+        return null;
+    }
+
+    /** The largest jar that needs no more oil than there is. */
+    private static function jarForLess(Wish $wish, Amounts $amounts, Kitchen $kitchen, float $oilMl): ?Jar
+    {
+        $perGram = $amounts->oilMl / $amounts->herbG;
+        foreach (array_reverse($kitchen->jarsBySize()) as $jar) {
+            $herb = Levels::mostHerb($jar, $wish->mix, $perGram, $wish->method->headspaceMm);
+            if ($jar->brimMl < $amounts->jar->brimMl * $amounts->jars && $herb > 0 && $herb * $perGram <= $oilMl && Levels::in($jar, $wish->mix, $herb, $herb * $perGram)->coverMm() > 0) {
+                return $jar;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<mixed> the herbs of the wish, with parts where they had weights */
+    private static function unweighed(Wish $wish): array
+    {
+        $herbs = is_array($wish->source['herbs'] ?? null) ? array_values($wish->source['herbs']) : [];
+        $out = [];
+        foreach ($herbs as $i => $herb) {
+            $herb = (array) $herb;
+            unset($herb['amount'], $herb['picked']);
+            $part = $wish->mix->parts[$i];
+            if (! $wish->mix->isSingle()) {
+                $herb['parts'] = self::number($part->parts);
+            }
+            if ($part->form->state->isWet()) {
+                $herb['water'] = self::number(round($part->water * 100, 1));
+            }
+            $out[] = $herb;
+        }
+
+        return $out;
+    }
+
+    /** @return array<string, string> the ratio, where herb and oil together gave it */
+    private static function ratioAsItIs(Wish $wish, float $herbG, float $oilMl): array
+    {
+        return $wish->herb !== null && $wish->oil !== null ? ['ratio' => '1:'.self::number($oilMl / $herbG / $wish->perGramAsItLies())] : [];
+    }
+
+    private static function number(float $value): string
+    {
+        return rtrim(rtrim(number_format($value, 3, '.', ''), '0'), '.');
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Share;
+
+use Kettle\Recipe\WishReader;
+
+/** Our own recipe file, docs/formats/recipe.schema.json: a name, a note and the wish as it was written. */
+final class RecipeFile
+{
+    public const FORMAT = 'warm-kettle-recipe';
+
+    public const VERSION = 1;
+
+    /**
+     * @param  array<mixed>  $wish
+     * @return array<string, mixed>
+     */
+    public static function write(string $name, string $note, array $wish): array
+    {
+        return ['format' => self::FORMAT, 'version' => self::VERSION, 'name' => $name, 'note' => $note, 'wish' => self::shared($wish)];
+    }
+
+    /**
+     * @param  array<mixed>  $document
+     *
+     * @throws RecipeRefused
+     */
+    public static function read(array $document): ReadRecipe
+    {
+        $version = $document['version'] ?? null;
+        if (is_int($version) && $version > self::VERSION) {
+            throw RecipeRefused::newer($version);
+        }
+        $wish = $document['wish'] ?? null;
+        if (! is_array($wish)) {
+            throw RecipeRefused::broken();
+        }
+        $text = fn (string $key, int $most): string => is_string($document[$key] ?? null) ? mb_substr(trim($document[$key]), 0, $most) : '';
+
+        return new ReadRecipe($text('name', 120), $text('note', 5000), self::shared($wish), [], []);
+    }
+
+    /**
+     * A wish without what belongs to one house and one day: its lots, its own jars, its dates.
+     *
+     * @param  array<mixed>  $wish
+     * @return array<string, mixed>
+     */
+    public static function shared(array $wish): array
+    {
+        $tidy = WishReader::tidy($wish);
+        unset($tidy['start'], $tidy['ready_by']);
+        if (is_string($tidy['jar'] ?? null)) {
+            unset($tidy['jar']);
+        }
+        foreach (['herbs', 'oils'] as $key) {
+            $tidy[$key] = array_map(
+                fn (mixed $each) => is_array($each) ? array_diff_key($each, ['lot' => 1]) : $each, is_array($tidy[$key]) ? array_values($tidy[$key]) : [],
+            );
+        }
+
+        return $tidy;
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Stores;
+
+use Kettle\Material\Cupboard;
+
+/** Whether a lot is still good, with the reasons: sound, ageing (use it soon) or past (do not use it). */
+final readonly class Condition
+{
+    public const SOUND = 'sound';
+
+    public const AGEING = 'ageing';
+
+    public const PAST = 'past';
+
+    /** Days before its best-before on which a lot is told as ageing. */
+    public const WARN_DAYS = 30;
+
+    /** @param  list<string>  $reasons in a cook's words, the weightiest first; empty when sound */
+    private function __construct(public string $is, public array $reasons)
+    {
+    }
+
+    public static function of(Lot $lot, \DateTimeImmutable $today, Cupboard $cupboard): self
+    {
+        $past = $ageing = [];
+        if ($lot->verdict === 'past') {
+            $past[] = 'It did not pass its last check.';
+        } elseif ($lot->verdict === 'soon') {
+            $ageing[] = 'Its last check said: use it soon.';
+        }
+        if ($lot->bestBefore !== null) {
+            $day = $lot->bestBefore->format('j M Y');
+            if ($lot->bestBefore < $today) {
+                $past[] = "Its best-before was {$day}.";
+            } elseif ($lot->bestBefore <= $today->modify('+'.self::WARN_DAYS.' days')) {
+                $ageing[] = "Its best-before is {$day}.";
+            }
+        }
+        $until = self::expected($lot, $cupboard);
+        if ($until !== null && $until['day'] < $today) {
+            // The seller's day always wins over a table's months.
+            $ageing[] = $until['says'];
+        }
+
+        return match (true) {
+            $past !== [] => new self(self::PAST, [...$past, ...$ageing]),
+            $ageing !== [] => new self(self::AGEING, $ageing),
+            default => new self(self::SOUND, []),
+        };
+    }
+
+    /** Oldest first among what may be used: sound before ageing would leave the old to spoil. */
+    public static function usable(Lot $lot, \DateTimeImmutable $today): bool
+    {
+        return $lot->left > 0 && $lot->verdict !== 'past' && ($lot->bestBefore === null || $lot->bestBefore >= $today);
+    }
+
+    /** @return array{day: \DateTimeImmutable, says: string}|null the day the tables expect it to have aged by */
+    private static function expected(Lot $lot, Cupboard $cupboard): ?array
+    {
+        if ($lot->kind === LotKind::Carrier && $lot->openedOn !== null && isset($cupboard->carriers()[$lot->material])) {
+            $months = $cupboard->carriers()[$lot->material]->monthsOpened;
+
+            return ['day' => $lot->openedOn->modify('+'.(int) round($months * 30.44).' days'), 'says' => sprintf('Opened %s; this oil keeps about %g months once opened.', $lot->openedOn->format('j M Y'), $months)];
+        }
+        if ($lot->kind === LotKind::Herb && $lot->gotOn !== null) {
+            if ($lot->state !== null && $lot->state->isWet()) {
+                return ['day' => $lot->gotOn->modify('+2 days'), 'says' => sprintf('%s since %s: it wilts, heats and moulds within days.', ucfirst($lot->state->value), $lot->gotOn->format('j M Y'))];
+            }
+            $form = $cupboard->forms()[$lot->form ?? ''] ?? null;
+            if ($form !== null) {
+                return ['day' => $lot->gotOn->modify('+'.(int) round($form->keepsMonths * 30.44).' days'), 'says' => sprintf('Got %s; dried so, it is worth using for about %g months.', $lot->gotOn->format('j M Y'), $form->keepsMonths)];
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Stores;
+
+use Kettle\Material\Row;
+use Kettle\Material\Tables;
+
+/** A short guided check of what is in the cupboard, by nose, eye and fingers: the verdict and why. */
+final readonly class LotCheck
+{
+    /** @param  list<array{ask: string, asks: string, answer: string, says: string, points: int}>  $answers */
+    private function __construct(public string $verdict, public array $answers)
+    {
+    }
+
+    /** @return list<array{id: string, asks: string, answers: list<array{id: string, says: string}>}> what is asked; empty for jars and bottles */
+    public static function asks(LotKind $kind, Tables $tables): array
+    {
+        return array_map(fn (Row $ask) => [
+            'id' => $ask->text('id'),
+            'asks' => $ask->text('asks'),
+            'answers' => array_values(array_map(fn (Row $answer) => ['id' => $answer->text('id'), 'says' => $answer->text('says')], $ask->rows('answers'))),
+        ], self::rows($kind, $tables));
+    }
+
+    /**
+     * @param  array<mixed>  $answers answer id by ask id; all must be answered
+     *
+     * @throws LotRefused
+     */
+    public static function of(LotKind $kind, array $answers, Tables $tables): self
+    {
+        $rows = self::rows($kind, $tables);
+        if ($rows === []) {
+            throw LotRefused::nothingToCheck($kind);
+        }
+        $given = [];
+        $points = 0;
+        foreach ($rows as $ask) {
+            $answer = $answers[$ask->text('id')] ?? null;
+            $found = null;
+            foreach ($ask->rows('answers') as $each) {
+                $found = $each->text('id') === $answer ? $each : $found;
+            }
+            if ($found === null) {
+                throw LotRefused::unanswered($ask->text('asks'), 'answers.'.$ask->text('id'));
+            }
+            $points += (int) $found->number('points');
+            $given[] = ['ask' => $ask->text('id'), 'asks' => $ask->text('asks'), 'answer' => $found->text('id'), 'says' => $found->text('says'), 'points' => (int) $found->number('points')];
+        }
+        $verdicts = $tables->table('checks')->row('verdicts');
+        $verdict = match (true) {
+            $points >= $verdicts->number('past_from') => 'past',
+            $points >= $verdicts->number('soon_from') => 'soon',
+            default => 'sound',
+        };
+
+        return new self($verdict, $given);
+    }
+
+    /** In a cook's words, with what weighed. */
+    public function says(LotKind $kind): string
+    {
+        $against = array_filter($this->answers, fn (array $answer) => $answer['points'] > 0);
+        usort($against, fn (array $a, array $b) => $b['points'] <=> $a['points']);
+        $why = implode('; ', array_map(fn (array $answer) => $answer['says'], $against));
+
+        return match ($this->verdict) {
+            'past' => ($kind === LotKind::Herb ? 'To the compost: ' : 'Not to be used: ').$why.'.',
+            'soon' => "Use it soon: {$why}.",
+            default => $why === '' ? 'Sound in every way.' : "Sound: {$why}, no more.",
+        };
+    }
+
+    /** @return list<Row> */
+    private static function rows(LotKind $kind, Tables $tables): array
+    {
+        foreach ($tables->table('checks')->rows('rows') as $row) {
+            if ($row->text('kind') === $kind->value) {
+                return array_values($row->rows('asks'));
+            }
+        }
+
+        return [];
+    }
+}

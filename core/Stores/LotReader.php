@@ -1,0 +1,241 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Stores;
+
+use Kettle\Material\Cupboard;
+use Kettle\Material\MaterialRefused;
+use Kettle\Material\State;
+use Kettle\Measure\AmountReader;
+use Kettle\Measure\Density;
+use Kettle\Measure\Kind;
+use Kettle\Reason\Refused;
+
+/**
+ * Reads a lot as people write it, from a form or a line of CSV, gathering every fault: field name to text.
+ */
+final class LotReader
+{
+    /** Fields a lot is written in, in the order of the CSV's columns. */
+    public const FIELDS = [
+        'kind', 'material', 'called', 'form', 'state', 'amount', 'low_at', 'price', 'got_how', 'got_where', 'got_on',
+        'opened_on', 'best_before', 'food_grade', 'allergens', 'note',
+    ];
+
+    /** @var list<array{field: string, reason: string, sentence: string}> */
+    private array $faults = [];
+
+    /** @param  array<string, string>  $sizes names of the house's jars and bottles by id */
+    public function __construct(
+        private readonly Cupboard $cupboard,
+        private readonly AmountReader $amounts,
+        private readonly \DateTimeImmutable $today,
+        private readonly array $sizes = [],
+    ) {
+    }
+
+    /**
+     * @param  array<mixed>  $fields
+     * @return array{lot: Lot, how: string, where: string, note: string, typed: string}
+     *
+     * @throws LotsRefused with every fault found
+     */
+    public function read(array $fields, string $id = ''): array
+    {
+        $this->faults = [];
+        $text = [];
+        foreach (self::FIELDS as $field) {
+            $text[$field] = $this->text($fields, $field);
+        }
+        $kind = LotKind::tryFrom(mb_strtolower($text['kind']) === 'oil' ? 'carrier' : mb_strtolower($text['kind']));
+        if ($kind === null) {
+            throw LotsRefused::of([LotRefused::kind()->toArray()]);
+        }
+        [$material, $called, $allergens, $density, $form] = $this->trying('material', fn () => $this->material($kind, $text)) ?? ['', '', [], null, null];
+        $state = $kind === LotKind::Herb ? $this->trying('state', fn () => $this->state($text['state'], $form)) : null;
+        $amount = $this->trying('amount', fn () => $this->amount($kind, $text['amount'], $density, $form)) ?? 0.0;
+        $low = $text['low_at'] === '' ? null : $this->trying('low_at', fn () => $this->amount($kind, $text['low_at'], $density, $form));
+        $price = $text['price'] === '' ? null : $this->trying('price', fn () => $this->price($text['price']));
+        $gotOn = $this->trying('got_on', fn () => $this->day($text['got_on'], 'got_on', true));
+        $openedOn = $this->trying('opened_on', fn () => $this->day($text['opened_on'], 'opened_on', true));
+        $bestBefore = $this->trying('best_before', fn () => $this->day($text['best_before'], 'best_before', false));
+        if ($gotOn !== null && $openedOn !== null && $openedOn < $gotOn) {
+            $this->faults[] = LotRefused::openedBefore()->toArray();
+        }
+        $food = $this->trying('food_grade', fn () => $this->yesOrNo($text['food_grade'], 'food_grade')) ?? false;
+        $own = array_values(array_filter(array_map('trim', preg_split('/[;|]/', $text['allergens']) ?: []), fn (string $each) => $each !== ''));
+        foreach (['got_where' => 160, 'note' => 1000, 'allergens' => 160, 'got_how' => 20] as $field => $most) {
+            if (mb_strlen($text[$field]) > $most) {
+                $this->faults[] = LotRefused::tooLong($field, $most)->toArray();
+            }
+        }
+        if ($this->faults !== []) {
+            throw LotsRefused::of($this->faults);
+        }
+
+        return [
+            'lot' => new Lot(
+                $id, $kind, $material, $called, $amount, $amount,
+                // Told as low at a seventh of what was got, unless the house says otherwise.
+                $low ?? round($amount / 7, 1), $state, $form?->id, $gotOn, $openedOn, $bestBefore, null, $price, $food,
+                array_values(array_unique([...$allergens, ...$own])),
+            ),
+            'how' => in_array($text['got_how'], ['bought', 'gathered'], true) ? $text['got_how'] : '',
+            'where' => $text['got_where'],
+            'note' => $text['note'],
+            'typed' => $text['amount'],
+        ];
+    }
+
+    /** @param  array<mixed>  $fields */
+    private function text(array $fields, string $field): string
+    {
+        $value = $fields[$field] ?? '';
+        if (is_array($value) && $field === 'allergens') {
+            $value = implode(';', array_filter($value, 'is_string'));
+        }
+        if (is_bool($value)) {
+            return $value ? 'yes' : 'no';
+        }
+
+        return is_string($value) || is_int($value) || is_float($value) ? trim((string) $value) : '';
+    }
+
+    /**
+     * @param  array<string, string>  $text
+     * @return array{string, string, list<string>, ?Density, ?\Kettle\Material\HerbForm}
+     */
+    private function material(LotKind $kind, array $text): array
+    {
+        $typed = $text['material'];
+        $own = $text['called'] !== '' ? $text['called'] : $typed;
+        if ($own === '') {
+            throw LotRefused::nameless();
+        }
+        if (mb_strlen($own) > 80) {
+            throw LotRefused::tooLong('called', 80);
+        }
+        $known = self::among(match ($kind) {
+            LotKind::Herb => array_map(fn ($each) => $each->name, $this->cupboard->herbs()),
+            LotKind::Carrier => array_map(fn ($each) => $each->name, $this->cupboard->carriers()),
+            LotKind::Wax => array_map(fn ($each) => $each->name, $this->cupboard->waxes()),
+            LotKind::Jar, LotKind::Bottle => $this->sizes,
+        }, $typed);
+        if ($known === null) {
+            // An oil without a density, or a vessel without a size, cannot be reckoned with.
+            if (in_array($kind, [LotKind::Carrier, LotKind::Jar, LotKind::Bottle], true)) {
+                throw MaterialRefused::unknown($kind->word(), $typed);
+            }
+            $form = $kind === LotKind::Herb ? $this->cupboard->form($text['form'] === '' ? 'thin-leaf' : $this->formId($text['form'])) : null;
+
+            return ['', $own, [], null, $form];
+        }
+        [$id, $name] = $known;
+        $called = $text['called'] !== '' ? $text['called'] : $name;
+
+        return match ($kind) {
+            LotKind::Herb => [$id, $called, [], null, $this->cupboard->form($text['form'] === '' ? $this->cupboard->herb($id)->form : $this->formId($text['form']))],
+            LotKind::Carrier => [$id, $called, $this->cupboard->carrier($id)->allergens, $this->cupboard->carrier($id)->at20, null],
+            LotKind::Wax => [$id, $called, $this->cupboard->wax($id)->allergens, Density::gramsPerMl($this->cupboard->wax($id)->gramsPerMl), null],
+            default => [$id, $called, [], null, null],
+        };
+    }
+
+    /**
+     * @param  array<string, string>  $names by id
+     * @return array{string, string}|null id and name
+     */
+    private static function among(array $names, string $typed): ?array
+    {
+        if (isset($names[$typed])) {
+            return [$typed, $names[$typed]];
+        }
+        foreach ($names as $id => $name) {
+            if (mb_strtolower($name) === mb_strtolower($typed)) {
+                return [(string) $id, $name];
+            }
+        }
+
+        return null;
+    }
+
+    private function formId(string $typed): string
+    {
+        foreach ($this->cupboard->forms() as $form) {
+            if (in_array(mb_strtolower($typed), [mb_strtolower($form->name), mb_strtolower($form->plain)], true)) {
+                return $form->id;
+            }
+        }
+
+        return $typed;
+    }
+
+    private function state(string $typed, ?\Kettle\Material\HerbForm $form): State
+    {
+        $state = $typed === '' ? State::Dried : (State::tryFrom(mb_strtolower($typed)) ?? throw MaterialRefused::unknown('state', $typed));
+        $form?->in($state);
+
+        return $state;
+    }
+
+    private function amount(LotKind $kind, string $typed, ?Density $density, ?\Kettle\Material\HerbForm $form): float
+    {
+        $measure = $kind->measure();
+        if ($measure === null) {
+            return preg_match('/^\d{1,5}$/', $typed) === 1 && (int) $typed <= 10_000 ? (float) $typed : throw LotRefused::count($typed);
+        }
+
+        return $this->amounts->within($typed, $measure, $measure->value, 0.01, $measure === Kind::Mass ? 100_000 : 200_000, $density ?? $form?->loose)->value;
+    }
+
+    private function price(string $typed): float
+    {
+        $plain = preg_replace('/^[^\d\-.,]{0,4}\s*|\s*[^\d.,]{0,4}$/u', '', $typed) ?? '';
+        $plain = preg_replace('/,(\d{1,2})$/', '.$1', $plain) ?? '';
+
+        return preg_match('/^\d{1,6}(\.\d{1,4})?$/', $plain) === 1 ? (float) $plain : throw LotRefused::price($typed);
+    }
+
+    private function day(string $typed, string $field, bool $gone): ?\DateTimeImmutable
+    {
+        if ($typed === '') {
+            return null;
+        }
+        $day = \DateTimeImmutable::createFromFormat('!Y-m-d', $typed, $this->today->getTimezone());
+        if ($day === false || $day->format('Y-m-d') !== $typed || (int) $day->format('Y') < 1980 || (int) $day->format('Y') > 2200) {
+            throw LotRefused::day($typed, $field);
+        }
+        if ($gone && $day > $this->today) {
+            throw LotRefused::toCome($field);
+        }
+
+        return $day;
+    }
+
+    private function yesOrNo(string $typed, string $field): bool
+    {
+        return match (mb_strtolower($typed)) {
+            'yes', 'y', 'true', '1' => true,
+            '', 'no', 'n', 'false', '0' => false,
+            default => throw LotRefused::yesOrNo($typed, $field),
+        };
+    }
+
+    /**
+     * @template T
+     *
+     * @param  \Closure(): T  $read
+     * @return T|null
+     */
+    private function trying(string $field, \Closure $read): mixed
+    {
+        try {
+            return $read();
+        } catch (Refused $refused) {
+            $this->faults[] = ($refused->field === '' ? $refused->about($field) : $refused)->toArray();
+
+            return null;
+        }
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Stores;
+
+use Kettle\Reason\Refused;
+
+/** A lot, a taking or a check that cannot be. */
+final class LotRefused extends Refused
+{
+    public static function kind(): self
+    {
+        return new self('unknown', 'Say what it is: herb, carrier, wax, jar or bottle.', 'kind');
+    }
+
+    public static function nameless(): self
+    {
+        return new self('missing', 'Choose what it is from the list, or write its name.', 'material');
+    }
+
+    public static function tooLong(string $field, int $most): self
+    {
+        return new self('too_long', sprintf('That is too long: at most %d letters.', $most), $field);
+    }
+
+    public static function count(string $typed): self
+    {
+        return new self('unreadable', sprintf('“%s” is not a number of pieces. Write a whole number from 0 to 10000.', mb_substr($typed, 0, 20)), 'amount');
+    }
+
+    public static function price(string $typed): self
+    {
+        return new self('unreadable', sprintf('“%s” is not a price. Write it like 6.40; leave it out where it cost nothing.', mb_substr($typed, 0, 20)), 'price');
+    }
+
+    public static function day(string $typed, string $field): self
+    {
+        return new self('unreadable', sprintf('“%s” is not a day. Write it like 2026-10-03.', mb_substr($typed, 0, 20)), $field);
+    }
+
+    public static function toCome(string $field): self
+    {
+        return new self('in_the_future', 'That day is still to come. Give the day it happened.', $field);
+    }
+
+    public static function openedBefore(): self
+    {
+        return new self('disagree', 'It cannot have been opened before it was got. Check the two days.', 'opened_on');
+    }
+
+    public static function yesOrNo(string $typed, string $field): self
+    {
+        return new self('unreadable', sprintf('“%s” is neither yes nor no.', mb_substr($typed, 0, 20)), $field);
+    }
+
+    public static function nothingToCheck(LotKind $kind): self
+    {
+        return new self('not_open', sprintf('There is nothing to check about a %s but that it is whole and dry.', $kind->word()), 'answers');
+    }
+
+    public static function unanswered(string $asks, string $field): self
+    {
+        return new self('missing', sprintf('Answer this too: %s', $asks), $field);
+    }
+
+    public static function emptier(string $lot, string $left, string $wanted): self
+    {
+        return new self('too_much', sprintf('%s holds %s, and %s is wanted from it. Take stock of it, plan a smaller batch, or take the rest from another.', ucfirst($lot), $left, $wanted), 'takes');
+    }
+}

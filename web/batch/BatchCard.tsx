@@ -1,0 +1,26 @@
+import { useParams } from 'react-router'
+import { useBatch, useHouseId } from '../api/hooks'
+import { Button, ButtonLink, FileLink } from '../parts/Button'
+import { KitchenCard } from '../parts/KitchenCard'
+import { Trouble, Waiting } from '../parts/Notice'
+
+/** The kitchen card of a batch, as it was planned. */
+export default function BatchCard() {
+  const { batch: id = '' } = useParams()
+  const house = useHouseId()
+  const batch = useBatch(id)
+  if (batch.isError && !batch.data) return <Trouble problem={batch.error} />
+  if (!batch.data) return <Waiting what="the card" />
+  return (
+    <div className="flex flex-col gap-5">
+      <div className="no-print flex flex-wrap gap-2">
+        <Button look="strong" onClick={() => window.print()}>
+          Print this page
+        </Button>
+        <FileLink href={`/api/houses/${house}/batches/${id}/card.pdf`}>As PDF</FileLink>
+        <ButtonLink to={`/h/${house}/batch/${id}`}>Back to the batch</ButtonLink>
+      </div>
+      <KitchenCard plan={batch.data.plan} corner={batch.data.code} />
+    </div>
+  )
+}

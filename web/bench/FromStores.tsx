@@ -1,0 +1,85 @@
+import { Link } from 'react-router'
+import { type Shape, useHouseId } from '../api/hooks'
+import { herbsOf, type OilWish, oilsOf, type Wish } from './wish'
+
+type Need = Shape<'Plan'>['stores'][number]
+
+/** What the plan takes from Stores, lot by lot; another lot can be named to go first. */
+export function FromStores({
+  plan,
+  wish,
+  change,
+}: {
+  plan: Shape<'Plan'>
+  wish: Wish
+  change: (change: Partial<Wish>) => void
+}) {
+  const herbs = herbsOf(wish)
+  const oils = oilsOf(wish)
+  const first = (need: Need, index: number): string =>
+    (need.kind === 'herb' ? herbs[index]?.lot : oils.find((oil) => oil.id === need.material)?.lot) ?? ''
+  const name = (need: Need, index: number, lot: string) =>
+    need.kind === 'herb'
+      ? change({ herbs: herbs.map((herb, at) => (at === index ? { ...herb, lot } : herb)) })
+      : change({ oils: oils.map((oil): OilWish => (oil.id === need.material ? { ...oil, lot } : oil)) as Wish['oils'] })
+  return (
+    <ul className="grid gap-x-10 gap-y-6 md:grid-cols-2">
+      {plan.stores.map((need, index) => (
+        <li key={need.kind + need.material + need.name}>
+          <OneNeed need={need} first={first(need, index)} name={(lot) => name(need, index, lot)} />
+        </li>
+      ))}
+    </ul>
+  )
+}
+
+function OneNeed({ need, first, name }: { need: Need; first: string; name: (lot: string) => void }) {
+  const house = useHouseId()
+  const taken = need.takes[0]?.lot ?? ''
+  return (
+    <fieldset className="flex flex-col">
+      <legend className="font-semibold">{need.name.charAt(0).toUpperCase() + need.name.slice(1)}</legend>
+      {need.lots.length === 0 ? (
+        <p className="text-soft">
+          Stores keeps none.{' '}
+          <Link
+            className="underline"
+            to={`/h/${house}/stores/new?kind=${need.kind}&material=${need.material || need.name}`}
+          >
+            Enter a lot
+          </Link>
+        </p>
+      ) : null}
+      {need.lots.map((lot) => {
+        const take = need.takes.find((each) => each.lot === lot.lot)
+        return (
+          <label key={lot.lot} className="border-line flex min-h-11 items-center gap-3 border-b py-1.5">
+            <input
+              type="radio"
+              name={`lot-${need.kind}-${need.material || need.name}`}
+              className="size-5 shrink-0"
+              disabled={!lot.usable}
+              checked={(first || taken) === lot.lot}
+              onChange={() => name(lot.lot)}
+            />
+            <span className="flex-1">
+              {lot.called}
+              {lot.condition === 'sound' ? null : (
+                <span className={lot.condition === 'past' ? 'text-warmth block' : 'block'}>
+                  <strong>{lot.condition === 'past' ? 'Past.' : 'Ageing.'}</strong> {lot.why}
+                </span>
+              )}
+            </span>
+            <span className="figures text-right">
+              {take ? <strong>{take.text} taken</strong> : null}
+              <span className="text-soft block">
+                {take ? `${take.left_text} left after` : `${lot.left_text} there`}
+              </span>
+            </span>
+          </label>
+        )
+      })}
+      {need.short_text ? <p className="mt-1 font-semibold">{need.short_text} short.</p> : null}
+    </fieldset>
+  )
+}

@@ -1,0 +1,78 @@
+import { useState } from 'react'
+import { useNavigate } from 'react-router'
+import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
+import { useSay } from '../frame/Say'
+import { Button } from '../parts/Button'
+import { Area, Field, Select } from '../parts/Field'
+import { Trouble } from '../parts/Notice'
+import { Sheet } from '../parts/Sheet'
+import type { Wish } from './wish'
+
+type Props = { open: boolean; onOpenChange: (open: boolean) => void; wish: Wish; suggested: string }
+
+/** Keeps the wish under a name, or as a new version of one that is there. */
+export function KeepAsRecipe({ open, onOpenChange, wish, suggested }: Props) {
+  const house = useHouseId()
+  const list = useOfHouse<Shape<'RecipeList'>>('/recipes', { enabled: open })
+  const [form, set] = useState({ name: '', note: '', of: '' })
+  const say = useSay()
+  const go = useNavigate()
+  const write = useWrite<Shape<'RecipeView'>>((recipe) => {
+    onOpenChange(false)
+    set({ name: '', note: '', of: '' })
+    say({ text: `Kept: ${recipe.name}, version ${recipe.version}.` })
+    void go(`/h/${house}/recipes/${recipe.id}`)
+  })
+  const old = list.data?.recipes.find((recipe) => recipe.id === form.of)
+  const name = form.name || old?.name || suggested
+  return (
+    <Sheet open={open} onOpenChange={onOpenChange} title="Keep as a recipe">
+      <form
+        className="flex flex-col gap-4"
+        onSubmit={(event) => {
+          event.preventDefault()
+          write.mutate(
+            old
+              ? {
+                  method: 'PATCH',
+                  path: `/houses/${house}/recipes/${old.id}`,
+                  body: { name, note: form.note, wish, version: old.version },
+                }
+              : { path: `/houses/${house}/recipes`, body: { name, note: form.note, wish } },
+          )
+        }}
+      >
+        {list.data && list.data.recipes.length > 0 ? (
+          <Select
+            label="As"
+            value={form.of}
+            choices={[
+              { id: '', name: 'a new recipe' },
+              ...list.data.recipes.map((recipe) => ({ id: recipe.id, name: `the next version of ${recipe.name}` })),
+            ]}
+            onChange={(e) => set({ ...form, of: e.target.value })}
+          />
+        ) : null}
+        <Field
+          label="Name"
+          maxLength={120}
+          value={form.name}
+          placeholder={old?.name ?? suggested}
+          fault={write.error?.about('name')}
+          onChange={(e) => set({ ...form, name: e.target.value })}
+        />
+        <Area
+          label="Note"
+          maxLength={5000}
+          placeholder="What to do otherwise next time"
+          value={form.note}
+          onChange={(e) => set({ ...form, note: e.target.value })}
+        />
+        {write.error && !write.error.about('name') ? <Trouble problem={write.error} /> : null}
+        <Button type="submit" look="strong" disabled={write.isPending} className="self-start">
+          Keep it
+        </Button>
+      </form>
+    </Sheet>
+  )
+}

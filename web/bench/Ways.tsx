@@ -1,0 +1,193 @@
+import type { Shape } from '../api/hooks'
+import { TextButton } from '../parts/Button'
+import { Notice } from '../parts/Notice'
+
+export type WayOut = { id: string; says: string; change: Record<string, unknown> }
+export type Methods = NonNullable<Shape<'Plan'>['methods']>
+type School = Methods[number]['schools'][number]
+
+/** Ways out of what will not do, each one press. */
+export function WaysOut({ ways, take }: { ways: WayOut[]; take: (change: Record<string, unknown>) => void }) {
+  if (ways.length === 0) return null
+  return (
+    <ul className="flex flex-col gap-1.5 pl-4">
+      {ways.map((way) => (
+        <li key={way.id}>
+          <button
+            type="button"
+            className="border-rim min-h-11 rounded-rim border-2 px-3 py-1.5 text-left font-semibold"
+            onClick={() => take(way.change)}
+          >
+            {way.says}
+          </button>
+        </li>
+      ))}
+    </ul>
+  )
+}
+
+export function NoteWithWays({
+  note,
+  take,
+}: {
+  note: Shape<'Plan'>['notes'][number]
+  take: (change: Record<string, unknown>) => void
+}) {
+  return (
+    <div className="flex flex-col gap-2">
+      <Notice rank={note.rank}>{note.says}</Notice>
+      <WaysOut ways={note.ways as WayOut[]} take={take} />
+    </div>
+  )
+}
+
+const day = (text: string) => new Date(text).getTime()
+
+/** One method's days on the common line: warm hours, weeks on the shelf, settling. */
+function Bar({ school, from, to, wanted }: { school: School; from: number; to: number; wanted: number | null }) {
+  const at = (moment: number) => Math.max(0, Math.min(400, ((moment - from) / Math.max(1, to - from)) * 400))
+  const fill = at(day(school.fill_at))
+  const strain = at(day(school.strain_at))
+  const ready = at(day(school.ready_on) + 43_200_000)
+  return (
+    <svg viewBox="0 0 400 18" className="w-full" aria-hidden preserveAspectRatio="none">
+      <line x1={0} x2={400} y1={17} y2={17} stroke="var(--line)" />
+      {school.sessions.length === 0 ? (
+        <rect x={fill} y={4} width={Math.max(2, strain - fill)} height={10} fill="var(--herb-pale)" />
+      ) : (
+        school.sessions.map((session) => (
+          <rect
+            key={session.from}
+            x={at(day(session.from))}
+            y={4}
+            width={Math.max(3, at(day(session.to)) - at(day(session.from)))}
+            height={10}
+            fill="var(--warmth)"
+          />
+        ))
+      )}
+      <rect x={strain} y={4} width={Math.max(2, ready - strain)} height={10} fill="var(--water-pale)" />
+      {wanted === null ? null : (
+        <line x1={at(wanted)} x2={at(wanted)} y1={0} y2={18} stroke="var(--ink)" strokeWidth={2.5} />
+      )}
+    </svg>
+  )
+}
+
+type Props = {
+  methods: Methods
+  wanted: string | null | undefined
+  take: (change: Record<string, unknown>) => void
+}
+
+/** Every method for the same wish, on one line of days. Press one to take it. */
+export function MethodsSideBySide({ methods, wanted, take }: Props) {
+  const shown = methods.map((method) => ({
+    method,
+    school: method.schools.find((each) => each.id === method.school) ?? method.schools[0],
+  }))
+  const from = Math.min(...shown.map(({ school }) => day(school?.fill_at ?? '')))
+  const last = Math.max(...shown.map(({ school }) => day(school?.ready_on ?? '')))
+  const due = wanted ? day(wanted) + 43_200_000 : null
+  const to = Math.max(last, due ?? 0) + 86_400_000
+  return (
+    <div className="overflow-x-auto">
+      <table className="w-full min-w-[58rem] border-collapse">
+        <thead>
+          <tr className="text-soft border-line border-b text-left [&_th]:py-1.5 [&_th]:pr-4 [&_th]:font-normal">
+            <th scope="col">Way</th>
+            <th scope="col">Start by</th>
+            <th scope="col">Ready</th>
+            <th scope="col" className="w-[22%]">
+              {wanted ? 'Up to the day wanted, and after' : 'The days'}
+            </th>
+            <th scope="col">Hands</th>
+            <th scope="col">Warm</th>
+            <th scope="col">Out</th>
+            <th scope="col">What could go wrong</th>
+          </tr>
+        </thead>
+        <tbody>
+          {shown.map(({ method, school }) =>
+            school ? (
+              <tr
+                key={method.id}
+                className={`border-line border-b align-top [&_td]:py-2 [&_td]:pr-4 ${method.chosen ? 'bg-water-pale' : ''} ${method.refused ? 'text-soft' : ''}`}
+              >
+                <th scope="row" className="py-2 pr-3 text-left font-semibold">
+                  {method.refused || method.chosen ? (
+                    method.name
+                  ) : (
+                    <TextButton onClick={() => take({ method: method.id, school: null })}>{method.name}</TextButton>
+                  )}
+                  <span className="text-soft block font-normal">{school.span_text}</span>
+                </th>
+                {method.refused ? (
+                  <td colSpan={6}>{method.refused}</td>
+                ) : (
+                  <>
+                    <td className="figures whitespace-nowrap">{school.start_text}</td>
+                    <td className="figures whitespace-nowrap">
+                      {school.ready_text}
+                      {school.late_days > 0 ? (
+                        <strong className="text-warmth block">
+                          {school.late_days} {school.late_days === 1 ? 'day' : 'days'} late
+                        </strong>
+                      ) : null}
+                    </td>
+                    <td>
+                      <Bar school={school} from={from} to={to} wanted={due} />
+                    </td>
+                    <td className="figures whitespace-nowrap">{school.hands_on_text}</td>
+                    <td className="figures whitespace-nowrap">
+                      {school.warm_text ?? '—'}
+                      {school.by_text ? <span className="text-soft block">staying by it</span> : null}
+                    </td>
+                    <td className="figures whitespace-nowrap">{method.yield_text}</td>
+                  </>
+                )}
+                <td>
+                  {method.missing.length > 0 ? (
+                    <strong className="block">Wants {method.missing.join(', ')}.</strong>
+                  ) : null}
+                  {method.risks[0]}
+                </td>
+              </tr>
+            ) : null,
+          )}
+        </tbody>
+      </table>
+      <Schools methods={methods} take={take} />
+    </div>
+  )
+}
+
+/** The schools of the chosen method, beside one another. */
+function Schools({ methods, take }: Pick<Props, 'methods' | 'take'>) {
+  const chosen = methods.find((method) => method.chosen)
+  if (!chosen || chosen.schools.length < 2) return null
+  return (
+    <div className="mt-5">
+      <h3 className="font-semibold">Schools of {chosen.name}</h3>
+      <ul className="mt-1 grid gap-x-8 md:grid-cols-2">
+        {chosen.schools.map((school) => (
+          <li key={school.id} className="border-line flex items-baseline justify-between gap-4 border-b py-2">
+            <span>
+              {school.id === chosen.school ? (
+                <strong>{school.name}</strong>
+              ) : (
+                <TextButton onClick={() => take({ school: school.id })}>{school.name}</TextButton>
+              )}
+              <span className="text-soft block">{school.why}</span>
+            </span>
+            <span className="figures text-right whitespace-nowrap">
+              {school.span_text}
+              <span className="text-soft block">ready {school.ready_text}</span>
+            </span>
+          </li>
+        ))}
+      </ul>
+      <p className="text-soft mt-2">Each keeps about as long: {chosen.keeps_text} from straining.</p>
+    </div>
+  )
+}

@@ -1,0 +1,123 @@
+import { Field } from '../../parts/Field'
+import { AmountEditor, JarFields } from './Amounts'
+import { Choice, type Edit, orNothing } from './edit'
+import { FormEditor, HerbEditor } from './Herbs'
+import { OilsEditor } from './Oils'
+
+function RatioEditor({ edit }: { edit: Edit }) {
+  const { wish, change, fault } = edit
+  const ratio = String(wish.ratio ?? '')
+  const usual = ['1:5', '1:7', '1:9']
+  return (
+    <>
+      <Choice
+        legend="Herb to oil, by weight to volume"
+        value={ratio === '' || usual.includes(ratio) ? ratio : 'own'}
+        choices={[
+          { id: '', name: 'Choose for me', detail: 'by how the herb lies' },
+          { id: '1:5', name: '1:5', detail: 'the weighed standard: 1 g to 5 mL' },
+          { id: '1:7', name: '1:7', detail: 'leaner' },
+          { id: '1:9', name: '1:9', detail: 'for fluffy flowers and needles' },
+        ]}
+        onChoose={(id) => change({ ratio: orNothing(id) })}
+      />
+      <Field
+        label="Or your own"
+        placeholder="1:6, 1:5 w/w, 1:2 v/v"
+        value={usual.includes(ratio) ? '' : ratio}
+        fault={fault('ratio')}
+        hint="w/w is weight to weight, v/v cups to cups."
+        onChange={(e) => change({ ratio: orNothing(e.target.value) })}
+      />
+    </>
+  )
+}
+
+function WhenEditor({ edit }: { edit: Edit }) {
+  const { wish, change, fault } = edit
+  return (
+    <>
+      <Field
+        label="Ready by"
+        type="date"
+        value={wish.ready_by ?? ''}
+        fault={fault('ready_by')}
+        hint="The latest day to begin is reckoned back from it."
+        onChange={(e) => change({ ready_by: orNothing(e.target.value) })}
+      />
+      <Field
+        label="Or begin on"
+        type="date"
+        value={wish.start ?? ''}
+        fault={fault('start')}
+        hint="Leave both blank to begin today."
+        onChange={(e) => change({ start: orNothing(e.target.value) })}
+      />
+    </>
+  )
+}
+
+export function Editor({ slot, edit }: { slot: string; edit: Edit }) {
+  const { wish, change, materials, plan } = edit
+  const method = materials.methods.find((each) => each.id === (wish.method ?? 'cold'))
+  switch (slot) {
+    case 'amount':
+      return <AmountEditor edit={edit} />
+    case 'jar':
+      return <JarFields edit={edit} />
+    case 'herb':
+      return <HerbEditor edit={edit} />
+    case 'oils':
+      return <OilsEditor edit={edit} />
+    case 'ratio':
+      return <RatioEditor edit={edit} />
+    case 'when':
+      return <WhenEditor edit={edit} />
+    case 'form':
+      return <FormEditor edit={edit} />
+    case 'purpose':
+      return (
+        <Choice
+          legend="What for"
+          value={wish.purpose ?? 'skin'}
+          choices={materials.purposes}
+          onChoose={(purpose) => change({ purpose })}
+        />
+      )
+    case 'method':
+      return (
+        <Choice
+          legend="Which way"
+          value={wish.method ?? 'cold'}
+          choices={materials.methods}
+          onChoose={(id) => change({ method: id, school: null })}
+        />
+      )
+    case 'way':
+      return (
+        <Choice
+          legend="How it is got out of the herb"
+          value={wish.way ?? plan?.way ?? 'squeezed'}
+          choices={[
+            { id: 'drained', name: 'drained', detail: 'for wet herb: squeezing drives its water into the oil' },
+            { id: 'squeezed', name: 'squeezed', detail: 'by hand in a cloth, for dry herb' },
+            { id: 'pressed', name: 'pressed', detail: 'in a press: the most comes out' },
+          ]}
+          onChoose={(way) => change({ way: way as 'drained' })}
+        />
+      )
+    default:
+      return (
+        <Choice
+          legend="How long, by which school"
+          value={wish.school ?? plan?.method.school ?? ''}
+          choices={(method?.schools ?? []).map((school) => ({
+            id: school.id,
+            name: `${school.name}: ${school.span}`,
+            detail: school.why,
+          }))}
+          onChoose={(school) => change({ school })}
+        />
+      )
+  }
+}

@@ -1,0 +1,65 @@
+import { TextButton } from '../../parts/Button'
+import { Field, Select } from '../../parts/Field'
+import { type OilWish, oilsOf } from '../wish'
+import type { Edit } from './edit'
+import { orNothing } from './edit'
+
+const MOST = 6
+const ORDER = ['', 'second', 'third', 'fourth', 'fifth', 'sixth']
+
+export function OilsEditor({ edit }: { edit: Edit }) {
+  const { wish, change, materials, fault } = edit
+  const oils = oilsOf(wish)
+  const set = (next: OilWish[]) => change({ oils: next as typeof wish.oils })
+  const about = (id: string) => materials.oils.find((oil) => oil.id === id)?.note
+  const put = (index: number, more: Partial<OilWish>) =>
+    set(oils.map((oil, at) => (at === index ? { ...oil, ...more } : oil)))
+  return (
+    <>
+      {oils.map((oil, index) => (
+        <div key={oil.id} className="border-line grid grid-cols-[1fr_5rem] gap-x-3 gap-y-1 border-b pb-3">
+          <Select
+            label={
+              index === 0 ? 'Oil' : `${ORDER[index]?.replace(/^./, (letter) => letter.toUpperCase()) ?? 'Another'} oil`
+            }
+            value={oil.id}
+            choices={materials.oils.filter((each) => each.id === oil.id || !oils.some((one) => one.id === each.id))}
+            hint={about(oil.id)}
+            onChange={(e) => put(index, { id: e.target.value, lot: null })}
+          />
+          {oils.length > 1 ? (
+            <div className="flex flex-col">
+              <Field
+                label="Parts"
+                inputMode="decimal"
+                placeholder="1"
+                value={oil.parts ?? ''}
+                onChange={(e) => put(index, { parts: orNothing(e.target.value) })}
+                aria-label={`Parts of the ${ORDER[index] || 'first'} oil`}
+              />
+              <TextButton
+                aria-label={`Take out the ${ORDER[index] || 'first'} oil`}
+                onClick={() => set(oils.filter((_, at) => at !== index))}
+              >
+                Out
+              </TextButton>
+            </div>
+          ) : null}
+        </div>
+      ))}
+      {oils.length < MOST ? (
+        <Select
+          label={oils.length === 1 ? 'With a second oil' : 'And another'}
+          value=""
+          choices={[
+            { id: '', name: 'none' },
+            ...materials.oils.filter((each) => !oils.some((oil) => oil.id === each.id)),
+          ]}
+          onChange={(e) => set([...oils, { id: e.target.value, parts: '1' }])}
+        />
+      ) : null}
+      {fault('oils') ? <p className="text-warmth font-semibold">{fault('oils')}</p> : null}
+      <p className="text-soft">“Which oil”, below the jar, sets them in order for what it is for.</p>
+    </>
+  )
+}

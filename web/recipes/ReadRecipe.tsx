@@ -1,0 +1,98 @@
+import { useNavigate } from 'react-router'
+import { type Shape, useHouseId, useWrite } from '../api/hooks'
+import { putOnBench } from '../bench/wish'
+import { Button } from '../parts/Button'
+import { Area } from '../parts/Field'
+import { useKept } from '../parts/kept'
+import { Notice, Trouble } from '../parts/Notice'
+
+const AS: Record<string, string> = {
+  herb: 'herb',
+  oil: 'oil',
+  method: 'way',
+  time: 'how long',
+  name: 'name',
+  step: 'step',
+  unread: 'not read',
+}
+
+/** A recipe however it is written, read into a wish with every guess marked. */
+export default function ReadRecipe() {
+  const house = useHouseId()
+  const [text, setText] = useKept(`recipe.${house}`)
+  const read = useWrite<Shape<'ReadRecipeView'>>()
+  const go = useNavigate()
+  const answer = read.data
+  return (
+    <div className="flex flex-col gap-5">
+      <h1 className="text-4xl">Read a recipe in</h1>
+      <div className="grid gap-x-10 gap-y-6 lg:grid-cols-2">
+        <form
+          className="flex flex-col gap-4"
+          onSubmit={(event) => {
+            event.preventDefault()
+            read.mutate({ path: `/houses/${house}/recipes/read`, body: { text } })
+          }}
+        >
+          <Area
+            label="The recipe"
+            rows={12}
+            maxLength={30_000}
+            placeholder={'1 cup oil\n3 tbsp dried flowers\nleave in the dark 4 weeks'}
+            value={text}
+            fault={read.error?.about('text')}
+            hint="As it is written: a line for each thing. Or a file of ours, or schema.org JSON-LD, pasted whole."
+            onChange={(e) => setText(e.target.value)}
+          />
+          <label className="flex flex-col gap-1 font-semibold">
+            Or a file
+            <input
+              type="file"
+              accept=".json,.jsonld,.txt,application/json,text/plain"
+              className="field font-normal"
+              onChange={(event) => void event.target.files?.[0]?.text().then(setText)}
+            />
+          </label>
+          {read.error && !read.error.about('text') ? <Trouble problem={read.error} /> : null}
+          <Button type="submit" look="strong" className="self-start px-6" disabled={read.isPending}>
+            Read it
+          </Button>
+        </form>
+        {answer && !read.error ? (
+          <section aria-label="What was read" className="flex flex-col gap-3" role="status">
+            <h2 className="text-2xl">{answer.name || 'A recipe without a name'}</h2>
+            {answer.notes.map((note) => (
+              <Notice key={note} rank="care">
+                {note}
+              </Notice>
+            ))}
+            <ul>
+              {answer.lines.map((line, index) => (
+                <li key={`${line.line}-${index}`} className="border-line border-b py-2">
+                  <q>{line.line}</q>
+                  <span className="block">
+                    <strong>{AS[line.as] ?? line.as}</strong>
+                    {line.guess ? (
+                      <strong className="border-oil ml-2 border-b-2 border-dashed">a guess</strong>
+                    ) : null}{' '}
+                    {line.says}
+                  </span>
+                </li>
+              ))}
+            </ul>
+            <Button
+              look="strong"
+              className="self-start"
+              onClick={() => {
+                putOnBench(house, answer.wish)
+                void go(`/h/${house}/bench`)
+              }}
+            >
+              Put it on the bench
+            </Button>
+          </section>
+        ) : null}
+      </div>
+    </div>
+  )
+}
