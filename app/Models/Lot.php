@@ -20,6 +20,7 @@ use Kettle\Stores\LotKind;
  * @property LotKind $kind
  * @property string $material
  * @property string $called
+ * @property string $part of the plant, where it is not the herb's usual
  * @property ?string $form
  * @property ?State $state
  * @property string $got

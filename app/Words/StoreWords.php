@@ -137,14 +137,12 @@ final readonly class StoreWords
         $herb = $cupboard->herbs()[$lot->material] ?? null;
         $lies = $form === null ? '' : ($lot->state?->isWet() === true ? $form->plain.', '.$lot->state->value : $form->name);
 
-        return implode('; ', array_filter([$herb !== null && $herb->name !== $lot->called ? $herb->name : '', $lies]));
+        return implode('; ', array_filter([$herb !== null && $herb->name !== $lot->called ? $herb->name : '', $lot->part !== '' ? $lot->part : ($herb->part ?? ''), $lies]));
     }
 
     private function got(Lot $lot): string
     {
-        return ucfirst(trim(implode(' ', array_filter([
-            $lot->got_how, $lot->got_where, $lot->got_on === null ? '' : 'on '.$this->times->date($lot->got_on),
-        ]))));
+        return implode(', ', array_filter([$lot->got_how, $lot->got_where, $lot->got_on === null ? '' : $this->times->date($lot->got_on)]));
     }
 
     private function move(Lot $lot, LotMove $move): MoveView
@@ -167,7 +165,7 @@ final readonly class StoreWords
         $day = fn (?\Illuminate\Support\Carbon $day) => $day?->format('Y-m-d') ?? '';
 
         return [
-            'kind' => $lot->kind->value, 'material' => $lot->material, 'called' => $lot->called, 'form' => $lot->form ?? '', 'state' => $lot->state->value ?? '',
+            'kind' => $lot->kind->value, 'material' => $lot->material, 'called' => $lot->called, 'part' => $lot->part, 'form' => $lot->form ?? '', 'state' => $lot->state->value ?? '',
             'amount' => $lot->typed, 'low_at' => $number($lot->low_at), 'price' => $number($lot->price), 'got_how' => $lot->got_how, 'got_where' => $lot->got_where,
             'got_on' => $day($lot->got_on), 'opened_on' => $day($lot->opened_on), 'best_before' => $day($lot->best_before),
             'food_grade' => $lot->food_grade ? 'yes' : 'no', 'allergens' => implode('; ', $lot->allergens), 'note' => $lot->note,

@@ -128,7 +128,7 @@ final readonly class Supplies
                     $condition = Condition::of($lot, $kitchen->today(), $kitchen->cupboard());
 
                     return [
-                        'lot' => $lot->id, 'called' => self::called($lot), 'left_text' => AmountWriter::plain($lot->left, $kind),
+                        'lot' => $lot->id, 'called' => self::called($lot), 'left' => round($lot->left, 3), 'left_text' => AmountWriter::plain($lot->left, $kind),
                         'condition' => $condition->is, 'why' => implode(' ', $condition->reasons), 'usable' => Condition::usable($lot, $kitchen->today()),
                     ];
                 }, array_slice($need['lots'], 0, 12)),

@@ -19,7 +19,7 @@ final class LotReader
 {
     /** Fields a lot is written in, in the order of the CSV's columns. */
     public const FIELDS = [
-        'kind', 'material', 'called', 'form', 'state', 'amount', 'low_at', 'price', 'got_how', 'got_where', 'got_on',
+        'kind', 'material', 'called', 'part', 'form', 'state', 'amount', 'low_at', 'price', 'got_how', 'got_where', 'got_on',
         'opened_on', 'best_before', 'food_grade', 'allergens', 'note',
     ];
 
@@ -37,17 +37,15 @@ final class LotReader
 
     /**
      * @param  array<mixed>  $fields
-     * @return array{lot: Lot, how: string, where: string, note: string, typed: string}
+     * @return array{lot: Lot, part: string, how: string, where: string, note: string, typed: string}
      *
      * @throws LotsRefused with every fault found
      */
     public function read(array $fields, string $id = ''): array
     {
         $this->faults = [];
-        $text = [];
-        foreach (self::FIELDS as $field) {
-            $text[$field] = $this->text($fields, $field);
-        }
+        /** @var array<string, string> $text */
+        $text = array_combine(self::FIELDS, array_map(fn (string $field) => $this->text($fields, $field), self::FIELDS));
         $kind = LotKind::tryFrom(mb_strtolower($text['kind']) === 'oil' ? 'carrier' : mb_strtolower($text['kind']));
         if ($kind === null) {
             throw LotsRefused::of([LotRefused::kind()->toArray()]);
@@ -65,7 +63,7 @@ final class LotReader
         }
         $food = $this->trying('food_grade', fn () => $this->yesOrNo($text['food_grade'], 'food_grade')) ?? false;
         $own = array_values(array_filter(array_map('trim', preg_split('/[;|]/', $text['allergens']) ?: []), fn (string $each) => $each !== ''));
-        foreach (['got_where' => 160, 'note' => 1000, 'allergens' => 160, 'got_how' => 20] as $field => $most) {
+        foreach (['got_where' => 160, 'note' => 1000, 'allergens' => 160, 'got_how' => 20, 'part' => 40] as $field => $most) {
             if (mb_strlen($text[$field]) > $most) {
                 $this->faults[] = LotRefused::tooLong($field, $most)->toArray();
             }
@@ -81,6 +79,7 @@ final class LotReader
                 $low ?? round($amount / 7, 1), $state, $form?->id, $gotOn, $openedOn, $bestBefore, null, $price, $food,
                 array_values(array_unique([...$allergens, ...$own])),
             ),
+            'part' => $text['part'],
             'how' => in_array($text['got_how'], ['bought', 'gathered'], true) ? $text['got_how'] : '',
             'where' => $text['got_where'],
             'note' => $text['note'],

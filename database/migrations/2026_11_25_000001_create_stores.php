@@ -23,6 +23,7 @@ return new class extends Migration
             $table->string('kind', 8);
             $table->string('material', 60)->default('');
             $table->string('called', 80);
+            $table->string('part', 40)->default('');
             $table->string('form', 40)->nullable();
             $table->string('state', 8)->nullable();
             // g, mL or pieces by its kind. What is left is the sum of its moves, kept beside them.

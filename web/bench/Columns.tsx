@@ -102,6 +102,7 @@ export function Amounts({ plan, kitchenFirst }: { plan: Shape<'Plan'>; kitchenFi
   const lot = (kind: string, index: number) => {
     const need = plan.stores.filter((each) => each.kind === kind)[index]
     const take = need?.takes[0]
+    if (need && need.takes.length > 1) return ` · from ${need.takes.length} lots`
     return take ? ` · ${take.left_text} left after` : ''
   }
   return (

@@ -19,6 +19,7 @@ const NAMED = [
   'kind',
   'material',
   'called',
+  'part',
   'state',
   'form',
   'amount',
@@ -96,6 +97,7 @@ export function LotForm({ first, fixedKind = false, problem, pending, done, onDo
         />
         {kind === 'herb' ? (
           <>
+            <Field label="Part of the plant" maxLength={40} placeholder="leaf, flower, root" {...text('part')} />
             <Select
               label="State"
               {...text('state')}

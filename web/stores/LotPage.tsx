@@ -36,13 +36,7 @@ function Page({ detail }: { detail: Detail }) {
   })
   useKey('E', 'Change what is known of this lot', () => setEditing(true), works)
   const facts = [
-    [
-      'Got',
-      [lot.got_text, lot.got]
-        .filter(Boolean)
-        .join(', ')
-        .replace(/, ([A-Z])/, (_, letter: string) => `, ${letter.toLowerCase()}`),
-    ],
+    ['Got', [lot.got_text, lot.got].filter(Boolean).join(', ')],
     ['Opened', lot.opened_on],
     ['Best before', lot.best_before],
     ['Price', lot.price_text],
@@ -188,7 +182,7 @@ function Count({ detail }: { detail: Detail }) {
     >
       <div className="flex-1">
         <Field
-          label="What is left, by looking"
+          label="What is left"
           required
           placeholder={detail.lot.left_text}
           value={amount}
@@ -197,7 +191,7 @@ function Count({ detail }: { detail: Detail }) {
         />
       </div>
       <Button type="submit" disabled={write.isPending}>
-        That is what is left
+        Counted
       </Button>
     </form>
   )

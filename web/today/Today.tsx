@@ -41,7 +41,7 @@ export default function Today() {
         <p className="text-soft">{date}</p>
       </div>
       <DayLine bar={bar} />
-      <div className="border-line grid gap-x-8 gap-y-8 border-t pt-5 md:grid-cols-2 lg:grid-cols-3">
+      <div className="border-line gap-x-8 border-t pt-5 md:columns-2 lg:columns-3 [&>section]:mb-8 [&>section]:break-inside-avoid">
         {places.map((place) => (
           <Place key={place.place} place={place} />
         ))}

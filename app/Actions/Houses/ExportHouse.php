@@ -73,7 +73,7 @@ final readonly class ExportHouse
         $number = fn (?string $value) => $value === null ? null : (float) $value;
 
         return [
-            'id' => $lot->uid, 'kind' => $lot->kind->value, 'material' => $lot->material, 'called' => $lot->called, 'form' => $lot->form, 'state' => $lot->state?->value,
+            'id' => $lot->uid, 'kind' => $lot->kind->value, 'material' => $lot->material, 'called' => $lot->called, 'part' => $lot->part, 'form' => $lot->form, 'state' => $lot->state?->value,
             'got' => (float) $lot->got, 'typed' => $lot->typed, 'low_at' => $number($lot->low_at), 'price' => $number($lot->price),
             'got_how' => $lot->got_how, 'got_where' => $lot->got_where, 'got_on' => $lot->got_on?->format('Y-m-d'), 'opened_on' => $lot->opened_on?->format('Y-m-d'),
             'best_before' => $lot->best_before?->format('Y-m-d'), 'food_grade' => $lot->food_grade, 'allergens' => $lot->allergens, 'note' => $lot->note,

@@ -34,7 +34,7 @@ final readonly class ImportStores
                 $lot = new Lot([
                     'uid' => $row['id'], 'left' => 0,
                     ...array_intersect_key($row, array_flip([
-                        'kind', 'material', 'called', 'form', 'state', 'got', 'typed', 'low_at', 'price', 'got_how', 'got_where', 'got_on', 'opened_on', 'best_before', 'food_grade', 'allergens', 'note',
+                        'kind', 'material', 'called', 'part', 'form', 'state', 'got', 'typed', 'low_at', 'price', 'got_how', 'got_where', 'got_on', 'opened_on', 'best_before', 'food_grade', 'allergens', 'note',
                     ])),
                 ]);
                 $lot->version = 0;

@@ -112,7 +112,7 @@ final readonly class KeepLot
     }
 
     /**
-     * @param  array{lot: \Kettle\Stores\Lot, how: string, where: string, note: string, typed: string}  $read
+     * @param  array{lot: \Kettle\Stores\Lot, part: string, how: string, where: string, note: string, typed: string}  $read
      * @return array<string, mixed>
      */
     private function columns(array $read): array
@@ -120,7 +120,7 @@ final readonly class KeepLot
         $lot = $read['lot'];
 
         return [
-            'kind' => $lot->kind, 'material' => $lot->material, 'called' => $lot->called, 'form' => $lot->form, 'state' => $lot->state,
+            'kind' => $lot->kind, 'material' => $lot->material, 'called' => $lot->called, 'part' => $read['part'], 'form' => $lot->form, 'state' => $lot->state,
             'low_at' => $lot->lowAt, 'price' => $lot->price, 'got_how' => $read['how'], 'got_where' => $read['where'],
             'got_on' => $lot->gotOn?->format('Y-m-d'), 'opened_on' => $lot->openedOn?->format('Y-m-d'), 'best_before' => $lot->bestBefore?->format('Y-m-d'),
             'food_grade' => $lot->foodGrade, 'allergens' => $lot->allergens, 'note' => $read['note'],

@@ -110,7 +110,7 @@ final readonly class LotsCsv
         $number = fn (?string $value) => $value === null ? '' : rtrim(rtrim($value, '0'), '.');
 
         return [
-            $lot->uid, $lot->kind->value, $lot->material !== '' ? $lot->material : $lot->called, $lot->called, $lot->form ?? '', $lot->state->value ?? '',
+            $lot->uid, $lot->kind->value, $lot->material !== '' ? $lot->material : $lot->called, $lot->called, $lot->part, $lot->form ?? '', $lot->state->value ?? '',
             $number($lot->got).($lot->kind->measure() === null ? '' : ' '.$lot->kind->measure()->value),
             $lot->low_at === null ? '' : $number($lot->low_at), $lot->price === null ? '' : $number($lot->price), $lot->got_how, $lot->got_where,
             $lot->got_on?->format('Y-m-d') ?? '', $lot->opened_on?->format('Y-m-d') ?? '', $lot->best_before?->format('Y-m-d') ?? '',

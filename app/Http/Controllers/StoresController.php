@@ -41,7 +41,7 @@ final class StoresController extends Controller
         $counts = Lot::query()->where('left', '>', 0)->groupBy('kind')->toBase()->selectRaw('kind, COUNT(*) AS many')->pluck('many', 'kind');
         $query = Lot::query()
             ->when($kind !== null, fn (Builder $lots) => $lots->where('kind', $kind))
-            ->when(! $this->asked($request, 'used') === '1', fn (Builder $lots) => $lots->where('left', '>', 0))
+            ->when($this->asked($request, 'used') !== '1', fn (Builder $lots) => $lots->where('left', '>', 0))
             ->when($asked !== '', fn (Builder $lots) => $lots->where(fn (Builder $any) => $any
                 ->where('called', 'like', '%'.addcslashes($asked, '%_\\').'%')->orWhere('got_where', 'like', '%'.addcslashes($asked, '%_\\').'%')));
         $total = $query->count();
