@@ -33,7 +33,11 @@ final class Again
         $parts = is_array($plan['herbs'] ?? null) ? array_values($plan['herbs']) : [];
         foreach ($herbs as $i => $herb) {
             $herb = (array) $herb;
-            unset($herb['amount'], $herb['lot']);
+            // Weighed when picked, its water is known; of another weight that is what is kept.
+            if (isset($herb['picked']) && is_array($parts[$i] ?? null) && is_numeric($parts[$i]['water'] ?? null)) {
+                $herb['water'] = (string) round((float) $parts[$i]['water'] * 100, 1);
+            }
+            unset($herb['amount'], $herb['lot'], $herb['picked']);
             if (count($herbs) > 1 && is_array($parts[$i] ?? null) && is_numeric($parts[$i]['share'] ?? null)) {
                 $herb['parts'] = (string) round((float) $parts[$i]['share'] * 100, 2);
             }

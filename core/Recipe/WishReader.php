@@ -208,9 +208,12 @@ final class WishReader
             if (preg_match('/^\d{1,3}$/', $count) !== 1 || (int) $count < 1 || (int) $count > 500) {
                 throw new YieldRefused('out_of_range', 'Say how many bottles or tins: a whole number from 1 to 500.', 'finished.count');
             }
-            $size = $reader->within(
-                Fields::text($finished, 'size') ?? throw new YieldRefused('missing', 'Say how much each bottle or tin holds, such as 50 mL.', 'finished.size'), Kind::Volume, 'mL', 1, 5_000,
-            );
+            $typed = Fields::text($finished, 'size') ?? throw new YieldRefused('missing', 'Say how much each bottle or tin holds, such as 50 mL.', 'finished.size');
+            try {
+                $size = $reader->within($typed, Kind::Volume, 'mL', 1, 5_000);
+            } catch (Refused $refused) {
+                throw $refused->about('finished.size');
+            }
 
             return new Finished((int) $count * $size->value, sprintf('%s %s of %s', Numbers::word((int) $count), (int) $count === 1 ? 'bottle' : 'bottles', Numbers::withUnit($size->typed, 'mL')), $surely);
         }

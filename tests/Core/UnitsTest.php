@@ -50,6 +50,71 @@ it('agrees with the units program', function (string $ours, Custom $custom, stri
     ['tsp', Custom::Metric, '5 ml', 'ml'],
     ['in', Custom::Us, 'inch', 'mm'],
     ['week', Custom::Us, 'week', 'hour'],
+    ['mg', Custom::Metric, 'mg', 'g'],
+    ['tonne', Custom::Metric, 'tonne', 'g'],
+    ['mL', Custom::Metric, 'cc', 'ml'],
+    ['cL', Custom::Metric, 'centiliter', 'ml'],
+    ['dL', Custom::Metric, 'deciliter', 'ml'],
+    ['L', Custom::Metric, 'liter', 'ml'],
+    ['quart', Custom::Imperial, 'brquart', 'ml'],
+    ['cup', Custom::Imperial, 'brcup', 'ml'],
+    ['tbsp', Custom::Metric, '15 ml', 'ml'],
+    ['tsp', Custom::Imperial, 'brteaspoon', 'ml'],
+    ['cup', Custom::Australian, 'metriccup', 'ml'],
+    ['cm', Custom::Metric, 'cm', 'mm'],
+    ['min', Custom::Us, 'minute', 'hour'],
+    ['d', Custom::Us, 'day', 'hour'],
+]);
+
+/*
+ * Every measure a kitchen in the United States, Britain or on the metric system has, as it is written:
+ * read by us, and reckoned by the units program.
+ */
+it('reads every kitchen measure as the units program reckons it', function (Custom $custom, string $typed, string $theirs, Kind $kind) {
+    $base = ['mL' => 'ml', 'g' => 'g', 'mm' => 'mm', 'h' => 'hour'][$kind->value];
+    $answer = (float) shell_exec(sprintf('units -1 --compact -d 15 %s %s', escapeshellarg($theirs), escapeshellarg($base)));
+    expect($answer)->toBeGreaterThan(0)
+        ->and((new AmountReader($custom))->read($typed, $kind, $kind->value)->value)->toEqualWithDelta($answer, 1e-9 * $answer);
+})->with([
+    [Custom::Us, '1/4 tsp', '0.25 usteaspoon', Kind::Volume],
+    [Custom::Us, '1½ teaspoons', '1.5 usteaspoon', Kind::Volume],
+    [Custom::Us, '1 T', 'ustablespoon', Kind::Volume],
+    [Custom::Us, '3 tbsp + 2 tsp', '3 ustablespoon + 2 usteaspoon', Kind::Volume],
+    [Custom::Us, '⅓ cup', 'uscup / 3', Kind::Volume],
+    [Custom::Us, '2 2/3 cups', '8|3 uscup', Kind::Volume],
+    [Custom::Us, '1 cup and 1 tbsp', 'uscup + ustablespoon', Kind::Volume],
+    [Custom::Us, '12 fl oz', '12 usfloz', Kind::Volume],
+    [Custom::Us, '1 pint', 'uspint', Kind::Volume],
+    [Custom::Us, '2 qt', '2 usquart', Kind::Volume],
+    [Custom::Us, '1/2 gallon', '0.5 usgallon', Kind::Volume],
+    [Custom::Us, '4 oz', '4 oz', Kind::Mass],
+    [Custom::Us, '2 lb 3 oz', '2 lb + 3 oz', Kind::Mass],
+    [Custom::Us, '1/2 pound', '0.5 lb', Kind::Mass],
+    [Custom::Us, '1 in', 'inch', Kind::Length],
+    [Custom::Us, '2 1/2 inches', '2.5 inch', Kind::Length],
+    [Custom::Imperial, '1 pint', 'brpint', Kind::Volume],
+    [Custom::Imperial, '½ pint', '0.5 brpint', Kind::Volume],
+    [Custom::Imperial, '10 fl oz', '10 brfloz', Kind::Volume],
+    [Custom::Imperial, '1 quart', 'brquart', Kind::Volume],
+    [Custom::Imperial, '1 gallon', 'brgallon', Kind::Volume],
+    [Custom::Imperial, '1 cup', 'brcup', Kind::Volume],
+    [Custom::Imperial, '2 lb 3 oz', '2 lb + 3 oz', Kind::Mass],
+    [Custom::Metric, '1 cup', 'metriccup', Kind::Volume],
+    [Custom::Metric, '2 tbsp', '30 ml', Kind::Volume],
+    [Custom::Metric, '3 tsp', '15 ml', Kind::Volume],
+    [Custom::Metric, '2.5 dl', '2.5 deciliter', Kind::Volume],
+    [Custom::Metric, '70 cl', '70 centiliter', Kind::Volume],
+    [Custom::Metric, '0.75 litre', '0.75 liter', Kind::Volume],
+    [Custom::Metric, '1,5 kg', '1.5 kg', Kind::Mass],
+    [Custom::Metric, '250 g', '250 g', Kind::Mass],
+    [Custom::Metric, '500 mg', '500 mg', Kind::Mass],
+    [Custom::Metric, '2.5 cm', '2.5 cm', Kind::Length],
+    [Custom::Australian, '2 tbsp', '2 australiatablespoon', Kind::Volume],
+    [Custom::Australian, '1 cup', 'metriccup', Kind::Volume],
+    [Custom::Australian, '1 tsp', 'brteaspoon', Kind::Volume],
+    [Custom::Us, '90 min', '90 minute', Kind::Time],
+    [Custom::Us, '2 days', '2 day', Kind::Time],
+    [Custom::Us, '6 weeks', '6 week', Kind::Time],
 ]);
 
 it('turns temperatures as the units program does', function (string $typed, string $theirs) {

@@ -91,7 +91,7 @@ it('says what to watch for', function (array $wish, array $ids) {
     'wilted, on the shelf' => [['herb' => ['id' => 'elderflower', 'state' => 'wilted'], 'oils' => ['olive'], 'jar' => '473'], ['wet', 'press-in', 'skin-only']],
     'fresh, and squeezed' => [['herb' => ['id' => 'chickweed', 'state' => 'fresh'], 'oils' => ['olive'], 'jar' => '473', 'way' => 'squeezed'], ['wet', 'squeezed-wet', 'press-in', 'skin-only']],
     'wet with dry' => [['herbs' => [['id' => 'chickweed', 'state' => 'fresh'], ['id' => 'nettle-leaf']], 'oils' => ['olive'], 'jar' => '473'], ['mixed-state', 'wet', 'press-in', 'skin-only']],
-    'a plant of concern' => [['herb' => ['id' => 'comfrey-leaf'], 'oils' => ['olive'], 'jar' => '473'], ['cover', 'herb.comfrey-leaf', 'dry', 'skin-only']],
+    'a plant of concern' => [['herb' => ['id' => 'comfrey-leaf'], 'oils' => ['olive'], 'jar' => '473'], ['cover', 'herb.comfrey-leaf', 'press-in', 'dry', 'skin-only']],
     'little headspace' => [['herb' => ['id' => 'marshmallow-root', 'amount' => '85 g'], 'jar' => '473', 'method' => 'double-boiler'], ['headspace', 'rags', 'ceiling', 'dry', 'skin-only']],
 ]);
 
