@@ -9,6 +9,9 @@ namespace Kettle\Measure;
  */
 final readonly class Ratio
 {
+    /** Leaner than this hardly anything is left of the herb; a spoonful of flowers in a cup of oil comes to about 1:50. */
+    public const LEANEST = 60.0;
+
     public const WEIGHT_TO_VOLUME = 'w/v';
 
     public const WEIGHT_TO_WEIGHT = 'w/w';
@@ -31,13 +34,13 @@ final readonly class Ratio
         return new self(max(0.01, $ml), self::WEIGHT_TO_VOLUME);
     }
 
-    /** @throws RatioRefused when outside 1:1 to 1:30, or the convention is none of the three */
+    /** @throws RatioRefused when outside 1:1 to 1:60, or the convention is none of the three */
     public static function of(float $parts, string $by): self
     {
         if (! in_array($by, [self::WEIGHT_TO_VOLUME, self::WEIGHT_TO_WEIGHT, self::VOLUME_TO_VOLUME], true)) {
             throw RatioRefused::unknownConvention($by);
         }
-        if ($parts < 1 || $parts > 30) {
+        if ($parts < 1 || $parts > self::LEANEST) {
             throw RatioRefused::outOfRange($parts);
         }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Recipe;
 
 use Kettle\Material\HerbMix;
+use Kettle\Measure\Ratio;
 
 /** A past batch wished for once more: as it was, or so many times as large, its ratio and parts held. */
 final class Again
@@ -47,7 +48,7 @@ final class Again
         $again['oils'] = array_map(fn (mixed $oil) => is_array($oil) ? array_diff_key($oil, ['lot' => 1]) : $oil, is_array($again['oils'] ?? null) ? array_values($again['oils']) : []);
         if (is_string($plan['ratio'] ?? null) && ! isset($wish['ratio'])) {
             $ratio = $number('oil_volume') / max(0.001, self::dry($parts, $number('herb_mass'), ($again['basis'] ?? Wish::DRY) === Wish::DRY));
-            if ($ratio >= 1 && $ratio <= 30) {
+            if ($ratio >= 1 && $ratio <= Ratio::LEANEST) {
                 $again['ratio'] = '1:'.round($ratio, 3);
             }
         }

@@ -188,9 +188,9 @@ final readonly class Amounts
             }
         }
         $parts = $oil / $herb / $wish->perGramAsItLies();
-        if ($parts < 1 || $parts > 30) {
+        if ($parts < 1 || $parts > Ratio::LEANEST) {
             throw WishRefused::one('oil_amount', 'out_of_range', sprintf(
-                'So much oil for so much herb is 1:%s, which is outside what is made. Between 1:1 and 1:30 is planned here; 1:5 is the usual.', $parts < 1 ? round($parts, 2) : round($parts),
+                'So much oil for so much herb is 1:%s, which is outside what is made. Between 1:1 and 1:60 is planned here; 1:5 is the usual.', $parts < 1 ? round($parts, 2) : round($parts),
             ));
         }
         $why = Reason::rule('two-give-ratio', ['oil_ml' => round($oil), 'herb_g' => round($herb, 1), 'ml_per_g' => round($oil / $herb, 2)]);

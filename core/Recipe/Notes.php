@@ -9,6 +9,9 @@ use Kettle\Vessel\Levels;
 /** What to watch for in a plan, ranked care before note, with ways out where there are some. What must stop a plan is refused before. */
 final class Notes
 {
+    /** Parts of oil from which a dried herb is told as very little: common practice goes to 1:9. */
+    private const LEAN = 14.0;
+
     /** @return list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string, change: array<string, mixed>}>}> */
     public static function of(Wish $wish, Amounts $amounts, Days $days, Kitchen $kitchen, Supplies $supplies): array
     {
@@ -58,6 +61,11 @@ final class Notes
             $notes[] = self::note('cover', 'care', sprintf(
                 'Only %d mm of oil over the herb; %d mm is wanted, for herb that sticks out moulds. Press it under and look after an hour and a day.', (int) floor($cover), (int) $wanted,
             ), WaysOut::ofStandingOut($wish, $would));
+        }
+        if ($wish->byJar === null && $amounts->ratio->parts > self::LEAN && $amounts->ratio->parts > 1.5 * $wish->mix->usualParts($wish->perGramAsItLies())) {
+            $notes[] = self::note('lean', 'care', sprintf(
+                '%s is very little herb for the oil: colour and scent will be weak. One to five to one to nine is usual for dried herb.', $amounts->ratio->text(),
+            ), WaysOut::ofLean($wish, $amounts));
         }
         $headspace = $amounts->levels->headspaceMm();
         if ($headspace < $wish->method->headspaceMm - 0.5) {

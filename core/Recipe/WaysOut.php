@@ -62,6 +62,20 @@ final class WaysOut
         return $ways;
     }
 
+    /**
+     * As much herb as is usual for the oil.
+     *
+     * @return list<Way>
+     */
+    public static function ofLean(Wish $wish, Amounts $amounts): array
+    {
+        $usual = $wish->mix->usualParts($wish->perGramAsItLies());
+
+        return [new Way('usual', sprintf('Take 1:%s for the same oil.', Wording::number($usual)), [
+            ...self::SIZES, 'oil_amount' => self::number(round($amounts->oilMl, 1)).' mL', 'herbs' => self::unweighed($wish), 'ratio' => '1:'.Wording::number($usual), 'jar' => null, 'jars' => null,
+        ])];
+    }
+
     /** @return list<Way> */
     public static function ofJarWay(Wish $wish, ByJar $way, Jar $jar): array
     {

@@ -65,7 +65,7 @@ final class PastedRecipe
         $this->methodSaid = false;
         $name = '';
         foreach ($this->split($text) as $i => $line) {
-            if ($i === 0 && preg_match('/\d|[½¼¾⅓⅔]/u', $line) !== 1 && mb_strlen($line) <= 80 && ! $this->isMethod($line)) {
+            if ($i === 0 && $this->isName($line)) {
                 $name = $line;
                 $this->say($line, 'name', 'Taken as its name.', false);
 
@@ -79,6 +79,19 @@ final class PastedRecipe
         $notes = $this->notes($text);
 
         return new ReadRecipe($name, '', $this->wish($notes), $this->lines, $notes);
+    }
+
+    /** A first line with no amount in it, that is neither a step nor only the name of a herb or an oil. */
+    private function isName(string $line): bool
+    {
+        $bare = mb_strtolower(trim($line));
+        foreach ([...$this->cupboard->herbs(), ...$this->cupboard->carriers()] as $known) {
+            if ($bare === mb_strtolower($known->name)) {
+                return false;
+            }
+        }
+
+        return preg_match('/\d|[½¼¾⅓⅔]/u', $line) !== 1 && mb_strlen($line) <= 80 && ! $this->isMethod($line);
     }
 
     /** @return list<string> */

@@ -61,7 +61,7 @@ final class LotRefused extends Refused
 
     public static function unanswered(string $asks, string $field): self
     {
-        return new self('missing', sprintf('Answer this too: %s', $asks), $field);
+        return new self('missing', sprintf('Answer this too: “%s”.', $asks), $field);
     }
 
     public static function emptier(string $lot, string $left, string $wanted): self

@@ -87,7 +87,7 @@ it('reads or refuses any text as an amount', function () {
             }
         }
         try {
-            expect(Ratio::read($text)->parts)->toBeGreaterThanOrEqual(1.0)->toBeLessThanOrEqual(30.0);
+            expect(Ratio::read($text)->parts)->toBeGreaterThanOrEqual(1.0)->toBeLessThanOrEqual(60.0);
         } catch (RatioRefused) {
         }
     }

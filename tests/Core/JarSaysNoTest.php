@@ -170,3 +170,16 @@ it('offers to dry it, or to make it for the skin', function () {
 it('writes a way as plain data', function () {
     expect((new Way('x', 'Do.', ['jar' => null]))->toArray())->toBe(['id' => 'x', 'says' => 'Do.', 'change' => ['jar' => null]]);
 });
+
+it('tells when there is very little herb for the oil, and takes the usual ratio instead', function () {
+    $wish = ['herbs' => [['id' => 'calendula', 'amount' => '3 tbsp']], 'oils' => ['olive'], 'oil_amount' => '1 cup'];
+    $plan = Support::plan($wish);
+    // 3 tablespoons of flower heads, loose at 0.10 g/mL, are 4.4 g: 1:53 in a cup.
+    expect($plan->amounts->ratio->parts)->toEqualWithDelta(53.3, 0.1);
+    $way = collect_note($plan->notes, 'lean')['ways'][0];
+    $usual = Support::plan(changed($wish, $way['change']));
+    expect($usual->figures['oil_volume']->number())->toEqualWithDelta(236.6, 0.05)->and($usual->amounts->ratio->parts)->toBe(7.0)
+        ->and(array_column($usual->notes, 'id'))->not->toContain('lean');
+    expect(array_column(Support::plan(['herb' => ['id' => 'calendula'], 'ratio' => '1:9'])->notes, 'id'))->not->toContain('lean')
+        ->and(array_column(Support::plan(['herb' => ['id' => 'chickweed', 'state' => 'fresh'], 'oils' => ['olive']])->notes, 'id'))->not->toContain('lean');
+});

@@ -1,0 +1,254 @@
+<?php
+
+use Kettle\Desk;
+use Kettle\Material\Tables;
+use Kettle\Recipe\WishRefused;
+use Kettle\Share\ReadRecipe;
+use Kettle\Share\RecipeFile;
+use Kettle\Share\RecipeRefused;
+use Kettle\Share\SchemaOrg;
+use Opis\JsonSchema\Validator;
+use Tests\Core\Support;
+
+/** @param  array<string, mixed>  $house */
+function pasted(string $text, array $house = []): ReadRecipe
+{
+    return (new Desk(Tables::shipped()))->recipes()->read($text, Support::kitchen($house));
+}
+
+/** @return list<string> what each line was taken for, with a star where it was a guess */
+function takenAs(ReadRecipe $read): array
+{
+    return array_map(fn (array $line) => $line['as'].($line['guess'] ? '*' : ''), $read->lines);
+}
+
+it('reads plain lines into a wish', function (string $text, array $wish, array $as) {
+    $read = pasted($text);
+    expect($read->wish)->toEqual($wish)->and(takenAs($read))->toBe($as);
+})->with([
+    'the shortest' => [
+        '1 cup oil, 3 tbsp dried flowers',
+        ['herbs' => [['name' => 'flowers', 'form' => 'flower-heads', 'state' => 'dried', 'amount' => '3 tbsp']], 'oils' => [['id' => 'olive']], 'oil_amount' => '1 cup'],
+        ['oil*', 'herb*'],
+    ],
+    'by weight, all said' => [
+        "50 g dried calendula\n250 ml sunflower oil",
+        ['herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '50 g']], 'oils' => [['id' => 'sunflower']], 'oil_amount' => '250 ml'],
+        ['herb', 'oil'],
+    ],
+    'with bullets and a name' => [
+        "Fair salve oil\n- 2 oz dried self-heal\n- 1 1/2 cups olive oil",
+        ['herbs' => [['id' => 'self-heal', 'state' => 'dried', 'amount' => '2 oz']], 'oils' => [['id' => 'olive']], 'oil_amount' => '1 1/2 cups'],
+        ['name', 'herb', 'oil'],
+    ],
+    'numbered, with fractions' => [
+        "1. ½ cup dried rosemary leaves\n2. 1½ cups of jojoba oil",
+        ['herbs' => [['id' => 'rosemary', 'state' => 'dried', 'amount' => '½ cup']], 'oils' => [['id' => 'jojoba']], 'oil_amount' => '1½ cups'],
+        ['herb*', 'oil'],
+    ],
+    'a botanical name' => [
+        "30 g Althaea officinalis, dried\n1 cup sesame oil",
+        ['herbs' => [['id' => 'marshmallow-root', 'state' => 'dried', 'amount' => '30 g']], 'oils' => [['id' => 'sesame']], 'oil_amount' => '1 cup'],
+        ['herb', 'oil'],
+    ],
+    'fresh' => [
+        "100 g fresh St John's wort flowers\n400 ml olive oil",
+        ['herbs' => [['id' => 'st-johns-wort', 'state' => 'fresh', 'amount' => '100 g']], 'oils' => [['id' => 'olive']], 'oil_amount' => '400 ml'],
+        ['herb', 'oil'],
+    ],
+    'powder' => [
+        "2 tbsp ginger root powder, dried\n1 cup olive oil",
+        ['herbs' => [['id' => 'ginger-root', 'form' => 'powder', 'state' => 'dried', 'amount' => '2 tbsp']], 'oils' => [['id' => 'olive']], 'oil_amount' => '1 cup'],
+        ['herb*', 'oil'],
+    ],
+    'two oils become parts' => [
+        "40 g dried calendula\n300 ml olive oil\n100 ml jojoba",
+        ['herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '40 g']], 'oils' => [['id' => 'olive', 'parts' => '300'], ['id' => 'jojoba', 'parts' => '100']], 'oil_amount' => '400 mL'],
+        ['herb', 'oil', 'oil'],
+    ],
+    'oil by weight' => [
+        "40 g dried calendula\n92 g sunflower oil",
+        ['herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '40 g']], 'oils' => [['id' => 'sunflower']], 'oil_amount' => '92 g'],
+        ['herb', 'oil'],
+    ],
+    'a brackets’ worth that agrees' => [
+        "40 g dried calendula\n1 cup (240 ml) olive oil",
+        ['herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '40 g']], 'oils' => [['id' => 'olive']], 'oil_amount' => '240 mL'],
+        ['herb', 'oil'],
+    ],
+    'wax and drops are not the infusion' => [
+        "40 g dried calendula\n1 cup olive oil\n1 oz beeswax\n10 drops lavender essential oil",
+        ['herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '40 g']], 'oils' => [['id' => 'olive']], 'oil_amount' => '1 cup'],
+        ['herb', 'oil', 'unread', 'unread'],
+    ],
+    'weeks in the dark' => [
+        "40 g dried calendula\n1 cup olive oil\nLeave in a dark cupboard for 4 weeks, shaking daily.",
+        ['herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '40 g']], 'oils' => [['id' => 'olive']], 'oil_amount' => '1 cup', 'method' => 'cold', 'school' => 'four-weeks'],
+        ['herb', 'oil', 'method*'],
+    ],
+    'hours in the slow cooker' => [
+        "40 g dried calendula\n1 cup olive oil\nWarm in a slow cooker for 8 hours.",
+        ['herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '40 g']], 'oils' => [['id' => 'olive']], 'oil_amount' => '1 cup', 'method' => 'slow-cooker', 'school' => 'usual'],
+        ['herb', 'oil', 'method*'],
+    ],
+    'the sunny sill' => [
+        "40 g dried calendula\n1 cup olive oil\nSet on a sunny windowsill 4-6 weeks",
+        ['herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '40 g']], 'oils' => [['id' => 'olive']], 'oil_amount' => '1 cup', 'method' => 'solar', 'school' => 'four-weeks'],
+        ['herb', 'oil', 'method*'],
+    ],
+    'two herbs' => [
+        "20 g dried calendula\n20 g dried self-heal\n1 cup olive oil",
+        ['herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '20 g'], ['id' => 'self-heal', 'state' => 'dried', 'amount' => '20 g']], 'oils' => [['id' => 'olive']], 'oil_amount' => '1 cup'],
+        ['herb', 'herb', 'oil'],
+    ],
+    'no amounts at all' => [
+        "calendula\nolive oil",
+        ['herbs' => [['id' => 'calendula', 'state' => 'dried']], 'oils' => [['id' => 'olive']]],
+        ['herb*', 'oil*'],
+    ],
+]);
+
+it('takes the first bare line for a name only where it is one', function () {
+    expect(pasted("Grandmother's jar\n40 g dried yarrow\n1 cup olive oil")->name)->toBe('Grandmother\'s jar')
+        ->and(pasted("40 g dried yarrow\n1 cup olive oil")->name)->toBe('')
+        ->and(pasted("Steep in the dark\n40 g dried yarrow\n1 cup olive oil")->name)->toBe('');
+});
+
+it('marks two systems of measures, and two amounts that disagree', function () {
+    $two = pasted("1 cup olive oil\n40 g dried yarrow");
+    expect($two->notes[0])->toContain('two systems')->toContain('237 mL');
+    expect(pasted("1 cup olive oil\n40 g dried yarrow", ['measures' => 'metric'])->notes[0])->toContain('250 mL');
+    expect(pasted("250 ml olive oil\n40 g dried yarrow")->notes)->toBe([])
+        ->and(pasted("1 cup olive oil\n2 oz dried yarrow")->notes)->toBe([]);
+    $brackets = pasted("2 cups (300 ml) olive oil\n40 g dried yarrow");
+    expect($brackets->lines[0]['guess'])->toBeTrue()->and($brackets->lines[0]['says'])->toContain('not the same')->and($brackets->wish['oil_amount'])->toBe('300 mL');
+});
+
+it('says which are guesses, and why', function (string $line, string $why) {
+    $read = pasted($line."\n1 L olive oil\n1 kg dried calendula");
+    expect($read->lines[0]['guess'])->toBeTrue()->and($read->lines[0]['says'])->toContain($why);
+})->with([
+    ['1 cup oil', 'olive is a guess'],
+    ['20 g yarrow', 'dried is a guess'],
+    ['1 cup dried yarrow', 'weighed by how it usually lies'],
+    ['20 g dried dragonwort', 'not in the list'],
+    ['20-30 g dried yarrow', 'middle of what is written'],
+    ['1-2 cups sunflower oil', 'middle of what is written'],
+]);
+
+it('makes a wish of what it read that the Bench can plan', function (string $text) {
+    $plan = Support::plan(pasted($text)->wish);
+    expect($plan->figures['yield_volume']->number())->toBeGreaterThan(0);
+})->with([
+    ["1 cup olive oil\n1/4 cup dried calendula"],
+    ["Ginger oil\n3 tbsp dried ginger root powder\n1 cup sesame oil\nDouble boiler, 30 minutes"],
+    ['1 quart sunflower oil; 6 oz dried marshmallow root; slow cooker 12 h'],
+    ["200 g fresh plantain leaves\n800 ml olive oil"],
+    ["2 handfuls of something\n500 ml camellia seed oil\n40 g dried linden blossom"],
+]);
+
+it('refuses what it cannot read', function (string $text, string $says) {
+    expect(fn () => pasted($text))->toThrow(RecipeRefused::class, $says);
+})->with([
+    'nothing' => ['', 'nothing to read'],
+    'blanks' => [" \n\t ", 'nothing to read'],
+    'a poem' => ["The sea is grey\nthe wind is long\nand nobody comes by", 'Neither a herb nor an oil'],
+    'a book' => [str_repeat('calendula ', 3000), 'too long'],
+    'not text' => ["1 cup olive oil \xC3\x28", 'UTF-8'],
+    'half JSON' => ['{"format":"warm-kettle-recipe",', 'bracket'],
+    'other JSON' => ['{"@type":"Person","name":"Isa"}', 'neither a recipe of ours nor a schema.org Recipe (it says “Person”)'],
+    'a list of nothing' => ['[1,2,3]', 'neither a recipe of ours'],
+    'of a newer kettle' => ['{"format":"warm-kettle-recipe","version":9,"name":"x","note":"","wish":{"oils":["olive"]}}', 'version 9'],
+    'ours, without a wish' => ['{"format":"warm-kettle-recipe","version":1,"name":"x","note":""}', 'cannot be read'],
+]);
+
+it('reads or refuses anything, seeded', function () {
+    mt_srand(5);
+    $bits = ['1', '2 ', '½', '1/2', ' cup', ' g', ' oz', ' ml', ' of', ' dried', ' fresh', ' calendula', ' olive oil', ' oil', ' (', ')', ',', ';', "\n", ' and ', ' 4 weeks', ' slow cooker', ' - ', '{', '}', '"', '<b>', "\0", '🫖', ' wax', str_repeat('9', 30), ' to ', '10)', "\r"];
+    $read = 0;
+    for ($i = 0; $i < 1500; $i++) {
+        $text = implode('', array_map(fn () => $bits[mt_rand(0, count($bits) - 1)], range(1, mt_rand(1, 14))));
+        try {
+            $answer = pasted($text);
+            expect($answer->wish['oils'])->not->toBe([])->and($answer->wish['herbs'])->not->toBe([]);
+            try {
+                Support::plan($answer->wish);
+            } catch (WishRefused $refused) {
+                expect($refused->faults[0]['sentence'])->toMatch('/[.)]$/');
+            }
+            $read++;
+        } catch (RecipeRefused $refused) {
+            expect($refused->sentence)->toMatch('/[.)]$/');
+        }
+    }
+    expect($read)->toBeGreaterThan(200);
+});
+
+it('writes our own file, which keeps to its schema and reads back equal', function (array $wish) {
+    $plan = Support::plan($wish);
+    $file = RecipeFile::write('Harbour hands', "Less jojoba next time.\nNaïve “quotes”.", $plan->wish->source);
+    $schema = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/docs/formats/recipe.schema.json'));
+    $json = (string) json_encode($file, JSON_UNESCAPED_UNICODE);
+    expect((new Validator)->validate(json_decode($json), $schema)->isValid())->toBeTrue();
+    $read = pasted($json);
+    expect($read->name)->toBe('Harbour hands')->and($read->note)->toBe("Less jojoba next time.\nNaïve “quotes”.")->and($read->wish)->toEqual($file['wish']);
+    $again = Support::plan($read->wish);
+    foreach (['herb_mass', 'oil_volume', 'yield_volume'] as $id) {
+        if (! isset($wish['jar'])) {
+            expect($again->figures[$id]->number())->toEqualWithDelta($plan->figures[$id]->number(), 1e-9);
+        }
+    }
+})->with('wishes');
+
+dataset('wishes', [
+    'plain' => [['herb' => ['id' => 'self-heal', 'amount' => '50 g']]],
+    'parts and bottles' => [['herbs' => [['id' => 'calendula', 'parts' => '2'], ['id' => 'sage']], 'oils' => [['id' => 'olive', 'parts' => '3'], ['id' => 'jojoba']], 'finished' => ['count' => '6', 'size' => '50 mL'], 'method' => 'slow-cooker', 'purpose' => 'salve']],
+    'the jar way, in a jar of the house, by a day' => [['herb' => ['id' => 'self-heal'], 'jar' => '473', 'by_jar' => ['fill' => 'half', 'cover' => '1 in'], 'ready_by' => '2027-03-01']],
+    'wilted' => [['herb' => ['id' => 'chickweed', 'state' => 'wilted', 'amount' => '70 g', 'picked' => '100 g'], 'oils' => ['olive'], 'basis' => 'as-it-lies']],
+    'one’s own herb' => [['herb' => ['name' => 'sea campion', 'form' => 'root', 'amount' => '2 oz'], 'ratio' => '1:6 w/w', 'way' => 'pressed']],
+]);
+
+it('leaves at home what belongs to one house and one day', function () {
+    $shared = RecipeFile::shared(['herbs' => [['id' => 'self-heal', 'lot' => 'abc', 'amount' => '5 g']], 'oils' => [['id' => 'olive', 'lot' => 'def']], 'jar' => 'house-jar', 'start' => '2026-12-01', 'ready_by' => '2027-01-01', 'ratio' => '1:5']);
+    expect($shared)->toBe(['herbs' => [['id' => 'self-heal', 'amount' => '5 g']], 'oils' => [['id' => 'olive']], 'ratio' => '1:5']);
+    expect(RecipeFile::shared(['oils' => ['olive'], 'jar' => ['brim' => '1 L', 'inner_height' => '20 cm']])['jar'])->toBe(['brim' => '1 L', 'inner_height' => '20 cm']);
+});
+
+it('writes schema.org Recipe that says what the plan says, and reads back equal', function (array $wish) {
+    $plan = Support::plan($wish);
+    $recipe = SchemaOrg::write('Harbour hands', 'For the fair.', $plan, Support::kitchen());
+    expect($recipe['@context'])->toBe(['@vocab' => 'https://schema.org/'])->and($recipe['@type'])->toBe('Recipe')
+        ->and($recipe['recipeIngredient'])->toHaveCount(count($plan->wish->mix->parts) + count($plan->wish->blend->oils))
+        ->and($recipe['recipeInstructions'][0])->toBe(['@type' => 'HowToStep', 'text' => 'Have jar, spoon, funnel and cloth clean and bone-dry.'])
+        ->and(new DateInterval($recipe['totalTime']))->toBeInstanceOf(DateInterval::class)
+        ->and(new DateInterval($recipe['prepTime']))->toBeInstanceOf(DateInterval::class);
+    $read = pasted((string) json_encode($recipe, JSON_UNESCAPED_UNICODE));
+    expect($read->name)->toBe('Harbour hands')->and($read->note)->toBe('For the fair.')->and($read->wish)->toEqual(RecipeFile::shared($plan->wish->source));
+})->with('wishes');
+
+it('reads schema.org Recipe as others write it', function (array $document, string $name) {
+    $read = pasted((string) json_encode($document));
+    expect($read->name)->toBe($name)->and($read->wish['herbs'][0]['id'])->toBe('calendula')->and($read->wish['oils'][0]['id'])->toBe('olive')
+        ->and($read->wish['oil_amount'])->toBe('1 cup');
+})->with([
+    'alone' => [['@context' => 'https://schema.org', '@type' => 'Recipe', 'name' => 'A', 'recipeIngredient' => ['1/2 cup dried calendula', '1 cup olive oil']], 'A'],
+    'in a graph' => [['@context' => 'https://schema.org', '@graph' => [['@type' => 'WebPage', 'name' => 'no'], ['@type' => ['Thing', 'Recipe'], 'name' => 'B', 'recipeIngredient' => ['1/2 cup dried calendula', '1 cup olive oil']]]], 'B'],
+    'in a list' => [[['@type' => 'Organization'], ['@type' => 'Recipe', 'name' => 'C', 'recipeIngredient' => ['1/2 cup dried calendula', '1 cup olive oil']]], 'C'],
+    'by its full name' => [['@type' => 'http://schema.org/Recipe', 'name' => 'D', 'recipeIngredient' => ['1/2 cup dried calendula', '1 cup olive oil']], 'D'],
+    'the main thing of a page' => [['@type' => 'WebPage', 'mainEntity' => ['@type' => 'Recipe', 'name' => 'E', 'recipeIngredient' => ['1/2 cup dried calendula', '1 cup olive oil']]], 'E'],
+    'of old' => [['@type' => 'Recipe', 'name' => ['F'], 'ingredients' => ['1/2 cup dried calendula', '1 cup olive oil']], 'F'],
+    'with tags and steps' => [['@type' => 'Recipe', 'name' => '<b>G</b>', 'recipeIngredient' => ['<li>1/2 cup dried calendula</li>', '1 cup olive oil &amp; patience'], 'recipeInstructions' => ['@type' => 'HowToSection', 'itemListElement' => [['@type' => 'HowToStep', 'text' => 'Steep in the dark for 4 weeks.']]]], 'G'],
+]);
+
+it('takes the way and the weeks from the steps', function () {
+    $read = pasted((string) json_encode(['@type' => 'Recipe', 'name' => 'x', 'recipeIngredient' => ['50 g dried calendula', '300 ml olive oil'], 'recipeInstructions' => [['@type' => 'HowToStep', 'text' => 'Warm in a double boiler for 2 hours.']]]));
+    expect($read->wish['method'])->toBe('double-boiler')->and($read->wish['school'])->toBe('usual');
+});
+
+it('is not deceived by a document that goes on for ever', function () {
+    $deep = ['@type' => 'Recipe', 'name' => 'deep', 'recipeIngredient' => ['50 g dried calendula', '300 ml olive oil']];
+    for ($i = 0; $i < 8; $i++) {
+        $deep = ['@graph' => [$deep]];
+    }
+    expect(fn () => pasted((string) json_encode($deep)))->toThrow(RecipeRefused::class);
+});
