@@ -11,6 +11,12 @@ final readonly class KitchenCard
 
     private const BOX = 4.2;
 
+    /** The lowest a step may end, mm, with room below for what to watch for. */
+    private const FOOT = 278.0;
+
+    /** Points: the largest that fits one page. */
+    private const SIZES = [10.5, 9.5, 8.7, 8.0];
+
     /**
      * @param  array<mixed>  $plan docs/formats/plan.schema.json, as a plan is now or as a batch keeps it
      * @param  string  $corner a batch's code, or the day
@@ -70,24 +76,31 @@ final readonly class KitchenCard
     private function steps(Sheet $pdf, array $plan, float $top): float
     {
         $steps = self::list($plan, 'steps');
-        // As large as fits the page with room for what to watch for.
-        $size = count($steps) > 16 ? 9.5 : 10.5;
-        $pdf->setFont('dejavusans', '', $size);
+        foreach (self::SIZES as $size) {
+            $pdf->setFont('dejavusans', '', $size);
+            if ($top + array_sum(array_map(fn (mixed $step) => self::high($pdf, self::text((array) $step, 'says')), $steps)) <= self::FOOT) {
+                break;
+            }
+        }
         $pdf->setLineWidth(0.35);
         $pdf->setDrawColor(31, 58, 95);
         foreach ($steps as $step) {
             $says = self::text((array) $step, 'says');
-            $high = $pdf->getStringHeight(self::WIDE - 9, $says);
-            if ($top + $high > 282) {
+            if ($top + self::high($pdf, $says) > self::FOOT + 6) {
                 $pdf->AddPage();
                 $top = 16;
             }
             $pdf->Rect(self::LEFT, $top + 0.4, self::BOX, self::BOX);
             $pdf->MultiCell(self::WIDE - 9, 0, $says, 0, 'L', false, 1, self::LEFT + 9, $top);
-            $top += max(self::BOX + 1, $high) + 1.6;
+            $top += self::high($pdf, $says);
         }
 
         return $top + 3;
+    }
+
+    private static function high(Sheet $pdf, string $says): float
+    {
+        return max(self::BOX + 0.6, $pdf->getStringHeight(self::WIDE - 9, $says)) + 1.4;
     }
 
     /** @param  array<mixed>  $plan */

@@ -86,7 +86,7 @@ final readonly class Planner
         if ($wish->mix->state->isWet()) {
             $herbs = is_array($wish->source['herbs'] ?? null) ? $wish->source['herbs'] : [];
             throw WishRefused::withWays(new MethodRefused('botulism', sprintf(
-                '%s under oil is not kept for the kitchen: without air the spores in it can grow and make botulinum toxin, and no warmth of a kitchen kills them. Dry it first until it snaps. (National Center for Home Food Preservation, from memory; local rules come first.)', ucfirst($wish->mix->state->value.' herb'),
+                '%s under oil is not kept for the kitchen: without air the spores in it can grow and make botulinum toxin, and no warmth of a kitchen kills them. Dry it first until it snaps. So says the National Center for Home Food Preservation, quoted from memory; local rules come first.', ucfirst($wish->mix->state->value.' herb'),
             ), 'purpose'), [
                 new Way('dry-it', 'Use it dried.', ['herbs' => array_map(fn (mixed $herb) => ['state' => 'dried'] + array_diff_key((array) $herb, ['water' => 1, 'picked' => 1]), $herbs)]),
                 new Way('for-the-skin', 'Make it for the skin.', ['purpose' => 'skin']),

@@ -13,6 +13,13 @@ function exported($test): array
 
 function aBusyHouse($test): void
 {
+    $root = $test->atHouse('POST', '/lots', ['lot' => ['kind' => 'herb', 'material' => 'marshmallow-root', 'amount' => '500 g', 'price' => '30', 'got_on' => '2026-10-03', 'got_how' => 'gathered', 'part' => 'root', 'note' => 'lifted “wet”']])->assertOk()->json('lot.id');
+    $test->atHouse('POST', "/lots/{$root}/checks", ['answers' => ['scent' => 'faint', 'colour' => 'paler', 'snap' => 'snaps', 'dust' => 'some']])->assertOk();
+    $gone = $test->atHouse('POST', '/lots', ['lot' => ['kind' => 'carrier', 'material' => 'sesame', 'amount' => '250 mL', 'best_before' => '2027-01-01', 'allergens' => 'soya']])->assertOk()->json('lot.id');
+    $test->atHouse('POST', "/lots/{$gone}/count", ['amount' => '0', 'note' => 'spilt'])->assertOk();
+    $test->atHouse('DELETE', "/lots/{$gone}")->assertNoContent();
+    $recipe = $test->atHouse('POST', '/recipes', ['name' => 'Harbour hands', 'note' => 'first', 'wish' => ['herbs' => [['id' => 'calendula']], 'oils' => ['olive']]])->assertOk()->json();
+    $test->atHouse('PATCH', "/recipes/{$recipe['id']}", ['name' => 'Harbour hands', 'note' => 'second', 'wish' => $recipe['wish'], 'version' => 1])->assertOk();
     $batch = $test->batch(['jar' => $test->jarOf(505)->uid]);
     $test->fill($batch);
     $test->atHouse('POST', "/batches/{$batch->uid}/notes", ['note' => 'Smells of “honey” — naïve 蜂蜜']);
@@ -41,7 +48,9 @@ it('exports a house that keeps to its schema, and reads back equal', function ()
     $this->house = $this->aHouse($this->keeper, 'Second house');
     $this->atHouse('POST', '/import', $first)->assertOk()->assertJsonPath('batches', 2);
     $second = exported($this);
-    expect($second['batches'])->toEqual($first['batches']);
+    expect($second['batches'])->toEqual($first['batches'])->and($second['lots'])->toEqual($first['lots'])->and($second['recipes'])->toEqual($first['recipes']);
+    $lot = $first['lots'][0]['id'];
+    expect($this->atHouse('GET', "/lots/{$lot}")->json('lot.left_text'))->not->toBe('500 g');
     foreach ($pages as $id => $page) {
         $now = $this->atHouse('GET', "/batches/{$id}")->assertOk()->json();
         foreach (['stage', 'stage_text', 'tasks', 'bottles', 'best_before', 'entries', 'press', 'label'] as $part) {
@@ -57,7 +66,7 @@ it('exports a house that keeps to its schema, and reads back equal', function ()
 it('makes nothing twice from the same file', function () {
     aBusyHouse($this);
     $file = exported($this);
-    $count = fn () => [DB::table('batches')->count(), DB::table('log_entries')->count(), DB::table('jars')->count(), DB::table('bottles')->count()];
+    $count = fn () => [DB::table('batches')->count(), DB::table('log_entries')->count(), DB::table('jars')->count(), DB::table('bottles')->count(), DB::table('lots')->count(), DB::table('lot_moves')->count(), DB::table('lot_checks')->count(), DB::table('recipe_versions')->count()];
     $before = $count();
     $this->atHouse('POST', '/import', $file)->assertOk()->assertJsonPath('batches', 0)->assertJsonPath('entries', 0);
     expect($count())->toBe($before);

@@ -46,7 +46,18 @@ it('plans or refuses, whatever the wish', function (int $seed) {
             'start' => $pick([null, null, '2026-12-01']),
             'ready_by' => $pick([null, null, '2027-02-01']),
             'purpose' => $pick(['skin', 'salve', 'kitchen']),
+            'way' => $pick([null, null, 'drained', 'pressed']),
+            'basis' => $pick([null, null, 'dry', 'as-it-lies']),
+            'jars' => $pick([null, null, null, '2', 3]),
+            'finished' => mt_rand(0, 5) === 0 ? $pick([['amount' => '200 mL'], ['count' => '3', 'size' => '50 mL'], ['count' => 2], ['sure' => 'evens', 'amount' => 1]]) : null,
+            'by_jar' => mt_rand(0, 5) === 0 ? $pick([['fill' => 'half'], ['fill' => 'full', 'cover' => '1 in'], ['fill' => 'quarter', 'cover' => 'x']]) : null,
         ];
+        if (mt_rand(0, 1) === 1) {
+            $wish['herbs'] = array_map(fn () => mt_rand(0, 30) === 0 ? $pick([null]) : [
+                'id' => $pick(['self-heal', 'calendula', 'chickweed', 'turmeric', 'linden-blossom']), 'state' => $pick([null, null, 'wilted', 'fresh']),
+                'parts' => $pick([null, null, '2', '1/2']), 'amount' => $pick([null, null, null, '20 g']), 'water' => $pick([null, null, null, '60']), 'picked' => $pick([null, null, null, '90 g']), 'lot' => $pick([null]),
+            ], range(1, mt_rand(1, 4)));
+        }
         try {
             $plan = Support::bench()->plan($wish, Support::kitchen());
             $document = Support::bench()->document($plan, Support::kitchen());

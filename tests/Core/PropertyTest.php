@@ -128,3 +128,65 @@ it('gives the same answer however the same amount is written', function () {
         // 300 g of sunflower at 20 C, 0.920 g/mL (Codex 0.918 to 0.923).
         ->and($oil('300 g'))->toEqualWithDelta(300 / 0.92, 1e-6);
 });
+
+it('keeps its promises for mixes, states, ways and several jars too', function (string $state, string $second) {
+    $planned = 0;
+    foreach (['473', '1893'] as $jar) {
+        foreach (['cold', 'slow-cooker', 'incubator'] as $method) {
+            foreach ([null, '1'] as $jars) {
+                foreach ([null, '1:12', '1:20'] as $ratio) {
+                    foreach (['dry', 'as-it-lies'] as $basis) {
+                        $wish = ['herbs' => [['id' => 'plantain-leaf', 'state' => $state, 'parts' => '2'], ['id' => $second]], 'oils' => ['olive', 'jojoba'], 'jar' => $jar, 'jars' => $jars === null ? '3' : $jars, 'method' => $method, 'ratio' => $ratio, 'basis' => $basis];
+                        try {
+                            $plan = Support::plan($wish);
+                        } catch (WishRefused $refusal) {
+                            expect($refusal->faults[0]['sentence'])->toMatch('/^[A-Z].*\.$/u');
+
+                            continue;
+                        }
+                        $planned++;
+                        $figure = fn (string $id) => $plan->figures[$id]->number();
+                        $count = $plan->amounts->jars;
+                        $jarVolume = $plan->amounts->jar->volumeTo($figure('level_height'));
+                        expect($figure('cover'))->toBeGreaterThan(0)
+                            ->and($figure('headspace'))->toEqualWithDelta($plan->wish->method->headspaceMm, 1e-6)
+                            // What stands in the jars is the oil and the herb's own volume.
+                            ->and($jarVolume * $count)->toEqualWithDelta($figure('oil_volume') + $plan->wish->mix->ownMlPerG * $figure('herb_mass'), 1e-6)
+                            ->and($figure('herb_mass.0') + $figure('herb_mass.1'))->toEqualWithDelta($figure('herb_mass'), 1e-9)
+                            ->and($figure('oil_volume.olive') + $figure('oil_volume.jojoba'))->toEqualWithDelta($figure('oil_volume'), 1e-9)
+                            ->and($figure('oil_mass.olive') + $figure('oil_mass.jojoba'))->toEqualWithDelta($figure('oil_mass'), 1e-9)
+                            ->and($plan->wish->way)->toBe($state === 'dried' ? 'squeezed' : 'drained');
+                    }
+                }
+            }
+        }
+    }
+    expect($planned)->toBeGreaterThan(20);
+})->with([
+    ['dried', 'self-heal'],
+    ['dried', 'marshmallow-root'],
+    ['wilted', 'self-heal'],
+    ['fresh', 'calendula'],
+]);
+
+it('never lowers the bed, nor raises the cover, with more herb in the same oil', function (string $herb, string $state) {
+    $bed = 0.0;
+    $cover = INF;
+    foreach ([5, 10, 15, 20, 25, 30, 40] as $grams) {
+        try {
+            $plan = Support::plan(['herb' => ['id' => $herb, 'state' => $state, 'amount' => "{$grams} g"], 'oils' => ['olive'], 'oil_amount' => '380 mL', 'jar' => '946', 'basis' => 'as-it-lies']);
+        } catch (WishRefused) {
+            continue;
+        }
+        expect($plan->figures['bed_height']->number())->toBeGreaterThan($bed)->and($plan->figures['cover']->number())->toBeLessThan($cover);
+        [$bed, $cover] = [$plan->figures['bed_height']->number(), $plan->figures['cover']->number()];
+    }
+    expect($bed)->toBeGreaterThan(0.0);
+})->with([
+    ['self-heal', 'dried'],
+    ['calendula', 'dried'],
+    ['linden-blossom', 'dried'],
+    ['chickweed', 'wilted'],
+    ['chickweed', 'fresh'],
+    ['turmeric', 'dried'],
+]);

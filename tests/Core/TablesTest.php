@@ -13,7 +13,7 @@ it('ships tables that keep to their schemas', function (string $table) use ($fol
     $data = json_decode((string) file_get_contents("{$folder}/{$table}.json"));
     $schema = json_decode((string) file_get_contents("{$folder}/schemas/{$table}.schema.json"));
     expect((new Validator)->validate($data, $schema)->isValid())->toBeTrue();
-})->with(['sources', 'carriers', 'forms', 'herbs', 'vessels', 'methods', 'uptake', 'rules']);
+})->with(['sources', 'carriers', 'forms', 'herbs', 'vessels', 'methods', 'uptake', 'rules', 'waxes', 'purposes', 'checks', 'things']);
 
 it('names a source that exists for every rule', function () {
     $tables = Tables::shipped();
@@ -22,6 +22,66 @@ it('names a source that exists for every rule', function () {
         expect(in_array($rule->text('source'), $sources, true))->toBeTrue($id);
     }
 });
+
+it('is as large as a cupboard needs', function () {
+    $cupboard = new Cupboard(Tables::shipped());
+    expect(count($cupboard->carriers()))->toBeGreaterThanOrEqual(24)
+        ->and(count($cupboard->herbs()))->toBeGreaterThanOrEqual(60)
+        ->and(count($cupboard->waxes()))->toBeGreaterThanOrEqual(12);
+});
+
+/*
+ * Each value stands on a source: its own, or its column's. Each source says whether it is published, common
+ * practice or from memory.
+ */
+it('names a source with its standing for every value', function (string $table) use ($folder) {
+    $sources = array_column(json_decode((string) file_get_contents("{$folder}/sources.json"), true)['rows'], 'standing', 'id');
+    $data = json_decode((string) file_get_contents("{$folder}/{$table}.json"), true);
+    $rows = $table === 'vessels' ? [...$data['jars'], ...$data['bottles']] : $data['rows'];
+    foreach ($rows as $row) {
+        foreach ($row as $column => $value) {
+            // A name for the machine, and a vessel's name for people, are no values to be checked.
+            if (in_array($column, ['id', 'kind', 'nominal_ml', 'called'], true) || $value === null || $value === [] || $value === '') {
+                continue;
+            }
+            $source = (is_array($value) ? $value['source'] ?? null : null) ?? $row['source'] ?? $data['defaults'][$column]['source'] ?? match ($column) {
+                'asks' => $data['defaults']['asks']['source'] ?? null, default => null,
+            };
+            expect($source)->not->toBeNull("{$table} {$row['id']} {$column}")->and($sources[$source] ?? '')->not->toBe('', "{$table} {$column}");
+        }
+    }
+})->with(['carriers', 'forms', 'herbs', 'waxes', 'purposes', 'things', 'methods', 'uptake', 'vessels']);
+
+it('knows each herb, oil and wax by one id and one name', function () {
+    $cupboard = new Cupboard(Tables::shipped());
+    foreach ([$cupboard->herbs(), $cupboard->carriers(), $cupboard->waxes()] as $all) {
+        $names = array_map(fn ($each) => mb_strtolower($each->name), $all);
+        expect(count(array_unique($names)))->toBe(count($names));
+    }
+});
+
+// European Pharmacopoeia, yellow beeswax: drop point 61 to 66 C, quoted from memory.
+it('melts beeswax where the pharmacopoeia says, and not at 40', function () {
+    $beeswax = (new Cupboard(Tables::shipped()))->wax('beeswax');
+    expect($beeswax->meltsFromC)->toBeGreaterThanOrEqual(61.0)->and($beeswax->meltsToC)->toBeLessThanOrEqual(66.0)->and($beeswax->hardness)->toBe(1.0);
+});
+
+it('holds plants of known concern with their care', function (string $herb, string $word) {
+    expect(mb_strtolower((new Cupboard(Tables::shipped()))->herb($herb)->care))->toContain($word);
+})->with([
+    ['comfrey-leaf', 'pyrrolizidine'],
+    ['comfrey-root', 'pyrrolizidine'],
+    ['st-johns-wort', 'sun'],
+    ['arnica', 'broken skin'],
+    ['peppermint', 'children'],
+    ['eucalyptus', 'children'],
+    ['wormwood', 'thujone'],
+    ['calendula', 'daisy'],
+    ['chamomile', 'daisy'],
+    ['yarrow', 'daisy'],
+    ['mugwort', 'daisy'],
+    ['helichrysum', 'daisy'],
+]);
 
 it('gives every herb a form the tables know', function () {
     $cupboard = new Cupboard(Tables::shipped());
