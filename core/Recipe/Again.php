@@ -24,10 +24,12 @@ final class Again
             throw WishRefused::one('times', 'out_of_range', 'A batch is made again between a twentieth and twenty times its size.');
         }
         $again = WishReader::tidy($wish);
-        unset($again['start'], $again['ready_by'], $again['finished'], $again['by_jar'], $again['oil_amount'], $again['jars']);
-        if ($times !== 1.0) {
-            unset($again['jar']);
+        unset($again['start'], $again['ready_by']);
+        if ($times === 1.0) {
+            // As it was written, but for what was in the cupboard then.
+            return [...$again, 'herbs' => WishReader::withoutLots($again['herbs'] ?? null), 'oils' => WishReader::withoutLots($again['oils'] ?? null)];
         }
+        unset($again['finished'], $again['by_jar'], $again['oil_amount'], $again['jars'], $again['jar']);
         $figures = is_array($plan['figures'] ?? null) ? $plan['figures'] : [];
         $number = fn (string $id): float => is_array($figures[$id] ?? null) && is_numeric($figures[$id]['value'] ?? null) ? (float) $figures[$id]['value'] : 0.0;
         $herbs = is_array($again['herbs'] ?? null) ? array_values($again['herbs']) : [];
@@ -38,14 +40,14 @@ final class Again
             if (isset($herb['picked']) && is_array($parts[$i] ?? null) && is_numeric($parts[$i]['water'] ?? null)) {
                 $herb['water'] = (string) round((float) $parts[$i]['water'] * 100, 1);
             }
-            unset($herb['amount'], $herb['lot'], $herb['picked']);
+            unset($herb['amount'], $herb['picked']);
             if (count($herbs) > 1 && is_array($parts[$i] ?? null) && is_numeric($parts[$i]['share'] ?? null)) {
                 $herb['parts'] = (string) round((float) $parts[$i]['share'] * 100, 2);
             }
             $herbs[$i] = $herb;
         }
-        $again['herbs'] = $herbs;
-        $again['oils'] = array_map(fn (mixed $oil) => is_array($oil) ? array_diff_key($oil, ['lot' => 1]) : $oil, is_array($again['oils'] ?? null) ? array_values($again['oils']) : []);
+        $again['herbs'] = WishReader::withoutLots($herbs);
+        $again['oils'] = WishReader::withoutLots($again['oils'] ?? null);
         if (is_string($plan['ratio'] ?? null) && ! isset($wish['ratio'])) {
             $ratio = $number('oil_volume') / max(0.001, self::dry($parts, $number('herb_mass'), ($again['basis'] ?? Wish::DRY) === Wish::DRY));
             if ($ratio >= 1 && $ratio <= Ratio::LEANEST) {

@@ -7,6 +7,7 @@ namespace Kettle\Recipe;
 use Kettle\Infusion\Uptake;
 use Kettle\Measure\Density;
 use Kettle\Measure\Ratio;
+use Kettle\Measure\RatioRefused;
 use Kettle\Reason\Reason;
 use Kettle\Reason\Refused;
 use Kettle\Vessel\Jar;
@@ -189,9 +190,9 @@ final readonly class Amounts
         }
         $parts = $oil / $herb / $wish->perGramAsItLies();
         if ($parts < 1 || $parts > Ratio::LEANEST) {
-            throw WishRefused::one('oil_amount', 'out_of_range', sprintf(
+            throw WishRefused::withWays(new RatioRefused('out_of_range', sprintf(
                 'So much oil for so much herb is 1:%s, which is outside what is made. Between 1:1 and 1:60 is planned here; 1:5 is the usual.', $parts < 1 ? round($parts, 2) : round($parts),
-            ));
+            ), 'oil_amount'), WaysOut::ofRatioOffTheScale($wish, $oil));
         }
         $why = Reason::rule('two-give-ratio', ['oil_ml' => round($oil), 'herb_g' => round($herb, 1), 'ml_per_g' => round($oil / $herb, 2)]);
 

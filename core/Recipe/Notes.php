@@ -65,7 +65,7 @@ final class Notes
         if ($wish->byJar === null && $amounts->ratio->parts > self::LEAN && $amounts->ratio->parts > 1.5 * $wish->mix->usualParts($wish->perGramAsItLies())) {
             $notes[] = self::note('lean', 'care', sprintf(
                 '%s is very little herb for the oil: colour and scent will be weak. One to five to one to nine is usual for dried herb.', $amounts->ratio->text(),
-            ), WaysOut::ofLean($wish, $amounts));
+            ), WaysOut::ofLean($wish, $amounts->oilMl));
         }
         $headspace = $amounts->levels->headspaceMm();
         if ($headspace < $wish->method->headspaceMm - 0.5) {

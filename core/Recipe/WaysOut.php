@@ -67,13 +67,25 @@ final class WaysOut
      *
      * @return list<Way>
      */
-    public static function ofLean(Wish $wish, Amounts $amounts): array
+    public static function ofLean(Wish $wish, float $oilMl): array
     {
         $usual = $wish->mix->usualParts($wish->perGramAsItLies());
 
         return [new Way('usual', sprintf('Take 1:%s for the same oil.', Wording::number($usual)), [
-            ...self::SIZES, 'oil_amount' => self::number(round($amounts->oilMl, 1)).' mL', 'herbs' => self::unweighed($wish), 'ratio' => '1:'.Wording::number($usual), 'jar' => null, 'jars' => null,
+            ...self::SIZES, 'oil_amount' => self::number(round($oilMl, 1)).' mL', 'herbs' => self::unweighed($wish), 'ratio' => '1:'.Wording::number($usual), 'jar' => null, 'jars' => null,
         ])];
+    }
+
+    /**
+     * Herb and oil that are far too much or too little for one another: either can lead.
+     *
+     * @return list<Way>
+     */
+    public static function ofRatioOffTheScale(Wish $wish, float $oilMl): array
+    {
+        $usual = '1:'.Wording::number($wish->mix->usualParts($wish->perGramAsItLies()));
+
+        return [...self::ofLean($wish, $oilMl), new Way('by-herb', sprintf('Take %s for the same herb.', $usual), ['oil_amount' => null, 'ratio' => $usual, 'jar' => null, 'jars' => null])];
     }
 
     /** @return list<Way> */

@@ -121,6 +121,12 @@ final class WishReader
         ];
     }
 
+    /** @return list<mixed> herbs or oils of a wish without the lots they were to be taken from */
+    public static function withoutLots(mixed $list): array
+    {
+        return array_map(fn (mixed $each) => is_array($each) ? array_diff_key($each, ['lot' => 1]) : $each, is_array($list) ? array_values($list) : []);
+    }
+
     /**
      * @template T
      *

@@ -56,9 +56,7 @@ final class RecipeFile
             unset($tidy['jar']);
         }
         foreach (['herbs', 'oils'] as $key) {
-            $tidy[$key] = array_map(
-                fn (mixed $each) => is_array($each) ? array_diff_key($each, ['lot' => 1]) : $each, is_array($tidy[$key]) ? array_values($tidy[$key]) : [],
-            );
+            $tidy[$key] = WishReader::withoutLots($tidy[$key]);
         }
 
         return $tidy;

@@ -106,7 +106,7 @@ it('never takes from what is past, nor from another house', function () {
 it('makes a batch again, as it was, twice as large, or of a size still open', function () {
     $batch = $this->batch(['herb' => ['id' => 'marshmallow-root', 'amount' => '60 g'], 'ready_by' => '2027-02-01']);
     $same = $this->atHouse('GET', "/batches/{$batch->uid}/again?times=1")->assertOk()->json('wish');
-    expect($same['oil_amount'])->toBe('300 mL')->and($same)->not->toHaveKey('ready_by');
+    expect($same['herbs'])->toBe([['id' => 'marshmallow-root', 'amount' => '60 g']])->and($same)->not->toHaveKey('ready_by');
     $twice = $this->atHouse('GET', "/batches/{$batch->uid}/again?times=2")->json('wish');
     expect($this->atHouse('POST', '/reckon', ['wish' => $twice])->assertOk()->json('figures.herb_mass.value'))->toEqualWithDelta(120.0, 0.1);
     $open = $this->atHouse('GET', "/batches/{$batch->uid}/again")->json('wish');

@@ -183,3 +183,11 @@ it('tells when there is very little herb for the oil, and takes the usual ratio 
     expect(array_column(Support::plan(['herb' => ['id' => 'calendula'], 'ratio' => '1:9'])->notes, 'id'))->not->toContain('lean')
         ->and(array_column(Support::plan(['herb' => ['id' => 'chickweed', 'state' => 'fresh'], 'oils' => ['olive']])->notes, 'id'))->not->toContain('lean');
 });
+
+it('lets the herb or the oil lead when they are far off one another', function () {
+    $wish = ['herbs' => [['id' => 'calendula', 'amount' => '5 g']], 'oils' => ['olive'], 'oil_amount' => '1 L'];
+    [$reason, $ways] = refusal($wish);
+    expect($reason)->toBe('out_of_range')->and(array_column($ways, 'id'))->toBe(['usual', 'by-herb']);
+    expect(Support::plan(changed($wish, $ways[0]['change']))->figures['oil_volume']->number())->toEqualWithDelta(1000.0, 1e-6)
+        ->and(Support::plan(changed($wish, $ways[1]['change']))->figures['herb_mass']->number())->toEqualWithDelta(5.0, 1e-9);
+});

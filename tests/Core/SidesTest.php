@@ -173,8 +173,9 @@ it('makes a past batch again, as it was, scaled, or of another size', function (
     $same = Support::plan(Again::wish($plan->wish->source, $document, 1.0));
     $twice = Support::plan(Again::wish($plan->wish->source, $document, 2.0));
     $open = Again::wish($plan->wish->source, $document);
-    expect(figure($same, 'herb_mass'))->toEqualWithDelta(figure($plan, 'herb_mass'), 0.01 * figure($plan, 'herb_mass'))
-        ->and(figure($same, 'oil_volume'))->toEqualWithDelta(figure($plan, 'oil_volume'), 0.06)
+    // As it was is as it was written, to the last gram.
+    expect(figure($same, 'herb_mass'))->toEqualWithDelta(figure($plan, 'herb_mass'), 1e-9)
+        ->and(figure($same, 'oil_volume'))->toEqualWithDelta(figure($plan, 'oil_volume'), 1e-9)
         ->and(figure($twice, 'herb_mass'))->toEqualWithDelta(2 * figure($plan, 'herb_mass'), 0.01 * figure($twice, 'herb_mass'))
         ->and($open)->not->toHaveKeys(['oil_amount', 'finished', 'by_jar', 'jar', 'start', 'ready_by'])
         ->and(array_column($open['herbs'], 'amount'))->toBe([]);

@@ -21,7 +21,7 @@ test('one jar, from wish to label', async ({ page }) => {
   await word(page, /^the oil:/)
   await page.getByLabel('Oil', { exact: true }).selectOption('sunflower')
   await page.getByLabel('With a second oil').selectOption('jojoba')
-  await page.getByLabel('Parts of the first').fill('2')
+  await page.getByLabel('Parts of the first oil').fill('2')
   await thatIsIt(page)
   await word(page, /^how much:/)
   await page.getByRole('radio', { name: /^pint jar/ }).check()
@@ -116,7 +116,18 @@ test('one jar, from wish to label', async ({ page }) => {
 
 test('the page never scrolls sideways, and the bar is in reach', async ({ page }) => {
   const house = await ownHouse(page)
-  for (const place of ['today', 'bench', 'shelf', 'press', 'house']) {
+  for (const place of [
+    'today',
+    'bench',
+    'shelf',
+    'press',
+    'stores',
+    'stores/new',
+    'stores/file',
+    'recipes',
+    'recipes/read',
+    'house',
+  ]) {
     await page.goto(`${house}/${place}`)
     await expect(page.getByRole('heading', { level: 1 }).first()).toBeAttached()
     const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)

@@ -44,6 +44,7 @@ test('the whole journey by keyboard alone', async ({ page }) => {
   // Oil by the keyboard: a weight, taken through its density.
   await tabTo(page, /^how much:/)
   await page.keyboard.press('Enter')
+  await page.keyboard.type('From the oil there')
   await tabTo(page, /^Oil there is/)
   await page.keyboard.type('200 g')
   await page.keyboard.press('Escape')

@@ -25,6 +25,7 @@ test('a lost connection is said, and what was typed is there after a reload', as
   const house = await ownHouse(page)
   await page.goto(house + '/bench')
   await word(page, /^how much:/)
+  await page.getByLabel('How much', { exact: true }).selectOption('herb')
   await page.getByLabel('Herb there is, or wanted').fill('42 g')
   await thatIsIt(page)
   await expect(page.getByRole('heading', { level: 1 })).toContainText('42 g of herb')

@@ -1,0 +1,216 @@
+import { expect, type Page, test } from '@playwright/test'
+import { clock, MORNING, ownHouse, thatIsIt, word } from './support'
+
+test.beforeEach(() => clock(MORNING))
+
+const heading = (page: Page) => page.getByRole('heading', { level: 1 })
+const figure = (page: Page, name: RegExp) => page.getByRole('button', { name })
+
+async function bench(page: Page): Promise<string> {
+  const house = await ownHouse(page)
+  await page.goto(house + '/bench')
+  await expect(page.getByText('Weigh and pour')).toBeVisible()
+  return house
+}
+
+test('a plan is given its size from any side', async ({ page }) => {
+  await bench(page)
+  await word(page, /^how much:/)
+  const side = page.getByLabel('How much', { exact: true })
+
+  await side.selectOption('herb')
+  await page.getByLabel('Herb there is, or wanted').fill('2 oz')
+  await expect(heading(page)).toContainText('2 oz of herb in a')
+  await expect(figure(page, /^Calendula: 57 g/)).toBeAttached()
+
+  await side.selectOption('oil')
+  await expect(page.getByLabel('Herb there is, or wanted')).toHaveCount(0)
+  await page.getByLabel('Oil there is, or wanted').fill('1 1/2 cups')
+  await expect(heading(page)).toContainText('1 1/2 cups of oil')
+  await expect(figure(page, /^High-oleic sunflower oil: 375 mL/)).toBeAttached()
+
+  await side.selectOption('bottles')
+  await page.getByLabel('How many', { exact: true }).fill('6')
+  await page.getByLabel('Each holds').fill('50 mL')
+  await expect(heading(page)).toContainText('Enough for six bottles of 50 mL')
+  const sure = await figure(page, /^High-oleic sunflower oil:/).getAttribute('aria-label')
+  await page.getByRole('radio', { name: /As often as not/ }).check()
+  await expect.poll(() => figure(page, /^High-oleic sunflower oil:/).getAttribute('aria-label')).not.toBe(sure)
+
+  await side.selectOption('by-jar')
+  await page.getByRole('radio', { name: 'half', exact: true }).check()
+  await page.getByLabel('Oil stands over it by').fill('1 in')
+  await expect(heading(page)).toContainText('half full and covered by 25 mm')
+
+  // A wrong word is answered beside its field, and what was typed stays.
+  await page.getByLabel('Oil stands over it by').fill('a lot')
+  await expect(
+    page
+      .getByRole('alert')
+      .getByText(/cannot be read as a length/)
+      .first(),
+  ).toBeVisible()
+  await expect(page.getByLabel('Oil stands over it by')).toHaveValue('a lot')
+})
+
+test('the jar says no, and each way out does', async ({ page }) => {
+  await bench(page)
+  await word(page, /^how much:/)
+  await page.getByLabel('How much', { exact: true }).selectOption('herb')
+  await page.getByLabel('Herb there is, or wanted').fill('120 g')
+  await page.getByRole('radio', { name: /^pint jar/ }).check()
+  await thatIsIt(page)
+  await expect(page.getByText(/the pint jar holds 505 mL to the brim/)).toBeVisible()
+  await page.getByRole('button', { name: /^Use three of this jar, each with 40 g/ }).click()
+  await expect(heading(page)).toContainText('in three pint jars')
+  await expect(page.getByText('40 g of herb and 280 mL of oil in each.')).toBeVisible()
+  await expect(page.getByText('Stop.')).toHaveCount(0)
+
+  // Too thick: the leaner ratio that covers.
+  await word(page, /^herb to oil:/)
+  await page.getByLabel('Or your own').fill('1:3')
+  await thatIsIt(page)
+  await page.getByRole('button', { name: /^Take 1:\d+(\.5)?, which covers it/ }).click()
+  await expect(page.getByText('Stop.')).toHaveCount(0)
+})
+
+test('several herbs in parts, and several oils', async ({ page }) => {
+  await bench(page)
+  await word(page, /^the herb:/)
+  await page.getByRole('button', { name: 'Add another herb' }).click()
+  await page.getByLabel(/^Another in place of/).fill('self')
+  await page.getByRole('radio', { name: /^self-heal/ }).check()
+  await page.getByLabel('Parts of calendula').fill('2')
+  await thatIsIt(page)
+  await expect(heading(page)).toContainText('calendula and self-heal (two to one) oil')
+  await word(page, /^the oil:/)
+  await page.getByLabel('With a second oil').selectOption('jojoba')
+  await page.getByLabel('And another').selectOption('hazelnut')
+  await page.getByLabel('Parts of the first oil').fill('2')
+  await thatIsIt(page)
+  await expect(heading(page)).toContainText(/with a quarter (jojoba|hazelnut oil) and a quarter/)
+  await expect(page.getByText(/Contains tree nuts/)).toBeVisible()
+  await figure(page, /^iodine value:/).click()
+  await expect(page.getByText(/AOCS Cd 1c-85/).first()).toBeVisible()
+  await page.keyboard.press('Escape')
+
+  // Taking a herb out again leaves the other.
+  await word(page, /^the herb:/)
+  await page.getByRole('button', { name: 'Take out calendula' }).click()
+  await thatIsIt(page)
+  await expect(heading(page)).toContainText('of self-heal oil')
+})
+
+test('a wilted plant is weighed until it is ready', async ({ page }) => {
+  await bench(page)
+  await word(page, /^how it is cut:/)
+  await page.getByRole('radio', { name: /^wilted/ }).check()
+  await expect(heading(page)).toContainText('flower heads or petals, wilted')
+  await page.getByLabel('Picked').fill('100 g')
+  await page.getByLabel('Now').fill('120 g')
+  await page.getByRole('button', { name: 'Is it ready?' }).click()
+  await expect(page.getByText(/wilting only takes water away/)).toBeVisible()
+  await expect(page.getByLabel('Picked')).toHaveValue('100 g')
+  await page.getByLabel('Now').fill('80 g')
+  await page.getByLabel('Since').fill('8 h')
+  await page.getByRole('button', { name: 'Is it ready?' }).click()
+  await expect(page.getByText(/not yet\. At this rate/)).toBeVisible()
+  await page.getByLabel('Now').fill('60 g')
+  await page.getByRole('button', { name: 'Is it ready?' }).click()
+  await expect(page.getByText(/it is wilted, and ready/)).toBeVisible()
+  await page.getByRole('button', { name: /^Reckon with 75 % water/ }).click()
+  await thatIsIt(page)
+  await expect(page.getByText('Worth, as dry herb')).toBeVisible()
+  await expect(page.getByText(/Wilted herb: cover the jar with a cloth/)).toBeVisible()
+
+  // For the kitchen it is refused, and dried it is not.
+  await word(page, /^what for:/)
+  await page.getByRole('radio', { name: 'the kitchen' }).check()
+  await thatIsIt(page)
+  await expect(page.getByText(/botulinum/)).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Start this batch' })).toBeDisabled()
+  await page.getByRole('button', { name: 'Use it dried.' }).click()
+  await expect(page.getByText(/botulinum/)).toHaveCount(0)
+})
+
+test('ways and oils stand side by side, and are taken by a press', async ({ page }) => {
+  await bench(page)
+  await word(page, /^when:/)
+  await page.getByLabel('Ready by').fill('2026-12-12')
+  await thatIsIt(page)
+  const ways = page.getByRole('table')
+  await expect(ways.getByRole('row', { name: /^cold, on a shelf/ })).toContainText('11 days late')
+  await ways.getByRole('button', { name: 'slow cooker' }).click()
+  await expect(heading(page)).toContainText('in the slow cooker for 8 h')
+  await expect(ways.getByRole('row', { name: /^slow cooker/ })).toContainText('Sat 12 Dec')
+  await page.getByRole('button', { name: 'under 71 °C' }).click()
+  await expect(heading(page)).toContainText('for 6 h at 60 °C')
+
+  await page.getByRole('tab', { name: 'Which oil' }).click()
+  await page.getByRole('button', { name: /^All \d+ oils/ }).click()
+  await page.getByRole('button', { name: 'Use camellia seed oil instead' }).click()
+  await expect(heading(page)).toContainText('in camellia seed oil')
+  await page.getByRole('button', { name: 'Blend in olive oil' }).click()
+  await expect(heading(page)).toContainText('with half olive oil')
+})
+
+test('the kitchen card is the plan, with boxes to tick', async ({ page }) => {
+  const house = await bench(page)
+  await page.getByRole('link', { name: 'Kitchen card' }).click()
+  await expect(page.getByRole('heading', { name: /^Calendula in/ })).toBeVisible()
+  const boxes = page.getByRole('checkbox')
+  expect(await boxes.count()).toBeGreaterThan(8)
+  await page.getByRole('checkbox', { name: /^Weigh \d+ g/ }).check()
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByRole('navigation', { name: 'Places' })).toBeHidden()
+  await page.emulateMedia({ media: null })
+  const pdf = await page.request.post(`${house.replace('/h/', '/api/houses/')}/card`, {
+    data: { wish: { herbs: [{ id: 'calendula' }], oils: ['olive'] } },
+    headers: {
+      'X-XSRF-TOKEN': decodeURIComponent(
+        (await page.context().cookies()).find((each) => each.name === 'XSRF-TOKEN')?.value ?? '',
+      ),
+    },
+  })
+  expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-')
+})
+
+test('by the keyboard alone: a way out, a tab, a lot of one’s own', async ({ page }) => {
+  const house = await bench(page)
+  await page.keyboard.press('o')
+  await expect(page.getByRole('tab', { name: 'Which oil' })).toHaveAttribute('data-state', 'active')
+  await page.keyboard.press('l')
+  await expect(page.getByRole('tab', { name: 'From Stores' })).toHaveAttribute('data-state', 'active')
+  await page.keyboard.press('w')
+  await expect(page.getByRole('table')).toBeVisible()
+  await page.keyboard.press('Shift+K')
+  await expect(page.getByRole('dialog', { name: 'Keep as a recipe' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('c')
+  await expect(page.getByRole('heading', { name: 'The cupboard is bare.' })).toBeVisible()
+  await page.keyboard.press('n')
+  await expect(page).toHaveURL(house + '/stores/new')
+})
+
+test('a slow server never shows an old answer as the new one', async ({ page }) => {
+  await bench(page)
+  await word(page, /^how much:/)
+  await page.getByLabel('How much', { exact: true }).selectOption('oil')
+  await page.getByLabel('Oil there is, or wanted').fill('200 mL')
+  await expect(heading(page)).toContainText('200 mL of oil')
+  let first = true
+  await page.route('**/reckon', async (route) => {
+    // The first question is answered last.
+    if (first) {
+      first = false
+      await new Promise((resolve) => setTimeout(resolve, 1500))
+    }
+    await route.continue().catch(() => undefined)
+  })
+  await page.getByLabel('Oil there is, or wanted').fill('300 mL')
+  await page.waitForTimeout(200)
+  await page.getByLabel('Oil there is, or wanted').fill('400 mL')
+  await expect(heading(page)).toContainText('400 mL of oil')
+  await page.waitForTimeout(1800)
+  await expect(heading(page)).toContainText('400 mL of oil')
+})
