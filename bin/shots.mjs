@@ -37,7 +37,7 @@ const steps = {
   },
   async bench(page, house) {
     await page.evaluate((key) => localStorage.setItem(key, JSON.stringify({
-      herb: { id: 'marshmallow-root' }, oils: [{ id: 'sunflower', parts: '2' }, { id: 'jojoba', parts: '1' }],
+      herbs: [{ id: 'marshmallow-root' }], oils: [{ id: 'sunflower', parts: '2' }, { id: 'jojoba', parts: '1' }],
       method: 'slow-cooker', purpose: 'salve', ready_by: '2026-12-12',
     })), 'kettle.bench.' + house.split('/').pop())
     await page.goto(house + '/bench')
@@ -63,6 +63,37 @@ const steps = {
     await page.getByRole('link', { name: 'Print view' }).click()
     await page.getByRole('img').first().waitFor()
   },
+  async stores(page, house) {
+    await page.goto(house + '/stores')
+    await page.getByText('Also what is used up').waitFor()
+  },
+  async lot(page, house) {
+    await page.goto(house + '/stores')
+    await page.getByRole('link', { name: /^Calendula/ }).first().click()
+    await page.getByText('What came and went').waitFor()
+    await page.getByRole('button', { name: 'Look at it now' }).click()
+  },
+  async oils(page, house) {
+    await steps.bench(page, house)
+    await page.getByRole('tab', { name: 'Which oil' }).click()
+    await page.getByText('All 31 oils').scrollIntoViewIfNeeded()
+    await page.getByRole('tab', { name: 'Which oil' }).evaluate((tab) => tab.scrollIntoView())
+  },
+  async ways(page, house) {
+    await steps.bench(page, house)
+    await page.getByRole('tab', { name: 'Ways side by side' }).evaluate((tab) => tab.scrollIntoView())
+  },
+  async recipe(page, house) {
+    await page.goto(house + '/recipes/read')
+    await page.getByLabel('The recipe').fill('Winter salve oil\n1 cup oil, 6 tbsp dried flowers\n1 oz dried calendula petals\n20 g beeswax\nSteep in a dark cupboard for 6 weeks, shaking daily.')
+    await page.getByRole('button', { name: 'Read it' }).click()
+    await page.getByText('Put it on the bench').waitFor()
+  },
+  async card(page, house) {
+    await steps.bench(page, house)
+    await page.goto(house + '/bench/card')
+    await page.getByText('bone-dry').first().waitFor()
+  },
   async house(page, house) {
     await page.goto(house + '/house')
     await page.getByText('Jars and bottles').waitFor()
@@ -81,6 +112,6 @@ async function take(name, step, options, file = name) {
 
 for (const name of Object.keys(steps)) await take(name, name, {})
 const phone = { viewport: { width: 390, height: 844 }, isMobile: true }
-for (const name of ['today', 'bench', 'shelf', 'press']) await take(name, name, phone, `${name}-phone`)
+for (const name of ['today', 'bench', 'shelf', 'stores']) await take(name, name, phone, `${name}-phone`)
 await take('bench', 'bench', { colorScheme: 'dark' }, 'bench-night')
 await browser.close()

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Kettle;
 
-use Kettle\Material\OilRanking;
 use Kettle\Material\Tables;
 use Kettle\Material\Wilting;
 use Kettle\Measure\Kind;
@@ -66,7 +65,6 @@ final readonly class Desk
      */
     public function oils(string $purpose, Kitchen $kitchen): array
     {
-        $ranked = (new OilRanking($this->bench->cupboard()))->for($this->bench->cupboard()->purpose($purpose), $kitchen->roomC, $kitchen->stock);
 
         return array_map(fn (array $oil) => [
             'id' => $oil['carrier']->id,
@@ -85,7 +83,7 @@ final readonly class Desk
             'picture' => $oil['carrier']->picture() === null ? null : array_map(fn (float $percent) => round($percent, 1), $oil['carrier']->picture()),
             'stock_text' => $oil['stock_ml'] > 0 ? Measure\AmountWriter::plain($oil['stock_ml'], Kind::Volume) : null,
             'price_text' => $oil['price'] === null ? null : Recipe\PlanDocument::money($oil['price'], $kitchen->currency),
-        ], $ranked);
+        ], $kitchen->ranked($purpose));
     }
 
     /**

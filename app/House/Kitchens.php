@@ -19,8 +19,8 @@ use Kettle\Stores\LotKind;
 /** The current house as the core wants it. */
 final readonly class Kitchens
 {
-    /** Lots looked at for one wish: a house seldom has more of a thing that is not used up. */
-    private const LOTS = 200;
+    /** Lots of one thing looked at for a wish: nobody pours together more. */
+    private const LOTS = 12;
 
     public function __construct(private CurrentHouse $current, private Bench $bench)
     {
@@ -72,19 +72,23 @@ final readonly class Kitchens
         $oils = is_array($wish['oils'] ?? null) ? array_slice($wish['oils'], 0, 12) : [];
         $carriers = [...array_filter($oils, 'is_string'), ...$names(array_filter($oils, 'is_array'), 'id')];
         $zone = $this->current->house()->zone();
-        $lots = Lot::query()->where('left', '>', 0)->where(fn ($query) => $query
+        // The oldest that may be used come first, of each thing by itself: a hundred tins of one oil must not hide another.
+        $ranked = Lot::query()->where('left', '>', 0)->where(fn ($query) => $query
             ->where(fn ($herb) => $herb->where('kind', LotKind::Herb)->where(fn ($any) => $any
                 ->whereIn('material', $names($herbs, 'id'))->orWhere(fn ($own) => $own->where('material', '')->whereIn('called', $names($herbs, 'name')))))
             ->orWhere(fn ($oil) => $oil->where('kind', LotKind::Carrier)->whereIn('material', $carriers)))
-            ->orderBy('best_before')->limit(self::LOTS)->get();
+            ->selectRaw("*, ROW_NUMBER() OVER (PARTITION BY kind, material, IF(material = '', called, ''), COALESCE(state, '')
+                ORDER BY COALESCE(best_before < ?, 0) OR COALESCE(verdict = 'past', 0), best_before IS NULL, best_before, got_on, id) AS place", [$this->now()->format('Y-m-d')]);
+        $named = [...$names($herbs, 'lot'), ...$names(array_filter($oils, 'is_array'), 'lot')];
+        $lots = Lot::query()->fromSub($ranked, 'lots')->where(fn ($query) => $query->where('place', '<=', self::LOTS)->orWhereIn('uid', $named))->orderBy('place')->get();
 
-        return $this->kitchen($this->jars(), array_values($lots->map(fn (Lot $lot) => $lot->core($zone))->all()), $this->stock());
+        return $this->kitchen($this->jars(), array_values($lots->map(fn (Lot $lot) => $lot->core($zone))->all()), $this->stock(...));
     }
 
     /** With how much there is of every oil: enough to set them in order. */
     public function withStock(): Kitchen
     {
-        return $this->kitchen([], [], $this->stock());
+        return $this->kitchen([], [], $this->stock(...));
     }
 
     /** @return list<\Kettle\Vessel\Jar> */
@@ -112,9 +116,9 @@ final readonly class Kitchens
     /**
      * @param  list<\Kettle\Vessel\Jar>  $jars
      * @param  list<\Kettle\Stores\Lot>  $lots
-     * @param  array<string, array{ml: float, price: ?float}>  $stock
+     * @param  array<string, array{ml: float, price: ?float}>|\Closure(): array<string, array{ml: float, price: ?float}>  $stock
      */
-    private function kitchen(array $jars, array $lots = [], array $stock = []): Kitchen
+    private function kitchen(array $jars, array $lots = [], array|\Closure $stock = []): Kitchen
     {
         $house = $this->current->house();
         $user = Auth::user();

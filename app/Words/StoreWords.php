@@ -88,17 +88,17 @@ final readonly class StoreWords
     /**
      * What in Stores wants seeing to: past, ageing, and materials of which little is left in all.
      *
-     * @return array{list<StoreTask>, int} the weightiest, and how many there are
+     * @return array{list<StoreTask>, bool} the weightiest, and whether there are more
      */
     public function tasks(): array
     {
         $kitchen = $this->kitchens->plain();
         $soon = $kitchen->today()->modify('+'.Condition::WARN_DAYS.' days')->format('Y-m-d');
-        $aged = fn (): Builder => Lot::query()->where('left', '>', 0)->where(
+        $tasks = [];
+        $aged = Lot::query()->where('left', '>', 0)->where(
             fn (Builder $query) => $query->where('best_before', '<=', $soon)->orWhereIn('verdict', ['past', 'soon']),
         );
-        $tasks = [];
-        foreach ($aged()->orderByRaw('best_before IS NULL, best_before')->orderBy('id')->limit(self::TASKS)->get() as $lot) {
+        foreach ($aged->orderByRaw('best_before IS NULL, best_before')->orderBy('id')->limit(self::TASKS + 1)->get() as $lot) {
             $condition = Condition::of($lot->core($kitchen->now->getTimezone()), $kitchen->today(), $this->bench->cupboard());
             if ($condition->is !== Condition::SOUND) {
                 $tasks[] = new StoreTask($lot->uid, $lot->called, $condition->is, $condition->reasons[0]);
@@ -108,12 +108,11 @@ final readonly class StoreWords
         $low = Lot::query()->where('is_low', true)->whereNotExists(fn ($more) => $more->select(DB::raw('1'))->from('lots', 'other')
             ->whereColumn('other.house_id', 'lots.house_id')->whereColumn('other.kind', 'lots.kind')->whereColumn('other.material', 'lots.material')
             ->where('other.material', '!=', '')->where('other.is_low', false)->whereNull('other.deleted_at'));
-        $total = $aged()->count() + (clone $low)->count();
-        foreach ($low->orderBy('called')->orderBy('id')->limit(self::TASKS)->get() as $lot) {
+        foreach ($low->orderBy('called')->orderBy('id')->limit(self::TASKS + 1)->get() as $lot) {
             $tasks[] = new StoreTask($lot->uid, $lot->called, 'low', (float) $lot->left > 0 ? 'Only '.$this->amount($lot, (float) $lot->left).' left.' : 'None left.');
         }
 
-        return [array_slice($tasks, 0, self::TASKS), $total];
+        return [array_slice($tasks, 0, self::TASKS), count($tasks) > self::TASKS];
     }
 
     public function amount(Lot $lot, float $amount): string
@@ -137,7 +136,7 @@ final readonly class StoreWords
         $herb = $cupboard->herbs()[$lot->material] ?? null;
         $lies = $form === null ? '' : ($lot->state?->isWet() === true ? $form->plain.', '.$lot->state->value : $form->name);
 
-        return implode('; ', array_filter([$herb !== null && $herb->name !== $lot->called ? $herb->name : '', $lot->part !== '' ? $lot->part : ($herb->part ?? ''), $lies]));
+        return implode('; ', array_filter([$herb !== null && $herb->name !== $lot->called ? $herb->name : '', $lot->part, $lies]));
     }
 
     private function got(Lot $lot): string

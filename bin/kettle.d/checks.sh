@@ -103,6 +103,7 @@ take_shots() {
 
 run_bench() {
   # shellcheck disable=SC2086
+  install_packages chromium
   instance bench
   trap stop_instance EXIT
   stop_instance

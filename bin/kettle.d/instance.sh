@@ -26,6 +26,8 @@ secret() { php -r 'echo bin2hex(random_bytes(20));'; }
 make_env() {
   [ -f "$ENV_FILE" ] && return 0
   step "fresh secrets in ${ENV_FILE#"$ROOT"/}"
+  # What was cached from the secrets before would be believed instead.
+  rm -f "$KETTLE_VAR"/cache/*.php
   local port db
   port=${KETTLE_PORT:-$(free_port)}
   db=${KETTLE_DB_PORT:-$(free_port)}

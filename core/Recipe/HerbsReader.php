@@ -14,6 +14,7 @@ use Kettle\Material\State;
 use Kettle\Material\Wilting;
 use Kettle\Measure\Amount;
 use Kettle\Measure\Kind;
+use Kettle\Reason\Faults;
 use Kettle\Reason\Refused;
 
 /**
@@ -44,28 +45,26 @@ final readonly class HerbsReader
 
     /**
      * @param  array<mixed>  $wish
-     * @return array{array{mix: HerbMix, total: ?Amount}|null, list<array{field: string, reason: string, sentence: string}>}
+     * @param  Faults  $faults to which each herb's are added
+     * @return array{mix: HerbMix, total: ?Amount}|null null when one could not be read
      *
      * @throws MaterialRefused when they do not make a mix
      */
-    public function read(array $wish): array
+    public function read(array $wish, Faults $faults): ?array
     {
         $list = self::list($wish);
         $many = is_array($wish['herbs'] ?? null) && $wish['herbs'] !== [];
-        $read = $faults = [];
+        $read = [];
         foreach ($list as $i => $herb) {
             $field = $many ? "herbs.{$i}" : 'herb';
             try {
                 $read[] = $this->one(is_array($herb) ? $herb : []);
             } catch (Refused $refused) {
-                $faults[] = $refused->about(rtrim($field.'.'.$refused->field, '.'))->toArray();
+                $faults->add($refused->about(rtrim($field.'.'.$refused->field, '.')));
             }
         }
-        if ($faults !== []) {
-            return [null, $faults];
-        }
 
-        return [$this->together($read), []];
+        return count($read) === count($list) ? $this->together($read) : null;
     }
 
     /**

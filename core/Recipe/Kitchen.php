@@ -29,7 +29,7 @@ final readonly class Kitchen
      * @param  float  $roomC the room's warmth, degrees C
      * @param  ?list<string>  $things ids of what the house has to work with; null when it has not said
      * @param  list<Lot>  $lots those of the herbs and oils wished for
-     * @param  array<string, array{ml: float, price: ?float}>  $stock of every oil: mL and price of 100 mL, by carrier id
+     * @param  array<string, array{ml: float, price: ?float}>|\Closure(): array<string, array{ml: float, price: ?float}>  $stock of every oil: mL and price of 100 mL, by carrier id; asked for only where it matters
      * @param  string  $currency ISO 4217, empty when the house has not said
      */
     public function __construct(
@@ -43,7 +43,7 @@ final readonly class Kitchen
         public float $roomC = self::ROOM_C,
         public ?array $things = null,
         public array $lots = [],
-        public array $stock = [],
+        private array|\Closure $stock = [],
         public string $currency = '',
     ) {
     }
@@ -85,9 +85,15 @@ final readonly class Kitchen
         return $jars;
     }
 
+    /** @return array<string, array{ml: float, price: ?float}> of every oil: mL and price of 100 mL, by carrier id */
+    public function stock(): array
+    {
+        return is_array($this->stock) ? $this->stock : ($this->stock)();
+    }
+
     /** @return list<array{carrier: Carrier, score: float, marks: array<string, float>, reasons: list<string>, stock_ml: float, price: ?float}> oils for a purpose, best first */
     public function ranked(string $purpose): array
     {
-        return (new OilRanking($this->cupboard))->for($this->cupboard->purpose($purpose), $this->roomC, $this->stock);
+        return (new OilRanking($this->cupboard))->for($this->cupboard->purpose($purpose), $this->roomC, $this->stock());
     }
 }

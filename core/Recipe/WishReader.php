@@ -14,6 +14,7 @@ use Kettle\Material\MaterialRefused;
 use Kettle\Measure\Amount;
 use Kettle\Measure\Kind;
 use Kettle\Measure\Ratio;
+use Kettle\Reason\Faults;
 use Kettle\Reason\Refused;
 use Kettle\Vessel\Jar;
 use Kettle\Vessel\JarRefused;
@@ -31,8 +32,7 @@ final class WishReader
     /** Keys of a wish, but for its herbs and oils. */
     private const PLAIN = ['oil_amount', 'ratio', 'basis', 'jar', 'jars', 'method', 'school', 'way', 'start', 'ready_by', 'purpose'];
 
-    /** @var list<array{field: string, reason: string, sentence: string}> */
-    private array $faults = [];
+    private Faults $faults;
 
     private readonly HerbsReader $herbs;
 
@@ -42,6 +42,7 @@ final class WishReader
         private readonly Kitchen $kitchen,
     ) {
         $this->herbs = new HerbsReader($cupboard, $kitchen);
+        $this->faults = new Faults;
     }
 
     /**
@@ -51,39 +52,34 @@ final class WishReader
      */
     public function read(array $wish): Wish
     {
-        $this->faults = [];
-        $read = $this->trying('herbs', function () use ($wish) {
-            [$read, $faults] = $this->herbs->read($wish);
-            $this->faults = [...$this->faults, ...$faults];
-
-            return $read;
-        });
+        $faults = $this->faults = new Faults;
+        $read = $faults->trying('herbs', fn () => $this->herbs->read($wish, $faults));
         $mix = $read['mix'] ?? null;
-        $blend = $this->trying('oils', fn () => $this->blend($wish['oils'] ?? null));
-        $oil = $blend === null ? null : $this->trying('oil_amount', fn () => $this->oilAmount($wish, $blend));
-        $finished = $this->trying('finished', fn () => $this->finished($wish['finished'] ?? null));
-        $byJar = $this->trying('by_jar', fn () => $this->byJar($wish['by_jar'] ?? null));
-        $ratio = $this->trying('ratio', fn () => ($typed = Fields::text($wish, 'ratio')) === null ? null : Ratio::read($typed));
-        $basis = $this->trying('basis', fn () => $this->oneOf($wish, 'basis', [Wish::DRY, Wish::AS_IT_LIES])) ?? Wish::DRY;
-        $jar = $this->trying('jar', fn () => $this->jar($wish['jar'] ?? null));
-        $jars = $this->trying('jars', fn () => $this->jars($wish));
-        $method = $this->trying('method', fn () => $this->methods->method(Fields::text($wish, 'method') ?? 'cold'));
-        $school = $method === null || $mix === null ? null : $this->trying('school', function () use ($wish, $method, $mix) {
+        $blend = $faults->trying('oils', fn () => $this->blend($wish['oils'] ?? null));
+        $oil = $blend === null ? null : $faults->trying('oil_amount', fn () => $this->oilAmount($wish, $blend));
+        $finished = $faults->trying('finished', fn () => $this->finished($wish['finished'] ?? null));
+        $byJar = $faults->trying('by_jar', fn () => $this->byJar($wish['by_jar'] ?? null));
+        $ratio = $faults->trying('ratio', fn () => ($typed = Fields::text($wish, 'ratio')) === null ? null : Ratio::read($typed));
+        $basis = $faults->trying('basis', fn () => $this->oneOf($wish, 'basis', [Wish::DRY, Wish::AS_IT_LIES])) ?? Wish::DRY;
+        $jar = $faults->trying('jar', fn () => $this->jar($wish['jar'] ?? null));
+        $jars = $faults->trying('jars', fn () => $this->jars($wish));
+        $method = $faults->trying('method', fn () => $this->methods->method(Fields::text($wish, 'method') ?? 'cold'));
+        $school = $method === null || $mix === null ? null : $faults->trying('school', function () use ($wish, $method, $mix) {
             $id = Fields::text($wish, 'school');
 
             return $id === null ? $method->schoolFor($mix) : $method->school($id);
         });
-        $way = $this->trying('way', fn () => $this->oneOf($wish, 'way', Uptake::WAYS));
-        $start = $this->trying('start', fn () => $this->day($wish, 'start'));
-        $readyBy = $this->trying('ready_by', fn () => $this->day($wish, 'ready_by'));
+        $way = $faults->trying('way', fn () => $this->oneOf($wish, 'way', Uptake::WAYS));
+        $start = $faults->trying('start', fn () => $this->day($wish, 'start'));
+        $readyBy = $faults->trying('ready_by', fn () => $this->day($wish, 'ready_by'));
         if ($start !== null && $readyBy !== null && $start > $readyBy) {
-            $this->fault(DiaryRefused::startAfterReady($start->format('j F'), $readyBy->format('j F'))->about('ready_by'));
+            $faults->add(DiaryRefused::startAfterReady($start->format('j F'), $readyBy->format('j F'))->about('ready_by'));
         }
-        $purpose = $this->trying('purpose', fn () => $this->cupboard->purpose(Fields::text($wish, 'purpose') ?? 'skin')->id) ?? 'skin';
+        $purpose = $faults->trying('purpose', fn () => $this->cupboard->purpose(Fields::text($wish, 'purpose') ?? 'skin')->id) ?? 'skin';
         $herb = $read['total'] ?? null;
         $this->onlyOneWay($herb, $oil, $finished, $byJar);
-        if ($this->faults !== []) {
-            throw WishRefused::faults($this->faults);
+        if ($faults->all() !== []) {
+            throw WishRefused::faults($faults->all());
         }
         assert($mix !== null && $blend !== null && $method !== null && $school !== null);
 
@@ -127,35 +123,13 @@ final class WishReader
         return array_map(fn (mixed $each) => is_array($each) ? array_diff_key($each, ['lot' => 1]) : $each, is_array($list) ? array_values($list) : []);
     }
 
-    /**
-     * @template T
-     *
-     * @param  \Closure(): T  $read
-     * @return T|null
-     */
-    private function trying(string $field, \Closure $read): mixed
-    {
-        try {
-            return $read();
-        } catch (Refused $refused) {
-            $this->fault($refused->field === '' ? $refused->about($field) : $refused);
-
-            return null;
-        }
-    }
-
-    private function fault(Refused $refused): void
-    {
-        $this->faults[] = $refused->toArray();
-    }
-
     /** How much can be said from one side only, but for herb and oil together, which give the ratio. */
     private function onlyOneWay(?Amount $herb, ?Amount $oil, ?Finished $finished, ?ByJar $byJar): void
     {
         if ($byJar !== null && ($herb !== null || $oil !== null || $finished !== null)) {
-            $this->faults[] = ['field' => 'by_jar', 'reason' => 'disagree', 'sentence' => 'By the jar, the jar says how much herb and oil there is. Leave the other amounts out, or weigh instead.'];
+            $this->faults->add(new YieldRefused('disagree', 'By the jar, the jar says how much herb and oil there is. Leave the other amounts out, or weigh instead.', 'by_jar'));
         } elseif ($finished !== null && ($herb !== null || $oil !== null)) {
-            $this->faults[] = ['field' => 'finished', 'reason' => 'disagree', 'sentence' => 'The finished amount says how much herb and oil go in. Leave those out, or leave the finished amount out.'];
+            $this->faults->add(new YieldRefused('disagree', 'The finished amount says how much herb and oil go in. Leave those out, or leave the finished amount out.', 'finished'));
         }
     }
 

@@ -10,7 +10,7 @@ use Kettle\Material\State;
 use Kettle\Measure\AmountReader;
 use Kettle\Measure\Density;
 use Kettle\Measure\Kind;
-use Kettle\Reason\Refused;
+use Kettle\Reason\Faults;
 
 /**
  * Reads a lot as people write it, from a form or a line of CSV, gathering every fault: field name to text.
@@ -22,9 +22,6 @@ final class LotReader
         'kind', 'material', 'called', 'part', 'form', 'state', 'amount', 'low_at', 'price', 'got_how', 'got_where', 'got_on',
         'opened_on', 'best_before', 'food_grade', 'allergens', 'note',
     ];
-
-    /** @var list<array{field: string, reason: string, sentence: string}> */
-    private array $faults = [];
 
     /** @param  array<string, string>  $sizes names of the house's jars and bottles by id */
     public function __construct(
@@ -43,33 +40,33 @@ final class LotReader
      */
     public function read(array $fields, string $id = ''): array
     {
-        $this->faults = [];
+        $faults = new Faults;
         /** @var array<string, string> $text */
         $text = array_combine(self::FIELDS, array_map(fn (string $field) => $this->text($fields, $field), self::FIELDS));
         $kind = LotKind::tryFrom(mb_strtolower($text['kind']) === 'oil' ? 'carrier' : mb_strtolower($text['kind']));
         if ($kind === null) {
             throw LotsRefused::of([LotRefused::kind()->toArray()]);
         }
-        [$material, $called, $allergens, $density, $form] = $this->trying('material', fn () => $this->material($kind, $text)) ?? ['', '', [], null, null];
-        $state = $kind === LotKind::Herb ? $this->trying('state', fn () => $this->state($text['state'], $form)) : null;
-        $amount = $this->trying('amount', fn () => $this->amount($kind, $text['amount'], $density, $form)) ?? 0.0;
-        $low = $text['low_at'] === '' ? null : $this->trying('low_at', fn () => $this->amount($kind, $text['low_at'], $density, $form));
-        $price = $text['price'] === '' ? null : $this->trying('price', fn () => $this->price($text['price']));
-        $gotOn = $this->trying('got_on', fn () => $this->day($text['got_on'], 'got_on', true));
-        $openedOn = $this->trying('opened_on', fn () => $this->day($text['opened_on'], 'opened_on', true));
-        $bestBefore = $this->trying('best_before', fn () => $this->day($text['best_before'], 'best_before', false));
+        [$material, $called, $allergens, $density, $form] = $faults->trying('material', fn () => $this->material($kind, $text)) ?? ['', '', [], null, null];
+        $state = $kind === LotKind::Herb ? $faults->trying('state', fn () => $this->state($text['state'], $form)) : null;
+        $amount = $faults->trying('amount', fn () => $this->amount($kind, $text['amount'], $density, $form)) ?? 0.0;
+        $low = $text['low_at'] === '' ? null : $faults->trying('low_at', fn () => $this->amount($kind, $text['low_at'], $density, $form));
+        $price = $text['price'] === '' ? null : $faults->trying('price', fn () => $this->price($text['price']));
+        $gotOn = $faults->trying('got_on', fn () => $this->day($text['got_on'], 'got_on', true));
+        $openedOn = $faults->trying('opened_on', fn () => $this->day($text['opened_on'], 'opened_on', true));
+        $bestBefore = $faults->trying('best_before', fn () => $this->day($text['best_before'], 'best_before', false));
         if ($gotOn !== null && $openedOn !== null && $openedOn < $gotOn) {
-            $this->faults[] = LotRefused::openedBefore()->toArray();
+            $faults->add(LotRefused::openedBefore());
         }
-        $food = $this->trying('food_grade', fn () => $this->yesOrNo($text['food_grade'], 'food_grade')) ?? false;
+        $food = $faults->trying('food_grade', fn () => $this->yesOrNo($text['food_grade'], 'food_grade')) ?? false;
         $own = array_values(array_filter(array_map('trim', preg_split('/[;|]/', $text['allergens']) ?: []), fn (string $each) => $each !== ''));
         foreach (['got_where' => 160, 'note' => 1000, 'allergens' => 160, 'got_how' => 20, 'part' => 40] as $field => $most) {
             if (mb_strlen($text[$field]) > $most) {
-                $this->faults[] = LotRefused::tooLong($field, $most)->toArray();
+                $faults->add(LotRefused::tooLong($field, $most));
             }
         }
-        if ($this->faults !== []) {
-            throw LotsRefused::of($this->faults);
+        if ($faults->all() !== []) {
+            throw LotsRefused::of($faults->all());
         }
 
         return [
@@ -219,22 +216,5 @@ final class LotReader
             '', 'no', 'n', 'false', '0' => false,
             default => throw LotRefused::yesOrNo($typed, $field),
         };
-    }
-
-    /**
-     * @template T
-     *
-     * @param  \Closure(): T  $read
-     * @return T|null
-     */
-    private function trying(string $field, \Closure $read): mixed
-    {
-        try {
-            return $read();
-        } catch (Refused $refused) {
-            $this->faults[] = ($refused->field === '' ? $refused->about($field) : $refused)->toArray();
-
-            return null;
-        }
     }
 }

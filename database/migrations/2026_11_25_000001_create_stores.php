@@ -48,6 +48,8 @@ return new class extends Migration
             $table->softDeletes();
             $table->unique(['house_id', 'uid']);
             $table->index(['house_id', 'kind', 'material']);
+            $table->index(['house_id', 'kind', 'called', 'best_before']);
+            $table->index(['house_id', 'called', 'best_before']);
             $table->index(['house_id', 'best_before']);
             $table->index(['house_id', 'is_low']);
             $table->index(['house_id', 'verdict']);

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { Tabs } from 'radix-ui'
-import { useEffect, useState } from 'react'
+import { useCallback, useDeferredValue, useEffect, useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import { type Problem, send } from '../api/client'
 import { type Shape, useBatchWrite, useHouse, useHouseId, useMaterials } from '../api/hooks'
@@ -42,7 +42,7 @@ export default function Bench() {
   const [tab, setTab] = useState('ways')
   const [keeping, setKeeping] = useState(false)
   const go = useNavigate()
-  const asked = useSettled(wish, 45)
+  const asked = useSettled(wish, 15)
   const plan = useQuery<Shape<'Plan'>, Problem>({
     queryKey: ['house', house, 'reckon', asked],
     queryFn: ({ signal }) => send('POST', `/houses/${house}/reckon`, { body: { wish: asked }, signal }),
@@ -61,6 +61,9 @@ export default function Bench() {
     }
   }, [query, setQuery, setWish])
 
+  const shown = plan.data ?? last
+  // The sentence and its figures first; what lies below the fold may come a moment after.
+  const below = useDeferredValue(shown)
   const repeats = sessionStorage.getItem('kettle.repeats')
   const start = useBatchWrite((batch) => {
     sessionStorage.removeItem('kettle.repeats')
@@ -70,7 +73,7 @@ export default function Bench() {
   })
   const begin = () => start.mutate({ path: `/houses/${house}/batches`, body: { wish, origin, repeats } })
   const ready = works && plan.isSuccess && !start.isPending
-  const take = (change_: Record<string, unknown>) => change(change_ as Partial<Wish>)
+  const take = useCallback((change_: Record<string, unknown>) => change(change_ as Partial<Wish>), [change])
   useKey('S', 'Start this batch', begin, ready)
   useKey('e', 'Change the first word of the sentence', () => setOpen('herb'))
   useKey('w', 'Set the ways side by side', () => setTab('ways'))
@@ -80,7 +83,6 @@ export default function Bench() {
 
   if (!settings.data || !materials.data) return <Waiting what="the bench" />
   const problem = plan.isError ? plan.error : null
-  const shown = plan.data ?? last
   const ways = (problem?.faults ?? []).flatMap((fault) => (fault.ways ?? []) as WayOut[])
   return (
     <div className="flex flex-col gap-6 max-sm:pb-16">
@@ -189,13 +191,13 @@ export default function Bench() {
               ))}
             </Tabs.List>
             <Tabs.Content value="ways" className="pt-4">
-              <MethodsSideBySide methods={shown.methods ?? []} wanted={wish.ready_by} take={take} />
+              <MethodsSideBySide methods={(below ?? shown).methods ?? []} wanted={wish.ready_by} take={take} />
             </Tabs.Content>
             <Tabs.Content value="oils" className="pt-4">
-              <WhichOil wish={wish} purpose={shown.purpose} change={change} />
+              <WhichOil wish={wish} purpose={(below ?? shown).purpose} change={change} />
             </Tabs.Content>
             <Tabs.Content value="stores" className="pt-4">
-              <FromStores plan={shown} wish={wish} change={change} />
+              <FromStores plan={below ?? shown} wish={wish} change={change} />
             </Tabs.Content>
           </Tabs.Root>
         </>

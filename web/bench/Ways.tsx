@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import type { Shape } from '../api/hooks'
 import { TextButton } from '../parts/Button'
 import { Notice } from '../parts/Notice'
@@ -81,7 +82,7 @@ type Props = {
 }
 
 /** Every method for the same wish, on one line of days. Press one to take it. */
-export function MethodsSideBySide({ methods, wanted, take }: Props) {
+export const MethodsSideBySide = memo(function MethodsSideBySide({ methods, wanted, take }: Props) {
   const shown = methods.map((method) => ({
     method,
     school: method.schools.find((each) => each.id === method.school) ?? method.schools[0],
@@ -118,7 +119,9 @@ export function MethodsSideBySide({ methods, wanted, take }: Props) {
                   {method.refused || method.chosen ? (
                     method.name
                   ) : (
-                    <TextButton onClick={() => take({ method: method.id, school: null })}>{method.name}</TextButton>
+                    <TextButton className="!min-h-6" onClick={() => take({ method: method.id, school: null })}>
+                      {method.name}
+                    </TextButton>
                   )}
                   <span className="text-soft block font-normal">{school.span_text}</span>
                 </th>
@@ -160,7 +163,7 @@ export function MethodsSideBySide({ methods, wanted, take }: Props) {
       <Schools methods={methods} take={take} />
     </div>
   )
-}
+})
 
 /** The schools of the chosen method, beside one another. */
 function Schools({ methods, take }: Pick<Props, 'methods' | 'take'>) {

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react'
+import { useCallback, useEffect, useState } from 'react'
 import type { Shape } from '../api/hooks'
 
 export type Wish = Shape<'Wish'>
@@ -41,7 +41,9 @@ function drafted(house: string): Wish {
 export function useDraft(house: string): [Wish, (change: Partial<Wish>) => void, (whole: Wish) => void] {
   const [wish, setWish] = useState<Wish>(() => drafted(house))
   useEffect(() => putOnBench(house, wish), [house, wish])
-  return [wish, (change) => setWish((before) => tidy({ ...before, ...change })), (whole) => setWish(tidy(whole))]
+  const change = useCallback((part: Partial<Wish>) => setWish((before) => tidy({ ...before, ...part })), [])
+  const put = useCallback((whole: Wish) => setWish(tidy(whole)), [])
+  return [wish, change, put]
 }
 
 /** The draft as it was left, to look at and not to change. */

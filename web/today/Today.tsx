@@ -23,7 +23,7 @@ export default function Today() {
   useMinute(today.refetch)
   if (today.isError && !today.data) return <Trouble problem={today.error} />
   if (!today.data) return <Waiting what="today" />
-  const { headline, date, bar, places, coming, due, shown, empty, stores, stores_total } = today.data
+  const { headline, date, bar, places, coming, due, shown, empty, stores, stores_more } = today.data
   if (empty && stores.length === 0)
     return (
       <div className="flex flex-col items-start gap-5">
@@ -45,7 +45,7 @@ export default function Today() {
         {places.map((place) => (
           <Place key={place.place} place={place} />
         ))}
-        {stores.length > 0 ? <AtTheStores stores={stores} total={stores_total} /> : null}
+        {stores.length > 0 ? <AtTheStores stores={stores} more={stores_more} /> : null}
         <section aria-labelledby="coming" className="flex flex-col gap-3">
           <h2 id="coming" className="column-head font-text text-base">
             Coming
@@ -136,7 +136,7 @@ function Place({ place }: { place: TodayShape['places'][number] }) {
 
 const STORE_WORDS = { past: 'Past.', ageing: 'Ageing.', low: 'Low.' }
 
-function AtTheStores({ stores, total }: { stores: TodayShape['stores']; total: number }) {
+function AtTheStores({ stores, more }: { stores: TodayShape['stores']; more: boolean }) {
   const house = useHouseId()
   return (
     <section aria-labelledby="at-stores" className="flex flex-col gap-3">
@@ -156,9 +156,9 @@ function AtTheStores({ stores, total }: { stores: TodayShape['stores']; total: n
           </li>
         ))}
       </ul>
-      {total > stores.length ? (
+      {more ? (
         <Link to={`/h/${house}/stores`} className="underline">
-          {total - stores.length} more in Stores
+          More in Stores
         </Link>
       ) : null}
     </section>

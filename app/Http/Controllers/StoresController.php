@@ -45,7 +45,7 @@ final class StoresController extends Controller
             ->when($asked !== '', fn (Builder $lots) => $lots->where(fn (Builder $any) => $any
                 ->where('called', 'like', '%'.addcslashes($asked, '%_\\').'%')->orWhere('got_where', 'like', '%'.addcslashes($asked, '%_\\').'%')));
         $total = $query->count();
-        $lots = $query->orderBy('called')->orderByRaw('best_before IS NULL, best_before')->orderBy('id')->forPage($page, self::PAGE)->get();
+        $lots = $query->orderBy('called')->orderBy('best_before')->orderBy('id')->forPage($page, self::PAGE)->get();
 
         return $this->json(new StoresPage(
             array_map(fn (string $id, string $name) => new LotKindTab($id, $name, (int) ($counts[$id] ?? 0)), array_keys(self::NAMES), self::NAMES),

@@ -62,7 +62,7 @@ final class TodayController extends Controller
             ->whereIn('step', [Step::Fill, Step::WarmOn, Step::Strain, Step::Decant, Step::Bottle]), self::COMING_LIMIT);
         $total = $due->count() < self::DUE_LIMIT ? $due->where('open', true)->count()
             : Task::query()->where('due_at', '<', $tonight)->where('open', true)->count();
-        [$stores, $storesTotal] = $this->storeWords->tasks();
+        [$stores, $storesMore] = $this->storeWords->tasks();
         $views = array_values($due->map(fn (Task $task) => $this->words->view($task, $task->batch))->all());
 
         return $this->json(new Today(
@@ -72,7 +72,7 @@ final class TodayController extends Controller
             places: $this->places($views),
             coming: $this->days($coming),
             stores: $stores,
-            stores_total: $storesTotal,
+            stores_more: $storesMore,
             due: $total,
             shown: $due->where('open', true)->count(),
             empty: $views === [] && $coming->isEmpty() && Batch::query()->doesntExist(),

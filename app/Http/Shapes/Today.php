@@ -27,7 +27,7 @@ final readonly class Today
         #[OA\Property(type: 'array', items: new OA\Items(ref: StoreTask::class))]
         public array $stores,
         #[OA\Property]
-        public int $stores_total,
+        public bool $stores_more,
         #[OA\Property]
         public int $due,
         #[OA\Property]
