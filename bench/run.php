@@ -87,7 +87,7 @@ function lots(House $house, int $lots): void
             DB::table('lots')->insert(array_map(fn (int $n) => [
                 'house_id' => $house->id, 'uid' => Str::lower(Str::ulid()->toString()), 'kind' => $kinds[$n % 8][0], 'material' => $kinds[$n % 8][1], 'called' => $kinds[$n % 8][1].' '.$n,
                 'form' => $kinds[$n % 8][2], 'state' => $kinds[$n % 8][3], 'got' => 500, 'left' => $n % 3 === 0 ? 0 : 100 + $n % 400, 'typed' => '500', 'low_at' => 70, 'price' => 5,
-                'best_before' => now()->addDays($n % 900)->toDateString(), 'allergens' => '[]', 'note' => '', 'created_at' => now(), 'updated_at' => now(),
+                'best_before' => now()->addDays($n % 900)->toDateString(), 'ages_on' => now()->addDays($n % 900 - 30)->toDateString(), 'allergens' => '[]', 'note' => '', 'created_at' => now(), 'updated_at' => now(),
             ], $numbers));
         }
     });

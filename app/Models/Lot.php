@@ -34,6 +34,7 @@ use Kettle\Stores\LotKind;
  * @property ?Carbon $got_on
  * @property ?Carbon $opened_on
  * @property ?Carbon $best_before
+ * @property ?Carbon $ages_on from when it is told as ageing
  * @property bool $food_grade
  * @property list<string> $allergens
  * @property string $note
@@ -51,7 +52,7 @@ class Lot extends Model
 
     protected $casts = [
         'kind' => LotKind::class, 'state' => State::class, 'allergens' => 'array', 'is_low' => 'boolean', 'food_grade' => 'boolean',
-        'got_on' => 'date', 'opened_on' => 'date', 'best_before' => 'date', 'checked_at' => 'datetime', 'version' => 'integer',
+        'got_on' => 'date', 'opened_on' => 'date', 'best_before' => 'date', 'ages_on' => 'date', 'checked_at' => 'datetime', 'version' => 'integer',
     ];
 
     public function getRouteKeyName(): string

@@ -64,6 +64,7 @@ final readonly class StoreWords
             condition: $condition->is,
             why: $condition->reasons,
             checked_text: $lot->checked_at === null ? null : $this->times->date($lot->checked_at),
+            left: (float) $lot->left,
             share_left: (float) $lot->got > 0 ? max(0.0, min(1.0, round((float) $lot->left / (float) $lot->got, 3))) : 0.0,
             version: $lot->version,
         );
@@ -93,12 +94,11 @@ final readonly class StoreWords
     public function tasks(): array
     {
         $kitchen = $this->kitchens->plain();
-        $soon = $kitchen->today()->modify('+'.Condition::WARN_DAYS.' days')->format('Y-m-d');
         $tasks = [];
         $aged = Lot::query()->where('left', '>', 0)->where(
-            fn (Builder $query) => $query->where('best_before', '<=', $soon)->orWhereIn('verdict', ['past', 'soon']),
+            fn (Builder $query) => $query->where('ages_on', '<=', $kitchen->today()->format('Y-m-d'))->orWhereIn('verdict', ['past', 'soon']),
         );
-        foreach ($aged->orderByRaw('best_before IS NULL, best_before')->orderBy('id')->limit(self::TASKS + 1)->get() as $lot) {
+        foreach ($aged->orderByRaw('ages_on IS NULL, ages_on')->orderBy('id')->limit(self::TASKS + 1)->get() as $lot) {
             $condition = Condition::of($lot->core($kitchen->now->getTimezone()), $kitchen->today(), $this->bench->cupboard());
             if ($condition->is !== Condition::SOUND) {
                 $tasks[] = new StoreTask($lot->uid, $lot->called, $condition->is, $condition->reasons[0]);

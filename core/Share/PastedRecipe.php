@@ -19,19 +19,6 @@ use Kettle\Recipe\Kitchen;
  */
 final class PastedRecipe
 {
-    /** What people call a form, the first that is found. */
-    private const FORMS = [
-        'powder' => '/\b(powder(ed)?|ground)\b/i', 'tea-bag' => '/\btea\s*-?bags?\b/i', 'bud' => '/\bbuds?\b/i', 'root' => '/\b(roots?|rhizomes?)\b/i',
-        'seed-berry' => '/\b(seeds?|berr(y|ies)|hips?)\b/i', 'twig' => '/\b(bark|twigs?|stems?|sticks?)\b/i', 'thick-leaf' => '/\b(needles?|tips|peels?|zest)\b/i',
-        'flower-heads' => '/\b(flowers?|petals?|blossoms?|heads?)\b/i', 'thin-leaf' => '/\b(leaf|leaves|herbs?)\b/i',
-    ];
-
-    private const METHODS = [
-        'slow-cooker' => '/\bslow[\s-]*cook/i', 'double-boiler' => '/\bdouble[\s-]*boiler|bain[\s-]*marie/i', 'solar' => '/\b(sun|sunny|solar|window\s*sill)\b/i',
-        'incubator' => '/\byogh?urt/i', 'water-bath' => '/\bwater[\s-]*bath/i', 'poured-hot' => '/\b(hot|warmed)\s+oil\s+over|pour(ed)?\s+hot/i',
-        'cold' => '/\b(cold|dark|shelf|cupboard|steep|infuse|shake)\b/i',
-    ];
-
     private const METRIC = '/\d\s*(g|gr|grams?|kg|ml|millilit\w*|cl|dl|l|lit\w*)\b/i';
 
     private const CUSTOMARY = '/\d\s*(cups?|c\.|tbsp\.?|tsp\.?|tablespoons?|teaspoons?|fl\.?\s*oz|oz|ounces?|lbs?|pounds?|pints?|quarts?)(?![a-z])/i';
@@ -53,8 +40,11 @@ final class PastedRecipe
 
     private string $hoursLine = '';
 
+    private readonly RecipeWords $words;
+
     public function __construct(private readonly Cupboard $cupboard, private readonly Methods $methods, private readonly Kitchen $kitchen)
     {
+        $this->words = new RecipeWords($cupboard, $kitchen);
     }
 
     /** @throws RecipeRefused when neither a herb nor an oil is in it */
@@ -64,8 +54,8 @@ final class PastedRecipe
         $this->method = $this->hours = null;
         $this->methodSaid = false;
         $name = '';
-        foreach ($this->split($text) as $i => $line) {
-            if ($i === 0 && $this->isName($line)) {
+        foreach ($this->words->split($text) as $i => $line) {
+            if ($i === 0 && $this->words->isName($line)) {
                 $name = $line;
                 $this->say($line, 'name', 'Taken as its name.', false);
 
@@ -81,41 +71,11 @@ final class PastedRecipe
         return new ReadRecipe($name, '', $this->wish($notes), $this->lines, $notes);
     }
 
-    /** A first line with no amount in it, that is neither a step nor only the name of a herb or an oil. */
-    private function isName(string $line): bool
-    {
-        $bare = mb_strtolower(trim($line));
-        foreach ([...$this->cupboard->herbs(), ...$this->cupboard->carriers()] as $known) {
-            if ($bare === mb_strtolower($known->name)) {
-                return false;
-            }
-        }
-
-        return preg_match('/\d|[½¼¾⅓⅔]/u', $line) !== 1 && mb_strlen($line) <= 80 && ! $this->isMethod($line);
-    }
-
-    /** @return list<string> */
-    private function split(string $text): array
-    {
-        $text = str_replace(["\r\n", "\r"], "\n", $text);
-        // "1 cup oil, 3 tbsp flowers": a comma or an "and" before an amount begins another line.
-        $text = preg_replace('/[,;]\s*(?:and\s+)?(?=[\d½¼¾⅓⅔])|\s+(?:and|with|plus)\s+(?=[\d½¼¾⅓⅔]\S*\s*\S*\s+[a-z])/iu', "\n", $text) ?? $text;
-        $lines = [];
-        foreach (explode("\n", $text) as $line) {
-            $line = trim(preg_replace('/^\s*(?:[-*•·▢☐]|\d{1,2}[.)]\s)\s*/u', '', $line) ?? '');
-            if ($line !== '' && preg_match('/^(ingredients?|method|directions|instructions|steps?|you will need)\s*:?$/i', $line) !== 1) {
-                $lines[] = mb_substr($line, 0, 300);
-            }
-        }
-
-        return array_slice($lines, 0, 200);
-    }
-
     private function line(string $line): void
     {
-        [$amount, $typed, $rest, $aside] = $this->amount($line);
+        [$amount, $typed, $rest, $aside] = $this->words->amount($line);
         if ($amount !== null) {
-            $oil = $this->oil($rest);
+            $oil = $this->words->oil($rest);
             if ($oil !== null) {
                 $this->takeOil($line, $amount, $typed, $oil, $aside);
 
@@ -140,13 +100,13 @@ final class PastedRecipe
 
             return;
         }
-        if ($this->isMethod($line) || preg_match('/\d+\s*(?:-|to)?\s*\d*\s*(weeks?|days?|hours?|hrs?|minutes?|mins?|h)\b/i', $line) === 1) {
+        if ($this->words->isMethod($line) || preg_match('/\d+\s*(?:-|to)?\s*\d*\s*(weeks?|days?|hours?|hrs?|minutes?|mins?|h)\b/i', $line) === 1) {
             $this->step($line);
 
             return;
         }
-        $herb = $this->knownHerb($line);
-        $oil = $this->oil($line);
+        $herb = $this->words->knownHerb($line);
+        $oil = $this->words->oil($line);
         if ($oil !== null && mb_strlen($line) < 60) {
             $this->oils[] = ['id' => $oil['id'], 'ml' => null, 'typed' => ''];
             $this->say($line, 'oil', ucfirst($oil['name']).', with no amount.', true);
@@ -155,96 +115,6 @@ final class PastedRecipe
         } else {
             $this->say($line, 'unread', 'Not read.', false);
         }
-    }
-
-    /**
-     * The amount a line begins with, as written, what comes after it, and one beside it in brackets.
-     *
-     * @return array{?Amount, string, string, ?Amount}
-     */
-    private function amount(string $line): array
-    {
-        $number = '[\d½¼¾⅓⅔⅛⅜⅝⅞][\d\s.,\/½¼¾⅓⅔⅛⅜⅝⅞⁄-]*(?:\s*to\s*\d[\d.,\/]*)?';
-        if (preg_match("/^(?:about |approx\.? |ca\.? )?({$number})\s*((?:fl\.?\s*oz\.?|[a-zA-Z]+\.?))?\s*(.*)$/u", $line, $m) !== 1) {
-            return [null, '', $line, null];
-        }
-        $quantity = trim($m[1]);
-        foreach ([[$quantity.' '.$m[2], $m[3]], [$quantity, trim($m[2].' '.$m[3])]] as $try => [$typed, $rest]) {
-            if ($try === 0 && $m[2] === '') {
-                continue;
-            }
-            $read = $this->reading($typed);
-            if ($read !== null) {
-                [$rest, $aside] = $this->aside($rest);
-
-                return [$read, trim($typed), trim(preg_replace('/^of\s+/i', '', $rest) ?? ''), $aside];
-            }
-        }
-
-        return [null, '', $line, null];
-    }
-
-    private function reading(string $typed): ?Amount
-    {
-        foreach ([Kind::Mass, Kind::Volume, Kind::Time] as $kind) {
-            try {
-                // A bare number of something is no amount that can be reckoned with, but for parts.
-                if (preg_match('/[a-z]/i', $typed) !== 1) {
-                    return null;
-                }
-                $amount = $this->kitchen->reader()->read($typed, $kind, $kind->value);
-
-                return $amount->value > 0 ? $amount : null;
-            } catch (\Kettle\Measure\AmountRefused) {
-                continue;
-            }
-        }
-
-        return null;
-    }
-
-    /** @return array{string, ?Amount} */
-    private function aside(string $rest): array
-    {
-        if (preg_match('/\(([^)]{1,30})\)|\/\s*(\d[\d.,]*\s*(?:g|ml|oz|cups?|c)\b)/i', $rest, $m) !== 1) {
-            return [$rest, null];
-        }
-        $amount = $this->reading(trim($m[2] ?? '') !== '' ? $m[2] : $m[1]);
-
-        return $amount === null ? [$rest, null] : [trim(str_replace($m[0], ' ', $rest)), $amount];
-    }
-
-    /** @return array{id: string, name: string, guess: bool}|null */
-    private function oil(string $rest): ?array
-    {
-        if (preg_match('/\bessential\b/i', $rest) === 1) {
-            return null;
-        }
-        $found = null;
-        foreach ($this->cupboard->carriers() as $carrier) {
-            foreach ([$carrier->name, ...$this->shortNames($carrier->name)] as $name) {
-                if (preg_match('/\b'.preg_quote($name, '/').'\b/i', $rest) === 1 && mb_strlen($name) > mb_strlen($found['by'] ?? '')) {
-                    $found = ['id' => $carrier->id, 'name' => $carrier->name, 'by' => $name];
-                }
-            }
-        }
-        $isOil = preg_match('/\boils?\b|\bjojoba\b|\bshea\b|\blard\b|\b(cocoa|mango)\s+butter\b/i', $rest) === 1;
-        if ($found !== null && $isOil) {
-            return ['id' => $found['id'], 'name' => $found['name'], 'guess' => false];
-        }
-        if (! $isOil) {
-            return null;
-        }
-
-        return ['id' => 'olive', 'name' => 'olive oil', 'guess' => true];
-    }
-
-    /** @return list<string> what an oil is called for short: "olive", "coconut" */
-    private function shortNames(string $name): array
-    {
-        $short = trim(preg_replace('/\s*(oil|butter)?(,.*)?$/', '', $name) ?? '');
-
-        return $short === '' || in_array($short, ['lard'], true) ? [] : [$short.' oil', $short];
     }
 
     /** @param  array{id: string, name: string, guess: bool}  $oil */
@@ -275,17 +145,9 @@ final class PastedRecipe
 
     private function takeHerb(string $line, string $typed, string $rest, ?Amount $aside): void
     {
-        $known = $this->knownHerb($rest);
-        $form = null;
-        foreach (self::FORMS as $id => $pattern) {
-            $form ??= preg_match($pattern, $rest) === 1 ? $id : null;
-        }
-        $state = match (true) {
-            preg_match('/\bfresh(ly)?\b/i', $rest) === 1 => 'fresh',
-            preg_match('/\bwilted\b/i', $rest) === 1 => 'wilted',
-            preg_match('/\b(dried|dry)\b/i', $rest) === 1 => 'dried',
-            default => null,
-        };
+        $known = $this->words->knownHerb($rest);
+        $form = $this->words->form($rest);
+        $state = $this->words->state($rest);
         $name = trim(preg_replace('/\s+/', ' ', preg_replace('/[(,].*$|\b(dried|dry|fresh(ly)?|wilted|chopped|crushed|cut|whole|loosely|lightly|packed|organic|powdered|ground|of)\b/i', ' ', $rest) ?? '') ?? '');
         if ($known === null && ($name === '' || mb_strlen($name) > 40 || str_word_count($name) > 4)) {
             $this->say($line, 'unread', 'Not read.', false);
@@ -318,47 +180,18 @@ final class PastedRecipe
         $this->say($line, 'herb', ucfirst(($known['name'] ?? $name).', '.$herb['state']).'.'.($guesses === [] ? '' : ' '.ucfirst(implode('; ', $guesses)).'.'), $guesses !== []);
     }
 
-    /** @return array{id: string, name: string}|null */
-    private function knownHerb(string $text): ?array
-    {
-        $best = null;
-        $plain = mb_strtolower(str_replace(['’', "'"], '', $text));
-        foreach ($this->cupboard->herbs() as $herb) {
-            $full = mb_strtolower(str_replace(['’', "'"], '', $herb->name));
-            $first = explode(' ', $full)[0];
-            foreach ([$full, mb_strtolower($herb->latin), in_array($first, ['sweet', 'sea', 'st', 'lemon', 'black', 'red', 'rose', 'self-heal'], true) ? $full : $first] as $name) {
-                if ($name !== '' && preg_match('/\b'.preg_quote($name, '/').'(e?s)?\b/u', $plain) === 1 && mb_strlen($name) > ($best['length'] ?? 0)) {
-                    $best = ['id' => $herb->id, 'name' => $herb->name, 'length' => mb_strlen($name)];
-                }
-            }
-        }
-
-        return $best === null ? null : ['id' => $best['id'], 'name' => $best['name']];
-    }
-
-    private function isMethod(string $line): bool
-    {
-        foreach (self::METHODS as $pattern) {
-            if (preg_match($pattern, $line) === 1) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
     private function step(string $line): void
     {
         $said = [];
-        foreach (self::METHODS as $id => $pattern) {
-            if (preg_match($pattern, $line) === 1 && ($this->method === null || ($this->method->id === 'cold' && $id !== 'cold'))) {
+        foreach ($this->words->methods($line) as $id) {
+            if ($this->method === null || ($this->method->id === 'cold' && $id !== 'cold')) {
                 $this->method = $this->methods->method($id);
                 $this->methodSaid = $id !== 'cold';
                 $said[] = $this->method->name;
             }
         }
         if ($this->hours === null && preg_match('/(\d+(?:\.\d+)?(?:\s*(?:-|–|to)\s*\d+(?:\.\d+)?)?\s*(?:weeks?|days?|hours?|hrs?|minutes?|mins?|h))\b/iu', $line, $m) === 1) {
-            $amount = $this->reading($m[1]);
+            $amount = $this->words->reading($m[1]);
             if ($amount !== null && $amount->kind === Kind::Time) {
                 $this->hours = $amount->value;
                 $this->hoursLine = $m[1];

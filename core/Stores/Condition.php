@@ -52,6 +52,19 @@ final readonly class Condition
         };
     }
 
+    /**
+     * The first day on which a lot is told as ageing or past by its days alone; null where no day is known.
+     */
+    public static function agesOn(Lot $lot, Cupboard $cupboard): ?\DateTimeImmutable
+    {
+        $days = array_filter([
+            $lot->bestBefore?->modify('-'.self::WARN_DAYS.' days'),
+            self::expected($lot, $cupboard)['day'] ?? null,
+        ]);
+
+        return $days === [] ? null : min($days);
+    }
+
     /** Oldest first among what may be used: sound before ageing would leave the old to spoil. */
     public static function usable(Lot $lot, \DateTimeImmutable $today): bool
     {

@@ -38,6 +38,8 @@ return new class extends Migration
             $table->date('got_on')->nullable();
             $table->date('opened_on')->nullable();
             $table->date('best_before')->nullable();
+            // The day from which it is told as ageing, by its best-before, its opening or its getting.
+            $table->date('ages_on')->nullable();
             $table->boolean('food_grade')->default(false);
             $table->json('allergens');
             $table->text('note');
@@ -50,7 +52,7 @@ return new class extends Migration
             $table->index(['house_id', 'kind', 'material']);
             $table->index(['house_id', 'kind', 'called', 'best_before']);
             $table->index(['house_id', 'called', 'best_before']);
-            $table->index(['house_id', 'best_before']);
+            $table->index(['house_id', 'ages_on']);
             $table->index(['house_id', 'is_low']);
             $table->index(['house_id', 'verdict']);
         });

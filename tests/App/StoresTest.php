@@ -169,6 +169,15 @@ it('tells on Today what is past, ageing or low, and nothing that has more of its
         ->and($today->json('stores_more'))->toBeFalse();
 });
 
+it('tells on Today what has been open or kept too long, though no day is on it', function () {
+    aLot($this, ['kind' => 'herb', 'material' => 'self-heal', 'amount' => '100 g', 'got_on' => '2025-01-01']);
+    aLot($this, ['material' => 'sunflower', 'opened_on' => '2026-01-01']);
+    aLot($this, ['kind' => 'herb', 'material' => 'chickweed', 'state' => 'fresh', 'amount' => '300 g', 'got_on' => '2026-11-20']);
+    aLot($this, ['kind' => 'herb', 'material' => 'calendula', 'amount' => '100 g', 'got_on' => '2026-07-01']);
+    expect(array_map(fn (array $each) => [$each['called'], $each['rank']], $this->atHouse('GET', '/today')->json('stores')))
+        ->toBe([['self-heal', 'ageing'], ['sunflower oil', 'ageing'], ['chickweed', 'ageing']]);
+});
+
 it('has a verdict told on Today, and stops telling when it is used up', function () {
     $id = aLot($this, ['best_before' => '2028-01-01']);
     $this->atHouse('POST', "/lots/{$id}/checks", ['answers' => ['smell' => 'old', 'look' => 'clear', 'rim' => 'clean']]);

@@ -226,3 +226,22 @@ it('is low when it is down to what was said', function () {
         ->and(lot('a', 101, ['lowAt' => 100.0])->isLow())->toBeFalse()
         ->and(lot('a', 0)->isLow())->toBeFalse();
 });
+
+it('foretells the very day on which a lot begins to age', function (array $more) {
+    $cupboard = Support::bench()->cupboard();
+    $lot = lot('a', 500, $more);
+    $day = Condition::agesOn($lot, $cupboard);
+    expect($day)->not->toBeNull()
+        ->and(Condition::of($lot, $day->modify('-1 day'), $cupboard)->is)->toBe('sound')
+        ->and(Condition::of($lot, $day->modify('+1 day'), $cupboard)->is)->toBe('ageing');
+})->with([
+    'by its best-before' => [['bestBefore' => on('2027-06-01')]],
+    'by its opening' => [['openedOn' => on('2026-01-01')]],
+    'by the earlier of the two' => [['bestBefore' => on('2028-06-01'), 'openedOn' => on('2026-01-01')]],
+    'dried herb, by its getting' => [['kind' => LotKind::Herb, 'material' => 'self-heal', 'form' => 'thin-leaf', 'state' => State::Dried, 'gotOn' => on('2026-01-01')]],
+    'fresh herb, within days' => [['kind' => LotKind::Herb, 'material' => 'self-heal', 'form' => 'thin-leaf', 'state' => State::Fresh, 'gotOn' => on('2026-11-20')]],
+]);
+
+it('foretells nothing of what has no day', function () {
+    expect(Condition::agesOn(lot('a', 500), Support::bench()->cupboard()))->toBeNull();
+});

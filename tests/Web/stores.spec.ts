@@ -54,6 +54,9 @@ test('a lot is entered, checked, counted, changed and taken out', async ({ page 
   await page.getByLabel('What is left').fill('200 g')
   await page.getByRole('button', { name: 'Counted' }).click()
   await expect(page.getByText('Counted: 27 g less than thought')).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByText('Counted: 27 g more than thought')).toBeVisible()
+  await expect(page.getByText('Counted: 27 g less than thought')).toBeVisible()
 
   // Changing it, and out.
   await page.getByRole('button', { name: 'Change it' }).click()

@@ -168,9 +168,17 @@ export default function Bench() {
                   </div>
                 </>
               ) : (
-                <p className="text-soft">
-                  You are a reader of this house: plan as you like; a helper or keeper can start it.
-                </p>
+                <>
+                  <p className="text-soft">
+                    You are a reader of this house: plan as you like; a helper or keeper can start it.
+                  </p>
+                  <div className="flex flex-wrap items-center gap-4">
+                    <ButtonLink to={`/h/${house}/bench/card`}>Kitchen card</ButtonLink>
+                    <Link className="font-semibold underline" to={`/h/${house}/recipes`}>
+                      Recipes
+                    </Link>
+                  </div>
+                </>
               )}
             </section>
           </div>

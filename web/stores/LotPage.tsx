@@ -168,16 +168,22 @@ function Count({ detail }: { detail: Detail }) {
   const house = useHouseId()
   const [amount, setAmount] = useState('')
   const say = useSay()
+  const before = detail.lot.left
+  const path = `/houses/${house}/lots/${detail.lot.id}/count`
+  const undo = useWrite<Detail>()
   const write = useWrite<Detail>((answer) => {
     setAmount('')
-    say({ text: `Counted: ${answer.lot.left_text} left.` })
+    say({
+      text: `Counted: ${answer.lot.left_text} left.`,
+      undo: () => undo.mutate({ path, body: { amount: `${before} ${detail.lot.unit}`, note: 'taken back' } }),
+    })
   })
   return (
     <form
       className="flex items-end gap-3"
       onSubmit={(event) => {
         event.preventDefault()
-        write.mutate({ path: `/houses/${house}/lots/${detail.lot.id}/count`, body: { amount } })
+        write.mutate({ path, body: { amount } })
       }}
     >
       <div className="flex-1">

@@ -13,12 +13,14 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
+use Kettle\Recipe\Bench;
+use Kettle\Stores\Condition;
 use Kettle\Stores\LotRefused;
 
 /** Writes what comes into lots and goes out of them, and keeps what is left beside it. */
 final readonly class Ledger
 {
-    public function __construct(private CurrentHouse $current)
+    public function __construct(private CurrentHouse $current, private Bench $bench)
     {
     }
 
@@ -78,11 +80,14 @@ final readonly class Ledger
         }
     }
 
-    /** What is left is what its moves come to. */
+    /** What is left is what its moves come to; with it, what can be told of the lot without looking again. */
     public function total(Lot $lot): void
     {
         $left = (float) LotMove::query()->where('lot_id', $lot->id)->sum('amount');
-        $lot->fill(['left' => round($left, 3), 'is_low' => $lot->low_at !== null && $left <= (float) $lot->low_at, 'version' => $lot->version + 1])->save();
+        $lot->fill([
+            'left' => round($left, 3), 'is_low' => $lot->low_at !== null && $left <= (float) $lot->low_at, 'version' => $lot->version + 1,
+            'ages_on' => Condition::agesOn($lot->core($this->current->house()->zone()), $this->bench->cupboard())?->format('Y-m-d'),
+        ])->save();
     }
 
     public static function who(): string

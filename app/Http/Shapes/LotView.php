@@ -61,6 +61,8 @@ final readonly class LotView
         #[OA\Property]
         public ?string $checked_text,
         #[OA\Property]
+        public float $left,
+        #[OA\Property]
         public float $share_left,
         #[OA\Property]
         public int $version,
