@@ -17,6 +17,7 @@ use Kettle\Share\RecipeReader;
 use Kettle\Stores\LotCheck;
 use Kettle\Stores\LotKind;
 use Kettle\Stores\LotRefused;
+use Kettle\Warmth\WarmthDesk;
 
 /**
  * Every question the core answers, by name: a document in, a document out. `kettle reckon` and the
@@ -24,7 +25,7 @@ use Kettle\Stores\LotRefused;
  */
 final readonly class Desk
 {
-    public const MODES = ['plan', 'figures', 'compare', 'oils', 'wilting', 'check', 'recipe'];
+    public const MODES = ['plan', 'figures', 'compare', 'oils', 'wilting', 'check', 'recipe', 'warm-hours', 'pot', 'sun', 'fit'];
 
     private Bench $bench;
 
@@ -51,6 +52,10 @@ final readonly class Desk
                 'wilting' => $this->wilting($document, $kitchen),
                 'check' => $this->check($document),
                 'recipe' => $this->recipes()->read(Fields::text($document, 'text') ?? '', $kitchen)->toArray(),
+                'warm-hours' => (new WarmthDesk($kitchen))->warmHours($document),
+                'pot' => (new WarmthDesk($kitchen))->pot($document),
+                'sun' => (new WarmthDesk($kitchen))->sun($document),
+                'fit' => (new WarmthDesk($kitchen))->fit($document),
                 default => throw WishRefused::one('', 'unknown', sprintf('There is nothing called “%s” to reckon. Choose one of: %s.', mb_substr($mode, 0, 40), implode(', ', self::MODES))),
             };
         } catch (Refused $refused) {

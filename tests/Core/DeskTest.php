@@ -37,6 +37,10 @@ it('answers every mode from the command line', function (string $mode, array $do
     'wilting, of a root' => ['wilting', ['fresh' => '100 g', 'now' => '90 g', 'form' => 'root', 'hours' => '6 h'], fn (array $a) => $a['verdict'] === 'not yet' && abs($a['water'] - 66.7) < 0.05],
     'check, asked' => ['check', ['kind' => 'herb'], fn (array $a) => count($a['asks']) === 4],
     'check, answered' => ['check', ['kind' => 'carrier', 'answers' => ['smell' => 'old', 'look' => 'clear', 'rim' => 'clean']], fn (array $a) => $a['verdict'] === 'past'],
+    'warm hours' => ['warm-hours', ['band' => ['low' => 43, 'target' => 49, 'ceiling' => 60], 'planned_h' => 4, 'readings' => [['at' => '2026-11-24T10:00:00Z', 'c' => 49], ['at' => '2026-11-24T10:30:00Z', 'c' => 49.0], ['at' => '2026-11-24T11:00:00+00:00', 'c' => 49]]], fn (array $a) => $a['warm_h'] == 1 && $a['share'] == 0.25 && $a['says'] === '1 h at warmth.'],
+    'a pot' => ['pot', ['watts' => 120, 'loss_w_per_k' => 1.6, 'water_kg' => 2.5, 'jars_j_per_k' => 1000, 'hours' => 6, 'band' => ['low' => 43, 'target' => 49, 'ceiling' => 60]], fn (array $a) => $a['minutes_to_band']['hotter'] < $a['minutes_to_band']['value'] && $a['settles_c']['cooler'] < $a['settles_c']['value'] && count($a['path']) === 37],
+    'the sun' => ['sun', ['latitude' => 59.3, 'longitude' => -2.5, 'from' => '2026-12-21', 'days' => 2], fn (array $a) => count($a['days']) === 2 && $a['days'][0]['length_h'] < 6.5 && $a['days'][0]['highest'] < 8],
+    'a fit' => ['fit', ['looks' => [['t' => 1, 'y' => 2.7], ['t' => 5, 'y' => 10.8], ['t' => 10, 'y' => 16.8], ['t' => 20, 'y' => 21.8]]], fn (array $a) => $a['end'] > 22 && $a['to_come'] > 0.05 && str_contains($a['says'], 'still to come')],
     'recipe' => ['recipe', ['text' => '1 cup oil, 3 tbsp dried flowers'], fn (array $a) => $a['wish']['oil_amount'] === '1 cup' && $a['lines'][0]['guess'] === true],
 ]);
 
@@ -63,6 +67,14 @@ it('refuses with a sentence and its field', function (string $mode, array $docum
     'half an answer' => ['check', ['kind' => 'herb', 'answers' => ['scent' => 'strong']], 'answers.colour: missing'],
     'no recipe' => ['recipe', ['text' => ''], 'text: missing'],
     'a list for a text' => ['recipe', ['text' => ['x']], ': unreadable'],
+    'readings of no time' => ['warm-hours', ['band' => ['low' => 43, 'target' => 49, 'ceiling' => 60], 'readings' => [['at' => 'noon', 'c' => 49]]], 'readings: out_of_order'],
+    'readings of no warmth' => ['warm-hours', ['band' => ['low' => 43, 'target' => 49, 'ceiling' => 60], 'readings' => [['at' => 0, 'c' => 'hot']]], 'readings: unreadable'],
+    'no band' => ['warm-hours', ['readings' => []], 'band: unreadable'],
+    'a pot without heat' => ['pot', ['loss_w_per_k' => 1, 'water_kg' => 1], 'watts: out_of_range'],
+    'a pot for a month' => ['pot', ['watts' => 100, 'loss_w_per_k' => 1, 'water_kg' => 1, 'hours' => 700], 'hours: out_of_range'],
+    'a place off the earth' => ['sun', ['latitude' => 99, 'longitude' => 0], 'place: out_of_range'],
+    'days without end' => ['sun', ['latitude' => 9, 'longitude' => 0, 'days' => 5000], 'days: out_of_range'],
+    'two looks' => ['fit', ['looks' => [['t' => 1, 'y' => 1], ['t' => 2, 'y' => 2]]], 'looks: too_few'],
     'a house at the pole' => ['plan', ['oils' => ['olive'], 'house' => ['room_c' => -20]], 'house.room_c: out_of_range'],
 ]);
 

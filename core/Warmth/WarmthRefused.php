@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Warmth;
+
+use Kettle\Reason\Refused;
+
+/** A warmth, a pot, a log or a colour that cannot be. */
+final class WarmthRefused extends Refused
+{
+    public static function water(float $celsius): self
+    {
+        return new self('out_of_range', sprintf('%s °C is no warmth of water in a kitchen. Give between 0 and 200 °C.', round($celsius, 1)));
+    }
+
+    public static function height(float $metres): self
+    {
+        return new self('out_of_range', sprintf('%s m is no height for a kitchen. Give between 500 m below the sea and 6000 m above.', round($metres)));
+    }
+
+    public static function pot(string $what, string $field, float $least, float $most, string $unit): self
+    {
+        return new self('out_of_range', sprintf('%s must lie between %s and %s %s.', $what, rtrim(rtrim(number_format($least, 2, '.', ''), '0'), '.'), rtrim(rtrim(number_format($most, 2, '.', ''), '0'), '.'), $unit), $field);
+    }
+
+    public static function reading(float $celsius): self
+    {
+        return new self('out_of_range', sprintf('A reading of %s °C is not of this pot. Was it in Fahrenheit, or the probe out of the oil?', round($celsius, 1)), 'readings');
+    }
+
+    public static function order(): self
+    {
+        return new self('out_of_order', 'The readings must come in the order of their times, each once.', 'readings');
+    }
+
+    public static function band(): self
+    {
+        return new self('out_of_range', 'The band goes from its low end over the target to the ceiling: give three warmths in that order.', 'band');
+    }
+
+    public static function tooFewLooks(int $least): self
+    {
+        return new self('too_few', sprintf('There are too few looks to say: at least %d, on different days.', $least), 'looks');
+    }
+
+    public static function noRise(): self
+    {
+        return new self('no_rise', 'Nothing rises in what was seen, so there is no end to foretell.', 'looks');
+    }
+
+    public static function place(): self
+    {
+        return new self('out_of_range', 'Give a latitude between 90° south and 90° north, and a longitude between 180° west and 180° east.', 'place');
+    }
+
+    public static function colour(): self
+    {
+        return new self('out_of_range', 'A colour is three numbers from 0 to 255: red, green and blue.', 'colour');
+    }
+
+    public static function darkCard(): self
+    {
+        return new self('out_of_range', 'The white card is too dark or washed out to set the colours by. Take the picture again in daylight, without flash.', 'card');
+    }
+}
