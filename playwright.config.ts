@@ -19,7 +19,7 @@ export default defineConfig({
   testDir: 'tests/Web',
   outputDir: 'var/test/browser',
   workers: 1,
-  timeout: 60_000,
+  timeout: 120_000,
   expect: { timeout: 10_000 },
   reporter: [['list']],
   use: {

@@ -129,7 +129,7 @@ export default function Bench() {
               <h2 className="column-head font-text text-base">When</h2>
               <PlanDays plan={shown} zone={settings.data.time_zone} />
               {shown.notes.map((note) => (
-                <NoteWithWays key={note.id} note={note} take={take} />
+                <NoteWithWays key={note.id} note={problem ? { ...note, ways: [] } : note} take={take} />
               ))}
               {works ? (
                 <>
