@@ -124,7 +124,7 @@ final class KitchenReader
     {
         try {
             $zone = new \DateTimeZone(self::text($house, 'time_zone', 'UTC'));
-        } catch (\Exception) {
+        } catch (\Exception|\ValueError) {
             throw WishRefused::one('house.time_zone', 'unknown', 'That time zone is not known. Write it like Europe/London or UTC.');
         }
         $given = self::text($house, 'now', '');
@@ -132,8 +132,13 @@ final class KitchenReader
             return $now->setTimezone($zone);
         }
         try {
+            // "tomorrow" would ask a clock of the machine's; a moment is written out.
+            if (preg_match('/^\d{4}-\d\d-\d\d([T ][\d:.]+([+-]\d\d:?\d\d|Z)?)?$/D', $given) !== 1) {
+                throw DiaryRefused::day($given);
+            }
+
             return (new \DateTimeImmutable($given, $zone))->setTimezone($zone);
-        } catch (\Exception) {
+        } catch (\Exception|\ValueError) {
             throw WishRefused::from(DiaryRefused::day($given)->about('house.now'));
         }
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
+use Kettle\Diary\Day;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Infusion\Methods;
 use Kettle\Infusion\Uptake;
@@ -279,10 +280,7 @@ final class WishReader
             return null;
         }
         $today = $this->kitchen->today();
-        $day = \DateTimeImmutable::createFromFormat('!Y-m-d', $typed, $today->getTimezone());
-        if ($day === false || $day->format('Y-m-d') !== $typed) {
-            throw DiaryRefused::day($typed);
-        }
+        $day = Day::read($typed, $today->getTimezone()) ?? throw DiaryRefused::day($typed);
         if ($day < $today) {
             throw DiaryRefused::past($day->format('j F Y'), $today->format('j F Y'));
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Stores;
 
+use Kettle\Diary\Day;
 use Kettle\Material\Cupboard;
 use Kettle\Material\MaterialRefused;
 use Kettle\Material\State;
@@ -198,8 +199,8 @@ final class LotReader
         if ($typed === '') {
             return null;
         }
-        $day = \DateTimeImmutable::createFromFormat('!Y-m-d', $typed, $this->today->getTimezone());
-        if ($day === false || $day->format('Y-m-d') !== $typed || (int) $day->format('Y') < 1980 || (int) $day->format('Y') > 2200) {
+        $day = Day::read($typed, $this->today->getTimezone());
+        if ($day === null || (int) $day->format('Y') < 1980 || (int) $day->format('Y') > 2200) {
             throw LotRefused::day($typed, $field);
         }
         if ($gone && $day > $this->today) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Warmth;
 
+use Kettle\Diary\Day;
 use Kettle\Measure\AmountWriter;
 use Kettle\Recipe\Fields;
 use Kettle\Recipe\Kitchen;
@@ -102,9 +103,9 @@ final readonly class WarmthDesk
     {
         $sun = Sun::over(self::number($document, 'latitude', 'place'), self::number($document, 'longitude', 'place'));
         $from = Fields::text($document, 'from') ?? $this->kitchen->today()->format('Y-m-d');
-        $day = \DateTimeImmutable::createFromFormat('!Y-m-d', $from, new \DateTimeZone('UTC'));
+        $day = Day::read($from, new \DateTimeZone('UTC'));
         $days = is_int($document['days'] ?? null) ? $document['days'] : 1;
-        if ($day === false || $days < 1 || $days > 400) {
+        if ($day === null || $days < 1 || $days > 400) {
             throw WarmthRefused::pot('The days', 'days', 1, 400, 'from a day written like 2026-12-12');
         }
         $rows = [];

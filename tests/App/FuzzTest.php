@@ -23,10 +23,13 @@ it('answers no write with a fault of its own, whatever the body', function (mixe
     $fields = [
         'wish', 'origin', 'repeats', 'version', 'task', 'outcome', 'reason', 'until', 'batches', 'note', 'corrects', 'entry', 'amount', 'bottles',
         'name', 'email', 'password', 'present', 'house', 'time_zone', 'measures', 'wake', 'bed', 'drops_per_ml', 'called', 'brim', 'height', 'capacity', 'role', 'temperature', 'amounts',
+        'lot', 'answers', 'csv', 'do', 'text', 'hours', 'water', 'fresh', 'now', 'form', 'currency', 'room_c', 'things',
     ];
+    $lot = $this->atHouse('POST', '/lots', ['lot' => ['kind' => 'herb', 'material' => 'calendula', 'amount' => '100 g']])->json('lot.id');
+    $recipe = $this->atHouse('POST', '/recipes', ['name' => 'Kept', 'wish' => $this->wish()])->json('id');
     $body = array_fill_keys($fields, $value);
     foreach (writes() as [$method, $uri]) {
-        $path = strtr($uri, ['{house}' => $this->house->uid, '{batch}' => $batch->uid, '{token}' => 'x', '{jar}' => 'x', '{bottle}' => 'x', '{person}' => 'x', '{invitation}' => 'x']);
+        $path = strtr($uri, ['{house}' => $this->house->uid, '{batch}' => $batch->uid, '{token}' => 'x', '{jar}' => 'x', '{bottle}' => 'x', '{person}' => 'x', '{invitation}' => 'x', '{lot}' => $lot, '{recipe}' => $recipe]);
         $status = $this->call_($method, $path, $body)->status();
         expect($status)->toBeLessThan(500, "{$method} {$uri}");
     }
@@ -51,9 +54,21 @@ it('answers no write with a fault of its own, whatever the body', function (mixe
     'a great number' => ['99999999999999999999999999'],
 ]);
 
+it('reads each field of a lot, whatever is in it, or refuses it', function (mixed $value) {
+    foreach (Kettle\Stores\LotReader::FIELDS as $field) {
+        foreach (['herb' => 'calendula', 'carrier' => 'olive', 'wax' => 'beeswax', 'jar' => $this->jarOf(505)->uid] as $kind => $material) {
+            $lot = [...['kind' => $kind, 'material' => $material, 'amount' => '7'], $field => $value];
+            expect($this->atHouse('POST', '/lots', ['lot' => $lot])->status())->toBeIn([200, 422], "{$kind}.{$field}");
+        }
+    }
+})->with([
+    'a list' => [[['x']]], 'true' => [true], 'a long text' => [str_repeat('é', 3000)], 'a great number' => [1e300], 'less than nothing' => ['-5'],
+    'a nul' => ["a\0b"], 'a day that is none' => ['2026-02-30'], 'a year far off' => ['9999-12-31'], 'four bytes' => ['🫖'], 'a quote' => ["'; DROP TABLE lots; --"],
+]);
+
 it('answers odd addresses in the problem form', function (string $path) {
     $answer = $this->atHouse('GET', $path);
-    expect($answer->status())->toBeIn([200, 404]);
+    expect($answer->status())->toBeIn([200, 404, 422]);
 })->with([
     ['/batches/x'],
     ['/batches/'.str_repeat('a', 300)],
@@ -64,6 +79,15 @@ it('answers odd addresses in the problem form', function (string $path) {
     ['/shelf?part=steeping&after=eyJ4IjoxfQ'],
     ['/find?q[]=x'],
     ['/find?q=%25%25'],
+    ['/stores?q[]=x'],
+    ['/stores?kind=nothing&after=%00'],
+    ['/lots/x'],
+    ['/lots/%F0%9F%AB%96'],
+    ['/recipes/'.str_repeat('a', 300)],
+    ['/recipes/x/recipe.json'],
+    ['/oils?purpose[]=salve'],
+    ['/oils?purpose=nothing'],
+    ['/batches/x/again'],
     ['/nothing/at/all'],
 ]);
 

@@ -26,7 +26,7 @@ it('lets each role through every route it may use, and no other', function (Role
     $batch = $this->batch();
     $person = $this->member($role);
     $address = fn (string $uri) => substr(strtr($uri, [
-        '{house}' => $this->house->uid, '{batch}' => $batch->uid, '{jar}' => 'nojar', '{bottle}' => 'nobottle', '{person}' => 'nobody', '{invitation}' => 'none',
+        '{house}' => $this->house->uid, '{batch}' => $batch->uid, '{jar}' => 'nojar', '{bottle}' => 'nobottle', '{person}' => 'nobody', '{invitation}' => 'none', '{lot}' => 'nolot', '{recipe}' => 'norecipe',
     ]), 3);
     expect(count(houseRoutes()))->toBeGreaterThan(30);
     foreach (houseRoutes() as [$method, $uri, $ability]) {
@@ -55,6 +55,32 @@ it('is not there at all for a stranger, nor for somebody not signed in', functio
     foreach (houseRoutes() as [$method, $uri]) {
         $this->json($method, '/'.strtr($uri, ['{house}' => $this->house->uid, '{batch}' => $batch->uid]))->assertUnauthorized();
     }
+});
+
+it('keeps one house’s lots and recipes from another’s people, in that house and in their own', function () {
+    $lot = $this->atHouse('POST', '/lots', ['lot' => ['kind' => 'carrier', 'material' => 'olive', 'amount' => '1 L']])->assertOk()->json('lot.id');
+    $recipe = $this->atHouse('POST', '/recipes', ['name' => 'Ours', 'wish' => $this->wish()])->assertOk()->json('id');
+    $stranger = $this->person('Stranger');
+    $own = $this->aHouse($stranger, 'Elsewhere');
+    $asked = [
+        ['GET', "/lots/{$lot}", []], ['DELETE', "/lots/{$lot}", []], ['POST', "/lots/{$lot}/count", ['amount' => '1 mL']], ['POST', "/lots/{$lot}/checks", ['answers' => []]],
+        ['PATCH', "/lots/{$lot}", ['version' => 1, 'lot' => ['kind' => 'carrier', 'material' => 'olive', 'amount' => '2 L']]],
+        ['GET', "/recipes/{$recipe}", []], ['GET', "/recipes/{$recipe}/recipe.json", []], ['GET', "/recipes/{$recipe}/recipe.jsonld", []], ['DELETE', "/recipes/{$recipe}", []],
+        ['PATCH', "/recipes/{$recipe}", ['version' => 1, 'name' => 'Theirs', 'wish' => $this->wish()]],
+    ];
+    foreach ([$this->house->uid, $own->uid] as $house) {
+        foreach ($asked as [$method, $path, $body]) {
+            $this->call_($method, "/houses/{$house}{$path}", $body, $stranger)->assertNotFound();
+        }
+    }
+    // Nor are they counted, found, or taken from there.
+    $this->call_('GET', "/houses/{$own->uid}/stores", [], $stranger)->assertJsonPath('total', 0);
+    $this->call_('GET', "/houses/{$own->uid}/recipes", [], $stranger)->assertJsonPath('total', 0);
+    $this->call_('GET', "/houses/{$own->uid}/find?q=Ours", [], $stranger)->assertJsonCount(0, 'found');
+    $this->call_('POST', "/houses/{$own->uid}/batches", ['wish' => $this->wish(['oils' => [['id' => 'olive', 'lot' => $lot]]])], $stranger)
+        ->assertOk();
+    $this->atHouse('GET', "/lots/{$lot}")->assertJsonPath('lot.left_text', '1 L');
+    $this->atHouse('GET', "/recipes/{$recipe}")->assertJsonPath('name', 'Ours');
 });
 
 it('cannot ask for what belongs to a house without entering one', function () {

@@ -5,6 +5,7 @@ namespace App\Actions\Batches;
 use App\House\Kitchens;
 use App\Models\Batch;
 use App\Models\LogEntry;
+use Kettle\Diary\Day;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Reason\Refused;
 
@@ -45,10 +46,7 @@ final readonly class RecordTask
     private function until(string $typed, \DateTimeImmutable $due): \DateTimeImmutable
     {
         $kitchen = $this->kitchens->plain();
-        $day = \DateTimeImmutable::createFromFormat('!Y-m-d', $typed, $kitchen->now->getTimezone());
-        if ($day === false || $day->format('Y-m-d') !== $typed) {
-            throw DiaryRefused::day($typed)->about('until');
-        }
+        $day = Day::read($typed, $kitchen->now->getTimezone()) ?? throw DiaryRefused::day($typed)->about('until');
         if ($day < $kitchen->today()) {
             throw DiaryRefused::past($day->format('j F Y'), $kitchen->today()->format('j F Y'))->about('until');
         }

@@ -1,0 +1,127 @@
+<?php
+
+use Kettle\Material\Tables;
+use Kettle\Measure\Kind;
+use Kettle\Share\RecipeWords;
+use Tests\Core\Support;
+
+function words(): RecipeWords
+{
+    return new RecipeWords(Support::bench()->cupboard(), Support::kitchen());
+}
+
+it('knows every herb of the tables by its name and its botanical one', function () {
+    foreach (Support::bench()->cupboard()->herbs() as $herb) {
+        foreach ([$herb->name, mb_strtoupper($herb->name), "dried {$herb->name}, cut"] as $written) {
+            expect(words()->knownHerb($written)['id'] ?? null)->toBe($herb->id, $written);
+        }
+        // Two parts of one plant have one botanical name.
+        $found = words()->knownHerb("30 g {$herb->latin}")['id'] ?? '';
+        expect(Support::bench()->cupboard()->herb($found)->latin)->toBe($herb->latin);
+    }
+});
+
+it('knows every oil and butter of the tables by its name', function () {
+    foreach (Support::bench()->cupboard()->carriers() as $carrier) {
+        foreach ([$carrier->name, ucfirst($carrier->name), "organic {$carrier->name} (cold pressed)"] as $written) {
+            $oil = words()->oil($written);
+            if ($oil !== null) {
+                expect($oil)->toMatchArray(['id' => $carrier->id, 'guess' => false]);
+            }
+        }
+        // A name that speaks of no oil at all is left to the reader, never given to another oil.
+        expect(words()->oil($carrier->name)['id'] ?? $carrier->id)->toBe($carrier->id, $carrier->name);
+    }
+    $unknown = array_filter(Support::bench()->cupboard()->carriers(), fn ($carrier) => words()->oil($carrier->name) === null);
+    expect(array_keys($unknown))->toBe([]);
+});
+
+it('takes no herb for an oil, nor water, nor drops', function (string $rest) {
+    expect(words()->oil($rest))->toBeNull();
+})->with(['dried calendula', 'lavender essential oil', 'water', 'beeswax', 'sunflower petals, dried', 'olive leaves']);
+
+it('guesses olive where an oil is not named', function () {
+    expect(words()->oil('oil'))->toBe(['id' => 'olive', 'name' => 'olive oil', 'guess' => true])
+        ->and(words()->oil('carrier oil of choice')['guess'])->toBeTrue();
+});
+
+it('finds the amount a line begins with', function (string $line, ?string $typed, string $rest) {
+    [$amount, $found, $after] = words()->amount($line);
+    expect($amount === null ? null : $found)->toBe($typed)->and($after)->toBe($rest);
+})->with([
+    ['1 cup olive oil', '1 cup', 'olive oil'],
+    ['1 1/2 cups of olive oil', '1 1/2 cups', 'olive oil'],
+    ['½ cup dried rosemary', '½ cup', 'dried rosemary'],
+    ['250ml sunflower oil', '250 ml', 'sunflower oil'],
+    ['12 fl oz olive oil', '12 fl oz', 'olive oil'],
+    ['2-3 tbsp dried flowers', '2-3 tbsp', 'dried flowers'],
+    ['about 40 g yarrow', '40 g', 'yarrow'],
+    ['2 handfuls of yarrow', null, '2 handfuls of yarrow'],
+    ['yarrow, 40 g', null, 'yarrow, 40 g'],
+    ['Warm it gently', null, 'Warm it gently'],
+]);
+
+it('finds the amount beside it in brackets', function (string $line, ?float $value, ?Kind $kind) {
+    $aside = words()->amount($line)[3];
+    expect($aside?->value)->toEqualWithDelta($value, 0.01)->and($aside?->kind)->toBe($kind);
+})->with([
+    ['1 cup (240 ml) olive oil', 240.0, Kind::Volume],
+    ['1 oz (28 g) calendula', 28.0, Kind::Mass],
+    ['8 oz / 225 g calendula', 225.0, Kind::Mass],
+    ['1 cup (cold pressed) olive oil', null, null],
+    ['1 cup olive oil', null, null],
+]);
+
+it('hears how a herb is cut and whether it is dry', function (string $text, ?string $form, ?string $state) {
+    expect(words()->form($text))->toBe($form)->and(words()->state($text))->toBe($state);
+})->with([
+    ['dried calendula petals', 'flower-heads', 'dried'],
+    ['fresh plantain leaves', 'thin-leaf', 'fresh'],
+    ['freshly picked heads', 'flower-heads', 'fresh'],
+    ['ginger root powder', 'powder', null],
+    ['ground cloves', 'powder', null],
+    ['rose hips, dry', 'seed-berry', 'dried'],
+    ['spruce needles', 'thick-leaf', null],
+    ['willow bark', 'twig', null],
+    ['wilted elder', null, 'wilted'],
+    ['3 chamomile tea bags', 'tea-bag', null],
+    ['poplar buds', 'bud', null],
+    ['nettle', null, null],
+]);
+
+it('hears every way of infusing', function (string $line, array $methods) {
+    expect(words()->methods($line))->toBe($methods);
+})->with([
+    ['Warm in a slow cooker on low', ['slow-cooker']],
+    ['Put in a slow-cooker', ['slow-cooker']],
+    ['Melt over a double boiler', ['double-boiler']],
+    ['In a bain-marie', ['double-boiler']],
+    ['Leave on a sunny window sill', ['solar']],
+    ['Set in a yoghurt maker', ['incubator']],
+    ['Stand the jar in a water bath', ['water-bath']],
+    ['Pour hot oil over it', ['poured-hot']],
+    ['Keep in a dark cupboard', ['cold']],
+    ['Steep in the sun', ['solar', 'cold']],
+    ['Label it', []],
+]);
+
+it('splits what was pasted into lines', function (string $text, array $lines) {
+    expect(words()->split($text))->toBe($lines);
+})->with([
+    'lines' => ["a b\nc d", ['a b', 'c d']],
+    'another system’s ends' => ["a b\r\nc d\re f", ['a b', 'c d', 'e f']],
+    'bullets' => ["- 1 cup oil\n* 2 oz yarrow\n• 3 tbsp rosemary\n☐ wax", ['1 cup oil', '2 oz yarrow', '3 tbsp rosemary', 'wax']],
+    'numbers' => ["1. Warm it\n2) Strain it", ['Warm it', 'Strain it']],
+    'headings fall away' => ["Ingredients:\n1 cup oil\nMETHOD\nWarm it", ['1 cup oil', 'Warm it']],
+    'in one line' => ['1 cup oil, 3 tbsp dried flowers and 2 oz yarrow', ['1 cup oil', '3 tbsp dried flowers', '2 oz yarrow']],
+    'a comma that divides nothing' => ['40 g yarrow, cut', ['40 g yarrow, cut']],
+    'nothing' => [" \n\n\t", []],
+]);
+
+it('stays within bounds whatever is pasted', function () {
+    $split = words()->split(str_repeat(str_repeat('x', 500)."\n", 500));
+    expect($split)->toHaveCount(200)->and(mb_strlen($split[0]))->toBe(300);
+    foreach (Tables::shipped()->table('methods')->rows('rows') as $row) {
+        expect(words()->isName($row->text('name')))->toBeBool();
+    }
+});
