@@ -56,7 +56,9 @@ final class WaysOut
     {
         $ways = [];
         if ($would !== null) {
-            $ways[] = new Way('leaner', sprintf('Take 1:%s, which covers it.', Wording::number($would)), self::leaner($wish, $would));
+            $ways[] = new Way('leaner', sprintf(
+                'Take 1:%s, which covers it%s.', Wording::number($would), self::outgrowsItsJar($wish) ? ', in a jar that holds it' : '',
+            ), self::leaner($wish, $would));
         }
 
         return $ways;
@@ -161,8 +163,14 @@ final class WaysOut
     {
         $change = ['ratio' => '1:'.Wording::number($would)];
 
-        // With herb and oil both given the oil must give way.
-        return $wish->herb !== null && $wish->oil !== null ? $change + ['oil_amount' => null] : $change;
+        // With herb and oil both given the oil must give way; more oil on the same herb may want another jar.
+        return $change + ($wish->herb !== null && $wish->oil !== null ? ['oil_amount' => null] : []) + (self::outgrowsItsJar($wish) ? ['jar' => null, 'jars' => null] : []);
+    }
+
+    /** Whether more oil would be poured on so much herb, into a jar that is said. */
+    private static function outgrowsItsJar(Wish $wish): bool
+    {
+        return $wish->herb !== null && $wish->jar !== null;
     }
 
     public static function larger(Wish $wish, Kitchen $kitchen, Jar $jar, float $herbG, float $oilMl): ?Jar

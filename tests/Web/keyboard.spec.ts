@@ -1,18 +1,5 @@
-import { expect, type Page, test } from '@playwright/test'
-import { clock, MORNING } from './support'
-
-/** Tabs until what has the focus is named so. */
-async function tabTo(page: Page, name: RegExp, most = 90): Promise<void> {
-  for (let i = 0; i < most; i++) {
-    await page.keyboard.press('Tab')
-    const focused = await page.evaluate(() => {
-      const at = document.activeElement as (HTMLElement & { labels?: NodeListOf<HTMLElement> }) | null
-      return at?.getAttribute('aria-label') ?? at?.labels?.[0]?.innerText ?? at?.innerText ?? ''
-    })
-    if (name.test(focused.trim())) return
-  }
-  throw new Error(`Nothing named ${name} was reached by Tab.`)
-}
+import { expect, test } from '@playwright/test'
+import { clock, MORNING, tabTo } from './support'
 
 test('the whole journey by keyboard alone', async ({ page }) => {
   clock(MORNING)

@@ -38,3 +38,16 @@ export async function word(page: Page, name: RegExp): Promise<void> {
 export async function thatIsIt(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'That is it' }).click()
 }
+
+/** Tabs until what has the focus is named so. */
+export async function tabTo(page: Page, name: RegExp, most = 90): Promise<void> {
+  for (let i = 0; i < most; i++) {
+    await page.keyboard.press('Tab')
+    const focused = await page.evaluate(() => {
+      const at = document.activeElement as (HTMLElement & { labels?: NodeListOf<HTMLElement> }) | null
+      return at?.getAttribute('aria-label') ?? at?.labels?.[0]?.innerText ?? at?.innerText ?? ''
+    })
+    if (name.test(focused.trim())) return
+  }
+  throw new Error(`Nothing named ${name} was reached by Tab.`)
+}
