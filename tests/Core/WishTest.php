@@ -1,5 +1,6 @@
 <?php
 
+use Kettle\Recipe\Kitchen;
 use Kettle\Recipe\Plan;
 use Kettle\Recipe\WishReader;
 use Kettle\Recipe\WishRefused;
@@ -100,25 +101,31 @@ function takingTheWay(array $wish, array $change): array
     return array_filter([...$wish, ...$change], fn (mixed $value) => $value !== null);
 }
 
+/**
+ * @param  array<string, mixed>  $wish
+ * @return array<string, list<array{id: string, says: string, change: array<string, mixed>}>> ways out, by the reason of a refusal or the note that offers them
+ */
+function whatIsWrong(array $wish, Kitchen $kitchen): array
+{
+    try {
+        $found = [];
+        foreach (Support::bench()->plan($wish, $kitchen)->notes as $note) {
+            $found[$note['id']] = $note['ways'];
+        }
+
+        return $found;
+    } catch (WishRefused $refused) {
+        return array_column(array_map(fn (array $fault) => ['reason' => $fault['reason'], 'ways' => $fault['ways'] ?? []], $refused->faults), 'ways', 'reason');
+    }
+}
+
 it('offers only ways out that can be planned and that mend what was wrong', function (array $wish, string $about, array $house = []) {
     $wish += ['oils' => ['olive']];
     $kitchen = Support::kitchen($house);
-    $wrong = function (array $wish) use ($kitchen): array {
-        try {
-            $found = [];
-            foreach (Support::bench()->plan($wish, $kitchen)->notes as $note) {
-                $found[preg_replace('/\..*/', '', $note['id'])] = $note['ways'];
-            }
-
-            return $found;
-        } catch (WishRefused $refused) {
-            return array_column(array_map(fn (array $fault) => ['reason' => $fault['reason'], 'ways' => $fault['ways'] ?? []], $refused->faults), 'ways', 'reason');
-        }
-    };
-    $before = $wrong($wish);
+    $before = whatIsWrong($wish, $kitchen);
     expect($before)->toHaveKey($about)->and($before[$about])->not->toBe([]);
     foreach ($before[$about] as $way) {
-        expect(array_keys($wrong(takingTheWay($wish, $way['change']))))->not->toContain($about, $way['id'])
+        expect(array_keys(whatIsWrong(takingTheWay($wish, $way['change']), $kitchen)))->not->toContain($about, $way['id'])
             ->and(Support::bench()->plan(takingTheWay($wish, $way['change']), $kitchen)->sentenceText())->toEndWith('.', $way['id']);
     }
 })->with([
@@ -133,3 +140,42 @@ it('offers only ways out that can be planned and that mend what was wrong', func
     'wet, and squeezed' => [['herb' => ['id' => 'chickweed', 'state' => 'fresh'], 'jar' => '473', 'way' => 'squeezed'], 'squeezed-wet'],
     'little headspace' => [['herb' => ['id' => 'marshmallow-root', 'amount' => '85 g'], 'jar' => '473', 'method' => 'double-boiler'], 'headspace'],
 ]);
+
+it('offers ways out of short stores that need no more than there is', function (array $lots, array $wish) {
+    $kitchen = Support::kitchen(['lots' => $lots, 'currency' => 'GBP']);
+    $wish += ['herb' => ['id' => 'marshmallow-root'], 'oils' => ['olive'], 'jar' => '946'];
+    $short = array_filter(whatIsWrong($wish, $kitchen), fn (string $id) => str_starts_with($id, 'short'), ARRAY_FILTER_USE_KEY);
+    expect($short)->not->toBe([]);
+    foreach (array_merge(...array_values($short)) as $way) {
+        $after = whatIsWrong(takingTheWay($wish, $way['change']), $kitchen);
+        expect(array_filter(array_keys($after), fn (string $id) => str_starts_with($id, 'short')))->toBe([], $way['id']);
+    }
+})->with([
+    'little oil, and no other' => [[['kind' => 'carrier', 'material' => 'olive', 'amount' => '200 mL'], ['kind' => 'herb', 'material' => 'marshmallow-root', 'amount' => '1 kg']], []],
+    'little oil, and another' => [[['kind' => 'carrier', 'material' => 'olive', 'amount' => '200 mL'], ['kind' => 'carrier', 'material' => 'camellia', 'amount' => '2 L'], ['kind' => 'herb', 'material' => 'marshmallow-root', 'amount' => '1 kg']], []],
+    'a drop of oil, and another' => [[['kind' => 'carrier', 'material' => 'olive', 'amount' => '0.3 mL'], ['kind' => 'carrier', 'material' => 'camellia', 'amount' => '2 L'], ['kind' => 'herb', 'material' => 'marshmallow-root', 'amount' => '1 kg']], []],
+    'little herb' => [[['kind' => 'carrier', 'material' => 'olive', 'amount' => '2 L'], ['kind' => 'herb', 'material' => 'marshmallow-root', 'amount' => '40 g']], []],
+    'little of what was weighed' => [[['kind' => 'carrier', 'material' => 'olive', 'amount' => '150 mL'], ['kind' => 'herb', 'material' => 'marshmallow-root', 'amount' => '1 kg']], ['herb' => ['id' => 'marshmallow-root', 'amount' => '60 g'], 'oil_amount' => '330 mL']],
+]);
+
+it('offers no way that leaves things as they were, whatever is wished', function (int $seed) {
+    mt_srand($seed);
+    $one = fn (array $of) => $of[mt_rand(0, count($of) - 1)];
+    $offered = 0;
+    for ($i = 0; $i < 250; $i++) {
+        $kitchen = Support::kitchen(['lots' => [['kind' => 'carrier', 'material' => 'olive', 'amount' => $one(['90 mL', '400 mL', '3 L'])], ['kind' => 'carrier', 'material' => 'jojoba', 'amount' => $one(['60 mL', '1 L'])]]]);
+        $wish = array_filter([
+            'herb' => array_filter(['id' => $one(['self-heal', 'marshmallow-root', 'linden-blossom', 'rosemary']), 'amount' => $one([null, null, '8 g', '40 g', '150 g', '400 g'])]),
+            'oils' => $one([['olive'], ['jojoba'], [['id' => 'olive', 'parts' => '2'], ['id' => 'jojoba', 'parts' => '1']]]),
+            'oil_amount' => $one([null, null, '90 mL', '300 mL', '800 mL']), 'ratio' => $one([null, null, '1:4', '1:7', '1:15']), 'jar' => $one([null, '237', '473', '946']),
+            'jars' => $one([null, null, null, '2']), 'method' => $one(['cold', 'slow-cooker', 'double-boiler']),
+        ], fn (mixed $value) => $value !== null);
+        foreach (whatIsWrong($wish, $kitchen) as $about => $ways) {
+            foreach ($ways as $way) {
+                expect(whatIsWrong(takingTheWay($wish, $way['change']), $kitchen))->not->toHaveKey($about, "{$way['id']} of ".json_encode($wish));
+                $offered++;
+            }
+        }
+    }
+    expect($offered)->toBeGreaterThan(100);
+})->with([[1], [2], [3]]);
