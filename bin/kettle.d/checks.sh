@@ -10,10 +10,13 @@ suite() {
   say "— $name"
   log=$(mktemp)
   "$@" 2>&1 | tee "$log" || code=$?
-  local plain passed failed
+  local plain passed failed warned
   plain=$(sed 's/\x1b\[[0-9;]*m//g' "$log")
   passed=$(grep -oE '[0-9]+ passed' <<<"$plain" | tail -1 | grep -oE '[0-9]+' || echo 0)
   failed=$(grep -oE '[0-9]+ (failed|errors?)' <<<"$plain" | tail -1 | grep -oE '[0-9]+' || echo 0)
+  # A test that ran with a warning has not passed.
+  warned=$(grep -E '^ *Tests:' <<<"$plain" | tail -1 | grep -oE '[0-9]+ (warnings?|risky|incomplete)' | awk '{ sum += $1 } END { print sum + 0 }' || true)
+  failed=$((failed + warned))
   [ "$code" -ne 0 ] && [ "$failed" -eq 0 ] && failed=1
   PASSED=$((PASSED + passed))
   FAILED=$((FAILED + failed))
