@@ -8,7 +8,7 @@ use App\Models\Lot;
 use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
-use Kettle\Diary\WakingHours;
+use Kettle\Diary\Presence;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Custom;
 use Kettle\Recipe\Bench;
@@ -55,9 +55,9 @@ final readonly class Kitchens
         return \DateTimeImmutable::createFromInterface($moment)->setTimezone($this->current->house()->zone());
     }
 
-    public static function waking(House $house): WakingHours
+    public static function waking(House $house): Presence
     {
-        return WakingHours::between($house->wake, $house->bed);
+        return Presence::between($house->wake, $house->bed);
     }
 
     /**

@@ -24,6 +24,7 @@ final readonly class Course
         public Timetable $timetable,
         public ?\DateTimeImmutable $filledAt,
         public ?\DateTimeImmutable $strainedAt,
+        public Warmed $warmed,
     ) {
     }
 
@@ -31,8 +32,9 @@ final readonly class Course
      * @param  \DateTimeImmutable  $startAt when it is planned to be filled, in the house's zone
      * @param  list<Event>  $events oldest first
      * @param  float  $standsH hours it stands after the heat
+     * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots sessions the diary keeps for it
      */
-    public static function follow(Method $method, float $hours, \DateTimeImmutable $startAt, WakingHours $waking, array $events, float $standsH = 0.0): self
+    public static function follow(Method $method, float $hours, \DateTimeImmutable $startAt, Presence $presence, array $events, float $standsH = 0.0, array $slots = []): self
     {
         $done = $skipped = $later = [];
         $discarded = false;
@@ -59,20 +61,21 @@ final readonly class Course
             $filledAt !== null => Stage::Steeping,
             default => Stage::Planned,
         };
-        $timetable = Timetable::lay($method, $hours, $filledAt ?? $startAt, $waking, $standsH);
+        $warmed = $method->heated ? Warmed::from($events) : Warmed::none();
+        $timetable = Timetable::lay($method, $hours, $filledAt ?? $startAt, $presence, $standsH, $warmed, $slots);
         $last = fn (string $key) => max($done[$key] ?? null, $skipped[$key] ?? null);
         $tasks = match ($stage) {
             Stage::Discarded, Stage::Bottled => [],
             Stage::Poured => [self::task(Step::Bottle, $last('decant') ?? $timetable->settledAt, $method)],
-            Stage::Settling => self::settling($strainedAt, $waking, $method),
-            default => self::untilStrained($method, $timetable, $stage === Stage::Steeping, $last, $waking),
+            Stage::Settling => self::settling($strainedAt, $presence, $method),
+            default => self::untilStrained($method, $timetable, $stage === Stage::Steeping, $last, $presence, $warmed, $hours),
         };
         $tasks = array_map(
             fn (Task $task) => isset($later[$task->key()]) ? $task->putOffTo($later[$task->key()]) : $task, $tasks,
         );
         usort($tasks, fn (Task $a, Task $b) => $a->dueAt <=> $b->dueAt);
 
-        return new self($stage, $tasks, $timetable, $filledAt, $strainedAt);
+        return new self($stage, $tasks, $timetable, $filledAt, $strainedAt, $warmed);
     }
 
     /** @throws DiaryRefused when no such task is open */
@@ -87,9 +90,9 @@ final readonly class Course
     }
 
     /** @return list<Task> */
-    private static function settling(\DateTimeImmutable $strainedAt, WakingHours $waking, Method $method): array
+    private static function settling(\DateTimeImmutable $strainedAt, Presence $presence, Method $method): array
     {
-        $settled = Timetable::settledAfter($strainedAt, $waking);
+        $settled = Timetable::settledAfter($strainedAt, $presence);
 
         return [
             self::task(Step::Settle, $settled, $method),
@@ -102,13 +105,13 @@ final readonly class Course
      * @param  \Closure(string): ?\DateTimeImmutable  $last
      * @return list<Task>
      */
-    private static function untilStrained(Method $method, Timetable $times, bool $filled, \Closure $last, WakingHours $waking): array
+    private static function untilStrained(Method $method, Timetable $times, bool $filled, \Closure $last, Presence $presence, Warmed $warmed, float $hours): array
     {
         $tasks = $filled ? [] : [self::task(Step::Fill, $times->fillAt, $method)];
         $tasks = [...$tasks, ...($method->heated
-            ? self::warming($method, $times, $filled, $last)
-            : self::shelving($method, $times, $filled, $last, $waking))];
-        $warmthDue = $method->heated && $last(self::key(Step::WarmOff, count($times->sessions))) === null;
+            ? self::warming($method, $times, $filled, $last, $warmed)
+            : self::shelving($method, $times, $filled, $last, $presence))];
+        $warmthDue = $method->heated && ($warmed->onSince !== null || $warmed->left($hours) > 0);
         $tasks[] = self::task(Step::Strain, $times->strainAt, $method, open: $filled && ! $warmthDue);
         $tasks[] = self::task(Step::Decant, $times->settledAt, $method, open: false);
         $tasks[] = self::task(Step::Bottle, $times->settledAt->modify('+15 minutes'), $method, open: false);
@@ -122,16 +125,16 @@ final readonly class Course
      * @param  \Closure(string): ?\DateTimeImmutable  $last
      * @return list<Task>
      */
-    private static function shelving(Method $method, Timetable $times, bool $filled, \Closure $last, WakingHours $waking): array
+    private static function shelving(Method $method, Timetable $times, bool $filled, \Closure $last, Presence $presence): array
     {
         $tasks = [];
         if ($last('top_up') === null) {
-            $tasks[] = self::task(Step::TopUp, $waking->nextAwake($times->fillAt->modify('+1 hour')), $method, open: $filled);
+            $tasks[] = self::task(Step::TopUp, $presence->nextAwake($times->fillAt->modify('+1 hour')), $method, open: $filled);
         }
         $every = [[Step::Shake, $method->shakeEveryH], [Step::Check, self::CHECK_EVERY_H]];
         foreach ($every as [$step, $hours]) {
             $since = $last($step->value) ?? $times->fillAt;
-            $due = $waking->midMorning($since->modify('+'.(int) $hours.' hours'));
+            $due = $presence->midMorning($since->modify('+'.(int) $hours.' hours'));
             if ($due < $times->strainAt) {
                 $tasks[] = self::task($step, $due, $method, open: $filled);
             }
@@ -141,37 +144,26 @@ final readonly class Course
     }
 
     /**
-     * Warm: on, shake or stir while it is on, off; session by session.
+     * Warm: on, shake or stir while it is on, off; session by session, those to come after those gone by.
      *
      * @param  \Closure(string): ?\DateTimeImmutable  $last
      * @return list<Task>
      */
-    private static function warming(Method $method, Timetable $times, bool $filled, \Closure $last): array
+    private static function warming(Method $method, Timetable $times, bool $filled, \Closure $last, Warmed $warmed): array
     {
         $tasks = [];
-        $before = $filled;
-        foreach ($times->sessions as $index => $session) {
-            $nth = $index + 1;
-            $on = $last(self::key(Step::WarmOn, $nth));
-            $off = $last(self::key(Step::WarmOff, $nth));
+        foreach (array_slice($times->sessions, count($warmed->sessions)) as $index => $session) {
+            $nth = $warmed->nth() + $index;
+            $on = $index === 0 ? $warmed->onSince : null;
             if ($on === null) {
-                $tasks[] = self::task(Step::WarmOn, $session['from'], $method, $nth, $before);
-            }
-            if ($on !== null && $off === null) {
-                $since = max($on, $last('shake') ?? $on);
-                $due = $since->modify('+'.(int) round($method->shakeEveryH * 60).' minutes');
+                $tasks[] = self::task(Step::WarmOn, $session['from'], $method, $nth, $filled && $index === 0);
+            } else {
+                $due = max($on, $last('shake') ?? $on)->modify('+'.(int) round($method->shakeEveryH * 60).' minutes');
                 if ($due < $session['to']) {
                     $tasks[] = self::task(Step::Shake, $due, $method);
                 }
             }
-            if ($off === null) {
-                // Switched on late, it goes off late: the hours at warmth are what counts.
-                $length = $session['to']->getTimestamp() - $session['from']->getTimestamp();
-                $tasks[] = self::task(
-                    Step::WarmOff, $on === null ? $session['to'] : $on->modify("+{$length} seconds"), $method, $nth, $on !== null,
-                );
-            }
-            $before = $off !== null;
+            $tasks[] = self::task(Step::WarmOff, $session['to'], $method, $nth, $on !== null);
         }
 
         return $tasks;
@@ -180,10 +172,5 @@ final readonly class Course
     private static function task(Step $step, \DateTimeImmutable $dueAt, Method $method, int $nth = 1, bool $open = true): Task
     {
         return new Task($step, $nth, $dueAt, $step->place($method->heated), $open);
-    }
-
-    private static function key(Step $step, int $nth): string
-    {
-        return $step->value.($nth > 1 ? '-'.$nth : '');
     }
 }

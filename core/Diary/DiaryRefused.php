@@ -19,6 +19,16 @@ final class DiaryRefused extends Refused
         return new self('out_of_range', 'Bed must come at least four hours after getting up, on the same day.');
     }
 
+    public static function hours(string $typed): self
+    {
+        return new self('unreadable', sprintf('“%s” is not a while of the day. Write whiles in order, like 07:00-08:30, 17:00-22:30.', mb_substr($typed, 0, 40)));
+    }
+
+    public static function weekday(string $typed): self
+    {
+        return new self('unreadable', sprintf('“%s” is not a day of the week. Give 1 for Monday to 7 for Sunday.', mb_substr($typed, 0, 20)));
+    }
+
     public static function day(string $typed): self
     {
         return new self('unreadable', sprintf('“%s” is not a day. Write it like 2026-12-12.', mb_substr($typed, 0, 20)));

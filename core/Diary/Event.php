@@ -12,6 +12,7 @@ final readonly class Event
         public \DateTimeImmutable $at,
         public string $task,
         public ?\DateTimeImmutable $until,
+        public ?float $warmH = null,
     ) {
     }
 
@@ -19,6 +20,12 @@ final readonly class Event
     public static function done(string $task, \DateTimeImmutable $at): self
     {
         return new self('done', $at, $task, null);
+    }
+
+    /** Switched off, with the hours at warmth that a thermometer counted since it was switched on. */
+    public static function warmed(string $task, \DateTimeImmutable $at, float $hours): self
+    {
+        return new self('done', $at, $task, null, $hours);
     }
 
     public static function skipped(string $task, \DateTimeImmutable $at): self

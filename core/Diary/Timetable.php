@@ -9,7 +9,7 @@ use Kettle\Infusion\Method;
 /**
  * When one batch is filled, warmed, strained, poured off and bottled, from the moment it may be filled.
  *
- * Heated work is placed only while somebody is up; what does not fit one day goes on the next. What
+ * Heated work is placed only while somebody is up and at home; what does not fit one day goes on the next. What
  * holds its own warmth may run overnight.
  */
 final readonly class Timetable
@@ -23,6 +23,8 @@ final readonly class Timetable
     /** Less than this at the end of a day is not worth heating a pot for, hours. */
     private const LEAST_SESSION_H = 1.0;
 
+    private const LOOK_BACK_DAYS = 120;
+
     /** @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $sessions warm sessions, empty on the shelf */
     private function __construct(
         public \DateTimeImmutable $fillAt,
@@ -33,31 +35,69 @@ final readonly class Timetable
     }
 
     /**
-     * @param  \DateTimeImmutable  $fillAt in the house's zone; moved to the next waking time
+     * @param  \DateTimeImmutable  $fillAt in the house's zone; moved to the next time somebody is there
      * @param  float  $hours to infuse: hours at warmth, or on the shelf
      * @param  float  $standsH hours it stands after the heat, before straining
+     * @param  ?Warmed  $warmed what it has had already
+     * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots sessions the diary keeps for it, in a cooker shared with others
      */
-    public static function lay(Method $method, float $hours, \DateTimeImmutable $fillAt, WakingHours $waking, float $standsH = 0.0): self
+    public static function lay(Method $method, float $hours, \DateTimeImmutable $fillAt, Presence $presence, float $standsH = 0.0, ?Warmed $warmed = null, array $slots = []): self
     {
-        $fillAt = $waking->nextAwake($fillAt);
+        $fillAt = $presence->nextAwake($fillAt);
         if ($method->heated) {
-            $from = $fillAt->modify('+'.self::FILLING_MINUTES.' minutes');
-            $sessions = $method->attended ? self::sessions($hours, $from, $waking) : [self::unattended($hours, $from, $waking)];
+            $sessions = self::warm($method, $hours, $fillAt->modify('+'.self::FILLING_MINUTES.' minutes'), $presence, $warmed ?? Warmed::none(), $slots);
             $last = $sessions[count($sessions) - 1]['to'];
             // The oil is strained once it is cool enough to handle.
-            $strainAt = $waking->nextAwake($last->modify('+'.(30 + (int) round($standsH * 60)).' minutes'));
+            $strainAt = $presence->nextAwake($last->modify('+'.(30 + (int) round($standsH * 60)).' minutes'));
         } else {
             $sessions = [];
-            $strainAt = $waking->midMorning($fillAt->modify('+'.(int) ceil($hours / 24).' days'));
+            $strainAt = $presence->midMorning($fillAt->modify('+'.(int) ceil($hours / 24).' days'));
         }
 
-        return new self($fillAt, $sessions, $strainAt, self::settledAfter($strainAt, $waking));
+        return new self($fillAt, $sessions, $strainAt, self::settledAfter($strainAt, $presence));
+    }
+
+    /**
+     * Sessions past, going on and to come.
+     *
+     * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots
+     * @return non-empty-list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>
+     */
+    private static function warm(Method $method, float $hours, \DateTimeImmutable $from, Presence $presence, Warmed $warmed, array $slots): array
+    {
+        $sessions = array_map(fn (array $past) => ['from' => $past['from'], 'to' => $past['to']], $warmed->sessions);
+        $left = $warmed->left($hours);
+        if ($sessions !== []) {
+            $from = max($from, $sessions[count($sessions) - 1]['to']);
+        }
+        if ($warmed->onSince !== null) {
+            $to = $warmed->onSince->modify('+'.max(1, (int) round($left * 60)).' minutes');
+            $while = $presence->whileFrom($warmed->onSince);
+            // Somebody has to be by: it is off when they go, and the rest is for another day.
+            if ($method->attended && $while !== null && $while['from'] == $warmed->onSince && $while['to'] < $to) {
+                $to = $while['to'];
+            }
+            $sessions[] = ['from' => $warmed->onSince, 'to' => $to];
+            $left -= ($to->getTimestamp() - $warmed->onSince->getTimestamp()) / 3600;
+            $from = $to;
+        }
+        if ($left > 1 / 60 || $sessions === []) {
+            $kept = array_sum(array_map(fn (array $slot) => $slot['to']->getTimestamp() - $slot['from']->getTimestamp(), $slots)) / 3600;
+            // What the diary keeps stands as long as it is for the hours that are left.
+            $sessions = [...$sessions, ...match (true) {
+                $slots !== [] && $slots[0]['from'] >= $from && abs($kept - $left) < 0.1 => $slots,
+                $method->attended => self::sessions($left, $from, $presence),
+                default => [self::unattended($left, $from, $presence)],
+            }];
+        }
+
+        return $sessions;
     }
 
     /** When an oil strained at a moment has settled and somebody is up to pour it off. */
-    public static function settledAfter(\DateTimeImmutable $strainedAt, WakingHours $waking): \DateTimeImmutable
+    public static function settledAfter(\DateTimeImmutable $strainedAt, Presence $presence): \DateTimeImmutable
     {
-        return $waking->nextAwake($strainedAt->modify('+'.self::SETTLE_HOURS.' hours'));
+        return $presence->nextAwake($strainedAt->modify('+'.self::SETTLE_HOURS.' hours'));
     }
 
     /** The day it can be bottled, and so used. */
@@ -70,62 +110,81 @@ final readonly class Timetable
      * The latest day on which to fill, to be ready by a day. Days are walked back one at a time, so
      * that waking hours and sessions are reckoned just as they will fall.
      */
-    public static function latestStart(Method $method, float $hours, \DateTimeImmutable $readyBy, WakingHours $waking, float $standsH = 0.0): \DateTimeImmutable
+    public static function latestStart(Method $method, float $hours, \DateTimeImmutable $readyBy, Presence $presence, float $standsH = 0.0): \DateTimeImmutable
     {
         $day = $readyBy->setTime(0, 0);
         // No fewer days than its hours and the settling ask for; the walk begins a day short of that.
-        $least = $method->heated && $method->attended ? $hours / $waking->hours() : $hours / 24;
-        for ($back = max(0, (int) floor($least) - 1); $back < 120; $back++) {
-            $candidate = $day->modify("-{$back} days");
-            if (self::lay($method, $hours, $waking->midMorning($candidate), $waking, $standsH)->readyDay() <= $day) {
-                return $candidate;
+        $least = $method->heated && $method->attended ? $hours / $presence->hours() : $hours / 24;
+        for ($back = max(0, (int) floor($least) - 1); $back < self::LOOK_BACK_DAYS; $back++) {
+            $start = $presence->midMorning($day->modify("-{$back} days"));
+            if (self::lay($method, $hours, $start, $presence, $standsH)->readyDay() <= $day) {
+                return $start->setTime(0, 0);
             }
         }
-        throw new \LogicException('No method takes four months.');
+
+        // Nobody is there for so long that no start fits: so long ago that it has gone by.
+        return $day->modify('-'.self::LOOK_BACK_DAYS.' days');
     }
 
-    /** @return non-empty-list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}> */
-    private static function sessions(float $hours, \DateTimeImmutable $from, WakingHours $waking): array
+    /**
+     * Warm hours placed where somebody is by, from a moment on.
+     *
+     * @return non-empty-list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>
+     */
+    public static function sessions(float $hours, \DateTimeImmutable $from, Presence $presence): array
     {
-        $minutes = (int) round($hours * 60);
-        $from = $waking->nextAwake($from);
-        $leftToday = self::minutesBetween($from, $waking->to($from));
-        // Whole on the next day is kinder than a stub tonight and the rest tomorrow.
-        $wholeDay = (int) ($waking->hours() * 60) - self::FILLING_MINUTES;
-        if ($minutes > $leftToday && $minutes <= $wholeDay) {
-            $from = $waking->from($from->modify('+1 day'));
+        $minutes = max(1, (int) round($hours * 60));
+        // Whole tomorrow is kinder than a stub tonight and the rest tomorrow.
+        $whole = self::whole($minutes, $from, $presence);
+        if ($whole !== null) {
+            return [$whole];
         }
         $sessions = [];
-        while ($minutes > 0) {
-            $room = min($minutes, self::minutesBetween($from, $waking->to($from)));
+        while ($minutes > 0 && ($while = $presence->whileFrom($from)) !== null) {
+            $room = (int) min($minutes, self::minutesBetween($while['from'], $while['to']));
             if ($room >= min($minutes, self::LEAST_SESSION_H * 60)) {
-                $to = $from->modify("+{$room} minutes");
-                $sessions[] = ['from' => $from, 'to' => $to];
+                $sessions[] = ['from' => $while['from'], 'to' => $while['from']->modify("+{$room} minutes")];
                 $minutes -= $room;
             }
-            $from = $waking->from($from->modify('+1 day'));
+            $from = $while['to'];
         }
-        assert($sessions !== []);
+        // Nobody is by for an hour at a time in more than a year: it stands where it was asked for.
+        if ($minutes > 0 || $sessions === []) {
+            $sessions[] = ['from' => $from, 'to' => $from->modify("+{$minutes} minutes")];
+        }
 
         return $sessions;
     }
 
+    /** @return array{from: \DateTimeImmutable, to: \DateTimeImmutable}|null in one go, today or tomorrow */
+    private static function whole(int $minutes, \DateTimeImmutable $from, Presence $presence): ?array
+    {
+        $night = $from->setTime(0, 0)->modify('+2 days');
+        for ($while = $presence->whileFrom($from); $while !== null && $while['from'] < $night; $while = $presence->whileFrom($while['to'])) {
+            if (self::minutesBetween($while['from'], $while['to']) >= $minutes) {
+                return ['from' => $while['from'], 'to' => $while['from']->modify("+{$minutes} minutes")];
+            }
+        }
+
+        return null;
+    }
+
     /**
      * Warmth that needs nobody by: begun when there is somebody to switch it on, and so late that it
-     * ends with the day or with somebody's getting up.
+     * ends while somebody is there again to take the jars out.
      *
      * @return array{from: \DateTimeImmutable, to: \DateTimeImmutable}
      */
-    private static function unattended(float $hours, \DateTimeImmutable $from, WakingHours $waking): array
+    public static function unattended(float $hours, \DateTimeImmutable $from, Presence $presence): array
     {
-        $minutes = (int) round($hours * 60);
-        $from = $waking->nextAwake($from);
+        $minutes = max(1, (int) round($hours * 60));
+        $while = $presence->whileFrom($from) ?? ['from' => $from, 'to' => $from];
+        $from = $while['from'];
         $to = $from->modify("+{$minutes} minutes");
-        if ($to > $waking->to($from)) {
-            $morning = $waking->from($from->modify('+1 day'));
-            $to = max($to, $morning);
-            $from = max($from, min($waking->to($from), $to->modify("-{$minutes} minutes")));
-            $to = max($morning, $from->modify("+{$minutes} minutes"));
+        $there = $presence->nextAwake($to);
+        if ($there > $to) {
+            $from = max($from, min($while['to'], $there->modify("-{$minutes} minutes")));
+            $to = max($there, $from->modify("+{$minutes} minutes"));
         }
 
         return ['from' => $from, 'to' => $to];

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
-use Kettle\Diary\WakingHours;
+use Kettle\Diary\Presence;
 use Kettle\Material\Carrier;
 use Kettle\Material\Cupboard;
 use Kettle\Material\OilRanking;
@@ -34,7 +34,7 @@ final readonly class Kitchen
      */
     public function __construct(
         public \DateTimeImmutable $now,
-        public WakingHours $waking,
+        public Presence $waking,
         public Custom $custom,
         public float $dropsPerMl,
         public array $jars,

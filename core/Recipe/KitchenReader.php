@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Recipe;
 
 use Kettle\Diary\DiaryRefused;
-use Kettle\Diary\WakingHours;
+use Kettle\Diary\Presence;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Tables;
 use Kettle\Measure\AmountReader;
@@ -35,7 +35,7 @@ final class KitchenReader
 
             return new Kitchen(
                 self::now($house, $now),
-                WakingHours::between(self::text($waking, 'from', '07:00'), self::text($waking, 'to', '22:30')),
+                Presence::between(self::text($waking, 'from', '07:00'), self::text($waking, 'to', '22:30')),
                 (is_string($measures) ? Custom::tryFrom($measures) : null)
                     ?? throw WishRefused::one('house.measures', 'unknown', 'Measures are us, metric, australian or imperial.'),
                 (is_int($drops) || is_float($drops)) && $drops >= 5 && $drops <= 60

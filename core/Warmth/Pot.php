@@ -67,6 +67,19 @@ final readonly class Pot
         );
     }
 
+    /**
+     * The same pot with other parts.
+     *
+     * @param  array<string, float>  $of as of() takes them
+     */
+    public function with(array $of): self
+    {
+        return self::of($of + [
+            'watts' => $this->watts, 'loss_w_per_k' => $this->lossWPerK, 'water_kg' => $this->waterKg, 'vessel_j_per_k' => $this->vesselJPerK, 'open_m2' => $this->openM2,
+            'jars_j_per_k' => $this->jarsJPerK, 'jars_w_per_k' => $this->jarsWPerK, 'room_c' => $this->roomC, 'height_m' => $this->heightM, 'humidity' => $this->humidity,
+        ]);
+    }
+
     /** Heat that so much oil, herb and glass takes up, J/K; herb is taken as oil. */
     public static function jars(float $oilKg, float $herbKg, float $glassKg): float
     {

@@ -60,6 +60,38 @@ final readonly class PotRun
         return new self($pot, $path, $joules);
     }
 
+    /**
+     * A pot so far on from how it stands now: for a pot watched as it goes.
+     *
+     * @param  array{water: float, oil: float, kg: float}  $now
+     * @return array{water: float, oil: float, kg: float}
+     */
+    public static function onward(Pot $pot, array $now, float $seconds, float $driestKg = 0.05): array
+    {
+        $boil = $pot->boilsAt();
+        $air = $pot->airKPa();
+        for ($s = 0.0; $s < $seconds - 1e-9; $s += self::STEP) {
+            $h = min(self::STEP, $seconds - $s);
+            [$dWater, $dOil, $dKg] = self::step($pot, $now['water'], $now['oil'], $now['kg'], $h, $boil, $air, $driestKg);
+            $now = ['water' => $now['water'] + $dWater, 'oil' => $now['oil'] + $dOil, 'kg' => max($driestKg, $now['kg'] + $dKg)];
+        }
+
+        return $now;
+    }
+
+    /** The warmth of water or oil so many seconds on, between the points kept. */
+    public function at(float $seconds, string $of = 'oil'): float
+    {
+        $of = $of === 'water' ? 'water' : 'oil';
+        $last = count($this->path) - 1;
+        $step = $last > 0 ? $this->path[1]['s'] : 1.0;
+        $i = max(0, min($last, (int) floor($seconds / $step)));
+        $a = $this->path[$i];
+        $b = $this->path[min($last, $i + 1)];
+
+        return $b['s'] <= $a['s'] ? $a[$of] : $a[$of] + ($b[$of] - $a[$of]) * min(1.0, ($seconds - $a['s']) / ($b['s'] - $a['s']));
+    }
+
     /** Seconds until the oil first reaches a warmth; null when it does not. */
     public function reaches(float $celsius): ?float
     {

@@ -78,6 +78,49 @@ final class WarmHours
         $this->count++;
     }
 
+    /** @return array<string, float|int|null> all of it, to go on from later */
+    public function kept(): array
+    {
+        return [
+            'hours' => $this->hours, 'plain' => $this->plainHours, 'over_s' => $this->overSeconds, 'gap_s' => $this->gapSeconds,
+            'peak' => $this->peak, 'from' => $this->from, 'last' => $this->last, 'last_c' => $this->lastC, 'count' => $this->count,
+        ];
+    }
+
+    /**
+     * Goes on from what was kept.
+     *
+     * @param  array<string, mixed>  $kept
+     */
+    public static function goingOn(array $kept, Band $band, int $reach = self::REACH): self
+    {
+        $number = fn (string $key): ?float => is_int($kept[$key] ?? null) || is_float($kept[$key] ?? null) ? (float) $kept[$key] : null;
+        $hours = new self($band, $reach);
+        $hours->hours = $number('hours') ?? 0.0;
+        $hours->plainHours = $number('plain') ?? 0.0;
+        $hours->overSeconds = $number('over_s') ?? 0.0;
+        $hours->gapSeconds = $number('gap_s') ?? 0.0;
+        $hours->peak = $number('peak');
+        $hours->from = $number('from') === null ? null : (int) $number('from');
+        $hours->last = $number('last') === null ? null : (int) $number('last');
+        $hours->lastC = $number('last_c') ?? 0.0;
+        $hours->count = (int) ($number('count') ?? 0);
+
+        return $hours;
+    }
+
+    /** @return array{int, float}|null the last reading: moment in seconds, and degrees C */
+    public function last(): ?array
+    {
+        return $this->last === null ? null : [$this->last, $this->lastC];
+    }
+
+    /** How fast hours are gathered at a warmth: 1 at the target, 0 outside the band. */
+    public function rateAt(float $celsius): float
+    {
+        return $celsius < $this->band->low || $celsius > $this->band->ceiling ? 0.0 : exp($this->rate * ($celsius - $this->band->target));
+    }
+
     /** Weighted hours at warmth: what the planned hours are measured by. */
     public function hours(): float
     {

@@ -63,4 +63,34 @@ final class WarmthRefused extends Refused
     {
         return new self('out_of_range', 'The white card is too dark or washed out to set the colours by. Take the picture again in daylight, without flash.', 'card');
     }
+
+    public static function warmUp(string $why): self
+    {
+        return new self('too_few', $why, 'readings');
+    }
+
+    public static function future(): self
+    {
+        return new self('in_the_future', 'A reading from the future: is the clock of the sender right?', 'readings');
+    }
+
+    public static function tooOld(): self
+    {
+        return new self('in_the_past', 'A reading from before the session began.', 'readings');
+    }
+
+    public static function noReading(string $typed): self
+    {
+        return new self('unreadable', sprintf('“%s” is not a warmth. Write it like 49.5 or 121 F.', mb_substr($typed, 0, 20)), 'readings');
+    }
+
+    public static function noMoment(string $typed): self
+    {
+        return new self('unreadable', sprintf('“%s” is not a moment. Write it like 2026-12-12T14:05:00Z, or as seconds since 1970.', mb_substr($typed, 0, 40)), 'readings');
+    }
+
+    public static function weather(string $what): self
+    {
+        return new self('out_of_range', $what, 'weather');
+    }
 }

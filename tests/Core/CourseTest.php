@@ -3,9 +3,9 @@
 use Kettle\Diary\Course;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Event;
+use Kettle\Diary\Presence;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Task;
-use Kettle\Diary\WakingHours;
 use Kettle\Infusion\Methods;
 use Kettle\Infusion\Outcome;
 use Kettle\Infusion\YieldRefused;
@@ -15,7 +15,7 @@ use Kettle\Material\Tables;
 function course(string $method, float $hours, array $events): Course
 {
     return Course::follow(
-        (new Methods(Tables::shipped()))->method($method), $hours, new DateTimeImmutable('2026-11-24T10:00:00Z'), WakingHours::between('07:00', '22:30'), $events,
+        (new Methods(Tables::shipped()))->method($method), $hours, new DateTimeImmutable('2026-11-24T10:00:00Z'), Presence::between('07:00', '22:30'), $events,
     );
 }
 
@@ -79,7 +79,7 @@ it('warms by sessions, shaking between on and off', function () {
     $on = [$fill, Event::done('warm_on', at('2026-11-24 11:00'))];
     expect(due(course('slow-cooker', 8, $on)))->toBe(['shake' => '11-24 13:00', 'warm_off' => '11-24 19:00']);
     $off = [...$on, Event::done('warm_off', at('2026-11-24 19:00'))];
-    expect(due(course('slow-cooker', 8, $off)))->toBe(['strain' => '11-24 19:05']);
+    expect(due(course('slow-cooker', 8, $off)))->toBe(['strain' => '11-24 19:30']);
 });
 
 it('does nothing more for what was discarded, and says what is not open', function () {
@@ -89,7 +89,7 @@ it('does nothing more for what was discarded, and says what is not open', functi
 });
 
 it('refuses a day without hours', function (string $from, string $to) {
-    WakingHours::between($from, $to);
+    Presence::between($from, $to);
 })->with([
     ['22:00', '07:00'],
     ['07:00', '09:00'],

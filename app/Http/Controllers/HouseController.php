@@ -22,7 +22,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
-use Kettle\Diary\WakingHours;
+use Kettle\Diary\Presence;
 use Kettle\Measure\Kind;
 use Kettle\Vessel\Jar as CoreJar;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
@@ -43,7 +43,7 @@ final class HouseController extends Controller
     #[Edits('/houses/{house}', 'HouseView', 'Change a house\'s settings', 'EditHouse')]
     public function edit(Requests\EditHouse $form): JsonResponse
     {
-        WakingHours::between($form->string('wake')->toString(), $form->string('bed')->toString());
+        Presence::between($form->string('wake')->toString(), $form->string('bed')->toString());
         $house = $this->current->house();
         // One statement, so that of two people saving at once only one can win.
         $changed = House::query()->whereKey($house->id)->where('version', $form->integer('version'))

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Diary;
+
+/** Jars of one warmth that stand in one cooker from first to last, over one session or several. */
+final readonly class CookerRun
+{
+    /**
+     * @param  non-empty-list<CookerJob>  $jobs
+     * @param  non-empty-list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $sessions
+     */
+    public function __construct(public string $place, public array $jobs, public array $sessions)
+    {
+    }
+
+    public function start(): \DateTimeImmutable
+    {
+        return $this->sessions[0]['from'];
+    }
+
+    public function end(): \DateTimeImmutable
+    {
+        return $this->sessions[count($this->sessions) - 1]['to'];
+    }
+
+    /**
+     * The sessions of one of its jobs: those of the run, until its own hours are full.
+     *
+     * @return list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>
+     */
+    public function slots(CookerJob $job): array
+    {
+        $seconds = (int) round($job->hours * 3600);
+        $slots = [];
+        foreach ($this->sessions as $session) {
+            $length = min($seconds, $session['to']->getTimestamp() - $session['from']->getTimestamp());
+            if ($length > 0) {
+                $slots[] = ['from' => $session['from'], 'to' => $session['from']->modify("+{$length} seconds")];
+                $seconds -= $length;
+            }
+        }
+
+        return $slots;
+    }
+
+    public function ends(CookerJob $job): \DateTimeImmutable
+    {
+        $slots = $this->slots($job);
+
+        return $slots === [] ? $this->start() : $slots[count($slots) - 1]['to'];
+    }
+}

@@ -1,0 +1,218 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Diary;
+
+/**
+ * When somebody is up and at home, in the house's own time zone: up from "07:00" to "22:30", on some
+ * days of the week only for parts of that, and not at all while away or busy elsewhere.
+ */
+final readonly class Presence
+{
+    /** A shorter while is not worth coming to the stove for, minutes. */
+    public const LEAST_MINUTES = 15;
+
+    /** Nobody is taken to be away for longer; past it the moment asked for stands. */
+    private const LOOK_DAYS = 400;
+
+    /**
+     * @param  array<int, list<array{int, int}>>  $week by ISO weekday (1 Monday): minutes of the day at home; days left out are all day
+     * @param  list<array{int, int}>  $absences moments in seconds, in order, apart
+     */
+    private function __construct(
+        private int $fromMinute,
+        private int $toMinute,
+        private array $week = [],
+        private array $absences = [],
+    ) {
+    }
+
+    /** @throws DiaryRefused when unreadable, or shorter than four hours */
+    public static function between(string $from, string $to): self
+    {
+        $minutes = [self::minute($from), self::minute($to)];
+        if ($minutes[1] - $minutes[0] < 240) {
+            throw DiaryRefused::shortDay();
+        }
+
+        return new self($minutes[0], $minutes[1]);
+    }
+
+    /**
+     * On which hours of which weekdays somebody is at home.
+     *
+     * @param  array<int|string, string>  $week by ISO weekday 1 to 7: "07:00-08:30, 17:00-22:30", or "" for not at all; days left out are all day
+     *
+     * @throws DiaryRefused
+     */
+    public function atHome(array $week): self
+    {
+        $read = [];
+        foreach ($week as $day => $typed) {
+            if (! in_array((int) $day, range(1, 7), true)) {
+                throw DiaryRefused::weekday((string) $day);
+            }
+            $whiles = [];
+            foreach (array_filter(array_map(trim(...), explode(',', $typed)), fn (string $part) => $part !== '') as $part) {
+                $ends = preg_split('/\s*(?:-|–|to)\s*/u', $part) ?: [];
+                if (count($ends) !== 2) {
+                    throw DiaryRefused::hours($part);
+                }
+                [$a, $b] = [self::minute($ends[0]), self::minute($ends[1])];
+                if ($b - $a < self::LEAST_MINUTES || ($whiles !== [] && $a < $whiles[count($whiles) - 1][1])) {
+                    throw DiaryRefused::hours($part);
+                }
+                $whiles[] = [$a, $b];
+            }
+            $read[(int) $day] = $whiles;
+        }
+
+        return new self($this->fromMinute, $this->toMinute, $read, $this->absences);
+    }
+
+    /** @param  iterable<array{\DateTimeInterface, \DateTimeInterface}>  $absences away, or busy elsewhere; may overlap */
+    public function without(iterable $absences): self
+    {
+        $all = [];
+        foreach ($absences as [$from, $to]) {
+            if ($to > $from) {
+                $all[] = [$from->getTimestamp(), $to->getTimestamp()];
+            }
+        }
+        $all = [...$this->absences, ...$all];
+        usort($all, fn (array $a, array $b) => $a[0] <=> $b[0]);
+        $apart = [];
+        foreach ($all as $each) {
+            $last = count($apart) - 1;
+            if ($last >= 0 && $each[0] <= $apart[$last][1]) {
+                $apart[$last][1] = max($apart[$last][1], $each[1]);
+            } else {
+                $apart[] = $each;
+            }
+        }
+
+        return new self($this->fromMinute, $this->toMinute, $this->week, $apart);
+    }
+
+    /** Getting up on a day, at home or not. */
+    public function from(\DateTimeImmutable $day): \DateTimeImmutable
+    {
+        return $day->setTime(intdiv($this->fromMinute, 60), $this->fromMinute % 60);
+    }
+
+    /** Going to bed on a day, at home or not. */
+    public function to(\DateTimeImmutable $day): \DateTimeImmutable
+    {
+        return $day->setTime(intdiv($this->toMinute, 60), $this->toMinute % 60);
+    }
+
+    /**
+     * The whiles of a day on which somebody is up and at home.
+     *
+     * @return list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>
+     */
+    public function on(\DateTimeImmutable $day): array
+    {
+        $whiles = [];
+        foreach ($this->week[(int) $day->format('N')] ?? [[$this->fromMinute, $this->toMinute]] as [$a, $b]) {
+            [$a, $b] = [max($a, $this->fromMinute), min($b, $this->toMinute)];
+            if ($b > $a) {
+                $whiles[] = [$day->setTime(intdiv($a, 60), $a % 60), $day->setTime(intdiv($b, 60), $b % 60)];
+            }
+        }
+        if ($whiles !== [] && $this->absences !== []) {
+            $whiles = $this->cut($whiles);
+        }
+
+        return array_map(fn (array $while) => ['from' => $while[0], 'to' => $while[1]], $whiles);
+    }
+
+    /**
+     * The while a moment lies in, from that moment on, or the next; null when there is none in a long time.
+     *
+     * @return array{from: \DateTimeImmutable, to: \DateTimeImmutable}|null
+     */
+    public function whileFrom(\DateTimeImmutable $moment): ?array
+    {
+        for ($ahead = 0; $ahead <= self::LOOK_DAYS; $ahead++) {
+            foreach ($this->on($moment->setTime(0, 0)->modify("+{$ahead} days")) as $while) {
+                $from = max($moment, $while['from']);
+                if ($while['to']->getTimestamp() - $from->getTimestamp() >= self::LEAST_MINUTES * 60) {
+                    return ['from' => $from, 'to' => $while['to']];
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** The moment itself when somebody is up and at home, else the next time somebody is. */
+    public function nextAwake(\DateTimeImmutable $moment): \DateTimeImmutable
+    {
+        foreach ($this->on($moment) as $while) {
+            if ($moment >= $while['from'] && $moment <= $while['to']) {
+                return $moment;
+            }
+        }
+
+        return $this->whileFrom($moment)['from'] ?? $moment;
+    }
+
+    /** Mid-morning: two hours after getting up, for work that need not be early; later when nobody is there then. */
+    public function midMorning(\DateTimeImmutable $day): \DateTimeImmutable
+    {
+        return $this->nextAwake($this->from($day)->modify('+2 hours'));
+    }
+
+    /** Hours up, on a day at home. */
+    public function hours(): float
+    {
+        return ($this->toMinute - $this->fromMinute) / 60;
+    }
+
+    public function fromText(): string
+    {
+        return sprintf('%02d:%02d', intdiv($this->fromMinute, 60), $this->fromMinute % 60);
+    }
+
+    public function toText(): string
+    {
+        return sprintf('%02d:%02d', intdiv($this->toMinute, 60), $this->toMinute % 60);
+    }
+
+    /**
+     * @param  list<array{\DateTimeImmutable, \DateTimeImmutable}>  $whiles
+     * @return list<array{\DateTimeImmutable, \DateTimeImmutable}>
+     */
+    private function cut(array $whiles): array
+    {
+        $left = [];
+        foreach ($whiles as [$from, $to]) {
+            foreach ($this->absences as [$a, $b]) {
+                if ($b <= $from->getTimestamp()) {
+                    continue;
+                }
+                if ($a >= $to->getTimestamp()) {
+                    break;
+                }
+                if ($a > $from->getTimestamp()) {
+                    $left[] = [$from, $from->setTimestamp($a)];
+                }
+                $from = $from->setTimestamp($b);
+                if ($from >= $to) {
+                    continue 2;
+                }
+            }
+            $left[] = [$from, $to];
+        }
+
+        return $left;
+    }
+
+    /** @throws DiaryRefused */
+    private static function minute(string $time): int
+    {
+        return preg_match('/^([01]?\d|2[0-3]):([0-5]\d)$/D', trim($time), $m) === 1 ? (int) $m[1] * 60 + (int) $m[2] : throw DiaryRefused::time($time);
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Vessel;
+
+use Kettle\Reason\Refused;
+
+/** A cooker that cannot be, or jars that it cannot take. */
+final class CookerRefused extends Refused
+{
+    public static function shape(): self
+    {
+        return new self('unknown', 'A cooker is round, oval or square inside.', 'shape');
+    }
+
+    public static function measure(string $field, float $mm): self
+    {
+        return new self('out_of_range', sprintf('%s mm is no inner %s for a cooker. Give between 60 and 600 mm.', is_finite($mm) ? (string) round($mm) : 'That', $field), $field);
+    }
+
+    public static function round(): self
+    {
+        return new self('out_of_range', 'A round cooker is as wide as it is long. Choose oval, or give one width for both.', 'width');
+    }
+
+    public static function noRoom(string $cooker, int $jars, int $fit): self
+    {
+        return new self('no_room', sprintf('%d of these jars cannot stand in %s at once; %s can.', $jars, $cooker, $fit === 0 ? 'none' : "only {$fit}"), 'jars');
+    }
+
+    public static function tooTall(string $cooker, string $jar): self
+    {
+        return new self('no_room', sprintf('%s stands higher than %s with room for water round it. Take a lower jar or a deeper pot.', ucfirst($jar), $cooker), 'jars');
+    }
+
+    public static function noJars(): self
+    {
+        return new self('unknown', 'Say which jars stand in it.', 'jars');
+    }
+
+    public static function tooMany(): self
+    {
+        return new self('out_of_range', 'No more than 24 jars at once.', 'jars');
+    }
+}
