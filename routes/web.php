@@ -2,6 +2,8 @@
 
 use App\Http\Controllers\BatchController;
 use App\Http\Controllers\BenchController;
+use App\Http\Controllers\CookersController;
+use App\Http\Controllers\DiaryController;
 use App\Http\Controllers\DoorController;
 use App\Http\Controllers\HouseController;
 use App\Http\Controllers\LabelController;
@@ -10,6 +12,7 @@ use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\RecipesController;
 use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\StoresController;
+use App\Http\Controllers\StoveController;
 use App\Http\Controllers\TodayController;
 use Illuminate\Support\Facades\Route;
 
@@ -50,6 +53,11 @@ Route::prefix('api')->group(function (): void {
             Route::get('recipes/{recipe}/recipe.json', [RecipesController::class, 'file']);
             Route::get('recipes/{recipe}/recipe.jsonld', [RecipesController::class, 'schemaOrg']);
             Route::get('today', [TodayController::class, 'show']);
+            Route::get('diary', [DiaryController::class, 'show']);
+            Route::get('diary.ics', [DiaryController::class, 'file']);
+            Route::get('stove', [StoveController::class, 'index']);
+            Route::post('stove/outlook', [StoveController::class, 'outlook']);
+            Route::get('stove/{session}', [StoveController::class, 'show']);
             Route::get('shelf', [ShelfController::class, 'show']);
             Route::get('press', [ShelfController::class, 'press']);
             Route::get('find', [ShelfController::class, 'find']);
@@ -78,12 +86,26 @@ Route::prefix('api')->group(function (): void {
             Route::post('batches/{batch}/strain', [BatchController::class, 'strain']);
             Route::post('batches/{batch}/bottle', [BatchController::class, 'bottle']);
             Route::post('batches/{batch}/discard', [BatchController::class, 'discard']);
+            Route::post('stove', [StoveController::class, 'start']);
+            Route::post('stove/{session}/tend', [StoveController::class, 'tend']);
+            Route::post('stove/{session}/reading', [StoveController::class, 'reading']);
+            Route::post('stove/{session}/learn', [CookersController::class, 'learn']);
+            Route::post('absences', [DiaryController::class, 'addAbsence']);
+            Route::delete('absences/{absence}', [DiaryController::class, 'removeAbsence']);
+            Route::delete('calendars/{calendar}', [DiaryController::class, 'forgetCalendar']);
+            Route::post('diary/seen', [DiaryController::class, 'seen']);
             Route::post('today/shaken', [TodayController::class, 'shaken']);
         });
         Route::middleware(['small', 'may:keep', 'once'])->group(function (): void {
             Route::patch('', [HouseController::class, 'edit']);
             Route::post('jars', [HouseController::class, 'addJar']);
             Route::delete('jars/{jar}', [HouseController::class, 'removeJar']);
+            Route::post('cookers', [CookersController::class, 'add']);
+            Route::delete('cookers/{cooker}', [CookersController::class, 'remove']);
+            Route::post('probes', [CookersController::class, 'addProbe']);
+            Route::delete('probes/{probe}', [CookersController::class, 'removeProbe']);
+            Route::post('diary/feed', [DiaryController::class, 'makeFeed']);
+            Route::delete('diary/feed', [DiaryController::class, 'removeFeed']);
             Route::post('bottles', [HouseController::class, 'addBottle']);
             Route::delete('bottles/{bottle}', [HouseController::class, 'removeBottle']);
             Route::patch('people/{person}', [PeopleController::class, 'changeRole']);
@@ -92,6 +114,8 @@ Route::prefix('api')->group(function (): void {
             Route::post('invitations', [PeopleController::class, 'invite']);
             Route::delete('invitations/{invitation}', [PeopleController::class, 'withdraw']);
         });
+        Route::post('calendars', [DiaryController::class, 'readCalendar'])->middleware(['may:work', 'small:2048', 'once']);
+        Route::post('stove/{session}/csv', [StoveController::class, 'csv'])->middleware(['may:work', 'small:6144', 'once']);
         Route::post('stores/csv', [StoresController::class, 'takeCsv'])->middleware(['may:work', 'small:6144', 'once']);
         Route::middleware('may:keep')->group(function (): void {
             Route::get('export', [HouseController::class, 'export']);

@@ -2,7 +2,7 @@
 
 namespace App\House;
 
-use App\Models\House;
+use App\Models\Absence;
 use App\Models\Jar;
 use App\Models\Lot;
 use App\Models\User;
@@ -17,12 +17,20 @@ use Kettle\Recipe\Kitchen;
 use Kettle\Stores\LotKind;
 
 /** The current house as the core wants it. */
-final readonly class Kitchens
+final class Kitchens
 {
+    /** Absences gone by still tell why a warm session ended where it did, for so many days. */
+    private const LOOK_BACK_DAYS = 14;
+
+    private const ABSENCES = 2000;
+
     /** Lots of one thing looked at for a wish: nobody pours together more. */
     private const LOTS = 12;
 
-    public function __construct(private CurrentHouse $current, private Bench $bench)
+    /** @var array{string|false, Presence}|null of which house as it stands, and when somebody is there: asked for again and again in one request */
+    private ?array $presence = null;
+
+    public function __construct(private readonly CurrentHouse $current, private readonly Bench $bench)
     {
     }
 
@@ -55,9 +63,27 @@ final readonly class Kitchens
         return \DateTimeImmutable::createFromInterface($moment)->setTimezone($this->current->house()->zone());
     }
 
-    public static function waking(House $house): Presence
+    /** When somebody is up and at home: the hours of the week, less days away and busy times still to come. */
+    public function presence(): Presence
     {
-        return Presence::between($house->wake, $house->bed);
+        $house = $this->current->house();
+        $key = json_encode([$house->id, $house->wake, $house->bed, $house->home, $house->time_zone]);
+        if ($this->presence !== null && $this->presence[0] === $key) {
+            return $this->presence[1];
+        }
+        $presence = Presence::between($house->wake, $house->bed)->atHome($house->home ?? []);
+        $from = Carbon::now()->subDays(self::LOOK_BACK_DAYS);
+        $rows = Absence::query()->where('to_at', '>', $from)->orderBy('from_at')->limit(self::ABSENCES)->get(['from_at', 'to_at']);
+
+        $this->presence = [$key, $presence->without($rows->map(fn (Absence $each) => [$each->from_at, $each->to_at])->all())];
+
+        return $this->presence[1];
+    }
+
+    /** After somebody said when they are away, or are not. */
+    public function forgetPresence(): void
+    {
+        $this->presence = null;
     }
 
     /**
@@ -124,7 +150,7 @@ final readonly class Kitchens
         $user = Auth::user();
 
         return new Kitchen(
-            $this->now(), self::waking($house), Custom::from($house->measures), (float) $house->drops_per_ml, $jars, $this->bench->cupboard(),
+            $this->now(), $this->presence(), Custom::from($house->measures), (float) $house->drops_per_ml, $jars, $this->bench->cupboard(),
             $user instanceof User && ($user->prefs['temperature'] ?? 'c') === 'f', (float) $house->room_c, $house->things, $lots, $stock, $house->currency,
         );
     }

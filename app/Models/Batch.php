@@ -33,6 +33,7 @@ use Kettle\Diary\Stage;
  * @property ?string $left_ml
  * @property Carbon $best_before
  * @property ?string $repeats
+ * @property array<string, mixed>|null $diary slots {from, to}, cooker, cooker_name, says
  * @property int $version
  * @property-read Collection<int, LogEntry> $entries
  */
@@ -43,7 +44,7 @@ class Batch extends Model
     protected $guarded = [];
 
     protected $casts = [
-        'wish' => 'array', 'plan' => 'array', 'shelf' => 'array', 'stage' => Stage::class,
+        'wish' => 'array', 'plan' => 'array', 'shelf' => 'array', 'diary' => 'array', 'stage' => Stage::class,
         'start_at' => 'datetime', 'filled_at' => 'datetime', 'strain_at' => 'datetime',
         'strained_at' => 'datetime', 'bottled_at' => 'datetime', 'best_before' => 'date', 'version' => 'integer',
     ];

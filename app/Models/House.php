@@ -19,6 +19,12 @@ use Illuminate\Support\Carbon;
  * @property string $currency ISO 4217, or empty
  * @property string $room_c degrees C
  * @property ?list<string> $things
+ * @property ?string $latitude degrees north
+ * @property ?string $longitude degrees east
+ * @property int $height_m above the sea
+ * @property int $facing of the sunny window, degrees from north by east
+ * @property ?array<int, string> $home hours at home by ISO weekday
+ * @property ?string $feed_hash
  * @property bool $is_demo
  * @property int $version
  * @property int $batches_begun
@@ -30,7 +36,7 @@ class House extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['is_demo' => 'boolean', 'version' => 'integer', 'batches_begun' => 'integer', 'things' => 'array'];
+    protected $casts = ['is_demo' => 'boolean', 'version' => 'integer', 'batches_begun' => 'integer', 'things' => 'array', 'home' => 'array', 'height_m' => 'integer', 'facing' => 'integer'];
 
     /** @return list<string> */
     public function uniqueIds(): array

@@ -3,6 +3,7 @@
 namespace App\Providers;
 
 use App\House\CurrentHouse;
+use App\House\Kitchens;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
@@ -19,6 +20,7 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->scoped(CurrentHouse::class);
+        $this->app->scoped(Kitchens::class);
         $this->app->singleton(Tables::class, fn () => Tables::shipped());
         $this->app->singleton(Bench::class);
         $this->app->singleton(Desk::class, fn (Application $app) => new Desk($app->make(Tables::class), $app->make(Bench::class)));
@@ -31,14 +33,14 @@ final class AppServiceProvider extends ServiceProvider
             Limit::perMinute(10)->by('door:'.(is_string($email = $request->input('email')) ? mb_strtolower($email) : '').$request->ip()),
             Limit::perMinute(60)->by('door:'.$request->ip()),
         ]);
-        $this->setClock();
+        self::setClock();
     }
 
     /** In tests the clock stands where a file says, so that every answer can be foretold. */
-    private function setClock(): void
+    public static function setClock(): void
     {
         $file = config('kettle.clock_file');
-        if (is_string($file) && $file !== '' && ! $this->app->isProduction() && is_file($file)) {
+        if (is_string($file) && $file !== '' && ! app()->isProduction() && is_file($file)) {
             Carbon::setTestNow(Carbon::parse(trim((string) file_get_contents($file))));
         }
     }

@@ -55,6 +55,7 @@ final readonly class EntryWords
     {
         $step = Step::tryFrom(explode('-', $key)[0]);
         $done = match ($step) {
+            Step::Moisten => 'Moistened',
             Step::Fill => 'Filled',
             Step::TopUp => 'Topped up',
             Step::Check => 'Looked at it',

@@ -42,6 +42,7 @@ final readonly class TaskWords
     private function title(Step $step, string $herb): string
     {
         return match ($step) {
+            Step::Moisten => "Moisten the {$herb} with spirit",
             Step::Fill => "Fill the {$herb}",
             Step::TopUp => "Top up the {$herb}",
             Step::Check => "Look at the {$herb}",
@@ -61,6 +62,7 @@ final readonly class TaskWords
         $jar = is_string($shelf['jar'] ?? null) ? $shelf['jar'] : 'jar';
 
         return match ($task->step) {
+            Step::Moisten => 'ground, moist and not wet, covered 8 to 12 h; no flame near it',
             Step::Fill => "{$batch->oils_name}, in the {$jar}; weigh, pour, poke out the air, label",
             Step::TopUp => 'herb drinks oil: add some if it stands out',
             Step::Check => 'herb under the oil, no drops under the lid, no fur',

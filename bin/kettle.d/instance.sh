@@ -149,6 +149,8 @@ start_web() {
   XDG_DATA_HOME="$KETTLE_VAR/tmp" XDG_CONFIG_HOME="$KETTLE_VAR/tmp" daemon caddy caddy run --config "$RUN/Caddyfile" --adapter caddyfile
   daemon queue php artisan queue:work --sleep=3 --tries=3 --max-time=3600
   daemon scheduler php artisan schedule:work
+  daemon live php artisan kettle:live "$SOCKETS/live.sock"
+  daemon devices php artisan kettle:devices
   wait_for "The web server" 300 curl -fsS -o /dev/null "$APP_URL/api/me"
 }
 
@@ -197,6 +199,12 @@ http://127.0.0.1:$WEB_PORT, http://localhost:$WEB_PORT {
 	header @built Cache-Control "public, max-age=31536000, immutable"
 	@hidden path /build/.vite/* /index.php*
 	respond @hidden 404
+	# Pages that watch a pot: held by one process, so that no worker waits with them.
+	handle /live {
+		reverse_proxy unix/$SOCKETS/live.sock {
+			flush_interval -1
+		}
+	}
 	php_fastcgi unix/$SOCKETS/fpm.sock
 	file_server
 	log {
@@ -222,7 +230,7 @@ stop_group() {
   rm -f "$RUN/$name.pid"
 }
 
-stop_web() { for each in scheduler queue caddy fpm; do stop_group "$each"; done; }
+stop_web() { for each in devices live scheduler queue caddy fpm; do stop_group "$each"; done; }
 
 stop_instance() {
   stop_web

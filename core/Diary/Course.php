@@ -17,7 +17,10 @@ final readonly class Course
     /** Between looks at a jar on the shelf, hours. */
     private const CHECK_EVERY_H = 168;
 
-    /** @param  list<Task>  $tasks what is open, and what will be, by time */
+    /**
+     * @param  list<Task>  $tasks what is open, and what will be, by time
+     * @param  ?\DateTimeImmutable  $warmFrom when it can next be put to warm; null on the shelf
+     */
     private function __construct(
         public Stage $stage,
         public array $tasks,
@@ -25,6 +28,7 @@ final readonly class Course
         public ?\DateTimeImmutable $filledAt,
         public ?\DateTimeImmutable $strainedAt,
         public Warmed $warmed,
+        public ?\DateTimeImmutable $warmFrom,
     ) {
     }
 
@@ -33,8 +37,9 @@ final readonly class Course
      * @param  list<Event>  $events oldest first
      * @param  float  $standsH hours it stands after the heat
      * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots sessions the diary keeps for it
+     * @param  float  $soakH hours the herb stands moistened with spirit first
      */
-    public static function follow(Method $method, float $hours, \DateTimeImmutable $startAt, Presence $presence, array $events, float $standsH = 0.0, array $slots = []): self
+    public static function follow(Method $method, float $hours, \DateTimeImmutable $startAt, Presence $presence, array $events, float $standsH = 0.0, array $slots = [], float $soakH = 0.0): self
     {
         $done = $skipped = $later = [];
         $discarded = false;
@@ -62,7 +67,7 @@ final readonly class Course
             default => Stage::Planned,
         };
         $warmed = $method->heated ? Warmed::from($events) : Warmed::none();
-        $timetable = Timetable::lay($method, $hours, $filledAt ?? $startAt, $presence, $standsH, $warmed, $slots);
+        $timetable = Timetable::lay($method, $hours, $filledAt ?? $done['moisten'] ?? $startAt, $presence, $standsH, $warmed, $slots, $filledAt === null && ! isset($skipped['moisten']) ? $soakH : 0.0);
         $last = fn (string $key) => max($done[$key] ?? null, $skipped[$key] ?? null);
         $tasks = match ($stage) {
             Stage::Discarded, Stage::Bottled => [],
@@ -75,7 +80,14 @@ final readonly class Course
         );
         usort($tasks, fn (Task $a, Task $b) => $a->dueAt <=> $b->dueAt);
 
-        return new self($stage, $tasks, $timetable, $filledAt, $strainedAt, $warmed);
+        // From when it can be put to warm: filled, off again, and not before somebody put it off to.
+        $warmFrom = $method->heated ? max(
+            ($filledAt ?? $later['fill'] ?? $timetable->fillAt)->modify('+'.Timetable::FILLING_MINUTES.' minutes'),
+            $warmed->sessions === [] ? null : $warmed->sessions[count($warmed->sessions) - 1]['to'],
+            $later['warm_on'.($warmed->nth() > 1 ? '-'.$warmed->nth() : '')] ?? null,
+        ) : null;
+
+        return new self($stage, $tasks, $timetable, $filledAt, $strainedAt, $warmed, $warmFrom);
     }
 
     /** @throws DiaryRefused when no such task is open */
@@ -107,7 +119,12 @@ final readonly class Course
      */
     private static function untilStrained(Method $method, Timetable $times, bool $filled, \Closure $last, Presence $presence, Warmed $warmed, float $hours): array
     {
-        $tasks = $filled ? [] : [self::task(Step::Fill, $times->fillAt, $method)];
+        $soaking = ! $filled && $times->beginAt < $times->fillAt;
+        $moistened = $last('moisten') !== null;
+        $tasks = $filled ? [] : [
+            ...($soaking && ! $moistened ? [self::task(Step::Moisten, $times->beginAt, $method)] : []),
+            self::task(Step::Fill, $times->fillAt, $method, open: ! $soaking || $moistened),
+        ];
         $tasks = [...$tasks, ...($method->heated
             ? self::warming($method, $times, $filled, $last, $warmed)
             : self::shelving($method, $times, $filled, $last, $presence))];

@@ -7,6 +7,7 @@ namespace Kettle\Diary;
 /** The kinds of thing there are to do to a batch, and where a person stands to do them. */
 enum Step: string
 {
+    case Moisten = 'moisten';
     case Fill = 'fill';
     case TopUp = 'top_up';
     case Check = 'check';
@@ -22,7 +23,7 @@ enum Step: string
     public function place(bool $heated): string
     {
         return match ($this) {
-            self::Fill => 'bench',
+            self::Moisten, self::Fill => 'bench',
             self::WarmOn, self::WarmOff => 'stove',
             self::Shake, self::TopUp, self::Check => $heated ? 'stove' : 'shelf',
             default => 'press',
@@ -34,6 +35,7 @@ enum Step: string
     {
         return match ($this) {
             self::Fill => 20,
+            self::Moisten => 10,
             self::Strain => 20,
             self::Bottle => 15,
             self::Decant => 10,
@@ -46,7 +48,7 @@ enum Step: string
 
     public function skippable(): bool
     {
-        return in_array($this, [self::TopUp, self::Check, self::Shake, self::Decant], true);
+        return in_array($this, [self::Moisten, self::TopUp, self::Check, self::Shake, self::WarmOn, self::Decant], true);
     }
 
     /** Steps that are done at the press, with amounts, and so not by a word. */
@@ -64,6 +66,7 @@ enum Step: string
     public function verb(): string
     {
         return match ($this) {
+            self::Moisten => 'moisten',
             self::Fill => 'fill',
             self::TopUp => 'top up',
             self::Check => 'look at',

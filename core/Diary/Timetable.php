@@ -18,7 +18,7 @@ final readonly class Timetable
     public const SETTLE_HOURS = 24;
 
     /** Weighing, packing and pouring before any warmth, minutes. */
-    private const FILLING_MINUTES = 30;
+    public const FILLING_MINUTES = 30;
 
     /** Less than this at the end of a day is not worth heating a pot for, hours. */
     private const LEAST_SESSION_H = 1.0;
@@ -27,6 +27,7 @@ final readonly class Timetable
 
     /** @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $sessions warm sessions, empty on the shelf */
     private function __construct(
+        public \DateTimeImmutable $beginAt,
         public \DateTimeImmutable $fillAt,
         public array $sessions,
         public \DateTimeImmutable $strainAt,
@@ -38,12 +39,14 @@ final readonly class Timetable
      * @param  \DateTimeImmutable  $fillAt in the house's zone; moved to the next time somebody is there
      * @param  float  $hours to infuse: hours at warmth, or on the shelf
      * @param  float  $standsH hours it stands after the heat, before straining
+     * @param  float  $soakH hours the herb stands moistened before it is filled
      * @param  ?Warmed  $warmed what it has had already
      * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots sessions the diary keeps for it, in a cooker shared with others
      */
-    public static function lay(Method $method, float $hours, \DateTimeImmutable $fillAt, Presence $presence, float $standsH = 0.0, ?Warmed $warmed = null, array $slots = []): self
+    public static function lay(Method $method, float $hours, \DateTimeImmutable $fillAt, Presence $presence, float $standsH = 0.0, ?Warmed $warmed = null, array $slots = [], float $soakH = 0.0): self
     {
-        $fillAt = $presence->nextAwake($fillAt);
+        $beginAt = $presence->nextAwake($fillAt);
+        $fillAt = $soakH > 0 ? $presence->nextAwake($beginAt->modify('+'.(int) round($soakH * 60).' minutes')) : $beginAt;
         if ($method->heated) {
             $sessions = self::warm($method, $hours, $fillAt->modify('+'.self::FILLING_MINUTES.' minutes'), $presence, $warmed ?? Warmed::none(), $slots);
             $last = $sessions[count($sessions) - 1]['to'];
@@ -54,7 +57,7 @@ final readonly class Timetable
             $strainAt = $presence->midMorning($fillAt->modify('+'.(int) ceil($hours / 24).' days'));
         }
 
-        return new self($fillAt, $sessions, $strainAt, self::settledAfter($strainAt, $presence));
+        return new self($beginAt, $fillAt, $sessions, $strainAt, self::settledAfter($strainAt, $presence));
     }
 
     /**
@@ -110,14 +113,14 @@ final readonly class Timetable
      * The latest day on which to fill, to be ready by a day. Days are walked back one at a time, so
      * that waking hours and sessions are reckoned just as they will fall.
      */
-    public static function latestStart(Method $method, float $hours, \DateTimeImmutable $readyBy, Presence $presence, float $standsH = 0.0): \DateTimeImmutable
+    public static function latestStart(Method $method, float $hours, \DateTimeImmutable $readyBy, Presence $presence, float $standsH = 0.0, float $soakH = 0.0): \DateTimeImmutable
     {
         $day = $readyBy->setTime(0, 0);
         // No fewer days than its hours and the settling ask for; the walk begins a day short of that.
         $least = $method->heated && $method->attended ? $hours / $presence->hours() : $hours / 24;
         for ($back = max(0, (int) floor($least) - 1); $back < self::LOOK_BACK_DAYS; $back++) {
             $start = $presence->midMorning($day->modify("-{$back} days"));
-            if (self::lay($method, $hours, $start, $presence, $standsH)->readyDay() <= $day) {
+            if (self::lay($method, $hours, $start, $presence, $standsH, soakH: $soakH)->readyDay() <= $day) {
                 return $start->setTime(0, 0);
             }
         }

@@ -32,6 +32,8 @@ final readonly class Method
         public array $needs = [],
         public array $states = [],
         public array $risks = [],
+        public string $lidDry = '',
+        public string $lidWet = '',
     ) {
     }
 
@@ -46,6 +48,7 @@ final readonly class Method
             $row->text('id'), $row->text('name'), $row->text('in_sentence'), $row->flag('heated'),
             $row->number('headspace_mm'), $row->number('shake_every_hours'), $row->texts('handling'), $schools,
             $row->flag('attended'), $row->texts('needs'), array_map(State::from(...), $row->texts('states')), $row->texts('risks'),
+            $row->text('lid_dry'), $row->text('lid_wet'),
         );
     }
 
@@ -58,6 +61,33 @@ final readonly class Method
             }
         }
         throw MethodRefused::unknownSchool($this->name, $id);
+    }
+
+    /** The method as somebody goes about it: a school may want nobody by, a cook may shake it oftener or less. */
+    public function as(School $school, ?float $shakeEveryH = null): self
+    {
+        return new self(
+            $this->id, $this->name, $this->inSentence, $this->heated, $this->headspaceMm, $shakeEveryH ?? $this->shakeEveryH, $this->handling, $this->schools,
+            $school->attended ?? $this->attended, $this->needs, $this->states, $this->risks, $this->lidDry, $this->lidWet,
+        );
+    }
+
+    /**
+     * What to do, and what not to, for what is in the jar: its lid first.
+     *
+     * @return list<string>
+     */
+    public function handlingFor(HerbMix $mix): array
+    {
+        $lines = [$mix->state === State::Dried ? $this->lidDry : $this->lidWet, ...$this->handling];
+        if ($mix->isPowder()) {
+            $lines[] = 'Powder: tied in a fine cloth bag, or it goes through the cloth at straining; stir it, for it settles and packs.';
+        }
+        if ($mix->state !== State::Dried && $this->heated) {
+            $lines[] = 'Wet herb: go on until no more bubbles rise from it, for each is water leaving.';
+        }
+
+        return $lines;
     }
 
     public function suits(State $state): bool

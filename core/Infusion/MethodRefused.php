@@ -14,6 +14,16 @@ final class MethodRefused extends Refused
         return new self('unknown', sprintf('No method is called “%s” here. Choose one from the list.', mb_substr($id, 0, 40)));
     }
 
+    public static function spiritDryOnly(): self
+    {
+        return new self('unfit', 'Spirit is for dried, ground herb: wet herb has water enough of its own.');
+    }
+
+    public static function spiritHeatedOnly(string $method): self
+    {
+        return new self('unfit', sprintf('The spirit must leave again by warmth, and %s has none. Choose a warm method.', $method));
+    }
+
     public static function unknownSchool(string $method, string $id): self
     {
         return new self('unknown', sprintf('The %s has no school called “%s”. Choose one from its list.', $method, mb_substr($id, 0, 40)));

@@ -21,6 +21,7 @@ final readonly class School
         public ?string $for,
         public string $why,
         public float $standsH = 0.0,
+        public ?bool $attended = null,
     ) {
     }
 
@@ -30,7 +31,7 @@ final readonly class School
             $row->text('id'), $row->text('name'),
             $row->number('least_h'), $row->number('usual_h'), $row->number('most_h'),
             $row->numberOrNull('target_c'), $row->numberOrNull('ceiling_c'),
-            $row->textOrNull('for'), $row->text('why'), $row->number('stands_h'),
+            $row->textOrNull('for'), $row->text('why'), $row->number('stands_h'), $row->flagOrNull('attended'),
         );
     }
 

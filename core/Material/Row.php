@@ -46,6 +46,11 @@ final readonly class Row
         return is_bool($value) ? $value : throw $this->wrong($key, 'true or false');
     }
 
+    public function flagOrNull(string $key): ?bool
+    {
+        return ($this->values[$key] ?? null) === null ? null : $this->flag($key);
+    }
+
     public function row(string $key): self
     {
         $value = $this->values[$key] ?? null;

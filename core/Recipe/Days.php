@@ -22,10 +22,11 @@ final readonly class Days
         $waking = $kitchen->waking;
         $today = $kitchen->today();
         $school = $wish->school;
-        $latest = $wish->readyBy === null ? null : Timetable::latestStart($wish->method, $school->usualH, $wish->readyBy, $waking, $school->standsH);
+        $method = $wish->practised();
+        $latest = $wish->readyBy === null ? null : Timetable::latestStart($method, $school->usualH, $wish->readyBy, $waking, $school->standsH, $wish->soakH());
         $start = $wish->start ?? ($latest !== null && $latest > $today ? $latest : $today);
         $moment = $start == $today ? $kitchen->now : $waking->midMorning($start);
-        $timetable = Timetable::lay($wish->method, $school->usualH, $moment, $waking, $school->standsH);
+        $timetable = Timetable::lay($method, $school->usualH, $moment, $waking, $school->standsH, soakH: $wish->soakH());
 
         return new self($timetable, $latest ?? $start, $latest, $wish->readyBy !== null && $timetable->readyDay() > $wish->readyBy);
     }

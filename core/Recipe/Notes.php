@@ -33,6 +33,9 @@ final class Notes
                 'Keep the oil under %s, and never leave a flame alone. Too much heat fries the herb and ages the oil; hot oil burns.', $kitchen->warmth($wish->school->ceilingC),
             ));
         }
+        if ($wish->spirit) {
+            $notes[] = self::note('spirit', 'care', 'Strong spirit burns, and so does its vapour: no flame and no sparks near it, a window open while it leaves the oil, the jar uncovered. Not for a gas stove.');
+        }
         if ($wish->purpose !== 'kitchen') {
             $notes[] = self::note('skin-only', 'note', 'For the skin only, not to be eaten.');
         }

@@ -58,7 +58,8 @@ final readonly class PlanDocument
             'method' => [
                 'id' => $wish->method->id, 'name' => $wish->method->name, 'heated' => $wish->method->heated,
                 'school' => $wish->school->id, 'school_name' => $wish->school->name, 'hours' => $wish->school->usualH, 'stands_h' => $wish->school->standsH,
-                'target_c' => $wish->school->targetC, 'ceiling_c' => $wish->school->ceilingC, 'handling' => $wish->method->handling,
+                'target_c' => $wish->school->targetC, 'ceiling_c' => $wish->school->ceilingC, 'handling' => $wish->method->handlingFor($wish->mix),
+                'attended' => $wish->practised()->attended, 'shake_every_h' => $wish->practised()->shakeEveryH, 'soak_h' => $wish->soakH(),
             ],
             'schedule' => [
                 'fill_at' => $times->fillAt->format(DATE_ATOM),

@@ -8,6 +8,7 @@ use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Timetable;
 use Kettle\Infusion\Handwork;
 use Kettle\Infusion\MethodRefused;
+use Kettle\Infusion\SpiritStart;
 use Kettle\Infusion\Uptake;
 use Kettle\Keeping\ShelfLife;
 use Kettle\Material\HerbMix;
@@ -120,6 +121,12 @@ final readonly class Planner
         if ($wish->mix->state->isWet()) {
             $figures[] = Reckoned::exactly('dry_equivalent', $amounts->dryG($wish), 'g', Reason::rule('dry-equivalent', [
                 'herb_g' => round($amounts->herbG, 1), 'water' => round((1 - $wish->mix->dryPerG * (1 - HerbMix::DRY_WATER)) * 100), 'dry_g' => round($amounts->dryG($wish), 1),
+            ]));
+        }
+        if ($wish->spirit) {
+            $spirit = SpiritStart::ml($amounts->herbG);
+            $figures[] = Reckoned::between('spirit', $spirit['low'], $spirit['value'], $spirit['high'], 'mL', Reason::rule('spirit', [
+                'herb_g' => round($amounts->herbG, 1), 'percent' => SpiritStart::LEAST_PERCENT, 'stands_h' => SpiritStart::STANDS_H,
             ]));
         }
         foreach ($wish->blend->shares() as $oil) {

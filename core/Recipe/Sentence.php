@@ -29,6 +29,7 @@ final class Sentence
             ...($wish->mix->isSingle() ? [$plain(', '), $piece('form', $wish->mix->first()->form->name, $chosen('form'))] : []),
             ...($wish->byJar === null ? [$plain(', '), $piece('ratio', self::ratio($amounts->ratio), $chosen('ratio'))] : []),
             $plain(', in '), $piece('oils', self::oils($wish), $chosen('oils')),
+            ...($wish->spirit ? [$plain(', moistened with spirit first')] : []),
             $plain(', '), $piece('method', $wish->method->inSentence, $chosen('method')),
             $plain(' for '), $piece('school', $school, $chosen('school')),
             $plain(', then '), $piece('way', $wish->way, $chosen('way')),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
+use Kettle\Infusion\SpiritStart;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 
@@ -23,6 +24,12 @@ final readonly class Steps
             $steps[] = ['id' => "weigh-{$i}", 'says' => sprintf(
                 'Weigh %s of %s (%s)%s.', self::grams($amounts->herbG * $share, $kitchen), $part->plant->name, $part->form->name,
                 $part->form->powder || $part->form->state->isWet() ? '' : '; cut or bruise it only now',
+            )];
+        }
+        if ($wish->spirit) {
+            $steps[] = ['id' => 'moisten', 'says' => sprintf(
+                'Grind it, and moisten it with %s of spirit of at least %d %% alcohol: moist, not wet. Cover it and let it stand 8 to 12 h, away from any flame. Then warm it in the oil uncovered, so that the spirit leaves.',
+                self::millilitres(SpiritStart::ml($amounts->herbG)['value'], $kitchen), SpiritStart::LEAST_PERCENT,
             )];
         }
         $fill = $amounts->levels->dryFillMm > $jar->heightMm
@@ -47,7 +54,7 @@ final readonly class Steps
     {
         $wish = $plan->wish;
         $steps = [];
-        foreach ($wish->method->handling as $i => $says) {
+        foreach ($wish->method->handlingFor($wish->mix) as $i => $says) {
             $steps[] = ['id' => "handle-{$i}", 'says' => $says];
         }
         if ($wish->school->targetC !== null) {
@@ -56,7 +63,7 @@ final readonly class Steps
                 count($plan->timetable->sessions) > 1 ? sprintf(', on %s days', Numbers::word(count($plan->timetable->sessions))) : '', $kitchen->warmth($wish->school->ceilingC ?? $wish->school->targetC),
             )];
         } else {
-            $steps[] = ['id' => 'wait', 'says' => sprintf('Leave it %s, and shake it %s.', AmountWriter::span($wish->school->usualH), $wish->method->shakeEveryH <= 24 ? 'daily' : 'now and then')];
+            $steps[] = ['id' => 'wait', 'says' => sprintf('Leave it %s, and shake it %s.', AmountWriter::span($wish->school->usualH), Wish::oftenness($wish->practised()->shakeEveryH))];
         }
         if ($wish->school->standsH > 0) {
             $steps[] = ['id' => 'stand', 'says' => sprintf('Off the heat, let it stand %s.', AmountWriter::span($wish->school->standsH))];

@@ -6,6 +6,7 @@ namespace Kettle\Recipe;
 
 use Kettle\Infusion\Method;
 use Kettle\Infusion\School;
+use Kettle\Infusion\SpiritStart;
 use Kettle\Material\Blend;
 use Kettle\Material\HerbMix;
 use Kettle\Measure\Amount;
@@ -21,6 +22,9 @@ final readonly class Wish
     /** The ratio's grams are of herb as it lies. */
     public const AS_IT_LIES = 'as-it-lies';
 
+    /** How often a jar on the shelf is shaken, hours: four schools, common practice. */
+    public const SHAKES = ['twice-daily' => 12.0, 'daily' => 24.0, 'few-days' => 72.0, 'weekly' => 168.0];
+
     /**
      * @param  ?Amount  $herb g of all herbs as they lie
      * @param  ?Amount  $oil mL
@@ -30,6 +34,8 @@ final readonly class Wish
      * @param  array<string, string>  $oilLots lot to take from first, by carrier id
      * @param  list<string>  $chosen the words of the sentence the cook chose, by slot
      * @param  array<string, mixed>  $source the wish document, tidied
+     * @param  bool  $spirit whether the herb is moistened with spirit first
+     * @param  ?float  $shakeEveryH how often a jar on the shelf is shaken, where the cook said
      */
     public function __construct(
         public HerbMix $mix,
@@ -51,13 +57,38 @@ final readonly class Wish
         public array $oilLots,
         public array $chosen,
         public array $source,
+        public bool $spirit = false,
+        public ?float $shakeEveryH = null,
     ) {
+    }
+
+    /** "twice a day", "daily", "every few days", "weekly" */
+    public static function oftenness(float $everyH): string
+    {
+        return match (true) {
+            $everyH < 18 => 'twice a day',
+            $everyH <= 24 => 'daily',
+            $everyH < 150 => 'every few days',
+            default => 'weekly',
+        };
+    }
+
+    /** The method as this cook goes about it. */
+    public function practised(): Method
+    {
+        return $this->method->as($this->school, $this->shakeEveryH);
+    }
+
+    /** Hours the moistened herb stands before it goes into the oil. */
+    public function soakH(): float
+    {
+        return $this->spirit ? SpiritStart::STANDS_H : 0.0;
     }
 
     /** The same wish by another method and school. */
     public function by(Method $method, School $school): self
     {
-        return $this->like(['method' => $method, 'school' => $school]);
+        return $this->like(['method' => $method, 'school' => $school, ...($method->heated ? ['shakeEveryH' => null] : ['spirit' => false])]);
     }
 
     /** The same wish in another oil. */

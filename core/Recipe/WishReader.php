@@ -7,6 +7,7 @@ namespace Kettle\Recipe;
 use Kettle\Diary\Day;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Infusion\Methods;
+use Kettle\Infusion\SpiritStart;
 use Kettle\Infusion\Uptake;
 use Kettle\Infusion\YieldRefused;
 use Kettle\Material\Blend;
@@ -31,7 +32,7 @@ final class WishReader
     private const MOST_JARS = 24;
 
     /** Keys of a wish, but for its herbs and oils. */
-    private const PLAIN = ['oil_amount', 'ratio', 'basis', 'jar', 'jars', 'method', 'school', 'way', 'start', 'ready_by', 'purpose'];
+    private const PLAIN = ['oil_amount', 'ratio', 'basis', 'jar', 'jars', 'method', 'school', 'way', 'start', 'ready_by', 'purpose', 'spirit', 'shake'];
 
     private Faults $faults;
 
@@ -77,6 +78,13 @@ final class WishReader
             $faults->add(DiaryRefused::startAfterReady($start->format('j F'), $readyBy->format('j F'))->about('ready_by'));
         }
         $purpose = $faults->trying('purpose', fn () => $this->cupboard->purpose(Fields::text($wish, 'purpose') ?? 'skin')->id) ?? 'skin';
+        $spirit = $faults->trying('spirit', fn () => $this->oneOf($wish, 'spirit', ['yes', 'no'])) === 'yes';
+        if ($spirit && $mix !== null && $method !== null) {
+            $faults->trying('spirit', function () use ($mix, $method): void {
+                SpiritStart::check($mix, $method);
+            });
+        }
+        $shake = $faults->trying('shake', fn () => $this->oneOf($wish, 'shake', array_keys(Wish::SHAKES)));
         $herb = $read['total'] ?? null;
         $this->onlyOneWay($herb, $oil, $finished, $byJar);
         if ($faults->all() !== []) {
@@ -88,7 +96,7 @@ final class WishReader
             $mix, $blend, $herb, $oil, $finished, $byJar, $ratio, $basis, $jar, $jars, $method, $school, $start, $readyBy, $purpose,
             // Squeezing wet herb drives its water into the oil; the strongest oil is in dry and woody herb.
             $way ?? ($mix->state->isWet() ? 'drained' : 'squeezed'),
-            $this->oilLots($wish), $this->chosen($wish), self::tidy($wish),
+            $this->oilLots($wish), $this->chosen($wish), self::tidy($wish), $spirit, $shake === null || $method->heated ? null : Wish::SHAKES[$shake],
         );
     }
 

@@ -24,12 +24,17 @@ it('answers no write with a fault of its own, whatever the body', function (mixe
         'wish', 'origin', 'repeats', 'version', 'task', 'outcome', 'reason', 'until', 'batches', 'note', 'corrects', 'entry', 'amount', 'bottles',
         'name', 'email', 'password', 'present', 'house', 'time_zone', 'measures', 'wake', 'bed', 'drops_per_ml', 'called', 'brim', 'height', 'capacity', 'role', 'temperature', 'amounts',
         'lot', 'answers', 'csv', 'do', 'text', 'hours', 'water', 'fresh', 'now', 'form', 'currency', 'room_c', 'things',
+        'cooker', 'setting', 'watch', 'school', 'speed', 'what', 'with', 'warmth', 'readings', 'shape', 'length', 'width', 'method', 'kind', 'from', 'to', 'ics',
     ];
     $lot = $this->atHouse('POST', '/lots', ['lot' => ['kind' => 'herb', 'material' => 'calendula', 'amount' => '100 g']])->json('lot.id');
     $recipe = $this->atHouse('POST', '/recipes', ['name' => 'Kept', 'wish' => $this->wish()])->json('id');
+    $warm = $this->batch(['method' => 'slow-cooker']);
+    $this->fill($warm);
+    $cooker = $this->atHouse('GET', '/stove')->json('cookers.0');
+    $session = $this->atHouse('POST', '/stove', ['cooker' => $cooker['id'], 'setting' => 'Warm', 'batches' => [$warm->uid], 'watch' => 'hand'])->assertOk()->json('id');
     $body = array_fill_keys($fields, $value);
     foreach (writes() as [$method, $uri]) {
-        $path = strtr($uri, ['{house}' => $this->house->uid, '{batch}' => $batch->uid, '{token}' => 'x', '{jar}' => 'x', '{bottle}' => 'x', '{person}' => 'x', '{invitation}' => 'x', '{lot}' => $lot, '{recipe}' => $recipe]);
+        $path = strtr($uri, ['{house}' => $this->house->uid, '{batch}' => $batch->uid, '{token}' => 'x', '{jar}' => 'x', '{bottle}' => 'x', '{person}' => 'x', '{invitation}' => 'x', '{lot}' => $lot, '{recipe}' => $recipe, '{session}' => $session, '{cooker}' => 'x', '{probe}' => 'x', '{absence}' => 'x', '{calendar}' => 'x']);
         $status = $this->call_($method, $path, $body)->status();
         expect($status)->toBeLessThan(500, "{$method} {$uri}");
     }

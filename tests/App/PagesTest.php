@@ -199,8 +199,13 @@ it('does not ask to strain what is still warming', function () {
     $this->fill($batch);
     $alert = fn () => $this->atHouse('GET', "/batches/{$batch->uid}")->json('jar.alert');
     expect($alert())->toBe('');
-    foreach (['warm_on', 'warm_off'] as $task) {
-        $this->atHouse('POST', "/batches/{$batch->uid}/tasks", ['task' => $task, 'outcome' => 'done'])->assertOk();
-    }
+    $this->atHouse('POST', "/batches/{$batch->uid}/tasks", ['task' => 'warm_on', 'outcome' => 'done'])->assertOk();
+    Carbon::setTestNow(Carbon::now()->addHours(2));
+    // Off after two of its six hours: four are still to come.
+    $this->atHouse('POST', "/batches/{$batch->uid}/tasks", ['task' => 'warm_off', 'outcome' => 'done'])->assertOk();
+    expect($alert())->toBe('');
+    $this->atHouse('POST', "/batches/{$batch->uid}/tasks", ['task' => 'warm_on-2', 'outcome' => 'done'])->assertOk();
+    Carbon::setTestNow(Carbon::now()->addHours(4));
+    $this->atHouse('POST', "/batches/{$batch->uid}/tasks", ['task' => 'warm_off-2', 'outcome' => 'done'])->assertOk();
     expect($alert())->toBe('strain today');
 });

@@ -7,6 +7,8 @@ use App\Models\Batch;
 use App\Models\LogEntry;
 use Kettle\Diary\Course;
 use Kettle\Diary\Event;
+use Kettle\Diary\Presence;
+use Kettle\Infusion\Method;
 use Kettle\Infusion\Methods;
 use Kettle\Material\Tables;
 
@@ -20,7 +22,7 @@ final readonly class History
     /** @return list<LogEntry> oldest first, corrected and struck ones left out */
     public function standing(Batch $batch): array
     {
-        $entries = $batch->entries()->orderBy('id')->get();
+        $entries = $batch->relationLoaded('entries') ? $batch->entries->sortBy('id') : $batch->entries()->orderBy('id')->get();
         $corrected = $entries->pluck('corrects')->filter()->flip();
 
         return array_values($entries->filter(
@@ -29,7 +31,7 @@ final readonly class History
     }
 
     /** @param  list<LogEntry>|null  $standing */
-    public function course(Batch $batch, ?array $standing = null): Course
+    public function course(Batch $batch, ?array $standing = null, ?Presence $presence = null): Course
     {
         $events = [];
         foreach ($standing ?? $this->standing($batch) as $entry) {
@@ -37,17 +39,45 @@ final readonly class History
                 $events[] = $event;
             }
         }
-        /** @var array{method: array{id: string, hours: float|int, stands_h?: float|int}} $plan */
+        /** @var array{method: array{id: string, school?: string, hours: float|int, stands_h?: float|int, shake_every_h?: float|int, soak_h?: float|int}} $plan */
         $plan = $batch->plan;
 
         return Course::follow(
-            (new Methods($this->tables))->method($plan['method']['id']),
+            $this->method($batch),
             (float) $plan['method']['hours'],
             $this->kitchens->local($batch->start_at),
-            $this->kitchens->plain()->waking,
+            $presence ?? $this->kitchens->presence(),
             $events,
             (float) ($plan['method']['stands_h'] ?? 0),
+            $this->slots($batch),
+            (float) ($plan['method']['soak_h'] ?? 0),
         );
+    }
+
+    /** The method as the batch was planned by it; batches from before there were such ways have the plain one. */
+    public function method(Batch $batch): Method
+    {
+        /** @var array{method: array{id: string, school?: string, shake_every_h?: float|int}} $plan */
+        $plan = $batch->plan;
+        $method = (new Methods($this->tables))->method($plan['method']['id']);
+        foreach ($method->schools as $school) {
+            if ($school->id === ($plan['method']['school'] ?? '')) {
+                return $method->as($school, isset($plan['method']['shake_every_h']) ? (float) $plan['method']['shake_every_h'] : null);
+            }
+        }
+
+        return $method;
+    }
+
+    /** @return list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}> sessions the diary keeps for it */
+    private function slots(Batch $batch): array
+    {
+        $slots = [];
+        foreach (is_array($batch->diary['slots'] ?? null) ? $batch->diary['slots'] : [] as $slot) {
+            $slots[] = ['from' => $this->kitchens->local(new \DateTimeImmutable($slot['from'])), 'to' => $this->kitchens->local(new \DateTimeImmutable($slot['to']))];
+        }
+
+        return $slots;
     }
 
     private function event(LogEntry $entry): ?Event
@@ -62,7 +92,7 @@ final readonly class History
             'task' => match ($text('outcome')) {
                 'skipped' => Event::skipped($text('task'), $at),
                 'later' => Event::putOff($text('task'), $at, $this->kitchens->local(new \DateTimeImmutable($text('until')))),
-                default => Event::done($text('task'), $at),
+                default => is_numeric($entry->data['warm_h'] ?? null) ? Event::warmed($text('task'), $at, (float) $entry->data['warm_h']) : Event::done($text('task'), $at),
             },
             default => null,
         };

@@ -2,6 +2,7 @@
 
 namespace App\Actions\Batches;
 
+use App\Actions\Stove\PlanDiary;
 use App\Models\Batch;
 use App\Models\LogEntry;
 use App\Models\User;
@@ -12,7 +13,7 @@ use Illuminate\Support\Facades\DB;
 /** Adds a line to a batch's logbook, and folds the batch anew, as one. */
 final readonly class Logbook
 {
-    public function __construct(private FoldBatch $fold)
+    public function __construct(private FoldBatch $fold, private PlanDiary $diary)
     {
     }
 
@@ -38,6 +39,10 @@ final readonly class Logbook
                 'recorded_at' => Carbon::now(),
             ]);
             $this->fold->refresh($locked);
+            if (($locked->shelf['heated'] ?? false) === true) {
+                ($this->diary)('after the '.$locked->herb_name);
+                $locked->refresh();
+            }
             $batch->setRawAttributes($locked->getAttributes(), true);
 
             return $written;

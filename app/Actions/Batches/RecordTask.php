@@ -18,12 +18,13 @@ final readonly class RecordTask
 
     /**
      * @param  string  $outcome done, skipped or later
+     * @param  array<string, mixed>  $more to be kept with it, such as the hours a thermometer counted
      *
      * @throws Refused when the step is not open, cannot be skipped, or wants amounts
      */
-    public function __invoke(Batch $batch, string $key, string $outcome, ?string $reason, ?string $until): LogEntry
+    public function __invoke(Batch $batch, string $key, string $outcome, ?string $reason, ?string $until, array $more = []): LogEntry
     {
-        return $this->logbook->write($batch, function (Batch $batch) use ($key, $outcome, $reason, $until): array {
+        return $this->logbook->write($batch, function (Batch $batch) use ($key, $outcome, $reason, $until, $more): array {
             $task = $this->history->course($batch)->open($key);
             if ($task->step->isWaiting()) {
                 throw DiaryRefused::notOpen($task->step->verb());
@@ -34,7 +35,7 @@ final readonly class RecordTask
             if ($outcome === 'done' && $task->step->wantsAmounts()) {
                 throw new DiaryRefused('wants_amounts', 'Take it to the Press, so that what came out is written down.');
             }
-            $data = ['task' => $key, 'outcome' => $outcome];
+            $data = ['task' => $key, 'outcome' => $outcome, ...$more];
             if ($outcome === 'later') {
                 $data['until'] = $this->until((string) $until, $task->dueAt)->format(DATE_ATOM);
             }
@@ -46,7 +47,12 @@ final readonly class RecordTask
     private function until(string $typed, \DateTimeImmutable $due): \DateTimeImmutable
     {
         $kitchen = $this->kitchens->plain();
-        $day = Day::read($typed, $kitchen->now->getTimezone()) ?? throw DiaryRefused::day($typed)->about('until');
+        [$date, $clock] = [...explode('T', $typed, 2), null];
+        $day = Day::read($date, $kitchen->now->getTimezone()) ?? throw DiaryRefused::day($typed)->about('until');
+        if ($clock !== null && preg_match('/^([01]\d|2[0-3]):[0-5]\d$/D', $clock) !== 1) {
+            throw DiaryRefused::time($clock)->about('until');
+        }
+        [$hour, $minute] = explode(':', $clock ?? $due->format('G:i'));
         if ($day < $kitchen->today()) {
             throw DiaryRefused::past($day->format('j F Y'), $kitchen->today()->format('j F Y'))->about('until');
         }
@@ -54,6 +60,6 @@ final readonly class RecordTask
             throw DiaryRefused::tooFar($day->format('j F Y'))->about('until');
         }
 
-        return $kitchen->waking->nextAwake(max($day->setTime((int) $due->format('G'), (int) $due->format('i')), $kitchen->now));
+        return $kitchen->waking->nextAwake(max($day->setTime((int) $hour, (int) $minute), $kitchen->now));
     }
 }

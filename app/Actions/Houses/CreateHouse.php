@@ -2,9 +2,11 @@
 
 namespace App\Actions\Houses;
 
+use App\Actions\Stove\Cookers;
 use App\House\CurrentHouse;
 use App\House\Role;
 use App\Models\BottleSize;
+use App\Models\Cooker;
 use App\Models\House;
 use App\Models\Jar;
 use App\Models\Membership;
@@ -40,6 +42,11 @@ final readonly class CreateHouse
                 'uid' => Str::ulid()->toString(), 'called' => $jar->text('called'),
                 'brim_ml' => $jar->number('brim_ml'), 'height_mm' => $jar->number('inner_height_mm'),
             ]);
+        }
+        foreach ($vessels->rows('cookers') as $cooker) {
+            if ($cooker->flag('common')) {
+                Cooker::query()->create(Cookers::ofTable($cooker));
+            }
         }
         foreach ($vessels->rows('bottles') as $bottle) {
             BottleSize::query()->create([

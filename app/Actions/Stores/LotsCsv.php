@@ -2,6 +2,8 @@
 
 namespace App\Actions\Stores;
 
+use App\Files\CsvRefused;
+use App\Files\CsvTable;
 use App\House\CurrentHouse;
 use App\Http\Shapes\CsvPreview;
 use App\Http\Shapes\CsvRow;
@@ -44,7 +46,7 @@ final readonly class LotsCsv
      */
     public function read(string $bytes, bool $do): CsvPreview
     {
-        $table = CsvTable::read($bytes, ['kind', 'material', 'called', 'amount'], self::COLUMNS, self::MOST_ROWS);
+        $table = CsvTable::read($bytes, ['kind', 'material', 'called', 'amount'], [['kind'], ['amount'], ['material', 'called']], self::COLUMNS, self::MOST_ROWS);
 
         return DB::transaction(function () use ($table, $do): CsvPreview {
             House::query()->whereKey($this->current->house()->id)->lockForUpdate()->first();

@@ -3,9 +3,9 @@
 namespace App\Http\Controllers;
 
 use App\Actions\Stores\CheckLot;
-use App\Actions\Stores\CsvRefused;
 use App\Actions\Stores\KeepLot;
 use App\Actions\Stores\LotsCsv;
+use App\Files\CsvRefused;
 use App\Http\Requests;
 use App\Http\Shapes\LotKindTab;
 use App\Http\Shapes\StoresPage;

@@ -4,7 +4,7 @@ namespace App\Http\Requests;
 
 use OpenApi\Attributes as OA;
 
-/** A step done, skipped for a reason, or put off to a day. */
+/** A step done, skipped for a reason, or put off to a day, or to a moment of it. */
 #[OA\Schema(schema: 'RecordTask', required: ['task', 'outcome'], properties: [
     new OA\Property(property: 'task', type: 'string'),
     new OA\Property(property: 'outcome', type: 'string', enum: ['done', 'skipped', 'later']),
@@ -19,7 +19,7 @@ final class RecordTask extends Form
             'task' => ['required', 'string', 'max:20'],
             'outcome' => ['required', 'in:done,skipped,later'],
             'reason' => ['nullable', 'required_if:outcome,skipped', 'string', 'max:500'],
-            'until' => ['nullable', 'required_if:outcome,later', 'string', 'max:10'],
+            'until' => ['nullable', 'required_if:outcome,later', 'string', 'max:16'],
         ];
     }
 }

@@ -1,6 +1,6 @@
 <?php
 
-namespace App\Actions\Stores;
+namespace App\Files;
 
 /**
  * CSV as people save it: comma, semicolon or tab; UTF-8, UTF-16 or Windows-1252. Cells by column name,
@@ -19,12 +19,13 @@ final readonly class CsvTable
     }
 
     /**
-     * @param  list<string>  $wanted columns, of which the first and either of the next two must be there
+     * @param  list<string>  $wanted columns, as they are asked for when one is missing
+     * @param  list<list<string>>  $must of each of these, one column must be there
      * @param  list<string>  $known all columns that mean something
      *
      * @throws CsvRefused
      */
-    public static function read(string $bytes, array $wanted, array $known, int $most): self
+    public static function read(string $bytes, array $wanted, array $must, array $known, int $most): self
     {
         [$text, $notes] = self::decode($bytes);
         $head = strtok($text, "\n");
@@ -40,7 +41,7 @@ final readonly class CsvTable
         fwrite($stream, $text);
         rewind($stream);
         $names = array_map(fn (?string $name) => str_replace(' ', '_', mb_strtolower(trim((string) $name))), fgetcsv($stream, null, $delimiter, '"', '') ?: []);
-        if (array_diff(['kind', 'amount'], $names) !== [] || array_intersect(['material', 'called'], $names) === []) {
+        if (array_filter($must, fn (array $any) => array_intersect($any, $names) === []) !== []) {
             throw CsvRefused::columns($wanted, mb_substr(implode(', ', array_filter($names)), 0, 120));
         }
         if ($delimiter !== ',') {

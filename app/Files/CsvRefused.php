@@ -1,6 +1,6 @@
 <?php
 
-namespace App\Actions\Stores;
+namespace App\Files;
 
 use Kettle\Reason\Refused;
 

@@ -1,0 +1,160 @@
+<?php
+
+namespace App\Actions\Diary;
+
+use App\Actions\Stove\PlanDiary;
+use App\House\Kitchens;
+use App\Models\Absence;
+use App\Models\BusyCalendar;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Kettle\Diary\Day;
+use Sabre\VObject\Component\VCalendar;
+use Sabre\VObject\Component\VEvent;
+use Sabre\VObject\InvalidDataException;
+use Sabre\VObject\Reader;
+use Sabre\VObject\Recur\MaxInstancesExceededException;
+use Sabre\VObject\Recur\NoInstancesException;
+
+/** When nobody is at home: said, or read out of a calendar. The diary goes round it. */
+final readonly class Absences
+{
+    /** Busy times are looked for so far ahead. */
+    private const AHEAD_DAYS = 400;
+
+    private const MOST = 2000;
+
+    public function __construct(private Kitchens $kitchens, private PlanDiary $diary)
+    {
+    }
+
+    /** @throws CalendarRefused */
+    public function add(string $from, string $to, string $called): Absence
+    {
+        $a = $this->moment('from', $from, false);
+        $b = $this->moment('to', $to, true);
+        if ($b <= $a) {
+            throw CalendarRefused::backwards();
+        }
+        if ($b > $a->modify('+366 days')) {
+            throw CalendarRefused::tooLong();
+        }
+        if ($b <= $this->kitchens->now()) {
+            throw CalendarRefused::gone();
+        }
+        $absence = Absence::query()->create([
+            'uid' => Str::ulid()->toString(), 'called' => $called === '' ? 'Away' : $called, 'from_at' => Carbon::instance($a)->utc(), 'to_at' => Carbon::instance($b)->utc(),
+        ]);
+        $this->kitchens->forgetPresence();
+        ($this->diary)('because nobody is at home');
+
+        return $absence;
+    }
+
+    public function remove(Absence $absence): void
+    {
+        $absence->delete();
+        $this->kitchens->forgetPresence();
+        ($this->diary)('as somebody is at home after all');
+    }
+
+    /**
+     * Busy times of a calendar. Read again under the same name, it takes the place of what was read before.
+     *
+     * @throws CalendarRefused
+     */
+    public function read(string $called, string $ics): BusyCalendar
+    {
+        $busy = $this->busy($ics);
+
+        return DB::transaction(function () use ($called, $busy): BusyCalendar {
+            BusyCalendar::query()->where('called', $called)->get()->each(fn (BusyCalendar $old) => $old->delete());
+            $calendar = BusyCalendar::query()->create(['uid' => Str::ulid()->toString(), 'called' => $called]);
+            foreach (array_chunk($busy, 200) as $part) {
+                Absence::query()->insert(array_map(fn (array $each) => [
+                    'house_id' => $calendar->getAttribute('house_id'), 'calendar_id' => $calendar->id, 'uid' => Str::ulid()->toString(), 'called' => $each['called'],
+                    'from_at' => Carbon::instance($each['from'])->utc(), 'to_at' => Carbon::instance($each['to'])->utc(),
+                ], $part));
+            }
+            $this->kitchens->forgetPresence();
+            ($this->diary)('as the calendar says somebody is busy');
+
+            return $calendar;
+        });
+    }
+
+    public function forget(BusyCalendar $calendar): void
+    {
+        $calendar->delete();
+        $this->kitchens->forgetPresence();
+        ($this->diary)('as that calendar no longer counts');
+    }
+
+    /** @return list<array{called: string, from: \DateTimeImmutable, to: \DateTimeImmutable}> */
+    private function busy(string $ics): array
+    {
+        $now = $this->kitchens->now();
+        try {
+            $calendar = Reader::read($ics, Reader::OPTION_FORGIVING);
+            if (! $calendar instanceof VCalendar) {
+                throw CalendarRefused::unreadable();
+            }
+            $expanded = $calendar->expand($now->modify('-1 day'), $now->modify('+'.self::AHEAD_DAYS.' days'), $now->getTimezone());
+        } catch (MaxInstancesExceededException) {
+            throw CalendarRefused::endless();
+        } catch (CalendarRefused $refused) {
+            throw $refused;
+        } catch (NoInstancesException|InvalidDataException|\Sabre\VObject\ParseException|\InvalidArgumentException|\LogicException|\TypeError|\ValueError|\Exception) {
+            throw CalendarRefused::unreadable();
+        }
+        $busy = [];
+        foreach ($expanded->select('VEVENT') as $event) {
+            if (! $event instanceof VEvent || ! isset($event->DTSTART) || self::said($event, 'STATUS') === 'CANCELLED') {
+                continue;
+            }
+            $transparent = self::said($event, 'TRANSP');
+            $from = \DateTimeImmutable::createFromInterface($event->DTSTART->getDateTime($now->getTimezone()))->setTimezone($now->getTimezone());
+            $allDay = ! $event->DTSTART->hasTime();
+            // A birthday is no reason to be away: of whole days only those marked busy count.
+            if ($transparent === 'TRANSPARENT' || ($allDay && $transparent !== 'OPAQUE')) {
+                continue;
+            }
+            $to = match (true) {
+                isset($event->DTEND) => \DateTimeImmutable::createFromInterface($event->DTEND->getDateTime($now->getTimezone()))->setTimezone($now->getTimezone()),
+                isset($event->DURATION) => $from->add($event->DURATION->getDateInterval()),
+                $allDay => $from->modify('+1 day'),
+                default => $from,
+            };
+            if ($to > $from && $to > $now) {
+                $busy[] = ['called' => mb_substr((string) ($event->select('SUMMARY')[0] ?? ''), 0, 120) ?: 'Busy', 'from' => $from, 'to' => $to];
+            }
+            if (count($busy) > self::MOST) {
+                throw CalendarRefused::tooMany(self::MOST);
+            }
+        }
+
+        return $busy;
+    }
+
+    private static function said(VEvent $event, string $property): string
+    {
+        return strtoupper((string) ($event->select($property)[0] ?? ''));
+    }
+
+    private function moment(string $field, string $typed, bool $end): \DateTimeImmutable
+    {
+        $zone = $this->kitchens->now()->getTimezone();
+        $day = Day::read($typed, $zone);
+        if ($day !== null) {
+            return $end ? $day->modify('+1 day') : $day;
+        }
+        $parts = explode('T', $typed);
+        $day = count($parts) === 2 ? Day::read($parts[0], $zone) : null;
+        if ($day === null || preg_match('/^([01]\d|2[0-3]):([0-5]\d)$/D', $parts[1] ?? '', $m) !== 1) {
+            throw CalendarRefused::moment($field, $typed);
+        }
+
+        return $day->setTime((int) $m[1], (int) $m[2]);
+    }
+}

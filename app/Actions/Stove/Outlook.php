@@ -1,0 +1,148 @@
+<?php
+
+namespace App\Actions\Stove;
+
+use App\House\Kitchens;
+use App\Http\Shapes\OutlookLine;
+use App\Http\Shapes\PotOutlook;
+use App\Http\Shapes\StoveAlarm;
+use App\Http\Shapes\WarmthChart;
+use App\Models\Batch;
+use App\Models\Cooker;
+use App\Words\StoveWords;
+use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Kind;
+use Kettle\Vessel\CookerRefused;
+use Kettle\Vessel\Packing;
+use Kettle\Vessel\WaterBath;
+use Kettle\Warmth\Band;
+use Kettle\Warmth\WarmthDesk;
+
+/** What a pot will do on a setting with some jars in it, in words: before it is switched on. */
+final readonly class Outlook
+{
+    public function __construct(private SetUp $setUp, private Kitchens $kitchens, private StoveWords $words)
+    {
+    }
+
+    /**
+     * @param  list<string>  $uids of batches
+     *
+     * @throws \Kettle\Reason\Refused
+     */
+    public function __invoke(string $cookerUid, string $setting, array $uids, string $school): PotOutlook
+    {
+        $cooker = Cooker::query()->where('uid', $cookerUid)->first() ?? throw new CookerRefused('unknown', 'Say which cooker they go into.', 'cooker');
+        if (! in_array($setting, array_column($cooker->settings, 'name'), true)) {
+            throw new CookerRefused('unknown', sprintf('%s has no setting “%s”.', ucfirst($cooker->called), mb_substr($setting, 0, 40)), 'setting');
+        }
+        $batches = array_values(Batch::query()->whereIn('uid', $uids)->orderBy('id')->get()->all());
+        $bath = $this->setUp->bath($cooker, $batches, $school);
+        $keep = $this->setUp->keep($cooker, $batches, $bath, $bath->waterMl($bath->fullMm));
+        [$band, $hours] = $this->wanted($batches);
+        $said = $this->foretell($keep, $setting, $band, $hours);
+        $path = $this->path($said);
+        $widest = max(array_column($bath->jars, 'd'));
+
+        return new PotOutlook(
+            bath: $this->words->bath($keep, $bath->fullMm),
+            lines: $this->lines($said, $band),
+            warnings: $this->warnings($said, $bath, $band, $cooker->learned !== null),
+            stands_text: sprintf('%d of these stand in it; %s.', count($bath->jars), ($most = Packing::most($bath->cooker, $widest, 12)) > count($bath->jars) ? "{$most} of the widest would" : 'no more'),
+            pour_text: sprintf('Pour %s of water round them: %d mm high, %s.', AmountWriter::plain($bath->waterMl($bath->fullMm), Kind::Volume), (int) round($bath->fullMm), $bath->heldByFloating ? 'and no more, or a jar floats' : WaterBath::SCHOOLS[$school]),
+            model: $said['model'],
+            chart: new WarmthChart(0, (int) ($hours * 3600), -1, [], array_map(fn (array $p) => [(float) $p[0], (float) $p[1]], $path), [], []),
+            scale: $this->words->scale($band, (float) $keep['room_c']),
+        );
+    }
+
+    /**
+     * @param  array<string, mixed>  $setUp
+     * @return array<string, mixed> as `reckon pot` answers
+     */
+    public function foretell(array $setUp, string $setting, Band $band, float $hours): array
+    {
+        return (new WarmthDesk($this->kitchens->plain()))->pot([
+            ...$this->setUp->parts($setUp, $setting, (float) $setUp['water_ml'] / 1000), 'hours' => $hours, 'band' => ['low' => $band->low, 'target' => $band->target, 'ceiling' => $band->ceiling],
+        ]);
+    }
+
+    /**
+     * @param  array<string, mixed>  $said
+     * @return list<array{int, float}> seconds from switching on, and degrees C of the oil
+     */
+    public function path(array $said): array
+    {
+        /** @var list<array{min: float|int, oil_c: float|int}> $path */
+        $path = $said['path'];
+
+        return array_map(fn (array $point) => [(int) ($point['min'] * 60), (float) $point['oil_c']], $path);
+    }
+
+    /**
+     * @param  array<string, mixed>  $said
+     * @return list<string> what it comes to, in a line or two
+     */
+    public function says(array $said, Band $band): array
+    {
+        return array_map(fn (OutlookLine $line) => $line->label.': '.$line->text.($line->range_text === null ? '' : ' ('.$line->range_text.')'), $this->lines($said, $band));
+    }
+
+    /**
+     * @param  list<Batch>  $batches
+     * @return array{Band, float} the warmth they want, and for how long to look ahead, h
+     */
+    private function wanted(array $batches): array
+    {
+        /** @var array{method: array{target_c: float|int|null, ceiling_c: float|int|null, hours: float|int}} $plan */
+        $plan = $batches[0]->plan;
+
+        return [Band::about((float) ($plan['method']['target_c'] ?? 49), (float) ($plan['method']['ceiling_c'] ?? 60)), max(4.0, min(12.0, (float) $plan['method']['hours'] + 2))];
+    }
+
+    /**
+     * @param  array<string, mixed>  $said
+     * @return list<OutlookLine>
+     */
+    private function lines(array $said, Band $band): array
+    {
+        $minutes = fn (mixed $value): string => $value === null ? 'not at all' : StoveWords::hours((float) $value / 60);
+        $warmth = fn (mixed $value): string => $this->words->warmth((float) $value);
+        $ml = fn (mixed $value): string => AmountWriter::plain(round((float) $value), Kind::Volume);
+        $line = fn (string $label, string $key, \Closure $words): OutlookLine => new OutlookLine(
+            $label, $words($said[$key]['value']), $words($said[$key]['cooler']) === $words($said[$key]['hotter']) ? null : $words($said[$key]['cooler']).' to '.$words($said[$key]['hotter']),
+        );
+
+        return [
+            $line('Into the band', 'minutes_to_band', $minutes),
+            $line('Settles at', 'settles_c', $warmth),
+            $line('Water lost an hour', 'water_lost_ml_per_h', $ml),
+            new OutlookLine('The ceiling', $warmth($band->ceiling).($said['passes_ceiling']['value'] ? ' is passed' : ($said['passes_ceiling']['hotter'] ? ' may be passed' : ' is kept')), null),
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $said
+     * @return list<StoveAlarm>
+     */
+    private function warnings(array $said, WaterBath $bath, Band $band, bool $learned): array
+    {
+        $warnings = [];
+        if ($said['passes_ceiling']['value']) {
+            $warnings[] = new StoveAlarm('too-warm', 'stop', sprintf('On this setting it goes over %s. Take a lower one, or switch it on and off.', $this->words->warmth($band->ceiling)));
+        } elseif ($said['passes_ceiling']['hotter']) {
+            $warnings[] = new StoveAlarm('may-be-too-warm', 'care', 'It may pass the ceiling on this setting: be there for the first two hours.');
+        }
+        if ($said['minutes_to_band']['value'] === null) {
+            $warnings[] = new StoveAlarm('never-warm', 'care', sprintf('On this setting it does not come into the band, from %s. Take a higher one, or put the lid on.', $this->words->warmth($band->low)));
+        }
+        if ($bath->heldByFloating) {
+            $warnings[] = new StoveAlarm('floats', 'care', 'With more water a jar would float and tip. A weight on its lid, or less water.');
+        }
+        if (! $learned) {
+            $warnings[] = new StoveAlarm('not-learned', 'note', 'Nobody has learned this pot yet: these are a common pot’s figures. One logged warm-up narrows them.');
+        }
+
+        return $warnings;
+    }
+}

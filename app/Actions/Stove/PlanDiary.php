@@ -1,0 +1,152 @@
+<?php
+
+namespace App\Actions\Stove;
+
+use App\Actions\Batches\FoldBatch;
+use App\Actions\Batches\History;
+use App\House\Kitchens;
+use App\Models\Batch;
+use App\Models\Cooker;
+use App\Models\DiaryMove;
+use App\Models\StoveJar;
+use App\Models\StoveSession;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Kettle\Diary\CookerDiary;
+use Kettle\Diary\CookerJob;
+use Kettle\Diary\Course;
+use Kettle\Diary\Stage;
+use Kettle\Vessel\WaterBath;
+
+/**
+ * Places what is still to be warmed in the house's cookers anew, and writes it to the batches it moves.
+ * Run whenever something it stands on has changed; what stays where it was is not touched.
+ */
+final readonly class PlanDiary
+{
+    /** So many are placed; a house with more at once has them placed as these are done. */
+    private const BATCHES = 60;
+
+    /** A session moved by less is not worth telling, minutes. */
+    private const WORTH_TELLING_MIN = 15;
+
+    /** Moves kept to be told. */
+    private const MOVES = 40;
+
+    public function __construct(private Kitchens $kitchens, private History $history, private FoldBatch $fold)
+    {
+    }
+
+    /** @param  string  $why told with each move, such as "because somebody is away" */
+    public function __invoke(string $why): void
+    {
+        DB::transaction(function () use ($why): void {
+            $presence = $this->kitchens->presence();
+            $batches = Batch::query()->whereIn('stage', [Stage::Planned, Stage::Steeping])->where('shelf->heated', true)
+                ->orderBy('start_at')->orderBy('id')->limit(self::BATCHES)->with('entries')->get();
+            $standing = $this->standing();
+            $jobs = [];
+            foreach ($batches as $batch) {
+                $job = $this->job($batch, $this->history->course($batch, presence: $presence), $standing);
+                if ($job !== null) {
+                    $jobs[$batch->uid] = $job;
+                }
+            }
+            $cookers = Cooker::query()->orderBy('id')->get();
+            $diary = CookerDiary::plan(array_values($jobs), array_values($cookers->map(fn (Cooker $cooker) => $cooker->place())->all()), $presence, $this->kitchens->now());
+            $names = $cookers->pluck('called', 'uid');
+            foreach ($batches as $batch) {
+                $this->write($batch, isset($jobs[$batch->uid]) ? $this->plan($jobs[$batch->uid], $diary, $names->all()) : null, $why);
+            }
+        });
+    }
+
+    /** @param  array<int, array{cooker: string, on: ?\DateTimeImmutable}>  $standing by batch */
+    private function job(Batch $batch, Course $course, array $standing): ?CookerJob
+    {
+        /** @var array{method: array{id: string, hours: float|int, target_c: float|int|null, ceiling_c: float|int|null, stands_h?: float|int}, jar: array{diameter_mm: float|int, count?: int}} $plan */
+        $plan = $batch->plan;
+        $method = $plan['method'];
+        $left = $course->warmed->left((float) $method['hours']);
+        // A pan on a flame is nobody's cooker, and is not shared.
+        if ($left <= 0 || $course->warmFrom === null || $method['id'] === 'gentle-pan') {
+            return null;
+        }
+        $readyBy = is_string($batch->wish['ready_by'] ?? null) ? $batch->wish['ready_by'] : null;
+        $stands = $standing[$batch->id] ?? null;
+
+        return new CookerJob(
+            $batch->uid, $batch->herb_name, $method['id'], (float) ($method['target_c'] ?? 49), (float) ($method['ceiling_c'] ?? 60), $left,
+            array_fill(0, max(1, (int) ($plan['jar']['count'] ?? 1)), (float) $plan['jar']['diameter_mm'] + 2 * WaterBath::WALL_MM),
+            $course->warmFrom, $readyBy === null ? null : $this->overBy($readyBy, (float) ($method['stands_h'] ?? 0)), $this->history->method($batch)->attended,
+            $stands['cooker'] ?? null, $stands === null ? null : ($course->warmed->onSince ?? null),
+        );
+    }
+
+    /** When its warmth must be over, to be strained and settled by a day. */
+    private function overBy(string $readyBy, float $standsH): \DateTimeImmutable
+    {
+        return $this->kitchens->local(Carbon::parse($readyBy.' 22:00', $this->kitchens->now()->getTimezone()))->modify('-'.(25 * 60 + (int) round($standsH * 60)).' minutes');
+    }
+
+    /** @return array<int, array{cooker: string, on: ?\DateTimeImmutable}> which cooker each batch stands in */
+    private function standing(): array
+    {
+        $standing = [];
+        $jars = StoveJar::query()->whereNull('out_at')->whereHas('session', fn ($query) => $query->where('state', '!=', StoveSession::ENDED)->where('speed', 1))->with('session.cooker')->get();
+        foreach ($jars as $jar) {
+            $cooker = $jar->session->cooker;
+            if ($cooker !== null) {
+                $standing[$jar->batch_id] = ['cooker' => $cooker->uid, 'on' => null];
+            }
+        }
+
+        return $standing;
+    }
+
+    /**
+     * @param  array<string, string>  $names of cookers
+     * @return array{slots: list<array{from: string, to: string}>, cooker: ?string, cooker_name: ?string, says: ?string}
+     */
+    private function plan(CookerJob $job, CookerDiary $diary, array $names): array
+    {
+        $run = $diary->runOf($job->id);
+        $slots = $run === null ? [] : array_filter($run->slots($job), fn (array $slot) => $job->onSince === null || $slot['from'] > $job->onSince);
+
+        return [
+            'slots' => array_values(array_map(fn (array $slot) => ['from' => $slot['from']->format(DATE_ATOM), 'to' => $slot['to']->format(DATE_ATOM)], $slots)),
+            'cooker' => $run?->place, 'cooker_name' => $run === null ? null : ($names[$run->place] ?? null), 'says' => $diary->says($job),
+        ];
+    }
+
+    /** @param  array{slots: list<array{from: string, to: string}>, cooker: ?string, cooker_name: ?string, says: ?string}|null  $plan */
+    private function write(Batch $batch, ?array $plan, string $why): void
+    {
+        // As they are read back: the order of keys in a column is the database's own.
+        if ($plan == $batch->diary) {
+            return;
+        }
+        $was = $this->first($batch->diary);
+        $is = $this->first($plan);
+        $now = $this->kitchens->now();
+        if ($was !== null && $is !== null && $was > $now && abs($was->getTimestamp() - $is->getTimestamp()) >= self::WORTH_TELLING_MIN * 60) {
+            DiaryMove::query()->create([
+                'batch_id' => $batch->id, 'was_at' => Carbon::instance($was)->utc(), 'is_at' => Carbon::instance($is)->utc(), 'why' => mb_substr($why, 0, 160), 'moved_at' => Carbon::now(),
+            ]);
+            $oldest = DiaryMove::query()->orderByDesc('id')->skip(self::MOVES)->value('id');
+            $oldest === null || DiaryMove::query()->where('id', '<=', $oldest)->delete();
+        }
+        $batch->diary = $plan;
+        $batch->unsetRelation('entries');
+        $batch->save();
+        $this->fold->refresh($batch);
+    }
+
+    /** @param  array<string, mixed>|null  $plan */
+    private function first(?array $plan): ?\DateTimeImmutable
+    {
+        $from = is_array($plan['slots'] ?? null) ? $plan['slots'][0]['from'] ?? null : null;
+
+        return is_string($from) ? new \DateTimeImmutable($from) : null;
+    }
+}

@@ -1,0 +1,129 @@
+<?php
+
+namespace App\Actions\Stove;
+
+use App\House\CurrentHouse;
+use App\Models\Batch;
+use App\Models\Cooker;
+use Kettle\Vessel\CookerRefused;
+use Kettle\Vessel\WaterBath;
+use Kettle\Warmth\Air;
+use Kettle\Warmth\Pot;
+
+/** Jars of some batches in a cooker, with the water round them: as the core wants it, and as a session keeps it. */
+final readonly class SetUp
+{
+    /** From the water through the glass into still oil, W/(m2 K): from memory, coarse. */
+    private const INTO_JAR = 40.0;
+
+    public function __construct(private CurrentHouse $current)
+    {
+    }
+
+    /**
+     * @param  list<Batch>  $batches
+     *
+     * @throws CookerRefused when they do not stand in it
+     */
+    public function bath(Cooker $cooker, array $batches, string $school): WaterBath
+    {
+        $jars = [];
+        foreach ($batches as $batch) {
+            $jar = $this->jar($batch);
+            for ($i = 0; $i < $jar['count']; $i++) {
+                $jars[] = $jar;
+            }
+        }
+
+        return WaterBath::of($cooker->core(), $jars, $school);
+    }
+
+    /** @return array{called: string, count: int, brim_ml: float, height_mm: float, diameter_mm: float, level_mm: float, bed_mm: float, contents_g: float, oil_kg: float, herb_kg: float} one of a batch's jars */
+    public function jar(Batch $batch): array
+    {
+        /** @var array{jar: array{called: string, count?: int, brim_ml: float|int, height_mm: float|int, diameter_mm: float|int, level_mm: float|int, bed_mm: float|int}, figures: array<string, array{value: float|int|string}>} $plan */
+        $plan = $batch->plan;
+        $jar = $plan['jar'];
+        $count = max(1, (int) ($jar['count'] ?? 1));
+        $value = fn (string $figure): float => is_numeric($plan['figures'][$figure]['value'] ?? null) ? (float) $plan['figures'][$figure]['value'] : 0.0;
+        [$oil, $herb] = [$value('oil_mass') / $count, $value('herb_mass') / $count];
+
+        return [
+            'called' => $jar['called'], 'count' => $count, 'brim_ml' => (float) $jar['brim_ml'], 'height_mm' => (float) $jar['height_mm'],
+            'diameter_mm' => (float) $jar['diameter_mm'], 'level_mm' => (float) $jar['level_mm'], 'bed_mm' => (float) $jar['bed_mm'],
+            'contents_g' => $oil + $herb, 'oil_kg' => $oil / 1000, 'herb_kg' => $herb / 1000,
+        ];
+    }
+
+    /**
+     * What a session keeps.
+     *
+     * @param  list<Batch>  $batches
+     * @return array<string, mixed>
+     */
+    public function keep(Cooker $cooker, array $batches, WaterBath $bath, float $waterMl): array
+    {
+        $house = $this->current->house();
+        $heat = $into = 0.0;
+        foreach ($batches as $batch) {
+            $jar = $this->jar($batch);
+            $heat += $jar['count'] * Pot::jars($jar['oil_kg'], $jar['herb_kg'], WaterBath::glassG($jar['diameter_mm'], $jar['height_mm']) / 1000);
+            $into += $jar['count'] * self::INTO_JAR * M_PI * $jar['diameter_mm'] * min($jar['level_mm'], $bath->fullMm) / 1e6;
+        }
+        $round = fn (float $value, int $to = 1) => round($value, $to);
+
+        return [
+            'cooker' => [
+                'called' => $cooker->called, 'shape' => $cooker->shape, 'length_mm' => (float) $cooker->length_mm, 'width_mm' => (float) $cooker->width_mm, 'height_mm' => (float) $cooker->height_mm,
+                'settings' => $cooker->settings, 'loss_w_per_k' => (float) $cooker->loss_w_per_k, 'vessel_j_per_k' => (float) $cooker->vessel_j_per_k, 'learned' => $cooker->learned !== null, 'methods' => $cooker->methods,
+            ],
+            'jars' => array_map(fn (array $jar) => array_map(fn (mixed $v) => is_float($v) ? $round($v) : $v, $jar), $bath->jars),
+            'full_mm' => $round($bath->fullMm), 'low_mm' => $round($bath->lowMm), 'water_ml' => $round($waterMl), 'low_ml' => $round($bath->waterMl($bath->lowMm)), 'full_ml' => $round($bath->waterMl($bath->fullMm)),
+            'open_m2' => $round($bath->openM2(), 5), 'jars_j_per_k' => $round($heat), 'jars_w_per_k' => $round($into, 3),
+            'room_c' => (float) $house->room_c, 'height_m' => $house->height_m, 'lid' => false, 'held_by_floating' => $bath->heldByFloating,
+        ];
+    }
+
+    /** @param  array<string, mixed>  $setUp as keep() gives it */
+    public function pot(array $setUp, string $setting, float $waterKg): Pot
+    {
+        return Pot::of($this->parts($setUp, $setting, $waterKg));
+    }
+
+    /**
+     * The parts of a pot, as `reckon pot` takes them.
+     *
+     * @param  array<string, mixed>  $setUp
+     * @return array<string, float>
+     */
+    public function parts(array $setUp, string $setting, float $waterKg): array
+    {
+        /** @var array{cooker: array{settings: list<array{name: string, watts: float|int}>, loss_w_per_k: float|int, vessel_j_per_k: float|int}, open_m2: float|int, jars_j_per_k: float|int, jars_w_per_k: float|int, room_c: float|int, height_m: float|int, lid?: bool} $setUp */
+        $watts = 0.0;
+        foreach ($setUp['cooker']['settings'] as $each) {
+            $watts = $each['name'] === $setting ? (float) $each['watts'] : $watts;
+        }
+        $lid = ($setUp['lid'] ?? false) === true;
+
+        return [
+            'watts' => $watts, 'loss_w_per_k' => (float) $setUp['cooker']['loss_w_per_k'], 'water_kg' => max(0.1, $waterKg), 'vessel_j_per_k' => (float) $setUp['cooker']['vessel_j_per_k'],
+            // Under a lid steam falls back: about a twentieth gets out. From memory.
+            'open_m2' => (float) $setUp['open_m2'] * ($lid ? 0.05 : 1.0), 'jars_j_per_k' => (float) $setUp['jars_j_per_k'], 'jars_w_per_k' => (float) $setUp['jars_w_per_k'],
+            'room_c' => (float) $setUp['room_c'], 'height_m' => (float) $setUp['height_m'],
+        ];
+    }
+
+    /** @param  array<string, mixed>  $setUp */
+    public function airKPa(array $setUp): float
+    {
+        return Air::saturation(is_numeric($setUp['room_c'] ?? null) ? (float) $setUp['room_c'] : 18.0) * 0.5;
+    }
+
+    /** @param  array<string, mixed>  $setUp the water still standing, mm, for so many mL */
+    public function levelMm(array $setUp, float $ml): float
+    {
+        $full = max(1.0, (float) $setUp['full_ml']);
+
+        return (float) $setUp['full_mm'] * max(0.0, $ml) / $full;
+    }
+}

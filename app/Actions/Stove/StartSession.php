@@ -1,0 +1,175 @@
+<?php
+
+namespace App\Actions\Stove;
+
+use App\Actions\Batches\History;
+use App\Actions\Batches\RecordTask;
+use App\House\Kitchens;
+use App\Models\Batch;
+use App\Models\Cooker;
+use App\Models\Probe;
+use App\Models\StoveEvent;
+use App\Models\StoveJar;
+use App\Models\StoveProbe;
+use App\Models\StoveSession;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\Stage;
+use Kettle\Measure\Kind;
+use Kettle\Vessel\CookerRefused;
+use Kettle\Warmth\Band;
+use Kettle\Warmth\WarmthRefused;
+
+/** Jars go into a cooker, water round them, and it is switched on. */
+final readonly class StartSession
+{
+    public function __construct(private Kitchens $kitchens, private SetUp $setUp, private History $history, private RecordTask $record, private PlanDiary $diary, private Outlook $outlook)
+    {
+    }
+
+    /**
+     * @param  list<string>  $uids of batches
+     * @param  string  $watch hand, or the id of a probe
+     * @param  int  $speed 1, or how many times as fast as the clock a trial with a simulated probe goes
+     *
+     * @throws \Kettle\Reason\Refused
+     */
+    public function __invoke(string $cookerUid, string $setting, array $uids, string $school, string $watch, ?string $water, int $speed): StoveSession
+    {
+        $batches = $this->batches($uids, $speed > 1);
+        $cooker = Cooker::query()->where('uid', $cookerUid)->first() ?? throw new CookerRefused('unknown', 'Say which cooker they go into.', 'cooker');
+        if (! in_array($setting, array_column($cooker->settings, 'name'), true)) {
+            throw new CookerRefused('unknown', sprintf('%s has no setting “%s”.', ucfirst($cooker->called), mb_substr($setting, 0, 40)), 'setting');
+        }
+        $probe = $this->probe($watch);
+        if ($speed > 1 && $probe->kind !== Probe::SIMULATED) {
+            throw new WarmthRefused('unfit', 'Only a trial with the simulated thermometer can run faster than the clock.', 'speed');
+        }
+        $band = $this->band($batches, $cooker);
+        $bath = $this->setUp->bath($cooker, $batches, $school);
+        $ml = $bath->waterMl($bath->fullMm);
+        if ($water !== null && trim($water) !== '') {
+            try {
+                $ml = $this->kitchens->plain()->reader()->within($water, Kind::Volume, 'mL', 50, 30_000)->value;
+            } catch (\Kettle\Reason\Refused $refused) {
+                throw $refused->about('water');
+            }
+            if ($ml > $bath->waterMl($bath->cooker->heightMm) + 1) {
+                throw new CookerRefused('no_room', sprintf('So much water does not go into %s round the jars: it takes %d mL to its brim.', $cooker->called, (int) $bath->waterMl($bath->cooker->heightMm)), 'water');
+            }
+        }
+
+        $setUp = $this->setUp->keep($cooker, $batches, $bath, $ml);
+        $said = $this->outlook->foretell($setUp, $setting, $band, min(14.0, max(array_map(fn (Batch $batch) => $this->hours($batch), $batches)) + 2));
+        $setUp += ['model' => $this->outlook->path($said), 'says' => $this->outlook->says($said, $band)];
+
+        return DB::transaction(function () use ($cooker, $setting, $batches, $probe, $band, $setUp, $ml, $speed): StoveSession {
+            // Two people at once: the second sees what the first has begun.
+            Cooker::query()->whereKey($cooker->id)->lockForUpdate()->first();
+            if ($speed === 1 && StoveSession::query()->where('cooker_id', $cooker->id)->where('state', '!=', StoveSession::ENDED)->where('speed', 1)->exists()) {
+                throw new CookerRefused('taken', sprintf('%s is in use. End that first, or take another.', ucfirst($cooker->called)), 'cooker');
+            }
+            $now = Carbon::now();
+            $session = StoveSession::query()->create([
+                'uid' => Str::ulid()->toString(), 'cooker_id' => $cooker->id, 'set_up' => $setUp,
+                'setting' => $setting, 'band' => ['low' => $band->low, 'target' => $band->target, 'ceiling' => $band->ceiling], 'state' => StoveSession::ON, 'speed' => $speed,
+                'started_at' => $now, 'switched_at' => $now, 'filled_at' => $now, 'filled_ml' => $ml, 'shaken_at' => $now, 'version' => 1,
+            ]);
+            StoveProbe::query()->create(['stove_session_id' => $session->id, 'probe_id' => $probe->id, 'kept' => []]);
+            foreach ($batches as $batch) {
+                $course = $this->history->course($batch);
+                StoveJar::query()->create([
+                    'stove_session_id' => $session->id, 'batch_id' => $batch->id, 'count' => $this->setUp->jar($batch)['count'],
+                    'planned_h' => $this->hours($batch), 'had_h' => round($course->warmed->hours(), 3), 'in_at' => $now,
+                ]);
+                if ($speed === 1 && $course->warmed->onSince === null) {
+                    ($this->record)($batch, 'warm_on'.($course->warmed->nth() > 1 ? '-'.$course->warmed->nth() : ''), 'done', null, null);
+                }
+            }
+            self::note($session, 'started', ['setting' => $setting]);
+            $speed === 1 && ($this->diary)('');
+
+            return $session;
+        });
+    }
+
+    /** @param  array<string, mixed>  $data */
+    public static function note(StoveSession $session, string $kind, array $data = []): void
+    {
+        $user = Auth::user();
+        StoveEvent::query()->create([
+            'stove_session_id' => $session->id, 'kind' => $kind, 'data' => $data, 'by' => $user instanceof \App\Models\User ? $user->name : 'Warm Kettle', 'happened_at' => Carbon::now(),
+        ]);
+    }
+
+    private function hours(Batch $batch): float
+    {
+        /** @var array{method: array{hours: float|int}} $plan */
+        $plan = $batch->plan;
+
+        return (float) $plan['method']['hours'];
+    }
+
+    /**
+     * @param  list<string>  $uids
+     * @return list<Batch>
+     */
+    private function batches(array $uids, bool $trial): array
+    {
+        $found = Batch::query()->whereIn('uid', $uids)->orderBy('id')->get();
+        if ($uids === [] || $found->count() !== count(array_unique($uids))) {
+            throw CookerRefused::noJars();
+        }
+        foreach ($found as $batch) {
+            if (! $trial && $batch->stage !== Stage::Steeping) {
+                throw (new DiaryRefused('not_open', sprintf('The %s is not filled yet, or strained already: there is nothing to warm.', $batch->herb_name)))->about('batches');
+            }
+            if (! $trial && StoveJar::query()->where('batch_id', $batch->id)->whereNull('out_at')->whereHas('session', fn ($query) => $query->where('state', '!=', StoveSession::ENDED)->where('speed', 1))->exists()) {
+                throw (new DiaryRefused('not_open', sprintf('The %s stands in a cooker already.', $batch->herb_name)))->about('batches');
+            }
+        }
+
+        return array_values($found->all());
+    }
+
+    /** @param  list<Batch>  $batches */
+    private function band(array $batches, Cooker $cooker): Band
+    {
+        $target = $ceiling = null;
+        foreach ($batches as $batch) {
+            /** @var array{method: array{id: string, target_c: float|int|null, ceiling_c: float|int|null}} $plan */
+            $plan = $batch->plan;
+            $method = $plan['method'];
+            if ($method['target_c'] === null || $method['ceiling_c'] === null || array_intersect($cooker->methods, [$method['id']]) === []) {
+                throw (new CookerRefused('unfit', sprintf('The %s is not planned for %s. Plan it for that method, or take another cooker.', $batch->herb_name, $cooker->called)))->about('batches');
+            }
+            if ($target !== null && abs($target - (float) $method['target_c']) > 2) {
+                throw (new CookerRefused('unfit', sprintf('These want different warmths, %d and %d °C: they cannot stand in one water.', (int) $target, (int) $method['target_c'])))->about('batches');
+            }
+            $target ??= (float) $method['target_c'];
+            $ceiling = min($ceiling ?? INF, (float) $method['ceiling_c']);
+        }
+
+        return Band::about($target ?? 49.0, $ceiling ?? 60.0);
+    }
+
+    private function probe(string $watch): Probe
+    {
+        if ($watch === Probe::HAND) {
+            return Probe::query()->where('kind', Probe::HAND)->first() ?? Probe::query()->create(['uid' => Str::ulid()->toString(), 'called' => 'by eye', 'kind' => Probe::HAND]);
+        }
+        $probe = Probe::query()->where('uid', $watch)->first() ?? throw new WarmthRefused('unknown', 'Say how its warmth is watched: by eye, or by which thermometer.', 'watch');
+        $busy = StoveProbe::query()->where('probe_id', $probe->id)->whereHas('session', fn ($query) => $query->where('state', '!=', StoveSession::ENDED))->exists();
+        if ($busy) {
+            throw new WarmthRefused('taken', sprintf('“%s” stands in another pot just now.', $probe->called), 'watch');
+        }
+        if ($probe->kind === Probe::SIMULATED) {
+            $probe->update(['state' => null]);
+        }
+
+        return $probe;
+    }
+}

@@ -1,0 +1,139 @@
+<?php
+
+namespace App\Actions\Stove;
+
+use App\Models\Probe;
+use App\Models\StoveProbe;
+use App\Models\StoveSession;
+use Illuminate\Support\Facades\DB;
+use Kettle\Warmth\Readings;
+use Kettle\Warmth\StoveLog;
+use Kettle\Warmth\WarmHours;
+
+/** Takes readings of a thermometer into the session it stands in: each second once, in whatever order they come. */
+final readonly class TakeReadings
+{
+    /** A sender may bring what it measured so long before the session, s: its pot stood ready. */
+    private const BEFORE_S = 600;
+
+    /** Somebody's own eye looks less often than a sender: what is between two looks counts, s. */
+    public const REACH_BY_EYE = 5400;
+
+    private const AT_ONCE = 500;
+
+    public function __construct(private SetUp $setUp)
+    {
+    }
+
+    /**
+     * @param  list<mixed>  $rows as Kettle\Warmth\Readings takes them
+     * @return array{taken: int, doubled: int, refused: list<array{row: int, sentence: string}>}
+     */
+    public function __invoke(StoveSession $session, Probe $probe, array $rows): array
+    {
+        $from = $session->started_at->getTimestamp() - self::BEFORE_S;
+        $read = Readings::read($rows, $from, $session->now());
+        $new = $read['taken'] === [] ? 0 : $this->keep($session, $probe, $read['taken']);
+
+        return ['taken' => $new, 'doubled' => $read['doubled'] + count($read['taken']) - $new, 'refused' => $read['refused']];
+    }
+
+    /**
+     * @param  array<int, float>  $taken degrees C by second, in order
+     * @return int how many were new
+     */
+    private function keep(StoveSession $session, Probe $probe, array $taken): int
+    {
+        return DB::transaction(function () use ($session, $probe, $taken): int {
+            $standing = StoveProbe::query()->where('stove_session_id', $session->id)->where('probe_id', $probe->id)->lockForUpdate()->first();
+            if ($standing === null) {
+                return 0;
+            }
+            $new = 0;
+            foreach (array_chunk($taken, self::AT_ONCE, true) as $part) {
+                $new += DB::table('readings')->insertOrIgnore(array_map(
+                    fn (int $at, float $celsius) => ['stove_session_id' => $session->id, 'probe_id' => $probe->id, 'at' => $at, 'centi_c' => (int) round($celsius * 100)], array_keys($part), $part,
+                ));
+            }
+            if ($new > 0) {
+                $last = is_int($standing->kept['last'] ?? null) ? $standing->kept['last'] : null;
+                $kept = $last === null || array_key_first($taken) > $last ? $this->onward($session, $probe, $standing->kept, $taken) : $this->anew($session, $probe);
+                StoveProbe::query()->where('stove_session_id', $session->id)->where('probe_id', $probe->id)->update(['kept' => json_encode($kept)]);
+                $this->touch($session);
+            }
+
+            return $new;
+        });
+    }
+
+    /**
+     * @param  array<string, mixed>  $kept
+     * @param  array<int, float>  $taken
+     * @return array<string, mixed>
+     */
+    private function onward(StoveSession $session, Probe $probe, array $kept, array $taken): array
+    {
+        $log = $this->log($session, $probe, $kept);
+        foreach ($taken as $at => $celsius) {
+            $log->take($at, $celsius);
+        }
+
+        return $log->kept();
+    }
+
+    /** @return array<string, mixed> from all the readings there are: one came that belongs before the last */
+    private function anew(StoveSession $session, Probe $probe): array
+    {
+        $log = $this->log($session, $probe, []);
+        $filled = $session->own($session->filled_at);
+        foreach (self::all($session->id, $probe->id) as [$at, $celsius]) {
+            $log->take($at, $celsius, $filled > $session->started_at->getTimestamp() ? $filled : null);
+        }
+
+        return $log->kept();
+    }
+
+    /** @param  array<string, mixed>  $kept */
+    public function log(StoveSession $session, Probe $probe, array $kept): StoveLog
+    {
+        $lid = ($session->set_up['lid'] ?? false) === true;
+
+        return StoveLog::of(
+            $session->core(), (float) $session->set_up['open_m2'] * ($lid ? 0.05 : 1.0), $this->setUp->airKPa($session->set_up),
+            $probe->kind === Probe::HAND ? self::REACH_BY_EYE : WarmHours::REACH, $kept,
+        );
+    }
+
+    public function touch(StoveSession $session): void
+    {
+        StoveSession::query()->whereKey($session->id)->increment('version');
+    }
+
+    /** @return \Generator<int, array{int, float}> every reading, in order, a thousand at a time */
+    public static function all(int $session, int $probe): \Generator
+    {
+        $after = 0;
+        do {
+            $rows = DB::table('readings')->where('stove_session_id', $session)->where('probe_id', $probe)->where('at', '>', $after)->orderBy('at')->limit(5000)->get(['at', 'centi_c']);
+            foreach ($rows as $row) {
+                yield [(int) $row->at, $row->centi_c / 100];
+                $after = (int) $row->at;
+            }
+        } while ($rows->count() === 5000);
+    }
+
+    /**
+     * So many points and no more, each with the least, the most and the mean of its while, so that no peak is lost.
+     *
+     * @return list<array{int, float, float, float}> moment in s, least, most, mean, degrees C
+     */
+    public static function thinned(int $session, int $probe, int $from, int $to, int $points): array
+    {
+        $width = max(1, (int) ceil(max(1, $to - $from) / $points));
+        $rows = DB::table('readings')->where('stove_session_id', $session)->where('probe_id', $probe)->whereBetween('at', [$from, $to])
+            ->selectRaw('MIN(at) + ROUND((MAX(at) - MIN(at)) / 2) AS middle, MIN(centi_c) AS least, MAX(centi_c) AS most, AVG(centi_c) AS mean')
+            ->groupByRaw('FLOOR((at - ?) / ?)', [$from, $width])->orderBy('middle')->get();
+
+        return array_values($rows->map(fn (object $row) => [(int) $row->middle, $row->least / 100, $row->most / 100, round($row->mean / 100, 2)])->all());
+    }
+}

@@ -1,0 +1,229 @@
+<?php
+
+namespace App\Actions\Stove;
+
+use App\Actions\Batches\History;
+use App\Actions\Batches\RecordTask;
+use App\House\Kitchens;
+use App\Models\Batch;
+use App\Models\StoveJar;
+use App\Models\StoveProbe;
+use App\Models\StoveSession;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\Step;
+use Kettle\Measure\Kind;
+use Kettle\Reason\Refused;
+use Kettle\Vessel\CookerRefused;
+
+/** What is done at a warm pot: switched, topped up, shaken, a jar taken out, ended. Each is a line of its logbook, and of the batches'. */
+final readonly class Tend
+{
+    public const ACTS = ['pause', 'on', 'topped_up', 'shaken', 'setting', 'lid_on', 'lid_off', 'jar_out', 'end'];
+
+    public function __construct(private Kitchens $kitchens, private TakeReadings $readings, private History $history, private RecordTask $record, private PlanDiary $diary)
+    {
+    }
+
+    /**
+     * @param  string  $what one of ACTS
+     * @param  ?string  $with an amount, a setting, or the id of a batch, where one is wanted
+     *
+     * @throws Refused
+     */
+    public function __invoke(StoveSession $session, string $what, ?string $with): void
+    {
+        DB::transaction(function () use ($session, $what, $with): void {
+            $locked = StoveSession::query()->whereKey($session->id)->lockForUpdate()->with(['probes.probe', 'jars.batch'])->firstOrFail();
+            if ($locked->state === StoveSession::ENDED) {
+                throw new DiaryRefused('not_open', 'This is over: the jars are out. Start anew to go on.');
+            }
+            match ($what) {
+                'pause' => $this->pause($locked),
+                'on' => $this->on($locked),
+                'topped_up' => $this->topUp($locked, $with),
+                'shaken' => $this->shaken($locked),
+                'setting' => $this->setting($locked, (string) $with),
+                'lid_on', 'lid_off' => $this->lid($locked, $what === 'lid_on'),
+                'jar_out' => $this->takeOut($locked, (string) $with),
+                default => $this->end($locked),
+            };
+            $locked->version++;
+            $locked->save();
+            $session->setRawAttributes($locked->getAttributes(), true);
+            $session->unsetRelations();
+        });
+        $session->speed === 1 && ($this->diary)('as the cooker is free at another time');
+    }
+
+    private function pause(StoveSession $session): void
+    {
+        if ($session->state !== StoveSession::ON) {
+            throw new DiaryRefused('not_open', 'It is off already.');
+        }
+        foreach ($this->standing($session) as $jar) {
+            $this->off($session, $jar);
+        }
+        $session->state = StoveSession::PAUSED;
+        $session->switched_at = Carbon::now();
+        StartSession::note($session, 'paused');
+    }
+
+    private function on(StoveSession $session): void
+    {
+        if ($session->state !== StoveSession::PAUSED) {
+            throw new DiaryRefused('not_open', 'It is on already.');
+        }
+        foreach ($this->standing($session) as $jar) {
+            if ($session->speed === 1) {
+                $course = $this->history->course($jar->batch);
+                $course->warmed->onSince === null && $this->task($jar->batch, Step::WarmOn, $course->warmed->nth());
+            }
+        }
+        $session->state = StoveSession::ON;
+        $session->switched_at = Carbon::now();
+        $session->shaken_at = Carbon::now();
+        StartSession::note($session, 'on', ['setting' => $session->setting]);
+    }
+
+    private function topUp(StoveSession $session, ?string $typed): void
+    {
+        $full = (float) $session->set_up['full_ml'];
+        $now = $session->now();
+        $first = $session->probes->sortBy('probe_id')->first();
+        $log = $first === null ? null : $this->readings->log($session, $first->probe, $first->kept);
+        $left = max(0.0, (float) $session->filled_ml - ($log?->lostSinceFill($now) ?? 0.0) * 1000);
+        $poured = null;
+        if ($typed !== null && trim($typed) !== '') {
+            try {
+                $poured = $this->kitchens->plain()->reader()->within($typed, Kind::Volume, 'mL', 5, 20_000)->value;
+            } catch (Refused $refused) {
+                throw $refused->about('with');
+            }
+        }
+        $session->filled_ml = (string) round($poured === null ? $full : min($left + $poured, $full * 1.3), 2);
+        $session->filled_at = Carbon::now();
+        foreach ($session->probes as $probe) {
+            $log = $this->readings->log($session, $probe->probe, $probe->kept);
+            $log->filled($now);
+            $this->keep($probe, $log->kept());
+        }
+        StartSession::note($session, 'topped_up', ['ml' => round($poured ?? max(0.0, $full - $left))]);
+    }
+
+    private function shaken(StoveSession $session): void
+    {
+        $session->shaken_at = Carbon::now();
+        foreach ($this->standing($session) as $jar) {
+            if ($session->speed === 1 && $this->history->course($jar->batch)->warmed->onSince !== null) {
+                try {
+                    ($this->record)($jar->batch, Step::Shake->value, 'done', null, null);
+                } catch (DiaryRefused) {
+                    // Its last hours: none is due any more.
+                }
+            }
+        }
+        StartSession::note($session, 'shaken');
+    }
+
+    private function setting(StoveSession $session, string $name): void
+    {
+        /** @var array{settings: list<array{name: string}>} $cooker */
+        $cooker = $session->set_up['cooker'];
+        if (! in_array($name, array_column($cooker['settings'], 'name'), true)) {
+            throw new CookerRefused('unknown', sprintf('It has no setting “%s”.', mb_substr($name, 0, 40)), 'with');
+        }
+        $session->setting = $name;
+        StartSession::note($session, 'setting', ['setting' => $name]);
+    }
+
+    private function lid(StoveSession $session, bool $on): void
+    {
+        $session->set_up = ['lid' => $on] + $session->set_up;
+        StartSession::note($session, $on ? 'lid_on' : 'lid_off');
+    }
+
+    private function takeOut(StoveSession $session, string $uid): void
+    {
+        $jar = $this->standing($session)->first(fn (StoveJar $jar) => $jar->batch->uid === $uid)
+            ?? throw (new DiaryRefused('not_open', 'That is not in this cooker.'))->about('with');
+        $this->out($session, $jar);
+        StartSession::note($session, 'jar_out', ['batch' => $uid, 'herb' => $jar->batch->herb_name]);
+        if ($this->standing($session)->isEmpty()) {
+            $this->over($session);
+        }
+    }
+
+    private function end(StoveSession $session): void
+    {
+        foreach ($this->standing($session) as $jar) {
+            $this->out($session, $jar);
+        }
+        $this->over($session);
+    }
+
+    private function over(StoveSession $session): void
+    {
+        $session->state = StoveSession::ENDED;
+        $session->ended_at = Carbon::now();
+        $session->switched_at = Carbon::now();
+        StartSession::note($session, 'ended');
+    }
+
+    private function out(StoveSession $session, StoveJar $jar): void
+    {
+        $this->off($session, $jar);
+        $jar->hours = (string) round($this->hours($session, $jar), 3);
+        $jar->out_at = Carbon::now();
+        $jar->save();
+    }
+
+    /** Off for one jar: what it gathered since it went on goes to its batch's logbook. */
+    private function off(StoveSession $session, StoveJar $jar): void
+    {
+        if ($session->speed > 1) {
+            return;
+        }
+        $course = $this->history->course($jar->batch);
+        if ($course->warmed->onSince === null) {
+            return;
+        }
+        $hours = $this->hours($session, $jar);
+        $this->task($jar->batch, Step::WarmOff, $course->warmed->nth(), ['warm_h' => round(max(0.0, $hours - (float) $jar->logged_h), 3)]);
+        $jar->logged_h = (string) round($hours, 3);
+        $jar->save();
+    }
+
+    private function hours(StoveSession $session, StoveJar $jar): float
+    {
+        return self::gathered($session, $jar)['hours'] ?? 0.0;
+    }
+
+    /** @return array<string, mixed> what is kept of the thermometer this jar goes by */
+    public static function gathered(StoveSession $session, StoveJar $jar): array
+    {
+        $probe = $session->probes->firstWhere('probe_id', $jar->probe_id) ?? $session->probes->sortBy('probe_id')->first();
+
+        return $probe->kept ?? [];
+    }
+
+    /** @return \Illuminate\Support\Collection<int, StoveJar> */
+    private function standing(StoveSession $session): \Illuminate\Support\Collection
+    {
+        return $session->jars->filter(fn (StoveJar $jar) => $jar->out_at === null)->values()->toBase();
+    }
+
+    /** @param  array<string, mixed>  $more */
+    private function task(Batch $batch, Step $step, int $nth, array $more = []): void
+    {
+        ($this->record)($batch, $step->value.($nth > 1 ? '-'.$nth : ''), 'done', null, null, $more);
+    }
+
+    /** @param  array<string, mixed>  $kept */
+    private function keep(StoveProbe $probe, array $kept): void
+    {
+        StoveProbe::query()->where('stove_session_id', $probe->stove_session_id)->where('probe_id', $probe->probe_id)->update(['kept' => json_encode($kept)]);
+        $probe->setAttribute('kept', $kept);
+    }
+}

@@ -1,0 +1,82 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Stove\Cookers;
+use App\Actions\Stove\PlanDiary;
+use App\Actions\Stove\StartSession;
+use App\Http\Requests;
+use App\Http\Shapes\ProbeMade;
+use App\Models\Cooker;
+use App\Models\Probe;
+use App\Models\StoveSession;
+use App\OpenApi\Adds;
+use App\OpenApi\Removes;
+use App\Words\StovePageWords;
+use App\Words\StoveWords;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Str;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** The cookers and thermometers of the house. */
+final class CookersController extends Controller
+{
+    public function __construct(private readonly StovePageWords $page, private readonly Cookers $cookers, private readonly PlanDiary $diary)
+    {
+    }
+
+    #[Adds('/houses/{house}/cookers', 'StovePage', 'Add a cooker', 'AddCooker')]
+    public function add(Requests\AddCooker $form): JsonResponse
+    {
+        $width = $form->input('width');
+        $this->cookers->add([
+            'called' => $form->string('called')->trim()->toString(), 'shape' => $form->string('shape')->toString(), 'length' => $form->string('length')->toString(),
+            'width' => is_string($width) ? $width : null, 'height' => $form->string('height')->toString(), 'method' => $form->string('method')->toString(),
+        ]);
+        ($this->diary)('as there is another cooker');
+
+        return $this->json($this->page->page());
+    }
+
+    #[Removes('/houses/{house}/cookers/{cooker}', 'StovePage', 'Take a cooker off the list; what is warm in it goes on')]
+    public function remove(string $cooker): JsonResponse
+    {
+        $found = Cooker::query()->where('uid', $cooker)->first() ?? throw new NotFoundHttpException;
+        $this->cookers->remove($found);
+        ($this->diary)(mb_substr("as {$found->called} is off the list", 0, 120));
+
+        return $this->json($this->page->page());
+    }
+
+    #[Adds('/houses/{house}/stove/{session}/learn', 'StoveView', 'Learn the pot from this session\'s warm-up')]
+    public function learn(StoveSession $session, StoveWords $words): JsonResponse
+    {
+        $fit = $this->cookers->learn($session->load('cooker'));
+        StartSession::note($session, 'learned', ['watts' => round($fit->watts, 1), 'loss' => round($fit->lossWPerK, 3)]);
+        $session->update(['version' => $session->version + 1]);
+
+        return $this->json($words->view($session->load(['jars.batch', 'probes.probe', 'cooker'])));
+    }
+
+    #[Adds('/houses/{house}/probes', 'ProbeMade', 'Add a thermometer that sends, or a simulated one', 'AddProbe')]
+    public function addProbe(Requests\AddProbe $form): JsonResponse
+    {
+        $key = $form->string('kind')->toString() === Probe::SENDS ? Str::random(40) : null;
+        $probe = Probe::query()->create([
+            'uid' => Str::ulid()->toString(), 'called' => $form->string('called')->trim()->toString(), 'kind' => $form->string('kind')->toString(),
+            'key_hash' => $key === null ? null : hash('sha256', $key),
+        ]);
+
+        return $this->json(new ProbeMade($probe->uid, $probe->called, $probe->kind, $key, url('/api/readings')));
+    }
+
+    #[Removes('/houses/{house}/probes/{probe}', 'StovePage', 'Take a thermometer off the list; its key stops working')]
+    public function removeProbe(string $probe): JsonResponse
+    {
+        $found = Probe::query()->where('uid', $probe)->where('kind', '!=', Probe::HAND)->first() ?? throw new NotFoundHttpException;
+        $found->update(['key_hash' => null]);
+        $found->delete();
+
+        return $this->json($this->page->page());
+    }
+}

@@ -1,0 +1,110 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Stove\Outlook;
+use App\Actions\Stove\StartSession;
+use App\Actions\Stove\TakeReadings;
+use App\Actions\Stove\Tend;
+use App\Http\Requests;
+use App\Models\Probe;
+use App\Models\StoveSession;
+use App\OpenApi\Adds;
+use App\OpenApi\Reads;
+use App\Words\StovePageWords;
+use App\Words\StoveWords;
+use Illuminate\Http\JsonResponse;
+use Kettle\Warmth\WarmthRefused;
+
+/** What is warm: begun, watched, tended, ended. Each write answers with the pot as it stands. */
+final class StoveController extends Controller
+{
+    public function __construct(private readonly StoveWords $words, private readonly StovePageWords $page)
+    {
+    }
+
+    #[Reads('/houses/{house}/stove', 'StovePage', 'What is warm, and what wants warmth')]
+    public function index(): JsonResponse
+    {
+        return $this->json($this->page->page());
+    }
+
+    #[Reads('/houses/{house}/stove/{session}', 'StoveView', 'A warm pot')]
+    public function show(StoveSession $session): JsonResponse
+    {
+        return $this->pot($session);
+    }
+
+    #[Adds('/houses/{house}/stove/outlook', 'PotOutlook', 'What a pot will do', 'PlanPot')]
+    public function outlook(Requests\PlanPot $form, Outlook $outlook): JsonResponse
+    {
+        return $this->json($outlook($form->string('cooker')->toString(), $form->string('setting')->toString(), $this->texts($form->input('batches')), $form->string('school')->toString() ?: 'rim'));
+    }
+
+    #[Adds('/houses/{house}/stove', 'StoveView', 'Jars into a cooker, and on', 'StartSession')]
+    public function start(Requests\StartSession $form, StartSession $start): JsonResponse
+    {
+        $water = $form->input('water');
+
+        return $this->pot($start(
+            $form->string('cooker')->toString(), $form->string('setting')->toString(), $this->texts($form->input('batches')), $form->string('school')->toString() ?: 'rim',
+            $form->string('watch')->toString(), is_string($water) ? $water : null, max(1, $form->integer('speed')),
+        ));
+    }
+
+    #[Adds('/houses/{house}/stove/{session}/tend', 'StoveView', 'Something done at the stove', 'TendPot')]
+    public function tend(Requests\TendPot $form, StoveSession $session, Tend $tend): JsonResponse
+    {
+        $with = $form->input('with');
+        $tend($session, $form->string('what')->toString(), is_string($with) ? $with : null);
+
+        return $this->pot($session);
+    }
+
+    #[Adds('/houses/{house}/stove/{session}/reading', 'StoveView', 'A warmth read by eye, now', 'WriteReading')]
+    public function reading(Requests\WriteReading $form, StoveSession $session, TakeReadings $take): JsonResponse
+    {
+        $typed = $form->string('warmth')->trim()->toString();
+        $took = $take($session, $this->probeOf($session), [['at' => $session->now(), 'c' => $this->page->asTyped($typed)]]);
+        if ($took['refused'] !== []) {
+            throw (new WarmthRefused('out_of_range', $took['refused'][0]['sentence']))->about('warmth');
+        }
+        if ($took['taken'] === 0) {
+            throw (new WarmthRefused('doubled', 'There is a reading of this very second already. Wait a moment.'))->about('warmth');
+        }
+
+        return $this->pot($session->refresh());
+    }
+
+    #[Adds('/houses/{house}/stove/{session}/csv', 'ReadingsTaken', 'Readings of this session out of a CSV file', 'ReadCsv')]
+    public function csv(Requests\ReadCsv $form, StoveSession $session, TakeReadings $take): JsonResponse
+    {
+        $rows = $this->page->csvRows($form->string('csv')->toString());
+        $took = $form->boolean('do')
+            ? $take($session, $this->probeOf($session), array_column($rows, 'reading'))
+            : $this->page->tried($session, array_column($rows, 'reading'));
+
+        return $this->json($this->page->taken($took, array_column($rows, 'line')));
+    }
+
+    private function probeOf(StoveSession $session): Probe
+    {
+        if ($session->state === StoveSession::ENDED) {
+            throw new WarmthRefused('ended', 'This is over; nothing is added to it any more.', 'readings');
+        }
+        $standing = $session->probes()->orderBy('probe_id')->with('probe')->first();
+
+        return $standing->probe ?? throw new WarmthRefused('unknown', 'No thermometer stands in this pot.', 'readings');
+    }
+
+    private function pot(StoveSession $session): JsonResponse
+    {
+        return $this->json($this->words->view($session->load(['jars.batch', 'probes.probe', 'cooker'])));
+    }
+
+    /** @return list<string> */
+    private function texts(mixed $list): array
+    {
+        return array_values(array_filter(is_array($list) ? $list : [], 'is_string'));
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+namespace App\Http\Requests;
+
+use OpenApi\Attributes as OA;
+
+/** Jars into a cooker, and on. */
+#[OA\Schema(schema: 'StartSession', required: ['cooker', 'setting', 'batches', 'watch'], properties: [
+    new OA\Property(property: 'cooker', type: 'string'),
+    new OA\Property(property: 'setting', type: 'string'),
+    new OA\Property(property: 'batches', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'watch', type: 'string'),
+    new OA\Property(property: 'school', type: 'string'),
+    new OA\Property(property: 'water', type: 'string'),
+    new OA\Property(property: 'speed', type: 'integer'),
+])]
+final class StartSession extends Form
+{
+    public function rules(): array
+    {
+        return [
+            'cooker' => ['required', 'string', 'max:26'],
+            'setting' => ['required', 'string', 'max:40'],
+            'batches' => ['required', 'array', 'min:1', 'max:24'],
+            'batches.*' => ['string', 'max:26'],
+            'watch' => ['required', 'string', 'max:26'],
+            'school' => ['sometimes', 'nullable', 'in:rim,quarter'],
+            'water' => ['sometimes', 'nullable', 'string', 'max:40'],
+            'speed' => ['sometimes', 'nullable', 'integer', 'in:1,10,60,300'],
+        ];
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+namespace App\Models;
+
+use App\House\BelongsToHouse;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * A warm session that the diary moved, and why; gone once somebody has seen it.
+ *
+ * @property int $id
+ * @property int $batch_id
+ * @property Carbon $was_at
+ * @property Carbon $is_at
+ * @property string $why
+ * @property Carbon $moved_at
+ * @property-read Batch $batch
+ */
+class DiaryMove extends Model
+{
+    use BelongsToHouse;
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $casts = ['was_at' => 'datetime', 'is_at' => 'datetime', 'moved_at' => 'datetime'];
+
+    /** @return BelongsTo<Batch, $this> */
+    public function batch(): BelongsTo
+    {
+        return $this->belongsTo(Batch::class);
+    }
+}

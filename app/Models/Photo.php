@@ -1,0 +1,26 @@
+<?php
+
+namespace App\Models;
+
+use App\House\BelongsToHouse;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A picture of the oil, made small and without its metadata.
+ *
+ * @property int $id
+ * @property int $batch_id
+ * @property string $uid
+ * @property string $jpeg
+ */
+class Photo extends Model
+{
+    use BelongsToHouse;
+
+    protected $guarded = [];
+
+    public function getRouteKeyName(): string
+    {
+        return 'uid';
+    }
+}

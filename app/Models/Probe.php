@@ -1,0 +1,33 @@
+<?php
+
+namespace App\Models;
+
+use App\House\BelongsToHouse;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\SoftDeletes;
+
+/**
+ * A thermometer: one that sends with a key, one that is simulated, or a person's own eye.
+ *
+ * @property int $id
+ * @property int $house_id
+ * @property string $uid
+ * @property string $called
+ * @property string $kind hand, sends or simulated
+ * @property ?string $key_hash
+ * @property array<string, mixed>|null $state
+ */
+class Probe extends Model
+{
+    use BelongsToHouse, SoftDeletes;
+
+    public const HAND = 'hand';
+
+    public const SENDS = 'sends';
+
+    public const SIMULATED = 'simulated';
+
+    protected $guarded = [];
+
+    protected $casts = ['state' => 'array'];
+}

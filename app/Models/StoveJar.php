@@ -1,0 +1,47 @@
+<?php
+
+namespace App\Models;
+
+use App\House\BelongsToHouse;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * The jars of one batch in a session.
+ *
+ * @property int $id
+ * @property int $stove_session_id
+ * @property int $batch_id
+ * @property ?int $probe_id its own thermometer; else the session's first
+ * @property int $count
+ * @property string $planned_h
+ * @property string $had_h at warmth before it was put in
+ * @property ?string $hours at warmth here, when it was taken out
+ * @property string $logged_h of them, what its logbook knows
+ * @property Carbon $in_at
+ * @property ?Carbon $out_at
+ * @property-read Batch $batch
+ */
+class StoveJar extends Model
+{
+    use BelongsToHouse;
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $casts = ['in_at' => 'datetime', 'out_at' => 'datetime', 'count' => 'integer'];
+
+    /** @return BelongsTo<StoveSession, $this> */
+    public function session(): BelongsTo
+    {
+        return $this->belongsTo(StoveSession::class, 'stove_session_id');
+    }
+
+    /** @return BelongsTo<Batch, $this> */
+    public function batch(): BelongsTo
+    {
+        return $this->belongsTo(Batch::class);
+    }
+}
