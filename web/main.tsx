@@ -22,6 +22,9 @@ const Press = lazy(() => import('./press/Press'))
 const House = lazy(() => import('./house/House'))
 const Card = lazy(() => import('./bench/Card'))
 const BatchCard = lazy(() => import('./batch/BatchCard'))
+const Stove = lazy(() => import('./stove/Stove'))
+const Pot = lazy(() => import('./stove/Pot'))
+const Diary = lazy(() => import('./diary/Diary'))
 const Stores = lazy(() => import('./stores/Stores'))
 const LotPage = lazy(() => import('./stores/LotPage'))
 const NewLot = lazy(() => import('./stores/NewLot'))
@@ -69,6 +72,9 @@ if (root)
                     <Route path="stores/file" element={<StoresFile />} />
                     <Route path="stores/:lot" element={<LotPage />} />
                     <Route path="shelf" element={<Shelf />} />
+                    <Route path="stove" element={<Stove />} />
+                    <Route path="stove/:session" element={<Pot />} />
+                    <Route path="diary" element={<Diary />} />
                     <Route path="press" element={<Press />} />
                     <Route path="press/:batch" element={<Press />} />
                     <Route path="batch/:batch" element={<BatchPage />} />

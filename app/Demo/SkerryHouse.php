@@ -8,24 +8,33 @@ use App\Actions\Batches\DiscardBatch;
 use App\Actions\Batches\RecordTask;
 use App\Actions\Batches\StartBatch;
 use App\Actions\Batches\StrainBatch;
+use App\Actions\Diary\Absences;
 use App\Actions\Houses\CreateHouse;
 use App\Actions\Recipes\KeepRecipe;
 use App\Actions\Stores\CheckLot;
 use App\Actions\Stores\KeepLot;
+use App\Actions\Stove\Cookers;
+use App\Actions\Stove\StartSession;
+use App\Actions\Stove\TakeReadings;
+use App\Actions\Stove\Tend;
+use App\Devices\SimulatedProbe;
 use App\House\CurrentHouse;
 use App\House\Role;
 use App\Models\Batch;
 use App\Models\BottleSize;
+use App\Models\Cooker;
 use App\Models\House;
 use App\Models\Jar;
 use App\Models\LogEntry;
 use App\Models\Lot;
 use App\Models\Membership;
+use App\Models\Probe;
 use App\Models\Task;
 use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Str;
+use Kettle\Material\Tables;
 
 /**
  * The demo: an imaginary keeper's cottage on a windy northern island. All of it is invented.
@@ -39,6 +48,8 @@ final class SkerryHouse
 
     private Carbon $today;
 
+    private Carbon $now;
+
     public function __construct(
         private readonly CreateHouse $createHouse,
         private readonly CurrentHouse $current,
@@ -51,6 +62,12 @@ final class SkerryHouse
         private readonly KeepLot $keep,
         private readonly CheckLot $check,
         private readonly KeepRecipe $recipe,
+        private readonly StartSession $warm,
+        private readonly Tend $tend,
+        private readonly TakeReadings $readings,
+        private readonly SimulatedProbe $simulated,
+        private readonly Absences $absences,
+        private readonly Tables $tables,
     ) {
     }
 
@@ -69,10 +86,11 @@ final class SkerryHouse
     public function lay(): House
     {
         $before = Carbon::getTestNow();
-        $this->today = Carbon::now('Europe/London')->startOfDay();
+        $this->now = Carbon::now('Europe/London');
+        $this->today = $this->now->copy()->startOfDay();
         $keeper = User::query()->firstOrCreate(['email' => self::EMAIL], ['name' => 'Isa', 'password' => Str::random(40), 'prefs' => User::PREFS]);
         $helper = User::query()->firstOrCreate(['email' => 'helper@skerry.example'], ['name' => 'Torin', 'password' => Str::random(40), 'prefs' => User::PREFS]);
-        $house = ($this->createHouse)($keeper, ['name' => 'Skerry House', 'time_zone' => 'Europe/London', 'measures' => 'us', 'is_demo' => true, 'currency' => 'GBP', 'things' => ['shelf', 'sill', 'pan', 'pot', 'double-boiler', 'slow-cooker', 'thermometer']]);
+        $house = ($this->createHouse)($keeper, ['name' => 'Skerry House', 'time_zone' => 'Europe/London', 'measures' => 'us', 'is_demo' => true, 'currency' => 'GBP', 'latitude' => 59.25, 'longitude' => -2.6, 'height_m' => 15, 'things' => ['shelf', 'sill', 'pan', 'pot', 'double-boiler', 'slow-cooker', 'thermometer']]);
         Membership::query()->create(['house_id' => $house->id, 'user_id' => $helper->id, 'role' => Role::Helper]);
         $signedIn = Auth::user();
         Auth::setUser($keeper);
@@ -89,6 +107,7 @@ final class SkerryHouse
     private function fill(): void
     {
         $this->stock();
+        $this->stove();
         $this->bottled(96, 'heather', ['olive'], '380', 60, '255 mL', ['50' => 5], 'the bank above the boathouse, cut in August');
         $odd = $this->bottled(58, 'juniper-berry', ['sesame'], '237', 28, '95 mL', ['30' => 3], 'the lee of the quarry wall');
         $this->at(29, 20);
@@ -161,6 +180,26 @@ final class SkerryHouse
         ], 1);
         $this->at(30, 20);
         $this->recipe->add('Lemon thyme for the table', 'A fortnight is enough.', ['herbs' => [['id' => 'lemon-thyme']], 'oils' => ['olive'], 'purpose' => 'kitchen', 'method' => 'cold', 'school' => 'two-weeks']);
+    }
+
+    /** Warm since this morning; laid before morning, since some hours ago. */
+    private function kettleOn(Batch $batch): void
+    {
+        $morning = $this->today->copy()->setTime(7, 5);
+        $began = $this->now->copy()->subHours(3) < $morning ? $this->now->copy()->subHours(3)->subMinutes(5) : $morning;
+        Carbon::setTestNow($began);
+        $probe = Probe::query()->where('called', 'the kitchen probe')->firstOrFail();
+        $session = ($this->warm)($this->cooker('oval'), 'Warm', [$batch->uid], 'rim', $probe->uid, null, 1, 45.0);
+        Carbon::setTestNow($began->copy()->addHours(2));
+        $this->simulated->run($session, $probe->refresh());
+        ($this->tend)($session->refresh(), 'shaken', null);
+        Carbon::setTestNow($this->now);
+        $this->simulated->run($session->refresh(), $probe->refresh());
+    }
+
+    private function cooker(string $shape): string
+    {
+        return Cooker::query()->where('shape', $shape)->whereJsonContains('methods', 'slow-cooker')->firstOrFail()->uid;
     }
 
     private function at(int $daysAgo, int $hour, int $minute = 0): void
@@ -237,14 +276,38 @@ final class SkerryHouse
         }
     }
 
+    /** The oval cooker, a thermometer to try things out with, and two days on the mainland. */
+    private function stove(): void
+    {
+        $this->at(90, 9);
+        foreach ($this->tables->table('vessels')->rows('cookers') as $row) {
+            if ($row->text('id') === 'oval') {
+                Cooker::query()->create(Cookers::ofTable($row));
+            }
+        }
+        foreach (['the kitchen probe', 'the spare probe'] as $called) {
+            Probe::query()->create(['uid' => Str::ulid()->toString(), 'called' => $called, 'kind' => Probe::SIMULATED]);
+        }
+        $this->at(3, 20);
+        $day = fn (int $ahead) => $this->today->copy()->addDays($ahead)->format('Y-m-d');
+        $this->absences->add($day(3), $day(4), 'the mainland, for the dentist');
+    }
+
     /** One that got too hot last week. */
     private function scorched(): void
     {
         $this->at(8, 8);
         $batch = $this->begin('spruce-tips', ['sunflower'], '380', 'the shelter belt, May', ['method' => 'slow-cooker', 'school' => 'usual']);
         $this->done($batch, 'fill', 8, 8, 5);
-        $this->done($batch, 'warm_on', 8, 8, 40);
+        $this->at(8, 8, 40);
+        $session = ($this->warm)($this->cooker('round'), 'Low', [$batch->uid], 'rim', Probe::HAND, null, 1);
+        $eye = Probe::query()->where('kind', Probe::HAND)->firstOrFail();
+        foreach ([[9, 15, 33], [9, 50, 46], [10, 40, 56], [11, 45, 63], [13, 0, 69], [14, 8, 74]] as [$hour, $minute, $celsius]) {
+            $this->at(8, $hour, $minute);
+            ($this->readings)($session, $eye, [['at' => Carbon::now()->getTimestamp(), 'c' => $celsius]]);
+        }
         $this->at(8, 14, 10);
+        ($this->tend)($session->refresh(), 'end', null);
         ($this->note)($batch, 'On Low the water went to 74 °C before I looked. Smells toasted.', null);
         $this->at(8, 14, 20);
         ($this->discard)($batch, 'Fried: smells of toast, not of spruce.');
@@ -258,7 +321,11 @@ final class SkerryHouse
             'oils' => [['id' => 'sunflower', 'parts' => '2'], ['id' => 'jojoba', 'parts' => '1']], 'method' => 'slow-cooker', 'purpose' => 'salve',
         ]);
         $this->done($batch, 'fill', 1, 19, 20);
-        $this->done($batch, 'warm_on', 0, 7, 5);
+        $this->at(0, 6, 50);
+        $gale = $this->begin('sweet-gale', ['rice-bran'], '380', 'the bog behind the house', ['method' => 'slow-cooker', 'school' => 'usual']);
+        $this->done($gale, 'fill', 0, 6, 55);
+        $this->begin('juniper-berry', ['olive'], '237', 'the lee of the quarry wall', ['method' => 'slow-cooker', 'school' => 'woody', 'ready_by' => $this->today->copy()->addDays(9)->format('Y-m-d')]);
+        $this->kettleOn($batch);
         $this->at(9, 18);
         $this->begin('vanilla', ['camellia'], '237', 'two pods from the fair', ['method' => 'cold', 'ready_by' => $this->today->copy()->addDays(33)->format('Y-m-d'), 'purpose' => 'perfume']);
     }

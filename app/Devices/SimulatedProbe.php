@@ -41,7 +41,7 @@ final readonly class SimulatedProbe
         $started = $session->started_at->getTimestamp();
         $room = (float) $session->set_up['room_c'];
         $at = is_int($state['at'] ?? null) ? $state['at'] : $started;
-        $now = ['water' => (float) ($state['water'] ?? $room), 'oil' => (float) ($state['oil'] ?? $room), 'kg' => (float) ($state['kg'] ?? (float) $session->filled_ml / 1000)];
+        $now = ['water' => (float) ($state['water'] ?? $session->set_up['poured_c'] ?? $room), 'oil' => (float) ($state['oil'] ?? $room), 'kg' => (float) ($state['kg'] ?? (float) $session->filled_ml / 1000)];
         $filled = $session->own($session->filled_at);
         if (($state['filled'] ?? $started) < $filled) {
             $now['kg'] = (float) $session->filled_ml / 1000;

@@ -246,7 +246,7 @@ final class StoveWords
         return new StoveWater(
             'about '.AmountWriter::plain(max(0.0, $left), Kind::Volume).' of '.AmountWriter::plain((float) $session->set_up['full_ml'], Kind::Volume),
             $rate <= 0 ? '' : sprintf('Loses %s an hour at this warmth.', AmountWriter::plain(round($rate * 3600), Kind::Volume)),
-            $rate <= 0 || $session->state === StoveSession::ENDED ? null : ($over <= 0 ? 'Top up now' : 'Top up by '.$this->clock($session, $session->now() + (int) ($over / $rate)))
+            $rate <= 0 || $session->state === StoveSession::ENDED ? null : ($over <= 0 ? 'Top up now' : 'Top up by '.$this->until($session, $session->now() + (int) ($over / $rate)))
                 .', with about '.AmountWriter::plain(round(max(0.0, (float) $session->set_up['full_ml'] - max($over <= 0 ? $left : 0.0, (float) $session->set_up['low_ml'])), -1), Kind::Volume).', hot from the kettle',
         );
     }
@@ -360,6 +360,14 @@ final class StoveWords
     private function clock(StoveSession $session, int $at): string
     {
         return $this->times->clock(Carbon::createFromTimestamp($at));
+    }
+
+    /** "16:50", or with its day when that is another. */
+    private function until(StoveSession $session, int $at): string
+    {
+        $moment = Carbon::createFromTimestamp($at);
+
+        return $this->times->daysBetween(Carbon::createFromTimestamp($session->now()), $moment) === 0 ? $this->times->clock($moment) : $this->kitchens->local($moment)->format('D H:i');
     }
 
     private function when(StoveSession $session, int $at): string

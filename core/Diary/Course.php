@@ -76,7 +76,12 @@ final readonly class Course
             default => self::untilStrained($method, $timetable, $stage === Stage::Steeping, $last, $presence, $warmed, $hours),
         };
         $tasks = array_map(
-            fn (Task $task) => isset($later[$task->key()]) ? $task->putOffTo($later[$task->key()]) : $task, $tasks,
+            fn (Task $task) => match (true) {
+                ! isset($later[$task->key()]) => $task,
+                // A place in a shared cooker may come later still than it was put off to.
+                $task->step === Step::WarmOn => $task->putOffTo(max($later[$task->key()], $task->dueAt)),
+                default => $task->putOffTo($later[$task->key()]),
+            }, $tasks,
         );
         usort($tasks, fn (Task $a, Task $b) => $a->dueAt <=> $b->dueAt);
 
@@ -99,6 +104,21 @@ final readonly class Course
             }
         }
         throw DiaryRefused::notOpen(Step::tryFrom(explode('-', $key)[0])?->verb() ?? 'do');
+    }
+
+    /**
+     * The next time it is put to warm, open yet or not: it may be moved before the jar is filled.
+     *
+     * @throws DiaryRefused when it has had all its warmth, or is warm now
+     */
+    public function nextWarming(): Task
+    {
+        foreach ($this->tasks as $task) {
+            if ($task->step === Step::WarmOn) {
+                return $task;
+            }
+        }
+        throw DiaryRefused::notOpen(Step::WarmOn->verb());
     }
 
     /** @return list<Task> */

@@ -27,14 +27,16 @@ final readonly class PotRun
 
     /**
      * @param  ?float  $startC of water and oil; the room's when null
+     * @param  ?float  $oilC of the oil, where it is not the water's
      * @param  float  $keepS seconds between the points kept
      * @param  float  $driestKg at which it is taken to be topped up no more and stops losing water
      */
-    public static function of(Pot $pot, float $hours, ?float $startC = null, float $keepS = 60.0, float $driestKg = 0.05): self
+    public static function of(Pot $pot, float $hours, ?float $startC = null, float $keepS = 60.0, float $driestKg = 0.05, ?float $oilC = null): self
     {
         $boil = $pot->boilsAt();
         $air = $pot->airKPa();
-        $water = $oil = $startC ?? $pot->roomC;
+        $water = $startC ?? $pot->roomC;
+        $oil = $oilC ?? $water;
         $kg = $pot->waterKg;
         $path = [['s' => 0.0, 'water' => $water, 'oil' => $oil, 'kg' => $kg]];
         $joules = ['in' => 0.0, 'stored' => 0.0, 'lost' => 0.0, 'steam' => 0.0];

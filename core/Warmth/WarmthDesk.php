@@ -50,7 +50,7 @@ final readonly class WarmthDesk
     /**
      * What a pot will do from cold, with the range its unlearned heat and loss leave open.
      *
-     * @param  array<mixed>  $document the parts of a Pot, hours, and a band
+     * @param  array<mixed>  $document the parts of a Pot, hours, a band, and poured_c where the water is not as cold as the room
      * @return array<string, mixed>
      *
      * @throws WarmthRefused
@@ -69,11 +69,16 @@ final readonly class WarmthDesk
         }
         $band = is_array($document['band'] ?? null) ? $document['band'] : ['low' => 43, 'target' => 49, 'ceiling' => 60];
         [$low, $ceiling] = [self::number($band, 'low', 'band'), self::number($band, 'ceiling', 'band')];
-        unset($parts['hours']);
+        $poured = $parts['poured_c'] ?? null;
+        if ($poured !== null && ! ($poured >= 0 && $poured <= 100)) {
+            throw WarmthRefused::pot('The water poured in', 'poured_c', 0, 100, '°C');
+        }
+        unset($parts['hours'], $parts['poured_c']);
         $parts += ['watts' => NAN, 'loss_w_per_k' => NAN];
-        $run = PotRun::of(Pot::of($parts), $hours);
-        $cooler = PotRun::of(Pot::of(['watts' => $parts['watts'] * (1 - self::WATTS_SPREAD), 'loss_w_per_k' => $parts['loss_w_per_k'] * (1 + self::LOSS_SPREAD)] + $parts), $hours);
-        $hotter = PotRun::of(Pot::of(['watts' => $parts['watts'] * (1 + self::WATTS_SPREAD), 'loss_w_per_k' => $parts['loss_w_per_k'] * (1 - self::LOSS_SPREAD)] + $parts), $hours);
+        $going = fn (Pot $pot): PotRun => PotRun::of($pot, $hours, $poured, oilC: $pot->roomC);
+        $run = $going(Pot::of($parts));
+        $cooler = $going(Pot::of(['watts' => $parts['watts'] * (1 - self::WATTS_SPREAD), 'loss_w_per_k' => $parts['loss_w_per_k'] * (1 + self::LOSS_SPREAD)] + $parts));
+        $hotter = $going(Pot::of(['watts' => $parts['watts'] * (1 + self::WATTS_SPREAD), 'loss_w_per_k' => $parts['loss_w_per_k'] * (1 - self::LOSS_SPREAD)] + $parts));
         $range = fn (\Closure $of): array => ['value' => $of($run), 'cooler' => $of($cooler), 'hotter' => $of($hotter)];
 
         return [

@@ -11,6 +11,7 @@ const PLACES = [
   { path: 'today', name: 'Today', key: 't' },
   { path: 'bench', name: 'Bench', key: 'b' },
   { path: 'shelf', name: 'Shelf', key: 's' },
+  { path: 'stove', name: 'Stove', key: 'w' },
   { path: 'press', name: 'Press', key: 'p' },
   { path: 'stores', name: 'Stores', key: 'c' },
   { path: 'house', name: 'House', key: 'h' },
@@ -46,6 +47,8 @@ export function Frame() {
   const online = useOnline()
   const busy = useIsFetching() > 0
   const client = useQueryClient()
+  const go = useNavigate()
+  useKey('d', 'Go to the days to come', () => void go(`/h/${house}/diary`))
   useKey('/', 'Find a jar, a plant or a place', () => setFinding(true))
   useKey('?', 'Show the keys', () => setHelping(true))
   useEffect(() => {
@@ -86,7 +89,7 @@ export function Frame() {
               to={`${base}/${place.path}`}
               aria-keyshortcuts={place.key}
               className={({ isActive }) =>
-                `flex min-h-12 items-center px-2.5 sm:px-3.5 ${isActive ? 'bg-rim text-on-rim font-semibold' : 'text-soft'}`
+                `flex min-h-12 items-center px-2 sm:px-3.5 ${place.path === 'house' ? 'max-sm:hidden' : ''} ${isActive ? 'bg-rim text-on-rim font-semibold' : 'text-soft'}`
               }
             >
               {place.name}
@@ -97,7 +100,7 @@ export function Frame() {
           <button type="button" className="min-h-11 px-3" onClick={() => setFinding(true)} aria-keyshortcuts="/">
             Find<span className="text-soft max-sm:hidden"> /</span>
           </button>
-          <Link to={`${base}/house`} className="text-soft flex min-h-11 items-center px-2 max-md:hidden">
+          <Link to={`${base}/house`} className="text-soft flex min-h-11 items-center px-2 sm:max-md:hidden">
             {current.name}
           </Link>
         </div>

@@ -3,17 +3,10 @@ import { Link } from 'react-router'
 import { type Shape, useHouseId, useWrite } from '../api/hooks'
 import { usePart } from '../frame/part'
 import { Button, FileLink } from '../parts/Button'
+import { base64 } from '../parts/base64'
 import { Notice, Trouble } from '../parts/Notice'
 
 type Preview = Shape<'CsvPreview'>
-
-/** The bytes as they are: what they are encoded in is found out by the server. */
-async function base64(file: File): Promise<string> {
-  const bytes = new Uint8Array(await file.arrayBuffer())
-  let text = ''
-  for (let i = 0; i < bytes.length; i += 0x8000) text += String.fromCharCode(...bytes.subarray(i, i + 0x8000))
-  return btoa(text)
-}
 
 const WORDS = { added: 'added', changed: 'changed', same: 'left as it is', refused: 'Refused' }
 

@@ -38,7 +38,12 @@ export default function Today() {
     <div className="flex flex-col gap-6">
       <div>
         <h1 className="text-3xl">{headline}</h1>
-        <p className="text-soft">{date}</p>
+        <p className="text-soft">
+          {date} ·{' '}
+          <Link to={`/h/${house}/diary`} aria-keyshortcuts="d" className="underline underline-offset-4">
+            the days to come
+          </Link>
+        </p>
       </div>
       <DayLine bar={bar} />
       <div className="border-line gap-x-8 border-t pt-5 md:columns-2 lg:columns-3 [&>section]:mb-8 [&>section]:break-inside-avoid">

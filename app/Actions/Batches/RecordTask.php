@@ -12,6 +12,9 @@ use Kettle\Reason\Refused;
 /** A step was done, skipped for a reason, or put off. */
 final readonly class RecordTask
 {
+    /** Named so, its next warming may be put off whatever its number, and before the jar is filled. */
+    private const NEXT_WARMING = 'next_warm_on';
+
     public function __construct(private Logbook $logbook, private History $history, private Kitchens $kitchens)
     {
     }
@@ -25,7 +28,9 @@ final readonly class RecordTask
     public function __invoke(Batch $batch, string $key, string $outcome, ?string $reason, ?string $until, array $more = []): LogEntry
     {
         return $this->logbook->write($batch, function (Batch $batch) use ($key, $outcome, $reason, $until, $more): array {
-            $task = $this->history->course($batch)->open($key);
+            $course = $this->history->course($batch);
+            $task = $key === self::NEXT_WARMING && $outcome === 'later' ? $course->nextWarming() : $course->open($key);
+            $key = $task->key();
             if ($task->step->isWaiting()) {
                 throw DiaryRefused::notOpen($task->step->verb());
             }

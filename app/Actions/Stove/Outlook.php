@@ -30,7 +30,7 @@ final readonly class Outlook
      *
      * @throws \Kettle\Reason\Refused
      */
-    public function __invoke(string $cookerUid, string $setting, array $uids, string $school): PotOutlook
+    public function __invoke(string $cookerUid, string $setting, array $uids, string $school, ?float $pouredC): PotOutlook
     {
         $cooker = Cooker::query()->where('uid', $cookerUid)->first() ?? throw new CookerRefused('unknown', 'Say which cooker they go into.', 'cooker');
         if (! in_array($setting, array_column($cooker->settings, 'name'), true)) {
@@ -40,7 +40,7 @@ final readonly class Outlook
         $bath = $this->setUp->bath($cooker, $batches, $school);
         $keep = $this->setUp->keep($cooker, $batches, $bath, $bath->waterMl($bath->fullMm));
         [$band, $hours] = $this->wanted($batches);
-        $said = $this->foretell($keep, $setting, $band, $hours);
+        $said = $this->foretell($keep, $setting, $band, $hours, $pouredC);
         $path = $this->path($said);
         $widest = max(array_column($bath->jars, 'd'));
 
@@ -60,9 +60,10 @@ final readonly class Outlook
      * @param  array<string, mixed>  $setUp
      * @return array<string, mixed> as `reckon pot` answers
      */
-    public function foretell(array $setUp, string $setting, Band $band, float $hours): array
+    public function foretell(array $setUp, string $setting, Band $band, float $hours, ?float $pouredC): array
     {
         return (new WarmthDesk($this->kitchens->plain()))->pot([
+            ...($pouredC === null ? [] : ['poured_c' => $pouredC]),
             ...$this->setUp->parts($setUp, $setting, (float) $setUp['water_ml'] / 1000), 'hours' => $hours, 'band' => ['low' => $band->low, 'target' => $band->target, 'ceiling' => $band->ceiling],
         ]);
     }

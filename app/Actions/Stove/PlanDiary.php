@@ -16,6 +16,7 @@ use Kettle\Diary\CookerDiary;
 use Kettle\Diary\CookerJob;
 use Kettle\Diary\Course;
 use Kettle\Diary\Stage;
+use Kettle\Diary\Timetable;
 use Kettle\Vessel\WaterBath;
 
 /**
@@ -86,7 +87,10 @@ final readonly class PlanDiary
     /** When its warmth must be over, to be strained and settled by a day. */
     private function overBy(string $readyBy, float $standsH): \DateTimeImmutable
     {
-        return $this->kitchens->local(Carbon::parse($readyBy.' 22:00', $this->kitchens->now()->getTimezone()))->modify('-'.(25 * 60 + (int) round($standsH * 60)).' minutes');
+        $bed = $this->kitchens->presence()->to($this->kitchens->local(Carbon::parse($readyBy, $this->kitchens->now()->getTimezone())));
+
+        // Strained half an hour after the heat, and poured off when it has settled.
+        return $bed->modify('-'.(Timetable::SETTLE_HOURS * 60 + 30 + (int) round($standsH * 60)).' minutes');
     }
 
     /** @return array<int, array{cooker: string, on: ?\DateTimeImmutable}> which cooker each batch stands in */

@@ -33,11 +33,12 @@ final readonly class StartSession
     /**
      * @param  list<string>  $uids of batches
      * @param  string  $watch hand, or the id of a probe
+     * @param  ?float  $pouredC warmth of the water poured in; the room's when null
      * @param  int  $speed 1, or how many times as fast as the clock a trial with a simulated probe goes
      *
      * @throws \Kettle\Reason\Refused
      */
-    public function __invoke(string $cookerUid, string $setting, array $uids, string $school, string $watch, ?string $water, int $speed): StoveSession
+    public function __invoke(string $cookerUid, string $setting, array $uids, string $school, string $watch, ?string $water, int $speed, ?float $pouredC = null): StoveSession
     {
         $batches = $this->batches($uids, $speed > 1);
         $cooker = Cooker::query()->where('uid', $cookerUid)->first() ?? throw new CookerRefused('unknown', 'Say which cooker they go into.', 'cooker');
@@ -63,8 +64,8 @@ final readonly class StartSession
         }
 
         $setUp = $this->setUp->keep($cooker, $batches, $bath, $ml);
-        $said = $this->outlook->foretell($setUp, $setting, $band, min(14.0, max(array_map(fn (Batch $batch) => $this->hours($batch), $batches)) + 2));
-        $setUp += ['model' => $this->outlook->path($said), 'says' => $this->outlook->says($said, $band)];
+        $said = $this->outlook->foretell($setUp, $setting, $band, min(14.0, max(array_map(fn (Batch $batch) => $this->hours($batch), $batches)) + 2), $pouredC);
+        $setUp += ['poured_c' => $pouredC] + ['model' => $this->outlook->path($said), 'says' => $this->outlook->says($said, $band)];
 
         return DB::transaction(function () use ($cooker, $setting, $batches, $probe, $band, $setUp, $ml, $speed): StoveSession {
             // Two people at once: the second sees what the first has begun.

@@ -38,7 +38,7 @@ final class StoveController extends Controller
     #[Adds('/houses/{house}/stove/outlook', 'PotOutlook', 'What a pot will do', 'PlanPot')]
     public function outlook(Requests\PlanPot $form, Outlook $outlook): JsonResponse
     {
-        return $this->json($outlook($form->string('cooker')->toString(), $form->string('setting')->toString(), $this->texts($form->input('batches')), $form->string('school')->toString() ?: 'rim'));
+        return $this->json($outlook($form->string('cooker')->toString(), $form->string('setting')->toString(), $this->texts($form->input('batches')), $form->string('school')->toString() ?: 'rim', $this->poured($form->input('poured'))));
     }
 
     #[Adds('/houses/{house}/stove', 'StoveView', 'Jars into a cooker, and on', 'StartSession')]
@@ -48,7 +48,7 @@ final class StoveController extends Controller
 
         return $this->pot($start(
             $form->string('cooker')->toString(), $form->string('setting')->toString(), $this->texts($form->input('batches')), $form->string('school')->toString() ?: 'rim',
-            $form->string('watch')->toString(), is_string($water) ? $water : null, max(1, $form->integer('speed')),
+            $form->string('watch')->toString(), is_string($water) ? $water : null, max(1, $form->integer('speed')), $this->poured($form->input('poured')),
         ));
     }
 
@@ -100,6 +100,12 @@ final class StoveController extends Controller
     private function pot(StoveSession $session): JsonResponse
     {
         return $this->json($this->words->view($session->load(['jars.batch', 'probes.probe', 'cooker'])));
+    }
+
+    /** Hand-hot is as warm as a hand bears: common practice, no source. */
+    private function poured(mixed $how): ?float
+    {
+        return $how === 'hand-hot' ? 45.0 : null;
     }
 
     /** @return list<string> */

@@ -10,6 +10,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'setting', type: 'string'),
     new OA\Property(property: 'batches', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'school', type: 'string'),
+    new OA\Property(property: 'poured', type: 'string'),
 ])]
 final class PlanPot extends Form
 {
@@ -21,6 +22,7 @@ final class PlanPot extends Form
             'batches' => ['required', 'array', 'min:1', 'max:24'],
             'batches.*' => ['string', 'max:26'],
             'school' => ['sometimes', 'nullable', 'in:rim,quarter'],
+            'poured' => ['sometimes', 'nullable', 'in:cold,hand-hot'],
         ];
     }
 }

@@ -11,6 +11,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'batches', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'watch', type: 'string'),
     new OA\Property(property: 'school', type: 'string'),
+    new OA\Property(property: 'poured', type: 'string'),
     new OA\Property(property: 'water', type: 'string'),
     new OA\Property(property: 'speed', type: 'integer'),
 ])]
@@ -25,6 +26,7 @@ final class StartSession extends Form
             'batches.*' => ['string', 'max:26'],
             'watch' => ['required', 'string', 'max:26'],
             'school' => ['sometimes', 'nullable', 'in:rim,quarter'],
+            'poured' => ['sometimes', 'nullable', 'in:cold,hand-hot'],
             'water' => ['sometimes', 'nullable', 'string', 'max:40'],
             'speed' => ['sometimes', 'nullable', 'integer', 'in:1,10,60,300'],
         ];

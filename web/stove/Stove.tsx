@@ -1,0 +1,106 @@
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { type Shape, useHouseId, useOfHouse } from '../api/hooks'
+import { usePart } from '../frame/part'
+import { ButtonLink } from '../parts/Button'
+import { Notice, Trouble, Waiting } from '../parts/Notice'
+import { HoursBar } from './drawings'
+import { Cookers, Thermometers } from './Kit'
+import { PutToWarm } from './PutToWarm'
+
+type Page = Shape<'StovePage'>
+
+export default function Stove() {
+  const house = useHouseId()
+  const { works, keeps } = usePart()
+  const stove = useOfHouse<Page>('/stove')
+  const [chosen, setChosen] = useState<string[] | null>(null)
+  if (stove.isError && !stove.data) return <Trouble problem={stove.error} />
+  if (!stove.data) return <Waiting what="the stove" />
+  const { sessions, waiting, cookers, probes, ended } = stove.data
+  const ready = waiting.filter((jar) => jar.ready)
+  return (
+    <div className="flex flex-col gap-8">
+      <h1 className="text-3xl">
+        {sessions.length === 0
+          ? ready.length === 0
+            ? 'The stove is cold.'
+            : 'The stove is cold, and there are jars that want warmth.'
+          : `${sessions.length === 1 ? 'One pot is' : `${sessions.length} pots are`} warm.`}
+      </h1>
+      {sessions.length > 0 ? (
+        <ul className={`grid gap-6 ${sessions.length > 1 ? 'md:grid-cols-2' : ''}`}>
+          {sessions.map((pot) => (
+            <PotLine key={pot.id} pot={pot} />
+          ))}
+        </ul>
+      ) : null}
+      {waiting.length > 0 && works ? (
+        <PutToWarm
+          key={ready.map((jar) => jar.batch).join()}
+          waiting={waiting}
+          cookers={cookers}
+          probes={probes}
+          chosen={chosen}
+          setChosen={setChosen}
+        />
+      ) : sessions.length === 0 ? (
+        <div className="flex flex-col items-start gap-3">
+          <p>
+            Jars planned for the slow cooker, the water bath, the double boiler or the incubator are put to warm here.
+          </p>
+          <ButtonLink look="strong" to={`/h/${house}/bench`}>
+            Plan a warm one at the bench
+          </ButtonLink>
+        </div>
+      ) : null}
+      <div className="border-line grid gap-x-10 gap-y-8 border-t pt-6 md:grid-cols-2">
+        <Cookers cookers={cookers} keeps={keeps} />
+        <Thermometers probes={probes} keeps={keeps} />
+      </div>
+      {ended.length > 0 ? (
+        <section aria-labelledby="ended">
+          <h2 id="ended" className="text-2xl">
+            Cooled down
+          </h2>
+          <ul>
+            {ended.map((pot) => (
+              <li key={pot.id} className="border-line border-b py-2">
+                <Link to={`/h/${house}/stove/${pot.id}`}>
+                  <strong>{pot.jars}</strong>, {pot.cooker}
+                  <span className="text-soft">
+                    {' '}
+                    {pot.left_text}, {pot.state_text}
+                  </span>
+                </Link>
+              </li>
+            ))}
+          </ul>
+        </section>
+      ) : null}
+    </div>
+  )
+}
+
+function PotLine({ pot }: { pot: Page['sessions'][number] }) {
+  const house = useHouseId()
+  return (
+    <li className="border-rim border-t-[5px] pt-3">
+      <Link to={`/h/${house}/stove/${pot.id}`} className="group flex flex-col gap-2">
+        <span className="flex items-baseline justify-between gap-4">
+          <span className="text-xl font-semibold group-hover:underline">
+            {pot.cooker}
+            {pot.trial ? <span className="text-soft font-normal"> · a trial</span> : null}
+          </span>
+          <span className="figures text-4xl font-bold">{pot.warmth_text ?? '–'}</span>
+        </span>
+        <span>
+          {pot.jars}; <span className="text-soft">{pot.state_text}</span>
+        </span>
+        <HoursBar share={pot.share} label={pot.left_text} />
+        <span className="text-soft">{pot.left_text} gathered</span>
+      </Link>
+      {pot.alarm ? <Notice rank={pot.alarm.rank}>{pot.alarm.says}</Notice> : null}
+    </li>
+  )
+}
