@@ -14,6 +14,7 @@ use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\StoresController;
 use App\Http\Controllers\StoveController;
 use App\Http\Controllers\TodayController;
+use App\Http\Controllers\WatchController;
 use Illuminate\Support\Facades\Route;
 
 Route::prefix('api')->group(function (): void {
@@ -63,6 +64,11 @@ Route::prefix('api')->group(function (): void {
             Route::get('find', [ShelfController::class, 'find']);
             Route::get('nothing', [ShelfController::class, 'nothingAtAll']);
             Route::get('batches/{batch}', [BatchController::class, 'show']);
+            Route::get('sun', [WatchController::class, 'here']);
+            Route::get('batches/{batch}/warmth', [WatchController::class, 'warmth']);
+            Route::get('batches/{batch}/sun', [WatchController::class, 'sun']);
+            Route::get('batches/{batch}/looks', [WatchController::class, 'looks']);
+            Route::get('batches/{batch}/photos/{photo}', [WatchController::class, 'photo']);
             Route::get('batches/{batch}/again', [BatchController::class, 'again']);
             Route::get('batches/{batch}/card.pdf', [LabelController::class, 'card']);
             Route::get('batches/{batch}/tag.pdf', [LabelController::class, 'tag']);
@@ -114,6 +120,8 @@ Route::prefix('api')->group(function (): void {
             Route::post('invitations', [PeopleController::class, 'invite']);
             Route::delete('invitations/{invitation}', [PeopleController::class, 'withdraw']);
         });
+        Route::post('batches/{batch}/looks', [WatchController::class, 'look'])->middleware(['may:work', 'small:8192', 'once']);
+        Route::post('weather', [WatchController::class, 'weather'])->middleware(['may:work', 'small:6144', 'once']);
         Route::post('calendars', [DiaryController::class, 'readCalendar'])->middleware(['may:work', 'small:2048', 'once']);
         Route::post('stove/{session}/csv', [StoveController::class, 'csv'])->middleware(['may:work', 'small:6144', 'once']);
         Route::post('stores/csv', [StoresController::class, 'takeCsv'])->middleware(['may:work', 'small:6144', 'once']);

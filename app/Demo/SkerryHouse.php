@@ -10,6 +10,7 @@ use App\Actions\Batches\StartBatch;
 use App\Actions\Batches\StrainBatch;
 use App\Actions\Diary\Absences;
 use App\Actions\Houses\CreateHouse;
+use App\Actions\Looks\TakeLook;
 use App\Actions\Recipes\KeepRecipe;
 use App\Actions\Stores\CheckLot;
 use App\Actions\Stores\KeepLot;
@@ -68,6 +69,7 @@ final class SkerryHouse
         private readonly SimulatedProbe $simulated,
         private readonly Absences $absences,
         private readonly Tables $tables,
+        private readonly TakeLook $look,
     ) {
     }
 
@@ -115,10 +117,11 @@ final class SkerryHouse
         $this->bottled(47, 'calendula', ['sunflower-high-oleic'], '473', 28, '350 mL', ['100' => 3, '50' => 1], 'the walled garden');
         $this->bottled(39, 'lemon-thyme', ['olive'], '237', 14, '150 mL', ['30' => 5], 'the kitchen bed', 'kitchen');
         $this->steeping(41, 'helichrysum', ['jojoba'], '473', 'four-weeks', 'dried flower, bought in May', shakenAgo: 6);
-        $this->steeping(26, 'self-heal', ['sunflower'], '946', 'four-weeks', 'the meadow, July');
+        $this->watched($this->steeping(26, 'self-heal', ['sunflower'], '946', 'four-weeks', 'the meadow, July'));
         $this->steeping(19, 'poplar-bud', ['olive'], '473', 'six-weeks', 'the two poplars by the gate, March', shakenAgo: 2);
         $this->steeping(12, 'sweet-gale', ['rice-bran'], '473', 'six-weeks', 'the bog behind the house');
         $this->steeping(9, 'orange-peel', ['olive'], '237', 'two-weeks', 'peeled and dried on the range', 'kitchen', shakenAgo: 2);
+        $this->steeping(17, 'heather', ['olive'], '380', 'four-weeks', 'the bank above the boathouse', method: 'solar');
         $this->steeping(3, 'linden-blossom', ['camellia'], '750', 'four-weeks', 'sent from the mainland');
         $this->settling('meadowsweet', ['sunflower'], '310 mL', 1, 'the burnside, July', null);
         $this->settling('mullein-flower', ['olive'], '355 mL', 2, 'the south wall, August', 'A cloud in the middle since this morning. Warm a spoonful before bottling.');
@@ -220,10 +223,10 @@ final class SkerryHouse
     }
 
     /** @param  list<string>  $oils */
-    private function steeping(int $daysAgo, string $herb, array $oils, string $jar, string $school, string $origin, string $purpose = 'skin', int $shakenAgo = 1): Batch
+    private function steeping(int $daysAgo, string $herb, array $oils, string $jar, string $school, string $origin, string $purpose = 'skin', int $shakenAgo = 1, string $method = 'cold'): Batch
     {
         $this->at($daysAgo, 10);
-        $batch = $this->begin($herb, $oils, $jar, $origin, ['method' => 'cold', 'school' => $school, 'purpose' => $purpose]);
+        $batch = $this->begin($herb, $oils, $jar, $origin, ['method' => $method, 'school' => $school, 'purpose' => $purpose]);
         $this->done($batch, 'fill', $daysAgo, 10);
         $this->done($batch, 'top_up', $daysAgo, 11);
         for ($ago = $daysAgo - 7; $ago > 0; $ago -= 7) {
@@ -291,6 +294,19 @@ final class SkerryHouse
         $this->at(3, 20);
         $day = fn (int $ahead) => $this->today->copy()->addDays($ahead)->format('Y-m-d');
         $this->absences->add($day(3), $day(4), 'the mainland, for the dentist');
+    }
+
+    /** Looked at and smelled every few days, from the plain oil on. */
+    private function watched(Batch $batch): void
+    {
+        $look = fn (int $ago, string $swatch, bool $plain = false) => ['what' => 'colour', 'plain' => $plain, 'swatch' => $swatch, 'photo' => null, 'oil' => null, 'card' => null, 'score' => null, 'note' => null];
+        foreach ([[26, '#f7edc3', true, 0], [23, '#e9dc9a', false, 2], [19, '#d9cb76', false, 4], [14, '#cbbd5e', false, 6], [8, '#c1b351', false, 7], [3, '#bcae4c', false, 7]] as [$ago, $swatch, $plain, $scent]) {
+            $this->at($ago, 10, 20);
+            ($this->look)($batch, $look($ago, $swatch, $plain));
+            if ($scent > 0) {
+                ($this->look)($batch, ['what' => 'scent', 'score' => $scent, 'swatch' => null] + $look($ago, $swatch));
+            }
+        }
     }
 
     /** One that got too hot last week. */

@@ -41,6 +41,8 @@ final readonly class BatchWords
             progress: $this->progress($batch),
             days: $this->days($batch),
             alert: $this->alert($batch),
+            colours: array_values(array_filter(is_array($shelf['colours'] ?? null) ? $shelf['colours'] : [], 'is_string')),
+            seen: is_string($shelf['seen'] ?? null) ? $shelf['seen'] : '',
         );
     }
 
@@ -62,6 +64,10 @@ final readonly class BatchWords
         if ($batch->stage !== Stage::Steeping || $batch->filled_at === null) {
             return $batch->stage === Stage::Planned ? 0.0 : 1.0;
         }
+        $hours = is_numeric($batch->shelf['hours'] ?? null) ? (float) $batch->shelf['hours'] : 0.0;
+        if (($batch->shelf['heated'] ?? false) === true && $hours > 0 && is_numeric($batch->shelf['had_h'] ?? null)) {
+            return round(min(1.0, (float) $batch->shelf['had_h'] / $hours), 4);
+        }
         $whole = $batch->strain_at->getTimestamp() - $batch->filled_at->getTimestamp();
 
         return $whole <= 0 ? 1.0 : round(min(1.0, max(0.0, (Carbon::now()->getTimestamp() - $batch->filled_at->getTimestamp()) / $whole)), 4);
@@ -82,11 +88,19 @@ final readonly class BatchWords
         if (($shelf['heated'] ?? false) === true) {
             $hours = is_numeric($shelf['hours'] ?? null) ? (float) $shelf['hours'] : 0.0;
 
-            return sprintf('%s, %s of warmth', is_string($shelf['method'] ?? null) ? $shelf['method'] : 'warm', AmountWriter::span($hours));
+            $had = is_numeric($shelf['had_h'] ?? null) ? (float) $shelf['had_h'] : 0.0;
+            $method = is_string($shelf['method'] ?? null) ? $shelf['method'] : 'warm';
+
+            return match (true) {
+                ($shelf['warm_now'] ?? false) === true => "{$method}, warm now",
+                $had > 0 => sprintf('%s, %s of %s had', $method, AmountWriter::span($had), AmountWriter::span($hours)),
+                default => sprintf('%s, %s of warmth', $method, AmountWriter::span($hours)),
+            };
         }
 
         return sprintf(
-            'cold, day %d of %d',
+            '%s, day %d of %d',
+            is_string($shelf['method'] ?? null) && ! str_starts_with($shelf['method'], 'cold') ? $shelf['method'] : 'cold',
             $this->times->daysBetween($batch->filled_at, Carbon::now()),
             $this->times->daysBetween($batch->filled_at, $batch->strain_at),
         );

@@ -42,13 +42,30 @@ final readonly class EntryWords
 
         return match ($entry->kind) {
             'started' => 'Planned. '.$text('sentence'),
-            'task' => $this->task($text('task'), $text('outcome'), $text('until')),
+            'task' => $this->task($text('task'), $text('outcome'), $text('until')).$this->seen($data),
             'strained' => 'Strained: '.$ml('ml').' ('.$text('typed').'). '.$text('says'),
             'bottled' => 'Bottled: '.$this->bottles($data).'; '.$ml('left_ml').' left over',
             'discarded' => 'Discarded',
             'undone' => 'Undone',
+            'look' => $this->look($data),
             default => $entry->corrects === null ? 'Note' : 'Note, corrected',
         };
+    }
+
+    /** @param  array<string, mixed>  $data what was seen under the lid, or counted by a thermometer */
+    private function seen(array $data): string
+    {
+        $words = array_filter(array_map(fn (mixed $each) => ['herb_above' => 'herb above the oil, pushed under', 'drops_wiped' => 'drops under the lid, wiped', 'fur' => 'fur on it'][is_string($each) ? $each : ''] ?? null, is_array($data['seen'] ?? null) ? $data['seen'] : []));
+
+        return ($words === [] ? '' : ': '.implode('; ', $words)).(is_numeric($data['warm_h'] ?? null) ? ', '.StoveWords::hours((float) $data['warm_h']).' at warmth' : '');
+    }
+
+    /** @param  array<string, mixed>  $data */
+    private function look(array $data): string
+    {
+        return ($data['what'] ?? '') === 'scent'
+            ? 'Smelled: '.(is_int($data['score'] ?? null) ? $data['score'] : 0).' of 10'
+            : (($data['plain'] ?? false) === true ? 'Looked at the plain oil' : 'Looked at its colour').', by '.(is_string($data['how'] ?? null) ? $data['how'] : 'swatch');
     }
 
     private function task(string $key, string $outcome, string $until): string

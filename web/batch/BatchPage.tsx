@@ -14,6 +14,7 @@ import { Notice, Trouble, Waiting } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
 import { TaskRow } from '../today/TaskRow'
 import { Logbook } from './Logbook'
+import { Watch } from './Watch'
 
 export default function BatchPage() {
   const { batch: id = '' } = useParams()
@@ -96,6 +97,7 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
             }
           />
           <p className="mt-3">{plan.sentence_text}</p>
+          <Watch batch={batch} />
         </section>
         <section aria-label="What comes next" className="border-line flex flex-col gap-4 lg:border-l lg:pl-8">
           <h2 className="column-head font-text text-base">{closed ? 'Done with' : 'Next'}</h2>

@@ -3,13 +3,13 @@ import { Tabs } from 'radix-ui'
 import { useCallback, useDeferredValue, useEffect, useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import { type Problem, send } from '../api/client'
-import { type Shape, useBatchWrite, useHouse, useHouseId, useMaterials } from '../api/hooks'
+import { type Shape, useBatchWrite, useHouse, useHouseId, useMaterials, useOfHouse } from '../api/hooks'
 import { useKey } from '../frame/keys'
 import { usePart } from '../frame/part'
 import { Button, ButtonLink, TextButton } from '../parts/Button'
 import { Field } from '../parts/Field'
 import { useKept } from '../parts/kept'
-import { Trouble, Waiting } from '../parts/Notice'
+import { Notice, Trouble, Waiting } from '../parts/Notice'
 import { PlanDays } from '../parts/PlanDays'
 import { Amounts, JarColumn } from './Columns'
 import { Editor } from './editors/Editor'
@@ -128,6 +128,7 @@ export default function Bench() {
             >
               <h2 className="column-head font-text text-base">When</h2>
               <PlanDays plan={shown} zone={settings.data.time_zone} />
+              {shown.method.id === 'solar' ? <WorthOfSun /> : null}
               {shown.notes.map((note) => (
                 <NoteWithWays key={note.id} note={problem ? { ...note, ways: [] } : note} take={take} />
               ))}
@@ -213,4 +214,10 @@ export default function Bench() {
       <KeepAsRecipe open={keeping} onOpenChange={setKeeping} wish={wish} suggested={shown?.name ?? ''} />
     </div>
   )
+}
+
+/** What a day in the sun of this house is worth just now, against the shelf. */
+function WorthOfSun() {
+  const sun = useOfHouse<Shape<'SunView'>>('/sun', { stale: 600_000 })
+  return sun.data ? <Notice rank={sun.data.better ? 'note' : 'care'}>{sun.data.says}</Notice> : null
 }

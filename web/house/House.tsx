@@ -45,7 +45,12 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
     drops_per_ml: String(house.drops_per_ml),
     currency: house.currency,
     room_c: String(house.room_c),
+    latitude: house.latitude === null ? '' : String(house.latitude),
+    longitude: house.longitude === null ? '' : String(house.longitude),
+    height_m: String(house.height_m),
+    facing: String(house.facing),
   })
+  const [home, setHome] = useState<string[]>(house.home)
   const [things, setThings] = useState<string[] | null>(house.things)
   const materials = useMaterials()
   const say = useSay()
@@ -65,6 +70,11 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
             ...form,
             drops_per_ml: Number(form.drops_per_ml),
             room_c: Number(form.room_c),
+            latitude: form.latitude.trim() === '' ? null : Number(form.latitude),
+            longitude: form.longitude.trim() === '' ? null : Number(form.longitude),
+            height_m: Number(form.height_m),
+            facing: Number(form.facing),
+            home,
             ...(things === null ? {} : { things }),
             version: house.version,
           },
@@ -113,6 +123,77 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
             onChange={(event) => set({ ...form, currency: event.target.value.toUpperCase() })}
           />
         </div>
+        <div className="grid grid-cols-2 items-start gap-4">
+          <Field
+            label="Latitude, °N"
+            inputMode="decimal"
+            placeholder="59.25"
+            value={form.latitude}
+            fault={fault('latitude')}
+            onChange={put('latitude')}
+          />
+          <Field
+            label="Longitude, °E"
+            inputMode="decimal"
+            placeholder="-2.6"
+            value={form.longitude}
+            fault={fault('longitude')}
+            onChange={put('longitude')}
+          />
+          <Field
+            label="Above the sea, m"
+            inputMode="numeric"
+            value={form.height_m}
+            fault={fault('height_m')}
+            hint="Water boils the cooler the higher it stands."
+            onChange={put('height_m')}
+          />
+          <Select
+            label="The sunny window looks"
+            value={form.facing}
+            choices={[
+              ['0', 'north'],
+              ['45', 'north-east'],
+              ['90', 'east'],
+              ['135', 'south-east'],
+              ['180', 'south'],
+              ['225', 'south-west'],
+              ['270', 'west'],
+              ['315', 'north-west'],
+              ...(Number(form.facing) % 45 === 0 ? [] : [[form.facing, `${form.facing}° from north`]]),
+            ].map(([id = '', name = '']) => ({ id, name }))}
+            onChange={put('facing')}
+          />
+        </div>
+        <details open={home.some((day) => day !== '')}>
+          <summary className="min-h-11 py-2 font-semibold">Hours at home</summary>
+          <p className="text-soft">
+            Blank for all day, a dash for not at all, or whiles such as 07:00-08:30, 17:00-22:30. Heated work is placed
+            only then.
+          </p>
+          <div className="grid grid-cols-[6.5rem_1fr] items-center gap-x-3 gap-y-2">
+            {['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'].map((day, index) => (
+              <label key={day} className="contents">
+                <span>{day}</span>
+                <span>
+                  <input
+                    className="field"
+                    maxLength={120}
+                    placeholder="all day"
+                    value={home[index] ?? ''}
+                    aria-invalid={fault(`home.${index}`) ? true : undefined}
+                    onChange={(event) => setHome(home.map((each, at) => (at === index ? event.target.value : each)))}
+                  />
+                  {fault(`home.${index}`) ? (
+                    <span role="alert" className="text-warmth font-semibold">
+                      {fault(`home.${index}`)}
+                    </span>
+                  ) : null}
+                </span>
+              </label>
+            ))}
+          </div>
+        </details>
         <fieldset>
           <legend className="font-semibold">What there is to work with</legend>
           {(materials.data?.things ?? []).map((thing) => (
@@ -131,7 +212,10 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
           ))}
         </fieldset>
       </fieldset>
-      {write.error && !['name', 'time_zone', 'drops_per_ml', 'room_c', 'currency'].some((field) => fault(field)) ? (
+      {write.error &&
+      !['name', 'time_zone', 'drops_per_ml', 'room_c', 'currency', 'latitude', 'longitude', 'height_m', 'home'].some(
+        (field) => fault(field),
+      ) ? (
         <Trouble problem={write.error} />
       ) : null}
       {keeps ? (

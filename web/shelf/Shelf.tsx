@@ -96,6 +96,19 @@ function OnBoard({ jar, bottled }: { jar: Jar; bottled: boolean }) {
           {bottled ? null : <span className="text-soft">{jar.jar}</span>}
           <span>{jar.days}</span>
           {jar.alert ? <strong className="text-warmth">{jar.alert}</strong> : null}
+          {jar.seen ? <span className="text-warmth">{jar.seen}</span> : null}
+          {jar.colours.length > 0 && !bottled ? (
+            <svg
+              viewBox={`0 0 ${jar.colours.length * 10} 8`}
+              className="mt-1 h-2.5 w-24"
+              aria-hidden
+              preserveAspectRatio="none"
+            >
+              {jar.colours.map((colour, index) => (
+                <rect key={`${colour} ${index}`} x={index * 10} width={10} height={8} fill={colour} />
+              ))}
+            </svg>
+          ) : null}
           {jar.stage === 'steeping' && !jar.alert ? (
             <svg viewBox="0 0 100 6" className="mt-1 h-1.5 w-24" aria-hidden preserveAspectRatio="none">
               <rect width={100} height={6} fill="var(--line)" />

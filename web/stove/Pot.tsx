@@ -122,29 +122,19 @@ function Warm({ pot, heard }: { pot: View; heard: boolean }) {
           {pot.water.loses_text} <span className="text-soft">There is {pot.water.text}.</span>
         </p>
         {works && !ended ? (
-          <div className="bg-enamel flex flex-wrap gap-2 max-sm:sticky max-sm:bottom-16 max-sm:z-10 max-sm:py-2">
-            {pot.state === 'on' ? (
-              <Button look={wet ? 'plain' : 'strong'} disabled={!can} aria-keyshortcuts="m" onClick={shaken}>
-                Shaken and wiped
+          <div className="flex flex-wrap gap-2">
+            {first(pot, wet, can, { shaken, switched, pour: () => setPouring(true) }).map((each, index) => (
+              <Button
+                key={each.name}
+                look={index === 0 ? 'strong' : 'plain'}
+                className={index === 0 ? 'max-sm:fixed max-sm:inset-x-4 max-sm:bottom-16 max-sm:z-10' : ''}
+                disabled={!can}
+                aria-keyshortcuts={each.key}
+                onClick={each.run}
+              >
+                {each.name}
               </Button>
-            ) : (
-              <Button look="strong" disabled={!can} aria-keyshortcuts="o" onClick={switched}>
-                On again
-              </Button>
-            )}
-            <Button
-              look={wet ? 'strong' : 'plain'}
-              disabled={!can}
-              aria-keyshortcuts="u"
-              onClick={() => setPouring(true)}
-            >
-              Water topped up
-            </Button>
-            {pot.state === 'on' ? (
-              <Button disabled={!can} aria-keyshortcuts="o" onClick={switched}>
-                Off for the night
-              </Button>
-            ) : null}
+            ))}
             <Button look="stop" disabled={!can} onClick={() => setEnding(true)}>
               All out, end
             </Button>
@@ -207,6 +197,20 @@ function Warm({ pot, heard }: { pot: View; heard: boolean }) {
       </Sheet>
     </div>
   )
+}
+
+/** What there is to press, what is wanted most first: that alone stays under the thumb on a phone. */
+function first(
+  pot: View,
+  wet: boolean,
+  can: boolean,
+  acts: { shaken: () => void; switched: () => void; pour: () => void },
+) {
+  const water = { name: 'Water topped up', key: 'u', run: acts.pour }
+  if (pot.state === 'paused') return [{ name: 'On again', key: 'o', run: acts.switched }, water]
+  const shake = { name: 'Shaken and wiped', key: 'm', run: acts.shaken }
+  const off = { name: 'Off for the night', key: 'o', run: acts.switched }
+  return can && wet ? [water, shake, off] : [shake, water, off]
 }
 
 const said = (pot: View) =>

@@ -67,10 +67,9 @@ export default function Stove() {
             {ended.map((pot) => (
               <li key={pot.id} className="border-line border-b py-2">
                 <Link to={`/h/${house}/stove/${pot.id}`}>
-                  <strong>{pot.jars}</strong>, {pot.cooker}
+                  <strong>{pot.jars}</strong>.{' '}
                   <span className="text-soft">
-                    {' '}
-                    {pot.left_text}, {pot.state_text}
+                    {pot.cooker}; {pot.left_text}, {pot.state_text}
                   </span>
                 </Link>
               </li>

@@ -1,4 +1,5 @@
 import type { Shape } from '../api/hooks'
+import { useWidth } from '../parts/useWidth'
 
 type Scale = Shape<'WarmthScale'>
 type Bath = Shape<'BathView'>
@@ -61,8 +62,9 @@ export function Thermometer({ scale, reads, text }: { scale: Scale; reads: numbe
 
 /** The warmth of a session: least to most as a ribbon, the mean as a line, what the model foretold as dots. */
 export function WarmthLine({ chart, scale, height = 210 }: { chart: Chart; scale: Scale; height?: number }) {
-  const width = 640
+  const [frame, width] = useWidth<HTMLDivElement>(640)
   const foot = height - 26
+  const roomy = Math.max(1, Math.ceil(chart.hours.length / Math.max(1, width / 74)))
   const span = Math.max(1, chart.to - chart.from)
   const x = (at: number) => ((at - chart.from) / span) * width
   const y = (c: number) => 6 + ((scale.high_c - c) / (scale.high_c - scale.low_c)) * (foot - 6)
@@ -79,69 +81,78 @@ export function WarmthLine({ chart, scale, height = 210 }: { chart: Chart; scale
   const end = chart.points.at(-1)
   const at = (point: number[], part: number): [number, number] => [point[0] ?? 0, point[part] ?? 0]
   return (
-    <svg viewBox={`0 0 ${width} ${height}`} className="w-full" role="img" aria-label="The warmth of this session">
-      <rect
-        x={0}
-        y={y(scale.band_high_c)}
-        width={width}
-        height={y(scale.band_low_c) - y(scale.band_high_c)}
-        fill="var(--warmth-pale)"
-      />
-      <line
-        x1={0}
-        x2={width}
-        y1={y(scale.ceiling_c)}
-        y2={y(scale.ceiling_c)}
-        stroke="var(--warmth)"
-        strokeWidth={2}
-        strokeDasharray="7 4"
-      />
-      <line x1={0} x2={width} y1={foot} y2={foot} stroke="var(--line)" />
-      {chart.model.length > 1 ? (
-        <path
-          d={path(chart.model.map((point) => [point[0] ?? 0, point[1] ?? 0]))}
-          fill="none"
-          stroke="var(--soft)"
-          strokeWidth={2}
-          strokeDasharray="1 6"
-          strokeLinecap="round"
+    <div ref={frame}>
+      <svg
+        viewBox={`0 0 ${width} ${height}`}
+        className="block w-full"
+        role="img"
+        aria-label="The warmth of this session"
+      >
+        <rect
+          x={0}
+          y={y(scale.band_high_c)}
+          width={width}
+          height={y(scale.band_low_c) - y(scale.band_high_c)}
+          fill="var(--warmth-pale)"
         />
-      ) : null}
-      {runs.map((run) => (
-        <g key={run[0]?.[0]}>
+        <line
+          x1={0}
+          x2={width}
+          y1={y(scale.ceiling_c)}
+          y2={y(scale.ceiling_c)}
+          stroke="var(--warmth)"
+          strokeWidth={2}
+          strokeDasharray="7 4"
+        />
+        <line x1={0} x2={width} y1={foot} y2={foot} stroke="var(--line)" />
+        {chart.model.length > 1 ? (
           <path
-            d={`${path(run.map((point) => at(point, 1)))} ${path(run.toReversed().map((point) => at(point, 2))).replace('M', 'L')} Z`}
-            fill="var(--warmth)"
-            fillOpacity={0.28}
-            stroke="var(--warmth)"
-            strokeWidth={0.8}
+            d={path(chart.model.map((point) => [point[0] ?? 0, point[1] ?? 0]))}
+            fill="none"
+            stroke="var(--soft)"
+            strokeWidth={2}
+            strokeDasharray="1 6"
+            strokeLinecap="round"
           />
-          <path d={path(run.map((point) => at(point, 3)))} fill="none" stroke="var(--warmth)" strokeWidth={2.6} />
-        </g>
-      ))}
-      {end ? <circle cx={x(end[0] ?? 0)} cy={y(end[3] ?? 0)} r={6} fill="var(--warmth)" /> : null}
-      {chart.marks.map((mark) => (
-        <g key={`${mark.at} ${mark.text}`}>
-          <path d={`M${x(mark.at)} ${foot} l-5 -9 h10 z`} fill="var(--water)" />
-          <title>{mark.text}</title>
-        </g>
-      ))}
-      {chart.hours.map((mark) => (
-        <g key={mark.at}>
-          <line x1={x(mark.at)} x2={x(mark.at)} y1={foot} y2={foot + 6} stroke="var(--soft)" />
-          <text
-            x={Math.max(20, Math.min(width - 22, x(mark.at)))}
-            y={height - 3}
-            textAnchor="middle"
-            fontSize={15}
-            fill="var(--soft)"
-            className="figures"
-          >
-            {mark.text}
-          </text>
-        </g>
-      ))}
-    </svg>
+        ) : null}
+        {runs.map((run) => (
+          <g key={run[0]?.[0]}>
+            <path
+              d={`${path(run.map((point) => at(point, 1)))} ${path(run.toReversed().map((point) => at(point, 2))).replace('M', 'L')} Z`}
+              fill="var(--warmth)"
+              fillOpacity={0.28}
+              stroke="var(--warmth)"
+              strokeWidth={0.8}
+            />
+            <path d={path(run.map((point) => at(point, 3)))} fill="none" stroke="var(--warmth)" strokeWidth={2.6} />
+          </g>
+        ))}
+        {end ? <circle cx={x(end[0] ?? 0)} cy={y(end[3] ?? 0)} r={6} fill="var(--warmth)" /> : null}
+        {chart.marks.map((mark) => (
+          <g key={`${mark.at} ${mark.text}`}>
+            <path d={`M${x(mark.at)} ${foot} l-5 -9 h10 z`} fill="var(--water)" />
+            <title>{mark.text}</title>
+          </g>
+        ))}
+        {chart.hours.map((mark, index) => (
+          <g key={mark.at}>
+            <line x1={x(mark.at)} x2={x(mark.at)} y1={foot} y2={foot + 6} stroke="var(--soft)" />
+            {index % roomy === 0 ? (
+              <text
+                x={Math.max(20, Math.min(width - 22, x(mark.at)))}
+                y={height - 3}
+                textAnchor="middle"
+                fontSize={15}
+                fill="var(--soft)"
+                className="figures"
+              >
+                {mark.text}
+              </text>
+            ) : null}
+          </g>
+        ))}
+      </svg>
+    </div>
   )
 }
 

@@ -15,6 +15,7 @@ export function TaskRow({ task }: { task: Shape<'TaskView'> }) {
   const { works } = usePart()
   const say = useSay()
   const [otherwise, setOtherwise] = useState(false)
+  const [looking, setLooking] = useState(false)
   const undo = useBatchWrite(() => say({ text: 'Undone.' }))
   const path = `/houses/${house}/batches/${task.batch}`
   const done = useBatchWrite((batch) => {
@@ -47,12 +48,24 @@ export function TaskRow({ task }: { task: Shape<'TaskView'> }) {
             <ButtonLink look="strong" to={`/h/${house}/press/${task.batch}`}>
               Take it to the press
             </ButtonLink>
-          ) : (
+          ) : task.step === 'warm_off' && !task.overdue ? (
+            <ButtonLink to={`/h/${house}/stove`}>At the Stove</ButtonLink>
+          ) : null}
+          {task.step === 'warm_on' ? (
+            <ButtonLink look="strong" to={`/h/${house}/stove`}>
+              To the Stove
+            </ButtonLink>
+          ) : null}
+          {task.at_press ? null : (
             <Button
               disabled={done.isPending}
-              onClick={() => done.mutate({ path: `${path}/tasks`, body: { task: task.key, outcome: 'done' } })}
+              onClick={() =>
+                task.step === 'check'
+                  ? setLooking(true)
+                  : done.mutate({ path: `${path}/tasks`, body: { task: task.key, outcome: 'done' } })
+              }
             >
-              Done
+              {task.step === 'check' ? 'Looked at' : 'Done'}
             </Button>
           )}
           <Button look="quiet" onClick={() => setOtherwise(true)} aria-label={`Not now: ${task.title}`}>
@@ -61,8 +74,64 @@ export function TaskRow({ task }: { task: Shape<'TaskView'> }) {
         </div>
       ) : null}
       <Trouble problem={done.error ?? undo.error} />
+      <LookUnder
+        title={task.title}
+        open={looking}
+        onOpenChange={setLooking}
+        onSeen={(seen) => {
+          setLooking(false)
+          done.mutate({ path: `${path}/tasks`, body: { task: task.key, outcome: 'done', seen } })
+        }}
+      />
       <NotNow task={task} path={path} open={otherwise} onOpenChange={setOtherwise} />
     </li>
+  )
+}
+
+const SEEN = [
+  { id: 'herb_above', says: 'Herb stood above the oil; pushed under', rank: '' },
+  { id: 'drops_wiped', says: 'Drops under the lid; wiped away', rank: '' },
+  { id: 'fur', says: 'Fur on it', rank: 'Then it is spoiled: discard it, do not skim it.' },
+]
+
+/** What was seen under the lid; nothing ticked is all well. */
+function LookUnder({
+  title,
+  open,
+  onOpenChange,
+  onSeen,
+}: {
+  title: string
+  open: boolean
+  onOpenChange: (open: boolean) => void
+  onSeen: (seen: string[]) => void
+}) {
+  const [seen, setSeen] = useState<string[]>([])
+  return (
+    <Sheet open={open} onOpenChange={onOpenChange} title={title}>
+      <fieldset className="flex flex-col gap-1">
+        <legend className="font-semibold">What was there to see</legend>
+        {SEEN.map((each) => (
+          <label key={each.id} className="flex min-h-11 items-center gap-3">
+            <input
+              type="checkbox"
+              className="size-5"
+              checked={seen.includes(each.id)}
+              onChange={(event) =>
+                setSeen(event.target.checked ? [...seen, each.id] : seen.filter((other) => other !== each.id))
+              }
+            />
+            <span>
+              {each.says}
+              {each.rank && seen.includes(each.id) ? <strong className="text-warmth block">{each.rank}</strong> : null}
+            </span>
+          </label>
+        ))}
+      </fieldset>
+      <Button look="strong" className="self-start" onClick={() => onSeen(seen)}>
+        {seen.length === 0 ? 'All well' : 'Write it down'}
+      </Button>
+    </Sheet>
   )
 }
 

@@ -4,7 +4,7 @@ import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
 import { Button, ButtonLink } from '../parts/Button'
-import { Trouble, Waiting } from '../parts/Notice'
+import { Notice, Trouble, Waiting } from '../parts/Notice'
 import { TaskRow } from './TaskRow'
 
 type TodayShape = Shape<'Today'>
@@ -23,7 +23,7 @@ export default function Today() {
   useMinute(today.refetch)
   if (today.isError && !today.data) return <Trouble problem={today.error} />
   if (!today.data) return <Waiting what="today" />
-  const { headline, date, bar, places, coming, due, shown, empty, stores, stores_more } = today.data
+  const { headline, date, bar, places, coming, due, shown, empty, stove, stores, stores_more } = today.data
   if (empty && stores.length === 0)
     return (
       <div className="flex flex-col items-start gap-5">
@@ -47,6 +47,7 @@ export default function Today() {
       </div>
       <DayLine bar={bar} />
       <div className="border-line gap-x-8 border-t pt-5 md:columns-2 lg:columns-3 [&>section]:mb-8 [&>section]:break-inside-avoid">
+        {stove.length > 0 ? <Warm pots={stove} /> : null}
         {places.map((place) => (
           <Place key={place.place} place={place} />
         ))}
@@ -79,6 +80,32 @@ export default function Today() {
         </p>
       ) : null}
     </div>
+  )
+}
+
+/** The pots that are warm just now, each with the one thing to be said of it. */
+function Warm({ pots }: { pots: TodayShape['stove'] }) {
+  const house = useHouseId()
+  return (
+    <section aria-labelledby="warm" className="flex flex-col gap-3">
+      <h2 id="warm" className="column-head font-text text-base">
+        Warm now
+      </h2>
+      <ul className="flex flex-col gap-2">
+        {pots.map((pot) => (
+          <li key={pot.id} className="border-line border-b pb-2">
+            <Link to={`/h/${house}/stove/${pot.id}`} className="flex flex-wrap items-baseline justify-between gap-x-3">
+              <strong className="text-lg">{pot.jars}</strong>
+              <span className="figures text-2xl font-bold">{pot.warmth_text ?? 'not read yet'}</span>
+              <span className="text-soft w-full">
+                {pot.left_text}, {pot.state_text}
+              </span>
+            </Link>
+            {pot.alarm ? <Notice rank={pot.alarm.rank}>{pot.alarm.says}</Notice> : null}
+          </li>
+        ))}
+      </ul>
+    </section>
   )
 }
 

@@ -11,6 +11,7 @@ use App\Models\Task;
 use Illuminate\Support\Carbon;
 use Kettle\Diary\Course;
 use Kettle\Diary\Stage;
+use Kettle\Diary\Step;
 use Kettle\Diary\Task as CoreTask;
 use Kettle\Keeping\ShelfLife;
 
@@ -20,6 +21,9 @@ use Kettle\Keeping\ShelfLife;
  */
 final readonly class FoldBatch
 {
+    /** Looks whose colours the Shelf shows. */
+    private const COLOURS = 8;
+
     public function __construct(private History $history, private CurrentHouse $current, private Ledger $ledger)
     {
     }
@@ -39,7 +43,7 @@ final readonly class FoldBatch
             'left_ml' => $bottled?->data['left_ml'],
             'bottled_at' => $bottled?->happened_at,
             'best_before' => $this->bestBefore($batch, $course),
-            'shelf' => $this->shelf($batch, $course, $strained),
+            'shelf' => [...$this->shelf($batch, $course, $strained), ...$this->looks($standing)],
             'version' => $batch->version + 1,
         ])->save();
         $this->writeTasks($batch, $course);
@@ -87,7 +91,29 @@ final readonly class FoldBatch
             'hours' => $plan['method']['hours'],
             'sessions' => $sessions,
             'sessions_left' => $warm,
+            'had_h' => round($course->warmed->hours(), 2),
+            'warm_now' => $course->warmed->onSince !== null,
         ];
+    }
+
+    /**
+     * @param  list<LogEntry>  $standing
+     * @return array{colours: list<string>, seen: string} the last colours of the oil, and what was seen at the last look under the lid
+     */
+    private function looks(array $standing): array
+    {
+        $colours = [];
+        $seen = '';
+        foreach ($standing as $entry) {
+            if ($entry->kind === 'look' && is_array($entry->data['rgb'] ?? null)) {
+                $colours[] = vsprintf('#%02x%02x%02x', array_map(fn (mixed $c) => is_numeric($c) ? (int) $c : 0, array_slice(array_values($entry->data['rgb']), 0, 3)));
+            }
+            if ($entry->kind === 'task' && ($entry->data['task'] ?? '') === Step::Check->value && ($entry->data['outcome'] ?? '') === 'done') {
+                $seen = is_array($entry->data['seen'] ?? null) && in_array('herb_above', $entry->data['seen'], true) ? 'herb stood out at the last look' : '';
+            }
+        }
+
+        return ['colours' => array_slice($colours, -self::COLOURS), 'seen' => $seen];
     }
 
     private function writeTasks(Batch $batch, Course $course): void

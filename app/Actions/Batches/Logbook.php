@@ -13,6 +13,9 @@ use Illuminate\Support\Facades\DB;
 /** Adds a line to a batch's logbook, and folds the batch anew, as one. */
 final readonly class Logbook
 {
+    /** A note or a look places nothing anew. */
+    private const MOVES_THE_DIARY = ['started', 'task', 'strained', 'discarded', 'undone'];
+
     public function __construct(private FoldBatch $fold, private PlanDiary $diary)
     {
     }
@@ -39,8 +42,8 @@ final readonly class Logbook
                 'recorded_at' => Carbon::now(),
             ]);
             $this->fold->refresh($locked);
-            if (($locked->shelf['heated'] ?? false) === true) {
-                ($this->diary)('after the '.$locked->herb_name);
+            if (($locked->shelf['heated'] ?? false) === true && in_array($line['kind'], self::MOVES_THE_DIARY, true)) {
+                ($this->diary)('as the '.$locked->herb_name.' was changed');
                 $locked->refresh();
             }
             $batch->setRawAttributes($locked->getAttributes(), true);

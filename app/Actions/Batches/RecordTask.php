@@ -5,8 +5,11 @@ namespace App\Actions\Batches;
 use App\House\Kitchens;
 use App\Models\Batch;
 use App\Models\LogEntry;
+use App\Models\StoveJar;
+use App\Models\StoveSession;
 use Kettle\Diary\Day;
 use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\Step;
 use Kettle\Reason\Refused;
 
 /** A step was done, skipped for a reason, or put off. */
@@ -31,6 +34,9 @@ final readonly class RecordTask
             $course = $this->history->course($batch);
             $task = $key === self::NEXT_WARMING && $outcome === 'later' ? $course->nextWarming() : $course->open($key);
             $key = $task->key();
+            if ($task->step === Step::WarmOff && $outcome === 'done' && $more === [] && $this->standsAtStove($batch)) {
+                throw new DiaryRefused('at_the_stove', 'It stands at the Stove: switch it off or take it out there, so that its hours are counted.');
+            }
             if ($task->step->isWaiting()) {
                 throw DiaryRefused::notOpen($task->step->verb());
             }
@@ -47,6 +53,11 @@ final readonly class RecordTask
 
             return ['kind' => 'task', 'data' => $data, 'note' => $reason];
         });
+    }
+
+    private function standsAtStove(Batch $batch): bool
+    {
+        return StoveJar::query()->where('batch_id', $batch->id)->whereNull('out_at')->whereHas('session', fn ($query) => $query->where('state', '!=', StoveSession::ENDED)->where('speed', 1))->exists();
     }
 
     private function until(string $typed, \DateTimeImmutable $due): \DateTimeImmutable

@@ -48,7 +48,7 @@ final readonly class Outlook
             bath: $this->words->bath($keep, $bath->fullMm),
             lines: $this->lines($said, $band),
             warnings: $this->warnings($said, $bath, $band, $cooker->learned !== null),
-            stands_text: sprintf('%d of these stand in it; %s.', count($bath->jars), ($most = Packing::most($bath->cooker, $widest, 12)) > count($bath->jars) ? "{$most} of the widest would" : 'no more'),
+            stands_text: sprintf('%s in it; %s.', count($bath->jars) === 1 ? 'One jar stands' : count($bath->jars).' jars stand', ($most = Packing::most($bath->cooker, $widest, 12)) > count($bath->jars) ? "{$most} of the widest would" : 'there is room for no more'),
             pour_text: sprintf('Pour %s of water round them: %d mm high, %s.', AmountWriter::plain($bath->waterMl($bath->fullMm), Kind::Volume), (int) round($bath->fullMm), $bath->heldByFloating ? 'and no more, or a jar floats' : WaterBath::SCHOOLS[$school]),
             model: $said['model'],
             chart: new WarmthChart(0, (int) ($hours * 3600), -1, [], array_map(fn (array $p) => [(float) $p[0], (float) $p[1]], $path), [], []),

@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Houses\ExportHouse;
 use App\Actions\Houses\ImportHouse;
+use App\Actions\Stove\PlanDiary;
 use App\House\CurrentHouse;
 use App\House\Kitchens;
 use App\Http\Clash;
@@ -22,6 +23,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
+use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Presence;
 use Kettle\Measure\Kind;
 use Kettle\Vessel\Jar as CoreJar;
@@ -30,7 +32,7 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** The house's settings, its jars and bottles, and everything out and in. */
 final class HouseController extends Controller
 {
-    public function __construct(private readonly CurrentHouse $current, private readonly Kitchens $kitchens)
+    public function __construct(private readonly CurrentHouse $current, private readonly Kitchens $kitchens, private readonly PlanDiary $diary)
     {
     }
 
@@ -43,12 +45,14 @@ final class HouseController extends Controller
     #[Edits('/houses/{house}', 'HouseView', 'Change a house\'s settings', 'EditHouse')]
     public function edit(Requests\EditHouse $form): JsonResponse
     {
-        Presence::between($form->string('wake')->toString(), $form->string('bed')->toString());
+        $home = $this->home($form);
+        self::checkPresence($form->string('wake')->toString(), $form->string('bed')->toString(), $home ?? $this->current->house()->home ?? []);
         $house = $this->current->house();
         // One statement, so that of two people saving at once only one can win.
         $changed = House::query()->whereKey($house->id)->where('version', $form->integer('version'))
             ->update([...$this->settings($form), 'version' => $form->integer('version') + 1]);
         $house->refresh();
+        $changed === 0 || ($this->diary)('as the hours of the house were changed');
         if ($changed === 0) {
             throw new Clash('Somebody changed the house’s settings meanwhile. What stands now is shown; enter yours again where it differs.', (array) $this->shape());
         }
@@ -120,11 +124,49 @@ final class HouseController extends Controller
         if (array_key_exists('currency', $settings)) {
             $settings['currency'] ??= '';
         }
+        unset($settings['home']);
+        if (($home = $this->home($form)) !== null) {
+            $settings['home'] = $home === [] ? null : json_encode($home);
+        }
         if (isset($settings['things'])) {
             $settings['things'] = json_encode(array_values((array) $settings['things']));
         }
 
         return $settings;
+    }
+
+    /** @return array<int, string>|null by ISO weekday, days that are all day left out; null when the form does not say */
+    private function home(Requests\EditHouse $form): ?array
+    {
+        if (! $form->has('home')) {
+            return null;
+        }
+        $home = [];
+        foreach (array_values((array) $form->input('home')) as $i => $typed) {
+            $typed = is_string($typed) ? trim($typed) : '';
+            if ($typed !== '') {
+                $home[$i + 1] = $typed === '-' ? '' : $typed;
+            }
+        }
+
+        return $home;
+    }
+
+    /**
+     * @param  array<int, string>  $home
+     *
+     * @throws DiaryRefused when it cannot be read
+     */
+    private static function checkPresence(string $wake, string $bed, array $home): void
+    {
+        $presence = Presence::between($wake, $bed);
+        foreach ($home as $day => $hours) {
+            try {
+                $presence->atHome([$day => $hours]);
+            } catch (DiaryRefused $refused) {
+                throw $refused->about('home.'.($day - 1));
+            }
+        }
     }
 
     private function shape(): HouseView
@@ -140,7 +182,9 @@ final class HouseController extends Controller
 
         return new HouseView(
             $house->uid, $house->name, $house->time_zone, $house->measures, $house->wake, $house->bed, (float) $house->drops_per_ml,
-            $house->currency, (float) $house->room_c, $house->things, $house->version, $this->current->role()->value, $house->is_demo, array_values($jars->all()), array_values($bottles->all()),
+            $house->currency, (float) $house->room_c, $house->things,
+            $house->latitude === null ? null : (float) $house->latitude, $house->longitude === null ? null : (float) $house->longitude, $house->height_m, $house->facing,
+            array_map(fn (int $day) => isset($house->home[$day]) ? ($house->home[$day] === '' ? '-' : $house->home[$day]) : '', range(1, 7)), $house->version, $this->current->role()->value, $house->is_demo, array_values($jars->all()), array_values($bottles->all()),
         );
     }
 }

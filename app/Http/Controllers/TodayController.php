@@ -9,15 +9,19 @@ use App\Http\Shapes\DayBar;
 use App\Http\Shapes\DayGroup;
 use App\Http\Shapes\DayMark;
 use App\Http\Shapes\PlaceGroup;
+use App\Http\Shapes\StoveCard;
 use App\Http\Shapes\TaskView;
 use App\Http\Shapes\Today;
 use App\Models\Batch;
+use App\Models\StoveJar;
+use App\Models\StoveSession;
 use App\Models\Task;
 use App\OpenApi\Adds;
 use App\OpenApi\Reads;
 use App\Words\BatchWords;
 use App\Words\Headline;
 use App\Words\StoreWords;
+use App\Words\StoveWords;
 use App\Words\TaskWords;
 use App\Words\Times;
 use Illuminate\Database\Eloquent\Builder;
@@ -45,6 +49,7 @@ final class TodayController extends Controller
         private readonly Times $times,
         private readonly Headline $headline,
         private readonly StoreWords $storeWords,
+        private readonly StoveWords $stoveWords,
     ) {
     }
 
@@ -53,13 +58,16 @@ final class TodayController extends Controller
     {
         $kitchen = $this->kitchens->plain();
         $tonight = Carbon::instance($kitchen->today()->modify('+1 day'))->utc();
-        $due = $this->tasks(fn (Builder $query) => $query->where('due_at', '<', $tonight)->where(
+        // What stands warm at the Stove is shaken and taken off there, by its thermometer.
+        $atStove = StoveJar::query()->whereNull('out_at')->whereHas('session', fn (Builder $query) => $query->where('state', StoveSession::ON)->where('speed', 1))->pluck('batch_id');
+        $due = $this->tasks(fn (Builder $query) => $query->where('due_at', '<', $tonight)->where(fn (Builder $query) => $query->whereNotIn('batch_id', $atStove)->orWhereNotIn('step', [Step::WarmOff, Step::Shake]))->where(
             fn (Builder $query) => $query->where('open', true)
                 ->orWhere(fn (Builder $waiting) => $waiting->where('step', Step::Settle)->where('due_at', '>', Carbon::now())),
         ), self::DUE_LIMIT);
         $coming = $this->tasks(fn (Builder $query) => $query
             ->whereBetween('due_at', [$tonight, $tonight->copy()->addDays(self::COMING_DAYS)])
             ->whereIn('step', [Step::Moisten, Step::Fill, Step::WarmOn, Step::Strain, Step::Decant, Step::Bottle]), self::COMING_LIMIT);
+        $stove = $this->stove();
         $total = $due->count() < self::DUE_LIMIT ? $due->where('open', true)->count()
             : Task::query()->where('due_at', '<', $tonight)->where('open', true)->count();
         [$stores, $storesMore] = $this->storeWords->tasks();
@@ -71,6 +79,7 @@ final class TodayController extends Controller
             bar: $this->bar($views),
             places: $this->places($views),
             coming: $this->days($coming),
+            stove: $stove,
             stores: $stores,
             stores_more: $storesMore,
             due: $total,
@@ -94,6 +103,13 @@ final class TodayController extends Controller
         });
 
         return $this->show();
+    }
+
+    /** @return list<StoveCard> the pots that are warm just now */
+    private function stove(): array
+    {
+        return array_values(StoveSession::query()->where('state', '!=', StoveSession::ENDED)->where('speed', 1)->orderByDesc('id')->limit(4)
+            ->with(['jars.batch', 'probes.probe'])->get()->map($this->stoveWords->card(...))->all());
     }
 
     /**

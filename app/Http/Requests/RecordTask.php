@@ -10,6 +10,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'outcome', type: 'string', enum: ['done', 'skipped', 'later']),
     new OA\Property(property: 'reason', type: 'string'),
     new OA\Property(property: 'until', type: 'string'),
+    new OA\Property(property: 'seen', type: 'array', items: new OA\Items(type: 'string', enum: ['herb_above', 'drops_wiped', 'fur'])),
 ])]
 final class RecordTask extends Form
 {
@@ -19,6 +20,8 @@ final class RecordTask extends Form
             'task' => ['required', 'string', 'max:20'],
             'outcome' => ['required', 'in:done,skipped,later'],
             'reason' => ['nullable', 'required_if:outcome,skipped', 'string', 'max:500'],
+            'seen' => ['sometimes', 'nullable', 'array', 'max:3'],
+            'seen.*' => ['in:herb_above,drops_wiped,fur'],
             'until' => ['nullable', 'required_if:outcome,later', 'string', 'max:16'],
         ];
     }

@@ -10,6 +10,7 @@ final readonly class HouseView
 {
     /**
      * @param  list<string>|null  $things
+     * @param  list<string>  $home hours at home, Monday first; empty for all day, "-" for not at all
      * @param  list<JarSize>  $jars
      * @param  list<BottleKind>  $bottles
      */
@@ -34,6 +35,16 @@ final readonly class HouseView
         public float $room_c,
         #[OA\Property(type: 'array', nullable: true, items: new OA\Items(type: 'string'))]
         public ?array $things,
+        #[OA\Property]
+        public ?float $latitude,
+        #[OA\Property]
+        public ?float $longitude,
+        #[OA\Property]
+        public int $height_m,
+        #[OA\Property]
+        public int $facing,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $home,
         #[OA\Property]
         public int $version,
         #[OA\Property(enum: ['keeper', 'helper', 'reader'])]

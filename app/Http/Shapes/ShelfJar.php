@@ -8,6 +8,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'ShelfJar')]
 final readonly class ShelfJar
 {
+    /** @param  list<string>  $colours of the oil, look by look */
     public function __construct(
         #[OA\Property]
         public string $id,
@@ -37,6 +38,10 @@ final readonly class ShelfJar
         public string $days,
         #[OA\Property]
         public string $alert,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $colours,
+        #[OA\Property]
+        public string $seen,
     ) {
     }
 }

@@ -11,6 +11,7 @@ final readonly class Today
     /**
      * @param  list<PlaceGroup>  $places
      * @param  list<DayGroup>  $coming
+     * @param  list<StoveCard>  $stove
      * @param  list<StoreTask>  $stores
      */
     public function __construct(
@@ -24,6 +25,8 @@ final readonly class Today
         public array $places,
         #[OA\Property(type: 'array', items: new OA\Items(ref: DayGroup::class))]
         public array $coming,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StoveCard::class))]
+        public array $stove,
         #[OA\Property(type: 'array', items: new OA\Items(ref: StoreTask::class))]
         public array $stores,
         #[OA\Property]

@@ -58,7 +58,7 @@ function WhenEditor({ edit }: { edit: Edit }) {
 }
 
 export function Editor({ slot, edit }: { slot: string; edit: Edit }) {
-  const { wish, change, materials, plan } = edit
+  const { wish, change, materials, plan, fault } = edit
   const method = materials.methods.find((each) => each.id === (wish.method ?? 'cold'))
   switch (slot) {
     case 'amount':
@@ -86,12 +86,29 @@ export function Editor({ slot, edit }: { slot: string; edit: Edit }) {
       )
     case 'method':
       return (
-        <Choice
-          legend="Which way"
-          value={wish.method ?? 'cold'}
-          choices={materials.methods}
-          onChoose={(id) => change({ method: id, school: null })}
-        />
+        <>
+          <Choice
+            legend="Which way"
+            value={wish.method ?? 'cold'}
+            choices={materials.methods}
+            onChoose={(id) => change({ method: id, school: null, spirit: null, shake: null })}
+          />
+          {plan?.method.heated && plan.state === 'dried' ? (
+            <label className="flex min-h-11 items-start gap-3 pt-2">
+              <input
+                type="checkbox"
+                className="mt-1 size-5 shrink-0"
+                checked={wish.spirit === 'yes'}
+                onChange={(event) => change({ spirit: event.target.checked ? 'yes' : null })}
+              />
+              <span>
+                Moistened with strong spirit first
+                <span className="text-soft block">ground, covered 8 to 12 h, then warmed uncovered</span>
+              </span>
+            </label>
+          ) : null}
+          {fault('spirit') ? <p role="alert">{fault('spirit')}</p> : null}
+        </>
       )
     case 'way':
       return (
@@ -108,16 +125,32 @@ export function Editor({ slot, edit }: { slot: string; edit: Edit }) {
       )
     default:
       return (
-        <Choice
-          legend="How long, by which school"
-          value={wish.school ?? plan?.method.school ?? ''}
-          choices={(method?.schools ?? []).map((school) => ({
-            id: school.id,
-            name: `${school.name}: ${school.span}`,
-            detail: school.why,
-          }))}
-          onChoose={(school) => change({ school })}
-        />
+        <>
+          <Choice
+            legend="How long, by which school"
+            value={wish.school ?? plan?.method.school ?? ''}
+            choices={(method?.schools ?? []).map((school) => ({
+              id: school.id,
+              name: `${school.name}: ${school.span}`,
+              detail: school.why,
+            }))}
+            onChoose={(school) => change({ school })}
+          />
+          {plan && !plan.method.heated ? (
+            <Choice
+              legend="Shaken"
+              value={wish.shake ?? ''}
+              choices={[
+                { id: '', name: 'as the method has it' },
+                { id: 'twice-daily', name: 'twice a day' },
+                { id: 'daily', name: 'daily' },
+                { id: 'few-days', name: 'every few days' },
+                { id: 'weekly', name: 'weekly, the least' },
+              ]}
+              onChoose={(id) => change({ shake: id === '' ? null : (id as 'daily') })}
+            />
+          ) : null}
+        </>
       )
   }
 }

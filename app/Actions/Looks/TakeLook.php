@@ -1,0 +1,71 @@
+<?php
+
+namespace App\Actions\Looks;
+
+use App\Actions\Batches\Logbook;
+use App\Models\Batch;
+use App\Models\LogEntry;
+use App\Models\Photo;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\Stage;
+use Kettle\Warmth\Colour;
+use Kettle\Warmth\WarmthRefused;
+
+/** A look at a jar: its colour off a photo or by a swatch, or its scent; a line of its logbook. */
+final readonly class TakeLook
+{
+    public function __construct(private Logbook $logbook, private SmallPhoto $small)
+    {
+    }
+
+    /**
+     * @param  array{what: string, plain: bool, swatch: ?string, photo: ?string, oil: ?list<float>, card: ?list<float>, score: ?int, note: ?string}  $look
+     *
+     * @throws WarmthRefused
+     */
+    public function __invoke(Batch $batch, array $look): LogEntry
+    {
+        $jpeg = null;
+        if ($look['what'] === 'scent') {
+            $data = ['what' => 'scent', 'score' => $look['score'] ?? throw new WarmthRefused('missing', 'Say how strong it smells of the herb, from 0 to 10.', 'score')];
+        } else {
+            [$rgb, $card, $jpeg] = $this->seen($look);
+            $colour = Colour::sRgb($rgb, $card);
+            $data = ['what' => 'colour', 'lab' => [round($colour->l, 3), round($colour->a, 3), round($colour->b, 3)], 'rgb' => array_map(fn (float $c) => (int) round($c), $rgb), 'plain' => $look['plain'], 'how' => $jpeg === null ? 'swatch' : ($card === null ? 'photo' : 'photo and card')];
+        }
+
+        return DB::transaction(function () use ($batch, $look, $data, $jpeg): LogEntry {
+            if ($jpeg !== null) {
+                $photo = Photo::query()->create(['batch_id' => $batch->id, 'uid' => Str::ulid()->toString(), 'jpeg' => $jpeg]);
+                $data['photo'] = $photo->uid;
+            }
+
+            return $this->logbook->write($batch, function (Batch $batch) use ($look, $data): array {
+                if ($batch->stage === Stage::Discarded || ($batch->stage === Stage::Planned && ($data['plain'] ?? false) !== true)) {
+                    throw new DiaryRefused('not_open', 'There is nothing in the jar to look at yet, or no more. The plain oil may be looked at before it is poured.');
+                }
+
+                return ['kind' => 'look', 'data' => $data, 'note' => $look['note']];
+            });
+        });
+    }
+
+    /**
+     * @param  array{swatch: ?string, photo: ?string, oil: ?list<float>, card: ?list<float>}  $look
+     * @return array{array{float, float, float}, array{float, float, float}|null, ?string} the oil, the white card, and the picture made small
+     */
+    private function seen(array $look): array
+    {
+        if ($look['photo'] !== null && $look['photo'] !== '') {
+            $picture = $this->small->of($look['photo']);
+            $oil = $look['oil'] ?? throw new WarmthRefused('missing', 'Point out the oil in the picture.', 'oil');
+
+            return [$picture->patch($oil[0], $oil[1]), $look['card'] === null ? null : $picture->patch($look['card'][0], $look['card'][1]), $picture->jpeg()];
+        }
+        $swatch = $look['swatch'] ?? throw new WarmthRefused('missing', 'Choose the swatch that is nearest, or take a picture.', 'swatch');
+
+        return [[(float) hexdec(substr($swatch, 1, 2)), (float) hexdec(substr($swatch, 3, 2)), (float) hexdec(substr($swatch, 5, 2))], null, null];
+    }
+}

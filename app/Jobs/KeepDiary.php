@@ -1,0 +1,34 @@
+<?php
+
+namespace App\Jobs;
+
+use App\Actions\Stove\PlanDiary;
+use App\House\CurrentHouse;
+use App\Models\Batch;
+use App\Models\House;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+use Illuminate\Support\Carbon;
+use Kettle\Diary\Stage;
+
+/** Places anew what was to be warmed by now and was not: a plan of this morning is no plan this evening. */
+final class KeepDiary implements ShouldQueue
+{
+    use Queueable;
+
+    /** So late it may still be begun as it stands, minutes. */
+    private const LATE_MIN = 30;
+
+    public function handle(CurrentHouse $current, PlanDiary $diary): void
+    {
+        $late = Carbon::now()->subMinutes(self::LATE_MIN)->utc()->format('Y-m-d\TH:i');
+        $houses = Batch::query()->withoutGlobalScope('house')->whereIn('stage', [Stage::Planned, Stage::Steeping])->whereNotNull('diary->slots')->select('house_id')->distinct()->pluck('house_id');
+        foreach (House::query()->whereIn('id', $houses)->get() as $house) {
+            $current->within($house, function () use ($diary, $late): void {
+                $stale = Batch::query()->whereIn('stage', [Stage::Planned, Stage::Steeping])->whereNotNull('diary')->get(['id', 'house_id', 'diary'])
+                    ->contains(fn (Batch $batch) => is_string($from = $batch->diary['slots'][0]['from'] ?? null) && Carbon::parse($from)->utc()->format('Y-m-d\TH:i') < $late);
+                $stale && $diary('as it was not begun in time');
+            });
+        }
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+namespace App\Models;
+
+use App\House\BelongsToHouse;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * A real day's weather, read in.
+ *
+ * @property Carbon $day
+ * @property string $cloud 0 to 1
+ * @property string $low_c
+ * @property string $high_c
+ */
+class WeatherDay extends Model
+{
+    use BelongsToHouse;
+
+    public $timestamps = false;
+
+    public $incrementing = false;
+
+    protected $guarded = [];
+
+    protected $casts = ['day' => 'date'];
+}
