@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle;
 
+use Kettle\Diary\DiaryDesk;
 use Kettle\Material\Tables;
 use Kettle\Material\Wilting;
 use Kettle\Measure\Kind;
@@ -25,7 +26,7 @@ use Kettle\Warmth\WarmthDesk;
  */
 final readonly class Desk
 {
-    public const MODES = ['plan', 'figures', 'compare', 'oils', 'wilting', 'check', 'recipe', 'warm-hours', 'pot', 'sun', 'fit'];
+    public const MODES = ['plan', 'figures', 'compare', 'oils', 'wilting', 'check', 'recipe', 'warm-hours', 'pot', 'bath', 'learn', 'sun', 'fit', 'diary'];
 
     private Bench $bench;
 
@@ -54,6 +55,9 @@ final readonly class Desk
                 'recipe' => $this->recipes()->read(Fields::text($document, 'text') ?? '', $kitchen)->toArray(),
                 'warm-hours' => (new WarmthDesk($kitchen))->warmHours($document),
                 'pot' => (new WarmthDesk($kitchen))->pot($document),
+                'bath' => (new WarmthDesk($kitchen))->bath($document),
+                'learn' => (new WarmthDesk($kitchen))->learn($document),
+                'diary' => (new DiaryDesk($kitchen))->diary($document),
                 'sun' => (new WarmthDesk($kitchen))->sun($document),
                 'fit' => (new WarmthDesk($kitchen))->fit($document),
                 default => throw WishRefused::one('', 'unknown', sprintf('There is nothing called “%s” to reckon. Choose one of: %s.', mb_substr($mode, 0, 40), implode(', ', self::MODES))),

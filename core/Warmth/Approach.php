@@ -35,6 +35,11 @@ final readonly class Approach
         if (count($looks) < self::LEAST_LOOKS || count(array_unique(array_column($looks, 0))) < self::LEAST_LOOKS) {
             throw WarmthRefused::tooFewLooks(self::LEAST_LOOKS);
         }
+        foreach ($looks as [$t, $y]) {
+            if (! ($t >= 0 && $t <= 1e6 && abs($y) <= 1e6)) {
+                throw WarmthRefused::look();
+            }
+        }
         usort($looks, fn (array $a, array $b) => $a[0] <=> $b[0]);
         $span = $looks[count($looks) - 1][0];
         if ($span <= 0 || array_sum(array_column($looks, 1)) <= 0) {
@@ -62,6 +67,9 @@ final readonly class Approach
         $rate = exp(($a + $b) / 2);
         $max = self::bestMax($looks, $rate);
         [$maxError, $rateError] = self::errors($looks, $max, $rate);
+        if (! is_finite($maxError) || ! is_finite($rateError)) {
+            throw WarmthRefused::noEnd();
+        }
         $last = $looks[count($looks) - 1];
 
         return new self($max, $rate, $maxError, $rateError, $max * (1 - exp(-$rate * $last[0])), $last[0]);

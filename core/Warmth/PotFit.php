@@ -14,6 +14,8 @@ final readonly class PotFit
 
     private const LEAST_MINUTES = 20.0;
 
+    private const MOST_HOURS = 24.0;
+
     private const LEAST_RISE = 8.0;
 
     /** A loss known worse than this, as a share of itself, is not known. */
@@ -43,6 +45,14 @@ final readonly class PotFit
             throw WarmthRefused::warmUp(sprintf('At least %d readings of a warm-up are wanted to learn a pot.', self::LEAST_READINGS));
         }
         $span = $readings[$count - 1][0] - $readings[0][0];
+        foreach ($readings as [$s, $celsius]) {
+            if (! is_finite($s) || ! is_finite($celsius) || $celsius < -30 || $celsius > 150) {
+                throw WarmthRefused::reading(is_finite($celsius) ? $celsius : 0.0);
+            }
+        }
+        if ($span > self::MOST_HOURS * 3600) {
+            throw WarmthRefused::warmUp(sprintf('A warm-up is over within %d h: take the log of that alone.', (int) self::MOST_HOURS));
+        }
         if ($span < self::LEAST_MINUTES * 60) {
             throw WarmthRefused::warmUp('The warm-up was too short: log at least twenty minutes, better until it hardly rises.');
         }

@@ -8,6 +8,11 @@ use Kettle\Diary\Day;
 use Kettle\Measure\AmountWriter;
 use Kettle\Recipe\Fields;
 use Kettle\Recipe\Kitchen;
+use Kettle\Vessel\Cooker;
+use Kettle\Vessel\CookerRefused;
+use Kettle\Vessel\Jar;
+use Kettle\Vessel\Packing;
+use Kettle\Vessel\WaterBath;
 
 /** The questions of warmth as documents in and out, for `kettle reckon` and the application. */
 final readonly class WarmthDesk
@@ -97,9 +102,71 @@ final readonly class WarmthDesk
     }
 
     /**
-     * The sun over a place, day by day.
+     * Jars in a cooker: where each stands, and its water.
      *
-     * @param  array<mixed>  $document latitude, longitude, from (YYYY-MM-DD), days
+     * @param  array<mixed>  $document cooker {shape, length_mm, width_mm, height_mm}, jars, each {brim_ml, height_mm, level_mm, contents_g}, and school
+     * @return array<string, mixed>
+     *
+     * @throws CookerRefused
+     */
+    public function bath(array $document): array
+    {
+        $cooker = is_array($document['cooker'] ?? null) ? $document['cooker'] : [];
+        $shape = Fields::text($cooker, 'shape') ?? 'round';
+        $length = self::number($cooker, 'length_mm', 'cooker');
+        $core = Cooker::measured('', 'the cooker', $shape, $length, is_numeric($cooker['width_mm'] ?? null) ? (float) $cooker['width_mm'] : $length, self::number($cooker, 'height_mm', 'cooker'));
+        $jars = [];
+        foreach (is_array($document['jars'] ?? null) ? $document['jars'] : [] as $jar) {
+            $measured = Jar::measured('', 'jar', self::number($jar, 'brim_ml', 'jars'), self::number($jar, 'height_mm', 'jars'));
+            $jars[] = [
+                'called' => 'jar', 'brim_ml' => $measured->brimMl, 'height_mm' => $measured->heightMm, 'diameter_mm' => $measured->diameterMm(),
+                'level_mm' => self::number($jar, 'level_mm', 'jars'), 'bed_mm' => 0.0, 'contents_g' => self::number($jar, 'contents_g', 'jars'),
+            ];
+        }
+        $school = Fields::text($document, 'school') ?? 'rim';
+        if (! isset(WaterBath::SCHOOLS[$school])) {
+            throw new CookerRefused('unknown', 'Water goes to the rim or a quarter of the way up: rim, or quarter.', 'school');
+        }
+        $bath = WaterBath::of($core, $jars, $school);
+
+        return [
+            'jars' => array_map(fn (array $jar) => ['x_mm' => round($jar['x'], 1), 'y_mm' => round($jar['y'], 1), 'outer_mm' => round($jar['d'], 1), 'floats_at_mm' => $jar['floats_at'] === null ? null : round($jar['floats_at'], 1)], $bath->jars),
+            'most_of_the_widest' => Packing::most($core, max([0.0, ...array_column($bath->jars, 'd')])), 'full_mm' => round($bath->fullMm, 1), 'low_mm' => round($bath->lowMm, 1),
+            'pour_ml' => round($bath->waterMl($bath->fullMm), 1), 'open_m2' => round($bath->openM2(), 5), 'held_by_floating' => $bath->heldByFloating,
+        ];
+    }
+
+    /**
+     * A pot learned from one logged warm-up.
+     *
+     * @param  array<mixed>  $document the parts of a Pot but for its heat and its loss, readings, each {s, c}, and of: oil or water
+     * @return array<string, mixed>
+     *
+     * @throws WarmthRefused
+     */
+    public function learn(array $document): array
+    {
+        $parts = ['watts' => 100.0, 'loss_w_per_k' => 1.5];
+        foreach ($document as $name => $value) {
+            if ((is_int($value) || is_float($value)) && ! array_key_exists((string) $name, $parts)) {
+                $parts[(string) $name] = (float) $value;
+            }
+        }
+        $readings = [];
+        foreach (is_array($document['readings'] ?? null) ? $document['readings'] : [] as $reading) {
+            $readings[] = [self::number($reading, 's', 'readings'), self::number($reading, 'c', 'readings')];
+        }
+        $fit = PotFit::through(Pot::of($parts + ['water_kg' => NAN]), $readings, Fields::text($document, 'of') === 'water' ? 'water' : 'oil');
+
+        return [
+            'watts' => round($fit->watts, 3), 'watts_error' => round($fit->wattsError, 3), 'loss_w_per_k' => round($fit->lossWPerK, 4), 'loss_error' => round($fit->lossError, 4), 'rms_c' => round($fit->rms, 4),
+        ];
+    }
+
+    /**
+     * The sun over a place, day by day; and a jar in it, where one is given.
+     *
+     * @param  array<mixed>  $document latitude, longitude, from (YYYY-MM-DD), days; jar {diameter_mm, level_mm, oil_kg, herb_kg, glass_kg}, facing, bag and cloud for a jar
      * @return array<string, mixed>
      *
      * @throws WarmthRefused
@@ -114,6 +181,7 @@ final readonly class WarmthDesk
             throw WarmthRefused::pot('The days', 'days', 1, 400, 'from a day written like 2026-12-12');
         }
         $rows = [];
+        $jar = is_array($document['jar'] ?? null) ? $this->inSun($sun, $document, $document['jar'], $day, $days) : null;
         for ($i = 0; $i < $days; $i++, $day = $day->modify('+1 day')) {
             $highest = $light = 0.0;
             for ($minute = 0; $minute < 1440; $minute += 10) {
@@ -124,7 +192,26 @@ final readonly class WarmthDesk
             $rows[] = ['day' => $day->format('Y-m-d'), 'length_h' => round($sun->dayLength($day), 3), 'highest' => round($highest, 2), 'clear_kwh_m2' => round($light, 3)];
         }
 
-        return ['days' => $rows];
+        return $jar === null ? ['days' => $rows] : ['days' => $rows, 'jar' => $jar];
+    }
+
+    /**
+     * @param  array<mixed>  $document
+     * @param  array<mixed>  $jar
+     * @return list<array<string, mixed>>
+     */
+    private function inSun(Sun $sun, array $document, array $jar, \DateTimeImmutable $from, int $days): array
+    {
+        $of = fn (string $key): float => self::number($jar, $key, 'jar');
+        $cloud = is_numeric($document['cloud'] ?? null) ? max(0.0, min(1.0, (float) $document['cloud'])) : 0.5;
+        $facing = is_numeric($document['facing'] ?? null) ? (float) $document['facing'] : null;
+        $sky = [];
+        for ($i = 0; $i < $days; $i++) {
+            $sky[] = ['day' => $from->modify("+{$i} days"), 'cloud' => $cloud, 'low_c' => $this->kitchen->roomC - 8, 'high_c' => $this->kitchen->roomC];
+        }
+        $rows = SunJar::of($sun, ['diameter_mm' => $of('diameter_mm'), 'level_mm' => $of('level_mm'), 'oil_kg' => $of('oil_kg'), 'herb_kg' => $of('herb_kg'), 'glass_kg' => $of('glass_kg')], $facing, ($document['bag'] ?? false) === true, $this->kitchen->roomC)->through($sky);
+
+        return array_map(fn (array $row) => ['day' => $row['day'], 'mean_c' => round($row['mean_c'], 2), 'peak_c' => round($row['peak_c'], 2), 'warm_h' => round($row['warm_h'], 2), 'shelf_h' => round($row['shelf_h'], 2)], $rows);
     }
 
     /**
@@ -180,6 +267,6 @@ final readonly class WarmthDesk
     {
         $value = is_array($from) ? $from[$key] ?? null : null;
 
-        return is_int($value) || is_float($value) ? (float) $value : throw new WarmthRefused('unreadable', sprintf('“%s” must be a number.', $key), $field);
+        return (is_int($value) || is_float($value)) && is_finite((float) $value) ? (float) $value : throw new WarmthRefused('unreadable', sprintf('“%s” must be a number.', $key), $field);
     }
 }

@@ -49,6 +49,16 @@ final class WarmthRefused extends Refused
         return new self('no_rise', 'Nothing rises in what was seen, so there is no end to foretell.', 'looks');
     }
 
+    public static function look(): self
+    {
+        return new self('out_of_range', 'A look has its time since the beginning, and what was seen: neither below nothing nor past all measure.', 'looks');
+    }
+
+    public static function noEnd(): self
+    {
+        return new self('no_end', 'What was seen does not bend towards an end yet. Go on looking.', 'looks');
+    }
+
     public static function place(): self
     {
         return new self('out_of_range', 'Give a latitude between 90° south and 90° north, and a longitude between 180° west and 180° east.', 'place');

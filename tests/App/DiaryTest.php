@@ -1,0 +1,182 @@
+<?php
+
+use App\House\CurrentHouse;
+use App\Models\Absence;
+use App\Models\Batch;
+use App\Models\DiaryMove;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+
+/** @return list<string> where the diary keeps a batch warm: "24 17:00-22:30" */
+function keptWarm(Tests\AppCase $test, Batch $batch): array
+{
+    $diary = app(CurrentHouse::class)->within($test->house, fn () => Batch::query()->whereKey($batch->id)->firstOrFail()->diary);
+
+    return array_map(fn (array $slot) => Carbon::parse($slot['from'])->format('d H:i').'-'.Carbon::parse($slot['to'])->format('H:i'), $diary['slots'] ?? []);
+}
+
+function icsOf(string ...$events): string
+{
+    return "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//test//EN\r\n".implode('', array_map(fn (string $e) => "BEGIN:VEVENT\r\nUID:".md5($e)."\r\nDTSTAMP:20261101T000000Z\r\n{$e}\r\nEND:VEVENT\r\n", $events))."END:VCALENDAR\r\n";
+}
+
+/** What Python's own reading of the text makes of it; a reader other than the one that wrote it. */
+function readByAnother(string $ics): array
+{
+    return python(sprintf(<<<'PY'
+import json, re, base64
+text = base64.b64decode('%s').decode()
+assert text.endswith('\r\n')
+lines = []
+for raw in text.split('\r\n')[:-1]:
+    assert len(raw.encode()) <= 75, raw
+    if raw[:1] in ' \t': lines[-1] += raw[1:]
+    else: lines.append(raw)
+events, now, stack = [], None, []
+for line in lines:
+    m = re.match(r'^([A-Za-z0-9-]+)((?:;[A-Za-z0-9-]+=(?:"[^"]*"|[^";:,]*))*):(.*)$', line)
+    assert m, line
+    name, value = m.group(1).upper(), m.group(3)
+    if name == 'BEGIN':
+        stack.append(value)
+        if value == 'VEVENT': now = {}
+    elif name == 'END':
+        assert stack.pop() == value
+        if value == 'VEVENT': events.append(now)
+    elif now is not None:
+        assert name not in now, name
+        now[name] = value.replace('\\n', '\n').replace('\\,', ',').replace('\\;', ';').replace('\\\\', '\\')
+assert not stack
+for e in events:
+    assert {'UID', 'DTSTAMP', 'DTSTART', 'DTEND', 'SUMMARY'} <= set(e), e
+    assert re.match(r'^\d{8}T\d{6}Z$', e['DTSTART']) and e['DTSTART'] < e['DTEND']
+print(json.dumps(events))
+PY, base64_encode($ics)));
+}
+
+it('places two jars of one warmth in one cooker, and moves them when somebody is away', function () {
+    $first = $this->batch(['method' => 'slow-cooker', 'school' => 'usual']);
+    $second = $this->batch(['method' => 'slow-cooker', 'school' => 'usual', 'herb' => ['id' => 'calendula']]);
+    expect(keptWarm($this, $first))->toBe(['24 10:30-18:30'])->and(keptWarm($this, $second))->toBe(['24 10:30-18:30']);
+    $page = $this->atHouse('POST', '/absences', ['from' => '2026-11-24', 'to' => '2026-11-25', 'called' => 'the mainland'])->assertOk()->json();
+    expect(keptWarm($this, $first))->toBe(['26 07:30-15:30'])
+        ->and(array_column($page['moves'], 'why'))->toBe(['because nobody is at home', 'because nobody is at home'])
+        ->and($page['days'][0]['home_text'])->toBe('nobody at home')->and($page['days'][2]['sessions'][0]['herbs'])->toContain('calendula');
+    $this->atHouse('POST', '/diary/seen')->assertOk()->assertJsonCount(0, 'moves');
+    $this->atHouse('DELETE', '/absences/'.$page['absences'][0]['id'])->assertOk();
+    expect(keptWarm($this, $first))->toBe(['24 10:30-18:30'])->and(DiaryMove::query()->withoutGlobalScopes()->count())->toBe(2);
+});
+
+it('never places a second warmth in a cooker that is taken, and says when nothing fits', function () {
+    $short = $this->batch(['method' => 'slow-cooker', 'school' => 'usual']);
+    $long = $this->batch(['method' => 'slow-cooker', 'school' => 'gentle', 'herb' => ['id' => 'calendula']]);
+    // Half of the one's day is left over on the next; the cooker is not shared by two warmths, and stays its own overnight.
+    expect(keptWarm($this, $long))->toBe(['24 10:30-22:30', '25 07:00-19:00'])->and(keptWarm($this, $short))->toBe(['26 07:00-15:00']);
+    $late = $this->batch(['method' => 'incubator']);
+    expect($this->atHouse('GET', '/diary')->json('troubles.0.says'))->toContain('no cooker in the house')->and(keptWarm($this, $late))->toBe([]);
+});
+
+it('moves one and replans the rest', function () {
+    $first = $this->batch(['method' => 'slow-cooker', 'school' => 'usual']);
+    $this->atHouse('POST', "/batches/{$first->uid}/tasks", ['task' => 'next_warm_on', 'outcome' => 'later', 'until' => '2026-11-27T12:00'])->assertOk();
+    expect(keptWarm($this, $first))->toBe(['27 12:00-20:00']);
+    $this->atHouse('POST', "/batches/{$first->uid}/tasks", ['task' => 'next_warm_on', 'outcome' => 'later', 'until' => '2026-11-27T25:00'])->assertStatus(422)->assertJsonPath('faults.0.field', 'until');
+    $cold = $this->batch();
+    $this->atHouse('POST', "/batches/{$cold->uid}/tasks", ['task' => 'next_warm_on', 'outcome' => 'later', 'until' => '2026-11-27'])->assertStatus(422);
+});
+
+it('goes by the hours somebody is at home', function () {
+    $batch = $this->batch(['method' => 'slow-cooker', 'school' => 'usual']);
+    $house = $this->atHouse('GET', '')->json();
+    $edit = fn (array $home) => $this->atHouse('PATCH', '', ['version' => $this->house->refresh()->version, 'home' => $home, ...array_intersect_key($house, array_flip(['name', 'time_zone', 'measures', 'wake', 'bed', 'drops_per_ml']))]);
+    $edit(['', '-', '17:00-21:00', '', '', '', ''])->assertOk()->assertJsonPath('home.1', '-');
+    expect(keptWarm($this, $batch))->toBe(['26 07:00-15:00']);
+    $edit(['', 'noon', '', '', '', '', ''])->assertStatus(422)->assertJsonPath('faults.0.field', 'home.1');
+    $edit(['', '21:00-17:00', '', '', '', '', ''])->assertStatus(422);
+});
+
+it('refuses days that cannot be', function (array $body, string $field) {
+    $this->atHouse('POST', '/absences', $body)->assertStatus(422)->assertJsonPath('faults.0.field', $field);
+})->with([
+    [['from' => '2026-12-05', 'to' => '2026-12-01'], 'to'],
+    [['from' => '2026-02-30', 'to' => '2026-12-01'], 'from'],
+    [['from' => '2026-12-01T25:00', 'to' => '2026-12-02'], 'from'],
+    [['from' => '2026-11-01', 'to' => '2026-11-03'], 'to'],
+    [['from' => '2026-12-01', 'to' => '2029-12-01'], 'to'],
+    [['from' => 'x', 'to' => 'y'], 'from'],
+]);
+
+it('writes a calendar that another reads, by file and by a private address that can be taken back', function () {
+    $batch = $this->batch(['method' => 'slow-cooker', 'school' => 'usual', 'herb' => ['name' => 'Köhlers, "Moos"; 🌿', 'form' => 'thin-leaf']]);
+    $this->batch();
+    $events = readByAnother($this->atHouse('GET', '/diary.ics')->assertOk()->getContent());
+    $warm = collect($events)->firstWhere(fn (array $e) => str_contains($e['UID'], "{$batch->uid}.warm_on"));
+    expect($warm['DTSTART'])->toBe('20261124T103000Z')->and($warm['DTEND'])->toBe('20261124T183000Z')->and($warm['SUMMARY'])->toContain('Köhlers, "Moos"; 🌿')
+        ->and(collect($events)->pluck('UID')->unique()->count())->toBe(count($events));
+    $address = $this->atHouse('POST', '/diary/feed')->assertOk()->json('address');
+    $path = parse_url($address, PHP_URL_PATH);
+    auth()->logout();
+    app(CurrentHouse::class)->leave();
+    $feed = $this->get($path);
+    expect($feed->assertOk()->headers->get('Content-Type'))->toContain('text/calendar')->and(readByAnother((string) $feed->getContent()))->toHaveCount(count($events));
+    $second = $this->atHouse('POST', '/diary/feed')->json('address');
+    $this->get($path)->assertNotFound();
+    $this->atHouse('DELETE', '/diary/feed')->assertOk()->assertJsonPath('feed', false);
+    $this->get(parse_url($second, PHP_URL_PATH))->assertNotFound();
+    $this->get('/feeds/'.str_repeat('a', 40).'.ics')->assertNotFound();
+});
+
+it('reads busy times, repeats, zones and the change of the clocks', function () {
+    $ics = icsOf(
+        "SUMMARY:Choir\r\nDTSTART;TZID=Europe/London:20261020T190000\r\nDTEND;TZID=Europe/London:20261020T210000\r\nRRULE:FREQ=WEEKLY;COUNT=20",
+        "SUMMARY:Free\r\nTRANSP:TRANSPARENT\r\nDTSTART:20261125T100000Z\r\nDTEND:20261125T120000Z",
+        "SUMMARY:Off\r\nSTATUS:CANCELLED\r\nDTSTART:20261125T100000Z\r\nDTEND:20261125T120000Z",
+        "SUMMARY:Birthday\r\nDTSTART;VALUE=DATE:20261126\r\nDTEND;VALUE=DATE:20261127",
+        "SUMMARY:Holiday\r\nTRANSP:OPAQUE\r\nDTSTART;VALUE=DATE:20261127\r\nDTEND;VALUE=DATE:20261129",
+        "SUMMARY:Far\r\nDTSTART:20261125T080000Z\r\nDURATION:PT90M",
+    );
+    $this->atHouse('POST', '/calendars', ['called' => 'mine', 'ics' => $ics])->assertOk()->assertJsonPath('calendars.0.called', 'mine');
+    $busy = app(CurrentHouse::class)->within($this->house, fn () => Absence::query()->orderBy('from_at')->get());
+    // Of twenty choirs, those from 24 November on: the clocks have gone back, and it is still at seven.
+    expect($busy->where('called', 'Choir')->map(fn (Absence $a) => $a->from_at->copy()->setTimezone('Europe/London')->format('H:i'))->unique()->values()->all())->toBe(['19:00'])
+        ->and($busy->where('called', 'Choir')->count())->toBe(15)
+        ->and($busy->pluck('called')->unique()->values()->all())->toBe(['Choir', 'Far', 'Holiday'])
+        ->and($busy->firstWhere('called', 'Holiday')->to_at->toIso8601String())->toBe('2026-11-29T00:00:00+00:00');
+    // Read again under its name it takes its own place; forgotten, it is gone.
+    $page = $this->atHouse('POST', '/calendars', ['called' => 'mine', 'ics' => icsOf("SUMMARY:One\r\nDTSTART:20261125T080000Z\r\nDTEND:20261125T090000Z")])->assertOk()->json();
+    expect(DB::table('absences')->count())->toBe(1);
+    $this->atHouse('DELETE', '/calendars/'.$page['calendars'][0]['id'])->assertOk();
+    expect(DB::table('absences')->count())->toBe(0);
+});
+
+it('refuses a calendar that is none, damaged or endless', function (string $ics) {
+    $this->atHouse('POST', '/calendars', ['called' => 'bad', 'ics' => $ics])->assertStatus(422)->assertJsonPath('faults.0.field', 'ics');
+    expect(DB::table('calendars')->count())->toBe(0);
+})->with([
+    'words' => ['hello'],
+    'cut off' => ["BEGIN:VCALENDAR\r\nVERSION:2.0\r\nBEGIN:VEVENT\r\nDTSTART:2026"],
+    'a card' => ["BEGIN:VCARD\r\nVERSION:3.0\r\nFN:X\r\nEND:VCARD\r\n"],
+    'no day' => [fn () => icsOf('DTSTART:yesterday')],
+    'every second, for ever' => [fn () => icsOf("DTSTART:20261125T080000Z\r\nDTEND:20261125T080001Z\r\nRRULE:FREQ=SECONDLY")],
+    'a nul' => ["BEGIN:VCALENDAR\0\r\nEND:VCALENDAR\r\n"],
+    'never' => [fn () => icsOf("DTSTART:20261125T080000Z\r\nRRULE:FREQ=NEVER")],
+]);
+
+it('places anew what was not begun in time', function () {
+    $batch = $this->batch(['method' => 'slow-cooker', 'school' => 'usual']);
+    expect(keptWarm($this, $batch))->toBe(['24 10:30-18:30']);
+    Carbon::setTestNow('2026-11-24T18:00:00Z');
+    app(CurrentHouse::class)->leave();
+    app()->call([new App\Jobs\KeepDiary, 'handle']);
+    expect(keptWarm($this, $batch))->toBe(['25 07:00-15:00']);
+});
+
+it('moistens with spirit first, and fills when it has stood', function () {
+    $batch = $this->batch(['method' => 'slow-cooker', 'spirit' => 'yes', 'herb' => ['id' => 'marshmallow-root', 'form' => 'powder']]);
+    $open = fn () => collect($this->atHouse('GET', "/batches/{$batch->uid}")->json('tasks'))->where('open', true)->pluck('key')->all();
+    expect($open())->toBe(['moisten']);
+    $this->atHouse('POST', "/batches/{$batch->uid}/tasks", ['task' => 'moisten', 'outcome' => 'done'])->assertOk();
+    $tasks = collect($this->atHouse('GET', "/batches/{$batch->uid}")->json('tasks'));
+    expect($open())->toBe(['fill'])->and(Carbon::parse($tasks->firstWhere('key', 'fill')['due_at'])->format('d H:i'))->toBe('24 20:00');
+    $this->atHouse('POST', '/batches', ['wish' => $this->wish(['spirit' => 'yes'])])->assertStatus(422)->assertJsonPath('faults.0.field', 'spirit');
+});

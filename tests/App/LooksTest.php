@@ -1,0 +1,134 @@
+<?php
+
+use App\House\CurrentHouse;
+use App\Models\Photo;
+use Illuminate\Support\Carbon;
+
+/** A picture of two fields, oil at the left and a card at the right, as a camera would send it. */
+function aPhoto(array $oil, array $card, string $kind = 'jpeg', int $side = 400): string
+{
+    $image = imagecreatetruecolor($side, $side);
+    imagefilledrectangle($image, 0, 0, intdiv($side, 2), $side, imagecolorallocate($image, ...$oil));
+    imagefilledrectangle($image, intdiv($side, 2), 0, $side, $side, imagecolorallocate($image, ...$card));
+    ob_start();
+    $kind === 'png' ? imagepng($image) : imagejpeg($image, null, 95);
+
+    return base64_encode((string) ob_get_clean());
+}
+
+/** The same picture with EXIF in it: turned a quarter, and a place in its text. */
+function withExif(string $base64, int $orientation): string
+{
+    $jpeg = (string) base64_decode($base64);
+    $tiff = "II*\0".pack('V', 8).pack('v', 1).pack('vvVvv', 0x0112, 3, 1, $orientation, 0).pack('V', 0).'59.2500 N, 2.6000 W';
+    $exif = "Exif\0\0".$tiff;
+
+    return base64_encode(substr($jpeg, 0, 2)."\xFF\xE1".pack('n', strlen($exif) + 2).$exif.substr($jpeg, 2));
+}
+
+/** @param  array<string, mixed>  $look */
+function looked(Tests\AppCase $test, $batch, array $look): Illuminate\Testing\TestResponse
+{
+    return $test->atHouse('POST', "/batches/{$batch->uid}/looks", ['what' => 'colour', ...$look]);
+}
+
+it('takes the light of the kitchen out by the white card', function () {
+    $batch = $this->batch();
+    looked($this, $batch, ['plain' => true, 'photo' => aPhoto([230, 210, 140], [255 * 0.9, 255 * 0.9, 255 * 0.9]), 'oil' => [0.25, 0.5], 'card' => [0.75, 0.5]])->assertOk();
+    $this->fill($batch);
+    Carbon::setTestNow(Carbon::now()->addDays(3));
+    // The same oil by a warm lamp: every channel dimmed in linear light as the card is. It must come out alike.
+    $lamp = fn (float $v, float $share): int => (int) round(255 * (($l = (($v / 255) > 0.04045 ? ((($v / 255) + 0.055) / 1.055) ** 2.4 : ($v / 255) / 12.92) * $share) > 0.0031308 ? 1.055 * $l ** (1 / 2.4) - 0.055 : 12.92 * $l));
+    $shares = [0.95, 0.8, 0.55];
+    $view = looked($this, $batch, ['photo' => aPhoto(array_map($lamp, [230, 210, 140], $shares), array_map($lamp, array_fill(0, 3, 255 * 0.9), $shares)), 'oil' => [0.25, 0.5], 'card' => [0.75, 0.5]])->assertOk()->json();
+    expect($view['colour']['points'][1]['value'])->toBeLessThan(1.5)
+        // Without the card it would be taken for another oil.
+        ->and(looked($this, $batch, ['photo' => aPhoto(array_map($lamp, [230, 210, 140], $shares), [9, 9, 9]), 'oil' => [0.25, 0.5]])->assertOk()->json('colour.points.2.value'))->toBeGreaterThan(8);
+});
+
+it('keeps a picture small, upright, and without where it was taken', function () {
+    $batch = $this->batch();
+    $this->fill($batch);
+    $sent = withExif(aPhoto([200, 180, 90], [250, 250, 250], side: 1600), 6);
+    expect((string) base64_decode($sent))->toContain('59.2500 N');
+    // Turned a quarter clockwise, what was at the left is above.
+    looked($this, $batch, ['photo' => 'data:image/jpeg;base64,'.$sent, 'oil' => [0.5, 0.2], 'card' => [0.5, 0.8]])->assertOk()->assertJsonPath('colour.points.0.swatch', fn (string $hex) => abs(hexdec(substr($hex, 1, 2)) - 200) < 6);
+    $photo = app(CurrentHouse::class)->within($this->house, fn () => Photo::query()->firstOrFail());
+    $size = getimagesizefromstring($photo->jpeg);
+    expect(max($size[0], $size[1]))->toBe(900)->and($photo->jpeg)->not->toContain('Exif')->not->toContain('59.25')->and(strlen($photo->jpeg))->toBeLessThan(200_000);
+    $this->atHouse('GET', "/batches/{$batch->uid}/photos/{$photo->uid}")->assertOk()->assertHeader('Content-Type', 'image/jpeg');
+    $other = $this->batch();
+    $this->atHouse('GET', "/batches/{$other->uid}/photos/{$photo->uid}")->assertNotFound();
+});
+
+it('refuses what is no picture, or an enormous one', function (string $photo) {
+    $batch = $this->batch();
+    $this->fill($batch);
+    looked($this, $batch, ['photo' => $photo, 'oil' => [0.5, 0.5]])->assertStatus(422)->assertJsonPath('faults.0.field', 'photo');
+})->with([
+    'words' => [base64_encode('hello there')],
+    'not base64' => ['***'],
+    'half a JPEG' => [fn () => base64_encode(substr((string) base64_decode(aPhoto([200, 180, 90], [250, 250, 250])), 0, 60))],
+    'a GIF' => [base64_encode("GIF89a\x10\x00\x10\x00\x80\x00\x00\x00\x00\x00\xff\xff\xff!\xf9\x04\x01\x00\x00\x00\x00,\x00\x00\x00\x00\x10\x00\x10\x00\x00\x02\x0e\x84\x8f\xa9\xcb\xed\x0f\xa3\x9c\xb4\xda\x8b\xb3>\x05\x00;")],
+    'a speck' => [fn () => aPhoto([200, 180, 90], [250, 250, 250], 'png', 8)],
+    // A header that says 30,000 by 30,000: refused before it is opened.
+    'a bomb' => [fn () => base64_encode("\x89PNG\r\n\x1a\n".pack('N', 13).'IHDR'.pack('NN', 30000, 30000)."\x08\x02\x00\x00\x00".pack('N', crc32('IHDR'.pack('NN', 30000, 30000)."\x08\x02\x00\x00\x00")))],
+]);
+
+it('says how much is still to come, or that there are too few looks', function () {
+    $batch = $this->batch();
+    looked($this, $batch, ['plain' => true, 'swatch' => '#f7edc3'])->assertOk();
+    $this->fill($batch);
+    expect($this->atHouse('GET', "/batches/{$batch->uid}/looks")->json('scent.says'))->toContain('Smell it every few days');
+    foreach ([3 => 3, 7 => 5, 14 => 7, 24 => 8] as $day => $score) {
+        Carbon::setTestNow(Carbon::parse('2026-11-24T10:00:00Z')->addDays($day));
+        $view = looked($this, $batch, ['what' => 'scent', 'score' => $score])->assertOk()->json();
+    }
+    expect($view['scent']['says'])->toMatch('/About \d+ % of the scent is still to come/')->and($view['colour']['says'])->toContain('every few days');
+    // Struck out in the logbook, a look counts no more.
+    $entry = collect($this->atHouse('GET', "/batches/{$batch->uid}")->json('entries'))->first(fn ($e) => str_contains($e['title'], 'Smelled: 8'));
+    $this->atHouse('POST', "/batches/{$batch->uid}/undo", ['entry' => $entry['id']])->assertOk();
+    expect($this->atHouse('GET', "/batches/{$batch->uid}/looks")->json('scent.says'))->toContain('3 of at least 4');
+});
+
+it('refuses a look with nothing to it', function (array $look, string $field) {
+    $batch = $this->batch();
+    $this->fill($batch);
+    looked($this, $batch, $look)->assertStatus(422)->assertJsonPath('faults.0.field', $field);
+})->with([
+    [[], 'swatch'],
+    [['swatch' => 'red'], 'swatch'],
+    [['what' => 'taste'], 'what'],
+    [['what' => 'scent'], 'score'],
+    [['what' => 'scent', 'score' => 11], 'score'],
+    [['photo' => 'x', 'oil' => [2, 2]], 'oil.0'],
+    [['photo' => 'x', 'oil' => [0.5]], 'oil'],
+]);
+
+it('tells a sunny place from a dull one, and takes real days for its own', function () {
+    $batch = $this->batch(['method' => 'solar']);
+    $this->fill($batch);
+    $house = fn (float $latitude) => $this->house->forceFill(['latitude' => $latitude, 'longitude' => 0])->save();
+    $house(59.25);
+    $north = $this->atHouse('GET', '/sun')->assertOk()->json();
+    expect($north['better'])->toBeFalse()->and($north['says'])->toContain('sun and shelf are the same');
+    $house(-33.0);
+    app(CurrentHouse::class)->leave();
+    expect($this->atHouse('GET', '/sun?bag=0&outdoors=1')->json('better'))->toBeTrue();
+    Carbon::setTestNow(Carbon::now()->addDays(10));
+    $before = $this->atHouse('GET', "/batches/{$batch->uid}/sun?bag=0")->assertOk()->json();
+    $csv = "day,cloud,low,high\n".implode("\n", array_map(fn (int $d) => "2026-11-{$d},100%,5,8", range(24, 30)))."\n2026-13-01,0.2,,\n2026-12-01,7,,\n2027-01-01,0.1,,\n";
+    $took = $this->atHouse('POST', '/weather', ['csv' => base64_encode($csv), 'do' => true])->assertOk()->json();
+    expect($took['taken'])->toBe(8)->and(array_column($took['refused'], 'row'))->toBe([9, 11]);
+    $after = $this->atHouse('GET', "/batches/{$batch->uid}/sun?bag=0")->json();
+    expect((float) $after['gathered_text'])->toBeLessThan((float) $before['gathered_text'])->and($after['days'][0]['measured'])->toBeTrue()->and($after['days'][0]['cloud'])->toBe(1);
+});
+
+it('writes down what was seen under the lid, and shows it on the shelf', function () {
+    $batch = $this->batch();
+    $this->fill($batch);
+    Carbon::setTestNow(Carbon::now()->addDays(8));
+    $this->atHouse('POST', "/batches/{$batch->uid}/tasks", ['task' => 'check', 'outcome' => 'done', 'seen' => ['herb_above', 'drops_wiped']])->assertOk()->assertJsonPath('jar.seen', 'herb stood out at the last look')
+        ->assertJsonPath('entries.0.title', 'Looked at it: herb above the oil, pushed under; drops under the lid, wiped');
+    $this->atHouse('POST', "/batches/{$batch->uid}/tasks", ['task' => 'check', 'outcome' => 'done', 'seen' => ['ghosts']])->assertStatus(422);
+});
