@@ -22,6 +22,7 @@ use Kettle\Recipe\KitchenReader;
 
 require __DIR__.'/../vendor/autoload.php';
 require __DIR__.'/Client.php';
+require __DIR__.'/stove.php';
 $app = require __DIR__.'/../bootstrap/app.php';
 $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
 
@@ -191,6 +192,8 @@ $report = [
     'core_plan' => core(WISH, fn (Bench $bench, $kitchen) => $bench->document($bench->plan(WISH, $kitchen), $kitchen), 2),
     'core_everything' => core(FULL, fn (Bench $bench, $kitchen) => $bench->answer($bench->plan(FULL, $kitchen), $kitchen), 8),
 ];
+$report['warm_hours_of_a_million_readings'] = aMillionReadings();
+$report['diary_of_40_batches_3_cookers_120_days'] = aBusyDiary();
 $password = Str::random(24);
 $keeper = User::query()->create(['name' => 'Bench', 'email' => Str::random(8).'@example.org', 'password' => $password, 'prefs' => User::PREFS]);
 Auth::setUser($keeper);
@@ -204,6 +207,11 @@ foreach ([[20, 20], [5000, 2000]] as [$batches, $lots]) {
     $eye = shell_exec(sprintf('node bench/eye.mjs %s %s %s %s', escapeshellarg((string) config('app.url')), escapeshellarg($house->uid), escapeshellarg($keeper->email), escapeshellarg($password)));
     $report['to_the_eye']["{$batches} batches, {$lots} lots"] = json_decode((string) $eye, true) + ['aim_median_ms' => 150, 'aim_p95_ms' => 300];
 }
+$base = (string) config('app.url');
+[$pot, $key] = aWarmPot($kitchen = house($keeper, 2));
+$report['readings_taken_in'] = takenIn($base, $pot, $key, 1500);
+$report['pages_held_open'] = pagesHeld($client, $kitchen, $base, $pot, $key, 50);
+$report['page_of_a_day_of_readings'] = aDayOfReadings($client, house($keeper, 2));
 $report['first_screen'] = firstScreen();
 $report['cold_start_to_ready_ms'] = (int) getenv('COLD_START_MS');
 

@@ -73,11 +73,19 @@ const steps = {
     await page.getByText('What came and went').waitFor()
     await page.getByRole('button', { name: 'Look at it now' }).click()
   },
-  async oils(page, house) {
-    await steps.bench(page, house)
-    await page.getByRole('tab', { name: 'Which oil' }).click()
-    await page.getByText('All 31 oils').scrollIntoViewIfNeeded()
-    await page.getByRole('tab', { name: 'Which oil' }).evaluate((tab) => tab.scrollIntoView())
+  async stove(page, house) {
+    await page.goto(house + '/stove')
+    await page.getByText('Settles at').waitFor()
+    await page.getByRole('heading', { name: 'Put to warm' }).evaluate((head) => head.scrollIntoView())
+  },
+  async pot(page, house) {
+    await page.goto(house + '/stove')
+    await page.getByRole('link', { name: /marshmallow root/ }).click()
+    await page.getByText('Since it was begun').waitFor()
+  },
+  async diary(page, house) {
+    await page.goto(house + '/diary')
+    await page.getByText('Away', { exact: true }).waitFor()
   },
   async ways(page, house) {
     await steps.bench(page, house)
@@ -105,13 +113,14 @@ async function take(name, step, options, file = name) {
   const page = await open(options)
   const house = name === 'door' ? '' : await enter(page)
   await steps[step](page, house)
-  await page.waitForLoadState('networkidle')
+  // A page that listens is never idle.
+  step === 'pot' ? await page.waitForTimeout(800) : await page.waitForLoadState('networkidle')
   await page.screenshot({ path: `${out}/${file}.png` })
   await page.context().close()
 }
 
 for (const name of Object.keys(steps)) await take(name, name, {})
 const phone = { viewport: { width: 390, height: 844 }, isMobile: true }
-for (const name of ['today', 'bench', 'shelf', 'stores']) await take(name, name, phone, `${name}-phone`)
+for (const name of ['today', 'pot']) await take(name, name, phone, `${name}-phone`)
 await take('bench', 'bench', { colorScheme: 'dark' }, 'bench-night')
 await browser.close()

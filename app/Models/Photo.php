@@ -4,6 +4,7 @@ namespace App\Models;
 
 use App\House\BelongsToHouse;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
  * A picture of the oil, made small and without its metadata.
@@ -18,6 +19,12 @@ class Photo extends Model
     use BelongsToHouse;
 
     protected $guarded = [];
+
+    /** @return BelongsTo<Batch, $this> */
+    public function batch(): BelongsTo
+    {
+        return $this->belongsTo(Batch::class);
+    }
 
     public function getRouteKeyName(): string
     {

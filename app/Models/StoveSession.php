@@ -32,6 +32,7 @@ use Kettle\Warmth\Band;
  * @property-read Collection<int, StoveJar> $jars
  * @property-read Collection<int, StoveProbe> $probes
  * @property-read ?Cooker $cooker
+ * @property-read Collection<int, StoveEvent> $events
  */
 class StoveSession extends Model
 {

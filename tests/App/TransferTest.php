@@ -201,3 +201,35 @@ it('takes in or refuses, whatever was done to the file, and every page still ope
     [2],
     [3],
 ]);
+
+it('takes cookers, warm sessions with their line, days away, weather and pictures out and in, once', function () {
+    $batch = $this->batch(['method' => 'slow-cooker', 'school' => 'usual', 'jar' => $this->jarOf(505)->uid]);
+    $this->fill($batch);
+    $this->atHouse('POST', '/cookers', ['called' => 'the oval one', 'shape' => 'oval', 'length' => '300 mm', 'width' => '210 mm', 'height' => '140 mm', 'method' => 'slow-cooker'])->assertOk();
+    $cooker = collect($this->atHouse('GET', '/stove')->json('cookers'))->firstWhere('called', 'the oval one')['id'];
+    $pot = $this->atHouse('POST', '/stove', ['cooker' => $cooker, 'setting' => 'Warm', 'batches' => [$batch->uid], 'watch' => 'hand'])->json('id');
+    foreach ([46, 49, 62] as $warmth) {
+        Carbon::setTestNow(Carbon::now()->addMinutes(40));
+        $this->atHouse('POST', "/stove/{$pot}/reading", ['warmth' => (string) $warmth])->assertOk();
+    }
+    $this->atHouse('POST', "/stove/{$pot}/tend", ['what' => 'end'])->assertOk();
+    $this->atHouse('POST', '/absences', ['from' => '2026-12-24', 'to' => '2026-12-26'])->assertOk();
+    $this->atHouse('POST', '/weather', ['csv' => base64_encode("day,cloud\n2026-11-20,0.4\n"), 'do' => true])->assertOk();
+    $image = imagecreatetruecolor(60, 60);
+    ob_start();
+    imagejpeg($image);
+    $this->atHouse('POST', "/batches/{$batch->uid}/looks", ['what' => 'colour', 'photo' => base64_encode((string) ob_get_clean()), 'oil' => [0.5, 0.5]])->assertOk();
+    $before = $this->atHouse('GET', "/batches/{$batch->uid}/warmth")->json();
+    $file = $this->atHouse('GET', '/export')->assertOk()->json();
+    $own = $this->aHouse($this->keeper, 'Another');
+    $first = $this->call_('POST', "/houses/{$own->uid}/import", $file);
+    expect($first->json('detail'))->toBeNull()->and($first->json('says'))->toContain('5 things of the stove');
+    $after = $this->call_('GET', "/houses/{$own->uid}/batches/{$batch->uid}/warmth")->assertOk()->json();
+    expect($after['had_text'])->toBe($before['had_text'])->and($after['sessions'][0]['over_text'])->toBe($before['sessions'][0]['over_text'])->and($after['sessions'][0]['chart']['points'])->toBe($before['sessions'][0]['chart']['points']);
+    expect($this->call_('POST', "/houses/{$own->uid}/import", $file)->json('says'))->toContain('here already');
+    // What went out goes out the same from there.
+    $again = $this->call_('GET', "/houses/{$own->uid}/export")->json();
+    foreach (['weather', 'photos', 'absences'] as $part) {
+        expect($again[$part])->toBe($file[$part]);
+    }
+});

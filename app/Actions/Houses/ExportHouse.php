@@ -20,7 +20,7 @@ final readonly class ExportHouse
 {
     public const FORMAT = 'warm-kettle-house';
 
-    public function __construct(private CurrentHouse $current)
+    public function __construct(private CurrentHouse $current, private ExportStove $stove)
     {
     }
 
@@ -33,7 +33,8 @@ final readonly class ExportHouse
             'format' => self::FORMAT,
             'version' => 1,
             'exported_at' => $this->moment(Carbon::now()),
-            'house' => [...$house->only(['name', 'time_zone', 'measures', 'wake', 'bed']), 'drops_per_ml' => (float) $house->drops_per_ml, 'currency' => $house->currency, 'room_c' => (float) $house->room_c, 'things' => $house->things],
+            'house' => [...$house->only(['name', 'time_zone', 'measures', 'wake', 'bed']), 'drops_per_ml' => (float) $house->drops_per_ml, 'currency' => $house->currency, 'room_c' => (float) $house->room_c, 'things' => $house->things,
+                'latitude' => $house->latitude === null ? null : (float) $house->latitude, 'longitude' => $house->longitude === null ? null : (float) $house->longitude, 'height_m' => $house->height_m, 'facing' => $house->facing, 'home' => $house->home === null ? null : (object) $house->home],
             'people' => array_values(Membership::query()->where('house_id', $house->id)->with('user')->orderBy('id')->get()->map(
                 fn (Membership $m) => ['name' => $m->user->name, 'email' => $m->user->email, 'role' => $m->role->value],
             )->all()),
@@ -49,6 +50,7 @@ final readonly class ExportHouse
                 ->map(fn (Lot $lot) => $this->lot($lot))->all()),
             'recipes' => array_values(Recipe::withTrashed()->with(['versions' => fn ($query) => $query->orderBy('number')])->orderBy('id')->get()
                 ->map(fn (Recipe $recipe) => $this->recipe($recipe))->all()),
+            ...($this->stove)(),
         ];
     }
 

@@ -3,6 +3,7 @@
 namespace App\Actions\Houses;
 
 use App\Actions\Batches\FoldBatch;
+use App\Actions\Stove\PlanDiary;
 use App\House\CurrentHouse;
 use App\Http\Shapes\Imported;
 use App\Models\Batch;
@@ -31,7 +32,7 @@ use Opis\JsonSchema\Validator;
  */
 final readonly class ImportHouse
 {
-    public function __construct(private FoldBatch $fold, private CurrentHouse $current, private Tables $tables, private ImportStores $stores)
+    public function __construct(private FoldBatch $fold, private CurrentHouse $current, private Tables $tables, private ImportStores $stores, private ImportStove $stove, private PlanDiary $diary)
     {
     }
 
@@ -68,9 +69,12 @@ final readonly class ImportHouse
             $lots = $this->stores->lots($house['lots'] ?? []);
             $recipes = $this->stores->recipes($house['recipes'] ?? []);
 
-            return new Imported($batches, $entries, $jars, $bottles, $here, $lots, $recipes, $batches + $entries + $jars + $bottles + $lots + $recipes === 0
+            $stove = ($this->stove)($house);
+            $batches + $entries > 0 && ($this->diary)('as a house was taken in');
+
+            return new Imported($batches, $entries, $jars, $bottles, $here, $lots, $recipes, $batches + $entries + $jars + $bottles + $lots + $recipes + $stove === 0
                 ? 'Everything in that file is here already; nothing was changed.'
-                : sprintf('Taken in: %d batches with %d lines of their logbooks, %d jar sizes, %d bottle sizes, %d lots, %d recipes. %d batches were here already.', $batches, $entries, $jars, $bottles, $lots, $recipes, $here));
+                : sprintf('Taken in: %d batches with %d lines of their logbooks, %d jar sizes, %d bottle sizes, %d lots, %d recipes, %d things of the stove. %d batches were here already.', $batches, $entries, $jars, $bottles, $lots, $recipes, $stove, $here));
         });
     }
 
