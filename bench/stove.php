@@ -28,17 +28,22 @@ use Kettle\Warmth\WarmHours;
 /** @return array<string, mixed> warm hours of a million readings, as they would come from a database */
 function aMillionReadings(): array
 {
-    $readings = (function (): Generator {
+    $readings = function (): Generator {
         for ($i = 0; $i < 1_000_000; $i++) {
             yield [$i * 10, 49 + 8 * sin($i / 900)];
         }
-    })();
+    };
+    // What it costs to make them up is none of its cost.
+    $from = hrtime(true);
+    foreach ($readings() as [$at, $celsius]) {
+    }
+    $making = (hrtime(true) - $from) / 1e6;
     $before = memory_get_usage();
     memory_reset_peak_usage();
     $from = hrtime(true);
-    $hours = WarmHours::over($readings, Band::of(43, 49, 60))->hours();
+    $hours = WarmHours::over($readings(), Band::of(43, 49, 60))->hours();
 
-    return ['ms' => round((hrtime(true) - $from) / 1e6), 'memory_kb' => round((memory_get_peak_usage() - $before) / 1024), 'hours' => round($hours), 'aim_ms' => 1000, 'aim_memory_kb' => 65536];
+    return ['ms' => round((hrtime(true) - $from) / 1e6 - $making), 'making_them_up_ms' => round($making), 'memory_kb' => round((memory_get_peak_usage() - $before) / 1024), 'hours' => round($hours), 'aim_ms' => 1000, 'aim_memory_kb' => 65536];
 }
 
 /** @return array<string, mixed> 40 batches of three warmths in three cookers, people away now and then */
@@ -187,9 +192,11 @@ function pagesHeld(Client $client, House $house, string $base, StoveSession $ses
     curl_setopt_array($curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_POST => true, CURLOPT_POSTFIELDS => json_encode(['readings' => [['at' => now()->getTimestamp(), 'c' => 50.5]]]), CURLOPT_HTTPHEADER => ['Content-Type: application/json', "Authorization: Bearer {$key}"]]);
     curl_exec($curl);
     $heard = [];
+    $text = array_fill(0, $pages, '');
     while (count($heard) < $pages && (hrtime(true) - $from) / 1e9 < 10) {
         foreach ($held as $i => $stream) {
-            if (! isset($heard[$i]) && str_contains((string) stream_get_contents($stream), 'event: changed')) {
+            $text[$i] .= stream_get_contents($stream);
+            if (! isset($heard[$i]) && str_contains($text[$i], 'event: changed')) {
                 $heard[$i] = (hrtime(true) - $from) / 1e6;
             }
         }

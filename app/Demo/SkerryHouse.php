@@ -15,6 +15,7 @@ use App\Actions\Recipes\KeepRecipe;
 use App\Actions\Stores\CheckLot;
 use App\Actions\Stores\KeepLot;
 use App\Actions\Stove\Cookers;
+use App\Actions\Stove\PlanDiary;
 use App\Actions\Stove\StartSession;
 use App\Actions\Stove\TakeReadings;
 use App\Actions\Stove\Tend;
@@ -24,6 +25,7 @@ use App\House\Role;
 use App\Models\Batch;
 use App\Models\BottleSize;
 use App\Models\Cooker;
+use App\Models\DiaryMove;
 use App\Models\House;
 use App\Models\Jar;
 use App\Models\LogEntry;
@@ -70,6 +72,7 @@ final class SkerryHouse
         private readonly Absences $absences,
         private readonly Tables $tables,
         private readonly TakeLook $look,
+        private readonly PlanDiary $diary,
     ) {
     }
 
@@ -127,6 +130,10 @@ final class SkerryHouse
         $this->settling('mullein-flower', ['olive'], '355 mL', 2, 'the south wall, August', 'A cloud in the middle since this morning. Warm a spoonful before bottling.');
         $this->scorched();
         $this->warming();
+        // The days to come are placed as of now, with nothing moved that nobody saw.
+        Carbon::setTestNow($this->now);
+        ($this->diary)('');
+        DiaryMove::query()->delete();
     }
 
     /** What stands in the cupboard: enough, too little, going off and gone off. */

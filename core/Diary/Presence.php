@@ -135,6 +135,9 @@ final readonly class Presence
      */
     public function whileFrom(\DateTimeImmutable $moment): ?array
     {
+        if ($this->week === [] && $this->absences === []) {
+            return $this->whileOfAnyDay($moment);
+        }
         for ($ahead = 0; $ahead <= self::LOOK_DAYS; $ahead++) {
             foreach ($this->on($moment->setTime(0, 0)->modify("+{$ahead} days")) as $while) {
                 $from = max($moment, $while['from']);
@@ -147,9 +150,29 @@ final readonly class Presence
         return null;
     }
 
+    /**
+     * The same where every day is like another, which is most houses and the quicker.
+     *
+     * @return array{from: \DateTimeImmutable, to: \DateTimeImmutable}
+     */
+    private function whileOfAnyDay(\DateTimeImmutable $moment): array
+    {
+        $from = max($moment, $this->from($moment));
+        $to = $this->to($moment);
+        if ($to->getTimestamp() - $from->getTimestamp() >= self::LEAST_MINUTES * 60) {
+            return ['from' => $from, 'to' => $to];
+        }
+        $next = $moment->modify('+1 day');
+
+        return ['from' => $this->from($next), 'to' => $this->to($next)];
+    }
+
     /** The moment itself when somebody is up and at home, else the next time somebody is. */
     public function nextAwake(\DateTimeImmutable $moment): \DateTimeImmutable
     {
+        if ($this->week === [] && $this->absences === []) {
+            return $moment > $this->to($moment) ? $this->from($moment->modify('+1 day')) : max($moment, $this->from($moment));
+        }
         foreach ($this->on($moment) as $while) {
             if ($moment >= $while['from'] && $moment <= $while['to']) {
                 return $moment;

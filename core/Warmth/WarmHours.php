@@ -34,13 +34,25 @@ final class WarmHours
 
     private float $lastC = 0.0;
 
+    private ?float $lastWorth = null;
+
     private int $count = 0;
 
     private readonly float $rate;
 
-    public function __construct(private readonly Band $band, private readonly int $reach = self::REACH)
+    // The band's own, at hand: a long log asks for them a million times.
+    private readonly float $low;
+
+    private readonly float $target;
+
+    private readonly float $ceiling;
+
+    public function __construct(Band $band, private readonly int $reach = self::REACH)
     {
         $this->rate = log(self::Q10) / 10;
+        $this->low = $band->low;
+        $this->target = $band->target;
+        $this->ceiling = $band->ceiling;
     }
 
     /**
@@ -61,20 +73,30 @@ final class WarmHours
     /** @throws WarmthRefused */
     public function take(int $at, float $celsius): void
     {
-        if (! is_finite($celsius) || $celsius < -30 || $celsius > 150) {
+        if (! ($celsius >= -30 && $celsius <= 150)) {
             throw WarmthRefused::reading($celsius);
         }
+        // How fast hours are gathered at this warmth: reckoned once for the line to it and the line from it.
+        $worth = exp($this->rate * ($celsius - $this->target));
         if ($this->last !== null) {
             $seconds = $at - $this->last;
             if ($seconds <= 0) {
                 throw WarmthRefused::order();
             }
-            $seconds > $this->reach ? $this->gapSeconds += $seconds : $this->between($this->lastC, $celsius, $seconds);
+            if ($seconds > $this->reach) {
+                $this->gapSeconds += $seconds;
+            } else {
+                $this->between($this->lastC, $celsius, $seconds, $this->lastWorth ?? exp($this->rate * ($this->lastC - $this->target)), $worth);
+            }
+        } else {
+            $this->from = $at;
         }
-        $this->from ??= $at;
         $this->last = $at;
         $this->lastC = $celsius;
-        $this->peak = max($this->peak ?? $celsius, $celsius);
+        $this->lastWorth = $worth;
+        if ($this->peak === null || $celsius > $this->peak) {
+            $this->peak = $celsius;
+        }
         $this->count++;
     }
 
@@ -118,7 +140,7 @@ final class WarmHours
     /** How fast hours are gathered at a warmth: 1 at the target, 0 outside the band. */
     public function rateAt(float $celsius): float
     {
-        return $celsius < $this->band->low || $celsius > $this->band->ceiling ? 0.0 : exp($this->rate * ($celsius - $this->band->target));
+        return $celsius < $this->low || $celsius > $this->ceiling ? 0.0 : exp($this->rate * ($celsius - $this->target));
     }
 
     /** Weighted hours at warmth: what the planned hours are measured by. */
@@ -153,28 +175,30 @@ final class WarmHours
         return $this->count;
     }
 
-    /** A straight line from one warmth to another over so many seconds. */
-    private function between(float $a, float $b, int $seconds): void
+    /** A straight line from one warmth to another over so many seconds; with what each end is worth. */
+    private function between(float $a, float $b, int $seconds, float $worthA, float $worthB): void
     {
-        $low = min($a, $b);
-        $high = max($a, $b);
-        if ($high > $this->band->ceiling) {
-            $this->overSeconds += $high - $low < 1e-9 ? $seconds : $seconds * ($high - max($low, $this->band->ceiling)) / ($high - $low);
-        }
-        $from = max($low, $this->band->low);
-        $to = min($high, $this->band->ceiling);
-        if ($from > $to) {
-            return;
-        }
-        if ($high - $low < 1e-9) {
+        $low = $this->low;
+        $ceiling = $this->ceiling;
+        $rise = $b - $a;
+        if ($a >= $low && $b >= $low && $a <= $ceiling && $b <= $ceiling) {
+            // The integral of 2^((T - target)/10) along a straight line, in closed form.
             $this->plainHours += $seconds / 3600;
-            $this->hours += $seconds / 3600 * exp($this->rate * ($low - $this->band->target));
+            $this->hours += $rise > 1e-6 || $rise < -1e-6 ? $seconds / 3600 * ($worthB - $worthA) / ($rise * $this->rate) : $seconds / 3600 * $worthA;
 
             return;
         }
-        // The integral of 2^((T - target)/10) along a straight line, in closed form.
-        $each = $seconds / ($high - $low) / 3600;
+        [$least, $most] = $rise < 0 ? [$b, $a] : [$a, $b];
+        if ($most > $ceiling) {
+            $this->overSeconds += $most - $least < 1e-9 ? $seconds : $seconds * ($most - max($least, $ceiling)) / ($most - $least);
+        }
+        $from = max($least, $low);
+        $to = min($most, $ceiling);
+        if ($from > $to) {
+            return;
+        }
+        $each = $seconds / ($most - $least) / 3600;
         $this->plainHours += $each * ($to - $from);
-        $this->hours += $each * (exp($this->rate * ($to - $this->band->target)) - exp($this->rate * ($from - $this->band->target))) / $this->rate;
+        $this->hours += $each * (exp($this->rate * ($to - $this->target)) - exp($this->rate * ($from - $this->target))) / $this->rate;
     }
 }

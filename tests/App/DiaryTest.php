@@ -20,36 +20,23 @@ function icsOf(string ...$events): string
     return "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//test//EN\r\n".implode('', array_map(fn (string $e) => "BEGIN:VEVENT\r\nUID:".md5($e)."\r\nDTSTAMP:20261101T000000Z\r\n{$e}\r\nEND:VEVENT\r\n", $events))."END:VCALENDAR\r\n";
 }
 
-/** What Python's own reading of the text makes of it; a reader other than the one that wrote it. */
+/** What a general parser other than the one that wrote it makes of it: icalendar (Debian's python3-icalendar). */
 function readByAnother(string $ics): array
 {
     return python(sprintf(<<<'PY'
-import json, re, base64
-text = base64.b64decode('%s').decode()
-assert text.endswith('\r\n')
-lines = []
-for raw in text.split('\r\n')[:-1]:
-    assert len(raw.encode()) <= 75, raw
-    if raw[:1] in ' \t': lines[-1] += raw[1:]
-    else: lines.append(raw)
-events, now, stack = [], None, []
-for line in lines:
-    m = re.match(r'^([A-Za-z0-9-]+)((?:;[A-Za-z0-9-]+=(?:"[^"]*"|[^";:,]*))*):(.*)$', line)
-    assert m, line
-    name, value = m.group(1).upper(), m.group(3)
-    if name == 'BEGIN':
-        stack.append(value)
-        if value == 'VEVENT': now = {}
-    elif name == 'END':
-        assert stack.pop() == value
-        if value == 'VEVENT': events.append(now)
-    elif now is not None:
-        assert name not in now, name
-        now[name] = value.replace('\\n', '\n').replace('\\,', ',').replace('\\;', ';').replace('\\\\', '\\')
-assert not stack
-for e in events:
-    assert {'UID', 'DTSTAMP', 'DTSTART', 'DTEND', 'SUMMARY'} <= set(e), e
-    assert re.match(r'^\d{8}T\d{6}Z$', e['DTSTART']) and e['DTSTART'] < e['DTEND']
+import json, base64
+from icalendar import Calendar
+text = base64.b64decode('%s')
+# RFC 5545, 3.1: lines of at most 75 octets, each ended by CRLF.
+assert text.endswith(b'\r\n') and all(len(line) <= 75 for line in text.split(b'\r\n'))
+calendar = Calendar.from_ical(text)
+assert calendar['VERSION'] == '2.0' and calendar['PRODID']
+events = []
+for event in calendar.walk('VEVENT'):
+    assert not event.errors, event.errors
+    start, end = event['DTSTART'].dt, event['DTEND'].dt
+    assert start.tzinfo is not None and start < end and event['DTSTAMP'].dt
+    events.append({'UID': str(event['UID']), 'DTSTART': start.strftime('%%Y%%m%%dT%%H%%M%%SZ'), 'DTEND': end.strftime('%%Y%%m%%dT%%H%%M%%SZ'), 'SUMMARY': str(event['SUMMARY'])})
 print(json.dumps(events))
 PY, base64_encode($ics)));
 }

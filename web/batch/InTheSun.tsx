@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import { base64 } from '../parts/base64'
+import { Refused } from '../parts/Listed'
 import { Notice, Trouble } from '../parts/Notice'
 import { useWidth } from '../parts/useWidth'
 
@@ -147,13 +148,7 @@ function Weather() {
             {write.data.taken} days taken in
             {write.data.refused.length > 0 ? `, ${write.data.refused.length} refused` : ''}.
           </p>
-          <ul>
-            {write.data.refused.map((no) => (
-              <li key={no.row}>
-                <span className="text-soft">line {no.row}</span> {no.sentence}
-              </li>
-            ))}
-          </ul>
+          <Refused lines={write.data.refused} />
         </div>
       ) : null}
     </details>

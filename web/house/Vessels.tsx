@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { type Shape, useHouseId, useWrite } from '../api/hooks'
 import { Button } from '../parts/Button'
 import { Field } from '../parts/Field'
+import { Listed } from '../parts/Listed'
 import { Trouble } from '../parts/Notice'
 
 /** The house's jars and bottles. What is taken off the list stays with the batches made in it. */
@@ -50,21 +51,9 @@ export function Vessels({ house, keeps }: { house: Shape<'HouseView'>; keeps: bo
 
 function Line({ name, detail, onOff }: { name: string; detail: string; onOff: (() => void) | undefined }) {
   return (
-    <li className="border-line flex items-center justify-between gap-3 border-b py-1">
-      <span>
-        {name} <span className="text-soft block">{detail}</span>
-      </span>
-      {onOff ? (
-        <button
-          type="button"
-          className="min-h-11 underline underline-offset-4"
-          aria-label={`Take the ${name} off the list`}
-          onClick={onOff}
-        >
-          off
-        </button>
-      ) : null}
-    </li>
+    <Listed called={`the ${name}`} onOff={onOff}>
+      {name} <span className="text-soft block">{detail}</span>
+    </Listed>
   )
 }
 

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { type Shape, useHouseId, useWrite } from '../api/hooks'
 import { Button } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
+import { Listed } from '../parts/Listed'
 import { Trouble } from '../parts/Notice'
 
 const KINDS = [
@@ -29,29 +30,25 @@ export function Cookers({ cookers, keeps }: { cookers: Shape<'CookerView'>[]; ke
       </h2>
       <ul>
         {cookers.map((cooker) => (
-          <li key={cooker.id} className="border-line flex items-start justify-between gap-3 border-b py-2">
-            <span>
-              <strong>{cooker.called}</strong>
-              {cooker.in_use ? ', in use' : ''}
-              <span className="text-soft block">
-                {cooker.size_text}; {cooker.methods_text}
-              </span>
-              <span className="text-soft block">
-                {cooker.settings.map((each) => `${each.name} ${each.text}`).join(', ')}; {cooker.loss_text};{' '}
-                {cooker.learned_text ?? 'a common pot’s figures, not learned yet'}
-              </span>
+          <Listed
+            key={cooker.id}
+            called={cooker.called}
+            onOff={
+              keeps
+                ? () => remove.mutate({ method: 'DELETE', path: `/houses/${house}/cookers/${cooker.id}` })
+                : undefined
+            }
+          >
+            <strong>{cooker.called}</strong>
+            {cooker.in_use ? ', in use' : ''}
+            <span className="text-soft block">
+              {cooker.size_text}; {cooker.methods_text}
             </span>
-            {keeps ? (
-              <button
-                type="button"
-                className="min-h-11 underline underline-offset-4"
-                aria-label={`Take ${cooker.called} off the list`}
-                onClick={() => remove.mutate({ method: 'DELETE', path: `/houses/${house}/cookers/${cooker.id}` })}
-              >
-                off
-              </button>
-            ) : null}
-          </li>
+            <span className="text-soft block">
+              {cooker.settings.map((each) => `${each.name} ${each.text}`).join(', ')}; {cooker.loss_text};{' '}
+              {cooker.learned_text ?? 'a common pot’s figures, not learned yet'}
+            </span>
+          </Listed>
         ))}
       </ul>
       <Trouble problem={remove.error} />
@@ -129,25 +126,21 @@ export function Thermometers({ probes, keeps }: { probes: Shape<'ProbeView'>[]; 
       ) : (
         <ul>
           {probes.map((probe) => (
-            <li key={probe.id} className="border-line flex items-center justify-between gap-3 border-b py-1">
-              <span>
-                <strong>{probe.called}</strong>{' '}
-                <span className="text-soft">
-                  {probe.kind_text}
-                  {probe.busy ? ', in a pot' : ''}
-                </span>
+            <Listed
+              key={probe.id}
+              called={probe.called}
+              onOff={
+                keeps
+                  ? () => remove.mutate({ method: 'DELETE', path: `/houses/${house}/probes/${probe.id}` })
+                  : undefined
+              }
+            >
+              <strong>{probe.called}</strong>{' '}
+              <span className="text-soft">
+                {probe.kind_text}
+                {probe.busy ? ', in a pot' : ''}
               </span>
-              {keeps ? (
-                <button
-                  type="button"
-                  className="min-h-11 underline underline-offset-4"
-                  aria-label={`Take ${probe.called} off the list`}
-                  onClick={() => remove.mutate({ method: 'DELETE', path: `/houses/${house}/probes/${probe.id}` })}
-                >
-                  off
-                </button>
-              ) : null}
-            </li>
+            </Listed>
           ))}
         </ul>
       )}

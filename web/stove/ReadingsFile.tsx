@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { type Shape, useHouseId, useWrite } from '../api/hooks'
 import { base64 } from '../parts/base64'
 import { Button } from '../parts/Button'
+import { Refused } from '../parts/Listed'
 import { Trouble } from '../parts/Notice'
 
 /** A thermometer's own log as CSV: what would be taken is seen first. */
@@ -50,13 +51,7 @@ export function ReadingsFile({ session }: { session: string }) {
                 Take them in
               </Button>
             )}
-            <ul>
-              {taken.refused.map((no) => (
-                <li key={no.row}>
-                  <span className="text-soft">line {no.row}</span> {no.sentence}
-                </li>
-              ))}
-            </ul>
+            <Refused lines={taken.refused} />
           </div>
         ) : null}
       </div>

@@ -7,9 +7,11 @@ const LEAST_MS = 900
 const EVERY_MS = 20_000
 const DEAF_MS = 6_000
 
+/** A stream that was refused is asked for again after so long, ms. */
+const AGAIN_MS = 4_000
+
 /**
  * Follows a pot by server-sent events, and by asking now and then; says whether it can be heard.
- * The browser takes a broken stream up again by itself.
  */
 export function useLive(address: string | undefined, refetch: () => unknown): boolean {
   const [heard, setHeard] = useState(true)
@@ -28,23 +30,37 @@ export function useLive(address: string | undefined, refetch: () => unknown): bo
   }, [address])
   const alive = address !== undefined
   useEffect(() => {
-    if (!alive || token.current === undefined) return undefined
-    const source = new EventSource(token.current)
+    if (!alive) return undefined
+    let source: EventSource | undefined
     let last = 0
     let waiting: ReturnType<typeof setTimeout> | undefined
-    source.addEventListener('changed', () => {
-      const wait = Math.max(0, last + LEAST_MS - Date.now())
-      waiting ??= setTimeout(() => {
-        last = Date.now()
-        waiting = undefined
-        void latest.current()
-      }, wait)
-    })
-    source.addEventListener('open', () => setHeard(true))
-    source.addEventListener('error', () => setHeard(false))
+    let again: ReturnType<typeof setTimeout> | undefined
+    const listen = () => {
+      if (token.current === undefined) return
+      source = new EventSource(token.current)
+      source.addEventListener('changed', () => {
+        const wait = Math.max(0, last + LEAST_MS - Date.now())
+        waiting ??= setTimeout(() => {
+          last = Date.now()
+          waiting = undefined
+          void latest.current()
+        }, wait)
+      })
+      source.addEventListener('open', () => setHeard(true))
+      source.addEventListener('error', () => {
+        setHeard(false)
+        // A stream that broke is taken up by the browser itself; one that was refused is not.
+        if (source?.readyState === EventSource.CLOSED) {
+          clearTimeout(again)
+          again = setTimeout(listen, AGAIN_MS)
+        }
+      })
+    }
+    listen()
     return () => {
       clearTimeout(waiting)
-      source.close()
+      clearTimeout(again)
+      source?.close()
     }
   }, [alive])
   return heard
