@@ -233,7 +233,7 @@ final class CookerDiary
             // From the switching on: the hours are those still to come from then.
             $on = min($since);
             $while = $this->presence->whileFrom($on);
-            $to = $on->modify('+'.max(1, (int) round($hours * 3600)).' seconds');
+            $to = Later::seconds($on, max(1, (int) round($hours * 3600)));
             $stops = $jobs[0]->attended && $while !== null && $while['from'] == $on ? min($to, $while['to']) : $to;
             $left = ($to->getTimestamp() - $stops->getTimestamp()) / 3600;
 

@@ -37,7 +37,7 @@ final readonly class CookerRun
         foreach ($this->sessions as $session) {
             $length = min($seconds, $session['to']->getTimestamp() - $session['from']->getTimestamp());
             if ($length > 0) {
-                $slots[] = ['from' => $session['from'], 'to' => $session['from']->modify("+{$length} seconds")];
+                $slots[] = ['from' => $session['from'], 'to' => Later::seconds($session['from'], $length)];
                 $seconds -= $length;
             }
         }

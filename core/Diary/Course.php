@@ -87,7 +87,7 @@ final readonly class Course
 
         // From when it can be put to warm: filled, off again, and not before somebody put it off to.
         $warmFrom = $method->heated ? max(
-            ($filledAt ?? $later['fill'] ?? $timetable->fillAt)->modify('+'.Timetable::FILLING_MINUTES.' minutes'),
+            Later::minutes($filledAt ?? $later['fill'] ?? $timetable->fillAt, Timetable::FILLING_MINUTES),
             $warmed->sessions === [] ? null : $warmed->sessions[count($warmed->sessions) - 1]['to'],
             $later['warm_on'.($warmed->nth() > 1 ? '-'.$warmed->nth() : '')] ?? null,
         ) : null;
@@ -166,7 +166,7 @@ final readonly class Course
     {
         $tasks = [];
         if ($last('top_up') === null) {
-            $tasks[] = self::task(Step::TopUp, $presence->nextAwake($times->fillAt->modify('+1 hour')), $method, open: $filled);
+            $tasks[] = self::task(Step::TopUp, $presence->nextAwake(Later::hours($times->fillAt, 1)), $method, open: $filled);
         }
         $every = [[Step::Shake, $method->shakeEveryH], [Step::Check, self::CHECK_EVERY_H]];
         foreach ($every as [$step, $hours]) {
@@ -195,7 +195,7 @@ final readonly class Course
             if ($on === null) {
                 $tasks[] = self::task(Step::WarmOn, $session['from'], $method, $nth, $filled && $index === 0);
             } else {
-                $due = max($on, $last('shake') ?? $on)->modify('+'.(int) round($method->shakeEveryH * 60).' minutes');
+                $due = Later::hours(max($on, $last('shake') ?? $on), $method->shakeEveryH);
                 if ($due < $session['to']) {
                     $tasks[] = self::task(Step::Shake, $due, $method);
                 }

@@ -54,7 +54,7 @@ final readonly class Presence
                 throw DiaryRefused::weekday((string) $day);
             }
             $whiles = [];
-            foreach (array_filter(array_map(trim(...), explode(',', $typed)), fn (string $part) => $part !== '') as $part) {
+            foreach (array_filter(array_map(fn (string $part) => trim($part, " \t\r\n"), explode(',', $typed)), fn (string $part) => $part !== '') as $part) {
                 $ends = preg_split('/\s*(?:-|–|to)\s*/u', $part) ?: [];
                 if (count($ends) !== 2) {
                     throw DiaryRefused::hours($part);
@@ -236,6 +236,6 @@ final readonly class Presence
     /** @throws DiaryRefused */
     private static function minute(string $time): int
     {
-        return preg_match('/^([01]?\d|2[0-3]):([0-5]\d)$/D', trim($time), $m) === 1 ? (int) $m[1] * 60 + (int) $m[2] : throw DiaryRefused::time($time);
+        return preg_match('/^([01]?\d|2[0-3]):([0-5]\d)$/D', trim($time, " \t\r\n"), $m) === 1 ? (int) $m[1] * 60 + (int) $m[2] : throw DiaryRefused::time($time);
     }
 }

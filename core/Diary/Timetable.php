@@ -46,12 +46,12 @@ final readonly class Timetable
     public static function lay(Method $method, float $hours, \DateTimeImmutable $fillAt, Presence $presence, float $standsH = 0.0, ?Warmed $warmed = null, array $slots = [], float $soakH = 0.0): self
     {
         $beginAt = $presence->nextAwake($fillAt);
-        $fillAt = $soakH > 0 ? $presence->nextAwake($beginAt->modify('+'.(int) round($soakH * 60).' minutes')) : $beginAt;
+        $fillAt = $soakH > 0 ? $presence->nextAwake(Later::hours($beginAt, $soakH)) : $beginAt;
         if ($method->heated) {
-            $sessions = self::warm($method, $hours, $fillAt->modify('+'.self::FILLING_MINUTES.' minutes'), $presence, $warmed ?? Warmed::none(), $slots);
+            $sessions = self::warm($method, $hours, Later::minutes($fillAt, self::FILLING_MINUTES), $presence, $warmed ?? Warmed::none(), $slots);
             $last = $sessions[count($sessions) - 1]['to'];
             // The oil is strained once it is cool enough to handle.
-            $strainAt = $presence->nextAwake($last->modify('+'.(30 + (int) round($standsH * 60)).' minutes'));
+            $strainAt = $presence->nextAwake(Later::hours($last, 0.5 + $standsH));
         } else {
             $sessions = [];
             $strainAt = $presence->midMorning($fillAt->modify('+'.(int) ceil($hours / 24).' days'));
@@ -74,7 +74,7 @@ final readonly class Timetable
             $from = max($from, $sessions[count($sessions) - 1]['to']);
         }
         if ($warmed->onSince !== null) {
-            $to = $warmed->onSince->modify('+'.max(1, (int) round($left * 60)).' minutes');
+            $to = Later::minutes($warmed->onSince, max(1, (int) round($left * 60)));
             $while = $presence->whileFrom($warmed->onSince);
             // Somebody has to be by: it is off when they go, and the rest is for another day.
             if ($method->attended && $while !== null && $while['from'] == $warmed->onSince && $while['to'] < $to) {
@@ -100,7 +100,7 @@ final readonly class Timetable
     /** When an oil strained at a moment has settled and somebody is up to pour it off. */
     public static function settledAfter(\DateTimeImmutable $strainedAt, Presence $presence): \DateTimeImmutable
     {
-        return $presence->nextAwake($strainedAt->modify('+'.self::SETTLE_HOURS.' hours'));
+        return $presence->nextAwake(Later::hours($strainedAt, self::SETTLE_HOURS));
     }
 
     /** The day it can be bottled, and so used. */
@@ -146,14 +146,14 @@ final readonly class Timetable
         while ($minutes > 0 && ($while = $presence->whileFrom($from)) !== null) {
             $room = (int) min($minutes, self::minutesBetween($while['from'], $while['to']));
             if ($room >= min($minutes, self::LEAST_SESSION_H * 60)) {
-                $sessions[] = ['from' => $while['from'], 'to' => $while['from']->modify("+{$room} minutes")];
+                $sessions[] = ['from' => $while['from'], 'to' => Later::minutes($while['from'], $room)];
                 $minutes -= $room;
             }
             $from = $while['to'];
         }
         // Nobody is by for an hour at a time in more than a year: it stands where it was asked for.
         if ($minutes > 0 || $sessions === []) {
-            $sessions[] = ['from' => $from, 'to' => $from->modify("+{$minutes} minutes")];
+            $sessions[] = ['from' => $from, 'to' => Later::minutes($from, $minutes)];
         }
 
         return $sessions;
@@ -165,7 +165,7 @@ final readonly class Timetable
         $night = $from->setTime(0, 0)->modify('+2 days');
         for ($while = $presence->whileFrom($from); $while !== null && $while['from'] < $night; $while = $presence->whileFrom($while['to'])) {
             if (self::minutesBetween($while['from'], $while['to']) >= $minutes) {
-                return ['from' => $while['from'], 'to' => $while['from']->modify("+{$minutes} minutes")];
+                return ['from' => $while['from'], 'to' => Later::minutes($while['from'], $minutes)];
             }
         }
 
@@ -183,11 +183,11 @@ final readonly class Timetable
         $minutes = max(1, (int) round($hours * 60));
         $while = $presence->whileFrom($from) ?? ['from' => $from, 'to' => $from];
         $from = $while['from'];
-        $to = $from->modify("+{$minutes} minutes");
+        $to = Later::minutes($from, $minutes);
         $there = $presence->nextAwake($to);
         if ($there > $to) {
-            $from = max($from, min($while['to'], $there->modify("-{$minutes} minutes")));
-            $to = max($there, $from->modify("+{$minutes} minutes"));
+            $from = max($from, min($while['to'], Later::minutes($there, -$minutes)));
+            $to = max($there, Later::minutes($from, $minutes));
         }
 
         return ['from' => $from, 'to' => $to];
