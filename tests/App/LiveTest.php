@@ -13,6 +13,8 @@ use Illuminate\Support\Facades\DB;
 use React\EventLoop\StreamSelectLoop;
 use React\Socket\SocketServer;
 
+require_once __DIR__.'/../Pots.php';
+
 /** @return array{StreamSelectLoop, Hub, string} a hub on a port of its own */
 function aHub(): array
 {

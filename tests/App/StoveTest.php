@@ -2,45 +2,13 @@
 
 use App\Devices\SimulatedProbe;
 use App\House\CurrentHouse;
-use App\Models\Batch;
 use App\Models\Probe;
 use App\Models\StoveProbe;
 use App\Models\StoveSession;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
-/** @param  array<string, mixed>  $more of the wish */
-function warmBatch(Tests\AppCase $test, array $more = []): Batch
-{
-    $batch = $test->batch(['method' => 'slow-cooker', 'school' => 'usual', 'jar' => $test->jarOf(505)->uid, ...$more]);
-    $test->fill($batch);
-
-    return $batch;
-}
-
-/** @return array<string, mixed> the pot just begun */
-function begun(Tests\AppCase $test, array $batches, array $more = []): array
-{
-    $cooker = collect($test->atHouse('GET', '/stove')->json('cookers'))->first(fn ($c) => in_array('slow-cooker', $c['methods'], true));
-
-    return $test->atHouse('POST', '/stove', ['cooker' => $cooker['id'], 'setting' => 'Warm', 'batches' => array_map(fn (Batch $b) => $b->uid, $batches), 'watch' => 'hand', ...$more])->assertOk()->json();
-}
-
-/** @return array{string, string} a sender's id and key */
-function aSender(Tests\AppCase $test): array
-{
-    $made = $test->atHouse('POST', '/probes', ['called' => 'the wire', 'kind' => 'sends'])->assertOk()->json();
-
-    return [$made['id'], $made['key']];
-}
-
-function sent(Tests\AppCase $test, string $key, array $readings): Illuminate\Testing\TestResponse
-{
-    app(CurrentHouse::class)->leave();
-    auth()->logout();
-
-    return $test->withHeaders(['Authorization' => "Bearer {$key}"])->json('POST', '/api/readings', ['readings' => $readings]);
-}
+require_once __DIR__.'/../Pots.php';
 
 it('warms a jar from switching on to taking out, and its logbook knows the hours', function () {
     $batch = warmBatch($this);

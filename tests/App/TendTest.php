@@ -8,23 +8,7 @@ use App\Models\StoveSession;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
-/** A pot with a sender in it, and what it sent each minute up to now. */
-function sending(Tests\AppCase $test, int $minutes, float $celsius = 49.0): array
-{
-    [$probe, $key] = aSender($test);
-    $batch = warmBatch($test);
-    $pot = begun($test, [$batch], ['watch' => $probe]);
-    $start = Carbon::now()->getTimestamp();
-    Carbon::setTestNow(Carbon::now()->addMinutes($minutes));
-    sent($test, $key, array_map(fn (int $i) => ['at' => $start + $i * 60, 'c' => $celsius], range(0, $minutes)))->assertOk();
-
-    return [$pot['id'], $key, $batch];
-}
-
-function tend(Tests\AppCase $test, string $pot, string $what, ?string $with = null): Illuminate\Testing\TestResponse
-{
-    return $test->atHouse('POST', "/stove/{$pot}/tend", ['what' => $what, 'with' => $with]);
-}
+require_once __DIR__.'/../Pots.php';
 
 it('writes each thing done at the stove down, with who did it', function () {
     [$pot] = sending($this, 30);
