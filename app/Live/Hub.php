@@ -15,6 +15,8 @@ final class Hub
 {
     private const LOOK_S = 1.0;
 
+    private const SOON_S = 0.05;
+
     /** A line now and then keeps proxies from closing what is silent. */
     private const ALIVE_S = 20.0;
 
@@ -24,6 +26,8 @@ final class Hub
 
     /** @var array<int, array{connection: ConnectionInterface, session: int, told: string}> by the object's id */
     private array $pages = [];
+
+    private bool $looking = false;
 
     public function __construct(private readonly LoopInterface $loop)
     {
@@ -77,12 +81,22 @@ final class Hub
         }
         $connection->write("HTTP/1.1 200 OK\r\nContent-Type: text/event-stream\r\nCache-Control: no-store\r\nX-Accel-Buffering: no\r\nConnection: close\r\n\r\nretry: 3000\n\n");
         $this->pages[spl_object_id($connection)] = ['connection' => $connection, 'session' => $session, 'told' => ''];
-        $this->look();
+        $this->soon();
+    }
+
+    /** A page that has just come is told how things stand; of many at once, all by one question. */
+    private function soon(): void
+    {
+        if (! $this->looking) {
+            $this->looking = true;
+            $this->loop->addTimer(self::SOON_S, $this->look(...));
+        }
     }
 
     /** One question of the database for all pages, however many there are. */
     private function look(): void
     {
+        $this->looking = false;
         if ($this->pages === []) {
             return;
         }

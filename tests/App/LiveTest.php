@@ -1,6 +1,7 @@
 <?php
 
 use App\Console\Commands\RunDevices;
+use App\Console\Commands\ServeLive;
 use App\Devices\SimulatedProbe;
 use App\Devices\SimulatedWeather;
 use App\House\CurrentHouse;
@@ -103,6 +104,37 @@ it('holds fifty pages by one question a second, and refuses what it does not kno
     }
     expect($hub->count())->toBe(50);
     array_map(fclose(...), $pages);
+});
+
+it('lets a hundred pages come at once, on a socket that nobody else may open', function () {
+    $id = begun($this, [warmBatch($this)])['id'];
+    $session = StoveSession::query()->withoutGlobalScopes()->where('uid', $id)->value('id');
+    $loop = new StreamSelectLoop;
+    $hub = new Hub($loop);
+    $path = sys_get_temp_dir().'/kettle-live-'.getmypid().'.sock';
+    touch($path);
+    $hub->serve($socket = ServeLive::socket($path, $loop));
+    expect(fileperms($path) & 0o777)->toBe(0o600);
+    $pages = [];
+    for ($i = 0; $i < 100; $i++) {
+        // Nobody answers yet: they wait at the door, and none is turned away.
+        $page = @stream_socket_client("unix://{$path}", $no, $why, 0.2);
+        expect($page)->not->toBeFalse("page {$i}: {$why}");
+        fwrite($page, 'GET /live?token='.LiveToken::for($session)." HTTP/1.1\r\n\r\n");
+        $pages[] = $page;
+    }
+    DB::enableQueryLog();
+    DB::flushQueryLog();
+    runUntil($loop, fn () => $hub->count() === 100);
+    runUntil($loop, fn () => false, 0.3);
+    expect($hub->count())->toBe(100)->and(count(DB::getQueryLog()))->toBeLessThanOrEqual(4);
+    foreach ($pages as $page) {
+        stream_set_blocking($page, false);
+        expect((string) stream_get_contents($page))->toContain('event: changed');
+    }
+    $socket->close();
+    array_map(fclose(...), $pages);
+    unlink($path);
 });
 
 it('runs the thermometers that stand in a pot, of every house, and no others', function () {
