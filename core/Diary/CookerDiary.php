@@ -43,16 +43,19 @@ final class CookerDiary
     public static function plan(array $jobs, array $places, Presence $presence, \DateTimeImmutable $now): self
     {
         $diary = new self($places, $presence, $now);
-        $standing = [];
+        $standing = $free = [];
         foreach ($jobs as $job) {
-            if ($job->standsIn !== null && $diary->placeOf($job->standsIn) !== null) {
+            $with = $standing[$job->standsIn ?? ''][0] ?? null;
+            // What is said to stand with another warmth cannot go on with it: it is placed like any other.
+            if ($job->standsIn !== null && $diary->placeOf($job->standsIn) !== null && ($with === null || $with->sharesWarmthWith($job))) {
                 $standing[$job->standsIn][] = $job;
+            } else {
+                $free[] = $job;
             }
         }
         foreach ($standing as $place => $together) {
             $diary->runs[] = $diary->goOn((string) $place, $together);
         }
-        $free = array_values(array_filter($jobs, fn (CookerJob $job) => $job->standsIn === null || $diary->placeOf($job->standsIn) === null));
         $far = $now->modify('+10 years');
         usort($free, fn (CookerJob $a, CookerJob $b) => [$a->dueBy ?? $far, $a->earliest, -$a->hours, $a->id] <=> [$b->dueBy ?? $far, $b->earliest, -$b->hours, $b->id]);
         foreach ($free as $job) {

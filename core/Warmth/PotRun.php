@@ -17,6 +17,9 @@ final readonly class PotRun
 {
     private const STEP = 20.0;
 
+    /** Jars as warm as the water within so long are not stepped by themselves: the step is too long for it, s. */
+    private const FOLLOWS_S = 60.0;
+
     /**
      * @param  non-empty-list<array{s: float, water: float, oil: float, kg: float}>  $path each so many seconds
      * @param  array{in: float, stored: float, lost: float, steam: float}  $joules that came in, were stored, went to the room, went with the steam
@@ -142,10 +145,12 @@ final readonly class PotRun
     /** @return array{float, float, float, float, float} changes of water and oil (K) and water (kg), heat to the room and with the steam (J) */
     private static function step(Pot $pot, float $water, float $oil, float $kg, float $h, float $boil, float $air, float $driest): array
     {
-        $capacity = $kg * Pot::WATER + $pot->vesselJPerK;
-        $rates = function (float $w, float $o) use ($pot, $capacity, $boil, $air, $kg, $driest): array {
+        // Jars that take up so little that they follow the water at once, or none, are one lump with it.
+        $apart = $pot->jarsJPerK > self::FOLLOWS_S * $pot->jarsWPerK;
+        $capacity = $kg * Pot::WATER + $pot->vesselJPerK + ($apart ? 0.0 : $pot->jarsJPerK);
+        $rates = function (float $w, float $o) use ($pot, $capacity, $boil, $air, $kg, $driest, $apart): array {
             $lost = $pot->lossWPerK * ($w - $pot->roomC);
-            $across = $pot->jarsJPerK > 0 ? $pot->jarsWPerK * ($w - $o) : 0.0;
+            $across = $apart ? $pot->jarsWPerK * ($w - $o) : 0.0;
             $wet = $kg > $driest + 1e-9;
             $below = $wet && $pot->openM2 > 0 ? Air::evaporation($pot->openM2, min($w, $boil), $air) : 0.0;
             $steam = $below * Air::latentHeat(min($w, $boil)) * 1000;
@@ -157,7 +162,7 @@ final readonly class PotRun
             }
             $gone = $steam / (Air::latentHeat(min($w, $boil)) * 1000);
 
-            return [$left / $capacity, $pot->jarsJPerK > 0 ? $across / $pot->jarsJPerK : 0.0, -$gone, $lost, $steam];
+            return [$left / $capacity, $apart ? $across / $pot->jarsJPerK : 0.0, -$gone, $lost, $steam];
         };
         $a = $rates($water, $oil);
         $b = $rates($water + $a[0] * $h / 2, $oil + $a[1] * $h / 2);
@@ -170,6 +175,6 @@ final readonly class PotRun
         $past = max(0.0, $mean(0) - $dWater) * $capacity;
         $wet = $kg > $driest + 1e-9;
 
-        return [$dWater, $mean(1), $mean(2) - ($wet ? $past / (Air::latentHeat($boil) * 1000) : 0.0), $mean(3) + ($wet ? 0.0 : $past), $mean(4) + ($wet ? $past : 0.0)];
+        return [$dWater, $apart ? $mean(1) : $water + $dWater - $oil, $mean(2) - ($wet ? $past / (Air::latentHeat($boil) * 1000) : 0.0), $mean(3) + ($wet ? 0.0 : $past), $mean(4) + ($wet ? $past : 0.0)];
     }
 }

@@ -62,7 +62,7 @@ final readonly class PlanDiary
         });
     }
 
-    /** @param  array<int, array{cooker: string, on: ?\DateTimeImmutable}>  $standing by batch */
+    /** @param  array<int, string>  $standing cooker by batch */
     private function job(Batch $batch, Course $course, array $standing): ?CookerJob
     {
         /** @var array{method: array{id: string, hours: float|int, target_c: float|int|null, ceiling_c: float|int|null, stands_h?: float|int}, jar: array{diameter_mm: float|int, count?: int}} $plan */
@@ -74,13 +74,18 @@ final readonly class PlanDiary
             return null;
         }
         $readyBy = is_string($batch->wish['ready_by'] ?? null) ? $batch->wish['ready_by'] : null;
-        $stands = $standing[$batch->id] ?? null;
+        $onSince = $course->warmed->onSince;
+        // Switched on without a session at the Stove, it stands where the diary kept a place for it.
+        $stands = $standing[$batch->id] ?? ($onSince !== null && is_string($batch->diary['cooker'] ?? null) ? $batch->diary['cooker'] : null);
+        if ($onSince !== null && $stands === null) {
+            return null;
+        }
 
         return new CookerJob(
             $batch->uid, $batch->herb_name, $method['id'], (float) ($method['target_c'] ?? 49), (float) ($method['ceiling_c'] ?? 60), $left,
             array_fill(0, max(1, (int) ($plan['jar']['count'] ?? 1)), (float) $plan['jar']['diameter_mm'] + 2 * WaterBath::WALL_MM),
             $course->warmFrom, $readyBy === null ? null : $this->overBy($readyBy, (float) ($method['stands_h'] ?? 0)), $this->history->method($batch)->attended,
-            $stands['cooker'] ?? null, $stands === null ? null : ($course->warmed->onSince ?? null),
+            $stands, $stands === null ? null : $onSince,
         );
     }
 
@@ -93,7 +98,7 @@ final readonly class PlanDiary
         return $bed->modify('-'.(Timetable::SETTLE_HOURS * 60 + 30 + (int) round($standsH * 60)).' minutes');
     }
 
-    /** @return array<int, array{cooker: string, on: ?\DateTimeImmutable}> which cooker each batch stands in */
+    /** @return array<int, string> which cooker each batch stands in */
     private function standing(): array
     {
         $standing = [];
@@ -101,7 +106,7 @@ final readonly class PlanDiary
         foreach ($jars as $jar) {
             $cooker = $jar->session->cooker;
             if ($cooker !== null) {
-                $standing[$jar->batch_id] = ['cooker' => $cooker->uid, 'on' => null];
+                $standing[$jar->batch_id] = $cooker->uid;
             }
         }
 
