@@ -150,7 +150,7 @@ final readonly class PotRun
         $capacity = $kg * Pot::WATER + $pot->vesselJPerK + ($apart ? 0.0 : $pot->jarsJPerK);
         $rates = function (float $w, float $o) use ($pot, $capacity, $boil, $air, $kg, $driest, $apart): array {
             $lost = $pot->lossWPerK * ($w - $pot->roomC);
-            $across = $apart ? $pot->jarsWPerK * ($w - $o) : 0.0;
+            $across = $apart ? $pot->jarsWPerK * (min($w, $boil) - $o) : 0.0;
             $wet = $kg > $driest + 1e-9;
             $below = $wet && $pot->openM2 > 0 ? Air::evaporation($pot->openM2, min($w, $boil), $air) : 0.0;
             $steam = $below * Air::latentHeat(min($w, $boil)) * 1000;
