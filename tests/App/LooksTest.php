@@ -114,7 +114,11 @@ it('tells a sunny place from a dull one, and takes real days for its own', funct
     expect($north['better'])->toBeFalse()->and($north['says'])->toContain('sun and shelf are the same');
     $house(-33.0);
     app(CurrentHouse::class)->leave();
-    expect($this->atHouse('GET', '/sun?bag=0&outdoors=1')->json('better'))->toBeTrue();
+    $sunny = $this->atHouse('GET', '/sun?bag=0&outdoors=1')->json();
+    // The duller the sky, the fewer hours warm to the hand, and the later it is ready.
+    expect($sunny['better'])->toBeTrue()->and(array_column($sunny['ready'], 'sky'))->toBe(['clear', 'mixed', 'dull'])
+        ->and((float) $sunny['ready'][0]['warm_text'])->toBeGreaterThan((float) $sunny['ready'][2]['warm_text'])
+        ->and(strtotime($sunny['ready'][0]['text'].' 2026') <= strtotime($sunny['ready'][2]['text'].' 2026') || str_contains($sunny['ready'][2]['text'], 'Jan'))->toBeTrue();
     Carbon::setTestNow(Carbon::now()->addDays(10));
     $before = $this->atHouse('GET', "/batches/{$batch->uid}/sun?bag=0")->assertOk()->json();
     $csv = "day,cloud,low,high\n".implode("\n", array_map(fn (int $d) => "2026-11-{$d},100%,5,8", range(24, 30)))."\n2026-13-01,0.2,,\n2026-12-01,7,,\n2027-01-01,0.1,,\n";

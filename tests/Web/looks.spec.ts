@@ -118,7 +118,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await page.getByRole('button', { name: 'Look at its colour' }).click()
     await look('a colour')
     await page.keyboard.press('Escape')
-    await page.getByRole('button', { name: 'Looked at' }).click()
+    await page.getByRole('button', { name: 'Looked at', exact: true }).click()
     await look('under the lid')
     expect(faults).toEqual([])
   })

@@ -120,7 +120,7 @@ test('days away move what was to be warm, and the diary says so', async ({ page 
   const house = await ownHouse(page)
   await warmJar(page, house, 'self-heal')
   await page.goto(house + '/today')
-  await expect(page.getByText('Put the self-heal to warm')).toBeVisible()
+  await expect(page.getByRole('link', { name: 'Put the self-heal to warm' })).toBeVisible()
   await page.keyboard.press('d')
   await expect(page.getByText('10:40 to 18:40')).toBeVisible()
   await page.getByLabel('From', { exact: true }).fill('2026-11-24')

@@ -37,6 +37,7 @@ export function InTheSun({ batch }: { batch: string }) {
               <dt>{SKIES[each.sky] ?? each.sky}</dt>
               <dd>
                 ready <strong>{each.text}</strong>
+                <span className="text-soft block">{each.warm_text}</span>
               </dd>
             </div>
           ),

@@ -75,7 +75,11 @@ final readonly class SunJars
             $ahead = $this->ahead($sun, $end, $cloud);
             $path = SunJar::of($sun, $jar, $facing, $bag, $room)->through($ahead);
             $sky === 'mixed' && $worth = $sum(array_slice($path, 1, 14), 'shelf_h') / (24 * 14);
-            $ready[] = new SunReady($sky, $until !== null ? '' : $this->readyOn($path, $gathered, $end));
+            $ready[] = new SunReady(
+                $sky, $until !== null ? '' : $this->readyOn($path, $gathered, $end),
+                // Of the two weeks to come: the sun does not stand still for longer.
+                sprintf('%s h a day warm to the hand', round($sum(array_slice($path, 1, 14), 'warm_h') / 14, 1)),
+            );
         }
         $better = $worth >= SunJar::WORTH;
         $shown = array_slice($rows, -28);

@@ -13,6 +13,8 @@ final readonly class SunReady
         public string $sky,
         #[OA\Property]
         public string $text,
+        #[OA\Property]
+        public string $warm_text,
     ) {
     }
 }
