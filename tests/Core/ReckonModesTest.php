@@ -59,7 +59,7 @@ it('answers or refuses whatever a mode is asked', function (string $mode) {
     mt_srand(crc32($mode));
     $odd = [null, true, 'x', "a\0b", -1, 0, 1e300, INF, NAN, [], [[]], ['a' => []], '2026-13-40T99:99', str_repeat('9', 400), 0.001, 99999];
     $refused = 0;
-    for ($i = 0, $times = $mode === 'learn' ? 60 : 250; $i < $times; $i++) {
+    for ($i = 0, $times = $mode === 'learn' ? 30 : 250; $i < $times; $i++) {
         $asked = modesAsked()[$mode];
         // One place of it, however deep, holds something else.
         $at = &$asked;
@@ -79,5 +79,5 @@ it('answers or refuses whatever a mode is asked', function (string $mode) {
             expect($no->faults[0]['sentence'])->toMatch('/[.?]$/');
         }
     }
-    expect($refused)->toBeGreaterThan(10);
+    expect($refused)->toBeGreaterThan(5);
 })->with(array_keys(modesAsked()));
