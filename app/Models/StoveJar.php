@@ -3,6 +3,7 @@
 namespace App\Models;
 
 use App\House\BelongsToHouse;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -22,6 +23,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon $in_at
  * @property ?Carbon $out_at
  * @property-read Batch $batch
+ * @property-read StoveSession $session
  */
 class StoveJar extends Model
 {
@@ -32,6 +34,16 @@ class StoveJar extends Model
     protected $guarded = [];
 
     protected $casts = ['in_at' => 'datetime', 'out_at' => 'datetime', 'count' => 'integer'];
+
+    /**
+     * Jars that stand in a cooker just now, trials apart.
+     *
+     * @return Builder<StoveJar>
+     */
+    public static function standing(): Builder
+    {
+        return self::query()->whereNull('out_at')->whereHas('session', fn (Builder $query) => $query->where('state', '!=', StoveSession::ENDED)->where('speed', 1));
+    }
 
     /** @return BelongsTo<StoveSession, $this> */
     public function session(): BelongsTo

@@ -80,6 +80,12 @@ class StoveSession extends Model
         return $this->belongsTo(Cooker::class);
     }
 
+    /** The thermometer the pot itself goes by. */
+    public function firstProbe(): ?StoveProbe
+    {
+        return $this->probes->sortBy('probe_id')->first();
+    }
+
     public function core(): Band
     {
         return Band::of((float) $this->band['low'], (float) $this->band['target'], (float) $this->band['ceiling']);

@@ -113,7 +113,7 @@ final readonly class DiaryWords
         foreach ($warm as $each) {
             if ($each['from'] < $midnight && $each['to'] > $day) {
                 $sessions[] = new DiarySession(
-                    $each['cooker'], implode(', ', $each['herbs']), $each['batches'], $each['task'] ? 'warm_on' : null, 0, $share($each['from']), $share($each['to']),
+                    $each['cooker'], implode(', ', $each['herbs']), $each['batches'], $each['task'] ? 'warm_on' : null, $share($each['from']), $share($each['to']),
                     $each['on'] ? 'on, till '.$each['to']->format('H:i') : $each['from']->format('H:i').' to '.$each['to']->format('H:i'), $each['on'],
                 );
             }

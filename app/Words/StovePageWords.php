@@ -94,7 +94,7 @@ final readonly class StovePageWords
     /** @return list<StoveWaiting> */
     private function waiting(): array
     {
-        $standing = StoveJar::query()->whereNull('out_at')->whereHas('session', fn ($query) => $query->where('state', '!=', StoveSession::ENDED)->where('speed', 1))->pluck('batch_id');
+        $standing = StoveJar::standing()->pluck('batch_id');
         $batches = Batch::query()->whereIn('stage', [Stage::Planned, Stage::Steeping])->where('shelf->heated', true)->whereNotIn('id', $standing)
             ->orderBy('start_at')->orderBy('id')->limit(self::WAITING)->with('entries')->get();
         $presence = $this->kitchens->presence();

@@ -59,7 +59,7 @@ final class StoveWords
 
     public function card(StoveSession $session): StoveCard
     {
-        $standing = $this->first($session);
+        $standing = $session->firstProbe();
         $log = $this->log($session, $standing);
         $last = $log->hours()->last();
         $jars = $session->jars->map(fn (StoveJar $jar) => $this->jar($session, $jar, $log))->all();
@@ -74,7 +74,7 @@ final class StoveWords
 
     public function view(StoveSession $session): StoveView
     {
-        $standing = $this->first($session);
+        $standing = $session->firstProbe();
         $log = $this->log($session, $standing);
         $last = $log->hours()->last();
         $ended = $session->state === StoveSession::ENDED;
@@ -183,11 +183,6 @@ final class StoveWords
         return array_map(fn (array $each) => new CookerSetting($each['name'], (float) $each['watts'], round($each['watts']).' W'), $cooker['settings']);
     }
 
-    private function first(StoveSession $session): ?StoveProbe
-    {
-        return $session->probes->sortBy('probe_id')->first();
-    }
-
     private function log(StoveSession $session, ?StoveProbe $standing): StoveLog
     {
         return $standing === null
@@ -226,7 +221,7 @@ final class StoveWords
         $measured = $log->hours()->last() !== null;
         $alarms = (new StoveWatch($session->core(), $this->warmth(...)))->alarms([
             'now' => $now, 'on' => $session->state === StoveSession::ON, 'switched_at' => $session->own($session->switched_at), 'shaken_at' => $session->own($session->shaken_at),
-            'shake_every_s' => $this->shakeEvery($session), 'by_eye' => $standing === null || $standing->probe->kind === Probe::HAND, 'lost' => false,
+            'shake_every_s' => $this->shakeEvery($session), 'by_eye' => $standing === null || $standing->probe->kind === Probe::HAND,
             'water_ml' => $measured ? (float) $session->filled_ml - $log->lostSinceFill($now) * 1000 : null, 'low_ml' => (float) $session->set_up['low_ml'], 'loses_ml_s' => $log->rate() * 1000,
         ], $log, array_values($session->jars->map(function (StoveJar $jar) use ($session): array {
             $kept = Tend::gathered($session, $jar);

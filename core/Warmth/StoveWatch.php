@@ -36,7 +36,7 @@ final readonly class StoveWatch
     }
 
     /**
-     * @param  array{now: int, on: bool, switched_at: int, shaken_at: int, shake_every_s: ?int, by_eye: bool, lost: bool, water_ml: ?float, low_ml: float, loses_ml_s: float}  $pot moments in s; water_ml null when nothing was measured yet
+     * @param  array{now: int, on: bool, switched_at: int, shaken_at: int, shake_every_s: ?int, by_eye: bool, water_ml: ?float, low_ml: float, loses_ml_s: float}  $pot moments in s; water_ml null when nothing was measured yet
      * @param  list<array{called: string, had_h: float, planned_h: float, out: bool}>  $jars
      * @return list<array{id: string, rank: string, says: string}>
      */

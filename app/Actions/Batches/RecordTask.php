@@ -6,7 +6,6 @@ use App\House\Kitchens;
 use App\Models\Batch;
 use App\Models\LogEntry;
 use App\Models\StoveJar;
-use App\Models\StoveSession;
 use Kettle\Diary\Day;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Step;
@@ -57,7 +56,7 @@ final readonly class RecordTask
 
     private function standsAtStove(Batch $batch): bool
     {
-        return StoveJar::query()->where('batch_id', $batch->id)->whereNull('out_at')->whereHas('session', fn ($query) => $query->where('state', '!=', StoveSession::ENDED)->where('speed', 1))->exists();
+        return StoveJar::standing()->where('batch_id', $batch->id)->exists();
     }
 
     private function until(string $typed, \DateTimeImmutable $due): \DateTimeImmutable

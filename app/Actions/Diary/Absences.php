@@ -46,8 +46,7 @@ final readonly class Absences
         $absence = Absence::query()->create([
             'uid' => Str::ulid()->toString(), 'called' => $called === '' ? 'Away' : $called, 'from_at' => Carbon::instance($a)->utc(), 'to_at' => Carbon::instance($b)->utc(),
         ]);
-        $this->kitchens->forgetPresence();
-        ($this->diary)('because nobody is at home');
+        $this->changed('because nobody is at home');
 
         return $absence;
     }
@@ -55,8 +54,7 @@ final readonly class Absences
     public function remove(Absence $absence): void
     {
         $absence->delete();
-        $this->kitchens->forgetPresence();
-        ($this->diary)('as somebody is at home after all');
+        $this->changed('as somebody is at home after all');
     }
 
     /**
@@ -77,8 +75,7 @@ final readonly class Absences
                     'from_at' => Carbon::instance($each['from'])->utc(), 'to_at' => Carbon::instance($each['to'])->utc(),
                 ], $part));
             }
-            $this->kitchens->forgetPresence();
-            ($this->diary)('as the calendar says somebody is busy');
+            $this->changed('as the calendar says somebody is busy');
 
             return $calendar;
         });
@@ -87,8 +84,13 @@ final readonly class Absences
     public function forget(BusyCalendar $calendar): void
     {
         $calendar->delete();
+        $this->changed('as that calendar no longer counts');
+    }
+
+    private function changed(string $why): void
+    {
         $this->kitchens->forgetPresence();
-        ($this->diary)('as that calendar no longer counts');
+        ($this->diary)($why);
     }
 
     /** @return list<array{called: string, from: \DateTimeImmutable, to: \DateTimeImmutable}> */

@@ -8,11 +8,9 @@ use App\Http\Shapes\PotOutlook;
 use App\Http\Shapes\StoveAlarm;
 use App\Http\Shapes\WarmthChart;
 use App\Models\Batch;
-use App\Models\Cooker;
 use App\Words\StoveWords;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
-use Kettle\Vessel\CookerRefused;
 use Kettle\Vessel\Packing;
 use Kettle\Vessel\WaterBath;
 use Kettle\Warmth\Band;
@@ -32,10 +30,7 @@ final readonly class Outlook
      */
     public function __invoke(string $cookerUid, string $setting, array $uids, string $school, ?float $pouredC): PotOutlook
     {
-        $cooker = Cooker::query()->where('uid', $cookerUid)->first() ?? throw new CookerRefused('unknown', 'Say which cooker they go into.', 'cooker');
-        if (! in_array($setting, array_column($cooker->settings, 'name'), true)) {
-            throw new CookerRefused('unknown', sprintf('%s has no setting “%s”.', ucfirst($cooker->called), mb_substr($setting, 0, 40)), 'setting');
-        }
+        $cooker = $this->setUp->cooker($cookerUid, $setting);
         $batches = array_values(Batch::query()->whereIn('uid', $uids)->orderBy('id')->get()->all());
         $bath = $this->setUp->bath($cooker, $batches, $school);
         $keep = $this->setUp->keep($cooker, $batches, $bath, $bath->waterMl($bath->fullMm));

@@ -9,7 +9,6 @@ use App\Models\Batch;
 use App\Models\Cooker;
 use App\Models\DiaryMove;
 use App\Models\StoveJar;
-use App\Models\StoveSession;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Kettle\Diary\CookerDiary;
@@ -102,7 +101,7 @@ final readonly class PlanDiary
     private function standing(): array
     {
         $standing = [];
-        $jars = StoveJar::query()->whereNull('out_at')->whereHas('session', fn ($query) => $query->where('state', '!=', StoveSession::ENDED)->where('speed', 1))->with('session.cooker')->get();
+        $jars = StoveJar::standing()->with('session.cooker')->get();
         foreach ($jars as $jar) {
             $cooker = $jar->session->cooker;
             if ($cooker !== null) {

@@ -103,14 +103,29 @@ final readonly class SetUp
         foreach ($setUp['cooker']['settings'] as $each) {
             $watts = $each['name'] === $setting ? (float) $each['watts'] : $watts;
         }
-        $lid = ($setUp['lid'] ?? false) === true;
 
         return [
             'watts' => $watts, 'loss_w_per_k' => (float) $setUp['cooker']['loss_w_per_k'], 'water_kg' => max(0.1, $waterKg), 'vessel_j_per_k' => (float) $setUp['cooker']['vessel_j_per_k'],
-            // Under a lid steam falls back: about a twentieth gets out. From memory.
-            'open_m2' => (float) $setUp['open_m2'] * ($lid ? 0.05 : 1.0), 'jars_j_per_k' => (float) $setUp['jars_j_per_k'], 'jars_w_per_k' => (float) $setUp['jars_w_per_k'],
+            'open_m2' => $this->openM2($setUp), 'jars_j_per_k' => (float) $setUp['jars_j_per_k'], 'jars_w_per_k' => (float) $setUp['jars_w_per_k'],
             'room_c' => (float) $setUp['room_c'], 'height_m' => (float) $setUp['height_m'],
         ];
+    }
+
+    /** @param  array<string, mixed>  $setUp water that steams off freely; under a lid steam falls back, and about a twentieth gets out: from memory */
+    public function openM2(array $setUp): float
+    {
+        return (float) $setUp['open_m2'] * (($setUp['lid'] ?? false) === true ? 0.05 : 1.0);
+    }
+
+    /** @throws CookerRefused when there is no such cooker, or it has no such setting */
+    public function cooker(string $uid, string $setting): Cooker
+    {
+        $cooker = Cooker::query()->where('uid', $uid)->first() ?? throw new CookerRefused('unknown', 'Say which cooker they go into.', 'cooker');
+        if (! in_array($setting, array_column($cooker->settings, 'name'), true)) {
+            throw new CookerRefused('unknown', sprintf('%s has no setting “%s”.', ucfirst($cooker->called), mb_substr($setting, 0, 40)), 'setting');
+        }
+
+        return $cooker;
     }
 
     /** @param  array<string, mixed>  $setUp */

@@ -41,10 +41,7 @@ final readonly class StartSession
     public function __invoke(string $cookerUid, string $setting, array $uids, string $school, string $watch, ?string $water, int $speed, ?float $pouredC = null): StoveSession
     {
         $batches = $this->batches($uids, $speed > 1);
-        $cooker = Cooker::query()->where('uid', $cookerUid)->first() ?? throw new CookerRefused('unknown', 'Say which cooker they go into.', 'cooker');
-        if (! in_array($setting, array_column($cooker->settings, 'name'), true)) {
-            throw new CookerRefused('unknown', sprintf('%s has no setting “%s”.', ucfirst($cooker->called), mb_substr($setting, 0, 40)), 'setting');
-        }
+        $cooker = $this->setUp->cooker($cookerUid, $setting);
         $probe = $this->probe($watch);
         if ($speed > 1 && $probe->kind !== Probe::SIMULATED) {
             throw new WarmthRefused('unfit', 'Only a trial with the simulated thermometer can run faster than the clock.', 'speed');
@@ -128,7 +125,7 @@ final readonly class StartSession
             if (! $trial && $batch->stage !== Stage::Steeping) {
                 throw (new DiaryRefused('not_open', sprintf('The %s is not filled yet, or strained already: there is nothing to warm.', $batch->herb_name)))->about('batches');
             }
-            if (! $trial && StoveJar::query()->where('batch_id', $batch->id)->whereNull('out_at')->whereHas('session', fn ($query) => $query->where('state', '!=', StoveSession::ENDED)->where('speed', 1))->exists()) {
+            if (! $trial && StoveJar::standing()->where('batch_id', $batch->id)->exists()) {
                 throw (new DiaryRefused('not_open', sprintf('The %s stands in a cooker already.', $batch->herb_name)))->about('batches');
             }
         }

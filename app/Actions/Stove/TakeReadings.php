@@ -96,10 +96,8 @@ final readonly class TakeReadings
     /** @param  array<string, mixed>  $kept */
     public function log(StoveSession $session, Probe $probe, array $kept): StoveLog
     {
-        $lid = ($session->set_up['lid'] ?? false) === true;
-
         return StoveLog::of(
-            $session->core(), (float) $session->set_up['open_m2'] * ($lid ? 0.05 : 1.0), $this->setUp->airKPa($session->set_up),
+            $session->core(), $this->setUp->openM2($session->set_up), $this->setUp->airKPa($session->set_up),
             $probe->kind === Probe::HAND ? self::REACH_BY_EYE : WarmHours::REACH, $kept,
         );
     }

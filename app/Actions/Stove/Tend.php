@@ -91,7 +91,7 @@ final readonly class Tend
     {
         $full = (float) $session->set_up['full_ml'];
         $now = $session->now();
-        $first = $session->probes->sortBy('probe_id')->first();
+        $first = $session->firstProbe();
         $log = $first === null ? null : $this->readings->log($session, $first->probe, $first->kept);
         $left = max(0.0, (float) $session->filled_ml - ($log?->lostSinceFill($now) ?? 0.0) * 1000);
         $poured = null;
@@ -203,7 +203,7 @@ final readonly class Tend
     /** @return array<string, mixed> what is kept of the thermometer this jar goes by */
     public static function gathered(StoveSession $session, StoveJar $jar): array
     {
-        $probe = $session->probes->firstWhere('probe_id', $jar->probe_id) ?? $session->probes->sortBy('probe_id')->first();
+        $probe = $session->probes->firstWhere('probe_id', $jar->probe_id) ?? $session->firstProbe();
 
         return $probe->kept ?? [];
     }

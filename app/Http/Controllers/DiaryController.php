@@ -61,7 +61,7 @@ final class DiaryController extends Controller
         House::query()->whereKey($this->current->house()->id)->update(['feed_hash' => null]);
         $this->current->house()->refresh();
 
-        return $this->json($this->words->page($this->kitchens->now()->setTime(0, 0)));
+        return $this->fromToday();
     }
 
     /** What a calendar elsewhere asks for: no sign-in, only the address. */
@@ -78,7 +78,7 @@ final class DiaryController extends Controller
     {
         $absences->add($form->string('from')->toString(), $form->string('to')->toString(), $form->string('called')->trim()->toString());
 
-        return $this->json($this->words->page($this->kitchens->now()->setTime(0, 0)));
+        return $this->fromToday();
     }
 
     #[Removes('/houses/{house}/absences/{absence}', 'DiaryPage', 'At home after all')]
@@ -86,7 +86,7 @@ final class DiaryController extends Controller
     {
         $absences->remove(Absence::query()->where('uid', $absence)->whereNull('calendar_id')->first() ?? throw new NotFoundHttpException);
 
-        return $this->json($this->words->page($this->kitchens->now()->setTime(0, 0)));
+        return $this->fromToday();
     }
 
     #[Adds('/houses/{house}/calendars', 'DiaryPage', 'Busy times out of a calendar', 'ReadCalendar')]
@@ -94,7 +94,7 @@ final class DiaryController extends Controller
     {
         $absences->read($form->string('called')->trim()->toString(), $form->string('ics')->toString());
 
-        return $this->json($this->words->page($this->kitchens->now()->setTime(0, 0)));
+        return $this->fromToday();
     }
 
     #[Removes('/houses/{house}/calendars/{calendar}', 'DiaryPage', 'Forget a calendar')]
@@ -102,7 +102,7 @@ final class DiaryController extends Controller
     {
         $absences->forget(BusyCalendar::query()->where('uid', $calendar)->first() ?? throw new NotFoundHttpException);
 
-        return $this->json($this->words->page($this->kitchens->now()->setTime(0, 0)));
+        return $this->fromToday();
     }
 
     #[Adds('/houses/{house}/diary/seen', 'DiaryPage', 'What moved has been seen')]
@@ -110,6 +110,11 @@ final class DiaryController extends Controller
     {
         DiaryMove::query()->delete();
 
+        return $this->fromToday();
+    }
+
+    private function fromToday(): JsonResponse
+    {
         return $this->json($this->words->page($this->kitchens->now()->setTime(0, 0)));
     }
 

@@ -21,8 +21,6 @@ final readonly class DiarySession
         #[OA\Property]
         public ?string $task,
         #[OA\Property]
-        public int $version,
-        #[OA\Property]
         public float $from,
         #[OA\Property]
         public float $to,
