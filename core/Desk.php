@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Kettle;
 
 use Kettle\Diary\DiaryDesk;
+use Kettle\Keeping\PressDesk;
 use Kettle\Material\Tables;
 use Kettle\Material\Wilting;
 use Kettle\Measure\Kind;
@@ -26,7 +27,7 @@ use Kettle\Warmth\WarmthDesk;
  */
 final readonly class Desk
 {
-    public const MODES = ['plan', 'figures', 'compare', 'oils', 'wilting', 'check', 'recipe', 'warm-hours', 'pot', 'bath', 'learn', 'sun', 'fit', 'diary'];
+    public const MODES = ['plan', 'figures', 'compare', 'oils', 'wilting', 'check', 'recipe', 'warm-hours', 'pot', 'bath', 'learn', 'sun', 'fit', 'diary', 'yield', 'bottle', 'keep', 'cautions', 'faults'];
 
     private Bench $bench;
 
@@ -60,6 +61,11 @@ final readonly class Desk
                 'diary' => (new DiaryDesk($kitchen))->diary($document),
                 'sun' => (new WarmthDesk($kitchen))->sun($document),
                 'fit' => (new WarmthDesk($kitchen))->fit($document),
+                'yield' => $this->press($kitchen)->yield($document),
+                'bottle' => $this->press($kitchen)->bottle($document),
+                'keep' => $this->press($kitchen)->keep($document),
+                'cautions' => $this->press($kitchen)->cautions($document),
+                'faults' => $this->press($kitchen)->faults($document),
                 default => throw WishRefused::one('', 'unknown', sprintf('There is nothing called “%s” to reckon. Choose one of: %s.', mb_substr($mode, 0, 40), implode(', ', self::MODES))),
             };
         } catch (Refused $refused) {
@@ -124,6 +130,11 @@ final readonly class Desk
         }
 
         return ['verdict' => $wilting->verdict, 'says' => $wilting->says(), 'water' => round($wilting->waterNow * 100, 1), 'figures' => $figures];
+    }
+
+    public function press(Kitchen $kitchen): PressDesk
+    {
+        return new PressDesk($this->bench, $this->tables, $kitchen);
     }
 
     public function recipes(): RecipeReader

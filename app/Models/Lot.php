@@ -80,7 +80,7 @@ class Lot extends Model
             $this->uid, $this->kind, $this->material, $this->called, (float) $this->got, (float) $this->left,
             $this->low_at === null ? null : (float) $this->low_at, $this->state, $this->form,
             $day($this->got_on), $day($this->opened_on), $day($this->best_before), $this->verdict,
-            $this->price === null ? null : (float) $this->price, $this->food_grade, $this->allergens,
+            $this->price === null ? null : (float) $this->price, $this->food_grade, $this->allergens, $this->got_how,
         );
     }
 }

@@ -9,7 +9,7 @@ use Kettle\Material\Tables;
 
 /**
  * Oil that stays in the herb, mL in each gram, by how it is got out; with the small losses after it.
- * Priors from memory, coarse: normal, with the standard deviation the table gives.
+ * Priors from memory, coarse: normal, with the standard deviation the table gives; narrowed by the house's own batches.
  */
 final readonly class Uptake
 {
@@ -26,17 +26,29 @@ final readonly class Uptake
         public float $mlPerGram,
         public float $sd,
         public float $lossesMl,
+        public float $priorMlPerGram,
+        public int $batches = 0,
     ) {
     }
 
-    /** @throws \LogicException when the table has no such way */
-    public static function by(string $way, Tables $tables): self
+    /**
+     * @param  ?UptakeSeen  $seen what the house's own batches say of it
+     *
+     * @throws \LogicException when the table has no such way
+     */
+    public static function by(string $way, Tables $tables, ?UptakeSeen $seen = null): self
     {
         $table = $tables->table('uptake');
         $losses = array_sum(array_map(fn (Row $loss) => $loss->number('value'), $table->rows('losses')));
         foreach ($table->rows('rows') as $row) {
             if ($row->text('id') === $way) {
-                return new self($row->text('name'), $row->number('ml_per_g'), $row->number('sd'), $losses);
+                $prior = $row->number('ml_per_g');
+                if ($seen === null || $seen->batches === 0) {
+                    return new self($row->text('name'), $prior, $row->number('sd'), $losses, $prior);
+                }
+                $now = $seen->posterior($prior, $tables);
+
+                return new self($row->text('name'), $now['mean'], $now['next_sd'], $losses, $prior, $seen->batches);
             }
         }
         throw new \LogicException("data/uptake.json has no row {$way}.");

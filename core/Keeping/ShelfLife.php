@@ -25,7 +25,7 @@ final readonly class ShelfLife
     public const WET_HERB_MOST = 12.0;
 
     /** A bottle kept by a window or stove loses about this much: from memory, coarse. */
-    private const SPREAD = 0.25;
+    public const SPREAD = 0.25;
 
     private function __construct(
         public float $months,

@@ -7,6 +7,7 @@ namespace Kettle\Material;
 /** A plant and the part of it that is used. `$form` is the id of the form it usually comes in, `$best` the state it is best used in. */
 final readonly class Herb
 {
+    /** @param  list<string>  $traits what cautions ask of it, such as "daisy-family" */
     public function __construct(
         public string $id,
         public string $name,
@@ -16,7 +17,7 @@ final readonly class Herb
         public bool $kitchen,
         public State $best,
         public string $note,
-        public string $care,
+        public array $traits,
     ) {
     }
 
@@ -24,13 +25,13 @@ final readonly class Herb
     {
         return new self(
             $row->text('id'), $row->text('name'), $row->text('latin'), $row->text('part'),
-            $row->text('form'), $row->flag('kitchen'), State::from($row->text('best')), $row->text('note'), $row->text('care'),
+            $row->text('form'), $row->flag('kitchen'), State::from($row->text('best')), $row->text('note'), $row->texts('traits'),
         );
     }
 
     /** A plant the tables do not know, as the cook names it. */
     public static function unlisted(string $name, string $form): self
     {
-        return new self('', $name, '', '', $form, false, State::Dried, '', '');
+        return new self('', $name, '', '', $form, false, State::Dried, '', []);
     }
 }

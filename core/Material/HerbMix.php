@@ -160,4 +160,12 @@ final readonly class HerbMix
 
         return $share;
     }
+
+    /** Under what the oil left in it is learned: its form and whether it is wet; null for a mix of forms. */
+    public function uptakeKey(): ?string
+    {
+        $keys = array_unique(array_map(fn (HerbPart $part) => $part->form->id.($part->form->state->isWet() ? ', wet' : ''), $this->parts));
+
+        return count($keys) === 1 ? reset($keys) : null;
+    }
 }

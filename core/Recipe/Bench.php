@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
+use Kettle\Caution\Caution;
+use Kettle\Caution\Cautions;
 use Kettle\Infusion\Methods;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Row;
@@ -23,6 +25,8 @@ final class Bench
 
     private ?Wording $wording = null;
 
+    private ?Cautions $rules = null;
+
     public function __construct(private readonly Tables $tables)
     {
         $this->cupboard = new Cupboard($tables);
@@ -36,7 +40,7 @@ final class Bench
      */
     public function plan(array $wish, Kitchen $kitchen): Plan
     {
-        return (new Planner($this->tables, $kitchen))->plan((new WishReader($this->cupboard, $this->methods, $kitchen))->read($wish));
+        return (new Planner($this->tables, $kitchen, $this->rules()))->plan((new WishReader($this->cupboard, $this->methods, $kitchen))->read($wish));
     }
 
     /** @return array<string, mixed> docs/formats/plan.schema.json */
@@ -48,7 +52,33 @@ final class Bench
     /** @return array<string, mixed> the document with every method set beside the one wished for */
     public function answer(Plan $plan, Kitchen $kitchen): array
     {
-        return $this->document($plan, $kitchen) + ['methods' => (new Comparison($this->tables, $this->methods, $kitchen))->of($plan->wish)];
+        return $this->document($plan, $kitchen) + ['methods' => (new Comparison($this->tables, $this->methods, $kitchen, $this->rules()))->of($plan->wish)];
+    }
+
+    /**
+     * @param  array<mixed>  $wish
+     * @param  ?string  $place of Caution::PLACES; null for all
+     * @return list<array<string, mixed>> the cautions of a wish, whether it can be planned or not
+     *
+     * @throws WishRefused when it cannot be read
+     */
+    public function cautions(array $wish, Kitchen $kitchen, ?string $place): array
+    {
+        $read = (new WishReader($this->cupboard, $this->methods, $kitchen))->read($wish);
+        try {
+            $supplies = Supplies::of($read, Amounts::solve($read, $kitchen, $kitchen->uptake($read->mix, $read->way)), $kitchen);
+        } catch (WishRefused) {
+            // What cannot be measured out takes nothing from Stores; its cautions hold all the same.
+            $supplies = null;
+        }
+        $facts = WishFacts::of($read, $kitchen, $supplies);
+
+        return array_map(fn (Caution $rule) => $this->rules()->told($rule, $facts), $this->rules()->holding($facts, $place));
+    }
+
+    public function rules(): Cautions
+    {
+        return $this->rules ??= new Cautions($this->tables);
     }
 
     /** @return array<string, mixed> a figure as a plan's document has it */

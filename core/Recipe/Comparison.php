@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
+use Kettle\Caution\AcidSoak;
+use Kettle\Caution\Cautions;
+use Kettle\Caution\ColdKept;
 use Kettle\Infusion\Handwork;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\Methods;
 use Kettle\Infusion\School;
-use Kettle\Infusion\Uptake;
 use Kettle\Keeping\ShelfLife;
 use Kettle\Material\Tables;
 use Kettle\Measure\AmountWriter;
@@ -17,7 +19,7 @@ use Kettle\Measure\Kind;
 /** Every method and school set side by side for one wish. */
 final readonly class Comparison
 {
-    public function __construct(private Tables $tables, private Methods $methods, private Kitchen $kitchen)
+    public function __construct(private Tables $tables, private Methods $methods, private Kitchen $kitchen, private Cautions $cautions)
     {
     }
 
@@ -28,8 +30,13 @@ final readonly class Comparison
         foreach ($this->tables->table('things')->rows('rows') as $row) {
             $names[$row->text('id')] = $row->text('name');
         }
-        $uptake = Uptake::by($wish->way, $this->tables);
+        $uptake = $this->kitchen->uptake($wish->mix, $wish->way);
         $life = ShelfLife::of($wish->blend, $wish->mix->state);
+        $keeps = match ($wish->kept()) {
+            ColdKept::FRIDGE => 'four days, cold',
+            ColdKept::SOURED => round(min($life->months, AcidSoak::KEEPS_MONTHS), 1).' months',
+            default => round($life->months, 1).' months',
+        };
         $rows = [];
         foreach ($this->methods->all() as $method) {
             $missing = $this->kitchen->things === null ? []
@@ -37,7 +44,7 @@ final readonly class Comparison
             $refused = null;
             $yield = null;
             try {
-                Planner::refuseUnfit($wish->by($method, $method->schools[0]), $this->kitchen);
+                Planner::refuseUnfit($wish->by($method, $method->schools[0]), $this->kitchen, $this->cautions);
                 $amounts = Amounts::solve($wish->by($method, $method->schools[0]), $this->kitchen, $uptake);
                 $yield = $uptake->yield($amounts->oilMl, $amounts->dryG($wish));
             } catch (WishRefused $why) {
@@ -53,7 +60,7 @@ final readonly class Comparison
                 'missing' => $missing,
                 'risks' => $method->risks,
                 'yield_text' => $yield === null ? null : AmountWriter::plain($yield['value'], Kind::Volume),
-                'keeps_text' => round($life->months, 1).' months',
+                'keeps_text' => $keeps,
                 'schools' => array_map(fn (School $school) => $this->school($wish, $method, $school), $method->schools),
             ];
         }

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Kettle\Recipe;
 
 use Kettle\Diary\Presence;
+use Kettle\Infusion\Uptake;
+use Kettle\Infusion\UptakeSeen;
 use Kettle\Material\Carrier;
 use Kettle\Material\Cupboard;
+use Kettle\Material\HerbMix;
 use Kettle\Material\OilRanking;
 use Kettle\Measure\AmountReader;
 use Kettle\Measure\AmountWriter;
@@ -30,6 +33,7 @@ final readonly class Kitchen
      * @param  ?list<string>  $things ids of what the house has to work with; null when it has not said
      * @param  list<Lot>  $lots those of the herbs and oils wished for
      * @param  array<string, array{ml: float, price: ?float}>|\Closure(): array<string, array{ml: float, price: ?float}>  $stock of every oil: mL and price of 100 mL, by carrier id; asked for only where it matters
+     * @param  (\Closure(string, string): UptakeSeen)|null  $seen what its own batches say of the oil left in a form, by a way
      * @param  string  $currency ISO 4217, empty when the house has not said
      */
     public function __construct(
@@ -45,6 +49,7 @@ final readonly class Kitchen
         public array $lots = [],
         private array|\Closure $stock = [],
         public string $currency = '',
+        private ?\Closure $seen = null,
     ) {
     }
 
@@ -89,6 +94,14 @@ final readonly class Kitchen
     public function stock(): array
     {
         return is_array($this->stock) ? $this->stock : ($this->stock)();
+    }
+
+    /** The oil herb keeps when it is got out so: the usual, narrowed by this house's own batches of the form. */
+    public function uptake(HerbMix $mix, string $way): Uptake
+    {
+        $form = $mix->uptakeKey();
+
+        return Uptake::by($way, $this->cupboard->tables(), $form === null || $this->seen === null ? null : ($this->seen)($form, $way));
     }
 
     /** @return list<array{carrier: Carrier, score: float, marks: array<string, float>, reasons: list<string>, stock_ml: float, price: ?float}> oils for a purpose, best first */

@@ -4,22 +4,23 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
+use Kettle\Caution\Caution;
+use Kettle\Caution\Cautions;
 use Kettle\Vessel\Levels;
 
-/** What to watch for in a plan, ranked care before note, with ways out where there are some. What must stop a plan is refused before. */
+/** What to watch for in a plan: of its jar, days and oils, and the cautions; stop before care before note, with ways out where there are some. */
 final class Notes
 {
     /** Parts of oil from which a dried herb is told as very little: common practice goes to 1:9. */
     private const LEAN = 14.0;
 
-    /** @return list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string, change: array<string, mixed>}>}> */
-    public static function of(Wish $wish, Amounts $amounts, Days $days, Kitchen $kitchen, Supplies $supplies): array
+    /** @return list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string, change: array<string, mixed>}>, why?: string, source?: string, acknowledge?: bool}> */
+    public static function of(Wish $wish, Amounts $amounts, Days $days, Kitchen $kitchen, Supplies $supplies, Cautions $cautions): array
     {
         $notes = [
             ...$supplies->notes($wish, $amounts, $kitchen),
             ...self::aboutTheJar($wish, $amounts, $kitchen),
-            ...self::aboutTheOils($wish, $kitchen, $supplies),
-            ...self::aboutTheHerb($wish),
+            ...self::aboutTheOils($wish, $kitchen),
         ];
         $times = $days->timetable;
         if ($days->late && $wish->readyBy !== null) {
@@ -28,18 +29,12 @@ final class Notes
                 'Begun now it is ready on %s, %d %s late. A warm method is quicker.', $times->readyDay()->format('l j F'), $late, $late === 1 ? 'day' : 'days',
             ));
         }
-        if ($wish->school->ceilingC !== null) {
-            $notes[] = self::note('ceiling', 'care', sprintf(
-                'Keep the oil under %s, and never leave a flame alone. Too much heat fries the herb and ages the oil; hot oil burns.', $kitchen->warmth($wish->school->ceilingC),
-            ));
+        $facts = WishFacts::of($wish, $kitchen, $supplies);
+        foreach ($cautions->holding($facts, 'bench') as $rule) {
+            $notes[] = [...$cautions->told($rule, $facts), 'ways' => array_map(fn (Way $way) => $way->toArray(), WaysOut::ofStop($rule->id, $wish))];
         }
-        if ($wish->spirit) {
-            $notes[] = self::note('spirit', 'care', 'Strong spirit burns, and so does its vapour: no flame and no sparks near it, a window open while it leaves the oil, the jar uncovered. Not for a gas stove.');
-        }
-        if ($wish->purpose !== 'kitchen') {
-            $notes[] = self::note('skin-only', 'note', 'For the skin only, not to be eaten.');
-        }
-        usort($notes, fn (array $a, array $b) => ($a['rank'] === 'care' ? 0 : 1) <=> ($b['rank'] === 'care' ? 0 : 1));
+        $order = array_flip(Caution::RANKS);
+        usort($notes, fn (array $a, array $b) => $order[$a['rank']] <=> $order[$b['rank']]);
 
         return $notes;
     }
@@ -88,32 +83,7 @@ final class Notes
     }
 
     /** @return list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string, change: array<string, mixed>}>}> */
-    private static function aboutTheHerb(Wish $wish): array
-    {
-        $mix = $wish->mix;
-        $notes = [];
-        if ($mix->isMixedState()) {
-            $notes[] = self::note('mixed-state', 'care', 'Wet and dry herb in one jar: the wet one’s water does not average out. Dry it, or make two jars.');
-        }
-        $notes[] = match (true) {
-            ! $mix->state->isWet() => self::note('dry', 'note', 'Dried herb: it should snap or crumble. Jar, spoon and cloth bone-dry, for water spoils oil.'),
-            $wish->method->heated => self::note('wet', 'care', sprintf('%s herb: leave the jar open while it is warm, so that its water leaves. Drain it, do not squeeze it.', ucfirst($mix->state->value))),
-            default => self::note('wet', 'care', sprintf('%s herb: cover the jar with a cloth, wipe the drops off daily, and keep every leaf under the oil. Drain it, do not squeeze it.', ucfirst($mix->state->value))),
-        };
-        if ($mix->state->isWet() && $wish->way !== 'drained') {
-            $notes[] = self::note('squeezed-wet', 'care', 'Squeezing wet herb drives its water into the oil. Let it drain under a clean cloth instead.', [new Way('drain', 'Drain it.', ['way' => 'drained'])]);
-        }
-        foreach ($mix->parts as $part) {
-            if ($part->plant->care !== '') {
-                $notes[] = self::note('herb.'.$part->plant->id, 'care', sprintf('%s. %s', ucfirst($part->plant->name), $part->plant->care));
-            }
-        }
-
-        return $notes;
-    }
-
-    /** @return list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string, change: array<string, mixed>}>}> */
-    private static function aboutTheOils(Wish $wish, Kitchen $kitchen, Supplies $supplies): array
+    private static function aboutTheOils(Wish $wish, Kitchen $kitchen): array
     {
         $notes = [];
         foreach ($wish->blend->shares() as $oil) {
@@ -122,13 +92,6 @@ final class Notes
                     '%s sets under about %s: keep it warm all the way through straining.', ucfirst($oil['carrier']->name), $kitchen->warmth($oil['carrier']->setsBelowC),
                 ));
             }
-        }
-        $allergens = [...$wish->blend->allergens(), ...$supplies->allergens()];
-        if ($allergens !== []) {
-            $notes[] = self::note('allergens', 'care', 'Contains '.implode(' and ', array_unique($allergens)).'. Say so on the label and to whoever is given it.');
-        }
-        if (($wish->blend->iodineValue() ?? 0) > 130) {
-            $notes[] = self::note('rags', 'care', 'This oil dries in air: rags wet with it can heat by themselves. Wash them, dry them flat out of doors, or keep them under water in a closed tin.');
         }
 
         return $notes;

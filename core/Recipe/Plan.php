@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Recipe;
 
 use Kettle\Diary\Timetable;
-use Kettle\Keeping\ShelfLife;
+use Kettle\Keeping\Keeping;
 use Kettle\Reason\Reckoned;
 
 /** A wish made into amounts, levels, days and what to watch for. */
@@ -14,14 +14,14 @@ final readonly class Plan
     /**
      * @param  array<string, Reckoned>  $figures by id
      * @param  list<array{slot: ?string, text: string, chosen: bool}>  $sentence
-     * @param  list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string, change: array<string, mixed>}>}>  $notes rank is stop, care or note
+     * @param  list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string, change: array<string, mixed>}>, why?: string, source?: string, acknowledge?: bool}>  $notes rank is stop, care or note
      */
     public function __construct(
         public Wish $wish,
         public Amounts $amounts,
         public array $figures,
         public Timetable $timetable,
-        public ShelfLife $shelfLife,
+        public Keeping $keeping,
         public array $sentence,
         public array $notes,
         public Supplies $supplies,

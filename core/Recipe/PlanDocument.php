@@ -47,6 +47,9 @@ final readonly class PlanDocument
             'way' => $wish->way,
             'state' => $wish->mix->state->value,
             'purpose' => $wish->purpose,
+            'kept' => $wish->kept(),
+            'uptake_key' => $wish->mix->uptakeKey(),
+            'dry_g' => round($plan->amounts->dryG($wish), 3),
             'jar' => [
                 'id' => $levels->jar->id, 'called' => $levels->jar->called, 'count' => $plan->amounts->jars,
                 'each' => $plan->amounts->jars === 1 ? null : sprintf('%s of herb and %s of oil in each', AmountWriter::plain($plan->amounts->herbG / $plan->amounts->jars, Kind::Mass), AmountWriter::plain($plan->amounts->oilMl / $plan->amounts->jars, Kind::Volume)),
@@ -67,7 +70,7 @@ final readonly class PlanDocument
                 'strain_at' => $times->strainAt->format(DATE_ATOM),
                 'settled_at' => $times->settledAt->format(DATE_ATOM),
                 'ready_on' => $times->readyDay()->format('Y-m-d'),
-                'keeping_months' => round($plan->shelfLife->months, 1),
+                'keeping_months' => round($plan->keeping->months, 2),
             ],
             'picture' => array_map(fn (float $percent) => round($percent, 1), $wish->blend->picture()),
             'stores' => $plan->supplies->document($this->kitchen),
@@ -108,6 +111,7 @@ final readonly class PlanDocument
             'iodine' => (string) round((float) $value),
             'index' => (string) round((float) $value, 1),
             '%' => Wording::number((float) $value).' %',
+            'mg', 'IU', 'drops', 'capsules' => Wording::number((float) $value).' '.((float) $value === 1.0 ? rtrim($unit, 's') : $unit),
             default => AmountWriter::plain((float) $value, Kind::from($unit)),
         };
     }

@@ -4,13 +4,18 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
+use Kettle\Caution\AcidSoak;
+use Kettle\Caution\CautionRefused;
+use Kettle\Caution\Cautions;
+use Kettle\Caution\ColdKept;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Timetable;
 use Kettle\Infusion\Handwork;
 use Kettle\Infusion\MethodRefused;
 use Kettle\Infusion\SpiritStart;
 use Kettle\Infusion\Uptake;
-use Kettle\Keeping\ShelfLife;
+use Kettle\Keeping\Keeping;
+use Kettle\Keeping\KeptFacts;
 use Kettle\Material\HerbMix;
 use Kettle\Material\Tables;
 use Kettle\Measure\AmountWriter;
@@ -23,28 +28,29 @@ final readonly class Planner
     /** Temperature of oil when it is measured out, degrees C. */
     public const ROOM_C = 20.0;
 
-    public function __construct(private Tables $tables, private Kitchen $kitchen)
+    public function __construct(private Tables $tables, private Kitchen $kitchen, private Cautions $cautions)
     {
     }
 
     /** @throws WishRefused when it cannot be made */
     public function plan(Wish $wish): Plan
     {
-        self::refuseUnfit($wish, $this->kitchen);
-        $uptake = Uptake::by($wish->way, $this->tables);
+        self::refuseUnfit($wish, $this->kitchen, $this->cautions);
+        $uptake = $this->kitchen->uptake($wish->mix, $wish->way);
         $amounts = Amounts::solve($wish, $this->kitchen, $uptake);
         $days = Days::of($wish, $this->kitchen);
         if ($days->late && $wish->start !== null && $wish->readyBy !== null && $days->latest !== null && $days->latest >= $this->kitchen->today()) {
             throw WishRefused::from(DiaryRefused::startAfterReady($wish->start->format('j F'), $wish->readyBy->format('j F'))->about('start'));
         }
-        $shelfLife = ShelfLife::of($wish->blend, $wish->mix->state);
         $supplies = Supplies::of($wish, $amounts, $this->kitchen);
+        $keeping = Keeping::of($wish->blend, $wish->mix->state, self::keptFacts($wish, $days->timetable, $supplies), $this->tables);
         $figures = [];
         $all = [
             ...$this->weights($wish, $amounts),
             ...$this->levels($wish, $amounts),
             $this->yieldFigure($wish, $uptake, $amounts),
-            ...$this->dates($wish, $days, $shelfLife),
+            ...$this->soak($wish, $amounts),
+            ...$this->dates($wish, $days, $keeping),
             ...BlendFigures::of($wish->blend),
             ...$this->cost($supplies, $uptake->yield($amounts->oilMl, $amounts->dryG($wish))['value']),
         ];
@@ -53,15 +59,15 @@ final readonly class Planner
         }
 
         return new Plan(
-            $wish, $amounts, $figures, $days->timetable, $shelfLife,
+            $wish, $amounts, $figures, $days->timetable, $keeping,
             Sentence::of($wish, $amounts, $this->kitchen),
-            Notes::of($wish, $amounts, $days, $this->kitchen, $supplies),
+            Notes::of($wish, $amounts, $days, $this->kitchen, $supplies, $this->cautions),
             $supplies,
         );
     }
 
     /** @throws WishRefused when the method, the oil or the purpose does not go with the herb */
-    public static function refuseUnfit(Wish $wish, Kitchen $kitchen): void
+    public static function refuseUnfit(Wish $wish, Kitchen $kitchen, Cautions $cautions): void
     {
         foreach ($wish->blend->shares() as $oil) {
             if (! $wish->method->heated && $oil['share'] > 0.5 && $oil['carrier']->setsBelowC > $kitchen->roomC) {
@@ -71,27 +77,12 @@ final readonly class Planner
         if (! $wish->method->suits($wish->mix->state)) {
             throw WishRefused::from(MethodRefused::notFor($wish->method->name, $wish->mix->state->value)->about('method'));
         }
-        if ($wish->purpose !== 'kitchen') {
-            return;
-        }
-        foreach ($wish->mix->parts as $part) {
-            if (! $part->plant->kitchen) {
-                throw WishRefused::one('purpose', 'not_for_the_kitchen', sprintf('%s is not known here as a kitchen herb. Plan it for the skin, or choose another herb.', ucfirst($part->plant->name)));
-            }
-        }
-        foreach ($wish->blend->oils as $oil) {
-            if (! $oil['carrier']->foodGradeExists) {
-                throw WishRefused::one('oils', 'not_for_the_kitchen', sprintf('%s is not sold as food. Choose a food grade oil, or plan it for the skin.', ucfirst($oil['carrier']->name)));
-            }
-        }
-        if ($wish->mix->state->isWet()) {
-            $herbs = is_array($wish->source['herbs'] ?? null) ? $wish->source['herbs'] : [];
-            throw WishRefused::withWays(new MethodRefused('botulism', sprintf(
-                '%s under oil is not kept for the kitchen: without air the spores in it can grow and make botulinum toxin, and no warmth of a kitchen kills them. Dry it first until it snaps. So says the National Center for Home Food Preservation, quoted from memory; local rules come first.', ucfirst($wish->mix->state->value.' herb'),
-            ), 'purpose'), [
-                new Way('dry-it', 'Use it dried.', ['herbs' => array_map(fn (mixed $herb) => ['state' => 'dried'] + array_diff_key((array) $herb, ['water' => 1, 'picked' => 1]), $herbs)]),
-                new Way('for-the-skin', 'Make it for the skin.', ['purpose' => 'skin']),
-            ]);
+        $facts = WishFacts::of($wish, $kitchen);
+        $stop = $cautions->stopping($facts);
+        if ($stop !== null) {
+            throw WishRefused::withWays(
+                new CautionRefused($stop->reason, $stop->says($facts).' '.$stop->why, $stop->field), WaysOut::ofStop($stop->id, $wish),
+            );
         }
     }
 
@@ -171,13 +162,15 @@ final readonly class Planner
         $yield = $uptake->yield($amounts->oilMl, $amounts->dryG($wish));
 
         return Reckoned::between('yield_volume', $yield['low'], $yield['value'], $yield['high'], 'mL', Reason::rule('yield', [
-            'oil_ml' => round($amounts->oilMl), 'uptake' => $uptake->mlPerGram, 'herb_g' => round($amounts->dryG($wish), 1),
+            'oil_ml' => round($amounts->oilMl), 'uptake' => round($uptake->mlPerGram, 2), 'herb_g' => round($amounts->dryG($wish), 1),
             'way' => $uptake->way, 'losses_ml' => $uptake->lossesMl,
-        ]));
+        ]), ...($uptake->batches === 0 ? [] : [Reason::rule('uptake-learned', [
+            'batches' => $uptake->batches, 'form' => $wish->mix->first()->form->name, 'way' => $uptake->way, 'prior' => $uptake->priorMlPerGram, 'uptake' => round($uptake->mlPerGram, 2),
+        ])]));
     }
 
     /** @return list<Reckoned> */
-    private function dates(Wish $wish, Days $days, ShelfLife $life): array
+    private function dates(Wish $wish, Days $days, Keeping $keeping): array
     {
         [$times, $startBy] = [$days->timetable, $days->startBy];
         $hands = Handwork::of($wish->method, $wish->school->usualH, $times);
@@ -208,14 +201,7 @@ final readonly class Planner
             Reckoned::exactly('hands_on', $hands->minutes, 'min', Reason::rule('hands-on', [
                 'by' => $hands->byHours > 0 ? 'Being by the flame, '.AmountWriter::span($hands->byHours).', is not counted in.' : '',
             ])),
-            Reckoned::between(
-                'best_before',
-                ShelfLife::after($times->strainAt, $life->lowMonths)->format('Y-m-d'),
-                ShelfLife::after($times->strainAt, $life->months)->format('Y-m-d'),
-                ShelfLife::after($times->strainAt, $life->highMonths)->format('Y-m-d'),
-                'date',
-                ...self::keepingReasons($wish, $life),
-            ),
+            $keeping->figure(),
         ];
     }
 
@@ -229,22 +215,33 @@ final readonly class Planner
         return Reckoned::between('strain_by', $after($wish->school->leastH), $times->strainAt->format('Y-m-d'), $after($wish->school->mostH), 'date', $why, $schoolTime);
     }
 
-    /** @return list<Reason> */
-    public static function keepingReasons(Wish $wish, ShelfLife $life): array
+    /** How it will be kept if nothing else is said: cool and dark, in dark glass, of the lots it is taken from. */
+    private static function keptFacts(Wish $wish, Timetable $times, Supplies $supplies): KeptFacts
     {
-        $inputs = [
-            'oil' => ucfirst($life->weakest->name),
-            'months' => $life->weakest->monthsOpened,
-            'cap' => match (true) {
-                ! $life->capped => '',
-                $wish->mix->state->isWet() => 'Wilted or fresh herb leaves water behind, and allows about six months.',
-                default => 'Dried herb allows two years at the most.',
-            },
-        ];
+        return new KeptFacts(
+            $times->fillAt, $times->strainAt, $wish->kept(),
+            $wish->school->targetC === null ? [] : [['hours' => $wish->school->usualH, 'celsius' => $wish->school->targetC]],
+            $supplies->oilLots(),
+        );
+    }
 
-        return $wish->blend->isSingle()
-            ? [Reason::rule('keeps-single', $inputs)]
-            : [Reason::rule('keeps-weakest', $inputs), Reason::rule('keeps-blend', ['months' => round($life->byRates, 1)])];
+    /** @return list<Reckoned> the acid and the water a wet kitchen herb is soured in, for each herb */
+    private function soak(Wish $wish, Amounts $amounts): array
+    {
+        if ($wish->kept() !== ColdKept::SOURED) {
+            return [];
+        }
+        $figures = [];
+        foreach ($wish->mix->shares() as $i => $share) {
+            $part = $wish->mix->parts[$i];
+            if ($part->form->state->isWet()) {
+                $soak = AcidSoak::for($part->plant, $amounts->herbG * $share);
+                $figures[] = Reckoned::exactly("soak_acid.{$i}", $soak->acidG, 'g', Reason::rule('soak-acid', ['parts' => $soak->parts, 'herb_g' => round($soak->herbG, 1), 'herb' => $part->plant->name]));
+                $figures[] = Reckoned::exactly("soak_water.{$i}", $soak->waterG, 'g', Reason::rule('soak-water', ['solution_g' => round($soak->solutionG(), 1)]));
+            }
+        }
+
+        return $figures;
     }
 
     /** @return list<Reckoned> what was taken from Stores costs, and what 100 mL of it comes to; none where nothing has a price */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
+use Kettle\Caution\ColdKept;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Measure\Ratio;
@@ -26,6 +27,7 @@ final class Sentence
             ...self::amount($wish, $amounts, $piece, $plain, $chosen),
             $piece('herb', self::herbs($wish), $chosen('herb')),
             $plain(' oil for '), $piece('purpose', $kitchen->cupboard()->purpose($wish->purpose)->name, $chosen('purpose')),
+            ...($wish->kept() === ColdKept::SHELF ? [] : [$plain(' '), $piece('kept', $wish->kept() === ColdKept::FRIDGE ? 'to keep cold for four days' : 'soured first', true)]),
             ...($wish->mix->isSingle() ? [$plain(', '), $piece('form', $wish->mix->first()->form->name, $chosen('form'))] : []),
             ...($wish->byJar === null ? [$plain(', '), $piece('ratio', self::ratio($amounts->ratio), $chosen('ratio'))] : []),
             $plain(', in '), $piece('oils', self::oils($wish), $chosen('oils')),

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
+use Kettle\Caution\AcidSoak;
+use Kettle\Caution\ColdKept;
 use Kettle\Infusion\SpiritStart;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
@@ -31,6 +33,14 @@ final readonly class Steps
                 'Grind it, and moisten it with %s of spirit of at least %d %% alcohol: moist, not wet. Cover it and let it stand 8 to 12 h, away from any flame. Then warm it in the oil uncovered, so that the spirit leaves.',
                 self::millilitres(SpiritStart::ml($amounts->herbG)['value'], $kitchen), SpiritStart::LEAST_PERCENT,
             )];
+        }
+        foreach ($wish->mix->parts as $i => $part) {
+            if (isset($plan->figures["soak_acid.{$i}"])) {
+                $steps[] = ['id' => "sour-{$i}", 'says' => sprintf(
+                    'Chop the %s small. Dissolve %s of citric acid in %s of water, press all of it under, and leave it %d h or longer. Drain it well, and pat it dry.',
+                    $part->plant->name, AmountWriter::plain($plan->figures["soak_acid.{$i}"]->number(), Kind::Mass), AmountWriter::plain($plan->figures["soak_water.{$i}"]->number(), Kind::Mass), AcidSoak::HOURS,
+                )];
+            }
         }
         $fill = $amounts->levels->dryFillMm > $jar->heightMm
             ? 'it stands higher than the jar as it lies, so press it down'
@@ -88,8 +98,8 @@ final readonly class Steps
                 $plan->wish->mix->isPowder() ? 'paper' : 'a cloth over a sieve', $out, AmountWriter::plain($yield->number(), Kind::Volume),
                 AmountWriter::plain((float) $yield->low, Kind::Volume), AmountWriter::plain((float) $yield->high, Kind::Volume),
             )],
-            ['id' => 'settle', 'says' => 'Let it stand 24 h, pour it off its sediment, and throw the last murky spoonful away.'],
-            ['id' => 'bottle', 'says' => sprintf('Bottle it, quite cool, in dry dark glass, nearly full. Label it: best before %s.', (new \DateTimeImmutable($plan->figures['best_before']->text()))->format('j F Y'))],
+            ['id' => 'settle', 'says' => ($plan->wish->kept() === ColdKept::FRIDGE ? 'In the refrigerator, let' : 'Let').' it stand 24 h, pour it off its sediment, and throw the last murky spoonful away.'],
+            ['id' => 'bottle', 'says' => sprintf('Bottle it, quite cool, in dry dark glass, nearly full. Label it: %s %s.', $plan->wish->kept() === ColdKept::FRIDGE ? 'keep at 4 °C or colder, use by' : 'best before', (new \DateTimeImmutable($plan->figures['best_before']->text()))->format('j F Y'))],
         ];
     }
 

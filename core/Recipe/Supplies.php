@@ -61,17 +61,22 @@ final readonly class Supplies
         return $any ? ['cost' => $cost, 'whole' => $whole] : null;
     }
 
-    /** @return list<string> of the lots taken from, beside those of the oils themselves */
-    public function allergens(): array
+    /** @return array<string, array{opened: ?\DateTimeImmutable, best_before: ?\DateTimeImmutable}> of each oil taken from, by carrier id: the oldest that was */
+    public function oilLots(): array
     {
-        $allergens = [];
+        $lots = [];
         foreach ($this->needs as $need) {
+            if ($need['kind'] !== LotKind::Carrier) {
+                continue;
+            }
             foreach ($need['taking']->takes as $take) {
-                $allergens = [...$allergens, ...$take['lot']->allergens];
+                $known = $lots[$need['material']] ?? ['opened' => null, 'best_before' => null];
+                $earlier = fn (?\DateTimeImmutable $a, ?\DateTimeImmutable $b) => $a === null || $b === null ? $a ?? $b : min($a, $b);
+                $lots[$need['material']] = ['opened' => $earlier($known['opened'], $take['lot']->openedOn), 'best_before' => $earlier($known['best_before'], $take['lot']->bestBefore)];
             }
         }
 
-        return array_values(array_unique($allergens));
+        return $lots;
     }
 
     /** @return list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string, change: array<string, mixed>}>}> what is short, with the ways out of it */
@@ -94,13 +99,6 @@ final readonly class Supplies
                 '%s is %s short: Stores has %s.', ucfirst($need['name']), AmountWriter::plain($taking->short, $kind),
                 $there > 0 ? AmountWriter::plain($there, $kind) : 'none that may still be used',
             ), $ways);
-        }
-        foreach ($this->needs as $need) {
-            foreach ($need['taking']->takes as $take) {
-                if ($wish->purpose === 'kitchen' && ! $take['lot']->foodGrade) {
-                    $notes[] = Notes::note('not-food.'.$take['lot']->id, 'care', sprintf('The %s in Stores is not marked food grade. For the kitchen use only what is sold or known as food.', $take['lot']->called));
-                }
-            }
         }
 
         return $notes;

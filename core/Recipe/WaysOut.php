@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
+use Kettle\Caution\AcidSoak;
+use Kettle\Caution\ColdKept;
 use Kettle\Keeping\ShelfLife;
 use Kettle\Material\Blend;
 use Kettle\Material\Carrier;
+use Kettle\Material\HerbPart;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Reason\Wording;
@@ -289,5 +292,29 @@ final class WaysOut
     private static function number(float $value): string
     {
         return rtrim(rtrim(number_format($value, 3, '.', ''), '0'), '.');
+    }
+
+    /**
+     * What would do instead of what a caution is about.
+     *
+     * @return list<Way>
+     */
+    public static function ofStop(string $caution, Wish $wish): array
+    {
+        $herbs = HerbsReader::list($wish->source);
+        $dried = new Way('dry-it', 'Use it dried.', ['herbs' => array_map(fn (mixed $herb) => ['state' => 'dried'] + array_diff_key((array) $herb, ['water' => 1, 'picked' => 1]), $herbs)]);
+        $skin = new Way('for-the-skin', 'Make it for the skin.', ['purpose' => 'skin']);
+        $cold = new Way('keep-cold', 'Keep it cold, and use it within four days.', ['kept' => ColdKept::FRIDGE] + ($wish->method->heated ? [] : ['method' => 'gentle-pan', 'school' => null]));
+        $sourable = array_filter($wish->mix->parts, fn (HerbPart $part) => $part->form->state->isWet() && AcidSoak::partsFor($part->plant) === null) === [];
+        $soured = $sourable ? [new Way('sour-it', 'Sour it first, by the tested way.', ['kept' => ColdKept::SOURED])] : [];
+
+        return match ($caution) {
+            'botulism' => [$dried, $cold, ...$soured, $skin],
+            'cold-too-long' => [new Way('gentle-pan', 'Take the gentle pan.', ['method' => 'gentle-pan', 'school' => null]), $dried],
+            'soured-untested' => [$dried, $cold, $skin],
+            'not-food-plant', 'not-food-oil', 'not-food-lot' => [$skin],
+            'squeezed-wet' => [new Way('drain', 'Drain it.', ['way' => 'drained'])],
+            default => [],
+        };
     }
 }

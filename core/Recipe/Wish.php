@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
+use Kettle\Caution\ColdKept;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\School;
 use Kettle\Infusion\SpiritStart;
@@ -35,6 +36,7 @@ final readonly class Wish
      * @param  list<string>  $chosen the words of the sentence the cook chose, by slot
      * @param  array<string, mixed>  $source the wish document, tidied
      * @param  bool  $spirit whether the herb is moistened with spirit first
+     * @param  string  $keptAs of ColdKept::KEPT, as it was wished
      * @param  ?float  $shakeEveryH how often a jar on the shelf is shaken, where the cook said
      */
     public function __construct(
@@ -59,6 +61,7 @@ final readonly class Wish
         public array $source,
         public bool $spirit = false,
         public ?float $shakeEveryH = null,
+        private string $keptAs = ColdKept::SHELF,
     ) {
     }
 
@@ -77,6 +80,12 @@ final readonly class Wish
     public function practised(): Method
     {
         return $this->method->as($this->school, $this->shakeEveryH);
+    }
+
+    /** How it is kept: the cold and the soured way are for wet herb in the kitchen, and mean nothing else. */
+    public function kept(): string
+    {
+        return $this->purpose === 'kitchen' && $this->mix->state->isWet() ? $this->keptAs : ColdKept::SHELF;
     }
 
     /** Hours the moistened herb stands before it goes into the oil. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
+use Kettle\Caution\ColdKept;
 use Kettle\Diary\Day;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Infusion\Methods;
@@ -32,7 +33,7 @@ final class WishReader
     private const MOST_JARS = 24;
 
     /** Keys of a wish, but for its herbs and oils. */
-    private const PLAIN = ['oil_amount', 'ratio', 'basis', 'jar', 'jars', 'method', 'school', 'way', 'start', 'ready_by', 'purpose', 'spirit', 'shake'];
+    private const PLAIN = ['oil_amount', 'ratio', 'basis', 'jar', 'jars', 'method', 'school', 'way', 'start', 'ready_by', 'purpose', 'spirit', 'shake', 'kept'];
 
     private Faults $faults;
 
@@ -85,6 +86,7 @@ final class WishReader
             });
         }
         $shake = $faults->trying('shake', fn () => $this->oneOf($wish, 'shake', array_keys(Wish::SHAKES)));
+        $kept = $faults->trying('kept', fn () => $this->oneOf($wish, 'kept', ColdKept::KEPT)) ?? ColdKept::SHELF;
         $herb = $read['total'] ?? null;
         $this->onlyOneWay($herb, $oil, $finished, $byJar);
         if ($faults->all() !== []) {
@@ -96,7 +98,7 @@ final class WishReader
             $mix, $blend, $herb, $oil, $finished, $byJar, $ratio, $basis, $jar, $jars, $method, $school, $start, $readyBy, $purpose,
             // Squeezing wet herb drives its water into the oil; the strongest oil is in dry and woody herb.
             $way ?? ($mix->state->isWet() ? 'drained' : 'squeezed'),
-            $this->oilLots($wish), $this->chosen($wish), self::tidy($wish), $spirit, $shake === null || $method->heated ? null : Wish::SHAKES[$shake],
+            $this->oilLots($wish), $this->chosen($wish), self::tidy($wish), $spirit, $shake === null || $method->heated ? null : Wish::SHAKES[$shake], $kept,
         );
     }
 

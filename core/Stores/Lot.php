@@ -15,6 +15,7 @@ final readonly class Lot
      * @param  ?string  $verdict of the last check: sound, soon or past
      * @param  ?float  $price of the whole lot as it was got, in the house's currency
      * @param  list<string>  $allergens
+     * @param  string  $how bought, gathered, or empty where nobody said
      */
     public function __construct(
         public string $id,
@@ -33,6 +34,7 @@ final readonly class Lot
         public ?float $price = null,
         public bool $foodGrade = false,
         public array $allergens = [],
+        public string $how = '',
     ) {
     }
 

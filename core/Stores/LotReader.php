@@ -66,6 +66,7 @@ final class LotReader
                 $faults->add(LotRefused::tooLong($field, $most));
             }
         }
+        $how = in_array($text['got_how'], ['bought', 'gathered'], true) ? $text['got_how'] : '';
         if ($faults->all() !== []) {
             throw LotsRefused::of($faults->all());
         }
@@ -75,10 +76,10 @@ final class LotReader
                 $id, $kind, $material, $called, $amount, $amount,
                 // Told as low at a seventh of what was got, unless the house says otherwise.
                 $low ?? round($amount / 7, 1), $state, $form?->id, $gotOn, $openedOn, $bestBefore, null, $price, $food,
-                array_values(array_unique([...$allergens, ...$own])),
+                array_values(array_unique([...$allergens, ...$own])), $how,
             ),
             'part' => $text['part'],
-            'how' => in_array($text['got_how'], ['bought', 'gathered'], true) ? $text['got_how'] : '',
+            'how' => $how,
             'where' => $text['got_where'],
             'note' => $text['note'],
             'typed' => $text['amount'],

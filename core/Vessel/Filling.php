@@ -10,6 +10,9 @@ use Kettle\Measure\Kind;
 /** So many bottles of so many sizes filled from one oil; volumes in mL. */
 final readonly class Filling
 {
+    /** Bottles of one batch. */
+    public const MOST = 500;
+
     /** @param  list<array{id: string, capacity: float, count: int}>  $bottles counts above zero */
     private function __construct(public array $bottles, public float $filledMl, public float $leftMl)
     {
@@ -46,7 +49,7 @@ final readonly class Filling
         $filled = 0.0;
         $total = 0;
         foreach ($bottles as $bottle) {
-            if ($bottle['count'] < 0 || $bottle['count'] > 500) {
+            if ($bottle['count'] < 0 || $bottle['count'] > self::MOST) {
                 throw FillingRefused::count($bottle['count']);
             }
             $filled += $bottle['capacity'] * $bottle['count'];
@@ -55,7 +58,7 @@ final readonly class Filling
         if ($total === 0) {
             throw FillingRefused::none();
         }
-        if ($total > 500) {
+        if ($total > self::MOST) {
             throw FillingRefused::count($total);
         }
         // A jug is read to about half a per cent.
@@ -64,5 +67,19 @@ final readonly class Filling
         }
 
         return new self(array_values(array_filter($bottles, fn (array $b) => $b['count'] > 0)), $filled, max(0.0, $oilMl - $filled));
+    }
+
+    /** @param  list<array{id: string, capacity: float, count: int}>  $bottles that are known to fit */
+    public static function asFilled(float $oilMl, array $bottles): self
+    {
+        $bottles = array_values(array_filter($bottles, fn (array $bottle) => $bottle['count'] > 0));
+        $filled = array_sum(array_map(fn (array $bottle) => $bottle['capacity'] * $bottle['count'], $bottles));
+
+        return new self($bottles, $filled, max(0.0, $oilMl - $filled));
+    }
+
+    public function count(): int
+    {
+        return array_sum(array_column($this->bottles, 'count'));
     }
 }

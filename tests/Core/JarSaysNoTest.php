@@ -158,13 +158,16 @@ it('never plans wet herb for the kitchen', function (string $method) {
     ['incubator'],
 ]);
 
-it('offers to dry it, or to make it for the skin', function () {
+it('offers to dry it, to keep it cold, or to make it for the skin', function () {
     $wish = ['herbs' => [['id' => 'basil', 'state' => 'fresh'], ['id' => 'garlic', 'state' => 'wilted', 'water' => '50']], 'oils' => ['olive'], 'purpose' => 'kitchen'];
     [$reason, $ways] = refusal($wish);
     expect($reason)->toBe('botulism');
     $dried = Support::plan(changed($wish, $ways[0]['change']));
     expect($dried->wish->mix->state->value)->toBe('dried')->and($dried->wish->purpose)->toBe('kitchen');
-    expect(Support::plan(changed($wish, $ways[1]['change']))->wish->purpose)->toBe('skin');
+    expect(array_column($ways, 'id'))->toBe(['dry-it', 'keep-cold', 'sour-it', 'for-the-skin'])
+        ->and(Support::plan(changed($wish, $ways[1]['change']))->wish->kept())->toBe('fridge')
+        ->and(Support::plan(changed($wish, $ways[2]['change']))->wish->kept())->toBe('soured')
+        ->and(Support::plan(changed($wish, $ways[3]['change']))->wish->purpose)->toBe('skin');
 });
 
 it('writes a way as plain data', function () {

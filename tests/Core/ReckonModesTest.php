@@ -36,11 +36,16 @@ function modesAsked(): array
         'learn' => ['water_kg' => 2.2, 'jars_j_per_k' => 900, 'jars_w_per_k' => 2.0, 'open_m2' => 0.02, 'readings' => $warmUp, 'of' => 'oil'],
         'sun' => ['latitude' => 50, 'longitude' => 0, 'from' => '2026-06-20', 'days' => 3, 'jar' => ['diameter_mm' => 73.8, 'level_mm' => 93, 'oil_kg' => 0.32, 'herb_kg' => 0.07, 'glass_kg' => 0.24], 'facing' => 180, 'cloud' => 0.2],
         'fit' => ['looks' => [['t' => 24, 'y' => 4], ['t' => 72, 'y' => 9], ['t' => 168, 'y' => 15], ['t' => 340, 'y' => 18]]],
+        'yield' => ['way' => 'squeezed', 'batches' => [['id' => 'a', 'oil_ml' => 350, 'out_ml' => 260, 'dry_g' => 70], ['id' => 'b', 'oil_ml' => 500, 'out_ml' => 390, 'dry_g' => 100]]],
+        'bottle' => ['oil_ml' => 347, 'sizes' => [['id' => 'x', 'capacity_ml' => 50, 'stock' => 4, 'fixed' => 1], ['id' => 'y', 'capacity_ml' => 30, 'stock' => null]], 'vitamin_e' => 'd-alpha-tocopherol'],
+        'keep' => ['oils' => [['id' => 'sunflower', 'parts' => 3, 'opened' => '2026-08-01', 'best_before' => '2027-05-01'], ['id' => 'jojoba', 'parts' => 1]], 'state' => 'dried', 'filled_on' => '2026-10-01', 'strained_on' => '2026-10-29', 'heat' => [['hours' => 8, 'celsius' => 49]], 'place' => 'room', 'glass' => 'clear', 'antioxidant' => 'vitamin-e'],
+        'cautions' => ['herb' => ['id' => 'comfrey-leaf', 'state' => 'fresh'], 'oils' => ['sweet-almond'], 'place' => 'bench'],
+        'faults' => ['signs' => ['cloudy', 'beads'], 'facts' => ['wet-herb' => ['state' => 'fresh'], 'squeezed-wet' => ['way' => 'squeezed']]],
         'diary' => ['jobs' => [['id' => 'a', 'called' => 'vanilla', 'target_c' => 49, 'ceiling_c' => 60, 'hours' => 8, 'jars_mm' => [79.8, 79.8]], ['id' => 'b', 'target_c' => 38, 'ceiling_c' => 40, 'hours' => 24, 'jars_mm' => [67.3], 'due_by' => '2026-11-25T12:00']], 'cookers' => [['id' => 'round', 'length_mm' => 210, 'height_mm' => 130, 'methods' => ['slow-cooker']]], 'home' => ['2' => '07:00-09:00, 17:00-22:30'], 'away' => [['from' => '2026-11-26T00:00', 'to' => '2026-11-27T00:00']]],
     ];
 }
 
-it('answers each mode of warmth and diary by its schema', function (string $mode) {
+it('answers each mode by its schema', function (string $mode) {
     expect(answered($mode, modesAsked()[$mode]))->not->toBe([]);
 })->with(array_keys(modesAsked()));
 

@@ -132,8 +132,8 @@ it('keeps the other herbs in their parts when one is short', function () {
 
 it('warns when what is taken for the kitchen is not marked as food', function () {
     $kitchen = supplied(['herb' => ['id' => 'marshmallow-root', 'amount' => '20 g'], 'oils' => ['camellia'], 'purpose' => 'kitchen']);
-    expect(array_column($kitchen['notes'], 'id'))->toContain('not-food.camellia')->not->toContain('not-food.root');
-    expect(array_column(supplied(['herb' => ['id' => 'marshmallow-root', 'amount' => '20 g'], 'oils' => ['camellia']])['notes'], 'id'))->not->toContain('not-food.camellia');
+    expect(array_column($kitchen['notes'], 'id'))->toContain('not-food-lot')->not->toContain('not-food.root');
+    expect(array_column(supplied(['herb' => ['id' => 'marshmallow-root', 'amount' => '20 g'], 'oils' => ['camellia']])['notes'], 'id'))->not->toContain('not-food-lot');
 });
 
 it('carries the allergens of the lots it takes from', function () {

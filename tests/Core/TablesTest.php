@@ -13,7 +13,7 @@ it('ships tables that keep to their schemas', function (string $table) use ($fol
     $data = json_decode((string) file_get_contents("{$folder}/{$table}.json"));
     $schema = json_decode((string) file_get_contents("{$folder}/schemas/{$table}.schema.json"));
     expect((new Validator)->validate($data, $schema)->isValid())->toBeTrue();
-})->with(['sources', 'carriers', 'forms', 'herbs', 'vessels', 'methods', 'uptake', 'rules', 'waxes', 'purposes', 'checks', 'things']);
+})->with(['sources', 'carriers', 'forms', 'herbs', 'vessels', 'methods', 'uptake', 'rules', 'waxes', 'purposes', 'checks', 'things', 'cautions', 'keeping', 'faults']);
 
 it('names a source that exists for every rule', function () {
     $tables = Tables::shipped();
@@ -66,21 +66,27 @@ it('melts beeswax where the pharmacopoeia says, and not at 40', function () {
     expect($beeswax->meltsFromC)->toBeGreaterThanOrEqual(61.0)->and($beeswax->meltsToC)->toBeLessThanOrEqual(66.0)->and($beeswax->hardness)->toBe(1.0);
 });
 
-it('holds plants of known concern with their care', function (string $herb, string $word) {
-    expect(mb_strtolower((new Cupboard(Tables::shipped()))->herb($herb)->care))->toContain($word);
+it('holds plants of known concern by their traits', function (string $herb, string $trait) {
+    expect((new Cupboard(Tables::shipped()))->herb($herb)->traits)->toContain($trait);
 })->with([
     ['comfrey-leaf', 'pyrrolizidine'],
     ['comfrey-root', 'pyrrolizidine'],
-    ['st-johns-wort', 'sun'],
-    ['arnica', 'broken skin'],
-    ['peppermint', 'children'],
-    ['eucalyptus', 'children'],
+    ['borage', 'pyrrolizidine'],
+    ['coltsfoot', 'pyrrolizidine'],
+    ['st-johns-wort', 'sunlight'],
+    ['st-johns-wort', 'medicines'],
+    ['arnica', 'unbroken-skin'],
+    ['peppermint', 'vapour'],
+    ['eucalyptus', 'vapour'],
     ['wormwood', 'thujone'],
-    ['calendula', 'daisy'],
-    ['chamomile', 'daisy'],
-    ['yarrow', 'daisy'],
-    ['mugwort', 'daisy'],
-    ['helichrysum', 'daisy'],
+    ['rue', 'poison'],
+    ['pennyroyal', 'poison'],
+    ['sassafras-root', 'poison'],
+    ['calendula', 'daisy-family'],
+    ['chamomile', 'daisy-family'],
+    ['yarrow', 'daisy-family'],
+    ['mugwort', 'daisy-family'],
+    ['helichrysum', 'daisy-family'],
 ]);
 
 it('gives every herb a form the tables know', function () {

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Caution;
+
+use Kettle\Material\Row;
+
+/** A rule that stops, warns or notes: when it holds, where it is shown, why, and where it comes from. */
+final readonly class Caution
+{
+    public const RANKS = ['stop', 'care', 'note'];
+
+    public const PLACES = ['bench', 'stove', 'press', 'melt', 'label'];
+
+    /**
+     * @param  string  $rank stop, care or note
+     * @param  list<string>  $places where the decision is made, of PLACES
+     * @param  list<string>  $all facts that must all hold
+     * @param  list<string>  $none facts of which none may hold
+     * @param  string  $says with {placeholders} for what it is about
+     * @param  bool  $acknowledge whether somebody must say they have read it before going on
+     * @param  string  $label as short as a label wants it; empty where it has no place there
+     * @param  ?string  $stopsAt plan or start: what is refused while it holds
+     */
+    private function __construct(
+        public string $id,
+        public string $rank,
+        public array $places,
+        private array $all,
+        private array $none,
+        public string $says,
+        public string $why,
+        public string $source,
+        public bool $acknowledge,
+        public string $label,
+        public ?string $stopsAt,
+        public string $field,
+        public string $reason,
+    ) {
+    }
+
+    public static function fromRow(Row $row): self
+    {
+        $when = $row->row('when');
+        $stops = $row->rowOrNull('stops');
+
+        return new self(
+            $row->text('id'), $row->text('rank'), $row->texts('places'), $when->texts('all'), $when->texts('none'),
+            $row->text('says'), $row->text('why'), $row->text('source'), $row->flag('acknowledge'), $row->text('label'),
+            $stops?->text('at'), $stops?->text('field') ?? '', $stops?->text('reason') ?? '',
+        );
+    }
+
+    public function holds(Facts $facts): bool
+    {
+        foreach ($this->all as $tag) {
+            if (! $facts->has($tag)) {
+                return false;
+            }
+        }
+        foreach ($this->none as $tag) {
+            if ($facts->has($tag)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @return list<string> every fact the rule asks for */
+    public function asks(): array
+    {
+        return [...$this->all, ...$this->none];
+    }
+
+    /** Its words about these facts; a word in braces with a capital begins with one. */
+    public function says(Facts $facts): string
+    {
+        return self::filled($this->says, $facts, $this);
+    }
+
+    public function label(Facts $facts): string
+    {
+        return self::filled($this->label, $facts, $this);
+    }
+
+    private static function filled(string $words, Facts $facts, self $rule): string
+    {
+        return (string) preg_replace_callback('/\{(\w+)\}/', function (array $m) use ($facts, $rule): string {
+            $word = $facts->word(lcfirst($m[1]), $rule);
+
+            return ctype_upper($m[1][0]) ? mb_strtoupper(mb_substr($word, 0, 1)).mb_substr($word, 1) : $word;
+        }, $words);
+    }
+
+    /** The trait of a plant it is about, if it is about one. */
+    public function trait(): ?string
+    {
+        foreach ($this->all as $tag) {
+            if (str_starts_with($tag, 'trait:')) {
+                return substr($tag, 6);
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,199 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Caution;
+
+use Kettle\Infusion\Method;
+use Kettle\Material\Carrier;
+use Kettle\Material\Cupboard;
+use Kettle\Material\Herb;
+use Kettle\Material\MaterialRefused;
+use Kettle\Material\State;
+
+/**
+ * What cautions are computed from: plain facts of a plan, and the words the rules say about them.
+ *
+ * A fact is a tag, such as "state:wet", "purpose:kitchen" or "trait:daisy-family"; the rules of
+ * data/cautions.json ask for tags and nothing else.
+ */
+final readonly class Facts
+{
+    /** Over this iodine value an oil dries in air. */
+    public const DRIES_FROM = 130.0;
+
+    /** Methods over a flame or a plate, and those with glass standing in water. */
+    private const ON_THE_STOVE = ['double-boiler', 'water-bath', 'poured-hot', 'gentle-pan'];
+
+    private const IN_WATER = ['double-boiler', 'slow-cooker', 'water-bath', 'incubator'];
+
+    /**
+     * @param  array<string, true>  $tags
+     * @param  list<array{plant: Herb, state: State}>  $herbs
+     * @param  array<string, string>  $words
+     */
+    private function __construct(private array $tags, private array $herbs, private array $words)
+    {
+    }
+
+    /**
+     * @param  list<array{plant: Herb, state: State}>  $herbs
+     * @param  list<array{carrier: Carrier, share: float}>  $oils
+     * @param  ?float  $iodineValue of the blend
+     * @param  list<array{called: string, food: bool, how: string, allergens: list<string>}>  $lots taken from Stores
+     * @param  bool  $allFromStores whether every herb and oil is taken from a known lot
+     * @param  array<string, string>  $words ceiling, cold, use_by, best_before, warm_h as this cook reads them
+     */
+    public static function of(
+        string $purpose,
+        string $kept,
+        array $herbs,
+        array $oils,
+        ?float $iodineValue,
+        Method $method,
+        string $way,
+        bool $spirit = false,
+        bool $tooSlow = false,
+        array $lots = [],
+        bool $allFromStores = true,
+        array $words = [],
+    ): self {
+        $wet = array_filter($herbs, fn (array $herb) => $herb['state']->isWet());
+        $kitchen = $purpose === 'kitchen';
+        $untested = array_filter($wet, fn (array $herb) => AcidSoak::partsFor($herb['plant']) === null);
+        $unfitHerbs = array_filter($herbs, fn (array $herb) => ! $herb['plant']->kitchen);
+        $unfitOils = array_filter($oils, fn (array $oil) => ! $oil['carrier']->foodGradeExists);
+        $unfitLots = array_filter($lots, fn (array $lot) => ! $lot['food']);
+        $allergens = array_values(array_unique([
+            ...array_merge([], ...array_map(fn (array $oil) => $oil['carrier']->allergens, $oils)),
+            ...array_merge([], ...array_map(fn (array $lot) => $lot['allergens'], $lots)),
+        ]));
+        $unlisted = array_filter($herbs, fn (array $herb) => $herb['plant']->id === '');
+        $tags = [
+            'always' => true,
+            'purpose:'.$purpose => true,
+            'for-skin' => ! $kitchen,
+            'kept:'.$kept => true,
+            'state:wet' => $wet !== [],
+            'state:dry' => $wet === [],
+            'state:mixed' => $wet !== [] && count($wet) < count($herbs),
+            'squeezed' => $way !== 'drained',
+            'heated' => $method->heated || $method->id === 'poured-hot',
+            'flame' => in_array($method->id, self::ON_THE_STOVE, true),
+            'in-water' => in_array($method->id, self::IN_WATER, true),
+            'spirit' => $spirit,
+            'too-slow' => $tooSlow,
+            'untested' => $untested !== [],
+            'herb-not-food' => $unfitHerbs !== [],
+            'oil-not-food' => $unfitOils !== [],
+            'lot-not-food' => $unfitLots !== [],
+            'lot-unknown' => ! $allFromStores,
+            'gathered' => $wet !== [] || array_filter($lots, fn (array $lot) => $lot['how'] === 'gathered') !== [],
+            'unlisted' => $unlisted !== [],
+            'allergens' => $allergens !== [],
+            'drying-oil' => ($iodineValue ?? 0.0) > self::DRIES_FROM,
+        ];
+        foreach ($herbs as $herb) {
+            foreach ($herb['plant']->traits as $trait) {
+                $tags['trait:'.$trait] = true;
+            }
+        }
+        /** @param  array<array{plant: Herb, state: State}>  $of */
+        $names = fn (array $of): string => self::list(array_values(array_map(fn (array $herb): string => $herb['plant']->name, $of)));
+        $first = array_values($wet)[0] ?? null;
+
+        return new self(array_filter($tags), $herbs, [
+            'wet' => $first === null ? '' : $first['state']->value.' herb',
+            'state' => $first['state']->value ?? 'dried',
+            'untested' => $names($untested),
+            'unfit_herbs' => $names($unfitHerbs),
+            'unfit_oils' => self::list(array_values(array_map(fn (array $oil) => $oil['carrier']->name, $unfitOils))),
+            'unfit_lots' => self::list(array_values(array_map(fn (array $lot) => $lot['called'], $unfitLots))),
+            'allergens' => self::list($allergens),
+            'unlisted' => $names($unlisted),
+            'method' => $method->name,
+            'warm_h' => (string) ColdKept::MOST_WARM_H,
+            'soured_ratio' => self::list(array_values(array_map(
+                fn (array $herb) => sprintf('1 part of %s to %d', $herb['plant']->name, AcidSoak::partsFor($herb['plant']) ?? 0),
+                array_filter($wet, fn (array $herb) => AcidSoak::partsFor($herb['plant']) !== null),
+            ))),
+            'cold' => '4 °C',
+            'ceiling' => '60 °C',
+            'use_by' => 'four days from filling',
+            'best_before' => 'the day on the label',
+            ...$words,
+        ]);
+    }
+
+    /**
+     * Of a plan as a batch keeps it.
+     *
+     * @param  array<mixed>  $plan docs/formats/plan.schema.json
+     * @param  list<array{called: string, food: bool, how: string, allergens: list<string>}>  $lots
+     * @param  array<string, string>  $words
+     */
+    public static function ofPlan(array $plan, Cupboard $cupboard, Method $method, string $purpose, string $way, array $lots, array $words): self
+    {
+        $text = fn (array $from, string $key, string $else): string => is_string($from[$key] ?? null) ? $from[$key] : $else;
+        $list = fn (string $key): array => array_filter(is_array($plan[$key] ?? null) ? $plan[$key] : [], 'is_array');
+        $herbs = $list('herbs') !== [] ? $list('herbs') : array_filter([$plan['herb'] ?? null], 'is_array');
+        $plant = fn (array $herb): Herb => $cupboard->herbs()[$text($herb, 'id', '')] ?? Herb::unlisted($text($herb, 'name', 'herb'), 'thin-leaf');
+        $oils = [];
+        foreach ($list('oils') as $oil) {
+            try {
+                $oils[] = ['carrier' => $cupboard->carrier($text($oil, 'id', '')), 'share' => is_numeric($oil['share'] ?? null) ? (float) $oil['share'] : 1.0];
+            } catch (MaterialRefused) {
+                // An oil that has since left the tables has no facts there.
+            }
+        }
+        $figures = $list('figures');
+        $iodine = is_array($figures['iodine_value'] ?? null) ? $figures['iodine_value']['value'] ?? null : null;
+        $soak = is_array($plan['method'] ?? null) ? $plan['method']['soak_h'] ?? 0 : 0;
+        $spirit = is_numeric($soak) && $soak > 0;
+
+        return self::of(
+            $purpose, $text($plan, 'kept', ColdKept::SHELF),
+            array_values(array_map(fn (array $herb) => ['plant' => $plant($herb), 'state' => State::tryFrom($text($herb, 'state', '')) ?? State::Dried], $herbs)),
+            $oils, is_numeric($iodine) ? (float) $iodine : null, $method, $way, $spirit, false, $lots, true, $words,
+        );
+    }
+
+    /** @param  array<string, true>  $tags more that is so, such as "wax" at the Melt */
+    public function and(array $tags): self
+    {
+        return new self([...$this->tags, ...$tags], $this->herbs, $this->words);
+    }
+
+    public function has(string $tag): bool
+    {
+        return isset($this->tags[$tag]);
+    }
+
+    /** @return list<string> */
+    public function tags(): array
+    {
+        return array_keys($this->tags);
+    }
+
+    public function word(string $name, Caution $rule): string
+    {
+        if ($name !== 'herbs') {
+            return $this->words[$name] ?? '';
+        }
+        $trait = $rule->trait();
+
+        return self::list(array_values(array_map(
+            fn (array $herb) => $herb['plant']->name,
+            array_filter($this->herbs, fn (array $herb) => $trait === null || in_array($trait, $herb['plant']->traits, true)),
+        )));
+    }
+
+    /** @param  list<string>  $names */
+    private static function list(array $names): string
+    {
+        $names = array_values(array_unique($names));
+        $last = array_pop($names);
+
+        return $names === [] ? (string) $last : implode(', ', $names).' and '.$last;
+    }
+}

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Infusion;
+
+use Kettle\Material\Tables;
+
+/** A house's own batches of one form and way, in the order they were strained: how the figure narrowed, and which were odd. */
+final readonly class YieldHistory
+{
+    /** Most observations that are drawn, and listed as odd. */
+    public const SHOWN = 60;
+
+    public function __construct(private Tables $tables)
+    {
+    }
+
+    /**
+     * @param  string  $way drained, squeezed or pressed
+     * @param  list<array{id: string, oil_ml: float, out_ml: float, dry_g: float}>  $batches oldest first
+     * @return array{prior: array{mean: float, sd: float}, now: array{mean: float, sd: float, next_sd: float, low: float, high: float},
+     *     batches: int, steps: list<array{id: string, uptake: float, mean: float, low: float, high: float, odd: bool, z: float}>, odd: list<string>}
+     *
+     * @throws YieldRefused when one of them cannot be
+     */
+    public function of(string $way, array $batches): array
+    {
+        $prior = Uptake::by($way, $this->tables);
+        $oddFrom = $this->tables->table('uptake')->row('spread')->row('odd_from')->number('value');
+        $observed = [];
+        $all = UptakeSeen::none();
+        foreach ($batches as $batch) {
+            $uptake = self::uptake($batch['oil_ml'], $batch['out_ml'], $batch['dry_g'], $prior->lossesMl);
+            $variance = UptakeSeen::variance($batch['oil_ml'], $batch['dry_g'], $this->tables);
+            $observed[] = ['id' => $batch['id'], 'uptake' => $uptake, 'variance' => $variance];
+            $all = $all->with($uptake, $variance);
+        }
+        $seen = UptakeSeen::none();
+        $steps = $odd = [];
+        $from = count($observed) - self::SHOWN;
+        foreach ($observed as $i => $one) {
+            // Set against all the others, so that an odd one does not hide itself.
+            $others = $all->without($one['uptake'], $one['variance'])->posterior($prior->mlPerGram, $this->tables);
+            $z = ($one['uptake'] - $others['mean']) / sqrt($others['sd'] ** 2 + $one['variance']);
+            $isOdd = abs($z) > $oddFrom;
+            $seen = $seen->with($one['uptake'], $one['variance']);
+            if ($isOdd) {
+                $odd[] = $one['id'];
+            }
+            if ($i >= $from) {
+                $after = $seen->posterior($prior->mlPerGram, $this->tables);
+                $steps[] = ['id' => $one['id'], 'uptake' => round($one['uptake'], 3), 'mean' => $after['mean'], ...self::ninety($after['mean'], $after['next_sd']), 'odd' => $isOdd, 'z' => round($z, 2)];
+            }
+        }
+        $now = $all->posterior($prior->mlPerGram, $this->tables);
+
+        return [
+            'prior' => ['mean' => $prior->mlPerGram, 'sd' => $prior->sd],
+            'now' => $now + self::ninety($now['mean'], $now['next_sd']),
+            'batches' => count($batches), 'steps' => $steps, 'odd' => array_slice($odd, -self::SHOWN),
+        ];
+    }
+
+    /**
+     * mL left in each gram: what went in less what came out and the small losses, over the herb.
+     *
+     * @throws YieldRefused
+     */
+    public static function uptake(float $oilMl, float $outMl, float $dryG, float $lossesMl): float
+    {
+        if (! is_finite($oilMl + $outMl + $dryG) || $oilMl <= 0 || $oilMl > 100_000 || $dryG <= 0.01 || $dryG > 100_000 || $outMl < 0) {
+            throw new YieldRefused('out_of_range', 'Oil poured, herb and oil got out are each above nought, and of a kitchen’s size.');
+        }
+        if ($outMl > $oilMl * 1.02) {
+            throw YieldRefused::moreThanWentIn(round($outMl).' mL', round($oilMl).' mL');
+        }
+
+        return max(0.0, $oilMl - $outMl - $lossesMl) / $dryG;
+    }
+
+    /** @return array{low: float, high: float} */
+    private static function ninety(float $mean, float $sd): array
+    {
+        return ['low' => max(0.0, $mean - Uptake::NINE_IN_TEN * $sd), 'high' => $mean + Uptake::NINE_IN_TEN * $sd];
+    }
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Keeping;
+
+use Kettle\Material\Row;
+use Kettle\Material\Tables;
+use Kettle\Reason\Reason;
+use Kettle\Reason\Reckoned;
+
+/**
+ * How much vitamin E or rosemary extract an amount of oil wants. Vitamin E by the cook's 500 IU a cup,
+ * in mg by the units of the USP, in mL, drops and capsules. Slows rancidity only.
+ */
+final readonly class Antioxidant
+{
+    public function __construct(private Tables $tables)
+    {
+    }
+
+    /**
+     * @param  string  $form id of data/keeping.json vitamin_e.forms
+     * @param  ?float  $iuPerCup null for the usual
+     * @return list<Reckoned> iu, mg, mL, drops, capsules
+     *
+     * @throws KeepingRefused
+     */
+    public function vitaminE(float $oilMl, float $dropsPerMl, string $form = 'd-alpha-tocopherol', ?float $iuPerCup = null, ?float $capsuleIu = null): array
+    {
+        self::checkOil($oilMl);
+        $table = $this->tables->table('keeping')->row('vitamin_e');
+        $row = $this->form($table, $form);
+        $perCup = $iuPerCup ?? $table->row('iu_per_cup')->number('value');
+        $capsule = $capsuleIu ?? $table->row('capsule_iu')->number('value');
+        $iu = $perCup * $oilMl / $table->row('cup_ml')->number('value');
+        $mg = $iu / $row->number('iu_per_mg');
+        $ml = $mg / 1000 / $table->row('g_per_ml')->number('value');
+        $why = Reason::rule('vitamin-e', ['iu_per_cup' => round($perCup), 'oil_ml' => round($oilMl), 'form' => $row->text('name'), 'iu_per_mg' => $row->number('iu_per_mg')]);
+
+        return [
+            Reckoned::exactly('vitamin_e_iu', $iu, 'IU', $why),
+            Reckoned::exactly('vitamin_e_mg', $mg, 'mg', $why),
+            Reckoned::exactly('vitamin_e_ml', $ml, 'mL', $why),
+            Reckoned::exactly('vitamin_e_drops', (float) max(1.0, round($ml * $dropsPerMl)), 'drops', $why, Reason::rule('vitamin-e-drops', ['ml' => round($ml, 2), 'drops_per_ml' => $dropsPerMl])),
+            Reckoned::exactly('vitamin_e_capsules', ceil($iu / $capsule - 1e-9), 'capsules', $why, Reason::rule('vitamin-e-capsules', ['capsule_iu' => $capsule])),
+        ];
+    }
+
+    /**
+     * @return list<Reckoned> g, mL and drops
+     *
+     * @throws KeepingRefused
+     */
+    public function rosemary(float $oilMl, float $oilGPerMl, float $dropsPerMl): array
+    {
+        self::checkOil($oilMl);
+        $table = $this->tables->table('keeping')->row('rosemary');
+        $share = $table->row('share')->number('value');
+        $g = $oilMl * $oilGPerMl * $share;
+        $ml = $g / $table->row('g_per_ml')->number('value');
+        $why = Reason::rule('rosemary', ['percent' => $share * 100, 'oil_g' => round($oilMl * $oilGPerMl)]);
+
+        return [
+            Reckoned::exactly('rosemary_g', $g, 'g', $why),
+            Reckoned::exactly('rosemary_ml', $ml, 'mL', $why),
+            Reckoned::exactly('rosemary_drops', (float) max(1.0, round($ml * $dropsPerMl)), 'drops', $why, Reason::rule('vitamin-e-drops', ['ml' => round($ml, 2), 'drops_per_ml' => $dropsPerMl])),
+        ];
+    }
+
+    private function form(Row $table, string $id): Row
+    {
+        $known = [];
+        foreach ($table->rows('forms') as $row) {
+            if ($row->text('id') === $id) {
+                return $row;
+            }
+            $known[] = $row->text('id');
+        }
+        throw KeepingRefused::unknown('form of vitamin E', $id, $known)->about('vitamin_e');
+    }
+
+    private static function checkOil(float $oilMl): void
+    {
+        if (! is_finite($oilMl) || $oilMl <= 0 || $oilMl > 20_000) {
+            throw KeepingRefused::noOil();
+        }
+    }
+}

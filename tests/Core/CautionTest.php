@@ -1,0 +1,181 @@
+<?php
+
+use Kettle\Caution\AcidSoak;
+use Kettle\Caution\Caution;
+use Kettle\Caution\CautionRefused;
+use Kettle\Caution\Cautions;
+use Kettle\Caution\ColdKept;
+use Kettle\Caution\Switching;
+use Kettle\Infusion\Methods;
+use Kettle\Material\Cupboard;
+use Kettle\Material\Tables;
+use Kettle\Recipe\WishRefused;
+use Tests\Core\Support;
+
+require_once dirname(__DIR__).'/Cautions.php';
+
+/** @return array<string, array{string, string, string}> worked by hand: the facts, the place, the exact cautions */
+function workedCautions(): array
+{
+    $cases = [];
+    foreach ((array) file(dirname(__DIR__).'/fixtures/cautions.txt', FILE_IGNORE_NEW_LINES) as $line) {
+        [$place, $facts, $ids] = array_map('trim', explode('|', (string) $line));
+        $cases["{$place}: {$facts}"] = [$place, $facts, $ids];
+    }
+
+    return $cases;
+}
+
+it('shows exactly these cautions', function (string $place, string $facts, string $ids) {
+    expect(cautionsAt($facts, $place))->toBe($ids);
+})->with(workedCautions());
+
+it('has worked cases enough, and each rule among them', function () {
+    $cases = workedCautions();
+    expect(count($cases))->toBeGreaterThanOrEqual(120);
+    $shown = array_unique(explode(' ', implode(' ', array_column($cases, 2))));
+    $rules = array_map(fn (Caution $rule) => $rule->id, (new Cautions(Tables::shipped()))->all());
+    expect(array_values(array_diff($rules, $shown)))->toBe([])->and(count(array_unique($rules)))->toBe(count($rules));
+});
+
+it('says each with every word filled in, why, and a source', function () {
+    $cautions = new Cautions(Tables::shipped());
+    foreach (workedCautions() as [$place, $line]) {
+        $facts = cautionFacts($line);
+        foreach ($cautions->holding($facts, $place) as $rule) {
+            $told = $cautions->told($rule, $facts);
+            expect($told['says'])->toMatch('/^[A-Z].*[.]$/su')->not->toContain('{')->not->toContain('  ')->not->toStartWith(':')
+                ->and($told['why'])->toMatch('/^[A-Z][^.]*[.]$/')
+                ->and($told['source'])->not->toBe('')
+                ->and($rule->label($facts))->not->toContain('{');
+        }
+    }
+});
+
+it('names the plants a caution is about, and no others', function () {
+    $facts = cautionFacts('calendula+arnica+self-heal olive');
+    $told = [];
+    foreach ((new Cautions(Tables::shipped()))->holding($facts) as $rule) {
+        $told[$rule->id] = $rule->says($facts);
+    }
+    expect($told['daisy-family'])->toStartWith('Calendula and arnica: ')->and($told['unbroken-skin'])->toStartWith('Arnica: ');
+});
+
+it('asks only for facts that can be', function () {
+    $lines = array_column(workedCautions(), 1);
+    $known = array_unique(array_merge(...array_map(fn (string $line) => cautionFacts($line)->tags(), $lines)));
+    foreach ((new Cautions(Tables::shipped()))->all() as $rule) {
+        expect(array_values(array_diff($rule->asks(), $known)))->toBe([], $rule->id);
+    }
+});
+
+// National Center for Home Food Preservation and PNW 664, quoted from memory: 4 days, 4 C (40 F); 3 % citric acid by weight, 1 part of chopped garlic to 3, 1 of basil, oregano or rosemary to 10, 24 h.
+it('keeps to the figures of the extension services', function () {
+    expect(ColdKept::DAYS)->toBe(4)->and(ColdKept::CELSIUS)->toBe(4.0)->and(AcidSoak::STRENGTH)->toBe(0.03)->and(AcidSoak::HOURS)->toBe(24);
+    $cupboard = new Cupboard(Tables::shipped());
+    // 100 g of garlic: 300 g of solution, 9 g of it acid.
+    $garlic = AcidSoak::for($cupboard->herb('garlic'), 100);
+    expect($garlic->acidG)->toEqualWithDelta(9, 1e-9)->and($garlic->waterG)->toEqualWithDelta(291, 1e-9);
+    foreach (['basil', 'oregano', 'rosemary'] as $herb) {
+        $soak = AcidSoak::for($cupboard->herb($herb), 25);
+        expect($soak->solutionG())->toEqualWithDelta(250, 1e-9)->and($soak->acidG / $soak->solutionG())->toEqualWithDelta(0.03, 1e-12);
+    }
+    // The same in spoons: a tablespoon of citric acid, about 14.6 g (from memory), in two cups of water.
+    expect(14.6 / (14.6 + 2 * 236.588))->toEqualWithDelta(AcidSoak::STRENGTH, 0.0005);
+});
+
+it('knows no way to sour any other plant', function () {
+    $known = array_filter((new Cupboard(Tables::shipped()))->herbs(), fn ($herb) => AcidSoak::partsFor($herb) !== null);
+    expect(array_keys($known))->toEqualCanonicalizing(['garlic', 'basil', 'oregano', 'rosemary']);
+    expect(fn () => AcidSoak::for((new Cupboard(Tables::shipped()))->herb('onion'), 10))->toThrow(CautionRefused::class);
+});
+
+it('plans a fresh kitchen oil for four days in the cold, and says so everywhere', function () {
+    $wish = ['herb' => ['id' => 'basil', 'state' => 'fresh', 'amount' => '60 g'], 'oils' => ['olive'], 'purpose' => 'kitchen', 'kept' => 'fridge', 'method' => 'gentle-pan'];
+    $plan = Support::plan($wish);
+    $document = Support::bench()->document($plan, Support::kitchen());
+    expect($plan->figures['best_before']->text())->toBe($plan->timetable->fillAt->modify('+4 days')->format('Y-m-d'))
+        ->and($document['kept'])->toBe('fridge')->and($plan->sentenceText())->toContain('to keep cold for four days')
+        ->and(implode(' ', array_column($document['steps'], 'says')))->toContain('keep at 4 °C or colder, use by')
+        ->and($plan->timetable->readyDay()->format('Y-m-d'))->toBeLessThan($plan->figures['best_before']->text());
+    $note = array_column($plan->notes, null, 'id')['four-days'];
+    expect($note['acknowledge'])->toBeTrue()->and($note['says'])->toContain('4 °C')->and($note['source'])->toContain('National Center');
+});
+
+it('reckons the souring of what is planned', function () {
+    $plan = Support::plan(['herb' => ['id' => 'garlic', 'state' => 'fresh', 'amount' => '50 g'], 'oils' => ['olive'], 'purpose' => 'kitchen', 'kept' => 'soured', 'method' => 'slow-cooker']);
+    expect($plan->figures['soak_acid.0']->number())->toEqualWithDelta(4.5, 1e-9)->and($plan->figures['soak_water.0']->number())->toEqualWithDelta(145.5, 1e-9)
+        ->and(implode(' ', array_column(Support::bench()->document($plan, Support::kitchen())['steps'], 'says')))->toContain('4.5 g of citric acid')
+        ->and($plan->keeping->months)->toBe(2.0)->and($plan->sentenceText())->toContain('soured first');
+});
+
+it('refuses what is too slow for the cold, and what nobody tested', function (array $wish, string $fault) {
+    expect(Support::faults($wish + ['oils' => ['olive'], 'purpose' => 'kitchen']))->toBe([$fault]);
+})->with([
+    'on the shelf, for the cold' => [['herb' => ['id' => 'basil', 'state' => 'fresh'], 'kept' => 'fridge'], 'method: too_slow'],
+    'a day in the cooker' => [['herb' => ['id' => 'basil', 'state' => 'fresh'], 'kept' => 'fridge', 'method' => 'slow-cooker', 'school' => 'gentle'], 'method: too_slow'],
+    'onion, soured' => [['herb' => ['id' => 'onion', 'state' => 'fresh'], 'kept' => 'soured'], 'kept: untested'],
+    'one of two untested' => [['herbs' => [['id' => 'basil', 'state' => 'fresh'], ['id' => 'dill', 'state' => 'fresh']], 'kept' => 'soured'], 'kept: untested'],
+    'no such way' => [['herb' => ['id' => 'basil', 'state' => 'fresh'], 'kept' => 'cellar'], 'kept: unknown'],
+]);
+
+it('means nothing by cold or sour where the herb is dry or it is for the skin', function (array $wish) {
+    expect(Support::plan($wish + ['oils' => ['olive']])->wish->kept())->toBe('shelf');
+})->with([
+    [['herb' => ['id' => 'basil'], 'purpose' => 'kitchen', 'kept' => 'fridge']],
+    [['herb' => ['id' => 'basil', 'state' => 'fresh'], 'purpose' => 'skin', 'kept' => 'soured']],
+]);
+
+it('lets nothing wet stand on a shelf for the kitchen, in ten thousand plans', function () {
+    mt_srand(4242);
+    $cupboard = new Cupboard(Tables::shipped());
+    $kitchen = Support::kitchen();
+    $pick = fn (array $of) => $of[mt_rand(0, count($of) - 1)];
+    $herbs = array_keys($cupboard->herbs());
+    $oils = array_keys($cupboard->carriers());
+    $methods = array_keys((new Methods(Tables::shipped()))->all());
+    $planned = $wetKitchen = $cold = $soured = 0;
+    for ($i = 0; $i < 10_000; $i++) {
+        $some = array_map(fn () => mt_rand(0, 9) > 0 ? ['id' => $pick(mt_rand(0, 1) === 0 ? ['basil', 'garlic', 'onion', 'oregano', 'tomato', 'chilli'] : $herbs), 'state' => $pick(['fresh', 'wilted', 'dried'])] : ['name' => 'wild garlic', 'state' => 'fresh'], range(1, mt_rand(1, 2)));
+        $wish = array_filter([
+            'herbs' => $some, 'oils' => [$pick($oils)], 'purpose' => $pick(['kitchen', 'kitchen', 'kitchen', 'skin', 'hair']), 'kept' => $pick([null, 'shelf', 'fridge', 'soured']),
+            'method' => $pick($methods), 'way' => $pick([null, 'squeezed', 'drained']), 'basis' => $pick(['dry', 'as-it-lies']), 'jar' => $pick(['473', '946']), 'spirit' => $pick([null, null, 'yes']),
+        ]);
+        try {
+            $plan = Support::bench()->plan($wish, $kitchen);
+        } catch (WishRefused) {
+            continue;
+        }
+        $planned++;
+        $wet = array_filter($plan->wish->mix->parts, fn ($part) => $part->form->state->isWet());
+        if ($plan->wish->purpose !== 'kitchen' || $wet === []) {
+            continue;
+        }
+        $wetKitchen++;
+        $days = (strtotime($plan->figures['best_before']->text()) - strtotime($plan->timetable->fillAt->format('Y-m-d'))) / 86400;
+        $kept = $plan->wish->kept();
+        expect($kept)->not->toBe('shelf');
+        if ($kept === 'fridge') {
+            $cold++;
+            expect($days)->toEqual(4)->and($plan->timetable->strainAt->getTimestamp() - $plan->timetable->fillAt->getTimestamp())->toBeLessThanOrEqual(24 * 3600);
+        } else {
+            $soured++;
+            expect(array_filter($wet, fn ($part) => AcidSoak::partsFor($part->plant) === null))->toBe([]);
+        }
+    }
+    expect($planned)->toBeGreaterThan(1500)->and($wetKitchen)->toBeGreaterThan(100)->and($cold)->toBeGreaterThan(30)->and($soured)->toBeGreaterThan(30);
+});
+
+it('lets a batch for the skin become food only where every part of it is', function (array $change, ?string $reason) {
+    $plan = Support::bench()->document(Support::plan(['herb' => ['id' => 'lemon-thyme'], 'oils' => ['olive'], 'jar' => '473', ...$change['wish'] ?? []]), Support::kitchen());
+    $refused = Switching::toKitchen($plan, new Cupboard(Tables::shipped()), $change['lots'] ?? [['called' => 'olive oil', 'food' => true], ['called' => 'lemon thyme', 'food' => true]]);
+    expect($refused?->reason)->toBe($reason);
+})->with([
+    'all of it food' => [[], null],
+    'an oil for the skin' => [['wish' => ['oils' => ['jojoba']]], 'not_food_grade'],
+    'a herb for the skin' => [['wish' => ['herb' => ['id' => 'arnica']]], 'not_food_grade'],
+    'a lot not marked' => [['lots' => [['called' => 'olive oil', 'food' => false], ['called' => 'thyme', 'food' => true]]], 'not_food_grade'],
+    'fresh herb' => [['wish' => ['herb' => ['id' => 'basil', 'state' => 'fresh']]], 'botulism'],
+    'lots nobody wrote down' => [['lots' => []], 'not_food_grade'],
+    'one lot of two' => [['lots' => [['called' => 'olive oil', 'food' => true]]], 'not_food_grade'],
+]);

@@ -1,0 +1,134 @@
+<?php
+
+use Kettle\Keeping\Antioxidant;
+use Kettle\Keeping\Keeping;
+use Kettle\Keeping\KeepingRefused;
+use Kettle\Keeping\KeptFacts;
+use Kettle\Keeping\ShelfLife;
+use Kettle\Material\Blend;
+use Kettle\Material\Cupboard;
+use Kettle\Material\State;
+use Kettle\Material\Tables;
+use Tests\Core\Support;
+
+/** @param  array<string, mixed>  $facts */
+function kept(array $facts = [], array $oils = ['sunflower'], State $state = State::Dried): Keeping
+{
+    $cupboard = new Cupboard(Tables::shipped());
+    $day = fn (string $day) => new DateTimeImmutable($day.'T10:00:00Z');
+    $defaults = ['filledAt' => $day('2026-10-01'), 'strainedAt' => $day('2026-10-29')];
+
+    return Keeping::of(Blend::of(array_map(fn (string $id) => ['carrier' => $cupboard->carrier($id), 'parts' => 1.0], $oils)), $state, new KeptFacts(...[...$defaults, ...$facts]), Tables::shipped());
+}
+
+/** @return list<string> */
+function keptRules(Keeping $keeping): array
+{
+    return array_map(fn ($reason) => $reason->rule, $keeping->figure()->reasons);
+}
+
+it('keeps as long as its oil once opened, cool and dark', function () {
+    expect(kept()->months)->toBe(6.0)->and(kept()->bestBefore->format('Y-m-d'))->toBe('2027-04-29')->and(keptRules(kept()))->toBe(['keeps-single']);
+});
+
+it('goes by the weakest oil, or adds the rates', function () {
+    // Sunflower 6 months and jojoba 30, half and half: 1/(0.5/6 + 0.5/30) = 10 months.
+    expect(kept([], ['sunflower', 'jojoba'])->months)->toBe(6.0)->and(kept(['byRates' => true], ['sunflower', 'jojoba'])->months)->toEqualWithDelta(10.0, 1e-9);
+});
+
+it('changes with every fact, the way it should', function (array $facts, float $months, string $rule) {
+    expect(kept($facts)->months)->toEqualWithDelta($months, 0.005)->and(keptRules(kept($facts)))->toContain($rule);
+})->with([
+    'in the refrigerator' => [['place' => 'fridge'], 9.0, 'keeps-place'],
+    'by the stove' => [['place' => 'warm'], 3.0, 'keeps-place'],
+    'in clear glass' => [['glass' => 'clear'], 4.5, 'keeps-glass'],
+    'with vitamin E' => [['antioxidant' => 'vitamin-e'], 7.5, 'keeps-antioxidant'],
+    // 100 h at 50 C, twice as fast for each 10 C over 20: 800 h of the cool, 1.095 months of 730.56 h.
+    'heated long' => [['heat' => [['hours' => 100.0, 'celsius' => 50.0]]], 6 - 800 / 730.56, 'keeps-heat'],
+    'from a bottle three months open' => [['lots' => ['sunflower' => ['opened' => new DateTimeImmutable('2026-07-01T10:00:00Z'), 'best_before' => null]]], 6 - 92 * 24 / 730.56, 'keeps-opened'],
+]);
+
+it('never keeps past what a seller said', function () {
+    $facts = ['lots' => ['sunflower' => ['opened' => null, 'best_before' => new DateTimeImmutable('2027-01-15')]]];
+    expect(kept($facts)->bestBefore->format('Y-m-d'))->toBe('2027-01-15')->and(keptRules(kept($facts)))->toContain('keeps-lot')
+        ->and(kept($facts)->figure()->high)->toBe('2027-01-15');
+    // A seller's day long after changes nothing.
+    expect(keptRules(kept(['lots' => ['sunflower' => ['opened' => null, 'best_before' => new DateTimeImmutable('2029-01-15')]]])))->not->toContain('keeps-lot');
+});
+
+// Dried herb 1 to 2 years; wilted or fresh about 6 months, at most a year, better in the refrigerator: common practice, no source.
+it('never passes what the state of the herb allows', function () {
+    expect(kept(['antioxidant' => 'rosemary', 'place' => 'fridge'], ['jojoba'])->months)->toBe(24.0)
+        ->and(kept([], ['olive'], State::Fresh)->months)->toBe(6.0)->and(kept(['place' => 'fridge'], ['olive'], State::Wilted)->months)->toBe(12.0)
+        ->and(kept([], ['jojoba'], State::Fresh)->figure()->reasons[0]->inputs['cap'])->toContain('about 6 months');
+});
+
+// National Center for Home Food Preservation, from memory: 4 days at 40 F (4 C) or colder.
+it('has four days in the cold for wet kitchen herb, whatever else is so', function (array $more) {
+    $keeping = kept(['kept' => 'fridge', ...$more], ['jojoba'], State::Fresh);
+    expect($keeping->bestBefore->format('Y-m-d'))->toBe('2026-10-05')->and(keptRules($keeping))->toBe(['keeps-four-days']);
+})->with([[[]], [['antioxidant' => 'vitamin-e', 'place' => 'fridge']], [['strainedAt' => new DateTimeImmutable('2026-10-02T10:00:00Z')]]]);
+
+it('has two months for what was soured first', function () {
+    expect(kept(['kept' => 'soured'], ['olive'], State::Fresh)->months)->toBe(2.0);
+});
+
+it('is never over before it begins, and its range holds its middle', function () {
+    mt_srand(31);
+    $oils = ['sunflower', 'flaxseed', 'jojoba', 'coconut', 'hemp-seed'];
+    for ($i = 0; $i < 400; $i++) {
+        $keeping = kept([
+            'heat' => [['hours' => mt_rand(0, 300) * 1.0, 'celsius' => mt_rand(20, 95) * 1.0]], 'place' => ['cool-dark', 'fridge', 'room', 'warm'][mt_rand(0, 3)], 'glass' => ['dark', 'clear'][mt_rand(0, 1)],
+            'antioxidant' => ['none', 'vitamin-e', 'rosemary'][mt_rand(0, 2)], 'kept' => ['shelf', 'fridge', 'soured'][mt_rand(0, 2)],
+            'lots' => [$oil = $oils[mt_rand(0, 4)] => ['opened' => new DateTimeImmutable('-'.mt_rand(0, 60).' months'), 'best_before' => mt_rand(0, 1) ? null : new DateTimeImmutable('2026-'.mt_rand(10, 12).'-15')]],
+        ], [$oil], State::cases()[mt_rand(0, 2)]);
+        $figure = $keeping->figure();
+        expect($figure->value)->toBeGreaterThanOrEqual('2026-10-05')->and($figure->low)->toBeLessThanOrEqual($figure->value)->and($figure->high)->toBeGreaterThanOrEqual($figure->value);
+    }
+});
+
+it('puts a longer-keeping thing never before a shorter', function () {
+    foreach ([['dark', 'clear'], ['fridge', 'cool-dark'], ['cool-dark', 'room'], ['room', 'warm']] as [$better, $worse]) {
+        $key = in_array($better, ['dark', 'clear'], true) ? 'glass' : 'place';
+        expect(kept([$key => $better])->bestBefore > kept([$key => $worse])->bestBefore)->toBeTrue();
+    }
+});
+
+it('takes away on the Bench what the lot it is made from has lost', function () {
+    $house = ['lots' => [['id' => 'o', 'kind' => 'carrier', 'material' => 'sunflower', 'amount' => '2 L', 'opened_on' => '2026-08-24', 'best_before' => '2027-03-01']]];
+    $plan = Support::plan(['jar' => '473'], $house);
+    expect($plan->figures['best_before']->text())->toBe('2027-03-01')->and(Support::plan(['jar' => '473'])->figures['best_before']->text())->toBe('2027-06-22');
+});
+
+it('refuses a place, glass or antioxidant it does not know', function (array $facts) {
+    kept($facts);
+})->with([[['place' => 'attic']], [['glass' => 'green']], [['antioxidant' => 'honey']]])->throws(KeepingRefused::class);
+
+// United States Pharmacopeia, from memory: 1 mg is 1.49 IU of d-alpha-tocopherol, 1.10 of dl-alpha-tocopherol, 1.00 of dl-alpha-tocopheryl acetate.
+it('turns IU into mg as the USP does', function (string $form, float $iuPerMg) {
+    $figures = array_column(array_map(fn ($figure) => ['id' => $figure->id, 'n' => $figure->number()], (new Antioxidant(Tables::shipped()))->vitaminE(236.5882365, 20, $form)), 'n', 'id');
+    // 500 IU a cup: common practice, no source.
+    expect($figures['vitamin_e_iu'])->toEqualWithDelta(500, 1e-9)->and($figures['vitamin_e_mg'])->toEqualWithDelta(500 / $iuPerMg, 1e-9)
+        ->and($figures['vitamin_e_ml'])->toEqualWithDelta(500 / $iuPerMg / 950, 1e-9)->and($figures['vitamin_e_capsules'])->toBe(2.0);
+})->with([['d-alpha-tocopherol', 1.49], ['dl-alpha-tocopherol', 1.10], ['dl-alpha-tocopheryl-acetate', 1.00]]);
+
+it('counts drops by the house’s own dropper, and whole capsules', function () {
+    $of = fn (float $ml, float $drops, ?float $capsule = null) => array_column(array_map(fn ($figure) => ['id' => $figure->id, 'n' => $figure->number()], (new Antioxidant(Tables::shipped()))->vitaminE($ml, $drops, capsuleIu: $capsule)), 'n', 'id');
+    // 946 mL: 2000 IU, 1342 mg, 1.41 mL.
+    expect($of(946.352946, 20)['vitamin_e_drops'])->toBe(28.0)->and($of(946.352946, 40)['vitamin_e_drops'])->toBe(57.0)
+        ->and($of(946.352946, 20)['vitamin_e_capsules'])->toBe(5.0)->and($of(946.352946, 20, 1000.0)['vitamin_e_capsules'])->toBe(2.0)
+        ->and($of(5, 20)['vitamin_e_drops'])->toBe(1.0);
+});
+
+it('gives rosemary extract by weight of the oil', function () {
+    $figures = (new Antioxidant(Tables::shipped()))->rosemary(500, 0.92, 20);
+    expect($figures[0]->number())->toEqualWithDelta(0.92, 1e-9)->and($figures[1]->unit)->toBe('mL');
+});
+
+it('refuses an antioxidant for no oil, or of no kind', function (float $ml, string $form) {
+    (new Antioxidant(Tables::shipped()))->vitaminE($ml, 20, $form);
+})->with([[0, 'd-alpha-tocopherol'], [INF, 'd-alpha-tocopherol'], [30_000, 'd-alpha-tocopherol'], [100, 'honey']])->throws(KeepingRefused::class);
+
+it('adds months as a calendar does', function () {
+    expect(ShelfLife::after(new DateTimeImmutable('2026-08-31'), 6)->format('Y-m-d'))->toBe('2027-02-28');
+});
