@@ -1,5 +1,6 @@
 <?php
 
+use App\Http\Controllers\AlmanacController;
 use App\Http\Controllers\BatchController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\CookersController;
@@ -9,6 +10,7 @@ use App\Http\Controllers\HouseController;
 use App\Http\Controllers\LabelController;
 use App\Http\Controllers\PageController;
 use App\Http\Controllers\PeopleController;
+use App\Http\Controllers\PressController;
 use App\Http\Controllers\RecipesController;
 use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\StoresController;
@@ -57,6 +59,7 @@ Route::prefix('api')->group(function (): void {
             Route::get('diary', [DiaryController::class, 'show']);
             Route::get('diary.ics', [DiaryController::class, 'file']);
             Route::get('stove', [StoveController::class, 'index']);
+            Route::get('stove/cautions', [StoveController::class, 'cautions']);
             Route::post('stove/outlook', [StoveController::class, 'outlook']);
             Route::get('stove/{session}', [StoveController::class, 'show']);
             Route::get('shelf', [ShelfController::class, 'show']);
@@ -70,6 +73,17 @@ Route::prefix('api')->group(function (): void {
             Route::get('batches/{batch}/looks', [WatchController::class, 'looks']);
             Route::get('batches/{batch}/photos/{photo}', [WatchController::class, 'photo']);
             Route::get('batches/{batch}/again', [BatchController::class, 'again']);
+            Route::post('batches/{batch}/filling', [PressController::class, 'filling']);
+            Route::post('batches/{batch}/faults', [PressController::class, 'faults']);
+            Route::get('faults', [PressController::class, 'faultSigns']);
+            Route::post('faults', [PressController::class, 'faultsOfAnything']);
+            Route::get('yields', [PressController::class, 'yields']);
+            Route::get('yields/one', [PressController::class, 'oneYield']);
+            Route::get('scale', [PressController::class, 'scale']);
+            Route::get('almanac', [AlmanacController::class, 'index']);
+            Route::get('almanac/{kind}/{key}', [AlmanacController::class, 'show']);
+            Route::get('batches/{batch}/label', [LabelController::class, 'show']);
+            Route::get('batches/{batch}/labels.png', [LabelController::class, 'printed']);
             Route::get('batches/{batch}/card.pdf', [LabelController::class, 'card']);
             Route::get('batches/{batch}/tag.pdf', [LabelController::class, 'tag']);
             Route::get('batches/{batch}/labels.pdf', [LabelController::class, 'labels']);
@@ -91,6 +105,16 @@ Route::prefix('api')->group(function (): void {
             Route::post('batches/{batch}/undo', [BatchController::class, 'undo']);
             Route::post('batches/{batch}/strain', [BatchController::class, 'strain']);
             Route::post('batches/{batch}/bottle', [BatchController::class, 'bottle']);
+            Route::post('batches/{batch}/decant', [PressController::class, 'decant']);
+            Route::post('batches/{batch}/use', [PressController::class, 'use']);
+            Route::post('batches/{batch}/check', [PressController::class, 'check']);
+            Route::post('batches/{batch}/keep', [PressController::class, 'keep']);
+            Route::post('batches/{batch}/purpose', [PressController::class, 'purpose']);
+            Route::post('batches/{batch}/acknowledge', [PressController::class, 'acknowledge']);
+            Route::post('batches/{batch}/faults/note', [PressController::class, 'noteFault']);
+            Route::put('batches/{batch}/label', [LabelController::class, 'set']);
+            Route::post('scale', [PressController::class, 'useScale']);
+            Route::put('almanac/{kind}/{key}/note', [AlmanacController::class, 'note']);
             Route::post('batches/{batch}/discard', [BatchController::class, 'discard']);
             Route::post('stove', [StoveController::class, 'start']);
             Route::post('stove/{session}/tend', [StoveController::class, 'tend']);

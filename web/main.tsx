@@ -17,8 +17,12 @@ const Bench = lazy(() => import('./bench/Bench'))
 const Today = lazy(() => import('./today/Today'))
 const Shelf = lazy(() => import('./shelf/Shelf'))
 const BatchPage = lazy(() => import('./batch/BatchPage'))
-const PrintView = lazy(() => import('./batch/PrintView'))
+const Labels = lazy(() => import('./labels/Labels'))
 const Press = lazy(() => import('./press/Press'))
+const Almanac = lazy(() => import('./almanac/Almanac'))
+const AlmanacPage = lazy(() => import('./almanac/AlmanacPage'))
+const Yields = lazy(() => import('./almanac/Yields'))
+const FaultFinder = lazy(() => import('./almanac/FaultFinder'))
 const House = lazy(() => import('./house/House'))
 const Card = lazy(() => import('./bench/Card'))
 const BatchCard = lazy(() => import('./batch/BatchCard'))
@@ -78,8 +82,12 @@ if (root)
                     <Route path="press" element={<Press />} />
                     <Route path="press/:batch" element={<Press />} />
                     <Route path="batch/:batch" element={<BatchPage />} />
-                    <Route path="batch/:batch/print" element={<PrintView />} />
+                    <Route path="batch/:batch/print" element={<Labels />} />
                     <Route path="batch/:batch/card" element={<BatchCard />} />
+                    <Route path="almanac" element={<Almanac />} />
+                    <Route path="almanac/yields" element={<Yields />} />
+                    <Route path="almanac/what-is-wrong" element={<FaultFinder />} />
+                    <Route path="almanac/:kind/:key" element={<AlmanacPage />} />
                     <Route path="house" element={<House />} />
                     <Route path="*" element={<p>There is no such place. The bar has those there are.</p>} />
                   </Route>

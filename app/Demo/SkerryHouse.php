@@ -4,10 +4,13 @@ namespace App\Demo;
 
 use App\Actions\Batches\AddNote;
 use App\Actions\Batches\BottleBatch;
+use App\Actions\Batches\ChangeKeeping;
+use App\Actions\Batches\CheckBottles;
 use App\Actions\Batches\DiscardBatch;
 use App\Actions\Batches\RecordTask;
 use App\Actions\Batches\StartBatch;
 use App\Actions\Batches\StrainBatch;
+use App\Actions\Batches\UseBottle;
 use App\Actions\Diary\Absences;
 use App\Actions\Houses\CreateHouse;
 use App\Actions\Looks\TakeLook;
@@ -73,6 +76,9 @@ final class SkerryHouse
         private readonly Tables $tables,
         private readonly TakeLook $look,
         private readonly PlanDiary $diary,
+        private readonly CheckBottles $smell,
+        private readonly UseBottle $use,
+        private readonly ChangeKeeping $keeping,
     ) {
     }
 
@@ -113,12 +119,12 @@ final class SkerryHouse
     {
         $this->stock();
         $this->stove();
-        $this->bottled(96, 'heather', ['olive'], '380', 60, '255 mL', ['50' => 5], 'the bank above the boathouse, cut in August');
+        $heather = $this->bottled(96, 'heather', ['olive'], '380', 60, '255 mL', ['50' => 5], 'the bank above the boathouse, cut in August');
         $odd = $this->bottled(58, 'juniper-berry', ['sesame'], '237', 28, '95 mL', ['30' => 3], 'the lee of the quarry wall');
         $this->at(29, 20);
         ($this->note)($odd, 'Far less than expected. The berries had swelled and I did not press them again.', null);
-        $this->bottled(47, 'calendula', ['sunflower-high-oleic'], '473', 28, '350 mL', ['100' => 3, '50' => 1], 'the walled garden');
-        $this->bottled(39, 'lemon-thyme', ['olive'], '237', 14, '150 mL', ['30' => 5], 'the kitchen bed', 'kitchen');
+        $calendula = $this->bottled(47, 'calendula', ['sunflower-high-oleic'], '473', 28, '350 mL', ['100' => 3, '50' => 1], 'the walled garden');
+        $thyme = $this->bottled(39, 'lemon-thyme', ['olive'], '237', 14, '150 mL', ['30' => 5], 'the kitchen bed', 'kitchen');
         $this->steeping(41, 'helichrysum', ['jojoba'], '473', 'four-weeks', 'dried flower, bought in May', shakenAgo: 6);
         $this->watched($this->steeping(26, 'self-heal', ['sunflower'], '946', 'four-weeks', 'the meadow, July'));
         $this->steeping(19, 'poplar-bud', ['olive'], '473', 'six-weeks', 'the two poplars by the gate, March', shakenAgo: 2);
@@ -128,6 +134,8 @@ final class SkerryHouse
         $this->steeping(3, 'linden-blossom', ['camellia'], '750', 'four-weeks', 'sent from the mainland');
         $this->settling('meadowsweet', ['sunflower'], '310 mL', 1, 'the burnside, July', null);
         $this->settling('mullein-flower', ['olive'], '355 mL', 2, 'the south wall, August', 'A cloud in the middle since this morning. Warm a spoonful before bottling.');
+        $this->kept($heather, $calendula, $thyme);
+        $this->cold();
         $this->scorched();
         $this->warming();
         // The days to come are placed as of now, with nothing moved that nobody saw.
@@ -170,6 +178,10 @@ final class SkerryHouse
         $this->at(100, 9);
         foreach ([['jar', Jar::query()->where('brim_ml', 505)->firstOrFail()->uid, '12'], ['bottle', BottleSize::query()->where('capacity_ml', 50)->firstOrFail()->uid, '6']] as [$kind, $size, $count]) {
             $this->keep->add(['kind' => $kind, 'material' => $size, 'amount' => $count, 'got_on' => $day(100), 'low_at' => '8']);
+        }
+        $this->at(70, 9);
+        foreach ([[30, '24', '6'], [100, '10', '3']] as [$ml, $count, $low]) {
+            $this->keep->add(['kind' => 'bottle', 'material' => BottleSize::query()->where('capacity_ml', $ml)->firstOrFail()->uid, 'amount' => $count, 'got_on' => $day(70), 'low_at' => $low]);
         }
         $this->at(2, 9, 20);
         ($this->check)(Lot::query()->where('material', 'mugwort')->firstOrFail(), ['scent' => 'faint', 'colour' => 'paler', 'snap' => 'snaps', 'dust' => 'some']);
@@ -272,6 +284,39 @@ final class SkerryHouse
         ], array_keys($bottles), $bottles), null);
 
         return $batch;
+    }
+
+    /** What became of the bottles: put away, smelled, used, given. */
+    private function kept(Batch $heather, Batch $calendula, Batch $thyme): void
+    {
+        $well = ['smell' => 'itself', 'look' => 'clear', 'lid' => 'quiet'];
+        $this->at(28, 18);
+        ($this->smell)($heather, $well, null);
+        ($this->use)($heather, 1, 'used', '15 mL', 'Isa’s hands, after the nets');
+        $this->at(17, 13);
+        ($this->keeping)($calendula, ['where' => 'larder, second shelf']);
+        $this->at(10, 18);
+        ($this->smell)($calendula, $well, null);
+        $this->at(9, 11);
+        ($this->use)($calendula, 4, 'given', null, 'the ferry crew');
+        $this->at(6, 19);
+        ($this->use)($thyme, 1, 'used', '2 tbsp', 'potatoes');
+    }
+
+    /** Fresh from the bed for the table: four days in the cold, read before it was begun. */
+    private function cold(): void
+    {
+        $this->at(1, 11);
+        $jar = Jar::query()->where('brim_ml', 135)->firstOrFail();
+        $wish = [
+            'herb' => ['id' => 'lemon-thyme', 'state' => 'fresh', 'amount' => '25 g'], 'oils' => ['olive'], 'jar' => $jar->uid, 'purpose' => 'kitchen', 'kept' => 'fridge', 'method' => 'gentle-pan',
+        ];
+        $batch = ($this->start)($wish, 'the kitchen bed', null, ['four-days']);
+        $this->done($batch, 'fill', 1, 11, 15);
+        $this->done($batch, 'warm_on', 1, 11, 30);
+        $this->done($batch, 'warm_off', 1, 11, 45);
+        $this->at(1, 18);
+        ($this->strain)($batch, '', null, ['gross' => '444 g', 'tare' => '388 g', 'way' => 'drained', 'spent' => '41 g', 'spent_to' => 'soup']);
     }
 
     /** @param  list<string>  $oils */

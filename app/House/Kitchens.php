@@ -3,12 +3,14 @@
 namespace App\House;
 
 use App\Models\Absence;
+use App\Models\BatchYield;
 use App\Models\Jar;
 use App\Models\Lot;
 use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
 use Kettle\Diary\Presence;
+use Kettle\Infusion\UptakeSeen;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Custom;
 use Kettle\Recipe\Bench;
@@ -151,7 +153,17 @@ final class Kitchens
 
         return new Kitchen(
             $this->now(), $this->presence(), Custom::from($house->measures), (float) $house->drops_per_ml, $jars, $this->bench->cupboard(),
-            $user instanceof User && ($user->prefs['temperature'] ?? 'c') === 'f', (float) $house->room_c, $house->things, $lots, $stock, $house->currency,
+            $user instanceof User && ($user->prefs['temperature'] ?? 'c') === 'f', (float) $house->room_c, $house->things, $lots, $stock, $house->currency, $this->seen(...),
         );
+    }
+
+    /** What the house's own batches of a form say, from two sums the index holds. */
+    public function seen(string $form, string $way): UptakeSeen
+    {
+        /** @var object{many: int|string, weight: ?float, weighted: ?float} $sums */
+        $sums = BatchYield::query()->where('form', $form)->where('way', $way)->toBase()
+            ->selectRaw('COUNT(*) AS many, SUM(1 / variance) AS weight, SUM(uptake / variance) AS weighted')->first();
+
+        return UptakeSeen::sums((int) $sums->many, (float) $sums->weight, (float) $sums->weighted);
     }
 }

@@ -3,75 +3,35 @@
 namespace App\Labels;
 
 use App\Http\Shapes\LabelLine;
-use App\Models\Batch;
 use App\Models\Bottle;
 use TCPDF2DBarcode;
 
-/**
- * Labels as PDF, exact in millimetres: a jar tag on a page of its own size, and bottle labels on an
- * A4 sheet of 3 by 7, each 63.5 x 38.1 mm.
- */
+/** Labels as PDF, exact in millimetres: on sheets from any place, on a roll one to a page, or as a jar tag. */
 final readonly class LabelSheet
 {
-    public const TAG_W = 90.0;
-
-    public const TAG_H = 60.0;
-
-    public const LABEL_W = 63.5;
-
-    public const LABEL_H = 38.1;
-
-    public const COLUMNS = 3;
-
-    public const ROWS = 7;
-
-    /** From the sheet's edges, and between columns; rows touch. */
-    public const LEFT = 7.25;
-
-    public const TOP = 15.15;
-
-    public const GUTTER = 2.5;
-
-    private const PAD = 3.0;
-
-    private const CODE = 16.0;
-
-    public function __construct(private LabelText $text)
+    /**
+     * @param  list<LabelLine>  $lines
+     * @param  string  $address what the 2D code opens
+     */
+    public function tag(LabelSize $size, array $lines, string $address): string
     {
+        return $this->print($size, $lines, [''], $address, 1);
     }
 
-    public function tag(Batch $batch, string $address): string
+    /**
+     * @param  list<LabelLine>  $lines
+     * @param  list<Bottle>  $bottles
+     * @param  int  $start the first free label of the sheet, from 1
+     */
+    public function labels(LabelSize $size, array $lines, array $bottles, string $address, int $start, bool $net = true): string
     {
-        return Sheet::calmly(function () use ($batch, $address): string {
-            $pdf = Sheet::blank([self::TAG_W, self::TAG_H], 'L');
-            $this->label($pdf, 0, 0, self::TAG_W, self::TAG_H, $this->text->of($batch), $address, '', 9.0);
-
-            return $pdf->Output('', 'S');
-        });
+        return $this->print($size, $lines, array_map(fn (Bottle $bottle) => $net ? self::net($bottle) : '', $bottles), $address, $start);
     }
 
-    /** @param  list<Bottle>  $bottles */
-    public function labels(Batch $batch, array $bottles, string $address): string
+    /** "50 mL (1.7 fl oz)  no. 3" */
+    public static function net(Bottle $bottle): string
     {
-        return Sheet::calmly(function () use ($batch, $bottles, $address): string {
-            $pdf = Sheet::blank('A4', 'P', false);
-            $lines = $this->text->of($batch);
-            foreach ($bottles as $index => $bottle) {
-                $on = $index % (self::COLUMNS * self::ROWS);
-                if ($on === 0) {
-                    $pdf->AddPage();
-                }
-                $this->label(
-                    $pdf,
-                    self::LEFT + ($on % self::COLUMNS) * (self::LABEL_W + self::GUTTER),
-                    self::TOP + intdiv($on, self::COLUMNS) * self::LABEL_H,
-                    self::LABEL_W, self::LABEL_H, $lines, $address,
-                    LabelText::net((float) $bottle->filled_ml).'  no. '.$bottle->number, 5.4,
-                );
-            }
-
-            return $pdf->Output('', 'S');
-        });
+        return LabelWords::net((float) $bottle->filled_ml).'  no. '.$bottle->number;
     }
 
     /** A 2D code as SVG, for the browser's own print view. */
@@ -80,54 +40,63 @@ final readonly class LabelSheet
         return (new TCPDF2DBarcode($address, 'QRCODE,L'))->getBarcodeSVGcode(4, 4, 'black');
     }
 
-    /** @param  list<LabelLine>  $lines */
-    private function label(Sheet $pdf, float $x, float $y, float $w, float $h, array $lines, string $address, string $net, float $size): void
+    /**
+     * @param  list<LabelLine>  $lines
+     * @param  non-empty-list<string>|list<string>  $nets one for each label
+     */
+    private function print(LabelSize $size, array $lines, array $nets, string $address, int $start): string
     {
-        $pdf->setDrawColor(190, 198, 202);
-        $pdf->setLineWidth(0.1);
-        $pdf->Rect($x, $y, $w, $h);
-        $code = min(self::CODE, $h - 2 * self::PAD) * ($h > 50 ? 1.4 : 1.0);
-        $pdf->write2DBarcode($address, 'QRCODE,L', $x + $w - self::PAD - $code, $y + self::PAD, $code, $code, ['padding' => 0]);
-        $narrow = $w - 3 * self::PAD - $code;
-        $top = $y + self::PAD;
-        foreach ($lines as $line) {
-            if ($line->id === 'code') {
-                $pdf->setFont('dejavusans', 'B', $size);
-                $pdf->setXY($x + $w - self::PAD - $code, $y + self::PAD + $code + 0.6);
-                $pdf->Cell($code, $size * 0.42, $line->text, 0, 0, 'C');
+        return Sheet::calmly(function () use ($size, $lines, $nets, $address, $start): string {
+            $longest = array_reduce($nets, fn (string $long, string $net) => mb_strlen($net) > mb_strlen($long) ? $net : $long, '');
+            $layout = LabelLayout::of($size, $lines, $longest);
+            $pdf = Sheet::blank([$size->pageW, $size->pageH], $size->pageW > $size->pageH ? 'L' : 'P', false);
+            $pdf->setTextColor(0, 0, 0);
+            // What all labels share is written into the file once, and shown on each.
+            $shared = null;
+            foreach ($nets as $i => $net) {
+                $place = ($start - 1 + $i) % $size->each();
+                if ($i === 0 || $place === 0) {
+                    $pdf->AddPage();
+                }
+                $shared ??= $this->shared($pdf, $size, $layout, $address);
+                [$x, $y] = $size->at($place);
+                $pdf->printTemplate($shared, $x, $y, $size->w, $size->h);
+                foreach ($layout->runs as $run) {
+                    if ($run['net']) {
+                        self::write($pdf, $run, $x, $y, $net);
+                    }
+                }
+            }
 
-                continue;
-            }
-            $title = $line->id === 'title';
-            $pdf->setFont('dejavusans', $title ? 'B' : '', $title ? $size * 1.35 : $size);
-            $wide = $top > $y + self::PAD + $code + $size * 0.6 ? $w - 2 * self::PAD : $narrow;
-            $room = $y + $h - self::PAD + 0.6 - $top;
-            $text = $this->fitting($pdf, $line->text, $wide, $room);
-            if ($text === '') {
-                break;
-            }
-            $pdf->MultiCell($wide, 0, $text, 0, 'L', false, 1, $x + self::PAD, $top);
-            $top = $pdf->GetY() + ($title ? 0.5 : 0.0);
-            if ($title && $net !== '') {
-                $pdf->setFont('dejavusans', 'B', $size);
-                $pdf->setXY($x + self::PAD, $top);
-                $pdf->Cell($narrow, $size * 0.42, $net, 0, 1, 'L');
-                $top += $size * 0.44;
-            }
-        }
+            return $pdf->Output('', 'S');
+        });
     }
 
-    /** As much of a text as fits a height; a label is never written past its foot. */
-    private function fitting(Sheet $pdf, string $text, float $wide, float $room): string
+    private function shared(Sheet $pdf, LabelSize $size, LabelLayout $layout, string $address): string
     {
-        $lines = (int) floor($room / $pdf->getStringHeight($wide, 'x'));
-        if ($lines < 1) {
-            return '';
+        /** @phpstan-ignore argument.type, argument.type (a template may be of any size, whatever the library's notes say) */
+        $shared = $pdf->startTemplate($size->w, $size->h);
+        $pdf->setDrawColor(190, 198, 202);
+        $pdf->setLineWidth(0.1);
+        $size->round ? $pdf->Circle($size->w / 2, $size->h / 2, $size->w / 2) : $pdf->Rect(0, 0, $size->w, $size->h);
+        if ($layout->code['w'] > 0) {
+            $pdf->write2DBarcode($address, 'QRCODE,L', $layout->code['x'], $layout->code['y'], $layout->code['w'], $layout->code['w'], ['padding' => 0]);
         }
-        while ($pdf->getNumLines($text, $wide) > $lines) {
-            $text = mb_substr($text, 0, (int) (mb_strlen($text) * 0.9) - 1).'…';
+        foreach ($layout->runs as $run) {
+            if (! $run['net']) {
+                self::write($pdf, $run, 0, 0, $run['text']);
+            }
         }
+        $pdf->endTemplate();
 
-        return $text;
+        return is_string($shared) ? $shared : '';
+    }
+
+    /** @param  array{x: float, y: float, pt: float, bold: bool, text: string, net: bool}  $run */
+    private static function write(Sheet $pdf, array $run, float $x, float $y, string $text): void
+    {
+        $pdf->setFont(LabelLayout::FONT, $run['bold'] ? 'B' : '', $run['pt']);
+        $pdf->setXY($x + $run['x'], $y + $run['y']);
+        $pdf->Cell(0, $run['pt'] * 0.4, $text, 0, 0, 'L');
     }
 }

@@ -34,6 +34,9 @@ use Kettle\Diary\Stage;
  * @property Carbon $best_before
  * @property ?string $repeats
  * @property array<string, mixed>|null $diary slots {from, to}, cooker, cooker_name, says
+ * @property string $purpose what it is for now
+ * @property ?Carbon $use_by only for what is kept cold
+ * @property array<string, mixed>|null $label sheet, start, fields, names and own words
  * @property int $version
  * @property-read Collection<int, LogEntry> $entries
  */
@@ -44,7 +47,7 @@ class Batch extends Model
     protected $guarded = [];
 
     protected $casts = [
-        'wish' => 'array', 'plan' => 'array', 'shelf' => 'array', 'diary' => 'array', 'stage' => Stage::class,
+        'wish' => 'array', 'plan' => 'array', 'shelf' => 'array', 'diary' => 'array', 'label' => 'array', 'use_by' => 'datetime', 'stage' => Stage::class,
         'start_at' => 'datetime', 'filled_at' => 'datetime', 'strain_at' => 'datetime',
         'strained_at' => 'datetime', 'bottled_at' => 'datetime', 'best_before' => 'date', 'version' => 'integer',
     ];
@@ -76,5 +79,22 @@ class Batch extends Model
     public function bottles(): HasMany
     {
         return $this->hasMany(Bottle::class);
+    }
+
+    /** What there is to bottle, mL: what was poured off its sediment, or what was strained. */
+    public function toBottleMl(): float
+    {
+        $poured = $this->shelf['poured_ml'] ?? null;
+
+        return is_numeric($poured) ? (float) $poured : (float) $this->strained_ml;
+    }
+
+    /** @return array{place: string, glass: string, antioxidant: string, where: string} how it is kept, or would be */
+    public function keptAs(): array
+    {
+        $kept = is_array($this->shelf['kept_as'] ?? null) ? $this->shelf['kept_as'] : [];
+        $text = fn (string $key, string $else): string => is_string($kept[$key] ?? null) ? $kept[$key] : $else;
+
+        return ['place' => $text('place', $this->use_by === null ? 'cool-dark' : 'fridge'), 'glass' => $text('glass', 'dark'), 'antioxidant' => $text('antioxidant', 'none'), 'where' => $text('where', '')];
     }
 }

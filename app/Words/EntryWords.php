@@ -29,7 +29,7 @@ final readonly class EntryWords
             when: $this->times->logged($entry->happened_at),
             corrects: $entry->corrects,
             struck: $struck,
-            can_undo: ! $struck && ! in_array($entry->kind, ['started', 'undone', 'note'], true),
+            can_undo: ! $struck && ! in_array($entry->kind, ['started', 'undone', 'note', 'acknowledged'], true),
             can_correct: ! $struck && $entry->kind === 'note',
         );
     }
@@ -45,11 +45,37 @@ final readonly class EntryWords
             'task' => $this->task($text('task'), $text('outcome'), $text('until')).$this->seen($data),
             'strained' => 'Strained: '.$ml('ml').' ('.$text('typed').'). '.$text('says'),
             'bottled' => 'Bottled: '.$this->bottles($data).'; '.$ml('left_ml').' left over',
+            'decanted' => 'Poured off'.(($data['again'] ?? false) === true ? ', through paper once more' : '').': '.$ml('ml').', '.$ml('lost_ml').' lost in the mud',
+            'used' => $this->used($data, $ml('ml')),
+            'checked' => 'Smelled and held to the light. '.$text('says').($text('verdict') === 'past' ? ' The batch is closed.' : ''),
+            'kept' => 'Kept otherwise: '.implode(', ', array_filter($data, 'is_string')),
+            'purpose' => 'Now for '.$text('to'),
+            'fault' => 'Seen: '.$text('seen').'. Most likely '.$text('name'),
+            'acknowledged' => 'Read: '.$this->cautions($data),
             'discarded' => 'Discarded',
             'undone' => 'Undone',
             'look' => $this->look($data),
             default => $entry->corrects === null ? 'Note' : 'Note, corrected',
         };
+    }
+
+    /** @param  array<string, mixed>  $data */
+    private function used(array $data, string $ml): string
+    {
+        $how = match ($data['how'] ?? 'used') {
+            'given' => ' given away', 'thrown' => ' thrown away', default => ' used',
+        };
+        $to = is_string($data['to'] ?? null) && $data['to'] !== '' ? ', '.$data['to'] : '';
+
+        return sprintf('Bottle %d: %s%s%s', is_numeric($data['bottle'] ?? null) ? (int) $data['bottle'] : 0, $ml, $how, $to);
+    }
+
+    /** @param  array<string, mixed>  $data */
+    private function cautions(array $data): string
+    {
+        $cautions = is_array($data['cautions'] ?? null) ? $data['cautions'] : [];
+
+        return implode(' ', array_map(fn (mixed $each) => is_array($each) && is_string($each['says'] ?? null) ? $each['says'] : '', $cautions));
     }
 
     /** @param  array<string, mixed>  $data what was seen under the lid, or counted by a thermometer */
@@ -80,6 +106,7 @@ final readonly class EntryWords
             Step::WarmOn => 'Put to warm',
             Step::WarmOff => 'Taken off the warmth',
             Step::Decant => 'Poured off',
+            Step::UseUp => 'Used up or thrown away',
             default => 'Done',
         };
 

@@ -53,6 +53,8 @@ final readonly class TaskWords
             Step::Settle => "The {$herb} is settling",
             Step::Decant => "Pour off the {$herb}",
             Step::Bottle => "Bottle the {$herb}",
+            Step::Smell => "Smell the {$herb}",
+            Step::UseUp => "Use up the {$herb}, or throw it away",
         };
     }
 
@@ -73,6 +75,8 @@ final readonly class TaskWords
             Step::Settle => 'till '.$this->times->due($task->due_at).', covered and still',
             Step::Decant => 'off the sediment; throw away the last murky spoonful',
             Step::Bottle => 'clean, bone-dry bottles; label at once',
+            Step::Smell => 'open one, smell it, hold it to the light; best before '.$this->times->date($batch->best_before),
+            Step::UseUp => 'wet kitchen herb in oil: not used or given after '.$this->times->logged($batch->use_by ?? $task->due_at),
         };
     }
 

@@ -98,19 +98,17 @@ final readonly class Facts
                 $tags['trait:'.$trait] = true;
             }
         }
-        /** @param  array<array{plant: Herb, state: State}>  $of */
-        $names = fn (array $of): string => self::list(array_values(array_map(fn (array $herb): string => $herb['plant']->name, $of)));
         $first = array_values($wet)[0] ?? null;
 
         return new self(array_filter($tags), $herbs, [
             'wet' => $first === null ? '' : $first['state']->value.' herb',
             'state' => $first['state']->value ?? 'dried',
-            'untested' => $names($untested),
-            'unfit_herbs' => $names($unfitHerbs),
+            'untested' => self::names($untested),
+            'unfit_herbs' => self::names($unfitHerbs),
             'unfit_oils' => self::list(array_values(array_map(fn (array $oil) => $oil['carrier']->name, $unfitOils))),
             'unfit_lots' => self::list(array_values(array_map(fn (array $lot) => $lot['called'], $unfitLots))),
             'allergens' => self::list($allergens),
-            'unlisted' => $names($unlisted),
+            'unlisted' => self::names($unlisted),
             'method' => $method->name,
             'warm_h' => (string) ColdKept::MOST_WARM_H,
             'soured_ratio' => self::list(array_values(array_map(
@@ -186,6 +184,12 @@ final readonly class Facts
             fn (array $herb) => $herb['plant']->name,
             array_filter($this->herbs, fn (array $herb) => $trait === null || in_array($trait, $herb['plant']->traits, true)),
         )));
+    }
+
+    /** @param  array<array{plant: Herb, state: State}>  $herbs */
+    private static function names(array $herbs): string
+    {
+        return self::list(array_values(array_map(fn (array $herb) => $herb['plant']->name, $herbs)));
     }
 
     /** @param  list<string>  $names */

@@ -17,7 +17,7 @@ final class Switching
     public static function toKitchen(array $plan, Cupboard $cupboard, array $lots): ?Refused
     {
         $parts = fn (string $key): array => array_values(array_filter(is_array($plan[$key] ?? null) ? $plan[$key] : [], 'is_array'));
-        $herbs = $parts('herbs') !== [] ? $parts('herbs') : array_values(array_filter([$plan['herb'] ?? null], 'is_array'));
+        $herbs = $parts('herbs') !== [] ? $parts('herbs') : array_filter([$plan['herb'] ?? null], 'is_array');
         $id = fn (array $part): string => is_string($part['id'] ?? null) ? $part['id'] : '';
         foreach ($herbs as $herb) {
             if (! ($cupboard->herbs()[$id($herb)]->kitchen ?? false)) {

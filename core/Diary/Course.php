@@ -38,8 +38,9 @@ final readonly class Course
      * @param  float  $standsH hours it stands after the heat
      * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots sessions the diary keeps for it
      * @param  float  $soakH hours the herb stands moistened with spirit first
+     * @param  ?Upkeep  $upkeep of what is bottled; null when none is left
      */
-    public static function follow(Method $method, float $hours, \DateTimeImmutable $startAt, Presence $presence, array $events, float $standsH = 0.0, array $slots = [], float $soakH = 0.0): self
+    public static function follow(Method $method, float $hours, \DateTimeImmutable $startAt, Presence $presence, array $events, float $standsH = 0.0, array $slots = [], float $soakH = 0.0, ?Upkeep $upkeep = null): self
     {
         $done = $skipped = $later = [];
         $discarded = false;
@@ -70,7 +71,8 @@ final readonly class Course
         $timetable = Timetable::lay($method, $hours, $filledAt ?? $done['moisten'] ?? $startAt, $presence, $standsH, $warmed, $slots, $filledAt === null && ! isset($skipped['moisten']) ? $soakH : 0.0);
         $last = fn (string $key) => max($done[$key] ?? null, $skipped[$key] ?? null);
         $tasks = match ($stage) {
-            Stage::Discarded, Stage::Bottled => [],
+            Stage::Discarded => [],
+            Stage::Bottled => self::keeping($done['bottle'], $last('smell'), $upkeep, $presence, $method),
             Stage::Poured => [self::task(Step::Bottle, $last('decant') ?? $timetable->settledAt, $method)],
             Stage::Settling => self::settling($strainedAt, $presence, $method),
             default => self::untilStrained($method, $timetable, $stage === Stage::Steeping, $last, $presence, $warmed, $hours),
@@ -119,6 +121,14 @@ final readonly class Course
             }
         }
         throw DiaryRefused::notOpen(Step::WarmOn->verb());
+    }
+
+    /** @return list<Task> */
+    private static function keeping(\DateTimeImmutable $bottledAt, ?\DateTimeImmutable $last, ?Upkeep $upkeep, Presence $presence, Method $method): array
+    {
+        $next = $upkeep?->next($bottledAt, $last, $presence);
+
+        return $next === null ? [] : [self::task($next[0], $next[1], $method)];
     }
 
     /** @return list<Task> */

@@ -18,6 +18,8 @@ enum Step: string
     case Settle = 'settle';
     case Decant = 'decant';
     case Bottle = 'bottle';
+    case Smell = 'smell';
+    case UseUp = 'use_up';
 
     /** bench, shelf, stove or press */
     public function place(bool $heated): string
@@ -26,6 +28,7 @@ enum Step: string
             self::Moisten, self::Fill => 'bench',
             self::WarmOn, self::WarmOff => 'stove',
             self::Shake, self::TopUp, self::Check => $heated ? 'stove' : 'shelf',
+            self::Smell, self::UseUp => 'shelf',
             default => 'press',
         };
     }
@@ -40,7 +43,7 @@ enum Step: string
             self::Bottle => 15,
             self::Decant => 10,
             self::WarmOn, self::WarmOff => 5,
-            self::TopUp, self::Check => 2,
+            self::TopUp, self::Check, self::Smell, self::UseUp => 2,
             self::Shake => 1,
             self::Settle => 0,
         };
@@ -48,13 +51,13 @@ enum Step: string
 
     public function skippable(): bool
     {
-        return in_array($this, [self::Moisten, self::TopUp, self::Check, self::Shake, self::WarmOn, self::Decant], true);
+        return in_array($this, [self::Moisten, self::TopUp, self::Check, self::Shake, self::WarmOn, self::Decant, self::Smell], true);
     }
 
-    /** Steps that are done at the press, with amounts, and so not by a word. */
+    /** Steps that are done with amounts or answers, and so not by a word. */
     public function wantsAmounts(): bool
     {
-        return in_array($this, [self::Strain, self::Bottle], true);
+        return in_array($this, [self::Strain, self::Bottle, self::Smell, self::UseUp], true);
     }
 
     /** Waiting is not something to do. */
@@ -77,6 +80,8 @@ enum Step: string
             self::Settle => 'let settle',
             self::Decant => 'pour off',
             self::Bottle => 'bottle',
+            self::Smell => 'smell',
+            self::UseUp => 'use up',
         };
     }
 }

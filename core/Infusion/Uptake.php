@@ -43,15 +43,22 @@ final readonly class Uptake
         foreach ($table->rows('rows') as $row) {
             if ($row->text('id') === $way) {
                 $prior = $row->number('ml_per_g');
-                if ($seen === null || $seen->batches === 0) {
-                    return new self($row->text('name'), $prior, $row->number('sd'), $losses, $prior);
-                }
-                $now = $seen->posterior($prior, $tables);
 
-                return new self($row->text('name'), $now['mean'], $now['next_sd'], $losses, $prior, $seen->batches);
+                return (new self($row->text('name'), $prior, $row->number('sd'), $losses, $prior))->after($seen ?? UptakeSeen::none(), $tables);
             }
         }
         throw new \LogicException("data/uptake.json has no row {$way}.");
+    }
+
+    /** Narrowed by what was seen; as it is where nothing was. */
+    public function after(UptakeSeen $seen, Tables $tables): self
+    {
+        if ($seen->batches === 0) {
+            return $this;
+        }
+        $now = $seen->posterior($this->priorMlPerGram, $tables);
+
+        return new self($this->way, $now['mean'], $now['next_sd'], $this->lossesMl, $this->priorMlPerGram, $seen->batches);
     }
 
     /**

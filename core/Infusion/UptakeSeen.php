@@ -57,6 +57,26 @@ final readonly class UptakeSeen
     }
 
     /**
+     * Whether one batch lies further than is usual from what the others say.
+     *
+     * @param  array{mean: float, sd: float}  $others
+     */
+    public static function isOdd(float $uptake, float $variance, array $others, Tables $tables): bool
+    {
+        return abs(self::distance($uptake, $variance, $others)) > $tables->table('uptake')->row('spread')->row('odd_from')->number('value');
+    }
+
+    /**
+     * In standard deviations of one batch about what the others say.
+     *
+     * @param  array{mean: float, sd: float}  $others
+     */
+    public static function distance(float $uptake, float $variance, array $others): float
+    {
+        return ($uptake - $others['mean']) / sqrt($others['sd'] ** 2 + $variance);
+    }
+
+    /**
      * Variance of one batch's uptake about the house's usual, (mL/g)^2: from batch to batch, and of measuring
      * the oil poured and the oil got, which weighs more the less herb there was.
      *

@@ -27,7 +27,6 @@ final readonly class YieldHistory
     public function of(string $way, array $batches): array
     {
         $prior = Uptake::by($way, $this->tables);
-        $oddFrom = $this->tables->table('uptake')->row('spread')->row('odd_from')->number('value');
         $observed = [];
         $all = UptakeSeen::none();
         foreach ($batches as $batch) {
@@ -42,15 +41,14 @@ final readonly class YieldHistory
         foreach ($observed as $i => $one) {
             // Set against all the others, so that an odd one does not hide itself.
             $others = $all->without($one['uptake'], $one['variance'])->posterior($prior->mlPerGram, $this->tables);
-            $z = ($one['uptake'] - $others['mean']) / sqrt($others['sd'] ** 2 + $one['variance']);
-            $isOdd = abs($z) > $oddFrom;
+            $isOdd = UptakeSeen::isOdd($one['uptake'], $one['variance'], $others, $this->tables);
             $seen = $seen->with($one['uptake'], $one['variance']);
             if ($isOdd) {
                 $odd[] = $one['id'];
             }
             if ($i >= $from) {
                 $after = $seen->posterior($prior->mlPerGram, $this->tables);
-                $steps[] = ['id' => $one['id'], 'uptake' => round($one['uptake'], 3), 'mean' => $after['mean'], ...self::ninety($after['mean'], $after['next_sd']), 'odd' => $isOdd, 'z' => round($z, 2)];
+                $steps[] = ['id' => $one['id'], 'uptake' => round($one['uptake'], 3), 'mean' => $after['mean'], ...self::ninety($after['mean'], $after['next_sd']), 'odd' => $isOdd, 'z' => round(UptakeSeen::distance($one['uptake'], $one['variance'], $others), 2)];
             }
         }
         $now = $all->posterior($prior->mlPerGram, $this->tables);

@@ -41,16 +41,16 @@ final readonly class Comparison
         foreach ($this->methods->all() as $method) {
             $missing = $this->kitchen->things === null ? []
                 : array_values(array_map(fn (string $id) => $names[$id] ?? $id, array_diff($method->needs, $this->kitchen->things)));
+            $chosen = $method->id === $wish->method->id ? $wish->school : $method->schoolFor($wish->mix);
             $refused = null;
             $yield = null;
             try {
-                Planner::refuseUnfit($wish->by($method, $method->schools[0]), $this->kitchen, $this->cautions);
+                Planner::refuseUnfit($wish->by($method, $chosen), $this->kitchen, $this->cautions);
                 $amounts = Amounts::solve($wish->by($method, $method->schools[0]), $this->kitchen, $uptake);
                 $yield = $uptake->yield($amounts->oilMl, $amounts->dryG($wish));
             } catch (WishRefused $why) {
                 $refused = $why->faults[0]['sentence'];
             }
-            $chosen = $method->id === $wish->method->id ? $wish->school : $method->schoolFor($wish->mix);
             $rows[] = [
                 'id' => $method->id,
                 'name' => $method->name,

@@ -99,8 +99,12 @@ final readonly class Kitchen
     /** The oil herb keeps when it is got out so: the usual, narrowed by this house's own batches of the form. */
     public function uptake(HerbMix $mix, string $way): Uptake
     {
-        $form = $mix->uptakeKey();
+        return $this->uptakeOf($mix->uptakeKey(), $way);
+    }
 
+    /** @param  ?string  $form of HerbMix::uptakeKey */
+    public function uptakeOf(?string $form, string $way): Uptake
+    {
         return Uptake::by($way, $this->cupboard->tables(), $form === null || $this->seen === null ? null : ($this->seen)($form, $way));
     }
 

@@ -7,16 +7,19 @@ namespace Kettle\Stores;
 use Kettle\Material\Row;
 use Kettle\Material\Tables;
 
-/** A short guided check of what is in the cupboard, by nose, eye and fingers: the verdict and why. */
+/** A short guided check of what is in the cupboard, or in its bottles, by nose, eye and fingers: the verdict and why. */
 final readonly class LotCheck
 {
+    /** What is asked of an oil that was made and bottled here. */
+    public const BOTTLED = 'bottled';
+
     /** @param  list<array{ask: string, asks: string, answer: string, says: string, points: int}>  $answers */
     private function __construct(public string $verdict, public array $answers)
     {
     }
 
     /** @return list<array{id: string, asks: string, answers: list<array{id: string, says: string}>}> what is asked; empty for jars and bottles */
-    public static function asks(LotKind $kind, Tables $tables): array
+    public static function asks(LotKind|string $kind, Tables $tables): array
     {
         return array_map(fn (Row $ask) => [
             'id' => $ask->text('id'),
@@ -30,7 +33,7 @@ final readonly class LotCheck
      *
      * @throws LotRefused
      */
-    public static function of(LotKind $kind, array $answers, Tables $tables): self
+    public static function of(LotKind|string $kind, array $answers, Tables $tables): self
     {
         $rows = self::rows($kind, $tables);
         if ($rows === []) {
@@ -61,7 +64,7 @@ final readonly class LotCheck
     }
 
     /** In a cook's words, with what weighed. */
-    public function says(LotKind $kind): string
+    public function says(LotKind|string $kind): string
     {
         $against = array_filter($this->answers, fn (array $answer) => $answer['points'] > 0);
         usort($against, fn (array $a, array $b) => $b['points'] <=> $a['points']);
@@ -75,10 +78,10 @@ final readonly class LotCheck
     }
 
     /** @return list<Row> */
-    private static function rows(LotKind $kind, Tables $tables): array
+    private static function rows(LotKind|string $kind, Tables $tables): array
     {
         foreach ($tables->table('checks')->rows('rows') as $row) {
-            if ($row->text('kind') === $kind->value) {
+            if ($row->text('kind') === ($kind instanceof LotKind ? $kind->value : $kind)) {
                 return array_values($row->rows('asks'));
             }
         }

@@ -54,9 +54,9 @@ final class LotRefused extends Refused
         return new self('unreadable', sprintf('“%s” is neither yes nor no.', mb_substr($typed, 0, 20)), $field);
     }
 
-    public static function nothingToCheck(LotKind $kind): self
+    public static function nothingToCheck(LotKind|string $kind): self
     {
-        return new self('not_open', sprintf('There is nothing to check about a %s but that it is whole and dry.', $kind->word()), 'answers');
+        return new self('not_open', sprintf('There is nothing to check about a %s but that it is whole and dry.', $kind instanceof LotKind ? $kind->word() : $kind), 'answers');
     }
 
     public static function unanswered(string $asks, string $field): self

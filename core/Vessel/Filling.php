@@ -19,27 +19,6 @@ final readonly class Filling
     }
 
     /**
-     * Fills the largest bottles first, each full, and says what is left over.
-     *
-     * @param  array<string, float>  $sizes capacity by id
-     */
-    public static function suggest(float $oilMl, array $sizes): self
-    {
-        arsort($sizes);
-        $bottles = [];
-        $left = $oilMl;
-        foreach ($sizes as $id => $capacity) {
-            $count = (int) floor($left / $capacity + 1e-9);
-            if ($count > 0) {
-                $bottles[] = ['id' => (string) $id, 'capacity' => $capacity, 'count' => $count];
-                $left -= $count * $capacity;
-            }
-        }
-
-        return new self($bottles, $oilMl - $left, $left);
-    }
-
-    /**
      * @param  list<array{id: string, capacity: float, count: int}>  $bottles
      *
      * @throws FillingRefused when there are none, too many, or more than the oil there is

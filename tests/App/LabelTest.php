@@ -1,7 +1,5 @@
 <?php
 
-use App\Labels\LabelSheet;
-
 /** Renders a PDF's first page with poppler; gives its size in mm and what its 2D codes say. */
 function printed(string $pdf): array
 {
@@ -51,7 +49,7 @@ beforeEach(function () {
 it('prints a jar tag of its own size whose code opens the batch', function () {
     $answer = $this->atHouse('GET', "{$this->path}/tag.pdf")->assertOk()->assertHeader('Content-Type', 'application/pdf');
     $tag = printed($answer->getContent());
-    expect($tag['mm'][0])->toEqualWithDelta(LabelSheet::TAG_W, 0.1)->and($tag['mm'][1])->toEqualWithDelta(LabelSheet::TAG_H, 0.1)
+    expect($tag['mm'][0])->toEqualWithDelta(90, 0.1)->and($tag['mm'][1])->toEqualWithDelta(60, 0.1)
         ->and($tag['codes'])->toBe([url("/h/{$this->house->uid}/batch/{$this->made->uid}")]);
     foreach (['Marshmallow root oil', 'dried', 'Althaea officinalis', 'sweet almond oil', '1:5', 'Made 24 Nov 2026', 'strain by 22 Dec 2026', 'Best before', 'For the skin', 'Contains tree nut', '26-001'] as $words) {
         expect(preg_replace('/\s+/', ' ', $tag['text']))->toContain($words);
@@ -66,8 +64,8 @@ it('prints bottle labels where the sheet has them, to 0.3 mm', function () {
     $sheet = printed($this->atHouse('GET', "{$this->path}/labels.pdf")->assertOk()->getContent());
     expect($sheet['mm'][0])->toEqualWithDelta(210, 0.1)->and($sheet['mm'][1])->toEqualWithDelta(297, 0.1)->and($sheet['pages'])->toBe(2)
         ->and($sheet['codes'])->toHaveCount(21)->and(array_unique($sheet['codes']))->toHaveCount(1)
-        ->and(firstLine($sheet['pgm'], false))->toEqualWithDelta(LabelSheet::LEFT, 0.3)
-        ->and(firstLine($sheet['pgm'], true))->toEqualWithDelta(LabelSheet::TOP, 0.3)
+        ->and(firstLine($sheet['pgm'], false))->toEqualWithDelta(7.25, 0.3)
+        ->and(firstLine($sheet['pgm'], true))->toEqualWithDelta(15.15, 0.3)
         ->and($sheet['text'])->toContain('10 mL (0.3 fl oz)')->toContain('no. 21');
 });
 

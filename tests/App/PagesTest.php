@@ -103,7 +103,7 @@ it('finds by code, by name, by plant, and nothing of another house', function ()
     $find = fn (string $typed, $as = null) => $this->atHouse('GET', '/find?q='.urlencode($typed), [], $as)->assertOk()->json('found');
     expect($find($batch->code)[0]['path'])->toBe('batch/'.$batch->uid)
         ->and($find('marsh')[0]['kind'])->toBe('jar')
-        ->and(array_column($find('Tilia'), 'name'))->toBe(['linden blossom'])
+        ->and(array_column($find('Tilia'), 'name'))->toBe(['Linden blossom'])
         ->and($find(''))->toBe([])
         ->and($find('nothing like it'))->toBe([]);
     $this->house = $this->aHouse($this->keeper, 'Other');
@@ -125,7 +125,9 @@ it('shows a surprise at the press for what it is', function (string $amount, str
     $this->fill($batch);
     $press = $this->atHouse('POST', "/batches/{$batch->uid}/strain", ['amount' => $amount])->assertOk()->json('press');
     expect($press['verdict'])->toBe($verdict)->and($press['says'])->toContain($words)
-        ->and(array_sum(array_map(fn ($line) => $line['count'] * $line['capacity_ml'], $press['suggested'])))->toBeLessThanOrEqual($press['strained_ml']);
+        ->and($press['to_bottle'])->toBe($press['strained']);
+    $offers = $this->atHouse('POST', "/batches/{$batch->uid}/filling", [])->assertOk()->json('offers');
+    expect(array_sum(array_map(fn ($line) => $line['count'] * $line['capacity_ml'], $offers[0]['bottles'])))->toBeLessThanOrEqual($press['strained_ml']);
 })->with([
     ['150 mL', 'less', 'Press the herb again'],
     ['300 mL', 'as expected', 'within the range'],

@@ -129,7 +129,7 @@ it('draws several jars and their share on the Shelf', function () {
 it('tells wet herb to be drained at the press', function () {
     $batch = $this->batch(['herb' => ['id' => 'chickweed', 'state' => 'wilted', 'amount' => '100 g'], 'oils' => ['olive']]);
     $page = $this->atHouse('GET', "/batches/{$batch->uid}")->assertOk();
-    expect($page->json('press.advice'))->toContain('Do not squeeze it')->and(collect($page->json('label'))->firstWhere('id', 'herb')['text'])->toContain('wilted');
+    expect(implode(' ', array_column($page->json('press.steps'), 'says')))->toContain('Do not squeeze it')->and(collect($page->json('label'))->firstWhere('id', 'herb')['text'])->toContain('wilted');
     $strain = collect($page->json('tasks'))->firstWhere('step', 'strain');
     expect($strain['detail'])->toContain('drain it, do not squeeze it');
 });

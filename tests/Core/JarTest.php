@@ -94,12 +94,6 @@ it('refuses what is no jar', function (float $brim, float $height) {
     [500, 5000],
 ])->throws(JarRefused::class);
 
-it('fills the largest bottles first and says what is left', function () {
-    $filling = Filling::suggest(287, ['a' => 100.0, 'b' => 50.0, 'c' => 30.0]);
-    expect(array_column($filling->bottles, 'count', 'id'))->toBe(['a' => 2, 'b' => 1, 'c' => 1])
-        ->and($filling->leftMl)->toEqualWithDelta(7.0, 1e-9);
-});
-
 it('fills no more than there is', function () {
     $of = fn (float $ml, int $count) => Filling::of($ml, [['id' => 'a', 'capacity' => 50.0, 'count' => $count]]);
     expect($of(260, 5)->leftMl)->toEqualWithDelta(10.0, 1e-9)

@@ -7,12 +7,16 @@ import { useKey } from '../frame/keys'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
 import { Button, ButtonLink, FileLink } from '../parts/Button'
+import { Cautions } from '../parts/Cautions'
+import { Faults } from '../parts/Faults'
 import { Field } from '../parts/Field'
 import { Figure } from '../parts/Figure'
 import { JarWithLevels } from '../parts/JarDrawing'
 import { Notice, Trouble, Waiting } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
 import { TaskRow } from '../today/TaskRow'
+import { Bottles } from './Bottles'
+import { Keeping } from './Keeping'
 import { Logbook } from './Logbook'
 import { Watch } from './Watch'
 
@@ -31,6 +35,8 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
   const go = useNavigate()
   const say = useSay()
   const [discarding, setDiscarding] = useState(false)
+  const [wrong, setWrong] = useState(false)
+  const enter = useBatchWrite()
   const plan = batch.plan
   // A batch begun by an earlier kettle has one herb and no list.
   const herbs = plan.herbs ?? [plan.herb]
@@ -49,6 +55,7 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
     )
   const repeat = () => again(1)
   useKey('R', 'Repeat this batch', repeat, works)
+  useKey('f', 'Find what is wrong with this batch', () => setWrong(true))
   const levels = strained ? { ...plan.jar, bed_mm: 0, level_mm: batch.jar.level_mm, dry_fill_mm: 0 } : plan.jar
   const text = (figure: string) => plan.figures[figure]?.text ?? ''
   return (
@@ -67,7 +74,7 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
             <ButtonLink to={`/h/${house}/press/${batch.id}`}>To the press</ButtonLink>
           ) : null}
           <FileLink href={`/api/houses/${house}/batches/${batch.id}/tag.pdf`}>Jar tag, PDF</FileLink>
-          <ButtonLink to={`/h/${house}/batch/${batch.id}/print`}>Print view</ButtonLink>
+          <ButtonLink to={`/h/${house}/batch/${batch.id}/print`}>Labels</ButtonLink>
           {plan.steps ? <ButtonLink to={`/h/${house}/batch/${batch.id}/card`}>Kitchen card</ButtonLink> : null}
           {works ? (
             <>
@@ -100,7 +107,9 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
           <Watch batch={batch} />
         </section>
         <section aria-label="What comes next" className="border-line flex flex-col gap-4 lg:border-l lg:pl-8">
-          <h2 className="column-head font-text text-base">{closed ? 'Done with' : 'Next'}</h2>
+          <h2 className="column-head font-text text-base">
+            {closed && batch.tasks.length === 0 ? 'Done with' : 'Next'}
+          </h2>
           <ul>
             {batch.tasks
               .filter((task) => task.open || task.waiting)
@@ -118,12 +127,7 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
               .
             </p>
           ) : null}
-          {batch.bottles.length > 0 ? (
-            <p>
-              {batch.bottles.length} bottles:{' '}
-              {batch.bottles.map((bottle) => `no. ${bottle.number}, ${bottle.filled}`).join('; ')}.
-            </p>
-          ) : null}
+          <Bottles batch={batch} />
           <Logbook batch={batch} />
         </section>
         <section aria-label="Facts" className="border-line flex flex-col gap-3 lg:border-l lg:pl-8">
@@ -161,9 +165,8 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
             <dd>
               <Figure name="Expected out" figure={plan.figures.yield_volume} kitchenFirst={kitchen} size="text-xl" />
             </dd>
-            <dt>Best before</dt>
-            <dd className="font-semibold">{batch.best_before}</dd>
           </dl>
+          <Keeping batch={batch} />
           <Origin batch={batch} />
           {batch.lots.length > 0 ? (
             <p>
@@ -180,11 +183,17 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
               .
             </p>
           ) : null}
-          {plan.notes.map((note) => (
-            <Notice key={note.id} rank={note.rank}>
-              {note.says}
-            </Notice>
-          ))}
+          {(strained ? [] : plan.notes)
+            .filter(
+              (each) =>
+                !each.why && each.id !== 'skin-only' && !batch.cautions.some((caution) => caution.id === each.id),
+            )
+            .map((note) => (
+              <Notice key={note.id} rank={note.rank}>
+                {note.says}
+              </Notice>
+            ))}
+          <Cautions batch={batch} place={strained ? 'label' : 'bench'} />
           <details>
             <summary className="min-h-11 py-2 font-semibold">How it is done</summary>
             <ul className="list-disc pl-5">
@@ -194,13 +203,39 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
             </ul>
           </details>
           {works && batch.stage !== 'discarded' ? (
-            <Button look="stop" className="self-start" onClick={() => setDiscarding(true)}>
-              Discard it
-            </Button>
+            <div className="flex flex-wrap gap-3">
+              <Button onClick={() => setWrong(true)} aria-keyshortcuts="f">
+                Something is wrong
+              </Button>
+              <Button look="stop" onClick={() => setDiscarding(true)}>
+                Discard it
+              </Button>
+            </div>
           ) : null}
         </section>
       </div>
       <DiscardSheet batch={batch} open={discarding} onOpenChange={setDiscarding} />
+      <Sheet open={wrong} onOpenChange={setWrong} title={`What is wrong with the ${batch.herb}?`}>
+        <Faults
+          batch={batch.id}
+          onNote={
+            works
+              ? (signs, discard) =>
+                  enter.mutate(
+                    { path: `/houses/${house}/batches/${batch.id}/faults/note`, body: { signs } },
+                    {
+                      onSuccess: () => {
+                        setWrong(false)
+                        if (discard) setDiscarding(true)
+                        else say({ text: 'Entered in the logbook.' })
+                      },
+                    },
+                  )
+              : undefined
+          }
+        />
+        <Trouble problem={enter.error} />
+      </Sheet>
     </div>
   )
 }

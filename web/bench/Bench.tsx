@@ -41,6 +41,7 @@ export default function Bench() {
   const [query, setQuery] = useSearchParams()
   const [tab, setTab] = useState('ways')
   const [keeping, setKeeping] = useState(false)
+  const [read, setRead] = useState<string[]>([])
   const go = useNavigate()
   const asked = useSettled(wish, 15)
   const plan = useQuery<Shape<'Plan'>, Problem>({
@@ -69,9 +70,21 @@ export default function Bench() {
     sessionStorage.removeItem('kettle.repeats')
     setWish(FIRST)
     setOrigin('')
+    setRead([])
     void go(`/h/${house}/batch/${batch.id}`)
   })
-  const begin = () => start.mutate({ path: `/houses/${house}/batches`, body: { wish, origin, repeats } })
+  // A caution that was read is read for what it says: of another plan it is read again.
+  const told = (note: Shape<'Plan'>['notes'][number]) => `${note.id} ${note.says}`
+  const begin = () =>
+    start.mutate({
+      path: `/houses/${house}/batches`,
+      body: {
+        wish,
+        origin,
+        repeats,
+        acknowledged: (plan.data?.notes ?? []).filter((note) => read.includes(told(note))).map((note) => note.id),
+      },
+    })
   const ready = works && plan.isSuccess && !start.isPending
   const take = useCallback((change_: Record<string, unknown>) => change(change_ as Partial<Wish>), [change])
   useKey('S', 'Start this batch', begin, ready)
@@ -130,7 +143,19 @@ export default function Bench() {
               <PlanDays plan={shown} zone={settings.data.time_zone} />
               {shown.method.id === 'solar' ? <WorthOfSun /> : null}
               {shown.notes.map((note) => (
-                <NoteWithWays key={note.id} note={problem ? { ...note, ways: [] } : note} take={take} />
+                <NoteWithWays
+                  key={note.id}
+                  note={problem ? { ...note, ways: [] } : note}
+                  take={take}
+                  read={
+                    works
+                      ? {
+                          is: read.includes(told(note)),
+                          set: (is) => setRead(is ? [...read, told(note)] : read.filter((each) => each !== told(note))),
+                        }
+                      : undefined
+                  }
+                />
               ))}
               {works ? (
                 <>

@@ -143,7 +143,14 @@ export function Amounts({ plan, kitchenFirst }: { plan: Shape<'Plan'>; kitchenFi
       >
         <Figure name="Out of the cloth" figure={figure('yield_volume')} kitchenFirst={kitchenFirst} />
       </Row>
-      <Row name="Keeps until" detail="cool and dark, in a full dark bottle">
+      <Row
+        name={plan.kept === 'fridge' ? 'Use by' : 'Keeps until'}
+        detail={
+          plan.kept === 'fridge'
+            ? 'at 4 °C or colder, from the hour it is cool'
+            : 'cool and dark, in a full dark bottle'
+        }
+      >
         <Figure name="Keeps until" figure={figure('best_before')} size="text-xl" />
       </Row>
       {plan.method.heated ? (

@@ -16,6 +16,7 @@ const NAMES: Record<string, string> = {
   school: 'how long',
   way: 'how it is got out',
   when: 'when',
+  kept: 'how it is kept',
 }
 
 /** When nothing could be reckoned yet: the words there are to change. */

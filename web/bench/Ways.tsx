@@ -2,6 +2,7 @@ import { memo } from 'react'
 import type { Shape } from '../api/hooks'
 import { TextButton } from '../parts/Button'
 import { Notice } from '../parts/Notice'
+import { Why } from '../parts/Why'
 
 export type WayOut = { id: string; says: string; change: Record<string, unknown> }
 export type Methods = NonNullable<Shape<'Plan'>['methods']>
@@ -30,13 +31,29 @@ export function WaysOut({ ways, take }: { ways: WayOut[]; take: (change: Record<
 export function NoteWithWays({
   note,
   take,
+  read,
 }: {
   note: Shape<'Plan'>['notes'][number]
   take: (change: Record<string, unknown>) => void
+  /** Whether it was read, and what to do when that is said; left out where nothing can be begun. */
+  read?: { is: boolean; set: (is: boolean) => void } | undefined
 }) {
   return (
     <div className="flex flex-col gap-2">
-      <Notice rank={note.rank}>{note.says}</Notice>
+      <Notice rank={note.rank}>
+        {note.says} {note.why ? <Why about={note.says} why={note.why} source={note.source ?? ''} /> : null}
+      </Notice>
+      {note.acknowledge && read ? (
+        <label className="flex min-h-11 items-center gap-3 pl-4 font-semibold">
+          <input
+            type="checkbox"
+            className="size-5"
+            checked={read.is}
+            onChange={(event) => read.set(event.target.checked)}
+          />
+          I have read this
+        </label>
+      ) : null}
       <WaysOut ways={note.ways as WayOut[]} take={take} />
     </div>
   )

@@ -14,6 +14,7 @@ const PLACES = [
   { path: 'stove', name: 'Stove', key: 'w' },
   { path: 'press', name: 'Press', key: 'p' },
   { path: 'stores', name: 'Stores', key: 'c' },
+  { path: 'almanac', name: 'Almanac', key: 'a' },
   { path: 'house', name: 'House', key: 'h' },
 ]
 
@@ -89,7 +90,7 @@ export function Frame() {
               to={`${base}/${place.path}`}
               aria-keyshortcuts={place.key}
               className={({ isActive }) =>
-                `flex min-h-12 items-center px-2 sm:px-3.5 ${place.path === 'house' ? 'max-sm:hidden' : ''} ${isActive ? 'bg-rim text-on-rim font-semibold' : 'text-soft'}`
+                `flex min-h-12 items-center px-2 sm:px-3.5 ${place.path === 'house' || place.path === 'almanac' ? 'max-sm:hidden' : ''} ${isActive ? 'bg-rim text-on-rim font-semibold' : 'text-soft'}`
               }
             >
               {place.name}

@@ -11,10 +11,10 @@ const ranks = {
 export function Notice({ rank, children }: { rank: string; children: ReactNode }) {
   const look = ranks[rank as keyof typeof ranks] ?? ranks.note
   return (
-    <p className={`pl-4 ${look.bar} ${rank === 'care' ? 'border-l-[7px]' : ''}`}>
+    <div className={`pl-4 ${look.bar} ${rank === 'care' ? 'border-l-[7px]' : ''}`}>
       {look.word ? <strong className={look.text}>{look.word} </strong> : null}
       {children}
-    </p>
+    </div>
   )
 }
 

@@ -5,6 +5,7 @@ import { useKey } from '../frame/keys'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
 import { Button } from '../parts/Button'
+import { Questions } from '../parts/Check'
 import { Field } from '../parts/Field'
 import { Notice, Trouble, Waiting } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
@@ -225,23 +226,11 @@ function Check({ detail }: { detail: Detail }) {
         write.mutate({ path: `/houses/${house}/lots/${detail.lot.id}/checks`, body: { answers } })
       }}
     >
-      {detail.asks.map((ask) => (
-        <fieldset key={ask.id}>
-          <legend className="font-semibold">{ask.asks}</legend>
-          {ask.answers.map((answer) => (
-            <label key={answer.id} className="border-line flex min-h-11 items-center gap-3 border-b py-1">
-              <input
-                type="radio"
-                name={ask.id}
-                className="size-5 shrink-0"
-                checked={answers[ask.id] === answer.id}
-                onChange={() => setAnswers({ ...answers, [ask.id]: answer.id })}
-              />
-              {answer.says}
-            </label>
-          ))}
-        </fieldset>
-      ))}
+      <Questions
+        asks={detail.asks}
+        answers={answers}
+        answer={(ask, answer) => setAnswers({ ...answers, [ask]: answer })}
+      />
       <Trouble problem={write.error} />
       <Button type="submit" look="strong" className="self-start" disabled={write.isPending}>
         What does that mean?

@@ -11,6 +11,7 @@ import { Notice, Trouble, Waiting } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
 import { BathSide, BathTop, HoursBar, Thermometer, WarmthLine } from './drawings'
 import { ReadingsFile } from './ReadingsFile'
+import { StoveCautions } from './StoveCautions'
 import { useLive } from './useLive'
 
 type View = Shape<'StoveView'>
@@ -179,6 +180,7 @@ function Warm({ pot, heard }: { pot: View; heard: boolean }) {
         </details>
         {works && pot.teaches ? <Learn pot={pot} /> : null}
         {works && !ended ? <ReadingsFile session={pot.id} /> : null}
+        {ended ? null : <StoveCautions batches={pot.jars.map((jar) => jar.batch)} />}
       </section>
       <TopUp pot={pot} open={pouring} onOpenChange={setPouring} />
       <Sheet open={ending} onOpenChange={setEnding} title="All jars out?">

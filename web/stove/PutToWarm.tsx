@@ -6,6 +6,7 @@ import { type Shape, useHouseId, useWrite } from '../api/hooks'
 import { Button } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
 import { Notice, Trouble } from '../parts/Notice'
+import { StoveCautions } from './StoveCautions'
 import { BathSide, BathTop, WarmthLine } from './drawings'
 
 type Props = {
@@ -189,6 +190,7 @@ export function PutToWarm({ waiting, cookers, probes, chosen, setChosen }: Props
                 : null
             }
           />
+          <StoveCautions batches={batches} />
           <Button
             look="strong"
             type="submit"

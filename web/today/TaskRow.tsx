@@ -46,7 +46,7 @@ export function TaskRow({ task }: { task: Shape<'TaskView'> }) {
         <div className="flex flex-wrap gap-2">
           {task.at_press ? (
             <ButtonLink look="strong" to={`/h/${house}/press/${task.batch}`}>
-              Take it to the press
+              {task.step === 'smell' ? 'Smell it' : task.step === 'use_up' ? 'See its bottles' : 'Take it to the press'}
             </ButtonLink>
           ) : task.step === 'warm_off' && !task.overdue ? (
             <ButtonLink to={`/h/${house}/stove`}>At the Stove</ButtonLink>

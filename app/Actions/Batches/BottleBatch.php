@@ -5,32 +5,37 @@ namespace App\Actions\Batches;
 use App\Models\Batch;
 use App\Models\BottleSize;
 use App\Models\LogEntry;
+use App\Models\Lot;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Stage;
 use Kettle\Reason\Refused;
+use Kettle\Stores\LotKind;
 use Kettle\Vessel\Filling;
 use Kettle\Vessel\FillingRefused;
 
 /** Fills bottles of the house's sizes from a strained oil, and numbers them. */
 final readonly class BottleBatch
 {
-    public function __construct(private Logbook $logbook)
+    public function __construct(private Logbook $logbook, private ChangeKeeping $keeping)
     {
     }
 
     /**
      * @param  list<array{size: string, count: int}>  $wanted
+     * @param  array<string, string>  $kept place, glass, antioxidant and where, as far as they were said
      *
      * @throws Refused when it is not strained, a size is gone, or it is more than there is
      */
-    public function __invoke(Batch $batch, array $wanted, ?string $note): LogEntry
+    public function __invoke(Batch $batch, array $wanted, ?string $note, array $kept = [], bool $fromStores = true): LogEntry
     {
+        $this->keeping->check($kept);
         $sizes = BottleSize::query()->whereIn('uid', array_column($wanted, 'size'))->get()->keyBy('uid');
 
-        return $this->logbook->write($batch, function (Batch $batch) use ($wanted, $sizes, $note): array {
+        return $this->logbook->write($batch, function (Batch $batch) use ($wanted, $sizes, $note, $kept, $fromStores): array {
             if (! in_array($batch->stage, [Stage::Settling, Stage::Poured], true)) {
                 throw DiaryRefused::notOpen('bottle');
             }
+            ChangeKeeping::refuseWarm($batch, $kept['place'] ?? null);
             $bottles = $names = [];
             foreach ($wanted as $line) {
                 $size = $sizes->get($line['size']) ?? throw new FillingRefused(
@@ -39,7 +44,7 @@ final readonly class BottleBatch
                 $bottles[] = ['id' => $size->uid, 'capacity' => (float) $size->capacity_ml, 'count' => $line['count']];
                 $names[$size->uid] = $size->called;
             }
-            $filling = Filling::of((float) $batch->strained_ml, $bottles);
+            $filling = Filling::of($batch->toBottleMl(), $bottles);
 
             return ['kind' => 'bottled', 'note' => $note, 'data' => [
                 'bottles' => array_map(fn (array $b) => [
@@ -47,7 +52,34 @@ final readonly class BottleBatch
                 ], $filling->bottles),
                 'filled_ml' => round($filling->filledMl, 3),
                 'left_ml' => round($filling->leftMl, 3),
+                'kept' => $kept,
+                'taken' => $fromStores ? self::taken($filling->bottles) : [],
             ]];
         });
+    }
+
+    /**
+     * The oldest lots of each size first, as far as they go: bottles that nobody counted were filled all the same.
+     *
+     * @param  list<array{id: string, capacity: float, count: int}>  $bottles
+     * @return list<array{lot: string, count: int}>
+     */
+    private static function taken(array $bottles): array
+    {
+        $taken = [];
+        $lots = Lot::query()->where('kind', LotKind::Bottle)->whereIn('material', array_column($bottles, 'id'))->where('left', '>', 0)
+            ->orderByRaw('got_on IS NULL, got_on')->orderBy('id')->lockForUpdate()->get()->groupBy('material');
+        foreach ($bottles as $size) {
+            $wanted = $size['count'];
+            foreach ($lots->get($size['id']) ?? [] as $lot) {
+                $count = min($wanted, (int) floor((float) $lot->left));
+                $wanted -= $count;
+                if ($count > 0) {
+                    $taken[] = ['lot' => $lot->uid, 'count' => $count];
+                }
+            }
+        }
+
+        return $taken;
     }
 }

@@ -5,15 +5,21 @@ namespace App\Actions\Batches;
 use App\Actions\Stores\Ledger;
 use App\House\CurrentHouse;
 use App\Models\Batch;
+use App\Models\BatchYield;
 use App\Models\Bottle;
 use App\Models\LogEntry;
 use App\Models\Task;
 use Illuminate\Support\Carbon;
+use Kettle\Caution\ColdKept;
 use Kettle\Diary\Course;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Step;
 use Kettle\Diary\Task as CoreTask;
-use Kettle\Keeping\ShelfLife;
+use Kettle\Infusion\Uptake;
+use Kettle\Infusion\UptakeSeen;
+use Kettle\Infusion\YieldHistory;
+use Kettle\Infusion\YieldRefused;
+use Kettle\Material\Tables;
 
 /**
  * Writes where a batch stands from its logbook: its stage, its open tasks, its bottles, its level.
@@ -24,7 +30,7 @@ final readonly class FoldBatch
     /** Looks whose colours the Shelf shows. */
     private const COLOURS = 8;
 
-    public function __construct(private History $history, private CurrentHouse $current, private Ledger $ledger)
+    public function __construct(private History $history, private CurrentHouse $current, private Ledger $ledger, private KeptOil $kept, private PlanFacts $facts, private Tables $tables)
     {
     }
 
@@ -34,6 +40,12 @@ final readonly class FoldBatch
         $course = $this->history->course($batch, $standing);
         $strained = $this->last($standing, 'strained');
         $bottled = $this->last($standing, 'bottled');
+        $decanted = $this->last($standing, 'decanted');
+        $as = $this->keptAs($batch, $standing);
+        $keeping = $this->kept->keeping($batch, $course, $as);
+        $cold = KeptOil::way($batch) === ColdKept::FRIDGE && $course->filledAt !== null;
+        $left = $this->writeBottles($batch, $bottled, $standing);
+        $purpose = $this->last($standing, 'purpose')?->data['to'] ?? null;
         $batch->fill([
             'stage' => $course->stage,
             'filled_at' => $this->utc($course->filledAt),
@@ -42,13 +54,78 @@ final readonly class FoldBatch
             'strained_ml' => $strained?->data['ml'],
             'left_ml' => $bottled?->data['left_ml'],
             'bottled_at' => $bottled?->happened_at,
-            'best_before' => $this->bestBefore($batch, $course),
-            'shelf' => [...$this->shelf($batch, $course, $strained), ...$this->looks($standing)],
+            'best_before' => $keeping->bestBefore->format('Y-m-d'),
+            'use_by' => $cold && $course->filledAt !== null ? $this->utc(ColdKept::useBy($course->filledAt)) : null,
+            'purpose' => is_string($purpose) ? $purpose : PlanFacts::purpose($batch),
+            'shelf' => [
+                ...$this->shelf($batch, $course, $strained), ...$this->looks($standing),
+                'poured_ml' => $decanted?->data['ml'], 'kept_as' => $as, 'bottles_left' => $left,
+            ],
             'version' => $batch->version + 1,
         ])->save();
-        $this->writeTasks($batch, $course);
+        // What is bottled is smelled until the day just reckoned, so that day comes first.
+        $this->writeTasks($batch, $course->stage === Stage::Bottled ? $this->history->course($batch, $standing) : $course);
         $this->ledger->follow($batch, ! ($course->stage === Stage::Discarded && $course->filledAt === null));
-        $this->writeBottles($batch, $course->stage === Stage::Bottled ? $bottled : null);
+        $this->ledger->followBottles($batch, self::takenBottles($bottled));
+        $this->writeYield($batch, $course, $strained);
+    }
+
+    /**
+     * @param  list<LogEntry>  $standing
+     * @return array{place: string, glass: string, antioxidant: string, where: string} as it was bottled, with what was changed since
+     */
+    private function keptAs(Batch $batch, array $standing): array
+    {
+        $as = ['place' => KeptOil::way($batch) === ColdKept::FRIDGE ? 'fridge' : 'cool-dark', 'glass' => 'dark', 'antioxidant' => 'none', 'where' => ''];
+        foreach ($standing as $entry) {
+            $said = match ($entry->kind) {
+                'kept' => $entry->data,
+                'bottled' => is_array($entry->data['kept'] ?? null) ? $entry->data['kept'] : [],
+                default => [],
+            };
+            foreach (array_keys($as) as $key) {
+                $as[$key] = is_string($said[$key] ?? null) ? $said[$key] : $as[$key];
+            }
+        }
+
+        return $as;
+    }
+
+    /** @return array<string, float> bottles taken from Stores, by lot */
+    private static function takenBottles(?LogEntry $bottled): array
+    {
+        $taken = [];
+        foreach (is_array($bottled?->data['taken'] ?? null) ? $bottled->data['taken'] : [] as $each) {
+            if (is_array($each) && is_string($each['lot'] ?? null) && is_numeric($each['count'] ?? null)) {
+                $taken[$each['lot']] = ($taken[$each['lot']] ?? 0.0) + (float) $each['count'];
+            }
+        }
+
+        return $taken;
+    }
+
+    /** What the next plan learns from; nothing of what was thrown away, or was made of unlike forms. */
+    private function writeYield(Batch $batch, Course $course, ?LogEntry $strained): void
+    {
+        BatchYield::query()->where('batch_id', $batch->id)->delete();
+        $form = $this->facts->uptakeKey($batch);
+        $dry = $this->facts->dryG($batch);
+        $out = $strained?->data['ml'] ?? null;
+        if ($strained === null || $form === null || ! is_numeric($out) || $dry < 0.1 || $course->stage === Stage::Discarded) {
+            return;
+        }
+        $oil = $this->facts->number($batch, 'oil_volume');
+        $way = is_string($strained->data['way'] ?? null) && in_array($strained->data['way'], Uptake::WAYS, true) ? $strained->data['way'] : $this->facts->way($batch);
+        try {
+            $uptake = YieldHistory::uptake($oil, (float) $out, $dry, Uptake::by($way, $this->tables)->lossesMl);
+        } catch (YieldRefused) {
+            // Taken in from a file with figures that cannot be: nothing is learned from it.
+            return;
+        }
+        BatchYield::query()->create([
+            'batch_id' => $batch->id, 'form' => $form, 'way' => $way, 'oil_ml' => $oil, 'out_ml' => $out, 'dry_g' => $dry,
+            'uptake' => $uptake, 'variance' => UptakeSeen::variance($oil, $dry, $this->tables), 'strained_at' => $strained->happened_at,
+        ]);
     }
 
     /** @param  list<LogEntry>  $standing */
@@ -57,14 +134,6 @@ final readonly class FoldBatch
         $of = array_filter($standing, fn (LogEntry $entry) => $entry->kind === $kind);
 
         return $of === [] ? null : end($of);
-    }
-
-    private function bestBefore(Batch $batch, Course $course): string
-    {
-        /** @var array{schedule: array{keeping_months: float|int}} $plan */
-        $plan = $batch->plan;
-
-        return ShelfLife::after($course->strainedAt ?? $course->timetable->strainAt, (float) $plan['schedule']['keeping_months'])->format('Y-m-d');
     }
 
     /** @return array<string, mixed> what the Shelf draws, so that it need not read whole plans */
@@ -132,7 +201,11 @@ final readonly class FoldBatch
         ], $course->tasks));
     }
 
-    private function writeBottles(Batch $batch, ?LogEntry $bottled): void
+    /**
+     * @param  list<LogEntry>  $standing
+     * @return int how many hold something yet; those of a batch thrown away stay known, so that they can be found
+     */
+    private function writeBottles(Batch $batch, ?LogEntry $bottled, array $standing): int
     {
         $batch->bottles()->delete();
         /** @var list<array{called: string, capacity_ml: float, count: int}> $filled */
@@ -140,17 +213,45 @@ final readonly class FoldBatch
         $rows = [];
         foreach ($filled as $size) {
             for ($i = 0; $i < $size['count']; $i++) {
-                $rows[] = [
+                $rows[count($rows) + 1] = [
                     'house_id' => $this->current->house()->id,
                     'batch_id' => $batch->id,
                     'number' => count($rows) + 1,
                     'called' => $size['called'],
                     'capacity_ml' => $size['capacity_ml'],
                     'filled_ml' => $size['capacity_ml'],
+                    'left_ml' => (float) $size['capacity_ml'],
+                    'state' => 'in',
+                    'to' => '',
                 ];
             }
         }
-        Bottle::query()->insert($rows);
+        foreach ($standing as $entry) {
+            $number = $entry->kind === 'used' && is_numeric($entry->data['bottle'] ?? null) ? (int) $entry->data['bottle'] : 0;
+            if (isset($rows[$number])) {
+                $rows[$number] = self::after($rows[$number], $entry);
+            }
+        }
+        Bottle::query()->insert(array_values($rows));
+
+        return Bottle::query()->where('batch_id', $batch->id)->where('state', 'in')->count();
+    }
+
+    /**
+     * @param  array<string, mixed>  $row
+     * @return array<string, mixed> a bottle after some of it was used; given away whole or in part, it is not here any more
+     */
+    private static function after(array $row, LogEntry $entry): array
+    {
+        $ml = $entry->data['ml'] ?? 0;
+        $how = $entry->data['how'] ?? 'used';
+        $row['left_ml'] = max(0.0, round((is_numeric($row['left_ml']) ? (float) $row['left_ml'] : 0.0) - (is_numeric($ml) ? (float) $ml : 0.0), 3));
+        $row['to'] = is_string($entry->data['to'] ?? null) ? mb_substr($entry->data['to'], 0, 160) : '';
+        if ($row['left_ml'] <= 0.005) {
+            $row['state'] = in_array($how, UseBottle::HOW, true) ? $how : 'used';
+        }
+
+        return $row;
     }
 
     private function utc(?\DateTimeImmutable $moment): ?Carbon

@@ -15,7 +15,7 @@ use Kettle\Material\Tables;
 /** Reads a batch's logbook as the core wants it: what stands, without what was struck out. */
 final readonly class History
 {
-    public function __construct(private Kitchens $kitchens, private Tables $tables)
+    public function __construct(private Kitchens $kitchens, private Tables $tables, private KeptOil $kept)
     {
     }
 
@@ -51,6 +51,8 @@ final readonly class History
             (float) ($plan['method']['stands_h'] ?? 0),
             $this->slots($batch),
             (float) ($plan['method']['soak_h'] ?? 0),
+            // Nothing is asked of what is all used up.
+            ($batch->shelf['bottles_left'] ?? 0) > 0 ? $this->kept->upkeep($batch) : null,
         );
     }
 
@@ -87,7 +89,9 @@ final readonly class History
 
         return match ($entry->kind) {
             'strained' => Event::done('strain', $at),
+            'decanted' => Event::done('decant', $at),
             'bottled' => Event::done('bottle', $at),
+            'checked' => $text('verdict') === 'past' ? Event::discarded($at) : Event::done('smell', $at),
             'discarded' => Event::discarded($at),
             'task' => match ($text('outcome')) {
                 'skipped' => Event::skipped($text('task'), $at),

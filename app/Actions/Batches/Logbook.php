@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\DB;
 final readonly class Logbook
 {
     /** A note or a look places nothing anew. */
-    private const MOVES_THE_DIARY = ['started', 'task', 'strained', 'discarded', 'undone'];
+    private const MOVES_THE_DIARY = ['started', 'task', 'strained', 'discarded', 'checked', 'undone'];
 
     public function __construct(private FoldBatch $fold, private PlanDiary $diary)
     {

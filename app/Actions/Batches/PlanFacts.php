@@ -33,12 +33,50 @@ final readonly class PlanFacts
     /** Of the oil as it was blended, at the room's warmth. */
     public function density(Batch $batch): Density
     {
+        return $this->blend($batch)->density(Planner::ROOM_C);
+    }
+
+    public function blend(Batch $batch): Blend
+    {
         /** @var list<array{id: string, share: float|int}> $oils */
         $oils = $batch->plan['oils'];
 
         return Blend::of(array_map(
             fn (array $oil) => ['carrier' => $this->bench->cupboard()->carrier($oil['id']), 'parts' => (float) $oil['share']], $oils,
-        ))->density(Planner::ROOM_C);
+        ));
+    }
+
+    /** Herb as if shelf-dry, g; batches from before it was written down have only what they weighed. */
+    public function dryG(Batch $batch): float
+    {
+        $dry = $batch->plan['dry_g'] ?? null;
+
+        return is_numeric($dry) ? (float) $dry : $this->number($batch, 'herb_mass');
+    }
+
+    /** Under what the oil left in its herb is learned; null for a mix of forms. */
+    public function uptakeKey(Batch $batch): ?string
+    {
+        $plan = $batch->plan;
+        if (array_key_exists('uptake_key', $plan)) {
+            return is_string($plan['uptake_key']) ? $plan['uptake_key'] : null;
+        }
+        /** @var list<array{form: string}> $herbs */
+        $herbs = $plan['herbs'] ?? [$plan['herb']];
+        $forms = array_unique(array_column($herbs, 'form'));
+
+        return count($forms) === 1 ? $forms[0].(($plan['state'] ?? 'dried') === 'dried' ? '' : ', wet') : null;
+    }
+
+    public function way(Batch $batch): string
+    {
+        return is_string($batch->plan['way'] ?? null) ? $batch->plan['way'] : 'squeezed';
+    }
+
+    /** Of a plan before there was a word for it, or a batch not folded yet: as it was planned. */
+    public static function purpose(Batch $batch): string
+    {
+        return is_string($batch->plan['purpose'] ?? null) ? $batch->plan['purpose'] : 'skin';
     }
 
     private function part(Batch $batch, string $figure, string $part): float

@@ -9,6 +9,7 @@ use App\Models\Batch;
 use App\Models\House;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Kettle\Caution\CautionRefused;
 use Kettle\Diary\Stage;
 use Kettle\Recipe\Bench;
 use Kettle\Recipe\Plan;
@@ -29,19 +30,21 @@ final readonly class StartBatch
 
     /**
      * @param  array<mixed>  $wish
+     * @param  list<string>  $acknowledged ids of the cautions somebody has read
      *
      * @throws WishRefused
      * @throws \Kettle\Stores\LotRefused when a lot was emptied meanwhile
      */
-    public function __invoke(array $wish, string $origin = '', ?string $repeats = null): Batch
+    public function __invoke(array $wish, string $origin = '', ?string $repeats = null, array $acknowledged = []): Batch
     {
         $kitchen = $this->kitchens->forWish($wish);
         $plan = $this->bench->plan($wish, $kitchen);
+        $read = $this->read($plan, $acknowledged);
         // Frozen as JSON would read back, so that what is used now and later is the same.
         $document = json_decode(json_encode($this->bench->document($plan, $kitchen), JSON_THROW_ON_ERROR), true);
         assert(is_array($document));
 
-        return DB::transaction(function () use ($wish, $origin, $repeats, $plan, $document): Batch {
+        return DB::transaction(function () use ($wish, $origin, $repeats, $plan, $document, $read): Batch {
             $batch = Batch::query()->create([
                 'code' => $this->nextCode(),
                 'name' => mb_substr($plan->name(), 0, 160),
@@ -59,10 +62,35 @@ final readonly class StartBatch
                 'version' => 0,
             ]);
             $this->ledger->take($batch, $this->takes($plan));
-            $this->logbook->write($batch, fn () => ['kind' => 'started', 'data' => ['sentence' => $plan->sentenceText()]]);
+            $this->logbook->write($batch, fn () => ['kind' => 'started', 'data' => ['sentence' => $plan->sentenceText()] + ($read === [] ? [] : ['cautions' => $read])]);
 
             return $batch;
         });
+    }
+
+    /**
+     * What must not pass silently: a stop is refused, and some cautions are read first.
+     *
+     * @param  list<string>  $acknowledged
+     * @return list<array{id: string, says: string}> those that were read, as they stood
+     *
+     * @throws WishRefused
+     */
+    private function read(Plan $plan, array $acknowledged): array
+    {
+        $read = [];
+        foreach ($plan->notes as $note) {
+            if ($note['rank'] === 'stop') {
+                throw WishRefused::from(new CautionRefused('stop', $note['says'], 'purpose'));
+            }
+            if (in_array($note['id'], $acknowledged, true)) {
+                $read[] = ['id' => $note['id'], 'says' => $note['says']];
+            } elseif (($note['acknowledge'] ?? false) === true) {
+                throw WishRefused::from(CautionRefused::unread($note['says']));
+            }
+        }
+
+        return $read;
     }
 
     /** @return list<array{lot: string, amount: float}> */

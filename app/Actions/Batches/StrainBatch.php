@@ -8,36 +8,91 @@ use App\Models\LogEntry;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Stage;
 use Kettle\Infusion\Outcome;
+use Kettle\Infusion\Straining;
+use Kettle\Infusion\Uptake;
+use Kettle\Infusion\YieldRefused;
 use Kettle\Measure\AmountRefused;
 use Kettle\Measure\Kind;
+use Kettle\Measure\Weighing;
 use Kettle\Reason\Refused;
 
 /** Writes down what came out of the cloth, weighed or measured, against what was expected. */
 final readonly class StrainBatch
 {
+    /** Above this, a sixteenth of a tonne, it was not put on a kitchen scale. */
+    private const MOST_G = 60_000.0;
+
     public function __construct(private Logbook $logbook, private Kitchens $kitchens, private PlanFacts $facts)
     {
     }
 
-    /** @throws Refused when it is not steeping, or the amount cannot be */
-    public function __invoke(Batch $batch, string $typed, ?string $note): LogEntry
+    /**
+     * @param  string  $typed what came out; empty where it was weighed with its jug
+     * @param  array{gross?: string, tare?: string, spent?: string, spent_to?: string, way?: string, filter?: string, signs?: list<string>}  $more
+     *
+     * @throws Refused when it is not steeping, or the amount cannot be
+     */
+    public function __invoke(Batch $batch, string $typed, ?string $note, array $more = []): LogEntry
     {
-        return $this->logbook->write($batch, function (Batch $batch) use ($typed, $note): array {
+        return $this->logbook->write($batch, function (Batch $batch) use ($typed, $note, $more): array {
             if ($batch->stage !== Stage::Steeping) {
                 throw DiaryRefused::notOpen('strain');
             }
-            $density = $this->facts->density($batch);
-            try {
-                $ml = $this->kitchens->plain()->reader()->read($typed, Kind::Volume, 'mL', $density)->value;
-            } catch (AmountRefused $refused) {
-                throw $refused->about('amount');
+            $way = $more['way'] ?? $this->facts->way($batch);
+            if (! in_array($way, Uptake::WAYS, true)) {
+                throw new YieldRefused('unknown', 'Herb is drained, squeezed or pressed.', 'way');
             }
-            $outcome = Outcome::of($ml, $this->facts->number($batch, 'oil_volume'), $this->facts->number($batch, 'herb_mass'), $this->facts->expected($batch));
+            $weighed = ($more['gross'] ?? '') !== '';
+            $ml = $weighed ? $this->net($batch, (string) ($more['gross'] ?? ''), (string) ($more['tare'] ?? '')) : $this->measured($batch, $typed);
+            $spent = ($more['spent'] ?? '') === '' ? null : $this->grams((string) $more['spent'], 'spent');
+            $dry = $this->facts->dryG($batch);
+            $outcome = Outcome::of($ml, $this->facts->number($batch, 'oil_volume'), $dry, $this->expected($batch, $way, $dry));
 
             return ['kind' => 'strained', 'note' => $note, 'data' => [
-                'typed' => $typed, 'ml' => round($ml, 3), 'verdict' => $outcome->verdict, 'says' => $outcome->says(),
+                'typed' => $weighed ? sprintf('%s with the jug, the jug %s', $more['gross'] ?? '', ($more['tare'] ?? '') === '' ? '0 g' : $more['tare'] ?? '') : $typed,
+                'ml' => round($ml, 3), 'verdict' => $outcome->verdict, 'says' => $outcome->says(),
                 'uptake_ml_per_g' => $outcome->uptakeMlPerG === null ? null : round($outcome->uptakeMlPerG, 3),
+                'way' => $way, 'weighed' => $weighed,
+                ...($spent === null ? [] : ['spent_g' => round($spent, 2)]),
+                ...(isset($more['spent_to'], Straining::SPENT[$more['spent_to']]) ? ['spent_to' => $more['spent_to']] : []),
+                ...(isset($more['filter'], Straining::FILTERS[$more['filter']]) ? ['filter' => $more['filter']] : []),
+                ...(($more['signs'] ?? []) === [] ? [] : ['signs' => $more['signs']]),
             ]];
         });
+    }
+
+    /** @throws AmountRefused */
+    private function measured(Batch $batch, string $typed): float
+    {
+        try {
+            return $this->kitchens->plain()->reader()->read($typed, Kind::Volume, 'mL', $this->facts->density($batch))->value;
+        } catch (AmountRefused $refused) {
+            throw $refused->about('amount');
+        }
+    }
+
+    /** @throws AmountRefused */
+    private function net(Batch $batch, string $gross, string $tare): float
+    {
+        $net = Weighing::net($this->grams($gross, 'gross'), $tare === '' ? 0.0 : $this->grams($tare, 'tare'));
+
+        return $this->facts->density($batch)->volumeOf($net);
+    }
+
+    /** @throws AmountRefused */
+    private function grams(string $typed, string $field): float
+    {
+        try {
+            return $this->kitchens->plain()->reader()->within($typed, Kind::Mass, 'g', 0.01, self::MOST_G)->value;
+        } catch (AmountRefused $refused) {
+            throw $refused->about($field);
+        }
+    }
+
+    /** @return array{low: float, value: float, high: float} as planned; got out another way, as the house would expect of that */
+    private function expected(Batch $batch, string $way, float $dryG): array
+    {
+        return $way === $this->facts->way($batch) ? $this->facts->expected($batch)
+            : $this->kitchens->plain()->uptakeOf($this->facts->uptakeKey($batch), $way)->yield($this->facts->number($batch, 'oil_volume'), $dryG);
     }
 }

@@ -34,7 +34,7 @@ final readonly class StrikeOut
 
                     return ['kind' => 'undone', 'data' => ['what' => $entry->kind], 'corrects' => $entryUid];
                 }
-                if ($this->carries($entry)) {
+                if ($this->carries($entry) || $entry->kind === 'used' || $entry->kind === 'checked') {
                     $after = $entry;
                 }
             }
@@ -48,7 +48,7 @@ final readonly class StrikeOut
         $task = is_string($entry->data['task'] ?? null) ? explode('-', $entry->data['task'])[0] : '';
 
         return match ($entry->kind) {
-            'strained', 'bottled', 'discarded' => true,
+            'strained', 'decanted', 'bottled', 'discarded' => true,
             'task' => ($entry->data['outcome'] ?? '') !== 'later'
                 && ! in_array(Step::tryFrom($task), [Step::Shake, Step::Check, Step::TopUp], true),
             default => false,

@@ -3,6 +3,7 @@
 namespace App\Actions\Houses;
 
 use App\House\CurrentHouse;
+use App\Models\AlmanacNote;
 use App\Models\Batch;
 use App\Models\BottleSize;
 use App\Models\Jar;
@@ -50,6 +51,7 @@ final readonly class ExportHouse
                 ->map(fn (Lot $lot) => $this->lot($lot))->all()),
             'recipes' => array_values(Recipe::withTrashed()->with(['versions' => fn ($query) => $query->orderBy('number')])->orderBy('id')->get()
                 ->map(fn (Recipe $recipe) => $this->recipe($recipe))->all()),
+            'almanac' => array_values(AlmanacNote::query()->orderBy('id')->get()->map(fn (AlmanacNote $note) => ['kind' => $note->kind, 'key' => $note->key, 'note' => $note->note, 'by' => $note->by])->all()),
             ...($this->stove)(),
         ];
     }
@@ -60,7 +62,7 @@ final readonly class ExportHouse
         return [
             'id' => $batch->uid, 'code' => $batch->code, 'name' => $batch->name, 'herb_name' => $batch->herb_name,
             'oils_name' => $batch->oils_name, 'origin' => $batch->origin, 'start_at' => $this->moment($batch->start_at),
-            'repeats' => $batch->repeats, 'wish' => (object) $batch->wish, 'plan' => $batch->plan,
+            'repeats' => $batch->repeats, 'label' => $batch->label, 'wish' => (object) $batch->wish, 'plan' => $batch->plan,
             'log' => array_values($batch->entries->map(fn (LogEntry $entry) => [
                 'id' => $entry->uid, 'kind' => $entry->kind, 'by' => $entry->by,
                 'happened_at' => $this->moment($entry->happened_at), 'recorded_at' => $this->moment($entry->recorded_at),

@@ -6,6 +6,7 @@ use App\Actions\Batches\FoldBatch;
 use App\Actions\Stove\PlanDiary;
 use App\House\CurrentHouse;
 use App\Http\Shapes\Imported;
+use App\Models\AlmanacNote;
 use App\Models\Batch;
 use App\Models\BottleSize;
 use App\Models\House;
@@ -44,7 +45,7 @@ final readonly class ImportHouse
             throw ImportRefused::broken();
         }
         $this->validate($document);
-        /** @var array{jars: list<array<string, mixed>>, bottles: list<array<string, mixed>>, batches: list<array<string, mixed>>, lots?: list<array<string, mixed>>, recipes?: list<array<string, mixed>>} $house */
+        /** @var array{jars: list<array<string, mixed>>, bottles: list<array<string, mixed>>, batches: list<array<string, mixed>>, lots?: list<array<string, mixed>>, recipes?: list<array<string, mixed>>, almanac?: list<array{kind: string, key: string, note: string, by: string}>} $house */
         $house = json_decode($json, true, 64);
 
         try {
@@ -58,7 +59,7 @@ final readonly class ImportHouse
         }
     }
 
-    /** @param  array{jars: list<array<string, mixed>>, bottles: list<array<string, mixed>>, batches: list<array<string, mixed>>, lots?: list<array<string, mixed>>, recipes?: list<array<string, mixed>>}  $house */
+    /** @param  array{jars: list<array<string, mixed>>, bottles: list<array<string, mixed>>, batches: list<array<string, mixed>>, lots?: list<array<string, mixed>>, recipes?: list<array<string, mixed>>, almanac?: list<array{kind: string, key: string, note: string, by: string}>}  $house */
     private function take(array $house): Imported
     {
         return DB::transaction(function () use ($house): Imported {
@@ -70,9 +71,10 @@ final readonly class ImportHouse
             $recipes = $this->stores->recipes($house['recipes'] ?? []);
 
             $stove = ($this->stove)($house);
+            $notes = $this->notes($house['almanac'] ?? []);
             $batches + $entries > 0 && ($this->diary)('as a house was taken in');
 
-            return new Imported($batches, $entries, $jars, $bottles, $here, $lots, $recipes, $batches + $entries + $jars + $bottles + $lots + $recipes + $stove === 0
+            return new Imported($batches, $entries, $jars, $bottles, $here, $lots, $recipes, $batches + $entries + $jars + $bottles + $lots + $recipes + $stove + $notes === 0
                 ? 'Everything in that file is here already; nothing was changed.'
                 : sprintf('Taken in: %d batches with %d lines of their logbooks, %d jar sizes, %d bottle sizes, %d lots, %d recipes, %d things of the stove. %d batches were here already.', $batches, $entries, $jars, $bottles, $lots, $recipes, $stove, $here));
         });
@@ -173,9 +175,28 @@ final readonly class ImportHouse
         return Batch::query()->create([
             'uid' => $row['id'], 'code' => $row['code'], 'name' => $row['name'], 'herb_name' => $row['herb_name'],
             'oils_name' => $row['oils_name'], 'origin' => $row['origin'], 'wish' => $row['wish'], 'plan' => $row['plan'],
-            'repeats' => $row['repeats'], 'start_at' => $start, 'strain_at' => $start, 'best_before' => $start,
+            'repeats' => $row['repeats'], 'label' => $row['label'] ?? null, 'start_at' => $start, 'strain_at' => $start, 'best_before' => $start,
             'stage' => Stage::Planned, 'shelf' => [], 'version' => 0,
         ])->refresh();
+    }
+
+    /**
+     * The house's own words about things in the Almanac; where it has some already, those stay.
+     *
+     * @param  list<array{kind: string, key: string, note: string, by: string}>  $rows
+     */
+    private function notes(array $rows): int
+    {
+        $here = AlmanacNote::query()->get(['id', 'house_id', 'kind', 'key'])->keyBy(fn (AlmanacNote $note) => $note->kind.'|'.$note->key);
+        $added = 0;
+        foreach ($rows as $row) {
+            if (! $here->has($row['kind'].'|'.$row['key'])) {
+                $here->put($row['kind'].'|'.$row['key'], AlmanacNote::query()->create([...$row, 'version' => 1]));
+                $added++;
+            }
+        }
+
+        return $added;
     }
 
     /**

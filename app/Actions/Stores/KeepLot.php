@@ -2,13 +2,17 @@
 
 namespace App\Actions\Stores;
 
+use App\Actions\Batches\FoldBatch;
 use App\House\Kitchens;
 use App\Http\Clash;
+use App\Models\Batch;
 use App\Models\BottleSize;
 use App\Models\Jar;
 use App\Models\Lot;
+use App\Models\LotMove;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Kettle\Diary\Stage;
 use Kettle\Recipe\Bench;
 use Kettle\Stores\LotKind;
 use Kettle\Stores\LotReader;
@@ -18,7 +22,7 @@ use Kettle\Stores\LotsRefused;
 /** Takes a lot into Stores as somebody wrote it, changes what is known of it, and counts what is left. */
 final readonly class KeepLot
 {
-    public function __construct(private Bench $bench, private Kitchens $kitchens, private Ledger $ledger)
+    public function __construct(private Bench $bench, private Kitchens $kitchens, private Ledger $ledger, private FoldBatch $fold)
     {
     }
 
@@ -75,10 +79,19 @@ final readonly class KeepLot
             }
             $more = $read['lot']->got - (float) $locked->got;
             $locked->fill([...$this->columns($read), 'got' => $read['lot']->got, 'typed' => $read['typed']]);
+            $aged = $locked->isDirty(['opened_on', 'best_before']);
             abs($more) > 0.0005 ? $this->ledger->move($locked, 'count', $more, note: 'what was got was put right') : $this->ledger->total($locked);
+            $aged && $this->keepAgain($locked);
 
             return $locked;
         });
+    }
+
+    /** What was made from it keeps as long as it does: their best-before is reckoned anew. */
+    private function keepAgain(Lot $lot): void
+    {
+        $made = Batch::query()->where('stage', '!=', Stage::Discarded)->whereIn('id', LotMove::query()->where('lot_id', $lot->id)->whereNotNull('batch_id')->select('batch_id'));
+        $made->lockForUpdate()->get()->each(fn (Batch $batch) => $this->fold->refresh($batch));
     }
 
     /** @throws LotRefused|\Kettle\Measure\AmountRefused */

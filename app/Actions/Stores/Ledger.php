@@ -15,6 +15,7 @@ use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Recipe\Bench;
 use Kettle\Stores\Condition;
+use Kettle\Stores\LotKind;
 use Kettle\Stores\LotRefused;
 
 /** Writes what comes into lots and goes out of them, and keeps what is left beside it. */
@@ -64,6 +65,7 @@ final readonly class Ledger
     {
         /** @var list<object{lot_id: int, net: string, taken: string}> $nets */
         $nets = DB::table('lot_moves')->where('house_id', $this->current->house()->id)->where('batch_id', $batch->id)->groupBy('lot_id')
+            ->whereNotIn('lot_id', Lot::withTrashed()->where('kind', LotKind::Bottle)->select('id'))
             ->selectRaw("lot_id, SUM(amount) AS net, SUM(CASE WHEN kind = 'taken' THEN amount ELSE 0 END) AS taken")->get()->all();
         foreach ($nets as $each) {
             $net = (float) $each->net;
@@ -76,6 +78,27 @@ final readonly class Ledger
             } else {
                 $first = LotMove::query()->where('batch_id', $batch->id)->where('lot_id', $lot->id)->where('kind', 'taken')->orderBy('id')->firstOrFail();
                 $this->move($lot, 'taken', (float) $first->amount, $batch);
+            }
+        }
+    }
+
+    /**
+     * Bottles go out of Stores with the filling that took them, and come back should that be undone.
+     *
+     * @param  array<string, float>  $wanted how many of each lot
+     */
+    public function followBottles(Batch $batch, array $wanted): void
+    {
+        $taken = LotMove::query()->where('batch_id', $batch->id)->whereIn('lot_id', Lot::withTrashed()->where('kind', LotKind::Bottle)->select('id'))
+            ->groupBy('lot_id')->selectRaw('lot_id, -SUM(amount) AS taken')->pluck('taken', 'lot_id');
+        if ($wanted === [] && $taken->isEmpty()) {
+            return;
+        }
+        $lots = Lot::withTrashed()->where('kind', LotKind::Bottle)->where(fn ($query) => $query->whereIn('uid', array_keys($wanted))->orWhereIn('id', $taken->keys()))->lockForUpdate()->get();
+        foreach ($lots as $lot) {
+            $more = ($wanted[$lot->uid] ?? 0.0) - (float) ($taken[$lot->id] ?? 0);
+            if (abs($more) > 0.0005) {
+                $this->move($lot, $more > 0 ? 'taken' : 'back', -$more, $batch, $more > 0 ? '' : 'the filling was undone');
             }
         }
     }

@@ -39,7 +39,7 @@ final class BatchController extends Controller
             Batch::query()->where('uid', $repeats)->firstOrFail();
         }
 
-        return $this->batch($start($wish, $form->string('origin')->trim()->toString(), $repeats === '' ? null : $repeats));
+        return $this->batch($start($wish, $form->string('origin')->trim()->toString(), $repeats === '' ? null : $repeats, array_values(array_filter((array) $form->input('acknowledged'), 'is_string'))));
     }
 
     #[Reads('/houses/{house}/batches/{batch}/again', 'AgainView', 'The wish to make a batch again, or so many times as large', ['times'])]
@@ -103,7 +103,10 @@ final class BatchController extends Controller
     #[Adds('/houses/{house}/batches/{batch}/strain', 'BatchView', 'Write down what came out of the cloth', 'Strain')]
     public function strain(Requests\Strain $form, Batch $batch, StrainBatch $strain): JsonResponse
     {
-        $strain($batch, $form->string('amount')->toString(), $this->text($form->input('note')));
+        $said = array_filter(array_map($this->text(...), $form->only(['gross', 'tare', 'spent', 'spent_to', 'way', 'filter'])), fn (?string $value) => $value !== null);
+        /** @var array{gross?: string, tare?: string, spent?: string, spent_to?: string, way?: string, filter?: string} $said */
+        $signs = array_values(array_filter((array) $form->input('signs'), 'is_string'));
+        $strain($batch, $form->string('amount')->toString(), $this->text($form->input('note')), [...$said, 'signs' => $signs]);
 
         return $this->batch($batch);
     }
@@ -113,7 +116,9 @@ final class BatchController extends Controller
     {
         /** @var list<array{size: string, count: int}> $wanted */
         $wanted = array_map(fn (array $line) => ['size' => (string) $line['size'], 'count' => (int) $line['count']], array_values((array) $form->input('bottles')));
-        $bottle($batch, $wanted, $this->text($form->input('note')));
+        $kept = array_filter(array_map($this->text(...), $form->only(['place', 'glass', 'antioxidant', 'where'])), fn (?string $value) => $value !== null);
+        /** @var array<string, string> $kept */
+        $bottle($batch, $wanted, $this->text($form->input('note')), $kept, $form->boolean('from_stores', true));
 
         return $this->batch($batch);
     }

@@ -13,6 +13,7 @@ use App\Models\Batch;
 use App\Models\Lot;
 use App\Models\Recipe;
 use App\OpenApi\Reads;
+use App\Words\AlmanacWords;
 use App\Words\BatchWords;
 use App\Words\StoreWords;
 use Illuminate\Database\Eloquent\Builder;
@@ -21,8 +22,6 @@ use Illuminate\Http\Request;
 use Illuminate\Pagination\Cursor;
 use Illuminate\Support\Carbon;
 use Kettle\Diary\Stage;
-use Kettle\Material\Herb;
-use Kettle\Recipe\Bench;
 
 /** Every jar, a page of each board at a time; what wants the press; and the find box. */
 final class ShelfController extends Controller
@@ -64,7 +63,7 @@ final class ShelfController extends Controller
     }
 
     #[Reads('/houses/{house}/find', 'FoundList', 'Find a jar or a plant', ['q'])]
-    public function find(Request $request, Bench $bench): JsonResponse
+    public function find(Request $request, AlmanacWords $almanac): JsonResponse
     {
         $typed = mb_strtolower(trim(mb_substr($this->asked($request, 'q'), 0, 60)));
         if ($typed === '') {
@@ -81,9 +80,11 @@ final class ShelfController extends Controller
         foreach (Recipe::query()->where('name', 'like', '%'.$like)->orderBy('name')->limit(5)->get() as $recipe) {
             $found[] = new Found('recipe', $recipe->name, 'a recipe', 'recipes/'.$recipe->uid);
         }
-        $herbs = array_filter($bench->cupboard()->herbs(), fn (Herb $herb) => str_contains(mb_strtolower($herb->name.' '.$herb->latin), $typed));
-        foreach (array_slice($herbs, 0, 5) as $herb) {
-            $found[] = new Found('plant', $herb->name, 'plan with it', 'bench?herb='.$herb->id);
+        $says = ['plant' => 'a plant in the Almanac', 'oil' => 'an oil in the Almanac', 'method' => 'a method in the Almanac', 'caution' => 'a caution', 'fault' => 'a fault'];
+        foreach ($says as $kind => $what) {
+            foreach (array_slice($almanac->list($kind, $typed, true), 0, 5) as $entry) {
+                $found[] = new Found($kind, $entry->name, $what, "almanac/{$entry->kind}/{$entry->key}");
+            }
         }
 
         return $this->json(new FoundList(array_values($found)));

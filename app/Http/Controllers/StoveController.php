@@ -7,18 +7,27 @@ use App\Actions\Stove\StartSession;
 use App\Actions\Stove\TakeReadings;
 use App\Actions\Stove\Tend;
 use App\Http\Requests;
+use App\Http\Shapes\CautionList;
+use App\Http\Shapes\CautionView;
+use App\Models\Batch;
 use App\Models\Probe;
 use App\Models\StoveSession;
 use App\OpenApi\Adds;
 use App\OpenApi\Reads;
+use App\Words\CautionWords;
 use App\Words\StovePageWords;
 use App\Words\StoveWords;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Kettle\Caution\Caution;
 use Kettle\Warmth\WarmthRefused;
 
 /** What is warm: begun, watched, tended, ended. Each write answers with the pot as it stands. */
 final class StoveController extends Controller
 {
+    /** Jars one pot is asked about. */
+    private const JARS = 24;
+
     public function __construct(private readonly StoveWords $words, private readonly StovePageWords $page)
     {
     }
@@ -33,6 +42,15 @@ final class StoveController extends Controller
     public function show(StoveSession $session): JsonResponse
     {
         return $this->pot($session);
+    }
+
+    #[Reads('/houses/{house}/stove/cautions', 'CautionList', 'The cautions of what is put to warm together', ['batches'])]
+    public function cautions(Request $request, CautionWords $words): JsonResponse
+    {
+        $batches = Batch::query()->whereIn('uid', array_slice(explode(',', $this->asked($request, 'batches')), 0, self::JARS))->orderBy('id')->get();
+
+        return $this->json(new CautionList(array_values($batches->flatMap(fn (Batch $batch) => $words->of($batch, 'stove'))
+            ->unique(fn (CautionView $caution) => $caution->says)->sortBy(fn (CautionView $caution) => array_search($caution->rank, Caution::RANKS, true))->all())));
     }
 
     #[Adds('/houses/{house}/stove/outlook', 'PotOutlook', 'What a pot will do', 'PlanPot')]

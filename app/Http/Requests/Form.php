@@ -21,6 +21,8 @@ abstract class Form extends FormRequest
     {
         return [
             'required' => 'Fill in :attribute.',
+            'required_without' => 'Fill in :attribute.',
+            'present' => 'Fill in :attribute.',
             'string' => ':Attribute must be written as text.',
             'array' => ':Attribute must be a list or an object.',
             'integer' => ':Attribute must be a whole number.',
@@ -47,6 +49,8 @@ abstract class Form extends FormRequest
             'note' => 'a note', 'reason' => 'a reason', 'amount' => 'the amount', 'wish' => 'the wish', 'origin' => 'where it came from',
             'time_zone' => 'a time zone', 'measures' => 'the measures', 'bottles' => 'the bottles', 'called' => 'a name',
             'until' => 'a day', 'role' => 'a role', 'house' => 'a house', 'brim' => 'the brim measure', 'height' => 'the inner height', 'capacity' => 'how much it holds',
+            'words' => 'your own line', 'to' => 'to whom or for what', 'how' => 'what became of it', 'bottle' => 'a bottle’s number', 'signs' => 'what is seen', 'gross' => 'the weight together', 'where' => 'where it stands',
+            'answers' => 'the answers', 'purpose' => 'a purpose', 'start' => 'the first free label', 'fields' => 'the fields', 'size' => 'a size of label', 'names' => 'the names', 'signs.*' => 'what is seen', 'fields.*' => 'a field',
         ];
     }
 }

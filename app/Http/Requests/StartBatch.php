@@ -9,6 +9,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'wish', ref: '#/components/schemas/Wish'),
     new OA\Property(property: 'origin', type: 'string'),
     new OA\Property(property: 'repeats', type: 'string'),
+    new OA\Property(property: 'acknowledged', type: 'array', items: new OA\Items(type: 'string')),
 ])]
 final class StartBatch extends Form
 {
@@ -18,6 +19,8 @@ final class StartBatch extends Form
             'wish' => ['required', 'array'],
             'origin' => ['nullable', 'string', 'max:160'],
             'repeats' => ['nullable', 'string', 'max:26'],
+            'acknowledged' => ['nullable', 'array', 'max:60'],
+            'acknowledged.*' => ['string', 'max:60'],
         ];
     }
 }

@@ -16,6 +16,8 @@ final readonly class BatchView
      * @param  list<BottleView>  $bottles
      * @param  list<LotUsed>  $lots
      * @param  list<LabelLine>  $label
+     * @param  list<CautionView>  $cautions
+     * @param  list<TraceLine>  $trace where every bottle is, for a batch that is to be found
      */
     public function __construct(
         #[OA\Property]
@@ -58,6 +60,14 @@ final readonly class BatchView
         public array $lots,
         #[OA\Property(type: 'array', items: new OA\Items(ref: LabelLine::class))]
         public array $label,
+        #[OA\Property]
+        public string $purpose,
+        #[OA\Property]
+        public KeptView $kept,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: CautionView::class))]
+        public array $cautions,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: TraceLine::class))]
+        public array $trace,
     ) {
     }
 }

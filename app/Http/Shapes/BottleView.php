@@ -4,7 +4,7 @@ namespace App\Http\Shapes;
 
 use OpenApi\Attributes as OA;
 
-/** A filled bottle. */
+/** A bottle: what it held, what is left, where it went. */
 #[OA\Schema(schema: 'BottleView')]
 final readonly class BottleView
 {
@@ -15,6 +15,14 @@ final readonly class BottleView
         public string $called,
         #[OA\Property]
         public string $filled,
+        #[OA\Property]
+        public string $left,
+        #[OA\Property]
+        public float $left_ml,
+        #[OA\Property(enum: ['in', 'used', 'given', 'thrown'])]
+        public string $state,
+        #[OA\Property]
+        public string $to,
     ) {
     }
 }

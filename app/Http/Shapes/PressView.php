@@ -4,12 +4,20 @@ namespace App\Http\Shapes;
 
 use OpenApi\Attributes as OA;
 
-/** What was expected and what came out. */
+/** A batch at the press: how to strain it, expected against actual, what to fill. */
 #[OA\Schema(schema: 'PressView')]
 final readonly class PressView
 {
     /**
-     * @param  list<FillLine>  $suggested
+     * @param  string  $way how it was got out, or best is
+     * @param  list<StrainStep>  $steps
+     * @param  list<DoneSign>  $signs
+     * @param  list<Choice>  $filters
+     * @param  list<Choice>  $spent_choices
+     * @param  bool  $odd whether its yield was odd for this house
+     * @param  ?string  $form under what its yield is learned
+     * @param  list<FillSize>  $sizes
+     * @param  list<AskView>  $asks of what is bottled
      */
     public function __construct(
         #[OA\Property]
@@ -35,15 +43,39 @@ final readonly class PressView
         #[OA\Property]
         public ?string $says,
         #[OA\Property]
-        public string $advice,
+        public string $way,
+        #[OA\Property]
+        public string $planned_way,
+        #[OA\Property]
+        public string $filter,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StrainStep::class))]
+        public array $steps,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: DoneSign::class))]
+        public array $signs,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: Choice::class))]
+        public array $filters,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: Choice::class))]
+        public array $spent_choices,
+        #[OA\Property]
+        public ?string $spent_text,
+        #[OA\Property]
+        public bool $odd,
+        #[OA\Property]
+        public ?string $form,
         #[OA\Property]
         public ?string $settled_at,
         #[OA\Property]
         public bool $settled,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: FillLine::class))]
-        public array $suggested,
+        #[OA\Property]
+        public ?string $to_bottle,
+        #[OA\Property]
+        public ?string $poured_lost,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: FillSize::class))]
+        public array $sizes,
         #[OA\Property]
         public ?string $left,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: AskView::class))]
+        public array $asks,
     ) {
     }
 }

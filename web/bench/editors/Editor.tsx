@@ -110,6 +110,23 @@ export function Editor({ slot, edit }: { slot: string; edit: Edit }) {
           {fault('spirit') ? <p role="alert">{fault('spirit')}</p> : null}
         </>
       )
+    case 'kept':
+      return (
+        <Choice
+          legend="How it is kept"
+          value={wish.kept ?? 'shelf'}
+          choices={[
+            { id: 'fridge', name: 'cold, for four days', detail: 'at 4 °C or colder, then used up or frozen' },
+            {
+              id: 'soured',
+              name: 'soured first',
+              detail: 'garlic, basil, oregano and rosemary only, by the tested way',
+            },
+            { id: 'shelf', name: 'on a shelf', detail: 'for dried herb only' },
+          ]}
+          onChoose={(kept) => change({ kept: kept as 'fridge' })}
+        />
+      )
     case 'way':
       return (
         <Choice

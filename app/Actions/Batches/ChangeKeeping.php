@@ -1,0 +1,63 @@
+<?php
+
+namespace App\Actions\Batches;
+
+use App\Models\Batch;
+use App\Models\LogEntry;
+use Kettle\Caution\CautionRefused;
+use Kettle\Caution\ColdKept;
+use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\Stage;
+use Kettle\Keeping\KeepingRefused;
+use Kettle\Material\Tables;
+use Kettle\Reason\Refused;
+
+/** Where a batch stands now, in what glass, with what in it: its best-before is reckoned anew. */
+final readonly class ChangeKeeping
+{
+    public function __construct(private Logbook $logbook, private Tables $tables)
+    {
+    }
+
+    /**
+     * @param  array{place?: string, glass?: string, antioxidant?: string, where?: string}  $as what is changed
+     *
+     * @throws Refused when it is not there yet, or a word of it is not known
+     */
+    public function __invoke(Batch $batch, array $as): LogEntry
+    {
+        $this->check($as);
+
+        return $this->logbook->write($batch, function (Batch $batch) use ($as): array {
+            if (in_array($batch->stage, [Stage::Discarded, Stage::Planned], true)) {
+                throw DiaryRefused::notOpen('put away');
+            }
+            self::refuseWarm($batch, $as['place'] ?? null);
+
+            return ['kind' => 'kept', 'data' => $as];
+        });
+    }
+
+    /**
+     * @param  array<string, string>  $as
+     *
+     * @throws KeepingRefused
+     */
+    public function check(array $as): void
+    {
+        foreach (['place' => 'places', 'glass' => 'glass', 'antioxidant' => 'antioxidants'] as $key => $list) {
+            $known = array_map(fn ($row) => $row->text('id'), array_values($this->tables->table('keeping')->rows($list)));
+            if (isset($as[$key]) && ! in_array($as[$key], $known, true)) {
+                throw KeepingRefused::unknown($key, $as[$key], $known)->about($key);
+            }
+        }
+    }
+
+    /** @throws CautionRefused */
+    public static function refuseWarm(Batch $batch, ?string $place): void
+    {
+        if (KeptOil::way($batch) === ColdKept::FRIDGE && $place !== null && $place !== 'fridge') {
+            throw new CautionRefused('botulism', 'This one is kept in the refrigerator, at 4 °C or colder, and nowhere else: it was made from wet herb for the kitchen.', 'place');
+        }
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+namespace App\Actions\Batches;
+
+use App\Models\Batch;
+use App\Models\LogEntry;
+use App\Models\LotMove;
+use Kettle\Caution\Switching;
+use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\Stage;
+use Kettle\Reason\Refused;
+use Kettle\Recipe\Bench;
+use Kettle\Stores\LotKind;
+
+/** An oil put to another purpose than it was made for. From skin to food only where every part of it is food. */
+final readonly class ChangePurpose
+{
+    public function __construct(private Logbook $logbook, private Bench $bench)
+    {
+    }
+
+    /** @throws Refused when it would not be safe, or is no purpose */
+    public function __invoke(Batch $batch, string $purpose): LogEntry
+    {
+        $this->bench->cupboard()->purpose($purpose);
+
+        return $this->logbook->write($batch, function (Batch $batch) use ($purpose): array {
+            if ($batch->stage === Stage::Discarded) {
+                throw DiaryRefused::notOpen('change');
+            }
+            if ($batch->purpose === $purpose) {
+                throw new DiaryRefused('not_open', 'It is for that already.', 'purpose');
+            }
+            $refused = $purpose === 'kitchen' ? Switching::toKitchen($batch->plan, $this->bench->cupboard(), self::lots($batch)) : null;
+            if ($refused !== null) {
+                throw $refused;
+            }
+
+            return ['kind' => 'purpose', 'data' => ['from' => $batch->purpose, 'to' => $purpose]];
+        });
+    }
+
+    /** @return list<array{called: string, food: bool}> the herbs and oils it took from Stores, one for each thing */
+    private static function lots(Batch $batch): array
+    {
+        $lots = [];
+        foreach (LotMove::query()->where('batch_id', $batch->id)->with('lot')->orderBy('id')->get() as $move) {
+            if (in_array($move->lot->kind, [LotKind::Herb, LotKind::Carrier], true)) {
+                $key = $move->lot->kind->value.'|'.($move->lot->material ?: $move->lot->called);
+                // One lot of a thing that is not food makes the thing not food.
+                $lots[$key] = ['called' => $move->lot->called, 'food' => ($lots[$key]['food'] ?? true) && $move->lot->food_grade];
+            }
+        }
+
+        return array_values($lots);
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+namespace App\Actions\Batches;
+
+use App\Models\Batch;
+use App\Models\LogEntry;
+use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\Stage;
+use Kettle\Material\Tables;
+use Kettle\Reason\Refused;
+use Kettle\Stores\LotCheck;
+
+/** What is bottled, smelled and held to the light. What does not pass closes the batch. */
+final readonly class CheckBottles
+{
+    public function __construct(private Logbook $logbook, private Tables $tables)
+    {
+    }
+
+    /**
+     * @param  array<mixed>  $answers by question
+     *
+     * @throws Refused when it is not bottled, or a question is left open
+     */
+    public function __invoke(Batch $batch, array $answers, ?string $note): LogEntry
+    {
+        return $this->logbook->write($batch, function (Batch $batch) use ($answers, $note): array {
+            if ($batch->stage !== Stage::Bottled) {
+                throw DiaryRefused::notOpen('smell');
+            }
+            $check = LotCheck::of(LotCheck::BOTTLED, $answers, $this->tables);
+
+            return ['kind' => 'checked', 'note' => $note, 'data' => [
+                'verdict' => $check->verdict, 'says' => $check->says(LotCheck::BOTTLED), 'answers' => array_column($check->answers, 'answer', 'ask'),
+            ]];
+        });
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+namespace App\Actions\Batches;
+
+use App\House\Kitchens;
+use App\Models\Batch;
+use App\Models\LogEntry;
+use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\Stage;
+use Kettle\Infusion\YieldRefused;
+use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Kind;
+use Kettle\Reason\Refused;
+
+/** Poured off its sediment, perhaps through paper once more: how much is left to bottle. */
+final readonly class Decant
+{
+    public function __construct(private Logbook $logbook, private Kitchens $kitchens, private PlanFacts $facts)
+    {
+    }
+
+    /**
+     * @param  ?string  $typed how much there is now; null where nobody measured
+     * @param  bool  $again whether it was filtered a second time
+     *
+     * @throws Refused when it is not settling, or there is more than was strained
+     */
+    public function __invoke(Batch $batch, ?string $typed, bool $again, ?string $note): LogEntry
+    {
+        return $this->logbook->write($batch, function (Batch $batch) use ($typed, $again, $note): array {
+            if ($batch->stage !== Stage::Settling) {
+                throw DiaryRefused::notOpen('pour off');
+            }
+            $strained = (float) $batch->strained_ml;
+            $ml = $strained;
+            if ($typed !== null) {
+                try {
+                    $ml = $this->kitchens->plain()->reader()->read($typed, Kind::Volume, 'mL', $this->facts->density($batch))->value;
+                } catch (Refused $refused) {
+                    throw $refused->about('amount');
+                }
+                if ($ml > $strained * 1.02 || $ml <= 0) {
+                    throw new YieldRefused('too_much', sprintf('%s was strained: what is poured off is less than that, and more than nothing.', AmountWriter::plain($strained, Kind::Volume)), 'amount');
+                }
+            }
+
+            return ['kind' => 'decanted', 'note' => $note, 'data' => ['typed' => $typed ?? '', 'ml' => round(min($ml, $strained), 3), 'lost_ml' => round(max(0.0, $strained - $ml), 3), 'again' => $again]];
+        });
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+namespace App\Actions\Batches;
+
+use App\Models\Batch;
+use App\Models\LogEntry;
+use App\Words\FaultWords;
+use Kettle\Fault\FaultFinder;
+use Kettle\Material\Tables;
+use Kettle\Reason\Refused;
+
+/** What was seen to be wrong with a batch, and what it most likely is, in its logbook. */
+final readonly class NoteFault
+{
+    public function __construct(private Logbook $logbook, private FaultWords $words, private Tables $tables)
+    {
+    }
+
+    /**
+     * @param  list<string>  $signs
+     *
+     * @throws Refused when nothing was seen, or something unknown
+     */
+    public function __invoke(Batch $batch, array $signs, ?string $note): LogEntry
+    {
+        return $this->logbook->write($batch, function (Batch $batch) use ($signs, $note): array {
+            $found = (new FaultFinder($this->tables))->find($signs, $this->words->facts($batch));
+            $says = array_column((new FaultFinder($this->tables))->signs(), 'says', 'id');
+
+            return ['kind' => 'fault', 'note' => $note, 'data' => [
+                'signs' => $signs, 'seen' => implode('; ', array_map(fn (string $sign) => $says[$sign] ?? $sign, $signs)),
+                'cause' => $found['causes'][0]['id'] ?? '', 'name' => $found['causes'][0]['name'] ?? '', 'keep' => $found['keep'],
+            ]];
+        });
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+namespace App\Actions\Batches;
+
+use App\House\Kitchens;
+use App\Models\Batch;
+use App\Models\LogEntry;
+use App\Words\Times;
+use Illuminate\Support\Carbon;
+use Kettle\Caution\CautionRefused;
+use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\Stage;
+use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Kind;
+use Kettle\Reason\Refused;
+use Kettle\Vessel\FillingRefused;
+
+/** Some of a bottle, or all that is left of it, used, given away or thrown away. */
+final readonly class UseBottle
+{
+    public const HOW = ['used', 'given', 'thrown'];
+
+    public function __construct(private Logbook $logbook, private Kitchens $kitchens, private PlanFacts $facts, private Times $times)
+    {
+    }
+
+    /**
+     * @param  ?string  $typed how much; null for all that is left
+     * @param  string  $to for what, or to whom
+     *
+     * @throws Refused when there is no such bottle, less in it, or it is past its day
+     */
+    public function __invoke(Batch $batch, int $number, string $how, ?string $typed, string $to): LogEntry
+    {
+        return $this->logbook->write($batch, function (Batch $batch) use ($number, $how, $typed, $to): array {
+            if ($batch->stage !== Stage::Bottled && ! ($batch->stage === Stage::Discarded && $how === 'thrown')) {
+                throw DiaryRefused::notOpen('use');
+            }
+            $bottle = $batch->bottles()->where('number', $number)->first()
+                ?? throw new FillingRefused('unknown', sprintf('There is no bottle number %d of this batch.', $number), 'bottle');
+            if ($how !== 'thrown' && $batch->use_by !== null && $batch->use_by->lt(Carbon::now())) {
+                throw CautionRefused::pastUse($this->times->logged($batch->use_by));
+            }
+            $left = (float) $bottle->left_ml;
+            $ml = $left;
+            if ($typed !== null) {
+                try {
+                    $ml = $this->kitchens->plain()->reader()->read($typed, Kind::Volume, 'mL', $this->facts->density($batch))->value;
+                } catch (Refused $refused) {
+                    throw $refused->about('amount');
+                }
+            }
+            if ($left <= 0.005) {
+                throw new FillingRefused('empty', sprintf('Bottle %d is empty already.', $number), 'bottle');
+            }
+            // What is measured out with a spoon comes to a little more or less than the bottle held.
+            if ($ml <= 0 || $ml > $left * 1.02) {
+                throw new FillingRefused('too_much', sprintf('Bottle %d holds %s yet. Take less of it, or leave the amount out for all of it.', $number, AmountWriter::plain($left, Kind::Volume)), 'amount');
+            }
+
+            return ['kind' => 'used', 'data' => ['bottle' => $number, 'how' => $how, 'ml' => round(min($ml, $left), 3), 'typed' => $typed ?? '', 'to' => $to]];
+        });
+    }
+}

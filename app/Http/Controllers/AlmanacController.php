@@ -1,0 +1,62 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Http\Clash;
+use App\Http\Requests;
+use App\Http\Shapes\AlmanacList;
+use App\Models\AlmanacNote;
+use App\OpenApi\Reads;
+use App\OpenApi\Sets;
+use App\Words\AlmanacWords;
+use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** Plants, oils, methods, cautions and faults, with their sources and the house's own notes. */
+final class AlmanacController extends Controller
+{
+    public function __construct(private readonly AlmanacWords $words)
+    {
+    }
+
+    #[Reads('/houses/{house}/almanac', 'AlmanacList', 'All of one kind', ['kind', 'q'])]
+    public function index(Request $request): JsonResponse
+    {
+        $kind = $this->asked($request, 'kind');
+
+        return $this->json(new AlmanacList($this->words->list(in_array($kind, AlmanacWords::KINDS, true) ? $kind : 'plant', mb_substr(trim($this->asked($request, 'q')), 0, 60))));
+    }
+
+    #[Reads('/houses/{house}/almanac/{kind}/{key}', 'AlmanacPage', 'A thing in the Almanac')]
+    public function show(string $kind, string $key): JsonResponse
+    {
+        return $this->json($this->words->page($kind, $key));
+    }
+
+    #[Sets('/houses/{house}/almanac/{kind}/{key}/note', 'AlmanacPage', 'Write the house’s own note about it', 'WriteAlmanacNote')]
+    public function note(Requests\WriteAlmanacNote $form, Request $request, string $kind, string $key): JsonResponse
+    {
+        // That there is such a thing is found out first.
+        $this->words->page($kind, $key);
+        $version = $form->integer('version');
+        $values = ['note' => $form->string('note')->trim()->toString(), 'by' => $this->user($request)->name];
+        $known = AlmanacNote::query()->where('kind', $kind)->where('key', $key);
+        if ($version === 0 && ! $known->clone()->exists()) {
+            try {
+                AlmanacNote::query()->create(['kind' => $kind, 'key' => $key, ...$values, 'version' => 1]);
+            } catch (UniqueConstraintViolationException) {
+                $this->clash();
+            }
+        } elseif ($known->where('version', $version)->update([...$values, 'version' => $version + 1]) === 0) {
+            $this->clash();
+        }
+
+        return $this->json($this->words->page($kind, $key));
+    }
+
+    private function clash(): never
+    {
+        throw new Clash('Somebody wrote here meanwhile. What stands now is shown; enter yours again.', []);
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+namespace App\Labels;
+
+use Kettle\Reason\Refused;
+
+/** A label that cannot be printed so. */
+final class LabelRefused extends Refused
+{
+    public static function size(string $id): self
+    {
+        return new self('unknown', sprintf('No sheet or roll is called “%s” here. Choose one from the list.', mb_substr($id, 0, 40)), 'size');
+    }
+
+    public static function start(int $start, int $each): self
+    {
+        return new self('out_of_range', sprintf('That sheet has %d labels; the first free one cannot be number %d.', $each, $start), 'start');
+    }
+
+    public static function field(string $id): self
+    {
+        return new self('unknown', sprintf('A label has no field “%s”.', mb_substr($id, 0, 40)), 'fields');
+    }
+
+    public static function roll(): self
+    {
+        return new self('not_open', 'The simulated printer takes rolls only. Choose a roll, or print the sheet as PDF.', 'size');
+    }
+}

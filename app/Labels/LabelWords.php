@@ -1,0 +1,241 @@
+<?php
+
+namespace App\Labels;
+
+use App\Http\Shapes\ChecklistLine;
+use App\Http\Shapes\LabelField;
+use App\Http\Shapes\LabelLine;
+use App\Http\Shapes\LabelPage;
+use App\Models\Batch;
+use App\Words\CautionWords;
+use App\Words\Times;
+use Kettle\Material\Tables;
+use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Kind;
+use Kettle\Recipe\Bench;
+
+/**
+ * What a label says, by field: plant, part and state, oil, ratio, method, made, strained and bottled days,
+ * best before, where the plant came from, what it is for, how to keep it, and the cautions that hold.
+ */
+final readonly class LabelWords
+{
+    /** Fields in the order of their weight, and whether they are on where nobody chose. */
+    private const FIELDS = [
+        'title' => ['what it is', true], 'net' => ['net amount and number', true], 'best_before' => ['best before', true], 'cautions' => ['cautions', true],
+        'herb' => ['herb', true], 'oil' => ['oil', true], 'days' => ['days', true], 'for' => ['what it is for', true],
+        'keep' => ['how to keep it', true], 'ratio' => ['ratio and method', true], 'origin' => ['where the plant came from', true], 'words' => ['your own line', true], 'code' => ['batch code and 2D code', true],
+    ];
+
+    /** Parts of plants as INCI names have them; what is not here stands as it is called. From memory. */
+    private const INCI_PARTS = [
+        'leaf' => 'Leaf', 'leaf and flower' => 'Flower/Leaf', 'flower' => 'Flower', 'flower head' => 'Flower', 'flowering top' => 'Flower/Leaf/Stem', 'flower and bract' => 'Flower', 'petal' => 'Flower',
+        'root' => 'Root', 'root bark' => 'Root Bark', 'bark' => 'Bark', 'seed' => 'Seed', 'berry' => 'Fruit', 'fruit' => 'Fruit', 'peel' => 'Peel', 'bud' => 'Bud', 'needle' => 'Leaf', 'tip' => 'Bud', 'bulb' => 'Bulb', 'pod' => 'Fruit',
+    ];
+
+    public function __construct(private Times $times, private CautionWords $cautions, private Bench $bench, private Tables $tables)
+    {
+    }
+
+    /** @return list<LabelLine> what stands on the label, as it was set */
+    public function of(Batch $batch): array
+    {
+        $on = $this->chosen($batch);
+        $lines = [];
+        foreach ($this->texts($batch) as $id => $text) {
+            if ($text !== '' && in_array($id, $on, true) && $id !== 'net') {
+                $lines[] = new LabelLine($id, $text);
+            }
+        }
+
+        return $lines;
+    }
+
+    /** Whether the net amount stands on it. */
+    public function withNet(Batch $batch): bool
+    {
+        return in_array('net', $this->chosen($batch), true);
+    }
+
+    public function size(Batch $batch): LabelSize
+    {
+        return LabelSize::named(self::set($batch, 'size', LabelSize::USUAL), $this->tables);
+    }
+
+    public function start(Batch $batch): int
+    {
+        $start = $batch->label['start'] ?? 1;
+
+        return is_int($start) ? max(1, min($start, $this->size($batch)->each())) : 1;
+    }
+
+    public function page(Batch $batch, int $bottles): LabelPage
+    {
+        $on = $this->chosen($batch);
+        $texts = $this->texts($batch);
+        $lines = $this->of($batch);
+        $size = $this->size($batch);
+        $net = $bottles > 0 && $this->withNet($batch) ? self::net(1000).'  no. '.$bottles : '';
+
+        return new LabelPage(
+            sizes: array_values(array_map(fn (LabelSize $each) => $each->shape(), LabelSize::all($this->tables))),
+            size: $size->id,
+            start: $this->start($batch),
+            names: self::set($batch, 'names', 'cook'),
+            words: self::set($batch, 'words', ''),
+            fields: array_map(fn (string $id) => new LabelField($id, self::FIELDS[$id][0], $id === 'net' ? 'the net amount of each bottle, and its number' : $texts[$id] ?? '', in_array($id, $on, true)), array_keys(self::FIELDS)),
+            lines: $lines,
+            cautions: $this->cautions->of($batch, 'label'),
+            checklist: $this->checklist($batch, $lines),
+            bottles: $bottles,
+            version: $batch->version,
+            warnings: $this->warnings($size, $lines, $net),
+        );
+    }
+
+    /**
+     * @param  array{size: string, start: int, names: string, fields: list<string>, words: string}  $label
+     *
+     * @throws LabelRefused
+     */
+    public function check(array $label): void
+    {
+        $size = LabelSize::named($label['size'], $this->tables);
+        if ($label['start'] > $size->each()) {
+            throw LabelRefused::start($label['start'], $size->each());
+        }
+        foreach ($label['fields'] as $field) {
+            if (! isset(self::FIELDS[$field])) {
+                throw LabelRefused::field($field);
+            }
+        }
+    }
+
+    /** Net contents in both systems: "50 mL (1.7 fl oz)". */
+    public static function net(float $ml): string
+    {
+        return AmountWriter::plain($ml, Kind::Volume).' ('.AmountWriter::fluidOunces($ml).')';
+    }
+
+    /** @return array<string, string> by field */
+    private function texts(Batch $batch): array
+    {
+        $plan = $batch->plan;
+        /** @var array{name: string, part: string, state: string, latin: string, mix?: string} $herb */
+        $herb = $plan['herb'];
+        /** @var list<array{name: string, part: string, state: string, latin: string}> $herbs */
+        $herbs = $plan['herbs'] ?? [$herb];
+        /** @var list<array{name: string, inci?: string, share: float}> $oils */
+        $oils = $plan['oils'];
+        /** @var array{name: string} $method */
+        $method = $plan['method'];
+        $ratio = is_string($plan['ratio'] ?? null) ? $plan['ratio'] : '';
+        $inci = self::set($batch, 'names', 'cook') === 'inci';
+        usort($oils, fn (array $a, array $b) => $b['share'] <=> $a['share']);
+        $kitchen = $batch->purpose === 'kitchen';
+
+        return [
+            'title' => ucfirst($herb['mix'] ?? $herb['name']).' oil',
+            'net' => '',
+            'best_before' => $batch->use_by === null ? 'Best before '.$this->times->date($batch->best_before) : 'Use by '.$this->times->logged($batch->use_by),
+            'cautions' => implode(' ', $this->cautions->short($batch)),
+            'herb' => $inci ? 'Ingredients: '.implode(', ', [...array_map(fn (array $oil) => $oil['inci'] ?? ucfirst($oil['name']), $oils), ...array_map(self::inci(...), $herbs), ...self::antioxidant($batch, true)])
+                : implode('; ', array_map($this->herb(...), $herbs)),
+            'oil' => $inci ? '' : 'in '.implode(', ', [...array_map(fn (array $oil) => $oil['name'].(count($oils) > 1 ? ' '.round($oil['share'] * 100).' %' : ''), $oils), ...self::antioxidant($batch, false)]),
+            'days' => $this->days($batch),
+            'for' => 'For '.$this->bench->cupboard()->purpose($batch->purpose)->name,
+            'keep' => $batch->use_by === null ? 'Keep cool and dark. Smell it'.($kitchen ? '' : ', and try a little,').' before use.' : '',
+            'ratio' => $ratio.', '.$method['name'],
+            'origin' => $batch->origin === '' ? '' : 'From '.$batch->origin,
+            'words' => self::set($batch, 'words', ''),
+            'code' => $batch->code,
+        ];
+    }
+
+    /** @param  array{name: string, part: string, state: string, latin: string}  $herb */
+    private function herb(array $herb): string
+    {
+        $part = $herb['part'] === '' || str_contains($herb['name'], $herb['part']) ? '' : ', '.$herb['part'];
+
+        return ucfirst($herb['name']).$part.', '.$herb['state'].($herb['latin'] === '' ? '' : ' ('.$herb['latin'].')');
+    }
+
+    /** @param  array{name: string, part: string, state: string, latin: string}  $herb "Calendula Officinalis Flower Extract" */
+    private static function inci(array $herb): string
+    {
+        return $herb['latin'] === '' ? ucfirst($herb['name']) : mb_convert_case($herb['latin'], MB_CASE_TITLE).' '.(self::INCI_PARTS[$herb['part']] ?? ucfirst($herb['part'])).' Extract';
+    }
+
+    /** @return list<string> */
+    private static function antioxidant(Batch $batch, bool $inci): array
+    {
+        return match ($batch->keptAs()['antioxidant']) {
+            'vitamin-e' => [$inci ? 'Tocopherol' : 'vitamin E'],
+            'rosemary' => [$inci ? 'Rosmarinus Officinalis Leaf Extract' : 'rosemary extract'],
+            default => [],
+        };
+    }
+
+    private function days(Batch $batch): string
+    {
+        return implode(', ', array_filter([
+            'Made '.$this->times->date($batch->filled_at ?? $batch->start_at),
+            $batch->strained_at === null ? 'strain by '.$this->times->date($batch->strain_at) : 'strained '.$this->times->date($batch->strained_at),
+            $batch->bottled_at === null ? '' : 'bottled '.$this->times->date($batch->bottled_at),
+        ]));
+    }
+
+    /**
+     * What such labels usually carry: no more than a help to remember, for rules differ by country.
+     *
+     * @param  list<LabelLine>  $lines
+     * @return list<ChecklistLine>
+     */
+    private function checklist(Batch $batch, array $lines): array
+    {
+        $there = array_map(fn (LabelLine $line) => $line->id, $lines);
+        $for = $batch->purpose === 'kitchen' ? 'kitchen' : 'skin';
+        $checklist = [];
+        foreach ($this->tables->table('labels')->rows('checklist') as $row) {
+            if (in_array($row->text('for'), ['any', $for], true)) {
+                $field = $row->text('field');
+                $is = match ($field) {
+                    'net' => $this->withNet($batch),
+                    'ingredients' => in_array('herb', $there, true) && ($for === 'kitchen' || self::set($batch, 'names', 'cook') === 'inci'),
+                    default => in_array($field, $there, true),
+                };
+                $checklist[] = new ChecklistLine($row->text('says'), $is, $this->bench->rules()->source($row->text('source')));
+            }
+        }
+
+        return $checklist;
+    }
+
+    /**
+     * @param  list<LabelLine>  $lines
+     * @return list<string>
+     */
+    private function warnings(LabelSize $size, array $lines, string $net): array
+    {
+        $cut = Sheet::calmly(fn (): string => implode(', ', array_map(fn (string $id) => self::FIELDS[$id][0] ?? $id, LabelLayout::of($size, $lines, $net)->cut)));
+        $missing = LabelLayout::missing(implode(' ', array_map(fn (LabelLine $line) => $line->text, $lines)));
+
+        return array_values(array_filter([
+            $cut === '' ? '' : "Not all of it fits, even small: {$cut}. Take a larger label, or leave something out.",
+            $missing === '' ? '' : "The label’s letters have no shape for {$missing}; a box is printed in their place.",
+        ]));
+    }
+
+    /** @return list<string> fields that are on */
+    private function chosen(Batch $batch): array
+    {
+        $fields = $batch->label['fields'] ?? null;
+
+        return is_array($fields) ? array_values(array_filter($fields, 'is_string')) : array_keys(array_filter(self::FIELDS, fn (array $field) => $field[1]));
+    }
+
+    private static function set(Batch $batch, string $key, string $else): string
+    {
+        return is_string($batch->label[$key] ?? null) ? $batch->label[$key] : $else;
+    }
+}

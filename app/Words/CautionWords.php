@@ -1,0 +1,97 @@
+<?php
+
+namespace App\Words;
+
+use App\Actions\Batches\History;
+use App\Actions\Batches\PlanFacts;
+use App\House\Kitchens;
+use App\Http\Shapes\CautionView;
+use App\Models\Batch;
+use App\Models\LogEntry;
+use App\Models\LotMove;
+use Kettle\Caution\Caution;
+use Kettle\Caution\ColdKept;
+use Kettle\Caution\Facts;
+use Kettle\Recipe\Bench;
+use Kettle\Stores\LotKind;
+
+/** The cautions of a batch, from its plan, its lots and what it is for now; and who has read them. */
+final readonly class CautionWords
+{
+    public function __construct(private Bench $bench, private History $history, private Kitchens $kitchens, private PlanFacts $plan, private Times $times)
+    {
+    }
+
+    /**
+     * @param  ?string  $place of Caution::PLACES; null for all
+     * @return list<CautionView>
+     */
+    public function of(Batch $batch, ?string $place = null): array
+    {
+        $facts = $this->facts($batch);
+        $read = $this->read($batch);
+
+        return array_map(fn (Caution $rule) => $this->view($rule, $facts, $read[$rule->id] ?? null), $this->bench->rules()->holding($facts, $place));
+    }
+
+    /** @return list<string> as short as a label wants them */
+    public function short(Batch $batch): array
+    {
+        $facts = $this->facts($batch);
+
+        return array_values(array_filter(array_map(fn (Caution $rule) => $rule->label($facts), $this->bench->rules()->holding($facts, 'label'))));
+    }
+
+    /** @param  ?string  $read by whom and when */
+    public function view(Caution $rule, Facts $facts, ?string $read): CautionView
+    {
+        $told = $this->bench->rules()->told($rule, $facts);
+
+        return new CautionView($told['id'], $told['rank'], $rule->places, $told['says'], $told['why'], $told['source'], $told['acknowledge'], $read);
+    }
+
+    public function facts(Batch $batch): Facts
+    {
+        $kitchen = $this->kitchens->plain();
+        $ceiling = is_array($batch->plan['method'] ?? null) ? $batch->plan['method']['ceiling_c'] ?? null : null;
+        $lots = [];
+        foreach (LotMove::query()->where('batch_id', $batch->id)->where('amount', '<', 0)->with('lot')->orderBy('id')->get()->unique('lot_id') as $move) {
+            if (in_array($move->lot->kind, [LotKind::Herb, LotKind::Carrier], true)) {
+                $lots[] = ['called' => $move->lot->called, 'food' => $move->lot->food_grade, 'how' => $move->lot->got_how, 'allergens' => $move->lot->allergens];
+            }
+        }
+
+        return Facts::ofPlan(
+            $batch->plan, $this->bench->cupboard(), $this->history->method($batch), $batch->purpose ?: PlanFacts::purpose($batch), $this->plan->way($batch), $lots,
+            [
+                'ceiling' => is_numeric($ceiling) ? $kitchen->warmth((float) $ceiling) : '',
+                'cold' => $kitchen->warmth(ColdKept::CELSIUS),
+                'use_by' => $batch->use_by === null ? 'four days from filling' : $this->kitchens->local($batch->use_by)->format('j M Y, H:i'),
+                'best_before' => $this->times->date($batch->best_before),
+            ],
+        );
+    }
+
+    /** @return array<string, string> "K. Keeper, Tue 24 Nov, 10:10" by caution id */
+    private function read(Batch $batch): array
+    {
+        $read = [];
+        foreach ($this->history->standing($batch) as $entry) {
+            if ($entry->kind === 'acknowledged' || $entry->kind === 'started') {
+                foreach (self::cautions($entry) as $id) {
+                    $read[$id] = $entry->by.', '.$this->times->logged($entry->happened_at);
+                }
+            }
+        }
+
+        return $read;
+    }
+
+    /** @return list<string> ids of what was read with this line */
+    private static function cautions(LogEntry $entry): array
+    {
+        $cautions = is_array($entry->data['cautions'] ?? null) ? $entry->data['cautions'] : [];
+
+        return array_values(array_filter(array_map(fn (mixed $each) => is_array($each) && is_string($each['id'] ?? null) ? $each['id'] : '', $cautions)));
+    }
+}

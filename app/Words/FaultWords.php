@@ -1,0 +1,226 @@
+<?php
+
+namespace App\Words;
+
+use App\Actions\Batches\History;
+use App\Actions\Batches\PlanFacts;
+use App\House\Kitchens;
+use App\Http\Shapes\FaultCause;
+use App\Http\Shapes\FaultsFound;
+use App\Http\Shapes\FaultSign;
+use App\Http\Shapes\FaultSigns;
+use App\Models\Batch;
+use App\Models\LogEntry;
+use App\Models\LotMove;
+use App\Models\StoveJar;
+use Illuminate\Support\Carbon;
+use Kettle\Fault\FaultFinder;
+use Kettle\Material\Carrier;
+use Kettle\Material\Herb;
+use Kettle\Material\HerbForm;
+use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Kind;
+use Kettle\Recipe\Bench;
+use Kettle\Stores\Condition;
+use Kettle\Stores\LotKind;
+
+/** What the records of a batch say for and against each fault. */
+final readonly class FaultWords
+{
+    /** An oil of this oxidisability or more takes up oxygen readily: between olive, about 2, and grapeseed, about 7. From memory. */
+    private const POLY_FROM = 4.0;
+
+    /** Sets, or clouds, in a refrigerator, degrees C. */
+    private const COLD_C = 10.0;
+
+    /** Fewer hours at warmth than this share of the planned are too few. */
+    private const ENOUGH = 0.85;
+
+    private const SESSIONS = 6;
+
+    public function __construct(
+        private Bench $bench,
+        private History $history,
+        private Kitchens $kitchens,
+        private PlanFacts $plan,
+        private Times $times,
+        private StoveWords $stove,
+        private FaultFinder $finder,
+    ) {
+    }
+
+    public function signs(): FaultSigns
+    {
+        return new FaultSigns(array_map(fn (array $sign) => new FaultSign($sign['id'], $sign['says'], $sign['discard']), $this->finder->signs()));
+    }
+
+    /** @param  list<string>  $signs */
+    public function found(array $signs, ?Batch $batch): FaultsFound
+    {
+        $found = $this->finder->find($signs, $batch === null ? [] : $this->facts($batch));
+
+        return new FaultsFound($found['keep'], $found['says'], array_map(fn (array $cause) => new FaultCause(
+            $cause['id'], $cause['name'], $cause['likely'], $cause['for'], $cause['against'], $cause['test'], $cause['do'], $cause['keep'],
+        ), $found['causes']));
+    }
+
+    /** @return array<string, array<string, string>> by fact, the words it is said with */
+    public function facts(Batch $batch): array
+    {
+        $standing = $this->history->standing($batch);
+
+        return array_filter([
+            ...$this->ofTheHerb($batch, $standing),
+            ...$this->ofTheOils($batch),
+            ...$this->ofTheWarmth($batch),
+            ...$this->ofTheDays($batch, $standing),
+            ...$this->ofTheLots($batch),
+        ], fn (?array $words) => $words !== null);
+    }
+
+    /**
+     * @param  list<LogEntry>  $standing
+     * @return array<string, array<string, string>|null>
+     */
+    private function ofTheHerb(Batch $batch, array $standing): array
+    {
+        $plan = $batch->plan;
+        $state = is_string($plan['state'] ?? null) ? $plan['state'] : 'dried';
+        $wet = $state !== 'dried';
+        /** @var list<array{id?: string, form: string}> $herbs */
+        $herbs = $plan['herbs'] ?? [$plan['herb']];
+        $forms = array_values(array_filter(array_map(fn (array $herb): ?HerbForm => $this->bench->cupboard()->forms()[$herb['form']] ?? null, $herbs)));
+        $plants = array_values(array_filter(array_map(fn (array $herb): ?Herb => $this->bench->cupboard()->herbs()[$herb['id'] ?? ''] ?? null, $herbs)));
+        $form = fn (string ...$ids): ?array => ($found = array_values(array_filter($forms, fn (HerbForm $form) => in_array($form->id, $ids, true)))) === [] ? null : ['form' => $found[0]->name];
+        $mucilage = array_values(array_filter($plants, fn (Herb $herb) => str_contains(mb_strtolower($herb->note), 'mucilage')));
+        $seen = [];
+        $way = $this->plan->way($batch);
+        $weighed = true;
+        foreach ($standing as $entry) {
+            $seen = [...$seen, ...(is_array($entry->data['seen'] ?? null) ? $entry->data['seen'] : [])];
+            if ($entry->kind === 'strained') {
+                $way = is_string($entry->data['way'] ?? null) ? $entry->data['way'] : $way;
+                $weighed = ($entry->data['weighed'] ?? false) === true;
+            }
+        }
+        $cover = $plan['figures']['cover']['value'] ?? null;
+
+        return [
+            'wet-herb' => $wet ? ['state' => $state] : null,
+            'dry-herb' => $wet ? null : [],
+            'squeezed-wet' => $wet && $way !== 'drained' ? ['way' => $way] : null,
+            'drained' => $way === 'drained' ? [] : null,
+            'pressed' => $way === 'pressed' ? [] : null,
+            'powder' => $form('powder', 'tea-bag') === null ? null : [],
+            'woody' => $form('twig', 'root', 'seed-berry'),
+            'fluffy' => $form('fluffy-flower'),
+            'mucilage' => $mucilage === [] ? null : ['mucilage' => $mucilage[0]->note],
+            'lean' => preg_match('/1:(\d+(?:\.\d+)?)/', is_string($plan['ratio'] ?? null) ? $plan['ratio'] : '', $m) === 1 && (float) $m[1] > 12 ? ['ratio' => $m[0]] : null,
+            'thin-cover' => is_numeric($cover) && (float) $cover < 15 ? ['cover' => AmountWriter::plain((float) $cover, Kind::Length)] : null,
+            'herb-above-seen' => in_array('herb_above', $seen, true) ? [] : null,
+            'drops-seen' => in_array('drops_wiped', $seen, true) ? [] : null,
+            'not-weighed' => $batch->strained_at !== null && ! $weighed ? [] : null,
+        ];
+    }
+
+    /** @return array<string, array<string, string>|null> */
+    private function ofTheOils(Batch $batch): array
+    {
+        $kitchen = $this->kitchens->plain();
+        $carriers = array_map(fn (array $oil): Carrier => $oil['carrier'], $this->plan->blend($batch)->shares());
+        $first = fn (\Closure $is): ?Carrier => array_values(array_filter($carriers, $is))[0] ?? null;
+        $hard = $first(fn (Carrier $oil) => $oil->setsBelowC > $kitchen->roomC);
+        $clouds = $first(fn (Carrier $oil) => $oil->setsBelowC > 0 && $oil->setsBelowC <= $kitchen->roomC);
+        $poly = $first(fn (Carrier $oil) => ($oil->oxidisability() ?? 0) >= self::POLY_FROM);
+        $as = $batch->keptAs();
+
+        return [
+            'hard-fat' => $hard === null ? null : ['hard' => ucfirst($hard->name)],
+            'clouds-cold' => $clouds === null ? null : ['clouds' => ucfirst($clouds->name)],
+            'liquid-warm' => $hard === null ? ['room' => $kitchen->warmth($kitchen->roomC)] : null,
+            'liquid-cold' => $first(fn (Carrier $oil) => $oil->setsBelowC > self::COLD_C) === null && $clouds === null ? [] : null,
+            'poly-oil' => $poly === null ? null : ['poly' => ucfirst($poly->name), 'oxidisability' => (string) round($poly->oxidisability() ?? 0, 1)],
+            'cold-place' => $as['place'] === 'fridge' ? [] : null,
+            'warm-place' => $as['place'] === 'warm' ? [] : null,
+            'clear-glass' => $as['glass'] === 'clear' ? [] : null,
+            'kitchen' => $batch->purpose === 'kitchen' ? [] : null,
+            'cool-room' => $kitchen->roomC < 15 ? ['room' => $kitchen->warmth($kitchen->roomC)] : null,
+        ];
+    }
+
+    /** @return array<string, array<string, string>|null> */
+    private function ofTheWarmth(Batch $batch): array
+    {
+        $method = $this->history->method($batch);
+        $course = $this->history->course($batch);
+        $planned = is_numeric($batch->plan['method']['hours'] ?? null) ? (float) $batch->plan['method']['hours'] : 0.0;
+        $had = $course->warmed->hours();
+        $over = null;
+        $jars = StoveJar::query()->where('batch_id', $batch->id)->whereHas('session', fn ($query) => $query->where('speed', 1))->orderByDesc('id')->limit(self::SESSIONS)
+            ->with(['session.jars.batch', 'session.probes.probe', 'session.cooker'])->get();
+        foreach ($jars as $jar) {
+            $over = $this->stove->view($jar->session)->over_text ?? $over;
+        }
+        $usual = $method->schools[0]->usualH;
+
+        return [
+            'over-ceiling' => $over === null ? null : ['over' => lcfirst($over)],
+            'under-warm' => $method->heated && $batch->strained_at !== null && $had < self::ENOUGH * $planned ? ['had' => StoveWords::hours($had), 'hours' => AmountWriter::span($planned)] : null,
+            'cold-method' => $method->heated ? null : [],
+            'steam' => in_array($method->id, ['double-boiler', 'slow-cooker', 'water-bath'], true) ? [] : null,
+            'in-water' => in_array($method->id, ['double-boiler', 'slow-cooker', 'water-bath'], true) ? [] : null,
+            'flame' => in_array($method->id, ['double-boiler', 'water-bath', 'gentle-pan', 'poured-hot'], true) ? [] : null,
+            'short' => $planned > 0 && $planned < $usual ? ['hours' => AmountWriter::span($planned)] : null,
+        ];
+    }
+
+    /**
+     * @param  list<LogEntry>  $standing
+     * @return array<string, array<string, string>|null>
+     */
+    private function ofTheDays(Batch $batch, array $standing): array
+    {
+        $now = Carbon::now();
+        $strained = $batch->strained_at ?? $now;
+        $over = $batch->filled_at === null ? 0 : $this->times->daysBetween($batch->strain_at, $strained);
+        $early = $batch->strained_at === null || $batch->filled_at === null ? 0 : $this->plannedDays($batch) - $this->times->daysBetween($batch->filled_at, $batch->strained_at);
+        $unsettled = $batch->bottled_at !== null && $batch->strained_at !== null && $batch->bottled_at->getTimestamp() - $batch->strained_at->getTimestamp() < 20 * 3600;
+
+        return [
+            'overdue' => $over > 7 ? ['over' => (string) $over] : null,
+            'cut-short' => ! ($batch->shelf['heated'] ?? false) && $early > 3 ? ['early' => (string) $early] : null,
+            'not-settled' => $unsettled ? [] : null,
+            'headspace' => $batch->bottles()->where('state', 'in')->whereRaw('left_ml < filled_ml / 2')->exists() ? [] : null,
+            'past-best' => $batch->best_before->isPast() ? [] : null,
+            'past-use' => $batch->use_by !== null && $batch->use_by->isPast() ? [] : null,
+        ];
+    }
+
+    private function plannedDays(Batch $batch): int
+    {
+        $hours = $batch->shelf['hours'] ?? 0;
+
+        return is_numeric($hours) ? (int) round((float) $hours / 24) : 0;
+    }
+
+    /** @return array<string, array<string, string>|null> what was known of its lots when they were used */
+    private function ofTheLots(Batch $batch): array
+    {
+        $facts = ['herb-aged' => null, 'oil-aged' => null, 'old-lot' => null, 'herb-never-checked' => null];
+        $zone = $this->kitchens->now()->getTimezone();
+        foreach (LotMove::query()->where('batch_id', $batch->id)->where('kind', 'taken')->with('lot')->orderBy('id')->get() as $move) {
+            $lot = $move->lot->core($zone);
+            // As it stood on that day; a verdict given since says nothing of then, but is all there is to say.
+            $condition = Condition::of($lot, $this->kitchens->local($move->happened_at)->setTime(0, 0), $this->bench->cupboard());
+            if ($lot->kind === LotKind::Herb) {
+                $facts['herb-aged'] ??= $condition->is === Condition::SOUND ? null : ['why' => lcfirst($condition->reasons[0])];
+                $facts['herb-never-checked'] = $move->lot->checked_at === null ? [] : null;
+            } elseif ($lot->kind === LotKind::Carrier) {
+                $facts['oil-aged'] ??= $condition->is === Condition::SOUND ? null : ['why' => lcfirst($condition->reasons[0])];
+                $facts['old-lot'] ??= $condition->is === Condition::PAST ? [] : null;
+            }
+        }
+
+        return $facts;
+    }
+}

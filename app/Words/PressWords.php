@@ -1,0 +1,223 @@
+<?php
+
+namespace App\Words;
+
+use App\Actions\Batches\History;
+use App\Actions\Batches\KeptOil;
+use App\Actions\Batches\PlanFacts;
+use App\House\Kitchens;
+use App\Http\Shapes\AnswerChoice;
+use App\Http\Shapes\AskView;
+use App\Http\Shapes\Choice;
+use App\Http\Shapes\DoneSign;
+use App\Http\Shapes\FillingView;
+use App\Http\Shapes\FillLine;
+use App\Http\Shapes\FillOffer;
+use App\Http\Shapes\FillSize;
+use App\Http\Shapes\KeptView;
+use App\Http\Shapes\PressView;
+use App\Http\Shapes\StrainStep;
+use App\Models\Batch;
+use App\Models\BottleSize;
+use App\Models\LogEntry;
+use App\Models\Lot;
+use Illuminate\Support\Carbon;
+use Kettle\Desk;
+use Kettle\Diary\Stage;
+use Kettle\Diary\Timetable;
+use Kettle\Infusion\Straining;
+use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Kind;
+use Kettle\Recipe\Bench;
+use Kettle\Stores\LotCheck;
+use Kettle\Stores\LotKind;
+use Kettle\Vessel\BestFilling;
+
+/** A batch at the press, in a cook's words. */
+final readonly class PressWords
+{
+    public function __construct(
+        private PlanFacts $plan,
+        private History $history,
+        private Kitchens $kitchens,
+        private Bench $bench,
+        private Desk $desk,
+        private KeptOil $kept,
+        private YieldWords $yields,
+        private CautionWords $cautions,
+        private Times $times,
+    ) {
+    }
+
+    /** @param  ?LogEntry  $strained the line of the logbook that stands */
+    public function of(Batch $batch, ?LogEntry $strained): PressView
+    {
+        $expected = $this->plan->expected($batch);
+        $ml = $batch->strained_ml === null ? null : (float) $batch->strained_ml;
+        $text = fn (string $key): ?string => is_string($strained?->data[$key] ?? null) ? $strained->data[$key] : null;
+        $settledAt = $batch->strained_at?->copy()->addHours(Timetable::SETTLE_HOURS);
+        $straining = $this->straining($batch);
+        $planned = $this->plan->way($batch);
+        $way = $text('way') ?? $straining->way($planned);
+        $plain = fn (float $of): string => AmountWriter::plain($of, Kind::Volume);
+        $lost = $ml === null ? 0.0 : $ml - $batch->toBottleMl();
+
+        return new PressView(
+            expected: $plain($expected['value']),
+            expected_range: $plain($expected['low']).' to '.$plain($expected['high']),
+            low_ml: $expected['low'],
+            expected_ml: $expected['value'],
+            high_ml: $expected['high'],
+            oil_in_ml: $this->plan->number($batch, 'oil_volume'),
+            strained_ml: $ml,
+            strained: $ml === null ? null : $plain($ml),
+            typed: $text('typed'),
+            verdict: $text('verdict'),
+            says: $text('says'),
+            way: $way,
+            planned_way: $planned,
+            filter: $straining->filter($way),
+            steps: array_map(fn (array $step) => new StrainStep($step['id'], $step['says'], $step['why']), $straining->steps($way)),
+            signs: $batch->stage === Stage::Steeping ? $this->signs($batch, $straining) : [],
+            filters: self::choices(Straining::FILTERS),
+            spent_choices: self::choices(Straining::SPENT),
+            spent_text: $this->spent($batch, $strained),
+            odd: $ml !== null && $this->yields->isOdd($batch),
+            form: $this->plan->uptakeKey($batch),
+            settled_at: $settledAt === null ? null : $this->times->due($settledAt),
+            settled: $settledAt !== null && $settledAt->isPast(),
+            to_bottle: $ml === null ? null : $plain($batch->toBottleMl()),
+            poured_lost: $lost > 0.05 ? $plain($lost) : null,
+            sizes: in_array($batch->stage, [Stage::Settling, Stage::Poured], true) ? $this->sizes() : [],
+            left: $batch->left_ml === null ? null : $plain((float) $batch->left_ml),
+            asks: $batch->stage === Stage::Bottled ? array_map(fn (array $ask) => new AskView($ask['id'], $ask['asks'], array_map(
+                fn (array $answer) => new AnswerChoice($answer['id'], $answer['says']), $ask['answers'],
+            )), LotCheck::asks(LotCheck::BOTTLED, $this->bench->tables())) : [],
+        );
+    }
+
+    public function kept(Batch $batch): KeptView
+    {
+        $as = $batch->keptAs();
+        $course = $this->history->course($batch);
+        $table = $this->bench->tables()->table('keeping');
+        $rows = fn (string $list): array => array_map(fn ($row) => new Choice($row->text('id'), $row->text('name')), array_values($table->rows($list)));
+        $figure = $this->bench->figure($this->kept->keeping($batch, $course, $as)->figure(), $this->kitchens->plain());
+
+        return new KeptView(
+            $as['place'], $as['glass'], $as['antioxidant'], $as['where'], $figure,
+            $batch->use_by === null ? null : $this->times->logged($batch->use_by), $rows('places'), $rows('glass'), $rows('antioxidants'),
+        );
+    }
+
+    /**
+     * @param  list<array{size: string, count: int}>  $fixed
+     * @param  bool  $fromStores whether no more are filled than Stores has, of the sizes that are counted there
+     */
+    public function filling(Batch $batch, array $fixed, bool $fromStores, ?string $vitaminE): FillingView
+    {
+        $fixedBySize = array_column($fixed, 'count', 'size');
+        $sizes = $this->sizes();
+        // The most that are weighed against each other: those that are wished for, then those that are there.
+        usort($sizes, fn (FillSize $a, FillSize $b) => [$fixedBySize[$b->size] ?? 0, $b->stock ?? 1, $b->capacity_ml] <=> [$fixedBySize[$a->size] ?? 0, $a->stock ?? 1, $a->capacity_ml]);
+        $sizes = array_slice($sizes, 0, BestFilling::MOST_SIZES);
+        $kitchen = $this->kitchens->plain();
+        $answer = $this->desk->press($kitchen)->bottle([
+            'oil_ml' => $batch->toBottleMl(), 'g_per_ml' => $this->plan->density($batch)->gramsPerMl, 'vitamin_e' => $vitaminE,
+            'sizes' => array_map(fn (FillSize $size) => [
+                'id' => $size->size, 'capacity_ml' => $size->capacity_ml, 'fixed' => $fixedBySize[$size->size] ?? 0,
+                'stock' => $fromStores && $size->stock !== null ? max($size->stock, $fixedBySize[$size->size] ?? 0) : null,
+            ], $sizes),
+        ]);
+        $called = array_column(array_map(fn (FillSize $size) => ['id' => $size->size, 'called' => $size->called], $sizes), 'called', 'id');
+        $offers = array_map(function (array $offer) use ($called): FillOffer {
+            $lines = array_map(fn (array $line) => new FillLine($line['id'], $called[$line['id']], $line['capacity_ml'], $line['count']), $offer['bottles']);
+
+            return new FillOffer(
+                $offer['id'], implode(', ', array_map(fn (FillLine $line) => $line->count.' × '.$line->called, $lines)), $lines, AmountWriter::plain($offer['left_ml'], Kind::Volume),
+            );
+        }, $answer['offers']);
+        $months = $this->kept->keeping($batch, $this->history->course($batch), $batch->keptAs())->months;
+
+        return new FillingView($offers, $answer['vitamin_e'], $answer['rosemary'], $months > $this->bench->tables()->table('keeping')->row('vitamin_e')->row('when_months')->number('value'));
+    }
+
+    private function straining(Batch $batch): Straining
+    {
+        $facts = $this->cautions->facts($batch);
+        /** @var list<array{form: string}> $herbs */
+        $herbs = $batch->plan['herbs'] ?? [$batch->plan['herb']];
+        $room = $this->kitchens->plain()->roomC;
+        $hard = array_filter($this->plan->blend($batch)->shares(), fn (array $oil) => $oil['carrier']->setsBelowC > $room);
+
+        return new Straining(
+            array_intersect(array_column($herbs, 'form'), ['powder', 'tea-bag']) !== [], $facts->has('state:wet'), $facts->has('heated'), $hard !== [],
+            $facts->has('trait:staining') || $facts->has('trait:burning'), KeptOil::way($batch), $batch->purpose === 'kitchen',
+        );
+    }
+
+    /** @return list<DoneSign> */
+    private function signs(Batch $batch, Straining $straining): array
+    {
+        $course = $this->history->course($batch);
+        $hours = is_numeric($batch->plan['method']['hours'] ?? null) ? (float) $batch->plan['method']['hours'] : 0.0;
+        $looks = array_filter($this->history->standing($batch), fn (LogEntry $entry) => $entry->kind === 'look');
+
+        return array_map(function (array $sign) use ($batch, $course, $hours, $looks): DoneSign {
+            [$known, $evidence] = match ($sign['id']) {
+                'time' => $this->time($batch, $course->warmed->hours(), $hours),
+                'colour' => [null, $looks === [] ? 'nobody has written down a look' : count($looks).(count($looks) === 1 ? ' look' : ' looks').' at it; see the curve on its page'],
+                default => [null, ''],
+            };
+
+            return new DoneSign($sign['id'], $sign['says'], $known, $evidence);
+        }, $straining->signs());
+    }
+
+    /** @return array{bool, string} */
+    private function time(Batch $batch, float $had, float $hours): array
+    {
+        if (($batch->shelf['heated'] ?? false) === true) {
+            return [$had >= $hours - 0.05, StoveWords::hours($had).' of '.AmountWriter::span($hours).' had'];
+        }
+        $days = $batch->filled_at === null ? 0 : $this->times->daysBetween($batch->filled_at, Carbon::now());
+
+        return [$batch->strain_at->copy()->startOfDay()->isPast(), sprintf('day %d of %d', $days, (int) round($hours / 24))];
+    }
+
+    private function spent(Batch $batch, ?LogEntry $strained): ?string
+    {
+        $g = $strained?->data['spent_g'] ?? null;
+        $to = $strained?->data['spent_to'] ?? null;
+        $words = [];
+        if (is_numeric($g)) {
+            // What it weighs more than the dry herb did is oil, about: some water may have gone into the oil or away.
+            $oil = max(0.0, (float) $g - $this->plan->dryG($batch)) / $this->plan->density($batch)->gramsPerMl;
+            $words[] = sprintf('The spent herb weighs %s, so about %s of oil is in it.', AmountWriter::plain((float) $g, Kind::Mass), AmountWriter::plain($oil, Kind::Volume));
+        }
+        if (is_string($to) && isset(Straining::SPENT[$to])) {
+            $words[] = 'It went '.Straining::SPENT[$to].'.';
+        }
+
+        return $words === [] ? null : implode(' ', $words);
+    }
+
+    /** @return list<FillSize> of the house, smallest first */
+    private function sizes(): array
+    {
+        $stock = Lot::query()->where('kind', LotKind::Bottle)->where('material', '!=', '')->groupBy('material')->selectRaw('material, SUM(`left`) AS there')->pluck('there', 'material');
+
+        return array_values(BottleSize::query()->orderBy('capacity_ml')->get()->map(
+            fn (BottleSize $size) => new FillSize($size->uid, $size->called, (float) $size->capacity_ml, isset($stock[$size->uid]) ? (int) $stock[$size->uid] : null),
+        )->all());
+    }
+
+    /**
+     * @param  array<string, string>  $of
+     * @return list<Choice>
+     */
+    private static function choices(array $of): array
+    {
+        return array_map(fn (string $id, string $name) => new Choice($id, $name), array_keys($of), array_values($of));
+    }
+}

@@ -1,0 +1,90 @@
+<?php
+
+namespace App\Words;
+
+use App\House\Kitchens;
+use App\Http\Shapes\YieldLine;
+use App\Http\Shapes\YieldStep;
+use App\Http\Shapes\YieldView;
+use App\Models\Batch;
+use App\Models\BatchYield;
+use Kettle\Infusion\Uptake;
+use Kettle\Infusion\UptakeSeen;
+use Kettle\Infusion\YieldHistory;
+use Kettle\Material\Cupboard;
+use Kettle\Material\Tables;
+use Kettle\Recipe\Bench;
+
+/** What the house has learned of the oil its herbs keep. */
+final readonly class YieldWords
+{
+    public function __construct(private Tables $tables, private Kitchens $kitchens, private Bench $bench)
+    {
+    }
+
+    /** @return list<YieldLine> every form and way there are batches of */
+    public function lines(): array
+    {
+        $rows = BatchYield::query()->groupBy('form', 'way')->orderBy('form')->orderBy('way')->toBase()
+            ->selectRaw('form, way, COUNT(*) AS many, SUM(1 / variance) AS weight, SUM(uptake / variance) AS weighted')->get();
+
+        return array_values($rows->map(fn (object $row) => $this->line(
+            (string) $row->form, (string) $row->way, UptakeSeen::sums((int) $row->many, (float) $row->weight, (float) $row->weighted),
+        ))->all());
+    }
+
+    /** How one figure narrowed; of very many batches the last are drawn, from what all together say. */
+    public function view(string $form, string $way): YieldView
+    {
+        $rows = BatchYield::query()->where('form', $form)->where('way', $way)->orderBy('strained_at')->orderBy('id')->with('batch:id,house_id,uid,code')->get();
+        $history = (new YieldHistory($this->tables))->of($way, array_values($rows->map(fn (BatchYield $row) => [
+            'id' => (string) $row->id, 'oil_ml' => (float) $row->oil_ml, 'out_ml' => (float) $row->out_ml, 'dry_g' => (float) $row->dry_g,
+        ])->all()));
+        $batches = $rows->keyBy('id');
+
+        return new YieldView($this->line($form, $way, self::seen($rows->all())), array_map(fn (array $step) => new YieldStep(
+            $batches[(int) $step['id']]->batch->uid ?? '', $batches[(int) $step['id']]->batch->code ?? '', $step['uptake'], round($step['mean'], 3), round($step['low'], 3), round($step['high'], 3), $step['odd'],
+        ), $history['steps']));
+    }
+
+    /** Whether a batch is odd beside the house's others of its form and way. */
+    public function isOdd(Batch $batch): bool
+    {
+        $mine = BatchYield::query()->where('batch_id', $batch->id)->first();
+        if ($mine === null) {
+            return false;
+        }
+        $prior = Uptake::by($mine->way, $this->tables)->mlPerGram;
+        $others = $this->kitchens->seen($mine->form, $mine->way)->without($mine->uptake, $mine->variance);
+
+        return UptakeSeen::isOdd($mine->uptake, $mine->variance, $others->posterior($prior, $this->tables), $this->tables);
+    }
+
+    /** @param  array<BatchYield>  $rows */
+    private static function seen(array $rows): UptakeSeen
+    {
+        return array_reduce($rows, fn (UptakeSeen $seen, BatchYield $row) => $seen->with($row->uptake, $row->variance), UptakeSeen::none());
+    }
+
+    private function line(string $form, string $way, UptakeSeen $seen): YieldLine
+    {
+        $prior = Uptake::by($way, $this->tables);
+        $now = $prior->after($seen, $this->tables);
+        $name = self::formName($form, $this->bench->cupboard());
+
+        return new YieldLine(
+            $form, $name, $way, $seen->batches, round($now->mlPerGram, 3), round(max(0.0, $now->mlPerGram - Uptake::NINE_IN_TEN * $now->sd), 3), round($now->mlPerGram + Uptake::NINE_IN_TEN * $now->sd, 3), $prior->mlPerGram,
+            $seen->batches === 0
+                ? sprintf('%s, %s: no batch of it yet. The usual is %.1f mL left in each gram.', ucfirst($name), $way, $prior->mlPerGram)
+                : sprintf('%s, %s: %.2f mL stays in each gram here, by %s; the usual is %.1f.', ucfirst($name), $way, $now->mlPerGram, $seen->batches === 1 ? 'one batch' : $seen->batches.' batches', $prior->mlPerGram),
+        );
+    }
+
+    public static function formName(string $key, Cupboard $cupboard): string
+    {
+        $wet = str_ends_with($key, ', wet');
+        $form = $cupboard->forms()[$wet ? substr($key, 0, -5) : $key] ?? null;
+
+        return $form === null ? $key : ($wet ? $form->plain.', wilted or fresh' : $form->name);
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Diary;
+
+/** When bottled oil is smelled and looked at again, and when it is to be gone. */
+final readonly class Upkeep
+{
+    /**
+     * @param  \DateTimeImmutable  $until its best-before, or the moment it must be used by
+     * @param  bool  $useBy whether it is thrown away then, whatever it smells of
+     */
+    public function __construct(
+        private \DateTimeImmutable $until,
+        private int $firstDays,
+        private int $everyDays,
+        private bool $useBy = false,
+    ) {
+    }
+
+    /**
+     * A week after bottling, when water shows; then every so often; and on the last day.
+     *
+     * @param  ?\DateTimeImmutable  $last when it was last smelled
+     * @return ?array{Step, \DateTimeImmutable} null when the last day was seen to
+     */
+    public function next(\DateTimeImmutable $bottledAt, ?\DateTimeImmutable $last, Presence $presence): ?array
+    {
+        if ($this->useBy) {
+            return [Step::UseUp, $presence->nextAwake($this->until)];
+        }
+        if ($last !== null && $last->setTime(0, 0) >= $this->until->setTime(0, 0)) {
+            return null;
+        }
+        $due = $last === null ? $bottledAt->modify("+{$this->firstDays} days") : $last->modify("+{$this->everyDays} days");
+
+        return [Step::Smell, $presence->midMorning(min($due, $this->until))];
+    }
+}

@@ -1,0 +1,75 @@
+import { useState } from 'react'
+import { Link, useSearchParams } from 'react-router'
+import { type Shape, useHouseId, useOfHouse } from '../api/hooks'
+import { Field } from '../parts/Field'
+import { Trouble, Waiting } from '../parts/Notice'
+
+const KINDS = [
+  { id: 'plant', name: 'Plants' },
+  { id: 'oil', name: 'Oils' },
+  { id: 'method', name: 'Methods' },
+  { id: 'caution', name: 'Cautions' },
+  { id: 'fault', name: 'Faults' },
+]
+
+/** What is known of plants, oils, methods, cautions and faults. */
+export default function Almanac() {
+  const house = useHouseId()
+  const [query, setQuery] = useSearchParams()
+  const kind = KINDS.find((each) => each.id === query.get('kind'))?.id ?? 'plant'
+  const [typed, setTyped] = useState('')
+  const list = useOfHouse<Shape<'AlmanacList'>>(`/almanac?kind=${kind}`, { stale: 600_000 })
+  const low = typed.trim().toLowerCase()
+  const entries = (list.data?.entries ?? []).filter((entry) =>
+    `${entry.name} ${entry.says}`.toLowerCase().includes(low),
+  )
+  return (
+    <div className="flex flex-col gap-5">
+      <header className="flex flex-wrap items-end justify-between gap-4">
+        <h1 className="text-3xl">Almanac</h1>
+        <div className="flex flex-wrap gap-x-5 font-semibold">
+          <Link className="flex min-h-11 items-center underline" to={`/h/${house}/almanac/what-is-wrong`}>
+            What is wrong with it?
+          </Link>
+          <Link className="flex min-h-11 items-center underline" to={`/h/${house}/almanac/yields`}>
+            What this house has learned
+          </Link>
+        </div>
+      </header>
+      <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
+        <nav aria-label="Kinds" className="border-rim flex flex-wrap gap-1 border-b-[3px]">
+          {KINDS.map((each) => (
+            <button
+              key={each.id}
+              type="button"
+              aria-current={each.id === kind ? 'page' : undefined}
+              className={`min-h-11 px-4 max-sm:px-2.5 ${each.id === kind ? 'bg-rim text-on-rim font-semibold' : 'text-soft'}`}
+              onClick={() => setQuery({ kind: each.id }, { replace: true })}
+            >
+              {each.name}
+            </button>
+          ))}
+        </nav>
+        <div className="w-64 max-sm:w-full">
+          <Field label="Look for" type="search" value={typed} onChange={(e) => setTyped(e.target.value)} />
+        </div>
+      </div>
+      {list.isError ? <Trouble problem={list.error} /> : null}
+      {list.data ? (
+        <ul className="columns-1 gap-x-10 sm:columns-2 lg:columns-3">
+          {entries.map((entry) => (
+            <li key={entry.key} className="border-line break-inside-avoid border-b">
+              <Link to={`/h/${house}/almanac/${entry.kind}/${entry.key}`} className="flex flex-col py-2">
+                <strong>{entry.name}</strong>
+                <span className="text-soft line-clamp-2">{entry.says}</span>
+              </Link>
+            </li>
+          ))}
+          {entries.length === 0 ? <li>Nothing here goes by that name.</li> : null}
+        </ul>
+      ) : list.isError ? null : (
+        <Waiting what="the Almanac" />
+      )}
+    </div>
+  )
+}

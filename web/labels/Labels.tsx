@@ -1,0 +1,273 @@
+import { useState } from 'react'
+import { useParams } from 'react-router'
+import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
+import { usePart } from '../frame/part'
+import { ButtonLink, FileLink } from '../parts/Button'
+import { CautionLine } from '../parts/Cautions'
+import { Field, Select } from '../parts/Field'
+import { Notice, Trouble, Waiting } from '../parts/Notice'
+
+type Page = Shape<'LabelPage'>
+type Set = { size: string; start: number; names: Page['names']; fields: string[]; words: string }
+
+/** A batch's labels: which sheet, from where, what stands on them, and what would come out. */
+export default function Labels() {
+  const { batch: id = '' } = useParams()
+  const page = useOfHouse<Page>(`/batches/${id}/label`)
+  if (page.isError && !page.data) return <Trouble problem={page.error} />
+  if (!page.data) return <Waiting what="the labels" />
+  return <LabelBench id={id} page={page.data} />
+}
+
+function LabelBench({ id, page }: { id: string; page: Page }) {
+  const house = useHouseId()
+  const { works } = usePart()
+  const [words, setWords] = useState(page.words)
+  const [start, setStart] = useState(String(page.start))
+  const write = useWrite<Page>()
+  const path = `/api/houses/${house}/batches/${id}`
+  const size = page.sizes.find((each) => each.id === page.size)
+  const each = size ? size.columns * size.rows : 1
+  const set = (change: Partial<Set>) =>
+    write.mutate({
+      method: 'PUT',
+      path: `/houses/${house}/batches/${id}/label`,
+      body: {
+        version: page.version,
+        size: page.size,
+        start: page.start,
+        names: page.names,
+        fields: page.fields.filter((field) => field.on).map((field) => field.id),
+        words: page.words,
+        ...change,
+      },
+    })
+  // The picture is made anew when what stands on the label changes.
+  const printed = `${path}/labels.png?v=${page.version}`
+  return (
+    <div className="flex flex-col gap-6">
+      <header className="no-print flex flex-wrap items-end justify-between gap-4">
+        <div>
+          <h1 className="text-3xl">Labels</h1>
+          <p className="text-lg">{page.lines.find((line) => line.id === 'title')?.text}</p>
+        </div>
+        <div className="flex flex-wrap gap-2">
+          {page.bottles > 0 ? (
+            <FileLink look="strong" href={`${path}/labels.pdf`}>
+              Bottle labels, PDF
+            </FileLink>
+          ) : null}
+          <FileLink href={`${path}/tag.pdf`}>Jar tag, PDF</FileLink>
+          <ButtonLink to={`/h/${house}/batch/${id}`}>Back to the batch</ButtonLink>
+        </div>
+      </header>
+      <div className="border-line grid gap-x-8 gap-y-8 border-t pt-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)]">
+        <section aria-label="What it looks like" className="flex flex-col gap-4">
+          {size ? <LabelDrawing page={page} code={`${path}/code.svg`} size={size} /> : null}
+          {page.warnings.map((warning) => (
+            <Notice key={warning} rank="care">
+              {warning}
+            </Notice>
+          ))}
+          {size?.paper === 'roll' && page.bottles > 0 ? (
+            <figure className="flex flex-col gap-1">
+              <img
+                src={printed}
+                alt="The strip of labels the simulated printer gives"
+                className="border-line max-h-96 self-start border"
+              />
+              <figcaption className="text-soft">
+                What the simulated label printer gives: 203 dots to the inch, black or nothing.
+              </figcaption>
+            </figure>
+          ) : null}
+          <h2 className="column-head font-text text-base">What such labels usually carry</h2>
+          <ul>
+            {page.checklist.map((line) => (
+              <li key={line.says} className="border-line flex gap-3 border-b py-1.5">
+                <span aria-hidden className="w-5 font-semibold">
+                  {line.there ? '✓' : '–'}
+                </span>
+                <span>
+                  {line.says}
+                  <span className="sr-only">{line.there ? ', is on it' : ', is not on it'}</span>
+                  <span className="text-soft block">{line.source}</span>
+                </span>
+              </li>
+            ))}
+          </ul>
+          <p className="text-soft">A help to remember, no more: the rules of your own country come first.</p>
+        </section>
+        <section aria-label="How it is set" className="flex flex-col gap-4">
+          {works ? (
+            <>
+              <div className="grid gap-4 sm:grid-cols-[2fr_1fr]">
+                <Select
+                  label="Sheet or roll"
+                  choices={page.sizes.filter((choice) => choice.paper !== 'tag')}
+                  value={page.size}
+                  disabled={write.isPending}
+                  onChange={(event) => {
+                    setStart('1')
+                    set({ size: event.target.value, start: 1 })
+                  }}
+                />
+                {each > 1 ? (
+                  <Field
+                    label="First free label"
+                    type="number"
+                    min={1}
+                    max={each}
+                    value={start}
+                    fault={write.error?.about('start')}
+                    onChange={(event) => setStart(event.target.value)}
+                    onBlur={() => (Number(start) === page.start ? undefined : set({ start: Number(start) || 0 }))}
+                  />
+                ) : null}
+              </div>
+              {size && each > 1 ? (
+                <UsedSheet
+                  size={size}
+                  start={page.start}
+                  bottles={page.bottles}
+                  choose={(place) => {
+                    setStart(String(place))
+                    set({ start: place })
+                  }}
+                />
+              ) : null}
+              <fieldset className="flex flex-wrap gap-x-6">
+                <legend className="font-semibold">Ingredients are named</legend>
+                {(['cook', 'inci'] as const).map((names) => (
+                  <label key={names} className="flex min-h-11 items-center gap-3">
+                    <input
+                      type="radio"
+                      name="names"
+                      className="size-5"
+                      checked={page.names === names}
+                      onChange={() => set({ names })}
+                    />
+                    {names === 'cook' ? 'as a cook says them' : 'by their INCI names'}
+                  </label>
+                ))}
+              </fieldset>
+              <fieldset>
+                <legend className="font-semibold">What stands on it</legend>
+                {page.fields.map((field) => (
+                  <label key={field.id} className="border-line flex min-h-11 items-start gap-3 border-b py-1.5">
+                    <input
+                      type="checkbox"
+                      className="mt-0.5 size-5 shrink-0"
+                      checked={field.on}
+                      onChange={(event) =>
+                        set({
+                          fields: event.target.checked
+                            ? [...page.fields.filter((each_) => each_.on).map((each_) => each_.id), field.id]
+                            : page.fields.filter((each_) => each_.on && each_.id !== field.id).map((each_) => each_.id),
+                        })
+                      }
+                    />
+                    <span>
+                      {field.name}
+                      {field.text ? <span className="text-soft block">{field.text}</span> : null}
+                    </span>
+                  </label>
+                ))}
+              </fieldset>
+              <Field
+                label="Your own line"
+                hint="such as who made it, and where to write to"
+                maxLength={300}
+                value={words}
+                fault={write.error?.about('words')}
+                onChange={(event) => setWords(event.target.value)}
+                onBlur={() => (words === page.words ? undefined : set({ words }))}
+              />
+              {write.error && !write.error.about('words') && !write.error.about('start') ? (
+                <Trouble problem={write.error} />
+              ) : null}
+            </>
+          ) : null}
+          {page.cautions.map((caution) => (
+            <CautionLine key={caution.id} caution={caution} />
+          ))}
+        </section>
+      </div>
+    </div>
+  )
+}
+
+/** One label as its words will stand, at twice its size. */
+function LabelDrawing({ page, code, size }: { page: Page; code: string; size: Shape<'LabelSize'> }) {
+  const title = page.lines.find((line) => line.id === 'title')?.text
+  const batch = page.lines.find((line) => line.id === 'code')?.text
+  const net = page.fields.find((field) => field.id === 'net')?.on && page.bottles > 0
+  return (
+    <article
+      aria-label="The label"
+      className={`relative max-w-full overflow-hidden border border-gray-400 bg-white leading-tight text-black ${size.round ? 'rounded-full' : ''}`}
+      style={{
+        width: `${Math.min(size.w_mm * 2, 150)}mm`,
+        aspectRatio: `${size.w_mm} / ${size.h_mm}`,
+        padding: size.round ? '12%' : '2.2%',
+        fontSize: size.h_mm < 32 ? '9pt' : '10.5pt',
+      }}
+    >
+      {batch ? (
+        <div className="float-right ml-2 text-center font-bold" style={{ width: '22%' }}>
+          <img src={code} alt={`Code that opens batch ${batch}`} className="w-full" />
+          {batch}
+        </div>
+      ) : null}
+      <p className="font-bold" style={{ fontSize: '1.3em' }}>
+        {title}
+      </p>
+      {net ? <p className="font-bold">net amount, no. 1 to {page.bottles}</p> : null}
+      {page.lines
+        .filter((line) => line.id !== 'title' && line.id !== 'code')
+        .map((line) => (
+          <p key={line.id}>{line.text}</p>
+        ))}
+    </article>
+  )
+}
+
+/** The sheet to scale: labels gone, labels to be printed, labels that stay. Press one to begin there. */
+function UsedSheet({
+  size,
+  start,
+  bottles,
+  choose,
+}: {
+  size: Shape<'LabelSize'>
+  start: number
+  bottles: number
+  choose: (place: number) => void
+}) {
+  const places = Array.from({ length: size.columns * size.rows }, (_, index) => index + 1)
+  return (
+    <div>
+      <p className="font-semibold">Begin at</p>
+      <div
+        className="border-line grid w-44 gap-[2px] border p-1"
+        style={{ gridTemplateColumns: `repeat(${size.columns}, 1fr)` }}
+      >
+        {places.map((place) => {
+          const printed = place >= start && place < start + bottles
+          return (
+            <button
+              key={place}
+              type="button"
+              aria-label={`Begin at label ${place}${place < start ? ', used' : ''}`}
+              aria-pressed={place === start}
+              className={`min-h-6 border text-center ${size.round ? 'rounded-full' : ''} ${printed ? 'bg-rim border-rim text-on-rim' : place < start ? 'border-line text-soft line-through' : 'border-soft'}`}
+              onClick={() => choose(place)}
+            >
+              {place}
+            </button>
+          )
+        })}
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,84 @@
+import { useState } from 'react'
+import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
+import { Button } from './Button'
+import { Notice, Trouble, Waiting } from './Notice'
+
+const KEEP: Record<string, string> = { keep: 'note', 'use-soon': 'care', 'discard-if-eaten': 'care', discard: 'stop' }
+
+/** From what is seen to what is likely wrong; of a batch, with what its own records say. */
+export function Faults({
+  batch,
+  onNote,
+}: {
+  batch?: string
+  onNote?: ((signs: string[], discard: boolean) => void) | undefined
+}) {
+  const house = useHouseId()
+  const list = useOfHouse<Shape<'FaultSigns'>>('/faults', { stale: Infinity })
+  const [signs, setSigns] = useState<string[]>([])
+  const find = useWrite<Shape<'FaultsFound'>>()
+  if (list.isError && !list.data) return <Trouble problem={list.error} />
+  if (!list.data) return <Waiting what="the signs" />
+  const found = find.data
+  return (
+    <div className="flex flex-col gap-4">
+      <form
+        className="flex flex-col gap-3"
+        onSubmit={(event) => {
+          event.preventDefault()
+          find.mutate({ path: `/houses/${house}${batch ? `/batches/${batch}` : ''}/faults`, body: { signs } })
+        }}
+      >
+        <fieldset className="grid gap-x-6 sm:grid-cols-2">
+          <legend className="font-semibold">What do you see or smell?</legend>
+          {list.data.signs.map((sign) => (
+            <label key={sign.id} className="border-line flex min-h-11 items-center gap-3 border-b py-1">
+              <input
+                type="checkbox"
+                className="size-5 shrink-0"
+                checked={signs.includes(sign.id)}
+                onChange={(event) => {
+                  setSigns(event.target.checked ? [...signs, sign.id] : signs.filter((each) => each !== sign.id))
+                  find.reset()
+                }}
+              />
+              {sign.says}
+            </label>
+          ))}
+        </fieldset>
+        <Trouble problem={find.error} />
+        <Button type="submit" look="strong" className="self-start" disabled={find.isPending || signs.length === 0}>
+          What is it?
+        </Button>
+      </form>
+      {found ? (
+        <div className="flex flex-col gap-4" role="status">
+          <Notice rank={KEEP[found.keep] ?? 'care'}>{found.says}</Notice>
+          <ol className="flex flex-col gap-4">
+            {found.causes.map((cause) => (
+              <li key={cause.id} className="border-line flex flex-col gap-1 border-t pt-3">
+                <p className="text-lg">
+                  <strong>{cause.name.charAt(0).toUpperCase() + cause.name.slice(1)}</strong>{' '}
+                  <span className="text-soft">{cause.likely}</span>
+                </p>
+                {cause.for.length > 0 ? <p>For it: {cause.for.join(' ')}</p> : null}
+                {cause.against.length > 0 ? <p>Against it: {cause.against.join(' ')}</p> : null}
+                <p>
+                  <strong>Test.</strong> {cause.test}
+                </p>
+                <p>
+                  <strong>Do.</strong> {cause.do}
+                </p>
+              </li>
+            ))}
+          </ol>
+          {onNote ? (
+            <Button className="self-start" onClick={() => onNote(signs, found.keep === 'discard')}>
+              Enter it in the logbook
+            </Button>
+          ) : null}
+        </div>
+      ) : null}
+    </div>
+  )
+}

@@ -1,0 +1,79 @@
+import { useEffect, useState } from 'react'
+import { type Shape, useOfHouse, useWrite, useHouseId } from '../api/hooks'
+import { Button } from '../parts/Button'
+import { Trouble } from '../parts/Notice'
+
+type Takes = { tare: (text: string) => void; gross: (text: string) => void; spent: (text: string) => void }
+
+/** The simulated scale: something is put on it, it steadies, and what it shows goes into the field it is for. */
+export function Scale({ batch, takes, weighed }: { batch: string; takes: Takes; weighed: () => void }) {
+  const [open, setOpen] = useState(false)
+  return (
+    <details open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary className="min-h-11 py-2 font-semibold">Weigh on the simulated scale</summary>
+      {open ? <OnScale batch={batch} takes={takes} weighed={weighed} /> : null}
+    </details>
+  )
+}
+
+function OnScale({ batch, takes, weighed }: { batch: string; takes: Takes; weighed: () => void }) {
+  const house = useHouseId()
+  const scale = useOfHouse<Shape<'ScaleView'>>('/scale')
+  const put = useWrite<Shape<'ScaleView'>>()
+  const { refetch } = scale
+  const shown = scale.data
+  const unsteady = shown !== undefined && !shown.stable && shown.on !== ''
+  useEffect(() => {
+    if (!unsteady) return undefined
+    const timer = setInterval(() => void refetch(), 400)
+    return () => clearInterval(timer)
+  }, [unsteady, refetch])
+  const does = (what: string) => put.mutate({ path: `/houses/${house}/scale`, body: { do: what, batch } })
+  const ready = shown?.stable === true && shown.grams !== null
+  return (
+    <div className="border-line flex flex-col gap-3 border-t pt-3">
+      <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
+        <output className="figures text-4xl font-semibold" aria-live="polite">
+          {shown?.text ?? '…'}
+        </output>
+        <span className="text-soft">
+          {shown?.on ? shown.on : 'nothing on it'}
+          {unsteady ? ', not steady yet' : ''}
+        </span>
+      </div>
+      <div className="flex flex-wrap gap-2">
+        <Button onClick={() => does('jug')}>Empty jug on</Button>
+        <Button onClick={() => does('oil')}>Oil into the jug</Button>
+        <Button onClick={() => does('spent')}>Spent herb on</Button>
+        <Button onClick={() => does('tare')}>Tare</Button>
+        <Button look="quiet" onClick={() => does('off')}>
+          All off
+        </Button>
+      </div>
+      <div className="flex flex-wrap gap-2">
+        <Button
+          disabled={!ready}
+          onClick={() => {
+            takes.tare(shown?.text ?? '')
+            weighed()
+          }}
+        >
+          It is the empty jug
+        </Button>
+        <Button
+          disabled={!ready}
+          onClick={() => {
+            takes.gross(shown?.text ?? '')
+            weighed()
+          }}
+        >
+          It is jug and oil
+        </Button>
+        <Button disabled={!ready} onClick={() => takes.spent(shown?.text ?? '')}>
+          It is the spent herb
+        </Button>
+      </div>
+      <Trouble problem={put.error ?? scale.error} />
+    </div>
+  )
+}

@@ -1,0 +1,204 @@
+import { useState } from 'react'
+import { type Shape, useBatchWrite, useHouseId } from '../api/hooks'
+import { usePart } from '../frame/part'
+import { Button } from '../parts/Button'
+import { Cautions } from '../parts/Cautions'
+import { Area, Field, Select } from '../parts/Field'
+import { useKept } from '../parts/kept'
+import { Trouble } from '../parts/Notice'
+import { Scale } from './Scale'
+import { YieldBar } from './YieldBar'
+
+const WAYS = [
+  { id: 'drained', name: 'drained' },
+  { id: 'squeezed', name: 'squeezed' },
+  { id: 'pressed', name: 'pressed' },
+]
+
+/** Is it done, how it is strained, and what came out: one after the other. */
+export function Straining({ batch }: { batch: Shape<'BatchView'> }) {
+  const { press } = batch
+  const [seen, setSeen] = useState<string[]>(press.signs.filter((sign) => sign.known === true).map((sign) => sign.id))
+  const [done, setDone] = useState<string[]>([])
+  const toggle = (list: string[], id: string) =>
+    list.includes(id) ? list.filter((each) => each !== id) : [...list, id]
+  return (
+    <>
+      <div className="grid gap-x-8 gap-y-7 xl:grid-cols-2">
+        <section aria-labelledby="is-it-done" className="flex flex-col gap-2">
+          <h2 id="is-it-done" className="text-2xl">
+            Is it done?
+          </h2>
+          <ul>
+            {press.signs.map((sign) => (
+              <li key={sign.id}>
+                <label className="border-line flex min-h-11 items-start gap-3 border-b py-2">
+                  <input
+                    type="checkbox"
+                    className="mt-0.5 size-5 shrink-0"
+                    checked={seen.includes(sign.id)}
+                    onChange={() => setSeen(toggle(seen, sign.id))}
+                  />
+                  <span>
+                    {sign.says}
+                    {sign.evidence ? (
+                      <span className={`block ${sign.known === false ? 'text-warmth font-semibold' : 'text-soft'}`}>
+                        {sign.known === false ? `not yet: ${sign.evidence}` : sign.evidence}
+                      </span>
+                    ) : null}
+                  </span>
+                </label>
+              </li>
+            ))}
+          </ul>
+          <Cautions batch={batch} place="press" />
+        </section>
+        <section aria-labelledby="how" className="flex flex-col gap-2">
+          <h2 id="how" className="text-2xl">
+            How to strain it
+          </h2>
+          <ol>
+            {press.steps.map((step) => (
+              <li key={step.id}>
+                <label className="border-line flex min-h-11 items-start gap-3 border-b py-2">
+                  <input
+                    type="checkbox"
+                    className="mt-0.5 size-5 shrink-0"
+                    checked={done.includes(step.id)}
+                    onChange={() => setDone(toggle(done, step.id))}
+                  />
+                  <span className={done.includes(step.id) ? 'text-soft' : ''}>
+                    {step.says} <span className="text-soft block">{step.why}</span>
+                  </span>
+                </label>
+              </li>
+            ))}
+          </ol>
+        </section>
+      </div>
+      <section aria-labelledby="what-came" className="flex max-w-3xl flex-col gap-4">
+        <h2 id="what-came" className="text-2xl">
+          What came out
+        </h2>
+        <YieldBar press={press} />
+        <StrainForm batch={batch} signs={seen} />
+      </section>
+    </>
+  )
+}
+
+function StrainForm({ batch, signs }: { batch: Shape<'BatchView'>; signs: string[] }) {
+  const house = useHouseId()
+  const { works } = usePart()
+  const { press } = batch
+  const [how, setHow] = useState<'measured' | 'weighed'>('measured')
+  const [amount, setAmount] = useKept(`strain.${batch.id}`)
+  const [gross, setGross] = useKept(`strain-gross.${batch.id}`)
+  const [tare, setTare] = useKept(`strain-tare.${batch.id}`)
+  const [spent, setSpent] = useKept(`strain-spent.${batch.id}`)
+  const [note, setNote] = useKept(`strain-note.${batch.id}`)
+  const [way, setWay] = useState(press.way)
+  const [filter, setFilter] = useState(press.filter)
+  const [spentTo, setSpentTo] = useState('')
+  const write = useBatchWrite(() => {
+    for (const clear of [setAmount, setGross, setTare, setSpent, setNote]) clear('')
+  })
+  if (!works) return null
+  const fault = (field: string) => write.error?.about(field)
+  const own = ['amount', 'gross', 'tare', 'spent', 'way'].some((field) => fault(field))
+  return (
+    <form
+      className="flex flex-col gap-4"
+      onSubmit={(event) => {
+        event.preventDefault()
+        const weighed = how === 'weighed'
+        write.mutate({
+          path: `/houses/${house}/batches/${batch.id}/strain`,
+          body: {
+            amount: weighed ? '' : amount,
+            gross: weighed ? gross : null,
+            tare: weighed ? tare : null,
+            way,
+            filter,
+            spent: spent || null,
+            spent_to: spentTo || null,
+            signs,
+            note: note || null,
+          },
+        })
+      }}
+    >
+      <fieldset className="flex flex-wrap gap-x-6">
+        <legend className="font-semibold">How do you know how much it is?</legend>
+        {(['measured', 'weighed'] as const).map((each) => (
+          <label key={each} className="flex min-h-11 items-center gap-3">
+            <input type="radio" name="how" className="size-5" checked={how === each} onChange={() => setHow(each)} />
+            {each === 'measured' ? 'measured, or weighed without the jug' : 'weighed with its jug'}
+          </label>
+        ))}
+      </fieldset>
+      {how === 'measured' ? (
+        <Field
+          label="What came out"
+          placeholder="260 mL, 1 cup + 2 tbsp, or 238 g without the jug"
+          hint="Measured or weighed; a weight is turned into a volume by the oil’s own density."
+          required
+          value={amount}
+          fault={fault('amount')}
+          onChange={(e) => setAmount(e.target.value)}
+        />
+      ) : (
+        <div className="grid items-start gap-4 sm:grid-cols-2">
+          <Field
+            label="The empty jug"
+            placeholder="412 g"
+            value={tare}
+            fault={fault('tare')}
+            onChange={(e) => setTare(e.target.value)}
+          />
+          <Field
+            label="Jug and oil together"
+            placeholder="651 g"
+            required
+            value={gross}
+            fault={fault('gross')}
+            onChange={(e) => setGross(e.target.value)}
+          />
+        </div>
+      )}
+      <Scale
+        batch={batch.id}
+        takes={{ tare: setTare, gross: setGross, spent: setSpent }}
+        weighed={() => setHow('weighed')}
+      />
+      <div className="grid gap-4 sm:grid-cols-2">
+        <Select
+          label="Got out"
+          choices={WAYS}
+          value={way}
+          fault={fault('way')}
+          onChange={(e) => setWay(e.target.value)}
+        />
+        <Select label="Through" choices={press.filters} value={filter} onChange={(e) => setFilter(e.target.value)} />
+        <Field
+          label="The spent herb weighs"
+          placeholder="leave it empty if you did not weigh it"
+          value={spent}
+          fault={fault('spent')}
+          onChange={(e) => setSpent(e.target.value)}
+        />
+        <Select
+          label="It goes"
+          choices={[{ id: '', name: 'not said' }, ...press.spent_choices]}
+          value={spentTo}
+          onChange={(e) => setSpentTo(e.target.value)}
+        />
+      </div>
+      <Area label="Anything to remember" maxLength={5000} value={note} onChange={(e) => setNote(e.target.value)} />
+      {write.error && !own ? <Trouble problem={write.error} /> : null}
+      <Button type="submit" look="strong" className="self-start" disabled={write.isPending}>
+        Write it down
+      </Button>
+    </form>
+  )
+}
