@@ -59,7 +59,7 @@ Route::prefix('api')->group(function (): void {
             Route::get('diary', [DiaryController::class, 'show']);
             Route::get('diary.ics', [DiaryController::class, 'file']);
             Route::get('stove', [StoveController::class, 'index']);
-            Route::get('stove/cautions', [StoveController::class, 'cautions']);
+            Route::get('cautions', [StoveController::class, 'cautions']);
             Route::post('stove/outlook', [StoveController::class, 'outlook']);
             Route::get('stove/{session}', [StoveController::class, 'show']);
             Route::get('shelf', [ShelfController::class, 'show']);

@@ -61,6 +61,10 @@ final readonly class LabelSheet
                 $shared ??= $this->shared($pdf, $size, $layout, $address);
                 [$x, $y] = $size->at($place);
                 $pdf->printTemplate($shared, $x, $y, $size->w, $size->h);
+                // The edge stands half outside, where what is shared would be cut off.
+                $pdf->setDrawColor(190, 198, 202);
+                $pdf->setLineWidth(0.1);
+                $size->round ? $pdf->Circle($x + $size->w / 2, $y + $size->h / 2, $size->w / 2) : $pdf->Rect($x, $y, $size->w, $size->h);
                 foreach ($layout->runs as $run) {
                     if ($run['net']) {
                         self::write($pdf, $run, $x, $y, $net);
@@ -76,9 +80,6 @@ final readonly class LabelSheet
     {
         /** @phpstan-ignore argument.type, argument.type (a template may be of any size, whatever the library's notes say) */
         $shared = $pdf->startTemplate($size->w, $size->h);
-        $pdf->setDrawColor(190, 198, 202);
-        $pdf->setLineWidth(0.1);
-        $size->round ? $pdf->Circle($size->w / 2, $size->h / 2, $size->w / 2) : $pdf->Rect(0, 0, $size->w, $size->h);
         if ($layout->code['w'] > 0) {
             $pdf->write2DBarcode($address, 'QRCODE,L', $layout->code['x'], $layout->code['y'], $layout->code['w'], $layout->code['w'], ['padding' => 0]);
         }

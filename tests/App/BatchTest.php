@@ -20,10 +20,10 @@ it('takes one jar from wish to label', function () {
     $this->atHouse('POST', "{$path}/strain", ['amount' => '300 mL'])->assertOk()->assertJsonPath('stage', 'settling')->assertJsonPath('press.verdict', 'as expected');
     Carbon::setTestNow('2026-12-23T13:00:00Z');
     $this->atHouse('POST', "{$path}/tasks", ['task' => 'decant', 'outcome' => 'done'])->assertOk()->assertJsonPath('stage', 'poured');
-    $view = $this->atHouse('GET', $path)->json();
-    $wanted = array_values(array_filter(array_map(fn ($line) => ['size' => $line['size'], 'count' => $line['count']], $view['press']['suggested']), fn ($l) => $l['count'] > 0));
+    $offer = $this->atHouse('POST', "{$path}/filling", [])->assertOk()->json('offers.0.bottles');
+    $wanted = array_map(fn ($line) => ['size' => $line['size'], 'count' => $line['count']], $offer);
     $done = $this->atHouse('POST', "{$path}/bottle", ['bottles' => $wanted])->assertOk()->assertJsonPath('stage', 'bottled');
-    expect($done->json('bottles'))->toHaveCount(2)->and($done->json('tasks'))->toBe([])
+    expect($done->json('bottles'))->toHaveCount(2)->and(array_column($done->json('tasks'), 'step'))->toBe(['smell'])
         ->and(array_column($done->json('label'), 'text', 'id'))->toMatchArray(['title' => 'Marshmallow root oil', 'best_before' => 'Best before 22 Jun 2027', 'code' => '26-001']);
     $this->atHouse('GET', '/shelf')->assertJsonPath('parts.2.jars.0.code', '26-001');
 });

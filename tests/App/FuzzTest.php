@@ -34,7 +34,7 @@ it('answers no write with a fault of its own, whatever the body', function (mixe
     $session = $this->atHouse('POST', '/stove', ['cooker' => $cooker['id'], 'setting' => 'Warm', 'batches' => [$warm->uid], 'watch' => 'hand'])->assertOk()->json('id');
     $body = array_fill_keys($fields, $value);
     foreach (writes() as [$method, $uri]) {
-        $path = strtr($uri, ['{house}' => $this->house->uid, '{batch}' => $batch->uid, '{token}' => 'x', '{jar}' => 'x', '{bottle}' => 'x', '{person}' => 'x', '{invitation}' => 'x', '{lot}' => $lot, '{recipe}' => $recipe, '{session}' => $session, '{cooker}' => 'x', '{probe}' => 'x', '{absence}' => 'x', '{calendar}' => 'x']);
+        $path = strtr($uri, ['{house}' => $this->house->uid, '{batch}' => $batch->uid, '{token}' => 'x', '{jar}' => 'x', '{bottle}' => 'x', '{person}' => 'x', '{invitation}' => 'x', '{lot}' => $lot, '{recipe}' => $recipe, '{session}' => $session, '{cooker}' => 'x', '{probe}' => 'x', '{absence}' => 'x', '{calendar}' => 'x', '{kind}' => 'plant', '{key}' => 'calendula']);
         $status = $this->call_($method, $path, $body)->status();
         expect($status)->toBeLessThan(500, "{$method} {$uri}");
     }

@@ -26,7 +26,7 @@ it('lets each role through every route it may use, and no other', function (Role
     $batch = $this->batch();
     $person = $this->member($role);
     $address = fn (string $uri) => substr(strtr($uri, [
-        '{house}' => $this->house->uid, '{batch}' => $batch->uid, '{jar}' => 'nojar', '{bottle}' => 'nobottle', '{person}' => 'nobody', '{invitation}' => 'none', '{lot}' => 'nolot', '{recipe}' => 'norecipe', '{session}' => 'nosession', '{cooker}' => 'nocooker', '{probe}' => 'noprobe', '{absence}' => 'none', '{calendar}' => 'none',
+        '{house}' => $this->house->uid, '{batch}' => $batch->uid, '{jar}' => 'nojar', '{bottle}' => 'nobottle', '{person}' => 'nobody', '{invitation}' => 'none', '{lot}' => 'nolot', '{recipe}' => 'norecipe', '{session}' => 'nosession', '{cooker}' => 'nocooker', '{probe}' => 'noprobe', '{absence}' => 'none', '{calendar}' => 'none', '{kind}' => 'plant', '{key}' => 'calendula',
     ]), 3);
     expect(count(houseRoutes()))->toBeGreaterThan(30);
     foreach (houseRoutes() as [$method, $uri, $ability]) {

@@ -4,7 +4,7 @@ import { CautionLine } from '../parts/Cautions'
 /** What to heed with these jars, before the pot is switched on and while it is. */
 export function StoveCautions({ batches }: { batches: string[] }) {
   const asked = [...batches].sort().join(',')
-  const list = useOfHouse<Shape<'CautionList'>>(`/stove/cautions?batches=${asked}`, {
+  const list = useOfHouse<Shape<'CautionList'>>(`/cautions?batches=${asked}`, {
     stale: 600_000,
     enabled: asked !== '',
   })

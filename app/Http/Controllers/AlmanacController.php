@@ -35,12 +35,12 @@ final class AlmanacController extends Controller
     }
 
     #[Sets('/houses/{house}/almanac/{kind}/{key}/note', 'AlmanacPage', 'Write the house’s own note about it', 'WriteAlmanacNote')]
-    public function note(Requests\WriteAlmanacNote $form, Request $request, string $kind, string $key): JsonResponse
+    public function note(Requests\WriteAlmanacNote $form, string $kind, string $key): JsonResponse
     {
         // That there is such a thing is found out first.
         $this->words->page($kind, $key);
         $version = $form->integer('version');
-        $values = ['note' => $form->string('note')->trim()->toString(), 'by' => $this->user($request)->name];
+        $values = ['note' => $form->string('note')->trim()->toString(), 'by' => $this->user($form)->name];
         $known = AlmanacNote::query()->where('kind', $kind)->where('key', $key);
         if ($version === 0 && ! $known->clone()->exists()) {
             try {

@@ -44,7 +44,7 @@ final class StoveController extends Controller
         return $this->pot($session);
     }
 
-    #[Reads('/houses/{house}/stove/cautions', 'CautionList', 'The cautions of what is put to warm together', ['batches'])]
+    #[Reads('/houses/{house}/cautions', 'CautionList', 'The cautions of what is put to warm together', ['batches'])]
     public function cautions(Request $request, CautionWords $words): JsonResponse
     {
         $batches = Batch::query()->whereIn('uid', array_slice(explode(',', $this->asked($request, 'batches')), 0, self::JARS))->orderBy('id')->get();
