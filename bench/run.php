@@ -22,6 +22,7 @@ use Kettle\Recipe\KitchenReader;
 
 require __DIR__.'/../vendor/autoload.php';
 require __DIR__.'/Client.php';
+require __DIR__.'/press.php';
 require __DIR__.'/stove.php';
 $app = require __DIR__.'/../bootstrap/app.php';
 $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
@@ -130,6 +131,7 @@ function overHttp(Client $client, House $house): array
 {
     $base = "/api/houses/{$house->uid}";
     $wish = (string) json_encode(['wish' => WISH]);
+    $batch = DB::table('batches')->where('house_id', $house->id)->orderBy('id')->value('uid');
     $routes = [
         'nothing' => fn () => $client->get("{$base}/nothing"),
         'today' => fn () => $client->get("{$base}/today"),
@@ -137,6 +139,9 @@ function overHttp(Client $client, House $house): array
         'bench' => fn () => $client->post("{$base}/reckon", $wish),
         'oils' => fn () => $client->get("{$base}/oils?purpose=salve"),
         'stores' => fn () => $client->get("{$base}/stores?kind=herb"),
+        'batch' => fn () => $client->get("{$base}/batches/{$batch}"),
+        'yields' => fn () => $client->get("{$base}/yields"),
+        'almanac' => fn () => $client->get("{$base}/almanac/plant/marshmallow-root"),
     ];
     $times = array_fill_keys(array_keys($routes), []);
     // Round and round, so that whatever else the machine does falls on all alike.
@@ -194,6 +199,9 @@ $report = [
 ];
 $report['warm_hours_of_a_million_readings'] = aMillionReadings();
 $report['diary_of_40_batches_3_cookers_120_days'] = aBusyDiary();
+$report['best_filling_12_sizes_20_l'] = theBestFilling();
+$report['yield_learned_from_5000_batches'] = whatFiveThousandBatchesTeach();
+$report['label_sheet_of_200'] = aSheetOfTwoHundredLabels();
 $password = Str::random(24);
 $keeper = User::query()->create(['name' => 'Bench', 'email' => Str::random(8).'@example.org', 'password' => $password, 'prefs' => User::PREFS]);
 Auth::setUser($keeper);
@@ -202,6 +210,7 @@ $client->signIn($keeper->email, $password);
 foreach ([[20, 20], [5000, 2000]] as [$batches, $lots]) {
     $house = house($keeper, $batches);
     lots($house, $lots);
+    learned($house);
     $report['http']["{$batches} batches, {$lots} lots"] = overHttp($client, $house);
     // What a cook sees: from the last keystroke to the sentence that has it, in a real browser.
     $eye = shell_exec(sprintf('node bench/eye.mjs %s %s %s %s', escapeshellarg((string) config('app.url')), escapeshellarg($house->uid), escapeshellarg($keeper->email), escapeshellarg($password)));

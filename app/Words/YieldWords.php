@@ -10,6 +10,7 @@ use App\Models\Batch;
 use App\Models\BatchYield;
 use Kettle\Infusion\Uptake;
 use Kettle\Infusion\UptakeSeen;
+use Kettle\Infusion\UptakeSpread;
 use Kettle\Infusion\YieldHistory;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Tables;
@@ -57,7 +58,9 @@ final readonly class YieldWords
         $prior = Uptake::by($mine->way, $this->tables)->mlPerGram;
         $others = $this->kitchens->seen($mine->form, $mine->way)->without($mine->uptake, $mine->variance);
 
-        return UptakeSeen::isOdd($mine->uptake, $mine->variance, $others->posterior($prior, $this->tables), $this->tables);
+        $spread = UptakeSpread::of($this->tables);
+
+        return $spread->isOdd(UptakeSpread::distance($mine->uptake, $mine->variance, $others->posterior($prior, $spread)));
     }
 
     /** @param  array<BatchYield>  $rows */
@@ -69,7 +72,7 @@ final readonly class YieldWords
     private function line(string $form, string $way, UptakeSeen $seen): YieldLine
     {
         $prior = Uptake::by($way, $this->tables);
-        $now = $prior->after($seen, $this->tables);
+        $now = $prior->after($seen, UptakeSpread::of($this->tables));
         $name = self::formName($form, $this->bench->cupboard());
 
         return new YieldLine(

@@ -58,6 +58,30 @@ api_is_fresh() {
   return $code
 }
 
+# The core needs no database and no browser: beside the application's tests it costs hardly any time.
+core_tests() {
+  php vendor/bin/pest --colors=never --testsuite=Core
+}
+
+core_beside() {
+  CORE_LOG=$(mktemp)
+  core_tests >"$CORE_LOG" 2>&1 &
+  CORE_PID=$!
+}
+
+# Waited for here, for a suite is run in a shell of its own, and that is not its parent.
+core_awaited() {
+  CORE_CODE=0
+  wait "$CORE_PID" || CORE_CODE=$?
+  CORE_PID=
+}
+
+core_told() {
+  cat "$CORE_LOG"
+  rm -f "$CORE_LOG"
+  return "$CORE_CODE"
+}
+
 run_tests() {
   local only=${1:-all}
   case "$only" in all|lint|core|app|web) ;; *) die "There is no test called “$only”. Choose lint, core, app or web." ;; esac
@@ -66,10 +90,12 @@ run_tests() {
   install_packages $TEST_PACKAGES
   build_web
   instance test
-  trap 'stop_instance; rm -f "$KETTLE_VAR/clock"' EXIT
+  CORE_PID=
+  trap 'stop_instance; rm -f "$KETTLE_VAR/clock"; [ -z "$CORE_PID" ] || kill "$CORE_PID" 2>/dev/null || true' EXIT
   stop_instance
   if [ "$only" = all ] || [ "$only" = lint ]; then lint; fi
-  if [ "$only" = all ] || [ "$only" = core ]; then suite "core" php vendor/bin/pest --colors=never --testsuite=Core; fi
+  if [ "$only" = core ]; then suite "core" core_tests; fi
+  if [ "$only" = all ]; then core_beside; fi
   if [ "$only" != lint ] && [ "$only" != core ]; then
     export KETTLE_CLOCK_FILE="$KETTLE_VAR/clock"
     rm -rf "$KETTLE_VAR/db" "$KETTLE_VAR/clock"
@@ -78,6 +104,7 @@ run_tests() {
     start_instance local
   fi
   if [ "$only" = all ] || [ "$only" = app ]; then suite "application" env DB_DATABASE=kettle_app_tests APP_ENV=testing KETTLE_CLOCK_FILE= php vendor/bin/pest --colors=never --testsuite=App; fi
+  if [ "$only" = all ]; then core_awaited; suite "core" core_told; fi
   if [ "$only" = all ] || [ "$only" = web ]; then
     printf '2026-11-24T10:10:00Z' >"$KETTLE_CLOCK_FILE"
     artisan kettle:demo --fresh

@@ -44,19 +44,19 @@ final readonly class Uptake
             if ($row->text('id') === $way) {
                 $prior = $row->number('ml_per_g');
 
-                return (new self($row->text('name'), $prior, $row->number('sd'), $losses, $prior))->after($seen ?? UptakeSeen::none(), $tables);
+                return (new self($row->text('name'), $prior, $row->number('sd'), $losses, $prior))->after($seen ?? UptakeSeen::none(), UptakeSpread::of($tables));
             }
         }
         throw new \LogicException("data/uptake.json has no row {$way}.");
     }
 
     /** Narrowed by what was seen; as it is where nothing was. */
-    public function after(UptakeSeen $seen, Tables $tables): self
+    public function after(UptakeSeen $seen, UptakeSpread $spread): self
     {
         if ($seen->batches === 0) {
             return $this;
         }
-        $now = $seen->posterior($this->priorMlPerGram, $tables);
+        $now = $seen->posterior($this->priorMlPerGram, $spread);
 
         return new self($this->way, $now['mean'], $now['next_sd'], $this->lossesMl, $this->priorMlPerGram, $seen->batches);
     }

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Kettle\Infusion;
 
-use Kettle\Material\Tables;
-
 /**
  * What a house's own batches of one form, got out in one way, say of the oil left in each gram.
  *
@@ -47,54 +45,11 @@ final readonly class UptakeSeen
     /**
      * @return array{mean: float, sd: float, next_sd: float} of the house's usual; and of the next batch
      */
-    public function posterior(float $priorMean, Tables $tables): array
+    public function posterior(float $priorMean, UptakeSpread $spread): array
     {
-        [$house, $batch] = self::spread($tables);
-        $precision = 1 / $house ** 2 + $this->weight;
-        $mean = ($priorMean / $house ** 2 + $this->weighted) / $precision;
+        $precision = 1 / $spread->house ** 2 + $this->weight;
+        $mean = ($priorMean / $spread->house ** 2 + $this->weighted) / $precision;
 
-        return ['mean' => $mean, 'sd' => sqrt(1 / $precision), 'next_sd' => sqrt(1 / $precision + $batch ** 2)];
-    }
-
-    /**
-     * Whether one batch lies further than is usual from what the others say.
-     *
-     * @param  array{mean: float, sd: float}  $others
-     */
-    public static function isOdd(float $uptake, float $variance, array $others, Tables $tables): bool
-    {
-        return abs(self::distance($uptake, $variance, $others)) > $tables->table('uptake')->row('spread')->row('odd_from')->number('value');
-    }
-
-    /**
-     * In standard deviations of one batch about what the others say.
-     *
-     * @param  array{mean: float, sd: float}  $others
-     */
-    public static function distance(float $uptake, float $variance, array $others): float
-    {
-        return ($uptake - $others['mean']) / sqrt($others['sd'] ** 2 + $variance);
-    }
-
-    /**
-     * Variance of one batch's uptake about the house's usual, (mL/g)^2: from batch to batch, and of measuring
-     * the oil poured and the oil got, which weighs more the less herb there was.
-     *
-     * @param  float  $dryG herb, dry-equivalent
-     */
-    public static function variance(float $oilMl, float $dryG, Tables $tables): float
-    {
-        [, $batch, $measuring] = self::spread($tables);
-
-        return $batch ** 2 + ($measuring * $oilMl / $dryG) ** 2;
-    }
-
-    /** @return array{float, float, float} between houses, between batches, of measuring */
-    private static function spread(Tables $tables): array
-    {
-        $spread = $tables->table('uptake')->row('spread');
-        $value = fn (string $key): float => $spread->row($key)->number('value');
-
-        return [$value('between_houses'), $value('between_batches'), $value('measuring')];
+        return ['mean' => $mean, 'sd' => sqrt(1 / $precision), 'next_sd' => sqrt(1 / $precision + $spread->batch ** 2)];
     }
 }

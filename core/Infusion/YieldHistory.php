@@ -27,31 +27,33 @@ final readonly class YieldHistory
     public function of(string $way, array $batches): array
     {
         $prior = Uptake::by($way, $this->tables);
+        $spread = UptakeSpread::of($this->tables);
         $observed = [];
-        $all = UptakeSeen::none();
+        $weight = $weighted = 0.0;
         foreach ($batches as $batch) {
             $uptake = self::uptake($batch['oil_ml'], $batch['out_ml'], $batch['dry_g'], $prior->lossesMl);
-            $variance = UptakeSeen::variance($batch['oil_ml'], $batch['dry_g'], $this->tables);
-            $observed[] = ['id' => $batch['id'], 'uptake' => $uptake, 'variance' => $variance];
-            $all = $all->with($uptake, $variance);
+            $variance = $spread->variance($batch['oil_ml'], $batch['dry_g']);
+            $observed[] = [$batch['id'], $uptake, $variance];
+            $weight += 1 / $variance;
+            $weighted += $uptake / $variance;
         }
+        $all = UptakeSeen::sums(count($batches), $weight, $weighted);
         $seen = UptakeSeen::none();
         $steps = $odd = [];
         $from = count($observed) - self::SHOWN;
-        foreach ($observed as $i => $one) {
+        foreach ($observed as $i => [$id, $uptake, $variance]) {
             // Set against all the others, so that an odd one does not hide itself.
-            $others = $all->without($one['uptake'], $one['variance'])->posterior($prior->mlPerGram, $this->tables);
-            $isOdd = UptakeSeen::isOdd($one['uptake'], $one['variance'], $others, $this->tables);
-            $seen = $seen->with($one['uptake'], $one['variance']);
-            if ($isOdd) {
-                $odd[] = $one['id'];
+            $distance = UptakeSpread::distance($uptake, $variance, $all->without($uptake, $variance)->posterior($prior->mlPerGram, $spread));
+            $seen = $seen->with($uptake, $variance);
+            if ($isOdd = $spread->isOdd($distance)) {
+                $odd[] = $id;
             }
             if ($i >= $from) {
-                $after = $seen->posterior($prior->mlPerGram, $this->tables);
-                $steps[] = ['id' => $one['id'], 'uptake' => round($one['uptake'], 3), 'mean' => $after['mean'], ...self::ninety($after['mean'], $after['next_sd']), 'odd' => $isOdd, 'z' => round(UptakeSeen::distance($one['uptake'], $one['variance'], $others), 2)];
+                $after = $seen->posterior($prior->mlPerGram, $spread);
+                $steps[] = ['id' => $id, 'uptake' => round($uptake, 3), 'mean' => $after['mean'], ...self::ninety($after['mean'], $after['next_sd']), 'odd' => $isOdd, 'z' => round($distance, 2)];
             }
         }
-        $now = $all->posterior($prior->mlPerGram, $this->tables);
+        $now = $all->posterior($prior->mlPerGram, $spread);
 
         return [
             'prior' => ['mean' => $prior->mlPerGram, 'sd' => $prior->sd],

@@ -2,6 +2,7 @@
 
 use Kettle\Infusion\Uptake;
 use Kettle\Infusion\UptakeSeen;
+use Kettle\Infusion\UptakeSpread;
 use Kettle\Infusion\YieldHistory;
 use Kettle\Infusion\YieldRefused;
 use Kettle\Material\Tables;
@@ -18,7 +19,7 @@ function spreads(): array
 it('splits the spread of the table into house and batch, and nothing is lost', function () {
     foreach (Tables::shipped()->table('uptake')->rows('rows') as $row) {
         expect(hypot(spreads()['house'], spreads()['batch']))->toEqualWithDelta($row->number('sd'), 1e-9);
-        $prior = UptakeSeen::none()->posterior($row->number('ml_per_g'), Tables::shipped());
+        $prior = UptakeSeen::none()->posterior($row->number('ml_per_g'), UptakeSpread::of(Tables::shipped()));
         expect($prior['mean'])->toEqualWithDelta($row->number('ml_per_g'), 1e-12)->and($prior['next_sd'])->toEqualWithDelta($row->number('sd'), 1e-9);
     }
 });
@@ -32,7 +33,7 @@ it('updates by the closed form', function (array $uptakes) {
     }
     $n = count($uptakes);
     $variance = 1 / (1 / $t ** 2 + $n / $s ** 2);
-    $now = $seen->posterior(1.2, Tables::shipped());
+    $now = $seen->posterior(1.2, UptakeSpread::of(Tables::shipped()));
     expect($now['mean'])->toEqualWithDelta($variance * (1.2 / $t ** 2 + array_sum($uptakes) / $s ** 2), 1e-12)
         ->and($now['sd'])->toEqualWithDelta(sqrt($variance), 1e-12)
         ->and($now['next_sd'])->toEqualWithDelta(sqrt($variance + $s ** 2), 1e-12);
@@ -46,7 +47,7 @@ it('agrees with SciPy integrating it', function () {
     foreach ($observed as [$u, $variance]) {
         $seen = $seen->with($u, $variance);
     }
-    $now = $seen->posterior(1.2, Tables::shipped());
+    $now = $seen->posterior(1.2, UptakeSpread::of(Tables::shipped()));
     $scipy = python(sprintf(<<<'PY'
         import json, numpy as np
         from scipy import integrate, stats
@@ -71,9 +72,9 @@ it('reads the oil left in each gram', function () {
 });
 
 it('weighs a batch of little herb less, for a jug is read to a hundredth', function () {
-    $tables = Tables::shipped();
-    expect(UptakeSeen::variance(500, 20, $tables))->toBeGreaterThan(UptakeSeen::variance(500, 100, $tables))
-        ->and(UptakeSeen::variance(500, 100, $tables))->toEqualWithDelta(0.21 ** 2 + 0.05 ** 2, 1e-12);
+    $spread = UptakeSpread::of(Tables::shipped());
+    expect($spread->variance(500, 20))->toBeGreaterThan($spread->variance(500, 100))
+        ->and($spread->variance(500, 100))->toEqualWithDelta(0.21 ** 2 + 0.05 ** 2, 1e-12);
 });
 
 it('narrows with every batch, and finds the odd one', function () {
@@ -110,7 +111,7 @@ it('gives the same from two sums as from all the batches', function () {
         return UptakeSeen::sums(3, 3 / 0.0466, 3 * 1.6 / 0.0466);
     }));
     $yield = $plan->figures['yield_volume'];
-    $now = UptakeSeen::sums(3, 3 / 0.0466, 3 * 1.6 / 0.0466)->posterior(1.2, Tables::shipped());
+    $now = UptakeSeen::sums(3, 3 / 0.0466, 3 * 1.6 / 0.0466)->posterior(1.2, UptakeSpread::of(Tables::shipped()));
     expect($asked)->toBe(['root/squeezed'])->and($yield->number())->toEqualWithDelta(500 - 5 - $now['mean'] * 100, 1e-9)
         ->and((float) $yield->high - (float) $yield->low)->toEqualWithDelta(2 * 1.6449 * $now['next_sd'] * 100, 1e-6)
         ->and(array_map(fn ($reason) => $reason->rule, $yield->reasons))->toContain('uptake-learned');

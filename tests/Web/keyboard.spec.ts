@@ -63,12 +63,12 @@ test('the whole journey by keyboard alone', async ({ page }) => {
   await page.keyboard.press('p')
   await tabTo(page, /^Self-heal/)
   await page.keyboard.press('Enter')
-  await tabTo(page, /^Done$/)
+  await tabTo(page, /^It is poured off/)
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('listitem').filter({ hasText: 'Pour off' })).toHaveCount(0)
+  await expect(page.getByRole('heading', { name: 'Let it settle' })).toHaveCount(0)
   await tabTo(page, /^Bottles are filled/)
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('heading', { name: 'Bottled and labelled' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Bottled', exact: true })).toBeVisible()
 
   // Find, and the keys themselves; Escape gives the focus back.
   await page.keyboard.press('/')

@@ -4,7 +4,7 @@ import { type Shape, useOfHouse } from '../api/hooks'
 import { Field } from '../parts/Field'
 import { Sheet } from '../parts/Sheet'
 
-const SCREENS = ['today', 'diary', 'bench', 'shelf', 'stove', 'press', 'stores', 'recipes', 'house']
+const SCREENS = ['today', 'diary', 'bench', 'shelf', 'stove', 'press', 'stores', 'recipes', 'almanac', 'house']
 
 type Props = { open: boolean; onOpenChange: (open: boolean) => void; base: string }
 

@@ -76,9 +76,9 @@ export function Straining({ batch }: { batch: Shape<'BatchView'> }) {
           </ol>
         </section>
       </div>
-      <section aria-labelledby="what-came" className="flex max-w-3xl flex-col gap-4">
-        <h2 id="what-came" className="text-2xl">
-          What came out
+      <section aria-labelledby="measure" className="flex max-w-3xl flex-col gap-4">
+        <h2 id="measure" className="text-2xl">
+          Measure it
         </h2>
         <YieldBar press={press} />
         <StrainForm batch={batch} signs={seen} />

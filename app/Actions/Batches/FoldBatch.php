@@ -16,7 +16,7 @@ use Kettle\Diary\Stage;
 use Kettle\Diary\Step;
 use Kettle\Diary\Task as CoreTask;
 use Kettle\Infusion\Uptake;
-use Kettle\Infusion\UptakeSeen;
+use Kettle\Infusion\UptakeSpread;
 use Kettle\Infusion\YieldHistory;
 use Kettle\Infusion\YieldRefused;
 use Kettle\Material\Tables;
@@ -124,7 +124,7 @@ final readonly class FoldBatch
         }
         BatchYield::query()->create([
             'batch_id' => $batch->id, 'form' => $form, 'way' => $way, 'oil_ml' => $oil, 'out_ml' => $out, 'dry_g' => $dry,
-            'uptake' => $uptake, 'variance' => UptakeSeen::variance($oil, $dry, $this->tables), 'strained_at' => $strained->happened_at,
+            'uptake' => $uptake, 'variance' => UptakeSpread::of($this->tables)->variance($oil, $dry), 'strained_at' => $strained->happened_at,
         ]);
     }
 
