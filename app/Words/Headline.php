@@ -9,6 +9,9 @@ use NumberFormatter;
 /** The day in a sentence: "Tuesday. Half an hour of hands, and one jar that cannot wait." */
 final readonly class Headline
 {
+    /** What may be done a day later, and nothing spoils. */
+    private const CAN_WAIT = ['shake', 'smell'];
+
     public function __construct(private Kitchens $kitchens)
     {
     }
@@ -24,7 +27,7 @@ final readonly class Headline
         if ($open === []) {
             return "{$day}. Nothing wants doing.";
         }
-        $late = count(array_unique(array_map(fn (TaskView $t) => $t->batch, array_filter($open, fn (TaskView $t) => $t->overdue && $t->step !== 'shake'))));
+        $late = count(array_unique(array_map(fn (TaskView $t) => $t->batch, array_filter($open, fn (TaskView $t) => $t->overdue && ! in_array($t->step, self::CAN_WAIT, true)))));
         $hands = $this->hands(array_sum(array_map(fn (TaskView $task) => $task->minutes, $open)));
         if ($total > count($open)) {
             return sprintf('%s. %d things to do; the first %d are here.', $day, $total, count($open));

@@ -107,10 +107,12 @@ final readonly class PressDesk
             $one = array_map(fn (array $each) => $each['id'] === $size['id'] ? $each : ['stock' => $each['fixed']] + $each, $sizes);
             $fillings['only.'.$size['id']] = BestFilling::of($ml, $one);
         }
+        $fixed = array_sum(array_column($sizes, 'fixed'));
         $offers = $seen = [];
         foreach ($fillings as $id => $filling) {
             $key = json_encode($filling->bottles);
-            if ($filling->bottles === [] || isset($seen[$key])) {
+            // One that fills only what was wished for anyhow is no offer.
+            if ($filling->bottles === [] || isset($seen[$key]) || ($id !== 'least-left' && $filling->count() === $fixed)) {
                 continue;
             }
             $seen[$key] = true;

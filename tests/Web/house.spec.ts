@@ -137,6 +137,7 @@ test('a step is put off, a batch is discarded, and both are taken back', async (
   // Where it came from, kept; a note, put right beside the wrong one.
   await page.getByLabel('Where the plant came from').fill('the quarry')
   await page.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByRole('button', { name: 'Keep it' })).toHaveCount(0)
   await page.getByLabel('A note').fill('smels of hay')
   await page.getByRole('button', { name: 'Write it down' }).click()
   await page.getByRole('button', { name: 'correct' }).click()

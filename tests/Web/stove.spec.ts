@@ -329,6 +329,7 @@ test('at the bench herb is moistened with spirit, and a jar on the shelf shaken 
   await page.getByRole('button', { name: 'That is it' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('moistened with spirit first')
   await expect(page.getByText(/Strong spirit burns/)).toBeVisible()
+  await page.getByLabel('I have read this').check()
   await page.getByRole('button', { name: 'Start this batch' }).click()
   await expect(page.getByText('Moisten the calendula with spirit')).toBeVisible()
   await page.goto(house + '/bench')

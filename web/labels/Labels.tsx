@@ -1,4 +1,5 @@
-import { useState } from 'react'
+import { useQueryClient } from '@tanstack/react-query'
+import { useEffect, useRef, useState } from 'react'
 import { useParams } from 'react-router'
 import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import { usePart } from '../frame/part'
@@ -19,31 +20,64 @@ export default function Labels() {
   return <LabelBench id={id} page={page.data} />
 }
 
-function LabelBench({ id, page }: { id: string; page: Page }) {
+const setOf = (page: Page): Set => ({
+  size: page.size,
+  start: page.start,
+  names: page.names,
+  fields: page.fields.filter((field) => field.on).map((field) => field.id),
+  words: page.words,
+})
+
+/**
+ * Sets the label, one change after another, each on what the one before was answered with; what was pressed
+ * shows at once.
+ */
+function useLabel(id: string, known: Page) {
+  const house = useHouseId()
+  const client = useQueryClient()
+  const write = useWrite<Page>((answer) => client.setQueryData(['house', house, `/batches/${id}/label`], answer))
+  const [ahead, setAhead] = useState<Partial<Set>>({})
+  const latest = useRef(known)
+  const queue = useRef(Promise.resolve())
+  useEffect(() => {
+    if (known.version > latest.current.version) latest.current = known
+  }, [known])
+  const set = (change: Partial<Set>) => {
+    setAhead((before) => ({ ...before, ...change }))
+    const mine = queue.current.then(async () => {
+      try {
+        latest.current = await write.mutateAsync({
+          method: 'PUT',
+          path: `/houses/${house}/batches/${id}/label`,
+          body: { version: latest.current.version, ...setOf(latest.current), ...change },
+        })
+      } catch {
+        // Said where it belongs, from the write's own trouble.
+      }
+      if (queue.current === mine) setAhead({})
+    })
+    queue.current = mine
+  }
+  const { fields, ...rest } = ahead
+  const page: Page = {
+    ...known,
+    ...rest,
+    fields: fields ? known.fields.map((field) => ({ ...field, on: fields.includes(field.id) })) : known.fields,
+  }
+  return { page, set, problem: write.error }
+}
+
+function LabelBench({ id, page: known }: { id: string; page: Page }) {
   const house = useHouseId()
   const { works } = usePart()
-  const [words, setWords] = useState(page.words)
-  const [start, setStart] = useState(String(page.start))
-  const write = useWrite<Page>()
+  const { page, set, problem } = useLabel(id, known)
+  const [words, setWords] = useState(known.words)
+  const [start, setStart] = useState(String(known.start))
   const path = `/api/houses/${house}/batches/${id}`
   const size = page.sizes.find((each) => each.id === page.size)
   const each = size ? size.columns * size.rows : 1
-  const set = (change: Partial<Set>) =>
-    write.mutate({
-      method: 'PUT',
-      path: `/houses/${house}/batches/${id}/label`,
-      body: {
-        version: page.version,
-        size: page.size,
-        start: page.start,
-        names: page.names,
-        fields: page.fields.filter((field) => field.on).map((field) => field.id),
-        words: page.words,
-        ...change,
-      },
-    })
   // The picture is made anew when what stands on the label changes.
-  const printed = `${path}/labels.png?v=${page.version}`
+  const printed = `${path}/labels.png?v=${known.version}`
   return (
     <div className="flex flex-col gap-6">
       <header className="no-print flex flex-wrap items-end justify-between gap-4">
@@ -106,7 +140,6 @@ function LabelBench({ id, page }: { id: string; page: Page }) {
                   label="Sheet or roll"
                   choices={page.sizes.filter((choice) => choice.paper !== 'tag')}
                   value={page.size}
-                  disabled={write.isPending}
                   onChange={(event) => {
                     setStart('1')
                     set({ size: event.target.value, start: 1 })
@@ -119,7 +152,7 @@ function LabelBench({ id, page }: { id: string; page: Page }) {
                     min={1}
                     max={each}
                     value={start}
-                    fault={write.error?.about('start')}
+                    fault={problem?.about('start')}
                     onChange={(event) => setStart(event.target.value)}
                     onBlur={() => (Number(start) === page.start ? undefined : set({ start: Number(start) || 0 }))}
                   />
@@ -179,13 +212,11 @@ function LabelBench({ id, page }: { id: string; page: Page }) {
                 hint="such as who made it, and where to write to"
                 maxLength={300}
                 value={words}
-                fault={write.error?.about('words')}
+                fault={problem?.about('words')}
                 onChange={(event) => setWords(event.target.value)}
                 onBlur={() => (words === page.words ? undefined : set({ words }))}
               />
-              {write.error && !write.error.about('words') && !write.error.about('start') ? (
-                <Trouble problem={write.error} />
-              ) : null}
+              {problem && !problem.about('words') && !problem.about('start') ? <Trouble problem={problem} /> : null}
             </>
           ) : null}
           {page.cautions.map((caution) => (

@@ -38,7 +38,8 @@ export function Bottling({ batch }: { batch: Shape<'BatchView'> }) {
   const filling = useQuery<Shape<'FillingView'>, Problem>({
     queryKey: ['house', house, 'filling', batch.id, batch.version, asked],
     queryFn: ({ signal }) => send('POST', `/houses/${house}/batches/${batch.id}/filling`, { body: asked, signal }),
-    placeholderData: (before) => before,
+    // What was reckoned for another amount is not shown for this one.
+    placeholderData: (before, query) => (query?.queryKey.at(-2) === batch.version ? before : undefined),
     retry: false,
   })
   if (!works) return null
@@ -89,7 +90,11 @@ export function Bottling({ batch }: { batch: Shape<'BatchView'> }) {
                     · {offer.left_text} over{offer.id === 'least-left' ? ', the least there is' : ''}
                   </span>
                 </span>
-                <Button onClick={() => take(offer)} aria-label={`Take ${offer.says}`}>
+                <Button
+                  disabled={filling.isPlaceholderData}
+                  onClick={() => take(offer)}
+                  aria-label={`Take ${offer.says}`}
+                >
                   Take it
                 </Button>
               </li>

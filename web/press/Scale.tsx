@@ -29,7 +29,8 @@ function OnScale({ batch, takes, weighed }: { batch: string; takes: Takes; weigh
     return () => clearInterval(timer)
   }, [unsteady, refetch])
   const does = (what: string) => put.mutate({ path: `/houses/${house}/scale`, body: { do: what, batch } })
-  const ready = shown?.stable === true && shown.grams !== null
+  // What it showed before is not what stands on it now.
+  const ready = shown?.stable === true && shown.grams !== null && !put.isPending && !scale.isFetching
   return (
     <div className="border-line flex flex-col gap-3 border-t pt-3">
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
