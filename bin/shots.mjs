@@ -28,9 +28,6 @@ async function enter(page) {
 }
 
 const steps = {
-  async door(page) {
-    await page.getByRole('heading', { level: 1 }).waitFor()
-  },
   async today(page, house) {
     await page.goto(house + '/today')
     await page.getByText('Strain the helichrysum').waitFor()
@@ -47,6 +44,12 @@ const steps = {
     await page.goto(house + '/shelf')
     await page.getByText('Steeping').first().waitFor()
   },
+  async bottled(page, house) {
+    await page.goto(house + '/press')
+    await page.getByRole('link', { name: /Calendula/ }).click()
+    await page.getByRole('link', { name: 'its page and logbook' }).click()
+    await page.getByText('Logbook').waitFor()
+  },
   async batch(page, house) {
     await page.goto(house + '/shelf')
     await page.getByRole('link', { name: /^Self-heal/ }).click()
@@ -57,21 +60,29 @@ const steps = {
     await page.getByRole('link', { name: /Mullein/ }).click()
     await page.getByRole('heading', { name: 'Bottle', exact: true }).waitFor()
   },
-  async print(page, house) {
+  async strain(page, house) {
+    await page.goto(house + '/press')
+    await page.getByRole('link', { name: /Helichrysum/ }).click()
+    await page.getByRole('heading', { name: 'How to strain it' }).waitFor()
+  },
+  async labels(page, house) {
     await page.goto(house + '/press')
     await page.getByRole('link', { name: /Calendula/ }).click()
-    await page.getByRole('link', { name: 'Print view' }).click()
-    await page.getByRole('img').first().waitFor()
+    await page.getByRole('link', { name: 'Labels', exact: true }).click()
+    await page.getByRole('article', { name: 'The label' }).waitFor()
+    await page.getByAltText(/^Code that opens/).waitFor()
+  },
+  async yields(page, house) {
+    await page.goto(house + '/almanac/yields')
+    await page.getByRole('img', { name: /^From the usual/ }).waitFor()
+  },
+  async almanac(page, house) {
+    await page.goto(house + '/almanac/plant/calendula')
+    await page.getByText('In this house').waitFor()
   },
   async stores(page, house) {
     await page.goto(house + '/stores')
     await page.getByText('Also what is used up').waitFor()
-  },
-  async lot(page, house) {
-    await page.goto(house + '/stores')
-    await page.getByRole('link', { name: /^Calendula/ }).first().click()
-    await page.getByText('What came and went').waitFor()
-    await page.getByRole('button', { name: 'Look at it now' }).click()
   },
   async stove(page, house) {
     await page.goto(house + '/stove')
@@ -91,27 +102,17 @@ const steps = {
     await steps.bench(page, house)
     await page.getByRole('tab', { name: 'Ways side by side' }).evaluate((tab) => tab.scrollIntoView())
   },
-  async recipe(page, house) {
-    await page.goto(house + '/recipes/read')
-    await page.getByLabel('The recipe').fill('Winter salve oil\n1 cup oil, 6 tbsp dried flowers\n1 oz dried calendula petals\n20 g beeswax\nSteep in a dark cupboard for 6 weeks, shaking daily.')
-    await page.getByRole('button', { name: 'Read it' }).click()
-    await page.getByText('Put it on the bench').waitFor()
-  },
   async card(page, house) {
     await steps.bench(page, house)
     await page.goto(house + '/bench/card')
     await page.getByText('bone-dry').first().waitFor()
-  },
-  async house(page, house) {
-    await page.goto(house + '/house')
-    await page.getByText('Jars and bottles').waitFor()
   },
 }
 
 async function take(name, step, options, file = name) {
   if (only && !only.includes(file)) return
   const page = await open(options)
-  const house = name === 'door' ? '' : await enter(page)
+  const house = await enter(page)
   await steps[step](page, house)
   // A page that listens is never idle.
   step === 'pot' ? await page.waitForTimeout(800) : await page.waitForLoadState('networkidle')

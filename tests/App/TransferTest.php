@@ -31,7 +31,24 @@ function aBusyHouse($test): void
     Carbon::setTestNow(Carbon::now()->addHours(2));
     $test->atHouse('POST', "/batches/{$second->uid}/strain", ['amount' => '150 mL'])->assertOk();
     $size = $test->atHouse('GET', '')->json('bottles.1.id');
-    $test->atHouse('POST', "/batches/{$second->uid}/bottle", ['bottles' => [['size' => $size, 'count' => 3]]])->assertOk();
+    $small = $test->atHouse('POST', '/lots', ['lot' => ['kind' => 'bottle', 'material' => $size, 'called' => 'small bottle', 'amount' => '10']])->assertOk()->json('lot.id');
+    $path = "/batches/{$second->uid}";
+    $test->atHouse('POST', "{$path}/decant", ['amount' => '145 mL', 'again' => true])->assertOk();
+    $test->atHouse('POST', "{$path}/bottle", ['bottles' => [['size' => $size, 'count' => 3]], 'place' => 'room', 'glass' => 'clear', 'antioxidant' => 'vitamin-e', 'where' => 'the sill'])->assertOk();
+    expect($test->atHouse('GET', "/lots/{$small}")->json('lot.left'))->toEqual(7);
+    $test->atHouse('POST', "{$path}/use", ['bottle' => 2, 'how' => 'given', 'to' => 'Torin'])->assertOk();
+    $test->atHouse('POST', "{$path}/keep", ['place' => 'cool-dark'])->assertOk();
+    $test->atHouse('POST', "{$path}/purpose", ['purpose' => 'hair'])->assertOk();
+    $test->atHouse('POST', "{$path}/check", ['answers' => ['smell' => 'faint', 'look' => 'clear', 'lid' => 'quiet']])->assertOk();
+    $test->atHouse('POST', "{$path}/faults/note", ['signs' => ['weak']])->assertOk();
+    $test->atHouse('POST', "{$path}/acknowledge", ['caution' => 'skin-only'])->assertOk();
+    $version = $test->atHouse('GET', "{$path}/label")->json('version');
+    $test->atHouse('PUT', "{$path}/label", ['version' => $version, 'size' => 'roll-60x40', 'start' => 1, 'names' => 'inci', 'fields' => ['title', 'herb', 'words'], 'words' => 'Made at home'])->assertOk();
+    $test->atHouse('PUT', '/almanac/plant/calendula/note', ['note' => 'Pick at noon.', 'version' => 0])->assertOk();
+    $oil = $test->atHouse('POST', '/lots', ['lot' => ['kind' => 'carrier', 'material' => 'olive', 'amount' => '2 L', 'opened_on' => '2026-09-01', 'best_before' => '2027-02-02']])->assertOk()->json('lot.id');
+    $third = $test->batch(['oils' => ['olive'], 'jar' => $test->jarOf(505)->uid]);
+    $test->fill($third);
+    expect($test->atHouse('GET', "/batches/{$third->uid}")->json('best_before'))->toBe('2 Feb 2027');
 }
 
 it('exports a house that keeps to its schema, and reads back equal', function () {
@@ -46,21 +63,19 @@ it('exports a house that keeps to its schema, and reads back equal', function ()
     }
 
     $this->house = $this->aHouse($this->keeper, 'Second house');
-    $this->atHouse('POST', '/import', $first)->assertOk()->assertJsonPath('batches', 2);
+    $this->atHouse('POST', '/import', $first)->assertOk()->assertJsonPath('batches', 3);
     $second = exported($this);
     expect($second['batches'])->toEqual($first['batches'])->and($second['lots'])->toEqual($first['lots'])->and($second['recipes'])->toEqual($first['recipes']);
     $lot = $first['lots'][0]['id'];
     expect($this->atHouse('GET', "/lots/{$lot}")->json('lot.left_text'))->not->toBe('500 g');
     foreach ($pages as $id => $page) {
         $now = $this->atHouse('GET', "/batches/{$id}")->assertOk()->json();
-        foreach (['stage', 'stage_text', 'tasks', 'bottles', 'best_before', 'entries', 'press', 'label'] as $part) {
-            if ($part === 'press') {
-                unset($page['press']['suggested'], $now['press']['suggested']);
-            }
+        foreach (['stage', 'stage_text', 'tasks', 'bottles', 'best_before', 'entries', 'press', 'label', 'purpose', 'kept', 'cautions', 'lots'] as $part) {
             expect($now[$part])->toEqual($page[$part], $part);
         }
     }
-    expect(collect($second['jars'])->firstWhere('called', 'crock'))->not->toBeNull();
+    expect(collect($second['jars'])->firstWhere('called', 'crock'))->not->toBeNull()->and($second['almanac'])->toEqual($first['almanac'])
+        ->and($this->atHouse('GET', '/yields')->json('lines'))->not->toBe([]);
 });
 
 it('makes nothing twice from the same file', function () {
@@ -70,6 +85,30 @@ it('makes nothing twice from the same file', function () {
     $before = $count();
     $this->atHouse('POST', '/import', $file)->assertOk()->assertJsonPath('batches', 0)->assertJsonPath('entries', 0);
     expect($count())->toBe($before);
+});
+
+it('takes in nothing of a press that cannot be', function () {
+    aBusyHouse($this);
+    $whole = exported($this);
+    $at = collect($whole['batches'])->search(fn ($batch) => collect($batch['log'])->contains('kind', 'bottled'));
+    $this->house = $this->aHouse($this->keeper, 'Second house');
+    $breaks = [
+        ['used', 'bottle', 0], ['used', 'ml', 'all of it'], ['checked', 'verdict', 'lovely'], ['kept', 'place', 'attic'], ['purpose', 'to', 'petrol'],
+        ['bottled', 'taken', [['lot' => 'moon', 'count' => 1]]], ['decanted', 'ml', null], ['acknowledged', 'cautions', 'all'], ['fault', 'signs', 'cloudy'],
+    ];
+    foreach ($breaks as [$kind, $key, $value]) {
+        $file = $whole;
+        $line = collect($file['batches'][$at]['log'])->search(fn ($line) => $line['kind'] === $kind);
+        $file['batches'][$at]['log'][$line]['data'][$key] = $value;
+        $this->atHouse('POST', '/import', $file)->assertStatus(422);
+    }
+    $label = $whole;
+    $label['batches'][$at]['label']['size'] = 'papyrus';
+    $this->atHouse('POST', '/import', $label)->assertStatus(422);
+    $note = $whole;
+    $note['almanac'][0]['kind'] = 'stone';
+    $this->atHouse('POST', '/import', $note)->assertStatus(422);
+    $this->atHouse('GET', '/shelf')->assertJsonPath('empty', true);
 });
 
 it('adds the lines of a logbook that are not here yet', function () {
@@ -171,7 +210,7 @@ it('takes in or refuses, whatever was done to the file, and every page still ope
         str_repeat('y', 300), "\u{202E}", '01arz3ndektsv4rrffq69g5fav', 'cold', 'olive', 'strained', 'bottled', 'undone', 'fill', 'later',
     ];
     $taken = 0;
-    for ($i = 0; $i < 60; $i++) {
+    for ($i = 0; $i < 24; $i++) {
         $changed = $file;
         $place = $places[mt_rand(0, count($places) - 1)];
         $spot = &$changed;
@@ -195,7 +234,7 @@ it('takes in or refuses, whatever was done to the file, and every page still ope
                 ->and($this->atHouse('GET', "/batches/{$uid}/tag.pdf")->status())->toBe(200, implode('.', $place));
         }
     }
-    expect($taken)->toBeGreaterThan(3);
+    expect($taken)->toBeGreaterThan(2);
 })->with([
     [1],
     [2],

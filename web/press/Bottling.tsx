@@ -179,7 +179,7 @@ export function Bottling({ batch }: { batch: Shape<'BatchView'> }) {
             />
           </div>
           <Trouble problem={write.error} />
-          <Button type="submit" look="strong" className="self-start" disabled={write.isPending}>
+          <Button type="submit" look="strong" className="self-start" disabled={write.isPending || filling.isPending}>
             Bottles are filled
           </Button>
         </form>

@@ -66,8 +66,12 @@ final readonly class ImportHouse
             House::query()->whereKey($this->current->house()->id)->lockForUpdate()->first();
             $jars = $this->sizes(Jar::class, $house['jars'], ['called', 'brim_ml', 'height_mm']);
             $bottles = $this->sizes(BottleSize::class, $house['bottles'], ['called', 'capacity_ml']);
-            [$batches, $entries, $here] = $this->batches($house['batches']);
+            [$batches, $entries, $here, $changed] = $this->batches($house['batches']);
             $lots = $this->stores->lots($house['lots'] ?? []);
+            // Folded when their lots are here too: a batch keeps as long as what it was made from.
+            foreach ($changed as $id) {
+                $this->fold->refresh(Batch::query()->findOrFail($id));
+            }
             $recipes = $this->stores->recipes($house['recipes'] ?? []);
 
             $stove = ($this->stove)($house);
@@ -132,7 +136,7 @@ final readonly class ImportHouse
 
     /**
      * @param  list<array<string, mixed>>  $rows
-     * @return array{int, int, int} batches and lines added, batches here already
+     * @return array{int, int, int, list<int>} batches and lines added, batches here already, and which have new lines
      */
     private function batches(array $rows): array
     {
@@ -140,6 +144,7 @@ final readonly class ImportHouse
         $byUid = $known->keyBy('uid');
         $codes = $known->pluck('uid', 'code');
         $added = $lines = $here = 0;
+        $changed = [];
         foreach ($rows as $row) {
             $batch = $byUid->get((string) $row['id']);
             if ($batch === null) {
@@ -156,14 +161,14 @@ final readonly class ImportHouse
             $new = $this->addLines($batch, $row);
             $lines += $new;
             if ($new > 0) {
-                $this->fold->refresh(Batch::query()->findOrFail($batch->id));
+                $changed[] = $batch->id;
             }
         }
         $house = $this->current->house();
         $count = $codes->keys()->map(fn (mixed $code) => (int) substr((string) $code, 3))->max();
         House::query()->whereKey($house->id)->where('batches_begun', '<', (int) $count)->update(['batches_begun' => (int) $count]);
 
-        return [$added, $lines, $here];
+        return [$added, $lines, $here, $changed];
     }
 
     /** @param  array<string, mixed>  $row */
