@@ -38,8 +38,10 @@ final readonly class BatchPage
 
     public function of(Batch $batch): BatchView
     {
-        $entries = $batch->entries()->orderByDesc('id')->limit(self::ENTRIES)->get();
-        $corrected = array_fill_keys($batch->entries()->whereNotNull('corrects')->pluck('corrects')->all(), true);
+        // All of it once: what stands, what was read and where it is are folded from it again and again below.
+        $batch->load('entries');
+        $entries = $batch->entries->sortByDesc('id')->take(self::ENTRIES);
+        $corrected = array_fill_keys($batch->entries->pluck('corrects')->filter()->all(), true);
         $tasks = $batch->tasks()->orderBy('due_at')->orderBy('id')->get();
 
         return new BatchView(
@@ -58,7 +60,7 @@ final readonly class BatchPage
             wish: $batch->wish,
             tasks: array_values($tasks->map(fn (Task $task) => $this->taskWords->view($task, $batch))->all()),
             entries: array_values($entries->map(fn (LogEntry $entry) => $this->entryWords->view($entry, $corrected))->all()),
-            entries_total: $batch->entries()->count(),
+            entries_total: $batch->entries->count(),
             bottles: array_values($batch->bottles()->orderBy('number')->limit(self::BOTTLES)->get()->map(fn (Bottle $bottle) => new BottleView(
                 $bottle->number, $bottle->called, LabelWords::net((float) $bottle->filled_ml), AmountWriter::plain((float) $bottle->left_ml, Kind::Volume), (float) $bottle->left_ml, $bottle->state, $bottle->to,
             ))->all()),

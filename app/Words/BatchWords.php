@@ -14,7 +14,7 @@ final readonly class BatchWords
     /** What the Shelf and lists need of a batch; whole plans are not read for them. */
     public const COLUMNS = [
         'id', 'house_id', 'uid', 'code', 'name', 'herb_name', 'oils_name', 'stage', 'shelf', 'start_at', 'filled_at',
-        'strain_at', 'strained_at', 'bottled_at', 'best_before', 'strained_ml', 'version',
+        'strain_at', 'strained_at', 'bottled_at', 'best_before', 'use_by', 'strained_ml', 'version',
     ];
 
     public function __construct(private Times $times)
@@ -118,6 +118,7 @@ final readonly class BatchWords
         $late = $this->times->daysBetween($batch->start_at, Carbon::now());
 
         return match (true) {
+            $batch->use_by !== null && $batch->strained_at !== null && $batch->stage !== Stage::Discarded => $batch->use_by->isPast() ? 'past its day: throw it away' : 'use by '.$this->times->logged($batch->use_by),
             $batch->stage === Stage::Steeping && $over > 0 => $over.($over === 1 ? ' day' : ' days').' over, strain',
             $batch->stage === Stage::Steeping && $over === 0 && ! $this->stillWarming($batch) => 'strain today',
             $batch->stage === Stage::Planned && $late > 0 => 'should have been filled',

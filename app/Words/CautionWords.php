@@ -3,17 +3,17 @@
 namespace App\Words;
 
 use App\Actions\Batches\History;
+use App\Actions\Batches\LotsUsed;
 use App\Actions\Batches\PlanFacts;
 use App\House\Kitchens;
 use App\Http\Shapes\CautionView;
 use App\Models\Batch;
 use App\Models\LogEntry;
-use App\Models\LotMove;
+use App\Models\Lot;
 use Kettle\Caution\Caution;
 use Kettle\Caution\ColdKept;
 use Kettle\Caution\Facts;
 use Kettle\Recipe\Bench;
-use Kettle\Stores\LotKind;
 
 /** The cautions of a batch, from its plan, its lots and what it is for now; and who has read them. */
 final readonly class CautionWords
@@ -54,12 +54,7 @@ final readonly class CautionWords
     {
         $kitchen = $this->kitchens->plain();
         $ceiling = is_array($batch->plan['method'] ?? null) ? $batch->plan['method']['ceiling_c'] ?? null : null;
-        $lots = [];
-        foreach (LotMove::query()->where('batch_id', $batch->id)->where('amount', '<', 0)->with('lot')->orderBy('id')->get()->unique('lot_id') as $move) {
-            if (in_array($move->lot->kind, [LotKind::Herb, LotKind::Carrier], true)) {
-                $lots[] = ['called' => $move->lot->called, 'food' => $move->lot->food_grade, 'how' => $move->lot->got_how, 'allergens' => $move->lot->allergens];
-            }
-        }
+        $lots = array_map(fn (Lot $lot) => ['called' => $lot->called, 'food' => $lot->food_grade, 'how' => $lot->got_how, 'allergens' => $lot->allergens], LotsUsed::of($batch));
 
         return Facts::ofPlan(
             $batch->plan, $this->bench->cupboard(), $this->history->method($batch), $batch->purpose ?: PlanFacts::purpose($batch), $this->plan->way($batch), $lots,

@@ -38,7 +38,7 @@ final readonly class Course
      * @param  float  $standsH hours it stands after the heat
      * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots sessions the diary keeps for it
      * @param  float  $soakH hours the herb stands moistened with spirit first
-     * @param  ?Upkeep  $upkeep of what is bottled; null when none is left
+     * @param  ?Upkeep  $upkeep of what is bottled, or kept cold; null when none is left
      */
     public static function follow(Method $method, float $hours, \DateTimeImmutable $startAt, Presence $presence, array $events, float $standsH = 0.0, array $slots = [], float $soakH = 0.0, ?Upkeep $upkeep = null): self
     {
@@ -73,8 +73,8 @@ final readonly class Course
         $tasks = match ($stage) {
             Stage::Discarded => [],
             Stage::Bottled => self::keeping($done['bottle'], $last('smell'), $upkeep, $presence, $method),
-            Stage::Poured => [self::task(Step::Bottle, $last('decant') ?? $timetable->settledAt, $method)],
-            Stage::Settling => self::settling($strainedAt, $presence, $method),
+            Stage::Poured => [self::task(Step::Bottle, $last('decant') ?? $timetable->settledAt, $method), ...self::cold($strainedAt, $upkeep, $presence, $method)],
+            Stage::Settling => [...self::settling($strainedAt, $presence, $method), ...self::cold($strainedAt, $upkeep, $presence, $method)],
             default => self::untilStrained($method, $timetable, $stage === Stage::Steeping, $last, $presence, $warmed, $hours),
         };
         $tasks = array_map(
@@ -129,6 +129,12 @@ final readonly class Course
         $next = $upkeep?->next($bottledAt, $last, $presence);
 
         return $next === null ? [] : [self::task($next[0], $next[1], $method)];
+    }
+
+    /** @return list<Task> what is kept cold has its last day, bottled or not */
+    private static function cold(?\DateTimeImmutable $strainedAt, ?Upkeep $upkeep, Presence $presence, Method $method): array
+    {
+        return $strainedAt !== null && $upkeep?->useBy === true ? self::keeping($strainedAt, null, $upkeep, $presence, $method) : [];
     }
 
     /** @return list<Task> */

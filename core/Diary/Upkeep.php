@@ -15,7 +15,7 @@ final readonly class Upkeep
         private \DateTimeImmutable $until,
         private int $firstDays,
         private int $everyDays,
-        private bool $useBy = false,
+        public bool $useBy = false,
     ) {
     }
 

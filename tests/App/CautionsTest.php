@@ -25,6 +25,9 @@ it('starts it for four days in the cold once that is read, and holds to it', fun
         $this->atHouse('POST', "{$path}/tasks", ['task' => $task, 'outcome' => 'done'])->assertOk();
     }
     $this->atHouse('POST', "{$path}/strain", ['amount' => '120 mL', 'way' => 'drained'])->assertOk();
+    // Its last day stands on Today and on the Shelf before it is bottled.
+    $settling = $this->atHouse('GET', $path)->json();
+    expect(array_column($settling['tasks'], 'step'))->toContain('use_up')->and($settling['jar']['alert'])->toBe('use by Sat 28 Nov, 10:00');
     // Nowhere but in the refrigerator.
     $this->atHouse('POST', "{$path}/keep", ['place' => 'cool-dark'])->assertStatus(422)->assertJsonPath('faults.0.reason', 'botulism');
     $bottle = fn (array $more) => $this->atHouse('POST', "{$path}/bottle", ['bottles' => [['size' => bottleSize(50), 'count' => 2]]] + $more);

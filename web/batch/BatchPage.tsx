@@ -135,7 +135,18 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
           <dl className="grid grid-cols-[1fr_auto] items-baseline gap-x-4 gap-y-1.5 [&_dd]:text-right">
             {herbs.map((herb, index) => (
               <div key={herb.name + herb.form} className="contents">
-                <dt>{herb.name}</dt>
+                <dt>
+                  {herb.id ? (
+                    <Link
+                      className="underline decoration-dotted underline-offset-4"
+                      to={`/h/${house}/almanac/plant/${herb.id}`}
+                    >
+                      {herb.name}
+                    </Link>
+                  ) : (
+                    herb.name
+                  )}
+                </dt>
                 <dd>
                   <Figure
                     name={herb.name}
@@ -148,7 +159,14 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
             ))}
             {plan.oils.map((oil) => (
               <div key={oil.id} className="contents">
-                <dt>{oil.name}</dt>
+                <dt>
+                  <Link
+                    className="underline decoration-dotted underline-offset-4"
+                    to={`/h/${house}/almanac/oil/${oil.id}`}
+                  >
+                    {oil.name}
+                  </Link>
+                </dt>
                 <dd>
                   <Figure
                     name={oil.name}

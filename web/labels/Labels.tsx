@@ -7,6 +7,7 @@ import { ButtonLink, FileLink } from '../parts/Button'
 import { CautionLine } from '../parts/Cautions'
 import { Field, Select } from '../parts/Field'
 import { Notice, Trouble, Waiting } from '../parts/Notice'
+import { Tick } from '../parts/Tick'
 
 type Page = Shape<'LabelPage'>
 type Set = { size: string; start: number; names: Page['names']; fields: string[]; words: string }
@@ -187,24 +188,17 @@ function LabelBench({ id, page: known }: { id: string; page: Page }) {
               <fieldset>
                 <legend className="font-semibold">What stands on it</legend>
                 {page.fields.map((field) => (
-                  <label key={field.id} className="border-line flex min-h-11 items-start gap-3 border-b py-1.5">
-                    <input
-                      type="checkbox"
-                      className="mt-0.5 size-5 shrink-0"
-                      checked={field.on}
-                      onChange={(event) =>
-                        set({
-                          fields: event.target.checked
-                            ? [...page.fields.filter((each_) => each_.on).map((each_) => each_.id), field.id]
-                            : page.fields.filter((each_) => each_.on && each_.id !== field.id).map((each_) => each_.id),
-                        })
-                      }
-                    />
-                    <span>
-                      {field.name}
-                      {field.text ? <span className="text-soft block">{field.text}</span> : null}
-                    </span>
-                  </label>
+                  <Tick
+                    key={field.id}
+                    checked={field.on}
+                    onChange={(checked) => {
+                      const on = setOf(page).fields
+                      set({ fields: checked ? [...on, field.id] : on.filter((other) => other !== field.id) })
+                    }}
+                  >
+                    {field.name}
+                    {field.text ? <span className="text-soft block">{field.text}</span> : null}
+                  </Tick>
                 ))}
               </fieldset>
               <Field

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import { Button } from './Button'
 import { Notice, Trouble, Waiting } from './Notice'
+import { Tick } from './Tick'
 
 const KEEP: Record<string, string> = { keep: 'note', 'use-soon': 'care', 'discard-if-eaten': 'care', discard: 'stop' }
 
@@ -32,18 +33,16 @@ export function Faults({
         <fieldset className="grid gap-x-6 sm:grid-cols-2">
           <legend className="font-semibold">What do you see or smell?</legend>
           {list.data.signs.map((sign) => (
-            <label key={sign.id} className="border-line flex min-h-11 items-center gap-3 border-b py-1">
-              <input
-                type="checkbox"
-                className="size-5 shrink-0"
-                checked={signs.includes(sign.id)}
-                onChange={(event) => {
-                  setSigns(event.target.checked ? [...signs, sign.id] : signs.filter((each) => each !== sign.id))
-                  find.reset()
-                }}
-              />
+            <Tick
+              key={sign.id}
+              checked={signs.includes(sign.id)}
+              onChange={(checked) => {
+                setSigns(checked ? [...signs, sign.id] : signs.filter((each) => each !== sign.id))
+                find.reset()
+              }}
+            >
               {sign.says}
-            </label>
+            </Tick>
           ))}
         </fieldset>
         <Trouble problem={find.error} />

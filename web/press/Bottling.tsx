@@ -7,6 +7,7 @@ import { Button } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
 import { Figure, type Reckoned } from '../parts/Figure'
 import { Notice, Trouble } from '../parts/Notice'
+import { BottleRow } from './BottleRow'
 
 type Offer = Shape<'FillOffer'>
 
@@ -100,6 +101,11 @@ export function Bottling({ batch }: { batch: Shape<'BatchView'> }) {
               </li>
             ))}
           </ul>
+          <BottleRow
+            bottles={press.sizes
+              .map((size) => ({ capacity: size.capacity_ml, count: Number(count(size.size)) || 0 }))
+              .reverse()}
+          />
           <div className="grid grid-cols-2 gap-4 sm:grid-cols-3">
             {press.sizes.map((size) => (
               <Field

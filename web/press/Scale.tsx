@@ -5,6 +5,12 @@ import { Trouble } from '../parts/Notice'
 
 type Takes = { tare: (text: string) => void; gross: (text: string) => void; spent: (text: string) => void }
 
+const IS = [
+  { what: 'tare', says: 'It is the empty jug' },
+  { what: 'gross', says: 'It is jug and oil' },
+  { what: 'spent', says: 'It is the spent herb' },
+] as const
+
 /** The simulated scale: something is put on it, it steadies, and what it shows goes into the field it is for. */
 export function Scale({ batch, takes, weighed }: { batch: string; takes: Takes; weighed: () => void }) {
   const [open, setOpen] = useState(false)
@@ -52,27 +58,18 @@ function OnScale({ batch, takes, weighed }: { batch: string; takes: Takes; weigh
         </Button>
       </div>
       <div className="flex flex-wrap gap-2">
-        <Button
-          disabled={!ready}
-          onClick={() => {
-            takes.tare(shown?.text ?? '')
-            weighed()
-          }}
-        >
-          It is the empty jug
-        </Button>
-        <Button
-          disabled={!ready}
-          onClick={() => {
-            takes.gross(shown?.text ?? '')
-            weighed()
-          }}
-        >
-          It is jug and oil
-        </Button>
-        <Button disabled={!ready} onClick={() => takes.spent(shown?.text ?? '')}>
-          It is the spent herb
-        </Button>
+        {IS.map(({ what, says }) => (
+          <Button
+            key={what}
+            disabled={!ready}
+            onClick={() => {
+              takes[what](shown?.text ?? '')
+              if (what !== 'spent') weighed()
+            }}
+          >
+            {says}
+          </Button>
+        ))}
       </div>
       <Trouble problem={put.error ?? scale.error} />
     </div>

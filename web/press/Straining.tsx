@@ -6,6 +6,7 @@ import { Cautions } from '../parts/Cautions'
 import { Area, Field, Select } from '../parts/Field'
 import { useKept } from '../parts/kept'
 import { Trouble } from '../parts/Notice'
+import { Tick } from '../parts/Tick'
 import { Scale } from './Scale'
 import { YieldBar } from './YieldBar'
 
@@ -32,22 +33,14 @@ export function Straining({ batch }: { batch: Shape<'BatchView'> }) {
           <ul>
             {press.signs.map((sign) => (
               <li key={sign.id}>
-                <label className="border-line flex min-h-11 items-start gap-3 border-b py-2">
-                  <input
-                    type="checkbox"
-                    className="mt-0.5 size-5 shrink-0"
-                    checked={seen.includes(sign.id)}
-                    onChange={() => setSeen(toggle(seen, sign.id))}
-                  />
-                  <span>
-                    {sign.says}
-                    {sign.evidence ? (
-                      <span className={`block ${sign.known === false ? 'text-warmth font-semibold' : 'text-soft'}`}>
-                        {sign.known === false ? `not yet: ${sign.evidence}` : sign.evidence}
-                      </span>
-                    ) : null}
-                  </span>
-                </label>
+                <Tick checked={seen.includes(sign.id)} onChange={() => setSeen(toggle(seen, sign.id))}>
+                  {sign.says}
+                  {sign.evidence ? (
+                    <span className={`block ${sign.known === false ? 'text-warmth font-semibold' : 'text-soft'}`}>
+                      {sign.known === false ? `not yet: ${sign.evidence}` : sign.evidence}
+                    </span>
+                  ) : null}
+                </Tick>
               </li>
             ))}
           </ul>
@@ -60,17 +53,9 @@ export function Straining({ batch }: { batch: Shape<'BatchView'> }) {
           <ol>
             {press.steps.map((step) => (
               <li key={step.id}>
-                <label className="border-line flex min-h-11 items-start gap-3 border-b py-2">
-                  <input
-                    type="checkbox"
-                    className="mt-0.5 size-5 shrink-0"
-                    checked={done.includes(step.id)}
-                    onChange={() => setDone(toggle(done, step.id))}
-                  />
-                  <span className={done.includes(step.id) ? 'text-soft' : ''}>
-                    {step.says} <span className="text-soft block">{step.why}</span>
-                  </span>
-                </label>
+                <Tick checked={done.includes(step.id)} onChange={() => setDone(toggle(done, step.id))}>
+                  {step.says} <span className="text-soft block">{step.why}</span>
+                </Tick>
               </li>
             ))}
           </ol>

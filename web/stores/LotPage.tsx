@@ -126,6 +126,14 @@ function Page({ detail }: { detail: Detail }) {
               </div>
             ))}
           </dl>
+          {(lot.kind === 'herb' || lot.kind === 'carrier') && lot.material ? (
+            <Link
+              className="underline underline-offset-4"
+              to={`/h/${house}/almanac/${lot.kind === 'herb' ? 'plant' : 'oil'}/${lot.material}`}
+            >
+              In the Almanac
+            </Link>
+          ) : null}
           {lot.kind === 'herb' && lot.material ? (
             <Link className="font-semibold underline" to={`/h/${house}/bench?herb=${lot.material}`}>
               Plan with it

@@ -4,13 +4,11 @@ namespace App\Actions\Batches;
 
 use App\Models\Batch;
 use App\Models\LogEntry;
-use App\Models\LotMove;
 use Kettle\Caution\Switching;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Stage;
 use Kettle\Reason\Refused;
 use Kettle\Recipe\Bench;
-use Kettle\Stores\LotKind;
 
 /** An oil put to another purpose than it was made for. From skin to food only where every part of it is food. */
 final readonly class ChangePurpose
@@ -44,12 +42,10 @@ final readonly class ChangePurpose
     private static function lots(Batch $batch): array
     {
         $lots = [];
-        foreach (LotMove::query()->where('batch_id', $batch->id)->with('lot')->orderBy('id')->get() as $move) {
-            if (in_array($move->lot->kind, [LotKind::Herb, LotKind::Carrier], true)) {
-                $key = $move->lot->kind->value.'|'.($move->lot->material ?: $move->lot->called);
-                // One lot of a thing that is not food makes the thing not food.
-                $lots[$key] = ['called' => $move->lot->called, 'food' => ($lots[$key]['food'] ?? true) && $move->lot->food_grade];
-            }
+        foreach (LotsUsed::of($batch) as $lot) {
+            $key = $lot->kind->value.'|'.($lot->material ?: $lot->called);
+            // One lot of a thing that is not food makes the thing not food.
+            $lots[$key] = ['called' => $lot->called, 'food' => ($lots[$key]['food'] ?? true) && $lot->food_grade];
         }
 
         return array_values($lots);

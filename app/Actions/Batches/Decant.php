@@ -2,7 +2,6 @@
 
 namespace App\Actions\Batches;
 
-use App\House\Kitchens;
 use App\Models\Batch;
 use App\Models\LogEntry;
 use Kettle\Diary\DiaryRefused;
@@ -15,7 +14,7 @@ use Kettle\Reason\Refused;
 /** Poured off its sediment, perhaps through paper once more: how much is left to bottle. */
 final readonly class Decant
 {
-    public function __construct(private Logbook $logbook, private Kitchens $kitchens, private PlanFacts $facts)
+    public function __construct(private Logbook $logbook, private OilAmount $amount)
     {
     }
 
@@ -34,11 +33,7 @@ final readonly class Decant
             $strained = (float) $batch->strained_ml;
             $ml = $strained;
             if ($typed !== null) {
-                try {
-                    $ml = $this->kitchens->plain()->reader()->read($typed, Kind::Volume, 'mL', $this->facts->density($batch))->value;
-                } catch (Refused $refused) {
-                    throw $refused->about('amount');
-                }
+                $ml = $this->amount->ml($batch, $typed);
                 if ($ml > $strained * 1.02 || $ml <= 0) {
                     throw new YieldRefused('too_much', sprintf('%s was strained: what is poured off is less than that, and more than nothing.', AmountWriter::plain($strained, Kind::Volume)), 'amount');
                 }

@@ -63,8 +63,8 @@ final readonly class FoldBatch
             ],
             'version' => $batch->version + 1,
         ])->save();
-        // What is bottled is smelled until the day just reckoned, so that day comes first.
-        $this->writeTasks($batch, $course->stage === Stage::Bottled ? $this->history->course($batch, $standing) : $course);
+        // What is strained is smelled, or used up, until the day just reckoned; so that day comes first.
+        $this->writeTasks($batch, $course->strainedAt === null ? $course : $this->history->course($batch, $standing));
         $this->ledger->follow($batch, ! ($course->stage === Stage::Discarded && $course->filledAt === null));
         $this->ledger->followBottles($batch, self::takenBottles($bottled));
         $this->writeYield($batch, $course, $strained);

@@ -51,8 +51,8 @@ final readonly class History
             (float) ($plan['method']['stands_h'] ?? 0),
             $this->slots($batch),
             (float) ($plan['method']['soak_h'] ?? 0),
-            // Nothing is asked of what is all used up.
-            ($batch->shelf['bottles_left'] ?? 0) > 0 ? $this->kept->upkeep($batch) : null,
+            // Nothing is asked of what is all used up; what is kept cold has its day before it is bottled too.
+            ($batch->shelf['bottles_left'] ?? 0) > 0 || ($batch->use_by !== null && $batch->bottled_at === null) ? $this->kept->upkeep($batch) : null,
         );
     }
 

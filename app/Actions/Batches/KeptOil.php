@@ -4,7 +4,6 @@ namespace App\Actions\Batches;
 
 use App\House\Kitchens;
 use App\Models\Batch;
-use App\Models\Lot;
 use Illuminate\Support\Carbon;
 use Kettle\Caution\ColdKept;
 use Kettle\Diary\Course;
@@ -66,8 +65,10 @@ final readonly class KeptOil
         $zone = $this->kitchens->now()->getTimezone();
         $day = fn (?Carbon $day) => $day === null ? null : new \DateTimeImmutable($day->format('Y-m-d'), $zone);
         $lots = [];
-        $rows = Lot::withTrashed()->where('kind', LotKind::Carrier)->whereHas('moves', fn ($moves) => $moves->where('batch_id', $batch->id))->orderBy('id')->get();
-        foreach ($rows as $lot) {
+        foreach (LotsUsed::of($batch) as $lot) {
+            if ($lot->kind !== LotKind::Carrier) {
+                continue;
+            }
             $known = $lots[$lot->material] ?? ['opened' => null, 'best_before' => null];
             $lots[$lot->material] = [
                 'opened' => self::earlier($known['opened'], $day($lot->opened_on)), 'best_before' => self::earlier($known['best_before'], $day($lot->best_before)),

@@ -22,7 +22,7 @@ final readonly class StrainBatch
     /** Above this, a sixteenth of a tonne, it was not put on a kitchen scale. */
     private const MOST_G = 60_000.0;
 
-    public function __construct(private Logbook $logbook, private Kitchens $kitchens, private PlanFacts $facts)
+    public function __construct(private Logbook $logbook, private Kitchens $kitchens, private PlanFacts $facts, private OilAmount $amount)
     {
     }
 
@@ -43,7 +43,7 @@ final readonly class StrainBatch
                 throw new YieldRefused('unknown', 'Herb is drained, squeezed or pressed.', 'way');
             }
             $weighed = ($more['gross'] ?? '') !== '';
-            $ml = $weighed ? $this->net($batch, (string) ($more['gross'] ?? ''), (string) ($more['tare'] ?? '')) : $this->measured($batch, $typed);
+            $ml = $weighed ? $this->net($batch, (string) ($more['gross'] ?? ''), (string) ($more['tare'] ?? '')) : $this->amount->ml($batch, $typed);
             $spent = ($more['spent'] ?? '') === '' ? null : $this->grams((string) $more['spent'], 'spent');
             $dry = $this->facts->dryG($batch);
             $outcome = Outcome::of($ml, $this->facts->number($batch, 'oil_volume'), $dry, $this->expected($batch, $way, $dry));
@@ -59,16 +59,6 @@ final readonly class StrainBatch
                 ...(($more['signs'] ?? []) === [] ? [] : ['signs' => $more['signs']]),
             ]];
         });
-    }
-
-    /** @throws AmountRefused */
-    private function measured(Batch $batch, string $typed): float
-    {
-        try {
-            return $this->kitchens->plain()->reader()->read($typed, Kind::Volume, 'mL', $this->facts->density($batch))->value;
-        } catch (AmountRefused $refused) {
-            throw $refused->about('amount');
-        }
     }
 
     /** @throws AmountRefused */

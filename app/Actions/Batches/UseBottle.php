@@ -2,7 +2,6 @@
 
 namespace App\Actions\Batches;
 
-use App\House\Kitchens;
 use App\Models\Batch;
 use App\Models\LogEntry;
 use App\Words\Times;
@@ -20,7 +19,7 @@ final readonly class UseBottle
 {
     public const HOW = ['used', 'given', 'thrown'];
 
-    public function __construct(private Logbook $logbook, private Kitchens $kitchens, private PlanFacts $facts, private Times $times)
+    public function __construct(private Logbook $logbook, private OilAmount $amount, private Times $times)
     {
     }
 
@@ -42,14 +41,7 @@ final readonly class UseBottle
                 throw CautionRefused::pastUse($this->times->logged($batch->use_by));
             }
             $left = (float) $bottle->left_ml;
-            $ml = $left;
-            if ($typed !== null) {
-                try {
-                    $ml = $this->kitchens->plain()->reader()->read($typed, Kind::Volume, 'mL', $this->facts->density($batch))->value;
-                } catch (Refused $refused) {
-                    throw $refused->about('amount');
-                }
-            }
+            $ml = $typed === null ? $left : $this->amount->ml($batch, $typed);
             if ($left <= 0.005) {
                 throw new FillingRefused('empty', sprintf('Bottle %d is empty already.', $number), 'bottle');
             }

@@ -1,0 +1,30 @@
+<?php
+
+namespace App\Actions\Batches;
+
+use App\House\Kitchens;
+use App\Models\Batch;
+use Kettle\Measure\AmountRefused;
+use Kettle\Measure\Kind;
+
+/** An amount of a batch's own oil as somebody wrote it: a weight is turned into a volume by that oil's density. */
+final readonly class OilAmount
+{
+    public function __construct(private Kitchens $kitchens, private PlanFacts $plan)
+    {
+    }
+
+    /**
+     * @return float mL
+     *
+     * @throws AmountRefused laid to the field "amount"
+     */
+    public function ml(Batch $batch, string $typed): float
+    {
+        try {
+            return $this->kitchens->plain()->reader()->read($typed, Kind::Volume, 'mL', $this->plan->density($batch))->value;
+        } catch (AmountRefused $refused) {
+            throw $refused->about('amount');
+        }
+    }
+}
