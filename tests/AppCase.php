@@ -92,10 +92,13 @@ abstract class AppCase extends TestCase
         return [...['herb' => ['id' => 'marshmallow-root'], 'oils' => ['sunflower'], 'method' => 'cold'], ...$more];
     }
 
-    /** @param  array<string, mixed>  $more */
-    public function batch(array $more = []): Batch
+    /**
+     * @param  array<string, mixed>  $more
+     * @param  list<string>  $acknowledged cautions that are read first
+     */
+    public function batch(array $more = [], array $acknowledged = []): Batch
     {
-        $uid = $this->atHouse('POST', '/batches', ['wish' => $this->wish($more)])->assertOk()->json('id');
+        $uid = $this->atHouse('POST', '/batches', ['wish' => $this->wish($more), 'acknowledged' => $acknowledged])->assertOk()->json('id');
 
         return app(CurrentHouse::class)->within($this->house, fn () => Batch::query()->where('uid', $uid)->firstOrFail());
     }

@@ -35,13 +35,16 @@ function cautionFacts(string $line): Facts
     $wet = array_filter($herbs, fn (array $herb) => $herb['state']->isWet()) !== [];
     $lots = array_filter(explode(',', $said['lots']), fn (string $lot) => ! in_array($lot, ['', 'part'], true));
 
+    $method = (new Methods(Tables::shipped()))->method($said['by']);
+
     return Facts::of(
-        $said['for'], $said['kept'], $herbs, $blend->shares(), $blend->iodineValue(), (new Methods(Tables::shipped()))->method($said['by']),
+        $said['for'], $said['kept'], $herbs, $blend->shares(), $blend->iodineValue(), $method,
         $said['way'] ?: ($wet ? 'drained' : 'squeezed'), isset($flags['spirit']), isset($flags['slow']),
         array_values(array_map(fn (string $lot) => [
             'called' => 'the '.$lot, 'food' => $lot !== 'skin', 'how' => $lot === 'gathered' ? 'gathered' : '', 'allergens' => in_array($lot, ['food', 'skin', 'gathered'], true) ? [] : [$lot],
         ], $lots)),
         ! str_contains($said['lots'], 'part'),
+        ['ceiling' => $method->schools[0]->ceilingC === null ? '' : '60 °C'],
     )->and(array_intersect_key($flags, ['wax' => 1, 'essential-oils' => 1]));
 }
 

@@ -222,10 +222,9 @@ final readonly class AlmanacWords
     /** @return list<AlmanacLink> what was learned of its form */
     private function learned(string $form): array
     {
-        return array_values(array_map(
-            fn ($line) => new AlmanacLink($line->says, 'almanac/yields?form='.rawurlencode($line->form).'&way='.$line->way),
-            array_filter($this->yields->lines(), fn ($line) => $line->form === $form || $line->form === $form.', wet'),
-        ));
+        return array_map(
+            fn ($line) => new AlmanacLink($line->says, 'almanac/yields?form='.rawurlencode($line->form).'&way='.$line->way), $this->yields->lines($form),
+        );
     }
 
     private static function ruleName(Caution $rule): string

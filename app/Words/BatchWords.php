@@ -118,7 +118,7 @@ final readonly class BatchWords
         $late = $this->times->daysBetween($batch->start_at, Carbon::now());
 
         return match (true) {
-            $batch->use_by !== null && $batch->strained_at !== null && $batch->stage !== Stage::Discarded => $batch->use_by->isPast() ? 'past its day: throw it away' : 'use by '.$this->times->logged($batch->use_by),
+            $batch->use_by !== null && $batch->stage !== Stage::Discarded => $batch->use_by->isPast() ? 'past its day: throw it away' : 'use by '.$this->times->logged($batch->use_by),
             $batch->stage === Stage::Steeping && $over > 0 => $over.($over === 1 ? ' day' : ' days').' over, strain',
             $batch->stage === Stage::Steeping && $over === 0 && ! $this->stillWarming($batch) => 'strain today',
             $batch->stage === Stage::Planned && $late > 0 => 'should have been filled',

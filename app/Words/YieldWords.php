@@ -23,10 +23,13 @@ final readonly class YieldWords
     {
     }
 
-    /** @return list<YieldLine> every form and way there are batches of */
-    public function lines(): array
+    /**
+     * @param  ?string  $form one form, dried and wet; null for all
+     * @return list<YieldLine> every form and way there are batches of
+     */
+    public function lines(?string $form = null): array
     {
-        $rows = BatchYield::query()->groupBy('form', 'way')->orderBy('form')->orderBy('way')->toBase()
+        $rows = BatchYield::query()->when($form !== null, fn ($query) => $query->whereIn('form', [$form, $form.', wet']))->groupBy('form', 'way')->orderBy('form')->orderBy('way')->toBase()
             ->selectRaw('form, way, COUNT(*) AS many, SUM(1 / variance) AS weight, SUM(uptake / variance) AS weighted')->get();
 
         return array_values($rows->map(fn (object $row) => $this->line(
@@ -37,13 +40,15 @@ final readonly class YieldWords
     /** How one figure narrowed; of very many batches the last are drawn, from what all together say. */
     public function view(string $form, string $way): YieldView
     {
-        $rows = BatchYield::query()->where('form', $form)->where('way', $way)->orderBy('strained_at')->orderBy('id')->with('batch:id,house_id,uid,code')->get();
+        // The last are drawn; those before them are two sums, however many they were.
+        $rows = BatchYield::query()->where('form', $form)->where('way', $way)->orderByDesc('strained_at')->orderByDesc('id')->limit(YieldHistory::SHOWN)->with('batch:id,house_id,uid,code')->get()->reverse()->values();
+        $all = $this->kitchens->seen($form, $way);
         $history = (new YieldHistory($this->tables))->of($way, array_values($rows->map(fn (BatchYield $row) => [
             'id' => (string) $row->id, 'oil_ml' => (float) $row->oil_ml, 'out_ml' => (float) $row->out_ml, 'dry_g' => (float) $row->dry_g,
-        ])->all()));
+        ])->all()), $all->less(self::seen($rows->all())));
         $batches = $rows->keyBy('id');
 
-        return new YieldView($this->line($form, $way, self::seen($rows->all())), array_map(fn (array $step) => new YieldStep(
+        return new YieldView($this->line($form, $way, $all), array_map(fn (array $step) => new YieldStep(
             $batches[(int) $step['id']]->batch->uid ?? '', $batches[(int) $step['id']]->batch->code ?? '', $step['uptake'], round($step['mean'], 3), round($step['low'], 3), round($step['high'], 3), $step['odd'],
         ), $history['steps']));
     }

@@ -79,6 +79,8 @@ final readonly class Facts
             'state:mixed' => $wet !== [] && count($wet) < count($herbs),
             'squeezed' => $way !== 'drained',
             'heated' => $method->heated || $method->id === 'poured-hot',
+            // A method without a thermometer in it has no ceiling to be kept under.
+            'ceiling' => ($words['ceiling'] ?? 'some') !== '',
             'flame' => in_array($method->id, self::ON_THE_STOVE, true),
             'in-water' => in_array($method->id, self::IN_WATER, true),
             'spirit' => $spirit,

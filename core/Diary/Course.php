@@ -75,7 +75,7 @@ final readonly class Course
             Stage::Bottled => self::keeping($done['bottle'], $last('smell'), $upkeep, $presence, $method),
             Stage::Poured => [self::task(Step::Bottle, $last('decant') ?? $timetable->settledAt, $method), ...self::cold($strainedAt, $upkeep, $presence, $method)],
             Stage::Settling => [...self::settling($strainedAt, $presence, $method), ...self::cold($strainedAt, $upkeep, $presence, $method)],
-            default => self::untilStrained($method, $timetable, $stage === Stage::Steeping, $last, $presence, $warmed, $hours),
+            default => [...self::untilStrained($method, $timetable, $stage === Stage::Steeping, $last, $presence, $warmed, $hours), ...self::cold($filledAt, $upkeep, $presence, $method)],
         };
         $tasks = array_map(
             fn (Task $task) => match (true) {
@@ -132,9 +132,9 @@ final readonly class Course
     }
 
     /** @return list<Task> what is kept cold has its last day, bottled or not */
-    private static function cold(?\DateTimeImmutable $strainedAt, ?Upkeep $upkeep, Presence $presence, Method $method): array
+    private static function cold(?\DateTimeImmutable $since, ?Upkeep $upkeep, Presence $presence, Method $method): array
     {
-        return $strainedAt !== null && $upkeep?->useBy === true ? self::keeping($strainedAt, null, $upkeep, $presence, $method) : [];
+        return $since !== null && $upkeep?->useBy === true ? self::keeping($since, null, $upkeep, $presence, $method) : [];
     }
 
     /** @return list<Task> */

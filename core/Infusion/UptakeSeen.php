@@ -37,6 +37,11 @@ final readonly class UptakeSeen
         return new self($this->batches + 1, $this->weight + 1 / $variance, $this->weighted + $uptake / $variance);
     }
 
+    public function less(self $other): self
+    {
+        return new self($this->batches - $other->batches, max(0.0, $this->weight - $other->weight), $this->weighted - $other->weighted);
+    }
+
     public function without(float $uptake, float $variance): self
     {
         return new self($this->batches - 1, max(0.0, $this->weight - 1 / $variance), $this->weighted - $uptake / $variance);

@@ -19,17 +19,19 @@ final readonly class YieldHistory
     /**
      * @param  string  $way drained, squeezed or pressed
      * @param  list<array{id: string, oil_ml: float, out_ml: float, dry_g: float}>  $batches oldest first
+     * @param  ?UptakeSeen  $before what was seen before the first of them
      * @return array{prior: array{mean: float, sd: float}, now: array{mean: float, sd: float, next_sd: float, low: float, high: float},
      *     batches: int, steps: list<array{id: string, uptake: float, mean: float, low: float, high: float, odd: bool, z: float}>, odd: list<string>}
      *
      * @throws YieldRefused when one of them cannot be
      */
-    public function of(string $way, array $batches): array
+    public function of(string $way, array $batches, ?UptakeSeen $before = null): array
     {
         $prior = Uptake::by($way, $this->tables);
         $spread = UptakeSpread::of($this->tables);
         $observed = [];
-        $weight = $weighted = 0.0;
+        $before ??= UptakeSeen::none();
+        [$weight, $weighted] = [$before->weight, $before->weighted];
         foreach ($batches as $batch) {
             $uptake = self::uptake($batch['oil_ml'], $batch['out_ml'], $batch['dry_g'], $prior->lossesMl);
             $variance = $spread->variance($batch['oil_ml'], $batch['dry_g']);
@@ -37,8 +39,8 @@ final readonly class YieldHistory
             $weight += 1 / $variance;
             $weighted += $uptake / $variance;
         }
-        $all = UptakeSeen::sums(count($batches), $weight, $weighted);
-        $seen = UptakeSeen::none();
+        $all = UptakeSeen::sums($before->batches + count($batches), $weight, $weighted);
+        $seen = $before;
         $steps = $odd = [];
         $from = count($observed) - self::SHOWN;
         foreach ($observed as $i => [$id, $uptake, $variance]) {
@@ -58,7 +60,7 @@ final readonly class YieldHistory
         return [
             'prior' => ['mean' => $prior->mlPerGram, 'sd' => $prior->sd],
             'now' => $now + self::ninety($now['mean'], $now['next_sd']),
-            'batches' => count($batches), 'steps' => $steps, 'odd' => array_slice($odd, -self::SHOWN),
+            'batches' => $all->batches, 'steps' => $steps, 'odd' => array_slice($odd, -self::SHOWN),
         ];
     }
 

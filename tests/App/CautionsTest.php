@@ -47,6 +47,22 @@ it('starts it for four days in the cold once that is read, and holds to it', fun
     $this->atHouse('POST', "{$path}/use", ['bottle' => 2, 'how' => 'thrown'])->assertOk()->assertJsonCount(0, 'tasks');
 });
 
+it('bottles nothing of the cold kind after its day, however it was left standing', function () {
+    $wish = [...BASIL, 'kept' => 'fridge', 'method' => 'gentle-pan', 'jar' => $this->jarOf(405)->uid];
+    $uid = $this->atHouse('POST', '/batches', ['wish' => $wish, 'acknowledged' => ['four-days']])->assertOk()->json('id');
+    $path = "/batches/{$uid}";
+    $filled = $this->atHouse('POST', "{$path}/tasks", ['task' => 'fill', 'outcome' => 'done'])->assertOk()->json();
+    expect(array_column($filled['tasks'], 'step'))->toContain('use_up')->and($filled['jar']['alert'])->toContain('use by');
+    foreach (['warm_on', 'warm_off'] as $task) {
+        $this->atHouse('POST', "{$path}/tasks", ['task' => $task, 'outcome' => 'done'])->assertOk();
+    }
+    $this->atHouse('POST', "{$path}/strain", ['amount' => '120 mL'])->assertOk();
+    Carbon::setTestNow('2026-11-29T10:00:00Z');
+    $this->atHouse('GET', $path)->assertJsonPath('jar.alert', 'past its day: throw it away');
+    $this->atHouse('POST', "{$path}/bottle", ['bottles' => [['size' => bottleSize(50), 'count' => 2]]])->assertStatus(422)->assertJsonPath('faults.0.reason', 'past_use');
+    $this->atHouse('POST', "{$path}/discard", ['reason' => 'past its day'])->assertOk()->assertJsonCount(0, 'tasks');
+});
+
 it('has a plant of concern read before it is begun, and keeps the words that were read', function () {
     $wish = $this->wish(['herb' => ['id' => 'comfrey-leaf'], 'oils' => ['olive']]);
     $this->atHouse('POST', '/batches', ['wish' => $wish])->assertStatus(422)->assertJsonPath('faults.0.field', 'acknowledged');

@@ -159,7 +159,7 @@ it('places anew what was not begun in time', function () {
 });
 
 it('moistens with spirit first, and fills when it has stood', function () {
-    $batch = $this->batch(['method' => 'slow-cooker', 'spirit' => 'yes', 'herb' => ['id' => 'marshmallow-root', 'form' => 'powder']]);
+    $batch = $this->batch(['method' => 'slow-cooker', 'spirit' => 'yes', 'herb' => ['id' => 'marshmallow-root', 'form' => 'powder']], ['spirit']);
     $open = fn () => collect($this->atHouse('GET', "/batches/{$batch->uid}")->json('tasks'))->where('open', true)->pluck('key')->all();
     expect($open())->toBe(['moisten']);
     $this->atHouse('POST', "/batches/{$batch->uid}/tasks", ['task' => 'moisten', 'outcome' => 'done'])->assertOk();

@@ -52,6 +52,14 @@ it('says each with every word filled in, why, and a source', function () {
     }
 });
 
+it('leaves no hole in the words of any method’s plan', function (string $method, string $state) {
+    $said = Support::bench()->cautions(['herb' => ['id' => 'self-heal', 'state' => $state], 'oils' => ['sweet-almond'], 'method' => $method, 'school' => null], Support::kitchen(), null);
+    expect($said)->not->toBe([]);
+    foreach ($said as $caution) {
+        expect($caution['says'])->not->toMatch('/ [,.;:]|  |[{}]/');
+    }
+})->with(array_map(fn (string $method) => [$method, $method === 'gentle-pan' ? 'fresh' : 'dried'], array_keys((new Methods(Tables::shipped()))->all())));
+
 it('names the plants a caution is about, and no others', function () {
     $facts = cautionFacts('calendula+arnica+self-heal olive');
     $told = [];

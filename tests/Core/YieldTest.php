@@ -126,6 +126,20 @@ it('gives the same from two sums as from all the batches', function () {
     expect($asked)->toBe([]);
 });
 
+it('goes on from what was seen before as if it had seen it all', function () {
+    mt_srand(3);
+    $batches = array_map(fn (int $i) => ['id' => "b{$i}", 'oil_ml' => 400.0, 'out_ml' => 280.0 + mt_rand(-15, 15), 'dry_g' => 80.0], range(1, 40));
+    $history = new YieldHistory(Tables::shipped());
+    $whole = $history->of('squeezed', $batches);
+    $spread = UptakeSpread::of(Tables::shipped());
+    $before = array_reduce(array_slice($batches, 0, 30), fn (UptakeSeen $seen, array $one) => $seen->with(YieldHistory::uptake($one['oil_ml'], $one['out_ml'], $one['dry_g'], 5), $spread->variance($one['oil_ml'], $one['dry_g'])), UptakeSeen::none());
+    $later = $history->of('squeezed', array_slice($batches, 30), $before);
+    expect($later['batches'])->toBe(40)->and($later['now']['mean'])->toEqualWithDelta($whole['now']['mean'], 1e-9);
+    foreach ($later['steps'] as $i => $step) {
+        expect($step['mean'])->toEqualWithDelta($whole['steps'][30 + $i]['mean'], 1e-9)->and($step['odd'])->toBe($whole['steps'][30 + $i]['odd']);
+    }
+});
+
 it('refuses batches that cannot be', function (array $batch) {
     (new YieldHistory(Tables::shipped()))->of('squeezed', [$batch + ['id' => 'x', 'oil_ml' => 500.0, 'out_ml' => 390.0, 'dry_g' => 100.0]]);
 })->with([[['dry_g' => 0.0]], [['oil_ml' => 0.0]], [['out_ml' => 600.0]], [['out_ml' => -1.0]], [['dry_g' => NAN]], [['oil_ml' => INF]]])->throws(YieldRefused::class);

@@ -6,6 +6,7 @@ use App\Models\Batch;
 use App\Models\BottleSize;
 use App\Models\LogEntry;
 use App\Models\Lot;
+use App\Words\Times;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Stage;
 use Kettle\Reason\Refused;
@@ -16,7 +17,7 @@ use Kettle\Vessel\FillingRefused;
 /** Fills bottles of the house's sizes from a strained oil, and numbers them. */
 final readonly class BottleBatch
 {
-    public function __construct(private Logbook $logbook, private ChangeKeeping $keeping)
+    public function __construct(private Logbook $logbook, private ChangeKeeping $keeping, private Times $times)
     {
     }
 
@@ -35,6 +36,7 @@ final readonly class BottleBatch
             if (! in_array($batch->stage, [Stage::Settling, Stage::Poured], true)) {
                 throw DiaryRefused::notOpen('bottle');
             }
+            UseBottle::refusePast($batch, $this->times);
             ChangeKeeping::refuseWarm($batch, $kept['place'] ?? null);
             $bottles = $names = [];
             foreach ($wanted as $line) {

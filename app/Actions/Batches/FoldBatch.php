@@ -63,8 +63,8 @@ final readonly class FoldBatch
             ],
             'version' => $batch->version + 1,
         ])->save();
-        // What is strained is smelled, or used up, until the day just reckoned; so that day comes first.
-        $this->writeTasks($batch, $course->strainedAt === null ? $course : $this->history->course($batch, $standing));
+        // What is bottled is smelled, and what is cold used up, until the day just reckoned; so that day comes first.
+        $this->writeTasks($batch, $course->stage === Stage::Bottled || $cold ? $this->history->course($batch, $standing) : $course);
         $this->ledger->follow($batch, ! ($course->stage === Stage::Discarded && $course->filledAt === null));
         $this->ledger->followBottles($batch, self::takenBottles($bottled));
         $this->writeYield($batch, $course, $strained);

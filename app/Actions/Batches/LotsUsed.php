@@ -4,24 +4,25 @@ namespace App\Actions\Batches;
 
 use App\Models\Batch;
 use App\Models\Lot;
-use Illuminate\Database\Eloquent\Collection;
 use Kettle\Stores\LotKind;
 
 /** The herbs and oils of Stores a batch was made from, each once, also those taken out of Stores since. */
 final class LotsUsed
 {
-    private const KEPT = 'lots_used';
+    /** @var \WeakMap<Batch, list<Lot>>|null of the batches read in this request: a page asks for them several times */
+    private static ?\WeakMap $read = null;
 
-    /** @return list<Lot> oldest first; asked for once by each batch that was read */
+    /** @return list<Lot> oldest first */
     public static function of(Batch $batch): array
     {
-        if (! $batch->relationLoaded(self::KEPT)) {
-            $batch->setRelation(self::KEPT, Lot::withTrashed()->whereIn('kind', [LotKind::Herb, LotKind::Carrier])
-                ->whereHas('moves', fn ($moves) => $moves->where('batch_id', $batch->id)->where('kind', 'taken'))->orderBy('id')->get());
+        self::$read ??= new \WeakMap;
+        if (! isset(self::$read[$batch])) {
+            /** @var list<Lot> $lots */
+            $lots = array_values(Lot::withTrashed()->whereIn('kind', [LotKind::Herb, LotKind::Carrier])
+                ->whereHas('moves', fn ($moves) => $moves->where('batch_id', $batch->id)->where('kind', 'taken'))->orderBy('id')->get()->all());
+            self::$read[$batch] = $lots;
         }
-        /** @var Collection<int, Lot> $lots */
-        $lots = $batch->getRelation(self::KEPT);
 
-        return array_values($lots->all());
+        return self::$read[$batch];
     }
 }

@@ -37,8 +37,8 @@ final readonly class UseBottle
             }
             $bottle = $batch->bottles()->where('number', $number)->first()
                 ?? throw new FillingRefused('unknown', sprintf('There is no bottle number %d of this batch.', $number), 'bottle');
-            if ($how !== 'thrown' && $batch->use_by !== null && $batch->use_by->lt(Carbon::now())) {
-                throw CautionRefused::pastUse($this->times->logged($batch->use_by));
+            if ($how !== 'thrown') {
+                self::refusePast($batch, $this->times);
             }
             $left = (float) $bottle->left_ml;
             $ml = $typed === null ? $left : $this->amount->ml($batch, $typed);
@@ -52,5 +52,13 @@ final readonly class UseBottle
 
             return ['kind' => 'used', 'data' => ['bottle' => $number, 'how' => $how, 'ml' => round(min($ml, $left), 3), 'typed' => $typed ?? '', 'to' => $to]];
         });
+    }
+
+    /** @throws CautionRefused when it was kept cold, and its day has gone by */
+    public static function refusePast(Batch $batch, Times $times): void
+    {
+        if ($batch->use_by !== null && $batch->use_by->lt(Carbon::now())) {
+            throw CautionRefused::pastUse($times->logged($batch->use_by));
+        }
     }
 }
