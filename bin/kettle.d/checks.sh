@@ -58,28 +58,35 @@ api_is_fresh() {
   return $code
 }
 
-# The core needs no database and no browser: beside the application's tests it costs hardly any time.
+# Both take the place of the shell they are run in, so that who stops that shell stops them.
 core_tests() {
-  php vendor/bin/pest --colors=never --testsuite=Core
+  exec php vendor/bin/pest --colors=never --testsuite=Core
 }
 
-core_beside() {
-  CORE_LOG=$(mktemp)
-  core_tests >"$CORE_LOG" 2>&1 &
-  CORE_PID=$!
+app_tests() {
+  exec env DB_DATABASE=kettle_app_tests APP_ENV=testing KETTLE_CLOCK_FILE= php vendor/bin/pest --colors=never --testsuite=App
+}
+
+# A suite that runs beside another: of two cores one would else stand idle.
+BESIDE_PID=
+beside() {
+  BESIDE_LOG=$(mktemp)
+  "$@" >"$BESIDE_LOG" 2>&1 &
+  BESIDE_PID=$!
 }
 
 # Waited for here, for a suite is run in a shell of its own, and that is not its parent.
-core_awaited() {
-  CORE_CODE=0
-  wait "$CORE_PID" || CORE_CODE=$?
-  CORE_PID=
+told() {
+  BESIDE_CODE=0
+  wait "$BESIDE_PID" || BESIDE_CODE=$?
+  BESIDE_PID=
+  suite "$1" beside_said
 }
 
-core_told() {
-  cat "$CORE_LOG"
-  rm -f "$CORE_LOG"
-  return "$CORE_CODE"
+beside_said() {
+  cat "$BESIDE_LOG"
+  rm -f "$BESIDE_LOG"
+  return "$BESIDE_CODE"
 }
 
 run_tests() {
@@ -90,12 +97,15 @@ run_tests() {
   install_packages $TEST_PACKAGES
   build_web
   instance test
-  CORE_PID=
-  trap 'stop_instance; rm -f "$KETTLE_VAR/clock"; [ -z "$CORE_PID" ] || kill "$CORE_PID" 2>/dev/null || true' EXIT
+  trap 'stop_instance; rm -f "$KETTLE_VAR/clock"; [ -z "$BESIDE_PID" ] || kill "$BESIDE_PID" 2>/dev/null || true' EXIT
   stop_instance
-  if [ "$only" = all ] || [ "$only" = lint ]; then lint; fi
+  if [ "$only" = all ]; then
+    beside core_tests
+    lint
+    told "core"
+  fi
+  if [ "$only" = lint ]; then lint; fi
   if [ "$only" = core ]; then suite "core" core_tests; fi
-  if [ "$only" = all ]; then core_beside; fi
   if [ "$only" != lint ] && [ "$only" != core ]; then
     export KETTLE_CLOCK_FILE="$KETTLE_VAR/clock"
     rm -rf "$KETTLE_VAR/db" "$KETTLE_VAR/clock"
@@ -103,13 +113,14 @@ run_tests() {
     make_env local
     start_instance local
   fi
-  if [ "$only" = all ] || [ "$only" = app ]; then suite "application" env DB_DATABASE=kettle_app_tests APP_ENV=testing KETTLE_CLOCK_FILE= php vendor/bin/pest --colors=never --testsuite=App; fi
-  if [ "$only" = all ]; then core_awaited; suite "core" core_told; fi
+  if [ "$only" = app ]; then suite "application" app_tests; fi
+  if [ "$only" = all ]; then beside app_tests; fi
   if [ "$only" = all ] || [ "$only" = web ]; then
     printf '2026-11-24T10:10:00Z' >"$KETTLE_CLOCK_FILE"
     artisan kettle:demo --fresh
     suite "browser" npx playwright test ${KETTLE_SPEC:-}
   fi
+  if [ "$only" = all ]; then told "application"; fi
   stop_instance
   say
   printf '%d passed, %d failed\n' "$PASSED" "$FAILED"

@@ -26,13 +26,17 @@ final readonly class Keeping
     /** However aged an oil is, a week is left to use it. */
     private const LEAST_MONTHS = 0.25;
 
-    /** @param  list<Reason>  $reasons */
+    /**
+     * @param  list<Reason>  $reasons
+     * @param  ?string  $soonestOil the oil whose seller's day comes before all else; null where none does
+     */
     private function __construct(
         public float $months,
         public \DateTimeImmutable $bestBefore,
         private \DateTimeImmutable $low,
         private \DateTimeImmutable $high,
         private array $reasons,
+        public ?string $soonestOil = null,
     ) {
     }
 
@@ -86,12 +90,12 @@ final readonly class Keeping
             }
         }
         $reasons = [...$reasons, ...self::factors($facts, $place, $glass, $antioxidant, $heat)];
-        $sold = false;
+        $sold = null;
         foreach ($oils as $oil) {
             $sellers = $facts->lots[$oil['id']]['best_before'] ?? null;
             if ($sellers !== null && $sellers < $best) {
                 $best = max($sellers, $facts->strainedAt->setTime(0, 0));
-                $sold = true;
+                $sold = $oil['name'];
                 $reasons[] = Reason::rule('keeps-lot', ['oil' => $oil['name'], 'day' => $sellers->format('j F Y')]);
             }
         }
@@ -99,7 +103,7 @@ final readonly class Keeping
             $reasons[] = Reason::rule('keeps-soured', ['months' => AcidSoak::KEEPS_MONTHS]);
         }
 
-        return new self($months, $best, min($low, $best), $sold ? $best : max($best, $high), $reasons);
+        return new self($months, $best, min($low, $best), $sold !== null ? $best : max($best, $high), $reasons, $sold);
     }
 
     public function figure(): Reckoned

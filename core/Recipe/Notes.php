@@ -6,6 +6,7 @@ namespace Kettle\Recipe;
 
 use Kettle\Caution\Caution;
 use Kettle\Caution\Cautions;
+use Kettle\Keeping\Keeping;
 use Kettle\Vessel\Levels;
 
 /** What to watch for in a plan: of its jar, days and oils, and the cautions; stop before care before note, with ways out where there are some. */
@@ -15,13 +16,18 @@ final class Notes
     private const LEAN = 14.0;
 
     /** @return list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string, change: array<string, mixed>}>, why?: string, source?: string, acknowledge?: bool}> */
-    public static function of(Wish $wish, Amounts $amounts, Days $days, Kitchen $kitchen, Supplies $supplies, Cautions $cautions): array
+    public static function of(Wish $wish, Amounts $amounts, Days $days, Kitchen $kitchen, Supplies $supplies, Cautions $cautions, Keeping $keeping): array
     {
         $notes = [
             ...$supplies->notes($wish, $amounts, $kitchen),
             ...self::aboutTheJar($wish, $amounts, $kitchen),
             ...self::aboutTheOils($wish, $kitchen),
         ];
+        if ($keeping->soonestOil !== null) {
+            $notes[] = self::note('old-oil', 'care', sprintf(
+                'The %s in Stores is best before %s, and what is made with it keeps no longer. Take a fresher lot, or make only what is soon used.', $keeping->soonestOil, $keeping->bestBefore->format('j F Y'),
+            ));
+        }
         $times = $days->timetable;
         if ($days->late && $wish->readyBy !== null) {
             $late = (int) $wish->readyBy->diff($times->readyDay())->days;

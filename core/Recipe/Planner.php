@@ -61,7 +61,7 @@ final readonly class Planner
         return new Plan(
             $wish, $amounts, $figures, $days->timetable, $keeping,
             Sentence::of($wish, $amounts, $this->kitchen),
-            Notes::of($wish, $amounts, $days, $this->kitchen, $supplies, $this->cautions),
+            Notes::of($wish, $amounts, $days, $this->kitchen, $supplies, $this->cautions, $keeping),
             $supplies,
         );
     }

@@ -45,6 +45,9 @@ function aBusyHouse($test): void
     $version = $test->atHouse('GET', "{$path}/label")->json('version');
     $test->atHouse('PUT', "{$path}/label", ['version' => $version, 'size' => 'roll-60x40', 'start' => 1, 'names' => 'inci', 'fields' => ['title', 'herb', 'words'], 'words' => 'Made at home'])->assertOk();
     $test->atHouse('PUT', '/almanac/plant/calendula/note', ['note' => 'Pick at noon.', 'version' => 0])->assertOk();
+    $cold = ['herb' => ['id' => 'basil', 'state' => 'fresh', 'amount' => '40 g'], 'oils' => ['sunflower'], 'purpose' => 'kitchen', 'kept' => 'fridge', 'method' => 'gentle-pan'];
+    $test->fill($test->batch($cold, ['four-days']));
+    $test->atHouse('POST', '/recipes', ['name' => 'Basil for the week', 'note' => '', 'wish' => $cold])->assertOk();
     $oil = $test->atHouse('POST', '/lots', ['lot' => ['kind' => 'carrier', 'material' => 'olive', 'amount' => '2 L', 'opened_on' => '2026-09-01', 'best_before' => '2027-02-02']])->assertOk()->json('lot.id');
     $third = $test->batch(['oils' => ['olive'], 'jar' => $test->jarOf(505)->uid]);
     $test->fill($third);
@@ -63,7 +66,7 @@ it('exports a house that keeps to its schema, and reads back equal', function ()
     }
 
     $this->house = $this->aHouse($this->keeper, 'Second house');
-    $this->atHouse('POST', '/import', $first)->assertOk()->assertJsonPath('batches', 3);
+    $this->atHouse('POST', '/import', $first)->assertOk()->assertJsonPath('batches', 4);
     $second = exported($this);
     expect($second['batches'])->toEqual($first['batches'])->and($second['lots'])->toEqual($first['lots'])->and($second['recipes'])->toEqual($first['recipes']);
     $lot = $first['lots'][0]['id'];

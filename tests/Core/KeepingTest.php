@@ -97,6 +97,8 @@ it('puts a longer-keeping thing never before a shorter', function () {
 it('takes away on the Bench what the lot it is made from has lost', function () {
     $house = ['lots' => [['id' => 'o', 'kind' => 'carrier', 'material' => 'sunflower', 'amount' => '2 L', 'opened_on' => '2026-08-24', 'best_before' => '2027-03-01']]];
     $plan = Support::plan(['jar' => '473'], $house);
+    expect(array_column($plan->notes, 'says', 'id')['old-oil'])->toContain('The sunflower oil in Stores is best before 1 March 2027')
+        ->and(array_column(Support::plan(['jar' => '473'])->notes, 'id'))->not->toContain('old-oil');
     expect($plan->figures['best_before']->text())->toBe('2027-03-01')->and(Support::plan(['jar' => '473'])->figures['best_before']->text())->toBe('2027-06-22');
 });
 

@@ -136,3 +136,20 @@ it('blends: masses add, volumes add, and one oil is itself', function () {
         ->and(fn () => Blend::of([]))->toThrow(MaterialRefused::class)
         ->and(fn () => Blend::of([['carrier' => $jojoba, 'parts' => 1.0], ['carrier' => $jojoba, 'parts' => 1.0]]))->toThrow(MaterialRefused::class, 'twice');
 });
+
+it('takes the same wish and the same plan in every format that carries one', function () {
+    $formats = dirname(__DIR__, 2).'/docs/formats';
+    $read = fn (string $name): array => json_decode((string) file_get_contents("{$formats}/{$name}.schema.json"), true);
+    $keys = function (array $properties): array {
+        $keys = array_keys($properties);
+        sort($keys);
+
+        return $keys;
+    };
+    $wish = $keys(array_diff_key($read('wish')['properties'], ['$schema' => 1, 'house' => 1]));
+    $house = $read('house')['properties'];
+    foreach ([$read('recipe')['properties']['wish'], $house['batches']['items']['properties']['wish'], $house['recipes']['items']['properties']['versions']['items']['properties']['wish']] as $carried) {
+        expect($keys(array_diff_key($carried['properties'], ['$schema' => 1, 'house' => 1])))->toBe($wish);
+    }
+    expect(array_values(array_diff($keys($read('plan')['properties']), $keys($house['batches']['items']['properties']['plan']['properties']))))->toBe(['methods']);
+});
