@@ -81,7 +81,7 @@ final readonly class Planner
         $stop = $cautions->stopping($facts);
         if ($stop !== null) {
             throw WishRefused::withWays(
-                new CautionRefused($stop->reason, sprintf('%s %s (%s; local rules come first.)', $stop->says($facts), $stop->why, $cautions->source($stop->source)), $stop->field), WaysOut::ofStop($stop->id, $wish),
+                new CautionRefused($stop->reason, sprintf('%s %s Source: %s; local rules come first.', $stop->says($facts), $stop->why, $cautions->source($stop->source)), $stop->field), WaysOut::ofStop($stop->id, $wish),
             );
         }
     }
