@@ -40,9 +40,18 @@ final readonly class LabelWords
     /** @return list<LabelLine> what stands on the label, as it was set */
     public function of(Batch $batch): array
     {
-        $on = $this->chosen($batch);
+        return $this->lines($this->texts($batch), $this->chosen($batch));
+    }
+
+    /**
+     * @param  array<string, string>  $texts by field
+     * @param  list<string>  $on
+     * @return list<LabelLine>
+     */
+    private function lines(array $texts, array $on): array
+    {
         $lines = [];
-        foreach ($this->texts($batch) as $id => $text) {
+        foreach ($texts as $id => $text) {
             if ($text !== '' && in_array($id, $on, true) && $id !== 'net') {
                 $lines[] = new LabelLine($id, $text);
             }
@@ -73,7 +82,7 @@ final readonly class LabelWords
     {
         $on = $this->chosen($batch);
         $texts = $this->texts($batch);
-        $lines = $this->of($batch);
+        $lines = $this->lines($texts, $on);
         $size = $this->size($batch);
         $net = $bottles > 0 && $this->withNet($batch) ? self::net(1000).'  no. '.$bottles : '';
 

@@ -75,7 +75,7 @@ final readonly class AlmanacWords
             'plant' => $this->plant($this->bench->cupboard()->herbs()[$key] ?? throw new NotFoundHttpException),
             'oil' => $this->oil($this->bench->cupboard()->carriers()[$key] ?? throw new NotFoundHttpException),
             'method' => $this->method($this->methods->all()[$key] ?? throw new NotFoundHttpException),
-            'caution' => $this->caution(array_column(array_map(fn (Caution $rule) => ['id' => $rule->id, 'rule' => $rule], $this->bench->rules()->all()), 'rule', 'id')[$key] ?? throw new NotFoundHttpException),
+            'caution' => $this->caution(array_column($this->bench->rules()->all(), null, 'id')[$key] ?? throw new NotFoundHttpException),
             'fault' => $this->fault(array_column($this->faults->causes(), null, 'id')[$key] ?? throw new NotFoundHttpException),
             default => throw new NotFoundHttpException,
         };

@@ -14,6 +14,7 @@ use App\Models\LogEntry;
 use App\Models\LotMove;
 use App\Models\StoveJar;
 use Illuminate\Support\Carbon;
+use Kettle\Caution\Facts;
 use Kettle\Fault\FaultFinder;
 use Kettle\Material\Carrier;
 use Kettle\Material\Herb;
@@ -37,6 +38,9 @@ final readonly class FaultWords
     private const ENOUGH = 0.85;
 
     private const SESSIONS = 6;
+
+    /** Water stands open about the jar, and steams; an incubator's does not. */
+    private const OVER_WATER = ['double-boiler', 'slow-cooker', 'water-bath'];
 
     public function __construct(
         private Bench $bench,
@@ -162,14 +166,15 @@ final readonly class FaultWords
             $over = $this->stove->view($jar->session)->over_text ?? $over;
         }
         $usual = $method->schools[0]->usualH;
+        $overWater = in_array($method->id, self::OVER_WATER, true) ? [] : null;
 
         return [
             'over-ceiling' => $over === null ? null : ['over' => lcfirst($over)],
             'under-warm' => $method->heated && $batch->strained_at !== null && $had < self::ENOUGH * $planned ? ['had' => StoveWords::hours($had), 'hours' => AmountWriter::span($planned)] : null,
             'cold-method' => $method->heated ? null : [],
-            'steam' => in_array($method->id, ['double-boiler', 'slow-cooker', 'water-bath'], true) ? [] : null,
-            'in-water' => in_array($method->id, ['double-boiler', 'slow-cooker', 'water-bath'], true) ? [] : null,
-            'flame' => in_array($method->id, ['double-boiler', 'water-bath', 'gentle-pan', 'poured-hot'], true) ? [] : null,
+            'steam' => $overWater,
+            'in-water' => $overWater,
+            'flame' => in_array($method->id, Facts::ON_THE_STOVE, true) ? [] : null,
             'short' => $planned > 0 && $planned < $usual ? ['hours' => AmountWriter::span($planned)] : null,
         ];
     }

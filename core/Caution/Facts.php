@@ -23,7 +23,7 @@ final readonly class Facts
     public const DRIES_FROM = 130.0;
 
     /** Methods over a flame or a plate, and those with glass standing in water. */
-    private const ON_THE_STOVE = ['double-boiler', 'water-bath', 'poured-hot', 'gentle-pan'];
+    public const ON_THE_STOVE = ['double-boiler', 'water-bath', 'poured-hot', 'gentle-pan'];
 
     private const IN_WATER = ['double-boiler', 'slow-cooker', 'water-bath', 'incubator'];
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Kettle\Keeping;
 
-use Kettle\Material\Row;
 use Kettle\Material\Tables;
 use Kettle\Reason\Reason;
 use Kettle\Reason\Reckoned;
@@ -30,7 +29,7 @@ final readonly class Antioxidant
     {
         self::checkOil($oilMl);
         $table = $this->tables->table('keeping')->row('vitamin_e');
-        $row = $this->form($table, $form);
+        $row = Keeping::row($table, 'forms', $form, 'form of vitamin E', 'vitamin_e');
         $perCup = $iuPerCup ?? $table->row('iu_per_cup')->number('value');
         $capsule = $capsuleIu ?? $table->row('capsule_iu')->number('value');
         $iu = $perCup * $oilMl / $table->row('cup_ml')->number('value');
@@ -66,18 +65,6 @@ final readonly class Antioxidant
             Reckoned::exactly('rosemary_ml', $ml, 'mL', $why),
             Reckoned::exactly('rosemary_drops', (float) max(1.0, round($ml * $dropsPerMl)), 'drops', $why, Reason::rule('vitamin-e-drops', ['ml' => round($ml, 2), 'drops_per_ml' => $dropsPerMl])),
         ];
-    }
-
-    private function form(Row $table, string $id): Row
-    {
-        $known = [];
-        foreach ($table->rows('forms') as $row) {
-            if ($row->text('id') === $id) {
-                return $row;
-            }
-            $known[] = $row->text('id');
-        }
-        throw KeepingRefused::unknown('form of vitamin E', $id, $known)->about('vitamin_e');
     }
 
     private static function checkOil(float $oilMl): void

@@ -162,8 +162,15 @@ final readonly class Keeping
         return $reasons;
     }
 
-    /** @throws KeepingRefused */
-    private static function row(Row $table, string $list, string $id, string $what): Row
+    /**
+     * A row of one of the lists of data/keeping.json.
+     *
+     * @param  string  $what as it is called when it is refused
+     * @param  ?string  $field the field it was typed in, where that is called otherwise
+     *
+     * @throws KeepingRefused when it is not in the list
+     */
+    public static function row(Row $table, string $list, string $id, string $what, ?string $field = null): Row
     {
         $known = [];
         foreach ($table->rows($list) as $row) {
@@ -172,6 +179,6 @@ final readonly class Keeping
             }
             $known[] = $row->text('id');
         }
-        throw KeepingRefused::unknown($what, $id, $known)->about($what);
+        throw KeepingRefused::unknown($what, $id, $known)->about($field ?? $what);
     }
 }

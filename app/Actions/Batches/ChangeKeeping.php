@@ -8,6 +8,7 @@ use Kettle\Caution\CautionRefused;
 use Kettle\Caution\ColdKept;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Stage;
+use Kettle\Keeping\Keeping;
 use Kettle\Keeping\KeepingRefused;
 use Kettle\Material\Tables;
 use Kettle\Reason\Refused;
@@ -46,10 +47,7 @@ final readonly class ChangeKeeping
     public function check(array $as): void
     {
         foreach (['place' => 'places', 'glass' => 'glass', 'antioxidant' => 'antioxidants'] as $key => $list) {
-            $known = array_map(fn ($row) => $row->text('id'), array_values($this->tables->table('keeping')->rows($list)));
-            if (isset($as[$key]) && ! in_array($as[$key], $known, true)) {
-                throw KeepingRefused::unknown($key, $as[$key], $known)->about($key);
-            }
+            isset($as[$key]) && Keeping::row($this->tables->table('keeping'), $list, $as[$key], $key);
         }
     }
 
