@@ -219,7 +219,7 @@ final readonly class FaultWords
             $condition = Condition::of($lot, $this->kitchens->local($move->happened_at)->setTime(0, 0), $this->bench->cupboard());
             if ($lot->kind === LotKind::Herb) {
                 $facts['herb-aged'] ??= $condition->is === Condition::SOUND ? null : ['why' => lcfirst($condition->reasons[0])];
-                $facts['herb-never-checked'] = $move->lot->checked_at === null ? [] : null;
+                $facts['herb-never-checked'] ??= $move->lot->checked_at === null ? [] : null;
             } elseif ($lot->kind === LotKind::Carrier) {
                 $facts['oil-aged'] ??= $condition->is === Condition::SOUND ? null : ['why' => lcfirst($condition->reasons[0])];
                 $facts['old-lot'] ??= $condition->is === Condition::PAST ? [] : null;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Kettle\Caution;
 
+use Kettle\Diary\Later;
+
 /**
  * Ways a kitchen oil may be kept, and the bounds of the cold one: four days at 4 C or colder, as the
  * National Center for Home Food Preservation has it (from memory).
@@ -31,6 +33,6 @@ final class ColdKept
     /** The last moment it may be used, from when the oil went on. */
     public static function useBy(\DateTimeImmutable $filledAt): \DateTimeImmutable
     {
-        return $filledAt->modify('+'.self::DAYS.' days');
+        return Later::hours($filledAt, self::DAYS * 24);
     }
 }

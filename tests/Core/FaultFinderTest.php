@@ -46,10 +46,10 @@ it('puts first what the trade looks for first', function (array $signs, array $f
     'a pitted salve' => [['pitted'], [], 'cool-pour'],
 ]);
 
-it('says discard before anything else where life is in it', function (string $sign) {
+it('says discard before anything else where life, or a splinter, is in it', function (string $sign) {
     $found = faultFinder()->find([$sign, 'cloudy'], []);
     expect($found['keep'])->toBe('discard')->and($found['says'])->toContain('Do not taste');
-})->with(['floating', 'fur', 'fizz', 'bulging', 'off']);
+})->with(['floating', 'fur', 'fizz', 'bulging', 'off', 'cracked']);
 
 it('does not say it of a bottle that is only cloudy', function () {
     expect(faultFinder()->find(['cloudy'], ['dry-herb' => [], 'hard-fat' => ['hard' => 'Coconut oil']])['keep'])->toBe('keep')
