@@ -53,3 +53,47 @@ it('is found from anywhere, by name, and looked through by what it says', functi
     $this->atHouse('GET', '/almanac/plant/nosuch')->assertNotFound();
     $this->atHouse('GET', '/almanac/nosuch/calendula')->assertNotFound();
 });
+
+it('shows an oil with figures that stand within the published ones', function (string $oil, array $iodine, array $density) {
+    $facts = array_column($this->atHouse('GET', "/almanac/oil/{$oil}")->assertOk()->json('facts'), 'text', 'name');
+    expect((float) $facts['Iodine value'])->toBeGreaterThanOrEqual($iodine[0])->toBeLessThanOrEqual($iodine[1])
+        ->and((float) $facts['Density at 20 °C'])->toBeGreaterThanOrEqual($density[0])->toBeLessThanOrEqual($density[1])
+        ->and(str_contains($facts['Iodine value'], 'a drying oil'))->toBe($iodine[0] > 130);
+})->with([
+    // Codex Stan 33 (olive) and 210 (the others), iodine value and relative density at 20 C; from memory.
+    'olive' => ['olive', [75, 94], [0.910, 0.916]],
+    'sweet almond' => ['sweet-almond', [85, 109], [0.911, 0.929]],
+    'flaxseed' => ['flaxseed', [170, 211], [0.925, 0.935]],
+    'groundnut' => ['groundnut', [77, 107], [0.909, 0.920]],
+]);
+
+it('names of an oil what a label must, and whether it is food', function (string $oil, string $inci, string $food, ?string $contains) {
+    $facts = array_column($this->atHouse('GET', "/almanac/oil/{$oil}")->assertOk()->json('facts'), 'text', 'name');
+    expect($facts['INCI name'])->toBe($inci)->and($facts['For the kitchen'])->toBe($food)->and($facts['Contains'] ?? null)->toBe($contains);
+})->with([
+    // INCI names as the European inventory has them, from memory; allergens of Regulation (EU) 1169/2011, Annex II.
+    ['jojoba', 'Simmondsia Chinensis Seed Oil', 'not sold as food', null],
+    ['sweet-almond', 'Prunus Amygdalus Dulcis Oil', 'sold as food', 'tree nuts'],
+    ['sesame', 'Sesamum Indicum Seed Oil', 'sold as food', 'sesame'],
+    ['olive', 'Olea Europaea Fruit Oil', 'sold as food', null],
+]);
+
+it('gives the schools of a method side by side, with their heat and never over what', function () {
+    $page = $this->atHouse('GET', '/almanac/method/slow-cooker')->assertOk()->json();
+    expect(count($page['facts']))->toBeGreaterThan(1);
+    foreach ($page['facts'] as $school) {
+        expect($school['text'])->toMatch('/^\d.* to .*, usually .*, at .*°.* and never over .*°/')->and($school['source'])->not->toBe('');
+    }
+    $cold = $this->atHouse('GET', '/almanac/method/cold')->assertOk()->json('facts.0.text');
+    expect($cold)->toContain('usually')->not->toContain('never over');
+});
+
+it('says of a caution how much it weighs and where it is shown, and of a fault what to do', function () {
+    $facts = array_column($this->atHouse('GET', '/almanac/caution/botulism')->assertOk()->json('facts'), 'text', 'name');
+    expect($facts['Rank'])->toBe('stop: it is not done so')->and($facts['Shown at'])->toContain('bench');
+    $fault = array_column($this->atHouse('GET', '/almanac/fault/mould')->assertOk()->json('facts'), 'text', 'name');
+    expect($fault['Shows as'])->toContain('fur')->and($fault['Keep it?'])->toBe('no: throw it away');
+    // Splinters cannot be strained out: common practice, no source.
+    $cracked = array_column($this->atHouse('GET', '/almanac/fault/shock')->assertOk()->json('facts'), 'text', 'name');
+    expect($cracked['Do'])->toContain('Throw all of it away');
+});
