@@ -10,7 +10,7 @@ use Kettle\Material\State;
 use Kettle\Material\Tables;
 
 /**
- * Facts from a line such as "comfrey-leaf:fresh olive,jojoba by:slow-cooker for:kitchen way:squeezed kept:fridge spirit slow
+ * Facts from a line such as "comfrey-leaf:fresh olive,jojoba by:slow-cooker for:kitchen way:squeezed kept:fridge spirit slow oil-spent warm-too-long
  * lots:food,skin,gathered,sesame,part wax"; herbs with "+" between, an unlisted one as "?name".
  */
 function cautionFacts(string $line): Facts
@@ -39,13 +39,13 @@ function cautionFacts(string $line): Facts
 
     return Facts::of(
         $said['for'], $said['kept'], $herbs, $blend->shares(), $blend->iodineValue(), $method,
-        $said['way'] ?: ($wet ? 'drained' : 'squeezed'), isset($flags['spirit']), isset($flags['slow']),
+        $said['way'] ?: ($wet ? 'drained' : 'squeezed'), isset($flags['spirit']), isset($flags['slow']) ? 'it takes too long' : '',
         array_values(array_map(fn (string $lot) => [
             'called' => 'the '.$lot, 'food' => $lot !== 'skin', 'how' => $lot === 'gathered' ? 'gathered' : '', 'allergens' => in_array($lot, ['food', 'skin', 'gathered'], true) ? [] : [$lot],
         ], $lots)),
         ! str_contains($said['lots'], 'part'),
-        ['ceiling' => $method->schools[0]->ceilingC === null ? '' : '60 °C'],
-    )->and(array_intersect_key($flags, ['wax' => 1, 'essential-oils' => 1]));
+        ['ceiling' => $method->schools[0]->ceilingC === null ? '' : '60 °C', 'spent' => 'Olive oil'],
+    )->and(array_intersect_key($flags, ['wax' => 1, 'essential-oils' => 1, 'oil-spent' => 1, 'warm-too-long' => 1]));
 }
 
 /** The ids that hold at a place, in their order: "botulism dry". */

@@ -315,7 +315,7 @@ final class SkerryHouse
         $this->done($batch, 'fill', 1, 11, 15);
         $this->done($batch, 'warm_on', 1, 11, 30);
         $this->done($batch, 'warm_off', 1, 11, 45);
-        $this->at(1, 18);
+        $this->at(1, 12);
         ($this->strain)($batch, '', null, ['gross' => '444 g', 'tare' => '388 g', 'way' => 'drained', 'spent' => '41 g', 'spent_to' => 'soup']);
     }
 

@@ -101,13 +101,14 @@ final class Kitchens
         $carriers = [...array_filter($oils, 'is_string'), ...$names(array_filter($oils, 'is_array'), 'id')];
         $zone = $this->current->house()->zone();
         // The oldest that may be used come first, of each thing by itself: a hundred tins of one oil must not hide another.
-        $ranked = Lot::query()->where('left', '>', 0)->where(fn ($query) => $query
+        $named = [...$names($herbs, 'lot'), ...$names(array_filter($oils, 'is_array'), 'lot')];
+        // A lot that was named is known even when it is empty: what it is counts, and that it is empty is told.
+        $ranked = Lot::query()->where(fn ($query) => $query->where('left', '>', 0)->orWhereIn('uid', $named))->where(fn ($query) => $query
             ->where(fn ($herb) => $herb->where('kind', LotKind::Herb)->where(fn ($any) => $any
                 ->whereIn('material', $names($herbs, 'id'))->orWhere(fn ($own) => $own->where('material', '')->whereIn('called', $names($herbs, 'name')))))
             ->orWhere(fn ($oil) => $oil->where('kind', LotKind::Carrier)->whereIn('material', $carriers)))
             ->selectRaw("*, ROW_NUMBER() OVER (PARTITION BY kind, material, IF(material = '', called, ''), COALESCE(state, '')
                 ORDER BY COALESCE(best_before < ?, 0) OR COALESCE(verdict = 'past', 0), best_before IS NULL, best_before, got_on, id) AS place", [$this->now()->format('Y-m-d')]);
-        $named = [...$names($herbs, 'lot'), ...$names(array_filter($oils, 'is_array'), 'lot')];
         $lots = Lot::query()->fromSub($ranked, 'lots')->where(fn ($query) => $query->where('place', '<=', self::LOTS)->orWhereIn('uid', $named))->orderBy('place')->get();
 
         return $this->kitchen($this->jars(), array_values($lots->map(fn (Lot $lot) => $lot->core($zone))->all()), $this->stock(...));

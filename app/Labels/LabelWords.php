@@ -153,7 +153,7 @@ final readonly class LabelWords
             'oil' => $inci ? '' : 'in '.implode(', ', [...array_map(fn (array $oil) => $oil['name'].(count($oils) > 1 ? ' '.round($oil['share'] * 100).' %' : ''), $oils), ...self::antioxidant($batch, false)]),
             'days' => $this->days($batch),
             'for' => 'For '.$this->bench->cupboard()->purpose($batch->purpose)->name,
-            'keep' => $batch->use_by === null ? 'Keep cool and dark. Smell it'.($kitchen ? '' : ', and try a little,').' before use.' : '',
+            'keep' => $batch->use_by === null ? ($batch->keptAs()['place'] === 'fridge' ? 'Keep in the refrigerator. Smell it' : 'Keep cool and dark. Smell it').($kitchen ? '' : ', and try a little,').' before use.' : '',
             'ratio' => $ratio.', '.$method['name'],
             'origin' => $batch->origin === '' ? '' : 'From '.$batch->origin,
             'words' => self::set($batch, 'words', ''),

@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
+use Kettle\Caution\ColdKept;
 use Kettle\Diary\Stage;
 
 /**
@@ -79,6 +80,13 @@ class Batch extends Model
     public function bottles(): HasMany
     {
         return $this->hasMany(Bottle::class);
+    }
+
+    /** Whether it is kept cold, and stood warm longer than it may: it is to be thrown away. */
+    public function isWarmTooLong(): bool
+    {
+        return $this->use_by !== null && $this->filled_at !== null
+            && ColdKept::isWarmTooLong($this->filled_at->toDateTimeImmutable(), $this->strained_at?->toDateTimeImmutable(), Carbon::now()->toDateTimeImmutable());
     }
 
     /** What there is to bottle, mL: what was poured off its sediment, or what was strained. */

@@ -60,7 +60,7 @@ final readonly class DiaryWords
             moves: array_values(DiaryMove::query()->with('batch:id,uid,herb_name,house_id')->orderByDesc('id')->limit(12)->get()->map(fn (DiaryMove $move) => new DiaryMoveView(
                 $move->batch->uid, $move->batch->herb_name, $this->moment($move->was_at), $this->moment($move->is_at), $move->why,
             ))->all()),
-            troubles: array_values($batches->filter(fn (Batch $batch) => is_string($batch->diary['says'] ?? null))->map(fn (Batch $batch) => new DiaryTrouble($batch->uid, $batch->herb_name, (string) ($batch->diary['says'] ?? '')))->all()),
+            troubles: array_values([...$this->coldOnes($presence), ...$batches->filter(fn (Batch $batch) => is_string($batch->diary['says'] ?? null))->map(fn (Batch $batch) => new DiaryTrouble($batch->uid, $batch->herb_name, (string) ($batch->diary['says'] ?? '')))->all()]),
             absences: array_values(Absence::query()->whereNull('calendar_id')->where('to_at', '>', Carbon::now())->orderBy('from_at')->limit(50)->get()->map(fn (Absence $each) => new AbsenceView($each->uid, $each->called, $this->span($each)))->all()),
             calendars: array_values(BusyCalendar::query()->withCount(['absences' => fn ($query) => $query->where('to_at', '>', Carbon::now())])->orderBy('id')->limit(20)->get()->map(fn (BusyCalendar $each) => new CalendarView(
                 $each->uid, $each->called, $each->getAttribute('absences_count').' busy times to come',
@@ -123,6 +123,27 @@ final readonly class DiaryWords
             $day->format('Y-m-d'), $this->times->day($day), $home === [] ? 'nobody at home' : 'at home '.implode(', ', array_map(fn (DayWhile $while) => $while->text, $home)), $home, $sessions,
             array_values($due->filter(fn (Task $task) => $task->step !== Step::WarmOn)->map(fn (Task $task) => $this->tasks->view($task, $task->batch))->all()),
         );
+    }
+
+    /** @return list<DiaryTrouble> what must be used up on a day when nobody is at home */
+    private function coldOnes(Presence $presence): array
+    {
+        $troubles = [];
+        $cold = Batch::query()->where('use_by', '>', Carbon::now())->whereIn('stage', [Stage::Steeping, Stage::Settling, Stage::Poured, Stage::Bottled])
+            ->orderBy('use_by')->limit(self::BATCHES)->get(BatchWords::COLUMNS);
+        foreach ($cold as $batch) {
+            if ($batch->use_by === null || $batch->filled_at === null || ($batch->stage === Stage::Bottled && ($batch->shelf['bottles_left'] ?? 0) === 0)) {
+                continue;
+            }
+            $day = $presence->missed($this->kitchens->local($batch->use_by), $this->kitchens->local($batch->filled_at));
+            if ($day !== null) {
+                $troubles[] = new DiaryTrouble($batch->uid, $batch->herb_name, sprintf(
+                    'The %s oil is to be used up by %s, and nobody is at home then: use it, freeze it or throw it away by %s.', $batch->herb_name, $this->moment($batch->use_by), $this->moment($day),
+                ));
+            }
+        }
+
+        return $troubles;
     }
 
     private function moment(\DateTimeInterface $moment): string

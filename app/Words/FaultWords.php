@@ -14,8 +14,8 @@ use App\Models\LogEntry;
 use App\Models\LotMove;
 use App\Models\StoveJar;
 use Illuminate\Support\Carbon;
-use Kettle\Caution\Facts;
 use Kettle\Fault\FaultFinder;
+use Kettle\Infusion\Method;
 use Kettle\Material\Carrier;
 use Kettle\Material\Herb;
 use Kettle\Material\HerbForm;
@@ -38,9 +38,6 @@ final readonly class FaultWords
     private const ENOUGH = 0.85;
 
     private const SESSIONS = 6;
-
-    /** Water stands open about the jar, and steams; an incubator's does not. */
-    private const OVER_WATER = ['double-boiler', 'slow-cooker', 'water-bath'];
 
     public function __construct(
         private Bench $bench,
@@ -166,7 +163,7 @@ final readonly class FaultWords
             $over = $this->stove->view($jar->session)->over_text ?? $over;
         }
         $usual = $method->schools[0]->usualH;
-        $overWater = in_array($method->id, self::OVER_WATER, true) ? [] : null;
+        $overWater = $method->has(Method::IN_WATER) ? [] : null;
 
         return [
             'over-ceiling' => $over === null ? null : ['over' => lcfirst($over)],
@@ -174,7 +171,7 @@ final readonly class FaultWords
             'cold-method' => $method->heated ? null : [],
             'steam' => $overWater,
             'in-water' => $overWater,
-            'flame' => in_array($method->id, Facts::ON_THE_STOVE, true) ? [] : null,
+            'flame' => $method->has(Method::OVER_FLAME) ? [] : null,
             'short' => $planned > 0 && $planned < $usual ? ['hours' => AmountWriter::span($planned)] : null,
         ];
     }

@@ -29,6 +29,10 @@ final readonly class Headline
         }
         $late = count(array_unique(array_map(fn (TaskView $t) => $t->batch, array_filter($open, fn (TaskView $t) => $t->overdue && ! in_array($t->step, self::CAN_WAIT, true)))));
         $hands = $this->hands(array_sum(array_map(fn (TaskView $task) => $task->minutes, $open)));
+        $danger = count(array_filter($open, fn (TaskView $task) => $task->danger));
+        if ($danger > 0) {
+            return sprintf('%s. Throw %s away before anything else.', $day, $danger === 1 ? 'one jar' : $this->word($danger).' jars');
+        }
         if ($total > count($open)) {
             return sprintf('%s. %d things to do; the first %d are here.', $day, $total, count($open));
         }

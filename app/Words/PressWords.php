@@ -82,6 +82,7 @@ final readonly class PressWords
             filters: self::choices(Straining::FILTERS),
             spent_choices: self::choices(Straining::SPENT),
             spent_text: $this->spent($batch, $strained),
+            asks_warmth: $batch->stage === Stage::Steeping && $this->history->lacksWarmth($batch) ? 'Nobody wrote down its warmth. Had it what was planned?' : null,
             odd: $ml !== null && $this->yields->isOdd($batch),
             form: $this->plan->uptakeKey($batch),
             settled_at: $settledAt === null ? null : $this->times->due($settledAt),

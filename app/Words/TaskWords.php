@@ -6,6 +6,7 @@ use App\Http\Shapes\TaskView;
 use App\Models\Batch;
 use App\Models\Task;
 use Illuminate\Support\Carbon;
+use Kettle\Caution\ColdKept;
 use Kettle\Diary\Step;
 
 /** What there is to do, in a cook's words. */
@@ -26,22 +27,25 @@ final readonly class TaskWords
             place: $task->place,
             batch: $batch->uid,
             code: $batch->code,
-            title: $this->title($task->step, $batch->herb_name),
+            title: $this->title($task, $batch),
             detail: $this->detail($task, $batch),
             due_at: $task->due_at->toAtomString(),
             due_text: $this->times->due($task->due_at),
             overdue: $task->open && $this->times->daysBetween($task->due_at, $now) > 0,
             open: $task->open,
             waiting: $waiting,
+            danger: $task->step === Step::UseUp && $batch->use_by !== null && $batch->use_by->lte($now),
             skippable: $task->step->skippable(),
             at_press: $task->step->wantsAmounts(),
             minutes: $task->minutes,
         );
     }
 
-    private function title(Step $step, string $herb): string
+    private function title(Task $task, Batch $batch): string
     {
-        return match ($step) {
+        $herb = $batch->herb_name;
+
+        return match ($task->step) {
             Step::Moisten => "Moisten the {$herb} with spirit",
             Step::Fill => "Fill the {$herb}",
             Step::TopUp => "Top up the {$herb}",
@@ -54,7 +58,11 @@ final readonly class TaskWords
             Step::Decant => "Pour off the {$herb}",
             Step::Bottle => "Bottle the {$herb}",
             Step::Smell => "Smell the {$herb}",
-            Step::UseUp => "Use up the {$herb}, or throw it away",
+            Step::UseUp => match (true) {
+                $batch->use_by !== null && $batch->use_by->lte(Carbon::now()) => "Throw the {$herb} away",
+                $batch->strained_at === null => "Get the {$herb} into the refrigerator",
+                default => "Use up the {$herb}, or throw it away",
+            },
         };
     }
 
@@ -72,16 +80,23 @@ final readonly class TaskWords
             Step::WarmOn => "water on, {$jar} in while all is cold",
             Step::WarmOff => 'off; wipe the jar dry',
             Step::Strain => $this->strain($task, $batch),
-            Step::Settle => 'till '.$this->times->due($task->due_at).', covered and still',
-            Step::Decant => 'off the sediment; throw away the last murky spoonful',
-            Step::Bottle => 'clean, bone-dry bottles; label at once',
+            Step::Settle => 'till '.$this->times->due($task->due_at).', '.($batch->use_by === null ? 'covered and still' : 'in the refrigerator, covered and still'),
+            Step::Decant => 'off the sediment; throw away the last murky spoonful'.($batch->use_by === null ? '' : '; back into the refrigerator at once'),
+            Step::Bottle => 'clean, bone-dry bottles; label at once'.($batch->use_by === null ? '' : '; out of the refrigerator and back into it'),
             Step::Smell => 'open one, smell it, hold it to the light; best before '.$this->times->date($batch->best_before),
-            Step::UseUp => 'wet kitchen herb in oil: not used or given after '.$this->times->logged($batch->use_by ?? $task->due_at),
+            Step::UseUp => match (true) {
+                $batch->isWarmTooLong() => 'it stood warm for more than '.ColdKept::MOST_WARM_H.' hours: do not taste it, do not give it to anybody',
+                $batch->strained_at === null => 'strained, and at 4 °C or colder, by '.$this->times->logged($batch->use_by ?? $task->due_at).'; later than that it is thrown away',
+                default => 'wet kitchen herb in oil: not used or given after '.$this->times->logged($batch->use_by ?? $task->due_at),
+            },
         };
     }
 
     private function strain(Task $task, Batch $batch): string
     {
+        if ($batch->use_by !== null || ($batch->shelf['cold'] ?? false) === true) {
+            return 'at once, unsqueezed, and into the refrigerator'.($batch->use_by === null ? '' : ' by '.$this->times->logged($batch->use_by));
+        }
         $how = match ($batch->shelf['way'] ?? 'squeezed') {
             'drained' => 'Drain it, do not squeeze it.',
             'pressed' => 'Press it.',

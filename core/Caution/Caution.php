@@ -98,11 +98,17 @@ final readonly class Caution
     public function trait(): ?string
     {
         foreach ($this->all as $tag) {
-            if (str_starts_with($tag, 'trait:')) {
-                return substr($tag, 6);
+            if (preg_match('/^(?:wet-)?trait:(.+)$/', $tag, $m) === 1) {
+                return $m[1];
             }
         }
 
         return null;
+    }
+
+    /** Whether it is about a plant only while its water is in it. */
+    public function isOfWetHerb(): bool
+    {
+        return array_filter($this->all, fn (string $tag) => str_starts_with($tag, 'wet-trait:')) !== [];
     }
 }

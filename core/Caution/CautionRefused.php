@@ -24,6 +24,11 @@ final class CautionRefused extends Refused
         return new self('past_use', sprintf('It was to be used by %s, and is not used or given after that. Throw it away.', $day));
     }
 
+    public static function warmTooLong(string $by): self
+    {
+        return new self('warm_too_long', sprintf('It was to be strained and in the refrigerator by %s. It stood warm too long since: throw it away, and do not taste it.', $by));
+    }
+
     public static function place(string $place): self
     {
         return new self('unknown', sprintf('There are no cautions for “%s”. Places are %s.', mb_substr($place, 0, 40), implode(', ', Caution::PLACES)), 'place');

@@ -22,11 +22,6 @@ final readonly class Facts
     /** Over this iodine value an oil dries in air. */
     public const DRIES_FROM = 130.0;
 
-    /** Methods over a flame or a plate, and those with glass standing in water. */
-    public const ON_THE_STOVE = ['double-boiler', 'water-bath', 'poured-hot', 'gentle-pan'];
-
-    private const IN_WATER = ['double-boiler', 'slow-cooker', 'water-bath', 'incubator'];
-
     /**
      * @param  array<string, true>  $tags
      * @param  list<array{plant: Herb, state: State}>  $herbs
@@ -42,6 +37,7 @@ final readonly class Facts
      * @param  ?float  $iodineValue of the blend
      * @param  list<array{called: string, food: bool, how: string, allergens: list<string>}>  $lots taken from Stores
      * @param  bool  $allFromStores whether every herb and oil is taken from a known lot
+     * @param  string  $tooSlow why wet kitchen herb would not be cold in time; empty where it is
      * @param  array<string, string>  $words ceiling, cold, use_by, best_before, warm_h as this cook reads them
      */
     public static function of(
@@ -53,7 +49,7 @@ final readonly class Facts
         Method $method,
         string $way,
         bool $spirit = false,
-        bool $tooSlow = false,
+        string $tooSlow = '',
         array $lots = [],
         bool $allFromStores = true,
         array $words = [],
@@ -78,13 +74,15 @@ final readonly class Facts
             'state:dry' => $wet === [],
             'state:mixed' => $wet !== [] && count($wet) < count($herbs),
             'squeezed' => $way !== 'drained',
-            'heated' => $method->heated || $method->id === 'poured-hot',
+            'heated' => $method->heated || $method->has(Method::POURED_HOT),
             // A method without a thermometer in it has no ceiling to be kept under.
             'ceiling' => ($words['ceiling'] ?? 'some') !== '',
-            'flame' => in_array($method->id, self::ON_THE_STOVE, true),
-            'in-water' => in_array($method->id, self::IN_WATER, true),
+            'flame' => $method->has(Method::OVER_FLAME),
+            'in-water' => $method->has(Method::IN_WATER),
             'spirit' => $spirit,
-            'too-slow' => $tooSlow,
+            'lid-tight' => $method->has(Method::LID_TIGHT),
+            'poured-hot' => $method->has(Method::POURED_HOT),
+            'too-slow' => $tooSlow !== '',
             'untested' => $untested !== [],
             'herb-not-food' => $unfitHerbs !== [],
             'oil-not-food' => $unfitOils !== [],
@@ -98,6 +96,7 @@ final readonly class Facts
         foreach ($herbs as $herb) {
             foreach ($herb['plant']->traits as $trait) {
                 $tags['trait:'.$trait] = true;
+                $tags['wet-trait:'.$trait] = ($tags['wet-trait:'.$trait] ?? false) || $herb['state']->isWet();
             }
         }
         $first = array_values($wet)[0] ?? null;
@@ -113,6 +112,7 @@ final readonly class Facts
             'unlisted' => self::names($unlisted),
             'method' => $method->name,
             'warm_h' => (string) ColdKept::MOST_WARM_H,
+            'too_slow' => $tooSlow,
             'soured_ratio' => self::list(array_values(array_map(
                 fn (array $herb) => sprintf('1 part of %s to %d', $herb['plant']->name, AcidSoak::partsFor($herb['plant']) ?? 0),
                 array_filter($wet, fn (array $herb) => AcidSoak::partsFor($herb['plant']) !== null),
@@ -154,7 +154,7 @@ final readonly class Facts
         return self::of(
             $purpose, $text($plan, 'kept', ColdKept::SHELF),
             array_values(array_map(fn (array $herb) => ['plant' => $plant($herb), 'state' => State::tryFrom($text($herb, 'state', '')) ?? State::Dried], $herbs)),
-            $oils, is_numeric($iodine) ? (float) $iodine : null, $method, $way, $spirit, false, $lots, true, $words,
+            $oils, is_numeric($iodine) ? (float) $iodine : null, $method, $way, $spirit, '', $lots, true, $words,
         );
     }
 
@@ -177,15 +177,13 @@ final readonly class Facts
 
     public function word(string $name, Caution $rule): string
     {
-        if ($name !== 'herbs') {
+        if ($name !== 'herbs' && $name !== 'look_alikes') {
             return $this->words[$name] ?? '';
         }
         $trait = $rule->trait();
+        $about = array_filter($this->herbs, fn (array $herb) => ($trait === null || $herb['plant']->has($trait)) && (! $rule->isOfWetHerb() || $herb['state']->isWet()));
 
-        return self::list(array_values(array_map(
-            fn (array $herb) => $herb['plant']->name,
-            array_filter($this->herbs, fn (array $herb) => $trait === null || in_array($trait, $herb['plant']->traits, true)),
-        )));
+        return self::list(array_values(array_map(fn (array $herb) => $name === 'herbs' ? $herb['plant']->name : $herb['plant']->lookAlikes, $about)));
     }
 
     /** @param  array<array{plant: Herb, state: State}>  $herbs */

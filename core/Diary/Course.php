@@ -38,9 +38,10 @@ final readonly class Course
      * @param  float  $standsH hours it stands after the heat
      * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots sessions the diary keeps for it
      * @param  float  $soakH hours the herb stands moistened with spirit first
+     * @param  ?float  $coldWithinH hours from filling to the refrigerator, at the most; null where it need not be cold
      * @param  ?Upkeep  $upkeep of what is bottled, or kept cold; null when none is left
      */
-    public static function follow(Method $method, float $hours, \DateTimeImmutable $startAt, Presence $presence, array $events, float $standsH = 0.0, array $slots = [], float $soakH = 0.0, ?Upkeep $upkeep = null): self
+    public static function follow(Method $method, float $hours, \DateTimeImmutable $startAt, Presence $presence, array $events, float $standsH = 0.0, array $slots = [], float $soakH = 0.0, ?Upkeep $upkeep = null, ?float $coldWithinH = null): self
     {
         $done = $skipped = $later = [];
         $discarded = false;
@@ -68,7 +69,7 @@ final readonly class Course
             default => Stage::Planned,
         };
         $warmed = $method->heated ? Warmed::from($events) : Warmed::none();
-        $timetable = Timetable::lay($method, $hours, $filledAt ?? $done['moisten'] ?? $startAt, $presence, $standsH, $warmed, $slots, $filledAt === null && ! isset($skipped['moisten']) ? $soakH : 0.0);
+        $timetable = Timetable::lay($method, $hours, $filledAt ?? $done['moisten'] ?? $startAt, $presence, $standsH, $warmed, $slots, $filledAt === null && ! isset($skipped['moisten']) ? $soakH : 0.0, $coldWithinH, $filledAt !== null);
         $last = fn (string $key) => max($done[$key] ?? null, $skipped[$key] ?? null);
         $tasks = match ($stage) {
             Stage::Discarded => [],

@@ -49,6 +49,11 @@ final class DiaryRefused extends Refused
         return new self('in_the_past', sprintf('It cannot start on %s and be ready on %s. Start earlier, or want it later.', $start, $ready));
     }
 
+    public static function deadline(string $verb): self
+    {
+        return new self('deadline', sprintf('That is not put off: after its day it is not safe. What is too late to %s is thrown away.', $verb), 'until');
+    }
+
     public static function notOpen(string $task): self
     {
         return new self('not_open', sprintf('There is nothing to %s just now; it may have been done already. Look again at what comes next.', $task));

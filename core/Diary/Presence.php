@@ -13,6 +13,9 @@ final readonly class Presence
     /** A shorter while is not worth coming to the stove for, minutes. */
     public const LEAST_MINUTES = 15;
 
+    /** A deadline by night is done before bed, and that is no absence, hours. */
+    private const NIGHT_H = 12;
+
     /** Nobody is taken to be away for longer; past it the moment asked for stands. */
     private const LOOK_DAYS = 400;
 
@@ -165,6 +168,55 @@ final readonly class Presence
         $next = $moment->modify('+1 day');
 
         return ['from' => $this->from($next), 'to' => $this->to($next)];
+    }
+
+    /** The first moment from which somebody is up and at home for so many minutes at once; null when there is none in a long time. */
+    public function whileWith(\DateTimeImmutable $moment, int $minutes): ?\DateTimeImmutable
+    {
+        for ($tries = 0; $tries < 3 * self::LOOK_DAYS && ($while = $this->whileFrom($moment)) !== null; $tries++) {
+            if ($while['to']->getTimestamp() - $while['from']->getTimestamp() >= $minutes * 60) {
+                return $while['from'];
+            }
+            $moment = $while['to'];
+        }
+
+        return null;
+    }
+
+    /**
+     * For a deadline: the moment itself when somebody is up and at home, else the last hour before it on which
+     * somebody is. It never moves later.
+     *
+     * @param  \DateTimeImmutable  $since how far back it may move; with nobody there since then the moment stands
+     */
+    public function lastAwake(\DateTimeImmutable $moment, \DateTimeImmutable $since): \DateTimeImmutable
+    {
+        for ($day = $moment->setTime(0, 0); $day >= $since->setTime(0, 0); $day = $day->modify('-1 day')) {
+            foreach (array_reverse($this->on($day)) as $while) {
+                if ($while['from'] > $moment) {
+                    continue;
+                }
+                if ($while['to'] >= $moment) {
+                    return $moment;
+                }
+                if ($while['to'] > $since) {
+                    return max($since, $while['from'], Later::minutes($while['to'], -60));
+                }
+            }
+        }
+
+        return $moment;
+    }
+
+    /**
+     * For a deadline that falls into an absence: the last hour at home before it; null where somebody is there on its
+     * day, or the night before.
+     */
+    public function missed(\DateTimeImmutable $moment, \DateTimeImmutable $since): ?\DateTimeImmutable
+    {
+        $last = $this->lastAwake($moment, $since);
+
+        return $this->on($moment) === [] && $moment->getTimestamp() - $last->getTimestamp() > self::NIGHT_H * 3600 ? $last : null;
     }
 
     /** The moment itself when somebody is up and at home, else the next time somebody is. */

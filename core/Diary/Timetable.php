@@ -20,6 +20,9 @@ final readonly class Timetable
     /** Weighing, packing and pouring before any warmth, minutes. */
     public const FILLING_MINUTES = 30;
 
+    /** Before an oil is cool enough to be strained, minutes: common practice, no source. */
+    public const COOLING_MINUTES = 30;
+
     /** Less than this at the end of a day is not worth heating a pot for, hours. */
     private const LEAST_SESSION_H = 1.0;
 
@@ -41,23 +44,67 @@ final readonly class Timetable
      * @param  float  $standsH hours it stands after the heat, before straining
      * @param  float  $soakH hours the herb stands moistened before it is filled
      * @param  ?Warmed  $warmed what it has had already
+     * @param  ?float  $coldWithinH hours from filling to the refrigerator, at the most; null where it need not be cold
+     * @param  bool  $filled whether it is filled already, and its hours run
      * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots sessions the diary keeps for it, in a cooker shared with others
      */
-    public static function lay(Method $method, float $hours, \DateTimeImmutable $fillAt, Presence $presence, float $standsH = 0.0, ?Warmed $warmed = null, array $slots = [], float $soakH = 0.0): self
+    public static function lay(Method $method, float $hours, \DateTimeImmutable $fillAt, Presence $presence, float $standsH = 0.0, ?Warmed $warmed = null, array $slots = [], float $soakH = 0.0, ?float $coldWithinH = null, bool $filled = false): self
     {
         $beginAt = $presence->nextAwake($fillAt);
         $fillAt = $soakH > 0 ? $presence->nextAwake(Later::hours($beginAt, $soakH)) : $beginAt;
+        if ($method->heated && $coldWithinH !== null) {
+            return self::inOneGo($method, $hours, $beginAt, $fillAt, $presence, $warmed ?? Warmed::none(), $slots, $coldWithinH, $filled);
+        }
         if ($method->heated) {
             $sessions = self::warm($method, $hours, Later::minutes($fillAt, self::FILLING_MINUTES), $presence, $warmed ?? Warmed::none(), $slots);
             $last = $sessions[count($sessions) - 1]['to'];
             // The oil is strained once it is cool enough to handle.
-            $strainAt = $presence->nextAwake(Later::hours($last, 0.5 + $standsH));
+            $strainAt = $presence->nextAwake(Later::minutes($last, self::COOLING_MINUTES + (int) round($standsH * 60)));
         } else {
             $sessions = [];
             $strainAt = $presence->midMorning($fillAt->modify('+'.(int) ceil($hours / 24).' days'));
         }
 
         return new self($beginAt, $fillAt, $sessions, $strainAt, self::settledAfter($strainAt, $presence));
+    }
+
+    /**
+     * What must be in the refrigerator within its hours: filled only when there is time for all of it in one go;
+     * once it is filled, warmed and strained without a break, and the deadline never moves later.
+     *
+     * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots
+     */
+    private static function inOneGo(Method $method, float $hours, \DateTimeImmutable $beginAt, \DateTimeImmutable $fillAt, Presence $presence, Warmed $warmed, array $slots, float $coldWithinH, bool $filled): self
+    {
+        $minutes = max(1, (int) round($hours * 60));
+        if (! $filled) {
+            $whole = self::FILLING_MINUTES + $minutes + self::COOLING_MINUTES + Step::Strain->minutes();
+            $from = $slots === [] ? $fillAt : max($fillAt, Later::minutes($slots[0]['from'], -self::FILLING_MINUTES));
+            $while = $presence->whileWith($from, $whole);
+            $fillAt = $while ?? $fillAt;
+            $beginAt = $beginAt == $fillAt ? $fillAt : min($beginAt, $fillAt);
+        }
+        $sessions = array_map(fn (array $past) => ['from' => $past['from'], 'to' => $past['to']], $warmed->sessions);
+        $left = (int) round($warmed->left($hours) * 60);
+        $over = $sessions === [] ? null : $sessions[count($sessions) - 1]['to'];
+        if ($left > 0 || $sessions === []) {
+            $on = $warmed->onSince ?? max($over ?? $fillAt, Later::minutes($fillAt, self::FILLING_MINUTES));
+            $over = Later::minutes($on, max(1, $left));
+            $sessions[] = ['from' => $on, 'to' => $over];
+        }
+        assert($over !== null);
+        $strainAt = Later::minutes($over, self::COOLING_MINUTES);
+        if ($filled) {
+            $strainAt = min($strainAt, Later::minutes($fillAt, (int) round($coldWithinH * 60) - Step::Strain->minutes()));
+        }
+
+        return new self($beginAt, $fillAt, $sessions, $strainAt, self::settledAfter($strainAt, $presence));
+    }
+
+    /** When it is strained, and so where it is to be from then on: what is kept cold, in the refrigerator. */
+    public function strainedBy(): \DateTimeImmutable
+    {
+        return Later::minutes($this->strainAt, Step::Strain->minutes());
     }
 
     /**
@@ -113,14 +160,14 @@ final readonly class Timetable
      * The latest day on which to fill, to be ready by a day. Days are walked back one at a time, so
      * that waking hours and sessions are reckoned just as they will fall.
      */
-    public static function latestStart(Method $method, float $hours, \DateTimeImmutable $readyBy, Presence $presence, float $standsH = 0.0, float $soakH = 0.0): \DateTimeImmutable
+    public static function latestStart(Method $method, float $hours, \DateTimeImmutable $readyBy, Presence $presence, float $standsH = 0.0, float $soakH = 0.0, ?float $coldWithinH = null): \DateTimeImmutable
     {
         $day = $readyBy->setTime(0, 0);
         // No fewer days than its hours and the settling ask for; the walk begins a day short of that.
         $least = $method->heated && $method->attended ? $hours / $presence->hours() : $hours / 24;
         for ($back = max(0, (int) floor($least) - 1); $back < self::LOOK_BACK_DAYS; $back++) {
             $start = $presence->midMorning($day->modify("-{$back} days"));
-            if (self::lay($method, $hours, $start, $presence, $standsH, soakH: $soakH)->readyDay() <= $day) {
+            if (self::lay($method, $hours, $start, $presence, $standsH, soakH: $soakH, coldWithinH: $coldWithinH)->readyDay() <= $day) {
                 return $start->setTime(0, 0);
             }
         }

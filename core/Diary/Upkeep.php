@@ -23,18 +23,21 @@ final readonly class Upkeep
      * A week after bottling, when water shows; then every so often; and on the last day.
      *
      * @param  ?\DateTimeImmutable  $last when it was last smelled
+     * Where nobody is there on the last day, it is done before: a deadline never moves later.
      * @return ?array{Step, \DateTimeImmutable} null when the last day was seen to
      */
     public function next(\DateTimeImmutable $bottledAt, ?\DateTimeImmutable $last, Presence $presence): ?array
     {
         if ($this->useBy) {
-            return [Step::UseUp, $presence->nextAwake($this->until)];
+            return [Step::UseUp, $presence->lastAwake($this->until, $bottledAt)];
         }
         if ($last !== null && $last->setTime(0, 0) >= $this->until->setTime(0, 0)) {
             return null;
         }
         $due = $last === null ? $bottledAt->modify("+{$this->firstDays} days") : $last->modify("+{$this->everyDays} days");
 
-        return [Step::Smell, $presence->midMorning(min($due, $this->until))];
+        $at = $presence->midMorning(min($due, $this->until));
+
+        return [Step::Smell, $at > $this->until ? $presence->lastAwake($this->until, $bottledAt) : $at];
     }
 }

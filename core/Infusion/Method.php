@@ -11,6 +11,31 @@ use Kettle\Material\State;
 /** A way of infusing, with its schools. */
 final readonly class Method
 {
+    /** A flame or a hot plate stands under it. */
+    public const OVER_FLAME = 'over-flame';
+
+    /** Glass stands in water. */
+    public const IN_WATER = 'in-water';
+
+    /** Jars stand in a cooker, which is booked. */
+    public const IN_COOKER = 'in-cooker';
+
+    /** In the pan itself, with no jar. */
+    public const IN_PAN = 'in-pan';
+
+    public const IN_SUN = 'in-sun';
+
+    /** Shut while it is warm. */
+    public const LID_TIGHT = 'lid-tight';
+
+    public const POURED_HOT = 'poured-hot';
+
+    /** Holds its warmth by itself, with no water. */
+    public const OWN_WARMTH = 'own-warmth';
+
+    /** Short and watched: wet kitchen herb can be strained, and in the refrigerator, within its hours. */
+    public const CHILLED_AT_ONCE = 'chilled-at-once';
+
     /**
      * @param  list<string>  $handling
      * @param  non-empty-list<School>  $schools
@@ -18,6 +43,7 @@ final readonly class Method
      * @param  list<string>  $needs ids of things it needs
      * @param  list<State>  $states of herb it is for; empty for any
      * @param  list<string>  $risks what could go wrong
+     * @param  list<string>  $traits of the constants below: what rules ask of it
      */
     public function __construct(
         public string $id,
@@ -34,6 +60,7 @@ final readonly class Method
         public array $risks = [],
         public string $lidDry = '',
         public string $lidWet = '',
+        public array $traits = [],
     ) {
     }
 
@@ -48,8 +75,13 @@ final readonly class Method
             $row->text('id'), $row->text('name'), $row->text('in_sentence'), $row->flag('heated'),
             $row->number('headspace_mm'), $row->number('shake_every_hours'), $row->texts('handling'), $schools,
             $row->flag('attended'), $row->texts('needs'), array_map(State::from(...), $row->texts('states')), $row->texts('risks'),
-            $row->text('lid_dry'), $row->text('lid_wet'),
+            $row->text('lid_dry'), $row->text('lid_wet'), $row->texts('traits'),
         );
+    }
+
+    public function has(string $trait): bool
+    {
+        return in_array($trait, $this->traits, true);
     }
 
     /** @throws MethodRefused when the method has no such school */
@@ -68,7 +100,7 @@ final readonly class Method
     {
         return new self(
             $this->id, $this->name, $this->inSentence, $this->heated, $this->headspaceMm, $shakeEveryH ?? $this->shakeEveryH, $this->handling, $this->schools,
-            $school->attended ?? $this->attended, $this->needs, $this->states, $this->risks, $this->lidDry, $this->lidWet,
+            $school->attended ?? $this->attended, $this->needs, $this->states, $this->risks, $this->lidDry, $this->lidWet, $this->traits,
         );
     }
 

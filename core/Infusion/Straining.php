@@ -66,7 +66,7 @@ final readonly class Straining
     {
         $steps = [['id' => 'dry', 'says' => 'Have sieve, cloth, funnel and jug clean and bone-dry. Stand the jug on the scale and note what it weighs.', 'why' => 'A few drops of water cloud the whole of it; and what the jug weighs is taken off later.']];
         if ($this->heated) {
-            $steps[] = ['id' => 'wipe', 'says' => 'Take the jar out, wipe it dry from lid to foot, and let it cool until it can be held.', 'why' => 'Water on the outside runs into the oil as it is poured, and hot oil burns.'];
+            $steps[] = $this->kept === ColdKept::FRIDGE ? ['id' => 'wipe', 'says' => 'Stand it in cold water until it can be held, half an hour at the most; wipe it dry.', 'why' => 'Its hours out of the refrigerator are counted, and water on the outside runs into the oil.'] : ['id' => 'wipe', 'says' => 'Take the jar out, wipe it dry from lid to foot, and let it cool until it can be held.', 'why' => 'Water on the outside runs into the oil as it is poured, and hot oil burns.'];
         }
         if ($this->hardFat) {
             $steps[] = ['id' => 'warm', 'says' => 'Work while it is warm and quite liquid; warm sieve and jug as well.', 'why' => 'A hard fat sets in the cloth and stays there.'];
@@ -80,6 +80,7 @@ final readonly class Straining
             default => ['id' => 'filter', 'says' => 'Tip it into cloth over a sieve, and let it run.', 'why' => 'A sieve alone lets small pieces through, and they go on to spoil.'],
         };
         $steps[] = match (true) {
+            $this->kept === ColdKept::FRIDGE => ['id' => 'way', 'says' => 'Do not wait for the last of it: what still drips drains in the refrigerator, under a clean cloth, unsqueezed.', 'why' => sprintf('From the hour the oil goes on it has %d hours out of the refrigerator in all.', ColdKept::MOST_WARM_H)],
             $this->wet && $way !== 'drained' => ['id' => 'way', 'says' => 'Better not: let it drain for some hours under a clean cloth, unsqueezed.', 'why' => 'Squeezing wet herb drives its water into the oil.'],
             $way === 'drained' => ['id' => 'way', 'says' => 'Leave it to drain for some hours under a clean cloth. Do not squeeze it.', 'why' => $this->wet ? 'Squeezing wet herb drives its water into the oil.' : 'Drained oil is clearer; more of it stays in the herb.'],
             $this->powder => ['id' => 'way', 'says' => 'Press the bag gently.', 'why' => 'Under force it bursts, and all was for nothing.'],
@@ -87,7 +88,7 @@ final readonly class Straining
             default => ['id' => 'way', 'says' => 'Gather the cloth and wring it, in small handfuls, until no more comes.', 'why' => 'The strongest oil is in the herb.'],
         };
         $steps[] = ['id' => 'weigh', 'says' => 'Weigh jug and oil together, and the spent herb.', 'why' => 'What stayed in the herb is what the next plan learns from.'];
-        $steps[] = ['id' => 'settle', 'says' => $this->kept === ColdKept::FRIDGE ? 'Cover it, and let it stand a night in the refrigerator.' : 'Cover it with a cloth, and let it stand 24 h.', 'why' => 'Mud and water go to the bottom by themselves.'];
+        $steps[] = ['id' => 'settle', 'says' => $this->kept === ColdKept::FRIDGE ? 'Into the refrigerator with it now, covered, and let it stand there a night.' : 'Cover it with a cloth, and let it stand 24 h.', 'why' => 'Mud and water go to the bottom by themselves.'];
         $steps[] = ['id' => 'spent', 'says' => $this->kitchen ? 'The spent herb goes into a marinade or the soup today, or to the compost.' : 'The spent herb makes a scrub or a mask today, or goes to the compost.', 'why' => 'Oily herb heaped up keeps badly, and with a drying oil it can heat by itself.'];
 
         return $steps;

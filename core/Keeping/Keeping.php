@@ -15,20 +15,20 @@ use Kettle\Reason\Reckoned;
 
 /**
  * Until when an infused oil is good, with the reasons: the oils' own months opened, less what of them
- * is gone and what heat used up, times place, glass and antioxidant; never past what the herb's state
- * allows or a seller's own day. Wet kitchen herb has four days in the cold, whatever else is so.
+ * is gone, on the herb too, and what heat used up, times place, glass and antioxidant; never past what the
+ * herb's water allows or a seller's own day. Wet kitchen herb has four days in the cold, whatever else is so.
  */
 final readonly class Keeping
 {
     /** Hours in a month of 30.44 days. */
-    private const HOURS_A_MONTH = 730.56;
-
-    /** However aged an oil is, a week is left to use it. */
-    private const LEAST_MONTHS = 0.25;
+    public const HOURS_A_MONTH = 730.56;
 
     /**
+     * @param  float  $months from straining, agreeing with the day
      * @param  list<Reason>  $reasons
      * @param  ?string  $soonestOil the oil whose seller's day comes before all else; null where none does
+     * @param  list<string>  $spent oils that are past their own months, or their seller's day, when it is strained
+     * @param  bool  $coldOnly whether it keeps in the refrigerator and nowhere else
      */
     private function __construct(
         public float $months,
@@ -37,6 +37,8 @@ final readonly class Keeping
         private \DateTimeImmutable $high,
         private array $reasons,
         public ?string $soonestOil = null,
+        public array $spent = [],
+        public bool $coldOnly = false,
     ) {
     }
 
@@ -47,63 +49,66 @@ final readonly class Keeping
         $place = self::row($table, 'places', $facts->place, 'place');
         $glass = self::row($table, 'glass', $facts->glass, 'glass');
         $antioxidant = self::row($table, 'antioxidants', $facts->antioxidant, 'antioxidant');
-        if ($facts->kept === ColdKept::FRIDGE) {
+        $oils = self::oils($blend, $facts);
+        $spent = array_values(array_map(fn (array $oil) => ucfirst($oil['name']), array_filter($oils, fn (array $oil) => $oil['spent'])));
+        if ($facts->kept === ColdKept::FRIDGE || ($facts->kitchen && $state->isWet() && $facts->kept !== ColdKept::SOURED)) {
             $by = ColdKept::useBy($facts->filledAt);
 
-            return new self(ColdKept::DAYS / 30.44, $by, $by, $by, [Reason::rule('keeps-four-days')]);
+            return new self(ColdKept::DAYS / 30.44, $by, $by, $by, [Reason::rule('keeps-four-days')], spent: $spent, coldOnly: true);
         }
-        $oils = self::oils($blend, $facts);
         $weakest = $oils[0];
         $rate = 0.0;
         foreach ($oils as $oil) {
-            $rate += $oil['share'] / $oil['months'];
+            $rate += $oil['months'] > 0 ? $oil['share'] / $oil['months'] : INF;
             $weakest = $oil['months'] < $weakest['months'] ? $oil : $weakest;
         }
         $heat = self::heatMonths($facts->heat, $table->row('heat'));
         $factor = $place->number('factor') * $glass->number('factor') * $antioxidant->number('factor');
         $base = $facts->byRates ? 1 / $rate : $weakest['months'];
-        $cap = $state->isWet() ? ($place->flag('cold') ? ShelfLife::WET_HERB_MOST : ShelfLife::WET_HERB_CAP) : ShelfLife::DRIED_HERB_CAP;
-        if ($facts->kept === ColdKept::SOURED) {
-            $cap = AcidSoak::KEEPS_MONTHS;
-        }
-        $months = max(self::LEAST_MONTHS, $base * $factor - $heat);
-        $capped = $months > $cap;
-        $months = min($cap, $months);
+        $cap = WetCap::of($state, $facts, $place->flag('cold'), $table->row('wet'));
+        $months = min($cap->months, max(0.0, $base * $factor - $heat));
+        $capped = $base * $factor - $heat > $cap->months;
         $best = ShelfLife::after($facts->strainedAt, $months);
         [$low, $high] = [
             ShelfLife::after($facts->strainedAt, $months * (1 - ShelfLife::SPREAD)),
-            ShelfLife::after($facts->strainedAt, min($state->isWet() ? ShelfLife::WET_HERB_MOST : ShelfLife::DRIED_HERB_CAP, $months * (1 + ShelfLife::SPREAD))),
+            ShelfLife::after($facts->strainedAt, min($cap->most, $months * (1 + ShelfLife::SPREAD))),
         ];
-        $reasons = [Reason::rule($blend->isSingle() ? 'keeps-single' : 'keeps-weakest', [
-            'oil' => ucfirst($weakest['name']), 'months' => $weakest['opened'], 'cap' => ! $capped ? '' : match (true) {
-                $facts->kept === ColdKept::SOURED => '',
-                $state->isWet() => sprintf('Wilted or fresh herb leaves water behind, and allows about %d months.', (int) $cap),
-                default => 'Dried herb allows two years at the most.',
-            },
-        ])];
-        if (! $blend->isSingle()) {
-            $reasons[] = Reason::rule('keeps-blend', ['months' => round(min($cap, 1 / $rate), 1)]);
+        $reasons = [
+            Reason::rule($blend->isSingle() ? 'keeps-single' : 'keeps-weakest', [
+                'oil' => ucfirst($weakest['name']), 'months' => $weakest['opened'], 'cap' => $capped && ! $state->isWet() ? 'Dried herb allows two years at the most.' : '',
+            ]),
+            ...($capped ? $cap->reasons : []),
+        ];
+        if (! $blend->isSingle() && is_finite($rate)) {
+            $reasons[] = Reason::rule('keeps-blend', ['months' => round(min($cap->months, 1 / $rate), 1)]);
         }
         foreach ($oils as $oil) {
-            if ($oil['gone'] > 0.05 && $oil['since'] !== null) {
-                $reasons[] = Reason::rule('keeps-opened', ['oil' => $oil['name'], 'day' => $oil['since']->format('j F Y'), 'gone' => round($oil['gone'], 1)]);
+            if ($oil['gone'] > 0.05) {
+                $reasons[] = $oil['since'] !== null
+                    ? Reason::rule('keeps-opened', ['oil' => $oil['name'], 'day' => $oil['since']->format('j F Y'), 'gone' => round($oil['gone'], 1)])
+                    : Reason::rule('keeps-on-herb', ['gone' => round($oil['gone'], 1)]);
             }
         }
         $reasons = [...$reasons, ...self::factors($facts, $place, $glass, $antioxidant, $heat)];
         $sold = null;
         foreach ($oils as $oil) {
-            $sellers = $facts->lots[$oil['id']]['best_before'] ?? null;
-            if ($sellers !== null && $sellers < $best) {
-                $best = max($sellers, $facts->strainedAt->setTime(0, 0));
+            if ($oil['sellers'] !== null && $oil['sellers']->setTime(0, 0) < $best->setTime(0, 0)) {
+                $best = max($oil['sellers'], $facts->strainedAt->setTime(0, 0));
                 $sold = $oil['name'];
-                $reasons[] = Reason::rule('keeps-lot', ['oil' => $oil['name'], 'day' => $sellers->format('j F Y')]);
+                $reasons[] = Reason::rule('keeps-lot', ['oil' => $oil['name'], 'day' => $oil['sellers']->format('j F Y')]);
             }
+        }
+        foreach ($spent as $oil) {
+            $reasons[] = Reason::rule('keeps-spent', ['oil' => $oil]);
         }
         if ($facts->kept === ColdKept::SOURED) {
             $reasons[] = Reason::rule('keeps-soured', ['months' => AcidSoak::KEEPS_MONTHS]);
         }
+        if ($sold !== null) {
+            $months = max(0.0, ($best->getTimestamp() - $facts->strainedAt->setTime(0, 0)->getTimestamp()) / 3600 / self::HOURS_A_MONTH);
+        }
 
-        return new self($months, $best, min($low, $best), $sold !== null ? $best : max($best, $high), $reasons, $sold);
+        return new self($months, $best, min($low, $best), $sold !== null ? $best : max($best, $high), $reasons, $sold, $spent, $cap->coldOnly);
     }
 
     public function figure(): Reckoned
@@ -124,17 +129,21 @@ final readonly class Keeping
         return $months;
     }
 
-    /** @return non-empty-list<array{id: string, name: string, share: float, opened: float, months: float, gone: float, since: ?\DateTimeImmutable}> */
+    /** @return non-empty-list<array{id: string, name: string, share: float, opened: float, months: float, gone: float, since: ?\DateTimeImmutable, sellers: ?\DateTimeImmutable, spent: bool}> */
     private static function oils(Blend $blend, KeptFacts $facts): array
     {
         $oils = [];
         foreach ($blend->shares() as $oil) {
             $carrier = $oil['carrier'];
-            $since = $facts->lots[$carrier->id]['opened'] ?? null;
-            $gone = $since === null ? 0.0 : max(0.0, ($facts->filledAt->getTimestamp() - $since->getTimestamp()) / 3600 / self::HOURS_A_MONTH);
+            $lot = $facts->lots[$carrier->id] ?? ['opened' => null, 'best_before' => null];
+            // Nobody said when it was opened: at the latest when it was poured.
+            $open = min($lot['opened'] ?? $facts->filledAt, $facts->filledAt);
+            $gone = max(0.0, ($facts->strainedAt->getTimestamp() - $open->getTimestamp()) / 3600 / self::HOURS_A_MONTH);
+            $months = max(0.0, $carrier->monthsOpened - $gone);
             $oils[] = [
                 'id' => $carrier->id, 'name' => $carrier->name, 'share' => $oil['share'], 'opened' => $carrier->monthsOpened,
-                'months' => max(self::LEAST_MONTHS, $carrier->monthsOpened - $gone), 'gone' => $gone, 'since' => $since,
+                'months' => $months, 'gone' => $gone, 'since' => $lot['opened'], 'sellers' => $lot['best_before'],
+                'spent' => $months <= 0.0 || ($lot['best_before'] !== null && $lot['best_before']->setTime(0, 0) < $facts->strainedAt->setTime(0, 0)),
             ];
         }
         assert($oils !== []);

@@ -16,6 +16,9 @@ final readonly class KeptFacts
      * @param  array<string, array{opened: ?\DateTimeImmutable, best_before: ?\DateTimeImmutable}>  $lots of its oils, by carrier id
      * @param  string  $place,$glass,$antioxidant ids of data/keeping.json
      * @param  bool  $byRates the school that adds rates, instead of the weakest oil
+     * @param  float  $water of the wettest herb when it went in, fraction of its weight; means nothing for dried herb
+     * @param  bool  $watery whether a wet one of them is a watery plant, that wants the refrigerator
+     * @param  bool  $kitchen whether it is eaten: then what is wet has four days, however it was to be kept
      */
     public function __construct(
         public \DateTimeImmutable $filledAt,
@@ -27,6 +30,15 @@ final readonly class KeptFacts
         public string $glass = 'dark',
         public string $antioxidant = 'none',
         public bool $byRates = false,
+        public float $water = 0.8,
+        public bool $watery = false,
+        public bool $kitchen = false,
     ) {
+    }
+
+    /** Hours of warmth it had. */
+    public function heatH(): float
+    {
+        return array_sum(array_column($this->heat, 'hours'));
     }
 }

@@ -125,7 +125,7 @@ final readonly class PressDesk
     /**
      * Until when, and why.
      *
-     * @param  array<mixed>  $document oils, each {id, parts, opened, best_before}; state, kept, filled_on, strained_on, heat, each {hours, celsius}; place, glass, antioxidant, by_rates
+     * @param  array<mixed>  $document oils, each {id, parts, opened, best_before}; herb, state, water, purpose, kept, filled_on, strained_on, heat, each {hours, celsius}; place, glass, antioxidant, by_rates
      * @return array<string, mixed>
      *
      * @throws Refused
@@ -143,6 +143,9 @@ final readonly class PressDesk
             $heat[] = ['hours' => self::bounded($had, 'hours', "heat.{$i}", 0, 10_000), 'celsius' => self::bounded($had, 'celsius', "heat.{$i}", -10, 250)];
         }
         $state = State::tryFrom(Fields::text($document, 'state') ?? 'dried') ?? throw KeepingRefused::unknown('state', Fields::text($document, 'state') ?? '', ['dried', 'wilted', 'fresh'])->about('state');
+        $herb = Fields::text($document, 'herb');
+        $plant = $herb === null ? null : $this->bench->cupboard()->herb($herb);
+        $this->bench->cupboard()->purpose(Fields::text($document, 'purpose') ?? 'skin');
         $kept = Fields::text($document, 'kept') ?? ColdKept::SHELF;
         if (! in_array($kept, ColdKept::KEPT, true)) {
             throw KeepingRefused::unknown('way of keeping', $kept, ColdKept::KEPT)->about('kept');
@@ -152,12 +155,15 @@ final readonly class PressDesk
             $this->day($document, 'filled_on') ?? $strained, $strained, $kept, $heat, $lots,
             Fields::text($document, 'place') ?? 'cool-dark', Fields::text($document, 'glass') ?? 'dark', Fields::text($document, 'antioxidant') ?? 'none',
             ($document['by_rates'] ?? false) === true,
+            isset($document['water']) ? self::bounded($document, 'water', '', 1, 97) / 100 : ($state === State::Wilted ? 0.65 : 0.85),
+            $state->isWet() && ($plant === null || $plant->isWatery()),
+            (Fields::text($document, 'purpose') ?? 'skin') === 'kitchen',
         );
         $blend = Blend::of($parts);
         $keeping = Keeping::of($blend, $state, $facts, $this->tables);
 
         return [
-            'months' => round($keeping->months, 2), 'best_before' => $this->bench->figure($keeping->figure(), $this->kitchen),
+            'months' => round($keeping->months, 2), 'spent' => $keeping->spent, 'cold_only' => $keeping->coldOnly, 'best_before' => $this->bench->figure($keeping->figure(), $this->kitchen),
             'iodine_value' => $blend->iodineValue() === null ? null : round($blend->iodineValue(), 1),
             'oxidisability' => $blend->oxidisability() === null ? null : round($blend->oxidisability(), 2),
         ];

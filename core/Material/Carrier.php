@@ -12,6 +12,7 @@ final readonly class Carrier
     /**
      * @param  array<string, float>|null  $fattyAcids per cent of the oil by "carbons:double bonds"; null for a wax ester
      * @param  list<string>  $allergens
+     * @param  list<string>  $also other names it goes by
      * @param  int  $feel 1 dry and light to 5 rich
      * @param  int  $scent 0 none, 1 mild, 2 strong
      * @param  ?float  $publishedIodineValue middle of the published range, for a wax ester that has no other
@@ -31,6 +32,7 @@ final readonly class Carrier
         public int $scent,
         private ?float $publishedIodineValue,
         public string $note,
+        public array $also = [],
     ) {
     }
 
@@ -55,12 +57,13 @@ final readonly class Carrier
             (int) $row->number('scent'),
             $published === null ? null : ($published->number('low') + $published->number('high')) / 2,
             $row->text('note'),
+            $row->texts('also'),
         );
     }
 
     /**
      * Iodine value from the fatty acids, AOCS Cd 1c-85: 0.860 x 18:1 + 1.732 x 18:2 + 2.616 x 18:3
-     * + 0.950 x 16:1, and 0.81 for ricinoleic acid (factor from memory). Null for a wax ester.
+     * + 0.950 x 16:1 + 0.785 x 20:1 + 0.723 x 22:1, and 0.81 for ricinoleic acid (factor from memory). Null for a wax ester.
      */
     public function iodineValue(): ?float
     {
@@ -68,7 +71,7 @@ final readonly class Carrier
             return null;
         }
         $value = 0.0;
-        foreach (['18:1' => 0.860, '18:2' => 1.732, '18:3' => 2.616, '16:1' => 0.950, '18:1-OH' => 0.81] as $acid => $factor) {
+        foreach (['18:1' => 0.860, '18:2' => 1.732, '18:3' => 2.616, '16:1' => 0.950, '20:1' => 0.785, '22:1' => 0.723, '18:1-OH' => 0.81] as $acid => $factor) {
             $value += $factor * ($this->fattyAcids[$acid] ?? 0.0);
         }
 

@@ -13,6 +13,9 @@ final class Cupboard
     /** @var array<string, Herb>|null */
     private ?array $herbs = null;
 
+    /** @var array<string, string>|null ids of herbs by each of their names, plainly written */
+    private ?array $names = null;
+
     /** @var array<string, Carrier>|null */
     private ?array $carriers = null;
 
@@ -83,6 +86,46 @@ final class Cupboard
     public function herb(string $id): Herb
     {
         return $this->herbs()[$id] ?? throw MaterialRefused::unknown('herb', $id);
+    }
+
+    /** The herb that goes by a name: its own, the botanist's or another of its names, in the singular or the plural. */
+    public function herbNamed(string $name): ?Herb
+    {
+        if ($this->names === null) {
+            $this->names = [];
+            foreach ($this->herbs() as $herb) {
+                foreach ([$herb->name, $herb->latin, ...$herb->also] as $each) {
+                    // The first to be called so: a plant with two parts goes by the part listed first.
+                    $this->names[self::plain($each)] ??= $herb->id;
+                }
+            }
+        }
+        $id = $this->names[self::plain($name)] ?? null;
+
+        return $id === null ? null : $this->herbs()[$id];
+    }
+
+    /** Without capitals, accents, dashes and the ending of the plural, as names are held against each other. */
+    private static function plain(string $name): string
+    {
+        $plain = mb_strtolower(trim(preg_replace('/[^\p{L}\p{N}]+/u', ' ', str_replace(['’', "'"], '', $name)) ?? ''));
+
+        return preg_replace(['/ies\b/', '/(?<=[^s])oes\b/', '/(?<=[a-z]{3})(?<!s)s\b/'], ['y', 'o', ''], $plain) ?? $plain;
+    }
+
+    /** The oil or fat that goes by a name. */
+    public function carrierNamed(string $name): ?Carrier
+    {
+        $plain = self::plain($name);
+        foreach ($this->carriers() as $carrier) {
+            foreach ([$carrier->name, $carrier->inci, ...$carrier->also] as $each) {
+                if (self::plain($each) === $plain) {
+                    return $carrier;
+                }
+            }
+        }
+
+        return null;
     }
 
     /** @throws MaterialRefused */

@@ -4,10 +4,16 @@ declare(strict_types=1);
 
 namespace Kettle\Material;
 
-/** A plant and the part of it that is used. `$form` is the id of the form it usually comes in, `$best` the state it is best used in. */
+/**
+ * A plant and the part of it that is used. `$form` is the id of the form it usually comes in, `$best` the state
+ * it is best used in, `$lookAlikes` what is gathered for it by mistake and harms.
+ */
 final readonly class Herb
 {
-    /** @param  list<string>  $traits what cautions ask of it, such as "daisy-family" */
+    /**
+     * @param  list<string>  $traits what cautions ask of it, such as "daisy-family"
+     * @param  list<string>  $also other names it goes by
+     */
     public function __construct(
         public string $id,
         public string $name,
@@ -18,6 +24,8 @@ final readonly class Herb
         public State $best,
         public string $note,
         public array $traits,
+        public array $also = [],
+        public string $lookAlikes = '',
     ) {
     }
 
@@ -26,7 +34,19 @@ final readonly class Herb
         return new self(
             $row->text('id'), $row->text('name'), $row->text('latin'), $row->text('part'),
             $row->text('form'), $row->flag('kitchen'), State::from($row->text('best')), $row->text('note'), $row->texts('traits'),
+            $row->texts('also'), $row->text('look_alikes'),
         );
+    }
+
+    /** Whether its oil, while its water is in it, keeps for days to weeks and only in the cold. */
+    public function isWatery(): bool
+    {
+        return $this->id === '' || $this->has('watery') || $this->has('low-acid');
+    }
+
+    public function has(string $trait): bool
+    {
+        return in_array($trait, $this->traits, true);
     }
 
     /** A plant the tables do not know, as the cook names it. */

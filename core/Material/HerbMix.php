@@ -161,6 +161,18 @@ final readonly class HerbMix
         return $share;
     }
 
+    /** Water of the wettest of them, fraction of its weight: one wet herb makes a wet jar. */
+    public function wettest(): float
+    {
+        return max(array_map(fn (HerbPart $part) => $part->water, $this->parts));
+    }
+
+    /** Whether one of them is a watery plant with its water in it; of one the tables do not know, that is taken to be so. */
+    public function isWatery(): bool
+    {
+        return array_filter($this->parts, fn (HerbPart $part) => $part->form->state->isWet() && $part->plant->isWatery()) !== [];
+    }
+
     /** Under what the oil left in it is learned: its form and whether it is wet; null for a mix of forms. */
     public function uptakeKey(): ?string
     {

@@ -16,7 +16,7 @@ final readonly class AmountReader
     /** Drops in a millilitre where no dropper has been counted: common practice, no source. */
     public const DROPS_PER_ML = 20.0;
 
-    private const NUMBER = '(?:\d+\s+\d+\s*[\/⁄]\s*\d+|\d+\s*[\/⁄]\s*\d+|\d*\.?\d+\s*[¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚]|[¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚]|\d+(?:\.\d+)?|\.\d+)';
+    private const NUMBER = '(?:\d+\s*(?:\s|-)\s*\d+\s*[\/⁄]\s*\d+|\d+\s*[\/⁄]\s*\d+|\d*\.?\d+\s*[¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚]|[¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚]|\d+(?:\.\d+)?|\.\d+)';
 
     private const SIGNS = [
         '¼' => 1 / 4, '½' => 1 / 2, '¾' => 3 / 4, '⅓' => 1 / 3, '⅔' => 2 / 3,
@@ -113,6 +113,10 @@ final readonly class AmountReader
 
     private function range(string $text, string $typed, Kind $wanted, string $bareUnit): ?Amount
     {
+        // "1-1/2" is one and a half, and no range from one to a half.
+        if (preg_match('/^\d+\s*-\s*\d+\s*[\/⁄]\s*\d+\s*(?!\s*(?:-|to))\D*$/u', $text) === 1) {
+            return null;
+        }
         if (preg_match('/^('.self::NUMBER.')\s*(?:-|to)\s*('.self::NUMBER.')\s*([^\d]*)$/u', $text, $m) !== 1) {
             return null;
         }
@@ -128,11 +132,12 @@ final readonly class AmountReader
         $rest = $text;
         $total = 0.0;
         $kind = null;
+        $less = false;
         while ($rest !== '') {
-            if (preg_match('/^(-?)('.self::NUMBER.')\s*([^\d+¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚,&]*)(?:\s*[+,&]\s*)?/u', $rest, $m) !== 1) {
+            if (preg_match('/^(-?)('.self::NUMBER.')\s*([^\d+¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚,&]*?)(?:\s*(?:[+,&]|\b(?:and|plus|less|minus)\b)\s*|(?=[\d¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚])|$)/iu', $rest, $m) !== 1) {
                 throw AmountRefused::unreadable($typed, $wanted);
             }
-            $word = preg_replace('/\band\s*$/iu', '', $m[3]) ?? '';
+            $word = $m[3];
             // Only a number that stands alone may do without its unit.
             if (trim($word) === '' && ($kind !== null || mb_strlen($m[0]) < mb_strlen($rest))) {
                 throw AmountRefused::unreadable($typed, $wanted);
@@ -145,8 +150,13 @@ final readonly class AmountReader
                 throw AmountRefused::unreadable($typed, $wanted);
             }
             $kind = $unit->kind;
-            $total += $unit->toBase(($m[1] === '-' ? -1 : 1) * $this->value($m[2], $typed, $wanted));
+            $total += $unit->toBase(($m[1] === '-' || $less ? -1 : 1) * $this->value($m[2], $typed, $wanted));
             $rest = mb_substr($rest, mb_strlen($m[0]));
+            $joined = preg_match('/(?:[+,&]|\b(?:and|plus|less|minus)\b)\s*$/iu', $m[0]) === 1;
+            $less = preg_match('/\b(?:less|minus)\s*$/iu', $m[0]) === 1;
+            if ($joined && $rest === '') {
+                throw AmountRefused::unreadable($typed, $wanted);
+            }
         }
         assert($kind instanceof Kind);
 
@@ -179,8 +189,13 @@ final readonly class AmountReader
 
             return (float) ($whole === '' ? 0 : $whole) + self::SIGNS[$sign];
         }
-        if (preg_match('/^(?:(\d+)\s+)?(\d+)\s*[\/⁄]\s*(\d+)$/u', $text, $m) === 1) {
+        if (preg_match('/^(?:(\d+)\s*[\s-]\s*)?(\d+)\s*[\/⁄]\s*(\d+)$/u', $text, $m) === 1) {
             if ((int) $m[3] === 0) {
+                throw AmountRefused::unreadable($typed, $wanted);
+            }
+
+            // "1-1/2" is one and a half; "1-3/2" is nothing that anybody writes.
+            if ($m[1] !== '' && (int) $m[2] >= (int) $m[3]) {
                 throw AmountRefused::unreadable($typed, $wanted);
             }
 

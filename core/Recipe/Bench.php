@@ -34,11 +34,49 @@ final class Bench
     }
 
     /**
+     * A plan, or a refusal, of which every way out leads out: each was tried, and those that are refused themselves,
+     * or leave the same complaint, are not offered.
+     *
      * @param  array<mixed>  $wish
      *
      * @throws WishRefused
      */
     public function plan(array $wish, Kitchen $kitchen): Plan
+    {
+        try {
+            $plan = $this->planned($wish, $kitchen);
+        } catch (WishRefused $refused) {
+            throw $refused->tried(fn (array $change, string $way): bool => $this->leadsOut($wish, $change, $way, $kitchen));
+        }
+
+        return $plan->withNotes(array_map(fn (array $note) => [...$note, 'ways' => array_values(array_filter(
+            $note['ways'], fn (array $way) => $this->leadsOut($wish, $way['change'], $way['id'], $kitchen, $note['id']),
+        ))], $plan->notes));
+    }
+
+    /**
+     * @param  array<mixed>  $wish
+     * @param  array<string, mixed>  $change
+     * @param  string  $complaint id of the note that must be gone
+     */
+    private function leadsOut(array $wish, array $change, string $way, Kitchen $kitchen, string $complaint = ''): bool
+    {
+        try {
+            $plan = $this->planned(Way::taken($wish, $change), $kitchen);
+        } catch (WishRefused) {
+            return false;
+        }
+
+        return ($way !== Way::FOR_THE_SKIN || $plan->isSound())
+            && array_filter($plan->notes, fn (array $note) => $note['id'] === $complaint) === [];
+    }
+
+    /**
+     * @param  array<mixed>  $wish
+     *
+     * @throws WishRefused
+     */
+    private function planned(array $wish, Kitchen $kitchen): Plan
     {
         return (new Planner($this->tables, $kitchen, $this->rules()))->plan((new WishReader($this->cupboard, $this->methods, $kitchen))->read($wish));
     }

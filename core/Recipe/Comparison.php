@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
-use Kettle\Caution\AcidSoak;
 use Kettle\Caution\Cautions;
 use Kettle\Caution\ColdKept;
 use Kettle\Infusion\Handwork;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\Methods;
 use Kettle\Infusion\School;
-use Kettle\Keeping\ShelfLife;
+use Kettle\Keeping\Keeping;
 use Kettle\Material\Tables;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
@@ -31,12 +30,6 @@ final readonly class Comparison
             $names[$row->text('id')] = $row->text('name');
         }
         $uptake = $this->kitchen->uptake($wish->mix, $wish->way);
-        $life = ShelfLife::of($wish->blend, $wish->mix->state);
-        $keeps = match ($wish->kept()) {
-            ColdKept::FRIDGE => 'four days, cold',
-            ColdKept::SOURED => round(min($life->months, AcidSoak::KEEPS_MONTHS), 1).' months',
-            default => round($life->months, 1).' months',
-        };
         $rows = [];
         foreach ($this->methods->all() as $method) {
             $missing = $this->kitchen->things === null ? []
@@ -44,8 +37,9 @@ final readonly class Comparison
             $chosen = $method->id === $wish->method->id ? $wish->school : $method->schoolFor($wish->mix);
             $refused = null;
             $yield = null;
+            $by = $wish->by($method, $chosen);
             try {
-                Planner::refuseUnfit($wish->by($method, $chosen), $this->kitchen, $this->cautions);
+                Planner::refuseUnfit($by, $this->kitchen, $this->cautions);
                 $amounts = Amounts::solve($wish->by($method, $method->schools[0]), $this->kitchen, $uptake);
                 $yield = $uptake->yield($amounts->oilMl, $amounts->dryG($wish));
             } catch (WishRefused $why) {
@@ -60,12 +54,23 @@ final readonly class Comparison
                 'missing' => $missing,
                 'risks' => $method->risks,
                 'yield_text' => $yield === null ? null : AmountWriter::plain($yield['value'], Kind::Volume),
-                'keeps_text' => $keeps,
+                'keeps_text' => $this->keeps($by),
                 'schools' => array_map(fn (School $school) => $this->school($wish, $method, $school), $method->schools),
             ];
         }
 
         return $rows;
+    }
+
+    private function keeps(Wish $wish): string
+    {
+        $keeping = Planner::keeping($wish, Days::of($wish, $this->kitchen)->timetable, null, $this->tables);
+
+        return match (true) {
+            $wish->kept() === ColdKept::FRIDGE => 'four days, cold',
+            $keeping->months < 1.0 => AmountWriter::span($keeping->months * Keeping::HOURS_A_MONTH).($keeping->coldOnly ? ', cold' : ''),
+            default => round($keeping->months, 1).' months'.($keeping->coldOnly ? ', cold' : ''),
+        };
     }
 
     /** @return array<string, mixed> */

@@ -23,10 +23,10 @@ final readonly class Days
         $today = $kitchen->today();
         $school = $wish->school;
         $method = $wish->practised();
-        $latest = $wish->readyBy === null ? null : Timetable::latestStart($method, $school->usualH, $wish->readyBy, $waking, $school->standsH, $wish->soakH());
+        $latest = $wish->readyBy === null ? null : Timetable::latestStart($method, $school->usualH, $wish->readyBy, $waking, $wish->standsH(), $wish->soakH(), $wish->coldWithinH());
         $start = $wish->start ?? ($latest !== null && $latest > $today ? $latest : $today);
         $moment = $start == $today ? $kitchen->now : $waking->midMorning($start);
-        $timetable = Timetable::lay($method, $school->usualH, $moment, $waking, $school->standsH, soakH: $wish->soakH());
+        $timetable = Timetable::lay($method, $school->usualH, $moment, $waking, $wish->standsH(), soakH: $wish->soakH(), coldWithinH: $wish->coldWithinH());
 
         return new self($timetable, $latest ?? $start, $latest, $wish->readyBy !== null && $timetable->readyDay() > $wish->readyBy);
     }

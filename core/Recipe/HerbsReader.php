@@ -16,6 +16,9 @@ use Kettle\Measure\Amount;
 use Kettle\Measure\Kind;
 use Kettle\Reason\Faults;
 use Kettle\Reason\Refused;
+use Kettle\Stores\Lot;
+use Kettle\Stores\LotKind;
+use Kettle\Stores\LotRefused;
 
 /**
  * Reads the herbs of a wish: `herbs`, a list, or `herb`, one of them.
@@ -27,8 +30,8 @@ final readonly class HerbsReader
     /** Kitchen bounds, g: more than this is a works, less cannot be weighed. */
     private const BOUNDS = [0.1, 10_000.0];
 
-    /** Drier than this it is not wilted but dried. */
-    private const LEAST_WILTED = 0.15;
+    /** Water as it was said and as the weights have it may differ by so much, fraction of the weight. */
+    private const WATER_AGREES = 0.08;
 
     public function __construct(private Cupboard $cupboard, private Kitchen $kitchen)
     {
@@ -105,10 +108,21 @@ final readonly class HerbsReader
      */
     private function one(array $herb): array
     {
-        $plant = $this->plant($herb);
-        $typed = Fields::text($herb, 'state') ?? 'dried';
-        $state = State::tryFrom($typed) ?? throw MaterialRefused::unknown('state', $typed)->about('state');
-        $form = $this->about('form', fn () => $this->cupboard->form(Fields::text($herb, 'form') ?? $plant->form))->in($state);
+        [$plant, $named] = $this->plant($herb);
+        $lot = $this->about('lot', fn () => $this->lot($herb, $plant));
+        $typed = Fields::text($herb, 'state');
+        $said = $typed === null ? $named : State::tryFrom($typed) ?? throw MaterialRefused::unknown('state', $typed)->about('state');
+        if ($lot?->state !== null && $said !== null && $lot->state->isWet() !== $said->isWet()) {
+            throw MaterialRefused::lotIsOther($lot->called, $lot->state, $said)->about('state');
+        }
+        $said ??= $lot?->state;
+        $plain = $this->about('form', fn () => $this->cupboard->form(Fields::text($herb, 'form') ?? $lot->form ?? $plant->form));
+        $water = $this->waterSaid($herb, $plain);
+        $state = $said ?? ($water !== null && $water > $this->crisp() ? State::Wilted : State::Dried);
+        if ($water !== null && $state->isWet() !== $water > $this->crisp()) {
+            throw MaterialRefused::wordAndWater($state, $water, $this->crisp())->about('state');
+        }
+        $form = $this->about('form', fn () => $plain->in($state));
         $amount = $this->about('amount', fn () => $this->amount($herb, $form));
         $parts = Fields::text($herb, 'parts');
 
@@ -116,25 +130,63 @@ final readonly class HerbsReader
             'plant' => $plant,
             'form' => $form,
             'parts' => $parts === null ? null : $this->about('parts', fn () => $this->kitchen->reader()->number($parts)),
-            'water' => $this->water($herb, $form, $amount),
+            'water' => $water ?? $this->usualWater($form),
             'amount' => $amount,
-            'lot' => Fields::text($herb, 'lot') ?? '',
+            'lot' => $lot->id ?? '',
         ];
     }
 
-    /** @param  array<mixed>  $herb */
-    private function plant(array $herb): Herb
+    /**
+     * A plant by its id, or by whatever name it goes by in the Almanac; a name may say its state as well.
+     *
+     * @param  array<mixed>  $herb
+     * @return array{Herb, ?State}
+     */
+    private function plant(array $herb): array
     {
         $id = Fields::text($herb, 'id');
         if ($id !== null) {
-            return $this->cupboard->herb($id);
+            return [$this->cupboard->herb($id), null];
         }
         $name = Fields::text($herb, 'name') ?? throw MaterialRefused::noHerb();
         if (mb_strlen($name) > 60) {
             throw new MaterialRefused('too_long', 'A herb’s name takes at most 60 letters.');
         }
 
-        return Herb::unlisted($name, Fields::text($herb, 'form') ?? 'thin-leaf');
+        $bare = trim(preg_replace('/\b(fresh(ly)?|raw|wilted|dried|dry|picked)\b[\s,]*/iu', '', $name) ?? $name, ' ,');
+        $state = match (true) {
+            preg_match('/\b(fresh(ly)?|raw)\b/iu', $name) === 1 => State::Fresh,
+            preg_match('/\bwilted\b/iu', $name) === 1 => State::Wilted,
+            preg_match('/\b(dried|dry)\b/iu', $name) === 1 => State::Dried,
+            default => null,
+        };
+        $known = $this->cupboard->herbNamed($name) ?? $this->cupboard->herbNamed($bare);
+
+        return [$known ?? Herb::unlisted($name, Fields::text($herb, 'form') ?? 'thin-leaf'), $state];
+    }
+
+    /**
+     * The lot it is to be taken from first: one of this plant.
+     *
+     * @param  array<mixed>  $herb
+     *
+     * @throws LotRefused
+     */
+    private function lot(array $herb, Herb $plant): ?Lot
+    {
+        $id = Fields::text($herb, 'lot');
+        if ($id === null) {
+            return null;
+        }
+        $lot = $this->kitchen->lot($id) ?? throw LotRefused::noSuch($id);
+
+        return $lot->kind === LotKind::Herb && ($plant->id === '' ? mb_strtolower($lot->called) === mb_strtolower($plant->name) : $lot->material === $plant->id)
+            ? $lot : throw LotRefused::ofAnother($lot->called, $plant->name);
+    }
+
+    private function crisp(): float
+    {
+        return $this->cupboard->tables()->table('forms')->row('wilting')->row('crisp_water')->number('value');
     }
 
     /** @param  array<mixed>  $herb */
@@ -152,36 +204,50 @@ final readonly class HerbsReader
     }
 
     /**
-     * The fraction of it that is water: said, weighed before and after, or usual for its state.
+     * The fraction of it that is water, where it was said or can be told from two weights; null where not.
      *
      * @param  array<mixed>  $herb
+     *
+     * @throws MaterialRefused where what was said and the weights are not the same
      */
-    private function water(array $herb, HerbForm $form, ?Amount $amount): float
+    private function waterSaid(array $herb, HerbForm $form): ?float
+    {
+        $said = Fields::text($herb, 'water');
+        $water = null;
+        if ($said !== null) {
+            $percent = $this->about('water', fn () => $this->kitchen->reader()->number(rtrim($said, '% ')));
+            if ($percent < 1 || $percent > 97) {
+                throw new MaterialRefused('out_of_range', 'Water is between 1 and 97 per cent of a plant’s weight.', 'water');
+            }
+            $water = $percent / 100;
+        }
+        $picked = Fields::text($herb, 'picked');
+        if ($picked === null) {
+            return $water;
+        }
+        if (Fields::text($herb, 'amount') === null) {
+            throw new MaterialRefused('missing', 'Say what it weighs now, so that the water it has lost is known.', 'amount');
+        }
+        $before = $this->about('picked', fn () => $this->kitchen->reader()->within($picked, Kind::Mass, 'g', 0.1, 100_000));
+        $now = $this->about('amount', fn () => $this->amount($herb, $form));
+        assert($now !== null);
+        $weighed = $this->about('picked', fn () => Wilting::weighed($before->value, $now->value, $form->waterFresh ?? 0.8, null, $this->cupboard->tables()), true)->waterNow;
+        if ($water !== null && abs($water - $weighed) > self::WATER_AGREES) {
+            throw MaterialRefused::waterAndWeights($water, $weighed)->about('water');
+        }
+
+        return $water ?? $weighed;
+    }
+
+    /** The water usual for its state. */
+    private function usualWater(HerbForm $form): float
     {
         if (! $form->state->isWet()) {
             return HerbMix::DRY_WATER;
         }
         $fresh = $form->waterFresh ?? 0.8;
-        $said = Fields::text($herb, 'water');
-        if ($said !== null) {
-            $percent = $this->about('water', fn () => $this->kitchen->reader()->number(rtrim($said, '% ')));
-            if ($percent < 5 || $percent > 97) {
-                throw new MaterialRefused('out_of_range', 'Water is between 5 and 97 per cent of a plant’s weight.', 'water');
-            }
 
-            return $percent / 100;
-        }
-        $picked = Fields::text($herb, 'picked');
-        if ($picked !== null) {
-            if ($amount === null) {
-                throw new MaterialRefused('missing', 'Say what it weighs now, so that the water it has lost is known.', 'amount');
-            }
-            $before = $this->about('picked', fn () => $this->kitchen->reader()->within($picked, Kind::Mass, 'g', 0.1, 100_000));
-
-            return $this->about('picked', fn () => Wilting::weighed($before->value, $amount->value, $fresh, null, $this->cupboard->tables()), true)->waterNow;
-        }
-
-        return $form->state === State::Fresh ? $fresh : max(self::LEAST_WILTED, 1 - (1 - $fresh) / (1 - $this->cupboard->tables()->table('forms')->row('wilting')->row('ready_lost')->number('value')));
+        return $form->state === State::Fresh ? $fresh : max($this->crisp(), 1 - (1 - $fresh) / (1 - $this->cupboard->tables()->table('forms')->row('wilting')->row('ready_lost')->number('value')));
     }
 
     /**

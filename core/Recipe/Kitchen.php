@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Recipe;
 
 use Kettle\Diary\Presence;
+use Kettle\Infusion\Methods;
 use Kettle\Infusion\Uptake;
 use Kettle\Infusion\UptakeSeen;
 use Kettle\Material\Carrier;
@@ -66,6 +67,23 @@ final readonly class Kitchen
     public function writer(): AmountWriter
     {
         return new AmountWriter($this->custom);
+    }
+
+    public function methods(): Methods
+    {
+        return new Methods($this->cupboard->tables());
+    }
+
+    /** A lot of those it was given, by its id. */
+    public function lot(string $id): ?Lot
+    {
+        foreach ($this->lots as $lot) {
+            if ($lot->id === $id) {
+                return $lot;
+            }
+        }
+
+        return null;
     }
 
     public function cupboard(): Cupboard

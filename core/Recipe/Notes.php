@@ -6,6 +6,8 @@ namespace Kettle\Recipe;
 
 use Kettle\Caution\Caution;
 use Kettle\Caution\Cautions;
+use Kettle\Caution\ColdKept;
+use Kettle\Caution\Facts;
 use Kettle\Keeping\Keeping;
 use Kettle\Vessel\Levels;
 
@@ -16,7 +18,7 @@ final class Notes
     private const LEAN = 14.0;
 
     /** @return list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string, change: array<string, mixed>}>, why?: string, source?: string, acknowledge?: bool}> */
-    public static function of(Wish $wish, Amounts $amounts, Days $days, Kitchen $kitchen, Supplies $supplies, Cautions $cautions, Keeping $keeping): array
+    public static function of(Wish $wish, Amounts $amounts, Days $days, Kitchen $kitchen, Supplies $supplies, Cautions $cautions, Keeping $keeping, Facts $facts): array
     {
         $notes = [
             ...$supplies->notes($wish, $amounts, $kitchen),
@@ -35,9 +37,15 @@ final class Notes
                 'Begun now it is ready on %s, %d %s late. A warm method is quicker.', $times->readyDay()->format('l j F'), $late, $late === 1 ? 'day' : 'days',
             ));
         }
-        $facts = WishFacts::of($wish, $kitchen, $supplies);
+        $useBy = $wish->kept() === ColdKept::FRIDGE ? ColdKept::useBy($times->fillAt) : null;
+        $missed = $useBy === null ? null : $kitchen->waking->missed($useBy, $times->strainedBy());
+        if ($useBy !== null && $missed !== null) {
+            $notes[] = self::note('away-use-by', 'care', sprintf(
+                'It must be used up by %s, and nobody is at home then: use it, freeze it or throw it away by %s.', $useBy->format('l j F, H:i'), $missed->format('l j F, H:i'),
+            ));
+        }
         foreach ($cautions->holding($facts, 'bench') as $rule) {
-            $notes[] = [...$cautions->told($rule, $facts), 'ways' => array_map(fn (Way $way) => $way->toArray(), WaysOut::ofStop($rule->id, $wish))];
+            $notes[] = [...$cautions->told($rule, $facts), 'ways' => array_map(fn (Way $way) => $way->toArray(), WaysOut::ofStop($rule->id, $wish, $kitchen))];
         }
         $order = array_flip(Caution::RANKS);
         usort($notes, fn (array $a, array $b) => $order[$a['rank']] <=> $order[$b['rank']]);

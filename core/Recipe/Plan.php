@@ -28,6 +28,18 @@ final readonly class Plan
     ) {
     }
 
+    /** @param  list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string, change: array<string, mixed>}>, why?: string, source?: string, acknowledge?: bool}>  $notes */
+    public function withNotes(array $notes): self
+    {
+        return new self($this->wish, $this->amounts, $this->figures, $this->timetable, $this->keeping, $this->sentence, $notes, $this->supplies);
+    }
+
+    /** Whether nobody has to read a warning first, and it keeps outside the refrigerator: fit to be offered instead. */
+    public function isSound(): bool
+    {
+        return ! $this->keeping->coldOnly && array_filter($this->notes, fn (array $note) => $note['rank'] === 'stop' || ($note['acknowledge'] ?? false)) === [];
+    }
+
     /** For the record: where the sentence says today, the day itself. */
     public function sentenceText(): string
     {

@@ -60,7 +60,7 @@ final readonly class PlanDocument
             ],
             'method' => [
                 'id' => $wish->method->id, 'name' => $wish->method->name, 'heated' => $wish->method->heated,
-                'school' => $wish->school->id, 'school_name' => $wish->school->name, 'hours' => $wish->school->usualH, 'stands_h' => $wish->school->standsH,
+                'school' => $wish->school->id, 'school_name' => $wish->school->name, 'hours' => $wish->school->usualH, 'stands_h' => $wish->standsH(),
                 'target_c' => $wish->school->targetC, 'ceiling_c' => $wish->school->ceilingC, 'handling' => $wish->method->handlingFor($wish->mix),
                 'attended' => $wish->practised()->attended, 'shake_every_h' => $wish->practised()->shakeEveryH, 'soak_h' => $wish->soakH(),
             ],

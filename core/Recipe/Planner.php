@@ -8,6 +8,7 @@ use Kettle\Caution\AcidSoak;
 use Kettle\Caution\CautionRefused;
 use Kettle\Caution\Cautions;
 use Kettle\Caution\ColdKept;
+use Kettle\Caution\Facts;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Timetable;
 use Kettle\Infusion\Handwork;
@@ -43,7 +44,9 @@ final readonly class Planner
             throw WishRefused::from(DiaryRefused::startAfterReady($wish->start->format('j F'), $wish->readyBy->format('j F'))->about('start'));
         }
         $supplies = Supplies::of($wish, $amounts, $this->kitchen);
-        $keeping = Keeping::of($wish->blend, $wish->mix->state, self::keptFacts($wish, $days->timetable, $supplies), $this->tables);
+        $keeping = self::keeping($wish, $days->timetable, $supplies, $this->tables);
+        $facts = WishFacts::of($wish, $this->kitchen, $supplies, $keeping, $days->timetable);
+        self::refuseStopped($wish, $facts, $this->kitchen, $this->cautions);
         $figures = [];
         $all = [
             ...$this->weights($wish, $amounts),
@@ -61,7 +64,7 @@ final readonly class Planner
         return new Plan(
             $wish, $amounts, $figures, $days->timetable, $keeping,
             Sentence::of($wish, $amounts, $this->kitchen),
-            Notes::of($wish, $amounts, $days, $this->kitchen, $supplies, $this->cautions, $keeping),
+            Notes::of($wish, $amounts, $days, $this->kitchen, $supplies, $this->cautions, $keeping, $facts),
             $supplies,
         );
     }
@@ -77,11 +80,23 @@ final readonly class Planner
         if (! $wish->method->suits($wish->mix->state)) {
             throw WishRefused::from(MethodRefused::notFor($wish->method->name, $wish->mix->state->value)->about('method'));
         }
-        $facts = WishFacts::of($wish, $kitchen);
+        if ($wish->spirit) {
+            try {
+                SpiritStart::check($wish->mix, $wish->method);
+            } catch (MethodRefused $refused) {
+                throw WishRefused::withWays($refused->about('spirit'), WaysOut::ofSpirit($kitchen));
+            }
+        }
+        self::refuseStopped($wish, WishFacts::of($wish, $kitchen), $kitchen, $cautions);
+    }
+
+    /** @throws WishRefused when a caution forbids even planning it */
+    private static function refuseStopped(Wish $wish, Facts $facts, Kitchen $kitchen, Cautions $cautions): void
+    {
         $stop = $cautions->stopping($facts);
         if ($stop !== null) {
             throw WishRefused::withWays(
-                new CautionRefused($stop->reason, sprintf('%s %s Source: %s; local rules come first.', $stop->says($facts), $stop->why, $cautions->source($stop->source)), $stop->field), WaysOut::ofStop($stop->id, $wish),
+                new CautionRefused($stop->reason, sprintf('%s %s Source: %s; local rules come first.', $stop->says($facts), $stop->why, $cautions->source($stop->source)), $stop->field), WaysOut::ofStop($stop->id, $wish, $kitchen),
             );
         }
     }
@@ -215,14 +230,17 @@ final readonly class Planner
         return Reckoned::between('strain_by', $after($wish->school->leastH), $times->strainAt->format('Y-m-d'), $after($wish->school->mostH), 'date', $why, $schoolTime);
     }
 
-    /** How it will be kept if nothing else is said: cool and dark, in dark glass, of the lots it is taken from. */
-    private static function keptFacts(Wish $wish, Timetable $times, Supplies $supplies): KeptFacts
+    /** Until when it will keep if nothing else is said: cool and dark, or cold where it must be, in dark glass, of the lots it is taken from. */
+    public static function keeping(Wish $wish, Timetable $times, ?Supplies $supplies, Tables $tables): Keeping
     {
-        return new KeptFacts(
+        $facts = fn (string $place) => new KeptFacts(
             $times->fillAt, $times->strainAt, $wish->kept(),
             $wish->school->targetC === null ? [] : [['hours' => $wish->school->usualH, 'celsius' => $wish->school->targetC]],
-            $supplies->oilLots(),
+            $supplies?->oilLots() ?? [], $place, water: $wish->mix->wettest(), watery: $wish->mix->isWatery(), kitchen: $wish->purpose === 'kitchen',
         );
+        $keeping = Keeping::of($wish->blend, $wish->mix->state, $facts('cool-dark'), $tables);
+
+        return $keeping->coldOnly ? Keeping::of($wish->blend, $wish->mix->state, $facts('fridge'), $tables) : $keeping;
     }
 
     /** @return list<Reckoned> the acid and the water a wet kitchen herb is soured in, for each herb */

@@ -75,8 +75,8 @@ final readonly class Steps
         } else {
             $steps[] = ['id' => 'wait', 'says' => sprintf('Leave it %s, and shake it %s.', AmountWriter::span($wish->school->usualH), Wish::oftenness($wish->practised()->shakeEveryH))];
         }
-        if ($wish->school->standsH > 0) {
-            $steps[] = ['id' => 'stand', 'says' => sprintf('Off the heat, let it stand %s.', AmountWriter::span($wish->school->standsH))];
+        if ($wish->standsH() > 0) {
+            $steps[] = ['id' => 'stand', 'says' => sprintf('Off the heat, let it stand %s.', AmountWriter::span($wish->standsH()))];
         }
 
         return $steps;
@@ -86,20 +86,29 @@ final readonly class Steps
     private static function after(Plan $plan): array
     {
         $yield = $plan->figures['yield_volume'];
-        $out = match ($plan->wish->way) {
-            'drained' => 'let it drain for some hours under a clean cloth, unsqueezed',
-            'pressed' => 'press it',
-            default => 'squeeze it well, for the strongest oil is in the herb',
+        $cold = $plan->wish->kept() === ColdKept::FRIDGE;
+        $out = match (true) {
+            $cold => 'do not let it stand or drip: what still drains does so in the refrigerator, under a clean cloth',
+            default => match ($plan->wish->way) {
+                'drained' => 'let it drain for some hours under a clean cloth, unsqueezed',
+                'pressed' => 'press it',
+                default => $plan->wish->mix->isPowder() ? 'press the bag or the paper gently, for under force it bursts' : 'squeeze it well, for the strongest oil is in the herb',
+            },
         };
 
         return [
             ['id' => 'strain', 'says' => sprintf(
-                'Strain on %s through %s and %s. Expect %s, %s to %s.', $plan->timetable->strainAt->format('j F Y'),
-                $plan->wish->mix->isPowder() ? 'paper' : 'a cloth over a sieve', $out, AmountWriter::plain($yield->number(), Kind::Volume),
+                $cold ? 'Cool it fast, the pan in cold water, and strain at once, on %s, through %s; %s. Into the refrigerator within %d hours of the oil going on, at 4 °C or colder; later than that it is thrown away. Expect %s, %s to %s.'
+                    : 'Strain on %1$s through %2$s and %3$s. Expect %5$s, %6$s to %7$s.', $plan->timetable->strainAt->format('j F Y'),
+                $plan->wish->mix->isPowder() ? 'paper' : 'a cloth over a sieve', $out, ColdKept::MOST_WARM_H, AmountWriter::plain($yield->number(), Kind::Volume),
                 AmountWriter::plain((float) $yield->low, Kind::Volume), AmountWriter::plain((float) $yield->high, Kind::Volume),
             )],
-            ['id' => 'settle', 'says' => ($plan->wish->kept() === ColdKept::FRIDGE ? 'In the refrigerator, let' : 'Let').' it stand 24 h, pour it off its sediment, and throw the last murky spoonful away.'],
-            ['id' => 'bottle', 'says' => sprintf('Bottle it, quite cool, in dry dark glass, nearly full. Label it: %s %s.', $plan->wish->kept() === ColdKept::FRIDGE ? 'keep at 4 °C or colder, use by' : 'best before', (new \DateTimeImmutable($plan->figures['best_before']->text()))->format('j F Y'))],
+            ['id' => 'settle', 'says' => ($cold ? 'In the refrigerator, let' : 'Let').' it stand 24 h, pour it off its sediment, and throw the last murky spoonful away.'],
+            ['id' => 'bottle', 'says' => sprintf('Bottle it, %s, in dry dark glass, nearly full. Label it: %s %s.', $cold ? 'cold, and back into the refrigerator at once' : 'quite cool', match (true) {
+                $cold => 'keep at 4 °C or colder, use by',
+                $plan->keeping->coldOnly => 'keep in the refrigerator, best before',
+                default => 'best before',
+            }, (new \DateTimeImmutable($plan->figures['best_before']->text()))->format('j F Y'))],
         ];
     }
 

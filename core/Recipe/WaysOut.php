@@ -6,7 +6,7 @@ namespace Kettle\Recipe;
 
 use Kettle\Caution\AcidSoak;
 use Kettle\Caution\ColdKept;
-use Kettle\Keeping\ShelfLife;
+use Kettle\Infusion\Method;
 use Kettle\Material\Blend;
 use Kettle\Material\Carrier;
 use Kettle\Material\HerbPart;
@@ -133,7 +133,7 @@ final class WaysOut
         }
         $other = self::another($wish, $kitchen, $taking->short);
         if ($other !== null) {
-            $ways[] = $there > 0.5 ? self::blended($wish, $amounts, $carrier, $other, $taking) : self::instead($wish, $amounts, $carrier, $other);
+            $ways[] = $there > 0.5 ? self::blended($wish, $amounts, $kitchen, $carrier, $other, $taking) : self::instead($wish, $amounts, $kitchen, $carrier, $other);
         }
         $smaller = self::jarForLess($wish, $amounts, $kitchen, $whole);
         if ($smaller !== null) {
@@ -187,7 +187,7 @@ final class WaysOut
         return null;
     }
 
-    private static function instead(Wish $wish, Amounts $amounts, Carrier $short, Carrier $other): Way
+    private static function instead(Wish $wish, Amounts $amounts, Kitchen $kitchen, Carrier $short, Carrier $other): Way
     {
         $parts = $oils = [];
         foreach ($wish->blend->shares() as $oil) {
@@ -196,12 +196,12 @@ final class WaysOut
             $oils[] = ['id' => $carrier->id, 'parts' => self::number($amounts->oilMl * $oil['share'])];
         }
 
-        return new Way('other-oil', sprintf('Take %s instead: %s.', $other->name, self::whatChanges($wish, Blend::of($parts))), [
+        return new Way('other-oil', sprintf('Take %s instead: %s.', $other->name, self::whatChanges($wish, Blend::of($parts), $kitchen)), [
             'oils' => count($oils) === 1 ? [['id' => $other->id]] : $oils,
         ]);
     }
 
-    private static function blended(Wish $wish, Amounts $amounts, Carrier $short, Carrier $other, Taking $taking): Way
+    private static function blended(Wish $wish, Amounts $amounts, Kitchen $kitchen, Carrier $short, Carrier $other, Taking $taking): Way
     {
         $parts = $oils = [];
         foreach ($wish->blend->shares() as $i => $oil) {
@@ -213,15 +213,15 @@ final class WaysOut
         $oils[] = ['id' => $other->id, 'parts' => self::number($taking->short)];
 
         return new Way('blend', sprintf(
-            'Make up the %s with %s: %s.', AmountWriter::plain($taking->short, Kind::Volume), $other->name, self::whatChanges($wish, Blend::of($parts)),
+            'Make up the %s with %s: %s.', AmountWriter::plain($taking->short, Kind::Volume), $other->name, self::whatChanges($wish, Blend::of($parts), $kitchen),
         ), ['oils' => $oils]);
     }
 
     /** In density, keeping and allergens. */
-    private static function whatChanges(Wish $wish, Blend $blend): string
+    private static function whatChanges(Wish $wish, Blend $blend, Kitchen $kitchen): string
     {
-        $before = ShelfLife::of($wish->blend, $wish->mix->state)->months;
-        $after = ShelfLife::of($blend, $wish->mix->state)->months;
+        $months = fn (Wish $wish): float => Planner::keeping($wish, Days::of($wish, $kitchen)->timetable, null, $kitchen->cupboard()->tables())->months;
+        [$before, $after] = [$months($wish), $months($wish->inOil($blend))];
         $new = array_diff($blend->allergens(), $wish->blend->allergens());
 
         return implode('; ', [
@@ -295,26 +295,78 @@ final class WaysOut
     }
 
     /**
+     * Herb moistened with spirit wants warmth, an open lid and no flame.
+     *
+     * @return list<Way>
+     */
+    public static function ofSpirit(Kitchen $kitchen): array
+    {
+        $open = array_filter($kitchen->methods()->all(), fn (Method $method) => $method->heated && ! $method->has(Method::OVER_FLAME) && ! $method->has(Method::LID_TIGHT));
+
+        return [
+            ...array_values(array_map(fn (Method $method) => new Way($method->id, sprintf('Warm it %s, the jar open and no flame near it.', $method->inSentence), ['method' => $method->id, 'school' => null]), $open)),
+            new Way('no-spirit', 'Leave the spirit out.', ['spirit' => null]),
+        ];
+    }
+
+    /**
      * What would do instead of what a caution is about.
      *
      * @return list<Way>
      */
-    public static function ofStop(string $caution, Wish $wish): array
+    public static function ofStop(string $caution, Wish $wish, Kitchen $kitchen): array
     {
-        $herbs = HerbsReader::list($wish->source);
-        $dried = new Way('dry-it', 'Use it dried.', ['herbs' => array_map(fn (mixed $herb) => ['state' => 'dried'] + array_diff_key((array) $herb, ['water' => 1, 'picked' => 1]), $herbs)]);
-        $skin = new Way('for-the-skin', 'Make it for the skin.', ['purpose' => 'skin']);
-        $cold = new Way('keep-cold', 'Keep it cold, and use it within four days.', ['kept' => ColdKept::FRIDGE] + ($wish->method->heated ? [] : ['method' => 'gentle-pan', 'school' => null]));
-        $sourable = array_filter($wish->mix->parts, fn (HerbPart $part) => $part->form->state->isWet() && AcidSoak::partsFor($part->plant) === null) === [];
-        $soured = $sourable ? [new Way('sour-it', 'Sour it first, by the tested way.', ['kept' => ColdKept::SOURED])] : [];
+        $skin = [new Way(Way::FOR_THE_SKIN, 'Make it for the skin.', ['purpose' => 'skin'])];
 
         return match ($caution) {
-            'botulism' => [$dried, $cold, ...$soured, $skin],
-            'cold-too-long' => [new Way('gentle-pan', 'Take the gentle pan.', ['method' => 'gentle-pan', 'school' => null]), $dried],
-            'soured-untested' => [$dried, $cold, $skin],
-            'not-food-plant', 'not-food-oil', 'not-food-lot' => [$skin],
+            'botulism' => [...self::dried($wish), ...self::cold($wish, $kitchen), ...self::soured($wish), ...$skin],
+            'cold-too-long' => [
+                ...array_map(fn (Method $method) => new Way($method->id, sprintf('Warm it %s.', $method->inSentence), ['method' => $method->id, 'school' => null]), self::quick($wish, $kitchen)),
+                ...self::dried($wish), ...self::soured($wish),
+            ],
+            'soured-untested' => [...self::dried($wish), ...self::cold($wish, $kitchen), ...$skin],
+            'not-food-plant', 'not-food-oil', 'not-food-lot' => $skin,
+            'spirit-shut-in', 'spirit-flame' => self::ofSpirit($kitchen),
             'squeezed-wet' => [new Way('drain', 'Drain it.', ['way' => 'drained'])],
             default => [],
         };
+    }
+
+    /** @return list<Way> */
+    private static function dried(Wish $wish): array
+    {
+        return [new Way('dry-it', 'Use it dried.', ['herbs' => array_map(
+            fn (mixed $herb) => ['state' => 'dried'] + array_diff_key((array) $herb, ['water' => 1, 'picked' => 1, 'lot' => 1]), HerbsReader::list($wish->source),
+        )])];
+    }
+
+    /** @return list<Way> kept cold, by the way that is wished for where it is quick enough, else by the shortest that is */
+    private static function cold(Wish $wish, Kitchen $kitchen): array
+    {
+        if ($wish->method->has(Method::CHILLED_AT_ONCE)) {
+            return [new Way('keep-cold', 'Keep it cold, and use it within four days.', ['kept' => ColdKept::FRIDGE])];
+        }
+
+        return array_map(
+            fn (Method $method) => new Way('keep-cold', sprintf('Keep it cold, warmed %s, and use it within four days.', $method->inSentence), ['kept' => ColdKept::FRIDGE, 'method' => $method->id, 'school' => null]),
+            array_slice(self::quick($wish, $kitchen), 0, 1),
+        );
+    }
+
+    /** @return list<Way> */
+    private static function soured(Wish $wish): array
+    {
+        $untested = array_filter($wish->mix->parts, fn (HerbPart $part) => $part->form->state->isWet() && AcidSoak::partsFor($part->plant) === null);
+
+        return $untested === [] ? [new Way('sour-it', 'Sour it first, by the tested way.', ['kept' => ColdKept::SOURED])] : [];
+    }
+
+    /** @return list<Method> ways after which wet kitchen herb is cold in time, but for the one wished for; the shortest first */
+    private static function quick(Wish $wish, Kitchen $kitchen): array
+    {
+        $quick = array_filter($kitchen->methods()->all(), fn (Method $method) => $method->has(Method::CHILLED_AT_ONCE) && $method->id !== $wish->method->id);
+        usort($quick, fn (Method $a, Method $b) => $a->schoolFor($wish->mix)->usualH <=> $b->schoolFor($wish->mix)->usualH);
+
+        return $quick;
     }
 }

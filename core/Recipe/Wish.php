@@ -88,6 +88,18 @@ final readonly class Wish
         return $this->purpose === 'kitchen' && $this->mix->state->isWet() ? $this->keptAs : ColdKept::SHELF;
     }
 
+    /** Hours from covering to the refrigerator, at the most, for what is kept cold; null for what is not. */
+    public function coldWithinH(): ?float
+    {
+        return $this->kept() === ColdKept::FRIDGE ? (float) ColdKept::MOST_WARM_H : null;
+    }
+
+    /** Hours it stands after the heat: what is kept cold is strained at once. */
+    public function standsH(): float
+    {
+        return $this->coldWithinH() === null ? $this->school->standsH : 0.0;
+    }
+
     /** Hours the moistened herb stands before it goes into the oil. */
     public function soakH(): float
     {
@@ -97,7 +109,7 @@ final readonly class Wish
     /** The same wish by another method and school. */
     public function by(Method $method, School $school): self
     {
-        return $this->like(['method' => $method, 'school' => $school, ...($method->heated ? ['shakeEveryH' => null] : ['spirit' => false])]);
+        return $this->like(['method' => $method, 'school' => $school, ...($method->heated ? ['shakeEveryH' => null] : [])]);
     }
 
     /** The same wish in another oil. */

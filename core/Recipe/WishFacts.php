@@ -6,14 +6,17 @@ namespace Kettle\Recipe;
 
 use Kettle\Caution\ColdKept;
 use Kettle\Caution\Facts;
+use Kettle\Diary\Timetable;
+use Kettle\Infusion\Method;
+use Kettle\Keeping\Keeping;
 use Kettle\Material\HerbPart;
+use Kettle\Measure\AmountWriter;
 
 /** The facts cautions are computed from, of a wish and of what it takes from Stores. */
 final readonly class WishFacts
 {
-    public static function of(Wish $wish, Kitchen $kitchen, ?Supplies $supplies = null): Facts
+    public static function of(Wish $wish, Kitchen $kitchen, ?Supplies $supplies = null, ?Keeping $keeping = null, ?Timetable $times = null): Facts
     {
-        $school = $wish->school;
         $lots = [];
         $all = true;
         foreach ($supplies->needs ?? [] as $need) {
@@ -23,16 +26,40 @@ final readonly class WishFacts
                 $lots[] = ['called' => $lot->called, 'food' => $lot->foodGrade, 'how' => $lot->how, 'allergens' => $lot->allergens];
             }
         }
+        $spent = $keeping->spent ?? [];
 
         return Facts::of(
             $wish->purpose, $wish->kept(),
             array_map(fn (HerbPart $part) => ['plant' => $part->plant, 'state' => $part->form->state], $wish->mix->parts),
             $wish->blend->shares(), $wish->blend->iodineValue(), $wish->method, $wish->way, $wish->spirit,
-            ! $wish->method->heated || $school->usualH + $school->standsH > ColdKept::MOST_WARM_H,
-            $lots, $all, [
-                'ceiling' => $school->ceilingC === null ? '' : $kitchen->warmth($school->ceilingC),
+            self::tooSlow($wish, $kitchen, $times), $lots, $all, [
+                'ceiling' => $wish->school->ceilingC === null ? '' : $kitchen->warmth($wish->school->ceilingC),
                 'cold' => $kitchen->warmth(ColdKept::CELSIUS),
+                'danger' => $kitchen->warmth(5.0).' and '.$kitchen->warmth(57.0),
+                'spent' => implode(' and ', $spent),
             ],
-        );
+        )->and($spent === [] ? [] : ['oil-spent' => true]);
+    }
+
+    /** Why what is kept cold would not be in the refrigerator in time, by the timetable that will be followed; empty where it is. */
+    private static function tooSlow(Wish $wish, Kitchen $kitchen, ?Timetable $times): string
+    {
+        $within = $wish->coldWithinH();
+        if ($within === null) {
+            return '';
+        }
+        if (! $wish->method->has(Method::CHILLED_AT_ONCE)) {
+            return $wish->method->name.' keeps it warm for longer than is safe';
+        }
+        $times ??= Days::of($wish, $kitchen)->timetable;
+        $hours = ($times->strainedBy()->getTimestamp() - $times->fillAt->getTimestamp()) / 3600;
+        if ($hours > $within + 1e-9) {
+            return sprintf('as it stands it would be covered on %s and cold %s later', $times->fillAt->format('l \\a\\t H:i'), AmountWriter::span($hours));
+        }
+        // Filled when nobody stays by, it is not strained when it should be.
+        $while = $kitchen->waking->whileFrom($times->fillAt);
+
+        return $while !== null && $while['from'] == $times->fillAt && $while['to'] >= $times->strainedBy() ? ''
+            : 'nobody is at home for so long at once';
     }
 }

@@ -8,10 +8,10 @@ use Kettle\Caution\ColdKept;
 use Kettle\Diary\Day;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Infusion\Methods;
-use Kettle\Infusion\SpiritStart;
 use Kettle\Infusion\Uptake;
 use Kettle\Infusion\YieldRefused;
 use Kettle\Material\Blend;
+use Kettle\Material\Carrier;
 use Kettle\Material\Cupboard;
 use Kettle\Material\MaterialRefused;
 use Kettle\Measure\Amount;
@@ -19,6 +19,8 @@ use Kettle\Measure\Kind;
 use Kettle\Measure\Ratio;
 use Kettle\Reason\Faults;
 use Kettle\Reason\Refused;
+use Kettle\Stores\LotKind;
+use Kettle\Stores\LotRefused;
 use Kettle\Vessel\Jar;
 use Kettle\Vessel\JarRefused;
 
@@ -60,6 +62,7 @@ final class WishReader
         $mix = $read['mix'] ?? null;
         $blend = $faults->trying('oils', fn () => $this->blend($wish['oils'] ?? null));
         $oil = $blend === null ? null : $faults->trying('oil_amount', fn () => $this->oilAmount($wish, $blend));
+        $oilLots = $faults->trying('oils', fn () => $this->oilLots($wish)) ?? [];
         $finished = $faults->trying('finished', fn () => $this->finished($wish['finished'] ?? null));
         $byJar = $faults->trying('by_jar', fn () => $this->byJar($wish['by_jar'] ?? null));
         $ratio = $faults->trying('ratio', fn () => ($typed = Fields::text($wish, 'ratio')) === null ? null : Ratio::read($typed));
@@ -80,11 +83,6 @@ final class WishReader
         }
         $purpose = $faults->trying('purpose', fn () => $this->cupboard->purpose(Fields::text($wish, 'purpose') ?? 'skin')->id) ?? 'skin';
         $spirit = $faults->trying('spirit', fn () => $this->oneOf($wish, 'spirit', ['yes', 'no'])) === 'yes';
-        if ($spirit && $mix !== null && $method !== null) {
-            $faults->trying('spirit', function () use ($mix, $method): void {
-                SpiritStart::check($mix, $method);
-            });
-        }
         $shake = $faults->trying('shake', fn () => $this->oneOf($wish, 'shake', array_keys(Wish::SHAKES)));
         $kept = $faults->trying('kept', fn () => $this->oneOf($wish, 'kept', ColdKept::KEPT)) ?? ColdKept::SHELF;
         $herb = $read['total'] ?? null;
@@ -98,7 +96,7 @@ final class WishReader
             $mix, $blend, $herb, $oil, $finished, $byJar, $ratio, $basis, $jar, $jars, $method, $school, $start, $readyBy, $purpose,
             // Squeezing wet herb drives its water into the oil; the strongest oil is in dry and woody herb.
             $way ?? ($mix->state->isWet() ? 'drained' : 'squeezed'),
-            $this->oilLots($wish), $this->chosen($wish), self::tidy($wish), $spirit, $shake === null || $method->heated ? null : Wish::SHAKES[$shake], $kept,
+            $oilLots, $this->chosen($wish), self::tidy($wish), $spirit, $shake === null || $method->heated ? null : Wish::SHAKES[$shake], $kept,
         );
     }
 
@@ -123,7 +121,7 @@ final class WishReader
             'herbs' => array_map(
                 fn (mixed $herb) => Fields::only($herb, ['id', 'name', 'form', 'state', 'amount', 'parts', 'picked', 'water', 'lot']), HerbsReader::list($wish),
             ),
-            'oils' => array_map(fn (mixed $oil) => is_array($oil) ? Fields::only($oil, ['id', 'parts', 'lot']) : $oil, $oils),
+            'oils' => array_map(fn (mixed $oil) => is_array($oil) ? Fields::only($oil, ['id', 'name', 'parts', 'lot']) : $oil, $oils),
             ...$kept,
         ];
     }
@@ -150,11 +148,11 @@ final class WishReader
             throw MaterialRefused::noOil();
         }
         $parts = [];
-        foreach (array_values($oils) as $oil) {
+        foreach (array_values($oils) as $i => $oil) {
             $oil = is_array($oil) ? $oil : ['id' => $oil];
             $typed = Fields::text($oil, 'parts') ?? '1';
             $parts[] = [
-                'carrier' => $this->cupboard->carrier(Fields::text($oil, 'id') ?? ''),
+                'carrier' => $this->carrier($oil, $i),
                 'parts' => $this->kitchen->reader()->number($typed),
             ];
         }
@@ -163,16 +161,41 @@ final class WishReader
     }
 
     /**
+     * An oil by its id, or by a name that the tables know; never one for another.
+     *
+     * @param  array<mixed>  $oil
+     */
+    private function carrier(array $oil, int $i): Carrier
+    {
+        $id = Fields::text($oil, 'id');
+        if ($id !== null) {
+            return $this->cupboard->carrier($id);
+        }
+        $name = Fields::text($oil, 'name') ?? throw MaterialRefused::noOil();
+
+        return $this->cupboard->carrierNamed($name) ?? throw MaterialRefused::oilUnknown($name)->about("oils.{$i}");
+    }
+
+    /**
      * @param  array<mixed>  $wish
-     * @return array<string, string>
+     * @return array<string, string> lot by carrier
+     *
+     * @throws LotRefused where one is not there, or is of another oil
      */
     private function oilLots(array $wish): array
     {
         $lots = [];
-        foreach (is_array($wish['oils'] ?? null) ? $wish['oils'] : [] as $oil) {
-            if (is_array($oil) && is_string($oil['lot'] ?? null) && is_string($oil['id'] ?? null)) {
-                $lots[$oil['id']] = $oil['lot'];
+        foreach (is_array($wish['oils'] ?? null) ? array_values($wish['oils']) : [] as $i => $oil) {
+            $id = is_array($oil) ? Fields::text($oil, 'lot') : null;
+            if ($id === null) {
+                continue;
             }
+            $carrier = $this->carrier($oil, $i);
+            $lot = $this->kitchen->lot($id) ?? throw LotRefused::noSuch($id)->about("oils.{$i}.lot");
+            if ($lot->kind !== LotKind::Carrier || $lot->material !== $carrier->id) {
+                throw LotRefused::ofAnother($lot->called, $carrier->name)->about("oils.{$i}.lot");
+            }
+            $lots[$carrier->id] = $id;
         }
 
         return $lots;

@@ -34,6 +34,22 @@ final class WishRefused extends \DomainException
         return new self([$refused->toArray() + ['ways' => array_map(fn (Way $way) => $way->toArray(), $ways)]]);
     }
 
+    /**
+     * With only those ways out that lead out.
+     *
+     * @param  \Closure(array<string, mixed>, string): bool  $leads given the change and the way's id
+     */
+    public function tried(\Closure $leads): self
+    {
+        return new self(array_map(function (array $fault) use ($leads): array {
+            if (isset($fault['ways'])) {
+                $fault['ways'] = array_values(array_filter($fault['ways'], fn (array $way) => $leads($way['change'], $way['id'])));
+            }
+
+            return $fault;
+        }, $this->faults));
+    }
+
     public static function one(string $field, string $reason, string $sentence): self
     {
         return new self([['field' => $field, 'reason' => $reason, 'sentence' => $sentence]]);

@@ -7,9 +7,13 @@ namespace Kettle\Share;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\Methods;
 use Kettle\Infusion\School;
+use Kettle\Material\Blend;
 use Kettle\Material\Cupboard;
+use Kettle\Material\HerbMix;
+use Kettle\Material\State;
 use Kettle\Measure\Amount;
 use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Density;
 use Kettle\Measure\Kind;
 use Kettle\Recipe\Kitchen;
 
@@ -19,6 +23,10 @@ use Kettle\Recipe\Kitchen;
  */
 final class PastedRecipe
 {
+    private const MOST_LINES = 200;
+
+    private const LONGEST = 300;
+
     private const METRIC = '/\d\s*(g|gr|grams?|kg|ml|millilit\w*|cl|dl|l|lit\w*)\b/i';
 
     private const CUSTOMARY = '/\d\s*(cups?|c\.|tbsp\.?|tsp\.?|tablespoons?|teaspoons?|fl\.?\s*oz|oz|ounces?|lbs?|pounds?|pints?|quarts?)(?![a-z])/i';
@@ -29,7 +37,7 @@ final class PastedRecipe
     /** @var list<array<string, string>> */
     private array $herbs = [];
 
-    /** @var list<array{id: string, ml: ?float, typed: string}> */
+    /** @var list<array{id: string, name: string, ml: ?float, typed: string}> */
     private array $oils = [];
 
     private ?Method $method = null;
@@ -40,28 +48,50 @@ final class PastedRecipe
 
     private string $hoursLine = '';
 
+    private ?float $celsius = null;
+
+    private ?string $purpose = null;
+
     private readonly RecipeWords $words;
+
+    private readonly Counts $counts;
 
     public function __construct(private readonly Cupboard $cupboard, private readonly Methods $methods, private readonly Kitchen $kitchen)
     {
         $this->words = new RecipeWords($cupboard, $kitchen);
+        $this->counts = new Counts($cupboard->tables());
     }
 
     /** @throws RecipeRefused when neither a herb nor an oil is in it */
     public function read(string $text): ReadRecipe
     {
         $this->lines = $this->herbs = $this->oils = [];
-        $this->method = $this->hours = null;
+        $this->method = $this->hours = $this->celsius = null;
         $this->methodSaid = false;
         $name = '';
-        foreach ($this->words->split($text) as $i => $line) {
-            if ($i === 0 && $this->words->isName($line)) {
+        $lines = $this->words->split($text);
+        // What it is for counts for every line, wherever it stands.
+        $this->purpose = null;
+        foreach ($lines as $line) {
+            $this->purpose ??= preg_match('/^\s*[\d½¼¾⅓⅔]/u', $line) === 1 ? null : $this->words->purpose($line);
+        }
+        foreach ($lines as $i => $line) {
+            if ($i >= self::MOST_LINES) {
+                $this->say(sprintf('… and %d more lines', count($lines) - $i), 'unread', 'Not read: it is too long. Read the rest by itself.', false);
+                break;
+            }
+            if (mb_strlen($line) > self::LONGEST) {
+                $this->say(mb_substr($line, self::LONGEST), 'unread', 'Not read: the line is too long.', false);
+                $line = mb_substr($line, 0, self::LONGEST);
+            }
+            if ($i === 0 && $this->words->isName($line) && $this->words->count($line) === null && ! $this->counts->isCounted($line)) {
                 $name = $line;
-                $this->say($line, 'name', 'Taken as its name.', false);
+                $purpose = $this->words->purpose($line);
+                $this->say($line, 'name', 'Taken as its name'.($purpose === null ? '.' : ', and as what it is for: '.$this->cupboard->purpose($purpose)->name.'.'), $purpose !== null);
 
                 continue;
             }
-            $this->line($line);
+            $this->words->isHeading($line) ? $this->say($line, 'step', 'A heading.', false) : $this->line($line);
         }
         if ($this->herbs === [] && $this->oils === []) {
             throw RecipeRefused::nothingFound();
@@ -75,32 +105,31 @@ final class PastedRecipe
     {
         [$amount, $typed, $rest, $aside] = $this->words->amount($line);
         if ($amount !== null) {
-            $oil = $this->words->oil($rest);
-            if ($oil !== null) {
-                $this->takeOil($line, $amount, $typed, $oil, $aside);
-
-                return;
-            }
-            if (preg_match('/\b(wax|beeswax|vitamin\s*e|essential\s+oil|butter)\b/i', $rest) === 1) {
+            if (preg_match('/\b(wax|beeswax|vitamin\s*e|essential\s+oil)\b/i', $rest) === 1) {
                 $this->say($line, 'unread', 'Goes into a salve or is added at the end; not part of the infusion.', false);
 
                 return;
             }
-            if ($amount->kind === Kind::Time) {
+            $oil = $this->words->oil($rest);
+            if ($oil !== null) {
+                $this->takeOil($line, $amount, $typed, $oil, $aside);
+            } elseif ($amount->kind === Kind::Time) {
                 $this->time($line, $amount);
-
-                return;
-            }
-            if (preg_match('/\bwater\b/i', $rest) === 1) {
+            } elseif (preg_match('/\bwater\b/i', $rest) === 1) {
                 $this->say($line, 'unread', 'Water: not taken into the oil.', false);
-
-                return;
+            } else {
+                $this->takeHerb($line, $typed, $rest, $aside);
             }
-            $this->takeHerb($line, $typed, $rest, $aside);
 
             return;
         }
-        if ($this->words->isMethod($line) || preg_match('/\d+\s*(?:-|to)?\s*\d*\s*(weeks?|days?|hours?|hrs?|minutes?|mins?|h)\b/i', $line) === 1) {
+        $count = $this->words->count($line);
+        if ($count !== null && $this->isOfCounted($count[2])) {
+            $this->takeCounted($line, $count[0], $count[1], $count[2]);
+
+            return;
+        }
+        if ($this->words->isMethod($line) || $this->words->warmth($line) !== null || preg_match('/\d+\s*(?:-|to)?\s*\d*\s*(weeks?|days?|hours?|hrs?|minutes?|mins?|h)\b/i', $line) === 1) {
             $this->step($line);
 
             return;
@@ -108,25 +137,32 @@ final class PastedRecipe
         $herb = $this->words->knownHerb($line);
         $oil = $this->words->oil($line);
         if ($oil !== null && mb_strlen($line) < 60) {
-            $this->oils[] = ['id' => $oil['id'], 'ml' => null, 'typed' => ''];
-            $this->say($line, 'oil', ucfirst($oil['name']).', with no amount.', true);
+            $this->oils[] = ['id' => $oil['id'], 'name' => $oil['name'], 'ml' => null, 'typed' => ''];
+            $this->say($line, 'oil', ucfirst($oil['name']).', with no amount.'.($oil['id'] === '' ? ' '.self::ask($oil['name']) : ''), true);
         } elseif ($herb !== null && mb_strlen($line) < 60) {
             $this->takeHerb($line, '', $line, null);
         } else {
-            $this->say($line, 'unread', 'Not read.', false);
+            $purpose = $this->words->purpose($line);
+            $this->say($line, $purpose === null ? 'unread' : 'step', $purpose === null ? 'Not read.' : 'Taken as what it is for: '.$this->cupboard->purpose($purpose)->name.'.', $purpose !== null);
         }
     }
 
-    /** @param  array{id: string, name: string, guess: bool}  $oil */
+    /** Whether what stands behind a number is a plant that is counted, and not a step or an oil. */
+    private function isOfCounted(string $rest): bool
+    {
+        return mb_strlen($rest) < 80 && preg_match('/^(weeks?|days?|hours?|hrs?|minutes?|mins?|h|times|jars?|bottles?)\b/i', $rest) !== 1 && $this->words->oil($rest) === null
+            && ($this->counts->isCounted($rest) || $this->words->knownHerb($rest) !== null);
+    }
+
+    /** @param  array{id: string, name: string}  $oil */
     private function takeOil(string $line, Amount $amount, string $typed, array $oil, ?Amount $aside): void
     {
-        $density = $this->cupboard->carrier($oil['id'])->at20;
+        $known = $oil['id'] !== '';
+        // Of an oil that nobody knows, the weight is taken to be an oil's, until it is chosen.
+        $density = $known ? $this->cupboard->carrier($oil['id'])->at20 : Density::gramsPerMl(0.915);
         $ml = $amount->kind === Kind::Mass ? $density->volumeOf($amount->value) : $amount->value;
         $says = sprintf('%s of %s.', AmountWriter::plain($ml, Kind::Volume), $oil['name']);
-        $guess = $oil['guess'];
-        if ($guess) {
-            $says .= ' Which oil is not said: olive is a guess.';
-        }
+        $guess = ! $known;
         if ($amount->low < $amount->high) {
             $says .= ' The middle of what is written.';
             $guess = true;
@@ -139,20 +175,87 @@ final class PastedRecipe
             }
             [$ml, $typed] = [$beside, round($beside, 1).' mL'];
         }
-        $this->oils[] = ['id' => $oil['id'], 'ml' => $ml, 'typed' => $amount->low < $amount->high ? round($ml, 1).' mL' : $typed];
+        if (! $known) {
+            $says .= ' '.self::ask($oil['name']);
+        }
+        $this->oils[] = ['id' => $oil['id'], 'name' => $oil['name'], 'ml' => $ml, 'typed' => $amount->low < $amount->high ? round($ml, 1).' mL' : $typed];
         $this->say($line, 'oil', $says, $guess);
+    }
+
+    private static function ask(string $name): string
+    {
+        return mb_strtolower($name) === 'oil' ? 'Which oil is not said: choose it at the Bench.' : sprintf('“%s” is not in the tables: choose an oil at the Bench. None is taken for it.', $name);
     }
 
     private function takeHerb(string $line, string $typed, string $rest, ?Amount $aside): void
     {
-        $known = $this->words->knownHerb($rest);
-        $form = $this->words->form($rest);
-        $state = $this->words->state($rest);
-        $name = trim(preg_replace('/\s+/', ' ', preg_replace('/[(,].*$|\b(dried|dry|fresh(ly)?|wilted|chopped|crushed|cut|whole|loosely|lightly|packed|organic|powdered|ground|of)\b/i', ' ', $rest) ?? '') ?? '');
-        if ($known === null && ($name === '' || mb_strlen($name) > 40 || str_word_count($name) > 4)) {
+        [$herb, $name, $guesses] = $this->herb($rest, $this->words->state($rest), false);
+        if ($herb === null) {
             $this->say($line, 'unread', 'Not read.', false);
 
             return;
+        }
+        if ($aside !== null && $aside->kind === Kind::Mass) {
+            $typed = round($aside->value, 1).' g';
+        } elseif ($typed !== '' && preg_match('/\b(cups?|c|tbsp|tsp|tablespoons?|teaspoons?|ml|pints?|quarts?|l)\b/i', $typed) === 1) {
+            $guesses[] = 'a volume of herb is weighed by how it usually lies';
+        }
+        if (preg_match('/(?<![\d])\d+(?:\.\d+)?\s*(-|–|to)\s*\d+(?!\s*\/)/u', $typed) === 1) {
+            $guesses[] = 'the middle of what is written';
+        }
+        if ($typed !== '') {
+            $herb['amount'] = $typed;
+        }
+        $this->herbs[] = $herb;
+        $this->say($line, 'herb', ucfirst($name.', '.$herb['state']).'.'.($guesses === [] ? '' : ' '.ucfirst(implode('; ', $guesses)).'.'), $guesses !== []);
+    }
+
+    /** "4 cloves of garlic": so many of them, with what they weigh, about. */
+    private function takeCounted(string $line, float $least, float $most, string $rest): void
+    {
+        $garlic = preg_match('/^cloves?\s*$/i', trim($rest, ' .,')) === 1;
+        [$herb, $name, $guesses] = $this->herb($garlic ? 'garlic' : $rest, $this->words->state($rest), true);
+        if ($herb === null) {
+            $this->say($line, 'unread', 'Not read.', false);
+
+            return;
+        }
+        if ($garlic) {
+            $guesses[] = 'cloves are taken to be of garlic; if the spice is meant, change it';
+        }
+        $known = isset($herb['id']) ? $this->cupboard->herb($herb['id']) : null;
+        $each = $this->counts->of($rest, $known, State::from($herb['state']));
+        $state = $this->words->state($rest);
+        if ($each === null && $state === null && ($other = $this->counts->of($rest, $known, null)) !== null) {
+            // A stick of cinnamon is never fresh.
+            [$each, $herb['state']] = [$other, $other['state']->value];
+            $guesses = array_filter($guesses, fn (string $guess) => ! str_contains($guess, 'fresh is a guess'));
+        }
+        if ($each === null) {
+            $guesses[] = 'how much they weigh is not known: weigh them';
+        } else {
+            $grams = ($least + $most) / 2 * $each['g'];
+            $herb['amount'] = round($grams, $grams < 10 ? 1 : 0).' g';
+            $guesses[] = sprintf('about %s, between %s and %s: weigh it', $herb['amount'], AmountWriter::plain($least * $each['low'], Kind::Mass), AmountWriter::plain($most * $each['high'], Kind::Mass));
+        }
+        $this->herbs[] = $herb;
+        $this->say($line, 'herb', ucfirst($name.', '.$herb['state']).'. '.ucfirst(implode('; ', $guesses)).'.', true);
+    }
+
+    /**
+     * The herb a text speaks of, as a wish has it. Where it does not say dried, ground or powder, what is counted, and what
+     * is a kitchen's plant, is taken to be fresh: to be wrong that way harms nobody.
+     *
+     * @return array{array<string, string>|null, string, list<string>} its name, and what was guessed; null where there is none
+     */
+    private function herb(string $rest, ?string $state, bool $counted): array
+    {
+        $known = $this->words->knownHerb($rest);
+        $form = $this->words->form($rest);
+        $words = implode('|', ['dried', 'dry', 'fresh(ly)?', 'raw', 'wilted', 'just', 'picked', 'chopped', 'crushed', 'cut', 'whole', 'loosely', 'lightly', 'packed', 'organic', 'powdered', 'ground', 'of', ...($counted ? [...$this->counts->words(), 'large', 'small', 'medium', 'big', 'fat', 'ripe'] : [])]);
+        $name = trim(preg_replace('/\s+/', ' ', preg_replace('/[(,].*$|\b('.$words.')\b/iu', ' ', $rest) ?? '') ?? '');
+        if ($known === null && ($name === '' || mb_strlen($name) > 40 || str_word_count($name) > 4)) {
+            return [null, '', []];
         }
         $guesses = [];
         $herb = $known === null ? ['name' => $name, 'form' => $form ?? 'thin-leaf'] : ['id' => $known['id']];
@@ -161,23 +264,17 @@ final class PastedRecipe
         } elseif ($form !== null && in_array($form, ['powder', 'tea-bag'], true)) {
             $herb['form'] = $form;
         }
-        if ($state === null) {
-            $guesses[] = 'whether it is dried is not said: dried is a guess';
+        $plant = $known === null ? null : $this->cupboard->herb($known['id']);
+        // A powder or a tea bag is dry by nature.
+        $dry = $this->cupboard->form($herb['form'] ?? $plant->form ?? 'thin-leaf')->waterFresh === null;
+        if ($state === null && ! $dry) {
+            $fresh = $counted || $this->purpose === 'kitchen' || ($plant !== null && $plant->isWatery());
+            $state = $fresh ? 'fresh' : 'dried';
+            $guesses[] = sprintf('whether it is dried is not said: %s is a guess', $state);
         }
         $herb['state'] = $state ?? 'dried';
-        if ($aside !== null && $aside->kind === Kind::Mass) {
-            $typed = round($aside->value, 1).' g';
-        } elseif ($typed !== '' && preg_match('/\b(cups?|c|tbsp|tsp|tablespoons?|teaspoons?|ml|pints?|quarts?|l)\b/i', $typed) === 1) {
-            $guesses[] = 'a volume of herb is weighed by how it usually lies';
-        }
-        if (preg_match('/-|\bto\b/', $typed) === 1 && preg_match('/\d\s*(-|to)\s*\d/', $typed) === 1) {
-            $guesses[] = 'the middle of what is written';
-        }
-        if ($typed !== '') {
-            $herb['amount'] = $typed;
-        }
-        $this->herbs[] = $herb;
-        $this->say($line, 'herb', ucfirst(($known['name'] ?? $name).', '.$herb['state']).'.'.($guesses === [] ? '' : ' '.ucfirst(implode('; ', $guesses)).'.'), $guesses !== []);
+
+        return [$herb, $known['name'] ?? $name, $guesses];
     }
 
     private function step(string $line): void
@@ -197,6 +294,11 @@ final class PastedRecipe
                 $this->hoursLine = $m[1];
                 $said[] = AmountWriter::span($amount->value);
             }
+        }
+        $celsius = $this->words->warmth($line);
+        if ($this->celsius === null && $celsius !== null) {
+            $this->celsius = $celsius;
+            $said[] = $this->kitchen->warmth($celsius);
         }
         $this->say($line, $said === [] ? 'step' : 'method', $said === [] ? 'A step; nothing new in it.' : 'Taken as: '.implode(', ', $said).'.', $said !== []);
     }
@@ -219,7 +321,7 @@ final class PastedRecipe
             $notes[] = 'No herb was found in it: choose one.';
         }
         if ($this->oils === []) {
-            $notes[] = 'No oil was found in it: olive is a guess.';
+            $notes[] = 'No oil was found in it: choose one.';
         }
 
         return $notes;
@@ -231,7 +333,10 @@ final class PastedRecipe
      */
     private function wish(array &$notes): array
     {
-        $wish = ['herbs' => array_slice($this->herbs, 0, 6), 'oils' => [['id' => 'olive']]];
+        $wish = ['herbs' => array_slice($this->herbs, 0, HerbMix::MOST), 'oils' => [['name' => 'oil']]];
+        foreach (array_slice($this->herbs, HerbMix::MOST) as $herb) {
+            $notes[] = sprintf('%s is left out: up to %d herbs are planned together.', ucfirst(isset($herb['id']) ? $this->cupboard->herb($herb['id'])->name : $herb['name']), HerbMix::MOST);
+        }
         if ($wish['herbs'] === []) {
             $wish['herbs'] = [['id' => 'calendula']];
         }
@@ -240,38 +345,67 @@ final class PastedRecipe
             $wish['herbs'] = array_values(array_filter($wish['herbs'], fn (array $herb) => isset($herb['amount'])));
             $notes[] = 'Herbs with no amount were left out, for others have one.';
         }
-        $byId = [];
-        foreach ($this->oils as $oil) {
-            $byId[$oil['id']] = ['ml' => ($byId[$oil['id']]['ml'] ?? 0.0) + ($oil['ml'] ?? 0.0), 'typed' => $oil['typed']];
-        }
-        $byId = array_slice($byId, 0, 6, true);
-        if ($byId !== []) {
-            $total = array_sum(array_column($byId, 'ml'));
-            $some = array_filter($byId, fn (array $oil) => $oil['ml'] > 0);
-            $wish['oils'] = array_map(fn (string $id) => ['id' => $id] + (count($byId) > 1 ? ['parts' => (string) round(count($some) === count($byId) ? $byId[$id]['ml'] : 1.0, 2)] : []), array_keys($byId));
-            if ($total > 0 && count($some) === count($byId)) {
-                $first = array_values($byId)[0];
-                $wish['oil_amount'] = count($this->oils) === 1 ? $first['typed'] : round($total, 1).' mL';
-            }
+        $wish = $this->oilsOf($wish, $notes);
+        if ($this->purpose !== null) {
+            $wish['purpose'] = $this->purpose;
         }
         if ($this->method !== null && $this->methodSaid) {
             $wish['method'] = $this->method->id;
         }
-        if ($this->hours !== null) {
-            $method = $this->method ?? $this->methods->method($this->hours >= 72 ? 'cold' : 'double-boiler');
+        if ($this->hours !== null || $this->celsius !== null) {
+            $method = $this->method !== null && ($this->celsius === null || $this->method->heated) ? $this->method : $this->methods->method($this->celsius === null && $this->hours >= 72 ? 'cold' : 'double-boiler');
             $wish['method'] = $method->id;
-            $school = $this->nearest($method, $this->hours);
+            $school = $this->nearest($method);
             $wish['school'] = $school->id;
-            $notes[] = sprintf('“%s” is taken as %s, %s.', $this->hoursLine, $method->name, $school->name);
+            $said = array_filter([$this->hoursLine, $this->celsius === null ? '' : $this->kitchen->warmth($this->celsius)]);
+            $notes[] = sprintf('“%s” is taken as %s, %s%s.', implode(', ', $said), $method->name, $school->name, $this->celsius === null || $school->targetC === null ? '' : ', at '.$this->kitchen->warmth($school->targetC));
+            if ($this->celsius !== null && $school->ceilingC !== null && $this->celsius > $school->ceilingC + 0.5) {
+                $notes[] = sprintf('%s is hotter than any way here goes: %s is the most it takes.', $this->kitchen->warmth($this->celsius), $this->kitchen->warmth($school->ceilingC));
+            }
         }
 
         return $wish;
     }
 
-    private function nearest(Method $method, float $hours): School
+    /**
+     * @param  array<string, mixed>  $wish
+     * @param  list<string>  $notes
+     * @return array<string, mixed>
+     */
+    private function oilsOf(array $wish, array &$notes): array
     {
+        $byName = [];
+        foreach ($this->oils as $oil) {
+            $byName[$oil['name']] = ['id' => $oil['id'], 'ml' => ($byName[$oil['name']]['ml'] ?? 0.0) + ($oil['ml'] ?? 0.0), 'typed' => $oil['typed']];
+        }
+        foreach (array_keys(array_slice($byName, Blend::MOST, null, true)) as $name) {
+            $notes[] = sprintf('%s is left out: up to %d oils are blended.', ucfirst($name), Blend::MOST);
+        }
+        $byName = array_slice($byName, 0, Blend::MOST, true);
+        if ($byName === []) {
+            return $wish;
+        }
+        $total = array_sum(array_column($byName, 'ml'));
+        $measured = count(array_filter($byName, fn (array $oil) => $oil['ml'] > 0)) === count($byName);
+        $wish['oils'] = array_map(
+            fn (string $name) => ($byName[$name]['id'] === '' ? ['name' => $name] : ['id' => $byName[$name]['id']]) + (count($byName) > 1 ? ['parts' => (string) round($measured ? $byName[$name]['ml'] : 1.0, 2)] : []),
+            array_keys($byName),
+        );
+        if ($total > 0 && $measured) {
+            $first = array_values($byName)[0];
+            $wish['oil_amount'] = count($this->oils) === 1 ? $first['typed'] : round($total, 1).' mL';
+        }
+
+        return $wish;
+    }
+
+    /** The school nearest in hours and in warmth to what was read. */
+    private function nearest(Method $method): School
+    {
+        $apart = fn (School $school): float => ($this->hours === null ? 0.0 : abs(log($school->usualH / $this->hours)))
+            + ($this->celsius === null || $school->targetC === null ? 0.0 : abs($school->targetC - $this->celsius) / 10 + ($school->ceilingC !== null && $this->celsius > $school->ceilingC + 0.5 ? 5.0 : 0.0));
         $schools = $method->schools;
-        usort($schools, fn (School $a, School $b) => abs(log($a->usualH / $hours)) <=> abs(log($b->usualH / $hours)));
+        usort($schools, fn (School $a, School $b) => $apart($a) <=> $apart($b));
 
         return $schools[0];
     }

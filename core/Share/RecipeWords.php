@@ -20,6 +20,15 @@ final readonly class RecipeWords
         'flower-heads' => '/\b(flowers?|petals?|blossoms?|heads?)\b/i', 'thin-leaf' => '/\b(leaf|leaves|herbs?)\b/i',
     ];
 
+    /** Words that make a thing an oil or a fat. */
+    private const OILS = '/\b(oils?|ghee|tallow|lard|suet|schmaltz|dripping|jojoba|shea|butters?|fats?)\b/iu';
+
+    private const PURPOSES = [
+        'kitchen' => '/\b(kitchen|cooking|dressings?|salads?|marinades?|dipping|drizzl\w*|finishing|edible|to eat|pasta|pizza|bread|table)\b/i',
+        'salve' => '/\b(salves?|balms?|ointments?)\b/i', 'hair' => '/\b(hair|scalp|beard)\b/i', 'face' => '/\bface|facial\b/i', 'massage' => '/\b(massage|muscles?)\b/i',
+        'perfume' => '/\bperfumes?\b/i', 'skin' => '/\bskin|body\b/i',
+    ];
+
     private const METHODS = [
         'slow-cooker' => '/\bslow[\s-]*cook/i', 'double-boiler' => '/\bdouble[\s-]*boiler|bain[\s-]*marie/i', 'solar' => '/\b(sun|sunny|solar|window\s*sill)\b/i',
         'incubator' => '/\byogh?urt/i', 'water-bath' => '/\bwater[\s-]*bath/i', 'poured-hot' => '/\b(hot|warmed)\s+oil\s+over|pour(ed)?\s+hot/i',
@@ -42,15 +51,38 @@ final readonly class RecipeWords
         return null;
     }
 
-    /** dried, wilted or fresh, where it is said */
+    /** dried, wilted or fresh, where it is said; what is ground, powdered or flaked is dried */
     public function state(string $text): ?string
     {
         return match (true) {
-            preg_match('/\bfresh(ly)?\b/i', $text) === 1 => 'fresh',
+            preg_match('/\b(fresh(ly)?(?!\s+(ground|dried|cracked|crushed))|raw|just[\s-]+picked|picked (this|today|yesterday)|green)\b/i', $text) === 1 => 'fresh',
             preg_match('/\bwilted\b/i', $text) === 1 => 'wilted',
-            preg_match('/\b(dried|dry)\b/i', $text) === 1 => 'dried',
+            preg_match('/\b(dried|dry|ground|powder(ed)?|flakes?|desiccated|peppercorns?)\b/i', $text) === 1 => 'dried',
             default => null,
         };
+    }
+
+    /** What it is made for, where a text says so, by id of a purpose. */
+    public function purpose(string $text): ?string
+    {
+        foreach (self::PURPOSES as $id => $pattern) {
+            if (preg_match($pattern, $text) === 1 && isset($this->cupboard->purposes()[$id])) {
+                return $id;
+            }
+        }
+
+        return null;
+    }
+
+    /** A warmth in a text, degrees C. */
+    public function warmth(string $text): ?float
+    {
+        if (preg_match('/\b(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*([FC])\b/u', $text, $m) !== 1) {
+            return null;
+        }
+        $celsius = $m[2] === 'F' ? ((float) $m[1] - 32) * 5 / 9 : (float) $m[1];
+
+        return $celsius > 15 && $celsius < 200 ? $celsius : null;
     }
 
     /** @return list<string> ids of the methods a line speaks of; the cold shelf, which any words of waiting mean, last */
@@ -60,30 +92,49 @@ final readonly class RecipeWords
     }
 
     /**
-     * The amount a line begins with, as written, what comes after it, and one beside it in brackets.
+     * The amount a line begins with, as written, what comes after it, and one beside it in brackets. As many words as
+     * can be read together are one amount: "1 lb 3 oz", "1 cup + 2 tbsp".
      *
      * @return array{?Amount, string, string, ?Amount}
      */
     public function amount(string $line): array
     {
-        $number = '[\d½¼¾⅓⅔⅛⅜⅝⅞][\d\s.,\/½¼¾⅓⅔⅛⅜⅝⅞⁄-]*(?:\s*to\s*\d[\d.,\/]*)?';
-        if (preg_match("/^(?:about |approx\.? |ca\.? )?({$number})\s*((?:fl\.?\s*oz\.?|[a-zA-Z]+\.?))?\s*(.*)$/u", $line, $m) !== 1) {
+        $line = Counts::inFigures(trim(preg_replace('/^(?:about|approx(?:imately|\.)?|ca\.?|circa|roughly)\s+/iu', '', $line) ?? $line));
+        if (preg_match('/^[\d½¼¾⅓⅔⅛⅜⅝⅞.]/u', $line) !== 1) {
             return [null, '', $line, null];
         }
-        $quantity = trim($m[1]);
-        foreach ([[$quantity.' '.$m[2], $m[3]], [$quantity, trim($m[2].' '.$m[3])]] as $try => [$typed, $rest]) {
-            if ($try === 0 && $m[2] === '') {
+        $words = preg_split('/\s+/u', $line) ?: [];
+        for ($many = min(9, count($words)); $many > 0; $many--) {
+            $typed = rtrim(implode(' ', array_slice($words, 0, $many)), ',;:');
+            if (preg_match('/\bof$/iu', $typed) === 1) {
                 continue;
             }
             $read = $this->reading($typed);
             if ($read !== null) {
-                [$rest, $aside] = $this->aside($rest);
+                [$rest, $aside] = $this->aside(implode(' ', array_slice($words, $many)));
 
-                return [$read, trim($typed), trim(preg_replace('/^of\s+/i', '', $rest) ?? ''), $aside];
+                return [$read, $typed, trim(preg_replace('/^of\s+/i', '', $rest) ?? ''), $aside];
             }
         }
 
         return [null, '', $line, null];
+    }
+
+    /** @return array{float, float, string}|null the least and most of a bare number a line begins with, and what comes after it */
+    public function count(string $line): ?array
+    {
+        $line = Counts::inFigures($line);
+        $number = '(?:\d+\s+\d+\/\d+|\d+\/\d+|\d+(?:\.\d+)?\s*[½¼¾⅓⅔]?|[½¼¾⅓⅔])';
+        if (preg_match("/^({$number})(?:\s*(?:-|–|to|or)\s*({$number}))?\s+(\\p{L}.*)$/iu", $line, $m) !== 1) {
+            return null;
+        }
+        try {
+            $low = $this->kitchen->reader()->number($m[1]);
+
+            return [$low, $m[2] === '' ? $low : $this->kitchen->reader()->number($m[2]), $m[3]];
+        } catch (AmountRefused) {
+            return null;
+        }
     }
 
     public function reading(string $typed): ?Amount
@@ -116,29 +167,51 @@ final readonly class RecipeWords
         return $amount === null ? [$rest, null] : [trim(str_replace($m[0], ' ', $rest)), $amount];
     }
 
-    /** @return array{id: string, name: string, guess: bool}|null */
+    /**
+     * An oil or fat that a text names; one that no table knows keeps its own name.
+     *
+     * @return array{id: string, name: string}|null id empty where it is not known
+     */
     public function oil(string $rest): ?array
     {
         if (preg_match('/\bessential\b/i', $rest) === 1) {
             return null;
         }
+        $plain = trim(preg_replace('/\([^)]*\)|,.*$/u', ' ', $rest) ?? $rest);
+        $isOil = preg_match(self::OILS, $plain) === 1;
         $found = null;
         foreach ($this->cupboard->carriers() as $carrier) {
-            foreach ([$carrier->name, ...$this->shortNames($carrier->name)] as $name) {
-                if (preg_match('/\b'.preg_quote($name, '/').'\b/i', $rest) === 1 && mb_strlen($name) > mb_strlen($found['by'] ?? '')) {
+            foreach ([$carrier->name, ...$this->shortNames($carrier->name), ...$carrier->also] as $name) {
+                // A name that is a plant's as well is an oil only where it says so.
+                if (($isOil || preg_match(self::OILS, $name) === 1) && preg_match('/\b'.preg_quote($name, '/').'s?\b/iu', $plain) === 1 && mb_strlen($name) > mb_strlen($found['by'] ?? '')) {
                     $found = ['id' => $carrier->id, 'name' => $carrier->name, 'by' => $name];
                 }
             }
         }
-        $isOil = preg_match('/\boils?\b|\bjojoba\b|\bshea\b|\blard\b|\b(cocoa|mango)\s+butter\b/i', $rest) === 1;
-        if ($found !== null && $isOil) {
-            return ['id' => $found['id'], 'name' => $found['name'], 'guess' => false];
+        // "walnut and mustard oil" is two; "toasted pumpkin oil" is neither olive nor anything else that is known.
+        if ($found !== null && ($isOil || preg_match(self::OILS, $found['by']) === 1) && ! $this->isOfAnother($plain, $found['by'])) {
+            return ['id' => $found['id'], 'name' => $found['name']];
         }
         if (! $isOil) {
             return null;
         }
+        $own = trim(preg_replace('/\b(organic|pure|cold[\s-]*pressed|refined|unrefined|virgin|extra|light|good|melted|rendered|of|your|any|some|choice|favou?rite)\b|\s+/iu', ' ', $plain) ?? $plain);
 
-        return ['id' => 'olive', 'name' => 'olive oil', 'guess' => true];
+        return ['id' => '', 'name' => mb_substr(trim(preg_replace('/\s+/', ' ', $own) ?? $own) ?: 'oil', 0, 60)];
+    }
+
+    /** Whether another word stands before a short name, that makes it another oil: "pumpkin seed oil" is no "seed oil". */
+    private function isOfAnother(string $text, string $by): bool
+    {
+        // "peanut butter" is no peanut oil.
+        if (preg_match('/'.preg_quote($by, '/').'s?\s+(butter|fat)\b/iu', $text, $m) === 1 && preg_match('/\b'.$m[1].'\b/iu', $by) !== 1) {
+            return true;
+        }
+        if (preg_match('/(\p{L}+)\s+'.preg_quote($by, '/').'/iu', $text, $m) !== 1) {
+            return false;
+        }
+
+        return preg_match('/^(organic|pure|pressed|refined|unrefined|virgin|extra|light|of|and|warm|warmed|hot|the|raw|toasted|roasted|good|best|more|plain|melted|cup|cups|with|sweet|bitter|rendered|leaf)$/i', $m[1]) !== 1;
     }
 
     /** @return list<string> what an oil is called for short: "olive", "coconut" */
@@ -146,7 +219,7 @@ final readonly class RecipeWords
     {
         $short = trim(preg_replace('/\s*(oil|butter)?(,.*)?$/', '', $name) ?? '');
 
-        return $short === '' || in_array($short, ['lard'], true) ? [] : [$short.' oil', $short];
+        return $short === '' || $short === 'lard' ? [] : [$short.' oil', $short];
     }
 
     /** @return array{id: string, name: string}|null */
@@ -155,6 +228,12 @@ final readonly class RecipeWords
         $best = null;
         $plain = mb_strtolower(str_replace(['’', "'"], '', $text));
         foreach ($this->cupboard->herbs() as $herb) {
+            foreach ($herb->also as $name) {
+                $name = mb_strtolower(str_replace(['’', "'"], '', $name));
+                if (preg_match('/\b'.preg_quote($name, '/').'(e?s)?\b/u', $plain) === 1 && mb_strlen($name) > ($best['length'] ?? 0)) {
+                    $best = ['id' => $herb->id, 'name' => $herb->name, 'length' => mb_strlen($name)];
+                }
+            }
             $full = mb_strtolower(str_replace(['’', "'"], '', $herb->name));
             $first = explode(' ', $full)[0];
             foreach ([$full, mb_strtolower($herb->latin), in_array($first, ['sweet', 'sea', 'st', 'lemon', 'black', 'red', 'rose', 'self-heal'], true) ? $full : $first] as $name) {
@@ -165,6 +244,12 @@ final readonly class RecipeWords
         }
 
         return $best === null ? null : ['id' => $best['id'], 'name' => $best['name']];
+    }
+
+    /** A heading over what follows, that says nothing of its own. */
+    public function isHeading(string $line): bool
+    {
+        return preg_match('/^(ingredients?|method|directions|instructions|steps?|you will need|for the (oil|infusion))\s*:?$/i', $line) === 1;
     }
 
     public function isMethod(string $line): bool
@@ -189,16 +274,17 @@ final readonly class RecipeWords
     public function split(string $text): array
     {
         $text = str_replace(["\r\n", "\r"], "\n", $text);
-        // "1 cup oil, 3 tbsp flowers": a comma or an "and" before an amount begins another line.
-        $text = preg_replace('/[,;]\s*(?:and\s+)?(?=[\d½¼¾⅓⅔])|\s+(?:and|with|plus)\s+(?=[\d½¼¾⅓⅔]\S*\s*\S*\s+[a-z])/iu', "\n", $text) ?? $text;
+        // "1 cup oil, 3 tbsp flowers": a comma or an "and" before an amount begins another line; "1 cup and 2 tbsp" is one amount.
+        $unit = implode('', array_map(fn (string $unit) => "(?<!\\b{$unit})(?<!\\b{$unit}s)", ['cup', 'tbsp', 'tsp', 'lb', 'oz', 'kg', 'pint', 'quart', 'pound', 'ounce', 'tablespoon', 'teaspoon', 'c', 'g', 'l', 'ml']));
+        $text = preg_replace('/'.$unit.'(?:[,;]\s*(?:and\s+)?(?=[\d½¼¾⅓⅔])|\s+(?:and|with|plus)\s+(?=[\d½¼¾⅓⅔]\S*\s*\S*\s+[a-z]))/iu', "\n", $text) ?? $text;
         $lines = [];
         foreach (explode("\n", $text) as $line) {
             $line = trim(preg_replace('/^\s*(?:[-*•·▢☐]|\d{1,2}[.)]\s)\s*/u', '', $line) ?? '');
-            if ($line !== '' && preg_match('/^(ingredients?|method|directions|instructions|steps?|you will need)\s*:?$/i', $line) !== 1) {
-                $lines[] = mb_substr($line, 0, 300);
+            if ($line !== '') {
+                $lines[] = $line;
             }
         }
 
-        return array_slice($lines, 0, 200);
+        return $lines;
     }
 }

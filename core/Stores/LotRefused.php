@@ -14,6 +14,16 @@ final class LotRefused extends Refused
         return new self('unknown', 'Say what it is: herb, carrier, wax, jar or bottle.', 'kind');
     }
 
+    public static function noSuch(string $id): self
+    {
+        return new self('unknown', sprintf('There is no lot “%s” in Stores. Choose another, or leave it open: the oldest sound one is taken.', mb_substr($id, 0, 40)), 'lot');
+    }
+
+    public static function ofAnother(string $lot, string $wanted): self
+    {
+        return new self('disagree', sprintf('The lot “%s” in Stores is not %s. Choose one that is.', $lot, $wanted), 'lot');
+    }
+
     public static function nameless(): self
     {
         return new self('missing', 'Choose what it is from the list, or write its name.', 'material');

@@ -24,7 +24,7 @@ it('takes one jar from wish to label', function () {
     $wanted = array_map(fn ($line) => ['size' => $line['size'], 'count' => $line['count']], $offer);
     $done = $this->atHouse('POST', "{$path}/bottle", ['bottles' => $wanted])->assertOk()->assertJsonPath('stage', 'bottled');
     expect($done->json('bottles'))->toHaveCount(3)->and(array_column($done->json('tasks'), 'step'))->toBe(['smell'])
-        ->and(array_column($done->json('label'), 'text', 'id'))->toMatchArray(['title' => 'Marshmallow root oil', 'best_before' => 'Best before 22 Jun 2027', 'code' => '26-001']);
+        ->and(array_column($done->json('label'), 'text', 'id'))->toMatchArray(['title' => 'Marshmallow root oil', 'best_before' => 'Best before 24 May 2027', 'code' => '26-001']);
     $this->atHouse('GET', '/shelf')->assertJsonPath('parts.2.jars.0.code', '26-001');
 });
 

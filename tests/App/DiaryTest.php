@@ -167,3 +167,55 @@ it('moistens with spirit first, and fills when it has stood', function () {
     expect($open())->toBe(['fill'])->and(Carbon::parse($tasks->firstWhere('key', 'fill')['due_at'])->format('d H:i'))->toBe('24 20:00');
     $this->atHouse('POST', '/batches', ['wish' => $this->wish(['spirit' => 'yes'])])->assertStatus(422)->assertJsonPath('faults.0.field', 'spirit');
 });
+
+it('moves what is not warm at once when somebody is away, and says what cannot wait', function () {
+    $cold = ['herb' => ['id' => 'basil', 'state' => 'fresh', 'amount' => '40 g'], 'oils' => ['sunflower'], 'purpose' => 'kitchen', 'kept' => 'fridge', 'method' => 'gentle-pan'];
+    $basil = $this->batch($cold, ['four-days']);
+    $this->fill($basil);
+    Illuminate\Support\Carbon::setTestNow('2026-11-24T11:00:00Z');
+    $this->atHouse('POST', "/batches/{$basil->uid}/strain", ['amount' => '100 mL', 'way' => 'drained'])->assertOk();
+    $jar = $this->batch();
+    $this->fill($jar);
+    $due = fn ($batch, string $step) => collect($this->atHouse('GET', "/batches/{$batch->uid}")->json('tasks'))->firstWhere('step', $step)['due_at'];
+    expect($due($basil, 'use_up'))->toBe('2026-11-28T10:00:00+00:00')->and($due($jar, 'shake'))->toBe('2026-11-25T09:00:00+00:00');
+    $page = $this->atHouse('POST', '/absences', ['from' => '2026-11-25', 'to' => '2026-12-05'])->assertOk()->json();
+    // The last hour of the evening before: a deadline never moves later; a shake may.
+    expect($due($basil, 'use_up'))->toBe('2026-11-24T21:30:00+00:00')->and($due($jar, 'shake'))->toBe('2026-12-06T09:00:00+00:00')
+        ->and(collect($page['troubles'])->firstWhere('batch', $basil->uid)['says'])->toContain('nobody is at home then')->toContain('Tue 24 Nov 21:30');
+    $this->atHouse('DELETE', '/absences/'.$page['absences'][0]['id'])->assertOk();
+    expect($due($basil, 'use_up'))->toBe('2026-11-28T10:00:00+00:00')->and($due($jar, 'shake'))->toBe('2026-11-25T09:00:00+00:00');
+});
+
+it('says to throw away what stood warm too long, before all else, and takes nothing else of it', function () {
+    $cold = ['herb' => ['id' => 'basil', 'state' => 'fresh', 'amount' => '40 g'], 'oils' => ['sunflower'], 'purpose' => 'kitchen', 'kept' => 'fridge', 'method' => 'gentle-pan'];
+    $basil = $this->batch($cold, ['four-days']);
+    $this->fill($basil);
+    $today = fn () => $this->atHouse('GET', '/today')->assertOk()->json();
+    expect($today()['throw_away'])->toBe([]);
+    // Four hours from the oil to the refrigerator, FDA Food Code 2022, from memory.
+    Illuminate\Support\Carbon::setTestNow('2026-11-24T14:00:01Z');
+    $late = $today();
+    expect(array_column($late['throw_away'], 'title'))->toBe(['Throw the basil away'])->and($late['headline'])->toContain('Throw one jar away')
+        ->and(collect($late['places'])->flatMap(fn (array $place) => array_column($place['tasks'], 'batch'))->all())->not->toContain($basil->uid);
+    $path = "/batches/{$basil->uid}";
+    $this->atHouse('POST', "{$path}/strain", ['amount' => '200 mL'])->assertStatus(422)->assertJsonPath('faults.0.reason', 'warm_too_long');
+    $this->atHouse('POST', "{$path}/tasks", ['task' => 'use_up', 'outcome' => 'later', 'until' => '2026-11-25'])->assertStatus(422)->assertJsonPath('faults.0.reason', 'deadline');
+    expect(array_column($this->atHouse('GET', $path)->json('cautions'), 'id'))->toContain('warm-too-long');
+    $this->atHouse('POST', "{$path}/discard", ['reason' => 'stood warm'])->assertOk()->assertJsonCount(0, 'tasks');
+    expect($today()['throw_away'])->toBe([]);
+});
+
+it('asks at straining for warmth that nobody wrote down, and keeps by the answer', function () {
+    $chickweed = ['herb' => ['id' => 'chickweed', 'state' => 'wilted'], 'oils' => ['jojoba'], 'method' => 'slow-cooker', 'jar' => $this->jarOf(505)->uid];
+    $best = [];
+    foreach (['had', 'not'] as $warmth) {
+        $batch = $this->batch($chickweed);
+        $this->fill($batch);
+        $this->atHouse('GET', "/batches/{$batch->uid}")->assertJsonPath('press.asks_warmth', 'Nobody wrote down its warmth. Had it what was planned?');
+        $this->atHouse('POST', "/batches/{$batch->uid}/strain", ['amount' => '200 mL'])->assertStatus(422)->assertJsonPath('faults.0.reason', 'warmth_unknown')->assertJsonPath('faults.0.field', 'warmth');
+        $page = $this->atHouse('POST', "/batches/{$batch->uid}/strain", ['amount' => '200 mL', 'warmth' => $warmth])->assertOk()->json();
+        $best[$warmth] = [$page['kept']['place'], $page['kept']['best_before']['value']];
+    }
+    // Warm and open for eight hours, six months; not warm, watery herb: three weeks, in the refrigerator.
+    expect($best)->toBe(['had' => ['cool-dark', '2027-05-24'], 'not' => ['fridge', '2026-12-15']]);
+});

@@ -186,14 +186,45 @@ it('says so when a house has no jar left', function () {
     $this->atHouse('POST', '/reckon', ['wish' => $this->wish()])->assertStatus(422)->assertJsonPath('faults.0.reason', 'missing');
 });
 
-it('keeps two tries at once from doing a thing twice', function () {
+it('takes over a key whose first try died before there was an answer', function () {
     DB::table('written_keys')->insert([
-        'user_id' => $this->keeper->id, 'key' => 'still-at-work', 'created_at' => now(),
+        'user_id' => $this->keeper->id, 'key' => 'died-at-work', 'created_at' => now(),
         'request_hash' => hash('sha256', "POST api/houses/{$this->house->uid}/batches\n".json_encode(['wish' => $this->wish()])),
     ]);
-    $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'still-at-work')->assertStatus(409)->assertSee('being done already');
-    Carbon::setTestNow(Carbon::now()->addMinutes(5));
-    $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'still-at-work')->assertOk();
+    $first = $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'died-at-work')->assertOk();
+    $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'died-at-work')->assertOk()->assertHeader('Idempotent-Replay', 'true')->assertJsonPath('id', $first->json('id'));
+    expect(app(App\House\CurrentHouse::class)->within($this->house, fn () => App\Models\Batch::query()->count()))->toBe(1);
+});
+
+it('leaves nothing of a write whose answer could not be kept, and does it once when it is sent again', function () {
+    $dies = true;
+    DB::listen(function ($query) use (&$dies): void {
+        if ($dies && str_starts_with($query->sql, 'update `written_keys`')) {
+            throw new RuntimeException('the power went');
+        }
+    });
+    $count = fn () => app(App\House\CurrentHouse::class)->within($this->house, fn () => App\Models\Batch::query()->count());
+    $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'power-cut-1')->assertStatus(503)->assertHeader('Retry-After')->assertSee('Nothing was changed');
+    expect($count())->toBe(0)->and(DB::table('written_keys')->where('key', 'power-cut-1')->exists())->toBeFalse();
+    $dies = false;
+    $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'power-cut-1')->assertOk();
+    $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'power-cut-1')->assertOk()->assertHeader('Idempotent-Replay', 'true');
+    expect($count())->toBe(1);
+});
+
+it('keeps a refusal under its key, and no fault of its own', function () {
+    $refused = fn () => $this->atHouse('POST', '/batches', ['wish' => $this->wish(['ratio' => '1:900'])], key: 'refused-once');
+    $refused()->assertStatus(422);
+    $refused()->assertStatus(422)->assertHeader('Idempotent-Replay', 'true');
+    DB::listen(function ($query) use (&$broken): void {
+        if (($broken ?? true) && str_starts_with($query->sql, 'insert into `batches`')) {
+            throw new RuntimeException('no room on the disk');
+        }
+    });
+    $broken = true;
+    $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'broken-once')->assertStatus(503);
+    $broken = false;
+    $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'broken-once')->assertOk()->assertHeaderMissing('Idempotent-Replay');
 });
 
 it('does not ask to strain what is still warming', function () {

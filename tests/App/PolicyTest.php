@@ -78,7 +78,7 @@ it('keeps one house’s lots and recipes from another’s people, in that house 
     $this->call_('GET', "/houses/{$own->uid}/recipes", [], $stranger)->assertJsonPath('total', 0);
     $this->call_('GET', "/houses/{$own->uid}/find?q=Ours", [], $stranger)->assertJsonCount(0, 'found');
     $this->call_('POST', "/houses/{$own->uid}/batches", ['wish' => $this->wish(['oils' => [['id' => 'olive', 'lot' => $lot]]])], $stranger)
-        ->assertOk();
+        ->assertStatus(422)->assertJsonPath('faults.0.field', 'oils.0.lot')->assertJsonPath('faults.0.reason', 'unknown');
     $this->atHouse('GET', "/lots/{$lot}")->assertJsonPath('lot.left_text', '1 L');
     $this->atHouse('GET', "/recipes/{$recipe}")->assertJsonPath('name', 'Ours');
 });

@@ -29,7 +29,7 @@ function aBusyHouse($test): void
     $test->atHouse('DELETE', '/jars/'.$test->jarOf(790)->uid);
     $test->atHouse('POST', '/jars', ['called' => 'crock', 'brim' => '2 L', 'height' => '20 cm']);
     Carbon::setTestNow(Carbon::now()->addHours(2));
-    $test->atHouse('POST', "/batches/{$second->uid}/strain", ['amount' => '150 mL'])->assertOk();
+    $test->atHouse('POST', "/batches/{$second->uid}/strain", ['amount' => '150 mL', 'warmth' => 'not'])->assertOk();
     $size = $test->atHouse('GET', '')->json('bottles.1.id');
     $small = $test->atHouse('POST', '/lots', ['lot' => ['kind' => 'bottle', 'material' => $size, 'called' => 'small bottle', 'amount' => '10']])->assertOk()->json('lot.id');
     $path = "/batches/{$second->uid}";

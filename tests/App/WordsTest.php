@@ -18,7 +18,7 @@ function aTask(string $batch, int $minutes, bool $overdue = false, array $more =
 {
     return new TaskView(...[...[
         'key' => 'k', 'step' => 'strain', 'place' => 'press', 'batch' => $batch, 'code' => $batch, 'title' => 'Strain it', 'detail' => '', 'due_at' => '2026-11-24T10:00:00+00:00',
-        'due_text' => 'today', 'overdue' => $overdue, 'open' => true, 'waiting' => false, 'skippable' => false, 'at_press' => true, 'minutes' => $minutes,
+        'due_text' => 'today', 'overdue' => $overdue, 'open' => true, 'waiting' => false, 'danger' => false, 'skippable' => false, 'at_press' => true, 'minutes' => $minutes,
     ], ...$more]);
 }
 

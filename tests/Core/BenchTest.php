@@ -78,8 +78,8 @@ it('keeps the clock over the end of summer time', function () {
 
 it('lets the weakest oil decide how long it keeps', function () {
     $plan = Support::plan(['oils' => ['sunflower', 'jojoba'], 'method' => 'cold', 'school' => 'two-weeks']);
-    // Strained 8 December 2026; sunflower, opened, six months (from memory).
-    expect($plan->figures['best_before']->text())->toBe('2027-06-08');
+    // Poured on 24 November 2026; sunflower, opened, six months (from memory), two weeks of them on the herb.
+    expect($plan->figures['best_before']->text())->toBe('2027-05-24');
     $jojoba = Support::plan(['oils' => ['jojoba'], 'method' => 'cold', 'school' => 'two-weeks']);
     expect($jojoba->figures['best_before']->text())->toBe('2028-12-08');
 });

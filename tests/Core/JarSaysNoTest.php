@@ -158,16 +158,18 @@ it('never plans wet herb for the kitchen', function (string $method) {
     ['incubator'],
 ]);
 
-it('offers to dry it, to keep it cold, or to make it for the skin', function () {
+it('offers to dry it, to keep it cold or to sour it, and not the skin, where it would burn and spoil', function () {
     $wish = ['herbs' => [['id' => 'basil', 'state' => 'fresh'], ['id' => 'garlic', 'state' => 'wilted', 'water' => '50']], 'oils' => ['olive'], 'purpose' => 'kitchen'];
     [$reason, $ways] = refusal($wish);
     expect($reason)->toBe('botulism');
     $dried = Support::plan(changed($wish, $ways[0]['change']));
     expect($dried->wish->mix->state->value)->toBe('dried')->and($dried->wish->purpose)->toBe('kitchen');
-    expect(array_column($ways, 'id'))->toBe(['dry-it', 'keep-cold', 'sour-it', 'for-the-skin'])
+    expect(array_column($ways, 'id'))->toBe(['dry-it', 'keep-cold', 'sour-it'])
         ->and(Support::plan(changed($wish, $ways[1]['change']))->wish->kept())->toBe('fridge')
-        ->and(Support::plan(changed($wish, $ways[2]['change']))->wish->kept())->toBe('soured')
-        ->and(Support::plan(changed($wish, $ways[3]['change']))->wish->purpose)->toBe('skin');
+        ->and(Support::plan(changed($wish, $ways[2]['change']))->wish->kept())->toBe('soured');
+    // Of meadowsweet, fresh, nothing burns: that may be made for the skin.
+    [, $ways] = refusal(['herb' => ['id' => 'meadowsweet', 'state' => 'fresh'], 'oils' => ['olive'], 'purpose' => 'kitchen']);
+    expect(array_column($ways, 'id'))->toBe(['dry-it', 'keep-cold', 'for-the-skin'])->and(Support::plan(changed(['herb' => ['id' => 'meadowsweet', 'state' => 'fresh'], 'oils' => ['olive'], 'purpose' => 'kitchen'], $ways[2]['change']))->wish->purpose)->toBe('skin');
 });
 
 it('writes a way as plain data', function () {

@@ -13,6 +13,7 @@ use Kettle\Infusion\Methods;
 use Kettle\Infusion\SpiritStart;
 use Kettle\Material\HerbMix;
 use Kettle\Material\Tables;
+use Kettle\Recipe\Comparison;
 use Kettle\Recipe\Wish;
 use Kettle\Recipe\WishRefused;
 use Tests\Core\Support;
@@ -75,7 +76,7 @@ it('has a lid to speak of for each state in each method', function () {
 it('moistens dried herb with spirit by its weight, for warm methods only', function () {
     // 15 to 30 mL for each 28 g: common practice, no source.
     expect(SpiritStart::ml(56))->toBe(['low' => 30.0, 'value' => 44.0, 'high' => 60.0]);
-    $plan = Support::plan(['herb' => ['id' => 'marshmallow-root', 'form' => 'powder', 'amount' => '28 g'], 'method' => 'double-boiler', 'spirit' => 'yes']);
+    $plan = Support::plan(['herb' => ['id' => 'marshmallow-root', 'form' => 'powder', 'amount' => '28 g'], 'method' => 'slow-cooker', 'spirit' => 'yes']);
     expect($plan->figures['spirit']->number())->toEqualWithDelta(22, 1e-9)->and($plan->figures['spirit']->low)->toBe(15.0)->and($plan->figures['spirit']->high)->toBe(30.0)
         ->and($plan->sentenceText())->toContain('moistened with spirit first')
         ->and(implode(' ', array_column($plan->notes, 'says')))->toContain('no flame')
@@ -108,8 +109,8 @@ it('lets the overnight school run while people sleep, and strains after it has s
 
 it('keeps a wish’s ways to the methods they are for', function () {
     $wish = Support::plan(['method' => 'slow-cooker', 'spirit' => 'yes'])->wish;
-    $cold = methodNamed('cold');
-    expect($wish->by($cold, $cold->school('four-weeks'))->spirit)->toBeFalse()
+    $refused = array_column((new Comparison(Tables::shipped(), new Methods(Tables::shipped()), Support::kitchen(), Support::bench()->rules()))->of($wish), 'refused', 'id');
+    expect($refused['cold'])->toContain('must leave again by warmth')->and($refused['double-boiler'])->toContain('over a flame')->and($refused['water-bath'])->toContain('never shut in')->and($refused['incubator'])->toBeNull()
         ->and(Support::plan(['method' => 'cold', 'shake' => 'weekly'])->wish->by(methodNamed('slow-cooker'), methodNamed('slow-cooker')->school('usual'))->shakeEveryH)->toBeNull()
         ->and(Wish::oftenness(12))->toBe('twice a day');
     expect(fn () => Support::plan(['method' => 'cold', 'shake' => 'hourly']))->toThrow(WishRefused::class);

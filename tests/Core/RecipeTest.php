@@ -28,7 +28,7 @@ it('reads plain lines into a wish', function (string $text, array $wish, array $
 })->with([
     'the shortest' => [
         '1 cup oil, 3 tbsp dried flowers',
-        ['herbs' => [['name' => 'flowers', 'form' => 'flower-heads', 'state' => 'dried', 'amount' => '3 tbsp']], 'oils' => [['id' => 'olive']], 'oil_amount' => '1 cup'],
+        ['herbs' => [['name' => 'flowers', 'form' => 'flower-heads', 'state' => 'dried', 'amount' => '3 tbsp']], 'oils' => [['name' => 'oil']], 'oil_amount' => '1 cup'],
         ['oil*', 'herb*'],
     ],
     'by weight, all said' => [
@@ -38,8 +38,8 @@ it('reads plain lines into a wish', function (string $text, array $wish, array $
     ],
     'with bullets and a name' => [
         "Fair salve oil\n- 2 oz dried self-heal\n- 1 1/2 cups olive oil",
-        ['herbs' => [['id' => 'self-heal', 'state' => 'dried', 'amount' => '2 oz']], 'oils' => [['id' => 'olive']], 'oil_amount' => '1 1/2 cups'],
-        ['name', 'herb', 'oil'],
+        ['herbs' => [['id' => 'self-heal', 'state' => 'dried', 'amount' => '2 oz']], 'oils' => [['id' => 'olive']], 'oil_amount' => '1 1/2 cups', 'purpose' => 'salve'],
+        ['name*', 'herb', 'oil'],
     ],
     'numbered, with fractions' => [
         "1. ½ cup dried rosemary leaves\n2. 1½ cups of jojoba oil",
@@ -128,7 +128,9 @@ it('says which are guesses, and why', function (string $line, string $why) {
     $read = pasted($line."\n1 L olive oil\n1 kg dried calendula");
     expect($read->lines[0]['guess'])->toBeTrue()->and($read->lines[0]['says'])->toContain($why);
 })->with([
-    ['1 cup oil', 'olive is a guess'],
+    ['1 cup oil', 'Which oil is not said'],
+    ['1 cup emu oil', 'None is taken for it'],
+    ['4 cloves of garlic', 'about 16 g, between 12 g and 28 g'],
     ['20 g yarrow', 'dried is a guess'],
     ['1 cup dried yarrow', 'weighed by how it usually lies'],
     ['20 g dried dragonwort', 'not in the list'],
@@ -252,3 +254,26 @@ it('is not deceived by a document that goes on for ever', function () {
     }
     expect(fn () => pasted((string) json_encode($deep)))->toThrow(RecipeRefused::class);
 });
+
+// US cup 236.588 mL, tablespoon 14.787 mL: NIST Handbook 44. Weights of cloves, handfuls and the like: from memory.
+it('reads as a cautious person would', function (array $case) {
+    $read = pasted($case['text']);
+    expect($read->wish['herbs'])->toEqual($case['herbs'])
+        ->and(array_map(fn (array $oil) => array_diff_key($oil, ['parts' => 1]), $read->wish['oils']))->toEqual($case['oils'])
+        ->and(takenAs($read))->toBe($case['as'])
+        ->and($read->wish['purpose'] ?? null)->toBe($case['purpose'] ?? null);
+    isset($case['school']) && expect($read->wish['school'])->toBe($case['school']);
+    isset($case['oil_ml']) && expect(Support::kitchen()->reader()->read($read->wish['oil_amount'], Kettle\Measure\Kind::Volume, 'mL')->value)->toEqualWithDelta($case['oil_ml'], 0.01);
+    isset($case['allergens']) && expect(Support::bench()->cupboard()->carrier($read->wish['oils'][0]['id'])->allergens)->toBe($case['allergens']);
+    // What is not known is asked for by name.
+    if (isset($case['oils'][0]['name'])) {
+        expect(Support::faults($read->wish))->toBe(['oils.0: unknown']);
+    }
+})->with(array_map(fn (string $line) => [json_decode($line, true, 16, JSON_THROW_ON_ERROR)], (array) file(dirname(__DIR__).'/fixtures/worked-recipes.jsonl', FILE_IGNORE_NEW_LINES)));
+
+it('says of every line what was made of it', function (string $text) {
+    $said = array_column(pasted($text)->lines, 'line');
+    foreach (array_filter(array_map('trim', explode("\n", $text))) as $line) {
+        expect(implode(' | ', $said))->toContain(trim($line, '-• '));
+    }
+})->with(["Ingredients:\n40 g dried thyme\n1 cup olive oil\nMethod\nDo it well\nServe with love", "Fair oil\n- 40 g dried thyme\n- 1 cup olive oil\n\nThat is all"]);

@@ -26,7 +26,7 @@ it('knows every oil and butter of the tables by its name', function () {
         foreach ([$carrier->name, ucfirst($carrier->name), "organic {$carrier->name} (cold pressed)"] as $written) {
             $oil = words()->oil($written);
             if ($oil !== null) {
-                expect($oil)->toMatchArray(['id' => $carrier->id, 'guess' => false]);
+                expect($oil)->toMatchArray(['id' => $carrier->id]);
             }
         }
         // A name that speaks of no oil at all is left to the reader, never given to another oil.
@@ -40,9 +40,13 @@ it('takes no herb for an oil, nor water, nor drops', function (string $rest) {
     expect(words()->oil($rest))->toBeNull();
 })->with(['dried calendula', 'lavender essential oil', 'water', 'beeswax', 'sunflower petals, dried', 'olive leaves']);
 
-it('guesses olive where an oil is not named', function () {
-    expect(words()->oil('oil'))->toBe(['id' => 'olive', 'name' => 'olive oil', 'guess' => true])
-        ->and(words()->oil('carrier oil of choice')['guess'])->toBeTrue();
+it('takes an oil that it does not know for no other', function () {
+    expect(words()->oil('oil'))->toBe(['id' => '', 'name' => 'oil'])
+        ->and(words()->oil('carrier oil of choice'))->toBe(['id' => '', 'name' => 'carrier oil'])
+        ->and(words()->oil('emu oil'))->toBe(['id' => '', 'name' => 'emu oil'])
+        ->and(words()->oil('pumpkin seed oil'))->toBe(['id' => '', 'name' => 'pumpkin seed oil'])
+        ->and(words()->oil('goose fat, rendered'))->toBe(['id' => '', 'name' => 'goose fat'])
+        ->and(words()->oil('peanut butter'))->toBe(['id' => '', 'name' => 'peanut butter']);
 });
 
 it('finds the amount a line begins with', function (string $line, ?string $typed, string $rest) {
@@ -52,7 +56,7 @@ it('finds the amount a line begins with', function (string $line, ?string $typed
     ['1 cup olive oil', '1 cup', 'olive oil'],
     ['1 1/2 cups of olive oil', '1 1/2 cups', 'olive oil'],
     ['½ cup dried rosemary', '½ cup', 'dried rosemary'],
-    ['250ml sunflower oil', '250 ml', 'sunflower oil'],
+    ['250ml sunflower oil', '250ml', 'sunflower oil'],
     ['12 fl oz olive oil', '12 fl oz', 'olive oil'],
     ['2-3 tbsp dried flowers', '2-3 tbsp', 'dried flowers'],
     ['about 40 g yarrow', '40 g', 'yarrow'],
@@ -78,8 +82,12 @@ it('hears how a herb is cut and whether it is dry', function (string $text, ?str
     ['dried calendula petals', 'flower-heads', 'dried'],
     ['fresh plantain leaves', 'thin-leaf', 'fresh'],
     ['freshly picked heads', 'flower-heads', 'fresh'],
-    ['ginger root powder', 'powder', null],
-    ['ground cloves', 'powder', null],
+    ['ginger root powder', 'powder', 'dried'],
+    ['ground cloves', 'powder', 'dried'],
+    ['basil, just picked', null, 'fresh'],
+    ['raw onion', null, 'fresh'],
+    ['freshly ground pepper', 'powder', 'dried'],
+    ['chilli flakes', null, 'dried'],
     ['rose hips, dry', 'seed-berry', 'dried'],
     ['spruce needles', 'thick-leaf', null],
     ['willow bark', 'twig', null],
@@ -112,7 +120,8 @@ it('splits what was pasted into lines', function (string $text, array $lines) {
     'another system’s ends' => ["a b\r\nc d\re f", ['a b', 'c d', 'e f']],
     'bullets' => ["- 1 cup oil\n* 2 oz yarrow\n• 3 tbsp rosemary\n☐ wax", ['1 cup oil', '2 oz yarrow', '3 tbsp rosemary', 'wax']],
     'numbers' => ["1. Warm it\n2) Strain it", ['Warm it', 'Strain it']],
-    'headings fall away' => ["Ingredients:\n1 cup oil\nMETHOD\nWarm it", ['1 cup oil', 'Warm it']],
+    'headings stay, to be told' => ["Ingredients:\n1 cup oil\nMETHOD\nWarm it", ['Ingredients:', '1 cup oil', 'METHOD', 'Warm it']],
+    'one amount of two units' => ['1 cup and 2 tbsp olive oil, 1 lb 3 oz dried yarrow', ['1 cup and 2 tbsp olive oil', '1 lb 3 oz dried yarrow']],
     'in one line' => ['1 cup oil, 3 tbsp dried flowers and 2 oz yarrow', ['1 cup oil', '3 tbsp dried flowers', '2 oz yarrow']],
     'a comma that divides nothing' => ['40 g yarrow, cut', ['40 g yarrow, cut']],
     'nothing' => [" \n\n\t", []],
@@ -120,7 +129,10 @@ it('splits what was pasted into lines', function (string $text, array $lines) {
 
 it('stays within bounds whatever is pasted', function () {
     $split = words()->split(str_repeat(str_repeat('x', 500)."\n", 500));
-    expect($split)->toHaveCount(200)->and(mb_strlen($split[0]))->toBe(300);
+    expect($split)->toHaveCount(500);
+    $read = (new Kettle\Share\PastedRecipe(Support::bench()->cupboard(), Support::bench()->methods(), Support::kitchen()))->read("1 cup olive oil\n".str_repeat(str_repeat('x', 500)."\n", 500));
+    // What is not read is said: the tail of each long line, and the lines after two hundred.
+    expect(count($read->lines))->toBe(1 + 199 * 2 + 1)->and($read->lines[count($read->lines) - 1]['line'])->toContain('301 more lines')->and(max(array_map(fn (array $line) => mb_strlen($line['line']), $read->lines)))->toBe(300);
     foreach (Tables::shipped()->table('methods')->rows('rows') as $row) {
         expect(words()->isName($row->text('name')))->toBeBool();
     }

@@ -13,7 +13,7 @@ it('ships tables that keep to their schemas', function (string $table) use ($fol
     $data = json_decode((string) file_get_contents("{$folder}/{$table}.json"));
     $schema = json_decode((string) file_get_contents("{$folder}/schemas/{$table}.schema.json"));
     expect((new Validator)->validate($data, $schema)->isValid())->toBeTrue();
-})->with(['sources', 'carriers', 'forms', 'herbs', 'vessels', 'methods', 'uptake', 'rules', 'waxes', 'purposes', 'checks', 'things', 'cautions', 'keeping', 'faults', 'labels']);
+})->with(['sources', 'carriers', 'forms', 'herbs', 'vessels', 'methods', 'uptake', 'rules', 'waxes', 'purposes', 'checks', 'things', 'cautions', 'keeping', 'faults', 'labels', 'counts']);
 
 it('names a source that exists for every rule', function () {
     $tables = Tables::shipped();

@@ -132,6 +132,13 @@ it('reads amounts as people write them', function (string $typed, Kind $kind, fl
 })->with([
     ['1 1/2 cups', Kind::Volume, 354.88235475],
     ['1½ c', Kind::Volume, 354.88235475],
+    ['1-1/2 cups', Kind::Volume, 354.88235475],
+    ['2-1/4 cups', Kind::Volume, 532.323532125],
+    ['1 cup + 2 tbsp', Kind::Volume, 266.1617660625],
+    ['1 cup plus 2 tbsp', Kind::Volume, 266.1617660625],
+    ['1 2/3 cups less 1 tbsp', Kind::Volume, 379.52696271875],
+    ['1⅔ cups less 1 tbsp', Kind::Volume, 379.52696271875],
+    ['1 lb 3 oz', Kind::Mass, 538.640939375],
     ['3 tbsp + 2 tsp', Kind::Volume, 54.21813753125],
     ['12 fl oz', Kind::Volume, 354.88235475],
     ['0.5 L', Kind::Volume, 500.0],

@@ -7,11 +7,14 @@ export type Fault = NonNullable<Schemas['Problem']['faults']>[number]
 export class Problem extends Error {
   readonly status: number
   readonly faults: Fault[]
+  /** Whether it is open what became of it, so that the same may be sent again. */
+  readonly again: boolean
 
-  constructor(status: number, sentence: string, faults: Fault[] = []) {
+  constructor(status: number, sentence: string, faults: Fault[] = [], again = status === 0 || status >= 500) {
     super(sentence)
     this.status = status
     this.faults = faults
+    this.again = again
   }
 
   /** The sentence about one field, if there is one. */
@@ -32,7 +35,8 @@ export function newKey(): string {
 export async function problemOf(response: Response): Promise<Problem> {
   try {
     const body = (await response.json()) as Schemas['Problem']
-    return new Problem(response.status, body.detail, body.faults ?? [])
+    const again = response.status >= 500 || (response.status === 409 && response.headers.has('Retry-After'))
+    return new Problem(response.status, body.detail, body.faults ?? [], again)
   } catch {
     return new Problem(response.status, 'The kettle answered in a way that could not be read. Try again.')
   }
@@ -62,7 +66,16 @@ export async function send<T>(method: string, path: string, { body, key, signal,
     throw new Problem(0, 'The kettle cannot be reached. What you entered is kept; try again in a moment.')
   }
   if (!response.ok) throw await problemOf(response)
-  return (response.status === 204 ? undefined : await response.json()) as T
+  try {
+    return (response.status === 204 ? undefined : await response.json()) as T
+  } catch (error) {
+    if (error instanceof DOMException && error.name === 'AbortError') throw error
+    // Done, and the answer lost on the way.
+    throw new Problem(
+      0,
+      'The answer of the kettle was lost on the way. What you entered is kept; try again in a moment.',
+    )
+  }
 }
 
 export const get = <T>(path: string, signal?: AbortSignal) => send<T>('GET', path, signal ? { signal } : {})

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useRef } from 'react'
 import { useParams } from 'react-router'
-import { get, newKey, type Problem, type Schemas, send } from './client'
+import { get, type Problem, type Schemas, send } from './client'
+import { OpenWrites, sendingAgain } from './once'
 
 export type Shape<Name extends keyof Schemas> = Schemas[Name]
 
@@ -30,21 +30,30 @@ export const useMaterials = () => useOfHouse<Shape<'Materials'>>('/materials', {
 
 type Write = { method?: string; path: string; body?: unknown; raw?: string }
 
+/** Of all pages together, for a page may be left before its answer is there. */
+const open = new OpenWrites()
+
 /**
- * A write. Two presses alike before the first is answered carry the same key, so that it is done
- * once; anything else written meanwhile has a key of its own.
+ * A write. Until its answer is final it is sent again by itself under the same key, as is another press of the same,
+ * so that it is done once; anything else written meanwhile has a key of its own.
  */
 export function useWrite<T>(done?: (answer: T) => void) {
-  const open = useRef(new Map<string, string>())
   const client = useQueryClient()
   return useMutation<T, Problem, Write>({
-    mutationFn: ({ method = 'POST', path, body, raw }) => {
-      const same = `${method} ${path} ${raw ?? JSON.stringify(body)}`
-      const key = open.current.get(same) ?? newKey()
-      open.current.set(same, key)
-      return send<T>(method, path, { key, ...(raw === undefined ? { body } : { raw }) }).finally(() =>
-        open.current.delete(same),
-      )
+    // Offline is found out by trying, as everything else is.
+    networkMode: 'always',
+    ...sendingAgain,
+    mutationFn: async ({ method = 'POST', path, body, raw }) => {
+      const what = `${method} ${path} ${raw ?? JSON.stringify(body)}`
+      try {
+        const key = open.keyFor(what)
+        const answer = await send<T>(method, path, { key, ...(raw === undefined ? { body } : { raw }) })
+        open.answered(what)
+        return answer
+      } catch (problem) {
+        open.answered(what, problem as Problem)
+        throw problem
+      }
     },
     onSuccess: (answer) => {
       done?.(answer)

@@ -1,4 +1,4 @@
-import { useIsFetching, useQueryClient } from '@tanstack/react-query'
+import { useIsFetching, useMutationState, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { Link, Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-router'
 import { useHouseId, useMe } from '../api/hooks'
@@ -47,6 +47,7 @@ export function Frame() {
   const [helping, setHelping] = useState(false)
   const online = useOnline()
   const busy = useIsFetching() > 0
+  const again = useMutationState({ filters: { status: 'pending', predicate: (each) => each.state.failureCount > 0 } })
   const client = useQueryClient()
   const go = useNavigate()
   useKey('d', 'Go to the days to come', () => void go(`/h/${house}/diary`))
@@ -114,6 +115,11 @@ export function Frame() {
           </button>
         </p>
       )}
+      {again.length > 0 ? (
+        <p role="status" className="bg-oil-pale px-6 py-2">
+          The kettle did not answer. It is being tried again by itself; what you entered is done once.
+        </p>
+      ) : null}
       <main
         id="main"
         tabIndex={-1}

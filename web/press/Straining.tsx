@@ -85,12 +85,13 @@ function StrainForm({ batch, signs }: { batch: Shape<'BatchView'>; signs: string
   const [way, setWay] = useState(press.way)
   const [filter, setFilter] = useState(press.filter)
   const [spentTo, setSpentTo] = useState('')
+  const [warmth, setWarmth] = useState('')
   const write = useBatchWrite(() => {
     for (const clear of [setAmount, setGross, setTare, setSpent, setNote]) clear('')
   })
   if (!works) return null
   const fault = (field: string) => write.error?.about(field)
-  const own = ['amount', 'gross', 'tare', 'spent', 'way'].some((field) => fault(field))
+  const own = ['amount', 'gross', 'tare', 'spent', 'way', 'warmth'].some((field) => fault(field))
   return (
     <form
       className="flex flex-col gap-4"
@@ -108,11 +109,26 @@ function StrainForm({ batch, signs }: { batch: Shape<'BatchView'>; signs: string
             spent: spent || null,
             spent_to: spentTo || null,
             signs,
+            warmth: warmth || null,
             note: note || null,
           },
         })
       }}
     >
+      {press.asks_warmth ? (
+        <Select
+          label={press.asks_warmth}
+          required
+          choices={[
+            { id: '', name: 'choose' },
+            { id: 'had', name: 'yes, it was only not written down' },
+            { id: 'not', name: 'no, or less' },
+          ]}
+          value={warmth}
+          fault={fault('warmth')}
+          onChange={(e) => setWarmth(e.target.value)}
+        />
+      ) : null}
       <fieldset className="flex flex-wrap gap-x-6">
         <legend className="font-semibold">How do you know how much it is?</legend>
         {(['measured', 'weighed'] as const).map((each) => (

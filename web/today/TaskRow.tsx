@@ -44,8 +44,22 @@ export function TaskRow({ task }: { task: Shape<'TaskView'> }) {
       </p>
       {task.open && works ? (
         <div className="flex flex-wrap gap-2">
+          {task.danger ? (
+            <Button
+              look="strong"
+              disabled={done.isPending}
+              onClick={() =>
+                done.mutate({
+                  path: `${path}/discard`,
+                  body: { reason: 'Past the hours it may be used: thrown away.' },
+                })
+              }
+            >
+              It is thrown away
+            </Button>
+          ) : null}
           {task.at_press ? (
-            <ButtonLink look="strong" to={`/h/${house}/press/${task.batch}`}>
+            <ButtonLink look={task.danger ? 'quiet' : 'strong'} to={`/h/${house}/press/${task.batch}`}>
               {task.step === 'smell' ? 'Smell it' : task.step === 'use_up' ? 'See its bottles' : 'Take it to the press'}
             </ButtonLink>
           ) : task.step === 'warm_off' && !task.overdue ? (
@@ -68,9 +82,11 @@ export function TaskRow({ task }: { task: Shape<'TaskView'> }) {
               {task.step === 'check' ? 'Looked at' : 'Done'}
             </Button>
           )}
-          <Button look="quiet" onClick={() => setOtherwise(true)} aria-label={`Not now: ${task.title}`}>
-            Not now
-          </Button>
+          {task.step === 'use_up' ? null : (
+            <Button look="quiet" onClick={() => setOtherwise(true)} aria-label={`Not now: ${task.title}`}>
+              Not now
+            </Button>
+          )}
         </div>
       ) : null}
       <Trouble problem={done.error ?? undo.error} />

@@ -23,7 +23,7 @@ export default function Today() {
   useMinute(today.refetch)
   if (today.isError && !today.data) return <Trouble problem={today.error} />
   if (!today.data) return <Waiting what="today" />
-  const { headline, date, bar, places, coming, due, shown, empty, stove, stores, stores_more } = today.data
+  const { headline, date, bar, throw_away, places, coming, due, shown, empty, stove, stores, stores_more } = today.data
   if (empty && stores.length === 0)
     return (
       <div className="flex flex-col items-start gap-5">
@@ -45,6 +45,18 @@ export default function Today() {
           </Link>
         </p>
       </div>
+      {throw_away.length > 0 ? (
+        <section aria-labelledby="throw-away" className="border-warmth bg-warmth-pale border-4 p-4">
+          <h2 id="throw-away" className="text-warmth text-2xl">
+            Not to be eaten: throw it away now
+          </h2>
+          <ul className="flex flex-col gap-1">
+            {throw_away.map((task) => (
+              <TaskRow key={task.batch + task.key} task={task} />
+            ))}
+          </ul>
+        </section>
+      ) : null}
       <DayLine bar={bar} />
       <div className="border-line gap-x-8 border-t pt-5 md:columns-2 lg:columns-3 [&>section]:mb-8 [&>section]:break-inside-avoid">
         {stove.length > 0 ? <Warm pots={stove} /> : null}

@@ -4,6 +4,7 @@ namespace App\Actions\Batches;
 
 use App\Models\Batch;
 use App\Models\LogEntry;
+use App\Words\Times;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Stage;
 use Kettle\Infusion\YieldRefused;
@@ -14,7 +15,7 @@ use Kettle\Reason\Refused;
 /** Poured off its sediment, perhaps through paper once more: how much is left to bottle. */
 final readonly class Decant
 {
-    public function __construct(private Logbook $logbook, private OilAmount $amount)
+    public function __construct(private Logbook $logbook, private OilAmount $amount, private Times $times)
     {
     }
 
@@ -30,6 +31,7 @@ final readonly class Decant
             if ($batch->stage !== Stage::Settling) {
                 throw DiaryRefused::notOpen('pour off');
             }
+            UseBottle::refusePast($batch, $this->times);
             $strained = (float) $batch->strained_ml;
             $ml = $strained;
             if ($typed !== null) {

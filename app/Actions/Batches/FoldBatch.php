@@ -41,8 +41,13 @@ final readonly class FoldBatch
         $strained = $this->last($standing, 'strained');
         $bottled = $this->last($standing, 'bottled');
         $decanted = $this->last($standing, 'decanted');
-        $as = $this->keptAs($batch, $standing);
-        $keeping = $this->kept->keeping($batch, $course, $as);
+        $as = $this->keptAs($standing, 'cool-dark');
+        $warmth = is_string($strained?->data['warmth'] ?? null) ? $strained->data['warmth'] : '';
+        $keeping = $this->kept->keeping($batch, $course, $as, $warmth);
+        if ($keeping->coldOnly) {
+            $as = $this->keptAs($standing, 'fridge');
+            $keeping = $this->kept->keeping($batch, $course, $as, $warmth);
+        }
         $cold = KeptOil::way($batch) === ColdKept::FRIDGE && $course->filledAt !== null;
         $left = $this->writeBottles($batch, $bottled, $standing);
         $purpose = $this->last($standing, 'purpose')?->data['to'] ?? null;
@@ -55,11 +60,11 @@ final readonly class FoldBatch
             'left_ml' => $bottled?->data['left_ml'],
             'bottled_at' => $bottled?->happened_at,
             'best_before' => $keeping->bestBefore->format('Y-m-d'),
-            'use_by' => $cold && $course->filledAt !== null ? $this->utc(ColdKept::useBy($course->filledAt)) : null,
+            'use_by' => $cold && $course->filledAt !== null ? $this->utc(ColdKept::goodUntil($course->filledAt, $course->strainedAt)) : null,
             'purpose' => is_string($purpose) ? $purpose : PlanFacts::purpose($batch),
             'shelf' => [
                 ...$this->shelf($batch, $course, $strained), ...$this->looks($standing),
-                'poured_ml' => $decanted?->data['ml'], 'kept_as' => $as, 'bottles_left' => $left,
+                'poured_ml' => $decanted?->data['ml'], 'kept_as' => $as, 'warmth_said' => $warmth, 'bottles_left' => $left,
             ],
             'version' => $batch->version + 1,
         ])->save();
@@ -72,11 +77,12 @@ final readonly class FoldBatch
 
     /**
      * @param  list<LogEntry>  $standing
+     * @param  string  $place where nobody said
      * @return array{place: string, glass: string, antioxidant: string, where: string} as it was bottled, with what was changed since
      */
-    private function keptAs(Batch $batch, array $standing): array
+    private function keptAs(array $standing, string $place): array
     {
-        $as = ['place' => KeptOil::way($batch) === ColdKept::FRIDGE ? 'fridge' : 'cool-dark', 'glass' => 'dark', 'antioxidant' => 'none', 'where' => ''];
+        $as = ['place' => $place, 'glass' => 'dark', 'antioxidant' => 'none', 'where' => ''];
         foreach ($standing as $entry) {
             $said = match ($entry->kind) {
                 'kept' => $entry->data,
@@ -150,6 +156,7 @@ final readonly class FoldBatch
             'jar' => ($jar['count'] ?? 1) > 1 ? $jar['count'].' × '.$jar['called'] : $jar['called'],
             'state' => $plan['state'] ?? 'dried',
             'way' => $plan['way'] ?? 'squeezed',
+            'cold' => KeptOil::way($batch) === ColdKept::FRIDGE,
             'brim_ml' => $jar['brim_ml'],
             'height_mm' => $jar['height_mm'],
             'diameter_mm' => $jar['diameter_mm'],

@@ -5,6 +5,7 @@ namespace App\Actions\Batches;
 use App\House\Kitchens;
 use App\Models\Batch;
 use App\Models\LogEntry;
+use Kettle\Caution\ColdKept;
 use Kettle\Diary\Course;
 use Kettle\Diary\Event;
 use Kettle\Diary\Presence;
@@ -15,6 +16,9 @@ use Kettle\Material\Tables;
 /** Reads a batch's logbook as the core wants it: what stands, without what was struck out. */
 final readonly class History
 {
+    /** Of the planned hours, so much is as good as all of it. */
+    private const MOST_OF = 0.5;
+
     public function __construct(private Kitchens $kitchens, private Tables $tables, private KeptOil $kept)
     {
     }
@@ -53,7 +57,19 @@ final readonly class History
             (float) ($plan['method']['soak_h'] ?? 0),
             // Nothing is asked of what is all used up; what is kept cold has its day before it is bottled too.
             ($batch->shelf['bottles_left'] ?? 0) > 0 || ($batch->use_by !== null && $batch->bottled_at === null) ? $this->kept->upkeep($batch) : null,
+            KeptOil::way($batch) === ColdKept::FRIDGE ? (float) ColdKept::MOST_WARM_H : null,
         );
+    }
+
+    /** Whether the warmth that was planned is not in the records: too little to say that it was had. */
+    public function lacksWarmth(Batch $batch): bool
+    {
+        /** @var array{method: array{hours: float|int}} $plan */
+        $plan = $batch->plan;
+        $hours = (float) $plan['method']['hours'];
+
+        // What is kept cold has its four days with warmth or without.
+        return KeptOil::way($batch) !== ColdKept::FRIDGE && $this->method($batch)->heated && $this->course($batch)->warmed->hours() < self::MOST_OF * $hours;
     }
 
     /** The method as the batch was planned by it; batches from before there were such ways have the plain one. */

@@ -21,12 +21,21 @@ final readonly class KeptOil
     {
     }
 
-    /** @param  array{place: string, glass: string, antioxidant: string}  $as */
-    public function keeping(Batch $batch, Course $course, array $as): Keeping
+    /**
+     * @param  array{place: string, glass: string, antioxidant: string}  $as
+     * @param  ?string  $warmth had or not, as it was said at straining where nobody logged it; null to take what the batch has
+     */
+    public function keeping(Batch $batch, Course $course, array $as, ?string $warmth = null): Keeping
     {
         $plan = $batch->plan;
         $method = is_array($plan['method'] ?? null) ? $plan['method'] : [];
-        $hours = $course->warmed->hours();
+        $planned = is_numeric($method['hours'] ?? null) ? (float) $method['hours'] : 0.0;
+        $hours = match (true) {
+            ($warmth ?? $batch->shelf['warmth_said'] ?? '') === 'had' => max($planned, $course->warmed->hours()),
+            // Until it is strained its warmth is still to come, and is taken as planned.
+            $course->strainedAt === null && ($method['heated'] ?? false) === true => max($planned, $course->warmed->hours()),
+            default => $course->warmed->hours(),
+        };
         $target = $method['target_c'] ?? null;
 
         return Keeping::of($this->facts->blend($batch), State::tryFrom(is_string($plan['state'] ?? null) ? $plan['state'] : '') ?? State::Dried, new KeptFacts(
@@ -35,7 +44,7 @@ final readonly class KeptOil
             self::way($batch),
             is_numeric($target) && $hours > 0 ? [['hours' => $hours, 'celsius' => (float) $target]] : [],
             $this->lots($batch),
-            $as['place'], $as['glass'], $as['antioxidant'],
+            $as['place'], $as['glass'], $as['antioxidant'], false, ...$this->facts->wetness($batch), kitchen: ($batch->purpose ?: PlanFacts::purpose($batch)) === 'kitchen',
         ), $this->tables);
     }
 

@@ -68,6 +68,20 @@ final readonly class PlanFacts
         return count($forms) === 1 ? $forms[0].(($plan['state'] ?? 'dried') === 'dried' ? '' : ', wet') : null;
     }
 
+    /** @return array{water: float, watery: bool} of the wettest of its herbs when they went in */
+    public function wetness(Batch $batch): array
+    {
+        /** @var list<array{id?: string, state?: string, water?: float|int}> $herbs */
+        $herbs = $batch->plan['herbs'] ?? [$batch->plan['herb']];
+        $wet = array_filter($herbs, fn (array $herb) => ($herb['state'] ?? 'dried') !== 'dried');
+        $water = array_map(fn (array $herb) => (float) ($herb['water'] ?? 0.85), $wet);
+
+        return [
+            'water' => $water === [] ? 0.0 : max($water),
+            'watery' => array_filter($wet, fn (array $herb) => ($this->bench->cupboard()->herbs()[$herb['id'] ?? ''] ?? null)?->isWatery() ?? true) !== [],
+        ];
+    }
+
     public function way(Batch $batch): string
     {
         return is_string($batch->plan['way'] ?? null) ? $batch->plan['way'] : 'squeezed';

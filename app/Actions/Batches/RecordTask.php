@@ -47,7 +47,11 @@ final readonly class RecordTask
             }
             $data = ['task' => $key, 'outcome' => $outcome, ...$more];
             if ($outcome === 'later') {
-                $data['until'] = $this->until((string) $until, $task->dueAt)->format(DATE_ATOM);
+                $to = $this->until((string) $until, $task->dueAt);
+                if ($task->step === Step::UseUp || ($batch->use_by !== null && $to > $batch->use_by)) {
+                    throw DiaryRefused::deadline($task->step->verb());
+                }
+                $data['until'] = $to->format(DATE_ATOM);
             }
 
             return ['kind' => 'task', 'data' => $data, 'note' => $reason];

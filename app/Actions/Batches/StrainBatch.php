@@ -5,6 +5,7 @@ namespace App\Actions\Batches;
 use App\House\Kitchens;
 use App\Models\Batch;
 use App\Models\LogEntry;
+use App\Words\Times;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Stage;
 use Kettle\Infusion\Outcome;
@@ -22,13 +23,13 @@ final readonly class StrainBatch
     /** Above this, a sixteenth of a tonne, it was not put on a kitchen scale. */
     private const MOST_G = 60_000.0;
 
-    public function __construct(private Logbook $logbook, private Kitchens $kitchens, private PlanFacts $facts, private OilAmount $amount)
+    public function __construct(private Logbook $logbook, private Kitchens $kitchens, private PlanFacts $facts, private OilAmount $amount, private Times $times, private History $history)
     {
     }
 
     /**
      * @param  string  $typed what came out; empty where it was weighed with its jug
-     * @param  array{gross?: string, tare?: string, spent?: string, spent_to?: string, way?: string, filter?: string, signs?: list<string>}  $more
+     * @param  array{warmth?: string, gross?: string, tare?: string, spent?: string, spent_to?: string, way?: string, filter?: string, signs?: list<string>}  $more
      *
      * @throws Refused when it is not steeping, or the amount cannot be
      */
@@ -38,9 +39,14 @@ final readonly class StrainBatch
             if ($batch->stage !== Stage::Steeping) {
                 throw DiaryRefused::notOpen('strain');
             }
+            UseBottle::refusePast($batch, $this->times);
             $way = $more['way'] ?? $this->facts->way($batch);
             if (! in_array($way, Uptake::WAYS, true)) {
                 throw new YieldRefused('unknown', 'Herb is drained, squeezed or pressed.', 'way');
+            }
+            $warmth = $more['warmth'] ?? '';
+            if ($warmth === '' && $this->history->lacksWarmth($batch)) {
+                throw new DiaryRefused('warmth_unknown', 'Nobody wrote down the warmth that was planned. Say whether it had it: without it, it keeps otherwise.', 'warmth');
             }
             $weighed = ($more['gross'] ?? '') !== '';
             $ml = $weighed ? $this->net($batch, (string) ($more['gross'] ?? ''), (string) ($more['tare'] ?? '')) : $this->amount->ml($batch, $typed);
@@ -52,7 +58,7 @@ final readonly class StrainBatch
                 'typed' => $weighed ? sprintf('%s with the jug, the jug %s', $more['gross'] ?? '', ($more['tare'] ?? '') === '' ? '0 g' : $more['tare'] ?? '') : $typed,
                 'ml' => round($ml, 3), 'verdict' => $outcome->verdict, 'says' => $outcome->says(),
                 'uptake_ml_per_g' => $outcome->uptakeMlPerG === null ? null : round($outcome->uptakeMlPerG, 3),
-                'way' => $way, 'weighed' => $weighed,
+                'way' => $way, 'weighed' => $weighed, ...($warmth === '' ? [] : ['warmth' => $warmth]),
                 ...($spent === null ? [] : ['spent_g' => round($spent, 2)]),
                 ...(isset($more['spent_to'], Straining::SPENT[$more['spent_to']]) ? ['spent_to' => $more['spent_to']] : []),
                 ...(isset($more['filter'], Straining::FILTERS[$more['filter']]) ? ['filter' => $more['filter']] : []),

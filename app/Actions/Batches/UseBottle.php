@@ -57,6 +57,9 @@ final readonly class UseBottle
     /** @throws CautionRefused when it was kept cold, and its day has gone by */
     public static function refusePast(Batch $batch, Times $times): void
     {
+        if ($batch->isWarmTooLong() && $batch->use_by !== null) {
+            throw CautionRefused::warmTooLong($times->logged($batch->use_by));
+        }
         if ($batch->use_by !== null && $batch->use_by->lt(Carbon::now())) {
             throw CautionRefused::pastUse($times->logged($batch->use_by));
         }

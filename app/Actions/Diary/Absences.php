@@ -2,7 +2,6 @@
 
 namespace App\Actions\Diary;
 
-use App\Actions\Stove\PlanDiary;
 use App\House\Kitchens;
 use App\Models\Absence;
 use App\Models\BusyCalendar;
@@ -25,7 +24,7 @@ final readonly class Absences
 
     private const MOST = 2000;
 
-    public function __construct(private Kitchens $kitchens, private PlanDiary $diary)
+    public function __construct(private Kitchens $kitchens, private FollowPresence $follow)
     {
     }
 
@@ -43,18 +42,23 @@ final readonly class Absences
         if ($b <= $this->kitchens->now()) {
             throw CalendarRefused::gone();
         }
-        $absence = Absence::query()->create([
-            'uid' => Str::ulid()->toString(), 'called' => $called === '' ? 'Away' : $called, 'from_at' => Carbon::instance($a)->utc(), 'to_at' => Carbon::instance($b)->utc(),
-        ]);
-        $this->changed('because nobody is at home');
 
-        return $absence;
+        return DB::transaction(function () use ($a, $b, $called): Absence {
+            $absence = Absence::query()->create([
+                'uid' => Str::ulid()->toString(), 'called' => $called === '' ? 'Away' : $called, 'from_at' => Carbon::instance($a)->utc(), 'to_at' => Carbon::instance($b)->utc(),
+            ]);
+            ($this->follow)('because nobody is at home', $a, $b);
+
+            return $absence;
+        });
     }
 
     public function remove(Absence $absence): void
     {
-        $absence->delete();
-        $this->changed('as somebody is at home after all');
+        DB::transaction(function () use ($absence): void {
+            $absence->delete();
+            ($this->follow)('as somebody is at home after all', $absence->from_at, $absence->to_at);
+        });
     }
 
     /**
@@ -75,7 +79,7 @@ final readonly class Absences
                     'from_at' => Carbon::instance($each['from'])->utc(), 'to_at' => Carbon::instance($each['to'])->utc(),
                 ], $part));
             }
-            $this->changed('as the calendar says somebody is busy');
+            ($this->follow)('as the calendar says somebody is busy');
 
             return $calendar;
         });
@@ -83,14 +87,10 @@ final readonly class Absences
 
     public function forget(BusyCalendar $calendar): void
     {
-        $calendar->delete();
-        $this->changed('as that calendar no longer counts');
-    }
-
-    private function changed(string $why): void
-    {
-        $this->kitchens->forgetPresence();
-        ($this->diary)($why);
+        DB::transaction(function () use ($calendar): void {
+            $calendar->delete();
+            ($this->follow)('as that calendar no longer counts');
+        });
     }
 
     /** @return list<array{called: string, from: \DateTimeImmutable, to: \DateTimeImmutable}> */

@@ -68,13 +68,13 @@ final readonly class ImportHouse
             $bottles = $this->sizes(BottleSize::class, $house['bottles'], ['called', 'capacity_ml']);
             [$batches, $entries, $here, $changed] = $this->batches($house['batches']);
             $lots = $this->stores->lots($house['lots'] ?? []);
-            // Folded when their lots are here too: a batch keeps as long as what it was made from.
+            $recipes = $this->stores->recipes($house['recipes'] ?? []);
+            $stove = ($this->stove)($house);
+            // Folded when their lots are here too, and when somebody is away: a batch keeps as long as what it was made
+            // from, and its tasks go round the absences.
             foreach ($changed as $id) {
                 $this->fold->refresh(Batch::query()->findOrFail($id));
             }
-            $recipes = $this->stores->recipes($house['recipes'] ?? []);
-
-            $stove = ($this->stove)($house);
             $notes = $this->notes($house['almanac'] ?? []);
             $batches + $entries > 0 && ($this->diary)('as a house was taken in');
 

@@ -103,8 +103,8 @@ final class BatchController extends Controller
     #[Adds('/houses/{house}/batches/{batch}/strain', 'BatchView', 'Write down what came out of the cloth', 'Strain')]
     public function strain(Requests\Strain $form, Batch $batch, StrainBatch $strain): JsonResponse
     {
-        $said = array_filter(array_map($this->text(...), $form->only(['gross', 'tare', 'spent', 'spent_to', 'way', 'filter'])), fn (?string $value) => $value !== null);
-        /** @var array{gross?: string, tare?: string, spent?: string, spent_to?: string, way?: string, filter?: string} $said */
+        $said = array_filter(array_map($this->text(...), $form->only(['gross', 'tare', 'spent', 'spent_to', 'way', 'filter', 'warmth'])), fn (?string $value) => $value !== null);
+        /** @var array{gross?: string, tare?: string, spent?: string, spent_to?: string, way?: string, filter?: string, warmth?: string} $said */
         $signs = array_values(array_filter((array) $form->input('signs'), 'is_string'));
         $strain($batch, $form->string('amount')->toString(), $this->text($form->input('note')), [...$said, 'signs' => $signs]);
 

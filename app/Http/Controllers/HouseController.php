@@ -2,9 +2,9 @@
 
 namespace App\Http\Controllers;
 
+use App\Actions\Diary\FollowPresence;
 use App\Actions\Houses\ExportHouse;
 use App\Actions\Houses\ImportHouse;
-use App\Actions\Stove\PlanDiary;
 use App\House\CurrentHouse;
 use App\House\Kitchens;
 use App\Http\Clash;
@@ -32,7 +32,7 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** The house's settings, its jars and bottles, and everything out and in. */
 final class HouseController extends Controller
 {
-    public function __construct(private readonly CurrentHouse $current, private readonly Kitchens $kitchens, private readonly PlanDiary $diary)
+    public function __construct(private readonly CurrentHouse $current, private readonly Kitchens $kitchens, private readonly FollowPresence $follow)
     {
     }
 
@@ -52,7 +52,7 @@ final class HouseController extends Controller
         $changed = House::query()->whereKey($house->id)->where('version', $form->integer('version'))
             ->update([...$this->settings($form), 'version' => $form->integer('version') + 1]);
         $house->refresh();
-        $changed === 0 || ($this->diary)('as the hours of the house were changed');
+        $changed === 0 || ($this->follow)('as the hours of the house were changed');
         if ($changed === 0) {
             throw new Clash('Somebody changed the house’s settings meanwhile. What stands now is shown; enter yours again where it differs.', (array) $this->shape());
         }

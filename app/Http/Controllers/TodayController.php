@@ -71,11 +71,14 @@ final class TodayController extends Controller
         $total = $due->count() < self::DUE_LIMIT ? $due->where('open', true)->count()
             : Task::query()->where('due_at', '<', $tonight)->where('open', true)->count();
         [$stores, $storesMore] = $this->storeWords->tasks();
+        // Of what is past the hours it may be used, nothing else is to be done.
+        $due = $due->reject(fn (Task $task) => $task->step !== Step::UseUp && $task->batch->use_by !== null && $task->batch->use_by->lte(Carbon::now()));
         $views = array_values($due->map(fn (Task $task) => $this->words->view($task, $task->batch))->all());
 
         return $this->json(new Today(
             headline: $this->headline->of($views, $total),
             date: $kitchen->now->format('l j F Y'),
+            throw_away: array_values(array_filter($views, fn (TaskView $task) => $task->danger)),
             bar: $this->bar($views),
             places: $this->places($views),
             coming: $this->days($coming),
@@ -130,7 +133,7 @@ final class TodayController extends Controller
     {
         $groups = [];
         foreach (self::PLACES as $place => $name) {
-            $tasks = array_values(array_filter($views, fn (TaskView $task) => $task->place === $place));
+            $tasks = array_values(array_filter($views, fn (TaskView $task) => $task->place === $place && ! $task->danger));
             if ($tasks !== []) {
                 $groups[] = new PlaceGroup($place, $name, $tasks);
             }

@@ -3,8 +3,10 @@
 namespace App\Http\Middleware;
 
 use App\Http\Clash;
+use App\Http\Problems;
 use App\Models\User;
 use Closure;
+use Illuminate\Database\QueryException;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response as Plain;
@@ -14,12 +16,18 @@ use Symfony\Component\HttpKernel\Exception\BadRequestHttpException;
 
 /**
  * A write sent twice under one Idempotency-Key is done once, and answered twice alike.
- * A second sent while the first is still at work is told to wait.
+ *
+ * Key, action and answer stand in one transaction: whatever dies in between leaves none of them, and a retry begins
+ * afresh. A second sent while the first is still at work waits for it a while at the key's row, and is then told
+ * to come again.
  */
 final class OncePerKey
 {
-    /** A first try that has not finished after this many seconds has died, and may be tried again. */
-    private const STALE_AFTER = 60;
+    /** How long a second waits for a first, seconds; it holds a worker meanwhile. */
+    private const WAIT_S = 3;
+
+    /** MariaDB's: the row was locked by another for too long. */
+    private const LOCK_WAIT_TIMEOUT = 1205;
 
     public function handle(Request $request, Closure $next): Response
     {
@@ -33,37 +41,105 @@ final class OncePerKey
         }
         $hash = hash('sha256', $request->method().' '.$request->path()."\n".$request->getContent());
         $row = ['user_id' => $user->id, 'key' => $key];
+        DB::beginTransaction();
         try {
-            DB::table('written_keys')->insert($row + ['request_hash' => $hash, 'created_at' => now()]);
-        } catch (UniqueConstraintViolationException) {
-            $before = DB::table('written_keys')->where($row)->first();
-            if ($before !== null && ($replay = $this->replay($before, $hash)) !== null) {
-                return $replay;
+            $before = $this->claim($row, $hash);
+        } catch (\Throwable $thrown) {
+            DB::rollBack();
+            if ($thrown instanceof QueryException && ($thrown->errorInfo[1] ?? null) === self::LOCK_WAIT_TIMEOUT) {
+                return $this->later(409, 'That is being done already. Wait a moment.');
             }
+            throw $thrown;
         }
-        $response = $next($request);
-        $keep = $response->getStatusCode() < 500 && ! in_array($response->getStatusCode(), [401, 419, 429], true);
-        $keep
-            ? DB::table('written_keys')->where($row)->update(['status' => $response->getStatusCode(), 'response' => (string) $response->getContent()])
-            : DB::table('written_keys')->where($row)->delete();
+        if ($before !== null) {
+            DB::rollBack();
 
-        return $response;
+            return $this->replay($before, $hash);
+        }
+
+        return $this->answered($next($request), $row, $hash);
+    }
+
+    /**
+     * Takes the key for this request, or gives the row of the first that had it.
+     *
+     * @param  array{user_id: int, key: string}  $row
+     */
+    private function claim(array $row, string $hash): ?\stdClass
+    {
+        DB::statement('SET innodb_lock_wait_timeout = '.self::WAIT_S);
+        try {
+            // Tried and rolled back by itself, so that a key that is there leaves the transaction whole.
+            DB::transaction(fn () => DB::table('written_keys')->insert($row + ['request_hash' => $hash, 'created_at' => now()]));
+
+            return null;
+        } catch (UniqueConstraintViolationException) {
+            $before = DB::table('written_keys')->where($row)->lockForUpdate()->first();
+            // One without an answer is of a time when the key was kept first and the answer last, and that one died.
+            if ($before instanceof \stdClass && $before->status !== null) {
+                return $before;
+            }
+            DB::table('written_keys')->updateOrInsert($row, ['request_hash' => $hash, 'created_at' => now()]);
+
+            return null;
+        } finally {
+            DB::statement('SET innodb_lock_wait_timeout = DEFAULT');
+        }
+    }
+
+    /** @param  array{user_id: int, key: string}  $row */
+    private function answered(Response $response, array $row, string $hash): Response
+    {
+        $status = $response->getStatusCode();
+        $done = $status < 400;
+        $final = $status < 500 && ! in_array($status, [401, 419, 429], true);
+        $answer = ['status' => $status, 'response' => (string) $response->getContent()];
+        if ($done) {
+            try {
+                DB::table('written_keys')->where($row)->update($answer);
+            } catch (\Throwable $thrown) {
+                report($thrown);
+                DB::rollBack();
+
+                return $this->later(503, 'Something went wrong on our side. Nothing was changed; try again.');
+            }
+            try {
+                DB::commit();
+            } catch (\Throwable $thrown) {
+                report($thrown);
+
+                // The database went as it was being written: it may be in, or not.
+                return $this->later(503, 'It is not known whether that was written down. Try again: it is done once, however often it is sent.');
+            }
+
+            return $response;
+        }
+        // What was refused has changed nothing, also what had begun.
+        DB::rollBack();
+        if ($final) {
+            DB::table('written_keys')->insertOrIgnore([...$row, ...$answer, 'request_hash' => $hash, 'created_at' => now()]);
+        }
+
+        return $status >= 500 ? $this->later(503, 'Something went wrong on our side. Nothing was changed; try again.') : $response;
     }
 
     /** @param  \stdClass  $before the row of the first try */
-    private function replay(object $before, string $hash): ?Response
+    private function replay(object $before, string $hash): Response
     {
         if ($before->request_hash !== $hash) {
             throw new Clash('That Idempotency-Key was used for something else. Use a new one for each write.');
         }
-        if ($before->status === null) {
-            if (now()->diffInSeconds($before->created_at, true) > self::STALE_AFTER) {
-                return null;
-            }
-            throw new Clash('That is being done already. Wait a moment.');
-        }
         $type = $before->status >= 400 ? 'application/problem+json' : 'application/json';
 
         return new Plain((string) $before->response, (int) $before->status, ['Content-Type' => $type, 'Idempotent-Replay' => 'true']);
+    }
+
+    /** Not final: the same may be sent again, under the same key. */
+    private function later(int $status, string $sentence): Response
+    {
+        $response = Problems::response($status, $sentence);
+        $response->headers->set('Retry-After', '1');
+
+        return $response;
     }
 }

@@ -14,6 +14,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'spent', type: 'string'),
     new OA\Property(property: 'spent_to', type: 'string'),
     new OA\Property(property: 'signs', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'warmth', type: 'string', enum: ['had', 'not'], nullable: true, description: 'Whether it had its planned warmth, where nobody logged it.'),
     new OA\Property(property: 'note', type: 'string'),
 ])]
 final class Strain extends Form
@@ -30,6 +31,7 @@ final class Strain extends Form
             'spent_to' => ['nullable', 'string', 'max:20'],
             'signs' => ['nullable', 'array', 'max:12'],
             'signs.*' => ['string', 'max:20'],
+            'warmth' => ['nullable', 'in:had,not'],
             'note' => ['nullable', 'string', 'max:5000'],
         ];
     }

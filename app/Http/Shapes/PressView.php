@@ -58,6 +58,8 @@ final readonly class PressView
         public array $spent_choices,
         #[OA\Property]
         public ?string $spent_text,
+        #[OA\Property(description: 'Asked at straining where the planned warmth is not in the records.')]
+        public ?string $asks_warmth,
         #[OA\Property]
         public bool $odd,
         #[OA\Property]

@@ -33,6 +33,8 @@ final readonly class TaskView
         public bool $open,
         #[OA\Property]
         public bool $waiting,
+        #[OA\Property(description: 'Past the hours it may be used: it is thrown away.')]
+        public bool $danger,
         #[OA\Property]
         public bool $skippable,
         #[OA\Property]

@@ -9,6 +9,7 @@ use OpenApi\Attributes as OA;
 final readonly class Today
 {
     /**
+     * @param  list<TaskView>  $throw_away what is past the hours it may be used, before all else
      * @param  list<PlaceGroup>  $places
      * @param  list<DayGroup>  $coming
      * @param  list<StoveCard>  $stove
@@ -21,6 +22,8 @@ final readonly class Today
         public string $date,
         #[OA\Property]
         public DayBar $bar,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: TaskView::class))]
+        public array $throw_away,
         #[OA\Property(type: 'array', items: new OA\Items(ref: PlaceGroup::class))]
         public array $places,
         #[OA\Property(type: 'array', items: new OA\Items(ref: DayGroup::class))]

@@ -1,0 +1,47 @@
+<?php
+
+namespace App\Actions\Diary;
+
+use App\Actions\Batches\FoldBatch;
+use App\Actions\Stove\PlanDiary;
+use App\House\CurrentHouse;
+use App\House\Kitchens;
+use App\Jobs\FoldBatches;
+use App\Models\Batch;
+use App\Models\Task;
+use Illuminate\Support\Carbon;
+
+/** After somebody said when they are away, or are not: what is due then moves at once, heated or not. */
+final readonly class FollowPresence
+{
+    /** What is due about so long before an absence may have been moved there, and after it as well, days. */
+    private const BEFORE_DAYS = 2;
+
+    private const AFTER_DAYS = 9;
+
+    /** So many are folded while somebody waits; a house with more has the rest done by the queue. */
+    private const AT_ONCE = 60;
+
+    public function __construct(private Kitchens $kitchens, private PlanDiary $diary, private FoldBatch $fold, private CurrentHouse $current)
+    {
+    }
+
+    /**
+     * @param  string  $why told with each move
+     * @param  ?\DateTimeInterface  $from,$to between which somebody is there, or is not, where it was otherwise; null for any time
+     */
+    public function __invoke(string $why, ?\DateTimeInterface $from = null, ?\DateTimeInterface $to = null): void
+    {
+        $this->kitchens->forgetPresence();
+        ($this->diary)($why);
+        $due = Task::query()->when($from !== null, fn ($query) => $query->where('due_at', '>=', Carbon::parse($from)->utc()->subDays(self::BEFORE_DAYS)))
+            ->when($to !== null, fn ($query) => $query->where('due_at', '<=', Carbon::parse($to)->utc()->addDays(self::AFTER_DAYS)));
+        $ids = $due->groupBy('batch_id')->orderByRaw('MIN(due_at)')->pluck('batch_id')->map(fn (mixed $id) => (int) $id);
+        foreach (Batch::query()->whereKey($ids->take(self::AT_ONCE))->get() as $batch) {
+            $this->fold->refresh($batch);
+        }
+        foreach ($ids->skip(self::AT_ONCE)->chunk(200) as $rest) {
+            FoldBatches::dispatch($this->current->house()->id, array_values($rest->all()))->afterCommit();
+        }
+    }
+}

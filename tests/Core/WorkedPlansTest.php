@@ -1,0 +1,42 @@
+<?php
+
+use Kettle\Recipe\WishRefused;
+use Tests\Core\Support;
+
+/** @return array<string, array{array<string, mixed>}> worked by hand, a line each: what is wished, and what must be said */
+function workedPlans(): array
+{
+    $cases = [];
+    foreach ((array) file(dirname(__DIR__).'/fixtures/worked-plans.jsonl', FILE_IGNORE_NEW_LINES) as $line) {
+        $case = json_decode((string) $line, true, 16, JSON_THROW_ON_ERROR);
+        $cases[$case['case']] = [$case];
+    }
+
+    return $cases;
+}
+
+it('plans or refuses as was worked by hand', function (array $case) {
+    $known = ['case', 'wish', 'house', 'faults', 'ways', 'notes', 'not_notes', 'plan', 'figures', 'warm_minutes', 'filled', 'steps'];
+    expect(array_diff(array_keys($case), $known))->toBe([])->and(count($case))->toBeGreaterThan(2);
+    try {
+        $plan = Support::bench()->plan($case['wish'], Support::kitchen($case['house'] ?? []));
+    } catch (WishRefused $refused) {
+        expect(array_map(fn (array $fault) => $fault['field'].': '.$fault['reason'], $refused->faults))->toBe($case['faults'] ?? [], $refused->getMessage());
+        isset($case['ways']) && expect(array_column($refused->faults[0]['ways'] ?? [], 'id'))->toBe($case['ways']);
+
+        return;
+    }
+    expect($case['faults'] ?? null)->toBeNull('It was planned, and should have been refused.');
+    $document = Support::bench()->document($plan, Support::kitchen($case['house'] ?? []));
+    $notes = array_column($plan->notes, 'id');
+    expect(array_values(array_diff($case['notes'] ?? [], $notes)))->toBe([])->and(array_values(array_intersect($case['not_notes'] ?? [], $notes)))->toBe([]);
+    foreach ($case['plan'] ?? [] as $key => $value) {
+        expect($document[$key])->toBe($value);
+    }
+    foreach ($case['figures'] ?? [] as $id => $value) {
+        expect(round((float) $plan->figures[$id]->number(), 1))->toEqual($value);
+    }
+    isset($case['steps']) && expect(implode(' ', array_column($document['steps'], 'says')))->toContain($case['steps']);
+    isset($case['filled']) && expect($plan->timetable->fillAt->format('Y-m-d\TH:i'))->toBe($case['filled']);
+    isset($case['warm_minutes']) && expect(($plan->timetable->strainedBy()->getTimestamp() - $plan->timetable->fillAt->getTimestamp()) / 60)->toEqual($case['warm_minutes']);
+})->with(workedPlans());
