@@ -31,9 +31,12 @@ final readonly class Desk
 
     private Bench $bench;
 
+    private Asked $asked;
+
     public function __construct(private Tables $tables, ?Bench $bench = null)
     {
         $this->bench = $bench ?? new Bench($tables);
+        $this->asked = Asked::shipped();
     }
 
     /**
@@ -44,7 +47,11 @@ final readonly class Desk
      */
     public function ask(string $mode, array $document, \DateTimeImmutable $now): array
     {
-        $kitchen = KitchenReader::read(is_array($document['house'] ?? null) ? $document['house'] : [], $now, $this->tables);
+        if (! in_array($mode, self::MODES, true)) {
+            throw WishRefused::one('', 'unknown', sprintf('There is nothing called “%s” to reckon. Choose one of: %s.', mb_substr($mode, 0, 40), implode(', ', self::MODES)));
+        }
+        $this->asked->mode($mode, $document);
+        $kitchen = KitchenReader::read(is_array($document['house'] ?? null) ? $document['house'] : [], $now, $this->tables, $this->bench->cupboard());
         try {
             return match ($mode) {
                 'plan' => $this->bench->document($this->bench->plan($document, $kitchen), $kitchen),
@@ -66,7 +73,6 @@ final readonly class Desk
                 'keep' => $this->press($kitchen)->keep($document),
                 'cautions' => $this->press($kitchen)->cautions($document),
                 'faults' => $this->press($kitchen)->faults($document),
-                default => throw WishRefused::one('', 'unknown', sprintf('There is nothing called “%s” to reckon. Choose one of: %s.', mb_substr($mode, 0, 40), implode(', ', self::MODES))),
             };
         } catch (Refused $refused) {
             throw WishRefused::from($refused);

@@ -26,7 +26,7 @@ final class Document
         foreach (['Wish' => 'wish', 'Plan' => 'plan'] as $name => $file) {
             $schema = json_decode((string) file_get_contents(base_path("docs/formats/{$file}.schema.json")), true, flags: JSON_THROW_ON_ERROR);
             assert(is_array($schema));
-            unset($schema['$schema']);
+            unset($schema['$schema'], $schema['$id']);
             $schemas[$name] = $schema;
         }
         // A figure on its own is as a plan has it.

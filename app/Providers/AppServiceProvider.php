@@ -11,6 +11,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
+use Kettle\Asked;
 use Kettle\Desk;
 use Kettle\Material\Tables;
 use Kettle\Recipe\Bench;
@@ -23,6 +24,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(Kitchens::class);
         $this->app->singleton(Tables::class, fn () => Tables::shipped());
         $this->app->singleton(Bench::class);
+        $this->app->singleton(Asked::class, fn () => Asked::shipped());
         $this->app->singleton(Desk::class, fn (Application $app) => new Desk($app->make(Tables::class), $app->make(Bench::class)));
     }
 

@@ -66,7 +66,11 @@ final readonly class DiaryDesk
         }
         $away = [];
         foreach ($this->list($document, 'away') as $i => $each) {
-            $away[] = [$this->moment($each, 'from', "away.{$i}"), $this->moment($each, 'to', "away.{$i}")];
+            [$from, $to] = [$this->moment($each, 'from', "away.{$i}"), $this->moment($each, 'to', "away.{$i}")];
+            if ($to <= $from) {
+                throw (new DiaryRefused('out_of_range', 'It must end after it begins.'))->about("away.{$i}.to");
+            }
+            $away[] = [$from, $to];
         }
 
         return $this->kitchen->waking->atHome($home)->without($away);
@@ -85,6 +89,10 @@ final readonly class DiaryDesk
         $hours = $this->number($each, 'hours', "jobs.{$i}");
         if ($hours <= 0 || $hours > 400 || $widths === [] || count($widths) > 24) {
             throw (new DiaryRefused('out_of_range', 'A job has between a minute and 400 h still to come, and 1 to 24 jars.'))->about("jobs.{$i}");
+        }
+
+        if ($this->number($each, 'ceiling_c', "jobs.{$i}") <= $this->number($each, 'target_c', "jobs.{$i}")) {
+            throw (new DiaryRefused('upside_down', 'The ceiling lies above the warmth that is wanted.'))->about("jobs.{$i}.ceiling_c");
         }
 
         return new CookerJob(

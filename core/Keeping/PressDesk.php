@@ -151,8 +151,17 @@ final readonly class PressDesk
             throw KeepingRefused::unknown('way of keeping', $kept, ColdKept::KEPT)->about('kept');
         }
         $strained = $this->day($document, 'strained_on') ?? $this->kitchen->today();
+        $filled = $this->day($document, 'filled_on') ?? $strained;
+        if ($filled > $strained) {
+            throw new KeepingRefused('out_of_range', 'It was strained after it was filled. Look at the two days.', 'strained_on');
+        }
+        foreach (array_values($lots) as $i => $lot) {
+            if ($lot['opened'] !== null && $lot['opened'] > $filled) {
+                throw new KeepingRefused('out_of_range', 'An oil is opened before it is poured. Look at the two days.', "oils.{$i}.opened");
+            }
+        }
         $facts = new KeptFacts(
-            $this->day($document, 'filled_on') ?? $strained, $strained, $kept, $heat, $lots,
+            $filled, $strained, $kept, $heat, $lots,
             Fields::text($document, 'place') ?? 'cool-dark', Fields::text($document, 'glass') ?? 'dark', Fields::text($document, 'antioxidant') ?? 'none',
             ($document['by_rates'] ?? false) === true,
             isset($document['water']) ? self::bounded($document, 'water', '', 1, 97) / 100 : ($state === State::Wilted ? 0.65 : 0.85),

@@ -22,12 +22,14 @@ final class KitchenReader
 {
     /**
      * @param  array<mixed>  $house time_zone, waking {from, to}, measures, drops_per_ml, room_c, things, currency, lots; all may be left out
+     * @param  ?Cupboard  $cupboard of those tables, where one is at hand: reading them costs more than a plan
      * @param  \DateTimeImmutable  $now used when the house gives no "now"
      *
      * @throws WishRefused
      */
-    public static function read(array $house, \DateTimeImmutable $now, Tables $tables): Kitchen
+    public static function read(array $house, \DateTimeImmutable $now, Tables $tables, ?Cupboard $cupboard = null): Kitchen
     {
+        $cupboard ??= new Cupboard($tables);
         try {
             $waking = is_array($house['waking'] ?? null) ? $house['waking'] : [];
             $measures = $house['measures'] ?? 'us';
@@ -42,7 +44,7 @@ final class KitchenReader
                     ? (float) $drops
                     : throw WishRefused::one('house.drops_per_ml', 'out_of_range', 'A dropper gives between 5 and 60 drops to the millilitre.'),
                 self::shippedJars($tables),
-                $cupboard = new Cupboard($tables),
+                $cupboard,
                 roomC: self::room($house),
                 things: is_array($house['things'] ?? null) ? array_values(array_filter($house['things'], 'is_string')) : null,
                 lots: $lots = self::lots($house, $cupboard, $measures, (float) $drops),

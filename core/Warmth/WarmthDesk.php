@@ -73,7 +73,8 @@ final readonly class WarmthDesk
             throw WarmthRefused::pot('The time', 'hours', 0.1, 72, 'h');
         }
         $band = is_array($document['band'] ?? null) ? $document['band'] : ['low' => 43, 'target' => 49, 'ceiling' => 60];
-        [$low, $ceiling] = [self::number($band, 'low', 'band'), self::number($band, 'ceiling', 'band')];
+        $band = Band::of(self::number($band, 'low', 'band'), self::number($band, 'target', 'band'), self::number($band, 'ceiling', 'band'));
+        [$low, $ceiling] = [$band->low, $band->ceiling];
         $poured = $parts['poured_c'] ?? null;
         if ($poured !== null && ! ($poured >= 0 && $poured <= 100)) {
             throw WarmthRefused::pot('The water poured in', 'poured_c', 0, 100, '°C');

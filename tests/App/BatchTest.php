@@ -206,8 +206,12 @@ it('sends strict headers with every page', function () {
         ->and($page->getContent())->not->toMatch('/<script(?![^>]*src=)/');
 });
 
-it('keeps of a wish what the format knows, and no more', function () {
+it('keeps of a wish what the format knows, and refuses what it does not by its name', function () {
     $wish = $this->wish(['herb' => ['name' => 'some moss', 'form' => 'twig', 'amount' => 12, 'colour' => 'green'], 'oils' => [['id' => 'olive', 'parts' => 2, 'x' => 1]], 'more' => ['a' => 1], 'ratio' => null]);
+    $refused = $this->atHouse('POST', '/batches', ['wish' => $wish])->assertStatus(422);
+    expect(array_column($refused->json('faults'), 'field'))->toEqualCanonicalizing(['herb.colour', 'oils.0.x', 'more']);
+    $this->atHouse('POST', '/reckon', ['wish' => $this->wish(['house' => ['room_c' => 35]])])->assertStatus(422)->assertJsonPath('faults.0.field', 'house');
+    $wish = $this->wish(['herb' => ['name' => 'some moss', 'form' => 'twig', 'amount' => 12], 'oils' => [['id' => 'olive', 'parts' => 2]], 'ratio' => null]);
     $kept = $this->atHouse('POST', '/batches', ['wish' => $wish])->assertOk()->json('wish');
     expect($kept)->toEqual(['herbs' => [['name' => 'some moss', 'form' => 'twig', 'amount' => '12']], 'oils' => [['id' => 'olive', 'parts' => '2']], 'method' => 'cold']);
 });

@@ -9,12 +9,13 @@ use Opis\JsonSchema\Validator;
 /** What a mode answers, both sides held against docs/formats/reckon.schema.json. */
 function answered(string $mode, array $asked): array
 {
-    $file = dirname(__DIR__, 2).'/docs/formats/reckon.schema.json';
     $validator = new Validator;
-    $validator->resolver()?->registerFile('kettle://reckon', $file);
+    foreach (['reckon', 'wish'] as $format) {
+        $validator->resolver()?->registerFile("kettle://formats/{$format}.schema.json", dirname(__DIR__, 2)."/docs/formats/{$format}.schema.json");
+    }
     $answer = (new Desk(Tables::shipped()))->ask($mode, $asked, new DateTimeImmutable('2026-11-24T10:00:00Z'));
     foreach (['asks' => $asked, 'answers' => $answer] as $side => $document) {
-        $result = $validator->validate(json_decode((string) json_encode($document)), (object) ['$ref' => "kettle://reckon#/\$defs/{$mode}/{$side}"]);
+        $result = $validator->validate(json_decode((string) json_encode($document)), (object) ['$ref' => "kettle://formats/reckon.schema.json#/\$defs/{$mode}/{$side}"]);
         expect($result->isValid())->toBeTrue("{$mode} {$side}: ".($result->error() === null ? '' : json_encode((new ErrorFormatter)->format($result->error(), false))));
     }
 

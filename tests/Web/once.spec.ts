@@ -133,17 +133,20 @@ for (const kind of ['answers are lost', 'workers are killed'] as const) {
         count: 0,
       }
       const before = await read('')
-      const lot = (await write('POST', '/lots', { kind: 'herb', material: 'calendula', amount: '900 g' })).id as string
+      const lot = (await write('POST', '/lots', { lot: { kind: 'herb', material: 'calendula', amount: '900 g' } })).lot
+        .id as string
       for (let i = 0; i < 297; i++) {
         const which = ['note', 'jar', 'bottle', 'lot', 'absence', 'recipe', 'batch', 'shake', 'count'][i % 9] as string
         const day = new Date(Date.UTC(2027, 0, 1 + i)).toISOString().slice(0, 10)
         wrote[which] = (wrote[which] ?? 0) + 1
         const writes: Record<string, () => Promise<unknown>> = {
           note: () => write('POST', `/batches/${batch}/notes`, { note: `note ${i}` }),
-          jar: () => write('POST', '/jars', { called: `jar ${i}`, brim: '500 mL', inner_height: '150 mm' }),
+          jar: () => write('POST', '/jars', { called: `jar ${i}`, brim: '500 mL', height: '150 mm' }),
           bottle: () => write('POST', '/bottles', { called: `bottle ${i}`, capacity: `${20 + i} mL` }),
           lot: () =>
-            write('POST', '/lots', { kind: 'herb', called: `herb ${i}`, material: `herb ${i}`, amount: '50 g' }),
+            write('POST', '/lots', {
+              lot: { kind: 'herb', called: `herb ${i}`, material: `herb ${i}`, amount: '50 g' },
+            }),
           absence: () => write('POST', '/absences', { from: day, to: day, called: `away ${i}` }),
           recipe: () => write('POST', '/recipes', { name: `recipe ${i}`, wish }),
           batch: () => write('POST', '/batches', { wish, origin: `place ${i}` }),
@@ -160,7 +163,7 @@ for (const kind of ['answers are lost', 'workers are killed'] as const) {
       expect(logbook.filter((line) => line.kind === 'task')).toHaveLength(1 + (wrote.shake ?? 0))
       expect(after.jars.length - before.jars.length).toBe(wrote.jar)
       expect(after.bottles.length - before.bottles.length).toBe(wrote.bottle)
-      expect((await read('/diary')).away).toHaveLength(wrote.absence ?? 0)
+      expect((await read('/diary')).absences).toHaveLength(wrote.absence ?? 0)
       expect((await read('/recipes')).recipes).toHaveLength(wrote.recipe ?? 0)
       const exported = await read('/export')
       expect(exported.batches).toHaveLength(wrote.batch ?? 0)

@@ -3,6 +3,8 @@
 namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
+use Kettle\Asked;
+use Kettle\Recipe\WishRefused;
 
 /** A request body with rules, refused in plain sentences. */
 abstract class Form extends FormRequest
@@ -15,6 +17,19 @@ abstract class Form extends FormRequest
 
     /** @return array<string, mixed> */
     abstract public function rules(): array;
+
+    /** A wish is what docs/formats/wish.schema.json says, and nothing else; the house is the one that is entered. */
+    protected function passedValidation(): void
+    {
+        $wish = $this->input('wish');
+        if (! is_array($wish)) {
+            return;
+        }
+        if (array_key_exists('house', $wish)) {
+            throw WishRefused::one('house', 'unknown_field', 'The house of a wish is the one it is sent to. Leave it out.');
+        }
+        app(Asked::class)->wish($wish);
+    }
 
     /** @return array<string, string|array<string, string>> */
     public function messages(): array
