@@ -2,7 +2,10 @@
 
 use App\Jobs\KeepDiary;
 use App\Jobs\SweepUp;
+use App\Providers\AppServiceProvider;
 use Illuminate\Support\Facades\Schedule;
 
+// A sign of life, for `kettle doctor`.
+Schedule::call(fn () => AppServiceProvider::beat('scheduler'))->everyMinute();
 Schedule::job(new SweepUp)->hourly();
 Schedule::job(new KeepDiary)->everyTenMinutes();

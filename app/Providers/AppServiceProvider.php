@@ -9,6 +9,7 @@ use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 use Kettle\Asked;
@@ -36,6 +37,16 @@ final class AppServiceProvider extends ServiceProvider
             Limit::perMinute(60)->by('door:'.$request->ip()),
         ]);
         self::setClock();
+        Queue::looping(fn () => self::beat('queue'));
+    }
+
+    /** A sign of life of what runs by itself, for `kettle doctor`: a file touched. */
+    public static function beat(string $name): void
+    {
+        $folder = getenv('KETTLE_VAR');
+        if (is_string($folder) && is_dir("{$folder}/run")) {
+            @touch("{$folder}/run/{$name}.beat");
+        }
     }
 
     /** In tests the clock stands where a file says, so that every answer can be foretold. */

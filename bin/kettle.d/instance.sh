@@ -1,13 +1,18 @@
 # One running instance: a database, PHP workers, a queue worker, a scheduler and a web server, all on
 # loopback, all its files under var/NAME. The demo, the tests and the bench each have their own.
+# runit (Debian's) watches over each part and starts it again when it ends, however it ended.
+
+# In the order they are started; what is stopped is stopped the other way round.
+PARTS="mariadb fpm caddy queue scheduler live devices"
 
 instance() {
   NAME=$1
   export KETTLE_VAR="$ROOT/var/$NAME"
   RUN="$KETTLE_VAR/run"
+  SV="$KETTLE_VAR/sv"
   ENV_FILE="$KETTLE_VAR/env"
   [ "$NAME" = main ] && ENV_FILE="$ROOT/.env"
-  mkdir -p "$RUN" "$KETTLE_VAR"/{log,cache,tmp}
+  mkdir -p "$RUN" "$SV" "$KETTLE_VAR"/{log,cache,tmp}
   mkdir -p "$KETTLE_VAR"/storage/{app,logs,framework/{views,cache/data}}
   chmod 700 "$KETTLE_VAR"
 }
@@ -70,13 +75,50 @@ read_env() {
   SOCKETS="/tmp/kettle-$(id -u)-$(printf '%s' "$KETTLE_VAR" | sha256sum | cut -c1-10)"
 }
 
-alive() { [ -f "$RUN/$1.pid" ] && kill -0 "$(cat "$RUN/$1.pid")" 2>/dev/null; }
+alive() { sv status "$SV/$1" 2>/dev/null | grep -q '^run: '; }
 
-# Starts a thing in a process group of its own, with its log.
-daemon() {
+# Whether a process is there, and not only waiting to be forgotten.
+living() { case "$(ps -o stat= -p "$1" 2>/dev/null)" in ''|Z*) return 1 ;; esac; }
+
+watched() { [ -f "$RUN/watch.pid" ] && living "$(cat "$RUN/watch.pid")"; }
+
+# Lays down how a part is run: in a process group of its own, so that nothing of it is left behind, and after
+# a fault with a little more patience each time, up to three seconds.
+part() {
   local name=$1; shift
-  setsid "$@" >>"$KETTLE_VAR/log/$name.log" 2>&1 </dev/null &
-  echo $! >"$RUN/$name.pid"
+  mkdir -p "$SV/$name"
+  [ -p "$SV/$name/supervise/ok" ] || touch "$SV/$name/down"
+  {
+    printf '#!/usr/bin/env bash\ncd %q\n' "$ROOT"
+    printf '[ -f %q ] && kill -9 -- "-$(cat %q)" 2>/dev/null\n' "$RUN/$name.pid" "$RUN/$name.pid"
+    printf 'echo $$ >%q\nexec >>%q 2>&1 </dev/null\nexec chpst -P ' "$RUN/$name.pid" "$KETTLE_VAR/log/$name.log"
+    printf '%q ' "$@"
+    printf '\n'
+  } >"$SV/$name/run.new"
+  {
+    printf '#!/usr/bin/env bash\n[ -f %q ] && kill -9 -- "-$(cat %q)" 2>/dev/null\n' "$RUN/$name.pid" "$RUN/$name.pid"
+    printf 'rm -f %q\nn=$(cat %q 2>/dev/null || echo 0)\nnow=$(date +%%s)\n' "$RUN/$name.pid" "$RUN/$name.faults"
+    printf 'last=$(stat -c %%Y %q 2>/dev/null || echo 0)\n[ $((now - last)) -gt 30 ] && n=0\necho $((n + 1)) >%q\n' "$RUN/$name.faults" "$RUN/$name.faults"
+    printf '[ "$n" -lt 3 ] || sleep $((n < 6 ? 1 : 2))\n'
+  } >"$SV/$name/finish.new"
+  chmod +x "$SV/$name/run.new" "$SV/$name/finish.new"
+  mv "$SV/$name/run.new" "$SV/$name/run"
+  mv "$SV/$name/finish.new" "$SV/$name/finish"
+}
+
+# The one that watches, in a session of its own.
+watch_parts() {
+  watched && return 0
+  rm -f "$SV"/*/supervise/lock
+  setsid runsvdir -P "$SV" >>"$KETTLE_VAR/log/watch.log" 2>&1 </dev/null &
+  echo $! >"$RUN/watch.pid"
+}
+
+begin_part() {
+  local name=$1 i
+  rm -f "$SV/$name/down" "$RUN/$name.faults"
+  for ((i = 0; i < 100; i++)); do sv up "$SV/$name" >/dev/null 2>&1 && return 0; sleep 0.1; done
+  die "“$name” could not be started. Its log is in ${KETTLE_VAR#"$ROOT"/}/log."
 }
 
 wait_for() {
@@ -121,9 +163,11 @@ start_database() {
   local fast=
   [ "$NAME" = main ] || fast="--innodb-flush-log-at-trx-commit=0 --skip-innodb-doublewrite"
   # shellcheck disable=SC2086
-  daemon mariadb mariadbd --no-defaults --datadir="$data" --user="$me" --socket="$SOCKETS/db.sock" --pid-file="$RUN/mariadbd.pid" \
+  part mariadb mariadbd --no-defaults --datadir="$data" --user="$me" --socket="$SOCKETS/db.sock" --pid-file="$RUN/mariadbd.pid" \
     --bind-address=127.0.0.1 --port="$DB_PORT" --skip-name-resolve --character-set-server=utf8mb4 \
     --sql-mode=STRICT_ALL_TABLES,NO_ENGINE_SUBSTITUTION,ERROR_FOR_DIVISION_BY_ZERO --innodb-buffer-pool-size=96M --max-allowed-packet=64M $fast
+  watch_parts
+  begin_part mariadb
   wait_for "The database" 300 mariadb-admin --no-defaults --socket="$SOCKETS/db.sock" -u "$me" ping
   [ -f "$data/kettle-ready" ] && return 0
   # Whoever runs the server is its administrator, by the socket and without a password.
@@ -145,16 +189,22 @@ start_web() {
   local root=
   [ "$(id -u)" = 0 ] && root=-R
   # shellcheck disable=SC2086
-  daemon fpm "$(command -v php-fpm8.2 || echo /usr/sbin/php-fpm8.2)" $root -F -y "$RUN/fpm.conf" -d opcache.enable=1 -d opcache.memory_consumption=96 -d opcache.max_accelerated_files=12000 -d realpath_cache_size=2M
-  XDG_DATA_HOME="$KETTLE_VAR/tmp" XDG_CONFIG_HOME="$KETTLE_VAR/tmp" daemon caddy caddy run --config "$RUN/Caddyfile" --adapter caddyfile
-  daemon queue php artisan queue:work --sleep=3 --tries=3 --max-time=3600
-  daemon scheduler php artisan schedule:work
-  daemon live php artisan kettle:live "$SOCKETS/live.sock"
-  daemon devices php artisan kettle:devices
+  part fpm "$(command -v php-fpm8.2 || echo /usr/sbin/php-fpm8.2)" $root -F -y "$RUN/fpm.conf" -d opcache.enable=1 -d opcache.memory_consumption=96 -d opcache.max_accelerated_files=12000 -d realpath_cache_size=2M
+  part caddy env XDG_DATA_HOME="$KETTLE_VAR/tmp" XDG_CONFIG_HOME="$KETTLE_VAR/tmp" caddy run --config "$RUN/Caddyfile" --adapter caddyfile
+  part queue php artisan queue:work --sleep=3 --tries=3 --max-time=3600
+  part scheduler php artisan schedule:work
+  part live php artisan kettle:live "$SOCKETS/live.sock"
+  part devices php artisan kettle:devices
+  watch_parts
+  for each in fpm caddy queue scheduler live devices; do begin_part "$each"; done
   wait_for "The web server" 300 curl -fsS -o /dev/null "$APP_URL/api/me"
 }
 
+# Two pools: what is quick, and what may take its time (whole houses, PDFs, calendars), so that the one never waits
+# for the other.
 write_fpm_conf() {
+  local own=
+  [ "$(id -u)" != 0 ] || own=$'user = root\ngroup = root\nlisten.owner = root\nlisten.mode = 0600'
   cat >"$RUN/fpm.conf" <<CONF
 [global]
 error_log = $KETTLE_VAR/log/fpm.log
@@ -164,13 +214,27 @@ listen = $SOCKETS/fpm.sock
 pm = static
 pm.max_children = 4
 pm.max_requests = 2000
+request_terminate_timeout = 30s
 clear_env = no
 catch_workers_output = yes
 php_admin_value[memory_limit] = 192M
 php_admin_value[post_max_size] = 24M
 php_admin_value[expose_php] = 0
+$own
+[heavy]
+listen = $SOCKETS/heavy.sock
+pm = ondemand
+pm.max_children = 2
+pm.process_idle_timeout = 60s
+pm.max_requests = 200
+request_terminate_timeout = 90s
+clear_env = no
+catch_workers_output = yes
+php_admin_value[memory_limit] = 256M
+php_admin_value[post_max_size] = 24M
+php_admin_value[expose_php] = 0
+$own
 CONF
-  [ "$(id -u)" != 0 ] || printf 'user = root\ngroup = root\nlisten.owner = root\nlisten.mode = 0600\n' >>"$RUN/fpm.conf"
 }
 
 write_caddyfile() {
@@ -178,6 +242,15 @@ write_caddyfile() {
 {
 	admin off
 	auto_https off
+	# Who sends half a request, or none, is let go; pages that watch a pot are held as long as they read.
+	servers {
+		timeouts {
+			read_header 5s
+			read_body 20s
+			idle 60s
+		}
+		max_header_size 32KB
+	}
 }
 http://127.0.0.1:$WEB_PORT, http://localhost:$WEB_PORT {
 	bind 127.0.0.1
@@ -205,7 +278,18 @@ http://127.0.0.1:$WEB_PORT, http://localhost:$WEB_PORT {
 			flush_interval -1
 		}
 	}
-	php_fastcgi unix/$SOCKETS/fpm.sock
+	# A worker is given whole requests and rid of its answer at once, however slowly either travels.
+	@heavy path_regexp (\.(pdf|png|csv|ics)|/export|/import|/calendars|/csv|/weather|/looks|/card)\$
+	php_fastcgi @heavy unix/$SOCKETS/heavy.sock {
+		buffer_requests
+		buffer_responses
+		read_timeout 95s
+	}
+	php_fastcgi unix/$SOCKETS/fpm.sock {
+		buffer_requests
+		buffer_responses
+		read_timeout 35s
+	}
 	file_server
 	log {
 		output file $KETTLE_VAR/log/access.log {
@@ -217,24 +301,72 @@ http://127.0.0.1:$WEB_PORT, http://localhost:$WEB_PORT {
 CADDY
 }
 
-stop_group() {
+# Ends a part for good, and all that it started.
+stop_part() {
   local name=$1 pid
-  [ -f "$RUN/$name.pid" ] || return 0
-  pid=$(cat "$RUN/$name.pid")
-  if kill -0 "$pid" 2>/dev/null; then
-    kill -- "-$pid" 2>/dev/null || kill "$pid" 2>/dev/null || true
-    local i
-    for ((i = 0; i < 150; i++)); do kill -0 "$pid" 2>/dev/null || break; sleep 0.1; done
-    kill -9 -- "-$pid" 2>/dev/null || true
+  if [ -p "$SV/$name/supervise/ok" ]; then
+    touch "$SV/$name/down"
+    sv -w 15 force-stop "$SV/$name" >/dev/null 2>&1 || true
   fi
-  rm -f "$RUN/$name.pid"
+  if [ -f "$RUN/$name.pid" ]; then
+    pid=$(cat "$RUN/$name.pid")
+    kill -9 -- "-$pid" 2>/dev/null || true
+    rm -f "$RUN/$name.pid"
+  fi
 }
 
-stop_web() { for each in devices live scheduler queue caddy fpm; do stop_group "$each"; done; }
+# All are told at once, and then each is waited for.
+stop_web() {
+  local each
+  for each in devices live scheduler queue caddy fpm; do
+    [ ! -p "$SV/$each/supervise/ok" ] || { touch "$SV/$each/down" && sv down "$SV/$each" >/dev/null 2>&1; } || true
+  done
+  for each in devices live scheduler queue caddy fpm; do stop_part "$each"; done
+}
 
 stop_instance() {
   stop_web
-  stop_group mariadb
+  stop_part mariadb
+  # First the one that would begin them again, then those that watch over each part.
+  if watched; then kill -TERM "$(cat "$RUN/watch.pid")" 2>/dev/null || true; fi
+  local each
+  for each in $PARTS; do
+    [ ! -p "$SV/$each/supervise/ok" ] || sv -w 10 force-shutdown "$SV/$each" >/dev/null 2>&1 || true
+  done
+  rm -rf "$RUN/watch.pid" "$SV"/*/supervise
   SOCKETS="/tmp/kettle-$(id -u)-$(printf '%s' "$KETTLE_VAR" | sha256sum | cut -c1-10)"
   rm -rf "$SOCKETS"
+}
+
+# Whether a file was touched within so many seconds: the sign of life of what has no door to knock at.
+beats() { [ -f "$RUN/$1.beat" ] && [ $(($(date +%s) - $(stat -c %Y "$RUN/$1.beat"))) -le "$2" ]; }
+
+# Whether a part answers, as it is asked by those who need it.
+answers() {
+  case "$1" in
+    mariadb) mariadb-admin --no-defaults --socket="$SOCKETS/db.sock" -u "$(id -un)" --connect-timeout=3 ping ;;
+    fpm) curl -fsS -m 5 -o /dev/null "$APP_URL/api/me" ;;
+    caddy) [ "$(curl -s -m 5 -o /dev/null -w '%{http_code}' "$APP_URL/index.php")" = 404 ] ;;
+    live) curl -s -m 3 -o /dev/null --unix-socket "$SOCKETS/live.sock" http://kettle/ ;;
+    queue) beats queue 90 ;;
+    devices) beats devices 30 ;;
+    scheduler) beats scheduler 150 ;;
+  esac >/dev/null 2>&1
+}
+
+# Says of every part whether it lives and answers. Ends with 1 where one does not.
+doctor() {
+  local ill=0 name says
+  read_env
+  watched || { step "nothing watches over the parts: start with ./kettle up"; ill=1; }
+  for name in $PARTS; do
+    if ! alive "$name"; then says="does not run"; ill=1
+    elif answers "$name"; then says="runs and answers"
+    # What was begun just now has had no time for a sign of life.
+    elif [ "$(sv status "$SV/$name" | grep -oE '\) [0-9]+s' | grep -oE '[0-9]+')" -lt 60 ]; then says="runs, begun just now"
+    else says="runs, and does not answer"; ill=1
+    fi
+    step "$name: $says"
+  done
+  return $ill
 }

@@ -11,7 +11,7 @@ function kettle(string $arguments, string $before = ''): array
 it('says what it can do', function () {
     [$code, $said] = kettle('');
     expect($code)->toBe(0);
-    foreach (['demo', 'up', 'stop', 'test', 'bench', 'reckon', 'shots', 'password'] as $command) {
+    foreach (['demo', 'up', 'stop', 'test', 'bench', 'reckon', 'shots', 'password', 'doctor'] as $command) {
         expect($said)->toContain("\n  {$command} ");
     }
 });

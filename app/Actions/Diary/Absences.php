@@ -9,12 +9,6 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Kettle\Diary\Day;
-use Sabre\VObject\Component\VCalendar;
-use Sabre\VObject\Component\VEvent;
-use Sabre\VObject\InvalidDataException;
-use Sabre\VObject\Reader;
-use Sabre\VObject\Recur\MaxInstancesExceededException;
-use Sabre\VObject\Recur\NoInstancesException;
 
 /** When nobody is at home: said, or read out of a calendar. The diary goes round it. */
 final readonly class Absences
@@ -68,7 +62,7 @@ final readonly class Absences
      */
     public function read(string $called, string $ics): BusyCalendar
     {
-        $busy = $this->busy($ics);
+        $busy = BusyTimes::read($ics, $this->kitchens->now(), self::AHEAD_DAYS, self::MOST);
 
         return DB::transaction(function () use ($called, $busy): BusyCalendar {
             BusyCalendar::query()->where('called', $called)->get()->each(fn (BusyCalendar $old) => $old->delete());
@@ -91,57 +85,6 @@ final readonly class Absences
             $calendar->delete();
             ($this->follow)('as that calendar no longer counts');
         });
-    }
-
-    /** @return list<array{called: string, from: \DateTimeImmutable, to: \DateTimeImmutable}> */
-    private function busy(string $ics): array
-    {
-        $now = $this->kitchens->now();
-        try {
-            $calendar = Reader::read($ics, Reader::OPTION_FORGIVING);
-            if (! $calendar instanceof VCalendar) {
-                throw CalendarRefused::unreadable();
-            }
-            $expanded = $calendar->expand($now->modify('-1 day'), $now->modify('+'.self::AHEAD_DAYS.' days'), $now->getTimezone());
-        } catch (MaxInstancesExceededException) {
-            throw CalendarRefused::endless();
-        } catch (CalendarRefused $refused) {
-            throw $refused;
-        } catch (NoInstancesException|InvalidDataException|\Sabre\VObject\ParseException|\InvalidArgumentException|\LogicException|\TypeError|\ValueError|\Exception) {
-            throw CalendarRefused::unreadable();
-        }
-        $busy = [];
-        foreach ($expanded->select('VEVENT') as $event) {
-            if (! $event instanceof VEvent || ! isset($event->DTSTART) || self::said($event, 'STATUS') === 'CANCELLED') {
-                continue;
-            }
-            $transparent = self::said($event, 'TRANSP');
-            $from = \DateTimeImmutable::createFromInterface($event->DTSTART->getDateTime($now->getTimezone()))->setTimezone($now->getTimezone());
-            $allDay = ! $event->DTSTART->hasTime();
-            // A birthday is no reason to be away: of whole days only those marked busy count.
-            if ($transparent === 'TRANSPARENT' || ($allDay && $transparent !== 'OPAQUE')) {
-                continue;
-            }
-            $to = match (true) {
-                isset($event->DTEND) => \DateTimeImmutable::createFromInterface($event->DTEND->getDateTime($now->getTimezone()))->setTimezone($now->getTimezone()),
-                isset($event->DURATION) => $from->add($event->DURATION->getDateInterval()),
-                $allDay => $from->modify('+1 day'),
-                default => $from,
-            };
-            if ($to > $from && $to > $now) {
-                $busy[] = ['called' => mb_substr((string) ($event->select('SUMMARY')[0] ?? ''), 0, 120) ?: 'Busy', 'from' => $from, 'to' => $to];
-            }
-            if (count($busy) > self::MOST) {
-                throw CalendarRefused::tooMany(self::MOST);
-            }
-        }
-
-        return $busy;
-    }
-
-    private static function said(VEvent $event, string $property): string
-    {
-        return strtoupper((string) ($event->select($property)[0] ?? ''));
     }
 
     private function moment(string $field, string $typed, bool $end): \DateTimeImmutable

@@ -17,6 +17,11 @@ final class CalendarRefused extends Refused
         return new self('too_much', 'Something in that calendar comes again so often that it cannot be taken in. Take that entry out, and choose it again.', 'ics');
     }
 
+    public static function neverComes(): self
+    {
+        return new self('unreadable', 'Something in that calendar is to come again on a day or at an hour that there never is. Take that entry out, and choose it again.', 'ics');
+    }
+
     public static function tooMany(int $most): self
     {
         return new self('too_much', sprintf('There are more than %d busy times in it. Save a calendar with less in it.', $most), 'ics');

@@ -25,6 +25,7 @@ final class RunDevices extends Command
     {
         do {
             AppServiceProvider::setClock();
+            AppServiceProvider::beat('devices');
             try {
                 $this->all($simulated, $current);
             } catch (\Throwable $thrown) {
