@@ -52,7 +52,7 @@ function sending(Tests\AppCase $test, int $minutes, float $celsius = 49.0): arra
     return [$pot['id'], $key, $batch];
 }
 
-function tend(Tests\AppCase $test, string $pot, string $what, ?string $with = null): Illuminate\Testing\TestResponse
+function tend(Tests\AppCase $test, string $pot, string $what, ?string $with = null, string $confirmed = ''): Illuminate\Testing\TestResponse
 {
-    return $test->atHouse('POST', "/stove/{$pot}/tend", ['what' => $what, 'with' => $with]);
+    return $test->atHouse('POST', "/stove/{$pot}/tend", ['what' => $what, 'with' => $with, 'confirmed' => $confirmed]);
 }

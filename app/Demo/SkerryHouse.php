@@ -368,7 +368,7 @@ final class SkerryHouse
         $batch = $this->begin('spruce-tips', ['sunflower'], '380', 'the shelter belt, May', ['method' => 'slow-cooker', 'school' => 'usual']);
         $this->done($batch, 'fill', 8, 8, 5);
         $this->at(8, 8, 40);
-        $session = ($this->warm)($this->cooker('round'), 'Low', [$batch->uid], 'rim', Probe::HAND, null, 1);
+        $session = ($this->warm)($this->cooker('round'), 'Low', [$batch->uid], 'rim', Probe::HAND, null, 1, null, 'it is for the morning only, and I am by');
         $eye = Probe::query()->where('kind', Probe::HAND)->firstOrFail();
         foreach ([[9, 15, 33], [9, 50, 46], [10, 40, 56], [11, 45, 63], [13, 0, 69], [14, 8, 74]] as [$hour, $minute, $celsius]) {
             $this->at(8, $hour, $minute);

@@ -91,6 +91,38 @@ final readonly class Pot
         return Air::boiling(Air::pressure($this->heightM));
     }
 
+    /** Water that goes at a warmth, kg/s: below the boil by evaporation, at it by what heat is left over. */
+    public function losesAt(float $celsius): float
+    {
+        $boil = $this->boilsAt();
+        $at = min($celsius, $boil);
+        $below = $this->openM2 > 0 ? Air::evaporation($this->openM2, $at, $this->airKPa()) : 0.0;
+        $left = $this->watts - $this->lossWPerK * ($boil - $this->roomC);
+
+        return $celsius < $boil - 1e-6 ? $below : max($below, $left / (Air::latentHeat($boil) * 1000));
+    }
+
+    /**
+     * Where it comes to rest with its water topped up, degrees C: what comes in goes to the room and with the steam,
+     * P = UA (T - T_room) + w(T) Y(T). Found by halving, for the right side only grows with T. Oil and water are then
+     * alike.
+     */
+    public function steady(): float
+    {
+        [$low, $high] = [$this->roomC, max($this->roomC, $this->boilsAt())];
+        $left = fn (float $t): float => $this->watts - $this->lossWPerK * ($t - $this->roomC)
+            - ($this->openM2 > 0 ? Air::evaporation($this->openM2, $t, $this->airKPa()) * Air::latentHeat($t) * 1000 : 0.0);
+        if ($left($high) >= 0) {
+            return $high;
+        }
+        for ($i = 0; $i < 60; $i++) {
+            $middle = ($low + $high) / 2;
+            $left($middle) > 0 ? $low = $middle : $high = $middle;
+        }
+
+        return ($low + $high) / 2;
+    }
+
     public function airKPa(): float
     {
         return Air::saturation($this->roomC) * $this->humidity;

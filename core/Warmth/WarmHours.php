@@ -9,12 +9,19 @@ namespace Kettle\Warmth;
  *
  * Between two readings the warmth is taken to go straight from one to the other; only the part inside the
  * band counts, each moment by 2^((T - target)/10), the common rule that ten degrees double the rate. A gap
- * longer than the reach is not counted as warm. Minutes over the ceiling and the peak are kept apart.
+ * longer than the reach is not counted as warm. Minutes over the ceiling and the peak are kept apart: a reading
+ * over it stands for half the time to each of its neighbours at the least, however far apart they are.
  */
 final class WarmHours
 {
     /** Seconds between readings past which nobody knows what the pot did. */
     public const REACH = 1800;
+
+    /** Somebody's own eye reads seldomer: as far as this a gap is bridged where readings come so, s. */
+    public const REACH_SELDOM = 7200;
+
+    /** A gap so many times the usual one is no gap between readings but one in them. */
+    private const TIMES_USUAL = 1.6;
 
     private const Q10 = 2.0;
 
@@ -23,6 +30,8 @@ final class WarmHours
     private float $plainHours = 0.0;
 
     private float $overSeconds = 0.0;
+
+    private float $seldomHours = 0.0;
 
     private float $gapSeconds = 0.0;
 
@@ -83,10 +92,20 @@ final class WarmHours
             if ($seconds <= 0) {
                 throw WarmthRefused::order();
             }
+            $over = $this->overSeconds;
+            $hours = $this->hours;
             if ($seconds > $this->reach) {
                 $this->gapSeconds += $seconds;
             } else {
                 $this->between($this->lastC, $celsius, $seconds, $this->lastWorth ?? exp($this->rate * ($this->lastC - $this->target)), $worth);
+                if ($seconds > self::REACH) {
+                    $this->seldomHours += $this->hours - $hours;
+                }
+            }
+            if ($this->lastC > $this->ceiling || $celsius > $this->ceiling) {
+                $share = min($seconds, $this->reach) / 2;
+                $least = ($this->lastC > $this->ceiling ? $share : 0.0) + ($celsius > $this->ceiling ? $share : 0.0);
+                $this->overSeconds = max($this->overSeconds, $over + $least);
             }
         } else {
             $this->from = $at;
@@ -104,7 +123,7 @@ final class WarmHours
     public function kept(): array
     {
         return [
-            'hours' => $this->hours, 'plain' => $this->plainHours, 'over_s' => $this->overSeconds, 'gap_s' => $this->gapSeconds,
+            'hours' => $this->hours, 'plain' => $this->plainHours, 'over_s' => $this->overSeconds, 'gap_s' => $this->gapSeconds, 'seldom' => $this->seldomHours,
             'peak' => $this->peak, 'from' => $this->from, 'last' => $this->last, 'last_c' => $this->lastC, 'count' => $this->count,
         ];
     }
@@ -122,6 +141,7 @@ final class WarmHours
         $hours->plainHours = $number('plain') ?? 0.0;
         $hours->overSeconds = $number('over_s') ?? 0.0;
         $hours->gapSeconds = $number('gap_s') ?? 0.0;
+        $hours->seldomHours = $number('seldom') ?? 0.0;
         $hours->peak = $number('peak');
         $hours->from = $number('from') === null ? null : (int) $number('from');
         $hours->last = $number('last') === null ? null : (int) $number('last');
@@ -149,6 +169,36 @@ final class WarmHours
         return $this->hours;
     }
 
+    /**
+     * What the hours may really have been: between readings that come seldom the pot may have been out of the band
+     * for half of the time, or warmer by a quarter. Our own bound, no source.
+     *
+     * @return array{low: float, high: float}
+     */
+    public function range(): array
+    {
+        return ['low' => $this->hours - $this->seldomHours / 2, 'high' => $this->hours + $this->seldomHours / 4];
+    }
+
+    /**
+     * How far a gap is bridged in a log, by how often its readings come: by their usual gap, s.
+     *
+     * @param  list<array{int, float}>  $readings in the order of their times
+     */
+    public static function reachOf(array $readings): int
+    {
+        $gaps = [];
+        for ($i = 1; $i < count($readings); $i++) {
+            $gaps[] = $readings[$i][0] - $readings[$i - 1][0];
+        }
+        if ($gaps === []) {
+            return self::REACH;
+        }
+        sort($gaps);
+
+        return (int) max(self::REACH, min(self::REACH_SELDOM, self::TIMES_USUAL * $gaps[intdiv(count($gaps), 2)]));
+    }
+
     /** Hours inside the band, each counted alike. */
     public function plainHours(): float
     {
@@ -157,7 +207,8 @@ final class WarmHours
 
     public function minutesOver(): float
     {
-        return $this->overSeconds / 60;
+        // One reading over the ceiling, and none beside it, is told as a minute.
+        return $this->peak !== null && $this->peak > $this->ceiling ? max(1.0, $this->overSeconds / 60) : $this->overSeconds / 60;
     }
 
     public function gapMinutes(): float

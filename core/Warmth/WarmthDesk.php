@@ -41,11 +41,12 @@ final readonly class WarmthDesk
             $readings[] = [self::moment(is_array($reading) ? $reading['at'] ?? null : null), self::number($reading, 'c', 'readings')];
         }
         $band = is_array($document['band'] ?? null) ? $document['band'] : [];
-        $hours = WarmHours::over($readings, Band::of(self::number($band, 'low', 'band'), self::number($band, 'target', 'band'), self::number($band, 'ceiling', 'band')));
+        $hours = WarmHours::over($readings, Band::of(self::number($band, 'low', 'band'), self::number($band, 'target', 'band'), self::number($band, 'ceiling', 'band')), WarmHours::reachOf($readings));
+        $range = $hours->range();
         $planned = is_numeric($document['planned_h'] ?? null) ? (float) $document['planned_h'] : null;
 
         return [
-            'warm_h' => round($hours->hours(), 4), 'in_band_h' => round($hours->plainHours(), 4), 'over_min' => round($hours->minutesOver(), 2),
+            'warm_h' => round($hours->hours(), 4), 'low_h' => round($range['low'], 4), 'high_h' => round($range['high'], 4), 'in_band_h' => round($hours->plainHours(), 4), 'over_min' => round($hours->minutesOver(), 2),
             'gap_min' => round($hours->gapMinutes(), 2), 'peak_c' => $hours->peak(), 'readings' => $hours->count(),
             'share' => $planned !== null && $planned > 0 ? round($hours->hours() / $planned, 4) : null,
             'says' => $this->says($hours),
@@ -90,10 +91,10 @@ final readonly class WarmthDesk
         return [
             'model' => 'Two lumps, water and jars, losing heat to the room and steam to the air. Coarse until the pot is learned from a warm-up.',
             'minutes_to_band' => $range(fn (PotRun $r): ?float => ($s = $r->reaches($low)) === null ? null : round($s / 60, 1)),
-            'settles_c' => $range(fn (PotRun $r): float => round($r->settles(), 2)),
+            'settles_c' => $range(fn (PotRun $r): float => round($r->pot->steady(), 2)),
             'peak_c' => $range(fn (PotRun $r): float => round($r->peak(), 2)),
             'passes_ceiling' => $range(fn (PotRun $r): bool => $r->peak() > $ceiling),
-            'water_lost_ml_per_h' => $range(fn (PotRun $r): float => round($r->waterLost() * 1000 / $hours, 1)),
+            'water_lost_ml_per_h' => $range(fn (PotRun $r): float => round($r->pot->losesAt($r->pot->steady()) * 3600 * 1000, 1)),
             'boils_at_c' => round($run->pot->boilsAt(), 2),
             'path' => array_values(array_map(
                 fn (array $point) => ['min' => round($point['s'] / 60), 'water_c' => round($point['water'], 2), 'oil_c' => round($point['oil'], 2), 'water_ml' => round($point['kg'] * 1000)],

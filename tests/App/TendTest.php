@@ -13,7 +13,7 @@ require_once __DIR__.'/../Pots.php';
 it('writes each thing done at the stove down, with who did it', function () {
     [$pot] = sending($this, 30);
     foreach ([['shaken', null], ['topped_up', '300 mL'], ['lid_on', null], ['lid_off', null], ['setting', 'Low'], ['pause', null], ['on', null], ['end', null]] as [$what, $with]) {
-        tend($this, $pot, $what, $with)->assertOk();
+        tend($this, $pot, $what, $with, $what === 'setting' ? 'only while I stand here' : '')->assertOk();
     }
     $done = $this->atHouse('GET', "/stove/{$pot}")->json('done');
     expect(array_reverse(array_column($done, 'text')))->toBe(['Jars in, switched to Warm', 'Shaken and wiped', 'Water topped up, 300 mL', 'Lid on', 'Lid off', 'Switched to Low', 'Switched off', 'On again, Low', 'All out, ended'])
@@ -170,4 +170,22 @@ it('learns no pot from a trial, from nothing, or from a pot that is gone', funct
     $this->atHouse('DELETE', "/cookers/{$pot['cooker']}")->assertOk();
     $this->atHouse('POST', "/stove/{$pot['id']}/learn")->assertStatus(422)->assertSee('no longer on the list');
     tend($this, $pot['id'], 'end')->assertOk();
+});
+
+it('switches nothing on that is foretold to pass its ceiling, unless somebody says why', function () {
+    $batch = warmBatch($this);
+    $cooker = collect($this->atHouse('GET', '/stove')->json('cookers'))->first(fn ($c) => in_array('slow-cooker', $c['methods'], true));
+    $asked = ['cooker' => $cooker['id'], 'setting' => 'High', 'batches' => [$batch->uid], 'watch' => 'hand'];
+    $outlook = $this->atHouse('POST', '/stove/outlook', $asked)->assertOk()->json();
+    expect(collect($outlook['warnings'])->firstWhere('id', 'too-warm')['rank'])->toBe('stop')->and($outlook['instead'])->toBe(['Warm']);
+    $refused = $this->atHouse('POST', '/stove', $asked)->assertStatus(422);
+    expect($refused->json('faults.0.field'))->toBe('confirmed')->and($refused->json('faults.0.reason'))->toBe('stop')->and($refused->json('faults.0.sentence'))->toContain('over the ceiling of 60 °C')->toContain('Take Warm instead');
+    $this->atHouse('POST', '/stove', [...$asked, 'confirmed' => '   '])->assertStatus(422);
+    $pot = $this->atHouse('POST', '/stove', [...$asked, 'confirmed' => 'I stand by it for half an hour'])->assertOk()->json('id');
+    $line = collect($this->atHouse('GET', "/batches/{$batch->uid}")->json('entries'))->first(fn (array $entry) => str_contains((string) $entry['note'], 'I stand by it'));
+    expect($line['note'])->toContain('foretold to reach')->toContain('60 °C');
+    // Set down and up again it is asked again.
+    tend($this, $pot, 'setting', 'Warm')->assertOk();
+    tend($this, $pot, 'setting', 'High')->assertStatus(422)->assertJsonPath('faults.0.reason', 'stop');
+    tend($this, $pot, 'setting', 'High', 'for ten minutes')->assertOk()->assertJsonPath('setting', 'High');
 });

@@ -422,3 +422,42 @@ it('refuses a place that is not on the earth', function (float $latitude, float 
     [0.0, 181.0],
     [NAN, 0.0],
 ]);
+
+// Worked by hand, of a band with its ceiling at 60 C; a reading stands for half the way to each neighbour at the least.
+it('tells every reading over the ceiling, however far apart they are', function (array $readings, float $minutes) {
+    $hours = Kettle\Warmth\WarmHours::over(array_map(fn (array $r) => [$r[0] * 60, (float) $r[1]], $readings), Kettle\Warmth\Band::of(43, 49, 60), 5400);
+    expect($hours->minutesOver())->toEqualWithDelta($minutes, 1e-6);
+})->with([
+    'a peak between two, a quarter of an hour each way' => [[[0, 50], [15, 61], [30, 50]], 15.0],
+    'alone, hours from any other: three quarters of an hour each way' => [[[0, 50], [300, 70], [600, 50]], 90.0],
+    'the only one there is' => [[[0, 70]], 1.0],
+    'all of an hour' => [[[0, 65], [30, 65], [60, 65]], 60.0],
+    'none' => [[[0, 60], [30, 60]], 0.0],
+]);
+
+it('gives an hourly cook her hours, with a wider range, and breaks where she stopped', function () {
+    $hourly = array_map(fn (int $i) => [$i * 3600, 49.0], range(0, 8));
+    $reach = Kettle\Warmth\WarmHours::reachOf($hourly);
+    $hours = Kettle\Warmth\WarmHours::over($hourly, Kettle\Warmth\Band::of(43, 49, 60), $reach);
+    expect($reach)->toBe(5760)->and($hours->hours())->toEqualWithDelta(8.0, 1e-9)->and($hours->range())->toBe(['low' => 4.0, 'high' => 10.0]);
+    $minutely = array_map(fn (int $i) => [$i * 60, 49.0], range(0, 60));
+    expect(Kettle\Warmth\WarmHours::reachOf($minutely))->toBe(1800);
+    $dense = Kettle\Warmth\WarmHours::over($minutely, Kettle\Warmth\Band::of(43, 49, 60));
+    expect($dense->range()['low'])->toBe($dense->hours());
+    // Two hours without a word in an hourly log are a gap.
+    $gap = [...$hourly, [8 * 3600 + 3 * 3600, 49.0]];
+    expect(Kettle\Warmth\WarmHours::over($gap, Kettle\Warmth\Band::of(43, 49, 60), Kettle\Warmth\WarmHours::reachOf($gap))->gapMinutes())->toBe(180.0);
+});
+
+it('settles where what comes in goes out, and not where the run ended', function () {
+    // A pot with no open water: P = UA (T - T_room), so 60 W over 1.5 W/K stand 40 degrees over the room.
+    $closed = Kettle\Warmth\Pot::of(['watts' => 60, 'loss_w_per_k' => 1.5, 'water_kg' => 3, 'open_m2' => 0, 'room_c' => 18]);
+    expect($closed->steady())->toEqualWithDelta(58.0, 1e-6);
+    $open = Kettle\Warmth\Pot::of(['watts' => 120, 'loss_w_per_k' => 1.6, 'water_kg' => 2.5, 'room_c' => 18]);
+    // Long enough after, the stepped pot stands there too.
+    expect(Kettle\Warmth\PotRun::of($open->with(['water_kg' => 40.0]), 200, 60.0, 600)->settles())->toEqualWithDelta($open->steady(), 0.6)
+        ->and(Kettle\Warmth\PotRun::of($open, 1)->settles())->toBeLessThan($open->steady() - 5);
+    $boiling = Kettle\Warmth\Pot::of(['watts' => 1500, 'loss_w_per_k' => 2, 'water_kg' => 3, 'room_c' => 18]);
+    // At the boil what is left over steams off: (1500 - 2 x 82) W over 2.257 MJ/kg, latent heat by IAPWS.
+    expect($boiling->steady())->toEqualWithDelta(100, 0.2)->and($boiling->losesAt(100) * 3600)->toEqualWithDelta((1500 - 2 * 82) / 2.257e6 * 3600, 0.03);
+});

@@ -37,7 +37,8 @@ function useTend(pot: View, done?: () => void) {
   return {
     write,
     path,
-    tend: (what: string, say?: string) => write.mutate({ path: `${path}/tend`, body: { what, with: say } }),
+    tend: (what: string, say?: string, confirmed?: string) =>
+      write.mutate({ path: `${path}/tend`, body: { what, with: say, confirmed } }),
   }
 }
 
@@ -47,6 +48,8 @@ function Warm({ pot, heard }: { pot: View; heard: boolean }) {
   const ended = pot.state === 'ended'
   const { write, path, tend } = useTend(pot)
   const [pouring, setPouring] = useState(false)
+  const [wanted, setWanted] = useState('')
+  const [because, setBecause] = useState('')
   const [ending, setEnding] = useState(false)
   const can = works && !ended && !write.isPending
   const shaken = () => tend('shaken')
@@ -143,13 +146,37 @@ function Warm({ pot, heard }: { pot: View; heard: boolean }) {
         ) : null}
         {pot.shake_text && pot.state === 'on' ? <p className="text-soft">Shake {pot.shake_text}.</p> : null}
         <Trouble problem={pouring ? null : write.error} />
+        {write.error?.about('confirmed') ? (
+          <form
+            className="flex flex-wrap items-end gap-3"
+            onSubmit={(event) => {
+              event.preventDefault()
+              tend('setting', wanted, because)
+            }}
+          >
+            <Field
+              label={`Set it to ${wanted} all the same, because`}
+              required
+              maxLength={500}
+              value={because}
+              onChange={(event) => setBecause(event.target.value)}
+            />
+            <Button type="submit">Set it so</Button>
+            <Button look="quiet" type="button" onClick={() => write.reset()}>
+              Leave it as it is
+            </Button>
+          </form>
+        ) : null}
         {works && !ended ? (
           <div className="grid grid-cols-2 items-end gap-4">
             <Select
               label="Set to"
               value={pot.setting}
               choices={pot.settings.map((each) => ({ id: each.name, name: `${each.name} (${each.text})` }))}
-              onChange={(event) => tend('setting', event.target.value)}
+              onChange={(event) => {
+                setWanted(event.target.value)
+                tend('setting', event.target.value)
+              }}
             />
             <label className="flex min-h-11 items-center gap-3">
               <input

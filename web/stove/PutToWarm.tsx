@@ -39,6 +39,7 @@ export function PutToWarm({ waiting, cookers, probes, chosen, setChosen }: Props
     watch?: string
     speed?: string
     water?: string
+    confirmed?: string
   }>({})
   const free = cookers.filter((each) => !each.in_use)
   const cooker = free.find((each) => each.id === (picked.cooker ?? first?.cooker)) ?? free[0]
@@ -70,7 +71,13 @@ export function PutToWarm({ waiting, cookers, probes, chosen, setChosen }: Props
             event.preventDefault()
             start.mutate({
               path: `/houses/${house}/stove`,
-              body: { ...asked, watch, speed: simulated ? Number(picked.speed ?? '1') : 1, water: picked.water },
+              body: {
+                ...asked,
+                watch,
+                speed: simulated ? Number(picked.speed ?? '1') : 1,
+                water: picked.water,
+                confirmed: picked.confirmed ?? '',
+              },
             })
           }}
         >
@@ -185,12 +192,39 @@ export function PutToWarm({ waiting, cookers, probes, chosen, setChosen }: Props
           )}
           <Trouble
             problem={
-              start.error && !['cooker', 'water', 'watch'].some((field) => start.error?.about(field))
+              start.error && !['cooker', 'water', 'watch', 'confirmed'].some((field) => start.error?.about(field))
                 ? start.error
                 : null
             }
           />
           <StoveCautions batches={batches} />
+          {outlook.data?.warnings.some((each) => each.id === 'too-warm') && !outlook.isError ? (
+            <section
+              aria-label="Before it is switched on"
+              className="border-warmth flex flex-col gap-3 border-l-8 pl-4"
+            >
+              <p>
+                <strong className="text-warmth">Stop. </strong>
+                {outlook.data.warnings.find((each) => each.id === 'too-warm')?.says}
+              </p>
+              {outlook.data.instead.length > 0 ? (
+                <div className="flex flex-wrap gap-3">
+                  {outlook.data.instead.map((name) => (
+                    <Button key={name} onClick={() => setPicked({ ...picked, setting: name, confirmed: '' })}>
+                      Take {name}
+                    </Button>
+                  ))}
+                </div>
+              ) : null}
+              <Field
+                label="Or switch it on all the same, because"
+                value={picked.confirmed ?? ''}
+                maxLength={500}
+                fault={start.error?.about('confirmed')}
+                onChange={put('confirmed')}
+              />
+            </section>
+          ) : null}
           <Button
             look="strong"
             type="submit"

@@ -8,6 +8,7 @@ use App\Http\Shapes\PotOutlook;
 use App\Http\Shapes\StoveAlarm;
 use App\Http\Shapes\WarmthChart;
 use App\Models\Batch;
+use App\Models\Cooker;
 use App\Words\StoveWords;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
@@ -38,11 +39,13 @@ final readonly class Outlook
         $said = $this->foretell($keep, $setting, $band, $hours, $pouredC);
         $path = $this->path($said);
         $widest = max(array_column($bath->jars, 'd'));
+        $warnings = $this->warnings($said, $bath, $band, $cooker->learned !== null);
 
         return new PotOutlook(
             bath: $this->words->bath($keep, $bath->fullMm),
             lines: $this->lines($said, $band),
-            warnings: $this->warnings($said, $bath, $band, $cooker->learned !== null),
+            warnings: $warnings,
+            instead: $said['passes_ceiling']['value'] ? $this->instead($cooker, $setting, $keep, $band, $hours, $pouredC) : [],
             stands_text: sprintf('%s in it; %s.', count($bath->jars) === 1 ? 'One jar stands' : count($bath->jars).' jars stand', ($most = Packing::most($bath->cooker, $widest, 12)) > count($bath->jars) ? "{$most} of the widest would" : 'there is room for no more'),
             pour_text: sprintf('Pour %s of water round them: %d mm high, %s.', AmountWriter::plain($bath->waterMl($bath->fullMm), Kind::Volume), (int) round($bath->fullMm), $bath->heldByFloating ? 'and no more, or a jar floats' : WaterBath::SCHOOLS[$school]),
             model: $said['model'],
@@ -93,7 +96,7 @@ final readonly class Outlook
         /** @var array{method: array{target_c: float|int|null, ceiling_c: float|int|null, hours: float|int}} $plan */
         $plan = $batches[0]->plan;
 
-        return [Band::about((float) ($plan['method']['target_c'] ?? 49), (float) ($plan['method']['ceiling_c'] ?? 60)), max(4.0, min(12.0, (float) $plan['method']['hours'] + 2))];
+        return [Band::about((float) ($plan['method']['target_c'] ?? 49), (float) ($plan['method']['ceiling_c'] ?? 60)), max(4.0, min(50.0, (float) $plan['method']['hours'] + 2))];
     }
 
     /**
@@ -115,6 +118,34 @@ final readonly class Outlook
             $line('Water lost an hour', 'water_lost_ml_per_h', $ml),
             new OutlookLine('The ceiling', $warmth($band->ceiling).($said['passes_ceiling']['value'] ? ' is passed' : ($said['passes_ceiling']['hotter'] ? ' may be passed' : ' is kept')), null),
         ];
+    }
+
+    /**
+     * Settings under which the ceiling is kept and the band is reached.
+     *
+     * @param  array<string, mixed>  $keep
+     * @return list<string>
+     */
+    public function instead(Cooker $cooker, string $setting, array $keep, Band $band, float $hours, ?float $pouredC): array
+    {
+        $instead = [];
+        foreach ($cooker->settings as $other) {
+            if ($other['name'] === $setting) {
+                continue;
+            }
+            $said = $this->foretell($keep, $other['name'], $band, $hours, $pouredC);
+            if (! $said['passes_ceiling']['value'] && $said['minutes_to_band']['value'] !== null) {
+                $instead[] = $other['name'];
+            }
+        }
+
+        return $instead;
+    }
+
+    /** Why a setting is not taken as it is; null where the ceiling is kept. */
+    public function stop(string $setting, float $settlesC, bool $passes, Band $band): ?string
+    {
+        return $passes ? sprintf('On %s it is foretold to reach %s, over the ceiling of %s.', $setting, $this->words->warmth($settlesC), $this->words->warmth($band->ceiling)) : null;
     }
 
     /**

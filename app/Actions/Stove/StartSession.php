@@ -34,11 +34,12 @@ final readonly class StartSession
      * @param  list<string>  $uids of batches
      * @param  string  $watch hand, or the id of a probe
      * @param  ?float  $pouredC warmth of the water poured in; the room's when null
+     * @param  string  $confirmed why it is switched on although it is foretold to pass the ceiling
      * @param  int  $speed 1, or how many times as fast as the clock a trial with a simulated probe goes
      *
      * @throws \Kettle\Reason\Refused
      */
-    public function __invoke(string $cookerUid, string $setting, array $uids, string $school, string $watch, ?string $water, int $speed, ?float $pouredC = null): StoveSession
+    public function __invoke(string $cookerUid, string $setting, array $uids, string $school, string $watch, ?string $water, int $speed, ?float $pouredC = null, string $confirmed = ''): StoveSession
     {
         $batches = $this->batches($uids, $speed > 1);
         $cooker = $this->setUp->cooker($cookerUid, $setting);
@@ -61,10 +62,16 @@ final readonly class StartSession
         }
 
         $setUp = $this->setUp->keep($cooker, $batches, $bath, $ml);
-        $said = $this->outlook->foretell($setUp, $setting, $band, min(14.0, max(array_map(fn (Batch $batch) => $this->hours($batch), $batches)) + 2), $pouredC);
+        $hours = min(50.0, max(array_map(fn (Batch $batch) => $this->hours($batch), $batches)) + 2);
+        $said = $this->outlook->foretell($setUp, $setting, $band, $hours, $pouredC);
+        $stop = $this->outlook->stop($setting, (float) $said['peak_c']['value'], $said['passes_ceiling']['value'] === true, $band);
+        if ($stop !== null && $speed === 1 && trim($confirmed) === '') {
+            $instead = $this->outlook->instead($cooker, $setting, $setUp, $band, $hours, $pouredC);
+            throw new CookerRefused('stop', $stop.' '.($instead === [] ? 'Switch it on and off by hand and stay by, or take another cooker' : 'Take '.implode(' or ', $instead).' instead').'; or say why you switch it on all the same, and that is kept.', 'confirmed');
+        }
         $setUp += ['poured_c' => $pouredC] + ['model' => $this->outlook->path($said), 'says' => $this->outlook->says($said, $band)];
 
-        return DB::transaction(function () use ($cooker, $setting, $batches, $probe, $band, $setUp, $ml, $speed): StoveSession {
+        return DB::transaction(function () use ($cooker, $setting, $batches, $probe, $band, $setUp, $ml, $speed, $stop, $confirmed): StoveSession {
             // Two people at once: the second sees what the first has begun.
             Cooker::query()->whereKey($cooker->id)->lockForUpdate()->first();
             if ($speed === 1 && StoveSession::query()->where('cooker_id', $cooker->id)->where('state', '!=', StoveSession::ENDED)->where('speed', 1)->exists()) {
@@ -84,10 +91,10 @@ final readonly class StartSession
                     'planned_h' => $this->hours($batch), 'had_h' => round($course->warmed->hours(), 3), 'in_at' => $now,
                 ]);
                 if ($speed === 1 && $course->warmed->onSince === null) {
-                    ($this->record)($batch, 'warm_on'.($course->warmed->nth() > 1 ? '-'.$course->warmed->nth() : ''), 'done', null, null);
+                    ($this->record)($batch, 'warm_on'.($course->warmed->nth() > 1 ? '-'.$course->warmed->nth() : ''), 'done', $stop === null ? null : $stop.' Switched on all the same: '.trim($confirmed), null);
                 }
             }
-            self::note($session, 'started', ['setting' => $setting]);
+            self::note($session, 'started', ['setting' => $setting] + ($stop === null ? [] : ['stop' => $stop, 'confirmed' => trim($confirmed)]));
             $speed === 1 && ($this->diary)('');
 
             return $session;

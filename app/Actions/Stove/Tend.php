@@ -22,19 +22,20 @@ final readonly class Tend
 {
     public const ACTS = ['pause', 'on', 'topped_up', 'shaken', 'setting', 'lid_on', 'lid_off', 'jar_out', 'end'];
 
-    public function __construct(private Kitchens $kitchens, private TakeReadings $readings, private History $history, private RecordTask $record, private PlanDiary $diary)
+    public function __construct(private Kitchens $kitchens, private TakeReadings $readings, private History $history, private RecordTask $record, private PlanDiary $diary, private SetUp $setUp, private Outlook $outlook)
     {
     }
 
     /**
      * @param  string  $what one of ACTS
      * @param  ?string  $with an amount, a setting, or the id of a batch, where one is wanted
+     * @param  string  $confirmed why a setting is taken that is foretold to pass the ceiling
      *
      * @throws Refused
      */
-    public function __invoke(StoveSession $session, string $what, ?string $with): void
+    public function __invoke(StoveSession $session, string $what, ?string $with, string $confirmed = ''): void
     {
-        DB::transaction(function () use ($session, $what, $with): void {
+        DB::transaction(function () use ($session, $what, $with, $confirmed): void {
             $locked = StoveSession::query()->whereKey($session->id)->lockForUpdate()->with(['probes.probe', 'jars.batch'])->firstOrFail();
             if ($locked->state === StoveSession::ENDED) {
                 throw new DiaryRefused('not_open', 'This is over: the jars are out. Start anew to go on.');
@@ -44,7 +45,7 @@ final readonly class Tend
                 'on' => $this->on($locked),
                 'topped_up' => $this->topUp($locked, $with),
                 'shaken' => $this->shaken($locked),
-                'setting' => $this->setting($locked, (string) $with),
+                'setting' => $this->setting($locked, (string) $with, trim($confirmed)),
                 'lid_on', 'lid_off' => $this->lid($locked, $what === 'lid_on'),
                 'jar_out' => $this->takeOut($locked, (string) $with),
                 default => $this->end($locked),
@@ -127,15 +128,22 @@ final readonly class Tend
         StartSession::note($session, 'shaken');
     }
 
-    private function setting(StoveSession $session, string $name): void
+    private function setting(StoveSession $session, string $name, string $confirmed): void
     {
         /** @var array{settings: list<array{name: string}>} $cooker */
         $cooker = $session->set_up['cooker'];
         if (! in_array($name, array_column($cooker['settings'], 'name'), true)) {
             throw new CookerRefused('unknown', sprintf('It has no setting “%s”.', mb_substr($name, 0, 40)), 'with');
         }
+        // Left so, it comes to rest there.
+        $steady = $this->setUp->pot($session->set_up, $name, (float) $session->filled_ml / 1000)->steady();
+        $band = $session->core();
+        $stop = $session->speed === 1 ? $this->outlook->stop($name, $steady, $steady > $band->ceiling, $band) : null;
+        if ($stop !== null && $confirmed === '') {
+            throw new CookerRefused('stop', $stop.' Say why you set it so all the same, and that is kept; or leave it as it is.', 'confirmed');
+        }
         $session->setting = $name;
-        StartSession::note($session, 'setting', ['setting' => $name]);
+        StartSession::note($session, 'setting', ['setting' => $name] + ($stop === null ? [] : ['stop' => $stop, 'confirmed' => $confirmed]));
     }
 
     private function lid(StoveSession $session, bool $on): void

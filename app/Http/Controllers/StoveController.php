@@ -67,6 +67,7 @@ final class StoveController extends Controller
         return $this->pot($start(
             $form->string('cooker')->toString(), $form->string('setting')->toString(), $this->texts($form->input('batches')), $form->string('school')->toString() ?: 'rim',
             $form->string('watch')->toString(), is_string($water) ? $water : null, max(1, $form->integer('speed')), $this->poured($form->input('poured')),
+            $form->string('confirmed')->toString(),
         ));
     }
 
@@ -74,7 +75,7 @@ final class StoveController extends Controller
     public function tend(Requests\TendPot $form, StoveSession $session, Tend $tend): JsonResponse
     {
         $with = $form->input('with');
-        $tend($session, $form->string('what')->toString(), is_string($with) ? $with : null);
+        $tend($session, $form->string('what')->toString(), is_string($with) ? $with : null, $form->string('confirmed')->toString());
 
         return $this->pot($session);
     }

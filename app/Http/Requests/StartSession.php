@@ -14,6 +14,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'poured', type: 'string'),
     new OA\Property(property: 'water', type: 'string'),
     new OA\Property(property: 'speed', type: 'integer'),
+    new OA\Property(property: 'confirmed', type: 'string', description: 'Why it is switched on although it is foretold to pass the ceiling.'),
 ])]
 final class StartSession extends Form
 {
@@ -28,6 +29,7 @@ final class StartSession extends Form
             'school' => ['sometimes', 'nullable', 'in:rim,quarter'],
             'poured' => ['sometimes', 'nullable', 'in:cold,hand-hot'],
             'water' => ['sometimes', 'nullable', 'string', 'max:40'],
+            'confirmed' => ['sometimes', 'nullable', 'string', 'max:500'],
             'speed' => ['sometimes', 'nullable', 'integer', 'in:1,10,60,300'],
         ];
     }

@@ -8,6 +8,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'TendPot', required: ['what'], properties: [
     new OA\Property(property: 'what', type: 'string'),
     new OA\Property(property: 'with', type: 'string'),
+    new OA\Property(property: 'confirmed', type: 'string', description: 'Why a setting is taken that is foretold to pass the ceiling.'),
 ])]
 final class TendPot extends Form
 {
@@ -15,6 +16,7 @@ final class TendPot extends Form
     {
         return [
             'what' => ['required', 'in:'.implode(',', \App\Actions\Stove\Tend::ACTS)],
+            'confirmed' => ['sometimes', 'nullable', 'string', 'max:500'],
             'with' => ['sometimes', 'nullable', 'string', 'max:60'],
         ];
     }

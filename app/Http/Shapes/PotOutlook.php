@@ -11,6 +11,7 @@ final readonly class PotOutlook
     /**
      * @param  list<OutlookLine>  $lines
      * @param  list<StoveAlarm>  $warnings
+     * @param  list<string>  $instead settings that keep under the ceiling, where this one does not
      */
     public function __construct(
         #[OA\Property]
@@ -19,6 +20,8 @@ final readonly class PotOutlook
         public array $lines,
         #[OA\Property(type: 'array', items: new OA\Items(ref: StoveAlarm::class))]
         public array $warnings,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $instead,
         #[OA\Property]
         public string $stands_text,
         #[OA\Property]
