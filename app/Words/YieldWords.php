@@ -19,6 +19,9 @@ use Kettle\Recipe\Bench;
 /** What the house has learned of the oil its herbs keep. */
 final readonly class YieldWords
 {
+    /** The last batches of a form that a batch is set against. */
+    private const OF = 200;
+
     public function __construct(private Tables $tables, private Kitchens $kitchens, private Bench $bench)
     {
     }
@@ -61,11 +64,10 @@ final readonly class YieldWords
             return false;
         }
         $prior = Uptake::by($mine->way, $this->tables)->mlPerGram;
-        $others = $this->kitchens->seen($mine->form, $mine->way)->without($mine->uptake, $mine->variance);
-
         $spread = UptakeSpread::of($this->tables);
+        $all = array_map(fn (mixed $uptake) => (float) $uptake, array_values(BatchYield::query()->where('form', $mine->form)->where('way', $mine->way)->orderByDesc('id')->limit(self::OF)->pluck('uptake')->all()));
 
-        return $spread->isOdd(UptakeSpread::distance($mine->uptake, $mine->variance, $others->posterior($prior, $spread)));
+        return $spread->isOdd($spread->apart($mine->uptake, $mine->variance, $all, $prior));
     }
 
     /** @param  array<BatchYield>  $rows */

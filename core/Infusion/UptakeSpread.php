@@ -9,6 +9,12 @@ use Kettle\Material\Tables;
 /** How much the oil left in herb varies, mL/g: from house to house, from batch to batch, and by measuring. */
 final readonly class UptakeSpread
 {
+    /** Batches of which a median says something. */
+    private const ENOUGH = 4;
+
+    /** A normal's standard deviation in median absolute deviations. */
+    private const NORMAL = 1.4826;
+
     /**
      * @param  float  $measuring of the oil poured and got, as a share of it
      * @param  float  $oddFrom standard deviations from the house's others
@@ -37,13 +43,41 @@ final readonly class UptakeSpread
     }
 
     /**
-     * How far one batch lies from what the others say, in standard deviations.
+     * How far one batch lies from the house's usual, in standard deviations, by the median of its batches and their
+     * median absolute deviation (1.4826 of it is a normal's standard deviation): one spill moves neither, and so
+     * accuses no good batch. Of fewer than four batches the trade's own figure is the usual.
      *
-     * @param  array{mean: float, sd: float}  $others
+     * @param  list<float>  $all of the house, this one among them
+     * @param  float  $prior mL left in each gram, as the trade has it
      */
-    public static function distance(float $uptake, float $variance, array $others): float
+    public function apart(float $uptake, float $variance, array $all, float $prior): float
     {
-        return ($uptake - $others['mean']) / sqrt($others['sd'] ** 2 + $variance);
+        [$middle, $scatter] = $this->middle($all, $prior);
+
+        return ($uptake - $middle) / sqrt($scatter ** 2 + $variance);
+    }
+
+    /**
+     * @param  list<float>  $all
+     * @return array{float, float} the usual, and how far batches lie from it beyond what measuring does
+     */
+    public function middle(array $all, float $prior): array
+    {
+        if (count($all) < self::ENOUGH) {
+            return [$prior, $this->house];
+        }
+        $middle = self::median($all);
+
+        return [$middle, self::NORMAL * self::median(array_map(fn (float $each) => abs($each - $middle), $all))];
+    }
+
+    /** @param  non-empty-list<float>  $values */
+    private static function median(array $values): float
+    {
+        sort($values);
+        $half = intdiv(count($values), 2);
+
+        return count($values) % 2 === 1 ? $values[$half] : ($values[$half - 1] + $values[$half]) / 2;
     }
 
     /** Whether that is further than is usual. */

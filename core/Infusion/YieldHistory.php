@@ -43,9 +43,10 @@ final readonly class YieldHistory
         $seen = $before;
         $steps = $odd = [];
         $from = count($observed) - self::SHOWN;
+        // Of all of them, so that an odd one neither hides itself nor accuses another.
+        [$middle, $scatter] = $spread->middle(array_column($observed, 1), $prior->mlPerGram);
         foreach ($observed as $i => [$id, $uptake, $variance]) {
-            // Set against all the others, so that an odd one does not hide itself.
-            $distance = UptakeSpread::distance($uptake, $variance, $all->without($uptake, $variance)->posterior($prior->mlPerGram, $spread));
+            $distance = ($uptake - $middle) / sqrt($scatter ** 2 + $variance);
             $seen = $seen->with($uptake, $variance);
             if ($isOdd = $spread->isOdd($distance)) {
                 $odd[] = $id;

@@ -11,6 +11,9 @@ final readonly class AmountWriter
 {
     private const FRACTIONS = ['' => 0.0, '¼' => 0.25, '⅓' => 1 / 3, '½' => 0.5, '⅔' => 2 / 3, '¾' => 0.75];
 
+    /** Further than this from the truth nothing is shown in a kitchen measure, per cent. */
+    private const MOST_OFF = 5.0;
+
     public function __construct(private Custom $custom = Custom::Us)
     {
     }
@@ -22,15 +25,15 @@ final readonly class AmountWriter
             Kind::Mass => match (true) {
                 abs($value) >= 1000 => self::trim($value / 1000, 2).' kg',
                 abs($value) < 10 => self::trim($value, 1).' g',
-                default => round($value).' g',
+                default => (int) round($value).' g',
             },
             Kind::Volume => match (true) {
                 abs($value) >= 1000 => self::trim($value / 1000, 2).' L',
                 abs($value) < 10 => self::trim($value, 1).' mL',
-                default => round($value).' mL',
+                default => (int) round($value).' mL',
             },
-            Kind::Length => round($value).' mm',
-            Kind::Temperature => round($value).' °C',
+            Kind::Length => (int) round($value).' mm',
+            Kind::Temperature => (int) round($value).' °C',
             Kind::Time => self::span($value),
         };
     }
@@ -39,7 +42,7 @@ final readonly class AmountWriter
     public static function span(float $hours): string
     {
         return match (true) {
-            $hours < 1 => round($hours * 60).' min',
+            $hours < 1 => (int) round($hours * 60).' min',
             $hours < 96 => self::trim($hours, 1).' h',
             fmod($hours, 168.0) < 1e-9 => self::trim($hours / 168, 0).' weeks',
             default => self::trim($hours / 24, 0).' days',
@@ -60,7 +63,13 @@ final readonly class AmountWriter
             default => [self::plain($value, $kind), $value],
         };
 
-        return ['text' => $text, 'rounding_percent' => $value > 0 ? round(($shown - $value) / $value * 100, 1) : 0.0];
+        $off = $value > 0 ? ($shown - $value) / $value * 100 : 0.0;
+        // A spoon or an ounce that is so far out is no help: what a scale or a small jug shows is.
+        if (abs($off) > self::MOST_OFF) {
+            return ['text' => self::trim($value, $value < 1 ? 2 : 1).($kind === Kind::Mass ? ' g' : ' mL'), 'rounding_percent' => 0.0];
+        }
+
+        return ['text' => $text, 'rounding_percent' => round($off, 1)];
     }
 
     /** A volume in US fluid ounces to one place, as net contents are stated: "1.7 fl oz". */
@@ -172,7 +181,9 @@ final readonly class AmountWriter
 
     private static function trim(float $value, int $places): string
     {
-        $text = number_format($value, $places, '.', '');
+        $text = number_format($value + 0.0, $places, '.', '');
+        // Next to nothing below nothing is nothing.
+        $text = preg_match('/^-0(\.0*)?$/', $text) === 1 ? substr($text, 1) : $text;
 
         return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
     }

@@ -67,6 +67,12 @@ final readonly class Ratio
         return self::of((float) $m[2] / $herb, $by);
     }
 
+    /** The same convention with other parts of oil. */
+    public function parts(float $parts): self
+    {
+        return self::of($parts, $this->by);
+    }
+
     /** Oil for each gram of herb, mL, in this convention. */
     public function mlPerGram(Density $oil, Density $looseHerb): float
     {

@@ -311,6 +311,31 @@ final readonly class Amounts
         throw WishRefused::from(JarRefused::noneHolds($need, $sizes[count($sizes) - 1])->about('jar'));
     }
 
+    /**
+     * The first whole ratio leaner than one under which the herb is covered as deep as is wanted, for what was really
+     * given: found by reckoning each. Null where none does.
+     */
+    public static function covering(Wish $wish, Kitchen $kitchen, Ratio $ratio): ?Ratio
+    {
+        if ($wish->seekingCover) {
+            return null;
+        }
+        $uptake = $kitchen->uptake($wish->mix, $wish->way);
+        for ($parts = floor($ratio->parts) + 1; $parts <= Ratio::LEANEST; $parts++) {
+            $leaner = $ratio->parts($parts);
+            try {
+                $found = self::solve($wish->leaner($leaner), $kitchen, $uptake);
+            } catch (WishRefused|Refused) {
+                continue;
+            }
+            if ($found->levels->coverMm() >= self::COVER_MM - 0.5 && $found->levels->headspaceMm() >= $wish->method->headspaceMm - 0.5) {
+                return $leaner;
+            }
+        }
+
+        return null;
+    }
+
     /** @throws WishRefused when a jar overflows or the herb stands out of the oil */
     private static function check(Wish $wish, Kitchen $kitchen, Jar $jar, int $jars, float $herbG, float $oilMl, Ratio $ratio): Levels
     {
@@ -323,9 +348,9 @@ final readonly class Amounts
             );
         }
         if ($levels->coverMm() <= 0) {
-            $would = Levels::ratioThatCovers($jar, $wish->mix, self::COVER_MM, $wish->method->headspaceMm, $wish->perGramAsItLies());
+            $would = self::covering($wish, $kitchen, $ratio);
             throw WishRefused::withWays(
-                JarRefused::herbStandsOut($ratio->text(), $levels->levelMm, $levels->bedMm, $would)->about('ratio'), WaysOut::ofStandingOut($wish, $would),
+                JarRefused::herbStandsOut($ratio->text(), $levels->levelMm, $levels->bedMm, $would?->text())->about('ratio'), WaysOut::ofStandingOut($wish, $would),
             );
         }
 

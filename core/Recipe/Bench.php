@@ -84,13 +84,30 @@ final class Bench
     /** @return array<string, mixed> docs/formats/plan.schema.json */
     public function document(Plan $plan, Kitchen $kitchen): array
     {
-        return (new PlanDocument($this->wording(), $kitchen))->of($plan);
+        return self::inDegrees((new PlanDocument($this->wording(), $kitchen))->of($plan), $kitchen);
+    }
+
+    /**
+     * @template T of array<mixed>
+     *
+     * @param  T  $document
+     * @return T with every warmth in its words as this cook reads it
+     */
+    private static function inDegrees(array $document, Kitchen $kitchen): array
+    {
+        if ($kitchen->fahrenheit) {
+            array_walk_recursive($document, function (mixed &$value) use ($kitchen): void {
+                $value = is_string($value) ? $kitchen->inDegrees($value) : $value;
+            });
+        }
+
+        return $document;
     }
 
     /** @return array<string, mixed> the document with every method set beside the one wished for */
     public function answer(Plan $plan, Kitchen $kitchen): array
     {
-        return $this->document($plan, $kitchen) + ['methods' => (new Comparison($this->tables, $this->methods, $kitchen, $this->rules()))->of($plan->wish)];
+        return $this->document($plan, $kitchen) + ['methods' => self::inDegrees((new Comparison($this->tables, $this->methods, $kitchen, $this->rules()))->of($plan->wish), $kitchen)];
     }
 
     /**

@@ -95,8 +95,21 @@ final readonly class Kitchen
     public function warmth(float $celsius): string
     {
         return $this->fahrenheit
-            ? round(Unit::make('°F')->fromBase($celsius)).' °F'
+            ? (int) round(Unit::make('°F')->fromBase($celsius)).' °F'
             : AmountWriter::plain($celsius, Kind::Temperature);
+    }
+
+    /** Words with their degrees as this cook reads them: "49 to 60 °C" is "120 to 140 °F". */
+    public function inDegrees(string $words): string
+    {
+        return ! $this->fahrenheit || ! str_contains($words, '°C') ? $words : (string) preg_replace_callback(
+            '/(-?\d+(?:\.\d+)?)(?:(\s*(?:to|–|-)\s*)(-?\d+(?:\.\d+)?))?\s*°C/u',
+            function (array $m): string {
+                $f = fn (string $celsius): string => (string) (int) round(Unit::make('°F')->fromBase((float) $celsius));
+
+                return $f($m[1]).(($m[3] ?? '') === '' ? '' : $m[2].$f($m[3])).' °F';
+            }, $words,
+        );
     }
 
     /** @return list<Jar> smallest first */

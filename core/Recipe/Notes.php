@@ -9,7 +9,6 @@ use Kettle\Caution\Cautions;
 use Kettle\Caution\ColdKept;
 use Kettle\Caution\Facts;
 use Kettle\Keeping\Keeping;
-use Kettle\Vessel\Levels;
 
 /** What to watch for in a plan: of its jar, days and oils, and the cautions; stop before care before note, with ways out where there are some. */
 final class Notes
@@ -69,7 +68,7 @@ final class Notes
         $cover = $amounts->levels->coverMm();
         $wanted = $wish->byJar->coverMm ?? Amounts::COVER_MM;
         if ($cover < $wanted - 0.5) {
-            $would = Levels::ratioThatCovers($amounts->jar, $wish->mix, Amounts::COVER_MM, $wish->method->headspaceMm, $wish->perGramAsItLies());
+            $would = $wish->byJar === null ? Amounts::covering($wish, $kitchen, $amounts->ratio) : null;
             $notes[] = self::note('cover', 'care', sprintf(
                 'Only %d mm of oil over the herb; %d mm is wanted, for herb that sticks out moulds. Press it under and look after an hour and a day.', (int) floor($cover), (int) $wanted,
             ), WaysOut::ofStandingOut($wish, $would));

@@ -35,7 +35,7 @@ final readonly class PlanDocument
             'name' => $plan->name(),
             'sentence' => $plan->sentence,
             'sentence_text' => $plan->sentenceText(),
-            'figures' => array_map($this->figure(...), $plan->figures),
+            'figures' => $this->asTyped(array_map($this->figure(...), $plan->figures), $wish),
             'herb' => self::herb($wish->mix->first(), 1.0) + ['mix' => $wish->mix->name()],
             'herbs' => array_map(fn (int $i, float $share) => self::herb($wish->mix->parts[$i], $share), array_keys($wish->mix->shares()), $wish->mix->shares()),
             'oils' => array_map(fn (array $oil) => [
@@ -77,6 +77,23 @@ final readonly class PlanDocument
             'steps' => Steps::of($plan, $this->kitchen),
             'notes' => $plan->notes,
         ];
+    }
+
+    /**
+     * What was given in spoons or cups is said so beside what it weighs.
+     *
+     * @param  array<string, array<string, mixed>>  $figures
+     * @return array<string, array<string, mixed>>
+     */
+    private function asTyped(array $figures, Wish $wish): array
+    {
+        foreach (['herb_mass' => $wish->herb, 'oil_volume' => $wish->oil] as $id => $amount) {
+            if ($amount !== null && $amount->throughDensity && isset($figures[$id])) {
+                $figures[$id]['kitchen'] = ['text' => $amount->typed, 'rounding_percent' => 0.0];
+            }
+        }
+
+        return $figures;
     }
 
     /** @return array<string, mixed> */

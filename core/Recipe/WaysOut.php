@@ -12,6 +12,7 @@ use Kettle\Material\Carrier;
 use Kettle\Material\HerbPart;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
+use Kettle\Measure\Ratio;
 use Kettle\Reason\Wording;
 use Kettle\Stores\Taking;
 use Kettle\Vessel\Jar;
@@ -55,12 +56,12 @@ final class WaysOut
     }
 
     /** @return list<Way> */
-    public static function ofStandingOut(Wish $wish, ?float $would): array
+    public static function ofStandingOut(Wish $wish, ?Ratio $would): array
     {
         $ways = [];
         if ($would !== null) {
             $ways[] = new Way('leaner', sprintf(
-                'Take 1:%s, which covers it%s.', Wording::number($would), self::outgrowsItsJar($wish) ? ', in a jar that holds it' : '',
+                'Take %s, which covers it%s.', $would->text(), self::outgrowsItsJar($wish) ? ', in a jar that holds it' : '',
             ), self::leaner($wish, $would));
         }
 
@@ -162,9 +163,9 @@ final class WaysOut
     }
 
     /** @return array<string, mixed> the change that takes a leaner ratio */
-    public static function leaner(Wish $wish, float $would): array
+    public static function leaner(Wish $wish, Ratio $would): array
     {
-        $change = ['ratio' => '1:'.Wording::number($would)];
+        $change = ['ratio' => $would->text()];
 
         // With herb and oil both given the oil must give way; more oil on the same herb may want another jar.
         return $change + ($wish->herb !== null && $wish->oil !== null ? ['oil_amount' => null] : []) + (self::outgrowsItsJar($wish) ? ['jar' => null, 'jars' => null] : []);

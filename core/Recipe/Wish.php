@@ -38,6 +38,7 @@ final readonly class Wish
      * @param  bool  $spirit whether the herb is moistened with spirit first
      * @param  string  $keptAs of ColdKept::KEPT, as it was wished
      * @param  ?float  $shakeEveryH how often a jar on the shelf is shaken, where the cook said
+     * @param  bool  $seekingCover whether it is tried only to see if its ratio covers the herb
      */
     public function __construct(
         public HerbMix $mix,
@@ -62,6 +63,7 @@ final readonly class Wish
         public bool $spirit = false,
         public ?float $shakeEveryH = null,
         private string $keptAs = ColdKept::SHELF,
+        public bool $seekingCover = false,
     ) {
     }
 
@@ -110,6 +112,12 @@ final readonly class Wish
     public function by(Method $method, School $school): self
     {
         return $this->like(['method' => $method, 'school' => $school, ...($method->heated ? ['shakeEveryH' => null] : [])]);
+    }
+
+    /** The same wish with a leaner ratio, as WaysOut::leaner takes it, to see whether it covers. */
+    public function leaner(Ratio $ratio): self
+    {
+        return $this->like(['ratio' => $ratio, 'seekingCover' => true, ...($this->herb !== null && $this->oil !== null ? ['oil' => null] : []), ...($this->herb !== null && $this->jar !== null ? ['jar' => null, 'jars' => null] : [])]);
     }
 
     /** The same wish in another oil. */

@@ -7,7 +7,6 @@ namespace Kettle\Vessel;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Reason\Refused;
-use Kettle\Reason\Wording;
 
 /** A jar that cannot be, or cannot hold what is asked of it. */
 final class JarRefused extends Refused
@@ -49,12 +48,12 @@ final class JarRefused extends Refused
         ));
     }
 
-    public static function herbStandsOut(string $ratio, float $levelMm, float $bedMm, ?float $wouldCover): self
+    public static function herbStandsOut(string $ratio, float $levelMm, float $bedMm, ?string $wouldCover): self
     {
         return new self('herb_stands_out', sprintf(
             'At %s the oil stands at %s and the herb bed at %s: the herb would stick out and mould. %s',
             $ratio, AmountWriter::plain($levelMm, Kind::Length), AmountWriter::plain($bedMm, Kind::Length),
-            $wouldCover === null ? 'No ratio up to 1:30 would cover it in this jar; take a larger one.' : '1:'.Wording::number($wouldCover).' would cover it.',
+            $wouldCover === null ? 'No ratio up to 1:60 would cover it so; take another jar.' : $wouldCover.' would cover it.',
         ));
     }
 

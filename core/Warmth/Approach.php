@@ -15,6 +15,9 @@ final readonly class Approach
 {
     public const LEAST_LOOKS = 4;
 
+    /** An error over so much of the figure says that the figure is not known. */
+    private const KNOWN = 0.5;
+
     private function __construct(
         public float $max,
         public float $rate,
@@ -67,7 +70,8 @@ final readonly class Approach
         $rate = exp(($a + $b) / 2);
         $max = self::bestMax($looks, $rate);
         [$maxError, $rateError] = self::errors($looks, $max, $rate);
-        if (! is_finite($maxError) || ! is_finite($rateError)) {
+        // An end or a rate that is known to half of itself and no better is not known; nor is one of looks that fall.
+        if (! is_finite($maxError) || ! is_finite($rateError) || $maxError > self::KNOWN * abs($max) || $rateError > self::KNOWN * $rate || self::slope($looks) <= 0) {
             throw WarmthRefused::noEnd();
         }
         $last = $looks[count($looks) - 1];
@@ -93,6 +97,19 @@ final readonly class Approach
         $left = exp(-$this->rate * $this->lastAt);
 
         return [$left, $left * $this->lastAt * $this->rateError];
+    }
+
+    /**
+     * Of a straight line through the looks: whether they rise at all.
+     *
+     * @param  list<array{float, float}>  $looks
+     */
+    private static function slope(array $looks): float
+    {
+        $t = array_sum(array_column($looks, 0)) / count($looks);
+        $y = array_sum(array_column($looks, 1)) / count($looks);
+
+        return array_sum(array_map(fn (array $look) => ($look[0] - $t) * ($look[1] - $y), $looks));
     }
 
     /** @param  list<array{float, float}>  $looks */

@@ -56,7 +56,7 @@ final class WarmthRefused extends Refused
 
     public static function noEnd(): self
     {
-        return new self('no_end', 'What was seen does not bend towards an end yet. Go on looking.', 'looks');
+        return new self('no_end', 'Too few looks, or too straight a line, to say where it ends. Go on looking.', 'looks');
     }
 
     public static function place(): self

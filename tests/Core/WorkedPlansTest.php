@@ -15,12 +15,31 @@ function workedPlans(): array
     return $cases;
 }
 
+/**
+ * A leaner ratio is offered, it is leaner than what there is, and taken it covers by an inch.
+ *
+ * @param  list<array{id: string, change: array<string, mixed>}>  $ways
+ */
+function coversWhenTaken(array $wish, array $ways, float $was): void
+{
+    $leaner = array_values(array_filter($ways, fn (array $way) => $way['id'] === 'leaner'));
+    expect($leaner)->toHaveCount(1);
+    $taken = Support::bench()->plan(Kettle\Recipe\Way::taken($wish, $leaner[0]['change']), Support::kitchen());
+    expect($taken->amounts->levels->coverMm())->toBeGreaterThanOrEqual(24.5)->and($taken->amounts->ratio->parts)->toBeGreaterThan($was);
+}
+
 it('plans or refuses as was worked by hand', function (array $case) {
-    $known = ['case', 'wish', 'house', 'faults', 'ways', 'notes', 'not_notes', 'plan', 'figures', 'warm_minutes', 'filled', 'steps'];
+    $known = ['case', 'wish', 'house', 'faults', 'ways', 'notes', 'not_notes', 'plan', 'figures', 'warm_minutes', 'filled', 'steps', 'covers'];
     expect(array_diff(array_keys($case), $known))->toBe([])->and(count($case))->toBeGreaterThan(2);
     try {
         $plan = Support::bench()->plan($case['wish'], Support::kitchen($case['house'] ?? []));
+        isset($case['covers']) && coversWhenTaken($case['wish'], array_merge([], ...array_column($plan->notes, 'ways')), $plan->amounts->ratio->parts);
     } catch (WishRefused $refused) {
+        if (isset($case['covers'])) {
+            coversWhenTaken($case['wish'], $refused->faults[0]['ways'] ?? [], 0.0);
+
+            return;
+        }
         expect(array_map(fn (array $fault) => $fault['field'].': '.$fault['reason'], $refused->faults))->toBe($case['faults'] ?? [], $refused->getMessage());
         isset($case['ways']) && expect(array_column($refused->faults[0]['ways'] ?? [], 'id'))->toBe($case['ways']);
 
