@@ -20,6 +20,9 @@ final readonly class Timetable
     /** Weighing, packing and pouring before any warmth, minutes. */
     public const FILLING_MINUTES = 30;
 
+    /** Before a pan or a double boiler is warm, minutes: from memory, coarse. */
+    public const WARM_UP_MINUTES = 25;
+
     /** Before an oil is cool enough to be strained, minutes: common practice, no source. */
     public const COOLING_MINUTES = 30;
 
@@ -76,7 +79,8 @@ final readonly class Timetable
      */
     private static function inOneGo(Method $method, float $hours, \DateTimeImmutable $beginAt, \DateTimeImmutable $fillAt, Presence $presence, Warmed $warmed, array $slots, float $coldWithinH, bool $filled): self
     {
-        $minutes = max(1, (int) round($hours * 60));
+        // Until it is warm the hours run as well.
+        $minutes = self::WARM_UP_MINUTES + max(1, (int) round($hours * 60));
         if (! $filled) {
             $whole = self::FILLING_MINUTES + $minutes + self::COOLING_MINUTES + Step::Strain->minutes();
             $from = $slots === [] ? $fillAt : max($fillAt, Later::minutes($slots[0]['from'], -self::FILLING_MINUTES));
@@ -85,7 +89,7 @@ final readonly class Timetable
             $beginAt = $beginAt == $fillAt ? $fillAt : min($beginAt, $fillAt);
         }
         $sessions = array_map(fn (array $past) => ['from' => $past['from'], 'to' => $past['to']], $warmed->sessions);
-        $left = (int) round($warmed->left($hours) * 60);
+        $left = (int) round($warmed->left($hours) * 60) + ($warmed->onSince === null && $sessions === [] ? self::WARM_UP_MINUTES : 0);
         $over = $sessions === [] ? null : $sessions[count($sessions) - 1]['to'];
         if ($left > 0 || $sessions === []) {
             $on = $warmed->onSince ?? max($over ?? $fillAt, Later::minutes($fillAt, self::FILLING_MINUTES));

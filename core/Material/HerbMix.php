@@ -130,8 +130,8 @@ final readonly class HerbMix
     }
 
     /**
-     * The trade's ratio to begin with: the first of 1:5, 1:7 and 1:9 under which the settled bed stays a
-     * tenth below the oil, or 1:9 where none does. Wet herb is bulky for what is in it, and moulds where
+     * The trade's ratio to begin with: the first of 1:5, 1:7, 1:9 and on from there under which the settled bed stays a
+     * tenth below the oil. Wet herb is bulky for what is in it, and moulds where
      * it stands out: the leanest whole ratio, 1:5 at the least, that leaves a pint jar its 25 mm of cover.
      *
      * @param  float  $perGram how many of the ratio's grams each gram as it lies counts for
@@ -141,13 +141,13 @@ final readonly class HerbMix
         if ($this->state->isWet()) {
             return max(5.0, min(30.0, ceil((self::WET_MARGIN * $this->settledMlPerG - $this->ownMlPerG) / $perGram)));
         }
-        foreach ([5.0, 7.0] as $parts) {
+        foreach ([5.0, 7.0, ...range(9.0, 29.0)] as $parts) {
             if ($parts * $perGram + $this->ownMlPerG > 1.1 * $this->settledMlPerG) {
-                return $parts;
+                return (float) $parts;
             }
         }
 
-        return 9.0;
+        return 30.0;
     }
 
     /** @param  \Closure(HerbPart): bool  $which */

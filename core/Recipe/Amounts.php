@@ -263,6 +263,7 @@ final readonly class Amounts
         }
         $parts = $wish->mix->usualParts($wish->perGramAsItLies());
         $why = match (true) {
+            $parts > 9.0 && ! $wish->mix->state->isWet() => 'even at 1:9 its bed would stand almost out of the oil, and this covers it.',
             $parts === 5.0 => 'the weighed standard.',
             $parts === 7.0 => 'its settled bed would stand almost out of the oil at 1:5.',
             $wish->mix->state->isWet() => 'wet herb is bulky for what is in it, and this is what covers it.',

@@ -67,7 +67,7 @@ final class Notes
         $notes = [];
         $cover = $amounts->levels->coverMm();
         $wanted = $wish->byJar->coverMm ?? Amounts::COVER_MM;
-        if ($cover < $wanted - 0.5) {
+        if ($wish->byJar === null ? ! $amounts->levels->isWellCovered() : $cover < $wanted - 0.5) {
             $would = $wish->byJar === null ? Amounts::covering($wish, $kitchen, $amounts->ratio) : null;
             $notes[] = self::note('cover', 'care', sprintf(
                 'Only %d mm of oil over the herb; %d mm is wanted, for herb that sticks out moulds. Press it under and look after an hour and a day.', (int) floor($cover), (int) $wanted,

@@ -14,6 +14,9 @@ use Kettle\Material\HerbMix;
  */
 final readonly class Levels
 {
+    /** Oil over the bed, as a part of the bed, under which it is told: common practice, no source. */
+    private const LEAST_COVER = 0.1;
+
     private function __construct(
         public Jar $jar,
         public float $dryFillMm,
@@ -55,6 +58,12 @@ final readonly class Levels
      * each gram as it lies counts for so much. Rounded up to the next half; null when the jar is too low
      * for that cover, or it takes over 1:30.
      */
+    /** Whether the oil stands so far over the bed that what swells, or floats a little, stays under. */
+    public function isWellCovered(): bool
+    {
+        return $this->coverMm() >= self::LEAST_COVER * $this->bedMm - 0.5;
+    }
+
     public static function ratioThatCovers(Jar $jar, HerbMix $mix, float $coverMm, float $headspaceMm, float $perGram = 1.0): ?float
     {
         $level = $jar->heightMm - $headspaceMm;

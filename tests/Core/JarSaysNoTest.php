@@ -109,7 +109,7 @@ it('has no room over a jar full of root, and says what there is room for', funct
 });
 
 it('offers the ways out of a thin cover and a thin headspace beside the plan', function () {
-    $plan = Support::plan(['herb' => ['id' => 'linden-blossom'], 'jar' => '473']);
+    $plan = Support::plan(['herb' => ['id' => 'linden-blossom'], 'jar' => '473', 'ratio' => '1:9']);
     $cover = collect_note($plan->notes, 'cover');
     expect($cover['ways'][0]['change'])->toBe(['ratio' => '1:12']);
     $plan = Support::plan(['herb' => ['id' => 'marshmallow-root', 'amount' => '85 g'], 'jar' => '473', 'method' => 'double-boiler']);

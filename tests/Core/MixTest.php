@@ -121,7 +121,7 @@ it('covers what the trade says each ratio covers', function (string $form, array
 it('begins with the ratio the trade begins with', function (string $form, float $parts) {
     expect(HerbMix::of([part($form)])->usualParts(1.0))->toBe($parts);
 })->with([
-    ['fluffy-flower', 9.0],
+    ['fluffy-flower', 10.0],
     ['flower-heads', 7.0],
     ['thin-leaf', 5.0],
     ['thick-leaf', 5.0],

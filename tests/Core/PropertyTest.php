@@ -45,7 +45,7 @@ it('keeps its promises for every form, jar and method', function (string $form) 
                 sort($sorted);
                 expect($days)->toBe($sorted)->and($plan->timetable->settledAt > $plan->timetable->strainAt)->toBeTrue();
                 // A thin cover is told.
-                expect(in_array('cover', array_column($plan->notes, 'id'), true))->toBe($figure('cover') < 24.5);
+                expect(in_array('cover', array_column($plan->notes, 'id'), true))->toBe($figure('cover') < 0.1 * $figure('bed_height') - 0.5);
             }
         }
     }

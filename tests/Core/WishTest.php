@@ -136,7 +136,7 @@ it('offers only ways out that can be planned and that mend what was wrong', func
     'far too much herb' => [['herb' => ['id' => 'marshmallow-root', 'amount' => '400 g'], 'oil_amount' => '50 mL'], 'out_of_range'],
     'far too little herb' => [['herb' => ['id' => 'marshmallow-root', 'amount' => '2 g'], 'oil_amount' => '500 mL'], 'out_of_range'],
     'little herb' => [['herb' => ['id' => 'marshmallow-root', 'amount' => '10 g'], 'oil_amount' => '300 mL'], 'lean'],
-    'thin cover' => [['herb' => ['id' => 'linden-blossom'], 'jar' => '473'], 'cover'],
+    'thin cover' => [['herb' => ['id' => 'linden-blossom'], 'jar' => '473', 'ratio' => '1:9'], 'cover'],
     'wet, and squeezed' => [['herb' => ['id' => 'chickweed', 'state' => 'fresh'], 'jar' => '473', 'way' => 'squeezed'], 'squeezed-wet'],
     'little headspace' => [['herb' => ['id' => 'marshmallow-root', 'amount' => '85 g'], 'jar' => '473', 'method' => 'double-boiler'], 'headspace'],
 ]);

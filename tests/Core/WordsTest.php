@@ -86,12 +86,12 @@ it('says what to watch for', function (array $wish, array $ids) {
     'a nut' => [['jar' => '473', 'oils' => ['sweet-almond']], ['allergens', 'dry', 'skin-only']],
     'two allergens, and heat' => [['jar' => '473', 'oils' => ['hazelnut', 'sesame'], 'method' => 'slow-cooker'], ['allergens', 'ceiling', 'dry', 'skin-only']],
     'some hard fat' => [['jar' => '473', 'oils' => [['id' => 'olive', 'parts' => '3'], ['id' => 'coconut', 'parts' => '1']]], ['sets', 'dry', 'skin-only']],
-    'thin cover' => [['herb' => ['id' => 'linden-blossom'], 'jar' => '473'], ['cover', 'rags', 'press-in', 'dry', 'skin-only']],
+    'thin cover' => [['herb' => ['id' => 'linden-blossom'], 'jar' => '473', 'ratio' => '1:9'], ['cover', 'rags', 'press-in', 'dry', 'skin-only']],
     'too late' => [['jar' => '473', 'ready_by' => '2026-12-01'], ['late', 'rags', 'dry', 'skin-only']],
     'wilted, on the shelf' => [['herb' => ['id' => 'elderflower', 'state' => 'wilted'], 'oils' => ['olive'], 'jar' => '473'], ['look-alike', 'wet', 'press-in', 'gathering', 'skin-only']],
     'fresh, and squeezed' => [['herb' => ['id' => 'chickweed', 'state' => 'fresh'], 'oils' => ['olive'], 'jar' => '473', 'way' => 'squeezed'], ['wet-skin', 'wet', 'squeezed-wet', 'press-in', 'gathering', 'skin-only']],
     'wet with dry' => [['herbs' => [['id' => 'chickweed', 'state' => 'fresh'], ['id' => 'nettle-leaf']], 'oils' => ['olive'], 'jar' => '473'], ['wet-skin', 'mixed-state', 'wet', 'press-in', 'gathering', 'skin-only']],
-    'a plant of concern' => [['herb' => ['id' => 'comfrey-leaf'], 'oils' => ['olive'], 'jar' => '473'], ['cover', 'pyrrolizidine', 'press-in', 'dry', 'skin-only']],
+    'a plant of concern' => [['herb' => ['id' => 'comfrey-leaf'], 'oils' => ['olive'], 'jar' => '473'], ['pyrrolizidine', 'press-in', 'dry', 'skin-only']],
     'little headspace' => [['herb' => ['id' => 'marshmallow-root', 'amount' => '85 g'], 'jar' => '473', 'method' => 'double-boiler'], ['headspace', 'rags', 'ceiling', 'dry', 'skin-only']],
 ]);
 

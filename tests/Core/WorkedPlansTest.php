@@ -59,3 +59,25 @@ it('plans or refuses as was worked by hand', function (array $case) {
     isset($case['filled']) && expect($plan->timetable->fillAt->format('Y-m-d\TH:i'))->toBe($case['filled']);
     isset($case['warm_minutes']) && expect(($plan->timetable->strainedBy()->getTimestamp() - $plan->timetable->fillAt->getTimestamp()) / 60)->toEqual($case['warm_minutes']);
 })->with(workedPlans());
+
+it('chooses nothing that it then warns of: every herb, in its best state and dried, every method as it begins', function () {
+    $kitchen = Support::kitchen();
+    $planned = 0;
+    foreach (Support::bench()->cupboard()->herbs() as $herb) {
+        foreach (array_unique([$herb->best->value, 'dried']) as $state) {
+            foreach (array_keys(Support::bench()->methods()->all()) as $method) {
+                try {
+                    $plan = Support::bench()->plan(['herb' => ['id' => $herb->id, 'state' => $state], 'oils' => ['sunflower-high-oleic'], 'method' => $method], $kitchen);
+                } catch (WishRefused $refused) {
+                    expect($refused->faults[0]['reason'])->toBe('not_for_this');
+
+                    continue;
+                }
+                $planned++;
+                // What is said of the plant, of heat and of water is no fault of the choice.
+                expect(array_values(array_intersect(['cover', 'headspace', 'lean', 'late', 'sets', 'squeezed-wet', 'oil-too-old', 'away-use-by'], array_column($plan->notes, 'id'))))->toBe([], "{$herb->id} {$state} {$method}");
+            }
+        }
+    }
+    expect($planned)->toBeGreaterThan(800);
+});
