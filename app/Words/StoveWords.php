@@ -104,7 +104,7 @@ final class StoveWords
             bath: $this->bath($session->set_up, $this->levelMm($session, $log)),
             water: $this->water($session, $log),
             chart: $this->chart($session, $standing),
-            shake_text: $session->state === StoveSession::ON && ($every = $this->shakeEvery($session)) !== null ? 'next at '.$this->clock($session, $session->own($session->shaken_at) + $every) : null,
+            shake_text: $session->state === StoveSession::ON && ($every = $this->shakeEvery($session)) !== null ? $this->shakeText($session, $every) : null,
             over_text: $over <= 0 ? null : sprintf('%s over the ceiling; the peak was %s.', AmountWriter::span($over / 60), $this->warmth($log->hours()->peak() ?? 0.0)),
             model_text: array_values(array_filter(is_array($session->set_up['says'] ?? null) ? $session->set_up['says'] : [], 'is_string')),
             done: array_values($session->events()->orderByDesc('id')->limit(self::LINES)->get()->map(fn (StoveEvent $event) => new StoveDone($this->done($event), $event->by, $this->times->logged($event->happened_at)))->all()),
@@ -375,5 +375,13 @@ final class StoveWords
     private function kitchen(): Kitchen
     {
         return $this->kitchen ??= $this->kitchens->plain();
+    }
+
+    /** When the jars are shaken next; once that has gone by, that they are now. */
+    private function shakeText(StoveSession $session, int $every): string
+    {
+        $due = $session->own($session->shaken_at) + $every;
+
+        return $due <= $session->now() ? 'now: it was due at '.$this->clock($session, $due) : 'next at '.$this->clock($session, $due);
     }
 }

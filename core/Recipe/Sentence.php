@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Recipe;
 
 use Kettle\Caution\ColdKept;
+use Kettle\Material\HerbPart;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Measure\Ratio;
@@ -28,7 +29,7 @@ final class Sentence
             $piece('herb', self::herbs($wish), $chosen('herb')),
             $plain(' oil for '), $piece('purpose', $kitchen->cupboard()->purpose($wish->purpose)->name, $chosen('purpose')),
             ...($wish->kept() === ColdKept::SHELF ? [] : [$plain(' '), $piece('kept', $wish->kept() === ColdKept::FRIDGE ? 'to keep cold for four days' : 'soured first', true)]),
-            ...($wish->mix->isSingle() ? [$plain(', '), $piece('form', $wish->mix->first()->form->name, $chosen('form'))] : []),
+            ...($wish->mix->isSingle() ? [$plain(', '), $piece('form', self::form($wish->mix->first()), $chosen('form'))] : []),
             ...($wish->byJar === null ? [$plain(', '), $piece('ratio', self::ratio($amounts->ratio), $chosen('ratio'))] : []),
             $plain(', in '), $piece('oils', self::oils($wish), $chosen('oils')),
             ...($wish->spirit ? [$plain(', moistened with spirit first')] : []),
@@ -90,6 +91,15 @@ final class Sentence
         }
 
         return $wish->mix->name().' ('.implode(' to ', array_map(fn (float $part) => Numbers::isWord($part) ? Numbers::word((int) round($part)) : (string) round($part, 2), $parts)).')';
+    }
+
+    /** How it is cut, without what the plant's own name says already: "marshmallow root, dried and cut". */
+    private static function form(HerbPart $part): string
+    {
+        $name = $part->form->name;
+        $bare = preg_replace('/^'.preg_quote($part->form->plain, '/').',\s*/u', '', $name) ?? $name;
+
+        return $bare !== $name && preg_match('/\b'.preg_quote($part->form->plain, '/').'\b/iu', $part->plant->name) === 1 ? $bare : $name;
     }
 
     private static function ratio(Ratio $ratio): string

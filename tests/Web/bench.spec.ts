@@ -181,7 +181,7 @@ test('by the keyboard alone: a way out, a tab, a lot of one’s own', async ({ p
   await expect(page.getByRole('tab', { name: 'Which oil' })).toHaveAttribute('data-state', 'active')
   await page.keyboard.press('l')
   await expect(page.getByRole('tab', { name: 'From Stores' })).toHaveAttribute('data-state', 'active')
-  await page.keyboard.press('w')
+  await page.keyboard.press('y')
   await expect(page.getByRole('table')).toBeVisible()
   await page.keyboard.press('Shift+K')
   await expect(page.getByRole('dialog', { name: 'Keep as a recipe' })).toBeVisible()

@@ -27,7 +27,7 @@ test('the house keeps its jars and bottles, and the Bench uses them', async ({ p
   // Taken off the list while it is on the bench: said, and nothing else is lost.
   const other = await page.context().newPage()
   await other.goto(house + '/house')
-  await other.getByRole('button', { name: 'Take the stone crock off the list' }).click()
+  await other.getByRole('button', { name: 'Remove the stone crock' }).click()
   await expect(other.getByText('stone crock')).toHaveCount(0)
   await other.close()
   await page.getByRole('button', { name: 'Start this batch' }).click()

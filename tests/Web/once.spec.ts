@@ -113,9 +113,12 @@ for (const kind of ['answers are lost', 'workers are killed'] as const) {
       }
     }
     const read = async (path: string) => (await fetch(base.href + path, { headers })).json()
-    let killing = kind === 'workers are killed'
+    const killing = { on: kind === 'workers are killed' }
     const killer = (async () => {
-      for (; killing; await new Promise((soon) => setTimeout(soon, 350))) killAWorker(random())
+      while (killing.on) {
+        killAWorker(random())
+        await new Promise((soon) => setTimeout(soon, 350))
+      }
     })()
     try {
       const wish = { herb: { id: 'calendula', amount: '40 g' }, oils: ['sunflower'], method: 'cold' }
@@ -155,7 +158,7 @@ for (const kind of ['answers are lost', 'workers are killed'] as const) {
         }
         await writes[which]?.()
       }
-      killing = false
+      killing.on = false
       await killer
       const after = await read('')
       const logbook = (await read(`/batches/${batch}`)).entries as { kind: string; note: string | null }[]
@@ -173,7 +176,7 @@ for (const kind of ['answers are lost', 'workers are killed'] as const) {
         expect(repeated).toBeGreaterThan(60)
       }
     } finally {
-      killing = false
+      killing.on = false
       proxy.close()
     }
   })

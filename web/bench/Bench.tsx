@@ -15,6 +15,7 @@ import { Amounts, JarColumn } from './Columns'
 import { Editor } from './editors/Editor'
 import { FromStores } from './FromStores'
 import { KeepAsRecipe } from './KeepAsRecipe'
+import { saidSentence } from './said'
 import { Sentence } from './Sentence'
 import { MethodsSideBySide, NoteWithWays, type WayOut, WaysOut } from './Ways'
 import { WhichOil } from './WhichOil'
@@ -36,7 +37,13 @@ export default function Bench() {
   const materials = useMaterials()
   const { works, kitchen } = usePart()
   const [wish, change, setWish] = useDraft(house)
-  const [open, setOpen] = useState<string | null>(null)
+  const [open, setOpened] = useState<string | null>(null)
+  // As it was before a word was opened, to go back to.
+  const [before, setBefore] = useState<Wish | null>(null)
+  const setOpen = (slot: string | null) => {
+    if (slot !== null && open === null) setBefore(wish)
+    setOpened(slot)
+  }
   const [origin, setOrigin] = useKept(`origin.${house}`)
   const [query, setQuery] = useSearchParams()
   const [tab, setTab] = useState('ways')
@@ -89,7 +96,7 @@ export default function Bench() {
   const take = useCallback((change_: Record<string, unknown>) => change(change_ as Partial<Wish>), [change])
   useKey('S', 'Start this batch', begin, ready)
   useKey('e', 'Change the first word of the sentence', () => setOpen('herb'))
-  useKey('w', 'Set the ways side by side', () => setTab('ways'))
+  useKey('y', 'Set the ways side by side', () => setTab('ways'))
   useKey('o', 'Set the oils in order', () => setTab('oils'))
   useKey('l', 'See the lots it takes', () => setTab('stores'))
   useKey('K', 'Keep it as a recipe', () => setKeeping(true), works && plan.isSuccess)
@@ -97,10 +104,20 @@ export default function Bench() {
   if (!settings.data || !materials.data) return <Waiting what="the bench" />
   const problem = plan.isError ? plan.error : null
   const ways = (problem?.faults ?? []).flatMap((fault) => (fault.ways ?? []) as WayOut[])
+  const said = problem
+    ? saidSentence(
+        wish,
+        materials.data,
+        settings.data.jars,
+        problem.faults.map((fault) => fault.field),
+      )
+    : null
   return (
     <div className="flex flex-col gap-6 max-sm:pb-16">
       <Sentence
-        pieces={shown?.sentence}
+        pieces={said?.pieces ?? shown?.sentence}
+        {...(said ? { wrong: said.wrong } : {})}
+        leave={() => before && setWish(before)}
         open={open}
         setOpen={setOpen}
         editor={(slot) => (
@@ -122,9 +139,7 @@ export default function Bench() {
           <>
             <Trouble problem={problem} />
             <WaysOut ways={ways} take={take} />
-            {shown ? (
-              <p className="text-soft">The sentence and figures below are as they last could be reckoned.</p>
-            ) : null}
+            {shown ? <p className="text-soft">The figures below are of the last wish that could be reckoned.</p> : null}
           </>
         ) : null}
       </div>

@@ -1,5 +1,5 @@
 import { Popover } from 'radix-ui'
-import type { ReactNode } from 'react'
+import { type ReactNode, useRef } from 'react'
 import type { Shape } from '../api/hooks'
 
 type Piece = Shape<'Plan'>['sentence'][number]
@@ -32,30 +32,46 @@ const held = (text: string) => (/^[,.:]/.test(text) ? `\u2060${text}` : text)
 
 type Props = {
   pieces: Piece[] | undefined
+  /** Slots of the words that are in the way. */
+  wrong?: Set<string>
+  /** Escape leaves a word as it was before it was opened. */
+  leave: () => void
   open: string | null
   setOpen: (slot: string | null) => void
   editor: (slot: string) => ReactNode
 }
 
 /** The plan as a sentence whose words are changed in place. Words chosen for the cook are lighter. */
-export function Sentence({ pieces = BARE, open, setOpen, editor }: Props) {
+export function Sentence({ pieces = BARE, wrong, open, setOpen, leave, editor }: Props) {
+  const whole = useRef<HTMLParagraphElement>(null)
   return (
-    <h1 className="text-[1.6rem] leading-[1.5] sm:text-[1.85rem] sm:leading-[1.45]">
-      {pieces.map((piece, index) =>
-        piece.slot === null ? (
-          <span key={`plain-${index}`}>{held(piece.text)}</span>
-        ) : (
-          <Slot
-            key={piece.slot}
-            piece={piece}
-            slot={piece.slot}
-            open={open === piece.slot}
-            setOpen={setOpen}
-            editor={editor}
-          />
-        ),
-      )}
-    </h1>
+    <>
+      {/* Read aloud, the heading is the sentence and nothing else; its words are changed in the line below it. */}
+      <h1 className="sr-only">{pieces.map((piece) => piece.text).join('')}</h1>
+      <p
+        ref={whole}
+        aria-label="The words of the plan"
+        className="font-display text-[1.6rem] leading-[1.5] sm:text-[1.85rem] sm:leading-[1.45]"
+      >
+        {pieces.map((piece, index) =>
+          piece.slot === null ? (
+            <span key={`plain-${index}`}>{held(piece.text)}</span>
+          ) : (
+            <Slot
+              key={piece.slot}
+              piece={piece}
+              slot={piece.slot}
+              open={open === piece.slot}
+              setOpen={setOpen}
+              wrong={wrong?.has(piece.slot) ?? false}
+              whole={whole}
+              leave={leave}
+              editor={editor}
+            />
+          ),
+        )}
+      </p>
+    </>
   )
 }
 
@@ -63,9 +79,18 @@ function Slot({
   piece,
   slot,
   open,
+  wrong,
+  whole,
   setOpen,
+  leave,
   editor,
-}: { piece: Piece; slot: string; open: boolean } & Pick<Props, 'setOpen' | 'editor'>) {
+}: {
+  piece: Piece
+  slot: string
+  open: boolean
+  wrong: boolean
+  whole: React.RefObject<HTMLParagraphElement | null>
+} & Pick<Props, 'setOpen' | 'leave' | 'editor'>) {
   return (
     <Popover.Root open={open} onOpenChange={(now) => setOpen(now ? slot : null)}>
       <Popover.Trigger asChild>
@@ -73,8 +98,8 @@ function Slot({
         <span
           role="button"
           tabIndex={0}
-          className={`cursor-pointer rounded-sm underline underline-offset-[7px] ${piece.chosen ? 'decoration-rim decoration-2' : 'text-soft decoration-soft decoration-dotted decoration-2'}`}
-          aria-label={`${NAMES[slot] ?? slot}: ${piece.text}. Change it`}
+          className={`cursor-pointer rounded-sm underline underline-offset-[7px] ${wrong ? 'text-warmth decoration-warmth decoration-wavy decoration-2' : piece.chosen ? 'decoration-rim decoration-2' : 'text-soft decoration-soft decoration-dotted decoration-2'}`}
+          aria-label={`${NAMES[slot] ?? slot}: ${piece.text}${wrong ? ', in the way' : ''}. Change it`}
           onKeyDown={(event) => {
             if (event.key !== 'Enter' && event.key !== ' ') return
             event.preventDefault()
@@ -84,12 +109,15 @@ function Slot({
           {piece.text}
         </span>
       </Popover.Trigger>
+      {/* Below the whole sentence, so that no word of it is covered while one is changed. */}
+      <Popover.Anchor virtualRef={whole as React.RefObject<HTMLParagraphElement>} />
       <Popover.Portal>
         <Popover.Content
           className="bg-plate border-rim font-text z-30 flex max-h-[min(70vh,var(--radix-popover-content-available-height))] w-[min(25rem,94vw)] flex-col gap-3 overflow-auto rounded-rim border-2 p-4 text-base"
           collisionPadding={8}
           sideOffset={8}
           align="start"
+          onEscapeKeyDown={leave}
           aria-label={NAMES[slot] ?? slot}
         >
           {editor(slot)}

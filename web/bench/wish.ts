@@ -3,7 +3,7 @@ import type { Shape } from '../api/hooks'
 
 export type Wish = Shape<'Wish'>
 export type HerbWish = NonNullable<Wish['herbs']>[number]
-export type OilWish = { id: string; parts?: string | number | null; lot?: string | null }
+export type OilWish = { id: string; name?: string | null; parts?: string | number | null; lot?: string | null }
 
 export const FIRST: Wish = { herbs: [{ id: 'calendula' }], oils: [{ id: 'sunflower-high-oleic' }] }
 
@@ -14,7 +14,9 @@ export const herbsOf = (wish: Wish): HerbWish[] => wish.herbs ?? (wish.herb ? [w
 
 /** The oils of a wish, each with its parts. */
 export const oilsOf = (wish: Wish): OilWish[] =>
-  wish.oils.map((oil) => (typeof oil === 'string' ? { id: oil } : (oil as OilWish)))
+  wish.oils.map((oil) =>
+    typeof oil === 'string' ? { id: oil } : { ...(oil as OilWish), id: (oil as OilWish).id ?? '' },
+  )
 
 /** Puts a wish on the bench, for whoever goes there next. */
 export function putOnBench(house: string, wish: Wish): void {

@@ -5,7 +5,7 @@ export function KeysHelp({ open, onOpenChange }: { open: boolean; onOpenChange: 
   const { all, on, setOn } = useKeys()
   return (
     <Sheet open={open} onOpenChange={onOpenChange} title="Keys">
-      <dl className="grid grid-cols-[4rem_1fr] gap-y-2">
+      <dl className="grid shrink-0 grid-cols-[4rem_1fr] gap-y-2">
         {all().map((key) => (
           <div key={key.key + key.says} className="contents">
             <dt>
@@ -15,7 +15,7 @@ export function KeysHelp({ open, onOpenChange }: { open: boolean; onOpenChange: 
           </div>
         ))}
       </dl>
-      <label className="flex min-h-11 items-center gap-3">
+      <label className="flex min-h-11 shrink-0 items-center gap-3 pb-2">
         <input type="checkbox" className="size-5" checked={on} onChange={(event) => setOn(event.target.checked)} />
         Single keys are on (? always works)
       </label>

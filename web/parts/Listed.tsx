@@ -17,10 +17,10 @@ export function Listed({
         <button
           type="button"
           className="min-h-11 underline underline-offset-4"
-          aria-label={`Take ${called} off the list`}
+          aria-label={`Remove ${called}`}
           onClick={onOff}
         >
-          off
+          remove
         </button>
       ) : null}
     </li>

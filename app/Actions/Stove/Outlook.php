@@ -109,7 +109,7 @@ final readonly class Outlook
         $warmth = fn (mixed $value): string => $this->words->warmth((float) $value);
         $ml = fn (mixed $value): string => AmountWriter::plain(round((float) $value), Kind::Volume);
         $line = fn (string $label, string $key, \Closure $words): OutlookLine => new OutlookLine(
-            $label, $words($said[$key]['value']), $words($said[$key]['cooler']) === $words($said[$key]['hotter']) ? null : $words($said[$key]['cooler']).' to '.$words($said[$key]['hotter']),
+            $label, $words($said[$key]['value']), self::range($said[$key]['cooler'], $said[$key]['hotter'], $words),
         );
 
         return [
@@ -118,6 +118,15 @@ final readonly class Outlook
             $line('Water lost an hour', 'water_lost_ml_per_h', $ml),
             new OutlookLine('The ceiling', $warmth($band->ceiling).($said['passes_ceiling']['value'] ? ' is passed' : ($said['passes_ceiling']['hotter'] ? ' may be passed' : ' is kept')), null),
         ];
+    }
+
+    /** From less to more, whichever of the two it is; what never comes about is last. */
+    private static function range(mixed $a, mixed $b, \Closure $words): ?string
+    {
+        $ends = [$a, $b];
+        usort($ends, fn (mixed $x, mixed $y) => ($x ?? INF) <=> ($y ?? INF));
+
+        return $words($ends[0]) === $words($ends[1]) ? null : $words($ends[0]).' to '.$words($ends[1]);
     }
 
     /**

@@ -23,9 +23,12 @@ export function OilsEditor({ edit }: { edit: Edit }) {
               index === 0 ? 'Oil' : `${ORDER[index]?.replace(/^./, (letter) => letter.toUpperCase()) ?? 'Another'} oil`
             }
             value={oil.id}
-            choices={materials.oils.filter((each) => each.id === oil.id || !oils.some((one) => one.id === each.id))}
+            choices={[
+              ...(oil.id === '' ? [{ id: '', name: `${oil.name ?? 'an oil'}: choose one` }] : []),
+              ...materials.oils.filter((each) => each.id === oil.id || !oils.some((one) => one.id === each.id)),
+            ]}
             hint={about(oil.id)}
-            onChange={(e) => put(index, { id: e.target.value, lot: null })}
+            onChange={(e) => put(index, { id: e.target.value, name: null, lot: null })}
           />
           {oils.length > 1 ? (
             <div className="flex flex-col">
