@@ -34,7 +34,7 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict(! $this->app->isProduction());
         RateLimiter::for('door', fn (Request $request) => [
             Limit::perMinute(10)->by('door:'.(is_string($email = $request->input('email')) ? mb_strtolower($email) : '').$request->ip()),
-            Limit::perMinute(60)->by('door:'.$request->ip()),
+            Limit::perMinute(config()->integer('kettle.door_a_minute'))->by('door:'.$request->ip()),
         ]);
         self::setClock();
         Queue::looping(fn () => self::beat('queue'));

@@ -103,7 +103,7 @@ run_tests() {
   if [ "$only" = all ] || [ "$only" = lint ]; then lint; fi
   if [ "$only" = core ]; then suite "core" core_tests; fi
   if [ "$only" != lint ] && [ "$only" != core ]; then
-    export KETTLE_CLOCK_FILE="$KETTLE_VAR/clock"
+    export KETTLE_CLOCK_FILE="$KETTLE_VAR/clock" KETTLE_DOOR_A_MINUTE=1000
     rm -rf "$KETTLE_VAR/db" "$KETTLE_VAR/clock"
     rm -f "$ENV_FILE"
     make_env local

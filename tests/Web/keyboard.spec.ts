@@ -25,7 +25,16 @@ test('the whole journey by keyboard alone', async ({ page }) => {
   await page.keyboard.type('self')
   await tabTo(page, /^self-heal/)
   await page.keyboard.press('Space')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('self-heal')
+  // Escape leaves the word as it was; Enter is "That is it".
   await page.keyboard.press('Escape')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('calendula')
+  await page.keyboard.press('e')
+  await tabTo(page, /^Find a herb/, 5)
+  await page.keyboard.type('self')
+  await tabTo(page, /^self-heal/)
+  await page.keyboard.press('Space')
+  await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { level: 1 })).toContainText('self-heal')
 
   // Oil by the keyboard: a weight, taken through its density.
@@ -34,7 +43,7 @@ test('the whole journey by keyboard alone', async ({ page }) => {
   await page.keyboard.type('From the oil there')
   await tabTo(page, /^Oil there is/)
   await page.keyboard.type('200 g')
-  await page.keyboard.press('Escape')
+  await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { level: 1 })).toContainText('200 g of oil')
   await expect(page.getByRole('button', { name: /^High-oleic sunflower oil: 219 mL/ })).toBeVisible()
   await page.keyboard.press('Shift+S')

@@ -38,6 +38,7 @@ test('strained on the scale, poured off, bottled around a wish, put away, given,
   await page.getByRole('button', { name: 'It is the empty jug' }).click()
   await expect(page.getByRole('textbox', { name: 'The empty jug' })).toHaveValue('413 g')
   await page.getByRole('button', { name: 'Oil into the jug' }).click()
+  await expect(page.getByText('not steady yet')).toBeVisible()
   clock('2026-12-22T10:30:20Z')
   await page.getByRole('button', { name: 'It is jug and oil' }).click()
   await expect(page.getByRole('textbox', { name: 'Jug and oil together' })).toHaveValue(/^\d+ g$/)
@@ -126,7 +127,7 @@ test('strained on the scale, poured off, bottled around a wish, put away, given,
   await expect(page.getByText(/no. 2: .*larder.*Throw it away/)).toBeVisible()
 })
 
-test('fresh herb for the kitchen: stopped, offered ways, read, begun, and held to its four days', async ({ page }) => {
+test('fresh herb for the kitchen: stopped, offered ways, read, begun, and held to its four hours', async ({ page }) => {
   const house = await ownHouse(page)
   const wish = {
     herbs: [{ id: 'basil', state: 'fresh', amount: '60 g' }],
@@ -136,7 +137,9 @@ test('fresh herb for the kitchen: stopped, offered ways, read, begun, and held t
   await started(page, house, wish)
   await expect(page.getByText(/not kept for the kitchen on a shelf/)).toBeVisible()
   await expect(page.getByRole('button', { name: 'Start this batch' })).toHaveCount(0)
-  await page.getByRole('button', { name: 'Keep it cold, and use it within four days.' }).click()
+  await page
+    .getByRole('button', { name: 'Keep it cold, warmed in a pan on the lowest flame, and use it within four days.' })
+    .click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('to keep cold for four days')
 
   // Why, and from where.
@@ -152,7 +155,8 @@ test('fresh herb for the kitchen: stopped, offered ways, read, begun, and held t
   await expect(page.getByRole('heading', { name: 'Basil in olive oil' })).toBeVisible()
   await expect(page.getByText(/^Read by Una/)).toBeVisible()
   await page.getByRole('button', { name: 'Done' }).click()
-  await expect(page.getByText('Sat 28 Nov, 10:10').first()).toBeVisible()
+  // Filled at ten past ten: four hours later it is in the refrigerator, or thrown away.
+  await expect(page.getByText(/strained, and at 4 °C or colder, by Tue 24 Nov, 14:10/)).toBeVisible()
 })
 
 test('a plant of concern is read for what it says, and again when the plan changes', async ({ page }) => {

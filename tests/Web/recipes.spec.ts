@@ -1,6 +1,6 @@
 import { expect, type Page, test } from '@playwright/test'
 import jsonld from 'jsonld'
-import { clock, demo, MORNING, ownHouse } from './support'
+import { clock, demo, MORNING, ownHouse, thatIsIt, word } from './support'
 
 test.beforeEach(() => clock(MORNING))
 
@@ -95,6 +95,11 @@ test('a recipe written down is read, with every guess marked', async ({ page }) 
   await page.getByRole('button', { name: 'Read it' }).click()
   await page.getByRole('button', { name: 'Put it on the bench' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('flowers')
+  // Which oil was not written; none is taken for it.
+  await expect(page.getByText('Which oil is not said. Choose it from the list.').first()).toBeVisible()
+  await word(page, /^the oil: .*in the way/)
+  await page.getByLabel('Oil', { exact: true }).selectOption('olive')
+  await thatIsIt(page)
   // So little herb for so much oil is told, and a press makes it usual.
   await expect(page.getByText(/very little herb for the oil/)).toBeVisible()
   await page.getByRole('button', { name: /^Take 1:7 for the same oil/ }).click()

@@ -268,7 +268,7 @@ test('an empty house is taught, a cooker is measured, refused, and taken off', a
   await cookers.getByLabel('Wide').fill('8 1/4 in')
   await cookers.getByRole('button', { name: 'Add it' }).click()
   await expect(cookers.getByText('305 × 210 mm inside, 140 mm deep', { exact: false })).toBeVisible()
-  await cookers.getByRole('button', { name: 'Take the old oval off the list' }).click()
+  await cookers.getByRole('button', { name: 'Remove the old oval' }).click()
   await expect(cookers.getByText('the old oval')).toHaveCount(0)
   await page.goto(house + '/diary')
   await expect(page.getByText('Nobody has said so.')).toBeVisible()

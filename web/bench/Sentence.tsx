@@ -118,6 +118,13 @@ function Slot({
           sideOffset={8}
           align="start"
           onEscapeKeyDown={leave}
+          onKeyDown={(event) => {
+            // Enter in a field is "That is it"; Escape is "leave it as it was".
+            if (event.key !== 'Enter' || event.defaultPrevented) return
+            if (!(event.target instanceof HTMLInputElement) || event.target.type === 'checkbox') return
+            event.preventDefault()
+            setOpen(null)
+          }}
           aria-label={NAMES[slot] ?? slot}
         >
           {editor(slot)}
