@@ -9,8 +9,8 @@ use Kettle\Caution\Switching;
 use Kettle\Infusion\Methods;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Tables;
-use Kettle\Recipe\WishRefused;
 use Tests\Core\Support;
+use Tests\RandomWishes;
 
 require_once dirname(__DIR__).'/Cautions.php';
 
@@ -134,44 +134,18 @@ it('means nothing by cold or sour where the herb is dry or it is for the skin', 
     [['herb' => ['id' => 'basil', 'state' => 'fresh'], 'purpose' => 'skin', 'kept' => 'soured']],
 ]);
 
-it('lets nothing wet stand on a shelf for the kitchen, in ten thousand plans', function () {
-    mt_srand(4242);
-    $cupboard = new Cupboard(Tables::shipped());
-    $kitchen = Support::kitchen();
-    $pick = fn (array $of) => $of[mt_rand(0, count($of) - 1)];
-    $herbs = array_keys($cupboard->herbs());
-    $oils = array_keys($cupboard->carriers());
-    $methods = array_keys((new Methods(Tables::shipped()))->all());
-    $planned = $wetKitchen = $cold = $soured = 0;
-    for ($i = 0; $i < 10_000; $i++) {
-        $some = array_map(fn () => mt_rand(0, 9) > 0 ? ['id' => $pick(mt_rand(0, 1) === 0 ? ['basil', 'garlic', 'onion', 'oregano', 'tomato', 'chilli'] : $herbs), 'state' => $pick(['fresh', 'wilted', 'dried'])] : ['name' => 'wild garlic', 'state' => 'fresh'], range(1, mt_rand(1, 2)));
-        $wish = array_filter([
-            'herbs' => $some, 'oils' => [$pick($oils)], 'purpose' => $pick(['kitchen', 'kitchen', 'kitchen', 'skin', 'hair']), 'kept' => $pick([null, 'shelf', 'fridge', 'soured']),
-            'method' => $pick($methods), 'way' => $pick([null, 'squeezed', 'drained']), 'basis' => $pick(['dry', 'as-it-lies']), 'jar' => $pick(['473', '946']), 'spirit' => $pick([null, null, 'yes']),
-        ]);
-        try {
-            $plan = Support::bench()->plan($wish, $kitchen);
-        } catch (WishRefused) {
-            continue;
-        }
-        $planned++;
-        $wet = array_filter($plan->wish->mix->parts, fn ($part) => $part->form->state->isWet());
-        if ($plan->wish->purpose !== 'kitchen' || $wet === []) {
-            continue;
-        }
-        $wetKitchen++;
-        $days = (strtotime($plan->figures['best_before']->text()) - strtotime($plan->timetable->fillAt->format('Y-m-d'))) / 86400;
-        $kept = $plan->wish->kept();
-        expect($kept)->not->toBe('shelf');
-        if ($kept === 'fridge') {
-            $cold++;
-            expect($days)->toEqual(4)->and($plan->timetable->strainedBy()->getTimestamp() - $plan->timetable->fillAt->getTimestamp())->toBeLessThanOrEqual(4 * 3600);
-        } else {
-            $soured++;
-            expect(array_filter($wet, fn ($part) => AcidSoak::partsFor($part->plant) === null))->toBe([]);
-        }
+it('plans nothing dangerous of twenty thousand wishes, at any hour, and every way out leads out', function () {
+    $wishes = new RandomWishes(4242);
+    $wrong = [];
+    for ($i = 0; $i < 20_000; $i++) {
+        $wrong = [...$wrong, ...$wishes->next($i % 10 === 0)];
     }
-    expect($planned)->toBeGreaterThan(1500)->and($wetKitchen)->toBeGreaterThan(100)->and($cold)->toBeGreaterThan(30)->and($soured)->toBeGreaterThan(30);
+    expect($wrong)->toBe([])
+        ->and($wishes->seen['planned'])->toBeGreaterThan(3000)
+        ->and($wishes->seen['spirit'])->toBeGreaterThan(150)
+        ->and($wishes->seen['cold'])->toBeGreaterThan(80)
+        ->and($wishes->seen['soured'])->toBeGreaterThan(80)
+        ->and($wishes->seen['ways'])->toBeGreaterThan(500);
 });
 
 it('lets a batch for the skin become food only where every part of it is', function (array $change, ?string $reason) {
