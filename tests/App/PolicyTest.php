@@ -22,21 +22,31 @@ function houseRoutes(): array
     return $found;
 }
 
-it('lets each role through every route it may use, and no other', function (Role $role) {
+it('lets each role through what is written by hand, and through no other', function (Role $role, string $letter) {
+    // Never asked of the code: who may is read off the table, for each route there is.
+    $may = [];
+    foreach ((array) file(dirname(__DIR__).'/fixtures/roles.txt', FILE_IGNORE_NEW_LINES) as $line) {
+        if (! str_starts_with((string) $line, '#')) {
+            [$method, $uri, $who] = explode(' ', (string) $line);
+            $may["{$method} {$uri}"] = str_contains($who, $letter);
+        }
+    }
     $batch = $this->batch();
     $person = $this->member($role);
     $address = fn (string $uri) => substr(strtr($uri, [
         '{house}' => $this->house->uid, '{batch}' => $batch->uid, '{jar}' => 'nojar', '{bottle}' => 'nobottle', '{person}' => 'nobody', '{invitation}' => 'none', '{lot}' => 'nolot', '{recipe}' => 'norecipe', '{session}' => 'nosession', '{cooker}' => 'nocooker', '{probe}' => 'noprobe', '{absence}' => 'none', '{calendar}' => 'none', '{kind}' => 'plant', '{key}' => 'calendula',
     ]), 3);
-    expect(count(houseRoutes()))->toBeGreaterThan(30);
-    foreach (houseRoutes() as [$method, $uri, $ability]) {
+    expect(houseRoutes())->toHaveCount(count($may));
+    foreach (houseRoutes() as [$method, $uri]) {
+        $named = $method.' '.(substr($uri, strlen('api/houses/{house}')) ?: '/');
+        expect($may)->toHaveKey($named);
         $status = $this->call_($method, $address($uri), [], $person)->getStatusCode();
-        $role->may($ability)
-            ? expect($status)->not->toBe(403, "{$role->value} {$method} {$uri}")
-            : expect($status)->toBe(403, "{$role->value} {$method} {$uri}");
-        expect($status)->toBeLessThan(500, "{$role->value} {$method} {$uri}");
+        $may[$named]
+            ? expect($status)->not->toBe(403, "{$role->value} {$named}")
+            : expect($status)->toBe(403, "{$role->value} {$named}");
+        expect($status)->toBeLessThan(500, "{$role->value} {$named}");
     }
-})->with(Role::cases());
+})->with([[Role::Keeper, 'k'], [Role::Helper, 'h'], [Role::Reader, 'r']]);
 
 it('is not there at all for a stranger, nor for somebody not signed in', function () {
     $batch = $this->batch();
