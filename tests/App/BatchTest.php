@@ -38,6 +38,21 @@ it('does once what is sent twice', function () {
     $this->actingAs($this->keeper)->postJson("/api/houses/{$this->house->uid}/batches", ['wish' => $this->wish()], ['Idempotency-Key' => ''])->assertStatus(400);
 });
 
+it('keeps no failure of its own under a key: the same sent again is done', function () {
+    $key = Str::random(20);
+    $dies = true;
+    Batch::creating(function () use (&$dies): void {
+        if ($dies) {
+            throw new RuntimeException('It broke in the middle.');
+        }
+    });
+    $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: $key)->assertStatus(503);
+    expect(DB::table('written_keys')->where('key', $key)->exists())->toBeFalse()->and(DB::table('batches')->where('house_id', $this->house->id)->count())->toBe(0);
+    $dies = false;
+    $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: $key)->assertOk()->assertHeaderMissing('Idempotent-Replay');
+    expect(DB::table('batches')->where('house_id', $this->house->id)->count())->toBe(1);
+});
+
 it('shows a clash and overwrites nothing', function () {
     $batch = $this->batch();
     $this->atHouse('PATCH', "/batches/{$batch->uid}", ['version' => $batch->version, 'origin' => 'the hill'])->assertOk();

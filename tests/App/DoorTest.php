@@ -5,6 +5,7 @@ use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
 
 it('makes an account with a house, signs out and in again', function () {
     $this->postJson('/api/accounts', [
@@ -41,7 +42,7 @@ it('tires of guesses', function () {
 });
 
 it('changes a password only for who knows the old one, and signs other devices out', function () {
-    DB::table('sessions')->insert(['id' => 'elsewhere', 'user_id' => $this->keeper->id, 'payload' => '', 'last_activity' => time()]);
+    DB::table('sessions')->insert(['id' => 'elsewhere', 'user_id' => $this->keeper->id, 'payload' => '', 'last_activity' => Carbon::now()->getTimestamp()]);
     $this->call_('PUT', '/me/password', ['present' => 'not it', 'password' => 'another long one'])->assertStatus(422)->assertJsonPath('faults.0.field', 'present');
     $this->call_('PUT', '/me/password', ['present' => 'a long password', 'password' => 'another long one'])->assertNoContent();
     expect(DB::table('sessions')->where('id', 'elsewhere')->exists())->toBeFalse();
@@ -75,6 +76,29 @@ it('gives a new password by a keeper’s link, once, within a day', function () 
     $this->postJson('/api/resets/'.basename($link), ['password' => 'a brand new one'])->assertOk()->assertJsonPath('id', $helper->uid);
     $this->postJson('/api/resets/'.basename($link), ['password' => 'a brand new one'])->assertNotFound();
     $this->postJson('/api/session', ['email' => $helper->email, 'password' => 'a brand new one'])->assertOk();
+});
+
+it('gives no password by a link of yesterday, nor by one that a newer has taken the place of', function () {
+    $helper = $this->member(Role::Helper);
+    $make = fn () => basename((string) $this->atHouse('POST', "/people/{$helper->uid}/reset")->assertOk()->json('link'));
+    $first = $make();
+    $second = $make();
+    $this->postJson("/api/resets/{$first}", ['password' => 'a brand new one'])->assertNotFound();
+    Carbon::setTestNow(Carbon::now()->addHours(24)->addSecond());
+    $this->postJson("/api/resets/{$second}", ['password' => 'a brand new one'])->assertNotFound();
+    expect(Hash::check('a brand new one', (string) $helper->refresh()->password))->toBeFalse();
+});
+
+it('signs out everywhere else whoever has a new password by a link, and nobody besides', function () {
+    $helper = $this->member(Role::Helper);
+    DB::table('sessions')->insert([
+        ['id' => 'a-lost-phone', 'user_id' => $helper->id, 'payload' => '', 'last_activity' => Carbon::now()->getTimestamp()],
+        ['id' => 'the-keeper', 'user_id' => $this->keeper->id, 'payload' => '', 'last_activity' => Carbon::now()->getTimestamp()],
+    ]);
+    $link = $this->atHouse('POST', "/people/{$helper->uid}/reset")->assertOk()->json('link');
+    $this->postJson('/api/resets/'.basename((string) $link), ['password' => 'a brand new one'])->assertOk();
+    expect(DB::table('sessions')->where('id', 'a-lost-phone')->exists())->toBeFalse()
+        ->and(DB::table('sessions')->where('id', 'the-keeper')->exists())->toBeTrue();
 });
 
 it('does not let a keeper of one house into another by a reset', function () {
