@@ -62,7 +62,7 @@ final readonly class BatchPage
             entries: array_values($entries->map(fn (LogEntry $entry) => $this->entryWords->view($entry, $corrected))->all()),
             entries_total: $batch->entries->count(),
             bottles: array_values($batch->bottles()->orderBy('number')->limit(self::BOTTLES)->get()->map(fn (Bottle $bottle) => new BottleView(
-                $bottle->number, $bottle->called, LabelWords::net((float) $bottle->filled_ml), AmountWriter::plain((float) $bottle->left_ml, Kind::Volume), (float) $bottle->left_ml, $bottle->state, $bottle->to,
+                $bottle->number, $bottle->called, LabelWords::net((float) $bottle->filled_ml), (float) $bottle->filled_ml, AmountWriter::plain((float) $bottle->left_ml, Kind::Volume), (float) $bottle->left_ml, $bottle->state, $bottle->to,
             ))->all()),
             press: $this->press->of($batch, $entries->firstWhere(fn (LogEntry $entry) => $entry->kind === 'strained' && ! isset($corrected[$entry->uid]))),
             lots: $this->lots($batch),

@@ -15,6 +15,7 @@ import { JarWithLevels } from '../parts/JarDrawing'
 import { Notice, Trouble, Waiting } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
 import { TaskRow } from '../today/TaskRow'
+import { BottleRack } from './BottleRack'
 import { Bottles } from './Bottles'
 import { Keeping } from './Keeping'
 import { Logbook } from './Logbook'
@@ -88,21 +89,30 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
         </div>
       </header>
       <div className="border-line grid gap-x-8 gap-y-8 border-t pt-5 lg:grid-cols-[minmax(0,0.9fr)_minmax(0,1.1fr)_minmax(0,1fr)]">
-        <section aria-label="The jar">
-          <h2 className="column-head font-text text-base">{plan.jar.called}</h2>
-          <JarWithLevels
-            jar={levels}
-            words={
-              strained
-                ? { level: `${batch.press.strained ?? ''} oil` }
-                : {
-                    headspace: `${text('headspace')} headspace`,
-                    level: `${text('level_height')} oil`,
-                    cover: `${text('cover')} cover`,
-                    bed: `${text('bed_height')} herb`,
-                  }
-            }
-          />
+        <section aria-label={batch.bottles.length > 0 ? 'What it became' : 'The jar'}>
+          {batch.bottles.length > 0 ? (
+            <>
+              <h2 className="column-head font-text text-base">What it became</h2>
+              <BottleRack bottles={batch.bottles} />
+            </>
+          ) : (
+            <>
+              <h2 className="column-head font-text text-base">{plan.jar.called}</h2>
+              <JarWithLevels
+                jar={levels}
+                words={
+                  strained
+                    ? { level: `${batch.press.strained ?? ''} oil` }
+                    : {
+                        headspace: `${text('headspace')} headspace`,
+                        level: `${text('level_height')} oil`,
+                        cover: `${text('cover')} cover`,
+                        bed: `${text('bed_height')} herb`,
+                      }
+                }
+              />
+            </>
+          )}
           <p className="mt-3">{plan.sentence_text}</p>
           <Watch batch={batch} />
         </section>

@@ -20,12 +20,15 @@ export function Looks({ batch }: { batch: Shape<'BatchView'> }) {
   const looks = useOfHouse<View>(`/batches/${batch.id}/looks`)
   if (looks.isError && !looks.data) return <Trouble problem={looks.error} />
   if (!looks.data) return null
-  const can = works && batch.stage !== 'discarded'
+  const can = works && batch.stage !== 'discarded' && batch.press.strained === null
   const { colour, scent } = looks.data
+  // Once it is strained there is nothing more to come; what was seen stays.
+  const strained = batch.press.strained !== null
+  if (strained && colour.points.length + scent.points.length === 0) return null
   return (
     <section aria-labelledby="looks" className="flex flex-col gap-3">
       <h2 id="looks" className="text-2xl">
-        Is it done? Colour and scent
+        {strained ? 'Colour and scent' : 'Is it done? Colour and scent'}
       </h2>
       {colour.points.length > 0 ? <Strip points={colour.points} batch={batch.id} /> : null}
       {colour.points.length > 1 ? <Curve curve={colour} ink="var(--oil)" /> : null}

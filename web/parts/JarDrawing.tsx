@@ -75,12 +75,14 @@ export function JarWithLevels({ jar, words }: { jar: Levels & { called: string }
   const height = jar.height_mm * scale
   const left = 62
   const foot = height + 22
-  const labels = [
+  const all = [
     { y: foot - ((jar.height_mm + jar.level_mm) / 2) * scale, text: words.headspace, look: 'var(--soft)' },
     { y: foot - jar.level_mm * scale, text: words.level, look: 'var(--ink)' },
     { y: foot - ((jar.level_mm + jar.bed_mm) / 2) * scale, text: words.cover, look: 'var(--soft)' },
     { y: foot - jar.bed_mm * scale, text: words.bed, look: 'var(--ink)' },
   ]
+  // A line with nothing to say is not drawn.
+  const labels = all.filter((label) => label.text)
   const ys = spread(
     labels.map((label) => label.y),
     20,

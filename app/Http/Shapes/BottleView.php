@@ -16,6 +16,8 @@ final readonly class BottleView
         #[OA\Property]
         public string $filled,
         #[OA\Property]
+        public float $filled_ml,
+        #[OA\Property]
         public string $left,
         #[OA\Property]
         public float $left_ml,
