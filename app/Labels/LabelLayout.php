@@ -12,6 +12,9 @@ final readonly class LabelLayout
 {
     public const FONT = 'dejavusans';
 
+    /** Id of the line no label is printed without: its allergens, and what stops it from being used. */
+    public const MUST = 'must';
+
     /** Points, the largest that fits is taken; under about 5 nobody reads it. */
     private const SIZES = [11.0, 10.0, 9.0, 8.0, 7.0, 6.4, 5.8, 5.4, 5.0];
 
@@ -49,6 +52,20 @@ final readonly class LabelLayout
         } while ($laid->cut !== [] && $sizes !== []);
 
         return $laid;
+    }
+
+    /**
+     * As `of`, for what is printed.
+     *
+     * @param  list<LabelLine>  $lines
+     *
+     * @throws LabelRefused where what must be said does not fit
+     */
+    public static function toPrint(LabelSize $size, array $lines, string $net): self
+    {
+        $laid = self::of($size, $lines, $net);
+
+        return in_array(self::MUST, $laid->cut, true) ? throw LabelRefused::unsaid() : $laid;
     }
 
     /** @param  list<LabelLine>  $lines */

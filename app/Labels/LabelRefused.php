@@ -22,6 +22,11 @@ final class LabelRefused extends Refused
         return new self('unknown', sprintf('A label has no field “%s”.', mb_substr($id, 0, 40)), 'fields');
     }
 
+    public static function unsaid(): self
+    {
+        return new self('does_not_fit', 'What it contains, or what must be said of it, does not fit on this label, even small, so it is not printed. Take a larger label, or a shorter name.', 'size');
+    }
+
     public static function roll(): self
     {
         return new self('not_open', 'The simulated printer takes rolls only. Choose a roll, or print the sheet as PDF.', 'size');

@@ -48,7 +48,7 @@ final readonly class LabelSheet
     {
         return Sheet::calmly(function () use ($size, $lines, $nets, $address, $start): string {
             $longest = array_reduce($nets, fn (string $long, string $net) => mb_strlen($net) > mb_strlen($long) ? $net : $long, '');
-            $layout = LabelLayout::of($size, $lines, $longest);
+            $layout = LabelLayout::toPrint($size, $lines, $longest);
             $pdf = Sheet::blank([$size->pageW, $size->pageH], $size->pageW > $size->pageH ? 'L' : 'P', false);
             $pdf->setTextColor(0, 0, 0);
             // What all labels share is written into the file once, and shown on each.

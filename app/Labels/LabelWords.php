@@ -52,7 +52,7 @@ final readonly class LabelWords
     {
         $lines = [];
         foreach ($texts as $id => $text) {
-            if ($text !== '' && in_array($id, $on, true) && $id !== 'net') {
+            if ($text !== '' && ($id === LabelLayout::MUST || in_array($id, $on, true)) && $id !== 'net') {
                 $lines[] = new LabelLine($id, $text);
             }
         }
@@ -85,6 +85,7 @@ final readonly class LabelWords
         $lines = $this->lines($texts, $on);
         $size = $this->size($batch);
         $net = $bottles > 0 && $this->withNet($batch) ? self::net(1000).'  no. '.$bottles : '';
+        $cut = Sheet::calmly(fn (): array => LabelLayout::of($size, $lines, $net)->cut);
 
         return new LabelPage(
             sizes: array_values(array_map(fn (LabelSize $each) => $each->shape(), LabelSize::all($this->tables))),
@@ -95,10 +96,11 @@ final readonly class LabelWords
             fields: array_map(fn (string $id) => new LabelField($id, self::FIELDS[$id][0], $id === 'net' ? 'the net amount of each bottle, and its number' : $texts[$id] ?? '', in_array($id, $on, true)), array_keys(self::FIELDS)),
             lines: $lines,
             cautions: $this->cautions->of($batch, 'label'),
-            checklist: $this->checklist($batch, $lines),
+            checklist: $this->checklist($batch, $lines, $cut),
             bottles: $bottles,
             version: $batch->version,
-            warnings: $this->warnings($size, $lines, $net),
+            warnings: $this->warnings($lines, $cut),
+            prints: ! in_array(LabelLayout::MUST, $cut, true),
         );
     }
 
@@ -146,8 +148,9 @@ final readonly class LabelWords
         return [
             'title' => ucfirst($herb['mix'] ?? $herb['name']).' oil',
             'net' => '',
+            LabelLayout::MUST => implode(' ', $this->cautions->short($batch, true)),
             'best_before' => $batch->use_by === null ? 'Best before '.$this->times->date($batch->best_before) : 'Use by '.$this->times->logged($batch->use_by),
-            'cautions' => implode(' ', $this->cautions->short($batch)),
+            'cautions' => implode(' ', $this->cautions->short($batch, false)),
             'herb' => $inci ? 'Ingredients: '.implode(', ', [...array_map(fn (array $oil) => $oil['inci'] ?? ucfirst($oil['name']), $oils), ...array_map(self::inci(...), $herbs), ...self::antioxidant($batch, true)])
                 : implode('; ', array_map($this->herb(...), $herbs)),
             'oil' => $inci ? '' : 'in '.implode(', ', [...array_map(fn (array $oil) => $oil['name'].(count($oils) > 1 ? ' '.round($oil['share'] * 100).' %' : ''), $oils), ...self::antioxidant($batch, false)]),
@@ -198,18 +201,21 @@ final readonly class LabelWords
      * What such labels usually carry: no more than a help to remember, for rules differ by country.
      *
      * @param  list<LabelLine>  $lines
+     * @param  list<string>  $cut ids of lines that do not fit
      * @return list<ChecklistLine>
      */
-    private function checklist(Batch $batch, array $lines): array
+    private function checklist(Batch $batch, array $lines, array $cut): array
     {
-        $there = array_map(fn (LabelLine $line) => $line->id, $lines);
+        $there = array_diff(array_map(fn (LabelLine $line) => $line->id, $lines), $cut);
         $for = $batch->purpose === 'kitchen' ? 'kitchen' : 'skin';
         $checklist = [];
         foreach ($this->tables->table('labels')->rows('checklist') as $row) {
             if (in_array($row->text('for'), ['any', $for], true)) {
                 $field = $row->text('field');
                 $is = match ($field) {
-                    'net' => $this->withNet($batch),
+                    'net' => $this->withNet($batch) && ! in_array('net', $cut, true),
+                    'allergens' => ! in_array(LabelLayout::MUST, $cut, true),
+                    'keep' => in_array('keep', $there, true) || ($batch->use_by !== null && in_array(LabelLayout::MUST, $there, true)),
                     'ingredients' => in_array('herb', $there, true) && ($for === 'kitchen' || self::set($batch, 'names', 'cook') === 'inci'),
                     default => in_array($field, $there, true),
                 };
@@ -222,14 +228,17 @@ final readonly class LabelWords
 
     /**
      * @param  list<LabelLine>  $lines
+     * @param  list<string>  $cut ids of lines that do not fit
      * @return list<string>
      */
-    private function warnings(LabelSize $size, array $lines, string $net): array
+    private function warnings(array $lines, array $cut): array
     {
-        $cut = Sheet::calmly(fn (): string => implode(', ', array_map(fn (string $id) => self::FIELDS[$id][0] ?? $id, LabelLayout::of($size, $lines, $net)->cut)));
+        $must = in_array(LabelLayout::MUST, $cut, true);
+        $cut = implode(', ', array_map(fn (string $id) => self::FIELDS[$id][0] ?? $id, array_diff($cut, [LabelLayout::MUST])));
         $missing = LabelLayout::missing(implode(' ', array_map(fn (LabelLine $line) => $line->text, $lines)));
 
         return array_values(array_filter([
+            $must ? LabelRefused::unsaid()->getMessage() : '',
             $cut === '' ? '' : "Not all of it fits, even small: {$cut}. Take a larger label, or leave something out.",
             $missing === '' ? '' : "The label’s letters have no shape for {$missing}; a box is printed in their place.",
         ]));

@@ -35,9 +35,12 @@ final class Sheet extends TCPDF
      * The PDF library warns of letters no font has, and of mixed directions, where Laravel would stop
      * at a warning; a box in place of a letter is what is wanted.
      *
-     * @param  \Closure(): string  $make
+     * @template T
+     *
+     * @param  \Closure(): T  $make
+     * @return T
      */
-    public static function calmly(\Closure $make): string
+    public static function calmly(\Closure $make): mixed
     {
         set_error_handler(fn () => true, E_WARNING | E_NOTICE | E_DEPRECATED);
         try {

@@ -34,12 +34,12 @@ final readonly class CautionWords
         return array_map(fn (Caution $rule) => $this->view($rule, $facts, $read[$rule->id] ?? null), $this->bench->rules()->holding($facts, $place));
     }
 
-    /** @return list<string> as short as a label wants them */
-    public function short(Batch $batch): array
+    /** @return list<string> as short as a label wants them: those no label is without, or the others */
+    public function short(Batch $batch, bool $must): array
     {
         $facts = $this->facts($batch);
 
-        return array_values(array_filter(array_map(fn (Caution $rule) => $rule->label($facts), $this->bench->rules()->holding($facts, 'label'))));
+        return array_values(array_filter(array_map(fn (Caution $rule) => $rule->labelMust === $must ? $rule->label($facts) : '', $this->bench->rules()->holding($facts, 'label'))));
     }
 
     /** @param  ?string  $read by whom and when */

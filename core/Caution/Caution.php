@@ -34,6 +34,7 @@ final readonly class Caution
         public string $source,
         public bool $acknowledge,
         public string $label,
+        public bool $labelMust,
         public ?string $stopsAt,
         public string $field,
         public string $reason,
@@ -47,7 +48,7 @@ final readonly class Caution
 
         return new self(
             $row->text('id'), $row->text('rank'), $row->texts('places'), $when->texts('all'), $when->texts('none'),
-            $row->text('says'), $row->text('why'), $row->text('source'), $row->flag('acknowledge'), $row->text('label'),
+            $row->text('says'), $row->text('why'), $row->text('source'), $row->flag('acknowledge'), $row->text('label'), $row->flag('label_must'),
             $stops?->text('at'), $stops?->text('field') ?? '', $stops?->text('reason') ?? '',
         );
     }

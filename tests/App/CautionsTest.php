@@ -35,7 +35,7 @@ it('starts it for four days in the cold once that is read, and holds to it', fun
     $page = $bottle([])->assertOk()->json();
     expect($page['kept']['place'])->toBe('fridge')->and($page['kept']['use_by'])->toContain('28 Nov, 10:00')
         ->and(array_column($page['label'], 'text', 'id')['best_before'])->toBe('Use by Sat 28 Nov, 10:00')
-        ->and(array_column($page['label'], 'text', 'id')['cautions'])->toContain('Keep at 4 °C or colder')
+        ->and(array_column($page['label'], 'text', 'id')['must'])->toContain('Keep at 4 °C or colder')
         ->and($page['tasks'][0]['step'])->toBe('use_up')
         ->and(collect($page['cautions'])->firstWhere('id', 'four-days')['read'])->toContain('Keeper');
     $this->atHouse('POST', "{$path}/use", ['bottle' => 1, 'how' => 'used', 'amount' => '10 mL'])->assertOk();
@@ -110,7 +110,7 @@ it('turns no skin oil into food unless every part was food', function () {
 it('carries the allergens of lots to the label', function () {
     $this->atHouse('POST', '/lots', ['lot' => ['kind' => 'carrier', 'material' => 'olive', 'amount' => '3 L', 'allergens' => 'packed beside sesame']])->assertOk();
     $page = $this->atHouse('GET', bottledBatch(['oils' => ['olive']]))->json();
-    expect(array_column($page['label'], 'text', 'id')['cautions'])->toContain('Contains packed beside sesame.');
+    expect(array_column($page['label'], 'text', 'id')['must'])->toContain('Contains packed beside sesame.');
 });
 
 it('shows at the stove what belongs to the stove, each once', function () {

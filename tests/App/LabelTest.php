@@ -1,5 +1,7 @@
 <?php
 
+use Illuminate\Support\Facades\DB;
+
 /** Renders a PDF's first page with poppler; gives its size in mm and what its 2D codes say. */
 function printed(string $pdf): array
 {
@@ -156,10 +158,27 @@ it('names the ingredients as INCI does, the most first', function () {
 
 it('leaves out what is not wanted, adds the cook’s own line, and warns of what does not fit', function () {
     [$page, $sheet] = labelled('a4-3x7', 1, 1, ['fields' => ['title', 'words', 'code'], 'words' => 'Made at Skerry House']);
-    expect(array_column($page['lines'], 'id'))->toBe(['title', 'words', 'code'])->and($sheet['text'])->toContain('Made at Skerry House')->not->toContain('Best before')->not->toContain('10 mL');
+    expect(array_column($page['lines'], 'id'))->toBe(['title', 'must', 'words', 'code'])->and($sheet['text'])->toContain('Made at Skerry House')->not->toContain('Best before')->not->toContain('10 mL');
     $fields = array_column($page['fields'], 'id');
     $tight = $this->atHouse('PUT', "{$this->path}/label", ['version' => $page['version'], 'size' => 'roll-2x1', 'start' => 1, 'names' => 'cook', 'fields' => $fields, 'words' => str_repeat('who made it and where ', 13)])->assertOk()->json();
     expect(implode(' ', $tight['warnings']))->toContain('Not all of it fits')->toContain('your own line');
+});
+
+it('prints no label that does not carry its allergens, whatever is left out of it', function () {
+    // Never chosen, always there.
+    [$page, $sheet] = labelled('a4-3x7', 1, 1, ['fields' => ['title']]);
+    expect(array_column($page['lines'], 'text', 'id')['must'])->toBe('Contains tree nuts.')->and($page['prints'])->toBeTrue()->and($sheet['text'])->toContain('Contains tree nuts.')
+        ->and(array_column($page['checklist'], 'there', 'says')['the allergens'])->toBeTrue();
+    // Nor behind a name that fills the whole of a small label.
+    $plan = $this->made->refresh()->plan;
+    $plan['herb']['mix'] = str_repeat('mallow and ', 60);
+    DB::table('batches')->where('id', $this->made->id)->update(['plan' => json_encode($plan)]);
+    $fields = array_column($page['fields'], 'id');
+    $tight = $this->atHouse('PUT', "{$this->path}/label", ['version' => $page['version'], 'size' => 'roll-2x1', 'start' => 1, 'names' => 'cook', 'fields' => $fields, 'words' => ''])->assertOk()->json();
+    expect($tight['prints'])->toBeFalse()->and($tight['warnings'][0])->toContain('is not printed')
+        ->and(array_column($tight['checklist'], 'there', 'says')['the allergens'])->toBeFalse();
+    $this->atHouse('GET', "{$this->path}/labels.pdf")->assertStatus(422)->assertJsonPath('faults.0.reason', 'does_not_fit');
+    $this->atHouse('GET', "{$this->path}/labels.png")->assertStatus(422);
 });
 
 it('says which letters have no shape, and prints the rest', function () {

@@ -87,7 +87,7 @@ function LabelBench({ id, page: known }: { id: string; page: Page }) {
           <p className="text-lg">{page.lines.find((line) => line.id === 'title')?.text}</p>
         </div>
         <div className="flex flex-wrap gap-2">
-          {page.bottles > 0 ? (
+          {page.bottles > 0 && page.prints ? (
             <FileLink look="strong" href={`${path}/labels.pdf`}>
               Bottle labels, PDF
             </FileLink>
@@ -104,7 +104,7 @@ function LabelBench({ id, page: known }: { id: string; page: Page }) {
               {warning}
             </Notice>
           ))}
-          {size?.paper === 'roll' && page.bottles > 0 ? (
+          {size?.paper === 'roll' && page.bottles > 0 && page.prints ? (
             <figure className="flex flex-col gap-1">
               <img
                 src={printed}

@@ -73,7 +73,7 @@ final class LabelController extends Controller
     {
         $bottles = array_slice($this->bottles($batch), 0, SimulatedLabelPrinter::MOST);
         $nets = array_map(fn (Bottle $bottle) => $this->words->withNet($batch) ? LabelSheet::net($bottle) : '', $bottles);
-        $layout = LabelLayout::of($this->words->size($batch), $this->words->of($batch), $nets[count($nets) - 1]);
+        $layout = LabelLayout::toPrint($this->words->size($batch), $this->words->of($batch), $nets[count($nets) - 1]);
 
         return new Response($printer->strip($this->words->size($batch), $layout, $nets, $this->address($batch)), 200, ['Content-Type' => 'image/png']);
     }

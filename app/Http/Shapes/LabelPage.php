@@ -43,6 +43,8 @@ final readonly class LabelPage
         public int $version,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $warnings,
+        #[OA\Property(description: 'Whether it can be printed: what must be said of it fits.')]
+        public bool $prints,
     ) {
     }
 }
