@@ -7,6 +7,7 @@ use App\Http\Shapes\LabelField;
 use App\Http\Shapes\LabelLine;
 use App\Http\Shapes\LabelPage;
 use App\Models\Batch;
+use App\Models\Bottle;
 use App\Words\CautionWords;
 use App\Words\Times;
 use Kettle\Material\Tables;
@@ -85,6 +86,7 @@ final readonly class LabelWords
         $lines = $this->lines($texts, $on);
         $size = $this->size($batch);
         $net = $bottles > 0 && $this->withNet($batch) ? self::net(1000).'  no. '.$bottles : '';
+        $first = $batch->bottles()->where('state', 'in')->orderBy('number')->first();
         $cut = Sheet::calmly(fn (): array => LabelLayout::of($size, $lines, $net)->cut);
 
         return new LabelPage(
@@ -98,6 +100,7 @@ final readonly class LabelWords
             cautions: $this->cautions->of($batch, 'label'),
             checklist: $this->checklist($batch, $lines, $cut),
             bottles: $bottles,
+            net: $first instanceof Bottle && $this->withNet($batch) ? LabelSheet::net($first) : '',
             version: $batch->version,
             warnings: $this->warnings($lines, $cut),
             prints: ! in_array(LabelLayout::MUST, $cut, true),

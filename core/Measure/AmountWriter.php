@@ -72,10 +72,12 @@ final readonly class AmountWriter
         return ['text' => $text, 'rounding_percent' => round($off, 1)];
     }
 
-    /** A volume in US fluid ounces to one place, as net contents are stated: "1.7 fl oz". */
+    /** A volume in US fluid ounces, to one place as net contents are stated, to two under one ounce: "1.7 fl oz", "0.34 fl oz". */
     public static function fluidOunces(float $ml): string
     {
-        return self::trim($ml / Unit::make('fl oz')->factor, 1).' fl oz';
+        $ounces = $ml / Unit::make('fl oz')->factor;
+
+        return self::trim($ounces, $ounces < 0.995 ? 2 : 1).' fl oz';
     }
 
     /** The house's cup, mL. */

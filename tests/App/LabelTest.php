@@ -167,6 +167,7 @@ it('leaves out what is not wanted, adds the cook’s own line, and warns of what
 it('prints no label that does not carry its allergens, whatever is left out of it', function () {
     // Never chosen, always there.
     [$page, $sheet] = labelled('a4-3x7', 1, 1, ['fields' => ['title']]);
+    expect($page['net'])->toBe('');
     expect(array_column($page['lines'], 'text', 'id')['must'])->toBe('Contains tree nuts.')->and($page['prints'])->toBeTrue()->and($sheet['text'])->toContain('Contains tree nuts.')
         ->and(array_column($page['checklist'], 'there', 'says')['the allergens'])->toBeTrue();
     // Nor behind a name that fills the whole of a small label.
@@ -175,7 +176,7 @@ it('prints no label that does not carry its allergens, whatever is left out of i
     DB::table('batches')->where('id', $this->made->id)->update(['plan' => json_encode($plan)]);
     $fields = array_column($page['fields'], 'id');
     $tight = $this->atHouse('PUT', "{$this->path}/label", ['version' => $page['version'], 'size' => 'roll-2x1', 'start' => 1, 'names' => 'cook', 'fields' => $fields, 'words' => ''])->assertOk()->json();
-    expect($tight['prints'])->toBeFalse()->and($tight['warnings'][0])->toContain('is not printed')
+    expect($tight['net'])->toBe('10 mL (0.34 fl oz)  no. 1')->and($tight['prints'])->toBeFalse()->and($tight['warnings'][0])->toContain('is not printed')
         ->and(array_column($tight['checklist'], 'there', 'says')['the allergens'])->toBeFalse();
     $this->atHouse('GET', "{$this->path}/labels.pdf")->assertStatus(422)->assertJsonPath('faults.0.reason', 'does_not_fit');
     $this->atHouse('GET', "{$this->path}/labels.png")->assertStatus(422);
@@ -239,4 +240,4 @@ it('prints no sheet on a roll printer, and no labels of bottles that are gone', 
 // NIST Handbook 44: a US fluid ounce is 29.5735295625 mL; net contents in both systems, as labels there have them.
 it('gives net contents in both systems', function (float $ml, string $text) {
     expect(App\Labels\LabelWords::net($ml))->toBe($text);
-})->with([[29.5735295625, '30 mL (1 fl oz)'], [50, '50 mL (1.7 fl oz)'], [100, '100 mL (3.4 fl oz)'], [250, '250 mL (8.5 fl oz)'], [473.176473, '473 mL (16 fl oz)']]);
+})->with([[29.5735295625, '30 mL (1 fl oz)'], [10, '10 mL (0.34 fl oz)'], [5, '5 mL (0.17 fl oz)'], [50, '50 mL (1.7 fl oz)'], [100, '100 mL (3.4 fl oz)'], [250, '250 mL (8.5 fl oz)'], [473.176473, '473 mL (16 fl oz)']]);

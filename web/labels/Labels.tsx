@@ -247,7 +247,7 @@ function LabelDrawing({ page, code, size }: { page: Page; code: string; size: Sh
       <p className="font-bold" style={{ fontSize: '1.3em' }}>
         {title}
       </p>
-      {net ? <p className="font-bold">net amount, no. 1 to {page.bottles}</p> : null}
+      {net && page.net ? <p className="font-bold">{page.net}</p> : null}
       {page.lines
         .filter((line) => line.id !== 'title' && line.id !== 'code')
         .map((line) => (

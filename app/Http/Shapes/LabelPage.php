@@ -39,6 +39,8 @@ final readonly class LabelPage
         public array $checklist,
         #[OA\Property]
         public int $bottles,
+        #[OA\Property(description: 'Net amount and number of the first bottle, as its label has them; empty where they are left off or none is filled.')]
+        public string $net,
         #[OA\Property]
         public int $version,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
