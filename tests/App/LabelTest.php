@@ -68,7 +68,7 @@ it('prints bottle labels where the sheet has them, to 0.3 mm', function () {
         ->and($sheet['codes'])->toHaveCount(21)->and(array_unique($sheet['codes']))->toHaveCount(1)
         ->and(firstLine($sheet['pgm'], false))->toEqualWithDelta(7.25, 0.3)
         ->and(firstLine($sheet['pgm'], true))->toEqualWithDelta(15.15, 0.3)
-        ->and($sheet['text'])->toContain('10 mL (0.3 fl oz)')->toContain('no. 21');
+        ->and($sheet['text'])->toContain('10 mL (0.34 fl oz)')->toContain('no. 21');
 });
 
 it('gives the same code as SVG for the print view', function () {

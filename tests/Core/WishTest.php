@@ -40,7 +40,7 @@ it('refuses what the sides of a wish cannot be, each beside its field', function
 it('says a plan from every side in one sentence', function (array $wish, string $begins, array $house = []) {
     expect(Support::plan($wish, $house)->sentenceText())->toStartWith($begins);
 })->with([
-    'from the jar' => [['jar' => '473'], 'A pint jar of marshmallow root oil for the skin, root, dried and cut, one to five, in '],
+    'from the jar' => [['jar' => '473'], 'A pint jar of marshmallow root oil for the skin, dried and cut, one to five, in '],
     'from several jars' => [['jar' => '473', 'jars' => '3'], 'Three pint jars of marshmallow root oil'],
     'from herb' => [['herb' => ['id' => 'marshmallow-root', 'amount' => '50 g']], '50 g of herb in a '],
     'from oil' => [['oil_amount' => '250 mL'], '250 mL of oil in a '],

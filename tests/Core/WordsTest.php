@@ -62,13 +62,13 @@ it('says the plan in one sentence', function (array $wish, string $sentence) {
     expect(Support::plan($wish)->sentenceText())->toBe($sentence);
 })->with([
     [['jar' => '473', 'method' => 'slow-cooker', 'oils' => [['id' => 'sunflower', 'parts' => 2], ['id' => 'jojoba', 'parts' => 1]], 'purpose' => 'salve', 'ready_by' => '2026-12-12'],
-        'A pint jar of marshmallow root oil for a salve, root, dried and cut, one to five, in sunflower oil with a third jojoba, in the slow cooker for 12 h at 49 °C, then squeezed, ready by Saturday 12 December.'],
+        'A pint jar of marshmallow root oil for a salve, dried and cut, one to five, in sunflower oil with a third jojoba, in the slow cooker for 12 h at 49 °C, then squeezed, ready by Saturday 12 December.'],
     [['herb' => ['id' => 'self-heal', 'amount' => '50'], 'ratio' => '1:6.5', 'start' => '2026-11-30'],
         '50 g of herb in a 380 mL jar: self-heal oil for the skin, thin leaf, dried and cut, 1:6.5, in sunflower oil, on the cold shelf for 4 weeks, then squeezed, begun Monday 30 November.'],
     [['herb' => ['id' => 'linden-blossom', 'amount' => '20 g'], 'oil_amount' => '200 mL', 'oils' => ['olive', 'sesame'], 'purpose' => 'massage'],
         '20 g of herb and 200 mL of oil in a half-pint jar: linden blossom oil for massage, fluffy flowers, dried whole, one to ten, in olive oil with half sesame oil, on the cold shelf for 4 weeks, then squeezed, begun Tuesday 24 November.'],
     [['jar' => '946', 'ratio' => '1:5 w/w', 'method' => 'double-boiler'],
-        'A quart jar of marshmallow root oil for the skin, root, dried and cut, one to five by weight, in sunflower oil, in the double boiler for 2 h at 49 °C, then squeezed, begun Tuesday 24 November.'],
+        'A quart jar of marshmallow root oil for the skin, dried and cut, one to five by weight, in sunflower oil, in the double boiler for 2 h at 49 °C, then squeezed, begun Tuesday 24 November.'],
 ]);
 
 it('shows lighter what was not chosen', function () {
