@@ -45,8 +45,11 @@ test('settings are kept, wrong ones are answered, and warmth is read in Fahrenhe
   await page.getByLabel('Whose cups and spoons').selectOption('us')
   await page.getByRole('button', { name: 'Keep these' }).click()
   await expect(page.getByText('The house’s settings are kept.')).toBeVisible()
+  // A choice is shown as made once it is kept.
   await page.getByLabel('Warmth in').selectOption('f')
+  await expect(page.getByLabel('Warmth in')).toHaveValue('f')
   await page.getByLabel('Amounts first in').selectOption('kitchen')
+  await expect(page.getByLabel('Amounts first in')).toHaveValue('kitchen')
 
   await page.goto(house + '/bench')
   await word(page, /^the way:/)
