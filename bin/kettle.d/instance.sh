@@ -203,8 +203,8 @@ start_web() {
 # Two pools: what is quick, and what may take its time (whole houses, PDFs, calendars), so that the one never waits
 # for the other.
 write_fpm_conf() {
-  local own=
-  [ "$(id -u)" != 0 ] || own=$'user = root\ngroup = root\nlisten.owner = root\nlisten.mode = 0600'
+  local both=$'clear_env = no\ncatch_workers_output = yes\nphp_admin_value[post_max_size] = 24M\nphp_admin_value[expose_php] = 0'
+  [ "$(id -u)" != 0 ] || both+=$'\nuser = root\ngroup = root\nlisten.owner = root\nlisten.mode = 0600'
   cat >"$RUN/fpm.conf" <<CONF
 [global]
 error_log = $KETTLE_VAR/log/fpm.log
@@ -215,12 +215,8 @@ pm = static
 pm.max_children = 4
 pm.max_requests = 2000
 request_terminate_timeout = 30s
-clear_env = no
-catch_workers_output = yes
 php_admin_value[memory_limit] = 192M
-php_admin_value[post_max_size] = 24M
-php_admin_value[expose_php] = 0
-$own
+$both
 [heavy]
 listen = $SOCKETS/heavy.sock
 pm = ondemand
@@ -228,12 +224,8 @@ pm.max_children = 2
 pm.process_idle_timeout = 60s
 pm.max_requests = 200
 request_terminate_timeout = 90s
-clear_env = no
-catch_workers_output = yes
 php_admin_value[memory_limit] = 256M
-php_admin_value[post_max_size] = 24M
-php_admin_value[expose_php] = 0
-$own
+$both
 CONF
 }
 
