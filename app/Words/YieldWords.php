@@ -67,7 +67,7 @@ final readonly class YieldWords
         $spread = UptakeSpread::of($this->tables);
         $all = array_map(fn (mixed $uptake) => (float) $uptake, array_values(BatchYield::query()->where('form', $mine->form)->where('way', $mine->way)->orderByDesc('id')->limit(self::OF)->pluck('uptake')->all()));
 
-        return $spread->isOdd($spread->apart($mine->uptake, $mine->variance, $all, $prior));
+        return $spread->isOdd($spread->apart($mine->uptake, $mine->variance, $spread->middle($all, $prior)));
     }
 
     /** @param  array<BatchYield>  $rows */

@@ -43,22 +43,24 @@ final readonly class UptakeSpread
     }
 
     /**
-     * How far one batch lies from the house's usual, in standard deviations, by the median of its batches and their
-     * median absolute deviation (1.4826 of it is a normal's standard deviation): one spill moves neither, and so
-     * accuses no good batch. Of fewer than four batches the trade's own figure is the usual.
+     * How far one batch lies from the house's usual, in standard deviations.
      *
-     * @param  list<float>  $all of the house, this one among them
-     * @param  float  $prior mL left in each gram, as the trade has it
+     * @param  array{float, float}  $usual of `middle`
      */
-    public function apart(float $uptake, float $variance, array $all, float $prior): float
+    public function apart(float $uptake, float $variance, array $usual): float
     {
-        [$middle, $scatter] = $this->middle($all, $prior);
+        [$middle, $scatter] = $usual;
 
         return ($uptake - $middle) / sqrt($scatter ** 2 + $variance);
     }
 
     /**
-     * @param  list<float>  $all
+     * What is usual in a house, by the median of its batches and their median absolute deviation (1.4826 of it is a
+     * normal's standard deviation): one spill moves neither, and so accuses no good batch. Of fewer than four batches
+     * the trade's own figure is the usual.
+     *
+     * @param  list<float>  $all of the house, the one that is looked at among them
+     * @param  float  $prior mL left in each gram, as the trade has it
      * @return array{float, float} the usual, and how far batches lie from it beyond what measuring does
      */
     public function middle(array $all, float $prior): array

@@ -44,9 +44,9 @@ final readonly class YieldHistory
         $steps = $odd = [];
         $from = count($observed) - self::SHOWN;
         // Of all of them, so that an odd one neither hides itself nor accuses another.
-        [$middle, $scatter] = $spread->middle(array_column($observed, 1), $prior->mlPerGram);
+        $usual = $spread->middle(array_column($observed, 1), $prior->mlPerGram);
         foreach ($observed as $i => [$id, $uptake, $variance]) {
-            $distance = ($uptake - $middle) / sqrt($scatter ** 2 + $variance);
+            $distance = $spread->apart($uptake, $variance, $usual);
             $seen = $seen->with($uptake, $variance);
             if ($isOdd = $spread->isOdd($distance)) {
                 $odd[] = $id;

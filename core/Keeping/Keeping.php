@@ -20,8 +20,7 @@ use Kettle\Reason\Reckoned;
  */
 final readonly class Keeping
 {
-    /** Hours in a month of 30.44 days. */
-    public const HOURS_A_MONTH = 730.56;
+    public const HOURS_A_MONTH = 24 * ShelfLife::DAYS_A_MONTH;
 
     /**
      * @param  float  $months from straining, agreeing with the day
@@ -54,7 +53,7 @@ final readonly class Keeping
         if ($facts->kept === ColdKept::FRIDGE || ($facts->kitchen && $state->isWet() && $facts->kept !== ColdKept::SOURED)) {
             $by = ColdKept::useBy($facts->filledAt);
 
-            return new self(ColdKept::DAYS / 30.44, $by, $by, $by, [Reason::rule('keeps-four-days')], spent: $spent, coldOnly: true);
+            return new self(ColdKept::DAYS / ShelfLife::DAYS_A_MONTH, $by, $by, $by, [Reason::rule('keeps-four-days')], spent: $spent, coldOnly: true);
         }
         $weakest = $oils[0];
         $rate = 0.0;

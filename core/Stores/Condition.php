@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Stores;
 
+use Kettle\Keeping\ShelfLife;
 use Kettle\Material\Cupboard;
 
 /** Whether a lot is still good, with the reasons: sound, ageing (use it soon) or past (do not use it). */
@@ -77,7 +78,7 @@ final readonly class Condition
         if ($lot->kind === LotKind::Carrier && $lot->openedOn !== null && isset($cupboard->carriers()[$lot->material])) {
             $months = $cupboard->carriers()[$lot->material]->monthsOpened;
 
-            return ['day' => $lot->openedOn->modify('+'.(int) round($months * 30.44).' days'), 'says' => sprintf('Opened %s; this oil keeps about %g months once opened.', $lot->openedOn->format('j M Y'), $months)];
+            return ['day' => $lot->openedOn->modify('+'.(int) round($months * ShelfLife::DAYS_A_MONTH).' days'), 'says' => sprintf('Opened %s; this oil keeps about %g months once opened.', $lot->openedOn->format('j M Y'), $months)];
         }
         if ($lot->kind === LotKind::Herb && $lot->gotOn !== null) {
             if ($lot->state !== null && $lot->state->isWet()) {
@@ -85,7 +86,7 @@ final readonly class Condition
             }
             $form = $cupboard->forms()[$lot->form ?? ''] ?? null;
             if ($form !== null) {
-                return ['day' => $lot->gotOn->modify('+'.(int) round($form->keepsMonths * 30.44).' days'), 'says' => sprintf('Got %s; dried so, it is worth using for about %g months.', $lot->gotOn->format('j M Y'), $form->keepsMonths)];
+                return ['day' => $lot->gotOn->modify('+'.(int) round($form->keepsMonths * ShelfLife::DAYS_A_MONTH).' days'), 'says' => sprintf('Got %s; dried so, it is worth using for about %g months.', $lot->gotOn->format('j M Y'), $form->keepsMonths)];
             }
         }
 
