@@ -16,6 +16,7 @@ use App\Models\StoveJar;
 use App\Models\StoveProbe;
 use App\Models\StoveSession;
 use Kettle\Diary\Stage;
+use Kettle\Infusion\Method;
 use Kettle\Warmth\Readings;
 
 /** The Stove as a place: what is warm, what wants warmth, what there is to warm it in; and readings as files have them. */
@@ -104,7 +105,7 @@ final readonly class StovePageWords
             /** @var array{name: string, id: string, hours: float|int, target_c: float|int|null} $method */
             $method = $batch->plan['method'];
             $left = $course->warmed->left((float) $method['hours']);
-            if ($left <= 0 || $method['target_c'] === null || $method['id'] === 'gentle-pan') {
+            if ($left <= 0 || $method['target_c'] === null || $this->history->method($batch)->has(Method::IN_PAN)) {
                 continue;
             }
             $from = $batch->diary['slots'][0]['from'] ?? null;

@@ -16,6 +16,7 @@ use Kettle\Diary\CookerJob;
 use Kettle\Diary\Course;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Timetable;
+use Kettle\Infusion\Method;
 use Kettle\Vessel\WaterBath;
 
 /**
@@ -69,7 +70,7 @@ final readonly class PlanDiary
         $method = $plan['method'];
         $left = $course->warmed->left((float) $method['hours']);
         // A pan on a flame is nobody's cooker, and is not shared.
-        if ($left <= 0 || $course->warmFrom === null || $method['id'] === 'gentle-pan') {
+        if ($left <= 0 || $course->warmFrom === null || $this->history->method($batch)->has(Method::IN_PAN)) {
             return null;
         }
         $readyBy = is_string($batch->wish['ready_by'] ?? null) ? $batch->wish['ready_by'] : null;
