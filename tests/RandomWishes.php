@@ -55,15 +55,17 @@ final class RandomWishes
             ? ['name' => 'wild garlic', 'state' => 'fresh']
             : ['id' => $this->one(mt_rand(0, 1) === 0 ? ['basil', 'garlic', 'onion', 'oregano', 'tomato', 'chilli'] : $this->of['herb']), 'state' => $this->one(['fresh', 'wilted', 'dried'])];
 
+        $method = $this->one($this->of['method']);
+
         return array_filter([
             'herbs' => array_map(fn () => $herb(), range(1, mt_rand(1, 2))),
             'oils' => [$this->one($this->of['oil'])],
             'purpose' => $this->one(['kitchen', 'kitchen', 'kitchen', 'skin', 'hair']),
             'kept' => $this->one([null, 'shelf', 'fridge', 'soured']),
-            'method' => $this->one($this->of['method']),
+            'method' => $method,
             'way' => $this->one([null, 'squeezed', 'drained']),
             'basis' => $this->one(['dry', 'as-it-lies']),
-            'jar' => $this->one(['473', '946']),
+            'jar' => $method === 'gentle-pan' ? null : $this->one(['473', '946', null]),
             'spirit' => $this->one([null, null, 'yes']),
         ]);
     }

@@ -307,9 +307,8 @@ final class SkerryHouse
     private function cold(): void
     {
         $this->at(1, 11);
-        $jar = Jar::query()->where('brim_ml', 135)->firstOrFail();
         $wish = [
-            'herb' => ['id' => 'lemon-thyme', 'state' => 'fresh', 'amount' => '25 g'], 'oils' => ['olive'], 'jar' => $jar->uid, 'purpose' => 'kitchen', 'kept' => 'fridge', 'method' => 'gentle-pan',
+            'herb' => ['id' => 'lemon-thyme', 'state' => 'fresh', 'amount' => '25 g'], 'oils' => ['olive'], 'purpose' => 'kitchen', 'kept' => 'fridge', 'method' => 'gentle-pan',
         ];
         $batch = ($this->start)($wish, 'the kitchen bed', null, ['four-days']);
         $this->done($batch, 'fill', 1, 11, 15);

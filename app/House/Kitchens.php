@@ -3,13 +3,20 @@
 namespace App\House;
 
 use App\Models\Absence;
+use App\Models\Batch;
 use App\Models\BatchYield;
+use App\Models\Cooker;
 use App\Models\Jar;
 use App\Models\Lot;
 use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
+use Kettle\Diary\Bookings;
+use Kettle\Diary\CookerJob;
+use Kettle\Diary\CookerPlace;
 use Kettle\Diary\Presence;
+use Kettle\Diary\Stage;
+use Kettle\Infusion\Method;
 use Kettle\Infusion\UptakeSeen;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Custom;
@@ -28,6 +35,9 @@ final class Kitchens
 
     /** Lots of one thing looked at for a wish: nobody pours together more. */
     private const LOTS = 12;
+
+    /** @var array{int, Bookings}|null of which house, and what its cookers are booked for: asked for many times in one request */
+    private ?array $bookings = null;
 
     /** @var array{string|false, Presence}|null of which house as it stands, and when somebody is there: asked for again and again in one request */
     private ?array $presence = null;
@@ -154,8 +164,42 @@ final class Kitchens
 
         return new Kitchen(
             $this->now(), $this->presence(), Custom::from($house->measures), (float) $house->drops_per_ml, $jars, $this->bench->cupboard(),
-            $user instanceof User && ($user->prefs['temperature'] ?? 'c') === 'f', (float) $house->room_c, $house->things, $lots, $stock, $house->currency, $this->seen(...),
+            $user instanceof User && ($user->prefs['temperature'] ?? 'c') === 'f', (float) $house->room_c, $house->things, $lots, $stock, $house->currency, $this->seen(...), $this->bookings(...),
         );
+    }
+
+    /** The house's cookers, and what the diary has booked them for as it was last placed. */
+    private function bookings(): Bookings
+    {
+        $house = $this->current->house();
+        if ($this->bookings !== null && $this->bookings[0] === $house->id) {
+            return $this->bookings[1];
+        }
+        $booked = [];
+        foreach (Batch::query()->whereIn('stage', [Stage::Planned, Stage::Steeping])->whereNotNull('diary')->toBase()->pluck('diary') as $diary) {
+            $diary = json_decode((string) $diary, true);
+            if (is_array($diary) && is_array($diary['job'] ?? null)) {
+                $from = $diary['slots'][0]['from'] ?? null;
+                $booked[] = ['job' => CookerJob::of($diary['job'], $house->zone()), 'from' => is_string($from) ? new \DateTimeImmutable($from) : null];
+            }
+        }
+        $this->bookings = [$house->id, new Bookings($this->places(), $booked)];
+
+        return $this->bookings[1];
+    }
+
+    /** After the diary was placed anew, or a cooker changed. */
+    public function forgetBookings(): void
+    {
+        $this->bookings = null;
+    }
+
+    /** @return list<CookerPlace> the house's cookers */
+    public function places(): array
+    {
+        $wet = fn (Cooker $cooker): bool => array_filter($cooker->methods, fn (string $id) => $this->bench->methods()->method($id)->has(Method::IN_WATER)) !== [];
+
+        return array_values(Cooker::query()->orderBy('id')->get()->map(fn (Cooker $cooker) => $cooker->place($wet($cooker), (float) $this->current->house()->room_c))->all());
     }
 
     /** What the house's own batches of a form say, from two sums the index holds. */

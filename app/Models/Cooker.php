@@ -7,6 +7,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Kettle\Diary\CookerPlace;
 use Kettle\Vessel\Cooker as CoreCooker;
+use Kettle\Warmth\Heater;
 
 /**
  * A cooker of the house. Taken off the list it is kept, for the sessions held in it.
@@ -37,8 +38,13 @@ class Cooker extends Model
         return CoreCooker::measured($this->uid, $this->called, $this->shape, (float) $this->length_mm, (float) $this->width_mm, (float) $this->height_mm);
     }
 
-    public function place(): CookerPlace
+    /** @param  bool  $water whether jars stand in water in it */
+    public function place(bool $water, float $roomC): CookerPlace
     {
-        return new CookerPlace($this->core(), $this->methods);
+        $settings = array_map(fn (array $each) => ['name' => $each['name'], 'watts' => (float) $each['watts']], $this->settings);
+
+        return new CookerPlace($this->core(), $this->methods, $settings === [] ? null : new Heater(
+            $this->core(), $settings, (float) $this->loss_w_per_k, (float) $this->vessel_j_per_k, $water, $this->learned !== null,
+        ), $roomC);
     }
 }

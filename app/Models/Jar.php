@@ -8,12 +8,13 @@ use Illuminate\Database\Eloquent\SoftDeletes;
 use Kettle\Vessel\Jar as CoreJar;
 
 /**
- * A jar size on the house's list. Taken off the list it is kept, for the batches made in it.
+ * A jar size, a bowl or a pan on the house's list. Taken off the list it is kept, for the batches made in it.
  *
  * @property string $uid
  * @property string $called
  * @property string $brim_ml
  * @property string $height_mm
+ * @property string $kind of CoreJar::KINDS
  */
 class Jar extends Model
 {
@@ -21,8 +22,10 @@ class Jar extends Model
 
     protected $guarded = [];
 
+    protected $attributes = ['kind' => CoreJar::JAR];
+
     public function core(): CoreJar
     {
-        return CoreJar::measured($this->uid, $this->called, (float) $this->brim_ml, (float) $this->height_mm);
+        return CoreJar::measured($this->uid, $this->called, (float) $this->brim_ml, (float) $this->height_mm, $this->kind);
     }
 }

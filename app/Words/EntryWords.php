@@ -81,7 +81,7 @@ final readonly class EntryWords
     /** @param  array<string, mixed>  $data what was seen under the lid, or counted by a thermometer */
     private function seen(array $data): string
     {
-        $words = array_filter(array_map(fn (mixed $each) => ['herb_above' => 'herb above the oil, pushed under', 'drops_wiped' => 'drops under the lid, wiped', 'fur' => 'fur on it'][is_string($each) ? $each : ''] ?? null, is_array($data['seen'] ?? null) ? $data['seen'] : []));
+        $words = array_filter(array_map(fn (mixed $each) => ['herb_above' => 'herb above the oil, pushed under', 'drops_wiped' => 'drops under the lid, wiped', 'fur' => 'fur on it', 'bubbles_calmed' => 'the bubbling had calmed', 'colour_turned' => 'the colour had turned'][is_string($each) ? $each : ''] ?? null, is_array($data['seen'] ?? null) ? $data['seen'] : []));
 
         return ($words === [] ? '' : ': '.implode('; ', $words)).(is_numeric($data['warm_h'] ?? null) ? ', '.StoveWords::hours((float) $data['warm_h']).' at warmth' : '');
     }
@@ -99,6 +99,7 @@ final readonly class EntryWords
         $step = Step::tryFrom(explode('-', $key)[0]);
         $done = match ($step) {
             Step::Moisten => 'Moistened',
+            Step::WarmOil => 'The oil warmed',
             Step::Fill => 'Filled',
             Step::TopUp => 'Topped up',
             Step::Check => 'Looked at it',

@@ -55,7 +55,7 @@ final readonly class PressWords
         $expected = $this->plan->expected($batch);
         $ml = $batch->strained_ml === null ? null : (float) $batch->strained_ml;
         $text = fn (string $key): ?string => is_string($strained?->data[$key] ?? null) ? $strained->data[$key] : null;
-        $settledAt = $batch->strained_at?->copy()->addHours(Timetable::SETTLE_HOURS);
+        $settledAt = $this->history->routine($batch)->settles ? $batch->strained_at?->copy()->addHours(Timetable::SETTLE_HOURS) : null;
         $straining = $this->straining($batch);
         $planned = $this->plan->way($batch);
         $way = $text('way') ?? $straining->way($planned);
@@ -153,7 +153,7 @@ final readonly class PressWords
 
         return new Straining(
             array_intersect(array_column($herbs, 'form'), ['powder', 'tea-bag']) !== [], $facts->has('state:wet'), $facts->has('heated'), $hard !== [],
-            $facts->has('trait:staining') || $facts->has('trait:burning'), KeptOil::way($batch), $batch->purpose === 'kitchen',
+            $facts->has('trait:staining') || $facts->has('trait:burning'), KeptOil::way($batch), $batch->purpose === 'kitchen', $this->history->routine($batch)->settles,
         );
     }
 

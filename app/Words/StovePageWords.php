@@ -3,9 +3,12 @@
 namespace App\Words;
 
 use App\Actions\Batches\History;
+use App\Actions\Stove\SetUp;
 use App\Files\CsvTable;
 use App\House\Kitchens;
+use App\Http\Shapes\PanCard;
 use App\Http\Shapes\ReadingsTaken;
+use App\Http\Shapes\Ref;
 use App\Http\Shapes\RefusedReading;
 use App\Http\Shapes\StovePage;
 use App\Http\Shapes\StoveWaiting;
@@ -15,8 +18,15 @@ use App\Models\Probe;
 use App\Models\StoveJar;
 use App\Models\StoveProbe;
 use App\Models\StoveSession;
+use Kettle\Diary\CookerPlace;
+use Kettle\Diary\Course;
+use Kettle\Diary\Routine;
 use Kettle\Diary\Stage;
+use Kettle\Diary\Step;
+use Kettle\Diary\Task;
 use Kettle\Infusion\Method;
+use Kettle\Measure\AmountWriter;
+use Kettle\Vessel\WaterBath;
 use Kettle\Warmth\Readings;
 
 /** The Stove as a place: what is warm, what wants warmth, what there is to warm it in; and readings as files have them. */
@@ -30,7 +40,7 @@ final readonly class StovePageWords
 
     private const CSV_ROWS = 20_000;
 
-    public function __construct(private StoveWords $words, private CookerWords $cookers, private History $history, private Kitchens $kitchens, private Times $times)
+    public function __construct(private StoveWords $words, private CookerWords $cookers, private History $history, private Kitchens $kitchens, private Times $times, private SetUp $setUp)
     {
     }
 
@@ -42,9 +52,12 @@ final readonly class StovePageWords
         $used = $running->where('speed', 1)->pluck('cooker_id')->flip();
         $busy = StoveProbe::query()->whereIn('stove_session_id', $running->pluck('id'))->pluck('probe_id')->flip();
 
+        [$waiting, $pans] = $this->waiting();
+
         return new StovePage(
             sessions: array_values($running->map($this->words->card(...))->all()),
-            waiting: $this->waiting(),
+            waiting: $waiting,
+            pans: $pans,
             cookers: array_values(Cooker::query()->orderBy('id')->get()->map(fn (Cooker $cooker) => $this->cookers->cooker($cooker, isset($used[$cooker->id])))->all()),
             probes: array_values(Probe::query()->where('kind', '!=', Probe::HAND)->orderBy('id')->limit(40)->get()->map(fn (Probe $probe) => $this->cookers->probe($probe, isset($busy[$probe->id]), null))->all()),
             ended: array_values($ended->map($this->words->card(...))->all()),
@@ -92,32 +105,70 @@ final readonly class StovePageWords
         return preg_match('/[cf]\s*$/i', $typed) === 1 ? $typed : $typed.($this->kitchens->plain()->fahrenheit ? ' F' : ' C');
     }
 
-    /** @return list<StoveWaiting> */
+    /** @return array{list<StoveWaiting>, list<PanCard>} what waits for a cooker, and what is done in a pan */
     private function waiting(): array
     {
         $standing = StoveJar::standing()->pluck('batch_id');
         $batches = Batch::query()->whereIn('stage', [Stage::Planned, Stage::Steeping])->where('shelf->heated', true)->whereNotIn('id', $standing)
             ->orderBy('start_at')->orderBy('id')->limit(self::WAITING)->with('entries')->get();
         $presence = $this->kitchens->presence();
-        $waiting = [];
+        $places = $this->kitchens->places();
+        $waiting = $pans = [];
         foreach ($batches as $batch) {
+            $routine = $this->history->routine($batch);
             $course = $this->history->course($batch, presence: $presence);
-            /** @var array{name: string, id: string, hours: float|int, target_c: float|int|null} $method */
-            $method = $batch->plan['method'];
-            $left = $course->warmed->left((float) $method['hours']);
-            if ($left <= 0 || $method['target_c'] === null || $this->history->method($batch)->has(Method::IN_PAN)) {
+            if ($course->warmed->left($routine->hours) <= 0 && $course->warmed->onSince === null) {
                 continue;
             }
-            $from = $batch->diary['slots'][0]['from'] ?? null;
-            $waiting[] = new StoveWaiting(
-                $batch->uid, $batch->code, $batch->herb_name, is_string($batch->shelf['jar'] ?? null) ? $batch->shelf['jar'] : 'jar', $method['name'], $this->words->warmth((float) $method['target_c']),
-                $course->warmed->hours() > 0 ? StoveWords::hours($course->warmed->hours()).' of '.StoveWords::hours((float) $method['hours']).' had' : StoveWords::hours((float) $method['hours']).' at warmth',
-                is_string($from) ? $this->times->due(new \DateTimeImmutable($from)) : '', $batch->stage === Stage::Steeping,
-                is_string($batch->diary['cooker'] ?? null) ? $batch->diary['cooker'] : null, is_string($batch->diary['says'] ?? null) ? $batch->diary['says'] : null,
-            );
+            if ($routine->method->has(Method::IN_PAN)) {
+                $pans[] = $this->pan($batch, $course, $routine);
+            } elseif (is_numeric($batch->plan['method']['target_c'] ?? null)) {
+                $waiting[] = $this->jars($batch, $course, $routine, array_map(fn (CookerPlace $place) => $place->cooker->id, array_values(array_filter($places, fn (CookerPlace $place) => in_array($routine->method->id, $place->kinds, true)))));
+            }
         }
 
-        return $waiting;
+        return [$waiting, $pans];
+    }
+
+    /** @param  list<string>  $cookers those its method is done in */
+    private function jars(Batch $batch, Course $course, Routine $routine, array $cookers): StoveWaiting
+    {
+        /** @var array{name: string, target_c: float|int} $method */
+        $method = $batch->plan['method'];
+        $from = $batch->diary['slots'][0]['from'] ?? null;
+        $warmUp = $routine->warmUpMin > 0 ? ', after about '.AmountWriter::span($routine->warmUpMin / 60).' getting warm' : '';
+
+        return new StoveWaiting(
+            $batch->uid, $batch->code, $batch->herb_name, is_string($batch->shelf['jar'] ?? null) ? $batch->shelf['jar'] : 'jar', $method['name'], $this->words->warmth((float) $method['target_c']),
+            ($course->warmed->hours() > 0 ? StoveWords::hours($course->warmed->hours()).' of '.StoveWords::hours($routine->hours).' had' : StoveWords::hours($routine->hours).' at warmth').$warmUp,
+            is_string($from) ? $this->times->due(new \DateTimeImmutable($from)) : '', $batch->stage === Stage::Steeping,
+            is_string($batch->diary['cooker'] ?? null) ? $batch->diary['cooker'] : null, is_string($batch->diary['says'] ?? null) ? $batch->diary['says'] : null,
+            array_map(fn (string $school) => new Ref($school, WaterBath::SCHOOLS[$school]), $this->setUp->schools([$batch])),
+            // Glass that hangs in its water goes in while everything is cold.
+            $routine->method->water === 'rim' ? 'hand-hot' : 'cold', $cookers,
+        );
+    }
+
+    private function pan(Batch $batch, Course $course, Routine $routine): PanCard
+    {
+        /** @var array{target_c: float|int|null, ceiling_c: float|int|null} $method */
+        $method = $batch->plan['method'];
+        $open = array_values(array_filter($course->tasks, fn (Task $task) => $task->open && in_array($task->step, [Step::WarmOn, Step::WarmOff], true)));
+        $stir = array_values(array_filter($course->tasks, fn (Task $task) => $task->step === Step::Shake))[0] ?? null;
+        $off = array_values(array_filter($course->tasks, fn (Task $task) => $task->step === Step::WarmOff))[0] ?? null;
+        $since = $course->warmed->onSince;
+        $ceiling = (float) ($method['ceiling_c'] ?? 105);
+
+        return new PanCard(
+            $batch->uid, $batch->code, $batch->herb_name, is_string($batch->shelf['jar'] ?? null) ? $batch->shelf['jar'] : 'pan', $since !== null,
+            ($open[0] ?? null)?->key(), $since === null ? null : $stir?->key(),
+            $since === null ? ($batch->stage === Stage::Steeping ? 'oil and herb are in it' : 'not filled yet') : 'on the flame since '.$this->times->clock($since),
+            $since === null ? 'Stir it all the while; never leave the flame.' : ($stir === null || $stir->dueAt <= $this->kitchens->now() ? 'Stir it now.' : 'Stir next at '.$this->times->clock($stir->dueAt).'.'),
+            'about '.$this->words->warmth((float) ($method['target_c'] ?? 95)).', never over '.$this->words->warmth($ceiling),
+            $off === null ? '' : ($since === null ? 'by its signs, about '.AmountWriter::span($routine->minutesFor($routine->hours) / 60).' on the flame' : 'by its signs, about '.$this->times->clock($off->dueAt)),
+            $routine->coldWithinH !== null ? 'Cool it fast, the pan in cold water, and strain it at once.' : ($routine->standsH > 0 ? 'Then it stands '.AmountWriter::span($routine->standsH).' before it is strained.' : 'Then it is strained.'),
+            [new Ref('bubbles_calmed', 'the bubbling has calmed: its water is out'), new Ref('colour_turned', 'the colour of herb and oil has turned')],
+        );
     }
 
     /** Spreadsheets write no zone: taken as the house's own time. */

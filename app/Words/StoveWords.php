@@ -31,6 +31,7 @@ use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Measure\Unit;
 use Kettle\Recipe\Kitchen;
+use Kettle\Vessel\Cooker;
 use Kettle\Warmth\Band;
 use Kettle\Warmth\StoveLog;
 use Kettle\Warmth\StoveWatch;
@@ -88,6 +89,7 @@ final class StoveWords
             title: $this->title($session),
             cooker: $session->cooker?->uid,
             setting: $session->setting,
+            setting_text: Cooker::on($session->setting),
             settings: $this->settings($session),
             trial: $session->speed > 1,
             speed: $session->speed,
@@ -102,7 +104,7 @@ final class StoveWords
             jars: array_values($session->jars->map(fn (StoveJar $jar) => $this->jar($session, $jar, $log))->all()),
             alarms: $ended ? [] : $this->alarms($session, $standing, $log),
             bath: $this->bath($session->set_up, $this->levelMm($session, $log)),
-            water: $this->water($session, $log),
+            water: $this->isDry($session) ? null : $this->water($session, $log),
             chart: $this->chart($session, $standing),
             shake_text: $session->state === StoveSession::ON && ($every = $this->shakeEvery($session)) !== null ? $this->shakeText($session, $every) : null,
             over_text: $over <= 0 ? null : sprintf('%s over the ceiling; the peak was %s.', AmountWriter::span($over / 60), $this->warmth($log->hours()->peak() ?? 0.0)),
@@ -168,7 +170,7 @@ final class StoveWords
     private function state(StoveSession $session): string
     {
         return match ($session->state) {
-            StoveSession::ON => 'on '.$session->setting.' since '.$this->times->clock($session->switched_at),
+            StoveSession::ON => Cooker::on($session->setting).' since '.$this->times->clock($session->switched_at),
             StoveSession::PAUSED => 'off since '.$this->times->clock($session->switched_at),
             default => 'ended '.$this->times->due($session->ended_at ?? $session->switched_at),
         };
@@ -221,8 +223,8 @@ final class StoveWords
         $measured = $log->hours()->last() !== null;
         $alarms = (new StoveWatch($session->core(), $this->warmth(...)))->alarms([
             'now' => $now, 'on' => $session->state === StoveSession::ON, 'switched_at' => $session->own($session->switched_at), 'shaken_at' => $session->own($session->shaken_at),
-            'shake_every_s' => $this->shakeEvery($session), 'by_eye' => $standing === null || $standing->probe->kind === Probe::HAND,
-            'water_ml' => $measured ? (float) $session->filled_ml - $log->lostSinceFill($now) * 1000 : null, 'low_ml' => (float) $session->set_up['low_ml'], 'loses_ml_s' => $log->rate() * 1000,
+            'dry' => $this->isDry($session), 'shake_every_s' => $this->shakeEvery($session), 'by_eye' => $standing === null || $standing->probe->kind === Probe::HAND,
+            'water_ml' => $measured && ! $this->isDry($session) ? (float) $session->filled_ml - $log->lostSinceFill($now) * 1000 : null, 'low_ml' => (float) $session->set_up['low_ml'], 'loses_ml_s' => $log->rate() * 1000,
         ], $log, array_values($session->jars->map(function (StoveJar $jar) use ($session): array {
             $kept = Tend::gathered($session, $jar);
 
@@ -230,6 +232,11 @@ final class StoveWords
         })->all()));
 
         return array_map(fn (array $alarm) => new StoveAlarm($alarm['id'], $alarm['rank'], $alarm['says']), $alarms);
+    }
+
+    private function isDry(StoveSession $session): bool
+    {
+        return ($session->set_up['dry'] ?? false) === true;
     }
 
     private function water(StoveSession $session, StoveLog $log): StoveWater

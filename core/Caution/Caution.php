@@ -21,6 +21,7 @@ final readonly class Caution
      * @param  string  $says with {placeholders} for what it is about
      * @param  bool  $acknowledge whether somebody must say they have read it before going on
      * @param  string  $label as short as a label wants it; empty where it has no place there
+     * @param  string  $about what of a plan it is about: herb, oil, jar, warmth, days, keeping or use
      * @param  ?string  $stopsAt plan or start: what is refused while it holds
      */
     private function __construct(
@@ -38,6 +39,7 @@ final readonly class Caution
         public ?string $stopsAt,
         public string $field,
         public string $reason,
+        public string $about,
     ) {
     }
 
@@ -49,7 +51,7 @@ final readonly class Caution
         return new self(
             $row->text('id'), $row->text('rank'), $row->texts('places'), $when->texts('all'), $when->texts('none'),
             $row->text('says'), $row->text('why'), $row->text('source'), $row->flag('acknowledge'), $row->text('label'), $row->flag('label_must'),
-            $stops?->text('at'), $stops?->text('field') ?? '', $stops?->text('reason') ?? '',
+            $stops?->text('at'), $stops?->text('field') ?? '', $stops?->text('reason') ?? '', $row->text('about'),
         );
     }
 

@@ -55,7 +55,7 @@ final class Cautions
     {
         return [
             'id' => $rule->id, 'rank' => $rule->rank, 'says' => $rule->says($facts), 'why' => $rule->why,
-            'source' => $this->source($rule->source), 'acknowledge' => $rule->acknowledge,
+            'source' => $this->source($rule->source), 'acknowledge' => $rule->acknowledge, 'about' => $rule->about,
         ];
     }
 

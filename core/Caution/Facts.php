@@ -64,6 +64,10 @@ final readonly class Facts
             ...array_merge([], ...array_map(fn (array $oil) => $oil['carrier']->allergens, $oils)),
             ...array_merge([], ...array_map(fn (array $lot) => $lot['allergens'], $lots)),
         ]));
+        // Told by name, a nut need not be told in general too.
+        if (array_filter($allergens, fn (string $each) => str_ends_with($each, '(tree nuts)')) !== []) {
+            $allergens = array_values(array_diff($allergens, ['tree nuts']));
+        }
         $unlisted = array_filter($herbs, fn (array $herb) => $herb['plant']->id === '');
         $tags = [
             'always' => true,

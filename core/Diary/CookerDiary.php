@@ -66,6 +66,15 @@ final class CookerDiary
         return $diary;
     }
 
+    /** The same with one more, which goes where the others leave room. */
+    public function with(CookerJob $job): self
+    {
+        $with = clone $this;
+        $with->add($job);
+
+        return $with;
+    }
+
     public function runOf(string $job): ?CookerRun
     {
         foreach ($this->runs as $run) {
@@ -131,11 +140,12 @@ final class CookerDiary
     {
         $best = null;
         foreach ($roomy as $place) {
-            $sessions = $this->free($place->cooker->id, $job->hours, max($job->earliest, $this->now), $job->attended, null);
+            $warmUp = $place->warmUpMin([$job]);
+            $sessions = $this->free($place->cooker->id, $job->hours, $warmUp, $job->tailMin, max($job->earliest, $this->now), $job->attended, null);
             if ($sessions === null) {
                 continue;
             }
-            $run = new CookerRun($place->cooker->id, [$job], $sessions);
+            $run = new CookerRun($place->cooker->id, [$job], $sessions, $warmUp);
             // Of those free alike, the smallest: the large one may be wanted.
             if ($best === null || [$run->start(), $run->end(), $place->cooker->areaM2()] < [$best->start(), $best->end(), $this->placeOf($best->place)?->cooker->areaM2()]) {
                 $best = $run;
@@ -160,11 +170,12 @@ final class CookerDiary
                 continue;
             }
             $earliest = max(array_map(fn (CookerJob $each) => $each->earliest, $jobs));
-            $sessions = $this->free($run->place, max(array_map(fn (CookerJob $each) => $each->hours, $jobs)), max($earliest, $this->now), $job->attended, $at);
+            $warmUp = $place->warmUpMin($jobs);
+            $sessions = $this->free($run->place, max(array_map(fn (CookerJob $each) => $each->hours, $jobs)), $warmUp, max(array_map(fn (CookerJob $each) => $each->tailMin, $jobs)), max($earliest, $this->now), $job->attended, $at);
             if ($sessions === null || ($alone !== null && $sessions[0]['from'] > $alone)) {
                 continue;
             }
-            $wider = new CookerRun($run->place, $jobs, $sessions);
+            $wider = new CookerRun($run->place, $jobs, $sessions, $warmUp);
             if ($sessions[0]['from']->getTimestamp() - $run->start()->getTimestamp() > self::PATIENCE_H * 3600 || $this->makesLate($run, $wider)) {
                 continue;
             }
@@ -190,10 +201,12 @@ final class CookerDiary
     /**
      * The first sessions for so many hours in a cooker that is not taken from their first to their last.
      *
+     * @param  int  $warmUp minutes of each session before they are warm
+     * @param  int  $tail minutes somebody has to be there for after the heat
      * @param  ?int  $but a run that does not count as taking it
      * @return non-empty-list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>|null
      */
-    private function free(string $place, float $hours, \DateTimeImmutable $from, bool $attended, ?int $but): ?array
+    private function free(string $place, float $hours, int $warmUp, int $tail, \DateTimeImmutable $from, bool $attended, ?int $but): ?array
     {
         $taken = [];
         foreach ($this->runs as $at => $run) {
@@ -206,7 +219,7 @@ final class CookerDiary
         sort($starts);
         $far = $this->now->modify('+'.self::DAYS.' days');
         foreach ($starts as $start) {
-            $sessions = $attended ? Timetable::sessions($hours, $start, $this->presence) : [Timetable::unattended($hours, $start, $this->presence)];
+            $sessions = $attended ? Timetable::sessions($hours, $start, $this->presence, $warmUp, $tail) : [Timetable::unattended($hours, $start, $this->presence, $warmUp, $tail)];
             $last = $sessions[count($sessions) - 1]['to'];
             if ($last > $far) {
                 return null;
@@ -231,19 +244,20 @@ final class CookerDiary
     private function goOn(string $place, array $jobs): CookerRun
     {
         $hours = max(array_map(fn (CookerJob $job) => $job->hours, $jobs));
+        $warmUp = $this->placeOf($place)?->warmUpMin($jobs) ?? 0;
         $since = array_filter(array_map(fn (CookerJob $job) => $job->onSince, $jobs));
         if ($since !== []) {
             // From the switching on: the hours are those still to come from then.
             $on = min($since);
             $while = $this->presence->whileFrom($on);
-            $to = Later::seconds($on, max(1, (int) round($hours * 3600)));
+            $to = Later::seconds($on, $warmUp * 60 + max(1, (int) round($hours * 3600)));
             $stops = $jobs[0]->attended && $while !== null && $while['from'] == $on ? min($to, $while['to']) : $to;
-            $left = ($to->getTimestamp() - $stops->getTimestamp()) / 3600;
+            $left = min($hours, ($to->getTimestamp() - $stops->getTimestamp()) / 3600);
 
-            return new CookerRun($place, $jobs, [['from' => $on, 'to' => $stops], ...($left > 1 / 60 ? Timetable::sessions($left, $stops, $this->presence) : [])]);
+            return new CookerRun($place, $jobs, [['from' => $on, 'to' => $stops], ...($left > 1 / 60 ? Timetable::sessions($left, $stops, $this->presence, $warmUp) : [])], $warmUp);
         }
 
-        return new CookerRun($place, $jobs, Timetable::sessions($hours, max($this->now, ...array_map(fn (CookerJob $job) => $job->earliest, $jobs)), $this->presence));
+        return new CookerRun($place, $jobs, Timetable::sessions($hours, max($this->now, ...array_map(fn (CookerJob $job) => $job->earliest, $jobs)), $this->presence, $warmUp), $warmUp);
     }
 
     private function placeOf(string $id): ?CookerPlace

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Kettle\Diary;
 
+use Kettle\Warmth\Load;
+
 /** A batch that still wants warmth, as the diary sees it. */
 final readonly class CookerJob
 {
@@ -16,6 +18,9 @@ final readonly class CookerJob
      * @param  bool  $attended whether somebody must be by
      * @param  ?string  $standsIn id of the cooker it stands in already
      * @param  ?\DateTimeImmutable  $onSince when that was switched on
+     * @param  ?Load  $load its jars, to reckon how long they take to get warm in a cooker
+     * @param  int  $tailMin minutes somebody has to be there for after the heat
+     * @param  int  $warmUpMin minutes that takes, where it cannot be reckoned
      */
     public function __construct(
         public string $id,
@@ -30,7 +35,32 @@ final readonly class CookerJob
         public bool $attended = true,
         public ?string $standsIn = null,
         public ?\DateTimeImmutable $onSince = null,
+        public ?Load $load = null,
+        public int $warmUpMin = 0,
+        public int $tailMin = 0,
     ) {
+    }
+
+    /** @return array<string, mixed> all of it, for a diary that is asked again before it changes */
+    public function kept(): array
+    {
+        return [
+            'id' => $this->id, 'called' => $this->called, 'kind' => $this->kind, 'target_c' => $this->targetC, 'ceiling_c' => $this->ceilingC, 'hours' => round($this->hours, 4), 'widths' => $this->widths,
+            'earliest' => $this->earliest->getTimestamp(), 'due_by' => $this->dueBy?->getTimestamp(), 'attended' => $this->attended, 'stands_in' => $this->standsIn, 'on_since' => $this->onSince?->getTimestamp(),
+            'load' => $this->load?->kept(), 'warm_up_min' => $this->warmUpMin, 'tail_min' => $this->tailMin,
+        ];
+    }
+
+    /** @param  array{id: string, called: string, kind: string, target_c: float|int, ceiling_c: float|int, hours: float|int, widths: list<float|int>, earliest: int, due_by: ?int, attended: bool, stands_in: ?string, on_since: ?int, load: array{j_per_k: float|int, w_per_k: float|int, floor_m2: float|int, depth_mm: float|int, poured_c: float|int|null}|null, warm_up_min: int, tail_min: int}  $kept of kept() */
+    public static function of(array $kept, \DateTimeZone $zone): self
+    {
+        $moment = fn (int $seconds): \DateTimeImmutable => (new \DateTimeImmutable('@'.$seconds))->setTimezone($zone);
+
+        return new self(
+            $kept['id'], $kept['called'], $kept['kind'], (float) $kept['target_c'], (float) $kept['ceiling_c'], (float) $kept['hours'], array_map(floatval(...), $kept['widths']),
+            $moment($kept['earliest']), $kept['due_by'] === null ? null : $moment($kept['due_by']), $kept['attended'], $kept['stands_in'], $kept['on_since'] === null ? null : $moment($kept['on_since']),
+            $kept['load'] === null ? null : Load::of($kept['load']), $kept['warm_up_min'], $kept['tail_min'],
+        );
     }
 
     /** Whether two may stand in one water: within two degrees of each other. */

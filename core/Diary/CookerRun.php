@@ -10,8 +10,9 @@ final readonly class CookerRun
     /**
      * @param  non-empty-list<CookerJob>  $jobs
      * @param  non-empty-list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $sessions
+     * @param  int  $warmUpMin minutes of each session before they are warm
      */
-    public function __construct(public string $place, public array $jobs, public array $sessions)
+    public function __construct(public string $place, public array $jobs, public array $sessions, public int $warmUpMin = 0)
     {
     }
 
@@ -35,10 +36,10 @@ final readonly class CookerRun
         $seconds = (int) round($job->hours * 3600);
         $slots = [];
         foreach ($this->sessions as $session) {
-            $length = min($seconds, $session['to']->getTimestamp() - $session['from']->getTimestamp());
-            if ($length > 0) {
-                $slots[] = ['from' => $session['from'], 'to' => Later::seconds($session['from'], $length)];
-                $seconds -= $length;
+            $warm = min($seconds, $session['to']->getTimestamp() - $session['from']->getTimestamp() - $this->warmUpMin * 60);
+            if ($warm > 0) {
+                $slots[] = ['from' => $session['from'], 'to' => Later::seconds($session['from'], $warm + $this->warmUpMin * 60)];
+                $seconds -= $warm;
             }
         }
 

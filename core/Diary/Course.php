@@ -35,14 +35,12 @@ final readonly class Course
     /**
      * @param  \DateTimeImmutable  $startAt when it is planned to be filled, in the house's zone
      * @param  list<Event>  $events oldest first
-     * @param  float  $standsH hours it stands after the heat
      * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots sessions the diary keeps for it
-     * @param  float  $soakH hours the herb stands moistened with spirit first
-     * @param  ?float  $coldWithinH hours from filling to the refrigerator, at the most; null where it need not be cold
      * @param  ?Upkeep  $upkeep of what is bottled, or kept cold; null when none is left
      */
-    public static function follow(Method $method, float $hours, \DateTimeImmutable $startAt, Presence $presence, array $events, float $standsH = 0.0, array $slots = [], float $soakH = 0.0, ?Upkeep $upkeep = null, ?float $coldWithinH = null): self
+    public static function follow(Routine $routine, \DateTimeImmutable $startAt, Presence $presence, array $events, array $slots = [], ?Upkeep $upkeep = null): self
     {
+        $method = $routine->method;
         $done = $skipped = $later = [];
         $discarded = false;
         foreach ($events as $event) {
@@ -59,7 +57,7 @@ final readonly class Course
         }
         $filledAt = $done['fill'] ?? null;
         $strainedAt = $done['strain'] ?? null;
-        $decanted = isset($done['decant']) || isset($skipped['decant']);
+        $decanted = ! $routine->settles || isset($done['decant']) || isset($skipped['decant']);
         $stage = match (true) {
             $discarded => Stage::Discarded,
             isset($done['bottle']) => Stage::Bottled,
@@ -68,15 +66,15 @@ final readonly class Course
             $filledAt !== null => Stage::Steeping,
             default => Stage::Planned,
         };
-        $warmed = $method->heated ? Warmed::from($events) : Warmed::none();
-        $timetable = Timetable::lay($method, $hours, $filledAt ?? $done['moisten'] ?? $startAt, $presence, $standsH, $warmed, $slots, $filledAt === null && ! isset($skipped['moisten']) ? $soakH : 0.0, $coldWithinH, $filledAt !== null);
+        $warmed = $method->heated ? Warmed::from($events, $routine) : Warmed::none();
+        $timetable = Timetable::lay($filledAt === null && ! isset($skipped['moisten']) ? $routine : $routine->soaked(), $filledAt ?? $done['moisten'] ?? $startAt, $presence, $warmed, $slots, $filledAt !== null);
         $last = fn (string $key) => max($done[$key] ?? null, $skipped[$key] ?? null);
         $tasks = match ($stage) {
             Stage::Discarded => [],
             Stage::Bottled => self::keeping($done['bottle'], $last('smell'), $upkeep, $presence, $method),
-            Stage::Poured => [self::task(Step::Bottle, $last('decant') ?? $timetable->settledAt, $method), ...self::cold($strainedAt, $upkeep, $presence, $method)],
+            Stage::Poured => [self::task(Step::Bottle, $presence->forWork($last('decant') ?? ($routine->settles ? $timetable->settledAt : Later::minutes($strainedAt, Step::Strain->minutes())), Step::Bottle->minutes()), $method), ...self::cold($strainedAt, $upkeep, $presence, $method)],
             Stage::Settling => [...self::settling($strainedAt, $presence, $method), ...self::cold($strainedAt, $upkeep, $presence, $method)],
-            default => [...self::untilStrained($method, $timetable, $stage === Stage::Steeping, $last, $presence, $warmed, $hours), ...self::cold($filledAt, $upkeep, $presence, $method)],
+            default => [...self::untilStrained($routine, $timetable, $stage === Stage::Steeping, $last, $presence, $warmed), ...self::cold($filledAt, $upkeep, $presence, $method)],
         };
         $tasks = array_map(
             fn (Task $task) => match (true) {
@@ -143,10 +141,15 @@ final readonly class Course
     {
         $settled = Timetable::settledAfter($strainedAt, $presence);
 
+        return [self::task(Step::Settle, $settled, $method), ...self::afterStraining($settled, $method, true, open: true)];
+    }
+
+    /** @return list<Task> poured off where it settles, and bottled after that */
+    private static function afterStraining(\DateTimeImmutable $settled, Method $method, bool $settles, bool $open): array
+    {
         return [
-            self::task(Step::Settle, $settled, $method),
-            self::task(Step::Decant, $settled, $method),
-            self::task(Step::Bottle, $settled->modify('+15 minutes'), $method, open: false),
+            ...($settles ? [self::task(Step::Decant, $settled, $method, open: $open)] : []),
+            self::task(Step::Bottle, $settles ? Later::minutes($settled, Step::Decant->minutes()) : $settled, $method, open: false),
         ];
     }
 
@@ -154,23 +157,25 @@ final readonly class Course
      * @param  \Closure(string): ?\DateTimeImmutable  $last
      * @return list<Task>
      */
-    private static function untilStrained(Method $method, Timetable $times, bool $filled, \Closure $last, Presence $presence, Warmed $warmed, float $hours): array
+    private static function untilStrained(Routine $routine, Timetable $times, bool $filled, \Closure $last, Presence $presence, Warmed $warmed): array
     {
+        $method = $routine->method;
         $soaking = ! $filled && $times->beginAt < $times->fillAt;
         $moistened = $last('moisten') !== null;
+        // What is poured hot is warmed first, and that is a thing to do by itself.
+        $cold = ! $filled && $method->has(Method::POURED_HOT) && $last('warm_oil') === null;
         $tasks = $filled ? [] : [
             ...($soaking && ! $moistened ? [self::task(Step::Moisten, $times->beginAt, $method)] : []),
-            self::task(Step::Fill, $times->fillAt, $method, open: ! $soaking || $moistened),
+            ...($cold ? [self::task(Step::WarmOil, $times->fillAt, $method)] : []),
+            self::task(Step::Fill, $cold ? Later::minutes($times->fillAt, Step::WarmOil->minutes()) : $times->fillAt, $method, open: ! $cold && (! $soaking || $moistened)),
         ];
         $tasks = [...$tasks, ...($method->heated
-            ? self::warming($method, $times, $filled, $last, $warmed)
+            ? self::warming($method, $times, $filled, $last, $warmed, $presence)
             : self::shelving($method, $times, $filled, $last, $presence))];
-        $warmthDue = $method->heated && ($warmed->onSince !== null || $warmed->left($hours) > 0);
+        $warmthDue = $method->heated && ($warmed->onSince !== null || $warmed->left($routine->hours) > 0);
         $tasks[] = self::task(Step::Strain, $times->strainAt, $method, open: $filled && ! $warmthDue);
-        $tasks[] = self::task(Step::Decant, $times->settledAt, $method, open: false);
-        $tasks[] = self::task(Step::Bottle, $times->settledAt->modify('+15 minutes'), $method, open: false);
 
-        return $tasks;
+        return [...$tasks, ...self::afterStraining($times->settledAt, $method, $routine->settles, open: false)];
     }
 
     /**
@@ -203,7 +208,7 @@ final readonly class Course
      * @param  \Closure(string): ?\DateTimeImmutable  $last
      * @return list<Task>
      */
-    private static function warming(Method $method, Timetable $times, bool $filled, \Closure $last, Warmed $warmed): array
+    private static function warming(Method $method, Timetable $times, bool $filled, \Closure $last, Warmed $warmed, Presence $presence): array
     {
         $tasks = [];
         foreach (array_slice($times->sessions, count($warmed->sessions)) as $index => $session) {
@@ -212,7 +217,8 @@ final readonly class Course
             if ($on === null) {
                 $tasks[] = self::task(Step::WarmOn, $session['from'], $method, $nth, $filled && $index === 0);
             } else {
-                $due = Later::hours(max($on, $last('shake') ?? $on), $method->shakeEveryH);
+                // Nobody gets up for it at night, where it may stand alone.
+                $due = $presence->nextAwake(Later::hours(max($on, $last('shake') ?? $on), $method->shakeEveryH));
                 if ($due < $session['to']) {
                     $tasks[] = self::task(Step::Shake, $due, $method);
                 }

@@ -173,6 +173,9 @@ final readonly class Presence
     /** The first moment from which somebody is up and at home for so many minutes at once; null when there is none in a long time. */
     public function whileWith(\DateTimeImmutable $moment, int $minutes): ?\DateTimeImmutable
     {
+        if ($minutes > 24 * 60) {
+            return null;
+        }
         for ($tries = 0; $tries < 3 * self::LOOK_DAYS && ($while = $this->whileFrom($moment)) !== null; $tries++) {
             if ($while['to']->getTimestamp() - $while['from']->getTimestamp() >= $minutes * 60) {
                 return $while['from'];
@@ -234,10 +237,16 @@ final readonly class Presence
         return $this->whileFrom($moment)['from'] ?? $moment;
     }
 
-    /** Mid-morning: two hours after getting up, for work that need not be early; later when nobody is there then. */
-    public function midMorning(\DateTimeImmutable $day): \DateTimeImmutable
+    /** From when somebody has so many minutes for a piece of work before bed, or before they go; never where it would run past that. */
+    public function forWork(\DateTimeImmutable $moment, int $minutes): \DateTimeImmutable
     {
-        return $this->nextAwake($this->from($day)->modify('+2 hours'));
+        return $this->whileWith($moment, $minutes) ?? $moment;
+    }
+
+    /** Mid-morning: two hours after getting up, for work that need not be early; later when nobody is there then. */
+    public function midMorning(\DateTimeImmutable $day, int $minutes = 1): \DateTimeImmutable
+    {
+        return $this->forWork($this->from($day)->modify('+2 hours'), $minutes);
     }
 
     /** Hours up, on a day at home. */

@@ -8,6 +8,7 @@ namespace Kettle\Diary;
 enum Step: string
 {
     case Moisten = 'moisten';
+    case WarmOil = 'warm_oil';
     case Fill = 'fill';
     case TopUp = 'top_up';
     case Check = 'check';
@@ -26,7 +27,7 @@ enum Step: string
     {
         return match ($this) {
             self::Moisten, self::Fill => 'bench',
-            self::WarmOn, self::WarmOff => 'stove',
+            self::WarmOn, self::WarmOff, self::WarmOil => 'stove',
             self::Shake, self::TopUp, self::Check => $heated ? 'stove' : 'shelf',
             self::Smell, self::UseUp => 'shelf',
             default => 'press',
@@ -38,6 +39,7 @@ enum Step: string
     {
         return match ($this) {
             self::Fill => 20,
+            self::WarmOil => 15,
             self::Moisten => 10,
             self::Strain => 20,
             self::Bottle => 15,
@@ -51,7 +53,7 @@ enum Step: string
 
     public function skippable(): bool
     {
-        return in_array($this, [self::Moisten, self::TopUp, self::Check, self::Shake, self::WarmOn, self::Decant, self::Smell], true);
+        return in_array($this, [self::Moisten, self::WarmOil, self::TopUp, self::Check, self::Shake, self::WarmOn, self::Decant, self::Smell], true);
     }
 
     /** Steps that are done with amounts or answers, and so not by a word. */
@@ -70,6 +72,7 @@ enum Step: string
     {
         return match ($this) {
             self::Moisten => 'moisten',
+            self::WarmOil => 'warm the oil for',
             self::Fill => 'fill',
             self::TopUp => 'top up',
             self::Check => 'look at',

@@ -20,16 +20,19 @@ final readonly class Timetable
     /** Weighing, packing and pouring before any warmth, minutes. */
     public const FILLING_MINUTES = 30;
 
-    /** Before a pan or a double boiler is warm, minutes: from memory, coarse. */
-    public const WARM_UP_MINUTES = 25;
-
     /** Before an oil is cool enough to be strained, minutes: common practice, no source. */
     public const COOLING_MINUTES = 30;
+
+    /** Before a hard fat is strained, minutes: it can be held with a cloth, and is liquid yet. Common practice, no source. */
+    public const STILL_WARM_MINUTES = 10;
 
     /** Less than this at the end of a day is not worth heating a pot for, hours. */
     private const LEAST_SESSION_H = 1.0;
 
     private const LOOK_BACK_DAYS = 120;
+
+    /** Nobody is waited for longer to be by for an hour at a time. */
+    private const LOOK_AHEAD_DAYS = 400;
 
     /** @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $sessions warm sessions, empty on the shelf */
     private function __construct(
@@ -43,32 +46,30 @@ final readonly class Timetable
 
     /**
      * @param  \DateTimeImmutable  $fillAt in the house's zone; moved to the next time somebody is there
-     * @param  float  $hours to infuse: hours at warmth, or on the shelf
-     * @param  float  $standsH hours it stands after the heat, before straining
-     * @param  float  $soakH hours the herb stands moistened before it is filled
      * @param  ?Warmed  $warmed what it has had already
-     * @param  ?float  $coldWithinH hours from filling to the refrigerator, at the most; null where it need not be cold
      * @param  bool  $filled whether it is filled already, and its hours run
      * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots sessions the diary keeps for it, in a cooker shared with others
      */
-    public static function lay(Method $method, float $hours, \DateTimeImmutable $fillAt, Presence $presence, float $standsH = 0.0, ?Warmed $warmed = null, array $slots = [], float $soakH = 0.0, ?float $coldWithinH = null, bool $filled = false): self
+    public static function lay(Routine $routine, \DateTimeImmutable $fillAt, Presence $presence, ?Warmed $warmed = null, array $slots = [], bool $filled = false): self
     {
-        $beginAt = $presence->nextAwake($fillAt);
-        $fillAt = $soakH > 0 ? $presence->nextAwake(Later::hours($beginAt, $soakH)) : $beginAt;
-        if ($method->heated && $coldWithinH !== null) {
-            return self::inOneGo($method, $hours, $beginAt, $fillAt, $presence, $warmed ?? Warmed::none(), $slots, $coldWithinH, $filled);
-        }
-        if ($method->heated) {
-            $sessions = self::warm($method, $hours, Later::minutes($fillAt, self::FILLING_MINUTES), $presence, $warmed ?? Warmed::none(), $slots);
-            $last = $sessions[count($sessions) - 1]['to'];
-            // The oil is strained once it is cool enough to handle.
-            $strainAt = $presence->nextAwake(Later::minutes($last, self::COOLING_MINUTES + (int) round($standsH * 60)));
-        } else {
-            $sessions = [];
-            $strainAt = $presence->midMorning($fillAt->modify('+'.(int) ceil($hours / 24).' days'));
-        }
+        $warmed ??= Warmed::none();
+        $filling = Step::Fill->minutes() + ($routine->method->has(Method::POURED_HOT) ? Step::WarmOil->minutes() : 0);
+        $beginAt = $filled ? $fillAt : $presence->forWork($fillAt, $filling);
+        $fillAt = $routine->soakH > 0 ? $presence->forWork(Later::hours($beginAt, $routine->soakH), $filling) : $beginAt;
+        if (! $routine->method->heated) {
+            $strainAt = $presence->midMorning($fillAt->modify('+'.(int) ceil($routine->hours / 24).' days'), Step::Strain->minutes());
 
-        return new self($beginAt, $fillAt, $sessions, $strainAt, self::settledAfter($strainAt, $presence));
+            return new self($beginAt, $fillAt, [], $strainAt, self::settledAfter($strainAt, $presence, $routine->settles));
+        }
+        if ($routine->coldWithinH !== null) {
+            return self::inOneGo($routine, $routine->coldWithinH, $beginAt, $fillAt, $presence, $warmed, $slots, $filled);
+        }
+        $sessions = self::warm($routine, Later::minutes($fillAt, self::FILLING_MINUTES), $presence, $warmed, $slots);
+        // The oil is strained once it is cool enough to handle; a hard fat before it sets.
+        $cool = Later::minutes($sessions[count($sessions) - 1]['to'], ($routine->settles ? self::COOLING_MINUTES : self::STILL_WARM_MINUTES) + (int) round($routine->standsH * 60));
+        $strainAt = $presence->forWork($cool, Step::Strain->minutes());
+
+        return new self($beginAt, $fillAt, $sessions, $strainAt, self::settledAfter($strainAt, $presence, $routine->settles));
     }
 
     /**
@@ -77,23 +78,22 @@ final readonly class Timetable
      *
      * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots
      */
-    private static function inOneGo(Method $method, float $hours, \DateTimeImmutable $beginAt, \DateTimeImmutable $fillAt, Presence $presence, Warmed $warmed, array $slots, float $coldWithinH, bool $filled): self
+    private static function inOneGo(Routine $routine, float $coldWithinH, \DateTimeImmutable $beginAt, \DateTimeImmutable $fillAt, Presence $presence, Warmed $warmed, array $slots, bool $filled): self
     {
-        // Until it is warm the hours run as well.
-        $minutes = self::WARM_UP_MINUTES + max(1, (int) round($hours * 60));
         if (! $filled) {
-            $whole = self::FILLING_MINUTES + $minutes + self::COOLING_MINUTES + Step::Strain->minutes();
+            // Until it is warm the hours run as well.
+            $whole = self::FILLING_MINUTES + $routine->minutesFor($routine->hours) + self::COOLING_MINUTES + Step::Strain->minutes();
             $from = $slots === [] ? $fillAt : max($fillAt, Later::minutes($slots[0]['from'], -self::FILLING_MINUTES));
             $while = $presence->whileWith($from, $whole);
             $fillAt = $while ?? $fillAt;
             $beginAt = $beginAt == $fillAt ? $fillAt : min($beginAt, $fillAt);
         }
         $sessions = array_map(fn (array $past) => ['from' => $past['from'], 'to' => $past['to']], $warmed->sessions);
-        $left = (int) round($warmed->left($hours) * 60) + ($warmed->onSince === null && $sessions === [] ? self::WARM_UP_MINUTES : 0);
+        $left = $warmed->left($routine->hours);
         $over = $sessions === [] ? null : $sessions[count($sessions) - 1]['to'];
         if ($left > 0 || $sessions === []) {
             $on = $warmed->onSince ?? max($over ?? $fillAt, Later::minutes($fillAt, self::FILLING_MINUTES));
-            $over = Later::minutes($on, max(1, $left));
+            $over = Later::minutes($on, $routine->minutesFor($left));
             $sessions[] = ['from' => $on, 'to' => $over];
         }
         assert($over !== null);
@@ -102,13 +102,13 @@ final readonly class Timetable
             $strainAt = min($strainAt, Later::minutes($fillAt, (int) round($coldWithinH * 60) - Step::Strain->minutes()));
         }
 
-        return new self($beginAt, $fillAt, $sessions, $strainAt, self::settledAfter($strainAt, $presence));
+        return new self($beginAt, $fillAt, $sessions, $strainAt, self::settledAfter($strainAt, $presence, $routine->settles));
     }
 
     /** When it is strained, and so where it is to be from then on: what is kept cold, in the refrigerator. */
     public function strainedBy(): \DateTimeImmutable
     {
-        return Later::minutes($this->strainAt, Step::Strain->minutes());
+        return self::strained($this->strainAt);
     }
 
     /**
@@ -117,41 +117,55 @@ final readonly class Timetable
      * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots
      * @return non-empty-list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>
      */
-    private static function warm(Method $method, float $hours, \DateTimeImmutable $from, Presence $presence, Warmed $warmed, array $slots): array
+    private static function warm(Routine $routine, \DateTimeImmutable $from, Presence $presence, Warmed $warmed, array $slots): array
     {
         $sessions = array_map(fn (array $past) => ['from' => $past['from'], 'to' => $past['to']], $warmed->sessions);
-        $left = $warmed->left($hours);
+        $left = $warmed->left($routine->hours);
         if ($sessions !== []) {
             $from = max($from, $sessions[count($sessions) - 1]['to']);
         }
         if ($warmed->onSince !== null) {
-            $to = Later::minutes($warmed->onSince, max(1, (int) round($left * 60)));
+            $to = Later::minutes($warmed->onSince, $routine->minutesFor($left));
             $while = $presence->whileFrom($warmed->onSince);
             // Somebody has to be by: it is off when they go, and the rest is for another day.
-            if ($method->attended && $while !== null && $while['from'] == $warmed->onSince && $while['to'] < $to) {
+            if ($routine->method->attended && $while !== null && $while['from'] == $warmed->onSince && $while['to'] < $to) {
                 $to = $while['to'];
             }
             $sessions[] = ['from' => $warmed->onSince, 'to' => $to];
-            $left -= ($to->getTimestamp() - $warmed->onSince->getTimestamp()) / 3600;
+            $left -= $routine->worthH($warmed->onSince, $to);
             $from = $to;
         }
         if ($left > 1 / 60 || $sessions === []) {
-            $kept = array_sum(array_map(fn (array $slot) => $slot['to']->getTimestamp() - $slot['from']->getTimestamp(), $slots)) / 3600;
+            $kept = array_sum(array_map(fn (array $slot) => $routine->worthH($slot['from'], $slot['to']), $slots));
             // What the diary keeps stands as long as it is for the hours that are left.
             $sessions = [...$sessions, ...match (true) {
                 $slots !== [] && $slots[0]['from'] >= $from && abs($kept - $left) < 0.1 => $slots,
-                $method->attended => self::sessions($left, $from, $presence),
-                default => [self::unattended($left, $from, $presence)],
+                $routine->method->attended => self::sessions($left, $from, $presence, $routine->warmUpMin, $routine->tailMin()),
+                default => [self::unattended($left, $from, $presence, $routine->warmUpMin, $routine->tailMin())],
             }];
         }
 
         return $sessions;
     }
 
-    /** When an oil strained at a moment has settled and somebody is up to pour it off. */
-    public static function settledAfter(\DateTimeImmutable $strainedAt, Presence $presence): \DateTimeImmutable
+    /** When an oil strained at a moment has settled and somebody is up to pour it off; at once where it does not settle. */
+    public static function settledAfter(\DateTimeImmutable $strainedAt, Presence $presence, bool $settles = true): \DateTimeImmutable
     {
-        return $presence->nextAwake(Later::hours($strainedAt, self::SETTLE_HOURS));
+        return $settles ? $presence->forWork(Later::hours($strainedAt, self::SETTLE_HOURS), Step::Decant->minutes() + Step::Bottle->minutes()) : self::strained($strainedAt);
+    }
+
+    /** When the straining begun at a moment is done. */
+    private static function strained(\DateTimeImmutable $strainAt): \DateTimeImmutable
+    {
+        return Later::minutes($strainAt, Step::Strain->minutes());
+    }
+
+    /** When its warmth must be over, for it to be strained and settled by a day. */
+    public static function warmthOverBy(Routine $routine, \DateTimeImmutable $readyBy, Presence $presence): \DateTimeImmutable
+    {
+        $after = ($routine->settles ? self::SETTLE_HOURS * 60 + self::COOLING_MINUTES : self::STILL_WARM_MINUTES) + (int) round($routine->standsH * 60);
+
+        return Later::minutes($presence->to($readyBy), -$after);
     }
 
     /** The day it can be bottled, and so used. */
@@ -164,14 +178,14 @@ final readonly class Timetable
      * The latest day on which to fill, to be ready by a day. Days are walked back one at a time, so
      * that waking hours and sessions are reckoned just as they will fall.
      */
-    public static function latestStart(Method $method, float $hours, \DateTimeImmutable $readyBy, Presence $presence, float $standsH = 0.0, float $soakH = 0.0, ?float $coldWithinH = null): \DateTimeImmutable
+    public static function latestStart(Routine $routine, \DateTimeImmutable $readyBy, Presence $presence): \DateTimeImmutable
     {
         $day = $readyBy->setTime(0, 0);
         // No fewer days than its hours and the settling ask for; the walk begins a day short of that.
-        $least = $method->heated && $method->attended ? $hours / $presence->hours() : $hours / 24;
+        $least = $routine->method->heated && $routine->method->attended ? $routine->hours / $presence->hours() : $routine->hours / 24;
         for ($back = max(0, (int) floor($least) - 1); $back < self::LOOK_BACK_DAYS; $back++) {
             $start = $presence->midMorning($day->modify("-{$back} days"));
-            if (self::lay($method, $hours, $start, $presence, $standsH, soakH: $soakH, coldWithinH: $coldWithinH)->readyDay() <= $day) {
+            if (self::lay($routine, $start, $presence)->readyDay() <= $day) {
                 return $start->setTime(0, 0);
             }
         }
@@ -183,39 +197,42 @@ final readonly class Timetable
     /**
      * Warm hours placed where somebody is by, from a moment on.
      *
+     * @param  int  $warmUpMin minutes each session begins with before it is warm
+     * @param  int  $tailMin minutes that somebody stays after it
      * @return non-empty-list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>
      */
-    public static function sessions(float $hours, \DateTimeImmutable $from, Presence $presence): array
+    public static function sessions(float $hours, \DateTimeImmutable $from, Presence $presence, int $warmUpMin = 0, int $tailMin = 0): array
     {
         $minutes = max(1, (int) round($hours * 60));
         // Whole tomorrow is kinder than a stub tonight and the rest tomorrow.
-        $whole = self::whole($minutes, $from, $presence);
+        $whole = self::whole($minutes + $warmUpMin, $tailMin, $from, $presence);
         if ($whole !== null) {
             return [$whole];
         }
         $sessions = [];
-        while ($minutes > 0 && ($while = $presence->whileFrom($from)) !== null) {
-            $room = (int) min($minutes, self::minutesBetween($while['from'], $while['to']));
-            if ($room >= min($minutes, self::LEAST_SESSION_H * 60)) {
+        $far = $from->modify('+'.self::LOOK_AHEAD_DAYS.' days');
+        while ($minutes > 0 && $from < $far && ($while = $presence->whileFrom($from)) !== null) {
+            $room = (int) min($minutes + $warmUpMin, self::minutesBetween($while['from'], $while['to']) - $tailMin);
+            if ($room - $warmUpMin >= min($minutes, self::LEAST_SESSION_H * 60)) {
                 $sessions[] = ['from' => $while['from'], 'to' => Later::minutes($while['from'], $room)];
-                $minutes -= $room;
+                $minutes -= $room - $warmUpMin;
             }
             $from = $while['to'];
         }
         // Nobody is by for an hour at a time in more than a year: it stands where it was asked for.
         if ($minutes > 0 || $sessions === []) {
-            $sessions[] = ['from' => $from, 'to' => Later::minutes($from, $minutes)];
+            $sessions[] = ['from' => $from, 'to' => Later::minutes($from, $minutes + $warmUpMin)];
         }
 
         return $sessions;
     }
 
     /** @return array{from: \DateTimeImmutable, to: \DateTimeImmutable}|null in one go, today or tomorrow */
-    private static function whole(int $minutes, \DateTimeImmutable $from, Presence $presence): ?array
+    private static function whole(int $minutes, int $tailMin, \DateTimeImmutable $from, Presence $presence): ?array
     {
         $night = $from->setTime(0, 0)->modify('+2 days');
         for ($while = $presence->whileFrom($from); $while !== null && $while['from'] < $night; $while = $presence->whileFrom($while['to'])) {
-            if (self::minutesBetween($while['from'], $while['to']) >= $minutes) {
+            if (self::minutesBetween($while['from'], $while['to']) >= $minutes + $tailMin) {
                 return ['from' => $while['from'], 'to' => Later::minutes($while['from'], $minutes)];
             }
         }
@@ -227,15 +244,17 @@ final readonly class Timetable
      * Warmth that needs nobody by: begun when there is somebody to switch it on, and so late that it
      * ends while somebody is there again to take the jars out.
      *
+     * @param  int  $warmUpMin minutes it begins with before it is warm
+     * @param  int  $tailMin minutes that somebody has to be there for when it ends
      * @return array{from: \DateTimeImmutable, to: \DateTimeImmutable}
      */
-    public static function unattended(float $hours, \DateTimeImmutable $from, Presence $presence): array
+    public static function unattended(float $hours, \DateTimeImmutable $from, Presence $presence, int $warmUpMin = 0, int $tailMin = 0): array
     {
-        $minutes = max(1, (int) round($hours * 60));
+        $minutes = $warmUpMin + max(1, (int) round($hours * 60));
         $while = $presence->whileFrom($from) ?? ['from' => $from, 'to' => $from];
         $from = $while['from'];
         $to = Later::minutes($from, $minutes);
-        $there = $presence->nextAwake($to);
+        $there = $tailMin > 0 ? $presence->forWork($to, $tailMin) : $presence->nextAwake($to);
         if ($there > $to) {
             $from = max($from, min($while['to'], Later::minutes($there, -$minutes)));
             $to = max($there, Later::minutes($from, $minutes));

@@ -21,7 +21,7 @@ final readonly class Warmed
     }
 
     /** @param  list<Event>  $events oldest first */
-    public static function from(array $events): self
+    public static function from(array $events, Routine $routine): self
     {
         $sessions = [];
         $onSince = null;
@@ -34,7 +34,8 @@ final readonly class Warmed
                 $onSince = $event->at;
                 $enough = false;
             } elseif ($step === Step::WarmOff->value && $event->what === 'done' && $onSince !== null) {
-                $sessions[] = ['from' => $onSince, 'to' => max($event->at, $onSince), 'hours' => $event->warmH ?? max(0, $event->at->getTimestamp() - $onSince->getTimestamp()) / 3600];
+                // By the clock alone, the while until it was warm is not taken for warmth.
+                $sessions[] = ['from' => $onSince, 'to' => max($event->at, $onSince), 'hours' => $event->warmH ?? $routine->worthH($onSince, $event->at)];
                 $onSince = null;
             }
         }

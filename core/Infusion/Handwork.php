@@ -26,6 +26,8 @@ final readonly class Handwork
             ? count($times->sessions) * 2 * Step::WarmOn->minutes()
             : Step::TopUp->minutes() + floor($hours / 168) * Step::Check->minutes();
 
-        return new self($minutes, $method->heated && $method->attended ? $hours : 0.0);
+        $warm = array_sum(array_map(fn (array $each) => $each['to']->getTimestamp() - $each['from']->getTimestamp(), $times->sessions)) / 3600;
+
+        return new self($minutes, $method->attended ? $warm : 0.0);
     }
 }

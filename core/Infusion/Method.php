@@ -7,6 +7,7 @@ namespace Kettle\Infusion;
 use Kettle\Material\HerbMix;
 use Kettle\Material\Row;
 use Kettle\Material\State;
+use Kettle\Vessel\Jar;
 
 /** A way of infusing, with its schools. */
 final readonly class Method
@@ -43,7 +44,12 @@ final readonly class Method
      * @param  list<string>  $needs ids of things it needs
      * @param  list<State>  $states of herb it is for; empty for any
      * @param  list<string>  $risks what could go wrong
-     * @param  list<string>  $traits of the constants below: what rules ask of it
+     * @param  list<string>  $traits of the constants above: what rules ask of it
+     * @param  non-empty-list<string>  $vessels of Jar::KINDS: what herb and oil may stand in, the usual first
+     * @param  string  $water how far up it the water stands, of WaterBath::SCHOOLS; empty for none
+     * @param  int  $warmUpMin minutes before it is warm, where no cooker says it better
+     * @param  ?float  $pouredC how warm its oil is poured, degrees C; null where it is not poured hot
+     * @param  ?float  $usualOilMl oil to begin with where nobody said how much; null where the vessel says it
      */
     public function __construct(
         public string $id,
@@ -61,6 +67,11 @@ final readonly class Method
         public string $lidDry = '',
         public string $lidWet = '',
         public array $traits = [],
+        public array $vessels = [Jar::JAR],
+        public string $water = '',
+        public int $warmUpMin = 0,
+        public ?float $usualOilMl = null,
+        public ?float $pouredC = null,
     ) {
     }
 
@@ -76,6 +87,7 @@ final readonly class Method
             $row->number('headspace_mm'), $row->number('shake_every_hours'), $row->texts('handling'), $schools,
             $row->flag('attended'), $row->texts('needs'), array_map(State::from(...), $row->texts('states')), $row->texts('risks'),
             $row->text('lid_dry'), $row->text('lid_wet'), $row->texts('traits'),
+            $row->texts('vessels') ?: [Jar::JAR], $row->text('water'), (int) $row->number('warm_up_min'), $row->numberOrNull('usual_oil_ml'), $row->numberOrNull('poured_c'),
         );
     }
 
@@ -98,10 +110,8 @@ final readonly class Method
     /** The method as somebody goes about it: a school may want nobody by, a cook may shake it oftener or less. */
     public function as(School $school, ?float $shakeEveryH = null): self
     {
-        return new self(
-            $this->id, $this->name, $this->inSentence, $this->heated, $this->headspaceMm, $shakeEveryH ?? $this->shakeEveryH, $this->handling, $this->schools,
-            $school->attended ?? $this->attended, $this->needs, $this->states, $this->risks, $this->lidDry, $this->lidWet, $this->traits,
-        );
+        /** @phpstan-ignore argument.type (the properties are the constructor's own) */
+        return new self(...[...get_object_vars($this), 'shakeEveryH' => $shakeEveryH ?? $this->shakeEveryH, 'attended' => $school->attended ?? $this->attended]);
     }
 
     /**

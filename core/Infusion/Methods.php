@@ -29,6 +29,17 @@ final class Methods
         return $this->all;
     }
 
+    /** The first of the table that is heated, or is not: what is taken where nobody said which. */
+    public function plainest(bool $heated): Method
+    {
+        foreach ($this->all() as $method) {
+            if ($method->heated === $heated) {
+                return $method;
+            }
+        }
+        throw new \LogicException('There is a method of each.');
+    }
+
     /** @throws MethodRefused */
     public function method(string $id): Method
     {

@@ -23,6 +23,7 @@ final readonly class Straining
         private bool $staining,
         private string $kept = ColdKept::SHELF,
         private bool $kitchen = false,
+        private bool $settles = true,
     ) {
     }
 
@@ -88,7 +89,7 @@ final readonly class Straining
             default => ['id' => 'way', 'says' => 'Gather the cloth and wring it, in small handfuls, until no more comes.', 'why' => 'The strongest oil is in the herb.'],
         };
         $steps[] = ['id' => 'weigh', 'says' => 'Weigh jug and oil together, and the spent herb.', 'why' => 'What stayed in the herb is what the next plan learns from.'];
-        $steps[] = ['id' => 'settle', 'says' => $this->kept === ColdKept::FRIDGE ? 'Into the refrigerator with it now, covered, and let it stand there a night.' : 'Cover it with a cloth, and let it stand 24 h.', 'why' => 'Mud and water go to the bottom by themselves.'];
+        $steps[] = ! $this->settles ? ['id' => 'settle', 'says' => 'Do not let it stand: while it runs, through a finer cloth or paper, and straight into warm, dry, wide-mouthed jars. Lids off until it has set.', 'why' => 'It sets before its mud can fall, and drops form under a lid that is on too soon.'] : ['id' => 'settle', 'says' => $this->kept === ColdKept::FRIDGE ? 'Into the refrigerator with it now, covered, and let it stand there a night.' : 'Cover it with a cloth, and let it stand 24 h.', 'why' => 'Mud and water go to the bottom by themselves.'];
         $steps[] = ['id' => 'spent', 'says' => $this->kitchen ? 'The spent herb goes into a marinade or the soup today, or to the compost.' : 'The spent herb makes a scrub or a mask today, or goes to the compost.', 'why' => 'Oily herb heaped up keeps badly, and with a drying oil it can heat by itself.'];
 
         return $steps;

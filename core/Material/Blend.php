@@ -111,6 +111,14 @@ final readonly class Blend
         return ['low' => min($points), 'value' => $value, 'high' => max($points)];
     }
 
+    /** Whether it is hard, or sets, in a room of so many degrees: by the middle of its range, and where most of it is such a fat. */
+    public function isHardAt(float $roomC): bool
+    {
+        $hard = array_sum(array_map(fn (array $oil) => $oil['carrier']->setsBelowC > $roomC ? $oil['share'] : 0.0, $this->shares()));
+
+        return $hard > 0.5 || $this->setsBelow()['value'] > $roomC;
+    }
+
     /** @return list<string> */
     public function allergens(): array
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
+use Kettle\Infusion\Method;
 use Kettle\Infusion\Uptake;
 use Kettle\Measure\Density;
 use Kettle\Measure\Ratio;
@@ -80,6 +81,11 @@ final readonly class Amounts
             $herb = $oil / $perGram;
             $oilWhy = [$from];
             $herbWhy = [Reason::rule('ratio-gives-herb', ['oil_ml' => round($oil)] + $inputs), $why, ...$basis];
+        } elseif ($wish->method->usualOilMl !== null) {
+            $oil = $wish->method->usualOilMl * ($wish->jars ?? 1);
+            $herb = $oil / $perGram;
+            $oilWhy = [Reason::rule('oil-usual', ['oil_ml' => $oil, 'method' => $wish->method->name])];
+            $herbWhy = [Reason::rule('ratio-gives-herb', ['oil_ml' => round($oil)] + $inputs), $why, ...$basis];
         } else {
             return self::fromJar($wish, $kitchen, $ratio, $perGram, [$why, ...$basis]);
         }
@@ -127,7 +133,7 @@ final readonly class Amounts
      */
     private static function fromJar(Wish $wish, Kitchen $kitchen, Ratio $ratio, float $perGram, array $why): self
     {
-        $jar = $wish->jar ?? self::usualJar($kitchen);
+        $jar = $wish->jar ?? self::usualJar($wish, $kitchen);
         $jars = $wish->jars ?? 1;
         $each = Levels::mostHerb($jar, $wish->mix, $perGram, $wish->method->headspaceMm);
         if ($each <= 0) {
@@ -152,7 +158,7 @@ final readonly class Amounts
     /** @throws WishRefused when there is no room for that cover */
     private static function fromJarWay(Wish $wish, ByJar $way, Kitchen $kitchen): self
     {
-        $jar = $wish->jar ?? self::usualJar($kitchen);
+        $jar = $wish->jar ?? self::usualJar($wish, $kitchen);
         $jars = $wish->jars ?? 1;
         $herbEach = $jar->volumeTo($way->share() * $jar->heightMm) / $wish->mix->looseMlPerG;
         $bed = $jar->heightOf($wish->mix->settledMlPerG * $herbEach);
@@ -274,9 +280,9 @@ final readonly class Amounts
     }
 
     /** @throws WishRefused */
-    private static function usualJar(Kitchen $kitchen): Jar
+    private static function usualJar(Wish $wish, Kitchen $kitchen): Jar
     {
-        $jars = $kitchen->jarsBySize();
+        $jars = $kitchen->jarsBySize($wish->method->vessels[0]);
         if ($jars === []) {
             throw WishRefused::from(JarRefused::noneListed()->about('jar'));
         }
@@ -295,7 +301,7 @@ final readonly class Amounts
      */
     private static function jarsFor(Wish $wish, Kitchen $kitchen, float $herbG, float $oilMl): array
     {
-        $sizes = $kitchen->jarsBySize();
+        $sizes = $kitchen->jarsBySize($wish->method->vessels[0]);
         if ($sizes === []) {
             throw WishRefused::from(JarRefused::noneListed()->about('jar'));
         }
@@ -348,7 +354,8 @@ final readonly class Amounts
                 JarRefused::overflows($jar, $need, $most)->about('jar'), WaysOut::ofOverflow($wish, $kitchen, $jar, $herbG, $oilMl),
             );
         }
-        if ($levels->coverMm() <= 0) {
+        // In a pan the herb is stirred, and need not be covered.
+        if ($levels->coverMm() <= 0 && ! $wish->method->has(Method::IN_PAN)) {
             $would = self::covering($wish, $kitchen, $ratio);
             throw WishRefused::withWays(
                 JarRefused::herbStandsOut($ratio->text(), $levels->levelMm, $levels->bedMm, $would?->text())->about('ratio'), WaysOut::ofStandingOut($wish, $would),

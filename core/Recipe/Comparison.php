@@ -36,7 +36,7 @@ final readonly class Comparison
                 : array_values(array_map(fn (string $id) => $names[$id] ?? $id, array_diff($method->needs, $this->kitchen->things)));
             $chosen = $method->id === $wish->method->id ? $wish->school : $method->schoolFor($wish->mix);
             $refused = null;
-            $yield = null;
+            $yield = $amounts = null;
             $by = $wish->by($method, $chosen);
             try {
                 Planner::refuseUnfit($by, $this->kitchen, $this->cautions);
@@ -50,21 +50,28 @@ final readonly class Comparison
                 'name' => $method->name,
                 'chosen' => $method->id === $wish->method->id,
                 'school' => $chosen->id,
+                'drops' => self::drops($wish, $by),
                 'refused' => $refused,
                 'missing' => $missing,
                 'risks' => $method->risks,
                 'yield_text' => $yield === null ? null : AmountWriter::plain($yield['value'], Kind::Volume),
                 'keeps_text' => $this->keeps($by),
-                'schools' => array_map(fn (School $school) => $this->school($wish, $method, $school), $method->schools),
+                'schools' => array_map(fn (School $school) => $this->school($wish, $method, $school, $amounts), $method->schools),
             ];
         }
 
         return $rows;
     }
 
+    /** @return list<string> what else is taken out of the wish to make it by another method */
+    private static function drops(Wish $wish, Wish $by): array
+    {
+        return [...($wish->jar !== $by->jar ? ['jar', 'jars'] : []), ...($wish->byJar !== $by->byJar ? ['by_jar'] : [])];
+    }
+
     private function keeps(Wish $wish): string
     {
-        $keeping = Planner::keeping($wish, Days::of($wish, $this->kitchen)->timetable, null, $this->tables);
+        $keeping = Planner::keeping($wish, Days::of($wish, $this->kitchen, among: false)->timetable, null, $this->tables);
 
         return match (true) {
             $wish->kept() === ColdKept::FRIDGE => 'four days, cold',
@@ -74,9 +81,10 @@ final readonly class Comparison
     }
 
     /** @return array<string, mixed> */
-    private function school(Wish $wish, Method $method, School $school): array
+    private function school(Wish $wish, Method $method, School $school, ?Amounts $amounts): array
     {
-        $laid = Days::of($wish->by($method, $school), $this->kitchen);
+        $chosen = $method->id === $wish->method->id && $school->id === $wish->school->id;
+        $laid = Days::of($wish->by($method, $school), $this->kitchen, $amounts, among: $chosen);
         [$times, $startBy] = [$laid->timetable, $laid->startBy];
         $hands = Handwork::of($method, $school->usualH, $times);
         $days = $laid->late && $wish->readyBy !== null ? (int) $wish->readyBy->diff($times->readyDay())->days : 0;

@@ -4,30 +4,87 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
+use Kettle\Diary\Booking;
+use Kettle\Diary\CookerJob;
+use Kettle\Diary\Later;
 use Kettle\Diary\Timetable;
+use Kettle\Infusion\Method;
+use Kettle\Vessel\WaterBath;
 
-/** When a wish is begun and ready: from a start, or backwards from the day it is wanted. */
+/**
+ * When a wish is begun and ready: from a start, or backwards from the day it is wanted; round what the cookers are
+ * booked for already.
+ */
 final readonly class Days
 {
+    /** Begun so many days sooner at the most, where a booked cooker makes it late. */
+    private const SOONER_DAYS = 7;
+
     /**
      * @param  \DateTimeImmutable  $startBy the latest day to begin, or the day it begins where no day is wanted
      * @param  ?\DateTimeImmutable  $latest the latest start for the day wanted; may have gone by
+     * @param  bool  $waits whether what is booked before it makes it wait
+     * @param  ?Booking  $booking its place in a cooker; null where it needs none, or the house has said of none
      */
-    private function __construct(public Timetable $timetable, public \DateTimeImmutable $startBy, public ?\DateTimeImmutable $latest, public bool $late)
-    {
+    private function __construct(
+        public Timetable $timetable,
+        public \DateTimeImmutable $startBy,
+        public ?\DateTimeImmutable $latest,
+        public bool $late,
+        public WarmUp $warmUp,
+        public ?Booking $booking,
+        public bool $waits = false,
+    ) {
     }
 
-    public static function of(Wish $wish, Kitchen $kitchen): self
+    /**
+     * @param  ?Amounts  $amounts what it comes to, where that is known: more takes longer to get warm
+     * @param  bool  $among whether what is booked may be placed anew for it, as it is when it is begun; else it goes where there is room
+     */
+    public static function of(Wish $wish, Kitchen $kitchen, ?Amounts $amounts = null, bool $among = true): self
     {
         $waking = $kitchen->waking;
         $today = $kitchen->today();
-        $school = $wish->school;
-        $method = $wish->practised();
-        $latest = $wish->readyBy === null ? null : Timetable::latestStart($method, $school->usualH, $wish->readyBy, $waking, $wish->standsH(), $wish->soakH(), $wish->coldWithinH());
+        $warmUp = WarmUp::of($wish, $kitchen, $amounts);
+        $routine = $wish->routine($warmUp->min);
+        $latest = $wish->readyBy === null ? null : Timetable::latestStart($routine, $wish->readyBy, $waking);
         $start = $wish->start ?? ($latest !== null && $latest > $today ? $latest : $today);
-        $moment = $start == $today ? $kitchen->now : $waking->midMorning($start);
-        $timetable = Timetable::lay($method, $school->usualH, $moment, $waking, $wish->standsH(), soakH: $wish->soakH(), coldWithinH: $wish->coldWithinH());
+        $booked = fn (\DateTimeImmutable $day): array => self::booked($wish, $kitchen, $warmUp, $day == $today ? $kitchen->now : $waking->midMorning($day), $amounts, $among);
+        [$timetable, $booking, $waits] = $booked($start);
+        if ($booking !== null && $wish->start === null && $wish->readyBy !== null) {
+            // A cooker that is taken then may be free some days before.
+            for ($sooner = 1; $sooner <= self::SOONER_DAYS && $timetable->readyDay() > $wish->readyBy && $start > $today; $sooner++) {
+                $latest = $start = $start->modify('-1 day');
+                [$timetable, $booking, $waits] = $booked($start);
+            }
+        }
 
-        return new self($timetable, $latest ?? $start, $latest, $wish->readyBy !== null && $timetable->readyDay() > $wish->readyBy);
+        return new self($timetable, $latest ?? $start, $latest, $wish->readyBy !== null && $timetable->readyDay() > $wish->readyBy, $warmUp, $booking, $waits);
+    }
+
+    /** @return array{Timetable, ?Booking, bool} with whether it waits for its place by an hour or more */
+    private static function booked(Wish $wish, Kitchen $kitchen, WarmUp $warmUp, \DateTimeImmutable $moment, ?Amounts $amounts, bool $among): array
+    {
+        $routine = $wish->routine($warmUp->min);
+        $timetable = Timetable::lay($routine, $moment, $kitchen->waking);
+        $bookings = $kitchen->bookings();
+        if (! $wish->method->has(Method::IN_COOKER) || $bookings->placesFor($wish->method->id) === []) {
+            return [$timetable, null, false];
+        }
+        $job = new CookerJob(
+            '', $wish->mix->name(), $wish->method->id, $wish->school->targetC ?? 49.0, $wish->school->ceilingC ?? 60.0, $wish->school->usualH,
+            array_fill(0, $amounts->jars ?? $wish->jars ?? 1, ($amounts?->jar->diameterMm() ?? 76.0) + 2 * WaterBath::WALL_MM),
+            Later::minutes($timetable->fillAt, Timetable::FILLING_MINUTES), $wish->readyBy === null ? null : Timetable::warmthOverBy($routine, $wish->readyBy, $kitchen->waking),
+            $wish->practised()->attended, load: $warmUp->load, warmUpMin: $warmUp->min, tailMin: $routine->tailMin(),
+        );
+        $booking = $bookings->place($job, $kitchen->waking, $kitchen->now, $among);
+        if ($booking->slots === []) {
+            return [$timetable, $booking, false];
+        }
+
+        return [
+            Timetable::lay($routine->warmingUpIn($booking->warmUpMin), $moment, $kitchen->waking, slots: $booking->slots), $booking,
+            $booking->slots[0]['from']->getTimestamp() - $timetable->sessions[0]['from']->getTimestamp() >= 3600,
+        ];
     }
 }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
+use Kettle\Diary\Bookings;
+use Kettle\Diary\CookerPlace;
 use Kettle\Diary\Presence;
+use Kettle\Infusion\Method;
 use Kettle\Infusion\Methods;
 use Kettle\Infusion\Uptake;
 use Kettle\Infusion\UptakeSeen;
@@ -12,13 +15,16 @@ use Kettle\Material\Carrier;
 use Kettle\Material\Cupboard;
 use Kettle\Material\HerbMix;
 use Kettle\Material\OilRanking;
+use Kettle\Material\Row;
 use Kettle\Measure\AmountReader;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Custom;
 use Kettle\Measure\Kind;
 use Kettle\Measure\Unit;
 use Kettle\Stores\Lot;
+use Kettle\Vessel\Cooker;
 use Kettle\Vessel\Jar;
+use Kettle\Warmth\Heater;
 
 /** The house a wish is reckoned in: its clock, waking hours, measures, jars, things and stores. */
 final readonly class Kitchen
@@ -35,6 +41,7 @@ final readonly class Kitchen
      * @param  list<Lot>  $lots those of the herbs and oils wished for
      * @param  array<string, array{ml: float, price: ?float}>|\Closure(): array<string, array{ml: float, price: ?float}>  $stock of every oil: mL and price of 100 mL, by carrier id; asked for only where it matters
      * @param  (\Closure(string, string): UptakeSeen)|null  $seen what its own batches say of the oil left in a form, by a way
+     * @param  Bookings|(\Closure(): Bookings)|null  $bookings its cookers and what they are booked for; asked for only where it matters
      * @param  string  $currency ISO 4217, empty when the house has not said
      */
     public function __construct(
@@ -51,6 +58,7 @@ final readonly class Kitchen
         private array|\Closure $stock = [],
         public string $currency = '',
         private ?\Closure $seen = null,
+        private Bookings|\Closure|null $bookings = null,
     ) {
     }
 
@@ -112,13 +120,57 @@ final readonly class Kitchen
         );
     }
 
-    /** @return list<Jar> smallest first */
-    public function jarsBySize(): array
+    /** @return list<Jar> bowls and pans that every kitchen has, where the house has listed none of its own */
+    private function common(string $kind): array
     {
-        $jars = $this->jars;
+        return $kind === Jar::JAR ? [] : array_map(
+            fn (Row $row) => Jar::measured($row->text('id'), $row->text('called'), $row->number('brim_ml'), $row->number('inner_height_mm'), $kind),
+            array_values($this->cupboard->tables()->table('vessels')->rows($kind.'s')),
+        );
+    }
+
+    /** One of the house's jars, bowls and pans, by its id; null when there is none. */
+    public function jar(string $id): ?Jar
+    {
+        foreach ([...$this->jars, ...$this->common(Jar::BOWL), ...$this->common(Jar::PAN)] as $jar) {
+            if ($jar->id === $id) {
+                return $jar;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  string  $kind of Jar::KINDS
+     * @return list<Jar> smallest first
+     */
+    public function jarsBySize(string $kind = Jar::JAR): array
+    {
+        $jars = array_values(array_filter($this->jars, fn (Jar $jar) => $jar->kind === $kind)) ?: $this->common($kind);
         usort($jars, fn (Jar $a, Jar $b) => $a->brimMl <=> $b->brimMl);
 
         return $jars;
+    }
+
+    public function bookings(): Bookings
+    {
+        return $this->bookings instanceof Bookings ? $this->bookings : ($this->bookings === null ? Bookings::none() : ($this->bookings)());
+    }
+
+    /** @return list<CookerPlace> such as most kitchens have for a method, where the house has said of none */
+    public function commonCookers(Method $method): array
+    {
+        $places = [];
+        foreach ($this->cupboard->tables()->table('vessels')->rows('cookers') as $row) {
+            if (in_array($method->id, $row->texts('methods'), true)) {
+                $cooker = Cooker::measured($row->text('id'), 'common '.$row->text('called'), $row->text('shape'), $row->number('length_mm'), $row->number('width_mm'), $row->number('height_mm'));
+                $settings = array_map(fn (Row $each) => ['name' => $each->text('name'), 'watts' => $each->number('watts')], array_values($row->rows('settings')));
+                $places[] = new CookerPlace($cooker, $row->texts('methods'), $settings === [] ? null : new Heater($cooker, $settings, $row->number('loss_w_per_k'), $row->number('vessel_j_per_k'), $method->has(Method::IN_WATER)), $this->roomC);
+            }
+        }
+
+        return $places;
     }
 
     /** @return array<string, array{ml: float, price: ?float}> of every oil: mL and price of 100 mL, by carrier id */

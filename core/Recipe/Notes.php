@@ -8,6 +8,8 @@ use Kettle\Caution\Caution;
 use Kettle\Caution\Cautions;
 use Kettle\Caution\ColdKept;
 use Kettle\Caution\Facts;
+use Kettle\Diary\Booking;
+use Kettle\Infusion\Method;
 use Kettle\Keeping\Keeping;
 
 /** What to watch for in a plan: of its jar, days and oils, and the cautions; stop before care before note, with ways out where there are some. */
@@ -16,13 +18,16 @@ final class Notes
     /** Parts of oil from which a dried herb is told as very little: common practice goes to 1:9. */
     private const LEAN = 14.0;
 
+    /** What of the plan each of its own notes is about, as cautions have theirs; the rest is about its days. */
+    private const ABOUT = ['cover' => 'jar', 'headspace' => 'jar', 'press-in' => 'jar', 'lean' => 'herb', 'sets' => 'oil', 'old-oil' => 'oil', 'away-use-by' => 'keeping'];
+
     /** @return list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string, change: array<string, mixed>}>, why?: string, source?: string, acknowledge?: bool}> */
     public static function of(Wish $wish, Amounts $amounts, Days $days, Kitchen $kitchen, Supplies $supplies, Cautions $cautions, Keeping $keeping, Facts $facts): array
     {
         $notes = [
             ...$supplies->notes($wish, $amounts, $kitchen),
             ...self::aboutTheJar($wish, $amounts, $kitchen),
-            ...self::aboutTheOils($wish, $kitchen),
+            ...self::aboutTheOils($wish, $amounts, $kitchen),
         ];
         if ($keeping->soonestOil !== null) {
             $notes[] = self::note('old-oil', 'care', sprintf(
@@ -35,6 +40,9 @@ final class Notes
             $notes[] = self::note('late', 'care', sprintf(
                 'Begun now it is ready on %s, %d %s late. A warm method is quicker.', $times->readyDay()->format('l j F'), $late, $late === 1 ? 'day' : 'days',
             ));
+        }
+        if ($days->booking !== null) {
+            $notes = [...$notes, ...self::aboutTheCooker($days->booking, $days)];
         }
         $useBy = $wish->kept() === ColdKept::FRIDGE ? ColdKept::useBy($times->fillAt) : null;
         $missed = $useBy === null ? null : $kitchen->waking->missed($useBy, $times->strainedBy());
@@ -54,16 +62,19 @@ final class Notes
 
     /**
      * @param  list<Way>  $ways
-     * @return array{id: string, rank: string, says: string, ways: list<array{id: string, says: string, change: array<string, mixed>}>}
+     * @return array{id: string, rank: string, about: string, says: string, ways: list<array{id: string, says: string, change: array<string, mixed>}>}
      */
     public static function note(string $id, string $rank, string $says, array $ways = []): array
     {
-        return ['id' => $id, 'rank' => $rank, 'says' => $says, 'ways' => array_map(fn (Way $way) => $way->toArray(), $ways)];
+        return ['id' => $id, 'rank' => $rank, 'about' => self::ABOUT[$id] ?? (str_starts_with($id, 'short.') ? 'oil' : 'days'), 'says' => $says, 'ways' => array_map(fn (Way $way) => $way->toArray(), $ways)];
     }
 
     /** @return list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string, change: array<string, mixed>}>}> */
     private static function aboutTheJar(Wish $wish, Amounts $amounts, Kitchen $kitchen): array
     {
+        if ($wish->method->has(Method::IN_PAN)) {
+            return [];
+        }
         $notes = [];
         $cover = $amounts->levels->coverMm();
         $wanted = $wish->byJar->coverMm ?? Amounts::COVER_MM;
@@ -96,8 +107,40 @@ final class Notes
     }
 
     /** @return list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string, change: array<string, mixed>}>}> */
-    private static function aboutTheOils(Wish $wish, Kitchen $kitchen): array
+    private static function aboutTheCooker(Booking $booking, Days $days): array
     {
+        $when = fn (\DateTimeImmutable $moment) => $moment->format('D j M, H:i');
+        $notes = [];
+        if ($booking->says !== null) {
+            $notes[] = self::note('no-place', 'care', $booking->says);
+        }
+        if ($booking->moves !== []) {
+            $notes[] = self::note('moves-others', 'care', 'Begun, it moves what is booked: '.implode('; ', array_map(
+                fn (array $move) => sprintf('%s is put to warm %s instead of %s', $move['called'], $when($move['is']), $when($move['was'])), $booking->moves,
+            )).'.');
+        }
+        if ($days->waits) {
+            $notes[] = self::note('cooker-taken', 'note', sprintf('The %s is taken before then: it is put to warm on %s.', $booking->cooker, $when($booking->slots[0]['from'])));
+        }
+        if ($booking->with !== []) {
+            $notes[] = self::note('shares-cooker', 'note', sprintf('It stands in the %s, together with %s.', $booking->cooker, implode(' and ', $booking->with)));
+        }
+
+        return $notes;
+    }
+
+    /** @return list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string, change: array<string, mixed>}>}> */
+    private static function aboutTheOils(Wish $wish, Amounts $amounts, Kitchen $kitchen): array
+    {
+        if ($wish->sets()) {
+            $sets = $wish->blend->setsBelow()['value'];
+            $minutes = HardFat::minutesToStrain($wish, $amounts, $kitchen);
+
+            return [self::note('sets', 'care', sprintf(
+                '%s sets under about %s, and the room has %s. Melt it first, and strain it warm%s, sieve and jars warm too. It is not settled, for it would set on its mud. In the jar it will be %s.',
+                ucfirst($wish->blend->name()), $kitchen->warmth($sets), $kitchen->warmth($kitchen->roomC), $minutes === null ? '' : sprintf(', within %d min of the heat', (int) floor($minutes / 5) * 5), HardFat::looks($sets, $kitchen->roomC),
+            ))];
+        }
         $notes = [];
         foreach ($wish->blend->shares() as $oil) {
             if ($oil['carrier']->setsBelowC > $kitchen->roomC) {

@@ -7,6 +7,7 @@ namespace Kettle\Recipe;
 use Kettle\Diary\Timetable;
 use Kettle\Keeping\Keeping;
 use Kettle\Reason\Reckoned;
+use Kettle\Warmth\Load;
 
 /** A wish made into amounts, levels, days and what to watch for. */
 final readonly class Plan
@@ -25,13 +26,14 @@ final readonly class Plan
         public array $sentence,
         public array $notes,
         public Supplies $supplies,
+        public Load $load,
     ) {
     }
 
     /** @param  list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string, change: array<string, mixed>}>, why?: string, source?: string, acknowledge?: bool}>  $notes */
     public function withNotes(array $notes): self
     {
-        return new self($this->wish, $this->amounts, $this->figures, $this->timetable, $this->keeping, $this->sentence, $notes, $this->supplies);
+        return new self($this->wish, $this->amounts, $this->figures, $this->timetable, $this->keeping, $this->sentence, $notes, $this->supplies, $this->load);
     }
 
     /** Whether nobody has to read a warning first, and it keeps outside the refrigerator: fit to be offered instead. */

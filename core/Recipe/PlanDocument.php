@@ -10,6 +10,7 @@ use Kettle\Measure\Kind;
 use Kettle\Reason\Reason;
 use Kettle\Reason\Reckoned;
 use Kettle\Reason\Wording;
+use Kettle\Vessel\Jar;
 
 /**
  * Writes a plan as the document of docs/formats/plan.schema.json, the same for the Bench and for
@@ -54,7 +55,7 @@ final readonly class PlanDocument
                 'id' => $levels->jar->id, 'called' => $levels->jar->called, 'count' => $plan->amounts->jars,
                 'each' => $plan->amounts->jars === 1 ? null : sprintf('%s of herb and %s of oil in each', AmountWriter::plain($plan->amounts->herbG / $plan->amounts->jars, Kind::Mass), AmountWriter::plain($plan->amounts->oilMl / $plan->amounts->jars, Kind::Volume)),
                 'brim_ml' => $levels->jar->brimMl, 'height_mm' => $levels->jar->heightMm,
-                'diameter_mm' => round($levels->jar->diameterMm(), 1),
+                'diameter_mm' => round($levels->jar->diameterMm(), 1), 'kind' => $levels->jar->kind,
                 'dry_fill_mm' => round($levels->dryFillMm, 1), 'bed_mm' => round($levels->bedMm, 1), 'level_mm' => round($levels->levelMm, 1),
                 'marks' => $this->marks($plan),
             ],
@@ -63,6 +64,7 @@ final readonly class PlanDocument
                 'school' => $wish->school->id, 'school_name' => $wish->school->name, 'hours' => $wish->school->usualH, 'stands_h' => $wish->standsH(),
                 'target_c' => $wish->school->targetC, 'ceiling_c' => $wish->school->ceilingC, 'handling' => $wish->method->handlingFor($wish->mix),
                 'attended' => $wish->practised()->attended, 'shake_every_h' => $wish->practised()->shakeEveryH, 'soak_h' => $wish->soakH(),
+                'settles' => ! $wish->sets(), 'traits' => $wish->method->traits, 'water' => $wish->method->water, 'warm_up_min' => isset($plan->figures['warm_up']) ? (int) $plan->figures['warm_up']->number() : 0, 'load' => $plan->load->kept(),
             ],
             'schedule' => [
                 'fill_at' => $times->fillAt->format(DATE_ATOM),
@@ -124,13 +126,20 @@ final readonly class PlanDocument
             'money' => self::money((float) $value, $this->kitchen->currency),
             'C' => $this->kitchen->warmth((float) $value),
             'g/mL' => number_format((float) $value, 3).' g/mL',
-            'min' => round((float) $value).' min',
+            'min' => self::minutes((float) $value),
             'iodine' => (string) round((float) $value),
             'index' => (string) round((float) $value, 1),
             '%' => Wording::number((float) $value).' %',
             'mg', 'IU', 'drops', 'capsules' => Wording::number((float) $value).' '.((float) $value === 1.0 ? rtrim($unit, 's') : $unit),
             default => AmountWriter::plain((float) $value, Kind::from($unit)),
         };
+    }
+
+    private static function minutes(float $value): string
+    {
+        $minutes = (int) round($value);
+
+        return $minutes < 120 ? $minutes.' min' : intdiv($minutes, 60).' h'.($minutes % 60 === 0 ? '' : ' '.($minutes % 60).' min');
     }
 
     public static function money(float $value, string $currency): string
@@ -164,6 +173,9 @@ final readonly class PlanDocument
     private function marks(Plan $plan): array
     {
         $jar = $plan->amounts->jar;
+        if ($jar->kind === Jar::PAN) {
+            return [];
+        }
         $cup = $this->writer->cupMl();
         $step = match (true) {
             $jar->brimMl < $cup => $cup / 4,

@@ -12,6 +12,7 @@ use Kettle\Caution\Facts;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Timetable;
 use Kettle\Infusion\Handwork;
+use Kettle\Infusion\Method;
 use Kettle\Infusion\MethodRefused;
 use Kettle\Infusion\SpiritStart;
 use Kettle\Infusion\Uptake;
@@ -22,6 +23,8 @@ use Kettle\Material\Tables;
 use Kettle\Measure\AmountWriter;
 use Kettle\Reason\Reason;
 use Kettle\Reason\Reckoned;
+use Kettle\Vessel\Cooker;
+use Kettle\Vessel\JarRefused;
 
 /** Makes a wish into a plan: every figure with its reasons. */
 final readonly class Planner
@@ -39,7 +42,7 @@ final readonly class Planner
         self::refuseUnfit($wish, $this->kitchen, $this->cautions);
         $uptake = $this->kitchen->uptake($wish->mix, $wish->way);
         $amounts = Amounts::solve($wish, $this->kitchen, $uptake);
-        $days = Days::of($wish, $this->kitchen);
+        $days = Days::of($wish, $this->kitchen, $amounts);
         if ($days->late && $wish->start !== null && $wish->readyBy !== null && $days->latest !== null && $days->latest >= $this->kitchen->today()) {
             throw WishRefused::from(DiaryRefused::startAfterReady($wish->start->format('j F'), $wish->readyBy->format('j F'))->about('start'));
         }
@@ -54,7 +57,9 @@ final readonly class Planner
             $this->yieldFigure($wish, $uptake, $amounts),
             ...$this->soak($wish, $amounts),
             ...$this->dates($wish, $days, $keeping),
+            ...$this->warmUp($days),
             ...BlendFigures::of($wish->blend),
+            ...HardFat::figures($wish, $amounts, $this->kitchen),
             ...$this->cost($supplies, $uptake->yield($amounts->oilMl, $amounts->dryG($wish))['value']),
         ];
         foreach ($all as $figure) {
@@ -65,7 +70,7 @@ final readonly class Planner
             $wish, $amounts, $figures, $days->timetable, $keeping,
             Sentence::of($wish, $amounts, $this->kitchen),
             Notes::of($wish, $amounts, $days, $this->kitchen, $supplies, $this->cautions, $keeping, $facts),
-            $supplies,
+            $supplies, $days->warmUp->load,
         );
     }
 
@@ -76,6 +81,12 @@ final readonly class Planner
             if (! $wish->method->heated && $oil['share'] > 0.5 && $oil['carrier']->setsBelowC > $kitchen->roomC) {
                 throw WishRefused::from(MethodRefused::solidOnTheShelf($oil['carrier']->name, $oil['carrier']->setsBelowC)->about('method'));
             }
+        }
+        if ($wish->jar !== null && ! in_array($wish->jar->kind, $wish->method->vessels, true)) {
+            throw WishRefused::withWays(JarRefused::notFor($wish->jar, $wish->method->name, $wish->method->vessels[0])->about('jar'), WaysOut::ofVessel($wish, $kitchen));
+        }
+        if ($wish->byJar !== null && $wish->method->has(Method::IN_PAN)) {
+            throw WishRefused::withWays((new JarRefused('unfit', 'The jar way fills a jar, and a pan has no shoulder to fill to. Weigh the herb, or say how much oil.'))->about('by_jar'), WaysOut::ofVessel($wish, $kitchen));
         }
         if (! $wish->method->suits($wish->mix->state)) {
             throw WishRefused::from(MethodRefused::notFor($wish->method->name, $wish->mix->state->value)->about('method'));
@@ -159,6 +170,11 @@ final readonly class Planner
         $bedLow = $levels->bedMm * 0.8;
         $bedHigh = $levels->bedMm * 1.2;
 
+        if ($wish->method->has(Method::IN_PAN)) {
+            // What is stirred in a pan has no cover and no shoulder.
+            return [Reckoned::exactly('level_height', $levels->levelMm, 'mm', Reason::rule('level', ['oil_ml' => round($amounts->oilMl / $amounts->jars), 'herb_ml' => $herbMl, 'area_mm2' => $area]))];
+        }
+
         return [
             $around('dry_fill_height', $levels->dryFillMm, 0.25, Reason::rule('dry-fill', ['herb_g' => $herb, 'loose' => round(1 / $wish->mix->looseMlPerG, 3), 'area_mm2' => $area])),
             Reckoned::exactly('level_height', $levels->levelMm, 'mm', Reason::rule('level', ['oil_ml' => round($amounts->oilMl / $amounts->jars), 'herb_ml' => $herbMl, 'area_mm2' => $area])),
@@ -218,6 +234,21 @@ final readonly class Planner
             ])),
             $keeping->figure(),
         ];
+    }
+
+    /** @return list<Reckoned> minutes before it is warm; none on the shelf */
+    private function warmUp(Days $days): array
+    {
+        $min = $days->booking->warmUpMin ?? $days->warmUp->min;
+        if ($min === 0) {
+            return [];
+        }
+        [$by, $about] = [$days->warmUp, AmountWriter::span($min / 60)];
+
+        return [Reckoned::exactly('warm_up', (float) $min, 'min', $by->cooker === '' ? Reason::rule('warm-up-common', ['minutes' => $about]) : Reason::rule($days->warmUp->wet ? 'warm-up-pot' : 'warm-up-dry', [
+            'cooker' => 'The '.lcfirst($by->cooker), 'minutes' => $about, 'setting' => Cooker::on($by->setting), 'poured' => $by->load->pouredC === null ? 'cold' : 'hand-hot', 'room' => $this->kitchen->warmth($this->kitchen->roomC),
+            'learned' => $by->learned ? 'Learned from its own warm-up.' : 'Nobody has learned this pot yet, so these are a common pot’s figures.',
+        ]))];
     }
 
     private function strainBy(Wish $wish, Timetable $times, Reason $why, Reason $schoolTime): Reckoned

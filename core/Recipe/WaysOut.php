@@ -24,6 +24,14 @@ final class WaysOut
     /** Amounts by which a batch is given its size; taken out where another thing is to give it. */
     private const SIZES = ['oil_amount' => null, 'finished' => null, 'by_jar' => null];
 
+    /** @return list<Way> the vessel that the method is done in */
+    public static function ofVessel(Wish $wish, Kitchen $kitchen): array
+    {
+        $usual = $kitchen->jarsBySize($wish->method->vessels[0])[0] ?? null;
+
+        return $usual === null ? [] : [new Way('its-vessel', sprintf('Make it in a %s.', $usual->called), ['jar' => null, 'jars' => null, 'by_jar' => null])];
+    }
+
     /**
      * The next size that would do, several of this one, or as much as this one takes.
      *
@@ -179,7 +187,7 @@ final class WaysOut
 
     public static function larger(Wish $wish, Kitchen $kitchen, Jar $jar, float $herbG, float $oilMl): ?Jar
     {
-        foreach ($kitchen->jarsBySize() as $other) {
+        foreach ($kitchen->jarsBySize($jar->kind) as $other) {
             if ($other->brimMl > $jar->brimMl && Levels::in($other, $wish->mix, $herbG, $oilMl)->headspaceMm() >= $wish->method->headspaceMm - 1e-9) {
                 return $other;
             }
@@ -221,7 +229,7 @@ final class WaysOut
     /** In density, keeping and allergens. */
     private static function whatChanges(Wish $wish, Blend $blend, Kitchen $kitchen): string
     {
-        $months = fn (Wish $wish): float => Planner::keeping($wish, Days::of($wish, $kitchen)->timetable, null, $kitchen->cupboard()->tables())->months;
+        $months = fn (Wish $wish): float => Planner::keeping($wish, Days::of($wish, $kitchen, among: false)->timetable, null, $kitchen->cupboard()->tables())->months;
         [$before, $after] = [$months($wish), $months($wish->inOil($blend))];
         $new = array_diff($blend->allergens(), $wish->blend->allergens());
 
@@ -253,7 +261,7 @@ final class WaysOut
     private static function jarForLess(Wish $wish, Amounts $amounts, Kitchen $kitchen, float $oilMl): ?Jar
     {
         $perGram = $amounts->oilMl / $amounts->herbG;
-        foreach (array_reverse($kitchen->jarsBySize()) as $jar) {
+        foreach (array_reverse($kitchen->jarsBySize($amounts->jar->kind)) as $jar) {
             $herb = Levels::mostHerb($jar, $wish->mix, $perGram, $wish->method->headspaceMm);
             if ($jar->brimMl < $amounts->jar->brimMl * $amounts->jars && $herb > 0 && $herb * $perGram <= $oilMl && Levels::in($jar, $wish->mix, $herb, $herb * $perGram)->coverMm() > 0) {
                 return $jar;

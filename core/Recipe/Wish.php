@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Recipe;
 
 use Kettle\Caution\ColdKept;
+use Kettle\Diary\Routine;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\School;
 use Kettle\Infusion\SpiritStart;
@@ -38,6 +39,7 @@ final readonly class Wish
      * @param  bool  $spirit whether the herb is moistened with spirit first
      * @param  string  $keptAs of ColdKept::KEPT, as it was wished
      * @param  ?float  $shakeEveryH how often a jar on the shelf is shaken, where the cook said
+     * @param  float  $roomC the room it is made in, degrees C
      * @param  bool  $seekingCover whether it is tried only to see if its ratio covers the herb
      */
     public function __construct(
@@ -64,6 +66,7 @@ final readonly class Wish
         public ?float $shakeEveryH = null,
         private string $keptAs = ColdKept::SHELF,
         public bool $seekingCover = false,
+        private float $roomC = Kitchen::ROOM_C,
     ) {
     }
 
@@ -96,10 +99,16 @@ final readonly class Wish
         return $this->kept() === ColdKept::FRIDGE ? (float) ColdKept::MOST_WARM_H : null;
     }
 
-    /** Hours it stands after the heat: what is kept cold is strained at once. */
+    /** Hours it stands after the heat: what is kept cold, and what would set, is strained at once. */
     public function standsH(): float
     {
-        return $this->coldWithinH() === null ? $this->school->standsH : 0.0;
+        return $this->coldWithinH() === null && ! $this->sets() ? $this->school->standsH : 0.0;
+    }
+
+    /** Whether its oil sets in the room it is made in, and so is worked warm to the end. */
+    public function sets(): bool
+    {
+        return $this->blend->isHardAt($this->roomC);
     }
 
     /** Hours the moistened herb stands before it goes into the oil. */
@@ -108,10 +117,21 @@ final readonly class Wish
         return $this->spirit ? SpiritStart::STANDS_H : 0.0;
     }
 
+    /** What it asks of the days, where getting warm takes so many minutes. */
+    public function routine(int $warmUpMin): Routine
+    {
+        return new Routine($this->practised(), $this->school->usualH, $this->standsH(), $this->soakH(), $this->coldWithinH(), $warmUpMin, ! $this->sets());
+    }
+
     /** The same wish by another method and school. */
     public function by(Method $method, School $school): self
     {
-        return $this->like(['method' => $method, 'school' => $school, ...($method->heated ? ['shakeEveryH' => null] : [])]);
+        return $this->like([
+            'method' => $method, 'school' => $school, ...($method->heated ? ['shakeEveryH' => null] : []),
+            // A jar that the other method is not done in is no wish of this.
+            ...($this->jar !== null && ! in_array($this->jar->kind, $method->vessels, true) ? ['jar' => null, 'jars' => null] : []),
+            ...($method->has(Method::IN_PAN) ? ['byJar' => null] : []),
+        ]);
     }
 
     /** The same wish with a leaner ratio, as WaysOut::leaner takes it, to see whether it covers. */

@@ -10,7 +10,6 @@ use Kettle\Diary\Timetable;
 use Kettle\Infusion\Method;
 use Kettle\Keeping\Keeping;
 use Kettle\Material\HerbPart;
-use Kettle\Measure\AmountWriter;
 
 /** The facts cautions are computed from, of a wish and of what it takes from Stores. */
 final readonly class WishFacts
@@ -41,6 +40,24 @@ final readonly class WishFacts
         )->and($spent === [] ? [] : ['oil-spent' => true]);
     }
 
+    /** "4 h 20 min": a limit of hours is not told in rounded ones. */
+    private static function hours(float $hours): string
+    {
+        $minutes = (int) ceil($hours * 60 - 1e-9);
+
+        return intdiv($minutes, 60).' h'.($minutes % 60 === 0 ? '' : ' '.($minutes % 60).' min');
+    }
+
+    /** What it comes to, for how long it takes to get warm; null where it cannot be measured out. */
+    private static function amounts(Wish $wish, Kitchen $kitchen): ?Amounts
+    {
+        try {
+            return Amounts::solve($wish, $kitchen, $kitchen->uptake($wish->mix, $wish->way));
+        } catch (WishRefused) {
+            return null;
+        }
+    }
+
     /** Why what is kept cold would not be in the refrigerator in time, by the timetable that will be followed; empty where it is. */
     private static function tooSlow(Wish $wish, Kitchen $kitchen, ?Timetable $times): string
     {
@@ -51,10 +68,10 @@ final readonly class WishFacts
         if (! $wish->method->has(Method::CHILLED_AT_ONCE)) {
             return $wish->method->name.' keeps it warm for longer than is safe';
         }
-        $times ??= Days::of($wish, $kitchen)->timetable;
+        $times ??= Days::of($wish, $kitchen, self::amounts($wish, $kitchen))->timetable;
         $hours = ($times->strainedBy()->getTimestamp() - $times->fillAt->getTimestamp()) / 3600;
         if ($hours > $within + 1e-9) {
-            return sprintf('as it stands it would be covered on %s and cold %s later', $times->fillAt->format('l \\a\\t H:i'), AmountWriter::span($hours));
+            return sprintf('as it stands it would be covered on %s and cold %s later', $times->fillAt->format('l \\a\\t H:i'), self::hours($hours));
         }
         // Filled when nobody stays by, it is not strained when it should be.
         $while = $kitchen->waking->whileFrom($times->fillAt);

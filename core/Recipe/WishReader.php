@@ -96,7 +96,7 @@ final class WishReader
             $mix, $blend, $herb, $oil, $finished, $byJar, $ratio, $basis, $jar, $jars, $method, $school, $start, $readyBy, $purpose,
             // Squeezing wet herb drives its water into the oil; the strongest oil is in dry and woody herb.
             $way ?? ($mix->state->isWet() ? 'drained' : 'squeezed'),
-            $oilLots, $this->chosen($wish), self::tidy($wish), $spirit, $shake === null || $method->heated ? null : Wish::SHAKES[$shake], $kept,
+            $oilLots, $this->chosen($wish), self::tidy($wish), $spirit, $shake === null || $method->heated ? null : Wish::SHAKES[$shake], $kept, roomC: $this->kitchen->roomC,
         );
     }
 
@@ -271,12 +271,8 @@ final class WishReader
                 $this->kitchen->reader()->read($height, Kind::Length, 'mm')->value,
             );
         }
-        foreach ($this->kitchen->jars as $known) {
-            if ($known->id === $jar) {
-                return $known;
-            }
-        }
-        throw JarRefused::unknown();
+
+        return $this->kitchen->jar(is_string($jar) ? $jar : '') ?? throw JarRefused::unknown();
     }
 
     /** @param  array<mixed>  $wish */

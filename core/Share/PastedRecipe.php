@@ -353,7 +353,7 @@ final class PastedRecipe
             $wish['method'] = $this->method->id;
         }
         if ($this->hours !== null || $this->celsius !== null) {
-            $method = $this->method !== null && ($this->celsius === null || $this->method->heated) ? $this->method : $this->methods->method($this->celsius === null && $this->hours >= 72 ? 'cold' : 'double-boiler');
+            $method = $this->method !== null && ($this->celsius === null || $this->method->heated) ? $this->method : $this->methods->plainest(! ($this->celsius === null && $this->hours >= 72));
             $wish['method'] = $method->id;
             $school = $this->nearest($method);
             $wish['school'] = $school->id;

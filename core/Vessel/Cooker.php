@@ -37,6 +37,12 @@ final readonly class Cooker
         return new self($id, $called, $shape, $lengthMm, $widthMm, $heightMm);
     }
 
+    /** A setting as it is said of what stands on it: "on Warm", and just "on" where a thing has but that. */
+    public static function on(string $setting): string
+    {
+        return $setting === 'on' ? 'on' : 'on '.$setting;
+    }
+
     /** Its floor, and its water's surface with nothing in it, m2. */
     public function areaM2(): float
     {

@@ -4,19 +4,32 @@ declare(strict_types=1);
 
 namespace Kettle\Vessel;
 
-/** A jar, reckoned as the cylinder of its brim capacity (mL) and inner height (mm). */
+/** A jar, a bowl or a pan, reckoned as the cylinder of its brim capacity (mL) and inner height (mm). */
 final readonly class Jar
 {
+    public const JAR = 'jar';
+
+    public const BOWL = 'bowl';
+
+    public const PAN = 'pan';
+
+    public const KINDS = [self::JAR, self::BOWL, self::PAN];
+
     private function __construct(
         public string $id,
         public string $called,
         public float $brimMl,
         public float $heightMm,
+        public string $kind = self::JAR,
     ) {
     }
 
-    /** @throws JarRefused when the measures are not those of a jar */
-    public static function measured(string $id, string $called, float $brimMl, float $heightMm): self
+    /**
+     * @param  string  $kind of KINDS
+     *
+     * @throws JarRefused when the measures are not those of a jar
+     */
+    public static function measured(string $id, string $called, float $brimMl, float $heightMm, string $kind = self::JAR): self
     {
         if ($brimMl < 20 || $brimMl > 20000) {
             throw JarRefused::brim($brimMl);
@@ -25,7 +38,7 @@ final readonly class Jar
             throw JarRefused::height($heightMm);
         }
 
-        return new self($id, $called, $brimMl, $heightMm);
+        return new self($id, $called, $brimMl, $heightMm, $kind);
     }
 
     /** Cross-section, mm². 1 mL is 1000 mm³. */

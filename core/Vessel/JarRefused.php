@@ -26,6 +26,16 @@ final class JarRefused extends Refused
         return new self('unknown', 'That jar is not on the house’s list; it may have been taken off. Choose another jar.');
     }
 
+    /** @param  string  $wanted of Jar::KINDS */
+    public static function notFor(Jar $jar, string $method, string $wanted): self
+    {
+        return new self('unfit', match ($wanted) {
+            Jar::PAN => sprintf('The %s is done in the pan itself, and the %s is no pan: over a flame it would crack.', $method, $jar->called),
+            Jar::BOWL => sprintf('The %s wants a bowl that stands in steaming water; the %s is none.', $method, $jar->called),
+            default => sprintf('The %s wants a jar that can be closed or covered; the %s is none.', $method, $jar->called),
+        });
+    }
+
     public static function noneListed(): self
     {
         return new self('missing', 'The house has no jar on its list. Add one under House, with its brim measure and its height.');

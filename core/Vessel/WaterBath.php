@@ -19,8 +19,14 @@ final readonly class WaterBath
     /** Water at 50 C, g/mL: 0.988. */
     private const WATER = 0.988;
 
-    /** Water to an inch below the rim, or a quarter of the way up: two schools, common practice. */
-    public const SCHOOLS = ['rim' => 'to an inch below the rim', 'quarter' => 'a quarter of the way up'];
+    /** Water to an inch below the rim, or a quarter of the way up: two schools; half way up a bowl. Common practice. */
+    public const SCHOOLS = ['rim' => 'to an inch below the rim', 'quarter' => 'a quarter of the way up', 'half' => 'half way up', self::NONE => 'none'];
+
+    /** For what holds its own warmth. */
+    public const NONE = 'none';
+
+    /** Water that is poured in hand-hot, degrees C: common practice. */
+    public const HAND_HOT_C = 45.0;
 
     private const BELOW_RIM_MM = 25.4;
 
@@ -76,7 +82,12 @@ final readonly class WaterBath
             $area = M_PI / 4 * $widths[$i] ** 2;
             $grams = self::glassG($jar['diameter_mm'], $jar['height_mm']) + $jar['contents_g'];
             $floatsAt = $grams * 1000 / (self::WATER * $area);
-            $want = $school === 'quarter' ? $height / 4 : $height - self::BELOW_RIM_MM;
+            $want = match ($school) {
+                'quarter' => $height / 4,
+                'half' => $height / 2,
+                self::NONE => 0.0,
+                default => $height - self::BELOW_RIM_MM,
+            };
             if ($floatsAt * self::LIFT < min($want, $full)) {
                 $held = true;
                 $want = $floatsAt * self::LIFT;
@@ -87,12 +98,27 @@ final readonly class WaterBath
                 'floats_at' => $floatsAt < $height ? $floatsAt : null, 'called' => $jar['called'],
             ];
         }
+        if ($school === self::NONE) {
+            return new self($cooker, array_map(fn (array $jar) => [...$jar, 'floats_at' => null], $standing), 0.0, 0.0, false, self::standOn($widths));
+        }
         $full = max(10.0, $full);
         // Water under half the oil leaves the top of it cold; an inch lost is worth topping up in any case.
         $lowest = max(array_column($standing, 'level')) / 2;
         $low = min($full * 0.8, max($full - 25.4, min($lowest, $full * 0.8)));
 
-        return new self($cooker, $standing, $full, $low, $held, array_sum(array_map(fn (float $d) => M_PI / 4 * $d * $d, $widths)) / 1e6);
+        return new self($cooker, $standing, $full, $low, $held, self::standOn($widths));
+    }
+
+    /** @param  list<float>  $widths mm */
+    private static function standOn(array $widths): float
+    {
+        return array_sum(array_map(fn (float $d) => M_PI / 4 * $d * $d, $widths)) / 1e6;
+    }
+
+    /** Whether there is no water in it. */
+    public function isDry(): bool
+    {
+        return $this->fullMm <= 0.0;
     }
 
     /** An empty jar, g: its wall and floor, for jars nobody has weighed. */
@@ -106,7 +132,7 @@ final readonly class WaterBath
     /** Water open to the air between the jars, m2. */
     public function openM2(): float
     {
-        return max(0.0, $this->cooker->areaM2() - $this->jarsM2);
+        return $this->isDry() ? 0.0 : max(0.0, $this->cooker->areaM2() - $this->jarsM2);
     }
 
     /** Water between the jars up to a height, mL. */

@@ -51,7 +51,7 @@ final readonly class Pot
     {
         $given = $of + ['vessel_j_per_k' => 2500.0, 'open_m2' => 0.03, 'jars_j_per_k' => 0.0, 'jars_w_per_k' => 5.0, 'room_c' => 18.0, 'height_m' => 0.0, 'humidity' => 0.5];
         foreach ([
-            ['watts', 'The heat', 0, 5000, 'W'], ['loss_w_per_k', 'The loss', 0.05, 50, 'W for each degree'], ['water_kg', 'The water', 0.1, 50, 'kg'],
+            ['watts', 'The heat', 0, 5000, 'W'], ['loss_w_per_k', 'The loss', 0.05, 50, 'W for each degree'], ['water_kg', 'The water', 0, 50, 'kg'],
             ['vessel_j_per_k', 'The vessel', 0, 50_000, 'J for each degree'], ['open_m2', 'The open water', 0, 0.5, 'm²'], ['jars_j_per_k', 'The jars', 0, 100_000, 'J for each degree'],
             ['jars_w_per_k', 'The way into the jars', 0, 200, 'W for each degree'], ['room_c', 'The room', 0, 45, '°C'], ['height_m', 'The height', -500, 6000, 'm'], ['humidity', 'The damp of the air', 0, 1, 'of what it can hold'],
         ] as [$field, $what, $least, $most, $unit]) {

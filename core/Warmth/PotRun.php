@@ -36,6 +36,8 @@ final readonly class PotRun
      */
     public static function of(Pot $pot, float $hours, ?float $startC = null, float $keepS = 60.0, float $driestKg = 0.05, ?float $oilC = null): self
     {
+        // A pot with no water in it has none to lose.
+        $driestKg = min($driestKg, $pot->waterKg);
         $boil = $pot->boilsAt();
         $air = $pot->airKPa();
         $water = $startC ?? $pot->roomC;
@@ -73,6 +75,7 @@ final readonly class PotRun
      */
     public static function onward(Pot $pot, array $now, float $seconds, float $driestKg = 0.05): array
     {
+        $driestKg = min($driestKg, $now['kg']);
         $boil = $pot->boilsAt();
         $air = $pot->airKPa();
         for ($s = 0.0; $s < $seconds - 1e-9; $s += self::STEP) {

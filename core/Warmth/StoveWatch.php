@@ -36,7 +36,7 @@ final readonly class StoveWatch
     }
 
     /**
-     * @param  array{now: int, on: bool, switched_at: int, shaken_at: int, shake_every_s: ?int, by_eye: bool, water_ml: ?float, low_ml: float, loses_ml_s: float}  $pot moments in s; water_ml null when nothing was measured yet
+     * @param  array{now: int, on: bool, switched_at: int, shaken_at: int, shake_every_s: ?int, by_eye: bool, dry: bool, water_ml: ?float, low_ml: float, loses_ml_s: float}  $pot moments in s; water_ml null when nothing was measured yet
      * @param  list<array{called: string, had_h: float, planned_h: float, out: bool}>  $jars
      * @return list<array{id: string, rank: string, says: string}>
      */
@@ -57,7 +57,7 @@ final readonly class StoveWatch
         if ($last !== null && $silent < self::LOOK_S * 2) {
             $celsius = $last[1];
             if ($celsius > $this->band->ceiling) {
-                $say('too-warm', 'stop', sprintf('%s is over the ceiling of %s. Switch it down, lid off, and pour in some cool water round the jars, never on them.', $said($celsius), $said($this->band->ceiling)));
+                $say('too-warm', 'stop', sprintf('%s is over the ceiling of %s. %s', $said($celsius), $said($this->band->ceiling), $pot['dry'] ? 'Switch it off, lid off, until it has come down.' : 'Switch it down, lid off, and pour in some cool water round the jars, never on them.'));
             } elseif ($celsius > $this->band->ceiling - self::NEAR_C) {
                 $say('near', 'care', sprintf('%s comes near the ceiling of %s.', $said($celsius), $said($this->band->ceiling)));
             } elseif ($pot['on'] && $celsius < $this->band->low && ($log->hours()->hours() > 0 || $pot['now'] - $pot['switched_at'] > self::SHOULD_BE_WARM_S) && self::LOST_S * 6 < $pot['now'] - $pot['switched_at']) {

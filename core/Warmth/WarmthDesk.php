@@ -127,7 +127,7 @@ final readonly class WarmthDesk
         }
         $school = Fields::text($document, 'school') ?? 'rim';
         if (! isset(WaterBath::SCHOOLS[$school])) {
-            throw new CookerRefused('unknown', 'Water goes to the rim or a quarter of the way up: rim, or quarter.', 'school');
+            throw new CookerRefused('unknown', 'Water goes to the rim, a quarter or half of the way up, or there is none: rim, quarter, half or none.', 'school');
         }
         $bath = WaterBath::of($core, $jars, $school);
 

@@ -69,7 +69,7 @@ it('prints the kitchen card from the plan', function () {
     $answer = $this->atHouse('POST', '/card', ['wish' => $wish])->assertOk();
     expect($answer->headers->get('Content-Type'))->toBe('application/pdf');
     $text = pdfText($answer->getContent());
-    expect($text)->toContain('Marshmallow root in sunflower oil')->toContain('60 g')->toContain('300 mL')->toContain('Weigh 60 g')->toContain('Keep the oil at about 49 °C for 12 h')->toContain('Care. Keep the oil under 60 °C');
+    expect($text)->toContain('Marshmallow root in sunflower oil')->toContain('60 g')->toContain('300 mL')->toContain('Weigh 60 g')->toContain('then keep the oil at about 49 °C for 12 h')->toContain('Care. Keep the oil under 60 °C');
     $this->atHouse('POST', '/card', ['wish' => $this->wish(['ratio' => '1:1'])])->assertStatus(422);
 });
 

@@ -16,7 +16,7 @@ it('starts no fresh kitchen oil for the shelf, and offers the ways there are', f
 });
 
 it('starts it for four days in the cold once that is read, and holds to it', function () {
-    $wish = [...BASIL, 'kept' => 'fridge', 'method' => 'gentle-pan', 'jar' => $this->jarOf(405)->uid];
+    $wish = [...BASIL, 'kept' => 'fridge', 'method' => 'gentle-pan'];
     $unread = $this->atHouse('POST', '/batches', ['wish' => $wish])->assertStatus(422);
     expect($unread->json('faults.0.reason'))->toBe('unread')->and($unread->json('faults.0.sentence'))->toContain('within four days');
     $uid = $this->atHouse('POST', '/batches', ['wish' => $wish, 'acknowledged' => ['four-days']])->assertOk()->json('id');
@@ -48,7 +48,7 @@ it('starts it for four days in the cold once that is read, and holds to it', fun
 });
 
 it('bottles nothing of the cold kind after its day, however it was left standing', function () {
-    $wish = [...BASIL, 'kept' => 'fridge', 'method' => 'gentle-pan', 'jar' => $this->jarOf(405)->uid];
+    $wish = [...BASIL, 'kept' => 'fridge', 'method' => 'gentle-pan'];
     $uid = $this->atHouse('POST', '/batches', ['wish' => $wish, 'acknowledged' => ['four-days']])->assertOk()->json('id');
     $path = "/batches/{$uid}";
     $filled = $this->atHouse('POST', "{$path}/tasks", ['task' => 'fill', 'outcome' => 'done'])->assertOk()->json();

@@ -53,7 +53,7 @@ it('prints a jar tag of its own size whose code opens the batch', function () {
     $tag = printed($answer->getContent());
     expect($tag['mm'][0])->toEqualWithDelta(90, 0.1)->and($tag['mm'][1])->toEqualWithDelta(60, 0.1)
         ->and($tag['codes'])->toBe([url("/h/{$this->house->uid}/batch/{$this->made->uid}")]);
-    foreach (['Marshmallow root oil', 'dried', 'Althaea officinalis', 'sweet almond oil', '1:5', 'Made 24 Nov 2026', 'strain by 22 Dec 2026', 'Best before', 'For the skin', 'Contains tree nut', '26-001'] as $words) {
+    foreach (['Marshmallow root oil', 'dried', 'Althaea officinalis', 'sweet almond oil', '1:5', 'Made 24 Nov 2026', 'strain by 22 Dec 2026', 'Best before', 'For the skin', 'Contains almond (tree nut', '26-001'] as $words) {
         expect(preg_replace('/\s+/', ' ', $tag['text']))->toContain($words);
     }
 });
@@ -168,7 +168,7 @@ it('prints no label that does not carry its allergens, whatever is left out of i
     // Never chosen, always there.
     [$page, $sheet] = labelled('a4-3x7', 1, 1, ['fields' => ['title']]);
     expect($page['net'])->toBe('');
-    expect(array_column($page['lines'], 'text', 'id')['must'])->toBe('Contains tree nuts.')->and($page['prints'])->toBeTrue()->and($sheet['text'])->toContain('Contains tree nuts.')
+    expect(array_column($page['lines'], 'text', 'id')['must'])->toBe('Contains almond (tree nuts).')->and($page['prints'])->toBeTrue()->and($sheet['text'])->toContain('Contains almond (tree nuts).')
         ->and(array_column($page['checklist'], 'there', 'says')['the allergens'])->toBeTrue();
     // Nor behind a name that fills the whole of a small label.
     $plan = $this->made->refresh()->plan;
@@ -241,3 +241,36 @@ it('prints no sheet on a roll printer, and no labels of bottles that are gone', 
 it('gives net contents in both systems', function (float $ml, string $text) {
     expect(App\Labels\LabelWords::net($ml))->toBe($text);
 })->with([[29.5735295625, '30 mL (1 fl oz)'], [10, '10 mL (0.34 fl oz)'], [5, '5 mL (0.17 fl oz)'], [50, '50 mL (1.7 fl oz)'], [100, '100 mL (3.4 fl oz)'], [250, '250 mL (8.5 fl oz)'], [473.176473, '473 mL (16 fl oz)']]);
+
+/** @return array<string, string> the lines of a label, by field */
+function linesOf(Tests\AppCase $test, array $wish, string $names = 'cook', array $read = []): array
+{
+    $batch = $test->batch($wish, $read);
+    $test->fill($batch);
+    $page = $test->atHouse('GET', "/batches/{$batch->uid}/label")->json();
+    if ($names !== 'cook') {
+        $set = ['version' => $page['version'], 'size' => $page['size'], 'start' => 1, 'names' => $names, 'fields' => array_column($page['fields'], 'id'), 'words' => ''];
+        $page = $test->atHouse('PUT', "/batches/{$batch->uid}/label", $set)->assertOk()->json();
+    }
+
+    return array_column($page['lines'], 'text', 'id');
+}
+
+it('names what is in it by the weight that went in, the most first', function () {
+    // 200 mL, of which a tenth is castor: 0.02 L at 0.96 is 19 g, less than the 40 g of root; olive is 164 g. Regulation (EU) 1169/2011, article 18 (from memory).
+    $wish = ['herb' => ['id' => 'marshmallow-root', 'amount' => '40 g'], 'oils' => [['id' => 'castor', 'parts' => '1'], ['id' => 'olive', 'parts' => '9']]];
+    expect(linesOf($this, $wish, 'inci')['herb'])->toBe('Ingredients: Olea Europaea Fruit Oil, Althaea Officinalis Root Extract, Ricinus Communis Seed Oil');
+    // In equal volumes the heavier oil is the more: 0.961 against 0.912 at 20 °C is 51 % and 49 %.
+    expect(linesOf($this, ['oils' => [['id' => 'olive', 'parts' => '1'], ['id' => 'castor', 'parts' => '1']]])['oil'])->toBe('in castor oil 51 %, olive oil 49 %');
+});
+
+it('says how the herb was: its part, its form, and of which grams the ratio is', function (array $wish, string $herb, string $ratio) {
+    $lines = linesOf($this, $wish, read: ['medicines']);
+    expect($lines['herb'])->toBe($herb)->and($lines['ratio'])->toStartWith($ratio);
+})->with([
+    'cut' => [['herb' => ['id' => 'marshmallow-root']], 'Marshmallow root, dried and cut (Althaea officinalis)', '1:5, cold'],
+    'powder' => [['herb' => ['id' => 'marshmallow-root', 'form' => 'powder']], 'Marshmallow root, powder (Althaea officinalis)', '1:5, cold'],
+    'fresh, as it lay' => [['herb' => ['id' => 'st-johns-wort', 'state' => 'fresh'], 'oils' => ['olive'], 'basis' => 'as-it-lies', 'ratio' => '1:6'], 'St John’s wort, flowering top, fresh (Hypericum perforatum)', '1:6, fresh as it lay, cold'],
+    // 78 % water: 100 g of it hold 22 g of dry matter, as 24.4 g of herb with 10 % water do: 24 times 0.244 is 5.9.
+    'fresh, as if dry' => [['herb' => ['id' => 'st-johns-wort', 'state' => 'fresh', 'water' => '78'], 'oils' => ['olive'], 'basis' => 'dry', 'ratio' => '1:24'], 'St John’s wort, flowering top, fresh (Hypericum perforatum)', '1:24 as if dry (1:5.9 fresh, as it lay), cold'],
+]);

@@ -4,6 +4,7 @@ use Kettle\Caution\ColdKept;
 use Kettle\Diary\Course;
 use Kettle\Diary\Event;
 use Kettle\Diary\Presence;
+use Kettle\Diary\Routine;
 use Kettle\Diary\Step;
 use Kettle\Diary\Task;
 use Kettle\Diary\Timetable;
@@ -47,7 +48,7 @@ it('offers only ways that are watched and short for what is kept cold', function
 it('waits for a day on which there is time for all of it, and refuses where there is none', function (array $home, ?string $filled) {
     $kitchen = KitchenReader::read(['now' => '2026-11-24T10:00:00+00:00', 'time_zone' => 'UTC'], onDay('2026-11-24T10:00'), Tables::shipped());
     $presence = Presence::between('07:00', '22:30')->atHome($home);
-    $times = Timetable::lay((new Methods(Tables::shipped()))->method('double-boiler'), 2.0, onDay('2026-11-24T10:00'), $presence, coldWithinH: 4.0);
+    $times = Timetable::lay(new Routine((new Methods(Tables::shipped()))->method('double-boiler'), 2.0, coldWithinH: 4.0, warmUpMin: 25), onDay('2026-11-24T10:00'), $presence);
     if ($filled !== null) {
         // 30 min of filling, 25 until it is warm, two hours warm, 30 min of cooling, 20 of straining.
         expect($times->fillAt->format('Y-m-d H:i'))->toBe($filled)->and($times->strainedBy()->getTimestamp() - $times->fillAt->getTimestamp())->toBe(225 * 60);
@@ -74,7 +75,7 @@ it('waits for a day on which there is time for all of it, and refuses where ther
 it('goes on without a break once it is filled, whatever the diary kept for it', function () {
     $method = (new Methods(Tables::shipped()))->method('double-boiler');
     $slots = [['from' => onDay('2026-11-24T18:00'), 'to' => onDay('2026-11-24T20:00')]];
-    $follow = fn (array $events, array $slots) => Course::follow($method, 2.0, onDay('2026-11-24T10:00'), Presence::between('07:00', '22:30'), $events, slots: $slots, coldWithinH: 4.0);
+    $follow = fn (array $events, array $slots) => Course::follow(new Routine($method, 2.0, coldWithinH: 4.0, warmUpMin: 25), onDay('2026-11-24T10:00'), Presence::between('07:00', '22:30'), $events, $slots);
     // Not filled yet: it is filled for the place that is kept.
     expect($follow([], $slots)->timetable->fillAt)->toEqual(onDay('2026-11-24T17:30'));
     $course = $follow([Event::done('fill', onDay('2026-11-24T10:00'))], $slots);

@@ -1,6 +1,7 @@
 <?php
 
 use Kettle\Diary\Presence;
+use Kettle\Diary\Routine;
 use Kettle\Diary\Timetable;
 use Kettle\Infusion\Handwork;
 use Kettle\Infusion\Methods;
@@ -37,7 +38,7 @@ it('says of each method just what a plan by it says', function (array $wish) {
     foreach (compared($wish) as $id => $row) {
         foreach ($row['schools'] as $school) {
             try {
-                $plan = Support::plan([...$wish, 'method' => $id, 'school' => $school['id']]);
+                $plan = Support::plan([...array_diff_key($wish, array_flip($row['drops'])), 'method' => $id, 'school' => $school['id']]);
             } catch (WishRefused $refused) {
                 expect($row['refused'])->toBe($refused->faults[0]['sentence'], "{$id} {$school['id']}");
 
@@ -64,7 +65,9 @@ it('says what is late, and by how much', function () {
     $methods = compared(['jar' => '473', 'ready_by' => '2026-12-12']);
     // Four weeks from 24 November is 22 December, and a day to settle: 23 December, 11 days late.
     expect(schoolOf($methods['cold'])['late_days'])->toBe(11)->and(schoolOf($methods['cold'])['start_text'])->toBe('now')
-        ->and(schoolOf($methods['slow-cooker'])['late_days'])->toBe(0)->and(schoolOf($methods['slow-cooker'])['start_text'])->toBe('Fri 11 Dec');
+        ->and(schoolOf($methods['slow-cooker'])['late_days'])->toBe(0)
+        // A woody root's 12 h and nearly one to get warm do not fit between filling it on Friday morning and straining it that day.
+        ->and(schoolOf($methods['slow-cooker'])['start_text'])->toBe('Thu 10 Dec');
 });
 
 it('says which ways want a thing that is not in the house', function () {
@@ -92,7 +95,7 @@ it('needs only things the tables know', function () {
 it('counts the hands a method asks for', function (string $method, string $school, float $minutes, float $by) {
     $known = (new Methods(Tables::shipped()))->method($method);
     $hours = $known->school($school)->usualH;
-    $times = Timetable::lay($known, $hours, new DateTimeImmutable('2026-11-24 09:00'), Presence::between('07:00', '22:30'));
+    $times = Timetable::lay(new Routine($known, $hours), new DateTimeImmutable('2026-11-24 09:00'), Presence::between('07:00', '22:30'));
     $hands = Handwork::of($known, $hours, $times);
     expect($hands->minutes)->toBe($minutes)->and($hands->byHours)->toBe($by);
 })->with([
@@ -109,8 +112,8 @@ it('names the very latest start for every method of the table', function (string
     foreach ($method->schools as $school) {
         foreach (['2026-12-12', '2027-03-30', '2027-11-01'] as $day) {
             $ready = new DateTimeImmutable($day, new DateTimeZone('Europe/London'));
-            $start = Timetable::latestStart($method, $school->usualH, $ready, $waking, $school->standsH);
-            $readyOn = fn (DateTimeImmutable $from) => Timetable::lay($method, $school->usualH, $waking->midMorning($from), $waking, $school->standsH)->readyDay();
+            $start = Timetable::latestStart(new Routine($method, $school->usualH, $school->standsH), $ready, $waking);
+            $readyOn = fn (DateTimeImmutable $from) => Timetable::lay(new Routine($method, $school->usualH, $school->standsH), $waking->midMorning($from), $waking)->readyDay();
             expect($readyOn($start) <= $ready)->toBeTrue("{$school->id} {$day}")->and($readyOn($start->modify('+1 day')) > $ready)->toBeTrue("{$school->id} {$day}");
         }
     }
@@ -129,7 +132,7 @@ it('runs overnight only what holds its own warmth, and has somebody to switch it
     $method = (new Methods(Tables::shipped()))->method('incubator');
     $waking = Presence::between('07:00', '22:30');
     foreach (range(0, 23) as $hour) {
-        $times = Timetable::lay($method, 8.0, new DateTimeImmutable(sprintf('2026-11-24 %02d:10', $hour)), $waking);
+        $times = Timetable::lay(new Routine($method, 8.0), new DateTimeImmutable(sprintf('2026-11-24 %02d:10', $hour)), $waking);
         [$session] = $times->sessions;
         $awake = fn (DateTimeImmutable $at) => $at >= $waking->from($at) && $at <= $waking->to($at);
         expect($times->sessions)->toHaveCount(1)

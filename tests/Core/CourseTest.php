@@ -4,6 +4,7 @@ use Kettle\Diary\Course;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Event;
 use Kettle\Diary\Presence;
+use Kettle\Diary\Routine;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Task;
 use Kettle\Infusion\Methods;
@@ -15,7 +16,7 @@ use Kettle\Material\Tables;
 function course(string $method, float $hours, array $events): Course
 {
     return Course::follow(
-        (new Methods(Tables::shipped()))->method($method), $hours, new DateTimeImmutable('2026-11-24T10:00:00Z'), Presence::between('07:00', '22:30'), $events,
+        new Routine((new Methods(Tables::shipped()))->method($method), $hours), new DateTimeImmutable('2026-11-24T10:00:00Z'), Presence::between('07:00', '22:30'), $events,
     );
 }
 
@@ -112,3 +113,33 @@ it('counts months by the calendar', function () {
     $after = fn (string $day, float $months) => ShelfLife::after(new DateTimeImmutable($day), $months)->format('Y-m-d');
     expect($after('2026-08-31', 6))->toBe('2027-02-28')->and($after('2026-11-24', 12))->toBe('2027-11-24')->and($after('2026-11-24', 4.5))->toBe('2027-04-08');
 });
+
+it('warms the oil first where it is poured hot, and pours it then', function () {
+    expect(due(course('poured-hot', 336, [])))->toBe(['warm_oil' => '11-24 10:00']);
+    $warm = course('poured-hot', 336, [Event::done('warm_oil', at('2026-11-24 10:20'))]);
+    expect(due($warm))->toBe(['fill' => '11-24 10:00']);
+    // Who has it warm already says so, and pours.
+    expect(due(course('poured-hot', 336, [Event::skipped('warm_oil', at('2026-11-24 10:20'))])))->toHaveKey('fill');
+    $filled = course('poured-hot', 336, [Event::done('warm_oil', at('2026-11-24 10:20')), Event::done('fill', at('2026-11-24 10:30'))]);
+    expect(due($filled))->toHaveKey('strain')->not->toHaveKey('warm_oil')->and(array_keys(due(course('cold', 336, []))))->toBe(['fill']);
+});
+
+it('asks for nothing to be begun after bed, before up, or too late to be done before bed', function (string $method, float $hours) {
+    // By the minutes each step takes, common practice: filling and straining 20, pouring off and bottling 25 together.
+    $needs = ['fill' => 20, 'strain' => 20, 'decant' => 25, 'bottle' => 15, 'warm_on' => 0, 'warm_off' => 0, 'top_up' => 0, 'check' => 0, 'shake' => 0, 'moisten' => 10, 'warm_oil' => 15, 'settle' => 0];
+    $presence = Presence::between('07:00', '22:30');
+    for ($minutes = 0; $minutes < 1440; $minutes += 35) {
+        $start = at('2026-11-24 00:00')->modify("+{$minutes} minutes");
+        foreach ([[], [Event::done('fill', $start)], [Event::done('fill', $start), Event::done('strain', $start->modify('+5 hours'))]] as $events) {
+            $routine = new Routine((new Methods(Tables::shipped()))->method($method), $hours, warmUpMin: 30);
+            foreach (Course::follow($routine, $start, $presence, $events)->tasks as $task) {
+                if ($task->step->isWaiting() || ($task->key() === 'warm_off' && ! $routine->method->attended)) {
+                    continue;
+                }
+                $from = $task->dueAt->format('H:i');
+                $until = $task->dueAt->modify('+'.$needs[$task->step->value].' minutes')->format('H:i');
+                expect($from >= '07:00' && $until <= '22:30' && $until >= $from)->toBeTrue("{$method} {$task->key()} {$task->dueAt->format('D H:i')}, begun {$start->format('H:i')}");
+            }
+        }
+    }
+})->with([['cold', 672.0], ['slow-cooker', 8.0], ['slow-cooker', 30.0], ['double-boiler', 2.0], ['incubator', 8.0], ['poured-hot', 336.0], ['gentle-pan', 0.25]]);

@@ -1,6 +1,7 @@
 <?php
 
 use Kettle\Diary\Presence;
+use Kettle\Diary\Routine;
 use Kettle\Diary\Timetable;
 use Kettle\Infusion\Methods;
 use Kettle\Infusion\Uptake;
@@ -58,8 +59,8 @@ it('names the very latest start: a day later would be late', function (string $m
     $hours = $chosen->school($school)->usualH;
     foreach (['2026-12-12', '2027-03-30', '2027-11-01', '2028-03-01'] as $day) {
         $ready = new DateTimeImmutable($day, new DateTimeZone('Europe/London'));
-        $start = Timetable::latestStart($chosen, $hours, $ready, $waking);
-        $readyOn = fn (DateTimeImmutable $from) => Timetable::lay($chosen, $hours, $waking->midMorning($from), $waking)->readyDay();
+        $start = Timetable::latestStart(new Routine($chosen, $hours), $ready, $waking);
+        $readyOn = fn (DateTimeImmutable $from) => Timetable::lay(new Routine($chosen, $hours), $waking->midMorning($from), $waking)->readyDay();
         expect($readyOn($start) <= $ready)->toBeTrue("{$day} begun {$start->format('Y-m-d')}")
             ->and($readyOn($start->modify('+1 day')) > $ready)->toBeTrue("{$day} might begin a day later");
     }
@@ -85,7 +86,7 @@ it('heats only in waking hours, never less nor more than asked, at any time of d
             foreach ($method->schools as $school) {
                 foreach (range(0, 23, 3) as $hour) {
                     $start = new DateTimeImmutable(sprintf('2026-10-24T%02d:20:00', $hour), new DateTimeZone('Europe/London'));
-                    $times = Timetable::lay($method, $school->usualH, $start, $waking);
+                    $times = Timetable::lay(new Routine($method, $school->usualH), $start, $waking);
                     $minutes = 0;
                     $end = $times->fillAt;
                     foreach ($times->sessions as $session) {

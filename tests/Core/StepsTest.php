@@ -60,8 +60,8 @@ it('says warmth as this cook reads a thermometer', function () {
     $cook = fn (bool $fahrenheit) => new Kitchen($house->now, $house->waking, $house->custom, $house->dropsPerMl, $house->jars, $house->cupboard(), fahrenheit: $fahrenheit);
     $warm = fn (Kitchen $kitchen) => array_column(Steps::of(Support::bench()->plan(['herb' => ['id' => 'self-heal'], 'oils' => ['olive'], 'method' => 'slow-cooker'], $kitchen), $kitchen), 'says', 'id')['warm'];
     // 49 C is 120.2 F, 60 C is 140 F: F = 1.8 C + 32 (NIST SP 811).
-    expect($warm($cook(false)))->toBe('Keep the oil at about 49 °C for 8 h; never over 60 °C.')
-        ->and($warm($cook(true)))->toBe('Keep the oil at about 120 °F for 8 h; never over 140 °F.');
+    expect($warm($cook(false)))->toBe('Getting warm takes it about 46 min; then keep the oil at about 49 °C for 8 h; never over 60 °C.')
+        ->and($warm($cook(true)))->toBe('Getting warm takes it about 46 min; then keep the oil at about 120 °F for 8 h; never over 140 °F.');
 });
 
 it('strains as the herb wants it', function (array $wish, string $how) {

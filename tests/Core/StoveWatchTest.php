@@ -29,7 +29,7 @@ function logOf(array $readings, float $openM2 = 0.03, ?int $filledAt = null): St
 function saidOf(StoveLog $log, array $pot, ?array $jars = null): array
 {
     $alarms = (new StoveWatch(bandOf(), fn (float $c) => round($c).' °C'))->alarms(
-        [...['now' => 10_000, 'on' => true, 'switched_at' => 0, 'shaken_at' => 10_000, 'shake_every_s' => 7200, 'by_eye' => false, 'water_ml' => 2000.0, 'low_ml' => 1500.0, 'loses_ml_s' => 0.01], ...$pot],
+        [...['now' => 10_000, 'on' => true, 'switched_at' => 0, 'dry' => false, 'shaken_at' => 10_000, 'shake_every_s' => 7200, 'by_eye' => false, 'water_ml' => 2000.0, 'low_ml' => 1500.0, 'loses_ml_s' => 0.01], ...$pot],
         $log, $jars ?? [['called' => 'vanilla', 'had_h' => 2.0, 'planned_h' => 8.0, 'out' => false]],
     );
     foreach ($alarms as $alarm) {

@@ -103,7 +103,7 @@ it('tells when the blend would bring an allergen', function () {
     ]];
     $notes = Support::plan(['herb' => ['id' => 'self-heal'], 'oils' => ['jojoba'], 'jar' => '473'], $only)->notes;
     $blend = array_column(array_column($notes, null, 'id')['short.jojoba']['ways'], null, 'id')['blend'];
-    expect($blend['says'])->toContain('brings tree nuts, an allergen')->and($house)->toBeArray();
+    expect($blend['says'])->toContain('brings hazelnut (tree nuts), an allergen')->and($house)->toBeArray();
 });
 
 it('offers another oil outright where none is left', function () {
@@ -139,7 +139,7 @@ it('warns when what is taken for the kitchen is not marked as food', function ()
 it('carries the allergens of the lots it takes from', function () {
     $house = ['lots' => [['id' => 'h', 'kind' => 'herb', 'material' => 'self-heal', 'amount' => '500 g', 'allergens' => 'packed beside peanut']]];
     $note = array_column(Support::plan(['herb' => ['id' => 'self-heal'], 'oils' => ['hazelnut'], 'jar' => '473'], $house)->notes, null, 'id')['allergens'];
-    expect($note['says'])->toContain('tree nuts and packed beside peanut');
+    expect($note['says'])->toContain('hazelnut (tree nuts) and packed beside peanut');
 });
 
 it('lays a bad lot of the house to the lot', function (array $lot, string $field) {

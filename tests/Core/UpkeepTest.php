@@ -3,6 +3,7 @@
 use Kettle\Diary\Course;
 use Kettle\Diary\Event;
 use Kettle\Diary\Presence;
+use Kettle\Diary\Routine;
 use Kettle\Diary\Step;
 use Kettle\Diary\Task;
 use Kettle\Diary\Upkeep;
@@ -36,7 +37,7 @@ it('stands in the course of a batch: cold from straining on, else from bottling 
     $method = (new Methods(Tables::shipped()))->method('gentle-pan');
     $at = fn (int $hour) => upkept(sprintf('2026-11-24 %02d:00', $hour));
     $events = [Event::done('fill', $at(9)), Event::done('warm_on', $at(10)), Event::done('warm_off', $at(11)), Event::done('strain', $at(17))];
-    $steps = fn (array $more, ?Upkeep $upkeep) => array_map(fn (Task $task) => $task->step, Course::follow($method, 0.25, $at(9), Presence::between('07:00', '22:30'), [...$events, ...$more], upkeep: $upkeep)->tasks);
+    $steps = fn (array $more, ?Upkeep $upkeep) => array_map(fn (Task $task) => $task->step, Course::follow(new Routine($method, 0.25), $at(9), Presence::between('07:00', '22:30'), [...$events, ...$more], upkeep: $upkeep)->tasks);
     $cold = new Upkeep(upkept('2026-11-28 09:00'), 7, 90, true);
     $shelf = new Upkeep(upkept('2027-05-24 20:00'), 7, 90);
     $bottled = [Event::done('decant', $at(18)), Event::done('bottle', $at(19))];

@@ -104,9 +104,9 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
                   strained
                     ? { level: `${batch.press.strained ?? ''} oil` }
                     : {
-                        headspace: `${text('headspace')} headspace`,
+                        headspace: text('headspace') && `${text('headspace')} headspace`,
                         level: `${text('level_height')} oil`,
-                        cover: `${text('cover')} cover`,
+                        cover: text('cover') && `${text('cover')} cover`,
                         bed: `${text('bed_height')} herb`,
                       }
                 }

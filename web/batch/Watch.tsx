@@ -8,10 +8,11 @@ import { InTheSun } from './InTheSun'
 /** A batch as it infuses: its warmth or its sun, its colour and its scent. */
 export function Watch({ batch }: { batch: Shape<'BatchView'> }) {
   if (batch.stage === 'discarded' && !batch.plan.method.heated) return null
+  const has = (trait: string) => batch.plan.method.traits?.includes(trait) ?? false
   return (
     <div className="border-line mt-6 flex flex-col gap-8 border-t pt-5">
-      {batch.plan.method.heated && batch.plan.method.id !== 'gentle-pan' ? <Warmth batch={batch} /> : null}
-      {batch.plan.method.id === 'solar' ? <InTheSun batch={batch.id} /> : null}
+      {batch.plan.method.heated && !has('in-pan') ? <Warmth batch={batch} /> : null}
+      {has('in-sun') ? <InTheSun batch={batch.id} /> : null}
       <Looks batch={batch} />
     </div>
   )

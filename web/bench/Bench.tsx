@@ -112,6 +112,32 @@ export default function Bench() {
         problem.faults.map((fault) => fault.field),
       )
     : null
+  // Each caution beside what it is about; what must be read first stands over the button that begins it.
+  const beside = (called: string, about: string[], andRead = false) => {
+    const notes = (shown?.notes ?? []).filter((note) =>
+      note.acknowledge || note.rank === 'stop' ? andRead : about.includes(note.about ?? 'days'),
+    )
+    if (notes.length === 0) return null
+    return (
+      <ul aria-label={called} className="mt-4 flex flex-col gap-4">
+        {notes.map((note) => (
+          <NoteWithWays
+            key={note.id}
+            note={problem ? { ...note, ways: [] } : note}
+            take={take}
+            read={
+              works
+                ? {
+                    is: read.includes(told(note)),
+                    set: (is) => setRead(is ? [...read, told(note)] : read.filter((each) => each !== told(note))),
+                  }
+                : undefined
+            }
+          />
+        ))}
+      </ul>
+    )
+  }
   return (
     <div className="flex flex-col gap-6 max-sm:pb-16">
       <Sentence
@@ -148,30 +174,21 @@ export default function Bench() {
           <div
             className={`border-line grid gap-x-7 gap-y-8 border-t pt-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.05fr)_minmax(0,1.1fr)] ${problem ? 'opacity-50' : ''}`}
           >
-            <JarColumn plan={shown} />
-            <Amounts plan={shown} kitchenFirst={kitchen} />
+            <JarColumn plan={shown} notes={beside('What to heed of jar and herb', ['jar', 'herb'])} />
+            <Amounts
+              plan={shown}
+              kitchenFirst={kitchen}
+              oilNotes={beside('What to heed of the oil', ['oil'])}
+              keepingNotes={beside('What to heed of its keeping', ['keeping'])}
+            />
             <section
               className="border-line flex flex-col gap-4 lg:border-l lg:pl-7"
               aria-label="When, and what to watch for"
             >
               <h2 className="column-head font-text text-base">When</h2>
               <PlanDays plan={shown} zone={settings.data.time_zone} />
-              {shown.method.id === 'solar' ? <WorthOfSun /> : null}
-              {shown.notes.map((note) => (
-                <NoteWithWays
-                  key={note.id}
-                  note={problem ? { ...note, ways: [] } : note}
-                  take={take}
-                  read={
-                    works
-                      ? {
-                          is: read.includes(told(note)),
-                          set: (is) => setRead(is ? [...read, told(note)] : read.filter((each) => each !== told(note))),
-                        }
-                      : undefined
-                  }
-                />
-              ))}
+              {shown.method.traits?.includes('in-sun') ? <WorthOfSun /> : null}
+              {beside('What to heed of its days and its warmth', ['days', 'warmth', 'use'], true)}
               {works ? (
                 <>
                   <Field

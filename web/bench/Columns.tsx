@@ -1,22 +1,23 @@
+import type { ReactNode } from 'react'
 import type { Shape } from '../api/hooks'
 import { Figure } from '../parts/Figure'
 import { JarWithLevels } from '../parts/JarDrawing'
 import { FatPicture } from './WhichOil'
 
-export function JarColumn({ plan }: { plan: Shape<'Plan'> }) {
-  const text = (id: string) => plan.figures[id]?.text ?? ''
+export function JarColumn({ plan, notes }: { plan: Shape<'Plan'>; notes: ReactNode }) {
+  const said = (id: string, name: string) => (plan.figures[id] ? `${plan.figures[id].text} ${name}` : '')
   return (
-    <section aria-label="The jar">
+    <section aria-label={`The ${plan.jar.kind ?? 'jar'}`}>
       <h2 className="column-head font-text text-base">
         {plan.jar.count > 1 ? `One of ${plan.jar.count}: the ${plan.jar.called}` : `The ${plan.jar.called}`}, to scale
       </h2>
       <JarWithLevels
         jar={plan.jar}
         words={{
-          headspace: `${text('headspace')} headspace`,
-          level: `${text('level_height')} oil`,
-          cover: `${text('cover')} cover`,
-          bed: `${text('bed_height')} herb`,
+          headspace: said('headspace', 'headspace'),
+          level: said('level_height', 'oil'),
+          cover: said('cover', 'cover'),
+          bed: said('bed_height', 'herb'),
         }}
       />
       {plan.jar.each ? <p className="mt-1 font-semibold">{plan.jar.each}.</p> : null}
@@ -29,12 +30,15 @@ export function JarColumn({ plan }: { plan: Shape<'Plan'> }) {
             ['level_height', 'oil at'],
             ['headspace', 'headspace'],
           ] as const
-        ).map(([id, name]) => (
-          <li key={id}>
-            {name} <Figure name={name} figure={plan.figures[id]} size="text-base" />
-          </li>
-        ))}
+        ).map(([id, name]) =>
+          plan.figures[id] ? (
+            <li key={id}>
+              {name} <Figure name={name} figure={plan.figures[id]} size="text-base" />
+            </li>
+          ) : null,
+        )}
       </ul>
+      {notes}
       <AsAnOil plan={plan} />
     </section>
   )
@@ -96,7 +100,17 @@ function Row({
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
-export function Amounts({ plan, kitchenFirst }: { plan: Shape<'Plan'>; kitchenFirst: boolean }) {
+export function Amounts({
+  plan,
+  kitchenFirst,
+  oilNotes,
+  keepingNotes,
+}: {
+  plan: Shape<'Plan'>
+  kitchenFirst: boolean
+  oilNotes: ReactNode
+  keepingNotes: ReactNode
+}) {
   const figure = (id: string) => plan.figures[id]
   const other = (id: string) => (kitchenFirst ? figure(id)?.text : figure(id)?.kitchen?.text) ?? ''
   const lot = (kind: string, index: number) => {
@@ -130,12 +144,27 @@ export function Amounts({ plan, kitchenFirst }: { plan: Shape<'Plan'>; kitchenFi
         <Row
           key={oil.id}
           name={capital(oil.name)}
-          detail={`${other(`oil_volume.${oil.id}`)} · ${figure(`oil_mass.${oil.id}`)?.text ?? ''}${lot('carrier', index)}`}
+          detail={
+            figure(`oil_melted.${oil.id}`) ? (
+              <>
+                weighed hard; melted{' '}
+                <Figure name={`${oil.name}, melted`} figure={figure(`oil_melted.${oil.id}`)} size="text-base" />
+                {lot('carrier', index)}
+              </>
+            ) : (
+              `${other(`oil_volume.${oil.id}`)} · ${figure(`oil_mass.${oil.id}`)?.text ?? ''}${lot('carrier', index)}`
+            )
+          }
           mark={index === 0 ? 'var(--oil)' : 'var(--oil-pale)'}
         >
-          <Figure name={capital(oil.name)} figure={figure(`oil_volume.${oil.id}`)} kitchenFirst={kitchenFirst} />
+          <Figure
+            name={capital(oil.name)}
+            figure={figure(figure(`oil_melted.${oil.id}`) ? `oil_mass.${oil.id}` : `oil_volume.${oil.id}`)}
+            kitchenFirst={kitchenFirst}
+          />
         </Row>
       ))}
+      {oilNotes}
       <h2 className="column-head font-text mt-6 text-base">What comes of it</h2>
       <Row
         name={`Out of the cloth, ${plan.way}`}
@@ -154,13 +183,29 @@ export function Amounts({ plan, kitchenFirst }: { plan: Shape<'Plan'>; kitchenFi
         <Figure name="Keeps until" figure={figure('best_before')} size="text-xl" />
       </Row>
       {plan.method.heated ? (
-        <Row name="At warmth" detail={figure('warm_hours')?.range_text ?? ''}>
+        <Row
+          name="At warmth"
+          detail={
+            figure('warm_up') ? (
+              <>
+                after <Figure name="Getting warm" figure={figure('warm_up')} size="text-base" /> getting warm
+              </>
+            ) : (
+              (figure('warm_hours')?.range_text ?? '')
+            )
+          }
+        >
           <Figure name="At warmth" figure={figure('warm_hours')} size="text-xl" />
         </Row>
       ) : null}
       <Row name="Hands-on" detail="weighing to bottling">
         <Figure name="Hands-on" figure={figure('hands_on')} size="text-xl" />
       </Row>
+      {figure('strain_within') ? (
+        <Row name="Strain within" detail="of the heat, before it sets">
+          <Figure name="Strain within" figure={figure('strain_within')} size="text-xl" />
+        </Row>
+      ) : null}
       {figure('cost') ? (
         <Row
           name="Costs"
@@ -173,6 +218,7 @@ export function Amounts({ plan, kitchenFirst }: { plan: Shape<'Plan'>; kitchenFi
           <Figure name="Costs" figure={figure('cost')} size="text-xl" />
         </Row>
       ) : null}
+      {keepingNotes}
     </section>
   )
 }

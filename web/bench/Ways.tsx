@@ -3,6 +3,7 @@ import type { Shape } from '../api/hooks'
 import { TextButton } from '../parts/Button'
 import { Notice } from '../parts/Notice'
 import { Why } from '../parts/Why'
+import { without } from './wish'
 
 export type WayOut = { id: string; says: string; change: Record<string, unknown> }
 export type Methods = NonNullable<Shape<'Plan'>['methods']>
@@ -39,8 +40,9 @@ export function NoteWithWays({
   read?: { is: boolean; set: (is: boolean) => void } | undefined
 }) {
   return (
-    <div className="flex flex-col gap-2">
+    <li className="flex flex-col gap-2">
       <Notice rank={note.rank}>
+        {note.rank === 'note' ? <span className="sr-only">Note. </span> : null}
         {note.says} {note.why ? <Why about={note.says} why={note.why} source={note.source ?? ''} /> : null}
       </Notice>
       {note.acknowledge && read ? (
@@ -55,7 +57,7 @@ export function NoteWithWays({
         </label>
       ) : null}
       <WaysOut ways={note.ways as WayOut[]} take={take} />
-    </div>
+    </li>
   )
 }
 
@@ -136,7 +138,10 @@ export const MethodsSideBySide = memo(function MethodsSideBySide({ methods, want
                   {method.refused || method.chosen ? (
                     method.name
                   ) : (
-                    <TextButton className="!min-h-6" onClick={() => take({ method: method.id, school: null })}>
+                    <TextButton
+                      className="!min-h-6"
+                      onClick={() => take({ ...without(method.drops), method: method.id, school: null })}
+                    >
                       {method.name}
                     </TextButton>
                   )}

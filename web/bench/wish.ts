@@ -9,6 +9,10 @@ export const FIRST: Wish = { herbs: [{ id: 'calendula' }], oils: [{ id: 'sunflow
 
 const store = (house: string) => `kettle.bench.${house}`
 
+/** A change that takes parts of a wish out. */
+export const without = (keys: readonly (keyof Wish & string)[] | undefined): Partial<Wish> =>
+  Object.fromEntries((keys ?? []).map((key) => [key, null]))
+
 /** The herbs of a wish: a list, or the one a wish of old had. */
 export const herbsOf = (wish: Wish): HerbWish[] => wish.herbs ?? (wish.herb ? [wish.herb] : [])
 

@@ -1,11 +1,17 @@
 import { useState } from 'react'
 import { type Shape, useHouseId, useWrite } from '../api/hooks'
 import { Button } from '../parts/Button'
-import { Field } from '../parts/Field'
+import { Field, Select } from '../parts/Field'
 import { Listed } from '../parts/Listed'
 import { Trouble } from '../parts/Notice'
 
-/** The house's jars and bottles. What is taken off the list stays with the batches made in it. */
+const KINDS = [
+  { id: 'jar', name: 'jar' },
+  { id: 'bowl', name: 'bowl, for the double boiler' },
+  { id: 'pan', name: 'pan' },
+]
+
+/** The house's jars, bowls, pans and bottles. What is taken off the list stays with the batches made in it. */
 export function Vessels({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean }) {
   const id = useHouseId()
   const remove = useWrite()
@@ -14,7 +20,7 @@ export function Vessels({ house, keeps }: { house: Shape<'HouseView'>; keeps: bo
   return (
     <section className="flex flex-col gap-4" aria-labelledby="vessels">
       <h2 id="vessels" className="text-2xl">
-        Jars and bottles
+        Jars, bowls, pans and bottles
       </h2>
       <ul>
         {house.jars.map((jar) => (
@@ -30,7 +36,7 @@ export function Vessels({ house, keeps }: { house: Shape<'HouseView'>; keeps: bo
         <Add
           kind="jars"
           fields={{ called: 'Called', brim: 'Holds to the brim', height: 'High inside' }}
-          say="Add a jar"
+          say="Add a jar, a bowl or a pan"
         />
       ) : null}
       <ul>
@@ -71,6 +77,14 @@ function Add({ kind, fields, say }: { kind: string; fields: Record<string, strin
           write.mutate({ path: `/houses/${house}/${kind}`, body: form })
         }}
       >
+        {kind === 'jars' ? (
+          <Select
+            label="It is a"
+            value={form.kind ?? 'jar'}
+            choices={KINDS}
+            onChange={(e) => set({ ...form, kind: e.target.value })}
+          />
+        ) : null}
         {Object.entries(fields).map(([field, label]) => (
           <Field
             key={field}

@@ -5,6 +5,7 @@ type Levels = {
   bed_mm: number
   level_mm: number
   dry_fill_mm?: number
+  kind?: string
   marks?: { mm: number; text: string }[]
 }
 
@@ -18,6 +19,18 @@ export function JarShape({ jar, scale, x, foot }: { jar: Levels; scale: number; 
   const bed = Math.min(jar.bed_mm, jar.height_mm) * scale
   return (
     <g>
+      {jar.kind === 'pan' ? (
+        // Its handle.
+        <line
+          x1={x + width}
+          x2={x + width + Math.min(46, width / 3)}
+          y1={foot - height + 4}
+          y2={foot - height - 2}
+          stroke="var(--rim)"
+          strokeWidth={6}
+          strokeLinecap="round"
+        />
+      ) : null}
       <rect x={x} y={foot - height} width={width} height={height} rx={7} fill="var(--glass)" />
       <rect
         x={x + WALL}

@@ -16,6 +16,11 @@ export function PlanDays({ plan, zone }: { plan: Shape<'Plan'>; zone: string }) 
       month: 'short',
       ...(plan.method.heated ? { hour: '2-digit', minute: '2-digit' } : {}),
     }).format(new Date(text))
+  // The day is said once, where it ends on the day it began.
+  const until = (begun: string, ended: string) => {
+    const [day, hour] = [say(ended).replace(/,[^,]*$/, ''), say(ended).split(', ').at(-1)]
+    return say(begun).startsWith(`${day},`) ? hour : say(ended)
+  }
   const strain = at(schedule.strain_at)
   return (
     <div>
@@ -56,7 +61,7 @@ export function PlanDays({ plan, zone }: { plan: Shape<'Plan'>; zone: string }) 
               <div key={session.from} className="contents">
                 <dt className="text-warmth">Warm</dt>
                 <dd>
-                  {say(session.from)} to {say(session.to)}
+                  {say(session.from)} to {until(session.from, session.to)}
                 </dd>
               </div>
             ))
@@ -65,7 +70,7 @@ export function PlanDays({ plan, zone }: { plan: Shape<'Plan'>; zone: string }) 
         <dd>
           <Figure name="Strain by" figure={figures.strain_by} size="text-lg" />
         </dd>
-        <dt>Settled</dt>
+        <dt>{plan.method.settles === false ? 'In its jars' : 'Settled'}</dt>
         <dd>{say(schedule.settled_at)}</dd>
       </dl>
     </div>

@@ -140,7 +140,7 @@ export function LotForm({ first, fixedKind = false, problem, pending, done, onDo
             <Field label="Best before" type="date" {...text('best_before')} />
             <Field
               label="Allergens"
-              placeholder="tree nuts; soya"
+              placeholder="almond (tree nuts); soya"
               hint="The oil’s own are added by themselves."
               {...text('allergens')}
             />

@@ -67,7 +67,7 @@ function Warm({ pot, heard }: { pot: View; heard: boolean }) {
       <section aria-label="The warmth" className="flex flex-col gap-5">
         <header>
           <h1 className="column-head font-text text-base">
-            {pot.title}, {pot.state === 'on' ? `on ${pot.setting}` : pot.state === 'paused' ? 'off' : 'ended'}
+            {pot.title}, {pot.state === 'on' ? pot.setting_text : pot.state === 'paused' ? 'off' : 'ended'}
             {pot.trial ? ` · a trial at ${pot.speed} times the clock` : ''}
           </h1>
           <p className="flex items-baseline gap-3">
@@ -118,13 +118,17 @@ function Warm({ pot, heard }: { pot: View; heard: boolean }) {
           ) : null}
         </section>
       </section>
-      <section aria-label="The water, and what was done" className="flex flex-col gap-4">
-        <h2 className="column-head font-text text-base">The water</h2>
+      <section aria-label="What stands in it, and what was done" className="flex flex-col gap-4">
+        <h2 className="column-head font-text text-base">{pot.water ? 'The water' : 'What stands in it'}</h2>
         <BathSide bath={pot.bath} />
-        <p className="text-lg">
-          {pot.water.top_up_text ? <strong>{pot.water.top_up_text}. </strong> : null}
-          {pot.water.loses_text} <span className="text-soft">There is {pot.water.text}.</span>
-        </p>
+        {pot.water ? (
+          <p className="text-lg">
+            {pot.water.top_up_text ? <strong>{pot.water.top_up_text}. </strong> : null}
+            {pot.water.loses_text} <span className="text-soft">There is {pot.water.text}.</span>
+          </p>
+        ) : (
+          <p className="text-lg">It holds its warmth by itself, with no water to pour.</p>
+        )}
         {works && !ended ? (
           <div className="flex flex-wrap gap-2">
             {first(pot, wet, can, { shaken, switched, pour: () => setPouring(true) }).map((each, index) => (
@@ -178,15 +182,17 @@ function Warm({ pot, heard }: { pot: View; heard: boolean }) {
                 tend('setting', event.target.value)
               }}
             />
-            <label className="flex min-h-11 items-center gap-3">
-              <input
-                type="checkbox"
-                className="size-5"
-                checked={pot.lid}
-                onChange={(event) => tend(event.target.checked ? 'lid_on' : 'lid_off')}
-              />
-              The cooker’s lid is on
-            </label>
+            {pot.water ? (
+              <label className="flex min-h-11 items-center gap-3">
+                <input
+                  type="checkbox"
+                  className="size-5"
+                  checked={pot.lid}
+                  onChange={(event) => tend(event.target.checked ? 'lid_on' : 'lid_off')}
+                />
+                The cooker’s lid is on
+              </label>
+            ) : null}
           </div>
         ) : null}
         <details>
@@ -235,11 +241,11 @@ function first(
   can: boolean,
   acts: { shaken: () => void; switched: () => void; pour: () => void },
 ) {
-  const water = { name: 'Water topped up', key: 'u', run: acts.pour }
-  if (pot.state === 'paused') return [{ name: 'On again', key: 'o', run: acts.switched }, water]
+  const water = pot.water ? [{ name: 'Water topped up', key: 'u', run: acts.pour }] : []
+  if (pot.state === 'paused') return [{ name: 'On again', key: 'o', run: acts.switched }, ...water]
   const shake = { name: 'Shaken and wiped', key: 'm', run: acts.shaken }
   const off = { name: 'Off for the night', key: 'o', run: acts.switched }
-  return can && wet ? [water, shake, off] : [shake, water, off]
+  return can && wet ? [...water, shake, off] : [shake, ...water, off]
 }
 
 const said = (pot: View) =>

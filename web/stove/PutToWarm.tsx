@@ -41,13 +41,19 @@ export function PutToWarm({ waiting, cookers, probes, chosen, setChosen }: Props
     water?: string
     confirmed?: string
   }>({})
-  const free = cookers.filter((each) => !each.in_use)
+  // Those the chosen jars can stand in, where there are any.
+  const lead = ready.find((each) => batches.includes(each.batch)) ?? first
+  const idle = cookers.filter((each) => !each.in_use)
+  const fitting = idle.filter((each) => lead?.cookers.includes(each.id))
+  const free = fitting.length > 0 ? fitting : idle
   const cooker = free.find((each) => each.id === (picked.cooker ?? first?.cooker)) ?? free[0]
   const setting = cooker?.settings.find((each) => each.name === picked.setting)?.name ?? cooker?.settings[0]?.name ?? ''
-  const school = picked.school ?? 'rim'
+  const waters = lead?.water ?? []
+  const school = waters.find((each) => each.id === picked.school)?.id ?? waters[0]?.id ?? 'rim'
+  const dry = school === 'none'
   const watch = picked.watch ?? 'hand'
   const simulated = probes.find((each) => each.id === watch)?.kind === 'simulated'
-  const poured = picked.poured ?? 'hand-hot'
+  const poured = picked.poured ?? lead?.poured ?? 'hand-hot'
   const asked = { cooker: cooker?.id ?? '', setting, batches, school, poured }
   const outlook = useQuery<Shape<'PotOutlook'>, Problem>({
     queryKey: ['house', house, 'outlook', asked],
@@ -75,7 +81,7 @@ export function PutToWarm({ waiting, cookers, probes, chosen, setChosen }: Props
                 ...asked,
                 watch,
                 speed: simulated ? Number(picked.speed ?? '1') : 1,
-                water: picked.water,
+                ...(dry ? {} : { water: picked.water }),
                 confirmed: picked.confirmed ?? '',
               },
             })
@@ -138,31 +144,29 @@ export function PutToWarm({ waiting, cookers, probes, chosen, setChosen }: Props
                 }))}
                 onChange={put('setting')}
               />
-              <Select
-                label="Water"
-                value={school}
-                choices={[
-                  { id: 'rim', name: 'to an inch below the rim' },
-                  { id: 'quarter', name: 'a quarter of the way up' },
-                ]}
-                onChange={put('school')}
-              />
-              <Select
-                label="Poured in"
-                value={poured}
-                choices={[
-                  { id: 'hand-hot', name: 'hand-hot, about 45 °C' },
-                  { id: 'cold', name: 'as cold as the room' },
-                ]}
-                onChange={put('poured')}
-              />
-              <Field
-                label="Or so much"
-                placeholder="as it says"
-                value={picked.water ?? ''}
-                fault={start.error?.about('water')}
-                onChange={put('water')}
-              />
+              {dry ? null : (
+                <>
+                  {waters.length > 1 ? (
+                    <Select label="Water" value={school} choices={waters} onChange={put('school')} />
+                  ) : null}
+                  <Select
+                    label="Poured in"
+                    value={poured}
+                    choices={[
+                      { id: 'hand-hot', name: 'as hot as a hand bears' },
+                      { id: 'cold', name: 'as cold as the room' },
+                    ]}
+                    onChange={put('poured')}
+                  />
+                  <Field
+                    label="Or so much"
+                    placeholder="as it says"
+                    value={picked.water ?? ''}
+                    fault={start.error?.about('water')}
+                    onChange={put('water')}
+                  />
+                </>
+              )}
               <Select
                 label="Warmth read"
                 value={watch}

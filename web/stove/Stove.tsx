@@ -6,6 +6,7 @@ import { ButtonLink } from '../parts/Button'
 import { Notice, Trouble, Waiting } from '../parts/Notice'
 import { HoursBar } from './drawings'
 import { Cookers, Thermometers } from './Kit'
+import { Pans } from './Pans'
 import { PutToWarm } from './PutToWarm'
 
 type Page = Shape<'StovePage'>
@@ -17,16 +18,22 @@ export default function Stove() {
   const [chosen, setChosen] = useState<string[] | null>(null)
   if (stove.isError && !stove.data) return <Trouble problem={stove.error} />
   if (!stove.data) return <Waiting what="the stove" />
-  const { sessions, waiting, cookers, probes, ended } = stove.data
+  const { sessions, waiting, pans, cookers, probes, ended } = stove.data
+  const flames = pans.filter((pan) => pan.on).length
   const ready = waiting.filter((jar) => jar.ready)
   return (
     <div className="flex flex-col gap-8">
       <h1 className="text-3xl">
-        {sessions.length === 0
-          ? ready.length === 0
+        {sessions.length + flames === 0
+          ? ready.length + pans.length === 0
             ? 'The stove is cold.'
-            : 'The stove is cold, and there are jars that want warmth.'
-          : `${sessions.length === 1 ? 'One pot is' : `${sessions.length} pots are`} warm.`}
+            : 'The stove is cold, and there is something that wants warmth.'
+          : [
+              ...(sessions.length > 0
+                ? [`${sessions.length === 1 ? 'One pot is' : `${sessions.length} pots are`} warm.`]
+                : []),
+              ...(flames > 0 ? [`${flames === 1 ? 'A pan is' : `${flames} pans are`} on the flame.`] : []),
+            ].join(' ')}
       </h1>
       {sessions.length > 0 ? (
         <ul className={`grid gap-6 ${sessions.length > 1 ? 'md:grid-cols-2' : ''}`}>
@@ -35,6 +42,7 @@ export default function Stove() {
           ))}
         </ul>
       ) : null}
+      {pans.length > 0 ? <Pans pans={pans} works={works} /> : null}
       {waiting.length > 0 && works ? (
         <PutToWarm
           key={ready.map((jar) => jar.batch).join()}
@@ -44,7 +52,7 @@ export default function Stove() {
           chosen={chosen}
           setChosen={setChosen}
         />
-      ) : sessions.length === 0 ? (
+      ) : sessions.length + pans.length === 0 ? (
         <div className="flex flex-col items-start gap-3">
           <p>
             Jars planned for the slow cooker, the water bath, the double boiler or the incubator are put to warm here.

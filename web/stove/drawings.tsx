@@ -166,12 +166,23 @@ export function BathSide({ bath }: { bath: Bath }) {
   const wide = bath.length_mm * scale
   const middle = left + wide / 2
   const jars = bath.jars.toSorted((a, b) => a.y - b.y)
+  const levels =
+    bath.full_mm > 0
+      ? [
+          { mm: bath.full_mm, text: 'full', look: 'var(--water)', ink: 'var(--soft)' },
+          { mm: bath.low_mm, text: 'low', look: 'var(--warmth)', ink: 'var(--warmth)' },
+        ]
+      : []
   return (
     <svg
       viewBox={`0 0 ${wide + 96} ${foot + 12}`}
       className="w-full max-w-md"
       role="img"
-      aria-label={`From the side: water at ${Math.round(bath.now_mm)} mm; full at ${Math.round(bath.full_mm)}, low at ${Math.round(bath.low_mm)} mm`}
+      aria-label={
+        bath.full_mm > 0
+          ? `From the side: water at ${Math.round(bath.now_mm)} mm; full at ${Math.round(bath.full_mm)}, low at ${Math.round(bath.low_mm)} mm`
+          : 'From the side: no water in it'
+      }
     >
       <rect
         x={left}
@@ -217,10 +228,7 @@ export function BathSide({ bath }: { bath: Bath }) {
         stroke="var(--rim)"
         strokeWidth={4}
       />
-      {[
-        { mm: bath.full_mm, text: 'full', look: 'var(--water)', ink: 'var(--soft)' },
-        { mm: bath.low_mm, text: 'low', look: 'var(--warmth)', ink: 'var(--warmth)' },
-      ].map((line) => (
+      {levels.map((line) => (
         <g key={line.text}>
           <line
             x1={left - 4}

@@ -164,6 +164,7 @@ final readonly class FoldBatch
             'level_mm' => $out === null ? $jar['level_mm'] : round($out / ($jar['count'] ?? 1) / $jar['brim_ml'] * $jar['height_mm'], 1),
             'method' => $plan['method']['name'],
             'heated' => $plan['method']['heated'],
+            'traits' => $this->history->method($batch)->traits,
             'hours' => $plan['method']['hours'],
             'sessions' => $sessions,
             'sessions_left' => $warm,

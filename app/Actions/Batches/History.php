@@ -9,6 +9,7 @@ use Kettle\Caution\ColdKept;
 use Kettle\Diary\Course;
 use Kettle\Diary\Event;
 use Kettle\Diary\Presence;
+use Kettle\Diary\Routine;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\Methods;
 use Kettle\Material\Tables;
@@ -43,21 +44,30 @@ final readonly class History
                 $events[] = $event;
             }
         }
-        /** @var array{method: array{id: string, school?: string, hours: float|int, stands_h?: float|int, shake_every_h?: float|int, soak_h?: float|int}} $plan */
-        $plan = $batch->plan;
 
         return Course::follow(
-            $this->method($batch),
-            (float) $plan['method']['hours'],
+            $this->routine($batch),
             $this->kitchens->local($batch->start_at),
             $presence ?? $this->kitchens->presence(),
             $events,
-            (float) ($plan['method']['stands_h'] ?? 0),
             $this->slots($batch),
-            (float) ($plan['method']['soak_h'] ?? 0),
             // Nothing is asked of what is all used up; what is kept cold has its day before it is bottled too.
             ($batch->shelf['bottles_left'] ?? 0) > 0 || ($batch->use_by !== null && $batch->bottled_at === null) ? $this->kept->upkeep($batch) : null,
-            KeptOil::way($batch) === ColdKept::FRIDGE ? (float) ColdKept::MOST_WARM_H : null,
+        );
+    }
+
+    /** What it asks of the days, as it was planned; batches from before there were such figures have none. */
+    public function routine(Batch $batch): Routine
+    {
+        /** @var array{method: array{hours: float|int, stands_h?: float|int, soak_h?: float|int, warm_up_min?: int, settles?: bool}} $plan */
+        $plan = $batch->plan;
+        $method = $plan['method'];
+        // In a cooker shared with others it takes as long as they do together.
+        $warmUp = $batch->diary['warm_up_min'] ?? $method['warm_up_min'] ?? 0;
+
+        return new Routine(
+            $this->method($batch), (float) $method['hours'], (float) ($method['stands_h'] ?? 0), (float) ($method['soak_h'] ?? 0),
+            KeptOil::way($batch) === ColdKept::FRIDGE ? (float) ColdKept::MOST_WARM_H : null, is_numeric($warmUp) ? (int) $warmUp : 0, $method['settles'] ?? true,
         );
     }
 

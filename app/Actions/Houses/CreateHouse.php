@@ -14,6 +14,7 @@ use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Kettle\Material\Tables;
+use Kettle\Vessel\Jar as CoreJar;
 
 /** Sets up a house with the common jars and bottles, and its first keeper. */
 final readonly class CreateHouse
@@ -37,11 +38,13 @@ final readonly class CreateHouse
     private function stock(): void
     {
         $vessels = $this->tables->table('vessels');
-        foreach ($vessels->rows('jars') as $jar) {
-            Jar::query()->create([
-                'uid' => Str::ulid()->toString(), 'called' => $jar->text('called'),
-                'brim_ml' => $jar->number('brim_ml'), 'height_mm' => $jar->number('inner_height_mm'),
-            ]);
+        foreach (CoreJar::KINDS as $kind) {
+            foreach ($vessels->rows($kind.'s') as $jar) {
+                Jar::query()->create([
+                    'uid' => Str::ulid()->toString(), 'called' => $jar->text('called'),
+                    'brim_ml' => $jar->number('brim_ml'), 'height_mm' => $jar->number('inner_height_mm'), 'kind' => $kind,
+                ]);
+            }
         }
         foreach ($vessels->rows('cookers') as $cooker) {
             if ($cooker->flag('common')) {

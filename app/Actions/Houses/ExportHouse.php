@@ -40,7 +40,7 @@ final readonly class ExportHouse
                 fn (Membership $m) => ['name' => $m->user->name, 'email' => $m->user->email, 'role' => $m->role->value],
             )->all()),
             'jars' => array_values(Jar::withTrashed()->orderBy('id')->get()->map(fn (Jar $jar) => [
-                'id' => $jar->uid, 'called' => $jar->called, 'brim_ml' => (float) $jar->brim_ml, 'height_mm' => (float) $jar->height_mm, 'retired' => $jar->trashed(),
+                'id' => $jar->uid, 'called' => $jar->called, 'brim_ml' => (float) $jar->brim_ml, 'height_mm' => (float) $jar->height_mm, 'kind' => $jar->kind, 'retired' => $jar->trashed(),
             ])->all()),
             'bottles' => array_values(BottleSize::withTrashed()->orderBy('id')->get()->map(fn (BottleSize $size) => [
                 'id' => $size->uid, 'called' => $size->called, 'capacity_ml' => (float) $size->capacity_ml, 'retired' => $size->trashed(),

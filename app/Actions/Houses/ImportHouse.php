@@ -64,7 +64,7 @@ final readonly class ImportHouse
     {
         return DB::transaction(function () use ($house): Imported {
             House::query()->whereKey($this->current->house()->id)->lockForUpdate()->first();
-            $jars = $this->sizes(Jar::class, $house['jars'], ['called', 'brim_ml', 'height_mm']);
+            $jars = $this->sizes(Jar::class, $house['jars'], ['called', 'brim_ml', 'height_mm', 'kind']);
             $bottles = $this->sizes(BottleSize::class, $house['bottles'], ['called', 'capacity_ml']);
             [$batches, $entries, $here, $changed] = $this->batches($house['batches']);
             $lots = $this->stores->lots($house['lots'] ?? []);

@@ -7,6 +7,7 @@ use App\Models\Cooker;
 use App\Models\StoveSession;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
+use Kettle\Infusion\Method;
 use Kettle\Infusion\Methods;
 use Kettle\Material\Row;
 use Kettle\Material\Tables;
@@ -42,10 +43,10 @@ final readonly class Cookers
     public function add(array $given): Cooker
     {
         $method = $given['method'];
-        if (! in_array($method, ['slow-cooker', 'water-bath', 'double-boiler', 'incubator'], true)) {
-            throw new CookerRefused('unknown', 'Say what it is for: the slow cooker, the water bath, the double boiler or the incubator.', 'method');
+        $kinds = array_filter((new Methods($this->tables))->all(), fn (Method $each) => $each->has(Method::IN_COOKER));
+        if (! isset($kinds[$method])) {
+            throw new CookerRefused('unknown', 'Say what it is for: '.implode(', ', array_map(fn (Method $each) => $each->name, $kinds)).'.', 'method');
         }
-        (new Methods($this->tables))->method($method);
         $like = null;
         foreach ($this->tables->table('vessels')->rows('cookers') as $row) {
             $like ??= in_array($method, $row->texts('methods'), true) ? $row : null;
@@ -68,7 +69,7 @@ final readonly class Cookers
 
         return Cooker::query()->create([
             ...$common, 'uid' => Str::ulid()->toString(), 'called' => $core->called, 'shape' => $core->shape,
-            'length_mm' => $core->lengthMm, 'width_mm' => $core->widthMm, 'height_mm' => $core->heightMm, 'methods' => $method === 'slow-cooker' || $method === 'incubator' ? [$method] : ['water-bath', 'double-boiler'],
+            'length_mm' => $core->lengthMm, 'width_mm' => $core->widthMm, 'height_mm' => $core->heightMm, 'methods' => $like->texts('methods'),
             'settings' => $given['settings'] ?? $common['settings'],
             'loss_w_per_k' => round($like->number('loss_w_per_k') * $scale, 3), 'vessel_j_per_k' => round($like->number('vessel_j_per_k') * $scale, 1),
         ]);

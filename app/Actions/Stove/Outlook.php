@@ -12,6 +12,8 @@ use App\Models\Cooker;
 use App\Words\StoveWords;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
+use Kettle\Vessel\Cooker as CoreCooker;
+use Kettle\Vessel\Jar as CoreJar;
 use Kettle\Vessel\Packing;
 use Kettle\Vessel\WaterBath;
 use Kettle\Warmth\Band;
@@ -46,12 +48,21 @@ final readonly class Outlook
             lines: $this->lines($said, $band),
             warnings: $warnings,
             instead: $said['passes_ceiling']['value'] ? $this->instead($cooker, $setting, $keep, $band, $hours, $pouredC) : [],
-            stands_text: sprintf('%s in it; %s.', count($bath->jars) === 1 ? 'One jar stands' : count($bath->jars).' jars stand', ($most = Packing::most($bath->cooker, $widest, 12)) > count($bath->jars) ? "{$most} of the widest would" : 'there is room for no more'),
-            pour_text: sprintf('Pour %s of water round them: %d mm high, %s.', AmountWriter::plain($bath->waterMl($bath->fullMm), Kind::Volume), (int) round($bath->fullMm), $bath->heldByFloating ? 'and no more, or a jar floats' : WaterBath::SCHOOLS[$school]),
+            stands_text: sprintf('%s in it; %s.', $this->stand($bath, $batches), ($most = Packing::most($bath->cooker, $widest, 12)) > count($bath->jars) ? "{$most} of the widest would" : 'there is room for no more'),
+            pour_text: $bath->isDry() ? 'No water: it holds its warmth by itself. Jars open, its lid on.' : sprintf('Pour %s of water round them: %d mm high, %s.', AmountWriter::plain($bath->waterMl($bath->fullMm), Kind::Volume), (int) round($bath->fullMm), $bath->heldByFloating ? 'and no more, or a jar floats' : WaterBath::SCHOOLS[$this->setUp->school($batches, $school)]),
             model: $said['model'],
             chart: new WarmthChart(0, (int) ($hours * 3600), -1, [], array_map(fn (array $p) => [(float) $p[0], (float) $p[1]], $path), [], []),
             scale: $this->words->scale($band, (float) $keep['room_c']),
         );
+    }
+
+    /** @param  list<Batch>  $batches */
+    private function stand(WaterBath $bath, array $batches): string
+    {
+        $kind = $batches[0]->plan['jar']['kind'] ?? CoreJar::JAR;
+        $kind = is_string($kind) ? $kind : CoreJar::JAR;
+
+        return count($bath->jars) === 1 ? "One {$kind} stands" : count($bath->jars)." {$kind}s stand";
     }
 
     /**
@@ -115,7 +126,7 @@ final readonly class Outlook
         return [
             $line('Into the band', 'minutes_to_band', $minutes),
             $line('Settles at', 'settles_c', $warmth),
-            $line('Water lost an hour', 'water_lost_ml_per_h', $ml),
+            ...($said['water_lost_ml_per_h']['hotter'] > 0 ? [$line('Water lost an hour', 'water_lost_ml_per_h', $ml)] : []),
             new OutlookLine('The ceiling', $warmth($band->ceiling).($said['passes_ceiling']['value'] ? ' is passed' : ($said['passes_ceiling']['hotter'] ? ' may be passed' : ' is kept')), null),
         ];
     }
@@ -154,7 +165,7 @@ final readonly class Outlook
     /** Why a setting is not taken as it is; null where the ceiling is kept. */
     public function stop(string $setting, float $settlesC, bool $passes, Band $band): ?string
     {
-        return $passes ? sprintf('On %s it is foretold to reach %s, over the ceiling of %s.', $setting, $this->words->warmth($settlesC), $this->words->warmth($band->ceiling)) : null;
+        return $passes ? sprintf('%s it is foretold to reach %s, over the ceiling of %s.', ucfirst(CoreCooker::on($setting)), $this->words->warmth($settlesC), $this->words->warmth($band->ceiling)) : null;
     }
 
     /**

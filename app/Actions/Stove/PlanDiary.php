@@ -6,18 +6,20 @@ use App\Actions\Batches\FoldBatch;
 use App\Actions\Batches\History;
 use App\House\Kitchens;
 use App\Models\Batch;
-use App\Models\Cooker;
 use App\Models\DiaryMove;
 use App\Models\StoveJar;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Kettle\Diary\CookerDiary;
 use Kettle\Diary\CookerJob;
+use Kettle\Diary\CookerPlace;
 use Kettle\Diary\Course;
+use Kettle\Diary\Presence;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Timetable;
 use Kettle\Infusion\Method;
 use Kettle\Vessel\WaterBath;
+use Kettle\Warmth\Load;
 
 /**
  * Places what is still to be warmed in the house's cookers anew, and writes it to the batches it moves.
@@ -48,29 +50,31 @@ final readonly class PlanDiary
             $standing = $this->standing();
             $jobs = [];
             foreach ($batches as $batch) {
-                $job = $this->job($batch, $this->history->course($batch, presence: $presence), $standing);
+                $job = $this->job($batch, $this->history->course($batch, presence: $presence), $standing, $presence);
                 if ($job !== null) {
                     $jobs[$batch->uid] = $job;
                 }
             }
-            $cookers = Cooker::query()->orderBy('id')->get();
-            $diary = CookerDiary::plan(array_values($jobs), array_values($cookers->map(fn (Cooker $cooker) => $cooker->place())->all()), $presence, $this->kitchens->now());
-            $names = $cookers->pluck('called', 'uid');
+            $places = $this->kitchens->places();
+            $diary = CookerDiary::plan(array_values($jobs), $places, $presence, $this->kitchens->now());
+            $names = array_column(array_map(fn (CookerPlace $place) => [$place->cooker->id, $place->cooker->called], $places), 1, 0);
             foreach ($batches as $batch) {
-                $this->write($batch, isset($jobs[$batch->uid]) ? $this->plan($jobs[$batch->uid], $diary, $names->all()) : null, $why);
+                $this->write($batch, isset($jobs[$batch->uid]) ? $this->plan($jobs[$batch->uid], $diary, $names) : null, $why);
             }
+            $this->kitchens->forgetBookings();
         });
     }
 
     /** @param  array<int, string>  $standing cooker by batch */
-    private function job(Batch $batch, Course $course, array $standing): ?CookerJob
+    private function job(Batch $batch, Course $course, array $standing, Presence $presence): ?CookerJob
     {
-        /** @var array{method: array{id: string, hours: float|int, target_c: float|int|null, ceiling_c: float|int|null, stands_h?: float|int}, jar: array{diameter_mm: float|int, count?: int}} $plan */
+        /** @var array{method: array{id: string, hours: float|int, target_c: float|int|null, ceiling_c: float|int|null, load?: array{j_per_k: float|int, w_per_k: float|int, floor_m2: float|int, depth_mm: float|int, poured_c: float|int|null}, warm_up_min?: int}, jar: array{diameter_mm: float|int, count?: int}} $plan */
         $plan = $batch->plan;
         $method = $plan['method'];
-        $left = $course->warmed->left((float) $method['hours']);
+        $routine = $this->history->routine($batch);
+        $left = $course->warmed->left($routine->hours);
         // A pan on a flame is nobody's cooker, and is not shared.
-        if ($left <= 0 || $course->warmFrom === null || $this->history->method($batch)->has(Method::IN_PAN)) {
+        if ($left <= 0 || $course->warmFrom === null || ! $routine->method->has(Method::IN_COOKER)) {
             return null;
         }
         $readyBy = is_string($batch->wish['ready_by'] ?? null) ? $batch->wish['ready_by'] : null;
@@ -84,18 +88,9 @@ final readonly class PlanDiary
         return new CookerJob(
             $batch->uid, $batch->herb_name, $method['id'], (float) ($method['target_c'] ?? 49), (float) ($method['ceiling_c'] ?? 60), $left,
             array_fill(0, max(1, (int) ($plan['jar']['count'] ?? 1)), (float) $plan['jar']['diameter_mm'] + 2 * WaterBath::WALL_MM),
-            $course->warmFrom, $readyBy === null ? null : $this->overBy($readyBy, (float) ($method['stands_h'] ?? 0)), $this->history->method($batch)->attended,
-            $stands, $stands === null ? null : $onSince,
+            $course->warmFrom, $readyBy === null ? null : Timetable::warmthOverBy($routine, $this->kitchens->local(Carbon::parse($readyBy, $this->kitchens->now()->getTimezone())), $presence), $routine->method->attended,
+            $stands, $stands === null ? null : $onSince, isset($method['load']) ? Load::of($method['load']) : null, $method['warm_up_min'] ?? 0, $routine->tailMin(),
         );
-    }
-
-    /** When its warmth must be over, to be strained and settled by a day. */
-    private function overBy(string $readyBy, float $standsH): \DateTimeImmutable
-    {
-        $bed = $this->kitchens->presence()->to($this->kitchens->local(Carbon::parse($readyBy, $this->kitchens->now()->getTimezone())));
-
-        // Strained half an hour after the heat, and poured off when it has settled.
-        return $bed->modify('-'.(Timetable::SETTLE_HOURS * 60 + 30 + (int) round($standsH * 60)).' minutes');
     }
 
     /** @return array<int, string> which cooker each batch stands in */
@@ -115,7 +110,7 @@ final readonly class PlanDiary
 
     /**
      * @param  array<string, string>  $names of cookers
-     * @return array{slots: list<array{from: string, to: string}>, cooker: ?string, cooker_name: ?string, says: ?string}
+     * @return array<string, mixed> slots, cooker, cooker_name, warm_up_min, says, and the job itself, for what is asked before it changes
      */
     private function plan(CookerJob $job, CookerDiary $diary, array $names): array
     {
@@ -124,11 +119,12 @@ final readonly class PlanDiary
 
         return [
             'slots' => array_values(array_map(fn (array $slot) => ['from' => $slot['from']->format(DATE_ATOM), 'to' => $slot['to']->format(DATE_ATOM)], $slots)),
-            'cooker' => $run?->place, 'cooker_name' => $run === null ? null : ($names[$run->place] ?? null), 'says' => $diary->says($job),
+            'cooker' => $run?->place, 'cooker_name' => $run === null ? null : ($names[$run->place] ?? null),
+            'warm_up_min' => $run->warmUpMin ?? $job->warmUpMin, 'says' => $diary->says($job), 'job' => $job->kept(),
         ];
     }
 
-    /** @param  array{slots: list<array{from: string, to: string}>, cooker: ?string, cooker_name: ?string, says: ?string}|null  $plan */
+    /** @param  array<string, mixed>|null  $plan */
     private function write(Batch $batch, ?array $plan, string $why): void
     {
         // As they are read back: the order of keys in a column is the database's own.

@@ -5,28 +5,59 @@ namespace App\Actions\Stove;
 use App\House\CurrentHouse;
 use App\Models\Batch;
 use App\Models\Cooker;
+use Kettle\Infusion\Methods;
+use Kettle\Material\Tables;
 use Kettle\Vessel\CookerRefused;
+use Kettle\Vessel\Jar as CoreJar;
 use Kettle\Vessel\WaterBath;
 use Kettle\Warmth\Air;
+use Kettle\Warmth\Load;
 use Kettle\Warmth\Pot;
 
 /** Jars of some batches in a cooker, with the water round them: as the core wants it, and as a session keeps it. */
 final readonly class SetUp
 {
-    /** From the water through the glass into still oil, W/(m2 K): from memory, coarse. */
-    private const INTO_JAR = 40.0;
-
-    public function __construct(private CurrentHouse $current)
+    public function __construct(private CurrentHouse $current, private Tables $tables)
     {
     }
 
     /**
+     * How far up the water may go.
+     *
      * @param  list<Batch>  $batches
+     * @return list<string> of WaterBath::SCHOOLS, the usual first
+     */
+    public function schools(array $batches): array
+    {
+        $method = $batches === [] ? null : (new Methods($this->tables))->method((string) ($batches[0]->plan['method']['id'] ?? ''));
+
+        return match (true) {
+            $method === null || $method->water === 'rim' => ['rim', 'quarter'],
+            $method->water === '' => [WaterBath::NONE],
+            default => [$method->water],
+        };
+    }
+
+    /**
+     * @param  list<Batch>  $batches
+     * @return string of WaterBath::SCHOOLS: as it was asked for, where the method leaves it open
+     */
+    public function school(array $batches, string $asked): string
+    {
+        $open = $this->schools($batches);
+
+        return in_array($asked, $open, true) ? $asked : $open[0];
+    }
+
+    /**
+     * @param  list<Batch>  $batches
+     * @param  string  $school as it was asked for; what the method does not leave open is as the method has it
      *
      * @throws CookerRefused when they do not stand in it
      */
     public function bath(Cooker $cooker, array $batches, string $school): WaterBath
     {
+        $school = $this->school($batches, $school);
         $jars = [];
         foreach ($batches as $batch) {
             $jar = $this->jar($batch);
@@ -38,10 +69,10 @@ final readonly class SetUp
         return WaterBath::of($cooker->core(), $jars, $school);
     }
 
-    /** @return array{called: string, count: int, brim_ml: float, height_mm: float, diameter_mm: float, level_mm: float, bed_mm: float, contents_g: float, oil_kg: float, herb_kg: float} one of a batch's jars */
+    /** @return array{called: string, count: int, hangs: bool, brim_ml: float, height_mm: float, diameter_mm: float, level_mm: float, bed_mm: float, contents_g: float, oil_kg: float, herb_kg: float} one of a batch's jars */
     public function jar(Batch $batch): array
     {
-        /** @var array{jar: array{called: string, count?: int, brim_ml: float|int, height_mm: float|int, diameter_mm: float|int, level_mm: float|int, bed_mm: float|int}, figures: array<string, array{value: float|int|string}>} $plan */
+        /** @var array{jar: array{called: string, kind?: string, count?: int, brim_ml: float|int, height_mm: float|int, diameter_mm: float|int, level_mm: float|int, bed_mm: float|int}, figures: array<string, array{value: float|int|string}>} $plan */
         $plan = $batch->plan;
         $jar = $plan['jar'];
         $count = max(1, (int) ($jar['count'] ?? 1));
@@ -51,7 +82,7 @@ final readonly class SetUp
         return [
             'called' => $jar['called'], 'count' => $count, 'brim_ml' => (float) $jar['brim_ml'], 'height_mm' => (float) $jar['height_mm'],
             'diameter_mm' => (float) $jar['diameter_mm'], 'level_mm' => (float) $jar['level_mm'], 'bed_mm' => (float) $jar['bed_mm'],
-            'contents_g' => $oil + $herb, 'oil_kg' => $oil / 1000, 'herb_kg' => $herb / 1000,
+            'hangs' => ($jar['kind'] ?? CoreJar::JAR) === CoreJar::BOWL, 'contents_g' => $oil + $herb, 'oil_kg' => $oil / 1000, 'herb_kg' => $herb / 1000,
         ];
     }
 
@@ -68,7 +99,9 @@ final readonly class SetUp
         foreach ($batches as $batch) {
             $jar = $this->jar($batch);
             $heat += $jar['count'] * Pot::jars($jar['oil_kg'], $jar['herb_kg'], WaterBath::glassG($jar['diameter_mm'], $jar['height_mm']) / 1000);
-            $into += $jar['count'] * self::INTO_JAR * M_PI * $jar['diameter_mm'] * min($jar['level_mm'], $bath->fullMm) / 1e6;
+            $into += $jar['count'] * ($bath->isDry()
+                ? Load::FROM_AIR * Load::wetMm2($jar['diameter_mm'], $jar['level_mm'], true)
+                : Load::INTO_JAR * Load::wetMm2($jar['diameter_mm'], min($jar['level_mm'], $bath->fullMm), $jar['hangs'])) / 1e6;
         }
         $round = fn (float $value, int $to = 1) => round($value, $to);
 
@@ -80,7 +113,7 @@ final readonly class SetUp
             'jars' => array_map(fn (array $jar) => array_map(fn (mixed $v) => is_float($v) ? $round($v) : $v, $jar), $bath->jars),
             'full_mm' => $round($bath->fullMm), 'low_mm' => $round($bath->lowMm), 'water_ml' => $round($waterMl), 'low_ml' => $round($bath->waterMl($bath->lowMm)), 'full_ml' => $round($bath->waterMl($bath->fullMm)),
             'open_m2' => $round($bath->openM2(), 5), 'jars_j_per_k' => $round($heat), 'jars_w_per_k' => $round($into, 3),
-            'room_c' => (float) $house->room_c, 'height_m' => $house->height_m, 'lid' => false, 'held_by_floating' => $bath->heldByFloating,
+            'room_c' => (float) $house->room_c, 'height_m' => $house->height_m, 'lid' => false, 'dry' => $bath->isDry(), 'held_by_floating' => $bath->heldByFloating,
         ];
     }
 
@@ -98,14 +131,14 @@ final readonly class SetUp
      */
     public function parts(array $setUp, string $setting, float $waterKg): array
     {
-        /** @var array{cooker: array{settings: list<array{name: string, watts: float|int}>, loss_w_per_k: float|int, vessel_j_per_k: float|int}, open_m2: float|int, jars_j_per_k: float|int, jars_w_per_k: float|int, room_c: float|int, height_m: float|int, lid?: bool} $setUp */
+        /** @var array{cooker: array{settings: list<array{name: string, watts: float|int}>, loss_w_per_k: float|int, vessel_j_per_k: float|int}, open_m2: float|int, jars_j_per_k: float|int, jars_w_per_k: float|int, room_c: float|int, height_m: float|int, lid?: bool, dry?: bool} $setUp */
         $watts = 0.0;
         foreach ($setUp['cooker']['settings'] as $each) {
             $watts = $each['name'] === $setting ? (float) $each['watts'] : $watts;
         }
 
         return [
-            'watts' => $watts, 'loss_w_per_k' => (float) $setUp['cooker']['loss_w_per_k'], 'water_kg' => max(0.1, $waterKg), 'vessel_j_per_k' => (float) $setUp['cooker']['vessel_j_per_k'],
+            'watts' => $watts, 'loss_w_per_k' => (float) $setUp['cooker']['loss_w_per_k'], 'water_kg' => ($setUp['dry'] ?? false) === true ? 0.0 : max(0.1, $waterKg), 'vessel_j_per_k' => (float) $setUp['cooker']['vessel_j_per_k'],
             'open_m2' => $this->openM2($setUp), 'jars_j_per_k' => (float) $setUp['jars_j_per_k'], 'jars_w_per_k' => (float) $setUp['jars_w_per_k'],
             'room_c' => (float) $setUp['room_c'], 'height_m' => (float) $setUp['height_m'],
         ];

@@ -50,6 +50,9 @@ final readonly class StartSession
         $band = $this->band($batches, $cooker);
         $bath = $this->setUp->bath($cooker, $batches, $school);
         $ml = $bath->waterMl($bath->fullMm);
+        if ($water !== null && trim($water) !== '' && $bath->isDry()) {
+            throw new CookerRefused('unfit', sprintf('%s takes no water: it holds its warmth by itself.', ucfirst($cooker->called)), 'water');
+        }
         if ($water !== null && trim($water) !== '') {
             try {
                 $ml = $this->kitchens->plain()->reader()->within($water, Kind::Volume, 'mL', 50, 30_000)->value;
@@ -61,6 +64,7 @@ final readonly class StartSession
             }
         }
 
+        $pouredC = $bath->isDry() ? null : $pouredC;
         $setUp = $this->setUp->keep($cooker, $batches, $bath, $ml);
         $hours = min(50.0, max(array_map(fn (Batch $batch) => $this->hours($batch), $batches)) + 2);
         $said = $this->outlook->foretell($setUp, $setting, $band, $hours, $pouredC);

@@ -90,6 +90,9 @@ final readonly class Tend
 
     private function topUp(StoveSession $session, ?string $typed): void
     {
+        if (($session->set_up['dry'] ?? false) === true) {
+            throw new CookerRefused('unfit', 'There is no water in it to top up: it holds its warmth by itself.', 'what');
+        }
         $full = (float) $session->set_up['full_ml'];
         $now = $session->now();
         $first = $session->firstProbe();

@@ -46,7 +46,7 @@ final class BenchController extends Controller
             $oils,
             array_map(fn (Method $m) => new MethodChoice($m->id, $m->name, $m->heated, array_map(
                 fn (School $s) => new SchoolChoice($s->id, $s->name, AmountWriter::span($s->usualH), $s->why), $m->schools,
-            )), array_values($bench->methods()->all())),
+            ), $m->vessels), array_values($bench->methods()->all())),
             array_map(fn (Purpose $p) => new Ref($p->id, $p->name), array_values($cupboard->purposes())),
             array_map(fn (Wax $w) => new Ref($w->id, $w->name), array_values($cupboard->waxes())),
             array_map(fn (Row $row) => new Ref($row->text('id'), $row->text('name')), array_values($bench->tables()->table('things')->rows('rows'))),

@@ -67,9 +67,9 @@ final class HouseController extends Controller
         $jar = CoreJar::measured(
             '', $form->string('called')->trim()->toString(),
             $reader->read($form->string('brim')->toString(), Kind::Volume, 'mL')->value,
-            $reader->read($form->string('height')->toString(), Kind::Length, 'mm')->value,
+            $reader->read($form->string('height')->toString(), Kind::Length, 'mm')->value, $form->string('kind')->toString() ?: CoreJar::JAR,
         );
-        Jar::query()->create(['uid' => Str::ulid()->toString(), 'called' => $jar->called, 'brim_ml' => $jar->brimMl, 'height_mm' => $jar->heightMm]);
+        Jar::query()->create(['uid' => Str::ulid()->toString(), 'called' => $jar->called, 'brim_ml' => $jar->brimMl, 'height_mm' => $jar->heightMm, 'kind' => $jar->kind]);
 
         return $this->json($this->shape());
     }
@@ -174,7 +174,7 @@ final class HouseController extends Controller
         $house = $this->current->house();
         $jars = Jar::query()->orderBy('brim_ml')->get()->map(fn (Jar $jar) => new JarSize(
             $jar->uid, $jar->called, (float) $jar->brim_ml, (float) $jar->height_mm,
-            round((float) $jar->brim_ml).' mL to the brim, '.round((float) $jar->height_mm).' mm high',
+            round((float) $jar->brim_ml).' mL to the brim, '.round((float) $jar->height_mm).' mm high', $jar->kind,
         ));
         $bottles = BottleSize::query()->orderBy('capacity_ml')->get()->map(
             fn (BottleSize $size) => new BottleKind($size->uid, $size->called, (float) $size->capacity_ml),

@@ -20,6 +20,7 @@ use App\Words\StoveWords;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Kettle\Caution\Caution;
+use Kettle\Vessel\WaterBath;
 use Kettle\Warmth\WarmthRefused;
 
 /** What is warm: begun, watched, tended, ended. Each write answers with the pot as it stands. */
@@ -56,7 +57,7 @@ final class StoveController extends Controller
     #[Adds('/houses/{house}/stove/outlook', 'PotOutlook', 'What a pot will do', 'PlanPot')]
     public function outlook(Requests\PlanPot $form, Outlook $outlook): JsonResponse
     {
-        return $this->json($outlook($form->string('cooker')->toString(), $form->string('setting')->toString(), $this->texts($form->input('batches')), $form->string('school')->toString() ?: 'rim', $this->poured($form->input('poured'))));
+        return $this->json($outlook($form->string('cooker')->toString(), $form->string('setting')->toString(), $this->texts($form->input('batches')), $form->string('school')->toString(), $this->poured($form->input('poured'))));
     }
 
     #[Adds('/houses/{house}/stove', 'StoveView', 'Jars into a cooker, and on', 'StartSession')]
@@ -65,7 +66,7 @@ final class StoveController extends Controller
         $water = $form->input('water');
 
         return $this->pot($start(
-            $form->string('cooker')->toString(), $form->string('setting')->toString(), $this->texts($form->input('batches')), $form->string('school')->toString() ?: 'rim',
+            $form->string('cooker')->toString(), $form->string('setting')->toString(), $this->texts($form->input('batches')), $form->string('school')->toString(),
             $form->string('watch')->toString(), is_string($water) ? $water : null, max(1, $form->integer('speed')), $this->poured($form->input('poured')),
             $form->string('confirmed')->toString(),
         ));
@@ -124,7 +125,7 @@ final class StoveController extends Controller
     /** Hand-hot is as warm as a hand bears: common practice, no source. */
     private function poured(mixed $how): ?float
     {
-        return $how === 'hand-hot' ? 45.0 : null;
+        return $how === 'hand-hot' ? WaterBath::HAND_HOT_C : null;
     }
 
     /** @return list<string> */

@@ -66,7 +66,7 @@ final class TodayController extends Controller
         ), self::DUE_LIMIT);
         $coming = $this->tasks(fn (Builder $query) => $query
             ->whereBetween('due_at', [$tonight, $tonight->copy()->addDays(self::COMING_DAYS)])
-            ->whereIn('step', [Step::Moisten, Step::Fill, Step::WarmOn, Step::Strain, Step::Decant, Step::Bottle]), self::COMING_LIMIT);
+            ->whereIn('step', [Step::Moisten, Step::WarmOil, Step::Fill, Step::WarmOn, Step::Strain, Step::Decant, Step::Bottle]), self::COMING_LIMIT);
         $stove = $this->stove();
         $total = $due->count() < self::DUE_LIMIT ? $due->where('open', true)->count()
             : Task::query()->where('due_at', '<', $tonight)->where('open', true)->count();

@@ -2,13 +2,16 @@
 
 namespace App\Http\Requests;
 
+use Illuminate\Validation\Rule;
+use Kettle\Vessel\Jar;
 use OpenApi\Attributes as OA;
 
-/** A jar size: how much it holds to the brim, and its height inside. */
+/** A jar size, a bowl or a pan: how much it holds to the brim, and its height inside. */
 #[OA\Schema(schema: 'AddJar', required: ['called', 'brim', 'height'], properties: [
     new OA\Property(property: 'called', type: 'string'),
     new OA\Property(property: 'brim', type: 'string'),
     new OA\Property(property: 'height', type: 'string'),
+    new OA\Property(property: 'kind', type: 'string', enum: Jar::KINDS),
 ])]
 final class AddJar extends Form
 {
@@ -18,6 +21,7 @@ final class AddJar extends Form
             'called' => ['required', 'string', 'max:60'],
             'brim' => ['required', 'string', 'max:80'],
             'height' => ['required', 'string', 'max:80'],
+            'kind' => ['sometimes', 'string', Rule::in(Jar::KINDS)],
         ];
     }
 }

@@ -21,7 +21,7 @@ final class PlanPot extends Form
             'setting' => ['required', 'string', 'max:40'],
             'batches' => ['required', 'array', 'min:1', 'max:24'],
             'batches.*' => ['string', 'max:26'],
-            'school' => ['sometimes', 'nullable', 'in:rim,quarter'],
+            'school' => ['sometimes', 'nullable', 'in:rim,quarter,half,none'],
             'poured' => ['sometimes', 'nullable', 'in:cold,hand-hot'],
         ];
     }

@@ -10,7 +10,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'outcome', type: 'string', enum: ['done', 'skipped', 'later']),
     new OA\Property(property: 'reason', type: 'string'),
     new OA\Property(property: 'until', type: 'string'),
-    new OA\Property(property: 'seen', type: 'array', items: new OA\Items(type: 'string', enum: ['herb_above', 'drops_wiped', 'fur'])),
+    new OA\Property(property: 'seen', type: 'array', items: new OA\Items(type: 'string', enum: ['herb_above', 'drops_wiped', 'fur', 'bubbles_calmed', 'colour_turned'])),
 ])]
 final class RecordTask extends Form
 {
@@ -21,7 +21,7 @@ final class RecordTask extends Form
             'outcome' => ['required', 'in:done,skipped,later'],
             'reason' => ['nullable', 'required_if:outcome,skipped', 'string', 'max:500'],
             'seen' => ['sometimes', 'nullable', 'array', 'max:3'],
-            'seen.*' => ['in:herb_above,drops_wiped,fur'],
+            'seen.*' => ['in:herb_above,drops_wiped,fur,bubbles_calmed,colour_turned'],
             'until' => ['nullable', 'required_if:outcome,later', 'string', 'max:16'],
         ];
     }

@@ -26,7 +26,7 @@ final class StartSession extends Form
             'batches' => ['required', 'array', 'min:1', 'max:24'],
             'batches.*' => ['string', 'max:26'],
             'watch' => ['required', 'string', 'max:26'],
-            'school' => ['sometimes', 'nullable', 'in:rim,quarter'],
+            'school' => ['sometimes', 'nullable', 'in:rim,quarter,half,none'],
             'poured' => ['sometimes', 'nullable', 'in:cold,hand-hot'],
             'water' => ['sometimes', 'nullable', 'string', 'max:40'],
             'confirmed' => ['sometimes', 'nullable', 'string', 'max:500'],

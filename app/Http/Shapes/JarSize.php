@@ -2,9 +2,10 @@
 
 namespace App\Http\Shapes;
 
+use Kettle\Vessel\Jar;
 use OpenApi\Attributes as OA;
 
-/** A jar size on the house's list. */
+/** A jar size, a bowl or a pan on the house's list. */
 #[OA\Schema(schema: 'JarSize')]
 final readonly class JarSize
 {
@@ -19,6 +20,8 @@ final readonly class JarSize
         public float $height_mm,
         #[OA\Property]
         public string $text,
+        #[OA\Property(enum: Jar::KINDS)]
+        public string $kind,
     ) {
     }
 }

@@ -10,6 +10,7 @@ final readonly class MethodChoice
 {
     /**
      * @param  list<SchoolChoice>  $schools
+     * @param  list<string>  $vessels what it is done in: jar, bowl or pan, the usual first
      */
     public function __construct(
         #[OA\Property]
@@ -20,6 +21,8 @@ final readonly class MethodChoice
         public bool $heated,
         #[OA\Property(type: 'array', items: new OA\Items(ref: SchoolChoice::class))]
         public array $schools,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $vessels,
     ) {
     }
 }

@@ -11,6 +11,7 @@ final readonly class StovePage
     /**
      * @param  list<StoveCard>  $sessions
      * @param  list<StoveWaiting>  $waiting
+     * @param  list<PanCard>  $pans
      * @param  list<CookerView>  $cookers
      * @param  list<ProbeView>  $probes
      * @param  list<StoveCard>  $ended
@@ -20,6 +21,8 @@ final readonly class StovePage
         public array $sessions,
         #[OA\Property(type: 'array', items: new OA\Items(ref: StoveWaiting::class))]
         public array $waiting,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PanCard::class))]
+        public array $pans,
         #[OA\Property(type: 'array', items: new OA\Items(ref: CookerView::class))]
         public array $cookers,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ProbeView::class))]

@@ -28,6 +28,8 @@ final readonly class StoveView
         public ?string $cooker,
         #[OA\Property]
         public string $setting,
+        #[OA\Property]
+        public string $setting_text,
         #[OA\Property(type: 'array', items: new OA\Items(ref: CookerSetting::class))]
         public array $settings,
         #[OA\Property]
@@ -57,7 +59,7 @@ final readonly class StoveView
         #[OA\Property]
         public BathView $bath,
         #[OA\Property]
-        public StoveWater $water,
+        public ?StoveWater $water,
         #[OA\Property]
         public WarmthChart $chart,
         #[OA\Property]

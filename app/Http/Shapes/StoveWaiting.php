@@ -8,6 +8,11 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'StoveWaiting')]
 final readonly class StoveWaiting
 {
+    /**
+     * @param  list<Ref>  $water how far up it may go, the usual first; one where the method leaves no choice
+     * @param  string  $poured hand-hot or cold: how the water is poured in, where nobody said
+     * @param  list<string>  $cookers those its method is done in
+     */
     public function __construct(
         #[OA\Property]
         public string $batch,
@@ -31,6 +36,12 @@ final readonly class StoveWaiting
         public ?string $cooker,
         #[OA\Property]
         public ?string $says,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: Ref::class))]
+        public array $water,
+        #[OA\Property(enum: ['hand-hot', 'cold'])]
+        public string $poured,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $cookers,
     ) {
     }
 }

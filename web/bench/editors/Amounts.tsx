@@ -161,14 +161,18 @@ function ByJarFields({ edit }: { edit: Edit }) {
 }
 
 export function JarFields({ edit }: { edit: Edit }) {
+  const vessels = edit.materials.methods.find((each) => each.id === (edit.wish.method ?? 'cold'))?.vessels ?? ['jar']
   return (
     <>
       <Choice
-        legend="In which jar"
+        legend={`In which ${vessels[0] ?? 'jar'}`}
         value={typeof edit.wish.jar === 'string' ? edit.wish.jar : ''}
         choices={[
           { id: '', name: 'Choose for me' },
-          ...edit.jars.map((jar) => ({ id: jar.id, name: jar.called, detail: jar.text })),
+          ...edit.jars
+            .filter((jar) => vessels.includes(jar.kind))
+            .toSorted((a, b) => vessels.indexOf(a.kind) - vessels.indexOf(b.kind))
+            .map((jar) => ({ id: jar.id, name: jar.called, detail: jar.text })),
         ]}
         onChoose={(id) => edit.change({ jar: id === '' ? null : id })}
       />

@@ -1,4 +1,5 @@
 import { Field } from '../../parts/Field'
+import { without } from '../wish'
 import { AmountEditor, JarFields } from './Amounts'
 import { Choice, type Edit, orNothing } from './edit'
 import { FormEditor, HerbEditor } from './Herbs'
@@ -91,7 +92,15 @@ export function Editor({ slot, edit }: { slot: string; edit: Edit }) {
             legend="Which way"
             value={wish.method ?? 'cold'}
             choices={materials.methods}
-            onChoose={(id) => change({ method: id, school: null, spirit: null, shake: null })}
+            onChoose={(id) =>
+              change({
+                ...without(plan?.methods?.find((each) => each.id === id)?.drops),
+                method: id,
+                school: null,
+                spirit: null,
+                shake: null,
+              })
+            }
           />
           {plan?.method.heated && plan.state === 'dried' ? (
             <label className="flex min-h-11 items-start gap-3 pt-2">

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Recipe;
+
+use Kettle\Diary\CookerPlace;
+use Kettle\Infusion\Method;
+use Kettle\Vessel\Jar;
+use Kettle\Vessel\WaterBath;
+use Kettle\Warmth\Band;
+use Kettle\Warmth\Load;
+
+/** How long a wish takes before it is warm: by a cooker of the house, by a common one, or by what is usual for the method. */
+final readonly class WarmUp
+{
+    /** What is reckoned with before amounts are known: about a pint, in the vessel's usual size; mm and kg. */
+    private const USUAL = [
+        Jar::JAR => [76.0, 115.0, 88.0, 0.4], Jar::BOWL => [113.0, 75.0, 45.0, 0.4], Jar::PAN => [236.0, 55.0, 10.0, 0.4],
+    ];
+
+    /** Water to an inch below the rim, or half way up. */
+    private const BELOW_RIM_MM = 25.4;
+
+    private function __construct(public int $min, public Load $load, public string $cooker = '', public string $setting = '', public bool $learned = false, public bool $wet = true)
+    {
+    }
+
+    public static function of(Wish $wish, Kitchen $kitchen, ?Amounts $amounts): self
+    {
+        $method = $wish->method;
+        $load = self::load($wish, $amounts);
+        $target = $wish->school->targetC;
+        if (! $method->heated || $target === null) {
+            return new self(0, $load);
+        }
+        $best = null;
+        if ($method->has(Method::IN_COOKER)) {
+            $band = Band::about($target, $wish->school->ceilingC ?? $target + 10);
+            foreach ($kitchen->bookings()->placesFor($method->id) ?: $kitchen->commonCookers($method) as $place) {
+                $said = self::by($place, $load, $band, $kitchen->roomC);
+                $best = $said !== null && ($best === null || $said->min < $best->min) ? $said : $best;
+            }
+        }
+
+        return $best ?? new self($method->warmUpMin, $load);
+    }
+
+    private static function by(CookerPlace $place, Load $load, Band $band, float $roomC): ?self
+    {
+        $heater = $place->heater;
+        $said = $heater?->warmUp($load, $band, $roomC);
+
+        return $heater === null || $said === null ? null : new self($said['min'], $load, $place->cooker->called, $said['setting'], $heater->learned, $heater->water);
+    }
+
+    private static function load(Wish $wish, ?Amounts $amounts): Load
+    {
+        [$diameter, $height, $level, $kg] = self::USUAL[$wish->method->vessels[0]] ?? self::USUAL[Jar::JAR];
+        $count = $wish->jars ?? 1;
+        if ($amounts !== null) {
+            [$diameter, $height, $level, $count] = [$amounts->jar->diameterMm(), $amounts->jar->heightMm, $amounts->levels->levelMm, $amounts->jars];
+            $kg = ($wish->blend->density(Planner::ROOM_C)->massOf($amounts->oilMl) + $amounts->herbG) / 1000 / $count;
+        }
+
+        return Load::jars($count, $diameter, $height, $level, $kg, match ($wish->method->water) {
+            'rim' => max(0.25, ($height - self::BELOW_RIM_MM) / $height),
+            'half' => 0.5,
+            default => 0.0,
+        }, $wish->method->water === 'half', $wish->method->water === 'rim' ? WaterBath::HAND_HOT_C : null);
+    }
+}
