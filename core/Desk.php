@@ -93,7 +93,7 @@ final readonly class Desk
             'note' => $oil['carrier']->note,
             'score' => (int) round($oil['score'] * 100),
             'marks' => array_map(fn (float $mark) => round($mark, 2), $oil['marks']),
-            'reasons' => $oil['reasons'],
+            'reasons' => array_map($kitchen->inDegrees(...), $oil['reasons']),
             'allergens' => $oil['carrier']->allergens,
             'solid' => $oil['carrier']->setsBelowC > $kitchen->roomC,
             'sets_text' => $kitchen->warmth($oil['carrier']->setsBelowC),

@@ -80,8 +80,12 @@ final readonly class AlmanacWords
             default => throw new NotFoundHttpException,
         };
 
+        $kitchen = $this->kitchens->plain();
+
         return new AlmanacPage(
-            kind: $kind, key: $key, name: $parts['name'], says: $parts['says'], facts: $parts['facts'], lines: $parts['lines'] ?? [],
+            kind: $kind, key: $key, name: $parts['name'], says: $kitchen->inDegrees($parts['says']),
+            facts: array_map(fn (AlmanacFact $fact) => new AlmanacFact($fact->name, $kitchen->inDegrees($fact->text), $fact->source), $parts['facts']),
+            lines: array_map($kitchen->inDegrees(...), $parts['lines'] ?? []),
             cautions: $parts['cautions'] ?? [], own: $parts['own'] ?? [],
             note: $note->note ?? '', note_by: $note->by ?? '', note_version: $note->version ?? 0,
         );

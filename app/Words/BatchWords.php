@@ -7,6 +7,7 @@ use App\Models\Batch;
 use Illuminate\Support\Carbon;
 use Kettle\Diary\Stage;
 use Kettle\Measure\AmountWriter;
+use Kettle\Vessel\Jar;
 
 /** Where a batch stands, in words and as the Shelf draws it. */
 final readonly class BatchWords
@@ -36,6 +37,7 @@ final readonly class BatchWords
             brim_ml: $number('brim_ml'),
             height_mm: $number('height_mm'),
             diameter_mm: $number('diameter_mm'),
+            kind: is_string($shelf['kind'] ?? null) ? $shelf['kind'] : Jar::JAR,
             bed_mm: $batch->stage === Stage::Planned ? 0.0 : $number('bed_mm'),
             level_mm: $batch->stage === Stage::Planned ? 0.0 : $number('level_mm'),
             progress: $this->progress($batch),

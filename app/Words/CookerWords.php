@@ -24,7 +24,7 @@ final readonly class CookerWords
 
         return new CookerView(
             $cooker->uid, $cooker->called, $cooker->shape,
-            ($cooker->shape === 'round' ? $mm($cooker->length_mm) : $mm($cooker->length_mm).' × '.$mm($cooker->width_mm)).' mm inside, '.$mm($cooker->height_mm).' mm deep',
+            ($cooker->shape === 'round' ? $mm($cooker->length_mm) : $mm($cooker->length_mm).' × '.$mm($cooker->width_mm)).' mm inside, '.$mm($cooker->height_mm).' mm deep', (float) $cooker->length_mm, (float) $cooker->width_mm, (float) $cooker->height_mm,
             implode(', ', array_map(fn (string $id) => $methods->method($id)->name, $cooker->methods)), $cooker->methods,
             array_map(fn (array $each) => new CookerSetting($each['name'], (float) $each['watts'], round($each['watts']).' W'), $cooker->settings),
             sprintf('loses %s W for each degree over the room', rtrim(rtrim(number_format((float) $cooker->loss_w_per_k, 2), '0'), '.')),

@@ -106,7 +106,7 @@ final readonly class TaskWords
             Step::Smell => 'open one, smell it, hold it to the light; best before '.$this->times->date($batch->best_before),
             Step::UseUp => match (true) {
                 $batch->isWarmTooLong() => 'it stood warm for more than '.ColdKept::MOST_WARM_H.' hours: do not taste it, do not give it to anybody',
-                $batch->strained_at === null => 'strained, and at 4 °C or colder, by '.$this->times->logged($batch->use_by ?? $task->due_at).'; later than that it is thrown away',
+                $batch->strained_at === null => 'strained, and at '.$this->kitchens->plain()->warmth(ColdKept::CELSIUS).' or colder, by '.$this->times->logged($batch->use_by ?? $task->due_at).'; later than that it is thrown away',
                 default => 'wet kitchen herb in oil: not used or given after '.$this->times->logged($batch->use_by ?? $task->due_at),
             },
         };

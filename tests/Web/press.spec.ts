@@ -138,7 +138,7 @@ test('fresh herb for the kitchen: stopped, offered ways, read, begun, and held t
   await expect(page.getByText(/not kept for the kitchen on a shelf/)).toBeVisible()
   await expect(page.getByRole('button', { name: 'Start this batch' })).toHaveCount(0)
   await page
-    .getByRole('button', { name: 'Keep it cold, warmed in a pan on the lowest flame, and use it within four days.' })
+    .getByRole('button', { name: 'Keep it cold, warmed on the lowest flame, and use it within four days.' })
     .click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('to keep cold for four days')
 

@@ -53,7 +53,17 @@ function says(bottle: Bottle): string {
   return bottle.state === 'in' ? `${bottle.left} left of ${bottle.filled}` : GONE[bottle.state]
 }
 
-function BottleShape({ bottle, height, x, foot }: { bottle: Bottle; height: number; x: number; foot: number }) {
+export function BottleShape({
+  bottle,
+  height,
+  x,
+  foot,
+}: {
+  bottle: Pick<Bottle, 'number' | 'state' | 'left_ml' | 'filled_ml' | 'left'>
+  height: number
+  x: number
+  foot: number
+}) {
   const half = (height * WIDE) / 2
   const neck = half * 0.42
   const here = bottle.state === 'in'

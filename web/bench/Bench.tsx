@@ -178,6 +178,7 @@ export default function Bench() {
             <Amounts
               plan={shown}
               kitchenFirst={kitchen}
+              cold={materials.data.cold_text}
               oilNotes={beside('What to heed of the oil', ['oil'])}
               keepingNotes={beside('What to heed of its keeping', ['keeping'])}
             />

@@ -103,11 +103,14 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 export function Amounts({
   plan,
   kitchenFirst,
+  cold,
   oilNotes,
   keepingNotes,
 }: {
   plan: Shape<'Plan'>
   kitchenFirst: boolean
+  /** How cold the cold kind is kept. */
+  cold: string
   oilNotes: ReactNode
   keepingNotes: ReactNode
 }) {
@@ -175,9 +178,7 @@ export function Amounts({
       <Row
         name={plan.kept === 'fridge' ? 'Use by' : 'Keeps until'}
         detail={
-          plan.kept === 'fridge'
-            ? 'at 4 °C or colder, from the hour it is cool'
-            : 'cool and dark, in a full dark bottle'
+          plan.kept === 'fridge' ? `at ${cold}, from the hour it is cool` : 'cool and dark, in a full dark bottle'
         }
       >
         <Figure name="Keeps until" figure={figure('best_before')} size="text-xl" />

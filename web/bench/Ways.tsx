@@ -1,4 +1,4 @@
-import { memo } from 'react'
+import { memo, type ReactNode } from 'react'
 import type { Shape } from '../api/hooks'
 import { TextButton } from '../parts/Button'
 import { Notice } from '../parts/Notice'
@@ -111,81 +111,146 @@ export const MethodsSideBySide = memo(function MethodsSideBySide({ methods, want
   const due = wanted ? day(wanted) + 43_200_000 : null
   const to = Math.max(last, due ?? 0) + 86_400_000
   return (
-    <div className="overflow-x-auto">
-      <table className="w-full min-w-[58rem] border-collapse">
-        <thead>
-          <tr className="text-soft border-line border-b text-left [&_th]:py-1.5 [&_th]:pr-4 [&_th]:font-normal">
-            <th scope="col">Way</th>
-            <th scope="col">Start by</th>
-            <th scope="col">Ready</th>
-            <th scope="col" className="w-[22%]">
-              {wanted ? 'Up to the day wanted, and after' : 'The days'}
-            </th>
-            <th scope="col">Hands</th>
-            <th scope="col">Warm</th>
-            <th scope="col">Out</th>
-            <th scope="col">What could go wrong</th>
-          </tr>
-        </thead>
-        <tbody>
-          {shown.map(({ method, school }) =>
-            school ? (
-              <tr
-                key={method.id}
-                className={`border-line border-b align-top [&_td]:py-2 [&_td]:pr-4 ${method.chosen ? 'bg-water-pale' : ''} ${method.refused ? 'text-soft' : ''}`}
-              >
-                <th scope="row" className="py-2 pr-3 text-left font-semibold">
-                  {method.refused || method.chosen ? (
-                    method.name
+    <div>
+      <ul className="flex flex-col sm:hidden" aria-label="Ways side by side">
+        {shown.map(({ method, school }) =>
+          school ? (
+            <WayCard key={method.id} method={method} school={school} take={take}>
+              <Bar school={school} from={from} to={to} wanted={due} />
+            </WayCard>
+          ) : null,
+        )}
+      </ul>
+      <div className="overflow-x-auto max-sm:hidden">
+        <table className="w-full min-w-[58rem] border-collapse">
+          <thead>
+            <tr className="text-soft border-line border-b text-left [&_th]:py-1.5 [&_th]:pr-4 [&_th]:font-normal">
+              <th scope="col">Way</th>
+              <th scope="col">Start by</th>
+              <th scope="col">Ready</th>
+              <th scope="col" className="w-[22%]">
+                {wanted ? 'Up to the day wanted, and after' : 'The days'}
+              </th>
+              <th scope="col">Hands</th>
+              <th scope="col">Warm</th>
+              <th scope="col">Out</th>
+              <th scope="col">What could go wrong</th>
+            </tr>
+          </thead>
+          <tbody>
+            {shown.map(({ method, school }) =>
+              school ? (
+                <tr
+                  key={method.id}
+                  className={`border-line border-b align-top [&_td]:py-2 [&_td]:pr-4 ${method.chosen ? 'bg-water-pale' : ''} ${method.refused ? 'text-soft' : ''}`}
+                >
+                  <th scope="row" className="py-2 pr-3 text-left font-semibold">
+                    {method.refused || method.chosen ? (
+                      method.name
+                    ) : (
+                      <TextButton
+                        className="!min-h-6"
+                        onClick={() => take({ ...without(method.drops), method: method.id, school: null })}
+                      >
+                        {method.name}
+                      </TextButton>
+                    )}
+                    <span className="text-soft block font-normal">{school.span_text}</span>
+                  </th>
+                  {method.refused ? (
+                    <td colSpan={6}>{method.refused}</td>
                   ) : (
-                    <TextButton
-                      className="!min-h-6"
-                      onClick={() => take({ ...without(method.drops), method: method.id, school: null })}
-                    >
-                      {method.name}
-                    </TextButton>
+                    <>
+                      <td className="figures whitespace-nowrap">{school.start_text}</td>
+                      <td className="figures whitespace-nowrap">
+                        {school.ready_text}
+                        {school.late_days > 0 ? (
+                          <strong className="text-warmth block">
+                            {school.late_days} {school.late_days === 1 ? 'day' : 'days'} late
+                          </strong>
+                        ) : null}
+                      </td>
+                      <td>
+                        <Bar school={school} from={from} to={to} wanted={due} />
+                      </td>
+                      <td className="figures whitespace-nowrap">{school.hands_on_text}</td>
+                      <td className="figures whitespace-nowrap">
+                        {school.warm_text ?? '—'}
+                        {school.by_text ? <span className="text-soft block">staying by it</span> : null}
+                      </td>
+                      <td className="figures whitespace-nowrap">{method.yield_text}</td>
+                    </>
                   )}
-                  <span className="text-soft block font-normal">{school.span_text}</span>
-                </th>
-                {method.refused ? (
-                  <td colSpan={6}>{method.refused}</td>
-                ) : (
-                  <>
-                    <td className="figures whitespace-nowrap">{school.start_text}</td>
-                    <td className="figures whitespace-nowrap">
-                      {school.ready_text}
-                      {school.late_days > 0 ? (
-                        <strong className="text-warmth block">
-                          {school.late_days} {school.late_days === 1 ? 'day' : 'days'} late
-                        </strong>
-                      ) : null}
-                    </td>
-                    <td>
-                      <Bar school={school} from={from} to={to} wanted={due} />
-                    </td>
-                    <td className="figures whitespace-nowrap">{school.hands_on_text}</td>
-                    <td className="figures whitespace-nowrap">
-                      {school.warm_text ?? '—'}
-                      {school.by_text ? <span className="text-soft block">staying by it</span> : null}
-                    </td>
-                    <td className="figures whitespace-nowrap">{method.yield_text}</td>
-                  </>
-                )}
-                <td>
-                  {method.missing.length > 0 ? (
-                    <strong className="block">Wants {method.missing.join(', ')}.</strong>
-                  ) : null}
-                  {method.risks[0]}
-                </td>
-              </tr>
-            ) : null,
-          )}
-        </tbody>
-      </table>
+                  <td>
+                    {method.missing.length > 0 ? (
+                      <strong className="block">Wants {method.missing.join(', ')}.</strong>
+                    ) : null}
+                    {method.risks[0]}
+                  </td>
+                </tr>
+              ) : null,
+            )}
+          </tbody>
+        </table>
+      </div>
       <Schools methods={methods} take={take} />
     </div>
   )
 })
+
+/** A way as it is read on a phone, from its name down: when, how long, how much, and what could go wrong. */
+function WayCard({
+  method,
+  school,
+  take,
+  children,
+}: {
+  method: Methods[number]
+  school: School
+  take: Props['take']
+  children: ReactNode
+}) {
+  return (
+    <li className={`border-line flex flex-col gap-1 border-b py-3 ${method.chosen ? 'bg-water-pale -mx-3 px-3' : ''}`}>
+      <p className="flex items-baseline justify-between gap-3">
+        {method.refused || method.chosen ? (
+          <strong className="text-lg">{method.name}</strong>
+        ) : (
+          <TextButton
+            className="text-lg"
+            onClick={() => take({ ...without(method.drops), method: method.id, school: null })}
+          >
+            {method.name}
+          </TextButton>
+        )}
+        <span className="text-soft">{method.chosen ? 'chosen' : school.span_text}</span>
+      </p>
+      {method.refused ? (
+        <p className="text-soft">{method.refused}</p>
+      ) : (
+        <>
+          {children}
+          <p className="figures">
+            Start by <strong>{school.start_text}</strong>, ready <strong>{school.ready_text}</strong>
+            {school.late_days > 0 ? (
+              <strong className="text-warmth">
+                , {school.late_days} {school.late_days === 1 ? 'day' : 'days'} late
+              </strong>
+            ) : null}
+          </p>
+          <p className="figures">
+            {school.hands_on_text} of work{school.warm_text ? `, ${school.warm_text} warm` : ''}
+            {school.by_text ? `, staying by it ${school.by_text}` : ''}; {method.yield_text} out
+          </p>
+          <p className="text-soft">
+            {method.missing.length > 0 ? <strong>Wants {method.missing.join(', ')}. </strong> : null}
+            {method.risks[0]}
+          </p>
+        </>
+      )}
+    </li>
+  )
+}
 
 /** The schools of the chosen method, beside one another. */
 function Schools({ methods, take }: Pick<Props, 'methods' | 'take'>) {

@@ -4,7 +4,7 @@ import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
 import { Button, FileLink, TextButton } from '../parts/Button'
-import { Field } from '../parts/Field'
+import { Field, TimeField } from '../parts/Field'
 import { Notice, Trouble, Waiting } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
 
@@ -158,7 +158,7 @@ function DayRow({ day, onMove }: { day: Day; onMove: ((session: Session) => void
 function Move({ session, day, onClose }: { session: Session; day: string; onClose: () => void }) {
   const house = useHouseId()
   const say = useSay()
-  const [until, setUntil] = useState(`${day}T17:00`)
+  const [until, setUntil] = useState({ day, time: '17:00' })
   const [error, setError] = useState<ReturnType<typeof useWrite>['error']>(null)
   const [busy, setBusy] = useState(false)
   const write = useWrite<Shape<'BatchView'>>()
@@ -168,7 +168,7 @@ function Move({ session, day, onClose }: { session: Session; day: string; onClos
       for (const batch of session.batches) {
         const now = await write.mutateAsync({
           path: `/houses/${house}/batches/${batch}/tasks`,
-          body: { task: 'next_warm_on', outcome: 'later', until },
+          body: { task: 'next_warm_on', outcome: 'later', until: `${until.day}T${until.time}` },
         })
         say({ text: `${now.herb}: moved. The rest was placed anew.` })
       }
@@ -188,14 +188,17 @@ function Move({ session, day, onClose }: { session: Session; day: string; onClos
           void move()
         }}
       >
-        <Field
-          label="Not before"
-          type="datetime-local"
-          required
-          value={until}
-          fault={error?.about('until')}
-          onChange={(event) => setUntil(event.target.value)}
-        />
+        <div className="grid grid-cols-2 items-start gap-4">
+          <Field
+            label="Not before"
+            type="date"
+            required
+            value={until.day}
+            fault={error?.about('until')}
+            onChange={(event) => setUntil({ ...until, day: event.target.value })}
+          />
+          <TimeField label="At" required value={until.time} onTime={(time) => setUntil({ ...until, time })} />
+        </div>
         {error && !error.about('until') ? <Trouble problem={error} /> : null}
         <Button look="strong" type="submit" disabled={busy} className="self-start">
           Move it

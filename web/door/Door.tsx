@@ -6,6 +6,7 @@ import { type Shape, useMe, useWrite } from '../api/hooks'
 import { Button } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
 import { Trouble, Waiting } from '../parts/Notice'
+import { Making } from './Making'
 import { MEASURES } from '../house/measures'
 
 export function Home() {
@@ -52,6 +53,7 @@ export function Door() {
   if (me.data?.signed_in) return <FirstHouse />
   return (
     <DoorFrame title="Herb and oil, measured, remembered, and labelled before you forget.">
+      <Making />
       {me.data?.demo_open ? (
         <section className="flex flex-wrap items-center gap-4" aria-labelledby="demo">
           <h2 id="demo" className="text-2xl">

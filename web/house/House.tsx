@@ -6,7 +6,7 @@ import { type Shape, useHouse, useHouseId, useMaterials, useMe, useWrite } from 
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
 import { Button } from '../parts/Button'
-import { Field, Select } from '../parts/Field'
+import { Field, Select, TimeField } from '../parts/Field'
 import { Trouble, Waiting } from '../parts/Notice'
 import { MEASURES } from './measures'
 import { OutAndIn } from './OutAndIn'
@@ -44,7 +44,7 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
     bed: house.bed,
     drops_per_ml: String(house.drops_per_ml),
     currency: house.currency,
-    room_c: String(house.room_c),
+    room: house.room_text,
     latitude: house.latitude === null ? '' : String(house.latitude),
     longitude: house.longitude === null ? '' : String(house.longitude),
     height_m: String(house.height_m),
@@ -69,7 +69,8 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
           body: {
             ...form,
             drops_per_ml: Number(form.drops_per_ml),
-            room_c: Number(form.room_c),
+            // As it was, it is not read again: whole degrees of one kind are not whole in the other.
+            room: form.room === house.room_text ? undefined : form.room,
             latitude: form.latitude.trim() === '' ? null : Number(form.latitude),
             longitude: form.longitude.trim() === '' ? null : Number(form.longitude),
             height_m: Number(form.height_m),
@@ -93,8 +94,8 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
         />
         <Select label="Whose cups and spoons" value={form.measures} choices={MEASURES} onChange={put('measures')} />
         <div className="grid grid-cols-2 gap-4">
-          <Field label="Up at" type="time" required value={form.wake} onChange={put('wake')} />
-          <Field label="To bed at" type="time" required value={form.bed} onChange={put('bed')} />
+          <TimeField label="Up at" required value={form.wake} onTime={(wake) => set({ ...form, wake })} />
+          <TimeField label="To bed at" required value={form.bed} onTime={(bed) => set({ ...form, bed })} />
         </div>
         <Field
           label="Drops in a millilitre"
@@ -106,14 +107,7 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
           onChange={put('drops_per_ml')}
         />
         <div className="grid grid-cols-2 items-start gap-4">
-          <Field
-            label="The room, °C"
-            inputMode="decimal"
-            required
-            value={form.room_c}
-            fault={fault('room_c')}
-            onChange={put('room_c')}
-          />
+          <Field label="How warm the room is" required value={form.room} fault={fault('room')} onChange={put('room')} />
           <Field
             label="Prices in"
             placeholder="GBP"
@@ -213,7 +207,7 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
         </fieldset>
       </fieldset>
       {write.error &&
-      !['name', 'time_zone', 'drops_per_ml', 'room_c', 'currency', 'latitude', 'longitude', 'height_m', 'home'].some(
+      !['name', 'time_zone', 'drops_per_ml', 'room', 'currency', 'latitude', 'longitude', 'height_m', 'home'].some(
         (field) => fault(field),
       ) ? (
         <Trouble problem={write.error} />

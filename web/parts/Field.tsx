@@ -41,6 +41,33 @@ export function Field({ label, hint, fault, ...rest }: Frame & ComponentProps<'i
   )
 }
 
+/** "7", "730" and "7:30" as "07:30"; what is no time stands as it was typed. */
+function asTime(typed: string): string {
+  const read = /^\s*(\d{1,2})(?:[:.h ]?(\d{2}))?\s*$/.exec(typed)
+  return read ? `${(read[1] ?? '').padStart(2, '0')}:${read[2] ?? '00'}` : typed
+}
+
+/** A time of day, by 24 hours as everything else here is, whatever the machine's own habit. */
+export function TimeField({
+  value,
+  onTime,
+  ...rest
+}: Frame & Omit<ComponentProps<'input'>, 'value' | 'onChange'> & { value: string; onTime: (time: string) => void }) {
+  return (
+    <Field
+      inputMode="numeric"
+      placeholder="07:30"
+      maxLength={5}
+      pattern="([01][0-9]|2[0-3]):[0-5][0-9]"
+      title="A time such as 07:30 or 22:00"
+      {...rest}
+      value={value}
+      onChange={(event) => onTime(event.target.value)}
+      onBlur={(event) => onTime(asTime(event.target.value))}
+    />
+  )
+}
+
 export function Area({ label, hint, fault, ...rest }: Frame & ComponentProps<'textarea'>) {
   const id = useId()
   return (

@@ -2,6 +2,7 @@ import { Link, useParams } from 'react-router'
 import { type Shape, useBatch, useHouseId, useOfHouse } from '../api/hooks'
 import { ButtonLink, FileLink } from '../parts/Button'
 import { Cautions } from '../parts/Cautions'
+import { EmptyBoard, EmptyPlace } from '../parts/EmptyPlace'
 import { Trouble, Waiting } from '../parts/Notice'
 import { Bottling } from './Bottling'
 import { Settling } from './Settling'
@@ -10,6 +11,7 @@ import { Straining } from './Straining'
 import { YieldBar } from './YieldBar'
 
 export default function Press() {
+  const house = useHouseId()
   const { batch } = useParams()
   const list = useOfHouse<Shape<'PressList'>>('/press')
   if (list.isError && !list.data) return <Trouble problem={list.error} />
@@ -38,12 +40,21 @@ export default function Press() {
         <AtPress id={batch} />
       ) : (
         <div className="flex flex-col gap-3">
-          <h1 className="text-3xl">Press</h1>
-          <p>
-            {groups.length > 0
-              ? 'Choose what you have in hand: strain it, let it settle, bottle it, label it.'
-              : 'Nothing wants the press. Jars come here when they are ready to strain.'}
-          </p>
+          {groups.length > 0 ? (
+            <>
+              <h1 className="text-3xl">Press</h1>
+              <p>Choose what you have in hand: strain it, let it settle, bottle it, label it.</p>
+            </>
+          ) : (
+            <EmptyPlace
+              title="Nothing wants the press."
+              says="Jars come here when they are ready: through the cloth, left to settle, into bottles, with a label on each."
+              action="See what steeps"
+              to={`/h/${house}/shelf`}
+            >
+              <EmptyBoard cloth />
+            </EmptyPlace>
+          )}
         </div>
       )}
     </div>

@@ -2,7 +2,8 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { get } from '../api/client'
 import { type Shape, useHouseId, useOfHouse } from '../api/hooks'
-import { Button, ButtonLink } from '../parts/Button'
+import { Button } from '../parts/Button'
+import { EmptyBoard, EmptyPlace } from '../parts/EmptyPlace'
 import { JarShape } from '../parts/JarDrawing'
 import { Trouble, Waiting } from '../parts/Notice'
 
@@ -12,6 +13,9 @@ type Jar = Shape<'ShelfJar'>
 /** Pixels for each millimetre: one scale for every jar, so that a pint and a quart are told apart. */
 const SCALE = 1.15
 
+/** Pixels of a place on the board, at the least. */
+const COLUMN = 168
+
 export default function Shelf() {
   const house = useHouseId()
   const shelf = useOfHouse<Shape<'Shelf'>>('/shelf')
@@ -19,13 +23,14 @@ export default function Shelf() {
   if (!shelf.data) return <Waiting what="the shelf" />
   if (shelf.data.empty)
     return (
-      <div className="flex flex-col items-start gap-5">
-        <h1 className="text-4xl">The shelf is bare.</h1>
-        <p>Every jar you start stands here, with its level and its days.</p>
-        <ButtonLink look="strong" to={`/h/${house}/bench`}>
-          Plan a first jar
-        </ButtonLink>
-      </div>
+      <EmptyPlace
+        title="The shelf is bare."
+        says="Every jar you start stands here, with its level and its days, until it is strained; then its bottles."
+        action="Plan a first jar"
+        to={`/h/${house}/bench`}
+      >
+        <EmptyBoard />
+      </EmptyPlace>
     )
   return (
     <div className="flex flex-col gap-9">
@@ -57,7 +62,7 @@ function Board({ part }: { part: Part }) {
         {part.name} <span className="text-soft font-text figures text-base">{part.total}</span>
       </h2>
       <ul
-        className={`mt-3 grid grid-cols-[repeat(auto-fill,minmax(9.2rem,1fr))] ${part.part === 'bottled' ? 'gap-x-6 gap-y-6' : 'gap-y-6'}`}
+        className={`mt-3 grid grid-cols-[repeat(auto-fill,minmax(10.5rem,1fr))] ${part.part === 'bottled' ? 'gap-x-6 gap-y-6' : 'gap-y-6'}`}
       >
         {jars.map((jar) => (
           <OnBoard key={jar.id} jar={jar} bottled={part.part === 'bottled'} />
@@ -77,7 +82,11 @@ function OnBoard({ jar, bottled }: { jar: Jar; bottled: boolean }) {
   const width = jar.diameter_mm * SCALE + 8
   const said = `${jar.herb} in ${jar.oils}, ${jar.jar}, ${jar.days}${jar.alert ? `, ${jar.alert}` : ''}`
   return (
-    <li className={bottled ? 'border-rim border-t-[5px] pt-1' : 'row-span-2 grid grid-rows-subgrid gap-y-0'}>
+    <li
+      className={bottled ? 'border-rim border-t-[5px] pt-1' : 'row-span-2 grid grid-rows-subgrid gap-y-0'}
+      // A pan is as wide as two jars or more, and takes their room.
+      style={bottled || width <= COLUMN ? undefined : { gridColumn: `span ${Math.ceil(width / COLUMN)}` }}
+    >
       <Link
         to={`/h/${house}/batch/${jar.id}`}
         className={bottled ? 'group block' : 'group row-span-2 grid grid-rows-subgrid gap-y-0'}
@@ -90,7 +99,7 @@ function OnBoard({ jar, bottled }: { jar: Jar; bottled: boolean }) {
             </svg>
           </span>
         )}
-        <span className="mt-1.5 flex flex-col pr-3 leading-snug">
+        <span className="mt-1.5 flex flex-col pr-6 leading-snug [overflow-wrap:anywhere]">
           <strong className="group-hover:underline">{jar.herb}</strong>
           <span>{jar.oils}</span>
           {bottled ? null : <span className="text-soft">{jar.jar}</span>}

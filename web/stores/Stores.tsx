@@ -29,6 +29,13 @@ export function Tin({ lot, tall = 44 }: { lot: Lot; tall?: number }) {
   )
 }
 
+/** The boards of an empty cupboard. */
+const BOARDS = [
+  { name: 'Herbs', says: 'each lot with its day, where it came from, and how it smelled' },
+  { name: 'Oils', says: 'how much is left, when it was opened, how long it keeps' },
+  { name: 'The rest', says: 'wax, jars and bottles, counted' },
+]
+
 export default function Stores() {
   const house = useHouseId()
   const { works } = usePart()
@@ -69,6 +76,16 @@ export default function Stores() {
     return (
       <div className="flex flex-col items-start gap-5">
         <h1 className="text-4xl">The cupboard is bare.</h1>
+        <ul className="border-rim w-full max-w-3xl border-x-[5px] border-t-[5px]" aria-label="What will stand in it">
+          {BOARDS.map((board) => (
+            <li key={board.name} className="border-rim flex min-h-24 items-end gap-4 border-b-[5px] px-4 pt-3">
+              <strong className="w-24 shrink-0 pb-2">{board.name}</strong>
+              <span className="border-soft text-soft mb-0 flex-1 border-2 border-b-0 border-dashed px-3 py-3">
+                {board.says}
+              </span>
+            </li>
+          ))}
+        </ul>
         <p>Enter what you have, lot by lot: plans then take from it, and tell you before it runs out or goes off.</p>
         <div className="flex flex-wrap gap-3">{files}</div>
       </div>

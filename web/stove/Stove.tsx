@@ -4,7 +4,7 @@ import { type Shape, useHouseId, useOfHouse } from '../api/hooks'
 import { usePart } from '../frame/part'
 import { ButtonLink } from '../parts/Button'
 import { Notice, Trouble, Waiting } from '../parts/Notice'
-import { HoursBar } from './drawings'
+import { BathSide, HoursBar } from './drawings'
 import { Cookers, Thermometers } from './Kit'
 import { Pans } from './Pans'
 import { PutToWarm } from './PutToWarm'
@@ -53,9 +53,16 @@ export default function Stove() {
           setChosen={setChosen}
         />
       ) : sessions.length + pans.length === 0 ? (
-        <div className="flex flex-col items-start gap-3">
-          <p>
-            Jars planned for the slow cooker, the water bath, the double boiler or the incubator are put to warm here.
+        <div className="flex flex-col items-start gap-4">
+          {cookers[0] ? (
+            <figure className="w-full max-w-sm">
+              <BathSide bath={{ ...cookers[0], full_mm: 0, low_mm: 0, now_mm: 0, full_text: '', jars: [] }} />
+              <figcaption className="text-soft">{cookers[0].called}, to scale</figcaption>
+            </figure>
+          ) : null}
+          <p className="max-w-prose text-lg">
+            What is planned for a cooker or a pan is put to warm here: what the pot will do before it is on, the hours
+            it has had, and when to top up, shake and stop.
           </p>
           <ButtonLink look="strong" to={`/h/${house}/bench`}>
             Plan a warm one at the bench

@@ -3,7 +3,8 @@ import { Link } from 'react-router'
 import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
-import { Button, ButtonLink } from '../parts/Button'
+import { Button } from '../parts/Button'
+import { EmptyPlace } from '../parts/EmptyPlace'
 import { Notice, Trouble, Waiting } from '../parts/Notice'
 import { TaskRow } from './TaskRow'
 
@@ -17,6 +18,14 @@ function useMinute(refetch: () => unknown) {
   }, [refetch])
 }
 
+/** What will stand where, when there is something to do. */
+const COMES = [
+  { name: 'At the bench', says: 'Fill a jar: how much herb, how much oil, how high it stands.' },
+  { name: 'On the shelf', says: 'Top up after an hour; shake; look under the lid.' },
+  { name: 'At the stove', says: 'Put to warm, stir, and off again when it has had its hours.' },
+  { name: 'At the press', says: 'Strain, let settle, bottle, and put the label on.' },
+]
+
 export default function Today() {
   const house = useHouseId()
   const today = useOfHouse<TodayShape>('/today')
@@ -26,13 +35,21 @@ export default function Today() {
   const { headline, date, bar, throw_away, places, coming, due, shown, empty, stove, stores, stores_more } = today.data
   if (empty && stores.length === 0)
     return (
-      <div className="flex flex-col items-start gap-5">
-        <h1 className="text-4xl">Nothing is steeping here yet.</h1>
-        <p>Plan a first jar; what is to be done, and when, will stand here.</p>
-        <ButtonLink look="strong" to={`/h/${house}/bench`}>
-          Plan at the bench
-        </ButtonLink>
-      </div>
+      <EmptyPlace
+        title="Nothing is steeping here yet."
+        says="Plan a first jar: what is to be done stands here then, by where you stand to do it, and when."
+        action="Plan at the bench"
+        to={`/h/${house}/bench`}
+      >
+        <ul className="border-line grid gap-x-8 gap-y-4 border-t pt-5 sm:grid-cols-2 lg:grid-cols-4">
+          {COMES.map((place) => (
+            <li key={place.name}>
+              <p className="column-head">{place.name}</p>
+              <p className="border-soft text-soft mt-2 min-h-20 border-2 border-dashed p-3">{place.says}</p>
+            </li>
+          ))}
+        </ul>
+      </EmptyPlace>
     )
   return (
     <div className="flex flex-col gap-6">

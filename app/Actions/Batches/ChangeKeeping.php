@@ -55,7 +55,7 @@ final readonly class ChangeKeeping
     public static function refuseWarm(Batch $batch, ?string $place): void
     {
         if (KeptOil::way($batch) === ColdKept::FRIDGE && $place !== null && $place !== 'fridge') {
-            throw new CautionRefused('botulism', 'This one is kept in the refrigerator, at 4 °C or colder, and nowhere else: it was made from wet herb for the kitchen.', 'place');
+            throw new CautionRefused('botulism', 'This one is kept in the refrigerator, as cold as it goes, and nowhere else: it was made from wet herb for the kitchen.', 'place');
         }
     }
 }

@@ -7,6 +7,7 @@ use App\House\CurrentHouse;
 use App\Models\Batch;
 use App\Models\BatchYield;
 use App\Models\Bottle;
+use App\Models\Jar;
 use App\Models\LogEntry;
 use App\Models\Task;
 use Illuminate\Support\Carbon;
@@ -20,6 +21,7 @@ use Kettle\Infusion\UptakeSpread;
 use Kettle\Infusion\YieldHistory;
 use Kettle\Infusion\YieldRefused;
 use Kettle\Material\Tables;
+use Kettle\Vessel\Jar as CoreJar;
 
 /**
  * Writes where a batch stands from its logbook: its stage, its open tasks, its bottles, its level.
@@ -142,12 +144,30 @@ final readonly class FoldBatch
         return $of === [] ? null : end($of);
     }
 
+    /**
+     * What it stands in. Strained out of a bowl or a pan it is in a jar: nobody wrote down which, so it is drawn in the
+     * smallest of the house that holds it.
+     *
+     * @param  array{called: string, kind?: string, count?: int, brim_ml: float, height_mm: float, diameter_mm: float, bed_mm: float, level_mm: float}  $jar as it was planned
+     * @return array{called: string, kind?: string, count?: int, brim_ml: float, height_mm: float, diameter_mm: float, bed_mm: float, level_mm: float}
+     */
+    private function stands(array $jar, ?float $out): array
+    {
+        if ($out === null || ($jar['kind'] ?? CoreJar::JAR) === CoreJar::JAR) {
+            return $jar;
+        }
+        $jars = Jar::query()->where('kind', CoreJar::JAR)->orderBy('brim_ml')->get();
+        $into = $jars->first(fn (Jar $each) => (float) $each->brim_ml >= $out) ?? $jars->last();
+
+        return $into === null ? $jar : [...$jar, 'called' => 'a jar', 'kind' => CoreJar::JAR, 'count' => 1, 'brim_ml' => (float) $into->brim_ml, 'height_mm' => (float) $into->height_mm, 'diameter_mm' => round($into->core()->diameterMm(), 1)];
+    }
+
     /** @return array<string, mixed> what the Shelf draws, so that it need not read whole plans */
     private function shelf(Batch $batch, Course $course, ?LogEntry $strained): array
     {
-        /** @var array{jar: array{called: string, count?: int, brim_ml: float, height_mm: float, diameter_mm: float, bed_mm: float, level_mm: float}, state?: string, way?: string, method: array{id: string, name: string, heated: bool, hours: float}} $plan */
+        /** @var array{jar: array{called: string, kind?: string, count?: int, brim_ml: float, height_mm: float, diameter_mm: float, bed_mm: float, level_mm: float}, state?: string, way?: string, method: array{id: string, name: string, heated: bool, hours: float}} $plan */
         $plan = $batch->plan;
-        $jar = $plan['jar'];
+        $jar = $this->stands($plan['jar'], is_numeric($strained?->data['ml'] ?? null) ? (float) $strained->data['ml'] : null);
         $out = is_numeric($strained?->data['ml'] ?? null) ? (float) $strained->data['ml'] : null;
         $sessions = count($course->timetable->sessions);
         $warm = count(array_filter($course->tasks, fn (CoreTask $task) => $task->step->value === 'warm_off'));
@@ -158,6 +178,7 @@ final readonly class FoldBatch
             'way' => $plan['way'] ?? 'squeezed',
             'cold' => KeptOil::way($batch) === ColdKept::FRIDGE,
             'brim_ml' => $jar['brim_ml'],
+            'kind' => $jar['kind'] ?? CoreJar::JAR,
             'height_mm' => $jar['height_mm'],
             'diameter_mm' => $jar['diameter_mm'],
             'bed_mm' => $out === null ? $jar['bed_mm'] : 0.0,

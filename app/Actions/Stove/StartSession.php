@@ -156,7 +156,7 @@ final readonly class StartSession
                 throw (new CookerRefused('unfit', sprintf('The %s is not planned for %s. Plan it for that method, or take another cooker.', $batch->herb_name, $cooker->called)))->about('batches');
             }
             if ($target !== null && abs($target - (float) $method['target_c']) > 2) {
-                throw (new CookerRefused('unfit', sprintf('These want different warmths, %d and %d °C: they cannot stand in one water.', (int) $target, (int) $method['target_c'])))->about('batches');
+                throw (new CookerRefused('unfit', sprintf('These want different warmths, %s and %s: they cannot stand in one water.', $this->kitchens->plain()->warmth($target), $this->kitchens->plain()->warmth((float) $method['target_c']))))->about('batches');
             }
             $target ??= (float) $method['target_c'];
             $ceiling = min($ceiling ?? INF, (float) $method['ceiling_c']);

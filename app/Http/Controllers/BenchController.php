@@ -17,6 +17,7 @@ use App\OpenApi\Reads;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Kettle\Caution\ColdKept;
 use Kettle\Desk;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\School;
@@ -33,7 +34,7 @@ use Kettle\Recipe\Bench;
 final class BenchController extends Controller
 {
     #[Reads('/houses/{house}/materials', 'Materials', 'What the Bench can choose from')]
-    public function materials(Bench $bench): JsonResponse
+    public function materials(Bench $bench, Kitchens $kitchens): JsonResponse
     {
         $cupboard = $bench->cupboard();
         $herbs = array_map(fn (Herb $h) => new HerbChoice($h->id, $h->name, $h->latin, $h->part, $h->form, $h->kitchen, $h->best->value, $h->note), array_values($cupboard->herbs()));
@@ -50,6 +51,7 @@ final class BenchController extends Controller
             array_map(fn (Purpose $p) => new Ref($p->id, $p->name), array_values($cupboard->purposes())),
             array_map(fn (Wax $w) => new Ref($w->id, $w->name), array_values($cupboard->waxes())),
             array_map(fn (Row $row) => new Ref($row->text('id'), $row->text('name')), array_values($bench->tables()->table('things')->rows('rows'))),
+            $kitchens->plain()->warmth(ColdKept::CELSIUS).' or colder',
         ));
     }
 

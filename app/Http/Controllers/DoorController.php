@@ -16,6 +16,7 @@ use App\OpenApi\Edits;
 use App\OpenApi\Reads;
 use App\OpenApi\Removes;
 use App\OpenApi\Sets;
+use App\Words\DoorWords;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -30,6 +31,12 @@ final class DoorController extends Controller
     public function me(Request $request): JsonResponse
     {
         return $this->json($this->shape($request->user()));
+    }
+
+    #[Reads('/example', 'DoorExample', 'One making, for the picture at the door')]
+    public function example(DoorWords $words): JsonResponse
+    {
+        return $this->json($words->example());
     }
 
     #[Adds('/accounts', 'Me', 'Make an account, with a house of its own when one is named', 'MakeAccount')]

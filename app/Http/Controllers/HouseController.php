@@ -26,6 +26,7 @@ use Illuminate\Support\Str;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Presence;
 use Kettle\Measure\Kind;
+use Kettle\Reason\Refused;
 use Kettle\Vessel\Jar as CoreJar;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
@@ -120,7 +121,10 @@ final class HouseController extends Controller
     /** @return array<string, mixed> */
     private function settings(Requests\EditHouse $form): array
     {
-        $settings = $form->safe()->except('version');
+        $settings = $form->safe()->except(['version', 'room']);
+        if ($form->filled('room')) {
+            $settings['room_c'] = $this->room($form->string('room')->trim()->toString());
+        }
         if (array_key_exists('currency', $settings)) {
             $settings['currency'] ??= '';
         }
@@ -133,6 +137,17 @@ final class HouseController extends Controller
         }
 
         return $settings;
+    }
+
+    /** A warmth without its unit is in the cook's own degrees. */
+    private function room(string $typed): float
+    {
+        $kitchen = $this->kitchens->plain();
+        try {
+            return $kitchen->reader()->within($typed, Kind::Temperature, $kitchen->fahrenheit ? '°F' : '°C', 0.1, 40)->value;
+        } catch (Refused $refused) {
+            throw $refused->about('room');
+        }
     }
 
     /** @return array<int, string>|null by ISO weekday, days that are all day left out; null when the form does not say */
@@ -173,7 +188,7 @@ final class HouseController extends Controller
     {
         $house = $this->current->house();
         $jars = Jar::query()->orderBy('brim_ml')->get()->map(fn (Jar $jar) => new JarSize(
-            $jar->uid, $jar->called, (float) $jar->brim_ml, (float) $jar->height_mm,
+            $jar->uid, $jar->called, (float) $jar->brim_ml, (float) $jar->height_mm, round($jar->core()->diameterMm(), 1),
             round((float) $jar->brim_ml).' mL to the brim, '.round((float) $jar->height_mm).' mm high', $jar->kind,
         ));
         $bottles = BottleSize::query()->orderBy('capacity_ml')->get()->map(
@@ -182,7 +197,7 @@ final class HouseController extends Controller
 
         return new HouseView(
             $house->uid, $house->name, $house->time_zone, $house->measures, $house->wake, $house->bed, (float) $house->drops_per_ml,
-            $house->currency, (float) $house->room_c, $house->things,
+            $house->currency, (float) $house->room_c, $this->kitchens->plain()->warmth((float) $house->room_c), $house->things,
             $house->latitude === null ? null : (float) $house->latitude, $house->longitude === null ? null : (float) $house->longitude, $house->height_m, $house->facing,
             array_map(fn (int $day) => isset($house->home[$day]) ? ($house->home[$day] === '' ? '-' : $house->home[$day]) : '', range(1, 7)), $house->version, $this->current->role()->value, $house->is_demo, array_values($jars->all()), array_values($bottles->all()),
         );

@@ -22,6 +22,12 @@ final readonly class CookerView
         #[OA\Property]
         public string $size_text,
         #[OA\Property]
+        public float $length_mm,
+        #[OA\Property]
+        public float $width_mm,
+        #[OA\Property]
+        public float $height_mm,
+        #[OA\Property]
         public string $methods_text,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $methods,

@@ -33,6 +33,8 @@ final readonly class HouseView
         public string $currency,
         #[OA\Property]
         public float $room_c,
+        #[OA\Property]
+        public string $room_text,
         #[OA\Property(type: 'array', nullable: true, items: new OA\Items(type: 'string'))]
         public ?array $things,
         #[OA\Property]

@@ -19,6 +19,8 @@ final readonly class JarSize
         #[OA\Property]
         public float $height_mm,
         #[OA\Property]
+        public float $diameter_mm,
+        #[OA\Property]
         public string $text,
         #[OA\Property(enum: Jar::KINDS)]
         public string $kind,

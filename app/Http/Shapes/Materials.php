@@ -16,6 +16,7 @@ final readonly class Materials
      * @param  list<Ref>  $purposes
      * @param  list<Ref>  $waxes
      * @param  list<Ref>  $things
+     * @param  string  $cold_text how cold the cold kind is kept, as this cook reads it
      */
     public function __construct(
         #[OA\Property(type: 'array', items: new OA\Items(ref: HerbChoice::class))]
@@ -32,6 +33,8 @@ final readonly class Materials
         public array $waxes,
         #[OA\Property(type: 'array', items: new OA\Items(ref: Ref::class))]
         public array $things,
+        #[OA\Property]
+        public string $cold_text,
     ) {
     }
 }

@@ -2,6 +2,7 @@
 
 namespace App\Http\Shapes;
 
+use Kettle\Vessel\Jar;
 use OpenApi\Attributes as OA;
 
 /** A jar as the Shelf draws it: levels in mm, days counted. */
@@ -28,6 +29,8 @@ final readonly class ShelfJar
         public float $height_mm,
         #[OA\Property]
         public float $diameter_mm,
+        #[OA\Property(enum: Jar::KINDS)]
+        public string $kind,
         #[OA\Property]
         public float $bed_mm,
         #[OA\Property]

@@ -125,7 +125,7 @@ export function Editor({ slot, edit }: { slot: string; edit: Edit }) {
           legend="How it is kept"
           value={wish.kept ?? 'shelf'}
           choices={[
-            { id: 'fridge', name: 'cold, for four days', detail: 'at 4 °C or colder, then used up or frozen' },
+            { id: 'fridge', name: 'cold, for four days', detail: `at ${materials.cold_text}, then used up or frozen` },
             {
               id: 'soured',
               name: 'soured first',
