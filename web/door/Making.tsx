@@ -38,7 +38,7 @@ export function Making() {
 function Picture({ of }: { of: Shape<'DoorExample'> }) {
   const jar = { height_mm: of.height_mm, diameter_mm: of.diameter_mm }
   const wide = of.diameter_mm * SCALE
-  const step = 58
+  const step = 53
   const said = `${of.herb_text} and ${of.oil_text} in a ${of.jar_called}; ${of.days_text}; ${of.out_text}; ${of.bottles} bottles of ${of.bottle_text}, ${of.label_text}`
   return (
     <svg viewBox="0 0 900 250" className="w-full" role="img" aria-label={said}>
@@ -76,11 +76,11 @@ function Picture({ of }: { of: Shape<'DoorExample'> }) {
             left: of.bottle_text,
           }}
           height={BOTTLE}
-          x={590 + index * step}
+          x={582 + index * step}
           foot={FOOT - 1}
         />
       ))}
-      <text x={570} y={FOOT - BOTTLE - 14} fontSize={16} fill="var(--soft)">
+      <text x={560} y={FOOT - BOTTLE - 14} fontSize={16} fill="var(--soft)">
         {of.label_text}
       </text>
     </svg>

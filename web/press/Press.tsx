@@ -23,8 +23,12 @@ export default function Press() {
     { name: 'Bottled lately', jars: bottled },
   ].filter((group) => group.jars.length > 0)
   return (
-    <div className="grid gap-x-8 gap-y-8 lg:grid-cols-[15rem_1fr]">
-      <nav aria-label="At the press" className={`flex flex-col gap-5 ${batch ? 'max-lg:order-last' : ''}`}>
+    <div className={`grid gap-x-8 gap-y-8 ${groups.length > 0 ? 'lg:grid-cols-[15rem_1fr]' : ''}`}>
+      <nav
+        aria-label="At the press"
+        hidden={groups.length === 0}
+        className={`flex flex-col gap-5 ${batch ? 'max-lg:order-last' : ''}`}
+      >
         {groups.map((group) => (
           <section key={group.name}>
             <h2 className="column-head font-text text-base">{group.name}</h2>

@@ -1,0 +1,131 @@
+<?php
+
+/*
+ * Breaks the core on purpose, a seeded sample of ways, and says which breaks no test of the core sees:
+ *
+ *   php bench/mutations.php [N] [SEED] [PROCESSES]
+ *
+ * The mutants are those of Pest's own plugin over the rooms below; each is run against the test files that come by its
+ * lines, the quickest first, until one fails. Needs pcov. Not a part of the tests: it takes most of an hour.
+ */
+
+use Pest\Mutate\Mutation;
+use Pest\Mutate\Mutators\Sets\DefaultSet;
+use Pest\Mutate\Plugins\Mutate;
+use Pest\Mutate\Support\FileFinder;
+use Pest\Mutate\Support\MutationGenerator;
+use Symfony\Component\Finder\SplFileInfo;
+use Symfony\Component\Process\Process;
+
+require dirname(__DIR__).'/vendor/autoload.php';
+
+const ROOMS = ['Caution', 'Keeping', 'Infusion', 'Warmth', 'Vessel', 'Measure'];
+
+$root = dirname(__DIR__);
+[$many, $seed, $processes] = [(int) ($argv[1] ?? 400), (int) ($argv[2] ?? 1), (int) ($argv[3] ?? 2)];
+$out = "{$root}/var/bench";
+is_dir($out) || mkdir($out, 0o755, true);
+@mkdir("{$root}/vendor/pestphp/pest-plugin-mutate/.temp/mutations", 0o755, true);
+
+/** @return array{array<string, array<int, list<string>>>, array<string, float>} test files by file and line, and how long each takes, s */
+function covered(string $root, string $out): array
+{
+    $process = new Process([PHP_BINARY, '-d', 'pcov.enabled=1', '-d', 'pcov.directory='.$root.'/core', '-d', 'memory_limit=3G', 'vendor/bin/pest', '--testsuite=Core', '--coverage-php='.$out.'/coverage.php', '--log-junit='.$out.'/junit.xml', '--colors=never'], $root, timeout: 3600);
+    $process->mustRun();
+    /** @var SebastianBergmann\CodeCoverage\CodeCoverage $coverage */
+    $coverage = require $out.'/coverage.php';
+    $lines = [];
+    foreach ($coverage->getData()->lineCoverage() as $file => $byLine) {
+        foreach ($byLine as $line => $tests) {
+            foreach ($tests ?? [] as $test) {
+                if (preg_match('/^P?\\\\?Tests\\\\Core\\\\(\w+)::/', str_replace('P\\Tests', 'Tests', $test), $m) === 1) {
+                    $lines[$file][$line][$m[1]] = true;
+                }
+            }
+        }
+    }
+    $seconds = [];
+    foreach ((new SimpleXMLElement((string) file_get_contents($out.'/junit.xml')))->xpath('//testsuite[@file]') ?: [] as $suite) {
+        $name = basename(explode('::', (string) $suite['file'])[0], '.php');
+        $seconds[$name] = max($seconds[$name] ?? 0.0, (float) $suite['time']);
+    }
+
+    return [array_map(fn (array $byLine) => array_map(fn (array $names) => array_keys($names), $byLine), $lines), $seconds];
+}
+
+fwrite(STDERR, "What the tests come by.\n");
+[$lines, $seconds] = covered($root, $out);
+fwrite(STDERR, "What can be broken.\n");
+$generator = new MutationGenerator;
+$all = [];
+foreach (ROOMS as $room) {
+    foreach (FileFinder::files(["{$root}/core/{$room}"], []) as $file) {
+        assert($file instanceof SplFileInfo);
+        array_push($all, ...$generator->generate($file, DefaultSet::mutators()));
+    }
+}
+usort($all, fn (Mutation $a, Mutation $b) => $a->id <=> $b->id);
+mt_srand($seed);
+$picked = [];
+foreach ((array) array_rand(array_flip(range(0, count($all) - 1)), min($many, count($all))) as $at) {
+    $picked[] = $all[$at];
+}
+fwrite(STDERR, sprintf("%d of %d.\n", count($picked), count($all)));
+
+/** @return list<string> the test files that come by a mutant, the quickest first */
+$tests = function (Mutation $mutation) use ($lines, $seconds): array {
+    $names = [];
+    for ($line = $mutation->startLine; $line <= $mutation->endLine; $line++) {
+        foreach ($lines[$mutation->file->getRealPath()][$line] ?? [] as $name) {
+            $names[$name] = $seconds[$name] ?? 0.0;
+        }
+    }
+    asort($names);
+
+    return array_map(fn (string $name) => "tests/Core/{$name}.php", array_keys($names));
+};
+$survivors = [];
+$killed = $late = 0;
+$running = [];
+$settle = function () use (&$running, &$survivors, &$killed, &$late): void {
+    foreach ($running as $i => [$mutation, $process]) {
+        try {
+            $process->checkTimeout();
+        } catch (Symfony\Component\Process\Exception\ProcessTimedOutException) {
+            // What goes round for ever is seen.
+            $late++;
+            unset($running[$i]);
+
+            continue;
+        }
+        if (! $process->isRunning()) {
+            $process->isSuccessful() ? $survivors[] = [$mutation, 'seen by none'] : $killed++;
+            unset($running[$i]);
+        }
+    }
+};
+foreach ($picked as $n => $mutation) {
+    $files = $tests($mutation);
+    if ($files === []) {
+        $survivors[] = [$mutation, 'no test comes by'];
+
+        continue;
+    }
+    while (count($running) >= $processes) {
+        $settle();
+        usleep(20_000);
+    }
+    $process = new Process([PHP_BINARY, 'vendor/bin/pest', ...$files, '--bail', '--colors=never'], $root, [Mutate::ENV_MUTATION_TESTING => $mutation->file->getRealPath(), Mutate::ENV_MUTATION_FILE => $mutation->modifiedSourcePath], timeout: 240);
+    $process->disableOutput();
+    $process->start();
+    $running[] = [$mutation, $process];
+    $n % 20 === 19 && fwrite(STDERR, sprintf("%d, %d left over\n", $n + 1, count($survivors)));
+}
+while ($running !== []) {
+    $settle();
+    usleep(20_000);
+}
+printf("%d of %d mutants killed (%d of them by going on for ever), %.1f %%. Seed %d, %d mutants in all.\n\n", $killed + $late, count($picked), $late, 100 * ($killed + $late) / max(1, count($picked)), $seed, count($all));
+foreach ($survivors as [$mutation, $why]) {
+    printf("%s:%d %s (%s)\n%s\n", str_replace($root.'/', '', (string) $mutation->file->getRealPath()), $mutation->startLine, basename(str_replace('\\', '/', $mutation->mutator)), $why, preg_replace('/<[^>]*>/', '', $mutation->diff));
+}
