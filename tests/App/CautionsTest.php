@@ -107,6 +107,20 @@ it('turns no skin oil into food unless every part was food', function () {
     $this->atHouse('POST', "{$known}/purpose", ['purpose' => 'hair'])->assertOk()->assertJsonPath('purpose', 'hair');
 });
 
+it('turns none of it into food for one lot of two that was not', function () {
+    $lot = fn (array $lot) => $this->atHouse('POST', '/lots', ['lot' => $lot])->assertOk()->json('lot.id');
+    $lot(['kind' => 'herb', 'material' => 'lemon-thyme', 'amount' => '500 g', 'food_grade' => 'yes']);
+    // The oldest is taken first and runs out: half of the oil is of either, and only the second is food; then the other way about.
+    foreach ([['no', 'yes'], ['yes', 'no']] as [$old, $young]) {
+        $lot(['kind' => 'carrier', 'material' => 'olive', 'amount' => '200 mL', 'food_grade' => $old, 'best_before' => '2027-01-01']);
+        $second = $lot(['kind' => 'carrier', 'material' => 'olive', 'amount' => '2 L', 'food_grade' => $young, 'best_before' => '2027-06-01']);
+        $path = bottledBatch(['herb' => ['id' => 'lemon-thyme'], 'oils' => ['olive']]);
+        expect(array_column($this->atHouse('GET', $path)->json('plan.stores'), 'takes')[1])->toHaveCount(2);
+        $this->atHouse('POST', "{$path}/purpose", ['purpose' => 'kitchen'])->assertStatus(422)->assertJsonPath('faults.0.reason', 'not_food_grade');
+        $this->atHouse('POST', "/lots/{$second}/count", ['amount' => '0 mL'])->assertOk();
+    }
+});
+
 it('carries the allergens of lots to the label', function () {
     $this->atHouse('POST', '/lots', ['lot' => ['kind' => 'carrier', 'material' => 'olive', 'amount' => '3 L', 'allergens' => 'packed beside sesame']])->assertOk();
     $page = $this->atHouse('GET', bottledBatch(['oils' => ['olive']]))->json();

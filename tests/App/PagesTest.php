@@ -227,6 +227,22 @@ it('keeps a refusal under its key, and no fault of its own', function () {
     $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'broken-once')->assertOk()->assertHeaderMissing('Idempotent-Replay');
 });
 
+it('says how late a jar is, by whole days of the calendar', function () {
+    // Filled on 24 November for four weeks: due on 22 December.
+    $batch = $this->batch();
+    $this->fill($batch);
+    $said = fn (string $moment) => [Carbon::setTestNow($moment), $this->atHouse('GET', "/batches/{$batch->uid}")->json('jar')][1];
+    expect($said('2026-12-21T20:00:00Z')['alert'])->toBe('')->and($said('2026-12-22T07:00:00Z')['alert'])->toBe('strain today')
+        ->and($said('2026-12-22T22:00:00Z')['alert'])->toBe('strain today')->and($said('2026-12-23T00:30:00Z')['alert'])->toBe('1 day over, strain')
+        ->and($said('2027-01-04T08:00:00Z')['alert'])->toBe('13 days over, strain')->and($said('2027-01-04T08:00:00Z')['days'])->toBe('cold, day 41 of 28');
+    Carbon::setTestNow('2026-11-24T10:00:00Z');
+    $planned = $this->batch();
+    Carbon::setTestNow('2026-11-24T23:00:00Z');
+    expect($this->atHouse('GET', "/batches/{$planned->uid}")->json('jar.alert'))->toBe('');
+    Carbon::setTestNow('2026-11-25T08:00:00Z');
+    expect($this->atHouse('GET', "/batches/{$planned->uid}")->json('jar.alert'))->toBe('should have been filled');
+});
+
 it('does not ask to strain what is still warming', function () {
     $batch = $this->batch(['method' => 'slow-cooker', 'school' => 'hot']);
     $this->fill($batch);

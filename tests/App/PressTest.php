@@ -124,6 +124,16 @@ it('learns from every batch what stays in the herb, and plans by it', function (
     $this->atHouse('GET', '/yields/one?form=nothing&way=drained')->assertOk()->assertJsonPath('line.batches', 0);
 });
 
+it('learns from wet herb by what it would weigh dry', function () {
+    // 78 % water: 100 g of it hold 22 g of dry matter, as 24.4 g of herb with 10 % water do.
+    $batch = $this->batch(['herb' => ['id' => 'self-heal', 'state' => 'fresh', 'amount' => '100 g', 'water' => '78'], 'oils' => ['olive'], 'oil_amount' => '600 mL', 'method' => 'slow-cooker']);
+    $this->fill($batch);
+    $this->atHouse('POST', "/batches/{$batch->uid}/strain", ['amount' => '540 mL', 'warmth' => 'had'])->assertOk();
+    $learned = app(CurrentHouse::class)->within($this->house, fn () => BatchYield::query()->firstOrFail());
+    $losses = (float) Kettle\Infusion\Uptake::by('drained', Kettle\Material\Tables::shipped())->lossesMl;
+    expect((float) $learned->dry_g)->toEqualWithDelta(24.44, 0.01)->and((float) $learned->uptake)->toEqualWithDelta((600 - 540 - $losses) / 24.44, 0.01);
+});
+
 it('learns nothing from a mix of unlike forms', function () {
     $batch = $this->batch(['herb' => null, 'herbs' => [['id' => 'marshmallow-root', 'amount' => '20 g'], ['id' => 'linden-blossom', 'amount' => '10 g']], 'oils' => ['sunflower']]);
     $this->fill($batch);
