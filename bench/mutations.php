@@ -9,12 +9,14 @@
  * lines, the quickest first, until one fails. Needs pcov. Not a part of the tests: it takes most of an hour.
  */
 
+use Pest\Mutate\Cache\NullStore;
 use Pest\Mutate\Mutation;
 use Pest\Mutate\Mutators\Sets\DefaultSet;
 use Pest\Mutate\Plugins\Mutate;
 use Pest\Mutate\Support\FileFinder;
 use Pest\Mutate\Support\MutationGenerator;
-use Symfony\Component\Finder\SplFileInfo;
+use Pest\Support\Container;
+use Psr\SimpleCache\CacheInterface;
 use Symfony\Component\Process\Process;
 
 require dirname(__DIR__).'/vendor/autoload.php';
@@ -27,11 +29,30 @@ $out = "{$root}/var/bench";
 is_dir($out) || mkdir($out, 0o755, true);
 @mkdir("{$root}/vendor/pestphp/pest-plugin-mutate/.temp/mutations", 0o755, true);
 
+/** Whether nothing was changed since what the tests come by was seen. */
+function fresh(string $root, string $seen): bool
+{
+    if (! is_file($seen)) {
+        return false;
+    }
+    foreach (['core', 'data', 'tests/Core', 'tests/fixtures'] as $folder) {
+        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator("{$root}/{$folder}", FilesystemIterator::SKIP_DOTS)) as $file) {
+            if ($file instanceof SplFileInfo && $file->getMTime() > filemtime($seen)) {
+                return false;
+            }
+        }
+    }
+
+    return true;
+}
+
 /** @return array{array<string, array<int, list<string>>>, array<string, float>} test files by file and line, and how long each takes, s */
 function covered(string $root, string $out): array
 {
     $process = new Process([PHP_BINARY, '-d', 'pcov.enabled=1', '-d', 'pcov.directory='.$root.'/core', '-d', 'memory_limit=3G', 'vendor/bin/pest', '--testsuite=Core', '--coverage-php='.$out.'/coverage.php', '--log-junit='.$out.'/junit.xml', '--colors=never'], $root, timeout: 3600);
-    $process->mustRun();
+    if (! fresh($root, $out.'/coverage.php')) {
+        $process->mustRun();
+    }
     /** @var SebastianBergmann\CodeCoverage\CodeCoverage $coverage */
     $coverage = require $out.'/coverage.php';
     $lines = [];
@@ -56,11 +77,11 @@ function covered(string $root, string $out): array
 fwrite(STDERR, "What the tests come by.\n");
 [$lines, $seconds] = covered($root, $out);
 fwrite(STDERR, "What can be broken.\n");
+Container::getInstance()->add(CacheInterface::class, new NullStore);
 $generator = new MutationGenerator;
 $all = [];
 foreach (ROOMS as $room) {
     foreach (FileFinder::files(["{$root}/core/{$room}"], []) as $file) {
-        assert($file instanceof SplFileInfo);
         array_push($all, ...$generator->generate($file, DefaultSet::mutators()));
     }
 }

@@ -167,7 +167,7 @@ final readonly class StovePageWords
             'about '.$this->words->warmth((float) ($method['target_c'] ?? 95)).', never over '.$this->words->warmth($ceiling),
             $off === null ? '' : ($since === null ? 'by its signs, about '.AmountWriter::span($routine->minutesFor($routine->hours) / 60).' on the flame' : 'by its signs, about '.$this->times->clock($off->dueAt)),
             $routine->coldWithinH !== null ? 'Cool it fast, the pan in cold water, and strain it at once.' : ($routine->standsH > 0 ? 'Then it stands '.AmountWriter::span($routine->standsH).' before it is strained.' : 'Then it is strained.'),
-            [new Ref('bubbles_calmed', 'the bubbling has calmed: its water is out'), new Ref('colour_turned', 'the colour of herb and oil has turned')],
+            array_map(fn (string $id, string $says) => new Ref($id, $says), array_keys(Method::SIGNS), Method::SIGNS),
         );
     }
 

@@ -13,6 +13,7 @@ final readonly class Event
         public string $task,
         public ?\DateTimeImmutable $until,
         public ?float $warmH = null,
+        public bool $bySigns = false,
     ) {
     }
 
@@ -26,6 +27,12 @@ final readonly class Event
     public static function warmed(string $task, \DateTimeImmutable $at, float $hours): self
     {
         return new self('done', $at, $task, null, $hours);
+    }
+
+    /** Off the flame because its signs said that it is done, whatever the clock says. */
+    public static function doneBySigns(string $task, \DateTimeImmutable $at): self
+    {
+        return new self('done', $at, $task, null, null, true);
     }
 
     public static function skipped(string $task, \DateTimeImmutable $at): self

@@ -35,7 +35,11 @@ final readonly class Warmed
                 $enough = false;
             } elseif ($step === Step::WarmOff->value && $event->what === 'done' && $onSince !== null) {
                 // By the clock alone, the while until it was warm is not taken for warmth.
-                $sessions[] = ['from' => $onSince, 'to' => max($event->at, $onSince), 'hours' => $event->warmH ?? $routine->worthH($onSince, $event->at)];
+                $sessions[] = ['from' => $onSince, 'to' => max($event->at, $onSince), 'hours' => match (true) {
+                    // What was done by its signs has had all it wants.
+                    $event->bySigns => max($routine->hours, $routine->worthH($onSince, $event->at)),
+                    default => $event->warmH ?? $routine->worthH($onSince, $event->at),
+                }];
                 $onSince = null;
             }
         }

@@ -24,6 +24,9 @@ final readonly class Method
     /** In the pan itself, with no jar. */
     public const IN_PAN = 'in-pan';
 
+    /** By which a pan is done, each to be seen: its water is out, and the colour has turned. Common practice, no source. */
+    public const SIGNS = ['bubbles_calmed' => 'the bubbling has calmed: its water is out', 'colour_turned' => 'the colour of herb and oil has turned'];
+
     public const IN_SUN = 'in-sun';
 
     /** Shut while it is warm. */

@@ -90,6 +90,17 @@ it('begins every session with getting warm, which is no hour at warmth', functio
     expect($follow([Event::done('warm_on', $at('24T09:00')), Event::warmed('warm_off', $at('24T13:00'), 3.9)])->warmed->hours())->toEqualWithDelta(3.9, 1e-9);
 });
 
+it('takes a pan that is done by its signs for done, and one taken off before for not', function () {
+    $pan = (new Methods(Tables::shipped()))->method('gentle-pan');
+    $at = fn (string $moment) => new DateTimeImmutable("2026-11-24T{$moment}:00Z");
+    $follow = fn (Event $off) => Course::follow(new Routine($pan, 0.25, warmUpMin: 25), $at('08:00'), Presence::between('07:00', '22:30'), [Event::done('fill', $at('08:00')), Event::done('warm_on', $at('08:30')), $off]);
+    // Ten minutes on the flame, of which by the clock none was warm.
+    $signs = $follow(Event::doneBySigns('warm_off', $at('08:40')));
+    $before = $follow(Event::done('warm_off', $at('08:40')));
+    $open = fn (Course $course) => array_values(array_map(fn (Task $task) => $task->key(), array_filter($course->tasks, fn (Task $task) => $task->open)));
+    expect($signs->warmed->hours())->toBe(0.25)->and($open($signs))->toBe(['strain'])->and($open($before))->toBe(['warm_on-2']);
+});
+
 it('books each session with the time it takes to get warm, for the jars that share it', function () {
     $presence = Presence::between('07:00', '22:30');
     $now = new DateTimeImmutable('2026-11-24T08:00Z');

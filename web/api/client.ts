@@ -60,6 +60,8 @@ export async function send<T>(method: string, path: string, { body, key, signal,
       body: content,
       signal: signal ?? null,
       credentials: 'same-origin',
+      // What was pressed just before the page is left is still sent; only small bodies may be.
+      keepalive: method !== 'GET' && (content?.length ?? 0) < 30_000,
     })
   } catch (error) {
     if (error instanceof DOMException && error.name === 'AbortError') throw error

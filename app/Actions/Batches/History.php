@@ -122,7 +122,7 @@ final readonly class History
             'task' => match ($text('outcome')) {
                 'skipped' => Event::skipped($text('task'), $at),
                 'later' => Event::putOff($text('task'), $at, $this->kitchens->local(new \DateTimeImmutable($text('until')))),
-                default => is_numeric($entry->data['warm_h'] ?? null) ? Event::warmed($text('task'), $at, (float) $entry->data['warm_h']) : Event::done($text('task'), $at),
+                default => array_diff(array_keys(Method::SIGNS), is_array($entry->data['seen'] ?? null) ? $entry->data['seen'] : []) === [] ? Event::doneBySigns($text('task'), $at) : (is_numeric($entry->data['warm_h'] ?? null) ? Event::warmed($text('task'), $at, (float) $entry->data['warm_h']) : Event::done($text('task'), $at)),
             },
             default => null,
         };
