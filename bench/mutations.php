@@ -121,6 +121,7 @@ $settle = function () use (&$running, &$survivors, &$killed, &$late): void {
         }
         if (! $process->isRunning()) {
             $process->isSuccessful() ? $survivors[] = [$mutation, 'seen by none'] : $killed++;
+            $process->isSuccessful() && fwrite(STDERR, sprintf("left over: %s:%d %s\n", basename((string) $mutation->file->getRealPath()), $mutation->startLine, $mutation->id));
             unset($running[$i]);
         }
     }

@@ -59,6 +59,9 @@ final class LotReader
         if ($gotOn !== null && $openedOn !== null && $openedOn < $gotOn) {
             $faults->add(LotRefused::openedBefore());
         }
+        if ($gotOn !== null && $bestBefore !== null && $bestBefore < $gotOn) {
+            $faults->add(LotRefused::pastWhenGot());
+        }
         $food = $faults->trying('food_grade', fn () => $this->yesOrNo($text['food_grade'], 'food_grade')) ?? false;
         $own = array_values(array_filter(array_map('trim', preg_split('/[;|]/', $text['allergens']) ?: []), fn (string $each) => $each !== ''));
         foreach (['got_where' => 160, 'note' => 1000, 'allergens' => 160, 'got_how' => 20, 'part' => 40] as $field => $most) {

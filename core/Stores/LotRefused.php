@@ -59,6 +59,11 @@ final class LotRefused extends Refused
         return new self('disagree', 'It cannot have been opened before it was got. Check the two days.', 'opened_on');
     }
 
+    public static function pastWhenGot(): self
+    {
+        return new self('disagree', 'Its best before lies before the day it was got. Check the two days; what was past its day when you got it is best left out.', 'best_before');
+    }
+
     public static function yesOrNo(string $typed, string $field): self
     {
         return new self('unreadable', sprintf('“%s” is neither yes nor no.', mb_substr($typed, 0, 20)), $field);

@@ -35,6 +35,15 @@ it('keeps as long as its oil once opened, cool and dark', function () {
     expect(kept()->months)->toEqualWithDelta(6 - ON_HERB, 1e-9)->and(kept()->bestBefore->format('Y-m-d'))->toBe('2027-03-31')->and(keptRules(kept()))->toBe(['keeps-single', 'keeps-on-herb']);
 });
 
+it('says how much sooner and later it may be', function () {
+    // 5.080 months, a quarter less is 3.810: three months and 25 days (0.810 of 30.44) after 29 October, 29 January and 25 days; a quarter more is 6.350: 29 April and 11 days.
+    $figure = kept()->figure();
+    expect($figure->low)->toBe('2027-02-23')->and($figure->value)->toBe('2027-03-31')->and($figure->high)->toBe('2027-05-10');
+    // A seller's own day is the latest there is, and no range goes past it.
+    $sold = kept(['lots' => ['sunflower' => ['opened' => null, 'best_before' => new DateTimeImmutable('2027-01-15')]]])->figure();
+    expect($sold->low)->toBe('2027-01-15')->and($sold->high)->toBe('2027-01-15');
+});
+
 it('goes by the weakest oil, or adds the rates', function () {
     // Sunflower 6 months and jojoba 30, half and half, each less what went by on the herb: by rates 1/(0.5/6 + 0.5/30) = 10 months before that.
     expect(kept([], ['sunflower', 'jojoba'])->months)->toEqualWithDelta(6 - ON_HERB, 1e-9)
