@@ -25,4 +25,14 @@ it('makes no moment of its own', function () {
     }
 });
 
+it('is tested by no clock but the one it is given', function () {
+    foreach (['Core', 'App'] as $suite) {
+        foreach (glob(dirname(__DIR__)."/{$suite}/*Test.php") ?: [] as $file) {
+            $code = (string) file_get_contents($file);
+            // "-3 months", "today" and nothing at all are reckoned from the machine's own now.
+            expect($code)->not->toMatch('/new \\\\?DateTime(Immutable)?\((\)|\'(now|today|tomorrow|yesterday)|\'[+-]\d|\'[+-]\'\.)/', $file)->not->toMatch('/(?<![\w>:\'$])(time|microtime|date)\(/', $file);
+        }
+    }
+});
+
 arch('controllers leave the work to actions')->expect('App\Http\Controllers')->not->toUse(['Kettle\Recipe\Planner', 'Kettle\Diary\Course']);

@@ -1,9 +1,9 @@
 <?php
 
-use Kettle\Diary\Course;
 use Kettle\Diary\CookerDiary;
 use Kettle\Diary\CookerJob;
 use Kettle\Diary\CookerPlace;
+use Kettle\Diary\Course;
 use Kettle\Diary\Event;
 use Kettle\Diary\Presence;
 use Kettle\Diary\Routine;

@@ -132,7 +132,7 @@ it('is never over before it begins, and its range holds its middle', function ()
         $keeping = kept([
             'heat' => [['hours' => mt_rand(0, 300) * 1.0, 'celsius' => mt_rand(20, 95) * 1.0]], 'place' => ['cool-dark', 'fridge', 'room', 'warm'][mt_rand(0, 3)], 'glass' => ['dark', 'clear'][mt_rand(0, 1)],
             'antioxidant' => ['none', 'vitamin-e', 'rosemary'][mt_rand(0, 2)], 'kept' => ['shelf', 'fridge', 'soured'][mt_rand(0, 2)],
-            'lots' => [$oil = $oils[mt_rand(0, 4)] => ['opened' => new DateTimeImmutable('-'.mt_rand(0, 60).' months'), 'best_before' => mt_rand(0, 1) ? null : new DateTimeImmutable('2026-'.mt_rand(10, 12).'-15')]],
+            'lots' => [$oil = $oils[mt_rand(0, 4)] => ['opened' => (new DateTimeImmutable('2026-10-01'))->modify('-'.mt_rand(0, 60).' months'), 'best_before' => mt_rand(0, 1) ? null : new DateTimeImmutable('2026-'.mt_rand(10, 12).'-15')]],
         ], [$oil], State::cases()[mt_rand(0, 2)]);
         $figure = $keeping->figure();
         expect($figure->value)->toBeGreaterThanOrEqual('2026-10-05')->and($figure->low)->toBeLessThanOrEqual($figure->value)->and($figure->high)->toBeGreaterThanOrEqual($figure->value);

@@ -109,3 +109,33 @@ it('takes powder quicker', function () {
     expect($plan->wish->school->id)->toBe('two-weeks')
         ->and(Support::plan(['herb' => ['id' => 'ginger-root', 'form' => 'powder'], 'method' => 'double-boiler'])->figures['warm_hours']->number())->toBe(0.5);
 });
+
+it('says nothing twice, and leaves no comma, brace or plural lying about', function () {
+    // What a plan says in all its places, of wishes at random: a word doubled, a comma before a stop, "1 days", a hole not filled.
+    mt_srand(77);
+    $cupboard = Support::bench()->cupboard();
+    $of = ['herb' => array_keys($cupboard->herbs()), 'oil' => array_keys($cupboard->carriers()), 'method' => array_keys(Support::bench()->methods()->all()), 'purpose' => array_keys($cupboard->purposes())];
+    $one = fn (array $from) => $from[mt_rand(0, count($from) - 1)];
+    $slip = '/\b(\w+) \1\b|\s,|,,|\.\.|,\.|\s\.|\(\)|(?<![\d.])1 (?:days|jars|weeks|months|hours|sessions|bottles|cups|parts)\b|  |\b[Aa] [aeio]\w*|\b[Aa]n [bcdfgjklmnpqrstvwxyz]\w*|[{}]/u';
+    $slips = [];
+    for ($i = 0; $i < 500; $i++) {
+        $wish = array_filter([
+            'herbs' => array_map(fn () => ['id' => $one($of['herb']), 'state' => $one(['dried', 'dried', 'fresh', 'wilted'])], range(1, mt_rand(1, 2))),
+            'oils' => array_map(fn (string $id) => ['id' => $id, 'parts' => (string) mt_rand(1, 3)], array_values(array_unique([$one($of['oil']), $one($of['oil'])]))),
+            'method' => $one($of['method']), 'purpose' => $one($of['purpose']), 'ready_by' => $one([null, '2026-12-12', '2027-02-01']), 'kept' => $one([null, 'fridge']),
+            'ratio' => $one([null, null, '1:5', '1:30']), 'oil_amount' => $one([null, null, '5 mL', '1 cup', '2 L']),
+        ]);
+        try {
+            $kitchen = Support::kitchen(['things' => ['shelf']]);
+            $said = Support::bench()->answer(Support::bench()->plan($wish, $kitchen), $kitchen);
+        } catch (Kettle\Recipe\WishRefused $refused) {
+            $said = $refused->faults;
+        }
+        array_walk_recursive($said, function (mixed $text) use (&$slips, $slip): void {
+            if (is_string($text) && preg_match($slip, $text, $m) === 1) {
+                $slips[$m[0]] = $text;
+            }
+        });
+    }
+    expect($slips)->toBe([]);
+});
