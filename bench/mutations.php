@@ -94,60 +94,66 @@ foreach ((array) array_rand(array_flip(range(0, count($all) - 1)), min($many, co
 fwrite(STDERR, sprintf("%d of %d.\n", count($picked), count($all)));
 
 /** @return list<string> the test files that come by a mutant, the quickest first */
-$tests = function (Mutation $mutation) use ($lines, $seconds): array {
+$tests = function (Mutation $mutation, Closure $of) use ($lines, $seconds): array {
     $names = [];
     for ($line = $mutation->startLine; $line <= $mutation->endLine; $line++) {
         foreach ($lines[$mutation->file->getRealPath()][$line] ?? [] as $name) {
             $names[$name] = $seconds[$name] ?? 0.0;
         }
     }
+    $names = array_filter($names, $of);
     asort($names);
 
     return array_map(fn (string $name) => "tests/Core/{$name}.php", array_keys($names));
 };
-$survivors = [];
+$told = fn (Mutation $mutation): string => sprintf("%s:%d %s\n%s\n", str_replace($root.'/', '', (string) $mutation->file->getRealPath()), $mutation->startLine, basename(str_replace('\\', '/', $mutation->mutator)), preg_replace('/<[^>]*>/', '', $mutation->diff));
+/** What takes longer than this by itself is asked only of what the others left over, s. */
+const SLOW_S = 3.0;
+
+$left = $picked;
 $killed = $late = 0;
-$running = [];
-$settle = function () use (&$running, &$survivors, &$killed, &$late): void {
-    foreach ($running as $i => [$mutation, $process]) {
-        try {
-            $process->checkTimeout();
-        } catch (Symfony\Component\Process\Exception\ProcessTimedOutException) {
-            // What goes round for ever is seen.
-            $late++;
-            unset($running[$i]);
+foreach ([fn (float $s): bool => $s <= SLOW_S, fn (float $s): bool => $s > SLOW_S] as $round => $of) {
+    [$running, $over] = [[], []];
+    $settle = function () use (&$running, &$over, &$killed, &$late): void {
+        foreach ($running as $i => [$mutation, $process]) {
+            try {
+                $process->checkTimeout();
+            } catch (Symfony\Component\Process\Exception\ProcessTimedOutException) {
+                // What goes round for ever is seen.
+                $late++;
+                unset($running[$i]);
+
+                continue;
+            }
+            if (! $process->isRunning()) {
+                $process->isSuccessful() ? $over[] = $mutation : $killed++;
+                unset($running[$i]);
+            }
+        }
+    };
+    foreach ($left as $n => $mutation) {
+        $files = $tests($mutation, $of);
+        if ($files === []) {
+            $over[] = $mutation;
 
             continue;
         }
-        if (! $process->isRunning()) {
-            $process->isSuccessful() ? $survivors[] = [$mutation, 'seen by none'] : $killed++;
-            $process->isSuccessful() && fwrite(STDERR, sprintf("left over: %s:%d %s\n", basename((string) $mutation->file->getRealPath()), $mutation->startLine, $mutation->id));
-            unset($running[$i]);
+        while (count($running) >= $processes) {
+            $settle();
+            usleep(20_000);
         }
+        $process = new Process([PHP_BINARY, 'vendor/bin/pest', ...$files, '--bail', '--colors=never'], $root, [Mutate::ENV_MUTATION_TESTING => $mutation->file->getRealPath(), Mutate::ENV_MUTATION_FILE => $mutation->modifiedSourcePath], timeout: 240);
+        $process->disableOutput();
+        $process->start();
+        $running[] = [$mutation, $process];
+        $n % 20 === 19 && fwrite(STDERR, sprintf("%s: %d, %d left over\n", $round === 0 ? 'quick tests' : 'slow tests', $n + 1, count($over)));
     }
-};
-foreach ($picked as $n => $mutation) {
-    $files = $tests($mutation);
-    if ($files === []) {
-        $survivors[] = [$mutation, 'no test comes by'];
-
-        continue;
-    }
-    while (count($running) >= $processes) {
+    while ($running !== []) {
         $settle();
         usleep(20_000);
     }
-    $process = new Process([PHP_BINARY, 'vendor/bin/pest', ...$files, '--bail', '--colors=never'], $root, [Mutate::ENV_MUTATION_TESTING => $mutation->file->getRealPath(), Mutate::ENV_MUTATION_FILE => $mutation->modifiedSourcePath], timeout: 240);
-    $process->disableOutput();
-    $process->start();
-    $running[] = [$mutation, $process];
-    $n % 20 === 19 && fwrite(STDERR, sprintf("%d, %d left over\n", $n + 1, count($survivors)));
-}
-while ($running !== []) {
-    $settle();
-    usleep(20_000);
+    $left = $over;
+    file_put_contents("{$out}/left-{$round}.txt", implode('', array_map($told, $left)));
 }
 printf("%d of %d mutants killed (%d of them by going on for ever), %.1f %%. Seed %d, %d mutants in all.\n\n", $killed + $late, count($picked), $late, 100 * ($killed + $late) / max(1, count($picked)), $seed, count($all));
-foreach ($survivors as [$mutation, $why]) {
-    printf("%s:%d %s (%s)\n%s\n", str_replace($root.'/', '', (string) $mutation->file->getRealPath()), $mutation->startLine, basename(str_replace('\\', '/', $mutation->mutator)), $why, preg_replace('/<[^>]*>/', '', $mutation->diff));
-}
+echo implode('', array_map($told, $left));
