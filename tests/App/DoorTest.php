@@ -132,3 +132,24 @@ it('opens the demo only where there is one', function () {
     config(['kettle.demo' => false]);
     $this->postJson('/api/demo')->assertNotFound();
 });
+
+it('says at the door in one making what this is, to anybody', function () {
+    auth()->logout();
+    $said = $this->getJson('/api/example')->assertOk()->json();
+    // A pint of marshmallow root at one to five, by hand: 505 mL to the brim of 118 mm, 10 mm of headspace, each gram with 5 mL of oil and its own 0.7: about 80 g and 400 mL, of which the root keeps a quarter.
+    expect($said['jar_called'])->toBe('pint jar')->and($said['herb_text'])->toMatch('/^8\d g of marshmallow root$/')->and($said['oil_text'])->toMatch('/^4\d\d mL of sunflower oil$/')
+        ->and($said['level_mm'])->toBeGreaterThan($said['out_mm'])->and($said['out_mm'])->toBeGreaterThan($said['bed_mm'])
+        ->and($said['bottles'])->toBe((int) floor((float) $said['out_text'] / 50));
+});
+
+it('reads the room in the cook’s own degrees', function () {
+    $edit = fn (string $room) => $this->atHouse('PATCH', '', ['version' => $this->house->refresh()->version, 'name' => 'North End', 'time_zone' => 'Europe/London', 'measures' => 'metric', 'wake' => '07:00', 'bed' => '22:30', 'drops_per_ml' => 20, 'room' => $room]);
+    $edit('21')->assertOk()->assertJsonPath('room_c', 21)->assertJsonPath('room_text', '21 °C');
+    $this->keeper->update(['prefs' => [...$this->keeper->prefs, 'temperature' => 'f']]);
+    // 68 F is 20 C: (68 - 32) / 1.8.
+    $edit('68')->assertOk()->assertJsonPath('room_c', 20)->assertJsonPath('room_text', '68 °F');
+    $edit('20 C')->assertOk()->assertJsonPath('room_c', 20);
+    foreach (['110', '-4', 'warm', '45 C'] as $bad) {
+        $edit($bad)->assertStatus(422)->assertJsonPath('faults.0.field', 'room');
+    }
+});
