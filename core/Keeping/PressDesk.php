@@ -164,7 +164,7 @@ final readonly class PressDesk
             $filled, $strained, $kept, $heat, $lots,
             Fields::text($document, 'place') ?? 'cool-dark', Fields::text($document, 'glass') ?? 'dark', Fields::text($document, 'antioxidant') ?? 'none',
             ($document['by_rates'] ?? false) === true,
-            isset($document['water']) ? self::bounded($document, 'water', '', 1, 97) / 100 : ($state === State::Wilted ? 0.65 : 0.85),
+            isset($document['water']) ? self::bounded($document, 'water', '', 1, 97) / 100 : $state->usualWater(),
             $state->isWet() && ($plant === null || $plant->isWatery()),
             (Fields::text($document, 'purpose') ?? 'skin') === 'kitchen',
         );

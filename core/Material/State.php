@@ -17,6 +17,16 @@ enum State: string
         return $this !== self::Dried;
     }
 
+    /** Share of water it holds where nobody weighed it: common practice, no source. Fresh herb is mostly water, wilted has given up some. */
+    public function usualWater(): float
+    {
+        return match ($this) {
+            self::Dried => 0.0,
+            self::Wilted => 0.65,
+            self::Fresh => 0.85,
+        };
+    }
+
     /** The wetter of two: one wet herb makes a wet jar. */
     public function orWetter(self $other): self
     {

@@ -4,6 +4,7 @@ namespace App\Actions\Batches;
 
 use App\Models\Batch;
 use Kettle\Material\Blend;
+use Kettle\Material\State;
 use Kettle\Measure\Density;
 use Kettle\Recipe\Bench;
 use Kettle\Recipe\Planner;
@@ -74,7 +75,7 @@ final readonly class PlanFacts
         /** @var list<array{id?: string, state?: string, water?: float|int}> $herbs */
         $herbs = $batch->plan['herbs'] ?? [$batch->plan['herb']];
         $wet = array_filter($herbs, fn (array $herb) => ($herb['state'] ?? 'dried') !== 'dried');
-        $water = array_map(fn (array $herb) => (float) ($herb['water'] ?? 0.85), $wet);
+        $water = array_map(fn (array $herb) => (float) ($herb['water'] ?? State::tryFrom($herb['state'] ?? '')?->usualWater() ?? State::Fresh->usualWater()), $wet);
 
         return [
             'water' => $water === [] ? 0.0 : max($water),
