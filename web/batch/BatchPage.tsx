@@ -57,7 +57,18 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
   const repeat = () => again(1)
   useKey('R', 'Repeat this batch', repeat, works)
   useKey('f', 'Find what is wrong with this batch', () => setWrong(true))
-  const levels = strained ? { ...plan.jar, bed_mm: 0, level_mm: batch.jar.level_mm, dry_fill_mm: 0 } : plan.jar
+  // Out of a bowl or a pan it stands in a jar, which has none of the marks that were planned.
+  const levels = strained
+    ? {
+        ...plan.jar,
+        ...((plan.jar.kind ?? 'jar') === 'jar'
+          ? {}
+          : { kind: batch.jar.kind, height_mm: batch.jar.height_mm, diameter_mm: batch.jar.diameter_mm, marks: [] }),
+        bed_mm: 0,
+        level_mm: batch.jar.level_mm,
+        dry_fill_mm: 0,
+      }
+    : plan.jar
   const text = (figure: string) => plan.figures[figure]?.text ?? ''
   return (
     <div className="flex flex-col gap-6">
@@ -97,7 +108,7 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
             </>
           ) : (
             <>
-              <h2 className="column-head font-text text-base">{plan.jar.called}</h2>
+              <h2 className="column-head font-text text-base">{strained ? batch.jar.jar : plan.jar.called}</h2>
               <JarWithLevels
                 jar={levels}
                 words={
@@ -107,7 +118,7 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
                         headspace: text('headspace') && `${text('headspace')} headspace`,
                         level: `${text('level_height')} oil`,
                         cover: text('cover') && `${text('cover')} cover`,
-                        bed: `${text('bed_height')} herb`,
+                        bed: text('bed_height') && `${text('bed_height')} herb`,
                       }
                 }
               />

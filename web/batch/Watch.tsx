@@ -13,7 +13,7 @@ export function Watch({ batch }: { batch: Shape<'BatchView'> }) {
     <div className="border-line mt-6 flex flex-col gap-8 border-t pt-5">
       {batch.plan.method.heated && !has('in-pan') ? <Warmth batch={batch} /> : null}
       {has('in-sun') ? <InTheSun batch={batch.id} /> : null}
-      <Looks batch={batch} />
+      {has('in-pan') && batch.stage === 'steeping' ? null : <Looks batch={batch} />}
     </div>
   )
 }

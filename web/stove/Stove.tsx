@@ -106,7 +106,7 @@ function PotLine({ pot }: { pot: Page['sessions'][number] }) {
             {pot.cooker}
             {pot.trial ? <span className="text-soft font-normal"> · a trial</span> : null}
           </span>
-          <span className="figures text-4xl font-bold">{pot.warmth_text ?? '–'}</span>
+          <span className="figures text-4xl font-bold whitespace-nowrap">{pot.warmth_text ?? '–'}</span>
         </span>
         <span>
           {pot.jars}; <span className="text-soft">{pot.state_text}</span>
