@@ -16,7 +16,7 @@ final class CookerRefused extends Refused
 
     public static function measure(string $field, float $mm): self
     {
-        return new self('out_of_range', sprintf('%s mm is no inner %s for a cooker. Give between 60 and 600 mm.', is_finite($mm) ? (string) round($mm) : 'That', $field), $field);
+        return new self('out_of_range', sprintf('%s mm is no inner %s for a cooker. Give between 60 and 600 mm.', is_finite($mm) ? rtrim(rtrim(number_format($mm, 1, '.', ''), '0'), '.') : 'That', $field), $field);
     }
 
     public static function round(): self

@@ -13,12 +13,12 @@ final class JarRefused extends Refused
 {
     public static function brim(float $ml): self
     {
-        return new self('out_of_range', sprintf('A jar of %s to the brim is not a kitchen jar. Give between 20 mL and 20 L.', AmountWriter::plain($ml, Kind::Volume)));
+        return new self('out_of_range', sprintf('A jar of %s mL to the brim is not a kitchen jar. Give between 20 mL and 20 L.', rtrim(rtrim(number_format($ml, 1, '.', ''), '0'), '.')));
     }
 
     public static function height(float $mm): self
     {
-        return new self('out_of_range', sprintf('A jar %s high inside is not a kitchen jar. Give between 20 and 600 mm.', AmountWriter::plain($mm, Kind::Length)));
+        return new self('out_of_range', sprintf('A jar %s mm high inside is not a kitchen jar. Give between 20 and 600 mm.', rtrim(rtrim(number_format($mm, 1, '.', ''), '0'), '.')));
     }
 
     public static function unknown(): self
