@@ -44,7 +44,7 @@ final readonly class AmountWriter
         return match (true) {
             $hours < 1 => (int) round($hours * 60).' min',
             $hours < 96 => self::trim($hours, 1).' h',
-            fmod($hours, 168.0) < 1e-9 => self::trim($hours / 168, 0).' weeks',
+            fmod($hours, 168.0) < 1e-9 => self::trim($hours / 168, 0).($hours < 200 ? ' week' : ' weeks'),
             default => self::trim($hours / 24, 0).' days',
         };
     }
