@@ -22,7 +22,6 @@ use Illuminate\Support\Facades\Route;
 Route::prefix('api')->group(function (): void {
     Route::middleware('small')->group(function (): void {
         Route::get('me', [DoorController::class, 'me']);
-        Route::get('example', [DoorController::class, 'example']);
         Route::post('demo', [DoorController::class, 'enterDemo'])->middleware('throttle:60,1');
         Route::middleware('throttle:door')->group(function (): void {
             Route::post('accounts', [DoorController::class, 'makeAccount']);

@@ -142,6 +142,12 @@ it('says at the door in one making what this is, to anybody', function () {
         ->and($said['bottles'])->toBe((int) floor((float) $said['out_text'] / 50));
 });
 
+it('hands out no cookie with the picture at the door, which may come after that of somebody who signed in', function () {
+    auth()->logout();
+    expect($this->getJson('/api/example')->assertOk()->headers->getCookies())->toBe([])
+        ->and($this->getJson('/api/me')->headers->getCookies())->not->toBe([]);
+});
+
 it('reads the room in the cook’s own degrees', function () {
     $edit = fn (string $room) => $this->atHouse('PATCH', '', ['version' => $this->house->refresh()->version, 'name' => 'North End', 'time_zone' => 'Europe/London', 'measures' => 'metric', 'wake' => '07:00', 'bed' => '22:30', 'drops_per_ml' => 20, 'room' => $room]);
     $edit('21')->assertOk()->assertJsonPath('room_c', 21)->assertJsonPath('room_text', '21 °C');
