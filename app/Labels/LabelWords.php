@@ -10,6 +10,9 @@ use App\Models\Batch;
 use App\Models\Bottle;
 use App\Words\CautionWords;
 use App\Words\Times;
+use Kettle\Batch\FrozenPlan;
+use Kettle\Batch\PlannedHerb;
+use Kettle\Batch\PlannedOil;
 use Kettle\Material\Tables;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
@@ -136,84 +139,51 @@ final readonly class LabelWords
     private function texts(Batch $batch): array
     {
         $plan = $batch->plan;
-        /** @var array{name: string, part: string, state: string, latin: string, mix?: string} $herb */
-        $herb = $plan['herb'];
-        /** @var list<array{name: string, part: string, state: string, latin: string, form_name?: string}> $herbs */
-        $herbs = $plan['herbs'] ?? [$herb];
-        /** @var list<array{id: string, name: string, inci?: string, share: float}> $oils */
-        $oils = $plan['oils'];
-        /** @var array{name: string} $method */
-        $method = $plan['method'];
+        $oils = $plan->oils;
         $inci = self::set($batch, 'names', 'cook') === 'inci';
-        $grams = self::grams($plan, $oils, count($herbs));
-        usort($oils, fn (array $a, array $b) => $grams[$b['id']] <=> $grams[$a['id']]);
+        $grams = $plan->grams();
+        usort($oils, fn (PlannedOil $a, PlannedOil $b) => $grams[$b->id] <=> $grams[$a->id]);
         $kitchen = $batch->purpose === 'kitchen';
 
         return [
-            'title' => ucfirst($herb['mix'] ?? $herb['name']).' oil',
+            'title' => ucfirst($plan->title).' oil',
             'net' => '',
             LabelLayout::MUST => implode(' ', $this->cautions->short($batch, true)),
             'best_before' => $batch->use_by === null ? 'Best before '.$this->times->date($batch->best_before) : 'Use by '.$this->times->logged($batch->use_by),
             'cautions' => implode(' ', $this->cautions->short($batch, false)),
-            'herb' => $inci ? 'Ingredients: '.implode(', ', [...self::byWeight($oils, $herbs, $grams), ...self::antioxidant($batch, true)])
-                : implode('; ', array_map($this->herb(...), $herbs)),
-            'oil' => $inci ? '' : 'in '.implode(', ', [...array_map(fn (array $oil) => $oil['name'].(count($oils) > 1 ? ' '.round($grams[$oil['id']] / array_sum(array_intersect_key($grams, array_flip(array_column($oils, 'id')))) * 100).' %' : ''), $oils), ...self::antioxidant($batch, false)]),
+            'herb' => $inci ? 'Ingredients: '.implode(', ', [...self::byWeight($plan), ...self::antioxidant($batch, true)])
+                : implode('; ', array_map($this->herb(...), $plan->herbs)),
+            'oil' => $inci ? '' : 'in '.implode(', ', [...array_map(fn (PlannedOil $oil) => $oil->name.(count($oils) > 1 ? ' '.round($grams[$oil->id] / array_sum(array_intersect_key($grams, array_flip(array_column($oils, 'id')))) * 100).' %' : ''), $oils), ...self::antioxidant($batch, false)]),
             'days' => $this->days($batch),
             'for' => 'For '.$this->bench->cupboard()->purpose($batch->purpose)->name,
             'keep' => $batch->use_by === null ? ($batch->keptAs()['place'] === 'fridge' ? 'Keep in the refrigerator. Smell it' : 'Keep cool and dark. Smell it').($kitchen ? '' : ', and try a little,').' before use.' : '',
-            'ratio' => self::ratio($plan).', '.$method['name'],
+            'ratio' => self::ratio($plan).', '.$plan->method->name,
             'origin' => $batch->origin === '' ? '' : 'From '.$batch->origin,
             'words' => self::set($batch, 'words', ''),
             'code' => $batch->code,
         ];
     }
 
-    /** @param  array{name: string, part: string, state: string, latin: string, form_name?: string}  $herb "Lemon thyme, leaf, dried and cut (Thymus citriodorus)" */
-    private function herb(array $herb): string
+    /** "Lemon thyme, leaf, dried and cut (Thymus citriodorus)" */
+    private function herb(PlannedHerb $herb): string
     {
-        $part = $herb['part'] === '' || str_contains($herb['name'], $herb['part']) ? '' : ', '.$herb['part'];
+        $part = $herb->part === '' || str_contains($herb->name, $herb->part) ? '' : ', '.$herb->part;
         // The form begins with what it is of, which the part has said: "thin leaf, dried and cut"; powder stands alone.
-        $form = explode(', ', $herb['form_name'] ?? '', 2);
-        $treated = $form[1] ?? ($form[0] !== '' && $herb['state'] === 'dried' ? $form[0] : $herb['state']);
+        $form = explode(', ', $herb->formName, 2);
+        $treated = $form[1] ?? ($form[0] !== '' && ! $herb->state->isWet() ? $form[0] : $herb->state->value);
 
-        return ucfirst($herb['name']).$part.', '.$treated.($herb['latin'] === '' ? '' : ' ('.$herb['latin'].')');
+        return ucfirst($herb->name).$part.', '.$treated.($herb->latin === '' ? '' : ' ('.$herb->latin.')');
     }
 
-    /**
-     * @param  array<string, mixed>  $plan
-     * @param  list<array{id: string, share: float}>  $oils
-     * @return array<int|string, float> g that went in: of oils by their id, of herbs by their place
-     */
-    private static function grams(array $plan, array $oils, int $herbs): array
+    /** @return list<string> what is in it, the most first: by the weight that went in, as food and cosmetic labels have it */
+    private static function byWeight(FrozenPlan $plan): array
     {
-        $figures = is_array($plan['figures'] ?? null) ? $plan['figures'] : [];
-        $value = fn (string $id): ?float => is_array($figures[$id] ?? null) && is_numeric($figures[$id]['value'] ?? null) ? (float) $figures[$id]['value'] : null;
-        $grams = [];
-        foreach ($oils as $oil) {
-            $grams[$oil['id']] = $value("oil_mass.{$oil['id']}") ?? (float) $oil['share'] * ($value('oil_mass') ?? 1.0);
-        }
-        for ($i = 0; $i < $herbs; $i++) {
-            $grams[$i] = $value("herb_mass.{$i}") ?? ($value('herb_mass') ?? 0.0) / $herbs;
-        }
-
-        return $grams;
-    }
-
-    /**
-     * What is in it, the most first: by the weight that went in, as food and cosmetic labels have it.
-     *
-     * @param  list<array{id: string, name: string, inci?: string}>  $oils
-     * @param  list<array{name: string, part: string, state: string, latin: string}>  $herbs
-     * @param  array<int|string, float>  $grams
-     * @return list<string>
-     */
-    private static function byWeight(array $oils, array $herbs, array $grams): array
-    {
+        $grams = $plan->grams();
         $parts = [];
-        foreach ($oils as $oil) {
-            $parts[] = [$grams[$oil['id']], $oil['inci'] ?? ucfirst($oil['name'])];
+        foreach ($plan->oils as $oil) {
+            $parts[] = [$grams[$oil->id], $oil->inci ?? ucfirst($oil->name)];
         }
-        foreach ($herbs as $i => $herb) {
+        foreach ($plan->herbs as $i => $herb) {
             $parts[] = [$grams[$i], self::inci($herb)];
         }
         usort($parts, fn (array $a, array $b) => $b[0] <=> $a[0]);
@@ -221,31 +191,25 @@ final readonly class LabelWords
         return array_column($parts, 1);
     }
 
-    /**
-     * The ratio, so that it can be made again: of wet herb, whether its grams are as it lay or as if dry, and both.
-     *
-     * @param  array<string, mixed>  $plan
-     */
-    private static function ratio(array $plan): string
+    /** The ratio, so that it can be made again: of wet herb, whether its grams are as it lay or as if dry, and both. */
+    private static function ratio(FrozenPlan $plan): string
     {
-        $ratio = is_string($plan['ratio'] ?? null) ? $plan['ratio'] : '';
-        $state = is_string($plan['state'] ?? null) ? $plan['state'] : 'dried';
-        if ($state === 'dried' || ! is_array($plan['figures'] ?? null)) {
-            return $ratio;
+        if (! $plan->state->isWet()) {
+            return $plan->ratio;
         }
-        $value = fn (string $id): float => is_numeric($plan['figures'][$id]['value'] ?? null) ? (float) $plan['figures'][$id]['value'] : 0.0;
-        [$herb, $oil] = [$value('herb_mass'), $value('oil_volume')];
-        if (($plan['basis'] ?? Wish::DRY) === Wish::AS_IT_LIES || $herb <= 0) {
-            return "{$ratio}, {$state} as it lay";
+        $state = $plan->state->value;
+        $herb = $plan->figureOrNull('herb_mass') ?? 0.0;
+        if ($plan->basis === Wish::AS_IT_LIES || $herb <= 0) {
+            return "{$plan->ratio}, {$state} as it lay";
         }
 
-        return sprintf('%s as if dry (1:%s %s, as it lay)', $ratio, round($oil / $herb, 1), $state);
+        return sprintf('%s as if dry (1:%s %s, as it lay)', $plan->ratio, round(($plan->figureOrNull('oil_volume') ?? 0.0) / $herb, 1), $state);
     }
 
-    /** @param  array{name: string, part: string, state: string, latin: string}  $herb "Calendula Officinalis Flower Extract" */
-    private static function inci(array $herb): string
+    /** "Calendula Officinalis Flower Extract" */
+    private static function inci(PlannedHerb $herb): string
     {
-        return $herb['latin'] === '' ? ucfirst($herb['name']) : mb_convert_case($herb['latin'], MB_CASE_TITLE).' '.(self::INCI_PARTS[$herb['part']] ?? ucfirst($herb['part'])).' Extract';
+        return $herb->latin === '' ? ucfirst($herb->name) : mb_convert_case($herb->latin, MB_CASE_TITLE).' '.(self::INCI_PARTS[$herb->part] ?? ucfirst($herb->part)).' Extract';
     }
 
     /** @return list<string> */

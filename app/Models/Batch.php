@@ -3,11 +3,13 @@
 namespace App\Models;
 
 use App\House\BelongsToHouse;
+use App\Models\Casts\AsFrozenPlan;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
+use Kettle\Batch\FrozenPlan;
 use Kettle\Caution\ColdKept;
 use Kettle\Diary\Stage;
 
@@ -22,7 +24,7 @@ use Kettle\Diary\Stage;
  * @property string $oils_name
  * @property string $origin
  * @property array<string, mixed> $wish
- * @property array<string, mixed> $plan
+ * @property FrozenPlan $plan
  * @property Stage $stage
  * @property array<string, mixed> $shelf
  * @property Carbon $start_at
@@ -48,7 +50,7 @@ class Batch extends Model
     protected $guarded = [];
 
     protected $casts = [
-        'wish' => 'array', 'plan' => 'array', 'shelf' => 'array', 'diary' => 'array', 'label' => 'array', 'use_by' => 'datetime', 'stage' => Stage::class,
+        'wish' => 'array', 'plan' => AsFrozenPlan::class, 'shelf' => 'array', 'diary' => 'array', 'label' => 'array', 'use_by' => 'datetime', 'stage' => Stage::class,
         'start_at' => 'datetime', 'filled_at' => 'datetime', 'strain_at' => 'datetime',
         'strained_at' => 'datetime', 'bottled_at' => 'datetime', 'best_before' => 'date', 'version' => 'integer',
     ];

@@ -14,6 +14,8 @@ use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 use Kettle\Asked;
 use Kettle\Desk;
+use Kettle\Infusion\Methods;
+use Kettle\Material\Cupboard;
 use Kettle\Material\Tables;
 use Kettle\Recipe\Bench;
 
@@ -25,6 +27,8 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(Kitchens::class);
         $this->app->singleton(Tables::class, fn () => Tables::shipped());
         $this->app->singleton(Bench::class);
+        $this->app->singleton(Cupboard::class, fn (Application $app) => $app->make(Bench::class)->cupboard());
+        $this->app->singleton(Methods::class);
         $this->app->singleton(Asked::class, fn () => Asked::shipped());
         $this->app->singleton(Desk::class, fn (Application $app) => new Desk($app->make(Tables::class), $app->make(Bench::class)));
     }

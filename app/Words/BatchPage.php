@@ -56,7 +56,7 @@ final readonly class BatchPage
             best_before: $this->times->date($batch->best_before),
             repeats: $batch->repeats,
             jar: $this->words->jar($batch),
-            plan: $batch->plan,
+            plan: $batch->plan->document,
             wish: $batch->wish,
             tasks: array_values($tasks->map(fn (Task $task) => $this->taskWords->view($task, $batch))->all()),
             entries: array_values($entries->map(fn (LogEntry $entry) => $this->entryWords->view($entry, $corrected))->all()),

@@ -4,7 +4,6 @@ namespace App\Words;
 
 use App\Actions\Batches\History;
 use App\Actions\Batches\LotsUsed;
-use App\Actions\Batches\PlanFacts;
 use App\House\Kitchens;
 use App\Http\Shapes\CautionView;
 use App\Models\Batch;
@@ -18,7 +17,7 @@ use Kettle\Recipe\Bench;
 /** The cautions of a batch, from its plan, its lots and what it is for now; and who has read them. */
 final readonly class CautionWords
 {
-    public function __construct(private Bench $bench, private History $history, private Kitchens $kitchens, private PlanFacts $plan, private Times $times)
+    public function __construct(private Bench $bench, private History $history, private Kitchens $kitchens, private Times $times)
     {
     }
 
@@ -53,13 +52,13 @@ final readonly class CautionWords
     public function facts(Batch $batch): Facts
     {
         $kitchen = $this->kitchens->plain();
-        $ceiling = is_array($batch->plan['method'] ?? null) ? $batch->plan['method']['ceiling_c'] ?? null : null;
+        $ceiling = $batch->plan->method->ceilingC;
         $lots = array_map(fn (Lot $lot) => ['called' => $lot->called, 'food' => $lot->food_grade, 'how' => $lot->got_how, 'allergens' => $lot->allergens], LotsUsed::of($batch));
 
-        return Facts::ofPlan(
-            $batch->plan, $this->bench->cupboard(), $this->history->method($batch), $batch->purpose ?: PlanFacts::purpose($batch), $this->plan->way($batch), $lots,
+        return $batch->plan->facts(
+            $this->bench->cupboard(), $this->history->method($batch), $batch->purpose ?: $batch->plan->purpose, $lots,
             [
-                'ceiling' => is_numeric($ceiling) ? $kitchen->warmth((float) $ceiling) : '',
+                'ceiling' => $ceiling === null ? '' : $kitchen->warmth($ceiling),
                 'cold' => $kitchen->warmth(ColdKept::CELSIUS),
                 'use_by' => $batch->use_by === null ? 'four days from filling' : $this->kitchens->local($batch->use_by)->format('j M Y, H:i'),
                 'best_before' => $this->times->date($batch->best_before),

@@ -3,7 +3,6 @@
 namespace App\Words;
 
 use App\Actions\Batches\History;
-use App\Actions\Batches\PlanFacts;
 use App\House\Kitchens;
 use App\Http\Shapes\FaultCause;
 use App\Http\Shapes\FaultsFound;
@@ -14,6 +13,7 @@ use App\Models\LogEntry;
 use App\Models\LotMove;
 use App\Models\StoveJar;
 use Illuminate\Support\Carbon;
+use Kettle\Batch\PlannedHerb;
 use Kettle\Fault\FaultFinder;
 use Kettle\Infusion\Method;
 use Kettle\Material\Carrier;
@@ -43,7 +43,6 @@ final readonly class FaultWords
         private Bench $bench,
         private History $history,
         private Kitchens $kitchens,
-        private PlanFacts $plan,
         private Times $times,
         private StoveWords $stove,
         private FaultFinder $finder,
@@ -86,16 +85,14 @@ final readonly class FaultWords
     private function ofTheHerb(Batch $batch, array $standing): array
     {
         $plan = $batch->plan;
-        $state = is_string($plan['state'] ?? null) ? $plan['state'] : 'dried';
-        $wet = $state !== 'dried';
-        /** @var list<array{id?: string, form: string}> $herbs */
-        $herbs = $plan['herbs'] ?? [$plan['herb']];
-        $forms = array_values(array_filter(array_map(fn (array $herb): ?HerbForm => $this->bench->cupboard()->forms()[$herb['form']] ?? null, $herbs)));
-        $plants = array_values(array_filter(array_map(fn (array $herb): ?Herb => $this->bench->cupboard()->herbs()[$herb['id'] ?? ''] ?? null, $herbs)));
+        $state = $plan->state->value;
+        $wet = $plan->state->isWet();
+        $forms = array_values(array_filter(array_map(fn (PlannedHerb $herb): ?HerbForm => $this->bench->cupboard()->forms()[$herb->form] ?? null, $plan->herbs)));
+        $plants = $plan->plants($this->bench->cupboard());
         $form = fn (string ...$ids): ?array => ($found = array_values(array_filter($forms, fn (HerbForm $form) => in_array($form->id, $ids, true)))) === [] ? null : ['form' => $found[0]->name];
         $mucilage = array_values(array_filter($plants, fn (Herb $herb) => str_contains(mb_strtolower($herb->note), 'mucilage')));
         $seen = [];
-        $way = $this->plan->way($batch);
+        $way = $plan->way;
         $weighed = true;
         foreach ($standing as $entry) {
             $seen = [...$seen, ...(is_array($entry->data['seen'] ?? null) ? $entry->data['seen'] : [])];
@@ -104,7 +101,7 @@ final readonly class FaultWords
                 $weighed = ($entry->data['weighed'] ?? false) === true;
             }
         }
-        $cover = $plan['figures']['cover']['value'] ?? null;
+        $cover = $plan->figureOrNull('cover');
 
         return [
             'wet-herb' => $wet ? ['state' => $state] : null,
@@ -116,8 +113,8 @@ final readonly class FaultWords
             'woody' => $form('twig', 'root', 'seed-berry'),
             'fluffy' => $form('fluffy-flower'),
             'mucilage' => $mucilage === [] ? null : ['mucilage' => $mucilage[0]->note],
-            'lean' => preg_match('/1:(\d+(?:\.\d+)?)/', is_string($plan['ratio'] ?? null) ? $plan['ratio'] : '', $m) === 1 && (float) $m[1] > 12 ? ['ratio' => $m[0]] : null,
-            'thin-cover' => is_numeric($cover) && (float) $cover < 15 ? ['cover' => AmountWriter::plain((float) $cover, Kind::Length)] : null,
+            'lean' => preg_match('/1:(\d+(?:\.\d+)?)/', $plan->ratio, $m) === 1 && (float) $m[1] > 12 ? ['ratio' => $m[0]] : null,
+            'thin-cover' => $cover !== null && $cover < 15 ? ['cover' => AmountWriter::plain($cover, Kind::Length)] : null,
             'herb-above-seen' => in_array('herb_above', $seen, true) ? [] : null,
             'drops-seen' => in_array('drops_wiped', $seen, true) ? [] : null,
             'not-weighed' => $batch->strained_at !== null && ! $weighed ? [] : null,
@@ -128,7 +125,7 @@ final readonly class FaultWords
     private function ofTheOils(Batch $batch): array
     {
         $kitchen = $this->kitchens->plain();
-        $carriers = array_map(fn (array $oil): Carrier => $oil['carrier'], $this->plan->blend($batch)->shares());
+        $carriers = array_map(fn (array $oil): Carrier => $oil['carrier'], $batch->plan->blend($this->bench->cupboard())->shares());
         $first = fn (\Closure $is): ?Carrier => array_values(array_filter($carriers, $is))[0] ?? null;
         $hard = $first(fn (Carrier $oil) => $oil->setsBelowC > $kitchen->roomC);
         $clouds = $first(fn (Carrier $oil) => $oil->setsBelowC > 0 && $oil->setsBelowC <= $kitchen->roomC);
@@ -154,7 +151,7 @@ final readonly class FaultWords
     {
         $method = $this->history->method($batch);
         $course = $this->history->course($batch);
-        $planned = is_numeric($batch->plan['method']['hours'] ?? null) ? (float) $batch->plan['method']['hours'] : 0.0;
+        $planned = $batch->plan->method->hours;
         $had = $course->warmed->hours();
         $over = null;
         $jars = StoveJar::query()->where('batch_id', $batch->id)->whereHas('session', fn ($query) => $query->where('speed', 1))->orderByDesc('id')->limit(self::SESSIONS)

@@ -4,7 +4,6 @@ namespace App\Words;
 
 use App\Actions\Batches\History;
 use App\Actions\Batches\KeptOil;
-use App\Actions\Batches\PlanFacts;
 use App\House\Kitchens;
 use App\Http\Shapes\AnswerChoice;
 use App\Http\Shapes\AskView;
@@ -37,7 +36,6 @@ use Kettle\Vessel\BestFilling;
 final readonly class PressWords
 {
     public function __construct(
-        private PlanFacts $plan,
         private History $history,
         private Kitchens $kitchens,
         private Bench $bench,
@@ -52,12 +50,12 @@ final readonly class PressWords
     /** @param  ?LogEntry  $strained the line of the logbook that stands */
     public function of(Batch $batch, ?LogEntry $strained): PressView
     {
-        $expected = $this->plan->expected($batch);
+        $expected = $batch->plan->expected();
         $ml = $batch->strained_ml === null ? null : (float) $batch->strained_ml;
         $text = fn (string $key): ?string => is_string($strained?->data[$key] ?? null) ? $strained->data[$key] : null;
         $settledAt = $this->history->routine($batch)->settles ? $batch->strained_at?->copy()->addHours(Timetable::SETTLE_HOURS) : null;
         $straining = $this->straining($batch);
-        $planned = $this->plan->way($batch);
+        $planned = $batch->plan->way;
         $way = $text('way') ?? $straining->way($planned);
         $plain = fn (float $of): string => AmountWriter::plain($of, Kind::Volume);
         $lost = $ml === null ? 0.0 : $ml - $batch->toBottleMl();
@@ -68,7 +66,7 @@ final readonly class PressWords
             low_ml: $expected['low'],
             expected_ml: $expected['value'],
             high_ml: $expected['high'],
-            oil_in_ml: $this->plan->number($batch, 'oil_volume'),
+            oil_in_ml: $batch->plan->figure('oil_volume'),
             strained_ml: $ml,
             strained: $ml === null ? null : $plain($ml),
             typed: $text('typed'),
@@ -84,7 +82,7 @@ final readonly class PressWords
             spent_text: $this->spent($batch, $strained),
             asks_warmth: $batch->stage === Stage::Steeping && $this->history->lacksWarmth($batch) ? 'Nobody wrote down its warmth. Had it what was planned?' : null,
             odd: $ml !== null && $this->yields->isOdd($batch),
-            form: $this->plan->uptakeKey($batch),
+            form: $batch->plan->uptakeKey(),
             settled_at: $settledAt === null ? null : $this->times->due($settledAt),
             settled: $settledAt !== null && $settledAt->isPast(),
             to_bottle: $ml === null ? null : $plain($batch->toBottleMl()),
@@ -124,7 +122,7 @@ final readonly class PressWords
         $sizes = array_slice($sizes, 0, BestFilling::MOST_SIZES);
         $kitchen = $this->kitchens->plain();
         $answer = $this->desk->press($kitchen)->bottle([
-            'oil_ml' => $batch->toBottleMl(), 'g_per_ml' => $this->plan->density($batch)->gramsPerMl, 'vitamin_e' => $vitaminE,
+            'oil_ml' => $batch->toBottleMl(), 'g_per_ml' => $batch->plan->density($this->bench->cupboard())->gramsPerMl, 'vitamin_e' => $vitaminE,
             'sizes' => array_map(fn (FillSize $size) => [
                 'id' => $size->size, 'capacity_ml' => $size->capacity_ml, 'fixed' => $fixedBySize[$size->size] ?? 0,
                 'stock' => $fromStores && $size->stock !== null ? max($size->stock, $fixedBySize[$size->size] ?? 0) : null,
@@ -146,14 +144,12 @@ final readonly class PressWords
     private function straining(Batch $batch): Straining
     {
         $facts = $this->cautions->facts($batch);
-        /** @var list<array{form: string}> $herbs */
-        $herbs = $batch->plan['herbs'] ?? [$batch->plan['herb']];
         $room = $this->kitchens->plain()->roomC;
-        $hard = array_filter($this->plan->blend($batch)->shares(), fn (array $oil) => $oil['carrier']->setsBelowC > $room);
+        $hard = array_filter($batch->plan->blend($this->bench->cupboard())->shares(), fn (array $oil) => $oil['carrier']->setsBelowC > $room);
 
         return new Straining(
-            array_intersect(array_column($herbs, 'form'), ['powder', 'tea-bag']) !== [], $facts->has('state:wet'), $facts->has('heated'), $hard !== [],
-            $facts->has('trait:staining') || $facts->has('trait:burning'), KeptOil::way($batch), $batch->purpose === 'kitchen', $this->history->routine($batch)->settles,
+            $batch->plan->hasForm('powder', 'tea-bag'), $facts->has('state:wet'), $facts->has('heated'), $hard !== [],
+            $facts->has('trait:staining') || $facts->has('trait:burning'), $batch->plan->kept, $batch->purpose === 'kitchen', $this->history->routine($batch)->settles,
         );
     }
 
@@ -161,7 +157,7 @@ final readonly class PressWords
     private function signs(Batch $batch, Straining $straining): array
     {
         $course = $this->history->course($batch);
-        $hours = is_numeric($batch->plan['method']['hours'] ?? null) ? (float) $batch->plan['method']['hours'] : 0.0;
+        $hours = $batch->plan->method->hours;
         $looks = array_filter($this->history->standing($batch), fn (LogEntry $entry) => $entry->kind === 'look');
 
         return array_map(function (array $sign) use ($batch, $course, $hours, $looks): DoneSign {
@@ -193,7 +189,7 @@ final readonly class PressWords
         $words = [];
         if (is_numeric($g)) {
             // What it weighs more than the dry herb did is oil, about: some water may have gone into the oil or away.
-            $oil = max(0.0, (float) $g - $this->plan->dryG($batch)) / $this->plan->density($batch)->gramsPerMl;
+            $oil = max(0.0, (float) $g - $batch->plan->dryG()) / $batch->plan->density($this->bench->cupboard())->gramsPerMl;
             $words[] = sprintf('The spent herb weighs %s, so about %s of oil is in it.', AmountWriter::plain((float) $g, Kind::Mass), AmountWriter::plain($oil, Kind::Volume));
         }
         if (is_string($to) && isset(Straining::SPENT[$to])) {

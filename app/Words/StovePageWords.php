@@ -122,7 +122,7 @@ final readonly class StovePageWords
             }
             if ($routine->method->has(Method::IN_PAN)) {
                 $pans[] = $this->pan($batch, $course, $routine);
-            } elseif (is_numeric($batch->plan['method']['target_c'] ?? null)) {
+            } elseif ($batch->plan->method->targetC !== null) {
                 $waiting[] = $this->jars($batch, $course, $routine, array_map(fn (CookerPlace $place) => $place->cooker->id, array_values(array_filter($places, fn (CookerPlace $place) => in_array($routine->method->id, $place->kinds, true)))));
             }
         }
@@ -133,13 +133,12 @@ final readonly class StovePageWords
     /** @param  list<string>  $cookers those its method is done in */
     private function jars(Batch $batch, Course $course, Routine $routine, array $cookers): StoveWaiting
     {
-        /** @var array{name: string, target_c: float|int} $method */
-        $method = $batch->plan['method'];
+        $method = $batch->plan->method;
         $from = $batch->diary['slots'][0]['from'] ?? null;
         $warmUp = $routine->warmUpMin > 0 ? ', after about '.AmountWriter::span($routine->warmUpMin / 60).' getting warm' : '';
 
         return new StoveWaiting(
-            $batch->uid, $batch->code, $batch->herb_name, is_string($batch->shelf['jar'] ?? null) ? $batch->shelf['jar'] : 'jar', $method['name'], $this->words->warmth((float) $method['target_c']),
+            $batch->uid, $batch->code, $batch->herb_name, is_string($batch->shelf['jar'] ?? null) ? $batch->shelf['jar'] : 'jar', $method->name, $this->words->warmth($method->targetOrUsual()),
             ($course->warmed->hours() > 0 ? StoveWords::hours($course->warmed->hours()).' of '.StoveWords::hours($routine->hours).' had' : StoveWords::hours($routine->hours).' at warmth').$warmUp,
             is_string($from) ? $this->times->due(new \DateTimeImmutable($from)) : '', $batch->stage === Stage::Steeping,
             is_string($batch->diary['cooker'] ?? null) ? $batch->diary['cooker'] : null, is_string($batch->diary['says'] ?? null) ? $batch->diary['says'] : null,
@@ -151,20 +150,19 @@ final readonly class StovePageWords
 
     private function pan(Batch $batch, Course $course, Routine $routine): PanCard
     {
-        /** @var array{target_c: float|int|null, ceiling_c: float|int|null} $method */
-        $method = $batch->plan['method'];
+        $method = $batch->plan->method;
         $open = array_values(array_filter($course->tasks, fn (Task $task) => $task->open && in_array($task->step, [Step::WarmOn, Step::WarmOff], true)));
         $stir = array_values(array_filter($course->tasks, fn (Task $task) => $task->step === Step::Shake))[0] ?? null;
         $off = array_values(array_filter($course->tasks, fn (Task $task) => $task->step === Step::WarmOff))[0] ?? null;
         $since = $course->warmed->onSince;
-        $ceiling = (float) ($method['ceiling_c'] ?? 105);
+        $ceiling = $method->ceilingC ?? 105.0;
 
         return new PanCard(
             $batch->uid, $batch->code, $batch->herb_name, is_string($batch->shelf['jar'] ?? null) ? $batch->shelf['jar'] : 'pan', $since !== null,
             ($open[0] ?? null)?->key(), $since === null ? null : $stir?->key(),
             $since === null ? ($batch->stage === Stage::Steeping ? 'oil and herb are in it' : 'not filled yet') : 'on the flame since '.$this->times->clock($since),
             $since === null ? 'Stir it all the while; never leave the flame.' : ($stir === null || $stir->dueAt <= $this->kitchens->now() ? 'Stir it now.' : 'Stir next at '.$this->times->clock($stir->dueAt).'.'),
-            'about '.$this->words->warmth((float) ($method['target_c'] ?? 95)).', never over '.$this->words->warmth($ceiling),
+            'about '.$this->words->warmth($method->targetC ?? 95.0).', never over '.$this->words->warmth($ceiling),
             $off === null ? '' : ($since === null ? 'by its signs, about '.AmountWriter::span($routine->minutesFor($routine->hours) / 60).' on the flame' : 'by its signs, about '.$this->times->clock($off->dueAt)),
             $routine->coldWithinH !== null ? 'Cool it fast, the pan in cold water, and strain it at once.' : ($routine->standsH > 0 ? 'Then it stands '.AmountWriter::span($routine->standsH).' before it is strained.' : 'Then it is strained.'),
             array_map(fn (string $id, string $says) => new Ref($id, $says), array_keys(Method::SIGNS), Method::SIGNS),

@@ -325,8 +325,8 @@ final class StoveWords
     {
         $every = null;
         foreach ($session->jars as $jar) {
-            $hours = $jar->batch->plan['method']['shake_every_h'] ?? null;
-            $every = $jar->out_at === null && is_numeric($hours) ? min($every ?? INF, (float) $hours * 3600) : $every;
+            $hours = $jar->batch->plan->method->shakeEveryH;
+            $every = $jar->out_at === null && $hours !== null ? min($every ?? INF, $hours * 3600) : $every;
         }
 
         return $every === null ? null : (int) max(300, $every);

@@ -21,8 +21,7 @@ final readonly class WarmthOfBatch
     public function of(Batch $batch): BatchWarmth
     {
         $course = $this->history->course($batch);
-        /** @var array{method: array{hours: float|int}} $plan */
-        $plan = $batch->plan;
+        $planned = $batch->plan->method->hours;
         $jars = StoveJar::query()->where('batch_id', $batch->id)->whereHas('session', fn ($query) => $query->where('speed', 1))->orderByDesc('id')->limit(self::SESSIONS)
             ->with(['session.jars.batch', 'session.probes.probe', 'session.cooker'])->get();
         $had = $course->warmed->hours();
@@ -32,13 +31,12 @@ final readonly class WarmthOfBatch
             $mine = array_values(array_filter($view->jars, fn ($each) => $each->batch === $batch->uid))[0] ?? null;
             $here = $jar->hours === null ? null : (float) $jar->hours;
             if ($jar->out_at === null && $mine !== null) {
-                $had = max($had, $mine->share * (float) $plan['method']['hours']);
+                $had = max($had, $mine->share * $planned);
             }
             $sessions[] = new BatchSession(
                 $view->id, $view->title.', '.$this->times->logged($jar->in_at), ($here === null ? ($mine->had_text ?? '') : StoveWords::hours($here)).' at warmth', $view->over_text, $view->chart, $view->scale,
             );
         }
-        $planned = (float) $plan['method']['hours'];
         $next = $batch->diary['slots'][0]['from'] ?? null;
 
         return new BatchWarmth(

@@ -6,9 +6,7 @@ namespace Kettle\Caution;
 
 use Kettle\Infusion\Method;
 use Kettle\Material\Carrier;
-use Kettle\Material\Cupboard;
 use Kettle\Material\Herb;
-use Kettle\Material\MaterialRefused;
 use Kettle\Material\State;
 
 /**
@@ -127,39 +125,6 @@ final readonly class Facts
             'best_before' => 'the day on the label',
             ...$words,
         ]);
-    }
-
-    /**
-     * Of a plan as a batch keeps it.
-     *
-     * @param  array<mixed>  $plan docs/formats/plan.schema.json
-     * @param  list<array{called: string, food: bool, how: string, allergens: list<string>}>  $lots
-     * @param  array<string, string>  $words
-     */
-    public static function ofPlan(array $plan, Cupboard $cupboard, Method $method, string $purpose, string $way, array $lots, array $words): self
-    {
-        $text = fn (array $from, string $key, string $else): string => is_string($from[$key] ?? null) ? $from[$key] : $else;
-        $list = fn (string $key): array => array_filter(is_array($plan[$key] ?? null) ? $plan[$key] : [], 'is_array');
-        $herbs = $list('herbs') !== [] ? $list('herbs') : array_filter([$plan['herb'] ?? null], 'is_array');
-        $plant = fn (array $herb): Herb => $cupboard->herbs()[$text($herb, 'id', '')] ?? Herb::unlisted($text($herb, 'name', 'herb'), 'thin-leaf');
-        $oils = [];
-        foreach ($list('oils') as $oil) {
-            try {
-                $oils[] = ['carrier' => $cupboard->carrier($text($oil, 'id', '')), 'share' => is_numeric($oil['share'] ?? null) ? (float) $oil['share'] : 1.0];
-            } catch (MaterialRefused) {
-                // An oil that has since left the tables has no facts there.
-            }
-        }
-        $figures = $list('figures');
-        $iodine = is_array($figures['iodine_value'] ?? null) ? $figures['iodine_value']['value'] ?? null : null;
-        $soak = is_array($plan['method'] ?? null) ? $plan['method']['soak_h'] ?? 0 : 0;
-        $spirit = is_numeric($soak) && $soak > 0;
-
-        return self::of(
-            $purpose, $text($plan, 'kept', ColdKept::SHELF),
-            array_values(array_map(fn (array $herb) => ['plant' => $plant($herb), 'state' => State::tryFrom($text($herb, 'state', '')) ?? State::Dried], $herbs)),
-            $oils, is_numeric($iodine) ? (float) $iodine : null, $method, $way, $spirit, '', $lots, true, $words,
-        );
     }
 
     /** @param  array<string, true>  $tags more that is so, such as "wax" at the Melt */

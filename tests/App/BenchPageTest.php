@@ -27,7 +27,7 @@ it('answers a refused wish with the ways out', function () {
 
 it('does not keep the comparison with a batch', function () {
     $batch = $this->batch();
-    expect($batch->plan)->not->toHaveKey('methods')->toHaveKey('steps');
+    expect($batch->plan->document)->not->toHaveKey('methods')->toHaveKey('steps');
 });
 
 it('sets oils in order, with what is in Stores', function () {

@@ -30,7 +30,7 @@ function wrongInTheDiary(Tests\AppCase $test): array
                 [$from, $to] = [app(Kitchens::class)->local(new DateTimeImmutable($slot['from'])), app(Kitchens::class)->local(new DateTimeImmutable($slot['to']))];
                 $by = array_filter($presence->on($from), fn (array $while) => $from >= $while['from'] && $to <= $while['to']);
                 $by === [] && $wrong[] = "{$batch->code} is warm from {$from->format('d H:i')} with nobody by";
-                $runs[$batch->diary['cooker']][] = ['batch' => $batch, 'from' => $from, 'to' => $to, 'target' => $batch->plan['method']['target_c'], 'width' => $batch->plan['jar']['diameter_mm'] + 2 * WaterBath::WALL_MM, 'count' => $batch->plan['jar']['count']];
+                $runs[$batch->diary['cooker']][] = ['batch' => $batch, 'from' => $from, 'to' => $to, 'target' => $batch->plan->method->targetC, 'width' => $batch->plan->jar->diameterMm + 2 * WaterBath::WALL_MM, 'count' => $batch->plan->jar->count];
             }
             $cooker !== null && $cooker->trashed() && StoveJar::query()->where('batch_id', $batch->id)->whereNull('out_at')->doesntExist() && $wrong[] = "{$batch->code} is kept a cooker that is gone";
             // The open task stands where the diary keeps it.

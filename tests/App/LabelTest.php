@@ -171,7 +171,7 @@ it('prints no label that does not carry its allergens, whatever is left out of i
     expect(array_column($page['lines'], 'text', 'id')['must'])->toBe('Contains almond (tree nuts).')->and($page['prints'])->toBeTrue()->and($sheet['text'])->toContain('Contains almond (tree nuts).')
         ->and(array_column($page['checklist'], 'there', 'says')['the allergens'])->toBeTrue();
     // Nor behind a name that fills the whole of a small label.
-    $plan = $this->made->refresh()->plan;
+    $plan = $this->made->refresh()->plan->document;
     $plan['herb']['mix'] = str_repeat('mallow and ', 60);
     DB::table('batches')->where('id', $this->made->id)->update(['plan' => json_encode($plan)]);
     $fields = array_column($page['fields'], 'id');

@@ -1,11 +1,12 @@
 <?php
 
+use Kettle\Batch\FrozenPlan;
+use Kettle\Batch\PurposeChange;
 use Kettle\Caution\AcidSoak;
 use Kettle\Caution\Caution;
 use Kettle\Caution\CautionRefused;
 use Kettle\Caution\Cautions;
 use Kettle\Caution\ColdKept;
-use Kettle\Caution\Switching;
 use Kettle\Infusion\Methods;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Tables;
@@ -150,7 +151,7 @@ it('plans nothing dangerous of twenty thousand wishes, at any hour, and every wa
 
 it('lets a batch for the skin become food only where every part of it is', function (array $change, ?string $reason) {
     $plan = Support::bench()->document(Support::plan(['herb' => ['id' => 'lemon-thyme'], 'oils' => ['olive'], 'jar' => '473', ...$change['wish'] ?? []]), Support::kitchen());
-    $refused = Switching::toKitchen($plan, new Cupboard(Tables::shipped()), $change['lots'] ?? [['called' => 'olive oil', 'food' => true], ['called' => 'lemon thyme', 'food' => true]]);
+    $refused = PurposeChange::toKitchen(FrozenPlan::of($plan), new Cupboard(Tables::shipped()), $change['lots'] ?? [['called' => 'olive oil', 'food' => true], ['called' => 'lemon thyme', 'food' => true]]);
     expect($refused?->reason)->toBe($reason);
 })->with([
     'all of it food' => [[], null],

@@ -5,7 +5,6 @@ namespace App\Actions\Batches;
 use App\Models\Batch;
 use App\Models\LogEntry;
 use Kettle\Caution\CautionRefused;
-use Kettle\Caution\ColdKept;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Stage;
 use Kettle\Keeping\Keeping;
@@ -54,7 +53,7 @@ final readonly class ChangeKeeping
     /** @throws CautionRefused */
     public static function refuseWarm(Batch $batch, ?string $place): void
     {
-        if (KeptOil::way($batch) === ColdKept::FRIDGE && $place !== null && $place !== 'fridge') {
+        if ($batch->plan->isColdKept() && $place !== null && $place !== 'fridge') {
             throw new CautionRefused('botulism', 'This one is kept in the refrigerator, as cold as it goes, and nowhere else: it was made from wet herb for the kitchen.', 'place');
         }
     }

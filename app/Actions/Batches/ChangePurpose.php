@@ -4,7 +4,7 @@ namespace App\Actions\Batches;
 
 use App\Models\Batch;
 use App\Models\LogEntry;
-use Kettle\Caution\Switching;
+use Kettle\Batch\PurposeChange;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Stage;
 use Kettle\Reason\Refused;
@@ -29,7 +29,7 @@ final readonly class ChangePurpose
             if ($batch->purpose === $purpose) {
                 throw new DiaryRefused('not_open', 'It is for that already.', 'purpose');
             }
-            $refused = $purpose === 'kitchen' ? Switching::toKitchen($batch->plan, $this->bench->cupboard(), self::lots($batch)) : null;
+            $refused = $purpose === 'kitchen' ? PurposeChange::toKitchen($batch->plan, $this->bench->cupboard(), self::lots($batch)) : null;
             if ($refused !== null) {
                 throw $refused;
             }

@@ -11,6 +11,7 @@ use App\Models\Jar;
 use App\Models\LogEntry;
 use App\Models\Task;
 use Illuminate\Support\Carbon;
+use Kettle\Batch\PlannedJar;
 use Kettle\Caution\ColdKept;
 use Kettle\Diary\Course;
 use Kettle\Diary\Stage;
@@ -32,7 +33,7 @@ final readonly class FoldBatch
     /** Looks whose colours the Shelf shows. */
     private const COLOURS = 8;
 
-    public function __construct(private History $history, private CurrentHouse $current, private Ledger $ledger, private KeptOil $kept, private PlanFacts $facts, private Tables $tables)
+    public function __construct(private History $history, private CurrentHouse $current, private Ledger $ledger, private KeptOil $kept, private Tables $tables)
     {
     }
 
@@ -50,7 +51,7 @@ final readonly class FoldBatch
             $as = $this->keptAs($standing, 'fridge');
             $keeping = $this->kept->keeping($batch, $course, $as, $warmth);
         }
-        $cold = KeptOil::way($batch) === ColdKept::FRIDGE && $course->filledAt !== null;
+        $cold = $batch->plan->isColdKept() && $course->filledAt !== null;
         $left = $this->writeBottles($batch, $bottled, $standing);
         $purpose = $this->last($standing, 'purpose')?->data['to'] ?? null;
         $batch->fill([
@@ -63,7 +64,7 @@ final readonly class FoldBatch
             'bottled_at' => $bottled?->happened_at,
             'best_before' => $keeping->bestBefore->format('Y-m-d'),
             'use_by' => $cold && $course->filledAt !== null ? $this->utc(ColdKept::goodUntil($course->filledAt, $course->strainedAt)) : null,
-            'purpose' => is_string($purpose) ? $purpose : PlanFacts::purpose($batch),
+            'purpose' => is_string($purpose) ? $purpose : $batch->plan->purpose,
             'shelf' => [
                 ...$this->shelf($batch, $course, $strained), ...$this->looks($standing),
                 'poured_ml' => $decanted?->data['ml'], 'kept_as' => $as, 'warmth_said' => $warmth, 'bottles_left' => $left,
@@ -116,14 +117,14 @@ final readonly class FoldBatch
     private function writeYield(Batch $batch, Course $course, ?LogEntry $strained): void
     {
         BatchYield::query()->where('batch_id', $batch->id)->delete();
-        $form = $this->facts->uptakeKey($batch);
-        $dry = $this->facts->dryG($batch);
+        $form = $batch->plan->uptakeKey();
+        $dry = $batch->plan->dryG();
         $out = $strained?->data['ml'] ?? null;
         if ($strained === null || $form === null || ! is_numeric($out) || $dry < 0.1 || $course->stage === Stage::Discarded) {
             return;
         }
-        $oil = $this->facts->number($batch, 'oil_volume');
-        $way = is_string($strained->data['way'] ?? null) && in_array($strained->data['way'], Uptake::WAYS, true) ? $strained->data['way'] : $this->facts->way($batch);
+        $oil = $batch->plan->figure('oil_volume');
+        $way = is_string($strained->data['way'] ?? null) && in_array($strained->data['way'], Uptake::WAYS, true) ? $strained->data['way'] : $batch->plan->way;
         try {
             $uptake = YieldHistory::uptake($oil, (float) $out, $dry, Uptake::by($way, $this->tables)->lossesMl);
         } catch (YieldRefused) {
@@ -147,46 +148,44 @@ final readonly class FoldBatch
     /**
      * What it stands in. Strained out of a bowl or a pan it is in a jar: nobody wrote down which, so it is drawn in the
      * smallest of the house that holds it.
-     *
-     * @param  array{called: string, kind?: string, count?: int, brim_ml: float, height_mm: float, diameter_mm: float, bed_mm: float, level_mm: float}  $jar as it was planned
-     * @return array{called: string, kind?: string, count?: int, brim_ml: float, height_mm: float, diameter_mm: float, bed_mm: float, level_mm: float}
      */
-    private function stands(array $jar, ?float $out): array
+    private function stands(PlannedJar $jar, ?float $out): PlannedJar
     {
-        if ($out === null || ($jar['kind'] ?? CoreJar::JAR) === CoreJar::JAR) {
+        if ($out === null) {
             return $jar;
+        }
+        if ($jar->is(CoreJar::JAR)) {
+            return $jar->holding($out);
         }
         $jars = Jar::query()->where('kind', CoreJar::JAR)->orderBy('brim_ml')->get();
         $into = $jars->first(fn (Jar $each) => (float) $each->brim_ml >= $out) ?? $jars->last();
 
-        return $into === null ? $jar : [...$jar, 'called' => 'a jar', 'kind' => CoreJar::JAR, 'count' => 1, 'brim_ml' => (float) $into->brim_ml, 'height_mm' => (float) $into->height_mm, 'diameter_mm' => round($into->core()->diameterMm(), 1)];
+        return ($into === null ? $jar : $jar->strainedInto('a jar', (float) $into->brim_ml, (float) $into->height_mm, round($into->core()->diameterMm(), 1)))->holding($out);
     }
 
     /** @return array<string, mixed> what the Shelf draws, so that it need not read whole plans */
     private function shelf(Batch $batch, Course $course, ?LogEntry $strained): array
     {
-        /** @var array{jar: array{called: string, kind?: string, count?: int, brim_ml: float, height_mm: float, diameter_mm: float, bed_mm: float, level_mm: float}, state?: string, way?: string, method: array{id: string, name: string, heated: bool, hours: float}} $plan */
         $plan = $batch->plan;
-        $jar = $this->stands($plan['jar'], is_numeric($strained?->data['ml'] ?? null) ? (float) $strained->data['ml'] : null);
-        $out = is_numeric($strained?->data['ml'] ?? null) ? (float) $strained->data['ml'] : null;
+        $jar = $this->stands($plan->jar, is_numeric($strained?->data['ml'] ?? null) ? (float) $strained->data['ml'] : null);
         $sessions = count($course->timetable->sessions);
         $warm = count(array_filter($course->tasks, fn (CoreTask $task) => $task->step->value === 'warm_off'));
 
         return [
-            'jar' => ($jar['count'] ?? 1) > 1 ? $jar['count'].' × '.$jar['called'] : $jar['called'],
-            'state' => $plan['state'] ?? 'dried',
-            'way' => $plan['way'] ?? 'squeezed',
-            'cold' => KeptOil::way($batch) === ColdKept::FRIDGE,
-            'brim_ml' => $jar['brim_ml'],
-            'kind' => $jar['kind'] ?? CoreJar::JAR,
-            'height_mm' => $jar['height_mm'],
-            'diameter_mm' => $jar['diameter_mm'],
-            'bed_mm' => $out === null ? $jar['bed_mm'] : 0.0,
-            'level_mm' => $out === null ? $jar['level_mm'] : round($out / ($jar['count'] ?? 1) / $jar['brim_ml'] * $jar['height_mm'], 1),
-            'method' => $plan['method']['name'],
-            'heated' => $plan['method']['heated'],
+            'jar' => $jar->name(),
+            'state' => $plan->state->value,
+            'way' => $plan->way,
+            'cold' => $batch->plan->isColdKept(),
+            'brim_ml' => $jar->brimMl,
+            'kind' => $jar->kind,
+            'height_mm' => $jar->heightMm,
+            'diameter_mm' => $jar->diameterMm,
+            'bed_mm' => $jar->bedMm,
+            'level_mm' => $jar->levelMm,
+            'method' => $plan->method->name,
+            'heated' => $plan->method->heated,
             'traits' => $this->history->method($batch)->traits,
-            'hours' => $plan['method']['hours'],
+            'hours' => $plan->method->hours,
             'sessions' => $sessions,
             'sessions_left' => $warm,
             'had_h' => round($course->warmed->hours(), 2),

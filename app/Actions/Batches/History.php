@@ -5,14 +5,12 @@ namespace App\Actions\Batches;
 use App\House\Kitchens;
 use App\Models\Batch;
 use App\Models\LogEntry;
-use Kettle\Caution\ColdKept;
 use Kettle\Diary\Course;
 use Kettle\Diary\Event;
 use Kettle\Diary\Presence;
 use Kettle\Diary\Routine;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\Methods;
-use Kettle\Material\Tables;
 
 /** Reads a batch's logbook as the core wants it: what stands, without what was struck out. */
 final readonly class History
@@ -20,7 +18,7 @@ final readonly class History
     /** Of the planned hours, so much is as good as all of it. */
     private const MOST_OF = 0.5;
 
-    public function __construct(private Kitchens $kitchens, private Tables $tables, private KeptOil $kept)
+    public function __construct(private Kitchens $kitchens, private Methods $methods, private KeptOil $kept)
     {
     }
 
@@ -56,45 +54,26 @@ final readonly class History
         );
     }
 
-    /** What it asks of the days, as it was planned; batches from before there were such figures have none. */
+    /** What it asks of the days, as it was planned. */
     public function routine(Batch $batch): Routine
     {
-        /** @var array{method: array{hours: float|int, stands_h?: float|int, soak_h?: float|int, warm_up_min?: int, settles?: bool}} $plan */
-        $plan = $batch->plan;
-        $method = $plan['method'];
         // In a cooker shared with others it takes as long as they do together.
-        $warmUp = $batch->diary['warm_up_min'] ?? $method['warm_up_min'] ?? 0;
+        $warmUp = $batch->diary['warm_up_min'] ?? null;
 
-        return new Routine(
-            $this->method($batch), (float) $method['hours'], (float) ($method['stands_h'] ?? 0), (float) ($method['soak_h'] ?? 0),
-            KeptOil::way($batch) === ColdKept::FRIDGE ? (float) ColdKept::MOST_WARM_H : null, is_numeric($warmUp) ? (int) $warmUp : 0, $method['settles'] ?? true,
-        );
+        return $batch->plan->routine($this->methods, is_numeric($warmUp) ? (int) $warmUp : null);
     }
 
     /** Whether the warmth that was planned is not in the records: too little to say that it was had. */
     public function lacksWarmth(Batch $batch): bool
     {
-        /** @var array{method: array{hours: float|int}} $plan */
-        $plan = $batch->plan;
-        $hours = (float) $plan['method']['hours'];
-
         // What is kept cold has its four days with warmth or without.
-        return KeptOil::way($batch) !== ColdKept::FRIDGE && $this->method($batch)->heated && $this->course($batch)->warmed->hours() < self::MOST_OF * $hours;
+        return ! $batch->plan->isColdKept() && $this->method($batch)->heated && $this->course($batch)->warmed->hours() < self::MOST_OF * $batch->plan->method->hours;
     }
 
-    /** The method as the batch was planned by it; batches from before there were such ways have the plain one. */
+    /** The method as the batch goes about it. */
     public function method(Batch $batch): Method
     {
-        /** @var array{method: array{id: string, school?: string, shake_every_h?: float|int}} $plan */
-        $plan = $batch->plan;
-        $method = (new Methods($this->tables))->method($plan['method']['id']);
-        foreach ($method->schools as $school) {
-            if ($school->id === ($plan['method']['school'] ?? '')) {
-                return $method->as($school, isset($plan['method']['shake_every_h']) ? (float) $plan['method']['shake_every_h'] : null);
-            }
-        }
-
-        return $method;
+        return $batch->plan->method->practised($this->methods);
     }
 
     /** @return list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}> sessions the diary keeps for it */

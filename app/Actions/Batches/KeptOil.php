@@ -5,19 +5,18 @@ namespace App\Actions\Batches;
 use App\House\Kitchens;
 use App\Models\Batch;
 use Illuminate\Support\Carbon;
-use Kettle\Caution\ColdKept;
 use Kettle\Diary\Course;
 use Kettle\Diary\Upkeep;
 use Kettle\Keeping\Keeping;
 use Kettle\Keeping\KeptFacts;
-use Kettle\Material\State;
+use Kettle\Material\Cupboard;
 use Kettle\Material\Tables;
 use Kettle\Stores\LotKind;
 
 /** Until when a batch is good, from what went in, the heat it had, and how it is kept now. */
 final readonly class KeptOil
 {
-    public function __construct(private PlanFacts $facts, private Kitchens $kitchens, private Tables $tables)
+    public function __construct(private Cupboard $cupboard, private Kitchens $kitchens, private Tables $tables)
     {
     }
 
@@ -28,39 +27,29 @@ final readonly class KeptOil
     public function keeping(Batch $batch, Course $course, array $as, ?string $warmth = null): Keeping
     {
         $plan = $batch->plan;
-        $method = is_array($plan['method'] ?? null) ? $plan['method'] : [];
-        $planned = is_numeric($method['hours'] ?? null) ? (float) $method['hours'] : 0.0;
         $hours = match (true) {
-            ($warmth ?? $batch->shelf['warmth_said'] ?? '') === 'had' => max($planned, $course->warmed->hours()),
+            ($warmth ?? $batch->shelf['warmth_said'] ?? '') === 'had' => max($plan->method->hours, $course->warmed->hours()),
             // Until it is strained its warmth is still to come, and is taken as planned.
-            $course->strainedAt === null && ($method['heated'] ?? false) === true => max($planned, $course->warmed->hours()),
+            $course->strainedAt === null && $plan->method->heated => max($plan->method->hours, $course->warmed->hours()),
             default => $course->warmed->hours(),
         };
-        $target = $method['target_c'] ?? null;
+        $target = $plan->method->targetC;
 
-        return Keeping::of($this->facts->blend($batch), State::tryFrom(is_string($plan['state'] ?? null) ? $plan['state'] : '') ?? State::Dried, new KeptFacts(
+        return Keeping::of($plan->blend($this->cupboard), $plan->state, new KeptFacts(
             $course->filledAt ?? $course->timetable->fillAt,
             $course->strainedAt ?? $course->timetable->strainAt,
-            self::way($batch),
-            is_numeric($target) && $hours > 0 ? [['hours' => $hours, 'celsius' => (float) $target]] : [],
+            $plan->kept,
+            $target !== null && $hours > 0 ? [['hours' => $hours, 'celsius' => $target]] : [],
             $this->lots($batch),
-            $as['place'], $as['glass'], $as['antioxidant'], false, ...$this->facts->wetness($batch), kitchen: ($batch->purpose ?: PlanFacts::purpose($batch)) === 'kitchen',
+            $as['place'], $as['glass'], $as['antioxidant'], false, ...$plan->wetness($this->cupboard), kitchen: ($batch->purpose ?: $plan->purpose) === 'kitchen',
         ), $this->tables);
-    }
-
-    /** shelf, fridge or soured, as it was planned */
-    public static function way(Batch $batch): string
-    {
-        $kept = $batch->plan['kept'] ?? null;
-
-        return is_string($kept) && in_array($kept, ColdKept::KEPT, true) ? $kept : ColdKept::SHELF;
     }
 
     public function upkeep(Batch $batch): Upkeep
     {
         $checks = $this->tables->table('keeping')->row('checks');
         $days = fn (string $key): int => (int) $checks->row($key)->number('value');
-        $wet = ($batch->plan['state'] ?? 'dried') !== 'dried';
+        $wet = $batch->plan->state->isWet();
         $until = $batch->use_by === null
             ? new \DateTimeImmutable($batch->best_before->format('Y-m-d').' 20:00', $this->kitchens->now()->getTimezone())
             : $this->kitchens->local($batch->use_by);

@@ -4,13 +4,14 @@ namespace App\Actions\Batches;
 
 use App\House\Kitchens;
 use App\Models\Batch;
+use Kettle\Material\Cupboard;
 use Kettle\Measure\AmountRefused;
 use Kettle\Measure\Kind;
 
 /** An amount of a batch's own oil as somebody wrote it: a weight is turned into a volume by that oil's density. */
 final readonly class OilAmount
 {
-    public function __construct(private Kitchens $kitchens, private PlanFacts $plan)
+    public function __construct(private Kitchens $kitchens, private Cupboard $cupboard)
     {
     }
 
@@ -22,7 +23,7 @@ final readonly class OilAmount
     public function ml(Batch $batch, string $typed): float
     {
         try {
-            return $this->kitchens->plain()->reader()->read($typed, Kind::Volume, 'mL', $this->plan->density($batch))->value;
+            return $this->kitchens->plain()->reader()->read($typed, Kind::Volume, 'mL', $batch->plan->density($this->cupboard))->value;
         } catch (AmountRefused $refused) {
             throw $refused->about('amount');
         }

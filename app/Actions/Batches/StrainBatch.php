@@ -12,6 +12,7 @@ use Kettle\Infusion\Outcome;
 use Kettle\Infusion\Straining;
 use Kettle\Infusion\Uptake;
 use Kettle\Infusion\YieldRefused;
+use Kettle\Material\Cupboard;
 use Kettle\Measure\AmountRefused;
 use Kettle\Measure\Kind;
 use Kettle\Measure\Weighing;
@@ -23,7 +24,7 @@ final readonly class StrainBatch
     /** Above this, a sixteenth of a tonne, it was not put on a kitchen scale. */
     private const MOST_G = 60_000.0;
 
-    public function __construct(private Logbook $logbook, private Kitchens $kitchens, private PlanFacts $facts, private OilAmount $amount, private Times $times, private History $history)
+    public function __construct(private Logbook $logbook, private Kitchens $kitchens, private Cupboard $cupboard, private OilAmount $amount, private Times $times, private History $history)
     {
     }
 
@@ -40,7 +41,7 @@ final readonly class StrainBatch
                 throw DiaryRefused::notOpen('strain');
             }
             UseBottle::refusePast($batch, $this->times);
-            $way = $more['way'] ?? $this->facts->way($batch);
+            $way = $more['way'] ?? $batch->plan->way;
             if (! in_array($way, Uptake::WAYS, true)) {
                 throw new YieldRefused('unknown', 'Herb is drained, squeezed or pressed.', 'way');
             }
@@ -51,8 +52,8 @@ final readonly class StrainBatch
             $weighed = ($more['gross'] ?? '') !== '';
             $ml = $weighed ? $this->net($batch, (string) ($more['gross'] ?? ''), (string) ($more['tare'] ?? '')) : $this->amount->ml($batch, $typed);
             $spent = ($more['spent'] ?? '') === '' ? null : $this->grams((string) $more['spent'], 'spent');
-            $dry = $this->facts->dryG($batch);
-            $outcome = Outcome::of($ml, $this->facts->number($batch, 'oil_volume'), $dry, $this->expected($batch, $way, $dry));
+            $dry = $batch->plan->dryG();
+            $outcome = Outcome::of($ml, $batch->plan->figure('oil_volume'), $dry, $this->expected($batch, $way, $dry));
 
             return ['kind' => 'strained', 'note' => $note, 'data' => [
                 'typed' => $weighed ? sprintf('%s with the jug, the jug %s', $more['gross'] ?? '', ($more['tare'] ?? '') === '' ? '0 g' : $more['tare'] ?? '') : $typed,
@@ -72,7 +73,7 @@ final readonly class StrainBatch
     {
         $net = Weighing::net($this->grams($gross, 'gross'), $tare === '' ? 0.0 : $this->grams($tare, 'tare'));
 
-        return $this->facts->density($batch)->volumeOf($net);
+        return $batch->plan->density($this->cupboard)->volumeOf($net);
     }
 
     /** @throws AmountRefused */
@@ -88,7 +89,7 @@ final readonly class StrainBatch
     /** @return array{low: float, value: float, high: float} as planned; got out another way, as the house would expect of that */
     private function expected(Batch $batch, string $way, float $dryG): array
     {
-        return $way === $this->facts->way($batch) ? $this->facts->expected($batch)
-            : $this->kitchens->plain()->uptakeOf($this->facts->uptakeKey($batch), $way)->yield($this->facts->number($batch, 'oil_volume'), $dryG);
+        return $way === $batch->plan->way ? $batch->plan->expected()
+            : $this->kitchens->plain()->uptakeOf($batch->plan->uptakeKey(), $way)->yield($batch->plan->figure('oil_volume'), $dryG);
     }
 }

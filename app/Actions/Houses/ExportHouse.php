@@ -62,7 +62,7 @@ final readonly class ExportHouse
         return [
             'id' => $batch->uid, 'code' => $batch->code, 'name' => $batch->name, 'herb_name' => $batch->herb_name,
             'oils_name' => $batch->oils_name, 'origin' => $batch->origin, 'start_at' => $this->moment($batch->start_at),
-            'repeats' => $batch->repeats, 'label' => $batch->label, 'wish' => (object) $batch->wish, 'plan' => $batch->plan,
+            'repeats' => $batch->repeats, 'label' => $batch->label, 'wish' => (object) $batch->wish, 'plan' => $batch->plan->document,
             'log' => array_values($batch->entries->map(fn (LogEntry $entry) => [
                 'id' => $entry->uid, 'kind' => $entry->kind, 'by' => $entry->by,
                 'happened_at' => $this->moment($entry->happened_at), 'recorded_at' => $this->moment($entry->recorded_at),

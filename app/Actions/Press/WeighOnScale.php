@@ -2,7 +2,6 @@
 
 namespace App\Actions\Press;
 
-use App\Actions\Batches\PlanFacts;
 use App\Devices\SimulatedScale;
 use App\House\CurrentHouse;
 use App\Http\Shapes\ScaleView;
@@ -10,6 +9,7 @@ use App\Models\Batch;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Cache;
 use Kettle\Infusion\Uptake;
+use Kettle\Material\Cupboard;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 
@@ -23,7 +23,7 @@ final readonly class WeighOnScale
 
     private const KEPT_S = 3600;
 
-    public function __construct(private CurrentHouse $current, private SimulatedScale $scale, private PlanFacts $plan)
+    public function __construct(private CurrentHouse $current, private SimulatedScale $scale, private Cupboard $cupboard)
     {
     }
 
@@ -69,18 +69,18 @@ final readonly class WeighOnScale
 
     private function oilG(?Batch $batch): float
     {
-        return $batch === null ? 250.0 : $this->plan->density($batch)->massOf(max(1.0, $this->outMl($batch)));
+        return $batch === null ? 250.0 : $batch->plan->density($this->cupboard)->massOf(max(1.0, $this->outMl($batch)));
     }
 
     private function spentG(?Batch $batch): float
     {
-        return $batch === null ? 90.0 : $this->plan->dryG($batch) + $this->plan->density($batch)->massOf(max(0.0, $this->plan->number($batch, 'oil_volume') - $this->outMl($batch)) * 0.95);
+        return $batch === null ? 90.0 : $batch->plan->dryG() + $batch->plan->density($this->cupboard)->massOf(max(0.0, $batch->plan->figure('oil_volume') - $this->outMl($batch)) * 0.95);
     }
 
     /** Within the range expected, by the batch's own code. */
     private function outMl(Batch $batch): float
     {
-        $expected = $this->plan->expected($batch);
+        $expected = $batch->plan->expected();
         $spread = ($expected['high'] - $expected['low']) / (2 * Uptake::NINE_IN_TEN);
 
         return max(1.0, $expected['value'] + $spread * (crc32($batch->uid) % 2001 / 1000 - 1));

@@ -13,7 +13,6 @@ use App\Words\StoveWords;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Vessel\Cooker as CoreCooker;
-use Kettle\Vessel\Jar as CoreJar;
 use Kettle\Vessel\Packing;
 use Kettle\Vessel\WaterBath;
 use Kettle\Warmth\Band;
@@ -59,8 +58,7 @@ final readonly class Outlook
     /** @param  list<Batch>  $batches */
     private function stand(WaterBath $bath, array $batches): string
     {
-        $kind = $batches[0]->plan['jar']['kind'] ?? CoreJar::JAR;
-        $kind = is_string($kind) ? $kind : CoreJar::JAR;
+        $kind = $batches[0]->plan->jar->kind;
 
         return count($bath->jars) === 1 ? "One {$kind} stands" : count($bath->jars)." {$kind}s stand";
     }
@@ -104,10 +102,9 @@ final readonly class Outlook
      */
     private function wanted(array $batches): array
     {
-        /** @var array{method: array{target_c: float|int|null, ceiling_c: float|int|null, hours: float|int}} $plan */
-        $plan = $batches[0]->plan;
+        $method = $batches[0]->plan->method;
 
-        return [Band::about((float) ($plan['method']['target_c'] ?? 49), (float) ($plan['method']['ceiling_c'] ?? 60)), max(4.0, min(50.0, (float) $plan['method']['hours'] + 2))];
+        return [$method->band(), max(4.0, min(50.0, $method->hours + 2))];
     }
 
     /**

@@ -19,7 +19,6 @@ use Kettle\Diary\Stage;
 use Kettle\Diary\Timetable;
 use Kettle\Infusion\Method;
 use Kettle\Vessel\WaterBath;
-use Kettle\Warmth\Load;
 
 /**
  * Places what is still to be warmed in the house's cookers anew, and writes it to the batches it moves.
@@ -68,9 +67,8 @@ final readonly class PlanDiary
     /** @param  array<int, string>  $standing cooker by batch */
     private function job(Batch $batch, Course $course, array $standing, Presence $presence): ?CookerJob
     {
-        /** @var array{method: array{id: string, hours: float|int, target_c: float|int|null, ceiling_c: float|int|null, load?: array{j_per_k: float|int, w_per_k: float|int, floor_m2: float|int, depth_mm: float|int, poured_c: float|int|null}, warm_up_min?: int}, jar: array{diameter_mm: float|int, count?: int}} $plan */
-        $plan = $batch->plan;
-        $method = $plan['method'];
+        $method = $batch->plan->method;
+        $jar = $batch->plan->jar;
         $routine = $this->history->routine($batch);
         $left = $course->warmed->left($routine->hours);
         // A pan on a flame is nobody's cooker, and is not shared.
@@ -86,10 +84,10 @@ final readonly class PlanDiary
         }
 
         return new CookerJob(
-            $batch->uid, $batch->herb_name, $method['id'], (float) ($method['target_c'] ?? 49), (float) ($method['ceiling_c'] ?? 60), $left,
-            array_fill(0, max(1, (int) ($plan['jar']['count'] ?? 1)), (float) $plan['jar']['diameter_mm'] + 2 * WaterBath::WALL_MM),
+            $batch->uid, $batch->herb_name, $method->id, $method->targetOrUsual(), $method->ceilingOrUsual(), $left,
+            array_fill(0, $jar->count, $jar->diameterMm + 2 * WaterBath::WALL_MM),
             $course->warmFrom, $readyBy === null ? null : Timetable::warmthOverBy($routine, $this->kitchens->local(Carbon::parse($readyBy, $this->kitchens->now()->getTimezone())), $presence), $routine->method->attended,
-            $stands, $stands === null ? null : $onSince, isset($method['load']) ? Load::of($method['load']) : null, $method['warm_up_min'] ?? 0, $routine->tailMin(),
+            $stands, $stands === null ? null : $onSince, $method->load, $method->warmUpMin, $routine->tailMin(),
         );
     }
 

@@ -29,7 +29,7 @@ final readonly class SetUp
      */
     public function schools(array $batches): array
     {
-        $method = $batches === [] ? null : (new Methods($this->tables))->method((string) ($batches[0]->plan['method']['id'] ?? ''));
+        $method = $batches === [] ? null : (new Methods($this->tables))->method($batches[0]->plan->method->id);
 
         return match (true) {
             $method === null || $method->water === 'rim' => ['rim', 'quarter'],
@@ -72,17 +72,13 @@ final readonly class SetUp
     /** @return array{called: string, count: int, hangs: bool, brim_ml: float, height_mm: float, diameter_mm: float, level_mm: float, bed_mm: float, contents_g: float, oil_kg: float, herb_kg: float} one of a batch's jars */
     public function jar(Batch $batch): array
     {
-        /** @var array{jar: array{called: string, kind?: string, count?: int, brim_ml: float|int, height_mm: float|int, diameter_mm: float|int, level_mm: float|int, bed_mm: float|int}, figures: array<string, array{value: float|int|string}>} $plan */
-        $plan = $batch->plan;
-        $jar = $plan['jar'];
-        $count = max(1, (int) ($jar['count'] ?? 1));
-        $value = fn (string $figure): float => is_numeric($plan['figures'][$figure]['value'] ?? null) ? (float) $plan['figures'][$figure]['value'] : 0.0;
-        [$oil, $herb] = [$value('oil_mass') / $count, $value('herb_mass') / $count];
+        $jar = $batch->plan->jar;
+        [$oil, $herb] = [($batch->plan->figureOrNull('oil_mass') ?? 0.0) / $jar->count, ($batch->plan->figureOrNull('herb_mass') ?? 0.0) / $jar->count];
 
         return [
-            'called' => $jar['called'], 'count' => $count, 'brim_ml' => (float) $jar['brim_ml'], 'height_mm' => (float) $jar['height_mm'],
-            'diameter_mm' => (float) $jar['diameter_mm'], 'level_mm' => (float) $jar['level_mm'], 'bed_mm' => (float) $jar['bed_mm'],
-            'hangs' => ($jar['kind'] ?? CoreJar::JAR) === CoreJar::BOWL, 'contents_g' => $oil + $herb, 'oil_kg' => $oil / 1000, 'herb_kg' => $herb / 1000,
+            'called' => $jar->called, 'count' => $jar->count, 'brim_ml' => $jar->brimMl, 'height_mm' => $jar->heightMm,
+            'diameter_mm' => $jar->diameterMm, 'level_mm' => $jar->levelMm, 'bed_mm' => $jar->bedMm,
+            'hangs' => $jar->is(CoreJar::BOWL), 'contents_g' => $oil + $herb, 'oil_kg' => $oil / 1000, 'herb_kg' => $herb / 1000,
         ];
     }
 

@@ -66,7 +66,7 @@ final readonly class StartSession
 
         $pouredC = $bath->isDry() ? null : $pouredC;
         $setUp = $this->setUp->keep($cooker, $batches, $bath, $ml);
-        $hours = min(50.0, max(array_map(fn (Batch $batch) => $this->hours($batch), $batches)) + 2);
+        $hours = min(50.0, max(array_map(fn (Batch $batch) => $batch->plan->method->hours, $batches)) + 2);
         $said = $this->outlook->foretell($setUp, $setting, $band, $hours, $pouredC);
         $stop = $this->outlook->stop($setting, (float) $said['peak_c']['value'], $said['passes_ceiling']['value'] === true, $band);
         if ($stop !== null && $speed === 1 && trim($confirmed) === '') {
@@ -92,7 +92,7 @@ final readonly class StartSession
                 $course = $this->history->course($batch);
                 StoveJar::query()->create([
                     'stove_session_id' => $session->id, 'batch_id' => $batch->id, 'count' => $this->setUp->jar($batch)['count'],
-                    'planned_h' => $this->hours($batch), 'had_h' => round($course->warmed->hours(), 3), 'in_at' => $now,
+                    'planned_h' => $batch->plan->method->hours, 'had_h' => round($course->warmed->hours(), 3), 'in_at' => $now,
                 ]);
                 if ($speed === 1 && $course->warmed->onSince === null) {
                     ($this->record)($batch, 'warm_on'.($course->warmed->nth() > 1 ? '-'.$course->warmed->nth() : ''), 'done', $stop === null ? null : $stop.' Switched on all the same: '.trim($confirmed), null);
@@ -112,14 +112,6 @@ final readonly class StartSession
         StoveEvent::query()->create([
             'stove_session_id' => $session->id, 'kind' => $kind, 'data' => $data, 'by' => $user instanceof \App\Models\User ? $user->name : 'Warm Kettle', 'happened_at' => Carbon::now(),
         ]);
-    }
-
-    private function hours(Batch $batch): float
-    {
-        /** @var array{method: array{hours: float|int}} $plan */
-        $plan = $batch->plan;
-
-        return (float) $plan['method']['hours'];
     }
 
     /**
@@ -149,17 +141,15 @@ final readonly class StartSession
     {
         $target = $ceiling = null;
         foreach ($batches as $batch) {
-            /** @var array{method: array{id: string, target_c: float|int|null, ceiling_c: float|int|null}} $plan */
-            $plan = $batch->plan;
-            $method = $plan['method'];
-            if ($method['target_c'] === null || $method['ceiling_c'] === null || array_intersect($cooker->methods, [$method['id']]) === []) {
+            $method = $batch->plan->method;
+            if ($method->targetC === null || $method->ceilingC === null || ! in_array($method->id, $cooker->methods, true)) {
                 throw (new CookerRefused('unfit', sprintf('The %s is not planned for %s. Plan it for that method, or take another cooker.', $batch->herb_name, $cooker->called)))->about('batches');
             }
-            if ($target !== null && abs($target - (float) $method['target_c']) > 2) {
-                throw (new CookerRefused('unfit', sprintf('These want different warmths, %s and %s: they cannot stand in one water.', $this->kitchens->plain()->warmth($target), $this->kitchens->plain()->warmth((float) $method['target_c']))))->about('batches');
+            if ($target !== null && abs($target - $method->targetC) > 2) {
+                throw (new CookerRefused('unfit', sprintf('These want different warmths, %s and %s: they cannot stand in one water.', $this->kitchens->plain()->warmth($target), $this->kitchens->plain()->warmth($method->targetC))))->about('batches');
             }
-            $target ??= (float) $method['target_c'];
-            $ceiling = min($ceiling ?? INF, (float) $method['ceiling_c']);
+            $target ??= $method->targetC;
+            $ceiling = min($ceiling ?? INF, $method->ceilingC);
         }
 
         return Band::about($target ?? 49.0, $ceiling ?? 60.0);

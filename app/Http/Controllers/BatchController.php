@@ -50,7 +50,7 @@ final class BatchController extends Controller
             throw WishRefused::one('times', 'unreadable', 'Say how many times as large, such as 2 or 0.5.');
         }
 
-        return $this->json(new AgainView(Again::wish($batch->wish, $batch->plan, $times === null ? null : (float) $times)));
+        return $this->json(new AgainView(Again::wish($batch->wish, $batch->plan->document, $times === null ? null : (float) $times)));
     }
 
     #[Reads('/houses/{house}/batches/{batch}', 'BatchView', 'A batch')]

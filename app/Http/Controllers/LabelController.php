@@ -81,7 +81,7 @@ final class LabelController extends Controller
     #[Reads('/houses/{house}/batches/{batch}/card.pdf', 'application/pdf', 'The kitchen card of a batch')]
     public function card(Batch $batch, KitchenCard $card): Response
     {
-        return $this->pdf($card->of($batch->plan, $batch->code), "{$batch->code}-card.pdf");
+        return $this->pdf($card->of($batch->plan->document, $batch->code), "{$batch->code}-card.pdf");
     }
 
     #[Reads('/houses/{house}/batches/{batch}/code.svg', 'image/svg+xml', 'The 2D code that opens the batch')]

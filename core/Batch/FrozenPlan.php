@@ -1,0 +1,204 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Batch;
+
+use Kettle\Caution\ColdKept;
+use Kettle\Caution\Facts;
+use Kettle\Diary\Routine;
+use Kettle\Infusion\Method;
+use Kettle\Infusion\Methods;
+use Kettle\Infusion\Uptake;
+use Kettle\Material\Blend;
+use Kettle\Material\Cupboard;
+use Kettle\Material\Herb;
+use Kettle\Material\State;
+use Kettle\Measure\Density;
+use Kettle\Recipe\Planner;
+
+/** The plan a batch was begun with. It never changes: what was done instead is in the logbook. */
+final readonly class FrozenPlan
+{
+    /**
+     * @param  array<mixed>  $document as it was frozen, docs/formats/plan.schema.json
+     * @param  non-empty-list<PlannedHerb>  $herbs
+     * @param  list<PlannedOil>  $oils
+     * @param  string  $title what it is called: "marshmallow root", or the name of a mix
+     * @param  string  $kept of ColdKept::KEPT
+     * @param  string  $way of Uptake::WAYS
+     */
+    private function __construct(
+        public array $document,
+        public array $herbs,
+        public array $oils,
+        public PlannedJar $jar,
+        public PlannedMethod $method,
+        public string $title,
+        public string $purpose,
+        public string $kept,
+        public string $way,
+        public State $state,
+        public string $ratio,
+        public string $basis,
+    ) {
+    }
+
+    /** @param  array<mixed>  $document docs/formats/plan.schema.json, also of before some of it was written down */
+    public static function of(array $document): self
+    {
+        $plan = new Stored($document);
+        $first = $plan->part('herb');
+        $kept = $plan->text('kept');
+        $way = $plan->text('way');
+
+        return new self(
+            $document, array_map(PlannedHerb::of(...), $plan->parts('herbs') ?: [$first]), array_map(PlannedOil::of(...), $plan->parts('oils')),
+            PlannedJar::of($plan->part('jar')), PlannedMethod::of($plan->part('method')),
+            $first->textOrNull('mix') ?? $first->text('name', 'herb'), $plan->text('purpose', 'skin'),
+            in_array($kept, ColdKept::KEPT, true) ? $kept : ColdKept::SHELF, in_array($way, Uptake::WAYS, true) ? $way : 'squeezed',
+            State::tryFrom($plan->text('state')) ?? State::Dried, $plan->text('ratio'), $plan->text('basis'),
+        );
+    }
+
+    public function isColdKept(): bool
+    {
+        return $this->kept === ColdKept::FRIDGE;
+    }
+
+    /**
+     * What it asks of the days.
+     *
+     * @param  ?int  $warmUpMin minutes of getting warm beside what else stands in the cooker; null for as it was planned
+     */
+    public function routine(Methods $methods, ?int $warmUpMin = null): Routine
+    {
+        return new Routine(
+            $this->method->practised($methods), $this->method->hours, $this->method->standsH, $this->method->soakH,
+            $this->isColdKept() ? (float) ColdKept::MOST_WARM_H : null, $warmUpMin ?? $this->method->warmUpMin, $this->method->settles,
+        );
+    }
+
+    /** @throws \LogicException when the plan has no such figure */
+    public function figure(string $id): float
+    {
+        return $this->figureOrNull($id) ?? throw new \LogicException("The plan has no {$id}.");
+    }
+
+    public function figureOrNull(string $id): ?float
+    {
+        return $this->part($id, 'value');
+    }
+
+    /** @return array{low: float, value: float, high: float} what should come out of the cloth, mL */
+    public function expected(): array
+    {
+        $value = $this->figure('yield_volume');
+
+        return ['low' => $this->part('yield_volume', 'low') ?? $value, 'value' => $value, 'high' => $this->part('yield_volume', 'high') ?? $value];
+    }
+
+    public function blend(Cupboard $cupboard): Blend
+    {
+        return Blend::of(array_map(fn (PlannedOil $oil) => ['carrier' => $cupboard->carrier($oil->id), 'parts' => $oil->share], $this->oils));
+    }
+
+    /** Of the oil as it was blended, at the room's warmth. */
+    public function density(Cupboard $cupboard): Density
+    {
+        return $this->blend($cupboard)->density(Planner::ROOM_C);
+    }
+
+    /** Herb as if shelf-dry, g; batches from before it was written down have only what they weighed. */
+    public function dryG(): float
+    {
+        return (new Stored($this->document))->numberOrNull('dry_g') ?? $this->figure('herb_mass');
+    }
+
+    /** Under what the oil left in its herb is learned; null for a mix of forms. */
+    public function uptakeKey(): ?string
+    {
+        $plan = new Stored($this->document);
+        if ($plan->has('uptake_key')) {
+            return $plan->textOrNull('uptake_key');
+        }
+        $forms = array_unique(array_map(fn (PlannedHerb $herb) => $herb->form, $this->herbs));
+
+        return count($forms) === 1 ? $forms[0].($this->state->isWet() ? ', wet' : '') : null;
+    }
+
+    /** @return list<PlannedHerb> */
+    public function wetHerbs(): array
+    {
+        return array_values(array_filter($this->herbs, fn (PlannedHerb $herb) => $herb->state->isWet()));
+    }
+
+    /** @return array{water: float, watery: bool} of the wettest of its herbs when they went in */
+    public function wetness(Cupboard $cupboard): array
+    {
+        $wet = $this->wetHerbs();
+
+        return [
+            'water' => $wet === [] ? 0.0 : max(array_map(fn (PlannedHerb $herb) => $herb->waterWhenWet(), $wet)),
+            'watery' => array_filter($wet, fn (PlannedHerb $herb) => ($cupboard->herbs()[$herb->id] ?? null)?->isWatery() ?? true) !== [],
+        ];
+    }
+
+    /** @return list<Herb> those of its herbs that the tables have */
+    public function plants(Cupboard $cupboard): array
+    {
+        return array_values(array_filter(array_map(fn (PlannedHerb $herb): ?Herb => $cupboard->herbs()[$herb->id] ?? null, $this->herbs)));
+    }
+
+    public function hasForm(string ...$forms): bool
+    {
+        return array_filter($this->herbs, fn (PlannedHerb $herb) => in_array($herb->form, $forms, true)) !== [];
+    }
+
+    /**
+     * What its cautions are asked of.
+     *
+     * @param  list<array{called: string, food: bool, how: string, allergens: list<string>}>  $lots those it was made from
+     * @param  array<string, string>  $words
+     */
+    public function facts(Cupboard $cupboard, Method $method, string $purpose, array $lots, array $words): Facts
+    {
+        $oils = [];
+        foreach ($this->oils as $oil) {
+            // An oil that has since left the tables has no facts there.
+            $carrier = $cupboard->carriers()[$oil->id] ?? null;
+            if ($carrier !== null) {
+                $oils[] = ['carrier' => $carrier, 'share' => $oil->share];
+            }
+        }
+
+        return Facts::of(
+            $purpose, $this->kept,
+            array_map(fn (PlannedHerb $herb) => ['plant' => $cupboard->herbs()[$herb->id] ?? Herb::unlisted($herb->name, 'thin-leaf'), 'state' => $herb->state], $this->herbs),
+            $oils, $this->figureOrNull('iodine_value'), $method, $this->way, $this->method->soakH > 0, '', $lots, true, $words,
+        );
+    }
+
+    /**
+     * What went in, g, of oils by their id, of herbs by their place.
+     *
+     * @return array<int|string, float>
+     */
+    public function grams(): array
+    {
+        $grams = [];
+        foreach ($this->oils as $oil) {
+            $grams[$oil->id] = $this->figureOrNull("oil_mass.{$oil->id}") ?? $oil->share * ($this->figureOrNull('oil_mass') ?? 1.0);
+        }
+        foreach ($this->herbs as $i => $herb) {
+            $grams[$i] = $this->figureOrNull("herb_mass.{$i}") ?? ($this->figureOrNull('herb_mass') ?? 0.0) / count($this->herbs);
+        }
+
+        return $grams;
+    }
+
+    private function part(string $figure, string $part): ?float
+    {
+        return (new Stored($this->document))->part('figures')->part($figure)->numberOrNull($part);
+    }
+}
