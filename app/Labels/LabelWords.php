@@ -156,7 +156,7 @@ final readonly class LabelWords
             'oil' => $inci ? '' : 'in '.implode(', ', [...array_map(fn (PlannedOil $oil) => $oil->name.(count($oils) > 1 ? ' '.round($grams[$oil->id] / array_sum(array_intersect_key($grams, array_flip(array_column($oils, 'id')))) * 100).' %' : ''), $oils), ...self::antioxidant($batch, false)]),
             'days' => $this->days($batch),
             'for' => 'For '.$this->bench->cupboard()->purpose($batch->purpose)->name,
-            'keep' => $batch->use_by === null ? ($batch->keptAs()['place'] === 'fridge' ? 'Keep in the refrigerator. Smell it' : 'Keep cool and dark. Smell it').($kitchen ? '' : ', and try a little,').' before use.' : '',
+            'keep' => $batch->use_by === null ? ($batch->keptAs()->place === 'fridge' ? 'Keep in the refrigerator. Smell it' : 'Keep cool and dark. Smell it').($kitchen ? '' : ', and try a little,').' before use.' : '',
             'ratio' => self::ratio($plan).', '.$plan->method->name,
             'origin' => $batch->origin === '' ? '' : 'From '.$batch->origin,
             'words' => self::set($batch, 'words', ''),
@@ -215,7 +215,7 @@ final readonly class LabelWords
     /** @return list<string> */
     private static function antioxidant(Batch $batch, bool $inci): array
     {
-        return match ($batch->keptAs()['antioxidant']) {
+        return match ($batch->keptAs()->antioxidant) {
             'vitamin-e' => [$inci ? 'Tocopherol' : 'vitamin E'],
             'rosemary' => [$inci ? 'Rosmarinus Officinalis Leaf Extract' : 'rosemary extract'],
             default => [],

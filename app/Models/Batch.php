@@ -4,12 +4,15 @@ namespace App\Models;
 
 use App\House\BelongsToHouse;
 use App\Models\Casts\AsFrozenPlan;
+use App\Models\Casts\AsShelf;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use Kettle\Batch\FrozenPlan;
+use Kettle\Batch\KeptAs;
+use Kettle\Batch\Shelf;
 use Kettle\Caution\ColdKept;
 use Kettle\Diary\Stage;
 
@@ -26,7 +29,7 @@ use Kettle\Diary\Stage;
  * @property array<string, mixed> $wish
  * @property FrozenPlan $plan
  * @property Stage $stage
- * @property array<string, mixed> $shelf
+ * @property Shelf $shelf
  * @property Carbon $start_at
  * @property ?Carbon $filled_at
  * @property Carbon $strain_at
@@ -50,7 +53,7 @@ class Batch extends Model
     protected $guarded = [];
 
     protected $casts = [
-        'wish' => 'array', 'plan' => AsFrozenPlan::class, 'shelf' => 'array', 'diary' => 'array', 'label' => 'array', 'use_by' => 'datetime', 'stage' => Stage::class,
+        'wish' => 'array', 'plan' => AsFrozenPlan::class, 'shelf' => AsShelf::class, 'diary' => 'array', 'label' => 'array', 'use_by' => 'datetime', 'stage' => Stage::class,
         'start_at' => 'datetime', 'filled_at' => 'datetime', 'strain_at' => 'datetime',
         'strained_at' => 'datetime', 'bottled_at' => 'datetime', 'best_before' => 'date', 'version' => 'integer',
     ];
@@ -94,17 +97,12 @@ class Batch extends Model
     /** What there is to bottle, mL: what was poured off its sediment, or what was strained. */
     public function toBottleMl(): float
     {
-        $poured = $this->shelf['poured_ml'] ?? null;
-
-        return is_numeric($poured) ? (float) $poured : (float) $this->strained_ml;
+        return $this->shelf->pouredMl ?? (float) $this->strained_ml;
     }
 
-    /** @return array{place: string, glass: string, antioxidant: string, where: string} how it is kept, or would be */
-    public function keptAs(): array
+    /** How it is kept, or would be. */
+    public function keptAs(): KeptAs
     {
-        $kept = is_array($this->shelf['kept_as'] ?? null) ? $this->shelf['kept_as'] : [];
-        $text = fn (string $key, string $else): string => is_string($kept[$key] ?? null) ? $kept[$key] : $else;
-
-        return ['place' => $text('place', $this->use_by === null ? 'cool-dark' : 'fridge'), 'glass' => $text('glass', 'dark'), 'antioxidant' => $text('antioxidant', 'none'), 'where' => $text('where', '')];
+        return $this->shelf->keptAs ?? new KeptAs($this->use_by === null ? 'cool-dark' : 'fridge');
     }
 }

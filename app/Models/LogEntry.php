@@ -6,6 +6,8 @@ use App\House\BelongsToHouse;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
+use Kettle\Batch\Line\Line;
+use Kettle\Batch\Line\Lines;
 
 /**
  * A line of a batch's logbook. Never changed and never taken out: a correction points at what it corrects.
@@ -36,6 +38,12 @@ class LogEntry extends Model
         $never = fn () => throw new \LogicException('The logbook is append-only: correct an entry with another.');
         static::updating($never);
         static::deleting($never);
+    }
+
+    /** What it says, as the core reads it. */
+    public function line(): Line
+    {
+        return Lines::read($this->kind, $this->data);
     }
 
     /** @return list<string> */

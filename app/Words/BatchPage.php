@@ -64,7 +64,7 @@ final readonly class BatchPage
             bottles: array_values($batch->bottles()->orderBy('number')->limit(self::BOTTLES)->get()->map(fn (Bottle $bottle) => new BottleView(
                 $bottle->number, $bottle->called, LabelWords::net((float) $bottle->filled_ml), (float) $bottle->filled_ml, AmountWriter::plain((float) $bottle->left_ml, Kind::Volume), (float) $bottle->left_ml, $bottle->state, $bottle->to,
             ))->all()),
-            press: $this->press->of($batch, $entries->firstWhere(fn (LogEntry $entry) => $entry->kind === 'strained' && ! isset($corrected[$entry->uid]))),
+            press: $this->press->of($batch),
             lots: $this->lots($batch),
             label: $this->label->of($batch),
             purpose: $batch->purpose,
@@ -93,7 +93,7 @@ final readonly class BatchPage
         return array_values($batch->bottles()->where('state', '!=', 'thrown')->orderBy('number')->limit(self::BOTTLES)->get()->map(fn (Bottle $bottle) => new TraceLine(
             $bottle->number,
             match ($bottle->state) {
-                'in' => sprintf('%s, %s: %s in it yet%s. Throw it away.', $bottle->called, $batch->keptAs()['where'] ?: 'where it stands', AmountWriter::plain((float) $bottle->left_ml, Kind::Volume), $bottle->to === '' ? '' : '; some went to '.$bottle->to),
+                'in' => sprintf('%s, %s: %s in it yet%s. Throw it away.', $bottle->called, $batch->keptAs()->where ?: 'where it stands', AmountWriter::plain((float) $bottle->left_ml, Kind::Volume), $bottle->to === '' ? '' : '; some went to '.$bottle->to),
                 'given' => sprintf('%s, given to %s. Tell them.', $bottle->called, $bottle->to ?: 'somebody'),
                 default => sprintf('%s, used%s.', $bottle->called, $bottle->to === '' ? ' up' : ' for '.$bottle->to),
             },

@@ -7,7 +7,6 @@ use App\Models\Batch;
 use Illuminate\Support\Carbon;
 use Kettle\Diary\Stage;
 use Kettle\Measure\AmountWriter;
-use Kettle\Vessel\Jar;
 
 /** Where a batch stands, in words and as the Shelf draws it. */
 final readonly class BatchWords
@@ -25,7 +24,6 @@ final readonly class BatchWords
     public function jar(Batch $batch): ShelfJar
     {
         $shelf = $batch->shelf;
-        $number = fn (string $key): float => is_numeric($shelf[$key] ?? null) ? (float) $shelf[$key] : 0.0;
 
         return new ShelfJar(
             id: $batch->uid,
@@ -33,18 +31,18 @@ final readonly class BatchWords
             herb: ucfirst($batch->herb_name),
             oils: $batch->oils_name,
             stage: $batch->stage->value,
-            jar: is_string($shelf['jar'] ?? null) ? $shelf['jar'] : 'jar',
-            brim_ml: $number('brim_ml'),
-            height_mm: $number('height_mm'),
-            diameter_mm: $number('diameter_mm'),
-            kind: is_string($shelf['kind'] ?? null) ? $shelf['kind'] : Jar::JAR,
-            bed_mm: $batch->stage === Stage::Planned ? 0.0 : $number('bed_mm'),
-            level_mm: $batch->stage === Stage::Planned ? 0.0 : $number('level_mm'),
+            jar: $shelf->jar,
+            brim_ml: $shelf->brimMl,
+            height_mm: $shelf->heightMm,
+            diameter_mm: $shelf->diameterMm,
+            kind: $shelf->kind,
+            bed_mm: $batch->stage === Stage::Planned ? 0.0 : $shelf->bedMm,
+            level_mm: $batch->stage === Stage::Planned ? 0.0 : $shelf->levelMm,
             progress: $this->progress($batch),
             days: $this->days($batch),
             alert: $this->alert($batch),
-            colours: array_values(array_filter(is_array($shelf['colours'] ?? null) ? $shelf['colours'] : [], 'is_string')),
-            seen: is_string($shelf['seen'] ?? null) ? $shelf['seen'] : '',
+            colours: $shelf->colours,
+            seen: $shelf->seen,
         );
     }
 
@@ -66,9 +64,9 @@ final readonly class BatchWords
         if ($batch->stage !== Stage::Steeping || $batch->filled_at === null) {
             return $batch->stage === Stage::Planned ? 0.0 : 1.0;
         }
-        $hours = is_numeric($batch->shelf['hours'] ?? null) ? (float) $batch->shelf['hours'] : 0.0;
-        if (($batch->shelf['heated'] ?? false) === true && $hours > 0 && is_numeric($batch->shelf['had_h'] ?? null)) {
-            return round(min(1.0, (float) $batch->shelf['had_h'] / $hours), 4);
+        $warm = $batch->shelf->warmShare();
+        if ($warm !== null) {
+            return round($warm, 4);
         }
         $whole = $batch->strain_at->getTimestamp() - $batch->filled_at->getTimestamp();
 
@@ -87,31 +85,20 @@ final readonly class BatchWords
                 default => $batch->stage->value,
             };
         }
-        if (($shelf['heated'] ?? false) === true) {
-            $hours = is_numeric($shelf['hours'] ?? null) ? (float) $shelf['hours'] : 0.0;
-
-            $had = is_numeric($shelf['had_h'] ?? null) ? (float) $shelf['had_h'] : 0.0;
-            $method = is_string($shelf['method'] ?? null) ? $shelf['method'] : 'warm';
-
+        if ($shelf->heated) {
             return match (true) {
-                ($shelf['warm_now'] ?? false) === true => "{$method}, warm now",
-                $had > 0 => sprintf('%s, %s of %s had', $method, AmountWriter::span($had), AmountWriter::span($hours)),
-                default => sprintf('%s, %s of warmth', $method, AmountWriter::span($hours)),
+                $shelf->warmNow => "{$shelf->method}, warm now",
+                $shelf->hadH > 0 => sprintf('%s, %s of %s had', $shelf->method, AmountWriter::span($shelf->hadH), AmountWriter::span($shelf->hours)),
+                default => sprintf('%s, %s of warmth', $shelf->method, AmountWriter::span($shelf->hours)),
             };
         }
 
         return sprintf(
             '%s, day %d of %d',
-            is_string($shelf['method'] ?? null) && ! str_starts_with($shelf['method'], 'cold') ? $shelf['method'] : 'cold',
+            str_starts_with($shelf->method, 'cold') ? 'cold' : $shelf->method,
             $this->times->daysBetween($batch->filled_at, Carbon::now()),
             $this->times->daysBetween($batch->filled_at, $batch->strain_at),
         );
-    }
-
-    /** Whether a warm session is still to come or going on. */
-    private function stillWarming(Batch $batch): bool
-    {
-        return ($batch->shelf['heated'] ?? false) === true && ($batch->shelf['sessions_left'] ?? 0) > 0;
     }
 
     private function alert(Batch $batch): string
@@ -122,7 +109,7 @@ final readonly class BatchWords
         return match (true) {
             $batch->use_by !== null && $batch->stage !== Stage::Discarded => $batch->use_by->isPast() ? 'past its day: throw it away' : 'use by '.$this->times->logged($batch->use_by),
             $batch->stage === Stage::Steeping && $over > 0 => $over.($over === 1 ? ' day' : ' days').' over, strain',
-            $batch->stage === Stage::Steeping && $over === 0 && ! $this->stillWarming($batch) => 'strain today',
+            $batch->stage === Stage::Steeping && $over === 0 && ! $batch->shelf->isStillWarming() => 'strain today',
             $batch->stage === Stage::Planned && $late > 0 => 'should have been filled',
             $batch->stage === Stage::Bottled && $batch->best_before->isPast() => 'past its best',
             default => '',

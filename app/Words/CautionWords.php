@@ -2,13 +2,13 @@
 
 namespace App\Words;
 
-use App\Actions\Batches\History;
 use App\Actions\Batches\LotsUsed;
+use App\Actions\Batches\Records;
 use App\House\Kitchens;
 use App\Http\Shapes\CautionView;
 use App\Models\Batch;
-use App\Models\LogEntry;
 use App\Models\Lot;
+use Kettle\Batch\Line\ReadCautions;
 use Kettle\Caution\Caution;
 use Kettle\Caution\ColdKept;
 use Kettle\Caution\Facts;
@@ -17,7 +17,7 @@ use Kettle\Recipe\Bench;
 /** The cautions of a batch, from its plan, its lots and what it is for now; and who has read them. */
 final readonly class CautionWords
 {
-    public function __construct(private Bench $bench, private History $history, private Kitchens $kitchens, private Times $times)
+    public function __construct(private Bench $bench, private Records $records, private Kitchens $kitchens, private Times $times)
     {
     }
 
@@ -56,7 +56,7 @@ final readonly class CautionWords
         $lots = array_map(fn (Lot $lot) => ['called' => $lot->called, 'food' => $lot->food_grade, 'how' => $lot->got_how, 'allergens' => $lot->allergens], LotsUsed::of($batch));
 
         return $batch->plan->facts(
-            $this->bench->cupboard(), $this->history->method($batch), $batch->purpose ?: $batch->plan->purpose, $lots,
+            $this->bench->cupboard(), $this->records->of($batch)->method(), $batch->purpose ?: $batch->plan->purpose, $lots,
             [
                 'ceiling' => $ceiling === null ? '' : $kitchen->warmth($ceiling),
                 'cold' => $kitchen->warmth(ColdKept::CELSIUS),
@@ -70,22 +70,14 @@ final readonly class CautionWords
     private function read(Batch $batch): array
     {
         $read = [];
-        foreach ($this->history->standing($batch) as $entry) {
-            if ($entry->kind === 'acknowledged' || $entry->kind === 'started') {
-                foreach (self::cautions($entry) as $id) {
-                    $read[$id] = $entry->by.', '.$this->times->logged($entry->happened_at);
+        foreach ($this->records->log($batch)->standing as $entry) {
+            if ($entry->line instanceof ReadCautions) {
+                foreach ($entry->line->cautions as $caution) {
+                    $read[$caution['id']] = $entry->by.', '.$this->times->logged($entry->at);
                 }
             }
         }
 
         return $read;
-    }
-
-    /** @return list<string> ids of what was read with this line */
-    private static function cautions(LogEntry $entry): array
-    {
-        $cautions = is_array($entry->data['cautions'] ?? null) ? $entry->data['cautions'] : [];
-
-        return array_values(array_filter(array_map(fn (mixed $each) => is_array($each) && is_string($each['id'] ?? null) ? $each['id'] : '', $cautions)));
     }
 }

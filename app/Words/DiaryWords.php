@@ -132,7 +132,7 @@ final readonly class DiaryWords
         $cold = Batch::query()->where('use_by', '>', Carbon::now())->whereIn('stage', [Stage::Steeping, Stage::Settling, Stage::Poured, Stage::Bottled])
             ->orderBy('use_by')->limit(self::BATCHES)->get(BatchWords::COLUMNS);
         foreach ($cold as $batch) {
-            if ($batch->use_by === null || $batch->filled_at === null || ($batch->stage === Stage::Bottled && ($batch->shelf['bottles_left'] ?? 0) === 0)) {
+            if ($batch->use_by === null || $batch->filled_at === null || ($batch->stage === Stage::Bottled && $batch->shelf->bottlesLeft === 0)) {
                 continue;
             }
             $day = $presence->missed($this->kitchens->local($batch->use_by), $this->kitchens->local($batch->filled_at));

@@ -4,6 +4,25 @@ namespace App\Words;
 
 use App\Http\Shapes\EntryView;
 use App\Models\LogEntry;
+use Kettle\Batch\Line\Acknowledged;
+use Kettle\Batch\Line\Bottled;
+use Kettle\Batch\Line\Checked;
+use Kettle\Batch\Line\ColourLook;
+use Kettle\Batch\Line\Decanted;
+use Kettle\Batch\Line\Discarded;
+use Kettle\Batch\Line\FaultNoted;
+use Kettle\Batch\Line\FilledSize;
+use Kettle\Batch\Line\Line;
+use Kettle\Batch\Line\Note;
+use Kettle\Batch\Line\Outcome;
+use Kettle\Batch\Line\PurposeChanged;
+use Kettle\Batch\Line\PutAway;
+use Kettle\Batch\Line\ScentLook;
+use Kettle\Batch\Line\Started;
+use Kettle\Batch\Line\Strained;
+use Kettle\Batch\Line\TaskLine;
+use Kettle\Batch\Line\Undone;
+use Kettle\Batch\Line\Used;
 use Kettle\Diary\Step;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
@@ -11,6 +30,8 @@ use Kettle\Measure\Kind;
 /** A line of the logbook, in words. */
 final readonly class EntryWords
 {
+    private const SEEN = ['herb_above' => 'herb above the oil, pushed under', 'drops_wiped' => 'drops under the lid, wiped', 'fur' => 'fur on it', 'bubbles_calmed' => 'the bubbling had calmed', 'colour_turned' => 'the colour had turned'];
+
     public function __construct(private Times $times)
     {
     }
@@ -19,115 +40,75 @@ final readonly class EntryWords
     public function view(LogEntry $entry, array $corrected): EntryView
     {
         $struck = isset($corrected[$entry->uid]);
+        $line = $entry->line();
 
         return new EntryView(
             id: $entry->uid,
             kind: $entry->kind,
-            title: $this->title($entry),
+            title: $this->title($entry, $line),
             note: $entry->note,
             by: $entry->by,
             when: $this->times->logged($entry->happened_at),
             corrects: $entry->corrects,
             struck: $struck,
-            can_undo: ! $struck && ! in_array($entry->kind, ['started', 'undone', 'note', 'acknowledged'], true),
-            can_correct: ! $struck && $entry->kind === 'note',
+            can_undo: ! $struck && $line->canBeStruck(),
+            can_correct: ! $struck && $line instanceof Note,
         );
     }
 
-    private function title(LogEntry $entry): string
+    private function title(LogEntry $entry, Line $line): string
     {
-        $data = $entry->data;
-        $text = fn (string $key): string => is_string($data[$key] ?? null) ? $data[$key] : '';
-        $ml = fn (string $key): string => is_numeric($data[$key] ?? null) ? AmountWriter::plain((float) $data[$key], Kind::Volume) : '';
+        $ml = fn (?float $ml): string => $ml === null ? '' : AmountWriter::plain($ml, Kind::Volume);
 
-        return match ($entry->kind) {
-            'started' => 'Planned. '.$text('sentence'),
-            'task' => $this->task($text('task'), $text('outcome'), $text('until')).$this->seen($data),
-            'strained' => 'Strained: '.$ml('ml').' ('.$text('typed').'). '.$text('says'),
-            'bottled' => 'Bottled: '.$this->bottles($data).'; '.$ml('left_ml').' left over',
-            'decanted' => 'Poured off'.(($data['again'] ?? false) === true ? ', through paper once more' : '').': '.$ml('ml').', '.$ml('lost_ml').' lost in the mud',
-            'used' => $this->used($data, $ml('ml')),
-            'checked' => 'Smelled and held to the light. '.$text('says').($text('verdict') === 'past' ? ' The batch is closed.' : ''),
-            'kept' => 'Kept otherwise: '.implode(', ', array_filter($data, 'is_string')),
-            'purpose' => 'Now for '.$text('to'),
-            'fault' => 'Seen: '.$text('seen').'. Most likely '.$text('name'),
-            'acknowledged' => 'Read: '.$this->cautions($data),
-            'discarded' => 'Discarded',
-            'undone' => 'Undone',
-            'look' => $this->look($data),
+        return match (true) {
+            $line instanceof Started => 'Planned. '.$line->sentence,
+            $line instanceof TaskLine => $this->task($line).$this->seen($line),
+            $line instanceof Strained => 'Strained: '.$ml($line->ml).' ('.$line->typed.'). '.$line->says,
+            $line instanceof Bottled => 'Bottled: '.implode(', ', array_map(fn (FilledSize $size) => $size->count.' × '.$size->called, $line->bottles)).'; '.$ml($line->leftMl).' left over',
+            $line instanceof Decanted => 'Poured off'.($line->again ? ', through paper once more' : '').': '.$ml($line->ml).', '.$ml($line->lostMl).' lost in the mud',
+            $line instanceof Used => sprintf('Bottle %d: %s%s%s', $line->bottle, $ml($line->ml), ['given' => ' given away', 'thrown' => ' thrown away'][$line->how] ?? ' used', $line->to === '' ? '' : ', '.$line->to),
+            $line instanceof Checked => 'Smelled and held to the light. '.$line->says.($line->closes() ? ' The batch is closed.' : ''),
+            $line instanceof PutAway => 'Kept otherwise: '.implode(', ', array_filter($line->as)),
+            $line instanceof PurposeChanged => 'Now for '.$line->to,
+            $line instanceof FaultNoted => 'Seen: '.$line->seen.'. Most likely '.$line->name,
+            $line instanceof Acknowledged => 'Read: '.implode(' ', array_column($line->cautions, 'says')),
+            $line instanceof ScentLook => 'Smelled: '.$line->score.' of 10',
+            $line instanceof ColourLook => ($line->plain ? 'Looked at the plain oil' : 'Looked at its colour').', by '.$line->how,
+            $line instanceof Discarded => 'Discarded',
+            $line instanceof Undone => 'Undone',
             default => $entry->corrects === null ? 'Note' : 'Note, corrected',
         };
     }
 
-    /** @param  array<string, mixed>  $data */
-    private function used(array $data, string $ml): string
+    /** What was seen under the lid, or counted by a thermometer. */
+    private function seen(TaskLine $line): string
     {
-        $how = match ($data['how'] ?? 'used') {
-            'given' => ' given away', 'thrown' => ' thrown away', default => ' used',
+        $words = array_filter(array_map(fn (string $each) => self::SEEN[$each] ?? null, $line->seen));
+
+        return ($words === [] ? '' : ': '.implode('; ', $words)).($line->warmH === null ? '' : ', '.StoveWords::hours($line->warmH).' at warmth');
+    }
+
+    private function task(TaskLine $line): string
+    {
+        $step = $line->step();
+        $verb = $step?->verb() ?? $line->task;
+
+        return match ($line->outcome) {
+            Outcome::Skipped => 'Skipped: '.$verb,
+            Outcome::Later => 'Put off to '.$this->times->due(new \DateTimeImmutable($line->until)).': '.$verb,
+            Outcome::Done => match ($step) {
+                Step::Moisten => 'Moistened',
+                Step::WarmOil => 'The oil warmed',
+                Step::Fill => 'Filled',
+                Step::TopUp => 'Topped up',
+                Step::Check => 'Looked at it',
+                Step::Shake => 'Shaken',
+                Step::WarmOn => 'Put to warm',
+                Step::WarmOff => 'Taken off the warmth',
+                Step::Decant => 'Poured off',
+                Step::UseUp => 'Used up or thrown away',
+                default => 'Done',
+            },
         };
-        $to = is_string($data['to'] ?? null) && $data['to'] !== '' ? ', '.$data['to'] : '';
-
-        return sprintf('Bottle %d: %s%s%s', is_numeric($data['bottle'] ?? null) ? (int) $data['bottle'] : 0, $ml, $how, $to);
-    }
-
-    /** @param  array<string, mixed>  $data */
-    private function cautions(array $data): string
-    {
-        $cautions = is_array($data['cautions'] ?? null) ? $data['cautions'] : [];
-
-        return implode(' ', array_map(fn (mixed $each) => is_array($each) && is_string($each['says'] ?? null) ? $each['says'] : '', $cautions));
-    }
-
-    /** @param  array<string, mixed>  $data what was seen under the lid, or counted by a thermometer */
-    private function seen(array $data): string
-    {
-        $words = array_filter(array_map(fn (mixed $each) => ['herb_above' => 'herb above the oil, pushed under', 'drops_wiped' => 'drops under the lid, wiped', 'fur' => 'fur on it', 'bubbles_calmed' => 'the bubbling had calmed', 'colour_turned' => 'the colour had turned'][is_string($each) ? $each : ''] ?? null, is_array($data['seen'] ?? null) ? $data['seen'] : []));
-
-        return ($words === [] ? '' : ': '.implode('; ', $words)).(is_numeric($data['warm_h'] ?? null) ? ', '.StoveWords::hours((float) $data['warm_h']).' at warmth' : '');
-    }
-
-    /** @param  array<string, mixed>  $data */
-    private function look(array $data): string
-    {
-        return ($data['what'] ?? '') === 'scent'
-            ? 'Smelled: '.(is_int($data['score'] ?? null) ? $data['score'] : 0).' of 10'
-            : (($data['plain'] ?? false) === true ? 'Looked at the plain oil' : 'Looked at its colour').', by '.(is_string($data['how'] ?? null) ? $data['how'] : 'swatch');
-    }
-
-    private function task(string $key, string $outcome, string $until): string
-    {
-        $step = Step::tryFrom(explode('-', $key)[0]);
-        $done = match ($step) {
-            Step::Moisten => 'Moistened',
-            Step::WarmOil => 'The oil warmed',
-            Step::Fill => 'Filled',
-            Step::TopUp => 'Topped up',
-            Step::Check => 'Looked at it',
-            Step::Shake => 'Shaken',
-            Step::WarmOn => 'Put to warm',
-            Step::WarmOff => 'Taken off the warmth',
-            Step::Decant => 'Poured off',
-            Step::UseUp => 'Used up or thrown away',
-            default => 'Done',
-        };
-
-        return match ($outcome) {
-            'skipped' => 'Skipped: '.($step?->verb() ?? $key),
-            'later' => 'Put off to '.$this->times->due(new \DateTimeImmutable($until)).': '.($step?->verb() ?? $key),
-            default => $done,
-        };
-    }
-
-    /** @param  array<string, mixed>  $data */
-    private function bottles(array $data): string
-    {
-        $words = [];
-        foreach (is_array($data['bottles'] ?? null) ? $data['bottles'] : [] as $bottle) {
-            if (is_array($bottle) && is_int($bottle['count'] ?? null) && is_string($bottle['called'] ?? null)) {
-                $words[] = $bottle['count'].' × '.$bottle['called'];
-            }
-        }
-
-        return implode(', ', $words);
     }
 }

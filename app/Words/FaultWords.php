@@ -2,17 +2,19 @@
 
 namespace App\Words;
 
-use App\Actions\Batches\History;
+use App\Actions\Batches\Records;
 use App\House\Kitchens;
 use App\Http\Shapes\FaultCause;
 use App\Http\Shapes\FaultsFound;
 use App\Http\Shapes\FaultSign;
 use App\Http\Shapes\FaultSigns;
 use App\Models\Batch;
-use App\Models\LogEntry;
 use App\Models\LotMove;
 use App\Models\StoveJar;
 use Illuminate\Support\Carbon;
+use Kettle\Batch\Line\Strained;
+use Kettle\Batch\Line\TaskLine;
+use Kettle\Batch\Logbook;
 use Kettle\Batch\PlannedHerb;
 use Kettle\Fault\FaultFinder;
 use Kettle\Infusion\Method;
@@ -41,7 +43,7 @@ final readonly class FaultWords
 
     public function __construct(
         private Bench $bench,
-        private History $history,
+        private Records $records,
         private Kitchens $kitchens,
         private Times $times,
         private StoveWords $stove,
@@ -67,22 +69,19 @@ final readonly class FaultWords
     /** @return array<string, array<string, string>> by fact, the words it is said with */
     public function facts(Batch $batch): array
     {
-        $standing = $this->history->standing($batch);
+        $log = $this->records->log($batch);
 
         return array_filter([
-            ...$this->ofTheHerb($batch, $standing),
+            ...$this->ofTheHerb($batch, $log),
             ...$this->ofTheOils($batch),
             ...$this->ofTheWarmth($batch),
-            ...$this->ofTheDays($batch, $standing),
+            ...$this->ofTheDays($batch),
             ...$this->ofTheLots($batch),
         ], fn (?array $words) => $words !== null);
     }
 
-    /**
-     * @param  list<LogEntry>  $standing
-     * @return array<string, array<string, string>|null>
-     */
-    private function ofTheHerb(Batch $batch, array $standing): array
+    /** @return array<string, array<string, string>|null> */
+    private function ofTheHerb(Batch $batch, Logbook $log): array
     {
         $plan = $batch->plan;
         $state = $plan->state->value;
@@ -91,16 +90,9 @@ final readonly class FaultWords
         $plants = $plan->plants($this->bench->cupboard());
         $form = fn (string ...$ids): ?array => ($found = array_values(array_filter($forms, fn (HerbForm $form) => in_array($form->id, $ids, true)))) === [] ? null : ['form' => $found[0]->name];
         $mucilage = array_values(array_filter($plants, fn (Herb $herb) => str_contains(mb_strtolower($herb->note), 'mucilage')));
-        $seen = [];
-        $way = $plan->way;
-        $weighed = true;
-        foreach ($standing as $entry) {
-            $seen = [...$seen, ...(is_array($entry->data['seen'] ?? null) ? $entry->data['seen'] : [])];
-            if ($entry->kind === 'strained') {
-                $way = is_string($entry->data['way'] ?? null) ? $entry->data['way'] : $way;
-                $weighed = ($entry->data['weighed'] ?? false) === true;
-            }
-        }
+        $seen = array_merge([], ...array_map(fn (TaskLine $line) => $line->seen, $log->all(TaskLine::class)));
+        $strained = $log->last(Strained::class);
+        $way = $strained->way ?? $plan->way;
         $cover = $plan->figureOrNull('cover');
 
         return [
@@ -115,9 +107,9 @@ final readonly class FaultWords
             'mucilage' => $mucilage === [] ? null : ['mucilage' => $mucilage[0]->note],
             'lean' => preg_match('/1:(\d+(?:\.\d+)?)/', $plan->ratio, $m) === 1 && (float) $m[1] > 12 ? ['ratio' => $m[0]] : null,
             'thin-cover' => $cover !== null && $cover < 15 ? ['cover' => AmountWriter::plain($cover, Kind::Length)] : null,
-            'herb-above-seen' => in_array('herb_above', $seen, true) ? [] : null,
-            'drops-seen' => in_array('drops_wiped', $seen, true) ? [] : null,
-            'not-weighed' => $batch->strained_at !== null && ! $weighed ? [] : null,
+            'herb-above-seen' => in_array(TaskLine::HERB_ABOVE, $seen, true) ? [] : null,
+            'drops-seen' => in_array(TaskLine::DROPS_WIPED, $seen, true) ? [] : null,
+            'not-weighed' => $strained !== null && ! $strained->weighed ? [] : null,
         ];
     }
 
@@ -138,9 +130,9 @@ final readonly class FaultWords
             'liquid-warm' => $hard === null ? ['room' => $kitchen->warmth($kitchen->roomC)] : null,
             'liquid-cold' => $first(fn (Carrier $oil) => $oil->setsBelowC > self::COLD_C) === null && $clouds === null ? [] : null,
             'poly-oil' => $poly === null ? null : ['poly' => ucfirst($poly->name), 'oxidisability' => (string) round($poly->oxidisability() ?? 0, 1)],
-            'cold-place' => $as['place'] === 'fridge' ? [] : null,
-            'warm-place' => $as['place'] === 'warm' ? [] : null,
-            'clear-glass' => $as['glass'] === 'clear' ? [] : null,
+            'cold-place' => $as->place === 'fridge' ? [] : null,
+            'warm-place' => $as->place === 'warm' ? [] : null,
+            'clear-glass' => $as->glass === 'clear' ? [] : null,
             'kitchen' => $batch->purpose === 'kitchen' ? [] : null,
             'cool-room' => $kitchen->roomC < 15 ? ['room' => $kitchen->warmth($kitchen->roomC)] : null,
         ];
@@ -149,8 +141,8 @@ final readonly class FaultWords
     /** @return array<string, array<string, string>|null> */
     private function ofTheWarmth(Batch $batch): array
     {
-        $method = $this->history->method($batch);
-        $course = $this->history->course($batch);
+        $method = $this->records->of($batch)->method();
+        $course = $this->records->course($batch);
         $planned = $batch->plan->method->hours;
         $had = $course->warmed->hours();
         $over = null;
@@ -173,33 +165,23 @@ final readonly class FaultWords
         ];
     }
 
-    /**
-     * @param  list<LogEntry>  $standing
-     * @return array<string, array<string, string>|null>
-     */
-    private function ofTheDays(Batch $batch, array $standing): array
+    /** @return array<string, array<string, string>|null> */
+    private function ofTheDays(Batch $batch): array
     {
         $now = Carbon::now();
         $strained = $batch->strained_at ?? $now;
         $over = $batch->filled_at === null ? 0 : $this->times->daysBetween($batch->strain_at, $strained);
-        $early = $batch->strained_at === null || $batch->filled_at === null ? 0 : $this->plannedDays($batch) - $this->times->daysBetween($batch->filled_at, $batch->strained_at);
+        $early = $batch->strained_at === null || $batch->filled_at === null ? 0 : (int) round($batch->shelf->hours / 24) - $this->times->daysBetween($batch->filled_at, $batch->strained_at);
         $unsettled = $batch->bottled_at !== null && $batch->strained_at !== null && $batch->bottled_at->getTimestamp() - $batch->strained_at->getTimestamp() < 20 * 3600;
 
         return [
             'overdue' => $over > 7 ? ['over' => (string) $over] : null,
-            'cut-short' => ! ($batch->shelf['heated'] ?? false) && $early > 3 ? ['early' => (string) $early] : null,
+            'cut-short' => ! $batch->shelf->heated && $early > 3 ? ['early' => (string) $early] : null,
             'not-settled' => $unsettled ? [] : null,
             'headspace' => $batch->bottles()->where('state', 'in')->whereRaw('left_ml < filled_ml / 2')->exists() ? [] : null,
             'past-best' => $batch->best_before->isPast() ? [] : null,
             'past-use' => $batch->use_by !== null && $batch->use_by->isPast() ? [] : null,
         ];
-    }
-
-    private function plannedDays(Batch $batch): int
-    {
-        $hours = $batch->shelf['hours'] ?? 0;
-
-        return is_numeric($hours) ? (int) round((float) $hours / 24) : 0;
     }
 
     /** @return array<string, array<string, string>|null> what was known of its lots when they were used */

@@ -2,16 +2,18 @@
 
 namespace App\Words;
 
-use App\Actions\Batches\History;
+use App\Actions\Batches\Records;
 use App\House\Kitchens;
 use App\Http\Shapes\ChartMark;
 use App\Http\Shapes\LookCurve;
 use App\Http\Shapes\LookPoint;
 use App\Http\Shapes\LooksView;
 use App\Models\Batch;
-use App\Models\LogEntry;
+use Kettle\Batch\Entry;
+use Kettle\Batch\Line\ColourLook;
+use Kettle\Batch\Line\ScentLook;
+use Kettle\Batch\Logbook;
 use Kettle\Warmth\Approach;
-use Kettle\Warmth\Colour;
 use Kettle\Warmth\WarmthRefused;
 
 /** The looks at a jar, and the end they go towards. */
@@ -22,47 +24,51 @@ final readonly class LookWords
 
     private const SCENT = ['nothing of the herb', 'a breath', 'faint', 'faint, but there', 'clear', 'clear and full', 'strong', 'strong and round', 'very strong', 'it fills the room', 'as strong as the herb itself'];
 
-    public function __construct(private History $history, private Kitchens $kitchens, private Times $times)
+    public function __construct(private Records $records, private Kitchens $kitchens, private Times $times)
     {
     }
 
     public function of(Batch $batch): LooksView
     {
-        $looks = array_values(array_filter($this->history->standing($batch), fn (LogEntry $entry) => $entry->kind === 'look'));
-        $colours = array_values(array_filter($looks, fn (LogEntry $entry) => $entry->data['what'] === 'colour'));
-        $scents = array_values(array_filter($looks, fn (LogEntry $entry) => $entry->data['what'] === 'scent'));
+        $log = $this->records->log($batch);
 
-        return new LooksView($this->colour($batch, $colours), $this->scent($batch, $scents), self::SWATCHES, self::SCENT);
+        return new LooksView($this->colour($batch, $log), $this->scent($batch, $log), self::SWATCHES, self::SCENT);
     }
 
-    /** @param  list<LogEntry>  $looks */
-    private function colour(Batch $batch, array $looks): LookCurve
+    private function colour(Batch $batch, Logbook $log): LookCurve
     {
         // Against the plain oil; where nobody looked at that, against the first look.
-        $plain = null;
-        foreach ($looks as $look) {
-            $plain = ($look->data['plain'] ?? false) === true ? $look : $plain;
+        $plain = $first = null;
+        foreach ($log->all(ColourLook::class) as $look) {
+            $plain = $look->plain ? $look : $plain;
+            $first ??= $look;
         }
-        $from = $plain ?? ($looks[0] ?? null);
+        $from = $plain ?? $first;
         $points = [];
-        foreach ($looks as $look) {
-            $difference = $from === null ? 0.0 : self::lab($look)->difference(self::lab($from));
-            $points[] = new LookPoint(
-                $look->uid, $this->hours($batch, $look), round($difference, 2),
-                $look->uid === $from?->uid ? ($plain === null ? 'the first look' : 'the plain oil') : sprintf('%s from %s', round($difference, 1), $plain === null ? 'the first look' : 'the plain oil'),
-                $look->by, $this->times->logged($look->happened_at), vsprintf('#%02x%02x%02x', is_array($look->data['rgb'] ?? null) ? $look->data['rgb'] : [0, 0, 0]), is_string($look->data['photo'] ?? null) ? $look->data['photo'] : null,
-            );
+        foreach ($log->standing as $entry) {
+            $look = $entry->line;
+            if ($look instanceof ColourLook && $from !== null) {
+                $difference = $look->colour()->difference($from->colour());
+                $points[] = new LookPoint(
+                    $entry->id, $this->hours($batch, $entry), round($difference, 2),
+                    $look === $from ? ($plain === null ? 'the first look' : 'the plain oil') : sprintf('%s from %s', round($difference, 1), $plain === null ? 'the first look' : 'the plain oil'),
+                    $entry->by, $this->times->logged($entry->at), $look->hex(), $look->photo,
+                );
+            }
         }
 
         return $this->curve($batch, 'colour', $points, 'The colour', 'colour');
     }
 
-    /** @param  list<LogEntry>  $looks */
-    private function scent(Batch $batch, array $looks): LookCurve
+    private function scent(Batch $batch, Logbook $log): LookCurve
     {
-        $points = array_map(fn (LogEntry $look) => new LookPoint(
-            $look->uid, $this->hours($batch, $look), (float) $look->data['score'], $look->data['score'].', '.(self::SCENT[(int) $look->data['score']] ?? ''), $look->by, $this->times->logged($look->happened_at), null, null,
-        ), $looks);
+        $points = [];
+        foreach ($log->standing as $entry) {
+            if ($entry->line instanceof ScentLook) {
+                $score = $entry->line->score;
+                $points[] = new LookPoint($entry->id, $this->hours($batch, $entry), (float) $score, $score.', '.(self::SCENT[$score] ?? ''), $entry->by, $this->times->logged($entry->at), null, null);
+            }
+        }
 
         return $this->curve($batch, 'scent', $points, 'The scent', 'scent');
     }
@@ -112,17 +118,10 @@ final readonly class LookWords
         return $at <= $this->kitchens->now() ? 'by now' : 'about '.$at->format('D j M');
     }
 
-    private function hours(Batch $batch, LogEntry $look): float
+    private function hours(Batch $batch, Entry $look): float
     {
         $from = $batch->filled_at;
 
-        return $from === null ? 0.0 : round(max(0, $look->happened_at->getTimestamp() - $from->getTimestamp()) / 3600, 3);
-    }
-
-    private static function lab(LogEntry $look): Colour
-    {
-        $lab = is_array($look->data['lab'] ?? null) ? array_map(floatval(...), $look->data['lab']) : [0.0, 0.0, 0.0];
-
-        return Colour::lab($lab[0], $lab[1], $lab[2]);
+        return $from === null ? 0.0 : round(max(0, $look->at->getTimestamp() - $from->getTimestamp()) / 3600, 3);
     }
 }

@@ -2,8 +2,7 @@
 
 namespace App\Words;
 
-use App\Actions\Batches\History;
-use App\Actions\Batches\KeptOil;
+use App\Actions\Batches\Records;
 use App\House\Kitchens;
 use App\Http\Shapes\AnswerChoice;
 use App\Http\Shapes\AskView;
@@ -18,9 +17,10 @@ use App\Http\Shapes\PressView;
 use App\Http\Shapes\StrainStep;
 use App\Models\Batch;
 use App\Models\BottleSize;
-use App\Models\LogEntry;
 use App\Models\Lot;
 use Illuminate\Support\Carbon;
+use Kettle\Batch\Line\Look;
+use Kettle\Batch\Line\Strained;
 use Kettle\Desk;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Timetable;
@@ -36,27 +36,25 @@ use Kettle\Vessel\BestFilling;
 final readonly class PressWords
 {
     public function __construct(
-        private History $history,
+        private Records $records,
         private Kitchens $kitchens,
         private Bench $bench,
         private Desk $desk,
-        private KeptOil $kept,
         private YieldWords $yields,
         private CautionWords $cautions,
         private Times $times,
     ) {
     }
 
-    /** @param  ?LogEntry  $strained the line of the logbook that stands */
-    public function of(Batch $batch, ?LogEntry $strained): PressView
+    public function of(Batch $batch): PressView
     {
+        $strained = $this->records->log($batch)->last(Strained::class);
         $expected = $batch->plan->expected();
         $ml = $batch->strained_ml === null ? null : (float) $batch->strained_ml;
-        $text = fn (string $key): ?string => is_string($strained?->data[$key] ?? null) ? $strained->data[$key] : null;
-        $settledAt = $this->history->routine($batch)->settles ? $batch->strained_at?->copy()->addHours(Timetable::SETTLE_HOURS) : null;
+        $settledAt = $this->records->of($batch)->routine()->settles ? $batch->strained_at?->copy()->addHours(Timetable::SETTLE_HOURS) : null;
         $straining = $this->straining($batch);
         $planned = $batch->plan->way;
-        $way = $text('way') ?? $straining->way($planned);
+        $way = $strained->way ?? $straining->way($planned);
         $plain = fn (float $of): string => AmountWriter::plain($of, Kind::Volume);
         $lost = $ml === null ? 0.0 : $ml - $batch->toBottleMl();
 
@@ -69,9 +67,9 @@ final readonly class PressWords
             oil_in_ml: $batch->plan->figure('oil_volume'),
             strained_ml: $ml,
             strained: $ml === null ? null : $plain($ml),
-            typed: $text('typed'),
-            verdict: $text('verdict'),
-            says: $text('says'),
+            typed: $strained?->typed,
+            verdict: $strained?->verdict,
+            says: $strained?->says,
             way: $way,
             planned_way: $planned,
             filter: $straining->filter($way),
@@ -80,7 +78,7 @@ final readonly class PressWords
             filters: self::choices(Straining::FILTERS),
             spent_choices: self::choices(Straining::SPENT),
             spent_text: $this->spent($batch, $strained),
-            asks_warmth: $batch->stage === Stage::Steeping && $this->history->lacksWarmth($batch) ? 'Nobody wrote down its warmth. Had it what was planned?' : null,
+            asks_warmth: $batch->stage === Stage::Steeping && $this->records->lacksWarmth($batch) ? 'Nobody wrote down its warmth. Had it what was planned?' : null,
             odd: $ml !== null && $this->yields->isOdd($batch),
             form: $batch->plan->uptakeKey(),
             settled_at: $settledAt === null ? null : $this->times->due($settledAt),
@@ -98,13 +96,12 @@ final readonly class PressWords
     public function kept(Batch $batch): KeptView
     {
         $as = $batch->keptAs();
-        $course = $this->history->course($batch);
         $table = $this->bench->tables()->table('keeping');
         $rows = fn (string $list): array => array_map(fn ($row) => new Choice($row->text('id'), $row->text('name')), array_values($table->rows($list)));
-        $figure = $this->bench->figure($this->kept->keeping($batch, $course, $as)->figure(), $this->kitchens->plain());
+        $figure = $this->bench->figure($this->records->keeping($batch, $as)->figure(), $this->kitchens->plain());
 
         return new KeptView(
-            $as['place'], $as['glass'], $as['antioxidant'], $as['where'], $figure,
+            $as->place, $as->glass, $as->antioxidant, $as->where, $figure,
             $batch->use_by === null ? null : $this->times->logged($batch->use_by), $rows('places'), $rows('glass'), $rows('antioxidants'),
         );
     }
@@ -136,7 +133,7 @@ final readonly class PressWords
                 $offer['id'], implode(', ', array_map(fn (FillLine $line) => $line->count.' × '.$line->called, $lines)), $lines, AmountWriter::plain($offer['left_ml'], Kind::Volume),
             );
         }, $answer['offers']);
-        $months = $this->kept->keeping($batch, $this->history->course($batch), $batch->keptAs())->months;
+        $months = $this->records->keeping($batch, $batch->keptAs())->months;
 
         return new FillingView($offers, $answer['vitamin_e'], $answer['rosemary'], $months > $this->bench->tables()->table('keeping')->row('vitamin_e')->row('when_months')->number('value'));
     }
@@ -149,16 +146,16 @@ final readonly class PressWords
 
         return new Straining(
             $batch->plan->hasForm('powder', 'tea-bag'), $facts->has('state:wet'), $facts->has('heated'), $hard !== [],
-            $facts->has('trait:staining') || $facts->has('trait:burning'), $batch->plan->kept, $batch->purpose === 'kitchen', $this->history->routine($batch)->settles,
+            $facts->has('trait:staining') || $facts->has('trait:burning'), $batch->plan->kept, $batch->purpose === 'kitchen', $this->records->of($batch)->routine()->settles,
         );
     }
 
     /** @return list<DoneSign> */
     private function signs(Batch $batch, Straining $straining): array
     {
-        $course = $this->history->course($batch);
+        $course = $this->records->course($batch);
         $hours = $batch->plan->method->hours;
-        $looks = array_filter($this->history->standing($batch), fn (LogEntry $entry) => $entry->kind === 'look');
+        $looks = $this->records->log($batch)->all(Look::class);
 
         return array_map(function (array $sign) use ($batch, $course, $hours, $looks): DoneSign {
             [$known, $evidence] = match ($sign['id']) {
@@ -174,7 +171,7 @@ final readonly class PressWords
     /** @return array{bool, string} */
     private function time(Batch $batch, float $had, float $hours): array
     {
-        if (($batch->shelf['heated'] ?? false) === true) {
+        if ($batch->shelf->heated) {
             return [$had >= $hours - 0.05, StoveWords::hours($had).' of '.AmountWriter::span($hours).' had'];
         }
         $days = $batch->filled_at === null ? 0 : $this->times->daysBetween($batch->filled_at, Carbon::now());
@@ -182,17 +179,17 @@ final readonly class PressWords
         return [$batch->strain_at->copy()->startOfDay()->isPast(), sprintf('day %d of %d', $days, (int) round($hours / 24))];
     }
 
-    private function spent(Batch $batch, ?LogEntry $strained): ?string
+    private function spent(Batch $batch, ?Strained $strained): ?string
     {
-        $g = $strained?->data['spent_g'] ?? null;
-        $to = $strained?->data['spent_to'] ?? null;
+        $g = $strained?->spentG;
+        $to = $strained?->spentTo;
         $words = [];
-        if (is_numeric($g)) {
+        if ($g !== null) {
             // What it weighs more than the dry herb did is oil, about: some water may have gone into the oil or away.
-            $oil = max(0.0, (float) $g - $batch->plan->dryG()) / $batch->plan->density($this->bench->cupboard())->gramsPerMl;
-            $words[] = sprintf('The spent herb weighs %s, so about %s of oil is in it.', AmountWriter::plain((float) $g, Kind::Mass), AmountWriter::plain($oil, Kind::Volume));
+            $oil = max(0.0, $g - $batch->plan->dryG()) / $batch->plan->density($this->bench->cupboard())->gramsPerMl;
+            $words[] = sprintf('The spent herb weighs %s, so about %s of oil is in it.', AmountWriter::plain($g, Kind::Mass), AmountWriter::plain($oil, Kind::Volume));
         }
-        if (is_string($to) && isset(Straining::SPENT[$to])) {
+        if ($to !== null && isset(Straining::SPENT[$to])) {
             $words[] = 'It went '.Straining::SPENT[$to].'.';
         }
 

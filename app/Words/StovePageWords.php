@@ -2,7 +2,7 @@
 
 namespace App\Words;
 
-use App\Actions\Batches\History;
+use App\Actions\Batches\Records;
 use App\Actions\Stove\SetUp;
 use App\Files\CsvTable;
 use App\House\Kitchens;
@@ -40,7 +40,7 @@ final readonly class StovePageWords
 
     private const CSV_ROWS = 20_000;
 
-    public function __construct(private StoveWords $words, private CookerWords $cookers, private History $history, private Kitchens $kitchens, private Times $times, private SetUp $setUp)
+    public function __construct(private StoveWords $words, private CookerWords $cookers, private Records $records, private Kitchens $kitchens, private Times $times, private SetUp $setUp)
     {
     }
 
@@ -115,8 +115,8 @@ final readonly class StovePageWords
         $places = $this->kitchens->places();
         $waiting = $pans = [];
         foreach ($batches as $batch) {
-            $routine = $this->history->routine($batch);
-            $course = $this->history->course($batch, presence: $presence);
+            $routine = $this->records->of($batch)->routine();
+            $course = $this->records->course($batch, presence: $presence);
             if ($course->warmed->left($routine->hours) <= 0 && $course->warmed->onSince === null) {
                 continue;
             }
@@ -138,7 +138,7 @@ final readonly class StovePageWords
         $warmUp = $routine->warmUpMin > 0 ? ', after about '.AmountWriter::span($routine->warmUpMin / 60).' getting warm' : '';
 
         return new StoveWaiting(
-            $batch->uid, $batch->code, $batch->herb_name, is_string($batch->shelf['jar'] ?? null) ? $batch->shelf['jar'] : 'jar', $method->name, $this->words->warmth($method->targetOrUsual()),
+            $batch->uid, $batch->code, $batch->herb_name, $batch->shelf->jar, $method->name, $this->words->warmth($method->targetOrUsual()),
             ($course->warmed->hours() > 0 ? StoveWords::hours($course->warmed->hours()).' of '.StoveWords::hours($routine->hours).' had' : StoveWords::hours($routine->hours).' at warmth').$warmUp,
             is_string($from) ? $this->times->due(new \DateTimeImmutable($from)) : '', $batch->stage === Stage::Steeping,
             is_string($batch->diary['cooker'] ?? null) ? $batch->diary['cooker'] : null, is_string($batch->diary['says'] ?? null) ? $batch->diary['says'] : null,
@@ -158,7 +158,7 @@ final readonly class StovePageWords
         $ceiling = $method->ceilingC ?? 105.0;
 
         return new PanCard(
-            $batch->uid, $batch->code, $batch->herb_name, is_string($batch->shelf['jar'] ?? null) ? $batch->shelf['jar'] : 'pan', $since !== null,
+            $batch->uid, $batch->code, $batch->herb_name, $batch->shelf->jar, $since !== null,
             ($open[0] ?? null)?->key(), $since === null ? null : $stir?->key(),
             $since === null ? ($batch->stage === Stage::Steeping ? 'oil and herb are in it' : 'not filled yet') : 'on the flame since '.$this->times->clock($since),
             $since === null ? 'Stir it all the while; never leave the flame.' : ($stir === null || $stir->dueAt <= $this->kitchens->now() ? 'Stir it now.' : 'Stir next at '.$this->times->clock($stir->dueAt).'.'),

@@ -203,7 +203,7 @@ final class StoveWords
 
         return new StoveJarView(
             batch: $jar->batch->uid, code: $jar->batch->code, herb: $jar->batch->herb_name,
-            jar: ($jar->count > 1 ? $jar->count.' × ' : '').(is_string($jar->batch->shelf['jar'] ?? null) ? preg_replace('/^\d+ × /', '', $jar->batch->shelf['jar']) : 'jar'),
+            jar: ($jar->count > 1 ? $jar->count.' × ' : '').preg_replace('/^\d+ × /', '', $jar->batch->shelf->jar),
             had_text: self::hours($had), planned_text: self::hours($planned), share: $planned > 0 ? round(min(1.0, $had / $planned), 4) : 0.0,
             done_text: match (true) {
                 $jar->out_at !== null => 'taken out '.$this->times->due($jar->out_at),

@@ -2,7 +2,7 @@
 
 namespace App\Words;
 
-use App\Actions\Batches\History;
+use App\Actions\Batches\Records;
 use App\House\Kitchens;
 use App\Http\Shapes\TaskView;
 use App\Models\Batch;
@@ -15,7 +15,7 @@ use Kettle\Infusion\Method;
 /** What there is to do, in a cook's words. */
 final readonly class TaskWords
 {
-    public function __construct(private Times $times, private Kitchens $kitchens, private History $history)
+    public function __construct(private Times $times, private Kitchens $kitchens, private Records $records)
     {
     }
 
@@ -51,11 +51,11 @@ final readonly class TaskWords
         return match ($task->step) {
             Step::Moisten => "Moisten the {$herb} with spirit",
             Step::WarmOil => "Warm the oil for the {$herb}",
-            Step::Fill => self::has($batch, Method::POURED_HOT) ? "Pour the warm oil over the {$herb}" : "Fill the {$herb}",
+            Step::Fill => $batch->shelf->has(Method::POURED_HOT) ? "Pour the warm oil over the {$herb}" : "Fill the {$herb}",
             Step::TopUp => "Top up the {$herb}",
             Step::Check => "Look at the {$herb}",
-            Step::Shake => (self::has($batch, Method::IN_PAN) ? 'Stir' : 'Shake')." the {$herb}",
-            Step::WarmOn => self::has($batch, Method::IN_PAN) ? "Put the {$herb} on the flame" : "Put the {$herb} to warm",
+            Step::Shake => ($batch->shelf->has(Method::IN_PAN) ? 'Stir' : 'Shake')." the {$herb}",
+            Step::WarmOn => $batch->shelf->has(Method::IN_PAN) ? "Put the {$herb} on the flame" : "Put the {$herb} to warm",
             Step::WarmOff => "Take the {$herb} off",
             Step::Strain => "Strain the {$herb}",
             Step::Settle => "The {$herb} is settling",
@@ -73,32 +73,26 @@ final readonly class TaskWords
     /** How warm the oil is poured, degrees C. */
     private function pouredC(Batch $batch): float
     {
-        return $this->history->method($batch)->pouredC ?? 60.0;
-    }
-
-    private static function has(Batch $batch, string $trait): bool
-    {
-        return is_array($batch->shelf['traits'] ?? null) && in_array($trait, $batch->shelf['traits'], true);
+        return $this->records->of($batch)->method()->pouredC ?? 60.0;
     }
 
     private function detail(Task $task, Batch $batch): string
     {
-        $shelf = $batch->shelf;
-        $jar = is_string($shelf['jar'] ?? null) ? $shelf['jar'] : 'jar';
+        $jar = $batch->shelf->jar;
 
         return match ($task->step) {
             Step::Moisten => 'ground, moist and not wet, covered 8 to 12 h; no flame near it',
             Step::WarmOil => "{$batch->oils_name}, to about ".$this->kitchens->plain()->warmth($this->pouredC($batch)).', and the jar warm beside it',
-            Step::Fill => self::has($batch, Method::POURED_HOT) ? "slowly, into the warm, dry {$jar}; closed when it is cool; label" : "{$batch->oils_name}, in the {$jar}; weigh, pour, poke out the air, label",
+            Step::Fill => $batch->shelf->has(Method::POURED_HOT) ? "slowly, into the warm, dry {$jar}; closed when it is cool; label" : "{$batch->oils_name}, in the {$jar}; weigh, pour, poke out the air, label",
             Step::TopUp => 'herb drinks oil: add some if it stands out',
             Step::Check => 'herb under the oil, no drops under the lid, no fur',
-            Step::Shake => self::has($batch, Method::IN_PAN) ? 'gently, to the bottom; watch it, and never leave the flame' : (($shelf['heated'] ?? false) === true ? 'take out, wipe, shake, put back; top up the water' : 'turn it over or shake it'),
+            Step::Shake => $batch->shelf->has(Method::IN_PAN) ? 'gently, to the bottom; watch it, and never leave the flame' : ($batch->shelf->heated ? 'take out, wipe, shake, put back; top up the water' : 'turn it over or shake it'),
             Step::WarmOn => match (true) {
-                self::has($batch, Method::IN_PAN) => 'the lowest flame; the bubbling is its water leaving',
-                self::has($batch, Method::OWN_WARMTH) => "no water; {$jar} open in it, its lid on",
+                $batch->shelf->has(Method::IN_PAN) => 'the lowest flame; the bubbling is its water leaving',
+                $batch->shelf->has(Method::OWN_WARMTH) => "no water; {$jar} open in it, its lid on",
                 default => "water on, {$jar} in while all is cold",
             },
-            Step::WarmOff => self::has($batch, Method::IN_PAN) ? 'when the bubbling has calmed and the colour has turned' : 'off; wipe the jar dry',
+            Step::WarmOff => $batch->shelf->has(Method::IN_PAN) ? 'when the bubbling has calmed and the colour has turned' : 'off; wipe the jar dry',
             Step::Strain => $this->strain($task, $batch),
             Step::Settle => 'till '.$this->times->due($task->due_at).', '.($batch->use_by === null ? 'covered and still' : 'in the refrigerator, covered and still'),
             Step::Decant => 'off the sediment; throw away the last murky spoonful'.($batch->use_by === null ? '' : '; back into the refrigerator at once'),
@@ -114,15 +108,15 @@ final readonly class TaskWords
 
     private function strain(Task $task, Batch $batch): string
     {
-        if ($batch->use_by !== null || ($batch->shelf['cold'] ?? false) === true) {
+        if ($batch->use_by !== null || $batch->shelf->cold) {
             return 'at once, unsqueezed, and into the refrigerator'.($batch->use_by === null ? '' : ' by '.$this->times->logged($batch->use_by));
         }
-        $how = match ($batch->shelf['way'] ?? 'squeezed') {
+        $how = match ($batch->shelf->way) {
             'drained' => 'Drain it, do not squeeze it.',
             'pressed' => 'Press it.',
             default => 'Dried: squeeze it.',
         };
-        if (($batch->shelf['heated'] ?? false) === true) {
+        if ($batch->shelf->heated) {
             return 'wipe the jar dry first. '.$how;
         }
         if ($batch->filled_at === null) {

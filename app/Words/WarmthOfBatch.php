@@ -2,7 +2,7 @@
 
 namespace App\Words;
 
-use App\Actions\Batches\History;
+use App\Actions\Batches\Records;
 use App\Http\Shapes\BatchSession;
 use App\Http\Shapes\BatchWarmth;
 use App\Models\Batch;
@@ -14,13 +14,13 @@ final readonly class WarmthOfBatch
 {
     private const SESSIONS = 6;
 
-    public function __construct(private StoveWords $stove, private History $history, private Times $times)
+    public function __construct(private StoveWords $stove, private Records $records, private Times $times)
     {
     }
 
     public function of(Batch $batch): BatchWarmth
     {
-        $course = $this->history->course($batch);
+        $course = $this->records->course($batch);
         $planned = $batch->plan->method->hours;
         $jars = StoveJar::query()->where('batch_id', $batch->id)->whereHas('session', fn ($query) => $query->where('speed', 1))->orderByDesc('id')->limit(self::SESSIONS)
             ->with(['session.jars.batch', 'session.probes.probe', 'session.cooker'])->get();

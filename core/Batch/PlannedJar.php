@@ -41,18 +41,33 @@ final readonly class PlannedJar
         return $this->count > 1 ? "{$this->count} × {$this->called}" : $this->called;
     }
 
-    /** What was strained stands in this one of the house's, empty of herb. */
-    public function strainedInto(string $called, float $brimMl, float $heightMm, float $diameterMm): self
+    /**
+     * What it stands in once it is strained: no herb in it, and so much lower. Strained out of a bowl or a pan it is in a
+     * jar: nobody wrote down which, so it is drawn in the smallest of the house that holds it.
+     *
+     * @param  list<Jar>  $jars of the house, the smallest first
+     */
+    public function strained(float $ml, array $jars): self
     {
-        return new self($called, Jar::JAR, 1, $brimMl, $heightMm, $diameterMm, $this->bedMm, $this->levelMm);
+        $into = $this->is(Jar::JAR) ? null : self::smallest($ml, $jars);
+        [$brim, $height] = $into === null ? [$this->brimMl, $this->heightMm] : [$into->brimMl, $into->heightMm];
+        $count = $into === null ? $this->count : 1;
+
+        return new self(
+            $into === null ? $this->called : 'a jar', $into === null ? $this->kind : Jar::JAR, $count,
+            $brim, $height, $into === null ? $this->diameterMm : round($into->diameterMm(), 1), 0.0, $brim > 0 ? round($ml / $count / $brim * $height, 1) : 0.0,
+        );
     }
 
-    /** Strained, mL: no herb in it, and so much lower. */
-    public function holding(float $ml): self
+    /** @param  list<Jar>  $jars */
+    private static function smallest(float $ml, array $jars): ?Jar
     {
-        return new self(
-            $this->called, $this->kind, $this->count, $this->brimMl, $this->heightMm, $this->diameterMm, 0.0,
-            $this->brimMl > 0 ? round($ml / $this->count / $this->brimMl * $this->heightMm, 1) : 0.0,
-        );
+        foreach ($jars as $jar) {
+            if ($jar->brimMl >= $ml) {
+                return $jar;
+            }
+        }
+
+        return $jars === [] ? null : $jars[count($jars) - 1];
     }
 }

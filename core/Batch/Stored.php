@@ -78,8 +78,14 @@ final readonly class Stored
     /** @return array<string, string> */
     public function words(string $key): array
     {
+        return $this->part($key)->all();
+    }
+
+    /** @return array<string, string> all that is text */
+    public function all(): array
+    {
         $words = [];
-        foreach ($this->list($key) as $name => $word) {
+        foreach ($this->values as $name => $word) {
             if (is_string($word)) {
                 $words[(string) $name] = $word;
             }

@@ -32,6 +32,12 @@ final readonly class Course
     ) {
     }
 
+    /** Warm sessions that are still to come, or going on. */
+    public function warmSessionsLeft(): int
+    {
+        return count(array_filter($this->tasks, fn (Task $task) => $task->step === Step::WarmOff));
+    }
+
     /**
      * @param  \DateTimeImmutable  $startAt when it is planned to be filled, in the house's zone
      * @param  list<Event>  $events oldest first

@@ -73,7 +73,7 @@ it('names of an oil what a label must, and whether it is food', function (string
 })->with([
     // INCI names as the European inventory has them, from memory; allergens of Regulation (EU) 1169/2011, Annex II.
     ['jojoba', 'Simmondsia Chinensis Seed Oil', 'not sold as food', null],
-    ['sweet-almond', 'Prunus Amygdalus Dulcis Oil', 'sold as food', 'tree nuts'],
+    ['sweet-almond', 'Prunus Amygdalus Dulcis Oil', 'sold as food', 'almond (tree nuts)'],
     ['sesame', 'Sesamum Indicum Seed Oil', 'sold as food', 'sesame'],
     ['olive', 'Olea Europaea Fruit Oil', 'sold as food', null],
 ]);

@@ -5,6 +5,7 @@ namespace App\Actions\Batches;
 use App\Models\Batch;
 use App\Models\LogEntry;
 use App\Words\CautionWords;
+use Kettle\Batch\Line\Acknowledged;
 use Kettle\Caution\CautionRefused;
 use Kettle\Reason\Refused;
 
@@ -18,10 +19,10 @@ final readonly class Acknowledge
     /** @throws Refused when no such caution holds, or it was read before */
     public function __invoke(Batch $batch, string $id): LogEntry
     {
-        return $this->logbook->write($batch, function (Batch $batch) use ($id): array {
+        return $this->logbook->write($batch, function (Batch $batch) use ($id): NewLine {
             foreach ($this->words->of($batch) as $caution) {
                 if ($caution->id === $id) {
-                    return ['kind' => 'acknowledged', 'data' => ['cautions' => [['id' => $id, 'says' => $caution->says]]]];
+                    return new NewLine(new Acknowledged([['id' => $id, 'says' => $caution->says]]));
                 }
             }
             throw new CautionRefused('unknown', 'That caution does not hold for this batch, or no longer does.', 'caution');

@@ -4,6 +4,7 @@ namespace App\Actions\Batches;
 
 use App\Models\Batch;
 use App\Models\LogEntry;
+use Kettle\Batch\Line\Note;
 use Kettle\Diary\DiaryRefused;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
@@ -17,15 +18,15 @@ final readonly class AddNote
     /** @throws DiaryRefused when what is corrected is not a note */
     public function __invoke(Batch $batch, string $note, ?string $corrects): LogEntry
     {
-        return $this->logbook->write($batch, function (Batch $batch) use ($note, $corrects): array {
+        return $this->logbook->write($batch, function (Batch $batch) use ($note, $corrects): NewLine {
             if ($corrects !== null) {
                 $old = $batch->entries()->where('uid', $corrects)->first() ?? throw new NotFoundHttpException;
-                if ($old->kind !== 'note') {
+                if (! $old->line() instanceof Note) {
                     throw new DiaryRefused('cannot_correct', 'Only a note is corrected by a note. Undo the step instead, and enter it again.');
                 }
             }
 
-            return ['kind' => 'note', 'data' => [], 'note' => $note, 'corrects' => $corrects];
+            return new NewLine(new Note, $note, $corrects);
         });
     }
 }

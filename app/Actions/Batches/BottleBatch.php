@@ -7,6 +7,8 @@ use App\Models\BottleSize;
 use App\Models\LogEntry;
 use App\Models\Lot;
 use App\Words\Times;
+use Kettle\Batch\Line\Bottled;
+use Kettle\Batch\Line\FilledSize;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Stage;
 use Kettle\Reason\Refused;
@@ -32,7 +34,7 @@ final readonly class BottleBatch
         $this->keeping->check($kept);
         $sizes = BottleSize::query()->whereIn('uid', array_column($wanted, 'size'))->get()->keyBy('uid');
 
-        return $this->logbook->write($batch, function (Batch $batch) use ($wanted, $sizes, $note, $kept, $fromStores): array {
+        return $this->logbook->write($batch, function (Batch $batch) use ($wanted, $sizes, $note, $kept, $fromStores): NewLine {
             if (! in_array($batch->stage, [Stage::Settling, Stage::Poured], true)) {
                 throw DiaryRefused::notOpen('bottle');
             }
@@ -48,15 +50,10 @@ final readonly class BottleBatch
             }
             $filling = Filling::of($batch->toBottleMl(), $bottles);
 
-            return ['kind' => 'bottled', 'note' => $note, 'data' => [
-                'bottles' => array_map(fn (array $b) => [
-                    'size' => $b['id'], 'called' => $names[$b['id']], 'capacity_ml' => $b['capacity'], 'count' => $b['count'],
-                ], $filling->bottles),
-                'filled_ml' => round($filling->filledMl, 3),
-                'left_ml' => round($filling->leftMl, 3),
-                'kept' => $kept,
-                'taken' => $fromStores ? self::taken($filling->bottles) : [],
-            ]];
+            return new NewLine(new Bottled(
+                array_map(fn (array $b) => new FilledSize($b['id'], $names[$b['id']], $b['capacity'], $b['count']), $filling->bottles),
+                round($filling->filledMl, 3), round($filling->leftMl, 3), $kept, $fromStores ? self::taken($filling->bottles) : [],
+            ), $note);
         });
     }
 

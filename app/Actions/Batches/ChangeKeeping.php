@@ -4,6 +4,7 @@ namespace App\Actions\Batches;
 
 use App\Models\Batch;
 use App\Models\LogEntry;
+use Kettle\Batch\Line\PutAway;
 use Kettle\Caution\CautionRefused;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Stage;
@@ -28,13 +29,13 @@ final readonly class ChangeKeeping
     {
         $this->check($as);
 
-        return $this->logbook->write($batch, function (Batch $batch) use ($as): array {
+        return $this->logbook->write($batch, function (Batch $batch) use ($as): NewLine {
             if (in_array($batch->stage, [Stage::Discarded, Stage::Planned], true)) {
                 throw DiaryRefused::notOpen('put away');
             }
             self::refuseWarm($batch, $as['place'] ?? null);
 
-            return ['kind' => 'kept', 'data' => $as];
+            return new NewLine(new PutAway($as));
         });
     }
 

@@ -4,6 +4,7 @@ namespace App\Actions\Batches;
 
 use App\Models\Batch;
 use App\Models\LogEntry;
+use Kettle\Batch\Line\PurposeChanged;
 use Kettle\Batch\PurposeChange;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Stage;
@@ -22,7 +23,7 @@ final readonly class ChangePurpose
     {
         $this->bench->cupboard()->purpose($purpose);
 
-        return $this->logbook->write($batch, function (Batch $batch) use ($purpose): array {
+        return $this->logbook->write($batch, function (Batch $batch) use ($purpose): NewLine {
             if ($batch->stage === Stage::Discarded) {
                 throw DiaryRefused::notOpen('change');
             }
@@ -34,7 +35,7 @@ final readonly class ChangePurpose
                 throw $refused;
             }
 
-            return ['kind' => 'purpose', 'data' => ['from' => $batch->purpose, 'to' => $purpose]];
+            return new NewLine(new PurposeChanged($batch->purpose, $purpose));
         });
     }
 

@@ -4,6 +4,7 @@ namespace App\Actions\Batches;
 
 use App\Models\Batch;
 use App\Models\LogEntry;
+use Kettle\Batch\Line\Checked;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Stage;
 use Kettle\Material\Tables;
@@ -24,15 +25,13 @@ final readonly class CheckBottles
      */
     public function __invoke(Batch $batch, array $answers, ?string $note): LogEntry
     {
-        return $this->logbook->write($batch, function (Batch $batch) use ($answers, $note): array {
+        return $this->logbook->write($batch, function (Batch $batch) use ($answers, $note): NewLine {
             if ($batch->stage !== Stage::Bottled) {
                 throw DiaryRefused::notOpen('smell');
             }
             $check = LotCheck::of(LotCheck::BOTTLED, $answers, $this->tables);
 
-            return ['kind' => 'checked', 'note' => $note, 'data' => [
-                'verdict' => $check->verdict, 'says' => $check->says(LotCheck::BOTTLED), 'answers' => array_column($check->answers, 'answer', 'ask'),
-            ]];
+            return new NewLine(new Checked($check->verdict, $check->says(LotCheck::BOTTLED), array_column($check->answers, 'answer', 'ask')), $note);
         });
     }
 }

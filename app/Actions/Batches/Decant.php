@@ -5,6 +5,7 @@ namespace App\Actions\Batches;
 use App\Models\Batch;
 use App\Models\LogEntry;
 use App\Words\Times;
+use Kettle\Batch\Line\Decanted;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Stage;
 use Kettle\Infusion\YieldRefused;
@@ -27,7 +28,7 @@ final readonly class Decant
      */
     public function __invoke(Batch $batch, ?string $typed, bool $again, ?string $note): LogEntry
     {
-        return $this->logbook->write($batch, function (Batch $batch) use ($typed, $again, $note): array {
+        return $this->logbook->write($batch, function (Batch $batch) use ($typed, $again, $note): NewLine {
             if ($batch->stage !== Stage::Settling) {
                 throw DiaryRefused::notOpen('pour off');
             }
@@ -41,7 +42,7 @@ final readonly class Decant
                 }
             }
 
-            return ['kind' => 'decanted', 'note' => $note, 'data' => ['typed' => $typed ?? '', 'ml' => round(min($ml, $strained), 3), 'lost_ml' => round(max(0.0, $strained - $ml), 3), 'again' => $again]];
+            return new NewLine(new Decanted($typed ?? '', round(min($ml, $strained), 3), round(max(0.0, $strained - $ml), 3), $again), $note);
         });
     }
 }

@@ -4,6 +4,7 @@ namespace App\Actions\Batches;
 
 use App\Models\Batch;
 use App\Models\LogEntry;
+use Kettle\Batch\Line\Discarded;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Stage;
 
@@ -17,12 +18,12 @@ final readonly class DiscardBatch
     /** @throws DiaryRefused when it was discarded before */
     public function __invoke(Batch $batch, string $reason): LogEntry
     {
-        return $this->logbook->write($batch, function (Batch $batch) use ($reason): array {
+        return $this->logbook->write($batch, function (Batch $batch) use ($reason): NewLine {
             if ($batch->stage === Stage::Discarded) {
                 throw DiaryRefused::notOpen('discard');
             }
 
-            return ['kind' => 'discarded', 'data' => [], 'note' => $reason];
+            return new NewLine(new Discarded, $reason);
         });
     }
 }

@@ -13,36 +13,32 @@ use Illuminate\Support\Facades\DB;
 /** Adds a line to a batch's logbook, and folds the batch anew, as one. */
 final readonly class Logbook
 {
-    /** A note or a look places nothing anew. */
-    private const MOVES_THE_DIARY = ['started', 'task', 'strained', 'discarded', 'checked', 'undone'];
-
     public function __construct(private FoldBatch $fold, private PlanDiary $diary)
     {
     }
 
     /**
-     * @param  \Closure(Batch): array{kind: string, data: array<string, mixed>, note?: ?string, corrects?: ?string, at?: ?\DateTimeInterface}  $entry
-     *                                                                                                                                           given the locked batch; may refuse
+     * @param  \Closure(Batch): NewLine  $entry given the locked batch; may refuse
      */
     public function write(Batch $batch, \Closure $entry): LogEntry
     {
         return DB::transaction(function () use ($batch, $entry): LogEntry {
             $locked = Batch::query()->whereKey($batch->id)->lockForUpdate()->firstOrFail();
-            $line = $entry($locked);
+            $new = $entry($locked);
             $user = Auth::user();
             $written = LogEntry::query()->create([
                 'batch_id' => $locked->id,
                 'user_id' => $user instanceof User ? $user->id : null,
                 'by' => $user instanceof User ? $user->name : 'Warm Kettle',
-                'kind' => $line['kind'],
-                'data' => $line['data'],
-                'note' => $line['note'] ?? null,
-                'corrects' => $line['corrects'] ?? null,
-                'happened_at' => $line['at'] ?? Carbon::now(),
+                'kind' => $new->line->kind(),
+                'data' => $new->line->data(),
+                'note' => $new->note,
+                'corrects' => $new->corrects,
+                'happened_at' => Carbon::now(),
                 'recorded_at' => Carbon::now(),
             ]);
             $this->fold->refresh($locked);
-            if (($locked->shelf['heated'] ?? false) === true && in_array($line['kind'], self::MOVES_THE_DIARY, true)) {
+            if ($locked->shelf->heated && $new->line->movesTheDiary()) {
                 ($this->diary)('as the '.$locked->herb_name.' was changed');
                 $locked->refresh();
             }

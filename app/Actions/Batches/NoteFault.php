@@ -5,6 +5,7 @@ namespace App\Actions\Batches;
 use App\Models\Batch;
 use App\Models\LogEntry;
 use App\Words\FaultWords;
+use Kettle\Batch\Line\FaultNoted;
 use Kettle\Fault\FaultFinder;
 use Kettle\Material\Tables;
 use Kettle\Reason\Refused;
@@ -23,14 +24,13 @@ final readonly class NoteFault
      */
     public function __invoke(Batch $batch, array $signs, ?string $note): LogEntry
     {
-        return $this->logbook->write($batch, function (Batch $batch) use ($signs, $note): array {
+        return $this->logbook->write($batch, function (Batch $batch) use ($signs, $note): NewLine {
             $found = (new FaultFinder($this->tables))->find($signs, $this->words->facts($batch));
             $says = array_column((new FaultFinder($this->tables))->signs(), 'says', 'id');
 
-            return ['kind' => 'fault', 'note' => $note, 'data' => [
-                'signs' => $signs, 'seen' => implode('; ', array_map(fn (string $sign) => $says[$sign] ?? $sign, $signs)),
-                'cause' => $found['causes'][0]['id'] ?? '', 'name' => $found['causes'][0]['name'] ?? '', 'keep' => $found['keep'],
-            ]];
+            return new NewLine(new FaultNoted(
+                $signs, implode('; ', array_map(fn (string $sign) => $says[$sign] ?? $sign, $signs)), $found['causes'][0]['id'] ?? '', $found['causes'][0]['name'] ?? '', $found['keep'],
+            ), $note);
         });
     }
 }

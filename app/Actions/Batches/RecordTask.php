@@ -6,6 +6,8 @@ use App\House\Kitchens;
 use App\Models\Batch;
 use App\Models\LogEntry;
 use App\Models\StoveJar;
+use Kettle\Batch\Line\Outcome;
+use Kettle\Batch\Line\TaskLine;
 use Kettle\Diary\Day;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Step;
@@ -17,23 +19,24 @@ final readonly class RecordTask
     /** Named so, its next warming may be put off whatever its number, and before the jar is filled. */
     private const NEXT_WARMING = 'next_warm_on';
 
-    public function __construct(private Logbook $logbook, private History $history, private Kitchens $kitchens)
+    public function __construct(private Logbook $logbook, private Records $records, private Kitchens $kitchens)
     {
     }
 
     /**
      * @param  string  $outcome done, skipped or later
-     * @param  array<string, mixed>  $more to be kept with it, such as the hours a thermometer counted
+     * @param  list<string>  $seen under the lid, or on the flame
+     * @param  ?float  $warmH hours at warmth that a thermometer counted
      *
      * @throws Refused when the step is not open, cannot be skipped, or wants amounts
      */
-    public function __invoke(Batch $batch, string $key, string $outcome, ?string $reason, ?string $until, array $more = []): LogEntry
+    public function __invoke(Batch $batch, string $key, string $outcome, ?string $reason, ?string $until, array $seen = [], ?float $warmH = null): LogEntry
     {
-        return $this->logbook->write($batch, function (Batch $batch) use ($key, $outcome, $reason, $until, $more): array {
-            $course = $this->history->course($batch);
+        return $this->logbook->write($batch, function (Batch $batch) use ($key, $outcome, $reason, $until, $seen, $warmH): NewLine {
+            $course = $this->records->course($batch);
             $task = $key === self::NEXT_WARMING && $outcome === 'later' ? $course->nextWarming() : $course->open($key);
             $key = $task->key();
-            if ($task->step === Step::WarmOff && $outcome === 'done' && $more === [] && $this->standsAtStove($batch)) {
+            if ($task->step === Step::WarmOff && $outcome === 'done' && $warmH === null && $this->standsAtStove($batch)) {
                 throw new DiaryRefused('at_the_stove', 'It stands at the Stove: switch it off or take it out there, so that its hours are counted.');
             }
             if ($task->step->isWaiting()) {
@@ -45,16 +48,16 @@ final readonly class RecordTask
             if ($outcome === 'done' && $task->step->wantsAmounts()) {
                 throw new DiaryRefused('wants_amounts', 'Take it to the Press, so that what came out is written down.');
             }
-            $data = ['task' => $key, 'outcome' => $outcome, ...$more];
+            $later = '';
             if ($outcome === 'later') {
                 $to = $this->until((string) $until, $task->dueAt);
                 if ($task->step === Step::UseUp || ($batch->use_by !== null && $to > $batch->use_by)) {
                     throw DiaryRefused::deadline($task->step->verb());
                 }
-                $data['until'] = $to->format(DATE_ATOM);
+                $later = $to->format(DATE_ATOM);
             }
 
-            return ['kind' => 'task', 'data' => $data, 'note' => $reason];
+            return new NewLine(new TaskLine($key, Outcome::from($outcome), $later, $seen, $warmH), $reason);
         });
     }
 

@@ -9,6 +9,7 @@ use App\Models\Batch;
 use App\Models\House;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Kettle\Batch\Line\Started;
 use Kettle\Caution\CautionRefused;
 use Kettle\Diary\Stage;
 use Kettle\Recipe\Bench;
@@ -62,7 +63,7 @@ final readonly class StartBatch
                 'version' => 0,
             ]);
             $this->ledger->take($batch, $this->takes($plan));
-            $this->logbook->write($batch, fn () => ['kind' => 'started', 'data' => ['sentence' => $plan->sentenceText()] + ($read === [] ? [] : ['cautions' => $read])]);
+            $this->logbook->write($batch, fn () => new NewLine(new Started($plan->sentenceText(), $read)));
 
             return $batch;
         });

@@ -6,6 +6,7 @@ use App\House\Kitchens;
 use App\Models\Batch;
 use App\Models\LogEntry;
 use App\Words\Times;
+use Kettle\Batch\Line\Strained;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Stage;
 use Kettle\Infusion\Outcome;
@@ -24,7 +25,7 @@ final readonly class StrainBatch
     /** Above this, a sixteenth of a tonne, it was not put on a kitchen scale. */
     private const MOST_G = 60_000.0;
 
-    public function __construct(private Logbook $logbook, private Kitchens $kitchens, private Cupboard $cupboard, private OilAmount $amount, private Times $times, private History $history)
+    public function __construct(private Logbook $logbook, private Kitchens $kitchens, private Cupboard $cupboard, private OilAmount $amount, private Times $times, private Records $records)
     {
     }
 
@@ -36,7 +37,7 @@ final readonly class StrainBatch
      */
     public function __invoke(Batch $batch, string $typed, ?string $note, array $more = []): LogEntry
     {
-        return $this->logbook->write($batch, function (Batch $batch) use ($typed, $note, $more): array {
+        return $this->logbook->write($batch, function (Batch $batch) use ($typed, $note, $more): NewLine {
             if ($batch->stage !== Stage::Steeping) {
                 throw DiaryRefused::notOpen('strain');
             }
@@ -46,7 +47,7 @@ final readonly class StrainBatch
                 throw new YieldRefused('unknown', 'Herb is drained, squeezed or pressed.', 'way');
             }
             $warmth = $more['warmth'] ?? '';
-            if ($warmth === '' && $this->history->lacksWarmth($batch)) {
+            if ($warmth === '' && $this->records->lacksWarmth($batch)) {
                 throw new DiaryRefused('warmth_unknown', 'Nobody wrote down the warmth that was planned. Say whether it had it: without it, it keeps otherwise.', 'warmth');
             }
             $weighed = ($more['gross'] ?? '') !== '';
@@ -55,16 +56,13 @@ final readonly class StrainBatch
             $dry = $batch->plan->dryG();
             $outcome = Outcome::of($ml, $batch->plan->figure('oil_volume'), $dry, $this->expected($batch, $way, $dry));
 
-            return ['kind' => 'strained', 'note' => $note, 'data' => [
-                'typed' => $weighed ? sprintf('%s with the jug, the jug %s', $more['gross'] ?? '', ($more['tare'] ?? '') === '' ? '0 g' : $more['tare'] ?? '') : $typed,
-                'ml' => round($ml, 3), 'verdict' => $outcome->verdict, 'says' => $outcome->says(),
-                'uptake_ml_per_g' => $outcome->uptakeMlPerG === null ? null : round($outcome->uptakeMlPerG, 3),
-                'way' => $way, 'weighed' => $weighed, ...($warmth === '' ? [] : ['warmth' => $warmth]),
-                ...($spent === null ? [] : ['spent_g' => round($spent, 2)]),
-                ...(isset($more['spent_to'], Straining::SPENT[$more['spent_to']]) ? ['spent_to' => $more['spent_to']] : []),
-                ...(isset($more['filter'], Straining::FILTERS[$more['filter']]) ? ['filter' => $more['filter']] : []),
-                ...(($more['signs'] ?? []) === [] ? [] : ['signs' => $more['signs']]),
-            ]];
+            return new NewLine(new Strained(
+                $weighed ? sprintf('%s with the jug, the jug %s', $more['gross'] ?? '', ($more['tare'] ?? '') === '' ? '0 g' : $more['tare'] ?? '') : $typed,
+                round($ml, 3), $outcome->verdict, $outcome->says(), $outcome->uptakeMlPerG === null ? null : round($outcome->uptakeMlPerG, 3),
+                $way, $weighed, $warmth, $spent === null ? null : round($spent, 2),
+                isset($more['spent_to'], Straining::SPENT[$more['spent_to']]) ? $more['spent_to'] : null,
+                isset($more['filter'], Straining::FILTERS[$more['filter']]) ? $more['filter'] : null, $more['signs'] ?? [],
+            ), $note);
         });
     }
 

@@ -6,6 +6,7 @@ use App\Models\Batch;
 use App\Models\LogEntry;
 use App\Words\Times;
 use Illuminate\Support\Carbon;
+use Kettle\Batch\Line\Used;
 use Kettle\Caution\CautionRefused;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Stage;
@@ -17,8 +18,6 @@ use Kettle\Vessel\FillingRefused;
 /** Some of a bottle, or all that is left of it, used, given away or thrown away. */
 final readonly class UseBottle
 {
-    public const HOW = ['used', 'given', 'thrown'];
-
     public function __construct(private Logbook $logbook, private OilAmount $amount, private Times $times)
     {
     }
@@ -31,7 +30,7 @@ final readonly class UseBottle
      */
     public function __invoke(Batch $batch, int $number, string $how, ?string $typed, string $to): LogEntry
     {
-        return $this->logbook->write($batch, function (Batch $batch) use ($number, $how, $typed, $to): array {
+        return $this->logbook->write($batch, function (Batch $batch) use ($number, $how, $typed, $to): NewLine {
             if ($batch->stage !== Stage::Bottled && ! ($batch->stage === Stage::Discarded && $how === 'thrown')) {
                 throw DiaryRefused::notOpen('use');
             }
@@ -50,7 +49,7 @@ final readonly class UseBottle
                 throw new FillingRefused('too_much', sprintf('Bottle %d holds %s yet. Take less of it, or leave the amount out for all of it.', $number, AmountWriter::plain($left, Kind::Volume)), 'amount');
             }
 
-            return ['kind' => 'used', 'data' => ['bottle' => $number, 'how' => $how, 'ml' => round(min($ml, $left), 3), 'typed' => $typed ?? '', 'to' => $to]];
+            return new NewLine(new Used($number, $how, round(min($ml, $left), 3), $typed ?? '', $to));
         });
     }
 

@@ -3,11 +3,14 @@
 namespace App\Actions\Looks;
 
 use App\Actions\Batches\Logbook;
+use App\Actions\Batches\NewLine;
 use App\Models\Batch;
 use App\Models\LogEntry;
 use App\Models\Photo;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Kettle\Batch\Line\ColourLook;
+use Kettle\Batch\Line\ScentLook;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Stage;
 use Kettle\Warmth\Colour;
@@ -29,25 +32,25 @@ final readonly class TakeLook
     {
         $jpeg = null;
         if ($look['what'] === 'scent') {
-            $data = ['what' => 'scent', 'score' => $look['score'] ?? throw new WarmthRefused('missing', 'Say how strong it smells of the herb, from 0 to 10.', 'score')];
+            $seen = new ScentLook($look['score'] ?? throw new WarmthRefused('missing', 'Say how strong it smells of the herb, from 0 to 10.', 'score'));
         } else {
             [$rgb, $card, $jpeg] = $this->seen($look);
             $colour = Colour::sRgb($rgb, $card);
-            $data = ['what' => 'colour', 'lab' => [round($colour->l, 3), round($colour->a, 3), round($colour->b, 3)], 'rgb' => array_map(fn (float $c) => (int) round($c), $rgb), 'plain' => $look['plain'], 'how' => $jpeg === null ? 'swatch' : ($card === null ? 'photo' : 'photo and card')];
+            $seen = new ColourLook([round($colour->l, 3), round($colour->a, 3), round($colour->b, 3)], array_map(fn (float $c) => (int) round($c), $rgb), $look['plain'], $jpeg === null ? 'swatch' : ($card === null ? 'photo' : 'photo and card'));
         }
 
-        return DB::transaction(function () use ($batch, $look, $data, $jpeg): LogEntry {
-            if ($jpeg !== null) {
+        return DB::transaction(function () use ($batch, $look, $seen, $jpeg): LogEntry {
+            if ($jpeg !== null && $seen instanceof ColourLook) {
                 $photo = Photo::query()->create(['batch_id' => $batch->id, 'uid' => Str::ulid()->toString(), 'jpeg' => $jpeg]);
-                $data['photo'] = $photo->uid;
+                $seen = $seen->withPhoto($photo->uid);
             }
 
-            return $this->logbook->write($batch, function (Batch $batch) use ($look, $data): array {
-                if ($batch->stage === Stage::Discarded || ($batch->stage === Stage::Planned && ($data['plain'] ?? false) !== true)) {
+            return $this->logbook->write($batch, function (Batch $batch) use ($look, $seen): NewLine {
+                if ($batch->stage === Stage::Discarded || ($batch->stage === Stage::Planned && ! ($seen instanceof ColourLook && $seen->plain))) {
                     throw new DiaryRefused('not_open', 'There is nothing in the jar to look at yet, or no more. The plain oil may be looked at before it is poured.');
                 }
 
-                return ['kind' => 'look', 'data' => $data, 'note' => $look['note']];
+                return new NewLine($seen, $look['note']);
             });
         });
     }

@@ -3,7 +3,7 @@
 namespace App\Actions\Stove;
 
 use App\Actions\Batches\FoldBatch;
-use App\Actions\Batches\History;
+use App\Actions\Batches\Records;
 use App\House\Kitchens;
 use App\Models\Batch;
 use App\Models\DiaryMove;
@@ -35,7 +35,7 @@ final readonly class PlanDiary
     /** Moves kept to be told. */
     private const MOVES = 40;
 
-    public function __construct(private Kitchens $kitchens, private History $history, private FoldBatch $fold)
+    public function __construct(private Kitchens $kitchens, private Records $records, private FoldBatch $fold)
     {
     }
 
@@ -49,7 +49,7 @@ final readonly class PlanDiary
             $standing = $this->standing();
             $jobs = [];
             foreach ($batches as $batch) {
-                $job = $this->job($batch, $this->history->course($batch, presence: $presence), $standing, $presence);
+                $job = $this->job($batch, $this->records->course($batch, presence: $presence), $standing, $presence);
                 if ($job !== null) {
                     $jobs[$batch->uid] = $job;
                 }
@@ -69,7 +69,7 @@ final readonly class PlanDiary
     {
         $method = $batch->plan->method;
         $jar = $batch->plan->jar;
-        $routine = $this->history->routine($batch);
+        $routine = $this->records->of($batch)->routine();
         $left = $course->warmed->left($routine->hours);
         // A pan on a flame is nobody's cooker, and is not shared.
         if ($left <= 0 || $course->warmFrom === null || ! $routine->method->has(Method::IN_COOKER)) {

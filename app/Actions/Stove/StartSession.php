@@ -2,7 +2,7 @@
 
 namespace App\Actions\Stove;
 
-use App\Actions\Batches\History;
+use App\Actions\Batches\Records;
 use App\Actions\Batches\RecordTask;
 use App\House\Kitchens;
 use App\Models\Batch;
@@ -26,7 +26,7 @@ use Kettle\Warmth\WarmthRefused;
 /** Jars go into a cooker, water round them, and it is switched on. */
 final readonly class StartSession
 {
-    public function __construct(private Kitchens $kitchens, private SetUp $setUp, private History $history, private RecordTask $record, private PlanDiary $diary, private Outlook $outlook)
+    public function __construct(private Kitchens $kitchens, private SetUp $setUp, private Records $records, private RecordTask $record, private PlanDiary $diary, private Outlook $outlook)
     {
     }
 
@@ -89,7 +89,7 @@ final readonly class StartSession
             ]);
             StoveProbe::query()->create(['stove_session_id' => $session->id, 'probe_id' => $probe->id, 'kept' => []]);
             foreach ($batches as $batch) {
-                $course = $this->history->course($batch);
+                $course = $this->records->course($batch);
                 StoveJar::query()->create([
                     'stove_session_id' => $session->id, 'batch_id' => $batch->id, 'count' => $this->setUp->jar($batch)['count'],
                     'planned_h' => $batch->plan->method->hours, 'had_h' => round($course->warmed->hours(), 3), 'in_at' => $now,

@@ -2,7 +2,7 @@
 
 namespace App\Actions\Stove;
 
-use App\Actions\Batches\History;
+use App\Actions\Batches\Records;
 use App\Actions\Batches\RecordTask;
 use App\House\Kitchens;
 use App\Models\Batch;
@@ -22,7 +22,7 @@ final readonly class Tend
 {
     public const ACTS = ['pause', 'on', 'topped_up', 'shaken', 'setting', 'lid_on', 'lid_off', 'jar_out', 'end'];
 
-    public function __construct(private Kitchens $kitchens, private TakeReadings $readings, private History $history, private RecordTask $record, private PlanDiary $diary, private SetUp $setUp, private Outlook $outlook)
+    public function __construct(private Kitchens $kitchens, private TakeReadings $readings, private Records $records, private RecordTask $record, private PlanDiary $diary, private SetUp $setUp, private Outlook $outlook)
     {
     }
 
@@ -78,7 +78,7 @@ final readonly class Tend
         }
         foreach ($this->standing($session) as $jar) {
             if ($session->speed === 1) {
-                $course = $this->history->course($jar->batch);
+                $course = $this->records->course($jar->batch);
                 $course->warmed->onSince === null && $this->task($jar->batch, Step::WarmOn, $course->warmed->nth());
             }
         }
@@ -120,7 +120,7 @@ final readonly class Tend
     {
         $session->shaken_at = Carbon::now();
         foreach ($this->standing($session) as $jar) {
-            if ($session->speed === 1 && $this->history->course($jar->batch)->warmed->onSince !== null) {
+            if ($session->speed === 1 && $this->records->course($jar->batch)->warmed->onSince !== null) {
                 try {
                     ($this->record)($jar->batch, Step::Shake->value, 'done', null, null);
                 } catch (DiaryRefused) {
@@ -196,12 +196,12 @@ final readonly class Tend
         if ($session->speed > 1) {
             return;
         }
-        $course = $this->history->course($jar->batch);
+        $course = $this->records->course($jar->batch);
         if ($course->warmed->onSince === null) {
             return;
         }
         $hours = $this->hours($session, $jar);
-        $this->task($jar->batch, Step::WarmOff, $course->warmed->nth(), ['warm_h' => round(max(0.0, $hours - (float) $jar->logged_h), 3)]);
+        $this->task($jar->batch, Step::WarmOff, $course->warmed->nth(), round(max(0.0, $hours - (float) $jar->logged_h), 3));
         $jar->logged_h = (string) round($hours, 3);
         $jar->save();
     }
@@ -225,10 +225,10 @@ final readonly class Tend
         return $session->jars->filter(fn (StoveJar $jar) => $jar->out_at === null)->values()->toBase();
     }
 
-    /** @param  array<string, mixed>  $more */
-    private function task(Batch $batch, Step $step, int $nth, array $more = []): void
+    /** @param  ?float  $warmH hours at warmth that a thermometer counted */
+    private function task(Batch $batch, Step $step, int $nth, ?float $warmH = null): void
     {
-        ($this->record)($batch, $step->value.($nth > 1 ? '-'.$nth : ''), 'done', null, null, $more);
+        ($this->record)($batch, $step->value.($nth > 1 ? '-'.$nth : ''), 'done', null, null, warmH: $warmH);
     }
 
     /** @param  array<string, mixed>  $kept */

@@ -78,7 +78,7 @@ final class BatchController extends Controller
         $record(
             $batch, $form->string('task')->toString(), $form->string('outcome')->toString(),
             $this->text($form->input('reason')), $this->text($form->input('until')),
-            is_array($form->input('seen')) && $form->input('seen') !== [] ? ['seen' => array_values($form->input('seen'))] : [],
+            is_array($form->input('seen')) ? array_values(array_filter($form->input('seen'), 'is_string')) : [],
         );
 
         return $this->batch($batch);

@@ -1,0 +1,106 @@
+<?php
+
+namespace App\Actions\Batches;
+
+use App\House\Kitchens;
+use App\Models\Batch;
+use App\Models\LogEntry;
+use Illuminate\Support\Carbon;
+use Kettle\Batch\BatchState;
+use Kettle\Batch\Entry;
+use Kettle\Batch\KeptAs;
+use Kettle\Batch\Logbook as CoreLogbook;
+use Kettle\Batch\Record;
+use Kettle\Diary\Course;
+use Kettle\Diary\Presence;
+use Kettle\Infusion\Methods;
+use Kettle\Keeping\Keeping;
+use Kettle\Material\Cupboard;
+use Kettle\Stores\LotKind;
+
+/** Batches as the core reads them: their plan, their logbook, their place in the diary. */
+final readonly class Records
+{
+    public function __construct(private Kitchens $kitchens, private Methods $methods, private Cupboard $cupboard)
+    {
+    }
+
+    public function log(Batch $batch): CoreLogbook
+    {
+        $entries = $batch->relationLoaded('entries') ? $batch->entries->sortBy('id') : $batch->entries()->orderBy('id')->get();
+
+        return new CoreLogbook(array_values($entries->map(
+            fn (LogEntry $entry) => new Entry($entry->uid, $this->kitchens->local($entry->happened_at), $entry->by, $entry->line(), $entry->corrects),
+        )->all()));
+    }
+
+    public function of(Batch $batch): Record
+    {
+        $warmUp = $batch->diary['warm_up_min'] ?? null;
+
+        return new Record($batch->plan, $this->log($batch), $this->kitchens->local($batch->start_at), $this->methods, $this->slots($batch), is_numeric($warmUp) ? (int) $warmUp : null);
+    }
+
+    /** Where it stands in its days, by what was folded of it: many are asked this at once. */
+    public function course(Batch $batch, ?Presence $presence = null): Course
+    {
+        // Nothing is asked of what is all used up; what is kept cold has its day before it is bottled too.
+        $asks = $batch->shelf->bottlesLeft > 0 || ($batch->use_by !== null && $batch->bottled_at === null);
+        $bestBefore = new \DateTimeImmutable($batch->best_before->format('Y-m-d'), $this->kitchens->now()->getTimezone());
+
+        return $this->of($batch)->course($presence ?? $this->kitchens->presence(), $asks
+            ? BatchState::upkeep($batch->plan, $batch->use_by === null ? null : $this->kitchens->local($batch->use_by), $bestBefore, $this->cupboard->tables()) : null);
+    }
+
+    /** All that follows from its records. */
+    public function state(Batch $batch): BatchState
+    {
+        return BatchState::of($this->of($batch), $this->kitchens->presence(), $this->cupboard, $this->lots($batch));
+    }
+
+    /** Until when it would be good, kept so. */
+    public function keeping(Batch $batch, KeptAs $as): Keeping
+    {
+        return BatchState::keeping($batch->plan, $this->course($batch), $as, $batch->shelf->warmthSaid, $batch->purpose, $this->cupboard, $this->lots($batch));
+    }
+
+    public function lacksWarmth(Batch $batch): bool
+    {
+        return $this->of($batch)->lacksWarmth($this->course($batch));
+    }
+
+    /** @return list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}> sessions the diary keeps for it */
+    private function slots(Batch $batch): array
+    {
+        $slots = [];
+        foreach (is_array($batch->diary['slots'] ?? null) ? $batch->diary['slots'] : [] as $slot) {
+            $slots[] = ['from' => $this->kitchens->local(new \DateTimeImmutable($slot['from'])), 'to' => $this->kitchens->local(new \DateTimeImmutable($slot['to']))];
+        }
+
+        return $slots;
+    }
+
+    /** @return array<string, array{opened: ?\DateTimeImmutable, best_before: ?\DateTimeImmutable}> of its oils, the oldest of each */
+    private function lots(Batch $batch): array
+    {
+        $zone = $this->kitchens->now()->getTimezone();
+        $day = fn (?Carbon $day) => $day === null ? null : new \DateTimeImmutable($day->format('Y-m-d'), $zone);
+        $lots = [];
+        foreach (LotsUsed::of($batch) as $lot) {
+            if ($lot->kind !== LotKind::Carrier) {
+                continue;
+            }
+            $known = $lots[$lot->material] ?? ['opened' => null, 'best_before' => null];
+            $lots[$lot->material] = [
+                'opened' => self::earlier($known['opened'], $day($lot->opened_on)), 'best_before' => self::earlier($known['best_before'], $day($lot->best_before)),
+            ];
+        }
+
+        return $lots;
+    }
+
+    private static function earlier(?\DateTimeImmutable $a, ?\DateTimeImmutable $b): ?\DateTimeImmutable
+    {
+        return $a === null || $b === null ? $a ?? $b : min($a, $b);
+    }
+}

@@ -1,0 +1,187 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Batch;
+
+use Kettle\Batch\Line\Bottled;
+use Kettle\Batch\Line\ColourLook;
+use Kettle\Batch\Line\Decanted;
+use Kettle\Batch\Line\PurposeChanged;
+use Kettle\Batch\Line\PutAway;
+use Kettle\Batch\Line\Strained;
+use Kettle\Batch\Line\TaskLine;
+use Kettle\Batch\Line\Used;
+use Kettle\Caution\ColdKept;
+use Kettle\Diary\Course;
+use Kettle\Diary\Presence;
+use Kettle\Diary\Stage;
+use Kettle\Diary\Step;
+use Kettle\Diary\Upkeep;
+use Kettle\Keeping\Keeping;
+use Kettle\Keeping\KeptFacts;
+use Kettle\Material\Cupboard;
+use Kettle\Material\Tables;
+
+/** Where a batch stands: all that follows from its plan and its logbook, and from nothing else. */
+final readonly class BatchState
+{
+    /** Looks whose colours are drawn. */
+    private const COLOURS = 8;
+
+    /** The hour until which a best-before day lasts. */
+    private const LAST_HOUR = 20;
+
+    /**
+     * @param  ?\DateTimeImmutable  $useBy only of what is kept cold
+     * @param  list<BottleState>  $bottles by their number
+     * @param  ?float  $pouredMl off its sediment; null before, or where nobody did
+     * @param  list<string>  $colours the last of its oil, "#e5b23a"
+     * @param  bool  $herbStoodOut at the last look under the lid
+     */
+    private function __construct(
+        public Record $record,
+        public Course $course,
+        public Keeping $keeping,
+        public KeptAs $keptAs,
+        public ?\DateTimeImmutable $useBy,
+        public string $purpose,
+        public ?Strained $strained,
+        public ?Bottled $bottled,
+        public ?\DateTimeImmutable $bottledAt,
+        public ?float $pouredMl,
+        public array $bottles,
+        public array $colours,
+        public bool $herbStoodOut,
+        public ?Learned $learned,
+    ) {
+    }
+
+    /**
+     * @param  array<string, array{opened: ?\DateTimeImmutable, best_before: ?\DateTimeImmutable}>  $lots of its oils, by carrier id
+     */
+    public static function of(Record $record, Presence $presence, Cupboard $cupboard, array $lots): self
+    {
+        $log = $record->log;
+        $tables = $cupboard->tables();
+        $course = $record->course($presence);
+        $strained = $log->last(Strained::class);
+        $bottled = $log->last(Bottled::class);
+        $purpose = $log->last(PurposeChanged::class)->to ?? $record->plan->purpose;
+        [$keptAs, $keeping] = self::kept($record, $course, $strained, $purpose, $cupboard, $lots);
+        $useBy = $record->plan->isColdKept() && $course->filledAt !== null ? ColdKept::goodUntil($course->filledAt, $course->strainedAt) : null;
+        $bottles = self::bottles($bottled, $log);
+        // What is bottled is smelled, and what is cold used up, until the day just reckoned: nothing is asked of what is all used up.
+        if (self::left($bottles) > 0 || ($useBy !== null && $bottled === null)) {
+            $course = $record->course($presence, self::upkeep($record->plan, $useBy, $keeping->bestBefore, $tables));
+        }
+
+        return new self(
+            $record, $course, $keeping, $keptAs, $useBy, $purpose, $strained, $bottled, $log->lastEntry(Bottled::class)?->at,
+            $log->last(Decanted::class)?->ml, $bottles, self::colours($log), self::herbStoodOut($log),
+            $course->stage === Stage::Discarded ? null : Learned::from($record->plan, $strained, $tables),
+        );
+    }
+
+    /** How many bottles hold something yet. */
+    public function bottlesLeft(): int
+    {
+        return self::left($this->bottles);
+    }
+
+    /** @param  list<BottleState>  $bottles */
+    private static function left(array $bottles): int
+    {
+        return count(array_filter($bottles, fn (BottleState $bottle) => $bottle->state === BottleState::IN));
+    }
+
+    /**
+     * @param  array<string, array{opened: ?\DateTimeImmutable, best_before: ?\DateTimeImmutable}>  $lots
+     * @return array{KeptAs, Keeping}
+     */
+    private static function kept(Record $record, Course $course, ?Strained $strained, string $purpose, Cupboard $cupboard, array $lots): array
+    {
+        $warmth = $strained->warmth ?? '';
+        $as = self::keptAs($record->log, new KeptAs);
+        $keeping = self::keeping($record->plan, $course, $as, $warmth, $purpose, $cupboard, $lots);
+        if ($keeping->coldOnly) {
+            $as = self::keptAs($record->log, new KeptAs('fridge'));
+            $keeping = self::keeping($record->plan, $course, $as, $warmth, $purpose, $cupboard, $lots);
+        }
+
+        return [$as, $keeping];
+    }
+
+    /**
+     * Until when it is good, from what went in, the heat it had, and how it is kept.
+     *
+     * @param  string  $warmth Strained::WARMTH_HAD, or not, where nobody logged it
+     * @param  array<string, array{opened: ?\DateTimeImmutable, best_before: ?\DateTimeImmutable}>  $lots
+     */
+    public static function keeping(FrozenPlan $plan, Course $course, KeptAs $as, string $warmth, string $purpose, Cupboard $cupboard, array $lots): Keeping
+    {
+        $method = $plan->method;
+        $had = $course->warmed->hours();
+        // Until it is strained its warmth is still to come, and is taken as planned.
+        $planned = $warmth === Strained::WARMTH_HAD || ($course->strainedAt === null && $method->heated);
+        $hours = $planned ? max($method->hours, $had) : $had;
+
+        return Keeping::of($plan->blend($cupboard), $plan->state, new KeptFacts(
+            $course->filledAt ?? $course->timetable->fillAt,
+            $course->strainedAt ?? $course->timetable->strainAt,
+            $plan->kept,
+            $method->targetC !== null && $hours > 0 ? [['hours' => $hours, 'celsius' => $method->targetC]] : [],
+            $lots, $as->place, $as->glass, $as->antioxidant, false, ...$plan->wetness($cupboard), kitchen: $purpose === 'kitchen',
+        ), $cupboard->tables());
+    }
+
+    /** @param  KeptAs  $as where nobody said */
+    private static function keptAs(Logbook $log, KeptAs $as): KeptAs
+    {
+        return array_reduce($log->standing, fn (KeptAs $as, Entry $entry) => $as->changed(match (true) {
+            $entry->line instanceof PutAway => $entry->line->as,
+            $entry->line instanceof Bottled => $entry->line->kept,
+            default => [],
+        }), $as);
+    }
+
+    public static function upkeep(FrozenPlan $plan, ?\DateTimeImmutable $useBy, \DateTimeImmutable $bestBefore, Tables $tables): Upkeep
+    {
+        $checks = $tables->table('keeping')->row('checks');
+        $days = fn (string $key): int => (int) $checks->row($key)->number('value');
+
+        return new Upkeep($useBy ?? $bestBefore->setTime(self::LAST_HOUR, 0), $days('first_days'), $days($plan->state->isWet() ? 'every_days_wet' : 'every_days'), $useBy !== null);
+    }
+
+    /** @return list<BottleState> those of a batch thrown away stay known, so that they can be found */
+    private static function bottles(?Bottled $bottled, Logbook $log): array
+    {
+        $bottles = [];
+        foreach ($bottled->bottles ?? [] as $size) {
+            for ($i = 0; $i < $size->count; $i++) {
+                $number = count($bottles) + 1;
+                $bottles[$number] = new BottleState($number, $size->called, $size->capacityMl, $size->capacityMl);
+            }
+        }
+        foreach ($log->all(Used::class) as $used) {
+            if (isset($bottles[$used->bottle])) {
+                $bottles[$used->bottle] = $bottles[$used->bottle]->after($used);
+            }
+        }
+
+        return array_values($bottles);
+    }
+
+    /** @return list<string> */
+    private static function colours(Logbook $log): array
+    {
+        return array_slice(array_map(fn (ColourLook $look) => $look->hex(), $log->all(ColourLook::class)), -self::COLOURS);
+    }
+
+    private static function herbStoodOut(Logbook $log): bool
+    {
+        $looks = array_values(array_filter($log->all(TaskLine::class), fn (TaskLine $line) => $line->isDone(Step::Check)));
+
+        return $looks !== [] && in_array(TaskLine::HERB_ABOVE, end($looks)->seen, true);
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Batch;
+
+/** Where and how an oil stands. */
+final readonly class KeptAs
+{
+    /**
+     * @param  string  $place,$glass,$antioxidant ids of data/keeping.json
+     * @param  string  $where in the house's own words
+     */
+    public function __construct(public string $place = 'cool-dark', public string $glass = 'dark', public string $antioxidant = 'none', public string $where = '')
+    {
+    }
+
+    /** @param  array<string, string>  $said what was changed */
+    public function changed(array $said): self
+    {
+        return new self($said['place'] ?? $this->place, $said['glass'] ?? $this->glass, $said['antioxidant'] ?? $this->antioxidant, $said['where'] ?? $this->where);
+    }
+
+    public static function of(Stored $kept, string $place): self
+    {
+        return (new self($place))->changed($kept->all());
+    }
+
+    /** @return array{place: string, glass: string, antioxidant: string, where: string} */
+    public function document(): array
+    {
+        return ['place' => $this->place, 'glass' => $this->glass, 'antioxidant' => $this->antioxidant, 'where' => $this->where];
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Batch\Line;
+
+use Kettle\Batch\Stored;
+
+/** Planned: its beginning, which is not undone. */
+final readonly class Started extends ReadCautions
+{
+    public const KIND = 'started';
+
+    /** @param  list<array{id: string, says: string}>  $cautions that were read before it was begun */
+    public function __construct(public string $sentence, array $cautions = [])
+    {
+        parent::__construct($cautions);
+    }
+
+    public static function of(Stored $data): self
+    {
+        return new self($data->text('sentence'), self::cautions($data));
+    }
+
+    public function kind(): string
+    {
+        return self::KIND;
+    }
+
+    public function data(): array
+    {
+        return ['sentence' => $this->sentence] + ($this->cautions === [] ? [] : ['cautions' => $this->cautions]);
+    }
+
+    public function movesTheDiary(): bool
+    {
+        return true;
+    }
+}

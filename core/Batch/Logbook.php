@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Batch;
+
+use Kettle\Batch\Line\Line;
+use Kettle\Batch\Line\Started;
+use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\Event;
+
+/** What was written down of a batch, oldest first. Nothing is ever taken out: a line is corrected or struck out by another. */
+final readonly class Logbook
+{
+    /** @var list<Entry> what stands: without what was corrected or struck out, and without the striking */
+    public array $standing;
+
+    /** @param  list<Entry>  $entries oldest first */
+    public function __construct(array $entries)
+    {
+        $corrected = [];
+        foreach ($entries as $entry) {
+            if ($entry->corrects !== null) {
+                $corrected[$entry->corrects] = true;
+            }
+        }
+        $this->standing = array_values(array_filter($entries, fn (Entry $entry) => ! isset($corrected[$entry->id]) && ! $entry->isUndone()));
+    }
+
+    /**
+     * @template T of Line
+     *
+     * @param  class-string<T>  $kind
+     * @return list<T> oldest first
+     */
+    public function all(string $kind): array
+    {
+        return array_values(array_filter(array_map(fn (Entry $entry) => $entry->line, $this->standing), fn (Line $line) => $line instanceof $kind));
+    }
+
+    /**
+     * @template T of Line
+     *
+     * @param  class-string<T>  $kind
+     * @return T|null
+     */
+    public function last(string $kind): ?Line
+    {
+        $all = $this->all($kind);
+
+        return $all === [] ? null : end($all);
+    }
+
+    /** @param  class-string<Line>  $kind */
+    public function lastEntry(string $kind): ?Entry
+    {
+        foreach (array_reverse($this->standing) as $entry) {
+            if ($entry->line instanceof $kind) {
+                return $entry;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<Event> oldest first, what it all means for the days */
+    public function events(): array
+    {
+        return array_values(array_filter(array_map(fn (Entry $entry) => $entry->line->event($entry->at), $this->standing)));
+    }
+
+    /**
+     * A line that is to be struck out.
+     *
+     * @throws DiaryRefused when it was struck out before, or later steps rest on it
+     */
+    public function toStrike(string $id): Entry
+    {
+        $rested = false;
+        foreach (array_reverse($this->standing) as $entry) {
+            if ($entry->id === $id) {
+                return match (true) {
+                    $entry->line instanceof Started => throw new DiaryRefused('cannot_undo', 'The beginning of a batch cannot be undone. Discard the batch instead.'),
+                    $rested && $entry->line->carries() => throw new DiaryRefused('cannot_undo', 'A later step rests on that one. Undo the later step first.'),
+                    default => $entry,
+                };
+            }
+            $rested = $rested || $entry->line->rests();
+        }
+        throw new DiaryRefused('cannot_undo', 'That was undone already.');
+    }
+}

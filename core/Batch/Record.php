@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Batch;
+
+use Kettle\Diary\Course;
+use Kettle\Diary\Presence;
+use Kettle\Diary\Routine;
+use Kettle\Diary\Upkeep;
+use Kettle\Infusion\Method;
+use Kettle\Infusion\Methods;
+
+/** A batch as it is stored: its plan, its logbook, and what the diary keeps for it. All else is folded from these. */
+final readonly class Record
+{
+    /** Of the planned hours, so much is as good as all of it. */
+    private const MOST_OF = 0.5;
+
+    /**
+     * @param  \DateTimeImmutable  $startAt when it is planned to be filled, in the house's zone
+     * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots sessions the diary keeps for it
+     * @param  ?int  $warmUpMin minutes of getting warm beside what else stands in the cooker; null for as it was planned
+     */
+    public function __construct(
+        public FrozenPlan $plan,
+        public Logbook $log,
+        public \DateTimeImmutable $startAt,
+        private Methods $methods,
+        public array $slots = [],
+        public ?int $warmUpMin = null,
+    ) {
+    }
+
+    /** As the batch goes about it. */
+    public function method(): Method
+    {
+        return $this->plan->method->practised($this->methods);
+    }
+
+    /** What it asks of the days. In a cooker shared with others it takes as long as they do together. */
+    public function routine(): Routine
+    {
+        return $this->plan->routine($this->methods, $this->warmUpMin);
+    }
+
+    /** @param  ?Upkeep  $upkeep of what is bottled, or kept cold; null when none is left */
+    public function course(Presence $presence, ?Upkeep $upkeep = null): Course
+    {
+        return Course::follow($this->routine(), $this->startAt, $presence, $this->log->events(), $this->slots, $upkeep);
+    }
+
+    /** Whether the warmth that was planned is not in the records: too little to say that it was had. */
+    public function lacksWarmth(Course $course): bool
+    {
+        // What is kept cold has its four days with warmth or without.
+        return ! $this->plan->isColdKept() && $this->method()->heated && $course->warmed->hours() < self::MOST_OF * $this->plan->method->hours;
+    }
+}
