@@ -13,7 +13,6 @@ use Illuminate\Support\Carbon;
 use Kettle\Batch\FrozenPlan;
 use Kettle\Batch\KeptAs;
 use Kettle\Batch\Shelf;
-use Kettle\Caution\ColdKept;
 use Kettle\Diary\Stage;
 
 /**
@@ -85,13 +84,6 @@ class Batch extends Model
     public function bottles(): HasMany
     {
         return $this->hasMany(Bottle::class);
-    }
-
-    /** Whether it is kept cold, and stood warm longer than it may: it is to be thrown away. */
-    public function isWarmTooLong(): bool
-    {
-        return $this->use_by !== null && $this->filled_at !== null
-            && ColdKept::isWarmTooLong($this->filled_at->toDateTimeImmutable(), $this->strained_at?->toDateTimeImmutable(), Carbon::now()->toDateTimeImmutable());
     }
 
     /** What there is to bottle, mL: what was poured off its sediment, or what was strained. */

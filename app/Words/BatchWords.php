@@ -2,6 +2,7 @@
 
 namespace App\Words;
 
+use App\Actions\Batches\Records;
 use App\Http\Shapes\ShelfJar;
 use App\Models\Batch;
 use Illuminate\Support\Carbon;
@@ -17,7 +18,7 @@ final readonly class BatchWords
         'strain_at', 'strained_at', 'bottled_at', 'best_before', 'use_by', 'strained_ml', 'version',
     ];
 
-    public function __construct(private Times $times)
+    public function __construct(private Times $times, private Records $records)
     {
     }
 
@@ -93,25 +94,26 @@ final readonly class BatchWords
             };
         }
 
+        $late = $this->records->lateness($batch);
+
         return sprintf(
             '%s, day %d of %d',
             str_starts_with($shelf->method, 'cold') ? 'cold' : $shelf->method,
-            $this->times->daysBetween($batch->filled_at, Carbon::now()),
-            $this->times->daysBetween($batch->filled_at, $batch->strain_at),
+            $late->daysOnHerb(), $late->daysPlanned(),
         );
     }
 
     private function alert(Batch $batch): string
     {
-        $over = $this->times->daysBetween($batch->strain_at, Carbon::now());
-        $late = $this->times->daysBetween($batch->start_at, Carbon::now());
+        $late = $this->records->lateness($batch);
+        $over = $late->strainDaysLate();
 
         return match (true) {
-            $batch->use_by !== null && $batch->stage !== Stage::Discarded => $batch->use_by->isPast() ? 'past its day: throw it away' : 'use by '.$this->times->logged($batch->use_by),
+            $batch->use_by !== null && $batch->stage !== Stage::Discarded => $late->isPastUse() ? 'past its day: throw it away' : 'use by '.$this->times->logged($batch->use_by),
             $batch->stage === Stage::Steeping && $over > 0 => $over.($over === 1 ? ' day' : ' days').' over, strain',
             $batch->stage === Stage::Steeping && $over === 0 && ! $batch->shelf->isStillWarming() => 'strain today',
-            $batch->stage === Stage::Planned && $late > 0 => 'should have been filled',
-            $batch->stage === Stage::Bottled && $batch->best_before->isPast() => 'past its best',
+            $late->fillDaysLate() > 0 => 'should have been filled',
+            $batch->stage === Stage::Bottled && $late->isPastBest() => 'past its best',
             default => '',
         };
     }

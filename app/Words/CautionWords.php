@@ -63,7 +63,7 @@ final readonly class CautionWords
                 'use_by' => $batch->use_by === null ? 'four days from filling' : $this->kitchens->local($batch->use_by)->format('j M Y, H:i'),
                 'best_before' => $this->times->date($batch->best_before),
             ],
-        )->and($batch->isWarmTooLong() ? ['warm-too-long' => true] : []);
+        )->and($this->records->lateness($batch)->isWarmTooLong() ? ['warm-too-long' => true] : []);
     }
 
     /** @return array<string, string> "K. Keeper, Tue 24 Nov, 10:10" by caution id */

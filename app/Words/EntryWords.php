@@ -85,7 +85,7 @@ final readonly class EntryWords
     {
         $words = array_filter(array_map(fn (string $each) => self::SEEN[$each] ?? null, $line->seen));
 
-        return ($words === [] ? '' : ': '.implode('; ', $words)).($line->warmH === null ? '' : ', '.StoveWords::hours($line->warmH).' at warmth');
+        return ($words === [] ? '' : ': '.implode('; ', $words)).($line->warmH === null ? '' : ', '.AmountWriter::clockSpan($line->warmH).' at warmth');
     }
 
     private function task(TaskLine $line): string

@@ -18,7 +18,6 @@ use App\Http\Shapes\StrainStep;
 use App\Models\Batch;
 use App\Models\BottleSize;
 use App\Models\Lot;
-use Illuminate\Support\Carbon;
 use Kettle\Batch\Line\Look;
 use Kettle\Batch\Line\Strained;
 use Kettle\Desk;
@@ -145,7 +144,7 @@ final readonly class PressWords
         $hard = array_filter($batch->plan->blend($this->bench->cupboard())->shares(), fn (array $oil) => $oil['carrier']->setsBelowC > $room);
 
         return new Straining(
-            $batch->plan->hasForm('powder', 'tea-bag'), $facts->has('state:wet'), $facts->has('heated'), $hard !== [],
+            $batch->plan->hasPowder($this->bench->cupboard()), $facts->has('state:wet'), $facts->has('heated'), $hard !== [],
             $facts->has('trait:staining') || $facts->has('trait:burning'), $batch->plan->kept, $batch->purpose === 'kitchen', $this->records->of($batch)->routine()->settles,
         );
     }
@@ -172,11 +171,11 @@ final readonly class PressWords
     private function time(Batch $batch, float $had, float $hours): array
     {
         if ($batch->shelf->heated) {
-            return [$had >= $hours - 0.05, StoveWords::hours($had).' of '.AmountWriter::span($hours).' had'];
+            return [$had >= $hours - 0.05, AmountWriter::clockSpan($had).' of '.AmountWriter::span($hours).' had'];
         }
-        $days = $batch->filled_at === null ? 0 : $this->times->daysBetween($batch->filled_at, Carbon::now());
+        $late = $this->records->lateness($batch);
 
-        return [$batch->strain_at->copy()->startOfDay()->isPast(), sprintf('day %d of %d', $days, (int) round($hours / 24))];
+        return [$late->isStrainDay(), sprintf('day %d of %d', $late->daysOnHerb(), (int) round($hours / 24))];
     }
 
     private function spent(Batch $batch, ?Strained $strained): ?string

@@ -139,7 +139,7 @@ final readonly class StovePageWords
 
         return new StoveWaiting(
             $batch->uid, $batch->code, $batch->herb_name, $batch->shelf->jar, $method->name, $this->words->warmth($method->targetOrUsual()),
-            ($course->warmed->hours() > 0 ? StoveWords::hours($course->warmed->hours()).' of '.StoveWords::hours($routine->hours).' had' : StoveWords::hours($routine->hours).' at warmth').$warmUp,
+            ($course->warmed->hours() > 0 ? AmountWriter::clockSpan($course->warmed->hours()).' of '.AmountWriter::clockSpan($routine->hours).' had' : AmountWriter::clockSpan($routine->hours).' at warmth').$warmUp,
             is_string($from) ? $this->times->due(new \DateTimeImmutable($from)) : '', $batch->stage === Stage::Steeping,
             is_string($batch->diary['cooker'] ?? null) ? $batch->diary['cooker'] : null, is_string($batch->diary['says'] ?? null) ? $batch->diary['says'] : null,
             array_map(fn (string $school) => new Ref($school, WaterBath::SCHOOLS[$school]), $this->setUp->schools([$batch])),

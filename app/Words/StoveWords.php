@@ -204,11 +204,11 @@ final class StoveWords
         return new StoveJarView(
             batch: $jar->batch->uid, code: $jar->batch->code, herb: $jar->batch->herb_name,
             jar: ($jar->count > 1 ? $jar->count.' × ' : '').preg_replace('/^\d+ × /', '', $jar->batch->shelf->jar),
-            had_text: self::hours($had), planned_text: self::hours($planned), share: $planned > 0 ? round(min(1.0, $had / $planned), 4) : 0.0,
+            had_text: AmountWriter::clockSpan($had), planned_text: AmountWriter::clockSpan($planned), share: $planned > 0 ? round(min(1.0, $had / $planned), 4) : 0.0,
             done_text: match (true) {
                 $jar->out_at !== null => 'taken out '.$this->times->due($jar->out_at),
                 $left <= 0 => 'has its hours',
-                $session->state === StoveSession::PAUSED => self::hours($left).' still to come',
+                $session->state === StoveSession::PAUSED => AmountWriter::clockSpan($left).' still to come',
                 $in === null => 'no hours are gathered at this warmth',
                 default => 'done '.$this->when($session, $session->now() + (int) $in),
             },
@@ -349,14 +349,6 @@ final class StoveWords
             'learned' => 'The pot was learned from this',
             default => 'All out, ended',
         };
-    }
-
-    /** "7 h 20", "45 min" */
-    public static function hours(float $hours): string
-    {
-        $minutes = (int) round($hours * 60);
-
-        return $minutes < 60 ? $minutes.' min' : intdiv($minutes, 60).' h'.($minutes % 60 === 0 ? '' : sprintf(' %02d', $minutes % 60));
     }
 
     private function clock(StoveSession $session, int $at): string

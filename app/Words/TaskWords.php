@@ -37,7 +37,7 @@ final readonly class TaskWords
             overdue: $task->open && $this->times->daysBetween($task->due_at, $now) > 0,
             open: $task->open,
             waiting: $waiting,
-            danger: $task->step === Step::UseUp && $batch->use_by !== null && $batch->use_by->lte($now),
+            danger: $task->step === Step::UseUp && $this->records->lateness($batch)->isPastUse(),
             skippable: $task->step->skippable(),
             at_press: $task->step->wantsAmounts(),
             minutes: $task->minutes,
@@ -63,7 +63,7 @@ final readonly class TaskWords
             Step::Bottle => "Bottle the {$herb}",
             Step::Smell => "Smell the {$herb}",
             Step::UseUp => match (true) {
-                $batch->use_by !== null && $batch->use_by->lte(Carbon::now()) => "Throw the {$herb} away",
+                $this->records->lateness($batch)->isPastUse() => "Throw the {$herb} away",
                 $batch->strained_at === null => "Get the {$herb} into the refrigerator",
                 default => "Use up the {$herb}, or throw it away",
             },
@@ -79,6 +79,7 @@ final readonly class TaskWords
     private function detail(Task $task, Batch $batch): string
     {
         $jar = $batch->shelf->jar;
+        $late = $this->records->lateness($batch);
 
         return match ($task->step) {
             Step::Moisten => 'ground, moist and not wet, covered 8 to 12 h; no flame near it',
@@ -99,7 +100,7 @@ final readonly class TaskWords
             Step::Bottle => 'clean, bone-dry bottles; label at once'.($batch->use_by === null ? '' : '; out of the refrigerator and back into it'),
             Step::Smell => 'open one, smell it, hold it to the light; best before '.$this->times->date($batch->best_before),
             Step::UseUp => match (true) {
-                $batch->isWarmTooLong() => 'it stood warm for more than '.ColdKept::MOST_WARM_H.' hours: do not taste it, do not give it to anybody',
+                $late->isWarmTooLong() => 'it stood warm for more than '.ColdKept::MOST_WARM_H.' hours: do not taste it, do not give it to anybody',
                 $batch->strained_at === null => 'strained, and at '.$this->kitchens->plain()->warmth(ColdKept::CELSIUS).' or colder, by '.$this->times->logged($batch->use_by ?? $task->due_at).'; later than that it is thrown away',
                 default => 'wet kitchen herb in oil: not used or given after '.$this->times->logged($batch->use_by ?? $task->due_at),
             },
@@ -122,8 +123,8 @@ final readonly class TaskWords
         if ($batch->filled_at === null) {
             return lcfirst($how);
         }
-        $days = $this->times->daysBetween($batch->filled_at, Carbon::now());
-        $planned = $this->times->daysBetween($batch->filled_at, $batch->strain_at);
+        $late = $this->records->lateness($batch);
+        [$days, $planned] = [$late->daysOnHerb(), $late->daysPlanned()];
 
         return $task->open && $days >= $planned
             ? "{$days} days in {$batch->oils_name}, planned for {$planned}. {$how}"

@@ -34,13 +34,13 @@ final readonly class WarmthOfBatch
                 $had = max($had, $mine->share * $planned);
             }
             $sessions[] = new BatchSession(
-                $view->id, $view->title.', '.$this->times->logged($jar->in_at), ($here === null ? ($mine->had_text ?? '') : StoveWords::hours($here)).' at warmth', $view->over_text, $view->chart, $view->scale,
+                $view->id, $view->title.', '.$this->times->logged($jar->in_at), ($here === null ? ($mine->had_text ?? '') : AmountWriter::clockSpan($here)).' at warmth', $view->over_text, $view->chart, $view->scale,
             );
         }
         $next = $batch->diary['slots'][0]['from'] ?? null;
 
         return new BatchWarmth(
-            StoveWords::hours($had), AmountWriter::span($planned), $planned > 0 ? round(min(1.0, $had / $planned), 4) : 0.0,
+            AmountWriter::clockSpan($had), AmountWriter::span($planned), $planned > 0 ? round(min(1.0, $had / $planned), 4) : 0.0,
             is_string($next) && $course->warmed->onSince === null ? 'next warm '.$this->times->due(new \DateTimeImmutable($next)).(is_string($batch->diary['cooker_name'] ?? null) ? ', in the '.$batch->diary['cooker_name'] : '') : null, $sessions,
         );
     }

@@ -150,9 +150,9 @@ final readonly class FrozenPlan
         return array_values(array_filter(array_map(fn (PlannedHerb $herb): ?Herb => $cupboard->herbs()[$herb->id] ?? null, $this->herbs)));
     }
 
-    public function hasForm(string ...$forms): bool
+    public function hasPowder(Cupboard $cupboard): bool
     {
-        return array_filter($this->herbs, fn (PlannedHerb $herb) => in_array($herb->form, $forms, true)) !== [];
+        return array_filter($this->herbs, fn (PlannedHerb $herb) => ($cupboard->forms()[$herb->form] ?? null)?->powder === true) !== [];
     }
 
     /**

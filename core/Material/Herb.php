@@ -10,6 +10,9 @@ namespace Kettle\Material;
  */
 final readonly class Herb
 {
+    /** It has slime, which holds water and stops up a cloth. */
+    public const MUCILAGE = 'mucilage';
+
     /**
      * @param  list<string>  $traits what cautions ask of it, such as "daisy-family"
      * @param  list<string>  $also other names it goes by

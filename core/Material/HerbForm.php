@@ -27,6 +27,7 @@ final readonly class HerbForm
         public ?float $waterFresh,
         public bool $woody,
         public bool $powder,
+        public bool $fluffy,
         public State $state,
         private ?array $fresh,
         private ?array $wilted,
@@ -47,6 +48,7 @@ final readonly class HerbForm
             $row->numberOrNull('water_fresh'),
             $row->flag('woody'),
             $row->flag('powder'),
+            $row->flag('fluffy'),
             State::Dried,
             self::densities($row->rowOrNull('fresh')),
             self::densities($row->rowOrNull('wilted')),
@@ -74,7 +76,7 @@ final readonly class HerbForm
         return new self(
             $this->id, $this->plain.', '.$state->value, $this->plain,
             Density::gramsPerMl($lies['loose']), Density::gramsPerMl($lies['settled']), Density::gramsPerMl($lies['particle']),
-            $this->waterFresh, $this->woody, $this->powder, $state, $this->fresh, $this->wilted, $this->keepsMonths, $this->bagG,
+            $this->waterFresh, $this->woody, $this->powder, $this->fluffy, $state, $this->fresh, $this->wilted, $this->keepsMonths, $this->bagG,
         );
     }
 

@@ -49,6 +49,14 @@ final readonly class AmountWriter
         };
     }
 
+    /** "45 min", "13 h 55" */
+    public static function clockSpan(float $hours): string
+    {
+        $minutes = (int) round($hours * 60);
+
+        return $minutes < 60 ? $minutes.' min' : intdiv($minutes, 60).' h'.($minutes % 60 === 0 ? '' : sprintf(' %02d', $minutes % 60));
+    }
+
     /**
      * The nearest sensible cups and spoons, or pounds and ounces, and what that rounding costs.
      *

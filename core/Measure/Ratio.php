@@ -10,6 +10,9 @@ namespace Kettle\Measure;
 final readonly class Ratio
 {
     /** Leaner than this hardly anything is left of the herb; a spoonful of flowers in a cup of oil comes to about 1:50. */
+    /** Parts of oil over which a dried herb is told as very little: common practice goes to 1:9. */
+    public const LEAN = 14.0;
+
     public const LEANEST = 60.0;
 
     public const WEIGHT_TO_VOLUME = 'w/v';

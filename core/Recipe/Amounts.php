@@ -29,7 +29,6 @@ final readonly class Amounts
     private const USUAL_BRIM_ML = 505.0;
 
     /** No more jars alike than this are chosen for anybody. */
-    private const MOST_JARS = 12;
 
     /**
      * @param  float  $herbG of all jars together, as it lies
@@ -305,7 +304,7 @@ final readonly class Amounts
         if ($sizes === []) {
             throw WishRefused::from(JarRefused::noneListed()->about('jar'));
         }
-        foreach ($wish->jars === null ? range(1, self::MOST_JARS) : [$wish->jars] as $jars) {
+        foreach ($wish->jars === null ? range(1, Wish::MOST_JARS) : [$wish->jars] as $jars) {
             foreach ($jars === 1 || $wish->jars !== null ? [$wish->method->headspaceMm, 0.0] : [$wish->method->headspaceMm] as $headspace) {
                 foreach ($sizes as $jar) {
                     if (Levels::in($jar, $wish->mix, $herbG / $jars, $oilMl / $jars)->headspaceMm() >= $headspace - 1e-9) {

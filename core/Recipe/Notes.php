@@ -11,13 +11,11 @@ use Kettle\Caution\Facts;
 use Kettle\Diary\Booking;
 use Kettle\Infusion\Method;
 use Kettle\Keeping\Keeping;
+use Kettle\Measure\Ratio;
 
 /** What to watch for in a plan: of its jar, days and oils, and the cautions; stop before care before note, with ways out where there are some. */
 final class Notes
 {
-    /** Parts of oil from which a dried herb is told as very little: common practice goes to 1:9. */
-    private const LEAN = 14.0;
-
     /** What of the plan each of its own notes is about, as cautions have theirs; the rest is about its days. */
     private const ABOUT = ['cover' => 'jar', 'headspace' => 'jar', 'press-in' => 'jar', 'lean' => 'herb', 'sets' => 'oil', 'old-oil' => 'oil', 'away-use-by' => 'keeping'];
 
@@ -84,7 +82,7 @@ final class Notes
                 'Only %d mm of oil over the herb; %d mm is wanted, for herb that sticks out moulds. Press it under and look after an hour and a day.', (int) floor($cover), (int) $wanted,
             ), WaysOut::ofStandingOut($wish, $would));
         }
-        if ($wish->byJar === null && $amounts->ratio->parts > self::LEAN && $amounts->ratio->parts > 1.5 * $wish->mix->usualParts($wish->perGramAsItLies())) {
+        if ($wish->byJar === null && $amounts->ratio->parts > Ratio::LEAN && $amounts->ratio->parts > 1.5 * $wish->mix->usualParts($wish->perGramAsItLies())) {
             $notes[] = self::note('lean', 'care', sprintf(
                 '%s is very little herb for the oil: colour and scent will be weak. One to five to one to nine is usual for dried herb.', $amounts->ratio->text(),
             ), WaysOut::ofLean($wish, $amounts->oilMl));

@@ -44,7 +44,7 @@ final class WaysOut
         if ($larger !== null) {
             $ways[] = new Way('larger-jar', sprintf('Take the %s: it holds it all.', $larger->called), ['jar' => $larger->id, 'jars' => null]);
         }
-        for ($jars = 2; $jars <= 12; $jars++) {
+        for ($jars = 2; $jars <= Wish::MOST_JARS; $jars++) {
             $each = Levels::in($jar, $wish->mix, $herbG / $jars, $oilMl / $jars);
             if ($each->headspaceMm() >= $wish->method->headspaceMm - 1e-9) {
                 $ways[] = new Way('several-jars', sprintf(

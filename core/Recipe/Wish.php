@@ -25,6 +25,9 @@ final readonly class Wish
     public const AS_IT_LIES = 'as-it-lies';
 
     /** How often a jar on the shelf is shaken, hours: four schools, common practice. */
+    /** Jars that one batch is filled into. */
+    public const MOST_JARS = 24;
+
     public const SHAKES = ['twice-daily' => 12.0, 'daily' => 24.0, 'few-days' => 72.0, 'weekly' => 168.0];
 
     /**

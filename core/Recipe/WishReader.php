@@ -32,8 +32,6 @@ final class WishReader
     /** Kitchen bounds, mL: more than this is a works, less cannot be measured. */
     private const OIL_BOUNDS = [1.0, 20_000.0];
 
-    private const MOST_JARS = 24;
-
     /** Keys of a wish, but for its herbs and oils. */
     private const PLAIN = ['oil_amount', 'ratio', 'basis', 'jar', 'jars', 'method', 'school', 'way', 'start', 'ready_by', 'purpose', 'spirit', 'shake', 'kept'];
 
@@ -282,8 +280,8 @@ final class WishReader
         if ($typed === null) {
             return null;
         }
-        if (preg_match('/^\d{1,2}$/', $typed) !== 1 || (int) $typed < 1 || (int) $typed > self::MOST_JARS) {
-            throw new JarRefused('out_of_range', sprintf('Say how many jars: a whole number from 1 to %d.', self::MOST_JARS));
+        if (preg_match('/^\d{1,2}$/', $typed) !== 1 || (int) $typed < 1 || (int) $typed > Wish::MOST_JARS) {
+            throw new JarRefused('out_of_range', sprintf('Say how many jars: a whole number from 1 to %d.', Wish::MOST_JARS));
         }
 
         return (int) $typed;

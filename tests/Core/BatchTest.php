@@ -3,7 +3,10 @@
 use Kettle\Batch\BatchState;
 use Kettle\Batch\BottleState;
 use Kettle\Batch\Entry;
+use Kettle\Batch\Evidence;
 use Kettle\Batch\FrozenPlan;
+use Kettle\Batch\KeptAs;
+use Kettle\Batch\Lateness;
 use Kettle\Batch\Line\Acknowledged;
 use Kettle\Batch\Line\Bottled;
 use Kettle\Batch\Line\Checked;
@@ -29,6 +32,7 @@ use Kettle\Batch\PlannedJar;
 use Kettle\Batch\Record;
 use Kettle\Batch\Shelf;
 use Kettle\Batch\Stored;
+use Kettle\Caution\CautionRefused;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Presence;
 use Kettle\Diary\Stage;
@@ -189,4 +193,46 @@ it('stops for warmth that nobody wrote down, and not for what was had', function
     $fill = ['2026-10-01T10:00', new TaskLine('fill', Outcome::Done)];
     expect($lacks([$fill]))->toBeTrue()->and($lacks([$fill, ['2026-10-01T11:00', new TaskLine('warm_on', Outcome::Done)], ['2026-10-01T19:00', new TaskLine('warm_off', Outcome::Done, '', [], 0.49 * $hours)]]))->toBeTrue()
         ->and($lacks([$fill, ['2026-10-01T11:00', new TaskLine('warm_on', Outcome::Done)], ['2026-10-01T19:00', new TaskLine('warm_off', Outcome::Done, '', [], 0.5 * $hours)]]))->toBeFalse();
+});
+
+it('says what is late, and from when', function () {
+    $at = fn (string $moment) => new DateTimeImmutable($moment, new DateTimeZone('Europe/London'));
+    $late = fn (Stage $stage, string $now, array $of = []) => new Lateness(
+        $stage, $at('2026-10-01 10:00'), isset($of['filled']) ? $at($of['filled']) : null, $at('2026-10-29 10:00'), isset($of['strained']) ? $at($of['strained']) : null,
+        $at('2027-03-31 00:00'), isset($of['use_by']) ? $at($of['use_by']) : null, $at($now),
+    );
+    $fill = ['filled' => '2026-10-01 10:00'];
+    // Days are those of the calendar: from late one evening to early the next morning is one.
+    expect($late(Stage::Planned, '2026-10-01 23:59')->fillDaysLate())->toBe(0)->and($late(Stage::Planned, '2026-10-02 00:01')->fillDaysLate())->toBe(1)->and($late(Stage::Steeping, '2026-10-09 10:00', $fill)->fillDaysLate())->toBe(0)
+        ->and($late(Stage::Steeping, '2026-10-28 23:59', $fill)->strainDaysLate())->toBe(-1)->and($late(Stage::Steeping, '2026-10-29 00:00', $fill)->isStrainDay())->toBeTrue()->and($late(Stage::Steeping, '2026-10-28 23:59', $fill)->isStrainDay())->toBeFalse()
+        ->and($late(Stage::Steeping, '2026-11-01 01:00', $fill)->strainDaysLate())->toBe(3)->and($late(Stage::Planned, '2026-11-01 01:00')->strainDaysLate())->toBe(0)
+        // Once it is strained it gets no later, nor longer on the herb.
+        ->and($late(Stage::Bottled, '2026-12-24 10:00', $fill + ['strained' => '2026-10-31 10:00'])->strainDaysLate())->toBe(2)->and($late(Stage::Bottled, '2026-12-24 10:00', $fill + ['strained' => '2026-10-31 10:00'])->daysOnHerb())->toBe(30)
+        ->and($late(Stage::Steeping, '2026-10-08 10:00', $fill)->daysOnHerb())->toBe(7)->and($late(Stage::Steeping, '2026-10-08 10:00', $fill)->daysPlanned())->toBe(28)
+        // A best-before day is good to its end, also where the clock is not at Greenwich.
+        ->and($late(Stage::Bottled, '2027-03-31 23:59')->isPastBest())->toBeFalse()->and($late(Stage::Bottled, '2027-04-01 00:00')->isPastBest())->toBeTrue();
+    $cold = fn (string $now, array $of = []) => $late(Stage::Settling, $now, $fill + $of + ['use_by' => '2026-10-05 10:00']);
+    expect($cold('2026-10-05 09:59', ['strained' => '2026-10-01 14:00'])->isPastUse())->toBeFalse()->and($cold('2026-10-05 10:00', ['strained' => '2026-10-01 14:00'])->isPastUse())->toBeTrue()
+        ->and($cold('2026-10-02 10:00', ['strained' => '2026-10-01 14:00'])->isWarmTooLong())->toBeFalse()->and($cold('2026-10-02 10:00', ['strained' => '2026-10-01 14:01'])->isWarmTooLong())->toBeTrue()
+        ->and($cold('2026-10-01 14:00')->isWarmTooLong())->toBeFalse()->and($cold('2026-10-01 14:01')->isWarmTooLong())->toBeTrue()->and($late(Stage::Steeping, '2026-12-01 10:00', $fill)->isWarmTooLong())->toBeFalse();
+    foreach ([[$cold('2026-10-05 10:00', ['strained' => '2026-10-01 14:00']), 'Mon 5 Oct'], [$cold('2026-10-01 14:01'), 'Mon 5 Oct']] as [$over, $until]) {
+        expect(fn () => $over->refuse($until))->toThrow(CautionRefused::class);
+    }
+    $cold('2026-10-05 09:59', ['strained' => '2026-10-01 14:00'])->refuse('');
+});
+
+it('brings what was written down as evidence for faults', function () use ($filled) {
+    $evidence = new Evidence(Support::kitchen(), new Cupboard(Tables::shipped()));
+    $plan = frozen(['herb' => ['id' => 'marshmallow-root'], 'oils' => ['grapeseed', 'coconut'], 'way' => 'pressed']);
+    $log = logbook([$filled, ['2026-10-08T10:00', new TaskLine('check', Outcome::Done, '', ['herb_above', 'drops_wiped'])], ['2026-10-29T10:00', new Strained('', 300.0, '', '', null, 'drained', false)]]);
+    // Strained otherwise than planned, what was done counts; a root is woody, and this one has slime.
+    expect(array_keys($evidence->ofTheHerb($plan, $log)))->toBe(['dry-herb', 'drained', 'woody', 'mucilage', 'herb-above-seen', 'drops-seen', 'not-weighed'])
+        ->and(array_keys($evidence->ofTheHerb($plan, logbook([$filled]))))->toBe(['dry-herb', 'pressed', 'woody', 'mucilage'])
+        ->and(array_keys($evidence->ofTheHerb(frozen(['herb' => ['id' => 'self-heal', 'state' => 'wilted']]), logbook([$filled]))))->toContain('wet-herb')->not->toContain('dry-herb');
+    // Coconut sets at 24 C or so, and the room is at 18; grapeseed takes up oxygen readily.
+    expect(array_keys($evidence->ofTheOils($plan, new KeptAs('warm', 'clear'), 'kitchen')))->toBe(['hard-fat', 'poly-oil', 'warm-place', 'clear-glass', 'kitchen'])
+        ->and(array_keys($evidence->ofTheOils(frozen(['oils' => ['jojoba']]), new KeptAs('fridge'), 'skin')))->toContain('cold-place')->not->toContain('poly-oil');
+    $warm = frozen(['method' => 'double-boiler']);
+    $state = folded($warm, [['2026-10-01T10:00', new TaskLine('fill', Outcome::Done)], ['2026-10-01T11:00', new TaskLine('warm_on', Outcome::Done)], ['2026-10-01T12:00', new TaskLine('warm_off', Outcome::Done, '', [], 0.84 * $warm->method->hours)], ['2026-10-01T13:00', new Strained('', 300.0, '', '', null, null, true)]]);
+    expect(array_keys($evidence->ofTheWarmth($warm, $state->record->method(), $state->course, 'Over by 3 °C for 5 min')))->toBe(['over-ceiling', 'under-warm', 'steam', 'in-water', 'flame']);
 });

@@ -119,7 +119,7 @@ it('refuses with the field and the reason', function (array $wish, string $fault
     'a ratio no jar can hold' => [['ratio' => '1:1'], 'ratio: herb_stands_out'],
     'too much for the jar' => [['herb' => ['id' => 'marshmallow-root', 'amount' => '400 g'], 'jar' => '473'], 'jar: does_not_fit'],
     'too much for a dozen jars' => [['herb' => ['id' => 'marshmallow-root', 'amount' => '9 kg'], 'ratio' => '1:9'], 'herb: too_much'],
-    'too much for the jars of the house' => [['herb' => ['id' => 'marshmallow-root', 'amount' => '4.5 kg']], 'jar: does_not_fit'],
+    'too much for the jars of the house' => [['herb' => ['id' => 'marshmallow-root', 'amount' => '8 kg']], 'jar: does_not_fit'],
     'a jar that is gone' => [['jar' => 'gone'], 'jar: unknown'],
     'the past' => [['ready_by' => '2026-11-01'], 'ready_by: in_the_past'],
     'no such day' => [['start' => '2026-02-31'], 'start: unreadable'],

@@ -6,7 +6,6 @@ use App\Models\Batch;
 use App\Models\BottleSize;
 use App\Models\LogEntry;
 use App\Models\Lot;
-use App\Words\Times;
 use Kettle\Batch\Line\Bottled;
 use Kettle\Batch\Line\FilledSize;
 use Kettle\Diary\DiaryRefused;
@@ -19,7 +18,7 @@ use Kettle\Vessel\FillingRefused;
 /** Fills bottles of the house's sizes from a strained oil, and numbers them. */
 final readonly class BottleBatch
 {
-    public function __construct(private Logbook $logbook, private ChangeKeeping $keeping, private Times $times)
+    public function __construct(private Logbook $logbook, private ChangeKeeping $keeping, private Records $records)
     {
     }
 
@@ -38,7 +37,7 @@ final readonly class BottleBatch
             if (! in_array($batch->stage, [Stage::Settling, Stage::Poured], true)) {
                 throw DiaryRefused::notOpen('bottle');
             }
-            UseBottle::refusePast($batch, $this->times);
+            $this->records->refuseOver($batch);
             ChangeKeeping::refuseWarm($batch, $kept['place'] ?? null);
             $bottles = $names = [];
             foreach ($wanted as $line) {

@@ -4,7 +4,6 @@ namespace App\Actions\Batches;
 
 use App\Models\Batch;
 use App\Models\LogEntry;
-use App\Words\Times;
 use Kettle\Batch\Line\Decanted;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Stage;
@@ -16,7 +15,7 @@ use Kettle\Reason\Refused;
 /** Poured off its sediment, perhaps through paper once more: how much is left to bottle. */
 final readonly class Decant
 {
-    public function __construct(private Logbook $logbook, private OilAmount $amount, private Times $times)
+    public function __construct(private Logbook $logbook, private OilAmount $amount, private Records $records)
     {
     }
 
@@ -32,7 +31,7 @@ final readonly class Decant
             if ($batch->stage !== Stage::Settling) {
                 throw DiaryRefused::notOpen('pour off');
             }
-            UseBottle::refusePast($batch, $this->times);
+            $this->records->refuseOver($batch);
             $strained = (float) $batch->strained_ml;
             $ml = $strained;
             if ($typed !== null) {

@@ -9,8 +9,10 @@ use Illuminate\Support\Carbon;
 use Kettle\Batch\BatchState;
 use Kettle\Batch\Entry;
 use Kettle\Batch\KeptAs;
+use Kettle\Batch\Lateness;
 use Kettle\Batch\Logbook as CoreLogbook;
 use Kettle\Batch\Record;
+use Kettle\Caution\CautionRefused;
 use Kettle\Diary\Course;
 use Kettle\Diary\Presence;
 use Kettle\Infusion\Methods;
@@ -46,10 +48,9 @@ final readonly class Records
     {
         // Nothing is asked of what is all used up; what is kept cold has its day before it is bottled too.
         $asks = $batch->shelf->bottlesLeft > 0 || ($batch->use_by !== null && $batch->bottled_at === null);
-        $bestBefore = new \DateTimeImmutable($batch->best_before->format('Y-m-d'), $this->kitchens->now()->getTimezone());
 
         return $this->of($batch)->course($presence ?? $this->kitchens->presence(), $asks
-            ? BatchState::upkeep($batch->plan, $batch->use_by === null ? null : $this->kitchens->local($batch->use_by), $bestBefore, $this->cupboard->tables()) : null);
+            ? BatchState::upkeep($batch->plan, $batch->use_by === null ? null : $this->kitchens->local($batch->use_by), $this->bestBefore($batch), $this->cupboard->tables()) : null);
     }
 
     /** All that follows from its records. */
@@ -64,9 +65,32 @@ final readonly class Records
         return BatchState::keeping($batch->plan, $this->course($batch), $as, $batch->shelf->warmthSaid, $batch->purpose, $this->cupboard, $this->lots($batch));
     }
 
+    /** What of it is late or over now. */
+    public function lateness(Batch $batch): Lateness
+    {
+        $local = fn (?Carbon $moment): ?\DateTimeImmutable => $moment === null ? null : $this->kitchens->local($moment);
+
+        return new Lateness(
+            $batch->stage, $this->kitchens->local($batch->start_at), $local($batch->filled_at), $this->kitchens->local($batch->strain_at), $local($batch->strained_at),
+            $this->bestBefore($batch), $local($batch->use_by), $this->kitchens->now(),
+        );
+    }
+
+    /** @throws CautionRefused when nobody may strain, bottle or use it any more */
+    public function refuseOver(Batch $batch): void
+    {
+        $until = $batch->use_by === null ? null : $this->kitchens->local($batch->use_by);
+        $this->lateness($batch)->refuse($until?->format($until->format('Y') === $this->kitchens->now()->format('Y') ? 'D j M, H:i' : 'j M Y, H:i') ?? '');
+    }
+
     public function lacksWarmth(Batch $batch): bool
     {
         return $this->of($batch)->lacksWarmth($this->course($batch));
+    }
+
+    private function bestBefore(Batch $batch): \DateTimeImmutable
+    {
+        return new \DateTimeImmutable($batch->best_before->format('Y-m-d'), $this->kitchens->now()->getTimezone());
     }
 
     /** @return list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}> sessions the diary keeps for it */

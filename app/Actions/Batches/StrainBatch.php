@@ -5,7 +5,6 @@ namespace App\Actions\Batches;
 use App\House\Kitchens;
 use App\Models\Batch;
 use App\Models\LogEntry;
-use App\Words\Times;
 use Kettle\Batch\Line\Strained;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Stage;
@@ -25,7 +24,7 @@ final readonly class StrainBatch
     /** Above this, a sixteenth of a tonne, it was not put on a kitchen scale. */
     private const MOST_G = 60_000.0;
 
-    public function __construct(private Logbook $logbook, private Kitchens $kitchens, private Cupboard $cupboard, private OilAmount $amount, private Times $times, private Records $records)
+    public function __construct(private Logbook $logbook, private Kitchens $kitchens, private Cupboard $cupboard, private OilAmount $amount, private Records $records)
     {
     }
 
@@ -41,7 +40,7 @@ final readonly class StrainBatch
             if ($batch->stage !== Stage::Steeping) {
                 throw DiaryRefused::notOpen('strain');
             }
-            UseBottle::refusePast($batch, $this->times);
+            $this->records->refuseOver($batch);
             $way = $more['way'] ?? $batch->plan->way;
             if (! in_array($way, Uptake::WAYS, true)) {
                 throw new YieldRefused('unknown', 'Herb is drained, squeezed or pressed.', 'way');

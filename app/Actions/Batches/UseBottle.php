@@ -4,10 +4,7 @@ namespace App\Actions\Batches;
 
 use App\Models\Batch;
 use App\Models\LogEntry;
-use App\Words\Times;
-use Illuminate\Support\Carbon;
 use Kettle\Batch\Line\Used;
-use Kettle\Caution\CautionRefused;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Stage;
 use Kettle\Measure\AmountWriter;
@@ -18,7 +15,7 @@ use Kettle\Vessel\FillingRefused;
 /** Some of a bottle, or all that is left of it, used, given away or thrown away. */
 final readonly class UseBottle
 {
-    public function __construct(private Logbook $logbook, private OilAmount $amount, private Times $times)
+    public function __construct(private Logbook $logbook, private OilAmount $amount, private Records $records)
     {
     }
 
@@ -37,7 +34,7 @@ final readonly class UseBottle
             $bottle = $batch->bottles()->where('number', $number)->first()
                 ?? throw new FillingRefused('unknown', sprintf('There is no bottle number %d of this batch.', $number), 'bottle');
             if ($how !== 'thrown') {
-                self::refusePast($batch, $this->times);
+                $this->records->refuseOver($batch);
             }
             $left = (float) $bottle->left_ml;
             $ml = $typed === null ? $left : $this->amount->ml($batch, $typed);
@@ -51,16 +48,5 @@ final readonly class UseBottle
 
             return new NewLine(new Used($number, $how, round(min($ml, $left), 3), $typed ?? '', $to));
         });
-    }
-
-    /** @throws CautionRefused when it was kept cold, and its day has gone by */
-    public static function refusePast(Batch $batch, Times $times): void
-    {
-        if ($batch->isWarmTooLong() && $batch->use_by !== null) {
-            throw CautionRefused::warmTooLong($times->logged($batch->use_by));
-        }
-        if ($batch->use_by !== null && $batch->use_by->lt(Carbon::now())) {
-            throw CautionRefused::pastUse($times->logged($batch->use_by));
-        }
     }
 }

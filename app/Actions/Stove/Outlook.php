@@ -113,7 +113,7 @@ final readonly class Outlook
      */
     private function lines(array $said, Band $band): array
     {
-        $minutes = fn (mixed $value): string => $value === null ? 'not at all' : StoveWords::hours((float) $value / 60);
+        $minutes = fn (mixed $value): string => $value === null ? 'not at all' : AmountWriter::clockSpan((float) $value / 60);
         $warmth = fn (mixed $value): string => $this->words->warmth((float) $value);
         $ml = fn (mixed $value): string => AmountWriter::plain(round((float) $value), Kind::Volume);
         $line = fn (string $label, string $key, \Closure $words): OutlookLine => new OutlookLine(

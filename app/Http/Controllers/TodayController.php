@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Actions\Batches\Records;
 use App\Actions\Batches\RecordTask;
 use App\House\Kitchens;
 use App\Http\Requests\ShakeTogether;
@@ -50,6 +51,7 @@ final class TodayController extends Controller
         private readonly Headline $headline,
         private readonly StoreWords $storeWords,
         private readonly StoveWords $stoveWords,
+        private readonly Records $records,
     ) {
     }
 
@@ -72,7 +74,7 @@ final class TodayController extends Controller
             : Task::query()->where('due_at', '<', $tonight)->where('open', true)->count();
         [$stores, $storesMore] = $this->storeWords->tasks();
         // Of what is past the hours it may be used, nothing else is to be done.
-        $due = $due->reject(fn (Task $task) => $task->step !== Step::UseUp && $task->batch->use_by !== null && $task->batch->use_by->lte(Carbon::now()));
+        $due = $due->reject(fn (Task $task) => $task->step !== Step::UseUp && $this->records->lateness($task->batch)->isPastUse());
         $views = array_values($due->map(fn (Task $task) => $this->words->view($task, $task->batch))->all());
 
         return $this->json(new Today(
