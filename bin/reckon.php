@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 /*
  * kettle reckon [MODE] [--lines]: a document on standard input, the answer on standard output, with no web or
- * database. MODE is plan (a wish), or one of Kettle\Desk::MODES. Exit 0 with an answer, 2 with faults.
+ * database. MODE is plan (a wish), or one of Kettle\Ask\Questions::MODES. Exit 0 with an answer, 2 with faults.
  *
  * With --lines a question a line, and an answer a line each in the same order; a line that is refused is answered
  * by its faults, and the exit is 0.
  */
 
-use Kettle\Desk;
+use Kettle\Ask\Questions;
 use Kettle\Material\Tables;
 use Kettle\Recipe\WishRefused;
 
@@ -25,7 +25,7 @@ const MOST = 1_000_000;
  * @param  int  $flags of json_encode, JSON_THROW_ON_ERROR among them
  * @return array{bool, string} whether it was refused, and the answer or {faults}
  */
-function answer(Desk $desk, string $mode, string $asked, int $flags): array
+function answer(Questions $desk, string $mode, string $asked, int $flags): array
 {
     try {
         $document = strlen($asked) > MOST ? null : json_decode($asked, true, 32);
@@ -43,7 +43,7 @@ function answer(Desk $desk, string $mode, string $asked, int $flags): array
 
 /** @var list<string> $argv */
 $words = array_values(array_filter(array_slice($argv, 1), fn (string $word) => $word !== '--lines'));
-$desk = new Desk(Tables::shipped());
+$desk = new Questions(Tables::shipped());
 $mode = $words[0] ?? 'plan';
 if (in_array('--lines', $argv, true)) {
     while (($line = fgets(STDIN)) !== false) {

@@ -3,7 +3,7 @@
 namespace Tests;
 
 use DateTimeImmutable;
-use Kettle\Desk;
+use Kettle\Ask\Questions;
 use Kettle\Material\Tables;
 use Kettle\Recipe\WishRefused;
 
@@ -112,7 +112,7 @@ final class Answers
     }
 
     /** @return array<mixed> what is answered, or each fault; of a plan its figures, its jar, its days and what is to be heeded */
-    public static function answer(Desk $desk, string $mode, array $question): array
+    public static function answer(Questions $desk, string $mode, array $question): array
     {
         try {
             $said = $desk->ask($mode, $question, new DateTimeImmutable(self::NOW));
@@ -145,7 +145,7 @@ final class Answers
 
 if (realpath($_SERVER['SCRIPT_FILENAME'] ?? '') === __FILE__) {
     require dirname(__DIR__).'/vendor/autoload.php';
-    $desk = new Desk(Tables::shipped());
+    $desk = new Questions(Tables::shipped());
     foreach (Answers::questions() as $name => [$mode, $question]) {
         echo json_encode([$name, Answers::answer($desk, $mode, $question)], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), "\n";
     }

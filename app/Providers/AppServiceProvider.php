@@ -12,8 +12,8 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
-use Kettle\Asked;
-use Kettle\Desk;
+use Kettle\Ask\Questions;
+use Kettle\Ask\Schemas;
 use Kettle\Infusion\Methods;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Tables;
@@ -29,8 +29,8 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(Bench::class);
         $this->app->singleton(Cupboard::class, fn (Application $app) => $app->make(Bench::class)->cupboard());
         $this->app->singleton(Methods::class);
-        $this->app->singleton(Asked::class, fn () => Asked::shipped());
-        $this->app->singleton(Desk::class, fn (Application $app) => new Desk($app->make(Tables::class), $app->make(Bench::class)));
+        $this->app->singleton(Schemas::class, fn () => Schemas::shipped());
+        $this->app->singleton(Questions::class, fn (Application $app) => new Questions($app->make(Tables::class), $app->make(Bench::class)));
     }
 
     public function boot(): void

@@ -18,12 +18,12 @@ use App\Http\Shapes\StrainStep;
 use App\Models\Batch;
 use App\Models\BottleSize;
 use App\Models\Lot;
+use Kettle\Ask\Questions;
 use Kettle\Batch\Line\Look;
 use Kettle\Batch\Line\Strained;
-use Kettle\Desk;
+use Kettle\Batch\Straining;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Timetable;
-use Kettle\Infusion\Straining;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Recipe\Bench;
@@ -38,7 +38,7 @@ final readonly class PressWords
         private Records $records,
         private Kitchens $kitchens,
         private Bench $bench,
-        private Desk $desk,
+        private Questions $desk,
         private YieldWords $yields,
         private CautionWords $cautions,
         private Times $times,

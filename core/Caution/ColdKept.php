@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Caution;
 
-use Kettle\Diary\Later;
+use Kettle\Time\Later;
 
 /**
  * Ways a kitchen oil may be kept, and the bounds of the cold one: four days at 4 C or colder, as the

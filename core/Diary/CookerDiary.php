@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Diary;
 
+use Kettle\Time\Later;
 use Kettle\Vessel\Packing;
 
 /**

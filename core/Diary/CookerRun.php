@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Kettle\Diary;
 
+use Kettle\Time\Later;
+
 /** Jars of one warmth that stand in one cooker from first to last, over one session or several. */
 final readonly class CookerRun
 {

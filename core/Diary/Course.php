@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Diary;
 
 use Kettle\Infusion\Method;
+use Kettle\Time\Later;
 
 /**
  * Where a batch stands and what comes next, folded from its plan and what was done.

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Kettle\Diary;
 
+use Kettle\Time\Later;
+
 /**
  * When somebody is up and at home, in the house's own time zone: up from "07:00" to "22:30", on some
  * days of the week only for parts of that, and not at all while away or busy elsewhere.

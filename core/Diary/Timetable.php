@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Diary;
 
 use Kettle\Infusion\Method;
+use Kettle\Time\Later;
 
 /**
  * When one batch is filled, warmed, strained, poured off and bottled, from the moment it may be filled.

@@ -6,7 +6,7 @@ namespace Kettle\Recipe;
 
 use Kettle\Caution\Cautions;
 use Kettle\Caution\ColdKept;
-use Kettle\Infusion\Handwork;
+use Kettle\Diary\Labour;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\Methods;
 use Kettle\Infusion\School;
@@ -86,7 +86,7 @@ final readonly class Comparison
         $chosen = $method->id === $wish->method->id && $school->id === $wish->school->id;
         $laid = Days::of($wish->by($method, $school), $this->kitchen, $amounts, among: $chosen);
         [$times, $startBy] = [$laid->timetable, $laid->startBy];
-        $hands = Handwork::of($method, $school->usualH, $times);
+        $hands = Labour::of($method, $school->usualH, $times);
         $days = $laid->late && $wish->readyBy !== null ? (int) $wish->readyBy->diff($times->readyDay())->days : 0;
 
         return [

@@ -6,9 +6,9 @@ namespace Kettle\Recipe;
 
 use Kettle\Diary\Booking;
 use Kettle\Diary\CookerJob;
-use Kettle\Diary\Later;
 use Kettle\Diary\Timetable;
 use Kettle\Infusion\Method;
+use Kettle\Time\Later;
 use Kettle\Vessel\WaterBath;
 
 /**

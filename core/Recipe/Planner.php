@@ -10,8 +10,8 @@ use Kettle\Caution\Cautions;
 use Kettle\Caution\ColdKept;
 use Kettle\Caution\Facts;
 use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\Labour;
 use Kettle\Diary\Timetable;
-use Kettle\Infusion\Handwork;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\MethodRefused;
 use Kettle\Infusion\SpiritStart;
@@ -204,7 +204,7 @@ final readonly class Planner
     private function dates(Wish $wish, Days $days, Keeping $keeping): array
     {
         [$times, $startBy] = [$days->timetable, $days->startBy];
-        $hands = Handwork::of($wish->method, $wish->school->usualH, $times);
+        $hands = Labour::of($wish->method, $wish->school->usualH, $times);
         $school = $wish->school;
         $usual = AmountWriter::span($school->usualH);
         $heated = $wish->method->heated;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Kettle\Recipe;
 
 use Kettle\Caution\ColdKept;
-use Kettle\Diary\Day;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Infusion\Methods;
 use Kettle\Infusion\Uptake;
@@ -21,6 +20,7 @@ use Kettle\Reason\Faults;
 use Kettle\Reason\Refused;
 use Kettle\Stores\LotKind;
 use Kettle\Stores\LotRefused;
+use Kettle\Time\Day;
 use Kettle\Vessel\Jar;
 use Kettle\Vessel\JarRefused;
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Kettle\Stores;
 
-use Kettle\Diary\Day;
 use Kettle\Material\Cupboard;
 use Kettle\Material\MaterialRefused;
 use Kettle\Material\State;
@@ -12,6 +11,7 @@ use Kettle\Measure\AmountReader;
 use Kettle\Measure\Density;
 use Kettle\Measure\Kind;
 use Kettle\Reason\Faults;
+use Kettle\Time\Day;
 
 /**
  * Reads a lot as people write it, from a form or a line of CSV, gathering every fault: field name to text.

@@ -1,11 +1,11 @@
 <?php
 
-use Kettle\Desk;
+use Kettle\Ask\Questions;
 use Kettle\Material\Tables;
 use Tests\Answers;
 
 it('answers as it did: no figure, bound or sentence moves unseen', function () {
-    $desk = new Desk(Tables::shipped());
+    $desk = new Questions(Tables::shipped());
     $kept = array_map(fn (string $line) => json_decode($line, true), file(dirname(__DIR__).'/fixtures/answers.jsonl', FILE_IGNORE_NEW_LINES) ?: []);
     $kept = array_combine(array_column($kept, 0), array_column($kept, 1));
     $moved = [];

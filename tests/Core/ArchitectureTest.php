@@ -36,3 +36,56 @@ it('is tested by no clock but the one it is given', function () {
 });
 
 arch('controllers leave the work to actions')->expect('App\Http\Controllers')->not->toUse(['Kettle\Recipe\Planner', 'Kettle\Diary\Course']);
+
+/*
+ * The rooms of the core, the lowest first: each may use those before it, and of them only what stands here. A new arrow is
+ * a decision: write it down here and draw it in docs/how-it-is-built.md.
+ */
+const ARROWS = [
+    'Reason' => [],
+    'Time' => [],
+    'Measure' => ['Reason'],
+    'Material' => ['Reason', 'Measure'],
+    'Vessel' => ['Reason', 'Measure', 'Material'],
+    'Infusion' => ['Reason', 'Measure', 'Material', 'Vessel'],
+    'Warmth' => ['Reason', 'Measure', 'Vessel'],
+    'Diary' => ['Reason', 'Time', 'Vessel', 'Infusion', 'Warmth'],
+    'Caution' => ['Reason', 'Time', 'Material', 'Infusion'],
+    'Keeping' => ['Reason', 'Material', 'Caution'],
+    'Stores' => ['Reason', 'Time', 'Measure', 'Material', 'Keeping'],
+    'Fault' => ['Reason', 'Material'],
+    'Recipe' => ['Reason', 'Time', 'Measure', 'Material', 'Vessel', 'Infusion', 'Warmth', 'Diary', 'Caution', 'Keeping', 'Stores'],
+    'Share' => ['Reason', 'Measure', 'Material', 'Infusion', 'Recipe'],
+    'Batch' => ['Reason', 'Measure', 'Material', 'Vessel', 'Infusion', 'Warmth', 'Diary', 'Caution', 'Keeping', 'Stores', 'Recipe'],
+    'Ask' => ['Reason', 'Time', 'Measure', 'Material', 'Vessel', 'Infusion', 'Warmth', 'Diary', 'Caution', 'Keeping', 'Stores', 'Fault', 'Recipe', 'Share'],
+];
+
+/** @return array<string, list<string>> by room, those that its files name */
+function arrowsOf(string $folder, string $root): array
+{
+    $arrows = [];
+    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($folder, FilesystemIterator::SKIP_DOTS)) as $file) {
+        $room = explode('/', substr((string) $file, strlen($folder) + 1))[0];
+        $arrows[$room] ??= [];
+        preg_match_all('/(?<![\w\\\\])'.$root.'\\\\(\w+)\\\\/', (string) file_get_contents((string) $file), $named);
+        $arrows[$room] = array_values(array_unique([...$arrows[$room], ...array_diff($named[1], [$room])]));
+    }
+
+    return $arrows;
+}
+
+it('goes from room to room one way only, by the arrows that are drawn', function () {
+    $lower = [];
+    foreach (ARROWS as $room => $uses) {
+        expect(array_diff($uses, $lower))->toBe([], "{$room} uses a room that comes after it");
+        $lower[] = $room;
+    }
+    $arrows = arrowsOf(dirname(__DIR__, 2).'/core', 'Kettle');
+    expect(array_diff(array_keys($arrows), array_keys(ARROWS)))->toBe([]);
+    foreach (ARROWS as $room => $uses) {
+        $found = $arrows[$room] ?? [];
+        sort($found);
+        sort($uses);
+        expect($found)->toBe($uses, "what {$room} uses");
+    }
+});

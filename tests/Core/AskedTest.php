@@ -1,7 +1,7 @@
 <?php
 
-use Kettle\Asked;
-use Kettle\Desk;
+use Kettle\Ask\Questions;
+use Kettle\Ask\Schemas;
 use Kettle\Material\Tables;
 use Kettle\Recipe\WishRefused;
 
@@ -9,7 +9,7 @@ use Kettle\Recipe\WishRefused;
 function refusedFor(string $mode, array $document): array
 {
     try {
-        (new Desk(Tables::shipped()))->ask($mode, $document, new DateTimeImmutable('2026-11-24T10:00:00Z'));
+        (new Questions(Tables::shipped()))->ask($mode, $document, new DateTimeImmutable('2026-11-24T10:00:00Z'));
 
         return [];
     } catch (WishRefused $refused) {
@@ -59,7 +59,7 @@ it('accepts what is published, and refuses all else by its name', function (stri
 
 it('offers the nearest name', function () {
     try {
-        Asked::shipped()->wish(['oils' => ['olive'], 'purpos' => 'kitchen', 'colour' => 'red']);
+        Schemas::shipped()->wish(['oils' => ['olive'], 'purpos' => 'kitchen', 'colour' => 'red']);
     } catch (WishRefused $refused) {
         expect($refused->faults[0]['sentence'])->toBe('“purpos” is not known here. Is “purpose” meant?')->and($refused->faults[1]['sentence'])->toContain('Known are herb, herbs, oils');
 

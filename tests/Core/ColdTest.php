@@ -1,5 +1,6 @@
 <?php
 
+use Kettle\Batch\Straining;
 use Kettle\Caution\ColdKept;
 use Kettle\Diary\Course;
 use Kettle\Diary\Event;
@@ -11,7 +12,6 @@ use Kettle\Diary\Timetable;
 use Kettle\Diary\Upkeep;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\Methods;
-use Kettle\Infusion\Straining;
 use Kettle\Material\Tables;
 use Kettle\Recipe\KitchenReader;
 use Kettle\Recipe\WishRefused;

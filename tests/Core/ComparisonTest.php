@@ -1,9 +1,9 @@
 <?php
 
+use Kettle\Diary\Labour;
 use Kettle\Diary\Presence;
 use Kettle\Diary\Routine;
 use Kettle\Diary\Timetable;
-use Kettle\Infusion\Handwork;
 use Kettle\Infusion\Methods;
 use Kettle\Material\Tables;
 use Kettle\Recipe\WishRefused;
@@ -96,7 +96,7 @@ it('counts the hands a method asks for', function (string $method, string $schoo
     $known = (new Methods(Tables::shipped()))->method($method);
     $hours = $known->school($school)->usualH;
     $times = Timetable::lay(new Routine($known, $hours), new DateTimeImmutable('2026-11-24 09:00'), Presence::between('07:00', '22:30'));
-    $hands = Handwork::of($known, $hours, $times);
+    $hands = Labour::of($known, $hours, $times);
     expect($hands->minutes)->toBe($minutes)->and($hands->byHours)->toBe($by);
 })->with([
     ['cold', 'four-weeks', 102.0, 0.0],

@@ -1,6 +1,6 @@
 <?php
 
-use Kettle\Desk;
+use Kettle\Ask\Questions;
 use Kettle\Material\Tables;
 use Kettle\Recipe\WishRefused;
 
@@ -22,7 +22,7 @@ function reckon(string $mode, string $document): array
 /** @param  array<string, mixed>  $document */
 function asked(string $mode, array $document): array
 {
-    return (new Desk(Tables::shipped()))->ask($mode, $document, new DateTimeImmutable('2026-11-24T10:00:00Z'));
+    return (new Questions(Tables::shipped()))->ask($mode, $document, new DateTimeImmutable('2026-11-24T10:00:00Z'));
 }
 
 it('answers every mode from the command line', function (string $mode, array $document, callable $holds) {

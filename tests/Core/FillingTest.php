@@ -1,6 +1,6 @@
 <?php
 
-use Kettle\Keeping\PressDesk;
+use Kettle\Ask\PressQuestions;
 use Kettle\Vessel\BestFilling;
 use Kettle\Vessel\FillingRefused;
 
@@ -65,9 +65,9 @@ it('never calls more than five hundred bottles a filling', function () {
 });
 
 it('offers the least left over, and all of one size', function () {
-    $offers = PressDesk::offers(330, bottleSizes([50], [30], [100]));
+    $offers = PressQuestions::offers(330, bottleSizes([50], [30], [100]));
     expect(array_column($offers, 'id'))->toBe(['least-left', 'only.s0', 'only.s1', 'only.s2'])->and(array_column($offers, 'left_ml'))->toBe([0.0, 30.0, 0.0, 30.0]);
-    expect(PressDesk::offers(20, bottleSizes([50])))->toBe([]);
+    expect(PressQuestions::offers(20, bottleSizes([50])))->toBe([]);
 });
 
 it('refuses', function (float $ml, array $sizes, string $reason) {

@@ -1,5 +1,6 @@
 <?php
 
+use Kettle\Batch\Straining;
 use Kettle\Diary\Course;
 use Kettle\Diary\Event;
 use Kettle\Diary\Presence;
@@ -8,7 +9,6 @@ use Kettle\Diary\Stage;
 use Kettle\Diary\Task;
 use Kettle\Diary\Timetable;
 use Kettle\Infusion\Methods;
-use Kettle\Infusion\Straining;
 use Kettle\Material\Tables;
 use Kettle\Recipe\HardFat;
 use Kettle\Recipe\Steps;

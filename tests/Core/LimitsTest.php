@@ -1,6 +1,6 @@
 <?php
 
-use Kettle\Desk;
+use Kettle\Ask\Questions;
 use Kettle\Infusion\Methods;
 use Kettle\Infusion\Outcome;
 use Kettle\Infusion\UptakeSpread;
@@ -28,7 +28,7 @@ use Kettle\Warmth\WarmthRefused;
 
 /* One step to either side of a limit, each by hand. */
 
-$ask = fn (string $mode, array $question) => (new Desk(Tables::shipped()))->ask($mode, $question, new DateTimeImmutable('2026-11-24T10:00:00Z'));
+$ask = fn (string $mode, array $question) => (new Questions(Tables::shipped()))->ask($mode, $question, new DateTimeImmutable('2026-11-24T10:00:00Z'));
 $refusal = function (Closure $of): string {
     try {
         $of();

@@ -1,6 +1,5 @@
 <?php
 
-use Kettle\Diary\Day;
 use Kettle\Material\MaterialRefused;
 use Kettle\Material\Tables;
 use Kettle\Measure\AmountReader;
@@ -14,6 +13,7 @@ use Kettle\Recipe\Kitchen;
 use Kettle\Recipe\KitchenReader;
 use Kettle\Recipe\Numbers;
 use Kettle\Recipe\WishRefused;
+use Kettle\Time\Day;
 
 /** @return array{0: ?float, 1: ?string} what was read, or why not */
 function readOr(Closure $read): array

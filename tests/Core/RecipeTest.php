@@ -1,6 +1,6 @@
 <?php
 
-use Kettle\Desk;
+use Kettle\Ask\Questions;
 use Kettle\Material\Tables;
 use Kettle\Recipe\WishRefused;
 use Kettle\Share\ReadRecipe;
@@ -13,7 +13,7 @@ use Tests\Core\Support;
 /** @param  array<string, mixed>  $house */
 function pasted(string $text, array $house = []): ReadRecipe
 {
-    return (new Desk(Tables::shipped()))->recipes()->read($text, Support::kitchen($house));
+    return (new Questions(Tables::shipped()))->recipes()->read($text, Support::kitchen($house));
 }
 
 /** @return list<string> what each line was taken for, with a star where it was a guess */

@@ -1,6 +1,6 @@
 <?php
 
-use Kettle\Desk;
+use Kettle\Ask\Questions;
 use Kettle\Material\Tables;
 use Kettle\Recipe\WishRefused;
 use Opis\JsonSchema\Errors\ErrorFormatter;
@@ -13,7 +13,7 @@ function answered(string $mode, array $asked): array
     foreach (['reckon', 'wish'] as $format) {
         $validator->resolver()?->registerFile("kettle://formats/{$format}.schema.json", dirname(__DIR__, 2)."/docs/formats/{$format}.schema.json");
     }
-    $answer = (new Desk(Tables::shipped()))->ask($mode, $asked, new DateTimeImmutable('2026-11-24T10:00:00Z'));
+    $answer = (new Questions(Tables::shipped()))->ask($mode, $asked, new DateTimeImmutable('2026-11-24T10:00:00Z'));
     foreach (['asks' => $asked, 'answers' => $answer] as $side => $document) {
         $result = $validator->validate(json_decode((string) json_encode($document)), (object) ['$ref' => "kettle://formats/reckon.schema.json#/\$defs/{$mode}/{$side}"]);
         expect($result->isValid())->toBeTrue("{$mode} {$side}: ".($result->error() === null ? '' : json_encode((new ErrorFormatter)->format($result->error(), false))));
@@ -79,7 +79,7 @@ it('answers or refuses whatever a mode is asked', function (string $mode) {
         }
         unset($at);
         try {
-            expect(json_encode((new Desk(Tables::shipped()))->ask($mode, $asked, new DateTimeImmutable('2026-11-24T10:00:00Z'))))->toBeString();
+            expect(json_encode((new Questions(Tables::shipped()))->ask($mode, $asked, new DateTimeImmutable('2026-11-24T10:00:00Z'))))->toBeString();
         } catch (WishRefused $no) {
             $refused++;
             expect($no->faults[0]['sentence'])->toMatch('/[.?]$/');

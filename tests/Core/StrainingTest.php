@@ -1,7 +1,7 @@
 <?php
 
+use Kettle\Batch\Straining;
 use Kettle\Caution\ColdKept;
-use Kettle\Infusion\Straining;
 
 /** @param  array<string, mixed>  $of */
 function straining(array $of = []): Straining

@@ -8,10 +8,10 @@ use App\Models\LogEntry;
 use App\Models\StoveJar;
 use Kettle\Batch\Line\Outcome;
 use Kettle\Batch\Line\TaskLine;
-use Kettle\Diary\Day;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Step;
 use Kettle\Reason\Refused;
+use Kettle\Time\Day;
 
 /** A step was done, skipped for a reason, or put off. */
 final readonly class RecordTask

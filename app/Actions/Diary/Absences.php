@@ -8,7 +8,7 @@ use App\Models\BusyCalendar;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use Kettle\Diary\Day;
+use Kettle\Time\Day;
 
 /** When nobody is at home: said, or read out of a calendar. The diary goes round it. */
 final readonly class Absences

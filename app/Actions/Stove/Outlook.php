@@ -10,13 +10,13 @@ use App\Http\Shapes\WarmthChart;
 use App\Models\Batch;
 use App\Models\Cooker;
 use App\Words\StoveWords;
+use Kettle\Ask\WarmthQuestions;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Vessel\Cooker as CoreCooker;
 use Kettle\Vessel\Packing;
 use Kettle\Vessel\WaterBath;
 use Kettle\Warmth\Band;
-use Kettle\Warmth\WarmthDesk;
 
 /** What a pot will do on a setting with some jars in it, in words: before it is switched on. */
 final readonly class Outlook
@@ -69,7 +69,7 @@ final readonly class Outlook
      */
     public function foretell(array $setUp, string $setting, Band $band, float $hours, ?float $pouredC): array
     {
-        return (new WarmthDesk($this->kitchens->plain()))->pot([
+        return (new WarmthQuestions($this->kitchens->plain()))->pot([
             ...($pouredC === null ? [] : ['poured_c' => $pouredC]),
             ...$this->setUp->parts($setUp, $setting, (float) $setUp['water_ml'] / 1000), 'hours' => $hours, 'band' => ['low' => $band->low, 'target' => $band->target, 'ceiling' => $band->ceiling],
         ]);

@@ -6,7 +6,7 @@ use App\Files\CsvTable;
 use App\House\CurrentHouse;
 use App\House\Kitchens;
 use App\Models\WeatherDay;
-use Kettle\Diary\Day;
+use Kettle\Time\Day;
 use Kettle\Warmth\Readings;
 use Kettle\Warmth\WarmthRefused;
 

@@ -17,8 +17,8 @@ use App\OpenApi\Reads;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Kettle\Ask\Questions;
 use Kettle\Caution\ColdKept;
-use Kettle\Desk;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\School;
 use Kettle\Material\Carrier;
@@ -66,7 +66,7 @@ final class BenchController extends Controller
     }
 
     #[Reads('/houses/{house}/oils', 'OilList', 'Oils in order for a purpose', ['purpose'])]
-    public function oils(Request $request, Desk $desk, Bench $bench, Kitchens $kitchens): JsonResponse
+    public function oils(Request $request, Questions $desk, Bench $bench, Kitchens $kitchens): JsonResponse
     {
         $purpose = $bench->cupboard()->purpose($this->asked($request, 'purpose') ?: 'skin');
 
@@ -74,7 +74,7 @@ final class BenchController extends Controller
     }
 
     #[Adds('/houses/{house}/wilting', 'WiltingView', 'How far a plant has wilted', 'WeighWilting')]
-    public function wilting(WeighWilting $form, Desk $desk, Kitchens $kitchens): JsonResponse
+    public function wilting(WeighWilting $form, Questions $desk, Kitchens $kitchens): JsonResponse
     {
         return $this->plain($desk->wilting($form->validated(), $kitchens->plain()));
     }

@@ -21,7 +21,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
-use Kettle\Diary\Day;
+use Kettle\Time\Day;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** The days to come: looked at, gone round, and given out to calendars. */

@@ -21,7 +21,7 @@ use App\Words\Times;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Str;
-use Kettle\Desk;
+use Kettle\Ask\Questions;
 use Kettle\Recipe\Bench;
 use Kettle\Share\RecipeFile;
 use Kettle\Share\SchemaOrg;
@@ -81,7 +81,7 @@ final class RecipesController extends Controller
     }
 
     #[Adds('/houses/{house}/recipes/read', 'ReadRecipeView', 'Read a recipe however it is written; nothing is kept', 'ReadRecipe')]
-    public function read(Requests\ReadRecipe $form, Desk $desk): JsonResponse
+    public function read(Requests\ReadRecipe $form, Questions $desk): JsonResponse
     {
         $read = $desk->recipes()->read($form->string('text')->toString(), $this->kitchens->plain());
 

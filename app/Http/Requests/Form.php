@@ -3,7 +3,7 @@
 namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
-use Kettle\Asked;
+use Kettle\Ask\Schemas;
 use Kettle\Recipe\WishRefused;
 
 /** A request body with rules, refused in plain sentences. */
@@ -28,7 +28,7 @@ abstract class Form extends FormRequest
         if (array_key_exists('house', $wish)) {
             throw WishRefused::one('house', 'unknown_field', 'The house of a wish is the one it is sent to. Leave it out.');
         }
-        app(Asked::class)->wish($wish);
+        app(Schemas::class)->wish($wish);
     }
 
     /** @return array<string, string|array<string, string>> */

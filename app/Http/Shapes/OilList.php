@@ -4,7 +4,7 @@ namespace App\Http\Shapes;
 
 use OpenApi\Attributes as OA;
 
-/** Oils in order for a purpose. Only described here; {@see \Kettle\Desk::oils()} writes it. */
+/** Oils in order for a purpose. Only described here; {@see \Kettle\Ask\Questions::oils()} writes it. */
 #[OA\Schema(schema: 'OilList', properties: [
     new OA\Property(property: 'why', type: 'string'),
     new OA\Property(property: 'oils', type: 'array', items: new OA\Items(ref: OilRow::class)),

@@ -4,7 +4,7 @@ namespace App\Http\Shapes;
 
 use OpenApi\Attributes as OA;
 
-/** An oil in its place for a purpose. Only described here; {@see \Kettle\Desk::oils()} writes it. */
+/** An oil in its place for a purpose. Only described here; {@see \Kettle\Ask\Questions::oils()} writes it. */
 #[OA\Schema(schema: 'OilRow', properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),

@@ -4,7 +4,7 @@ namespace App\Http\Shapes;
 
 use OpenApi\Attributes as OA;
 
-/** How far a plant has wilted. Only described here; {@see \Kettle\Desk::wilting()} writes it. */
+/** How far a plant has wilted. Only described here; {@see \Kettle\Ask\Questions::wilting()} writes it. */
 #[OA\Schema(schema: 'WiltingView', properties: [
     new OA\Property(property: 'verdict', type: 'string', enum: ['not yet', 'ready', 'dried']),
     new OA\Property(property: 'says', type: 'string'),

@@ -2,41 +2,41 @@
 
 declare(strict_types=1);
 
-namespace Kettle;
+namespace Kettle\Ask;
 
-use Kettle\Diary\DiaryDesk;
-use Kettle\Keeping\PressDesk;
+use Kettle\Material\MaterialRefused;
 use Kettle\Material\Tables;
 use Kettle\Material\Wilting;
+use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Reason\Refused;
 use Kettle\Recipe\Bench;
 use Kettle\Recipe\Fields;
 use Kettle\Recipe\Kitchen;
 use Kettle\Recipe\KitchenReader;
+use Kettle\Recipe\PlanDocument;
 use Kettle\Recipe\WishRefused;
 use Kettle\Share\RecipeReader;
 use Kettle\Stores\LotCheck;
 use Kettle\Stores\LotKind;
 use Kettle\Stores\LotRefused;
-use Kettle\Warmth\WarmthDesk;
 
 /**
  * Every question the core answers, by name: a document in, a document out. `kettle reckon` and the
  * application both come this way for what is not a plan. Shapes: docs/formats.
  */
-final readonly class Desk
+final readonly class Questions
 {
     public const MODES = ['plan', 'figures', 'compare', 'oils', 'wilting', 'check', 'recipe', 'warm-hours', 'pot', 'bath', 'learn', 'sun', 'fit', 'diary', 'yield', 'bottle', 'keep', 'cautions', 'faults'];
 
     private Bench $bench;
 
-    private Asked $asked;
+    private Schemas $asked;
 
     public function __construct(private Tables $tables, ?Bench $bench = null)
     {
         $this->bench = $bench ?? new Bench($tables);
-        $this->asked = Asked::shipped();
+        $this->asked = Schemas::shipped();
     }
 
     /**
@@ -61,13 +61,13 @@ final readonly class Desk
                 'wilting' => $this->wilting($document, $kitchen),
                 'check' => $this->check($document),
                 'recipe' => $this->recipes()->read(Fields::text($document, 'text') ?? '', $kitchen)->toArray(),
-                'warm-hours' => (new WarmthDesk($kitchen))->warmHours($document),
-                'pot' => (new WarmthDesk($kitchen))->pot($document),
-                'bath' => (new WarmthDesk($kitchen))->bath($document),
-                'learn' => (new WarmthDesk($kitchen))->learn($document),
-                'diary' => (new DiaryDesk($kitchen))->diary($document),
-                'sun' => (new WarmthDesk($kitchen))->sun($document),
-                'fit' => (new WarmthDesk($kitchen))->fit($document),
+                'warm-hours' => (new WarmthQuestions($kitchen))->warmHours($document),
+                'pot' => (new WarmthQuestions($kitchen))->pot($document),
+                'bath' => (new WarmthQuestions($kitchen))->bath($document),
+                'learn' => (new WarmthQuestions($kitchen))->learn($document),
+                'diary' => (new DiaryQuestions($kitchen))->diary($document),
+                'sun' => (new WarmthQuestions($kitchen))->sun($document),
+                'fit' => (new WarmthQuestions($kitchen))->fit($document),
                 'yield' => $this->press($kitchen)->yield($document),
                 'bottle' => $this->press($kitchen)->bottle($document),
                 'keep' => $this->press($kitchen)->keep($document),
@@ -102,8 +102,8 @@ final readonly class Desk
             'iodine_value' => $oil['carrier']->iodineValueOrPublished() === null ? null : (int) round($oil['carrier']->iodineValueOrPublished()),
             'oxidisability' => $oil['carrier']->oxidisability() === null ? null : round($oil['carrier']->oxidisability(), 1),
             'picture' => $oil['carrier']->picture() === null ? null : array_map(fn (float $percent) => round($percent, 1), $oil['carrier']->picture()),
-            'stock_text' => $oil['stock_ml'] > 0 ? Measure\AmountWriter::plain($oil['stock_ml'], Kind::Volume) : null,
-            'price_text' => $oil['price'] === null ? null : Recipe\PlanDocument::money($oil['price'], $kitchen->currency),
+            'stock_text' => $oil['stock_ml'] > 0 ? AmountWriter::plain($oil['stock_ml'], Kind::Volume) : null,
+            'price_text' => $oil['price'] === null ? null : PlanDocument::money($oil['price'], $kitchen->currency),
         ], $kitchen->ranked($purpose));
     }
 
@@ -127,7 +127,7 @@ final readonly class Desk
         $form = self::about('form', fn () => $this->bench->cupboard()->form(Fields::text($document, 'form') ?? 'thin-leaf'));
         $fraction = $water === null ? ($form->waterFresh ?? 0.8) : self::about('water', fn () => $reader->number(rtrim($water, '% '))) / 100;
         if ($fraction < 0.05 || $fraction > 0.97) {
-            throw new Material\MaterialRefused('out_of_range', 'Water is between 5 and 97 per cent of a plant’s weight.', 'water');
+            throw new MaterialRefused('out_of_range', 'Water is between 5 and 97 per cent of a plant’s weight.', 'water');
         }
         $wilting = Wilting::weighed($fresh, $now, $fraction, $hours, $this->tables);
         $figures = [];
@@ -138,9 +138,9 @@ final readonly class Desk
         return ['verdict' => $wilting->verdict, 'says' => $wilting->says(), 'water' => round($wilting->waterNow * 100, 1), 'figures' => $figures];
     }
 
-    public function press(Kitchen $kitchen): PressDesk
+    public function press(Kitchen $kitchen): PressQuestions
     {
-        return new PressDesk($this->bench, $this->tables, $kitchen);
+        return new PressQuestions($this->bench, $this->tables, $kitchen);
     }
 
     public function recipes(): RecipeReader

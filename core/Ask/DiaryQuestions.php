@@ -2,14 +2,20 @@
 
 declare(strict_types=1);
 
-namespace Kettle\Diary;
+namespace Kettle\Ask;
 
+use Kettle\Diary\CookerDiary;
+use Kettle\Diary\CookerJob;
+use Kettle\Diary\CookerPlace;
+use Kettle\Diary\CookerRun;
+use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\Presence;
 use Kettle\Recipe\Fields;
 use Kettle\Recipe\Kitchen;
 use Kettle\Vessel\Cooker;
 
 /** The diary as a document in and out, for `kettle reckon diary`. */
-final readonly class DiaryDesk
+final readonly class DiaryQuestions
 {
     private const MOST_JOBS = 200;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Kettle\Diary;
+namespace Kettle\Time;
 
 /** A day as it is written: 2026-10-03. */
 final class Day

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Kettle\Diary;
+namespace Kettle\Time;
 
 /**
  * Time that passes, as against hands of a clock that are moved: eight hours on from ten at night are eight

@@ -2,18 +2,21 @@
 
 declare(strict_types=1);
 
-namespace Kettle\Keeping;
+namespace Kettle\Ask;
 
 use Kettle\Caution\Caution;
 use Kettle\Caution\CautionRefused;
 use Kettle\Caution\ColdKept;
-use Kettle\Diary\Day;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Fault\FaultFinder;
 use Kettle\Fault\FaultRefused;
 use Kettle\Infusion\Uptake;
 use Kettle\Infusion\YieldHistory;
 use Kettle\Infusion\YieldRefused;
+use Kettle\Keeping\Antioxidant;
+use Kettle\Keeping\Keeping;
+use Kettle\Keeping\KeepingRefused;
+use Kettle\Keeping\KeptFacts;
 use Kettle\Material\Blend;
 use Kettle\Material\State;
 use Kettle\Material\Tables;
@@ -23,12 +26,13 @@ use Kettle\Recipe\Bench;
 use Kettle\Recipe\Fields;
 use Kettle\Recipe\Kitchen;
 use Kettle\Recipe\WishRefused;
+use Kettle\Time\Day;
 use Kettle\Vessel\BestFilling;
 use Kettle\Vessel\Filling;
 use Kettle\Vessel\FillingRefused;
 
 /** The questions of the press as documents in and out, for `kettle reckon` and the application. */
-final readonly class PressDesk
+final readonly class PressQuestions
 {
     /** Batches one question may be asked about. */
     private const MOST_BATCHES = 20_000;

@@ -2,16 +2,15 @@
 
 declare(strict_types=1);
 
-namespace Kettle\Infusion;
+namespace Kettle\Diary;
 
-use Kettle\Diary\Step;
-use Kettle\Diary\Timetable;
+use Kettle\Infusion\Method;
 
 /**
  * Minutes of work a batch asks for with one's own hands, from weighing to bottling, by the minutes of
  * each step (common practice, no source). Being by a flame is counted apart, in hours.
  */
-final readonly class Handwork
+final readonly class Labour
 {
     private function __construct(public float $minutes, public float $byHours)
     {

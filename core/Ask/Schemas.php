@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Kettle;
+namespace Kettle\Ask;
 
 use Kettle\Recipe\WishRefused;
 use Opis\JsonSchema\Errors\ValidationError;
@@ -13,7 +13,7 @@ use Opis\JsonSchema\Validator;
  * Whether a document is what may be asked: the schemas that are published in docs/formats are what is accepted,
  * and nothing else. What is wrong is said by the field, with the nearest name where a name is not known.
  */
-final class Asked
+final class Schemas
 {
     private const FORMATS = ['wish' => 'wish.schema.json', 'reckon' => 'reckon.schema.json'];
 
@@ -30,7 +30,7 @@ final class Asked
 
     public static function shipped(): self
     {
-        return new self(dirname(__DIR__).'/docs/formats');
+        return new self(dirname(__DIR__, 2).'/docs/formats');
     }
 
     /**
@@ -44,7 +44,7 @@ final class Asked
     }
 
     /**
-     * @param  string  $mode of Desk::MODES
+     * @param  string  $mode of Questions::MODES
      * @param  array<mixed>  $document
      *
      * @throws WishRefused with every fault found

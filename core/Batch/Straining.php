@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Kettle\Infusion;
+namespace Kettle\Batch;
 
 use Kettle\Caution\ColdKept;
 

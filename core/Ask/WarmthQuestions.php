@@ -2,20 +2,29 @@
 
 declare(strict_types=1);
 
-namespace Kettle\Warmth;
+namespace Kettle\Ask;
 
-use Kettle\Diary\Day;
 use Kettle\Measure\AmountWriter;
 use Kettle\Recipe\Fields;
 use Kettle\Recipe\Kitchen;
+use Kettle\Time\Day;
 use Kettle\Vessel\Cooker;
 use Kettle\Vessel\CookerRefused;
 use Kettle\Vessel\Jar;
 use Kettle\Vessel\Packing;
 use Kettle\Vessel\WaterBath;
+use Kettle\Warmth\Approach;
+use Kettle\Warmth\Band;
+use Kettle\Warmth\Pot;
+use Kettle\Warmth\PotFit;
+use Kettle\Warmth\PotRun;
+use Kettle\Warmth\Sun;
+use Kettle\Warmth\SunJar;
+use Kettle\Warmth\WarmHours;
+use Kettle\Warmth\WarmthRefused;
 
 /** The questions of warmth as documents in and out, for `kettle reckon` and the application. */
-final readonly class WarmthDesk
+final readonly class WarmthQuestions
 {
     /** What is not known of a pot that has not been learned: its heat and its loss, as shares. From memory, coarse. */
     private const WATTS_SPREAD = 0.10;
