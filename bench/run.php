@@ -9,7 +9,7 @@
 use App\Actions\Batches\RecordTask;
 use App\Actions\Batches\StartBatch;
 use App\Actions\Houses\CreateHouse;
-use App\House\CurrentHouse;
+use App\Models\Tenancy\CurrentHouse;
 use App\Models\Batch;
 use App\Models\House;
 use App\Models\User;

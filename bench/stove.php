@@ -8,7 +8,7 @@
 use App\Actions\Batches\RecordTask;
 use App\Actions\Batches\StartBatch;
 use App\Actions\Stove\StartSession;
-use App\House\CurrentHouse;
+use App\Models\Tenancy\CurrentHouse;
 use App\Live\LiveToken;
 use App\Models\Cooker;
 use App\Models\House;

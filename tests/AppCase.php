@@ -3,12 +3,12 @@
 namespace Tests;
 
 use App\Actions\Houses\CreateHouse;
-use App\House\CurrentHouse;
-use App\House\Role;
 use App\Models\Batch;
 use App\Models\House;
 use App\Models\Jar;
 use App\Models\Membership;
+use App\Models\Tenancy\CurrentHouse;
+use App\Models\Tenancy\Role;
 use App\Models\User;
 use Illuminate\Foundation\Testing\DatabaseTransactions;
 use Illuminate\Foundation\Testing\RefreshDatabaseState;

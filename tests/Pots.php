@@ -2,8 +2,8 @@
 
 /* What the tests of the stove begin with: jars that are filled, pots that are on, thermometers that send. */
 
-use App\House\CurrentHouse;
 use App\Models\Batch;
+use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 
 /** @param  array<string, mixed>  $more of the wish */

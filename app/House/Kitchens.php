@@ -8,6 +8,7 @@ use App\Models\BatchYield;
 use App\Models\Cooker;
 use App\Models\Jar;
 use App\Models\Lot;
+use App\Models\Tenancy\CurrentHouse;
 use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;

@@ -2,6 +2,7 @@
 
 namespace App\Http;
 
+use App\Actions\Clash;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Foundation\Configuration\Exceptions;

@@ -3,9 +3,9 @@
 namespace App\Jobs;
 
 use App\Actions\Stove\PlanDiary;
-use App\House\CurrentHouse;
 use App\Models\Batch;
 use App\Models\House;
+use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Carbon;

@@ -2,8 +2,10 @@
 
 namespace App\Labels;
 
-use App\Http\Shapes\LabelLine;
 use App\Models\Bottle;
+use App\Responses\LabelLine;
+use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Kind;
 use TCPDF2DBarcode;
 
 /** Labels as PDF, exact in millimetres: on sheets from any place, on a roll one to a page, or as a jar tag. */
@@ -31,7 +33,7 @@ final readonly class LabelSheet
     /** "50 mL (1.7 fl oz)  no. 3" */
     public static function net(Bottle $bottle): string
     {
-        return LabelWords::net((float) $bottle->filled_ml).'  no. '.$bottle->number;
+        return self::contents((float) $bottle->filled_ml).'  no. '.$bottle->number;
     }
 
     /** A 2D code as SVG, for the browser's own print view. */
@@ -99,5 +101,11 @@ final readonly class LabelSheet
         $pdf->setFont(LabelLayout::FONT, $run['bold'] ? 'B' : '', $run['pt']);
         $pdf->setXY($x + $run['x'], $y + $run['y']);
         $pdf->Cell(0, $run['pt'] * 0.4, $text, 0, 0, 'L');
+    }
+
+    /** Net contents in both systems: "50 mL (1.7 fl oz)". */
+    public static function contents(float $ml): string
+    {
+        return AmountWriter::plain($ml, Kind::Volume).' ('.AmountWriter::fluidOunces($ml).')';
     }
 }

@@ -2,9 +2,9 @@
 
 namespace App\Models;
 
-use App\House\BelongsToHouse;
 use App\Models\Casts\AsFrozenPlan;
 use App\Models\Casts\AsShelf;
+use App\Models\Tenancy\BelongsToHouse;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;

@@ -2,7 +2,7 @@
 
 namespace App\Models;
 
-use App\House\BelongsToHouse;
+use App\Models\Tenancy\BelongsToHouse;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletes;
 

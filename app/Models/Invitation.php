@@ -2,8 +2,8 @@
 
 namespace App\Models;
 
-use App\House\BelongsToHouse;
-use App\House\Role;
+use App\Models\Tenancy\BelongsToHouse;
+use App\Models\Tenancy\Role;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;

@@ -2,7 +2,7 @@
 
 namespace App\Models;
 
-use App\House\BelongsToHouse;
+use App\Models\Tenancy\BelongsToHouse;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;

@@ -2,7 +2,7 @@
 
 namespace App\Models;
 
-use App\House\Role;
+use App\Models\Tenancy\Role;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 

@@ -2,7 +2,7 @@
 
 namespace App\Models;
 
-use App\House\BelongsToHouse;
+use App\Models\Tenancy\BelongsToHouse;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -17,7 +17,7 @@ use Kettle\Warmth\Band;
  * @property int $house_id
  * @property string $uid
  * @property ?int $cooker_id
- * @property array<string, mixed> $set_up as App\Actions\Stove\SetUp writes it
+ * @property array<string, mixed> $set_up as the SetUp of the Stove writes it
  * @property string $setting
  * @property array{low: float, target: float, ceiling: float} $band degrees C
  * @property string $state on, paused or ended

@@ -12,11 +12,11 @@ final class Document
 {
     public static function json(): string
     {
-        $api = Generator::scan([app_path('Http'), app_path('OpenApi')], ['version' => '3.1.0', 'validate' => false]);
+        $api = Generator::scan([app_path('Http'), app_path('OpenApi'), app_path('Responses'), app_path('Actions')], ['version' => '3.1.0', 'validate' => false]);
         $document = json_decode($api?->toJson() ?? '', true, flags: JSON_THROW_ON_ERROR);
         assert(is_array($document) && is_array($document['components']) && is_array($document['components']['schemas']));
         $schemas = &$document['components']['schemas'];
-        foreach (glob(app_path('Http/Shapes/*.php')) ?: [] as $file) {
+        foreach ([...(glob(app_path('Responses/*.php')) ?: []), ...(glob(app_path('Actions/*/*.php')) ?: [])] as $file) {
             $name = basename($file, '.php');
             // A shape always carries all it has; what may be missing is null.
             if (is_array($schemas[$name] ?? null) && ! isset($schemas[$name]['required'])) {

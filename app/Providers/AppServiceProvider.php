@@ -2,8 +2,8 @@
 
 namespace App\Providers;
 
-use App\House\CurrentHouse;
 use App\House\Kitchens;
+use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;

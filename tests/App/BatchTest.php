@@ -1,9 +1,9 @@
 <?php
 
-use App\House\CurrentHouse;
 use App\Models\Batch;
 use App\Models\LogEntry;
 use App\Models\Task;
+use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;

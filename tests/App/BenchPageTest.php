@@ -1,6 +1,6 @@
 <?php
 
-use App\House\Role;
+use App\Models\Tenancy\Role;
 
 /** Text of a PDF as poppler reads it. */
 function pdfText(string $bytes): string

@@ -1,9 +1,9 @@
 <?php
 
 use App\Demo\SkerryHouse;
-use App\House\CurrentHouse;
 use App\Models\Batch;
 use App\Models\LogEntry;
+use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;

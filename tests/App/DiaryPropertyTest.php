@@ -1,10 +1,10 @@
 <?php
 
-use App\House\CurrentHouse;
 use App\House\Kitchens;
 use App\Models\Batch;
 use App\Models\Cooker;
 use App\Models\StoveJar;
+use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 use Kettle\Diary\Stage;
 use Kettle\Vessel\Packing;

@@ -1,9 +1,9 @@
 <?php
 
-use App\House\CurrentHouse;
 use App\Models\Absence;
 use App\Models\Batch;
 use App\Models\DiaryMove;
+use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 

@@ -1,6 +1,6 @@
 <?php
 
-use App\House\Role;
+use App\Models\Tenancy\Role;
 use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;

@@ -1,9 +1,9 @@
 <?php
 
 use App\Actions\Stores\KeepLot;
-use App\House\CurrentHouse;
 use App\Models\Batch;
 use App\Models\Lot;
+use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 

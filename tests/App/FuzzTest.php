@@ -106,7 +106,7 @@ it('takes a write only with a token of the page, when it is on', function () {
 
 it('keeps each person’s keys apart', function () {
     $key = Str::random(20);
-    $helper = $this->member(App\House\Role::Helper);
+    $helper = $this->member(App\Models\Tenancy\Role::Helper);
     $first = $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: $key)->json('id');
     $second = $this->atHouse('POST', '/batches', ['wish' => $this->wish()], $helper, $key)->json('id');
     expect($second)->not->toBe($first);

@@ -239,7 +239,7 @@ it('prints no sheet on a roll printer, and no labels of bottles that are gone', 
 
 // NIST Handbook 44: a US fluid ounce is 29.5735295625 mL; net contents in both systems, as labels there have them.
 it('gives net contents in both systems', function (float $ml, string $text) {
-    expect(App\Labels\LabelWords::net($ml))->toBe($text);
+    expect(App\Labels\LabelSheet::contents($ml))->toBe($text);
 })->with([[29.5735295625, '30 mL (1 fl oz)'], [10, '10 mL (0.34 fl oz)'], [5, '5 mL (0.17 fl oz)'], [50, '50 mL (1.7 fl oz)'], [100, '100 mL (3.4 fl oz)'], [250, '250 mL (8.5 fl oz)'], [473.176473, '473 mL (16 fl oz)']]);
 
 /** @return array<string, string> the lines of a label, by field */

@@ -1,13 +1,13 @@
 <?php
 
+use App\Actions\Stove\SimulatedProbe;
 use App\Console\Commands\RunDevices;
 use App\Console\Commands\ServeLive;
-use App\Devices\SimulatedProbe;
 use App\Devices\SimulatedWeather;
-use App\House\CurrentHouse;
 use App\Live\Hub;
 use App\Live\LiveToken;
 use App\Models\StoveSession;
+use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;

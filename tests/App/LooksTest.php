@@ -1,7 +1,7 @@
 <?php
 
-use App\House\CurrentHouse;
 use App\Models\Photo;
+use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 
 /** A picture of two fields, oil at the left and a card at the right, as a camera would send it. */

@@ -1,8 +1,8 @@
 <?php
 
-use App\House\CurrentHouse;
-use App\House\Role;
 use App\Models\Batch;
+use App\Models\Tenancy\CurrentHouse;
+use App\Models\Tenancy\Role;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -193,7 +193,7 @@ it('takes over a key whose first try died before there was an answer', function 
     ]);
     $first = $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'died-at-work')->assertOk();
     $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'died-at-work')->assertOk()->assertHeader('Idempotent-Replay', 'true')->assertJsonPath('id', $first->json('id'));
-    expect(app(App\House\CurrentHouse::class)->within($this->house, fn () => App\Models\Batch::query()->count()))->toBe(1);
+    expect(app(App\Models\Tenancy\CurrentHouse::class)->within($this->house, fn () => App\Models\Batch::query()->count()))->toBe(1);
 });
 
 it('leaves nothing of a write whose answer could not be kept, and does it once when it is sent again', function () {
@@ -203,7 +203,7 @@ it('leaves nothing of a write whose answer could not be kept, and does it once w
             throw new RuntimeException('the power went');
         }
     });
-    $count = fn () => app(App\House\CurrentHouse::class)->within($this->house, fn () => App\Models\Batch::query()->count());
+    $count = fn () => app(App\Models\Tenancy\CurrentHouse::class)->within($this->house, fn () => App\Models\Batch::query()->count());
     $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'power-cut-1')->assertStatus(503)->assertHeader('Retry-After')->assertSee('Nothing was changed');
     expect($count())->toBe(0)->and(DB::table('written_keys')->where('key', 'power-cut-1')->exists())->toBeFalse();
     $dies = false;

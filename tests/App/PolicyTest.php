@@ -1,7 +1,7 @@
 <?php
 
-use App\House\Ability;
-use App\House\Role;
+use App\Models\Tenancy\Ability;
+use App\Models\Tenancy\Role;
 use Illuminate\Routing\Route as Routed;
 use Illuminate\Support\Facades\Route;
 
@@ -94,7 +94,7 @@ it('keeps one house’s lots and recipes from another’s people, in that house 
 });
 
 it('cannot ask for what belongs to a house without entering one', function () {
-    app(App\House\CurrentHouse::class)->leave();
+    app(App\Models\Tenancy\CurrentHouse::class)->leave();
     App\Models\Batch::query()->count();
 })->throws(LogicException::class, 'No house has been entered.');
 

@@ -1,7 +1,7 @@
 <?php
 
-use App\House\CurrentHouse;
 use App\Models\BatchYield;
+use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 
 require_once dirname(__DIR__).'/Pressed.php';

@@ -1,6 +1,6 @@
 <?php
 
-use App\House\Role;
+use App\Models\Tenancy\Role;
 use Illuminate\Support\Facades\DB;
 use Opis\JsonSchema\Validator;
 

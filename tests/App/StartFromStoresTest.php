@@ -1,8 +1,8 @@
 <?php
 
 use App\Actions\Stores\Ledger;
-use App\House\CurrentHouse;
 use App\Models\Lot;
+use App\Models\Tenancy\CurrentHouse;
 use Kettle\Stores\LotRefused;
 
 /*

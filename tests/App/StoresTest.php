@@ -1,8 +1,8 @@
 <?php
 
-use App\House\CurrentHouse;
-use App\House\Role;
 use App\Models\Lot;
+use App\Models\Tenancy\CurrentHouse;
+use App\Models\Tenancy\Role;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 

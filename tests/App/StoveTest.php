@@ -1,10 +1,10 @@
 <?php
 
-use App\Devices\SimulatedProbe;
-use App\House\CurrentHouse;
+use App\Actions\Stove\SimulatedProbe;
 use App\Models\Probe;
 use App\Models\StoveProbe;
 use App\Models\StoveSession;
+use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 

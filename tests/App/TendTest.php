@@ -1,10 +1,10 @@
 <?php
 
 use App\Actions\Stove\TakeReadings;
-use App\House\CurrentHouse;
 use App\Models\StoveEvent;
 use App\Models\StoveJar;
 use App\Models\StoveSession;
+use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 

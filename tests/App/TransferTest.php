@@ -1,7 +1,7 @@
 <?php
 
-use App\House\CurrentHouse;
 use App\Models\Batch;
+use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Opis\JsonSchema\Validator;

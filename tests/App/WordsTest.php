@@ -1,10 +1,10 @@
 <?php
 
-use App\House\CurrentHouse;
-use App\Http\Shapes\TaskView;
+use App\House\Times;
 use App\Models\Batch;
-use App\Words\Headline;
-use App\Words\Times;
+use App\Models\Tenancy\CurrentHouse;
+use App\Pages\Headline;
+use App\Responses\TaskView;
 use Illuminate\Support\Carbon;
 
 /** Times in the test house, in London's winter. */

@@ -89,3 +89,38 @@ it('goes from room to room one way only, by the arrows that are drawn', function
         expect($found)->toBe($uses, "what {$room} uses");
     }
 });
+
+/* The rooms of the application, the same way. */
+const APP_ARROWS = [
+    'OpenApi' => [],
+    'Models' => [],
+    'House' => ['Models'],
+    'Responses' => [],
+    'Files' => [],
+    'Live' => [],
+    'Devices' => [],
+    'Labels' => ['Models', 'Responses'],
+    'Actions' => ['Models', 'House', 'Files'],
+    'Pages' => ['Models', 'House', 'Responses', 'Files', 'Live', 'Devices', 'Labels', 'Actions'],
+    'Http' => ['OpenApi', 'Models', 'House', 'Responses', 'Files', 'Labels', 'Actions', 'Pages'],
+    'Jobs' => ['Models', 'Actions'],
+    'Demo' => ['Models', 'Actions'],
+    'Providers' => ['Models', 'House'],
+    'Console' => ['OpenApi', 'Models', 'Live', 'Actions', 'Demo', 'Providers'],
+];
+
+it('answers from the records up to the screen one way only', function () {
+    $lower = [];
+    foreach (APP_ARROWS as $room => $uses) {
+        expect(array_diff($uses, $lower))->toBe([], "{$room} uses a room that comes after it");
+        $lower[] = $room;
+    }
+    $arrows = arrowsOf(dirname(__DIR__, 2).'/app', 'App');
+    expect(array_diff(array_keys($arrows), array_keys(APP_ARROWS)))->toBe([]);
+    foreach (APP_ARROWS as $room => $uses) {
+        $found = $arrows[$room] ?? [];
+        sort($found);
+        sort($uses);
+        expect($found)->toBe($uses, "what {$room} uses");
+    }
+});

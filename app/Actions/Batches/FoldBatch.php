@@ -3,12 +3,12 @@
 namespace App\Actions\Batches;
 
 use App\Actions\Stores\Ledger;
-use App\House\CurrentHouse;
 use App\Models\Batch;
 use App\Models\BatchYield;
 use App\Models\Bottle;
 use App\Models\Jar;
 use App\Models\Task;
+use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 use Kettle\Batch\BatchState;
 use Kettle\Batch\BottleState;

@@ -4,7 +4,6 @@ namespace App\Actions\Batches;
 
 use App\Models\Batch;
 use App\Models\LogEntry;
-use App\Words\FaultWords;
 use Kettle\Batch\Line\FaultNoted;
 use Kettle\Fault\FaultFinder;
 use Kettle\Material\Tables;
@@ -13,7 +12,7 @@ use Kettle\Reason\Refused;
 /** What was seen to be wrong with a batch, and what it most likely is, in its logbook. */
 final readonly class NoteFault
 {
-    public function __construct(private Logbook $logbook, private FaultWords $words, private Tables $tables)
+    public function __construct(private Logbook $logbook, private GatherEvidence $evidence, private Tables $tables)
     {
     }
 
@@ -25,7 +24,7 @@ final readonly class NoteFault
     public function __invoke(Batch $batch, array $signs, ?string $note): LogEntry
     {
         return $this->logbook->write($batch, function (Batch $batch) use ($signs, $note): NewLine {
-            $found = (new FaultFinder($this->tables))->find($signs, $this->words->facts($batch));
+            $found = (new FaultFinder($this->tables))->find($signs, $this->evidence->of($batch));
             $says = array_column((new FaultFinder($this->tables))->signs(), 'says', 'id');
 
             return new NewLine(new FaultNoted(

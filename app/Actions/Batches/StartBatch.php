@@ -3,10 +3,10 @@
 namespace App\Actions\Batches;
 
 use App\Actions\Stores\Ledger;
-use App\House\CurrentHouse;
 use App\House\Kitchens;
 use App\Models\Batch;
 use App\Models\House;
+use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Kettle\Batch\Line\Started;

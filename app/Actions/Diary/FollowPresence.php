@@ -3,12 +3,12 @@
 namespace App\Actions\Diary;
 
 use App\Actions\Batches\FoldBatch;
+use App\Actions\Batches\FoldBatches;
 use App\Actions\Stove\PlanDiary;
-use App\House\CurrentHouse;
 use App\House\Kitchens;
-use App\Jobs\FoldBatches;
 use App\Models\Batch;
 use App\Models\Task;
+use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 
 /** After somebody said when they are away, or are not: what is due then moves at once, heated or not. */

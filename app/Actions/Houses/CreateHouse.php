@@ -3,13 +3,13 @@
 namespace App\Actions\Houses;
 
 use App\Actions\Stove\Cookers;
-use App\House\CurrentHouse;
-use App\House\Role;
 use App\Models\BottleSize;
 use App\Models\Cooker;
 use App\Models\House;
 use App\Models\Jar;
 use App\Models\Membership;
+use App\Models\Tenancy\CurrentHouse;
+use App\Models\Tenancy\Role;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;

@@ -2,7 +2,6 @@
 
 namespace App\Actions\Houses;
 
-use App\House\CurrentHouse;
 use App\Models\AlmanacNote;
 use App\Models\Batch;
 use App\Models\BottleSize;
@@ -14,6 +13,7 @@ use App\Models\LotMove;
 use App\Models\Membership;
 use App\Models\Recipe;
 use App\Models\RecipeVersion;
+use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 
 /** Everything of the house as docs/formats/house.schema.json. */

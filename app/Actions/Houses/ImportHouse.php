@@ -4,14 +4,13 @@ namespace App\Actions\Houses;
 
 use App\Actions\Batches\FoldBatch;
 use App\Actions\Stove\PlanDiary;
-use App\House\CurrentHouse;
-use App\Http\Shapes\Imported;
 use App\Models\AlmanacNote;
 use App\Models\Batch;
 use App\Models\BottleSize;
 use App\Models\House;
 use App\Models\Jar;
 use App\Models\LogEntry;
+use App\Models\Tenancy\CurrentHouse;
 use Carbon\Exceptions\InvalidFormatException;
 use Illuminate\Database\QueryException;
 use Illuminate\Database\UniqueConstraintViolationException;

@@ -3,13 +3,13 @@
 namespace App\Actions\Houses;
 
 use App\Actions\Stores\Ledger;
-use App\House\CurrentHouse;
 use App\Models\Batch;
 use App\Models\Lot;
 use App\Models\LotCheck;
 use App\Models\LotMove;
 use App\Models\Recipe;
 use App\Models\RecipeVersion;
+use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 
 /** The Stores and recipes of an exported house: what is here already, by id, stays; moves, checks and versions not here yet are added. */

@@ -3,7 +3,6 @@
 namespace App\Actions\Houses;
 
 use App\Actions\Stove\TakeReadings;
-use App\House\CurrentHouse;
 use App\House\Kitchens;
 use App\Models\Absence;
 use App\Models\Batch;
@@ -14,6 +13,7 @@ use App\Models\StoveEvent;
 use App\Models\StoveJar;
 use App\Models\StoveProbe;
 use App\Models\StoveSession;
+use App\Models\Tenancy\CurrentHouse;
 use App\Models\WeatherDay;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;

@@ -2,11 +2,11 @@
 
 namespace App\Actions\People;
 
-use App\House\Role;
 use App\Models\House;
 use App\Models\Invitation;
 use App\Models\Membership;
 use App\Models\Reset;
+use App\Models\Tenancy\Role;
 use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;

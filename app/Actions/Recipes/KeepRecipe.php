@@ -2,9 +2,9 @@
 
 namespace App\Actions\Recipes;
 
+use App\Actions\Clash;
 use App\Actions\Stores\Ledger;
 use App\House\Kitchens;
-use App\Http\Clash;
 use App\Models\Recipe;
 use App\Models\RecipeVersion;
 use Illuminate\Support\Carbon;

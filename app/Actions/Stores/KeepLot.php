@@ -3,8 +3,8 @@
 namespace App\Actions\Stores;
 
 use App\Actions\Batches\FoldBatch;
+use App\Actions\Clash;
 use App\House\Kitchens;
-use App\Http\Clash;
 use App\Models\Batch;
 use App\Models\BottleSize;
 use App\Models\Jar;

@@ -2,10 +2,10 @@
 
 namespace App\Actions\Stores;
 
-use App\House\CurrentHouse;
 use App\Models\Batch;
 use App\Models\Lot;
 use App\Models\LotMove;
+use App\Models\Tenancy\CurrentHouse;
 use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;

@@ -4,11 +4,9 @@ namespace App\Actions\Stores;
 
 use App\Files\CsvRefused;
 use App\Files\CsvTable;
-use App\House\CurrentHouse;
-use App\Http\Shapes\CsvPreview;
-use App\Http\Shapes\CsvRow;
 use App\Models\House;
 use App\Models\Lot;
+use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Facades\DB;
 use Kettle\Stores\LotReader;
 use Kettle\Stores\LotsRefused;

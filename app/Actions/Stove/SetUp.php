@@ -2,9 +2,9 @@
 
 namespace App\Actions\Stove;
 
-use App\House\CurrentHouse;
 use App\Models\Batch;
 use App\Models\Cooker;
+use App\Models\Tenancy\CurrentHouse;
 use Kettle\Infusion\Methods;
 use Kettle\Material\Tables;
 use Kettle\Vessel\CookerRefused;

@@ -26,7 +26,7 @@ use Kettle\Warmth\WarmthRefused;
 /** Jars go into a cooker, water round them, and it is switched on. */
 final readonly class StartSession
 {
-    public function __construct(private Kitchens $kitchens, private SetUp $setUp, private Records $records, private RecordTask $record, private PlanDiary $diary, private Outlook $outlook)
+    public function __construct(private Kitchens $kitchens, private SetUp $setUp, private Records $records, private RecordTask $record, private PlanDiary $diary, private Forecast $forecast)
     {
     }
 
@@ -67,13 +67,13 @@ final readonly class StartSession
         $pouredC = $bath->isDry() ? null : $pouredC;
         $setUp = $this->setUp->keep($cooker, $batches, $bath, $ml);
         $hours = min(50.0, max(array_map(fn (Batch $batch) => $batch->plan->method->hours, $batches)) + 2);
-        $said = $this->outlook->foretell($setUp, $setting, $band, $hours, $pouredC);
-        $stop = $this->outlook->stop($setting, (float) $said['peak_c']['value'], $said['passes_ceiling']['value'] === true, $band);
+        $said = $this->forecast->foretell($setUp, $setting, $band, $hours, $pouredC);
+        $stop = $this->forecast->stop($setting, (float) $said['peak_c']['value'], $said['passes_ceiling']['value'] === true, $band);
         if ($stop !== null && $speed === 1 && trim($confirmed) === '') {
-            $instead = $this->outlook->instead($cooker, $setting, $setUp, $band, $hours, $pouredC);
+            $instead = $this->forecast->instead($cooker, $setting, $setUp, $band, $hours, $pouredC);
             throw new CookerRefused('stop', $stop.' '.($instead === [] ? 'Switch it on and off by hand and stay by, or take another cooker' : 'Take '.implode(' or ', $instead).' instead').'; or say why you switch it on all the same, and that is kept.', 'confirmed');
         }
-        $setUp += ['poured_c' => $pouredC] + ['model' => $this->outlook->path($said), 'says' => $this->outlook->says($said, $band)];
+        $setUp += ['poured_c' => $pouredC] + ['model' => $this->forecast->path($said), 'says' => $this->forecast->says($said, $band)];
 
         return DB::transaction(function () use ($cooker, $setting, $batches, $probe, $band, $setUp, $ml, $speed, $stop, $confirmed): StoveSession {
             // Two people at once: the second sees what the first has begun.

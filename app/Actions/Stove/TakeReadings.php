@@ -2,10 +2,12 @@
 
 namespace App\Actions\Stove;
 
+use App\House\Kitchens;
 use App\Models\Probe;
 use App\Models\StoveProbe;
 use App\Models\StoveSession;
 use Illuminate\Support\Facades\DB;
+use Kettle\Measure\AmountWriter;
 use Kettle\Warmth\Readings;
 use Kettle\Warmth\StoveLog;
 use Kettle\Warmth\WarmHours;
@@ -21,7 +23,7 @@ final readonly class TakeReadings
 
     private const AT_ONCE = 500;
 
-    public function __construct(private SetUp $setUp)
+    public function __construct(private Kitchens $kitchens, private SetUp $setUp)
     {
     }
 
@@ -133,5 +135,15 @@ final readonly class TakeReadings
             ->groupByRaw('FLOOR((at - ?) / ?)', [$from, $width])->orderBy('middle')->get();
 
         return array_values($rows->map(fn (object $row) => [(int) $row->middle, $row->least / 100, $row->most / 100, round($row->mean / 100, 2)])->all());
+    }
+
+    /** How far and how long a session was over its ceiling; null where it was not. */
+    public function overCeiling(StoveSession $session): ?string
+    {
+        $standing = $session->firstProbe();
+        $hours = $standing === null ? null : $this->log($session, $standing->probe, $standing->kept)->hours();
+
+        return $hours === null || $hours->minutesOver() <= 0 ? null
+            : sprintf('%s over the ceiling; the peak was %s.', AmountWriter::span($hours->minutesOver() / 60), $this->kitchens->plain()->warmth($hours->peak() ?? 0.0));
     }
 }

@@ -22,7 +22,7 @@ final readonly class Tend
 {
     public const ACTS = ['pause', 'on', 'topped_up', 'shaken', 'setting', 'lid_on', 'lid_off', 'jar_out', 'end'];
 
-    public function __construct(private Kitchens $kitchens, private TakeReadings $readings, private Records $records, private RecordTask $record, private PlanDiary $diary, private SetUp $setUp, private Outlook $outlook)
+    public function __construct(private Kitchens $kitchens, private TakeReadings $readings, private Records $records, private RecordTask $record, private PlanDiary $diary, private SetUp $setUp, private Forecast $forecast)
     {
     }
 
@@ -141,7 +141,7 @@ final readonly class Tend
         // Left so, it comes to rest there.
         $steady = $this->setUp->pot($session->set_up, $name, (float) $session->filled_ml / 1000)->steady();
         $band = $session->core();
-        $stop = $session->speed === 1 ? $this->outlook->stop($name, $steady, $steady > $band->ceiling, $band) : null;
+        $stop = $session->speed === 1 ? $this->forecast->stop($name, $steady, $steady > $band->ceiling, $band) : null;
         if ($stop !== null && $confirmed === '') {
             throw new CookerRefused('stop', $stop.' Say why you set it so all the same, and that is kept; or leave it as it is.', 'confirmed');
         }

@@ -3,8 +3,8 @@
 namespace App\Actions\Sun;
 
 use App\Files\CsvTable;
-use App\House\CurrentHouse;
 use App\House\Kitchens;
+use App\Models\Tenancy\CurrentHouse;
 use App\Models\WeatherDay;
 use Kettle\Time\Day;
 use Kettle\Warmth\Readings;

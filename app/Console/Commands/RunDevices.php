@@ -2,12 +2,12 @@
 
 namespace App\Console\Commands;
 
-use App\Devices\SimulatedProbe;
-use App\House\CurrentHouse;
+use App\Actions\Stove\SimulatedProbe;
 use App\Models\House;
 use App\Models\Probe;
 use App\Models\StoveProbe;
 use App\Models\StoveSession;
+use App\Models\Tenancy\CurrentHouse;
 use App\Providers\AppServiceProvider;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;

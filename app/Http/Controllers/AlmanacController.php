@@ -2,13 +2,13 @@
 
 namespace App\Http\Controllers;
 
-use App\Http\Clash;
+use App\Actions\Clash;
 use App\Http\Requests;
-use App\Http\Shapes\AlmanacList;
 use App\Models\AlmanacNote;
 use App\OpenApi\Reads;
 use App\OpenApi\Sets;
-use App\Words\AlmanacWords;
+use App\Pages\AlmanacWords;
+use App\Responses\AlmanacList;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

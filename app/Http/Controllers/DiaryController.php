@@ -3,20 +3,20 @@
 namespace App\Http\Controllers;
 
 use App\Actions\Diary\Absences;
-use App\Actions\Diary\DiaryFile;
-use App\House\CurrentHouse;
 use App\House\Kitchens;
-use App\House\Role;
 use App\Http\Requests;
-use App\Http\Shapes\FeedMade;
 use App\Models\Absence;
 use App\Models\BusyCalendar;
 use App\Models\DiaryMove;
 use App\Models\House;
+use App\Models\Tenancy\CurrentHouse;
+use App\Models\Tenancy\Role;
 use App\OpenApi\Adds;
 use App\OpenApi\Reads;
 use App\OpenApi\Removes;
-use App\Words\DiaryWords;
+use App\Pages\DiaryFile;
+use App\Pages\DiaryWords;
+use App\Responses\FeedMade;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;

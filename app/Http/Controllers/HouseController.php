@@ -2,23 +2,23 @@
 
 namespace App\Http\Controllers;
 
+use App\Actions\Clash;
 use App\Actions\Diary\FollowPresence;
 use App\Actions\Houses\ExportHouse;
 use App\Actions\Houses\ImportHouse;
-use App\House\CurrentHouse;
 use App\House\Kitchens;
-use App\Http\Clash;
 use App\Http\Requests;
-use App\Http\Shapes\BottleKind;
-use App\Http\Shapes\HouseView;
-use App\Http\Shapes\JarSize;
 use App\Models\BottleSize;
 use App\Models\House;
 use App\Models\Jar;
+use App\Models\Tenancy\CurrentHouse;
 use App\OpenApi\Adds;
 use App\OpenApi\Edits;
 use App\OpenApi\Reads;
 use App\OpenApi\Removes;
+use App\Responses\BottleKind;
+use App\Responses\HouseView;
+use App\Responses\JarSize;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;

@@ -2,19 +2,19 @@
 
 namespace App\Http\Controllers;
 
-use App\Devices\SimulatedLabelPrinter;
-use App\House\CurrentHouse;
-use App\Http\Clash;
+use App\Actions\Clash;
 use App\Http\Requests;
 use App\Labels\KitchenCard;
 use App\Labels\LabelLayout;
 use App\Labels\LabelSheet;
 use App\Labels\LabelSize;
-use App\Labels\LabelWords;
+use App\Labels\SimulatedLabelPrinter;
 use App\Models\Batch;
 use App\Models\Bottle;
+use App\Models\Tenancy\CurrentHouse;
 use App\OpenApi\Reads;
 use App\OpenApi\Sets;
+use App\Pages\LabelWords;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Kettle\Diary\DiaryRefused;

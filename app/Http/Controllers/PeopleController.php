@@ -2,21 +2,21 @@
 
 namespace App\Http\Controllers;
 
+use App\Actions\Clash;
 use App\Actions\People\Links;
-use App\House\CurrentHouse;
-use App\House\Role;
-use App\Http\Clash;
 use App\Http\Requests;
-use App\Http\Shapes\Invite;
-use App\Http\Shapes\Link;
-use App\Http\Shapes\People;
-use App\Http\Shapes\Person;
 use App\Models\Invitation;
 use App\Models\Membership;
+use App\Models\Tenancy\CurrentHouse;
+use App\Models\Tenancy\Role;
 use App\OpenApi\Adds;
 use App\OpenApi\Edits;
 use App\OpenApi\Reads;
 use App\OpenApi\Removes;
+use App\Responses\Invite;
+use App\Responses\Link;
+use App\Responses\People;
+use App\Responses\Person;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

@@ -3,15 +3,15 @@
 namespace App\Http\Controllers;
 
 use App\Actions\Stove\TakeReadings;
-use App\House\CurrentHouse;
 use App\Http\Problems;
 use App\Http\Requests\SendReadings;
 use App\Models\House;
 use App\Models\Probe;
 use App\Models\StoveProbe;
 use App\Models\StoveSession;
+use App\Models\Tenancy\CurrentHouse;
 use App\OpenApi\Adds;
-use App\Words\StovePageWords;
+use App\Pages\StovePageWords;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\RateLimiter;
 

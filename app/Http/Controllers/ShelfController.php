@@ -2,20 +2,20 @@
 
 namespace App\Http\Controllers;
 
-use App\Http\Shapes\Found;
-use App\Http\Shapes\FoundList;
-use App\Http\Shapes\Nothing;
-use App\Http\Shapes\PressList;
-use App\Http\Shapes\Shelf;
-use App\Http\Shapes\ShelfJar;
-use App\Http\Shapes\ShelfPart;
 use App\Models\Batch;
 use App\Models\Lot;
 use App\Models\Recipe;
 use App\OpenApi\Reads;
-use App\Words\AlmanacWords;
-use App\Words\BatchWords;
-use App\Words\StoreWords;
+use App\Pages\AlmanacWords;
+use App\Pages\BatchWords;
+use App\Pages\StoreWords;
+use App\Responses\Found;
+use App\Responses\FoundList;
+use App\Responses\Nothing;
+use App\Responses\PressList;
+use App\Responses\Shelf;
+use App\Responses\ShelfJar;
+use App\Responses\ShelfPart;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

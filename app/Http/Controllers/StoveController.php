@@ -2,21 +2,21 @@
 
 namespace App\Http\Controllers;
 
-use App\Actions\Stove\Outlook;
 use App\Actions\Stove\StartSession;
 use App\Actions\Stove\TakeReadings;
 use App\Actions\Stove\Tend;
 use App\Http\Requests;
-use App\Http\Shapes\CautionList;
-use App\Http\Shapes\CautionView;
 use App\Models\Batch;
 use App\Models\Probe;
 use App\Models\StoveSession;
 use App\OpenApi\Adds;
 use App\OpenApi\Reads;
-use App\Words\CautionWords;
-use App\Words\StovePageWords;
-use App\Words\StoveWords;
+use App\Pages\CautionWords;
+use App\Pages\Outlook;
+use App\Pages\StovePageWords;
+use App\Pages\StoveWords;
+use App\Responses\CautionList;
+use App\Responses\CautionView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Kettle\Caution\Caution;

@@ -3,18 +3,18 @@
 namespace App\Http\Controllers;
 
 use App\Actions\Looks\TakeLook;
-use App\Actions\Sun\SunJars;
 use App\Actions\Sun\TakeWeather;
 use App\Http\Requests\ReadCsv;
 use App\Http\Requests\TakeLook as TakeLookForm;
-use App\Http\Shapes\RefusedReading;
-use App\Http\Shapes\WeatherTaken;
 use App\Models\Batch;
 use App\Models\Photo;
 use App\OpenApi\Adds;
 use App\OpenApi\Reads;
-use App\Words\LookWords;
-use App\Words\WarmthOfBatch;
+use App\Pages\LookWords;
+use App\Pages\SunJars;
+use App\Pages\WarmthOfBatch;
+use App\Responses\RefusedReading;
+use App\Responses\WeatherTaken;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;

@@ -2,8 +2,8 @@
 
 namespace App\Http\Middleware;
 
-use App\House\CurrentHouse;
 use App\Models\Membership;
+use App\Models\Tenancy\CurrentHouse;
 use App\Models\User;
 use Closure;
 use Illuminate\Http\Request;

@@ -2,8 +2,8 @@
 
 namespace App\Http\Middleware;
 
-use App\House\Ability;
-use App\House\CurrentHouse;
+use App\Models\Tenancy\Ability;
+use App\Models\Tenancy\CurrentHouse;
 use Closure;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Http\Request;

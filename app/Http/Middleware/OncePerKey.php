@@ -2,7 +2,7 @@
 
 namespace App\Http\Middleware;
 
-use App\Http\Clash;
+use App\Actions\Clash;
 use App\Http\Problems;
 use App\Models\User;
 use Closure;

@@ -1,0 +1,49 @@
+<?php
+
+namespace App\Actions\Batches;
+
+use App\House\Kitchens;
+use App\House\Times;
+use App\Models\Batch;
+use App\Models\Lot;
+use Kettle\Caution\ColdKept;
+use Kettle\Caution\Facts;
+use Kettle\Recipe\Bench;
+
+/** What the cautions of a batch are asked of: its plan, its lots, what it is for now, and what is late. */
+final readonly class BatchCautions
+{
+    public function __construct(private Bench $bench, private Records $records, private Kitchens $kitchens, private Times $times)
+    {
+    }
+
+    public function facts(Batch $batch): Facts
+    {
+        $kitchen = $this->kitchens->plain();
+        $ceiling = $batch->plan->method->ceilingC;
+        $lots = array_map(fn (Lot $lot) => ['called' => $lot->called, 'food' => $lot->food_grade, 'how' => $lot->got_how, 'allergens' => $lot->allergens], LotsUsed::of($batch));
+
+        return $batch->plan->facts(
+            $this->bench->cupboard(), $this->records->of($batch)->method(), $batch->purpose ?: $batch->plan->purpose, $lots,
+            [
+                'ceiling' => $ceiling === null ? '' : $kitchen->warmth($ceiling),
+                'cold' => $kitchen->warmth(ColdKept::CELSIUS),
+                'use_by' => $batch->use_by === null ? 'four days from filling' : $this->kitchens->local($batch->use_by)->format('j M Y, H:i'),
+                'best_before' => $this->times->date($batch->best_before),
+            ],
+        )->and($this->records->lateness($batch)->isWarmTooLong() ? ['warm-too-long' => true] : []);
+    }
+
+    /** The words of a caution that holds; null where it does not, or no longer. */
+    public function says(Batch $batch, string $id): ?string
+    {
+        $facts = $this->facts($batch);
+        foreach ($this->bench->rules()->holding($facts) as $rule) {
+            if ($rule->id === $id) {
+                return $this->bench->rules()->told($rule, $facts)['says'];
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,11 @@
+<?php
+
+namespace App\Models\Tenancy;
+
+/** View: look at everything. Work: plan, log, press. Keep: settings, people, export and import. */
+enum Ability: string
+{
+    case View = 'view';
+    case Work = 'work';
+    case Keep = 'keep';
+}

@@ -1,0 +1,28 @@
+<?php
+
+namespace App\Models\Tenancy;
+
+use App\Models\House;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/** For models whose rows belong to one house: scoped, and stamped, by construction. */
+trait BelongsToHouse
+{
+    protected static function bootBelongsToHouse(): void
+    {
+        static::addGlobalScope('house', function (Builder $query): void {
+            $query->where($query->qualifyColumn('house_id'), app(CurrentHouse::class)->house()->id);
+        });
+        static::creating(function (Model $model): void {
+            $model->setAttribute('house_id', app(CurrentHouse::class)->house()->id);
+        });
+    }
+
+    /** @return BelongsTo<House, $this> */
+    public function house(): BelongsTo
+    {
+        return $this->belongsTo(House::class);
+    }
+}
