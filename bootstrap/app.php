@@ -2,8 +2,8 @@
 
 use App\Http\Middleware\EnterHouse;
 use App\Http\Middleware\LimitBody;
-use App\Http\Middleware\May;
-use App\Http\Middleware\OncePerKey;
+use App\Http\Middleware\Authorize;
+use App\Http\Middleware\Idempotency;
 use App\Http\Middleware\StrictPage;
 use App\Http\Problems;
 use Illuminate\Foundation\Application;
@@ -30,13 +30,13 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->append(StrictPage::class);
         $middleware->alias([
             'house' => EnterHouse::class,
-            'may' => May::class,
-            'once' => OncePerKey::class,
+            'may' => Authorize::class,
+            'once' => Idempotency::class,
             'small' => LimitBody::class,
         ]);
         // A batch is looked for in its house, so the house is entered before the address is read.
-        $middleware->prependToPriorityList(SubstituteBindings::class, May::class);
-        $middleware->prependToPriorityList(May::class, EnterHouse::class);
+        $middleware->prependToPriorityList(SubstituteBindings::class, Authorize::class);
+        $middleware->prependToPriorityList(Authorize::class, EnterHouse::class);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->trustProxies(at: ['127.0.0.1', '::1']);
     })

@@ -65,7 +65,6 @@ Route::prefix('api')->group(function (): void {
             Route::get('shelf', [ShelfController::class, 'show']);
             Route::get('press', [ShelfController::class, 'press']);
             Route::get('find', [ShelfController::class, 'find']);
-            Route::get('nothing', [ShelfController::class, 'nothingAtAll']);
             Route::get('batches/{batch}', [BatchController::class, 'show']);
             Route::get('sun', [WatchController::class, 'here']);
             Route::get('batches/{batch}/warmth', [WatchController::class, 'warmth']);

@@ -4,9 +4,9 @@ namespace Tests;
 
 use Kettle\Material\Cupboard;
 use Kettle\Material\Tables;
-use Kettle\Recipe\Bench;
 use Kettle\Recipe\KitchenReader;
 use Kettle\Recipe\Plan;
+use Kettle\Recipe\Planning;
 use Kettle\Recipe\Way;
 use Kettle\Recipe\WishRefused;
 
@@ -29,7 +29,7 @@ final class RandomWishes
     /** Hours out of the refrigerator, first to last: FDA Food Code 3-501.19, from memory. */
     private const WARM_H = 4;
 
-    private readonly Bench $bench;
+    private readonly Planning $bench;
 
     private readonly Tables $tables;
 
@@ -43,7 +43,7 @@ final class RandomWishes
     {
         mt_srand($seed);
         $this->tables = Tables::shipped();
-        $this->bench = new Bench($this->tables);
+        $this->bench = new Planning($this->tables);
         $cupboard = new Cupboard($this->tables);
         $this->of = ['herb' => array_keys($cupboard->herbs()), 'oil' => array_keys($cupboard->carriers()), 'method' => array_keys($this->bench->methods()->all())];
     }

@@ -7,7 +7,7 @@ use Illuminate\Support\Carbon;
 /** Days and times as they are said in the house, in its own zone. */
 final readonly class Times
 {
-    public function __construct(private Kitchens $kitchens)
+    public function __construct(private KitchenFactory $kitchens)
     {
     }
 

@@ -2,7 +2,7 @@
 
 namespace App\Pages;
 
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\Models\AlmanacNote;
 use App\Models\Batch;
 use App\Models\Lot;
@@ -19,12 +19,12 @@ use Kettle\Caution\Facts;
 use Kettle\Fault\FaultFinder;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\Methods;
-use Kettle\Infusion\School;
+use Kettle\Infusion\Variant;
 use Kettle\Material\Carrier;
 use Kettle\Material\Herb;
 use Kettle\Material\State;
 use Kettle\Measure\AmountWriter;
-use Kettle\Recipe\Bench;
+use Kettle\Recipe\Planning;
 use Kettle\Stores\LotKind;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
@@ -37,12 +37,12 @@ final readonly class AlmanacWords
     private const OWN = 8;
 
     public function __construct(
-        private Bench $bench,
+        private Planning $planning,
         private Methods $methods,
         private FaultFinder $faults,
         private CautionWords $cautions,
         private YieldWords $yields,
-        private Kitchens $kitchens,
+        private KitchenFactory $kitchens,
         private BatchWords $batches,
         private StoreWords $stores,
     ) {
@@ -55,10 +55,10 @@ final readonly class AlmanacWords
     public function list(string $kind, string $typed = '', bool $byName = false): array
     {
         $entries = match ($kind) {
-            'plant' => array_map(fn (Herb $herb) => new AlmanacEntry('plant', $herb->id, ucfirst($herb->name), trim($herb->latin.', '.$herb->part, ', ')), array_values($this->bench->cupboard()->herbs())),
-            'oil' => array_map(fn (Carrier $oil) => new AlmanacEntry('oil', $oil->id, ucfirst($oil->name), round($oil->monthsOpened).' months opened'.($oil->note === '' ? '' : '; '.lcfirst(rtrim($oil->note, '.')))), array_values($this->bench->cupboard()->carriers())),
-            'method' => array_map(fn (Method $method) => new AlmanacEntry('method', $method->id, ucfirst($method->name), implode('; ', array_map(fn (School $school) => $school->name, $method->schools))), array_values($this->methods->all())),
-            'caution' => array_map(fn (Caution $rule) => new AlmanacEntry('caution', $rule->id, self::ruleName($rule), $rule->why), $this->bench->rules()->all()),
+            'plant' => array_map(fn (Herb $herb) => new AlmanacEntry('plant', $herb->id, ucfirst($herb->name), trim($herb->latin.', '.$herb->part, ', ')), array_values($this->planning->cupboard()->herbs())),
+            'oil' => array_map(fn (Carrier $oil) => new AlmanacEntry('oil', $oil->id, ucfirst($oil->name), round($oil->monthsOpened).' months opened'.($oil->note === '' ? '' : '; '.lcfirst(rtrim($oil->note, '.')))), array_values($this->planning->cupboard()->carriers())),
+            'method' => array_map(fn (Method $method) => new AlmanacEntry('method', $method->id, ucfirst($method->name), implode('; ', array_map(fn (Variant $school) => $school->name, $method->schools))), array_values($this->methods->all())),
+            'caution' => array_map(fn (Caution $rule) => new AlmanacEntry('caution', $rule->id, self::ruleName($rule), $rule->why), $this->planning->rules()->all()),
             'fault' => array_map(fn (array $cause) => new AlmanacEntry('fault', $cause['id'], ucfirst($cause['name']), implode('; ', $cause['signs'])), $this->faults->causes()),
             default => throw new NotFoundHttpException,
         };
@@ -72,10 +72,10 @@ final readonly class AlmanacWords
     {
         $note = AlmanacNote::query()->where('kind', $kind)->where('key', $key)->first();
         $parts = match ($kind) {
-            'plant' => $this->plant($this->bench->cupboard()->herbs()[$key] ?? throw new NotFoundHttpException),
-            'oil' => $this->oil($this->bench->cupboard()->carriers()[$key] ?? throw new NotFoundHttpException),
+            'plant' => $this->plant($this->planning->cupboard()->herbs()[$key] ?? throw new NotFoundHttpException),
+            'oil' => $this->oil($this->planning->cupboard()->carriers()[$key] ?? throw new NotFoundHttpException),
             'method' => $this->method($this->methods->all()[$key] ?? throw new NotFoundHttpException),
-            'caution' => $this->caution(array_column($this->bench->rules()->all(), null, 'id')[$key] ?? throw new NotFoundHttpException),
+            'caution' => $this->caution(array_column($this->planning->rules()->all(), null, 'id')[$key] ?? throw new NotFoundHttpException),
             'fault' => $this->fault(array_column($this->faults->causes(), null, 'id')[$key] ?? throw new NotFoundHttpException),
             default => throw new NotFoundHttpException,
         };
@@ -94,7 +94,7 @@ final readonly class AlmanacWords
     /** @return array{name: string, says: string, facts: list<AlmanacFact>, lines: list<string>, cautions: list<CautionView>, own: list<AlmanacLink>} */
     private function plant(Herb $herb): array
     {
-        $form = $this->bench->cupboard()->form($herb->form);
+        $form = $this->planning->cupboard()->form($herb->form);
         $souring = AcidSoak::partsFor($herb);
         $fact = fn (string $name, string $text, string $column) => new AlmanacFact($name, $text, $this->source('herbs', $column));
         $facts = Facts::of('skin', ColdKept::SHELF, [['plant' => $herb, 'state' => State::Dried]], [], null, $this->methods->method('cold'), 'squeezed', lots: [['called' => $herb->name, 'food' => true, 'how' => 'gathered', 'allergens' => []]]);
@@ -107,11 +107,11 @@ final readonly class AlmanacWords
                 $fact('Comes as', $form->name, 'form'),
                 $fact('Best', $herb->best->value, 'best'),
                 $fact('For the kitchen', $herb->kitchen ? 'known as a kitchen herb' : 'not known here as a kitchen herb', 'kitchen'),
-                ...($herb->kitchen ? [new AlmanacFact('Fresh in oil, for the kitchen', $souring === null ? 'four days at 4 °C or colder; no tested way to sour it is known here' : "four days at 4 °C or colder; or soured first, 1 part to {$souring} of 3 % citric acid for 24 h", $this->bench->rules()->source($souring === null ? 'nchfp' : 'pnw-664'))] : []),
+                ...($herb->kitchen ? [new AlmanacFact('Fresh in oil, for the kitchen', $souring === null ? 'four days at 4 °C or colder; no tested way to sour it is known here' : "four days at 4 °C or colder; or soured first, 1 part to {$souring} of 3 % citric acid for 24 h", $this->planning->rules()->source($souring === null ? 'nchfp' : 'pnw-664'))] : []),
             ],
             'lines' => [],
             'cautions' => array_values(array_filter(
-                array_map(fn (Caution $rule) => $rule->trait() === null ? null : $this->cautions->view($rule, $facts, null), $this->bench->rules()->holding($facts)),
+                array_map(fn (Caution $rule) => $rule->trait() === null ? null : $this->cautions->view($rule, $facts, null), $this->planning->rules()->holding($facts)),
             )),
             'own' => [
                 ...$this->made(fn (Builder $batches) => $batches->where('herb_name', 'like', '%'.addcslashes($herb->name, '%_\\').'%')),
@@ -126,7 +126,7 @@ final readonly class AlmanacWords
     private function oil(Carrier $oil): array
     {
         $kitchen = $this->kitchens->plain();
-        $fact = fn (string $name, string $text, string $source) => new AlmanacFact($name, $text, $this->bench->rules()->source($source));
+        $fact = fn (string $name, string $text, string $source) => new AlmanacFact($name, $text, $this->planning->rules()->source($source));
         $iodine = $oil->iodineValue();
 
         return [
@@ -152,11 +152,11 @@ final readonly class AlmanacWords
     private function method(Method $method): array
     {
         $kitchen = $this->kitchens->plain();
-        $practice = $this->bench->rules()->source('practice');
+        $practice = $this->planning->rules()->source('practice');
 
         return [
             'name' => ucfirst($method->name), 'says' => implode(' ', array_slice($method->handling, 0, 1)),
-            'facts' => array_map(fn (School $school) => new AlmanacFact(
+            'facts' => array_map(fn (Variant $school) => new AlmanacFact(
                 ucfirst($school->name), AmountWriter::span($school->leastH).' to '.AmountWriter::span($school->mostH).', usually '.AmountWriter::span($school->usualH)
                     .($school->targetC === null ? '' : ', at '.$kitchen->warmth($school->targetC).' and never over '.$kitchen->warmth($school->ceilingC ?? $school->targetC)).'. '.$school->why, $practice,
             ), $method->schools),
@@ -168,9 +168,9 @@ final readonly class AlmanacWords
     /** @return array{name: string, says: string, facts: list<AlmanacFact>, lines: list<string>} */
     private function caution(Caution $rule): array
     {
-        $source = $this->bench->rules()->source($rule->source);
+        $source = $this->planning->rules()->source($rule->source);
         $trait = $rule->trait();
-        $plants = $trait === null ? [] : array_filter($this->bench->cupboard()->herbs(), fn (Herb $herb) => in_array($trait, $herb->traits, true));
+        $plants = $trait === null ? [] : array_filter($this->planning->cupboard()->herbs(), fn (Herb $herb) => in_array($trait, $herb->traits, true));
 
         return [
             'name' => self::ruleName($rule), 'says' => $rule->why,
@@ -191,7 +191,7 @@ final readonly class AlmanacWords
      */
     private function fault(array $cause): array
     {
-        $practice = $this->bench->rules()->source('practice');
+        $practice = $this->planning->rules()->source('practice');
 
         return [
             'name' => ucfirst($cause['name']), 'says' => '',
@@ -246,6 +246,6 @@ final readonly class AlmanacWords
 
     private function source(string $table, string $column): string
     {
-        return $this->bench->rules()->source($this->bench->tables()->table($table)->row('defaults')->row($column)->text('source'));
+        return $this->planning->rules()->source($this->planning->tables()->table($table)->row('defaults')->row($column)->text('source'));
     }
 }

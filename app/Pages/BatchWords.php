@@ -34,7 +34,6 @@ final readonly class BatchWords
             oils: $batch->oils_name,
             stage: $batch->stage->value,
             jar: $shelf->jar,
-            brim_ml: $shelf->brimMl,
             height_mm: $shelf->heightMm,
             diameter_mm: $shelf->diameterMm,
             kind: $shelf->kind,

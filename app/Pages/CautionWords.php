@@ -10,12 +10,12 @@ use App\Responses\CautionView;
 use Kettle\Batch\Line\ReadCautions;
 use Kettle\Caution\Caution;
 use Kettle\Caution\Facts;
-use Kettle\Recipe\Bench;
+use Kettle\Recipe\Planning;
 
 /** The cautions of a batch, from its plan, its lots and what it is for now; and who has read them. */
 final readonly class CautionWords
 {
-    public function __construct(private Bench $bench, private Records $records, private BatchCautions $batches, private Times $times)
+    public function __construct(private Planning $planning, private Records $records, private BatchCautions $batches, private Times $times)
     {
     }
 
@@ -28,7 +28,7 @@ final readonly class CautionWords
         $facts = $this->batches->facts($batch);
         $read = $this->read($batch);
 
-        return array_map(fn (Caution $rule) => $this->view($rule, $facts, $read[$rule->id] ?? null), $this->bench->rules()->holding($facts, $place));
+        return array_map(fn (Caution $rule) => $this->view($rule, $facts, $read[$rule->id] ?? null), $this->planning->rules()->holding($facts, $place));
     }
 
     /** @return list<string> as short as a label wants them: those no label is without, or the others */
@@ -36,13 +36,13 @@ final readonly class CautionWords
     {
         $facts = $this->batches->facts($batch);
 
-        return array_values(array_filter(array_map(fn (Caution $rule) => $rule->labelMust === $must ? $rule->label($facts) : '', $this->bench->rules()->holding($facts, 'label'))));
+        return array_values(array_filter(array_map(fn (Caution $rule) => $rule->labelMust === $must ? $rule->label($facts) : '', $this->planning->rules()->holding($facts, 'label'))));
     }
 
     /** @param  ?string  $read by whom and when */
     public function view(Caution $rule, Facts $facts, ?string $read): CautionView
     {
-        $told = $this->bench->rules()->told($rule, $facts);
+        $told = $this->planning->rules()->told($rule, $facts);
 
         return new CautionView($told['id'], $told['rank'], $rule->places, $told['says'], $told['why'], $told['source'], $told['acknowledge'], $read);
     }

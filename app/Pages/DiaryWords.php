@@ -2,7 +2,7 @@
 
 namespace App\Pages;
 
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\House\Times;
 use App\Models\Absence;
 use App\Models\Batch;
@@ -20,7 +20,7 @@ use App\Responses\DiarySession;
 use App\Responses\DiaryTrouble;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
-use Kettle\Diary\Presence;
+use Kettle\Diary\Availability;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Step;
 
@@ -33,7 +33,7 @@ final readonly class DiaryWords
 
     private const BATCHES = 60;
 
-    public function __construct(private Kitchens $kitchens, private CurrentHouse $current, private TaskWords $tasks, private Times $times)
+    public function __construct(private KitchenFactory $kitchens, private CurrentHouse $current, private TaskWords $tasks, private Times $times)
     {
     }
 
@@ -104,7 +104,7 @@ final readonly class DiaryWords
      * @param  list<array{cooker: string, from: \DateTimeImmutable, to: \DateTimeImmutable, herbs: list<string>, batches: list<string>, on: bool, task: bool}>  $warm
      * @param  Collection<int, Task>  $due
      */
-    private function day(\DateTimeImmutable $day, Presence $presence, array $warm, Collection $due): DiaryDay
+    private function day(\DateTimeImmutable $day, Availability $presence, array $warm, Collection $due): DiaryDay
     {
         $midnight = $day->modify('+1 day');
         $length = $midnight->getTimestamp() - $day->getTimestamp();
@@ -127,7 +127,7 @@ final readonly class DiaryWords
     }
 
     /** @return list<DiaryTrouble> what must be used up on a day when nobody is at home */
-    private function coldOnes(Presence $presence): array
+    private function coldOnes(Availability $presence): array
     {
         $troubles = [];
         $cold = Batch::query()->where('use_by', '>', Carbon::now())->whereIn('stage', [Stage::Steeping, Stage::Settling, Stage::Poured, Stage::Bottled])

@@ -7,8 +7,8 @@ use Illuminate\Support\Carbon;
 use Kettle\Material\Tables;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
-use Kettle\Recipe\Bench;
 use Kettle\Recipe\KitchenReader;
+use Kettle\Recipe\Planning;
 
 /** What stands at the door, before anybody is in: one making, reckoned as any other is. */
 final readonly class DoorWords
@@ -17,13 +17,13 @@ final readonly class DoorWords
 
     private const BOTTLE_ML = 50.0;
 
-    public function __construct(private Bench $bench, private Tables $tables)
+    public function __construct(private Planning $planning, private Tables $tables)
     {
     }
 
     public function example(): DoorExample
     {
-        $plan = $this->bench->plan(self::WISH, KitchenReader::read(['measures' => 'metric'], Carbon::now()->toDateTimeImmutable(), $this->tables, $this->bench->cupboard()));
+        $plan = $this->planning->plan(self::WISH, KitchenReader::read(['measures' => 'metric'], Carbon::now()->toDateTimeImmutable(), $this->tables, $this->planning->cupboard()));
         $jar = $plan->amounts->jar;
         $levels = $plan->amounts->levels;
         $out = $plan->figures['yield_volume']->number();

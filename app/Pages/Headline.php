@@ -2,7 +2,7 @@
 
 namespace App\Pages;
 
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\Responses\TaskView;
 use NumberFormatter;
 
@@ -12,7 +12,7 @@ final readonly class Headline
     /** What may be done a day later, and nothing spoils. */
     private const CAN_WAIT = ['shake', 'smell'];
 
-    public function __construct(private Kitchens $kitchens)
+    public function __construct(private KitchenFactory $kitchens)
     {
     }
 

@@ -18,7 +18,7 @@ use Kettle\Batch\FrozenPlan;
 use Kettle\Batch\PlannedHerb;
 use Kettle\Batch\PlannedOil;
 use Kettle\Material\Tables;
-use Kettle\Recipe\Bench;
+use Kettle\Recipe\Planning;
 use Kettle\Recipe\Wish;
 
 /**
@@ -40,7 +40,7 @@ final readonly class LabelWords
         'root' => 'Root', 'root bark' => 'Root Bark', 'bark' => 'Bark', 'seed' => 'Seed', 'berry' => 'Fruit', 'fruit' => 'Fruit', 'peel' => 'Peel', 'bud' => 'Bud', 'needle' => 'Leaf', 'tip' => 'Bud', 'bulb' => 'Bulb', 'pod' => 'Fruit',
     ];
 
-    public function __construct(private Times $times, private CautionWords $cautions, private Bench $bench, private Tables $tables)
+    public function __construct(private Times $times, private CautionWords $cautions, private Planning $planning, private Tables $tables)
     {
     }
 
@@ -151,7 +151,7 @@ final readonly class LabelWords
                 : implode('; ', array_map($this->herb(...), $plan->herbs)),
             'oil' => $inci ? '' : 'in '.implode(', ', [...array_map(fn (PlannedOil $oil) => $oil->name.(count($oils) > 1 ? ' '.round($grams[$oil->id] / array_sum(array_intersect_key($grams, array_flip(array_column($oils, 'id')))) * 100).' %' : ''), $oils), ...self::antioxidant($batch, false)]),
             'days' => $this->days($batch),
-            'for' => 'For '.$this->bench->cupboard()->purpose($batch->purpose)->name,
+            'for' => 'For '.$this->planning->cupboard()->purpose($batch->purpose)->name,
             'keep' => $batch->use_by === null ? ($batch->keptAs()->place === 'fridge' ? 'Keep in the refrigerator. Smell it' : 'Keep cool and dark. Smell it').($kitchen ? '' : ', and try a little,').' before use.' : '',
             'ratio' => self::ratio($plan).', '.$plan->method->name,
             'origin' => $batch->origin === '' ? '' : 'From '.$batch->origin,
@@ -249,7 +249,7 @@ final readonly class LabelWords
                     'ingredients' => in_array('herb', $there, true) && ($for === 'kitchen' || self::set($batch, 'names', 'cook') === 'inci'),
                     default => in_array($field, $there, true),
                 };
-                $checklist[] = new ChecklistLine($row->text('says'), $is, $this->bench->rules()->source($row->text('source')));
+                $checklist[] = new ChecklistLine($row->text('says'), $is, $this->planning->rules()->source($row->text('source')));
             }
         }
 

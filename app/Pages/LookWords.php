@@ -3,7 +3,7 @@
 namespace App\Pages;
 
 use App\Actions\Batches\Records;
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\House\Times;
 use App\Models\Batch;
 use App\Responses\ChartMark;
@@ -25,7 +25,7 @@ final readonly class LookWords
 
     private const SCENT = ['nothing of the herb', 'a breath', 'faint', 'faint, but there', 'clear', 'clear and full', 'strong', 'strong and round', 'very strong', 'it fills the room', 'as strong as the herb itself'];
 
-    public function __construct(private Records $records, private Kitchens $kitchens, private Times $times)
+    public function __construct(private Records $records, private KitchenFactory $kitchens, private Times $times)
     {
     }
 

@@ -4,7 +4,7 @@ namespace App\Pages;
 
 use App\Actions\Batches\BatchCautions;
 use App\Actions\Batches\Records;
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\House\Times;
 use App\Models\Batch;
 use App\Models\BottleSize;
@@ -28,7 +28,7 @@ use Kettle\Diary\Stage;
 use Kettle\Diary\Timetable;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
-use Kettle\Recipe\Bench;
+use Kettle\Recipe\Planning;
 use Kettle\Stores\LotCheck;
 use Kettle\Stores\LotKind;
 use Kettle\Vessel\BestFilling;
@@ -38,8 +38,8 @@ final readonly class PressWords
 {
     public function __construct(
         private Records $records,
-        private Kitchens $kitchens,
-        private Bench $bench,
+        private KitchenFactory $kitchens,
+        private Planning $planning,
         private Questions $desk,
         private YieldWords $yields,
         private BatchCautions $batchCautions,
@@ -72,7 +72,6 @@ final readonly class PressWords
             verdict: $strained?->verdict,
             says: $strained?->says,
             way: $way,
-            planned_way: $planned,
             filter: $straining->filter($way),
             steps: array_map(fn (array $step) => new StrainStep($step['id'], $step['says'], $step['why']), $straining->steps($way)),
             signs: $batch->stage === Stage::Steeping ? $this->signs($batch, $straining) : [],
@@ -90,16 +89,16 @@ final readonly class PressWords
             left: $batch->left_ml === null ? null : $plain((float) $batch->left_ml),
             asks: $batch->stage === Stage::Bottled ? array_map(fn (array $ask) => new AskView($ask['id'], $ask['asks'], array_map(
                 fn (array $answer) => new AnswerChoice($answer['id'], $answer['says']), $ask['answers'],
-            )), LotCheck::asks(LotCheck::BOTTLED, $this->bench->tables())) : [],
+            )), LotCheck::asks(LotCheck::BOTTLED, $this->planning->tables())) : [],
         );
     }
 
     public function kept(Batch $batch): KeptView
     {
         $as = $batch->keptAs();
-        $table = $this->bench->tables()->table('keeping');
+        $table = $this->planning->tables()->table('keeping');
         $rows = fn (string $list): array => array_map(fn ($row) => new Choice($row->text('id'), $row->text('name')), array_values($table->rows($list)));
-        $figure = $this->bench->figure($this->records->keeping($batch, $as)->figure(), $this->kitchens->plain());
+        $figure = $this->planning->figure($this->records->keeping($batch, $as)->figure(), $this->kitchens->plain());
 
         return new KeptView(
             $as->place, $as->glass, $as->antioxidant, $as->where, $figure,
@@ -120,7 +119,7 @@ final readonly class PressWords
         $sizes = array_slice($sizes, 0, BestFilling::MOST_SIZES);
         $kitchen = $this->kitchens->plain();
         $answer = $this->desk->press($kitchen)->bottle([
-            'oil_ml' => $batch->toBottleMl(), 'g_per_ml' => $batch->plan->density($this->bench->cupboard())->gramsPerMl, 'vitamin_e' => $vitaminE,
+            'oil_ml' => $batch->toBottleMl(), 'g_per_ml' => $batch->plan->density($this->planning->cupboard())->gramsPerMl, 'vitamin_e' => $vitaminE,
             'sizes' => array_map(fn (FillSize $size) => [
                 'id' => $size->size, 'capacity_ml' => $size->capacity_ml, 'fixed' => $fixedBySize[$size->size] ?? 0,
                 'stock' => $fromStores && $size->stock !== null ? max($size->stock, $fixedBySize[$size->size] ?? 0) : null,
@@ -136,17 +135,17 @@ final readonly class PressWords
         }, $answer['offers']);
         $months = $this->records->keeping($batch, $batch->keptAs())->months;
 
-        return new FillingView($offers, $answer['vitamin_e'], $answer['rosemary'], $months > $this->bench->tables()->table('keeping')->row('vitamin_e')->row('when_months')->number('value'));
+        return new FillingView($offers, $answer['vitamin_e'], $answer['rosemary'], $months > $this->planning->tables()->table('keeping')->row('vitamin_e')->row('when_months')->number('value'));
     }
 
     private function straining(Batch $batch): Straining
     {
         $facts = $this->batchCautions->facts($batch);
         $room = $this->kitchens->plain()->roomC;
-        $hard = array_filter($batch->plan->blend($this->bench->cupboard())->shares(), fn (array $oil) => $oil['carrier']->setsBelowC > $room);
+        $hard = array_filter($batch->plan->blend($this->planning->cupboard())->shares(), fn (array $oil) => $oil['carrier']->setsBelowC > $room);
 
         return new Straining(
-            $batch->plan->hasPowder($this->bench->cupboard()), $facts->has('state:wet'), $facts->has('heated'), $hard !== [],
+            $batch->plan->hasPowder($this->planning->cupboard()), $facts->has('state:wet'), $facts->has('heated'), $hard !== [],
             $facts->has('trait:staining') || $facts->has('trait:burning'), $batch->plan->kept, $batch->purpose === 'kitchen', $this->records->of($batch)->routine()->settles,
         );
     }
@@ -187,7 +186,7 @@ final readonly class PressWords
         $words = [];
         if ($g !== null) {
             // What it weighs more than the dry herb did is oil, about: some water may have gone into the oil or away.
-            $oil = max(0.0, $g - $batch->plan->dryG()) / $batch->plan->density($this->bench->cupboard())->gramsPerMl;
+            $oil = max(0.0, $g - $batch->plan->dryG()) / $batch->plan->density($this->planning->cupboard())->gramsPerMl;
             $words[] = sprintf('The spent herb weighs %s, so about %s of oil is in it.', AmountWriter::plain($g, Kind::Mass), AmountWriter::plain($oil, Kind::Volume));
         }
         if ($to !== null && isset(Straining::SPENT[$to])) {

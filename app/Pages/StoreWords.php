@@ -2,7 +2,7 @@
 
 namespace App\Pages;
 
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\House\Times;
 use App\Models\Lot;
 use App\Models\LotCheck;
@@ -17,8 +17,8 @@ use App\Responses\StoreTask;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Kettle\Measure\AmountWriter;
-use Kettle\Recipe\Bench;
 use Kettle\Recipe\PlanDocument;
+use Kettle\Recipe\Planning;
 use Kettle\Stores\Condition;
 use Kettle\Stores\LotCheck as CoreCheck;
 use Kettle\Stores\LotKind;
@@ -32,7 +32,7 @@ final readonly class StoreWords
     /** Lines about Stores on Today. */
     private const TASKS = 6;
 
-    public function __construct(private Kitchens $kitchens, private Bench $bench, private Times $times)
+    public function __construct(private KitchenFactory $kitchens, private Planning $planning, private Times $times)
     {
     }
 
@@ -40,7 +40,7 @@ final readonly class StoreWords
     {
         $kitchen = $this->kitchens->plain();
         $core = $lot->core($kitchen->now->getTimezone());
-        $condition = Condition::of($core, $kitchen->today(), $this->bench->cupboard());
+        $condition = Condition::of($core, $kitchen->today(), $this->planning->cupboard());
 
         return new LotView(
             id: $lot->uid,
@@ -64,7 +64,6 @@ final readonly class StoreWords
             allergens: $lot->allergens,
             condition: $condition->is,
             why: $condition->reasons,
-            checked_text: $lot->checked_at === null ? null : $this->times->date($lot->checked_at),
             left: (float) $lot->left,
             share_left: (float) $lot->got > 0 ? max(0.0, min(1.0, round((float) $lot->left / (float) $lot->got, 3))) : 0.0,
             version: $lot->version,
@@ -83,7 +82,7 @@ final readonly class StoreWords
             array_values($checks->map(fn (LotCheck $check) => new CheckView($check->verdict, $check->says, $this->times->logged($check->happened_at), $check->by))->all()),
             array_map(fn (array $ask) => new AskView($ask['id'], $ask['asks'], array_map(
                 fn (array $answer) => new AnswerChoice($answer['id'], $answer['says']), $ask['answers'],
-            )), CoreCheck::asks($lot->kind, $this->bench->tables())),
+            )), CoreCheck::asks($lot->kind, $this->planning->tables())),
         );
     }
 
@@ -100,7 +99,7 @@ final readonly class StoreWords
             fn (Builder $query) => $query->where('ages_on', '<=', $kitchen->today()->format('Y-m-d'))->orWhereIn('verdict', ['past', 'soon']),
         );
         foreach ($aged->orderByRaw('ages_on IS NULL, ages_on')->orderBy('id')->limit(self::TASKS + 1)->get() as $lot) {
-            $condition = Condition::of($lot->core($kitchen->now->getTimezone()), $kitchen->today(), $this->bench->cupboard());
+            $condition = Condition::of($lot->core($kitchen->now->getTimezone()), $kitchen->today(), $this->planning->cupboard());
             if ($condition->is !== Condition::SOUND) {
                 $tasks[] = new StoreTask($lot->uid, $lot->called, $condition->is, $condition->reasons[0]);
             }
@@ -125,7 +124,7 @@ final readonly class StoreWords
 
     private function what(Lot $lot): string
     {
-        $cupboard = $this->bench->cupboard();
+        $cupboard = $this->planning->cupboard();
         if ($lot->kind !== LotKind::Herb) {
             return match ($lot->kind) {
                 LotKind::Carrier => $cupboard->carriers()[$lot->material]->name ?? 'oil',

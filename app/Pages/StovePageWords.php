@@ -5,7 +5,7 @@ namespace App\Pages;
 use App\Actions\Batches\Records;
 use App\Actions\Stove\SetUp;
 use App\Files\CsvTable;
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\House\Times;
 use App\Models\Batch;
 use App\Models\Cooker;
@@ -41,7 +41,7 @@ final readonly class StovePageWords
 
     private const CSV_ROWS = 20_000;
 
-    public function __construct(private StoveWords $words, private CookerWords $cookers, private Records $records, private Kitchens $kitchens, private Times $times, private SetUp $setUp)
+    public function __construct(private StoveWords $words, private CookerWords $cookers, private Records $records, private KitchenFactory $kitchens, private Times $times, private SetUp $setUp)
     {
     }
 
@@ -60,7 +60,7 @@ final readonly class StovePageWords
             waiting: $waiting,
             pans: $pans,
             cookers: array_values(Cooker::query()->orderBy('id')->get()->map(fn (Cooker $cooker) => $this->cookers->cooker($cooker, isset($used[$cooker->id])))->all()),
-            probes: array_values(Probe::query()->where('kind', '!=', Probe::HAND)->orderBy('id')->limit(40)->get()->map(fn (Probe $probe) => $this->cookers->probe($probe, isset($busy[$probe->id]), null))->all()),
+            probes: array_values(Probe::query()->where('kind', '!=', Probe::HAND)->orderBy('id')->limit(40)->get()->map(fn (Probe $probe) => $this->cookers->probe($probe, isset($busy[$probe->id])))->all()),
             ended: array_values($ended->map($this->words->card(...))->all()),
         );
     }

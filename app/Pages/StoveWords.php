@@ -5,7 +5,7 @@ namespace App\Pages;
 use App\Actions\Stove\SetUp;
 use App\Actions\Stove\TakeReadings;
 use App\Actions\Stove\Tend;
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\House\Times;
 use App\Live\LiveToken;
 use App\Models\Probe;
@@ -51,7 +51,7 @@ final class StoveWords
     private ?Kitchen $kitchen = null;
 
     public function __construct(
-        private readonly Kitchens $kitchens,
+        private readonly KitchenFactory $kitchens,
         private readonly TakeReadings $readings,
         private readonly SetUp $setUp,
         private readonly Times $times,
@@ -99,7 +99,7 @@ final class StoveWords
             warmth_c: $last === null ? null : round($last[1], 2),
             trend_text: $this->trend($session, $standing, $last),
             by_eye: $standing?->probe->kind === Probe::HAND,
-            probe: $standing === null ? null : $this->cookers->probe($standing->probe, ! $ended, $last === null ? null : $this->clock($session, $last[0])),
+            probe: $standing === null ? null : $this->cookers->probe($standing->probe, ! $ended),
             scale: $this->scale($session->core(), (float) $session->set_up['room_c']),
             jars: array_values($session->jars->map(fn (StoveJar $jar) => $this->jar($session, $jar, $log))->all()),
             alarms: $ended ? [] : $this->alarms($session, $standing, $log),
@@ -124,7 +124,7 @@ final class StoveWords
             $cooker['shape'], (float) $cooker['length_mm'], (float) $cooker['width_mm'], (float) $cooker['height_mm'], (float) $setUp['full_mm'], (float) $setUp['low_mm'], round($nowMm, 1),
             AmountWriter::plain((float) $setUp['full_ml'], Kind::Volume),
             array_map(fn (array $jar) => new BathJar(
-                $jar['called'], (float) $jar['x'], (float) $jar['y'], (float) $jar['d'], (float) $jar['height'], (float) $jar['level'], (float) $jar['bed'], isset($jar['floats_at']) ? (float) $jar['floats_at'] : null,
+                $jar['called'], (float) $jar['x'], (float) $jar['y'], (float) $jar['d'], (float) $jar['height'], (float) $jar['level'], (float) $jar['bed'],
             ), $setUp['jars']),
         );
     }
@@ -182,7 +182,7 @@ final class StoveWords
         /** @var array{settings: list<array{name: string, watts: float|int}>} $cooker */
         $cooker = $session->set_up['cooker'];
 
-        return array_map(fn (array $each) => new CookerSetting($each['name'], (float) $each['watts'], round($each['watts']).' W'), $cooker['settings']);
+        return array_map(fn (array $each) => new CookerSetting($each['name'], round($each['watts']).' W'), $cooker['settings']);
     }
 
     private function log(StoveSession $session, ?StoveProbe $standing): StoveLog

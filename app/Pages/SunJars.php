@@ -4,7 +4,7 @@ namespace App\Pages;
 
 use App\Actions\Stove\SetUp;
 use App\Devices\SimulatedWeather;
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\Models\Batch;
 use App\Models\Tenancy\CurrentHouse;
 use App\Models\WeatherDay;
@@ -32,7 +32,7 @@ final readonly class SunJars
     /** Where a house has not said: the middle of the temperate belt, and marked so. */
     private const LATITUDE = 52.0;
 
-    public function __construct(private CurrentHouse $current, private Kitchens $kitchens, private SetUp $setUp, private SimulatedWeather $weather)
+    public function __construct(private CurrentHouse $current, private KitchenFactory $kitchens, private SetUp $setUp, private SimulatedWeather $weather)
     {
     }
 

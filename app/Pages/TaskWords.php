@@ -3,7 +3,7 @@
 namespace App\Pages;
 
 use App\Actions\Batches\Records;
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\House\Times;
 use App\Models\Batch;
 use App\Models\Task;
@@ -16,7 +16,7 @@ use Kettle\Infusion\Method;
 /** What there is to do, in a cook's words. */
 final readonly class TaskWords
 {
-    public function __construct(private Times $times, private Kitchens $kitchens, private Records $records)
+    public function __construct(private Times $times, private KitchenFactory $kitchens, private Records $records)
     {
     }
 

@@ -2,7 +2,7 @@
 
 namespace App\Pages;
 
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\Models\Batch;
 use App\Models\BatchYield;
 use App\Responses\YieldLine;
@@ -14,7 +14,7 @@ use Kettle\Infusion\UptakeSpread;
 use Kettle\Infusion\YieldHistory;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Tables;
-use Kettle\Recipe\Bench;
+use Kettle\Recipe\Planning;
 
 /** What the house has learned of the oil its herbs keep. */
 final readonly class YieldWords
@@ -22,7 +22,7 @@ final readonly class YieldWords
     /** The last batches of a form that a batch is set against. */
     private const OF = 200;
 
-    public function __construct(private Tables $tables, private Kitchens $kitchens, private Bench $bench)
+    public function __construct(private Tables $tables, private KitchenFactory $kitchens, private Planning $planning)
     {
     }
 
@@ -80,7 +80,7 @@ final readonly class YieldWords
     {
         $prior = Uptake::by($way, $this->tables);
         $now = $prior->after($seen, UptakeSpread::of($this->tables));
-        $name = self::formName($form, $this->bench->cupboard());
+        $name = self::formName($form, $this->planning->cupboard());
 
         return new YieldLine(
             $form, $name, $way, $seen->batches, round($now->mlPerGram, 3), round(max(0.0, $now->mlPerGram - Uptake::NINE_IN_TEN * $now->sd), 3), round($now->mlPerGram + Uptake::NINE_IN_TEN * $now->sd, 3), $prior->mlPerGram,

@@ -2,7 +2,7 @@
 
 namespace App\Providers;
 
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
@@ -17,20 +17,20 @@ use Kettle\Ask\Schemas;
 use Kettle\Infusion\Methods;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Tables;
-use Kettle\Recipe\Bench;
+use Kettle\Recipe\Planning;
 
 final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
         $this->app->scoped(CurrentHouse::class);
-        $this->app->scoped(Kitchens::class);
+        $this->app->scoped(KitchenFactory::class);
         $this->app->singleton(Tables::class, fn () => Tables::shipped());
-        $this->app->singleton(Bench::class);
-        $this->app->singleton(Cupboard::class, fn (Application $app) => $app->make(Bench::class)->cupboard());
+        $this->app->singleton(Planning::class);
+        $this->app->singleton(Cupboard::class, fn (Application $app) => $app->make(Planning::class)->cupboard());
         $this->app->singleton(Methods::class);
         $this->app->singleton(Schemas::class, fn () => Schemas::shipped());
-        $this->app->singleton(Questions::class, fn (Application $app) => new Questions($app->make(Tables::class), $app->make(Bench::class)));
+        $this->app->singleton(Questions::class, fn (Application $app) => new Questions($app->make(Tables::class), $app->make(Planning::class)));
     }
 
     public function boot(): void

@@ -23,8 +23,6 @@ final readonly class BathJar
         public float $level,
         #[OA\Property]
         public float $bed,
-        #[OA\Property]
-        public ?float $floats_at,
     ) {
     }
 }

@@ -12,8 +12,6 @@ final readonly class CookerSetting
         #[OA\Property]
         public string $name,
         #[OA\Property]
-        public float $watts,
-        #[OA\Property]
         public string $text,
     ) {
     }

@@ -15,8 +15,6 @@ final readonly class HouseLink
         public string $name,
         #[OA\Property(enum: ['keeper', 'helper', 'reader'])]
         public string $role,
-        #[OA\Property]
-        public bool $is_demo,
     ) {
     }
 }

@@ -51,8 +51,6 @@ final readonly class HouseView
         public int $version,
         #[OA\Property(enum: ['keeper', 'helper', 'reader'])]
         public string $role,
-        #[OA\Property]
-        public bool $is_demo,
         #[OA\Property(type: 'array', items: new OA\Items(ref: JarSize::class))]
         public array $jars,
         #[OA\Property(type: 'array', items: new OA\Items(ref: BottleKind::class))]

@@ -59,8 +59,6 @@ final readonly class LotView
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $why,
         #[OA\Property]
-        public ?string $checked_text,
-        #[OA\Property]
         public float $left,
         #[OA\Property]
         public float $share_left,

@@ -45,8 +45,6 @@ final readonly class PressView
         #[OA\Property]
         public string $way,
         #[OA\Property]
-        public string $planned_way,
-        #[OA\Property]
         public string $filter,
         #[OA\Property(type: 'array', items: new OA\Items(ref: StrainStep::class))]
         public array $steps,

@@ -19,8 +19,6 @@ final readonly class ProbeView
         public string $kind_text,
         #[OA\Property]
         public bool $busy,
-        #[OA\Property]
-        public ?string $last_text,
     ) {
     }
 }

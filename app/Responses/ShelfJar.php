@@ -24,8 +24,6 @@ final readonly class ShelfJar
         #[OA\Property]
         public string $jar,
         #[OA\Property]
-        public float $brim_ml,
-        #[OA\Property]
         public float $height_mm,
         #[OA\Property]
         public float $diameter_mm,

@@ -149,5 +149,5 @@ run_bench() {
   before=$(date +%s%N)
   start_instance production
   after=$(date +%s%N)
-  COLD_START_MS=$(((after - before) / 1000000)) php bench/run.php
+  COLD_START_MS=$(((after - before) / 1000000)) php perf/run.php
 }

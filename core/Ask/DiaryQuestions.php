@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Kettle\Ask;
 
+use Kettle\Diary\Availability;
 use Kettle\Diary\CookerDiary;
 use Kettle\Diary\CookerJob;
 use Kettle\Diary\CookerPlace;
 use Kettle\Diary\CookerRun;
 use Kettle\Diary\DiaryRefused;
-use Kettle\Diary\Presence;
 use Kettle\Recipe\Fields;
 use Kettle\Recipe\Kitchen;
 use Kettle\Vessel\Cooker;
@@ -64,7 +64,7 @@ final readonly class DiaryQuestions
     }
 
     /** @param  array<mixed>  $document */
-    private function presence(array $document): Presence
+    private function presence(array $document): Availability
     {
         $home = [];
         foreach (is_array($document['home'] ?? null) ? $document['home'] : [] as $day => $hours) {

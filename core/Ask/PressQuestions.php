@@ -20,11 +20,11 @@ use Kettle\Keeping\KeptFacts;
 use Kettle\Material\Blend;
 use Kettle\Material\State;
 use Kettle\Material\Tables;
-use Kettle\Reason\Reckoned;
+use Kettle\Reason\Figure;
 use Kettle\Reason\Refused;
-use Kettle\Recipe\Bench;
 use Kettle\Recipe\Fields;
 use Kettle\Recipe\Kitchen;
+use Kettle\Recipe\Planning;
 use Kettle\Recipe\WishRefused;
 use Kettle\Time\Day;
 use Kettle\Vessel\BestFilling;
@@ -37,7 +37,7 @@ final readonly class PressQuestions
     /** Batches one question may be asked about. */
     private const MOST_BATCHES = 20_000;
 
-    public function __construct(private Bench $bench, private Tables $tables, private Kitchen $kitchen)
+    public function __construct(private Planning $planning, private Tables $tables, private Kitchen $kitchen)
     {
     }
 
@@ -138,7 +138,7 @@ final readonly class PressQuestions
     {
         $parts = $lots = [];
         foreach (self::list($document, 'oils', 12) as $i => $oil) {
-            $carrier = $this->bench->cupboard()->carrier(Fields::text($oil, 'id') ?? '');
+            $carrier = $this->planning->cupboard()->carrier(Fields::text($oil, 'id') ?? '');
             $parts[] = ['carrier' => $carrier, 'parts' => isset($oil['parts']) ? self::number($oil, 'parts', "oils.{$i}") : 1.0];
             $lots[$carrier->id] = ['opened' => $this->day($oil, 'opened'), 'best_before' => $this->day($oil, 'best_before')];
         }
@@ -148,8 +148,8 @@ final readonly class PressQuestions
         }
         $state = State::tryFrom(Fields::text($document, 'state') ?? 'dried') ?? throw KeepingRefused::unknown('state', Fields::text($document, 'state') ?? '', ['dried', 'wilted', 'fresh'])->about('state');
         $herb = Fields::text($document, 'herb');
-        $plant = $herb === null ? null : $this->bench->cupboard()->herb($herb);
-        $this->bench->cupboard()->purpose(Fields::text($document, 'purpose') ?? 'skin');
+        $plant = $herb === null ? null : $this->planning->cupboard()->herb($herb);
+        $this->planning->cupboard()->purpose(Fields::text($document, 'purpose') ?? 'skin');
         $kept = Fields::text($document, 'kept') ?? ColdKept::SHELF;
         if (! in_array($kept, ColdKept::KEPT, true)) {
             throw KeepingRefused::unknown('way of keeping', $kept, ColdKept::KEPT)->about('kept');
@@ -176,7 +176,7 @@ final readonly class PressQuestions
         $keeping = Keeping::of($blend, $state, $facts, $this->tables);
 
         return [
-            'months' => round($keeping->months, 2), 'spent' => $keeping->spent, 'cold_only' => $keeping->coldOnly, 'best_before' => $this->bench->figure($keeping->figure(), $this->kitchen),
+            'months' => round($keeping->months, 2), 'spent' => $keeping->spent, 'cold_only' => $keeping->coldOnly, 'best_before' => $this->planning->figure($keeping->figure(), $this->kitchen),
             'iodine_value' => $blend->iodineValue() === null ? null : round($blend->iodineValue(), 1),
             'oxidisability' => $blend->oxidisability() === null ? null : round($blend->oxidisability(), 2),
         ];
@@ -197,7 +197,7 @@ final readonly class PressQuestions
             throw CautionRefused::place($place);
         }
 
-        return ['cautions' => $this->bench->cautions($document, $this->kitchen, $place)];
+        return ['cautions' => $this->planning->cautions($document, $this->kitchen, $place)];
     }
 
     /**
@@ -236,14 +236,14 @@ final readonly class PressQuestions
     }
 
     /**
-     * @param  list<Reckoned>  $figures
+     * @param  list<Figure>  $figures
      * @return array<string, mixed>
      */
     private function figures(array $figures): array
     {
         $named = [];
         foreach ($figures as $figure) {
-            $named[$figure->id] = $this->bench->figure($figure, $this->kitchen);
+            $named[$figure->id] = $this->planning->figure($figure, $this->kitchen);
         }
 
         return $named;

@@ -10,11 +10,11 @@ use Kettle\Material\Wilting;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Reason\Refused;
-use Kettle\Recipe\Bench;
 use Kettle\Recipe\Fields;
 use Kettle\Recipe\Kitchen;
 use Kettle\Recipe\KitchenReader;
 use Kettle\Recipe\PlanDocument;
+use Kettle\Recipe\Planning;
 use Kettle\Recipe\WishRefused;
 use Kettle\Share\RecipeReader;
 use Kettle\Stores\LotCheck;
@@ -29,13 +29,13 @@ final readonly class Questions
 {
     public const MODES = ['plan', 'figures', 'compare', 'oils', 'wilting', 'check', 'recipe', 'warm-hours', 'pot', 'bath', 'learn', 'sun', 'fit', 'diary', 'yield', 'bottle', 'keep', 'cautions', 'faults'];
 
-    private Bench $bench;
+    private Planning $planning;
 
     private Schemas $asked;
 
-    public function __construct(private Tables $tables, ?Bench $bench = null)
+    public function __construct(private Tables $tables, ?Planning $planning = null)
     {
-        $this->bench = $bench ?? new Bench($tables);
+        $this->planning = $planning ?? new Planning($tables);
         $this->asked = Schemas::shipped();
     }
 
@@ -51,12 +51,12 @@ final readonly class Questions
             throw WishRefused::one('', 'unknown', sprintf('There is nothing called “%s” to reckon. Choose one of: %s.', mb_substr($mode, 0, 40), implode(', ', self::MODES)));
         }
         $this->asked->mode($mode, $document);
-        $kitchen = KitchenReader::read(is_array($document['house'] ?? null) ? $document['house'] : [], $now, $this->tables, $this->bench->cupboard());
+        $kitchen = KitchenReader::read(is_array($document['house'] ?? null) ? $document['house'] : [], $now, $this->tables, $this->planning->cupboard());
         try {
             return match ($mode) {
-                'plan' => $this->bench->document($this->bench->plan($document, $kitchen), $kitchen),
+                'plan' => $this->planning->document($this->planning->plan($document, $kitchen), $kitchen),
                 'figures' => $this->figures($document, $kitchen),
-                'compare' => ['methods' => $this->bench->answer($this->bench->plan($document, $kitchen), $kitchen)['methods']],
+                'compare' => ['methods' => $this->planning->answer($this->planning->plan($document, $kitchen), $kitchen)['methods']],
                 'oils' => ['oils' => $this->oils(Fields::text($document, 'purpose') ?? 'skin', $kitchen)],
                 'wilting' => $this->wilting($document, $kitchen),
                 'check' => $this->check($document),
@@ -124,7 +124,7 @@ final readonly class Questions
         $typed = Fields::text($document, 'hours');
         $hours = $typed === null ? null : self::about('hours', fn () => $reader->within($typed, Kind::Time, 'h', 0.05, 500)->value);
         $water = Fields::text($document, 'water');
-        $form = self::about('form', fn () => $this->bench->cupboard()->form(Fields::text($document, 'form') ?? 'thin-leaf'));
+        $form = self::about('form', fn () => $this->planning->cupboard()->form(Fields::text($document, 'form') ?? 'thin-leaf'));
         $fraction = $water === null ? ($form->waterFresh ?? 0.8) : self::about('water', fn () => $reader->number(rtrim($water, '% '))) / 100;
         if ($fraction < 0.05 || $fraction > 0.97) {
             throw new MaterialRefused('out_of_range', 'Water is between 5 and 97 per cent of a plant’s weight.', 'water');
@@ -132,7 +132,7 @@ final readonly class Questions
         $wilting = Wilting::weighed($fresh, $now, $fraction, $hours, $this->tables);
         $figures = [];
         foreach ($wilting->figures() as $figure) {
-            $figures[$figure->id] = $this->bench->figure($figure, $kitchen);
+            $figures[$figure->id] = $this->planning->figure($figure, $kitchen);
         }
 
         return ['verdict' => $wilting->verdict, 'says' => $wilting->says(), 'water' => round($wilting->waterNow * 100, 1), 'figures' => $figures];
@@ -140,12 +140,12 @@ final readonly class Questions
 
     public function press(Kitchen $kitchen): PressQuestions
     {
-        return new PressQuestions($this->bench, $this->tables, $kitchen);
+        return new PressQuestions($this->planning, $this->tables, $kitchen);
     }
 
     public function recipes(): RecipeReader
     {
-        return new RecipeReader($this->bench->cupboard(), $this->bench->methods());
+        return new RecipeReader($this->planning->cupboard(), $this->planning->methods());
     }
 
     /**
@@ -154,8 +154,8 @@ final readonly class Questions
      */
     private function figures(array $document, Kitchen $kitchen): array
     {
-        $plan = $this->bench->plan($document, $kitchen);
-        $answer = $this->bench->answer($plan, $kitchen);
+        $plan = $this->planning->plan($document, $kitchen);
+        $answer = $this->planning->answer($plan, $kitchen);
 
         return ['figures' => $answer['figures'], 'stores' => $answer['stores'], 'methods' => $answer['methods'], 'oils' => $this->oils($plan->wish->purpose, $kitchen)];
     }

@@ -13,8 +13,8 @@ use Kettle\Batch\Line\Strained;
 use Kettle\Batch\Line\TaskLine;
 use Kettle\Batch\Line\Used;
 use Kettle\Caution\ColdKept;
+use Kettle\Diary\Availability;
 use Kettle\Diary\Course;
-use Kettle\Diary\Presence;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Step;
 use Kettle\Diary\Upkeep;
@@ -60,7 +60,7 @@ final readonly class BatchState
     /**
      * @param  array<string, array{opened: ?\DateTimeImmutable, best_before: ?\DateTimeImmutable}>  $lots of its oils, by carrier id
      */
-    public static function of(Record $record, Presence $presence, Cupboard $cupboard, array $lots): self
+    public static function of(Record $record, Availability $presence, Cupboard $cupboard, array $lots): self
     {
         $log = $record->log;
         $tables = $cupboard->tables();

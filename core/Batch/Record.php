@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Kettle\Batch;
 
+use Kettle\Diary\Availability;
 use Kettle\Diary\Course;
-use Kettle\Diary\Presence;
 use Kettle\Diary\Routine;
 use Kettle\Diary\Upkeep;
 use Kettle\Infusion\Method;
@@ -45,7 +45,7 @@ final readonly class Record
     }
 
     /** @param  ?Upkeep  $upkeep of what is bottled, or kept cold; null when none is left */
-    public function course(Presence $presence, ?Upkeep $upkeep = null): Course
+    public function course(Availability $presence, ?Upkeep $upkeep = null): Course
     {
         return Course::follow($this->routine(), $this->startAt, $presence, $this->log->events(), $this->slots, $upkeep);
     }

@@ -37,7 +37,7 @@ final class Bookings
      *
      * @param  bool  $among whether the others may be placed anew for it; else it goes where they leave room
      */
-    public function place(CookerJob $job, Presence $presence, \DateTimeImmutable $now, bool $among = true): Booking
+    public function place(CookerJob $job, Availability $presence, \DateTimeImmutable $now, bool $among = true): Booking
     {
         $jobs = array_column($this->booked, 'job');
         $diary = $among ? CookerDiary::plan([...$jobs, $job], $this->places, $presence, $now)

@@ -32,7 +32,7 @@ final class CookerDiary
     private array $fits = [];
 
     /** @param  list<CookerPlace>  $places */
-    private function __construct(private readonly array $places, private readonly Presence $presence, private readonly \DateTimeImmutable $now)
+    private function __construct(private readonly array $places, private readonly Availability $presence, private readonly \DateTimeImmutable $now)
     {
     }
 
@@ -41,7 +41,7 @@ final class CookerDiary
      * @param  list<CookerPlace>  $places
      * @param  \DateTimeImmutable  $now in the house's zone
      */
-    public static function plan(array $jobs, array $places, Presence $presence, \DateTimeImmutable $now): self
+    public static function plan(array $jobs, array $places, Availability $presence, \DateTimeImmutable $now): self
     {
         $diary = new self($places, $presence, $now);
         $standing = $free = [];

@@ -45,7 +45,7 @@ final readonly class Course
      * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots sessions the diary keeps for it
      * @param  ?Upkeep  $upkeep of what is bottled, or kept cold; null when none is left
      */
-    public static function follow(Routine $routine, \DateTimeImmutable $startAt, Presence $presence, array $events, array $slots = [], ?Upkeep $upkeep = null): self
+    public static function follow(Routine $routine, \DateTimeImmutable $startAt, Availability $presence, array $events, array $slots = [], ?Upkeep $upkeep = null): self
     {
         $method = $routine->method;
         $done = $skipped = $later = [];
@@ -130,7 +130,7 @@ final readonly class Course
     }
 
     /** @return list<Task> */
-    private static function keeping(\DateTimeImmutable $bottledAt, ?\DateTimeImmutable $last, ?Upkeep $upkeep, Presence $presence, Method $method): array
+    private static function keeping(\DateTimeImmutable $bottledAt, ?\DateTimeImmutable $last, ?Upkeep $upkeep, Availability $presence, Method $method): array
     {
         $next = $upkeep?->next($bottledAt, $last, $presence);
 
@@ -138,13 +138,13 @@ final readonly class Course
     }
 
     /** @return list<Task> what is kept cold has its last day, bottled or not */
-    private static function cold(?\DateTimeImmutable $since, ?Upkeep $upkeep, Presence $presence, Method $method): array
+    private static function cold(?\DateTimeImmutable $since, ?Upkeep $upkeep, Availability $presence, Method $method): array
     {
         return $since !== null && $upkeep?->useBy === true ? self::keeping($since, null, $upkeep, $presence, $method) : [];
     }
 
     /** @return list<Task> */
-    private static function settling(\DateTimeImmutable $strainedAt, Presence $presence, Method $method): array
+    private static function settling(\DateTimeImmutable $strainedAt, Availability $presence, Method $method): array
     {
         $settled = Timetable::settledAfter($strainedAt, $presence);
 
@@ -164,7 +164,7 @@ final readonly class Course
      * @param  \Closure(string): ?\DateTimeImmutable  $last
      * @return list<Task>
      */
-    private static function untilStrained(Routine $routine, Timetable $times, bool $filled, \Closure $last, Presence $presence, Warmed $warmed): array
+    private static function untilStrained(Routine $routine, Timetable $times, bool $filled, \Closure $last, Availability $presence, Warmed $warmed): array
     {
         $method = $routine->method;
         $soaking = ! $filled && $times->beginAt < $times->fillAt;
@@ -191,7 +191,7 @@ final readonly class Course
      * @param  \Closure(string): ?\DateTimeImmutable  $last
      * @return list<Task>
      */
-    private static function shelving(Method $method, Timetable $times, bool $filled, \Closure $last, Presence $presence): array
+    private static function shelving(Method $method, Timetable $times, bool $filled, \Closure $last, Availability $presence): array
     {
         $tasks = [];
         if ($last('top_up') === null) {
@@ -215,7 +215,7 @@ final readonly class Course
      * @param  \Closure(string): ?\DateTimeImmutable  $last
      * @return list<Task>
      */
-    private static function warming(Method $method, Timetable $times, bool $filled, \Closure $last, Warmed $warmed, Presence $presence): array
+    private static function warming(Method $method, Timetable $times, bool $filled, \Closure $last, Warmed $warmed, Availability $presence): array
     {
         $tasks = [];
         foreach (array_slice($times->sessions, count($warmed->sessions)) as $index => $session) {

@@ -51,7 +51,7 @@ final readonly class Timetable
      * @param  bool  $filled whether it is filled already, and its hours run
      * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots sessions the diary keeps for it, in a cooker shared with others
      */
-    public static function lay(Routine $routine, \DateTimeImmutable $fillAt, Presence $presence, ?Warmed $warmed = null, array $slots = [], bool $filled = false): self
+    public static function lay(Routine $routine, \DateTimeImmutable $fillAt, Availability $presence, ?Warmed $warmed = null, array $slots = [], bool $filled = false): self
     {
         $warmed ??= Warmed::none();
         $filling = Step::Fill->minutes() + ($routine->method->has(Method::POURED_HOT) ? Step::WarmOil->minutes() : 0);
@@ -79,7 +79,7 @@ final readonly class Timetable
      *
      * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots
      */
-    private static function inOneGo(Routine $routine, float $coldWithinH, \DateTimeImmutable $beginAt, \DateTimeImmutable $fillAt, Presence $presence, Warmed $warmed, array $slots, bool $filled): self
+    private static function inOneGo(Routine $routine, float $coldWithinH, \DateTimeImmutable $beginAt, \DateTimeImmutable $fillAt, Availability $presence, Warmed $warmed, array $slots, bool $filled): self
     {
         if (! $filled) {
             // Until it is warm the hours run as well.
@@ -118,7 +118,7 @@ final readonly class Timetable
      * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots
      * @return non-empty-list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>
      */
-    private static function warm(Routine $routine, \DateTimeImmutable $from, Presence $presence, Warmed $warmed, array $slots): array
+    private static function warm(Routine $routine, \DateTimeImmutable $from, Availability $presence, Warmed $warmed, array $slots): array
     {
         $sessions = array_map(fn (array $past) => ['from' => $past['from'], 'to' => $past['to']], $warmed->sessions);
         $left = $warmed->left($routine->hours);
@@ -150,7 +150,7 @@ final readonly class Timetable
     }
 
     /** When an oil strained at a moment has settled and somebody is up to pour it off; at once where it does not settle. */
-    public static function settledAfter(\DateTimeImmutable $strainedAt, Presence $presence, bool $settles = true): \DateTimeImmutable
+    public static function settledAfter(\DateTimeImmutable $strainedAt, Availability $presence, bool $settles = true): \DateTimeImmutable
     {
         return $settles ? $presence->forWork(Later::hours($strainedAt, self::SETTLE_HOURS), Step::Decant->minutes() + Step::Bottle->minutes()) : self::strained($strainedAt);
     }
@@ -162,7 +162,7 @@ final readonly class Timetable
     }
 
     /** When its warmth must be over, for it to be strained and settled by a day. */
-    public static function warmthOverBy(Routine $routine, \DateTimeImmutable $readyBy, Presence $presence): \DateTimeImmutable
+    public static function warmthOverBy(Routine $routine, \DateTimeImmutable $readyBy, Availability $presence): \DateTimeImmutable
     {
         $after = ($routine->settles ? self::SETTLE_HOURS * 60 + self::COOLING_MINUTES : self::STILL_WARM_MINUTES) + (int) round($routine->standsH * 60);
 
@@ -179,7 +179,7 @@ final readonly class Timetable
      * The latest day on which to fill, to be ready by a day. Days are walked back one at a time, so
      * that waking hours and sessions are reckoned just as they will fall.
      */
-    public static function latestStart(Routine $routine, \DateTimeImmutable $readyBy, Presence $presence): \DateTimeImmutable
+    public static function latestStart(Routine $routine, \DateTimeImmutable $readyBy, Availability $presence): \DateTimeImmutable
     {
         $day = $readyBy->setTime(0, 0);
         // No fewer days than its hours and the settling ask for; the walk begins a day short of that.
@@ -202,7 +202,7 @@ final readonly class Timetable
      * @param  int  $tailMin minutes that somebody stays after it
      * @return non-empty-list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>
      */
-    public static function sessions(float $hours, \DateTimeImmutable $from, Presence $presence, int $warmUpMin = 0, int $tailMin = 0): array
+    public static function sessions(float $hours, \DateTimeImmutable $from, Availability $presence, int $warmUpMin = 0, int $tailMin = 0): array
     {
         $minutes = max(1, (int) round($hours * 60));
         // Whole tomorrow is kinder than a stub tonight and the rest tomorrow.
@@ -229,7 +229,7 @@ final readonly class Timetable
     }
 
     /** @return array{from: \DateTimeImmutable, to: \DateTimeImmutable}|null in one go, today or tomorrow */
-    private static function whole(int $minutes, int $tailMin, \DateTimeImmutable $from, Presence $presence): ?array
+    private static function whole(int $minutes, int $tailMin, \DateTimeImmutable $from, Availability $presence): ?array
     {
         $night = $from->setTime(0, 0)->modify('+2 days');
         for ($while = $presence->whileFrom($from); $while !== null && $while['from'] < $night; $while = $presence->whileFrom($while['to'])) {
@@ -249,7 +249,7 @@ final readonly class Timetable
      * @param  int  $tailMin minutes that somebody has to be there for when it ends
      * @return array{from: \DateTimeImmutable, to: \DateTimeImmutable}
      */
-    public static function unattended(float $hours, \DateTimeImmutable $from, Presence $presence, int $warmUpMin = 0, int $tailMin = 0): array
+    public static function unattended(float $hours, \DateTimeImmutable $from, Availability $presence, int $warmUpMin = 0, int $tailMin = 0): array
     {
         $minutes = $warmUpMin + max(1, (int) round($hours * 60));
         $while = $presence->whileFrom($from) ?? ['from' => $from, 'to' => $from];

@@ -26,7 +26,7 @@ final readonly class Upkeep
      * Where nobody is there on the last day, it is done before: a deadline never moves later.
      * @return ?array{Step, \DateTimeImmutable} null when the last day was seen to
      */
-    public function next(\DateTimeImmutable $bottledAt, ?\DateTimeImmutable $last, Presence $presence): ?array
+    public function next(\DateTimeImmutable $bottledAt, ?\DateTimeImmutable $last, Availability $presence): ?array
     {
         if ($this->useBy) {
             return [Step::UseUp, $presence->lastAwake($this->until, $bottledAt)];

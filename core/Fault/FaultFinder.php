@@ -15,8 +15,6 @@ use Kettle\Material\Tables;
  */
 final readonly class FaultFinder
 {
-    public const KEEP = ['keep', 'use-soon', 'discard-if-eaten', 'discard'];
-
     /** Within so much of the first, a cause is as likely. */
     private const NEAR = 2;
 

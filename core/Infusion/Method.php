@@ -27,8 +27,6 @@ final readonly class Method
     /** By which a pan is done, each to be seen: its water is out, and the colour has turned. Common practice, no source. */
     public const SIGNS = ['bubbles_calmed' => 'the bubbling has calmed: its water is out', 'colour_turned' => 'the colour of herb and oil has turned'];
 
-    public const IN_SUN = 'in-sun';
-
     /** Shut while it is warm. */
     public const LID_TIGHT = 'lid-tight';
 
@@ -42,7 +40,7 @@ final readonly class Method
 
     /**
      * @param  list<string>  $handling
-     * @param  non-empty-list<School>  $schools
+     * @param  non-empty-list<Variant>  $schools
      * @param  bool  $attended whether somebody must be by while it is warm
      * @param  list<string>  $needs ids of things it needs
      * @param  list<State>  $states of herb it is for; empty for any
@@ -80,7 +78,7 @@ final readonly class Method
 
     public static function fromRow(Row $row): self
     {
-        $schools = array_map(School::fromRow(...), array_values($row->rows('schools')));
+        $schools = array_map(Variant::fromRow(...), array_values($row->rows('schools')));
         if ($schools === []) {
             throw new \LogicException('A method has at least one school.');
         }
@@ -100,7 +98,7 @@ final readonly class Method
     }
 
     /** @throws MethodRefused when the method has no such school */
-    public function school(string $id): School
+    public function school(string $id): Variant
     {
         foreach ($this->schools as $school) {
             if ($school->id === $id) {
@@ -111,7 +109,7 @@ final readonly class Method
     }
 
     /** The method as somebody goes about it: a school may want nobody by, a cook may shake it oftener or less. */
-    public function as(School $school, ?float $shakeEveryH = null): self
+    public function as(Variant $school, ?float $shakeEveryH = null): self
     {
         /** @phpstan-ignore argument.type (the properties are the constructor's own) */
         return new self(...[...get_object_vars($this), 'shakeEveryH' => $shakeEveryH ?? $this->shakeEveryH, 'attended' => $school->attended ?? $this->attended]);
@@ -141,7 +139,7 @@ final readonly class Method
     }
 
     /** The school to begin with for what is in the jar. */
-    public function schoolFor(HerbMix $mix): School
+    public function schoolFor(HerbMix $mix): Variant
     {
         foreach ($this->schools as $school) {
             if ($school->startsFor($mix)) {

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Kettle\Keeping;
 
 use Kettle\Material\Tables;
+use Kettle\Reason\Figure;
 use Kettle\Reason\Reason;
-use Kettle\Reason\Reckoned;
 
 /**
  * How much vitamin E or rosemary extract an amount of oil wants. Vitamin E by the cook's 500 IU a cup,
@@ -21,7 +21,7 @@ final readonly class Antioxidant
     /**
      * @param  string  $form id of data/keeping.json vitamin_e.forms
      * @param  ?float  $iuPerCup null for the usual
-     * @return list<Reckoned> iu, mg, mL, drops, capsules
+     * @return list<Figure> iu, mg, mL, drops, capsules
      *
      * @throws KeepingRefused
      */
@@ -38,16 +38,16 @@ final readonly class Antioxidant
         $why = Reason::rule('vitamin-e', ['iu_per_cup' => round($perCup), 'oil_ml' => round($oilMl), 'form' => $row->text('name'), 'iu_per_mg' => $row->number('iu_per_mg')]);
 
         return [
-            Reckoned::exactly('vitamin_e_iu', $iu, 'IU', $why),
-            Reckoned::exactly('vitamin_e_mg', $mg, 'mg', $why),
-            Reckoned::exactly('vitamin_e_ml', $ml, 'mL', $why),
-            Reckoned::exactly('vitamin_e_drops', (float) max(1.0, round($ml * $dropsPerMl)), 'drops', $why, Reason::rule('vitamin-e-drops', ['ml' => round($ml, 2), 'drops_per_ml' => $dropsPerMl])),
-            Reckoned::exactly('vitamin_e_capsules', ceil($iu / $capsule - 1e-9), 'capsules', $why, Reason::rule('vitamin-e-capsules', ['capsule_iu' => $capsule])),
+            Figure::exactly('vitamin_e_iu', $iu, 'IU', $why),
+            Figure::exactly('vitamin_e_mg', $mg, 'mg', $why),
+            Figure::exactly('vitamin_e_ml', $ml, 'mL', $why),
+            Figure::exactly('vitamin_e_drops', (float) max(1.0, round($ml * $dropsPerMl)), 'drops', $why, Reason::rule('vitamin-e-drops', ['ml' => round($ml, 2), 'drops_per_ml' => $dropsPerMl])),
+            Figure::exactly('vitamin_e_capsules', ceil($iu / $capsule - 1e-9), 'capsules', $why, Reason::rule('vitamin-e-capsules', ['capsule_iu' => $capsule])),
         ];
     }
 
     /**
-     * @return list<Reckoned> g, mL and drops
+     * @return list<Figure> g, mL and drops
      *
      * @throws KeepingRefused
      */
@@ -61,9 +61,9 @@ final readonly class Antioxidant
         $why = Reason::rule('rosemary', ['percent' => $share * 100, 'oil_g' => round($oilMl * $oilGPerMl)]);
 
         return [
-            Reckoned::exactly('rosemary_g', $g, 'g', $why),
-            Reckoned::exactly('rosemary_ml', $ml, 'mL', $why),
-            Reckoned::exactly('rosemary_drops', (float) max(1.0, round($ml * $dropsPerMl)), 'drops', $why, Reason::rule('vitamin-e-drops', ['ml' => round($ml, 2), 'drops_per_ml' => $dropsPerMl])),
+            Figure::exactly('rosemary_g', $g, 'g', $why),
+            Figure::exactly('rosemary_ml', $ml, 'mL', $why),
+            Figure::exactly('rosemary_drops', (float) max(1.0, round($ml * $dropsPerMl)), 'drops', $why, Reason::rule('vitamin-e-drops', ['ml' => round($ml, 2), 'drops_per_ml' => $dropsPerMl])),
         ];
     }
 

@@ -10,8 +10,8 @@ use Kettle\Material\Blend;
 use Kettle\Material\Row;
 use Kettle\Material\State;
 use Kettle\Material\Tables;
+use Kettle\Reason\Figure;
 use Kettle\Reason\Reason;
-use Kettle\Reason\Reckoned;
 
 /**
  * Until when an infused oil is good, with the reasons: the oils' own months opened, less what of them
@@ -110,9 +110,9 @@ final readonly class Keeping
         return new self($months, $best, min($low, $best), $sold !== null ? $best : max($best, $high), $reasons, $sold, $spent, $cap->coldOnly);
     }
 
-    public function figure(): Reckoned
+    public function figure(): Figure
     {
-        return Reckoned::between(
+        return Figure::between(
             'best_before', $this->low->format('Y-m-d'), $this->bestBefore->format('Y-m-d'), $this->high->format('Y-m-d'), 'date', ...$this->reasons,
         );
     }

@@ -6,8 +6,8 @@ namespace Kettle\Material;
 
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
+use Kettle\Reason\Figure;
 use Kettle\Reason\Reason;
-use Kettle\Reason\Reckoned;
 
 /**
  * A plant weighed when it was picked and weighed again: the dry matter stays, so what is lost is water.
@@ -95,15 +95,15 @@ final readonly class Wilting
         };
     }
 
-    /** @return list<Reckoned> water_now, weight_lost and dry_equivalent */
+    /** @return list<Figure> water_now, weight_lost and dry_equivalent */
     public function figures(): array
     {
         $inputs = ['fresh_g' => round($this->freshG, 1), 'now_g' => round($this->nowG, 1), 'water_fresh' => round($this->waterFresh * 100)];
 
         return [
-            Reckoned::exactly('water_now', round($this->waterNow * 100, 1), '%', Reason::rule('wilting-water', $inputs)),
-            Reckoned::exactly('weight_lost', round($this->lost * 100, 1), '%', Reason::rule('wilting-lost', $inputs + ['ready' => round($this->readyLost * 100)])),
-            Reckoned::exactly('dry_equivalent', HerbMix::dryEquivalent($this->nowG, $this->waterNow), 'g', Reason::rule('dry-equivalent', [
+            Figure::exactly('water_now', round($this->waterNow * 100, 1), '%', Reason::rule('wilting-water', $inputs)),
+            Figure::exactly('weight_lost', round($this->lost * 100, 1), '%', Reason::rule('wilting-lost', $inputs + ['ready' => round($this->readyLost * 100)])),
+            Figure::exactly('dry_equivalent', HerbMix::dryEquivalent($this->nowG, $this->waterNow), 'g', Reason::rule('dry-equivalent', [
                 'herb_g' => round($this->nowG, 1), 'water' => round($this->waterNow * 100), 'dry_g' => round(HerbMix::dryEquivalent($this->nowG, $this->waterNow), 1),
             ])),
         ];

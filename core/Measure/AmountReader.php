@@ -25,7 +25,7 @@ final readonly class AmountReader
     ];
 
     public function __construct(
-        private Custom $custom = Custom::Us,
+        private MeasureSystem $custom = MeasureSystem::Us,
         private float $dropsPerMl = self::DROPS_PER_ML,
     ) {
     }

@@ -14,7 +14,7 @@ final readonly class AmountWriter
     /** Further than this from the truth nothing is shown in a kitchen measure, per cent. */
     private const MOST_OFF = 5.0;
 
-    public function __construct(private Custom $custom = Custom::Us)
+    public function __construct(private MeasureSystem $custom = MeasureSystem::Us)
     {
     }
 

@@ -32,7 +32,7 @@ final readonly class Unit
      *
      * @param  string  $word as written: "c", "Tbsp.", "fl oz", "°F"
      */
-    public static function named(string $word, Custom $custom): ?self
+    public static function named(string $word, MeasureSystem $custom): ?self
     {
         $trimmed = trim($word, " .\t");
         if ($trimmed === 'T') {
@@ -52,9 +52,9 @@ final readonly class Unit
     }
 
     /** @throws \InvalidArgumentException when no unit has that name */
-    public static function make(string $name, Custom $custom = Custom::Us): self
+    public static function make(string $name, MeasureSystem $custom = MeasureSystem::Us): self
     {
-        $gallon = $custom === Custom::Imperial ? self::IMPERIAL_GALLON : self::US_GALLON;
+        $gallon = $custom === MeasureSystem::Imperial ? self::IMPERIAL_GALLON : self::US_GALLON;
         [$kind, $factor, $offset] = match ($name) {
             'mg' => [Kind::Mass, 0.001, 0.0],
             'g' => [Kind::Mass, 1.0, 0.0],
@@ -70,17 +70,17 @@ final readonly class Unit
             'quart' => [Kind::Volume, $gallon / 4, 0.0],
             'pint' => [Kind::Volume, $gallon / 8, 0.0],
             'cup' => [Kind::Volume, match ($custom) {
-                Custom::Us => self::US_GALLON / 16,
-                Custom::Imperial => self::IMPERIAL_GALLON / 16,
-                Custom::Metric, Custom::Australian => 250.0,
+                MeasureSystem::Us => self::US_GALLON / 16,
+                MeasureSystem::Imperial => self::IMPERIAL_GALLON / 16,
+                MeasureSystem::Metric, MeasureSystem::Australian => 250.0,
             }, 0.0],
-            'fl oz' => [Kind::Volume, $custom === Custom::Imperial ? self::IMPERIAL_GALLON / 160 : self::US_GALLON / 128, 0.0],
+            'fl oz' => [Kind::Volume, $custom === MeasureSystem::Imperial ? self::IMPERIAL_GALLON / 160 : self::US_GALLON / 128, 0.0],
             'tbsp' => [Kind::Volume, match ($custom) {
-                Custom::Us => self::US_GALLON / 256,
-                Custom::Australian => 20.0,
-                Custom::Metric, Custom::Imperial => 15.0,
+                MeasureSystem::Us => self::US_GALLON / 256,
+                MeasureSystem::Australian => 20.0,
+                MeasureSystem::Metric, MeasureSystem::Imperial => 15.0,
             }, 0.0],
-            'tsp' => [Kind::Volume, $custom === Custom::Us ? self::US_GALLON / 768 : 5.0, 0.0],
+            'tsp' => [Kind::Volume, $custom === MeasureSystem::Us ? self::US_GALLON / 768 : 5.0, 0.0],
             'mm' => [Kind::Length, 1.0, 0.0],
             'cm' => [Kind::Length, 10.0, 0.0],
             'in' => [Kind::Length, 25.4, 0.0],

@@ -164,7 +164,7 @@ final readonly class Amounts
         $level = $bed + $way->coverMm;
         if ($level > $jar->heightMm - $wish->method->headspaceMm + 1e-9) {
             $refused = JarRefused::noRoomToCover($jar->called, $way->said(), $bed, $way->coverMm, $jar->heightMm - $wish->method->headspaceMm);
-            throw WishRefused::withWays($refused->about('by_jar'), WaysOut::ofJarWay($wish, $way, $jar));
+            throw WishRefused::withWays($refused->about('by_jar'), Remedies::ofJarWay($wish, $way, $jar));
         }
         $oilEach = $jar->volumeTo($level) - $wish->mix->ownMlPerG * $herbEach;
         $perGram = $oilEach / $herbEach;
@@ -197,7 +197,7 @@ final readonly class Amounts
         if ($parts < 1 || $parts > Ratio::LEANEST) {
             throw WishRefused::withWays(new RatioRefused('out_of_range', sprintf(
                 'So much oil for so much herb is 1:%s, which is outside what is made. Between 1:1 and 1:60 is planned here; 1:5 is the usual.', $parts < 1 ? round($parts, 2) : round($parts),
-            ), 'oil_amount'), WaysOut::ofRatioOffTheScale($wish, $oil));
+            ), 'oil_amount'), Remedies::ofRatioOffTheScale($wish, $oil));
         }
         $why = Reason::rule('two-give-ratio', ['oil_ml' => round($oil), 'herb_g' => round($herb, 1), 'ml_per_g' => round($oil / $herb, 2)]);
 
@@ -350,14 +350,14 @@ final readonly class Amounts
             $most = Levels::mostHerb($jar, $wish->mix, $oilMl / $herbG, $wish->method->headspaceMm);
             $need = ($oilMl + $wish->mix->ownMlPerG * $herbG) / $jars;
             throw WishRefused::withWays(
-                JarRefused::overflows($jar, $need, $most)->about('jar'), WaysOut::ofOverflow($wish, $kitchen, $jar, $herbG, $oilMl),
+                JarRefused::overflows($jar, $need, $most)->about('jar'), Remedies::ofOverflow($wish, $kitchen, $jar, $herbG, $oilMl),
             );
         }
         // In a pan the herb is stirred, and need not be covered.
         if ($levels->coverMm() <= 0 && ! $wish->method->has(Method::IN_PAN)) {
             $would = self::covering($wish, $kitchen, $ratio);
             throw WishRefused::withWays(
-                JarRefused::herbStandsOut($ratio->text(), $levels->levelMm, $levels->bedMm, $would?->text())->about('ratio'), WaysOut::ofStandingOut($wish, $would),
+                JarRefused::herbStandsOut($ratio->text(), $levels->levelMm, $levels->bedMm, $would?->text())->about('ratio'), Remedies::ofStandingOut($wish, $would),
             );
         }
 

@@ -5,33 +5,33 @@ declare(strict_types=1);
 namespace Kettle\Recipe;
 
 use Kettle\Material\Blend;
+use Kettle\Reason\Figure;
 use Kettle\Reason\Reason;
-use Kettle\Reason\Reckoned;
 
 /** What a blend is as an oil: density, iodine value, how fast it takes up oxygen, where it sets. */
 final class BlendFigures
 {
-    /** @return list<Reckoned> */
+    /** @return list<Figure> */
     public static function of(Blend $blend): array
     {
         $density = $blend->density(Planner::ROOM_C)->gramsPerMl;
-        $figures = [Reckoned::exactly('density', $density, 'g/mL', Reason::rule($blend->isSingle() ? 'density' : 'blend-density', ['g_per_ml' => round($density, 3)]))];
+        $figures = [Figure::exactly('density', $density, 'g/mL', Reason::rule($blend->isSingle() ? 'density' : 'blend-density', ['g_per_ml' => round($density, 3)]))];
         $iodine = $blend->iodineValue();
         if ($iodine !== null) {
-            $figures[] = Reckoned::exactly('iodine_value', round($iodine, 1), 'iodine', Reason::rule('iodine-value', [
+            $figures[] = Figure::exactly('iodine_value', round($iodine, 1), 'iodine', Reason::rule('iodine-value', [
                 'dries' => $iodine > 130 ? 'Over 130 it dries in air: rags wet with it can heat by themselves.' : 'Under 130 it does not dry in air.',
             ]));
         }
         $index = $blend->oxidisability();
         if ($index !== null) {
-            $figures[] = Reckoned::exactly('oxidisability', round($index, 2), 'index', Reason::rule('oxidisability', [
+            $figures[] = Figure::exactly('oxidisability', round($index, 2), 'index', Reason::rule('oxidisability', [
                 'wax' => count(array_filter($blend->oils, fn (array $oil) => $oil['carrier']->oxidisability() === null)) > 0 ? 'The liquid wax in it has no such figure and is left out.' : '',
             ]));
         }
         $sets = $blend->setsBelow();
         $figures[] = $blend->isSingle()
-            ? Reckoned::exactly('sets_below', round($sets['value']), 'C', Reason::rule('sets-single'))
-            : Reckoned::between('sets_below', round($sets['low']), round($sets['value']), round($sets['high']), 'C', Reason::rule('sets-blend'));
+            ? Figure::exactly('sets_below', round($sets['value']), 'C', Reason::rule('sets-single'))
+            : Figure::between('sets_below', round($sets['low']), round($sets['value']), round($sets['high']), 'C', Reason::rule('sets-blend'));
 
         return $figures;
     }

@@ -9,7 +9,7 @@ use Kettle\Caution\ColdKept;
 use Kettle\Diary\Labour;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\Methods;
-use Kettle\Infusion\School;
+use Kettle\Infusion\Variant;
 use Kettle\Keeping\Keeping;
 use Kettle\Material\Tables;
 use Kettle\Measure\AmountWriter;
@@ -56,7 +56,7 @@ final readonly class Comparison
                 'risks' => $method->risks,
                 'yield_text' => $yield === null ? null : AmountWriter::plain($yield['value'], Kind::Volume),
                 'keeps_text' => $this->keeps($by),
-                'schools' => array_map(fn (School $school) => $this->school($wish, $method, $school, $amounts), $method->schools),
+                'schools' => array_map(fn (Variant $school) => $this->school($wish, $method, $school, $amounts), $method->schools),
             ];
         }
 
@@ -81,7 +81,7 @@ final readonly class Comparison
     }
 
     /** @return array<string, mixed> */
-    private function school(Wish $wish, Method $method, School $school, ?Amounts $amounts): array
+    private function school(Wish $wish, Method $method, Variant $school, ?Amounts $amounts): array
     {
         $chosen = $method->id === $wish->method->id && $school->id === $wish->school->id;
         $laid = Days::of($wish->by($method, $school), $this->kitchen, $amounts, among: $chosen);

@@ -6,8 +6,8 @@ namespace Kettle\Recipe;
 
 use Kettle\Material\Carrier;
 use Kettle\Measure\Density;
+use Kettle\Reason\Figure;
 use Kettle\Reason\Reason;
-use Kettle\Reason\Reckoned;
 use Kettle\Vessel\WaterBath;
 use Kettle\Warmth\Pot;
 
@@ -23,7 +23,7 @@ final class HardFat
     /** Melted, it is measured so far over where it sets, degrees C. */
     private const MELTED = 10.0;
 
-    /** @return list<Reckoned> minutes in which to strain it, and each hard fat as it measures melted */
+    /** @return list<Figure> minutes in which to strain it, and each hard fat as it measures melted */
     public static function figures(Wish $wish, Amounts $amounts, Kitchen $kitchen): array
     {
         $figures = [];
@@ -31,14 +31,14 @@ final class HardFat
             if ($oil['carrier']->setsBelowC > $kitchen->roomC) {
                 $grams = $amounts->oilMl * $oil['share'] * $oil['carrier']->at20->gramsPerMl;
                 $at = self::meltedAt($oil['carrier']);
-                $figures[] = Reckoned::exactly('oil_melted.'.$oil['carrier']->id, $grams / Density::ofOilAt($oil['carrier']->at20->gramsPerMl, $at)->gramsPerMl, 'mL', Reason::rule('oil-melted', [
+                $figures[] = Figure::exactly('oil_melted.'.$oil['carrier']->id, $grams / Density::ofOilAt($oil['carrier']->at20->gramsPerMl, $at)->gramsPerMl, 'mL', Reason::rule('oil-melted', [
                     'grams' => round($grams), 'oil' => $oil['carrier']->name, 'warmth' => $kitchen->warmth($at), 'g_per_ml' => round(Density::ofOilAt($oil['carrier']->at20->gramsPerMl, $at)->gramsPerMl, 3),
                 ]));
             }
         }
         $minutes = self::minutesToStrain($wish, $amounts, $kitchen);
         if ($minutes !== null) {
-            $figures[] = Reckoned::between('strain_within', $minutes * 0.6, $minutes, $minutes * 1.4, 'min', Reason::rule('strain-within', [
+            $figures[] = Figure::between('strain_within', $minutes * 0.6, $minutes, $minutes * 1.4, 'min', Reason::rule('strain-within', [
                 'from' => $kitchen->warmth((float) $wish->school->targetC), 'sets' => $kitchen->warmth($wish->blend->setsBelow()['value']), 'room' => $kitchen->warmth($kitchen->roomC), 'minutes' => round($minutes),
             ]));
         }

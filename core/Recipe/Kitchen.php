@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
+use Kettle\Diary\Availability;
 use Kettle\Diary\Bookings;
 use Kettle\Diary\CookerPlace;
-use Kettle\Diary\Presence;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\Methods;
 use Kettle\Infusion\Uptake;
@@ -18,8 +18,8 @@ use Kettle\Material\OilRanking;
 use Kettle\Material\Row;
 use Kettle\Measure\AmountReader;
 use Kettle\Measure\AmountWriter;
-use Kettle\Measure\Custom;
 use Kettle\Measure\Kind;
+use Kettle\Measure\MeasureSystem;
 use Kettle\Measure\Unit;
 use Kettle\Stores\Lot;
 use Kettle\Vessel\Cooker;
@@ -46,8 +46,8 @@ final readonly class Kitchen
      */
     public function __construct(
         public \DateTimeImmutable $now,
-        public Presence $waking,
-        public Custom $custom,
+        public Availability $waking,
+        public MeasureSystem $custom,
         public float $dropsPerMl,
         public array $jars,
         private Cupboard $cupboard,

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
+use Kettle\Diary\Availability;
 use Kettle\Diary\DiaryRefused;
-use Kettle\Diary\Presence;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Tables;
 use Kettle\Measure\AmountReader;
-use Kettle\Measure\Custom;
+use Kettle\Measure\MeasureSystem;
 use Kettle\Reason\Refused;
 use Kettle\Stores\Lot;
 use Kettle\Stores\LotKind;
@@ -37,8 +37,8 @@ final class KitchenReader
 
             return new Kitchen(
                 self::now($house, $now),
-                Presence::between(self::text($waking, 'from', '07:00'), self::text($waking, 'to', '22:30')),
-                (is_string($measures) ? Custom::tryFrom($measures) : null)
+                Availability::between(self::text($waking, 'from', '07:00'), self::text($waking, 'to', '22:30')),
+                (is_string($measures) ? MeasureSystem::tryFrom($measures) : null)
                     ?? throw WishRefused::one('house.measures', 'unknown', 'Measures are us, metric, australian or imperial.'),
                 (is_int($drops) || is_float($drops)) && $drops >= 5 && $drops <= 60
                     ? (float) $drops
@@ -85,7 +85,7 @@ final class KitchenReader
     private static function lots(array $house, Cupboard $cupboard, mixed $measures, float $drops): array
     {
         $lots = [];
-        $custom = (is_string($measures) ? Custom::tryFrom($measures) : null) ?? Custom::Us;
+        $custom = (is_string($measures) ? MeasureSystem::tryFrom($measures) : null) ?? MeasureSystem::Us;
         // The lots' days are not held to the present here: a kitchen may be reckoned in at any time.
         $reader = new LotReader($cupboard, new AmountReader($custom, $drops), new \DateTimeImmutable('2199-12-31'));
         foreach (is_array($house['lots'] ?? null) ? array_values($house['lots']) : [] as $i => $fields) {

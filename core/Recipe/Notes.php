@@ -50,7 +50,7 @@ final class Notes
             ));
         }
         foreach ($cautions->holding($facts, 'bench') as $rule) {
-            $notes[] = [...$cautions->told($rule, $facts), 'ways' => array_map(fn (Way $way) => $way->toArray(), WaysOut::ofStop($rule->id, $wish, $kitchen))];
+            $notes[] = [...$cautions->told($rule, $facts), 'ways' => array_map(fn (Way $way) => $way->toArray(), Remedies::ofStop($rule->id, $wish, $kitchen))];
         }
         $order = array_flip(Caution::RANKS);
         usort($notes, fn (array $a, array $b) => $order[$a['rank']] <=> $order[$b['rank']]);
@@ -80,16 +80,16 @@ final class Notes
             $would = $wish->byJar === null ? Amounts::covering($wish, $kitchen, $amounts->ratio) : null;
             $notes[] = self::note('cover', 'care', sprintf(
                 'Only %d mm of oil over the herb; %d mm is wanted, for herb that sticks out moulds. Press it under and look after an hour and a day.', (int) floor($cover), (int) $wanted,
-            ), WaysOut::ofStandingOut($wish, $would));
+            ), Remedies::ofStandingOut($wish, $would));
         }
         if ($wish->byJar === null && $amounts->ratio->parts > Ratio::LEAN && $amounts->ratio->parts > 1.5 * $wish->mix->usualParts($wish->perGramAsItLies())) {
             $notes[] = self::note('lean', 'care', sprintf(
                 '%s is very little herb for the oil: colour and scent will be weak. One to five to one to nine is usual for dried herb.', $amounts->ratio->text(),
-            ), WaysOut::ofLean($wish, $amounts->oilMl));
+            ), Remedies::ofLean($wish, $amounts->oilMl));
         }
         $headspace = $amounts->levels->headspaceMm();
         if ($headspace < $wish->method->headspaceMm - 0.5) {
-            $larger = WaysOut::larger($wish, $kitchen, $amounts->jar, $amounts->herbG / $amounts->jars, $amounts->oilMl / $amounts->jars);
+            $larger = Remedies::larger($wish, $kitchen, $amounts->jar, $amounts->herbG / $amounts->jars, $amounts->oilMl / $amounts->jars);
             $notes[] = self::note('headspace', 'care', sprintf(
                 'Only %d mm of headspace; %d mm is wanted, for oil swells as it warms and herb as it drinks.', (int) floor($headspace), (int) $wish->method->headspaceMm,
             ), $larger === null ? [] : [new Way('larger-jar', sprintf('Take the %s.', $larger->called), ['jar' => $larger->id])]);

@@ -6,14 +6,14 @@ namespace Kettle\Recipe;
 
 use Kettle\Diary\Timetable;
 use Kettle\Keeping\Keeping;
-use Kettle\Reason\Reckoned;
+use Kettle\Reason\Figure;
 use Kettle\Warmth\Load;
 
 /** A wish made into amounts, levels, days and what to watch for. */
 final readonly class Plan
 {
     /**
-     * @param  array<string, Reckoned>  $figures by id
+     * @param  array<string, Figure>  $figures by id
      * @param  list<array{slot: ?string, text: string, chosen: bool}>  $sentence
      * @param  list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string, change: array<string, mixed>}>, why?: string, source?: string, acknowledge?: bool}>  $notes rank is stop, care or note
      */

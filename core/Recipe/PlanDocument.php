@@ -7,8 +7,8 @@ namespace Kettle\Recipe;
 use Kettle\Material\HerbPart;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
+use Kettle\Reason\Figure;
 use Kettle\Reason\Reason;
-use Kettle\Reason\Reckoned;
 use Kettle\Reason\Wording;
 use Kettle\Vessel\Jar;
 
@@ -99,7 +99,7 @@ final readonly class PlanDocument
     }
 
     /** @return array<string, mixed> */
-    public function figure(Reckoned $figure): array
+    public function figure(Figure $figure): array
     {
         return [
             'value' => self::rounded($figure->value),
@@ -158,7 +158,7 @@ final readonly class PlanDocument
     }
 
     /** @return array{text: string, rounding_percent: float}|null */
-    private function kitchen(Reckoned $figure): ?array
+    private function kitchen(Figure $figure): ?array
     {
         return in_array($figure->unit, ['g', 'mL'], true)
             ? $this->writer->kitchen($figure->number(), Kind::from($figure->unit))

@@ -21,8 +21,8 @@ use Kettle\Keeping\KeptFacts;
 use Kettle\Material\HerbMix;
 use Kettle\Material\Tables;
 use Kettle\Measure\AmountWriter;
+use Kettle\Reason\Figure;
 use Kettle\Reason\Reason;
-use Kettle\Reason\Reckoned;
 use Kettle\Vessel\Cooker;
 use Kettle\Vessel\JarRefused;
 
@@ -83,10 +83,10 @@ final readonly class Planner
             }
         }
         if ($wish->jar !== null && ! in_array($wish->jar->kind, $wish->method->vessels, true)) {
-            throw WishRefused::withWays(JarRefused::notFor($wish->jar, $wish->method->name, $wish->method->vessels[0])->about('jar'), WaysOut::ofVessel($wish, $kitchen));
+            throw WishRefused::withWays(JarRefused::notFor($wish->jar, $wish->method->name, $wish->method->vessels[0])->about('jar'), Remedies::ofVessel($wish, $kitchen));
         }
         if ($wish->byJar !== null && $wish->method->has(Method::IN_PAN)) {
-            throw WishRefused::withWays((new JarRefused('unfit', 'The jar way fills a jar, and a pan has no shoulder to fill to. Weigh the herb, or say how much oil.'))->about('by_jar'), WaysOut::ofVessel($wish, $kitchen));
+            throw WishRefused::withWays((new JarRefused('unfit', 'The jar way fills a jar, and a pan has no shoulder to fill to. Weigh the herb, or say how much oil.'))->about('by_jar'), Remedies::ofVessel($wish, $kitchen));
         }
         if (! $wish->method->suits($wish->mix->state)) {
             throw WishRefused::from(MethodRefused::notFor($wish->method->name, $wish->mix->state->value)->about('method'));
@@ -95,7 +95,7 @@ final readonly class Planner
             try {
                 SpiritStart::check($wish->mix, $wish->method);
             } catch (MethodRefused $refused) {
-                throw WishRefused::withWays($refused->about('spirit'), WaysOut::ofSpirit($kitchen));
+                throw WishRefused::withWays($refused->about('spirit'), Remedies::ofSpirit($kitchen));
             }
         }
         self::refuseStopped($wish, WishFacts::of($wish, $kitchen), $kitchen, $cautions);
@@ -107,18 +107,18 @@ final readonly class Planner
         $stop = $cautions->stopping($facts);
         if ($stop !== null) {
             throw WishRefused::withWays(
-                new CautionRefused($stop->reason, sprintf('%s %s Source: %s; local rules come first.', $stop->says($facts), $stop->why, $cautions->source($stop->source)), $stop->field), WaysOut::ofStop($stop->id, $wish, $kitchen),
+                new CautionRefused($stop->reason, sprintf('%s %s Source: %s; local rules come first.', $stop->says($facts), $stop->why, $cautions->source($stop->source)), $stop->field), Remedies::ofStop($stop->id, $wish, $kitchen),
             );
         }
     }
 
-    /** @return list<Reckoned> */
+    /** @return list<Figure> */
     private function weights(Wish $wish, Amounts $amounts): array
     {
         $density = $wish->blend->density(self::ROOM_C);
         $figures = [
-            Reckoned::exactly('herb_mass', $amounts->herbG, 'g', ...$amounts->herbReasons),
-            Reckoned::exactly('oil_volume', $amounts->oilMl, 'mL', ...$amounts->oilReasons),
+            Figure::exactly('herb_mass', $amounts->herbG, 'g', ...$amounts->herbReasons),
+            Figure::exactly('oil_volume', $amounts->oilMl, 'mL', ...$amounts->oilReasons),
         ];
         $massReasons = [Reason::rule('oil-by-density', [
             'oil_ml' => round($amounts->oilMl), 'celsius' => self::ROOM_C, 'g_per_ml' => round($density->gramsPerMl, 3),
@@ -126,31 +126,31 @@ final readonly class Planner
         if (! $wish->blend->isSingle()) {
             $massReasons[] = Reason::rule('blend-density', ['g_per_ml' => round($density->gramsPerMl, 3)]);
         }
-        $figures[] = Reckoned::exactly('oil_mass', $density->massOf($amounts->oilMl), 'g', ...$massReasons);
+        $figures[] = Figure::exactly('oil_mass', $density->massOf($amounts->oilMl), 'g', ...$massReasons);
         if (! $wish->mix->isSingle()) {
             foreach ($wish->mix->shares() as $i => $share) {
                 $part = $wish->mix->parts[$i];
-                $figures[] = Reckoned::exactly("herb_mass.{$i}", $amounts->herbG * $share, 'g', Reason::rule('herb-share', [
+                $figures[] = Figure::exactly("herb_mass.{$i}", $amounts->herbG * $share, 'g', Reason::rule('herb-share', [
                     'herb_g' => round($amounts->herbG, 1), 'percent' => round($share * 100, 1), 'herb' => $part->plant->name,
                 ]), ...$amounts->herbReasons);
             }
         }
         if ($wish->mix->state->isWet()) {
-            $figures[] = Reckoned::exactly('dry_equivalent', $amounts->dryG($wish), 'g', Reason::rule('dry-equivalent', [
+            $figures[] = Figure::exactly('dry_equivalent', $amounts->dryG($wish), 'g', Reason::rule('dry-equivalent', [
                 'herb_g' => round($amounts->herbG, 1), 'water' => round((1 - $wish->mix->dryPerG * (1 - HerbMix::DRY_WATER)) * 100), 'dry_g' => round($amounts->dryG($wish), 1),
             ]));
         }
         if ($wish->spirit) {
             $spirit = SpiritStart::ml($amounts->herbG);
-            $figures[] = Reckoned::between('spirit', $spirit['low'], $spirit['value'], $spirit['high'], 'mL', Reason::rule('spirit', [
+            $figures[] = Figure::between('spirit', $spirit['low'], $spirit['value'], $spirit['high'], 'mL', Reason::rule('spirit', [
                 'herb_g' => round($amounts->herbG, 1), 'percent' => SpiritStart::LEAST_PERCENT, 'stands_h' => SpiritStart::STANDS_H,
             ]));
         }
         foreach ($wish->blend->shares() as $oil) {
             $ml = $amounts->oilMl * $oil['share'];
             $at20 = $oil['carrier']->at20->gramsPerMl;
-            $figures[] = Reckoned::exactly('oil_volume.'.$oil['carrier']->id, $ml, 'mL', ...$amounts->oilReasons);
-            $figures[] = Reckoned::exactly('oil_mass.'.$oil['carrier']->id, $ml * $at20, 'g', Reason::rule('oil-by-density', [
+            $figures[] = Figure::exactly('oil_volume.'.$oil['carrier']->id, $ml, 'mL', ...$amounts->oilReasons);
+            $figures[] = Figure::exactly('oil_mass.'.$oil['carrier']->id, $ml * $at20, 'g', Reason::rule('oil-by-density', [
                 'oil_ml' => round($ml), 'celsius' => self::ROOM_C, 'g_per_ml' => round($at20, 3),
             ]));
         }
@@ -158,7 +158,7 @@ final readonly class Planner
         return $figures;
     }
 
-    /** @return list<Reckoned> */
+    /** @return list<Figure> */
     private function levels(Wish $wish, Amounts $amounts): array
     {
         $levels = $amounts->levels;
@@ -166,33 +166,33 @@ final readonly class Planner
         $each = $amounts->herbG / $amounts->jars;
         $herb = round($each, 1);
         $herbMl = round($wish->mix->ownMlPerG * $each, 1);
-        $around = fn (string $id, float $mm, float $part, Reason $why) => Reckoned::between($id, $mm * (1 - $part), $mm, $mm * (1 + $part), 'mm', $why);
+        $around = fn (string $id, float $mm, float $part, Reason $why) => Figure::between($id, $mm * (1 - $part), $mm, $mm * (1 + $part), 'mm', $why);
         $bedLow = $levels->bedMm * 0.8;
         $bedHigh = $levels->bedMm * 1.2;
 
         if ($wish->method->has(Method::IN_PAN)) {
             // What is stirred in a pan has no cover and no shoulder.
-            return [Reckoned::exactly('level_height', $levels->levelMm, 'mm', Reason::rule('level', ['oil_ml' => round($amounts->oilMl / $amounts->jars), 'herb_ml' => $herbMl, 'area_mm2' => $area]))];
+            return [Figure::exactly('level_height', $levels->levelMm, 'mm', Reason::rule('level', ['oil_ml' => round($amounts->oilMl / $amounts->jars), 'herb_ml' => $herbMl, 'area_mm2' => $area]))];
         }
 
         return [
             $around('dry_fill_height', $levels->dryFillMm, 0.25, Reason::rule('dry-fill', ['herb_g' => $herb, 'loose' => round(1 / $wish->mix->looseMlPerG, 3), 'area_mm2' => $area])),
-            Reckoned::exactly('level_height', $levels->levelMm, 'mm', Reason::rule('level', ['oil_ml' => round($amounts->oilMl / $amounts->jars), 'herb_ml' => $herbMl, 'area_mm2' => $area])),
-            Reckoned::between('bed_height', $bedLow, $levels->bedMm, $bedHigh, 'mm', Reason::rule('bed', ['herb_g' => $herb, 'settled' => round(1 / $wish->mix->settledMlPerG, 3)])),
-            Reckoned::between('cover', $levels->levelMm - $bedHigh, $levels->coverMm(), $levels->levelMm - $bedLow, 'mm', Reason::rule('cover', [
+            Figure::exactly('level_height', $levels->levelMm, 'mm', Reason::rule('level', ['oil_ml' => round($amounts->oilMl / $amounts->jars), 'herb_ml' => $herbMl, 'area_mm2' => $area])),
+            Figure::between('bed_height', $bedLow, $levels->bedMm, $bedHigh, 'mm', Reason::rule('bed', ['herb_g' => $herb, 'settled' => round(1 / $wish->mix->settledMlPerG, 3)])),
+            Figure::between('cover', $levels->levelMm - $bedHigh, $levels->coverMm(), $levels->levelMm - $bedLow, 'mm', Reason::rule('cover', [
                 'level_mm' => round($levels->levelMm), 'bed_mm' => round($levels->bedMm), 'wanted_mm' => Amounts::COVER_MM,
             ])),
-            Reckoned::exactly('headspace', $levels->headspaceMm(), 'mm', Reason::rule('headspace', [
+            Figure::exactly('headspace', $levels->headspaceMm(), 'mm', Reason::rule('headspace', [
                 'height_mm' => $amounts->jar->heightMm, 'level_mm' => round($levels->levelMm), 'wanted_mm' => $wish->method->headspaceMm,
             ])),
         ];
     }
 
-    private function yieldFigure(Wish $wish, Uptake $uptake, Amounts $amounts): Reckoned
+    private function yieldFigure(Wish $wish, Uptake $uptake, Amounts $amounts): Figure
     {
         $yield = $uptake->yield($amounts->oilMl, $amounts->dryG($wish));
 
-        return Reckoned::between('yield_volume', $yield['low'], $yield['value'], $yield['high'], 'mL', Reason::rule('yield', [
+        return Figure::between('yield_volume', $yield['low'], $yield['value'], $yield['high'], 'mL', Reason::rule('yield', [
             'oil_ml' => round($amounts->oilMl), 'uptake' => round($uptake->mlPerGram, 2), 'herb_g' => round($amounts->dryG($wish), 1),
             'way' => $uptake->way, 'losses_ml' => $uptake->lossesMl,
         ]), ...($uptake->batches === 0 ? [] : [Reason::rule('uptake-learned', [
@@ -200,7 +200,7 @@ final readonly class Planner
         ])]));
     }
 
-    /** @return list<Reckoned> */
+    /** @return list<Figure> */
     private function dates(Wish $wish, Days $days, Keeping $keeping): array
     {
         [$times, $startBy] = [$days->timetable, $days->startBy];
@@ -225,18 +225,18 @@ final readonly class Planner
 
         return [
             $heated
-                ? Reckoned::between('warm_hours', $school->leastH, $school->usualH, $school->mostH, 'h', $schoolTime)
-                : Reckoned::exactly('warm_hours', 0.0, 'h', Reason::rule('not-heated')),
-            Reckoned::exactly('start_by', $startBy->format('Y-m-d'), 'date', $startWhy),
+                ? Figure::between('warm_hours', $school->leastH, $school->usualH, $school->mostH, 'h', $schoolTime)
+                : Figure::exactly('warm_hours', 0.0, 'h', Reason::rule('not-heated')),
+            Figure::exactly('start_by', $startBy->format('Y-m-d'), 'date', $startWhy),
             $this->strainBy($wish, $times, $strainWhy, $schoolTime),
-            Reckoned::exactly('hands_on', $hands->minutes, 'min', Reason::rule('hands-on', [
+            Figure::exactly('hands_on', $hands->minutes, 'min', Reason::rule('hands-on', [
                 'by' => $hands->byHours > 0 ? 'Being by the flame, '.AmountWriter::span($hands->byHours).', is not counted in.' : '',
             ])),
             $keeping->figure(),
         ];
     }
 
-    /** @return list<Reckoned> minutes before it is warm; none on the shelf */
+    /** @return list<Figure> minutes before it is warm; none on the shelf */
     private function warmUp(Days $days): array
     {
         $min = $days->booking->warmUpMin ?? $days->warmUp->min;
@@ -245,20 +245,20 @@ final readonly class Planner
         }
         [$by, $about] = [$days->warmUp, AmountWriter::span($min / 60)];
 
-        return [Reckoned::exactly('warm_up', (float) $min, 'min', $by->cooker === '' ? Reason::rule('warm-up-common', ['minutes' => $about]) : Reason::rule($days->warmUp->wet ? 'warm-up-pot' : 'warm-up-dry', [
+        return [Figure::exactly('warm_up', (float) $min, 'min', $by->cooker === '' ? Reason::rule('warm-up-common', ['minutes' => $about]) : Reason::rule($days->warmUp->wet ? 'warm-up-pot' : 'warm-up-dry', [
             'cooker' => 'The '.lcfirst($by->cooker), 'minutes' => $about, 'setting' => Cooker::on($by->setting), 'poured' => $by->load->pouredC === null ? 'cold' : 'hand-hot', 'room' => $this->kitchen->warmth($this->kitchen->roomC),
             'learned' => $by->learned ? 'Learned from its own warm-up.' : 'Nobody has learned this pot yet, so these are a common pot’s figures.',
         ]))];
     }
 
-    private function strainBy(Wish $wish, Timetable $times, Reason $why, Reason $schoolTime): Reckoned
+    private function strainBy(Wish $wish, Timetable $times, Reason $why, Reason $schoolTime): Figure
     {
         if ($wish->method->heated) {
-            return Reckoned::exactly('strain_by', $times->strainAt->format('Y-m-d'), 'date', $why, $schoolTime);
+            return Figure::exactly('strain_by', $times->strainAt->format('Y-m-d'), 'date', $why, $schoolTime);
         }
         $after = fn (float $hours) => $times->fillAt->modify('+'.(int) ceil($hours / 24).' days')->format('Y-m-d');
 
-        return Reckoned::between('strain_by', $after($wish->school->leastH), $times->strainAt->format('Y-m-d'), $after($wish->school->mostH), 'date', $why, $schoolTime);
+        return Figure::between('strain_by', $after($wish->school->leastH), $times->strainAt->format('Y-m-d'), $after($wish->school->mostH), 'date', $why, $schoolTime);
     }
 
     /** Until when it will keep if nothing else is said: cool and dark, or cold where it must be, in dark glass, of the lots it is taken from. */
@@ -274,7 +274,7 @@ final readonly class Planner
         return $keeping->coldOnly ? Keeping::of($wish->blend, $wish->mix->state, $facts('fridge'), $tables) : $keeping;
     }
 
-    /** @return list<Reckoned> the acid and the water a wet kitchen herb is soured in, for each herb */
+    /** @return list<Figure> the acid and the water a wet kitchen herb is soured in, for each herb */
     private function soak(Wish $wish, Amounts $amounts): array
     {
         if ($wish->kept() !== ColdKept::SOURED) {
@@ -285,15 +285,15 @@ final readonly class Planner
             $part = $wish->mix->parts[$i];
             if ($part->form->state->isWet()) {
                 $soak = AcidSoak::for($part->plant, $amounts->herbG * $share);
-                $figures[] = Reckoned::exactly("soak_acid.{$i}", $soak->acidG, 'g', Reason::rule('soak-acid', ['parts' => $soak->parts, 'herb_g' => round($soak->herbG, 1), 'herb' => $part->plant->name]));
-                $figures[] = Reckoned::exactly("soak_water.{$i}", $soak->waterG, 'g', Reason::rule('soak-water', ['solution_g' => round($soak->solutionG(), 1)]));
+                $figures[] = Figure::exactly("soak_acid.{$i}", $soak->acidG, 'g', Reason::rule('soak-acid', ['parts' => $soak->parts, 'herb_g' => round($soak->herbG, 1), 'herb' => $part->plant->name]));
+                $figures[] = Figure::exactly("soak_water.{$i}", $soak->waterG, 'g', Reason::rule('soak-water', ['solution_g' => round($soak->solutionG(), 1)]));
             }
         }
 
         return $figures;
     }
 
-    /** @return list<Reckoned> what was taken from Stores costs, and what 100 mL of it comes to; none where nothing has a price */
+    /** @return list<Figure> what was taken from Stores costs, and what 100 mL of it comes to; none where nothing has a price */
     private function cost(Supplies $supplies, float $yieldMl): array
     {
         $cost = $supplies->cost();
@@ -303,8 +303,8 @@ final readonly class Planner
         $why = Reason::rule($cost['whole'] ? 'cost' : 'cost-in-part');
 
         return [
-            Reckoned::exactly('cost', round($cost['cost'], 2), 'money', $why),
-            ...($yieldMl > 0 ? [Reckoned::exactly('cost_per_100', round($cost['cost'] / $yieldMl * 100, 2), 'money', $why, Reason::rule('cost-per-100', ['yield_ml' => round($yieldMl)]))] : []),
+            Figure::exactly('cost', round($cost['cost'], 2), 'money', $why),
+            ...($yieldMl > 0 ? [Figure::exactly('cost_per_100', round($cost['cost'] / $yieldMl * 100, 2), 'money', $why, Reason::rule('cost-per-100', ['yield_ml' => round($yieldMl)]))] : []),
         ];
     }
 }

@@ -7,16 +7,16 @@ namespace Kettle\Recipe;
 use Kettle\Material\HerbPart;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
+use Kettle\Stores\Allocation;
 use Kettle\Stores\Condition;
 use Kettle\Stores\Lot;
 use Kettle\Stores\LotKind;
-use Kettle\Stores\Taking;
 
 /** What a plan takes from Stores, lot by lot, what is short, and what it costs. */
 final readonly class Supplies
 {
     /**
-     * @param  list<array{kind: LotKind, material: string, name: string, lots: list<Lot>, taking: Taking}>  $needs herbs first, in the wish's order, then oils
+     * @param  list<array{kind: LotKind, material: string, name: string, lots: list<Lot>, taking: Allocation}>  $needs herbs first, in the wish's order, then oils
      */
     private function __construct(public array $needs)
     {
@@ -30,7 +30,7 @@ final readonly class Supplies
             $lots = array_values(array_filter($kitchen->lots, fn (Lot $lot) => self::isOf($lot, $part)));
             $needs[] = [
                 'kind' => LotKind::Herb, 'material' => $part->plant->id, 'name' => $part->plant->name, 'lots' => $lots,
-                'taking' => Taking::of($lots, $amounts->herbG * $share, $kitchen->today(), $part->lot),
+                'taking' => Allocation::of($lots, $amounts->herbG * $share, $kitchen->today(), $part->lot),
             ];
         }
         foreach ($wish->blend->shares() as $oil) {
@@ -38,7 +38,7 @@ final readonly class Supplies
             $lots = array_values(array_filter($kitchen->lots, fn (Lot $lot) => $lot->kind === LotKind::Carrier && $lot->material === $id));
             $needs[] = [
                 'kind' => LotKind::Carrier, 'material' => $id, 'name' => $oil['carrier']->name, 'lots' => $lots,
-                'taking' => Taking::of($lots, $amounts->oilMl * $oil['share'], $kitchen->today(), $wish->oilLots[$id] ?? ''),
+                'taking' => Allocation::of($lots, $amounts->oilMl * $oil['share'], $kitchen->today(), $wish->oilLots[$id] ?? ''),
             ];
         }
 
@@ -92,8 +92,8 @@ final readonly class Supplies
             assert($kind !== null);
             $oil = $wish->blend->shares()[$i - count($wish->mix->parts)] ?? null;
             $ways = $need['kind'] === LotKind::Herb
-                ? WaysOut::ofShortHerb($wish, $i, $taking->need - $taking->short)
-                : ($oil === null ? [] : WaysOut::ofShortOil($wish, $amounts, $kitchen, $oil['carrier'], $oil['share'], $taking));
+                ? Remedies::ofShortHerb($wish, $i, $taking->need - $taking->short)
+                : ($oil === null ? [] : Remedies::ofShortOil($wish, $amounts, $kitchen, $oil['carrier'], $oil['share'], $taking));
             $there = $taking->need - $taking->short;
             $notes[] = Notes::note('short.'.($need['material'] ?: 'herb-'.$i), 'care', sprintf(
                 '%s is %s short: Stores has %s.', ucfirst($need['name']), AmountWriter::plain($taking->short, $kind),

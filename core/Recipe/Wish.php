@@ -7,8 +7,8 @@ namespace Kettle\Recipe;
 use Kettle\Caution\ColdKept;
 use Kettle\Diary\Routine;
 use Kettle\Infusion\Method;
-use Kettle\Infusion\School;
 use Kettle\Infusion\SpiritStart;
+use Kettle\Infusion\Variant;
 use Kettle\Material\Blend;
 use Kettle\Material\HerbMix;
 use Kettle\Measure\Amount;
@@ -57,7 +57,7 @@ final readonly class Wish
         public ?Jar $jar,
         public ?int $jars,
         public Method $method,
-        public School $school,
+        public Variant $school,
         public ?\DateTimeImmutable $start,
         public ?\DateTimeImmutable $readyBy,
         public string $purpose,
@@ -127,7 +127,7 @@ final readonly class Wish
     }
 
     /** The same wish by another method and school. */
-    public function by(Method $method, School $school): self
+    public function by(Method $method, Variant $school): self
     {
         return $this->like([
             'method' => $method, 'school' => $school, ...($method->heated ? ['shakeEveryH' => null] : []),
@@ -137,7 +137,7 @@ final readonly class Wish
         ]);
     }
 
-    /** The same wish with a leaner ratio, as WaysOut::leaner takes it, to see whether it covers. */
+    /** The same wish with a leaner ratio, as Remedies::leaner takes it, to see whether it covers. */
     public function leaner(Ratio $ratio): self
     {
         return $this->like(['ratio' => $ratio, 'seekingCover' => true, ...($this->herb !== null && $this->oil !== null ? ['oil' => null] : []), ...($this->herb !== null && $this->jar !== null ? ['jar' => null, 'jars' => null] : [])]);

@@ -6,7 +6,7 @@ namespace Kettle\Share;
 
 use Kettle\Infusion\Method;
 use Kettle\Infusion\Methods;
-use Kettle\Infusion\School;
+use Kettle\Infusion\Variant;
 use Kettle\Material\Blend;
 use Kettle\Material\Cupboard;
 use Kettle\Material\HerbMix;
@@ -400,12 +400,12 @@ final class PastedRecipe
     }
 
     /** The school nearest in hours and in warmth to what was read. */
-    private function nearest(Method $method): School
+    private function nearest(Method $method): Variant
     {
-        $apart = fn (School $school): float => ($this->hours === null ? 0.0 : abs(log($school->usualH / $this->hours)))
+        $apart = fn (Variant $school): float => ($this->hours === null ? 0.0 : abs(log($school->usualH / $this->hours)))
             + ($this->celsius === null || $school->targetC === null ? 0.0 : abs($school->targetC - $this->celsius) / 10 + ($school->ceilingC !== null && $this->celsius > $school->ceilingC + 0.5 ? 5.0 : 0.0));
         $schools = $method->schools;
-        usort($schools, fn (School $a, School $b) => $apart($a) <=> $apart($b));
+        usort($schools, fn (Variant $a, Variant $b) => $apart($a) <=> $apart($b));
 
         return $schools[0];
     }

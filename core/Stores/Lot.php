@@ -43,9 +43,4 @@ final readonly class Lot
     {
         return $this->price === null || $this->got <= 0 ? null : $this->price / $this->got;
     }
-
-    public function isLow(): bool
-    {
-        return $this->lowAt !== null && $this->left <= $this->lowAt;
-    }
 }

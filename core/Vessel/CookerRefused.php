@@ -29,11 +29,6 @@ final class CookerRefused extends Refused
         return new self('no_room', sprintf('%d of these jars cannot stand in %s at once; %s can.', $jars, $cooker, $fit === 0 ? 'none' : "only {$fit}"), 'jars');
     }
 
-    public static function tooTall(string $cooker, string $jar): self
-    {
-        return new self('no_room', sprintf('%s stands higher than %s with room for water round it. Take a lower jar or a deeper pot.', ucfirst($jar), $cooker), 'jars');
-    }
-
     public static function noJars(): self
     {
         return new self('unknown', 'Say which jars stand in it.', 'jars');

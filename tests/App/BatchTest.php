@@ -210,7 +210,7 @@ it('folds anew to the same thing', function () {
     $this->fill($batch);
     app(CurrentHouse::class)->within($this->house, function () use ($batch) {
         $before = Task::query()->where('batch_id', $batch->id)->orderBy('due_at')->get(['key', 'due_at', 'open'])->toArray();
-        app(App\Actions\Batches\FoldBatch::class)->refresh(Batch::query()->findOrFail($batch->id));
+        app(App\Actions\Batches\BatchProjector::class)->refresh(Batch::query()->findOrFail($batch->id));
         expect(Task::query()->where('batch_id', $batch->id)->orderBy('due_at')->get(['key', 'due_at', 'open'])->toArray())->toBe($before);
     });
 });

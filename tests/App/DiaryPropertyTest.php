@@ -1,6 +1,6 @@
 <?php
 
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\Models\Batch;
 use App\Models\Cooker;
 use App\Models\StoveJar;
@@ -20,14 +20,14 @@ require_once __DIR__.'/../Pots.php';
 function wrongInTheDiary(Tests\AppCase $test): array
 {
     return app(CurrentHouse::class)->within($test->house, function (): array {
-        $presence = app(Kitchens::class)->presence();
+        $presence = app(KitchenFactory::class)->presence();
         $wrong = [];
         $runs = [];
         foreach (Batch::query()->whereIn('stage', [Stage::Planned, Stage::Steeping])->whereNotNull('diary')->get() as $batch) {
             $slots = $batch->diary['slots'];
             $cooker = Cooker::withTrashed()->where('uid', $batch->diary['cooker'])->first();
             foreach ($slots as $slot) {
-                [$from, $to] = [app(Kitchens::class)->local(new DateTimeImmutable($slot['from'])), app(Kitchens::class)->local(new DateTimeImmutable($slot['to']))];
+                [$from, $to] = [app(KitchenFactory::class)->local(new DateTimeImmutable($slot['from'])), app(KitchenFactory::class)->local(new DateTimeImmutable($slot['to']))];
                 $by = array_filter($presence->on($from), fn (array $while) => $from >= $while['from'] && $to <= $while['to']);
                 $by === [] && $wrong[] = "{$batch->code} is warm from {$from->format('d H:i')} with nobody by";
                 $runs[$batch->diary['cooker']][] = ['batch' => $batch, 'from' => $from, 'to' => $to, 'target' => $batch->plan->method->targetC, 'width' => $batch->plan->jar->diameterMm + 2 * WaterBath::WALL_MM, 'count' => $batch->plan->jar->count];

@@ -33,8 +33,8 @@ use Kettle\Batch\Record;
 use Kettle\Batch\Shelf;
 use Kettle\Batch\Stored;
 use Kettle\Caution\CautionRefused;
+use Kettle\Diary\Availability;
 use Kettle\Diary\DiaryRefused;
-use Kettle\Diary\Presence;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Step;
 use Kettle\Infusion\Methods;
@@ -63,7 +63,7 @@ function folded(FrozenPlan $plan, array $lines, array $lots = []): BatchState
 {
     $cupboard = new Cupboard(Tables::shipped());
 
-    return BatchState::of(new Record($plan, logbook($lines), new DateTimeImmutable('2026-10-01T10:00:00Z'), new Methods(Tables::shipped())), Presence::between('07:00', '22:30'), $cupboard, $lots);
+    return BatchState::of(new Record($plan, logbook($lines), new DateTimeImmutable('2026-10-01T10:00:00Z'), new Methods(Tables::shipped())), Availability::between('07:00', '22:30'), $cupboard, $lots);
 }
 
 $filled = ['2026-10-01T10:00', new TaskLine('fill', Outcome::Done)];

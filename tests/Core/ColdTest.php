@@ -2,9 +2,9 @@
 
 use Kettle\Batch\Straining;
 use Kettle\Caution\ColdKept;
+use Kettle\Diary\Availability;
 use Kettle\Diary\Course;
 use Kettle\Diary\Event;
-use Kettle\Diary\Presence;
 use Kettle\Diary\Routine;
 use Kettle\Diary\Step;
 use Kettle\Diary\Task;
@@ -47,7 +47,7 @@ it('offers only ways that are watched and short for what is kept cold', function
 
 it('waits for a day on which there is time for all of it, and refuses where there is none', function (array $home, ?string $filled) {
     $kitchen = KitchenReader::read(['now' => '2026-11-24T10:00:00+00:00', 'time_zone' => 'UTC'], onDay('2026-11-24T10:00'), Tables::shipped());
-    $presence = Presence::between('07:00', '22:30')->atHome($home);
+    $presence = Availability::between('07:00', '22:30')->atHome($home);
     $times = Timetable::lay(new Routine((new Methods(Tables::shipped()))->method('double-boiler'), 2.0, coldWithinH: 4.0, warmUpMin: 25), onDay('2026-11-24T10:00'), $presence);
     if ($filled !== null) {
         // 30 min of filling, 25 until it is warm, two hours warm, 30 min of cooling, 20 of straining.
@@ -75,7 +75,7 @@ it('waits for a day on which there is time for all of it, and refuses where ther
 it('goes on without a break once it is filled, whatever the diary kept for it', function () {
     $method = (new Methods(Tables::shipped()))->method('double-boiler');
     $slots = [['from' => onDay('2026-11-24T18:00'), 'to' => onDay('2026-11-24T20:00')]];
-    $follow = fn (array $events, array $slots) => Course::follow(new Routine($method, 2.0, coldWithinH: 4.0, warmUpMin: 25), onDay('2026-11-24T10:00'), Presence::between('07:00', '22:30'), $events, $slots);
+    $follow = fn (array $events, array $slots) => Course::follow(new Routine($method, 2.0, coldWithinH: 4.0, warmUpMin: 25), onDay('2026-11-24T10:00'), Availability::between('07:00', '22:30'), $events, $slots);
     // Not filled yet: it is filled for the place that is kept.
     expect($follow([], $slots)->timetable->fillAt)->toEqual(onDay('2026-11-24T17:30'));
     $course = $follow([Event::done('fill', onDay('2026-11-24T10:00'))], $slots);
@@ -87,7 +87,7 @@ it('goes on without a break once it is filled, whatever the diary kept for it', 
 });
 
 it('never moves a deadline later', function (string $until, array $away, string $due) {
-    $presence = Presence::between('07:00', '22:30')->without([[onDay($away[0]), onDay($away[1])]]);
+    $presence = Availability::between('07:00', '22:30')->without([[onDay($away[0]), onDay($away[1])]]);
     $upkeep = new Upkeep(onDay($until), 7, 90, true);
     expect($upkeep->next(onDay('2026-11-24T12:00'), null, $presence))->toEqual([Step::UseUp, onDay($due)]);
 })->with([
@@ -108,7 +108,7 @@ it('keeps a deadline before its day for whoever is there or not, seeded', functi
             $from = $made->modify('+'.mt_rand(-3000, 6000).' minutes');
             $away[] = [$from, $from->modify('+'.mt_rand(30, 9000).' minutes')];
         }
-        $presence = Presence::between('07:00', '22:30')->without($away);
+        $presence = Availability::between('07:00', '22:30')->without($away);
         $due = $presence->lastAwake($until, $made);
         expect($due <= $until && $due >= min($made, $until))->toBeTrue();
         // Where anybody is there at all between, it is a moment when somebody is.

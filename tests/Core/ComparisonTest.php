@@ -1,7 +1,7 @@
 <?php
 
+use Kettle\Diary\Availability;
 use Kettle\Diary\Labour;
-use Kettle\Diary\Presence;
 use Kettle\Diary\Routine;
 use Kettle\Diary\Timetable;
 use Kettle\Infusion\Methods;
@@ -95,7 +95,7 @@ it('needs only things the tables know', function () {
 it('counts the hands a method asks for', function (string $method, string $school, float $minutes, float $by) {
     $known = (new Methods(Tables::shipped()))->method($method);
     $hours = $known->school($school)->usualH;
-    $times = Timetable::lay(new Routine($known, $hours), new DateTimeImmutable('2026-11-24 09:00'), Presence::between('07:00', '22:30'));
+    $times = Timetable::lay(new Routine($known, $hours), new DateTimeImmutable('2026-11-24 09:00'), Availability::between('07:00', '22:30'));
     $hands = Labour::of($known, $hours, $times);
     expect($hands->minutes)->toBe($minutes)->and($hands->byHours)->toBe($by);
 })->with([
@@ -107,7 +107,7 @@ it('counts the hands a method asks for', function (string $method, string $schoo
 ]);
 
 it('names the very latest start for every method of the table', function (string $id) {
-    $waking = Presence::between('07:00', '22:30');
+    $waking = Availability::between('07:00', '22:30');
     $method = (new Methods(Tables::shipped()))->method($id);
     foreach ($method->schools as $school) {
         foreach (['2026-12-12', '2027-03-30', '2027-11-01'] as $day) {
@@ -130,7 +130,7 @@ it('names the very latest start for every method of the table', function (string
 
 it('runs overnight only what holds its own warmth, and has somebody to switch it on and off', function () {
     $method = (new Methods(Tables::shipped()))->method('incubator');
-    $waking = Presence::between('07:00', '22:30');
+    $waking = Availability::between('07:00', '22:30');
     foreach (range(0, 23) as $hour) {
         $times = Timetable::lay(new Routine($method, 8.0), new DateTimeImmutable(sprintf('2026-11-24 %02d:10', $hour)), $waking);
         [$session] = $times->sessions;

@@ -1,10 +1,10 @@
 <?php
 
+use Kettle\Diary\Availability;
 use Kettle\Diary\CookerDiary;
 use Kettle\Diary\CookerJob;
 use Kettle\Diary\CookerPlace;
 use Kettle\Diary\CookerRun;
-use Kettle\Diary\Presence;
 use Kettle\Diary\Timetable;
 use Kettle\Vessel\Cooker;
 use Kettle\Vessel\Packing;
@@ -26,9 +26,9 @@ function job(string $id, float $hours = 8, string $earliest = '2026-11-24 09:00'
     return new CookerJob(...[...['id' => $id, 'called' => $id, 'kind' => 'slow-cooker', 'targetC' => 49.0, 'ceilingC' => 60.0, 'hours' => $hours, 'widths' => [79.8], 'earliest' => new DateTimeImmutable($earliest)], ...$more]);
 }
 
-function usualPresence(): Presence
+function usualPresence(): Availability
 {
-    return Presence::between('07:00', '22:30');
+    return Availability::between('07:00', '22:30');
 }
 
 function noon(): DateTimeImmutable
@@ -43,7 +43,7 @@ function noon(): DateTimeImmutable
  * @param  list<CookerPlace>  $places
  * @return list<string> what is wrong
  */
-function diaryFaults(CookerDiary $diary, array $jobs, array $places, Presence $presence): array
+function diaryFaults(CookerDiary $diary, array $jobs, array $places, Availability $presence): array
 {
     $wrong = [];
     foreach ($diary->runs as $i => $run) {
@@ -91,7 +91,7 @@ it('keeps other warmths apart, one after the other in one cooker', function () {
     expect(diaryFaults($diary, $jobs, cookerPlaces(1), usualPresence()))->toBe([])->and($diary->runs)->toHaveCount(2);
 });
 
-it('says why when nothing fits', function (CookerJob $job, array $places, Presence $presence, string $says) {
+it('says why when nothing fits', function (CookerJob $job, array $places, Availability $presence, string $says) {
     $diary = CookerDiary::plan([$job], $places, $presence, noon());
     expect($diary->says($job))->toContain($says);
 })->with([
@@ -123,7 +123,7 @@ it('goes round what somebody has to do elsewhere', function () {
         ->toBe(['Tue 17:00 18:00', 'Tue 19:30 22:30', 'Wed 18:00 20:00']);
 });
 
-/** @return array{list<CookerJob>, list<CookerPlace>, Presence} some house, the same for the same seed */
+/** @return array{list<CookerJob>, list<CookerPlace>, Availability} some house, the same for the same seed */
 function someHouse(int $seed, int $most = 9): array
 {
     mt_srand($seed);

@@ -1,9 +1,9 @@
 <?php
 
+use Kettle\Diary\Availability;
 use Kettle\Diary\Course;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Event;
-use Kettle\Diary\Presence;
 use Kettle\Diary\Routine;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Task;
@@ -16,7 +16,7 @@ use Kettle\Material\Tables;
 function course(string $method, float $hours, array $events): Course
 {
     return Course::follow(
-        new Routine((new Methods(Tables::shipped()))->method($method), $hours), new DateTimeImmutable('2026-11-24T10:00:00Z'), Presence::between('07:00', '22:30'), $events,
+        new Routine((new Methods(Tables::shipped()))->method($method), $hours), new DateTimeImmutable('2026-11-24T10:00:00Z'), Availability::between('07:00', '22:30'), $events,
     );
 }
 
@@ -90,7 +90,7 @@ it('does nothing more for what was discarded, and says what is not open', functi
 });
 
 it('refuses a day without hours', function (string $from, string $to) {
-    Presence::between($from, $to);
+    Availability::between($from, $to);
 })->with([
     ['22:00', '07:00'],
     ['07:00', '09:00'],
@@ -127,7 +127,7 @@ it('warms the oil first where it is poured hot, and pours it then', function () 
 it('asks for nothing to be begun after bed, before up, or too late to be done before bed', function (string $method, float $hours) {
     // By the minutes each step takes, common practice: filling and straining 20, pouring off and bottling 25 together.
     $needs = ['fill' => 20, 'strain' => 20, 'decant' => 25, 'bottle' => 15, 'warm_on' => 0, 'warm_off' => 0, 'top_up' => 0, 'check' => 0, 'shake' => 0, 'moisten' => 10, 'warm_oil' => 15, 'settle' => 0];
-    $presence = Presence::between('07:00', '22:30');
+    $presence = Availability::between('07:00', '22:30');
     for ($minutes = 0; $minutes < 1440; $minutes += 35) {
         $start = at('2026-11-24 00:00')->modify("+{$minutes} minutes");
         foreach ([[], [Event::done('fill', $start)], [Event::done('fill', $start), Event::done('strain', $start->modify('+5 hours'))]] as $events) {

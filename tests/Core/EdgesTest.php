@@ -1,11 +1,11 @@
 <?php
 
+use Kettle\Diary\Availability;
 use Kettle\Diary\CookerDiary;
 use Kettle\Diary\CookerJob;
 use Kettle\Diary\CookerPlace;
 use Kettle\Diary\Course;
 use Kettle\Diary\Event;
-use Kettle\Diary\Presence;
 use Kettle\Diary\Routine;
 use Kettle\Diary\Task;
 use Kettle\Infusion\Methods;
@@ -61,7 +61,7 @@ it('tells a reading over the ceiling for half the way to its neighbours, as far 
 it('shakes while it is warm and no longer: not before, not between, not after straining', function () {
     $at = fn (string $moment) => new DateTimeImmutable("2026-11-24T{$moment}:00Z");
     $keys = fn (string $method, array $events) => array_map(fn (Task $task) => $task->key(), Course::follow(
-        new Routine((new Methods(Tables::shipped()))->method($method), 8), $at('08:00'), Presence::between('07:00', '22:30'), [Event::done('fill', $at('08:00')), ...$events],
+        new Routine((new Methods(Tables::shipped()))->method($method), 8), $at('08:00'), Availability::between('07:00', '22:30'), [Event::done('fill', $at('08:00')), ...$events],
     )->tasks);
     $on = Event::done('warm_on', $at('08:30'));
     $off = Event::done('warm_off', $at('12:30'));
@@ -72,7 +72,7 @@ it('shakes while it is warm and no longer: not before, not between, not after st
 });
 
 it('books no cooker for more than it holds, nor for two warmths, nor twice at once', function () {
-    $presence = Presence::between('07:00', '22:30');
+    $presence = Availability::between('07:00', '22:30');
     $now = new DateTimeImmutable('2026-11-24T07:00Z');
     // Two circles of 80 stand side by side in a round of 160 and not in one of 159.
     $place = fn (float $wide) => new CookerPlace(Cooker::measured('c', 'the pot', 'round', $wide, $wide, 130), ['slow-cooker']);

@@ -2,8 +2,8 @@
 
 use Kettle\Measure\AmountReader;
 use Kettle\Measure\AmountRefused;
-use Kettle\Measure\Custom;
 use Kettle\Measure\Kind;
+use Kettle\Measure\MeasureSystem;
 use Kettle\Measure\Ratio;
 use Kettle\Measure\RatioRefused;
 use Kettle\Recipe\WishRefused;
@@ -90,7 +90,7 @@ it('reads or refuses any text as an amount', function () {
         $text = implode('', array_map(fn () => $bits[mt_rand(0, count($bits) - 1)], range(1, mt_rand(1, 6))));
         foreach (Kind::cases() as $kind) {
             try {
-                $amount = (new AmountReader(Custom::cases()[$i % 4]))->read($text, $kind, $kind === Kind::Temperature ? '°C' : ($kind === Kind::Time ? 'h' : $kind->value));
+                $amount = (new AmountReader(MeasureSystem::cases()[$i % 4]))->read($text, $kind, $kind === Kind::Temperature ? '°C' : ($kind === Kind::Time ? 'h' : $kind->value));
                 expect(is_finite($amount->value))->toBeTrue($text)->and($amount->low <= $amount->value && $amount->value <= $amount->high)->toBeTrue($text);
                 $read++;
             } catch (AmountRefused $refused) {

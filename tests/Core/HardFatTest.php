@@ -1,9 +1,9 @@
 <?php
 
 use Kettle\Batch\Straining;
+use Kettle\Diary\Availability;
 use Kettle\Diary\Course;
 use Kettle\Diary\Event;
-use Kettle\Diary\Presence;
 use Kettle\Diary\Routine;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Task;
@@ -76,7 +76,7 @@ it('says how it will look', function () {
 it('goes from the cloth to the jar without settling', function () {
     $routine = new Routine((new Methods(Tables::shipped()))->method('slow-cooker'), 8, settles: false);
     $at = fn (string $moment) => new DateTimeImmutable("2026-11-{$moment}:00Z");
-    $course = Course::follow($routine, $at('24T08:00'), Presence::between('07:00', '22:30'), [Event::done('fill', $at('24T08:00')), Event::done('warm_on', $at('24T08:30')), Event::done('warm_off', $at('24T16:30')), Event::done('strain', $at('24T16:45'))]);
+    $course = Course::follow($routine, $at('24T08:00'), Availability::between('07:00', '22:30'), [Event::done('fill', $at('24T08:00')), Event::done('warm_on', $at('24T08:30')), Event::done('warm_off', $at('24T16:30')), Event::done('strain', $at('24T16:45'))]);
     expect($course->stage)->toBe(Stage::Poured)
         ->and(array_map(fn (Task $task) => [$task->key(), $task->open, $task->dueAt->format('d H:i')], $course->tasks))->toBe([['bottle', true, '24 17:05']]);
     expect(array_column((new Straining(false, false, true, true, false, settles: false))->steps('squeezed'), 'says', 'id')['settle'])->toStartWith('Do not let it stand');
@@ -84,7 +84,7 @@ it('goes from the cloth to the jar without settling', function () {
 
 it('ends the heat while somebody is there for half an hour more, so that it does not set overnight', function () {
     $routine = new Routine((new Methods(Tables::shipped()))->method('slow-cooker'), 8, settles: false, warmUpMin: 30);
-    $presence = Presence::between('07:00', '22:30');
+    $presence = Availability::between('07:00', '22:30');
     foreach (range(7, 22) as $hour) {
         foreach (['00', '20', '40'] as $minute) {
             $times = Timetable::lay($routine, new DateTimeImmutable("2026-11-24T{$hour}:{$minute}:00Z"), $presence);

@@ -1,12 +1,12 @@
 <?php
 
+use Kettle\Diary\Availability;
 use Kettle\Diary\Bookings;
 use Kettle\Diary\CookerDiary;
 use Kettle\Diary\CookerJob;
 use Kettle\Diary\CookerPlace;
 use Kettle\Diary\Course;
 use Kettle\Diary\Event;
-use Kettle\Diary\Presence;
 use Kettle\Diary\Routine;
 use Kettle\Diary\Task;
 use Kettle\Infusion\Methods;
@@ -77,7 +77,7 @@ it('reckons jars together as one load', function () {
 it('begins every session with getting warm, which is no hour at warmth', function () {
     $slow = (new Methods(Tables::shipped()))->method('slow-cooker');
     $at = fn (string $moment) => new DateTimeImmutable("2026-11-{$moment}:00Z");
-    $follow = fn (array $events) => Course::follow(new Routine($slow, 8, warmUpMin: 45), $at('24T08:00'), Presence::between('07:00', '22:30'), [Event::done('fill', $at('24T08:00')), ...$events]);
+    $follow = fn (array $events) => Course::follow(new Routine($slow, 8, warmUpMin: 45), $at('24T08:00'), Availability::between('07:00', '22:30'), [Event::done('fill', $at('24T08:00')), ...$events]);
     $due = fn (Course $course) => array_column(array_map(fn (Task $task) => [$task->key(), $task->dueAt->format('d H:i')], $course->tasks), 1, 0);
     expect($due($follow([])))->toMatchArray(['warm_on' => '24 08:30', 'warm_off' => '24 17:15', 'strain' => '24 17:45'])
         ->and($due($follow([Event::done('warm_on', $at('24T09:00'))])))->toMatchArray(['warm_off' => '24 17:45']);
@@ -93,7 +93,7 @@ it('begins every session with getting warm, which is no hour at warmth', functio
 it('takes a pan that is done by its signs for done, and one taken off before for not', function () {
     $pan = (new Methods(Tables::shipped()))->method('gentle-pan');
     $at = fn (string $moment) => new DateTimeImmutable("2026-11-24T{$moment}:00Z");
-    $follow = fn (Event $off) => Course::follow(new Routine($pan, 0.25, warmUpMin: 25), $at('08:00'), Presence::between('07:00', '22:30'), [Event::done('fill', $at('08:00')), Event::done('warm_on', $at('08:30')), $off]);
+    $follow = fn (Event $off) => Course::follow(new Routine($pan, 0.25, warmUpMin: 25), $at('08:00'), Availability::between('07:00', '22:30'), [Event::done('fill', $at('08:00')), Event::done('warm_on', $at('08:30')), $off]);
     // Ten minutes on the flame, of which by the clock none was warm.
     $signs = $follow(Event::doneBySigns('warm_off', $at('08:40')));
     $before = $follow(Event::done('warm_off', $at('08:40')));
@@ -102,7 +102,7 @@ it('takes a pan that is done by its signs for done, and one taken off before for
 });
 
 it('books each session with the time it takes to get warm, for the jars that share it', function () {
-    $presence = Presence::between('07:00', '22:30');
+    $presence = Availability::between('07:00', '22:30');
     $now = new DateTimeImmutable('2026-11-24T08:00Z');
     $place = new CookerPlace(heater('oval')->cooker, ['slow-cooker'], heater('oval'), 18.0);
     $job = fn (string $id, float $hours, int $jars = 1) => new CookerJob($id, $id, 'slow-cooker', 49.0, 60.0, $hours, array_fill(0, $jars, 82.0), $now, load: Load::jars($jars, 76, 115, 90, 0.4, 0.78));
@@ -117,7 +117,7 @@ it('books each session with the time it takes to get warm, for the jars that sha
 });
 
 it('says where one more jar finds its place, and whom it would move', function () {
-    $presence = Presence::between('07:00', '22:30');
+    $presence = Availability::between('07:00', '22:30');
     $now = new DateTimeImmutable('2026-11-24T08:00Z');
     $place = new CookerPlace(heater('round')->cooker, ['slow-cooker']);
     $job = fn (string $id, float $target, float $hours, ?string $due = null) => new CookerJob($id, $id, 'slow-cooker', $target, $target + 11, $hours, [82.0], $now, $due === null ? null : new DateTimeImmutable($due), warmUpMin: 30);

@@ -1,9 +1,9 @@
 <?php
 
+use Kettle\Diary\Availability;
 use Kettle\Diary\Course;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Event;
-use Kettle\Diary\Presence;
 use Kettle\Diary\Routine;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Task;
@@ -94,7 +94,7 @@ it('shakes as often as the cook wants to', function (?string $shake, float $hour
     expect($plan->wish->practised()->shakeEveryH)->toBe($hours);
     $words = implode(' ', array_column(Support::bench()->document($plan, Support::kitchen())['steps'], 'says'));
     expect($words)->toContain($says);
-    $course = Course::follow(new Routine($plan->wish->practised(), 672), new DateTimeImmutable('2026-11-24T10:00Z'), Presence::between('07:00', '22:30'), [Event::done('fill', new DateTimeImmutable('2026-11-24T10:00Z'))]);
+    $course = Course::follow(new Routine($plan->wish->practised(), 672), new DateTimeImmutable('2026-11-24T10:00Z'), Availability::between('07:00', '22:30'), [Event::done('fill', new DateTimeImmutable('2026-11-24T10:00Z'))]);
     $due = array_values(array_filter($course->tasks, fn (Task $task) => $task->key() === 'shake'))[0]->dueAt;
     expect(($due->getTimestamp() - (new DateTimeImmutable('2026-11-24T10:00Z'))->getTimestamp()) / 3600)->toBeLessThanOrEqual($hours + 24);
 })->with([[null, 24.0, 'shake it daily'], ['twice-daily', 12.0, 'shake it twice a day'], ['few-days', 72.0, 'shake it every few days'], ['weekly', 168.0, 'shake it weekly']]);
@@ -120,7 +120,7 @@ it('keeps a wish’s ways to the methods they are for', function () {
 /** @param  list<Event>  $events */
 function cooked(array $events, float $hours = 8): Course
 {
-    return Course::follow(new Routine(methodNamed('slow-cooker'), $hours), new DateTimeImmutable('2026-11-24T08:00Z'), Presence::between('07:00', '22:30'), [Event::done('fill', new DateTimeImmutable('2026-11-24T08:00Z')), ...$events]);
+    return Course::follow(new Routine(methodNamed('slow-cooker'), $hours), new DateTimeImmutable('2026-11-24T08:00Z'), Availability::between('07:00', '22:30'), [Event::done('fill', new DateTimeImmutable('2026-11-24T08:00Z')), ...$events]);
 }
 
 function moment(string $at): DateTimeImmutable
@@ -155,7 +155,7 @@ it('goes off when somebody must go, and on again the next day for the rest', fun
 
 it('stands by the sessions the diary keeps, as long as they are for the hours that are left', function () {
     $slot = [['from' => moment('26 09:00'), 'to' => moment('26 17:00')]];
-    $follow = fn (array $events, array $slots) => Course::follow(new Routine(methodNamed('slow-cooker'), 8), moment('24 08:00'), Presence::between('07:00', '22:30'), [Event::done('fill', moment('24 08:00')), ...$events], slots: $slots);
+    $follow = fn (array $events, array $slots) => Course::follow(new Routine(methodNamed('slow-cooker'), 8), moment('24 08:00'), Availability::between('07:00', '22:30'), [Event::done('fill', moment('24 08:00')), ...$events], slots: $slots);
     expect($follow([], $slot)->open('warm_on')->dueAt->format('d H:i'))->toBe('26 09:00')
         // Half is had meanwhile: a keeping for all of it is out of date.
         ->and($follow([Event::done('warm_on', moment('24 10:00')), Event::warmed('warm_off', moment('24 14:00'), 4.0)], $slot)->open('warm_on-2')->dueAt->format('d H:i'))->toBe('24 14:00')
@@ -166,5 +166,5 @@ it('stands by the sessions the diary keeps, as long as they are for the hours th
 it('knows no warmth where none was begun', function () {
     expect(Warmed::none()->left(8))->toBe(8.0)->and(Warmed::from([Event::warmed('warm_off', moment('24 14:00'), 4.0)], new Routine(methodNamed('slow-cooker'), 8))->hours())->toBe(0.0)
         ->and(Warmed::from([Event::done('warm_on', moment('24 14:00')), Event::done('warm_off', moment('24 13:00'))], new Routine(methodNamed('slow-cooker'), 8))->hours())->toBe(0.0)
-        ->and(fn () => Course::follow(new Routine(methodNamed('cold'), 672), moment('24 08:00'), Presence::between('07:00', '22:30'), [])->nextWarming())->toThrow(DiaryRefused::class);
+        ->and(fn () => Course::follow(new Routine(methodNamed('cold'), 672), moment('24 08:00'), Availability::between('07:00', '22:30'), [])->nextWarming())->toThrow(DiaryRefused::class);
 });

@@ -1,23 +1,23 @@
 <?php
 
+use Kettle\Diary\Availability;
 use Kettle\Diary\DiaryRefused;
-use Kettle\Diary\Presence;
 use Kettle\Diary\Timetable;
 
 /** @return list<string> whiles of a day, as "07:00-22:30" */
-function whilesOn(Presence $presence, string $day, string $zone = 'UTC'): array
+function whilesOn(Availability $presence, string $day, string $zone = 'UTC'): array
 {
     return array_map(fn (array $while) => $while['from']->format('H:i').'-'.$while['to']->format('H:i'), $presence->on(new DateTimeImmutable($day, new DateTimeZone($zone))));
 }
 
 /** @param  list<array{string, string}>  $away */
-function awayFrom(Presence $presence, array $away, string $zone = 'UTC'): Presence
+function awayFrom(Availability $presence, array $away, string $zone = 'UTC'): Availability
 {
     return $presence->without(array_map(fn (array $each) => [new DateTimeImmutable($each[0], new DateTimeZone($zone)), new DateTimeImmutable($each[1], new DateTimeZone($zone))], $away));
 }
 
 it('is there all day unless the week says otherwise', function () {
-    $presence = Presence::between('07:00', '22:30')->atHome(['2' => '07:00-08:30, 17:00 to 22:30', '4' => '', '6' => '06:00–23:30']);
+    $presence = Availability::between('07:00', '22:30')->atHome(['2' => '07:00-08:30, 17:00 to 22:30', '4' => '', '6' => '06:00–23:30']);
     expect(whilesOn($presence, '2026-11-23'))->toBe(['07:00-22:30'])
         ->and(whilesOn($presence, '2026-11-24'))->toBe(['07:00-08:30', '17:00-22:30'])
         ->and(whilesOn($presence, '2026-11-26'))->toBe([])
@@ -26,7 +26,7 @@ it('is there all day unless the week says otherwise', function () {
 });
 
 it('cuts out what overlaps it, however absences overlap each other', function (array $away, array $left) {
-    expect(whilesOn(awayFrom(Presence::between('07:00', '22:30'), $away), '2026-11-24'))->toBe($left);
+    expect(whilesOn(awayFrom(Availability::between('07:00', '22:30'), $away), '2026-11-24'))->toBe($left);
 })->with([
     'none of it' => [[['2026-11-25 09:00', '2026-11-25 10:00']], ['07:00-22:30']],
     'a while of it' => [[['2026-11-24 09:00', '2026-11-24 10:30']], ['07:00-09:00', '10:30-22:30']],
@@ -48,7 +48,7 @@ it('tells who is there minute by minute, as a list of minutes would', function (
             $away[] = [$from, $from->modify('+'.mt_rand(1, 900).' minutes')];
         }
         $split = mt_rand(0, 1) === 1;
-        $presence = Presence::between('07:00', '22:30')->atHome($split ? ['2' => '08:00-12:00, 13:00-20:00'] : [])->without($away);
+        $presence = Availability::between('07:00', '22:30')->atHome($split ? ['2' => '08:00-12:00, 13:00-20:00'] : [])->without($away);
         for ($minute = 5; $minute < 1440; $minute += 37) {
             $at = (new DateTimeImmutable('2026-11-24T00:00Z'))->modify("+{$minute} minutes");
             $home = array_filter($presence->on($at), fn (array $while) => $at >= $while['from'] && $at < $while['to']) !== [];
@@ -61,20 +61,20 @@ it('tells who is there minute by minute, as a list of minutes would', function (
 });
 
 it('finds the next while there is somebody, or says there is none for a year and more', function () {
-    $presence = awayFrom(Presence::between('07:00', '22:30'), [['2026-11-24 08:00', '2026-12-20 12:00']]);
+    $presence = awayFrom(Availability::between('07:00', '22:30'), [['2026-11-24 08:00', '2026-12-20 12:00']]);
     $next = $presence->whileFrom(new DateTimeImmutable('2026-11-24T09:00Z'));
     expect($next['from']->format('m-d H:i'))->toBe('12-20 12:00')->and($next['to']->format('H:i'))->toBe('22:30')
         ->and($presence->nextAwake(new DateTimeImmutable('2026-11-24T07:30Z'))->format('m-d H:i'))->toBe('11-24 07:30')
         ->and($presence->midMorning(new DateTimeImmutable('2026-11-24T00:00Z'))->format('m-d H:i'))->toBe('12-20 12:00')
-        ->and(awayFrom(Presence::between('07:00', '22:30'), [['2026-01-01', '2029-01-01']])->whileFrom(new DateTimeImmutable('2026-11-24T09:00Z')))->toBeNull();
+        ->and(awayFrom(Availability::between('07:00', '22:30'), [['2026-01-01', '2029-01-01']])->whileFrom(new DateTimeImmutable('2026-11-24T09:00Z')))->toBeNull();
     // Ten minutes before bed is no while to come to the stove for.
-    expect(Presence::between('07:00', '22:30')->whileFrom(new DateTimeImmutable('2026-11-24T22:20Z'))['from']->format('d H:i'))->toBe('25 07:00');
+    expect(Availability::between('07:00', '22:30')->whileFrom(new DateTimeImmutable('2026-11-24T22:20Z'))['from']->format('d H:i'))->toBe('25 07:00');
 });
 
 it('answers alike by its short way and its long', function () {
-    $plain = Presence::between('06:30', '21:15');
+    $plain = Availability::between('06:30', '21:15');
     // The same hours, said day by day, go the long way.
-    $said = Presence::between('06:30', '21:15')->atHome(array_fill_keys(range(1, 7), '06:30-21:15'));
+    $said = Availability::between('06:30', '21:15')->atHome(array_fill_keys(range(1, 7), '06:30-21:15'));
     for ($i = 0; $i < 400; $i++) {
         $at = (new DateTimeImmutable('2026-10-24T00:00', new DateTimeZone('Europe/London')))->modify('+'.($i * 29).' minutes');
         expect($plain->whileFrom($at))->toEqual($said->whileFrom($at))->and($plain->nextAwake($at))->toEqual($said->nextAwake($at))->and($plain->on($at))->toEqual($said->on($at));
@@ -82,7 +82,7 @@ it('answers alike by its short way and its long', function () {
 });
 
 it('keeps its hours by the clock on the wall when the clocks change', function () {
-    $presence = Presence::between('07:00', '22:30');
+    $presence = Availability::between('07:00', '22:30');
     foreach (['2026-03-29', '2026-10-25'] as $day) {
         expect(whilesOn($presence, $day, 'Europe/London'))->toBe(['07:00-22:30']);
     }
@@ -95,7 +95,7 @@ it('keeps its hours by the clock on the wall when the clocks change', function (
 });
 
 it('refuses hours that cannot be read', function (array $week) {
-    Presence::between('07:00', '22:30')->atHome($week);
+    Availability::between('07:00', '22:30')->atHome($week);
 })->with([
     'words' => [['1' => 'mornings']], 'backwards' => [['1' => '12:00-08:00']], 'too short' => [['1' => '12:00-12:05']], 'overlapping' => [['1' => '08:00-12:00, 11:00-13:00']],
     'no such hour' => [['1' => '08:00-25:00']], 'no such day' => [['8' => '08:00-12:00']], 'a nul' => [['1' => "08:00-12:00\0"]],
@@ -105,7 +105,7 @@ it('splits long warmth over the whiles there are, and loses no minute of it', fu
     mt_srand(5);
     for ($i = 0; $i < 60; $i++) {
         $hours = mt_rand(2, 300) / 10;
-        $presence = awayFrom(Presence::between('07:00', '22:30')->atHome(['1' => '17:00-22:00', '3' => '07:00-09:00, 12:00-14:00, 18:00-22:30']), mt_rand(0, 1) ? [['2026-11-25 10:00', '2026-11-26 18:00']] : []);
+        $presence = awayFrom(Availability::between('07:00', '22:30')->atHome(['1' => '17:00-22:00', '3' => '07:00-09:00, 12:00-14:00, 18:00-22:30']), mt_rand(0, 1) ? [['2026-11-25 10:00', '2026-11-26 18:00']] : []);
         $from = (new DateTimeImmutable('2026-11-23T06:00Z'))->modify('+'.mt_rand(0, 5000).' minutes');
         $sessions = Timetable::sessions($hours, $from, $presence);
         $had = 0;
@@ -121,7 +121,7 @@ it('splits long warmth over the whiles there are, and loses no minute of it', fu
 
 it('ends warmth that needs nobody while somebody is there to take it out', function () {
     foreach (range(0, 23) as $hour) {
-        $night = Timetable::unattended(8, new DateTimeImmutable(sprintf('2026-11-24T%02d:15Z', $hour)), Presence::between('07:00', '22:30'));
+        $night = Timetable::unattended(8, new DateTimeImmutable(sprintf('2026-11-24T%02d:15Z', $hour)), Availability::between('07:00', '22:30'));
         foreach (['from', 'to'] as $end) {
             expect($night[$end]->format('H:i'))->toBeGreaterThanOrEqual('07:00')->toBeLessThanOrEqual('22:30');
         }

@@ -1,6 +1,6 @@
 <?php
 
-use Kettle\Diary\Presence;
+use Kettle\Diary\Availability;
 use Kettle\Diary\Routine;
 use Kettle\Diary\Timetable;
 use Kettle\Infusion\Methods;
@@ -54,7 +54,7 @@ it('keeps its promises for every form, jar and method', function (string $form) 
 })->with(fn () => array_map(fn (string $id) => [$id], array_keys((new Cupboard(Tables::shipped()))->forms())));
 
 it('names the very latest start: a day later would be late', function (string $method, string $school) {
-    $waking = Presence::between('07:00', '22:30');
+    $waking = Availability::between('07:00', '22:30');
     $chosen = (new Methods(Tables::shipped()))->method($method);
     $hours = $chosen->school($school)->usualH;
     foreach (['2026-12-12', '2027-03-30', '2027-11-01', '2028-03-01'] as $day) {
@@ -80,7 +80,7 @@ it('names the very latest start: a day later would be late', function (string $m
 it('heats only in waking hours, never less nor more than asked, at any time of day and in any house', function () {
     $methods = new Methods(Tables::shipped());
     foreach ([['07:00', '22:30'], ['05:30', '20:00'], ['10:00', '23:59'], ['08:00', '12:00']] as [$from, $to]) {
-        $waking = Presence::between($from, $to);
+        $waking = Availability::between($from, $to);
         foreach (['double-boiler', 'slow-cooker'] as $id) {
             $method = $methods->method($id);
             foreach ($method->schools as $school) {

@@ -4,9 +4,9 @@ use Kettle\Material\MaterialRefused;
 use Kettle\Material\Tables;
 use Kettle\Measure\AmountReader;
 use Kettle\Measure\AmountRefused;
-use Kettle\Measure\Custom;
 use Kettle\Measure\Density;
 use Kettle\Measure\Kind;
+use Kettle\Measure\MeasureSystem;
 use Kettle\Reason\Faults;
 use Kettle\Recipe\Fields;
 use Kettle\Recipe\Kitchen;
@@ -105,11 +105,11 @@ it('keeps the ends of a range', function () {
 });
 
 it('counts drops as the dropper gives them, and cups as the house has them', function () {
-    expect((new AmountReader(Custom::Us, 32.0))->read('16 drops', Kind::Volume, 'mL')->value)->toEqualWithDelta(0.5, 1e-9)
-        ->and((new AmountReader(Custom::Metric))->read('1 cup', Kind::Volume, 'mL')->value)->toEqualWithDelta(250.0, 1e-9)
-        ->and((new AmountReader(Custom::Australian))->read('1 tbsp', Kind::Volume, 'mL')->value)->toEqualWithDelta(20.0, 1e-9)
+    expect((new AmountReader(MeasureSystem::Us, 32.0))->read('16 drops', Kind::Volume, 'mL')->value)->toEqualWithDelta(0.5, 1e-9)
+        ->and((new AmountReader(MeasureSystem::Metric))->read('1 cup', Kind::Volume, 'mL')->value)->toEqualWithDelta(250.0, 1e-9)
+        ->and((new AmountReader(MeasureSystem::Australian))->read('1 tbsp', Kind::Volume, 'mL')->value)->toEqualWithDelta(20.0, 1e-9)
         // An imperial pint is 568.261 mL: Weights and Measures Act 1985 (UK), schedule 1.
-        ->and((new AmountReader(Custom::Imperial))->read('1 pint', Kind::Volume, 'mL')->value)->toEqualWithDelta(568.261, 1e-3);
+        ->and((new AmountReader(MeasureSystem::Imperial))->read('1 pint', Kind::Volume, 'mL')->value)->toEqualWithDelta(568.261, 1e-3);
 });
 
 it('reads a day, and no other thing for one', function () {

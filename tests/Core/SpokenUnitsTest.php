@@ -3,8 +3,8 @@
 use Kettle\Measure\AmountReader;
 use Kettle\Measure\AmountRefused;
 use Kettle\Measure\AmountWriter;
-use Kettle\Measure\Custom;
 use Kettle\Measure\Kind;
+use Kettle\Measure\MeasureSystem;
 use Kettle\Measure\Ratio;
 use Kettle\Measure\Unit;
 
@@ -42,7 +42,7 @@ const SAID = [
 it('knows each unit by each of its words', function (string $is, array $words) {
     [$value, $base] = explode(' ', $is);
     foreach ($words as $word) {
-        $unit = Unit::named($word, Custom::Us);
+        $unit = Unit::named($word, MeasureSystem::Us);
         expect($unit)->not->toBeNull($word)->and($unit->kind->value)->toBe($base)->and($unit->toBase(1.0))->toEqualWithDelta((float) $value, 1e-9 * max(1.0, (float) $value), $word)
             ->and($unit->toBase(0.0))->toEqualWithDelta(0.0, 1e-12);
     }
@@ -50,30 +50,30 @@ it('knows each unit by each of its words', function (string $is, array $words) {
 
 it('knows the two degrees by each of their words', function () {
     foreach (['°c', 'deg c', 'degrees c', 'celsius', 'degrees celsius', 'centigrade', 'ºc'] as $word) {
-        expect(Unit::named($word, Custom::Us)?->toBase(49.0))->toBe(49.0, $word);
+        expect(Unit::named($word, MeasureSystem::Us)?->toBase(49.0))->toBe(49.0, $word);
     }
     // 32 F is 0 C, 212 F is 100 C.
     foreach (['f', '°f', 'deg f', 'degrees f', 'fahrenheit', 'degrees fahrenheit', 'ºf'] as $word) {
-        expect(Unit::named($word, Custom::Us)?->toBase(32.0))->toEqualWithDelta(0.0, 1e-9, $word)->and(Unit::named($word, Custom::Us)?->toBase(212.0))->toEqualWithDelta(100.0, 1e-9, $word);
+        expect(Unit::named($word, MeasureSystem::Us)?->toBase(32.0))->toEqualWithDelta(0.0, 1e-9, $word)->and(Unit::named($word, MeasureSystem::Us)?->toBase(212.0))->toEqualWithDelta(100.0, 1e-9, $word);
     }
     foreach (['', 'stone', 'gills', 'grams of', 'cupful'] as $none) {
-        expect(Unit::named($none, Custom::Us))->toBeNull($none);
+        expect(Unit::named($none, MeasureSystem::Us))->toBeNull($none);
     }
 });
 
 it('reads each vulgar fraction', function (string $sign, float $is) {
-    $read = fn (string $typed) => (new AmountReader(Custom::Metric))->read($typed, Kind::Mass, 'g')->value;
+    $read = fn (string $typed) => (new AmountReader(MeasureSystem::Metric))->read($typed, Kind::Mass, 'g')->value;
     expect($read("{$sign} g"))->toEqualWithDelta($is, 1e-12)->and($read("2{$sign} g"))->toEqualWithDelta(2 + $is, 1e-12)->and($read("2 {$sign} g"))->toEqualWithDelta(2 + $is, 1e-12);
 })->with([['¼', 0.25], ['½', 0.5], ['¾', 0.75], ['⅓', 1 / 3], ['⅔', 2 / 3], ['⅛', 0.125], ['⅜', 0.375], ['⅝', 0.625], ['⅞', 0.875], ['⅕', 0.2], ['⅖', 0.4], ['⅗', 0.6], ['⅘', 0.8], ['⅙', 1 / 6], ['⅚', 5 / 6]]);
 
 it('counts drops by any of their words', function () {
     foreach (['20 drop', '20 drops', '20 gtt'] as $typed) {
-        expect((new AmountReader(Custom::Metric, 20.0))->read($typed, Kind::Volume, 'mL')->value)->toEqualWithDelta(1.0, 1e-9);
+        expect((new AmountReader(MeasureSystem::Metric, 20.0))->read($typed, Kind::Volume, 'mL')->value)->toEqualWithDelta(1.0, 1e-9);
     }
 });
 
 it('reads what is eighty letters long, and no longer', function () {
-    $reader = new AmountReader(Custom::Metric);
+    $reader = new AmountReader(MeasureSystem::Metric);
     expect($reader->read(str_repeat(' ', 76).'12 g', Kind::Mass, 'g')->value)->toBe(12.0)
         ->and(fn () => $reader->read('1'.str_repeat('0', 78).' g', Kind::Mass, 'g'))->toThrow(AmountRefused::class);
     try {
@@ -95,7 +95,7 @@ it('writes plainly, to the nearest', function () {
         ->and(AmountWriter::plain(-0.04, Kind::Volume))->toBe('0 mL')->and(AmountWriter::plain(117.6, Kind::Length))->toBe('118 mm');
     // One fluid ounce is 29.5735 mL: 29.4 is 0.994 of it, and told to two places.
     expect(AmountWriter::fluidOunces(29.4))->toBe('0.99 fl oz')->and(AmountWriter::fluidOunces(29.5))->toBe('1 fl oz')->and(AmountWriter::fluidOunces(50))->toBe('1.7 fl oz')->and(AmountWriter::fluidOunces(10))->toBe('0.34 fl oz');
-    expect((new AmountWriter(Custom::Us))->kitchen(8.0, Kind::Time))->toBe(['text' => '8 h', 'rounding_percent' => 0.0])->and((new AmountWriter(Custom::Us))->kitchen(0.0, Kind::Mass)['rounding_percent'])->toBe(0.0);
+    expect((new AmountWriter(MeasureSystem::Us))->kitchen(8.0, Kind::Time))->toBe(['text' => '8 h', 'rounding_percent' => 0.0])->and((new AmountWriter(MeasureSystem::Us))->kitchen(0.0, Kind::Mass)['rounding_percent'])->toBe(0.0);
 });
 
 it('reads a ratio with one part of herb or several', function () {

@@ -3,6 +3,7 @@
 use Kettle\Material\State;
 use Kettle\Material\Tables;
 use Kettle\Measure\AmountReader;
+use Kettle\Stores\Allocation;
 use Kettle\Stores\Condition;
 use Kettle\Stores\Lot;
 use Kettle\Stores\LotCheck;
@@ -10,7 +11,6 @@ use Kettle\Stores\LotKind;
 use Kettle\Stores\LotReader;
 use Kettle\Stores\LotRefused;
 use Kettle\Stores\LotsRefused;
-use Kettle\Stores\Taking;
 use Tests\Core\Support;
 
 function theDay(): DateTimeImmutable
@@ -128,7 +128,7 @@ it('knows sound from ageing from past', function (array $more, string $is) {
 ]);
 
 it('takes from the oldest that may be used, and says what is short', function (array $lots, float $need, string $first, array $takes, float $short) {
-    $taking = Taking::of($lots, $need, theDay(), $first);
+    $taking = Allocation::of($lots, $need, theDay(), $first);
     expect(array_map(fn (array $take) => [$take['lot']->id, round($take['amount'], 3)], $taking->takes))->toBe($takes)
         ->and($taking->short)->toEqualWithDelta($short, 1e-9);
 })->with([
@@ -153,17 +153,17 @@ it('never takes more than there is nor more than is needed', function () {
             'bestBefore' => mt_rand(0, 2) === 0 ? null : theDay()->modify(mt_rand(-50, 400).' days'), 'verdict' => [null, 'sound', 'past'][mt_rand(0, 2)],
         ]), range(1, mt_rand(1, 6)));
         $need = (float) mt_rand(1, 900);
-        $taking = Taking::of($lots, $need, theDay(), 'l1');
+        $taking = Allocation::of($lots, $need, theDay(), 'l1');
         $taken = array_sum(array_column($taking->takes, 'amount'));
         expect($taken + $taking->short)->toEqualWithDelta($need, 0.06);
         $usable = array_filter($lots, fn (Lot $lot) => Condition::usable($lot, theDay()));
-        expect($taken)->toBeLessThanOrEqual(Taking::available(...$usable) + 1e-9);
+        expect($taken)->toBeLessThanOrEqual(Allocation::available(...$usable) + 1e-9);
         foreach ($taking->takes as $take) {
             expect($take['amount'])->toBeLessThanOrEqual($take['lot']->left)->and(Condition::usable($take['lot'], theDay()))->toBeTrue();
         }
         // If anything is short, every usable lot was emptied.
         if ($taking->short > 0) {
-            expect($taken)->toEqualWithDelta(Taking::available(...$usable), 0.06);
+            expect($taken)->toEqualWithDelta(Allocation::available(...$usable), 0.06);
         }
     }
 });
@@ -171,9 +171,9 @@ it('never takes more than there is nor more than is needed', function () {
 it('costs what it took, by the share of each', function () {
     $lots = [lot('a', 100, ['got' => 500.0, 'price' => 5.0, 'bestBefore' => on('2027-01-01')]), lot('b', 500, ['got' => 500.0, 'price' => 10.0])];
     // 100 mL at 0.01 and 200 mL at 0.02.
-    expect(Taking::of($lots, 300.0, theDay())->cost())->toBe(['cost' => 5.0, 'whole' => true])
-        ->and(Taking::of([lot('a', 500)], 300.0, theDay())->cost())->toBe(['cost' => 0.0, 'whole' => false])
-        ->and(Taking::of($lots, 900.0, theDay())->cost()['whole'])->toBeFalse();
+    expect(Allocation::of($lots, 300.0, theDay())->cost())->toBe(['cost' => 5.0, 'whole' => true])
+        ->and(Allocation::of([lot('a', 500)], 300.0, theDay())->cost())->toBe(['cost' => 0.0, 'whole' => false])
+        ->and(Allocation::of($lots, 900.0, theDay())->cost()['whole'])->toBeFalse();
 });
 
 it('judges by nose, eye and fingers', function (LotKind $kind, array $answers, string $verdict, string $says) {
@@ -221,12 +221,6 @@ it('wants every question answered, and asks none of a jar', function () {
         ->and(fn () => LotCheck::of(LotKind::Herb, ['scent' => 'lovely', 'colour' => 'living', 'snap' => 'snaps', 'dust' => 'whole'], Tables::shipped()))->toThrow(LotRefused::class, 'How does it smell')
         ->and(fn () => LotCheck::of(LotKind::Jar, [], Tables::shipped()))->toThrow(LotRefused::class, 'nothing to check')
         ->and(LotCheck::asks(LotKind::Bottle, Tables::shipped()))->toBe([]);
-});
-
-it('is low when it is down to what was said', function () {
-    expect(lot('a', 100, ['lowAt' => 100.0])->isLow())->toBeTrue()
-        ->and(lot('a', 101, ['lowAt' => 100.0])->isLow())->toBeFalse()
-        ->and(lot('a', 0)->isLow())->toBeFalse();
 });
 
 it('foretells the very day on which a lot begins to age', function (array $more) {

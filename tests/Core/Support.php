@@ -4,20 +4,20 @@ namespace Tests\Core;
 
 use DateTimeImmutable;
 use Kettle\Material\Tables;
-use Kettle\Recipe\Bench;
 use Kettle\Recipe\Kitchen;
 use Kettle\Recipe\KitchenReader;
 use Kettle\Recipe\Plan;
+use Kettle\Recipe\Planning;
 use Kettle\Recipe\WishRefused;
 
 /** One bench for the tests of the core, on a fixed morning. */
 final class Support
 {
-    private static ?Bench $bench = null;
+    private static ?Planning $bench = null;
 
-    public static function bench(): Bench
+    public static function bench(): Planning
     {
-        return self::$bench ??= new Bench(Tables::shipped());
+        return self::$bench ??= new Planning(Tables::shipped());
     }
 
     /** @param  array<string, mixed>  $house */

@@ -4,14 +4,14 @@ use Kettle\Infusion\YieldHistory;
 use Kettle\Material\Tables;
 use Kettle\Measure\AmountReader;
 use Kettle\Measure\AmountWriter;
-use Kettle\Measure\Custom;
 use Kettle\Measure\Kind;
+use Kettle\Measure\MeasureSystem;
 use Kettle\Recipe\Kitchen;
 use Kettle\Warmth\Approach;
 use Kettle\Warmth\WarmthRefused;
 use Tests\Core\Support;
 
-it('shows nothing in a kitchen measure that is further than a twentieth from the truth, and can read all it shows', function (Custom $custom, Kind $kind) {
+it('shows nothing in a kitchen measure that is further than a twentieth from the truth, and can read all it shows', function (MeasureSystem $custom, Kind $kind) {
     $writer = new AmountWriter($custom);
     $reader = new AmountReader($custom);
     mt_srand(99);
@@ -23,7 +23,7 @@ it('shows nothing in a kitchen measure that is further than a twentieth from the
         $plain = AmountWriter::plain($value, $kind);
         expect($reader->read($plain, $kind, $kind->value)->kind)->toBe($kind)->and($plain)->not->toContain('-0');
     }
-})->with(Custom::cases())->with([[Kind::Mass], [Kind::Volume]]);
+})->with(MeasureSystem::cases())->with([[Kind::Mass], [Kind::Volume]]);
 
 // An avoirdupois ounce is 28.35 g (NIST Handbook 44), so an eighth of it is 3.54 g, and 2 g is no eighth.
 it('says two grams in grams', function () {
@@ -48,7 +48,7 @@ it('says no Celsius to who reads Fahrenheit', function (string $method) {
 
 it('writes a temperature next to nothing as nothing', function () {
     expect(AmountWriter::plain(-0.3, Kind::Temperature))->toBe('0 °C')->and(AmountWriter::plain(-0.04, Kind::Mass))->toBe('0 g')
-        ->and((new Kitchen(Support::kitchen()->now, Support::kitchen()->waking, Custom::Us, 20.0, [], Support::kitchen()->cupboard(), true))->warmth(-17.9))->toBe('0 °F');
+        ->and((new Kitchen(Support::kitchen()->now, Support::kitchen()->waking, MeasureSystem::Us, 20.0, [], Support::kitchen()->cupboard(), true))->warmth(-17.9))->toBe('0 °F');
 });
 
 it('says no end of looks that tell none', function (array $looks) {

@@ -3,9 +3,9 @@
 use Kettle\Measure\AmountReader;
 use Kettle\Measure\AmountRefused;
 use Kettle\Measure\AmountWriter;
-use Kettle\Measure\Custom;
 use Kettle\Measure\Density;
 use Kettle\Measure\Kind;
+use Kettle\Measure\MeasureSystem;
 use Kettle\Measure\Ratio;
 use Kettle\Measure\RatioRefused;
 use Kettle\Measure\Unit;
@@ -27,94 +27,94 @@ it('holds NIST Handbook 44 figures', function (string $unit, float $value) {
 ]);
 
 // Against GNU units (Debian's package `units`), whose definitions are its own.
-it('agrees with the units program', function (string $ours, Custom $custom, string $theirs, string $base) {
+it('agrees with the units program', function (string $ours, MeasureSystem $custom, string $theirs, string $base) {
     $answer = shell_exec(sprintf('units -1 --compact -d 15 %s %s', escapeshellarg($theirs), escapeshellarg($base)));
     expect(is_numeric(trim((string) $answer)))->toBeTrue();
     expect(Unit::make($ours, $custom)->factor)->toEqualWithDelta((float) $answer, 1e-9 * (float) $answer);
 })->with([
-    ['oz', Custom::Us, 'oz', 'g'],
-    ['lb', Custom::Us, 'lb', 'g'],
-    ['kg', Custom::Us, 'kg', 'g'],
-    ['gal', Custom::Us, 'usgallon', 'ml'],
-    ['quart', Custom::Us, 'usquart', 'ml'],
-    ['pint', Custom::Us, 'uspint', 'ml'],
-    ['cup', Custom::Us, 'uscup', 'ml'],
-    ['fl oz', Custom::Us, 'usfloz', 'ml'],
-    ['tbsp', Custom::Us, 'ustablespoon', 'ml'],
-    ['tsp', Custom::Us, 'usteaspoon', 'ml'],
-    ['gal', Custom::Imperial, 'brgallon', 'ml'],
-    ['pint', Custom::Imperial, 'brpint', 'ml'],
-    ['fl oz', Custom::Imperial, 'brfloz', 'ml'],
-    ['cup', Custom::Metric, '250 ml', 'ml'],
-    ['tbsp', Custom::Australian, 'australiatablespoon', 'ml'],
-    ['tsp', Custom::Metric, '5 ml', 'ml'],
-    ['in', Custom::Us, 'inch', 'mm'],
-    ['week', Custom::Us, 'week', 'hour'],
-    ['mg', Custom::Metric, 'mg', 'g'],
-    ['tonne', Custom::Metric, 'tonne', 'g'],
-    ['mL', Custom::Metric, 'cc', 'ml'],
-    ['cL', Custom::Metric, 'centiliter', 'ml'],
-    ['dL', Custom::Metric, 'deciliter', 'ml'],
-    ['L', Custom::Metric, 'liter', 'ml'],
-    ['quart', Custom::Imperial, 'brquart', 'ml'],
-    ['cup', Custom::Imperial, 'brcup', 'ml'],
-    ['tbsp', Custom::Metric, '15 ml', 'ml'],
-    ['tsp', Custom::Imperial, 'brteaspoon', 'ml'],
-    ['cup', Custom::Australian, 'metriccup', 'ml'],
-    ['cm', Custom::Metric, 'cm', 'mm'],
-    ['min', Custom::Us, 'minute', 'hour'],
-    ['d', Custom::Us, 'day', 'hour'],
+    ['oz', MeasureSystem::Us, 'oz', 'g'],
+    ['lb', MeasureSystem::Us, 'lb', 'g'],
+    ['kg', MeasureSystem::Us, 'kg', 'g'],
+    ['gal', MeasureSystem::Us, 'usgallon', 'ml'],
+    ['quart', MeasureSystem::Us, 'usquart', 'ml'],
+    ['pint', MeasureSystem::Us, 'uspint', 'ml'],
+    ['cup', MeasureSystem::Us, 'uscup', 'ml'],
+    ['fl oz', MeasureSystem::Us, 'usfloz', 'ml'],
+    ['tbsp', MeasureSystem::Us, 'ustablespoon', 'ml'],
+    ['tsp', MeasureSystem::Us, 'usteaspoon', 'ml'],
+    ['gal', MeasureSystem::Imperial, 'brgallon', 'ml'],
+    ['pint', MeasureSystem::Imperial, 'brpint', 'ml'],
+    ['fl oz', MeasureSystem::Imperial, 'brfloz', 'ml'],
+    ['cup', MeasureSystem::Metric, '250 ml', 'ml'],
+    ['tbsp', MeasureSystem::Australian, 'australiatablespoon', 'ml'],
+    ['tsp', MeasureSystem::Metric, '5 ml', 'ml'],
+    ['in', MeasureSystem::Us, 'inch', 'mm'],
+    ['week', MeasureSystem::Us, 'week', 'hour'],
+    ['mg', MeasureSystem::Metric, 'mg', 'g'],
+    ['tonne', MeasureSystem::Metric, 'tonne', 'g'],
+    ['mL', MeasureSystem::Metric, 'cc', 'ml'],
+    ['cL', MeasureSystem::Metric, 'centiliter', 'ml'],
+    ['dL', MeasureSystem::Metric, 'deciliter', 'ml'],
+    ['L', MeasureSystem::Metric, 'liter', 'ml'],
+    ['quart', MeasureSystem::Imperial, 'brquart', 'ml'],
+    ['cup', MeasureSystem::Imperial, 'brcup', 'ml'],
+    ['tbsp', MeasureSystem::Metric, '15 ml', 'ml'],
+    ['tsp', MeasureSystem::Imperial, 'brteaspoon', 'ml'],
+    ['cup', MeasureSystem::Australian, 'metriccup', 'ml'],
+    ['cm', MeasureSystem::Metric, 'cm', 'mm'],
+    ['min', MeasureSystem::Us, 'minute', 'hour'],
+    ['d', MeasureSystem::Us, 'day', 'hour'],
 ]);
 
 /*
  * Every measure a kitchen in the United States, Britain or on the metric system has, as it is written:
  * read by us, and reckoned by the units program.
  */
-it('reads every kitchen measure as the units program reckons it', function (Custom $custom, string $typed, string $theirs, Kind $kind) {
+it('reads every kitchen measure as the units program reckons it', function (MeasureSystem $custom, string $typed, string $theirs, Kind $kind) {
     $base = ['mL' => 'ml', 'g' => 'g', 'mm' => 'mm', 'h' => 'hour'][$kind->value];
     $answer = (float) shell_exec(sprintf('units -1 --compact -d 15 %s %s', escapeshellarg($theirs), escapeshellarg($base)));
     expect($answer)->toBeGreaterThan(0)
         ->and((new AmountReader($custom))->read($typed, $kind, $kind->value)->value)->toEqualWithDelta($answer, 1e-9 * $answer);
 })->with([
-    [Custom::Us, '1/4 tsp', '0.25 usteaspoon', Kind::Volume],
-    [Custom::Us, '1½ teaspoons', '1.5 usteaspoon', Kind::Volume],
-    [Custom::Us, '1 T', 'ustablespoon', Kind::Volume],
-    [Custom::Us, '3 tbsp + 2 tsp', '3 ustablespoon + 2 usteaspoon', Kind::Volume],
-    [Custom::Us, '⅓ cup', 'uscup / 3', Kind::Volume],
-    [Custom::Us, '2 2/3 cups', '8|3 uscup', Kind::Volume],
-    [Custom::Us, '1 cup and 1 tbsp', 'uscup + ustablespoon', Kind::Volume],
-    [Custom::Us, '12 fl oz', '12 usfloz', Kind::Volume],
-    [Custom::Us, '1 pint', 'uspint', Kind::Volume],
-    [Custom::Us, '2 qt', '2 usquart', Kind::Volume],
-    [Custom::Us, '1/2 gallon', '0.5 usgallon', Kind::Volume],
-    [Custom::Us, '4 oz', '4 oz', Kind::Mass],
-    [Custom::Us, '2 lb 3 oz', '2 lb + 3 oz', Kind::Mass],
-    [Custom::Us, '1/2 pound', '0.5 lb', Kind::Mass],
-    [Custom::Us, '1 in', 'inch', Kind::Length],
-    [Custom::Us, '2 1/2 inches', '2.5 inch', Kind::Length],
-    [Custom::Imperial, '1 pint', 'brpint', Kind::Volume],
-    [Custom::Imperial, '½ pint', '0.5 brpint', Kind::Volume],
-    [Custom::Imperial, '10 fl oz', '10 brfloz', Kind::Volume],
-    [Custom::Imperial, '1 quart', 'brquart', Kind::Volume],
-    [Custom::Imperial, '1 gallon', 'brgallon', Kind::Volume],
-    [Custom::Imperial, '1 cup', 'brcup', Kind::Volume],
-    [Custom::Imperial, '2 lb 3 oz', '2 lb + 3 oz', Kind::Mass],
-    [Custom::Metric, '1 cup', 'metriccup', Kind::Volume],
-    [Custom::Metric, '2 tbsp', '30 ml', Kind::Volume],
-    [Custom::Metric, '3 tsp', '15 ml', Kind::Volume],
-    [Custom::Metric, '2.5 dl', '2.5 deciliter', Kind::Volume],
-    [Custom::Metric, '70 cl', '70 centiliter', Kind::Volume],
-    [Custom::Metric, '0.75 litre', '0.75 liter', Kind::Volume],
-    [Custom::Metric, '1,5 kg', '1.5 kg', Kind::Mass],
-    [Custom::Metric, '250 g', '250 g', Kind::Mass],
-    [Custom::Metric, '500 mg', '500 mg', Kind::Mass],
-    [Custom::Metric, '2.5 cm', '2.5 cm', Kind::Length],
-    [Custom::Australian, '2 tbsp', '2 australiatablespoon', Kind::Volume],
-    [Custom::Australian, '1 cup', 'metriccup', Kind::Volume],
-    [Custom::Australian, '1 tsp', 'brteaspoon', Kind::Volume],
-    [Custom::Us, '90 min', '90 minute', Kind::Time],
-    [Custom::Us, '2 days', '2 day', Kind::Time],
-    [Custom::Us, '6 weeks', '6 week', Kind::Time],
+    [MeasureSystem::Us, '1/4 tsp', '0.25 usteaspoon', Kind::Volume],
+    [MeasureSystem::Us, '1½ teaspoons', '1.5 usteaspoon', Kind::Volume],
+    [MeasureSystem::Us, '1 T', 'ustablespoon', Kind::Volume],
+    [MeasureSystem::Us, '3 tbsp + 2 tsp', '3 ustablespoon + 2 usteaspoon', Kind::Volume],
+    [MeasureSystem::Us, '⅓ cup', 'uscup / 3', Kind::Volume],
+    [MeasureSystem::Us, '2 2/3 cups', '8|3 uscup', Kind::Volume],
+    [MeasureSystem::Us, '1 cup and 1 tbsp', 'uscup + ustablespoon', Kind::Volume],
+    [MeasureSystem::Us, '12 fl oz', '12 usfloz', Kind::Volume],
+    [MeasureSystem::Us, '1 pint', 'uspint', Kind::Volume],
+    [MeasureSystem::Us, '2 qt', '2 usquart', Kind::Volume],
+    [MeasureSystem::Us, '1/2 gallon', '0.5 usgallon', Kind::Volume],
+    [MeasureSystem::Us, '4 oz', '4 oz', Kind::Mass],
+    [MeasureSystem::Us, '2 lb 3 oz', '2 lb + 3 oz', Kind::Mass],
+    [MeasureSystem::Us, '1/2 pound', '0.5 lb', Kind::Mass],
+    [MeasureSystem::Us, '1 in', 'inch', Kind::Length],
+    [MeasureSystem::Us, '2 1/2 inches', '2.5 inch', Kind::Length],
+    [MeasureSystem::Imperial, '1 pint', 'brpint', Kind::Volume],
+    [MeasureSystem::Imperial, '½ pint', '0.5 brpint', Kind::Volume],
+    [MeasureSystem::Imperial, '10 fl oz', '10 brfloz', Kind::Volume],
+    [MeasureSystem::Imperial, '1 quart', 'brquart', Kind::Volume],
+    [MeasureSystem::Imperial, '1 gallon', 'brgallon', Kind::Volume],
+    [MeasureSystem::Imperial, '1 cup', 'brcup', Kind::Volume],
+    [MeasureSystem::Imperial, '2 lb 3 oz', '2 lb + 3 oz', Kind::Mass],
+    [MeasureSystem::Metric, '1 cup', 'metriccup', Kind::Volume],
+    [MeasureSystem::Metric, '2 tbsp', '30 ml', Kind::Volume],
+    [MeasureSystem::Metric, '3 tsp', '15 ml', Kind::Volume],
+    [MeasureSystem::Metric, '2.5 dl', '2.5 deciliter', Kind::Volume],
+    [MeasureSystem::Metric, '70 cl', '70 centiliter', Kind::Volume],
+    [MeasureSystem::Metric, '0.75 litre', '0.75 liter', Kind::Volume],
+    [MeasureSystem::Metric, '1,5 kg', '1.5 kg', Kind::Mass],
+    [MeasureSystem::Metric, '250 g', '250 g', Kind::Mass],
+    [MeasureSystem::Metric, '500 mg', '500 mg', Kind::Mass],
+    [MeasureSystem::Metric, '2.5 cm', '2.5 cm', Kind::Length],
+    [MeasureSystem::Australian, '2 tbsp', '2 australiatablespoon', Kind::Volume],
+    [MeasureSystem::Australian, '1 cup', 'metriccup', Kind::Volume],
+    [MeasureSystem::Australian, '1 tsp', 'brteaspoon', Kind::Volume],
+    [MeasureSystem::Us, '90 min', '90 minute', Kind::Time],
+    [MeasureSystem::Us, '2 days', '2 day', Kind::Time],
+    [MeasureSystem::Us, '6 weeks', '6 week', Kind::Time],
 ]);
 
 it('turns temperatures as the units program does', function (string $typed, string $theirs) {
@@ -164,8 +164,8 @@ it('keeps both ends of a range', function () {
 });
 
 it('lets the house say what a cup and a drop are', function () {
-    expect((new AmountReader(Custom::Australian))->read('1 tbsp', Kind::Volume, 'mL')->value)->toBe(20.0)
-        ->and((new AmountReader(Custom::Imperial))->read('1 pint', Kind::Volume, 'mL')->value)->toEqualWithDelta(568.26125, 1e-9)
+    expect((new AmountReader(MeasureSystem::Australian))->read('1 tbsp', Kind::Volume, 'mL')->value)->toBe(20.0)
+        ->and((new AmountReader(MeasureSystem::Imperial))->read('1 pint', Kind::Volume, 'mL')->value)->toEqualWithDelta(568.26125, 1e-9)
         ->and((new AmountReader(dropsPerMl: 32))->read('32 drops', Kind::Volume, 'mL')->value)->toEqualWithDelta(1.0, 1e-12);
 });
 

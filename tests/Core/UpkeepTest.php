@@ -1,8 +1,8 @@
 <?php
 
+use Kettle\Diary\Availability;
 use Kettle\Diary\Course;
 use Kettle\Diary\Event;
-use Kettle\Diary\Presence;
 use Kettle\Diary\Routine;
 use Kettle\Diary\Step;
 use Kettle\Diary\Task;
@@ -18,7 +18,7 @@ function upkept(string $moment): DateTimeImmutable
 }
 
 it('asks for a smell a week after bottling, then by and by, and on the last day', function (?string $last, ?string $due) {
-    $next = (new Upkeep(upkept('2027-05-24 20:00'), 7, 90))->next(upkept('2026-11-24 12:00'), $last === null ? null : upkept($last), Presence::between('07:00', '22:30'));
+    $next = (new Upkeep(upkept('2027-05-24 20:00'), 7, 90))->next(upkept('2026-11-24 12:00'), $last === null ? null : upkept($last), Availability::between('07:00', '22:30'));
     expect($next === null ? null : $next[1]->format('Y-m-d'))->toBe($due)->and($next[0] ?? Step::Smell)->toBe(Step::Smell);
 })->with([
     'never yet' => [null, '2026-12-01'],
@@ -29,7 +29,7 @@ it('asks for a smell a week after bottling, then by and by, and on the last day'
 ]);
 
 it('has a last moment for what is kept cold, smelled or not', function () {
-    $next = (new Upkeep(upkept('2026-11-28 10:00'), 7, 90, true))->next(upkept('2026-11-25 12:00'), upkept('2026-11-26 12:00'), Presence::between('07:00', '22:30'));
+    $next = (new Upkeep(upkept('2026-11-28 10:00'), 7, 90, true))->next(upkept('2026-11-25 12:00'), upkept('2026-11-26 12:00'), Availability::between('07:00', '22:30'));
     expect($next)->not->toBeNull()->and($next[0])->toBe(Step::UseUp)->and($next[1]->format('Y-m-d H:i'))->toBe('2026-11-28 10:00');
 });
 
@@ -37,7 +37,7 @@ it('stands in the course of a batch: cold from straining on, else from bottling 
     $method = (new Methods(Tables::shipped()))->method('gentle-pan');
     $at = fn (int $hour) => upkept(sprintf('2026-11-24 %02d:00', $hour));
     $events = [Event::done('fill', $at(9)), Event::done('warm_on', $at(10)), Event::done('warm_off', $at(11)), Event::done('strain', $at(17))];
-    $steps = fn (array $more, ?Upkeep $upkeep) => array_map(fn (Task $task) => $task->step, Course::follow(new Routine($method, 0.25), $at(9), Presence::between('07:00', '22:30'), [...$events, ...$more], upkeep: $upkeep)->tasks);
+    $steps = fn (array $more, ?Upkeep $upkeep) => array_map(fn (Task $task) => $task->step, Course::follow(new Routine($method, 0.25), $at(9), Availability::between('07:00', '22:30'), [...$events, ...$more], upkeep: $upkeep)->tasks);
     $cold = new Upkeep(upkept('2026-11-28 09:00'), 7, 90, true);
     $shelf = new Upkeep(upkept('2027-05-24 20:00'), 7, 90);
     $bottled = [Event::done('decant', $at(18)), Event::done('bottle', $at(19))];

@@ -1,8 +1,8 @@
 <?php
 
 use Kettle\Measure\AmountWriter;
-use Kettle\Measure\Custom;
 use Kettle\Measure\Kind;
+use Kettle\Measure\MeasureSystem;
 use Kettle\Reason\Reason;
 use Kettle\Reason\Wording;
 use Tests\Core\Support;
@@ -26,22 +26,22 @@ it('writes amounts as a scale or a jug shows them', function (float $value, Kind
     [240.0, Kind::Time, '10 days'],
 ]);
 
-it('writes amounts as a kitchen measures them', function (float $value, Kind $kind, Custom $custom, string $text) {
+it('writes amounts as a kitchen measures them', function (float $value, Kind $kind, MeasureSystem $custom, string $text) {
     expect((new AmountWriter($custom))->kitchen($value, $kind)['text'])->toBe($text);
 })->with([
-    [236.6, Kind::Volume, Custom::Us, '1 cup'],
-    [232.0, Kind::Volume, Custom::Us, '1 cup less 1 tsp'],
-    [118.3, Kind::Volume, Custom::Us, '½ cup'],
-    [354.9, Kind::Volume, Custom::Us, '1½ cups'],
-    [14.8, Kind::Volume, Custom::Us, '1 tbsp'],
-    [1.2, Kind::Volume, Custom::Us, '¼ tsp'],
-    [44.4, Kind::Volume, Custom::Us, '3 tbsp'],
-    [250.0, Kind::Volume, Custom::Metric, '1 cup'],
-    [20.0, Kind::Volume, Custom::Australian, '1 tbsp'],
-    [284.1, Kind::Volume, Custom::Imperial, '1 cup'],
-    [70.0, Kind::Mass, Custom::Us, '2½ oz'],
-    [453.6, Kind::Mass, Custom::Us, '1 lb'],
-    [992.2, Kind::Mass, Custom::Us, '2 lb 3 oz'],
+    [236.6, Kind::Volume, MeasureSystem::Us, '1 cup'],
+    [232.0, Kind::Volume, MeasureSystem::Us, '1 cup less 1 tsp'],
+    [118.3, Kind::Volume, MeasureSystem::Us, '½ cup'],
+    [354.9, Kind::Volume, MeasureSystem::Us, '1½ cups'],
+    [14.8, Kind::Volume, MeasureSystem::Us, '1 tbsp'],
+    [1.2, Kind::Volume, MeasureSystem::Us, '¼ tsp'],
+    [44.4, Kind::Volume, MeasureSystem::Us, '3 tbsp'],
+    [250.0, Kind::Volume, MeasureSystem::Metric, '1 cup'],
+    [20.0, Kind::Volume, MeasureSystem::Australian, '1 tbsp'],
+    [284.1, Kind::Volume, MeasureSystem::Imperial, '1 cup'],
+    [70.0, Kind::Mass, MeasureSystem::Us, '2½ oz'],
+    [453.6, Kind::Mass, MeasureSystem::Us, '1 lb'],
+    [992.2, Kind::Mass, MeasureSystem::Us, '2 lb 3 oz'],
 ]);
 
 it('says net contents in fluid ounces', function () {

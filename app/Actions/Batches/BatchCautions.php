@@ -2,18 +2,18 @@
 
 namespace App\Actions\Batches;
 
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\House\Times;
 use App\Models\Batch;
 use App\Models\Lot;
 use Kettle\Caution\ColdKept;
 use Kettle\Caution\Facts;
-use Kettle\Recipe\Bench;
+use Kettle\Recipe\Planning;
 
 /** What the cautions of a batch are asked of: its plan, its lots, what it is for now, and what is late. */
 final readonly class BatchCautions
 {
-    public function __construct(private Bench $bench, private Records $records, private Kitchens $kitchens, private Times $times)
+    public function __construct(private Planning $planning, private Records $records, private KitchenFactory $kitchens, private Times $times)
     {
     }
 
@@ -24,7 +24,7 @@ final readonly class BatchCautions
         $lots = array_map(fn (Lot $lot) => ['called' => $lot->called, 'food' => $lot->food_grade, 'how' => $lot->got_how, 'allergens' => $lot->allergens], LotsUsed::of($batch));
 
         return $batch->plan->facts(
-            $this->bench->cupboard(), $this->records->of($batch)->method(), $batch->purpose ?: $batch->plan->purpose, $lots,
+            $this->planning->cupboard(), $this->records->of($batch)->method(), $batch->purpose ?: $batch->plan->purpose, $lots,
             [
                 'ceiling' => $ceiling === null ? '' : $kitchen->warmth($ceiling),
                 'cold' => $kitchen->warmth(ColdKept::CELSIUS),
@@ -38,9 +38,9 @@ final readonly class BatchCautions
     public function says(Batch $batch, string $id): ?string
     {
         $facts = $this->facts($batch);
-        foreach ($this->bench->rules()->holding($facts) as $rule) {
+        foreach ($this->planning->rules()->holding($facts) as $rule) {
             if ($rule->id === $id) {
-                return $this->bench->rules()->told($rule, $facts)['says'];
+                return $this->planning->rules()->told($rule, $facts)['says'];
             }
         }
 

@@ -3,7 +3,7 @@
 namespace App\Actions\Batches;
 
 use App\Actions\Stove\TakeReadings;
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\Models\Batch;
 use App\Models\LotMove;
 use App\Models\StoveJar;
@@ -19,7 +19,7 @@ final readonly class GatherEvidence
     /** The last at the Stove that are looked at. */
     private const SESSIONS = 6;
 
-    public function __construct(private Records $records, private Kitchens $kitchens, private Cupboard $cupboard, private TakeReadings $readings)
+    public function __construct(private Records $records, private KitchenFactory $kitchens, private Cupboard $cupboard, private TakeReadings $readings)
     {
     }
 

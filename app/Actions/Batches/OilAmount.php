@@ -2,7 +2,7 @@
 
 namespace App\Actions\Batches;
 
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\Models\Batch;
 use Kettle\Material\Cupboard;
 use Kettle\Measure\AmountRefused;
@@ -11,7 +11,7 @@ use Kettle\Measure\Kind;
 /** An amount of a batch's own oil as somebody wrote it: a weight is turned into a volume by that oil's density. */
 final readonly class OilAmount
 {
-    public function __construct(private Kitchens $kitchens, private Cupboard $cupboard)
+    public function __construct(private KitchenFactory $kitchens, private Cupboard $cupboard)
     {
     }
 

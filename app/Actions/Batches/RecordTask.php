@@ -2,7 +2,7 @@
 
 namespace App\Actions\Batches;
 
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\Models\Batch;
 use App\Models\LogEntry;
 use App\Models\StoveJar;
@@ -19,7 +19,7 @@ final readonly class RecordTask
     /** Named so, its next warming may be put off whatever its number, and before the jar is filled. */
     private const NEXT_WARMING = 'next_warm_on';
 
-    public function __construct(private Logbook $logbook, private Records $records, private Kitchens $kitchens)
+    public function __construct(private Logbook $logbook, private Records $records, private KitchenFactory $kitchens)
     {
     }
 

@@ -2,7 +2,7 @@
 
 namespace App\Actions\Batches;
 
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\Models\Batch;
 use App\Models\LogEntry;
 use Illuminate\Support\Carbon;
@@ -13,8 +13,8 @@ use Kettle\Batch\Lateness;
 use Kettle\Batch\Logbook as CoreLogbook;
 use Kettle\Batch\Record;
 use Kettle\Caution\CautionRefused;
+use Kettle\Diary\Availability;
 use Kettle\Diary\Course;
-use Kettle\Diary\Presence;
 use Kettle\Infusion\Methods;
 use Kettle\Keeping\Keeping;
 use Kettle\Material\Cupboard;
@@ -23,7 +23,7 @@ use Kettle\Stores\LotKind;
 /** Batches as the core reads them: their plan, their logbook, their place in the diary. */
 final readonly class Records
 {
-    public function __construct(private Kitchens $kitchens, private Methods $methods, private Cupboard $cupboard)
+    public function __construct(private KitchenFactory $kitchens, private Methods $methods, private Cupboard $cupboard)
     {
     }
 
@@ -44,7 +44,7 @@ final readonly class Records
     }
 
     /** Where it stands in its days, by what was folded of it: many are asked this at once. */
-    public function course(Batch $batch, ?Presence $presence = null): Course
+    public function course(Batch $batch, ?Availability $presence = null): Course
     {
         // Nothing is asked of what is all used up; what is kept cold has its day before it is bottled too.
         $asks = $batch->shelf->bottlesLeft > 0 || ($batch->use_by !== null && $batch->bottled_at === null);

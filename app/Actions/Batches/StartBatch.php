@@ -2,8 +2,8 @@
 
 namespace App\Actions\Batches;
 
-use App\Actions\Stores\Ledger;
-use App\House\Kitchens;
+use App\Actions\Stores\StockLedger;
+use App\House\KitchenFactory;
 use App\Models\Batch;
 use App\Models\House;
 use App\Models\Tenancy\CurrentHouse;
@@ -12,8 +12,8 @@ use Illuminate\Support\Facades\DB;
 use Kettle\Batch\Line\Started;
 use Kettle\Caution\CautionRefused;
 use Kettle\Diary\Stage;
-use Kettle\Recipe\Bench;
 use Kettle\Recipe\Plan;
+use Kettle\Recipe\Planning;
 use Kettle\Recipe\WishReader;
 use Kettle\Recipe\WishRefused;
 
@@ -21,11 +21,11 @@ use Kettle\Recipe\WishRefused;
 final readonly class StartBatch
 {
     public function __construct(
-        private Bench $bench,
-        private Kitchens $kitchens,
+        private Planning $planning,
+        private KitchenFactory $kitchens,
         private CurrentHouse $current,
         private Logbook $logbook,
-        private Ledger $ledger,
+        private StockLedger $ledger,
     ) {
     }
 
@@ -39,10 +39,10 @@ final readonly class StartBatch
     public function __invoke(array $wish, string $origin = '', ?string $repeats = null, array $acknowledged = []): Batch
     {
         $kitchen = $this->kitchens->forWish($wish);
-        $plan = $this->bench->plan($wish, $kitchen);
+        $plan = $this->planning->plan($wish, $kitchen);
         $read = $this->read($plan, $acknowledged);
         // Frozen as JSON would read back, so that what is used now and later is the same.
-        $document = json_decode(json_encode($this->bench->document($plan, $kitchen), JSON_THROW_ON_ERROR), true);
+        $document = json_decode(json_encode($this->planning->document($plan, $kitchen), JSON_THROW_ON_ERROR), true);
         assert(is_array($document));
 
         return DB::transaction(function () use ($wish, $origin, $repeats, $plan, $document, $read): Batch {

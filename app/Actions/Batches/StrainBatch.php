@@ -2,7 +2,7 @@
 
 namespace App\Actions\Batches;
 
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\Models\Batch;
 use App\Models\LogEntry;
 use Kettle\Batch\Line\Strained;
@@ -24,7 +24,7 @@ final readonly class StrainBatch
     /** Above this, a sixteenth of a tonne, it was not put on a kitchen scale. */
     private const MOST_G = 60_000.0;
 
-    public function __construct(private Logbook $logbook, private Kitchens $kitchens, private Cupboard $cupboard, private OilAmount $amount, private Records $records)
+    public function __construct(private Logbook $logbook, private KitchenFactory $kitchens, private Cupboard $cupboard, private OilAmount $amount, private Records $records)
     {
     }
 

@@ -2,7 +2,7 @@
 
 namespace App\Actions\Diary;
 
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\Models\Absence;
 use App\Models\BusyCalendar;
 use Illuminate\Support\Carbon;
@@ -18,7 +18,7 @@ final readonly class Absences
 
     private const MOST = 2000;
 
-    public function __construct(private Kitchens $kitchens, private FollowPresence $follow)
+    public function __construct(private KitchenFactory $kitchens, private FollowAvailability $follow)
     {
     }
 

@@ -2,7 +2,7 @@
 
 namespace App\Actions\Houses;
 
-use App\Actions\Batches\FoldBatch;
+use App\Actions\Batches\BatchProjector;
 use App\Actions\Stove\PlanDiary;
 use App\Models\AlmanacNote;
 use App\Models\Batch;
@@ -32,7 +32,7 @@ use Opis\JsonSchema\Validator;
  */
 final readonly class ImportHouse
 {
-    public function __construct(private FoldBatch $fold, private CurrentHouse $current, private Tables $tables, private ImportStores $stores, private ImportStove $stove, private PlanDiary $diary)
+    public function __construct(private BatchProjector $fold, private CurrentHouse $current, private Tables $tables, private ImportStores $stores, private ImportStove $stove, private PlanDiary $diary)
     {
     }
 

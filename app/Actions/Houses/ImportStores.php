@@ -2,7 +2,7 @@
 
 namespace App\Actions\Houses;
 
-use App\Actions\Stores\Ledger;
+use App\Actions\Stores\StockLedger;
 use App\Models\Batch;
 use App\Models\Lot;
 use App\Models\LotCheck;
@@ -15,7 +15,7 @@ use Illuminate\Support\Carbon;
 /** The Stores and recipes of an exported house: what is here already, by id, stays; moves, checks and versions not here yet are added. */
 final readonly class ImportStores
 {
-    public function __construct(private CurrentHouse $current, private Ledger $ledger)
+    public function __construct(private CurrentHouse $current, private StockLedger $ledger)
     {
     }
 

@@ -3,7 +3,7 @@
 namespace App\Actions\Houses;
 
 use App\Actions\Stove\TakeReadings;
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\Models\Absence;
 use App\Models\Batch;
 use App\Models\Cooker;
@@ -22,7 +22,7 @@ use Kettle\Reason\Refused;
 /** Takes in what ExportStove gave out. What is here already stays; a pot that was warm then is cold now. */
 final readonly class ImportStove
 {
-    public function __construct(private CurrentHouse $current, private TakeReadings $readings, private Kitchens $kitchens)
+    public function __construct(private CurrentHouse $current, private TakeReadings $readings, private KitchenFactory $kitchens)
     {
     }
 

@@ -3,14 +3,14 @@
 namespace App\Actions\Recipes;
 
 use App\Actions\Clash;
-use App\Actions\Stores\Ledger;
-use App\House\Kitchens;
+use App\Actions\Stores\StockLedger;
+use App\House\KitchenFactory;
 use App\Models\Recipe;
 use App\Models\RecipeVersion;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use Kettle\Recipe\Bench;
+use Kettle\Recipe\Planning;
 use Kettle\Recipe\WishRefused;
 use Kettle\Share\RecipeFile;
 use Kettle\Share\RecipeRefused;
@@ -18,7 +18,7 @@ use Kettle\Share\RecipeRefused;
 /** Keeps a wish under a name; kept again it is a new version, and how it was stays beside. */
 final readonly class KeepRecipe
 {
-    public function __construct(private Bench $bench, private Kitchens $kitchens)
+    public function __construct(private Planning $planning, private KitchenFactory $kitchens)
     {
     }
 
@@ -70,7 +70,7 @@ final readonly class KeepRecipe
             throw RecipeRefused::nameless();
         }
         $kept = RecipeFile::shared($wish);
-        $plan = $this->bench->plan($kept, $this->kitchens->forWish($kept));
+        $plan = $this->planning->plan($kept, $this->kitchens->forWish($kept));
 
         return [$kept, mb_substr($plan->name().', '.$plan->amounts->ratio->text().', '.$plan->wish->method->name, 0, 255)];
     }
@@ -79,7 +79,7 @@ final readonly class KeepRecipe
     private function version(Recipe $recipe, string $name, string $note, array $wish, string $says): void
     {
         RecipeVersion::query()->create([
-            'recipe_id' => $recipe->id, 'number' => $recipe->version, 'name' => $name, 'says' => $says, 'note' => $note, 'wish' => $wish, 'by' => Ledger::who(), 'made_at' => Carbon::now(),
+            'recipe_id' => $recipe->id, 'number' => $recipe->version, 'name' => $name, 'says' => $says, 'note' => $note, 'wish' => $wish, 'by' => StockLedger::who(), 'made_at' => Carbon::now(),
         ]);
     }
 }

@@ -29,7 +29,7 @@ final readonly class CheckLot
         DB::transaction(function () use ($lot, $check): void {
             LotCheck::query()->create([
                 'lot_id' => $lot->id, 'uid' => Str::ulid()->toString(), 'verdict' => $check->verdict, 'says' => $check->says($lot->kind),
-                'answers' => array_column($check->answers, 'answer', 'ask'), 'by' => Ledger::who(), 'happened_at' => Carbon::now(),
+                'answers' => array_column($check->answers, 'answer', 'ask'), 'by' => StockLedger::who(), 'happened_at' => Carbon::now(),
             ]);
             $lot->fill(['verdict' => $check->verdict, 'checked_at' => Carbon::now(), 'version' => $lot->version + 1])->save();
         });

@@ -2,9 +2,9 @@
 
 namespace App\Actions\Stores;
 
-use App\Actions\Batches\FoldBatch;
+use App\Actions\Batches\BatchProjector;
 use App\Actions\Clash;
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\Models\Batch;
 use App\Models\BottleSize;
 use App\Models\Jar;
@@ -13,7 +13,7 @@ use App\Models\LotMove;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Kettle\Diary\Stage;
-use Kettle\Recipe\Bench;
+use Kettle\Recipe\Planning;
 use Kettle\Stores\LotKind;
 use Kettle\Stores\LotReader;
 use Kettle\Stores\LotRefused;
@@ -22,7 +22,7 @@ use Kettle\Stores\LotsRefused;
 /** Takes a lot into Stores as somebody wrote it, changes what is known of it, and counts what is left. */
 final readonly class KeepLot
 {
-    public function __construct(private Bench $bench, private Kitchens $kitchens, private Ledger $ledger, private FoldBatch $fold)
+    public function __construct(private Planning $planning, private KitchenFactory $kitchens, private StockLedger $ledger, private BatchProjector $fold)
     {
     }
 
@@ -34,7 +34,7 @@ final readonly class KeepLot
             ...BottleSize::query()->pluck('called', 'uid')->all(),
         ];
 
-        return new LotReader($this->bench->cupboard(), $kitchen->reader(), $kitchen->today(), $sizes);
+        return new LotReader($this->planning->cupboard(), $kitchen->reader(), $kitchen->today(), $sizes);
     }
 
     /**
@@ -117,7 +117,7 @@ final readonly class KeepLot
         if ($measure === null) {
             return preg_match('/^\d{1,5}$/', trim($typed)) === 1 ? (float) $typed : throw LotRefused::count($typed);
         }
-        $cupboard = $this->bench->cupboard();
+        $cupboard = $this->planning->cupboard();
         $density = $lot->kind === LotKind::Carrier ? $cupboard->carrier($lot->material)->at20
             : ($lot->form === null ? null : $cupboard->form($lot->form)->loose);
 

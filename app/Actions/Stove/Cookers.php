@@ -2,7 +2,7 @@
 
 namespace App\Actions\Stove;
 
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\Models\Cooker;
 use App\Models\StoveSession;
 use Illuminate\Support\Carbon;
@@ -20,7 +20,7 @@ use Kettle\Warmth\WarmthRefused;
 /** The house's cookers: measured, changed, learned from a warm-up, taken off the list. */
 final readonly class Cookers
 {
-    public function __construct(private Kitchens $kitchens, private Tables $tables, private SetUp $setUp)
+    public function __construct(private KitchenFactory $kitchens, private Tables $tables, private SetUp $setUp)
     {
     }
 

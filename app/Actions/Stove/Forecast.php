@@ -2,7 +2,7 @@
 
 namespace App\Actions\Stove;
 
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\Models\Cooker;
 use Kettle\Ask\WarmthQuestions;
 use Kettle\Measure\AmountWriter;
@@ -13,7 +13,7 @@ use Kettle\Warmth\Band;
 /** What a pot will do on a setting, before it is switched on. */
 final readonly class Forecast
 {
-    public function __construct(private SetUp $setUp, private Kitchens $kitchens)
+    public function __construct(private SetUp $setUp, private KitchenFactory $kitchens)
     {
     }
 

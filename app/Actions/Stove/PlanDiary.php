@@ -2,19 +2,19 @@
 
 namespace App\Actions\Stove;
 
-use App\Actions\Batches\FoldBatch;
+use App\Actions\Batches\BatchProjector;
 use App\Actions\Batches\Records;
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\Models\Batch;
 use App\Models\DiaryMove;
 use App\Models\StoveJar;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Kettle\Diary\Availability;
 use Kettle\Diary\CookerDiary;
 use Kettle\Diary\CookerJob;
 use Kettle\Diary\CookerPlace;
 use Kettle\Diary\Course;
-use Kettle\Diary\Presence;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Timetable;
 use Kettle\Infusion\Method;
@@ -35,7 +35,7 @@ final readonly class PlanDiary
     /** Moves kept to be told. */
     private const MOVES = 40;
 
-    public function __construct(private Kitchens $kitchens, private Records $records, private FoldBatch $fold)
+    public function __construct(private KitchenFactory $kitchens, private Records $records, private BatchProjector $fold)
     {
     }
 
@@ -65,7 +65,7 @@ final readonly class PlanDiary
     }
 
     /** @param  array<int, string>  $standing cooker by batch */
-    private function job(Batch $batch, Course $course, array $standing, Presence $presence): ?CookerJob
+    private function job(Batch $batch, Course $course, array $standing, Availability $presence): ?CookerJob
     {
         $method = $batch->plan->method;
         $jar = $batch->plan->jar;

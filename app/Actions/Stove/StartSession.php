@@ -4,7 +4,7 @@ namespace App\Actions\Stove;
 
 use App\Actions\Batches\Records;
 use App\Actions\Batches\RecordTask;
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\Models\Batch;
 use App\Models\Cooker;
 use App\Models\Probe;
@@ -26,7 +26,7 @@ use Kettle\Warmth\WarmthRefused;
 /** Jars go into a cooker, water round them, and it is switched on. */
 final readonly class StartSession
 {
-    public function __construct(private Kitchens $kitchens, private SetUp $setUp, private Records $records, private RecordTask $record, private PlanDiary $diary, private Forecast $forecast)
+    public function __construct(private KitchenFactory $kitchens, private SetUp $setUp, private Records $records, private RecordTask $record, private PlanDiary $diary, private Forecast $forecast)
     {
     }
 

@@ -2,7 +2,7 @@
 
 namespace App\Actions\Stove;
 
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\Models\Probe;
 use App\Models\StoveProbe;
 use App\Models\StoveSession;
@@ -23,7 +23,7 @@ final readonly class TakeReadings
 
     private const AT_ONCE = 500;
 
-    public function __construct(private Kitchens $kitchens, private SetUp $setUp)
+    public function __construct(private KitchenFactory $kitchens, private SetUp $setUp)
     {
     }
 

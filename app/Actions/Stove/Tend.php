@@ -4,7 +4,7 @@ namespace App\Actions\Stove;
 
 use App\Actions\Batches\Records;
 use App\Actions\Batches\RecordTask;
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\Models\Batch;
 use App\Models\StoveJar;
 use App\Models\StoveProbe;
@@ -22,7 +22,7 @@ final readonly class Tend
 {
     public const ACTS = ['pause', 'on', 'topped_up', 'shaken', 'setting', 'lid_on', 'lid_off', 'jar_out', 'end'];
 
-    public function __construct(private Kitchens $kitchens, private TakeReadings $readings, private Records $records, private RecordTask $record, private PlanDiary $diary, private SetUp $setUp, private Forecast $forecast)
+    public function __construct(private KitchenFactory $kitchens, private TakeReadings $readings, private Records $records, private RecordTask $record, private PlanDiary $diary, private SetUp $setUp, private Forecast $forecast)
     {
     }
 

@@ -3,7 +3,7 @@
 namespace App\Actions\Sun;
 
 use App\Files\CsvTable;
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\Models\Tenancy\CurrentHouse;
 use App\Models\WeatherDay;
 use Kettle\Time\Day;
@@ -15,7 +15,7 @@ final readonly class TakeWeather
 {
     private const ROWS = 2000;
 
-    public function __construct(private CurrentHouse $current, private Kitchens $kitchens)
+    public function __construct(private CurrentHouse $current, private KitchenFactory $kitchens)
     {
     }
 

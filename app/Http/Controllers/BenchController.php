@@ -2,7 +2,7 @@
 
 namespace App\Http\Controllers;
 
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\Http\Requests\Reckon;
 use App\Http\Requests\WeighWilting;
 use App\Labels\KitchenCard;
@@ -20,7 +20,7 @@ use Illuminate\Http\Response;
 use Kettle\Ask\Questions;
 use Kettle\Caution\ColdKept;
 use Kettle\Infusion\Method;
-use Kettle\Infusion\School;
+use Kettle\Infusion\Variant;
 use Kettle\Material\Carrier;
 use Kettle\Material\Herb;
 use Kettle\Material\HerbForm;
@@ -28,15 +28,15 @@ use Kettle\Material\Purpose;
 use Kettle\Material\Row;
 use Kettle\Material\Wax;
 use Kettle\Measure\AmountWriter;
-use Kettle\Recipe\Bench;
+use Kettle\Recipe\Planning;
 
 /** A wish in, amounts out; nothing is kept. */
 final class BenchController extends Controller
 {
-    #[Reads('/houses/{house}/materials', 'Materials', 'What the Bench can choose from')]
-    public function materials(Bench $bench, Kitchens $kitchens): JsonResponse
+    #[Reads('/houses/{house}/materials', 'Materials', 'What the Planning can choose from')]
+    public function materials(Planning $planning, KitchenFactory $kitchens): JsonResponse
     {
-        $cupboard = $bench->cupboard();
+        $cupboard = $planning->cupboard();
         $herbs = array_map(fn (Herb $h) => new HerbChoice($h->id, $h->name, $h->latin, $h->part, $h->form, $h->kitchen, $h->best->value, $h->note), array_values($cupboard->herbs()));
         usort($herbs, fn (HerbChoice $a, HerbChoice $b) => $a->name <=> $b->name);
         $oils = array_map(fn (Carrier $c) => new OilChoice($c->id, $c->name, $c->note, $c->allergens), array_values($cupboard->carriers()));
@@ -46,46 +46,46 @@ final class BenchController extends Controller
             array_map(fn (HerbForm $f) => new Ref($f->id, $f->name), array_values($cupboard->forms())),
             $oils,
             array_map(fn (Method $m) => new MethodChoice($m->id, $m->name, $m->heated, array_map(
-                fn (School $s) => new SchoolChoice($s->id, $s->name, AmountWriter::span($s->usualH), $s->why), $m->schools,
-            ), $m->vessels), array_values($bench->methods()->all())),
+                fn (Variant $s) => new SchoolChoice($s->id, $s->name, AmountWriter::span($s->usualH), $s->why), $m->schools,
+            ), $m->vessels), array_values($planning->methods()->all())),
             array_map(fn (Purpose $p) => new Ref($p->id, $p->name), array_values($cupboard->purposes())),
             array_map(fn (Wax $w) => new Ref($w->id, $w->name), array_values($cupboard->waxes())),
-            array_map(fn (Row $row) => new Ref($row->text('id'), $row->text('name')), array_values($bench->tables()->table('things')->rows('rows'))),
+            array_map(fn (Row $row) => new Ref($row->text('id'), $row->text('name')), array_values($planning->tables()->table('things')->rows('rows'))),
             $kitchens->plain()->warmth(ColdKept::CELSIUS).' or colder',
         ));
     }
 
     #[Adds('/houses/{house}/reckon', 'Plan', 'Reckon a wish', 'Reckon')]
-    public function reckon(Reckon $form, Bench $bench, Kitchens $kitchens): JsonResponse
+    public function reckon(Reckon $form, Planning $planning, KitchenFactory $kitchens): JsonResponse
     {
         /** @var array<mixed> $wish */
         $wish = $form->input('wish');
         $kitchen = $kitchens->forWish($wish);
 
-        return $this->plain($bench->answer($bench->plan($wish, $kitchen), $kitchen));
+        return $this->plain($planning->answer($planning->plan($wish, $kitchen), $kitchen));
     }
 
     #[Reads('/houses/{house}/oils', 'OilList', 'Oils in order for a purpose', ['purpose'])]
-    public function oils(Request $request, Questions $desk, Bench $bench, Kitchens $kitchens): JsonResponse
+    public function oils(Request $request, Questions $desk, Planning $planning, KitchenFactory $kitchens): JsonResponse
     {
-        $purpose = $bench->cupboard()->purpose($this->asked($request, 'purpose') ?: 'skin');
+        $purpose = $planning->cupboard()->purpose($this->asked($request, 'purpose') ?: 'skin');
 
         return $this->plain(['why' => $purpose->why, 'oils' => $desk->oils($purpose->id, $kitchens->withStock())]);
     }
 
     #[Adds('/houses/{house}/wilting', 'WiltingView', 'How far a plant has wilted', 'WeighWilting')]
-    public function wilting(WeighWilting $form, Questions $desk, Kitchens $kitchens): JsonResponse
+    public function wilting(WeighWilting $form, Questions $desk, KitchenFactory $kitchens): JsonResponse
     {
         return $this->plain($desk->wilting($form->validated(), $kitchens->plain()));
     }
 
     #[Adds('/houses/{house}/card', 'application/pdf', 'The kitchen card of a wish', 'Reckon')]
-    public function card(Reckon $form, Bench $bench, Kitchens $kitchens, KitchenCard $card): Response
+    public function card(Reckon $form, Planning $planning, KitchenFactory $kitchens, KitchenCard $card): Response
     {
         /** @var array<mixed> $wish */
         $wish = $form->input('wish');
         $kitchen = $kitchens->forWish($wish);
-        $document = $bench->document($bench->plan($wish, $kitchen), $kitchen);
+        $document = $planning->document($planning->plan($wish, $kitchen), $kitchen);
 
         return new Response($card->of($document, $kitchens->now()->format('j F Y')), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="kitchen-card.pdf"']);
     }

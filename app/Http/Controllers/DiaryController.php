@@ -3,7 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Actions\Diary\Absences;
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\Http\Requests;
 use App\Models\Absence;
 use App\Models\BusyCalendar;
@@ -27,7 +27,7 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** The days to come: looked at, gone round, and given out to calendars. */
 final class DiaryController extends Controller
 {
-    public function __construct(private readonly DiaryWords $words, private readonly Kitchens $kitchens, private readonly CurrentHouse $current)
+    public function __construct(private readonly DiaryWords $words, private readonly KitchenFactory $kitchens, private readonly CurrentHouse $current)
     {
     }
 

@@ -167,7 +167,7 @@ final class DoorController extends Controller
         }
         $houses = Membership::query()->where('user_id', $user->id)->with('house')->orderBy('id')->get()->map(
             fn (Membership $membership) => new HouseLink(
-                $membership->house->uid, $membership->house->name, $membership->role->value, $membership->house->is_demo,
+                $membership->house->uid, $membership->house->name, $membership->role->value,
             ),
         );
 

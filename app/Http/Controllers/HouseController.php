@@ -3,10 +3,10 @@
 namespace App\Http\Controllers;
 
 use App\Actions\Clash;
-use App\Actions\Diary\FollowPresence;
+use App\Actions\Diary\FollowAvailability;
 use App\Actions\Houses\ExportHouse;
 use App\Actions\Houses\ImportHouse;
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\Http\Requests;
 use App\Models\BottleSize;
 use App\Models\House;
@@ -23,8 +23,8 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
+use Kettle\Diary\Availability;
 use Kettle\Diary\DiaryRefused;
-use Kettle\Diary\Presence;
 use Kettle\Measure\Kind;
 use Kettle\Reason\Refused;
 use Kettle\Vessel\Jar as CoreJar;
@@ -33,7 +33,7 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** The house's settings, its jars and bottles, and everything out and in. */
 final class HouseController extends Controller
 {
-    public function __construct(private readonly CurrentHouse $current, private readonly Kitchens $kitchens, private readonly FollowPresence $follow)
+    public function __construct(private readonly CurrentHouse $current, private readonly KitchenFactory $kitchens, private readonly FollowAvailability $follow)
     {
     }
 
@@ -174,7 +174,7 @@ final class HouseController extends Controller
      */
     private static function checkPresence(string $wake, string $bed, array $home): void
     {
-        $presence = Presence::between($wake, $bed);
+        $presence = Availability::between($wake, $bed);
         foreach ($home as $day => $hours) {
             try {
                 $presence->atHome([$day => $hours]);
@@ -199,7 +199,7 @@ final class HouseController extends Controller
             $house->uid, $house->name, $house->time_zone, $house->measures, $house->wake, $house->bed, (float) $house->drops_per_ml,
             $house->currency, (float) $house->room_c, $this->kitchens->plain()->warmth((float) $house->room_c), $house->things,
             $house->latitude === null ? null : (float) $house->latitude, $house->longitude === null ? null : (float) $house->longitude, $house->height_m, $house->facing,
-            array_map(fn (int $day) => isset($house->home[$day]) ? ($house->home[$day] === '' ? '-' : $house->home[$day]) : '', range(1, 7)), $house->version, $this->current->role()->value, $house->is_demo, array_values($jars->all()), array_values($bottles->all()),
+            array_map(fn (int $day) => isset($house->home[$day]) ? ($house->home[$day] === '' ? '-' : $house->home[$day]) : '', range(1, 7)), $house->version, $this->current->role()->value, array_values($jars->all()), array_values($bottles->all()),
         );
     }
 }

@@ -3,7 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Actions\Recipes\KeepRecipe;
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\House\Times;
 use App\Http\Requests;
 use App\Models\Recipe;
@@ -22,7 +22,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Str;
 use Kettle\Ask\Questions;
-use Kettle\Recipe\Bench;
+use Kettle\Recipe\Planning;
 use Kettle\Share\RecipeFile;
 use Kettle\Share\SchemaOrg;
 
@@ -33,8 +33,8 @@ final class RecipesController extends Controller
 
     public function __construct(
         private readonly KeepRecipe $keep,
-        private readonly Bench $bench,
-        private readonly Kitchens $kitchens,
+        private readonly Planning $planning,
+        private readonly KitchenFactory $kitchens,
         private readonly Times $times,
     ) {
     }
@@ -102,7 +102,7 @@ final class RecipesController extends Controller
         $kitchen = $this->kitchens->forWish($recipe->newest->wish);
 
         return $this->download(
-            SchemaOrg::write($recipe->name, $recipe->newest->note, $this->bench->plan($recipe->newest->wish, $kitchen), $kitchen), $recipe, 'jsonld', 'application/ld+json',
+            SchemaOrg::write($recipe->name, $recipe->newest->note, $this->planning->plan($recipe->newest->wish, $kitchen), $kitchen), $recipe, 'jsonld', 'application/ld+json',
         );
     }
 

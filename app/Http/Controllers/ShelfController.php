@@ -11,7 +11,6 @@ use App\Pages\BatchWords;
 use App\Pages\StoreWords;
 use App\Responses\Found;
 use App\Responses\FoundList;
-use App\Responses\Nothing;
 use App\Responses\PressList;
 use App\Responses\Shelf;
 use App\Responses\ShelfJar;
@@ -88,13 +87,6 @@ final class ShelfController extends Controller
         }
 
         return $this->json(new FoundList(array_values($found)));
-    }
-
-    /** Only that the way in works: what the others are measured against. */
-    #[Reads('/houses/{house}/nothing', 'Nothing', 'Nothing at all')]
-    public function nothingAtAll(): JsonResponse
-    {
-        return $this->json(new Nothing(true));
     }
 
     /** @param  array<array-key, mixed>  $counts jars by stage */

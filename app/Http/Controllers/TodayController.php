@@ -4,7 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Batches\Records;
 use App\Actions\Batches\RecordTask;
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\House\Times;
 use App\Http\Requests\ShakeTogether;
 use App\Models\Batch;
@@ -45,7 +45,7 @@ final class TodayController extends Controller
     private const PLACES = ['press' => 'At the press', 'stove' => 'At the stove', 'bench' => 'At the bench', 'shelf' => 'At the shelf'];
 
     public function __construct(
-        private readonly Kitchens $kitchens,
+        private readonly KitchenFactory $kitchens,
         private readonly TaskWords $words,
         private readonly Times $times,
         private readonly Headline $headline,

@@ -21,7 +21,7 @@ use Symfony\Component\HttpKernel\Exception\BadRequestHttpException;
  * afresh. A second sent while the first is still at work waits for it a while at the key's row, and is then told
  * to come again.
  */
-final class OncePerKey
+final class Idempotency
 {
     /** How long a second waits for a first, seconds; it holds a worker meanwhile. */
     private const WAIT_S = 3;

@@ -10,7 +10,7 @@ use Kettle\Time\Later;
  * When somebody is up and at home, in the house's own time zone: up from "07:00" to "22:30", on some
  * days of the week only for parts of that, and not at all while away or busy elsewhere.
  */
-final readonly class Presence
+final readonly class Availability
 {
     /** A shorter while is not worth coming to the stove for, minutes. */
     public const LEAST_MINUTES = 15;

@@ -2,7 +2,7 @@
 
 namespace App\Actions\Batches;
 
-use App\Actions\Stores\Ledger;
+use App\Actions\Stores\StockLedger;
 use App\Models\Batch;
 use App\Models\BatchYield;
 use App\Models\Bottle;
@@ -23,9 +23,9 @@ use Kettle\Vessel\Jar as CoreJar;
  * Writes where a batch stands, as the core folds it from its logbook: its stage, its open tasks, its bottles, its level.
  * Nothing else writes these, so they can be thrown away and made again at any time.
  */
-final readonly class FoldBatch
+final readonly class BatchProjector
 {
-    public function __construct(private Records $records, private CurrentHouse $current, private Ledger $ledger)
+    public function __construct(private Records $records, private CurrentHouse $current, private StockLedger $ledger)
     {
     }
 

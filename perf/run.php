@@ -2,23 +2,23 @@
 
 /*
  * kettle bench: what the kettle costs, measured on this machine in one run, printed and written to
- * docs/bench.json. Times over HTTP stand beside a route that does nothing, measured among them, and
+ * docs/bench.json. Times over HTTP stand beside the plainest answer of a house, its scale, measured among them, and
  * are to be read as ratios to it.
  */
 
 use App\Actions\Batches\RecordTask;
 use App\Actions\Batches\StartBatch;
 use App\Actions\Houses\CreateHouse;
-use App\Models\Tenancy\CurrentHouse;
 use App\Models\Batch;
 use App\Models\House;
+use App\Models\Tenancy\CurrentHouse;
 use App\Models\User;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Kettle\Material\Tables;
-use Kettle\Recipe\Bench;
 use Kettle\Recipe\KitchenReader;
+use Kettle\Recipe\Planning;
 
 require __DIR__.'/../vendor/autoload.php';
 require __DIR__.'/Client.php';
@@ -58,14 +58,14 @@ function summary(array $times): array
  * The core alone, tables and all.
  *
  * @param  array<string, mixed>  $wish
- * @param  \Closure(Bench, \Kettle\Recipe\Kitchen): mixed  $do
+ * @param  \Closure(Planning, \Kettle\Recipe\Kitchen): mixed  $do
  * @return array<string, mixed>
  */
 function core(array $wish, Closure $do, float $aim): array
 {
     $before = memory_get_usage();
     $tables = Tables::shipped();
-    $bench = new Bench($tables);
+    $bench = new Planning($tables);
     $kitchen = KitchenReader::read($wish['house'] ?? [], new DateTimeImmutable('2026-11-24T10:00:00Z'), $tables);
     $times = [];
     memory_reset_peak_usage();
@@ -133,7 +133,7 @@ function overHttp(Client $client, House $house): array
     $wish = (string) json_encode(['wish' => WISH]);
     $batch = DB::table('batches')->where('house_id', $house->id)->orderBy('id')->value('uid');
     $routes = [
-        'nothing' => fn () => $client->get("{$base}/nothing"),
+        'plainest' => fn () => $client->get("{$base}/scale"),
         'today' => fn () => $client->get("{$base}/today"),
         'shelf' => fn () => $client->get("{$base}/shelf"),
         'bench' => fn () => $client->post("{$base}/reckon", $wish),
@@ -156,7 +156,7 @@ function overHttp(Client $client, House $house): array
     }
     $results = array_map(summary(...), $times);
     foreach ($results as $name => $result) {
-        $results[$name]['times_the_empty_route'] = round($result['median_ms'] / $results['nothing']['median_ms'], 2);
+        $results[$name]['times_the_plainest'] = round($result['median_ms'] / $results['plainest']['median_ms'], 2);
     }
 
     return $results;
@@ -194,8 +194,8 @@ function firstScreen(): array
 
 $report = [
     'php' => PHP_VERSION, 'cores' => (int) shell_exec('nproc'),
-    'core_plan' => core(WISH, fn (Bench $bench, $kitchen) => $bench->document($bench->plan(WISH, $kitchen), $kitchen), 2),
-    'core_everything' => core(FULL, fn (Bench $bench, $kitchen) => $bench->answer($bench->plan(FULL, $kitchen), $kitchen), 8),
+    'core_plan' => core(WISH, fn (Planning $bench, $kitchen) => $bench->document($bench->plan(WISH, $kitchen), $kitchen), 2),
+    'core_everything' => core(FULL, fn (Planning $bench, $kitchen) => $bench->answer($bench->plan(FULL, $kitchen), $kitchen), 8),
 ];
 $report['warm_hours_of_a_million_readings'] = aMillionReadings();
 $report['diary_of_40_batches_3_cookers_120_days'] = aBusyDiary();
@@ -213,7 +213,7 @@ foreach ([[20, 20], [5000, 2000]] as [$batches, $lots]) {
     learned($house);
     $report['http']["{$batches} batches, {$lots} lots"] = overHttp($client, $house);
     // What a cook sees: from the last keystroke to the sentence that has it, in a real browser.
-    $eye = shell_exec(sprintf('node bench/eye.mjs %s %s %s %s', escapeshellarg((string) config('app.url')), escapeshellarg($house->uid), escapeshellarg($keeper->email), escapeshellarg($password)));
+    $eye = shell_exec(sprintf('node perf/eye.mjs %s %s %s %s', escapeshellarg((string) config('app.url')), escapeshellarg($house->uid), escapeshellarg($keeper->email), escapeshellarg($password)));
     $report['to_the_eye']["{$batches} batches, {$lots} lots"] = json_decode((string) $eye, true) + ['aim_median_ms' => 150, 'aim_p95_ms' => 300];
 }
 $base = (string) config('app.url');

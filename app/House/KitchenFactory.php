@@ -12,22 +12,22 @@ use App\Models\Tenancy\CurrentHouse;
 use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
+use Kettle\Diary\Availability;
 use Kettle\Diary\Bookings;
 use Kettle\Diary\CookerJob;
 use Kettle\Diary\CookerPlace;
-use Kettle\Diary\Presence;
 use Kettle\Diary\Stage;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\UptakeSeen;
 use Kettle\Measure\AmountWriter;
-use Kettle\Measure\Custom;
-use Kettle\Recipe\Bench;
+use Kettle\Measure\MeasureSystem;
 use Kettle\Recipe\HerbsReader;
 use Kettle\Recipe\Kitchen;
+use Kettle\Recipe\Planning;
 use Kettle\Stores\LotKind;
 
 /** The current house as the core wants it. */
-final class Kitchens
+final class KitchenFactory
 {
     /** Absences gone by still tell why a warm session ended where it did, for so many days. */
     private const LOOK_BACK_DAYS = 14;
@@ -40,17 +40,11 @@ final class Kitchens
     /** @var array{int, Bookings}|null of which house, and what its cookers are booked for: asked for many times in one request */
     private ?array $bookings = null;
 
-    /** @var array{string|false, Presence}|null of which house as it stands, and when somebody is there: asked for again and again in one request */
+    /** @var array{string|false, Availability}|null of which house as it stands, and when somebody is there: asked for again and again in one request */
     private ?array $presence = null;
 
-    public function __construct(private readonly CurrentHouse $current, private readonly Bench $bench)
+    public function __construct(private readonly CurrentHouse $current, private readonly Planning $planning)
     {
-    }
-
-    /** With the house's jars: what a plan is reckoned in. */
-    public function withJars(): Kitchen
-    {
-        return $this->kitchen($this->jars());
     }
 
     /** Without jars: enough for the clock, the waking hours and reading amounts. */
@@ -61,7 +55,7 @@ final class Kitchens
 
     public function writer(): AmountWriter
     {
-        return new AmountWriter(Custom::from($this->current->house()->measures));
+        return new AmountWriter(MeasureSystem::from($this->current->house()->measures));
     }
 
     /** The present, in the house's own zone. */
@@ -77,14 +71,14 @@ final class Kitchens
     }
 
     /** When somebody is up and at home: the hours of the week, less days away and busy times still to come. */
-    public function presence(): Presence
+    public function presence(): Availability
     {
         $house = $this->current->house();
         $key = json_encode([$house->id, $house->wake, $house->bed, $house->home, $house->time_zone]);
         if ($this->presence !== null && $this->presence[0] === $key) {
             return $this->presence[1];
         }
-        $presence = Presence::between($house->wake, $house->bed)->atHome($house->home ?? []);
+        $presence = Availability::between($house->wake, $house->bed)->atHome($house->home ?? []);
         $from = Carbon::now()->subDays(self::LOOK_BACK_DAYS);
         $rows = Absence::query()->where('to_at', '>', $from)->orderBy('from_at')->limit(self::ABSENCES)->get(['from_at', 'to_at']);
 
@@ -164,7 +158,7 @@ final class Kitchens
         $user = Auth::user();
 
         return new Kitchen(
-            $this->now(), $this->presence(), Custom::from($house->measures), (float) $house->drops_per_ml, $jars, $this->bench->cupboard(),
+            $this->now(), $this->presence(), MeasureSystem::from($house->measures), (float) $house->drops_per_ml, $jars, $this->planning->cupboard(),
             $user instanceof User && ($user->prefs['temperature'] ?? 'c') === 'f', (float) $house->room_c, $house->things, $lots, $stock, $house->currency, $this->seen(...), $this->bookings(...),
         );
     }
@@ -198,7 +192,7 @@ final class Kitchens
     /** @return list<CookerPlace> the house's cookers */
     public function places(): array
     {
-        $wet = fn (Cooker $cooker): bool => array_filter($cooker->methods, fn (string $id) => $this->bench->methods()->method($id)->has(Method::IN_WATER)) !== [];
+        $wet = fn (Cooker $cooker): bool => array_filter($cooker->methods, fn (string $id) => $this->planning->methods()->method($id)->has(Method::IN_WATER)) !== [];
 
         return array_values(Cooker::query()->orderBy('id')->get()->map(fn (Cooker $cooker) => $cooker->place($wet($cooker), (float) $this->current->house()->room_c))->all());
     }

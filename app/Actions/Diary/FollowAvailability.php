@@ -2,17 +2,17 @@
 
 namespace App\Actions\Diary;
 
-use App\Actions\Batches\FoldBatch;
-use App\Actions\Batches\FoldBatches;
+use App\Actions\Batches\BatchProjector;
+use App\Actions\Batches\ProjectBatches;
 use App\Actions\Stove\PlanDiary;
-use App\House\Kitchens;
+use App\House\KitchenFactory;
 use App\Models\Batch;
 use App\Models\Task;
 use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 
 /** After somebody said when they are away, or are not: what is due then moves at once, heated or not. */
-final readonly class FollowPresence
+final readonly class FollowAvailability
 {
     /** What is due about so long before an absence may have been moved there, and after it as well, days. */
     private const BEFORE_DAYS = 2;
@@ -22,7 +22,7 @@ final readonly class FollowPresence
     /** So many are folded while somebody waits; a house with more has the rest done by the queue. */
     private const AT_ONCE = 60;
 
-    public function __construct(private Kitchens $kitchens, private PlanDiary $diary, private FoldBatch $fold, private CurrentHouse $current)
+    public function __construct(private KitchenFactory $kitchens, private PlanDiary $diary, private BatchProjector $fold, private CurrentHouse $current)
     {
     }
 
@@ -41,7 +41,7 @@ final readonly class FollowPresence
             $this->fold->refresh($batch);
         }
         foreach ($ids->skip(self::AT_ONCE)->chunk(200) as $rest) {
-            FoldBatches::dispatch($this->current->house()->id, array_values($rest->all()))->afterCommit();
+            ProjectBatches::dispatch($this->current->house()->id, array_values($rest->all()))->afterCommit();
         }
     }
 }

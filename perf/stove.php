@@ -8,19 +8,19 @@
 use App\Actions\Batches\RecordTask;
 use App\Actions\Batches\StartBatch;
 use App\Actions\Stove\StartSession;
-use App\Models\Tenancy\CurrentHouse;
 use App\Live\LiveToken;
 use App\Models\Cooker;
 use App\Models\House;
 use App\Models\Probe;
 use App\Models\StoveProbe;
 use App\Models\StoveSession;
+use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Kettle\Diary\Availability;
 use Kettle\Diary\CookerDiary;
 use Kettle\Diary\CookerJob;
 use Kettle\Diary\CookerPlace;
-use Kettle\Diary\Presence;
 use Kettle\Vessel\Cooker as CoreCooker;
 use Kettle\Warmth\Band;
 use Kettle\Warmth\WarmHours;
@@ -64,7 +64,7 @@ function aBusyDiary(): array
             $jobs[] = new CookerJob("j{$i}", "herb {$i}", 'slow-cooker', $target, $ceiling, [6.0, 8.0, 12.0, 24.0][$i % 4], array_fill(0, 1 + $i % 2, [67.3, 79.8, 94.4][$i % 3]), $now->modify('+'.($i * 11 % 400).' hours'), $i % 5 === 0 ? $now->modify('+'.(10 + $i).' days') : null);
         }
         $from = hrtime(true);
-        $diary = CookerDiary::plan($jobs, $places, Presence::between('07:00', '22:30')->atHome(['2' => '07:00-08:30, 17:00-22:30'])->without($away), $now);
+        $diary = CookerDiary::plan($jobs, $places, Availability::between('07:00', '22:30')->atHome(['2' => '07:00-08:30, 17:00-22:30'])->without($away), $now);
         $times[] = (hrtime(true) - $from) / 1e6;
     }
 
@@ -145,16 +145,16 @@ function aDayOfReadings(Client $client, House $house): array
         }
         StoveProbe::query()->updateOrInsert(['stove_session_id' => $session->id, 'probe_id' => $id], ['kept' => json_encode(['hours' => 6.5, 'last' => $from + 28790, 'last_c' => 48.0, 'count' => 2880, 'peak' => 51.0])]);
     }
-    $times = ['nothing' => [], 'pot' => []];
+    $times = ['plainest' => [], 'pot' => []];
     for ($round = 0; $round < 70; $round++) {
-        foreach (['nothing' => "/api/houses/{$house->uid}/nothing", 'pot' => "/api/houses/{$house->uid}/stove/{$session->uid}"] as $name => $path) {
+        foreach (['plainest' => "/api/houses/{$house->uid}/scale", 'pot' => "/api/houses/{$house->uid}/stove/{$session->uid}"] as $name => $path) {
             $start = hrtime(true);
             $answer = $client->get($path);
             $round >= 10 && $times[$name][] = (hrtime(true) - $start) / 1e6;
         }
     }
 
-    return [...summary($times['pot']), 'times_the_empty_route' => round(quantile($times['pot'], 0.5) / quantile($times['nothing'], 0.5), 2), 'readings' => 6 * 2880, 'points_drawn' => count(json_decode($answer, true)['chart']['points']), 'answer_kb' => round(strlen($answer) / 1024)];
+    return [...summary($times['pot']), 'times_the_plainest' => round(quantile($times['pot'], 0.5) / quantile($times['plainest'], 0.5), 2), 'readings' => 6 * 2880, 'points_drawn' => count(json_decode($answer, true)['chart']['points']), 'answer_kb' => round(strlen($answer) / 1024)];
 }
 
 /** @return array<string, mixed> the empty route alone, and with fifty pages listening; and how soon they hear */
@@ -164,7 +164,7 @@ function pagesHeld(Client $client, House $house, string $base, StoveSession $ses
         $times = [];
         for ($i = 0; $i < 120; $i++) {
             $from = hrtime(true);
-            $client->get("/api/houses/{$house->uid}/nothing");
+            $client->get("/api/houses/{$house->uid}/scale");
             $i >= 20 && $times[] = (hrtime(true) - $from) / 1e6;
         }
 

@@ -10,14 +10,14 @@ use Kettle\Infusion\Methods;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Row;
 use Kettle\Material\Tables;
-use Kettle\Reason\Reckoned;
+use Kettle\Reason\Figure;
 use Kettle\Reason\Wording;
 
 /**
  * The way in to the core for one wish: reads it, plans it, writes it. Both the application and
  * `kettle reckon` come this way, so their figures are the same.
  */
-final class Bench
+final class Planning
 {
     private readonly Cupboard $cupboard;
 
@@ -137,7 +137,7 @@ final class Bench
     }
 
     /** @return array<string, mixed> a figure as a plan's document has it */
-    public function figure(Reckoned $figure, Kitchen $kitchen): array
+    public function figure(Figure $figure, Kitchen $kitchen): array
     {
         return (new PlanDocument($this->wording(), $kitchen))->figure($figure);
     }

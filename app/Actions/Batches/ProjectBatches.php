@@ -10,7 +10,7 @@ use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\DB;
 
 /** Writes anew where batches stand, those that nobody waits for. */
-final class FoldBatches implements ShouldQueue
+final class ProjectBatches implements ShouldQueue
 {
     use Queueable;
 
@@ -19,7 +19,7 @@ final class FoldBatches implements ShouldQueue
     {
     }
 
-    public function handle(CurrentHouse $current, FoldBatch $fold): void
+    public function handle(CurrentHouse $current, BatchProjector $fold): void
     {
         $house = House::query()->find($this->house);
         $house === null || $current->within($house, function () use ($fold): void {

@@ -8,7 +8,7 @@ use Kettle\Material\HerbMix;
 use Kettle\Material\Row;
 
 /** One way of practising a method: how long (hours), how long it stands after the heat, and, when heated, how warm (C). */
-final readonly class School
+final readonly class Variant
 {
     public function __construct(
         public string $id,

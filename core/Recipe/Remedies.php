@@ -14,12 +14,12 @@ use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Measure\Ratio;
 use Kettle\Reason\Wording;
-use Kettle\Stores\Taking;
+use Kettle\Stores\Allocation;
 use Kettle\Vessel\Jar;
 use Kettle\Vessel\Levels;
 
 /** What can be done instead when the jar, the herb or the cupboard says no: each a change to the wish that works. */
-final class WaysOut
+final class Remedies
 {
     /** Amounts by which a batch is given its size; taken out where another thing is to give it. */
     private const SIZES = ['oil_amount' => null, 'finished' => null, 'by_jar' => null];
@@ -128,7 +128,7 @@ final class WaysOut
      *
      * @return list<Way>
      */
-    public static function ofShortOil(Wish $wish, Amounts $amounts, Kitchen $kitchen, Carrier $carrier, float $share, Taking $taking): array
+    public static function ofShortOil(Wish $wish, Amounts $amounts, Kitchen $kitchen, Carrier $carrier, float $share, Allocation $taking): array
     {
         $ways = [];
         $there = $taking->need - $taking->short;
@@ -210,7 +210,7 @@ final class WaysOut
         ]);
     }
 
-    private static function blended(Wish $wish, Amounts $amounts, Kitchen $kitchen, Carrier $short, Carrier $other, Taking $taking): Way
+    private static function blended(Wish $wish, Amounts $amounts, Kitchen $kitchen, Carrier $short, Carrier $other, Allocation $taking): Way
     {
         $parts = $oils = [];
         foreach ($wish->blend->shares() as $i => $oil) {

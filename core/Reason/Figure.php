@@ -10,7 +10,7 @@ namespace Kettle\Reason;
  * The value is a number in the named unit, or an ISO 8601 date when the unit is "date".
  * The range, where there is one, is the central 90 % unless a reason says otherwise.
  */
-final readonly class Reckoned
+final readonly class Figure
 {
     /** @param  list<Reason>  $reasons */
     private function __construct(

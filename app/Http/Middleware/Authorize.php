@@ -10,7 +10,7 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /** Lets through only those whose role in the house has the ability the route names. */
-final class May
+final class Authorize
 {
     public function __construct(private readonly CurrentHouse $current)
     {

@@ -13,15 +13,15 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
-use Kettle\Recipe\Bench;
+use Kettle\Recipe\Planning;
 use Kettle\Stores\Condition;
 use Kettle\Stores\LotKind;
 use Kettle\Stores\LotRefused;
 
 /** Writes what comes into lots and goes out of them, and keeps what is left beside it. */
-final readonly class Ledger
+final readonly class StockLedger
 {
-    public function __construct(private CurrentHouse $current, private Bench $bench)
+    public function __construct(private CurrentHouse $current, private Planning $planning)
     {
     }
 
@@ -109,7 +109,7 @@ final readonly class Ledger
         $left = (float) LotMove::query()->where('lot_id', $lot->id)->sum('amount');
         $lot->fill([
             'left' => round($left, 3), 'is_low' => $lot->low_at !== null && $left <= (float) $lot->low_at, 'version' => $lot->version + 1,
-            'ages_on' => Condition::agesOn($lot->core($this->current->house()->zone()), $this->bench->cupboard())?->format('Y-m-d'),
+            'ages_on' => Condition::agesOn($lot->core($this->current->house()->zone()), $this->planning->cupboard())?->format('Y-m-d'),
         ])->save();
     }
 

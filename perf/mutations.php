@@ -3,7 +3,7 @@
 /*
  * Breaks the core on purpose, a seeded sample of ways, and says which breaks no test of the core sees:
  *
- *   php bench/mutations.php [N] [SEED] [PROCESSES]
+ *   php perf/mutations.php [N] [SEED] [PROCESSES]
  *
  * The mutants are those of Pest's own plugin over the rooms below; each is run against the test files that come by its
  * lines, the quickest first, until one fails. Needs pcov. Not a part of the tests: it takes most of an hour.

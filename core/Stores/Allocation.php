@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Stores;
 
 /** So much taken from lots: the one named first, then the oldest that may be used; and what is short. */
-final readonly class Taking
+final readonly class Allocation
 {
     /** Less than this, in g or mL, is not worth another lot. */
     private const CRUMB = 0.05;

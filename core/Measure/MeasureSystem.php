@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Measure;
 
 /** Whose cups, spoons, pints and fluid ounces are meant. */
-enum Custom: string
+enum MeasureSystem: string
 {
     case Us = 'us';
     case Metric = 'metric';
