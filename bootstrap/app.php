@@ -1,9 +1,9 @@
 <?php
 
-use App\Http\Middleware\EnterHouse;
-use App\Http\Middleware\LimitBody;
 use App\Http\Middleware\Authorize;
+use App\Http\Middleware\EnterHouse;
 use App\Http\Middleware\Idempotency;
+use App\Http\Middleware\LimitBody;
 use App\Http\Middleware\StrictPage;
 use App\Http\Problems;
 use Illuminate\Foundation\Application;
