@@ -18,7 +18,12 @@ require __DIR__.'/../vendor/autoload.php';
 /** @var list<string> $argv */
 try {
     $zone = new DateTimeZone($argv[2]);
-    $busy = BusyTimes::of((string) stream_get_contents(STDIN), (new DateTimeImmutable($argv[1]))->setTimezone($zone), (int) $argv[3], (int) $argv[4]);
+    $busy = BusyTimes::of(
+        (string) stream_get_contents(STDIN),
+        (new DateTimeImmutable($argv[1]))->setTimezone($zone),
+        (int) $argv[3],
+        (int) $argv[4],
+    );
 } catch (MaxInstancesExceededException) {
     exit(4);
 } catch (LengthException) {
@@ -26,4 +31,14 @@ try {
 } catch (Throwable) {
     exit(3);
 }
-echo json_encode(array_map(fn (array $each) => ['called' => $each['called'], 'from' => $each['from']->format(DATE_ATOM), 'to' => $each['to']->format(DATE_ATOM)], $busy), JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR);
+echo json_encode(
+    array_map(
+        fn (array $each) => [
+            'called' => $each['called'],
+            'from' => $each['from']->format(DATE_ATOM),
+            'to' => $each['to']->format(DATE_ATOM),
+        ],
+        $busy,
+    ),
+    JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR,
+);

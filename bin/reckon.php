@@ -33,11 +33,25 @@ function answer(Questions $desk, string $mode, string $asked, int $flags): array
             throw WishRefused::one('', 'unreadable', 'What is asked is not a JSON object. See docs/formats.');
         }
 
-        return [false, (string) json_encode($desk->ask($mode, $document, new DateTimeImmutable), $flags)];
+        return [false, (string) json_encode($desk->ask($mode, $document, new DateTimeImmutable()), $flags)];
     } catch (WishRefused $refused) {
         return [true, (string) json_encode(['faults' => $refused->faults], $flags)];
     } catch (JsonException) {
-        return [true, (string) json_encode(['faults' => [['field' => '', 'reason' => 'out_of_range', 'sentence' => 'With those numbers there is no answer that is a number.']]], $flags)];
+        return [
+            true,
+            (string) json_encode(
+                [
+                    'faults' => [
+                        [
+                            'field' => '',
+                            'reason' => 'out_of_range',
+                            'sentence' => 'With those numbers there is no answer that is a number.',
+                        ],
+                    ],
+                ],
+                $flags,
+            ),
+        ];
     }
 }
 

@@ -26,9 +26,11 @@ final class Client
 
     public function post(string $path, string $json): string
     {
-        return $this->send($path, [CURLOPT_POST => true, CURLOPT_POSTFIELDS => $json, CURLOPT_HTTPHEADER => [
-            'Accept: application/json', 'Content-Type: application/json', 'X-XSRF-TOKEN: '.$this->token,
-        ]]);
+        return $this->send($path, [
+            CURLOPT_POST => true,
+            CURLOPT_POSTFIELDS => $json,
+            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', 'X-XSRF-TOKEN: '.$this->token],
+        ]);
     }
 
     /** @param  array<int, mixed>  $options */

@@ -36,7 +36,9 @@ function fresh(string $root, string $seen): bool
         return false;
     }
     foreach (['core', 'data', 'tests/Core', 'tests/fixtures'] as $folder) {
-        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator("{$root}/{$folder}", FilesystemIterator::SKIP_DOTS)) as $file) {
+        foreach (
+            new RecursiveIteratorIterator(new RecursiveDirectoryIterator("{$root}/{$folder}", FilesystemIterator::SKIP_DOTS)) as $file
+        ) {
             if ($file instanceof SplFileInfo && $file->getMTime() > filemtime($seen)) {
                 return false;
             }
@@ -49,7 +51,24 @@ function fresh(string $root, string $seen): bool
 /** @return array{array<string, array<int, list<string>>>, array<string, float>} test files by file and line, and how long each takes, s */
 function covered(string $root, string $out): array
 {
-    $process = new Process([PHP_BINARY, '-d', 'pcov.enabled=1', '-d', 'pcov.directory='.$root.'/core', '-d', 'memory_limit=3G', 'vendor/bin/pest', '--testsuite=Core', '--coverage-php='.$out.'/coverage.php', '--log-junit='.$out.'/junit.xml', '--colors=never'], $root, timeout: 3600);
+    $process = new Process(
+        [
+            PHP_BINARY,
+            '-d',
+            'pcov.enabled=1',
+            '-d',
+            'pcov.directory='.$root.'/core',
+            '-d',
+            'memory_limit=3G',
+            'vendor/bin/pest',
+            '--testsuite=Core',
+            '--coverage-php='.$out.'/coverage.php',
+            '--log-junit='.$out.'/junit.xml',
+            '--colors=never',
+        ],
+        $root,
+        timeout: 3600,
+    );
     if (! fresh($root, $out.'/coverage.php')) {
         $process->mustRun();
     }
@@ -77,8 +96,8 @@ function covered(string $root, string $out): array
 fwrite(STDERR, "What the tests come by.\n");
 [$lines, $seconds] = covered($root, $out);
 fwrite(STDERR, "What can be broken.\n");
-Container::getInstance()->add(CacheInterface::class, new NullStore);
-$generator = new MutationGenerator;
+Container::getInstance()->add(CacheInterface::class, new NullStore());
+$generator = new MutationGenerator();
 $all = [];
 foreach (ROOMS as $room) {
     foreach (FileFinder::files(["{$root}/core/{$room}"], []) as $file) {
@@ -106,7 +125,13 @@ $tests = function (Mutation $mutation, Closure $of) use ($lines, $seconds): arra
 
     return array_map(fn (string $name) => "tests/Core/{$name}.php", array_keys($names));
 };
-$told = fn (Mutation $mutation): string => sprintf("%s:%d %s\n%s\n", str_replace($root.'/', '', (string) $mutation->file->getRealPath()), $mutation->startLine, basename(str_replace('\\', '/', $mutation->mutator)), preg_replace('/<[^>]*>/', '', $mutation->diff));
+$told = fn (Mutation $mutation): string => sprintf(
+    "%s:%d %s\n%s\n",
+    str_replace($root.'/', '', (string) $mutation->file->getRealPath()),
+    $mutation->startLine,
+    basename(str_replace('\\', '/', $mutation->mutator)),
+    preg_replace('/<[^>]*>/', '', $mutation->diff),
+);
 /** What takes longer than this by itself is asked only of what the others left over, s. */
 const SLOW_S = 3.0;
 
@@ -126,7 +151,7 @@ foreach ([fn (float $s): bool => $s <= SLOW_S, fn (float $s): bool => $s > SLOW_
                 continue;
             }
             if (! $process->isRunning()) {
-                $process->isSuccessful() ? $over[] = $mutation : $killed++;
+                $process->isSuccessful() ? ($over[] = $mutation) : $killed++;
                 unset($running[$i]);
             }
         }
@@ -142,11 +167,17 @@ foreach ([fn (float $s): bool => $s <= SLOW_S, fn (float $s): bool => $s > SLOW_
             $settle();
             usleep(20_000);
         }
-        $process = new Process([PHP_BINARY, 'vendor/bin/pest', ...$files, '--bail', '--colors=never'], $root, [Mutate::ENV_MUTATION_TESTING => $mutation->file->getRealPath(), Mutate::ENV_MUTATION_FILE => $mutation->modifiedSourcePath], timeout: 240);
+        $process = new Process(
+            [PHP_BINARY, 'vendor/bin/pest', ...$files, '--bail', '--colors=never'],
+            $root,
+            [Mutate::ENV_MUTATION_TESTING => $mutation->file->getRealPath(), Mutate::ENV_MUTATION_FILE => $mutation->modifiedSourcePath],
+            timeout: 240,
+        );
         $process->disableOutput();
         $process->start();
         $running[] = [$mutation, $process];
-        $n % 20 === 19 && fwrite(STDERR, sprintf("%s: %d, %d left over\n", $round === 0 ? 'quick tests' : 'slow tests', $n + 1, count($over)));
+        $n % 20 === 19 &&
+            fwrite(STDERR, sprintf("%s: %d, %d left over\n", $round === 0 ? 'quick tests' : 'slow tests', $n + 1, count($over)));
     }
     while ($running !== []) {
         $settle();
@@ -155,5 +186,13 @@ foreach ([fn (float $s): bool => $s <= SLOW_S, fn (float $s): bool => $s > SLOW_
     $left = $over;
     file_put_contents("{$out}/left-{$round}.txt", implode('', array_map($told, $left)));
 }
-printf("%d of %d mutants killed (%d of them by going on for ever), %.1f %%. Seed %d, %d mutants in all.\n\n", $killed + $late, count($picked), $late, 100 * ($killed + $late) / max(1, count($picked)), $seed, count($all));
+printf(
+    "%d of %d mutants killed (%d of them by going on for ever), %.1f %%. Seed %d, %d mutants in all.\n\n",
+    $killed + $late,
+    count($picked),
+    $late,
+    (100 * ($killed + $late)) / max(1, count($picked)),
+    $seed,
+    count($all),
+);
 echo implode('', array_map($told, $left));

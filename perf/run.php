@@ -27,17 +27,29 @@ require __DIR__.'/stove.php';
 $app = require __DIR__.'/../bootstrap/app.php';
 $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
 
-const WISH = ['herb' => ['id' => 'marshmallow-root'], 'oils' => [['id' => 'sunflower', 'parts' => '2'], ['id' => 'jojoba', 'parts' => '1']], 'method' => 'slow-cooker', 'ready_by' => null];
+const WISH = [
+    'herb' => ['id' => 'marshmallow-root'],
+    'oils' => [['id' => 'sunflower', 'parts' => '2'], ['id' => 'jojoba', 'parts' => '1']],
+    'method' => 'slow-cooker',
+    'ready_by' => null,
+];
 
 /** Three herbs in four oils, by a day, with lots in the cupboard: as much as the Bench is likely to be asked. */
 const FULL = [
     'herbs' => [['id' => 'calendula', 'parts' => '2'], ['id' => 'self-heal'], ['id' => 'yarrow']],
     'oils' => [['id' => 'olive', 'parts' => '3'], ['id' => 'sunflower', 'parts' => '2'], ['id' => 'jojoba'], ['id' => 'camellia']],
-    'finished' => ['count' => '6', 'size' => '50 mL'], 'purpose' => 'salve', 'method' => 'slow-cooker', 'ready_by' => '2027-03-01',
-    'house' => ['lots' => [
-        ['kind' => 'herb', 'material' => 'calendula', 'amount' => '100 g', 'price' => '5'], ['kind' => 'carrier', 'material' => 'olive', 'amount' => '120 mL', 'price' => '2'],
-        ['kind' => 'carrier', 'material' => 'camellia', 'amount' => '1 L', 'price' => '20'], ['kind' => 'carrier', 'material' => 'jojoba', 'amount' => '10 mL', 'price' => '1'],
-    ]],
+    'finished' => ['count' => '6', 'size' => '50 mL'],
+    'purpose' => 'salve',
+    'method' => 'slow-cooker',
+    'ready_by' => '2027-03-01',
+    'house' => [
+        'lots' => [
+            ['kind' => 'herb', 'material' => 'calendula', 'amount' => '100 g', 'price' => '5'],
+            ['kind' => 'carrier', 'material' => 'olive', 'amount' => '120 mL', 'price' => '2'],
+            ['kind' => 'carrier', 'material' => 'camellia', 'amount' => '1 L', 'price' => '20'],
+            ['kind' => 'carrier', 'material' => 'jojoba', 'amount' => '10 mL', 'price' => '1'],
+        ],
+    ],
 ];
 
 /** @param  list<float>  $times */
@@ -77,20 +89,58 @@ function core(array $wish, Closure $do, float $aim): array
         }
     }
 
-    return [...summary($times), 'memory_kb' => round((memory_get_peak_usage() - $before) / 1024), 'aim_ms' => $aim, 'aim_memory_kb' => 8192];
+    return [
+        ...summary($times),
+        'memory_kb' => round((memory_get_peak_usage() - $before) / 1024),
+        'aim_ms' => $aim,
+        'aim_memory_kb' => 8192,
+    ];
 }
 
 /** Stores of so many lots, a quarter of them of what the bench's wish is made of. */
 function lots(House $house, int $lots): void
 {
     app(CurrentHouse::class)->within($house, function () use ($house, $lots): void {
-        $kinds = [['herb', 'marshmallow-root', 'root', 'dried'], ['carrier', 'sunflower', null, null], ['herb', 'calendula', 'flower-heads', 'dried'], ['carrier', 'olive', null, null], ['wax', 'beeswax', null, null], ['herb', 'yarrow', 'flower-heads', 'dried'], ['carrier', 'sesame', null, null], ['herb', 'sage', 'thin-leaf', 'dried']];
+        $kinds = [
+            ['herb', 'marshmallow-root', 'root', 'dried'],
+            ['carrier', 'sunflower', null, null],
+            ['herb', 'calendula', 'flower-heads', 'dried'],
+            ['carrier', 'olive', null, null],
+            ['wax', 'beeswax', null, null],
+            ['herb', 'yarrow', 'flower-heads', 'dried'],
+            ['carrier', 'sesame', null, null],
+            ['herb', 'sage', 'thin-leaf', 'dried'],
+        ];
         foreach (array_chunk(range(1, $lots), 250) as $numbers) {
-            DB::table('lots')->insert(array_map(fn (int $n) => [
-                'house_id' => $house->id, 'uid' => Str::lower(Str::ulid()->toString()), 'kind' => $kinds[$n % 8][0], 'material' => $kinds[$n % 8][1], 'called' => $kinds[$n % 8][1].' '.$n,
-                'form' => $kinds[$n % 8][2], 'state' => $kinds[$n % 8][3], 'got' => 500, 'left' => $n % 3 === 0 ? 0 : 100 + $n % 400, 'typed' => '500', 'low_at' => 70, 'price' => 5,
-                'best_before' => now()->addDays($n % 900)->toDateString(), 'ages_on' => now()->addDays($n % 900 - 30)->toDateString(), 'allergens' => '[]', 'note' => '', 'created_at' => now(), 'updated_at' => now(),
-            ], $numbers));
+            DB::table('lots')->insert(
+                array_map(
+                    fn (int $n) => [
+                        'house_id' => $house->id,
+                        'uid' => Str::lower(Str::ulid()->toString()),
+                        'kind' => $kinds[$n % 8][0],
+                        'material' => $kinds[$n % 8][1],
+                        'called' => $kinds[$n % 8][1].' '.$n,
+                        'form' => $kinds[$n % 8][2],
+                        'state' => $kinds[$n % 8][3],
+                        'got' => 500,
+                        'left' => $n % 3 === 0 ? 0 : 100 + ($n % 400),
+                        'typed' => '500',
+                        'low_at' => 70,
+                        'price' => 5,
+                        'best_before' => now()
+                            ->addDays($n % 900)
+                            ->toDateString(),
+                        'ages_on' => now()
+                            ->addDays(($n % 900) - 30)
+                            ->toDateString(),
+                        'allergens' => '[]',
+                        'note' => '',
+                        'created_at' => now(),
+                        'updated_at' => now(),
+                    ],
+                    $numbers,
+                ),
+            );
         }
     });
 }
@@ -106,17 +156,44 @@ function house(User $keeper, int $batches): House
         $tasks = DB::table('tasks')->where('batch_id', $first->id)->get();
         // A house that has been going for years: one jar in twenty is open, the rest are bottled.
         foreach (array_chunk(range(2, $batches), 250) as $numbers) {
-            DB::table('batches')->insert(array_map(fn (int $n) => [
-                ...$row, 'id' => null, 'uid' => Str::lower(Str::ulid()->toString()), 'code' => sprintf('26-%05d', $n),
-                'stage' => $n % 20 === 0 || $n < 12 ? 'steeping' : 'bottled',
-                'strain_at' => now()->subDays(10)->addHours($n % 700), 'bottled_at' => now()->subDays($n % 900), 'best_before' => now()->addDays($n % 400)->toDateString(),
-            ], $numbers));
+            DB::table('batches')->insert(
+                array_map(
+                    fn (int $n) => [
+                        ...$row,
+                        'id' => null,
+                        'uid' => Str::lower(Str::ulid()->toString()),
+                        'code' => sprintf('26-%05d', $n),
+                        'stage' => $n % 20 === 0 || $n < 12 ? 'steeping' : 'bottled',
+                        'strain_at' => now()
+                            ->subDays(10)
+                            ->addHours($n % 700),
+                        'bottled_at' => now()->subDays($n % 900),
+                        'best_before' => now()
+                            ->addDays($n % 400)
+                            ->toDateString(),
+                    ],
+                    $numbers,
+                ),
+            );
         }
-        foreach (Batch::query()->where('stage', 'steeping')->where('id', '!=', $first->id)->get(['id'])->chunk(100) as $chunk) {
+        foreach (
+            Batch::query()
+                ->where('stage', 'steeping')
+                ->where('id', '!=', $first->id)
+                ->get(['id'])
+                ->chunk(100) as $chunk
+        ) {
             $rows = [];
             foreach ($chunk as $batch) {
                 foreach ($tasks as $task) {
-                    $rows[] = [...(array) $task, 'id' => null, 'batch_id' => $batch->id, 'due_at' => now()->subDays(3)->addHours($batch->id % 400)];
+                    $rows[] = [
+                        ...(array) $task,
+                        'id' => null,
+                        'batch_id' => $batch->id,
+                        'due_at' => now()
+                            ->subDays(3)
+                            ->addHours($batch->id % 400),
+                    ];
                 }
             }
             DB::table('tasks')->insert($rows);
@@ -193,7 +270,8 @@ function firstScreen(): array
 }
 
 $report = [
-    'php' => PHP_VERSION, 'cores' => (int) shell_exec('nproc'),
+    'php' => PHP_VERSION,
+    'cores' => (int) shell_exec('nproc'),
     'core_plan' => core(WISH, fn (Planning $bench, $kitchen) => $bench->document($bench->plan(WISH, $kitchen), $kitchen), 2),
     'core_everything' => core(FULL, fn (Planning $bench, $kitchen) => $bench->answer($bench->plan(FULL, $kitchen), $kitchen), 8),
 ];
@@ -203,7 +281,12 @@ $report['best_filling_12_sizes_20_l'] = theBestFilling();
 $report['yield_learned_from_5000_batches'] = whatFiveThousandBatchesTeach();
 $report['label_sheet_of_200'] = aSheetOfTwoHundredLabels();
 $password = Str::random(24);
-$keeper = User::query()->create(['name' => 'Bench', 'email' => Str::random(8).'@example.org', 'password' => $password, 'prefs' => User::PREFS]);
+$keeper = User::query()->create([
+    'name' => 'Bench',
+    'email' => Str::random(8).'@example.org',
+    'password' => $password,
+    'prefs' => User::PREFS,
+]);
 Auth::setUser($keeper);
 $client = new Client((string) config('app.url'));
 $client->signIn($keeper->email, $password);
@@ -213,8 +296,19 @@ foreach ([[20, 20], [5000, 2000]] as [$batches, $lots]) {
     learned($house);
     $report['http']["{$batches} batches, {$lots} lots"] = overHttp($client, $house);
     // What a cook sees: from the last keystroke to the sentence that has it, in a real browser.
-    $eye = shell_exec(sprintf('node perf/eye.mjs %s %s %s %s', escapeshellarg((string) config('app.url')), escapeshellarg($house->uid), escapeshellarg($keeper->email), escapeshellarg($password)));
-    $report['to_the_eye']["{$batches} batches, {$lots} lots"] = json_decode((string) $eye, true) + ['aim_median_ms' => 150, 'aim_p95_ms' => 300];
+    $eye = shell_exec(
+        sprintf(
+            'node perf/eye.mjs %s %s %s %s',
+            escapeshellarg((string) config('app.url')),
+            escapeshellarg($house->uid),
+            escapeshellarg($keeper->email),
+            escapeshellarg($password),
+        ),
+    );
+    $report['to_the_eye']["{$batches} batches, {$lots} lots"] = json_decode((string) $eye, true) + [
+        'aim_median_ms' => 150,
+        'aim_p95_ms' => 300,
+    ];
 }
 $base = (string) config('app.url');
 [$pot, $key] = aWarmPot($kitchen = house($keeper, 2));

@@ -7,5 +7,5 @@ use Illuminate\Support\Facades\Schedule;
 
 // A sign of life, for `kettle doctor`.
 Schedule::call(fn () => AppServiceProvider::beat('scheduler'))->everyMinute();
-Schedule::job(new SweepUp)->hourly();
-Schedule::job(new KeepDiary)->everyTenMinutes();
+Schedule::job(new SweepUp())->hourly();
+Schedule::job(new KeepDiary())->everyTenMinutes();

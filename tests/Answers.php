@@ -30,81 +30,448 @@ final class Answers
             }
         };
         $band = ['low' => 43, 'target' => 49, 'ceiling' => 60];
-        $line = fn (array $gapsAndWarmths, int $from = 1_795_514_400): array => array_reduce($gapsAndWarmths, fn (array $read, array $next) => [...$read, ['at' => ($read === [] ? $from : $read[count($read) - 1]['at']) + $next[0], 'c' => $next[1]]], []);
-        $ask('warm-hours', array_map(fn (array $readings) => ['readings' => $line($readings), 'band' => $band, 'planned_h' => 8], [
-            [[0, 49]], [[0, 43], [600, 43]], [[0, 42.9], [600, 42.9]], [[0, 60], [600, 60]], [[0, 60.1], [600, 49]], [[0, 18], [3000, 52], [1800, 49], [1801, 49]],
-            [[0, 20], [600, 44], [600, 49], [600, 55], [600, 62], [600, 47], [600, 40]], [[0, 49], [3600, 50], [3600, 51], [3600, 48]], [[0, 49], [9000, 49]], [[0, -30], [60, 150]], [[0, 35.5], [1200, 66.25]], [[0, 66.25], [1200, 35.5]],
-        ]));
+        $line = fn (array $gapsAndWarmths, int $from = 1_795_514_400): array => array_reduce(
+            $gapsAndWarmths,
+            fn (array $read, array $next) => [
+                ...$read,
+                ['at' => ($read === [] ? $from : $read[count($read) - 1]['at']) + $next[0], 'c' => $next[1]],
+            ],
+            [],
+        );
+        $ask(
+            'warm-hours',
+            array_map(fn (array $readings) => ['readings' => $line($readings), 'band' => $band, 'planned_h' => 8], [
+                [[0, 49]],
+                [[0, 43], [600, 43]],
+                [[0, 42.9], [600, 42.9]],
+                [[0, 60], [600, 60]],
+                [[0, 60.1], [600, 49]],
+                [[0, 18], [3000, 52], [1800, 49], [1801, 49]],
+                [[0, 20], [600, 44], [600, 49], [600, 55], [600, 62], [600, 47], [600, 40]],
+                [[0, 49], [3600, 50], [3600, 51], [3600, 48]],
+                [[0, 49], [9000, 49]],
+                [[0, -30], [60, 150]],
+                [[0, 35.5], [1200, 66.25]],
+                [[0, 66.25], [1200, 35.5]],
+            ]),
+        );
         $ask('warm-hours', [
-            ['readings' => [['at' => '2026-11-24T10:00:00Z', 'f' => 120], ['at' => ' 2026-11-24T10:10:00+00:00 ', 'f' => 121.5]], 'band' => $band, 'planned_h' => 1],
-            ['readings' => [['at' => 'noon', 'c' => 49], ['at' => 1_795_514_400, 'c' => 150.1], ['at' => 1_795_514_401, 'c' => -30.1], ['at' => 1_795_514_402, 'c' => 49], ['at' => 1_795_514_402, 'c' => 50]], 'band' => $band, 'planned_h' => 8],
-            ['readings' => [], 'band' => ['low' => 60, 'target' => 49, 'ceiling' => 43], 'planned_h' => 8], ['readings' => $line([[0, 49], [60, 49]]), 'band' => $band, 'planned_h' => 0.0],
+            [
+                'readings' => [['at' => '2026-11-24T10:00:00Z', 'f' => 120], ['at' => ' 2026-11-24T10:10:00+00:00 ', 'f' => 121.5]],
+                'band' => $band,
+                'planned_h' => 1,
+            ],
+            [
+                'readings' => [
+                    ['at' => 'noon', 'c' => 49],
+                    ['at' => 1_795_514_400, 'c' => 150.1],
+                    ['at' => 1_795_514_401, 'c' => -30.1],
+                    ['at' => 1_795_514_402, 'c' => 49],
+                    ['at' => 1_795_514_402, 'c' => 50],
+                ],
+                'band' => $band,
+                'planned_h' => 8,
+            ],
+            ['readings' => [], 'band' => ['low' => 60, 'target' => 49, 'ceiling' => 43], 'planned_h' => 8],
+            ['readings' => $line([[0, 49], [60, 49]]), 'band' => $band, 'planned_h' => 0.0],
         ]);
         $pot = ['watts' => 80, 'loss_w_per_k' => 1.5, 'water_kg' => 2.5];
-        $ask('pot', array_map(fn (array $of) => $of + $pot + ['hours' => 4], [
-            [], ['watts' => 0], ['watts' => 400, 'hours' => 3], ['poured_c' => 45, 'jars_j_per_k' => 900], ['poured_c' => 100, 'watts' => 900, 'hours' => 2], ['open_m2' => 0.0], ['open_m2' => 0.5, 'watts' => 300], ['room_c' => 0, 'height_m' => 3000, 'watts' => 900, 'hours' => 2], ['room_c' => 45, 'humidity' => 1.0], ['humidity' => 0.0],
-            ['vessel_j_per_k' => 0, 'jars_j_per_k' => 60, 'jars_w_per_k' => 1], ['jars_j_per_k' => 61, 'jars_w_per_k' => 1], ['jars_j_per_k' => 2000, 'jars_w_per_k' => 0], ['water_kg' => 0, 'open_m2' => 0, 'watts' => 15, 'loss_w_per_k' => 0.6, 'vessel_j_per_k' => 600, 'jars_j_per_k' => 500, 'jars_w_per_k' => 0.3], ['water_kg' => 0.1, 'watts' => 300], ['band' => ['low' => 54, 'target' => 60, 'ceiling' => 71], 'watts' => 130],
-            ['watts' => 5000.1], ['watts' => -0.1], ['loss_w_per_k' => 0.04], ['loss_w_per_k' => 50.1], ['water_kg' => 50.1], ['open_m2' => 0.51], ['room_c' => 45.1], ['height_m' => 6001], ['height_m' => -501], ['humidity' => 1.01], ['hours' => 0.09], ['hours' => 72.1], ['poured_c' => 100.1], ['jars_w_per_k' => 200.1], ['jars_j_per_k' => 100_001], ['vessel_j_per_k' => 50_001],
-        ]));
+        $ask(
+            'pot',
+            array_map(fn (array $of) => $of + $pot + ['hours' => 4], [
+                [],
+                ['watts' => 0],
+                ['watts' => 400, 'hours' => 3],
+                ['poured_c' => 45, 'jars_j_per_k' => 900],
+                ['poured_c' => 100, 'watts' => 900, 'hours' => 2],
+                ['open_m2' => 0.0],
+                ['open_m2' => 0.5, 'watts' => 300],
+                ['room_c' => 0, 'height_m' => 3000, 'watts' => 900, 'hours' => 2],
+                ['room_c' => 45, 'humidity' => 1.0],
+                ['humidity' => 0.0],
+                ['vessel_j_per_k' => 0, 'jars_j_per_k' => 60, 'jars_w_per_k' => 1],
+                ['jars_j_per_k' => 61, 'jars_w_per_k' => 1],
+                ['jars_j_per_k' => 2000, 'jars_w_per_k' => 0],
+                [
+                    'water_kg' => 0,
+                    'open_m2' => 0,
+                    'watts' => 15,
+                    'loss_w_per_k' => 0.6,
+                    'vessel_j_per_k' => 600,
+                    'jars_j_per_k' => 500,
+                    'jars_w_per_k' => 0.3,
+                ],
+                ['water_kg' => 0.1, 'watts' => 300],
+                ['band' => ['low' => 54, 'target' => 60, 'ceiling' => 71], 'watts' => 130],
+                ['watts' => 5000.1],
+                ['watts' => -0.1],
+                ['loss_w_per_k' => 0.04],
+                ['loss_w_per_k' => 50.1],
+                ['water_kg' => 50.1],
+                ['open_m2' => 0.51],
+                ['room_c' => 45.1],
+                ['height_m' => 6001],
+                ['height_m' => -501],
+                ['humidity' => 1.01],
+                ['hours' => 0.09],
+                ['hours' => 72.1],
+                ['poured_c' => 100.1],
+                ['jars_w_per_k' => 200.1],
+                ['jars_j_per_k' => 100_001],
+                ['vessel_j_per_k' => 50_001],
+            ]),
+        );
         $jar = ['brim_ml' => 505, 'height_mm' => 118, 'level_mm' => 93, 'contents_g' => 400];
         $small = ['brim_ml' => 135, 'height_mm' => 65, 'level_mm' => 50, 'contents_g' => 90];
-        $cooker = fn (string $shape, float $l, float $w, float $h) => ['shape' => $shape, 'length_mm' => $l, 'width_mm' => $w, 'height_mm' => $h];
-        $ask('bath', array_map(fn (array $of) => ['cooker' => $of[0], 'jars' => $of[1]] + ($of[2] ?? []), [
-            [$cooker('round', 210, 210, 130), [$jar]], [$cooker('round', 210, 210, 130), [$jar, $jar, $jar]], [$cooker('round', 210, 210, 130), [$jar, $jar, $jar, $jar]], [$cooker('oval', 300, 210, 140), array_fill(0, 5, $small)], [$cooker('oval', 300, 210, 140), [$jar, $small, $jar]], [$cooker('square', 250, 180, 120), [$jar, $jar, $small]], [$cooker('square', 164, 82, 120), [$jar, $jar]],
-            [$cooker('round', 240, 240, 220), [$jar], ['school' => 'quarter']], [$cooker('round', 240, 240, 220), [$jar], ['school' => 'half']], [$cooker('round', 240, 240, 220), [$jar], ['school' => 'none']], [$cooker('round', 240, 240, 80), [$jar]], [$cooker('round', 240, 240, 220), [['contents_g' => 20, 'level_mm' => 10] + $jar]], [$cooker('round', 240, 240, 220), array_fill(0, 7, $small)], [$cooker('oval', 320, 200, 150), [$jar, $jar, $jar, $jar, $jar]],
-            [$cooker('round', 60, 60, 60), [$small]], [$cooker('round', 59.9, 59.9, 100), [$small]], [$cooker('round', 600, 600, 600), [$jar]], [$cooker('square', 600.1, 100, 100), [$jar]], [$cooker('round', 200, 210, 100), [$jar]], [$cooker('round', 200, 200.5, 100), [$small]], [$cooker('tri', 200, 200, 100), [$jar]], [$cooker('round', 240, 240, 220), []], [$cooker('round', 240, 240, 220), array_fill(0, 25, $small)], [$cooker('round', 240, 240, 220), [['brim_ml' => 19.9] + $jar]], [$cooker('round', 240, 240, 220), [$jar], ['school' => 'brim']],
-        ]));
-        $rise = fn (float $tau, float $end, int $step, int $to) => array_map(fn (int $s) => ['s' => $s, 'c' => round(18 + $end * (1 - exp(-$s / $tau)), 2)], range(0, $to, $step));
+        $cooker = fn (string $shape, float $l, float $w, float $h) => [
+            'shape' => $shape,
+            'length_mm' => $l,
+            'width_mm' => $w,
+            'height_mm' => $h,
+        ];
+        $ask(
+            'bath',
+            array_map(fn (array $of) => ['cooker' => $of[0], 'jars' => $of[1]] + ($of[2] ?? []), [
+                [$cooker('round', 210, 210, 130), [$jar]],
+                [$cooker('round', 210, 210, 130), [$jar, $jar, $jar]],
+                [$cooker('round', 210, 210, 130), [$jar, $jar, $jar, $jar]],
+                [$cooker('oval', 300, 210, 140), array_fill(0, 5, $small)],
+                [$cooker('oval', 300, 210, 140), [$jar, $small, $jar]],
+                [$cooker('square', 250, 180, 120), [$jar, $jar, $small]],
+                [$cooker('square', 164, 82, 120), [$jar, $jar]],
+                [$cooker('round', 240, 240, 220), [$jar], ['school' => 'quarter']],
+                [$cooker('round', 240, 240, 220), [$jar], ['school' => 'half']],
+                [$cooker('round', 240, 240, 220), [$jar], ['school' => 'none']],
+                [$cooker('round', 240, 240, 80), [$jar]],
+                [$cooker('round', 240, 240, 220), [['contents_g' => 20, 'level_mm' => 10] + $jar]],
+                [$cooker('round', 240, 240, 220), array_fill(0, 7, $small)],
+                [$cooker('oval', 320, 200, 150), [$jar, $jar, $jar, $jar, $jar]],
+                [$cooker('round', 60, 60, 60), [$small]],
+                [$cooker('round', 59.9, 59.9, 100), [$small]],
+                [$cooker('round', 600, 600, 600), [$jar]],
+                [$cooker('square', 600.1, 100, 100), [$jar]],
+                [$cooker('round', 200, 210, 100), [$jar]],
+                [$cooker('round', 200, 200.5, 100), [$small]],
+                [$cooker('tri', 200, 200, 100), [$jar]],
+                [$cooker('round', 240, 240, 220), []],
+                [$cooker('round', 240, 240, 220), array_fill(0, 25, $small)],
+                [$cooker('round', 240, 240, 220), [['brim_ml' => 19.9] + $jar]],
+                [$cooker('round', 240, 240, 220), [$jar], ['school' => 'brim']],
+            ]),
+        );
+        $rise = fn (float $tau, float $end, int $step, int $to) => array_map(
+            fn (int $s) => ['s' => $s, 'c' => round(18 + $end * (1 - exp(-$s / $tau)), 2)],
+            range(0, $to, $step),
+        );
         $ask('learn', [
-            ['water_kg' => 2.2, 'jars_j_per_k' => 900, 'jars_w_per_k' => 2.0, 'open_m2' => 0.02, 'readings' => $rise(6500, 40, 600, 14_400), 'of' => 'oil'], ['water_kg' => 3.0, 'readings' => $rise(9000, 35, 900, 14_400), 'of' => 'water'],
-            ['water_kg' => 2.2, 'readings' => $rise(6500, 40, 600, 1200), 'of' => 'oil'], ['water_kg' => 2.2, 'readings' => array_fill(0, 8, ['s' => 0, 'c' => 20]), 'of' => 'oil'],
+            [
+                'water_kg' => 2.2,
+                'jars_j_per_k' => 900,
+                'jars_w_per_k' => 2.0,
+                'open_m2' => 0.02,
+                'readings' => $rise(6500, 40, 600, 14_400),
+                'of' => 'oil',
+            ],
+            ['water_kg' => 3.0, 'readings' => $rise(9000, 35, 900, 14_400), 'of' => 'water'],
+            ['water_kg' => 2.2, 'readings' => $rise(6500, 40, 600, 1200), 'of' => 'oil'],
+            ['water_kg' => 2.2, 'readings' => array_fill(0, 8, ['s' => 0, 'c' => 20]), 'of' => 'oil'],
         ]);
-        $sun = ['latitude' => 50, 'longitude' => 0, 'from' => '2026-06-20', 'days' => 2, 'jar' => ['diameter_mm' => 73.8, 'level_mm' => 93, 'oil_kg' => 0.32, 'herb_kg' => 0.07, 'glass_kg' => 0.24], 'facing' => 180, 'cloud' => 0.2];
-        $ask('sun', array_map(fn (array $of) => $of + $sun, [[], ['latitude' => -35], ['latitude' => 59.25, 'from' => '2026-12-21'], ['latitude' => 80, 'from' => '2026-12-21'], ['latitude' => 80], ['facing' => 90], ['facing' => 0], ['cloud' => 0], ['cloud' => 1], ['bag' => true], ['longitude' => 25], ['latitude' => 90.1], ['days' => 0], ['cloud' => 1.1], ['facing' => 361]]));
-        $ask('fit', array_map(fn (array $points) => ['looks' => array_map(fn (array $p) => ['t' => $p[0], 'y' => $p[1]], $points)], [
-            [[24, 4], [72, 9], [168, 15], [340, 18]], [[24, 4], [72, 9]], [[0, 0], [24, 4], [48, 8], [72, 12]], [[24, 12], [72, 9], [168, 5]], [[12, 6], [24, 9.5], [48, 12.6], [96, 13.9], [200, 14.1]], [[24, 4], [24, 5], [72, 9], [168, 15]],
-        ]));
+        $sun = [
+            'latitude' => 50,
+            'longitude' => 0,
+            'from' => '2026-06-20',
+            'days' => 2,
+            'jar' => ['diameter_mm' => 73.8, 'level_mm' => 93, 'oil_kg' => 0.32, 'herb_kg' => 0.07, 'glass_kg' => 0.24],
+            'facing' => 180,
+            'cloud' => 0.2,
+        ];
+        $ask(
+            'sun',
+            array_map(fn (array $of) => $of + $sun, [
+                [],
+                ['latitude' => -35],
+                ['latitude' => 59.25, 'from' => '2026-12-21'],
+                ['latitude' => 80, 'from' => '2026-12-21'],
+                ['latitude' => 80],
+                ['facing' => 90],
+                ['facing' => 0],
+                ['cloud' => 0],
+                ['cloud' => 1],
+                ['bag' => true],
+                ['longitude' => 25],
+                ['latitude' => 90.1],
+                ['days' => 0],
+                ['cloud' => 1.1],
+                ['facing' => 361],
+            ]),
+        );
+        $ask(
+            'fit',
+            array_map(fn (array $points) => ['looks' => array_map(fn (array $p) => ['t' => $p[0], 'y' => $p[1]], $points)], [
+                [[24, 4], [72, 9], [168, 15], [340, 18]],
+                [[24, 4], [72, 9]],
+                [[0, 0], [24, 4], [48, 8], [72, 12]],
+                [[24, 12], [72, 9], [168, 5]],
+                [[12, 6], [24, 9.5], [48, 12.6], [96, 13.9], [200, 14.1]],
+                [[24, 4], [24, 5], [72, 9], [168, 15]],
+            ]),
+        );
         $made = fn (string $id, float $oil, float $out, float $dry) => ['id' => $id, 'oil_ml' => $oil, 'out_ml' => $out, 'dry_g' => $dry];
         foreach (['drained', 'squeezed', 'pressed'] as $way) {
-            $all["yield {$way}"] = ['yield', ['way' => $way, 'batches' => [$made('a', 350, 260, 70), $made('b', 500, 390, 100), $made('c', 500, 200, 100), $made('d', 410, 300, 82), $made('e', 350, 262, 70), $made('f', 350, 258, 70)]]];
+            $all["yield {$way}"] = [
+                'yield',
+                [
+                    'way' => $way,
+                    'batches' => [
+                        $made('a', 350, 260, 70),
+                        $made('b', 500, 390, 100),
+                        $made('c', 500, 200, 100),
+                        $made('d', 410, 300, 82),
+                        $made('e', 350, 262, 70),
+                        $made('f', 350, 258, 70),
+                    ],
+                ],
+            ];
         }
-        $ask('yield', [['way' => 'squeezed', 'batches' => []], ['way' => 'wrung', 'batches' => []], ['way' => 'drained', 'batches' => [$made('a', 350, 351, 70)]], ['way' => 'drained', 'batches' => [$made('a', 350, 0, 70)]], ['way' => 'drained', 'batches' => [$made('a', 350, 345, 70), $made('b', 350, 340, 70)]]]);
-        $size = fn (string $id, float $ml, ?int $stock = null, int $fixed = 0) => ['id' => $id, 'capacity_ml' => $ml, 'stock' => $stock, 'fixed' => $fixed];
-        $ask('bottle', [
-            ['oil_ml' => 347, 'sizes' => [$size('x', 50, 4, 1), $size('y', 30)], 'vitamin_e' => 'd-alpha-tocopherol'], ['oil_ml' => 237, 'sizes' => [$size('x', 100), $size('y', 10)], 'vitamin_e' => 'dl-alpha-tocopheryl-acetate'], ['oil_ml' => 100, 'sizes' => [$size('x', 100)]], ['oil_ml' => 99.9, 'sizes' => [$size('x', 100), $size('y', 33.3)]], ['oil_ml' => 1000, 'sizes' => [$size('x', 30, 0), $size('y', 50, 3)]],
-            ['oil_ml' => 60, 'sizes' => [$size('x', 50, null, 2)]], ['oil_ml' => 1000, 'sizes' => [$size('a', 7), $size('b', 11), $size('c', 13)]], ['oil_ml' => 0, 'sizes' => [$size('x', 50)]], ['oil_ml' => 100, 'sizes' => []], ['oil_ml' => 100, 'sizes' => [$size('x', 0.5)]], ['oil_ml' => 20_001, 'sizes' => [$size('x', 5000)]], ['oil_ml' => 500, 'sizes' => [$size('x', 100)], 'vitamin_e' => 'dl-alpha-tocopherol', 'g_per_ml' => 0.86],
+        $ask('yield', [
+            ['way' => 'squeezed', 'batches' => []],
+            ['way' => 'wrung', 'batches' => []],
+            ['way' => 'drained', 'batches' => [$made('a', 350, 351, 70)]],
+            ['way' => 'drained', 'batches' => [$made('a', 350, 0, 70)]],
+            ['way' => 'drained', 'batches' => [$made('a', 350, 345, 70), $made('b', 350, 340, 70)]],
         ]);
-        $keep = ['oils' => [['id' => 'sunflower', 'parts' => 3, 'opened' => '2026-08-01', 'best_before' => '2027-05-01'], ['id' => 'jojoba', 'parts' => 1]], 'state' => 'dried', 'filled_on' => '2026-10-01', 'strained_on' => '2026-10-29'];
-        $ask('keep', array_map(fn (array $of) => $of + $keep, [
-            [], ['by_rates' => true], ['place' => 'fridge'], ['place' => 'room'], ['place' => 'warm', 'glass' => 'clear'], ['antioxidant' => 'vitamin-e'], ['antioxidant' => 'rosemary', 'glass' => 'clear'], ['heat' => [['hours' => 8, 'celsius' => 49], ['hours' => 100, 'celsius' => 95]]], ['state' => 'fresh'], ['state' => 'wilted'], ['state' => 'fresh', 'place' => 'fridge'], ['state' => 'wilted', 'water' => 20], ['state' => 'wilted', 'water' => 55, 'place' => 'fridge'], ['state' => 'fresh', 'heat' => [['hours' => 1, 'celsius' => 49]]], ['state' => 'fresh', 'heat' => [['hours' => 0.9, 'celsius' => 95]]], ['state' => 'fresh', 'heat' => [['hours' => 9, 'celsius' => 49]], 'place' => 'fridge'],
-            ['state' => 'fresh', 'kept' => 'fridge', 'purpose' => 'kitchen'], ['state' => 'fresh', 'kept' => 'soured', 'purpose' => 'kitchen'], ['state' => 'fresh', 'purpose' => 'kitchen'], ['oils' => [['id' => 'jojoba', 'parts' => 1]]], ['oils' => [['id' => 'jojoba', 'parts' => 1]], 'filled_on' => '2024-10-01'], ['oils' => [['id' => 'hemp-seed', 'parts' => 1, 'opened' => '2025-01-01']]], ['oils' => [['id' => 'olive', 'parts' => 1, 'best_before' => '2026-10-29']]], ['oils' => [['id' => 'olive', 'parts' => 1, 'best_before' => '2026-10-28']]],
-            ['strained_on' => '2026-09-01'], ['water' => 98], ['water' => 0.9], ['place' => 'attic'], ['oils' => [['id' => 'sunflower', 'parts' => 1, 'opened' => '2026-10-02']]], ['heat' => [['hours' => -1, 'celsius' => 49]]],
-        ]));
+        $size = fn (string $id, float $ml, ?int $stock = null, int $fixed = 0) => [
+            'id' => $id,
+            'capacity_ml' => $ml,
+            'stock' => $stock,
+            'fixed' => $fixed,
+        ];
+        $ask('bottle', [
+            ['oil_ml' => 347, 'sizes' => [$size('x', 50, 4, 1), $size('y', 30)], 'vitamin_e' => 'd-alpha-tocopherol'],
+            ['oil_ml' => 237, 'sizes' => [$size('x', 100), $size('y', 10)], 'vitamin_e' => 'dl-alpha-tocopheryl-acetate'],
+            ['oil_ml' => 100, 'sizes' => [$size('x', 100)]],
+            ['oil_ml' => 99.9, 'sizes' => [$size('x', 100), $size('y', 33.3)]],
+            ['oil_ml' => 1000, 'sizes' => [$size('x', 30, 0), $size('y', 50, 3)]],
+            ['oil_ml' => 60, 'sizes' => [$size('x', 50, null, 2)]],
+            ['oil_ml' => 1000, 'sizes' => [$size('a', 7), $size('b', 11), $size('c', 13)]],
+            ['oil_ml' => 0, 'sizes' => [$size('x', 50)]],
+            ['oil_ml' => 100, 'sizes' => []],
+            ['oil_ml' => 100, 'sizes' => [$size('x', 0.5)]],
+            ['oil_ml' => 20_001, 'sizes' => [$size('x', 5000)]],
+            ['oil_ml' => 500, 'sizes' => [$size('x', 100)], 'vitamin_e' => 'dl-alpha-tocopherol', 'g_per_ml' => 0.86],
+        ]);
+        $keep = [
+            'oils' => [
+                ['id' => 'sunflower', 'parts' => 3, 'opened' => '2026-08-01', 'best_before' => '2027-05-01'],
+                ['id' => 'jojoba', 'parts' => 1],
+            ],
+            'state' => 'dried',
+            'filled_on' => '2026-10-01',
+            'strained_on' => '2026-10-29',
+        ];
+        $ask(
+            'keep',
+            array_map(fn (array $of) => $of + $keep, [
+                [],
+                ['by_rates' => true],
+                ['place' => 'fridge'],
+                ['place' => 'room'],
+                ['place' => 'warm', 'glass' => 'clear'],
+                ['antioxidant' => 'vitamin-e'],
+                ['antioxidant' => 'rosemary', 'glass' => 'clear'],
+                ['heat' => [['hours' => 8, 'celsius' => 49], ['hours' => 100, 'celsius' => 95]]],
+                ['state' => 'fresh'],
+                ['state' => 'wilted'],
+                ['state' => 'fresh', 'place' => 'fridge'],
+                ['state' => 'wilted', 'water' => 20],
+                ['state' => 'wilted', 'water' => 55, 'place' => 'fridge'],
+                ['state' => 'fresh', 'heat' => [['hours' => 1, 'celsius' => 49]]],
+                ['state' => 'fresh', 'heat' => [['hours' => 0.9, 'celsius' => 95]]],
+                ['state' => 'fresh', 'heat' => [['hours' => 9, 'celsius' => 49]], 'place' => 'fridge'],
+                ['state' => 'fresh', 'kept' => 'fridge', 'purpose' => 'kitchen'],
+                ['state' => 'fresh', 'kept' => 'soured', 'purpose' => 'kitchen'],
+                ['state' => 'fresh', 'purpose' => 'kitchen'],
+                ['oils' => [['id' => 'jojoba', 'parts' => 1]]],
+                ['oils' => [['id' => 'jojoba', 'parts' => 1]], 'filled_on' => '2024-10-01'],
+                ['oils' => [['id' => 'hemp-seed', 'parts' => 1, 'opened' => '2025-01-01']]],
+                ['oils' => [['id' => 'olive', 'parts' => 1, 'best_before' => '2026-10-29']]],
+                ['oils' => [['id' => 'olive', 'parts' => 1, 'best_before' => '2026-10-28']]],
+                ['strained_on' => '2026-09-01'],
+                ['water' => 98],
+                ['water' => 0.9],
+                ['place' => 'attic'],
+                ['oils' => [['id' => 'sunflower', 'parts' => 1, 'opened' => '2026-10-02']]],
+                ['heat' => [['hours' => -1, 'celsius' => 49]]],
+            ]),
+        );
         $wishes = [
-            ['herb' => ['id' => 'comfrey-leaf', 'state' => 'fresh'], 'oils' => ['sweet-almond']], ['herb' => ['id' => 'basil', 'state' => 'fresh'], 'oils' => ['olive'], 'purpose' => 'kitchen', 'kept' => 'fridge', 'method' => 'gentle-pan'], ['herb' => ['id' => 'garlic', 'state' => 'fresh'], 'oils' => ['olive'], 'purpose' => 'kitchen', 'kept' => 'soured'], ['herb' => ['id' => 'arnica'], 'oils' => ['flaxseed'], 'purpose' => 'kitchen'], ['herb' => ['id' => 'marshmallow-root', 'form' => 'powder'], 'oils' => ['olive'], 'method' => 'slow-cooker', 'spirit' => 'yes'], ['herb' => ['id' => 'marshmallow-root'], 'oils' => ['olive'], 'method' => 'double-boiler', 'spirit' => 'yes'], ['herbs' => [['id' => 'calendula'], ['id' => 'chickweed', 'state' => 'wilted']], 'oils' => ['hemp-seed', 'walnut'], 'way' => 'squeezed', 'method' => 'double-boiler'], ['herb' => ['name' => 'skerrywort', 'form' => 'thin-leaf'], 'oils' => ['sesame'], 'method' => 'poured-hot'], ['herb' => ['id' => 'chilli'], 'oils' => ['sunflower']], ['herb' => ['id' => 'st-johns-wort', 'state' => 'fresh'], 'oils' => ['olive'], 'method' => 'solar'], ['herb' => ['id' => 'rosemary'], 'oils' => ['coconut'], 'method' => 'water-bath'], ['herb' => ['id' => 'thyme', 'state' => 'fresh'], 'oils' => ['olive'], 'purpose' => 'kitchen', 'kept' => 'fridge', 'method' => 'incubator'],
+            ['herb' => ['id' => 'comfrey-leaf', 'state' => 'fresh'], 'oils' => ['sweet-almond']],
+            [
+                'herb' => ['id' => 'basil', 'state' => 'fresh'],
+                'oils' => ['olive'],
+                'purpose' => 'kitchen',
+                'kept' => 'fridge',
+                'method' => 'gentle-pan',
+            ],
+            ['herb' => ['id' => 'garlic', 'state' => 'fresh'], 'oils' => ['olive'], 'purpose' => 'kitchen', 'kept' => 'soured'],
+            ['herb' => ['id' => 'arnica'], 'oils' => ['flaxseed'], 'purpose' => 'kitchen'],
+            ['herb' => ['id' => 'marshmallow-root', 'form' => 'powder'], 'oils' => ['olive'], 'method' => 'slow-cooker', 'spirit' => 'yes'],
+            ['herb' => ['id' => 'marshmallow-root'], 'oils' => ['olive'], 'method' => 'double-boiler', 'spirit' => 'yes'],
+            [
+                'herbs' => [['id' => 'calendula'], ['id' => 'chickweed', 'state' => 'wilted']],
+                'oils' => ['hemp-seed', 'walnut'],
+                'way' => 'squeezed',
+                'method' => 'double-boiler',
+            ],
+            ['herb' => ['name' => 'skerrywort', 'form' => 'thin-leaf'], 'oils' => ['sesame'], 'method' => 'poured-hot'],
+            ['herb' => ['id' => 'chilli'], 'oils' => ['sunflower']],
+            ['herb' => ['id' => 'st-johns-wort', 'state' => 'fresh'], 'oils' => ['olive'], 'method' => 'solar'],
+            ['herb' => ['id' => 'rosemary'], 'oils' => ['coconut'], 'method' => 'water-bath'],
+            [
+                'herb' => ['id' => 'thyme', 'state' => 'fresh'],
+                'oils' => ['olive'],
+                'purpose' => 'kitchen',
+                'kept' => 'fridge',
+                'method' => 'incubator',
+            ],
         ];
         foreach (['bench', 'stove', 'press', 'label', 'melt'] as $place) {
-            $all += array_combine(array_map(fn (int $i) => "cautions {$place} {$i}", array_keys($wishes)), array_map(fn (array $wish) => ['cautions', $wish + ['place' => $place]], $wishes));
+            $all += array_combine(
+                array_map(fn (int $i) => "cautions {$place} {$i}", array_keys($wishes)),
+                array_map(fn (array $wish) => ['cautions', $wish + ['place' => $place]], $wishes),
+            );
         }
-        $ask('faults', array_map(fn (string $sign) => ['signs' => [$sign], 'facts' => []], ['cloudy', 'beads', 'rancid', 'mould', 'fizz', 'weak', 'fried', 'set', 'cracked', 'sediment', 'sour', 'nonsense']));
-        $ask('faults', [['signs' => ['cloudy', 'beads'], 'facts' => ['wet-herb' => ['state' => 'fresh'], 'squeezed-wet' => ['way' => 'squeezed']]], ['signs' => [], 'facts' => []]]);
-        $ask('wilting', [['fresh' => '200 g', 'now' => '120 g', 'form' => 'thin-leaf'], ['fresh' => '200 g', 'now' => '200 g', 'form' => 'flower-heads', 'hours' => 6], ['fresh' => '100 g', 'now' => '20 g', 'water' => '78'], ['fresh' => '100 g', 'now' => '101 g', 'form' => 'root'], ['fresh' => '100 g', 'now' => '60 g', 'form' => 'root', 'hours' => 24]]);
-        $amounts = ['60 g', '2 oz', '1/2 cup', '1 1/2 cups', '2 lb 3 oz', '1-1/2 cups', '3 tbsp', '1 cup + 2 tbsp', '12 drops', '0.5 kg', '1 quart', '750 mL', '1,5 L', '2.5 fl oz', '0 g', '-3 g', '1e9 g', 'a handful', '5', '12 bags', '1 pint', '1/3 cup', '2 teaspoons', '1 gill', '99 kg', '1.0001 oz'];
+        $ask(
+            'faults',
+            array_map(fn (string $sign) => ['signs' => [$sign], 'facts' => []], [
+                'cloudy',
+                'beads',
+                'rancid',
+                'mould',
+                'fizz',
+                'weak',
+                'fried',
+                'set',
+                'cracked',
+                'sediment',
+                'sour',
+                'nonsense',
+            ]),
+        );
+        $ask('faults', [
+            ['signs' => ['cloudy', 'beads'], 'facts' => ['wet-herb' => ['state' => 'fresh'], 'squeezed-wet' => ['way' => 'squeezed']]],
+            ['signs' => [], 'facts' => []],
+        ]);
+        $ask('wilting', [
+            ['fresh' => '200 g', 'now' => '120 g', 'form' => 'thin-leaf'],
+            ['fresh' => '200 g', 'now' => '200 g', 'form' => 'flower-heads', 'hours' => 6],
+            ['fresh' => '100 g', 'now' => '20 g', 'water' => '78'],
+            ['fresh' => '100 g', 'now' => '101 g', 'form' => 'root'],
+            ['fresh' => '100 g', 'now' => '60 g', 'form' => 'root', 'hours' => 24],
+        ]);
+        $amounts = [
+            '60 g',
+            '2 oz',
+            '1/2 cup',
+            '1 1/2 cups',
+            '2 lb 3 oz',
+            '1-1/2 cups',
+            '3 tbsp',
+            '1 cup + 2 tbsp',
+            '12 drops',
+            '0.5 kg',
+            '1 quart',
+            '750 mL',
+            '1,5 L',
+            '2.5 fl oz',
+            '0 g',
+            '-3 g',
+            '1e9 g',
+            'a handful',
+            '5',
+            '12 bags',
+            '1 pint',
+            '1/3 cup',
+            '2 teaspoons',
+            '1 gill',
+            '99 kg',
+            '1.0001 oz',
+        ];
         foreach (['us', 'metric', 'australian', 'imperial'] as $measures) {
             foreach ($amounts as $amount) {
-                $all["herb {$measures} {$amount}"] = ['plan', ['herb' => ['id' => 'marshmallow-root', 'amount' => $amount], 'oils' => ['sunflower'], 'house' => ['measures' => $measures]]];
-                $measures === 'us' && $all["oil {$amount}"] = ['plan', ['herb' => ['id' => 'calendula'], 'oils' => [['id' => 'olive', 'parts' => '2'], ['id' => 'jojoba', 'parts' => '1']], 'oil_amount' => $amount]];
+                $all["herb {$measures} {$amount}"] = [
+                    'plan',
+                    [
+                        'herb' => ['id' => 'marshmallow-root', 'amount' => $amount],
+                        'oils' => ['sunflower'],
+                        'house' => ['measures' => $measures],
+                    ],
+                ];
+                $measures === 'us' &&
+                    ($all["oil {$amount}"] = [
+                        'plan',
+                        [
+                            'herb' => ['id' => 'calendula'],
+                            'oils' => [['id' => 'olive', 'parts' => '2'], ['id' => 'jojoba', 'parts' => '1']],
+                            'oil_amount' => $amount,
+                        ],
+                    ]);
             }
         }
-        foreach (['1:5', '1:1', '1:60', '1:0.9', '1:61', '1 to 7', '1:5 w/w', '1:2 v/v', '1:5.55', '5:1', '2:10', 'one to nine', '1:5:5', 'half'] as $ratio) {
-            $all["ratio {$ratio}"] = ['plan', ['herb' => ['id' => 'self-heal', 'amount' => '30 g'], 'oils' => ['olive'], 'ratio' => $ratio]];
+        $ratios = [
+            '1:5',
+            '1:1',
+            '1:60',
+            '1:0.9',
+            '1:61',
+            '1 to 7',
+            '1:5 w/w',
+            '1:2 v/v',
+            '1:5.55',
+            '5:1',
+            '2:10',
+            'one to nine',
+            '1:5:5',
+            'half',
+        ];
+        foreach ($ratios as $ratio) {
+            $all["ratio {$ratio}"] = [
+                'plan',
+                ['herb' => ['id' => 'self-heal', 'amount' => '30 g'], 'oils' => ['olive'], 'ratio' => $ratio],
+            ];
         }
         foreach (['cold', 'solar', 'double-boiler', 'slow-cooker', 'water-bath', 'poured-hot', 'incubator', 'gentle-pan'] as $method) {
             foreach (['dried', 'wilted', 'fresh'] as $state) {
-                $all["{$method} {$state}"] = ['plan', ['herb' => ['id' => 'self-heal', 'state' => $state], 'oils' => ['olive'], 'method' => $method, 'ready_by' => '2027-03-01']];
+                $all["{$method} {$state}"] = [
+                    'plan',
+                    [
+                        'herb' => ['id' => 'self-heal', 'state' => $state],
+                        'oils' => ['olive'],
+                        'method' => $method,
+                        'ready_by' => '2027-03-01',
+                    ],
+                ];
             }
         }
-        foreach ([['finished' => ['amount' => '200 mL']], ['finished' => ['count' => '6', 'size' => '50 mL', 'sure' => 'yes']], ['by_jar' => ['fill' => 'half', 'cover' => '1 in'], 'jar' => '473'], ['by_jar' => ['fill' => 'full', 'cover' => '25 mm'], 'jar' => '473'], ['jar' => '946', 'jars' => '3'], ['oils' => ['coconut'], 'method' => 'slow-cooker'], ['oils' => ['shea', 'olive'], 'method' => 'water-bath'], ['herb' => ['id' => 'self-heal', 'state' => 'wilted', 'picked' => '100 g', 'amount' => '60 g']], ['herb' => ['id' => 'self-heal', 'state' => 'fresh', 'water' => '78', 'amount' => '100 g'], 'basis' => 'as-it-lies'], ['way' => 'pressed'], ['way' => 'drained'], ['herb' => ['id' => 'marshmallow-root', 'form' => 'powder']], ['jar' => ['brim' => '1 L', 'inner_height' => '150 mm']], ['jar' => ['brim' => '1 mL', 'inner_height' => '150 mm']], ['jar' => ['brim' => '1 L', 'inner_height' => '700 mm']]] as $i => $of) {
+        foreach (
+            [
+                ['finished' => ['amount' => '200 mL']],
+                ['finished' => ['count' => '6', 'size' => '50 mL', 'sure' => 'yes']],
+                ['by_jar' => ['fill' => 'half', 'cover' => '1 in'], 'jar' => '473'],
+                ['by_jar' => ['fill' => 'full', 'cover' => '25 mm'], 'jar' => '473'],
+                ['jar' => '946', 'jars' => '3'],
+                ['oils' => ['coconut'], 'method' => 'slow-cooker'],
+                ['oils' => ['shea', 'olive'], 'method' => 'water-bath'],
+                ['herb' => ['id' => 'self-heal', 'state' => 'wilted', 'picked' => '100 g', 'amount' => '60 g']],
+                ['herb' => ['id' => 'self-heal', 'state' => 'fresh', 'water' => '78', 'amount' => '100 g'], 'basis' => 'as-it-lies'],
+                ['way' => 'pressed'],
+                ['way' => 'drained'],
+                ['herb' => ['id' => 'marshmallow-root', 'form' => 'powder']],
+                ['jar' => ['brim' => '1 L', 'inner_height' => '150 mm']],
+                ['jar' => ['brim' => '1 mL', 'inner_height' => '150 mm']],
+                ['jar' => ['brim' => '1 L', 'inner_height' => '700 mm']],
+            ] as $i => $of
+        ) {
             $all["side {$i}"] = ['plan', $of + ['herb' => ['id' => 'self-heal'], 'oils' => ['olive']]];
         }
 
@@ -122,12 +489,21 @@ final class Answers
         if ($mode === 'pot') {
             $said['path'] = array_slice($said['path'], 0, 40, true)[1] ?? [];
         }
-        $said = $mode !== 'plan' ? $said : [
-            'sentence' => $said['sentence_text'],
-            'figures' => array_map(fn (array $figure) => [$figure['value'], $figure['low'], $figure['high'], $figure['kitchen']['text'] ?? ''], $said['figures']),
-            'jar' => array_diff_key($said['jar'], ['marks' => 0]), 'days' => $said['schedule'], 'notes' => array_column($said['notes'], 'rank', 'id'),
-            'handling' => $said['method']['handling'], 'picture' => $said['picture'],
-        ];
+        $said =
+            $mode !== 'plan'
+                ? $said
+                : [
+                    'sentence' => $said['sentence_text'],
+                    'figures' => array_map(
+                        fn (array $figure) => [$figure['value'], $figure['low'], $figure['high'], $figure['kitchen']['text'] ?? ''],
+                        $said['figures'],
+                    ),
+                    'jar' => array_diff_key($said['jar'], ['marks' => 0]),
+                    'days' => $said['schedule'],
+                    'notes' => array_column($said['notes'], 'rank', 'id'),
+                    'handling' => $said['method']['handling'],
+                    'picture' => $said['picture'],
+                ];
 
         // As it reads back; a last digit may be another on another machine.
         return (array) json_decode((string) json_encode(self::rounded($said)), true);

@@ -49,9 +49,14 @@ abstract class AppCase extends TestCase
 
     public function person(string $name): User
     {
-        return User::query()->create([
-            'name' => $name, 'email' => Str::lower($name).Str::random(6).'@example.org', 'password' => 'a long password', 'prefs' => User::PREFS,
-        ])->refresh();
+        return User::query()
+            ->create([
+                'name' => $name,
+                'email' => Str::lower($name).Str::random(6).'@example.org',
+                'password' => 'a long password',
+                'prefs' => User::PREFS,
+            ])
+            ->refresh();
     }
 
     public function aHouse(User $keeper, string $name = 'Test House'): House
@@ -98,7 +103,9 @@ abstract class AppCase extends TestCase
      */
     public function batch(array $more = [], array $acknowledged = []): Batch
     {
-        $uid = $this->atHouse('POST', '/batches', ['wish' => $this->wish($more), 'acknowledged' => $acknowledged])->assertOk()->json('id');
+        $uid = $this->atHouse('POST', '/batches', ['wish' => $this->wish($more), 'acknowledged' => $acknowledged])
+            ->assertOk()
+            ->json('id');
 
         return app(CurrentHouse::class)->within($this->house, fn () => Batch::query()->where('uid', $uid)->firstOrFail());
     }

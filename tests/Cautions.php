@@ -10,7 +10,8 @@ use Kettle\Material\State;
 use Kettle\Material\Tables;
 
 /**
- * Facts from a line such as "comfrey-leaf:fresh olive,jojoba by:slow-cooker for:kitchen way:squeezed kept:fridge spirit slow oil-spent warm-too-long
+ * Facts from a line such as "comfrey-leaf:fresh olive,jojoba by:slow-cooker for:kitchen way:squeezed kept:fridge
+ * spirit slow oil-spent warm-too-long
  * lots:food,skin,gathered,sesame,part wax"; herbs with "+" between, an unlisted one as "?name".
  */
 function cautionFacts(string $line): Facts
@@ -21,7 +22,7 @@ function cautionFacts(string $line): Facts
     $flags = [];
     foreach (array_slice($words, 2) as $word) {
         [$key, $value] = [...explode(':', $word, 2), null];
-        $value === null ? $flags[$key] = true : $said[$key] = $value;
+        $value === null ? ($flags[$key] = true) : ($said[$key] = $value);
     }
     $herbs = array_map(function (string $herb) use ($cupboard): array {
         [$id, $state] = [...explode(':', $herb), 'dried'];
@@ -38,11 +39,26 @@ function cautionFacts(string $line): Facts
     $method = (new Methods(Tables::shipped()))->method($said['by']);
 
     return Facts::of(
-        $said['for'], $said['kept'], $herbs, $blend->shares(), $blend->iodineValue(), $method,
-        $said['way'] ?: ($wet ? 'drained' : 'squeezed'), isset($flags['spirit']), isset($flags['slow']) ? 'it takes too long' : '',
-        array_values(array_map(fn (string $lot) => [
-            'called' => 'the '.$lot, 'food' => $lot !== 'skin', 'how' => $lot === 'gathered' ? 'gathered' : '', 'allergens' => in_array($lot, ['food', 'skin', 'gathered'], true) ? [] : [$lot],
-        ], $lots)),
+        $said['for'],
+        $said['kept'],
+        $herbs,
+        $blend->shares(),
+        $blend->iodineValue(),
+        $method,
+        $said['way'] ?: ($wet ? 'drained' : 'squeezed'),
+        isset($flags['spirit']),
+        isset($flags['slow']) ? 'it takes too long' : '',
+        array_values(
+            array_map(
+                fn (string $lot) => [
+                    'called' => 'the '.$lot,
+                    'food' => $lot !== 'skin',
+                    'how' => $lot === 'gathered' ? 'gathered' : '',
+                    'allergens' => in_array($lot, ['food', 'skin', 'gathered'], true) ? [] : [$lot],
+                ],
+                $lots,
+            ),
+        ),
         ! str_contains($said['lots'], 'part'),
         ['ceiling' => $method->schools[0]->ceilingC === null ? '' : '60 °C', 'spent' => 'Olive oil'],
     )->and(array_intersect_key($flags, ['wax' => 1, 'essential-oils' => 1, 'oil-spent' => 1, 'warm-too-long' => 1]));
@@ -51,5 +67,7 @@ function cautionFacts(string $line): Facts
 /** The ids that hold at a place, in their order: "botulism dry". */
 function cautionsAt(string $line, string $place): string
 {
-    return implode(' ', array_map(fn (Caution $rule) => $rule->id, (new Cautions(Tables::shipped()))->holding(cautionFacts($line), $place)));
+    $holding = (new Cautions(Tables::shipped()))->holding(cautionFacts($line), $place);
+
+    return implode(' ', array_map(fn (Caution $rule) => $rule->id, $holding));
 }

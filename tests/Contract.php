@@ -29,7 +29,11 @@ final class Contract
         }
         $result = self::validator()->validate(json_decode((string) $answer->getContent()), (object) ['$ref' => 'kettle://api'.$schema]);
         $error = $result->error();
-        Assert::assertNull($error, "{$method} {$path} is not what docs/openapi.json says: ".($error === null ? '' : json_encode((new ErrorFormatter)->format($error, false))));
+        Assert::assertNull(
+            $error,
+            "{$method} {$path} is not what docs/openapi.json says: ".
+                ($error === null ? '' : json_encode((new ErrorFormatter())->format($error, false))),
+        );
     }
 
     /** The schema a path's answer refers to in the document. */
@@ -48,7 +52,7 @@ final class Contract
     private static function validator(): Validator
     {
         if (self::$validator === null) {
-            self::$validator = new Validator;
+            self::$validator = new Validator();
             $resolver = self::$validator->resolver();
             assert($resolver !== null);
             $document = self::document();

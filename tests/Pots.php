@@ -20,13 +20,25 @@ function begun(Tests\AppCase $test, array $batches, array $more = []): array
 {
     $cooker = collect($test->atHouse('GET', '/stove')->json('cookers'))->first(fn ($c) => in_array('slow-cooker', $c['methods'], true));
 
-    return $test->atHouse('POST', '/stove', ['cooker' => $cooker['id'], 'setting' => 'Warm', 'batches' => array_map(fn (Batch $b) => $b->uid, $batches), 'watch' => 'hand', ...$more])->assertOk()->json();
+    return $test
+        ->atHouse('POST', '/stove', [
+            'cooker' => $cooker['id'],
+            'setting' => 'Warm',
+            'batches' => array_map(fn (Batch $b) => $b->uid, $batches),
+            'watch' => 'hand',
+            ...$more,
+        ])
+        ->assertOk()
+        ->json();
 }
 
 /** @return array{string, string} a sender's id and key */
 function aSender(Tests\AppCase $test): array
 {
-    $made = $test->atHouse('POST', '/probes', ['called' => 'the wire', 'kind' => 'sends'])->assertOk()->json();
+    $made = $test
+        ->atHouse('POST', '/probes', ['called' => 'the wire', 'kind' => 'sends'])
+        ->assertOk()
+        ->json();
 
     return [$made['id'], $made['key']];
 }

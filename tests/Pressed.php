@@ -19,12 +19,28 @@ function bottledBatch(array $wish = [], string $out = '300 mL', array $bottles =
     $batch = test()->batch($wish + ['jar' => test()->jarOf(505)->uid]);
     test()->fill($batch);
     $path = "/batches/{$batch->uid}";
-    test()->atHouse('POST', "{$path}/strain", ['amount' => $out, 'warmth' => 'had'])->assertOk();
+    test()
+        ->atHouse('POST', "{$path}/strain", ['amount' => $out, 'warmth' => 'had'])
+        ->assertOk();
     // What sets in the room is not settled: it goes from the cloth into its jars.
     if ($batch->refresh()->stage === Stage::Settling) {
-        test()->atHouse('POST', "{$path}/decant", [])->assertOk();
+        test()
+            ->atHouse('POST', "{$path}/decant", [])
+            ->assertOk();
     }
-    test()->atHouse('POST', "{$path}/bottle", ['bottles' => array_map(fn (int $ml, int $count) => ['size' => bottleSize($ml), 'count' => $count], array_keys($bottles), $bottles)] + $more)->assertOk();
+    test()
+        ->atHouse(
+            'POST',
+            "{$path}/bottle",
+            [
+                'bottles' => array_map(
+                    fn (int $ml, int $count) => ['size' => bottleSize($ml), 'count' => $count],
+                    array_keys($bottles),
+                    $bottles,
+                ),
+            ] + $more,
+        )
+        ->assertOk();
 
     return $path;
 }

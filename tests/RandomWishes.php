@@ -45,7 +45,11 @@ final class RandomWishes
         $this->tables = Tables::shipped();
         $this->bench = new Planning($this->tables);
         $cupboard = new Cupboard($this->tables);
-        $this->of = ['herb' => array_keys($cupboard->herbs()), 'oil' => array_keys($cupboard->carriers()), 'method' => array_keys($this->bench->methods()->all())];
+        $this->of = [
+            'herb' => array_keys($cupboard->herbs()),
+            'oil' => array_keys($cupboard->carriers()),
+            'method' => array_keys($this->bench->methods()->all()),
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -53,7 +57,10 @@ final class RandomWishes
     {
         $herb = fn (): array => mt_rand(0, 9) === 0
             ? ['name' => 'wild garlic', 'state' => 'fresh']
-            : ['id' => $this->one(mt_rand(0, 1) === 0 ? ['basil', 'garlic', 'onion', 'oregano', 'tomato', 'chilli'] : $this->of['herb']), 'state' => $this->one(['fresh', 'wilted', 'dried'])];
+            : [
+                'id' => $this->one(mt_rand(0, 1) === 0 ? ['basil', 'garlic', 'onion', 'oregano', 'tomato', 'chilli'] : $this->of['herb']),
+                'state' => $this->one(['fresh', 'wilted', 'dried']),
+            ];
 
         $method = $this->one($this->of['method']);
 
@@ -81,7 +88,8 @@ final class RandomWishes
         $wish = $this->wish();
         $kitchen = KitchenReader::read(
             ['now' => sprintf('2026-11-24T%02d:%02d:00+00:00', mt_rand(0, 23), mt_rand(0, 59)), 'time_zone' => 'Europe/London'],
-            new \DateTimeImmutable('2026-11-24T10:00:00Z'), $this->tables,
+            new \DateTimeImmutable('2026-11-24T10:00:00Z'),
+            $this->tables,
         );
         try {
             $plan = $this->bench->plan($wish, $kitchen);

@@ -37,6 +37,6 @@ final class SimulatedWeather
 
     private function chance(string $seed, string $day): float
     {
-        return crc32("{$seed} {$day}") % 10_000 / 10_000;
+        return (crc32("{$seed} {$day}") % 10_000) / 10_000;
     }
 }

@@ -20,7 +20,15 @@ final class CsvRefused extends Refused
     /** @param  list<string>  $wanted */
     public static function columns(array $wanted, string $found): self
     {
-        return new self('columns', sprintf('The first line must name the columns. Wanted at least: %s. Found: %s.', implode(', ', $wanted), $found === '' ? 'nothing' : $found), 'csv');
+        return new self(
+            'columns',
+            sprintf(
+                'The first line must name the columns. Wanted at least: %s. Found: %s.',
+                implode(', ', $wanted),
+                $found === '' ? 'nothing' : $found,
+            ),
+            'csv',
+        );
     }
 
     public static function tooMany(int $most): self

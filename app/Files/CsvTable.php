@@ -14,9 +14,7 @@ final readonly class CsvTable
      * @param  array<int, array<string, string>>  $rows
      * @param  list<string>  $notes what was taken for what
      */
-    private function __construct(public array $rows, public array $notes)
-    {
-    }
+    private function __construct(public array $rows, public array $notes) {}
 
     /**
      * @param  list<string>  $wanted columns, as they are asked for when one is missing
@@ -40,7 +38,10 @@ final readonly class CsvTable
         assert($stream !== false);
         fwrite($stream, $text);
         rewind($stream);
-        $names = array_map(fn (?string $name) => str_replace(' ', '_', mb_strtolower(trim((string) $name))), fgetcsv($stream, null, $delimiter, '"', '') ?: []);
+        $names = array_map(
+            fn (?string $name) => str_replace(' ', '_', mb_strtolower(trim((string) $name))),
+            fgetcsv($stream, null, $delimiter, '"', '') ?: [],
+        );
         if (array_filter($must, fn (array $any) => array_intersect($any, $names) === []) !== []) {
             throw CsvRefused::columns($wanted, mb_substr(implode(', ', array_filter($names)), 0, 120));
         }

@@ -40,12 +40,13 @@ final class KitchenFactory
     /** @var array{int, Bookings}|null of which house, and what its cookers are booked for: asked for many times in one request */
     private ?array $bookings = null;
 
-    /** @var array{string|false, Availability}|null of which house as it stands, and when somebody is there: asked for again and again in one request */
+    /**
+     * @var array{string|false, Availability}|null of which house as it stands,
+     *     and when somebody is there: asked for again and again in one request
+     */
     private ?array $presence = null;
 
-    public function __construct(private readonly CurrentHouse $current, private readonly Planning $planning)
-    {
-    }
+    public function __construct(private readonly CurrentHouse $current, private readonly Planning $planning) {}
 
     /** Without jars: enough for the clock, the waking hours and reading amounts. */
     public function plain(): Kitchen
@@ -80,7 +81,11 @@ final class KitchenFactory
         }
         $presence = Availability::between($house->wake, $house->bed)->atHome($house->home ?? []);
         $from = Carbon::now()->subDays(self::LOOK_BACK_DAYS);
-        $rows = Absence::query()->where('to_at', '>', $from)->orderBy('from_at')->limit(self::ABSENCES)->get(['from_at', 'to_at']);
+        $rows = Absence::query()
+            ->where('to_at', '>', $from)
+            ->orderBy('from_at')
+            ->limit(self::ABSENCES)
+            ->get(['from_at', 'to_at']);
 
         $this->presence = [$key, $presence->without($rows->map(fn (Absence $each) => [$each->from_at, $each->to_at])->all())];
 
@@ -108,13 +113,32 @@ final class KitchenFactory
         // The oldest that may be used come first, of each thing by itself: a hundred tins of one oil must not hide another.
         $named = [...$names($herbs, 'lot'), ...$names(array_filter($oils, 'is_array'), 'lot')];
         // A lot that was named is known even when it is empty: what it is counts, and that it is empty is told.
-        $ranked = Lot::query()->where(fn ($query) => $query->where('left', '>', 0)->orWhereIn('uid', $named))->where(fn ($query) => $query
-            ->where(fn ($herb) => $herb->where('kind', LotKind::Herb)->where(fn ($any) => $any
-                ->whereIn('material', $names($herbs, 'id'))->orWhere(fn ($own) => $own->where('material', '')->whereIn('called', $names($herbs, 'name')))))
-            ->orWhere(fn ($oil) => $oil->where('kind', LotKind::Carrier)->whereIn('material', $carriers)))
-            ->selectRaw("*, ROW_NUMBER() OVER (PARTITION BY kind, material, IF(material = '', called, ''), COALESCE(state, '')
-                ORDER BY COALESCE(best_before < ?, 0) OR COALESCE(verdict = 'past', 0), best_before IS NULL, best_before, got_on, id) AS place", [$this->now()->format('Y-m-d')]);
-        $lots = Lot::query()->fromSub($ranked, 'lots')->where(fn ($query) => $query->where('place', '<=', self::LOTS)->orWhereIn('uid', $named))->orderBy('place')->get();
+        $ranked = Lot::query()
+            ->where(fn ($query) => $query->where('left', '>', 0)->orWhereIn('uid', $named))
+            ->where(
+                fn ($query) => $query
+                    ->where(
+                        fn ($herb) => $herb
+                            ->where('kind', LotKind::Herb)
+                            ->where(
+                                fn ($any) => $any
+                                    ->whereIn('material', $names($herbs, 'id'))
+                                    ->orWhere(fn ($own) => $own->where('material', '')->whereIn('called', $names($herbs, 'name'))),
+                            ),
+                    )
+                    ->orWhere(fn ($oil) => $oil->where('kind', LotKind::Carrier)->whereIn('material', $carriers)),
+            )
+            ->selectRaw(
+                "*, ROW_NUMBER() OVER (PARTITION BY kind, material, IF(material = '', called, ''), COALESCE(state, '')
+                ORDER BY COALESCE(best_before < ?, 0) OR COALESCE(verdict = 'past', 0), best_before IS NULL,
+                    best_before, got_on, id) AS place",
+                [$this->now()->format('Y-m-d')],
+            );
+        $lots = Lot::query()
+            ->fromSub($ranked, 'lots')
+            ->where(fn ($query) => $query->where('place', '<=', self::LOTS)->orWhereIn('uid', $named))
+            ->orderBy('place')
+            ->get();
 
         return $this->kitchen($this->jars(), array_values($lots->map(fn (Lot $lot) => $lot->core($zone))->all()), $this->stock(...));
     }
@@ -135,11 +159,18 @@ final class KitchenFactory
     private function stock(): array
     {
         $stock = [];
-        $rows = Lot::query()->where('kind', LotKind::Carrier)->where('left', '>', 0)
+        $rows = Lot::query()
+            ->where('kind', LotKind::Carrier)
+            ->where('left', '>', 0)
             ->where(fn ($query) => $query->whereNull('best_before')->orWhere('best_before', '>=', $this->now()->format('Y-m-d')))
             ->where(fn ($query) => $query->whereNull('verdict')->orWhere('verdict', '!=', 'past'))
-            ->groupBy('material')->toBase()
-            ->selectRaw('material, SUM(`left`) AS ml, SUM(CASE WHEN price IS NULL THEN 0 ELSE price * `left` / got END) / NULLIF(SUM(CASE WHEN price IS NULL THEN 0 ELSE `left` END), 0) * 100 AS price')->get();
+            ->groupBy('material')
+            ->toBase()
+            ->selectRaw(
+                'material, SUM(`left`) AS ml, SUM(CASE WHEN price IS NULL THEN 0 ELSE price * `left` / got END) / '.
+                    'NULLIF(SUM(CASE WHEN price IS NULL THEN 0 ELSE `left` END), 0) * 100 AS price',
+            )
+            ->get();
         foreach ($rows as $row) {
             $stock[(string) $row->material] = ['ml' => (float) $row->ml, 'price' => $row->price === null ? null : (float) $row->price];
         }
@@ -158,8 +189,20 @@ final class KitchenFactory
         $user = Auth::user();
 
         return new Kitchen(
-            $this->now(), $this->presence(), MeasureSystem::from($house->measures), (float) $house->drops_per_ml, $jars, $this->planning->cupboard(),
-            $user instanceof User && ($user->prefs['temperature'] ?? 'c') === 'f', (float) $house->room_c, $house->things, $lots, $stock, $house->currency, $this->seen(...), $this->bookings(...),
+            $this->now(),
+            $this->presence(),
+            MeasureSystem::from($house->measures),
+            (float) $house->drops_per_ml,
+            $jars,
+            $this->planning->cupboard(),
+            $user instanceof User && ($user->prefs['temperature'] ?? 'c') === 'f',
+            (float) $house->room_c,
+            $house->things,
+            $lots,
+            $stock,
+            $house->currency,
+            $this->seen(...),
+            $this->bookings(...),
         );
     }
 
@@ -171,11 +214,20 @@ final class KitchenFactory
             return $this->bookings[1];
         }
         $booked = [];
-        foreach (Batch::query()->whereIn('stage', [Stage::Planned, Stage::Steeping])->whereNotNull('diary')->toBase()->pluck('diary') as $diary) {
+        foreach (
+            Batch::query()
+                ->whereIn('stage', [Stage::Planned, Stage::Steeping])
+                ->whereNotNull('diary')
+                ->toBase()
+                ->pluck('diary') as $diary
+        ) {
             $diary = json_decode((string) $diary, true);
             if (is_array($diary) && is_array($diary['job'] ?? null)) {
                 $from = $diary['slots'][0]['from'] ?? null;
-                $booked[] = ['job' => CookerJob::of($diary['job'], $house->zone()), 'from' => is_string($from) ? new \DateTimeImmutable($from) : null];
+                $booked[] = [
+                    'job' => CookerJob::of($diary['job'], $house->zone()),
+                    'from' => is_string($from) ? new \DateTimeImmutable($from) : null,
+                ];
             }
         }
         $this->bookings = [$house->id, new Bookings($this->places(), $booked)];
@@ -192,17 +244,30 @@ final class KitchenFactory
     /** @return list<CookerPlace> the house's cookers */
     public function places(): array
     {
-        $wet = fn (Cooker $cooker): bool => array_filter($cooker->methods, fn (string $id) => $this->planning->methods()->method($id)->has(Method::IN_WATER)) !== [];
+        $wet = fn (Cooker $cooker): bool => array_filter(
+            $cooker->methods,
+            fn (string $id) => $this->planning->methods()->method($id)->has(Method::IN_WATER),
+        ) !== [];
 
-        return array_values(Cooker::query()->orderBy('id')->get()->map(fn (Cooker $cooker) => $cooker->place($wet($cooker), (float) $this->current->house()->room_c))->all());
+        return array_values(
+            Cooker::query()
+                ->orderBy('id')
+                ->get()
+                ->map(fn (Cooker $cooker) => $cooker->place($wet($cooker), (float) $this->current->house()->room_c))
+                ->all(),
+        );
     }
 
     /** What the house's own batches of a form say, from two sums the index holds. */
     public function seen(string $form, string $way): UptakeSeen
     {
         /** @var object{many: int|string, weight: ?float, weighted: ?float} $sums */
-        $sums = BatchYield::query()->where('form', $form)->where('way', $way)->toBase()
-            ->selectRaw('COUNT(*) AS many, SUM(1 / variance) AS weight, SUM(uptake / variance) AS weighted')->first();
+        $sums = BatchYield::query()
+            ->where('form', $form)
+            ->where('way', $way)
+            ->toBase()
+            ->selectRaw('COUNT(*) AS many, SUM(1 / variance) AS weight, SUM(uptake / variance) AS weighted')
+            ->first();
 
         return UptakeSeen::sums((int) $sums->many, (float) $sums->weight, (float) $sums->weighted);
     }

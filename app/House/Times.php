@@ -7,9 +7,7 @@ use Illuminate\Support\Carbon;
 /** Days and times as they are said in the house, in its own zone. */
 final readonly class Times
 {
-    public function __construct(private KitchenFactory $kitchens)
-    {
-    }
+    public function __construct(private KitchenFactory $kitchens) {}
 
     public function day(\DateTimeInterface $moment): string
     {
@@ -52,6 +50,10 @@ final readonly class Times
     /** Whole days from one moment to another, by the house's calendar. */
     public function daysBetween(\DateTimeInterface $from, \DateTimeInterface $to): int
     {
-        return (int) $this->kitchens->local($from)->setTime(0, 0)->diff($this->kitchens->local($to)->setTime(0, 0))->format('%r%a');
+        return (int) $this->kitchens
+            ->local($from)
+            ->setTime(0, 0)
+            ->diff($this->kitchens->local($to)->setTime(0, 0))
+            ->format('%r%a');
     }
 }

@@ -47,13 +47,17 @@ final class Problems
             $thrown instanceof AuthenticationException => self::response(401),
             $thrown instanceof AuthorizationException => self::response(403),
             $thrown instanceof PostTooLargeException => self::response(413),
-            $thrown instanceof HttpExceptionInterface => self::response($thrown->getStatusCode(), $thrown->getStatusCode() === 400 ? $thrown->getMessage() : ''),
+            $thrown instanceof HttpExceptionInterface => self::response(
+                $thrown->getStatusCode(),
+                $thrown->getStatusCode() === 400 ? $thrown->getMessage() : '',
+            ),
             default => self::response(500, 'Something went wrong on our side. Nothing was changed; try again.'),
         };
     }
 
     /**
-     * @param  list<array{field: string, reason: string, sentence: string, ways?: list<array{id: string, says: string, change: array<string, mixed>}>}>  $faults
+     * @param  list<array{field: string, reason: string, sentence: string, ways?: list<array{id: string, says: string,
+     *     change: array<string, mixed>}>}>  $faults
      * @param  array<string, mixed>|null  $current
      */
     public static function response(int $status, string $sentence = '', array $faults = [], ?array $current = null): JsonResponse
@@ -62,7 +66,7 @@ final class Problems
             'type' => 'about:blank',
             'title' => JsonResponse::$statusTexts[$status] ?? ($status === 419 ? 'Page expired' : 'Error'),
             'status' => $status,
-            'detail' => $sentence !== '' ? $sentence : (self::SENTENCES[$status] ?? 'That cannot be done.'),
+            'detail' => $sentence !== '' ? $sentence : self::SENTENCES[$status] ?? 'That cannot be done.',
         ];
         if ($faults !== []) {
             $body['faults'] = $faults;
@@ -71,7 +75,12 @@ final class Problems
             $body['current'] = $current;
         }
 
-        return new JsonResponse($body, $status, ['Content-Type' => 'application/problem+json'], JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE);
+        return new JsonResponse(
+            $body,
+            $status,
+            ['Content-Type' => 'application/problem+json'],
+            JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE,
+        );
     }
 
     /** @return list<array{field: string, reason: string, sentence: string}> */

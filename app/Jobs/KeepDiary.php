@@ -22,11 +22,23 @@ final class KeepDiary implements ShouldQueue
     public function handle(CurrentHouse $current, PlanDiary $diary): void
     {
         $late = Carbon::now()->subMinutes(self::LATE_MIN)->utc()->format('Y-m-d\TH:i');
-        $houses = Batch::query()->withoutGlobalScope('house')->whereIn('stage', [Stage::Planned, Stage::Steeping])->whereNotNull('diary->slots')->select('house_id')->distinct()->pluck('house_id');
+        $houses = Batch::query()
+            ->withoutGlobalScope('house')
+            ->whereIn('stage', [Stage::Planned, Stage::Steeping])
+            ->whereNotNull('diary->slots')
+            ->select('house_id')
+            ->distinct()
+            ->pluck('house_id');
         foreach (House::query()->whereIn('id', $houses)->get() as $house) {
             $current->within($house, function () use ($diary, $late): void {
-                $stale = Batch::query()->whereIn('stage', [Stage::Planned, Stage::Steeping])->whereNotNull('diary')->get(['id', 'house_id', 'diary'])
-                    ->contains(fn (Batch $batch) => is_string($from = $batch->diary['slots'][0]['from'] ?? null) && Carbon::parse($from)->utc()->format('Y-m-d\TH:i') < $late);
+                $stale = Batch::query()
+                    ->whereIn('stage', [Stage::Planned, Stage::Steeping])
+                    ->whereNotNull('diary')
+                    ->get(['id', 'house_id', 'diary'])
+                    ->contains(
+                        fn (Batch $batch) => is_string($from = $batch->diary['slots'][0]['from'] ?? null) &&
+                            Carbon::parse($from)->utc()->format('Y-m-d\TH:i') < $late,
+                    );
                 $stale && $diary('as it was not begun in time');
             });
         }

@@ -16,8 +16,12 @@ final class SweepUp implements ShouldQueue
 
     public function handle(): void
     {
-        DB::table('written_keys')->where('created_at', '<', Carbon::now()->subDays(self::KEY_DAYS))->delete();
+        DB::table('written_keys')
+            ->where('created_at', '<', Carbon::now()->subDays(self::KEY_DAYS))
+            ->delete();
         DB::table('resets')->where('expires_at', '<', Carbon::now())->delete();
-        DB::table('invitations')->where('expires_at', '<', Carbon::now()->subMonth())->delete();
+        DB::table('invitations')
+            ->where('expires_at', '<', Carbon::now()->subMonth())
+            ->delete();
     }
 }

@@ -51,7 +51,10 @@ final readonly class KitchenCard
         $rows = [];
         $herbs = array_values(self::list($plan, 'herbs'));
         foreach ($herbs as $i => $herb) {
-            $rows[] = [self::text((array) $herb, 'name').', '.self::text((array) $herb, 'form_name'), $figure(count($herbs) > 1 ? "herb_mass.{$i}" : 'herb_mass')];
+            $rows[] = [
+                self::text((array) $herb, 'name').', '.self::text((array) $herb, 'form_name'),
+                $figure(count($herbs) > 1 ? "herb_mass.{$i}" : 'herb_mass'),
+            ];
         }
         foreach (self::list($plan, 'oils') as $oil) {
             $id = self::text((array) $oil, 'id');
@@ -78,7 +81,8 @@ final readonly class KitchenCard
         $steps = self::list($plan, 'steps');
         foreach (self::SIZES as $size) {
             $pdf->setFont('dejavusans', '', $size);
-            if ($top + array_sum(array_map(fn (mixed $step) => self::high($pdf, self::text((array) $step, 'says')), $steps)) <= self::FOOT) {
+            $high = array_map(fn (mixed $step) => self::high($pdf, self::text((array) $step, 'says')), $steps);
+            if ($top + array_sum($high) <= self::FOOT) {
                 break;
             }
         }

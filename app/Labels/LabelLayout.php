@@ -34,9 +34,7 @@ final readonly class LabelLayout
      * @param  array{x: float, y: float, w: float}  $code the 2D code; no wider than nothing where there is none
      * @param  list<string>  $cut ids of lines that did not fit
      */
-    private function __construct(public array $runs, public array $code, public array $cut)
-    {
-    }
+    private function __construct(public array $runs, public array $code, public array $cut) {}
 
     /**
      * @param  list<LabelLine>  $lines in the order of their weight; "title" first, "code" anywhere
@@ -90,7 +88,18 @@ final readonly class LabelLayout
             }
             $title = $line->id === 'title';
             $high = $pt * ($title ? self::TITLE : 1.0) * self::MM_PER_PT * self::LEADING;
-            $rows = self::wrap($pdf, $line->text, $pt * ($title ? self::TITLE : 1.0), $title, $size->w, $pad, $top, $high, $codeBox, $codeFoot);
+            $rows = self::wrap(
+                $pdf,
+                $line->text,
+                $pt * ($title ? self::TITLE : 1.0),
+                $title,
+                $size->w,
+                $pad,
+                $top,
+                $high,
+                $codeBox,
+                $codeFoot,
+            );
             if ($top + count($rows) * $high > $foot) {
                 $cut[] = $line->id;
                 $rows = array_slice($rows, 0, max(0, (int) floor(($foot - $top) / $high)));
@@ -118,8 +127,18 @@ final readonly class LabelLayout
      * @param  array{x: float, y: float, w: float}  $code
      * @return list<string>
      */
-    private static function wrap(Sheet $pdf, string $text, float $pt, bool $bold, float $w, float $pad, float $top, float $high, array $code, float $codeFoot): array
-    {
+    private static function wrap(
+        Sheet $pdf,
+        string $text,
+        float $pt,
+        bool $bold,
+        float $w,
+        float $pad,
+        float $top,
+        float $high,
+        array $code,
+        float $codeFoot,
+    ): array {
         $rows = [];
         $row = '';
         $room = fn (): float => ($top + count($rows) * $high < $codeFoot ? $code['x'] - 1.2 : $w - $pad) - $pad;
@@ -163,7 +182,10 @@ final readonly class LabelLayout
     {
         $pdf = Sheet::blank([20.0, 20.0], 'P');
         $pdf->setFont(self::FONT, '', 8);
-        $missing = array_filter(mb_str_split($text), fn (string $letter) => trim($letter) !== '' && ! $pdf->isCharDefined($letter, self::FONT));
+        $missing = array_filter(
+            mb_str_split($text),
+            fn (string $letter) => trim($letter) !== '' && ! $pdf->isCharDefined($letter, self::FONT),
+        );
 
         return implode('', array_slice(array_values(array_unique($missing)), 0, 20));
     }

@@ -9,12 +9,20 @@ final class LabelRefused extends Refused
 {
     public static function size(string $id): self
     {
-        return new self('unknown', sprintf('No sheet or roll is called “%s” here. Choose one from the list.', mb_substr($id, 0, 40)), 'size');
+        return new self(
+            'unknown',
+            sprintf('No sheet or roll is called “%s” here. Choose one from the list.', mb_substr($id, 0, 40)),
+            'size',
+        );
     }
 
     public static function start(int $start, int $each): self
     {
-        return new self('out_of_range', sprintf('That sheet has %d labels; the first free one cannot be number %d.', $each, $start), 'start');
+        return new self(
+            'out_of_range',
+            sprintf('That sheet has %d labels; the first free one cannot be number %d.', $each, $start),
+            'start',
+        );
     }
 
     public static function field(string $id): self
@@ -24,7 +32,12 @@ final class LabelRefused extends Refused
 
     public static function unsaid(): self
     {
-        return new self('does_not_fit', 'What it contains, or what must be said of it, does not fit on this label, even small, so it is not printed. Take a larger label, or a shorter name.', 'size');
+        return new self(
+            'does_not_fit',
+            'What it contains, or what must be said of it, does not fit on this label, even small, so it is not '.
+                'printed. Take a larger label, or a shorter name.',
+            'size',
+        );
     }
 
     public static function roll(): self

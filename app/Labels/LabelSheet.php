@@ -83,7 +83,9 @@ final readonly class LabelSheet
         /** @phpstan-ignore argument.type, argument.type (a template may be of any size, whatever the library's notes say) */
         $shared = $pdf->startTemplate($size->w, $size->h);
         if ($layout->code['w'] > 0) {
-            $pdf->write2DBarcode($address, 'QRCODE,L', $layout->code['x'], $layout->code['y'], $layout->code['w'], $layout->code['w'], ['padding' => 0]);
+            $pdf->write2DBarcode($address, 'QRCODE,L', $layout->code['x'], $layout->code['y'], $layout->code['w'], $layout->code['w'], [
+                'padding' => 0,
+            ]);
         }
         foreach ($layout->runs as $run) {
             if (! $run['net']) {

@@ -28,8 +28,7 @@ final readonly class LabelSize
         public float $gapX,
         public float $gapY,
         public bool $round,
-    ) {
-    }
+    ) {}
 
     /** @return array<string, self> by id */
     public static function all(Tables $tables): array
@@ -51,8 +50,20 @@ final readonly class LabelSize
     private static function fromRow(Row $row): self
     {
         return new self(
-            $row->text('id'), $row->text('name'), $row->text('paper'), $row->number('page_w'), $row->number('page_h'), $row->number('w'), $row->number('h'),
-            (int) $row->number('columns'), (int) $row->number('rows'), $row->number('left'), $row->number('top'), $row->number('gap_x'), $row->number('gap_y'), $row->flag('round'),
+            $row->text('id'),
+            $row->text('name'),
+            $row->text('paper'),
+            $row->number('page_w'),
+            $row->number('page_h'),
+            $row->number('w'),
+            $row->number('h'),
+            (int) $row->number('columns'),
+            (int) $row->number('rows'),
+            $row->number('left'),
+            $row->number('top'),
+            $row->number('gap_x'),
+            $row->number('gap_y'),
+            $row->flag('round'),
         );
     }
 

@@ -74,7 +74,14 @@ final readonly class SimulatedLabelPrinter
             foreach ($code['bcode'] as $row => $cells) {
                 foreach ($cells as $column => $dark) {
                     if ((int) $dark === 1) {
-                        imagefilledrectangle($label, $left + $column * $dot, $top + $row * $dot, $left + ($column + 1) * $dot - 1, $top + ($row + 1) * $dot - 1, 0x000000);
+                        imagefilledrectangle(
+                            $label,
+                            $left + $column * $dot,
+                            $top + $row * $dot,
+                            $left + ($column + 1) * $dot - 1,
+                            $top + ($row + 1) * $dot - 1,
+                            0x000000,
+                        );
                     }
                 }
             }
@@ -87,8 +94,17 @@ final readonly class SimulatedLabelPrinter
     private function write(GdImage $label, array $run, string $text): void
     {
         // GD takes points of 96 to the inch.
-        $pt = $run['pt'] * self::DPI / 96;
-        imagettftext($label, $pt, 0, self::dots($run['x']), self::dots($run['y'] + $run['pt'] * 0.335), 0x000000, self::font($run['bold']), $text);
+        $pt = ($run['pt'] * self::DPI) / 96;
+        imagettftext(
+            $label,
+            $pt,
+            0,
+            self::dots($run['x']),
+            self::dots($run['y'] + $run['pt'] * 0.335),
+            0x000000,
+            self::font($run['bold']),
+            $text,
+        );
     }
 
     private static function burned(GdImage $label): GdImage
@@ -104,7 +120,7 @@ final readonly class SimulatedLabelPrinter
 
     private static function dots(float $mm): int
     {
-        return (int) round($mm / 25.4 * self::DPI);
+        return (int) round(($mm / 25.4) * self::DPI);
     }
 
     /** The same letters as on paper: the PDF library keeps them packed, and a picture wants them as a file. */

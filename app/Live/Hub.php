@@ -29,9 +29,7 @@ final class Hub
 
     private bool $looking = false;
 
-    public function __construct(private readonly LoopInterface $loop)
-    {
-    }
+    public function __construct(private readonly LoopInterface $loop) {}
 
     public function serve(ServerInterface $server): void
     {
@@ -79,7 +77,10 @@ final class Hub
 
             return;
         }
-        $connection->write("HTTP/1.1 200 OK\r\nContent-Type: text/event-stream\r\nCache-Control: no-store\r\nX-Accel-Buffering: no\r\nConnection: close\r\n\r\nretry: 3000\n\n");
+        $connection->write(
+            "HTTP/1.1 200 OK\r\nContent-Type: text/event-stream\r\nCache-Control: no-store\r\n".
+                "X-Accel-Buffering: no\r\nConnection: close\r\n\r\nretry: 3000\n\n",
+        );
         $this->pages[spl_object_id($connection)] = ['connection' => $connection, 'session' => $session, 'told' => ''];
         $this->soon();
     }
@@ -102,7 +103,11 @@ final class Hub
         }
         try {
             $stands = [];
-            foreach (DB::table('stove_sessions')->whereIn('id', array_unique(array_column($this->pages, 'session')))->get(['id', 'version', 'state']) as $row) {
+            foreach (
+                DB::table('stove_sessions')
+                    ->whereIn('id', array_unique(array_column($this->pages, 'session')))
+                    ->get(['id', 'version', 'state']) as $row
+            ) {
                 $stands[(int) $row->id] = $row->version.' '.$row->state;
             }
         } catch (\Throwable) {

@@ -52,9 +52,20 @@ class Batch extends Model
     protected $guarded = [];
 
     protected $casts = [
-        'wish' => 'array', 'plan' => AsFrozenPlan::class, 'shelf' => AsShelf::class, 'diary' => 'array', 'label' => 'array', 'use_by' => 'datetime', 'stage' => Stage::class,
-        'start_at' => 'datetime', 'filled_at' => 'datetime', 'strain_at' => 'datetime',
-        'strained_at' => 'datetime', 'bottled_at' => 'datetime', 'best_before' => 'date', 'version' => 'integer',
+        'wish' => 'array',
+        'plan' => AsFrozenPlan::class,
+        'shelf' => AsShelf::class,
+        'diary' => 'array',
+        'label' => 'array',
+        'use_by' => 'datetime',
+        'stage' => Stage::class,
+        'start_at' => 'datetime',
+        'filled_at' => 'datetime',
+        'strain_at' => 'datetime',
+        'strained_at' => 'datetime',
+        'bottled_at' => 'datetime',
+        'best_before' => 'date',
+        'version' => 'integer',
     ];
 
     /** @return list<string> */

@@ -35,7 +35,14 @@ class Cooker extends Model
 
     public function core(): CoreCooker
     {
-        return CoreCooker::measured($this->uid, $this->called, $this->shape, (float) $this->length_mm, (float) $this->width_mm, (float) $this->height_mm);
+        return CoreCooker::measured(
+            $this->uid,
+            $this->called,
+            $this->shape,
+            (float) $this->length_mm,
+            (float) $this->width_mm,
+            (float) $this->height_mm,
+        );
     }
 
     /** @param  bool  $water whether jars stand in water in it */
@@ -43,8 +50,20 @@ class Cooker extends Model
     {
         $settings = array_map(fn (array $each) => ['name' => $each['name'], 'watts' => (float) $each['watts']], $this->settings);
 
-        return new CookerPlace($this->core(), $this->methods, $settings === [] ? null : new Heater(
-            $this->core(), $settings, (float) $this->loss_w_per_k, (float) $this->vessel_j_per_k, $water, $this->learned !== null,
-        ), $roomC);
+        return new CookerPlace(
+            $this->core(),
+            $this->methods,
+            $settings === []
+                ? null
+                : new Heater(
+                    $this->core(),
+                    $settings,
+                    (float) $this->loss_w_per_k,
+                    (float) $this->vessel_j_per_k,
+                    $water,
+                    $this->learned !== null,
+                ),
+            $roomC,
+        );
     }
 }

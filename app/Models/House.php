@@ -36,7 +36,15 @@ class House extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['is_demo' => 'boolean', 'version' => 'integer', 'batches_begun' => 'integer', 'things' => 'array', 'home' => 'array', 'height_m' => 'integer', 'facing' => 'integer'];
+    protected $casts = [
+        'is_demo' => 'boolean',
+        'version' => 'integer',
+        'batches_begun' => 'integer',
+        'things' => 'array',
+        'home' => 'array',
+        'height_m' => 'integer',
+        'facing' => 'integer',
+    ];
 
     /** @return list<string> */
     public function uniqueIds(): array

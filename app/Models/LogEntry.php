@@ -16,7 +16,8 @@ use Kettle\Batch\Line\Lines;
  * @property string $uid
  * @property int $batch_id
  * @property string $by
- * @property string $kind started, task, strained, decanted, bottled, used, checked, kept, purpose, fault, acknowledged, look, note, discarded or undone
+ * @property string $kind started, task, strained, decanted, bottled, used, checked, kept, purpose, fault, acknowledged,
+ *     look, note, discarded or undone
  * @property array<string, mixed> $data
  * @property ?string $note
  * @property ?string $corrects

@@ -51,8 +51,17 @@ class Lot extends Model
     protected $guarded = [];
 
     protected $casts = [
-        'kind' => LotKind::class, 'state' => State::class, 'allergens' => 'array', 'is_low' => 'boolean', 'food_grade' => 'boolean',
-        'got_on' => 'date', 'opened_on' => 'date', 'best_before' => 'date', 'ages_on' => 'date', 'checked_at' => 'datetime', 'version' => 'integer',
+        'kind' => LotKind::class,
+        'state' => State::class,
+        'allergens' => 'array',
+        'is_low' => 'boolean',
+        'food_grade' => 'boolean',
+        'got_on' => 'date',
+        'opened_on' => 'date',
+        'best_before' => 'date',
+        'ages_on' => 'date',
+        'checked_at' => 'datetime',
+        'version' => 'integer',
     ];
 
     public function getRouteKeyName(): string
@@ -77,10 +86,23 @@ class Lot extends Model
         $day = fn (?Carbon $day) => $day === null ? null : new \DateTimeImmutable($day->format('Y-m-d'), $zone);
 
         return new CoreLot(
-            $this->uid, $this->kind, $this->material, $this->called, (float) $this->got, (float) $this->left,
-            $this->low_at === null ? null : (float) $this->low_at, $this->state, $this->form,
-            $day($this->got_on), $day($this->opened_on), $day($this->best_before), $this->verdict,
-            $this->price === null ? null : (float) $this->price, $this->food_grade, $this->allergens, $this->got_how,
+            $this->uid,
+            $this->kind,
+            $this->material,
+            $this->called,
+            (float) $this->got,
+            (float) $this->left,
+            $this->low_at === null ? null : (float) $this->low_at,
+            $this->state,
+            $this->form,
+            $day($this->got_on),
+            $day($this->opened_on),
+            $day($this->best_before),
+            $this->verdict,
+            $this->price === null ? null : (float) $this->price,
+            $this->food_grade,
+            $this->allergens,
+            $this->got_how,
         );
     }
 }

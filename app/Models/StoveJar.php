@@ -42,7 +42,9 @@ class StoveJar extends Model
      */
     public static function standing(): Builder
     {
-        return self::query()->whereNull('out_at')->whereHas('session', fn (Builder $query) => $query->where('state', '!=', StoveSession::ENDED)->where('speed', 1));
+        return self::query()
+            ->whereNull('out_at')
+            ->whereHas('session', fn (Builder $query) => $query->where('state', '!=', StoveSession::ENDED)->where('speed', 1));
     }
 
     /** @return BelongsTo<StoveSession, $this> */

@@ -47,8 +47,15 @@ class StoveSession extends Model
     protected $guarded = [];
 
     protected $casts = [
-        'set_up' => 'array', 'band' => 'array', 'started_at' => 'datetime', 'switched_at' => 'datetime', 'ended_at' => 'datetime',
-        'filled_at' => 'datetime', 'shaken_at' => 'datetime', 'speed' => 'integer', 'version' => 'integer',
+        'set_up' => 'array',
+        'band' => 'array',
+        'started_at' => 'datetime',
+        'switched_at' => 'datetime',
+        'ended_at' => 'datetime',
+        'filled_at' => 'datetime',
+        'shaken_at' => 'datetime',
+        'speed' => 'integer',
+        'version' => 'integer',
     ];
 
     public function getRouteKeyName(): string

@@ -19,7 +19,12 @@ final class Describe
     public static function parameters(string $path, array $query = []): array
     {
         preg_match_all('/\{(\w+)\}/', $path, $found);
-        $text = fn (string $name, string $in) => new OA\Parameter(name: $name, in: $in, required: $in === 'path', schema: new OA\Schema(type: 'string'));
+        $text = fn (string $name, string $in) => new OA\Parameter(
+            name: $name,
+            in: $in,
+            required: $in === 'path',
+            schema: new OA\Schema(type: 'string'),
+        );
 
         return [
             ...array_map(fn (string $name) => $text($name, 'path'), $found[1]),
@@ -32,23 +37,44 @@ final class Describe
     {
         $ok = match (true) {
             $gives === '' => new OA\Response(response: 204, description: 'Done'),
-            str_contains($gives, '/') => new OA\Response(response: 200, description: 'As described', content: new OA\MediaType(mediaType: $gives)),
-            default => new OA\Response(response: 200, description: 'As described', content: new OA\JsonContent(ref: '#/components/schemas/'.$gives)),
+            str_contains($gives, '/') => new OA\Response(
+                response: 200,
+                description: 'As described',
+                content: new OA\MediaType(mediaType: $gives),
+            ),
+            default => new OA\Response(
+                response: 200,
+                description: 'As described',
+                content: new OA\JsonContent(ref: '#/components/schemas/'.$gives),
+            ),
         };
 
-        return [$ok, new OA\Response(response: '4XX', description: 'A problem, in a sentence', content: new OA\MediaType(
-            mediaType: 'application/problem+json', schema: new OA\Schema(ref: '#/components/schemas/Problem'),
-        ))];
+        return [
+            $ok,
+            new OA\Response(
+                response: '4XX',
+                description: 'A problem, in a sentence',
+                content: new OA\MediaType(
+                    mediaType: 'application/problem+json',
+                    schema: new OA\Schema(ref: '#/components/schemas/Problem'),
+                ),
+            ),
+        ];
     }
 
     public static function body(?string $takes): ?OA\RequestBody
     {
-        return $takes === null ? null : new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/'.$takes));
+        return $takes === null
+            ? null
+            : new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/'.$takes));
     }
 
     /** @return list<OA\Parameter> */
     public static function writing(string $path): array
     {
-        return [...self::parameters($path), new OA\Parameter(name: 'Idempotency-Key', in: 'header', required: false, schema: new OA\Schema(type: 'string'))];
+        return [
+            ...self::parameters($path),
+            new OA\Parameter(name: 'Idempotency-Key', in: 'header', required: false, schema: new OA\Schema(type: 'string')),
+        ];
     }
 }

@@ -12,11 +12,14 @@ final class Document
 {
     public static function json(): string
     {
-        $api = Generator::scan([app_path('Http'), app_path('OpenApi'), app_path('Responses'), app_path('Actions')], ['version' => '3.1.0', 'validate' => false]);
+        $api = Generator::scan(
+            [app_path('Http'), app_path('OpenApi'), app_path('Responses'), app_path('Actions')],
+            ['version' => '3.1.0', 'validate' => false],
+        );
         $document = json_decode($api?->toJson() ?? '', true, flags: JSON_THROW_ON_ERROR);
         assert(is_array($document) && is_array($document['components']) && is_array($document['components']['schemas']));
         $schemas = &$document['components']['schemas'];
-        foreach ([...(glob(app_path('Responses/*.php')) ?: []), ...(glob(app_path('Actions/*/*.php')) ?: [])] as $file) {
+        foreach ([...glob(app_path('Responses/*.php')) ?: [], ...glob(app_path('Actions/*/*.php')) ?: []] as $file) {
             $name = basename($file, '.php');
             // A shape always carries all it has; what may be missing is null.
             if (is_array($schemas[$name] ?? null) && ! isset($schemas[$name]['required'])) {
@@ -24,7 +27,11 @@ final class Document
             }
         }
         foreach (['Wish' => 'wish', 'Plan' => 'plan'] as $name => $file) {
-            $schema = json_decode((string) file_get_contents(base_path("docs/formats/{$file}.schema.json")), true, flags: JSON_THROW_ON_ERROR);
+            $schema = json_decode(
+                (string) file_get_contents(base_path("docs/formats/{$file}.schema.json")),
+                true,
+                flags: JSON_THROW_ON_ERROR,
+            );
             assert(is_array($schema));
             unset($schema['$schema'], $schema['$id']);
             $schemas[$name] = $schema;

@@ -34,8 +34,7 @@ final readonly class BatchPage
         private StoreWords $stores,
         private LabelWords $label,
         private Times $times,
-    ) {
-    }
+    ) {}
 
     public function of(Batch $batch): BatchView
     {
@@ -62,9 +61,26 @@ final readonly class BatchPage
             tasks: array_values($tasks->map(fn (Task $task) => $this->taskWords->view($task, $batch))->all()),
             entries: array_values($entries->map(fn (LogEntry $entry) => $this->entryWords->view($entry, $corrected))->all()),
             entries_total: $batch->entries->count(),
-            bottles: array_values($batch->bottles()->orderBy('number')->limit(self::BOTTLES)->get()->map(fn (Bottle $bottle) => new BottleView(
-                $bottle->number, $bottle->called, LabelSheet::contents((float) $bottle->filled_ml), (float) $bottle->filled_ml, AmountWriter::plain((float) $bottle->left_ml, Kind::Volume), (float) $bottle->left_ml, $bottle->state, $bottle->to,
-            ))->all()),
+            bottles: array_values(
+                $batch
+                    ->bottles()
+                    ->orderBy('number')
+                    ->limit(self::BOTTLES)
+                    ->get()
+                    ->map(
+                        fn (Bottle $bottle) => new BottleView(
+                            $bottle->number,
+                            $bottle->called,
+                            LabelSheet::contents((float) $bottle->filled_ml),
+                            (float) $bottle->filled_ml,
+                            AmountWriter::plain((float) $bottle->left_ml, Kind::Volume),
+                            (float) $bottle->left_ml,
+                            $bottle->state,
+                            $bottle->to,
+                        ),
+                    )
+                    ->all(),
+            ),
             press: $this->press->of($batch),
             lots: $this->lots($batch),
             label: $this->label->of($batch),
@@ -78,10 +94,24 @@ final readonly class BatchPage
     /** @return list<LotUsed> what it took from Stores, in all */
     private function lots(Batch $batch): array
     {
-        return array_values(LotMove::query()->where('batch_id', $batch->id)->with('lot')->orderBy('id')->get()->groupBy('lot_id')
-            ->map(fn ($moves) => ['lot' => $moves[0]->lot, 'amount' => -$moves->sum(fn (LotMove $move) => (float) $move->amount)])
-            ->filter(fn (array $used) => $used['amount'] > 0.0005)
-            ->map(fn (array $used) => new LotUsed($used['lot']->uid, $used['lot']->called, $this->stores->amount($used['lot'], $used['amount'])))->all());
+        return array_values(
+            LotMove::query()
+                ->where('batch_id', $batch->id)
+                ->with('lot')
+                ->orderBy('id')
+                ->get()
+                ->groupBy('lot_id')
+                ->map(fn ($moves) => ['lot' => $moves[0]->lot, 'amount' => -$moves->sum(fn (LotMove $move) => (float) $move->amount)])
+                ->filter(fn (array $used) => $used['amount'] > 0.0005)
+                ->map(
+                    fn (array $used) => new LotUsed(
+                        $used['lot']->uid,
+                        $used['lot']->called,
+                        $this->stores->amount($used['lot'], $used['amount']),
+                    ),
+                )
+                ->all(),
+        );
     }
 
     /** @return list<TraceLine> every bottle, where a batch is thrown away: those that are here, and those that somebody has */
@@ -91,14 +121,31 @@ final readonly class BatchPage
             return [];
         }
 
-        return array_values($batch->bottles()->where('state', '!=', 'thrown')->orderBy('number')->limit(self::BOTTLES)->get()->map(fn (Bottle $bottle) => new TraceLine(
-            $bottle->number,
-            match ($bottle->state) {
-                'in' => sprintf('%s, %s: %s in it yet%s. Throw it away.', $bottle->called, $batch->keptAs()->where ?: 'where it stands', AmountWriter::plain((float) $bottle->left_ml, Kind::Volume), $bottle->to === '' ? '' : '; some went to '.$bottle->to),
-                'given' => sprintf('%s, given to %s. Tell them.', $bottle->called, $bottle->to ?: 'somebody'),
-                default => sprintf('%s, used%s.', $bottle->called, $bottle->to === '' ? ' up' : ' for '.$bottle->to),
-            },
-            $bottle->state === 'in',
-        ))->all());
+        return array_values(
+            $batch
+                ->bottles()
+                ->where('state', '!=', 'thrown')
+                ->orderBy('number')
+                ->limit(self::BOTTLES)
+                ->get()
+                ->map(
+                    fn (Bottle $bottle) => new TraceLine(
+                        $bottle->number,
+                        match ($bottle->state) {
+                            'in' => sprintf(
+                                '%s, %s: %s in it yet%s. Throw it away.',
+                                $bottle->called,
+                                $batch->keptAs()->where ?: 'where it stands',
+                                AmountWriter::plain((float) $bottle->left_ml, Kind::Volume),
+                                $bottle->to === '' ? '' : '; some went to '.$bottle->to,
+                            ),
+                            'given' => sprintf('%s, given to %s. Tell them.', $bottle->called, $bottle->to ?: 'somebody'),
+                            default => sprintf('%s, used%s.', $bottle->called, $bottle->to === '' ? ' up' : ' for '.$bottle->to),
+                        },
+                        $bottle->state === 'in',
+                    ),
+                )
+                ->all(),
+        );
     }
 }

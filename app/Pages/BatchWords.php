@@ -15,13 +15,27 @@ final readonly class BatchWords
 {
     /** What the Shelf and lists need of a batch; whole plans are not read for them. */
     public const COLUMNS = [
-        'id', 'house_id', 'uid', 'code', 'name', 'herb_name', 'oils_name', 'stage', 'shelf', 'start_at', 'filled_at',
-        'strain_at', 'strained_at', 'bottled_at', 'best_before', 'use_by', 'strained_ml', 'version',
+        'id',
+        'house_id',
+        'uid',
+        'code',
+        'name',
+        'herb_name',
+        'oils_name',
+        'stage',
+        'shelf',
+        'start_at',
+        'filled_at',
+        'strain_at',
+        'strained_at',
+        'bottled_at',
+        'best_before',
+        'use_by',
+        'strained_ml',
+        'version',
     ];
 
-    public function __construct(private Times $times, private Records $records)
-    {
-    }
+    public function __construct(private Times $times, private Records $records) {}
 
     public function jar(Batch $batch): ShelfJar
     {
@@ -54,7 +68,10 @@ final readonly class BatchWords
             Stage::Steeping => $this->days($batch),
             Stage::Settling => 'settling since '.$this->times->due($batch->strained_at ?? Carbon::now()),
             Stage::Poured => 'poured off, ready for its bottles',
-            Stage::Bottled => 'bottled '.$this->times->day($batch->bottled_at ?? Carbon::now()).', best before '.$this->times->date($batch->best_before),
+            Stage::Bottled => 'bottled '.
+                $this->times->day($batch->bottled_at ?? Carbon::now()).
+                ', best before '.
+                $this->times->date($batch->best_before),
             Stage::Discarded => 'discarded',
         };
     }
@@ -71,7 +88,9 @@ final readonly class BatchWords
         }
         $whole = $batch->strain_at->getTimestamp() - $batch->filled_at->getTimestamp();
 
-        return $whole <= 0 ? 1.0 : round(min(1.0, max(0.0, (Carbon::now()->getTimestamp() - $batch->filled_at->getTimestamp()) / $whole)), 4);
+        return $whole <= 0
+            ? 1.0
+            : round(min(1.0, max(0.0, (Carbon::now()->getTimestamp() - $batch->filled_at->getTimestamp()) / $whole)), 4);
     }
 
     private function days(Batch $batch): string
@@ -89,7 +108,12 @@ final readonly class BatchWords
         if ($shelf->heated) {
             return match (true) {
                 $shelf->warmNow => "{$shelf->method}, warm now",
-                $shelf->hadH > 0 => sprintf('%s, %s of %s had', $shelf->method, AmountWriter::span($shelf->hadH), AmountWriter::span($shelf->hours)),
+                $shelf->hadH > 0 => sprintf(
+                    '%s, %s of %s had',
+                    $shelf->method,
+                    AmountWriter::span($shelf->hadH),
+                    AmountWriter::span($shelf->hours),
+                ),
                 default => sprintf('%s, %s of warmth', $shelf->method, AmountWriter::span($shelf->hours)),
             };
         }
@@ -99,7 +123,8 @@ final readonly class BatchWords
         return sprintf(
             '%s, day %d of %d',
             str_starts_with($shelf->method, 'cold') ? 'cold' : $shelf->method,
-            $late->daysOnHerb(), $late->daysPlanned(),
+            $late->daysOnHerb(),
+            $late->daysPlanned(),
         );
     }
 
@@ -109,7 +134,9 @@ final readonly class BatchWords
         $over = $late->strainDaysLate();
 
         return match (true) {
-            $batch->use_by !== null && $batch->stage !== Stage::Discarded => $late->isPastUse() ? 'past its day: throw it away' : 'use by '.$this->times->logged($batch->use_by),
+            $batch->use_by !== null && $batch->stage !== Stage::Discarded => $late->isPastUse()
+                ? 'past its day: throw it away'
+                : 'use by '.$this->times->logged($batch->use_by),
             $batch->stage === Stage::Steeping && $over > 0 => $over.($over === 1 ? ' day' : ' days').' over, strain',
             $batch->stage === Stage::Steeping && $over === 0 && ! $batch->shelf->isStillWarming() => 'strain today',
             $late->fillDaysLate() > 0 => 'should have been filled',

@@ -15,9 +15,12 @@ use Kettle\Recipe\Planning;
 /** The cautions of a batch, from its plan, its lots and what it is for now; and who has read them. */
 final readonly class CautionWords
 {
-    public function __construct(private Planning $planning, private Records $records, private BatchCautions $batches, private Times $times)
-    {
-    }
+    public function __construct(
+        private Planning $planning,
+        private Records $records,
+        private BatchCautions $batches,
+        private Times $times,
+    ) {}
 
     /**
      * @param  ?string  $place of Caution::PLACES; null for all
@@ -28,7 +31,10 @@ final readonly class CautionWords
         $facts = $this->batches->facts($batch);
         $read = $this->read($batch);
 
-        return array_map(fn (Caution $rule) => $this->view($rule, $facts, $read[$rule->id] ?? null), $this->planning->rules()->holding($facts, $place));
+        return array_map(
+            fn (Caution $rule) => $this->view($rule, $facts, $read[$rule->id] ?? null),
+            $this->planning->rules()->holding($facts, $place),
+        );
     }
 
     /** @return list<string> as short as a label wants them: those no label is without, or the others */
@@ -36,7 +42,14 @@ final readonly class CautionWords
     {
         $facts = $this->batches->facts($batch);
 
-        return array_values(array_filter(array_map(fn (Caution $rule) => $rule->labelMust === $must ? $rule->label($facts) : '', $this->planning->rules()->holding($facts, 'label'))));
+        return array_values(
+            array_filter(
+                array_map(
+                    fn (Caution $rule) => $rule->labelMust === $must ? $rule->label($facts) : '',
+                    $this->planning->rules()->holding($facts, 'label'),
+                ),
+            ),
+        );
     }
 
     /** @param  ?string  $read by whom and when */
@@ -44,7 +57,16 @@ final readonly class CautionWords
     {
         $told = $this->planning->rules()->told($rule, $facts);
 
-        return new CautionView($told['id'], $told['rank'], $rule->places, $told['says'], $told['why'], $told['source'], $told['acknowledge'], $read);
+        return new CautionView(
+            $told['id'],
+            $told['rank'],
+            $rule->places,
+            $told['says'],
+            $told['why'],
+            $told['source'],
+            $told['acknowledge'],
+            $read,
+        );
     }
 
     /** @return array<string, string> "K. Keeper, Tue 24 Nov, 10:10" by caution id */

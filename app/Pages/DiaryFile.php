@@ -17,20 +17,28 @@ final readonly class DiaryFile
 
     private const PLACES = ['bench' => 'the bench', 'shelf' => 'the shelf', 'stove' => 'the stove', 'press' => 'the press'];
 
-    public function __construct(private CurrentHouse $current, private TaskWords $words)
-    {
-    }
+    public function __construct(private CurrentHouse $current, private TaskWords $words) {}
 
     public function __invoke(): string
     {
         $house = $this->current->house();
         $calendar = new VCalendar([
-            'PRODID' => '-//Warm Kettle//Diary//EN', 'X-WR-CALNAME' => $house->name, 'METHOD' => 'PUBLISH',
+            'PRODID' => '-//Warm Kettle//Diary//EN',
+            'X-WR-CALNAME' => $house->name,
+            'METHOD' => 'PUBLISH',
         ]);
         $calendar->add('REFRESH-INTERVAL', 'PT1H', ['VALUE' => 'DURATION']);
-        $tasks = Task::query()->where('due_at', '<', Carbon::now()->addDays(self::DAYS))->where('step', '!=', Step::Settle)->orderBy('due_at')->orderBy('id')->limit(self::TASKS)
-            ->with(['batch' => fn ($query) => $query->select(\App\Pages\BatchWords::COLUMNS)])->get();
-        $off = $tasks->where('step', Step::WarmOff)->keyBy(fn (Task $task) => $task->batch_id.' '.str_replace('warm_off', 'warm_on', $task->key));
+        $tasks = Task::query()
+            ->where('due_at', '<', Carbon::now()->addDays(self::DAYS))
+            ->where('step', '!=', Step::Settle)
+            ->orderBy('due_at')
+            ->orderBy('id')
+            ->limit(self::TASKS)
+            ->with(['batch' => fn ($query) => $query->select(\App\Pages\BatchWords::COLUMNS)])
+            ->get();
+        $off = $tasks
+            ->where('step', Step::WarmOff)
+            ->keyBy(fn (Task $task) => $task->batch_id.' '.str_replace('warm_off', 'warm_on', $task->key));
         foreach ($tasks as $task) {
             $view = $this->words->view($task, $task->batch);
             $ends = $task->step === Step::WarmOn ? $off->get($task->batch_id.' '.$task->key)?->due_at : null;

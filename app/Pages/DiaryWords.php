@@ -33,23 +33,42 @@ final readonly class DiaryWords
 
     private const BATCHES = 60;
 
-    public function __construct(private KitchenFactory $kitchens, private CurrentHouse $current, private TaskWords $tasks, private Times $times)
-    {
-    }
+    public function __construct(
+        private KitchenFactory $kitchens,
+        private CurrentHouse $current,
+        private TaskWords $tasks,
+        private Times $times,
+    ) {}
 
     public function page(\DateTimeImmutable $from): DiaryPage
     {
         $presence = $this->kitchens->presence();
         $to = $from->modify('+'.self::DAYS.' days');
-        $batches = Batch::query()->whereIn('stage', [Stage::Planned, Stage::Steeping])->whereNotNull('diary')->orderBy('id')->limit(self::BATCHES)->get(['id', 'uid', 'herb_name', 'diary', 'version', 'house_id']);
-        $running = Task::query()->where('step', Step::WarmOff)->where('open', true)->whereIn('batch_id', $batches->pluck('id'))->get()->keyBy('batch_id');
-        $due = Task::query()->whereBetween('due_at', [Carbon::instance($from)->utc(), Carbon::instance($to)->utc()])->whereNotIn('step', [Step::WarmOff, Step::Settle])
-            ->orderBy('due_at')->orderBy('id')->limit(self::TASKS)->with(['batch' => fn ($query) => $query->select(BatchWords::COLUMNS)])->get()
+        $batches = Batch::query()
+            ->whereIn('stage', [Stage::Planned, Stage::Steeping])
+            ->whereNotNull('diary')
+            ->orderBy('id')
+            ->limit(self::BATCHES)
+            ->get(['id', 'uid', 'herb_name', 'diary', 'version', 'house_id']);
+        $running = Task::query()
+            ->where('step', Step::WarmOff)
+            ->where('open', true)
+            ->whereIn('batch_id', $batches->pluck('id'))
+            ->get()
+            ->keyBy('batch_id');
+        $due = Task::query()
+            ->whereBetween('due_at', [Carbon::instance($from)->utc(), Carbon::instance($to)->utc()])
+            ->whereNotIn('step', [Step::WarmOff, Step::Settle])
+            ->orderBy('due_at')
+            ->orderBy('id')
+            ->limit(self::TASKS)
+            ->with(['batch' => fn ($query) => $query->select(BatchWords::COLUMNS)])
+            ->get()
             ->groupBy(fn (Task $task) => $this->kitchens->local($task->due_at)->format('Y-m-d'));
         $warm = $this->warm($batches, $running);
         $days = [];
         for ($day = $from; $day < $to; $day = $day->modify('+1 day')) {
-            $days[] = $this->day($day, $presence, $warm, $due->get($day->format('Y-m-d')) ?? new Collection);
+            $days[] = $this->day($day, $presence, $warm, $due->get($day->format('Y-m-d')) ?? new Collection());
         }
         $today = $this->kitchens->now()->setTime(0, 0);
 
@@ -58,14 +77,55 @@ final readonly class DiaryWords
             before: $from > $today ? max($today, $from->modify('-'.self::DAYS.' days'))->format('Y-m-d') : null,
             after: $to->format('Y-m-d'),
             days: $days,
-            moves: array_values(DiaryMove::query()->with('batch:id,uid,herb_name,house_id')->orderByDesc('id')->limit(12)->get()->map(fn (DiaryMove $move) => new DiaryMoveView(
-                $move->batch->uid, $move->batch->herb_name, $this->moment($move->was_at), $this->moment($move->is_at), $move->why,
-            ))->all()),
-            troubles: array_values([...$this->coldOnes($presence), ...$batches->filter(fn (Batch $batch) => is_string($batch->diary['says'] ?? null))->map(fn (Batch $batch) => new DiaryTrouble($batch->uid, $batch->herb_name, (string) ($batch->diary['says'] ?? '')))->all()]),
-            absences: array_values(Absence::query()->whereNull('calendar_id')->where('to_at', '>', Carbon::now())->orderBy('from_at')->limit(50)->get()->map(fn (Absence $each) => new AbsenceView($each->uid, $each->called, $this->span($each)))->all()),
-            calendars: array_values(BusyCalendar::query()->withCount(['absences' => fn ($query) => $query->where('to_at', '>', Carbon::now())])->orderBy('id')->limit(20)->get()->map(fn (BusyCalendar $each) => new CalendarView(
-                $each->uid, $each->called, $each->getAttribute('absences_count').' busy times to come',
-            ))->all()),
+            moves: array_values(
+                DiaryMove::query()
+                    ->with('batch:id,uid,herb_name,house_id')
+                    ->orderByDesc('id')
+                    ->limit(12)
+                    ->get()
+                    ->map(
+                        fn (DiaryMove $move) => new DiaryMoveView(
+                            $move->batch->uid,
+                            $move->batch->herb_name,
+                            $this->moment($move->was_at),
+                            $this->moment($move->is_at),
+                            $move->why,
+                        ),
+                    )
+                    ->all(),
+            ),
+            troubles: array_values([
+                ...$this->coldOnes($presence),
+                ...$batches
+                    ->filter(fn (Batch $batch) => is_string($batch->diary['says'] ?? null))
+                    ->map(fn (Batch $batch) => new DiaryTrouble($batch->uid, $batch->herb_name, (string) ($batch->diary['says'] ?? '')))
+                    ->all(),
+            ]),
+            absences: array_values(
+                Absence::query()
+                    ->whereNull('calendar_id')
+                    ->where('to_at', '>', Carbon::now())
+                    ->orderBy('from_at')
+                    ->limit(50)
+                    ->get()
+                    ->map(fn (Absence $each) => new AbsenceView($each->uid, $each->called, $this->span($each)))
+                    ->all(),
+            ),
+            calendars: array_values(
+                BusyCalendar::query()
+                    ->withCount(['absences' => fn ($query) => $query->where('to_at', '>', Carbon::now())])
+                    ->orderBy('id')
+                    ->limit(20)
+                    ->get()
+                    ->map(
+                        fn (BusyCalendar $each) => new CalendarView(
+                            $each->uid,
+                            $each->called,
+                            $each->getAttribute('absences_count').' busy times to come',
+                        ),
+                    )
+                    ->all(),
+            ),
             feed: $this->current->house()->feed_hash !== null,
         );
     }
@@ -73,7 +133,8 @@ final readonly class DiaryWords
     /**
      * @param  Collection<int, Batch>|\Illuminate\Database\Eloquent\Collection<int, Batch>  $batches
      * @param  Collection<int, Task>  $running
-     * @return list<array{cooker: string, from: \DateTimeImmutable, to: \DateTimeImmutable, herbs: list<string>, batches: list<string>, on: bool, task: bool}>
+     * @return list<array{cooker: string, from: \DateTimeImmutable, to: \DateTimeImmutable, herbs: list<string>,
+     *     batches: list<string>, on: bool, task: bool}>
      */
     private function warm(Collection $batches, Collection $running): array
     {
@@ -82,15 +143,33 @@ final readonly class DiaryWords
             $cooker = is_string($batch->diary['cooker_name'] ?? null) ? $batch->diary['cooker_name'] : 'a cooker';
             $slots = [];
             foreach (is_array($batch->diary['slots'] ?? null) ? $batch->diary['slots'] : [] as $i => $slot) {
-                $slots[] = [$this->kitchens->local(new \DateTimeImmutable($slot['from'])), $this->kitchens->local(new \DateTimeImmutable($slot['to'])), false, $i === 0];
+                $slots[] = [
+                    $this->kitchens->local(new \DateTimeImmutable($slot['from'])),
+                    $this->kitchens->local(new \DateTimeImmutable($slot['to'])),
+                    false,
+                    $i === 0,
+                ];
             }
             $off = $running->get($batch->id);
             if ($off !== null) {
-                $slots[] = [$this->kitchens->now(), max($this->kitchens->local($off->due_at), $this->kitchens->now()->modify('+15 minutes')), true, false];
+                $slots[] = [
+                    $this->kitchens->now(),
+                    max($this->kitchens->local($off->due_at), $this->kitchens->now()->modify('+15 minutes')),
+                    true,
+                    false,
+                ];
             }
             foreach ($slots as [$from, $to, $on, $first]) {
                 $key = $cooker.' '.$from->format(DATE_ATOM);
-                $warm[$key] ??= ['cooker' => $cooker, 'from' => $from, 'to' => $to, 'herbs' => [], 'batches' => [], 'on' => $on, 'task' => $first];
+                $warm[$key] ??= [
+                    'cooker' => $cooker,
+                    'from' => $from,
+                    'to' => $to,
+                    'herbs' => [],
+                    'batches' => [],
+                    'on' => $on,
+                    'task' => $first,
+                ];
                 $warm[$key]['to'] = max($warm[$key]['to'], $to);
                 $warm[$key]['herbs'][] = $batch->herb_name;
                 $warm[$key]['batches'][] = $batch->uid;
@@ -101,7 +180,8 @@ final readonly class DiaryWords
     }
 
     /**
-     * @param  list<array{cooker: string, from: \DateTimeImmutable, to: \DateTimeImmutable, herbs: list<string>, batches: list<string>, on: bool, task: bool}>  $warm
+     * @param  list<array{cooker: string, from: \DateTimeImmutable, to: \DateTimeImmutable, herbs: list<string>,
+     *     batches: list<string>, on: bool, task: bool}>  $warm
      * @param  Collection<int, Task>  $due
      */
     private function day(\DateTimeImmutable $day, Availability $presence, array $warm, Collection $due): DiaryDay
@@ -109,20 +189,44 @@ final readonly class DiaryWords
         $midnight = $day->modify('+1 day');
         $length = $midnight->getTimestamp() - $day->getTimestamp();
         $share = fn (\DateTimeImmutable $at): float => round(max(0, min(1, ($at->getTimestamp() - $day->getTimestamp()) / $length)), 4);
-        $home = array_map(fn (array $while) => new DayWhile($share($while['from']), $share($while['to']), $while['from']->format('H:i').' to '.$while['to']->format('H:i')), $presence->on($day));
+        $home = array_map(
+            fn (array $while) => new DayWhile(
+                $share($while['from']),
+                $share($while['to']),
+                $while['from']->format('H:i').' to '.$while['to']->format('H:i'),
+            ),
+            $presence->on($day),
+        );
         $sessions = [];
         foreach ($warm as $each) {
             if ($each['from'] < $midnight && $each['to'] > $day) {
                 $sessions[] = new DiarySession(
-                    $each['cooker'], implode(', ', $each['herbs']), $each['batches'], $each['task'] ? 'warm_on' : null, $share($each['from']), $share($each['to']),
-                    $each['on'] ? 'on, till '.$each['to']->format('H:i') : $each['from']->format('H:i').' to '.$each['to']->format('H:i'), $each['on'],
+                    $each['cooker'],
+                    implode(', ', $each['herbs']),
+                    $each['batches'],
+                    $each['task'] ? 'warm_on' : null,
+                    $share($each['from']),
+                    $share($each['to']),
+                    $each['on']
+                        ? 'on, till '.$each['to']->format('H:i')
+                        : $each['from']->format('H:i').' to '.$each['to']->format('H:i'),
+                    $each['on'],
                 );
             }
         }
 
         return new DiaryDay(
-            $day->format('Y-m-d'), $this->times->day($day), $home === [] ? 'nobody at home' : 'at home '.implode(', ', array_map(fn (DayWhile $while) => $while->text, $home)), $home, $sessions,
-            array_values($due->filter(fn (Task $task) => $task->step !== Step::WarmOn)->map(fn (Task $task) => $this->tasks->view($task, $task->batch))->all()),
+            $day->format('Y-m-d'),
+            $this->times->day($day),
+            $home === [] ? 'nobody at home' : 'at home '.implode(', ', array_map(fn (DayWhile $while) => $while->text, $home)),
+            $home,
+            $sessions,
+            array_values(
+                $due
+                    ->filter(fn (Task $task) => $task->step !== Step::WarmOn)
+                    ->map(fn (Task $task) => $this->tasks->view($task, $task->batch))
+                    ->all(),
+            ),
         );
     }
 
@@ -130,17 +234,32 @@ final readonly class DiaryWords
     private function coldOnes(Availability $presence): array
     {
         $troubles = [];
-        $cold = Batch::query()->where('use_by', '>', Carbon::now())->whereIn('stage', [Stage::Steeping, Stage::Settling, Stage::Poured, Stage::Bottled])
-            ->orderBy('use_by')->limit(self::BATCHES)->get(BatchWords::COLUMNS);
+        $cold = Batch::query()
+            ->where('use_by', '>', Carbon::now())
+            ->whereIn('stage', [Stage::Steeping, Stage::Settling, Stage::Poured, Stage::Bottled])
+            ->orderBy('use_by')
+            ->limit(self::BATCHES)
+            ->get(BatchWords::COLUMNS);
         foreach ($cold as $batch) {
-            if ($batch->use_by === null || $batch->filled_at === null || ($batch->stage === Stage::Bottled && $batch->shelf->bottlesLeft === 0)) {
+            if (
+                $batch->use_by === null ||
+                $batch->filled_at === null ||
+                ($batch->stage === Stage::Bottled && $batch->shelf->bottlesLeft === 0)
+            ) {
                 continue;
             }
             $day = $presence->missed($this->kitchens->local($batch->use_by), $this->kitchens->local($batch->filled_at));
             if ($day !== null) {
-                $troubles[] = new DiaryTrouble($batch->uid, $batch->herb_name, sprintf(
-                    'The %s oil is to be used up by %s, and nobody is at home then: use it, freeze it or throw it away by %s.', $batch->herb_name, $this->moment($batch->use_by), $this->moment($day),
-                ));
+                $troubles[] = new DiaryTrouble(
+                    $batch->uid,
+                    $batch->herb_name,
+                    sprintf(
+                        'The %s oil is to be used up by %s, and nobody is at home then: use it, freeze it or throw it away by %s.',
+                        $batch->herb_name,
+                        $this->moment($batch->use_by),
+                        $this->moment($day),
+                    ),
+                );
             }
         }
 
@@ -159,7 +278,9 @@ final readonly class DiaryWords
         if ($from->format('H:i') === '00:00' && $to->format('H:i') === '00:00') {
             $last = $to->modify('-1 day');
 
-            return $from->format('Y-m-d') === $last->format('Y-m-d') ? $from->format('D j M') : $from->format('D j M').' to '.$last->format('D j M');
+            return $from->format('Y-m-d') === $last->format('Y-m-d')
+                ? $from->format('D j M')
+                : $from->format('D j M').' to '.$last->format('D j M');
         }
 
         return $from->format('D j M H:i').' to '.$to->format($from->format('Y-m-d') === $to->format('Y-m-d') ? 'H:i' : 'D j M H:i');

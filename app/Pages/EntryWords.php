@@ -31,11 +31,15 @@ use Kettle\Measure\Kind;
 /** A line of the logbook, in words. */
 final readonly class EntryWords
 {
-    private const SEEN = ['herb_above' => 'herb above the oil, pushed under', 'drops_wiped' => 'drops under the lid, wiped', 'fur' => 'fur on it', 'bubbles_calmed' => 'the bubbling had calmed', 'colour_turned' => 'the colour had turned'];
+    private const SEEN = [
+        'herb_above' => 'herb above the oil, pushed under',
+        'drops_wiped' => 'drops under the lid, wiped',
+        'fur' => 'fur on it',
+        'bubbles_calmed' => 'the bubbling had calmed',
+        'colour_turned' => 'the colour had turned',
+    ];
 
-    public function __construct(private Times $times)
-    {
-    }
+    public function __construct(private Times $times) {}
 
     /** @param  array<string, true>  $corrected uids of entries that a later one corrects or strikes out */
     public function view(LogEntry $entry, array $corrected): EntryView
@@ -65,9 +69,25 @@ final readonly class EntryWords
             $line instanceof Started => 'Planned. '.$line->sentence,
             $line instanceof TaskLine => $this->task($line).$this->seen($line),
             $line instanceof Strained => 'Strained: '.$ml($line->ml).' ('.$line->typed.'). '.$line->says,
-            $line instanceof Bottled => 'Bottled: '.implode(', ', array_map(fn (FilledSize $size) => $size->count.' × '.$size->called, $line->bottles)).'; '.$ml($line->leftMl).' left over',
-            $line instanceof Decanted => 'Poured off'.($line->again ? ', through paper once more' : '').': '.$ml($line->ml).', '.$ml($line->lostMl).' lost in the mud',
-            $line instanceof Used => sprintf('Bottle %d: %s%s%s', $line->bottle, $ml($line->ml), ['given' => ' given away', 'thrown' => ' thrown away'][$line->how] ?? ' used', $line->to === '' ? '' : ', '.$line->to),
+            $line instanceof Bottled => 'Bottled: '.
+                implode(', ', array_map(fn (FilledSize $size) => $size->count.' × '.$size->called, $line->bottles)).
+                '; '.
+                $ml($line->leftMl).
+                ' left over',
+            $line instanceof Decanted => 'Poured off'.
+                ($line->again ? ', through paper once more' : '').
+                ': '.
+                $ml($line->ml).
+                ', '.
+                $ml($line->lostMl).
+                ' lost in the mud',
+            $line instanceof Used => sprintf(
+                'Bottle %d: %s%s%s',
+                $line->bottle,
+                $ml($line->ml),
+                ['given' => ' given away', 'thrown' => ' thrown away'][$line->how] ?? ' used',
+                $line->to === '' ? '' : ', '.$line->to,
+            ),
             $line instanceof Checked => 'Smelled and held to the light. '.$line->says.($line->closes() ? ' The batch is closed.' : ''),
             $line instanceof PutAway => 'Kept otherwise: '.implode(', ', array_filter($line->as)),
             $line instanceof PurposeChanged => 'Now for '.$line->to,
@@ -86,7 +106,8 @@ final readonly class EntryWords
     {
         $words = array_filter(array_map(fn (string $each) => self::SEEN[$each] ?? null, $line->seen));
 
-        return ($words === [] ? '' : ': '.implode('; ', $words)).($line->warmH === null ? '' : ', '.AmountWriter::clockSpan($line->warmH).' at warmth');
+        return ($words === [] ? '' : ': '.implode('; ', $words)).
+            ($line->warmH === null ? '' : ', '.AmountWriter::clockSpan($line->warmH).' at warmth');
     }
 
     private function task(TaskLine $line): string

@@ -14,13 +14,13 @@ use Kettle\Fault\FaultFinder;
 /** What the records of a batch say for and against each fault. */
 final readonly class FaultWords
 {
-    public function __construct(private FaultFinder $finder, private GatherEvidence $evidence)
-    {
-    }
+    public function __construct(private FaultFinder $finder, private GatherEvidence $evidence) {}
 
     public function signs(): FaultSigns
     {
-        return new FaultSigns(array_map(fn (array $sign) => new FaultSign($sign['id'], $sign['says'], $sign['discard']), $this->finder->signs()));
+        return new FaultSigns(
+            array_map(fn (array $sign) => new FaultSign($sign['id'], $sign['says'], $sign['discard']), $this->finder->signs()),
+        );
     }
 
     /** @param  list<string>  $signs */
@@ -28,8 +28,22 @@ final readonly class FaultWords
     {
         $found = $this->finder->find($signs, $batch === null ? [] : $this->evidence->of($batch));
 
-        return new FaultsFound($found['keep'], $found['says'], array_map(fn (array $cause) => new FaultCause(
-            $cause['id'], $cause['name'], $cause['likely'], $cause['for'], $cause['against'], $cause['test'], $cause['do'], $cause['keep'],
-        ), $found['causes']));
+        return new FaultsFound(
+            $found['keep'],
+            $found['says'],
+            array_map(
+                fn (array $cause) => new FaultCause(
+                    $cause['id'],
+                    $cause['name'],
+                    $cause['likely'],
+                    $cause['for'],
+                    $cause['against'],
+                    $cause['test'],
+                    $cause['do'],
+                    $cause['keep'],
+                ),
+                $found['causes'],
+            ),
+        );
     }
 }

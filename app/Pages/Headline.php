@@ -12,9 +12,7 @@ final readonly class Headline
     /** What may be done a day later, and nothing spoils. */
     private const CAN_WAIT = ['shake', 'smell'];
 
-    public function __construct(private KitchenFactory $kitchens)
-    {
-    }
+    public function __construct(private KitchenFactory $kitchens) {}
 
     /**
      * @param  list<TaskView>  $tasks those shown
@@ -27,7 +25,14 @@ final readonly class Headline
         if ($open === []) {
             return "{$day}. Nothing wants doing.";
         }
-        $late = count(array_unique(array_map(fn (TaskView $t) => $t->batch, array_filter($open, fn (TaskView $t) => $t->overdue && ! in_array($t->step, self::CAN_WAIT, true)))));
+        $late = count(
+            array_unique(
+                array_map(
+                    fn (TaskView $t) => $t->batch,
+                    array_filter($open, fn (TaskView $t) => $t->overdue && ! in_array($t->step, self::CAN_WAIT, true)),
+                ),
+            ),
+        );
         $hands = $this->hands(array_sum(array_map(fn (TaskView $task) => $task->minutes, $open)));
         $danger = count(array_filter($open, fn (TaskView $task) => $task->danger));
         if ($danger > 0) {

@@ -29,20 +29,45 @@ final readonly class LabelWords
 {
     /** Fields in the order of their weight, and whether they are on where nobody chose. */
     private const FIELDS = [
-        'title' => ['what it is', true], 'net' => ['net amount and number', true], 'best_before' => ['best before', true], 'cautions' => ['cautions', true],
-        'herb' => ['herb', true], 'oil' => ['oil', true], 'days' => ['days', true], 'for' => ['what it is for', true],
-        'keep' => ['how to keep it', true], 'ratio' => ['ratio and method', true], 'origin' => ['where the plant came from', true], 'words' => ['your own line', true], 'code' => ['batch code and 2D code', true],
+        'title' => ['what it is', true],
+        'net' => ['net amount and number', true],
+        'best_before' => ['best before', true],
+        'cautions' => ['cautions', true],
+        'herb' => ['herb', true],
+        'oil' => ['oil', true],
+        'days' => ['days', true],
+        'for' => ['what it is for', true],
+        'keep' => ['how to keep it', true],
+        'ratio' => ['ratio and method', true],
+        'origin' => ['where the plant came from', true],
+        'words' => ['your own line', true],
+        'code' => ['batch code and 2D code', true],
     ];
 
     /** Parts of plants as INCI names have them; what is not here stands as it is called. From memory. */
     private const INCI_PARTS = [
-        'leaf' => 'Leaf', 'leaf and flower' => 'Flower/Leaf', 'flower' => 'Flower', 'flower head' => 'Flower', 'flowering top' => 'Flower/Leaf/Stem', 'flower and bract' => 'Flower', 'petal' => 'Flower',
-        'root' => 'Root', 'root bark' => 'Root Bark', 'bark' => 'Bark', 'seed' => 'Seed', 'berry' => 'Fruit', 'fruit' => 'Fruit', 'peel' => 'Peel', 'bud' => 'Bud', 'needle' => 'Leaf', 'tip' => 'Bud', 'bulb' => 'Bulb', 'pod' => 'Fruit',
+        'leaf' => 'Leaf',
+        'leaf and flower' => 'Flower/Leaf',
+        'flower' => 'Flower',
+        'flower head' => 'Flower',
+        'flowering top' => 'Flower/Leaf/Stem',
+        'flower and bract' => 'Flower',
+        'petal' => 'Flower',
+        'root' => 'Root',
+        'root bark' => 'Root Bark',
+        'bark' => 'Bark',
+        'seed' => 'Seed',
+        'berry' => 'Fruit',
+        'fruit' => 'Fruit',
+        'peel' => 'Peel',
+        'bud' => 'Bud',
+        'needle' => 'Leaf',
+        'tip' => 'Bud',
+        'bulb' => 'Bulb',
+        'pod' => 'Fruit',
     ];
 
-    public function __construct(private Times $times, private CautionWords $cautions, private Planning $planning, private Tables $tables)
-    {
-    }
+    public function __construct(private Times $times, private CautionWords $cautions, private Planning $planning, private Tables $tables) {}
 
     /** @return list<LabelLine> what stands on the label, as it was set */
     public function of(Batch $batch): array
@@ -101,7 +126,15 @@ final readonly class LabelWords
             start: $this->start($batch),
             names: self::set($batch, 'names', 'cook'),
             words: self::set($batch, 'words', ''),
-            fields: array_map(fn (string $id) => new LabelField($id, self::FIELDS[$id][0], $id === 'net' ? 'the net amount of each bottle, and its number' : $texts[$id] ?? '', in_array($id, $on, true)), array_keys(self::FIELDS)),
+            fields: array_map(
+                fn (string $id) => new LabelField(
+                    $id,
+                    self::FIELDS[$id][0],
+                    $id === 'net' ? 'the net amount of each bottle, and its number' : $texts[$id] ?? '',
+                    in_array($id, $on, true),
+                ),
+                array_keys(self::FIELDS),
+            ),
             lines: $lines,
             cautions: $this->cautions->of($batch, 'label'),
             checklist: $this->checklist($batch, $lines, $cut),
@@ -145,14 +178,39 @@ final readonly class LabelWords
             'title' => ucfirst($plan->title).' oil',
             'net' => '',
             LabelLayout::MUST => implode(' ', $this->cautions->short($batch, true)),
-            'best_before' => $batch->use_by === null ? 'Best before '.$this->times->date($batch->best_before) : 'Use by '.$this->times->logged($batch->use_by),
+            'best_before' => $batch->use_by === null
+                    ? 'Best before '.$this->times->date($batch->best_before)
+                    : 'Use by '.$this->times->logged($batch->use_by),
             'cautions' => implode(' ', $this->cautions->short($batch, false)),
-            'herb' => $inci ? 'Ingredients: '.implode(', ', [...self::byWeight($plan), ...self::antioxidant($batch, true)])
+            'herb' => $inci
+                ? 'Ingredients: '.implode(', ', [...self::byWeight($plan), ...self::antioxidant($batch, true)])
                 : implode('; ', array_map($this->herb(...), $plan->herbs)),
-            'oil' => $inci ? '' : 'in '.implode(', ', [...array_map(fn (PlannedOil $oil) => $oil->name.(count($oils) > 1 ? ' '.round($grams[$oil->id] / array_sum(array_intersect_key($grams, array_flip(array_column($oils, 'id')))) * 100).' %' : ''), $oils), ...self::antioxidant($batch, false)]),
+            'oil' => $inci
+                ? ''
+                : 'in '.
+                    implode(', ', [
+                        ...array_map(
+                            fn (PlannedOil $oil) => $oil->name.
+                                (count($oils) > 1
+                                    ? ' '.
+                                        round(
+                                            ($grams[$oil->id] /
+                                                array_sum(array_intersect_key($grams, array_flip(array_column($oils, 'id'))))) *
+                                                100,
+                                        ).
+                                        ' %'
+                                    : ''),
+                            $oils,
+                        ),
+                        ...self::antioxidant($batch, false),
+                    ]),
             'days' => $this->days($batch),
             'for' => 'For '.$this->planning->cupboard()->purpose($batch->purpose)->name,
-            'keep' => $batch->use_by === null ? ($batch->keptAs()->place === 'fridge' ? 'Keep in the refrigerator. Smell it' : 'Keep cool and dark. Smell it').($kitchen ? '' : ', and try a little,').' before use.' : '',
+            'keep' => $batch->use_by === null
+                    ? ($batch->keptAs()->place === 'fridge' ? 'Keep in the refrigerator. Smell it' : 'Keep cool and dark. Smell it').
+                        ($kitchen ? '' : ', and try a little,').
+                        ' before use.'
+                    : '',
             'ratio' => self::ratio($plan).', '.$plan->method->name,
             'origin' => $batch->origin === '' ? '' : 'From '.$batch->origin,
             'words' => self::set($batch, 'words', ''),
@@ -199,13 +257,20 @@ final readonly class LabelWords
             return "{$plan->ratio}, {$state} as it lay";
         }
 
-        return sprintf('%s as if dry (1:%s %s, as it lay)', $plan->ratio, round(($plan->figureOrNull('oil_volume') ?? 0.0) / $herb, 1), $state);
+        return sprintf(
+            '%s as if dry (1:%s %s, as it lay)',
+            $plan->ratio,
+            round(($plan->figureOrNull('oil_volume') ?? 0.0) / $herb, 1),
+            $state,
+        );
     }
 
     /** "Calendula Officinalis Flower Extract" */
     private static function inci(PlannedHerb $herb): string
     {
-        return $herb->latin === '' ? ucfirst($herb->name) : mb_convert_case($herb->latin, MB_CASE_TITLE).' '.(self::INCI_PARTS[$herb->part] ?? ucfirst($herb->part)).' Extract';
+        return $herb->latin === ''
+            ? ucfirst($herb->name)
+            : mb_convert_case($herb->latin, MB_CASE_TITLE).' '.(self::INCI_PARTS[$herb->part] ?? ucfirst($herb->part)).' Extract';
     }
 
     /** @return list<string> */
@@ -220,11 +285,16 @@ final readonly class LabelWords
 
     private function days(Batch $batch): string
     {
-        return implode(', ', array_filter([
-            'Made '.$this->times->date($batch->filled_at ?? $batch->start_at),
-            $batch->strained_at === null ? 'strain by '.$this->times->date($batch->strain_at) : 'strained '.$this->times->date($batch->strained_at),
-            $batch->bottled_at === null ? '' : 'bottled '.$this->times->date($batch->bottled_at),
-        ]));
+        return implode(
+            ', ',
+            array_filter([
+                'Made '.$this->times->date($batch->filled_at ?? $batch->start_at),
+                $batch->strained_at === null
+                    ? 'strain by '.$this->times->date($batch->strain_at)
+                    : 'strained '.$this->times->date($batch->strained_at),
+                $batch->bottled_at === null ? '' : 'bottled '.$this->times->date($batch->bottled_at),
+            ]),
+        );
     }
 
     /**
@@ -246,7 +316,8 @@ final readonly class LabelWords
                     'net' => $this->withNet($batch) && ! in_array('net', $cut, true),
                     'allergens' => ! in_array(LabelLayout::MUST, $cut, true),
                     'keep' => in_array('keep', $there, true) || ($batch->use_by !== null && in_array(LabelLayout::MUST, $there, true)),
-                    'ingredients' => in_array('herb', $there, true) && ($for === 'kitchen' || self::set($batch, 'names', 'cook') === 'inci'),
+                    'ingredients' => in_array('herb', $there, true) &&
+                        ($for === 'kitchen' || self::set($batch, 'names', 'cook') === 'inci'),
                     default => in_array($field, $there, true),
                 };
                 $checklist[] = new ChecklistLine($row->text('says'), $is, $this->planning->rules()->source($row->text('source')));
@@ -267,11 +338,13 @@ final readonly class LabelWords
         $cut = implode(', ', array_map(fn (string $id) => self::FIELDS[$id][0] ?? $id, array_diff($cut, [LabelLayout::MUST])));
         $missing = LabelLayout::missing(implode(' ', array_map(fn (LabelLine $line) => $line->text, $lines)));
 
-        return array_values(array_filter([
-            $must ? LabelRefused::unsaid()->getMessage() : '',
-            $cut === '' ? '' : "Not all of it fits, even small: {$cut}. Take a larger label, or leave something out.",
-            $missing === '' ? '' : "The label’s letters have no shape for {$missing}; a box is printed in their place.",
-        ]));
+        return array_values(
+            array_filter([
+                $must ? LabelRefused::unsaid()->getMessage() : '',
+                $cut === '' ? '' : "Not all of it fits, even small: {$cut}. Take a larger label, or leave something out.",
+                $missing === '' ? '' : "The label’s letters have no shape for {$missing}; a box is printed in their place.",
+            ]),
+        );
     }
 
     /** @return list<string> fields that are on */
@@ -279,7 +352,9 @@ final readonly class LabelWords
     {
         $fields = $batch->label['fields'] ?? null;
 
-        return is_array($fields) ? array_values(array_filter($fields, 'is_string')) : array_keys(array_filter(self::FIELDS, fn (array $field) => $field[1]));
+        return is_array($fields)
+            ? array_values(array_filter($fields, 'is_string'))
+            : array_keys(array_filter(self::FIELDS, fn (array $field) => $field[1]));
     }
 
     private static function set(Batch $batch, string $key, string $else): string

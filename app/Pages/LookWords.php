@@ -21,13 +21,40 @@ use Kettle\Warmth\WarmthRefused;
 final readonly class LookWords
 {
     /** Oils from pale to deep, to choose the nearest from where there is no camera. Invented, evenly spaced by eye. */
-    public const SWATCHES = ['#fbf7e6', '#f7edc3', '#f3df93', '#eecb5f', '#e5b23a', '#d8952a', '#c27722', '#a55b1e', '#84431a', '#5f3015', '#d9dca0', '#b9c274', '#95a24f', '#6f7f37', '#4f5e28', '#7a2b1c'];
+    public const SWATCHES = [
+        '#fbf7e6',
+        '#f7edc3',
+        '#f3df93',
+        '#eecb5f',
+        '#e5b23a',
+        '#d8952a',
+        '#c27722',
+        '#a55b1e',
+        '#84431a',
+        '#5f3015',
+        '#d9dca0',
+        '#b9c274',
+        '#95a24f',
+        '#6f7f37',
+        '#4f5e28',
+        '#7a2b1c',
+    ];
 
-    private const SCENT = ['nothing of the herb', 'a breath', 'faint', 'faint, but there', 'clear', 'clear and full', 'strong', 'strong and round', 'very strong', 'it fills the room', 'as strong as the herb itself'];
+    private const SCENT = [
+        'nothing of the herb',
+        'a breath',
+        'faint',
+        'faint, but there',
+        'clear',
+        'clear and full',
+        'strong',
+        'strong and round',
+        'very strong',
+        'it fills the room',
+        'as strong as the herb itself',
+    ];
 
-    public function __construct(private Records $records, private KitchenFactory $kitchens, private Times $times)
-    {
-    }
+    public function __construct(private Records $records, private KitchenFactory $kitchens, private Times $times) {}
 
     public function of(Batch $batch): LooksView
     {
@@ -51,9 +78,18 @@ final readonly class LookWords
             if ($look instanceof ColourLook && $from !== null) {
                 $difference = $look->colour()->difference($from->colour());
                 $points[] = new LookPoint(
-                    $entry->id, $this->hours($batch, $entry), round($difference, 2),
-                    $look === $from ? ($plain === null ? 'the first look' : 'the plain oil') : sprintf('%s from %s', round($difference, 1), $plain === null ? 'the first look' : 'the plain oil'),
-                    $entry->by, $this->times->logged($entry->at), $look->hex(), $look->photo,
+                    $entry->id,
+                    $this->hours($batch, $entry),
+                    round($difference, 2),
+                    $look === $from
+                        ? ($plain === null
+                            ? 'the first look'
+                            : 'the plain oil')
+                        : sprintf('%s from %s', round($difference, 1), $plain === null ? 'the first look' : 'the plain oil'),
+                    $entry->by,
+                    $this->times->logged($entry->at),
+                    $look->hex(),
+                    $look->photo,
                 );
             }
         }
@@ -67,7 +103,16 @@ final readonly class LookWords
         foreach ($log->standing as $entry) {
             if ($entry->line instanceof ScentLook) {
                 $score = $entry->line->score;
-                $points[] = new LookPoint($entry->id, $this->hours($batch, $entry), (float) $score, $score.', '.(self::SCENT[$score] ?? ''), $entry->by, $this->times->logged($entry->at), null, null);
+                $points[] = new LookPoint(
+                    $entry->id,
+                    $this->hours($batch, $entry),
+                    (float) $score,
+                    $score.', '.(self::SCENT[$score] ?? ''),
+                    $entry->by,
+                    $this->times->logged($entry->at),
+                    null,
+                    null,
+                );
             }
         }
 
@@ -86,18 +131,44 @@ final readonly class LookWords
             [$left, $error] = $fit->toCome();
             $end = $fit->max;
             for ($i = 0; $i <= 40; $i++) {
-                $curve[] = [$hours * $i / 40, round($fit->max * $fit->share($hours * $i / 40), 3)];
+                $curve[] = [($hours * $i) / 40, round($fit->max * $fit->share(($hours * $i) / 40), 3)];
             }
-            $says = $error > 0.4
-                ? sprintf('%s still wanders too much to say. Look again in some days.', $what)
-                : sprintf('About %d %% of the %s is still to come, give or take %d. Nine tenths are there %s.', (int) round($left * 100), $noun, max(1, (int) round($error * 100)), $this->when($batch, $fit->when(0.9)));
+            $says =
+                $error > 0.4
+                    ? sprintf('%s still wanders too much to say. Look again in some days.', $what)
+                    : sprintf(
+                        'About %d %% of the %s is still to come, give or take %d. Nine tenths are there %s.',
+                        (int) round($left * 100),
+                        $noun,
+                        max(1, (int) round($error * 100)),
+                        $this->when($batch, $fit->when(0.9)),
+                    );
         } catch (WarmthRefused) {
-            $says = $after === []
-                ? ($kind === 'colour' ? 'Look at the plain oil first, then every few days: the curve tells when it has given what it will.' : 'Smell it every few days, away from the jar’s own steam.')
-                : sprintf('Too few looks to say: %d of at least %d, on different days, and rising.', count($after), Approach::LEAST_LOOKS);
+            $says =
+                $after === []
+                    ? ($kind === 'colour'
+                        ? 'Look at the plain oil first, then every few days: the curve tells when it has given what it will.'
+                        : 'Smell it every few days, away from the jar’s own steam.')
+                    : sprintf(
+                        'Too few looks to say: %d of at least %d, on different days, and rising.',
+                        count($after),
+                        Approach::LEAST_LOOKS,
+                    );
         }
 
-        return new LookCurve($kind, $says, $points, $curve, $end === null ? null : round($end, 2), round(max([$kind === 'scent' ? 10.0 : 5.0, $end ?? 0.0, ...array_map(fn (LookPoint $point) => $point->value, $points)]) * 1.08, 2), $hours, $this->marks($hours));
+        return new LookCurve(
+            $kind,
+            $says,
+            $points,
+            $curve,
+            $end === null ? null : round($end, 2),
+            round(
+                max([$kind === 'scent' ? 10.0 : 5.0, $end ?? 0.0, ...array_map(fn (LookPoint $point) => $point->value, $points)]) * 1.08,
+                2,
+            ),
+            $hours,
+            $this->marks($hours),
+        );
     }
 
     /** @return list<ChartMark> */
@@ -106,7 +177,7 @@ final readonly class LookWords
         $marks = [];
         $step = $hours > 24 * 60 ? 24 * 14 : ($hours > 24 * 12 ? 24 * 7 : ($hours > 48 ? 48 : 6));
         for ($at = $step; $at < $hours; $at += $step) {
-            $marks[] = new ChartMark($at, $step >= 168 ? 'week '.($at / 168) : ($step >= 24 ? 'day '.($at / 24) : $at.' h'));
+            $marks[] = new ChartMark($at, $step >= 168 ? 'week '.$at / 168 : ($step >= 24 ? 'day '.$at / 24 : $at.' h'));
         }
 
         return $marks;
@@ -114,7 +185,7 @@ final readonly class LookWords
 
     private function when(Batch $batch, float $hours): string
     {
-        $at = $this->kitchens->local(($batch->filled_at ?? $batch->start_at))->modify('+'.(int) min(24 * 365, round($hours)).' hours');
+        $at = $this->kitchens->local($batch->filled_at ?? $batch->start_at)->modify('+'.(int) min(24 * 365, round($hours)).' hours');
 
         return $at <= $this->kitchens->now() ? 'by now' : 'about '.$at->format('D j M');
     }

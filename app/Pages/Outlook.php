@@ -18,9 +18,7 @@ use Kettle\Warmth\Band;
 /** What a pot will do on a setting with some jars in it, in words: before it is switched on. */
 final readonly class Outlook
 {
-    public function __construct(private SetUp $setUp, private Forecast $forecast, private StoveWords $words)
-    {
-    }
+    public function __construct(private SetUp $setUp, private Forecast $forecast, private StoveWords $words) {}
 
     /**
      * @param  list<string>  $uids of batches
@@ -41,13 +39,37 @@ final readonly class Outlook
 
         return new PotOutlook(
             bath: $this->words->bath($keep, $bath->fullMm),
-            lines: array_map(fn (array $line) => new OutlookLine($line['label'], $line['text'], $line['range']), $this->forecast->lines($said, $band)),
+            lines: array_map(
+                fn (array $line) => new OutlookLine($line['label'], $line['text'], $line['range']),
+                $this->forecast->lines($said, $band),
+            ),
             warnings: $warnings,
             instead: $said['passes_ceiling']['value'] ? $this->forecast->instead($cooker, $setting, $keep, $band, $hours, $pouredC) : [],
-            stands_text: sprintf('%s in it; %s.', $this->stand($bath, $batches), ($most = Packing::most($bath->cooker, $widest, 12)) > count($bath->jars) ? "{$most} of the widest would" : 'there is room for no more'),
-            pour_text: $bath->isDry() ? 'No water: it holds its warmth by itself. Jars open, its lid on.' : sprintf('Pour %s of water round them: %d mm high, %s.', AmountWriter::plain($bath->waterMl($bath->fullMm), Kind::Volume), (int) round($bath->fullMm), $bath->heldByFloating ? 'and no more, or a jar floats' : WaterBath::SCHOOLS[$this->setUp->school($batches, $school)]),
+            stands_text: sprintf(
+                '%s in it; %s.',
+                $this->stand($bath, $batches),
+                ($most = Packing::most($bath->cooker, $widest, 12)) > count($bath->jars)
+                    ? "{$most} of the widest would"
+                    : 'there is room for no more',
+            ),
+            pour_text: $bath->isDry()
+                ? 'No water: it holds its warmth by itself. Jars open, its lid on.'
+                : sprintf(
+                    'Pour %s of water round them: %d mm high, %s.',
+                    AmountWriter::plain($bath->waterMl($bath->fullMm), Kind::Volume),
+                    (int) round($bath->fullMm),
+                    $bath->heldByFloating ? 'and no more, or a jar floats' : WaterBath::SCHOOLS[$this->setUp->school($batches, $school)],
+                ),
             model: $said['model'],
-            chart: new WarmthChart(0, (int) ($hours * 3600), -1, [], array_map(fn (array $p) => [(float) $p[0], (float) $p[1]], $path), [], []),
+            chart: new WarmthChart(
+                0,
+                (int) ($hours * 3600),
+                -1,
+                [],
+                array_map(fn (array $p) => [(float) $p[0], (float) $p[1]], $path),
+                [],
+                [],
+            ),
             scale: $this->words->scale($band, (float) $keep['room_c']),
         );
     }
@@ -79,18 +101,44 @@ final readonly class Outlook
     {
         $warnings = [];
         if ($said['passes_ceiling']['value']) {
-            $warnings[] = new StoveAlarm('too-warm', 'stop', sprintf('On this setting it goes over %s. Take a lower one, or switch it on and off.', $this->words->warmth($band->ceiling)));
+            $warnings[] = new StoveAlarm(
+                'too-warm',
+                'stop',
+                sprintf(
+                    'On this setting it goes over %s. Take a lower one, or switch it on and off.',
+                    $this->words->warmth($band->ceiling),
+                ),
+            );
         } elseif ($said['passes_ceiling']['hotter']) {
-            $warnings[] = new StoveAlarm('may-be-too-warm', 'care', 'It may pass the ceiling on this setting: be there for the first two hours.');
+            $warnings[] = new StoveAlarm(
+                'may-be-too-warm',
+                'care',
+                'It may pass the ceiling on this setting: be there for the first two hours.',
+            );
         }
         if ($said['minutes_to_band']['value'] === null) {
-            $warnings[] = new StoveAlarm('never-warm', 'care', sprintf('On this setting it does not come into the band, from %s. Take a higher one, or put the lid on.', $this->words->warmth($band->low)));
+            $warnings[] = new StoveAlarm(
+                'never-warm',
+                'care',
+                sprintf(
+                    'On this setting it does not come into the band, from %s. Take a higher one, or put the lid on.',
+                    $this->words->warmth($band->low),
+                ),
+            );
         }
         if ($bath->heldByFloating) {
-            $warnings[] = new StoveAlarm('floats', 'care', 'With more water a jar would float and tip. A weight on its lid, or less water.');
+            $warnings[] = new StoveAlarm(
+                'floats',
+                'care',
+                'With more water a jar would float and tip. A weight on its lid, or less water.',
+            );
         }
         if (! $learned) {
-            $warnings[] = new StoveAlarm('not-learned', 'note', 'Nobody has learned this pot yet: these are a common pot’s figures. One logged warm-up narrows them.');
+            $warnings[] = new StoveAlarm(
+                'not-learned',
+                'note',
+                'Nobody has learned this pot yet: these are a common pot’s figures. One logged warm-up narrows them.',
+            );
         }
 
         return $warnings;

@@ -32,9 +32,7 @@ final readonly class StoreWords
     /** Lines about Stores on Today. */
     private const TASKS = 6;
 
-    public function __construct(private KitchenFactory $kitchens, private Planning $planning, private Times $times)
-    {
-    }
+    public function __construct(private KitchenFactory $kitchens, private Planning $planning, private Times $times) {}
 
     public function view(Lot $lot): LotView
     {
@@ -72,17 +70,38 @@ final readonly class StoreWords
 
     public function detail(Lot $lot): LotDetail
     {
-        $moves = $lot->moves()->with(['batch' => fn ($query) => $query->select(['id', 'house_id', 'uid', 'code', 'name'])])->orderByDesc('id')->limit(self::HISTORY)->get();
+        $moves = $lot
+            ->moves()
+            ->with(['batch' => fn ($query) => $query->select(['id', 'house_id', 'uid', 'code', 'name'])])
+            ->orderByDesc('id')
+            ->limit(self::HISTORY)
+            ->get();
         $checks = $lot->checks()->orderByDesc('id')->limit(self::HISTORY)->get();
 
         return new LotDetail(
             $this->view($lot),
             $this->fields($lot),
             array_values($moves->map(fn (LotMove $move) => $this->move($lot, $move))->all()),
-            array_values($checks->map(fn (LotCheck $check) => new CheckView($check->verdict, $check->says, $this->times->logged($check->happened_at), $check->by))->all()),
-            array_map(fn (array $ask) => new AskView($ask['id'], $ask['asks'], array_map(
-                fn (array $answer) => new AnswerChoice($answer['id'], $answer['says']), $ask['answers'],
-            )), CoreCheck::asks($lot->kind, $this->planning->tables())),
+            array_values(
+                $checks
+                    ->map(
+                        fn (LotCheck $check) => new CheckView(
+                            $check->verdict,
+                            $check->says,
+                            $this->times->logged($check->happened_at),
+                            $check->by,
+                        ),
+                    )
+                    ->all(),
+            ),
+            array_map(
+                fn (array $ask) => new AskView(
+                    $ask['id'],
+                    $ask['asks'],
+                    array_map(fn (array $answer) => new AnswerChoice($answer['id'], $answer['says']), $ask['answers']),
+                ),
+                CoreCheck::asks($lot->kind, $this->planning->tables()),
+            ),
         );
     }
 
@@ -95,21 +114,52 @@ final readonly class StoreWords
     {
         $kitchen = $this->kitchens->plain();
         $tasks = [];
-        $aged = Lot::query()->where('left', '>', 0)->where(
-            fn (Builder $query) => $query->where('ages_on', '<=', $kitchen->today()->format('Y-m-d'))->orWhereIn('verdict', ['past', 'soon']),
-        );
-        foreach ($aged->orderByRaw('ages_on IS NULL, ages_on')->orderBy('id')->limit(self::TASKS + 1)->get() as $lot) {
+        $aged = Lot::query()
+            ->where('left', '>', 0)
+            ->where(
+                fn (Builder $query) => $query
+                    ->where('ages_on', '<=', $kitchen->today()->format('Y-m-d'))
+                    ->orWhereIn('verdict', ['past', 'soon']),
+            );
+        foreach (
+            $aged
+                ->orderByRaw('ages_on IS NULL, ages_on')
+                ->orderBy('id')
+                ->limit(self::TASKS + 1)
+                ->get() as $lot
+        ) {
             $condition = Condition::of($lot->core($kitchen->now->getTimezone()), $kitchen->today(), $this->planning->cupboard());
             if ($condition->is !== Condition::SOUND) {
                 $tasks[] = new StoreTask($lot->uid, $lot->called, $condition->is, $condition->reasons[0]);
             }
         }
         // A lot that is nearly empty is no concern while there is more of the same.
-        $low = Lot::query()->where('is_low', true)->whereNotExists(fn ($more) => $more->select(DB::raw('1'))->from('lots', 'other')
-            ->whereColumn('other.house_id', 'lots.house_id')->whereColumn('other.kind', 'lots.kind')->whereColumn('other.material', 'lots.material')
-            ->where('other.material', '!=', '')->where('other.is_low', false)->whereNull('other.deleted_at'));
-        foreach ($low->orderBy('called')->orderBy('id')->limit(self::TASKS + 1)->get() as $lot) {
-            $tasks[] = new StoreTask($lot->uid, $lot->called, 'low', (float) $lot->left > 0 ? 'Only '.$this->amount($lot, (float) $lot->left).' left.' : 'None left.');
+        $low = Lot::query()
+            ->where('is_low', true)
+            ->whereNotExists(
+                fn ($more) => $more
+                    ->select(DB::raw('1'))
+                    ->from('lots', 'other')
+                    ->whereColumn('other.house_id', 'lots.house_id')
+                    ->whereColumn('other.kind', 'lots.kind')
+                    ->whereColumn('other.material', 'lots.material')
+                    ->where('other.material', '!=', '')
+                    ->where('other.is_low', false)
+                    ->whereNull('other.deleted_at'),
+            );
+        foreach (
+            $low
+                ->orderBy('called')
+                ->orderBy('id')
+                ->limit(self::TASKS + 1)
+                ->get() as $lot
+        ) {
+            $tasks[] = new StoreTask(
+                $lot->uid,
+                $lot->called,
+                'low',
+                (float) $lot->left > 0 ? 'Only '.$this->amount($lot, (float) $lot->left).' left.' : 'None left.',
+            );
         }
 
         return [array_slice($tasks, 0, self::TASKS), count($tasks) > self::TASKS];
@@ -151,10 +201,21 @@ final readonly class StoreWords
             'in' => $this->amount($lot, $amount).' came in',
             'taken' => $this->amount($lot, -$amount).' taken',
             'back' => $this->amount($lot, $amount).' put back',
-            default => 'Counted: '.($amount >= 0 ? $this->amount($lot, $amount).' more than thought' : $this->amount($lot, -$amount).' less than thought'),
+            default => 'Counted: '.
+                ($amount >= 0
+                    ? $this->amount($lot, $amount).' more than thought'
+                    : $this->amount($lot, -$amount).' less than thought'),
         };
 
-        return new MoveView($move->uid, $text, $this->times->logged($move->happened_at), $move->by, $move->note, $move->batch?->uid, $move->batch === null ? null : $move->batch->code.' '.$move->batch->name);
+        return new MoveView(
+            $move->uid,
+            $text,
+            $this->times->logged($move->happened_at),
+            $move->by,
+            $move->note,
+            $move->batch?->uid,
+            $move->batch === null ? null : $move->batch->code.' '.$move->batch->name,
+        );
     }
 
     /** @return array<string, string> */
@@ -164,10 +225,23 @@ final readonly class StoreWords
         $day = fn (?\Illuminate\Support\Carbon $day) => $day?->format('Y-m-d') ?? '';
 
         return [
-            'kind' => $lot->kind->value, 'material' => $lot->material, 'called' => $lot->called, 'part' => $lot->part, 'form' => $lot->form ?? '', 'state' => $lot->state->value ?? '',
-            'amount' => $lot->typed, 'low_at' => $number($lot->low_at), 'price' => $number($lot->price), 'got_how' => $lot->got_how, 'got_where' => $lot->got_where,
-            'got_on' => $day($lot->got_on), 'opened_on' => $day($lot->opened_on), 'best_before' => $day($lot->best_before),
-            'food_grade' => $lot->food_grade ? 'yes' : 'no', 'allergens' => implode('; ', $lot->allergens), 'note' => $lot->note,
+            'kind' => $lot->kind->value,
+            'material' => $lot->material,
+            'called' => $lot->called,
+            'part' => $lot->part,
+            'form' => $lot->form ?? '',
+            'state' => $lot->state->value ?? '',
+            'amount' => $lot->typed,
+            'low_at' => $number($lot->low_at),
+            'price' => $number($lot->price),
+            'got_how' => $lot->got_how,
+            'got_where' => $lot->got_where,
+            'got_on' => $day($lot->got_on),
+            'opened_on' => $day($lot->opened_on),
+            'best_before' => $day($lot->best_before),
+            'food_grade' => $lot->food_grade ? 'yes' : 'no',
+            'allergens' => implode('; ', $lot->allergens),
+            'note' => $lot->note,
         ];
     }
 }

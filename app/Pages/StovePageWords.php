@@ -41,14 +41,24 @@ final readonly class StovePageWords
 
     private const CSV_ROWS = 20_000;
 
-    public function __construct(private StoveWords $words, private CookerWords $cookers, private Records $records, private KitchenFactory $kitchens, private Times $times, private SetUp $setUp)
-    {
-    }
+    public function __construct(
+        private StoveWords $words,
+        private CookerWords $cookers,
+        private Records $records,
+        private KitchenFactory $kitchens,
+        private Times $times,
+        private SetUp $setUp,
+    ) {}
 
     public function page(): StovePage
     {
         $with = ['jars.batch', 'probes.probe', 'cooker'];
-        $running = StoveSession::query()->where('state', '!=', StoveSession::ENDED)->orderByDesc('id')->limit(self::SESSIONS)->with($with)->get();
+        $running = StoveSession::query()
+            ->where('state', '!=', StoveSession::ENDED)
+            ->orderByDesc('id')
+            ->limit(self::SESSIONS)
+            ->with($with)
+            ->get();
         $ended = StoveSession::query()->where('state', StoveSession::ENDED)->orderByDesc('id')->limit(self::ENDED)->with($with)->get();
         $used = $running->where('speed', 1)->pluck('cooker_id')->flip();
         $busy = StoveProbe::query()->whereIn('stove_session_id', $running->pluck('id'))->pluck('probe_id')->flip();
@@ -59,8 +69,22 @@ final readonly class StovePageWords
             sessions: array_values($running->map($this->words->card(...))->all()),
             waiting: $waiting,
             pans: $pans,
-            cookers: array_values(Cooker::query()->orderBy('id')->get()->map(fn (Cooker $cooker) => $this->cookers->cooker($cooker, isset($used[$cooker->id])))->all()),
-            probes: array_values(Probe::query()->where('kind', '!=', Probe::HAND)->orderBy('id')->limit(40)->get()->map(fn (Probe $probe) => $this->cookers->probe($probe, isset($busy[$probe->id])))->all()),
+            cookers: array_values(
+                Cooker::query()
+                    ->orderBy('id')
+                    ->get()
+                    ->map(fn (Cooker $cooker) => $this->cookers->cooker($cooker, isset($used[$cooker->id])))
+                    ->all(),
+            ),
+            probes: array_values(
+                Probe::query()
+                    ->where('kind', '!=', Probe::HAND)
+                    ->orderBy('id')
+                    ->limit(40)
+                    ->get()
+                    ->map(fn (Probe $probe) => $this->cookers->probe($probe, isset($busy[$probe->id])))
+                    ->all(),
+            ),
             ended: array_values($ended->map($this->words->card(...))->all()),
         );
     }
@@ -68,11 +92,23 @@ final readonly class StovePageWords
     /** @return list<array{line: int, reading: array<string, string>}> the rows of a CSV file in base64, as Readings takes them */
     public function csvRows(string $base64): array
     {
-        $table = CsvTable::read((string) base64_decode($base64, true), ['at', 'c'], [['at', 'time', 'when'], ['c', 'f', 'temperature', 'warmth']], ['at', 'time', 'when', 'c', 'f', 'temperature', 'warmth'], self::CSV_ROWS);
+        $table = CsvTable::read(
+            (string) base64_decode($base64, true),
+            ['at', 'c'],
+            [['at', 'time', 'when'], ['c', 'f', 'temperature', 'warmth']],
+            ['at', 'time', 'when', 'c', 'f', 'temperature', 'warmth'],
+            self::CSV_ROWS,
+        );
         $rows = [];
         foreach ($table->rows as $line => $row) {
-            $warmth = $row['c'] ?? $row['temperature'] ?? $row['warmth'] ?? '';
-            $rows[] = ['line' => $line, 'reading' => ['at' => $this->zoned($row['at'] ?? $row['time'] ?? $row['when'] ?? ''), ...($warmth === '' && isset($row['f']) ? ['f' => $row['f']] : ['c' => $warmth])]];
+            $warmth = $row['c'] ?? ($row['temperature'] ?? ($row['warmth'] ?? ''));
+            $rows[] = [
+                'line' => $line,
+                'reading' => [
+                    'at' => $this->zoned($row['at'] ?? ($row['time'] ?? ($row['when'] ?? ''))),
+                    ...$warmth === '' && isset($row['f']) ? ['f' => $row['f']] : ['c' => $warmth],
+                ],
+            ];
         }
 
         return $rows;
@@ -97,7 +133,14 @@ final readonly class StovePageWords
      */
     public function taken(array $took, array $lines = []): ReadingsTaken
     {
-        return new ReadingsTaken($took['taken'], $took['doubled'], array_map(fn (array $no) => new RefusedReading($lines[$no['row']] ?? $no['row'], $no['sentence']), array_slice($took['refused'], 0, 100)));
+        return new ReadingsTaken(
+            $took['taken'],
+            $took['doubled'],
+            array_map(
+                fn (array $no) => new RefusedReading($lines[$no['row']] ?? $no['row'], $no['sentence']),
+                array_slice($took['refused'], 0, 100),
+            ),
+        );
     }
 
     /** A warmth without its unit is in the cook's own degrees. */
@@ -110,8 +153,15 @@ final readonly class StovePageWords
     private function waiting(): array
     {
         $standing = StoveJar::standing()->pluck('batch_id');
-        $batches = Batch::query()->whereIn('stage', [Stage::Planned, Stage::Steeping])->where('shelf->heated', true)->whereNotIn('id', $standing)
-            ->orderBy('start_at')->orderBy('id')->limit(self::WAITING)->with('entries')->get();
+        $batches = Batch::query()
+            ->whereIn('stage', [Stage::Planned, Stage::Steeping])
+            ->where('shelf->heated', true)
+            ->whereNotIn('id', $standing)
+            ->orderBy('start_at')
+            ->orderBy('id')
+            ->limit(self::WAITING)
+            ->with('entries')
+            ->get();
         $presence = $this->kitchens->presence();
         $places = $this->kitchens->places();
         $waiting = $pans = [];
@@ -124,7 +174,15 @@ final readonly class StovePageWords
             if ($routine->method->has(Method::IN_PAN)) {
                 $pans[] = $this->pan($batch, $course, $routine);
             } elseif ($batch->plan->method->targetC !== null) {
-                $waiting[] = $this->jars($batch, $course, $routine, array_map(fn (CookerPlace $place) => $place->cooker->id, array_values(array_filter($places, fn (CookerPlace $place) => in_array($routine->method->id, $place->kinds, true)))));
+                $waiting[] = $this->jars(
+                    $batch,
+                    $course,
+                    $routine,
+                    array_map(
+                        fn (CookerPlace $place) => $place->cooker->id,
+                        array_values(array_filter($places, fn (CookerPlace $place) => in_array($routine->method->id, $place->kinds, true))),
+                    ),
+                );
             }
         }
 
@@ -139,33 +197,66 @@ final readonly class StovePageWords
         $warmUp = $routine->warmUpMin > 0 ? ', after about '.AmountWriter::span($routine->warmUpMin / 60).' getting warm' : '';
 
         return new StoveWaiting(
-            $batch->uid, $batch->code, $batch->herb_name, $batch->shelf->jar, $method->name, $this->words->warmth($method->targetOrUsual()),
-            ($course->warmed->hours() > 0 ? AmountWriter::clockSpan($course->warmed->hours()).' of '.AmountWriter::clockSpan($routine->hours).' had' : AmountWriter::clockSpan($routine->hours).' at warmth').$warmUp,
-            is_string($from) ? $this->times->due(new \DateTimeImmutable($from)) : '', $batch->stage === Stage::Steeping,
-            is_string($batch->diary['cooker'] ?? null) ? $batch->diary['cooker'] : null, is_string($batch->diary['says'] ?? null) ? $batch->diary['says'] : null,
+            $batch->uid,
+            $batch->code,
+            $batch->herb_name,
+            $batch->shelf->jar,
+            $method->name,
+            $this->words->warmth($method->targetOrUsual()),
+            ($course->warmed->hours() > 0
+                ? AmountWriter::clockSpan($course->warmed->hours()).' of '.AmountWriter::clockSpan($routine->hours).' had'
+                : AmountWriter::clockSpan($routine->hours).' at warmth').$warmUp,
+            is_string($from) ? $this->times->due(new \DateTimeImmutable($from)) : '',
+            $batch->stage === Stage::Steeping,
+            is_string($batch->diary['cooker'] ?? null) ? $batch->diary['cooker'] : null,
+            is_string($batch->diary['says'] ?? null) ? $batch->diary['says'] : null,
             array_map(fn (string $school) => new Ref($school, WaterBath::SCHOOLS[$school]), $this->setUp->schools([$batch])),
             // Glass that hangs in its water goes in while everything is cold.
-            $routine->method->water === 'rim' ? 'hand-hot' : 'cold', $cookers,
+            $routine->method->water === 'rim' ? 'hand-hot' : 'cold',
+            $cookers,
         );
     }
 
     private function pan(Batch $batch, Course $course, Routine $routine): PanCard
     {
         $method = $batch->plan->method;
-        $open = array_values(array_filter($course->tasks, fn (Task $task) => $task->open && in_array($task->step, [Step::WarmOn, Step::WarmOff], true)));
+        $open = array_values(
+            array_filter($course->tasks, fn (Task $task) => $task->open && in_array($task->step, [Step::WarmOn, Step::WarmOff], true)),
+        );
         $stir = array_values(array_filter($course->tasks, fn (Task $task) => $task->step === Step::Shake))[0] ?? null;
         $off = array_values(array_filter($course->tasks, fn (Task $task) => $task->step === Step::WarmOff))[0] ?? null;
         $since = $course->warmed->onSince;
         $ceiling = $method->ceilingC ?? 105.0;
 
         return new PanCard(
-            $batch->uid, $batch->code, $batch->herb_name, $batch->shelf->jar, $since !== null,
-            ($open[0] ?? null)?->key(), $since === null ? null : $stir?->key(),
-            $since === null ? ($batch->stage === Stage::Steeping ? 'oil and herb are in it' : 'not filled yet') : 'on the flame since '.$this->times->clock($since),
-            $since === null ? 'Stir it all the while; never leave the flame.' : ($stir === null || $stir->dueAt <= $this->kitchens->now() ? 'Stir it now.' : 'Stir next at '.$this->times->clock($stir->dueAt).'.'),
+            $batch->uid,
+            $batch->code,
+            $batch->herb_name,
+            $batch->shelf->jar,
+            $since !== null,
+            ($open[0] ?? null)?->key(),
+            $since === null ? null : $stir?->key(),
+            $since === null
+                ? ($batch->stage === Stage::Steeping
+                    ? 'oil and herb are in it'
+                    : 'not filled yet')
+                : 'on the flame since '.$this->times->clock($since),
+            $since === null
+                ? 'Stir it all the while; never leave the flame.'
+                : ($stir === null || $stir->dueAt <= $this->kitchens->now()
+                    ? 'Stir it now.'
+                    : 'Stir next at '.$this->times->clock($stir->dueAt).'.'),
             'about '.$this->words->warmth($method->targetC ?? 95.0).', never over '.$this->words->warmth($ceiling),
-            $off === null ? '' : ($since === null ? 'by its signs, about '.AmountWriter::span($routine->minutesFor($routine->hours) / 60).' on the flame' : 'by its signs, about '.$this->times->clock($off->dueAt)),
-            $routine->coldWithinH !== null ? 'Cool it fast, the pan in cold water, and strain it at once.' : ($routine->standsH > 0 ? 'Then it stands '.AmountWriter::span($routine->standsH).' before it is strained.' : 'Then it is strained.'),
+            $off === null
+                ? ''
+                : ($since === null
+                    ? 'by its signs, about '.AmountWriter::span($routine->minutesFor($routine->hours) / 60).' on the flame'
+                    : 'by its signs, about '.$this->times->clock($off->dueAt)),
+            $routine->coldWithinH !== null
+                ? 'Cool it fast, the pan in cold water, and strain it at once.'
+                : ($routine->standsH > 0
+                    ? 'Then it stands '.AmountWriter::span($routine->standsH).' before it is strained.'
+                    : 'Then it is strained.'),
             array_map(fn (string $id, string $says) => new Ref($id, $says), array_keys(Method::SIGNS), Method::SIGNS),
         );
     }

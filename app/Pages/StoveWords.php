@@ -56,8 +56,7 @@ final class StoveWords
         private readonly SetUp $setUp,
         private readonly Times $times,
         private readonly CookerWords $cookers,
-    ) {
-    }
+    ) {}
 
     public function card(StoveSession $session): StoveCard
     {
@@ -65,12 +64,26 @@ final class StoveWords
         $log = $this->log($session, $standing);
         $last = $log->hours()->last();
         $jars = $session->jars->map(fn (StoveJar $jar) => $this->jar($session, $jar, $log))->all();
-        $slowest = $jars === [] ? null : array_reduce($jars, fn (?StoveJarView $least, StoveJarView $jar) => $least === null || $jar->share < $least->share ? $jar : $least);
+        $slowest =
+            $jars === []
+                ? null
+                : array_reduce(
+                    $jars,
+                    fn (?StoveJarView $least, StoveJarView $jar) => $least === null || $jar->share < $least->share ? $jar : $least,
+                );
         $alarms = $session->state === StoveSession::ENDED ? [] : $this->alarms($session, $standing, $log);
 
         return new StoveCard(
-            $session->uid, $this->title($session), implode(', ', $session->jars->map(fn (StoveJar $jar) => $jar->batch->herb_name)->all()), $session->state, $this->state($session),
-            $last === null ? null : $this->warmth($last[1]), $slowest->share ?? 0.0, $slowest === null ? '' : $slowest->had_text.' of '.$slowest->planned_text, $alarms[0] ?? null, $session->speed > 1,
+            $session->uid,
+            $this->title($session),
+            implode(', ', $session->jars->map(fn (StoveJar $jar) => $jar->batch->herb_name)->all()),
+            $session->state,
+            $this->state($session),
+            $last === null ? null : $this->warmth($last[1]),
+            $slowest->share ?? 0.0,
+            $slowest === null ? '' : $slowest->had_text.' of '.$slowest->planned_text,
+            $alarms[0] ?? null,
+            $session->speed > 1,
         );
     }
 
@@ -106,10 +119,22 @@ final class StoveWords
             bath: $this->bath($session->set_up, $this->levelMm($session, $log)),
             water: $this->isDry($session) ? null : $this->water($session, $log),
             chart: $this->chart($session, $standing),
-            shake_text: $session->state === StoveSession::ON && ($every = $this->shakeEvery($session)) !== null ? $this->shakeText($session, $every) : null,
+            shake_text: $session->state === StoveSession::ON && ($every = $this->shakeEvery($session)) !== null
+                ? $this->shakeText($session, $every)
+                : null,
             over_text: $this->readings->overCeiling($session),
             model_text: array_values(array_filter(is_array($session->set_up['says'] ?? null) ? $session->set_up['says'] : [], 'is_string')),
-            done: array_values($session->events()->orderByDesc('id')->limit(self::LINES)->get()->map(fn (StoveEvent $event) => new StoveDone($this->done($event), $event->by, $this->times->logged($event->happened_at)))->all()),
+            done: array_values(
+                $session
+                    ->events()
+                    ->orderByDesc('id')
+                    ->limit(self::LINES)
+                    ->get()
+                    ->map(
+                        fn (StoveEvent $event) => new StoveDone($this->done($event), $event->by, $this->times->logged($event->happened_at)),
+                    )
+                    ->all(),
+            ),
             live: '/live?token='.LiveToken::for($session->id),
             teaches: $session->speed === 1 && $session->cooker !== null && $log->hours()->count() >= 6,
         );
@@ -121,11 +146,26 @@ final class StoveWords
         $cooker = $setUp['cooker'];
 
         return new BathView(
-            $cooker['shape'], (float) $cooker['length_mm'], (float) $cooker['width_mm'], (float) $cooker['height_mm'], (float) $setUp['full_mm'], (float) $setUp['low_mm'], round($nowMm, 1),
+            $cooker['shape'],
+            (float) $cooker['length_mm'],
+            (float) $cooker['width_mm'],
+            (float) $cooker['height_mm'],
+            (float) $setUp['full_mm'],
+            (float) $setUp['low_mm'],
+            round($nowMm, 1),
             AmountWriter::plain((float) $setUp['full_ml'], Kind::Volume),
-            array_map(fn (array $jar) => new BathJar(
-                $jar['called'], (float) $jar['x'], (float) $jar['y'], (float) $jar['d'], (float) $jar['height'], (float) $jar['level'], (float) $jar['bed'],
-            ), $setUp['jars']),
+            array_map(
+                fn (array $jar) => new BathJar(
+                    $jar['called'],
+                    (float) $jar['x'],
+                    (float) $jar['y'],
+                    (float) $jar['d'],
+                    (float) $jar['height'],
+                    (float) $jar['level'],
+                    (float) $jar['bed'],
+                ),
+                $setUp['jars'],
+            ),
         );
     }
 
@@ -144,8 +184,14 @@ final class StoveWords
         $top = min($band->ceiling, $band->target + ($band->target - $band->low));
 
         return new WarmthScale(
-            $low, $high, $ticks, $band->low, round($top, 2), $band->ceiling,
-            $this->number($band->low, 0).' to '.$this->warmth($top), 'ceiling '.$this->number($band->ceiling, 0),
+            $low,
+            $high,
+            $ticks,
+            $band->low,
+            round($top, 2),
+            $band->ceiling,
+            $this->number($band->low, 0).' to '.$this->warmth($top),
+            'ceiling '.$this->number($band->ceiling, 0),
         );
     }
 
@@ -202,9 +248,13 @@ final class StoveWords
         $in = StoveWatch::doneIn($log, $left);
 
         return new StoveJarView(
-            batch: $jar->batch->uid, code: $jar->batch->code, herb: $jar->batch->herb_name,
+            batch: $jar->batch->uid,
+            code: $jar->batch->code,
+            herb: $jar->batch->herb_name,
             jar: ($jar->count > 1 ? $jar->count.' × ' : '').preg_replace('/^\d+ × /', '', $jar->batch->shelf->jar),
-            had_text: AmountWriter::clockSpan($had), planned_text: AmountWriter::clockSpan($planned), share: $planned > 0 ? round(min(1.0, $had / $planned), 4) : 0.0,
+            had_text: AmountWriter::clockSpan($had),
+            planned_text: AmountWriter::clockSpan($planned),
+            share: $planned > 0 ? round(min(1.0, $had / $planned), 4) : 0.0,
             done_text: match (true) {
                 $jar->out_at !== null => 'taken out '.$this->times->due($jar->out_at),
                 $left <= 0 => 'has its hours',
@@ -221,15 +271,35 @@ final class StoveWords
     {
         $now = $session->now();
         $measured = $log->hours()->last() !== null;
-        $alarms = (new StoveWatch($session->core(), $this->warmth(...)))->alarms([
-            'now' => $now, 'on' => $session->state === StoveSession::ON, 'switched_at' => $session->own($session->switched_at), 'shaken_at' => $session->own($session->shaken_at),
-            'dry' => $this->isDry($session), 'shake_every_s' => $this->shakeEvery($session), 'by_eye' => $standing === null || $standing->probe->kind === Probe::HAND,
-            'water_ml' => $measured && ! $this->isDry($session) ? (float) $session->filled_ml - $log->lostSinceFill($now) * 1000 : null, 'low_ml' => (float) $session->set_up['low_ml'], 'loses_ml_s' => $log->rate() * 1000,
-        ], $log, array_values($session->jars->map(function (StoveJar $jar) use ($session): array {
-            $kept = Tend::gathered($session, $jar);
+        $alarms = (new StoveWatch($session->core(), $this->warmth(...)))->alarms(
+            [
+                'now' => $now,
+                'on' => $session->state === StoveSession::ON,
+                'switched_at' => $session->own($session->switched_at),
+                'shaken_at' => $session->own($session->shaken_at),
+                'dry' => $this->isDry($session),
+                'shake_every_s' => $this->shakeEvery($session),
+                'by_eye' => $standing === null || $standing->probe->kind === Probe::HAND,
+                'water_ml' => $measured && ! $this->isDry($session) ? (float) $session->filled_ml - $log->lostSinceFill($now) * 1000 : null,
+                'low_ml' => (float) $session->set_up['low_ml'],
+                'loses_ml_s' => $log->rate() * 1000,
+            ],
+            $log,
+            array_values(
+                $session->jars
+                    ->map(function (StoveJar $jar) use ($session): array {
+                        $kept = Tend::gathered($session, $jar);
 
-            return ['called' => $jar->batch->herb_name, 'had_h' => (float) $jar->had_h + (float) ($jar->hours ?? $kept['hours'] ?? 0), 'planned_h' => (float) $jar->planned_h, 'out' => $jar->out_at !== null];
-        })->all()));
+                        return [
+                            'called' => $jar->batch->herb_name,
+                            'had_h' => (float) $jar->had_h + (float) ($jar->hours ?? ($kept['hours'] ?? 0)),
+                            'planned_h' => (float) $jar->planned_h,
+                            'out' => $jar->out_at !== null,
+                        ];
+                    })
+                    ->all(),
+            ),
+        );
 
         return array_map(fn (array $alarm) => new StoveAlarm($alarm['id'], $alarm['rank'], $alarm['says']), $alarms);
     }
@@ -246,10 +316,26 @@ final class StoveWords
         $over = $left - (float) $session->set_up['low_ml'];
 
         return new StoveWater(
-            'about '.AmountWriter::plain(max(0.0, $left), Kind::Volume).' of '.AmountWriter::plain((float) $session->set_up['full_ml'], Kind::Volume),
+            'about '.
+                AmountWriter::plain(max(0.0, $left), Kind::Volume).
+                ' of '.
+                AmountWriter::plain((float) $session->set_up['full_ml'], Kind::Volume),
             $rate <= 0 ? '' : sprintf('Loses %s an hour at this warmth.', AmountWriter::plain(round($rate * 3600), Kind::Volume)),
-            $rate <= 0 || $session->state === StoveSession::ENDED ? null : ($over <= 0 ? 'Top up now' : 'Top up by '.$this->until($session, $session->now() + (int) ($over / $rate)))
-                .', with about '.AmountWriter::plain(round(max(0.0, (float) $session->set_up['full_ml'] - max($over <= 0 ? $left : 0.0, (float) $session->set_up['low_ml'])), -1), Kind::Volume).', hot from the kettle',
+            $rate <= 0 || $session->state === StoveSession::ENDED
+                ? null
+                : ($over <= 0 ? 'Top up now' : 'Top up by '.$this->until($session, $session->now() + (int) ($over / $rate))).
+                    ', with about '.
+                    AmountWriter::plain(
+                        round(
+                            max(
+                                0.0,
+                                (float) $session->set_up['full_ml'] - max($over <= 0 ? $left : 0.0, (float) $session->set_up['low_ml']),
+                            ),
+                            -1,
+                        ),
+                        Kind::Volume,
+                    ).
+                    ', hot from the kettle',
         );
     }
 
@@ -265,15 +351,33 @@ final class StoveWords
         $model = array_values(array_filter(is_array($session->set_up['model'] ?? null) ? $session->set_up['model'] : [], 'is_array'));
         $modelEnd = $model === [] ? $from : $from + (int) $model[count($model) - 1][0];
         $to = max($now + 600, $session->state === StoveSession::ON ? min($modelEnd, $from + 14 * 3600) : $now);
-        $points = $standing === null ? [] : TakeReadings::thinned($session->id, $standing->probe_id, $from, max($now, $from + 1), self::POINTS);
+        $points =
+            $standing === null ? [] : TakeReadings::thinned($session->id, $standing->probe_id, $from, max($now, $from + 1), self::POINTS);
         $marks = [];
-        foreach ($session->events()->whereIn('kind', ['paused', 'on', 'topped_up', 'setting', 'lid_on', 'lid_off'])->orderBy('id')->limit(60)->get() as $event) {
+        foreach (
+            $session
+                ->events()
+                ->whereIn('kind', ['paused', 'on', 'topped_up', 'setting', 'lid_on', 'lid_off'])
+                ->orderBy('id')
+                ->limit(60)
+                ->get() as $event
+        ) {
             $marks[] = new ChartMark($session->own($event->happened_at), $this->done($event));
         }
 
         return new WarmthChart(
-            $from, $to, $now, $points, array_values(array_map(fn (array $point) => [(float) ($from + $point[0]), (float) $point[1]], array_filter($model, fn (array $point) => $from + $point[0] <= $to))),
-            $marks, $this->hoursOf($from, $to),
+            $from,
+            $to,
+            $now,
+            $points,
+            array_values(
+                array_map(
+                    fn (array $point) => [(float) ($from + $point[0]), (float) $point[1]],
+                    array_filter($model, fn (array $point) => $from + $point[0] <= $to),
+                ),
+            ),
+            $marks,
+            $this->hoursOf($from, $to),
         );
     }
 
@@ -311,7 +415,11 @@ final class StoveWords
         if ($silent > 120) {
             return 'last heard '.AmountWriter::span($silent / 3600).' ago';
         }
-        $before = DB::table('readings')->where('stove_session_id', $session->id)->where('probe_id', $standing->probe_id)->whereBetween('at', [$last[0] - 700, $last[0] - 500])->avg('centi_c');
+        $before = DB::table('readings')
+            ->where('stove_session_id', $session->id)
+            ->where('probe_id', $standing->probe_id)
+            ->whereBetween('at', [$last[0] - 700, $last[0] - 500])
+            ->avg('centi_c');
         if ($before === null) {
             return 'just begun';
         }
@@ -340,7 +448,10 @@ final class StoveWords
             'started' => 'Jars in, switched to '.$text('setting'),
             'paused' => 'Switched off',
             'on' => 'On again, '.$text('setting'),
-            'topped_up' => 'Water topped up'.(is_numeric($event->data['ml'] ?? null) && $event->data['ml'] > 0 ? ', '.AmountWriter::plain((float) $event->data['ml'], Kind::Volume) : ''),
+            'topped_up' => 'Water topped up'.
+                (is_numeric($event->data['ml'] ?? null) && $event->data['ml'] > 0
+                    ? ', '.AmountWriter::plain((float) $event->data['ml'], Kind::Volume)
+                    : ''),
             'shaken' => 'Shaken and wiped',
             'setting' => 'Switched to '.$text('setting'),
             'lid_on' => 'Lid on',
@@ -361,14 +472,18 @@ final class StoveWords
     {
         $moment = Carbon::createFromTimestamp($at);
 
-        return $this->times->daysBetween(Carbon::createFromTimestamp($session->now()), $moment) === 0 ? $this->times->clock($moment) : $this->kitchens->local($moment)->format('D H:i');
+        return $this->times->daysBetween(Carbon::createFromTimestamp($session->now()), $moment) === 0
+            ? $this->times->clock($moment)
+            : $this->kitchens->local($moment)->format('D H:i');
     }
 
     private function when(StoveSession $session, int $at): string
     {
         $moment = Carbon::createFromTimestamp($at);
 
-        return $this->times->daysBetween(Carbon::createFromTimestamp($session->now()), $moment) === 0 ? 'about '.$this->times->clock($moment) : $this->times->due($moment);
+        return $this->times->daysBetween(Carbon::createFromTimestamp($session->now()), $moment) === 0
+            ? 'about '.$this->times->clock($moment)
+            : $this->times->due($moment);
     }
 
     private function kitchen(): Kitchen

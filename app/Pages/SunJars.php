@@ -32,9 +32,12 @@ final readonly class SunJars
     /** Where a house has not said: the middle of the temperate belt, and marked so. */
     private const LATITUDE = 52.0;
 
-    public function __construct(private CurrentHouse $current, private KitchenFactory $kitchens, private SetUp $setUp, private SimulatedWeather $weather)
-    {
-    }
+    public function __construct(
+        private CurrentHouse $current,
+        private KitchenFactory $kitchens,
+        private SetUp $setUp,
+        private SimulatedWeather $weather,
+    ) {}
 
     /** A batch that stands in the sun. */
     public function of(Batch $batch, bool $bag, bool $outdoors): SunView
@@ -43,13 +46,31 @@ final readonly class SunJars
         $from = $this->kitchens->local($batch->filled_at ?? Carbon::now())->setTime(0, 0);
         $until = $batch->strained_at === null ? null : $this->kitchens->local($batch->strained_at)->setTime(0, 0);
 
-        return $this->view(['diameter_mm' => $jar['diameter_mm'], 'level_mm' => $jar['level_mm'], 'oil_kg' => $jar['oil_kg'], 'herb_kg' => $jar['herb_kg'], 'glass_kg' => WaterBath::glassG($jar['diameter_mm'], $jar['height_mm']) / 1000], $from, $until, $bag, $outdoors);
+        return $this->view(
+            [
+                'diameter_mm' => $jar['diameter_mm'],
+                'level_mm' => $jar['level_mm'],
+                'oil_kg' => $jar['oil_kg'],
+                'herb_kg' => $jar['herb_kg'],
+                'glass_kg' => WaterBath::glassG($jar['diameter_mm'], $jar['height_mm']) / 1000,
+            ],
+            $from,
+            $until,
+            $bag,
+            $outdoors,
+        );
     }
 
     /** A pint jar put out today: is it worth it, here and now? */
     public function here(bool $bag, bool $outdoors): SunView
     {
-        return $this->view(['diameter_mm' => 73.8, 'level_mm' => 93.0, 'oil_kg' => 0.32, 'herb_kg' => 0.07, 'glass_kg' => 0.24], $this->kitchens->now()->setTime(0, 0), null, $bag, $outdoors);
+        return $this->view(
+            ['diameter_mm' => 73.8, 'level_mm' => 93.0, 'oil_kg' => 0.32, 'herb_kg' => 0.07, 'glass_kg' => 0.24],
+            $this->kitchens->now()->setTime(0, 0),
+            null,
+            $bag,
+            $outdoors,
+        );
     }
 
     /** @param  array{diameter_mm: float, level_mm: float, oil_kg: float, herb_kg: float, glass_kg: float}  $jar */
@@ -74,9 +95,10 @@ final readonly class SunJars
         foreach (self::SKIES as $sky => $cloud) {
             $ahead = $this->ahead($sun, $end, $cloud);
             $path = SunJar::of($sun, $jar, $facing, $bag, $room)->through($ahead);
-            $sky === 'mixed' && $worth = $sum(array_slice($path, 1, 14), 'shelf_h') / (24 * 14);
+            $sky === 'mixed' && ($worth = $sum(array_slice($path, 1, 14), 'shelf_h') / (24 * 14));
             $ready[] = new SunReady(
-                $sky, $until !== null ? '' : $this->readyOn($path, $gathered, $end),
+                $sky,
+                $until !== null ? '' : $this->readyOn($path, $gathered, $end),
                 // Of the two weeks to come: the sun does not stand still for longer.
                 sprintf('%s h a day warm to the hand', round($sum(array_slice($path, 1, 14), 'warm_h') / 14, 1)),
             );
@@ -97,18 +119,36 @@ final readonly class SunJars
                 : 'This month, here, sun and shelf are the same: put it where it is handy, and count by the weeks of the shelf.',
             better: $better,
             gathered_text: sprintf('%s of %s days of the shelf', round($gathered / 24, 1), self::SHELF_H / 24),
-            range_text: sprintf('%s to %s', round($sum($run(1 - self::SPREAD), 'shelf_h') / 24, 1), round($sum($run(1 + self::SPREAD), 'shelf_h') / 24, 1)),
+            range_text: sprintf(
+                '%s to %s',
+                round($sum($run(1 - self::SPREAD), 'shelf_h') / 24, 1),
+                round($sum($run(1 + self::SPREAD), 'shelf_h') / 24, 1),
+            ),
             share: round(min(1.0, $gathered / self::SHELF_H), 4),
             warm_text: sprintf('%d h warm to the hand so far', (int) round($sum($rows, 'warm_h'))),
             ready: $ready,
-            days: array_map(fn (array $row) => new SunDay(
-                $row['day'], (new \DateTimeImmutable($row['day']))->format('D j M'), round($row['mean_c'], 1), round($row['peak_c'], 1), $this->kitchens->plain()->warmth($row['peak_c']),
-                round($row['warm_h'], 1), round($row['shelf_h'] / 24, 2), (float) $skies[$row['day']]['cloud'], sprintf('%d h %02d of day', ...self::hm($sun->dayLength(new \DateTimeImmutable($row['day'])))), (bool) $skies[$row['day']]['measured'],
-            ), $shown),
+            days: array_map(
+                fn (array $row) => new SunDay(
+                    $row['day'],
+                    (new \DateTimeImmutable($row['day']))->format('D j M'),
+                    round($row['mean_c'], 1),
+                    round($row['peak_c'], 1),
+                    $this->kitchens->plain()->warmth($row['peak_c']),
+                    round($row['warm_h'], 1),
+                    round($row['shelf_h'] / 24, 2),
+                    (float) $skies[$row['day']]['cloud'],
+                    sprintf('%d h %02d of day', ...self::hm($sun->dayLength(new \DateTimeImmutable($row['day'])))),
+                    (bool) $skies[$row['day']]['measured'],
+                ),
+                $shown,
+            ),
             room_c: $room,
             scale_c: max(45.0, ceil(max([0.0, ...array_column($shown, 'peak_c')]) / 5) * 5),
             warm_c: SunJar::WARM_C,
-            model: 'A model, from memory and coarse: clear-sky light, less what the clouds keep, on one lump of oil. '.($placed ? 'Weather simulated where no real days were read in.' : 'The house has not said where it is; a middling latitude was taken. Say it in House.'),
+            model: 'A model, from memory and coarse: clear-sky light, less what the clouds keep, on one lump of oil. '.
+                ($placed
+                    ? 'Weather simulated where no real days were read in.'
+                    : 'The house has not said where it is; a middling latitude was taken. Say it in House.'),
             placed: $placed,
             bag: $bag,
             outdoors: $outdoors,
@@ -130,17 +170,30 @@ final readonly class SunJars
         return 'not within four months';
     }
 
-    /** @return list<array{day: \DateTimeImmutable, cloud: float, low_c: float, high_c: float, measured: bool}> as they were, read in or simulated */
+    /**
+     * @return list<array{day: \DateTimeImmutable, cloud: float, low_c: float, high_c: float, measured: bool}> as they were,
+     *     read in or simulated
+     */
     private function days(Sun $sun, \DateTimeImmutable $from, int $count): array
     {
-        $known = WeatherDay::query()->whereBetween('day', [$from->format('Y-m-d'), $from->modify("+{$count} days")->format('Y-m-d')])->get()->keyBy(fn (WeatherDay $each) => $each->day->format('Y-m-d'));
+        $known = WeatherDay::query()
+            ->whereBetween('day', [$from->format('Y-m-d'), $from->modify("+{$count} days")->format('Y-m-d')])
+            ->get()
+            ->keyBy(fn (WeatherDay $each) => $each->day->format('Y-m-d'));
         $days = [];
         for ($i = 0; $i < $count; $i++) {
             $day = $from->modify("+{$i} days");
             $was = $known->get($day->format('Y-m-d'));
-            $days[] = $was === null
-                ? ['day' => $day, ...$this->weather->on($sun->latitude, $sun->longitude, $day), 'measured' => false]
-                : ['day' => $day, 'cloud' => (float) $was->cloud, 'low_c' => (float) $was->low_c, 'high_c' => (float) $was->high_c, 'measured' => true];
+            $days[] =
+                $was === null
+                    ? ['day' => $day, ...$this->weather->on($sun->latitude, $sun->longitude, $day), 'measured' => false]
+                    : [
+                        'day' => $day,
+                        'cloud' => (float) $was->cloud,
+                        'low_c' => (float) $was->low_c,
+                        'high_c' => (float) $was->high_c,
+                        'measured' => true,
+                    ];
         }
 
         return $days;

@@ -16,9 +16,7 @@ use Kettle\Infusion\Method;
 /** What there is to do, in a cook's words. */
 final readonly class TaskWords
 {
-    public function __construct(private Times $times, private KitchenFactory $kitchens, private Records $records)
-    {
-    }
+    public function __construct(private Times $times, private KitchenFactory $kitchens, private Records $records) {}
 
     public function view(Task $task, Batch $batch): TaskView
     {
@@ -84,25 +82,46 @@ final readonly class TaskWords
 
         return match ($task->step) {
             Step::Moisten => 'ground, moist and not wet, covered 8 to 12 h; no flame near it',
-            Step::WarmOil => "{$batch->oils_name}, to about ".$this->kitchens->plain()->warmth($this->pouredC($batch)).', and the jar warm beside it',
-            Step::Fill => $batch->shelf->has(Method::POURED_HOT) ? "slowly, into the warm, dry {$jar}; closed when it is cool; label" : "{$batch->oils_name}, in the {$jar}; weigh, pour, poke out the air, label",
+            Step::WarmOil => "{$batch->oils_name}, to about ".
+                $this->kitchens->plain()->warmth($this->pouredC($batch)).
+                ', and the jar warm beside it',
+            Step::Fill => $batch->shelf->has(Method::POURED_HOT)
+                ? "slowly, into the warm, dry {$jar}; closed when it is cool; label"
+                : "{$batch->oils_name}, in the {$jar}; weigh, pour, poke out the air, label",
             Step::TopUp => 'herb drinks oil: add some if it stands out',
             Step::Check => 'herb under the oil, no drops under the lid, no fur',
-            Step::Shake => $batch->shelf->has(Method::IN_PAN) ? 'gently, to the bottom; watch it, and never leave the flame' : ($batch->shelf->heated ? 'take out, wipe, shake, put back; top up the water' : 'turn it over or shake it'),
+            Step::Shake => $batch->shelf->has(Method::IN_PAN)
+                ? 'gently, to the bottom; watch it, and never leave the flame'
+                : ($batch->shelf->heated
+                    ? 'take out, wipe, shake, put back; top up the water'
+                    : 'turn it over or shake it'),
             Step::WarmOn => match (true) {
                 $batch->shelf->has(Method::IN_PAN) => 'the lowest flame; the bubbling is its water leaving',
                 $batch->shelf->has(Method::OWN_WARMTH) => "no water; {$jar} open in it, its lid on",
                 default => "water on, {$jar} in while all is cold",
             },
-            Step::WarmOff => $batch->shelf->has(Method::IN_PAN) ? 'when the bubbling has calmed and the colour has turned' : 'off; wipe the jar dry',
+            Step::WarmOff => $batch->shelf->has(Method::IN_PAN)
+                ? 'when the bubbling has calmed and the colour has turned'
+                : 'off; wipe the jar dry',
             Step::Strain => $this->strain($task, $batch),
-            Step::Settle => 'till '.$this->times->due($task->due_at).', '.($batch->use_by === null ? 'covered and still' : 'in the refrigerator, covered and still'),
-            Step::Decant => 'off the sediment; throw away the last murky spoonful'.($batch->use_by === null ? '' : '; back into the refrigerator at once'),
-            Step::Bottle => 'clean, bone-dry bottles; label at once'.($batch->use_by === null ? '' : '; out of the refrigerator and back into it'),
+            Step::Settle => 'till '.
+                $this->times->due($task->due_at).
+                ', '.
+                ($batch->use_by === null ? 'covered and still' : 'in the refrigerator, covered and still'),
+            Step::Decant => 'off the sediment; throw away the last murky spoonful'.
+                ($batch->use_by === null ? '' : '; back into the refrigerator at once'),
+            Step::Bottle => 'clean, bone-dry bottles; label at once'.
+                ($batch->use_by === null ? '' : '; out of the refrigerator and back into it'),
             Step::Smell => 'open one, smell it, hold it to the light; best before '.$this->times->date($batch->best_before),
             Step::UseUp => match (true) {
-                $late->isWarmTooLong() => 'it stood warm for more than '.ColdKept::MOST_WARM_H.' hours: do not taste it, do not give it to anybody',
-                $batch->strained_at === null => 'strained, and at '.$this->kitchens->plain()->warmth(ColdKept::CELSIUS).' or colder, by '.$this->times->logged($batch->use_by ?? $task->due_at).'; later than that it is thrown away',
+                $late->isWarmTooLong() => 'it stood warm for more than '.
+                    ColdKept::MOST_WARM_H.
+                    ' hours: do not taste it, do not give it to anybody',
+                $batch->strained_at === null => 'strained, and at '.
+                    $this->kitchens->plain()->warmth(ColdKept::CELSIUS).
+                    ' or colder, by '.
+                    $this->times->logged($batch->use_by ?? $task->due_at).
+                    '; later than that it is thrown away',
                 default => 'wet kitchen herb in oil: not used or given after '.$this->times->logged($batch->use_by ?? $task->due_at),
             },
         };
@@ -111,7 +130,8 @@ final readonly class TaskWords
     private function strain(Task $task, Batch $batch): string
     {
         if ($batch->use_by !== null || $batch->shelf->cold) {
-            return 'at once, unsqueezed, and into the refrigerator'.($batch->use_by === null ? '' : ' by '.$this->times->logged($batch->use_by));
+            return 'at once, unsqueezed, and into the refrigerator'.
+                ($batch->use_by === null ? '' : ' by '.$this->times->logged($batch->use_by));
         }
         $how = match ($batch->shelf->way) {
             'drained' => 'Drain it, do not squeeze it.',

@@ -15,16 +15,19 @@ final readonly class WarmthOfBatch
 {
     private const SESSIONS = 6;
 
-    public function __construct(private StoveWords $stove, private Records $records, private Times $times)
-    {
-    }
+    public function __construct(private StoveWords $stove, private Records $records, private Times $times) {}
 
     public function of(Batch $batch): BatchWarmth
     {
         $course = $this->records->course($batch);
         $planned = $batch->plan->method->hours;
-        $jars = StoveJar::query()->where('batch_id', $batch->id)->whereHas('session', fn ($query) => $query->where('speed', 1))->orderByDesc('id')->limit(self::SESSIONS)
-            ->with(['session.jars.batch', 'session.probes.probe', 'session.cooker'])->get();
+        $jars = StoveJar::query()
+            ->where('batch_id', $batch->id)
+            ->whereHas('session', fn ($query) => $query->where('speed', 1))
+            ->orderByDesc('id')
+            ->limit(self::SESSIONS)
+            ->with(['session.jars.batch', 'session.probes.probe', 'session.cooker'])
+            ->get();
         $had = $course->warmed->hours();
         $sessions = [];
         foreach ($jars as $jar) {
@@ -35,14 +38,26 @@ final readonly class WarmthOfBatch
                 $had = max($had, $mine->share * $planned);
             }
             $sessions[] = new BatchSession(
-                $view->id, $view->title.', '.$this->times->logged($jar->in_at), ($here === null ? ($mine->had_text ?? '') : AmountWriter::clockSpan($here)).' at warmth', $view->over_text, $view->chart, $view->scale,
+                $view->id,
+                $view->title.', '.$this->times->logged($jar->in_at),
+                ($here === null ? $mine->had_text ?? '' : AmountWriter::clockSpan($here)).' at warmth',
+                $view->over_text,
+                $view->chart,
+                $view->scale,
             );
         }
         $next = $batch->diary['slots'][0]['from'] ?? null;
 
         return new BatchWarmth(
-            AmountWriter::clockSpan($had), AmountWriter::span($planned), $planned > 0 ? round(min(1.0, $had / $planned), 4) : 0.0,
-            is_string($next) && $course->warmed->onSince === null ? 'next warm '.$this->times->due(new \DateTimeImmutable($next)).(is_string($batch->diary['cooker_name'] ?? null) ? ', in the '.$batch->diary['cooker_name'] : '') : null, $sessions,
+            AmountWriter::clockSpan($had),
+            AmountWriter::span($planned),
+            $planned > 0 ? round(min(1.0, $had / $planned), 4) : 0.0,
+            is_string($next) && $course->warmed->onSince === null
+                ? 'next warm '.
+                    $this->times->due(new \DateTimeImmutable($next)).
+                    (is_string($batch->diary['cooker_name'] ?? null) ? ', in the '.$batch->diary['cooker_name'] : '')
+                : null,
+            $sessions,
         );
     }
 }

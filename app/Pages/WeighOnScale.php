@@ -23,9 +23,7 @@ final readonly class WeighOnScale
 
     private const KEPT_S = 3600;
 
-    public function __construct(private CurrentHouse $current, private SimulatedScale $scale, private Cupboard $cupboard)
-    {
-    }
+    public function __construct(private CurrentHouse $current, private SimulatedScale $scale, private Cupboard $cupboard) {}
 
     public function look(): ScaleView
     {
@@ -52,11 +50,20 @@ final readonly class WeighOnScale
     /** @param  array{load: float, tare: float, at: float|int, on: string}  $state */
     private function view(array $state): ScaleView
     {
-        $reads = $this->scale->reads($state['load'], $state['tare'], (Carbon::now()->getPreciseTimestamp(3) - $state['at']) / 1000, (int) $state['load']);
+        $reads = $this->scale->reads(
+            $state['load'],
+            $state['tare'],
+            (Carbon::now()->getPreciseTimestamp(3) - $state['at']) / 1000,
+            (int) $state['load'],
+        );
         $nothing = $state['on'] === '';
 
         return new ScaleView(
-            $nothing || $reads['over'] ? null : $reads['grams'], $reads['over'] ? 'too heavy' : ($nothing ? '0 g' : AmountWriter::plain($reads['grams'], Kind::Mass)), $reads['stable'], $reads['over'], $state['on'],
+            $nothing || $reads['over'] ? null : $reads['grams'],
+            $reads['over'] ? 'too heavy' : ($nothing ? '0 g' : AmountWriter::plain($reads['grams'], Kind::Mass)),
+            $reads['stable'],
+            $reads['over'],
+            $state['on'],
         );
     }
 
@@ -74,7 +81,12 @@ final readonly class WeighOnScale
 
     private function spentG(?Batch $batch): float
     {
-        return $batch === null ? 90.0 : $batch->plan->dryG() + $batch->plan->density($this->cupboard)->massOf(max(0.0, $batch->plan->figure('oil_volume') - $this->outMl($batch)) * 0.95);
+        return $batch === null
+            ? 90.0
+            : $batch->plan->dryG() +
+                    $batch->plan
+                        ->density($this->cupboard)
+                        ->massOf(max(0.0, $batch->plan->figure('oil_volume') - $this->outMl($batch)) * 0.95);
     }
 
     /** Within the range expected, by the batch's own code. */
@@ -83,7 +95,7 @@ final readonly class WeighOnScale
         $expected = $batch->plan->expected();
         $spread = ($expected['high'] - $expected['low']) / (2 * Uptake::NINE_IN_TEN);
 
-        return max(1.0, $expected['value'] + $spread * (crc32($batch->uid) % 2001 / 1000 - 1));
+        return max(1.0, $expected['value'] + $spread * ((crc32($batch->uid) % 2001) / 1000 - 1));
     }
 
     private function key(): string

@@ -30,16 +30,24 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(Cupboard::class, fn (Application $app) => $app->make(Planning::class)->cupboard());
         $this->app->singleton(Methods::class);
         $this->app->singleton(Schemas::class, fn () => Schemas::shipped());
-        $this->app->singleton(Questions::class, fn (Application $app) => new Questions($app->make(Tables::class), $app->make(Planning::class)));
+        $this->app->singleton(
+            Questions::class,
+            fn (Application $app) => new Questions($app->make(Tables::class), $app->make(Planning::class)),
+        );
     }
 
     public function boot(): void
     {
         Model::shouldBeStrict(! $this->app->isProduction());
-        RateLimiter::for('door', fn (Request $request) => [
-            Limit::perMinute(10)->by('door:'.(is_string($email = $request->input('email')) ? mb_strtolower($email) : '').$request->ip()),
-            Limit::perMinute(config()->integer('kettle.door_a_minute'))->by('door:'.$request->ip()),
-        ]);
+        RateLimiter::for(
+            'door',
+            fn (Request $request) => [
+                Limit::perMinute(10)->by(
+                    'door:'.(is_string($email = $request->input('email')) ? mb_strtolower($email) : '').$request->ip(),
+                ),
+                Limit::perMinute(config()->integer('kettle.door_a_minute'))->by('door:'.$request->ip()),
+            ],
+        );
         self::setClock();
         Queue::looping(fn () => self::beat('queue'));
     }

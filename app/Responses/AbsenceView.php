@@ -9,12 +9,8 @@ use OpenApi\Attributes as OA;
 final readonly class AbsenceView
 {
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public string $called,
-        #[OA\Property]
-        public string $text,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $called,
+        #[OA\Property] public string $text,
+    ) {}
 }

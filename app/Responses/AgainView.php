@@ -11,9 +11,5 @@ final readonly class AgainView
     /**
      * @param  array<string, mixed>  $wish
      */
-    public function __construct(
-        #[OA\Property(ref: '#/components/schemas/Wish')]
-        public array $wish,
-    ) {
-    }
+    public function __construct(#[OA\Property(ref: '#/components/schemas/Wish')] public array $wish) {}
 }

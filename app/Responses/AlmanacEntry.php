@@ -9,14 +9,9 @@ use OpenApi\Attributes as OA;
 final readonly class AlmanacEntry
 {
     public function __construct(
-        #[OA\Property(enum: ['plant', 'oil', 'method', 'caution', 'fault'])]
-        public string $kind,
-        #[OA\Property]
-        public string $key,
-        #[OA\Property]
-        public string $name,
-        #[OA\Property]
-        public string $says,
-    ) {
-    }
+        #[OA\Property(enum: ['plant', 'oil', 'method', 'caution', 'fault'])] public string $kind,
+        #[OA\Property] public string $key,
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $says,
+    ) {}
 }

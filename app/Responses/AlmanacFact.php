@@ -9,12 +9,8 @@ use OpenApi\Attributes as OA;
 final readonly class AlmanacFact
 {
     public function __construct(
-        #[OA\Property]
-        public string $name,
-        #[OA\Property]
-        public string $text,
-        #[OA\Property]
-        public string $source,
-    ) {
-    }
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $text,
+        #[OA\Property] public string $source,
+    ) {}
 }

@@ -9,11 +9,5 @@ use OpenApi\Attributes as OA;
 final readonly class AlmanacLink
 {
     /** @param  string  $to a path within the house */
-    public function __construct(
-        #[OA\Property]
-        public string $text,
-        #[OA\Property]
-        public string $to,
-    ) {
-    }
+    public function __construct(#[OA\Property] public string $text, #[OA\Property] public string $to) {}
 }

@@ -9,9 +9,5 @@ use OpenApi\Attributes as OA;
 final readonly class AlmanacList
 {
     /** @param  list<AlmanacEntry>  $entries */
-    public function __construct(
-        #[OA\Property(type: 'array', items: new OA\Items(ref: AlmanacEntry::class))]
-        public array $entries,
-    ) {
-    }
+    public function __construct(#[OA\Property(type: 'array', items: new OA\Items(ref: AlmanacEntry::class))] public array $entries) {}
 }

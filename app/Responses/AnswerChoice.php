@@ -8,11 +8,5 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'AnswerChoice')]
 final readonly class AnswerChoice
 {
-    public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public string $says,
-    ) {
-    }
+    public function __construct(#[OA\Property] public string $id, #[OA\Property] public string $says) {}
 }

@@ -12,12 +12,8 @@ final readonly class AskView
      * @param  list<AnswerChoice>  $answers
      */
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public string $asks,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: AnswerChoice::class))]
-        public array $answers,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $asks,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: AnswerChoice::class))] public array $answers,
+    ) {}
 }

@@ -9,18 +9,11 @@ use OpenApi\Attributes as OA;
 final readonly class BatchSession
 {
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public string $text,
-        #[OA\Property]
-        public string $had_text,
-        #[OA\Property]
-        public ?string $over_text,
-        #[OA\Property]
-        public WarmthChart $chart,
-        #[OA\Property]
-        public WarmthScale $scale,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $text,
+        #[OA\Property] public string $had_text,
+        #[OA\Property] public ?string $over_text,
+        #[OA\Property] public WarmthChart $chart,
+        #[OA\Property] public WarmthScale $scale,
+    ) {}
 }

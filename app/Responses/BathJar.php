@@ -9,20 +9,12 @@ use OpenApi\Attributes as OA;
 final readonly class BathJar
 {
     public function __construct(
-        #[OA\Property]
-        public string $called,
-        #[OA\Property]
-        public float $x,
-        #[OA\Property]
-        public float $y,
-        #[OA\Property]
-        public float $d,
-        #[OA\Property]
-        public float $height,
-        #[OA\Property]
-        public float $level,
-        #[OA\Property]
-        public float $bed,
-    ) {
-    }
+        #[OA\Property] public string $called,
+        #[OA\Property] public float $x,
+        #[OA\Property] public float $y,
+        #[OA\Property] public float $d,
+        #[OA\Property] public float $height,
+        #[OA\Property] public float $level,
+        #[OA\Property] public float $bed,
+    ) {}
 }

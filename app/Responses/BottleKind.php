@@ -9,12 +9,8 @@ use OpenApi\Attributes as OA;
 final readonly class BottleKind
 {
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public string $called,
-        #[OA\Property]
-        public float $capacity_ml,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $called,
+        #[OA\Property] public float $capacity_ml,
+    ) {}
 }

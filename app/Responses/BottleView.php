@@ -9,22 +9,13 @@ use OpenApi\Attributes as OA;
 final readonly class BottleView
 {
     public function __construct(
-        #[OA\Property]
-        public int $number,
-        #[OA\Property]
-        public string $called,
-        #[OA\Property]
-        public string $filled,
-        #[OA\Property]
-        public float $filled_ml,
-        #[OA\Property]
-        public string $left,
-        #[OA\Property]
-        public float $left_ml,
-        #[OA\Property(enum: ['in', 'used', 'given', 'thrown'])]
-        public string $state,
-        #[OA\Property]
-        public string $to,
-    ) {
-    }
+        #[OA\Property] public int $number,
+        #[OA\Property] public string $called,
+        #[OA\Property] public string $filled,
+        #[OA\Property] public float $filled_ml,
+        #[OA\Property] public string $left,
+        #[OA\Property] public float $left_ml,
+        #[OA\Property(enum: ['in', 'used', 'given', 'thrown'])] public string $state,
+        #[OA\Property] public string $to,
+    ) {}
 }

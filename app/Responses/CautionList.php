@@ -9,9 +9,5 @@ use OpenApi\Attributes as OA;
 final readonly class CautionList
 {
     /** @param  list<CautionView>  $cautions */
-    public function __construct(
-        #[OA\Property(type: 'array', items: new OA\Items(ref: CautionView::class))]
-        public array $cautions,
-    ) {
-    }
+    public function __construct(#[OA\Property(type: 'array', items: new OA\Items(ref: CautionView::class))] public array $cautions) {}
 }

@@ -14,22 +14,13 @@ final readonly class CautionView
      * @param  ?string  $read by whom and when it was
      */
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property(enum: ['stop', 'care', 'note'])]
-        public string $rank,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
-        public array $places,
-        #[OA\Property]
-        public string $says,
-        #[OA\Property]
-        public string $why,
-        #[OA\Property]
-        public string $source,
-        #[OA\Property]
-        public bool $acknowledge,
-        #[OA\Property]
-        public ?string $read,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property(enum: ['stop', 'care', 'note'])] public string $rank,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $places,
+        #[OA\Property] public string $says,
+        #[OA\Property] public string $why,
+        #[OA\Property] public string $source,
+        #[OA\Property] public bool $acknowledge,
+        #[OA\Property] public ?string $read,
+    ) {}
 }

@@ -8,11 +8,5 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'ChartMark')]
 final readonly class ChartMark
 {
-    public function __construct(
-        #[OA\Property]
-        public int $at,
-        #[OA\Property]
-        public string $text,
-    ) {
-    }
+    public function __construct(#[OA\Property] public int $at, #[OA\Property] public string $text) {}
 }

@@ -9,14 +9,9 @@ use OpenApi\Attributes as OA;
 final readonly class CheckView
 {
     public function __construct(
-        #[OA\Property(enum: ['sound', 'soon', 'past'])]
-        public string $verdict,
-        #[OA\Property]
-        public string $says,
-        #[OA\Property]
-        public string $at,
-        #[OA\Property]
-        public string $by,
-    ) {
-    }
+        #[OA\Property(enum: ['sound', 'soon', 'past'])] public string $verdict,
+        #[OA\Property] public string $says,
+        #[OA\Property] public string $at,
+        #[OA\Property] public string $by,
+    ) {}
 }

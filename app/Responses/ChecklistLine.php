@@ -9,12 +9,8 @@ use OpenApi\Attributes as OA;
 final readonly class ChecklistLine
 {
     public function __construct(
-        #[OA\Property]
-        public string $says,
-        #[OA\Property]
-        public bool $there,
-        #[OA\Property]
-        public string $source,
-    ) {
-    }
+        #[OA\Property] public string $says,
+        #[OA\Property] public bool $there,
+        #[OA\Property] public string $source,
+    ) {}
 }

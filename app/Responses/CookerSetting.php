@@ -8,11 +8,5 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'CookerSetting')]
 final readonly class CookerSetting
 {
-    public function __construct(
-        #[OA\Property]
-        public string $name,
-        #[OA\Property]
-        public string $text,
-    ) {
-    }
+    public function __construct(#[OA\Property] public string $name, #[OA\Property] public string $text) {}
 }

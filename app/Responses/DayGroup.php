@@ -12,12 +12,8 @@ final readonly class DayGroup
      * @param  list<TaskView>  $tasks
      */
     public function __construct(
-        #[OA\Property]
-        public string $day,
-        #[OA\Property]
-        public string $text,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: TaskView::class))]
-        public array $tasks,
-    ) {
-    }
+        #[OA\Property] public string $day,
+        #[OA\Property] public string $text,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: TaskView::class))] public array $tasks,
+    ) {}
 }

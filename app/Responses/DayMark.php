@@ -8,11 +8,5 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'DayMark')]
 final readonly class DayMark
 {
-    public function __construct(
-        #[OA\Property]
-        public float $at,
-        #[OA\Property]
-        public string $text,
-    ) {
-    }
+    public function __construct(#[OA\Property] public float $at, #[OA\Property] public string $text) {}
 }

@@ -8,13 +8,5 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'DayWhile')]
 final readonly class DayWhile
 {
-    public function __construct(
-        #[OA\Property]
-        public float $from,
-        #[OA\Property]
-        public float $to,
-        #[OA\Property]
-        public string $text,
-    ) {
-    }
+    public function __construct(#[OA\Property] public float $from, #[OA\Property] public float $to, #[OA\Property] public string $text) {}
 }

@@ -14,18 +14,11 @@ final readonly class DiaryDay
      * @param  list<TaskView>  $tasks
      */
     public function __construct(
-        #[OA\Property]
-        public string $day,
-        #[OA\Property]
-        public string $text,
-        #[OA\Property]
-        public string $home_text,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: DayWhile::class))]
-        public array $home,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: DiarySession::class))]
-        public array $sessions,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: TaskView::class))]
-        public array $tasks,
-    ) {
-    }
+        #[OA\Property] public string $day,
+        #[OA\Property] public string $text,
+        #[OA\Property] public string $home_text,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: DayWhile::class))] public array $home,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: DiarySession::class))] public array $sessions,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: TaskView::class))] public array $tasks,
+    ) {}
 }

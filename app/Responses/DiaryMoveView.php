@@ -9,16 +9,10 @@ use OpenApi\Attributes as OA;
 final readonly class DiaryMoveView
 {
     public function __construct(
-        #[OA\Property]
-        public string $batch,
-        #[OA\Property]
-        public string $herb,
-        #[OA\Property]
-        public string $was_text,
-        #[OA\Property]
-        public string $is_text,
-        #[OA\Property]
-        public string $why,
-    ) {
-    }
+        #[OA\Property] public string $batch,
+        #[OA\Property] public string $herb,
+        #[OA\Property] public string $was_text,
+        #[OA\Property] public string $is_text,
+        #[OA\Property] public string $why,
+    ) {}
 }

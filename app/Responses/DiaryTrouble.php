@@ -9,12 +9,8 @@ use OpenApi\Attributes as OA;
 final readonly class DiaryTrouble
 {
     public function __construct(
-        #[OA\Property]
-        public string $batch,
-        #[OA\Property]
-        public string $herb,
-        #[OA\Property]
-        public string $says,
-    ) {
-    }
+        #[OA\Property] public string $batch,
+        #[OA\Property] public string $herb,
+        #[OA\Property] public string $says,
+    ) {}
 }

@@ -10,14 +10,9 @@ final readonly class DoneSign
 {
     /** @param  ?bool  $known null where only eye and nose can tell */
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public string $says,
-        #[OA\Property]
-        public ?bool $known,
-        #[OA\Property]
-        public string $evidence,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $says,
+        #[OA\Property] public ?bool $known,
+        #[OA\Property] public string $evidence,
+    ) {}
 }

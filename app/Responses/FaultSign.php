@@ -10,12 +10,8 @@ final readonly class FaultSign
 {
     /** @param  bool  $discard whether it means: throw away, whatever the cause */
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public string $says,
-        #[OA\Property]
-        public bool $discard,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $says,
+        #[OA\Property] public bool $discard,
+    ) {}
 }

@@ -9,9 +9,5 @@ use OpenApi\Attributes as OA;
 final readonly class FaultSigns
 {
     /** @param  list<FaultSign>  $signs */
-    public function __construct(
-        #[OA\Property(type: 'array', items: new OA\Items(ref: FaultSign::class))]
-        public array $signs,
-    ) {
-    }
+    public function __construct(#[OA\Property(type: 'array', items: new OA\Items(ref: FaultSign::class))] public array $signs) {}
 }

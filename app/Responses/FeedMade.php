@@ -8,9 +8,5 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'FeedMade')]
 final readonly class FeedMade
 {
-    public function __construct(
-        #[OA\Property]
-        public string $address,
-    ) {
-    }
+    public function __construct(#[OA\Property] public string $address) {}
 }

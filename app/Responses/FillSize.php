@@ -9,14 +9,9 @@ use OpenApi\Attributes as OA;
 final readonly class FillSize
 {
     public function __construct(
-        #[OA\Property]
-        public string $size,
-        #[OA\Property]
-        public string $called,
-        #[OA\Property]
-        public float $capacity_ml,
-        #[OA\Property]
-        public ?int $stock,
-    ) {
-    }
+        #[OA\Property] public string $size,
+        #[OA\Property] public string $called,
+        #[OA\Property] public float $capacity_ml,
+        #[OA\Property] public ?int $stock,
+    ) {}
 }

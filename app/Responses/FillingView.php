@@ -15,14 +15,15 @@ final readonly class FillingView
      * @param  bool  $advised whether it is kept long enough to want any
      */
     public function __construct(
-        #[OA\Property(type: 'array', items: new OA\Items(ref: FillOffer::class))]
-        public array $offers,
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/Figure'))]
+        #[OA\Property(type: 'array', items: new OA\Items(ref: FillOffer::class))] public array $offers,
+        #[
+            OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/Figure')),
+        ]
         public array $vitamin_e,
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/Figure'))]
+        #[
+            OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/Figure')),
+        ]
         public array $rosemary,
-        #[OA\Property]
-        public bool $advised,
-    ) {
-    }
+        #[OA\Property] public bool $advised,
+    ) {}
 }

@@ -9,14 +9,9 @@ use OpenApi\Attributes as OA;
 final readonly class Found
 {
     public function __construct(
-        #[OA\Property]
-        public string $kind,
-        #[OA\Property]
-        public string $name,
-        #[OA\Property]
-        public string $detail,
-        #[OA\Property]
-        public string $path,
-    ) {
-    }
+        #[OA\Property] public string $kind,
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $detail,
+        #[OA\Property] public string $path,
+    ) {}
 }

@@ -11,9 +11,5 @@ final readonly class FoundList
     /**
      * @param  list<Found>  $found
      */
-    public function __construct(
-        #[OA\Property(type: 'array', items: new OA\Items(ref: Found::class))]
-        public array $found,
-    ) {
-    }
+    public function __construct(#[OA\Property(type: 'array', items: new OA\Items(ref: Found::class))] public array $found) {}
 }

@@ -9,12 +9,8 @@ use OpenApi\Attributes as OA;
 final readonly class HouseLink
 {
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public string $name,
-        #[OA\Property(enum: ['keeper', 'helper', 'reader'])]
-        public string $role,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $name,
+        #[OA\Property(enum: ['keeper', 'helper', 'reader'])] public string $role,
+    ) {}
 }

@@ -9,14 +9,9 @@ use OpenApi\Attributes as OA;
 final readonly class Invite
 {
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property(enum: ['keeper', 'helper', 'reader'])]
-        public string $role,
-        #[OA\Property]
-        public string $until,
-        #[OA\Property]
-        public ?string $link,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property(enum: ['keeper', 'helper', 'reader'])] public string $role,
+        #[OA\Property] public string $until,
+        #[OA\Property] public ?string $link,
+    ) {}
 }

@@ -9,10 +9,7 @@ use OpenApi\Attributes as OA;
 final readonly class InviteView
 {
     public function __construct(
-        #[OA\Property]
-        public string $house,
-        #[OA\Property(enum: ['keeper', 'helper', 'reader'])]
-        public string $role,
-    ) {
-    }
+        #[OA\Property] public string $house,
+        #[OA\Property(enum: ['keeper', 'helper', 'reader'])] public string $role,
+    ) {}
 }

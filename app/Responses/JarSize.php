@@ -10,20 +10,12 @@ use OpenApi\Attributes as OA;
 final readonly class JarSize
 {
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public string $called,
-        #[OA\Property]
-        public float $brim_ml,
-        #[OA\Property]
-        public float $height_mm,
-        #[OA\Property]
-        public float $diameter_mm,
-        #[OA\Property]
-        public string $text,
-        #[OA\Property(enum: Jar::KINDS)]
-        public string $kind,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $called,
+        #[OA\Property] public float $brim_ml,
+        #[OA\Property] public float $height_mm,
+        #[OA\Property] public float $diameter_mm,
+        #[OA\Property] public string $text,
+        #[OA\Property(enum: Jar::KINDS)] public string $kind,
+    ) {}
 }

@@ -9,14 +9,9 @@ use OpenApi\Attributes as OA;
 final readonly class LabelField
 {
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public string $name,
-        #[OA\Property]
-        public string $text,
-        #[OA\Property]
-        public bool $on,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $text,
+        #[OA\Property] public bool $on,
+    ) {}
 }

@@ -8,11 +8,5 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'LabelLine')]
 final readonly class LabelLine
 {
-    public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public string $text,
-    ) {
-    }
+    public function __construct(#[OA\Property] public string $id, #[OA\Property] public string $text) {}
 }

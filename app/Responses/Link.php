@@ -8,11 +8,5 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'Link')]
 final readonly class Link
 {
-    public function __construct(
-        #[OA\Property]
-        public string $link,
-        #[OA\Property]
-        public string $until,
-    ) {
-    }
+    public function __construct(#[OA\Property] public string $link, #[OA\Property] public string $until) {}
 }

@@ -14,22 +14,13 @@ final readonly class LookCurve
      * @param  list<ChartMark>  $marks
      */
     public function __construct(
-        #[OA\Property]
-        public string $kind,
-        #[OA\Property]
-        public string $says,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: LookPoint::class))]
-        public array $points,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')))]
-        public array $curve,
-        #[OA\Property]
-        public ?float $end,
-        #[OA\Property]
-        public float $most,
-        #[OA\Property]
-        public float $hours,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ChartMark::class))]
-        public array $marks,
-    ) {
-    }
+        #[OA\Property] public string $kind,
+        #[OA\Property] public string $says,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: LookPoint::class))] public array $points,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')))] public array $curve,
+        #[OA\Property] public ?float $end,
+        #[OA\Property] public float $most,
+        #[OA\Property] public float $hours,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ChartMark::class))] public array $marks,
+    ) {}
 }

@@ -9,22 +9,13 @@ use OpenApi\Attributes as OA;
 final readonly class LookPoint
 {
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public float $at,
-        #[OA\Property]
-        public float $value,
-        #[OA\Property]
-        public string $text,
-        #[OA\Property]
-        public string $by,
-        #[OA\Property]
-        public string $when,
-        #[OA\Property]
-        public ?string $swatch,
-        #[OA\Property]
-        public ?string $photo,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property] public float $at,
+        #[OA\Property] public float $value,
+        #[OA\Property] public string $text,
+        #[OA\Property] public string $by,
+        #[OA\Property] public string $when,
+        #[OA\Property] public ?string $swatch,
+        #[OA\Property] public ?string $photo,
+    ) {}
 }

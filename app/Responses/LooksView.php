@@ -13,14 +13,9 @@ final readonly class LooksView
      * @param  list<string>  $words
      */
     public function __construct(
-        #[OA\Property]
-        public LookCurve $colour,
-        #[OA\Property]
-        public LookCurve $scent,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
-        public array $swatches,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
-        public array $words,
-    ) {
-    }
+        #[OA\Property] public LookCurve $colour,
+        #[OA\Property] public LookCurve $scent,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $swatches,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $words,
+    ) {}
 }

@@ -15,16 +15,10 @@ final readonly class LotDetail
      * @param  list<AskView>  $asks
      */
     public function __construct(
-        #[OA\Property(ref: LotView::class)]
-        public LotView $lot,
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'))]
-        public array $fields,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: MoveView::class))]
-        public array $moves,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: CheckView::class))]
-        public array $checks,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: AskView::class))]
-        public array $asks,
-    ) {
-    }
+        #[OA\Property(ref: LotView::class)] public LotView $lot,
+        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'))] public array $fields,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: MoveView::class))] public array $moves,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: CheckView::class))] public array $checks,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: AskView::class))] public array $asks,
+    ) {}
 }

@@ -8,13 +8,5 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'LotKindTab')]
 final readonly class LotKindTab
 {
-    public function __construct(
-        #[OA\Property]
-        public string $kind,
-        #[OA\Property]
-        public string $name,
-        #[OA\Property]
-        public int $count,
-    ) {
-    }
+    public function __construct(#[OA\Property] public string $kind, #[OA\Property] public string $name, #[OA\Property] public int $count) {}
 }

@@ -9,12 +9,8 @@ use OpenApi\Attributes as OA;
 final readonly class OutlookLine
 {
     public function __construct(
-        #[OA\Property]
-        public string $label,
-        #[OA\Property]
-        public string $text,
-        #[OA\Property]
-        public ?string $range_text,
-    ) {
-    }
+        #[OA\Property] public string $label,
+        #[OA\Property] public string $text,
+        #[OA\Property] public ?string $range_text,
+    ) {}
 }

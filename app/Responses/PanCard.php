@@ -14,32 +14,18 @@ final readonly class PanCard
      * @param  list<Ref>  $signs by which it is done
      */
     public function __construct(
-        #[OA\Property]
-        public string $batch,
-        #[OA\Property]
-        public string $code,
-        #[OA\Property]
-        public string $herb,
-        #[OA\Property]
-        public string $pan,
-        #[OA\Property]
-        public bool $on,
-        #[OA\Property]
-        public ?string $task,
-        #[OA\Property]
-        public ?string $stir,
-        #[OA\Property]
-        public string $state_text,
-        #[OA\Property]
-        public string $stir_text,
-        #[OA\Property]
-        public string $warmth_text,
-        #[OA\Property]
-        public string $when_text,
-        #[OA\Property]
-        public string $after_text,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: Ref::class))]
-        public array $signs,
-    ) {
-    }
+        #[OA\Property] public string $batch,
+        #[OA\Property] public string $code,
+        #[OA\Property] public string $herb,
+        #[OA\Property] public string $pan,
+        #[OA\Property] public bool $on,
+        #[OA\Property] public ?string $task,
+        #[OA\Property] public ?string $stir,
+        #[OA\Property] public string $state_text,
+        #[OA\Property] public string $stir_text,
+        #[OA\Property] public string $warmth_text,
+        #[OA\Property] public string $when_text,
+        #[OA\Property] public string $after_text,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: Ref::class))] public array $signs,
+    ) {}
 }

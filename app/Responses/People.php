@@ -13,10 +13,7 @@ final readonly class People
      * @param  list<Invite>  $invitations
      */
     public function __construct(
-        #[OA\Property(type: 'array', items: new OA\Items(ref: Person::class))]
-        public array $people,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: Invite::class))]
-        public array $invitations,
-    ) {
-    }
+        #[OA\Property(type: 'array', items: new OA\Items(ref: Person::class))] public array $people,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: Invite::class))] public array $invitations,
+    ) {}
 }

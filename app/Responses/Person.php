@@ -9,16 +9,10 @@ use OpenApi\Attributes as OA;
 final readonly class Person
 {
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public string $name,
-        #[OA\Property]
-        public string $email,
-        #[OA\Property(enum: ['keeper', 'helper', 'reader'])]
-        public string $role,
-        #[OA\Property]
-        public bool $you,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $email,
+        #[OA\Property(enum: ['keeper', 'helper', 'reader'])] public string $role,
+        #[OA\Property] public bool $you,
+    ) {}
 }

@@ -12,12 +12,8 @@ final readonly class PlaceGroup
      * @param  list<TaskView>  $tasks
      */
     public function __construct(
-        #[OA\Property]
-        public string $place,
-        #[OA\Property]
-        public string $name,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: TaskView::class))]
-        public array $tasks,
-    ) {
-    }
+        #[OA\Property] public string $place,
+        #[OA\Property] public string $name,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: TaskView::class))] public array $tasks,
+    ) {}
 }

@@ -14,24 +14,14 @@ final readonly class PotOutlook
      * @param  list<string>  $instead settings that keep under the ceiling, where this one does not
      */
     public function __construct(
-        #[OA\Property]
-        public BathView $bath,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: OutlookLine::class))]
-        public array $lines,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: StoveAlarm::class))]
-        public array $warnings,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
-        public array $instead,
-        #[OA\Property]
-        public string $stands_text,
-        #[OA\Property]
-        public string $pour_text,
-        #[OA\Property]
-        public string $model,
-        #[OA\Property]
-        public WarmthChart $chart,
-        #[OA\Property]
-        public WarmthScale $scale,
-    ) {
-    }
+        #[OA\Property] public BathView $bath,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: OutlookLine::class))] public array $lines,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StoveAlarm::class))] public array $warnings,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $instead,
+        #[OA\Property] public string $stands_text,
+        #[OA\Property] public string $pour_text,
+        #[OA\Property] public string $model,
+        #[OA\Property] public WarmthChart $chart,
+        #[OA\Property] public WarmthScale $scale,
+    ) {}
 }

@@ -14,12 +14,8 @@ final readonly class PressList
      * @param  list<ShelfJar>  $bottled
      */
     public function __construct(
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ShelfJar::class))]
-        public array $to_strain,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ShelfJar::class))]
-        public array $resting,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ShelfJar::class))]
-        public array $bottled,
-    ) {
-    }
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ShelfJar::class))] public array $to_strain,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ShelfJar::class))] public array $resting,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ShelfJar::class))] public array $bottled,
+    ) {}
 }

@@ -9,16 +9,10 @@ use OpenApi\Attributes as OA;
 final readonly class ProbeMade
 {
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public string $called,
-        #[OA\Property]
-        public string $kind,
-        #[OA\Property]
-        public ?string $key,
-        #[OA\Property]
-        public string $address,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $called,
+        #[OA\Property] public string $kind,
+        #[OA\Property] public ?string $key,
+        #[OA\Property] public string $address,
+    ) {}
 }

@@ -9,16 +9,10 @@ use OpenApi\Attributes as OA;
 final readonly class ProbeView
 {
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public string $called,
-        #[OA\Property]
-        public string $kind,
-        #[OA\Property]
-        public string $kind_text,
-        #[OA\Property]
-        public bool $busy,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $called,
+        #[OA\Property] public string $kind,
+        #[OA\Property] public string $kind_text,
+        #[OA\Property] public bool $busy,
+    ) {}
 }

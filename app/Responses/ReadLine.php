@@ -9,14 +9,9 @@ use OpenApi\Attributes as OA;
 final readonly class ReadLine
 {
     public function __construct(
-        #[OA\Property]
-        public string $line,
-        #[OA\Property]
-        public string $as,
-        #[OA\Property]
-        public string $says,
-        #[OA\Property]
-        public bool $guess,
-    ) {
-    }
+        #[OA\Property] public string $line,
+        #[OA\Property] public string $as,
+        #[OA\Property] public string $says,
+        #[OA\Property] public bool $guess,
+    ) {}
 }

@@ -12,12 +12,8 @@ final readonly class ReadingsTaken
      * @param  list<RefusedReading>  $refused
      */
     public function __construct(
-        #[OA\Property]
-        public int $taken,
-        #[OA\Property]
-        public int $doubled,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: RefusedReading::class))]
-        public array $refused,
-    ) {
-    }
+        #[OA\Property] public int $taken,
+        #[OA\Property] public int $doubled,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: RefusedReading::class))] public array $refused,
+    ) {}
 }

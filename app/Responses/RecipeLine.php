@@ -9,16 +9,10 @@ use OpenApi\Attributes as OA;
 final readonly class RecipeLine
 {
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public string $name,
-        #[OA\Property]
-        public string $sentence,
-        #[OA\Property]
-        public int $version,
-        #[OA\Property]
-        public string $changed,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $sentence,
+        #[OA\Property] public int $version,
+        #[OA\Property] public string $changed,
+    ) {}
 }

@@ -12,10 +12,7 @@ final readonly class RecipeList
      * @param  list<RecipeLine>  $recipes
      */
     public function __construct(
-        #[OA\Property(type: 'array', items: new OA\Items(ref: RecipeLine::class))]
-        public array $recipes,
-        #[OA\Property]
-        public int $total,
-    ) {
-    }
+        #[OA\Property(type: 'array', items: new OA\Items(ref: RecipeLine::class))] public array $recipes,
+        #[OA\Property] public int $total,
+    ) {}
 }

@@ -13,18 +13,11 @@ final readonly class RecipeView
      * @param  list<RecipeVersionView>  $versions
      */
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public string $name,
-        #[OA\Property]
-        public string $note,
-        #[OA\Property]
-        public int $version,
-        #[OA\Property(ref: '#/components/schemas/Wish')]
-        public array $wish,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: RecipeVersionView::class))]
-        public array $versions,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $note,
+        #[OA\Property] public int $version,
+        #[OA\Property(ref: '#/components/schemas/Wish')] public array $wish,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: RecipeVersionView::class))] public array $versions,
+    ) {}
 }

@@ -8,11 +8,5 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'RefusedReading')]
 final readonly class RefusedReading
 {
-    public function __construct(
-        #[OA\Property]
-        public int $row,
-        #[OA\Property]
-        public string $sentence,
-    ) {
-    }
+    public function __construct(#[OA\Property] public int $row, #[OA\Property] public string $sentence) {}
 }

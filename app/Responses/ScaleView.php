@@ -13,16 +13,10 @@ final readonly class ScaleView
      * @param  string  $on what stands on it
      */
     public function __construct(
-        #[OA\Property]
-        public ?float $grams,
-        #[OA\Property]
-        public string $text,
-        #[OA\Property]
-        public bool $stable,
-        #[OA\Property]
-        public bool $over,
-        #[OA\Property]
-        public string $on,
-    ) {
-    }
+        #[OA\Property] public ?float $grams,
+        #[OA\Property] public string $text,
+        #[OA\Property] public bool $stable,
+        #[OA\Property] public bool $over,
+        #[OA\Property] public string $on,
+    ) {}
 }

@@ -9,14 +9,9 @@ use OpenApi\Attributes as OA;
 final readonly class SchoolChoice
 {
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public string $name,
-        #[OA\Property]
-        public string $span,
-        #[OA\Property]
-        public string $why,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $span,
+        #[OA\Property] public string $why,
+    ) {}
 }

@@ -12,10 +12,7 @@ final readonly class Shelf
      * @param  list<ShelfPart>  $parts
      */
     public function __construct(
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ShelfPart::class))]
-        public array $parts,
-        #[OA\Property]
-        public bool $empty,
-    ) {
-    }
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ShelfPart::class))] public array $parts,
+        #[OA\Property] public bool $empty,
+    ) {}
 }

@@ -9,14 +9,9 @@ use OpenApi\Attributes as OA;
 final readonly class StoreTask
 {
     public function __construct(
-        #[OA\Property]
-        public string $lot,
-        #[OA\Property]
-        public string $called,
-        #[OA\Property(enum: ['past', 'ageing', 'low'])]
-        public string $rank,
-        #[OA\Property]
-        public string $says,
-    ) {
-    }
+        #[OA\Property] public string $lot,
+        #[OA\Property] public string $called,
+        #[OA\Property(enum: ['past', 'ageing', 'low'])] public string $rank,
+        #[OA\Property] public string $says,
+    ) {}
 }

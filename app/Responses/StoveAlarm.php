@@ -9,12 +9,8 @@ use OpenApi\Attributes as OA;
 final readonly class StoveAlarm
 {
     public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property(enum: ['stop', 'care', 'note'])]
-        public string $rank,
-        #[OA\Property]
-        public string $says,
-    ) {
-    }
+        #[OA\Property] public string $id,
+        #[OA\Property(enum: ['stop', 'care', 'note'])] public string $rank,
+        #[OA\Property] public string $says,
+    ) {}
 }

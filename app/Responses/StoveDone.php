@@ -8,13 +8,5 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'StoveDone')]
 final readonly class StoveDone
 {
-    public function __construct(
-        #[OA\Property]
-        public string $text,
-        #[OA\Property]
-        public string $by,
-        #[OA\Property]
-        public string $when,
-    ) {
-    }
+    public function __construct(#[OA\Property] public string $text, #[OA\Property] public string $by, #[OA\Property] public string $when) {}
 }

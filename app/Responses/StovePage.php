@@ -17,18 +17,11 @@ final readonly class StovePage
      * @param  list<StoveCard>  $ended
      */
     public function __construct(
-        #[OA\Property(type: 'array', items: new OA\Items(ref: StoveCard::class))]
-        public array $sessions,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: StoveWaiting::class))]
-        public array $waiting,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: PanCard::class))]
-        public array $pans,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: CookerView::class))]
-        public array $cookers,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ProbeView::class))]
-        public array $probes,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: StoveCard::class))]
-        public array $ended,
-    ) {
-    }
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StoveCard::class))] public array $sessions,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StoveWaiting::class))] public array $waiting,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PanCard::class))] public array $pans,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: CookerView::class))] public array $cookers,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ProbeView::class))] public array $probes,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: StoveCard::class))] public array $ended,
+    ) {}
 }

@@ -14,34 +14,19 @@ final readonly class StoveWaiting
      * @param  list<string>  $cookers those its method is done in
      */
     public function __construct(
-        #[OA\Property]
-        public string $batch,
-        #[OA\Property]
-        public string $code,
-        #[OA\Property]
-        public string $herb,
-        #[OA\Property]
-        public string $jar,
-        #[OA\Property]
-        public string $method,
-        #[OA\Property]
-        public string $warmth_text,
-        #[OA\Property]
-        public string $left_text,
-        #[OA\Property]
-        public string $when_text,
-        #[OA\Property]
-        public bool $ready,
-        #[OA\Property]
-        public ?string $cooker,
-        #[OA\Property]
-        public ?string $says,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: Ref::class))]
-        public array $water,
-        #[OA\Property(enum: ['hand-hot', 'cold'])]
-        public string $poured,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
-        public array $cookers,
-    ) {
-    }
+        #[OA\Property] public string $batch,
+        #[OA\Property] public string $code,
+        #[OA\Property] public string $herb,
+        #[OA\Property] public string $jar,
+        #[OA\Property] public string $method,
+        #[OA\Property] public string $warmth_text,
+        #[OA\Property] public string $left_text,
+        #[OA\Property] public string $when_text,
+        #[OA\Property] public bool $ready,
+        #[OA\Property] public ?string $cooker,
+        #[OA\Property] public ?string $says,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: Ref::class))] public array $water,
+        #[OA\Property(enum: ['hand-hot', 'cold'])] public string $poured,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $cookers,
+    ) {}
 }

@@ -9,12 +9,8 @@ use OpenApi\Attributes as OA;
 final readonly class StoveWater
 {
     public function __construct(
-        #[OA\Property]
-        public string $text,
-        #[OA\Property]
-        public string $loses_text,
-        #[OA\Property]
-        public ?string $top_up_text,
-    ) {
-    }
+        #[OA\Property] public string $text,
+        #[OA\Property] public string $loses_text,
+        #[OA\Property] public ?string $top_up_text,
+    ) {}
 }

@@ -8,13 +8,5 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'StrainStep')]
 final readonly class StrainStep
 {
-    public function __construct(
-        #[OA\Property]
-        public string $id,
-        #[OA\Property]
-        public string $says,
-        #[OA\Property]
-        public string $why,
-    ) {
-    }
+    public function __construct(#[OA\Property] public string $id, #[OA\Property] public string $says, #[OA\Property] public string $why) {}
 }

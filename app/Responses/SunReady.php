@@ -9,12 +9,8 @@ use OpenApi\Attributes as OA;
 final readonly class SunReady
 {
     public function __construct(
-        #[OA\Property]
-        public string $sky,
-        #[OA\Property]
-        public string $text,
-        #[OA\Property]
-        public string $warm_text,
-    ) {
-    }
+        #[OA\Property] public string $sky,
+        #[OA\Property] public string $text,
+        #[OA\Property] public string $warm_text,
+    ) {}
 }

@@ -8,13 +8,5 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'TraceLine')]
 final readonly class TraceLine
 {
-    public function __construct(
-        #[OA\Property]
-        public int $number,
-        #[OA\Property]
-        public string $says,
-        #[OA\Property]
-        public bool $here,
-    ) {
-    }
+    public function __construct(#[OA\Property] public int $number, #[OA\Property] public string $says, #[OA\Property] public bool $here) {}
 }

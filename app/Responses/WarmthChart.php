@@ -15,20 +15,12 @@ final readonly class WarmthChart
      * @param  list<ChartMark>  $hours
      */
     public function __construct(
-        #[OA\Property]
-        public int $from,
-        #[OA\Property]
-        public int $to,
-        #[OA\Property]
-        public int $now,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')))]
-        public array $points,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')))]
-        public array $model,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ChartMark::class))]
-        public array $marks,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ChartMark::class))]
-        public array $hours,
-    ) {
-    }
+        #[OA\Property] public int $from,
+        #[OA\Property] public int $to,
+        #[OA\Property] public int $now,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')))] public array $points,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')))] public array $model,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ChartMark::class))] public array $marks,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ChartMark::class))] public array $hours,
+    ) {}
 }

@@ -8,11 +8,5 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'WarmthTick')]
 final readonly class WarmthTick
 {
-    public function __construct(
-        #[OA\Property]
-        public float $c,
-        #[OA\Property]
-        public string $text,
-    ) {
-    }
+    public function __construct(#[OA\Property] public float $c, #[OA\Property] public string $text) {}
 }

@@ -12,10 +12,7 @@ final readonly class WeatherTaken
      * @param  list<RefusedReading>  $refused
      */
     public function __construct(
-        #[OA\Property]
-        public int $taken,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: RefusedReading::class))]
-        public array $refused,
-    ) {
-    }
+        #[OA\Property] public int $taken,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: RefusedReading::class))] public array $refused,
+    ) {}
 }

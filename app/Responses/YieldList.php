@@ -9,9 +9,5 @@ use OpenApi\Attributes as OA;
 final readonly class YieldList
 {
     /** @param  list<YieldLine>  $lines */
-    public function __construct(
-        #[OA\Property(type: 'array', items: new OA\Items(ref: YieldLine::class))]
-        public array $lines,
-    ) {
-    }
+    public function __construct(#[OA\Property(type: 'array', items: new OA\Items(ref: YieldLine::class))] public array $lines) {}
 }

@@ -10,20 +10,12 @@ final readonly class YieldStep
 {
     /** @param  float  $uptake mL in each g */
     public function __construct(
-        #[OA\Property]
-        public string $batch,
-        #[OA\Property]
-        public string $code,
-        #[OA\Property]
-        public float $uptake,
-        #[OA\Property]
-        public float $mean,
-        #[OA\Property]
-        public float $low,
-        #[OA\Property]
-        public float $high,
-        #[OA\Property]
-        public bool $odd,
-    ) {
-    }
+        #[OA\Property] public string $batch,
+        #[OA\Property] public string $code,
+        #[OA\Property] public float $uptake,
+        #[OA\Property] public float $mean,
+        #[OA\Property] public float $low,
+        #[OA\Property] public float $high,
+        #[OA\Property] public bool $odd,
+    ) {}
 }

@@ -10,10 +10,7 @@ final readonly class YieldView
 {
     /** @param  list<YieldStep>  $steps */
     public function __construct(
-        #[OA\Property]
-        public YieldLine $line,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: YieldStep::class))]
-        public array $steps,
-    ) {
-    }
+        #[OA\Property] public YieldLine $line,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: YieldStep::class))] public array $steps,
+    ) {}
 }

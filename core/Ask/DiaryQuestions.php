@@ -19,9 +19,7 @@ final readonly class DiaryQuestions
 {
     private const MOST_JOBS = 200;
 
-    public function __construct(private Kitchen $kitchen)
-    {
-    }
+    public function __construct(private Kitchen $kitchen) {}
 
     /**
      * @param  array<mixed>  $document jobs, cookers, home (hours by ISO weekday) and away ({from, to}), as docs/formats/reckon.schema.json
@@ -37,7 +35,14 @@ final readonly class DiaryQuestions
         foreach ($this->list($document, 'cookers') as $i => $each) {
             $length = $this->number($each, 'length_mm', "cookers.{$i}");
             $places[] = new CookerPlace(
-                Cooker::measured(Fields::text($each, 'id') ?? 'cooker-'.($i + 1), Fields::text($each, 'called') ?? 'cooker '.($i + 1), Fields::text($each, 'shape') ?? 'round', $length, is_numeric($each['width_mm'] ?? null) ? (float) $each['width_mm'] : $length, $this->number($each, 'height_mm', "cookers.{$i}")),
+                Cooker::measured(
+                    Fields::text($each, 'id') ?? 'cooker-'.($i + 1),
+                    Fields::text($each, 'called') ?? 'cooker '.($i + 1),
+                    Fields::text($each, 'shape') ?? 'round',
+                    $length,
+                    is_numeric($each['width_mm'] ?? null) ? (float) $each['width_mm'] : $length,
+                    $this->number($each, 'height_mm', "cookers.{$i}"),
+                ),
                 array_values(array_filter(is_array($each['methods'] ?? null) ? $each['methods'] : [], 'is_string')),
             );
         }
@@ -49,8 +54,22 @@ final readonly class DiaryQuestions
 
         return [
             'sessions' => $diary->sessions(),
-            'runs' => array_map(fn (CookerRun $run) => ['cooker' => $run->place, 'jobs' => array_map(fn (CookerJob $job) => $job->id, $run->jobs), 'sessions' => self::slots($run->sessions)], $diary->runs),
-            'jobs' => array_map(fn (CookerJob $job) => ['id' => $job->id, 'slots' => self::slots($diary->runOf($job->id)?->slots($job) ?? []), 'says' => $diary->says($job)], $jobs),
+            'runs' => array_map(
+                fn (CookerRun $run) => [
+                    'cooker' => $run->place,
+                    'jobs' => array_map(fn (CookerJob $job) => $job->id, $run->jobs),
+                    'sessions' => self::slots($run->sessions),
+                ],
+                $diary->runs,
+            ),
+            'jobs' => array_map(
+                fn (CookerJob $job) => [
+                    'id' => $job->id,
+                    'slots' => self::slots($diary->runOf($job->id)?->slots($job) ?? []),
+                    'says' => $diary->says($job),
+                ],
+                $jobs,
+            ),
         ];
     }
 
@@ -60,7 +79,10 @@ final readonly class DiaryQuestions
      */
     private static function slots(array $sessions): array
     {
-        return array_map(fn (array $each) => ['from' => $each['from']->format(DATE_ATOM), 'to' => $each['to']->format(DATE_ATOM)], $sessions);
+        return array_map(
+            fn (array $each) => ['from' => $each['from']->format(DATE_ATOM), 'to' => $each['to']->format(DATE_ATOM)],
+            $sessions,
+        );
     }
 
     /** @param  array<mixed>  $document */
@@ -94,7 +116,9 @@ final readonly class DiaryQuestions
         }
         $hours = $this->number($each, 'hours', "jobs.{$i}");
         if ($hours <= 0 || $hours > 400 || $widths === [] || count($widths) > 24) {
-            throw (new DiaryRefused('out_of_range', 'A job has between a minute and 400 h still to come, and 1 to 24 jars.'))->about("jobs.{$i}");
+            throw (new DiaryRefused('out_of_range', 'A job has between a minute and 400 h still to come, and 1 to 24 jars.'))->about(
+                "jobs.{$i}",
+            );
         }
 
         if ($this->number($each, 'ceiling_c', "jobs.{$i}") <= $this->number($each, 'target_c', "jobs.{$i}")) {
@@ -102,9 +126,15 @@ final readonly class DiaryQuestions
         }
 
         return new CookerJob(
-            Fields::text($each, 'id') ?? 'job-'.($i + 1), Fields::text($each, 'called') ?? 'job '.($i + 1), Fields::text($each, 'method') ?? 'slow-cooker',
-            $this->number($each, 'target_c', "jobs.{$i}"), $this->number($each, 'ceiling_c', "jobs.{$i}"), $hours, $widths,
-            isset($each['earliest']) ? $this->moment($each, 'earliest', "jobs.{$i}") : $this->kitchen->now, isset($each['due_by']) ? $this->moment($each, 'due_by', "jobs.{$i}") : null,
+            Fields::text($each, 'id') ?? 'job-'.($i + 1),
+            Fields::text($each, 'called') ?? 'job '.($i + 1),
+            Fields::text($each, 'method') ?? 'slow-cooker',
+            $this->number($each, 'target_c', "jobs.{$i}"),
+            $this->number($each, 'ceiling_c', "jobs.{$i}"),
+            $hours,
+            $widths,
+            isset($each['earliest']) ? $this->moment($each, 'earliest', "jobs.{$i}") : $this->kitchen->now,
+            isset($each['due_by']) ? $this->moment($each, 'due_by', "jobs.{$i}") : null,
             ($each['attended'] ?? true) !== false,
         );
     }
@@ -128,7 +158,9 @@ final readonly class DiaryQuestions
     {
         $value = $from[$key] ?? null;
 
-        return (is_int($value) || is_float($value)) && is_finite((float) $value) ? (float) $value : throw (new DiaryRefused('unreadable', sprintf('“%s” must be a number.', $key)))->about("{$field}.{$key}");
+        return (is_int($value) || is_float($value)) && is_finite((float) $value)
+            ? (float) $value
+            : throw (new DiaryRefused('unreadable', sprintf('“%s” must be a number.', $key)))->about("{$field}.{$key}");
     }
 
     /** @param  array<mixed>  $from */
@@ -136,7 +168,10 @@ final readonly class DiaryQuestions
     {
         $typed = is_string($from[$key] ?? null) ? $from[$key] : '';
         if (preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d)?(Z|[+-]\d\d:\d\d)?$/D', $typed) !== 1) {
-            throw (new DiaryRefused('unreadable', sprintf('“%s” is not a moment. Write it like 2026-12-12T14:00.', mb_substr($typed, 0, 30))))->about("{$field}.{$key}");
+            throw (new DiaryRefused(
+                'unreadable',
+                sprintf('“%s” is not a moment. Write it like 2026-12-12T14:00.', mb_substr($typed, 0, 30)),
+            ))->about("{$field}.{$key}");
         }
         try {
             return (new \DateTimeImmutable($typed, $this->kitchen->now->getTimezone()))->setTimezone($this->kitchen->now->getTimezone());

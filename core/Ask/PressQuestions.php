@@ -37,9 +37,7 @@ final readonly class PressQuestions
     /** Batches one question may be asked about. */
     private const MOST_BATCHES = 20_000;
 
-    public function __construct(private Planning $planning, private Tables $tables, private Kitchen $kitchen)
-    {
-    }
+    public function __construct(private Planning $planning, private Tables $tables, private Kitchen $kitchen) {}
 
     /**
      * What a house's own batches of one form and way say of the oil left in the herb.
@@ -59,7 +57,9 @@ final readonly class PressQuestions
         foreach (self::list($document, 'batches', self::MOST_BATCHES) as $i => $batch) {
             $batches[] = [
                 'id' => Fields::text($batch, 'id') ?? (string) ($i + 1),
-                'oil_ml' => self::number($batch, 'oil_ml', "batches.{$i}"), 'out_ml' => self::number($batch, 'out_ml', "batches.{$i}"), 'dry_g' => self::number($batch, 'dry_g', "batches.{$i}"),
+                'oil_ml' => self::number($batch, 'oil_ml', "batches.{$i}"),
+                'out_ml' => self::number($batch, 'out_ml', "batches.{$i}"),
+                'dry_g' => self::number($batch, 'dry_g', "batches.{$i}"),
             ];
         }
 
@@ -70,7 +70,8 @@ final readonly class PressQuestions
      * The filling that leaves the least over, the plainest one, and what antioxidant it wants.
      *
      * @param  array<mixed>  $document oil_ml; sizes, each {id, capacity_ml, stock, fixed}; vitamin_e (a form), iu_per_cup, capsule_iu
-     * @return array{offers: list<array{id: string, bottles: list<array{id: string, capacity_ml: float, count: int}>, filled_ml: float, left_ml: float}>, vitamin_e: array<string, mixed>, rosemary: array<string, mixed>}
+     * @return array{offers: list<array{id: string, bottles: list<array{id: string, capacity_ml: float, count: int}>,
+     *     filled_ml: float, left_ml: float}>, vitamin_e: array<string, mixed>, rosemary: array<string, mixed>}
      *
      * @throws Refused
      */
@@ -81,8 +82,10 @@ final readonly class PressQuestions
         foreach (self::list($document, 'sizes', 100) as $i => $size) {
             $stock = $size['stock'] ?? null;
             $sizes[] = [
-                'id' => Fields::text($size, 'id') ?? (string) ($i + 1), 'capacity' => self::number($size, 'capacity_ml', "sizes.{$i}"),
-                'stock' => $stock === null ? null : (int) self::number($size, 'stock', "sizes.{$i}"), 'fixed' => (int) (isset($size['fixed']) ? self::number($size, 'fixed', "sizes.{$i}") : 0),
+                'id' => Fields::text($size, 'id') ?? (string) ($i + 1),
+                'capacity' => self::number($size, 'capacity_ml', "sizes.{$i}"),
+                'stock' => $stock === null ? null : (int) self::number($size, 'stock', "sizes.{$i}"),
+                'fixed' => (int) (isset($size['fixed']) ? self::number($size, 'fixed', "sizes.{$i}") : 0),
             ];
         }
         $dropper = $this->kitchen->dropsPerMl;
@@ -92,7 +95,15 @@ final readonly class PressQuestions
 
         return [
             'offers' => self::offers($ml, $sizes),
-            'vitamin_e' => $this->figures($antioxidant->vitaminE($ml, $dropper, Fields::text($document, 'vitamin_e') ?? 'd-alpha-tocopherol', $optional('iu_per_cup'), $optional('capsule_iu'))),
+            'vitamin_e' => $this->figures(
+                $antioxidant->vitaminE(
+                    $ml,
+                    $dropper,
+                    Fields::text($document, 'vitamin_e') ?? 'd-alpha-tocopherol',
+                    $optional('iu_per_cup'),
+                    $optional('capsule_iu'),
+                ),
+            ),
             'rosemary' => $this->figures($antioxidant->rosemary($ml, $density, $dropper)),
         ];
     }
@@ -129,7 +140,8 @@ final readonly class PressQuestions
     /**
      * Until when, and why.
      *
-     * @param  array<mixed>  $document oils, each {id, parts, opened, best_before}; herb, state, water, purpose, kept, filled_on, strained_on, heat, each {hours, celsius}; place, glass, antioxidant, by_rates
+     * @param  array<mixed>  $document oils, each {id, parts, opened, best_before}; herb, state, water, purpose, kept,
+     *     filled_on, strained_on, heat, each {hours, celsius}; place, glass, antioxidant, by_rates
      * @return array<string, mixed>
      *
      * @throws Refused
@@ -144,9 +156,14 @@ final readonly class PressQuestions
         }
         $heat = [];
         foreach (self::list($document, 'heat', 500) as $i => $had) {
-            $heat[] = ['hours' => self::bounded($had, 'hours', "heat.{$i}", 0, 10_000), 'celsius' => self::bounded($had, 'celsius', "heat.{$i}", -10, 250)];
+            $heat[] = [
+                'hours' => self::bounded($had, 'hours', "heat.{$i}", 0, 10_000),
+                'celsius' => self::bounded($had, 'celsius', "heat.{$i}", -10, 250),
+            ];
         }
-        $state = State::tryFrom(Fields::text($document, 'state') ?? 'dried') ?? throw KeepingRefused::unknown('state', Fields::text($document, 'state') ?? '', ['dried', 'wilted', 'fresh'])->about('state');
+        $state =
+            State::tryFrom(Fields::text($document, 'state') ?? 'dried') ??
+            throw KeepingRefused::unknown('state', Fields::text($document, 'state') ?? '', ['dried', 'wilted', 'fresh'])->about('state');
         $herb = Fields::text($document, 'herb');
         $plant = $herb === null ? null : $this->planning->cupboard()->herb($herb);
         $this->planning->cupboard()->purpose(Fields::text($document, 'purpose') ?? 'skin');
@@ -165,8 +182,14 @@ final readonly class PressQuestions
             }
         }
         $facts = new KeptFacts(
-            $filled, $strained, $kept, $heat, $lots,
-            Fields::text($document, 'place') ?? 'cool-dark', Fields::text($document, 'glass') ?? 'dark', Fields::text($document, 'antioxidant') ?? 'none',
+            $filled,
+            $strained,
+            $kept,
+            $heat,
+            $lots,
+            Fields::text($document, 'place') ?? 'cool-dark',
+            Fields::text($document, 'glass') ?? 'dark',
+            Fields::text($document, 'antioxidant') ?? 'none',
             ($document['by_rates'] ?? false) === true,
             isset($document['water']) ? self::bounded($document, 'water', '', 1, 97) / 100 : $state->usualWater(),
             $state->isWet() && ($plant === null || $plant->isWatery()),
@@ -176,7 +199,10 @@ final readonly class PressQuestions
         $keeping = Keeping::of($blend, $state, $facts, $this->tables);
 
         return [
-            'months' => round($keeping->months, 2), 'spent' => $keeping->spent, 'cold_only' => $keeping->coldOnly, 'best_before' => $this->planning->figure($keeping->figure(), $this->kitchen),
+            'months' => round($keeping->months, 2),
+            'spent' => $keeping->spent,
+            'cold_only' => $keeping->coldOnly,
+            'best_before' => $this->planning->figure($keeping->figure(), $this->kitchen),
             'iodine_value' => $blend->iodineValue() === null ? null : round($blend->iodineValue(), 1),
             'oxidisability' => $blend->oxidisability() === null ? null : round($blend->oxidisability(), 2),
         ];
@@ -230,8 +256,12 @@ final readonly class PressQuestions
     private static function filled(Filling $filling): array
     {
         return [
-            'bottles' => array_map(fn (array $bottle) => ['id' => $bottle['id'], 'capacity_ml' => $bottle['capacity'], 'count' => $bottle['count']], $filling->bottles),
-            'filled_ml' => round($filling->filledMl, 3), 'left_ml' => round($filling->leftMl, 3),
+            'bottles' => array_map(
+                fn (array $bottle) => ['id' => $bottle['id'], 'capacity_ml' => $bottle['capacity'], 'count' => $bottle['count']],
+                $filling->bottles,
+            ),
+            'filled_ml' => round($filling->filledMl, 3),
+            'left_ml' => round($filling->leftMl, 3),
         ];
     }
 
@@ -274,7 +304,11 @@ final readonly class PressQuestions
     {
         $value = $from[$key] ?? null;
         if ((! is_int($value) && ! is_float($value)) || ! ($value >= $least && $value <= $most)) {
-            throw new KeepingRefused('unreadable', sprintf('“%s” is a plain number%s.', $key, abs($least) < 1e9 ? sprintf(' from %g to %g', $least, $most) : ''), ltrim($where.'.'.$key, '.'));
+            throw new KeepingRefused(
+                'unreadable',
+                sprintf('“%s” is a plain number%s.', $key, abs($least) < 1e9 ? sprintf(' from %g to %g', $least, $most) : ''),
+                ltrim($where.'.'.$key, '.'),
+            );
         }
 
         return (float) $value;
@@ -285,6 +319,8 @@ final readonly class PressQuestions
     {
         $typed = Fields::text($from, $key);
 
-        return $typed === null ? null : Day::read($typed, $this->kitchen->today()->getTimezone()) ?? throw DiaryRefused::day($typed)->about($key);
+        return $typed === null
+            ? null
+            : Day::read($typed, $this->kitchen->today()->getTimezone()) ?? throw DiaryRefused::day($typed)->about($key);
     }
 }

@@ -27,7 +27,27 @@ use Kettle\Stores\LotRefused;
  */
 final readonly class Questions
 {
-    public const MODES = ['plan', 'figures', 'compare', 'oils', 'wilting', 'check', 'recipe', 'warm-hours', 'pot', 'bath', 'learn', 'sun', 'fit', 'diary', 'yield', 'bottle', 'keep', 'cautions', 'faults'];
+    public const MODES = [
+        'plan',
+        'figures',
+        'compare',
+        'oils',
+        'wilting',
+        'check',
+        'recipe',
+        'warm-hours',
+        'pot',
+        'bath',
+        'learn',
+        'sun',
+        'fit',
+        'diary',
+        'yield',
+        'bottle',
+        'keep',
+        'cautions',
+        'faults',
+    ];
 
     private Planning $planning;
 
@@ -48,10 +68,19 @@ final readonly class Questions
     public function ask(string $mode, array $document, \DateTimeImmutable $now): array
     {
         if (! in_array($mode, self::MODES, true)) {
-            throw WishRefused::one('', 'unknown', sprintf('There is nothing called “%s” to reckon. Choose one of: %s.', mb_substr($mode, 0, 40), implode(', ', self::MODES)));
+            throw WishRefused::one(
+                '',
+                'unknown',
+                sprintf('There is nothing called “%s” to reckon. Choose one of: %s.', mb_substr($mode, 0, 40), implode(', ', self::MODES)),
+            );
         }
         $this->asked->mode($mode, $document);
-        $kitchen = KitchenReader::read(is_array($document['house'] ?? null) ? $document['house'] : [], $now, $this->tables, $this->planning->cupboard());
+        $kitchen = KitchenReader::read(
+            is_array($document['house'] ?? null) ? $document['house'] : [],
+            $now,
+            $this->tables,
+            $this->planning->cupboard(),
+        );
         try {
             return match ($mode) {
                 'plan' => $this->planning->document($this->planning->plan($document, $kitchen), $kitchen),
@@ -60,7 +89,9 @@ final readonly class Questions
                 'oils' => ['oils' => $this->oils(Fields::text($document, 'purpose') ?? 'skin', $kitchen)],
                 'wilting' => $this->wilting($document, $kitchen),
                 'check' => $this->check($document),
-                'recipe' => $this->recipes()->read(Fields::text($document, 'text') ?? '', $kitchen)->toArray(),
+                'recipe' => $this->recipes()
+                    ->read(Fields::text($document, 'text') ?? '', $kitchen)
+                    ->toArray(),
                 'warm-hours' => (new WarmthQuestions($kitchen))->warmHours($document),
                 'pot' => (new WarmthQuestions($kitchen))->pot($document),
                 'bath' => (new WarmthQuestions($kitchen))->bath($document),
@@ -86,25 +117,29 @@ final readonly class Questions
      */
     public function oils(string $purpose, Kitchen $kitchen): array
     {
-
-        return array_map(fn (array $oil) => [
-            'id' => $oil['carrier']->id,
-            'name' => $oil['carrier']->name,
-            'note' => $oil['carrier']->note,
-            'score' => (int) round($oil['score'] * 100),
-            'marks' => array_map(fn (float $mark) => round($mark, 2), $oil['marks']),
-            'reasons' => array_map($kitchen->inDegrees(...), $oil['reasons']),
-            'allergens' => $oil['carrier']->allergens,
-            'solid' => $oil['carrier']->setsBelowC > $kitchen->roomC,
-            'sets_text' => $kitchen->warmth($oil['carrier']->setsBelowC),
-            'keeps_text' => round($oil['carrier']->monthsOpened).' months',
-            'feel' => $oil['carrier']->feel,
-            'iodine_value' => $oil['carrier']->iodineValueOrPublished() === null ? null : (int) round($oil['carrier']->iodineValueOrPublished()),
-            'oxidisability' => $oil['carrier']->oxidisability() === null ? null : round($oil['carrier']->oxidisability(), 1),
-            'picture' => $oil['carrier']->picture() === null ? null : array_map(fn (float $percent) => round($percent, 1), $oil['carrier']->picture()),
-            'stock_text' => $oil['stock_ml'] > 0 ? AmountWriter::plain($oil['stock_ml'], Kind::Volume) : null,
-            'price_text' => $oil['price'] === null ? null : PlanDocument::money($oil['price'], $kitchen->currency),
-        ], $kitchen->ranked($purpose));
+        return array_map(
+            fn (array $oil) => [
+                'id' => $oil['carrier']->id,
+                'name' => $oil['carrier']->name,
+                'note' => $oil['carrier']->note,
+                'score' => (int) round($oil['score'] * 100),
+                'marks' => array_map(fn (float $mark) => round($mark, 2), $oil['marks']),
+                'reasons' => array_map($kitchen->inDegrees(...), $oil['reasons']),
+                'allergens' => $oil['carrier']->allergens,
+                'solid' => $oil['carrier']->setsBelowC > $kitchen->roomC,
+                'sets_text' => $kitchen->warmth($oil['carrier']->setsBelowC),
+                'keeps_text' => round($oil['carrier']->monthsOpened).' months',
+                'feel' => $oil['carrier']->feel,
+                'iodine_value' => self::rounded($oil['carrier']->iodineValueOrPublished()),
+                'oxidisability' => $oil['carrier']->oxidisability() === null ? null : round($oil['carrier']->oxidisability(), 1),
+                'picture' => $oil['carrier']->picture() === null
+                        ? null
+                        : array_map(fn (float $percent) => round($percent, 1), $oil['carrier']->picture()),
+                'stock_text' => $oil['stock_ml'] > 0 ? AmountWriter::plain($oil['stock_ml'], Kind::Volume) : null,
+                'price_text' => $oil['price'] === null ? null : PlanDocument::money($oil['price'], $kitchen->currency),
+            ],
+            $kitchen->ranked($purpose),
+        );
     }
 
     /**
@@ -125,7 +160,7 @@ final readonly class Questions
         $hours = $typed === null ? null : self::about('hours', fn () => $reader->within($typed, Kind::Time, 'h', 0.05, 500)->value);
         $water = Fields::text($document, 'water');
         $form = self::about('form', fn () => $this->planning->cupboard()->form(Fields::text($document, 'form') ?? 'thin-leaf'));
-        $fraction = $water === null ? ($form->waterFresh ?? 0.8) : self::about('water', fn () => $reader->number(rtrim($water, '% '))) / 100;
+        $fraction = $water === null ? $form->waterFresh ?? 0.8 : self::about('water', fn () => $reader->number(rtrim($water, '% '))) / 100;
         if ($fraction < 0.05 || $fraction > 0.97) {
             throw new MaterialRefused('out_of_range', 'Water is between 5 and 97 per cent of a plant’s weight.', 'water');
         }
@@ -135,7 +170,12 @@ final readonly class Questions
             $figures[$figure->id] = $this->planning->figure($figure, $kitchen);
         }
 
-        return ['verdict' => $wilting->verdict, 'says' => $wilting->says(), 'water' => round($wilting->waterNow * 100, 1), 'figures' => $figures];
+        return [
+            'verdict' => $wilting->verdict,
+            'says' => $wilting->says(),
+            'water' => round($wilting->waterNow * 100, 1),
+            'figures' => $figures,
+        ];
     }
 
     public function press(Kitchen $kitchen): PressQuestions
@@ -157,7 +197,12 @@ final readonly class Questions
         $plan = $this->planning->plan($document, $kitchen);
         $answer = $this->planning->answer($plan, $kitchen);
 
-        return ['figures' => $answer['figures'], 'stores' => $answer['stores'], 'methods' => $answer['methods'], 'oils' => $this->oils($plan->wish->purpose, $kitchen)];
+        return [
+            'figures' => $answer['figures'],
+            'stores' => $answer['stores'],
+            'methods' => $answer['methods'],
+            'oils' => $this->oils($plan->wish->purpose, $kitchen),
+        ];
     }
 
     /**
@@ -174,6 +219,11 @@ final readonly class Questions
         $check = LotCheck::of($kind, $answers, $this->tables);
 
         return ['verdict' => $check->verdict, 'says' => $check->says($kind)];
+    }
+
+    private static function rounded(?float $value): ?int
+    {
+        return $value === null ? null : (int) round($value);
     }
 
     /**

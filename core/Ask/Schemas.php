@@ -24,9 +24,7 @@ final class Schemas
 
     private ?Validator $validator = null;
 
-    public function __construct(private readonly string $formats)
-    {
-    }
+    public function __construct(private readonly string $formats) {}
 
     public static function shipped(): self
     {
@@ -62,7 +60,7 @@ final class Schemas
                 throw WishRefused::one('', 'out_of_range', 'A number in it is no number that can be reckoned with.');
             }
         });
-        $data = $document === [] ? new \stdClass : Helper::toJSON($document);
+        $data = $document === [] ? new \stdClass() : Helper::toJSON($document);
         $error = $this->validator()->validate($data, (object) ['$ref' => $schema])->error();
         if ($error === null) {
             return;
@@ -126,7 +124,9 @@ final class Schemas
 
     private static function depth(ValidationError $error): int
     {
-        return count($error->data()->fullPath()) + ($error->keyword() === 'type' ? 0 : 1) + max([0, ...array_map(self::depth(...), self::under($error))]);
+        return count($error->data()->fullPath()) +
+            ($error->keyword() === 'type' ? 0 : 1) +
+            max([0, ...array_map(self::depth(...), self::under($error))]);
     }
 
     /** @return list<array{field: string, reason: string, sentence: string}> */
@@ -139,17 +139,43 @@ final class Schemas
         $one = fn (string $reason, string $sentence): array => [['field' => $path, 'reason' => $reason, 'sentence' => $sentence]];
 
         return match ($error->keyword()) {
-            'additionalProperties' => array_map(fn (string $field): array => [
-                'field' => ltrim("{$path}.{$field}", '.'), 'reason' => 'unknown_field', 'sentence' => self::unknown($field, $error),
-                // Of a place where something else is wrong the library counts what it knows as well.
-            ], array_values(array_filter(self::names($args['properties'] ?? []), fn (string $field) => ! in_array($field, self::known($error), true)))),
-            'required' => array_map(fn (string $field): array => [
-                'field' => ltrim("{$path}.{$field}", '.'), 'reason' => 'missing', 'sentence' => sprintf('“%s” is missing.', $field),
-            ], self::names($args['missing'] ?? [])),
-            'type' => $one('unreadable', sprintf('%s must be %s, and is %s.', ucfirst($name), self::kinds($args['expected'] ?? ''), self::kinds($of('type')))),
-            'enum' => $one('unknown', sprintf('%s is none of %s.', ucfirst($name), implode(', ', array_filter(self::names(self::schemaOf($error)->enum ?? []), fn (string $each) => $each !== '')))),
-            'minimum', 'exclusiveMinimum' => $one('out_of_range', sprintf('%s must be %s %s.', ucfirst($name), $error->keyword() === 'minimum' ? 'at least' : 'more than', $of('min') ?: '0')),
-            'maximum', 'exclusiveMaximum' => $one('out_of_range', sprintf('%s must be %s %s.', ucfirst($name), $error->keyword() === 'maximum' ? 'at most' : 'less than', $of('max'))),
+            'additionalProperties' => array_map(
+                fn (string $field): array => [
+                    'field' => ltrim("{$path}.{$field}", '.'),
+                    'reason' => 'unknown_field',
+                    'sentence' => self::unknown($field, $error),
+                    // Of a place where something else is wrong the library counts what it knows as well.
+                ],
+                array_values(array_diff(self::names($args['properties'] ?? []), self::known($error))),
+            ),
+            'required' => array_map(
+                fn (string $field): array => [
+                    'field' => ltrim("{$path}.{$field}", '.'),
+                    'reason' => 'missing',
+                    'sentence' => sprintf('“%s” is missing.', $field),
+                ],
+                self::names($args['missing'] ?? []),
+            ),
+            'type' => $one(
+                'unreadable',
+                sprintf('%s must be %s, and is %s.', ucfirst($name), self::kinds($args['expected'] ?? ''), self::kinds($of('type'))),
+            ),
+            'enum' => $one(
+                'unknown',
+                sprintf(
+                    '%s is none of %s.',
+                    ucfirst($name),
+                    implode(', ', array_filter(self::names(self::schemaOf($error)->enum ?? []), fn (string $each) => $each !== '')),
+                ),
+            ),
+            'minimum', 'exclusiveMinimum' => $one(
+                'out_of_range',
+                sprintf('%s must be %s %s.', ucfirst($name), $error->keyword() === 'minimum' ? 'at least' : 'more than', $of('min') ?: '0'),
+            ),
+            'maximum', 'exclusiveMaximum' => $one(
+                'out_of_range',
+                sprintf('%s must be %s %s.', ucfirst($name), $error->keyword() === 'maximum' ? 'at most' : 'less than', $of('max')),
+            ),
             'minItems' => $one('too_few', sprintf('%s must hold at least %s.', ucfirst($name), $of('min'))),
             'maxItems' => $one('too_many', sprintf('%s may hold at most %s.', ucfirst($name), $of('max'))),
             'maxLength' => $one('too_long', sprintf('%s takes at most %s letters.', ucfirst($name), $of('max'))),
@@ -165,8 +191,10 @@ final class Schemas
         $near = $known;
         usort($near, fn (string $a, string $b) => levenshtein($field, $a) <=> levenshtein($field, $b));
 
-        return sprintf('“%s” is not known here.', $field).($near !== [] && levenshtein($field, $near[0]) <= self::NEAR
-            ? sprintf(' Is “%s” meant?', $near[0]) : ' Known are '.implode(', ', array_slice($known, 0, 30)).'.');
+        return sprintf('“%s” is not known here.', $field).
+            ($near !== [] && levenshtein($field, $near[0]) <= self::NEAR
+                ? sprintf(' Is “%s” meant?', $near[0])
+                : ' Known are '.implode(', ', array_slice($known, 0, 30)).'.');
     }
 
     /** @return list<string> names of the fields that may stand where it went wrong */
@@ -181,12 +209,20 @@ final class Schemas
     {
         $schema = $error->schema()->info()->data();
 
-        return $schema instanceof \stdClass ? $schema : new \stdClass;
+        return $schema instanceof \stdClass ? $schema : new \stdClass();
     }
 
     private static function kinds(mixed $types): string
     {
-        $words = ['string' => 'text', 'number' => 'a number', 'integer' => 'a whole number', 'array' => 'a list', 'object' => 'an object', 'boolean' => 'true or false', 'null' => 'nothing'];
+        $words = [
+            'string' => 'text',
+            'number' => 'a number',
+            'integer' => 'a whole number',
+            'array' => 'a list',
+            'object' => 'an object',
+            'boolean' => 'true or false',
+            'null' => 'nothing',
+        ];
 
         return implode(' or ', array_map(fn (mixed $type) => $words[is_string($type) ? $type : ''] ?? 'something else', (array) $types));
     }

@@ -54,8 +54,7 @@ final readonly class BatchState
         public array $colours,
         public bool $herbStoodOut,
         public ?Learned $learned,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  array<string, array{opened: ?\DateTimeImmutable, best_before: ?\DateTimeImmutable}>  $lots of its oils, by carrier id
@@ -69,7 +68,8 @@ final readonly class BatchState
         $bottled = $log->last(Bottled::class);
         $purpose = $log->last(PurposeChanged::class)->to ?? $record->plan->purpose;
         [$keptAs, $keeping] = self::kept($record, $course, $strained, $purpose, $cupboard, $lots);
-        $useBy = $record->plan->isColdKept() && $course->filledAt !== null ? ColdKept::goodUntil($course->filledAt, $course->strainedAt) : null;
+        $useBy =
+            $record->plan->isColdKept() && $course->filledAt !== null ? ColdKept::goodUntil($course->filledAt, $course->strainedAt) : null;
         $bottles = self::bottles($bottled, $log);
         // What is bottled is smelled, and what is cold used up, until the day just reckoned: nothing is asked of what is all used up.
         if (self::left($bottles) > 0 || ($useBy !== null && $bottled === null)) {
@@ -77,8 +77,19 @@ final readonly class BatchState
         }
 
         return new self(
-            $record, $course, $keeping, $keptAs, $useBy, $purpose, $strained, $bottled, $log->lastEntry(Bottled::class)?->at,
-            $log->last(Decanted::class)?->ml, $bottles, self::colours($log), self::herbStoodOut($log),
+            $record,
+            $course,
+            $keeping,
+            $keptAs,
+            $useBy,
+            $purpose,
+            $strained,
+            $bottled,
+            $log->lastEntry(Bottled::class)?->at,
+            $log->last(Decanted::class)?->ml,
+            $bottles,
+            self::colours($log),
+            self::herbStoodOut($log),
             $course->stage === Stage::Discarded ? null : Learned::from($record->plan, $strained, $tables),
         );
     }
@@ -99,10 +110,16 @@ final readonly class BatchState
      * @param  array<string, array{opened: ?\DateTimeImmutable, best_before: ?\DateTimeImmutable}>  $lots
      * @return array{KeptAs, Keeping}
      */
-    private static function kept(Record $record, Course $course, ?Strained $strained, string $purpose, Cupboard $cupboard, array $lots): array
-    {
+    private static function kept(
+        Record $record,
+        Course $course,
+        ?Strained $strained,
+        string $purpose,
+        Cupboard $cupboard,
+        array $lots,
+    ): array {
         $warmth = $strained->warmth ?? '';
-        $as = self::keptAs($record->log, new KeptAs);
+        $as = self::keptAs($record->log, new KeptAs());
         $keeping = self::keeping($record->plan, $course, $as, $warmth, $purpose, $cupboard, $lots);
         if ($keeping->coldOnly) {
             $as = self::keptAs($record->log, new KeptAs('fridge'));
@@ -118,31 +135,57 @@ final readonly class BatchState
      * @param  string  $warmth Strained::WARMTH_HAD, or not, where nobody logged it
      * @param  array<string, array{opened: ?\DateTimeImmutable, best_before: ?\DateTimeImmutable}>  $lots
      */
-    public static function keeping(FrozenPlan $plan, Course $course, KeptAs $as, string $warmth, string $purpose, Cupboard $cupboard, array $lots): Keeping
-    {
+    public static function keeping(
+        FrozenPlan $plan,
+        Course $course,
+        KeptAs $as,
+        string $warmth,
+        string $purpose,
+        Cupboard $cupboard,
+        array $lots,
+    ): Keeping {
         $method = $plan->method;
         $had = $course->warmed->hours();
         // Until it is strained its warmth is still to come, and is taken as planned.
         $planned = $warmth === Strained::WARMTH_HAD || ($course->strainedAt === null && $method->heated);
         $hours = $planned ? max($method->hours, $had) : $had;
+        $wet = $plan->wetness($cupboard);
 
-        return Keeping::of($plan->blend($cupboard), $plan->state, new KeptFacts(
-            $course->filledAt ?? $course->timetable->fillAt,
-            $course->strainedAt ?? $course->timetable->strainAt,
-            $plan->kept,
-            $method->targetC !== null && $hours > 0 ? [['hours' => $hours, 'celsius' => $method->targetC]] : [],
-            $lots, $as->place, $as->glass, $as->antioxidant, false, ...$plan->wetness($cupboard), kitchen: $purpose === 'kitchen',
-        ), $cupboard->tables());
+        return Keeping::of(
+            $plan->blend($cupboard),
+            $plan->state,
+            new KeptFacts(
+                $course->filledAt ?? $course->timetable->fillAt,
+                $course->strainedAt ?? $course->timetable->strainAt,
+                $plan->kept,
+                $method->targetC !== null && $hours > 0 ? [['hours' => $hours, 'celsius' => $method->targetC]] : [],
+                $lots,
+                $as->place,
+                $as->glass,
+                $as->antioxidant,
+                false,
+                $wet['water'],
+                $wet['watery'],
+                kitchen: $purpose === 'kitchen',
+            ),
+            $cupboard->tables(),
+        );
     }
 
     /** @param  KeptAs  $as where nobody said */
     private static function keptAs(Logbook $log, KeptAs $as): KeptAs
     {
-        return array_reduce($log->standing, fn (KeptAs $as, Entry $entry) => $as->changed(match (true) {
-            $entry->line instanceof PutAway => $entry->line->as,
-            $entry->line instanceof Bottled => $entry->line->kept,
-            default => [],
-        }), $as);
+        return array_reduce(
+            $log->standing,
+            fn (KeptAs $as, Entry $entry) => $as->changed(
+                match (true) {
+                    $entry->line instanceof PutAway => $entry->line->as,
+                    $entry->line instanceof Bottled => $entry->line->kept,
+                    default => [],
+                },
+            ),
+            $as,
+        );
     }
 
     public static function upkeep(FrozenPlan $plan, ?\DateTimeImmutable $useBy, \DateTimeImmutable $bestBefore, Tables $tables): Upkeep
@@ -150,7 +193,12 @@ final readonly class BatchState
         $checks = $tables->table('keeping')->row('checks');
         $days = fn (string $key): int => (int) $checks->row($key)->number('value');
 
-        return new Upkeep($useBy ?? $bestBefore->setTime(self::LAST_HOUR, 0), $days('first_days'), $days($plan->state->isWet() ? 'every_days_wet' : 'every_days'), $useBy !== null);
+        return new Upkeep(
+            $useBy ?? $bestBefore->setTime(self::LAST_HOUR, 0),
+            $days('first_days'),
+            $days($plan->state->isWet() ? 'every_days_wet' : 'every_days'),
+            $useBy !== null,
+        );
     }
 
     /** @return list<BottleState> those of a batch thrown away stay known, so that they can be found */

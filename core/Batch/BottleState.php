@@ -19,14 +19,26 @@ final readonly class BottleState
      * @param  string  $state IN, or how it went (Used::HOW)
      * @param  string  $to for what, or to whom some of it went
      */
-    public function __construct(public int $number, public string $called, public float $capacityMl, public float $leftMl, public string $state = self::IN, public string $to = '')
-    {
-    }
+    public function __construct(
+        public int $number,
+        public string $called,
+        public float $capacityMl,
+        public float $leftMl,
+        public string $state = self::IN,
+        public string $to = '',
+    ) {}
 
     public function after(Used $used): self
     {
         $left = max(0.0, round($this->leftMl - $used->ml, 3));
 
-        return new self($this->number, $this->called, $this->capacityMl, $left, $left <= self::EMPTY_ML ? $used->how : $this->state, mb_substr($used->to, 0, 160));
+        return new self(
+            $this->number,
+            $this->called,
+            $this->capacityMl,
+            $left,
+            $left <= self::EMPTY_ML ? $used->how : $this->state,
+            mb_substr($used->to, 0, 160),
+        );
     }
 }

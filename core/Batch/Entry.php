@@ -14,9 +14,13 @@ final readonly class Entry
      * @param  \DateTimeImmutable  $at in the house's zone
      * @param  ?string  $corrects the id of the line that it corrects or strikes out
      */
-    public function __construct(public string $id, public \DateTimeImmutable $at, public string $by, public Line $line, public ?string $corrects = null)
-    {
-    }
+    public function __construct(
+        public string $id,
+        public \DateTimeImmutable $at,
+        public string $by,
+        public Line $line,
+        public ?string $corrects = null,
+    ) {}
 
     public function isUndone(): bool
     {

@@ -46,15 +46,15 @@ final readonly class Evidence
     /** Bottled so soon after straining, h, it had not settled. */
     private const SETTLES_H = 20;
 
-    public function __construct(private Kitchen $kitchen, private Cupboard $cupboard)
-    {
-    }
+    public function __construct(private Kitchen $kitchen, private Cupboard $cupboard) {}
 
     /** @return array<string, array<string, string>> */
     public function ofTheHerb(FrozenPlan $plan, Logbook $log): array
     {
         $wet = $plan->state->isWet();
-        $forms = array_values(array_filter(array_map(fn (PlannedHerb $herb): ?HerbForm => $this->cupboard->forms()[$herb->form] ?? null, $plan->herbs)));
+        $forms = array_values(
+            array_filter(array_map(fn (PlannedHerb $herb): ?HerbForm => $this->cupboard->forms()[$herb->form] ?? null, $plan->herbs)),
+        );
         $form = fn (\Closure $is): ?array => ($found = array_values(array_filter($forms, $is))) === [] ? null : ['form' => $found[0]->name];
         $mucilage = array_values(array_filter($plan->plants($this->cupboard), fn (Herb $herb) => $herb->has(Herb::MUCILAGE)));
         $seen = array_merge([], ...array_map(fn (TaskLine $line) => $line->seen, $log->all(TaskLine::class)));
@@ -90,12 +90,14 @@ final readonly class Evidence
         $clouds = $first(fn (Carrier $oil) => $oil->setsBelowC > 0 && $oil->setsBelowC <= $roomC);
         $poly = $first(fn (Carrier $oil) => ($oil->oxidisability() ?? 0) >= self::POLY_FROM);
 
+        $loses = (string) round($poly?->oxidisability() ?? 0, 1);
+
         return self::those([
             'hard-fat' => $hard === null ? null : ['hard' => ucfirst($hard->name)],
             'clouds-cold' => $clouds === null ? null : ['clouds' => ucfirst($clouds->name)],
             'liquid-warm' => $hard === null ? ['room' => $this->kitchen->warmth($roomC)] : null,
             'liquid-cold' => $first(fn (Carrier $oil) => $oil->setsBelowC > self::COLD_C) === null && $clouds === null ? [] : null,
-            'poly-oil' => $poly === null ? null : ['poly' => ucfirst($poly->name), 'oxidisability' => (string) round($poly->oxidisability() ?? 0, 1)],
+            'poly-oil' => $poly === null ? null : ['poly' => ucfirst($poly->name), 'oxidisability' => $loses],
             'cold-place' => $as->place === 'fridge' ? [] : null,
             'warm-place' => $as->place === 'warm' ? [] : null,
             'clear-glass' => $as->glass === 'clear' ? [] : null,
@@ -116,7 +118,9 @@ final readonly class Evidence
 
         return self::those([
             'over-ceiling' => $over === null ? null : ['over' => lcfirst($over)],
-            'under-warm' => $method->heated && $course->strainedAt !== null && $had < self::ENOUGH * $planned ? ['had' => AmountWriter::clockSpan($had), 'hours' => AmountWriter::span($planned)] : null,
+            'under-warm' => $method->heated && $course->strainedAt !== null && $had < self::ENOUGH * $planned
+                    ? ['had' => AmountWriter::clockSpan($had), 'hours' => AmountWriter::span($planned)]
+                    : null,
             'cold-method' => $method->heated ? null : [],
             'steam' => $overWater,
             'in-water' => $overWater,
@@ -129,15 +133,24 @@ final readonly class Evidence
      * @param  bool  $airy whether a bottle is more than half empty
      * @return array<string, array<string, string>>
      */
-    public function ofTheDays(FrozenPlan $plan, Lateness $late, ?\DateTimeImmutable $strainedAt, ?\DateTimeImmutable $bottledAt, bool $airy): array
-    {
+    public function ofTheDays(
+        FrozenPlan $plan,
+        Lateness $late,
+        ?\DateTimeImmutable $strainedAt,
+        ?\DateTimeImmutable $bottledAt,
+        bool $airy,
+    ): array {
         $over = $late->strainDaysLate();
         $early = $strainedAt === null ? 0 : (int) round($plan->method->hours / 24) - $late->daysOnHerb();
 
         return self::those([
             'overdue' => $over > self::LATE_DAYS ? ['over' => (string) $over] : null,
             'cut-short' => ! $plan->method->heated && $early > self::EARLY_DAYS ? ['early' => (string) $early] : null,
-            'not-settled' => $bottledAt !== null && $strainedAt !== null && $bottledAt->getTimestamp() - $strainedAt->getTimestamp() < self::SETTLES_H * 3600 ? [] : null,
+            'not-settled' => $bottledAt !== null &&
+                $strainedAt !== null &&
+                $bottledAt->getTimestamp() - $strainedAt->getTimestamp() < self::SETTLES_H * 3600
+                    ? []
+                    : null,
             'headspace' => $airy ? [] : null,
             'past-best' => $late->isPastBest() ? [] : null,
             'past-use' => $late->isPastUse() ? [] : null,

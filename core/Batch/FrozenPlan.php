@@ -41,8 +41,7 @@ final readonly class FrozenPlan
         public State $state,
         public string $ratio,
         public string $basis,
-    ) {
-    }
+    ) {}
 
     /** @param  array<mixed>  $document docs/formats/plan.schema.json, also of before some of it was written down */
     public static function of(array $document): self
@@ -53,11 +52,18 @@ final readonly class FrozenPlan
         $way = $plan->text('way');
 
         return new self(
-            $document, array_map(PlannedHerb::of(...), $plan->parts('herbs') ?: [$first]), array_map(PlannedOil::of(...), $plan->parts('oils')),
-            PlannedJar::of($plan->part('jar')), PlannedMethod::of($plan->part('method')),
-            $first->textOrNull('mix') ?? $first->text('name', 'herb'), $plan->text('purpose', 'skin'),
-            in_array($kept, ColdKept::KEPT, true) ? $kept : ColdKept::SHELF, in_array($way, Uptake::WAYS, true) ? $way : 'squeezed',
-            State::tryFrom($plan->text('state')) ?? State::Dried, $plan->text('ratio'), $plan->text('basis'),
+            $document,
+            array_map(PlannedHerb::of(...), $plan->parts('herbs') ?: [$first]),
+            array_map(PlannedOil::of(...), $plan->parts('oils')),
+            PlannedJar::of($plan->part('jar')),
+            PlannedMethod::of($plan->part('method')),
+            $first->textOrNull('mix') ?? $first->text('name', 'herb'),
+            $plan->text('purpose', 'skin'),
+            in_array($kept, ColdKept::KEPT, true) ? $kept : ColdKept::SHELF,
+            in_array($way, Uptake::WAYS, true) ? $way : 'squeezed',
+            State::tryFrom($plan->text('state')) ?? State::Dried,
+            $plan->text('ratio'),
+            $plan->text('basis'),
         );
     }
 
@@ -74,8 +80,13 @@ final readonly class FrozenPlan
     public function routine(Methods $methods, ?int $warmUpMin = null): Routine
     {
         return new Routine(
-            $this->method->practised($methods), $this->method->hours, $this->method->standsH, $this->method->soakH,
-            $this->isColdKept() ? (float) ColdKept::MOST_WARM_H : null, $warmUpMin ?? $this->method->warmUpMin, $this->method->settles,
+            $this->method->practised($methods),
+            $this->method->hours,
+            $this->method->standsH,
+            $this->method->soakH,
+            $this->isColdKept() ? (float) ColdKept::MOST_WARM_H : null,
+            $warmUpMin ?? $this->method->warmUpMin,
+            $this->method->settles,
         );
     }
 
@@ -95,12 +106,18 @@ final readonly class FrozenPlan
     {
         $value = $this->figure('yield_volume');
 
-        return ['low' => $this->part('yield_volume', 'low') ?? $value, 'value' => $value, 'high' => $this->part('yield_volume', 'high') ?? $value];
+        return [
+            'low' => $this->part('yield_volume', 'low') ?? $value,
+            'value' => $value,
+            'high' => $this->part('yield_volume', 'high') ?? $value,
+        ];
     }
 
     public function blend(Cupboard $cupboard): Blend
     {
-        return Blend::of(array_map(fn (PlannedOil $oil) => ['carrier' => $cupboard->carrier($oil->id), 'parts' => $oil->share], $this->oils));
+        return Blend::of(
+            array_map(fn (PlannedOil $oil) => ['carrier' => $cupboard->carrier($oil->id), 'parts' => $oil->share], $this->oils),
+        );
     }
 
     /** Of the oil as it was blended, at the room's warmth. */
@@ -173,9 +190,24 @@ final readonly class FrozenPlan
         }
 
         return Facts::of(
-            $purpose, $this->kept,
-            array_map(fn (PlannedHerb $herb) => ['plant' => $cupboard->herbs()[$herb->id] ?? Herb::unlisted($herb->name, 'thin-leaf'), 'state' => $herb->state], $this->herbs),
-            $oils, $this->figureOrNull('iodine_value'), $method, $this->way, $this->method->soakH > 0, '', $lots, true, $words,
+            $purpose,
+            $this->kept,
+            array_map(
+                fn (PlannedHerb $herb) => [
+                    'plant' => $cupboard->herbs()[$herb->id] ?? Herb::unlisted($herb->name, 'thin-leaf'),
+                    'state' => $herb->state,
+                ],
+                $this->herbs,
+            ),
+            $oils,
+            $this->figureOrNull('iodine_value'),
+            $method,
+            $this->way,
+            $this->method->soakH > 0,
+            '',
+            $lots,
+            true,
+            $words,
         );
     }
 

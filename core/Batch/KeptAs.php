@@ -11,14 +11,22 @@ final readonly class KeptAs
      * @param  string  $place,$glass,$antioxidant ids of data/keeping.json
      * @param  string  $where in the house's own words
      */
-    public function __construct(public string $place = 'cool-dark', public string $glass = 'dark', public string $antioxidant = 'none', public string $where = '')
-    {
-    }
+    public function __construct(
+        public string $place = 'cool-dark',
+        public string $glass = 'dark',
+        public string $antioxidant = 'none',
+        public string $where = '',
+    ) {}
 
     /** @param  array<string, string>  $said what was changed */
     public function changed(array $said): self
     {
-        return new self($said['place'] ?? $this->place, $said['glass'] ?? $this->glass, $said['antioxidant'] ?? $this->antioxidant, $said['where'] ?? $this->where);
+        return new self(
+            $said['place'] ?? $this->place,
+            $said['glass'] ?? $this->glass,
+            $said['antioxidant'] ?? $this->antioxidant,
+            $said['where'] ?? $this->where,
+        );
     }
 
     public static function of(Stored $kept, string $place): self

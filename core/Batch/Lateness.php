@@ -27,8 +27,7 @@ final readonly class Lateness
         private \DateTimeImmutable $bestBefore,
         private ?\DateTimeImmutable $useBy,
         private \DateTimeImmutable $now,
-    ) {
-    }
+    ) {}
 
     /** Whole days since it should have been filled; none or less where it is not late, or filled. */
     public function fillDaysLate(): int

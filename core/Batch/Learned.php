@@ -30,8 +30,7 @@ final readonly class Learned
         public float $dryG,
         public float $uptake,
         public float $variance,
-    ) {
-    }
+    ) {}
 
     /** Null where nothing is: nothing came out yet, it was made of unlike forms, or of figures that cannot be. */
     public static function from(FrozenPlan $plan, ?Strained $strained, Tables $tables): ?self

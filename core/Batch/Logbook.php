@@ -24,7 +24,8 @@ final readonly class Logbook
                 $corrected[$entry->corrects] = true;
             }
         }
-        $this->standing = array_values(array_filter($entries, fn (Entry $entry) => ! isset($corrected[$entry->id]) && ! $entry->isUndone()));
+        $stands = fn (Entry $entry) => ! isset($corrected[$entry->id]) && ! $entry->isUndone();
+        $this->standing = array_values(array_filter($entries, $stands));
     }
 
     /**
@@ -35,7 +36,9 @@ final readonly class Logbook
      */
     public function all(string $kind): array
     {
-        return array_values(array_filter(array_map(fn (Entry $entry) => $entry->line, $this->standing), fn (Line $line) => $line instanceof $kind));
+        return array_values(
+            array_filter(array_map(fn (Entry $entry) => $entry->line, $this->standing), fn (Line $line) => $line instanceof $kind),
+        );
     }
 
     /**
@@ -80,8 +83,14 @@ final readonly class Logbook
         foreach (array_reverse($this->standing) as $entry) {
             if ($entry->id === $id) {
                 return match (true) {
-                    $entry->line instanceof Started => throw new DiaryRefused('cannot_undo', 'The beginning of a batch cannot be undone. Discard the batch instead.'),
-                    $rested && $entry->line->carries() => throw new DiaryRefused('cannot_undo', 'A later step rests on that one. Undo the later step first.'),
+                    $entry->line instanceof Started => throw new DiaryRefused(
+                        'cannot_undo',
+                        'The beginning of a batch cannot be undone. Discard the batch instead.',
+                    ),
+                    $rested && $entry->line->carries() => throw new DiaryRefused(
+                        'cannot_undo',
+                        'A later step rests on that one. Undo the later step first.',
+                    ),
                     default => $entry,
                 };
             }

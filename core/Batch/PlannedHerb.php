@@ -22,14 +22,19 @@ final readonly class PlannedHerb
         public string $form,
         public string $formName,
         public ?float $water,
-    ) {
-    }
+    ) {}
 
     public static function of(Stored $herb): self
     {
         return new self(
-            $herb->text('id'), $herb->text('name', 'herb'), $herb->text('latin'), $herb->text('part'),
-            State::tryFrom($herb->text('state')) ?? State::Dried, $herb->text('form'), $herb->text('form_name'), $herb->numberOrNull('water'),
+            $herb->text('id'),
+            $herb->text('name', 'herb'),
+            $herb->text('latin'),
+            $herb->text('part'),
+            State::tryFrom($herb->text('state')) ?? State::Dried,
+            $herb->text('form'),
+            $herb->text('form_name'),
+            $herb->numberOrNull('water'),
         );
     }
 

@@ -19,14 +19,19 @@ final readonly class PlannedJar
         public float $diameterMm,
         public float $bedMm,
         public float $levelMm,
-    ) {
-    }
+    ) {}
 
     public static function of(Stored $jar): self
     {
         return new self(
-            $jar->text('called', 'jar'), $jar->text('kind', Jar::JAR), max(1, $jar->count('count', 1)),
-            $jar->number('brim_ml'), $jar->number('height_mm'), $jar->number('diameter_mm'), $jar->number('bed_mm'), $jar->number('level_mm'),
+            $jar->text('called', 'jar'),
+            $jar->text('kind', Jar::JAR),
+            max(1, $jar->count('count', 1)),
+            $jar->number('brim_ml'),
+            $jar->number('height_mm'),
+            $jar->number('diameter_mm'),
+            $jar->number('bed_mm'),
+            $jar->number('level_mm'),
         );
     }
 
@@ -54,8 +59,14 @@ final readonly class PlannedJar
         $count = $into === null ? $this->count : 1;
 
         return new self(
-            $into === null ? $this->called : 'a jar', $into === null ? $this->kind : Jar::JAR, $count,
-            $brim, $height, $into === null ? $this->diameterMm : round($into->diameterMm(), 1), 0.0, $brim > 0 ? round($ml / $count / $brim * $height, 1) : 0.0,
+            $into === null ? $this->called : 'a jar',
+            $into === null ? $this->kind : Jar::JAR,
+            $count,
+            $brim,
+            $height,
+            $into === null ? $this->diameterMm : round($into->diameterMm(), 1),
+            0.0,
+            $brim > 0 ? round(($ml / $count / $brim) * $height, 1) : 0.0,
         );
     }
 

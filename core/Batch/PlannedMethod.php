@@ -37,21 +37,34 @@ final readonly class PlannedMethod
         public bool $settles,
         public int $warmUpMin,
         public ?Load $load,
-    ) {
-    }
+    ) {}
 
     public static function of(Stored $method): self
     {
         $load = $method->part('load');
 
         return new self(
-            $method->text('id'), $method->text('name'), $method->text('school'), $method->flag('heated'), $method->number('hours'),
-            $method->numberOrNull('target_c'), $method->numberOrNull('ceiling_c'), $method->number('stands_h'), $method->number('soak_h'),
-            $method->numberOrNull('shake_every_h'), $method->flag('settles', true), $method->count('warm_up_min'),
-            $method->has('load') ? Load::of([
-                'j_per_k' => $load->number('j_per_k'), 'w_per_k' => $load->number('w_per_k'), 'floor_m2' => $load->number('floor_m2'),
-                'depth_mm' => $load->number('depth_mm'), 'poured_c' => $load->numberOrNull('poured_c'),
-            ]) : null,
+            $method->text('id'),
+            $method->text('name'),
+            $method->text('school'),
+            $method->flag('heated'),
+            $method->number('hours'),
+            $method->numberOrNull('target_c'),
+            $method->numberOrNull('ceiling_c'),
+            $method->number('stands_h'),
+            $method->number('soak_h'),
+            $method->numberOrNull('shake_every_h'),
+            $method->flag('settles', true),
+            $method->count('warm_up_min'),
+            $method->has('load')
+                ? Load::of([
+                    'j_per_k' => $load->number('j_per_k'),
+                    'w_per_k' => $load->number('w_per_k'),
+                    'floor_m2' => $load->number('floor_m2'),
+                    'depth_mm' => $load->number('depth_mm'),
+                    'poured_c' => $load->numberOrNull('poured_c'),
+                ])
+                : null,
         );
     }
 

@@ -8,9 +8,7 @@ namespace Kettle\Batch;
 final readonly class PlannedOil
 {
     /** @param  float  $share of the oil, by volume, 0 to 1 */
-    private function __construct(public string $id, public string $name, public ?string $inci, public float $share)
-    {
-    }
+    private function __construct(public string $id, public string $name, public ?string $inci, public float $share) {}
 
     public static function of(Stored $oil): self
     {

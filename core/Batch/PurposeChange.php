@@ -19,7 +19,12 @@ final class PurposeChange
                 return self::notFood($herb->name);
             }
             if ($herb->state->isWet()) {
-                return new CautionRefused('botulism', 'It was made from wet herb and kept as for the skin. It stays for the skin: for the kitchen such an oil has four days in the cold.', 'purpose');
+                return new CautionRefused(
+                    'botulism',
+                    'It was made from wet herb and kept as for the skin. It stays for the skin: for the kitchen '.
+                        'such an oil has four days in the cold.',
+                    'purpose',
+                );
             }
         }
         foreach ($plan->oils as $oil) {
@@ -33,12 +38,21 @@ final class PurposeChange
             }
         }
 
-        return count($lots) >= count($plan->herbs) + count($plan->oils) ? null
-            : new CautionRefused('not_food_grade', 'Stores does not say which lots all of it was made from, so nobody knows that every part was food. It stays for the skin.', 'purpose');
+        return count($lots) >= count($plan->herbs) + count($plan->oils)
+            ? null
+            : new CautionRefused(
+                'not_food_grade',
+                'Stores does not say which lots all of it was made from, so nobody knows that every part was food. It stays for the skin.',
+                'purpose',
+            );
     }
 
     private static function notFood(string $what): CautionRefused
     {
-        return new CautionRefused('not_food_grade', sprintf('It stays for the skin: %s is not known as food grade, and what went in cannot be taken out.', $what), 'purpose');
+        return new CautionRefused(
+            'not_food_grade',
+            sprintf('It stays for the skin: %s is not known as food grade, and what went in cannot be taken out.', $what),
+            'purpose',
+        );
     }
 }

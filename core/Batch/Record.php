@@ -29,8 +29,7 @@ final readonly class Record
         private Methods $methods,
         public array $slots = [],
         public ?int $warmUpMin = null,
-    ) {
-    }
+    ) {}
 
     /** As the batch goes about it. */
     public function method(): Method
@@ -54,6 +53,8 @@ final readonly class Record
     public function lacksWarmth(Course $course): bool
     {
         // What is kept cold has its four days with warmth or without.
-        return ! $this->plan->isColdKept() && $this->method()->heated && $course->warmed->hours() < self::MOST_OF * $this->plan->method->hours;
+        return ! $this->plan->isColdKept() &&
+            $this->method()->heated &&
+            $course->warmed->hours() < self::MOST_OF * $this->plan->method->hours;
     }
 }

@@ -46,19 +46,36 @@ final readonly class Shelf
         public ?KeptAs $keptAs,
         public string $warmthSaid,
         public int $bottlesLeft,
-    ) {
-    }
+    ) {}
 
     /** As it was stored. */
     public static function read(Stored $row): self
     {
         return new self(
-            $row->text('jar', 'jar'), $row->text('state', 'dried'), $row->text('way', 'squeezed'), $row->flag('cold'),
-            $row->number('brim_ml'), $row->text('kind', Jar::JAR), $row->number('height_mm'), $row->number('diameter_mm'), $row->number('bed_mm'), $row->number('level_mm'),
-            $row->text('method', 'warm'), $row->flag('heated'), $row->texts('traits'), $row->number('hours'),
-            $row->count('sessions'), $row->count('sessions_left'), $row->number('had_h'), $row->flag('warm_now'),
-            $row->texts('colours'), $row->text('seen'), $row->numberOrNull('poured_ml'),
-            $row->has('kept_as') ? KeptAs::of($row->part('kept_as'), 'cool-dark') : null, $row->text('warmth_said'), $row->count('bottles_left'),
+            $row->text('jar', 'jar'),
+            $row->text('state', 'dried'),
+            $row->text('way', 'squeezed'),
+            $row->flag('cold'),
+            $row->number('brim_ml'),
+            $row->text('kind', Jar::JAR),
+            $row->number('height_mm'),
+            $row->number('diameter_mm'),
+            $row->number('bed_mm'),
+            $row->number('level_mm'),
+            $row->text('method', 'warm'),
+            $row->flag('heated'),
+            $row->texts('traits'),
+            $row->number('hours'),
+            $row->count('sessions'),
+            $row->count('sessions_left'),
+            $row->number('had_h'),
+            $row->flag('warm_now'),
+            $row->texts('colours'),
+            $row->text('seen'),
+            $row->numberOrNull('poured_ml'),
+            $row->has('kept_as') ? KeptAs::of($row->part('kept_as'), 'cool-dark') : null,
+            $row->text('warmth_said'),
+            $row->count('bottles_left'),
         );
     }
 
@@ -69,12 +86,30 @@ final readonly class Shelf
         $course = $state->course;
 
         return new self(
-            $jar->name(), $plan->state->value, $plan->way, $plan->isColdKept(),
-            $jar->brimMl, $jar->kind, $jar->heightMm, $jar->diameterMm, $jar->bedMm, $jar->levelMm,
-            $plan->method->name, $plan->method->heated, $state->record->method()->traits, $plan->method->hours,
-            count($course->timetable->sessions), $course->warmSessionsLeft(), round($course->warmed->hours(), 2), $course->warmed->onSince !== null,
-            $state->colours, $state->herbStoodOut ? 'herb stood out at the last look' : '', $state->pouredMl,
-            $state->keptAs, $state->strained->warmth ?? '', $state->bottlesLeft(),
+            $jar->name(),
+            $plan->state->value,
+            $plan->way,
+            $plan->isColdKept(),
+            $jar->brimMl,
+            $jar->kind,
+            $jar->heightMm,
+            $jar->diameterMm,
+            $jar->bedMm,
+            $jar->levelMm,
+            $plan->method->name,
+            $plan->method->heated,
+            $state->record->method()->traits,
+            $plan->method->hours,
+            count($course->timetable->sessions),
+            $course->warmSessionsLeft(),
+            round($course->warmed->hours(), 2),
+            $course->warmed->onSince !== null,
+            $state->colours,
+            $state->herbStoodOut ? 'herb stood out at the last look' : '',
+            $state->pouredMl,
+            $state->keptAs,
+            $state->strained->warmth ?? '',
+            $state->bottlesLeft(),
         );
     }
 
@@ -82,12 +117,30 @@ final readonly class Shelf
     public function document(): array
     {
         return [
-            'jar' => $this->jar, 'state' => $this->state, 'way' => $this->way, 'cold' => $this->cold,
-            'brim_ml' => $this->brimMl, 'kind' => $this->kind, 'height_mm' => $this->heightMm, 'diameter_mm' => $this->diameterMm, 'bed_mm' => $this->bedMm, 'level_mm' => $this->levelMm,
-            'method' => $this->method, 'heated' => $this->heated, 'traits' => $this->traits, 'hours' => $this->hours,
-            'sessions' => $this->sessions, 'sessions_left' => $this->sessionsLeft, 'had_h' => $this->hadH, 'warm_now' => $this->warmNow,
-            'colours' => $this->colours, 'seen' => $this->seen, 'poured_ml' => $this->pouredMl,
-            'kept_as' => $this->keptAs?->document(), 'warmth_said' => $this->warmthSaid, 'bottles_left' => $this->bottlesLeft,
+            'jar' => $this->jar,
+            'state' => $this->state,
+            'way' => $this->way,
+            'cold' => $this->cold,
+            'brim_ml' => $this->brimMl,
+            'kind' => $this->kind,
+            'height_mm' => $this->heightMm,
+            'diameter_mm' => $this->diameterMm,
+            'bed_mm' => $this->bedMm,
+            'level_mm' => $this->levelMm,
+            'method' => $this->method,
+            'heated' => $this->heated,
+            'traits' => $this->traits,
+            'hours' => $this->hours,
+            'sessions' => $this->sessions,
+            'sessions_left' => $this->sessionsLeft,
+            'had_h' => $this->hadH,
+            'warm_now' => $this->warmNow,
+            'colours' => $this->colours,
+            'seen' => $this->seen,
+            'poured_ml' => $this->pouredMl,
+            'kept_as' => $this->keptAs?->document(),
+            'warmth_said' => $this->warmthSaid,
+            'bottles_left' => $this->bottlesLeft,
         ];
     }
 

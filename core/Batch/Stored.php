@@ -8,9 +8,7 @@ namespace Kettle\Batch;
 final readonly class Stored
 {
     /** @param  array<mixed>  $values */
-    public function __construct(private array $values)
-    {
-    }
+    public function __construct(private array $values) {}
 
     public static function of(mixed $values): self
     {

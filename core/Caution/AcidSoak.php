@@ -23,9 +23,7 @@ final readonly class AcidSoak
 
     private const PARTS = ['soured-1-3' => 3, 'soured-1-10' => 10];
 
-    private function __construct(public float $herbG, public int $parts, public float $acidG, public float $waterG)
-    {
-    }
+    private function __construct(public float $herbG, public int $parts, public float $acidG, public float $waterG) {}
 
     /** Parts of solution to one of herb; null where no way was tested. */
     public static function partsFor(Herb $herb): ?int

@@ -40,8 +40,7 @@ final readonly class Caution
         public string $field,
         public string $reason,
         public string $about,
-    ) {
-    }
+    ) {}
 
     public static function fromRow(Row $row): self
     {
@@ -49,9 +48,21 @@ final readonly class Caution
         $stops = $row->rowOrNull('stops');
 
         return new self(
-            $row->text('id'), $row->text('rank'), $row->texts('places'), $when->texts('all'), $when->texts('none'),
-            $row->text('says'), $row->text('why'), $row->text('source'), $row->flag('acknowledge'), $row->text('label'), $row->flag('label_must'),
-            $stops?->text('at'), $stops?->text('field') ?? '', $stops?->text('reason') ?? '', $row->text('about'),
+            $row->text('id'),
+            $row->text('rank'),
+            $row->texts('places'),
+            $when->texts('all'),
+            $when->texts('none'),
+            $row->text('says'),
+            $row->text('why'),
+            $row->text('source'),
+            $row->flag('acknowledge'),
+            $row->text('label'),
+            $row->flag('label_must'),
+            $stops?->text('at'),
+            $stops?->text('field') ?? '',
+            $stops?->text('reason') ?? '',
+            $row->text('about'),
         );
     }
 
@@ -90,11 +101,15 @@ final readonly class Caution
 
     private static function filled(string $words, Facts $facts, self $rule): string
     {
-        return (string) preg_replace_callback('/\{(\w+)\}/', function (array $m) use ($facts, $rule): string {
-            $word = $facts->word(lcfirst($m[1]), $rule);
+        return (string) preg_replace_callback(
+            '/\{(\w+)\}/',
+            function (array $m) use ($facts, $rule): string {
+                $word = $facts->word(lcfirst($m[1]), $rule);
 
-            return ctype_upper($m[1][0]) ? mb_strtoupper(mb_substr($word, 0, 1)).mb_substr($word, 1) : $word;
-        }, $words);
+                return ctype_upper($m[1][0]) ? mb_strtoupper(mb_substr($word, 0, 1)).mb_substr($word, 1) : $word;
+            },
+            $words,
+        );
     }
 
     /** The trait of a plant it is about, if it is about one. */

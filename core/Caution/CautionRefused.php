@@ -11,7 +11,11 @@ final class CautionRefused extends Refused
 {
     public static function untested(string $herb): self
     {
-        return new self('untested', sprintf('There is no tested way here to sour %s. It is known for garlic, basil, oregano and rosemary.', $herb), 'kept');
+        return new self(
+            'untested',
+            sprintf('There is no tested way here to sour %s. It is known for garlic, basil, oregano and rosemary.', $herb),
+            'kept',
+        );
     }
 
     public static function unread(string $says): self
@@ -26,11 +30,21 @@ final class CautionRefused extends Refused
 
     public static function warmTooLong(string $by): self
     {
-        return new self('warm_too_long', sprintf('It was to be strained and in the refrigerator by %s. It stood warm too long since: throw it away, and do not taste it.', $by));
+        return new self(
+            'warm_too_long',
+            sprintf(
+                'It was to be strained and in the refrigerator by %s. It stood warm too long since: throw it away, and do not taste it.',
+                $by,
+            ),
+        );
     }
 
     public static function place(string $place): self
     {
-        return new self('unknown', sprintf('There are no cautions for “%s”. Places are %s.', mb_substr($place, 0, 40), implode(', ', Caution::PLACES)), 'place');
+        return new self(
+            'unknown',
+            sprintf('There are no cautions for “%s”. Places are %s.', mb_substr($place, 0, 40), implode(', ', Caution::PLACES)),
+            'place',
+        );
     }
 }

@@ -15,9 +15,7 @@ final class Cautions
     /** @var array<string, string>|null */
     private ?array $sources = null;
 
-    public function __construct(private readonly Tables $tables)
-    {
-    }
+    public function __construct(private readonly Tables $tables) {}
 
     /** @return list<Caution> as the table has them */
     public function all(): array
@@ -31,7 +29,10 @@ final class Cautions
      */
     public function holding(Facts $facts, ?string $place = null): array
     {
-        $holding = array_filter($this->all(), fn (Caution $rule) => ($place === null || in_array($place, $rule->places, true)) && $rule->holds($facts));
+        $holding = array_filter(
+            $this->all(),
+            fn (Caution $rule) => ($place === null || in_array($place, $rule->places, true)) && $rule->holds($facts),
+        );
         $order = array_flip(Caution::RANKS);
         usort($holding, fn (Caution $a, Caution $b) => $order[$a->rank] <=> $order[$b->rank]);
 
@@ -54,8 +55,13 @@ final class Cautions
     public function told(Caution $rule, Facts $facts): array
     {
         return [
-            'id' => $rule->id, 'rank' => $rule->rank, 'says' => $rule->says($facts), 'why' => $rule->why,
-            'source' => $this->source($rule->source), 'acknowledge' => $rule->acknowledge, 'about' => $rule->about,
+            'id' => $rule->id,
+            'rank' => $rule->rank,
+            'says' => $rule->says($facts),
+            'why' => $rule->why,
+            'source' => $this->source($rule->source),
+            'acknowledge' => $rule->acknowledge,
+            'about' => $rule->about,
         ];
     }
 
@@ -65,7 +71,11 @@ final class Cautions
         if ($this->sources === null) {
             $this->sources = [];
             foreach ($this->tables->table('sources')->rows('rows') as $row) {
-                $this->sources[$row->text('id')] = $row->text('title').(str_contains($row->text('standing'), 'from memory') && ! str_contains(mb_strtolower($row->text('title')), 'memory') ? ' (from memory)' : '');
+                $this->sources[$row->text('id')] =
+                    $row->text('title').
+                    (str_contains($row->text('standing'), 'from memory') && ! str_contains(mb_strtolower($row->text('title')), 'memory')
+                        ? ' (from memory)'
+                        : '');
             }
         }
 

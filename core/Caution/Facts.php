@@ -25,9 +25,7 @@ final readonly class Facts
      * @param  list<array{plant: Herb, state: State}>  $herbs
      * @param  array<string, string>  $words
      */
-    private function __construct(private array $tags, private array $herbs, private array $words)
-    {
-    }
+    private function __construct(private array $tags, private array $herbs, private array $words) {}
 
     /**
      * @param  list<array{plant: Herb, state: State}>  $herbs
@@ -58,10 +56,12 @@ final readonly class Facts
         $unfitHerbs = array_filter($herbs, fn (array $herb) => ! $herb['plant']->kitchen);
         $unfitOils = array_filter($oils, fn (array $oil) => ! $oil['carrier']->foodGradeExists);
         $unfitLots = array_filter($lots, fn (array $lot) => ! $lot['food']);
-        $allergens = array_values(array_unique([
-            ...array_merge([], ...array_map(fn (array $oil) => $oil['carrier']->allergens, $oils)),
-            ...array_merge([], ...array_map(fn (array $lot) => $lot['allergens'], $lots)),
-        ]));
+        $allergens = array_values(
+            array_unique([
+                ...array_merge([], ...array_map(fn (array $oil) => $oil['carrier']->allergens, $oils)),
+                ...array_merge([], ...array_map(fn (array $lot) => $lot['allergens'], $lots)),
+            ]),
+        );
         // Told by name, a nut need not be told in general too.
         if (array_filter($allergens, fn (string $each) => str_ends_with($each, '(tree nuts)')) !== []) {
             $allergens = array_values(array_diff($allergens, ['tree nuts']));
@@ -115,10 +115,14 @@ final readonly class Facts
             'method' => $method->name,
             'warm_h' => (string) ColdKept::MOST_WARM_H,
             'too_slow' => $tooSlow,
-            'soured_ratio' => self::list(array_values(array_map(
-                fn (array $herb) => sprintf('1 part of %s to %d', $herb['plant']->name, AcidSoak::partsFor($herb['plant']) ?? 0),
-                array_filter($wet, fn (array $herb) => AcidSoak::partsFor($herb['plant']) !== null),
-            ))),
+            'soured_ratio' => self::list(
+                array_values(
+                    array_map(
+                        fn (array $herb) => sprintf('1 part of %s to %d', $herb['plant']->name, AcidSoak::partsFor($herb['plant']) ?? 0),
+                        array_filter($wet, fn (array $herb) => AcidSoak::partsFor($herb['plant']) !== null),
+                    ),
+                ),
+            ),
             'cold' => '4 °C',
             'ceiling' => '60 °C',
             'use_by' => 'four days from filling',
@@ -150,9 +154,14 @@ final readonly class Facts
             return $this->words[$name] ?? '';
         }
         $trait = $rule->trait();
-        $about = array_filter($this->herbs, fn (array $herb) => ($trait === null || $herb['plant']->has($trait)) && (! $rule->isOfWetHerb() || $herb['state']->isWet()));
+        $about = array_filter(
+            $this->herbs,
+            fn (array $herb) => ($trait === null || $herb['plant']->has($trait)) && (! $rule->isOfWetHerb() || $herb['state']->isWet()),
+        );
 
-        return self::list(array_values(array_map(fn (array $herb) => $name === 'herbs' ? $herb['plant']->name : $herb['plant']->lookAlikes, $about)));
+        return self::list(
+            array_values(array_map(fn (array $herb) => $name === 'herbs' ? $herb['plant']->name : $herb['plant']->lookAlikes, $about)),
+        );
     }
 
     /** @param  array<array{plant: Herb, state: State}>  $herbs */

@@ -25,13 +25,7 @@ final readonly class Availability
      * @param  array<int, list<array{int, int}>>  $week by ISO weekday (1 Monday): minutes of the day at home; days left out are all day
      * @param  list<array{int, int}>  $absences moments in seconds, in order, apart
      */
-    private function __construct(
-        private int $fromMinute,
-        private int $toMinute,
-        private array $week = [],
-        private array $absences = [],
-    ) {
-    }
+    private function __construct(private int $fromMinute, private int $toMinute, private array $week = [], private array $absences = []) {}
 
     /** @throws DiaryRefused when unreadable, or shorter than four hours */
     public static function between(string $from, string $to): self
@@ -47,7 +41,8 @@ final readonly class Availability
     /**
      * On which hours of which weekdays somebody is at home.
      *
-     * @param  array<int|string, string>  $week by ISO weekday 1 to 7: "07:00-08:30, 17:00-22:30", or "" for not at all; days left out are all day
+     * @param  array<int|string, string>  $week by ISO weekday 1 to 7: "07:00-08:30, 17:00-22:30",
+     *     or "" for not at all; days left out are all day
      *
      * @throws DiaryRefused
      */
@@ -59,7 +54,8 @@ final readonly class Availability
                 throw DiaryRefused::weekday((string) $day);
             }
             $whiles = [];
-            foreach (array_filter(array_map(fn (string $part) => trim($part, " \t\r\n"), explode(',', $typed)), fn (string $part) => $part !== '') as $part) {
+            $parts = array_map(fn (string $part) => trim($part, " \t\r\n"), explode(',', $typed));
+            foreach (array_filter($parts, fn (string $part) => $part !== '') as $part) {
                 $ends = preg_split('/\s*(?:-|–|to)\s*/u', $part) ?: [];
                 if (count($ends) !== 2) {
                     throw DiaryRefused::hours($part);
@@ -299,6 +295,8 @@ final readonly class Availability
     /** @throws DiaryRefused */
     private static function minute(string $time): int
     {
-        return preg_match('/^([01]?\d|2[0-3]):([0-5]\d)$/D', trim($time, " \t\r\n"), $m) === 1 ? (int) $m[1] * 60 + (int) $m[2] : throw DiaryRefused::time($time);
+        return preg_match('/^([01]?\d|2[0-3]):([0-5]\d)$/D', trim($time, " \t\r\n"), $m) === 1
+            ? (int) $m[1] * 60 + (int) $m[2]
+            : throw DiaryRefused::time($time);
     }
 }

@@ -11,10 +11,16 @@ final readonly class Booking
      * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots empty where it finds none
      * @param  string  $cooker as the house calls it; empty where it finds none
      * @param  list<string>  $with whose jars stand in it too
-     * @param  list<array{called: string, was: \DateTimeImmutable, is: \DateTimeImmutable}>  $moves who is put to warm at another time for it
+     * @param  list<array{called: string, was: \DateTimeImmutable,
+     *     is: \DateTimeImmutable}>  $moves who is put to warm at another time for it
      * @param  ?string  $says why it comes late, or has no place
      */
-    public function __construct(public array $slots, public int $warmUpMin, public string $cooker, public array $with, public array $moves, public ?string $says)
-    {
-    }
+    public function __construct(
+        public array $slots,
+        public int $warmUpMin,
+        public string $cooker,
+        public array $with,
+        public array $moves,
+        public ?string $says,
+    ) {}
 }

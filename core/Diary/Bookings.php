@@ -17,9 +17,7 @@ final class Bookings
      * @param  list<CookerPlace>  $places
      * @param  list<array{job: CookerJob, from: ?\DateTimeImmutable}>  $booked with when each is to be put to warm next, as it stands
      */
-    public function __construct(public readonly array $places, private readonly array $booked)
-    {
-    }
+    public function __construct(public readonly array $places, private readonly array $booked) {}
 
     public static function none(): self
     {
@@ -40,18 +38,31 @@ final class Bookings
     public function place(CookerJob $job, Availability $presence, \DateTimeImmutable $now, bool $among = true): Booking
     {
         $jobs = array_column($this->booked, 'job');
-        $diary = $among ? CookerDiary::plan([...$jobs, $job], $this->places, $presence, $now)
+        $diary = $among
+            ? CookerDiary::plan([...$jobs, $job], $this->places, $presence, $now)
             : ($this->asItStands ??= CookerDiary::plan($jobs, $this->places, $presence, $now))->with($job);
         $run = $diary->runOf($job->id);
         $moves = [];
         foreach ($this->booked as ['job' => $other, 'from' => $was]) {
             $is = $diary->runOf($other->id)?->start();
-            if ($was !== null && $was > $now && $is !== null && abs($is->getTimestamp() - $was->getTimestamp()) >= self::WORTH_TELLING_MIN * 60) {
+            if (
+                $was !== null &&
+                $was > $now &&
+                $is !== null &&
+                abs($is->getTimestamp() - $was->getTimestamp()) >= self::WORTH_TELLING_MIN * 60
+            ) {
                 $moves[] = ['called' => $other->called, 'was' => $was, 'is' => $is];
             }
         }
 
-        return new Booking($run?->slots($job) ?? [], $run->warmUpMin ?? $job->warmUpMin, $this->called($run?->place), $this->sharedWith($run, $job), $moves, $diary->says($job));
+        return new Booking(
+            $run?->slots($job) ?? [],
+            $run->warmUpMin ?? $job->warmUpMin,
+            $this->called($run?->place),
+            $this->sharedWith($run, $job),
+            $moves,
+            $diary->says($job),
+        );
     }
 
     private function called(?string $id): string
@@ -68,6 +79,10 @@ final class Bookings
     /** @return list<string> */
     private function sharedWith(?CookerRun $run, CookerJob $job): array
     {
-        return $run === null ? [] : array_values(array_map(fn (CookerJob $each) => $each->called, array_filter($run->jobs, fn (CookerJob $each) => $each->id !== $job->id)));
+        return $run === null
+            ? []
+            : array_values(
+                array_map(fn (CookerJob $each) => $each->called, array_filter($run->jobs, fn (CookerJob $each) => $each->id !== $job->id)),
+            );
     }
 }

@@ -32,9 +32,11 @@ final class CookerDiary
     private array $fits = [];
 
     /** @param  list<CookerPlace>  $places */
-    private function __construct(private readonly array $places, private readonly Availability $presence, private readonly \DateTimeImmutable $now)
-    {
-    }
+    private function __construct(
+        private readonly array $places,
+        private readonly Availability $presence,
+        private readonly \DateTimeImmutable $now,
+    ) {}
 
     /**
      * @param  list<CookerJob>  $jobs
@@ -58,7 +60,15 @@ final class CookerDiary
             $diary->runs[] = $diary->goOn((string) $place, $together);
         }
         $far = $now->modify('+10 years');
-        usort($free, fn (CookerJob $a, CookerJob $b) => [$a->dueBy ?? $far, $a->earliest, -$a->hours, $a->id] <=> [$b->dueBy ?? $far, $b->earliest, -$b->hours, $b->id]);
+        usort(
+            $free,
+            fn (CookerJob $a, CookerJob $b) => [$a->dueBy ?? $far, $a->earliest, -$a->hours, $a->id] <=> [
+                $b->dueBy ?? $far,
+                $b->earliest,
+                -$b->hours,
+                $b->id,
+            ],
+        );
         foreach ($free as $job) {
             $diary->add($job);
         }
@@ -104,23 +114,35 @@ final class CookerDiary
         }
         $ends = $run->ends($job);
 
-        return $job->dueBy === null || $ends <= $job->dueBy ? null : sprintf(
-            'The %s cannot have its warmth by %s: the soonest is %s, in %s.',
-            $job->called, $job->dueBy->format('D j M H:i'), $ends->format('D j M H:i'), $this->placeOf($run->place)->cooker->called ?? 'its cooker',
-        );
+        return $job->dueBy === null || $ends <= $job->dueBy
+            ? null
+            : sprintf(
+                'The %s cannot have its warmth by %s: the soonest is %s, in %s.',
+                $job->called,
+                $job->dueBy->format('D j M H:i'),
+                $ends->format('D j M H:i'),
+                $this->placeOf($run->place)->cooker->called ?? 'its cooker',
+            );
     }
 
     private function add(CookerJob $job): void
     {
         $able = array_values(array_filter($this->places, fn (CookerPlace $place) => in_array($job->kind, $place->kinds, true)));
         if ($able === []) {
-            $this->without[$job->id] = sprintf('There is no cooker in the house for the %s. Add one in House, or choose another method.', $job->called);
+            $this->without[$job->id] = sprintf(
+                'There is no cooker in the house for the %s. Add one in House, or choose another method.',
+                $job->called,
+            );
 
             return;
         }
         $roomy = array_values(array_filter($able, fn (CookerPlace $place) => $this->fits($place, $job->widths)));
         if ($roomy === []) {
-            $this->without[$job->id] = sprintf('The jars of the %s do not stand in %s at once. Take smaller ones, or fewer.', $job->called, $able[0]->cooker->called);
+            $this->without[$job->id] = sprintf(
+                'The jars of the %s do not stand in %s at once. Take smaller ones, or fewer.',
+                $job->called,
+                $able[0]->cooker->called,
+            );
 
             return;
         }
@@ -132,7 +154,11 @@ final class CookerDiary
         } elseif ($alone !== null) {
             $this->runs[] = $alone;
         } else {
-            $this->without[$job->id] = sprintf('There is no time for the %s in the next %d days: nobody is at home for an hour at a time, or the cookers are taken.', $job->called, self::DAYS);
+            $this->without[$job->id] = sprintf(
+                'There is no time for the %s in the next %d days: nobody is at home for an hour at a time, or the cookers are taken.',
+                $job->called,
+                self::DAYS,
+            );
         }
     }
 
@@ -142,13 +168,28 @@ final class CookerDiary
         $best = null;
         foreach ($roomy as $place) {
             $warmUp = $place->warmUpMin([$job]);
-            $sessions = $this->free($place->cooker->id, $job->hours, $warmUp, $job->tailMin, max($job->earliest, $this->now), $job->attended, null);
+            $sessions = $this->free(
+                $place->cooker->id,
+                $job->hours,
+                $warmUp,
+                $job->tailMin,
+                max($job->earliest, $this->now),
+                $job->attended,
+                null,
+            );
             if ($sessions === null) {
                 continue;
             }
             $run = new CookerRun($place->cooker->id, [$job], $sessions, $warmUp);
             // Of those free alike, the smallest: the large one may be wanted.
-            if ($best === null || [$run->start(), $run->end(), $place->cooker->areaM2()] < [$best->start(), $best->end(), $this->placeOf($best->place)?->cooker->areaM2()]) {
+            if (
+                $best === null ||
+                [$run->start(), $run->end(), $place->cooker->areaM2()] < [
+                    $best->start(),
+                    $best->end(),
+                    $this->placeOf($best->place)?->cooker->areaM2(),
+                ]
+            ) {
                 $best = $run;
             }
         }
@@ -172,15 +213,32 @@ final class CookerDiary
             }
             $earliest = max(array_map(fn (CookerJob $each) => $each->earliest, $jobs));
             $warmUp = $place->warmUpMin($jobs);
-            $sessions = $this->free($run->place, max(array_map(fn (CookerJob $each) => $each->hours, $jobs)), $warmUp, max(array_map(fn (CookerJob $each) => $each->tailMin, $jobs)), max($earliest, $this->now), $job->attended, $at);
+            $sessions = $this->free(
+                $run->place,
+                max(array_map(fn (CookerJob $each) => $each->hours, $jobs)),
+                $warmUp,
+                max(array_map(fn (CookerJob $each) => $each->tailMin, $jobs)),
+                max($earliest, $this->now),
+                $job->attended,
+                $at,
+            );
             if ($sessions === null || ($alone !== null && $sessions[0]['from'] > $alone)) {
                 continue;
             }
             $wider = new CookerRun($run->place, $jobs, $sessions, $warmUp);
-            if ($sessions[0]['from']->getTimestamp() - $run->start()->getTimestamp() > self::PATIENCE_H * 3600 || $this->makesLate($run, $wider)) {
+            if (
+                $sessions[0]['from']->getTimestamp() - $run->start()->getTimestamp() > self::PATIENCE_H * 3600 ||
+                $this->makesLate($run, $wider)
+            ) {
                 continue;
             }
-            if ($best === null || [count($sessions) - count($run->sessions), $sessions[0]['from']] < [count($best[1]->sessions) - count($this->runs[$best[0]]->sessions), $best[1]->start()]) {
+            if (
+                $best === null ||
+                [count($sessions) - count($run->sessions), $sessions[0]['from']] < [
+                    count($best[1]->sessions) - count($this->runs[$best[0]]->sessions),
+                    $best[1]->start(),
+                ]
+            ) {
                 $best = [$at, $wider];
             }
         }
@@ -220,7 +278,9 @@ final class CookerDiary
         sort($starts);
         $far = $this->now->modify('+'.self::DAYS.' days');
         foreach ($starts as $start) {
-            $sessions = $attended ? Timetable::sessions($hours, $start, $this->presence, $warmUp, $tail) : [Timetable::unattended($hours, $start, $this->presence, $warmUp, $tail)];
+            $sessions = $attended
+                ? Timetable::sessions($hours, $start, $this->presence, $warmUp, $tail)
+                : [Timetable::unattended($hours, $start, $this->presence, $warmUp, $tail)];
             $last = $sessions[count($sessions) - 1]['to'];
             if ($last > $far) {
                 return null;
@@ -255,10 +315,25 @@ final class CookerDiary
             $stops = $jobs[0]->attended && $while !== null && $while['from'] == $on ? min($to, $while['to']) : $to;
             $left = min($hours, ($to->getTimestamp() - $stops->getTimestamp()) / 3600);
 
-            return new CookerRun($place, $jobs, [['from' => $on, 'to' => $stops], ...($left > 1 / 60 ? Timetable::sessions($left, $stops, $this->presence, $warmUp) : [])], $warmUp);
+            return new CookerRun(
+                $place,
+                $jobs,
+                [['from' => $on, 'to' => $stops], ...$left > 1 / 60 ? Timetable::sessions($left, $stops, $this->presence, $warmUp) : []],
+                $warmUp,
+            );
         }
 
-        return new CookerRun($place, $jobs, Timetable::sessions($hours, max($this->now, ...array_map(fn (CookerJob $job) => $job->earliest, $jobs)), $this->presence, $warmUp), $warmUp);
+        return new CookerRun(
+            $place,
+            $jobs,
+            Timetable::sessions(
+                $hours,
+                max($this->now, ...array_map(fn (CookerJob $job) => $job->earliest, $jobs)),
+                $this->presence,
+                $warmUp,
+            ),
+            $warmUp,
+        );
     }
 
     private function placeOf(string $id): ?CookerPlace
@@ -277,6 +352,7 @@ final class CookerDiary
     {
         rsort($widths);
 
-        return $this->fits[$place->cooker->id.':'.implode(',', array_map(fn (float $w) => round($w, 1), $widths))] ??= Packing::place($place->cooker, $widths) !== null;
+        return $this->fits[$place->cooker->id.':'.implode(',', array_map(fn (float $w) => round($w, 1), $widths))] ??=
+            Packing::place($place->cooker, $widths) !== null;
     }
 }

@@ -38,35 +38,65 @@ final readonly class CookerJob
         public ?Load $load = null,
         public int $warmUpMin = 0,
         public int $tailMin = 0,
-    ) {
-    }
+    ) {}
 
     /** @return array<string, mixed> all of it, for a diary that is asked again before it changes */
     public function kept(): array
     {
         return [
-            'id' => $this->id, 'called' => $this->called, 'kind' => $this->kind, 'target_c' => $this->targetC, 'ceiling_c' => $this->ceilingC, 'hours' => round($this->hours, 4), 'widths' => $this->widths,
-            'earliest' => $this->earliest->getTimestamp(), 'due_by' => $this->dueBy?->getTimestamp(), 'attended' => $this->attended, 'stands_in' => $this->standsIn, 'on_since' => $this->onSince?->getTimestamp(),
-            'load' => $this->load?->kept(), 'warm_up_min' => $this->warmUpMin, 'tail_min' => $this->tailMin,
+            'id' => $this->id,
+            'called' => $this->called,
+            'kind' => $this->kind,
+            'target_c' => $this->targetC,
+            'ceiling_c' => $this->ceilingC,
+            'hours' => round($this->hours, 4),
+            'widths' => $this->widths,
+            'earliest' => $this->earliest->getTimestamp(),
+            'due_by' => $this->dueBy?->getTimestamp(),
+            'attended' => $this->attended,
+            'stands_in' => $this->standsIn,
+            'on_since' => $this->onSince?->getTimestamp(),
+            'load' => $this->load?->kept(),
+            'warm_up_min' => $this->warmUpMin,
+            'tail_min' => $this->tailMin,
         ];
     }
 
-    /** @param  array{id: string, called: string, kind: string, target_c: float|int, ceiling_c: float|int, hours: float|int, widths: list<float|int>, earliest: int, due_by: ?int, attended: bool, stands_in: ?string, on_since: ?int, load: array{j_per_k: float|int, w_per_k: float|int, floor_m2: float|int, depth_mm: float|int, poured_c: float|int|null}|null, warm_up_min: int, tail_min: int}  $kept of kept() */
+    /**
+     * @param array{id: string, called: string, kind: string, target_c: float|int, ceiling_c: float|int, hours: float|int,
+     *     widths: list<float|int>, earliest: int, due_by: ?int, attended: bool, stands_in: ?string, on_since: ?int,
+     *     load: array{j_per_k: float|int, w_per_k: float|int, floor_m2: float|int, depth_mm: float|int,
+     *     poured_c: float|int|null}|null, warm_up_min: int, tail_min: int}  $kept of kept()
+     */
     public static function of(array $kept, \DateTimeZone $zone): self
     {
         $moment = fn (int $seconds): \DateTimeImmutable => (new \DateTimeImmutable('@'.$seconds))->setTimezone($zone);
 
         return new self(
-            $kept['id'], $kept['called'], $kept['kind'], (float) $kept['target_c'], (float) $kept['ceiling_c'], (float) $kept['hours'], array_map(floatval(...), $kept['widths']),
-            $moment($kept['earliest']), $kept['due_by'] === null ? null : $moment($kept['due_by']), $kept['attended'], $kept['stands_in'], $kept['on_since'] === null ? null : $moment($kept['on_since']),
-            $kept['load'] === null ? null : Load::of($kept['load']), $kept['warm_up_min'], $kept['tail_min'],
+            $kept['id'],
+            $kept['called'],
+            $kept['kind'],
+            (float) $kept['target_c'],
+            (float) $kept['ceiling_c'],
+            (float) $kept['hours'],
+            array_map(floatval(...), $kept['widths']),
+            $moment($kept['earliest']),
+            $kept['due_by'] === null ? null : $moment($kept['due_by']),
+            $kept['attended'],
+            $kept['stands_in'],
+            $kept['on_since'] === null ? null : $moment($kept['on_since']),
+            $kept['load'] === null ? null : Load::of($kept['load']),
+            $kept['warm_up_min'],
+            $kept['tail_min'],
         );
     }
 
     /** Whether two may stand in one water: within two degrees of each other. */
     public function sharesWarmthWith(self $other): bool
     {
-        return $this->kind === $other->kind && $this->attended === $other->attended
-            && abs($this->targetC - $other->targetC) <= 2 && abs($this->ceilingC - $other->ceilingC) <= 2;
+        return $this->kind === $other->kind &&
+            $this->attended === $other->attended &&
+            abs($this->targetC - $other->targetC) <= 2 &&
+            abs($this->ceilingC - $other->ceilingC) <= 2;
     }
 }

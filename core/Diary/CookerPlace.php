@@ -16,9 +16,7 @@ final readonly class CookerPlace
      * @param  list<string>  $kinds ids of methods
      * @param  ?Heater  $heater how it warms, where that is known
      */
-    public function __construct(public Cooker $cooker, public array $kinds, public ?Heater $heater = null, private float $roomC = 20.0)
-    {
-    }
+    public function __construct(public Cooker $cooker, public array $kinds, public ?Heater $heater = null, private float $roomC = 20.0) {}
 
     /**
      * Minutes before jars that stand in it together are warm.
@@ -30,7 +28,9 @@ final readonly class CookerPlace
         $loads = array_values(array_filter(array_map(fn (CookerJob $job) => $job->load, $jobs)));
         $said = max(array_map(fn (CookerJob $job) => $job->warmUpMin, $jobs));
 
-        return $this->heater === null || $loads === [] ? $said
-            : $this->heater->warmUp(Load::together($loads), Band::about($jobs[0]->targetC, $jobs[0]->ceilingC), $this->roomC)['min'] ?? $said;
+        return $this->heater === null || $loads === []
+            ? $said
+            : $this->heater->warmUp(Load::together($loads), Band::about($jobs[0]->targetC, $jobs[0]->ceilingC), $this->roomC)['min'] ??
+                    $said;
     }
 }

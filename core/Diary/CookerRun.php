@@ -14,9 +14,7 @@ final readonly class CookerRun
      * @param  non-empty-list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $sessions
      * @param  int  $warmUpMin minutes of each session before they are warm
      */
-    public function __construct(public string $place, public array $jobs, public array $sessions, public int $warmUpMin = 0)
-    {
-    }
+    public function __construct(public string $place, public array $jobs, public array $sessions, public int $warmUpMin = 0) {}
 
     public function start(): \DateTimeImmutable
     {

@@ -30,8 +30,7 @@ final readonly class Course
         public ?\DateTimeImmutable $strainedAt,
         public Warmed $warmed,
         public ?\DateTimeImmutable $warmFrom,
-    ) {
-    }
+    ) {}
 
     /** Warm sessions that are still to come, or going on. */
     public function warmSessionsLeft(): int
@@ -45,17 +44,23 @@ final readonly class Course
      * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots sessions the diary keeps for it
      * @param  ?Upkeep  $upkeep of what is bottled, or kept cold; null when none is left
      */
-    public static function follow(Routine $routine, \DateTimeImmutable $startAt, Availability $presence, array $events, array $slots = [], ?Upkeep $upkeep = null): self
-    {
+    public static function follow(
+        Routine $routine,
+        \DateTimeImmutable $startAt,
+        Availability $presence,
+        array $events,
+        array $slots = [],
+        ?Upkeep $upkeep = null,
+    ): self {
         $method = $routine->method;
         $done = $skipped = $later = [];
         $discarded = false;
         foreach ($events as $event) {
             match ($event->what) {
-                'done' => $done[$event->task] = $event->at,
-                'skipped' => $skipped[$event->task] = $event->at,
-                'later' => $later[$event->task] = $event->until,
-                default => $discarded = true,
+                'done' => ($done[$event->task] = $event->at),
+                'skipped' => ($skipped[$event->task] = $event->at),
+                'later' => ($later[$event->task] = $event->until),
+                default => ($discarded = true),
             };
             // A recurring task put off is put off once: doing or skipping it ends that.
             if ($event->what !== 'later') {
@@ -74,14 +79,38 @@ final readonly class Course
             default => Stage::Planned,
         };
         $warmed = $method->heated ? Warmed::from($events, $routine) : Warmed::none();
-        $timetable = Timetable::lay($filledAt === null && ! isset($skipped['moisten']) ? $routine : $routine->soaked(), $filledAt ?? $done['moisten'] ?? $startAt, $presence, $warmed, $slots, $filledAt !== null);
+        $timetable = Timetable::lay(
+            $filledAt === null && ! isset($skipped['moisten']) ? $routine : $routine->soaked(),
+            $filledAt ?? ($done['moisten'] ?? $startAt),
+            $presence,
+            $warmed,
+            $slots,
+            $filledAt !== null,
+        );
         $last = fn (string $key) => max($done[$key] ?? null, $skipped[$key] ?? null);
         $tasks = match ($stage) {
             Stage::Discarded => [],
             Stage::Bottled => self::keeping($done['bottle'], $last('smell'), $upkeep, $presence, $method),
-            Stage::Poured => [self::task(Step::Bottle, $presence->forWork($last('decant') ?? ($routine->settles ? $timetable->settledAt : Later::minutes($strainedAt, Step::Strain->minutes())), Step::Bottle->minutes()), $method), ...self::cold($strainedAt, $upkeep, $presence, $method)],
-            Stage::Settling => [...self::settling($strainedAt, $presence, $method), ...self::cold($strainedAt, $upkeep, $presence, $method)],
-            default => [...self::untilStrained($routine, $timetable, $stage === Stage::Steeping, $last, $presence, $warmed), ...self::cold($filledAt, $upkeep, $presence, $method)],
+            Stage::Poured => [
+                self::task(
+                    Step::Bottle,
+                    $presence->forWork(
+                        $last('decant') ??
+                            ($routine->settles ? $timetable->settledAt : Later::minutes($strainedAt, Step::Strain->minutes())),
+                        Step::Bottle->minutes(),
+                    ),
+                    $method,
+                ),
+                ...self::cold($strainedAt, $upkeep, $presence, $method),
+            ],
+            Stage::Settling => [
+                ...self::settling($strainedAt, $presence, $method),
+                ...self::cold($strainedAt, $upkeep, $presence, $method),
+            ],
+            default => [
+                ...self::untilStrained($routine, $timetable, $stage === Stage::Steeping, $last, $presence, $warmed),
+                ...self::cold($filledAt, $upkeep, $presence, $method),
+            ],
         };
         $tasks = array_map(
             fn (Task $task) => match (true) {
@@ -89,16 +118,19 @@ final readonly class Course
                 // A place in a shared cooker may come later still than it was put off to.
                 $task->step === Step::WarmOn => $task->putOffTo(max($later[$task->key()], $task->dueAt)),
                 default => $task->putOffTo($later[$task->key()]),
-            }, $tasks,
+            },
+            $tasks,
         );
         usort($tasks, fn (Task $a, Task $b) => $a->dueAt <=> $b->dueAt);
 
         // From when it can be put to warm: filled, off again, and not before somebody put it off to.
-        $warmFrom = $method->heated ? max(
-            Later::minutes($filledAt ?? $later['fill'] ?? $timetable->fillAt, Timetable::FILLING_MINUTES),
-            $warmed->sessions === [] ? null : $warmed->sessions[count($warmed->sessions) - 1]['to'],
-            $later['warm_on'.($warmed->nth() > 1 ? '-'.$warmed->nth() : '')] ?? null,
-        ) : null;
+        $warmFrom = $method->heated
+            ? max(
+                Later::minutes($filledAt ?? ($later['fill'] ?? $timetable->fillAt), Timetable::FILLING_MINUTES),
+                $warmed->sessions === [] ? null : $warmed->sessions[count($warmed->sessions) - 1]['to'],
+                $later['warm_on'.($warmed->nth() > 1 ? '-'.$warmed->nth() : '')] ?? null,
+            )
+            : null;
 
         return new self($stage, $tasks, $timetable, $filledAt, $strainedAt, $warmed, $warmFrom);
     }
@@ -130,8 +162,13 @@ final readonly class Course
     }
 
     /** @return list<Task> */
-    private static function keeping(\DateTimeImmutable $bottledAt, ?\DateTimeImmutable $last, ?Upkeep $upkeep, Availability $presence, Method $method): array
-    {
+    private static function keeping(
+        \DateTimeImmutable $bottledAt,
+        ?\DateTimeImmutable $last,
+        ?Upkeep $upkeep,
+        Availability $presence,
+        Method $method,
+    ): array {
         $next = $upkeep?->next($bottledAt, $last, $presence);
 
         return $next === null ? [] : [self::task($next[0], $next[1], $method)];
@@ -155,7 +192,7 @@ final readonly class Course
     private static function afterStraining(\DateTimeImmutable $settled, Method $method, bool $settles, bool $open): array
     {
         return [
-            ...($settles ? [self::task(Step::Decant, $settled, $method, open: $open)] : []),
+            ...$settles ? [self::task(Step::Decant, $settled, $method, open: $open)] : [],
             self::task(Step::Bottle, $settles ? Later::minutes($settled, Step::Decant->minutes()) : $settled, $method, open: false),
         ];
     }
@@ -164,21 +201,37 @@ final readonly class Course
      * @param  \Closure(string): ?\DateTimeImmutable  $last
      * @return list<Task>
      */
-    private static function untilStrained(Routine $routine, Timetable $times, bool $filled, \Closure $last, Availability $presence, Warmed $warmed): array
-    {
+    private static function untilStrained(
+        Routine $routine,
+        Timetable $times,
+        bool $filled,
+        \Closure $last,
+        Availability $presence,
+        Warmed $warmed,
+    ): array {
         $method = $routine->method;
         $soaking = ! $filled && $times->beginAt < $times->fillAt;
         $moistened = $last('moisten') !== null;
         // What is poured hot is warmed first, and that is a thing to do by itself.
         $cold = ! $filled && $method->has(Method::POURED_HOT) && $last('warm_oil') === null;
-        $tasks = $filled ? [] : [
-            ...($soaking && ! $moistened ? [self::task(Step::Moisten, $times->beginAt, $method)] : []),
-            ...($cold ? [self::task(Step::WarmOil, $times->fillAt, $method)] : []),
-            self::task(Step::Fill, $cold ? Later::minutes($times->fillAt, Step::WarmOil->minutes()) : $times->fillAt, $method, open: ! $cold && (! $soaking || $moistened)),
+        $tasks = $filled
+            ? []
+            : [
+                ...$soaking && ! $moistened ? [self::task(Step::Moisten, $times->beginAt, $method)] : [],
+                ...$cold ? [self::task(Step::WarmOil, $times->fillAt, $method)] : [],
+                self::task(
+                    Step::Fill,
+                    $cold ? Later::minutes($times->fillAt, Step::WarmOil->minutes()) : $times->fillAt,
+                    $method,
+                    open: ! $cold && (! $soaking || $moistened),
+                ),
+            ];
+        $tasks = [
+            ...$tasks,
+            ...$method->heated
+                ? self::warming($method, $times, $filled, $last, $warmed, $presence)
+                : self::shelving($method, $times, $filled, $last, $presence),
         ];
-        $tasks = [...$tasks, ...($method->heated
-            ? self::warming($method, $times, $filled, $last, $warmed, $presence)
-            : self::shelving($method, $times, $filled, $last, $presence))];
         $warmthDue = $method->heated && ($warmed->onSince !== null || $warmed->left($routine->hours) > 0);
         $tasks[] = self::task(Step::Strain, $times->strainAt, $method, open: $filled && ! $warmthDue);
 
@@ -215,8 +268,14 @@ final readonly class Course
      * @param  \Closure(string): ?\DateTimeImmutable  $last
      * @return list<Task>
      */
-    private static function warming(Method $method, Timetable $times, bool $filled, \Closure $last, Warmed $warmed, Availability $presence): array
-    {
+    private static function warming(
+        Method $method,
+        Timetable $times,
+        bool $filled,
+        \Closure $last,
+        Warmed $warmed,
+        Availability $presence,
+    ): array {
         $tasks = [];
         foreach (array_slice($times->sessions, count($warmed->sessions)) as $index => $session) {
             $nth = $warmed->nth() + $index;

@@ -21,12 +21,18 @@ final class DiaryRefused extends Refused
 
     public static function hours(string $typed): self
     {
-        return new self('unreadable', sprintf('“%s” is not a while of the day. Write whiles in order, like 07:00-08:30, 17:00-22:30.', mb_substr($typed, 0, 40)));
+        return new self(
+            'unreadable',
+            sprintf('“%s” is not a while of the day. Write whiles in order, like 07:00-08:30, 17:00-22:30.', mb_substr($typed, 0, 40)),
+        );
     }
 
     public static function weekday(string $typed): self
     {
-        return new self('unreadable', sprintf('“%s” is not a day of the week. Give 1 for Monday to 7 for Sunday.', mb_substr($typed, 0, 20)));
+        return new self(
+            'unreadable',
+            sprintf('“%s” is not a day of the week. Give 1 for Monday to 7 for Sunday.', mb_substr($typed, 0, 20)),
+        );
     }
 
     public static function day(string $typed): self
@@ -46,21 +52,34 @@ final class DiaryRefused extends Refused
 
     public static function startAfterReady(string $start, string $ready): self
     {
-        return new self('in_the_past', sprintf('It cannot start on %s and be ready on %s. Start earlier, or want it later.', $start, $ready));
+        return new self(
+            'in_the_past',
+            sprintf('It cannot start on %s and be ready on %s. Start earlier, or want it later.', $start, $ready),
+        );
     }
 
     public static function deadline(string $verb): self
     {
-        return new self('deadline', sprintf('That is not put off: after its day it is not safe. What is too late to %s is thrown away.', $verb), 'until');
+        return new self(
+            'deadline',
+            sprintf('That is not put off: after its day it is not safe. What is too late to %s is thrown away.', $verb),
+            'until',
+        );
     }
 
     public static function notOpen(string $task): self
     {
-        return new self('not_open', sprintf('There is nothing to %s just now; it may have been done already. Look again at what comes next.', $task));
+        return new self(
+            'not_open',
+            sprintf('There is nothing to %s just now; it may have been done already. Look again at what comes next.', $task),
+        );
     }
 
     public static function cannotSkip(string $task): self
     {
-        return new self('cannot_skip', sprintf('A batch cannot go on without the step “%s”. Put it off instead, or discard the batch.', $task));
+        return new self(
+            'cannot_skip',
+            sprintf('A batch cannot go on without the step “%s”. Put it off instead, or discard the batch.', $task),
+        );
     }
 }

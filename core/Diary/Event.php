@@ -14,8 +14,7 @@ final readonly class Event
         public ?\DateTimeImmutable $until,
         public ?float $warmH = null,
         public bool $bySigns = false,
-    ) {
-    }
+    ) {}
 
     /** A step done, by its task key. Straining, pouring off and bottling are such steps too. */
     public static function done(string $task, \DateTimeImmutable $at): self

@@ -12,9 +12,7 @@ use Kettle\Infusion\Method;
  */
 final readonly class Labour
 {
-    private function __construct(public float $minutes, public float $byHours)
-    {
-    }
+    private function __construct(public float $minutes, public float $byHours) {}
 
     public static function of(Method $method, float $hours, Timetable $times): self
     {
@@ -25,7 +23,8 @@ final readonly class Labour
             ? count($times->sessions) * 2 * Step::WarmOn->minutes()
             : Step::TopUp->minutes() + floor($hours / 168) * Step::Check->minutes();
 
-        $warm = array_sum(array_map(fn (array $each) => $each['to']->getTimestamp() - $each['from']->getTimestamp(), $times->sessions)) / 3600;
+        $warm =
+            array_sum(array_map(fn (array $each) => $each['to']->getTimestamp() - $each['from']->getTimestamp(), $times->sessions)) / 3600;
 
         return new self($minutes, $method->attended ? $warm : 0.0);
     }

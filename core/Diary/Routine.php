@@ -25,8 +25,7 @@ final readonly class Routine
         public ?float $coldWithinH = null,
         public int $warmUpMin = 0,
         public bool $settles = true,
-    ) {
-    }
+    ) {}
 
     /** Minutes that somebody has to be there for after the heat: what sets is strained while it is warm. */
     public function tailMin(): int

@@ -53,7 +53,11 @@ enum Step: string
 
     public function skippable(): bool
     {
-        return in_array($this, [self::Moisten, self::WarmOil, self::TopUp, self::Check, self::Shake, self::WarmOn, self::Decant, self::Smell], true);
+        return in_array(
+            $this,
+            [self::Moisten, self::WarmOil, self::TopUp, self::Check, self::Shake, self::WarmOn, self::Decant, self::Smell],
+            true,
+        );
     }
 
     /** Steps that are done with amounts or answers, and so not by a word. */

@@ -13,8 +13,7 @@ final readonly class Task
         public \DateTimeImmutable $dueAt,
         public string $place,
         public bool $open,
-    ) {
-    }
+    ) {}
 
     /** "shake", "warm_on-2" */
     public function key(): string

@@ -42,17 +42,23 @@ final readonly class Timetable
         public array $sessions,
         public \DateTimeImmutable $strainAt,
         public \DateTimeImmutable $settledAt,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  \DateTimeImmutable  $fillAt in the house's zone; moved to the next time somebody is there
      * @param  ?Warmed  $warmed what it has had already
      * @param  bool  $filled whether it is filled already, and its hours run
-     * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots sessions the diary keeps for it, in a cooker shared with others
+     * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots sessions the diary keeps for it,
+     *     in a cooker shared with others
      */
-    public static function lay(Routine $routine, \DateTimeImmutable $fillAt, Availability $presence, ?Warmed $warmed = null, array $slots = [], bool $filled = false): self
-    {
+    public static function lay(
+        Routine $routine,
+        \DateTimeImmutable $fillAt,
+        Availability $presence,
+        ?Warmed $warmed = null,
+        array $slots = [],
+        bool $filled = false,
+    ): self {
         $warmed ??= Warmed::none();
         $filling = Step::Fill->minutes() + ($routine->method->has(Method::POURED_HOT) ? Step::WarmOil->minutes() : 0);
         $beginAt = $filled ? $fillAt : $presence->forWork($fillAt, $filling);
@@ -67,7 +73,10 @@ final readonly class Timetable
         }
         $sessions = self::warm($routine, Later::minutes($fillAt, self::FILLING_MINUTES), $presence, $warmed, $slots);
         // The oil is strained once it is cool enough to handle; a hard fat before it sets.
-        $cool = Later::minutes($sessions[count($sessions) - 1]['to'], ($routine->settles ? self::COOLING_MINUTES : self::STILL_WARM_MINUTES) + (int) round($routine->standsH * 60));
+        $cool = Later::minutes(
+            $sessions[count($sessions) - 1]['to'],
+            ($routine->settles ? self::COOLING_MINUTES : self::STILL_WARM_MINUTES) + (int) round($routine->standsH * 60),
+        );
         $strainAt = $presence->forWork($cool, Step::Strain->minutes());
 
         return new self($beginAt, $fillAt, $sessions, $strainAt, self::settledAfter($strainAt, $presence, $routine->settles));
@@ -79,8 +88,16 @@ final readonly class Timetable
      *
      * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots
      */
-    private static function inOneGo(Routine $routine, float $coldWithinH, \DateTimeImmutable $beginAt, \DateTimeImmutable $fillAt, Availability $presence, Warmed $warmed, array $slots, bool $filled): self
-    {
+    private static function inOneGo(
+        Routine $routine,
+        float $coldWithinH,
+        \DateTimeImmutable $beginAt,
+        \DateTimeImmutable $fillAt,
+        Availability $presence,
+        Warmed $warmed,
+        array $slots,
+        bool $filled,
+    ): self {
         if (! $filled) {
             // Until it is warm the hours run as well.
             $whole = self::FILLING_MINUTES + $routine->minutesFor($routine->hours) + self::COOLING_MINUTES + Step::Strain->minutes();
@@ -139,11 +156,14 @@ final readonly class Timetable
         if ($left > 1 / 60 || $sessions === []) {
             $kept = array_sum(array_map(fn (array $slot) => $routine->worthH($slot['from'], $slot['to']), $slots));
             // What the diary keeps stands as long as it is for the hours that are left.
-            $sessions = [...$sessions, ...match (true) {
-                $slots !== [] && $slots[0]['from'] >= $from && abs($kept - $left) < 0.1 => $slots,
-                $routine->method->attended => self::sessions($left, $from, $presence, $routine->warmUpMin, $routine->tailMin()),
-                default => [self::unattended($left, $from, $presence, $routine->warmUpMin, $routine->tailMin())],
-            }];
+            $sessions = [
+                ...$sessions,
+                ...match (true) {
+                    $slots !== [] && $slots[0]['from'] >= $from && abs($kept - $left) < 0.1 => $slots,
+                    $routine->method->attended => self::sessions($left, $from, $presence, $routine->warmUpMin, $routine->tailMin()),
+                    default => [self::unattended($left, $from, $presence, $routine->warmUpMin, $routine->tailMin())],
+                },
+            ];
         }
 
         return $sessions;
@@ -152,7 +172,9 @@ final readonly class Timetable
     /** When an oil strained at a moment has settled and somebody is up to pour it off; at once where it does not settle. */
     public static function settledAfter(\DateTimeImmutable $strainedAt, Availability $presence, bool $settles = true): \DateTimeImmutable
     {
-        return $settles ? $presence->forWork(Later::hours($strainedAt, self::SETTLE_HOURS), Step::Decant->minutes() + Step::Bottle->minutes()) : self::strained($strainedAt);
+        return $settles
+            ? $presence->forWork(Later::hours($strainedAt, self::SETTLE_HOURS), Step::Decant->minutes() + Step::Bottle->minutes())
+            : self::strained($strainedAt);
     }
 
     /** When the straining begun at a moment is done. */
@@ -164,7 +186,9 @@ final readonly class Timetable
     /** When its warmth must be over, for it to be strained and settled by a day. */
     public static function warmthOverBy(Routine $routine, \DateTimeImmutable $readyBy, Availability $presence): \DateTimeImmutable
     {
-        $after = ($routine->settles ? self::SETTLE_HOURS * 60 + self::COOLING_MINUTES : self::STILL_WARM_MINUTES) + (int) round($routine->standsH * 60);
+        $after =
+            ($routine->settles ? self::SETTLE_HOURS * 60 + self::COOLING_MINUTES : self::STILL_WARM_MINUTES) +
+            (int) round($routine->standsH * 60);
 
         return Later::minutes($presence->to($readyBy), -$after);
     }
@@ -202,8 +226,13 @@ final readonly class Timetable
      * @param  int  $tailMin minutes that somebody stays after it
      * @return non-empty-list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>
      */
-    public static function sessions(float $hours, \DateTimeImmutable $from, Availability $presence, int $warmUpMin = 0, int $tailMin = 0): array
-    {
+    public static function sessions(
+        float $hours,
+        \DateTimeImmutable $from,
+        Availability $presence,
+        int $warmUpMin = 0,
+        int $tailMin = 0,
+    ): array {
         $minutes = max(1, (int) round($hours * 60));
         // Whole tomorrow is kinder than a stub tonight and the rest tomorrow.
         $whole = self::whole($minutes + $warmUpMin, $tailMin, $from, $presence);
@@ -232,7 +261,11 @@ final readonly class Timetable
     private static function whole(int $minutes, int $tailMin, \DateTimeImmutable $from, Availability $presence): ?array
     {
         $night = $from->setTime(0, 0)->modify('+2 days');
-        for ($while = $presence->whileFrom($from); $while !== null && $while['from'] < $night; $while = $presence->whileFrom($while['to'])) {
+        for (
+            $while = $presence->whileFrom($from);
+            $while !== null && $while['from'] < $night;
+            $while = $presence->whileFrom($while['to'])
+        ) {
             if (self::minutesBetween($while['from'], $while['to']) >= $minutes + $tailMin) {
                 return ['from' => $while['from'], 'to' => Later::minutes($while['from'], $minutes)];
             }
@@ -249,8 +282,13 @@ final readonly class Timetable
      * @param  int  $tailMin minutes that somebody has to be there for when it ends
      * @return array{from: \DateTimeImmutable, to: \DateTimeImmutable}
      */
-    public static function unattended(float $hours, \DateTimeImmutable $from, Availability $presence, int $warmUpMin = 0, int $tailMin = 0): array
-    {
+    public static function unattended(
+        float $hours,
+        \DateTimeImmutable $from,
+        Availability $presence,
+        int $warmUpMin = 0,
+        int $tailMin = 0,
+    ): array {
         $minutes = $warmUpMin + max(1, (int) round($hours * 60));
         $while = $presence->whileFrom($from) ?? ['from' => $from, 'to' => $from];
         $from = $while['from'];

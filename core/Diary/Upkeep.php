@@ -16,8 +16,7 @@ final readonly class Upkeep
         private int $firstDays,
         private int $everyDays,
         public bool $useBy = false,
-    ) {
-    }
+    ) {}
 
     /**
      * A week after bottling, when water shows; then every so often; and on the last day.

@@ -11,9 +11,7 @@ final readonly class Warmed
     private const NEAR = 0.03;
 
     /** @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable, hours: float}>  $sessions */
-    private function __construct(public array $sessions, public ?\DateTimeImmutable $onSince, public bool $enough)
-    {
-    }
+    private function __construct(public array $sessions, public ?\DateTimeImmutable $onSince, public bool $enough) {}
 
     public static function none(): self
     {
@@ -35,11 +33,15 @@ final readonly class Warmed
                 $enough = false;
             } elseif ($step === Step::WarmOff->value && $event->what === 'done' && $onSince !== null) {
                 // By the clock alone, the while until it was warm is not taken for warmth.
-                $sessions[] = ['from' => $onSince, 'to' => max($event->at, $onSince), 'hours' => match (true) {
-                    // What was done by its signs has had all it wants.
-                    $event->bySigns => max($routine->hours, $routine->worthH($onSince, $event->at)),
-                    default => $event->warmH ?? $routine->worthH($onSince, $event->at),
-                }];
+                $sessions[] = [
+                    'from' => $onSince,
+                    'to' => max($event->at, $onSince),
+                    'hours' => match (true) {
+                        // What was done by its signs has had all it wants.
+                        $event->bySigns => max($routine->hours, $routine->worthH($onSince, $event->at)),
+                        default => $event->warmH ?? $routine->worthH($onSince, $event->at),
+                    },
+                ];
                 $onSince = null;
             }
         }

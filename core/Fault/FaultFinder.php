@@ -18,34 +18,52 @@ final readonly class FaultFinder
     /** Within so much of the first, a cause is as likely. */
     private const NEAR = 2;
 
-    public function __construct(private Tables $tables)
-    {
-    }
+    public function __construct(private Tables $tables) {}
 
     /** @return list<array{id: string, says: string, of: list<string>, discard: bool}> */
     public function signs(): array
     {
-        return array_values(array_map(
-            fn (Row $row) => ['id' => $row->text('id'), 'says' => $row->text('says'), 'of' => $row->texts('of'), 'discard' => $row->flag('discard')],
-            $this->table()->rows('signs'),
-        ));
+        return array_values(
+            array_map(
+                fn (Row $row) => [
+                    'id' => $row->text('id'),
+                    'says' => $row->text('says'),
+                    'of' => $row->texts('of'),
+                    'discard' => $row->flag('discard'),
+                ],
+                $this->table()->rows('signs'),
+            ),
+        );
     }
 
-    /** @return list<array{id: string, name: string, signs: list<string>, test: string, do: string, keep: string}> as the Almanac lists them */
+    /**
+     * @return list<array{id: string, name: string, signs: list<string>, test: string, do: string,
+     *     keep: string}> as the Almanac lists them
+     */
     public function causes(): array
     {
         $says = array_column($this->signs(), 'says', 'id');
 
-        return array_values(array_map(fn (Row $row) => [
-            'id' => $row->text('id'), 'name' => $row->text('name'), 'test' => $row->text('test'), 'do' => $row->text('do'), 'keep' => $row->text('keep'),
-            'signs' => array_map(fn (string|int $id) => $says[$id] ?? (string) $id, array_keys($row->numbers('signs'))),
-        ], $this->table()->rows('causes')));
+        return array_values(
+            array_map(
+                fn (Row $row) => [
+                    'id' => $row->text('id'),
+                    'name' => $row->text('name'),
+                    'test' => $row->text('test'),
+                    'do' => $row->text('do'),
+                    'keep' => $row->text('keep'),
+                    'signs' => array_map(fn (string|int $id) => $says[$id] ?? (string) $id, array_keys($row->numbers('signs'))),
+                ],
+                $this->table()->rows('causes'),
+            ),
+        );
     }
 
     /**
      * @param  list<string>  $signs ids of what is seen
      * @param  array<string, array<string, string>>  $facts ids of what the records say, each with the words it is said with
-     * @return array{keep: string, says: string, causes: list<array{id: string, name: string, likely: string, score: int, for: list<string>, against: list<string>, test: string, do: string, keep: string}>}
+     * @return array{keep: string, says: string, causes: list<array{id: string, name: string, likely: string, score: int,
+     *     for: list<string>, against: list<string>, test: string, do: string, keep: string}>}
      *
      * @throws FaultRefused when nothing is seen, or something unknown
      */
@@ -80,11 +98,19 @@ final readonly class FaultFinder
                 $weight = (int) $row->number('weight');
                 $score += $weight;
                 $said = self::said($words->text($fact), $facts[$fact]);
-                $weight > 0 ? $for[] = $said : $against[] = $said;
+                $weight > 0 ? ($for[] = $said) : ($against[] = $said);
             }
             $found[] = [
-                'id' => $cause->text('id'), 'name' => $cause->text('name'), 'likely' => '', 'score' => $score, 'for' => $for, 'against' => $against,
-                'test' => $cause->text('test'), 'do' => $cause->text('do'), 'keep' => $cause->text('keep'), 'order' => (int) $order,
+                'id' => $cause->text('id'),
+                'name' => $cause->text('name'),
+                'likely' => '',
+                'score' => $score,
+                'for' => $for,
+                'against' => $against,
+                'test' => $cause->text('test'),
+                'do' => $cause->text('do'),
+                'keep' => $cause->text('keep'),
+                'order' => (int) $order,
             ];
         }
         // Of equals, the order to check in.
@@ -103,13 +129,15 @@ final readonly class FaultFinder
         $discard = array_filter($signs, fn (string $sign) => $known[$sign]['discard']) !== [];
 
         return [
-            'keep' => $discard ? 'discard' : ($causes[0]['keep'] ?? 'use-soon'),
-            'says' => $discard ? 'Discard it. Do not taste it, and do not try to save it.' : match ($causes[0]['keep'] ?? '') {
-                'discard' => 'Most likely it is to be thrown away. Make the test first.',
-                'discard-if-eaten' => 'For the skin it may be saved; what is to be eaten is thrown away.',
-                'use-soon' => 'It may be used, soon.',
-                default => 'It may be kept. Make the test to be sure.',
-            },
+            'keep' => $discard ? 'discard' : $causes[0]['keep'] ?? 'use-soon',
+            'says' => $discard
+                ? 'Discard it. Do not taste it, and do not try to save it.'
+                : match ($causes[0]['keep'] ?? '') {
+                    'discard' => 'Most likely it is to be thrown away. Make the test first.',
+                    'discard-if-eaten' => 'For the skin it may be saved; what is to be eaten is thrown away.',
+                    'use-soon' => 'It may be used, soon.',
+                    default => 'It may be kept. Make the test to be sure.',
+                },
             'causes' => $causes,
         ];
     }

@@ -25,7 +25,10 @@ final readonly class Method
     public const IN_PAN = 'in-pan';
 
     /** By which a pan is done, each to be seen: its water is out, and the colour has turned. Common practice, no source. */
-    public const SIGNS = ['bubbles_calmed' => 'the bubbling has calmed: its water is out', 'colour_turned' => 'the colour of herb and oil has turned'];
+    public const SIGNS = [
+        'bubbles_calmed' => 'the bubbling has calmed: its water is out',
+        'colour_turned' => 'the colour of herb and oil has turned',
+    ];
 
     /** Shut while it is warm. */
     public const LID_TIGHT = 'lid-tight';
@@ -73,8 +76,7 @@ final readonly class Method
         public int $warmUpMin = 0,
         public ?float $usualOilMl = null,
         public ?float $pouredC = null,
-    ) {
-    }
+    ) {}
 
     public static function fromRow(Row $row): self
     {
@@ -84,11 +86,26 @@ final readonly class Method
         }
 
         return new self(
-            $row->text('id'), $row->text('name'), $row->text('in_sentence'), $row->flag('heated'),
-            $row->number('headspace_mm'), $row->number('shake_every_hours'), $row->texts('handling'), $schools,
-            $row->flag('attended'), $row->texts('needs'), array_map(State::from(...), $row->texts('states')), $row->texts('risks'),
-            $row->text('lid_dry'), $row->text('lid_wet'), $row->texts('traits'),
-            $row->texts('vessels') ?: [Jar::JAR], $row->text('water'), (int) $row->number('warm_up_min'), $row->numberOrNull('usual_oil_ml'), $row->numberOrNull('poured_c'),
+            $row->text('id'),
+            $row->text('name'),
+            $row->text('in_sentence'),
+            $row->flag('heated'),
+            $row->number('headspace_mm'),
+            $row->number('shake_every_hours'),
+            $row->texts('handling'),
+            $schools,
+            $row->flag('attended'),
+            $row->texts('needs'),
+            array_map(State::from(...), $row->texts('states')),
+            $row->texts('risks'),
+            $row->text('lid_dry'),
+            $row->text('lid_wet'),
+            $row->texts('traits'),
+            $row->texts('vessels') ?: [Jar::JAR],
+            $row->text('water'),
+            (int) $row->number('warm_up_min'),
+            $row->numberOrNull('usual_oil_ml'),
+            $row->numberOrNull('poured_c'),
         );
     }
 
@@ -111,8 +128,14 @@ final readonly class Method
     /** The method as somebody goes about it: a school may want nobody by, a cook may shake it oftener or less. */
     public function as(Variant $school, ?float $shakeEveryH = null): self
     {
+        $parts = [
+            ...get_object_vars($this),
+            'shakeEveryH' => $shakeEveryH ?? $this->shakeEveryH,
+            'attended' => $school->attended ?? $this->attended,
+        ];
+
         /** @phpstan-ignore argument.type (the properties are the constructor's own) */
-        return new self(...[...get_object_vars($this), 'shakeEveryH' => $shakeEveryH ?? $this->shakeEveryH, 'attended' => $school->attended ?? $this->attended]);
+        return new self(...$parts);
     }
 
     /**

@@ -31,9 +31,15 @@ final class MethodRefused extends Refused
 
     public static function solidOnTheShelf(string $oil, float $setsBelowC): self
     {
-        return new self('solid_oil', sprintf(
-            '%s is solid under about %d °C, and a solid fat does not infuse on a cold shelf. Warm it in the double boiler or slow cooker, or make it the lesser part of a liquid oil.', ucfirst($oil), (int) round($setsBelowC),
-        ));
+        return new self(
+            'solid_oil',
+            sprintf(
+                '%s is solid under about %d °C, and a solid fat does not infuse on a cold shelf. Warm it in the '.
+                    'double boiler or slow cooker, or make it the lesser part of a liquid oil.',
+                ucfirst($oil),
+                (int) round($setsBelowC),
+            ),
+        );
     }
 
     public static function notFor(string $method, string $state): self

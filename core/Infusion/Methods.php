@@ -12,9 +12,7 @@ final class Methods
     /** @var array<string, Method>|null */
     private ?array $all = null;
 
-    public function __construct(private readonly Tables $tables)
-    {
-    }
+    public function __construct(private readonly Tables $tables) {}
 
     /** @return array<string, Method> */
     public function all(): array

@@ -10,9 +10,12 @@ use Kettle\Measure\Kind;
 /** What came out of the cloth against what was expected, mL. */
 final readonly class Outcome
 {
-    private function __construct(public float $actualMl, public float $shareOfExpected, public string $verdict, public ?float $uptakeMlPerG)
-    {
-    }
+    private function __construct(
+        public float $actualMl,
+        public float $shareOfExpected,
+        public string $verdict,
+        public ?float $uptakeMlPerG,
+    ) {}
 
     /**
      * @param  float  $oilInMl what was poured on

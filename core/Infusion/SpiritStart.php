@@ -38,6 +38,10 @@ final class SpiritStart
     /** @return array{low: float, value: float, high: float} mL for so much herb */
     public static function ml(float $herbG): array
     {
-        return ['low' => $herbG / self::PER_G * self::ML[0], 'value' => $herbG / self::PER_G * self::ML[1], 'high' => $herbG / self::PER_G * self::ML[2]];
+        return [
+            'low' => ($herbG / self::PER_G) * self::ML[0],
+            'value' => ($herbG / self::PER_G) * self::ML[1],
+            'high' => ($herbG / self::PER_G) * self::ML[2],
+        ];
     }
 }

@@ -28,8 +28,7 @@ final readonly class Uptake
         public float $lossesMl,
         public float $priorMlPerGram,
         public int $batches = 0,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  ?UptakeSeen  $seen what the house's own batches say of it
@@ -44,7 +43,10 @@ final readonly class Uptake
             if ($row->text('id') === $way) {
                 $prior = $row->number('ml_per_g');
 
-                return (new self($row->text('name'), $prior, $row->number('sd'), $losses, $prior))->after($seen ?? UptakeSeen::none(), UptakeSpread::of($tables));
+                return (new self($row->text('name'), $prior, $row->number('sd'), $losses, $prior))->after(
+                    $seen ?? UptakeSeen::none(),
+                    UptakeSpread::of($tables),
+                );
             }
         }
         throw new \LogicException("data/uptake.json has no row {$way}.");

@@ -17,9 +17,7 @@ final readonly class UptakeSeen
      * @param  float  $weight sum of 1/variance
      * @param  float  $weighted sum of uptake/variance, mL/g
      */
-    private function __construct(public int $batches, public float $weight, public float $weighted)
-    {
-    }
+    private function __construct(public int $batches, public float $weight, public float $weighted) {}
 
     public static function none(): self
     {

@@ -19,9 +19,7 @@ final readonly class UptakeSpread
      * @param  float  $measuring of the oil poured and got, as a share of it
      * @param  float  $oddFrom standard deviations from the house's others
      */
-    private function __construct(public float $house, public float $batch, public float $measuring, public float $oddFrom)
-    {
-    }
+    private function __construct(public float $house, public float $batch, public float $measuring, public float $oddFrom) {}
 
     public static function of(Tables $tables): self
     {
@@ -39,7 +37,7 @@ final readonly class UptakeSpread
      */
     public function variance(float $oilMl, float $dryG): float
     {
-        return $this->batch ** 2 + ($this->measuring * $oilMl / $dryG) ** 2;
+        return $this->batch ** 2 + (($this->measuring * $oilMl) / $dryG) ** 2;
     }
 
     /**

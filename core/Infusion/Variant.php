@@ -22,16 +22,22 @@ final readonly class Variant
         public string $why,
         public float $standsH = 0.0,
         public ?bool $attended = null,
-    ) {
-    }
+    ) {}
 
     public static function fromRow(Row $row): self
     {
         return new self(
-            $row->text('id'), $row->text('name'),
-            $row->number('least_h'), $row->number('usual_h'), $row->number('most_h'),
-            $row->numberOrNull('target_c'), $row->numberOrNull('ceiling_c'),
-            $row->textOrNull('for'), $row->text('why'), $row->number('stands_h'), $row->flagOrNull('attended'),
+            $row->text('id'),
+            $row->text('name'),
+            $row->number('least_h'),
+            $row->number('usual_h'),
+            $row->number('most_h'),
+            $row->numberOrNull('target_c'),
+            $row->numberOrNull('ceiling_c'),
+            $row->textOrNull('for'),
+            $row->text('why'),
+            $row->number('stands_h'),
+            $row->flagOrNull('attended'),
         );
     }
 

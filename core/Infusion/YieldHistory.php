@@ -12,16 +12,15 @@ final readonly class YieldHistory
     /** Most observations that are drawn, and listed as odd. */
     public const SHOWN = 60;
 
-    public function __construct(private Tables $tables)
-    {
-    }
+    public function __construct(private Tables $tables) {}
 
     /**
      * @param  string  $way drained, squeezed or pressed
      * @param  list<array{id: string, oil_ml: float, out_ml: float, dry_g: float}>  $batches oldest first
      * @param  ?UptakeSeen  $before what was seen before the first of them
      * @return array{prior: array{mean: float, sd: float}, now: array{mean: float, sd: float, next_sd: float, low: float, high: float},
-     *     batches: int, steps: list<array{id: string, uptake: float, mean: float, low: float, high: float, odd: bool, z: float}>, odd: list<string>}
+     *     batches: int, steps: list<array{id: string, uptake: float, mean: float, low: float, high: float, odd: bool,
+     *     z: float}>, odd: list<string>}
      *
      * @throws YieldRefused when one of them cannot be
      */
@@ -53,7 +52,14 @@ final readonly class YieldHistory
             }
             if ($i >= $from) {
                 $after = $seen->posterior($prior->mlPerGram, $spread);
-                $steps[] = ['id' => $id, 'uptake' => round($uptake, 3), 'mean' => $after['mean'], ...self::ninety($after['mean'], $after['next_sd']), 'odd' => $isOdd, 'z' => round($distance, 2)];
+                $steps[] = [
+                    'id' => $id,
+                    'uptake' => round($uptake, 3),
+                    'mean' => $after['mean'],
+                    ...self::ninety($after['mean'], $after['next_sd']),
+                    'odd' => $isOdd,
+                    'z' => round($distance, 2),
+                ];
             }
         }
         $now = $all->posterior($prior->mlPerGram, $spread);
@@ -61,7 +67,9 @@ final readonly class YieldHistory
         return [
             'prior' => ['mean' => $prior->mlPerGram, 'sd' => $prior->sd],
             'now' => $now + self::ninety($now['mean'], $now['next_sd']),
-            'batches' => $all->batches, 'steps' => $steps, 'odd' => array_slice($odd, -self::SHOWN),
+            'batches' => $all->batches,
+            'steps' => $steps,
+            'odd' => array_slice($odd, -self::SHOWN),
         ];
     }
 

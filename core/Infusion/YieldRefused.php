@@ -16,7 +16,15 @@ final class YieldRefused extends Refused
 
     public static function moreThanWentIn(string $out, string $in): self
     {
-        return new self('too_much', sprintf('%s cannot come out when %s went in. Check the measure; was the weight of the jar taken off, or grams read as millilitres?', $out, $in), 'amount');
+        return new self(
+            'too_much',
+            sprintf(
+                '%s cannot come out when %s went in. Check the measure; was the weight of the jar taken off, or grams read as millilitres?',
+                $out,
+                $in,
+            ),
+            'amount',
+        );
     }
 
     public static function herbKeepsIt(): self

@@ -14,9 +14,7 @@ use Kettle\Reason\Reason;
  */
 final readonly class Antioxidant
 {
-    public function __construct(private Tables $tables)
-    {
-    }
+    public function __construct(private Tables $tables) {}
 
     /**
      * @param  string  $form id of data/keeping.json vitamin_e.forms
@@ -25,24 +23,46 @@ final readonly class Antioxidant
      *
      * @throws KeepingRefused
      */
-    public function vitaminE(float $oilMl, float $dropsPerMl, string $form = 'd-alpha-tocopherol', ?float $iuPerCup = null, ?float $capsuleIu = null): array
-    {
+    public function vitaminE(
+        float $oilMl,
+        float $dropsPerMl,
+        string $form = 'd-alpha-tocopherol',
+        ?float $iuPerCup = null,
+        ?float $capsuleIu = null,
+    ): array {
         self::checkOil($oilMl);
         $table = $this->tables->table('keeping')->row('vitamin_e');
         $row = Keeping::row($table, 'forms', $form, 'form of vitamin E', 'vitamin_e');
         $perCup = $iuPerCup ?? $table->row('iu_per_cup')->number('value');
         $capsule = $capsuleIu ?? $table->row('capsule_iu')->number('value');
-        $iu = $perCup * $oilMl / $table->row('cup_ml')->number('value');
+        $iu = ($perCup * $oilMl) / $table->row('cup_ml')->number('value');
         $mg = $iu / $row->number('iu_per_mg');
         $ml = $mg / 1000 / $table->row('g_per_ml')->number('value');
-        $why = Reason::rule('vitamin-e', ['iu_per_cup' => round($perCup), 'oil_ml' => round($oilMl), 'form' => $row->text('name'), 'iu_per_mg' => $row->number('iu_per_mg')]);
+        $why = Reason::rule('vitamin-e', [
+            'iu_per_cup' => round($perCup),
+            'oil_ml' => round($oilMl),
+            'form' => $row->text('name'),
+            'iu_per_mg' => $row->number('iu_per_mg'),
+        ]);
 
         return [
             Figure::exactly('vitamin_e_iu', $iu, 'IU', $why),
             Figure::exactly('vitamin_e_mg', $mg, 'mg', $why),
             Figure::exactly('vitamin_e_ml', $ml, 'mL', $why),
-            Figure::exactly('vitamin_e_drops', (float) max(1.0, round($ml * $dropsPerMl)), 'drops', $why, Reason::rule('vitamin-e-drops', ['ml' => round($ml, 2), 'drops_per_ml' => $dropsPerMl])),
-            Figure::exactly('vitamin_e_capsules', ceil($iu / $capsule - 1e-9), 'capsules', $why, Reason::rule('vitamin-e-capsules', ['capsule_iu' => $capsule])),
+            Figure::exactly(
+                'vitamin_e_drops',
+                (float) max(1.0, round($ml * $dropsPerMl)),
+                'drops',
+                $why,
+                Reason::rule('vitamin-e-drops', ['ml' => round($ml, 2), 'drops_per_ml' => $dropsPerMl]),
+            ),
+            Figure::exactly(
+                'vitamin_e_capsules',
+                ceil($iu / $capsule - 1e-9),
+                'capsules',
+                $why,
+                Reason::rule('vitamin-e-capsules', ['capsule_iu' => $capsule]),
+            ),
         ];
     }
 
@@ -63,7 +83,13 @@ final readonly class Antioxidant
         return [
             Figure::exactly('rosemary_g', $g, 'g', $why),
             Figure::exactly('rosemary_ml', $ml, 'mL', $why),
-            Figure::exactly('rosemary_drops', (float) max(1.0, round($ml * $dropsPerMl)), 'drops', $why, Reason::rule('vitamin-e-drops', ['ml' => round($ml, 2), 'drops_per_ml' => $dropsPerMl])),
+            Figure::exactly(
+                'rosemary_drops',
+                (float) max(1.0, round($ml * $dropsPerMl)),
+                'drops',
+                $why,
+                Reason::rule('vitamin-e-drops', ['ml' => round($ml, 2), 'drops_per_ml' => $dropsPerMl]),
+            ),
         ];
     }
 

@@ -38,8 +38,7 @@ final readonly class Keeping
         public ?string $soonestOil = null,
         public array $spent = [],
         public bool $coldOnly = false,
-    ) {
-    }
+    ) {}
 
     /** @throws KeepingRefused when a place, glass or antioxidant is not in the table */
     public static function of(Blend $blend, State $state, KeptFacts $facts, Tables $tables): self
@@ -53,7 +52,15 @@ final readonly class Keeping
         if ($facts->kept === ColdKept::FRIDGE || ($facts->kitchen && $state->isWet() && $facts->kept !== ColdKept::SOURED)) {
             $by = ColdKept::useBy($facts->filledAt);
 
-            return new self(ColdKept::DAYS / ShelfLife::DAYS_A_MONTH, $by, $by, $by, [Reason::rule('keeps-four-days')], spent: $spent, coldOnly: true);
+            return new self(
+                ColdKept::DAYS / ShelfLife::DAYS_A_MONTH,
+                $by,
+                $by,
+                $by,
+                [Reason::rule('keeps-four-days')],
+                spent: $spent,
+                coldOnly: true,
+            );
         }
         $weakest = $oils[0];
         $rate = 0.0;
@@ -74,18 +81,25 @@ final readonly class Keeping
         ];
         $reasons = [
             Reason::rule($blend->isSingle() ? 'keeps-single' : 'keeps-weakest', [
-                'oil' => ucfirst($weakest['name']), 'months' => $weakest['opened'], 'cap' => $capped && ! $state->isWet() ? 'Dried herb allows two years at the most.' : '',
+                'oil' => ucfirst($weakest['name']),
+                'months' => $weakest['opened'],
+                'cap' => $capped && ! $state->isWet() ? 'Dried herb allows two years at the most.' : '',
             ]),
-            ...($capped ? $cap->reasons : []),
+            ...$capped ? $cap->reasons : [],
         ];
         if (! $blend->isSingle() && is_finite($rate)) {
             $reasons[] = Reason::rule('keeps-blend', ['months' => round(min($cap->months, 1 / $rate), 1)]);
         }
         foreach ($oils as $oil) {
             if ($oil['gone'] > 0.05) {
-                $reasons[] = $oil['since'] !== null
-                    ? Reason::rule('keeps-opened', ['oil' => $oil['name'], 'day' => $oil['since']->format('j F Y'), 'gone' => round($oil['gone'], 1)])
-                    : Reason::rule('keeps-on-herb', ['gone' => round($oil['gone'], 1)]);
+                $reasons[] =
+                    $oil['since'] !== null
+                        ? Reason::rule('keeps-opened', [
+                            'oil' => $oil['name'],
+                            'day' => $oil['since']->format('j F Y'),
+                            'gone' => round($oil['gone'], 1),
+                        ])
+                        : Reason::rule('keeps-on-herb', ['gone' => round($oil['gone'], 1)]);
             }
         }
         $reasons = [...$reasons, ...self::factors($facts, $place, $glass, $antioxidant, $heat)];
@@ -107,13 +121,27 @@ final readonly class Keeping
             $months = max(0.0, ($best->getTimestamp() - $facts->strainedAt->setTime(0, 0)->getTimestamp()) / 3600 / self::HOURS_A_MONTH);
         }
 
-        return new self($months, $best, min($low, $best), $sold !== null ? $best : max($best, $high), $reasons, $sold, $spent, $cap->coldOnly);
+        return new self(
+            $months,
+            $best,
+            min($low, $best),
+            $sold !== null ? $best : max($best, $high),
+            $reasons,
+            $sold,
+            $spent,
+            $cap->coldOnly,
+        );
     }
 
     public function figure(): Figure
     {
         return Figure::between(
-            'best_before', $this->low->format('Y-m-d'), $this->bestBefore->format('Y-m-d'), $this->high->format('Y-m-d'), 'date', ...$this->reasons,
+            'best_before',
+            $this->low->format('Y-m-d'),
+            $this->bestBefore->format('Y-m-d'),
+            $this->high->format('Y-m-d'),
+            'date',
+            ...$this->reasons,
         );
     }
 
@@ -122,13 +150,18 @@ final readonly class Keeping
     {
         $months = 0.0;
         foreach ($heat as $had) {
-            $months += $had['hours'] * $rule->row('q10')->number('value') ** (($had['celsius'] - $rule->row('from_c')->number('value')) / 10) / self::HOURS_A_MONTH;
+            $months +=
+                ($had['hours'] * $rule->row('q10')->number('value') ** (($had['celsius'] - $rule->row('from_c')->number('value')) / 10)) /
+                self::HOURS_A_MONTH;
         }
 
         return $months;
     }
 
-    /** @return non-empty-list<array{id: string, name: string, share: float, opened: float, months: float, gone: float, since: ?\DateTimeImmutable, sellers: ?\DateTimeImmutable, spent: bool}> */
+    /**
+     * @return non-empty-list<array{id: string, name: string, share: float, opened: float, months: float, gone: float,
+     *     since: ?\DateTimeImmutable, sellers: ?\DateTimeImmutable, spent: bool}>
+     */
     private static function oils(Blend $blend, KeptFacts $facts): array
     {
         $oils = [];
@@ -140,9 +173,16 @@ final readonly class Keeping
             $gone = max(0.0, ($facts->strainedAt->getTimestamp() - $open->getTimestamp()) / 3600 / self::HOURS_A_MONTH);
             $months = max(0.0, $carrier->monthsOpened - $gone);
             $oils[] = [
-                'id' => $carrier->id, 'name' => $carrier->name, 'share' => $oil['share'], 'opened' => $carrier->monthsOpened,
-                'months' => $months, 'gone' => $gone, 'since' => $lot['opened'], 'sellers' => $lot['best_before'],
-                'spent' => $months <= 0.0 || ($lot['best_before'] !== null && $lot['best_before']->setTime(0, 0) < $facts->strainedAt->setTime(0, 0)),
+                'id' => $carrier->id,
+                'name' => $carrier->name,
+                'share' => $oil['share'],
+                'opened' => $carrier->monthsOpened,
+                'months' => $months,
+                'gone' => $gone,
+                'since' => $lot['opened'],
+                'sellers' => $lot['best_before'],
+                'spent' => $months <= 0.0 ||
+                    ($lot['best_before'] !== null && $lot['best_before']->setTime(0, 0) < $facts->strainedAt->setTime(0, 0)),
             ];
         }
         assert($oils !== []);
@@ -157,7 +197,8 @@ final readonly class Keeping
         if ($heat >= 0.05) {
             $hours = array_sum(array_column($facts->heat, 'hours'));
             $reasons[] = Reason::rule('keeps-heat', [
-                'hours' => round($hours, 1), 'celsius' => round(array_sum(array_map(fn (array $had) => $had['hours'] * $had['celsius'], $facts->heat)) / $hours),
+                'hours' => round($hours, 1),
+                'celsius' => round(array_sum(array_map(fn (array $had) => $had['hours'] * $had['celsius'], $facts->heat)) / $hours),
                 'months' => round($heat, 2),
             ]);
         }

@@ -33,8 +33,7 @@ final readonly class KeptFacts
         public float $water = 0.8,
         public bool $watery = false,
         public bool $kitchen = false,
-    ) {
-    }
+    ) {}
 
     /** Hours of warmth it had. */
     public function heatH(): float

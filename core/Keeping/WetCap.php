@@ -20,9 +20,7 @@ final readonly class WetCap
     private const MOST = 12.0;
 
     /** @param  list<Reason>  $reasons */
-    private function __construct(public float $months, public float $most, public array $reasons = [], public bool $coldOnly = false)
-    {
-    }
+    private function __construct(public float $months, public float $most, public array $reasons = [], public bool $coldOnly = false) {}
 
     public static function of(State $state, KeptFacts $facts, bool $cold, Row $wet): self
     {
@@ -36,9 +34,24 @@ final readonly class WetCap
         $cooked = self::cooked($hours, $wet);
         if ($facts->watery && $hours < 1.0) {
             return match (true) {
-                ! $cold => new self($wet->row('watery_not_cold')->number('value'), $wet->row('watery')->number('low'), [Reason::rule('keeps-watery-warm')], true),
-                $cooked !== null => new self($cooked, $cooked, [Reason::rule('keeps-cooked', ['hours' => round($hours, 2), 'months' => $cooked])], true),
-                default => new self($wet->row('watery')->number('value'), $wet->row('watery')->number('high'), [Reason::rule('keeps-watery')], true),
+                ! $cold => new self(
+                    $wet->row('watery_not_cold')->number('value'),
+                    $wet->row('watery')->number('low'),
+                    [Reason::rule('keeps-watery-warm')],
+                    true,
+                ),
+                $cooked !== null => new self(
+                    $cooked,
+                    $cooked,
+                    [Reason::rule('keeps-cooked', ['hours' => round($hours, 2), 'months' => $cooked])],
+                    true,
+                ),
+                default => new self(
+                    $wet->row('watery')->number('value'),
+                    $wet->row('watery')->number('high'),
+                    [Reason::rule('keeps-watery')],
+                    true,
+                ),
             };
         }
         $factor = $cold ? $wet->row('cold_factor')->number('value') : 1.0;
@@ -47,7 +60,7 @@ final readonly class WetCap
             $cooked !== null
                 ? Reason::rule('keeps-cooked', ['hours' => round($hours, 2), 'months' => $cooked])
                 : Reason::rule('keeps-damp', ['water' => round($facts->water * 100), 'months' => round($months, 1)]),
-            ...($cold ? [Reason::rule('keeps-wet-cold', ['factor' => $factor])] : []),
+            ...$cold ? [Reason::rule('keeps-wet-cold', ['factor' => $factor])] : [],
         ];
 
         return new self(min(self::MOST, $months * $factor), self::MOST, $reasons);

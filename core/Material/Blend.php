@@ -12,9 +12,7 @@ final readonly class Blend
     public const MOST = 6;
 
     /** @param  non-empty-list<array{carrier: Carrier, parts: float}>  $oils */
-    private function __construct(public array $oils)
-    {
-    }
+    private function __construct(public array $oils) {}
 
     /**
      * @param  list<array{carrier: Carrier, parts: float}>  $oils
@@ -68,7 +66,8 @@ final readonly class Blend
         $total = $this->density(20.0)->gramsPerMl;
 
         return array_map(
-            fn (array $oil) => ['carrier' => $oil['carrier'], 'share' => $oil['share'] * $oil['carrier']->at20->gramsPerMl / $total], $this->shares(),
+            fn (array $oil) => ['carrier' => $oil['carrier'], 'share' => ($oil['share'] * $oil['carrier']->at20->gramsPerMl) / $total],
+            $this->shares(),
         );
     }
 

@@ -33,8 +33,7 @@ final readonly class Carrier
         private ?float $publishedIodineValue,
         public string $note,
         public array $also = [],
-    ) {
-    }
+    ) {}
 
     public static function fromRow(Row $row): self
     {
@@ -71,7 +70,8 @@ final readonly class Carrier
             return null;
         }
         $value = 0.0;
-        foreach (['18:1' => 0.860, '18:2' => 1.732, '18:3' => 2.616, '16:1' => 0.950, '20:1' => 0.785, '22:1' => 0.723, '18:1-OH' => 0.81] as $acid => $factor) {
+        $factors = ['18:1' => 0.86, '18:2' => 1.732, '18:3' => 2.616, '16:1' => 0.95, '20:1' => 0.785, '22:1' => 0.723, '18:1-OH' => 0.81];
+        foreach ($factors as $acid => $factor) {
             $value += $factor * ($this->fattyAcids[$acid] ?? 0.0);
         }
 
@@ -90,8 +90,10 @@ final readonly class Carrier
      */
     public function oxidisability(): ?float
     {
-        return $this->fattyAcids === null ? null
-            : (($this->fattyAcids['18:1'] ?? 0.0) + 10.3 * ($this->fattyAcids['18:2'] ?? 0.0) + 21.6 * ($this->fattyAcids['18:3'] ?? 0.0)) / 100;
+        return $this->fattyAcids === null
+            ? null
+            : (($this->fattyAcids['18:1'] ?? 0.0) + 10.3 * ($this->fattyAcids['18:2'] ?? 0.0) + 21.6 * ($this->fattyAcids['18:3'] ?? 0.0)) /
+                    100;
     }
 
     /** @return ?array{saturated: float, mono: float, di: float, tri: float, other: float} per cent; null for a wax ester */
@@ -105,6 +107,12 @@ final readonly class Carrier
             $sums[explode('-', explode(':', $acid)[1])[0]] += $percent;
         }
 
-        return ['saturated' => $sums['0'], 'mono' => $sums['1'], 'di' => $sums['2'], 'tri' => $sums['3'], 'other' => max(0.0, round(100 - array_sum($sums), 6))];
+        return [
+            'saturated' => $sums['0'],
+            'mono' => $sums['1'],
+            'di' => $sums['2'],
+            'tri' => $sums['3'],
+            'other' => max(0.0, round(100 - array_sum($sums), 6)),
+        ];
     }
 }

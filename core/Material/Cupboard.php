@@ -25,9 +25,7 @@ final class Cupboard
     /** @var array<string, Purpose>|null */
     private ?array $purposes = null;
 
-    public function __construct(private readonly Tables $tables)
-    {
-    }
+    public function __construct(private readonly Tables $tables) {}
 
     public function tables(): Tables
     {

@@ -29,15 +29,22 @@ final readonly class Herb
         public array $traits,
         public array $also = [],
         public string $lookAlikes = '',
-    ) {
-    }
+    ) {}
 
     public static function fromRow(Row $row): self
     {
         return new self(
-            $row->text('id'), $row->text('name'), $row->text('latin'), $row->text('part'),
-            $row->text('form'), $row->flag('kitchen'), State::from($row->text('best')), $row->text('note'), $row->texts('traits'),
-            $row->texts('also'), $row->text('look_alikes'),
+            $row->text('id'),
+            $row->text('name'),
+            $row->text('latin'),
+            $row->text('part'),
+            $row->text('form'),
+            $row->flag('kitchen'),
+            State::from($row->text('best')),
+            $row->text('note'),
+            $row->texts('traits'),
+            $row->texts('also'),
+            $row->text('look_alikes'),
         );
     }
 

@@ -33,8 +33,7 @@ final readonly class HerbForm
         private ?array $wilted,
         public float $keepsMonths,
         public ?float $bagG,
-    ) {
-    }
+    ) {}
 
     public static function fromRow(Row $row): self
     {
@@ -74,15 +73,29 @@ final readonly class HerbForm
         }
 
         return new self(
-            $this->id, $this->plain.', '.$state->value, $this->plain,
-            Density::gramsPerMl($lies['loose']), Density::gramsPerMl($lies['settled']), Density::gramsPerMl($lies['particle']),
-            $this->waterFresh, $this->woody, $this->powder, $this->fluffy, $state, $this->fresh, $this->wilted, $this->keepsMonths, $this->bagG,
+            $this->id,
+            $this->plain.', '.$state->value,
+            $this->plain,
+            Density::gramsPerMl($lies['loose']),
+            Density::gramsPerMl($lies['settled']),
+            Density::gramsPerMl($lies['particle']),
+            $this->waterFresh,
+            $this->woody,
+            $this->powder,
+            $this->fluffy,
+            $state,
+            $this->fresh,
+            $this->wilted,
+            $this->keepsMonths,
+            $this->bagG,
         );
     }
 
     /** @return ?array{loose: float, settled: float, particle: float} */
     private static function densities(?Row $row): ?array
     {
-        return $row === null ? null : ['loose' => $row->number('loose'), 'settled' => $row->number('settled'), 'particle' => $row->number('particle')];
+        return $row === null
+            ? null
+            : ['loose' => $row->number('loose'), 'settled' => $row->number('settled'), 'particle' => $row->number('particle')];
     }
 }

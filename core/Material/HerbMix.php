@@ -11,7 +11,7 @@ namespace Kettle\Material;
 final readonly class HerbMix
 {
     /** Water in shelf-dry herb, fraction of its weight: from memory, about a tenth. */
-    public const DRY_WATER = 0.10;
+    public const DRY_WATER = 0.1;
 
     public const MOST = 6;
 
@@ -82,7 +82,7 @@ final readonly class HerbMix
      */
     public static function dryEquivalent(float $grams, float $water): float
     {
-        return $grams * (1 - $water) / (1 - self::DRY_WATER);
+        return ($grams * (1 - $water)) / (1 - self::DRY_WATER);
     }
 
     /** @return non-empty-list<float> by weight as they lie, summing to 1 */

@@ -18,6 +18,5 @@ final readonly class HerbPart
         public float $parts,
         public float $water,
         public string $lot = '',
-    ) {
-    }
+    ) {}
 }

@@ -23,7 +23,14 @@ final class MaterialRefused extends Refused
     {
         return preg_match('/^(an?\s+|some\s+)?(carrier\s+|vegetable\s+|base\s+)?oils?$/i', trim($name)) === 1
             ? new self('which', 'Which oil is not said. Choose it from the list.')
-            : new self('unknown', sprintf('“%s” is not in the tables, so neither its weight nor how long it keeps, nor what it could do to whom, is known. Choose an oil from the list.', mb_substr($name, 0, 60)));
+            : new self(
+                'unknown',
+                sprintf(
+                    '“%s” is not in the tables, so neither its weight nor how long it keeps, nor what it could do '.
+                        'to whom, is known. Choose an oil from the list.',
+                    mb_substr($name, 0, 60),
+                ),
+            );
     }
 
     public static function badParts(string $oil): self
@@ -64,30 +71,75 @@ final class MaterialRefused extends Refused
     /** @param  float  $water,$crisp fractions */
     public static function wordAndWater(State $said, float $water, float $crisp): self
     {
-        return new self('disagree', $said->isWet()
-            ? sprintf('It is said to be %s, and with %d %% water it is dried: call it dried, or weigh it again.', $said->value, (int) round($water * 100))
-            : sprintf('It is said to be dried, and with %d %% water it is not: dried herb holds %d %% at the most, and snaps. Call it wilted or fresh, or dry it on.', (int) round($water * 100), (int) round($crisp * 100)));
+        return new self(
+            'disagree',
+            $said->isWet()
+                ? sprintf(
+                    'It is said to be %s, and with %d %% water it is dried: call it dried, or weigh it again.',
+                    $said->value,
+                    (int) round($water * 100),
+                )
+                : sprintf(
+                    'It is said to be dried, and with %d %% water it is not: dried herb holds %d %% at the most, '.
+                        'and snaps. Call it wilted or fresh, or dry it on.',
+                    (int) round($water * 100),
+                    (int) round($crisp * 100),
+                ),
+        );
     }
 
     /** @param  float  $said,$weighed fractions */
     public static function waterAndWeights(float $said, float $weighed): self
     {
-        return new self('disagree', sprintf('It is said to hold %d %% water, and by its two weights it holds %d %%. Leave one of them out.', (int) round($said * 100), (int) round($weighed * 100)));
+        return new self(
+            'disagree',
+            sprintf(
+                'It is said to hold %d %% water, and by its two weights it holds %d %%. Leave one of them out.',
+                (int) round($said * 100),
+                (int) round($weighed * 100),
+            ),
+        );
     }
 
     public static function lotIsOther(string $lot, State $is, State $said): self
     {
-        return new self('disagree', sprintf('The lot “%s” in Stores is %s, and %s is asked for. Choose another lot, or its own state.', $lot, $is->value, $said->value));
+        return new self(
+            'disagree',
+            sprintf(
+                'The lot “%s” in Stores is %s, and %s is asked for. Choose another lot, or its own state.',
+                $lot,
+                $is->value,
+                $said->value,
+            ),
+        );
     }
 
     public static function heavierThanFresh(string $now, string $fresh): self
     {
-        return new self('out_of_range', sprintf('It weighs %s now and %s when picked: wilting only takes water away. Check the two weights, and the bowl.', $now, $fresh), 'now');
+        return new self(
+            'out_of_range',
+            sprintf(
+                'It weighs %s now and %s when picked: wilting only takes water away. Check the two weights, and the bowl.',
+                $now,
+                $fresh,
+            ),
+            'now',
+        );
     }
 
     public static function lighterThanDry(string $now, string $fresh, int $water): self
     {
-        return new self('out_of_range', sprintf('%s is lighter than the dry matter in %s of plant that is %d %% water. Check the weights, or say how watery it was when picked.', $now, $fresh, $water), 'now');
+        return new self(
+            'out_of_range',
+            sprintf(
+                '%s is lighter than the dry matter in %s of plant that is %d %% water. Check the weights, or say '.
+                    'how watery it was when picked.',
+                $now,
+                $fresh,
+                $water,
+            ),
+            'now',
+        );
     }
 
     public static function someWeighed(): self

@@ -19,13 +19,12 @@ final readonly class OilRanking
     /** A price that earns no mark, as a multiple of the cheapest oil of the house. */
     private const DEAR = 8.0;
 
-    public function __construct(private Cupboard $cupboard)
-    {
-    }
+    public function __construct(private Cupboard $cupboard) {}
 
     /**
      * @param  array<string, array{ml: float, price: ?float}>  $stock mL there is and price of 100 mL, by carrier id
-     * @return list<array{carrier: Carrier, score: float, marks: array<string, float>, reasons: list<string>, stock_ml: float, price: ?float}> best first; unfit ones left out
+     * @return list<array{carrier: Carrier, score: float, marks: array<string, float>, reasons: list<string>,
+     *     stock_ml: float, price: ?float}> best first; unfit ones left out
      */
     public function for(Purpose $purpose, float $roomC, array $stock = []): array
     {
@@ -47,8 +46,12 @@ final readonly class OilRanking
                 }
             }
             $ranked[] = [
-                'carrier' => $carrier, 'score' => $of > 0 ? $sum / $of : 0.0, 'marks' => $marks,
-                'reasons' => $this->reasons($carrier, $purpose, $roomC, $here), 'stock_ml' => $here['ml'], 'price' => $here['price'],
+                'carrier' => $carrier,
+                'score' => $of > 0 ? $sum / $of : 0.0,
+                'marks' => $marks,
+                'reasons' => $this->reasons($carrier, $purpose, $roomC, $here),
+                'stock_ml' => $here['ml'],
+                'price' => $here['price'],
             ];
         }
         usort($ranked, fn (array $a, array $b) => [$b['score'], $a['carrier']->name] <=> [$a['score'], $b['carrier']->name]);

@@ -16,14 +16,18 @@ final readonly class Purpose
         public bool $foodOnly,
         public array $weights,
         public string $why,
-    ) {
-    }
+    ) {}
 
     public static function fromRow(Row $row): self
     {
         return new self(
-            $row->text('id'), $row->text('name'), $row->number('feel_wanted'), $row->text('room') === 'liquid',
-            $row->flag('food_only'), $row->numbers('weights'), $row->text('why'),
+            $row->text('id'),
+            $row->text('name'),
+            $row->number('feel_wanted'),
+            $row->text('room') === 'liquid',
+            $row->flag('food_only'),
+            $row->numbers('weights'),
+            $row->text('why'),
         );
     }
 }

@@ -11,9 +11,7 @@ namespace Kettle\Material;
 final readonly class Row
 {
     /** @param  array<mixed>  $values */
-    public function __construct(private array $values, private string $where)
-    {
-    }
+    public function __construct(private array $values, private string $where) {}
 
     public function text(string $key): string
     {
@@ -79,9 +77,9 @@ final readonly class Row
     /** @return list<string> */
     public function texts(string $key): array
     {
-        return array_values(array_map(
-            fn (mixed $value) => is_string($value) ? $value : throw $this->wrong($key, 'a list of texts'), $this->list($key),
-        ));
+        return array_values(
+            array_map(fn (mixed $value) => is_string($value) ? $value : throw $this->wrong($key, 'a list of texts'), $this->list($key)),
+        );
     }
 
     /** @return array<string, float> */

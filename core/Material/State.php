@@ -17,7 +17,10 @@ enum State: string
         return $this !== self::Dried;
     }
 
-    /** Share of water it holds where nobody weighed it: common practice, no source. Fresh herb is mostly water, wilted has given up some. */
+    /**
+     * Share of water it holds where nobody weighed it: common practice, no source. Fresh herb is mostly water, wilted
+     * has given up some.
+     */
     public function usualWater(): float
     {
         return match ($this) {
@@ -32,6 +35,8 @@ enum State: string
     {
         return max(array_search($this, self::cases(), true), array_search($other, self::cases(), true)) === 0
             ? self::Dried
-            : ($this === self::Fresh || $other === self::Fresh ? self::Fresh : self::Wilted);
+            : ($this === self::Fresh || $other === self::Fresh
+                ? self::Fresh
+                : self::Wilted);
     }
 }

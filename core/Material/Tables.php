@@ -12,9 +12,7 @@ final class Tables
     /** @var array<string, Row> */
     private array $read = [];
 
-    public function __construct(private readonly string $folder)
-    {
-    }
+    public function __construct(private readonly string $folder) {}
 
     /** The tables that ship with the product. */
     public static function shipped(): self

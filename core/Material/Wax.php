@@ -18,16 +18,22 @@ final readonly class Wax
         public float $gramsPerMl,
         public array $allergens,
         public string $note,
-    ) {
-    }
+    ) {}
 
     public static function fromRow(Row $row): self
     {
         $melts = $row->rowOrNull('melts_c');
 
         return new self(
-            $row->text('id'), $row->text('name'), $row->text('kind'), $melts?->number('low'), $melts?->number('high'),
-            $row->numberOrNull('hardness'), $row->number('density_solid'), $row->texts('allergens'), $row->text('note'),
+            $row->text('id'),
+            $row->text('name'),
+            $row->text('kind'),
+            $melts?->number('low'),
+            $melts?->number('high'),
+            $row->numberOrNull('hardness'),
+            $row->number('density_solid'),
+            $row->texts('allergens'),
+            $row->text('note'),
         );
     }
 }

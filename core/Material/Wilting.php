@@ -27,8 +27,7 @@ final readonly class Wilting
         public string $verdict,
         public ?float $leastHours,
         public ?float $mostHours,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  float  $waterFresh fraction when picked
@@ -47,7 +46,11 @@ final readonly class Wilting
         $dry = $freshG * (1 - $waterFresh);
         $water = 1 - $dry / $nowG;
         if ($water < 0.02) {
-            throw MaterialRefused::lighterThanDry(AmountWriter::plain($nowG, Kind::Mass), AmountWriter::plain($freshG, Kind::Mass), (int) round($waterFresh * 100));
+            throw MaterialRefused::lighterThanDry(
+                AmountWriter::plain($nowG, Kind::Mass),
+                AmountWriter::plain($freshG, Kind::Mass),
+                (int) round($waterFresh * 100),
+            );
         }
         $table = $tables->table('forms')->row('wilting');
         $ready = $table->row('ready_lost')->number('value');
@@ -57,9 +60,10 @@ final readonly class Wilting
             $lost >= $ready => 'ready',
             default => 'not yet',
         };
-        [$least, $most] = $verdict === 'not yet' && $hours !== null && $hours > 0 && $lost > 0
-            ? self::longer($freshG, $nowG, $dry, $ready, $hours)
-            : [null, null];
+        [$least, $most] =
+            $verdict === 'not yet' && $hours !== null && $hours > 0 && $lost > 0
+                ? self::longer($freshG, $nowG, $dry, $ready, $hours)
+                : [null, null];
 
         return new self($freshG, $nowG, $waterFresh, $water, $lost, $ready, $verdict, $least, $most);
     }
@@ -87,11 +91,17 @@ final readonly class Wilting
         return match ($this->verdict) {
             'dried' => "{$lost}, and hardly any water is left: it is dried. Use it as dried herb.",
             'ready' => "{$lost}: it is wilted, and ready. It should be limp and not crisp.",
-            default => $lost.sprintf(', and about %d %% should be: not yet.', round($this->readyLost * 100)).match (true) {
-                $this->leastHours === null => '',
-                $this->mostHours === null => sprintf(' At this rate at least %s more.', AmountWriter::span($this->leastHours)),
-                default => sprintf(' At this rate %s to %s more.', AmountWriter::span($this->leastHours), AmountWriter::span($this->mostHours)),
-            },
+            default => $lost.
+                sprintf(', and about %d %% should be: not yet.', round($this->readyLost * 100)).
+                match (true) {
+                    $this->leastHours === null => '',
+                    $this->mostHours === null => sprintf(' At this rate at least %s more.', AmountWriter::span($this->leastHours)),
+                    default => sprintf(
+                        ' At this rate %s to %s more.',
+                        AmountWriter::span($this->leastHours),
+                        AmountWriter::span($this->mostHours),
+                    ),
+                },
         };
     }
 
@@ -102,10 +112,22 @@ final readonly class Wilting
 
         return [
             Figure::exactly('water_now', round($this->waterNow * 100, 1), '%', Reason::rule('wilting-water', $inputs)),
-            Figure::exactly('weight_lost', round($this->lost * 100, 1), '%', Reason::rule('wilting-lost', $inputs + ['ready' => round($this->readyLost * 100)])),
-            Figure::exactly('dry_equivalent', HerbMix::dryEquivalent($this->nowG, $this->waterNow), 'g', Reason::rule('dry-equivalent', [
-                'herb_g' => round($this->nowG, 1), 'water' => round($this->waterNow * 100), 'dry_g' => round(HerbMix::dryEquivalent($this->nowG, $this->waterNow), 1),
-            ])),
+            Figure::exactly(
+                'weight_lost',
+                round($this->lost * 100, 1),
+                '%',
+                Reason::rule('wilting-lost', $inputs + ['ready' => round($this->readyLost * 100)]),
+            ),
+            Figure::exactly(
+                'dry_equivalent',
+                HerbMix::dryEquivalent($this->nowG, $this->waterNow),
+                'g',
+                Reason::rule('dry-equivalent', [
+                    'herb_g' => round($this->nowG, 1),
+                    'water' => round($this->waterNow * 100),
+                    'dry_g' => round(HerbMix::dryEquivalent($this->nowG, $this->waterNow), 1),
+                ]),
+            ),
         ];
     }
 }

@@ -18,8 +18,7 @@ final readonly class Amount
         public float $high,
         public string $typed,
         public bool $throughDensity,
-    ) {
-    }
+    ) {}
 
     public static function of(Kind $kind, float $value, string $typed = ''): self
     {

@@ -16,19 +16,28 @@ final readonly class AmountReader
     /** Drops in a millilitre where no dropper has been counted: common practice, no source. */
     public const DROPS_PER_ML = 20.0;
 
-    private const NUMBER = '(?:\d+\s*(?:\s|-)\s*\d+\s*[\/⁄]\s*\d+|\d+\s*[\/⁄]\s*\d+|\d*\.?\d+\s*[¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚]|[¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚]|\d+(?:\.\d+)?|\.\d+)';
+    private const NUMBER =
+        '(?:\d+\s*(?:\s|-)\s*\d+\s*[\/⁄]\s*\d+|\d+\s*[\/⁄]\s*\d+|'.'\d*\.?\d+\s*[¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚]|[¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚]|\d+(?:\.\d+)?|\.\d+)';
 
     private const SIGNS = [
-        '¼' => 1 / 4, '½' => 1 / 2, '¾' => 3 / 4, '⅓' => 1 / 3, '⅔' => 2 / 3,
-        '⅛' => 1 / 8, '⅜' => 3 / 8, '⅝' => 5 / 8, '⅞' => 7 / 8,
-        '⅕' => 1 / 5, '⅖' => 2 / 5, '⅗' => 3 / 5, '⅘' => 4 / 5, '⅙' => 1 / 6, '⅚' => 5 / 6,
+        '¼' => 1 / 4,
+        '½' => 1 / 2,
+        '¾' => 3 / 4,
+        '⅓' => 1 / 3,
+        '⅔' => 2 / 3,
+        '⅛' => 1 / 8,
+        '⅜' => 3 / 8,
+        '⅝' => 5 / 8,
+        '⅞' => 7 / 8,
+        '⅕' => 1 / 5,
+        '⅖' => 2 / 5,
+        '⅗' => 3 / 5,
+        '⅘' => 4 / 5,
+        '⅙' => 1 / 6,
+        '⅚' => 5 / 6,
     ];
 
-    public function __construct(
-        private MeasureSystem $custom = MeasureSystem::Us,
-        private float $dropsPerMl = self::DROPS_PER_ML,
-    ) {
-    }
+    public function __construct(private MeasureSystem $custom = MeasureSystem::Us, private float $dropsPerMl = self::DROPS_PER_ML) {}
 
     /**
      * @param  string  $bareUnit the unit of a number written with none
@@ -123,7 +132,10 @@ final readonly class AmountReader
         $unit = $this->unit($m[3], $typed, $wanted, $bareUnit);
 
         return Amount::range(
-            $unit->kind, $unit->toBase($this->value($m[1], $typed, $wanted)), $unit->toBase($this->value($m[2], $typed, $wanted)), $typed,
+            $unit->kind,
+            $unit->toBase($this->value($m[1], $typed, $wanted)),
+            $unit->toBase($this->value($m[2], $typed, $wanted)),
+            $typed,
         );
     }
 
@@ -134,7 +146,15 @@ final readonly class AmountReader
         $kind = null;
         $less = false;
         while ($rest !== '') {
-            if (preg_match('/^(-?)('.self::NUMBER.')\s*([^\d+¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚,&]*?)(?:\s*(?:[+,&]|\b(?:and|plus|less|minus)\b)\s*|(?=[\d¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚])|$)/iu', $rest, $m) !== 1) {
+            if (
+                preg_match(
+                    '/^(-?)('.
+                        self::NUMBER.
+                        ')\s*([^\d+¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚,&]*?)(?:\s*(?:[+,&]|\b(?:and|plus|less|minus)\b)\s*|(?=[\d¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚])|$)/iu',
+                    $rest,
+                    $m,
+                ) !== 1
+            ) {
                 throw AmountRefused::unreadable($typed, $wanted);
             }
             $word = $m[3];

@@ -11,32 +11,49 @@ final class AmountRefused extends Refused
 {
     public static function unreadable(string $typed, Kind $wanted): self
     {
-        return new self('unreadable', sprintf(
-            '“%s” cannot be read as %s. Write it like %s.', self::short($typed), $wanted->word(), $wanted->example(),
-        ));
+        return new self(
+            'unreadable',
+            sprintf('“%s” cannot be read as %s. Write it like %s.', self::short($typed), $wanted->word(), $wanted->example()),
+        );
     }
 
     public static function ambiguousComma(string $typed): self
     {
-        return new self('ambiguous', sprintf(
-            '“%s” can be read two ways, as thousands or as a decimal. Write it with a point, or without the comma.', self::short($typed),
-        ));
+        return new self(
+            'ambiguous',
+            sprintf(
+                '“%s” can be read two ways, as thousands or as a decimal. Write it with a point, or without the comma.',
+                self::short($typed),
+            ),
+        );
     }
 
     public static function kindsDoNotAdd(string $typed): self
     {
-        return new self('mixed_units', sprintf('“%s” adds unlike things, such as a weight and a volume. Write it in one or the other.', self::short($typed)));
+        return new self(
+            'mixed_units',
+            sprintf('“%s” adds unlike things, such as a weight and a volume. Write it in one or the other.', self::short($typed)),
+        );
     }
 
     public static function needsDensity(string $typed, Kind $found, Kind $wanted): self
     {
-        $ounces = str_contains(mb_strtolower($typed), 'oz') || str_contains(mb_strtolower($typed), 'ounce')
-            ? ' An ounce is a weight and a fluid ounce a volume; one becomes the other only through the density of a named material.'
-            : '';
+        $ounces =
+            str_contains(mb_strtolower($typed), 'oz') || str_contains(mb_strtolower($typed), 'ounce')
+                ? ' An ounce is a weight and a fluid ounce a volume; one becomes the other only through the density of a named material.'
+                : '';
 
-        return new self('wrong_kind', sprintf(
-            '“%s” is %s, and %s is wanted here, such as %s.%s', self::short($typed), $found->word(), $wanted->word(), $wanted->example(), $ounces,
-        ));
+        return new self(
+            'wrong_kind',
+            sprintf(
+                '“%s” is %s, and %s is wanted here, such as %s.%s',
+                self::short($typed),
+                $found->word(),
+                $wanted->word(),
+                $wanted->example(),
+                $ounces,
+            ),
+        );
     }
 
     public static function notAboveZero(string $typed): self
@@ -46,12 +63,18 @@ final class AmountRefused extends Refused
 
     public static function tooMuch(string $typed, string $most): self
     {
-        return new self('too_much', sprintf('“%s” is more than a kitchen handles at once. The most that is planned here is %s.', self::short($typed), $most));
+        return new self(
+            'too_much',
+            sprintf('“%s” is more than a kitchen handles at once. The most that is planned here is %s.', self::short($typed), $most),
+        );
     }
 
     public static function tooLittle(string $typed, string $least): self
     {
-        return new self('too_little', sprintf('“%s” is too little to weigh or measure. The least that is planned here is %s.', self::short($typed), $least));
+        return new self(
+            'too_little',
+            sprintf('“%s” is too little to weigh or measure. The least that is planned here is %s.', self::short($typed), $least),
+        );
     }
 
     private static function short(string $typed): string

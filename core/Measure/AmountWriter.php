@@ -14,9 +14,7 @@ final readonly class AmountWriter
     /** Further than this from the truth nothing is shown in a kitchen measure, per cent. */
     private const MOST_OFF = 5.0;
 
-    public function __construct(private MeasureSystem $custom = MeasureSystem::Us)
-    {
-    }
+    public function __construct(private MeasureSystem $custom = MeasureSystem::Us) {}
 
     /** In the metric unit a scale or jug shows: "70 g", "1.25 L", "93 mm", "49 °C". */
     public static function plain(float $value, Kind $kind): string
@@ -54,7 +52,9 @@ final readonly class AmountWriter
     {
         $minutes = (int) round($hours * 60);
 
-        return $minutes < 60 ? $minutes.' min' : intdiv($minutes, 60).' h'.($minutes % 60 === 0 ? '' : sprintf(' %02d', $minutes % 60));
+        return $minutes < 60
+            ? $minutes.' min'
+            : intdiv($minutes, 60).' h'.($minutes % 60 === 0 ? '' : sprintf(' %02d', $minutes % 60));
     }
 
     /**
@@ -71,7 +71,7 @@ final readonly class AmountWriter
             default => [self::plain($value, $kind), $value],
         };
 
-        $off = $value > 0 ? ($shown - $value) / $value * 100 : 0.0;
+        $off = $value > 0 ? (($shown - $value) / $value) * 100 : 0.0;
         // A spoon or an ounce that is so far out is no help: what a scale or a small jug shows is.
         if (abs($off) > self::MOST_OFF) {
             return ['text' => self::trim($value, $value < 1 ? 2 : 1).($kind === Kind::Mass ? ' g' : ' mL'), 'rounding_percent' => 0.0];
@@ -101,22 +101,19 @@ final readonly class AmountWriter
         $tbsp = Unit::make('tbsp', $this->custom)->factor;
         $tsp = Unit::make('tsp', $this->custom)->factor;
         if ($ml < $tbsp) {
-            $quarters = max(1, (int) round($ml / $tsp * 4));
+            $quarters = max(1, (int) round(($ml / $tsp) * 4));
 
-            return [self::mixed($quarters / 4).' tsp', $quarters / 4 * $tsp];
+            return [self::mixed($quarters / 4).' tsp', ($quarters / 4) * $tsp];
         }
         if ($ml < $cup / 4 - $tsp / 2) {
             $whole = (int) floor($ml / $tbsp + 1e-9);
-            $half = (int) round(($ml - $whole * $tbsp) / $tsp * 2);
-            if ($half / 2 * $tsp >= $tbsp - 1e-9) {
+            $half = (int) round((($ml - $whole * $tbsp) / $tsp) * 2);
+            if (($half / 2) * $tsp >= $tbsp - 1e-9) {
                 $whole++;
                 $half = 0;
             }
 
-            return [
-                $whole.' tbsp'.($half > 0 ? ' + '.self::mixed($half / 2).' tsp' : ''),
-                $whole * $tbsp + $half / 2 * $tsp,
-            ];
+            return [$whole.' tbsp'.($half > 0 ? ' + '.self::mixed($half / 2).' tsp' : ''), $whole * $tbsp + ($half / 2) * $tsp];
         }
 
         return $this->cups($ml, $cup, $tbsp, $tsp);
@@ -162,15 +159,12 @@ final readonly class AmountWriter
     {
         $oz = Unit::make('oz')->factor;
         $step = $grams < 2 * $oz ? 8 : 4;
-        $parts = max(1, (int) round($grams / $oz * $step));
+        $parts = max(1, (int) round(($grams / $oz) * $step));
         $pounds = intdiv($parts, 16 * $step);
         $ounces = ($parts - $pounds * 16 * $step) / $step;
-        $words = array_filter([
-            $pounds > 0 ? $pounds.' lb' : '',
-            $ounces > 0 || $pounds === 0 ? self::mixed($ounces).' oz' : '',
-        ]);
+        $words = array_filter([$pounds > 0 ? $pounds.' lb' : '', $ounces > 0 || $pounds === 0 ? self::mixed($ounces).' oz' : '']);
 
-        return [implode(' ', $words), $parts / $step * $oz];
+        return [implode(' ', $words), ($parts / $step) * $oz];
     }
 
     /** "1½", "¾", "2", with eighths where they fall. */

@@ -10,9 +10,7 @@ final readonly class Density
     /** Fall of a vegetable oil's density with warmth, g/mL for each degree C. Slope from memory, typical of vegetable oils. */
     public const OIL_SLOPE = 0.00068;
 
-    private function __construct(public float $gramsPerMl)
-    {
-    }
+    private function __construct(public float $gramsPerMl) {}
 
     /** @throws \InvalidArgumentException when not above zero */
     public static function gramsPerMl(float $value): self

@@ -21,9 +21,7 @@ final readonly class Ratio
 
     public const VOLUME_TO_VOLUME = 'v/v';
 
-    private function __construct(public float $parts, public string $by)
-    {
-    }
+    private function __construct(public float $parts, public string $by) {}
 
     /** One gram of herb to so many millilitres of oil, the trade's default. */
     public static function perGram(float $ml): self

@@ -16,9 +16,13 @@ final class RatioRefused extends Refused
 
     public static function outOfRange(float $parts): self
     {
-        return new self('out_of_range', sprintf(
-            'One part of herb to %s of oil is outside what is made. Choose between 1:1 and 1:60; 1:5 is the usual.', rtrim(rtrim(number_format($parts, 2, '.', ''), '0'), '.'),
-        ));
+        return new self(
+            'out_of_range',
+            sprintf(
+                'One part of herb to %s of oil is outside what is made. Choose between 1:1 and 1:60; 1:5 is the usual.',
+                rtrim(rtrim(number_format($parts, 2, '.', ''), '0'), '.'),
+            ),
+        );
     }
 
     public static function unknownConvention(string $by): self

@@ -19,13 +19,7 @@ final readonly class Unit
     /** Imperial gallon, mL. */
     private const IMPERIAL_GALLON = 4546.09;
 
-    private function __construct(
-        public string $name,
-        public Kind $kind,
-        public float $factor,
-        public float $offset = 0.0,
-    ) {
-    }
+    private function __construct(public string $name, public Kind $kind, public float $factor, public float $offset = 0.0) {}
 
     /**
      * The unit a cook means by a word, or null where none is meant.
@@ -69,17 +63,25 @@ final readonly class Unit
             'gal' => [Kind::Volume, $gallon, 0.0],
             'quart' => [Kind::Volume, $gallon / 4, 0.0],
             'pint' => [Kind::Volume, $gallon / 8, 0.0],
-            'cup' => [Kind::Volume, match ($custom) {
-                MeasureSystem::Us => self::US_GALLON / 16,
-                MeasureSystem::Imperial => self::IMPERIAL_GALLON / 16,
-                MeasureSystem::Metric, MeasureSystem::Australian => 250.0,
-            }, 0.0],
+            'cup' => [
+                Kind::Volume,
+                match ($custom) {
+                    MeasureSystem::Us => self::US_GALLON / 16,
+                    MeasureSystem::Imperial => self::IMPERIAL_GALLON / 16,
+                    MeasureSystem::Metric, MeasureSystem::Australian => 250.0,
+                },
+                0.0,
+            ],
             'fl oz' => [Kind::Volume, $custom === MeasureSystem::Imperial ? self::IMPERIAL_GALLON / 160 : self::US_GALLON / 128, 0.0],
-            'tbsp' => [Kind::Volume, match ($custom) {
-                MeasureSystem::Us => self::US_GALLON / 256,
-                MeasureSystem::Australian => 20.0,
-                MeasureSystem::Metric, MeasureSystem::Imperial => 15.0,
-            }, 0.0],
+            'tbsp' => [
+                Kind::Volume,
+                match ($custom) {
+                    MeasureSystem::Us => self::US_GALLON / 256,
+                    MeasureSystem::Australian => 20.0,
+                    MeasureSystem::Metric, MeasureSystem::Imperial => 15.0,
+                },
+                0.0,
+            ],
             'tsp' => [Kind::Volume, $custom === MeasureSystem::Us ? self::US_GALLON / 768 : 5.0, 0.0],
             'mm' => [Kind::Length, 1.0, 0.0],
             'cm' => [Kind::Length, 10.0, 0.0],

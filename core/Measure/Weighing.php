@@ -14,7 +14,16 @@ final class Weighing
      */
     public static function net(float $grossG, float $tareG): float
     {
-        return $grossG > $tareG && $tareG >= 0 ? $grossG - $tareG
-            : throw new AmountRefused('not_above_zero', sprintf('Together they weigh %s and the empty jug %s: there would be nothing in it. Weigh both again.', AmountWriter::plain($grossG, Kind::Mass), AmountWriter::plain($tareG, Kind::Mass)), 'gross');
+        return $grossG > $tareG && $tareG >= 0
+            ? $grossG - $tareG
+            : throw new AmountRefused(
+                'not_above_zero',
+                sprintf(
+                    'Together they weigh %s and the empty jug %s: there would be nothing in it. Weigh both again.',
+                    AmountWriter::plain($grossG, Kind::Mass),
+                    AmountWriter::plain($tareG, Kind::Mass),
+                ),
+                'gross',
+            );
     }
 }

@@ -20,8 +20,7 @@ final readonly class Figure
         public float|string|null $low,
         public float|string|null $high,
         public array $reasons,
-    ) {
-    }
+    ) {}
 
     public static function exactly(string $id, float|string $value, string $unit, Reason ...$reasons): self
     {

@@ -13,9 +13,7 @@ namespace Kettle\Reason;
 final readonly class Reason
 {
     /** @param  array<string, float|int|string>  $inputs named inputs in the units the rule's words give */
-    private function __construct(public string $rule, public array $inputs)
-    {
-    }
+    private function __construct(public string $rule, public array $inputs) {}
 
     /** @param  array<string, float|int|string>  $inputs */
     public static function rule(string $id, array $inputs = []): self

@@ -12,11 +12,8 @@ namespace Kettle\Reason;
  */
 abstract class Refused extends \DomainException
 {
-    final public function __construct(
-        public readonly string $reason,
-        public readonly string $sentence,
-        public readonly string $field = '',
-    ) {
+    final public function __construct(public readonly string $reason, public readonly string $sentence, public readonly string $field = '')
+    {
         parent::__construct($sentence);
     }
 

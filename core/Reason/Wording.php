@@ -13,15 +13,12 @@ final readonly class Wording
      * @param  array<string, array{says: string, source: string, standing: string}>  $rules
      * @param  array<string, string>  $sources titles by source id
      */
-    public function __construct(private array $rules, private array $sources)
-    {
-    }
+    public function __construct(private array $rules, private array $sources) {}
 
     /** @return array{rule: string, says: string, source: string, standing: string, inputs: array<string, float|int|string>} */
     public function of(Reason $reason): array
     {
-        $rule = $this->rules[$reason->rule]
-            ?? throw new \LogicException("No words in data/rules.json for the rule {$reason->rule}.");
+        $rule = $this->rules[$reason->rule] ?? throw new \LogicException("No words in data/rules.json for the rule {$reason->rule}.");
         $words = [];
         foreach ($reason->inputs as $name => $value) {
             $words['{'.$name.'}'] = is_string($value) ? $value : self::number((float) $value);

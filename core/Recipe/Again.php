@@ -27,11 +27,17 @@ final class Again
         unset($again['start'], $again['ready_by']);
         if ($times === 1.0) {
             // As it was written, but for what was in the cupboard then.
-            return [...$again, 'herbs' => WishReader::withoutLots($again['herbs'] ?? null), 'oils' => WishReader::withoutLots($again['oils'] ?? null)];
+            return [
+                ...$again,
+                'herbs' => WishReader::withoutLots($again['herbs'] ?? null),
+                'oils' => WishReader::withoutLots($again['oils'] ?? null),
+            ];
         }
         unset($again['finished'], $again['by_jar'], $again['oil_amount'], $again['jars'], $again['jar']);
         $figures = is_array($plan['figures'] ?? null) ? $plan['figures'] : [];
-        $number = fn (string $id): float => is_array($figures[$id] ?? null) && is_numeric($figures[$id]['value'] ?? null) ? (float) $figures[$id]['value'] : 0.0;
+        $number = fn (string $id): float => is_array($figures[$id] ?? null) && is_numeric($figures[$id]['value'] ?? null)
+            ? (float) $figures[$id]['value']
+            : 0.0;
         $herbs = is_array($again['herbs'] ?? null) ? array_values($again['herbs']) : [];
         $parts = is_array($plan['herbs'] ?? null) ? array_values($plan['herbs']) : [];
         foreach ($herbs as $i => $herb) {
@@ -49,7 +55,8 @@ final class Again
         $again['herbs'] = WishReader::withoutLots($herbs);
         $again['oils'] = WishReader::withoutLots($again['oils'] ?? null);
         if (is_string($plan['ratio'] ?? null) && ! isset($wish['ratio'])) {
-            $ratio = $number('oil_volume') / max(0.001, self::dry($parts, $number('herb_mass'), ($again['basis'] ?? Wish::DRY) === Wish::DRY));
+            $ratio =
+                $number('oil_volume') / max(0.001, self::dry($parts, $number('herb_mass'), ($again['basis'] ?? Wish::DRY) === Wish::DRY));
             if ($ratio >= 1 && $ratio <= Ratio::LEANEST) {
                 $again['ratio'] = '1:'.round($ratio, 3);
             }

@@ -46,8 +46,7 @@ final readonly class Amounts
         public Levels $levels,
         public array $herbReasons,
         public array $oilReasons,
-    ) {
-    }
+    ) {}
 
     /** g of shelf-dry herb that the herb as it lies stands for */
     public function dryG(Wish $wish): float
@@ -74,9 +73,8 @@ final readonly class Amounts
             $herbWhy = [self::given($wish->herb->typed), ...$basis];
             $oilWhy = [Reason::rule('ratio-gives-oil', ['herb_g' => round($herb, 1)] + $inputs), $why, ...$basis];
         } elseif ($wish->oil !== null || $wish->finished !== null) {
-            [$oil, $from] = $wish->oil !== null
-                ? [$wish->oil->value, self::given($wish->oil->typed)]
-                : self::forFinished($wish, $perGram, $uptake);
+            [$oil, $from] =
+                $wish->oil !== null ? [$wish->oil->value, self::given($wish->oil->typed)] : self::forFinished($wish, $perGram, $uptake);
             $herb = $oil / $perGram;
             $oilWhy = [$from];
             $herbWhy = [Reason::rule('ratio-gives-herb', ['oil_ml' => round($oil)] + $inputs), $why, ...$basis];
@@ -118,11 +116,19 @@ final readonly class Amounts
             throw WishRefused::from($refused);
         }
 
-        return [$oil, Reason::rule('finished-gives-oil', [
-            'wanted_ml' => round($wish->finished->ml), 'oil_ml' => round($oil), 'uptake' => $uptake->mlPerGram, 'sd' => $uptake->sd,
-            'dry_g' => round($oil * $dryPerMl, 1), 'way' => $uptake->way, 'losses_ml' => $uptake->lossesMl,
-            'how_sure' => $wish->finished->surely ? 'nine times in ten' : 'as often as not',
-        ])];
+        return [
+            $oil,
+            Reason::rule('finished-gives-oil', [
+                'wanted_ml' => round($wish->finished->ml),
+                'oil_ml' => round($oil),
+                'uptake' => $uptake->mlPerGram,
+                'sd' => $uptake->sd,
+                'dry_g' => round($oil * $dryPerMl, 1),
+                'way' => $uptake->way,
+                'losses_ml' => $uptake->lossesMl,
+                'how_sure' => $wish->finished->surely ? 'nine times in ten' : 'as often as not',
+            ]),
+        ];
     }
 
     /**
@@ -136,19 +142,33 @@ final readonly class Amounts
         $jars = $wish->jars ?? 1;
         $each = Levels::mostHerb($jar, $wish->mix, $perGram, $wish->method->headspaceMm);
         if ($each <= 0) {
-            throw WishRefused::one('jar', 'does_not_fit', sprintf('The %s is too low to leave %d mm of headspace. Choose a taller jar.', $jar->called, (int) $wish->method->headspaceMm));
+            throw WishRefused::one(
+                'jar',
+                'does_not_fit',
+                sprintf(
+                    'The %s is too low to leave %d mm of headspace. Choose a taller jar.',
+                    $jar->called,
+                    (int) $wish->method->headspaceMm,
+                ),
+            );
         }
         $herb = $each * $jars;
         $oil = $herb * $perGram;
-        $herbWhy = [Reason::rule('most-the-jar-takes', [
-            'jar' => $jar->called,
-            'room_ml' => round($jar->volumeTo($jar->heightMm - $wish->method->headspaceMm)),
-            'headspace_mm' => $wish->method->headspaceMm,
-            'ml_per_g' => round($perGram, 3),
-            'herb_ml' => round($wish->mix->ownMlPerG, 3),
-            'herb_g' => round($each, 1),
-        ]), ...$why];
-        $oilWhy = [Reason::rule('ratio-gives-oil', ['herb_g' => round($herb, 1), 'ratio' => $ratio->text(), 'ml_per_g' => round($perGram, 3)]), ...$why];
+        $herbWhy = [
+            Reason::rule('most-the-jar-takes', [
+                'jar' => $jar->called,
+                'room_ml' => round($jar->volumeTo($jar->heightMm - $wish->method->headspaceMm)),
+                'headspace_mm' => $wish->method->headspaceMm,
+                'ml_per_g' => round($perGram, 3),
+                'herb_ml' => round($wish->mix->ownMlPerG, 3),
+                'herb_g' => round($each, 1),
+            ]),
+            ...$why,
+        ];
+        $oilWhy = [
+            Reason::rule('ratio-gives-oil', ['herb_g' => round($herb, 1), 'ratio' => $ratio->text(), 'ml_per_g' => round($perGram, 3)]),
+            ...$why,
+        ];
         $levels = self::check($wish, $kitchen, $jar, $jars, $herb, $oil, $ratio);
 
         return new self($herb, $oil, $ratio, $jar, $jars, $levels, $herbWhy, $oilWhy);
@@ -163,21 +183,47 @@ final readonly class Amounts
         $bed = $jar->heightOf($wish->mix->settledMlPerG * $herbEach);
         $level = $bed + $way->coverMm;
         if ($level > $jar->heightMm - $wish->method->headspaceMm + 1e-9) {
-            $refused = JarRefused::noRoomToCover($jar->called, $way->said(), $bed, $way->coverMm, $jar->heightMm - $wish->method->headspaceMm);
+            $refused = JarRefused::noRoomToCover(
+                $jar->called,
+                $way->said(),
+                $bed,
+                $way->coverMm,
+                $jar->heightMm - $wish->method->headspaceMm,
+            );
             throw WishRefused::withWays($refused->about('by_jar'), Remedies::ofJarWay($wish, $way, $jar));
         }
         $oilEach = $jar->volumeTo($level) - $wish->mix->ownMlPerG * $herbEach;
         $perGram = $oilEach / $herbEach;
         $ratio = Ratio::found($perGram / $wish->perGramAsItLies());
-        $herbWhy = [Reason::rule('jar-way-herb', [
-            'jar' => $jar->called, 'fill' => $way->said(), 'fill_mm' => round($way->share() * $jar->heightMm),
-            'g_per_ml' => round(1 / $wish->mix->looseMlPerG, 3), 'herb_g' => round($herbEach, 1),
-        ])];
-        $oilWhy = [Reason::rule('jar-way-oil', [
-            'bed_mm' => round($bed), 'cover_mm' => round($way->coverMm), 'level_mm' => round($level), 'herb_ml' => round($wish->mix->ownMlPerG * $herbEach), 'oil_ml' => round($oilEach),
-        ])];
+        $herbWhy = [
+            Reason::rule('jar-way-herb', [
+                'jar' => $jar->called,
+                'fill' => $way->said(),
+                'fill_mm' => round($way->share() * $jar->heightMm),
+                'g_per_ml' => round(1 / $wish->mix->looseMlPerG, 3),
+                'herb_g' => round($herbEach, 1),
+            ]),
+        ];
+        $oilWhy = [
+            Reason::rule('jar-way-oil', [
+                'bed_mm' => round($bed),
+                'cover_mm' => round($way->coverMm),
+                'level_mm' => round($level),
+                'herb_ml' => round($wish->mix->ownMlPerG * $herbEach),
+                'oil_ml' => round($oilEach),
+            ]),
+        ];
 
-        return new self($herbEach * $jars, $oilEach * $jars, $ratio, $jar, $jars, Levels::in($jar, $wish->mix, $herbEach, $oilEach), $herbWhy, $oilWhy);
+        return new self(
+            $herbEach * $jars,
+            $oilEach * $jars,
+            $ratio,
+            $jar,
+            $jars,
+            Levels::in($jar, $wish->mix, $herbEach, $oilEach),
+            $herbWhy,
+            $oilWhy,
+        );
     }
 
     /** @throws WishRefused */
@@ -188,20 +234,44 @@ final readonly class Amounts
             $perGram = $oil / $herb;
             $asked = self::perGram($wish->ratio, $wish);
             if (abs($asked / $perGram - 1) > 0.02) {
-                throw WishRefused::one('ratio', 'disagree', sprintf(
-                    'Herb and oil as given make 1:%s, and %s is asked for. Leave one of the three out and it is reckoned from the other two.', round($perGram / $wish->perGramAsItLies(), 1), $wish->ratio->text(),
-                ));
+                throw WishRefused::one(
+                    'ratio',
+                    'disagree',
+                    sprintf(
+                        'Herb and oil as given make 1:%s, and %s is asked for. Leave one of the three out and it '.
+                            'is reckoned from the other two.',
+                        round($perGram / $wish->perGramAsItLies(), 1),
+                        $wish->ratio->text(),
+                    ),
+                );
             }
         }
         $parts = $oil / $herb / $wish->perGramAsItLies();
         if ($parts < 1 || $parts > Ratio::LEANEST) {
-            throw WishRefused::withWays(new RatioRefused('out_of_range', sprintf(
-                'So much oil for so much herb is 1:%s, which is outside what is made. Between 1:1 and 1:60 is planned here; 1:5 is the usual.', $parts < 1 ? round($parts, 2) : round($parts),
-            ), 'oil_amount'), Remedies::ofRatioOffTheScale($wish, $oil));
+            throw WishRefused::withWays(
+                new RatioRefused(
+                    'out_of_range',
+                    sprintf(
+                        'So much oil for so much herb is 1:%s, which is outside what is made. Between 1:1 and '.
+                            '1:60 is planned here; 1:5 is the usual.',
+                        $parts < 1 ? round($parts, 2) : round($parts),
+                    ),
+                    'oil_amount',
+                ),
+                Remedies::ofRatioOffTheScale($wish, $oil),
+            );
         }
         $why = Reason::rule('two-give-ratio', ['oil_ml' => round($oil), 'herb_g' => round($herb, 1), 'ml_per_g' => round($oil / $herb, 2)]);
 
-        return self::inJars($wish, $kitchen, $herb, $oil, Ratio::perGram($parts), [self::given($wish->herb->typed), $why], [self::given($wish->oil->typed), $why]);
+        return self::inJars(
+            $wish,
+            $kitchen,
+            $herb,
+            $oil,
+            Ratio::perGram($parts),
+            [self::given($wish->herb->typed), $why],
+            [self::given($wish->oil->typed), $why],
+        );
     }
 
     /**
@@ -215,7 +285,9 @@ final readonly class Amounts
         [$jar, $jars] = $wish->jar !== null ? [$wish->jar, $wish->jars ?? 1] : self::jarsFor($wish, $kitchen, $herb, $oil);
         $levels = self::check($wish, $kitchen, $jar, $jars, $herb, $oil, $ratio);
         if ($wish->jar === null) {
-            $oilWhy[] = Reason::rule('jar-chosen-for-you', ['jar' => $jars === 1 ? 'the '.$jar->called : $jars.' of the '.$jar->called]);
+            $oilWhy[] = Reason::rule('jar-chosen-for-you', [
+                'jar' => $jars === 1 ? 'the '.$jar->called : $jars.' of the '.$jar->called,
+            ]);
         }
 
         return new self($herb, $oil, $ratio, $jar, $jars, $levels, self::coarse($wish, $herbWhy), self::coarse($wish, $oilWhy));
@@ -233,7 +305,9 @@ final readonly class Amounts
             return [];
         }
 
-        return [Reason::rule($wish->basis === Wish::DRY ? 'basis-dry' : 'basis-as-it-lies', ['dry_per_g' => round($wish->mix->dryPerG, 3)])];
+        return [
+            Reason::rule($wish->basis === Wish::DRY ? 'basis-dry' : 'basis-as-it-lies', ['dry_per_g' => round($wish->mix->dryPerG, 3)]),
+        ];
     }
 
     /**
@@ -250,10 +324,20 @@ final readonly class Amounts
                 continue;
             }
             if ($wish->herb?->throughDensity === true && $wish->herb->typed === $typed) {
-                $reasons[] = Reason::rule('read-by-loose-density', ['typed' => $typed, 'material' => $wish->mix->first()->form->name, 'g_per_ml' => round(1 / $wish->mix->looseMlPerG, 3)]);
+                $reasons[] = Reason::rule('read-by-loose-density', [
+                    'typed' => $typed,
+                    'material' => $wish->mix->first()->form->name,
+                    'g_per_ml' => round(1 / $wish->mix->looseMlPerG, 3),
+                ]);
             } elseif ($wish->oil?->throughDensity === true && $wish->oil->typed === $typed) {
                 $density = $wish->blend->density(Planner::ROOM_C)->gramsPerMl;
-                $reasons[] = Reason::rule('read-by-density', ['typed' => $typed, 'material' => $wish->blend->name(), 'g_per_ml' => round($density, 3), 'value' => round($wish->oil->value), 'unit' => 'mL']);
+                $reasons[] = Reason::rule('read-by-density', [
+                    'typed' => $typed,
+                    'material' => $wish->blend->name(),
+                    'g_per_ml' => round($density, 3),
+                    'value' => round($wish->oil->value),
+                    'unit' => 'mL',
+                ]);
             }
         }
 
@@ -350,14 +434,16 @@ final readonly class Amounts
             $most = Levels::mostHerb($jar, $wish->mix, $oilMl / $herbG, $wish->method->headspaceMm);
             $need = ($oilMl + $wish->mix->ownMlPerG * $herbG) / $jars;
             throw WishRefused::withWays(
-                JarRefused::overflows($jar, $need, $most)->about('jar'), Remedies::ofOverflow($wish, $kitchen, $jar, $herbG, $oilMl),
+                JarRefused::overflows($jar, $need, $most)->about('jar'),
+                Remedies::ofOverflow($wish, $kitchen, $jar, $herbG, $oilMl),
             );
         }
         // In a pan the herb is stirred, and need not be covered.
         if ($levels->coverMm() <= 0 && ! $wish->method->has(Method::IN_PAN)) {
             $would = self::covering($wish, $kitchen, $ratio);
             throw WishRefused::withWays(
-                JarRefused::herbStandsOut($ratio->text(), $levels->levelMm, $levels->bedMm, $would?->text())->about('ratio'), Remedies::ofStandingOut($wish, $would),
+                JarRefused::herbStandsOut($ratio->text(), $levels->levelMm, $levels->bedMm, $would?->text())->about('ratio'),
+                Remedies::ofStandingOut($wish, $would),
             );
         }
 

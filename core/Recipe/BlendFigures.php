@@ -15,23 +15,51 @@ final class BlendFigures
     public static function of(Blend $blend): array
     {
         $density = $blend->density(Planner::ROOM_C)->gramsPerMl;
-        $figures = [Figure::exactly('density', $density, 'g/mL', Reason::rule($blend->isSingle() ? 'density' : 'blend-density', ['g_per_ml' => round($density, 3)]))];
+        $figures = [
+            Figure::exactly(
+                'density',
+                $density,
+                'g/mL',
+                Reason::rule($blend->isSingle() ? 'density' : 'blend-density', ['g_per_ml' => round($density, 3)]),
+            ),
+        ];
         $iodine = $blend->iodineValue();
         if ($iodine !== null) {
-            $figures[] = Figure::exactly('iodine_value', round($iodine, 1), 'iodine', Reason::rule('iodine-value', [
-                'dries' => $iodine > 130 ? 'Over 130 it dries in air: rags wet with it can heat by themselves.' : 'Under 130 it does not dry in air.',
-            ]));
+            $figures[] = Figure::exactly(
+                'iodine_value',
+                round($iodine, 1),
+                'iodine',
+                Reason::rule('iodine-value', [
+                    'dries' => $iodine > 130
+                            ? 'Over 130 it dries in air: rags wet with it can heat by themselves.'
+                            : 'Under 130 it does not dry in air.',
+                ]),
+            );
         }
         $index = $blend->oxidisability();
         if ($index !== null) {
-            $figures[] = Figure::exactly('oxidisability', round($index, 2), 'index', Reason::rule('oxidisability', [
-                'wax' => count(array_filter($blend->oils, fn (array $oil) => $oil['carrier']->oxidisability() === null)) > 0 ? 'The liquid wax in it has no such figure and is left out.' : '',
-            ]));
+            $figures[] = Figure::exactly(
+                'oxidisability',
+                round($index, 2),
+                'index',
+                Reason::rule('oxidisability', [
+                    'wax' => count(array_filter($blend->oils, fn (array $oil) => $oil['carrier']->oxidisability() === null)) > 0
+                            ? 'The liquid wax in it has no such figure and is left out.'
+                            : '',
+                ]),
+            );
         }
         $sets = $blend->setsBelow();
         $figures[] = $blend->isSingle()
             ? Figure::exactly('sets_below', round($sets['value']), 'C', Reason::rule('sets-single'))
-            : Figure::between('sets_below', round($sets['low']), round($sets['value']), round($sets['high']), 'C', Reason::rule('sets-blend'));
+            : Figure::between(
+                'sets_below',
+                round($sets['low']),
+                round($sets['value']),
+                round($sets['high']),
+                'C',
+                Reason::rule('sets-blend'),
+            );
 
         return $figures;
     }

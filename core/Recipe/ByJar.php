@@ -12,9 +12,7 @@ final readonly class ByJar
 
     public const SAID = ['quarter' => 'a quarter full', 'half' => 'half full', 'three-quarters' => 'three quarters full', 'full' => 'full'];
 
-    public function __construct(public string $fill, public float $coverMm)
-    {
-    }
+    public function __construct(public string $fill, public float $coverMm) {}
 
     public function share(): float
     {

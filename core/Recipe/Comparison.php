@@ -18,9 +18,7 @@ use Kettle\Measure\Kind;
 /** Every method and school set side by side for one wish. */
 final readonly class Comparison
 {
-    public function __construct(private Tables $tables, private Methods $methods, private Kitchen $kitchen, private Cautions $cautions)
-    {
-    }
+    public function __construct(private Tables $tables, private Methods $methods, private Kitchen $kitchen, private Cautions $cautions) {}
 
     /** @return list<array<string, mixed>> a method each, its schools within, as the plan's document has them */
     public function of(Wish $wish): array
@@ -32,8 +30,10 @@ final readonly class Comparison
         $uptake = $this->kitchen->uptake($wish->mix, $wish->way);
         $rows = [];
         foreach ($this->methods->all() as $method) {
-            $missing = $this->kitchen->things === null ? []
-                : array_values(array_map(fn (string $id) => $names[$id] ?? $id, array_diff($method->needs, $this->kitchen->things)));
+            $missing =
+                $this->kitchen->things === null
+                    ? []
+                    : array_values(array_map(fn (string $id) => $names[$id] ?? $id, array_diff($method->needs, $this->kitchen->things)));
             $chosen = $method->id === $wish->method->id ? $wish->school : $method->schoolFor($wish->mix);
             $refused = null;
             $yield = $amounts = null;
@@ -66,7 +66,7 @@ final readonly class Comparison
     /** @return list<string> what else is taken out of the wish to make it by another method */
     private static function drops(Wish $wish, Wish $by): array
     {
-        return [...($wish->jar !== $by->jar ? ['jar', 'jars'] : []), ...($wish->byJar !== $by->byJar ? ['by_jar'] : [])];
+        return [...$wish->jar !== $by->jar ? ['jar', 'jars'] : [], ...$wish->byJar !== $by->byJar ? ['by_jar'] : []];
     }
 
     private function keeps(Wish $wish): string
@@ -87,6 +87,7 @@ final readonly class Comparison
         $laid = Days::of($wish->by($method, $school), $this->kitchen, $amounts, among: $chosen);
         [$times, $startBy] = [$laid->timetable, $laid->startBy];
         $hands = Labour::of($method, $school->usualH, $times);
+        $now = $times->fillAt->format('Y-m-d') === $this->kitchen->today()->format('Y-m-d');
         $days = $laid->late && $wish->readyBy !== null ? (int) $wish->readyBy->diff($times->readyDay())->days : 0;
 
         return [
@@ -94,13 +95,16 @@ final readonly class Comparison
             'name' => $school->name,
             'why' => $school->why,
             'start_by' => $startBy->format('Y-m-d'),
-            'start_text' => $times->fillAt->format('Y-m-d') === $this->kitchen->today()->format('Y-m-d') ? 'now' : $times->fillAt->format('D j M'),
+            'start_text' => $now ? 'now' : $times->fillAt->format('D j M'),
             'ready_on' => $times->readyDay()->format('Y-m-d'),
             'ready_text' => $times->readyDay()->format('D j M'),
             'late_days' => $days,
             'fill_at' => $times->fillAt->format(DATE_ATOM),
             'strain_at' => $times->strainAt->format(DATE_ATOM),
-            'sessions' => array_map(fn (array $s) => ['from' => $s['from']->format(DATE_ATOM), 'to' => $s['to']->format(DATE_ATOM)], $times->sessions),
+            'sessions' => array_map(
+                fn (array $s) => ['from' => $s['from']->format(DATE_ATOM), 'to' => $s['to']->format(DATE_ATOM)],
+                $times->sessions,
+            ),
             'hands_on_text' => round($hands->minutes).' min',
             'by_text' => $hands->byHours > 0 ? AmountWriter::span($hands->byHours) : null,
             'warm_text' => $method->heated ? AmountWriter::span($school->usualH) : null,

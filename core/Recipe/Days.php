@@ -34,8 +34,7 @@ final readonly class Days
         public WarmUp $warmUp,
         public ?Booking $booking,
         public bool $waits = false,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  ?Amounts  $amounts what it comes to, where that is known: more takes longer to get warm
@@ -49,7 +48,14 @@ final readonly class Days
         $routine = $wish->routine($warmUp->min);
         $latest = $wish->readyBy === null ? null : Timetable::latestStart($routine, $wish->readyBy, $waking);
         $start = $wish->start ?? ($latest !== null && $latest > $today ? $latest : $today);
-        $booked = fn (\DateTimeImmutable $day): array => self::booked($wish, $kitchen, $warmUp, $day == $today ? $kitchen->now : $waking->midMorning($day), $amounts, $among);
+        $booked = fn (\DateTimeImmutable $day): array => self::booked(
+            $wish,
+            $kitchen,
+            $warmUp,
+            $day == $today ? $kitchen->now : $waking->midMorning($day),
+            $amounts,
+            $among,
+        );
         [$timetable, $booking, $waits] = $booked($start);
         if ($booking !== null && $wish->start === null && $wish->readyBy !== null) {
             // A cooker that is taken then may be free some days before.
@@ -59,12 +65,26 @@ final readonly class Days
             }
         }
 
-        return new self($timetable, $latest ?? $start, $latest, $wish->readyBy !== null && $timetable->readyDay() > $wish->readyBy, $warmUp, $booking, $waits);
+        return new self(
+            $timetable,
+            $latest ?? $start,
+            $latest,
+            $wish->readyBy !== null && $timetable->readyDay() > $wish->readyBy,
+            $warmUp,
+            $booking,
+            $waits,
+        );
     }
 
     /** @return array{Timetable, ?Booking, bool} with whether it waits for its place by an hour or more */
-    private static function booked(Wish $wish, Kitchen $kitchen, WarmUp $warmUp, \DateTimeImmutable $moment, ?Amounts $amounts, bool $among): array
-    {
+    private static function booked(
+        Wish $wish,
+        Kitchen $kitchen,
+        WarmUp $warmUp,
+        \DateTimeImmutable $moment,
+        ?Amounts $amounts,
+        bool $among,
+    ): array {
         $routine = $wish->routine($warmUp->min);
         $timetable = Timetable::lay($routine, $moment, $kitchen->waking);
         $bookings = $kitchen->bookings();
@@ -72,10 +92,19 @@ final readonly class Days
             return [$timetable, null, false];
         }
         $job = new CookerJob(
-            '', $wish->mix->name(), $wish->method->id, $wish->school->targetC ?? 49.0, $wish->school->ceilingC ?? 60.0, $wish->school->usualH,
-            array_fill(0, $amounts->jars ?? $wish->jars ?? 1, ($amounts?->jar->diameterMm() ?? 76.0) + 2 * WaterBath::WALL_MM),
-            Later::minutes($timetable->fillAt, Timetable::FILLING_MINUTES), $wish->readyBy === null ? null : Timetable::warmthOverBy($routine, $wish->readyBy, $kitchen->waking),
-            $wish->practised()->attended, load: $warmUp->load, warmUpMin: $warmUp->min, tailMin: $routine->tailMin(),
+            '',
+            $wish->mix->name(),
+            $wish->method->id,
+            $wish->school->targetC ?? 49.0,
+            $wish->school->ceilingC ?? 60.0,
+            $wish->school->usualH,
+            array_fill(0, $amounts->jars ?? ($wish->jars ?? 1), ($amounts?->jar->diameterMm() ?? 76.0) + 2 * WaterBath::WALL_MM),
+            Later::minutes($timetable->fillAt, Timetable::FILLING_MINUTES),
+            $wish->readyBy === null ? null : Timetable::warmthOverBy($routine, $wish->readyBy, $kitchen->waking),
+            $wish->practised()->attended,
+            load: $warmUp->load,
+            warmUpMin: $warmUp->min,
+            tailMin: $routine->tailMin(),
         );
         $booking = $bookings->place($job, $kitchen->waking, $kitchen->now, $among);
         if ($booking->slots === []) {
@@ -83,7 +112,8 @@ final readonly class Days
         }
 
         return [
-            Timetable::lay($routine->warmingUpIn($booking->warmUpMin), $moment, $kitchen->waking, slots: $booking->slots), $booking,
+            Timetable::lay($routine->warmingUpIn($booking->warmUpMin), $moment, $kitchen->waking, slots: $booking->slots),
+            $booking,
             $booking->slots[0]['from']->getTimestamp() - $timetable->sessions[0]['from']->getTimestamp() >= 3600,
         ];
     }

@@ -12,7 +12,5 @@ final readonly class Finished
      * @param  string  $said in the cook's words: "300 mL", "six 50 mL bottles"
      * @param  bool  $surely nine times in ten, else as often as not
      */
-    public function __construct(public float $ml, public string $said, public bool $surely)
-    {
-    }
+    public function __construct(public float $ml, public string $said, public bool $surely) {}
 }

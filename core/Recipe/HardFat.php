@@ -31,23 +31,42 @@ final class HardFat
             if ($oil['carrier']->setsBelowC > $kitchen->roomC) {
                 $grams = $amounts->oilMl * $oil['share'] * $oil['carrier']->at20->gramsPerMl;
                 $at = self::meltedAt($oil['carrier']);
-                $figures[] = Figure::exactly('oil_melted.'.$oil['carrier']->id, $grams / Density::ofOilAt($oil['carrier']->at20->gramsPerMl, $at)->gramsPerMl, 'mL', Reason::rule('oil-melted', [
-                    'grams' => round($grams), 'oil' => $oil['carrier']->name, 'warmth' => $kitchen->warmth($at), 'g_per_ml' => round(Density::ofOilAt($oil['carrier']->at20->gramsPerMl, $at)->gramsPerMl, 3),
-                ]));
+                $figures[] = Figure::exactly(
+                    'oil_melted.'.$oil['carrier']->id,
+                    $grams / Density::ofOilAt($oil['carrier']->at20->gramsPerMl, $at)->gramsPerMl,
+                    'mL',
+                    Reason::rule('oil-melted', [
+                        'grams' => round($grams),
+                        'oil' => $oil['carrier']->name,
+                        'warmth' => $kitchen->warmth($at),
+                        'g_per_ml' => round(Density::ofOilAt($oil['carrier']->at20->gramsPerMl, $at)->gramsPerMl, 3),
+                    ]),
+                );
             }
         }
         $minutes = self::minutesToStrain($wish, $amounts, $kitchen);
         if ($minutes !== null) {
-            $figures[] = Figure::between('strain_within', $minutes * 0.6, $minutes, $minutes * 1.4, 'min', Reason::rule('strain-within', [
-                'from' => $kitchen->warmth((float) $wish->school->targetC), 'sets' => $kitchen->warmth($wish->blend->setsBelow()['value']), 'room' => $kitchen->warmth($kitchen->roomC), 'minutes' => round($minutes),
-            ]));
+            $figures[] = Figure::between(
+                'strain_within',
+                $minutes * 0.6,
+                $minutes,
+                $minutes * 1.4,
+                'min',
+                Reason::rule('strain-within', [
+                    'from' => $kitchen->warmth((float) $wish->school->targetC),
+                    'sets' => $kitchen->warmth($wish->blend->setsBelow()['value']),
+                    'room' => $kitchen->warmth($kitchen->roomC),
+                    'minutes' => round($minutes),
+                ]),
+            );
         }
 
         return $figures;
     }
 
     /**
-     * Newton's cooling of one jar in the room, from its warmth to a little over where it sets: t = C / (h A) ln((T - T_room) / (T_s - T_room)).
+     * Newton's cooling of one jar in the room, from its warmth to a little over where it sets: t = C / (h A) ln((T -
+     * T_room) / (T_s - T_room)).
      *
      * @return ?float null where it does not set here, or is not warmed
      */
@@ -60,10 +79,11 @@ final class HardFat
         $jar = $amounts->jar;
         $kg = ($wish->blend->density(Planner::ROOM_C)->massOf($amounts->oilMl) + $amounts->herbG) / 1000 / $amounts->jars;
         $level = $amounts->levels->levelMm;
-        $area = (M_PI * $jar->diameterMm() * $level + M_PI / 2 * $jar->diameterMm() ** 2) / 1e6;
+        $area = (M_PI * $jar->diameterMm() * $level + (M_PI / 2) * $jar->diameterMm() ** 2) / 1e6;
 
-        return Pot::jars($kg, 0.0, WaterBath::glassG($jar->diameterMm(), $jar->heightMm) / 1000) / (self::TO_AIR * $area)
-            * log(($wish->school->targetC - $kitchen->roomC) / ($until - $kitchen->roomC)) / 60;
+        return ((Pot::jars($kg, 0.0, WaterBath::glassG($jar->diameterMm(), $jar->heightMm) / 1000) / (self::TO_AIR * $area)) *
+            log(($wish->school->targetC - $kitchen->roomC) / ($until - $kitchen->roomC))) /
+            60;
     }
 
     public static function meltedAt(Carrier $carrier): float

@@ -33,9 +33,7 @@ final readonly class HerbsReader
     /** Water as it was said and as the weights have it may differ by so much, fraction of the weight. */
     private const WATER_AGREES = 0.08;
 
-    public function __construct(private Cupboard $cupboard, private Kitchen $kitchen)
-    {
-    }
+    public function __construct(private Cupboard $cupboard, private Kitchen $kitchen) {}
 
     /**
      * @param  array<mixed>  $wish
@@ -81,9 +79,16 @@ final readonly class HerbsReader
             throw MaterialRefused::someWeighed();
         }
         $all = count($weighed) === count($read) && count($read) > 1;
-        $parts = array_map(fn (array $each) => new HerbPart(
-            $each['plant'], $each['form'], $all ? (float) $each['amount']?->value : ($each['parts'] ?? 1.0), $each['water'], $each['lot'],
-        ), $read);
+        $parts = array_map(
+            fn (array $each) => new HerbPart(
+                $each['plant'],
+                $each['form'],
+                $all ? (float) $each['amount']?->value : $each['parts'] ?? 1.0,
+                $each['water'],
+                $each['lot'],
+            ),
+            $read,
+        );
         $mix = HerbMix::of($parts);
         if ($weighed === []) {
             return ['mix' => $mix, 'total' => null];
@@ -96,7 +101,10 @@ final readonly class HerbsReader
         $typed = implode(' and ', array_map(fn (array $each) => Numbers::withUnit($each['amount']->typed, 'g'), $weighed));
         $total = $all ? array_sum(array_map(fn (HerbPart $part) => $part->parts, $parts)) : $amount->value / $mix->shares()[$first];
         if ($total > self::BOUNDS[1]) {
-            throw new MaterialRefused('too_much', 'All the herbs together are more than a kitchen handles at once. The most that is planned here is 10 kg.');
+            throw new MaterialRefused(
+                'too_much',
+                'All the herbs together are more than a kitchen handles at once. The most that is planned here is 10 kg.',
+            );
         }
 
         return ['mix' => $mix, 'total' => Amount::of(Kind::Mass, $total, $typed)];
@@ -116,7 +124,7 @@ final readonly class HerbsReader
             throw MaterialRefused::lotIsOther($lot->called, $lot->state, $said)->about('state');
         }
         $said ??= $lot?->state;
-        $plain = $this->about('form', fn () => $this->cupboard->form(Fields::text($herb, 'form') ?? $lot->form ?? $plant->form));
+        $plain = $this->about('form', fn () => $this->cupboard->form(Fields::text($herb, 'form') ?? ($lot->form ?? $plant->form)));
         $water = $this->waterSaid($herb, $plain);
         $state = $said ?? ($water !== null && $water > $this->crisp() ? State::Wilted : State::Dried);
         if ($water !== null && $state->isWet() !== $water > $this->crisp()) {
@@ -180,8 +188,10 @@ final readonly class HerbsReader
         }
         $lot = $this->kitchen->lot($id) ?? throw LotRefused::noSuch($id);
 
-        return $lot->kind === LotKind::Herb && ($plant->id === '' ? mb_strtolower($lot->called) === mb_strtolower($plant->name) : $lot->material === $plant->id)
-            ? $lot : throw LotRefused::ofAnother($lot->called, $plant->name);
+        return $lot->kind === LotKind::Herb &&
+            ($plant->id === '' ? mb_strtolower($lot->called) === mb_strtolower($plant->name) : $lot->material === $plant->id)
+            ? $lot
+            : throw LotRefused::ofAnother($lot->called, $plant->name);
     }
 
     private function crisp(): float
@@ -231,7 +241,11 @@ final readonly class HerbsReader
         $before = $this->about('picked', fn () => $this->kitchen->reader()->within($picked, Kind::Mass, 'g', 0.1, 100_000));
         $now = $this->about('amount', fn () => $this->amount($herb, $form));
         assert($now !== null);
-        $weighed = $this->about('picked', fn () => Wilting::weighed($before->value, $now->value, $form->waterFresh ?? 0.8, null, $this->cupboard->tables()), true)->waterNow;
+        $weighed = $this->about(
+            'picked',
+            fn () => Wilting::weighed($before->value, $now->value, $form->waterFresh ?? 0.8, null, $this->cupboard->tables()),
+            true,
+        )->waterNow;
         if ($water !== null && abs($water - $weighed) > self::WATER_AGREES) {
             throw MaterialRefused::waterAndWeights($water, $weighed)->about('water');
         }
@@ -247,7 +261,12 @@ final readonly class HerbsReader
         }
         $fresh = $form->waterFresh ?? 0.8;
 
-        return $form->state === State::Fresh ? $fresh : max($this->crisp(), 1 - (1 - $fresh) / (1 - $this->cupboard->tables()->table('forms')->row('wilting')->row('ready_lost')->number('value')));
+        return $form->state === State::Fresh
+            ? $fresh
+            : max(
+                $this->crisp(),
+                1 - (1 - $fresh) / (1 - $this->cupboard->tables()->table('forms')->row('wilting')->row('ready_lost')->number('value')),
+            );
     }
 
     /**

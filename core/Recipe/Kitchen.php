@@ -39,7 +39,8 @@ final readonly class Kitchen
      * @param  float  $roomC the room's warmth, degrees C
      * @param  ?list<string>  $things ids of what the house has to work with; null when it has not said
      * @param  list<Lot>  $lots those of the herbs and oils wished for
-     * @param  array<string, array{ml: float, price: ?float}>|\Closure(): array<string, array{ml: float, price: ?float}>  $stock of every oil: mL and price of 100 mL, by carrier id; asked for only where it matters
+     * @param  array<string, array{ml: float, price: ?float}>|\Closure(): array<string, array{ml: float,
+     *     price: ?float}>  $stock of every oil: mL and price of 100 mL, by carrier id; asked for only where it matters
      * @param  (\Closure(string, string): UptakeSeen)|null  $seen what its own batches say of the oil left in a form, by a way
      * @param  Bookings|(\Closure(): Bookings)|null  $bookings its cookers and what they are booked for; asked for only where it matters
      * @param  string  $currency ISO 4217, empty when the house has not said
@@ -59,8 +60,7 @@ final readonly class Kitchen
         public string $currency = '',
         private ?\Closure $seen = null,
         private Bookings|\Closure|null $bookings = null,
-    ) {
-    }
+    ) {}
 
     public function today(): \DateTimeImmutable
     {
@@ -110,23 +110,39 @@ final readonly class Kitchen
     /** Words with their degrees as this cook reads them: "49 to 60 °C" is "120 to 140 °F". */
     public function inDegrees(string $words): string
     {
-        return ! $this->fahrenheit || ! str_contains($words, '°C') ? $words : (string) preg_replace_callback(
-            '/(-?\d+(?:\.\d+)?)(?:(\s*(?:to|–|-)\s*)(-?\d+(?:\.\d+)?))?\s*°C/u',
-            function (array $m): string {
-                $f = fn (string $celsius): string => (string) (int) round(Unit::make('°F')->fromBase((float) $celsius));
+        return ! $this->fahrenheit || ! str_contains($words, '°C')
+            ? $words
+            : (string) preg_replace_callback(
+                '/(-?\d+(?:\.\d+)?)(?:(\s*(?:to|–|-)\s*)(-?\d+(?:\.\d+)?))?\s*°C/u',
+                function (array $m): string {
+                    $f = fn (string $celsius): string => (string) (int) round(Unit::make('°F')->fromBase((float) $celsius));
 
-                return $f($m[1]).(($m[3] ?? '') === '' ? '' : $m[2].$f($m[3])).' °F';
-            }, $words,
-        );
+                    return $f($m[1]).(($m[3] ?? '') === '' ? '' : $m[2].$f($m[3])).' °F';
+                },
+                $words,
+            );
     }
 
     /** @return list<Jar> bowls and pans that every kitchen has, where the house has listed none of its own */
     private function common(string $kind): array
     {
-        return $kind === Jar::JAR ? [] : array_map(
-            fn (Row $row) => Jar::measured($row->text('id'), $row->text('called'), $row->number('brim_ml'), $row->number('inner_height_mm'), $kind),
-            array_values($this->cupboard->tables()->table('vessels')->rows($kind.'s')),
-        );
+        return $kind === Jar::JAR
+            ? []
+            : array_map(
+                fn (Row $row) => Jar::measured(
+                    $row->text('id'),
+                    $row->text('called'),
+                    $row->number('brim_ml'),
+                    $row->number('inner_height_mm'),
+                    $kind,
+                ),
+                array_values(
+                    $this->cupboard
+                        ->tables()
+                        ->table('vessels')
+                        ->rows($kind.'s'),
+                ),
+            );
     }
 
     /** One of the house's jars, bowls and pans, by its id; null when there is none. */
@@ -164,9 +180,32 @@ final readonly class Kitchen
         $places = [];
         foreach ($this->cupboard->tables()->table('vessels')->rows('cookers') as $row) {
             if (in_array($method->id, $row->texts('methods'), true)) {
-                $cooker = Cooker::measured($row->text('id'), 'common '.$row->text('called'), $row->text('shape'), $row->number('length_mm'), $row->number('width_mm'), $row->number('height_mm'));
-                $settings = array_map(fn (Row $each) => ['name' => $each->text('name'), 'watts' => $each->number('watts')], array_values($row->rows('settings')));
-                $places[] = new CookerPlace($cooker, $row->texts('methods'), $settings === [] ? null : new Heater($cooker, $settings, $row->number('loss_w_per_k'), $row->number('vessel_j_per_k'), $method->has(Method::IN_WATER)), $this->roomC);
+                $cooker = Cooker::measured(
+                    $row->text('id'),
+                    'common '.$row->text('called'),
+                    $row->text('shape'),
+                    $row->number('length_mm'),
+                    $row->number('width_mm'),
+                    $row->number('height_mm'),
+                );
+                $settings = array_map(
+                    fn (Row $each) => ['name' => $each->text('name'), 'watts' => $each->number('watts')],
+                    array_values($row->rows('settings')),
+                );
+                $places[] = new CookerPlace(
+                    $cooker,
+                    $row->texts('methods'),
+                    $settings === []
+                        ? null
+                        : new Heater(
+                            $cooker,
+                            $settings,
+                            $row->number('loss_w_per_k'),
+                            $row->number('vessel_j_per_k'),
+                            $method->has(Method::IN_WATER),
+                        ),
+                    $this->roomC,
+                );
             }
         }
 
@@ -191,7 +230,10 @@ final readonly class Kitchen
         return Uptake::by($way, $this->cupboard->tables(), $form === null || $this->seen === null ? null : ($this->seen)($form, $way));
     }
 
-    /** @return list<array{carrier: Carrier, score: float, marks: array<string, float>, reasons: list<string>, stock_ml: float, price: ?float}> oils for a purpose, best first */
+    /**
+     * @return list<array{carrier: Carrier, score: float, marks: array<string, float>, reasons: list<string>,
+     *     stock_ml: float, price: ?float}> oils for a purpose, best first
+     */
     public function ranked(string $purpose): array
     {
         return (new OilRanking($this->cupboard))->for($this->cupboard->purpose($purpose), $this->roomC, $this->stock());

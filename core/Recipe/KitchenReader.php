@@ -21,7 +21,8 @@ use Kettle\Vessel\Jar;
 final class KitchenReader
 {
     /**
-     * @param  array<mixed>  $house time_zone, waking {from, to}, measures, drops_per_ml, room_c, things, currency, lots; all may be left out
+     * @param  array<mixed>  $house time_zone, waking {from, to}, measures, drops_per_ml, room_c, things, currency,
+     *     lots; all may be left out
      * @param  ?Cupboard  $cupboard of those tables, where one is at hand: reading them costs more than a plan
      * @param  \DateTimeImmutable  $now used when the house gives no "now"
      *
@@ -38,16 +39,20 @@ final class KitchenReader
             return new Kitchen(
                 self::now($house, $now),
                 Availability::between(self::text($waking, 'from', '07:00'), self::text($waking, 'to', '22:30')),
-                (is_string($measures) ? MeasureSystem::tryFrom($measures) : null)
-                    ?? throw WishRefused::one('house.measures', 'unknown', 'Measures are us, metric, australian or imperial.'),
+                (is_string($measures) ? MeasureSystem::tryFrom($measures) : null) ??
+                    throw WishRefused::one('house.measures', 'unknown', 'Measures are us, metric, australian or imperial.'),
                 (is_int($drops) || is_float($drops)) && $drops >= 5 && $drops <= 60
                     ? (float) $drops
-                    : throw WishRefused::one('house.drops_per_ml', 'out_of_range', 'A dropper gives between 5 and 60 drops to the millilitre.'),
+                    : throw WishRefused::one(
+                        'house.drops_per_ml',
+                        'out_of_range',
+                        'A dropper gives between 5 and 60 drops to the millilitre.',
+                    ),
                 self::shippedJars($tables),
                 $cupboard,
                 roomC: self::room($house),
                 things: is_array($house['things'] ?? null) ? array_values(array_filter($house['things'], 'is_string')) : null,
-                lots: $lots = self::lots($house, $cupboard, $measures, (float) $drops),
+                lots: ($lots = self::lots($house, $cupboard, $measures, (float) $drops)),
                 stock: self::stock($lots),
                 currency: self::text($house, 'currency', ''),
             );
@@ -72,7 +77,8 @@ final class KitchenReader
     {
         $room = $house['room_c'] ?? Kitchen::ROOM_C;
 
-        return (is_int($room) || is_float($room)) && $room >= 0 && $room <= 40 ? (float) $room
+        return (is_int($room) || is_float($room)) && $room >= 0 && $room <= 40
+            ? (float) $room
             : throw WishRefused::one('house.room_c', 'out_of_range', 'A room is between 0 and 40 °C.');
     }
 
@@ -94,7 +100,11 @@ final class KitchenReader
                 $id = $fields['id'] ?? 'lot-'.($i + 1);
                 $lots[] = $reader->read($fields, is_string($id) ? $id : 'lot-'.($i + 1))['lot'];
             } catch (LotsRefused $refused) {
-                throw WishRefused::one("house.lots.{$i}.".$refused->faults[0]['field'], $refused->faults[0]['reason'], $refused->faults[0]['sentence']);
+                throw WishRefused::one(
+                    "house.lots.{$i}.".$refused->faults[0]['field'],
+                    $refused->faults[0]['reason'],
+                    $refused->faults[0]['sentence'],
+                );
             }
         }
 
@@ -113,7 +123,7 @@ final class KitchenReader
                 $price = $lot->unitPrice();
                 $stock[$lot->material] = [
                     'ml' => ($stock[$lot->material]['ml'] ?? 0.0) + $lot->left,
-                    'price' => $price === null ? ($stock[$lot->material]['price'] ?? null) : $price * 100,
+                    'price' => $price === null ? $stock[$lot->material]['price'] ?? null : $price * 100,
                 ];
             }
         }

@@ -15,7 +15,8 @@ final readonly class Plan
     /**
      * @param  array<string, Figure>  $figures by id
      * @param  list<array{slot: ?string, text: string, chosen: bool}>  $sentence
-     * @param  list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string, change: array<string, mixed>}>, why?: string, source?: string, acknowledge?: bool}>  $notes rank is stop, care or note
+     * @param  list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string,
+     *     change: array<string, mixed>}>, why?: string, source?: string, acknowledge?: bool}>  $notes rank is stop, care or note
      */
     public function __construct(
         public Wish $wish,
@@ -27,19 +28,32 @@ final readonly class Plan
         public array $notes,
         public Supplies $supplies,
         public Load $load,
-    ) {
-    }
+    ) {}
 
-    /** @param  list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string, change: array<string, mixed>}>, why?: string, source?: string, acknowledge?: bool}>  $notes */
+    /**
+     * @param list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string,
+     *     change: array<string, mixed>}>, why?: string, source?: string, acknowledge?: bool}>  $notes
+     */
     public function withNotes(array $notes): self
     {
-        return new self($this->wish, $this->amounts, $this->figures, $this->timetable, $this->keeping, $this->sentence, $notes, $this->supplies, $this->load);
+        return new self(
+            $this->wish,
+            $this->amounts,
+            $this->figures,
+            $this->timetable,
+            $this->keeping,
+            $this->sentence,
+            $notes,
+            $this->supplies,
+            $this->load,
+        );
     }
 
     /** Whether nobody has to read a warning first, and it keeps outside the refrigerator: fit to be offered instead. */
     public function isSound(): bool
     {
-        return ! $this->keeping->coldOnly && array_filter($this->notes, fn (array $note) => $note['rank'] === 'stop' || ($note['acknowledge'] ?? false)) === [];
+        return ! $this->keeping->coldOnly &&
+            array_filter($this->notes, fn (array $note) => $note['rank'] === 'stop' || ($note['acknowledge'] ?? false)) === [];
     }
 
     /** For the record: where the sentence says today, the day itself. */
@@ -47,9 +61,10 @@ final readonly class Plan
     {
         $begun = 'begun '.$this->timetable->fillAt->format('l j F');
 
-        return implode('', array_map(
-            fn (array $piece) => $piece['slot'] === 'when' && ! $piece['chosen'] ? $begun : $piece['text'], $this->sentence,
-        ));
+        return implode(
+            '',
+            array_map(fn (array $piece) => $piece['slot'] === 'when' && ! $piece['chosen'] ? $begun : $piece['text'], $this->sentence),
+        );
     }
 
     /** What a batch of this plan is called: "marshmallow root in sunflower oil and jojoba". */

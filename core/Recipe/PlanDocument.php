@@ -38,11 +38,21 @@ final readonly class PlanDocument
             'sentence_text' => $plan->sentenceText(),
             'figures' => $this->asTyped(array_map($this->figure(...), $plan->figures), $wish),
             'herb' => self::herb($wish->mix->first(), 1.0) + ['mix' => $wish->mix->name()],
-            'herbs' => array_map(fn (int $i, float $share) => self::herb($wish->mix->parts[$i], $share), array_keys($wish->mix->shares()), $wish->mix->shares()),
-            'oils' => array_map(fn (array $oil) => [
-                'id' => $oil['carrier']->id, 'name' => $oil['carrier']->name, 'inci' => $oil['carrier']->inci,
-                'share' => round($oil['share'], 6), 'allergens' => $oil['carrier']->allergens,
-            ], $wish->blend->shares()),
+            'herbs' => array_map(
+                fn (int $i, float $share) => self::herb($wish->mix->parts[$i], $share),
+                array_keys($wish->mix->shares()),
+                $wish->mix->shares(),
+            ),
+            'oils' => array_map(
+                fn (array $oil) => [
+                    'id' => $oil['carrier']->id,
+                    'name' => $oil['carrier']->name,
+                    'inci' => $oil['carrier']->inci,
+                    'share' => round($oil['share'], 6),
+                    'allergens' => $oil['carrier']->allergens,
+                ],
+                $wish->blend->shares(),
+            ),
             'ratio' => $plan->amounts->ratio->text(),
             'basis' => $wish->basis,
             'way' => $wish->way,
@@ -52,23 +62,51 @@ final readonly class PlanDocument
             'uptake_key' => $wish->mix->uptakeKey(),
             'dry_g' => round($plan->amounts->dryG($wish), 3),
             'jar' => [
-                'id' => $levels->jar->id, 'called' => $levels->jar->called, 'count' => $plan->amounts->jars,
-                'each' => $plan->amounts->jars === 1 ? null : sprintf('%s of herb and %s of oil in each', AmountWriter::plain($plan->amounts->herbG / $plan->amounts->jars, Kind::Mass), AmountWriter::plain($plan->amounts->oilMl / $plan->amounts->jars, Kind::Volume)),
-                'brim_ml' => $levels->jar->brimMl, 'height_mm' => $levels->jar->heightMm,
-                'diameter_mm' => round($levels->jar->diameterMm(), 1), 'kind' => $levels->jar->kind,
-                'dry_fill_mm' => round($levels->dryFillMm, 1), 'bed_mm' => round($levels->bedMm, 1), 'level_mm' => round($levels->levelMm, 1),
+                'id' => $levels->jar->id,
+                'called' => $levels->jar->called,
+                'count' => $plan->amounts->jars,
+                'each' => $plan->amounts->jars === 1
+                        ? null
+                        : sprintf(
+                            '%s of herb and %s of oil in each',
+                            AmountWriter::plain($plan->amounts->herbG / $plan->amounts->jars, Kind::Mass),
+                            AmountWriter::plain($plan->amounts->oilMl / $plan->amounts->jars, Kind::Volume),
+                        ),
+                'brim_ml' => $levels->jar->brimMl,
+                'height_mm' => $levels->jar->heightMm,
+                'diameter_mm' => round($levels->jar->diameterMm(), 1),
+                'kind' => $levels->jar->kind,
+                'dry_fill_mm' => round($levels->dryFillMm, 1),
+                'bed_mm' => round($levels->bedMm, 1),
+                'level_mm' => round($levels->levelMm, 1),
                 'marks' => $this->marks($plan),
             ],
             'method' => [
-                'id' => $wish->method->id, 'name' => $wish->method->name, 'heated' => $wish->method->heated,
-                'school' => $wish->school->id, 'school_name' => $wish->school->name, 'hours' => $wish->school->usualH, 'stands_h' => $wish->standsH(),
-                'target_c' => $wish->school->targetC, 'ceiling_c' => $wish->school->ceilingC, 'handling' => $wish->method->handlingFor($wish->mix),
-                'attended' => $wish->practised()->attended, 'shake_every_h' => $wish->practised()->shakeEveryH, 'soak_h' => $wish->soakH(),
-                'settles' => ! $wish->sets(), 'traits' => $wish->method->traits, 'water' => $wish->method->water, 'warm_up_min' => isset($plan->figures['warm_up']) ? (int) $plan->figures['warm_up']->number() : 0, 'load' => $plan->load->kept(),
+                'id' => $wish->method->id,
+                'name' => $wish->method->name,
+                'heated' => $wish->method->heated,
+                'school' => $wish->school->id,
+                'school_name' => $wish->school->name,
+                'hours' => $wish->school->usualH,
+                'stands_h' => $wish->standsH(),
+                'target_c' => $wish->school->targetC,
+                'ceiling_c' => $wish->school->ceilingC,
+                'handling' => $wish->method->handlingFor($wish->mix),
+                'attended' => $wish->practised()->attended,
+                'shake_every_h' => $wish->practised()->shakeEveryH,
+                'soak_h' => $wish->soakH(),
+                'settles' => ! $wish->sets(),
+                'traits' => $wish->method->traits,
+                'water' => $wish->method->water,
+                'warm_up_min' => isset($plan->figures['warm_up']) ? (int) $plan->figures['warm_up']->number() : 0,
+                'load' => $plan->load->kept(),
             ],
             'schedule' => [
                 'fill_at' => $times->fillAt->format(DATE_ATOM),
-                'sessions' => array_map(fn (array $s) => ['from' => $s['from']->format(DATE_ATOM), 'to' => $s['to']->format(DATE_ATOM)], $times->sessions),
+                'sessions' => array_map(
+                    fn (array $s) => ['from' => $s['from']->format(DATE_ATOM), 'to' => $s['to']->format(DATE_ATOM)],
+                    $times->sessions,
+                ),
                 'strain_at' => $times->strainAt->format(DATE_ATOM),
                 'settled_at' => $times->settledAt->format(DATE_ATOM),
                 'ready_on' => $times->readyDay()->format('Y-m-d'),
@@ -107,8 +145,9 @@ final readonly class PlanDocument
             'low' => self::rounded($figure->low),
             'high' => self::rounded($figure->high),
             'text' => $this->text($figure->value, $figure->unit),
-            'range_text' => $figure->low === null || $figure->high === null ? null
-                : $this->text($figure->low, $figure->unit).' to '.$this->text($figure->high, $figure->unit),
+            'range_text' => $figure->low === null || $figure->high === null
+                    ? null
+                    : $this->text($figure->low, $figure->unit).' to '.$this->text($figure->high, $figure->unit),
             'kitchen' => $this->kitchen($figure),
             'reasons' => array_map(fn (Reason $reason) => $this->wording->of($reason), $figure->reasons),
         ];
@@ -139,7 +178,7 @@ final readonly class PlanDocument
     {
         $minutes = (int) round($value);
 
-        return $minutes < 120 ? $minutes.' min' : intdiv($minutes, 60).' h'.($minutes % 60 === 0 ? '' : ' '.($minutes % 60).' min');
+        return $minutes < 120 ? $minutes.' min' : intdiv($minutes, 60).' h'.($minutes % 60 === 0 ? '' : ' '.$minutes % 60 .' min');
     }
 
     public static function money(float $value, string $currency): string
@@ -151,18 +190,23 @@ final readonly class PlanDocument
     private static function herb(HerbPart $part, float $share): array
     {
         return [
-            'id' => $part->plant->id, 'name' => $part->plant->name, 'latin' => $part->plant->latin, 'part' => $part->plant->part,
-            'state' => $part->form->state->value, 'form' => $part->form->id, 'form_name' => $part->form->name,
-            'share' => round($share, 6), 'water' => round($part->water, 3), 'best' => $part->plant->best->value,
+            'id' => $part->plant->id,
+            'name' => $part->plant->name,
+            'latin' => $part->plant->latin,
+            'part' => $part->plant->part,
+            'state' => $part->form->state->value,
+            'form' => $part->form->id,
+            'form_name' => $part->form->name,
+            'share' => round($share, 6),
+            'water' => round($part->water, 3),
+            'best' => $part->plant->best->value,
         ];
     }
 
     /** @return array{text: string, rounding_percent: float}|null */
     private function kitchen(Figure $figure): ?array
     {
-        return in_array($figure->unit, ['g', 'mL'], true)
-            ? $this->writer->kitchen($figure->number(), Kind::from($figure->unit))
-            : null;
+        return in_array($figure->unit, ['g', 'mL'], true) ? $this->writer->kitchen($figure->number(), Kind::from($figure->unit)) : null;
     }
 
     /**

@@ -32,9 +32,7 @@ final readonly class Planner
     /** Temperature of oil when it is measured out, degrees C. */
     public const ROOM_C = 20.0;
 
-    public function __construct(private Tables $tables, private Kitchen $kitchen, private Cautions $cautions)
-    {
-    }
+    public function __construct(private Tables $tables, private Kitchen $kitchen, private Cautions $cautions) {}
 
     /** @throws WishRefused when it cannot be made */
     public function plan(Wish $wish): Plan
@@ -43,8 +41,16 @@ final readonly class Planner
         $uptake = $this->kitchen->uptake($wish->mix, $wish->way);
         $amounts = Amounts::solve($wish, $this->kitchen, $uptake);
         $days = Days::of($wish, $this->kitchen, $amounts);
-        if ($days->late && $wish->start !== null && $wish->readyBy !== null && $days->latest !== null && $days->latest >= $this->kitchen->today()) {
-            throw WishRefused::from(DiaryRefused::startAfterReady($wish->start->format('j F'), $wish->readyBy->format('j F'))->about('start'));
+        if (
+            $days->late &&
+            $wish->start !== null &&
+            $wish->readyBy !== null &&
+            $days->latest !== null &&
+            $days->latest >= $this->kitchen->today()
+        ) {
+            throw WishRefused::from(
+                DiaryRefused::startAfterReady($wish->start->format('j F'), $wish->readyBy->format('j F'))->about('start'),
+            );
         }
         $supplies = Supplies::of($wish, $amounts, $this->kitchen);
         $keeping = self::keeping($wish, $days->timetable, $supplies, $this->tables);
@@ -67,10 +73,15 @@ final readonly class Planner
         }
 
         return new Plan(
-            $wish, $amounts, $figures, $days->timetable, $keeping,
+            $wish,
+            $amounts,
+            $figures,
+            $days->timetable,
+            $keeping,
             Sentence::of($wish, $amounts, $this->kitchen),
             Notes::of($wish, $amounts, $days, $this->kitchen, $supplies, $this->cautions, $keeping, $facts),
-            $supplies, $days->warmUp->load,
+            $supplies,
+            $days->warmUp->load,
         );
     }
 
@@ -79,14 +90,25 @@ final readonly class Planner
     {
         foreach ($wish->blend->shares() as $oil) {
             if (! $wish->method->heated && $oil['share'] > 0.5 && $oil['carrier']->setsBelowC > $kitchen->roomC) {
-                throw WishRefused::from(MethodRefused::solidOnTheShelf($oil['carrier']->name, $oil['carrier']->setsBelowC)->about('method'));
+                throw WishRefused::from(
+                    MethodRefused::solidOnTheShelf($oil['carrier']->name, $oil['carrier']->setsBelowC)->about('method'),
+                );
             }
         }
         if ($wish->jar !== null && ! in_array($wish->jar->kind, $wish->method->vessels, true)) {
-            throw WishRefused::withWays(JarRefused::notFor($wish->jar, $wish->method->name, $wish->method->vessels[0])->about('jar'), Remedies::ofVessel($wish, $kitchen));
+            throw WishRefused::withWays(
+                JarRefused::notFor($wish->jar, $wish->method->name, $wish->method->vessels[0])->about('jar'),
+                Remedies::ofVessel($wish, $kitchen),
+            );
         }
         if ($wish->byJar !== null && $wish->method->has(Method::IN_PAN)) {
-            throw WishRefused::withWays((new JarRefused('unfit', 'The jar way fills a jar, and a pan has no shoulder to fill to. Weigh the herb, or say how much oil.'))->about('by_jar'), Remedies::ofVessel($wish, $kitchen));
+            throw WishRefused::withWays(
+                (new JarRefused(
+                    'unfit',
+                    'The jar way fills a jar, and a pan has no shoulder to fill to. Weigh the herb, or say how much oil.',
+                ))->about('by_jar'),
+                Remedies::ofVessel($wish, $kitchen),
+            );
         }
         if (! $wish->method->suits($wish->mix->state)) {
             throw WishRefused::from(MethodRefused::notFor($wish->method->name, $wish->mix->state->value)->about('method'));
@@ -107,7 +129,12 @@ final readonly class Planner
         $stop = $cautions->stopping($facts);
         if ($stop !== null) {
             throw WishRefused::withWays(
-                new CautionRefused($stop->reason, sprintf('%s %s Source: %s; local rules come first.', $stop->says($facts), $stop->why, $cautions->source($stop->source)), $stop->field), Remedies::ofStop($stop->id, $wish, $kitchen),
+                new CautionRefused(
+                    $stop->reason,
+                    sprintf('%s %s Source: %s; local rules come first.', $stop->says($facts), $stop->why, $cautions->source($stop->source)),
+                    $stop->field,
+                ),
+                Remedies::ofStop($stop->id, $wish, $kitchen),
             );
         }
     }
@@ -120,9 +147,13 @@ final readonly class Planner
             Figure::exactly('herb_mass', $amounts->herbG, 'g', ...$amounts->herbReasons),
             Figure::exactly('oil_volume', $amounts->oilMl, 'mL', ...$amounts->oilReasons),
         ];
-        $massReasons = [Reason::rule('oil-by-density', [
-            'oil_ml' => round($amounts->oilMl), 'celsius' => self::ROOM_C, 'g_per_ml' => round($density->gramsPerMl, 3),
-        ])];
+        $massReasons = [
+            Reason::rule('oil-by-density', [
+                'oil_ml' => round($amounts->oilMl),
+                'celsius' => self::ROOM_C,
+                'g_per_ml' => round($density->gramsPerMl, 3),
+            ]),
+        ];
         if (! $wish->blend->isSingle()) {
             $massReasons[] = Reason::rule('blend-density', ['g_per_ml' => round($density->gramsPerMl, 3)]);
         }
@@ -130,29 +161,60 @@ final readonly class Planner
         if (! $wish->mix->isSingle()) {
             foreach ($wish->mix->shares() as $i => $share) {
                 $part = $wish->mix->parts[$i];
-                $figures[] = Figure::exactly("herb_mass.{$i}", $amounts->herbG * $share, 'g', Reason::rule('herb-share', [
-                    'herb_g' => round($amounts->herbG, 1), 'percent' => round($share * 100, 1), 'herb' => $part->plant->name,
-                ]), ...$amounts->herbReasons);
+                $figures[] = Figure::exactly(
+                    "herb_mass.{$i}",
+                    $amounts->herbG * $share,
+                    'g',
+                    Reason::rule('herb-share', [
+                        'herb_g' => round($amounts->herbG, 1),
+                        'percent' => round($share * 100, 1),
+                        'herb' => $part->plant->name,
+                    ]),
+                    ...$amounts->herbReasons,
+                );
             }
         }
         if ($wish->mix->state->isWet()) {
-            $figures[] = Figure::exactly('dry_equivalent', $amounts->dryG($wish), 'g', Reason::rule('dry-equivalent', [
-                'herb_g' => round($amounts->herbG, 1), 'water' => round((1 - $wish->mix->dryPerG * (1 - HerbMix::DRY_WATER)) * 100), 'dry_g' => round($amounts->dryG($wish), 1),
-            ]));
+            $figures[] = Figure::exactly(
+                'dry_equivalent',
+                $amounts->dryG($wish),
+                'g',
+                Reason::rule('dry-equivalent', [
+                    'herb_g' => round($amounts->herbG, 1),
+                    'water' => round((1 - $wish->mix->dryPerG * (1 - HerbMix::DRY_WATER)) * 100),
+                    'dry_g' => round($amounts->dryG($wish), 1),
+                ]),
+            );
         }
         if ($wish->spirit) {
             $spirit = SpiritStart::ml($amounts->herbG);
-            $figures[] = Figure::between('spirit', $spirit['low'], $spirit['value'], $spirit['high'], 'mL', Reason::rule('spirit', [
-                'herb_g' => round($amounts->herbG, 1), 'percent' => SpiritStart::LEAST_PERCENT, 'stands_h' => SpiritStart::STANDS_H,
-            ]));
+            $figures[] = Figure::between(
+                'spirit',
+                $spirit['low'],
+                $spirit['value'],
+                $spirit['high'],
+                'mL',
+                Reason::rule('spirit', [
+                    'herb_g' => round($amounts->herbG, 1),
+                    'percent' => SpiritStart::LEAST_PERCENT,
+                    'stands_h' => SpiritStart::STANDS_H,
+                ]),
+            );
         }
         foreach ($wish->blend->shares() as $oil) {
             $ml = $amounts->oilMl * $oil['share'];
             $at20 = $oil['carrier']->at20->gramsPerMl;
             $figures[] = Figure::exactly('oil_volume.'.$oil['carrier']->id, $ml, 'mL', ...$amounts->oilReasons);
-            $figures[] = Figure::exactly('oil_mass.'.$oil['carrier']->id, $ml * $at20, 'g', Reason::rule('oil-by-density', [
-                'oil_ml' => round($ml), 'celsius' => self::ROOM_C, 'g_per_ml' => round($at20, 3),
-            ]));
+            $figures[] = Figure::exactly(
+                'oil_mass.'.$oil['carrier']->id,
+                $ml * $at20,
+                'g',
+                Reason::rule('oil-by-density', [
+                    'oil_ml' => round($ml),
+                    'celsius' => self::ROOM_C,
+                    'g_per_ml' => round($at20, 3),
+                ]),
+            );
         }
 
         return $figures;
@@ -166,25 +228,72 @@ final readonly class Planner
         $each = $amounts->herbG / $amounts->jars;
         $herb = round($each, 1);
         $herbMl = round($wish->mix->ownMlPerG * $each, 1);
-        $around = fn (string $id, float $mm, float $part, Reason $why) => Figure::between($id, $mm * (1 - $part), $mm, $mm * (1 + $part), 'mm', $why);
+        $around = fn (string $id, float $mm, float $part, Reason $why) => Figure::between(
+            $id,
+            $mm * (1 - $part),
+            $mm,
+            $mm * (1 + $part),
+            'mm',
+            $why,
+        );
         $bedLow = $levels->bedMm * 0.8;
         $bedHigh = $levels->bedMm * 1.2;
 
         if ($wish->method->has(Method::IN_PAN)) {
             // What is stirred in a pan has no cover and no shoulder.
-            return [Figure::exactly('level_height', $levels->levelMm, 'mm', Reason::rule('level', ['oil_ml' => round($amounts->oilMl / $amounts->jars), 'herb_ml' => $herbMl, 'area_mm2' => $area]))];
+            return [
+                Figure::exactly(
+                    'level_height',
+                    $levels->levelMm,
+                    'mm',
+                    Reason::rule('level', ['oil_ml' => round($amounts->oilMl / $amounts->jars), 'herb_ml' => $herbMl, 'area_mm2' => $area]),
+                ),
+            ];
         }
 
         return [
-            $around('dry_fill_height', $levels->dryFillMm, 0.25, Reason::rule('dry-fill', ['herb_g' => $herb, 'loose' => round(1 / $wish->mix->looseMlPerG, 3), 'area_mm2' => $area])),
-            Figure::exactly('level_height', $levels->levelMm, 'mm', Reason::rule('level', ['oil_ml' => round($amounts->oilMl / $amounts->jars), 'herb_ml' => $herbMl, 'area_mm2' => $area])),
-            Figure::between('bed_height', $bedLow, $levels->bedMm, $bedHigh, 'mm', Reason::rule('bed', ['herb_g' => $herb, 'settled' => round(1 / $wish->mix->settledMlPerG, 3)])),
-            Figure::between('cover', $levels->levelMm - $bedHigh, $levels->coverMm(), $levels->levelMm - $bedLow, 'mm', Reason::rule('cover', [
-                'level_mm' => round($levels->levelMm), 'bed_mm' => round($levels->bedMm), 'wanted_mm' => Amounts::COVER_MM,
-            ])),
-            Figure::exactly('headspace', $levels->headspaceMm(), 'mm', Reason::rule('headspace', [
-                'height_mm' => $amounts->jar->heightMm, 'level_mm' => round($levels->levelMm), 'wanted_mm' => $wish->method->headspaceMm,
-            ])),
+            $around(
+                'dry_fill_height',
+                $levels->dryFillMm,
+                0.25,
+                Reason::rule('dry-fill', ['herb_g' => $herb, 'loose' => round(1 / $wish->mix->looseMlPerG, 3), 'area_mm2' => $area]),
+            ),
+            Figure::exactly(
+                'level_height',
+                $levels->levelMm,
+                'mm',
+                Reason::rule('level', ['oil_ml' => round($amounts->oilMl / $amounts->jars), 'herb_ml' => $herbMl, 'area_mm2' => $area]),
+            ),
+            Figure::between(
+                'bed_height',
+                $bedLow,
+                $levels->bedMm,
+                $bedHigh,
+                'mm',
+                Reason::rule('bed', ['herb_g' => $herb, 'settled' => round(1 / $wish->mix->settledMlPerG, 3)]),
+            ),
+            Figure::between(
+                'cover',
+                $levels->levelMm - $bedHigh,
+                $levels->coverMm(),
+                $levels->levelMm - $bedLow,
+                'mm',
+                Reason::rule('cover', [
+                    'level_mm' => round($levels->levelMm),
+                    'bed_mm' => round($levels->bedMm),
+                    'wanted_mm' => Amounts::COVER_MM,
+                ]),
+            ),
+            Figure::exactly(
+                'headspace',
+                $levels->headspaceMm(),
+                'mm',
+                Reason::rule('headspace', [
+                    'height_mm' => $amounts->jar->heightMm,
+                    'level_mm' => round($levels->levelMm),
+                    'wanted_mm' => $wish->method->headspaceMm,
+                ]),
+            ),
         ];
     }
 
@@ -192,12 +301,31 @@ final readonly class Planner
     {
         $yield = $uptake->yield($amounts->oilMl, $amounts->dryG($wish));
 
-        return Figure::between('yield_volume', $yield['low'], $yield['value'], $yield['high'], 'mL', Reason::rule('yield', [
-            'oil_ml' => round($amounts->oilMl), 'uptake' => round($uptake->mlPerGram, 2), 'herb_g' => round($amounts->dryG($wish), 1),
-            'way' => $uptake->way, 'losses_ml' => $uptake->lossesMl,
-        ]), ...($uptake->batches === 0 ? [] : [Reason::rule('uptake-learned', [
-            'batches' => $uptake->batches, 'form' => $wish->mix->first()->form->name, 'way' => $uptake->way, 'prior' => $uptake->priorMlPerGram, 'uptake' => round($uptake->mlPerGram, 2),
-        ])]));
+        return Figure::between(
+            'yield_volume',
+            $yield['low'],
+            $yield['value'],
+            $yield['high'],
+            'mL',
+            Reason::rule('yield', [
+                'oil_ml' => round($amounts->oilMl),
+                'uptake' => round($uptake->mlPerGram, 2),
+                'herb_g' => round($amounts->dryG($wish), 1),
+                'way' => $uptake->way,
+                'losses_ml' => $uptake->lossesMl,
+            ]),
+            ...$uptake->batches === 0
+                ? []
+                : [
+                    Reason::rule('uptake-learned', [
+                        'batches' => $uptake->batches,
+                        'form' => $wish->mix->first()->form->name,
+                        'way' => $uptake->way,
+                        'prior' => $uptake->priorMlPerGram,
+                        'uptake' => round($uptake->mlPerGram, 2),
+                    ]),
+                ],
+        );
     }
 
     /** @return list<Figure> */
@@ -209,17 +337,27 @@ final readonly class Planner
         $usual = AmountWriter::span($school->usualH);
         $heated = $wish->method->heated;
         $schoolTime = Reason::rule('school-time', [
-            'school' => ucfirst($school->name), 'least' => AmountWriter::span($school->leastH), 'usual' => $usual,
-            'most' => AmountWriter::span($school->mostH), 'why' => $school->why,
+            'school' => ucfirst($school->name),
+            'least' => AmountWriter::span($school->leastH),
+            'usual' => $usual,
+            'most' => AmountWriter::span($school->mostH),
+            'why' => $school->why,
         ]);
-        $startWhy = $wish->readyBy === null
-            ? Reason::rule('starts-now', ['start' => $startBy->format('j F Y')])
-            : Reason::rule('backwards', ['ready_by' => $wish->readyBy->format('j F Y'), 'settle_h' => Timetable::SETTLE_HOURS, 'usual' => $usual]);
+        $startWhy =
+            $wish->readyBy === null
+                ? Reason::rule('starts-now', ['start' => $startBy->format('j F Y')])
+                : Reason::rule('backwards', [
+                    'ready_by' => $wish->readyBy->format('j F Y'),
+                    'settle_h' => Timetable::SETTLE_HOURS,
+                    'usual' => $usual,
+                ]);
         $sessions = count($times->sessions);
         $strainWhy = $heated
             ? Reason::rule('strain-after-sessions', [
-                'usual' => $usual, 'sessions' => $sessions === 1 ? 'one session' : $sessions.' sessions',
-                'from' => $this->kitchen->waking->fromText(), 'to' => $this->kitchen->waking->toText(),
+                'usual' => $usual,
+                'sessions' => $sessions === 1 ? 'one session' : $sessions.' sessions',
+                'from' => $this->kitchen->waking->fromText(),
+                'to' => $this->kitchen->waking->toText(),
             ])
             : Reason::rule('strain-after', ['usual' => $usual, 'start' => $times->fillAt->format('j F Y')]);
 
@@ -229,9 +367,14 @@ final readonly class Planner
                 : Figure::exactly('warm_hours', 0.0, 'h', Reason::rule('not-heated')),
             Figure::exactly('start_by', $startBy->format('Y-m-d'), 'date', $startWhy),
             $this->strainBy($wish, $times, $strainWhy, $schoolTime),
-            Figure::exactly('hands_on', $hands->minutes, 'min', Reason::rule('hands-on', [
-                'by' => $hands->byHours > 0 ? 'Being by the flame, '.AmountWriter::span($hands->byHours).', is not counted in.' : '',
-            ])),
+            Figure::exactly(
+                'hands_on',
+                $hands->minutes,
+                'min',
+                Reason::rule('hands-on', [
+                    'by' => $hands->byHours > 0 ? 'Being by the flame, '.AmountWriter::span($hands->byHours).', is not counted in.' : '',
+                ]),
+            ),
             $keeping->figure(),
         ];
     }
@@ -245,10 +388,25 @@ final readonly class Planner
         }
         [$by, $about] = [$days->warmUp, AmountWriter::span($min / 60)];
 
-        return [Figure::exactly('warm_up', (float) $min, 'min', $by->cooker === '' ? Reason::rule('warm-up-common', ['minutes' => $about]) : Reason::rule($days->warmUp->wet ? 'warm-up-pot' : 'warm-up-dry', [
-            'cooker' => 'The '.lcfirst($by->cooker), 'minutes' => $about, 'setting' => Cooker::on($by->setting), 'poured' => $by->load->pouredC === null ? 'cold' : 'hand-hot', 'room' => $this->kitchen->warmth($this->kitchen->roomC),
-            'learned' => $by->learned ? 'Learned from its own warm-up.' : 'Nobody has learned this pot yet, so these are a common pot’s figures.',
-        ]))];
+        return [
+            Figure::exactly(
+                'warm_up',
+                (float) $min,
+                'min',
+                $by->cooker === ''
+                    ? Reason::rule('warm-up-common', ['minutes' => $about])
+                    : Reason::rule($days->warmUp->wet ? 'warm-up-pot' : 'warm-up-dry', [
+                        'cooker' => 'The '.lcfirst($by->cooker),
+                        'minutes' => $about,
+                        'setting' => Cooker::on($by->setting),
+                        'poured' => $by->load->pouredC === null ? 'cold' : 'hand-hot',
+                        'room' => $this->kitchen->warmth($this->kitchen->roomC),
+                        'learned' => $by->learned
+                            ? 'Learned from its own warm-up.'
+                            : 'Nobody has learned this pot yet, so these are a common pot’s figures.',
+                    ]),
+            ),
+        ];
     }
 
     private function strainBy(Wish $wish, Timetable $times, Reason $why, Reason $schoolTime): Figure
@@ -258,16 +416,33 @@ final readonly class Planner
         }
         $after = fn (float $hours) => $times->fillAt->modify('+'.(int) ceil($hours / 24).' days')->format('Y-m-d');
 
-        return Figure::between('strain_by', $after($wish->school->leastH), $times->strainAt->format('Y-m-d'), $after($wish->school->mostH), 'date', $why, $schoolTime);
+        return Figure::between(
+            'strain_by',
+            $after($wish->school->leastH),
+            $times->strainAt->format('Y-m-d'),
+            $after($wish->school->mostH),
+            'date',
+            $why,
+            $schoolTime,
+        );
     }
 
-    /** Until when it will keep if nothing else is said: cool and dark, or cold where it must be, in dark glass, of the lots it is taken from. */
+    /**
+     * Until when it will keep if nothing else is said: cool and dark, or cold where it must be, in dark glass, of the
+     * lots it is taken from.
+     */
     public static function keeping(Wish $wish, Timetable $times, ?Supplies $supplies, Tables $tables): Keeping
     {
         $facts = fn (string $place) => new KeptFacts(
-            $times->fillAt, $times->strainAt, $wish->kept(),
+            $times->fillAt,
+            $times->strainAt,
+            $wish->kept(),
             $wish->school->targetC === null ? [] : [['hours' => $wish->school->usualH, 'celsius' => $wish->school->targetC]],
-            $supplies?->oilLots() ?? [], $place, water: $wish->mix->wettest(), watery: $wish->mix->isWatery(), kitchen: $wish->purpose === 'kitchen',
+            $supplies?->oilLots() ?? [],
+            $place,
+            water: $wish->mix->wettest(),
+            watery: $wish->mix->isWatery(),
+            kitchen: $wish->purpose === 'kitchen',
         );
         $keeping = Keeping::of($wish->blend, $wish->mix->state, $facts('cool-dark'), $tables);
 
@@ -285,8 +460,18 @@ final readonly class Planner
             $part = $wish->mix->parts[$i];
             if ($part->form->state->isWet()) {
                 $soak = AcidSoak::for($part->plant, $amounts->herbG * $share);
-                $figures[] = Figure::exactly("soak_acid.{$i}", $soak->acidG, 'g', Reason::rule('soak-acid', ['parts' => $soak->parts, 'herb_g' => round($soak->herbG, 1), 'herb' => $part->plant->name]));
-                $figures[] = Figure::exactly("soak_water.{$i}", $soak->waterG, 'g', Reason::rule('soak-water', ['solution_g' => round($soak->solutionG(), 1)]));
+                $figures[] = Figure::exactly(
+                    "soak_acid.{$i}",
+                    $soak->acidG,
+                    'g',
+                    Reason::rule('soak-acid', ['parts' => $soak->parts, 'herb_g' => round($soak->herbG, 1), 'herb' => $part->plant->name]),
+                );
+                $figures[] = Figure::exactly(
+                    "soak_water.{$i}",
+                    $soak->waterG,
+                    'g',
+                    Reason::rule('soak-water', ['solution_g' => round($soak->solutionG(), 1)]),
+                );
             }
         }
 
@@ -304,7 +489,17 @@ final readonly class Planner
 
         return [
             Figure::exactly('cost', round($cost['cost'], 2), 'money', $why),
-            ...($yieldMl > 0 ? [Figure::exactly('cost_per_100', round($cost['cost'] / $yieldMl * 100, 2), 'money', $why, Reason::rule('cost-per-100', ['yield_ml' => round($yieldMl)]))] : []),
+            ...$yieldMl > 0
+                ? [
+                    Figure::exactly(
+                        'cost_per_100',
+                        round(($cost['cost'] / $yieldMl) * 100, 2),
+                        'money',
+                        $why,
+                        Reason::rule('cost-per-100', ['yield_ml' => round($yieldMl)]),
+                    ),
+                ]
+                : [],
         ];
     }
 }

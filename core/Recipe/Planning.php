@@ -49,9 +49,20 @@ final class Planning
             throw $refused->tried(fn (array $change, string $way): bool => $this->leadsOut($wish, $change, $way, $kitchen));
         }
 
-        return $plan->withNotes(array_map(fn (array $note) => [...$note, 'ways' => array_values(array_filter(
-            $note['ways'], fn (array $way) => $this->leadsOut($wish, $way['change'], $way['id'], $kitchen, $note['id']),
-        ))], $plan->notes));
+        return $plan->withNotes(
+            array_map(
+                fn (array $note) => [
+                    ...$note,
+                    'ways' => array_values(
+                        array_filter(
+                            $note['ways'],
+                            fn (array $way) => $this->leadsOut($wish, $way['change'], $way['id'], $kitchen, $note['id']),
+                        ),
+                    ),
+                ],
+                $plan->notes,
+            ),
+        );
     }
 
     /**
@@ -67,8 +78,8 @@ final class Planning
             return false;
         }
 
-        return ($way !== Way::FOR_THE_SKIN || $plan->isSound())
-            && array_filter($plan->notes, fn (array $note) => $note['id'] === $complaint) === [];
+        return ($way !== Way::FOR_THE_SKIN || $plan->isSound()) &&
+            array_filter($plan->notes, fn (array $note) => $note['id'] === $complaint) === [];
     }
 
     /**
@@ -78,7 +89,9 @@ final class Planning
      */
     private function planned(array $wish, Kitchen $kitchen): Plan
     {
-        return (new Planner($this->tables, $kitchen, $this->rules()))->plan((new WishReader($this->cupboard, $this->methods, $kitchen))->read($wish));
+        return (new Planner($this->tables, $kitchen, $this->rules()))->plan(
+            (new WishReader($this->cupboard, $this->methods, $kitchen))->read($wish),
+        );
     }
 
     /** @return array<string, mixed> docs/formats/plan.schema.json */
@@ -107,7 +120,12 @@ final class Planning
     /** @return array<string, mixed> the document with every method set beside the one wished for */
     public function answer(Plan $plan, Kitchen $kitchen): array
     {
-        return $this->document($plan, $kitchen) + ['methods' => self::inDegrees((new Comparison($this->tables, $this->methods, $kitchen, $this->rules()))->of($plan->wish), $kitchen)];
+        return $this->document($plan, $kitchen) + [
+            'methods' => self::inDegrees(
+                (new Comparison($this->tables, $this->methods, $kitchen, $this->rules()))->of($plan->wish),
+                $kitchen,
+            ),
+        ];
     }
 
     /**

@@ -29,7 +29,9 @@ final class Remedies
     {
         $usual = $kitchen->jarsBySize($wish->method->vessels[0])[0] ?? null;
 
-        return $usual === null ? [] : [new Way('its-vessel', sprintf('Make it in a %s.', $usual->called), ['jar' => null, 'jars' => null, 'by_jar' => null])];
+        return $usual === null
+            ? []
+            : [new Way('its-vessel', sprintf('Make it in a %s.', $usual->called), ['jar' => null, 'jars' => null, 'by_jar' => null])];
     }
 
     /**
@@ -42,22 +44,38 @@ final class Remedies
         $ways = [];
         $larger = self::larger($wish, $kitchen, $jar, $herbG, $oilMl);
         if ($larger !== null) {
-            $ways[] = new Way('larger-jar', sprintf('Take the %s: it holds it all.', $larger->called), ['jar' => $larger->id, 'jars' => null]);
+            $ways[] = new Way('larger-jar', sprintf('Take the %s: it holds it all.', $larger->called), [
+                'jar' => $larger->id,
+                'jars' => null,
+            ]);
         }
         for ($jars = 2; $jars <= Wish::MOST_JARS; $jars++) {
             $each = Levels::in($jar, $wish->mix, $herbG / $jars, $oilMl / $jars);
             if ($each->headspaceMm() >= $wish->method->headspaceMm - 1e-9) {
-                $ways[] = new Way('several-jars', sprintf(
-                    'Use %s of this jar, each with %s of herb and %s of oil.', Numbers::word($jars), AmountWriter::plain($herbG / $jars, Kind::Mass), AmountWriter::plain($oilMl / $jars, Kind::Volume),
-                ), ['jars' => (string) $jars] + ($jar->id === '' ? [] : ['jar' => $jar->id]));
+                $ways[] = new Way(
+                    'several-jars',
+                    sprintf(
+                        'Use %s of this jar, each with %s of herb and %s of oil.',
+                        Numbers::word($jars),
+                        AmountWriter::plain($herbG / $jars, Kind::Mass),
+                        AmountWriter::plain($oilMl / $jars, Kind::Volume),
+                    ),
+                    ['jars' => (string) $jars] + ($jar->id === '' ? [] : ['jar' => $jar->id]),
+                );
                 break;
             }
         }
         $most = Levels::mostHerb($jar, $wish->mix, $oilMl / $herbG, $wish->method->headspaceMm);
         if ($most > 0) {
-            $ways[] = new Way('fill-this-jar', sprintf(
-                'Make only what this jar takes: %s of herb and %s of oil.', AmountWriter::plain($most, Kind::Mass), AmountWriter::plain($most * $oilMl / $herbG, Kind::Volume),
-            ), [...self::SIZES, 'herbs' => self::unweighed($wish), 'jars' => null] + self::ratioAsItIs($wish, $herbG, $oilMl));
+            $ways[] = new Way(
+                'fill-this-jar',
+                sprintf(
+                    'Make only what this jar takes: %s of herb and %s of oil.',
+                    AmountWriter::plain($most, Kind::Mass),
+                    AmountWriter::plain(($most * $oilMl) / $herbG, Kind::Volume),
+                ),
+                [...self::SIZES, 'herbs' => self::unweighed($wish), 'jars' => null] + self::ratioAsItIs($wish, $herbG, $oilMl),
+            );
         }
 
         return $ways;
@@ -68,9 +86,11 @@ final class Remedies
     {
         $ways = [];
         if ($would !== null) {
-            $ways[] = new Way('leaner', sprintf(
-                'Take %s, which covers it%s.', $would->text(), self::outgrowsItsJar($wish) ? ', in a jar that holds it' : '',
-            ), self::leaner($wish, $would));
+            $ways[] = new Way(
+                'leaner',
+                sprintf('Take %s, which covers it%s.', $would->text(), self::outgrowsItsJar($wish) ? ', in a jar that holds it' : ''),
+                self::leaner($wish, $would),
+            );
         }
 
         return $ways;
@@ -85,9 +105,16 @@ final class Remedies
     {
         $usual = $wish->mix->usualParts($wish->perGramAsItLies());
 
-        return [new Way('usual', sprintf('Take 1:%s for the same oil.', Wording::number($usual)), [
-            ...self::SIZES, 'oil_amount' => self::number(round($oilMl, 1)).' mL', 'herbs' => self::unweighed($wish), 'ratio' => '1:'.Wording::number($usual), 'jar' => null, 'jars' => null,
-        ])];
+        return [
+            new Way('usual', sprintf('Take 1:%s for the same oil.', Wording::number($usual)), [
+                ...self::SIZES,
+                'oil_amount' => self::number(round($oilMl, 1)).' mL',
+                'herbs' => self::unweighed($wish),
+                'ratio' => '1:'.Wording::number($usual),
+                'jar' => null,
+                'jars' => null,
+            ]),
+        ];
     }
 
     /**
@@ -99,7 +126,15 @@ final class Remedies
     {
         $usual = '1:'.Wording::number($wish->mix->usualParts($wish->perGramAsItLies()));
 
-        return [...self::ofLean($wish, $oilMl), new Way('by-herb', sprintf('Take %s for the same herb.', $usual), ['oil_amount' => null, 'ratio' => $usual, 'jar' => null, 'jars' => null])];
+        return [
+            ...self::ofLean($wish, $oilMl),
+            new Way('by-herb', sprintf('Take %s for the same herb.', $usual), [
+                'oil_amount' => null,
+                'ratio' => $usual,
+                'jar' => null,
+                'jars' => null,
+            ]),
+        ];
     }
 
     /** @return list<Way> */
@@ -108,16 +143,20 @@ final class Remedies
         $ways = [];
         $room = $jar->heightMm - $wish->method->headspaceMm;
         foreach (array_reverse(ByJar::FILLS, true) as $word => $share) {
-            $bed = $jar->heightOf($wish->mix->settledMlPerG * $jar->volumeTo($share * $jar->heightMm) / $wish->mix->looseMlPerG);
+            $bed = $jar->heightOf(($wish->mix->settledMlPerG * $jar->volumeTo($share * $jar->heightMm)) / $wish->mix->looseMlPerG);
             if ($share < $way->share() && $bed + $way->coverMm <= $room) {
-                $ways[] = new Way('less-herb', sprintf('Fill it %s instead: with that cover it fits.', ByJar::SAID[$word]), ['by_jar' => ['fill' => $word, 'cover' => round($way->coverMm).' mm']]);
+                $ways[] = new Way('less-herb', sprintf('Fill it %s instead: with that cover it fits.', ByJar::SAID[$word]), [
+                    'by_jar' => ['fill' => $word, 'cover' => round($way->coverMm).' mm'],
+                ]);
                 break;
             }
         }
-        $bed = $jar->heightOf($wish->mix->settledMlPerG * $jar->volumeTo($way->share() * $jar->heightMm) / $wish->mix->looseMlPerG);
+        $bed = $jar->heightOf(($wish->mix->settledMlPerG * $jar->volumeTo($way->share() * $jar->heightMm)) / $wish->mix->looseMlPerG);
         $cover = floor($room - $bed);
         if ($cover >= 10) {
-            $ways[] = new Way('thinner-cover', sprintf('Cover it by %d mm, which is all there is room for.', (int) $cover), ['by_jar' => ['fill' => $way->fill, 'cover' => $cover.' mm']]);
+            $ways[] = new Way('thinner-cover', sprintf('Cover it by %d mm, which is all there is room for.', (int) $cover), [
+                'by_jar' => ['fill' => $way->fill, 'cover' => $cover.' mm'],
+            ]);
         }
 
         return $ways;
@@ -128,27 +167,42 @@ final class Remedies
      *
      * @return list<Way>
      */
-    public static function ofShortOil(Wish $wish, Amounts $amounts, Kitchen $kitchen, Carrier $carrier, float $share, Allocation $taking): array
-    {
+    public static function ofShortOil(
+        Wish $wish,
+        Amounts $amounts,
+        Kitchen $kitchen,
+        Carrier $carrier,
+        float $share,
+        Allocation $taking,
+    ): array {
         $ways = [];
         $there = $taking->need - $taking->short;
         $whole = $there / $share;
         $unweighed = self::unweighed($wish);
         if ($whole >= 20) {
             // To the millilitre below, so that there is really enough.
-            $ways[] = new Way('smaller-batch', sprintf('Make less: %s of oil in all.', AmountWriter::plain(floor($whole), Kind::Volume)), [
-                ...self::SIZES, 'oil_amount' => floor($whole).' mL', 'herbs' => $unweighed, 'jar' => null, 'jars' => null,
-            ] + self::ratioAsItIs($wish, $amounts->herbG, $amounts->oilMl));
+            $ways[] = new Way(
+                'smaller-batch',
+                sprintf('Make less: %s of oil in all.', AmountWriter::plain(floor($whole), Kind::Volume)),
+                [...self::SIZES, 'oil_amount' => floor($whole).' mL', 'herbs' => $unweighed, 'jar' => null, 'jars' => null] +
+                    self::ratioAsItIs($wish, $amounts->herbG, $amounts->oilMl),
+            );
         }
         $other = self::another($wish, $kitchen, $taking->short);
         if ($other !== null) {
-            $ways[] = $there > 0.5 ? self::blended($wish, $amounts, $kitchen, $carrier, $other, $taking) : self::instead($wish, $amounts, $kitchen, $carrier, $other);
+            $ways[] =
+                $there > 0.5
+                    ? self::blended($wish, $amounts, $kitchen, $carrier, $other, $taking)
+                    : self::instead($wish, $amounts, $kitchen, $carrier, $other);
         }
         $smaller = self::jarForLess($wish, $amounts, $kitchen, $whole);
         if ($smaller !== null) {
-            $ways[] = new Way('smaller-jar', sprintf('Fill a %s instead.', $smaller->called), [
-                ...self::SIZES, 'herbs' => $unweighed, 'jar' => $smaller->id, 'jars' => null,
-            ] + self::ratioAsItIs($wish, $amounts->herbG, $amounts->oilMl));
+            $ways[] = new Way(
+                'smaller-jar',
+                sprintf('Fill a %s instead.', $smaller->called),
+                [...self::SIZES, 'herbs' => $unweighed, 'jar' => $smaller->id, 'jars' => null] +
+                    self::ratioAsItIs($wish, $amounts->herbG, $amounts->oilMl),
+            );
         }
 
         return $ways;
@@ -167,7 +221,14 @@ final class Remedies
         $grams = floor($there * 10) / 10;
         $herbs[$which] = ['amount' => self::number($grams).' g'] + (array) $herbs[$which];
 
-        return [new Way('smaller-batch', sprintf('Make less: with the %s there is.', AmountWriter::plain($grams, Kind::Mass)), [...self::SIZES, 'herbs' => $herbs, 'jar' => null, 'jars' => null])];
+        return [
+            new Way('smaller-batch', sprintf('Make less: with the %s there is.', AmountWriter::plain($grams, Kind::Mass)), [
+                ...self::SIZES,
+                'herbs' => $herbs,
+                'jar' => null,
+                'jars' => null,
+            ]),
+        ];
     }
 
     /** @return array<string, mixed> the change that takes a leaner ratio */
@@ -176,7 +237,9 @@ final class Remedies
         $change = ['ratio' => $would->text()];
 
         // With herb and oil both given the oil must give way; more oil on the same herb may want another jar.
-        return $change + ($wish->herb !== null && $wish->oil !== null ? ['oil_amount' => null] : []) + (self::outgrowsItsJar($wish) ? ['jar' => null, 'jars' => null] : []);
+        return $change +
+            ($wish->herb !== null && $wish->oil !== null ? ['oil_amount' => null] : []) +
+            (self::outgrowsItsJar($wish) ? ['jar' => null, 'jars' => null] : []);
     }
 
     /** Whether more oil would be poured on so much herb, into a jar that is said. */
@@ -188,7 +251,10 @@ final class Remedies
     public static function larger(Wish $wish, Kitchen $kitchen, Jar $jar, float $herbG, float $oilMl): ?Jar
     {
         foreach ($kitchen->jarsBySize($jar->kind) as $other) {
-            if ($other->brimMl > $jar->brimMl && Levels::in($other, $wish->mix, $herbG, $oilMl)->headspaceMm() >= $wish->method->headspaceMm - 1e-9) {
+            if (
+                $other->brimMl > $jar->brimMl &&
+                Levels::in($other, $wish->mix, $herbG, $oilMl)->headspaceMm() >= $wish->method->headspaceMm - 1e-9
+            ) {
                 return $other;
             }
         }
@@ -221,21 +287,35 @@ final class Remedies
         $parts[] = ['carrier' => $other, 'parts' => $taking->short];
         $oils[] = ['id' => $other->id, 'parts' => self::number($taking->short)];
 
-        return new Way('blend', sprintf(
-            'Make up the %s with %s: %s.', AmountWriter::plain($taking->short, Kind::Volume), $other->name, self::whatChanges($wish, Blend::of($parts), $kitchen),
-        ), ['oils' => $oils]);
+        return new Way(
+            'blend',
+            sprintf(
+                'Make up the %s with %s: %s.',
+                AmountWriter::plain($taking->short, Kind::Volume),
+                $other->name,
+                self::whatChanges($wish, Blend::of($parts), $kitchen),
+            ),
+            ['oils' => $oils],
+        );
     }
 
     /** In density, keeping and allergens. */
     private static function whatChanges(Wish $wish, Blend $blend, Kitchen $kitchen): string
     {
-        $months = fn (Wish $wish): float => Planner::keeping($wish, Days::of($wish, $kitchen, among: false)->timetable, null, $kitchen->cupboard()->tables())->months;
+        $months = fn (Wish $wish): float => Planner::keeping(
+            $wish,
+            Days::of($wish, $kitchen, among: false)->timetable,
+            null,
+            $kitchen->cupboard()->tables(),
+        )->months;
         [$before, $after] = [$months($wish), $months($wish->inOil($blend))];
         $new = array_diff($blend->allergens(), $wish->blend->allergens());
 
         return implode('; ', [
             sprintf('density %.3f for %.3f g/mL', $blend->density(20)->gramsPerMl, $wish->blend->density(20)->gramsPerMl),
-            abs($after - $before) < 0.05 ? sprintf('keeps as long, %g months', round($after, 1)) : sprintf('keeps %g months, not %g', round($after, 1), round($before, 1)),
+            abs($after - $before) < 0.05
+                ? sprintf('keeps as long, %g months', round($after, 1))
+                : sprintf('keeps %g months, not %g', round($after, 1), round($before, 1)),
             $new === [] ? 'no new allergen' : 'brings '.implode(' and ', $new).', an allergen',
         ]);
     }
@@ -263,7 +343,12 @@ final class Remedies
         $perGram = $amounts->oilMl / $amounts->herbG;
         foreach (array_reverse($kitchen->jarsBySize($amounts->jar->kind)) as $jar) {
             $herb = Levels::mostHerb($jar, $wish->mix, $perGram, $wish->method->headspaceMm);
-            if ($jar->brimMl < $amounts->jar->brimMl * $amounts->jars && $herb > 0 && $herb * $perGram <= $oilMl && Levels::in($jar, $wish->mix, $herb, $herb * $perGram)->coverMm() > 0) {
+            if (
+                $jar->brimMl < $amounts->jar->brimMl * $amounts->jars &&
+                $herb > 0 &&
+                $herb * $perGram <= $oilMl &&
+                Levels::in($jar, $wish->mix, $herb, $herb * $perGram)->coverMm() > 0
+            ) {
                 return $jar;
             }
         }
@@ -295,7 +380,9 @@ final class Remedies
     /** @return array<string, string> the ratio, where herb and oil together gave it */
     private static function ratioAsItIs(Wish $wish, float $herbG, float $oilMl): array
     {
-        return $wish->herb !== null && $wish->oil !== null ? ['ratio' => '1:'.self::number($oilMl / $herbG / $wish->perGramAsItLies())] : [];
+        return $wish->herb !== null && $wish->oil !== null
+            ? ['ratio' => '1:'.self::number($oilMl / $herbG / $wish->perGramAsItLies())]
+            : [];
     }
 
     private static function number(float $value): string
@@ -310,10 +397,22 @@ final class Remedies
      */
     public static function ofSpirit(Kitchen $kitchen): array
     {
-        $open = array_filter($kitchen->methods()->all(), fn (Method $method) => $method->heated && ! $method->has(Method::OVER_FLAME) && ! $method->has(Method::LID_TIGHT));
+        $open = array_filter(
+            $kitchen->methods()->all(),
+            fn (Method $method) => $method->heated && ! $method->has(Method::OVER_FLAME) && ! $method->has(Method::LID_TIGHT),
+        );
 
         return [
-            ...array_values(array_map(fn (Method $method) => new Way($method->id, sprintf('Warm it %s, the jar open and no flame near it.', $method->inSentence), ['method' => $method->id, 'school' => null]), $open)),
+            ...array_values(
+                array_map(
+                    fn (Method $method) => new Way(
+                        $method->id,
+                        sprintf('Warm it %s, the jar open and no flame near it.', $method->inSentence),
+                        ['method' => $method->id, 'school' => null],
+                    ),
+                    $open,
+                ),
+            ),
             new Way('no-spirit', 'Leave the spirit out.', ['spirit' => null]),
         ];
     }
@@ -330,8 +429,15 @@ final class Remedies
         return match ($caution) {
             'botulism' => [...self::dried($wish), ...self::cold($wish, $kitchen), ...self::soured($wish), ...$skin],
             'cold-too-long' => [
-                ...array_map(fn (Method $method) => new Way($method->id, sprintf('Warm it %s.', $method->inSentence), ['method' => $method->id, 'school' => null]), self::quick($wish, $kitchen)),
-                ...self::dried($wish), ...self::soured($wish),
+                ...array_map(
+                    fn (Method $method) => new Way($method->id, sprintf('Warm it %s.', $method->inSentence), [
+                        'method' => $method->id,
+                        'school' => null,
+                    ]),
+                    self::quick($wish, $kitchen),
+                ),
+                ...self::dried($wish),
+                ...self::soured($wish),
             ],
             'soured-untested' => [...self::dried($wish), ...self::cold($wish, $kitchen), ...$skin],
             'not-food-plant', 'not-food-oil', 'not-food-lot' => $skin,
@@ -344,9 +450,14 @@ final class Remedies
     /** @return list<Way> */
     private static function dried(Wish $wish): array
     {
-        return [new Way('dry-it', 'Use it dried.', ['herbs' => array_map(
-            fn (mixed $herb) => ['state' => 'dried'] + array_diff_key((array) $herb, ['water' => 1, 'picked' => 1, 'lot' => 1]), HerbsReader::list($wish->source),
-        )])];
+        return [
+            new Way('dry-it', 'Use it dried.', [
+                'herbs' => array_map(
+                    fn (mixed $herb) => ['state' => 'dried'] + array_diff_key((array) $herb, ['water' => 1, 'picked' => 1, 'lot' => 1]),
+                    HerbsReader::list($wish->source),
+                ),
+            ]),
+        ];
     }
 
     /** @return list<Way> kept cold, by the way that is wished for where it is quick enough, else by the shortest that is */
@@ -357,7 +468,11 @@ final class Remedies
         }
 
         return array_map(
-            fn (Method $method) => new Way('keep-cold', sprintf('Keep it cold, warmed %s, and use it within four days.', $method->inSentence), ['kept' => ColdKept::FRIDGE, 'method' => $method->id, 'school' => null]),
+            fn (Method $method) => new Way(
+                'keep-cold',
+                sprintf('Keep it cold, warmed %s, and use it within four days.', $method->inSentence),
+                ['kept' => ColdKept::FRIDGE, 'method' => $method->id, 'school' => null],
+            ),
             array_slice(self::quick($wish, $kitchen), 0, 1),
         );
     }
@@ -365,7 +480,10 @@ final class Remedies
     /** @return list<Way> */
     private static function soured(Wish $wish): array
     {
-        $untested = array_filter($wish->mix->parts, fn (HerbPart $part) => $part->form->state->isWet() && AcidSoak::partsFor($part->plant) === null);
+        $untested = array_filter(
+            $wish->mix->parts,
+            fn (HerbPart $part) => $part->form->state->isWet() && AcidSoak::partsFor($part->plant) === null,
+        );
 
         return $untested === [] ? [new Way('sour-it', 'Sour it first, by the tested way.', ['kept' => ColdKept::SOURED])] : [];
     }
@@ -373,7 +491,10 @@ final class Remedies
     /** @return list<Method> ways after which wet kitchen herb is cold in time, but for the one wished for; the shortest first */
     private static function quick(Wish $wish, Kitchen $kitchen): array
     {
-        $quick = array_filter($kitchen->methods()->all(), fn (Method $method) => $method->has(Method::CHILLED_AT_ONCE) && $method->id !== $wish->method->id);
+        $quick = array_filter(
+            $kitchen->methods()->all(),
+            fn (Method $method) => $method->has(Method::CHILLED_AT_ONCE) && $method->id !== $wish->method->id,
+        );
         usort($quick, fn (Method $a, Method $b) => $a->schoolFor($wish->mix)->usualH <=> $b->schoolFor($wish->mix)->usualH);
 
         return $quick;

@@ -27,16 +27,24 @@ final class Sentence
         return [
             ...self::amount($wish, $amounts, $piece, $plain, $chosen),
             $piece('herb', self::herbs($wish), $chosen('herb')),
-            $plain(' oil for '), $piece('purpose', $kitchen->cupboard()->purpose($wish->purpose)->name, $chosen('purpose')),
-            ...($wish->kept() === ColdKept::SHELF ? [] : [$plain(' '), $piece('kept', $wish->kept() === ColdKept::FRIDGE ? 'to keep cold for four days' : 'soured first', true)]),
-            ...($wish->mix->isSingle() ? [$plain(', '), $piece('form', self::form($wish->mix->first()), $chosen('form'))] : []),
-            ...($wish->byJar === null ? [$plain(', '), $piece('ratio', self::ratio($amounts->ratio), $chosen('ratio'))] : []),
-            $plain(', in '), $piece('oils', self::oils($wish), $chosen('oils')),
-            ...($wish->spirit ? [$plain(', moistened with spirit first')] : []),
-            $plain(', '), $piece('method', $wish->method->inSentence, $chosen('method')),
-            $plain(' for '), $piece('school', $school, $chosen('school')),
-            $plain(', then '), $piece('way', $wish->way, $chosen('way')),
-            $plain(', '), $piece('when', self::when($wish), $chosen('ready_by', 'start')),
+            $plain(' oil for '),
+            $piece('purpose', $kitchen->cupboard()->purpose($wish->purpose)->name, $chosen('purpose')),
+            ...$wish->kept() === ColdKept::SHELF
+                ? []
+                : [$plain(' '), $piece('kept', $wish->kept() === ColdKept::FRIDGE ? 'to keep cold for four days' : 'soured first', true)],
+            ...$wish->mix->isSingle() ? [$plain(', '), $piece('form', self::form($wish->mix->first()), $chosen('form'))] : [],
+            ...$wish->byJar === null ? [$plain(', '), $piece('ratio', self::ratio($amounts->ratio), $chosen('ratio'))] : [],
+            $plain(', in '),
+            $piece('oils', self::oils($wish), $chosen('oils')),
+            ...$wish->spirit ? [$plain(', moistened with spirit first')] : [],
+            $plain(', '),
+            $piece('method', $wish->method->inSentence, $chosen('method')),
+            $plain(' for '),
+            $piece('school', $school, $chosen('school')),
+            $plain(', then '),
+            $piece('way', $wish->way, $chosen('way')),
+            $plain(', '),
+            $piece('when', self::when($wish), $chosen('ready_by', 'start')),
             $plain('.'),
         ];
     }
@@ -53,15 +61,32 @@ final class Sentence
         $jarPiece = $piece('jar', $jar, $chosen('jar', 'jars'));
         if ($wish->byJar !== null) {
             return [
-                $plain(ucfirst($article)), $piece('jar', $article === '' ? ucfirst($jar) : $jar, $chosen('jar', 'jars')), $plain(', '),
-                $piece('amount', $wish->byJar->said().' and covered by '.AmountWriter::plain($wish->byJar->coverMm, Kind::Length), true), $plain(': '),
+                $plain(ucfirst($article)),
+                $piece('jar', $article === '' ? ucfirst($jar) : $jar, $chosen('jar', 'jars')),
+                $plain(', '),
+                $piece(
+                    'amount',
+                    $wish->byJar->said().' and covered by '.AmountWriter::plain($wish->byJar->coverMm, Kind::Length),
+                    true,
+                ),
+                $plain(': '),
             ];
         }
         if ($wish->finished !== null) {
-            return [$plain('Enough for '), $piece('amount', $wish->finished->said, true), $plain(', in '.$article), $jarPiece, $plain(': ')];
+            return [
+                $plain('Enough for '),
+                $piece('amount', $wish->finished->said, true),
+                $plain(', in '.$article),
+                $jarPiece,
+                $plain(': '),
+            ];
         }
         if ($wish->herb === null && $wish->oil === null) {
-            return [$plain(ucfirst($article)), $piece('amount', $article === '' ? ucfirst($jar) : $jar, $chosen('jar', 'jars')), $plain(' of ')];
+            return [
+                $plain(ucfirst($article)),
+                $piece('amount', $article === '' ? ucfirst($jar) : $jar, $chosen('jar', 'jars')),
+                $plain(' of '),
+            ];
         }
         $words = array_filter([
             $wish->herb === null ? null : Numbers::withUnit($wish->herb->typed, 'g').' of herb',
@@ -90,7 +115,9 @@ final class Sentence
             return $wish->mix->name();
         }
 
-        return $wish->mix->name().' ('.implode(' to ', array_map(fn (float $part) => Numbers::isWord($part) ? Numbers::word((int) round($part)) : (string) round($part, 2), $parts)).')';
+        $word = fn (float $part) => Numbers::isWord($part) ? Numbers::word((int) round($part)) : (string) round($part, 2);
+
+        return sprintf('%s (%s)', $wish->mix->name(), implode(' to ', array_map($word, $parts)));
     }
 
     /** How it is cut, without what the plant's own name says already: "marshmallow root, dried and cut". */
@@ -99,7 +126,9 @@ final class Sentence
         $name = $part->form->name;
         $bare = preg_replace('/^'.preg_quote($part->form->plain, '/').',\s*/u', '', $name) ?? $name;
 
-        return $bare !== $name && preg_match('/\b'.preg_quote($part->form->plain, '/').'\b/iu', $part->plant->name) === 1 ? $bare : $name;
+        return $bare !== $name && preg_match('/\b'.preg_quote($part->form->plain, '/').'\b/iu', $part->plant->name) === 1
+            ? $bare
+            : $name;
     }
 
     private static function ratio(Ratio $ratio): string

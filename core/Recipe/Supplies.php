@@ -16,11 +16,10 @@ use Kettle\Stores\LotKind;
 final readonly class Supplies
 {
     /**
-     * @param  list<array{kind: LotKind, material: string, name: string, lots: list<Lot>, taking: Allocation}>  $needs herbs first, in the wish's order, then oils
+     * @param  list<array{kind: LotKind, material: string, name: string, lots: list<Lot>,
+     *     taking: Allocation}>  $needs herbs first, in the wish's order, then oils
      */
-    private function __construct(public array $needs)
-    {
-    }
+    private function __construct(public array $needs) {}
 
     public static function of(Wish $wish, Amounts $amounts, Kitchen $kitchen): self
     {
@@ -29,7 +28,10 @@ final readonly class Supplies
             $part = $wish->mix->parts[$i];
             $lots = array_values(array_filter($kitchen->lots, fn (Lot $lot) => self::isOf($lot, $part)));
             $needs[] = [
-                'kind' => LotKind::Herb, 'material' => $part->plant->id, 'name' => $part->plant->name, 'lots' => $lots,
+                'kind' => LotKind::Herb,
+                'material' => $part->plant->id,
+                'name' => $part->plant->name,
+                'lots' => $lots,
                 'taking' => Allocation::of($lots, $amounts->herbG * $share, $kitchen->today(), $part->lot),
             ];
         }
@@ -37,7 +39,10 @@ final readonly class Supplies
             $id = $oil['carrier']->id;
             $lots = array_values(array_filter($kitchen->lots, fn (Lot $lot) => $lot->kind === LotKind::Carrier && $lot->material === $id));
             $needs[] = [
-                'kind' => LotKind::Carrier, 'material' => $id, 'name' => $oil['carrier']->name, 'lots' => $lots,
+                'kind' => LotKind::Carrier,
+                'material' => $id,
+                'name' => $oil['carrier']->name,
+                'lots' => $lots,
                 'taking' => Allocation::of($lots, $amounts->oilMl * $oil['share'], $kitchen->today(), $wish->oilLots[$id] ?? ''),
             ];
         }
@@ -61,7 +66,10 @@ final readonly class Supplies
         return $any ? ['cost' => $cost, 'whole' => $whole] : null;
     }
 
-    /** @return array<string, array{opened: ?\DateTimeImmutable, best_before: ?\DateTimeImmutable}> of each oil taken from, by carrier id: the oldest that was */
+    /**
+     * @return array<string, array{opened: ?\DateTimeImmutable, best_before: ?\DateTimeImmutable}> of each oil taken from,
+     *     by carrier id: the oldest that was
+     */
     public function oilLots(): array
     {
         $lots = [];
@@ -72,14 +80,20 @@ final readonly class Supplies
             foreach ($need['taking']->takes as $take) {
                 $known = $lots[$need['material']] ?? ['opened' => null, 'best_before' => null];
                 $earlier = fn (?\DateTimeImmutable $a, ?\DateTimeImmutable $b) => $a === null || $b === null ? $a ?? $b : min($a, $b);
-                $lots[$need['material']] = ['opened' => $earlier($known['opened'], $take['lot']->openedOn), 'best_before' => $earlier($known['best_before'], $take['lot']->bestBefore)];
+                $lots[$need['material']] = [
+                    'opened' => $earlier($known['opened'], $take['lot']->openedOn),
+                    'best_before' => $earlier($known['best_before'], $take['lot']->bestBefore),
+                ];
             }
         }
 
         return $lots;
     }
 
-    /** @return list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string, change: array<string, mixed>}>}> what is short, with the ways out of it */
+    /**
+     * @return list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string,
+     *     change: array<string, mixed>}>}> what is short, with the ways out of it
+     */
     public function notes(Wish $wish, Amounts $amounts, Kitchen $kitchen): array
     {
         $notes = [];
@@ -91,14 +105,24 @@ final readonly class Supplies
             $kind = $need['kind']->measure();
             assert($kind !== null);
             $oil = $wish->blend->shares()[$i - count($wish->mix->parts)] ?? null;
-            $ways = $need['kind'] === LotKind::Herb
-                ? Remedies::ofShortHerb($wish, $i, $taking->need - $taking->short)
-                : ($oil === null ? [] : Remedies::ofShortOil($wish, $amounts, $kitchen, $oil['carrier'], $oil['share'], $taking));
+            $ways =
+                $need['kind'] === LotKind::Herb
+                    ? Remedies::ofShortHerb($wish, $i, $taking->need - $taking->short)
+                    : ($oil === null
+                        ? []
+                        : Remedies::ofShortOil($wish, $amounts, $kitchen, $oil['carrier'], $oil['share'], $taking));
             $there = $taking->need - $taking->short;
-            $notes[] = Notes::note('short.'.($need['material'] ?: 'herb-'.$i), 'care', sprintf(
-                '%s is %s short: Stores has %s.', ucfirst($need['name']), AmountWriter::plain($taking->short, $kind),
-                $there > 0 ? AmountWriter::plain($there, $kind) : 'none that may still be used',
-            ), $ways);
+            $notes[] = Notes::note(
+                'short.'.($need['material'] ?: 'herb-'.$i),
+                'care',
+                sprintf(
+                    '%s is %s short: Stores has %s.',
+                    ucfirst($need['name']),
+                    AmountWriter::plain($taking->short, $kind),
+                    $there > 0 ? AmountWriter::plain($there, $kind) : 'none that may still be used',
+                ),
+                $ways,
+            );
         }
 
         return $notes;
@@ -115,10 +139,16 @@ final readonly class Supplies
                 'kind' => $need['kind']->value,
                 'material' => $need['material'],
                 'name' => $need['name'],
-                'takes' => array_map(fn (array $take) => [
-                    'lot' => $take['lot']->id, 'called' => self::called($take['lot']), 'amount' => round($take['amount'], 3),
-                    'text' => AmountWriter::plain($take['amount'], $kind), 'left_text' => AmountWriter::plain($take['lot']->left - $take['amount'], $kind),
-                ], $taking->takes),
+                'takes' => array_map(
+                    fn (array $take) => [
+                        'lot' => $take['lot']->id,
+                        'called' => self::called($take['lot']),
+                        'amount' => round($take['amount'], 3),
+                        'text' => AmountWriter::plain($take['amount'], $kind),
+                        'left_text' => AmountWriter::plain($take['lot']->left - $take['amount'], $kind),
+                    ],
+                    $taking->takes,
+                ),
                 'short' => round($taking->short, 3),
                 'short_text' => $taking->any && $taking->short > 0 ? AmountWriter::plain($taking->short, $kind) : null,
                 'kept' => $taking->any,
@@ -126,8 +156,13 @@ final readonly class Supplies
                     $condition = Condition::of($lot, $kitchen->today(), $kitchen->cupboard());
 
                     return [
-                        'lot' => $lot->id, 'called' => self::called($lot), 'left' => round($lot->left, 3), 'left_text' => AmountWriter::plain($lot->left, $kind),
-                        'condition' => $condition->is, 'why' => implode(' ', $condition->reasons), 'usable' => Condition::usable($lot, $kitchen->today()),
+                        'lot' => $lot->id,
+                        'called' => self::called($lot),
+                        'left' => round($lot->left, 3),
+                        'left_text' => AmountWriter::plain($lot->left, $kind),
+                        'condition' => $condition->is,
+                        'why' => implode(' ', $condition->reasons),
+                        'usable' => Condition::usable($lot, $kitchen->today()),
                     ];
                 }, array_slice($need['lots'], 0, 12)),
             ];
@@ -136,9 +171,11 @@ final readonly class Supplies
 
     private static function isOf(Lot $lot, HerbPart $part): bool
     {
-        return $lot->kind === LotKind::Herb
-            && ($part->plant->id === '' ? mb_strtolower($lot->called) === mb_strtolower($part->plant->name) : $lot->material === $part->plant->id)
-            && ($lot->state ?? $part->form->state) === $part->form->state;
+        return $lot->kind === LotKind::Herb &&
+            ($part->plant->id === ''
+                ? mb_strtolower($lot->called) === mb_strtolower($part->plant->name)
+                : $lot->material === $part->plant->id) &&
+            ($lot->state ?? $part->form->state) === $part->form->state;
     }
 
     private static function called(Lot $lot): string

@@ -16,15 +16,22 @@ final readonly class WarmUp
 {
     /** What is reckoned with before amounts are known: about a pint, in the vessel's usual size; mm and kg. */
     private const USUAL = [
-        Jar::JAR => [76.0, 115.0, 88.0, 0.4], Jar::BOWL => [113.0, 75.0, 45.0, 0.4], Jar::PAN => [236.0, 55.0, 10.0, 0.4],
+        Jar::JAR => [76.0, 115.0, 88.0, 0.4],
+        Jar::BOWL => [113.0, 75.0, 45.0, 0.4],
+        Jar::PAN => [236.0, 55.0, 10.0, 0.4],
     ];
 
     /** Water to an inch below the rim, or half way up. */
     private const BELOW_RIM_MM = 25.4;
 
-    private function __construct(public int $min, public Load $load, public string $cooker = '', public string $setting = '', public bool $learned = false, public bool $wet = true)
-    {
-    }
+    private function __construct(
+        public int $min,
+        public Load $load,
+        public string $cooker = '',
+        public string $setting = '',
+        public bool $learned = false,
+        public bool $wet = true,
+    ) {}
 
     public static function of(Wish $wish, Kitchen $kitchen, ?Amounts $amounts): self
     {
@@ -51,7 +58,9 @@ final readonly class WarmUp
         $heater = $place->heater;
         $said = $heater?->warmUp($load, $band, $roomC);
 
-        return $heater === null || $said === null ? null : new self($said['min'], $load, $place->cooker->called, $said['setting'], $heater->learned, $heater->water);
+        return $heater === null || $said === null
+            ? null
+            : new self($said['min'], $load, $place->cooker->called, $said['setting'], $heater->learned, $heater->water);
     }
 
     private static function load(Wish $wish, ?Amounts $amounts): Load
@@ -59,14 +68,28 @@ final readonly class WarmUp
         [$diameter, $height, $level, $kg] = self::USUAL[$wish->method->vessels[0]] ?? self::USUAL[Jar::JAR];
         $count = $wish->jars ?? 1;
         if ($amounts !== null) {
-            [$diameter, $height, $level, $count] = [$amounts->jar->diameterMm(), $amounts->jar->heightMm, $amounts->levels->levelMm, $amounts->jars];
+            [$diameter, $height, $level, $count] = [
+                $amounts->jar->diameterMm(),
+                $amounts->jar->heightMm,
+                $amounts->levels->levelMm,
+                $amounts->jars,
+            ];
             $kg = ($wish->blend->density(Planner::ROOM_C)->massOf($amounts->oilMl) + $amounts->herbG) / 1000 / $count;
         }
 
-        return Load::jars($count, $diameter, $height, $level, $kg, match ($wish->method->water) {
-            'rim' => max(0.25, ($height - self::BELOW_RIM_MM) / $height),
-            'half' => 0.5,
-            default => 0.0,
-        }, $wish->method->water === 'half', $wish->method->water === 'rim' ? WaterBath::HAND_HOT_C : null);
+        return Load::jars(
+            $count,
+            $diameter,
+            $height,
+            $level,
+            $kg,
+            match ($wish->method->water) {
+                'rim' => max(0.25, ($height - self::BELOW_RIM_MM) / $height),
+                'half' => 0.5,
+                default => 0.0,
+            },
+            $wish->method->water === 'half',
+            $wish->method->water === 'rim' ? WaterBath::HAND_HOT_C : null,
+        );
     }
 }

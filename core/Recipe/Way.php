@@ -28,9 +28,7 @@ final readonly class Way
     }
 
     /** @param  array<string, mixed>  $change keys of the wish to set; null takes one out */
-    public function __construct(public string $id, public string $says, public array $change)
-    {
-    }
+    public function __construct(public string $id, public string $says, public array $change) {}
 
     /** @return array{id: string, says: string, change: array<string, mixed>} */
     public function toArray(): array

@@ -70,8 +70,7 @@ final readonly class Wish
         private string $keptAs = ColdKept::SHELF,
         public bool $seekingCover = false,
         private float $roomC = Kitchen::ROOM_C,
-    ) {
-    }
+    ) {}
 
     /** "twice a day", "daily", "every few days", "weekly" */
     public static function oftenness(float $everyH): string
@@ -123,24 +122,39 @@ final readonly class Wish
     /** What it asks of the days, where getting warm takes so many minutes. */
     public function routine(int $warmUpMin): Routine
     {
-        return new Routine($this->practised(), $this->school->usualH, $this->standsH(), $this->soakH(), $this->coldWithinH(), $warmUpMin, ! $this->sets());
+        return new Routine(
+            $this->practised(),
+            $this->school->usualH,
+            $this->standsH(),
+            $this->soakH(),
+            $this->coldWithinH(),
+            $warmUpMin,
+            ! $this->sets(),
+        );
     }
 
     /** The same wish by another method and school. */
     public function by(Method $method, Variant $school): self
     {
         return $this->like([
-            'method' => $method, 'school' => $school, ...($method->heated ? ['shakeEveryH' => null] : []),
+            'method' => $method,
+            'school' => $school,
+            ...$method->heated ? ['shakeEveryH' => null] : [],
             // A jar that the other method is not done in is no wish of this.
-            ...($this->jar !== null && ! in_array($this->jar->kind, $method->vessels, true) ? ['jar' => null, 'jars' => null] : []),
-            ...($method->has(Method::IN_PAN) ? ['byJar' => null] : []),
+            ...$this->jar !== null && ! in_array($this->jar->kind, $method->vessels, true) ? ['jar' => null, 'jars' => null] : [],
+            ...$method->has(Method::IN_PAN) ? ['byJar' => null] : [],
         ]);
     }
 
     /** The same wish with a leaner ratio, as Remedies::leaner takes it, to see whether it covers. */
     public function leaner(Ratio $ratio): self
     {
-        return $this->like(['ratio' => $ratio, 'seekingCover' => true, ...($this->herb !== null && $this->oil !== null ? ['oil' => null] : []), ...($this->herb !== null && $this->jar !== null ? ['jar' => null, 'jars' => null] : [])]);
+        return $this->like([
+            'ratio' => $ratio,
+            'seekingCover' => true,
+            ...$this->herb !== null && $this->oil !== null ? ['oil' => null] : [],
+            ...$this->herb !== null && $this->jar !== null ? ['jar' => null, 'jars' => null] : [],
+        ]);
     }
 
     /** The same wish in another oil. */

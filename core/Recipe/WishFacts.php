@@ -14,8 +14,13 @@ use Kettle\Material\HerbPart;
 /** The facts cautions are computed from, of a wish and of what it takes from Stores. */
 final readonly class WishFacts
 {
-    public static function of(Wish $wish, Kitchen $kitchen, ?Supplies $supplies = null, ?Keeping $keeping = null, ?Timetable $times = null): Facts
-    {
+    public static function of(
+        Wish $wish,
+        Kitchen $kitchen,
+        ?Supplies $supplies = null,
+        ?Keeping $keeping = null,
+        ?Timetable $times = null,
+    ): Facts {
         $lots = [];
         $all = true;
         foreach ($supplies->needs ?? [] as $need) {
@@ -28,10 +33,18 @@ final readonly class WishFacts
         $spent = $keeping->spent ?? [];
 
         return Facts::of(
-            $wish->purpose, $wish->kept(),
+            $wish->purpose,
+            $wish->kept(),
             array_map(fn (HerbPart $part) => ['plant' => $part->plant, 'state' => $part->form->state], $wish->mix->parts),
-            $wish->blend->shares(), $wish->blend->iodineValue(), $wish->method, $wish->way, $wish->spirit,
-            self::tooSlow($wish, $kitchen, $times), $lots, $all, [
+            $wish->blend->shares(),
+            $wish->blend->iodineValue(),
+            $wish->method,
+            $wish->way,
+            $wish->spirit,
+            self::tooSlow($wish, $kitchen, $times),
+            $lots,
+            $all,
+            [
                 'ceiling' => $wish->school->ceilingC === null ? '' : $kitchen->warmth($wish->school->ceilingC),
                 'cold' => $kitchen->warmth(ColdKept::CELSIUS),
                 'danger' => $kitchen->warmth(5.0).' and '.$kitchen->warmth(57.0),
@@ -45,7 +58,7 @@ final readonly class WishFacts
     {
         $minutes = (int) ceil($hours * 60 - 1e-9);
 
-        return intdiv($minutes, 60).' h'.($minutes % 60 === 0 ? '' : ' '.($minutes % 60).' min');
+        return intdiv($minutes, 60).' h'.($minutes % 60 === 0 ? '' : ' '.$minutes % 60 .' min');
     }
 
     /** What it comes to, for how long it takes to get warm; null where it cannot be measured out. */
@@ -71,12 +84,17 @@ final readonly class WishFacts
         $times ??= Days::of($wish, $kitchen, self::amounts($wish, $kitchen))->timetable;
         $hours = ($times->strainedBy()->getTimestamp() - $times->fillAt->getTimestamp()) / 3600;
         if ($hours > $within + 1e-9) {
-            return sprintf('as it stands it would be covered on %s and cold %s later', $times->fillAt->format('l \\a\\t H:i'), self::hours($hours));
+            return sprintf(
+                'as it stands it would be covered on %s and cold %s later',
+                $times->fillAt->format('l \\a\\t H:i'),
+                self::hours($hours),
+            );
         }
         // Filled when nobody stays by, it is not strained when it should be.
         $while = $kitchen->waking->whileFrom($times->fillAt);
 
-        return $while !== null && $while['from'] == $times->fillAt && $while['to'] >= $times->strainedBy() ? ''
+        return $while !== null && $while['from'] == $times->fillAt && $while['to'] >= $times->strainedBy()
+            ? ''
             : 'nobody is at home for so long at once';
     }
 }

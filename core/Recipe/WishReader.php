@@ -33,19 +33,31 @@ final class WishReader
     private const OIL_BOUNDS = [1.0, 20_000.0];
 
     /** Keys of a wish, but for its herbs and oils. */
-    private const PLAIN = ['oil_amount', 'ratio', 'basis', 'jar', 'jars', 'method', 'school', 'way', 'start', 'ready_by', 'purpose', 'spirit', 'shake', 'kept'];
+    private const PLAIN = [
+        'oil_amount',
+        'ratio',
+        'basis',
+        'jar',
+        'jars',
+        'method',
+        'school',
+        'way',
+        'start',
+        'ready_by',
+        'purpose',
+        'spirit',
+        'shake',
+        'kept',
+    ];
 
     private Faults $faults;
 
     private readonly HerbsReader $herbs;
 
-    public function __construct(
-        private readonly Cupboard $cupboard,
-        private readonly Methods $methods,
-        private readonly Kitchen $kitchen,
-    ) {
+    public function __construct(private readonly Cupboard $cupboard, private readonly Methods $methods, private readonly Kitchen $kitchen)
+    {
         $this->herbs = new HerbsReader($cupboard, $kitchen);
-        $this->faults = new Faults;
+        $this->faults = new Faults();
     }
 
     /**
@@ -55,7 +67,7 @@ final class WishReader
      */
     public function read(array $wish): Wish
     {
-        $faults = $this->faults = new Faults;
+        $faults = $this->faults = new Faults();
         $read = $faults->trying('herbs', fn () => $this->herbs->read($wish, $faults));
         $mix = $read['mix'] ?? null;
         $blend = $faults->trying('oils', fn () => $this->blend($wish['oils'] ?? null));
@@ -68,11 +80,14 @@ final class WishReader
         $jar = $faults->trying('jar', fn () => $this->jar($wish['jar'] ?? null));
         $jars = $faults->trying('jars', fn () => $this->jars($wish));
         $method = $faults->trying('method', fn () => $this->methods->method(Fields::text($wish, 'method') ?? 'cold'));
-        $school = $method === null || $mix === null ? null : $faults->trying('school', function () use ($wish, $method, $mix) {
-            $id = Fields::text($wish, 'school');
+        $school =
+            $method === null || $mix === null
+                ? null
+                : $faults->trying('school', function () use ($wish, $method, $mix) {
+                    $id = Fields::text($wish, 'school');
 
-            return $id === null ? $method->schoolFor($mix) : $method->school($id);
-        });
+                    return $id === null ? $method->schoolFor($mix) : $method->school($id);
+                });
         $way = $faults->trying('way', fn () => $this->oneOf($wish, 'way', Uptake::WAYS));
         $start = $faults->trying('start', fn () => $this->day($wish, 'start'));
         $readyBy = $faults->trying('ready_by', fn () => $this->day($wish, 'ready_by'));
@@ -91,10 +106,30 @@ final class WishReader
         assert($mix !== null && $blend !== null && $method !== null && $school !== null);
 
         return new Wish(
-            $mix, $blend, $herb, $oil, $finished, $byJar, $ratio, $basis, $jar, $jars, $method, $school, $start, $readyBy, $purpose,
+            $mix,
+            $blend,
+            $herb,
+            $oil,
+            $finished,
+            $byJar,
+            $ratio,
+            $basis,
+            $jar,
+            $jars,
+            $method,
+            $school,
+            $start,
+            $readyBy,
+            $purpose,
             // Squeezing wet herb drives its water into the oil; the strongest oil is in dry and woody herb.
             $way ?? ($mix->state->isWet() ? 'drained' : 'squeezed'),
-            $oilLots, $this->chosen($wish), self::tidy($wish), $spirit, $shake === null || $method->heated ? null : Wish::SHAKES[$shake], $kept, roomC: $this->kitchen->roomC,
+            $oilLots,
+            $this->chosen($wish),
+            self::tidy($wish),
+            $spirit,
+            $shake === null || $method->heated ? null : Wish::SHAKES[$shake],
+            $kept,
+            roomC: $this->kitchen->roomC,
         );
     }
 
@@ -107,7 +142,12 @@ final class WishReader
     public static function tidy(array $wish): array
     {
         $kept = Fields::only($wish, self::PLAIN);
-        foreach (['jar' => ['called', 'brim', 'inner_height'], 'finished' => ['amount', 'count', 'size', 'sure'], 'by_jar' => ['fill', 'cover']] as $key => $inner) {
+        $inners = [
+            'jar' => ['called', 'brim', 'inner_height'],
+            'finished' => ['amount', 'count', 'size', 'sure'],
+            'by_jar' => ['fill', 'cover'],
+        ];
+        foreach ($inners as $key => $inner) {
             $part = is_array($wish[$key] ?? null) ? Fields::only($wish[$key], $inner) : [];
             if ($part !== []) {
                 $kept[$key] = $part;
@@ -117,7 +157,8 @@ final class WishReader
 
         return [
             'herbs' => array_map(
-                fn (mixed $herb) => Fields::only($herb, ['id', 'name', 'form', 'state', 'amount', 'parts', 'picked', 'water', 'lot']), HerbsReader::list($wish),
+                fn (mixed $herb) => Fields::only($herb, ['id', 'name', 'form', 'state', 'amount', 'parts', 'picked', 'water', 'lot']),
+                HerbsReader::list($wish),
             ),
             'oils' => array_map(fn (mixed $oil) => is_array($oil) ? Fields::only($oil, ['id', 'name', 'parts', 'lot']) : $oil, $oils),
             ...$kept,
@@ -127,16 +168,31 @@ final class WishReader
     /** @return list<mixed> herbs or oils of a wish without the lots they were to be taken from */
     public static function withoutLots(mixed $list): array
     {
-        return array_map(fn (mixed $each) => is_array($each) ? array_diff_key($each, ['lot' => 1]) : $each, is_array($list) ? array_values($list) : []);
+        return array_map(
+            fn (mixed $each) => is_array($each) ? array_diff_key($each, ['lot' => 1]) : $each,
+            is_array($list) ? array_values($list) : [],
+        );
     }
 
     /** How much can be said from one side only, but for herb and oil together, which give the ratio. */
     private function onlyOneWay(?Amount $herb, ?Amount $oil, ?Finished $finished, ?ByJar $byJar): void
     {
         if ($byJar !== null && ($herb !== null || $oil !== null || $finished !== null)) {
-            $this->faults->add(new YieldRefused('disagree', 'By the jar, the jar says how much herb and oil there is. Leave the other amounts out, or weigh instead.', 'by_jar'));
+            $this->faults->add(
+                new YieldRefused(
+                    'disagree',
+                    'By the jar, the jar says how much herb and oil there is. Leave the other amounts out, or weigh instead.',
+                    'by_jar',
+                ),
+            );
         } elseif ($finished !== null && ($herb !== null || $oil !== null)) {
-            $this->faults->add(new YieldRefused('disagree', 'The finished amount says how much herb and oil go in. Leave those out, or leave the finished amount out.', 'finished'));
+            $this->faults->add(
+                new YieldRefused(
+                    'disagree',
+                    'The finished amount says how much herb and oil go in. Leave those out, or leave the finished amount out.',
+                    'finished',
+                ),
+            );
         }
     }
 
@@ -204,14 +260,17 @@ final class WishReader
     {
         $typed = Fields::text($wish, 'oil_amount');
 
-        return $typed === null ? null
+        return $typed === null
+            ? null
             : $this->kitchen->reader()->within($typed, Kind::Volume, 'mL', ...[...self::OIL_BOUNDS, $blend->density(Planner::ROOM_C)]);
     }
 
     private function finished(mixed $finished): ?Finished
     {
         if (! is_array($finished)) {
-            return $finished === null || $finished === '' ? null : throw new YieldRefused('unreadable', 'Say how much is to come out, such as 300 mL, or how many bottles of which size.');
+            return $finished === null || $finished === ''
+                ? null
+                : throw new YieldRefused('unreadable', 'Say how much is to come out, such as 300 mL, or how many bottles of which size.');
         }
         $surely = (Fields::text($finished, 'sure') ?? 'nine-in-ten') !== 'evens';
         $reader = $this->kitchen->reader();
@@ -220,27 +279,44 @@ final class WishReader
             if (preg_match('/^\d{1,3}$/', $count) !== 1 || (int) $count < 1 || (int) $count > 500) {
                 throw new YieldRefused('out_of_range', 'Say how many bottles or tins: a whole number from 1 to 500.', 'finished.count');
             }
-            $typed = Fields::text($finished, 'size') ?? throw new YieldRefused('missing', 'Say how much each bottle or tin holds, such as 50 mL.', 'finished.size');
+            $typed =
+                Fields::text($finished, 'size') ??
+                throw new YieldRefused('missing', 'Say how much each bottle or tin holds, such as 50 mL.', 'finished.size');
             try {
                 $size = $reader->within($typed, Kind::Volume, 'mL', 1, 5_000);
             } catch (Refused $refused) {
                 throw $refused->about('finished.size');
             }
 
-            return new Finished((int) $count * $size->value, sprintf('%s %s of %s', Numbers::word((int) $count), (int) $count === 1 ? 'bottle' : 'bottles', Numbers::withUnit($size->typed, 'mL')), $surely);
+            return new Finished(
+                (int) $count * $size->value,
+                sprintf(
+                    '%s %s of %s',
+                    Numbers::word((int) $count),
+                    (int) $count === 1 ? 'bottle' : 'bottles',
+                    Numbers::withUnit($size->typed, 'mL'),
+                ),
+                $surely,
+            );
         }
         $typed = Fields::text($finished, 'amount');
         if ($typed === null) {
             return null;
         }
 
-        return new Finished($reader->within($typed, Kind::Volume, 'mL', ...self::OIL_BOUNDS)->value, Numbers::withUnit($typed, 'mL'), $surely);
+        return new Finished(
+            $reader->within($typed, Kind::Volume, 'mL', ...self::OIL_BOUNDS)->value,
+            Numbers::withUnit($typed, 'mL'),
+            $surely,
+        );
     }
 
     private function byJar(mixed $byJar): ?ByJar
     {
         if (! is_array($byJar)) {
-            return $byJar === null || $byJar === '' ? null : throw new JarRefused('unreadable', 'Say how full the jar is: a quarter, half, three quarters or full.');
+            return $byJar === null || $byJar === ''
+                ? null
+                : throw new JarRefused('unreadable', 'Say how full the jar is: a quarter, half, three quarters or full.');
         }
         $fill = Fields::text($byJar, 'fill');
         if ($fill === null) {
@@ -251,7 +327,10 @@ final class WishReader
         }
         $cover = Fields::text($byJar, 'cover');
 
-        return new ByJar($fill, $cover === null ? Amounts::COVER_MM : $this->kitchen->reader()->within($cover, Kind::Length, 'mm', 3, 200)->value);
+        return new ByJar(
+            $fill,
+            $cover === null ? Amounts::COVER_MM : $this->kitchen->reader()->within($cover, Kind::Length, 'mm', 3, 200)->value,
+        );
     }
 
     private function jar(mixed $jar): ?Jar
@@ -261,10 +340,13 @@ final class WishReader
         }
         if (is_array($jar)) {
             $brim = Fields::text($jar, 'brim') ?? throw new JarRefused('missing', 'Give how much the jar holds to the brim.', 'jar.brim');
-            $height = Fields::text($jar, 'inner_height') ?? throw new JarRefused('missing', 'Give how high the jar is inside.', 'jar.inner_height');
+            $height =
+                Fields::text($jar, 'inner_height') ??
+                throw new JarRefused('missing', 'Give how high the jar is inside.', 'jar.inner_height');
 
             return Jar::measured(
-                '', Fields::text($jar, 'called') ?? 'jar',
+                '',
+                Fields::text($jar, 'called') ?? 'jar',
                 $this->kitchen->reader()->read($brim, Kind::Volume, 'mL')->value,
                 $this->kitchen->reader()->read($height, Kind::Length, 'mm')->value,
             );
@@ -295,7 +377,8 @@ final class WishReader
     {
         $typed = Fields::text($wish, $key);
 
-        return $typed === null || in_array($typed, $allowed, true) ? $typed
+        return $typed === null || in_array($typed, $allowed, true)
+            ? $typed
             : throw new MaterialRefused('unknown', sprintf('“%s” is none of %s.', mb_substr($typed, 0, 40), implode(', ', $allowed)));
     }
 

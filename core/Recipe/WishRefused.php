@@ -11,13 +11,19 @@ use Kettle\Reason\Refused;
  */
 final class WishRefused extends \DomainException
 {
-    /** @param  non-empty-list<array{field: string, reason: string, sentence: string, ways?: list<array{id: string, says: string, change: array<string, mixed>}>}>  $faults */
+    /**
+     * @param non-empty-list<array{field: string, reason: string, sentence: string, ways?: list<array{id: string,
+     *     says: string, change: array<string, mixed>}>}>  $faults
+     */
     private function __construct(public readonly array $faults)
     {
         parent::__construct($faults[0]['sentence']);
     }
 
-    /** @param  non-empty-list<array{field: string, reason: string, sentence: string, ways?: list<array{id: string, says: string, change: array<string, mixed>}>}>  $faults */
+    /**
+     * @param non-empty-list<array{field: string, reason: string, sentence: string, ways?: list<array{id: string,
+     *     says: string, change: array<string, mixed>}>}>  $faults
+     */
     public static function faults(array $faults): self
     {
         return new self($faults);
@@ -41,13 +47,15 @@ final class WishRefused extends \DomainException
      */
     public function tried(\Closure $leads): self
     {
-        return new self(array_map(function (array $fault) use ($leads): array {
-            if (isset($fault['ways'])) {
-                $fault['ways'] = array_values(array_filter($fault['ways'], fn (array $way) => $leads($way['change'], $way['id'])));
-            }
+        return new self(
+            array_map(function (array $fault) use ($leads): array {
+                if (isset($fault['ways'])) {
+                    $fault['ways'] = array_values(array_filter($fault['ways'], fn (array $way) => $leads($way['change'], $way['id'])));
+                }
 
-            return $fault;
-        }, $this->faults));
+                return $fault;
+            }, $this->faults),
+        );
     }
 
     public static function one(string $field, string $reason, string $sentence): self

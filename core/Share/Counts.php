@@ -12,13 +12,34 @@ use Kettle\Material\Tables;
 /** What one clove, sprig, handful or the like weighs, about: data/counts.json. */
 final readonly class Counts
 {
-    private const NUMBERS = ['a few' => 3, 'few' => 3, 'several' => 5, 'a couple of' => 2, 'a' => 1, 'an' => 1, 'one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'seven' => 7, 'eight' => 8, 'nine' => 9, 'ten' => 10, 'a dozen' => 12, 'half a' => 0.5, 'half an' => 0.5];
+    private const NUMBERS = [
+        'a few' => 3,
+        'few' => 3,
+        'several' => 5,
+        'a couple of' => 2,
+        'a' => 1,
+        'an' => 1,
+        'one' => 1,
+        'two' => 2,
+        'three' => 3,
+        'four' => 4,
+        'five' => 5,
+        'six' => 6,
+        'seven' => 7,
+        'eight' => 8,
+        'nine' => 9,
+        'ten' => 10,
+        'a dozen' => 12,
+        'half a' => 0.5,
+        'half an' => 0.5,
+    ];
 
-    public function __construct(private Tables $tables)
-    {
-    }
+    public function __construct(private Tables $tables) {}
 
-    /** A number written as a word becomes one in figures: "two handfuls" is "2 handfuls"; "a" counts only before something that is counted. */
+    /**
+     * A number written as a word becomes one in figures: "two handfuls" is "2 handfuls"; "a" counts only before
+     * something that is counted.
+     */
     public static function inFigures(string $line): string
     {
         foreach (self::sorted() as $word => $number) {
@@ -41,13 +62,24 @@ final readonly class Counts
         foreach ($this->tables->table('counts')->rows('rows') as $row) {
             $word = $this->word($row, $text);
             $herbs = $row->texts('herbs');
-            if ($word === null || ($herbs !== [] && ! in_array($herb->id ?? '', $herbs, true)) || ($state !== null && $state->isWet() !== State::from($row->text('state'))->isWet())) {
+            if (
+                $word === null ||
+                ($herbs !== [] && ! in_array($herb->id ?? '', $herbs, true)) ||
+                ($state !== null && $state->isWet() !== State::from($row->text('state'))->isWet())
+            ) {
                 continue;
             }
             // Of this plant before of any, and counted by a word before counted as it is.
             $rank = ($herbs === [] ? 0 : 2) + ($word === '' ? 0 : 1);
             if ($best === null || $rank > $best['rank']) {
-                $best = ['rank' => $rank, 'word' => $word, 'g' => $row->number('g'), 'low' => $row->number('low'), 'high' => $row->number('high'), 'state' => State::from($row->text('state'))];
+                $best = [
+                    'rank' => $rank,
+                    'word' => $word,
+                    'g' => $row->number('g'),
+                    'low' => $row->number('low'),
+                    'high' => $row->number('high'),
+                    'state' => State::from($row->text('state')),
+                ];
             }
         }
         unset($best['rank']);
@@ -70,7 +102,14 @@ final readonly class Counts
     /** @return list<string> every word that things are counted by */
     public function words(): array
     {
-        return array_values(array_unique(array_merge([], ...array_map(fn (Row $row) => $row->texts('words'), array_values($this->tables->table('counts')->rows('rows'))))));
+        return array_values(
+            array_unique(
+                array_merge(
+                    [],
+                    ...array_map(fn (Row $row) => $row->texts('words'), array_values($this->tables->table('counts')->rows('rows'))),
+                ),
+            ),
+        );
     }
 
     private function word(Row $row, string $text): ?string

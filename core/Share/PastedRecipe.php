@@ -29,7 +29,8 @@ final class PastedRecipe
 
     private const METRIC = '/\d\s*(g|gr|grams?|kg|ml|millilit\w*|cl|dl|l|lit\w*)\b/i';
 
-    private const CUSTOMARY = '/\d\s*(cups?|c\.|tbsp\.?|tsp\.?|tablespoons?|teaspoons?|fl\.?\s*oz|oz|ounces?|lbs?|pounds?|pints?|quarts?)(?![a-z])/i';
+    private const CUSTOMARY =
+        '/\d\s*(cups?|c\.|tbsp\.?|tsp\.?|tablespoons?|teaspoons?|'.'fl\.?\s*oz|oz|ounces?|lbs?|pounds?|pints?|quarts?)(?![a-z])/i';
 
     /** @var list<array{line: string, as: string, says: string, guess: bool}> */
     private array $lines = [];
@@ -77,7 +78,12 @@ final class PastedRecipe
         }
         foreach ($lines as $i => $line) {
             if ($i >= self::MOST_LINES) {
-                $this->say(sprintf('… and %d more lines', count($lines) - $i), 'unread', 'Not read: it is too long. Read the rest by itself.', false);
+                $this->say(
+                    sprintf('… and %d more lines', count($lines) - $i),
+                    'unread',
+                    'Not read: it is too long. Read the rest by itself.',
+                    false,
+                );
                 break;
             }
             if (mb_strlen($line) > self::LONGEST) {
@@ -87,7 +93,13 @@ final class PastedRecipe
             if ($i === 0 && $this->words->isName($line) && $this->words->count($line) === null && ! $this->counts->isCounted($line)) {
                 $name = $line;
                 $purpose = $this->words->purpose($line);
-                $this->say($line, 'name', 'Taken as its name'.($purpose === null ? '.' : ', and as what it is for: '.$this->cupboard->purpose($purpose)->name.'.'), $purpose !== null);
+                $this->say(
+                    $line,
+                    'name',
+                    'Taken as its name'.
+                        ($purpose === null ? '.' : ', and as what it is for: '.$this->cupboard->purpose($purpose)->name.'.'),
+                    $purpose !== null,
+                );
 
                 continue;
             }
@@ -129,7 +141,11 @@ final class PastedRecipe
 
             return;
         }
-        if ($this->words->isMethod($line) || $this->words->warmth($line) !== null || preg_match('/\d+\s*(?:-|to)?\s*\d*\s*(weeks?|days?|hours?|hrs?|minutes?|mins?|h)\b/i', $line) === 1) {
+        if (
+            $this->words->isMethod($line) ||
+            $this->words->warmth($line) !== null ||
+            preg_match('/\d+\s*(?:-|to)?\s*\d*\s*(weeks?|days?|hours?|hrs?|minutes?|mins?|h)\b/i', $line) === 1
+        ) {
             $this->step($line);
 
             return;
@@ -138,20 +154,32 @@ final class PastedRecipe
         $oil = $this->words->oil($line);
         if ($oil !== null && mb_strlen($line) < 60) {
             $this->oils[] = ['id' => $oil['id'], 'name' => $oil['name'], 'ml' => null, 'typed' => ''];
-            $this->say($line, 'oil', ucfirst($oil['name']).', with no amount.'.($oil['id'] === '' ? ' '.self::ask($oil['name']) : ''), true);
+            $this->say(
+                $line,
+                'oil',
+                ucfirst($oil['name']).', with no amount.'.($oil['id'] === '' ? ' '.self::ask($oil['name']) : ''),
+                true,
+            );
         } elseif ($herb !== null && mb_strlen($line) < 60) {
             $this->takeHerb($line, '', $line, null);
         } else {
             $purpose = $this->words->purpose($line);
-            $this->say($line, $purpose === null ? 'unread' : 'step', $purpose === null ? 'Not read.' : 'Taken as what it is for: '.$this->cupboard->purpose($purpose)->name.'.', $purpose !== null);
+            $this->say(
+                $line,
+                $purpose === null ? 'unread' : 'step',
+                $purpose === null ? 'Not read.' : 'Taken as what it is for: '.$this->cupboard->purpose($purpose)->name.'.',
+                $purpose !== null,
+            );
         }
     }
 
     /** Whether what stands behind a number is a plant that is counted, and not a step or an oil. */
     private function isOfCounted(string $rest): bool
     {
-        return mb_strlen($rest) < 80 && preg_match('/^(weeks?|days?|hours?|hrs?|minutes?|mins?|h|times|jars?|bottles?)\b/i', $rest) !== 1 && $this->words->oil($rest) === null
-            && ($this->counts->isCounted($rest) || $this->words->knownHerb($rest) !== null);
+        return mb_strlen($rest) < 80 &&
+            preg_match('/^(weeks?|days?|hours?|hrs?|minutes?|mins?|h|times|jars?|bottles?)\b/i', $rest) !== 1 &&
+            $this->words->oil($rest) === null &&
+            ($this->counts->isCounted($rest) || $this->words->knownHerb($rest) !== null);
     }
 
     /** @param  array{id: string, name: string}  $oil */
@@ -170,7 +198,11 @@ final class PastedRecipe
         if ($aside !== null) {
             $beside = $aside->kind === Kind::Mass ? $density->volumeOf($aside->value) : $aside->value;
             if (abs($beside / $ml - 1) > 0.12) {
-                $says = sprintf('%s of %s, as the brackets say; the two amounts written are not the same.', AmountWriter::plain($beside, Kind::Volume), $oil['name']);
+                $says = sprintf(
+                    '%s of %s, as the brackets say; the two amounts written are not the same.',
+                    AmountWriter::plain($beside, Kind::Volume),
+                    $oil['name'],
+                );
                 $guess = true;
             }
             [$ml, $typed] = [$beside, round($beside, 1).' mL'];
@@ -178,13 +210,20 @@ final class PastedRecipe
         if (! $known) {
             $says .= ' '.self::ask($oil['name']);
         }
-        $this->oils[] = ['id' => $oil['id'], 'name' => $oil['name'], 'ml' => $ml, 'typed' => $amount->low < $amount->high ? round($ml, 1).' mL' : $typed];
+        $this->oils[] = [
+            'id' => $oil['id'],
+            'name' => $oil['name'],
+            'ml' => $ml,
+            'typed' => $amount->low < $amount->high ? round($ml, 1).' mL' : $typed,
+        ];
         $this->say($line, 'oil', $says, $guess);
     }
 
     private static function ask(string $name): string
     {
-        return mb_strtolower($name) === 'oil' ? 'Which oil is not said: choose it at the Bench.' : sprintf('“%s” is not in the tables: choose an oil at the Bench. None is taken for it.', $name);
+        return mb_strtolower($name) === 'oil'
+            ? 'Which oil is not said: choose it at the Bench.'
+            : sprintf('“%s” is not in the tables: choose an oil at the Bench. None is taken for it.', $name);
     }
 
     private function takeHerb(string $line, string $typed, string $rest, ?Amount $aside): void
@@ -207,7 +246,12 @@ final class PastedRecipe
             $herb['amount'] = $typed;
         }
         $this->herbs[] = $herb;
-        $this->say($line, 'herb', ucfirst($name.', '.$herb['state']).'.'.($guesses === [] ? '' : ' '.ucfirst(implode('; ', $guesses)).'.'), $guesses !== []);
+        $this->say(
+            $line,
+            'herb',
+            ucfirst($name.', '.$herb['state']).'.'.($guesses === [] ? '' : ' '.ucfirst(implode('; ', $guesses)).'.'),
+            $guesses !== [],
+        );
     }
 
     /** "4 cloves of garlic": so many of them, with what they weigh, about. */
@@ -234,9 +278,14 @@ final class PastedRecipe
         if ($each === null) {
             $guesses[] = 'how much they weigh is not known: weigh them';
         } else {
-            $grams = ($least + $most) / 2 * $each['g'];
+            $grams = (($least + $most) / 2) * $each['g'];
             $herb['amount'] = round($grams, $grams < 10 ? 1 : 0).' g';
-            $guesses[] = sprintf('about %s, between %s and %s: weigh it', $herb['amount'], AmountWriter::plain($least * $each['low'], Kind::Mass), AmountWriter::plain($most * $each['high'], Kind::Mass));
+            $guesses[] = sprintf(
+                'about %s, between %s and %s: weigh it',
+                $herb['amount'],
+                AmountWriter::plain($least * $each['low'], Kind::Mass),
+                AmountWriter::plain($most * $each['high'], Kind::Mass),
+            );
         }
         $this->herbs[] = $herb;
         $this->say($line, 'herb', ucfirst($name.', '.$herb['state']).'. '.ucfirst(implode('; ', $guesses)).'.', true);
@@ -252,7 +301,27 @@ final class PastedRecipe
     {
         $known = $this->words->knownHerb($rest);
         $form = $this->words->form($rest);
-        $words = implode('|', ['dried', 'dry', 'fresh(ly)?', 'raw', 'wilted', 'just', 'picked', 'chopped', 'crushed', 'cut', 'whole', 'loosely', 'lightly', 'packed', 'organic', 'powdered', 'ground', 'of', ...($counted ? [...$this->counts->words(), 'large', 'small', 'medium', 'big', 'fat', 'ripe'] : [])]);
+        $words = implode('|', [
+            'dried',
+            'dry',
+            'fresh(ly)?',
+            'raw',
+            'wilted',
+            'just',
+            'picked',
+            'chopped',
+            'crushed',
+            'cut',
+            'whole',
+            'loosely',
+            'lightly',
+            'packed',
+            'organic',
+            'powdered',
+            'ground',
+            'of',
+            ...$counted ? [...$this->counts->words(), 'large', 'small', 'medium', 'big', 'fat', 'ripe'] : [],
+        ]);
         $name = trim(preg_replace('/\s+/', ' ', preg_replace('/[(,].*$|\b('.$words.')\b/iu', ' ', $rest) ?? '') ?? '');
         if ($known === null && ($name === '' || mb_strlen($name) > 40 || str_word_count($name) > 4)) {
             return [null, '', []];
@@ -266,7 +335,7 @@ final class PastedRecipe
         }
         $plant = $known === null ? null : $this->cupboard->herb($known['id']);
         // A powder or a tea bag is dry by nature.
-        $dry = $this->cupboard->form($herb['form'] ?? $plant->form ?? 'thin-leaf')->waterFresh === null;
+        $dry = $this->cupboard->form($herb['form'] ?? ($plant->form ?? 'thin-leaf'))->waterFresh === null;
         if ($state === null && ! $dry) {
             $fresh = $counted || $this->purpose === 'kitchen' || ($plant !== null && $plant->isWatery());
             $state = $fresh ? 'fresh' : 'dried';
@@ -287,7 +356,14 @@ final class PastedRecipe
                 $said[] = $this->method->name;
             }
         }
-        if ($this->hours === null && preg_match('/(\d+(?:\.\d+)?(?:\s*(?:-|–|to)\s*\d+(?:\.\d+)?)?\s*(?:weeks?|days?|hours?|hrs?|minutes?|mins?|h))\b/iu', $line, $m) === 1) {
+        if (
+            $this->hours === null &&
+            preg_match(
+                '/(\d+(?:\.\d+)?(?:\s*(?:-|–|to)\s*\d+(?:\.\d+)?)?\s*(?:weeks?|days?|hours?|hrs?|minutes?|mins?|h))\b/iu',
+                $line,
+                $m,
+            ) === 1
+        ) {
             $amount = $this->words->reading($m[1]);
             if ($amount !== null && $amount->kind === Kind::Time) {
                 $this->hours = $amount->value;
@@ -300,7 +376,12 @@ final class PastedRecipe
             $this->celsius = $celsius;
             $said[] = $this->kitchen->warmth($celsius);
         }
-        $this->say($line, $said === [] ? 'step' : 'method', $said === [] ? 'A step; nothing new in it.' : 'Taken as: '.implode(', ', $said).'.', $said !== []);
+        $this->say(
+            $line,
+            $said === [] ? 'step' : 'method',
+            $said === [] ? 'A step; nothing new in it.' : 'Taken as: '.implode(', ', $said).'.',
+            $said !== [],
+        );
     }
 
     private function time(string $line, Amount $amount): void
@@ -315,7 +396,10 @@ final class PastedRecipe
     {
         $notes = [];
         if (preg_match(self::METRIC, $text) === 1 && preg_match(self::CUSTOMARY, $text) === 1) {
-            $notes[] = sprintf('It is written in two systems of measures. A cup is taken as the house’s, %s; look at each amount.', AmountWriter::plain($this->kitchen->writer()->cupMl(), Kind::Volume));
+            $notes[] = sprintf(
+                'It is written in two systems of measures. A cup is taken as the house’s, %s; look at each amount.',
+                AmountWriter::plain($this->kitchen->writer()->cupMl(), Kind::Volume),
+            );
         }
         if ($this->herbs === []) {
             $notes[] = 'No herb was found in it: choose one.';
@@ -335,7 +419,11 @@ final class PastedRecipe
     {
         $wish = ['herbs' => array_slice($this->herbs, 0, HerbMix::MOST), 'oils' => [['name' => 'oil']]];
         foreach (array_slice($this->herbs, HerbMix::MOST) as $herb) {
-            $notes[] = sprintf('%s is left out: up to %d herbs are planned together.', ucfirst(isset($herb['id']) ? $this->cupboard->herb($herb['id'])->name : $herb['name']), HerbMix::MOST);
+            $notes[] = sprintf(
+                '%s is left out: up to %d herbs are planned together.',
+                ucfirst(isset($herb['id']) ? $this->cupboard->herb($herb['id'])->name : $herb['name']),
+                HerbMix::MOST,
+            );
         }
         if ($wish['herbs'] === []) {
             $wish['herbs'] = [['id' => 'calendula']];
@@ -353,14 +441,27 @@ final class PastedRecipe
             $wish['method'] = $this->method->id;
         }
         if ($this->hours !== null || $this->celsius !== null) {
-            $method = $this->method !== null && ($this->celsius === null || $this->method->heated) ? $this->method : $this->methods->plainest(! ($this->celsius === null && $this->hours >= 72));
+            $method =
+                $this->method !== null && ($this->celsius === null || $this->method->heated)
+                    ? $this->method
+                    : $this->methods->plainest(! ($this->celsius === null && $this->hours >= 72));
             $wish['method'] = $method->id;
             $school = $this->nearest($method);
             $wish['school'] = $school->id;
             $said = array_filter([$this->hoursLine, $this->celsius === null ? '' : $this->kitchen->warmth($this->celsius)]);
-            $notes[] = sprintf('“%s” is taken as %s, %s%s.', implode(', ', $said), $method->name, $school->name, $this->celsius === null || $school->targetC === null ? '' : ', at '.$this->kitchen->warmth($school->targetC));
+            $notes[] = sprintf(
+                '“%s” is taken as %s, %s%s.',
+                implode(', ', $said),
+                $method->name,
+                $school->name,
+                $this->celsius === null || $school->targetC === null ? '' : ', at '.$this->kitchen->warmth($school->targetC),
+            );
             if ($this->celsius !== null && $school->ceilingC !== null && $this->celsius > $school->ceilingC + 0.5) {
-                $notes[] = sprintf('%s is hotter than any way here goes: %s is the most it takes.', $this->kitchen->warmth($this->celsius), $this->kitchen->warmth($school->ceilingC));
+                $notes[] = sprintf(
+                    '%s is hotter than any way here goes: %s is the most it takes.',
+                    $this->kitchen->warmth($this->celsius),
+                    $this->kitchen->warmth($school->ceilingC),
+                );
             }
         }
 
@@ -376,7 +477,11 @@ final class PastedRecipe
     {
         $byName = [];
         foreach ($this->oils as $oil) {
-            $byName[$oil['name']] = ['id' => $oil['id'], 'ml' => ($byName[$oil['name']]['ml'] ?? 0.0) + ($oil['ml'] ?? 0.0), 'typed' => $oil['typed']];
+            $byName[$oil['name']] = [
+                'id' => $oil['id'],
+                'ml' => ($byName[$oil['name']]['ml'] ?? 0.0) + ($oil['ml'] ?? 0.0),
+                'typed' => $oil['typed'],
+            ];
         }
         foreach (array_keys(array_slice($byName, Blend::MOST, null, true)) as $name) {
             $notes[] = sprintf('%s is left out: up to %d oils are blended.', ucfirst($name), Blend::MOST);
@@ -388,7 +493,8 @@ final class PastedRecipe
         $total = array_sum(array_column($byName, 'ml'));
         $measured = count(array_filter($byName, fn (array $oil) => $oil['ml'] > 0)) === count($byName);
         $wish['oils'] = array_map(
-            fn (string $name) => ($byName[$name]['id'] === '' ? ['name' => $name] : ['id' => $byName[$name]['id']]) + (count($byName) > 1 ? ['parts' => (string) round($measured ? $byName[$name]['ml'] : 1.0, 2)] : []),
+            fn (string $name) => ($byName[$name]['id'] === '' ? ['name' => $name] : ['id' => $byName[$name]['id']]) +
+                (count($byName) > 1 ? ['parts' => (string) round($measured ? $byName[$name]['ml'] : 1.0, 2)] : []),
             array_keys($byName),
         );
         if ($total > 0 && $measured) {
@@ -402,8 +508,11 @@ final class PastedRecipe
     /** The school nearest in hours and in warmth to what was read. */
     private function nearest(Method $method): Variant
     {
-        $apart = fn (Variant $school): float => ($this->hours === null ? 0.0 : abs(log($school->usualH / $this->hours)))
-            + ($this->celsius === null || $school->targetC === null ? 0.0 : abs($school->targetC - $this->celsius) / 10 + ($school->ceilingC !== null && $this->celsius > $school->ceilingC + 0.5 ? 5.0 : 0.0));
+        $apart = fn (Variant $school): float => ($this->hours === null ? 0.0 : abs(log($school->usualH / $this->hours))) +
+            ($this->celsius === null || $school->targetC === null
+                ? 0.0
+                : abs($school->targetC - $this->celsius) / 10 +
+                    ($school->ceilingC !== null && $this->celsius > $school->ceilingC + 0.5 ? 5.0 : 0.0));
         $schools = $method->schools;
         usort($schools, fn (Variant $a, Variant $b) => $apart($a) <=> $apart($b));
 

@@ -12,11 +12,12 @@ final readonly class ReadRecipe
      * @param  list<array{line: string, as: string, says: string, guess: bool}>  $lines as is herb, oil, method, time, name, step or unread
      * @param  list<string>  $notes about the whole
      */
-    public function __construct(public string $name, public string $note, public array $wish, public array $lines, public array $notes)
-    {
-    }
+    public function __construct(public string $name, public string $note, public array $wish, public array $lines, public array $notes) {}
 
-    /** @return array{name: string, note: string, wish: array<string, mixed>, lines: list<array{line: string, as: string, says: string, guess: bool}>, notes: list<string>} */
+    /**
+     * @return array{name: string, note: string, wish: array<string, mixed>, lines: list<array{line: string, as: string,
+     *     says: string, guess: bool}>, notes: list<string>}
+     */
     public function toArray(): array
     {
         return ['name' => $this->name, 'note' => $this->note, 'wish' => $this->wish, 'lines' => $this->lines, 'notes' => $this->notes];

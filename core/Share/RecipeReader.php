@@ -13,9 +13,7 @@ final readonly class RecipeReader
 {
     private const MOST = 20_000;
 
-    public function __construct(private Cupboard $cupboard, private Methods $methods)
-    {
-    }
+    public function __construct(private Cupboard $cupboard, private Methods $methods) {}
 
     /** @throws RecipeRefused */
     public function read(string $text, Kitchen $kitchen): ReadRecipe
@@ -45,7 +43,7 @@ final readonly class RecipeReader
         if ($recipe !== null) {
             return SchemaOrg::read($recipe, $lines);
         }
-        $says = $document['format'] ?? $document['@type'] ?? '';
+        $says = $document['format'] ?? ($document['@type'] ?? '');
 
         throw RecipeRefused::otherFormat(is_string($says) ? $says : '');
     }

@@ -26,7 +26,11 @@ final class RecipeRefused extends Refused
 
     public static function nothingFound(): self
     {
-        return new self('unreadable', 'Neither a herb nor an oil was found in it. Write a line for each, such as “3 tbsp dried calendula”.', 'text');
+        return new self(
+            'unreadable',
+            'Neither a herb nor an oil was found in it. Write a line for each, such as “3 tbsp dried calendula”.',
+            'text',
+        );
     }
 
     public static function broken(): self
@@ -36,12 +40,23 @@ final class RecipeRefused extends Refused
 
     public static function otherFormat(string $found): self
     {
-        return new self('unknown', sprintf('It is JSON, but neither a recipe of ours nor a schema.org Recipe%s.', $found === '' ? '' : ' (it says “'.mb_substr($found, 0, 40).'”)'), 'text');
+        return new self(
+            'unknown',
+            sprintf(
+                'It is JSON, but neither a recipe of ours nor a schema.org Recipe%s.',
+                $found === '' ? '' : ' (it says “'.mb_substr($found, 0, 40).'”)',
+            ),
+            'text',
+        );
     }
 
     public static function newer(int $version): self
     {
-        return new self('unknown', sprintf('That recipe is of version %d, which this kettle does not know yet. Update it first.', $version), 'text');
+        return new self(
+            'unknown',
+            sprintf('That recipe is of version %d, which this kettle does not know yet. Update it first.', $version),
+            'text',
+        );
     }
 
     public static function nameless(): self

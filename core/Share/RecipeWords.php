@@ -13,31 +13,46 @@ use Kettle\Recipe\Kitchen;
 /** What the words of a written recipe mean: amounts, herbs, oils, forms, states and ways. */
 final readonly class RecipeWords
 {
+    private const KITCHEN =
+        'kitchen|cooking|dressings?|salads?|marinades?|dipping|drizzl\w*|finishing|edible'.'|to eat|pasta|pizza|bread|table';
+
     /** What people call a form, the first that is found. */
     private const FORMS = [
-        'powder' => '/\b(powder(ed)?|ground)\b/i', 'tea-bag' => '/\btea\s*-?bags?\b/i', 'bud' => '/\bbuds?\b/i', 'root' => '/\b(roots?|rhizomes?)\b/i',
-        'seed-berry' => '/\b(seeds?|berr(y|ies)|hips?)\b/i', 'twig' => '/\b(bark|twigs?|stems?|sticks?)\b/i', 'thick-leaf' => '/\b(needles?|tips|peels?|zest)\b/i',
-        'flower-heads' => '/\b(flowers?|petals?|blossoms?|heads?)\b/i', 'thin-leaf' => '/\b(leaf|leaves|herbs?)\b/i',
+        'powder' => '/\b(powder(ed)?|ground)\b/i',
+        'tea-bag' => '/\btea\s*-?bags?\b/i',
+        'bud' => '/\bbuds?\b/i',
+        'root' => '/\b(roots?|rhizomes?)\b/i',
+        'seed-berry' => '/\b(seeds?|berr(y|ies)|hips?)\b/i',
+        'twig' => '/\b(bark|twigs?|stems?|sticks?)\b/i',
+        'thick-leaf' => '/\b(needles?|tips|peels?|zest)\b/i',
+        'flower-heads' => '/\b(flowers?|petals?|blossoms?|heads?)\b/i',
+        'thin-leaf' => '/\b(leaf|leaves|herbs?)\b/i',
     ];
 
     /** Words that make a thing an oil or a fat. */
     private const OILS = '/\b(oils?|ghee|tallow|lard|suet|schmaltz|dripping|jojoba|shea|butters?|fats?)\b/iu';
 
     private const PURPOSES = [
-        'kitchen' => '/\b(kitchen|cooking|dressings?|salads?|marinades?|dipping|drizzl\w*|finishing|edible|to eat|pasta|pizza|bread|table)\b/i',
-        'salve' => '/\b(salves?|balms?|ointments?)\b/i', 'hair' => '/\b(hair|scalp|beard)\b/i', 'face' => '/\bface|facial\b/i', 'massage' => '/\b(massage|muscles?)\b/i',
-        'perfume' => '/\bperfumes?\b/i', 'skin' => '/\bskin|body\b/i',
+        'kitchen' => '/\b(?:'.self::KITCHEN.')\b/i',
+        'salve' => '/\b(salves?|balms?|ointments?)\b/i',
+        'hair' => '/\b(hair|scalp|beard)\b/i',
+        'face' => '/\bface|facial\b/i',
+        'massage' => '/\b(massage|muscles?)\b/i',
+        'perfume' => '/\bperfumes?\b/i',
+        'skin' => '/\bskin|body\b/i',
     ];
 
     private const METHODS = [
-        'slow-cooker' => '/\bslow[\s-]*cook/i', 'double-boiler' => '/\bdouble[\s-]*boiler|bain[\s-]*marie/i', 'solar' => '/\b(sun|sunny|solar|window\s*sill)\b/i',
-        'incubator' => '/\byogh?urt/i', 'water-bath' => '/\bwater[\s-]*bath/i', 'poured-hot' => '/\b(hot|warmed)\s+oil\s+over|pour(ed)?\s+hot/i',
+        'slow-cooker' => '/\bslow[\s-]*cook/i',
+        'double-boiler' => '/\bdouble[\s-]*boiler|bain[\s-]*marie/i',
+        'solar' => '/\b(sun|sunny|solar|window\s*sill)\b/i',
+        'incubator' => '/\byogh?urt/i',
+        'water-bath' => '/\bwater[\s-]*bath/i',
+        'poured-hot' => '/\b(hot|warmed)\s+oil\s+over|pour(ed)?\s+hot/i',
         'cold' => '/\b(cold|dark|shelf|cupboard|steep|infuse|shake)\b/i',
     ];
 
-    public function __construct(private Cupboard $cupboard, private Kitchen $kitchen)
-    {
-    }
+    public function __construct(private Cupboard $cupboard, private Kitchen $kitchen) {}
 
     /** The form of a herb that a text speaks of, by id. */
     public function form(string $text): ?string
@@ -55,7 +70,10 @@ final readonly class RecipeWords
     public function state(string $text): ?string
     {
         return match (true) {
-            preg_match('/\b(fresh(ly)?(?!\s+(ground|dried|cracked|crushed))|raw|just[\s-]+picked|picked (this|today|yesterday)|green)\b/i', $text) === 1 => 'fresh',
+            preg_match(
+                '/\b(fresh(ly)?(?!\s+(ground|dried|cracked|crushed))|raw|just[\s-]+picked|picked (this|today|yesterday)|green)\b/i',
+                $text,
+            ) === 1 => 'fresh',
             preg_match('/\bwilted\b/i', $text) === 1 => 'wilted',
             preg_match('/\b(dried|dry|ground|powder(ed)?|flakes?|desiccated|peppercorns?)\b/i', $text) === 1 => 'dried',
             default => null,
@@ -80,7 +98,7 @@ final readonly class RecipeWords
         if (preg_match('/\b(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*([FC])\b/u', $text, $m) !== 1) {
             return null;
         }
-        $celsius = $m[2] === 'F' ? ((float) $m[1] - 32) * 5 / 9 : (float) $m[1];
+        $celsius = $m[2] === 'F' ? (((float) $m[1] - 32) * 5) / 9 : (float) $m[1];
 
         return $celsius > 15 && $celsius < 200 ? $celsius : null;
     }
@@ -183,7 +201,11 @@ final readonly class RecipeWords
         foreach ($this->cupboard->carriers() as $carrier) {
             foreach ([$carrier->name, ...$this->shortNames($carrier->name), ...$carrier->also] as $name) {
                 // A name that is a plant's as well is an oil only where it says so.
-                if (($isOil || preg_match(self::OILS, $name) === 1) && preg_match('/\b'.preg_quote($name, '/').'s?\b/iu', $plain) === 1 && mb_strlen($name) > mb_strlen($found['by'] ?? '')) {
+                if (
+                    ($isOil || preg_match(self::OILS, $name) === 1) &&
+                    preg_match('/\b'.preg_quote($name, '/').'s?\b/iu', $plain) === 1 &&
+                    mb_strlen($name) > mb_strlen($found['by'] ?? '')
+                ) {
                     $found = ['id' => $carrier->id, 'name' => $carrier->name, 'by' => $name];
                 }
             }
@@ -195,7 +217,14 @@ final readonly class RecipeWords
         if (! $isOil) {
             return null;
         }
-        $own = trim(preg_replace('/\b(organic|pure|cold[\s-]*pressed|refined|unrefined|virgin|extra|light|good|melted|rendered|of|your|any|some|choice|favou?rite)\b|\s+/iu', ' ', $plain) ?? $plain);
+        $own = trim(
+            preg_replace(
+                '/\b(organic|pure|cold[\s-]*pressed|refined|unrefined|virgin|extra|light|'.
+                    'good|melted|rendered|of|your|any|some|choice|favou?rite)\b|\s+/iu',
+                ' ',
+                $plain,
+            ) ?? $plain,
+        );
 
         return ['id' => '', 'name' => mb_substr(trim(preg_replace('/\s+/', ' ', $own) ?? $own) ?: 'oil', 0, 60)];
     }
@@ -204,14 +233,21 @@ final readonly class RecipeWords
     private function isOfAnother(string $text, string $by): bool
     {
         // "peanut butter" is no peanut oil.
-        if (preg_match('/'.preg_quote($by, '/').'s?\s+(butter|fat)\b/iu', $text, $m) === 1 && preg_match('/\b'.$m[1].'\b/iu', $by) !== 1) {
+        if (
+            preg_match('/'.preg_quote($by, '/').'s?\s+(butter|fat)\b/iu', $text, $m) === 1 &&
+            preg_match('/\b'.$m[1].'\b/iu', $by) !== 1
+        ) {
             return true;
         }
         if (preg_match('/(\p{L}+)\s+'.preg_quote($by, '/').'/iu', $text, $m) !== 1) {
             return false;
         }
 
-        return preg_match('/^(organic|pure|pressed|refined|unrefined|virgin|extra|light|of|and|warm|warmed|hot|the|raw|toasted|roasted|good|best|more|plain|melted|cup|cups|with|sweet|bitter|rendered|leaf)$/i', $m[1]) !== 1;
+        return preg_match(
+            '/^(organic|pure|pressed|refined|unrefined|virgin|extra|light|of|and|warm|warmed|hot|the|raw|'.
+                'toasted|roasted|good|best|more|plain|melted|cup|cups|with|sweet|bitter|rendered|leaf)$/i',
+            $m[1],
+        ) !== 1;
     }
 
     /** @return list<string> what an oil is called for short: "olive", "coconut" */
@@ -236,8 +272,18 @@ final readonly class RecipeWords
             }
             $full = mb_strtolower(str_replace(['’', "'"], '', $herb->name));
             $first = explode(' ', $full)[0];
-            foreach ([$full, mb_strtolower($herb->latin), in_array($first, ['sweet', 'sea', 'st', 'lemon', 'black', 'red', 'rose', 'self-heal'], true) ? $full : $first] as $name) {
-                if ($name !== '' && preg_match('/\b'.preg_quote($name, '/').'(e?s)?\b/u', $plain) === 1 && mb_strlen($name) > ($best['length'] ?? 0)) {
+            foreach (
+                [
+                    $full,
+                    mb_strtolower($herb->latin),
+                    in_array($first, ['sweet', 'sea', 'st', 'lemon', 'black', 'red', 'rose', 'self-heal'], true) ? $full : $first,
+                ] as $name
+            ) {
+                if (
+                    $name !== '' &&
+                    preg_match('/\b'.preg_quote($name, '/').'(e?s)?\b/u', $plain) === 1 &&
+                    mb_strlen($name) > ($best['length'] ?? 0)
+                ) {
                     $best = ['id' => $herb->id, 'name' => $herb->name, 'length' => mb_strlen($name)];
                 }
             }
@@ -249,7 +295,8 @@ final readonly class RecipeWords
     /** A heading over what follows, that says nothing of its own. */
     public function isHeading(string $line): bool
     {
-        return preg_match('/^(ingredients?|method|directions|instructions|steps?|you will need|for the (oil|infusion))\s*:?$/i', $line) === 1;
+        return preg_match('/^(ingredients?|method|directions|instructions|steps?|you will need|for the (oil|infusion))\s*:?$/i', $line) ===
+            1;
     }
 
     public function isMethod(string $line): bool
@@ -275,8 +322,33 @@ final readonly class RecipeWords
     {
         $text = str_replace(["\r\n", "\r"], "\n", $text);
         // "1 cup oil, 3 tbsp flowers": a comma or an "and" before an amount begins another line; "1 cup and 2 tbsp" is one amount.
-        $unit = implode('', array_map(fn (string $unit) => "(?<!\\b{$unit})(?<!\\b{$unit}s)", ['cup', 'tbsp', 'tsp', 'lb', 'oz', 'kg', 'pint', 'quart', 'pound', 'ounce', 'tablespoon', 'teaspoon', 'c', 'g', 'l', 'ml']));
-        $text = preg_replace('/'.$unit.'(?:[,;]\s*(?:and\s+)?(?=[\d½¼¾⅓⅔])|\s+(?:and|with|plus)\s+(?=[\d½¼¾⅓⅔]\S*\s*\S*\s+[a-z]))/iu', "\n", $text) ?? $text;
+        $unit = implode(
+            '',
+            array_map(fn (string $unit) => "(?<!\\b{$unit})(?<!\\b{$unit}s)", [
+                'cup',
+                'tbsp',
+                'tsp',
+                'lb',
+                'oz',
+                'kg',
+                'pint',
+                'quart',
+                'pound',
+                'ounce',
+                'tablespoon',
+                'teaspoon',
+                'c',
+                'g',
+                'l',
+                'ml',
+            ]),
+        );
+        $text =
+            preg_replace(
+                '/'.$unit.'(?:[,;]\s*(?:and\s+)?(?=[\d½¼¾⅓⅔])|\s+(?:and|with|plus)\s+(?=[\d½¼¾⅓⅔]\S*\s*\S*\s+[a-z]))/iu',
+                "\n",
+                $text,
+            ) ?? $text;
         $lines = [];
         foreach (explode("\n", $text) as $line) {
             $line = trim(preg_replace('/^\s*(?:[-*•·▢☐]|\d{1,2}[.)]\s)\s*/u', '', $line) ?? '');

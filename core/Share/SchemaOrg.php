@@ -27,29 +27,44 @@ final class SchemaOrg
         $ingredients = [];
         foreach ($wish->mix->shares() as $i => $share) {
             $part = $wish->mix->parts[$i];
-            $ingredients[] = sprintf('%s %s, %s', AmountWriter::plain($amounts->herbG * $share, Kind::Mass), $part->plant->name, $part->form->name);
+            $ingredients[] = sprintf(
+                '%s %s, %s',
+                AmountWriter::plain($amounts->herbG * $share, Kind::Mass),
+                $part->plant->name,
+                $part->form->name,
+            );
         }
         foreach ($wish->blend->shares() as $oil) {
             $ingredients[] = sprintf('%s %s', AmountWriter::plain($amounts->oilMl * $oil['share'], Kind::Volume), $oil['carrier']->name);
         }
 
-        return array_filter([
-            '@context' => ['@vocab' => 'https://schema.org/'],
-            '@type' => 'Recipe',
-            'name' => $name,
-            'description' => $note,
-            'recipeCategory' => $wish->purpose === 'kitchen' ? 'Infused oil' : 'Infused oil, for the skin only',
-            'cookingMethod' => $wish->method->name,
-            'recipeYield' => AmountWriter::plain($yield, Kind::Volume),
-            'prepTime' => 'PT20M',
-            'totalTime' => self::duration($plan),
-            'recipeIngredient' => $ingredients,
-            'recipeInstructions' => array_map(fn (array $step) => ['@type' => 'HowToStep', 'text' => $step['says']], Steps::of($plan, $kitchen)),
-            'encoding' => [
-                '@type' => 'MediaObject', 'encodingFormat' => self::WISH_TYPE,
-                'text' => json_encode(RecipeFile::shared($wish->source), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR),
+        return array_filter(
+            [
+                '@context' => ['@vocab' => 'https://schema.org/'],
+                '@type' => 'Recipe',
+                'name' => $name,
+                'description' => $note,
+                'recipeCategory' => $wish->purpose === 'kitchen' ? 'Infused oil' : 'Infused oil, for the skin only',
+                'cookingMethod' => $wish->method->name,
+                'recipeYield' => AmountWriter::plain($yield, Kind::Volume),
+                'prepTime' => 'PT20M',
+                'totalTime' => self::duration($plan),
+                'recipeIngredient' => $ingredients,
+                'recipeInstructions' => array_map(
+                    fn (array $step) => ['@type' => 'HowToStep', 'text' => $step['says']],
+                    Steps::of($plan, $kitchen),
+                ),
+                'encoding' => [
+                    '@type' => 'MediaObject',
+                    'encodingFormat' => self::WISH_TYPE,
+                    'text' => json_encode(
+                        RecipeFile::shared($wish->source),
+                        JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
+                    ),
+                ],
             ],
-        ], fn (mixed $value) => $value !== '');
+            fn (mixed $value) => $value !== '',
+        );
     }
 
     /**
@@ -66,8 +81,8 @@ final class SchemaOrg
                 return $document;
             }
         }
-        $within = array_is_list($document) ? $document : ($document['@graph'] ?? $document['mainEntity'] ?? []);
-        foreach ($depth < 4 && is_array($within) ? [...(array_is_list($within) ? $within : [$within])] : [] as $each) {
+        $within = array_is_list($document) ? $document : $document['@graph'] ?? ($document['mainEntity'] ?? []);
+        foreach ($depth < 4 && is_array($within) ? [...array_is_list($within) ? $within : [$within]] : [] as $each) {
             $found = is_array($each) ? self::find($each, $depth + 1) : null;
             if ($found !== null) {
                 return $found;
@@ -89,12 +104,19 @@ final class SchemaOrg
         $encoding = $recipe['encoding'] ?? null;
         $encodings = is_array($encoding) && array_is_list($encoding) ? $encoding : [$encoding];
         foreach ($encodings as $each) {
-            $wish = is_array($each) && ($each['encodingFormat'] ?? null) === self::WISH_TYPE && is_string($each['text'] ?? null) ? json_decode($each['text'], true, 16) : null;
+            $wish =
+                is_array($each) && ($each['encodingFormat'] ?? null) === self::WISH_TYPE && is_string($each['text'] ?? null)
+                    ? json_decode($each['text'], true, 16)
+                    : null;
             if (is_array($wish)) {
                 return new ReadRecipe($name, $note, RecipeFile::shared($wish), [], []);
             }
         }
-        $texts = [...self::texts($recipe['recipeIngredient'] ?? $recipe['ingredients'] ?? []), ...self::texts($recipe['cookingMethod'] ?? []), ...self::texts($recipe['recipeInstructions'] ?? [])];
+        $texts = [
+            ...self::texts($recipe['recipeIngredient'] ?? ($recipe['ingredients'] ?? [])),
+            ...self::texts($recipe['cookingMethod'] ?? []),
+            ...self::texts($recipe['recipeInstructions'] ?? []),
+        ];
         $read = $lines->read(implode("\n", $texts));
 
         return new ReadRecipe($name !== '' ? $name : $read->name, $note, $read->wish, $read->lines, $read->notes);
@@ -102,7 +124,7 @@ final class SchemaOrg
 
     private static function text(mixed $value, int $most): string
     {
-        $value = is_array($value) ? ($value[0] ?? $value['@value'] ?? '') : $value;
+        $value = is_array($value) ? $value[0] ?? ($value['@value'] ?? '') : $value;
 
         return is_string($value) ? mb_substr(trim(html_entity_decode(strip_tags($value))), 0, $most) : '';
     }
@@ -117,7 +139,7 @@ final class SchemaOrg
             return [];
         }
         if (! array_is_list($value)) {
-            return self::texts($value['itemListElement'] ?? $value['text'] ?? $value['name'] ?? $value['@value'] ?? [], $depth + 1);
+            return self::texts($value['itemListElement'] ?? ($value['text'] ?? ($value['name'] ?? ($value['@value'] ?? []))), $depth + 1);
         }
 
         return array_merge([], ...array_map(fn (mixed $each) => self::texts($each, $depth + 1), array_slice($value, 0, 200)));
@@ -128,6 +150,6 @@ final class SchemaOrg
     {
         $hours = (int) ceil(($plan->timetable->settledAt->getTimestamp() - $plan->timetable->fillAt->getTimestamp()) / 3600);
 
-        return $hours >= 24 ? 'P'.intdiv($hours, 24).'D'.($hours % 24 > 0 ? 'T'.($hours % 24).'H' : '') : "PT{$hours}H";
+        return $hours >= 24 ? 'P'.intdiv($hours, 24).'D'.($hours % 24 > 0 ? 'T'.$hours % 24 .'H' : '') : "PT{$hours}H";
     }
 }

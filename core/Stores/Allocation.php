@@ -11,9 +11,7 @@ final readonly class Allocation
     private const CRUMB = 0.05;
 
     /** @param  list<array{lot: Lot, amount: float}>  $takes */
-    private function __construct(public array $takes, public float $need, public float $short, public bool $any)
-    {
-    }
+    private function __construct(public array $takes, public float $need, public float $short, public bool $any) {}
 
     /**
      * @param  list<Lot>  $lots of the one material, in any order
@@ -51,7 +49,7 @@ final readonly class Allocation
         $whole = $this->short <= 0;
         foreach ($this->takes as $take) {
             $price = $take['lot']->unitPrice();
-            $price === null ? $whole = false : $cost += $price * $take['amount'];
+            $price === null ? ($whole = false) : ($cost += $price * $take['amount']);
         }
 
         return ['cost' => $cost, 'whole' => $whole];

@@ -20,9 +20,7 @@ final readonly class Condition
     public const WARN_DAYS = 30;
 
     /** @param  list<string>  $reasons in a cook's words, the weightiest first; empty when sound */
-    private function __construct(public string $is, public array $reasons)
-    {
-    }
+    private function __construct(public string $is, public array $reasons) {}
 
     public static function of(Lot $lot, \DateTimeImmutable $today, Cupboard $cupboard): self
     {
@@ -58,10 +56,7 @@ final readonly class Condition
      */
     public static function agesOn(Lot $lot, Cupboard $cupboard): ?\DateTimeImmutable
     {
-        $days = array_filter([
-            $lot->bestBefore?->modify('-'.self::WARN_DAYS.' days'),
-            self::expected($lot, $cupboard)['day'] ?? null,
-        ]);
+        $days = array_filter([$lot->bestBefore?->modify('-'.self::WARN_DAYS.' days'), self::expected($lot, $cupboard)['day'] ?? null]);
 
         return $days === [] ? null : min($days);
     }
@@ -78,15 +73,32 @@ final readonly class Condition
         if ($lot->kind === LotKind::Carrier && $lot->openedOn !== null && isset($cupboard->carriers()[$lot->material])) {
             $months = $cupboard->carriers()[$lot->material]->monthsOpened;
 
-            return ['day' => $lot->openedOn->modify('+'.(int) round($months * ShelfLife::DAYS_A_MONTH).' days'), 'says' => sprintf('Opened %s; this oil keeps about %g months once opened.', $lot->openedOn->format('j M Y'), $months)];
+            return [
+                'day' => $lot->openedOn->modify('+'.(int) round($months * ShelfLife::DAYS_A_MONTH).' days'),
+                'says' => sprintf('Opened %s; this oil keeps about %g months once opened.', $lot->openedOn->format('j M Y'), $months),
+            ];
         }
         if ($lot->kind === LotKind::Herb && $lot->gotOn !== null) {
             if ($lot->state !== null && $lot->state->isWet()) {
-                return ['day' => $lot->gotOn->modify('+2 days'), 'says' => sprintf('%s since %s: it wilts, heats and moulds within days.', ucfirst($lot->state->value), $lot->gotOn->format('j M Y'))];
+                return [
+                    'day' => $lot->gotOn->modify('+2 days'),
+                    'says' => sprintf(
+                        '%s since %s: it wilts, heats and moulds within days.',
+                        ucfirst($lot->state->value),
+                        $lot->gotOn->format('j M Y'),
+                    ),
+                ];
             }
             $form = $cupboard->forms()[$lot->form ?? ''] ?? null;
             if ($form !== null) {
-                return ['day' => $lot->gotOn->modify('+'.(int) round($form->keepsMonths * ShelfLife::DAYS_A_MONTH).' days'), 'says' => sprintf('Got %s; dried so, it is worth using for about %g months.', $lot->gotOn->format('j M Y'), $form->keepsMonths)];
+                return [
+                    'day' => $lot->gotOn->modify('+'.(int) round($form->keepsMonths * ShelfLife::DAYS_A_MONTH).' days'),
+                    'says' => sprintf(
+                        'Got %s; dried so, it is worth using for about %g months.',
+                        $lot->gotOn->format('j M Y'),
+                        $form->keepsMonths,
+                    ),
+                ];
             }
         }
 

@@ -35,8 +35,7 @@ final readonly class Lot
         public bool $foodGrade = false,
         public array $allergens = [],
         public string $how = '',
-    ) {
-    }
+    ) {}
 
     /** Price of one g, mL or piece. */
     public function unitPrice(): ?float

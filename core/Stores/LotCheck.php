@@ -14,18 +14,24 @@ final readonly class LotCheck
     public const BOTTLED = 'bottled';
 
     /** @param  list<array{ask: string, asks: string, answer: string, says: string, points: int}>  $answers */
-    private function __construct(public string $verdict, public array $answers)
-    {
-    }
+    private function __construct(public string $verdict, public array $answers) {}
 
-    /** @return list<array{id: string, asks: string, answers: list<array{id: string, says: string}>}> what is asked; empty for jars and bottles */
+    /**
+     * @return list<array{id: string, asks: string, answers: list<array{id: string,
+     *     says: string}>}> what is asked; empty for jars and bottles
+     */
     public static function asks(LotKind|string $kind, Tables $tables): array
     {
-        return array_map(fn (Row $ask) => [
-            'id' => $ask->text('id'),
-            'asks' => $ask->text('asks'),
-            'answers' => array_values(array_map(fn (Row $answer) => ['id' => $answer->text('id'), 'says' => $answer->text('says')], $ask->rows('answers'))),
-        ], self::rows($kind, $tables));
+        return array_map(
+            fn (Row $ask) => [
+                'id' => $ask->text('id'),
+                'asks' => $ask->text('asks'),
+                'answers' => array_values(
+                    array_map(fn (Row $answer) => ['id' => $answer->text('id'), 'says' => $answer->text('says')], $ask->rows('answers')),
+                ),
+            ],
+            self::rows($kind, $tables),
+        );
     }
 
     /**
@@ -51,7 +57,13 @@ final readonly class LotCheck
                 throw LotRefused::unanswered($ask->text('asks'), 'answers.'.$ask->text('id'));
             }
             $points += (int) $found->number('points');
-            $given[] = ['ask' => $ask->text('id'), 'asks' => $ask->text('asks'), 'answer' => $found->text('id'), 'says' => $found->text('says'), 'points' => (int) $found->number('points')];
+            $given[] = [
+                'ask' => $ask->text('id'),
+                'asks' => $ask->text('asks'),
+                'answer' => $found->text('id'),
+                'says' => $found->text('says'),
+                'points' => (int) $found->number('points'),
+            ];
         }
         $verdicts = $tables->table('checks')->row('verdicts');
         $verdict = match (true) {

@@ -20,8 +20,23 @@ final class LotReader
 {
     /** Fields a lot is written in, in the order of the CSV's columns. */
     public const FIELDS = [
-        'kind', 'material', 'called', 'part', 'form', 'state', 'amount', 'low_at', 'price', 'got_how', 'got_where', 'got_on',
-        'opened_on', 'best_before', 'food_grade', 'allergens', 'note',
+        'kind',
+        'material',
+        'called',
+        'part',
+        'form',
+        'state',
+        'amount',
+        'low_at',
+        'price',
+        'got_how',
+        'got_where',
+        'got_on',
+        'opened_on',
+        'best_before',
+        'food_grade',
+        'allergens',
+        'note',
     ];
 
     /** @param  array<string, string>  $sizes names of the house's jars and bottles by id */
@@ -30,8 +45,7 @@ final class LotReader
         private readonly AmountReader $amounts,
         private readonly \DateTimeImmutable $today,
         private readonly array $sizes = [],
-    ) {
-    }
+    ) {}
 
     /**
      * @param  array<mixed>  $fields
@@ -41,14 +55,20 @@ final class LotReader
      */
     public function read(array $fields, string $id = ''): array
     {
-        $faults = new Faults;
+        $faults = new Faults();
         /** @var array<string, string> $text */
         $text = array_combine(self::FIELDS, array_map(fn (string $field) => $this->text($fields, $field), self::FIELDS));
         $kind = LotKind::tryFrom(mb_strtolower($text['kind']) === 'oil' ? 'carrier' : mb_strtolower($text['kind']));
         if ($kind === null) {
             throw LotsRefused::of([LotRefused::kind()->toArray()]);
         }
-        [$material, $called, $allergens, $density, $form] = $faults->trying('material', fn () => $this->material($kind, $text)) ?? ['', '', [], null, null];
+        [$material, $called, $allergens, $density, $form] = $faults->trying('material', fn () => $this->material($kind, $text)) ?? [
+            '',
+            '',
+            [],
+            null,
+            null,
+        ];
         $state = $kind === LotKind::Herb ? $faults->trying('state', fn () => $this->state($text['state'], $form)) : null;
         $amount = $faults->trying('amount', fn () => $this->amount($kind, $text['amount'], $density, $form)) ?? 0.0;
         $low = $text['low_at'] === '' ? null : $faults->trying('low_at', fn () => $this->amount($kind, $text['low_at'], $density, $form));
@@ -63,7 +83,9 @@ final class LotReader
             $faults->add(LotRefused::pastWhenGot());
         }
         $food = $faults->trying('food_grade', fn () => $this->yesOrNo($text['food_grade'], 'food_grade')) ?? false;
-        $own = array_values(array_filter(array_map('trim', preg_split('/[;|]/', $text['allergens']) ?: []), fn (string $each) => $each !== ''));
+        $own = array_values(
+            array_filter(array_map('trim', preg_split('/[;|]/', $text['allergens']) ?: []), fn (string $each) => $each !== ''),
+        );
         foreach (['got_where' => 160, 'note' => 1000, 'allergens' => 160, 'got_how' => 20, 'part' => 40] as $field => $most) {
             if (mb_strlen($text[$field]) > $most) {
                 $faults->add(LotRefused::tooLong($field, $most));
@@ -76,10 +98,24 @@ final class LotReader
 
         return [
             'lot' => new Lot(
-                $id, $kind, $material, $called, $amount, $amount,
+                $id,
+                $kind,
+                $material,
+                $called,
+                $amount,
+                $amount,
                 // Told as low at a seventh of what was got, unless the house says otherwise.
-                $low ?? round($amount / 7, 1), $state, $form?->id, $gotOn, $openedOn, $bestBefore, null, $price, $food,
-                array_values(array_unique([...$allergens, ...$own])), $how,
+                $low ?? round($amount / 7, 1),
+                $state,
+                $form?->id,
+                $gotOn,
+                $openedOn,
+                $bestBefore,
+                null,
+                $price,
+                $food,
+                array_values(array_unique([...$allergens, ...$own])),
+                $how,
             ),
             'part' => $text['part'],
             'how' => $how,
@@ -117,18 +153,22 @@ final class LotReader
         if (mb_strlen($own) > 80) {
             throw LotRefused::tooLong('called', 80);
         }
-        $known = self::among(match ($kind) {
-            LotKind::Herb => array_map(fn ($each) => $each->name, $this->cupboard->herbs()),
-            LotKind::Carrier => array_map(fn ($each) => $each->name, $this->cupboard->carriers()),
-            LotKind::Wax => array_map(fn ($each) => $each->name, $this->cupboard->waxes()),
-            LotKind::Jar, LotKind::Bottle => $this->sizes,
-        }, $typed);
+        $known = self::among(
+            match ($kind) {
+                LotKind::Herb => array_map(fn ($each) => $each->name, $this->cupboard->herbs()),
+                LotKind::Carrier => array_map(fn ($each) => $each->name, $this->cupboard->carriers()),
+                LotKind::Wax => array_map(fn ($each) => $each->name, $this->cupboard->waxes()),
+                LotKind::Jar, LotKind::Bottle => $this->sizes,
+            },
+            $typed,
+        );
         if ($known === null) {
             // An oil without a density, or a vessel without a size, cannot be reckoned with.
             if (in_array($kind, [LotKind::Carrier, LotKind::Jar, LotKind::Bottle], true)) {
                 throw MaterialRefused::unknown($kind->word(), $typed);
             }
-            $form = $kind === LotKind::Herb ? $this->cupboard->form($text['form'] === '' ? 'thin-leaf' : $this->formId($text['form'])) : null;
+            $form =
+                $kind === LotKind::Herb ? $this->cupboard->form($text['form'] === '' ? 'thin-leaf' : $this->formId($text['form'])) : null;
 
             return ['', $own, [], null, $form];
         }
@@ -136,9 +176,21 @@ final class LotReader
         $called = $text['called'] !== '' ? $text['called'] : $name;
 
         return match ($kind) {
-            LotKind::Herb => [$id, $called, [], null, $this->cupboard->form($text['form'] === '' ? $this->cupboard->herb($id)->form : $this->formId($text['form']))],
+            LotKind::Herb => [
+                $id,
+                $called,
+                [],
+                null,
+                $this->cupboard->form($text['form'] === '' ? $this->cupboard->herb($id)->form : $this->formId($text['form'])),
+            ],
             LotKind::Carrier => [$id, $called, $this->cupboard->carrier($id)->allergens, $this->cupboard->carrier($id)->at20, null],
-            LotKind::Wax => [$id, $called, $this->cupboard->wax($id)->allergens, Density::gramsPerMl($this->cupboard->wax($id)->gramsPerMl), null],
+            LotKind::Wax => [
+                $id,
+                $called,
+                $this->cupboard->wax($id)->allergens,
+                Density::gramsPerMl($this->cupboard->wax($id)->gramsPerMl),
+                null,
+            ],
             default => [$id, $called, [], null, null],
         };
     }
@@ -174,7 +226,7 @@ final class LotReader
 
     private function state(string $typed, ?\Kettle\Material\HerbForm $form): State
     {
-        $state = $typed === '' ? State::Dried : (State::tryFrom(mb_strtolower($typed)) ?? throw MaterialRefused::unknown('state', $typed));
+        $state = $typed === '' ? State::Dried : State::tryFrom(mb_strtolower($typed)) ?? throw MaterialRefused::unknown('state', $typed);
         $form?->in($state);
 
         return $state;
@@ -187,7 +239,14 @@ final class LotReader
             return preg_match('/^\d{1,5}$/', $typed) === 1 && (int) $typed <= 10_000 ? (float) $typed : throw LotRefused::count($typed);
         }
 
-        return $this->amounts->within($typed, $measure, $measure->value, 0.01, $measure === Kind::Mass ? 100_000 : 200_000, $density ?? $form?->loose)->value;
+        return $this->amounts->within(
+            $typed,
+            $measure,
+            $measure->value,
+            0.01,
+            $measure === Kind::Mass ? 100_000 : 200_000,
+            $density ?? $form?->loose,
+        )->value;
     }
 
     private function price(string $typed): float

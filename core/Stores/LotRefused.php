@@ -16,7 +16,14 @@ final class LotRefused extends Refused
 
     public static function noSuch(string $id): self
     {
-        return new self('unknown', sprintf('There is no lot “%s” in Stores. Choose another, or leave it open: the oldest sound one is taken.', mb_substr($id, 0, 40)), 'lot');
+        return new self(
+            'unknown',
+            sprintf(
+                'There is no lot “%s” in Stores. Choose another, or leave it open: the oldest sound one is taken.',
+                mb_substr($id, 0, 40),
+            ),
+            'lot',
+        );
     }
 
     public static function ofAnother(string $lot, string $wanted): self
@@ -36,12 +43,20 @@ final class LotRefused extends Refused
 
     public static function count(string $typed): self
     {
-        return new self('unreadable', sprintf('“%s” is not a number of pieces. Write a whole number from 0 to 10000.', mb_substr($typed, 0, 20)), 'amount');
+        return new self(
+            'unreadable',
+            sprintf('“%s” is not a number of pieces. Write a whole number from 0 to 10000.', mb_substr($typed, 0, 20)),
+            'amount',
+        );
     }
 
     public static function price(string $typed): self
     {
-        return new self('unreadable', sprintf('“%s” is not a price. Write it like 6.40; leave it out where it cost nothing.', mb_substr($typed, 0, 20)), 'price');
+        return new self(
+            'unreadable',
+            sprintf('“%s” is not a price. Write it like 6.40; leave it out where it cost nothing.', mb_substr($typed, 0, 20)),
+            'price',
+        );
     }
 
     public static function day(string $typed, string $field): self
@@ -61,7 +76,11 @@ final class LotRefused extends Refused
 
     public static function pastWhenGot(): self
     {
-        return new self('disagree', 'Its best before lies before the day it was got. Check the two days; what was past its day when you got it is best left out.', 'best_before');
+        return new self(
+            'disagree',
+            'Its best before lies before the day it was got. Check the two days; what was past its day when you got it is best left out.',
+            'best_before',
+        );
     }
 
     public static function yesOrNo(string $typed, string $field): self
@@ -71,7 +90,11 @@ final class LotRefused extends Refused
 
     public static function nothingToCheck(LotKind|string $kind): self
     {
-        return new self('not_open', sprintf('There is nothing to check about a %s but that it is whole and dry.', $kind instanceof LotKind ? $kind->word() : $kind), 'answers');
+        return new self(
+            'not_open',
+            sprintf('There is nothing to check about a %s but that it is whole and dry.', $kind instanceof LotKind ? $kind->word() : $kind),
+            'answers',
+        );
     }
 
     public static function unanswered(string $asks, string $field): self
@@ -81,6 +104,15 @@ final class LotRefused extends Refused
 
     public static function emptier(string $lot, string $left, string $wanted): self
     {
-        return new self('too_much', sprintf('%s holds %s, and %s is wanted from it. Take stock of it, plan a smaller batch, or take the rest from another.', ucfirst($lot), $left, $wanted), 'takes');
+        return new self(
+            'too_much',
+            sprintf(
+                '%s holds %s, and %s is wanted from it. Take stock of it, plan a smaller batch, or take the rest from another.',
+                ucfirst($lot),
+                $left,
+                $wanted,
+            ),
+            'takes',
+        );
     }
 }

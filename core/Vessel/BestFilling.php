@@ -39,12 +39,20 @@ final readonly class BestFilling
             $room -= $size['fixed'];
         }
         if ($left < -1e-6) {
-            throw FillingRefused::moreThanThereIs(AmountWriter::plain($oilMl - $left, Kind::Volume), AmountWriter::plain($oilMl, Kind::Volume));
+            throw FillingRefused::moreThanThereIs(
+                AmountWriter::plain($oilMl - $left, Kind::Volume),
+                AmountWriter::plain($oilMl, Kind::Volume),
+            );
         }
         $counts = self::fill(max(0.0, $left), $sizes, $room);
-        $bottles = array_map(fn (array $size) => [
-            'id' => $size['id'], 'capacity' => $size['capacity'], 'count' => $counts[$size['id']] + $fixed[$size['id']],
-        ], $sizes);
+        $bottles = array_map(
+            fn (array $size) => [
+                'id' => $size['id'],
+                'capacity' => $size['capacity'],
+                'count' => $counts[$size['id']] + $fixed[$size['id']],
+            ],
+            $sizes,
+        );
         usort($bottles, fn (array $a, array $b) => $b['capacity'] <=> $a['capacity']);
 
         return Filling::asFilled($oilMl, $bottles);
@@ -122,7 +130,11 @@ final readonly class BestFilling
             throw new FillingRefused('out_of_range', 'Say how much oil there is to bottle: more than nothing, and at most 20 L.', 'oil');
         }
         if (count($sizes) > self::MOST_SIZES) {
-            throw new FillingRefused('too_many', sprintf('At most %d sizes of bottle are weighed against each other.', self::MOST_SIZES), 'sizes');
+            throw new FillingRefused(
+                'too_many',
+                sprintf('At most %d sizes of bottle are weighed against each other.', self::MOST_SIZES),
+                'sizes',
+            );
         }
         foreach ($sizes as $size) {
             if (! is_finite($size['capacity']) || $size['capacity'] < 0.5 || $size['capacity'] > self::MOST_ML) {

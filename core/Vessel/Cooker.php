@@ -16,8 +16,7 @@ final readonly class Cooker
         public float $lengthMm,
         public float $widthMm,
         public float $heightMm,
-    ) {
-    }
+    ) {}
 
     /** @throws CookerRefused when the measures are not those of anything that stands in a kitchen */
     public static function measured(string $id, string $called, string $shape, float $lengthMm, float $widthMm, float $heightMm): self
@@ -46,7 +45,7 @@ final readonly class Cooker
     /** Its floor, and its water's surface with nothing in it, m2. */
     public function areaM2(): float
     {
-        return $this->lengthMm * $this->widthMm / 1e6 * ($this->shape === 'square' ? 1.0 : M_PI / 4);
+        return (($this->lengthMm * $this->widthMm) / 1e6) * ($this->shape === 'square' ? 1.0 : M_PI / 4);
     }
 
     public function brimMl(): float
@@ -66,8 +65,11 @@ final readonly class Cooker
         if ($this->shape === 'square') {
             $over = [abs($x) + $radius - $a, abs($y) + $radius - $b];
 
-            return max($over) <= 0 ? [0.0, 0.0, 0.0]
-                : ($over[0] > $over[1] ? [$over[0], $x > 0 ? -1.0 : 1.0, 0.0] : [$over[1], 0.0, $y > 0 ? -1.0 : 1.0]);
+            return max($over) <= 0
+                ? [0.0, 0.0, 0.0]
+                : ($over[0] > $over[1]
+                    ? [$over[0], $x > 0 ? -1.0 : 1.0, 0.0]
+                    : [$over[1], 0.0, $y > 0 ? -1.0 : 1.0]);
         }
         if ($this->shape === 'round') {
             $far = hypot($x, $y);
@@ -77,12 +79,12 @@ final readonly class Cooker
         // Of an oval, the wall is asked at points round the circle.
         $worst = [0.0, 0.0, 0.0];
         for ($i = 0; $i < 24; $i++) {
-            $px = $x + $radius * cos($i * M_PI / 12);
-            $py = $y + $radius * sin($i * M_PI / 12);
+            $px = $x + $radius * cos(($i * M_PI) / 12);
+            $py = $y + $radius * sin(($i * M_PI) / 12);
             $level = ($px / $a) ** 2 + ($py / $b) ** 2;
             if ($level > 1) {
-                $gx = 2 * $px / $a ** 2;
-                $gy = 2 * $py / $b ** 2;
+                $gx = (2 * $px) / $a ** 2;
+                $gy = (2 * $py) / $b ** 2;
                 $slope = hypot($gx, $gy);
                 // The distance to the wall, to the first order.
                 $over = ($level - 1) / $slope;

@@ -16,7 +16,15 @@ final class CookerRefused extends Refused
 
     public static function measure(string $field, float $mm): self
     {
-        return new self('out_of_range', sprintf('%s mm is no inner %s for a cooker. Give between 60 and 600 mm.', is_finite($mm) ? rtrim(rtrim(number_format($mm, 1, '.', ''), '0'), '.') : 'That', $field), $field);
+        return new self(
+            'out_of_range',
+            sprintf(
+                '%s mm is no inner %s for a cooker. Give between 60 and 600 mm.',
+                is_finite($mm) ? rtrim(rtrim(number_format($mm, 1, '.', ''), '0'), '.') : 'That',
+                $field,
+            ),
+            $field,
+        );
     }
 
     public static function round(): self
@@ -26,7 +34,11 @@ final class CookerRefused extends Refused
 
     public static function noRoom(string $cooker, int $jars, int $fit): self
     {
-        return new self('no_room', sprintf('%d of these jars cannot stand in %s at once; %s can.', $jars, $cooker, $fit === 0 ? 'none' : "only {$fit}"), 'jars');
+        return new self(
+            'no_room',
+            sprintf('%d of these jars cannot stand in %s at once; %s can.', $jars, $cooker, $fit === 0 ? 'none' : "only {$fit}"),
+            'jars',
+        );
     }
 
     public static function noJars(): self

@@ -14,9 +14,7 @@ final readonly class Filling
     public const MOST = 500;
 
     /** @param  list<array{id: string, capacity: float, count: int}>  $bottles counts above zero */
-    private function __construct(public array $bottles, public float $filledMl, public float $leftMl)
-    {
-    }
+    private function __construct(public array $bottles, public float $filledMl, public float $leftMl) {}
 
     /**
      * @param  list<array{id: string, capacity: float, count: int}>  $bottles

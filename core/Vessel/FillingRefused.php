@@ -21,11 +21,27 @@ final class FillingRefused extends Refused
 
     public static function moreThanThereIs(string $filled, string $there): self
     {
-        return new self('too_much', sprintf('Those bottles hold %s, and %s was strained. Take fewer or smaller ones, or correct what was strained.', $filled, $there), 'bottles');
+        return new self(
+            'too_much',
+            sprintf(
+                'Those bottles hold %s, and %s was strained. Take fewer or smaller ones, or correct what was strained.',
+                $filled,
+                $there,
+            ),
+            'bottles',
+        );
     }
 
     public static function notInStores(int $wanted, int $there): self
     {
-        return new self('short', sprintf('%d are wanted, and Stores has %s of that size. Fill fewer, or enter more in Stores.', $wanted, $there === 0 ? 'none' : $there), 'bottles');
+        return new self(
+            'short',
+            sprintf(
+                '%d are wanted, and Stores has %s of that size. Fill fewer, or enter more in Stores.',
+                $wanted,
+                $there === 0 ? 'none' : $there,
+            ),
+            'bottles',
+        );
     }
 }

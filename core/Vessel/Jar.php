@@ -21,8 +21,7 @@ final readonly class Jar
         public float $brimMl,
         public float $heightMm,
         public string $kind = self::JAR,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  string  $kind of KINDS
@@ -44,7 +43,7 @@ final readonly class Jar
     /** Cross-section, mm². 1 mL is 1000 mm³. */
     public function areaMm2(): float
     {
-        return $this->brimMl * 1000 / $this->heightMm;
+        return ($this->brimMl * 1000) / $this->heightMm;
     }
 
     public function diameterMm(): float
@@ -55,12 +54,12 @@ final readonly class Jar
     /** How high a volume stands, mm. */
     public function heightOf(float $ml): float
     {
-        return $ml * 1000 / $this->areaMm2();
+        return ($ml * 1000) / $this->areaMm2();
     }
 
     /** What the jar holds up to a height, mL. */
     public function volumeTo(float $mm): float
     {
-        return $mm * $this->areaMm2() / 1000;
+        return ($mm * $this->areaMm2()) / 1000;
     }
 }

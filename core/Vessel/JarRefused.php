@@ -13,12 +13,24 @@ final class JarRefused extends Refused
 {
     public static function brim(float $ml): self
     {
-        return new self('out_of_range', sprintf('A jar of %s mL to the brim is not a kitchen jar. Give between 20 mL and 20 L.', rtrim(rtrim(number_format($ml, 1, '.', ''), '0'), '.')));
+        return new self(
+            'out_of_range',
+            sprintf(
+                'A jar of %s mL to the brim is not a kitchen jar. Give between 20 mL and 20 L.',
+                rtrim(rtrim(number_format($ml, 1, '.', ''), '0'), '.'),
+            ),
+        );
     }
 
     public static function height(float $mm): self
     {
-        return new self('out_of_range', sprintf('A jar %s mm high inside is not a kitchen jar. Give between 20 and 600 mm.', rtrim(rtrim(number_format($mm, 1, '.', ''), '0'), '.')));
+        return new self(
+            'out_of_range',
+            sprintf(
+                'A jar %s mm high inside is not a kitchen jar. Give between 20 and 600 mm.',
+                rtrim(rtrim(number_format($mm, 1, '.', ''), '0'), '.'),
+            ),
+        );
     }
 
     public static function unknown(): self
@@ -29,11 +41,18 @@ final class JarRefused extends Refused
     /** @param  string  $wanted of Jar::KINDS */
     public static function notFor(Jar $jar, string $method, string $wanted): self
     {
-        return new self('unfit', match ($wanted) {
-            Jar::PAN => sprintf('The %s is done in the pan itself, and the %s is no pan: over a flame it would crack.', $method, $jar->called),
-            Jar::BOWL => sprintf('The %s wants a bowl that stands in steaming water; the %s is none.', $method, $jar->called),
-            default => sprintf('The %s wants a jar that can be closed or covered; the %s is none.', $method, $jar->called),
-        });
+        return new self(
+            'unfit',
+            match ($wanted) {
+                Jar::PAN => sprintf(
+                    'The %s is done in the pan itself, and the %s is no pan: over a flame it would crack.',
+                    $method,
+                    $jar->called,
+                ),
+                Jar::BOWL => sprintf('The %s wants a bowl that stands in steaming water; the %s is none.', $method, $jar->called),
+                default => sprintf('The %s wants a jar that can be closed or covered; the %s is none.', $method, $jar->called),
+            },
+        );
     }
 
     public static function noneListed(): self
@@ -43,35 +62,60 @@ final class JarRefused extends Refused
 
     public static function overflows(Jar $jar, float $needMl, float $mostHerbG): self
     {
-        return new self('does_not_fit', sprintf(
-            'Herb and oil together come to %s, and the %s holds %s to the brim. At this ratio it takes %s of herb at the most.',
-            AmountWriter::plain($needMl, Kind::Volume), $jar->called, AmountWriter::plain($jar->brimMl, Kind::Volume),
-            AmountWriter::plain($mostHerbG, Kind::Mass),
-        ));
+        return new self(
+            'does_not_fit',
+            sprintf(
+                'Herb and oil together come to %s, and the %s holds %s to the brim. At this ratio it takes %s of herb at the most.',
+                AmountWriter::plain($needMl, Kind::Volume),
+                $jar->called,
+                AmountWriter::plain($jar->brimMl, Kind::Volume),
+                AmountWriter::plain($mostHerbG, Kind::Mass),
+            ),
+        );
     }
 
     public static function noneHolds(float $needMl, Jar $largest): self
     {
-        return new self('does_not_fit', sprintf(
-            'Herb and oil together come to %s, and the largest jar of the house, the %s, holds %s to the brim. Plan a smaller batch, or add a larger jar under House.',
-            AmountWriter::plain($needMl, Kind::Volume), $largest->called, AmountWriter::plain($largest->brimMl, Kind::Volume),
-        ));
+        return new self(
+            'does_not_fit',
+            sprintf(
+                'Herb and oil together come to %s, and the largest jar of the house, the %s, holds %s to the '.
+                    'brim. Plan a smaller batch, or add a larger jar under House.',
+                AmountWriter::plain($needMl, Kind::Volume),
+                $largest->called,
+                AmountWriter::plain($largest->brimMl, Kind::Volume),
+            ),
+        );
     }
 
     public static function herbStandsOut(string $ratio, float $levelMm, float $bedMm, ?string $wouldCover): self
     {
-        return new self('herb_stands_out', sprintf(
-            'At %s the oil stands at %s and the herb bed at %s: the herb would stick out and mould. %s',
-            $ratio, AmountWriter::plain($levelMm, Kind::Length), AmountWriter::plain($bedMm, Kind::Length),
-            $wouldCover === null ? 'No ratio up to 1:60 would cover it so; take another jar.' : $wouldCover.' would cover it.',
-        ));
+        return new self(
+            'herb_stands_out',
+            sprintf(
+                'At %s the oil stands at %s and the herb bed at %s: the herb would stick out and mould. %s',
+                $ratio,
+                AmountWriter::plain($levelMm, Kind::Length),
+                AmountWriter::plain($bedMm, Kind::Length),
+                $wouldCover === null ? 'No ratio up to 1:60 would cover it so; take another jar.' : $wouldCover.' would cover it.',
+            ),
+        );
     }
 
     public static function noRoomToCover(string $jar, string $fill, float $bedMm, float $coverMm, float $roomMm): self
     {
-        return new self('herb_stands_out', sprintf(
-            'With the %s %s the settled herb stands at %s; %s of oil over it would reach %s, and there is room to %s below the headspace.',
-            $jar, $fill, AmountWriter::plain($bedMm, Kind::Length), AmountWriter::plain($coverMm, Kind::Length), AmountWriter::plain($bedMm + $coverMm, Kind::Length), AmountWriter::plain($roomMm, Kind::Length),
-        ));
+        return new self(
+            'herb_stands_out',
+            sprintf(
+                'With the %s %s the settled herb stands at %s; %s of oil over it would reach %s, and there is '.
+                    'room to %s below the headspace.',
+                $jar,
+                $fill,
+                AmountWriter::plain($bedMm, Kind::Length),
+                AmountWriter::plain($coverMm, Kind::Length),
+                AmountWriter::plain($bedMm + $coverMm, Kind::Length),
+                AmountWriter::plain($roomMm, Kind::Length),
+            ),
+        );
     }
 }

@@ -17,13 +17,7 @@ final readonly class Levels
     /** Oil over the bed, as a part of the bed, under which it is told: common practice, no source. */
     private const LEAST_COVER = 0.1;
 
-    private function __construct(
-        public Jar $jar,
-        public float $dryFillMm,
-        public float $bedMm,
-        public float $levelMm,
-    ) {
-    }
+    private function __construct(public Jar $jar, public float $dryFillMm, public float $bedMm, public float $levelMm) {}
 
     public static function in(Jar $jar, HerbMix $mix, float $herbG, float $oilMl): self
     {
@@ -71,8 +65,8 @@ final readonly class Levels
         if ($bed <= 0) {
             return null;
         }
-        $mlPerGram = $level * $mix->settledMlPerG / $bed - $mix->ownMlPerG;
-        $rounded = ceil($mlPerGram / $perGram * 2) / 2;
+        $mlPerGram = ($level * $mix->settledMlPerG) / $bed - $mix->ownMlPerG;
+        $rounded = ceil(($mlPerGram / $perGram) * 2) / 2;
 
         return $rounded > 30 ? null : max(1.0, $rounded);
     }

@@ -32,7 +32,7 @@ final class Packing
     public static function place(Cooker $cooker, array $diameters): ?array
     {
         $count = count($diameters);
-        $area = array_sum(array_map(fn (float $d) => M_PI / 4 * $d * $d, $diameters));
+        $area = array_sum(array_map(fn (float $d) => (M_PI / 4) * $d * $d, $diameters));
         // So few circles never cover more of so small a floor: the densest known of up to 24 equal ones, 0.82 of it.
         if ($count > 1 && $area / 1e6 > $cooker->areaM2() * 0.85) {
             return null;
@@ -70,7 +70,7 @@ final class Packing
         for ($i = 0; $i < $count; $i++) {
             if ($start < 4) {
                 $ring = $i < $inner ? [$inner, $inner === 1 ? 0.0 : 0.25, $i] : [max(1, $count - $inner), 0.7, $i - $inner];
-                $turn = 2 * M_PI * $ring[2] / $ring[0] + 0.1;
+                $turn = (2 * M_PI * $ring[2]) / $ring[0] + 0.1;
                 [$x, $y] = [$ring[1] * cos($turn), $ring[1] * sin($turn)];
             } else {
                 // A sunflower's seeds, begun at other turns.
@@ -78,7 +78,7 @@ final class Packing
                 $turn = ($i + $start) * M_PI * (3 - sqrt(5));
                 [$x, $y] = [$far * cos($turn), $far * sin($turn)];
             }
-            $at[] = [$x * $cooker->lengthMm / 2, $y * $cooker->widthMm / 2];
+            $at[] = [($x * $cooker->lengthMm) / 2, ($y * $cooker->widthMm) / 2];
         }
 
         return $at;

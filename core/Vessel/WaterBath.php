@@ -20,7 +20,12 @@ final readonly class WaterBath
     private const WATER = 0.988;
 
     /** Water to an inch below the rim, or a quarter of the way up: two schools; half way up a bowl. Common practice. */
-    public const SCHOOLS = ['rim' => 'to an inch below the rim', 'quarter' => 'a quarter of the way up', 'half' => 'half way up', self::NONE => 'none'];
+    public const SCHOOLS = [
+        'rim' => 'to an inch below the rim',
+        'quarter' => 'a quarter of the way up',
+        'half' => 'half way up',
+        self::NONE => 'none',
+    ];
 
     /** For what holds its own warmth. */
     public const NONE = 'none';
@@ -37,7 +42,8 @@ final readonly class WaterBath
     private const LIFT = 0.9;
 
     /**
-     * @param  list<array{x: float, y: float, d: float, height: float, level: float, bed: float, floats_at: ?float, called: string}>  $jars mm
+     * @param  list<array{x: float, y: float, d: float, height: float, level: float, bed: float, floats_at: ?float,
+     *     called: string}>  $jars mm
      * @param  float  $fullMm water to begin with
      * @param  float  $lowMm water below which to top up
      */
@@ -48,11 +54,11 @@ final readonly class WaterBath
         public float $lowMm,
         public bool $heldByFloating,
         public float $jarsM2,
-    ) {
-    }
+    ) {}
 
     /**
-     * @param  list<array{called: string, brim_ml: float, height_mm: float, diameter_mm: float, level_mm: float, bed_mm: float, contents_g: float}>  $jars
+     * @param  list<array{called: string, brim_ml: float, height_mm: float, diameter_mm: float, level_mm: float,
+     *     bed_mm: float, contents_g: float}>  $jars
      * @param  string  $school one of SCHOOLS
      *
      * @throws CookerRefused when they do not stand in it
@@ -79,9 +85,9 @@ final readonly class WaterBath
         $held = false;
         foreach ($jars as $i => $jar) {
             $height = $jar['height_mm'] + 2 * self::WALL_MM;
-            $area = M_PI / 4 * $widths[$i] ** 2;
+            $area = (M_PI / 4) * $widths[$i] ** 2;
             $grams = self::glassG($jar['diameter_mm'], $jar['height_mm']) + $jar['contents_g'];
-            $floatsAt = $grams * 1000 / (self::WATER * $area);
+            $floatsAt = ($grams * 1000) / (self::WATER * $area);
             $want = match ($school) {
                 'quarter' => $height / 4,
                 'half' => $height / 2,
@@ -94,12 +100,23 @@ final readonly class WaterBath
             }
             $full = min($full, $want);
             $standing[] = [
-                ...$places[$i], 'height' => $height, 'level' => $jar['level_mm'] + self::WALL_MM, 'bed' => $jar['bed_mm'] + self::WALL_MM,
-                'floats_at' => $floatsAt < $height ? $floatsAt : null, 'called' => $jar['called'],
+                ...$places[$i],
+                'height' => $height,
+                'level' => $jar['level_mm'] + self::WALL_MM,
+                'bed' => $jar['bed_mm'] + self::WALL_MM,
+                'floats_at' => $floatsAt < $height ? $floatsAt : null,
+                'called' => $jar['called'],
             ];
         }
         if ($school === self::NONE) {
-            return new self($cooker, array_map(fn (array $jar) => [...$jar, 'floats_at' => null], $standing), 0.0, 0.0, false, self::standOn($widths));
+            return new self(
+                $cooker,
+                array_map(fn (array $jar) => [...$jar, 'floats_at' => null], $standing),
+                0.0,
+                0.0,
+                false,
+                self::standOn($widths),
+            );
         }
         $full = max(10.0, $full);
         // Water under half the oil leaves the top of it cold; an inch lost is worth topping up in any case.
@@ -112,7 +129,7 @@ final readonly class WaterBath
     /** @param  list<float>  $widths mm */
     private static function standOn(array $widths): float
     {
-        return array_sum(array_map(fn (float $d) => M_PI / 4 * $d * $d, $widths)) / 1e6;
+        return array_sum(array_map(fn (float $d) => (M_PI / 4) * $d * $d, $widths)) / 1e6;
     }
 
     /** Whether there is no water in it. */
@@ -124,9 +141,9 @@ final readonly class WaterBath
     /** An empty jar, g: its wall and floor, for jars nobody has weighed. */
     public static function glassG(float $diameterMm, float $heightMm): float
     {
-        $outside = M_PI * ($diameterMm + self::WALL_MM) * $heightMm + M_PI / 4 * ($diameterMm + 2 * self::WALL_MM) ** 2;
+        $outside = M_PI * ($diameterMm + self::WALL_MM) * $heightMm + (M_PI / 4) * ($diameterMm + 2 * self::WALL_MM) ** 2;
 
-        return $outside * self::WALL_MM / 1000 * self::GLASS;
+        return (($outside * self::WALL_MM) / 1000) * self::GLASS;
     }
 
     /** Water open to the air between the jars, m2. */
@@ -140,7 +157,7 @@ final readonly class WaterBath
     {
         $ml = $this->cooker->areaM2() * $mm * 1000;
         foreach ($this->jars as $jar) {
-            $ml -= M_PI / 4 * $jar['d'] ** 2 * min($mm, $jar['height']) / 1000;
+            $ml -= ((M_PI / 4) * $jar['d'] ** 2 * min($mm, $jar['height'])) / 1000;
         }
 
         return max(0.0, $ml);
@@ -153,7 +170,7 @@ final readonly class WaterBath
         $high = $this->cooker->heightMm;
         for ($i = 0; $i < 40; $i++) {
             $middle = ($low + $high) / 2;
-            $this->waterMl($middle) < $ml ? $low = $middle : $high = $middle;
+            $this->waterMl($middle) < $ml ? ($low = $middle) : ($high = $middle);
         }
 
         return ($low + $high) / 2;

@@ -13,7 +13,14 @@ final class Air
     private const CRITICAL_KPA = 22_064.0;
 
     /** Coefficients of Wagner and Pruss's vapour-pressure equation: IAPWS SR1-86(1992). */
-    private const WAGNER = [[1.0, -7.85951783], [1.5, 1.84408259], [3.0, -11.7866497], [3.5, 22.6807411], [4.0, -15.9618719], [7.5, 1.80122502]];
+    private const WAGNER = [
+        [1.0, -7.85951783],
+        [1.5, 1.84408259],
+        [3.0, -11.7866497],
+        [3.5, 22.6807411],
+        [4.0, -15.9618719],
+        [7.5, 1.80122502],
+    ];
 
     /**
      * Pressure of water vapour over boiling or standing water, from freezing to 200 C.
@@ -32,7 +39,7 @@ final class Air
             $sum += $factor * $tau ** $power;
         }
 
-        return self::CRITICAL_KPA * exp(self::CRITICAL_K / $kelvin * $sum);
+        return self::CRITICAL_KPA * exp((self::CRITICAL_K / $kelvin) * $sum);
     }
 
     /** The standard atmosphere's pressure so many metres up: ICAO Doc 7488, 101.325 (1 - 2.25577e-5 h)^5.25588. */
@@ -52,13 +59,16 @@ final class Air
         $high = 199.0;
         while ($high - $low > 1e-6) {
             $middle = ($low + $high) / 2;
-            self::saturation($middle) < $kPa ? $low = $middle : $high = $middle;
+            self::saturation($middle) < $kPa ? ($low = $middle) : ($high = $middle);
         }
 
         return ($low + $high) / 2;
     }
 
-    /** Heat that turns water to vapour, kJ/kg: a straight line through the steam tables' 2500.9 at 0 and 2257.1 at 100 C; a few tenths of a per cent off between. */
+    /**
+     * Heat that turns water to vapour, kJ/kg: a straight line through the steam tables' 2500.9 at 0 and 2257.1 at 100
+     * C; a few tenths of a per cent off between.
+     */
     public static function latentHeat(float $celsius): float
     {
         return 2500.9 - 2.438 * $celsius;
@@ -74,6 +84,6 @@ final class Air
      */
     public static function evaporation(float $m2, float $celsius, float $airKPa, float $airSpeed = 0.0): float
     {
-        return max(0.0, $m2 * (self::saturation($celsius) - $airKPa) * (0.089 + 0.0782 * $airSpeed) / self::latentHeat($celsius));
+        return max(0.0, ($m2 * (self::saturation($celsius) - $airKPa) * (0.089 + 0.0782 * $airSpeed)) / self::latentHeat($celsius));
     }
 }

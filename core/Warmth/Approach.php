@@ -25,8 +25,7 @@ final readonly class Approach
         public float $rateError,
         public float $last,
         public float $lastAt,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  list<array{float, float}>  $looks time since the start, above zero, and what was seen
@@ -52,7 +51,7 @@ final readonly class Approach
         $least = INF;
         $best = 0.0;
         for ($i = 0; $i <= 120; $i++) {
-            $log = log(0.02 / $span) + $i / 120 * log(5000.0);
+            $log = log(0.02 / $span) + ($i / 120) * log(5000.0);
             $error = self::squares($looks, exp($log));
             [$least, $best] = $error < $least ? [$error, $log] : [$least, $best];
         }
@@ -62,7 +61,7 @@ final readonly class Approach
         while ($b - $a > 1e-12) {
             $c = $b - $golden * ($b - $a);
             $d = $a + $golden * ($b - $a);
-            self::squares($looks, exp($c)) < self::squares($looks, exp($d)) ? $b = $d : $a = $c;
+            self::squares($looks, exp($c)) < self::squares($looks, exp($d)) ? ($b = $d) : ($a = $c);
             if ($b - $a < 1e-10) {
                 break;
             }
@@ -71,7 +70,13 @@ final readonly class Approach
         $max = self::bestMax($looks, $rate);
         [$maxError, $rateError] = self::errors($looks, $max, $rate);
         // An end or a rate that is known to half of itself and no better is not known; nor is one of looks that fall.
-        if (! is_finite($maxError) || ! is_finite($rateError) || $maxError > self::KNOWN * abs($max) || $rateError > self::KNOWN * $rate || self::slope($looks) <= 0) {
+        if (
+            ! is_finite($maxError) ||
+            ! is_finite($rateError) ||
+            $maxError > self::KNOWN * abs($max) ||
+            $rateError > self::KNOWN * $rate ||
+            self::slope($looks) <= 0
+        ) {
             throw WarmthRefused::noEnd();
         }
         $last = $looks[count($looks) - 1];
@@ -154,6 +159,6 @@ final readonly class Approach
         $determinant = $aa * $bb - $ab * $ab;
         $variance = self::squares($looks, $rate) / max(1, count($looks) - 2);
 
-        return $determinant <= 0 ? [INF, INF] : [sqrt($variance * $bb / $determinant), sqrt($variance * $aa / $determinant)];
+        return $determinant <= 0 ? [INF, INF] : [sqrt(($variance * $bb) / $determinant), sqrt(($variance * $aa) / $determinant)];
     }
 }

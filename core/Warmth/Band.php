@@ -10,14 +10,20 @@ final readonly class Band
     /** How far below its target oil still counts as warm, degrees C: common practice, no source. */
     private const BELOW = 6.0;
 
-    private function __construct(public float $low, public float $target, public float $ceiling)
-    {
-    }
+    private function __construct(public float $low, public float $target, public float $ceiling) {}
 
     /** @throws WarmthRefused when they do not rise */
     public static function of(float $low, float $target, float $ceiling): self
     {
-        if (! is_finite($low) || ! is_finite($ceiling) || $low < 0 || $ceiling > 150 || $low > $target || $target > $ceiling || $low >= $ceiling) {
+        if (
+            ! is_finite($low) ||
+            ! is_finite($ceiling) ||
+            $low < 0 ||
+            $ceiling > 150 ||
+            $low > $target ||
+            $target > $ceiling ||
+            $low >= $ceiling
+        ) {
             throw WarmthRefused::band();
         }
 

@@ -15,9 +15,7 @@ final readonly class Colour
     /** White of D65, 2 degree observer, Y = 1: ASTM E308, from memory. */
     private const WHITE = [0.95047, 1.0, 1.08883];
 
-    private function __construct(public float $l, public float $a, public float $b)
-    {
-    }
+    private function __construct(public float $l, public float $a, public float $b) {}
 
     public static function lab(float $l, float $a, float $b): self
     {
@@ -44,14 +42,18 @@ final readonly class Colour
         [$r, $g, $b] = $linear;
         $xyz = [
             0.4124564 * $r + 0.3575761 * $g + 0.1804375 * $b,
-            0.2126729 * $r + 0.7151522 * $g + 0.0721750 * $b,
-            0.0193339 * $r + 0.1191920 * $g + 0.9503041 * $b,
+            0.2126729 * $r + 0.7151522 * $g + 0.072175 * $b,
+            0.0193339 * $r + 0.119192 * $g + 0.9503041 * $b,
         ];
-        [$x, $y, $z] = array_map(function (float $value, float $white): float {
-            $t = $value / $white;
+        [$x, $y, $z] = array_map(
+            function (float $value, float $white): float {
+                $t = $value / $white;
 
-            return $t > (6 / 29) ** 3 ? $t ** (1 / 3) : $t / (3 * (6 / 29) ** 2) + 4 / 29;
-        }, $xyz, self::WHITE);
+                return $t > (6 / 29) ** 3 ? $t ** (1 / 3) : $t / (3 * (6 / 29) ** 2) + 4 / 29;
+            },
+            $xyz,
+            self::WHITE,
+        );
 
         return new self(116 * $y - 16, 500 * ($x - $y), 200 * ($y - $z));
     }
@@ -70,8 +72,13 @@ final readonly class Colour
         $l = ($this->l + $other->l) / 2;
         $c = ($c1 + $c2) / 2;
         $h = self::middle($h1, $h2, $c1 * $c2);
-        $t = 1 - 0.17 * cos(deg2rad($h - 30)) + 0.24 * cos(deg2rad(2 * $h)) + 0.32 * cos(deg2rad(3 * $h + 6)) - 0.20 * cos(deg2rad(4 * $h - 63));
-        $sL = 1 + 0.015 * ($l - 50) ** 2 / sqrt(20 + ($l - 50) ** 2);
+        $t =
+            1 -
+            0.17 * cos(deg2rad($h - 30)) +
+            0.24 * cos(deg2rad(2 * $h)) +
+            0.32 * cos(deg2rad(3 * $h + 6)) -
+            0.2 * cos(deg2rad(4 * $h - 63));
+        $sL = 1 + (0.015 * ($l - 50) ** 2) / sqrt(20 + ($l - 50) ** 2);
         $sC = 1 + 0.045 * $c;
         $sH = 1 + 0.015 * $c * $t;
         $rT = -sin(deg2rad(60 * exp(-((($h - 275) / 25) ** 2)))) * 2 * sqrt($c ** 7 / ($c ** 7 + 25.0 ** 7));

@@ -37,8 +37,7 @@ final class Heater
         public readonly float $vesselJPerK,
         public readonly bool $water = true,
         public readonly bool $learned = false,
-    ) {
-    }
+    ) {}
 
     /**
      * On the quickest setting that keeps the ceiling; where none does, on the gentlest that gets it warm.
@@ -70,22 +69,24 @@ final class Heater
         $inWater = $kg * Pot::WATER + $this->vesselJPerK;
         $water = $load->pouredC ?? $roomC;
         $oil = $roomC;
-        $into = $load->jPerK > 0 ? self::STEP_S * $load->wPerK / $load->jPerK : 0.0;
+        $into = $load->jPerK > 0 ? (self::STEP_S * $load->wPerK) / $load->jPerK : 0.0;
         for ($steps = 0; $oil < $celsius && $steps < self::MOST_STEPS; $steps++) {
             $heat = self::STEP_S * $this->heatLeft($watts, $water, $load, $roomC);
             // T_o' = (T_o + a T_w') / (1 + a), and what goes into the oil comes out of the water.
-            $share = $load->jPerK * $into / (1 + $into);
+            $share = ($load->jPerK * $into) / (1 + $into);
             $next = ($inWater * $water + $heat + $share * $oil) / ($inWater + $share);
             [$water, $oil] = [$next, ($oil + $into * $next) / (1 + $into)];
         }
 
-        return (int) ceil($steps * self::STEP_S / 60);
+        return (int) ceil(($steps * self::STEP_S) / 60);
     }
 
     /** What heats it at a warmth, after the room and the steam have had theirs, W. */
     private function heatLeft(float $watts, float $celsius, Load $load, float $roomC): float
     {
-        return $watts - $this->lossWPerK * ($celsius - $roomC) - ($this->water ? $this->openM2($load) * self::steam($celsius, $roomC) : 0.0);
+        return $watts -
+            $this->lossWPerK * ($celsius - $roomC) -
+            ($this->water ? $this->openM2($load) * self::steam($celsius, $roomC) : 0.0);
     }
 
     /** Heat that leaves with the steam of a square metre, W: between whole degrees on a straight line, each reckoned once. */
@@ -93,7 +94,8 @@ final class Heater
     {
         $room = (int) round($roomC);
         $low = (int) floor($celsius);
-        $at = fn (int $whole): float => self::$steam[$room][$whole] ??= Air::evaporation(1.0, $whole, Air::saturation($room) * self::HUMIDITY) * Air::latentHeat($whole) * 1000;
+        $at = fn (int $whole): float => (self::$steam[$room][$whole] ??=
+            Air::evaporation(1.0, $whole, Air::saturation($room) * self::HUMIDITY) * Air::latentHeat($whole) * 1000);
 
         return $at($low) + ($celsius - $low) * ($at($low + 1) - $at($low));
     }

@@ -39,8 +39,7 @@ final readonly class Pot
         public float $roomC,
         public float $heightM,
         public float $humidity,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  array<string, float>  $of watts, loss_w_per_k, water_kg and what differs from a house's slow cooker
@@ -49,12 +48,29 @@ final readonly class Pot
      */
     public static function of(array $of): self
     {
-        $given = $of + ['vessel_j_per_k' => 2500.0, 'open_m2' => 0.03, 'jars_j_per_k' => 0.0, 'jars_w_per_k' => 5.0, 'room_c' => 18.0, 'height_m' => 0.0, 'humidity' => 0.5];
-        foreach ([
-            ['watts', 'The heat', 0, 5000, 'W'], ['loss_w_per_k', 'The loss', 0.05, 50, 'W for each degree'], ['water_kg', 'The water', 0, 50, 'kg'],
-            ['vessel_j_per_k', 'The vessel', 0, 50_000, 'J for each degree'], ['open_m2', 'The open water', 0, 0.5, 'm²'], ['jars_j_per_k', 'The jars', 0, 100_000, 'J for each degree'],
-            ['jars_w_per_k', 'The way into the jars', 0, 200, 'W for each degree'], ['room_c', 'The room', 0, 45, '°C'], ['height_m', 'The height', -500, 6000, 'm'], ['humidity', 'The damp of the air', 0, 1, 'of what it can hold'],
-        ] as [$field, $what, $least, $most, $unit]) {
+        $given = $of + [
+            'vessel_j_per_k' => 2500.0,
+            'open_m2' => 0.03,
+            'jars_j_per_k' => 0.0,
+            'jars_w_per_k' => 5.0,
+            'room_c' => 18.0,
+            'height_m' => 0.0,
+            'humidity' => 0.5,
+        ];
+        foreach (
+            [
+                ['watts', 'The heat', 0, 5000, 'W'],
+                ['loss_w_per_k', 'The loss', 0.05, 50, 'W for each degree'],
+                ['water_kg', 'The water', 0, 50, 'kg'],
+                ['vessel_j_per_k', 'The vessel', 0, 50_000, 'J for each degree'],
+                ['open_m2', 'The open water', 0, 0.5, 'm²'],
+                ['jars_j_per_k', 'The jars', 0, 100_000, 'J for each degree'],
+                ['jars_w_per_k', 'The way into the jars', 0, 200, 'W for each degree'],
+                ['room_c', 'The room', 0, 45, '°C'],
+                ['height_m', 'The height', -500, 6000, 'm'],
+                ['humidity', 'The damp of the air', 0, 1, 'of what it can hold'],
+            ] as [$field, $what, $least, $most, $unit]
+        ) {
             $value = $given[$field] ?? NAN;
             if (! is_finite($value) || $value < $least || $value > $most) {
                 throw WarmthRefused::pot($what, $field, $least, $most, $unit);
@@ -62,8 +78,16 @@ final readonly class Pot
         }
 
         return new self(
-            $given['watts'], $given['loss_w_per_k'], $given['water_kg'], $given['vessel_j_per_k'], $given['open_m2'], $given['jars_j_per_k'],
-            $given['jars_w_per_k'], $given['room_c'], $given['height_m'], $given['humidity'],
+            $given['watts'],
+            $given['loss_w_per_k'],
+            $given['water_kg'],
+            $given['vessel_j_per_k'],
+            $given['open_m2'],
+            $given['jars_j_per_k'],
+            $given['jars_w_per_k'],
+            $given['room_c'],
+            $given['height_m'],
+            $given['humidity'],
         );
     }
 
@@ -74,10 +98,20 @@ final readonly class Pot
      */
     public function with(array $of): self
     {
-        return self::of($of + [
-            'watts' => $this->watts, 'loss_w_per_k' => $this->lossWPerK, 'water_kg' => $this->waterKg, 'vessel_j_per_k' => $this->vesselJPerK, 'open_m2' => $this->openM2,
-            'jars_j_per_k' => $this->jarsJPerK, 'jars_w_per_k' => $this->jarsWPerK, 'room_c' => $this->roomC, 'height_m' => $this->heightM, 'humidity' => $this->humidity,
-        ]);
+        return self::of(
+            $of + [
+                'watts' => $this->watts,
+                'loss_w_per_k' => $this->lossWPerK,
+                'water_kg' => $this->waterKg,
+                'vessel_j_per_k' => $this->vesselJPerK,
+                'open_m2' => $this->openM2,
+                'jars_j_per_k' => $this->jarsJPerK,
+                'jars_w_per_k' => $this->jarsWPerK,
+                'room_c' => $this->roomC,
+                'height_m' => $this->heightM,
+                'humidity' => $this->humidity,
+            ],
+        );
     }
 
     /** Heat that so much oil, herb and glass takes up, J/K; herb is taken as oil. */
@@ -110,14 +144,15 @@ final readonly class Pot
     public function steady(): float
     {
         [$low, $high] = [$this->roomC, max($this->roomC, $this->boilsAt())];
-        $left = fn (float $t): float => $this->watts - $this->lossWPerK * ($t - $this->roomC)
-            - ($this->openM2 > 0 ? Air::evaporation($this->openM2, $t, $this->airKPa()) * Air::latentHeat($t) * 1000 : 0.0);
+        $left = fn (float $t): float => $this->watts -
+            $this->lossWPerK * ($t - $this->roomC) -
+            ($this->openM2 > 0 ? Air::evaporation($this->openM2, $t, $this->airKPa()) * Air::latentHeat($t) * 1000 : 0.0);
         if ($left($high) >= 0) {
             return $high;
         }
         for ($i = 0; $i < 60; $i++) {
             $middle = ($low + $high) / 2;
-            $left($middle) > 0 ? $low = $middle : $high = $middle;
+            $left($middle) > 0 ? ($low = $middle) : ($high = $middle);
         }
 
         return ($low + $high) / 2;

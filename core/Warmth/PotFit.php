@@ -27,8 +27,7 @@ final readonly class PotFit
         public float $wattsError,
         public float $lossError,
         public float $rms,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  Pot  $pot all else about it as it stood: water, jars, room, height
@@ -69,7 +68,7 @@ final readonly class PotFit
         };
         // Begun from the mean rise, which is all heat and no loss.
         $capacity = $pot->waterKg * Pot::WATER + $pot->vesselJPerK + $pot->jarsJPerK;
-        $x = [log(max(15.0, min(3000.0, 1.3 * $capacity * (max($temperatures) - $start) / $span))), log(1.5)];
+        $x = [log(max(15.0, min(3000.0, (1.3 * $capacity * (max($temperatures) - $start)) / $span))), log(1.5)];
         $damping = 1e-2;
         [$error, $residuals] = self::residuals($model, $x, $temperatures);
         $jacobian = [];
@@ -103,12 +102,20 @@ final readonly class PotFit
         $determinant = $a * $c - $b * $b;
         $variance = $error / max(1, $count - 2);
         [$watts, $loss] = [exp($x[0]), exp($x[1])];
-        $lossError = $determinant > 0 ? sqrt($variance * $a / $determinant) : INF;
+        $lossError = $determinant > 0 ? sqrt(($variance * $a) / $determinant) : INF;
         if ($lossError > self::KNOWN || $loss < 0.07 || $loss > 48) {
-            throw WarmthRefused::warmUp('The log cannot tell the heat from the loss yet: go on until the warmth hardly rises, and keep the jars in.');
+            throw WarmthRefused::warmUp(
+                'The log cannot tell the heat from the loss yet: go on until the warmth hardly rises, and keep the jars in.',
+            );
         }
 
-        return new self($watts, $loss, $watts * ($determinant > 0 ? sqrt($variance * $c / $determinant) : INF), $loss * $lossError, sqrt($error / $count));
+        return new self(
+            $watts,
+            $loss,
+            $watts * ($determinant > 0 ? sqrt(($variance * $c) / $determinant) : INF),
+            $loss * $lossError,
+            sqrt($error / $count),
+        );
     }
 
     /**
@@ -137,7 +144,13 @@ final readonly class PotFit
         $more = $model(exp($x[0]), exp($x[1] + $h));
         $less = $model(exp($x[0]), exp($x[1] - $h));
 
-        return array_map(fn (float $u, float $d, float $m, float $l) => [($u - $d) / (2 * $h), ($m - $l) / (2 * $h)], $up, $down, $more, $less);
+        return array_map(
+            fn (float $u, float $d, float $m, float $l) => [($u - $d) / (2 * $h), ($m - $l) / (2 * $h)],
+            $up,
+            $down,
+            $more,
+            $less,
+        );
     }
 
     /**

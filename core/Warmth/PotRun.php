@@ -22,11 +22,10 @@ final readonly class PotRun
 
     /**
      * @param  non-empty-list<array{s: float, water: float, oil: float, kg: float}>  $path each so many seconds
-     * @param  array{in: float, stored: float, lost: float, steam: float}  $joules that came in, were stored, went to the room, went with the steam
+     * @param  array{in: float, stored: float, lost: float, steam: float}  $joules that came in, were stored,
+     *     went to the room, went with the steam
      */
-    private function __construct(public Pot $pot, public array $path, public array $joules)
-    {
-    }
+    private function __construct(public Pot $pot, public array $path, public array $joules) {}
 
     /**
      * @param  ?float  $startC of water and oil; the room's when null
@@ -34,8 +33,14 @@ final readonly class PotRun
      * @param  float  $keepS seconds between the points kept
      * @param  float  $driestKg at which it is taken to be topped up no more and stops losing water
      */
-    public static function of(Pot $pot, float $hours, ?float $startC = null, float $keepS = 60.0, float $driestKg = 0.05, ?float $oilC = null): self
-    {
+    public static function of(
+        Pot $pot,
+        float $hours,
+        ?float $startC = null,
+        float $keepS = 60.0,
+        float $driestKg = 0.05,
+        ?float $oilC = null,
+    ): self {
         // A pot with no water in it has none to lose.
         $driestKg = min($driestKg, $pot->waterKg);
         $boil = $pot->boilsAt();
@@ -108,7 +113,7 @@ final readonly class PotRun
             if ($point['oil'] >= $celsius) {
                 $rise = $point['oil'] - $before['oil'];
 
-                return $rise <= 0 ? $point['s'] : $before['s'] + ($point['s'] - $before['s']) * ($celsius - $before['oil']) / $rise;
+                return $rise <= 0 ? $point['s'] : $before['s'] + (($point['s'] - $before['s']) * ($celsius - $before['oil'])) / $rise;
             }
             $before = $point;
         }
@@ -145,7 +150,10 @@ final readonly class PotRun
         return null;
     }
 
-    /** @return array{float, float, float, float, float} changes of water and oil (K) and water (kg), heat to the room and with the steam (J) */
+    /**
+     * @return array{float, float, float, float, float} changes of water and oil (K) and water (kg),
+     *     heat to the room and with the steam (J)
+     */
     private static function step(Pot $pot, float $water, float $oil, float $kg, float $h, float $boil, float $air, float $driest): array
     {
         // Jars that take up so little that they follow the water at once, or none, are one lump with it.
@@ -168,16 +176,22 @@ final readonly class PotRun
             return [$left / $capacity, $apart ? $across / $pot->jarsJPerK : 0.0, -$gone, $lost, $steam];
         };
         $a = $rates($water, $oil);
-        $b = $rates($water + $a[0] * $h / 2, $oil + $a[1] * $h / 2);
-        $c = $rates($water + $b[0] * $h / 2, $oil + $b[1] * $h / 2);
+        $b = $rates($water + ($a[0] * $h) / 2, $oil + ($a[1] * $h) / 2);
+        $c = $rates($water + ($b[0] * $h) / 2, $oil + ($b[1] * $h) / 2);
         $d = $rates($water + $c[0] * $h, $oil + $c[1] * $h);
-        $mean = fn (int $i): float => ($a[$i] + 2 * $b[$i] + 2 * $c[$i] + $d[$i]) / 6 * $h;
+        $mean = fn (int $i): float => (($a[$i] + 2 * $b[$i] + 2 * $c[$i] + $d[$i]) / 6) * $h;
         // In the step that comes to the boil, what would have heated the water past it leaves as steam; a
         // vessel that has no more to give loses it to the room.
         $dWater = min($mean(0), $boil - $water);
         $past = max(0.0, $mean(0) - $dWater) * $capacity;
         $wet = $kg > $driest + 1e-9;
 
-        return [$dWater, $apart ? $mean(1) : $water + $dWater - $oil, $mean(2) - ($wet ? $past / (Air::latentHeat($boil) * 1000) : 0.0), $mean(3) + ($wet ? 0.0 : $past), $mean(4) + ($wet ? $past : 0.0)];
+        return [
+            $dWater,
+            $apart ? $mean(1) : $water + $dWater - $oil,
+            $mean(2) - ($wet ? $past / (Air::latentHeat($boil) * 1000) : 0.0),
+            $mean(3) + ($wet ? 0.0 : $past),
+            $mean(4) + ($wet ? $past : 0.0),
+        ];
     }
 }

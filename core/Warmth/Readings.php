@@ -29,7 +29,7 @@ final class Readings
         foreach ($rows as $row => $reading) {
             try {
                 [$at, $celsius] = self::one($reading, $from, $now);
-                array_key_exists($at, $taken) ? $doubled++ : $taken[$at] = $celsius;
+                array_key_exists($at, $taken) ? $doubled++ : ($taken[$at] = $celsius);
             } catch (WarmthRefused $no) {
                 $refused[] = ['row' => $row, 'sentence' => $no->sentence];
             }

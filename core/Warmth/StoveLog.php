@@ -19,8 +19,7 @@ final class StoveLog
         private readonly float $airKPa,
         private float $lostKg = 0.0,
         private float $lostAtFill = 0.0,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  float  $openM2 of water between the jars

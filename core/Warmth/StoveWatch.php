@@ -31,12 +31,11 @@ final readonly class StoveWatch
     /**
      * @param  \Closure(float): string  $warmth degrees C as this cook reads them
      */
-    public function __construct(private Band $band, private \Closure $warmth)
-    {
-    }
+    public function __construct(private Band $band, private \Closure $warmth) {}
 
     /**
-     * @param  array{now: int, on: bool, switched_at: int, shaken_at: int, shake_every_s: ?int, by_eye: bool, dry: bool, water_ml: ?float, low_ml: float, loses_ml_s: float}  $pot moments in s; water_ml null when nothing was measured yet
+     * @param  array{now: int, on: bool, switched_at: int, shaken_at: int, shake_every_s: ?int, by_eye: bool, dry: bool,
+     *     water_ml: ?float, low_ml: float, loses_ml_s: float}  $pot moments in s; water_ml null when nothing was measured yet
      * @param  list<array{called: string, had_h: float, planned_h: float, out: bool}>  $jars
      * @return list<array{id: string, rank: string, says: string}>
      */
@@ -50,18 +49,49 @@ final readonly class StoveWatch
         $said = $this->warmth;
         $silent = $pot['now'] - ($last[0] ?? $pot['switched_at']);
         if ($pot['on'] && $pot['by_eye'] && $silent > self::LOOK_S) {
-            $say('look', 'care', 'Look at the thermometer, and write down what it says: nobody has for '.AmountWriter::span($silent / 3600).'.');
+            $say(
+                'look',
+                'care',
+                'Look at the thermometer, and write down what it says: nobody has for '.AmountWriter::span($silent / 3600).'.',
+            );
         } elseif ($pot['on'] && ! $pot['by_eye'] && $silent > self::LOST_S) {
-            $say('lost', 'stop', sprintf('No reading for %s. Go and look: the probe may have fallen out, and the pot is on.', AmountWriter::span($silent / 3600)));
+            $say(
+                'lost',
+                'stop',
+                sprintf(
+                    'No reading for %s. Go and look: the probe may have fallen out, and the pot is on.',
+                    AmountWriter::span($silent / 3600),
+                ),
+            );
         }
         if ($last !== null && $silent < self::LOOK_S * 2) {
             $celsius = $last[1];
             if ($celsius > $this->band->ceiling) {
-                $say('too-warm', 'stop', sprintf('%s is over the ceiling of %s. %s', $said($celsius), $said($this->band->ceiling), $pot['dry'] ? 'Switch it off, lid off, until it has come down.' : 'Switch it down, lid off, and pour in some cool water round the jars, never on them.'));
+                $say(
+                    'too-warm',
+                    'stop',
+                    sprintf(
+                        '%s is over the ceiling of %s. %s',
+                        $said($celsius),
+                        $said($this->band->ceiling),
+                        $pot['dry']
+                            ? 'Switch it off, lid off, until it has come down.'
+                            : 'Switch it down, lid off, and pour in some cool water round the jars, never on them.',
+                    ),
+                );
             } elseif ($celsius > $this->band->ceiling - self::NEAR_C) {
                 $say('near', 'care', sprintf('%s comes near the ceiling of %s.', $said($celsius), $said($this->band->ceiling)));
-            } elseif ($pot['on'] && $celsius < $this->band->low && ($log->hours()->hours() > 0 || $pot['now'] - $pot['switched_at'] > self::SHOULD_BE_WARM_S) && self::LOST_S * 6 < $pot['now'] - $pot['switched_at']) {
-                $say('too-cold', 'care', sprintf('%s is under the band: no hours are counted. Is it on, and the setting high enough?', $said($celsius)));
+            } elseif (
+                $pot['on'] &&
+                $celsius < $this->band->low &&
+                ($log->hours()->hours() > 0 || $pot['now'] - $pot['switched_at'] > self::SHOULD_BE_WARM_S) &&
+                self::LOST_S * 6 < $pot['now'] - $pot['switched_at']
+            ) {
+                $say(
+                    'too-cold',
+                    'care',
+                    sprintf('%s is under the band: no hours are counted. Is it on, and the setting high enough?', $said($celsius)),
+                );
             }
         }
         if ($pot['water_ml'] !== null && $pot['on']) {
@@ -69,13 +99,29 @@ final readonly class StoveWatch
             if ($over <= 0) {
                 $say('water-low', 'stop', 'The water is low. Top it up from the kettle, hot, round the jars and never on them.');
             } elseif ($pot['loses_ml_s'] > 0 && $over / $pot['loses_ml_s'] < self::SOON_S) {
-                $say('water-soon', 'care', sprintf('The water is low in %s; about %s is gone by then.', AmountWriter::span($over / $pot['loses_ml_s'] / 3600), AmountWriter::plain($over, Kind::Volume)));
+                $say(
+                    'water-soon',
+                    'care',
+                    sprintf(
+                        'The water is low in %s; about %s is gone by then.',
+                        AmountWriter::span($over / $pot['loses_ml_s'] / 3600),
+                        AmountWriter::plain($over, Kind::Volume),
+                    ),
+                );
             }
         }
         $waiting = array_filter($jars, fn (array $jar) => ! $jar['out']);
         foreach ($waiting as $jar) {
             if ($jar['planned_h'] > 0 && $jar['had_h'] >= $jar['planned_h']) {
-                $say('done', 'note', sprintf('The %s has its %s at warmth. Take it out, wipe the jar dry, and strain it.', $jar['called'], AmountWriter::span($jar['planned_h'])));
+                $say(
+                    'done',
+                    'note',
+                    sprintf(
+                        'The %s has its %s at warmth. Take it out, wipe the jar dry, and strain it.',
+                        $jar['called'],
+                        AmountWriter::span($jar['planned_h']),
+                    ),
+                );
             }
         }
         if ($pot['on'] && $pot['shake_every_s'] !== null && $waiting !== [] && $pot['shake_every_s'] <= $pot['now'] - $pot['shaken_at']) {
@@ -93,6 +139,6 @@ final readonly class StoveWatch
         $last = $log->hours()->last();
         $rate = $last === null ? 0.0 : $log->hours()->rateAt($last[1]);
 
-        return $leftH <= 0 ? 0.0 : ($rate > 0.05 ? $leftH / $rate * 3600 : null);
+        return $leftH <= 0 ? 0.0 : ($rate > 0.05 ? ($leftH / $rate) * 3600 : null);
     }
 }

@@ -97,7 +97,13 @@ final class WarmHours
             if ($seconds > $this->reach) {
                 $this->gapSeconds += $seconds;
             } else {
-                $this->between($this->lastC, $celsius, $seconds, $this->lastWorth ?? exp($this->rate * ($this->lastC - $this->target)), $worth);
+                $this->between(
+                    $this->lastC,
+                    $celsius,
+                    $seconds,
+                    $this->lastWorth ?? exp($this->rate * ($this->lastC - $this->target)),
+                    $worth,
+                );
                 if ($seconds > self::REACH) {
                     $this->seldomHours += $this->hours - $hours;
                 }
@@ -123,8 +129,16 @@ final class WarmHours
     public function kept(): array
     {
         return [
-            'hours' => $this->hours, 'plain' => $this->plainHours, 'over_s' => $this->overSeconds, 'gap_s' => $this->gapSeconds, 'seldom' => $this->seldomHours,
-            'peak' => $this->peak, 'from' => $this->from, 'last' => $this->last, 'last_c' => $this->lastC, 'count' => $this->count,
+            'hours' => $this->hours,
+            'plain' => $this->plainHours,
+            'over_s' => $this->overSeconds,
+            'gap_s' => $this->gapSeconds,
+            'seldom' => $this->seldomHours,
+            'peak' => $this->peak,
+            'from' => $this->from,
+            'last' => $this->last,
+            'last_c' => $this->lastC,
+            'count' => $this->count,
         ];
     }
 
@@ -235,13 +249,16 @@ final class WarmHours
         if ($a >= $low && $b >= $low && $a <= $ceiling && $b <= $ceiling) {
             // The integral of 2^((T - target)/10) along a straight line, in closed form.
             $this->plainHours += $seconds / 3600;
-            $this->hours += $rise > 1e-6 || $rise < -1e-6 ? $seconds / 3600 * ($worthB - $worthA) / ($rise * $this->rate) : $seconds / 3600 * $worthA;
+            $this->hours +=
+                $rise > 1e-6 || $rise < -1e-6
+                    ? (($seconds / 3600) * ($worthB - $worthA)) / ($rise * $this->rate)
+                    : ($seconds / 3600) * $worthA;
 
             return;
         }
         [$least, $most] = $rise < 0 ? [$b, $a] : [$a, $b];
         if ($most > $ceiling) {
-            $this->overSeconds += $most - $least < 1e-9 ? $seconds : $seconds * ($most - max($least, $ceiling)) / ($most - $least);
+            $this->overSeconds += $most - $least < 1e-9 ? $seconds : ($seconds * ($most - max($least, $ceiling))) / ($most - $least);
         }
         $from = max($least, $low);
         $to = min($most, $ceiling);
@@ -250,6 +267,6 @@ final class WarmHours
         }
         $each = $seconds / ($most - $least) / 3600;
         $this->plainHours += $each * ($to - $from);
-        $this->hours += $each * (exp($this->rate * ($to - $this->target)) - exp($this->rate * ($from - $this->target))) / $this->rate;
+        $this->hours += ($each * (exp($this->rate * ($to - $this->target)) - exp($this->rate * ($from - $this->target)))) / $this->rate;
     }
 }

@@ -11,22 +11,42 @@ final class WarmthRefused extends Refused
 {
     public static function water(float $celsius): self
     {
-        return new self('out_of_range', sprintf('%s °C is no warmth of water in a kitchen. Give between 0 and 200 °C.', round($celsius, 1)));
+        return new self(
+            'out_of_range',
+            sprintf('%s °C is no warmth of water in a kitchen. Give between 0 and 200 °C.', round($celsius, 1)),
+        );
     }
 
     public static function height(float $metres): self
     {
-        return new self('out_of_range', sprintf('%s m is no height for a kitchen. Give between 500 m below the sea and 6000 m above.', round($metres)));
+        return new self(
+            'out_of_range',
+            sprintf('%s m is no height for a kitchen. Give between 500 m below the sea and 6000 m above.', round($metres)),
+        );
     }
 
     public static function pot(string $what, string $field, float $least, float $most, string $unit): self
     {
-        return new self('out_of_range', sprintf('%s must lie between %s and %s %s.', $what, rtrim(rtrim(number_format($least, 2, '.', ''), '0'), '.'), rtrim(rtrim(number_format($most, 2, '.', ''), '0'), '.'), $unit), $field);
+        return new self(
+            'out_of_range',
+            sprintf(
+                '%s must lie between %s and %s %s.',
+                $what,
+                rtrim(rtrim(number_format($least, 2, '.', ''), '0'), '.'),
+                rtrim(rtrim(number_format($most, 2, '.', ''), '0'), '.'),
+                $unit,
+            ),
+            $field,
+        );
     }
 
     public static function reading(float $celsius): self
     {
-        return new self('out_of_range', sprintf('A reading of %s °C is not of this pot. Was it in Fahrenheit, or the probe out of the oil?', round($celsius, 1)), 'readings');
+        return new self(
+            'out_of_range',
+            sprintf('A reading of %s °C is not of this pot. Was it in Fahrenheit, or the probe out of the oil?', round($celsius, 1)),
+            'readings',
+        );
     }
 
     public static function order(): self
@@ -36,7 +56,11 @@ final class WarmthRefused extends Refused
 
     public static function band(): self
     {
-        return new self('out_of_range', 'The band goes from its low end over the target to the ceiling: give three warmths in that order.', 'band');
+        return new self(
+            'out_of_range',
+            'The band goes from its low end over the target to the ceiling: give three warmths in that order.',
+            'band',
+        );
     }
 
     public static function tooFewLooks(int $least): self
@@ -51,7 +75,11 @@ final class WarmthRefused extends Refused
 
     public static function look(): self
     {
-        return new self('out_of_range', 'A look has its time since the beginning, and what was seen: neither below nothing nor past all measure.', 'looks');
+        return new self(
+            'out_of_range',
+            'A look has its time since the beginning, and what was seen: neither below nothing nor past all measure.',
+            'looks',
+        );
     }
 
     public static function noEnd(): self
@@ -61,7 +89,11 @@ final class WarmthRefused extends Refused
 
     public static function place(): self
     {
-        return new self('out_of_range', 'Give a latitude between 90° south and 90° north, and a longitude between 180° west and 180° east.', 'place');
+        return new self(
+            'out_of_range',
+            'Give a latitude between 90° south and 90° north, and a longitude between 180° west and 180° east.',
+            'place',
+        );
     }
 
     public static function colour(): self
@@ -71,7 +103,11 @@ final class WarmthRefused extends Refused
 
     public static function darkCard(): self
     {
-        return new self('out_of_range', 'The white card is too dark or washed out to set the colours by. Take the picture again in daylight, without flash.', 'card');
+        return new self(
+            'out_of_range',
+            'The white card is too dark or washed out to set the colours by. Take the picture again in daylight, without flash.',
+            'card',
+        );
     }
 
     public static function warmUp(string $why): self
@@ -96,7 +132,11 @@ final class WarmthRefused extends Refused
 
     public static function noMoment(string $typed): self
     {
-        return new self('unreadable', sprintf('“%s” is not a moment. Write it like 2026-12-12T14:05:00Z, or as seconds since 1970.', mb_substr($typed, 0, 40)), 'readings');
+        return new self(
+            'unreadable',
+            sprintf('“%s” is not a moment. Write it like 2026-12-12T14:05:00Z, or as seconds since 1970.', mb_substr($typed, 0, 40)),
+            'readings',
+        );
     }
 
     public static function weather(string $what): self

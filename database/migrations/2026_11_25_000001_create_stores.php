@@ -110,7 +110,10 @@ return new class extends Migration
             $table->unique(['recipe_id', 'number']);
         });
         foreach (['lot_moves', 'lot_checks', 'recipe_versions'] as $table) {
-            DB::unprepared("CREATE TRIGGER {$table}_stay BEFORE UPDATE ON {$table} FOR EACH ROW SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'what happened to a lot, or how a recipe was, is append-only'");
+            DB::unprepared(
+                "CREATE TRIGGER {$table}_stay BEFORE UPDATE ON {$table} FOR EACH ROW ".
+                    "SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'what happened to a lot, or how a recipe was, is append-only'",
+            );
         }
     }
 

@@ -174,10 +174,28 @@ return new class extends Migration
 
     public function down(): void
     {
-        foreach (['photos', 'weather_days', 'diary_moves', 'absences', 'calendars', 'stove_events', 'readings', 'stove_probes', 'stove_jars', 'stove_sessions', 'probes', 'cookers'] as $table) {
+        foreach (
+            [
+                'photos',
+                'weather_days',
+                'diary_moves',
+                'absences',
+                'calendars',
+                'stove_events',
+                'readings',
+                'stove_probes',
+                'stove_jars',
+                'stove_sessions',
+                'probes',
+                'cookers',
+            ] as $table
+        ) {
             Schema::dropIfExists($table);
         }
         Schema::table('batches', fn (Blueprint $table) => $table->dropColumn('diary'));
-        Schema::table('houses', fn (Blueprint $table) => $table->dropColumn(['latitude', 'longitude', 'height_m', 'facing', 'home', 'feed_hash']));
+        Schema::table(
+            'houses',
+            fn (Blueprint $table) => $table->dropColumn(['latitude', 'longitude', 'height_m', 'facing', 'home', 'feed_hash']),
+        );
     }
 };

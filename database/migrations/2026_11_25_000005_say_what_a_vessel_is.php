@@ -18,8 +18,14 @@ return new class extends Migration
             foreach (['bowl', 'pan'] as $kind) {
                 foreach ($vessels->rows($kind.'s') as $row) {
                     DB::table('jars')->insert([
-                        'house_id' => $house, 'uid' => Str::ulid()->toString(), 'called' => $row->text('called'), 'brim_ml' => $row->number('brim_ml'),
-                        'height_mm' => $row->number('inner_height_mm'), 'kind' => $kind, 'created_at' => now(), 'updated_at' => now(),
+                        'house_id' => $house,
+                        'uid' => Str::ulid()->toString(),
+                        'called' => $row->text('called'),
+                        'brim_ml' => $row->number('brim_ml'),
+                        'height_mm' => $row->number('inner_height_mm'),
+                        'kind' => $kind,
+                        'created_at' => now(),
+                        'updated_at' => now(),
                     ]);
                 }
             }

@@ -15,14 +15,23 @@ function pdfText(string $bytes): string
 
 it('answers a wish with every method beside it', function () {
     $plan = $this->atHouse('POST', '/reckon', ['wish' => $this->wish()])->assertOk();
-    expect(count($plan->json('methods')))->toBe(8)->and($plan->json('stores.0.kept'))->toBeFalse()->and($plan->json('steps.0.says'))->toContain('bone-dry');
+    expect(count($plan->json('methods')))
+        ->toBe(8)
+        ->and($plan->json('stores.0.kept'))
+        ->toBeFalse()
+        ->and($plan->json('steps.0.says'))
+        ->toContain('bone-dry');
 });
 
 it('answers a refused wish with the ways out', function () {
-    $answer = $this->atHouse('POST', '/reckon', ['wish' => $this->wish(['herb' => ['id' => 'marshmallow-root', 'amount' => '200 g'], 'jar' => $this->jarOf(505)->uid])])->assertStatus(422);
+    $answer = $this->atHouse('POST', '/reckon', [
+        'wish' => $this->wish(['herb' => ['id' => 'marshmallow-root', 'amount' => '200 g'], 'jar' => $this->jarOf(505)->uid]),
+    ])->assertStatus(422);
     expect(array_column($answer->json('faults.0.ways'), 'id'))->toBe(['larger-jar', 'several-jars', 'fill-this-jar']);
     $way = $answer->json('faults.0.ways.1.change');
-    $this->atHouse('POST', '/reckon', ['wish' => [...$this->wish(['herb' => ['id' => 'marshmallow-root', 'amount' => '200 g']]), ...$way]])->assertOk()->assertJsonPath('jar.count', 3);
+    $this->atHouse('POST', '/reckon', ['wish' => [...$this->wish(['herb' => ['id' => 'marshmallow-root', 'amount' => '200 g']]), ...$way]])
+        ->assertOk()
+        ->assertJsonPath('jar.count', 3);
 });
 
 it('does not keep the comparison with a batch', function () {
@@ -31,12 +40,26 @@ it('does not keep the comparison with a batch', function () {
 });
 
 it('sets oils in order, with what is in Stores', function () {
-    $this->atHouse('POST', '/lots', ['lot' => ['kind' => 'carrier', 'material' => 'jojoba', 'amount' => '500 mL', 'price' => '20']])->assertOk();
-    $this->atHouse('POST', '/lots', ['lot' => ['kind' => 'carrier', 'material' => 'jojoba', 'amount' => '500 mL', 'price' => '30']])->assertOk();
-    $this->atHouse('POST', '/lots', ['lot' => ['kind' => 'carrier', 'material' => 'olive', 'amount' => '1 L', 'best_before' => '2026-01-01']])->assertOk();
+    $this->atHouse('POST', '/lots', [
+        'lot' => ['kind' => 'carrier', 'material' => 'jojoba', 'amount' => '500 mL', 'price' => '20'],
+    ])->assertOk();
+    $this->atHouse('POST', '/lots', [
+        'lot' => ['kind' => 'carrier', 'material' => 'jojoba', 'amount' => '500 mL', 'price' => '30'],
+    ])->assertOk();
+    $this->atHouse('POST', '/lots', [
+        'lot' => ['kind' => 'carrier', 'material' => 'olive', 'amount' => '1 L', 'best_before' => '2026-01-01'],
+    ])->assertOk();
     $oils = collect($this->atHouse('GET', '/oils?purpose=face')->assertOk()->json('oils'))->keyBy('id');
-    expect($oils['jojoba']['stock_text'])->toBe('1 L')->and($oils['jojoba']['price_text'])->toBe('5.00')->and($oils['olive']['stock_text'])->toBeNull()
-        ->and($oils['coconut']['solid'])->toBeTrue()->and($oils['olive']['picture']['mono'])->toEqual(76.0);
+    expect($oils['jojoba']['stock_text'])
+        ->toBe('1 L')
+        ->and($oils['jojoba']['price_text'])
+        ->toBe('5.00')
+        ->and($oils['olive']['stock_text'])
+        ->toBeNull()
+        ->and($oils['coconut']['solid'])
+        ->toBeTrue()
+        ->and($oils['olive']['picture']['mono'])
+        ->toEqual(76.0);
     $this->atHouse('GET', '/oils')->assertOk();
     $this->atHouse('GET', '/oils?purpose=engine')->assertStatus(422);
     $this->atHouse('GET', '/oils?purpose[]=face')->assertOk();
@@ -46,7 +69,11 @@ it('minds the room of the house', function () {
     $house = $this->atHouse('GET', '')->json();
     $edit = array_intersect_key($house, array_flip(['name', 'time_zone', 'measures', 'wake', 'bed', 'drops_per_ml', 'version']));
     $this->atHouse('POST', '/reckon', ['wish' => $this->wish(['oils' => ['coconut']])])->assertStatus(422);
-    $this->atHouse('PATCH', '', [...$edit, 'room_c' => 27, 'currency' => 'GBP', 'things' => ['shelf', 'pot']])->assertOk()->assertJsonPath('room_c', 27)->assertJsonPath('currency', 'GBP')->assertJsonPath('things', ['shelf', 'pot']);
+    $this->atHouse('PATCH', '', [...$edit, 'room_c' => 27, 'currency' => 'GBP', 'things' => ['shelf', 'pot']])
+        ->assertOk()
+        ->assertJsonPath('room_c', 27)
+        ->assertJsonPath('currency', 'GBP')
+        ->assertJsonPath('things', ['shelf', 'pot']);
     $plan = $this->atHouse('POST', '/reckon', ['wish' => $this->wish(['oils' => ['coconut']])])->assertOk();
     expect(collect($plan->json('methods'))->firstWhere('id', 'slow-cooker')['missing'])->toBe(['a slow cooker', 'a kitchen thermometer']);
     foreach ([['room_c' => 90], ['currency' => 'pounds'], ['things' => 'all'], ['things' => [['x']]]] as $bad) {
@@ -55,9 +82,13 @@ it('minds the room of the house', function () {
 });
 
 it('weighs what wilts', function () {
-    $this->atHouse('POST', '/wilting', ['fresh' => '100 g', 'now' => '65 g', 'hours' => '10 h', 'form' => 'thin-leaf'])->assertOk()
-        ->assertJsonPath('verdict', 'ready')->assertJsonPath('figures.dry_equivalent.text', '22 g');
-    $this->atHouse('POST', '/wilting', ['fresh' => '100 g', 'now' => '120 g'])->assertStatus(422)->assertJsonPath('faults.0.field', 'now');
+    $this->atHouse('POST', '/wilting', ['fresh' => '100 g', 'now' => '65 g', 'hours' => '10 h', 'form' => 'thin-leaf'])
+        ->assertOk()
+        ->assertJsonPath('verdict', 'ready')
+        ->assertJsonPath('figures.dry_equivalent.text', '22 g');
+    $this->atHouse('POST', '/wilting', ['fresh' => '100 g', 'now' => '120 g'])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.field', 'now');
     foreach ([[], ['fresh' => '100 g'], ['fresh' => ['x'], 'now' => '1'], ['fresh' => '1e9', 'now' => '1']] as $bad) {
         $this->atHouse('POST', '/wilting', $bad)->assertStatus(422);
     }
@@ -69,20 +100,46 @@ it('prints the kitchen card from the plan', function () {
     $answer = $this->atHouse('POST', '/card', ['wish' => $wish])->assertOk();
     expect($answer->headers->get('Content-Type'))->toBe('application/pdf');
     $text = pdfText($answer->getContent());
-    expect($text)->toContain('Marshmallow root in sunflower oil')->toContain('60 g')->toContain('300 mL')->toContain('Weigh 60 g')->toContain('then keep the oil at about 49 °C for 12 h')->toContain('Care. Keep the oil under 60 °C');
+    expect($text)
+        ->toContain('Marshmallow root in sunflower oil')
+        ->toContain('60 g')
+        ->toContain('300 mL')
+        ->toContain('Weigh 60 g')
+        ->toContain('then keep the oil at about 49 °C for 12 h')
+        ->toContain('Care. Keep the oil under 60 °C');
     $this->atHouse('POST', '/card', ['wish' => $this->wish(['ratio' => '1:1'])])->assertStatus(422);
 });
 
 it('prints the card of a batch as it was planned', function () {
-    $batch = $this->batch(['herb' => null, 'herbs' => [['id' => 'calendula', 'amount' => '20 g'], ['id' => 'self-heal', 'amount' => '20 g']], 'oils' => ['olive', 'jojoba']]);
-    $text = pdfText($this->atHouse('GET', "/batches/{$batch->uid}/card.pdf")->assertOk()->getContent());
+    $batch = $this->batch([
+        'herb' => null,
+        'herbs' => [['id' => 'calendula', 'amount' => '20 g'], ['id' => 'self-heal', 'amount' => '20 g']],
+        'oils' => ['olive', 'jojoba'],
+    ]);
+    $text = pdfText(
+        $this->atHouse('GET', "/batches/{$batch->uid}/card.pdf")
+            ->assertOk()
+            ->getContent(),
+    );
     expect($text)->toContain($batch->code)->toContain('Calendula, flower heads')->toContain('Self-heal, thin leaf')->toContain('Strain on');
 });
 
 it('keeps the card on one page for the longest plan there is', function () {
-    $wish = ['herbs' => array_map(fn (string $id) => ['id' => $id], ['calendula', 'self-heal', 'yarrow', 'sage', 'thyme', 'oregano']), 'oils' => ['olive', 'sunflower', 'sesame', 'jojoba', 'castor', 'hazelnut'], 'method' => 'slow-cooker', 'purpose' => 'salve', 'jar' => $this->jarOf(1980)->uid, 'jars' => '2'];
+    $wish = [
+        'herbs' => array_map(fn (string $id) => ['id' => $id], ['calendula', 'self-heal', 'yarrow', 'sage', 'thyme', 'oregano']),
+        'oils' => ['olive', 'sunflower', 'sesame', 'jojoba', 'castor', 'hazelnut'],
+        'method' => 'slow-cooker',
+        'purpose' => 'salve',
+        'jar' => $this->jarOf(1980)->uid,
+        'jars' => '2',
+    ];
     $file = tempnam(sys_get_temp_dir(), 'card');
-    file_put_contents($file, $this->atHouse('POST', '/card', ['wish' => $wish])->assertOk()->getContent());
+    file_put_contents(
+        $file,
+        $this->atHouse('POST', '/card', ['wish' => $wish])
+            ->assertOk()
+            ->getContent(),
+    );
     expect((string) shell_exec('pdfinfo '.escapeshellarg($file)))->toMatch('/Pages:\s+1\b/');
     unlink($file);
 });

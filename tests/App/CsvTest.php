@@ -11,9 +11,17 @@ function csv($test, string $bytes, bool $do = false): TestResponse
 const HERBS = "kind,material,amount,price,got_on\nherb,calendula,250 g,12.50,2026-07-20\nherb,self-heal,100 g,,\noil,olive oil,1 L,9,\n";
 
 it('says what a file would do before it does it', function () {
-    csv($this, HERBS)->assertOk()->assertJsonPath('done', false)->assertJsonPath('added', 3)->assertJsonPath('refused', 0)->assertJsonPath('says', 'Would be: 3 added.');
+    csv($this, HERBS)
+        ->assertOk()
+        ->assertJsonPath('done', false)
+        ->assertJsonPath('added', 3)
+        ->assertJsonPath('refused', 0)
+        ->assertJsonPath('says', 'Would be: 3 added.');
     $this->atHouse('GET', '/stores')->assertJsonPath('total', 0);
-    csv($this, HERBS, true)->assertOk()->assertJsonPath('done', true)->assertJsonPath('says', 'Done: 3 added.');
+    csv($this, HERBS, true)
+        ->assertOk()
+        ->assertJsonPath('done', true)
+        ->assertJsonPath('says', 'Done: 3 added.');
     $this->atHouse('GET', '/stores')->assertJsonPath('total', 3);
 });
 
@@ -21,10 +29,14 @@ it('refuses a row with its reason, and takes the others', function () {
     $file = "kind,material,amount\nherb,calendula,250 g\nherb,calendula,lots\ndragon,scale,5\ncarrier,petrol,1 L\nherb,yarrow,20 g\n";
     $preview = csv($this, $file)->assertOk()->assertJsonPath('added', 2)->assertJsonPath('refused', 3);
     $refused = array_values(array_filter($preview->json('rows'), fn (array $row) => $row['what'] === 'refused'));
-    expect(array_column($refused, 'line'))->toBe([3, 4, 5])
-        ->and($refused[0]['says'])->toContain('amount: “lots” cannot be read as a weight')
-        ->and($refused[1]['says'])->toContain('kind: Say what it is')
-        ->and($refused[2]['says'])->toContain('material: No oil is called “petrol”');
+    expect(array_column($refused, 'line'))
+        ->toBe([3, 4, 5])
+        ->and($refused[0]['says'])
+        ->toContain('amount: “lots” cannot be read as a weight')
+        ->and($refused[1]['says'])
+        ->toContain('kind: Say what it is')
+        ->and($refused[2]['says'])
+        ->toContain('material: No oil is called “petrol”');
     csv($this, $file, true)->assertOk()->assertJsonPath('added', 2);
     $this->atHouse('GET', '/stores')->assertJsonPath('total', 2);
 });
@@ -50,7 +62,11 @@ it('reads what a spreadsheet saves', function (string $bytes, string $note) {
 it('counts lines as the file has them, with cells over several', function () {
     $file = "kind,called,amount,note\nherb,one,5 g,\"first\nsecond\nthird\"\nherb,two,lots,\nherb,\"th\"\"ree\",5 g,\"a, b\"\n";
     $rows = csv($this, $file)->assertOk()->json('rows');
-    expect(array_map(fn (array $row) => [$row['line'], $row['what'], $row['name']], $rows))->toBe([[2, 'added', 'one'], [5, 'refused', 'two'], [6, 'added', 'th"ree']]);
+    expect(array_map(fn (array $row) => [$row['line'], $row['what'], $row['name']], $rows))->toBe([
+        [2, 'added', 'one'],
+        [5, 'refused', 'two'],
+        [6, 'added', 'th"ree'],
+    ]);
 });
 
 it('refuses a file that is none', function (string $bytes, string $says) {
@@ -73,17 +89,42 @@ it('refuses what is not base64, and what is too much', function () {
 });
 
 it('goes out and comes in the same, and changes nothing by it', function () {
-    foreach ([
-        ['kind' => 'herb', 'material' => 'calendula', 'amount' => '250 g', 'price' => '12.50', 'got_how' => 'gathered', 'got_where' => 'the "old" bed, east', 'got_on' => '2026-07-20', 'food_grade' => 'yes', 'part' => 'petals', 'note' => "two\nlines"],
-        ['kind' => 'herb', 'called' => 'sea campion', 'form' => 'root', 'state' => 'wilted', 'amount' => '30 g'],
-        ['kind' => 'carrier', 'material' => 'hazelnut', 'amount' => '500 mL', 'opened_on' => '2026-10-01', 'best_before' => '2027-04-01', 'allergens' => 'packed beside soya'],
-        ['kind' => 'wax', 'material' => 'beeswax', 'amount' => '1 lb'],
-        ['kind' => 'jar', 'material' => $this->jarOf(505)->uid, 'amount' => '12', 'low_at' => '3'],
-    ] as $lot) {
+    foreach (
+        [
+            [
+                'kind' => 'herb',
+                'material' => 'calendula',
+                'amount' => '250 g',
+                'price' => '12.50',
+                'got_how' => 'gathered',
+                'got_where' => 'the "old" bed, east',
+                'got_on' => '2026-07-20',
+                'food_grade' => 'yes',
+                'part' => 'petals',
+                'note' => "two\nlines",
+            ],
+            ['kind' => 'herb', 'called' => 'sea campion', 'form' => 'root', 'state' => 'wilted', 'amount' => '30 g'],
+            [
+                'kind' => 'carrier',
+                'material' => 'hazelnut',
+                'amount' => '500 mL',
+                'opened_on' => '2026-10-01',
+                'best_before' => '2027-04-01',
+                'allergens' => 'packed beside soya',
+            ],
+            ['kind' => 'wax', 'material' => 'beeswax', 'amount' => '1 lb'],
+            ['kind' => 'jar', 'material' => $this->jarOf(505)->uid, 'amount' => '12', 'low_at' => '3'],
+        ] as $lot
+    ) {
         $this->atHouse('POST', '/lots', ['lot' => $lot])->assertOk();
     }
     $out = $this->atHouse('GET', '/stores.csv')->streamedContent();
-    csv($this, $out)->assertOk()->assertJsonPath('same', 5)->assertJsonPath('changed', 0)->assertJsonPath('added', 0)->assertJsonPath('refused', 0);
+    csv($this, $out)
+        ->assertOk()
+        ->assertJsonPath('same', 5)
+        ->assertJsonPath('changed', 0)
+        ->assertJsonPath('added', 0)
+        ->assertJsonPath('refused', 0);
     // Into another house, without the ids, it adds the same.
     $lines = array_map(fn (string $line) => $line, explode("\n", $out));
     expect($lines[0])->toStartWith('id,kind,material,called');
@@ -94,13 +135,29 @@ it('changes by its id, and counts what the file says is left', function () {
     $file = "id,kind,material,amount,price,left\n{$id},carrier,olive,1 L,9.00,400\n";
     csv($this, $file)->assertOk()->assertJsonPath('changed', 1);
     csv($this, $file, true)->assertOk()->assertJsonPath('says', 'Done: 1 changed.');
-    $this->atHouse('GET', "/lots/{$id}")->assertJsonPath('lot.left_text', '400 mL')->assertJsonPath('lot.price_text', '9.00');
-    $wrong = csv($this, "id,kind,material,amount,left\n{$id},carrier,olive,1 L,some\n01ARZ3NDEKTSV4RRFFQ69G5FAV,carrier,olive,1 L,\n{$id},herb,calendula,5 g,\n")->assertOk()->assertJsonPath('refused', 3)->json('rows');
-    expect($wrong[0]['says'])->toContain('plain number')->and($wrong[1]['says'])->toContain('No lot here has that id')->and($wrong[2]['says'])->toContain('stays what it is');
+    $this->atHouse('GET', "/lots/{$id}")
+        ->assertJsonPath('lot.left_text', '400 mL')
+        ->assertJsonPath('lot.price_text', '9.00');
+    $wrong = csv(
+        $this,
+        "id,kind,material,amount,left\n{$id},carrier,olive,1 L,some\n".
+            "01ARZ3NDEKTSV4RRFFQ69G5FAV,carrier,olive,1 L,\n{$id},herb,calendula,5 g,\n",
+    )
+        ->assertOk()
+        ->assertJsonPath('refused', 3)
+        ->json('rows');
+    expect($wrong[0]['says'])
+        ->toContain('plain number')
+        ->and($wrong[1]['says'])
+        ->toContain('No lot here has that id')
+        ->and($wrong[2]['says'])
+        ->toContain('stays what it is');
 });
 
 it('writes no formula into a spreadsheet, and reads it back as it was', function () {
-    $this->atHouse('POST', '/lots', ['lot' => ['kind' => 'herb', 'called' => '=HYPERLINK("x")', 'amount' => '5 g', 'note' => '@cmd']])->assertOk();
+    $this->atHouse('POST', '/lots', [
+        'lot' => ['kind' => 'herb', 'called' => '=HYPERLINK("x")', 'amount' => '5 g', 'note' => '@cmd'],
+    ])->assertOk();
     $out = $this->atHouse('GET', '/stores.csv')->streamedContent();
     expect($out)->toContain("'=HYPERLINK")->toContain("'@cmd");
     csv($this, $out)->assertJsonPath('same', 1);
@@ -108,7 +165,28 @@ it('writes no formula into a spreadsheet, and reads it back as it was', function
 
 it('reads or refuses any file, seeded', function () {
     mt_srand(17);
-    $bits = ['kind', 'called', 'amount', ',', ';', "\t", "\n", "\r\n", '"', 'herb', 'calendula', '5 g', 'é', "\xFF", '=1+1', '🫖', ' ', 'id', 'left', '-5'];
+    $bits = [
+        'kind',
+        'called',
+        'amount',
+        ',',
+        ';',
+        "\t",
+        "\n",
+        "\r\n",
+        '"',
+        'herb',
+        'calendula',
+        '5 g',
+        'é',
+        "\xFF",
+        '=1+1',
+        '🫖',
+        ' ',
+        'id',
+        'left',
+        '-5',
+    ];
     for ($i = 0; $i < 60; $i++) {
         $bytes = "kind,called,amount\n".implode('', array_map(fn () => $bits[mt_rand(0, count($bits) - 1)], range(1, mt_rand(1, 30))));
         expect(csv($this, $bytes)->getStatusCode())->toBeIn([200, 422]);

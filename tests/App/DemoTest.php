@@ -15,9 +15,21 @@ it('lays Skerry House true for whatever day it is', function (string $now) {
     expect(Artisan::call('kettle:demo'))->toBe(0);
     $house = SkerryHouse::find();
     app(CurrentHouse::class)->within($house, function () {
-        expect(LogEntry::query()->where('happened_at', '>', Carbon::now()->addHours(12))->count())->toBe(0)
-            ->and(Batch::query()->where('stage', 'steeping')->where('strain_at', '<', Carbon::now()->subWeek())->count())->toBe(1)
-            ->and(Batch::query()->pluck('stage')->map->value->unique()->sort()->values()->all())->toBe(['bottled', 'discarded', 'planned', 'settling', 'steeping']);
+        expect(
+            LogEntry::query()
+                ->where('happened_at', '>', Carbon::now()->addHours(12))
+                ->count(),
+        )
+            ->toBe(0)
+            ->and(
+                Batch::query()
+                    ->where('stage', 'steeping')
+                    ->where('strain_at', '<', Carbon::now()->subWeek())
+                    ->count(),
+            )
+            ->toBe(1)
+            ->and(Batch::query()->pluck('stage')->map->value->unique()->sort()->values()->all())
+            ->toBe(['bottled', 'discarded', 'planned', 'settling', 'steeping']);
     });
     $this->postJson('/api/demo')->assertOk()->assertJsonPath('houses.0.name', 'Skerry House');
     $today = $this->getJson("/api/houses/{$house->uid}/today")->assertOk();
@@ -41,8 +53,18 @@ it('leaves a demo that somebody has written in', function () {
 });
 
 it('sweeps up old keys and links', function () {
-    DB::table('written_keys')->insert(['user_id' => $this->keeper->id, 'key' => 'old-key-1', 'request_hash' => str_repeat('0', 64), 'created_at' => now()->subDays(3)]);
-    DB::table('written_keys')->insert(['user_id' => $this->keeper->id, 'key' => 'new-key-1', 'request_hash' => str_repeat('0', 64), 'created_at' => now()]);
-    (new App\Jobs\SweepUp)->handle();
+    DB::table('written_keys')->insert([
+        'user_id' => $this->keeper->id,
+        'key' => 'old-key-1',
+        'request_hash' => str_repeat('0', 64),
+        'created_at' => now()->subDays(3),
+    ]);
+    DB::table('written_keys')->insert([
+        'user_id' => $this->keeper->id,
+        'key' => 'new-key-1',
+        'request_hash' => str_repeat('0', 64),
+        'created_at' => now(),
+    ]);
+    (new App\Jobs\SweepUp())->handle();
     expect(DB::table('written_keys')->pluck('key')->all())->toBe(['new-key-1']);
 });

@@ -23,27 +23,61 @@ function wrongInTheDiary(Tests\AppCase $test): array
         $presence = app(KitchenFactory::class)->presence();
         $wrong = [];
         $runs = [];
-        foreach (Batch::query()->whereIn('stage', [Stage::Planned, Stage::Steeping])->whereNotNull('diary')->get() as $batch) {
+        foreach (
+            Batch::query()
+                ->whereIn('stage', [Stage::Planned, Stage::Steeping])
+                ->whereNotNull('diary')
+                ->get() as $batch
+        ) {
             $slots = $batch->diary['slots'];
             $cooker = Cooker::withTrashed()->where('uid', $batch->diary['cooker'])->first();
             foreach ($slots as $slot) {
-                [$from, $to] = [app(KitchenFactory::class)->local(new DateTimeImmutable($slot['from'])), app(KitchenFactory::class)->local(new DateTimeImmutable($slot['to']))];
+                [$from, $to] = [
+                    app(KitchenFactory::class)->local(new DateTimeImmutable($slot['from'])),
+                    app(KitchenFactory::class)->local(new DateTimeImmutable($slot['to'])),
+                ];
                 $by = array_filter($presence->on($from), fn (array $while) => $from >= $while['from'] && $to <= $while['to']);
-                $by === [] && $wrong[] = "{$batch->code} is warm from {$from->format('d H:i')} with nobody by";
-                $runs[$batch->diary['cooker']][] = ['batch' => $batch, 'from' => $from, 'to' => $to, 'target' => $batch->plan->method->targetC, 'width' => $batch->plan->jar->diameterMm + 2 * WaterBath::WALL_MM, 'count' => $batch->plan->jar->count];
+                $by === [] && ($wrong[] = "{$batch->code} is warm from {$from->format('d H:i')} with nobody by");
+                $runs[$batch->diary['cooker']][] = [
+                    'batch' => $batch,
+                    'from' => $from,
+                    'to' => $to,
+                    'target' => $batch->plan->method->targetC,
+                    'width' => $batch->plan->jar->diameterMm + 2 * WaterBath::WALL_MM,
+                    'count' => $batch->plan->jar->count,
+                ];
             }
-            $cooker !== null && $cooker->trashed() && StoveJar::query()->where('batch_id', $batch->id)->whereNull('out_at')->doesntExist() && $wrong[] = "{$batch->code} is kept a cooker that is gone";
+            $cooker !== null &&
+                $cooker->trashed() &&
+                StoveJar::query()->where('batch_id', $batch->id)->whereNull('out_at')->doesntExist() &&
+                ($wrong[] = "{$batch->code} is kept a cooker that is gone");
             // The open task stands where the diary keeps it.
             $on = $batch->tasks()->where('step', 'warm_on')->orderBy('due_at')->first();
-            $slots !== [] && $on !== null && abs($on->due_at->getTimestamp() - strtotime($slots[0]['from'])) > 60 && $wrong[] = "{$batch->code}: its task is not where its keeping is: ".json_encode([$on->key, $on->due_at, $slots, $batch->entries()->orderBy('id')->get(['kind', 'data', 'happened_at'])]);
+            $slots !== [] &&
+                $on !== null &&
+                abs($on->due_at->getTimestamp() - strtotime($slots[0]['from'])) > 60 &&
+                ($wrong[] =
+                    "{$batch->code}: its task is not where its keeping is: ".
+                    json_encode([
+                        $on->key,
+                        $on->due_at,
+                        $slots,
+                        $batch
+                            ->entries()
+                            ->orderBy('id')
+                            ->get(['kind', 'data', 'happened_at']),
+                    ]));
         }
         foreach ($runs as $uid => $slots) {
             $cooker = Cooker::withTrashed()->where('uid', $uid)->firstOrFail()->core();
             foreach ($slots as $one) {
                 $with = array_filter($slots, fn (array $other) => $other['from'] < $one['to'] && $one['from'] < $other['to']);
-                count(array_unique(array_column($with, 'target'))) > 1 && $wrong[] = "{$one['batch']->code} shares its water with another warmth";
-                $widths = array_merge(...array_map(fn (array $each) => array_fill(0, (int) $each['count'], (float) $each['width']), array_values($with)));
-                Packing::place($cooker, $widths) === null && $wrong[] = "{$uid} holds too many at {$one['from']->format('d H:i')}";
+                count(array_unique(array_column($with, 'target'))) > 1 &&
+                    ($wrong[] = "{$one['batch']->code} shares its water with another warmth");
+                $widths = array_merge(
+                    ...array_map(fn (array $each) => array_fill(0, (int) $each['count'], (float) $each['width']), array_values($with)),
+                );
+                Packing::place($cooker, $widths) === null && ($wrong[] = "{$uid} holds too many at {$one['from']->format('d H:i')}");
             }
         }
 
@@ -61,18 +95,58 @@ it('holds whatever is done to the house, in any order', function (int $seed) {
         $what = $pick(['batch', 'batch', 'batch', 'away', 'home', 'later', 'done', 'done', 'cooker', 'cooker_off', 'wait']);
         $batch = $batches === [] ? null : $pick($batches);
         match (true) {
-            $what === 'batch' || $batch === null => $batches[] = $this->atHouse('POST', '/batches', ['wish' => ['herb' => ['id' => $pick($herbs)], 'oils' => ['sunflower'], 'method' => 'slow-cooker', 'school' => $pick(['usual', 'usual', 'gentle', 'hot', 'woody']), 'jar' => $this->jarOf((float) $pick([260, 405, 505]))->uid]])->assertOk()->json('id'),
-            $what === 'away' => $absences[] = $this->atHouse('POST', '/absences', ['from' => Carbon::now()->addDays($day = mt_rand(0, 8))->format('Y-m-d'), 'to' => Carbon::now()->addDays($day + mt_rand(0, 3))->format('Y-m-d').$pick(['', 'T15:30'])])->json('absences.0.id'),
+            $what === 'batch' || $batch === null => ($batches[] = $this->atHouse('POST', '/batches', [
+                'wish' => [
+                    'herb' => ['id' => $pick($herbs)],
+                    'oils' => ['sunflower'],
+                    'method' => 'slow-cooker',
+                    'school' => $pick(['usual', 'usual', 'gentle', 'hot', 'woody']),
+                    'jar' => $this->jarOf((float) $pick([260, 405, 505]))->uid,
+                ],
+            ])
+                ->assertOk()
+                ->json('id')),
+            $what === 'away' => ($absences[] = $this->atHouse('POST', '/absences', [
+                'from' => Carbon::now()
+                    ->addDays($day = mt_rand(0, 8))
+                    ->format('Y-m-d'),
+                'to' => Carbon::now()
+                    ->addDays($day + mt_rand(0, 3))
+                    ->format('Y-m-d').$pick(['', 'T15:30']),
+            ])->json('absences.0.id')),
             $what === 'home' => $absences !== [] && $this->atHouse('DELETE', '/absences/'.array_pop($absences)),
-            $what === 'later' => $this->atHouse('POST', "/batches/{$batch}/tasks", ['task' => 'next_warm_on', 'outcome' => 'later', 'until' => Carbon::now()->addDays(mt_rand(0, 6))->format('Y-m-d').'T'.$pick(['08:00', '13:30', '20:00'])]),
-            $what === 'cooker' => $this->atHouse('POST', '/cookers', ['called' => "another {$step}", 'shape' => $pick(['round', 'oval']), 'length' => $pick(['210 mm', '300 mm']), 'width' => '210 mm', 'height' => '140 mm', 'method' => 'slow-cooker'])->assertOk(),
-            $what === 'cooker_off' => $this->atHouse('DELETE', '/cookers/'.$pick($this->atHouse('GET', '/stove')->json('cookers'))['id'] ?? 'x'),
+            $what === 'later' => $this->atHouse('POST', "/batches/{$batch}/tasks", [
+                'task' => 'next_warm_on',
+                'outcome' => 'later',
+                'until' => Carbon::now()->addDays(mt_rand(0, 6))->format('Y-m-d').'T'.$pick(['08:00', '13:30', '20:00']),
+            ]),
+            $what === 'cooker' => $this->atHouse('POST', '/cookers', [
+                'called' => "another {$step}",
+                'shape' => $pick(['round', 'oval']),
+                'length' => $pick(['210 mm', '300 mm']),
+                'width' => '210 mm',
+                'height' => '140 mm',
+                'method' => 'slow-cooker',
+            ])->assertOk(),
+            $what === 'cooker_off' => $this->atHouse(
+                'DELETE',
+                '/cookers/'.$pick($this->atHouse('GET', '/stove')->json('cookers'))['id'] ?? 'x',
+            ),
             $what === 'wait' => Carbon::setTestNow(Carbon::now()->addMinutes(mt_rand(30, 900))),
-            default => $this->atHouse('POST', "/batches/{$batch}/tasks", ['task' => collect($this->atHouse('GET', "/batches/{$batch}")->json('tasks'))->firstWhere('open', true)['key'] ?? 'fill', 'outcome' => 'done']),
+            default => $this->atHouse('POST', "/batches/{$batch}/tasks", [
+                'task' => collect($this->atHouse('GET', "/batches/{$batch}")->json('tasks'))->firstWhere('open', true)['key'] ?? 'fill',
+                'outcome' => 'done',
+            ]),
         };
         expect(wrongInTheDiary($this))->toBe([], "seed {$seed}, step {$step}: {$what}");
         if (count($this->atHouse('GET', '/stove')->json('cookers')) === 0) {
-            $this->atHouse('POST', '/cookers', ['called' => 'the last', 'shape' => 'round', 'length' => '210 mm', 'height' => '130 mm', 'method' => 'slow-cooker'])->assertOk();
+            $this->atHouse('POST', '/cookers', [
+                'called' => 'the last',
+                'shape' => 'round',
+                'length' => '210 mm',
+                'height' => '130 mm',
+                'method' => 'slow-cooker',
+            ])->assertOk();
         }
     }
 })->with([[1], [2], [3], [4], [5]]);
@@ -116,6 +190,15 @@ it('takes the readings of a log in any pieces and order, doubled as often, to th
     }
     $whole = Kettle\Warmth\WarmHours::over(array_map(fn (array $r) => [$r['at'], $r['c']], $log), Kettle\Warmth\Band::about(49, 60));
     $kept = App\Models\StoveProbe::query()->firstOrFail()->kept;
-    expect($taken)->toBe(count($log))->and($kept['count'])->toBe(count($log))->and($kept['hours'])->toEqualWithDelta($whole->hours(), 1e-9)->and($kept['over_s'])->toEqualWithDelta($whole->minutesOver() * 60, 1e-6)->and($kept['peak'])->toEqual($whole->peak());
+    expect($taken)
+        ->toBe(count($log))
+        ->and($kept['count'])
+        ->toBe(count($log))
+        ->and($kept['hours'])
+        ->toEqualWithDelta($whole->hours(), 1e-9)
+        ->and($kept['over_s'])
+        ->toEqualWithDelta($whole->minutesOver() * 60, 1e-6)
+        ->and($kept['peak'])
+        ->toEqual($whole->peak());
     $this->atHouse('GET', "/stove/{$pot}")->assertOk();
 })->with([[11], [12], [13]]);

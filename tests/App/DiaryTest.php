@@ -12,74 +12,130 @@ function keptWarm(Tests\AppCase $test, Batch $batch): array
 {
     $diary = app(CurrentHouse::class)->within($test->house, fn () => Batch::query()->whereKey($batch->id)->firstOrFail()->diary);
 
-    return array_map(fn (array $slot) => Carbon::parse($slot['from'])->format('d H:i').'-'.Carbon::parse($slot['to'])->format('H:i'), $diary['slots'] ?? []);
+    return array_map(
+        fn (array $slot) => Carbon::parse($slot['from'])->format('d H:i').'-'.Carbon::parse($slot['to'])->format('H:i'),
+        $diary['slots'] ?? [],
+    );
 }
 
 function icsOf(string ...$events): string
 {
-    return "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//test//EN\r\n".implode('', array_map(fn (string $e) => "BEGIN:VEVENT\r\nUID:".md5($e)."\r\nDTSTAMP:20261101T000000Z\r\n{$e}\r\nEND:VEVENT\r\n", $events))."END:VCALENDAR\r\n";
+    return "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//test//EN\r\n".
+        implode(
+            '',
+            array_map(
+                fn (string $e) => "BEGIN:VEVENT\r\nUID:".md5($e)."\r\nDTSTAMP:20261101T000000Z\r\n{$e}\r\nEND:VEVENT\r\n",
+                $events,
+            ),
+        ).
+        "END:VCALENDAR\r\n";
 }
 
 /** What a general parser other than the one that wrote it makes of it: icalendar (Debian's python3-icalendar). */
 function readByAnother(string $ics): array
 {
-    return python(sprintf(<<<'PY'
-import json, base64
-from icalendar import Calendar
-text = base64.b64decode('%s')
-# RFC 5545, 3.1: lines of at most 75 octets, each ended by CRLF.
-assert text.endswith(b'\r\n') and all(len(line) <= 75 for line in text.split(b'\r\n'))
-calendar = Calendar.from_ical(text)
-assert calendar['VERSION'] == '2.0' and calendar['PRODID']
-events = []
-for event in calendar.walk('VEVENT'):
-    assert not event.errors, event.errors
-    start, end = event['DTSTART'].dt, event['DTEND'].dt
-    assert start.tzinfo is not None and start < end and event['DTSTAMP'].dt
-    events.append({'UID': str(event['UID']), 'DTSTART': start.strftime('%%Y%%m%%dT%%H%%M%%SZ'), 'DTEND': end.strftime('%%Y%%m%%dT%%H%%M%%SZ'), 'SUMMARY': str(event['SUMMARY'])})
-print(json.dumps(events))
-PY, base64_encode($ics)));
+    return python(
+        sprintf(
+            <<<'PY'
+            import json, base64
+            from icalendar import Calendar
+            text = base64.b64decode('%s')
+            # RFC 5545, 3.1: lines of at most 75 octets, each ended by CRLF.
+            assert text.endswith(b'\r\n') and all(len(line) <= 75 for line in text.split(b'\r\n'))
+            calendar = Calendar.from_ical(text)
+            assert calendar['VERSION'] == '2.0' and calendar['PRODID']
+            events = []
+            for event in calendar.walk('VEVENT'):
+                assert not event.errors, event.errors
+                start, end = event['DTSTART'].dt, event['DTEND'].dt
+                assert start.tzinfo is not None and start < end and event['DTSTAMP'].dt
+                utc = '%%Y%%m%%dT%%H%%M%%SZ'
+                events.append({'UID': str(event['UID']), 'DTSTART': start.strftime(utc), 'DTEND': end.strftime(utc),
+                    'SUMMARY': str(event['SUMMARY'])})
+            print(json.dumps(events))
+            PY
+            ,
+            base64_encode($ics),
+        ),
+    );
 }
 
 // 8 h at warmth, and 50 min for a pint in a 3.5 L cooker to get there, 53 for two: by the pot's own model, in tests/Core/HeaterTest.php.
 it('places two jars of one warmth in one cooker, and moves them when somebody is away', function () {
     $first = $this->batch(['method' => 'slow-cooker', 'school' => 'usual']);
     $second = $this->batch(['method' => 'slow-cooker', 'school' => 'usual', 'herb' => ['id' => 'calendula']]);
-    expect(keptWarm($this, $first))->toBe(['24 10:30-19:23'])->and(keptWarm($this, $second))->toBe(['24 10:30-19:23']);
-    $page = $this->atHouse('POST', '/absences', ['from' => '2026-11-24', 'to' => '2026-11-25', 'called' => 'the mainland'])->assertOk()->json();
-    expect(keptWarm($this, $first))->toBe(['26 07:30-16:23'])
-        ->and(array_column($page['moves'], 'why'))->toBe(['because nobody is at home', 'because nobody is at home'])
-        ->and($page['days'][0]['home_text'])->toBe('nobody at home')->and($page['days'][2]['sessions'][0]['herbs'])->toContain('calendula');
+    expect(keptWarm($this, $first))
+        ->toBe(['24 10:30-19:23'])
+        ->and(keptWarm($this, $second))
+        ->toBe(['24 10:30-19:23']);
+    $page = $this->atHouse('POST', '/absences', ['from' => '2026-11-24', 'to' => '2026-11-25', 'called' => 'the mainland'])
+        ->assertOk()
+        ->json();
+    expect(keptWarm($this, $first))
+        ->toBe(['26 07:30-16:23'])
+        ->and(array_column($page['moves'], 'why'))
+        ->toBe(['because nobody is at home', 'because nobody is at home'])
+        ->and($page['days'][0]['home_text'])
+        ->toBe('nobody at home')
+        ->and($page['days'][2]['sessions'][0]['herbs'])
+        ->toContain('calendula');
     $this->atHouse('POST', '/diary/seen')->assertOk()->assertJsonCount(0, 'moves');
     $this->atHouse('DELETE', '/absences/'.$page['absences'][0]['id'])->assertOk();
-    expect(keptWarm($this, $first))->toBe(['24 10:30-19:23'])->and(DiaryMove::query()->withoutGlobalScopes()->count())->toBe(2);
+    expect(keptWarm($this, $first))
+        ->toBe(['24 10:30-19:23'])
+        ->and(DiaryMove::query()->withoutGlobalScopes()->count())
+        ->toBe(2);
 });
 
 it('never places a second warmth in a cooker that is taken, and says when nothing fits', function () {
     $short = $this->batch(['method' => 'slow-cooker', 'school' => 'usual']);
     $long = $this->batch(['method' => 'slow-cooker', 'school' => 'gentle', 'herb' => ['id' => 'calendula']]);
     // Half of the one's day is left over on the next; the cooker is not shared by two warmths, and stays its own overnight.
-    expect(keptWarm($this, $long))->toBe(['24 10:30-22:30', '25 07:00-19:30'])->and(keptWarm($this, $short))->toBe(['26 07:00-15:50']);
+    expect(keptWarm($this, $long))
+        ->toBe(['24 10:30-22:30', '25 07:00-19:30'])
+        ->and(keptWarm($this, $short))
+        ->toBe(['26 07:00-15:50']);
     $late = $this->batch(['method' => 'incubator']);
-    expect($this->atHouse('GET', '/diary')->json('troubles.0.says'))->toContain('no cooker in the house')->and(keptWarm($this, $late))->toBe([]);
+    expect($this->atHouse('GET', '/diary')->json('troubles.0.says'))
+        ->toContain('no cooker in the house')
+        ->and(keptWarm($this, $late))
+        ->toBe([]);
 });
 
 it('moves one and replans the rest', function () {
     $first = $this->batch(['method' => 'slow-cooker', 'school' => 'usual']);
-    $this->atHouse('POST', "/batches/{$first->uid}/tasks", ['task' => 'next_warm_on', 'outcome' => 'later', 'until' => '2026-11-27T12:00'])->assertOk();
+    $this->atHouse('POST', "/batches/{$first->uid}/tasks", [
+        'task' => 'next_warm_on',
+        'outcome' => 'later',
+        'until' => '2026-11-27T12:00',
+    ])->assertOk();
     expect(keptWarm($this, $first))->toBe(['27 12:00-20:50']);
-    $this->atHouse('POST', "/batches/{$first->uid}/tasks", ['task' => 'next_warm_on', 'outcome' => 'later', 'until' => '2026-11-27T25:00'])->assertStatus(422)->assertJsonPath('faults.0.field', 'until');
+    $this->atHouse('POST', "/batches/{$first->uid}/tasks", ['task' => 'next_warm_on', 'outcome' => 'later', 'until' => '2026-11-27T25:00'])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.field', 'until');
     $cold = $this->batch();
-    $this->atHouse('POST', "/batches/{$cold->uid}/tasks", ['task' => 'next_warm_on', 'outcome' => 'later', 'until' => '2026-11-27'])->assertStatus(422);
+    $this->atHouse('POST', "/batches/{$cold->uid}/tasks", [
+        'task' => 'next_warm_on',
+        'outcome' => 'later',
+        'until' => '2026-11-27',
+    ])->assertStatus(422);
 });
 
 it('goes by the hours somebody is at home', function () {
     $batch = $this->batch(['method' => 'slow-cooker', 'school' => 'usual']);
     $house = $this->atHouse('GET', '')->json();
-    $edit = fn (array $home) => $this->atHouse('PATCH', '', ['version' => $this->house->refresh()->version, 'home' => $home, ...array_intersect_key($house, array_flip(['name', 'time_zone', 'measures', 'wake', 'bed', 'drops_per_ml']))]);
-    $edit(['', '-', '17:00-21:00', '', '', '', ''])->assertOk()->assertJsonPath('home.1', '-');
+    $edit = fn (array $home) => $this->atHouse('PATCH', '', [
+        'version' => $this->house->refresh()->version,
+        'home' => $home,
+        ...array_intersect_key($house, array_flip(['name', 'time_zone', 'measures', 'wake', 'bed', 'drops_per_ml'])),
+    ]);
+    $edit(['', '-', '17:00-21:00', '', '', '', ''])
+        ->assertOk()
+        ->assertJsonPath('home.1', '-');
     expect(keptWarm($this, $batch))->toBe(['26 07:00-15:50']);
-    $edit(['', 'noon', '', '', '', '', ''])->assertStatus(422)->assertJsonPath('faults.0.field', 'home.1');
+    $edit(['', 'noon', '', '', '', '', ''])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.field', 'home.1');
     $edit(['', '21:00-17:00', '', '', '', '', ''])->assertStatus(422);
 });
 
@@ -95,18 +151,31 @@ it('refuses days that cannot be', function (array $body, string $field) {
 ]);
 
 it('writes a calendar that another reads, by file and by a private address that can be taken back', function () {
-    $batch = $this->batch(['method' => 'slow-cooker', 'school' => 'usual', 'herb' => ['name' => 'Köhlers, "Moos"; 🌿', 'form' => 'thin-leaf']]);
+    $batch = $this->batch([
+        'method' => 'slow-cooker',
+        'school' => 'usual',
+        'herb' => ['name' => 'Köhlers, "Moos"; 🌿', 'form' => 'thin-leaf'],
+    ]);
     $this->batch();
     $events = readByAnother($this->atHouse('GET', '/diary.ics')->assertOk()->getContent());
     $warm = collect($events)->firstWhere(fn (array $e) => str_contains($e['UID'], "{$batch->uid}.warm_on"));
-    expect($warm['DTSTART'])->toBe('20261124T103000Z')->and($warm['DTEND'])->toBe('20261124T191900Z')->and($warm['SUMMARY'])->toContain('Köhlers, "Moos"; 🌿')
-        ->and(collect($events)->pluck('UID')->unique()->count())->toBe(count($events));
+    expect($warm['DTSTART'])
+        ->toBe('20261124T103000Z')
+        ->and($warm['DTEND'])
+        ->toBe('20261124T191900Z')
+        ->and($warm['SUMMARY'])
+        ->toContain('Köhlers, "Moos"; 🌿')
+        ->and(collect($events)->pluck('UID')->unique()->count())
+        ->toBe(count($events));
     $address = $this->atHouse('POST', '/diary/feed')->assertOk()->json('address');
     $path = parse_url($address, PHP_URL_PATH);
     auth()->logout();
     app(CurrentHouse::class)->leave();
     $feed = $this->get($path);
-    expect($feed->assertOk()->headers->get('Content-Type'))->toContain('text/calendar')->and(readByAnother((string) $feed->getContent()))->toHaveCount(count($events));
+    expect($feed->assertOk()->headers->get('Content-Type'))
+        ->toContain('text/calendar')
+        ->and(readByAnother((string) $feed->getContent()))
+        ->toHaveCount(count($events));
     $second = $this->atHouse('POST', '/diary/feed')->json('address');
     $this->get($path)->assertNotFound();
     $this->atHouse('DELETE', '/diary/feed')->assertOk()->assertJsonPath('feed', false);
@@ -116,29 +185,50 @@ it('writes a calendar that another reads, by file and by a private address that 
 
 it('reads busy times, repeats, zones and the change of the clocks', function () {
     $ics = icsOf(
-        "SUMMARY:Choir\r\nDTSTART;TZID=Europe/London:20261020T190000\r\nDTEND;TZID=Europe/London:20261020T210000\r\nRRULE:FREQ=WEEKLY;COUNT=20",
+        "SUMMARY:Choir\r\nDTSTART;TZID=Europe/London:20261020T190000\r\n".
+            "DTEND;TZID=Europe/London:20261020T210000\r\nRRULE:FREQ=WEEKLY;COUNT=20",
         "SUMMARY:Free\r\nTRANSP:TRANSPARENT\r\nDTSTART:20261125T100000Z\r\nDTEND:20261125T120000Z",
         "SUMMARY:Off\r\nSTATUS:CANCELLED\r\nDTSTART:20261125T100000Z\r\nDTEND:20261125T120000Z",
         "SUMMARY:Birthday\r\nDTSTART;VALUE=DATE:20261126\r\nDTEND;VALUE=DATE:20261127",
         "SUMMARY:Holiday\r\nTRANSP:OPAQUE\r\nDTSTART;VALUE=DATE:20261127\r\nDTEND;VALUE=DATE:20261129",
         "SUMMARY:Far\r\nDTSTART:20261125T080000Z\r\nDURATION:PT90M",
     );
-    $this->atHouse('POST', '/calendars', ['called' => 'mine', 'ics' => $ics])->assertOk()->assertJsonPath('calendars.0.called', 'mine');
+    $this->atHouse('POST', '/calendars', ['called' => 'mine', 'ics' => $ics])
+        ->assertOk()
+        ->assertJsonPath('calendars.0.called', 'mine');
     $busy = app(CurrentHouse::class)->within($this->house, fn () => Absence::query()->orderBy('from_at')->get());
     // Of twenty choirs, those from 24 November on: the clocks have gone back, and it is still at seven.
-    expect($busy->where('called', 'Choir')->map(fn (Absence $a) => $a->from_at->copy()->setTimezone('Europe/London')->format('H:i'))->unique()->values()->all())->toBe(['19:00'])
-        ->and($busy->where('called', 'Choir')->count())->toBe(15)
-        ->and($busy->pluck('called')->unique()->values()->all())->toBe(['Choir', 'Far', 'Holiday'])
-        ->and($busy->firstWhere('called', 'Holiday')->to_at->toIso8601String())->toBe('2026-11-29T00:00:00+00:00');
+    expect(
+        $busy
+            ->where('called', 'Choir')
+            ->map(fn (Absence $a) => $a->from_at->copy()->setTimezone('Europe/London')->format('H:i'))
+            ->unique()
+            ->values()
+            ->all(),
+    )
+        ->toBe(['19:00'])
+        ->and($busy->where('called', 'Choir')->count())
+        ->toBe(15)
+        ->and($busy->pluck('called')->unique()->values()->all())
+        ->toBe(['Choir', 'Far', 'Holiday'])
+        ->and($busy->firstWhere('called', 'Holiday')->to_at->toIso8601String())
+        ->toBe('2026-11-29T00:00:00+00:00');
     // Read again under its name it takes its own place; forgotten, it is gone.
-    $page = $this->atHouse('POST', '/calendars', ['called' => 'mine', 'ics' => icsOf("SUMMARY:One\r\nDTSTART:20261125T080000Z\r\nDTEND:20261125T090000Z")])->assertOk()->json();
+    $page = $this->atHouse('POST', '/calendars', [
+        'called' => 'mine',
+        'ics' => icsOf("SUMMARY:One\r\nDTSTART:20261125T080000Z\r\nDTEND:20261125T090000Z"),
+    ])
+        ->assertOk()
+        ->json();
     expect(DB::table('absences')->count())->toBe(1);
     $this->atHouse('DELETE', '/calendars/'.$page['calendars'][0]['id'])->assertOk();
     expect(DB::table('absences')->count())->toBe(0);
 });
 
 it('refuses a calendar that is none, damaged or endless', function (string $ics) {
-    $this->atHouse('POST', '/calendars', ['called' => 'bad', 'ics' => $ics])->assertStatus(422)->assertJsonPath('faults.0.field', 'ics');
+    $this->atHouse('POST', '/calendars', ['called' => 'bad', 'ics' => $ics])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.field', 'ics');
     expect(DB::table('calendars')->count())->toBe(0);
 })->with([
     'words' => ['hello'],
@@ -155,40 +245,72 @@ it('places anew what was not begun in time', function () {
     expect(keptWarm($this, $batch))->toBe(['24 10:30-19:20']);
     Carbon::setTestNow('2026-11-24T18:00:00Z');
     app(CurrentHouse::class)->leave();
-    app()->call([new App\Jobs\KeepDiary, 'handle']);
+    app()->call([new App\Jobs\KeepDiary(), 'handle']);
     expect(keptWarm($this, $batch))->toBe(['25 07:00-15:50']);
 });
 
 it('moistens with spirit first, and fills when it has stood', function () {
-    $batch = $this->batch(['method' => 'slow-cooker', 'spirit' => 'yes', 'herb' => ['id' => 'marshmallow-root', 'form' => 'powder']], ['spirit']);
-    $open = fn () => collect($this->atHouse('GET', "/batches/{$batch->uid}")->json('tasks'))->where('open', true)->pluck('key')->all();
+    $batch = $this->batch(
+        ['method' => 'slow-cooker', 'spirit' => 'yes', 'herb' => ['id' => 'marshmallow-root', 'form' => 'powder']],
+        ['spirit'],
+    );
+    $open = fn () => collect($this->atHouse('GET', "/batches/{$batch->uid}")->json('tasks'))
+        ->where('open', true)
+        ->pluck('key')
+        ->all();
     expect($open())->toBe(['moisten']);
     $this->atHouse('POST', "/batches/{$batch->uid}/tasks", ['task' => 'moisten', 'outcome' => 'done'])->assertOk();
     $tasks = collect($this->atHouse('GET', "/batches/{$batch->uid}")->json('tasks'));
-    expect($open())->toBe(['fill'])->and(Carbon::parse($tasks->firstWhere('key', 'fill')['due_at'])->format('d H:i'))->toBe('24 20:00');
-    $this->atHouse('POST', '/batches', ['wish' => $this->wish(['spirit' => 'yes'])])->assertStatus(422)->assertJsonPath('faults.0.field', 'spirit');
+    expect($open())
+        ->toBe(['fill'])
+        ->and(Carbon::parse($tasks->firstWhere('key', 'fill')['due_at'])->format('d H:i'))
+        ->toBe('24 20:00');
+    $this->atHouse('POST', '/batches', ['wish' => $this->wish(['spirit' => 'yes'])])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.field', 'spirit');
 });
 
 it('moves what is not warm at once when somebody is away, and says what cannot wait', function () {
-    $cold = ['herb' => ['id' => 'basil', 'state' => 'fresh', 'amount' => '40 g'], 'oils' => ['sunflower'], 'purpose' => 'kitchen', 'kept' => 'fridge', 'method' => 'gentle-pan'];
+    $cold = [
+        'herb' => ['id' => 'basil', 'state' => 'fresh', 'amount' => '40 g'],
+        'oils' => ['sunflower'],
+        'purpose' => 'kitchen',
+        'kept' => 'fridge',
+        'method' => 'gentle-pan',
+    ];
     $basil = $this->batch($cold, ['four-days']);
     $this->fill($basil);
     Illuminate\Support\Carbon::setTestNow('2026-11-24T11:00:00Z');
     $this->atHouse('POST', "/batches/{$basil->uid}/strain", ['amount' => '100 mL', 'way' => 'drained'])->assertOk();
     $jar = $this->batch();
     $this->fill($jar);
-    $due = fn ($batch, string $step) => collect($this->atHouse('GET', "/batches/{$batch->uid}")->json('tasks'))->firstWhere('step', $step)['due_at'];
+    $due = fn ($batch, string $step) => collect($this->atHouse('GET', "/batches/{$batch->uid}")->json('tasks'))->firstWhere('step', $step)[
+        'due_at'
+    ];
     expect($due($basil, 'use_up'))->toBe('2026-11-28T10:00:00+00:00')->and($due($jar, 'shake'))->toBe('2026-11-25T09:00:00+00:00');
-    $page = $this->atHouse('POST', '/absences', ['from' => '2026-11-25', 'to' => '2026-12-05'])->assertOk()->json();
+    $page = $this->atHouse('POST', '/absences', ['from' => '2026-11-25', 'to' => '2026-12-05'])
+        ->assertOk()
+        ->json();
     // The last hour of the evening before: a deadline never moves later; a shake may.
-    expect($due($basil, 'use_up'))->toBe('2026-11-24T21:30:00+00:00')->and($due($jar, 'shake'))->toBe('2026-12-06T07:00:00+00:00')
-        ->and(collect($page['troubles'])->firstWhere('batch', $basil->uid)['says'])->toContain('nobody is at home then')->toContain('Tue 24 Nov 21:30');
+    expect($due($basil, 'use_up'))
+        ->toBe('2026-11-24T21:30:00+00:00')
+        ->and($due($jar, 'shake'))
+        ->toBe('2026-12-06T07:00:00+00:00')
+        ->and(collect($page['troubles'])->firstWhere('batch', $basil->uid)['says'])
+        ->toContain('nobody is at home then')
+        ->toContain('Tue 24 Nov 21:30');
     $this->atHouse('DELETE', '/absences/'.$page['absences'][0]['id'])->assertOk();
     expect($due($basil, 'use_up'))->toBe('2026-11-28T10:00:00+00:00')->and($due($jar, 'shake'))->toBe('2026-11-25T09:00:00+00:00');
 });
 
 it('says to throw away what stood warm too long, before all else, and takes nothing else of it', function () {
-    $cold = ['herb' => ['id' => 'basil', 'state' => 'fresh', 'amount' => '40 g'], 'oils' => ['sunflower'], 'purpose' => 'kitchen', 'kept' => 'fridge', 'method' => 'gentle-pan'];
+    $cold = [
+        'herb' => ['id' => 'basil', 'state' => 'fresh', 'amount' => '40 g'],
+        'oils' => ['sunflower'],
+        'purpose' => 'kitchen',
+        'kept' => 'fridge',
+        'method' => 'gentle-pan',
+    ];
     $basil = $this->batch($cold, ['four-days']);
     $this->fill($basil);
     $today = fn () => $this->atHouse('GET', '/today')->assertOk()->json();
@@ -196,25 +318,48 @@ it('says to throw away what stood warm too long, before all else, and takes noth
     // Four hours from the oil to the refrigerator, FDA Food Code 2022, from memory.
     Illuminate\Support\Carbon::setTestNow('2026-11-24T14:00:01Z');
     $late = $today();
-    expect(array_column($late['throw_away'], 'title'))->toBe(['Throw the basil away'])->and($late['headline'])->toContain('Throw one jar away')
-        ->and(collect($late['places'])->flatMap(fn (array $place) => array_column($place['tasks'], 'batch'))->all())->not->toContain($basil->uid);
+    expect(array_column($late['throw_away'], 'title'))
+        ->toBe(['Throw the basil away'])
+        ->and($late['headline'])
+        ->toContain('Throw one jar away')
+        ->and(collect($late['places'])->flatMap(fn (array $place) => array_column($place['tasks'], 'batch'))->all())
+        ->not->toContain($basil->uid);
     $path = "/batches/{$basil->uid}";
-    $this->atHouse('POST', "{$path}/strain", ['amount' => '200 mL'])->assertStatus(422)->assertJsonPath('faults.0.reason', 'warm_too_long');
-    $this->atHouse('POST', "{$path}/tasks", ['task' => 'use_up', 'outcome' => 'later', 'until' => '2026-11-25'])->assertStatus(422)->assertJsonPath('faults.0.reason', 'deadline');
+    $this->atHouse('POST', "{$path}/strain", ['amount' => '200 mL'])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.reason', 'warm_too_long');
+    $this->atHouse('POST', "{$path}/tasks", ['task' => 'use_up', 'outcome' => 'later', 'until' => '2026-11-25'])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.reason', 'deadline');
     expect(array_column($this->atHouse('GET', $path)->json('cautions'), 'id'))->toContain('warm-too-long');
-    $this->atHouse('POST', "{$path}/discard", ['reason' => 'stood warm'])->assertOk()->assertJsonCount(0, 'tasks');
+    $this->atHouse('POST', "{$path}/discard", ['reason' => 'stood warm'])
+        ->assertOk()
+        ->assertJsonCount(0, 'tasks');
     expect($today()['throw_away'])->toBe([]);
 });
 
 it('asks at straining for warmth that nobody wrote down, and keeps by the answer', function () {
-    $chickweed = ['herb' => ['id' => 'chickweed', 'state' => 'wilted'], 'oils' => ['jojoba'], 'method' => 'slow-cooker', 'jar' => $this->jarOf(505)->uid];
+    $chickweed = [
+        'herb' => ['id' => 'chickweed', 'state' => 'wilted'],
+        'oils' => ['jojoba'],
+        'method' => 'slow-cooker',
+        'jar' => $this->jarOf(505)->uid,
+    ];
     $best = [];
     foreach (['had', 'not'] as $warmth) {
         $batch = $this->batch($chickweed);
         $this->fill($batch);
-        $this->atHouse('GET', "/batches/{$batch->uid}")->assertJsonPath('press.asks_warmth', 'Nobody wrote down its warmth. Had it what was planned?');
-        $this->atHouse('POST', "/batches/{$batch->uid}/strain", ['amount' => '200 mL'])->assertStatus(422)->assertJsonPath('faults.0.reason', 'warmth_unknown')->assertJsonPath('faults.0.field', 'warmth');
-        $page = $this->atHouse('POST', "/batches/{$batch->uid}/strain", ['amount' => '200 mL', 'warmth' => $warmth])->assertOk()->json();
+        $this->atHouse('GET', "/batches/{$batch->uid}")->assertJsonPath(
+            'press.asks_warmth',
+            'Nobody wrote down its warmth. Had it what was planned?',
+        );
+        $this->atHouse('POST', "/batches/{$batch->uid}/strain", ['amount' => '200 mL'])
+            ->assertStatus(422)
+            ->assertJsonPath('faults.0.reason', 'warmth_unknown')
+            ->assertJsonPath('faults.0.field', 'warmth');
+        $page = $this->atHouse('POST', "/batches/{$batch->uid}/strain", ['amount' => '200 mL', 'warmth' => $warmth])
+            ->assertOk()
+            ->json();
         $best[$warmth] = [$page['kept']['place'], $page['kept']['best_before']['value']];
     }
     // Warm and open for eight hours, six months; not warm, watery herb: three weeks, in the refrigerator.

@@ -9,7 +9,11 @@ function writes(): array
     $writes = [];
     foreach (Route::getRoutes()->getRoutes() as $route) {
         foreach (array_intersect($route->methods(), ['POST', 'PUT', 'PATCH', 'DELETE']) as $method) {
-            if (str_starts_with($route->uri(), 'api/') && ! str_contains($route->uri(), '{any}') && ! str_ends_with($route->uri(), 'api/session')) {
+            if (
+                str_starts_with($route->uri(), 'api/') &&
+                ! str_contains($route->uri(), '{any}') &&
+                ! str_ends_with($route->uri(), 'api/session')
+            ) {
                 $writes[] = [$method, substr($route->uri(), 3)];
             }
         }
@@ -21,20 +25,101 @@ function writes(): array
 it('answers no write with a fault of its own, whatever the body', function (mixed $value) {
     $batch = $this->batch();
     $fields = [
-        'wish', 'origin', 'repeats', 'version', 'task', 'outcome', 'reason', 'until', 'batches', 'note', 'corrects', 'entry', 'amount', 'bottles',
-        'name', 'email', 'password', 'present', 'house', 'time_zone', 'measures', 'wake', 'bed', 'drops_per_ml', 'called', 'brim', 'height', 'capacity', 'role', 'temperature', 'amounts',
-        'lot', 'answers', 'csv', 'do', 'text', 'hours', 'water', 'fresh', 'now', 'form', 'currency', 'room_c', 'things',
-        'cooker', 'setting', 'watch', 'school', 'speed', 'what', 'with', 'warmth', 'readings', 'shape', 'length', 'width', 'method', 'kind', 'from', 'to', 'ics',
+        'wish',
+        'origin',
+        'repeats',
+        'version',
+        'task',
+        'outcome',
+        'reason',
+        'until',
+        'batches',
+        'note',
+        'corrects',
+        'entry',
+        'amount',
+        'bottles',
+        'name',
+        'email',
+        'password',
+        'present',
+        'house',
+        'time_zone',
+        'measures',
+        'wake',
+        'bed',
+        'drops_per_ml',
+        'called',
+        'brim',
+        'height',
+        'capacity',
+        'role',
+        'temperature',
+        'amounts',
+        'lot',
+        'answers',
+        'csv',
+        'do',
+        'text',
+        'hours',
+        'water',
+        'fresh',
+        'now',
+        'form',
+        'currency',
+        'room_c',
+        'things',
+        'cooker',
+        'setting',
+        'watch',
+        'school',
+        'speed',
+        'what',
+        'with',
+        'warmth',
+        'readings',
+        'shape',
+        'length',
+        'width',
+        'method',
+        'kind',
+        'from',
+        'to',
+        'ics',
     ];
     $lot = $this->atHouse('POST', '/lots', ['lot' => ['kind' => 'herb', 'material' => 'calendula', 'amount' => '100 g']])->json('lot.id');
     $recipe = $this->atHouse('POST', '/recipes', ['name' => 'Kept', 'wish' => $this->wish()])->json('id');
     $warm = $this->batch(['method' => 'slow-cooker']);
     $this->fill($warm);
     $cooker = $this->atHouse('GET', '/stove')->json('cookers.0');
-    $session = $this->atHouse('POST', '/stove', ['cooker' => $cooker['id'], 'setting' => 'Warm', 'batches' => [$warm->uid], 'watch' => 'hand'])->assertOk()->json('id');
+    $session = $this->atHouse('POST', '/stove', [
+        'cooker' => $cooker['id'],
+        'setting' => 'Warm',
+        'batches' => [$warm->uid],
+        'watch' => 'hand',
+    ])
+        ->assertOk()
+        ->json('id');
     $body = array_fill_keys($fields, $value);
     foreach (writes() as [$method, $uri]) {
-        $path = strtr($uri, ['{house}' => $this->house->uid, '{batch}' => $batch->uid, '{token}' => 'x', '{jar}' => 'x', '{bottle}' => 'x', '{person}' => 'x', '{invitation}' => 'x', '{lot}' => $lot, '{recipe}' => $recipe, '{session}' => $session, '{cooker}' => 'x', '{probe}' => 'x', '{absence}' => 'x', '{calendar}' => 'x', '{kind}' => 'plant', '{key}' => 'calendula']);
+        $path = strtr($uri, [
+            '{house}' => $this->house->uid,
+            '{batch}' => $batch->uid,
+            '{token}' => 'x',
+            '{jar}' => 'x',
+            '{bottle}' => 'x',
+            '{person}' => 'x',
+            '{invitation}' => 'x',
+            '{lot}' => $lot,
+            '{recipe}' => $recipe,
+            '{session}' => $session,
+            '{cooker}' => 'x',
+            '{probe}' => 'x',
+            '{absence}' => 'x',
+            '{calendar}' => 'x',
+            '{kind}' => 'plant',
+            '{key}' => 'calendula',
+        ]);
         $status = $this->call_($method, $path, $body)->status();
         expect($status)->toBeLessThan(500, "{$method} {$uri}");
     }
@@ -67,8 +152,16 @@ it('reads each field of a lot, whatever is in it, or refuses it', function (mixe
         }
     }
 })->with([
-    'a list' => [[['x']]], 'true' => [true], 'a long text' => [str_repeat('é', 3000)], 'a great number' => [1e300], 'less than nothing' => ['-5'],
-    'a nul' => ["a\0b"], 'a day that is none' => ['2026-02-30'], 'a year far off' => ['9999-12-31'], 'four bytes' => ['🫖'], 'a quote' => ["'; DROP TABLE lots; --"],
+    'a list' => [[['x']]],
+    'true' => [true],
+    'a long text' => [str_repeat('é', 3000)],
+    'a great number' => [1e300],
+    'less than nothing' => ['-5'],
+    'a nul' => ["a\0b"],
+    'a day that is none' => ['2026-02-30'],
+    'a year far off' => ['9999-12-31'],
+    'four bytes' => ['🫖'],
+    'a quote' => ["'; DROP TABLE lots; --"],
 ]);
 
 it('answers odd addresses in the problem form', function (string $path) {
@@ -99,8 +192,13 @@ it('answers odd addresses in the problem form', function (string $path) {
 it('takes a write only with a token of the page, when it is on', function () {
     $this->getJson('/api/me');
     // In tests the framework passes the token check by; the middleware must be there nonetheless.
-    $route = collect(Route::getRoutes()->getRoutes())->first(fn ($r) => $r->uri() === 'api/session' && in_array('POST', $r->methods(), true));
-    $guards = array_filter(app('router')->gatherRouteMiddleware($route), fn ($m) => is_string($m) && is_a($m, Illuminate\Foundation\Http\Middleware\VerifyCsrfToken::class, true));
+    $route = collect(Route::getRoutes()->getRoutes())->first(
+        fn ($r) => $r->uri() === 'api/session' && in_array('POST', $r->methods(), true),
+    );
+    $guards = array_filter(
+        app('router')->gatherRouteMiddleware($route),
+        fn ($m) => is_string($m) && is_a($m, Illuminate\Foundation\Http\Middleware\VerifyCsrfToken::class, true),
+    );
     expect($guards)->toHaveCount(1);
 });
 

@@ -19,7 +19,7 @@ require_once __DIR__.'/../Pots.php';
 /** @return array{StreamSelectLoop, Hub, string} a hub on a port of its own */
 function aHub(): array
 {
-    $loop = new StreamSelectLoop;
+    $loop = new StreamSelectLoop();
     $hub = new Hub($loop);
     $server = new SocketServer('127.0.0.1:0', [], $loop);
     $hub->serve($server);
@@ -52,8 +52,16 @@ function listening(string $address, string $ask)
 
 it('gives a page a token for one pot and some hours, and takes no other', function () {
     $token = LiveToken::for(7);
-    expect(LiveToken::read($token))->toBe(7)->and(LiveToken::read(str_replace('7.', '8.', $token)))->toBeNull()->and(LiveToken::read($token.'0'))->toBeNull()
-        ->and(LiveToken::read(''))->toBeNull()->and(LiveToken::read('7.9999999999.'.str_repeat('a', 64)))->toBeNull();
+    expect(LiveToken::read($token))
+        ->toBe(7)
+        ->and(LiveToken::read(str_replace('7.', '8.', $token)))
+        ->toBeNull()
+        ->and(LiveToken::read($token.'0'))
+        ->toBeNull()
+        ->and(LiveToken::read(''))
+        ->toBeNull()
+        ->and(LiveToken::read('7.9999999999.'.str_repeat('a', 64)))
+        ->toBeNull();
     Carbon::setTestNow(Carbon::now()->addHours(13));
     expect(LiveToken::read($token))->toBeNull();
 });
@@ -68,7 +76,13 @@ it('tells a page at once how its pot stands, and again when it has changed', fun
         return $heard .= stream_get_contents($page);
     };
     runUntil($loop, fn () => str_contains($hear(), 'event: changed'));
-    expect($heard)->toStartWith('HTTP/1.1 200')->toContain('text/event-stream')->and(substr_count($heard, 'event: changed'))->toBe(1)->and($hub->count())->toBe(1);
+    expect($heard)
+        ->toStartWith('HTTP/1.1 200')
+        ->toContain('text/event-stream')
+        ->and(substr_count($heard, 'event: changed'))
+        ->toBe(1)
+        ->and($hub->count())
+        ->toBe(1);
     DB::table('stove_sessions')->where('id', $session->id)->increment('version');
     runUntil($loop, fn () => substr_count($hear(), 'event: changed') > 1);
     expect(substr_count($heard, 'event: changed'))->toBe(2);
@@ -109,7 +123,7 @@ it('holds fifty pages by one question a second, and refuses what it does not kno
 it('lets a hundred pages come at once, on a socket that nobody else may open', function () {
     $id = begun($this, [warmBatch($this)])['id'];
     $session = StoveSession::query()->withoutGlobalScopes()->where('uid', $id)->value('id');
-    $loop = new StreamSelectLoop;
+    $loop = new StreamSelectLoop();
     $hub = new Hub($loop);
     $path = sys_get_temp_dir().'/kettle-live-'.getmypid().'.sock';
     touch($path);
@@ -151,7 +165,10 @@ it('runs the thermometers that stand in a pot, of every house, and no others', f
     expect(DB::table('readings')->count())->toBe($count);
     Carbon::setTestNow(Carbon::now()->addMinute());
     Artisan::call('kettle:devices', ['--once' => true]);
-    expect(DB::table('readings')->count())->toBeGreaterThan($count)->and(DB::table('readings')->distinct()->count('probe_id'))->toBe(1);
+    expect(DB::table('readings')->count())
+        ->toBeGreaterThan($count)
+        ->and(DB::table('readings')->distinct()->count('probe_id'))
+        ->toBe(1);
 });
 
 it('makes up the same pot the same way again, cools it when it is off, and fills it when it is filled', function () {
@@ -159,7 +176,13 @@ it('makes up the same pot the same way again, cools it when it is off, and fills
     $pot = begun($this, [warmBatch($this)], ['watch' => $probe, 'poured' => 'hand-hot'])['id'];
     $run = function (int $minutes): float {
         Carbon::setTestNow(Carbon::now()->addMinutes($minutes));
-        app(CurrentHouse::class)->within($this->house, fn () => app(SimulatedProbe::class)->run(StoveSession::query()->firstOrFail(), App\Models\Probe::query()->where('kind', 'simulated')->firstOrFail()));
+        app(CurrentHouse::class)->within(
+            $this->house,
+            fn () => app(SimulatedProbe::class)->run(
+                StoveSession::query()->firstOrFail(),
+                App\Models\Probe::query()->where('kind', 'simulated')->firstOrFail(),
+            ),
+        );
 
         return DB::table('readings')->orderByDesc('at')->value('centi_c') / 100;
     };
@@ -175,15 +198,24 @@ it('makes up the same pot the same way again, cools it when it is off, and fills
 });
 
 it('makes up weather that goes on for days, is cold in winter and warm in summer', function () {
-    $weather = new SimulatedWeather;
+    $weather = new SimulatedWeather();
     $days = array_map(fn (int $i) => $weather->on(52, 0, new DateTimeImmutable("2026-01-01 +{$i} days")), range(0, 364));
     $clouds = array_column($days, 'cloud');
-    expect(min($clouds))->toBeGreaterThanOrEqual(0.0)->and(max($clouds))->toBeLessThanOrEqual(1.0)->and(array_sum($clouds) / 365)->toBeBetween(0.35, 0.8)
-        ->and($days)->toBe(array_map(fn (int $i) => $weather->on(52, 0, new DateTimeImmutable("2026-01-01 +{$i} days")), range(0, 364)));
+    expect(min($clouds))
+        ->toBeGreaterThanOrEqual(0.0)
+        ->and(max($clouds))
+        ->toBeLessThanOrEqual(1.0)
+        ->and(array_sum($clouds) / 365)
+        ->toBeBetween(0.35, 0.8)
+        ->and($days)
+        ->toBe(array_map(fn (int $i) => $weather->on(52, 0, new DateTimeImmutable("2026-01-01 +{$i} days")), range(0, 364)));
     // Tomorrow is more like today than another day is.
-    $apart = fn (int $lag) => array_sum(array_map(fn (int $i) => abs($clouds[$i] - $clouds[$i + $lag]), range(0, 364 - $lag))) / (365 - $lag);
+    $gap = fn (int $lag) => fn (int $i) => abs($clouds[$i] - $clouds[$i + $lag]);
+    $apart = fn (int $lag) => array_sum(array_map($gap($lag), range(0, 364 - $lag))) / (365 - $lag);
     expect($apart(1))->toBeLessThan($apart(20));
-    $mean = fn (int $from) => array_sum(array_map(fn (int $i) => ($days[$from + $i]['low_c'] + $days[$from + $i]['high_c']) / 2, range(0, 29))) / 30;
+    $mean = fn (int $from) => array_sum(
+        array_map(fn (int $i) => ($days[$from + $i]['low_c'] + $days[$from + $i]['high_c']) / 2, range(0, 29)),
+    ) / 30;
     expect($mean(180))->toBeGreaterThan($mean(0) + 6);
     foreach ($days as $day) {
         expect($day['low_c'])->toBeLessThan($day['high_c']);

@@ -34,16 +34,38 @@ function looked(Tests\AppCase $test, $batch, array $look): Illuminate\Testing\Te
 
 it('takes the light of the kitchen out by the white card', function () {
     $batch = $this->batch();
-    looked($this, $batch, ['plain' => true, 'photo' => aPhoto([230, 210, 140], [255 * 0.9, 255 * 0.9, 255 * 0.9]), 'oil' => [0.25, 0.5], 'card' => [0.75, 0.5]])->assertOk();
+    looked($this, $batch, [
+        'plain' => true,
+        'photo' => aPhoto([230, 210, 140], [255 * 0.9, 255 * 0.9, 255 * 0.9]),
+        'oil' => [0.25, 0.5],
+        'card' => [0.75, 0.5],
+    ])->assertOk();
     $this->fill($batch);
     Carbon::setTestNow(Carbon::now()->addDays(3));
     // The same oil by a warm lamp: every channel dimmed in linear light as the card is. It must come out alike.
-    $lamp = fn (float $v, float $share): int => (int) round(255 * (($l = (($v / 255) > 0.04045 ? ((($v / 255) + 0.055) / 1.055) ** 2.4 : ($v / 255) / 12.92) * $share) > 0.0031308 ? 1.055 * $l ** (1 / 2.4) - 0.055 : 12.92 * $l));
+    $lamp = fn (float $v, float $share): int => (int) round(
+        255 *
+            (($l = ($v / 255 > 0.04045 ? (($v / 255 + 0.055) / 1.055) ** 2.4 : $v / 255 / 12.92) * $share) > 0.0031308
+                ? 1.055 * $l ** (1 / 2.4) - 0.055
+                : 12.92 * $l),
+    );
     $shares = [0.95, 0.8, 0.55];
-    $view = looked($this, $batch, ['photo' => aPhoto(array_map($lamp, [230, 210, 140], $shares), array_map($lamp, array_fill(0, 3, 255 * 0.9), $shares)), 'oil' => [0.25, 0.5], 'card' => [0.75, 0.5]])->assertOk()->json();
-    expect($view['colour']['points'][1]['value'])->toBeLessThan(1.5)
+    $view = looked($this, $batch, [
+        'photo' => aPhoto(array_map($lamp, [230, 210, 140], $shares), array_map($lamp, array_fill(0, 3, 255 * 0.9), $shares)),
+        'oil' => [0.25, 0.5],
+        'card' => [0.75, 0.5],
+    ])
+        ->assertOk()
+        ->json();
+    expect($view['colour']['points'][1]['value'])
+        ->toBeLessThan(1.5)
         // Without the card it would be taken for another oil.
-        ->and(looked($this, $batch, ['photo' => aPhoto(array_map($lamp, [230, 210, 140], $shares), [9, 9, 9]), 'oil' => [0.25, 0.5]])->assertOk()->json('colour.points.2.value'))->toBeGreaterThan(8);
+        ->and(
+            looked($this, $batch, ['photo' => aPhoto(array_map($lamp, [230, 210, 140], $shares), [9, 9, 9]), 'oil' => [0.25, 0.5]])
+                ->assertOk()
+                ->json('colour.points.2.value'),
+        )
+        ->toBeGreaterThan(8);
 });
 
 it('keeps a picture small, upright, and without where it was taken', function () {
@@ -52,11 +74,21 @@ it('keeps a picture small, upright, and without where it was taken', function ()
     $sent = withExif(aPhoto([200, 180, 90], [250, 250, 250], side: 1600), 6);
     expect((string) base64_decode($sent))->toContain('59.2500 N');
     // Turned a quarter clockwise, what was at the left is above.
-    looked($this, $batch, ['photo' => 'data:image/jpeg;base64,'.$sent, 'oil' => [0.5, 0.2], 'card' => [0.5, 0.8]])->assertOk()->assertJsonPath('colour.points.0.swatch', fn (string $hex) => abs(hexdec(substr($hex, 1, 2)) - 200) < 6);
+    looked($this, $batch, ['photo' => 'data:image/jpeg;base64,'.$sent, 'oil' => [0.5, 0.2], 'card' => [0.5, 0.8]])
+        ->assertOk()
+        ->assertJsonPath('colour.points.0.swatch', fn (string $hex) => abs(hexdec(substr($hex, 1, 2)) - 200) < 6);
     $photo = app(CurrentHouse::class)->within($this->house, fn () => Photo::query()->firstOrFail());
     $size = getimagesizefromstring($photo->jpeg);
-    expect(max($size[0], $size[1]))->toBe(900)->and($photo->jpeg)->not->toContain('Exif')->not->toContain('59.25')->and(strlen($photo->jpeg))->toBeLessThan(200_000);
-    $this->atHouse('GET', "/batches/{$batch->uid}/photos/{$photo->uid}")->assertOk()->assertHeader('Content-Type', 'image/jpeg');
+    expect(max($size[0], $size[1]))
+        ->toBe(900)
+        ->and($photo->jpeg)
+        ->not->toContain('Exif')
+        ->not->toContain('59.25')
+        ->and(strlen($photo->jpeg))
+        ->toBeLessThan(200_000);
+    $this->atHouse('GET', "/batches/{$batch->uid}/photos/{$photo->uid}")
+        ->assertOk()
+        ->assertHeader('Content-Type', 'image/jpeg');
     $other = $this->batch();
     $this->atHouse('GET', "/batches/{$other->uid}/photos/{$photo->uid}")->assertNotFound();
 });
@@ -64,15 +96,32 @@ it('keeps a picture small, upright, and without where it was taken', function ()
 it('refuses what is no picture, or an enormous one', function (string $photo) {
     $batch = $this->batch();
     $this->fill($batch);
-    looked($this, $batch, ['photo' => $photo, 'oil' => [0.5, 0.5]])->assertStatus(422)->assertJsonPath('faults.0.field', 'photo');
+    looked($this, $batch, ['photo' => $photo, 'oil' => [0.5, 0.5]])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.field', 'photo');
 })->with([
     'words' => [base64_encode('hello there')],
     'not base64' => ['***'],
     'half a JPEG' => [fn () => base64_encode(substr((string) base64_decode(aPhoto([200, 180, 90], [250, 250, 250])), 0, 60))],
-    'a GIF' => [base64_encode("GIF89a\x10\x00\x10\x00\x80\x00\x00\x00\x00\x00\xff\xff\xff!\xf9\x04\x01\x00\x00\x00\x00,\x00\x00\x00\x00\x10\x00\x10\x00\x00\x02\x0e\x84\x8f\xa9\xcb\xed\x0f\xa3\x9c\xb4\xda\x8b\xb3>\x05\x00;")],
+    'a GIF' => [
+        base64_encode(
+            "GIF89a\x10\x00\x10\x00\x80\x00\x00\x00\x00\x00\xff\xff\xff".
+                "!\xf9\x04\x01\x00\x00\x00\x00,\x00".
+                "\x00\x00\x00\x10\x00\x10\x00\x00\x02\x0e\x84\x8f\xa9\xcb\xed\x0f\xa3\x9c\xb4\xda\x8b\xb3>\x05\x00;",
+        ),
+    ],
     'a speck' => [fn () => aPhoto([200, 180, 90], [250, 250, 250], 'png', 8)],
     // A header that says 30,000 by 30,000: refused before it is opened.
-    'a bomb' => [fn () => base64_encode("\x89PNG\r\n\x1a\n".pack('N', 13).'IHDR'.pack('NN', 30000, 30000)."\x08\x02\x00\x00\x00".pack('N', crc32('IHDR'.pack('NN', 30000, 30000)."\x08\x02\x00\x00\x00")))],
+    'a bomb' => [
+        fn () => base64_encode(
+            "\x89PNG\r\n\x1a\n".
+                pack('N', 13).
+                'IHDR'.
+                pack('NN', 30000, 30000).
+                "\x08\x02\x00\x00\x00".
+                pack('N', crc32('IHDR'.pack('NN', 30000, 30000)."\x08\x02\x00\x00\x00")),
+        ),
+    ],
 ]);
 
 it('says how much is still to come, or that there are too few looks', function () {
@@ -82,11 +131,18 @@ it('says how much is still to come, or that there are too few looks', function (
     expect($this->atHouse('GET', "/batches/{$batch->uid}/looks")->json('scent.says'))->toContain('Smell it every few days');
     foreach ([3 => 3, 7 => 5, 14 => 7, 24 => 8] as $day => $score) {
         Carbon::setTestNow(Carbon::parse('2026-11-24T10:00:00Z')->addDays($day));
-        $view = looked($this, $batch, ['what' => 'scent', 'score' => $score])->assertOk()->json();
+        $view = looked($this, $batch, ['what' => 'scent', 'score' => $score])
+            ->assertOk()
+            ->json();
     }
-    expect($view['scent']['says'])->toMatch('/About \d+ % of the scent is still to come/')->and($view['colour']['says'])->toContain('every few days');
+    expect($view['scent']['says'])
+        ->toMatch('/About \d+ % of the scent is still to come/')
+        ->and($view['colour']['says'])
+        ->toContain('every few days');
     // Struck out in the logbook, a look counts no more.
-    $entry = collect($this->atHouse('GET', "/batches/{$batch->uid}")->json('entries'))->first(fn ($e) => str_contains($e['title'], 'Smelled: 8'));
+    $entry = collect($this->atHouse('GET', "/batches/{$batch->uid}")->json('entries'))->first(
+        fn ($e) => str_contains($e['title'], 'Smelled: 8'),
+    );
     $this->atHouse('POST', "/batches/{$batch->uid}/undo", ['entry' => $entry['id']])->assertOk();
     expect($this->atHouse('GET', "/batches/{$batch->uid}/looks")->json('scent.says'))->toContain('3 of at least 4');
 });
@@ -116,23 +172,54 @@ it('tells a sunny place from a dull one, and takes real days for its own', funct
     app(CurrentHouse::class)->leave();
     $sunny = $this->atHouse('GET', '/sun?bag=0&outdoors=1')->json();
     // The duller the sky, the fewer hours warm to the hand, and the later it is ready.
-    expect($sunny['better'])->toBeTrue()->and(array_column($sunny['ready'], 'sky'))->toBe(['clear', 'mixed', 'dull'])
-        ->and((float) $sunny['ready'][0]['warm_text'])->toBeGreaterThan((float) $sunny['ready'][2]['warm_text'])
-        ->and(strtotime($sunny['ready'][0]['text'].' 2026') <= strtotime($sunny['ready'][2]['text'].' 2026') || str_contains($sunny['ready'][2]['text'], 'Jan'))->toBeTrue();
+    expect($sunny['better'])
+        ->toBeTrue()
+        ->and(array_column($sunny['ready'], 'sky'))
+        ->toBe(['clear', 'mixed', 'dull'])
+        ->and((float) $sunny['ready'][0]['warm_text'])
+        ->toBeGreaterThan((float) $sunny['ready'][2]['warm_text'])
+        ->and(
+            strtotime($sunny['ready'][0]['text'].' 2026') <= strtotime($sunny['ready'][2]['text'].' 2026') ||
+                str_contains($sunny['ready'][2]['text'], 'Jan'),
+        )
+        ->toBeTrue();
     Carbon::setTestNow(Carbon::now()->addDays(10));
-    $before = $this->atHouse('GET', "/batches/{$batch->uid}/sun?bag=0")->assertOk()->json();
-    $csv = "day,cloud,low,high\n".implode("\n", array_map(fn (int $d) => "2026-11-{$d},100%,5,8", range(24, 30)))."\n2026-13-01,0.2,,\n2026-12-01,7,,\n2027-01-01,0.1,,\n";
-    $took = $this->atHouse('POST', '/weather', ['csv' => base64_encode($csv), 'do' => true])->assertOk()->json();
-    expect($took['taken'])->toBe(8)->and(array_column($took['refused'], 'row'))->toBe([9, 11]);
+    $before = $this->atHouse('GET', "/batches/{$batch->uid}/sun?bag=0")
+        ->assertOk()
+        ->json();
+    $csv =
+        "day,cloud,low,high\n".
+        implode("\n", array_map(fn (int $d) => "2026-11-{$d},100%,5,8", range(24, 30))).
+        "\n2026-13-01,0.2,,\n2026-12-01,7,,\n2027-01-01,0.1,,\n";
+    $took = $this->atHouse('POST', '/weather', ['csv' => base64_encode($csv), 'do' => true])
+        ->assertOk()
+        ->json();
+    expect($took['taken'])
+        ->toBe(8)
+        ->and(array_column($took['refused'], 'row'))
+        ->toBe([9, 11]);
     $after = $this->atHouse('GET', "/batches/{$batch->uid}/sun?bag=0")->json();
-    expect((float) $after['gathered_text'])->toBeLessThan((float) $before['gathered_text'])->and($after['days'][0]['measured'])->toBeTrue()->and($after['days'][0]['cloud'])->toBe(1);
+    expect((float) $after['gathered_text'])
+        ->toBeLessThan((float) $before['gathered_text'])
+        ->and($after['days'][0]['measured'])
+        ->toBeTrue()
+        ->and($after['days'][0]['cloud'])
+        ->toBe(1);
 });
 
 it('writes down what was seen under the lid, and shows it on the shelf', function () {
     $batch = $this->batch();
     $this->fill($batch);
     Carbon::setTestNow(Carbon::now()->addDays(8));
-    $this->atHouse('POST', "/batches/{$batch->uid}/tasks", ['task' => 'check', 'outcome' => 'done', 'seen' => ['herb_above', 'drops_wiped']])->assertOk()->assertJsonPath('jar.seen', 'herb stood out at the last look')
+    $this->atHouse('POST', "/batches/{$batch->uid}/tasks", [
+        'task' => 'check',
+        'outcome' => 'done',
+        'seen' => ['herb_above', 'drops_wiped'],
+    ])
+        ->assertOk()
+        ->assertJsonPath('jar.seen', 'herb stood out at the last look')
         ->assertJsonPath('entries.0.title', 'Looked at it: herb above the oil, pushed under; drops under the lid, wiped');
-    $this->atHouse('POST', "/batches/{$batch->uid}/tasks", ['task' => 'check', 'outcome' => 'done', 'seen' => ['ghosts']])->assertStatus(422);
+    $this->atHouse('POST', "/batches/{$batch->uid}/tasks", ['task' => 'check', 'outcome' => 'done', 'seen' => ['ghosts']])->assertStatus(
+        422,
+    );
 });

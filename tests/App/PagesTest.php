@@ -15,7 +15,12 @@ function copies($test, int $count): void
     $row = (array) DB::table('batches')->where('id', $first->id)->first();
     $tasks = DB::table('tasks')->where('batch_id', $first->id)->get();
     for ($n = 2; $n <= $count; $n++) {
-        $id = DB::table('batches')->insertGetId([...$row, 'id' => null, 'uid' => Str::lower(Str::ulid()->toString()), 'code' => sprintf('26-%03d', $n)]);
+        $id = DB::table('batches')->insertGetId([
+            ...$row,
+            'id' => null,
+            'uid' => Str::lower(Str::ulid()->toString()),
+            'code' => sprintf('26-%03d', $n),
+        ]);
         DB::table('tasks')->insert($tasks->map(fn ($task) => [...(array) $task, 'id' => null, 'batch_id' => $id])->all());
     }
 }
@@ -30,7 +35,12 @@ it('gives a page of Today however much is due, and says how much more', function
     copies($this, 60);
     Carbon::setTestNow('2027-01-05T10:00:00Z');
     $today = $this->atHouse('GET', '/today')->json();
-    expect($today['due'])->toBe(240)->and($today['shown'])->toBe(40)->and($today['headline'])->toBe('Tuesday. 240 things to do; the first 40 are here.');
+    expect($today['due'])
+        ->toBe(240)
+        ->and($today['shown'])
+        ->toBe(40)
+        ->and($today['headline'])
+        ->toBe('Tuesday. 240 things to do; the first 40 are here.');
     $all = array_merge(...array_column($today['places'], 'tasks'));
     $due = array_column($all, 'due_at');
     expect($all)->toHaveCount(40)->and(max($due))->toBeLessThan('2026-11-26');
@@ -83,29 +93,50 @@ it('puts each thing where one stands to do it', function () {
     $this->batch();
     Carbon::setTestNow('2026-11-24T12:00:00Z');
     $places = array_column($this->atHouse('GET', '/today')->json('places'), 'tasks', 'place');
-    expect(array_column($places['bench'], 'step'))->toBe(['fill'])->and(array_column($places['stove'], 'step'))->toContain('warm_on')
-        ->and(array_column($places['shelf'], 'step'))->toBe(['top_up']);
+    expect(array_column($places['bench'], 'step'))
+        ->toBe(['fill'])
+        ->and(array_column($places['stove'], 'step'))
+        ->toContain('warm_on')
+        ->and(array_column($places['shelf'], 'step'))
+        ->toBe(['top_up']);
 });
 
 it('counts days by the house’s calendar, and not by the server’s', function () {
-    $this->atHouse('PATCH', '', ['version' => 1, 'name' => 'Far', 'time_zone' => 'Pacific/Auckland', 'measures' => 'metric', 'wake' => '07:00', 'bed' => '22:00', 'drops_per_ml' => 20])->assertOk();
+    $this->atHouse('PATCH', '', [
+        'version' => 1,
+        'name' => 'Far',
+        'time_zone' => 'Pacific/Auckland',
+        'measures' => 'metric',
+        'wake' => '07:00',
+        'bed' => '22:00',
+        'drops_per_ml' => 20,
+    ])->assertOk();
     // 10:00 UTC on the 24th is 23:00 on the 24th in Auckland: filling waits for the morning of the 25th.
     $batch = $this->batch();
     expect($this->atHouse('GET', "/batches/{$batch->uid}")->json('tasks.0.due_text'))->toBe('tomorrow 07:00');
     Carbon::setTestNow('2026-11-24T20:00:00Z');
     $this->fill($batch);
-    expect($this->atHouse('GET', "/batches/{$batch->uid}")->json('stage_text'))->toBe('cold, day 0 of 28')
-        ->and($this->atHouse('GET', '/today')->json('date'))->toBe('Wednesday 25 November 2026');
+    expect($this->atHouse('GET', "/batches/{$batch->uid}")->json('stage_text'))
+        ->toBe('cold, day 0 of 28')
+        ->and($this->atHouse('GET', '/today')->json('date'))
+        ->toBe('Wednesday 25 November 2026');
 });
 
 it('finds by code, by name, by plant, and nothing of another house', function () {
     $batch = $this->batch();
-    $find = fn (string $typed, $as = null) => $this->atHouse('GET', '/find?q='.urlencode($typed), [], $as)->assertOk()->json('found');
-    expect($find($batch->code)[0]['path'])->toBe('batch/'.$batch->uid)
-        ->and($find('marsh')[0]['kind'])->toBe('jar')
-        ->and(array_column($find('Tilia'), 'name'))->toBe(['Linden blossom'])
-        ->and($find(''))->toBe([])
-        ->and($find('nothing like it'))->toBe([]);
+    $find = fn (string $typed, $as = null) => $this->atHouse('GET', '/find?q='.urlencode($typed), [], $as)
+        ->assertOk()
+        ->json('found');
+    expect($find($batch->code)[0]['path'])
+        ->toBe('batch/'.$batch->uid)
+        ->and($find('marsh')[0]['kind'])
+        ->toBe('jar')
+        ->and(array_column($find('Tilia'), 'name'))
+        ->toBe(['Linden blossom'])
+        ->and($find(''))
+        ->toBe([])
+        ->and($find('nothing like it'))
+        ->toBe([]);
     $this->house = $this->aHouse($this->keeper, 'Other');
     expect(array_column($find('marsh'), 'kind'))->toBe(['plant']);
 });
@@ -123,24 +154,31 @@ it('lists at the press what is soon to strain, resting, and lately bottled', fun
 it('shows a surprise at the press for what it is', function (string $amount, string $verdict, string $words) {
     $batch = $this->batch(['jar' => $this->jarOf(505)->uid]);
     $this->fill($batch);
-    $press = $this->atHouse('POST', "/batches/{$batch->uid}/strain", ['amount' => $amount])->assertOk()->json('press');
-    expect($press['verdict'])->toBe($verdict)->and($press['says'])->toContain($words)
-        ->and($press['to_bottle'])->toBe($press['strained']);
-    $offers = $this->atHouse('POST', "/batches/{$batch->uid}/filling", [])->assertOk()->json('offers');
-    expect(array_sum(array_map(fn ($line) => $line['count'] * $line['capacity_ml'], $offers[0]['bottles'])))->toBeLessThanOrEqual($press['strained_ml']);
-})->with([
-    ['150 mL', 'less', 'Press the herb again'],
-    ['300 mL', 'as expected', 'within the range'],
-    ['380 mL', 'more', 'is it water?'],
-]);
+    $press = $this->atHouse('POST', "/batches/{$batch->uid}/strain", ['amount' => $amount])
+        ->assertOk()
+        ->json('press');
+    expect($press['verdict'])->toBe($verdict)->and($press['says'])->toContain($words)->and($press['to_bottle'])->toBe($press['strained']);
+    $offers = $this->atHouse('POST', "/batches/{$batch->uid}/filling", [])
+        ->assertOk()
+        ->json('offers');
+    expect(array_sum(array_map(fn ($line) => $line['count'] * $line['capacity_ml'], $offers[0]['bottles'])))->toBeLessThanOrEqual(
+        $press['strained_ml'],
+    );
+})->with([['150 mL', 'less', 'Press the herb again'], ['300 mL', 'as expected', 'within the range'], ['380 mL', 'more', 'is it water?']]);
 
 it('discards with a reason, and takes that back', function () {
     $batch = $this->batch();
     $this->fill($batch);
-    $gone = $this->atHouse('POST', "/batches/{$batch->uid}/discard", ['reason' => 'Mould.'])->assertOk()->assertJsonPath('stage', 'discarded')->assertJsonPath('tasks', [])->json();
+    $gone = $this->atHouse('POST', "/batches/{$batch->uid}/discard", ['reason' => 'Mould.'])
+        ->assertOk()
+        ->assertJsonPath('stage', 'discarded')
+        ->assertJsonPath('tasks', [])
+        ->json();
     $this->atHouse('POST', "/batches/{$batch->uid}/discard", ['reason' => 'Again.'])->assertStatus(422);
     $this->atHouse('POST', "/batches/{$batch->uid}/tasks", ['task' => 'shake', 'outcome' => 'done'])->assertStatus(422);
-    $this->atHouse('POST', "/batches/{$batch->uid}/undo", ['entry' => $gone['entries'][0]['id']])->assertOk()->assertJsonPath('stage', 'steeping');
+    $this->atHouse('POST', "/batches/{$batch->uid}/undo", ['entry' => $gone['entries'][0]['id']])
+        ->assertOk()
+        ->assertJsonPath('stage', 'steeping');
 });
 
 it('says who did what, also after they have left', function () {
@@ -160,18 +198,25 @@ it('pages a long logbook and keeps it whole in the export', function () {
         }
     });
     $view = $this->atHouse('GET', "/batches/{$batch->uid}")->json();
-    expect($view['entries'])->toHaveCount(100)->and($view['entries_total'])->toBe(106)
-        ->and($view['entries'][0]['note'])->toBe('note 104');
+    expect($view['entries'])->toHaveCount(100)->and($view['entries_total'])->toBe(106)->and($view['entries'][0]['note'])->toBe('note 104');
     expect(json_decode($this->atHouse('GET', '/export')->getContent(), true)['batches'][0]['log'])->toHaveCount(106);
 });
 
 it('adds and takes off vessels, in the house’s own measures', function () {
-    $house = $this->atHouse('POST', '/jars', ['called' => 'crock', 'brim' => '1 1/2 pints', 'height' => '5 in'])->assertOk()->json();
+    $house = $this->atHouse('POST', '/jars', ['called' => 'crock', 'brim' => '1 1/2 pints', 'height' => '5 in'])
+        ->assertOk()
+        ->json();
     $crock = collect($house['jars'])->firstWhere('called', 'crock');
     // 1.5 US pints = 709.76 mL (NIST Handbook 44).
     expect($crock['brim_ml'])->toEqualWithDelta(709.765, 0.001)->and($crock['height_mm'])->toEqualWithDelta(127, 0.001);
-    $this->atHouse('POST', '/reckon', ['wish' => $this->wish(['jar' => $crock['id']])])->assertOk()->assertJsonPath('jar.called', 'crock');
-    $bottle = collect($this->atHouse('POST', '/bottles', ['called' => 'dropper', 'capacity' => '1 fl oz'])->assertOk()->json('bottles'))->firstWhere('called', 'dropper');
+    $this->atHouse('POST', '/reckon', ['wish' => $this->wish(['jar' => $crock['id']])])
+        ->assertOk()
+        ->assertJsonPath('jar.called', 'crock');
+    $bottle = collect(
+        $this->atHouse('POST', '/bottles', ['called' => 'dropper', 'capacity' => '1 fl oz'])
+            ->assertOk()
+            ->json('bottles'),
+    )->firstWhere('called', 'dropper');
     expect($bottle['capacity_ml'])->toEqualWithDelta(29.574, 0.001);
     $this->atHouse('POST', '/bottles', ['called' => 'vat', 'capacity' => '50 L'])->assertStatus(422);
     $this->atHouse('POST', '/bottles', ['called' => '', 'capacity' => '50 mL'])->assertStatus(422);
@@ -183,16 +228,23 @@ it('says so when a house has no jar left', function () {
     foreach ($this->atHouse('GET', '')->json('jars') as $jar) {
         $this->atHouse('DELETE', "/jars/{$jar['id']}")->assertOk();
     }
-    $this->atHouse('POST', '/reckon', ['wish' => $this->wish()])->assertStatus(422)->assertJsonPath('faults.0.reason', 'missing');
+    $this->atHouse('POST', '/reckon', ['wish' => $this->wish()])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.reason', 'missing');
 });
 
 it('takes over a key whose first try died before there was an answer', function () {
     DB::table('written_keys')->insert([
-        'user_id' => $this->keeper->id, 'key' => 'died-at-work', 'created_at' => now(),
+        'user_id' => $this->keeper->id,
+        'key' => 'died-at-work',
+        'created_at' => now(),
         'request_hash' => hash('sha256', "POST api/houses/{$this->house->uid}/batches\n".json_encode(['wish' => $this->wish()])),
     ]);
     $first = $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'died-at-work')->assertOk();
-    $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'died-at-work')->assertOk()->assertHeader('Idempotent-Replay', 'true')->assertJsonPath('id', $first->json('id'));
+    $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'died-at-work')
+        ->assertOk()
+        ->assertHeader('Idempotent-Replay', 'true')
+        ->assertJsonPath('id', $first->json('id'));
     expect(app(App\Models\Tenancy\CurrentHouse::class)->within($this->house, fn () => App\Models\Batch::query()->count()))->toBe(1);
 });
 
@@ -204,11 +256,19 @@ it('leaves nothing of a write whose answer could not be kept, and does it once w
         }
     });
     $count = fn () => app(App\Models\Tenancy\CurrentHouse::class)->within($this->house, fn () => App\Models\Batch::query()->count());
-    $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'power-cut-1')->assertStatus(503)->assertHeader('Retry-After')->assertSee('Nothing was changed');
-    expect($count())->toBe(0)->and(DB::table('written_keys')->where('key', 'power-cut-1')->exists())->toBeFalse();
+    $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'power-cut-1')
+        ->assertStatus(503)
+        ->assertHeader('Retry-After')
+        ->assertSee('Nothing was changed');
+    expect($count())
+        ->toBe(0)
+        ->and(DB::table('written_keys')->where('key', 'power-cut-1')->exists())
+        ->toBeFalse();
     $dies = false;
     $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'power-cut-1')->assertOk();
-    $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'power-cut-1')->assertOk()->assertHeader('Idempotent-Replay', 'true');
+    $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'power-cut-1')
+        ->assertOk()
+        ->assertHeader('Idempotent-Replay', 'true');
     expect($count())->toBe(1);
 });
 
@@ -224,7 +284,9 @@ it('keeps a refusal under its key, and no fault of its own', function () {
     $broken = true;
     $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'broken-once')->assertStatus(503);
     $broken = false;
-    $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'broken-once')->assertOk()->assertHeaderMissing('Idempotent-Replay');
+    $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'broken-once')
+        ->assertOk()
+        ->assertHeaderMissing('Idempotent-Replay');
 });
 
 it('says how late a jar is, by whole days of the calendar', function () {
@@ -232,9 +294,18 @@ it('says how late a jar is, by whole days of the calendar', function () {
     $batch = $this->batch();
     $this->fill($batch);
     $said = fn (string $moment) => [Carbon::setTestNow($moment), $this->atHouse('GET', "/batches/{$batch->uid}")->json('jar')][1];
-    expect($said('2026-12-21T20:00:00Z')['alert'])->toBe('')->and($said('2026-12-22T07:00:00Z')['alert'])->toBe('strain today')
-        ->and($said('2026-12-22T22:00:00Z')['alert'])->toBe('strain today')->and($said('2026-12-23T00:30:00Z')['alert'])->toBe('1 day over, strain')
-        ->and($said('2027-01-04T08:00:00Z')['alert'])->toBe('13 days over, strain')->and($said('2027-01-04T08:00:00Z')['days'])->toBe('cold, day 41 of 28');
+    expect($said('2026-12-21T20:00:00Z')['alert'])
+        ->toBe('')
+        ->and($said('2026-12-22T07:00:00Z')['alert'])
+        ->toBe('strain today')
+        ->and($said('2026-12-22T22:00:00Z')['alert'])
+        ->toBe('strain today')
+        ->and($said('2026-12-23T00:30:00Z')['alert'])
+        ->toBe('1 day over, strain')
+        ->and($said('2027-01-04T08:00:00Z')['alert'])
+        ->toBe('13 days over, strain')
+        ->and($said('2027-01-04T08:00:00Z')['days'])
+        ->toBe('cold, day 41 of 28');
     Carbon::setTestNow('2026-11-24T10:00:00Z');
     $planned = $this->batch();
     Carbon::setTestNow('2026-11-24T23:00:00Z');

@@ -33,17 +33,32 @@ it('lets each role through what is written by hand, and through no other', funct
     }
     $batch = $this->batch();
     $person = $this->member($role);
-    $address = fn (string $uri) => substr(strtr($uri, [
-        '{house}' => $this->house->uid, '{batch}' => $batch->uid, '{jar}' => 'nojar', '{bottle}' => 'nobottle', '{person}' => 'nobody', '{invitation}' => 'none', '{lot}' => 'nolot', '{recipe}' => 'norecipe', '{session}' => 'nosession', '{cooker}' => 'nocooker', '{probe}' => 'noprobe', '{absence}' => 'none', '{calendar}' => 'none', '{kind}' => 'plant', '{key}' => 'calendula',
-    ]), 3);
+    $address = fn (string $uri) => substr(
+        strtr($uri, [
+            '{house}' => $this->house->uid,
+            '{batch}' => $batch->uid,
+            '{jar}' => 'nojar',
+            '{bottle}' => 'nobottle',
+            '{person}' => 'nobody',
+            '{invitation}' => 'none',
+            '{lot}' => 'nolot',
+            '{recipe}' => 'norecipe',
+            '{session}' => 'nosession',
+            '{cooker}' => 'nocooker',
+            '{probe}' => 'noprobe',
+            '{absence}' => 'none',
+            '{calendar}' => 'none',
+            '{kind}' => 'plant',
+            '{key}' => 'calendula',
+        ]),
+        3,
+    );
     expect(houseRoutes())->toHaveCount(count($may));
     foreach (houseRoutes() as [$method, $uri]) {
         $named = $method.' '.(substr($uri, strlen('api/houses/{house}')) ?: '/');
         expect($may)->toHaveKey($named);
         $status = $this->call_($method, $address($uri), [], $person)->getStatusCode();
-        $may[$named]
-            ? expect($status)->not->toBe(403, "{$role->value} {$named}")
-            : expect($status)->toBe(403, "{$role->value} {$named}");
+        $may[$named] ? expect($status)->not->toBe(403, "{$role->value} {$named}") : expect($status)->toBe(403, "{$role->value} {$named}");
         expect($status)->toBeLessThan(500, "{$role->value} {$named}");
     }
 })->with([[Role::Keeper, 'k'], [Role::Helper, 'h'], [Role::Reader, 'r']]);
@@ -60,7 +75,8 @@ it('is not there at all for a stranger, nor for somebody not signed in', functio
     $this->call_('GET', "/houses/{$own->uid}/batches/{$batch->uid}", [], $stranger)->assertNotFound();
     $this->call_('POST', "/houses/{$own->uid}/batches/{$batch->uid}/notes", ['note' => 'mine'], $stranger)->assertNotFound();
     $this->call_('POST', "/houses/{$own->uid}/batches", ['wish' => $this->wish(['jar' => $this->jarOf(505)->uid])], $stranger)
-        ->assertStatus(422)->assertJsonPath('faults.0.field', 'jar');
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.field', 'jar');
     auth()->logout();
     foreach (houseRoutes() as [$method, $uri]) {
         $this->json($method, '/'.strtr($uri, ['{house}' => $this->house->uid, '{batch}' => $batch->uid]))->assertUnauthorized();
@@ -68,14 +84,24 @@ it('is not there at all for a stranger, nor for somebody not signed in', functio
 });
 
 it('keeps one house’s lots and recipes from another’s people, in that house and in their own', function () {
-    $lot = $this->atHouse('POST', '/lots', ['lot' => ['kind' => 'carrier', 'material' => 'olive', 'amount' => '1 L']])->assertOk()->json('lot.id');
-    $recipe = $this->atHouse('POST', '/recipes', ['name' => 'Ours', 'wish' => $this->wish()])->assertOk()->json('id');
+    $lot = $this->atHouse('POST', '/lots', ['lot' => ['kind' => 'carrier', 'material' => 'olive', 'amount' => '1 L']])
+        ->assertOk()
+        ->json('lot.id');
+    $recipe = $this->atHouse('POST', '/recipes', ['name' => 'Ours', 'wish' => $this->wish()])
+        ->assertOk()
+        ->json('id');
     $stranger = $this->person('Stranger');
     $own = $this->aHouse($stranger, 'Elsewhere');
     $asked = [
-        ['GET', "/lots/{$lot}", []], ['DELETE', "/lots/{$lot}", []], ['POST', "/lots/{$lot}/count", ['amount' => '1 mL']], ['POST', "/lots/{$lot}/checks", ['answers' => []]],
+        ['GET', "/lots/{$lot}", []],
+        ['DELETE', "/lots/{$lot}", []],
+        ['POST', "/lots/{$lot}/count", ['amount' => '1 mL']],
+        ['POST', "/lots/{$lot}/checks", ['answers' => []]],
         ['PATCH', "/lots/{$lot}", ['version' => 1, 'lot' => ['kind' => 'carrier', 'material' => 'olive', 'amount' => '2 L']]],
-        ['GET', "/recipes/{$recipe}", []], ['GET', "/recipes/{$recipe}/recipe.json", []], ['GET', "/recipes/{$recipe}/recipe.jsonld", []], ['DELETE', "/recipes/{$recipe}", []],
+        ['GET', "/recipes/{$recipe}", []],
+        ['GET', "/recipes/{$recipe}/recipe.json", []],
+        ['GET', "/recipes/{$recipe}/recipe.jsonld", []],
+        ['DELETE', "/recipes/{$recipe}", []],
         ['PATCH', "/recipes/{$recipe}", ['version' => 1, 'name' => 'Theirs', 'wish' => $this->wish()]],
     ];
     foreach ([$this->house->uid, $own->uid] as $house) {
@@ -88,7 +114,9 @@ it('keeps one house’s lots and recipes from another’s people, in that house 
     $this->call_('GET', "/houses/{$own->uid}/recipes", [], $stranger)->assertJsonPath('total', 0);
     $this->call_('GET', "/houses/{$own->uid}/find?q=Ours", [], $stranger)->assertJsonCount(0, 'found');
     $this->call_('POST', "/houses/{$own->uid}/batches", ['wish' => $this->wish(['oils' => [['id' => 'olive', 'lot' => $lot]]])], $stranger)
-        ->assertStatus(422)->assertJsonPath('faults.0.field', 'oils.0.lot')->assertJsonPath('faults.0.reason', 'unknown');
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.field', 'oils.0.lot')
+        ->assertJsonPath('faults.0.reason', 'unknown');
     $this->atHouse('GET', "/lots/{$lot}")->assertJsonPath('lot.left_text', '1 L');
     $this->atHouse('GET', "/recipes/{$recipe}")->assertJsonPath('name', 'Ours');
 });
@@ -99,7 +127,10 @@ it('cannot ask for what belongs to a house without entering one', function () {
 })->throws(LogicException::class, 'No house has been entered.');
 
 it('answers every address of the API in the problem form', function () {
-    $this->getJson('/api/nowhere')->assertNotFound()->assertHeader('Content-Type', 'application/problem+json')->assertJsonStructure(['type', 'title', 'status', 'detail']);
+    $this->getJson('/api/nowhere')
+        ->assertNotFound()
+        ->assertHeader('Content-Type', 'application/problem+json')
+        ->assertJsonStructure(['type', 'title', 'status', 'detail']);
     $this->call_('PUT', '/session')->assertStatus(404);
 });
 

@@ -11,16 +11,33 @@ it('strains by weight with the jug, and keeps how it was done', function () {
     $this->fill($batch);
     $path = "/batches/{$batch->uid}";
     $before = $this->atHouse('GET', $path)->json('press');
-    expect(array_column($before['steps'], 'id'))->toBe(['dry', 'filter', 'way', 'weigh', 'settle', 'spent'])
-        ->and(array_column($before['signs'], 'known', 'id'))->toBe(['time' => false, 'colour' => null, 'scent' => null, 'faded' => null])
-        ->and($before['signs'][0]['evidence'])->toBe('day 0 of 28');
+    expect(array_column($before['steps'], 'id'))
+        ->toBe(['dry', 'filter', 'way', 'weigh', 'settle', 'spent'])
+        ->and(array_column($before['signs'], 'known', 'id'))
+        ->toBe(['time' => false, 'colour' => null, 'scent' => null, 'faded' => null])
+        ->and($before['signs'][0]['evidence'])
+        ->toBe('day 0 of 28');
     $after = $this->atHouse('POST', "{$path}/strain", [
-        'gross' => '688 g', 'tare' => '412 g', 'way' => 'pressed', 'filter' => 'press', 'spent' => '5 oz', 'spent_to' => 'compost', 'signs' => ['time', 'scent'],
-    ])->assertOk()->json();
+        'gross' => '688 g',
+        'tare' => '412 g',
+        'way' => 'pressed',
+        'filter' => 'press',
+        'spent' => '5 oz',
+        'spent_to' => 'compost',
+        'signs' => ['time', 'scent'],
+    ])
+        ->assertOk()
+        ->json();
     // Sunflower oil, 0.920 g/mL at 20 C (Codex 210: 0.918 to 0.923): 276 g is 300 mL.
-    expect($after['press']['strained_ml'])->toEqualWithDelta(300, 0.05)->and($after['press']['way'])->toBe('pressed')
-        ->and($after['press']['typed'])->toBe('688 g with the jug, the jug 412 g')
-        ->and($after['press']['spent_text'])->toContain('142 g')->toContain('to the compost');
+    expect($after['press']['strained_ml'])
+        ->toEqualWithDelta(300, 0.05)
+        ->and($after['press']['way'])
+        ->toBe('pressed')
+        ->and($after['press']['typed'])
+        ->toBe('688 g with the jug, the jug 412 g')
+        ->and($after['press']['spent_text'])
+        ->toContain('142 g')
+        ->toContain('to the compost');
 });
 
 it('expects by the way it was got out, not by the way that was planned', function () {
@@ -28,7 +45,9 @@ it('expects by the way it was got out, not by the way that was planned', functio
         $batch = $this->batch(['jar' => $this->jarOf(505)->uid]);
         $this->fill($batch);
 
-        return $this->atHouse('POST', "/batches/{$batch->uid}/strain", ['amount' => '330 mL', 'way' => $way])->assertOk()->json('press.verdict');
+        return $this->atHouse('POST', "/batches/{$batch->uid}/strain", ['amount' => '330 mL', 'way' => $way])
+            ->assertOk()
+            ->json('press.verdict');
     };
     expect($expect('drained'))->toBe('more')->and($expect('pressed'))->toBe('as expected');
 });
@@ -56,11 +75,18 @@ it('pours off, filters again, and bottles only what is left', function () {
     $path = "/batches/{$batch->uid}";
     $this->atHouse('POST', "{$path}/decant", ['amount' => '250 mL'])->assertStatus(422);
     $this->atHouse('POST', "{$path}/strain", ['amount' => '300 mL'])->assertOk();
-    $this->atHouse('POST', "{$path}/decant", ['amount' => '320 mL'])->assertStatus(422)->assertJsonPath('faults.0.field', 'amount');
-    $this->atHouse('POST', "{$path}/decant", ['amount' => '288 mL', 'again' => true])->assertOk()
-        ->assertJsonPath('stage', 'poured')->assertJsonPath('press.to_bottle', '288 mL')->assertJsonPath('press.poured_lost', '12 mL');
+    $this->atHouse('POST', "{$path}/decant", ['amount' => '320 mL'])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.field', 'amount');
+    $this->atHouse('POST', "{$path}/decant", ['amount' => '288 mL', 'again' => true])
+        ->assertOk()
+        ->assertJsonPath('stage', 'poured')
+        ->assertJsonPath('press.to_bottle', '288 mL')
+        ->assertJsonPath('press.poured_lost', '12 mL');
     $this->atHouse('POST', "{$path}/bottle", ['bottles' => [['size' => bottleSize(100), 'count' => 3]]])->assertStatus(422);
-    $this->atHouse('POST', "{$path}/bottle", ['bottles' => [['size' => bottleSize(100), 'count' => 2]]])->assertOk()->assertJsonPath('press.left', '88 mL');
+    $this->atHouse('POST', "{$path}/bottle", ['bottles' => [['size' => bottleSize(100), 'count' => 2]]])
+        ->assertOk()
+        ->assertJsonPath('press.left', '88 mL');
     $this->atHouse('GET', $path)->assertJsonPath('entries.1.title', 'Poured off, through paper once more: 288 mL, 12 mL lost in the mud');
 });
 
@@ -70,21 +96,47 @@ it('finds the filling that leaves the least over, around what is wished for and 
     $path = "/batches/{$batch->uid}";
     $this->atHouse('POST', "{$path}/filling", [])->assertStatus(422);
     $this->atHouse('POST', "{$path}/strain", ['amount' => '285 mL'])->assertOk();
-    $free = $this->atHouse('POST', "{$path}/filling", [])->assertOk()->json();
-    expect($free['offers'][0]['left_text'])->toBe('5 mL')->and($free['vitamin_e']['vitamin_e_iu']['value'])->toEqualWithDelta(500 * 285 / 236.5882365, 1e-3)->and($free['advised'])->toBeTrue();
-    $this->atHouse('POST', '/lots', ['lot' => ['kind' => 'bottle', 'material' => bottleSize(250), 'called' => '250 mL bottle', 'amount' => '0'] + ['amount' => '1']])->assertOk();
-    $lot = $this->atHouse('POST', '/lots', ['lot' => ['kind' => 'bottle', 'material' => bottleSize(100), 'called' => '100 mL bottle', 'amount' => '1']])->assertOk()->json('lot.id');
+    $free = $this->atHouse('POST', "{$path}/filling", [])
+        ->assertOk()
+        ->json();
+    expect($free['offers'][0]['left_text'])
+        ->toBe('5 mL')
+        ->and($free['vitamin_e']['vitamin_e_iu']['value'])
+        ->toEqualWithDelta((500 * 285) / 236.5882365, 1e-3)
+        ->and($free['advised'])
+        ->toBeTrue();
+    $this->atHouse('POST', '/lots', [
+        'lot' => ['kind' => 'bottle', 'material' => bottleSize(250), 'called' => '250 mL bottle', 'amount' => '0'] + ['amount' => '1'],
+    ])->assertOk();
+    $lot = $this->atHouse('POST', '/lots', [
+        'lot' => ['kind' => 'bottle', 'material' => bottleSize(100), 'called' => '100 mL bottle', 'amount' => '1'],
+    ])
+        ->assertOk()
+        ->json('lot.id');
     $this->atHouse('POST', "/lots/{$lot}/count", ['amount' => '0'])->assertOk();
     $counts = fn (array $offer) => array_column($offer['bottles'], 'count', 'capacity_ml');
-    $fixed = $this->atHouse('POST', "{$path}/filling", ['fixed' => [['size' => bottleSize(30), 'count' => 2]]])->assertOk()->json('offers.0');
-    expect($counts($fixed)[30])->toBeGreaterThanOrEqual(2)->and($counts($fixed))->not->toHaveKey(100)->and($fixed['left_text'])->toBe('5 mL');
+    $fixed = $this->atHouse('POST', "{$path}/filling", ['fixed' => [['size' => bottleSize(30), 'count' => 2]]])
+        ->assertOk()
+        ->json('offers.0');
+    expect($counts($fixed)[30])
+        ->toBeGreaterThanOrEqual(2)
+        ->and($counts($fixed))
+        ->not->toHaveKey(100)
+        ->and($fixed['left_text'])
+        ->toBe('5 mL');
     $this->atHouse('POST', "{$path}/filling", ['fixed' => [['size' => bottleSize(100), 'count' => 3]]])->assertStatus(422);
-    $this->atHouse('POST', "{$path}/filling", ['vitamin_e' => 'honey'])->assertStatus(422)->assertJsonPath('faults.0.field', 'vitamin_e');
+    $this->atHouse('POST', "{$path}/filling", ['vitamin_e' => 'honey'])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.field', 'vitamin_e');
     $this->atHouse('POST', "{$path}/filling", ['fixed' => [['size' => 'nosuch', 'count' => 1]]])->assertOk();
 });
 
 it('takes the bottles from Stores, oldest first, and puts them back when it is undone', function () {
-    $lot = fn (string $count, string $on) => $this->atHouse('POST', '/lots', ['lot' => ['kind' => 'bottle', 'material' => bottleSize(50), 'called' => '50 mL bottle', 'amount' => $count, 'got_on' => $on]])->assertOk()->json('lot.id');
+    $lot = fn (string $count, string $on) => $this->atHouse('POST', '/lots', [
+        'lot' => ['kind' => 'bottle', 'material' => bottleSize(50), 'called' => '50 mL bottle', 'amount' => $count, 'got_on' => $on],
+    ])
+        ->assertOk()
+        ->json('lot.id');
     [$old, $new] = [$lot('2', '2026-01-01'), $lot('10', '2026-06-01')];
     $left = fn (string $id) => $this->atHouse('GET', "/lots/{$id}")->json('lot.left');
     $path = bottledBatch([], '300 mL', [50 => 5]);
@@ -103,16 +155,27 @@ it('takes the bottles from Stores, oldest first, and puts them back when it is u
 });
 
 it('learns from every batch what stays in the herb, and plans by it', function () {
-    $yield = fn () => $this->atHouse('POST', '/reckon', ['wish' => $this->wish(['jar' => $this->jarOf(505)->uid])])->json('figures.yield_volume');
+    $yield = fn () => $this->atHouse('POST', '/reckon', ['wish' => $this->wish(['jar' => $this->jarOf(505)->uid])])->json(
+        'figures.yield_volume',
+    );
     $first = $yield();
     for ($i = 0; $i < 3; $i++) {
         bottledBatch([], '265 mL');
     }
     $now = $yield();
-    expect($now['value'])->toBeLessThan($first['value'])->and($now['high'] - $now['low'])->toBeLessThan($first['high'] - $first['low'])
-        ->and(implode(' ', array_column($now['reasons'], 'says')))->toContain('3 of this house’s own batches');
+    expect($now['value'])
+        ->toBeLessThan($first['value'])
+        ->and($now['high'] - $now['low'])
+        ->toBeLessThan($first['high'] - $first['low'])
+        ->and(implode(' ', array_column($now['reasons'], 'says')))
+        ->toContain('3 of this house’s own batches');
     $view = $this->atHouse('GET', '/yields/one?form=root&way=squeezed')->assertOk()->json();
-    expect($view['line']['batches'])->toBe(3)->and($view['steps'])->toHaveCount(3)->and($view['steps'][2]['high'] - $view['steps'][2]['low'])->toBeLessThan($view['steps'][0]['high'] - $view['steps'][0]['low']);
+    expect($view['line']['batches'])
+        ->toBe(3)
+        ->and($view['steps'])
+        ->toHaveCount(3)
+        ->and($view['steps'][2]['high'] - $view['steps'][2]['low'])
+        ->toBeLessThan($view['steps'][0]['high'] - $view['steps'][0]['low']);
     // One that spilled is odd, said at the press; thrown away it is not learned from.
     $odd = bottledBatch([], '120 mL', [50 => 2]);
     expect($this->atHouse('GET', $odd)->json('press.odd'))->toBeTrue();
@@ -126,27 +189,50 @@ it('learns from every batch what stays in the herb, and plans by it', function (
 
 it('learns from wet herb by what it would weigh dry', function () {
     // 78 % water: 100 g of it hold 22 g of dry matter, as 24.4 g of herb with 10 % water do.
-    $batch = $this->batch(['herb' => ['id' => 'self-heal', 'state' => 'fresh', 'amount' => '100 g', 'water' => '78'], 'oils' => ['olive'], 'oil_amount' => '600 mL', 'method' => 'slow-cooker']);
+    $batch = $this->batch([
+        'herb' => ['id' => 'self-heal', 'state' => 'fresh', 'amount' => '100 g', 'water' => '78'],
+        'oils' => ['olive'],
+        'oil_amount' => '600 mL',
+        'method' => 'slow-cooker',
+    ]);
     $this->fill($batch);
     $this->atHouse('POST', "/batches/{$batch->uid}/strain", ['amount' => '540 mL', 'warmth' => 'had'])->assertOk();
     $learned = app(CurrentHouse::class)->within($this->house, fn () => BatchYield::query()->firstOrFail());
     $losses = (float) Kettle\Infusion\Uptake::by('drained', Kettle\Material\Tables::shipped())->lossesMl;
-    expect((float) $learned->dry_g)->toEqualWithDelta(24.44, 0.01)->and((float) $learned->uptake)->toEqualWithDelta((600 - 540 - $losses) / 24.44, 0.01);
+    expect((float) $learned->dry_g)
+        ->toEqualWithDelta(24.44, 0.01)
+        ->and((float) $learned->uptake)
+        ->toEqualWithDelta((600 - 540 - $losses) / 24.44, 0.01);
 });
 
 it('learns nothing from a mix of unlike forms', function () {
-    $batch = $this->batch(['herb' => null, 'herbs' => [['id' => 'marshmallow-root', 'amount' => '20 g'], ['id' => 'linden-blossom', 'amount' => '10 g']], 'oils' => ['sunflower']]);
+    $batch = $this->batch([
+        'herb' => null,
+        'herbs' => [['id' => 'marshmallow-root', 'amount' => '20 g'], ['id' => 'linden-blossom', 'amount' => '10 g']],
+        'oils' => ['sunflower'],
+    ]);
     $this->fill($batch);
-    $this->atHouse('POST', "/batches/{$batch->uid}/strain", ['amount' => '100 mL'])->assertOk()->assertJsonPath('press.form', null);
+    $this->atHouse('POST', "/batches/{$batch->uid}/strain", ['amount' => '100 mL'])
+        ->assertOk()
+        ->assertJsonPath('press.form', null);
     $this->atHouse('GET', '/yields')->assertJsonCount(0, 'lines');
 });
 
 it('uses, gives and throws away from a bottle, and knows what is left', function () {
     $path = bottledBatch();
     $use = fn (array $body) => $this->atHouse('POST', "{$path}/use", $body);
-    $use(['bottle' => 1, 'how' => 'used', 'amount' => '30 mL', 'to' => 'the hands'])->assertOk()->assertJsonPath('bottles.0.left', '70 mL')->assertJsonPath('bottles.0.state', 'in');
-    $use(['bottle' => 1, 'how' => 'used', 'amount' => '80 mL'])->assertStatus(422)->assertJsonPath('faults.0.field', 'amount');
-    $given = $use(['bottle' => 2, 'how' => 'given', 'to' => 'Torin'])->assertOk()->assertJsonPath('bottles.1.state', 'given')->assertJsonPath('bottles.1.to', 'Torin')->json();
+    $use(['bottle' => 1, 'how' => 'used', 'amount' => '30 mL', 'to' => 'the hands'])
+        ->assertOk()
+        ->assertJsonPath('bottles.0.left', '70 mL')
+        ->assertJsonPath('bottles.0.state', 'in');
+    $use(['bottle' => 1, 'how' => 'used', 'amount' => '80 mL'])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.field', 'amount');
+    $given = $use(['bottle' => 2, 'how' => 'given', 'to' => 'Torin'])
+        ->assertOk()
+        ->assertJsonPath('bottles.1.state', 'given')
+        ->assertJsonPath('bottles.1.to', 'Torin')
+        ->json();
     $use(['bottle' => 2, 'how' => 'used', 'amount' => '1 mL'])->assertStatus(422);
     $use(['bottle' => 9, 'how' => 'used'])->assertStatus(422);
     $use(['bottle' => 0, 'how' => 'used'])->assertStatus(422);
@@ -156,7 +242,9 @@ it('uses, gives and throws away from a bottle, and knows what is left', function
     // A filling is not undone under what was used of it; the use itself is.
     $bottled = collect($given['entries'])->first(fn ($entry) => str_starts_with($entry['title'], 'Bottled'));
     $this->atHouse('POST', "{$path}/undo", ['entry' => $bottled['id']])->assertStatus(422);
-    $this->atHouse('POST', "{$path}/undo", ['entry' => $given['entries'][0]['id']])->assertOk()->assertJsonPath('bottles.1.left', '100 mL');
+    $this->atHouse('POST', "{$path}/undo", ['entry' => $given['entries'][0]['id']])
+        ->assertOk()
+        ->assertJsonPath('bottles.1.left', '100 mL');
 });
 
 it('asks for a smell after a week, then each quarter, then on the last day, and never of empty bottles', function () {
@@ -170,7 +258,9 @@ it('asks for a smell after a week, then each quarter, then on the last day, and 
     $this->atHouse('POST', "{$path}/check", ['answers' => $well])->assertOk();
     expect($due()['due_at'])->toStartWith('2027-03-01');
     Carbon::setTestNow('2027-03-01T12:00:00Z');
-    $this->atHouse('POST', "{$path}/check", ['answers' => ['look' => 'mud'] + $well])->assertOk()->assertJsonPath('stage', 'bottled');
+    $this->atHouse('POST', "{$path}/check", ['answers' => ['look' => 'mud'] + $well])
+        ->assertOk()
+        ->assertJsonPath('stage', 'bottled');
     // Sunflower keeps six months: the last time is its best-before.
     expect($due()['due_at'])->toStartWith('2027-05-24');
     Carbon::setTestNow('2027-05-24T12:00:00Z');
@@ -187,16 +277,30 @@ it('closes a batch whose smell is wrong, and finds every bottle of it', function
     $path = bottledBatch([], '300 mL', [100 => 2, 50 => 1], ['where' => 'larder']);
     $this->atHouse('POST', "{$path}/use", ['bottle' => 2, 'how' => 'given', 'to' => 'the ferry crew'])->assertOk();
     $this->atHouse('POST', "{$path}/use", ['bottle' => 3, 'how' => 'used', 'to' => 'harbour salve'])->assertOk();
-    $closed = $this->atHouse('POST', "{$path}/check", ['answers' => ['smell' => 'rancid', 'look' => 'clear', 'lid' => 'quiet']])->assertOk()->json();
+    $closed = $this->atHouse('POST', "{$path}/check", ['answers' => ['smell' => 'rancid', 'look' => 'clear', 'lid' => 'quiet']])
+        ->assertOk()
+        ->json();
     $says = implode(' ', array_column($closed['trace'], 'says'));
-    expect($closed['stage'])->toBe('discarded')->and($closed['trace'])->toHaveCount(3)->and(array_column($closed['trace'], 'here'))->toBe([true, false, false])
-        ->and($says)->toContain('larder')->toContain('given to the ferry crew. Tell them')->toContain('used for harbour salve');
+    expect($closed['stage'])
+        ->toBe('discarded')
+        ->and($closed['trace'])
+        ->toHaveCount(3)
+        ->and(array_column($closed['trace'], 'here'))
+        ->toBe([true, false, false])
+        ->and($says)
+        ->toContain('larder')
+        ->toContain('given to the ferry crew. Tell them')
+        ->toContain('used for harbour salve');
     $this->atHouse('POST', "{$path}/use", ['bottle' => 1, 'how' => 'given', 'to' => 'anybody'])->assertStatus(422);
-    $this->atHouse('POST', "{$path}/use", ['bottle' => 1, 'how' => 'thrown'])->assertOk()->assertJsonCount(2, 'trace');
+    $this->atHouse('POST', "{$path}/use", ['bottle' => 1, 'how' => 'thrown'])
+        ->assertOk()
+        ->assertJsonCount(2, 'trace');
     // Smelled by mistake, it is undone.
     $entries = $this->atHouse('GET', $path)->json('entries');
     $this->atHouse('POST', "{$path}/undo", ['entry' => $entries[0]['id']])->assertOk();
-    $this->atHouse('POST', "{$path}/undo", ['entry' => $entries[1]['id']])->assertOk()->assertJsonPath('stage', 'bottled');
+    $this->atHouse('POST', "{$path}/undo", ['entry' => $entries[1]['id']])
+        ->assertOk()
+        ->assertJsonPath('stage', 'bottled');
 });
 
 it('wants every question of a smell answered', function (array $answers, int $status) {
@@ -213,20 +317,32 @@ it('wants every question of a smell answered', function (array $answers, int $st
 it('reckons the best-before anew when anything about it changes', function () {
     $path = bottledBatch(['oils' => ['olive']]);
     $day = fn () => $this->atHouse('GET', $path)->json('kept.best_before.value');
-    $keep = fn (array $as) => $this->atHouse('POST', "{$path}/keep", $as)->assertOk()->json('kept');
+    $keep = fn (array $as) => $this->atHouse('POST', "{$path}/keep", $as)
+        ->assertOk()
+        ->json('kept');
     expect($day())->toBe('2027-11-24');
     expect($keep(['place' => 'warm'])['best_before']['value'])->toBe('2027-05-24');
     $glass = $keep(['glass' => 'clear', 'where' => 'the bathroom sill']);
-    expect($glass['best_before']['value'])->toBeLessThan('2027-05-24')->and($glass['where'])->toBe('the bathroom sill')
-        ->and(array_column($glass['best_before']['reasons'], 'rule'))->toContain('keeps-place', 'keeps-glass');
-    $this->atHouse('POST', "{$path}/keep", ['place' => 'attic'])->assertStatus(422)->assertJsonPath('faults.0.field', 'place');
+    expect($glass['best_before']['value'])
+        ->toBeLessThan('2027-05-24')
+        ->and($glass['where'])
+        ->toBe('the bathroom sill')
+        ->and(array_column($glass['best_before']['reasons'], 'rule'))
+        ->toContain('keeps-place', 'keeps-glass');
+    $this->atHouse('POST', "{$path}/keep", ['place' => 'attic'])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.field', 'place');
     $this->atHouse('POST', "{$path}/keep", ['where' => str_repeat('x', 121)])->assertStatus(422);
     // On the label too.
     expect(array_column($this->atHouse('GET', $path)->json('label'), 'text', 'id')['best_before'])->not->toContain('24 Nov 2027');
 });
 
 it('follows the lot it was made from when that is found to be older', function () {
-    $lot = $this->atHouse('POST', '/lots', ['lot' => ['kind' => 'carrier', 'material' => 'olive', 'amount' => '2 L', 'best_before' => '2029-01-01']])->assertOk()->json('lot');
+    $lot = $this->atHouse('POST', '/lots', [
+        'lot' => ['kind' => 'carrier', 'material' => 'olive', 'amount' => '2 L', 'best_before' => '2029-01-01'],
+    ])
+        ->assertOk()
+        ->json('lot');
     $path = bottledBatch(['oils' => ['olive']]);
     expect($this->atHouse('GET', $path)->json('kept.best_before.value'))->toBe('2027-11-24');
     $fields = $this->atHouse('GET', "/lots/{$lot['id']}")->json('fields');
@@ -238,7 +354,9 @@ it('follows the lot it was made from when that is found to be older', function (
 
 it('weighs on the simulated scale, unsteady at first, to the gram', function () {
     $batch = $this->batch(['jar' => $this->jarOf(505)->uid]);
-    $do = fn (string $what) => $this->atHouse('POST', '/scale', ['do' => $what, 'batch' => $batch->uid])->assertOk()->json();
+    $do = fn (string $what) => $this->atHouse('POST', '/scale', ['do' => $what, 'batch' => $batch->uid])
+        ->assertOk()
+        ->json();
     $later = function (int $s) {
         Carbon::setTestNow(Carbon::now()->addSeconds($s));
 
@@ -253,7 +371,9 @@ it('weighs on the simulated scale, unsteady at first, to the gram', function () 
     $do('oil');
     $oil = $later(3);
     $expected = $this->atHouse('GET', "/batches/{$batch->uid}")->json('press');
-    expect($oil['grams'])->toBeGreaterThan(0.9 * 0.92 * $expected['low_ml'])->toBeLessThan(1.1 * 0.92 * $expected['high_ml']);
+    expect($oil['grams'])
+        ->toBeGreaterThan(0.9 * 0.92 * $expected['low_ml'])
+        ->toBeLessThan(1.1 * 0.92 * $expected['high_ml']);
     expect($do('off')['grams'])->toBeNull();
     $this->atHouse('POST', '/scale', ['do' => 'jump'])->assertStatus(422);
     $this->atHouse('POST', '/scale', ['do' => 'oil', 'batch' => 'nosuch'])->assertNotFound();

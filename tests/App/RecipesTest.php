@@ -7,31 +7,76 @@ use Opis\JsonSchema\Validator;
 /** @param  array<string, mixed>  $more */
 function kept($test, array $more = []): array
 {
-    return $test->atHouse('POST', '/recipes', $more + ['name' => 'Harbour hands', 'note' => 'For the fair.', 'wish' => [
-        'herbs' => [['id' => 'calendula', 'parts' => '2'], ['id' => 'self-heal']], 'oils' => [['id' => 'olive', 'parts' => '3'], ['id' => 'jojoba']], 'finished' => ['count' => '6', 'size' => '50 mL'], 'ready_by' => '2027-03-01',
-    ]])->assertOk()->json();
+    return $test
+        ->atHouse(
+            'POST',
+            '/recipes',
+            $more + [
+                'name' => 'Harbour hands',
+                'note' => 'For the fair.',
+                'wish' => [
+                    'herbs' => [['id' => 'calendula', 'parts' => '2'], ['id' => 'self-heal']],
+                    'oils' => [['id' => 'olive', 'parts' => '3'], ['id' => 'jojoba']],
+                    'finished' => ['count' => '6', 'size' => '50 mL'],
+                    'ready_by' => '2027-03-01',
+                ],
+            ],
+        )
+        ->assertOk()
+        ->json();
 }
 
 it('keeps a wish under a name, without the day it was for', function () {
     $recipe = kept($this);
-    expect($recipe['version'])->toBe(1)->and($recipe['wish'])->not->toHaveKey('ready_by')->and($recipe['versions'][0]['by'])->toBe('Keeper');
-    $this->atHouse('GET', '/recipes')->assertJsonPath('recipes.0.name', 'Harbour hands')->assertJsonPath('recipes.0.sentence', 'Calendula and self-heal in olive oil and jojoba, 1:7, cold, on a shelf');
-    $this->atHouse('GET', '/find?q=harbour')->assertJsonPath('found.0.kind', 'recipe')->assertJsonPath('found.0.path', 'recipes/'.$recipe['id']);
+    expect($recipe['version'])
+        ->toBe(1)
+        ->and($recipe['wish'])
+        ->not->toHaveKey('ready_by')
+        ->and($recipe['versions'][0]['by'])
+        ->toBe('Keeper');
+    $this->atHouse('GET', '/recipes')
+        ->assertJsonPath('recipes.0.name', 'Harbour hands')
+        ->assertJsonPath('recipes.0.sentence', 'Calendula and self-heal in olive oil and jojoba, 1:7, cold, on a shelf');
+    $this->atHouse('GET', '/find?q=harbour')
+        ->assertJsonPath('found.0.kind', 'recipe')
+        ->assertJsonPath('found.0.path', 'recipes/'.$recipe['id']);
 });
 
 it('keeps how it was, version by version', function () {
     $recipe = kept($this);
     $wish = [...$recipe['wish'], 'oils' => ['olive']];
-    $this->atHouse('PATCH', "/recipes/{$recipe['id']}", ['name' => 'Harbour hands', 'note' => 'No jojoba.', 'wish' => $wish, 'version' => 1])->assertOk()
-        ->assertJsonPath('version', 2)->assertJsonPath('note', 'No jojoba.')->assertJsonPath('versions.0.number', 2)->assertJsonPath('versions.1.number', 1)->assertJsonPath('versions.1.note', 'For the fair.');
-    $this->atHouse('PATCH', "/recipes/{$recipe['id']}", ['name' => 'Late', 'note' => '', 'wish' => $wish, 'version' => 1])->assertStatus(409);
+    $this->atHouse('PATCH', "/recipes/{$recipe['id']}", [
+        'name' => 'Harbour hands',
+        'note' => 'No jojoba.',
+        'wish' => $wish,
+        'version' => 1,
+    ])
+        ->assertOk()
+        ->assertJsonPath('version', 2)
+        ->assertJsonPath('note', 'No jojoba.')
+        ->assertJsonPath('versions.0.number', 2)
+        ->assertJsonPath('versions.1.number', 1)
+        ->assertJsonPath('versions.1.note', 'For the fair.');
+    $this->atHouse('PATCH', "/recipes/{$recipe['id']}", ['name' => 'Late', 'note' => '', 'wish' => $wish, 'version' => 1])->assertStatus(
+        409,
+    );
     $this->atHouse('GET', "/recipes/{$recipe['id']}")->assertJsonPath('name', 'Harbour hands');
-    expect(fn () => DB::table('recipe_versions')->update(['name' => 'x']))->toThrow(Illuminate\Database\QueryException::class, 'append-only');
+    expect(fn () => DB::table('recipe_versions')->update(['name' => 'x']))->toThrow(
+        Illuminate\Database\QueryException::class,
+        'append-only',
+    );
 });
 
 it('keeps only what can be planned', function () {
-    $this->atHouse('POST', '/recipes', ['name' => 'Too thick', 'wish' => ['herbs' => [['id' => 'linden-blossom']], 'oils' => ['olive'], 'ratio' => '1:2']])->assertStatus(422)->assertJsonPath('faults.0.field', 'ratio');
-    $this->atHouse('POST', '/recipes', ['name' => ' ', 'wish' => ['herbs' => [['id' => 'self-heal']], 'oils' => ['olive']]])->assertStatus(422);
+    $this->atHouse('POST', '/recipes', [
+        'name' => 'Too thick',
+        'wish' => ['herbs' => [['id' => 'linden-blossom']], 'oils' => ['olive'], 'ratio' => '1:2'],
+    ])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.field', 'ratio');
+    $this->atHouse('POST', '/recipes', ['name' => ' ', 'wish' => ['herbs' => [['id' => 'self-heal']], 'oils' => ['olive']]])->assertStatus(
+        422,
+    );
     $this->atHouse('POST', '/recipes', ['name' => str_repeat('x', 121), 'wish' => ['oils' => ['olive']]])->assertStatus(422);
     $this->atHouse('POST', '/recipes', ['name' => 'x', 'wish' => 'calendula'])->assertStatus(422);
     $this->atHouse('GET', '/recipes')->assertJsonPath('total', 0);
@@ -39,10 +84,16 @@ it('keeps only what can be planned', function () {
 
 it('goes out as a file of ours, and comes in as it was', function () {
     $recipe = kept($this);
-    $file = $this->atHouse('GET', "/recipes/{$recipe['id']}/recipe.json")->assertOk()->assertHeader('Content-Disposition', 'attachment; filename="harbour-hands.json"');
+    $file = $this->atHouse('GET', "/recipes/{$recipe['id']}/recipe.json")
+        ->assertOk()
+        ->assertHeader('Content-Disposition', 'attachment; filename="harbour-hands.json"');
     $schema = json_decode((string) file_get_contents(base_path('docs/formats/recipe.schema.json')));
-    expect((new Validator)->validate(json_decode($file->getContent()), $schema)->isValid())->toBeTrue();
-    $this->atHouse('POST', '/recipes/read', ['text' => $file->getContent()])->assertOk()->assertJsonPath('name', 'Harbour hands')->assertJsonPath('note', 'For the fair.')->assertJsonPath('wish', $recipe['wish']);
+    expect((new Validator())->validate(json_decode($file->getContent()), $schema)->isValid())->toBeTrue();
+    $this->atHouse('POST', '/recipes/read', ['text' => $file->getContent()])
+        ->assertOk()
+        ->assertJsonPath('name', 'Harbour hands')
+        ->assertJsonPath('note', 'For the fair.')
+        ->assertJsonPath('wish', $recipe['wish']);
 });
 
 it('goes out as schema.org Recipe', function () {
@@ -50,13 +101,23 @@ it('goes out as schema.org Recipe', function () {
     $answer = $this->atHouse('GET', "/recipes/{$recipe['id']}/recipe.jsonld")->assertOk();
     expect($answer->headers->get('Content-Type'))->toBe('application/ld+json');
     $document = json_decode($answer->getContent(), true);
-    expect($document['@type'])->toBe('Recipe')->and($document['recipeIngredient'])->toHaveCount(4)->and($document['recipeIngredient'][0])->toMatch('/^\d+ g calendula, flower heads or petals, dried$/');
-    $this->atHouse('POST', '/recipes/read', ['text' => $answer->getContent()])->assertOk()->assertJsonPath('wish', $recipe['wish']);
+    expect($document['@type'])
+        ->toBe('Recipe')
+        ->and($document['recipeIngredient'])
+        ->toHaveCount(4)
+        ->and($document['recipeIngredient'][0])
+        ->toMatch('/^\d+ g calendula, flower heads or petals, dried$/');
+    $this->atHouse('POST', '/recipes/read', ['text' => $answer->getContent()])
+        ->assertOk()
+        ->assertJsonPath('wish', $recipe['wish']);
 });
 
 it('reads plain lines in the house’s own measures', function () {
-    $this->atHouse('POST', '/recipes/read', ['text' => '1 cup oil, 3 tbsp dried flowers'])->assertOk()
-        ->assertJsonPath('wish.oil_amount', '1 cup')->assertJsonPath('lines.0.guess', true)->assertJsonPath('lines.1.as', 'herb');
+    $this->atHouse('POST', '/recipes/read', ['text' => '1 cup oil, 3 tbsp dried flowers'])
+        ->assertOk()
+        ->assertJsonPath('wish.oil_amount', '1 cup')
+        ->assertJsonPath('lines.0.guess', true)
+        ->assertJsonPath('lines.1.as', 'herb');
     foreach (['', 'The sea is grey', '{"a":', '{"@type":"Person"}'] as $bad) {
         $this->atHouse('POST', '/recipes/read', ['text' => $bad])->assertStatus(422);
     }
@@ -75,7 +136,12 @@ it('is the house’s own', function () {
     $other = $this->person('Other');
     $house = $this->aHouse($other, 'Other');
     foreach ([['GET', ''], ['PATCH', ''], ['DELETE', ''], ['GET', '/recipe.json'], ['GET', '/recipe.jsonld']] as [$method, $path]) {
-        $this->call_($method, "/houses/{$house->uid}/recipes/{$recipe['id']}{$path}", ['name' => 'x', 'wish' => ['oils' => ['olive']], 'version' => 1], $other)->assertNotFound();
+        $this->call_(
+            $method,
+            "/houses/{$house->uid}/recipes/{$recipe['id']}{$path}",
+            ['name' => 'x', 'wish' => ['oils' => ['olive']], 'version' => 1],
+            $other,
+        )->assertNotFound();
     }
     $reader = $this->member(Role::Reader);
     $this->atHouse('GET', "/recipes/{$recipe['id']}/recipe.json", [], $reader)->assertOk();

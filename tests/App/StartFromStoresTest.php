@@ -12,7 +12,10 @@ use Kettle\Stores\LotRefused;
 /** @return array{string, string} lots of root and oil */
 function stocked($test): array
 {
-    $add = fn (array $lot) => $test->atHouse('POST', '/lots', ['lot' => $lot])->assertOk()->json('lot.id');
+    $add = fn (array $lot) => $test
+        ->atHouse('POST', '/lots', ['lot' => $lot])
+        ->assertOk()
+        ->json('lot.id');
 
     return [
         $add(['kind' => 'herb', 'material' => 'marshmallow-root', 'amount' => '200 g', 'price' => '20']),
@@ -33,13 +36,19 @@ it('takes what the plan says, and shows it on the batch and on the lot', functio
         ['lot' => $root, 'called' => 'marshmallow root', 'text' => '60 g'],
         ['lot' => $oil, 'called' => 'sunflower oil', 'text' => '300 mL'],
     ]);
-    $this->atHouse('GET', "/lots/{$oil}")->assertJsonPath('moves.0.text', '300 mL taken')->assertJsonPath('moves.0.batch', $batch->uid);
+    $this->atHouse('GET', "/lots/{$oil}")
+        ->assertJsonPath('moves.0.text', '300 mL taken')
+        ->assertJsonPath('moves.0.batch', $batch->uid);
 });
 
 it('is shown on the Bench before it is done', function () {
     [$root, $oil] = stocked($this);
-    $plan = $this->atHouse('POST', '/reckon', ['wish' => $this->wish(['herb' => ['id' => 'marshmallow-root', 'amount' => '60 g']])])->assertOk();
-    $plan->assertJsonPath('stores.0.takes.0.lot', $root)->assertJsonPath('stores.1.takes.0.left_text', '700 mL')
+    $plan = $this->atHouse('POST', '/reckon', [
+        'wish' => $this->wish(['herb' => ['id' => 'marshmallow-root', 'amount' => '60 g']]),
+    ])->assertOk();
+    $plan
+        ->assertJsonPath('stores.0.takes.0.lot', $root)
+        ->assertJsonPath('stores.1.takes.0.left_text', '700 mL')
         // 60 g at 0.10 and 300 mL at 0.01.
         ->assertJsonPath('figures.cost.value', 9);
     expect(left($this, $oil))->toBe(1000.0);
@@ -47,7 +56,15 @@ it('is shown on the Bench before it is done', function () {
 
 it('starts from the lot that was named', function () {
     [, $oil] = stocked($this);
-    $other = $this->atHouse('POST', '/lots', ['lot' => ['kind' => 'carrier', 'material' => 'sunflower', 'called' => 'organic sunflower', 'amount' => '1 L', 'best_before' => '2028-06-01']])->json('lot.id');
+    $other = $this->atHouse('POST', '/lots', [
+        'lot' => [
+            'kind' => 'carrier',
+            'material' => 'sunflower',
+            'called' => 'organic sunflower',
+            'amount' => '1 L',
+            'best_before' => '2028-06-01',
+        ],
+    ])->json('lot.id');
     $this->batch(['herb' => ['id' => 'marshmallow-root', 'amount' => '60 g'], 'oils' => [['id' => 'sunflower', 'lot' => $other]]]);
     expect(left($this, $oil))->toBe(1000.0)->and(left($this, $other))->toBe(700.0);
 });
@@ -55,7 +72,9 @@ it('starts from the lot that was named', function () {
 it('gives back what was taken for a batch that was never filled, and takes it again when that is undone', function () {
     [$root, $oil] = stocked($this);
     $batch = $this->batch(['herb' => ['id' => 'marshmallow-root', 'amount' => '60 g']]);
-    $this->atHouse('POST', "/batches/{$batch->uid}/discard", ['reason' => 'changed my mind'])->assertOk()->assertJsonPath('lots', []);
+    $this->atHouse('POST', "/batches/{$batch->uid}/discard", ['reason' => 'changed my mind'])
+        ->assertOk()
+        ->assertJsonPath('lots', []);
     expect(left($this, $root))->toBe(200.0)->and(left($this, $oil))->toBe(1000.0);
     $entries = $this->atHouse('GET', "/batches/{$batch->uid}")->json('entries');
     $discarded = collect($entries)->firstWhere('kind', 'discarded')['id'];
@@ -76,7 +95,10 @@ it('starts with what there is when Stores is short, and says so', function () {
     $this->atHouse('POST', "/lots/{$oil}/count", ['amount' => '120 mL']);
     $plan = $this->atHouse('POST', '/reckon', ['wish' => $this->wish(['herb' => ['id' => 'marshmallow-root', 'amount' => '60 g']])]);
     $note = collect($plan->json('notes'))->firstWhere('id', 'short.sunflower');
-    expect($note['says'])->toBe('Sunflower oil is 180 mL short: Stores has 120 mL.')->and(array_column($note['ways'], 'id'))->toContain('smaller-batch', 'smaller-jar');
+    expect($note['says'])
+        ->toBe('Sunflower oil is 180 mL short: Stores has 120 mL.')
+        ->and(array_column($note['ways'], 'id'))
+        ->toContain('smaller-batch', 'smaller-jar');
     $this->batch(['herb' => ['id' => 'marshmallow-root', 'amount' => '60 g']]);
     expect(left($this, $oil))->toBe(0.0)->and(left($this, $root))->toBe(140.0);
 });
@@ -85,14 +107,18 @@ it('refuses when a lot was emptied while the plan lay on the bench', function ()
     [, $oil] = stocked($this);
     $batch = $this->batch(['herb' => ['id' => 'marshmallow-root', 'amount' => '60 g']]);
     app(CurrentHouse::class)->within($this->house, function () use ($batch, $oil): void {
-        expect(fn () => app(StockLedger::class)->take($batch, [['lot' => $oil, 'amount' => 900.0]]))->toThrow(LotRefused::class, 'Sunflower oil holds 700 mL, and 900 mL is wanted from it')
-            ->and(fn () => app(StockLedger::class)->take($batch, [['lot' => '01ARZ3NDEKTSV4RRFFQ69G5FAV', 'amount' => 1.0]]))->toThrow(LotRefused::class, 'holds 0 g');
+        expect(fn () => app(StockLedger::class)->take($batch, [['lot' => $oil, 'amount' => 900.0]]))
+            ->toThrow(LotRefused::class, 'Sunflower oil holds 700 mL, and 900 mL is wanted from it')
+            ->and(fn () => app(StockLedger::class)->take($batch, [['lot' => '01ARZ3NDEKTSV4RRFFQ69G5FAV', 'amount' => 1.0]]))
+            ->toThrow(LotRefused::class, 'holds 0 g');
     });
     expect(left($this, $oil))->toBe(700.0);
 });
 
 it('never takes from what is past, nor from another house', function () {
-    $this->atHouse('POST', '/lots', ['lot' => ['kind' => 'carrier', 'material' => 'sunflower', 'amount' => '1 L', 'best_before' => '2026-11-01']])->assertOk();
+    $this->atHouse('POST', '/lots', [
+        'lot' => ['kind' => 'carrier', 'material' => 'sunflower', 'amount' => '1 L', 'best_before' => '2026-11-01'],
+    ])->assertOk();
     $mine = $this->house;
     $this->house = $this->aHouse($this->keeper, 'Second');
     [, $theirs] = stocked($this);
@@ -105,10 +131,19 @@ it('never takes from what is past, nor from another house', function () {
 
 it('makes a batch again, as it was, twice as large, or of a size still open', function () {
     $batch = $this->batch(['herb' => ['id' => 'marshmallow-root', 'amount' => '60 g'], 'ready_by' => '2027-02-01']);
-    $same = $this->atHouse('GET', "/batches/{$batch->uid}/again?times=1")->assertOk()->json('wish');
-    expect($same['herbs'])->toBe([['id' => 'marshmallow-root', 'amount' => '60 g']])->and($same)->not->toHaveKey('ready_by');
+    $same = $this->atHouse('GET', "/batches/{$batch->uid}/again?times=1")
+        ->assertOk()
+        ->json('wish');
+    expect($same['herbs'])
+        ->toBe([['id' => 'marshmallow-root', 'amount' => '60 g']])
+        ->and($same)
+        ->not->toHaveKey('ready_by');
     $twice = $this->atHouse('GET', "/batches/{$batch->uid}/again?times=2")->json('wish');
-    expect($this->atHouse('POST', '/reckon', ['wish' => $twice])->assertOk()->json('figures.herb_mass.value'))->toEqualWithDelta(120.0, 0.1);
+    expect(
+        $this->atHouse('POST', '/reckon', ['wish' => $twice])
+            ->assertOk()
+            ->json('figures.herb_mass.value'),
+    )->toEqualWithDelta(120.0, 0.1);
     $open = $this->atHouse('GET', "/batches/{$batch->uid}/again")->json('wish');
     expect($open)->not->toHaveKey('oil_amount')->and($open['ratio'])->toBe('1:5');
     foreach (['x', '0', '-1', '99'] as $bad) {
@@ -119,7 +154,9 @@ it('makes a batch again, as it was, twice as large, or of a size still open', fu
 
 it('draws several jars and their share on the Shelf', function () {
     $batch = $this->batch(['herb' => ['id' => 'marshmallow-root', 'amount' => '120 g'], 'jar' => $this->jarOf(505)->uid, 'jars' => '2']);
-    $this->atHouse('GET', "/batches/{$batch->uid}")->assertJsonPath('jar.jar', '2 × pint jar')->assertJsonPath('plan.jar.each', '60 g of herb and 300 mL of oil in each');
+    $this->atHouse('GET', "/batches/{$batch->uid}")
+        ->assertJsonPath('jar.jar', '2 × pint jar')
+        ->assertJsonPath('plan.jar.each', '60 g of herb and 300 mL of oil in each');
     $this->fill($batch);
     $this->atHouse('POST', "/batches/{$batch->uid}/strain", ['amount' => '450 mL'])->assertOk();
     // 225 mL in each of 505 mL and 118 mm.
@@ -129,7 +166,10 @@ it('draws several jars and their share on the Shelf', function () {
 it('tells wet herb to be drained at the press', function () {
     $batch = $this->batch(['herb' => ['id' => 'chickweed', 'state' => 'wilted', 'amount' => '100 g'], 'oils' => ['olive']]);
     $page = $this->atHouse('GET', "/batches/{$batch->uid}")->assertOk();
-    expect(implode(' ', array_column($page->json('press.steps'), 'says')))->toContain('Do not squeeze it')->and(collect($page->json('label'))->firstWhere('id', 'herb')['text'])->toContain('wilted');
+    expect(implode(' ', array_column($page->json('press.steps'), 'says')))
+        ->toContain('Do not squeeze it')
+        ->and(collect($page->json('label'))->firstWhere('id', 'herb')['text'])
+        ->toContain('wilted');
     $strain = collect($page->json('tasks'))->firstWhere('step', 'strain');
     expect($strain['detail'])->toContain('drain it, do not squeeze it');
 });
@@ -137,5 +177,9 @@ it('tells wet herb to be drained at the press', function () {
 it('names every herb on the label', function () {
     $batch = $this->batch(['herb' => null, 'herbs' => [['id' => 'calendula'], ['id' => 'self-heal']]]);
     $label = collect($this->atHouse('GET', "/batches/{$batch->uid}")->json('label'))->pluck('text', 'id');
-    expect($label['title'])->toBe('Calendula and self-heal oil')->and($label['herb'])->toContain('Calendula officinalis')->toContain('Prunella vulgaris');
+    expect($label['title'])
+        ->toBe('Calendula and self-heal oil')
+        ->and($label['herb'])
+        ->toContain('Calendula officinalis')
+        ->toContain('Prunella vulgaris');
 });

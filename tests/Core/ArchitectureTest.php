@@ -13,13 +13,37 @@ arch('the core is strict')->expect('Kettle')->toUseStrictTypes();
 arch('the core asks nothing of the outside')
     ->expect('Kettle')
     ->not->toUse([
-        'time', 'microtime', 'hrtime', 'date', 'mktime', 'rand', 'mt_rand', 'random_int', 'random_bytes', 'uniqid', 'shuffle', 'array_rand',
-        'file_get_contents', 'file_put_contents', 'fopen', 'curl_init', 'exec', 'shell_exec', 'getenv', 'echo', 'print', 'var_dump', 'dd', 'session_start',
+        'time',
+        'microtime',
+        'hrtime',
+        'date',
+        'mktime',
+        'rand',
+        'mt_rand',
+        'random_int',
+        'random_bytes',
+        'uniqid',
+        'shuffle',
+        'array_rand',
+        'file_get_contents',
+        'file_put_contents',
+        'fopen',
+        'curl_init',
+        'exec',
+        'shell_exec',
+        'getenv',
+        'echo',
+        'print',
+        'var_dump',
+        'dd',
+        'session_start',
     ])
     ->ignoring('Kettle\Material\Tables');
 
 it('makes no moment of its own', function () {
-    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(__DIR__.'/../../core', FilesystemIterator::SKIP_DOTS)) as $file) {
+    foreach (
+        new RecursiveIteratorIterator(new RecursiveDirectoryIterator(__DIR__.'/../../core', FilesystemIterator::SKIP_DOTS)) as $file
+    ) {
         $code = (string) file_get_contents((string) $file);
         expect($code)->not->toMatch('/new \\\\?DateTime(Immutable)?(\(\)|;|\(\'now\')/', (string) $file);
     }
@@ -30,12 +54,16 @@ it('is tested by no clock but the one it is given', function () {
         foreach (glob(dirname(__DIR__)."/{$suite}/*Test.php") ?: [] as $file) {
             $code = (string) file_get_contents($file);
             // "-3 months", "today" and nothing at all are reckoned from the machine's own now.
-            expect($code)->not->toMatch('/new \\\\?DateTime(Immutable)?\((\)|\'(now|today|tomorrow|yesterday)|\'[+-]\d|\'[+-]\'\.)/', $file)->not->toMatch('/(?<![\w>:\'$])(time|microtime|date)\(/', $file);
+            expect($code)
+                ->not->toMatch('/new \\\\?DateTime(Immutable)?\((\)|\'(now|today|tomorrow|yesterday)|\'[+-]\d|\'[+-]\'\.)/', $file)
+                ->not->toMatch('/(?<![\w>:\'$])(time|microtime|date)\(/', $file);
         }
     }
 });
 
-arch('controllers leave the work to actions')->expect('App\Http\Controllers')->not->toUse(['Kettle\Recipe\Planner', 'Kettle\Diary\Course']);
+arch('controllers leave the work to actions')
+    ->expect('App\Http\Controllers')
+    ->not->toUse(['Kettle\Recipe\Planner', 'Kettle\Diary\Course']);
 
 /*
  * The rooms of the core, the lowest first: each may use those before it, and of them only what stands here. A new arrow is
@@ -57,7 +85,22 @@ const ARROWS = [
     'Recipe' => ['Reason', 'Time', 'Measure', 'Material', 'Vessel', 'Infusion', 'Warmth', 'Diary', 'Caution', 'Keeping', 'Stores'],
     'Share' => ['Reason', 'Measure', 'Material', 'Infusion', 'Recipe'],
     'Batch' => ['Reason', 'Measure', 'Material', 'Vessel', 'Infusion', 'Warmth', 'Diary', 'Caution', 'Keeping', 'Stores', 'Recipe'],
-    'Ask' => ['Reason', 'Time', 'Measure', 'Material', 'Vessel', 'Infusion', 'Warmth', 'Diary', 'Caution', 'Keeping', 'Stores', 'Fault', 'Recipe', 'Share'],
+    'Ask' => [
+        'Reason',
+        'Time',
+        'Measure',
+        'Material',
+        'Vessel',
+        'Infusion',
+        'Warmth',
+        'Diary',
+        'Caution',
+        'Keeping',
+        'Stores',
+        'Fault',
+        'Recipe',
+        'Share',
+    ],
 ];
 
 /** @return array<string, list<string>> by room, those that its files name */

@@ -45,21 +45,37 @@ it('says each with every word filled in, why, and a source', function () {
         $facts = cautionFacts($line);
         foreach ($cautions->holding($facts, $place) as $rule) {
             $told = $cautions->told($rule, $facts);
-            expect($told['says'])->toMatch('/^[A-Z].*[.]$/su')->not->toContain('{')->not->toContain('  ')->not->toStartWith(':')
-                ->and($told['why'])->toMatch('/^[A-Z][^.]*[.]$/')
-                ->and($told['source'])->not->toBe('')
-                ->and($rule->label($facts))->not->toContain('{');
+            expect($told['says'])
+                ->toMatch('/^[A-Z].*[.]$/su')
+                ->not->toContain('{')
+                ->not->toContain('  ')
+                ->not->toStartWith(':')
+                ->and($told['why'])
+                ->toMatch('/^[A-Z][^.]*[.]$/')
+                ->and($told['source'])
+                ->not->toBe('')
+                ->and($rule->label($facts))
+                ->not->toContain('{');
         }
     }
 });
 
 it('leaves no hole in the words of any method’s plan', function (string $method, string $state) {
-    $said = Support::bench()->cautions(['herb' => ['id' => 'self-heal', 'state' => $state], 'oils' => ['sweet-almond'], 'method' => $method, 'school' => null], Support::kitchen(), null);
+    $said = Support::bench()->cautions(
+        ['herb' => ['id' => 'self-heal', 'state' => $state], 'oils' => ['sweet-almond'], 'method' => $method, 'school' => null],
+        Support::kitchen(),
+        null,
+    );
     expect($said)->not->toBe([]);
     foreach ($said as $caution) {
         expect($caution['says'])->not->toMatch('/ [,.;:]|  |[{}]/');
     }
-})->with(array_map(fn (string $method) => [$method, $method === 'gentle-pan' ? 'fresh' : 'dried'], array_keys((new Methods(Tables::shipped()))->all())));
+})->with(
+    array_map(
+        fn (string $method) => [$method, $method === 'gentle-pan' ? 'fresh' : 'dried'],
+        array_keys((new Methods(Tables::shipped()))->all()),
+    ),
+);
 
 it('names the plants a caution is about, and no others', function () {
     $facts = cautionFacts('calendula+arnica+self-heal olive');
@@ -78,7 +94,8 @@ it('asks only for facts that can be', function () {
     }
 });
 
-// National Center for Home Food Preservation and PNW 664, quoted from memory: 4 days, 4 C (40 F); 3 % citric acid by weight, 1 part of chopped garlic to 3, 1 of basil, oregano or rosemary to 10, 24 h.
+// National Center for Home Food Preservation and PNW 664, quoted from memory: 4 days, 4 C (40 F); 3 % citric acid by
+// weight, 1 part of chopped garlic to 3, 1 of basil, oregano or rosemary to 10, 24 h.
 it('keeps to the figures of the extension services', function () {
     expect(ColdKept::DAYS)->toBe(4)->and(ColdKept::CELSIUS)->toBe(4.0)->and(AcidSoak::STRENGTH)->toBe(0.03)->and(AcidSoak::HOURS)->toBe(24);
     $cupboard = new Cupboard(Tables::shipped());
@@ -87,7 +104,10 @@ it('keeps to the figures of the extension services', function () {
     expect($garlic->acidG)->toEqualWithDelta(9, 1e-9)->and($garlic->waterG)->toEqualWithDelta(291, 1e-9);
     foreach (['basil', 'oregano', 'rosemary'] as $herb) {
         $soak = AcidSoak::for($cupboard->herb($herb), 25);
-        expect($soak->solutionG())->toEqualWithDelta(250, 1e-9)->and($soak->acidG / $soak->solutionG())->toEqualWithDelta(0.03, 1e-12);
+        expect($soak->solutionG())
+            ->toEqualWithDelta(250, 1e-9)
+            ->and($soak->acidG / $soak->solutionG())
+            ->toEqualWithDelta(0.03, 1e-12);
     }
     // The same in spoons: a tablespoon of citric acid, about 14.6 g (from memory), in two cups of water.
     expect(14.6 / (14.6 + 2 * 236.588))->toEqualWithDelta(AcidSoak::STRENGTH, 0.0005);
@@ -100,31 +120,62 @@ it('knows no way to sour any other plant', function () {
 });
 
 it('plans a fresh kitchen oil for four days in the cold, and says so everywhere', function () {
-    $wish = ['herb' => ['id' => 'basil', 'state' => 'fresh', 'amount' => '60 g'], 'oils' => ['olive'], 'purpose' => 'kitchen', 'kept' => 'fridge', 'method' => 'gentle-pan'];
+    $wish = [
+        'herb' => ['id' => 'basil', 'state' => 'fresh', 'amount' => '60 g'],
+        'oils' => ['olive'],
+        'purpose' => 'kitchen',
+        'kept' => 'fridge',
+        'method' => 'gentle-pan',
+    ];
     $plan = Support::plan($wish);
     $document = Support::bench()->document($plan, Support::kitchen());
-    expect($plan->figures['best_before']->text())->toBe($plan->timetable->fillAt->modify('+4 days')->format('Y-m-d'))
-        ->and($document['kept'])->toBe('fridge')->and($plan->sentenceText())->toContain('to keep cold for four days')
-        ->and(implode(' ', array_column($document['steps'], 'says')))->toContain('keep at 4 °C or colder, use by')
-        ->and($plan->timetable->readyDay()->format('Y-m-d'))->toBeLessThan($plan->figures['best_before']->text());
+    expect($plan->figures['best_before']->text())
+        ->toBe($plan->timetable->fillAt->modify('+4 days')->format('Y-m-d'))
+        ->and($document['kept'])
+        ->toBe('fridge')
+        ->and($plan->sentenceText())
+        ->toContain('to keep cold for four days')
+        ->and(implode(' ', array_column($document['steps'], 'says')))
+        ->toContain('keep at 4 °C or colder, use by')
+        ->and($plan->timetable->readyDay()->format('Y-m-d'))
+        ->toBeLessThan($plan->figures['best_before']->text());
     $note = array_column($plan->notes, null, 'id')['four-days'];
     expect($note['acknowledge'])->toBeTrue()->and($note['says'])->toContain('4 °C')->and($note['source'])->toContain('National Center');
 });
 
 it('reckons the souring of what is planned', function () {
-    $plan = Support::plan(['herb' => ['id' => 'garlic', 'state' => 'fresh', 'amount' => '50 g'], 'oils' => ['olive'], 'purpose' => 'kitchen', 'kept' => 'soured', 'method' => 'slow-cooker']);
-    expect($plan->figures['soak_acid.0']->number())->toEqualWithDelta(4.5, 1e-9)->and($plan->figures['soak_water.0']->number())->toEqualWithDelta(145.5, 1e-9)
-        ->and(implode(' ', array_column(Support::bench()->document($plan, Support::kitchen())['steps'], 'says')))->toContain('4.5 g of citric acid')
-        ->and($plan->keeping->months)->toBe(2.0)->and($plan->sentenceText())->toContain('soured first');
+    $plan = Support::plan([
+        'herb' => ['id' => 'garlic', 'state' => 'fresh', 'amount' => '50 g'],
+        'oils' => ['olive'],
+        'purpose' => 'kitchen',
+        'kept' => 'soured',
+        'method' => 'slow-cooker',
+    ]);
+    expect($plan->figures['soak_acid.0']->number())
+        ->toEqualWithDelta(4.5, 1e-9)
+        ->and($plan->figures['soak_water.0']->number())
+        ->toEqualWithDelta(145.5, 1e-9)
+        ->and(implode(' ', array_column(Support::bench()->document($plan, Support::kitchen())['steps'], 'says')))
+        ->toContain('4.5 g of citric acid')
+        ->and($plan->keeping->months)
+        ->toBe(2.0)
+        ->and($plan->sentenceText())
+        ->toContain('soured first');
 });
 
 it('refuses what is too slow for the cold, and what nobody tested', function (array $wish, string $fault) {
     expect(Support::faults($wish + ['oils' => ['olive'], 'purpose' => 'kitchen']))->toBe([$fault]);
 })->with([
     'on the shelf, for the cold' => [['herb' => ['id' => 'basil', 'state' => 'fresh'], 'kept' => 'fridge'], 'method: too_slow'],
-    'a day in the cooker' => [['herb' => ['id' => 'basil', 'state' => 'fresh'], 'kept' => 'fridge', 'method' => 'slow-cooker', 'school' => 'gentle'], 'method: too_slow'],
+    'a day in the cooker' => [
+        ['herb' => ['id' => 'basil', 'state' => 'fresh'], 'kept' => 'fridge', 'method' => 'slow-cooker', 'school' => 'gentle'],
+        'method: too_slow',
+    ],
     'onion, soured' => [['herb' => ['id' => 'onion', 'state' => 'fresh'], 'kept' => 'soured'], 'kept: untested'],
-    'one of two untested' => [['herbs' => [['id' => 'basil', 'state' => 'fresh'], ['id' => 'dill', 'state' => 'fresh']], 'kept' => 'soured'], 'kept: untested'],
+    'one of two untested' => [
+        ['herbs' => [['id' => 'basil', 'state' => 'fresh'], ['id' => 'dill', 'state' => 'fresh']], 'kept' => 'soured'],
+        'kept: untested',
+    ],
     'no such way' => [['herb' => ['id' => 'basil', 'state' => 'fresh'], 'kept' => 'cellar'], 'kept: unknown'],
 ]);
 
@@ -141,23 +192,39 @@ it('plans nothing dangerous of twenty thousand wishes, at any hour, and every wa
     for ($i = 0; $i < 20_000; $i++) {
         $wrong = [...$wrong, ...$wishes->next($i % 10 === 0)];
     }
-    expect($wrong)->toBe([])
-        ->and($wishes->seen['planned'])->toBeGreaterThan(3000)
-        ->and($wishes->seen['spirit'])->toBeGreaterThan(150)
-        ->and($wishes->seen['cold'])->toBeGreaterThan(80)
-        ->and($wishes->seen['soured'])->toBeGreaterThan(80)
-        ->and($wishes->seen['ways'])->toBeGreaterThan(500);
+    expect($wrong)
+        ->toBe([])
+        ->and($wishes->seen['planned'])
+        ->toBeGreaterThan(3000)
+        ->and($wishes->seen['spirit'])
+        ->toBeGreaterThan(150)
+        ->and($wishes->seen['cold'])
+        ->toBeGreaterThan(80)
+        ->and($wishes->seen['soured'])
+        ->toBeGreaterThan(80)
+        ->and($wishes->seen['ways'])
+        ->toBeGreaterThan(500);
 });
 
 it('lets a batch for the skin become food only where every part of it is', function (array $change, ?string $reason) {
-    $plan = Support::bench()->document(Support::plan(['herb' => ['id' => 'lemon-thyme'], 'oils' => ['olive'], 'jar' => '473', ...$change['wish'] ?? []]), Support::kitchen());
-    $refused = PurposeChange::toKitchen(FrozenPlan::of($plan), new Cupboard(Tables::shipped()), $change['lots'] ?? [['called' => 'olive oil', 'food' => true], ['called' => 'lemon thyme', 'food' => true]]);
+    $plan = Support::bench()->document(
+        Support::plan(['herb' => ['id' => 'lemon-thyme'], 'oils' => ['olive'], 'jar' => '473', ...$change['wish'] ?? []]),
+        Support::kitchen(),
+    );
+    $refused = PurposeChange::toKitchen(
+        FrozenPlan::of($plan),
+        new Cupboard(Tables::shipped()),
+        $change['lots'] ?? [['called' => 'olive oil', 'food' => true], ['called' => 'lemon thyme', 'food' => true]],
+    );
     expect($refused?->reason)->toBe($reason);
 })->with([
     'all of it food' => [[], null],
     'an oil for the skin' => [['wish' => ['oils' => ['jojoba']]], 'not_food_grade'],
     'a herb for the skin' => [['wish' => ['herb' => ['id' => 'arnica']]], 'not_food_grade'],
-    'a lot not marked' => [['lots' => [['called' => 'olive oil', 'food' => false], ['called' => 'thyme', 'food' => true]]], 'not_food_grade'],
+    'a lot not marked' => [
+        ['lots' => [['called' => 'olive oil', 'food' => false], ['called' => 'thyme', 'food' => true]]],
+        'not_food_grade',
+    ],
     'fresh herb' => [['wish' => ['herb' => ['id' => 'basil', 'state' => 'fresh']]], 'botulism'],
     'lots nobody wrote down' => [['lots' => []], 'not_food_grade'],
     'one lot of two' => [['lots' => [['called' => 'olive oil', 'food' => true]]], 'not_food_grade'],

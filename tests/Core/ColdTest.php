@@ -20,7 +20,13 @@ use Tests\Core\Support;
 /** @return array<string, mixed> */
 function coldWish(string $method = 'gentle-pan'): array
 {
-    return ['herb' => ['id' => 'basil', 'state' => 'fresh', 'amount' => '40 g'], 'oils' => ['olive'], 'purpose' => 'kitchen', 'kept' => 'fridge', 'method' => $method];
+    return [
+        'herb' => ['id' => 'basil', 'state' => 'fresh', 'amount' => '40 g'],
+        'oils' => ['olive'],
+        'purpose' => 'kitchen',
+        'kept' => 'fridge',
+        'method' => $method,
+    ];
 }
 
 function onDay(string $moment): DateTimeImmutable
@@ -30,28 +36,48 @@ function onDay(string $moment): DateTimeImmutable
 
 // FDA Food Code 2022, 3-501.16 and 3-501.19, from memory: a time/temperature controlled food has four hours in all between 5 and 57 C.
 it('has four hours from the oil to the refrigerator, and four days after that', function () {
-    expect(ColdKept::MOST_WARM_H)->toBe(4)
-        ->and(ColdKept::coldBy(onDay('2026-11-24T10:00')))->toEqual(onDay('2026-11-24T14:00'))
-        ->and(ColdKept::goodUntil(onDay('2026-11-24T10:00'), null))->toEqual(onDay('2026-11-24T14:00'))
-        ->and(ColdKept::goodUntil(onDay('2026-11-24T10:00'), onDay('2026-11-24T14:00')))->toEqual(onDay('2026-11-28T10:00'))
-        ->and(ColdKept::goodUntil(onDay('2026-11-24T10:00'), onDay('2026-11-24T14:01')))->toEqual(onDay('2026-11-24T14:00'))
-        ->and(ColdKept::isWarmTooLong(onDay('2026-11-24T10:00'), null, onDay('2026-11-24T14:00')))->toBeFalse()
-        ->and(ColdKept::isWarmTooLong(onDay('2026-11-24T10:00'), null, onDay('2026-11-24T14:01')))->toBeTrue()
-        ->and(ColdKept::isWarmTooLong(onDay('2026-11-24T10:00'), onDay('2026-11-24T13:00'), onDay('2026-12-24T10:00')))->toBeFalse();
+    expect(ColdKept::MOST_WARM_H)
+        ->toBe(4)
+        ->and(ColdKept::coldBy(onDay('2026-11-24T10:00')))
+        ->toEqual(onDay('2026-11-24T14:00'))
+        ->and(ColdKept::goodUntil(onDay('2026-11-24T10:00'), null))
+        ->toEqual(onDay('2026-11-24T14:00'))
+        ->and(ColdKept::goodUntil(onDay('2026-11-24T10:00'), onDay('2026-11-24T14:00')))
+        ->toEqual(onDay('2026-11-28T10:00'))
+        ->and(ColdKept::goodUntil(onDay('2026-11-24T10:00'), onDay('2026-11-24T14:01')))
+        ->toEqual(onDay('2026-11-24T14:00'))
+        ->and(ColdKept::isWarmTooLong(onDay('2026-11-24T10:00'), null, onDay('2026-11-24T14:00')))
+        ->toBeFalse()
+        ->and(ColdKept::isWarmTooLong(onDay('2026-11-24T10:00'), null, onDay('2026-11-24T14:01')))
+        ->toBeTrue()
+        ->and(ColdKept::isWarmTooLong(onDay('2026-11-24T10:00'), onDay('2026-11-24T13:00'), onDay('2026-12-24T10:00')))
+        ->toBeFalse();
 });
 
 it('offers only ways that are watched and short for what is kept cold', function () {
-    $quick = array_keys(array_filter((new Methods(Tables::shipped()))->all(), fn (Method $method) => $method->has(Method::CHILLED_AT_ONCE)));
+    $all = (new Methods(Tables::shipped()))->all();
+    $quick = array_keys(array_filter($all, fn (Method $method) => $method->has(Method::CHILLED_AT_ONCE)));
     expect($quick)->toEqualCanonicalizing(['gentle-pan', 'double-boiler']);
 });
 
 it('waits for a day on which there is time for all of it, and refuses where there is none', function (array $home, ?string $filled) {
-    $kitchen = KitchenReader::read(['now' => '2026-11-24T10:00:00+00:00', 'time_zone' => 'UTC'], onDay('2026-11-24T10:00'), Tables::shipped());
+    $kitchen = KitchenReader::read(
+        ['now' => '2026-11-24T10:00:00+00:00', 'time_zone' => 'UTC'],
+        onDay('2026-11-24T10:00'),
+        Tables::shipped(),
+    );
     $presence = Availability::between('07:00', '22:30')->atHome($home);
-    $times = Timetable::lay(new Routine((new Methods(Tables::shipped()))->method('double-boiler'), 2.0, coldWithinH: 4.0, warmUpMin: 25), onDay('2026-11-24T10:00'), $presence);
+    $times = Timetable::lay(
+        new Routine((new Methods(Tables::shipped()))->method('double-boiler'), 2.0, coldWithinH: 4.0, warmUpMin: 25),
+        onDay('2026-11-24T10:00'),
+        $presence,
+    );
     if ($filled !== null) {
         // 30 min of filling, 25 until it is warm, two hours warm, 30 min of cooling, 20 of straining.
-        expect($times->fillAt->format('Y-m-d H:i'))->toBe($filled)->and($times->strainedBy()->getTimestamp() - $times->fillAt->getTimestamp())->toBe(225 * 60);
+        expect($times->fillAt->format('Y-m-d H:i'))
+            ->toBe($filled)
+            ->and($times->strainedBy()->getTimestamp() - $times->fillAt->getTimestamp())
+            ->toBe(225 * 60);
         foreach ([$times->fillAt, $times->strainedBy()] as $moment) {
             expect($presence->nextAwake($moment))->toEqual($moment);
         }
@@ -62,28 +88,47 @@ it('waits for a day on which there is time for all of it, and refuses where ther
             Support::bench()->plan($wish, $where);
             expect(false)->toBeTrue();
         } catch (WishRefused $refused) {
-            expect($refused->faults[0]['reason'])->toBe('too_slow')->and(array_column($refused->faults[0]['ways'] ?? [], 'id'))->toContain('gentle-pan');
+            expect($refused->faults[0]['reason'])
+                ->toBe('too_slow')
+                ->and(array_column($refused->faults[0]['ways'] ?? [], 'id'))
+                ->toContain('gentle-pan');
         }
     }
 })->with([
     'at home all day' => [[], '2026-11-24 10:00'],
     'an hour at noon and the evening' => [[2 => '11:30-12:30, 18:00-22:30'], '2026-11-24 18:00'],
-    'only the mornings, too short, until Saturday' => [[2 => '07:00-09:00', 3 => '07:00-09:00', 4 => '07:00-09:00', 5 => '07:00-09:00'], '2026-11-28 07:00'],
+    'only the mornings, too short, until Saturday' => [
+        [2 => '07:00-09:00', 3 => '07:00-09:00', 4 => '07:00-09:00', 5 => '07:00-09:00'],
+        '2026-11-28 07:00',
+    ],
     'never for so long at once' => [array_fill(1, 7, '07:00-10:00'), null],
 ]);
 
 it('goes on without a break once it is filled, whatever the diary kept for it', function () {
     $method = (new Methods(Tables::shipped()))->method('double-boiler');
     $slots = [['from' => onDay('2026-11-24T18:00'), 'to' => onDay('2026-11-24T20:00')]];
-    $follow = fn (array $events, array $slots) => Course::follow(new Routine($method, 2.0, coldWithinH: 4.0, warmUpMin: 25), onDay('2026-11-24T10:00'), Availability::between('07:00', '22:30'), $events, $slots);
+    $follow = fn (array $events, array $slots) => Course::follow(
+        new Routine($method, 2.0, coldWithinH: 4.0, warmUpMin: 25),
+        onDay('2026-11-24T10:00'),
+        Availability::between('07:00', '22:30'),
+        $events,
+        $slots,
+    );
     // Not filled yet: it is filled for the place that is kept.
     expect($follow([], $slots)->timetable->fillAt)->toEqual(onDay('2026-11-24T17:30'));
     $course = $follow([Event::done('fill', onDay('2026-11-24T10:00'))], $slots);
-    $due = array_column(array_map(fn (Task $task) => ['key' => $task->key(), 'at' => $task->dueAt->format('H:i')], $course->tasks), 'at', 'key');
+    $due = array_column(
+        array_map(fn (Task $task) => ['key' => $task->key(), 'at' => $task->dueAt->format('H:i')], $course->tasks),
+        'at',
+        'key',
+    );
     expect($due['warm_on'])->toBe('10:30')->and($due['strain'])->toBe('13:25');
     // Switched on two hours late: it is strained in time all the same, with less warmth.
     $late = $follow([Event::done('fill', onDay('2026-11-24T10:00')), Event::done('warm_on', onDay('2026-11-24T12:30'))], []);
-    expect($late->timetable->strainAt)->toEqual(onDay('2026-11-24T13:40'))->and($late->timetable->strainedBy())->toEqual(onDay('2026-11-24T14:00'));
+    expect($late->timetable->strainAt)
+        ->toEqual(onDay('2026-11-24T13:40'))
+        ->and($late->timetable->strainedBy())
+        ->toEqual(onDay('2026-11-24T14:00'));
 });
 
 it('never moves a deadline later', function (string $until, array $away, string $due) {
@@ -114,7 +159,10 @@ it('keeps a deadline before its day for whoever is there or not, seeded', functi
         // Where anybody is there at all between, it is a moment when somebody is.
         $there = false;
         for ($at = $made; $at <= $until && ! $there; $at = $at->modify('+20 minutes')) {
-            $there = $presence->nextAwake($at) == $at && $presence->nextAwake($at->modify('+1 minute')) == $at->modify('+1 minute') && $at->modify('+1 minute') <= $until;
+            $there =
+                $presence->nextAwake($at) == $at &&
+                $presence->nextAwake($at->modify('+1 minute')) == $at->modify('+1 minute') &&
+                $at->modify('+1 minute') <= $until;
         }
         $there && expect($presence->nextAwake($due))->toEqual($due);
     }
@@ -128,5 +176,10 @@ it('says the refrigerator from the moment it counts', function () {
     }
     expect($steps)->not->toHaveKey('stand')->and(implode(' ', $steps))->not->toContain('drain for some hours');
     $straining = array_column((new Straining(false, true, true, false, false, ColdKept::FRIDGE, true))->steps('drained'), 'says', 'id');
-    expect($straining['way'])->toContain('refrigerator')->and($straining['settle'])->toContain('refrigerator')->and(implode(' ', $straining))->not->toContain('some hours');
+    expect($straining['way'])
+        ->toContain('refrigerator')
+        ->and($straining['settle'])
+        ->toContain('refrigerator')
+        ->and(implode(' ', $straining))
+        ->not->toContain('some hours');
 });

@@ -30,5 +30,8 @@ it('reckons from a pipe', function () {
     $plan = json_decode($said, true);
     expect($code)->toBe(0)->and($plan['figures']['oil_volume']['value'])->toEqual(300);
     [$code, $said] = kettle('reckon', 'echo nonsense |');
-    expect($code)->toBe(2)->and(json_decode($said, true)['faults'][0]['reason'])->toBe('unreadable');
+    expect($code)
+        ->toBe(2)
+        ->and(json_decode($said, true)['faults'][0]['reason'])
+        ->toBe('unreadable');
 });

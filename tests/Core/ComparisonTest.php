@@ -28,9 +28,12 @@ it('sets every method and school beside the one wished for', function () {
     $known = (new Methods(Tables::shipped()))->all();
     expect(array_keys($methods))->toBe(array_keys($known));
     foreach ($known as $id => $method) {
-        expect(array_column($methods[$id]['schools'], 'id'))->toBe(array_map(fn ($school) => $school->id, $method->schools))
-            ->and($methods[$id]['risks'])->not->toBe([])
-            ->and($methods[$id]['chosen'])->toBe($id === 'cold');
+        expect(array_column($methods[$id]['schools'], 'id'))
+            ->toBe(array_map(fn ($school) => $school->id, $method->schools))
+            ->and($methods[$id]['risks'])
+            ->not->toBe([])
+            ->and($methods[$id]['chosen'])
+            ->toBe($id === 'cold');
     }
 });
 
@@ -44,12 +47,18 @@ it('says of each method just what a plan by it says', function (array $wish) {
 
                 continue;
             }
-            expect($row['refused'])->toBeNull()
-                ->and($school['start_by'])->toBe($plan->figures['start_by']->text(), "{$id} {$school['id']}")
-                ->and($school['ready_on'])->toBe($plan->timetable->readyDay()->format('Y-m-d'), "{$id} {$school['id']}")
-                ->and($row['yield_text'])->toBe(Kettle\Measure\AmountWriter::plain($plan->figures['yield_volume']->number(), Kettle\Measure\Kind::Volume))
-                ->and($school['hands_on_text'])->toBe(round($plan->figures['hands_on']->number()).' min')
-                ->and(count($school['sessions']))->toBe(count($plan->timetable->sessions));
+            expect($row['refused'])
+                ->toBeNull()
+                ->and($school['start_by'])
+                ->toBe($plan->figures['start_by']->text(), "{$id} {$school['id']}")
+                ->and($school['ready_on'])
+                ->toBe($plan->timetable->readyDay()->format('Y-m-d'), "{$id} {$school['id']}")
+                ->and($row['yield_text'])
+                ->toBe(Kettle\Measure\AmountWriter::plain($plan->figures['yield_volume']->number(), Kettle\Measure\Kind::Volume))
+                ->and($school['hands_on_text'])
+                ->toBe(round($plan->figures['hands_on']->number()).' min')
+                ->and(count($school['sessions']))
+                ->toBe(count($plan->timetable->sessions));
         }
     }
 })->with([
@@ -58,26 +67,43 @@ it('says of each method just what a plan by it says', function (array $wish) {
     'wanted soon' => [['jar' => '946', 'ready_by' => '2026-12-12']],
     'fresh' => [['herb' => ['id' => 'st-johns-wort', 'state' => 'fresh'], 'oils' => ['olive'], 'jar' => '473', 'method' => 'solar']],
     'solid fat' => [['oils' => ['coconut'], 'jar' => '473', 'method' => 'slow-cooker']],
-    'a hard blend, three herbs' => [['herbs' => [['id' => 'calendula'], ['id' => 'yarrow'], ['id' => 'sage']], 'oils' => ['olive', 'jojoba', 'sesame', 'camellia'], 'oil_amount' => '500 mL']],
+    'a hard blend, three herbs' => [
+        [
+            'herbs' => [['id' => 'calendula'], ['id' => 'yarrow'], ['id' => 'sage']],
+            'oils' => ['olive', 'jojoba', 'sesame', 'camellia'],
+            'oil_amount' => '500 mL',
+        ],
+    ],
 ]);
 
 it('says what is late, and by how much', function () {
     $methods = compared(['jar' => '473', 'ready_by' => '2026-12-12']);
     // Four weeks from 24 November is 22 December, and a day to settle: 23 December, 11 days late.
-    expect(schoolOf($methods['cold'])['late_days'])->toBe(11)->and(schoolOf($methods['cold'])['start_text'])->toBe('now')
-        ->and(schoolOf($methods['slow-cooker'])['late_days'])->toBe(0)
+    expect(schoolOf($methods['cold'])['late_days'])
+        ->toBe(11)
+        ->and(schoolOf($methods['cold'])['start_text'])
+        ->toBe('now')
+        ->and(schoolOf($methods['slow-cooker'])['late_days'])
+        ->toBe(0)
         // A woody root's 12 h and nearly one to get warm do not fit between filling it on Friday morning and straining it that day.
-        ->and(schoolOf($methods['slow-cooker'])['start_text'])->toBe('Thu 10 Dec');
+        ->and(schoolOf($methods['slow-cooker'])['start_text'])
+        ->toBe('Thu 10 Dec');
 });
 
 it('says which ways want a thing that is not in the house', function () {
     $methods = compared(['jar' => '473'], ['things' => ['shelf', 'pan', 'thermometer']]);
-    expect($methods['cold']['missing'])->toBe([])
-        ->and($methods['poured-hot']['missing'])->toBe([])
-        ->and($methods['slow-cooker']['missing'])->toBe(['a slow cooker'])
-        ->and($methods['water-bath']['missing'])->toBe(['a deep pot'])
-        ->and($methods['incubator']['missing'])->toBe(['a yoghurt maker or other jar incubator'])
-        ->and(compared(['jar' => '473'])['incubator']['missing'])->toBe([]);
+    expect($methods['cold']['missing'])
+        ->toBe([])
+        ->and($methods['poured-hot']['missing'])
+        ->toBe([])
+        ->and($methods['slow-cooker']['missing'])
+        ->toBe(['a slow cooker'])
+        ->and($methods['water-bath']['missing'])
+        ->toBe(['a deep pot'])
+        ->and($methods['incubator']['missing'])
+        ->toBe(['a yoghurt maker or other jar incubator'])
+        ->and(compared(['jar' => '473'])['incubator']['missing'])
+        ->toBe([]);
 });
 
 it('needs only things the tables know', function () {
@@ -95,7 +121,11 @@ it('needs only things the tables know', function () {
 it('counts the hands a method asks for', function (string $method, string $school, float $minutes, float $by) {
     $known = (new Methods(Tables::shipped()))->method($method);
     $hours = $known->school($school)->usualH;
-    $times = Timetable::lay(new Routine($known, $hours), new DateTimeImmutable('2026-11-24 09:00'), Availability::between('07:00', '22:30'));
+    $times = Timetable::lay(
+        new Routine($known, $hours),
+        new DateTimeImmutable('2026-11-24 09:00'),
+        Availability::between('07:00', '22:30'),
+    );
     $hands = Labour::of($known, $hours, $times);
     expect($hands->minutes)->toBe($minutes)->and($hands->byHours)->toBe($by);
 })->with([
@@ -113,20 +143,18 @@ it('names the very latest start for every method of the table', function (string
         foreach (['2026-12-12', '2027-03-30', '2027-11-01'] as $day) {
             $ready = new DateTimeImmutable($day, new DateTimeZone('Europe/London'));
             $start = Timetable::latestStart(new Routine($method, $school->usualH, $school->standsH), $ready, $waking);
-            $readyOn = fn (DateTimeImmutable $from) => Timetable::lay(new Routine($method, $school->usualH, $school->standsH), $waking->midMorning($from), $waking)->readyDay();
-            expect($readyOn($start) <= $ready)->toBeTrue("{$school->id} {$day}")->and($readyOn($start->modify('+1 day')) > $ready)->toBeTrue("{$school->id} {$day}");
+            $readyOn = fn (DateTimeImmutable $from) => Timetable::lay(
+                new Routine($method, $school->usualH, $school->standsH),
+                $waking->midMorning($from),
+                $waking,
+            )->readyDay();
+            expect($readyOn($start) <= $ready)
+                ->toBeTrue("{$school->id} {$day}")
+                ->and($readyOn($start->modify('+1 day')) > $ready)
+                ->toBeTrue("{$school->id} {$day}");
         }
     }
-})->with([
-    ['cold'],
-    ['double-boiler'],
-    ['slow-cooker'],
-    ['solar'],
-    ['water-bath'],
-    ['poured-hot'],
-    ['gentle-pan'],
-    ['incubator'],
-]);
+})->with([['cold'], ['double-boiler'], ['slow-cooker'], ['solar'], ['water-bath'], ['poured-hot'], ['gentle-pan'], ['incubator']]);
 
 it('runs overnight only what holds its own warmth, and has somebody to switch it on and off', function () {
     $method = (new Methods(Tables::shipped()))->method('incubator');
@@ -135,15 +163,23 @@ it('runs overnight only what holds its own warmth, and has somebody to switch it
         $times = Timetable::lay(new Routine($method, 8.0), new DateTimeImmutable(sprintf('2026-11-24 %02d:10', $hour)), $waking);
         [$session] = $times->sessions;
         $awake = fn (DateTimeImmutable $at) => $at >= $waking->from($at) && $at <= $waking->to($at);
-        expect($times->sessions)->toHaveCount(1)
-            ->and(($session['to']->getTimestamp() - $session['from']->getTimestamp()) / 3600)->toBeGreaterThanOrEqual(8.0)
-            ->and($awake($session['from']))->toBeTrue("on at {$hour}")
-            ->and($awake($session['to']))->toBeTrue("off at {$hour}");
+        expect($times->sessions)
+            ->toHaveCount(1)
+            ->and(($session['to']->getTimestamp() - $session['from']->getTimestamp()) / 3600)
+            ->toBeGreaterThanOrEqual(8.0)
+            ->and($awake($session['from']))
+            ->toBeTrue("on at {$hour}")
+            ->and($awake($session['to']))
+            ->toBeTrue("off at {$hour}");
     }
 });
 
 it('lets the pan stand before it is strained', function () {
-    $plan = Support::plan(['herb' => ['id' => 'chickweed', 'state' => 'fresh', 'amount' => '200 g'], 'oils' => ['olive'], 'method' => 'gentle-pan']);
+    $plan = Support::plan([
+        'herb' => ['id' => 'chickweed', 'state' => 'fresh', 'amount' => '200 g'],
+        'oils' => ['olive'],
+        'method' => 'gentle-pan',
+    ]);
     $off = $plan->timetable->sessions[0]['to'];
     // A quarter of an hour in the pan, then five to six hours standing: common practice, no source.
     expect(($plan->timetable->strainAt->getTimestamp() - $off->getTimestamp()) / 3600)->toEqualWithDelta(6.5, 0.01);

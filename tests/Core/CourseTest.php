@@ -16,7 +16,10 @@ use Kettle\Material\Tables;
 function course(string $method, float $hours, array $events): Course
 {
     return Course::follow(
-        new Routine((new Methods(Tables::shipped()))->method($method), $hours), new DateTimeImmutable('2026-11-24T10:00:00Z'), Availability::between('07:00', '22:30'), $events,
+        new Routine((new Methods(Tables::shipped()))->method($method), $hours),
+        new DateTimeImmutable('2026-11-24T10:00:00Z'),
+        Availability::between('07:00', '22:30'),
+        $events,
     );
 }
 
@@ -35,13 +38,18 @@ function due(Course $course): array
 
 it('asks first that the jar be filled', function () {
     $course = course('cold', 672, []);
-    expect($course->stage)->toBe(Stage::Planned)->and(due($course))->toBe(['fill' => '11-24 10:00']);
+    expect($course->stage)
+        ->toBe(Stage::Planned)
+        ->and(due($course))
+        ->toBe(['fill' => '11-24 10:00']);
 });
 
 it('moves everything with the day it was really filled', function () {
     $course = course('cold', 672, [Event::done('fill', at('2026-11-27 15:00'))]);
-    expect($course->stage)->toBe(Stage::Steeping)
-        ->and(due($course))->toBe(['top_up' => '11-27 16:00', 'shake' => '11-28 09:00', 'check' => '12-04 09:00', 'strain' => '12-25 09:00']);
+    expect($course->stage)
+        ->toBe(Stage::Steeping)
+        ->and(due($course))
+        ->toBe(['top_up' => '11-27 16:00', 'shake' => '11-28 09:00', 'check' => '12-04 09:00', 'strain' => '12-25 09:00']);
 });
 
 it('asks for the next shake after the last, and not for all that were missed', function () {
@@ -62,10 +70,20 @@ it('puts off what is put off, until it is done', function () {
 it('goes from the cloth to the bottle', function () {
     $events = [Event::done('fill', at('2026-11-24 10:00')), Event::done('strain', at('2026-12-22 15:00'))];
     $settling = course('cold', 672, $events);
-    expect($settling->stage)->toBe(Stage::Settling)->and(due($settling))->toMatchArray(['decant' => '12-23 15:00']);
+    expect($settling->stage)
+        ->toBe(Stage::Settling)
+        ->and(due($settling))
+        ->toMatchArray(['decant' => '12-23 15:00']);
     $poured = course('cold', 672, [...$events, Event::done('decant', at('2026-12-23 16:00'))]);
-    expect($poured->stage)->toBe(Stage::Poured)->and(due($poured))->toBe(['bottle' => '12-23 16:00']);
-    $bottled = course('cold', 672, [...$events, Event::done('decant', at('2026-12-23 16:00')), Event::done('bottle', at('2026-12-23 17:00'))]);
+    expect($poured->stage)
+        ->toBe(Stage::Poured)
+        ->and(due($poured))
+        ->toBe(['bottle' => '12-23 16:00']);
+    $bottled = course('cold', 672, [
+        ...$events,
+        Event::done('decant', at('2026-12-23 16:00')),
+        Event::done('bottle', at('2026-12-23 17:00')),
+    ]);
     expect($bottled->stage)->toBe(Stage::Bottled)->and($bottled->tasks)->toBe([]);
 });
 
@@ -85,33 +103,45 @@ it('warms by sessions, shaking between on and off', function () {
 
 it('does nothing more for what was discarded, and says what is not open', function () {
     $course = course('cold', 672, [Event::discarded(at('2026-11-25 10:00'))]);
-    expect($course->stage)->toBe(Stage::Discarded)->and($course->tasks)->toBe([])
-        ->and(fn () => $course->open('shake'))->toThrow(DiaryRefused::class, 'nothing to shake');
+    expect($course->stage)
+        ->toBe(Stage::Discarded)
+        ->and($course->tasks)
+        ->toBe([])
+        ->and(fn () => $course->open('shake'))
+        ->toThrow(DiaryRefused::class, 'nothing to shake');
 });
 
 it('refuses a day without hours', function (string $from, string $to) {
     Availability::between($from, $to);
-})->with([
-    ['22:00', '07:00'],
-    ['07:00', '09:00'],
-    ['7am', '22:00'],
-    ['25:00', '26:00'],
-])->throws(DiaryRefused::class);
+})
+    ->with([['22:00', '07:00'], ['07:00', '09:00'], ['7am', '22:00'], ['25:00', '26:00']])
+    ->throws(DiaryRefused::class);
 
 it('tells a yield within, below and above what was expected', function () {
     $expected = ['low' => 220.0, 'value' => 260.0, 'high' => 300.0];
-    expect(Outcome::of(250, 348, 70, $expected)->verdict)->toBe('as expected')
-        ->and(Outcome::of(180, 348, 70, $expected)->verdict)->toBe('less')
-        ->and(Outcome::of(330, 348, 70, $expected)->verdict)->toBe('more')
+    expect(Outcome::of(250, 348, 70, $expected)->verdict)
+        ->toBe('as expected')
+        ->and(Outcome::of(180, 348, 70, $expected)->verdict)
+        ->toBe('less')
+        ->and(Outcome::of(330, 348, 70, $expected)->verdict)
+        ->toBe('more')
         // (348 - 250) / 70 mL stayed in each gram.
-        ->and(Outcome::of(250, 348, 70, $expected)->uptakeMlPerG)->toEqualWithDelta(1.4, 1e-9)
-        ->and(fn () => Outcome::of(360, 348, 70, $expected))->toThrow(YieldRefused::class, 'cannot come out')
-        ->and(fn () => Outcome::of(0, 348, 70, $expected))->toThrow(YieldRefused::class);
+        ->and(Outcome::of(250, 348, 70, $expected)->uptakeMlPerG)
+        ->toEqualWithDelta(1.4, 1e-9)
+        ->and(fn () => Outcome::of(360, 348, 70, $expected))
+        ->toThrow(YieldRefused::class, 'cannot come out')
+        ->and(fn () => Outcome::of(0, 348, 70, $expected))
+        ->toThrow(YieldRefused::class);
 });
 
 it('counts months by the calendar', function () {
     $after = fn (string $day, float $months) => ShelfLife::after(new DateTimeImmutable($day), $months)->format('Y-m-d');
-    expect($after('2026-08-31', 6))->toBe('2027-02-28')->and($after('2026-11-24', 12))->toBe('2027-11-24')->and($after('2026-11-24', 4.5))->toBe('2027-04-08');
+    expect($after('2026-08-31', 6))
+        ->toBe('2027-02-28')
+        ->and($after('2026-11-24', 12))
+        ->toBe('2027-11-24')
+        ->and($after('2026-11-24', 4.5))
+        ->toBe('2027-04-08');
 });
 
 it('warms the oil first where it is poured hot, and pours it then', function () {
@@ -121,16 +151,35 @@ it('warms the oil first where it is poured hot, and pours it then', function () 
     // Who has it warm already says so, and pours.
     expect(due(course('poured-hot', 336, [Event::skipped('warm_oil', at('2026-11-24 10:20'))])))->toHaveKey('fill');
     $filled = course('poured-hot', 336, [Event::done('warm_oil', at('2026-11-24 10:20')), Event::done('fill', at('2026-11-24 10:30'))]);
-    expect(due($filled))->toHaveKey('strain')->not->toHaveKey('warm_oil')->and(array_keys(due(course('cold', 336, []))))->toBe(['fill']);
+    expect(due($filled))
+        ->toHaveKey('strain')
+        ->not->toHaveKey('warm_oil')
+        ->and(array_keys(due(course('cold', 336, []))))
+        ->toBe(['fill']);
 });
 
 it('asks for nothing to be begun after bed, before up, or too late to be done before bed', function (string $method, float $hours) {
     // By the minutes each step takes, common practice: filling and straining 20, pouring off and bottling 25 together.
-    $needs = ['fill' => 20, 'strain' => 20, 'decant' => 25, 'bottle' => 15, 'warm_on' => 0, 'warm_off' => 0, 'top_up' => 0, 'check' => 0, 'shake' => 0, 'moisten' => 10, 'warm_oil' => 15, 'settle' => 0];
+    $needs = [
+        'fill' => 20,
+        'strain' => 20,
+        'decant' => 25,
+        'bottle' => 15,
+        'warm_on' => 0,
+        'warm_off' => 0,
+        'top_up' => 0,
+        'check' => 0,
+        'shake' => 0,
+        'moisten' => 10,
+        'warm_oil' => 15,
+        'settle' => 0,
+    ];
     $presence = Availability::between('07:00', '22:30');
     for ($minutes = 0; $minutes < 1440; $minutes += 35) {
         $start = at('2026-11-24 00:00')->modify("+{$minutes} minutes");
-        foreach ([[], [Event::done('fill', $start)], [Event::done('fill', $start), Event::done('strain', $start->modify('+5 hours'))]] as $events) {
+        foreach (
+            [[], [Event::done('fill', $start)], [Event::done('fill', $start), Event::done('strain', $start->modify('+5 hours'))]] as $events
+        ) {
             $routine = new Routine((new Methods(Tables::shipped()))->method($method), $hours, warmUpMin: 30);
             foreach (Course::follow($routine, $start, $presence, $events)->tasks as $task) {
                 if ($task->step->isWaiting() || ($task->key() === 'warm_off' && ! $routine->method->attended)) {
@@ -138,8 +187,18 @@ it('asks for nothing to be begun after bed, before up, or too late to be done be
                 }
                 $from = $task->dueAt->format('H:i');
                 $until = $task->dueAt->modify('+'.$needs[$task->step->value].' minutes')->format('H:i');
-                expect($from >= '07:00' && $until <= '22:30' && $until >= $from)->toBeTrue("{$method} {$task->key()} {$task->dueAt->format('D H:i')}, begun {$start->format('H:i')}");
+                expect($from >= '07:00' && $until <= '22:30' && $until >= $from)->toBeTrue(
+                    "{$method} {$task->key()} {$task->dueAt->format('D H:i')}, begun {$start->format('H:i')}",
+                );
             }
         }
     }
-})->with([['cold', 672.0], ['slow-cooker', 8.0], ['slow-cooker', 30.0], ['double-boiler', 2.0], ['incubator', 8.0], ['poured-hot', 336.0], ['gentle-pan', 0.25]]);
+})->with([
+    ['cold', 672.0],
+    ['slow-cooker', 8.0],
+    ['slow-cooker', 30.0],
+    ['double-boiler', 2.0],
+    ['incubator', 8.0],
+    ['poured-hot', 336.0],
+    ['gentle-pan', 0.25],
+]);

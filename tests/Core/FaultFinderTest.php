@@ -52,14 +52,29 @@ it('says discard before anything else where life, or a splinter, is in it', func
 })->with(['floating', 'fur', 'fizz', 'bulging', 'off', 'cracked']);
 
 it('does not say it of a bottle that is only cloudy', function () {
-    expect(faultFinder()->find(['cloudy'], ['dry-herb' => [], 'hard-fat' => ['hard' => 'Coconut oil']])['keep'])->toBe('keep')
-        ->and(faultFinder()->find(['cloudy'], ['wet-herb' => []])['keep'])->toBe('discard-if-eaten');
+    expect(faultFinder()->find(['cloudy'], ['dry-herb' => [], 'hard-fat' => ['hard' => 'Coconut oil']])['keep'])
+        ->toBe('keep')
+        ->and(faultFinder()->find(['cloudy'], ['wet-herb' => []])['keep'])
+        ->toBe('discard-if-eaten');
 });
 
 it('gives the evidence for and against, in words', function () {
-    $causes = array_column(faultFinder()->find(['cloudy'], ['wet-herb' => ['state' => 'fresh'], 'squeezed-wet' => ['way' => 'squeezed'], 'liquid-warm' => ['room' => '18 °C']])['causes'], null, 'id');
-    expect($causes['water']['for'])->toBe(['The herb was fresh.', 'It was squeezed though it was wet.'])->and($causes['water']['likely'])->toBe('likely')
-        ->and($causes['fat-set']['against'])->toBe(['Its oils stay clear at 18 °C.'])->and($causes['fat-set']['likely'])->not->toBe('likely');
+    $causes = array_column(
+        faultFinder()->find(
+            ['cloudy'],
+            ['wet-herb' => ['state' => 'fresh'], 'squeezed-wet' => ['way' => 'squeezed'], 'liquid-warm' => ['room' => '18 °C']],
+        )['causes'],
+        null,
+        'id',
+    );
+    expect($causes['water']['for'])
+        ->toBe(['The herb was fresh.', 'It was squeezed though it was wet.'])
+        ->and($causes['water']['likely'])
+        ->toBe('likely')
+        ->and($causes['fat-set']['against'])
+        ->toBe(['Its oils stay clear at 18 °C.'])
+        ->and($causes['fat-set']['likely'])
+        ->not->toBe('likely');
 });
 
 it('moves a cause the way each fact of it points', function () {

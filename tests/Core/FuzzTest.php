@@ -18,11 +18,85 @@ use Tests\Core\Support;
 function odd(): array
 {
     return [
-        null, '', ' ', '0', '-1', '1', '5', '1e9', '1e-9', 'NaN', 'INF', '∞', '½', '1½ c', '1/0', '1/2/3', '12 fl oz', '3 oz', '2 lb 3 oz', '70 g', '350 mL', '4-6 weeks', '140F',
-        '1,000', '1.000,5', '٣', '１２', 'one', 'cup', ';--', '<b>', "\0", "a\u{202E}b", '🫖', str_repeat('9', 79), str_repeat('x', 500), '1:5', '1:0', '0:1', '1:5 w/w', '1:2 v/v', '1:',
-        '2026-12-12', '2026-02-30', '1999-01-01', '9999-12-31', '2026-12-12T10:00', 'tomorrow',
-        0, 1, -1, 5, 3.7, 1e308, true, false, [], [[]], ['a' => 'b'], ['brim' => '1 L', 'inner_height' => '20 cm'], ['brim' => '1 L'], '473', '946', 'cold', 'slow-cooker', 'double-boiler',
-        'usual', 'long', 'four-weeks', 'kitchen', 'salve', 'olive', 'coconut', 'self-heal', 'linden-blossom', 'powder', 'root', 'dried', 'fresh',
+        null,
+        '',
+        ' ',
+        '0',
+        '-1',
+        '1',
+        '5',
+        '1e9',
+        '1e-9',
+        'NaN',
+        'INF',
+        '∞',
+        '½',
+        '1½ c',
+        '1/0',
+        '1/2/3',
+        '12 fl oz',
+        '3 oz',
+        '2 lb 3 oz',
+        '70 g',
+        '350 mL',
+        '4-6 weeks',
+        '140F',
+        '1,000',
+        '1.000,5',
+        '٣',
+        '１２',
+        'one',
+        'cup',
+        ';--',
+        '<b>',
+        "\0",
+        "a\u{202E}b",
+        '🫖',
+        str_repeat('9', 79),
+        str_repeat('x', 500),
+        '1:5',
+        '1:0',
+        '0:1',
+        '1:5 w/w',
+        '1:2 v/v',
+        '1:',
+        '2026-12-12',
+        '2026-02-30',
+        '1999-01-01',
+        '9999-12-31',
+        '2026-12-12T10:00',
+        'tomorrow',
+        0,
+        1,
+        -1,
+        5,
+        3.7,
+        1e308,
+        true,
+        false,
+        [],
+        [[]],
+        ['a' => 'b'],
+        ['brim' => '1 L', 'inner_height' => '20 cm'],
+        ['brim' => '1 L'],
+        '473',
+        '946',
+        'cold',
+        'slow-cooker',
+        'double-boiler',
+        'usual',
+        'long',
+        'four-weeks',
+        'kitchen',
+        'salve',
+        'olive',
+        'coconut',
+        'self-heal',
+        'linden-blossom',
+        'powder',
+        'root',
+        'dried',
+        'fresh',
     ];
 }
 
@@ -33,11 +107,19 @@ it('plans or refuses, whatever the wish', function (int $seed) {
     $planned = 0;
     for ($i = 0; $i < 600; $i++) {
         $wish = [
-            'herb' => mt_rand(0, 20) === 0 ? $pick([null]) : [
-                'id' => $pick(['self-heal', 'marshmallow-root', 'linden-blossom', 'juniper-berry']), 'form' => $pick([null, null, 'powder', 'twig']),
-                'amount' => $pick([null, null, '20 g', '70 g', '2 oz', '1 cup']),
-            ],
-            'oils' => mt_rand(0, 20) === 0 ? $pick([[]]) : [['id' => $pick(['olive', 'sunflower', 'jojoba']), 'parts' => $pick(['1', '2', '1/2'])], ...(mt_rand(0, 1) === 1 ? [$pick(['sesame', 'coconut'])] : [])],
+            'herb' => mt_rand(0, 20) === 0
+                    ? $pick([null])
+                    : [
+                        'id' => $pick(['self-heal', 'marshmallow-root', 'linden-blossom', 'juniper-berry']),
+                        'form' => $pick([null, null, 'powder', 'twig']),
+                        'amount' => $pick([null, null, '20 g', '70 g', '2 oz', '1 cup']),
+                    ],
+            'oils' => mt_rand(0, 20) === 0
+                    ? $pick([[]])
+                    : [
+                        ['id' => $pick(['olive', 'sunflower', 'jojoba']), 'parts' => $pick(['1', '2', '1/2'])],
+                        ...mt_rand(0, 1) === 1 ? [$pick(['sesame', 'coconut'])] : [],
+                    ],
             'oil_amount' => $pick([null, null, null, '250 mL', '1 cup', '300 g']),
             'ratio' => $pick([null, null, '1:5', '1:9']),
             'jar' => $pick([null, null, '473', '946']),
@@ -49,14 +131,33 @@ it('plans or refuses, whatever the wish', function (int $seed) {
             'way' => $pick([null, null, 'drained', 'pressed']),
             'basis' => $pick([null, null, 'dry', 'as-it-lies']),
             'jars' => $pick([null, null, null, '2', 3]),
-            'finished' => mt_rand(0, 5) === 0 ? $pick([['amount' => '200 mL'], ['count' => '3', 'size' => '50 mL'], ['count' => 2], ['sure' => 'evens', 'amount' => 1]]) : null,
-            'by_jar' => mt_rand(0, 5) === 0 ? $pick([['fill' => 'half'], ['fill' => 'full', 'cover' => '1 in'], ['fill' => 'quarter', 'cover' => 'x']]) : null,
+            'finished' => mt_rand(0, 5) === 0
+                    ? $pick([
+                        ['amount' => '200 mL'],
+                        ['count' => '3', 'size' => '50 mL'],
+                        ['count' => 2],
+                        ['sure' => 'evens', 'amount' => 1],
+                    ])
+                    : null,
+            'by_jar' => mt_rand(0, 5) === 0
+                    ? $pick([['fill' => 'half'], ['fill' => 'full', 'cover' => '1 in'], ['fill' => 'quarter', 'cover' => 'x']])
+                    : null,
         ];
         if (mt_rand(0, 1) === 1) {
-            $wish['herbs'] = array_map(fn () => mt_rand(0, 30) === 0 ? $pick([null]) : [
-                'id' => $pick(['self-heal', 'calendula', 'chickweed', 'turmeric', 'linden-blossom']), 'state' => $pick([null, null, 'wilted', 'fresh']),
-                'parts' => $pick([null, null, '2', '1/2']), 'amount' => $pick([null, null, null, '20 g']), 'water' => $pick([null, null, null, '60']), 'picked' => $pick([null, null, null, '90 g']), 'lot' => $pick([null]),
-            ], range(1, mt_rand(1, 4)));
+            $wish['herbs'] = array_map(
+                fn () => mt_rand(0, 30) === 0
+                    ? $pick([null])
+                    : [
+                        'id' => $pick(['self-heal', 'calendula', 'chickweed', 'turmeric', 'linden-blossom']),
+                        'state' => $pick([null, null, 'wilted', 'fresh']),
+                        'parts' => $pick([null, null, '2', '1/2']),
+                        'amount' => $pick([null, null, null, '20 g']),
+                        'water' => $pick([null, null, null, '60']),
+                        'picked' => $pick([null, null, null, '90 g']),
+                        'lot' => $pick([null]),
+                    ],
+                range(1, mt_rand(1, 4)),
+            );
         }
         try {
             $plan = Support::bench()->plan($wish, Support::kitchen());
@@ -74,24 +175,58 @@ it('plans or refuses, whatever the wish', function (int $seed) {
         }
     }
     expect($planned)->toBeGreaterThan(5);
-})->with([
-    [1],
-    [2],
-    [3],
-    [5],
-    [8],
-]);
+})->with([[1], [2], [3], [5], [8]]);
 
 it('reads or refuses any text as an amount', function () {
     mt_srand(13);
-    $bits = ['1', '2', '½', '1/2', '.5', '0', '-', '+', ' ', ' and ', 'to', 'cup', 'c', 'T', 'tsp', 'oz', 'fl oz', 'lb', 'g', 'mL', 'F', '°C', 'weeks', 'h', 'drops', '"', ',', '/', ':', 'é', '٣', "\t"];
+    $bits = [
+        '1',
+        '2',
+        '½',
+        '1/2',
+        '.5',
+        '0',
+        '-',
+        '+',
+        ' ',
+        ' and ',
+        'to',
+        'cup',
+        'c',
+        'T',
+        'tsp',
+        'oz',
+        'fl oz',
+        'lb',
+        'g',
+        'mL',
+        'F',
+        '°C',
+        'weeks',
+        'h',
+        'drops',
+        '"',
+        ',',
+        '/',
+        ':',
+        'é',
+        '٣',
+        "\t",
+    ];
     $read = 0;
     for ($i = 0; $i < 6000; $i++) {
         $text = implode('', array_map(fn () => $bits[mt_rand(0, count($bits) - 1)], range(1, mt_rand(1, 6))));
         foreach (Kind::cases() as $kind) {
             try {
-                $amount = (new AmountReader(MeasureSystem::cases()[$i % 4]))->read($text, $kind, $kind === Kind::Temperature ? '°C' : ($kind === Kind::Time ? 'h' : $kind->value));
-                expect(is_finite($amount->value))->toBeTrue($text)->and($amount->low <= $amount->value && $amount->value <= $amount->high)->toBeTrue($text);
+                $amount = (new AmountReader(MeasureSystem::cases()[$i % 4]))->read(
+                    $text,
+                    $kind,
+                    $kind === Kind::Temperature ? '°C' : ($kind === Kind::Time ? 'h' : $kind->value),
+                );
+                expect(is_finite($amount->value))
+                    ->toBeTrue($text)
+                    ->and($amount->low <= $amount->value && $amount->value <= $amount->high)
+                    ->toBeTrue($text);
                 $read++;
             } catch (AmountRefused $refused) {
                 expect($refused->sentence)->toMatch('/[.]$/');

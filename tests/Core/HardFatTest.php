@@ -24,18 +24,28 @@ it('keeps what sets in the room warm to the end: no standing, no settling', func
     $plan = Support::plan(COCONUT, ['room_c' => 18]);
     $times = $plan->timetable;
     // Ten minutes after the heat it is strained, and twenty later it can be filled.
-    expect($times->strainAt->getTimestamp() - array_slice($times->sessions, -1)[0]['to']->getTimestamp())->toBe(600)
-        ->and($times->settledAt->getTimestamp() - $times->strainAt->getTimestamp())->toBe(1200)
-        ->and(Support::plan([...COCONUT, 'school' => 'overnight'], ['room_c' => 18])->wish->standsH())->toBe(0.0)
-        ->and(Support::plan([...COCONUT, 'oils' => ['olive'], 'school' => 'overnight'])->wish->standsH())->toBe(12.0);
+    expect($times->strainAt->getTimestamp() - array_slice($times->sessions, -1)[0]['to']->getTimestamp())
+        ->toBe(600)
+        ->and($times->settledAt->getTimestamp() - $times->strainAt->getTimestamp())
+        ->toBe(1200)
+        ->and(Support::plan([...COCONUT, 'school' => 'overnight'], ['room_c' => 18])->wish->standsH())
+        ->toBe(0.0)
+        ->and(Support::plan([...COCONUT, 'oils' => ['olive'], 'school' => 'overnight'])->wish->standsH())
+        ->toBe(12.0);
     // In a room of 28 it is an oil like another.
     $warm = Support::plan(COCONUT, ['room_c' => 28]);
-    expect($warm->wish->sets())->toBeFalse()->and(($warm->timetable->settledAt->getTimestamp() - $warm->timetable->strainAt->getTimestamp()) / 3600)->toBeGreaterThanOrEqual(24.0)
-        ->and(array_key_exists('strain_within', $warm->figures))->toBeFalse();
+    expect($warm->wish->sets())
+        ->toBeFalse()
+        ->and(($warm->timetable->settledAt->getTimestamp() - $warm->timetable->strainAt->getTimestamp()) / 3600)
+        ->toBeGreaterThanOrEqual(24.0)
+        ->and(array_key_exists('strain_within', $warm->figures))
+        ->toBeFalse();
 });
 
 it('says when a blend sets and when it does not', function (array $oils, float $room, bool $sets) {
-    expect(Support::plan(['herb' => ['id' => 'self-heal'], 'oils' => $oils, 'method' => 'slow-cooker'], ['room_c' => $room])->wish->sets())->toBe($sets);
+    expect(
+        Support::plan(['herb' => ['id' => 'self-heal'], 'oils' => $oils, 'method' => 'slow-cooker'], ['room_c' => $room])->wish->sets(),
+    )->toBe($sets);
 })->with([
     'coconut, cool' => [['coconut'], 18.0, true],
     'coconut, warm' => [['coconut'], 26.0, false],
@@ -49,11 +59,23 @@ it('measures it melted and weighs it hard', function () {
     $plan = Support::plan([...COCONUT, 'oil_amount' => '300 mL'], ['room_c' => 18]);
     $grams = $plan->figures['oil_mass.coconut']->number();
     // Codex 210: coconut oil has 0.908 to 0.921 of water's density at 40 C; at 34 C it is a little denser.
-    expect($grams / $plan->figures['oil_melted.coconut']->number())->toBeGreaterThan(0.905)->toBeLessThan(0.926)
-        ->and($plan->figures['oil_melted.coconut']->number())->toBeGreaterThan(300.0);
+    expect($grams / $plan->figures['oil_melted.coconut']->number())
+        ->toBeGreaterThan(0.905)
+        ->toBeLessThan(0.926)
+        ->and($plan->figures['oil_melted.coconut']->number())
+        ->toBeGreaterThan(300.0);
     $steps = array_column(Steps::of($plan, Support::kitchen(['room_c' => 18])), 'says', 'id');
-    expect($steps['melt'])->toContain('of coconut oil, virgin first')->and($steps['pour'])->toContain('of the melted coconut oil')->and($steps['settle'])->toStartWith('It is not settled')
-        ->and($steps['strain'])->toStartWith('While it is warm, strain')->and($steps['bottle'])->toContain('wide-mouthed jars')->not->toContain('cool');
+    expect($steps['melt'])
+        ->toContain('of coconut oil, virgin first')
+        ->and($steps['pour'])
+        ->toContain('of the melted coconut oil')
+        ->and($steps['settle'])
+        ->toStartWith('It is not settled')
+        ->and($steps['strain'])
+        ->toStartWith('While it is warm, strain')
+        ->and($steps['bottle'])
+        ->toContain('wide-mouthed jars')
+        ->not->toContain('cool');
 });
 
 it('says in how many minutes it sets, by cooling as Newton has it', function () {
@@ -64,22 +86,42 @@ it('says in how many minutes it sets, by cooling as Newton has it', function () 
      * constant of 55 min. From 49 to 27 in a room of 18: ln(31/9) = 1.24 of it, 68 min.
      */
     expect($plan->figures['strain_within']->number())->toEqualWithDelta(68.0, 8.0);
-    $minutes = fn (float $room) => HardFat::minutesToStrain(Support::plan([...COCONUT, 'jar' => '473'], ['room_c' => $room])->wish, Support::plan([...COCONUT, 'jar' => '473'], ['room_c' => $room])->amounts, Support::kitchen(['room_c' => $room]));
+    $minutes = fn (float $room) => HardFat::minutesToStrain(
+        Support::plan([...COCONUT, 'jar' => '473'], ['room_c' => $room])->wish,
+        Support::plan([...COCONUT, 'jar' => '473'], ['room_c' => $room])->amounts,
+        Support::kitchen(['room_c' => $room]),
+    );
     expect($minutes(22.0))->toBeGreaterThan($minutes(14.0))->and($minutes(30.0))->toBeNull();
 });
 
 it('says how it will look', function () {
-    expect(HardFat::looks(34, 18))->toStartWith('hard')->and(HardFat::looks(24, 18))->toStartWith('firm')->and(HardFat::looks(20, 18))->toStartWith('soft')
-        ->and(array_column(Support::plan(COCONUT)->notes, 'says', 'id')['sets'])->toContain('not settled')->toContain('firm and pale');
+    expect(HardFat::looks(34, 18))
+        ->toStartWith('hard')
+        ->and(HardFat::looks(24, 18))
+        ->toStartWith('firm')
+        ->and(HardFat::looks(20, 18))
+        ->toStartWith('soft')
+        ->and(array_column(Support::plan(COCONUT)->notes, 'says', 'id')['sets'])
+        ->toContain('not settled')
+        ->toContain('firm and pale');
 });
 
 it('goes from the cloth to the jar without settling', function () {
     $routine = new Routine((new Methods(Tables::shipped()))->method('slow-cooker'), 8, settles: false);
     $at = fn (string $moment) => new DateTimeImmutable("2026-11-{$moment}:00Z");
-    $course = Course::follow($routine, $at('24T08:00'), Availability::between('07:00', '22:30'), [Event::done('fill', $at('24T08:00')), Event::done('warm_on', $at('24T08:30')), Event::done('warm_off', $at('24T16:30')), Event::done('strain', $at('24T16:45'))]);
-    expect($course->stage)->toBe(Stage::Poured)
-        ->and(array_map(fn (Task $task) => [$task->key(), $task->open, $task->dueAt->format('d H:i')], $course->tasks))->toBe([['bottle', true, '24 17:05']]);
-    expect(array_column((new Straining(false, false, true, true, false, settles: false))->steps('squeezed'), 'says', 'id')['settle'])->toStartWith('Do not let it stand');
+    $course = Course::follow($routine, $at('24T08:00'), Availability::between('07:00', '22:30'), [
+        Event::done('fill', $at('24T08:00')),
+        Event::done('warm_on', $at('24T08:30')),
+        Event::done('warm_off', $at('24T16:30')),
+        Event::done('strain', $at('24T16:45')),
+    ]);
+    expect($course->stage)
+        ->toBe(Stage::Poured)
+        ->and(array_map(fn (Task $task) => [$task->key(), $task->open, $task->dueAt->format('d H:i')], $course->tasks))
+        ->toBe([['bottle', true, '24 17:05']]);
+    expect(
+        array_column((new Straining(false, false, true, true, false, settles: false))->steps('squeezed'), 'says', 'id')['settle'],
+    )->toStartWith('Do not let it stand');
 });
 
 it('ends the heat while somebody is there for half an hour more, so that it does not set overnight', function () {

@@ -38,16 +38,31 @@ function changed(array $wish, array $change): array
 it('offers a larger jar, several, or less when it overflows', function () {
     $wish = ['herb' => ['id' => 'marshmallow-root', 'amount' => '120 g'], 'jar' => '473'];
     [$reason, $ways] = refusal($wish);
-    expect($reason)->toBe('does_not_fit')->and(array_column($ways, 'id'))->toBe(['larger-jar', 'several-jars', 'fill-this-jar']);
+    expect($reason)
+        ->toBe('does_not_fit')
+        ->and(array_column($ways, 'id'))
+        ->toBe(['larger-jar', 'several-jars', 'fill-this-jar']);
     $larger = Support::plan(changed($wish, $ways[0]['change']));
-    expect($larger->amounts->jar->id)->toBe('750')->and($larger->figures['herb_mass']->number())->toBe(120.0);
+    expect($larger->amounts->jar->id)
+        ->toBe('750')
+        ->and($larger->figures['herb_mass']->number())
+        ->toBe(120.0);
     $several = Support::plan(changed($wish, $ways[1]['change']));
-    expect($several->amounts->jars)->toBe(2)->and($several->amounts->jar->id)->toBe('473')
-        ->and($ways[1]['says'])->toBe('Use two of this jar, each with 60 g of herb and 300 mL of oil.');
+    expect($several->amounts->jars)
+        ->toBe(2)
+        ->and($several->amounts->jar->id)
+        ->toBe('473')
+        ->and($ways[1]['says'])
+        ->toBe('Use two of this jar, each with 60 g of herb and 300 mL of oil.');
     $less = Support::plan(changed($wish, $ways[2]['change']));
-    expect($less->amounts->jars)->toBe(1)->and($less->figures['herb_mass']->number())->toBeLessThan(120.0)
-        ->and($less->amounts->levels->headspaceMm())->toEqualWithDelta(10.0, 1e-9)
-        ->and($ways[2]['says'])->toContain(round($less->figures['herb_mass']->number()).' g of herb');
+    expect($less->amounts->jars)
+        ->toBe(1)
+        ->and($less->figures['herb_mass']->number())
+        ->toBeLessThan(120.0)
+        ->and($less->amounts->levels->headspaceMm())
+        ->toEqualWithDelta(10.0, 1e-9)
+        ->and($ways[2]['says'])
+        ->toContain(round($less->figures['herb_mass']->number()).' g of herb');
 });
 
 it('offers what does, whatever overflows', function (array $wish) {
@@ -55,8 +70,10 @@ it('offers what does, whatever overflows', function (array $wish) {
     expect($reason)->toBe('does_not_fit')->and($ways)->not->toBe([]);
     foreach ($ways as $way) {
         $plan = Support::plan(changed($wish, $way['change']));
-        expect($plan->amounts->levels->headspaceMm())->toBeGreaterThanOrEqual($plan->wish->method->headspaceMm - 1e-6, $way['id'])
-            ->and($plan->amounts->levels->coverMm())->toBeGreaterThan(0, $way['id']);
+        expect($plan->amounts->levels->headspaceMm())
+            ->toBeGreaterThanOrEqual($plan->wish->method->headspaceMm - 1e-6, $way['id'])
+            ->and($plan->amounts->levels->coverMm())
+            ->toBeGreaterThan(0, $way['id']);
     }
 })->with([
     'by herb' => [['herb' => ['id' => 'self-heal', 'amount' => '200 g'], 'jar' => '237']],
@@ -64,10 +81,33 @@ it('offers what does, whatever overflows', function (array $wish) {
     'by both' => [['herb' => ['id' => 'self-heal', 'amount' => '100 g'], 'oil_amount' => '900 mL', 'jar' => '473']],
     'by bottles' => [['finished' => ['count' => '12', 'size' => '50 mL'], 'jar' => '473']],
     'by what comes out' => [['finished' => ['amount' => '1 L'], 'jar' => '750']],
-    'two herbs' => [['herbs' => [['id' => 'calendula', 'amount' => '80 g'], ['id' => 'self-heal', 'amount' => '40 g']], 'oils' => ['olive'], 'jar' => '473']],
-    'two herbs, one weighed' => [['herbs' => [['id' => 'calendula', 'amount' => '80 g', 'parts' => '2'], ['id' => 'self-heal']], 'oils' => ['olive'], 'jar' => '473']],
-    'wilted' => [['herb' => ['id' => 'chickweed', 'state' => 'wilted', 'amount' => '300 g', 'picked' => '420 g'], 'oils' => ['olive'], 'jar' => '473']],
-    'a jar of one’s own' => [['herb' => ['id' => 'self-heal', 'amount' => '100 g'], 'jar' => ['called' => 'crock', 'brim' => '300 mL', 'inner_height' => '100 mm']]],
+    'two herbs' => [
+        [
+            'herbs' => [['id' => 'calendula', 'amount' => '80 g'], ['id' => 'self-heal', 'amount' => '40 g']],
+            'oils' => ['olive'],
+            'jar' => '473',
+        ],
+    ],
+    'two herbs, one weighed' => [
+        [
+            'herbs' => [['id' => 'calendula', 'amount' => '80 g', 'parts' => '2'], ['id' => 'self-heal']],
+            'oils' => ['olive'],
+            'jar' => '473',
+        ],
+    ],
+    'wilted' => [
+        [
+            'herb' => ['id' => 'chickweed', 'state' => 'wilted', 'amount' => '300 g', 'picked' => '420 g'],
+            'oils' => ['olive'],
+            'jar' => '473',
+        ],
+    ],
+    'a jar of one’s own' => [
+        [
+            'herb' => ['id' => 'self-heal', 'amount' => '100 g'],
+            'jar' => ['called' => 'crock', 'brim' => '300 mL', 'inner_height' => '100 mm'],
+        ],
+    ],
     'two jars, still too small' => [['herb' => ['id' => 'marshmallow-root', 'amount' => '300 g'], 'jar' => '473', 'jars' => '2']],
 ]);
 
@@ -77,7 +117,10 @@ it('offers the leaner ratio that covers, and it does', function (string $herb, s
     expect($reason)->toBe('herb_stands_out');
     foreach ($ways as $way) {
         $plan = Support::plan(changed($wish, $way['change']));
-        expect($plan->amounts->levels->coverMm())->toBeGreaterThanOrEqual(24.9)->and($way['says'])->toContain($way['change']['ratio']);
+        expect($plan->amounts->levels->coverMm())
+            ->toBeGreaterThanOrEqual(24.9)
+            ->and($way['says'])
+            ->toContain($way['change']['ratio']);
     }
 })->with([
     ['linden-blossom', '1:5', '473', 'cold'],
@@ -93,18 +136,33 @@ it('gives way in the oil when herb and oil together stand out', function () {
     [$reason, $ways] = refusal($wish);
     expect($reason)->toBe('herb_stands_out')->and($ways[0]['change'])->toHaveKey('oil_amount');
     $plan = Support::plan(changed($wish, [...$ways[0]['change'], 'jar' => null]));
-    expect($plan->figures['herb_mass']->number())->toBe(40.0)->and($plan->amounts->levels->coverMm())->toBeGreaterThan(0);
+    expect($plan->figures['herb_mass']->number())
+        ->toBe(40.0)
+        ->and($plan->amounts->levels->coverMm())
+        ->toBeGreaterThan(0);
 });
 
 it('has no room over a jar full of root, and says what there is room for', function () {
     $wish = ['herb' => ['id' => 'marshmallow-root'], 'jar' => '473', 'by_jar' => ['fill' => 'full', 'cover' => '1 in']];
     [$reason, $ways] = refusal($wish);
     // Settled at 0.42 from 0.40 loose, a full 118 mm of root lies at 112 mm: the next fill down, 84 mm and 25.4 of cover, still passes 108.
-    expect($reason)->toBe('herb_stands_out')->and(array_column($ways, 'id'))->toBe(['less-herb'])->and($ways[0]['change']['by_jar']['fill'])->toBe('half');
+    expect($reason)
+        ->toBe('herb_stands_out')
+        ->and(array_column($ways, 'id'))
+        ->toBe(['less-herb'])
+        ->and($ways[0]['change']['by_jar']['fill'])
+        ->toBe('half');
     $plan = Support::plan(changed($wish, $ways[0]['change']));
     expect($plan->amounts->levels->coverMm())->toEqualWithDelta(25.0, 0.5);
-    [, $thin] = refusal(['herb' => ['id' => 'marshmallow-root'], 'jar' => '473', 'by_jar' => ['fill' => 'three-quarters', 'cover' => '1 in']]);
-    expect(array_column($thin, 'id'))->toBe(['less-herb', 'thinner-cover'])->and($thin[1]['change']['by_jar']['cover'])->toBe('23 mm');
+    [, $thin] = refusal([
+        'herb' => ['id' => 'marshmallow-root'],
+        'jar' => '473',
+        'by_jar' => ['fill' => 'three-quarters', 'cover' => '1 in'],
+    ]);
+    expect(array_column($thin, 'id'))
+        ->toBe(['less-herb', 'thinner-cover'])
+        ->and($thin[1]['change']['by_jar']['cover'])
+        ->toBe('23 mm');
     expect(Support::plan(changed($wish, $thin[1]['change']))->amounts->levels->coverMm())->toEqualWithDelta(23.0, 1e-6);
 });
 
@@ -115,7 +173,13 @@ it('offers the ways out of a thin cover and a thin headspace beside the plan', f
     $plan = Support::plan(['herb' => ['id' => 'marshmallow-root', 'amount' => '85 g'], 'jar' => '473', 'method' => 'double-boiler']);
     $headspace = collect_note($plan->notes, 'headspace');
     expect($headspace['ways'][0]['change'])->toBe(['jar' => '750']);
-    expect(Support::plan(['herb' => ['id' => 'marshmallow-root', 'amount' => '85 g'], 'jar' => '750', 'method' => 'double-boiler'])->amounts->levels->headspaceMm())->toBeGreaterThanOrEqual(25.0);
+    expect(
+        Support::plan([
+            'herb' => ['id' => 'marshmallow-root', 'amount' => '85 g'],
+            'jar' => '750',
+            'method' => 'double-boiler',
+        ])->amounts->levels->headspaceMm(),
+    )->toBeGreaterThanOrEqual(25.0);
 });
 
 /** @param  list<array<string, mixed>>  $notes */
@@ -133,7 +197,14 @@ function collect_note(array $notes, string $id): array
 it('offers to drain what should not be squeezed', function () {
     $plan = Support::plan(['herb' => ['id' => 'chickweed', 'state' => 'fresh'], 'oils' => ['olive'], 'way' => 'squeezed']);
     $way = collect_note($plan->notes, 'squeezed-wet')['ways'][0];
-    expect(array_column(Support::plan(changed(['herb' => ['id' => 'chickweed', 'state' => 'fresh'], 'oils' => ['olive'], 'way' => 'squeezed'], $way['change']))->notes, 'id'))->not->toContain('squeezed-wet');
+    expect(
+        array_column(
+            Support::plan(
+                changed(['herb' => ['id' => 'chickweed', 'state' => 'fresh'], 'oils' => ['olive'], 'way' => 'squeezed'], $way['change']),
+            )->notes,
+            'id',
+        ),
+    )->not->toContain('squeezed-wet');
 });
 
 /*
@@ -143,33 +214,49 @@ it('offers to drain what should not be squeezed', function () {
 it('never plans wet herb for the kitchen', function (string $method) {
     foreach (Support::bench()->cupboard()->herbs() as $herb) {
         foreach (['fresh', 'wilted'] as $state) {
-            $faults = Support::faults(['herb' => ['id' => $herb->id, 'state' => $state], 'oils' => ['olive'], 'purpose' => 'kitchen', 'method' => $method]);
+            $faults = Support::faults([
+                'herb' => ['id' => $herb->id, 'state' => $state],
+                'oils' => ['olive'],
+                'purpose' => 'kitchen',
+                'method' => $method,
+            ]);
             expect($faults)->not->toBe([], "{$herb->id} {$state} {$method}");
         }
     }
-})->with([
-    ['cold'],
-    ['double-boiler'],
-    ['slow-cooker'],
-    ['solar'],
-    ['water-bath'],
-    ['poured-hot'],
-    ['gentle-pan'],
-    ['incubator'],
-]);
+})->with([['cold'], ['double-boiler'], ['slow-cooker'], ['solar'], ['water-bath'], ['poured-hot'], ['gentle-pan'], ['incubator']]);
 
 it('offers to dry it, to keep it cold or to sour it, and not the skin, where it would burn and spoil', function () {
-    $wish = ['herbs' => [['id' => 'basil', 'state' => 'fresh'], ['id' => 'garlic', 'state' => 'wilted', 'water' => '50']], 'oils' => ['olive'], 'purpose' => 'kitchen'];
+    $wish = [
+        'herbs' => [['id' => 'basil', 'state' => 'fresh'], ['id' => 'garlic', 'state' => 'wilted', 'water' => '50']],
+        'oils' => ['olive'],
+        'purpose' => 'kitchen',
+    ];
     [$reason, $ways] = refusal($wish);
     expect($reason)->toBe('botulism');
     $dried = Support::plan(changed($wish, $ways[0]['change']));
-    expect($dried->wish->mix->state->value)->toBe('dried')->and($dried->wish->purpose)->toBe('kitchen');
-    expect(array_column($ways, 'id'))->toBe(['dry-it', 'keep-cold', 'sour-it'])
-        ->and(Support::plan(changed($wish, $ways[1]['change']))->wish->kept())->toBe('fridge')
-        ->and(Support::plan(changed($wish, $ways[2]['change']))->wish->kept())->toBe('soured');
+    expect($dried->wish->mix->state->value)
+        ->toBe('dried')
+        ->and($dried->wish->purpose)
+        ->toBe('kitchen');
+    expect(array_column($ways, 'id'))
+        ->toBe(['dry-it', 'keep-cold', 'sour-it'])
+        ->and(Support::plan(changed($wish, $ways[1]['change']))->wish->kept())
+        ->toBe('fridge')
+        ->and(Support::plan(changed($wish, $ways[2]['change']))->wish->kept())
+        ->toBe('soured');
     // Of meadowsweet, fresh, nothing burns: that may be made for the skin.
     [, $ways] = refusal(['herb' => ['id' => 'meadowsweet', 'state' => 'fresh'], 'oils' => ['olive'], 'purpose' => 'kitchen']);
-    expect(array_column($ways, 'id'))->toBe(['dry-it', 'keep-cold', 'for-the-skin'])->and(Support::plan(changed(['herb' => ['id' => 'meadowsweet', 'state' => 'fresh'], 'oils' => ['olive'], 'purpose' => 'kitchen'], $ways[2]['change']))->wish->purpose)->toBe('skin');
+    expect(array_column($ways, 'id'))
+        ->toBe(['dry-it', 'keep-cold', 'for-the-skin'])
+        ->and(
+            Support::plan(
+                changed(
+                    ['herb' => ['id' => 'meadowsweet', 'state' => 'fresh'], 'oils' => ['olive'], 'purpose' => 'kitchen'],
+                    $ways[2]['change'],
+                ),
+            )->wish->purpose,
+        )
+        ->toBe('skin');
 });
 
 it('writes a way as plain data', function () {
@@ -183,16 +270,27 @@ it('tells when there is very little herb for the oil, and takes the usual ratio 
     expect($plan->amounts->ratio->parts)->toEqualWithDelta(53.3, 0.1);
     $way = collect_note($plan->notes, 'lean')['ways'][0];
     $usual = Support::plan(changed($wish, $way['change']));
-    expect($usual->figures['oil_volume']->number())->toEqualWithDelta(236.6, 0.05)->and($usual->amounts->ratio->parts)->toBe(7.0)
-        ->and(array_column($usual->notes, 'id'))->not->toContain('lean');
-    expect(array_column(Support::plan(['herb' => ['id' => 'calendula'], 'ratio' => '1:9'])->notes, 'id'))->not->toContain('lean')
-        ->and(array_column(Support::plan(['herb' => ['id' => 'chickweed', 'state' => 'fresh'], 'oils' => ['olive']])->notes, 'id'))->not->toContain('lean');
+    expect($usual->figures['oil_volume']->number())
+        ->toEqualWithDelta(236.6, 0.05)
+        ->and($usual->amounts->ratio->parts)
+        ->toBe(7.0)
+        ->and(array_column($usual->notes, 'id'))
+        ->not->toContain('lean');
+    expect(array_column(Support::plan(['herb' => ['id' => 'calendula'], 'ratio' => '1:9'])->notes, 'id'))
+        ->not->toContain('lean')
+        ->and(array_column(Support::plan(['herb' => ['id' => 'chickweed', 'state' => 'fresh'], 'oils' => ['olive']])->notes, 'id'))
+        ->not->toContain('lean');
 });
 
 it('lets the herb or the oil lead when they are far off one another', function () {
     $wish = ['herbs' => [['id' => 'calendula', 'amount' => '5 g']], 'oils' => ['olive'], 'oil_amount' => '1 L'];
     [$reason, $ways] = refusal($wish);
-    expect($reason)->toBe('out_of_range')->and(array_column($ways, 'id'))->toBe(['usual', 'by-herb']);
-    expect(Support::plan(changed($wish, $ways[0]['change']))->figures['oil_volume']->number())->toEqualWithDelta(1000.0, 1e-6)
-        ->and(Support::plan(changed($wish, $ways[1]['change']))->figures['herb_mass']->number())->toEqualWithDelta(5.0, 1e-9);
+    expect($reason)
+        ->toBe('out_of_range')
+        ->and(array_column($ways, 'id'))
+        ->toBe(['usual', 'by-herb']);
+    expect(Support::plan(changed($wish, $ways[0]['change']))->figures['oil_volume']->number())
+        ->toEqualWithDelta(1000.0, 1e-6)
+        ->and(Support::plan(changed($wish, $ways[1]['change']))->figures['herb_mass']->number())
+        ->toEqualWithDelta(5.0, 1e-9);
 });

@@ -30,11 +30,16 @@ function only(HerbForm $form): HerbMix
 it('stands where the hand-worked example says', function () {
     $form = (new Cupboard(Tables::shipped()))->form('root');
     $levels = Levels::in(Jar::measured('', 'pint jar', 505, 118), only($form), 70, 350);
-    expect($levels->dryFillMm)->toEqualWithDelta(40.89, 0.01)
-        ->and($levels->bedMm)->toEqualWithDelta(38.94, 0.01)
-        ->and($levels->levelMm)->toEqualWithDelta(93.47, 0.01)
-        ->and($levels->coverMm())->toEqualWithDelta(54.52, 0.01)
-        ->and($levels->headspaceMm())->toEqualWithDelta(24.53, 0.01);
+    expect($levels->dryFillMm)
+        ->toEqualWithDelta(40.89, 0.01)
+        ->and($levels->bedMm)
+        ->toEqualWithDelta(38.94, 0.01)
+        ->and($levels->levelMm)
+        ->toEqualWithDelta(93.47, 0.01)
+        ->and($levels->coverMm())
+        ->toEqualWithDelta(54.52, 0.01)
+        ->and($levels->headspaceMm())
+        ->toEqualWithDelta(24.53, 0.01);
 });
 
 /*
@@ -46,12 +51,18 @@ it('shows why fluffy flowers want 1:9, or better 1:10, where cut leaf sits well 
     $jar = Jar::measured('', 'quart', 1000, 163);
     $fluffy = $cupboard->form('fluffy-flower');
     $leaf = $cupboard->form('thin-leaf');
-    expect(Levels::in($jar, only($fluffy), 10, 50)->coverMm())->toBeLessThan(0)
-        ->and(Levels::in($jar, only($fluffy), 10, 90)->coverMm())->toBeGreaterThan(0)
-        ->and(Levels::in($jar, only($leaf), 10, 50)->coverMm())->toBeGreaterThan(0)
-        ->and(only($fluffy)->usualParts(1.0))->toBe(10.0)
-        ->and(only($cupboard->form('flower-heads'))->usualParts(1.0))->toBe(7.0)
-        ->and(only($leaf)->usualParts(1.0))->toBe(5.0);
+    expect(Levels::in($jar, only($fluffy), 10, 50)->coverMm())
+        ->toBeLessThan(0)
+        ->and(Levels::in($jar, only($fluffy), 10, 90)->coverMm())
+        ->toBeGreaterThan(0)
+        ->and(Levels::in($jar, only($leaf), 10, 50)->coverMm())
+        ->toBeGreaterThan(0)
+        ->and(only($fluffy)->usualParts(1.0))
+        ->toBe(10.0)
+        ->and(only($cupboard->form('flower-heads'))->usualParts(1.0))
+        ->toBe(7.0)
+        ->and(only($leaf)->usualParts(1.0))
+        ->toBe(5.0);
 });
 
 it('fills to the headspace and no further, for every jar and form', function () {
@@ -86,18 +97,18 @@ it('never lowers the bed with more herb', function () {
 
 it('refuses what is no jar', function (float $brim, float $height) {
     Jar::measured('', 'jar', $brim, $height);
-})->with([
-    [0, 100],
-    [-5, 100],
-    [30000, 100],
-    [500, 0],
-    [500, 5000],
-])->throws(JarRefused::class);
+})
+    ->with([[0, 100], [-5, 100], [30000, 100], [500, 0], [500, 5000]])
+    ->throws(JarRefused::class);
 
 it('fills no more than there is', function () {
     $of = fn (float $ml, int $count) => Filling::of($ml, [['id' => 'a', 'capacity' => 50.0, 'count' => $count]]);
-    expect($of(260, 5)->leftMl)->toEqualWithDelta(10.0, 1e-9)
-        ->and(fn () => $of(240, 5))->toThrow(FillingRefused::class, 'was strained')
-        ->and(fn () => $of(240, 0))->toThrow(FillingRefused::class)
-        ->and(fn () => $of(240, -1))->toThrow(FillingRefused::class);
+    expect($of(260, 5)->leftMl)
+        ->toEqualWithDelta(10.0, 1e-9)
+        ->and(fn () => $of(240, 5))
+        ->toThrow(FillingRefused::class, 'was strained')
+        ->and(fn () => $of(240, 0))
+        ->toThrow(FillingRefused::class)
+        ->and(fn () => $of(240, -1))
+        ->toThrow(FillingRefused::class);
 });

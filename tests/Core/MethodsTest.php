@@ -30,10 +30,26 @@ function mixOf(array $herb): HerbMix
 }
 
 // Common practice, no source: how long each method takes, and how warm, as people do it.
-it('knows the methods as people practise them', function (string $id, string $school, float $least, float $most, ?float $target, ?float $ceiling) {
+it('knows the methods as people practise them', function (
+    string $id,
+    string $school,
+    float $least,
+    float $most,
+    ?float $target,
+    ?float $ceiling,
+) {
     $found = methodNamed($id)->school($school);
-    expect($found->leastH)->toBeGreaterThanOrEqual($least)->and($found->mostH)->toBeLessThanOrEqual($most)->and($found->usualH)->toBeGreaterThanOrEqual($found->leastH)->toBeLessThanOrEqual($found->mostH)
-        ->and($found->targetC)->toBe($target)->and($found->ceilingC)->toBe($ceiling);
+    expect($found->leastH)
+        ->toBeGreaterThanOrEqual($least)
+        ->and($found->mostH)
+        ->toBeLessThanOrEqual($most)
+        ->and($found->usualH)
+        ->toBeGreaterThanOrEqual($found->leastH)
+        ->toBeLessThanOrEqual($found->mostH)
+        ->and($found->targetC)
+        ->toBe($target)
+        ->and($found->ceilingC)
+        ->toBe($ceiling);
 })->with([
     'cold: a fortnight for powders' => ['cold', 'two-weeks', 336, 504, null, null],
     'cold: four to six weeks' => ['cold', 'six-weeks', 672, 1008, null, null],
@@ -61,10 +77,20 @@ it('says of the lid what the herb’s water asks', function (string $method, arr
 })->with([
     'dry and cold: tight' => ['cold', ['id' => 'self-heal'], 'Lid tight', 'Cloth and a band'],
     'wilted and cold: cloth' => ['cold', ['id' => 'self-heal', 'state' => 'wilted', 'water' => '40'], 'Cloth and a band', 'Lid tight'],
-    'wilted in the cooker: open' => ['slow-cooker', ['id' => 'self-heal', 'state' => 'wilted', 'water' => '40'], 'Jars open', 'lidded loosely'],
+    'wilted in the cooker: open' => [
+        'slow-cooker',
+        ['id' => 'self-heal', 'state' => 'wilted', 'water' => '40'],
+        'Jars open',
+        'lidded loosely',
+    ],
     'dry in the cooker' => ['slow-cooker', ['id' => 'self-heal'], 'own lid off', 'Jars open, with a cloth'],
     'dry in a bath: tight, for the water outside' => ['water-bath', ['id' => 'self-heal'], 'so that no water enters', 'Cloth and a band'],
-    'powder: a bag' => ['double-boiler', ['id' => 'marshmallow-root', 'form' => 'powder'], 'tied in a fine cloth bag', 'bubbles rise from it'],
+    'powder: a bag' => [
+        'double-boiler',
+        ['id' => 'marshmallow-root', 'form' => 'powder'],
+        'tied in a fine cloth bag',
+        'bubbles rise from it',
+    ],
     'fresh and warm: till no bubbles rise' => ['double-boiler', ['id' => 'self-heal', 'state' => 'fresh'], 'no more bubbles', 'Powder'],
 ]);
 
@@ -77,15 +103,31 @@ it('has a lid to speak of for each state in each method', function () {
 it('moistens dried herb with spirit by its weight, for warm methods only', function () {
     // 15 to 30 mL for each 28 g: common practice, no source.
     expect(SpiritStart::ml(56))->toBe(['low' => 30.0, 'value' => 44.0, 'high' => 60.0]);
-    $plan = Support::plan(['herb' => ['id' => 'marshmallow-root', 'form' => 'powder', 'amount' => '28 g'], 'method' => 'slow-cooker', 'spirit' => 'yes']);
-    expect($plan->figures['spirit']->number())->toEqualWithDelta(22, 1e-9)->and($plan->figures['spirit']->low)->toBe(15.0)->and($plan->figures['spirit']->high)->toBe(30.0)
-        ->and($plan->sentenceText())->toContain('moistened with spirit first')
-        ->and(implode(' ', array_column($plan->notes, 'says')))->toContain('no flame')
-        ->and($plan->timetable->fillAt->getTimestamp() - $plan->timetable->beginAt->getTimestamp())->toBeGreaterThanOrEqual(10 * 3600);
-    expect(Support::faults(['method' => 'cold', 'spirit' => 'yes']))->toBe(['spirit: unfit'])
-        ->and(Support::faults(['herb' => ['id' => 'self-heal', 'state' => 'fresh'], 'method' => 'slow-cooker', 'spirit' => 'yes']))->toBe(['spirit: unfit'])
-        ->and(Support::faults(['method' => 'slow-cooker', 'spirit' => 'perhaps']))->toBe(['spirit: unknown'])
-        ->and(isset(Support::plan(['method' => 'slow-cooker'])->figures['spirit']))->toBeFalse();
+    $plan = Support::plan([
+        'herb' => ['id' => 'marshmallow-root', 'form' => 'powder', 'amount' => '28 g'],
+        'method' => 'slow-cooker',
+        'spirit' => 'yes',
+    ]);
+    expect($plan->figures['spirit']->number())
+        ->toEqualWithDelta(22, 1e-9)
+        ->and($plan->figures['spirit']->low)
+        ->toBe(15.0)
+        ->and($plan->figures['spirit']->high)
+        ->toBe(30.0)
+        ->and($plan->sentenceText())
+        ->toContain('moistened with spirit first')
+        ->and(implode(' ', array_column($plan->notes, 'says')))
+        ->toContain('no flame')
+        ->and($plan->timetable->fillAt->getTimestamp() - $plan->timetable->beginAt->getTimestamp())
+        ->toBeGreaterThanOrEqual(10 * 3600);
+    expect(Support::faults(['method' => 'cold', 'spirit' => 'yes']))
+        ->toBe(['spirit: unfit'])
+        ->and(Support::faults(['herb' => ['id' => 'self-heal', 'state' => 'fresh'], 'method' => 'slow-cooker', 'spirit' => 'yes']))
+        ->toBe(['spirit: unfit'])
+        ->and(Support::faults(['method' => 'slow-cooker', 'spirit' => 'perhaps']))
+        ->toBe(['spirit: unknown'])
+        ->and(isset(Support::plan(['method' => 'slow-cooker'])->figures['spirit']))
+        ->toBeFalse();
     expect(fn () => SpiritStart::check(mixOf(['id' => 'self-heal']), methodNamed('cold')))->toThrow(MethodRefused::class);
 });
 
@@ -94,33 +136,76 @@ it('shakes as often as the cook wants to', function (?string $shake, float $hour
     expect($plan->wish->practised()->shakeEveryH)->toBe($hours);
     $words = implode(' ', array_column(Support::bench()->document($plan, Support::kitchen())['steps'], 'says'));
     expect($words)->toContain($says);
-    $course = Course::follow(new Routine($plan->wish->practised(), 672), new DateTimeImmutable('2026-11-24T10:00Z'), Availability::between('07:00', '22:30'), [Event::done('fill', new DateTimeImmutable('2026-11-24T10:00Z'))]);
+    $course = Course::follow(
+        new Routine($plan->wish->practised(), 672),
+        new DateTimeImmutable('2026-11-24T10:00Z'),
+        Availability::between('07:00', '22:30'),
+        [Event::done('fill', new DateTimeImmutable('2026-11-24T10:00Z'))],
+    );
     $due = array_values(array_filter($course->tasks, fn (Task $task) => $task->key() === 'shake'))[0]->dueAt;
     expect(($due->getTimestamp() - (new DateTimeImmutable('2026-11-24T10:00Z'))->getTimestamp()) / 3600)->toBeLessThanOrEqual($hours + 24);
-})->with([[null, 24.0, 'shake it daily'], ['twice-daily', 12.0, 'shake it twice a day'], ['few-days', 72.0, 'shake it every few days'], ['weekly', 168.0, 'shake it weekly']]);
+})->with([
+    [null, 24.0, 'shake it daily'],
+    ['twice-daily', 12.0, 'shake it twice a day'],
+    ['few-days', 72.0, 'shake it every few days'],
+    ['weekly', 168.0, 'shake it weekly'],
+]);
 
 it('lets the overnight school run while people sleep, and strains after it has stood', function () {
     $plan = Support::plan(['method' => 'slow-cooker', 'school' => 'overnight', 'start' => '2026-11-24']);
     $session = $plan->timetable->sessions[0];
-    expect($session['from']->format('H:i'))->toBeLessThanOrEqual('22:30')->and($session['to']->format('H:i'))->toBeLessThanOrEqual('22:30')
-        ->and($plan->timetable->strainAt->getTimestamp() - $session['to']->getTimestamp())->toBeGreaterThanOrEqual(12 * 3600)
-        ->and(Support::bench()->document($plan, Support::kitchen())['method']['attended'])->toBeFalse()
-        ->and(Support::bench()->document(Support::plan(['method' => 'slow-cooker', 'school' => 'usual']), Support::kitchen())['method']['attended'])->toBeTrue();
+    expect($session['from']->format('H:i'))
+        ->toBeLessThanOrEqual('22:30')
+        ->and($session['to']->format('H:i'))
+        ->toBeLessThanOrEqual('22:30')
+        ->and($plan->timetable->strainAt->getTimestamp() - $session['to']->getTimestamp())
+        ->toBeGreaterThanOrEqual(12 * 3600)
+        ->and(Support::bench()->document($plan, Support::kitchen())['method']['attended'])
+        ->toBeFalse()
+        ->and(
+            Support::bench()->document(Support::plan(['method' => 'slow-cooker', 'school' => 'usual']), Support::kitchen())['method'][
+                'attended'
+            ],
+        )
+        ->toBeTrue();
 });
 
 it('keeps a wish’s ways to the methods they are for', function () {
     $wish = Support::plan(['method' => 'slow-cooker', 'spirit' => 'yes'])->wish;
-    $refused = array_column((new Comparison(Tables::shipped(), new Methods(Tables::shipped()), Support::kitchen(), Support::bench()->rules()))->of($wish), 'refused', 'id');
-    expect($refused['cold'])->toContain('must leave again by warmth')->and($refused['double-boiler'])->toContain('over a flame')->and($refused['water-bath'])->toContain('never shut in')->and($refused['incubator'])->toBeNull()
-        ->and(Support::plan(['method' => 'cold', 'shake' => 'weekly'])->wish->by(methodNamed('slow-cooker'), methodNamed('slow-cooker')->school('usual'))->shakeEveryH)->toBeNull()
-        ->and(Wish::oftenness(12))->toBe('twice a day');
+    $refused = array_column(
+        (new Comparison(Tables::shipped(), new Methods(Tables::shipped()), Support::kitchen(), Support::bench()->rules()))->of($wish),
+        'refused',
+        'id',
+    );
+    expect($refused['cold'])
+        ->toContain('must leave again by warmth')
+        ->and($refused['double-boiler'])
+        ->toContain('over a flame')
+        ->and($refused['water-bath'])
+        ->toContain('never shut in')
+        ->and($refused['incubator'])
+        ->toBeNull()
+        ->and(
+            Support::plan(['method' => 'cold', 'shake' => 'weekly'])->wish->by(
+                methodNamed('slow-cooker'),
+                methodNamed('slow-cooker')->school('usual'),
+            )->shakeEveryH,
+        )
+        ->toBeNull()
+        ->and(Wish::oftenness(12))
+        ->toBe('twice a day');
     expect(fn () => Support::plan(['method' => 'cold', 'shake' => 'hourly']))->toThrow(WishRefused::class);
 });
 
 /** @param  list<Event>  $events */
 function cooked(array $events, float $hours = 8): Course
 {
-    return Course::follow(new Routine(methodNamed('slow-cooker'), $hours), new DateTimeImmutable('2026-11-24T08:00Z'), Availability::between('07:00', '22:30'), [Event::done('fill', new DateTimeImmutable('2026-11-24T08:00Z')), ...$events]);
+    return Course::follow(
+        new Routine(methodNamed('slow-cooker'), $hours),
+        new DateTimeImmutable('2026-11-24T08:00Z'),
+        Availability::between('07:00', '22:30'),
+        [Event::done('fill', new DateTimeImmutable('2026-11-24T08:00Z')), ...$events],
+    );
 }
 
 function moment(string $at): DateTimeImmutable
@@ -131,8 +216,14 @@ function moment(string $at): DateTimeImmutable
 it('counts what a thermometer counted, not the clock', function () {
     // Five hours on the clock, of which the oil was warm for three: five of eight are still to come.
     $course = cooked([Event::done('warm_on', moment('24 10:00')), Event::warmed('warm_off', moment('24 15:00'), 3.0)]);
-    expect($course->warmed->hours())->toBe(3.0)->and($course->warmed->left(8))->toBe(5.0)->and($course->warmed->nth())->toBe(2)
-        ->and($course->open('warm_on-2')->dueAt->format('d H:i'))->toBe('24 15:00');
+    expect($course->warmed->hours())
+        ->toBe(3.0)
+        ->and($course->warmed->left(8))
+        ->toBe(5.0)
+        ->and($course->warmed->nth())
+        ->toBe(2)
+        ->and($course->open('warm_on-2')->dueAt->format('d H:i'))
+        ->toBe('24 15:00');
     $rest = array_values(array_filter($course->tasks, fn (Task $t) => $t->key() === 'warm_off-2'))[0];
     expect($rest->dueAt->format('d H:i'))->toBe('24 20:00')->and($rest->open)->toBeFalse();
     expect(fn () => $course->open('strain'))->toThrow(DiaryRefused::class);
@@ -140,10 +231,22 @@ it('counts what a thermometer counted, not the clock', function () {
 
 it('strains when the hours are full, near enough, or somebody says it is enough', function () {
     $on = Event::done('warm_on', moment('24 10:00'));
-    expect(cooked([$on, Event::warmed('warm_off', moment('24 18:00'), 7.8)])->open('strain')->dueAt->format('H:i'))->toBe('18:30')
-        ->and(fn () => cooked([$on, Event::warmed('warm_off', moment('24 18:00'), 7.0)])->open('strain'))->toThrow(DiaryRefused::class)
-        ->and(cooked([$on, Event::warmed('warm_off', moment('24 14:00'), 4.0), Event::skipped('warm_on-2', moment('24 15:00'))])->open('strain')->key())->toBe('strain')
-        ->and(cooked([$on])->stage)->toBe(Stage::Steeping);
+    expect(
+        cooked([$on, Event::warmed('warm_off', moment('24 18:00'), 7.8)])
+            ->open('strain')
+            ->dueAt->format('H:i'),
+    )
+        ->toBe('18:30')
+        ->and(fn () => cooked([$on, Event::warmed('warm_off', moment('24 18:00'), 7.0)])->open('strain'))
+        ->toThrow(DiaryRefused::class)
+        ->and(
+            cooked([$on, Event::warmed('warm_off', moment('24 14:00'), 4.0), Event::skipped('warm_on-2', moment('24 15:00'))])
+                ->open('strain')
+                ->key(),
+        )
+        ->toBe('strain')
+        ->and(cooked([$on])->stage)
+        ->toBe(Stage::Steeping);
 });
 
 it('goes off when somebody must go, and on again the next day for the rest', function () {
@@ -155,16 +258,51 @@ it('goes off when somebody must go, and on again the next day for the rest', fun
 
 it('stands by the sessions the diary keeps, as long as they are for the hours that are left', function () {
     $slot = [['from' => moment('26 09:00'), 'to' => moment('26 17:00')]];
-    $follow = fn (array $events, array $slots) => Course::follow(new Routine(methodNamed('slow-cooker'), 8), moment('24 08:00'), Availability::between('07:00', '22:30'), [Event::done('fill', moment('24 08:00')), ...$events], slots: $slots);
-    expect($follow([], $slot)->open('warm_on')->dueAt->format('d H:i'))->toBe('26 09:00')
+    $follow = fn (array $events, array $slots) => Course::follow(
+        new Routine(methodNamed('slow-cooker'), 8),
+        moment('24 08:00'),
+        Availability::between('07:00', '22:30'),
+        [Event::done('fill', moment('24 08:00')), ...$events],
+        slots: $slots,
+    );
+    expect($follow([], $slot)->open('warm_on')->dueAt->format('d H:i'))
+        ->toBe('26 09:00')
         // Half is had meanwhile: a keeping for all of it is out of date.
-        ->and($follow([Event::done('warm_on', moment('24 10:00')), Event::warmed('warm_off', moment('24 14:00'), 4.0)], $slot)->open('warm_on-2')->dueAt->format('d H:i'))->toBe('24 14:00')
-        ->and($follow([Event::putOff('warm_on', moment('24 09:00'), moment('25 12:00'))], $slot)->open('warm_on')->dueAt->format('d H:i'))->toBe('26 09:00')
-        ->and($follow([Event::putOff('warm_on', moment('24 09:00'), moment('25 12:00'))], [])->warmFrom->format('d H:i'))->toBe('25 12:00');
+        ->and(
+            $follow([Event::done('warm_on', moment('24 10:00')), Event::warmed('warm_off', moment('24 14:00'), 4.0)], $slot)
+                ->open('warm_on-2')
+                ->dueAt->format('d H:i'),
+        )
+        ->toBe('24 14:00')
+        ->and(
+            $follow([Event::putOff('warm_on', moment('24 09:00'), moment('25 12:00'))], $slot)
+                ->open('warm_on')
+                ->dueAt->format('d H:i'),
+        )
+        ->toBe('26 09:00')
+        ->and($follow([Event::putOff('warm_on', moment('24 09:00'), moment('25 12:00'))], [])->warmFrom->format('d H:i'))
+        ->toBe('25 12:00');
 });
 
 it('knows no warmth where none was begun', function () {
-    expect(Warmed::none()->left(8))->toBe(8.0)->and(Warmed::from([Event::warmed('warm_off', moment('24 14:00'), 4.0)], new Routine(methodNamed('slow-cooker'), 8))->hours())->toBe(0.0)
-        ->and(Warmed::from([Event::done('warm_on', moment('24 14:00')), Event::done('warm_off', moment('24 13:00'))], new Routine(methodNamed('slow-cooker'), 8))->hours())->toBe(0.0)
-        ->and(fn () => Course::follow(new Routine(methodNamed('cold'), 672), moment('24 08:00'), Availability::between('07:00', '22:30'), [])->nextWarming())->toThrow(DiaryRefused::class);
+    expect(Warmed::none()->left(8))
+        ->toBe(8.0)
+        ->and(Warmed::from([Event::warmed('warm_off', moment('24 14:00'), 4.0)], new Routine(methodNamed('slow-cooker'), 8))->hours())
+        ->toBe(0.0)
+        ->and(
+            Warmed::from(
+                [Event::done('warm_on', moment('24 14:00')), Event::done('warm_off', moment('24 13:00'))],
+                new Routine(methodNamed('slow-cooker'), 8),
+            )->hours(),
+        )
+        ->toBe(0.0)
+        ->and(
+            fn () => Course::follow(
+                new Routine(methodNamed('cold'), 672),
+                moment('24 08:00'),
+                Availability::between('07:00', '22:30'),
+                [],
+            )->nextWarming(),
+        )
+        ->toThrow(DiaryRefused::class);
 });

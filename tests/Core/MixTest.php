@@ -14,18 +14,29 @@ function part(string $form, float $parts = 1.0, State $state = State::Dried, ?fl
 {
     $in = Support::bench()->cupboard()->form($form)->in($state);
 
-    return new HerbPart(Herb::unlisted($name ?: "{$form} {$state->value}", $form), $in, $parts, $water ?? ($state === State::Dried ? HerbMix::DRY_WATER : ($in->waterFresh ?? 0.8)));
+    return new HerbPart(
+        Herb::unlisted($name ?: "{$form} {$state->value}", $form),
+        $in,
+        $parts,
+        $water ?? ($state === State::Dried ? HerbMix::DRY_WATER : $in->waterFresh ?? 0.8),
+    );
 }
 
 it('is the herb itself when it is alone', function (string $form) {
     $herb = Support::bench()->cupboard()->form($form);
     $mix = HerbMix::of([part($form)]);
-    expect($mix->looseMlPerG)->toEqualWithDelta(1 / $herb->loose->gramsPerMl, 1e-12)
-        ->and($mix->settledMlPerG)->toEqualWithDelta(1 / $herb->settled->gramsPerMl, 1e-12)
-        ->and($mix->ownMlPerG)->toEqualWithDelta(1 / $herb->particle->gramsPerMl, 1e-12)
-        ->and($mix->dryPerG)->toBe(1.0)
-        ->and($mix->state)->toBe(State::Dried)
-        ->and($mix->isSingle())->toBeTrue();
+    expect($mix->looseMlPerG)
+        ->toEqualWithDelta(1 / $herb->loose->gramsPerMl, 1e-12)
+        ->and($mix->settledMlPerG)
+        ->toEqualWithDelta(1 / $herb->settled->gramsPerMl, 1e-12)
+        ->and($mix->ownMlPerG)
+        ->toEqualWithDelta(1 / $herb->particle->gramsPerMl, 1e-12)
+        ->and($mix->dryPerG)
+        ->toBe(1.0)
+        ->and($mix->state)
+        ->toBe(State::Dried)
+        ->and($mix->isSingle())
+        ->toBeTrue();
 })->with([
     ['fluffy-flower'],
     ['flower-heads'],
@@ -44,9 +55,12 @@ it('adds volumes: two herbs in one jar take up what they take up in two', functi
     $leaf = HerbMix::of([part('thin-leaf')]);
     $root = HerbMix::of([part('root')]);
     $both = HerbMix::of([part('thin-leaf', 20), part('root', 60)]);
-    expect(Levels::in($jar, $both, 80, 400)->bedMm)->toEqualWithDelta(Levels::in($jar, $leaf, 20, 0)->bedMm + Levels::in($jar, $root, 60, 0)->bedMm, 1e-9)
-        ->and(Levels::in($jar, $both, 80, 400)->dryFillMm)->toEqualWithDelta(Levels::in($jar, $leaf, 20, 0)->dryFillMm + Levels::in($jar, $root, 60, 0)->dryFillMm, 1e-9)
-        ->and(Levels::in($jar, $both, 80, 400)->levelMm)->toEqualWithDelta(Levels::in($jar, $leaf, 20, 150)->levelMm + Levels::in($jar, $root, 60, 250)->levelMm, 1e-9);
+    expect(Levels::in($jar, $both, 80, 400)->bedMm)
+        ->toEqualWithDelta(Levels::in($jar, $leaf, 20, 0)->bedMm + Levels::in($jar, $root, 60, 0)->bedMm, 1e-9)
+        ->and(Levels::in($jar, $both, 80, 400)->dryFillMm)
+        ->toEqualWithDelta(Levels::in($jar, $leaf, 20, 0)->dryFillMm + Levels::in($jar, $root, 60, 0)->dryFillMm, 1e-9)
+        ->and(Levels::in($jar, $both, 80, 400)->levelMm)
+        ->toEqualWithDelta(Levels::in($jar, $leaf, 20, 150)->levelMm + Levels::in($jar, $root, 60, 250)->levelMm, 1e-9);
 });
 
 it('shares by weight and sums to one', function (array $parts) {
@@ -55,13 +69,7 @@ it('shares by weight and sums to one', function (array $parts) {
     foreach ($mix->shares() as $i => $share) {
         expect($share)->toEqualWithDelta($parts[$i] / array_sum($parts), 1e-12);
     }
-})->with([
-    [[1.0]],
-    [[2.0, 1.0]],
-    [[1.0, 1.0, 1.0]],
-    [[0.001, 1000.0]],
-    [[3.0, 2.0, 1.0, 1.0, 0.5, 0.5]],
-]);
+})->with([[[1.0]], [[2.0, 1.0]], [[1.0, 1.0, 1.0]], [[0.001, 1000.0]], [[3.0, 2.0, 1.0, 1.0, 0.5, 0.5]]]);
 
 /*
  * By hand, m (1 - w) / (1 - 0.10); shelf-dry herb holding a tenth of water is common practice, from memory.
@@ -75,13 +83,13 @@ it('shares by weight and sums to one', function (array $parts) {
 it('reckons dry herb out of wet as by hand', function (float $grams, float $water, float $dry) {
     expect(HerbMix::dryEquivalent($grams, $water))->toEqualWithDelta($dry, 0.001);
 })->with([
-    [100.0, 0.80, 22.2222],
+    [100.0, 0.8, 22.2222],
     [100.0, 0.85, 16.6667],
     [70.0, 1 - 20 / 70, 22.2222],
-    [50.0, 0.70, 16.6667],
-    [100.0, 0.10, 100.0],
+    [50.0, 0.7, 16.6667],
+    [100.0, 0.1, 100.0],
     [90.0, 0.0, 100.0],
-    [250.0, 0.90, 27.7778],
+    [250.0, 0.9, 27.7778],
 ]);
 
 it('keeps the dry matter whatever the water', function () {
@@ -120,14 +128,7 @@ it('covers what the trade says each ratio covers', function (string $form, array
 
 it('begins with the ratio the trade begins with', function (string $form, float $parts) {
     expect(HerbMix::of([part($form)])->usualParts(1.0))->toBe($parts);
-})->with([
-    ['fluffy-flower', 10.0],
-    ['flower-heads', 7.0],
-    ['thin-leaf', 5.0],
-    ['thick-leaf', 5.0],
-    ['root', 5.0],
-    ['powder', 5.0],
-]);
+})->with([['fluffy-flower', 10.0], ['flower-heads', 7.0], ['thin-leaf', 5.0], ['thick-leaf', 5.0], ['root', 5.0], ['powder', 5.0]]);
 
 it('begins wet herb with a ratio that covers it in every jar of the table', function (string $form, State $state) {
     $mix = HerbMix::of([part($form, 1.0, $state)]);
@@ -166,10 +167,14 @@ it('is as wet as its wettest herb', function (State $a, State $b, State $togethe
 ]);
 
 it('is woody, or powder, when most of its weight is', function () {
-    expect(HerbMix::of([part('root', 3), part('thin-leaf', 1)])->isWoody())->toBeTrue()
-        ->and(HerbMix::of([part('root', 1), part('thin-leaf', 3)])->isWoody())->toBeFalse()
-        ->and(HerbMix::of([part('powder', 3), part('root', 1)])->isPowder())->toBeTrue()
-        ->and(HerbMix::of([part('powder', 1), part('root', 1)])->isPowder())->toBeFalse();
+    expect(HerbMix::of([part('root', 3), part('thin-leaf', 1)])->isWoody())
+        ->toBeTrue()
+        ->and(HerbMix::of([part('root', 1), part('thin-leaf', 3)])->isWoody())
+        ->toBeFalse()
+        ->and(HerbMix::of([part('powder', 3), part('root', 1)])->isPowder())
+        ->toBeTrue()
+        ->and(HerbMix::of([part('powder', 1), part('root', 1)])->isPowder())
+        ->toBeFalse();
 });
 
 it('refuses what does not make a mix', function (array $parts, string $says) {
@@ -186,18 +191,18 @@ it('refuses what does not make a mix', function (array $parts, string $says) {
 
 it('never has powder fresh', function (string $form) {
     $dried = Support::bench()->cupboard()->form($form);
-    expect(fn () => $dried->in(State::Fresh))->toThrow(MaterialRefused::class, 'never fresh')
-        ->and(fn () => $dried->in(State::Wilted))->toThrow(MaterialRefused::class, 'never wilted')
-        ->and($dried->in(State::Dried))->toBe($dried);
-})->with([
-    ['powder'],
-    ['tea-bag'],
-]);
+    expect(fn () => $dried->in(State::Fresh))
+        ->toThrow(MaterialRefused::class, 'never fresh')
+        ->and(fn () => $dried->in(State::Wilted))
+        ->toThrow(MaterialRefused::class, 'never wilted')
+        ->and($dried->in(State::Dried))
+        ->toBe($dried);
+})->with([['powder'], ['tea-bag']]);
 
 it('lies lower under oil when wilted than when fresh, for the same dry matter', function () {
     foreach (['flower-heads', 'thin-leaf', 'thick-leaf', 'root'] as $form) {
         $fresh = HerbMix::of([part($form, 1.0, State::Fresh)]);
-        $wilted = HerbMix::of([part($form, 1.0, State::Wilted, 1 - (1 - ($fresh->first()->water)) / 0.65)]);
+        $wilted = HerbMix::of([part($form, 1.0, State::Wilted, 1 - (1 - $fresh->first()->water) / 0.65)]);
         // For each gram of dry herb.
         expect($wilted->settledMlPerG / $wilted->dryPerG)->toBeLessThan($fresh->settledMlPerG / $fresh->dryPerG, $form);
     }

@@ -26,7 +26,7 @@ function readOr(Closure $read): array
 }
 
 it('reads an amount however it is written', function (string $typed, Kind $kind, float $value) {
-    expect((new AmountReader)->read($typed, $kind, $kind->value)->value)->toEqualWithDelta($value, abs($value) * 1e-4 + 1e-9);
+    expect((new AmountReader())->read($typed, $kind, $kind->value)->value)->toEqualWithDelta($value, abs($value) * 1e-4 + 1e-9);
 })->with([
     // NIST Special Publication 811, appendix B: 1 US cup 236.5882 mL, 1 US fl oz 29.57353 mL, 1 oz 28.34952 g.
     ['1 cup', Kind::Volume, 236.5882],
@@ -63,7 +63,7 @@ it('reads an amount however it is written', function (string $typed, Kind $kind,
 ]);
 
 it('says why an amount cannot be taken', function (string $typed, Kind $kind, string $reason) {
-    expect(readOr(fn () => (new AmountReader)->within($typed, $kind, $kind->value, 0.1, 10_000)))->toBe([null, $reason]);
+    expect(readOr(fn () => (new AmountReader())->within($typed, $kind, $kind->value, 0.1, 10_000)))->toBe([null, $reason]);
 })->with([
     ['', Kind::Mass, 'unreadable'],
     ['   ', Kind::Mass, 'unreadable'],
@@ -90,60 +90,110 @@ it('says why an amount cannot be taken', function (string $typed, Kind $kind, st
 
 it('turns a weight into a volume only through a density', function () {
     $oil = Density::gramsPerMl(0.92);
-    expect((new AmountReader)->read('92 g', Kind::Volume, 'mL', $oil)->value)->toEqualWithDelta(100.0, 1e-9)
-        ->and((new AmountReader)->read('100 mL', Kind::Mass, 'g', $oil)->value)->toEqualWithDelta(92.0, 1e-9)
-        ->and(readOr(fn () => (new AmountReader)->read('3 days', Kind::Volume, 'mL', $oil)))->toBe([null, 'wrong_kind']);
+    expect((new AmountReader())->read('92 g', Kind::Volume, 'mL', $oil)->value)
+        ->toEqualWithDelta(100.0, 1e-9)
+        ->and((new AmountReader())->read('100 mL', Kind::Mass, 'g', $oil)->value)
+        ->toEqualWithDelta(92.0, 1e-9)
+        ->and(readOr(fn () => (new AmountReader())->read('3 days', Kind::Volume, 'mL', $oil)))
+        ->toBe([null, 'wrong_kind']);
 });
 
 it('says of an ounce that it is a weight', function () {
-    expect(fn () => (new AmountReader)->read('8 oz', Kind::Volume, 'mL'))->toThrow(AmountRefused::class, 'An ounce is a weight and a fluid ounce a volume');
+    expect(fn () => (new AmountReader())->read('8 oz', Kind::Volume, 'mL'))->toThrow(
+        AmountRefused::class,
+        'An ounce is a weight and a fluid ounce a volume',
+    );
 });
 
 it('keeps the ends of a range', function () {
-    $weeks = (new AmountReader)->read('4-6 weeks', Kind::Time, 'h');
+    $weeks = (new AmountReader())->read('4-6 weeks', Kind::Time, 'h');
     expect([$weeks->low, $weeks->high])->toBe([672.0, 1008.0]);
 });
 
 it('counts drops as the dropper gives them, and cups as the house has them', function () {
-    expect((new AmountReader(MeasureSystem::Us, 32.0))->read('16 drops', Kind::Volume, 'mL')->value)->toEqualWithDelta(0.5, 1e-9)
-        ->and((new AmountReader(MeasureSystem::Metric))->read('1 cup', Kind::Volume, 'mL')->value)->toEqualWithDelta(250.0, 1e-9)
-        ->and((new AmountReader(MeasureSystem::Australian))->read('1 tbsp', Kind::Volume, 'mL')->value)->toEqualWithDelta(20.0, 1e-9)
+    expect((new AmountReader(MeasureSystem::Us, 32.0))->read('16 drops', Kind::Volume, 'mL')->value)
+        ->toEqualWithDelta(0.5, 1e-9)
+        ->and((new AmountReader(MeasureSystem::Metric))->read('1 cup', Kind::Volume, 'mL')->value)
+        ->toEqualWithDelta(250.0, 1e-9)
+        ->and((new AmountReader(MeasureSystem::Australian))->read('1 tbsp', Kind::Volume, 'mL')->value)
+        ->toEqualWithDelta(20.0, 1e-9)
         // An imperial pint is 568.261 mL: Weights and Measures Act 1985 (UK), schedule 1.
-        ->and((new AmountReader(MeasureSystem::Imperial))->read('1 pint', Kind::Volume, 'mL')->value)->toEqualWithDelta(568.261, 1e-3);
+        ->and((new AmountReader(MeasureSystem::Imperial))->read('1 pint', Kind::Volume, 'mL')->value)
+        ->toEqualWithDelta(568.261, 1e-3);
 });
 
 it('reads a day, and no other thing for one', function () {
     $zone = new DateTimeZone('Europe/London');
-    expect(Day::read('2028-02-29', $zone)?->format(DATE_ATOM))->toBe('2028-02-29T00:00:00+00:00')
-        ->and(Day::read('2026-07-01', $zone)?->format(DATE_ATOM))->toBe('2026-07-01T00:00:00+01:00');
-    foreach (['', 'x', '2026-02-29', '2026-13-01', '2026-1-1', '26-01-01', "2026-01-01\n", "2026-01-01\0", "a\0b", '2026-01-01T00:00', '01/02/2026', '٢٠٢٦-٠١-٠١', '99999-01-01'] as $none) {
+    expect(Day::read('2028-02-29', $zone)?->format(DATE_ATOM))
+        ->toBe('2028-02-29T00:00:00+00:00')
+        ->and(Day::read('2026-07-01', $zone)?->format(DATE_ATOM))
+        ->toBe('2026-07-01T00:00:00+01:00');
+    foreach (
+        [
+            '',
+            'x',
+            '2026-02-29',
+            '2026-13-01',
+            '2026-1-1',
+            '26-01-01',
+            "2026-01-01\n",
+            "2026-01-01\0",
+            "a\0b",
+            '2026-01-01T00:00',
+            '01/02/2026',
+            '٢٠٢٦-٠١-٠١',
+            '99999-01-01',
+        ] as $none
+    ) {
         expect(Day::read($none, $zone))->toBeNull($none);
     }
 });
 
 it('reads fields of a document of any type as text', function () {
     $document = ['text' => '  cold ', 'whole' => 3, 'part' => 2.5, 'blank' => '  ', 'null' => null, 'list' => ['x'], 'yes' => true];
-    expect(Fields::text($document, 'text'))->toBe('cold')->and(Fields::text($document, 'whole'))->toBe('3')->and(Fields::text($document, 'part'))->toBe('2.5')
-        ->and(Fields::text($document, 'blank'))->toBeNull()->and(Fields::text($document, 'null'))->toBeNull()->and(Fields::text($document, 'none'))->toBeNull()
-        ->and(fn () => Fields::text($document, 'list'))->toThrow(MaterialRefused::class, '“list” must be written as text')
-        ->and(fn () => Fields::text($document, 'yes'))->toThrow(MaterialRefused::class)
-        ->and(Fields::only($document, ['text', 'whole', 'part', 'null', 'list', 'none']))->toBe(['text' => '  cold ', 'whole' => '3', 'part' => '2.5'])
-        ->and(Fields::only('cold', ['text']))->toBe([]);
+    expect(Fields::text($document, 'text'))
+        ->toBe('cold')
+        ->and(Fields::text($document, 'whole'))
+        ->toBe('3')
+        ->and(Fields::text($document, 'part'))
+        ->toBe('2.5')
+        ->and(Fields::text($document, 'blank'))
+        ->toBeNull()
+        ->and(Fields::text($document, 'null'))
+        ->toBeNull()
+        ->and(Fields::text($document, 'none'))
+        ->toBeNull()
+        ->and(fn () => Fields::text($document, 'list'))
+        ->toThrow(MaterialRefused::class, '“list” must be written as text')
+        ->and(fn () => Fields::text($document, 'yes'))
+        ->toThrow(MaterialRefused::class)
+        ->and(Fields::only($document, ['text', 'whole', 'part', 'null', 'list', 'none']))
+        ->toBe(['text' => '  cold ', 'whole' => '3', 'part' => '2.5'])
+        ->and(Fields::only('cold', ['text']))
+        ->toBe([]);
 });
 
 it('says small numbers as words', function () {
-    expect(array_map(Numbers::word(...), [1, 12, 13, 0]))->toBe(['one', 'twelve', '13', '0'])
-        ->and(array_map(Numbers::isWord(...), [5.0, 4.9999, 5.01, 13.0, 0.0]))->toBe([true, true, false, false, false])
-        ->and(Numbers::withUnit('50', 'g'))->toBe('50 g')->and(Numbers::withUnit('2 oz', 'g'))->toBe('2 oz');
+    expect(array_map(Numbers::word(...), [1, 12, 13, 0]))
+        ->toBe(['one', 'twelve', '13', '0'])
+        ->and(array_map(Numbers::isWord(...), [5.0, 4.9999, 5.01, 13.0, 0.0]))
+        ->toBe([true, true, false, false, false])
+        ->and(Numbers::withUnit('50', 'g'))
+        ->toBe('50 g')
+        ->and(Numbers::withUnit('2 oz', 'g'))
+        ->toBe('2 oz');
 });
 
 it('gathers faults, each beside its field', function () {
-    $faults = new Faults;
+    $faults = new Faults();
     expect($faults->trying('amount', fn () => 7))->toBe(7)->and($faults->all())->toBe([]);
     expect($faults->trying('amount', fn () => throw AmountRefused::notAboveZero('0')))->toBeNull();
     // One that knows its own field keeps it.
     $faults->trying('amount', fn () => throw AmountRefused::notAboveZero('0')->about('oil_amount'));
-    expect(array_column($faults->all(), 'field'))->toBe(['amount', 'oil_amount'])->and($faults->all()[0]['sentence'])->toContain('above zero');
+    expect(array_column($faults->all(), 'field'))
+        ->toBe(['amount', 'oil_amount'])
+        ->and($faults->all()[0]['sentence'])
+        ->toContain('above zero');
     $faults->trying('amount', fn () => throw new LogicException('ours'));
 })->throws(LogicException::class, 'ours');
 
@@ -163,7 +213,18 @@ it('reads a house, or says what is wrong with it', function (array $house, strin
     expect(houseFault($house))->toBe([$field, $reason]);
 })->with([
     'nothing said' => [[], '', ''],
-    'all said' => [['time_zone' => 'Pacific/Auckland', 'measures' => 'metric', 'drops_per_ml' => 25, 'room_c' => 16.5, 'waking' => ['from' => '06:00', 'to' => '21:00'], 'now' => '2026-11-24T22:00:00+13:00'], '', ''],
+    'all said' => [
+        [
+            'time_zone' => 'Pacific/Auckland',
+            'measures' => 'metric',
+            'drops_per_ml' => 25,
+            'room_c' => 16.5,
+            'waking' => ['from' => '06:00', 'to' => '21:00'],
+            'now' => '2026-11-24T22:00:00+13:00',
+        ],
+        '',
+        '',
+    ],
     'no such measures' => [['measures' => 'roman'], 'house.measures', 'unknown'],
     'measures of another type' => [['measures' => ['us']], 'house.measures', 'unknown'],
     'no such zone' => [['time_zone' => 'Atlantis/Harbour'], 'house.time_zone', 'unknown'],
@@ -176,19 +237,43 @@ it('reads a house, or says what is wrong with it', function (array $house, strin
     'a word the machine’s clock would answer' => [['now' => 'tomorrow'], 'house.now', 'unreadable'],
     'a letter that is a zone' => [['now' => "a\0b"], 'house.now', 'unreadable'],
     'no such day' => [['now' => '2026-13-45'], 'house.now', 'unreadable'],
-    'a lot that is none' => [['lots' => [['kind' => 'herb', 'material' => 'calendula', 'amount' => '1 kg'], ['kind' => 'carrier', 'material' => 'olive', 'amount' => 'lots']]], 'house.lots.1.amount', 'unreadable'],
+    'a lot that is none' => [
+        [
+            'lots' => [
+                ['kind' => 'herb', 'material' => 'calendula', 'amount' => '1 kg'],
+                ['kind' => 'carrier', 'material' => 'olive', 'amount' => 'lots'],
+            ],
+        ],
+        'house.lots.1.amount',
+        'unreadable',
+    ],
     'lots that are no lots' => [['lots' => ['olive']], 'house.lots.0.kind', 'unknown'],
 ]);
 
 it('takes the house’s own clock and room, and its shipped jars', function () {
-    $kitchen = KitchenReader::read(['time_zone' => 'Pacific/Auckland', 'now' => '2026-11-24T22:00:00Z', 'lots' => [
-        ['kind' => 'carrier', 'material' => 'olive', 'amount' => '1 L', 'price' => '8'], ['kind' => 'carrier', 'material' => 'olive', 'amount' => '500 mL'],
-    ]], new DateTimeImmutable('2020-01-01T00:00:00Z'), Tables::shipped());
-    expect($kitchen->now->format('Y-m-d H:i'))->toBe('2026-11-25 11:00')->and($kitchen->roomC)->toBe(Kitchen::ROOM_C)
-        ->and(count($kitchen->jarsBySize()))->toBeGreaterThan(5)
-        ->and(array_column($kitchen->lots, 'id'))->toBe(['lot-1', 'lot-2'])
+    $kitchen = KitchenReader::read(
+        [
+            'time_zone' => 'Pacific/Auckland',
+            'now' => '2026-11-24T22:00:00Z',
+            'lots' => [
+                ['kind' => 'carrier', 'material' => 'olive', 'amount' => '1 L', 'price' => '8'],
+                ['kind' => 'carrier', 'material' => 'olive', 'amount' => '500 mL'],
+            ],
+        ],
+        new DateTimeImmutable('2020-01-01T00:00:00Z'),
+        Tables::shipped(),
+    );
+    expect($kitchen->now->format('Y-m-d H:i'))
+        ->toBe('2026-11-25 11:00')
+        ->and($kitchen->roomC)
+        ->toBe(Kitchen::ROOM_C)
+        ->and(count($kitchen->jarsBySize()))
+        ->toBeGreaterThan(5)
+        ->and(array_column($kitchen->lots, 'id'))
+        ->toBe(['lot-1', 'lot-2'])
         // 1 L and 500 mL are 1.5 L; 8 for a litre is 0.8 for 100 mL.
-        ->and(KitchenReader::stock($kitchen->lots))->toEqual(['olive' => ['ml' => 1500.0, 'price' => 0.8]]);
+        ->and(KitchenReader::stock($kitchen->lots))
+        ->toEqual(['olive' => ['ml' => 1500.0, 'price' => 0.8]]);
     $sizes = array_map(fn ($jar) => $jar->brimMl, $kitchen->jarsBySize());
     $sorted = $sizes;
     sort($sorted);

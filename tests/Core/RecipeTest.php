@@ -28,77 +28,147 @@ it('reads plain lines into a wish', function (string $text, array $wish, array $
 })->with([
     'the shortest' => [
         '1 cup oil, 3 tbsp dried flowers',
-        ['herbs' => [['name' => 'flowers', 'form' => 'flower-heads', 'state' => 'dried', 'amount' => '3 tbsp']], 'oils' => [['name' => 'oil']], 'oil_amount' => '1 cup'],
+        [
+            'herbs' => [['name' => 'flowers', 'form' => 'flower-heads', 'state' => 'dried', 'amount' => '3 tbsp']],
+            'oils' => [['name' => 'oil']],
+            'oil_amount' => '1 cup',
+        ],
         ['oil*', 'herb*'],
     ],
     'by weight, all said' => [
         "50 g dried calendula\n250 ml sunflower oil",
-        ['herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '50 g']], 'oils' => [['id' => 'sunflower']], 'oil_amount' => '250 ml'],
+        [
+            'herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '50 g']],
+            'oils' => [['id' => 'sunflower']],
+            'oil_amount' => '250 ml',
+        ],
         ['herb', 'oil'],
     ],
     'with bullets and a name' => [
         "Fair salve oil\n- 2 oz dried self-heal\n- 1 1/2 cups olive oil",
-        ['herbs' => [['id' => 'self-heal', 'state' => 'dried', 'amount' => '2 oz']], 'oils' => [['id' => 'olive']], 'oil_amount' => '1 1/2 cups', 'purpose' => 'salve'],
+        [
+            'herbs' => [['id' => 'self-heal', 'state' => 'dried', 'amount' => '2 oz']],
+            'oils' => [['id' => 'olive']],
+            'oil_amount' => '1 1/2 cups',
+            'purpose' => 'salve',
+        ],
         ['name*', 'herb', 'oil'],
     ],
     'numbered, with fractions' => [
         "1. ½ cup dried rosemary leaves\n2. 1½ cups of jojoba oil",
-        ['herbs' => [['id' => 'rosemary', 'state' => 'dried', 'amount' => '½ cup']], 'oils' => [['id' => 'jojoba']], 'oil_amount' => '1½ cups'],
+        [
+            'herbs' => [['id' => 'rosemary', 'state' => 'dried', 'amount' => '½ cup']],
+            'oils' => [['id' => 'jojoba']],
+            'oil_amount' => '1½ cups',
+        ],
         ['herb*', 'oil'],
     ],
     'a botanical name' => [
         "30 g Althaea officinalis, dried\n1 cup sesame oil",
-        ['herbs' => [['id' => 'marshmallow-root', 'state' => 'dried', 'amount' => '30 g']], 'oils' => [['id' => 'sesame']], 'oil_amount' => '1 cup'],
+        [
+            'herbs' => [['id' => 'marshmallow-root', 'state' => 'dried', 'amount' => '30 g']],
+            'oils' => [['id' => 'sesame']],
+            'oil_amount' => '1 cup',
+        ],
         ['herb', 'oil'],
     ],
     'fresh' => [
         "100 g fresh St John's wort flowers\n400 ml olive oil",
-        ['herbs' => [['id' => 'st-johns-wort', 'state' => 'fresh', 'amount' => '100 g']], 'oils' => [['id' => 'olive']], 'oil_amount' => '400 ml'],
+        [
+            'herbs' => [['id' => 'st-johns-wort', 'state' => 'fresh', 'amount' => '100 g']],
+            'oils' => [['id' => 'olive']],
+            'oil_amount' => '400 ml',
+        ],
         ['herb', 'oil'],
     ],
     'powder' => [
         "2 tbsp ginger root powder, dried\n1 cup olive oil",
-        ['herbs' => [['id' => 'ginger-root', 'form' => 'powder', 'state' => 'dried', 'amount' => '2 tbsp']], 'oils' => [['id' => 'olive']], 'oil_amount' => '1 cup'],
+        [
+            'herbs' => [['id' => 'ginger-root', 'form' => 'powder', 'state' => 'dried', 'amount' => '2 tbsp']],
+            'oils' => [['id' => 'olive']],
+            'oil_amount' => '1 cup',
+        ],
         ['herb*', 'oil'],
     ],
     'two oils become parts' => [
         "40 g dried calendula\n300 ml olive oil\n100 ml jojoba",
-        ['herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '40 g']], 'oils' => [['id' => 'olive', 'parts' => '300'], ['id' => 'jojoba', 'parts' => '100']], 'oil_amount' => '400 mL'],
+        [
+            'herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '40 g']],
+            'oils' => [['id' => 'olive', 'parts' => '300'], ['id' => 'jojoba', 'parts' => '100']],
+            'oil_amount' => '400 mL',
+        ],
         ['herb', 'oil', 'oil'],
     ],
     'oil by weight' => [
         "40 g dried calendula\n92 g sunflower oil",
-        ['herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '40 g']], 'oils' => [['id' => 'sunflower']], 'oil_amount' => '92 g'],
+        [
+            'herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '40 g']],
+            'oils' => [['id' => 'sunflower']],
+            'oil_amount' => '92 g',
+        ],
         ['herb', 'oil'],
     ],
     'a brackets’ worth that agrees' => [
         "40 g dried calendula\n1 cup (240 ml) olive oil",
-        ['herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '40 g']], 'oils' => [['id' => 'olive']], 'oil_amount' => '240 mL'],
+        [
+            'herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '40 g']],
+            'oils' => [['id' => 'olive']],
+            'oil_amount' => '240 mL',
+        ],
         ['herb', 'oil'],
     ],
     'wax and drops are not the infusion' => [
         "40 g dried calendula\n1 cup olive oil\n1 oz beeswax\n10 drops lavender essential oil",
-        ['herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '40 g']], 'oils' => [['id' => 'olive']], 'oil_amount' => '1 cup'],
+        [
+            'herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '40 g']],
+            'oils' => [['id' => 'olive']],
+            'oil_amount' => '1 cup',
+        ],
         ['herb', 'oil', 'unread', 'unread'],
     ],
     'weeks in the dark' => [
         "40 g dried calendula\n1 cup olive oil\nLeave in a dark cupboard for 4 weeks, shaking daily.",
-        ['herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '40 g']], 'oils' => [['id' => 'olive']], 'oil_amount' => '1 cup', 'method' => 'cold', 'school' => 'four-weeks'],
+        [
+            'herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '40 g']],
+            'oils' => [['id' => 'olive']],
+            'oil_amount' => '1 cup',
+            'method' => 'cold',
+            'school' => 'four-weeks',
+        ],
         ['herb', 'oil', 'method*'],
     ],
     'hours in the slow cooker' => [
         "40 g dried calendula\n1 cup olive oil\nWarm in a slow cooker for 8 hours.",
-        ['herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '40 g']], 'oils' => [['id' => 'olive']], 'oil_amount' => '1 cup', 'method' => 'slow-cooker', 'school' => 'usual'],
+        [
+            'herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '40 g']],
+            'oils' => [['id' => 'olive']],
+            'oil_amount' => '1 cup',
+            'method' => 'slow-cooker',
+            'school' => 'usual',
+        ],
         ['herb', 'oil', 'method*'],
     ],
     'the sunny sill' => [
         "40 g dried calendula\n1 cup olive oil\nSet on a sunny windowsill 4-6 weeks",
-        ['herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '40 g']], 'oils' => [['id' => 'olive']], 'oil_amount' => '1 cup', 'method' => 'solar', 'school' => 'four-weeks'],
+        [
+            'herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '40 g']],
+            'oils' => [['id' => 'olive']],
+            'oil_amount' => '1 cup',
+            'method' => 'solar',
+            'school' => 'four-weeks',
+        ],
         ['herb', 'oil', 'method*'],
     ],
     'two herbs' => [
         "20 g dried calendula\n20 g dried self-heal\n1 cup olive oil",
-        ['herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '20 g'], ['id' => 'self-heal', 'state' => 'dried', 'amount' => '20 g']], 'oils' => [['id' => 'olive']], 'oil_amount' => '1 cup'],
+        [
+            'herbs' => [
+                ['id' => 'calendula', 'state' => 'dried', 'amount' => '20 g'],
+                ['id' => 'self-heal', 'state' => 'dried', 'amount' => '20 g'],
+            ],
+            'oils' => [['id' => 'olive']],
+            'oil_amount' => '1 cup',
+        ],
         ['herb', 'herb', 'oil'],
     ],
     'no amounts at all' => [
@@ -109,19 +179,29 @@ it('reads plain lines into a wish', function (string $text, array $wish, array $
 ]);
 
 it('takes the first bare line for a name only where it is one', function () {
-    expect(pasted("Grandmother's jar\n40 g dried yarrow\n1 cup olive oil")->name)->toBe('Grandmother\'s jar')
-        ->and(pasted("40 g dried yarrow\n1 cup olive oil")->name)->toBe('')
-        ->and(pasted("Steep in the dark\n40 g dried yarrow\n1 cup olive oil")->name)->toBe('');
+    expect(pasted("Grandmother's jar\n40 g dried yarrow\n1 cup olive oil")->name)
+        ->toBe('Grandmother\'s jar')
+        ->and(pasted("40 g dried yarrow\n1 cup olive oil")->name)
+        ->toBe('')
+        ->and(pasted("Steep in the dark\n40 g dried yarrow\n1 cup olive oil")->name)
+        ->toBe('');
 });
 
 it('marks two systems of measures, and two amounts that disagree', function () {
     $two = pasted("1 cup olive oil\n40 g dried yarrow");
     expect($two->notes[0])->toContain('two systems')->toContain('237 mL');
     expect(pasted("1 cup olive oil\n40 g dried yarrow", ['measures' => 'metric'])->notes[0])->toContain('250 mL');
-    expect(pasted("250 ml olive oil\n40 g dried yarrow")->notes)->toBe([])
-        ->and(pasted("1 cup olive oil\n2 oz dried yarrow")->notes)->toBe([]);
+    expect(pasted("250 ml olive oil\n40 g dried yarrow")->notes)
+        ->toBe([])
+        ->and(pasted("1 cup olive oil\n2 oz dried yarrow")->notes)
+        ->toBe([]);
     $brackets = pasted("2 cups (300 ml) olive oil\n40 g dried yarrow");
-    expect($brackets->lines[0]['guess'])->toBeTrue()->and($brackets->lines[0]['says'])->toContain('not the same')->and($brackets->wish['oil_amount'])->toBe('300 mL');
+    expect($brackets->lines[0]['guess'])
+        ->toBeTrue()
+        ->and($brackets->lines[0]['says'])
+        ->toContain('not the same')
+        ->and($brackets->wish['oil_amount'])
+        ->toBe('300 mL');
 });
 
 it('says which are guesses, and why', function (string $line, string $why) {
@@ -166,7 +246,42 @@ it('refuses what it cannot read', function (string $text, string $says) {
 
 it('reads or refuses anything, seeded', function () {
     mt_srand(5);
-    $bits = ['1', '2 ', '½', '1/2', ' cup', ' g', ' oz', ' ml', ' of', ' dried', ' fresh', ' calendula', ' olive oil', ' oil', ' (', ')', ',', ';', "\n", ' and ', ' 4 weeks', ' slow cooker', ' - ', '{', '}', '"', '<b>', "\0", '🫖', ' wax', str_repeat('9', 30), ' to ', '10)', "\r"];
+    $bits = [
+        '1',
+        '2 ',
+        '½',
+        '1/2',
+        ' cup',
+        ' g',
+        ' oz',
+        ' ml',
+        ' of',
+        ' dried',
+        ' fresh',
+        ' calendula',
+        ' olive oil',
+        ' oil',
+        ' (',
+        ')',
+        ',',
+        ';',
+        "\n",
+        ' and ',
+        ' 4 weeks',
+        ' slow cooker',
+        ' - ',
+        '{',
+        '}',
+        '"',
+        '<b>',
+        "\0",
+        '🫖',
+        ' wax',
+        str_repeat('9', 30),
+        ' to ',
+        '10)',
+        "\r",
+    ];
     $read = 0;
     for ($i = 0; $i < 1500; $i++) {
         $text = implode('', array_map(fn () => $bits[mt_rand(0, count($bits) - 1)], range(1, mt_rand(1, 14))));
@@ -191,9 +306,14 @@ it('writes our own file, which keeps to its schema and reads back equal', functi
     $file = RecipeFile::write('Harbour hands', "Less jojoba next time.\nNaïve “quotes”.", $plan->wish->source);
     $schema = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/docs/formats/recipe.schema.json'));
     $json = (string) json_encode($file, JSON_UNESCAPED_UNICODE);
-    expect((new Validator)->validate(json_decode($json), $schema)->isValid())->toBeTrue();
+    expect((new Validator())->validate(json_decode($json), $schema)->isValid())->toBeTrue();
     $read = pasted($json);
-    expect($read->name)->toBe('Harbour hands')->and($read->note)->toBe("Less jojoba next time.\nNaïve “quotes”.")->and($read->wish)->toEqual($file['wish']);
+    expect($read->name)
+        ->toBe('Harbour hands')
+        ->and($read->note)
+        ->toBe("Less jojoba next time.\nNaïve “quotes”.")
+        ->and($read->wish)
+        ->toEqual($file['wish']);
     $again = Support::plan($read->wish);
     foreach (['herb_mass', 'oil_volume', 'yield_volume'] as $id) {
         if (! isset($wish['jar'])) {
@@ -204,46 +324,142 @@ it('writes our own file, which keeps to its schema and reads back equal', functi
 
 dataset('wishes', [
     'plain' => [['herb' => ['id' => 'self-heal', 'amount' => '50 g']]],
-    'parts and bottles' => [['herbs' => [['id' => 'calendula', 'parts' => '2'], ['id' => 'sage']], 'oils' => [['id' => 'olive', 'parts' => '3'], ['id' => 'jojoba']], 'finished' => ['count' => '6', 'size' => '50 mL'], 'method' => 'slow-cooker', 'purpose' => 'salve']],
-    'the jar way, in a jar of the house, by a day' => [['herb' => ['id' => 'self-heal'], 'jar' => '473', 'by_jar' => ['fill' => 'half', 'cover' => '1 in'], 'ready_by' => '2027-03-01']],
-    'wilted' => [['herb' => ['id' => 'chickweed', 'state' => 'wilted', 'amount' => '70 g', 'picked' => '100 g'], 'oils' => ['olive'], 'basis' => 'as-it-lies']],
-    'one’s own herb' => [['herb' => ['name' => 'sea campion', 'form' => 'root', 'amount' => '2 oz'], 'ratio' => '1:6 w/w', 'way' => 'pressed']],
+    'parts and bottles' => [
+        [
+            'herbs' => [['id' => 'calendula', 'parts' => '2'], ['id' => 'sage']],
+            'oils' => [['id' => 'olive', 'parts' => '3'], ['id' => 'jojoba']],
+            'finished' => ['count' => '6', 'size' => '50 mL'],
+            'method' => 'slow-cooker',
+            'purpose' => 'salve',
+        ],
+    ],
+    'the jar way, in a jar of the house, by a day' => [
+        ['herb' => ['id' => 'self-heal'], 'jar' => '473', 'by_jar' => ['fill' => 'half', 'cover' => '1 in'], 'ready_by' => '2027-03-01'],
+    ],
+    'wilted' => [
+        [
+            'herb' => ['id' => 'chickweed', 'state' => 'wilted', 'amount' => '70 g', 'picked' => '100 g'],
+            'oils' => ['olive'],
+            'basis' => 'as-it-lies',
+        ],
+    ],
+    'one’s own herb' => [
+        ['herb' => ['name' => 'sea campion', 'form' => 'root', 'amount' => '2 oz'], 'ratio' => '1:6 w/w', 'way' => 'pressed'],
+    ],
 ]);
 
 it('leaves at home what belongs to one house and one day', function () {
-    $shared = RecipeFile::shared(['herbs' => [['id' => 'self-heal', 'lot' => 'abc', 'amount' => '5 g']], 'oils' => [['id' => 'olive', 'lot' => 'def']], 'jar' => 'house-jar', 'start' => '2026-12-01', 'ready_by' => '2027-01-01', 'ratio' => '1:5']);
+    $shared = RecipeFile::shared([
+        'herbs' => [['id' => 'self-heal', 'lot' => 'abc', 'amount' => '5 g']],
+        'oils' => [['id' => 'olive', 'lot' => 'def']],
+        'jar' => 'house-jar',
+        'start' => '2026-12-01',
+        'ready_by' => '2027-01-01',
+        'ratio' => '1:5',
+    ]);
     expect($shared)->toBe(['herbs' => [['id' => 'self-heal', 'amount' => '5 g']], 'oils' => [['id' => 'olive']], 'ratio' => '1:5']);
-    expect(RecipeFile::shared(['oils' => ['olive'], 'jar' => ['brim' => '1 L', 'inner_height' => '20 cm']])['jar'])->toBe(['brim' => '1 L', 'inner_height' => '20 cm']);
+    expect(RecipeFile::shared(['oils' => ['olive'], 'jar' => ['brim' => '1 L', 'inner_height' => '20 cm']])['jar'])->toBe([
+        'brim' => '1 L',
+        'inner_height' => '20 cm',
+    ]);
 });
 
 it('writes schema.org Recipe that says what the plan says, and reads back equal', function (array $wish) {
     $plan = Support::plan($wish);
     $recipe = SchemaOrg::write('Harbour hands', 'For the fair.', $plan, Support::kitchen());
-    expect($recipe['@context'])->toBe(['@vocab' => 'https://schema.org/'])->and($recipe['@type'])->toBe('Recipe')
-        ->and($recipe['recipeIngredient'])->toHaveCount(count($plan->wish->mix->parts) + count($plan->wish->blend->oils))
-        ->and($recipe['recipeInstructions'][0])->toBe(['@type' => 'HowToStep', 'text' => 'Have jar, spoon, funnel and cloth clean and bone-dry.'])
-        ->and(new DateInterval($recipe['totalTime']))->toBeInstanceOf(DateInterval::class)
-        ->and(new DateInterval($recipe['prepTime']))->toBeInstanceOf(DateInterval::class);
+    expect($recipe['@context'])
+        ->toBe(['@vocab' => 'https://schema.org/'])
+        ->and($recipe['@type'])
+        ->toBe('Recipe')
+        ->and($recipe['recipeIngredient'])
+        ->toHaveCount(count($plan->wish->mix->parts) + count($plan->wish->blend->oils))
+        ->and($recipe['recipeInstructions'][0])
+        ->toBe(['@type' => 'HowToStep', 'text' => 'Have jar, spoon, funnel and cloth clean and bone-dry.'])
+        ->and(new DateInterval($recipe['totalTime']))
+        ->toBeInstanceOf(DateInterval::class)
+        ->and(new DateInterval($recipe['prepTime']))
+        ->toBeInstanceOf(DateInterval::class);
     $read = pasted((string) json_encode($recipe, JSON_UNESCAPED_UNICODE));
-    expect($read->name)->toBe('Harbour hands')->and($read->note)->toBe('For the fair.')->and($read->wish)->toEqual(RecipeFile::shared($plan->wish->source));
+    expect($read->name)
+        ->toBe('Harbour hands')
+        ->and($read->note)
+        ->toBe('For the fair.')
+        ->and($read->wish)
+        ->toEqual(RecipeFile::shared($plan->wish->source));
 })->with('wishes');
 
 it('reads schema.org Recipe as others write it', function (array $document, string $name) {
     $read = pasted((string) json_encode($document));
-    expect($read->name)->toBe($name)->and($read->wish['herbs'][0]['id'])->toBe('calendula')->and($read->wish['oils'][0]['id'])->toBe('olive')
-        ->and($read->wish['oil_amount'])->toBe('1 cup');
+    expect($read->name)
+        ->toBe($name)
+        ->and($read->wish['herbs'][0]['id'])
+        ->toBe('calendula')
+        ->and($read->wish['oils'][0]['id'])
+        ->toBe('olive')
+        ->and($read->wish['oil_amount'])
+        ->toBe('1 cup');
 })->with([
-    'alone' => [['@context' => 'https://schema.org', '@type' => 'Recipe', 'name' => 'A', 'recipeIngredient' => ['1/2 cup dried calendula', '1 cup olive oil']], 'A'],
-    'in a graph' => [['@context' => 'https://schema.org', '@graph' => [['@type' => 'WebPage', 'name' => 'no'], ['@type' => ['Thing', 'Recipe'], 'name' => 'B', 'recipeIngredient' => ['1/2 cup dried calendula', '1 cup olive oil']]]], 'B'],
-    'in a list' => [[['@type' => 'Organization'], ['@type' => 'Recipe', 'name' => 'C', 'recipeIngredient' => ['1/2 cup dried calendula', '1 cup olive oil']]], 'C'],
-    'by its full name' => [['@type' => 'http://schema.org/Recipe', 'name' => 'D', 'recipeIngredient' => ['1/2 cup dried calendula', '1 cup olive oil']], 'D'],
-    'the main thing of a page' => [['@type' => 'WebPage', 'mainEntity' => ['@type' => 'Recipe', 'name' => 'E', 'recipeIngredient' => ['1/2 cup dried calendula', '1 cup olive oil']]], 'E'],
+    'alone' => [
+        [
+            '@context' => 'https://schema.org',
+            '@type' => 'Recipe',
+            'name' => 'A',
+            'recipeIngredient' => ['1/2 cup dried calendula', '1 cup olive oil'],
+        ],
+        'A',
+    ],
+    'in a graph' => [
+        [
+            '@context' => 'https://schema.org',
+            '@graph' => [
+                ['@type' => 'WebPage', 'name' => 'no'],
+                ['@type' => ['Thing', 'Recipe'], 'name' => 'B', 'recipeIngredient' => ['1/2 cup dried calendula', '1 cup olive oil']],
+            ],
+        ],
+        'B',
+    ],
+    'in a list' => [
+        [
+            ['@type' => 'Organization'],
+            ['@type' => 'Recipe', 'name' => 'C', 'recipeIngredient' => ['1/2 cup dried calendula', '1 cup olive oil']],
+        ],
+        'C',
+    ],
+    'by its full name' => [
+        ['@type' => 'http://schema.org/Recipe', 'name' => 'D', 'recipeIngredient' => ['1/2 cup dried calendula', '1 cup olive oil']],
+        'D',
+    ],
+    'the main thing of a page' => [
+        [
+            '@type' => 'WebPage',
+            'mainEntity' => ['@type' => 'Recipe', 'name' => 'E', 'recipeIngredient' => ['1/2 cup dried calendula', '1 cup olive oil']],
+        ],
+        'E',
+    ],
     'of old' => [['@type' => 'Recipe', 'name' => ['F'], 'ingredients' => ['1/2 cup dried calendula', '1 cup olive oil']], 'F'],
-    'with tags and steps' => [['@type' => 'Recipe', 'name' => '<b>G</b>', 'recipeIngredient' => ['<li>1/2 cup dried calendula</li>', '1 cup olive oil &amp; patience'], 'recipeInstructions' => ['@type' => 'HowToSection', 'itemListElement' => [['@type' => 'HowToStep', 'text' => 'Steep in the dark for 4 weeks.']]]], 'G'],
+    'with tags and steps' => [
+        [
+            '@type' => 'Recipe',
+            'name' => '<b>G</b>',
+            'recipeIngredient' => ['<li>1/2 cup dried calendula</li>', '1 cup olive oil &amp; patience'],
+            'recipeInstructions' => [
+                '@type' => 'HowToSection',
+                'itemListElement' => [['@type' => 'HowToStep', 'text' => 'Steep in the dark for 4 weeks.']],
+            ],
+        ],
+        'G',
+    ],
 ]);
 
 it('takes the way and the weeks from the steps', function () {
-    $read = pasted((string) json_encode(['@type' => 'Recipe', 'name' => 'x', 'recipeIngredient' => ['50 g dried calendula', '300 ml olive oil'], 'recipeInstructions' => [['@type' => 'HowToStep', 'text' => 'Warm in a double boiler for 2 hours.']]]));
+    $read = pasted(
+        (string) json_encode([
+            '@type' => 'Recipe',
+            'name' => 'x',
+            'recipeIngredient' => ['50 g dried calendula', '300 ml olive oil'],
+            'recipeInstructions' => [['@type' => 'HowToStep', 'text' => 'Warm in a double boiler for 2 hours.']],
+        ]),
+    );
     expect($read->wish['method'])->toBe('double-boiler')->and($read->wish['school'])->toBe('usual');
 });
 
@@ -258,22 +474,43 @@ it('is not deceived by a document that goes on for ever', function () {
 // US cup 236.588 mL, tablespoon 14.787 mL: NIST Handbook 44. Weights of cloves, handfuls and the like: from memory.
 it('reads as a cautious person would', function (array $case) {
     $read = pasted($case['text']);
-    expect($read->wish['herbs'])->toEqual($case['herbs'])
-        ->and(array_map(fn (array $oil) => array_diff_key($oil, ['parts' => 1]), $read->wish['oils']))->toEqual($case['oils'])
-        ->and(takenAs($read))->toBe($case['as'])
-        ->and($read->wish['purpose'] ?? null)->toBe($case['purpose'] ?? null);
+    expect($read->wish['herbs'])
+        ->toEqual($case['herbs'])
+        ->and(array_map(fn (array $oil) => array_diff_key($oil, ['parts' => 1]), $read->wish['oils']))
+        ->toEqual($case['oils'])
+        ->and(takenAs($read))
+        ->toBe($case['as'])
+        ->and($read->wish['purpose'] ?? null)
+        ->toBe($case['purpose'] ?? null);
     isset($case['school']) && expect($read->wish['school'])->toBe($case['school']);
-    isset($case['oil_ml']) && expect(Support::kitchen()->reader()->read($read->wish['oil_amount'], Kettle\Measure\Kind::Volume, 'mL')->value)->toEqualWithDelta($case['oil_ml'], 0.01);
-    isset($case['allergens']) && expect(Support::bench()->cupboard()->carrier($read->wish['oils'][0]['id'])->allergens)->toBe($case['allergens']);
+    isset($case['oil_ml']) &&
+        expect(Support::kitchen()->reader()->read($read->wish['oil_amount'], Kettle\Measure\Kind::Volume, 'mL')->value)->toEqualWithDelta(
+            $case['oil_ml'],
+            0.01,
+        );
+    isset($case['allergens']) &&
+        expect(
+            Support::bench()
+                ->cupboard()
+                ->carrier($read->wish['oils'][0]['id'])->allergens,
+        )->toBe($case['allergens']);
     // What is not known is asked for by name.
     if (isset($case['oils'][0]['name'])) {
         expect(Support::faults($read->wish))->toBe(['oils.0: unknown']);
     }
-})->with(array_map(fn (string $line) => [json_decode($line, true, 16, JSON_THROW_ON_ERROR)], (array) file(dirname(__DIR__).'/fixtures/worked-recipes.jsonl', FILE_IGNORE_NEW_LINES)));
+})->with(
+    array_map(
+        fn (string $line) => [json_decode($line, true, 16, JSON_THROW_ON_ERROR)],
+        (array) file(dirname(__DIR__).'/fixtures/worked-recipes.jsonl', FILE_IGNORE_NEW_LINES),
+    ),
+);
 
 it('says of every line what was made of it', function (string $text) {
     $said = array_column(pasted($text)->lines, 'line');
     foreach (array_filter(array_map('trim', explode("\n", $text))) as $line) {
         expect(implode(' | ', $said))->toContain(trim($line, '-• '));
     }
-})->with(["Ingredients:\n40 g dried thyme\n1 cup olive oil\nMethod\nDo it well\nServe with love", "Fair oil\n- 40 g dried thyme\n- 1 cup olive oil\n\nThat is all"]);
+})->with([
+    "Ingredients:\n40 g dried thyme\n1 cup olive oil\nMethod\nDo it well\nServe with love",
+    "Fair oil\n- 40 g dried thyme\n- 1 cup olive oil\n\nThat is all",
+]);

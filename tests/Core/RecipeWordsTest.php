@@ -41,17 +41,26 @@ it('takes no herb for an oil, nor water, nor drops', function (string $rest) {
 })->with(['dried calendula', 'lavender essential oil', 'water', 'beeswax', 'sunflower petals, dried', 'olive leaves']);
 
 it('takes an oil that it does not know for no other', function () {
-    expect(words()->oil('oil'))->toBe(['id' => '', 'name' => 'oil'])
-        ->and(words()->oil('carrier oil of choice'))->toBe(['id' => '', 'name' => 'carrier oil'])
-        ->and(words()->oil('emu oil'))->toBe(['id' => '', 'name' => 'emu oil'])
-        ->and(words()->oil('pumpkin seed oil'))->toBe(['id' => '', 'name' => 'pumpkin seed oil'])
-        ->and(words()->oil('goose fat, rendered'))->toBe(['id' => '', 'name' => 'goose fat'])
-        ->and(words()->oil('peanut butter'))->toBe(['id' => '', 'name' => 'peanut butter']);
+    expect(words()->oil('oil'))
+        ->toBe(['id' => '', 'name' => 'oil'])
+        ->and(words()->oil('carrier oil of choice'))
+        ->toBe(['id' => '', 'name' => 'carrier oil'])
+        ->and(words()->oil('emu oil'))
+        ->toBe(['id' => '', 'name' => 'emu oil'])
+        ->and(words()->oil('pumpkin seed oil'))
+        ->toBe(['id' => '', 'name' => 'pumpkin seed oil'])
+        ->and(words()->oil('goose fat, rendered'))
+        ->toBe(['id' => '', 'name' => 'goose fat'])
+        ->and(words()->oil('peanut butter'))
+        ->toBe(['id' => '', 'name' => 'peanut butter']);
 });
 
 it('finds the amount a line begins with', function (string $line, ?string $typed, string $rest) {
     [$amount, $found, $after] = words()->amount($line);
-    expect($amount === null ? null : $found)->toBe($typed)->and($after)->toBe($rest);
+    expect($amount === null ? null : $found)
+        ->toBe($typed)
+        ->and($after)
+        ->toBe($rest);
 })->with([
     ['1 cup olive oil', '1 cup', 'olive oil'],
     ['1 1/2 cups of olive oil', '1 1/2 cups', 'olive oil'],
@@ -121,7 +130,10 @@ it('splits what was pasted into lines', function (string $text, array $lines) {
     'bullets' => ["- 1 cup oil\n* 2 oz yarrow\n• 3 tbsp rosemary\n☐ wax", ['1 cup oil', '2 oz yarrow', '3 tbsp rosemary', 'wax']],
     'numbers' => ["1. Warm it\n2) Strain it", ['Warm it', 'Strain it']],
     'headings stay, to be told' => ["Ingredients:\n1 cup oil\nMETHOD\nWarm it", ['Ingredients:', '1 cup oil', 'METHOD', 'Warm it']],
-    'one amount of two units' => ['1 cup and 2 tbsp olive oil, 1 lb 3 oz dried yarrow', ['1 cup and 2 tbsp olive oil', '1 lb 3 oz dried yarrow']],
+    'one amount of two units' => [
+        '1 cup and 2 tbsp olive oil, 1 lb 3 oz dried yarrow',
+        ['1 cup and 2 tbsp olive oil', '1 lb 3 oz dried yarrow'],
+    ],
     'in one line' => ['1 cup oil, 3 tbsp dried flowers and 2 oz yarrow', ['1 cup oil', '3 tbsp dried flowers', '2 oz yarrow']],
     'a comma that divides nothing' => ['40 g yarrow, cut', ['40 g yarrow, cut']],
     'nothing' => [" \n\n\t", []],
@@ -130,9 +142,16 @@ it('splits what was pasted into lines', function (string $text, array $lines) {
 it('stays within bounds whatever is pasted', function () {
     $split = words()->split(str_repeat(str_repeat('x', 500)."\n", 500));
     expect($split)->toHaveCount(500);
-    $read = (new Kettle\Share\PastedRecipe(Support::bench()->cupboard(), Support::bench()->methods(), Support::kitchen()))->read("1 cup olive oil\n".str_repeat(str_repeat('x', 500)."\n", 500));
+    $read = (new Kettle\Share\PastedRecipe(Support::bench()->cupboard(), Support::bench()->methods(), Support::kitchen()))->read(
+        "1 cup olive oil\n".str_repeat(str_repeat('x', 500)."\n", 500),
+    );
     // What is not read is said: the tail of each long line, and the lines after two hundred.
-    expect(count($read->lines))->toBe(1 + 199 * 2 + 1)->and($read->lines[count($read->lines) - 1]['line'])->toContain('301 more lines')->and(max(array_map(fn (array $line) => mb_strlen($line['line']), $read->lines)))->toBe(300);
+    expect(count($read->lines))
+        ->toBe(1 + 199 * 2 + 1)
+        ->and($read->lines[count($read->lines) - 1]['line'])
+        ->toContain('301 more lines')
+        ->and(max(array_map(fn (array $line) => mb_strlen($line['line']), $read->lines)))
+        ->toBe(300);
     foreach (Tables::shipped()->table('methods')->rows('rows') as $row) {
         expect(words()->isName($row->text('name')))->toBeBool();
     }

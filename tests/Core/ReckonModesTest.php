@@ -9,14 +9,21 @@ use Opis\JsonSchema\Validator;
 /** What a mode answers, both sides held against docs/formats/reckon.schema.json. */
 function answered(string $mode, array $asked): array
 {
-    $validator = new Validator;
+    $validator = new Validator();
     foreach (['reckon', 'wish'] as $format) {
-        $validator->resolver()?->registerFile("kettle://formats/{$format}.schema.json", dirname(__DIR__, 2)."/docs/formats/{$format}.schema.json");
+        $validator
+            ->resolver()
+            ?->registerFile("kettle://formats/{$format}.schema.json", dirname(__DIR__, 2)."/docs/formats/{$format}.schema.json");
     }
     $answer = (new Questions(Tables::shipped()))->ask($mode, $asked, new DateTimeImmutable('2026-11-24T10:00:00Z'));
     foreach (['asks' => $asked, 'answers' => $answer] as $side => $document) {
-        $result = $validator->validate(json_decode((string) json_encode($document)), (object) ['$ref' => "kettle://formats/reckon.schema.json#/\$defs/{$mode}/{$side}"]);
-        expect($result->isValid())->toBeTrue("{$mode} {$side}: ".($result->error() === null ? '' : json_encode((new ErrorFormatter)->format($result->error(), false))));
+        $result = $validator->validate(
+            json_decode((string) json_encode($document)),
+            (object) ['$ref' => "kettle://formats/reckon.schema.json#/\$defs/{$mode}/{$side}"],
+        );
+        expect($result->isValid())->toBeTrue(
+            "{$mode} {$side}: ".($result->error() === null ? '' : json_encode((new ErrorFormatter())->format($result->error(), false))),
+        );
     }
 
     return $answer;
@@ -31,18 +38,76 @@ function modesAsked(): array
     }
 
     return [
-        'warm-hours' => ['readings' => [['at' => '2026-11-24T10:00:00Z', 'c' => 49], ['at' => '2026-11-24T10:20:00Z', 'c' => 49.0]], 'band' => ['low' => 43, 'target' => 49, 'ceiling' => 60], 'planned_h' => 8],
+        'warm-hours' => [
+            'readings' => [['at' => '2026-11-24T10:00:00Z', 'c' => 49], ['at' => '2026-11-24T10:20:00Z', 'c' => 49.0]],
+            'band' => ['low' => 43, 'target' => 49, 'ceiling' => 60],
+            'planned_h' => 8,
+        ],
         'pot' => ['watts' => 80, 'loss_w_per_k' => 1.5, 'water_kg' => 2.5, 'poured_c' => 45, 'jars_j_per_k' => 900, 'hours' => 6],
-        'bath' => ['cooker' => ['shape' => 'oval', 'length_mm' => 300, 'width_mm' => 210, 'height_mm' => 140], 'jars' => array_fill(0, 3, ['brim_ml' => 505, 'height_mm' => 118, 'level_mm' => 93, 'contents_g' => 400])],
-        'learn' => ['water_kg' => 2.2, 'jars_j_per_k' => 900, 'jars_w_per_k' => 2.0, 'open_m2' => 0.02, 'readings' => $warmUp, 'of' => 'oil'],
-        'sun' => ['latitude' => 50, 'longitude' => 0, 'from' => '2026-06-20', 'days' => 3, 'jar' => ['diameter_mm' => 73.8, 'level_mm' => 93, 'oil_kg' => 0.32, 'herb_kg' => 0.07, 'glass_kg' => 0.24], 'facing' => 180, 'cloud' => 0.2],
+        'bath' => [
+            'cooker' => ['shape' => 'oval', 'length_mm' => 300, 'width_mm' => 210, 'height_mm' => 140],
+            'jars' => array_fill(0, 3, ['brim_ml' => 505, 'height_mm' => 118, 'level_mm' => 93, 'contents_g' => 400]),
+        ],
+        'learn' => [
+            'water_kg' => 2.2,
+            'jars_j_per_k' => 900,
+            'jars_w_per_k' => 2.0,
+            'open_m2' => 0.02,
+            'readings' => $warmUp,
+            'of' => 'oil',
+        ],
+        'sun' => [
+            'latitude' => 50,
+            'longitude' => 0,
+            'from' => '2026-06-20',
+            'days' => 3,
+            'jar' => ['diameter_mm' => 73.8, 'level_mm' => 93, 'oil_kg' => 0.32, 'herb_kg' => 0.07, 'glass_kg' => 0.24],
+            'facing' => 180,
+            'cloud' => 0.2,
+        ],
         'fit' => ['looks' => [['t' => 24, 'y' => 4], ['t' => 72, 'y' => 9], ['t' => 168, 'y' => 15], ['t' => 340, 'y' => 18]]],
-        'yield' => ['way' => 'squeezed', 'batches' => [['id' => 'a', 'oil_ml' => 350, 'out_ml' => 260, 'dry_g' => 70], ['id' => 'b', 'oil_ml' => 500, 'out_ml' => 390, 'dry_g' => 100]]],
-        'bottle' => ['oil_ml' => 347, 'sizes' => [['id' => 'x', 'capacity_ml' => 50, 'stock' => 4, 'fixed' => 1], ['id' => 'y', 'capacity_ml' => 30, 'stock' => null]], 'vitamin_e' => 'd-alpha-tocopherol'],
-        'keep' => ['oils' => [['id' => 'sunflower', 'parts' => 3, 'opened' => '2026-08-01', 'best_before' => '2027-05-01'], ['id' => 'jojoba', 'parts' => 1]], 'state' => 'dried', 'filled_on' => '2026-10-01', 'strained_on' => '2026-10-29', 'heat' => [['hours' => 8, 'celsius' => 49]], 'place' => 'room', 'glass' => 'clear', 'antioxidant' => 'vitamin-e'],
+        'yield' => [
+            'way' => 'squeezed',
+            'batches' => [
+                ['id' => 'a', 'oil_ml' => 350, 'out_ml' => 260, 'dry_g' => 70],
+                ['id' => 'b', 'oil_ml' => 500, 'out_ml' => 390, 'dry_g' => 100],
+            ],
+        ],
+        'bottle' => [
+            'oil_ml' => 347,
+            'sizes' => [
+                ['id' => 'x', 'capacity_ml' => 50, 'stock' => 4, 'fixed' => 1],
+                ['id' => 'y', 'capacity_ml' => 30, 'stock' => null],
+            ],
+            'vitamin_e' => 'd-alpha-tocopherol',
+        ],
+        'keep' => [
+            'oils' => [
+                ['id' => 'sunflower', 'parts' => 3, 'opened' => '2026-08-01', 'best_before' => '2027-05-01'],
+                ['id' => 'jojoba', 'parts' => 1],
+            ],
+            'state' => 'dried',
+            'filled_on' => '2026-10-01',
+            'strained_on' => '2026-10-29',
+            'heat' => [['hours' => 8, 'celsius' => 49]],
+            'place' => 'room',
+            'glass' => 'clear',
+            'antioxidant' => 'vitamin-e',
+        ],
         'cautions' => ['herb' => ['id' => 'comfrey-leaf', 'state' => 'fresh'], 'oils' => ['sweet-almond'], 'place' => 'bench'],
-        'faults' => ['signs' => ['cloudy', 'beads'], 'facts' => ['wet-herb' => ['state' => 'fresh'], 'squeezed-wet' => ['way' => 'squeezed']]],
-        'diary' => ['jobs' => [['id' => 'a', 'called' => 'vanilla', 'target_c' => 49, 'ceiling_c' => 60, 'hours' => 8, 'jars_mm' => [79.8, 79.8]], ['id' => 'b', 'target_c' => 38, 'ceiling_c' => 40, 'hours' => 24, 'jars_mm' => [67.3], 'due_by' => '2026-11-25T12:00']], 'cookers' => [['id' => 'round', 'length_mm' => 210, 'height_mm' => 130, 'methods' => ['slow-cooker']]], 'home' => ['2' => '07:00-09:00, 17:00-22:30'], 'away' => [['from' => '2026-11-26T00:00', 'to' => '2026-11-27T00:00']]],
+        'faults' => [
+            'signs' => ['cloudy', 'beads'],
+            'facts' => ['wet-herb' => ['state' => 'fresh'], 'squeezed-wet' => ['way' => 'squeezed']],
+        ],
+        'diary' => [
+            'jobs' => [
+                ['id' => 'a', 'called' => 'vanilla', 'target_c' => 49, 'ceiling_c' => 60, 'hours' => 8, 'jars_mm' => [79.8, 79.8]],
+                ['id' => 'b', 'target_c' => 38, 'ceiling_c' => 40, 'hours' => 24, 'jars_mm' => [67.3], 'due_by' => '2026-11-25T12:00'],
+            ],
+            'cookers' => [['id' => 'round', 'length_mm' => 210, 'height_mm' => 130, 'methods' => ['slow-cooker']]],
+            'home' => ['2' => '07:00-09:00, 17:00-22:30'],
+            'away' => [['from' => '2026-11-26T00:00', 'to' => '2026-11-27T00:00']],
+        ],
     ];
 }
 
@@ -52,13 +117,18 @@ it('answers each mode by its schema', function (string $mode) {
 
 it('goes by the same arithmetic from the pipe as at the Stove', function () {
     // Twenty minutes at the target are twenty minutes at warmth.
-    expect(answered('warm-hours', modesAsked()['warm-hours'])['warm_h'])->toEqualWithDelta(1 / 3, 1e-4)
-        ->and(answered('bath', modesAsked()['bath'])['jars'])->toHaveCount(3)
-        ->and(answered('diary', modesAsked()['diary'])['jobs'][1]['says'])->toContain('soonest');
+    expect(answered('warm-hours', modesAsked()['warm-hours'])['warm_h'])
+        ->toEqualWithDelta(1 / 3, 1e-4)
+        ->and(answered('bath', modesAsked()['bath'])['jars'])
+        ->toHaveCount(3)
+        ->and(answered('diary', modesAsked()['diary'])['jobs'][1]['says'])
+        ->toContain('soonest');
     // Poured hand-hot, it is in the band sooner than from cold.
     $cold = modesAsked()['pot'];
     unset($cold['poured_c']);
-    expect(answered('pot', modesAsked()['pot'])['minutes_to_band']['value'])->toBeLessThan(answered('pot', $cold)['minutes_to_band']['value']);
+    expect(answered('pot', modesAsked()['pot'])['minutes_to_band']['value'])->toBeLessThan(
+        answered('pot', $cold)['minutes_to_band']['value'],
+    );
 });
 
 it('answers or refuses whatever a mode is asked', function (string $mode) {
@@ -79,7 +149,9 @@ it('answers or refuses whatever a mode is asked', function (string $mode) {
         }
         unset($at);
         try {
-            expect(json_encode((new Questions(Tables::shipped()))->ask($mode, $asked, new DateTimeImmutable('2026-11-24T10:00:00Z'))))->toBeString();
+            expect(
+                json_encode((new Questions(Tables::shipped()))->ask($mode, $asked, new DateTimeImmutable('2026-11-24T10:00:00Z'))),
+            )->toBeString();
         } catch (WishRefused $no) {
             $refused++;
             expect($no->faults[0]['sentence'])->toMatch('/[.?]$/');

@@ -16,15 +16,28 @@ function figure(Plan $plan, string $id): float
 }
 
 it('gives back the start, solved for any unknown', function (array $herb, string $ratio, string $basis) {
-    $base = ['herbs' => [$herb + ['amount' => '40 g']], 'oils' => [['id' => 'olive', 'parts' => '2'], ['id' => 'jojoba', 'parts' => '1']], 'ratio' => $ratio, 'basis' => $basis];
+    $base = [
+        'herbs' => [$herb + ['amount' => '40 g']],
+        'oils' => [['id' => 'olive', 'parts' => '2'], ['id' => 'jojoba', 'parts' => '1']],
+        'ratio' => $ratio,
+        'basis' => $basis,
+    ];
     $first = Support::plan($base);
     $fromOil = Support::plan([...$base, 'herbs' => [$herb], 'oil_amount' => figure($first, 'oil_volume').' mL']);
-    $fromYield = Support::plan([...$base, 'herbs' => [$herb], 'finished' => ['amount' => figure($first, 'yield_volume').' mL', 'sure' => 'evens']]);
+    $fromYield = Support::plan([
+        ...$base,
+        'herbs' => [$herb],
+        'finished' => ['amount' => figure($first, 'yield_volume').' mL', 'sure' => 'evens'],
+    ]);
     $fromBoth = Support::plan(array_diff_key([...$base, 'oil_amount' => figure($first, 'oil_volume').' mL'], ['ratio' => 1]));
-    expect(figure($fromOil, 'herb_mass'))->toEqualWithDelta(40.0, 1e-6)
-        ->and(figure($fromYield, 'herb_mass'))->toEqualWithDelta(40.0, 1e-6)
-        ->and(figure($fromYield, 'oil_volume'))->toEqualWithDelta(figure($first, 'oil_volume'), 1e-6)
-        ->and(figure($fromBoth, 'oil_volume') / figure($fromBoth, 'herb_mass'))->toEqualWithDelta(figure($first, 'oil_volume') / 40.0, 1e-9);
+    expect(figure($fromOil, 'herb_mass'))
+        ->toEqualWithDelta(40.0, 1e-6)
+        ->and(figure($fromYield, 'herb_mass'))
+        ->toEqualWithDelta(40.0, 1e-6)
+        ->and(figure($fromYield, 'oil_volume'))
+        ->toEqualWithDelta(figure($first, 'oil_volume'), 1e-6)
+        ->and(figure($fromBoth, 'oil_volume') / figure($fromBoth, 'herb_mass'))
+        ->toEqualWithDelta(figure($first, 'oil_volume') / 40.0, 1e-9);
 })->with([
     'weighed' => [['id' => 'marshmallow-root'], '1:5', 'dry'],
     'leaner' => [['id' => 'self-heal'], '1:7', 'dry'],
@@ -39,7 +52,10 @@ it('gives back the start, solved for any unknown', function (array $herb, string
 it('says weight to weight and by volume as they are', function () {
     $weight = Support::plan(['herb' => ['id' => 'marshmallow-root', 'amount' => '50 g'], 'ratio' => '1:5 w/w']);
     // 250 g of sunflower at 0.920 g/mL.
-    expect(figure($weight, 'oil_mass'))->toEqualWithDelta(250.0, 1e-6)->and(figure($weight, 'oil_volume'))->toEqualWithDelta(271.739, 0.001);
+    expect(figure($weight, 'oil_mass'))
+        ->toEqualWithDelta(250.0, 1e-6)
+        ->and(figure($weight, 'oil_volume'))
+        ->toEqualWithDelta(271.739, 0.001);
     $volume = Support::plan(['herb' => ['id' => 'marshmallow-root', 'amount' => '50 g'], 'ratio' => '1:2 v/v']);
     // 50 g of cut root lying loose at 0.40 g/mL is 125 mL; twice that is 250 mL.
     expect(figure($volume, 'oil_volume'))->toEqualWithDelta(250.0, 1e-6);
@@ -52,13 +68,11 @@ it('makes enough nine times in ten, and no more than that asks for', function (s
     $tenth = figure($plan, 'oil_volume') - ($uptake->mlPerGram + 1.2816 * $uptake->sd) * figure($plan, 'herb_mass') - $uptake->lossesMl;
     expect($tenth)->toEqualWithDelta(300.0, 1e-6);
     $evens = Support::plan(['herb' => ['id' => $herb], 'finished' => ['amount' => '300 mL', 'sure' => 'evens'], 'way' => $way]);
-    expect(figure($evens, 'yield_volume'))->toEqualWithDelta(300.0, 1e-6)->and(figure($evens, 'oil_volume'))->toBeLessThan(figure($plan, 'oil_volume'));
-})->with([
-    ['marshmallow-root', 'squeezed'],
-    ['marshmallow-root', 'drained'],
-    ['self-heal', 'pressed'],
-    ['linden-blossom', 'squeezed'],
-]);
+    expect(figure($evens, 'yield_volume'))
+        ->toEqualWithDelta(300.0, 1e-6)
+        ->and(figure($evens, 'oil_volume'))
+        ->toBeLessThan(figure($plan, 'oil_volume'));
+})->with([['marshmallow-root', 'squeezed'], ['marshmallow-root', 'drained'], ['self-heal', 'pressed'], ['linden-blossom', 'squeezed']]);
 
 /*
  * The same by throwing dice: of many batches whose herb keeps u ~ N(1.2, 0.35) mL in each gram, nine in
@@ -69,11 +83,14 @@ it('fills six bottles nine times in ten when it is tried', function () {
     mt_srand(7);
     $enough = 0;
     for ($i = 0; $i < 20_000; $i++) {
-        $normal = sqrt(-2 * log((mt_rand() + 1) / (mt_getrandmax() + 2))) * cos(2 * M_PI * mt_rand() / mt_getrandmax());
+        $normal = sqrt(-2 * log((mt_rand() + 1) / (mt_getrandmax() + 2))) * cos((2 * M_PI * mt_rand()) / mt_getrandmax());
         $enough += figure($plan, 'oil_volume') - (1.2 + 0.35 * $normal) * figure($plan, 'herb_mass') - 5 >= 300 ? 1 : 0;
     }
-    expect($enough / 20_000)->toBeGreaterThan(0.89)->toBeLessThan(0.91)
-        ->and($plan->sentenceText())->toStartWith('Enough for six bottles of 50 mL, in a ');
+    expect($enough / 20_000)
+        ->toBeGreaterThan(0.89)
+        ->toBeLessThan(0.91)
+        ->and($plan->sentenceText())
+        ->toStartWith('Enough for six bottles of 50 mL, in a ');
 });
 
 /*
@@ -86,13 +103,20 @@ it('fills six bottles nine times in ten when it is tried', function () {
  */
 it('weighs the jar way', function () {
     $plan = Support::plan(['herb' => ['id' => 'self-heal'], 'jar' => '473', 'by_jar' => ['fill' => 'half', 'cover' => '25 mm']]);
-    expect(figure($plan, 'herb_mass'))->toEqualWithDelta(32.825, 0.001)
-        ->and(figure($plan, 'bed_height'))->toEqualWithDelta(38.35, 0.001)
-        ->and(figure($plan, 'level_height'))->toEqualWithDelta(63.35, 0.001)
-        ->and(figure($plan, 'oil_volume'))->toEqualWithDelta(245.867, 0.01)
-        ->and(figure($plan, 'cover'))->toEqualWithDelta(25.0, 1e-9)
-        ->and($plan->amounts->ratio->parts)->toEqualWithDelta(7.49, 0.01)
-        ->and($plan->sentenceText())->toStartWith('A pint jar, half full and covered by 25 mm: self-heal oil');
+    expect(figure($plan, 'herb_mass'))
+        ->toEqualWithDelta(32.825, 0.001)
+        ->and(figure($plan, 'bed_height'))
+        ->toEqualWithDelta(38.35, 0.001)
+        ->and(figure($plan, 'level_height'))
+        ->toEqualWithDelta(63.35, 0.001)
+        ->and(figure($plan, 'oil_volume'))
+        ->toEqualWithDelta(245.867, 0.01)
+        ->and(figure($plan, 'cover'))
+        ->toEqualWithDelta(25.0, 1e-9)
+        ->and($plan->amounts->ratio->parts)
+        ->toEqualWithDelta(7.49, 0.01)
+        ->and($plan->sentenceText())
+        ->toStartWith('A pint jar, half full and covered by 25 mm: self-heal oil');
 });
 
 it('fills and covers as far as is said, for every fill that has room', function (string $fill, float $share) {
@@ -105,16 +129,13 @@ it('fills and covers as far as is said, for every fill that has room', function 
 
                 continue;
             }
-            expect(figure($plan, 'dry_fill_height'))->toEqualWithDelta($share * $plan->amounts->jar->heightMm, 1e-6)
-                ->and(figure($plan, 'cover'))->toEqualWithDelta(25.4, 1e-6);
+            expect(figure($plan, 'dry_fill_height'))
+                ->toEqualWithDelta($share * $plan->amounts->jar->heightMm, 1e-6)
+                ->and(figure($plan, 'cover'))
+                ->toEqualWithDelta(25.4, 1e-6);
         }
     }
-})->with([
-    ['quarter', 0.25],
-    ['half', 0.5],
-    ['three-quarters', 0.75],
-    ['full', 1.0],
-]);
+})->with([['quarter', 0.25], ['half', 0.5], ['three-quarters', 0.75], ['full', 1.0]]);
 
 it('shares between jars alike what is wanted of all together', function () {
     $one = Support::plan(['jar' => '473']);
@@ -127,19 +148,34 @@ it('shares between jars alike what is wanted of all together', function () {
     }
     expect($three->sentenceText())->toStartWith('Three pint jars of marshmallow root oil');
     $chosen = Support::plan(['herb' => ['id' => 'marshmallow-root', 'amount' => '900 g']]);
-    expect($chosen->amounts->jars)->toBe(3)->and($chosen->amounts->jar->id)->toBe('1893')
-        ->and($chosen->amounts->levels->headspaceMm())->toBeGreaterThanOrEqual(10.0);
+    expect($chosen->amounts->jars)
+        ->toBe(3)
+        ->and($chosen->amounts->jar->id)
+        ->toBe('1893')
+        ->and($chosen->amounts->levels->headspaceMm())
+        ->toBeGreaterThanOrEqual(10.0);
 });
 
 it('takes several herbs by parts, by weights, or one weighed', function () {
-    $parts = Support::plan(['herbs' => [['id' => 'calendula', 'parts' => '2'], ['id' => 'self-heal'], ['id' => 'rosemary', 'parts' => '1/2']], 'oil_amount' => '400 mL', 'ratio' => '1:7']);
+    $parts = Support::plan([
+        'herbs' => [['id' => 'calendula', 'parts' => '2'], ['id' => 'self-heal'], ['id' => 'rosemary', 'parts' => '1/2']],
+        'oil_amount' => '400 mL',
+        'ratio' => '1:7',
+    ]);
     $whole = figure($parts, 'herb_mass');
-    expect(figure($parts, 'herb_mass.0') / $whole)->toEqualWithDelta(2 / 3.5, 1e-9)
-        ->and(figure($parts, 'herb_mass.0') + figure($parts, 'herb_mass.1') + figure($parts, 'herb_mass.2'))->toEqualWithDelta($whole, 1e-9)
-        ->and($parts->name())->toBe('Calendula, self-heal and rosemary in sunflower oil')
-        ->and($parts->sentenceText())->toContain('calendula, self-heal and rosemary (two to one to 0.5) oil for');
+    expect(figure($parts, 'herb_mass.0') / $whole)
+        ->toEqualWithDelta(2 / 3.5, 1e-9)
+        ->and(figure($parts, 'herb_mass.0') + figure($parts, 'herb_mass.1') + figure($parts, 'herb_mass.2'))
+        ->toEqualWithDelta($whole, 1e-9)
+        ->and($parts->name())
+        ->toBe('Calendula, self-heal and rosemary in sunflower oil')
+        ->and($parts->sentenceText())
+        ->toContain('calendula, self-heal and rosemary (two to one to 0.5) oil for');
     $weighed = Support::plan(['herbs' => [['id' => 'calendula', 'amount' => '30 g'], ['id' => 'self-heal', 'amount' => '1 oz']]]);
-    expect(figure($weighed, 'herb_mass'))->toEqualWithDelta(58.349523125, 1e-9)->and(figure($weighed, 'herb_mass.1'))->toEqualWithDelta(28.349523125, 1e-9);
+    expect(figure($weighed, 'herb_mass'))
+        ->toEqualWithDelta(58.349523125, 1e-9)
+        ->and(figure($weighed, 'herb_mass.1'))
+        ->toEqualWithDelta(28.349523125, 1e-9);
     $one = Support::plan(['herbs' => [['id' => 'calendula', 'amount' => '30 g', 'parts' => '2'], ['id' => 'self-heal']]]);
     expect(figure($one, 'herb_mass'))->toEqualWithDelta(45.0, 1e-9);
 });
@@ -163,7 +199,12 @@ it('scales: a plan twice as large is twice as large in every weight and volume',
     expect(figure($two, 'yield_volume') + 5)->toEqualWithDelta(2 * (figure($one, 'yield_volume') + 5), 1e-9);
 })->with([
     [[]],
-    [['herbs' => [['id' => 'calendula', 'parts' => '3'], ['id' => 'yarrow']], 'oils' => [['id' => 'olive', 'parts' => 3], ['id' => 'sesame', 'parts' => 1], ['id' => 'jojoba', 'parts' => 2]]]],
+    [
+        [
+            'herbs' => [['id' => 'calendula', 'parts' => '3'], ['id' => 'yarrow']],
+            'oils' => [['id' => 'olive', 'parts' => 3], ['id' => 'sesame', 'parts' => 1], ['id' => 'jojoba', 'parts' => 2]],
+        ],
+    ],
     [['herb' => ['id' => 'chickweed', 'state' => 'fresh'], 'oils' => ['olive']]],
 ]);
 
@@ -174,38 +215,56 @@ it('makes a past batch again, as it was, scaled, or of another size', function (
     $twice = Support::plan(Again::wish($plan->wish->source, $document, 2.0));
     $open = Again::wish($plan->wish->source, $document);
     // As it was is as it was written, to the last gram.
-    expect(figure($same, 'herb_mass'))->toEqualWithDelta(figure($plan, 'herb_mass'), 1e-9)
-        ->and(figure($same, 'oil_volume'))->toEqualWithDelta(figure($plan, 'oil_volume'), 1e-9)
-        ->and(figure($twice, 'herb_mass'))->toEqualWithDelta(2 * figure($plan, 'herb_mass'), 0.01 * figure($twice, 'herb_mass'))
-        ->and($open)->not->toHaveKeys(['oil_amount', 'finished', 'by_jar', 'jar', 'start', 'ready_by'])
-        ->and(array_column($open['herbs'], 'amount'))->toBe([]);
+    expect(figure($same, 'herb_mass'))
+        ->toEqualWithDelta(figure($plan, 'herb_mass'), 1e-9)
+        ->and(figure($same, 'oil_volume'))
+        ->toEqualWithDelta(figure($plan, 'oil_volume'), 1e-9)
+        ->and(figure($twice, 'herb_mass'))
+        ->toEqualWithDelta(2 * figure($plan, 'herb_mass'), 0.01 * figure($twice, 'herb_mass'))
+        ->and($open)
+        ->not->toHaveKeys(['oil_amount', 'finished', 'by_jar', 'jar', 'start', 'ready_by'])
+        ->and(array_column($open['herbs'], 'amount'))
+        ->toBe([]);
     $reopened = Support::plan([...$open, 'oil_amount' => '300 mL']);
-    expect(figure($reopened, 'oil_volume') / figure($reopened, 'herb_mass'))->toEqualWithDelta(figure($plan, 'oil_volume') / figure($plan, 'herb_mass'), 0.02);
+    expect(figure($reopened, 'oil_volume') / figure($reopened, 'herb_mass'))->toEqualWithDelta(
+        figure($plan, 'oil_volume') / figure($plan, 'herb_mass'),
+        0.02,
+    );
 })->with([
     'a jar' => [['jar' => '473']],
     'weighed' => [['herb' => ['id' => 'self-heal', 'amount' => '40 g'], 'oil_amount' => '250 mL']],
     'the jar way' => [['herb' => ['id' => 'self-heal'], 'jar' => '473', 'by_jar' => ['fill' => 'half']]],
     'bottles' => [['finished' => ['count' => '4', 'size' => '50 mL'], 'ready_by' => '2027-01-31']],
-    'herbs by weight' => [['herbs' => [['id' => 'calendula', 'amount' => '20 g'], ['id' => 'self-heal', 'amount' => '35 g']], 'oils' => ['olive']]],
+    'herbs by weight' => [
+        ['herbs' => [['id' => 'calendula', 'amount' => '20 g'], ['id' => 'self-heal', 'amount' => '35 g']], 'oils' => ['olive']],
+    ],
     'wilted' => [['herb' => ['id' => 'chickweed', 'state' => 'wilted', 'amount' => '70 g', 'picked' => '100 g'], 'oils' => ['olive']]],
 ]);
 
 it('refuses to scale a batch out of the kitchen', function (float $times) {
     expect(fn () => Again::wish(['oils' => ['olive']], [], $times))->toThrow(WishRefused::class, 'twentieth');
-})->with([
-    [0.0],
-    [-2.0],
-    [50.0],
-]);
+})->with([[0.0], [-2.0], [50.0]]);
 
 it('refuses a side that cannot be', function (array $wish, string $fault) {
     expect(Support::faults($wish))->toContain($fault);
 })->with([
-    'parts that add to nothing' => [['herbs' => [['id' => 'calendula', 'parts' => '0'], ['id' => 'self-heal', 'parts' => '0']]], 'herbs: out_of_range'],
-    'parts that are no number' => [['herbs' => [['id' => 'calendula', 'parts' => 'lots'], ['id' => 'self-heal']]], 'herbs.0.parts: unreadable'],
-    'some weighed' => [['herbs' => [['id' => 'calendula', 'amount' => '10 g'], ['id' => 'self-heal', 'amount' => '10 g'], ['id' => 'yarrow']]], 'herbs: disagree'],
+    'parts that add to nothing' => [
+        ['herbs' => [['id' => 'calendula', 'parts' => '0'], ['id' => 'self-heal', 'parts' => '0']]],
+        'herbs: out_of_range',
+    ],
+    'parts that are no number' => [
+        ['herbs' => [['id' => 'calendula', 'parts' => 'lots'], ['id' => 'self-heal']]],
+        'herbs.0.parts: unreadable',
+    ],
+    'some weighed' => [
+        ['herbs' => [['id' => 'calendula', 'amount' => '10 g'], ['id' => 'self-heal', 'amount' => '10 g'], ['id' => 'yarrow']]],
+        'herbs: disagree',
+    ],
     'the same herb twice' => [['herbs' => [['id' => 'calendula'], ['id' => 'calendula']]], 'herbs: twice'],
-    'seven herbs' => [['herbs' => array_map(fn (string $id) => ['id' => $id], ['calendula', 'self-heal', 'yarrow', 'sage', 'thyme', 'basil', 'oregano'])], 'herbs: out_of_range'],
+    'seven herbs' => [
+        ['herbs' => array_map(fn (string $id) => ['id' => $id], ['calendula', 'self-heal', 'yarrow', 'sage', 'thyme', 'basil', 'oregano'])],
+        'herbs: out_of_range',
+    ],
     'seven oils' => [['oils' => ['olive', 'sunflower', 'sesame', 'jojoba', 'castor', 'avocado', 'argan']], 'oils: out_of_range'],
     'an unknown second herb' => [['herbs' => [['id' => 'calendula'], ['id' => 'triffid']]], 'herbs.1: unknown'],
     'no bottles' => [['finished' => ['count' => '0', 'size' => '50 mL']], 'finished.count: out_of_range'],
@@ -225,7 +284,10 @@ it('refuses a side that cannot be', function (array $wish, string $fault) {
     'a way of its own' => [['way' => 'wrung'], 'way: unknown'],
     'so thick that nothing comes out' => [['ratio' => '1:1', 'finished' => ['amount' => '100 mL']], 'ratio: too_thick'],
     'a dried herb in the pan' => [['method' => 'gentle-pan'], 'method: not_for_this'],
-    'wet herb in a closed bath' => [['herb' => ['id' => 'chickweed', 'state' => 'fresh'], 'method' => 'water-bath', 'oils' => ['olive']], 'method: not_for_this'],
+    'wet herb in a closed bath' => [
+        ['herb' => ['id' => 'chickweed', 'state' => 'fresh'], 'method' => 'water-bath', 'oils' => ['olive']],
+        'method: not_for_this',
+    ],
     'lard for the salad, cold' => [['oils' => ['lard'], 'method' => 'cold'], 'method: solid_oil'],
     'butter that is no food' => [['oils' => ['shea'], 'method' => 'slow-cooker', 'purpose' => 'kitchen'], 'oils: not_for_the_kitchen'],
     'wilted garlic for the kitchen' => [['herb' => ['id' => 'garlic', 'state' => 'wilted'], 'purpose' => 'kitchen'], 'purpose: botulism'],

@@ -12,7 +12,16 @@ use Kettle\Warmth\WarmthRefused;
 
 function coldPot(array $more = []): Pot
 {
-    return Pot::of($more + ['watts' => 100.0, 'loss_w_per_k' => 1.4, 'water_kg' => 2.2, 'open_m2' => 0.02, 'jars_j_per_k' => 1100.0, 'jars_w_per_k' => 6.0]);
+    return Pot::of(
+        $more + [
+            'watts' => 100.0,
+            'loss_w_per_k' => 1.4,
+            'water_kg' => 2.2,
+            'open_m2' => 0.02,
+            'jars_j_per_k' => 1100.0,
+            'jars_w_per_k' => 6.0,
+        ],
+    );
 }
 
 /** @return list<array{float, float}> a warm-up as a thermometer would have it, with a little noise */
@@ -31,9 +40,17 @@ function warmUp(Pot $pot, float $hours, float $noise, string $of = 'oil', int $s
 it('learns a pot back from its own warm-up', function (float $watts, float $loss, string $of) {
     $pot = coldPot(['watts' => $watts, 'loss_w_per_k' => $loss]);
     $fit = PotFit::through(coldPot(), warmUp($pot, 5, 0.0, $of), $of);
-    expect($fit->watts)->toEqualWithDelta($watts, 0.2)->and($fit->lossWPerK)->toEqualWithDelta($loss, 0.01)->and($fit->rms)->toBeLessThan(0.01);
+    expect($fit->watts)
+        ->toEqualWithDelta($watts, 0.2)
+        ->and($fit->lossWPerK)
+        ->toEqualWithDelta($loss, 0.01)
+        ->and($fit->rms)
+        ->toBeLessThan(0.01);
     $noisy = PotFit::through(coldPot(), warmUp($pot, 5, 0.4, $of), $of);
-    expect(abs($noisy->watts - $watts))->toBeLessThan(4 * $noisy->wattsError + 0.5)->and(abs($noisy->lossWPerK - $loss))->toBeLessThan(4 * $noisy->lossError + 0.02);
+    expect(abs($noisy->watts - $watts))
+        ->toBeLessThan(4 * $noisy->wattsError + 0.5)
+        ->and(abs($noisy->lossWPerK - $loss))
+        ->toBeLessThan(4 * $noisy->lossError + 0.02);
 })->with([[60.0, 1.0, 'oil'], [100.0, 1.4, 'oil'], [160.0, 2.2, 'oil'], [100.0, 1.4, 'water']]);
 
 /*
@@ -44,20 +61,32 @@ it('fits as SciPy does', function () {
     $bare = ['open_m2' => 0.0, 'jars_j_per_k' => 0.0];
     $log = warmUp(coldPot($bare), 4, 0.5, 'water', 11);
     $fit = PotFit::through(coldPot($bare + ['watts' => 50.0, 'loss_w_per_k' => 3.0]), $log, 'water');
-    $theirs = python(sprintf(<<<'PY'
-import json
-from math import exp
-import numpy as np
-from scipy.optimize import curve_fit
-log = np.array(json.loads('%s'))
-C = 2.2*4186 + 2500
-T0 = log[0, 1]
-f = lambda t, P, UA: 18 + P/UA + (T0 - 18 - P/UA)*np.exp(-UA*t/C)
-p, cov = curve_fit(f, log[:, 0], log[:, 1], p0=[80, 1], xtol=1e-12, ftol=1e-12)
-print(json.dumps([float(x) for x in [*p, *np.sqrt(np.diag(cov))]]))
-PY, json_encode($log)));
-    expect($fit->watts)->toEqualWithDelta($theirs[0], 0.01 * $theirs[0] / 10)->and($fit->lossWPerK)->toEqualWithDelta($theirs[1], 0.002)
-        ->and($fit->wattsError)->toEqualWithDelta($theirs[2], 0.03 * $theirs[2])->and($fit->lossError)->toEqualWithDelta($theirs[3], 0.03 * $theirs[3]);
+    $theirs = python(
+        sprintf(
+            <<<'PY'
+            import json
+            from math import exp
+            import numpy as np
+            from scipy.optimize import curve_fit
+            log = np.array(json.loads('%s'))
+            C = 2.2*4186 + 2500
+            T0 = log[0, 1]
+            f = lambda t, P, UA: 18 + P/UA + (T0 - 18 - P/UA)*np.exp(-UA*t/C)
+            p, cov = curve_fit(f, log[:, 0], log[:, 1], p0=[80, 1], xtol=1e-12, ftol=1e-12)
+            print(json.dumps([float(x) for x in [*p, *np.sqrt(np.diag(cov))]]))
+            PY
+            ,
+            json_encode($log),
+        ),
+    );
+    expect($fit->watts)
+        ->toEqualWithDelta($theirs[0], (0.01 * $theirs[0]) / 10)
+        ->and($fit->lossWPerK)
+        ->toEqualWithDelta($theirs[1], 0.002)
+        ->and($fit->wattsError)
+        ->toEqualWithDelta($theirs[2], 0.03 * $theirs[2])
+        ->and($fit->lossError)
+        ->toEqualWithDelta($theirs[3], 0.03 * $theirs[3]);
 });
 
 it('says when a warm-up cannot tell', function (array $log, string $says) {
@@ -76,8 +105,12 @@ it('goes onward as it runs', function () {
         $now = PotRun::onward($pot, $now, 60);
     }
     $run = PotRun::of($pot, 4);
-    expect($now['oil'])->toEqualWithDelta($run->settles(), 0.01)->and($now['kg'])->toEqualWithDelta(2.2 - $run->waterLost(), 1e-4)
-        ->and($run->at(1830))->toBeBetween($run->at(1800), $run->at(1860));
+    expect($now['oil'])
+        ->toEqualWithDelta($run->settles(), 0.01)
+        ->and($now['kg'])
+        ->toEqualWithDelta(2.2 - $run->waterLost(), 1e-4)
+        ->and($run->at(1830))
+        ->toBeBetween($run->at(1800), $run->at(1860));
 });
 
 it('goes on from what was kept as if it had never stopped', function () {
@@ -97,7 +130,14 @@ it('goes on from what was kept as if it had never stopped', function () {
 
 it('gathers an hour an hour at the target, twice that ten degrees over, nothing outside', function () {
     $hours = new WarmHours(Band::of(43, 49, 60));
-    expect($hours->rateAt(49.0))->toBe(1.0)->and($hours->rateAt(59.0))->toEqualWithDelta(2.0, 1e-9)->and($hours->rateAt(42.9))->toBe(0.0)->and($hours->rateAt(60.1))->toBe(0.0);
+    expect($hours->rateAt(49.0))
+        ->toBe(1.0)
+        ->and($hours->rateAt(59.0))
+        ->toEqualWithDelta(2.0, 1e-9)
+        ->and($hours->rateAt(42.9))
+        ->toBe(0.0)
+        ->and($hours->rateAt(60.1))
+        ->toBe(0.0);
 });
 
 it('takes readings as senders write them', function (mixed $reading, ?float $celsius, string $refused = '') {
@@ -105,7 +145,10 @@ it('takes readings as senders write them', function (mixed $reading, ?float $cel
     $read = Readings::read([$reading], $now - 86400, $now);
     $celsius === null
         ? expect($read['taken'])->toBe([])->and($read['refused'][0]['sentence'])->toContain($refused)
-        : expect(array_values($read['taken']))->toBe([$celsius])->and($read['refused'])->toBe([]);
+        : expect(array_values($read['taken']))
+            ->toBe([$celsius])
+            ->and($read['refused'])
+            ->toBe([]);
 })->with([
     'a number' => [['at' => 1_795_999_000, 'c' => 49.5], 49.5],
     'as text' => [['at' => '1795999000', 'c' => '49,5'], 49.5],
@@ -127,28 +170,57 @@ it('takes readings as senders write them', function (mixed $reading, ?float $cel
 
 it('takes each second once, in order, however they come', function () {
     $now = 1_796_000_000;
-    $read = Readings::read([['at' => $now - 10, 'c' => 50], ['at' => $now - 30, 'c' => 48], ['at' => $now - 10, 'c' => 50], ['at' => $now - 20, 'c' => 49]], $now - 100, $now);
-    expect($read['taken'])->toBe([$now - 30 => 48.0, $now - 20 => 49.0, $now - 10 => 50.0])->and($read['doubled'])->toBe(1);
+    $read = Readings::read(
+        [['at' => $now - 10, 'c' => 50], ['at' => $now - 30, 'c' => 48], ['at' => $now - 10, 'c' => 50], ['at' => $now - 20, 'c' => 49]],
+        $now - 100,
+        $now,
+    );
+    expect($read['taken'])
+        ->toBe([$now - 30 => 48.0, $now - 20 => 49.0, $now - 10 => 50.0])
+        ->and($read['doubled'])
+        ->toBe(1);
 });
 
 /** @return list<array<string, mixed>> */
 function skyOf(string $from, int $days, float $cloud, float $low = 8, float $high = 17): array
 {
-    return array_map(fn (int $i) => ['day' => (new DateTimeImmutable($from, new DateTimeZone('UTC')))->modify("+{$i} days"), 'cloud' => $cloud, 'low_c' => $low, 'high_c' => $high], range(0, $days - 1));
+    return array_map(
+        fn (int $i) => [
+            'day' => (new DateTimeImmutable($from, new DateTimeZone('UTC')))->modify("+{$i} days"),
+            'cloud' => $cloud,
+            'low_c' => $low,
+            'high_c' => $high,
+        ],
+        range(0, $days - 1),
+    );
 }
 
 function sunJar(float $latitude = 50.0, ?float $facing = 180.0, bool $bag = false, float $gain = 1.0): SunJar
 {
-    return SunJar::of(Sun::over($latitude, 0), ['diameter_mm' => 73.8, 'level_mm' => 93.0, 'oil_kg' => 0.32, 'herb_kg' => 0.07, 'glass_kg' => 0.24], $facing, $bag, 18.0, $gain);
+    return SunJar::of(
+        Sun::over($latitude, 0),
+        ['diameter_mm' => 73.8, 'level_mm' => 93.0, 'oil_kg' => 0.32, 'herb_kg' => 0.07, 'glass_kg' => 0.24],
+        $facing,
+        $bag,
+        18.0,
+        $gain,
+    );
 }
 
 it('is warm in a June window, and in December no better than the shelf', function () {
     $june = sunJar()->through(skyOf('2026-06-15', 5, 0.1));
     $december = sunJar(59.0)->through(skyOf('2026-12-15', 5, 0.8));
     // A jar in a sunny summer window feels warm, some 30 to 45 C: common practice, no source.
-    expect($june[3]['peak_c'])->toBeBetween(28, 46)->and($june[3]['warm_h'])->toBeGreaterThan(4)
-        ->and($june[3]['shelf_h'] / 24)->toBeGreaterThan(SunJar::WORTH)
-        ->and($december[3]['shelf_h'] / 24)->toBeLessThan(SunJar::WORTH)->and($december[3]['peak_c'])->toBeLessThan(22);
+    expect($june[3]['peak_c'])
+        ->toBeBetween(28, 46)
+        ->and($june[3]['warm_h'])
+        ->toBeGreaterThan(4)
+        ->and($june[3]['shelf_h'] / 24)
+        ->toBeGreaterThan(SunJar::WORTH)
+        ->and($december[3]['shelf_h'] / 24)
+        ->toBeLessThan(SunJar::WORTH)
+        ->and($december[3]['peak_c'])
+        ->toBeLessThan(22);
 });
 
 it('has less of the sun the cloudier it is, and behind glass facing north', function () {
@@ -159,12 +231,19 @@ it('has less of the sun the cloudier it is, and behind glass facing north', func
         expect($now)->toBeLessThanOrEqual($before + 1e-9);
         $before = $now;
     }
-    expect($worth(sunJar(facing: 0.0), 0.1))->toBeLessThan($worth(sunJar(facing: 180.0), 0.1))
-        ->and($worth(sunJar(gain: 0.75), 0.2))->toBeLessThan($worth(sunJar(gain: 1.25), 0.2));
+    expect($worth(sunJar(facing: 0.0), 0.1))
+        ->toBeLessThan($worth(sunJar(facing: 180.0), 0.1))
+        ->and($worth(sunJar(gain: 0.75), 0.2))
+        ->toBeLessThan($worth(sunJar(gain: 1.25), 0.2));
 });
 
 it('stays at the room where no sun comes', function () {
     foreach (sunJar(70.0)->through(skyOf('2026-12-20', 2, 0.0)) as $day) {
-        expect($day['mean_c'])->toEqualWithDelta(18.0, 1e-9)->and($day['shelf_h'])->toEqualWithDelta(24.0, 1e-9)->and($day['warm_h'])->toBe(0.0);
+        expect($day['mean_c'])
+            ->toEqualWithDelta(18.0, 1e-9)
+            ->and($day['shelf_h'])
+            ->toEqualWithDelta(24.0, 1e-9)
+            ->and($day['warm_h'])
+            ->toBe(0.0);
     }
 });

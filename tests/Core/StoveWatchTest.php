@@ -29,8 +29,23 @@ function logOf(array $readings, float $openM2 = 0.03, ?int $filledAt = null): St
 function saidOf(StoveLog $log, array $pot, ?array $jars = null): array
 {
     $alarms = (new StoveWatch(bandOf(), fn (float $c) => round($c).' °C'))->alarms(
-        [...['now' => 10_000, 'on' => true, 'switched_at' => 0, 'dry' => false, 'shaken_at' => 10_000, 'shake_every_s' => 7200, 'by_eye' => false, 'water_ml' => 2000.0, 'low_ml' => 1500.0, 'loses_ml_s' => 0.01], ...$pot],
-        $log, $jars ?? [['called' => 'vanilla', 'had_h' => 2.0, 'planned_h' => 8.0, 'out' => false]],
+        [
+            ...[
+                'now' => 10_000,
+                'on' => true,
+                'switched_at' => 0,
+                'dry' => false,
+                'shaken_at' => 10_000,
+                'shake_every_s' => 7200,
+                'by_eye' => false,
+                'water_ml' => 2000.0,
+                'low_ml' => 1500.0,
+                'loses_ml_s' => 0.01,
+            ],
+            ...$pot,
+        ],
+        $log,
+        $jars ?? [['called' => 'vanilla', 'had_h' => 2.0, 'planned_h' => 8.0, 'out' => false]],
     );
     foreach ($alarms as $alarm) {
         expect($alarm['says'])->toMatch('/[.?]$/');
@@ -58,36 +73,65 @@ it('says of a pot what must be said, and no more', function (array $readings, ar
     'water low, but off' => [[[9000, 49], [9990, 49]], ['water_ml' => 1400.0, 'on' => false], []],
     'to be shaken' => [[[9000, 49], [9990, 49]], ['shaken_at' => 2000], ['shake' => 'note']],
     'never to be shaken' => [[[9000, 49], [9990, 49]], ['shaken_at' => 2000, 'shake_every_s' => null], []],
-    'worst first' => [[[9000, 55], [9990, 61]], ['shaken_at' => 2000, 'water_ml' => 1512.0], ['too-warm' => 'stop', 'water-soon' => 'care', 'shake' => 'note']],
+    'worst first' => [
+        [[9000, 55], [9990, 61]],
+        ['shaken_at' => 2000, 'water_ml' => 1512.0],
+        ['too-warm' => 'stop', 'water-soon' => 'care', 'shake' => 'note'],
+    ],
 ]);
 
 it('tells which jar has its hours, and asks nothing for those that are out', function () {
     $log = logOf([[9000, 49], [9990, 49]]);
-    expect(saidOf($log, [], [['called' => 'a', 'had_h' => 8.0, 'planned_h' => 8.0, 'out' => false], ['called' => 'b', 'had_h' => 1.0, 'planned_h' => 8.0, 'out' => false]]))->toBe(['done' => 'note'])
-        ->and(saidOf($log, ['shaken_at' => 0], [['called' => 'a', 'had_h' => 8.0, 'planned_h' => 8.0, 'out' => true]]))->toBe([]);
+    expect(
+        saidOf(
+            $log,
+            [],
+            [
+                ['called' => 'a', 'had_h' => 8.0, 'planned_h' => 8.0, 'out' => false],
+                ['called' => 'b', 'had_h' => 1.0, 'planned_h' => 8.0, 'out' => false],
+            ],
+        ),
+    )
+        ->toBe(['done' => 'note'])
+        ->and(saidOf($log, ['shaken_at' => 0], [['called' => 'a', 'had_h' => 8.0, 'planned_h' => 8.0, 'out' => true]]))
+        ->toBe([]);
 });
 
 it('tells when it will be done at the warmth it has', function () {
-    expect(StoveWatch::doneIn(logOf([[0, 49], [60, 49]]), 4))->toEqualWithDelta(4 * 3600, 1e-6)
+    expect(StoveWatch::doneIn(logOf([[0, 49], [60, 49]]), 4))
+        ->toEqualWithDelta(4 * 3600, 1e-6)
         // Ten degrees over the target it goes twice as fast, by the common rule.
-        ->and(StoveWatch::doneIn(logOf([[0, 59], [60, 59]]), 4))->toEqualWithDelta(2 * 3600, 1e-6)
-        ->and(StoveWatch::doneIn(logOf([[0, 30], [60, 30]]), 4))->toBeNull()
-        ->and(StoveWatch::doneIn(logOf([]), 4))->toBeNull()
-        ->and(StoveWatch::doneIn(logOf([[0, 30], [60, 30]]), 0))->toBe(0.0);
+        ->and(StoveWatch::doneIn(logOf([[0, 59], [60, 59]]), 4))
+        ->toEqualWithDelta(2 * 3600, 1e-6)
+        ->and(StoveWatch::doneIn(logOf([[0, 30], [60, 30]]), 4))
+        ->toBeNull()
+        ->and(StoveWatch::doneIn(logOf([]), 4))
+        ->toBeNull()
+        ->and(StoveWatch::doneIn(logOf([[0, 30], [60, 30]]), 0))
+        ->toBe(0.0);
 });
 
 it('loses water as ASHRAE has it, goes on for some hours unmeasured, and begins anew when filled', function () {
     $hour = Air::evaporation(0.03, 50, 1.0) * 3600;
     $log = logOf(array_map(fn (int $i) => [$i * 600, 50.0], range(0, 6)));
-    expect($log->lostSinceFill(3600))->toEqualWithDelta($hour, 1e-9)->and($log->rate())->toEqualWithDelta($hour / 3600, 1e-12)
-        ->and($log->lostSinceFill(2 * 3600))->toEqualWithDelta(2 * $hour, 1e-9)
+    expect($log->lostSinceFill(3600))
+        ->toEqualWithDelta($hour, 1e-9)
+        ->and($log->rate())
+        ->toEqualWithDelta($hour / 3600, 1e-12)
+        ->and($log->lostSinceFill(2 * 3600))
+        ->toEqualWithDelta(2 * $hour, 1e-9)
         // Nobody measured since: four hours are counted, not a night.
-        ->and($log->lostSinceFill(20 * 3600))->toEqualWithDelta(5 * $hour, 1e-9);
+        ->and($log->lostSinceFill(20 * 3600))
+        ->toEqualWithDelta(5 * $hour, 1e-9);
     $log->filled(2 * 3600);
     expect($log->lostSinceFill(2 * 3600))->toEqualWithDelta(0, 1e-12)->and($log->lostSinceFill(3 * 3600))->toEqualWithDelta($hour, 1e-9);
-    expect(StoveLog::of(bandOf(), 0.03, 1.0)->rate())->toBe(0.0)->and(StoveLog::of(bandOf(), 0.03, 1.0)->lostSinceFill(5000))->toBe(0.0)
+    expect(StoveLog::of(bandOf(), 0.03, 1.0)->rate())
+        ->toBe(0.0)
+        ->and(StoveLog::of(bandOf(), 0.03, 1.0)->lostSinceFill(5000))
+        ->toBe(0.0)
         // A frozen thermometer is no boiling pot.
-        ->and(logOf([[0, -10], [3600, -10]])->lostSinceFill(3600))->toBe(0.0);
+        ->and(logOf([[0, -10], [3600, -10]])->lostSinceFill(3600))
+        ->toBe(0.0);
 });
 
 it('goes on from what it kept, filled or not, as if it had been one log', function () {
@@ -98,6 +142,10 @@ it('goes on from what it kept, filled or not, as if it had been one log', functi
         $parts = StoveLog::of(bandOf(), 0.03, 1.0, kept: (array) json_decode((string) json_encode($parts->kept()), true));
         $parts->take($reading[0], $reading[1], 6000);
     }
-    expect($parts->kept())->toEqualWithDelta($whole->kept(), 1e-9)->and($parts->lostSinceFill(24_000))->toEqualWithDelta($whole->lostSinceFill(24_000), 1e-9)
-        ->and($whole->lostSinceFill(24_000))->toBeLessThan(logOf($readings)->lostSinceFill(24_000));
+    expect($parts->kept())
+        ->toEqualWithDelta($whole->kept(), 1e-9)
+        ->and($parts->lostSinceFill(24_000))
+        ->toEqualWithDelta($whole->lostSinceFill(24_000), 1e-9)
+        ->and($whole->lostSinceFill(24_000))
+        ->toBeLessThan(logOf($readings)->lostSinceFill(24_000));
 });

@@ -15,7 +15,8 @@ function strainingSays(Straining $straining, string $way): array
     return array_column($straining->steps($way), 'says', 'id');
 }
 
-// Trade section 6: cloth for cut herb, paper for powder, a press; dry squeezed, wet only drained; hard oils warm; gloves. Common practice, no source.
+// Trade section 6: cloth for cut herb, paper for powder, a press; dry squeezed, wet only drained; hard oils warm; gloves.
+// Common practice, no source.
 it('strains each herb as the trade does', function (array $of, string $way, string $step, string $words) {
     expect(strainingSays(straining($of), $way)[$step])->toContain($words);
 })->with([
@@ -40,7 +41,13 @@ it('gives a reason with every step, and says each but once', function () {
         foreach ([false, true] as $wet) {
             foreach ([false, true] as $heated) {
                 foreach (['drained', 'squeezed', 'pressed'] as $way) {
-                    $steps = straining(['powder' => $powder, 'wet' => $wet, 'heated' => $heated, 'hardFat' => $heated, 'staining' => true])->steps($way);
+                    $steps = straining([
+                        'powder' => $powder,
+                        'wet' => $wet,
+                        'heated' => $heated,
+                        'hardFat' => $heated,
+                        'staining' => true,
+                    ])->steps($way);
                     expect(count(array_unique(array_column($steps, 'id'))))->toBe(count($steps));
                     foreach ($steps as $step) {
                         expect($step['says'])->toMatch('/[.]$/')->and($step['why'])->toMatch('/^[A-Z].*[.]$/');
@@ -52,12 +59,26 @@ it('gives a reason with every step, and says each but once', function () {
 });
 
 it('drains wet herb whatever was planned, and otherwise keeps to the plan', function () {
-    expect(straining(['wet' => true])->way('pressed'))->toBe('drained')->and(straining()->way('pressed'))->toBe('pressed')
-        ->and(straining(['powder' => true])->filter('squeezed'))->toBe('paper')->and(straining()->filter('pressed'))->toBe('press')->and(straining()->filter('squeezed'))->toBe('cloth');
+    expect(straining(['wet' => true])->way('pressed'))
+        ->toBe('drained')
+        ->and(straining()->way('pressed'))
+        ->toBe('pressed')
+        ->and(straining(['powder' => true])->filter('squeezed'))
+        ->toBe('paper')
+        ->and(straining()->filter('pressed'))
+        ->toBe('press')
+        ->and(straining()->filter('squeezed'))
+        ->toBe('cloth');
 });
 
 it('asks for the signs of its method', function () {
     $signs = fn (array $of) => array_column(straining($of)->signs(), 'says', 'id');
-    expect(array_keys($signs([])))->toBe(['time', 'colour', 'scent', 'faded'])->and($signs(['heated' => true])['time'])->toContain('hours at warmth')
-        ->and($signs([])['time'])->toContain('weeks')->and($signs(['wet' => true]))->toHaveKey('bubbles');
+    expect(array_keys($signs([])))
+        ->toBe(['time', 'colour', 'scent', 'faded'])
+        ->and($signs(['heated' => true])['time'])
+        ->toContain('hours at warmth')
+        ->and($signs([])['time'])
+        ->toContain('weeks')
+        ->and($signs(['wet' => true]))
+        ->toHaveKey('bubbles');
 });

@@ -25,7 +25,8 @@ final class Support
     {
         return KitchenReader::read(
             ['now' => '2026-11-24T10:00:00+00:00', 'time_zone' => 'Europe/London', ...$house],
-            new DateTimeImmutable('2026-11-24T10:00:00Z'), Tables::shipped(),
+            new DateTimeImmutable('2026-11-24T10:00:00Z'),
+            Tables::shipped(),
         );
     }
 

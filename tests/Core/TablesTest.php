@@ -12,8 +12,26 @@ $folder = dirname(__DIR__, 2).'/data';
 it('ships tables that keep to their schemas', function (string $table) use ($folder) {
     $data = json_decode((string) file_get_contents("{$folder}/{$table}.json"));
     $schema = json_decode((string) file_get_contents("{$folder}/schemas/{$table}.schema.json"));
-    expect((new Validator)->validate($data, $schema)->isValid())->toBeTrue();
-})->with(['sources', 'carriers', 'forms', 'herbs', 'vessels', 'methods', 'uptake', 'rules', 'waxes', 'purposes', 'checks', 'things', 'cautions', 'keeping', 'faults', 'labels', 'counts']);
+    expect((new Validator())->validate($data, $schema)->isValid())->toBeTrue();
+})->with([
+    'sources',
+    'carriers',
+    'forms',
+    'herbs',
+    'vessels',
+    'methods',
+    'uptake',
+    'rules',
+    'waxes',
+    'purposes',
+    'checks',
+    'things',
+    'cautions',
+    'keeping',
+    'faults',
+    'labels',
+    'counts',
+]);
 
 it('names a source that exists for every rule', function () {
     $tables = Tables::shipped();
@@ -25,9 +43,12 @@ it('names a source that exists for every rule', function () {
 
 it('is as large as a cupboard needs', function () {
     $cupboard = new Cupboard(Tables::shipped());
-    expect(count($cupboard->carriers()))->toBeGreaterThanOrEqual(24)
-        ->and(count($cupboard->herbs()))->toBeGreaterThanOrEqual(60)
-        ->and(count($cupboard->waxes()))->toBeGreaterThanOrEqual(12);
+    expect(count($cupboard->carriers()))
+        ->toBeGreaterThanOrEqual(24)
+        ->and(count($cupboard->herbs()))
+        ->toBeGreaterThanOrEqual(60)
+        ->and(count($cupboard->waxes()))
+        ->toBeGreaterThanOrEqual(12);
 });
 
 /*
@@ -44,10 +65,18 @@ it('names a source with its standing for every value', function (string $table) 
             if (in_array($column, ['id', 'kind', 'nominal_ml', 'called'], true) || $value === null || $value === [] || $value === '') {
                 continue;
             }
-            $source = (is_array($value) ? $value['source'] ?? null : null) ?? $row['source'] ?? $data['defaults'][$column]['source'] ?? match ($column) {
-                'asks' => $data['defaults']['asks']['source'] ?? null, default => null,
-            };
-            expect($source)->not->toBeNull("{$table} {$row['id']} {$column}")->and($sources[$source] ?? '')->not->toBe('', "{$table} {$column}");
+            $source =
+                (is_array($value) ? $value['source'] ?? null : null) ??
+                ($row['source'] ??
+                    ($data['defaults'][$column]['source'] ??
+                        match ($column) {
+                            'asks' => $data['defaults']['asks']['source'] ?? null,
+                            default => null,
+                        }));
+            expect($source)
+                ->not->toBeNull("{$table} {$row['id']} {$column}")
+                ->and($sources[$source] ?? '')
+                ->not->toBe('', "{$table} {$column}");
         }
     }
 })->with(['carriers', 'forms', 'herbs', 'waxes', 'purposes', 'things', 'methods', 'uptake', 'vessels']);
@@ -63,7 +92,12 @@ it('knows each herb, oil and wax by one id and one name', function () {
 // European Pharmacopoeia, yellow beeswax: drop point 61 to 66 C, quoted from memory.
 it('melts beeswax where the pharmacopoeia says, and not at 40', function () {
     $beeswax = (new Cupboard(Tables::shipped()))->wax('beeswax');
-    expect($beeswax->meltsFromC)->toBeGreaterThanOrEqual(61.0)->and($beeswax->meltsToC)->toBeLessThanOrEqual(66.0)->and($beeswax->hardness)->toBe(1.0);
+    expect($beeswax->meltsFromC)
+        ->toBeGreaterThanOrEqual(61.0)
+        ->and($beeswax->meltsToC)
+        ->toBeLessThanOrEqual(66.0)
+        ->and($beeswax->hardness)
+        ->toBe(1.0);
 });
 
 it('holds plants of known concern by their traits', function (string $herb, string $trait) {
@@ -107,7 +141,9 @@ it('keeps oil densities within the published ranges', function () {
         $cupboard = new Cupboard(Tables::shipped());
         $at = Density::ofOilAt($cupboard->carrier($row->text('id'))->at20->gramsPerMl, $published->number('at_c'))->gramsPerMl;
         // The range is for a relative density quoted to three places; half a unit of the last is given.
-        expect($at)->toBeGreaterThanOrEqual($published->number('low') - 0.0005, $row->text('id'))->toBeLessThanOrEqual($published->number('high') + 0.0005, $row->text('id'));
+        expect($at)
+            ->toBeGreaterThanOrEqual($published->number('low') - 0.0005, $row->text('id'))
+            ->toBeLessThanOrEqual($published->number('high') + 0.0005, $row->text('id'));
         $checked++;
     }
     expect($checked)->toBeGreaterThan(10);
@@ -121,7 +157,9 @@ it('computes iodine values within the published ranges', function () {
         if ($value === null || $published === null) {
             continue;
         }
-        expect($value)->toBeGreaterThanOrEqual($published->number('low'), $row->text('id'))->toBeLessThanOrEqual($published->number('high'), $row->text('id'));
+        expect($value)
+            ->toBeGreaterThanOrEqual($published->number('low'), $row->text('id'))
+            ->toBeLessThanOrEqual($published->number('high'), $row->text('id'));
     }
 });
 
@@ -131,10 +169,15 @@ it('blends: masses add, volumes add, and one oil is itself', function () {
     $jojoba = $cupboard->carrier('jojoba');
     expect(Blend::of([['carrier' => $sunflower, 'parts' => 3.0]])->density(20)->gramsPerMl)->toBe($sunflower->at20->gramsPerMl);
     // By hand: (2 x 0.920 + 1 x 0.866) / 3 = 0.902
-    expect(Blend::of([['carrier' => $sunflower, 'parts' => 2.0], ['carrier' => $jojoba, 'parts' => 1.0]])->density(20)->gramsPerMl)->toEqualWithDelta(0.902, 1e-9);
-    expect(fn () => Blend::of([['carrier' => $sunflower, 'parts' => 0.0]]))->toThrow(MaterialRefused::class)
-        ->and(fn () => Blend::of([]))->toThrow(MaterialRefused::class)
-        ->and(fn () => Blend::of([['carrier' => $jojoba, 'parts' => 1.0], ['carrier' => $jojoba, 'parts' => 1.0]]))->toThrow(MaterialRefused::class, 'twice');
+    expect(
+        Blend::of([['carrier' => $sunflower, 'parts' => 2.0], ['carrier' => $jojoba, 'parts' => 1.0]])->density(20)->gramsPerMl,
+    )->toEqualWithDelta(0.902, 1e-9);
+    expect(fn () => Blend::of([['carrier' => $sunflower, 'parts' => 0.0]]))
+        ->toThrow(MaterialRefused::class)
+        ->and(fn () => Blend::of([]))
+        ->toThrow(MaterialRefused::class)
+        ->and(fn () => Blend::of([['carrier' => $jojoba, 'parts' => 1.0], ['carrier' => $jojoba, 'parts' => 1.0]]))
+        ->toThrow(MaterialRefused::class, 'twice');
 });
 
 it('takes the same wish and the same plan in every format that carries one', function () {
@@ -148,8 +191,16 @@ it('takes the same wish and the same plan in every format that carries one', fun
     };
     $wish = $keys(array_diff_key($read('wish')['properties'], ['$schema' => 1, 'house' => 1]));
     $house = $read('house')['properties'];
-    foreach ([$read('recipe')['properties']['wish'], $house['batches']['items']['properties']['wish'], $house['recipes']['items']['properties']['versions']['items']['properties']['wish']] as $carried) {
+    foreach (
+        [
+            $read('recipe')['properties']['wish'],
+            $house['batches']['items']['properties']['wish'],
+            $house['recipes']['items']['properties']['versions']['items']['properties']['wish'],
+        ] as $carried
+    ) {
         expect($keys(array_diff_key($carried['properties'], ['$schema' => 1, 'house' => 1])))->toBe($wish);
     }
-    expect(array_values(array_diff($keys($read('plan')['properties']), $keys($house['batches']['items']['properties']['plan']['properties']))))->toBe(['methods']);
+    expect(
+        array_values(array_diff($keys($read('plan')['properties']), $keys($house['batches']['items']['properties']['plan']['properties']))),
+    )->toBe(['methods']);
 });

@@ -70,11 +70,18 @@ it('agrees with the units program', function (string $ours, MeasureSystem $custo
  * Every measure a kitchen in the United States, Britain or on the metric system has, as it is written:
  * read by us, and reckoned by the units program.
  */
-it('reads every kitchen measure as the units program reckons it', function (MeasureSystem $custom, string $typed, string $theirs, Kind $kind) {
+it('reads every kitchen measure as the units program reckons it', function (
+    MeasureSystem $custom,
+    string $typed,
+    string $theirs,
+    Kind $kind,
+) {
     $base = ['mL' => 'ml', 'g' => 'g', 'mm' => 'mm', 'h' => 'hour'][$kind->value];
     $answer = (float) shell_exec(sprintf('units -1 --compact -d 15 %s %s', escapeshellarg($theirs), escapeshellarg($base)));
-    expect($answer)->toBeGreaterThan(0)
-        ->and((new AmountReader($custom))->read($typed, $kind, $kind->value)->value)->toEqualWithDelta($answer, 1e-9 * $answer);
+    expect($answer)
+        ->toBeGreaterThan(0)
+        ->and((new AmountReader($custom))->read($typed, $kind, $kind->value)->value)
+        ->toEqualWithDelta($answer, 1e-9 * $answer);
 })->with([
     [MeasureSystem::Us, '1/4 tsp', '0.25 usteaspoon', Kind::Volume],
     [MeasureSystem::Us, '1½ teaspoons', '1.5 usteaspoon', Kind::Volume],
@@ -119,16 +126,14 @@ it('reads every kitchen measure as the units program reckons it', function (Meas
 
 it('turns temperatures as the units program does', function (string $typed, string $theirs) {
     $answer = (float) shell_exec('units -1 --compact -d 12 '.escapeshellarg($theirs).' tempC');
-    expect((new AmountReader)->read($typed, Kind::Temperature, '°C')->value)->toEqualWithDelta($answer, 1e-9);
-})->with([
-    ['140F', 'tempF(140)'],
-    ['160 °F', 'tempF(160)'],
-    ['100 F', 'tempF(100)'],
-    ['-40 F', 'tempF(-40)'],
-]);
+    expect((new AmountReader())->read($typed, Kind::Temperature, '°C')->value)->toEqualWithDelta($answer, 1e-9);
+})->with([['140F', 'tempF(140)'], ['160 °F', 'tempF(160)'], ['100 F', 'tempF(100)'], ['-40 F', 'tempF(-40)']]);
 
 it('reads amounts as people write them', function (string $typed, Kind $kind, float $value) {
-    expect((new AmountReader)->read($typed, $kind, $kind === Kind::Temperature ? '°C' : $kind->value)->value)->toEqualWithDelta($value, 1e-9);
+    expect((new AmountReader())->read($typed, $kind, $kind === Kind::Temperature ? '°C' : $kind->value)->value)->toEqualWithDelta(
+        $value,
+        1e-9,
+    );
 })->with([
     ['1 1/2 cups', Kind::Volume, 354.88235475],
     ['1½ c', Kind::Volume, 354.88235475],
@@ -159,26 +164,32 @@ it('reads amounts as people write them', function (string $typed, Kind $kind, fl
 ]);
 
 it('keeps both ends of a range', function () {
-    $amount = (new AmountReader)->read('4–6 weeks', Kind::Time, 'd');
+    $amount = (new AmountReader())->read('4–6 weeks', Kind::Time, 'd');
     expect([$amount->low, $amount->high])->toBe([672.0, 1008.0]);
 });
 
 it('lets the house say what a cup and a drop are', function () {
-    expect((new AmountReader(MeasureSystem::Australian))->read('1 tbsp', Kind::Volume, 'mL')->value)->toBe(20.0)
-        ->and((new AmountReader(MeasureSystem::Imperial))->read('1 pint', Kind::Volume, 'mL')->value)->toEqualWithDelta(568.26125, 1e-9)
-        ->and((new AmountReader(dropsPerMl: 32))->read('32 drops', Kind::Volume, 'mL')->value)->toEqualWithDelta(1.0, 1e-12);
+    expect((new AmountReader(MeasureSystem::Australian))->read('1 tbsp', Kind::Volume, 'mL')->value)
+        ->toBe(20.0)
+        ->and((new AmountReader(MeasureSystem::Imperial))->read('1 pint', Kind::Volume, 'mL')->value)
+        ->toEqualWithDelta(568.26125, 1e-9)
+        ->and((new AmountReader(dropsPerMl: 32))->read('32 drops', Kind::Volume, 'mL')->value)
+        ->toEqualWithDelta(1.0, 1e-12);
 });
 
 it('never turns an ounce into a fluid ounce without a density', function () {
-    $reader = new AmountReader;
+    $reader = new AmountReader();
     expect(fn () => $reader->read('3 oz', Kind::Volume, 'mL'))->toThrow(AmountRefused::class, 'only through the density');
     $ml = $reader->read('3 oz', Kind::Volume, 'mL', Density::gramsPerMl(0.92));
-    expect($ml->value)->toEqualWithDelta(3 * 28.349523125 / 0.92, 1e-9)->and($ml->throughDensity)->toBeTrue();
+    expect($ml->value)
+        ->toEqualWithDelta((3 * 28.349523125) / 0.92, 1e-9)
+        ->and($ml->throughDensity)
+        ->toBeTrue();
 });
 
 it('refuses what cannot be meant, and says what would be right', function (string $typed, string $reason) {
     try {
-        (new AmountReader)->within($typed, Kind::Mass, 'g', 0.1, 10_000);
+        (new AmountReader())->within($typed, Kind::Mass, 'g', 0.1, 10_000);
     } catch (AmountRefused $refused) {
         expect($refused->reason)->toBe($reason)->and($refused->sentence)->toMatch('/\.$/');
 
@@ -202,25 +213,53 @@ it('refuses what cannot be meant, and says what would be right', function (strin
 ]);
 
 it('shows kitchen measures that read back to what they say they cost', function (float $ml) {
-    $shown = (new AmountWriter)->kitchen($ml, Kind::Volume);
+    $shown = (new AmountWriter())->kitchen($ml, Kind::Volume);
     $text = str_replace([' less ', ' + '], [' - ', ' + '], $shown['text']);
     $read = 0.0;
     foreach (preg_split('/ (?=[+-] )/', $text) ?: [] as $part) {
         $sign = str_starts_with($part, '- ') ? -1 : 1;
-        $read += $sign * (new AmountReader)->read(ltrim($part, '+- '), Kind::Volume, 'mL')->value;
+        $read += $sign * (new AmountReader())->read(ltrim($part, '+- '), Kind::Volume, 'mL')->value;
     }
-    expect(($read - $ml) / $ml * 100)->toEqualWithDelta($shown['rounding_percent'], 0.06)
-        ->and(abs($shown['rounding_percent']))->toBeLessThan($ml < 15 ? 26.0 : 7.0);
-})->with(fn () => array_map(fn (int $ml) => [(float) $ml], [3, 7, 15, 22, 31, 40, 59, 70, 100, 116, 150, 232, 237, 348, 400, 500, 777, 1000, 1980]));
+    expect((($read - $ml) / $ml) * 100)
+        ->toEqualWithDelta($shown['rounding_percent'], 0.06)
+        ->and(abs($shown['rounding_percent']))
+        ->toBeLessThan($ml < 15 ? 26.0 : 7.0);
+})->with(
+    fn () => array_map(fn (int $ml) => [(float) $ml], [
+        3,
+        7,
+        15,
+        22,
+        31,
+        40,
+        59,
+        70,
+        100,
+        116,
+        150,
+        232,
+        237,
+        348,
+        400,
+        500,
+        777,
+        1000,
+        1980,
+    ]),
+);
 
 it('reads ratios by every convention', function () {
     $oil = Density::gramsPerMl(0.92);
     $herb = Density::gramsPerMl(0.1);
-    expect(Ratio::read('1:5')->mlPerGram($oil, $herb))->toBe(5.0)
-        ->and(Ratio::read('2 to 11')->mlPerGram($oil, $herb))->toBe(5.5)
-        ->and(Ratio::read('1:5 w/w')->mlPerGram($oil, $herb))->toEqualWithDelta(5 / 0.92, 1e-12)
+    expect(Ratio::read('1:5')->mlPerGram($oil, $herb))
+        ->toBe(5.0)
+        ->and(Ratio::read('2 to 11')->mlPerGram($oil, $herb))
+        ->toBe(5.5)
+        ->and(Ratio::read('1:5 w/w')->mlPerGram($oil, $herb))
+        ->toEqualWithDelta(5 / 0.92, 1e-12)
         // One volume of herb at 0.1 g/mL weighs 0.1 g a mL, so two volumes of oil are 20 mL a gram.
-        ->and(Ratio::read('1:2 v/v')->mlPerGram($oil, $herb))->toEqualWithDelta(20.0, 1e-9);
+        ->and(Ratio::read('1:2 v/v')->mlPerGram($oil, $herb))
+        ->toEqualWithDelta(20.0, 1e-9);
     foreach (['five', '1:0.2', '1:77', '0:5', '', '1:5 x/y'] as $bad) {
         expect(fn () => Ratio::read($bad))->toThrow(RatioRefused::class);
     }

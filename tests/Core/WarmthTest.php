@@ -8,26 +8,12 @@ use Kettle\Warmth\WarmthRefused;
 // IAPWS, saturation pressure of water, quoted from memory: three figures.
 it('holds the saturation pressure of water', function (float $celsius, float $kPa) {
     expect(Air::saturation($celsius))->toEqualWithDelta($kPa, 0.002 * $kPa);
-})->with([
-    [0.01, 0.611657],
-    [10.0, 1.228],
-    [25.0, 3.170],
-    [40.0, 7.385],
-    [60.0, 19.95],
-    [80.0, 47.41],
-    [95.0, 84.6],
-    [100.0, 101.4],
-]);
+})->with([[0.01, 0.611657], [10.0, 1.228], [25.0, 3.17], [40.0, 7.385], [60.0, 19.95], [80.0, 47.41], [95.0, 84.6], [100.0, 101.4]]);
 
 // ICAO standard atmosphere, Doc 7488, quoted from memory; water then boils at about 96.7 C at 1000 m and 93.3 C at 2000 m.
 it('boils lower the higher it stands', function (float $metres, float $kPa, float $boils) {
     expect(Air::pressure($metres))->toEqualWithDelta($kPa, 0.05)->and(Air::boiling(Air::pressure($metres)))->toEqualWithDelta($boils, 0.1);
-})->with([
-    [0.0, 101.325, 99.97],
-    [1000.0, 89.87, 96.7],
-    [2000.0, 79.50, 93.3],
-    [3000.0, 70.11, 90.0],
-]);
+})->with([[0.0, 101.325, 99.97], [1000.0, 89.87, 96.7], [2000.0, 79.5, 93.3], [3000.0, 70.11, 90.0]]);
 
 it('turns pressure into boiling point and back', function () {
     foreach (range(20, 120, 5) as $celsius) {
@@ -41,23 +27,31 @@ it('turns pressure into boiling point and back', function () {
  */
 it('loses as much water as the cook says', function () {
     $kgPerHour = Air::evaporation(M_PI * 0.12 ** 2, 95.0, Air::saturation(20.0) * 0.5) * 3600;
-    expect($kgPerHour)->toBeGreaterThan(0.45)->toBeLessThan(0.60);
-    expect(Air::evaporation(0.04, 20.0, 5.0))->toBe(0.0)->and(Air::evaporation(0.04, 60.0, 1.0, 0.5))->toBeGreaterThan(Air::evaporation(0.04, 60.0, 1.0));
+    expect($kgPerHour)->toBeGreaterThan(0.45)->toBeLessThan(0.6);
+    expect(Air::evaporation(0.04, 20.0, 5.0))
+        ->toBe(0.0)
+        ->and(Air::evaporation(0.04, 60.0, 1.0, 0.5))
+        ->toBeGreaterThan(Air::evaporation(0.04, 60.0, 1.0));
 });
 
 // Steam tables: 2257 kJ/kg at 100 C, 2358 at 60 C, 2442 at 25 C, quoted from memory.
 it('takes the heat of the steam tables to turn water to vapour', function (float $celsius, float $kJ) {
     expect(Air::latentHeat($celsius))->toEqualWithDelta($kJ, 5.0);
-})->with([
-    [25.0, 2442.0],
-    [60.0, 2358.0],
-    [100.0, 2257.0],
-]);
+})->with([[25.0, 2442.0], [60.0, 2358.0], [100.0, 2257.0]]);
 
 /** @param  array<string, float>  $more */
 function aPot(array $more = []): Pot
 {
-    return Pot::of($more + ['watts' => 120.0, 'loss_w_per_k' => 1.6, 'water_kg' => 2.5, 'jars_j_per_k' => Pot::jars(0.35, 0.07, 0.3), 'jars_w_per_k' => 6.0, 'open_m2' => 0.02]);
+    return Pot::of(
+        $more + [
+            'watts' => 120.0,
+            'loss_w_per_k' => 1.6,
+            'water_kg' => 2.5,
+            'jars_j_per_k' => Pot::jars(0.35, 0.07, 0.3),
+            'jars_w_per_k' => 6.0,
+            'open_m2' => 0.02,
+        ],
+    );
 }
 
 /*
@@ -70,14 +64,10 @@ it('follows the closed form when nothing evaporates', function (float $watts, fl
     $capacity = 2.5 * Pot::WATER + 2500;
     foreach ($run->path as $i => $point) {
         if ($i % 30 === 0) {
-            expect($point['water'])->toEqualWithDelta(18 + $watts / $loss * (1 - exp(-$loss * $point['s'] / $capacity)), 1e-5);
+            expect($point['water'])->toEqualWithDelta(18 + ($watts / $loss) * (1 - exp((-$loss * $point['s']) / $capacity)), 1e-5);
         }
     }
-})->with([
-    [60.0, 1.6],
-    [100.0, 1.6],
-    [40.0, 0.9],
-]);
+})->with([[60.0, 1.6], [100.0, 1.6], [40.0, 0.9]]);
 
 /*
  * The whole model against scipy.integrate.solve_ivp (DOP853, tolerances 1e-9), with the same equations
@@ -85,29 +75,47 @@ it('follows the closed form when nothing evaporates', function (float $watts, fl
  */
 it('agrees with SciPy', function (array $more) {
     $pot = aPot($more);
-    $theirs = python(sprintf(<<<'PY'
-import json
-from math import exp
-from scipy.integrate import solve_ivp
-P, UA, m0, Cv, A, Co, k, room, air = %f, %f, %f, %f, %f, %f, %f, %f, %f
-def ps(T):
-    K = T + 273.15; t = 1 - K/647.096
-    return 22064.0*exp(647.096/K*(-7.85951783*t + 1.84408259*t**1.5 - 11.7866497*t**3 + 22.6807411*t**3.5 - 15.9618719*t**4 + 1.80122502*t**7.5))
-def Y(T): return 2500.9 - 2.438*T
-def f(t, y):
-    T, O, m = y
-    w = max(0.0, A*(ps(T) - air)*0.089/Y(T))
-    across = k*(T - O)
-    return [(P - UA*(T - room) - across - w*Y(T)*1000)/(m*4186.0 + Cv), across/Co, -w]
-s = solve_ivp(f, [0, 8*3600], [room, room, m0], method='DOP853', rtol=1e-9, atol=1e-9, t_eval=[3600*i for i in range(9)])
-print(json.dumps([list(map(float, x)) for x in s.y]))
-PY, $pot->watts, $pot->lossWPerK, $pot->waterKg, $pot->vesselJPerK, $pot->openM2, $pot->jarsJPerK, $pot->jarsWPerK, $pot->roomC, $pot->airKPa()));
+    $theirs = python(
+        sprintf(
+            <<<'PY'
+            import json
+            from math import exp
+            from scipy.integrate import solve_ivp
+            P, UA, m0, Cv, A, Co, k, room, air = %f, %f, %f, %f, %f, %f, %f, %f, %f
+            def ps(T):
+                K = T + 273.15; t = 1 - K/647.096
+                return 22064.0*exp(647.096/K*(-7.85951783*t + 1.84408259*t**1.5 - 11.7866497*t**3
+                    + 22.6807411*t**3.5 - 15.9618719*t**4 + 1.80122502*t**7.5))
+            def Y(T): return 2500.9 - 2.438*T
+            def f(t, y):
+                T, O, m = y
+                w = max(0.0, A*(ps(T) - air)*0.089/Y(T))
+                across = k*(T - O)
+                return [(P - UA*(T - room) - across - w*Y(T)*1000)/(m*4186.0 + Cv), across/Co, -w]
+            s = solve_ivp(f, [0, 8*3600], [room, room, m0], method='DOP853', rtol=1e-9, atol=1e-9, t_eval=[3600*i for i in range(9)])
+            print(json.dumps([list(map(float, x)) for x in s.y]))
+            PY
+            ,
+            $pot->watts,
+            $pot->lossWPerK,
+            $pot->waterKg,
+            $pot->vesselJPerK,
+            $pot->openM2,
+            $pot->jarsJPerK,
+            $pot->jarsWPerK,
+            $pot->roomC,
+            $pot->airKPa(),
+        ),
+    );
     $run = PotRun::of($pot, 8.0, keepS: 3600.0);
     expect($run->path)->toHaveCount(9);
     foreach ($run->path as $hour => $point) {
-        expect($point['water'])->toEqualWithDelta($theirs[0][$hour], 0.01, "water at {$hour} h")
-            ->and($point['oil'])->toEqualWithDelta($theirs[1][$hour], 0.01, "oil at {$hour} h")
-            ->and($point['kg'])->toEqualWithDelta($theirs[2][$hour], 0.001, "kg at {$hour} h");
+        expect($point['water'])
+            ->toEqualWithDelta($theirs[0][$hour], 0.01, "water at {$hour} h")
+            ->and($point['oil'])
+            ->toEqualWithDelta($theirs[1][$hour], 0.01, "oil at {$hour} h")
+            ->and($point['kg'])
+            ->toEqualWithDelta($theirs[2][$hour], 0.001, "kg at {$hour} h");
     }
 })->with([
     'a slow cooker on warm' => [[]],
@@ -131,19 +139,29 @@ it('loses no joule: what comes in is stored, lost or steamed off', function (arr
 
 it('boils and gets no hotter', function () {
     $run = PotRun::of(aPot(['watts' => 900.0, 'height_m' => 2000.0, 'water_kg' => 5.0]), 3.0);
-    expect(max(array_column($run->path, 'water')))->toBeLessThanOrEqual(aPot(['height_m' => 2000.0])->boilsAt() + 1e-6)
+    expect(max(array_column($run->path, 'water')))
+        ->toBeLessThanOrEqual(aPot(['height_m' => 2000.0])->boilsAt() + 1e-6)
         // At the boil the steam is what heat is left over: (900 W - loss) over the heat of vapour, about 1.2 kg an hour.
-        ->and($run->path[180]['kg'] - $run->path[120]['kg'])->toEqualWithDelta(-(900 - 1.6 * (93.3 - 18)) * 3600 / (Air::latentHeat(93.3) * 1000), 0.02);
+        ->and($run->path[180]['kg'] - $run->path[120]['kg'])
+        ->toEqualWithDelta((-(900 - 1.6 * (93.3 - 18)) * 3600) / (Air::latentHeat(93.3) * 1000), 0.02);
 });
 
 it('says when it is warm, where it settles, and when water is wanted', function () {
     $run = PotRun::of(aPot(), 10.0);
     $warm = $run->reaches(43.0);
-    expect($warm)->not->toBeNull()->and($run->reaches(95.0))->toBeNull()
-        ->and($run->settles())->toBeGreaterThan(43.0)->toBeLessThanOrEqual($run->peak())
-        ->and($run->losesBy(0.1))->toBeLessThan($run->losesBy(0.3))
-        ->and($run->losesBy(50.0))->toBeNull()
-        ->and($run->waterLost())->toBeGreaterThan(0.0);
+    expect($warm)
+        ->not->toBeNull()
+        ->and($run->reaches(95.0))
+        ->toBeNull()
+        ->and($run->settles())
+        ->toBeGreaterThan(43.0)
+        ->toBeLessThanOrEqual($run->peak())
+        ->and($run->losesBy(0.1))
+        ->toBeLessThan($run->losesBy(0.3))
+        ->and($run->losesBy(50.0))
+        ->toBeNull()
+        ->and($run->waterLost())
+        ->toBeGreaterThan(0.0);
     // More heat is sooner warm, and settles warmer.
     $hotter = PotRun::of(aPot(['watts' => 160.0]), 10.0);
     expect($hotter->reaches(43.0))->toBeLessThan($warm)->and($hotter->settles())->toBeGreaterThan($run->settles());
@@ -174,9 +192,14 @@ it('settles where what comes in goes out, and not where the run ended', function
     expect($closed->steady())->toEqualWithDelta(58.0, 1e-6);
     $open = Kettle\Warmth\Pot::of(['watts' => 120, 'loss_w_per_k' => 1.6, 'water_kg' => 2.5, 'room_c' => 18]);
     // Long enough after, the stepped pot stands there too.
-    expect(Kettle\Warmth\PotRun::of($open->with(['water_kg' => 40.0]), 200, 60.0, 600)->settles())->toEqualWithDelta($open->steady(), 0.6)
-        ->and(Kettle\Warmth\PotRun::of($open, 1)->settles())->toBeLessThan($open->steady() - 5);
+    expect(Kettle\Warmth\PotRun::of($open->with(['water_kg' => 40.0]), 200, 60.0, 600)->settles())
+        ->toEqualWithDelta($open->steady(), 0.6)
+        ->and(Kettle\Warmth\PotRun::of($open, 1)->settles())
+        ->toBeLessThan($open->steady() - 5);
     $boiling = Kettle\Warmth\Pot::of(['watts' => 1500, 'loss_w_per_k' => 2, 'water_kg' => 3, 'room_c' => 18]);
     // At the boil what is left over steams off: (1500 - 2 x 82) W over 2.257 MJ/kg, latent heat by IAPWS.
-    expect($boiling->steady())->toEqualWithDelta(100, 0.2)->and($boiling->losesAt(100) * 3600)->toEqualWithDelta((1500 - 2 * 82) / 2.257e6 * 3600, 0.03);
+    expect($boiling->steady())
+        ->toEqualWithDelta(100, 0.2)
+        ->and($boiling->losesAt(100) * 3600)
+        ->toEqualWithDelta(((1500 - 2 * 82) / 2.257e6) * 3600, 0.03);
 });

@@ -20,12 +20,12 @@ it('finds the water left by weighing twice', function (float $fresh, float $now,
     $wilting = wilted($fresh, $now, $water);
     expect($wilting->waterNow)->toEqualWithDelta($left, 1e-4)->and($wilting->lost)->toEqualWithDelta($lost, 1e-4);
 })->with([
-    [100.0, 100.0, 0.80, 0.80, 0.0],
-    [100.0, 80.0, 0.80, 0.75, 0.20],
-    [100.0, 65.0, 0.80, 0.6923, 0.35],
-    [100.0, 25.0, 0.80, 0.20, 0.75],
-    [240.0, 120.0, 0.85, 0.70, 0.50],
-    [60.0, 42.0, 0.65, 0.50, 0.30],
+    [100.0, 100.0, 0.8, 0.8, 0.0],
+    [100.0, 80.0, 0.8, 0.75, 0.2],
+    [100.0, 65.0, 0.8, 0.6923, 0.35],
+    [100.0, 25.0, 0.8, 0.2, 0.75],
+    [240.0, 120.0, 0.85, 0.7, 0.5],
+    [60.0, 42.0, 0.65, 0.5, 0.3],
 ]);
 
 it('says when it is ready', function (float $now, string $verdict) {
@@ -48,8 +48,13 @@ it('says when it is ready', function (float $now, string $verdict) {
  */
 it('foretells how much longer, by the even rate and by the drying law', function () {
     $wilting = wilted(100, 80, 0.8, 8.0);
-    expect($wilting->leastHours)->toEqualWithDelta(6.0, 1e-9)->and($wilting->mostHours)->toEqualWithDelta(8.09, 0.01)
-        ->and($wilting->says())->toContain('not yet')->toContain('6 h to 8.1 h more');
+    expect($wilting->leastHours)
+        ->toEqualWithDelta(6.0, 1e-9)
+        ->and($wilting->mostHours)
+        ->toEqualWithDelta(8.09, 0.01)
+        ->and($wilting->says())
+        ->toContain('not yet')
+        ->toContain('6 h to 8.1 h more');
 });
 
 it('comes out at the target when dried on by its own law', function () {
@@ -57,17 +62,23 @@ it('comes out at the target when dried on by its own law', function () {
         $wilting = wilted(100, $now, 0.8, 5.0);
         $stays = 20 / 0.9;
         $rate = log((100 - $stays) / ($now - $stays)) / 5.0;
-        expect($stays + ($now - $stays) * exp(-$rate * (float) $wilting->mostHours))->toEqualWithDelta(65.0, 1e-9)
+        expect($stays + ($now - $stays) * exp(-$rate * (float) $wilting->mostHours))
+            ->toEqualWithDelta(65.0, 1e-9)
             // Drying slows, so the law never promises sooner than the even rate.
-            ->and($wilting->mostHours)->toBeGreaterThan($wilting->leastHours);
+            ->and($wilting->mostHours)
+            ->toBeGreaterThan($wilting->leastHours);
     }
 });
 
 it('says nothing of how much longer where it cannot know', function () {
-    expect(wilted(100, 80)->leastHours)->toBeNull()
-        ->and(wilted(100, 80)->says())->toEndWith('not yet.')
-        ->and(wilted(100, 100, 0.8, 5.0)->leastHours)->toBeNull()
-        ->and(wilted(100, 60, 0.8, 5.0)->leastHours)->toBeNull();
+    expect(wilted(100, 80)->leastHours)
+        ->toBeNull()
+        ->and(wilted(100, 80)->says())
+        ->toEndWith('not yet.')
+        ->and(wilted(100, 100, 0.8, 5.0)->leastHours)
+        ->toBeNull()
+        ->and(wilted(100, 60, 0.8, 5.0)->leastHours)
+        ->toBeNull();
     // A plant of little water is dry before it has lost a third: it never gets there by the law.
     $bark = wilted(100, 97, 0.35, 5.0);
     expect($bark->leastHours)->not->toBeNull()->and($bark->mostHours)->toBeNull()->and($bark->says())->toContain('at least');
@@ -83,10 +94,18 @@ it('refuses weights that cannot be', function (float $fresh, float $now, float $
 ]);
 
 it('reckons a wilted plan by its two weights as by its water', function () {
-    $byWeights = Support::plan(['herb' => ['id' => 'chickweed', 'state' => 'wilted', 'amount' => '70 g', 'picked' => '100 g'], 'oils' => ['olive']]);
-    $byWater = Support::plan(['herb' => ['id' => 'chickweed', 'state' => 'wilted', 'amount' => '70 g', 'water' => (string) ((1 - 20 / 70) * 100)], 'oils' => ['olive']]);
-    expect($byWeights->figures['oil_volume']->number())->toEqualWithDelta($byWater->figures['oil_volume']->number(), 1e-9)
-        ->and($byWeights->figures['dry_equivalent']->number())->toEqualWithDelta(22.2222, 0.001);
+    $byWeights = Support::plan([
+        'herb' => ['id' => 'chickweed', 'state' => 'wilted', 'amount' => '70 g', 'picked' => '100 g'],
+        'oils' => ['olive'],
+    ]);
+    $byWater = Support::plan([
+        'herb' => ['id' => 'chickweed', 'state' => 'wilted', 'amount' => '70 g', 'water' => (string) ((1 - 20 / 70) * 100)],
+        'oils' => ['olive'],
+    ]);
+    expect($byWeights->figures['oil_volume']->number())
+        ->toEqualWithDelta($byWater->figures['oil_volume']->number(), 1e-9)
+        ->and($byWeights->figures['dry_equivalent']->number())
+        ->toEqualWithDelta(22.2222, 0.001);
 });
 
 it('lays a wrong weight to its field', function (array $herb, string $fault) {

@@ -25,22 +25,43 @@ function coversWhenTaken(array $wish, array $ways, float $was): void
     $leaner = array_values(array_filter($ways, fn (array $way) => $way['id'] === 'leaner'));
     expect($leaner)->toHaveCount(1);
     $taken = Support::bench()->plan(Kettle\Recipe\Way::taken($wish, $leaner[0]['change']), Support::kitchen());
-    expect($taken->amounts->levels->coverMm())->toBeGreaterThanOrEqual(24.5)->and($taken->amounts->ratio->parts)->toBeGreaterThan($was);
+    expect($taken->amounts->levels->coverMm())
+        ->toBeGreaterThanOrEqual(24.5)
+        ->and($taken->amounts->ratio->parts)
+        ->toBeGreaterThan($was);
 }
 
 it('plans or refuses as was worked by hand', function (array $case) {
-    $known = ['case', 'wish', 'house', 'faults', 'ways', 'notes', 'not_notes', 'plan', 'figures', 'warm_minutes', 'filled', 'steps', 'covers'];
+    $known = [
+        'case',
+        'wish',
+        'house',
+        'faults',
+        'ways',
+        'notes',
+        'not_notes',
+        'plan',
+        'figures',
+        'warm_minutes',
+        'filled',
+        'steps',
+        'covers',
+    ];
     expect(array_diff(array_keys($case), $known))->toBe([])->and(count($case))->toBeGreaterThan(2);
     try {
         $plan = Support::bench()->plan($case['wish'], Support::kitchen($case['house'] ?? []));
-        isset($case['covers']) && coversWhenTaken($case['wish'], array_merge([], ...array_column($plan->notes, 'ways')), $plan->amounts->ratio->parts);
+        isset($case['covers']) &&
+            coversWhenTaken($case['wish'], array_merge([], ...array_column($plan->notes, 'ways')), $plan->amounts->ratio->parts);
     } catch (WishRefused $refused) {
         if (isset($case['covers'])) {
             coversWhenTaken($case['wish'], $refused->faults[0]['ways'] ?? [], 0.0);
 
             return;
         }
-        expect(array_map(fn (array $fault) => $fault['field'].': '.$fault['reason'], $refused->faults))->toBe($case['faults'] ?? [], $refused->getMessage());
+        expect(array_map(fn (array $fault) => $fault['field'].': '.$fault['reason'], $refused->faults))->toBe(
+            $case['faults'] ?? [],
+            $refused->getMessage(),
+        );
         isset($case['ways']) && expect(array_column($refused->faults[0]['ways'] ?? [], 'id'))->toBe($case['ways']);
 
         return;
@@ -48,7 +69,10 @@ it('plans or refuses as was worked by hand', function (array $case) {
     expect($case['faults'] ?? null)->toBeNull('It was planned, and should have been refused.');
     $document = Support::bench()->document($plan, Support::kitchen($case['house'] ?? []));
     $notes = array_column($plan->notes, 'id');
-    expect(array_values(array_diff($case['notes'] ?? [], $notes)))->toBe([])->and(array_values(array_intersect($case['not_notes'] ?? [], $notes)))->toBe([]);
+    expect(array_values(array_diff($case['notes'] ?? [], $notes)))
+        ->toBe([])
+        ->and(array_values(array_intersect($case['not_notes'] ?? [], $notes)))
+        ->toBe([]);
     foreach ($case['plan'] ?? [] as $key => $value) {
         expect($document[$key])->toBe($value);
     }
@@ -57,7 +81,10 @@ it('plans or refuses as was worked by hand', function (array $case) {
     }
     isset($case['steps']) && expect(implode(' ', array_column($document['steps'], 'says')))->toContain($case['steps']);
     isset($case['filled']) && expect($plan->timetable->fillAt->format('Y-m-d\TH:i'))->toBe($case['filled']);
-    isset($case['warm_minutes']) && expect(($plan->timetable->strainedBy()->getTimestamp() - $plan->timetable->fillAt->getTimestamp()) / 60)->toEqual($case['warm_minutes']);
+    isset($case['warm_minutes']) &&
+        expect(($plan->timetable->strainedBy()->getTimestamp() - $plan->timetable->fillAt->getTimestamp()) / 60)->toEqual(
+            $case['warm_minutes'],
+        );
 })->with(workedPlans());
 
 it('chooses nothing that it then warns of: every herb, in its best state and dried, every method as it begins', function () {
@@ -67,7 +94,10 @@ it('chooses nothing that it then warns of: every herb, in its best state and dri
         foreach (array_unique([$herb->best->value, 'dried']) as $state) {
             foreach (array_keys(Support::bench()->methods()->all()) as $method) {
                 try {
-                    $plan = Support::bench()->plan(['herb' => ['id' => $herb->id, 'state' => $state], 'oils' => ['sunflower-high-oleic'], 'method' => $method], $kitchen);
+                    $plan = Support::bench()->plan(
+                        ['herb' => ['id' => $herb->id, 'state' => $state], 'oils' => ['sunflower-high-oleic'], 'method' => $method],
+                        $kitchen,
+                    );
                 } catch (WishRefused $refused) {
                     expect($refused->faults[0]['reason'])->toBe('not_for_this');
 
@@ -75,7 +105,14 @@ it('chooses nothing that it then warns of: every herb, in its best state and dri
                 }
                 $planned++;
                 // What is said of the plant, of heat and of water is no fault of the choice.
-                expect(array_values(array_intersect(['cover', 'headspace', 'lean', 'late', 'sets', 'squeezed-wet', 'oil-too-old', 'away-use-by'], array_column($plan->notes, 'id'))))->toBe([], "{$herb->id} {$state} {$method}");
+                expect(
+                    array_values(
+                        array_intersect(
+                            ['cover', 'headspace', 'lean', 'late', 'sets', 'squeezed-wet', 'oil-too-old', 'away-use-by'],
+                            array_column($plan->notes, 'id'),
+                        ),
+                    ),
+                )->toBe([], "{$herb->id} {$state} {$method}");
             }
         }
     }

@@ -11,7 +11,20 @@ const RULES = [
 ]
 
 function calendar(rule: string): string {
-  return `BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//t//t//EN\r\nBEGIN:VEVENT\r\nUID:a\r\nDTSTAMP:20261124T100000Z\r\nDTSTART:20261124T100000Z\r\nDTEND:20261124T110000Z\r\nRRULE:${rule}\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n`
+  return [
+    'BEGIN:VCALENDAR',
+    'VERSION:2.0',
+    'PRODID:-//t//t//EN',
+    'BEGIN:VEVENT',
+    'UID:a',
+    'DTSTAMP:20261124T100000Z',
+    'DTSTART:20261124T100000Z',
+    'DTEND:20261124T110000Z',
+    `RRULE:${rule}`,
+    'END:VEVENT',
+    'END:VCALENDAR',
+    '',
+  ].join('\r\n')
 }
 
 test('clients that send half, read nothing or bring endless calendars hold up nobody', async ({
@@ -32,7 +45,9 @@ test('clients that send half, read nothing or bring endless calendars hold up no
     if (!reads) socket.pause()
     open.push(socket)
   }
-  const head = `Host: ${hostname}:${port}\r\nCookie: ${cookie}\r\nX-XSRF-TOKEN: ${token}\r\nAccept: application/json\r\nContent-Type: application/json\r\n`
+  const head =
+    `Host: ${hostname}:${port}\r\nCookie: ${cookie}\r\nX-XSRF-TOKEN: ${token}\r\n` +
+    'Accept: application/json\r\nContent-Type: application/json\r\n'
   for (let i = 0; i < 16; i++) {
     send('GET /api/me HTTP/1.1\r\nHost: ')
     send(
@@ -79,7 +94,8 @@ test('every part that is killed is there again soon, and stop leaves nothing', a
       'bash',
       [
         '-c',
-        `cd ${process.cwd()}; source bin/kettle.d/say.sh; source bin/kettle.d/install.sh; source bin/kettle.d/instance.sh; ROOT=${process.cwd()}; instance test; read_env; ${script}`,
+        `ROOT=${process.cwd()}; cd $ROOT; for part in say install instance; do source bin/kettle.d/$part.sh; done; ` +
+          `instance test; read_env; ${script}`,
       ],
       { encoding: 'utf8' },
     )

@@ -160,7 +160,20 @@ test('a calendar is read for its busy times, one is refused, and the diary goes 
     .locator('input[type=file]')
     .setInputFiles(
       ics(
-        'BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:x\r\nBEGIN:VEVENT\r\nUID:1\r\nDTSTAMP:20261101T000000Z\r\nSUMMARY:Choir\r\nDTSTART:20261124T110000Z\r\nDTEND:20261124T230000Z\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n',
+        [
+          'BEGIN:VCALENDAR',
+          'VERSION:2.0',
+          'PRODID:x',
+          'BEGIN:VEVENT',
+          'UID:1',
+          'DTSTAMP:20261101T000000Z',
+          'SUMMARY:Choir',
+          'DTSTART:20261124T110000Z',
+          'DTEND:20261124T230000Z',
+          'END:VEVENT',
+          'END:VCALENDAR',
+          '',
+        ].join('\r\n'),
       ),
     )
   await expect(page.getByText('1 busy times to come')).toBeVisible()

@@ -13,6 +13,15 @@ const HOW = [
   { id: 'thrown', name: 'thrown away' },
 ]
 
+const WENT: Record<string, string> = { given: 'given', thrown: 'thrown away' }
+
+function whereItWent(bottle: Shape<'BatchView'>['bottles'][number]): string {
+  if (bottle.state !== 'in') {
+    return `; ${WENT[bottle.state] ?? 'used'}${bottle.to ? `, ${bottle.to}` : ''}`
+  }
+  return bottle.left === '' || bottle.to === '' ? '' : `; ${bottle.left} left, some to ${bottle.to}`
+}
+
 /** Every bottle of a batch: what is left in it, and where it went. */
 export function Bottles({ batch }: { batch: Shape<'BatchView'> }) {
   const { works } = usePart()
@@ -43,11 +52,7 @@ export function Bottles({ batch }: { batch: Shape<'BatchView'> }) {
           >
             <span className={bottle.state === 'in' ? '' : 'text-soft'}>
               <strong className="figures">no. {bottle.number}</strong>, {bottle.filled}
-              {bottle.state === 'in'
-                ? bottle.left === '' || bottle.to === ''
-                  ? ''
-                  : `; ${bottle.left} left, some to ${bottle.to}`
-                : `; ${bottle.state === 'given' ? 'given' : bottle.state === 'thrown' ? 'thrown away' : 'used'}${bottle.to ? `, ${bottle.to}` : ''}`}
+              {whereItWent(bottle)}
             </span>
             {works && bottle.state === 'in' ? (
               <TextButton onClick={() => setUsing(bottle.number)} aria-label={`Use or give bottle ${bottle.number}`}>

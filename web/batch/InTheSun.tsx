@@ -86,7 +86,10 @@ function SunDays({ view }: { view: Shape<'SunView'> }) {
         <line x1={0} x2={width} y1={y(view.room_c)} y2={y(view.room_c)} stroke="var(--soft)" strokeDasharray="2 5" />
         {view.days.map((day, index) => (
           <g key={day.day}>
-            <title>{`${day.text}: peak ${day.peak_text}, ${day.warm_h} h warm, worth ${day.worth} days of the shelf; ${day.daylight_text}${day.measured ? '' : ', weather simulated'}`}</title>
+            <title>
+              {`${day.text}: peak ${day.peak_text}, ${day.warm_h} h warm, worth ${day.worth} days of the shelf; ` +
+                `${day.daylight_text}${day.measured ? '' : ', weather simulated'}`}
+            </title>
             <rect
               x={index * step + step * 0.2}
               width={Math.max(2, step * 0.6)}

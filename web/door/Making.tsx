@@ -38,8 +38,11 @@ export function Making() {
 function Picture({ of }: { of: Shape<'DoorExample'> }) {
   const jar = { height_mm: of.height_mm, diameter_mm: of.diameter_mm }
   const wide = of.diameter_mm * SCALE
+  const brim = FOOT - of.height_mm * SCALE
   const step = 53
-  const said = `${of.herb_text} and ${of.oil_text} in a ${of.jar_called}; ${of.days_text}; ${of.out_text}; ${of.bottles} bottles of ${of.bottle_text}, ${of.label_text}`
+  const said =
+    `${of.herb_text} and ${of.oil_text} in a ${of.jar_called}; ${of.days_text}; ${of.out_text}; ` +
+    `${of.bottles} bottles of ${of.bottle_text}, ${of.label_text}`
   return (
     <svg viewBox="0 0 900 250" className="w-full" role="img" aria-label={said}>
       <line x1={0} x2={900} y1={FOOT + 2} y2={FOOT + 2} stroke="var(--rim)" strokeWidth={5} />
@@ -56,7 +59,7 @@ function Picture({ of }: { of: Shape<'DoorExample'> }) {
       <g>
         <JarShape jar={{ ...jar, bed_mm: 0, level_mm: of.out_mm }} scale={SCALE} x={390} foot={FOOT} />
         <path
-          d={`M382 ${FOOT - of.height_mm * SCALE - 8} Q${390 + wide / 2} ${FOOT - of.height_mm * SCALE + 46} ${398 + wide} ${FOOT - of.height_mm * SCALE - 8}`}
+          d={`M382 ${brim - 8} Q${390 + wide / 2} ${brim + 46} ${398 + wide} ${brim - 8}`}
           fill="var(--herb-pale)"
           stroke="var(--herb)"
           strokeWidth={2}

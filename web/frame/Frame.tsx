@@ -91,7 +91,11 @@ export function Frame() {
               to={`${base}/${place.path}`}
               aria-keyshortcuts={place.key}
               className={({ isActive }) =>
-                `flex min-h-12 items-center px-2 sm:px-3.5 ${place.path === 'house' || place.path === 'almanac' ? 'max-sm:hidden' : ''} ${isActive ? 'bg-rim text-on-rim font-semibold' : 'text-soft'}`
+                [
+                  'flex min-h-12 items-center px-2 sm:px-3.5',
+                  place.path === 'house' || place.path === 'almanac' ? 'max-sm:hidden' : '',
+                  isActive ? 'bg-rim text-on-rim font-semibold' : 'text-soft',
+                ].join(' ')
               }
             >
               {place.name}

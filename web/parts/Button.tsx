@@ -8,7 +8,8 @@ const looks = {
   stop: 'bg-transparent text-warmth border-warmth',
 }
 const shape =
-  'inline-flex min-h-11 items-center justify-center gap-2 rounded-rim border-2 px-4 py-2 font-semibold leading-tight no-underline aria-disabled:opacity-60 disabled:opacity-60'
+  'inline-flex min-h-11 items-center justify-center gap-2 rounded-rim border-2 px-4 py-2 ' +
+  'font-semibold leading-tight no-underline aria-disabled:opacity-60 disabled:opacity-60'
 
 type Look = { look?: keyof typeof looks }
 

@@ -40,6 +40,7 @@ export function EmptyBoard({ cloth = false }: { cloth?: boolean }) {
     jar,
     at: 10 + places.slice(0, index).reduce((sum, each) => sum + each, 0),
     wide: jar.diameter_mm * scale,
+    brim: foot - jar.height_mm * scale,
   }))
   const x = 10 + places.reduce((sum, each) => sum + each, 0)
   return (
@@ -50,11 +51,11 @@ export function EmptyBoard({ cloth = false }: { cloth?: boolean }) {
       role="img"
       aria-label={`Room for ${jars.map((jar) => `a ${jar.called}`).join(', ')}`}
     >
-      {placed.map(({ jar, at, wide }) => (
+      {placed.map(({ jar, at, wide, brim }) => (
         <g key={jar.id}>
           <rect
             x={at}
-            y={foot - jar.height_mm * scale}
+            y={brim}
             width={wide}
             height={jar.height_mm * scale}
             rx={7}
@@ -65,7 +66,7 @@ export function EmptyBoard({ cloth = false }: { cloth?: boolean }) {
           />
           {cloth ? (
             <path
-              d={`M${at - 8} ${foot - jar.height_mm * scale - 8} Q${at + wide / 2} ${foot - jar.height_mm * scale + 46} ${at + wide + 8} ${foot - jar.height_mm * scale - 8}`}
+              d={`M${at - 8} ${brim - 8} Q${at + wide / 2} ${brim + 46} ${at + wide + 8} ${brim - 8}`}
               fill="var(--herb-pale)"
               stroke="var(--herb)"
               strokeWidth={2}

@@ -152,7 +152,8 @@ export function Thermometers({ probes, keeps }: { probes: Shape<'ProbeView'>[]; 
           </p>
           <p>It sends its readings, as many at once as it has, each once or oftener:</p>
           <pre className="text-sm whitespace-pre-wrap break-all select-all">
-            {`curl ${made.address} -H 'Authorization: Bearer ${made.key}' -H 'Content-Type: application/json' -d '{"readings":[{"at":"2026-12-12T14:05:00Z","c":49.5}]}'`}
+            {`curl ${made.address} -H 'Authorization: Bearer ${made.key}' -H 'Content-Type: application/json' ` +
+              `-d '{"readings":[{"at":"2026-12-12T14:05:00Z","c":49.5}]}'`}
           </pre>
         </div>
       ) : null}

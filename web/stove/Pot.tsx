@@ -249,7 +249,8 @@ function first(
 }
 
 const said = (pot: View) =>
-  `${pot.warmth_text === null ? 'Nothing read yet' : `${pot.warmth_text} ${pot.warmth_unit}`}; band ${pot.scale.band_text}, ${pot.scale.ceiling_text}`
+  (pot.warmth_text === null ? 'Nothing read yet' : `${pot.warmth_text} ${pot.warmth_unit}`) +
+  `; band ${pot.scale.band_text}, ${pot.scale.ceiling_text}`
 
 function JarHours({ jar, pot, onOut }: { jar: Shape<'StoveJarView'>; pot: View; onOut: (() => void) | undefined }) {
   const house = useHouseId()

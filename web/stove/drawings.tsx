@@ -180,7 +180,8 @@ export function BathSide({ bath }: { bath: Bath }) {
       role="img"
       aria-label={
         bath.full_mm > 0
-          ? `From the side: water at ${Math.round(bath.now_mm)} mm; full at ${Math.round(bath.full_mm)}, low at ${Math.round(bath.low_mm)} mm`
+          ? `From the side: water at ${Math.round(bath.now_mm)} mm; ` +
+            `full at ${Math.round(bath.full_mm)}, low at ${Math.round(bath.low_mm)} mm`
           : 'From the side: no water in it'
       }
     >

@@ -11,9 +11,7 @@ use Kettle\Reason\Refused;
 /** Somebody says that they have read a caution of this batch. Kept with its words as they were read. */
 final readonly class Acknowledge
 {
-    public function __construct(private Logbook $logbook, private BatchCautions $cautions)
-    {
-    }
+    public function __construct(private Logbook $logbook, private BatchCautions $cautions) {}
 
     /** @throws Refused when no such caution holds, or it was read before */
     public function __invoke(Batch $batch, string $id): LogEntry

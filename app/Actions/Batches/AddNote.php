@@ -11,22 +11,23 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** Writes a note in the logbook, or a better one beside one that was wrong. */
 final readonly class AddNote
 {
-    public function __construct(private Logbook $logbook)
-    {
-    }
+    public function __construct(private Logbook $logbook) {}
 
     /** @throws DiaryRefused when what is corrected is not a note */
     public function __invoke(Batch $batch, string $note, ?string $corrects): LogEntry
     {
         return $this->logbook->write($batch, function (Batch $batch) use ($note, $corrects): NewLine {
             if ($corrects !== null) {
-                $old = $batch->entries()->where('uid', $corrects)->first() ?? throw new NotFoundHttpException;
-                if (! $old->line() instanceof Note) {
-                    throw new DiaryRefused('cannot_correct', 'Only a note is corrected by a note. Undo the step instead, and enter it again.');
+                $old = $batch->entries()->where('uid', $corrects)->first() ?? throw new NotFoundHttpException();
+                if (! ($old->line() instanceof Note)) {
+                    throw new DiaryRefused(
+                        'cannot_correct',
+                        'Only a note is corrected by a note. Undo the step instead, and enter it again.',
+                    );
                 }
             }
 
-            return new NewLine(new Note, $note, $corrects);
+            return new NewLine(new Note(), $note, $corrects);
         });
     }
 }

@@ -13,25 +13,31 @@ use Kettle\Recipe\Planning;
 /** What the cautions of a batch are asked of: its plan, its lots, what it is for now, and what is late. */
 final readonly class BatchCautions
 {
-    public function __construct(private Planning $planning, private Records $records, private KitchenFactory $kitchens, private Times $times)
-    {
-    }
+    public function __construct(
+        private Planning $planning,
+        private Records $records,
+        private KitchenFactory $kitchens,
+        private Times $times,
+    ) {}
 
     public function facts(Batch $batch): Facts
     {
         $kitchen = $this->kitchens->plain();
         $ceiling = $batch->plan->method->ceilingC;
-        $lots = array_map(fn (Lot $lot) => ['called' => $lot->called, 'food' => $lot->food_grade, 'how' => $lot->got_how, 'allergens' => $lot->allergens], LotsUsed::of($batch));
+        $until = $batch->use_by === null ? null : $this->kitchens->local($batch->use_by);
+        $lots = array_map(
+            fn (Lot $lot) => ['called' => $lot->called, 'food' => $lot->food_grade, 'how' => $lot->got_how, 'allergens' => $lot->allergens],
+            LotsUsed::of($batch),
+        );
 
-        return $batch->plan->facts(
-            $this->planning->cupboard(), $this->records->of($batch)->method(), $batch->purpose ?: $batch->plan->purpose, $lots,
-            [
+        return $batch->plan
+            ->facts($this->planning->cupboard(), $this->records->of($batch)->method(), $batch->purpose ?: $batch->plan->purpose, $lots, [
                 'ceiling' => $ceiling === null ? '' : $kitchen->warmth($ceiling),
                 'cold' => $kitchen->warmth(ColdKept::CELSIUS),
-                'use_by' => $batch->use_by === null ? 'four days from filling' : $this->kitchens->local($batch->use_by)->format('j M Y, H:i'),
+                'use_by' => $until?->format('j M Y, H:i') ?? 'four days from filling',
                 'best_before' => $this->times->date($batch->best_before),
-            ],
-        )->and($this->records->lateness($batch)->isWarmTooLong() ? ['warm-too-long' => true] : []);
+            ])
+            ->and($this->records->lateness($batch)->isWarmTooLong() ? ['warm-too-long' => true] : []);
     }
 
     /** The words of a caution that holds; null where it does not, or no longer. */

@@ -25,28 +25,28 @@ use Kettle\Vessel\Jar as CoreJar;
  */
 final readonly class BatchProjector
 {
-    public function __construct(private Records $records, private CurrentHouse $current, private StockLedger $ledger)
-    {
-    }
+    public function __construct(private Records $records, private CurrentHouse $current, private StockLedger $ledger) {}
 
     public function refresh(Batch $batch): void
     {
         $state = $this->records->state($batch);
         $course = $state->course;
-        $batch->fill([
-            'stage' => $course->stage,
-            'filled_at' => $this->utc($course->filledAt),
-            'strain_at' => $this->utc($course->timetable->strainAt),
-            'strained_at' => $this->utc($course->strainedAt),
-            'strained_ml' => $state->strained?->ml,
-            'left_ml' => $state->bottled?->leftMl,
-            'bottled_at' => $this->utc($state->bottledAt),
-            'best_before' => $state->keeping->bestBefore->format('Y-m-d'),
-            'use_by' => $this->utc($state->useBy),
-            'purpose' => $state->purpose,
-            'shelf' => Shelf::of($state, $this->standsIn($batch->plan->jar, $state->strained)),
-            'version' => $batch->version + 1,
-        ])->save();
+        $batch
+            ->fill([
+                'stage' => $course->stage,
+                'filled_at' => $this->utc($course->filledAt),
+                'strain_at' => $this->utc($course->timetable->strainAt),
+                'strained_at' => $this->utc($course->strainedAt),
+                'strained_ml' => $state->strained?->ml,
+                'left_ml' => $state->bottled?->leftMl,
+                'bottled_at' => $this->utc($state->bottledAt),
+                'best_before' => $state->keeping->bestBefore->format('Y-m-d'),
+                'use_by' => $this->utc($state->useBy),
+                'purpose' => $state->purpose,
+                'shelf' => Shelf::of($state, $this->standsIn($batch->plan->jar, $state->strained)),
+                'version' => $batch->version + 1,
+            ])
+            ->save();
         $this->writeTasks($batch, $state);
         $this->writeBottles($batch, $state);
         $this->writeLearned($batch, $state);
@@ -59,7 +59,11 @@ final readonly class BatchProjector
         if ($strained?->ml === null) {
             return $jar;
         }
-        $jars = $jar->is(CoreJar::JAR) ? [] : array_values(Jar::query()->where('kind', CoreJar::JAR)->orderBy('brim_ml')->get()->map(fn (Jar $each) => $each->core())->all());
+        $jars = $jar->is(CoreJar::JAR)
+            ? []
+            : array_values(
+                Jar::query()->where('kind', CoreJar::JAR)->orderBy('brim_ml')->get()->map(fn (Jar $each) => $each->core())->all(),
+            );
 
         return $jar->strained($strained->ml, $jars);
     }
@@ -68,33 +72,43 @@ final readonly class BatchProjector
     {
         $batch->tasks()->delete();
         $houseId = $this->current->house()->id;
-        Task::query()->insert(array_map(fn (CoreTask $task) => [
-            'house_id' => $houseId,
-            'batch_id' => $batch->id,
-            'key' => $task->key(),
-            'step' => $task->step->value,
-            'place' => $task->place,
-            'due_at' => $this->utc($task->dueAt),
-            'open' => $task->open && ! $task->step->isWaiting(),
-            'minutes' => $task->step->minutes(),
-        ], $state->course->tasks));
+        Task::query()->insert(
+            array_map(
+                fn (CoreTask $task) => [
+                    'house_id' => $houseId,
+                    'batch_id' => $batch->id,
+                    'key' => $task->key(),
+                    'step' => $task->step->value,
+                    'place' => $task->place,
+                    'due_at' => $this->utc($task->dueAt),
+                    'open' => $task->open && ! $task->step->isWaiting(),
+                    'minutes' => $task->step->minutes(),
+                ],
+                $state->course->tasks,
+            ),
+        );
     }
 
     private function writeBottles(Batch $batch, BatchState $state): void
     {
         $batch->bottles()->delete();
         $houseId = $this->current->house()->id;
-        Bottle::query()->insert(array_map(fn (BottleState $bottle) => [
-            'house_id' => $houseId,
-            'batch_id' => $batch->id,
-            'number' => $bottle->number,
-            'called' => $bottle->called,
-            'capacity_ml' => $bottle->capacityMl,
-            'filled_ml' => $bottle->capacityMl,
-            'left_ml' => $bottle->leftMl,
-            'state' => $bottle->state,
-            'to' => $bottle->to,
-        ], $state->bottles));
+        Bottle::query()->insert(
+            array_map(
+                fn (BottleState $bottle) => [
+                    'house_id' => $houseId,
+                    'batch_id' => $batch->id,
+                    'number' => $bottle->number,
+                    'called' => $bottle->called,
+                    'capacity_ml' => $bottle->capacityMl,
+                    'filled_ml' => $bottle->capacityMl,
+                    'left_ml' => $bottle->leftMl,
+                    'state' => $bottle->state,
+                    'to' => $bottle->to,
+                ],
+                $state->bottles,
+            ),
+        );
     }
 
     /** What the next plan learns from. */
@@ -104,8 +118,15 @@ final readonly class BatchProjector
         $learned = $state->learned;
         if ($learned !== null) {
             BatchYield::query()->create([
-                'batch_id' => $batch->id, 'form' => $learned->form, 'way' => $learned->way, 'oil_ml' => $learned->oilMl, 'out_ml' => $learned->outMl, 'dry_g' => $learned->dryG,
-                'uptake' => $learned->uptake, 'variance' => $learned->variance, 'strained_at' => $this->utc($state->course->strainedAt),
+                'batch_id' => $batch->id,
+                'form' => $learned->form,
+                'way' => $learned->way,
+                'oil_ml' => $learned->oilMl,
+                'out_ml' => $learned->outMl,
+                'dry_g' => $learned->dryG,
+                'uptake' => $learned->uptake,
+                'variance' => $learned->variance,
+                'strained_at' => $this->utc($state->course->strainedAt),
             ]);
         }
     }

@@ -18,9 +18,7 @@ use Kettle\Vessel\FillingRefused;
 /** Fills bottles of the house's sizes from a strained oil, and numbers them. */
 final readonly class BottleBatch
 {
-    public function __construct(private Logbook $logbook, private ChangeKeeping $keeping, private Records $records)
-    {
-    }
+    public function __construct(private Logbook $logbook, private ChangeKeeping $keeping, private Records $records) {}
 
     /**
      * @param  list<array{size: string, count: int}>  $wanted
@@ -41,18 +39,28 @@ final readonly class BottleBatch
             ChangeKeeping::refuseWarm($batch, $kept['place'] ?? null);
             $bottles = $names = [];
             foreach ($wanted as $line) {
-                $size = $sizes->get($line['size']) ?? throw new FillingRefused(
-                    'unknown', 'That bottle size is not on the house’s list; it may have been taken off. Choose another.', 'bottles',
-                );
+                $size =
+                    $sizes->get($line['size']) ??
+                    throw new FillingRefused(
+                        'unknown',
+                        'That bottle size is not on the house’s list; it may have been taken off. Choose another.',
+                        'bottles',
+                    );
                 $bottles[] = ['id' => $size->uid, 'capacity' => (float) $size->capacity_ml, 'count' => $line['count']];
                 $names[$size->uid] = $size->called;
             }
             $filling = Filling::of($batch->toBottleMl(), $bottles);
 
-            return new NewLine(new Bottled(
-                array_map(fn (array $b) => new FilledSize($b['id'], $names[$b['id']], $b['capacity'], $b['count']), $filling->bottles),
-                round($filling->filledMl, 3), round($filling->leftMl, 3), $kept, $fromStores ? self::taken($filling->bottles) : [],
-            ), $note);
+            return new NewLine(
+                new Bottled(
+                    array_map(fn (array $b) => new FilledSize($b['id'], $names[$b['id']], $b['capacity'], $b['count']), $filling->bottles),
+                    round($filling->filledMl, 3),
+                    round($filling->leftMl, 3),
+                    $kept,
+                    $fromStores ? self::taken($filling->bottles) : [],
+                ),
+                $note,
+            );
         });
     }
 
@@ -65,8 +73,15 @@ final readonly class BottleBatch
     private static function taken(array $bottles): array
     {
         $taken = [];
-        $lots = Lot::query()->where('kind', LotKind::Bottle)->whereIn('material', array_column($bottles, 'id'))->where('left', '>', 0)
-            ->orderByRaw('got_on IS NULL, got_on')->orderBy('id')->lockForUpdate()->get()->groupBy('material');
+        $lots = Lot::query()
+            ->where('kind', LotKind::Bottle)
+            ->whereIn('material', array_column($bottles, 'id'))
+            ->where('left', '>', 0)
+            ->orderByRaw('got_on IS NULL, got_on')
+            ->orderBy('id')
+            ->lockForUpdate()
+            ->get()
+            ->groupBy('material');
         foreach ($bottles as $size) {
             $wanted = $size['count'];
             foreach ($lots->get($size['id']) ?? [] as $lot) {

@@ -16,9 +16,7 @@ use Kettle\Reason\Refused;
 /** Where a batch stands now, in what glass, with what in it: its best-before is reckoned anew. */
 final readonly class ChangeKeeping
 {
-    public function __construct(private Logbook $logbook, private Tables $tables)
-    {
-    }
+    public function __construct(private Logbook $logbook, private Tables $tables) {}
 
     /**
      * @param  array{place?: string, glass?: string, antioxidant?: string, where?: string}  $as what is changed
@@ -55,7 +53,11 @@ final readonly class ChangeKeeping
     public static function refuseWarm(Batch $batch, ?string $place): void
     {
         if ($batch->plan->isColdKept() && $place !== null && $place !== 'fridge') {
-            throw new CautionRefused('botulism', 'This one is kept in the refrigerator, as cold as it goes, and nowhere else: it was made from wet herb for the kitchen.', 'place');
+            throw new CautionRefused(
+                'botulism',
+                'This one is kept in the refrigerator, as cold as it goes, and nowhere else: it was made from wet herb for the kitchen.',
+                'place',
+            );
         }
     }
 }

@@ -14,9 +14,7 @@ use Kettle\Recipe\Planning;
 /** An oil put to another purpose than it was made for. From skin to food only where every part of it is food. */
 final readonly class ChangePurpose
 {
-    public function __construct(private Logbook $logbook, private Planning $planning)
-    {
-    }
+    public function __construct(private Logbook $logbook, private Planning $planning) {}
 
     /** @throws Refused when it would not be safe, or is no purpose */
     public function __invoke(Batch $batch, string $purpose): LogEntry
@@ -30,7 +28,8 @@ final readonly class ChangePurpose
             if ($batch->purpose === $purpose) {
                 throw new DiaryRefused('not_open', 'It is for that already.', 'purpose');
             }
-            $refused = $purpose === 'kitchen' ? PurposeChange::toKitchen($batch->plan, $this->planning->cupboard(), self::lots($batch)) : null;
+            $refused =
+                $purpose === 'kitchen' ? PurposeChange::toKitchen($batch->plan, $this->planning->cupboard(), self::lots($batch)) : null;
             if ($refused !== null) {
                 throw $refused;
             }

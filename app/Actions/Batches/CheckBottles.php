@@ -14,9 +14,7 @@ use Kettle\Stores\LotCheck;
 /** What is bottled, smelled and held to the light. What does not pass closes the batch. */
 final readonly class CheckBottles
 {
-    public function __construct(private Logbook $logbook, private Tables $tables)
-    {
-    }
+    public function __construct(private Logbook $logbook, private Tables $tables) {}
 
     /**
      * @param  array<mixed>  $answers by question
@@ -31,7 +29,10 @@ final readonly class CheckBottles
             }
             $check = LotCheck::of(LotCheck::BOTTLED, $answers, $this->tables);
 
-            return new NewLine(new Checked($check->verdict, $check->says(LotCheck::BOTTLED), array_column($check->answers, 'answer', 'ask')), $note);
+            return new NewLine(
+                new Checked($check->verdict, $check->says(LotCheck::BOTTLED), array_column($check->answers, 'answer', 'ask')),
+                $note,
+            );
         });
     }
 }

@@ -15,9 +15,7 @@ use Kettle\Reason\Refused;
 /** Poured off its sediment, perhaps through paper once more: how much is left to bottle. */
 final readonly class Decant
 {
-    public function __construct(private Logbook $logbook, private OilAmount $amount, private Records $records)
-    {
-    }
+    public function __construct(private Logbook $logbook, private OilAmount $amount, private Records $records) {}
 
     /**
      * @param  ?string  $typed how much there is now; null where nobody measured
@@ -37,11 +35,21 @@ final readonly class Decant
             if ($typed !== null) {
                 $ml = $this->amount->ml($batch, $typed);
                 if ($ml > $strained * 1.02 || $ml <= 0) {
-                    throw new YieldRefused('too_much', sprintf('%s was strained: what is poured off is less than that, and more than nothing.', AmountWriter::plain($strained, Kind::Volume)), 'amount');
+                    throw new YieldRefused(
+                        'too_much',
+                        sprintf(
+                            '%s was strained: what is poured off is less than that, and more than nothing.',
+                            AmountWriter::plain($strained, Kind::Volume),
+                        ),
+                        'amount',
+                    );
                 }
             }
 
-            return new NewLine(new Decanted($typed ?? '', round(min($ml, $strained), 3), round(max(0.0, $strained - $ml), 3), $again), $note);
+            return new NewLine(
+                new Decanted($typed ?? '', round(min($ml, $strained), 3), round(max(0.0, $strained - $ml), 3), $again),
+                $note,
+            );
         });
     }
 }

@@ -11,9 +11,7 @@ use Kettle\Diary\Stage;
 /** Closes a batch that went wrong, with the reason. It stays in the records. */
 final readonly class DiscardBatch
 {
-    public function __construct(private Logbook $logbook)
-    {
-    }
+    public function __construct(private Logbook $logbook) {}
 
     /** @throws DiaryRefused when it was discarded before */
     public function __invoke(Batch $batch, string $reason): LogEntry
@@ -23,7 +21,7 @@ final readonly class DiscardBatch
                 throw DiaryRefused::notOpen('discard');
             }
 
-            return new NewLine(new Discarded, $reason);
+            return new NewLine(new Discarded(), $reason);
         });
     }
 }

@@ -19,9 +19,12 @@ final readonly class GatherEvidence
     /** The last at the Stove that are looked at. */
     private const SESSIONS = 6;
 
-    public function __construct(private Records $records, private KitchenFactory $kitchens, private Cupboard $cupboard, private TakeReadings $readings)
-    {
-    }
+    public function __construct(
+        private Records $records,
+        private KitchenFactory $kitchens,
+        private Cupboard $cupboard,
+        private TakeReadings $readings,
+    ) {}
 
     /** @return array<string, array<string, string>> by fact, the words it is said with */
     public function of(Batch $batch): array
@@ -35,7 +38,10 @@ final readonly class GatherEvidence
             ...$evidence->ofTheOils($batch->plan, $batch->keptAs(), $batch->purpose),
             ...$evidence->ofTheWarmth($batch->plan, $record->method(), $this->records->course($batch), $this->over($batch)),
             ...$evidence->ofTheDays(
-                $batch->plan, $this->records->lateness($batch), $local($batch->strained_at), $local($batch->bottled_at),
+                $batch->plan,
+                $this->records->lateness($batch),
+                $local($batch->strained_at),
+                $local($batch->bottled_at),
                 $batch->bottles()->where('state', BottleState::IN)->whereRaw('left_ml < filled_ml / 2')->exists(),
             ),
             ...$evidence->ofTheLots($this->lots($batch)),
@@ -46,8 +52,13 @@ final readonly class GatherEvidence
     private function over(Batch $batch): ?string
     {
         $over = null;
-        $jars = StoveJar::query()->where('batch_id', $batch->id)->whereHas('session', fn ($query) => $query->where('speed', 1))->orderByDesc('id')->limit(self::SESSIONS)
-            ->with(['session.probes.probe'])->get();
+        $jars = StoveJar::query()
+            ->where('batch_id', $batch->id)
+            ->whereHas('session', fn ($query) => $query->where('speed', 1))
+            ->orderByDesc('id')
+            ->limit(self::SESSIONS)
+            ->with(['session.probes.probe'])
+            ->get();
         foreach ($jars as $jar) {
             $over = $this->readings->overCeiling($jar->session) ?? $over;
         }
@@ -60,7 +71,21 @@ final readonly class GatherEvidence
     {
         $zone = $this->kitchens->now()->getTimezone();
 
-        return array_values(LotMove::query()->where('batch_id', $batch->id)->where('kind', 'taken')->with('lot')->orderBy('id')->get()
-            ->map(fn (LotMove $move) => ['lot' => $move->lot->core($zone), 'at' => $this->kitchens->local($move->happened_at), 'checked' => $move->lot->checked_at !== null])->all());
+        return array_values(
+            LotMove::query()
+                ->where('batch_id', $batch->id)
+                ->where('kind', 'taken')
+                ->with('lot')
+                ->orderBy('id')
+                ->get()
+                ->map(
+                    fn (LotMove $move) => [
+                        'lot' => $move->lot->core($zone),
+                        'at' => $this->kitchens->local($move->happened_at),
+                        'checked' => $move->lot->checked_at !== null,
+                    ],
+                )
+                ->all(),
+        );
     }
 }

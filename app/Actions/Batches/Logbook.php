@@ -13,9 +13,7 @@ use Illuminate\Support\Facades\DB;
 /** Adds a line to a batch's logbook, and folds the batch anew, as one. */
 final readonly class Logbook
 {
-    public function __construct(private BatchProjector $fold, private PlanDiary $diary)
-    {
-    }
+    public function __construct(private BatchProjector $fold, private PlanDiary $diary) {}
 
     /**
      * @param  \Closure(Batch): NewLine  $entry given the locked batch; may refuse

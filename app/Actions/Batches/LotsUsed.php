@@ -15,11 +15,17 @@ final class LotsUsed
     /** @return list<Lot> oldest first */
     public static function of(Batch $batch): array
     {
-        self::$read ??= new \WeakMap;
+        self::$read ??= new \WeakMap();
         if (! isset(self::$read[$batch])) {
             /** @var list<Lot> $lots */
-            $lots = array_values(Lot::withTrashed()->whereIn('kind', [LotKind::Herb, LotKind::Carrier])
-                ->whereHas('moves', fn ($moves) => $moves->where('batch_id', $batch->id)->where('kind', 'taken'))->orderBy('id')->get()->all());
+            $lots = array_values(
+                Lot::withTrashed()
+                    ->whereIn('kind', [LotKind::Herb, LotKind::Carrier])
+                    ->whereHas('moves', fn ($moves) => $moves->where('batch_id', $batch->id)->where('kind', 'taken'))
+                    ->orderBy('id')
+                    ->get()
+                    ->all(),
+            );
             self::$read[$batch] = $lots;
         }
 

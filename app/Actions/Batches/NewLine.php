@@ -8,7 +8,5 @@ use Kettle\Batch\Line\Line;
 final readonly class NewLine
 {
     /** @param  ?string  $corrects the id of the line that it corrects or strikes out */
-    public function __construct(public Line $line, public ?string $note = null, public ?string $corrects = null)
-    {
-    }
+    public function __construct(public Line $line, public ?string $note = null, public ?string $corrects = null) {}
 }

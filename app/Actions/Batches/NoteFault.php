@@ -12,9 +12,7 @@ use Kettle\Reason\Refused;
 /** What was seen to be wrong with a batch, and what it most likely is, in its logbook. */
 final readonly class NoteFault
 {
-    public function __construct(private Logbook $logbook, private GatherEvidence $evidence, private Tables $tables)
-    {
-    }
+    public function __construct(private Logbook $logbook, private GatherEvidence $evidence, private Tables $tables) {}
 
     /**
      * @param  list<string>  $signs
@@ -27,9 +25,16 @@ final readonly class NoteFault
             $found = (new FaultFinder($this->tables))->find($signs, $this->evidence->of($batch));
             $says = array_column((new FaultFinder($this->tables))->signs(), 'says', 'id');
 
-            return new NewLine(new FaultNoted(
-                $signs, implode('; ', array_map(fn (string $sign) => $says[$sign] ?? $sign, $signs)), $found['causes'][0]['id'] ?? '', $found['causes'][0]['name'] ?? '', $found['keep'],
-            ), $note);
+            return new NewLine(
+                new FaultNoted(
+                    $signs,
+                    implode('; ', array_map(fn (string $sign) => $says[$sign] ?? $sign, $signs)),
+                    $found['causes'][0]['id'] ?? '',
+                    $found['causes'][0]['name'] ?? '',
+                    $found['keep'],
+                ),
+                $note,
+            );
         });
     }
 }

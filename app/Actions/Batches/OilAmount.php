@@ -11,9 +11,7 @@ use Kettle\Measure\Kind;
 /** An amount of a batch's own oil as somebody wrote it: a weight is turned into a volume by that oil's density. */
 final readonly class OilAmount
 {
-    public function __construct(private KitchenFactory $kitchens, private Cupboard $cupboard)
-    {
-    }
+    public function __construct(private KitchenFactory $kitchens, private Cupboard $cupboard) {}
 
     /**
      * @return float mL

@@ -15,20 +15,19 @@ final class ProjectBatches implements ShouldQueue
     use Queueable;
 
     /** @param  list<int>  $batches */
-    public function __construct(private readonly int $house, private readonly array $batches)
-    {
-    }
+    public function __construct(private readonly int $house, private readonly array $batches) {}
 
     public function handle(CurrentHouse $current, BatchProjector $fold): void
     {
         $house = House::query()->find($this->house);
-        $house === null || $current->within($house, function () use ($fold): void {
-            foreach ($this->batches as $id) {
-                DB::transaction(function () use ($fold, $id): void {
-                    $batch = Batch::query()->whereKey($id)->lockForUpdate()->first();
-                    $batch === null || $fold->refresh($batch);
-                });
-            }
-        });
+        $house === null ||
+            $current->within($house, function () use ($fold): void {
+                foreach ($this->batches as $id) {
+                    DB::transaction(function () use ($fold, $id): void {
+                        $batch = Batch::query()->whereKey($id)->lockForUpdate()->first();
+                        $batch === null || $fold->refresh($batch);
+                    });
+                }
+            });
     }
 }

@@ -19,9 +19,7 @@ final readonly class RecordTask
     /** Named so, its next warming may be put off whatever its number, and before the jar is filled. */
     private const NEXT_WARMING = 'next_warm_on';
 
-    public function __construct(private Logbook $logbook, private Records $records, private KitchenFactory $kitchens)
-    {
-    }
+    public function __construct(private Logbook $logbook, private Records $records, private KitchenFactory $kitchens) {}
 
     /**
      * @param  string  $outcome done, skipped or later
@@ -30,14 +28,24 @@ final readonly class RecordTask
      *
      * @throws Refused when the step is not open, cannot be skipped, or wants amounts
      */
-    public function __invoke(Batch $batch, string $key, string $outcome, ?string $reason, ?string $until, array $seen = [], ?float $warmH = null): LogEntry
-    {
+    public function __invoke(
+        Batch $batch,
+        string $key,
+        string $outcome,
+        ?string $reason,
+        ?string $until,
+        array $seen = [],
+        ?float $warmH = null,
+    ): LogEntry {
         return $this->logbook->write($batch, function (Batch $batch) use ($key, $outcome, $reason, $until, $seen, $warmH): NewLine {
             $course = $this->records->course($batch);
             $task = $key === self::NEXT_WARMING && $outcome === 'later' ? $course->nextWarming() : $course->open($key);
             $key = $task->key();
             if ($task->step === Step::WarmOff && $outcome === 'done' && $warmH === null && $this->standsAtStove($batch)) {
-                throw new DiaryRefused('at_the_stove', 'It stands at the Stove: switch it off or take it out there, so that its hours are counted.');
+                throw new DiaryRefused(
+                    'at_the_stove',
+                    'It stands at the Stove: switch it off or take it out there, so that its hours are counted.',
+                );
             }
             if ($task->step->isWaiting()) {
                 throw DiaryRefused::notOpen($task->step->verb());

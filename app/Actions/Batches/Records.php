@@ -23,24 +23,41 @@ use Kettle\Stores\LotKind;
 /** Batches as the core reads them: their plan, their logbook, their place in the diary. */
 final readonly class Records
 {
-    public function __construct(private KitchenFactory $kitchens, private Methods $methods, private Cupboard $cupboard)
-    {
-    }
+    public function __construct(private KitchenFactory $kitchens, private Methods $methods, private Cupboard $cupboard) {}
 
     public function log(Batch $batch): CoreLogbook
     {
         $entries = $batch->relationLoaded('entries') ? $batch->entries->sortBy('id') : $batch->entries()->orderBy('id')->get();
 
-        return new CoreLogbook(array_values($entries->map(
-            fn (LogEntry $entry) => new Entry($entry->uid, $this->kitchens->local($entry->happened_at), $entry->by, $entry->line(), $entry->corrects),
-        )->all()));
+        return new CoreLogbook(
+            array_values(
+                $entries
+                    ->map(
+                        fn (LogEntry $entry) => new Entry(
+                            $entry->uid,
+                            $this->kitchens->local($entry->happened_at),
+                            $entry->by,
+                            $entry->line(),
+                            $entry->corrects,
+                        ),
+                    )
+                    ->all(),
+            ),
+        );
     }
 
     public function of(Batch $batch): Record
     {
         $warmUp = $batch->diary['warm_up_min'] ?? null;
 
-        return new Record($batch->plan, $this->log($batch), $this->kitchens->local($batch->start_at), $this->methods, $this->slots($batch), is_numeric($warmUp) ? (int) $warmUp : null);
+        return new Record(
+            $batch->plan,
+            $this->log($batch),
+            $this->kitchens->local($batch->start_at),
+            $this->methods,
+            $this->slots($batch),
+            is_numeric($warmUp) ? (int) $warmUp : null,
+        );
     }
 
     /** Where it stands in its days, by what was folded of it: many are asked this at once. */
@@ -49,8 +66,17 @@ final readonly class Records
         // Nothing is asked of what is all used up; what is kept cold has its day before it is bottled too.
         $asks = $batch->shelf->bottlesLeft > 0 || ($batch->use_by !== null && $batch->bottled_at === null);
 
-        return $this->of($batch)->course($presence ?? $this->kitchens->presence(), $asks
-            ? BatchState::upkeep($batch->plan, $batch->use_by === null ? null : $this->kitchens->local($batch->use_by), $this->bestBefore($batch), $this->cupboard->tables()) : null);
+        return $this->of($batch)->course(
+            $presence ?? $this->kitchens->presence(),
+            $asks
+                ? BatchState::upkeep(
+                    $batch->plan,
+                    $batch->use_by === null ? null : $this->kitchens->local($batch->use_by),
+                    $this->bestBefore($batch),
+                    $this->cupboard->tables(),
+                )
+                : null,
+        );
     }
 
     /** All that follows from its records. */
@@ -62,7 +88,15 @@ final readonly class Records
     /** Until when it would be good, kept so. */
     public function keeping(Batch $batch, KeptAs $as): Keeping
     {
-        return BatchState::keeping($batch->plan, $this->course($batch), $as, $batch->shelf->warmthSaid, $batch->purpose, $this->cupboard, $this->lots($batch));
+        return BatchState::keeping(
+            $batch->plan,
+            $this->course($batch),
+            $as,
+            $batch->shelf->warmthSaid,
+            $batch->purpose,
+            $this->cupboard,
+            $this->lots($batch),
+        );
     }
 
     /** What of it is late or over now. */
@@ -71,8 +105,14 @@ final readonly class Records
         $local = fn (?Carbon $moment): ?\DateTimeImmutable => $moment === null ? null : $this->kitchens->local($moment);
 
         return new Lateness(
-            $batch->stage, $this->kitchens->local($batch->start_at), $local($batch->filled_at), $this->kitchens->local($batch->strain_at), $local($batch->strained_at),
-            $this->bestBefore($batch), $local($batch->use_by), $this->kitchens->now(),
+            $batch->stage,
+            $this->kitchens->local($batch->start_at),
+            $local($batch->filled_at),
+            $this->kitchens->local($batch->strain_at),
+            $local($batch->strained_at),
+            $this->bestBefore($batch),
+            $local($batch->use_by),
+            $this->kitchens->now(),
         );
     }
 
@@ -80,7 +120,9 @@ final readonly class Records
     public function refuseOver(Batch $batch): void
     {
         $until = $batch->use_by === null ? null : $this->kitchens->local($batch->use_by);
-        $this->lateness($batch)->refuse($until?->format($until->format('Y') === $this->kitchens->now()->format('Y') ? 'D j M, H:i' : 'j M Y, H:i') ?? '');
+        $this->lateness($batch)->refuse(
+            $until?->format($until->format('Y') === $this->kitchens->now()->format('Y') ? 'D j M, H:i' : 'j M Y, H:i') ?? '',
+        );
     }
 
     public function lacksWarmth(Batch $batch): bool
@@ -98,7 +140,10 @@ final readonly class Records
     {
         $slots = [];
         foreach (is_array($batch->diary['slots'] ?? null) ? $batch->diary['slots'] : [] as $slot) {
-            $slots[] = ['from' => $this->kitchens->local(new \DateTimeImmutable($slot['from'])), 'to' => $this->kitchens->local(new \DateTimeImmutable($slot['to']))];
+            $slots[] = [
+                'from' => $this->kitchens->local(new \DateTimeImmutable($slot['from'])),
+                'to' => $this->kitchens->local(new \DateTimeImmutable($slot['to'])),
+            ];
         }
 
         return $slots;
@@ -116,7 +161,8 @@ final readonly class Records
             }
             $known = $lots[$lot->material] ?? ['opened' => null, 'best_before' => null];
             $lots[$lot->material] = [
-                'opened' => self::earlier($known['opened'], $day($lot->opened_on)), 'best_before' => self::earlier($known['best_before'], $day($lot->best_before)),
+                'opened' => self::earlier($known['opened'], $day($lot->opened_on)),
+                'best_before' => self::earlier($known['best_before'], $day($lot->best_before)),
             ];
         }
 

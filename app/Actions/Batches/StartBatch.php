@@ -26,8 +26,7 @@ final readonly class StartBatch
         private CurrentHouse $current,
         private Logbook $logbook,
         private StockLedger $ledger,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  array<mixed>  $wish
@@ -110,9 +109,15 @@ final readonly class StartBatch
     /** "26-014": the year and the house's own count. The house's row is locked until the batch is in. */
     private function nextCode(): string
     {
-        $house = House::query()->whereKey($this->current->house()->id)->lockForUpdate()->firstOrFail();
+        $house = House::query()
+            ->whereKey($this->current->house()->id)
+            ->lockForUpdate()
+            ->firstOrFail();
         $number = $house->batches_begun + 1;
-        $house->newQuery()->whereKey($house->id)->update(['batches_begun' => $number]);
+        $house
+            ->newQuery()
+            ->whereKey($house->id)
+            ->update(['batches_begun' => $number]);
 
         return sprintf('%s-%03d', $this->kitchens->now()->format('y'), $number);
     }

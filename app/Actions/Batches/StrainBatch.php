@@ -24,13 +24,18 @@ final readonly class StrainBatch
     /** Above this, a sixteenth of a tonne, it was not put on a kitchen scale. */
     private const MOST_G = 60_000.0;
 
-    public function __construct(private Logbook $logbook, private KitchenFactory $kitchens, private Cupboard $cupboard, private OilAmount $amount, private Records $records)
-    {
-    }
+    public function __construct(
+        private Logbook $logbook,
+        private KitchenFactory $kitchens,
+        private Cupboard $cupboard,
+        private OilAmount $amount,
+        private Records $records,
+    ) {}
 
     /**
      * @param  string  $typed what came out; empty where it was weighed with its jug
-     * @param  array{warmth?: string, gross?: string, tare?: string, spent?: string, spent_to?: string, way?: string, filter?: string, signs?: list<string>}  $more
+     * @param  array{warmth?: string, gross?: string, tare?: string, spent?: string, spent_to?: string, way?: string,
+     *     filter?: string, signs?: list<string>}  $more
      *
      * @throws Refused when it is not steeping, or the amount cannot be
      */
@@ -47,21 +52,43 @@ final readonly class StrainBatch
             }
             $warmth = $more['warmth'] ?? '';
             if ($warmth === '' && $this->records->lacksWarmth($batch)) {
-                throw new DiaryRefused('warmth_unknown', 'Nobody wrote down the warmth that was planned. Say whether it had it: without it, it keeps otherwise.', 'warmth');
+                throw new DiaryRefused(
+                    'warmth_unknown',
+                    'Nobody wrote down the warmth that was planned. Say whether it had it: without it, it keeps otherwise.',
+                    'warmth',
+                );
             }
             $weighed = ($more['gross'] ?? '') !== '';
-            $ml = $weighed ? $this->net($batch, (string) ($more['gross'] ?? ''), (string) ($more['tare'] ?? '')) : $this->amount->ml($batch, $typed);
+            $ml = $weighed
+                ? $this->net($batch, (string) ($more['gross'] ?? ''), (string) ($more['tare'] ?? ''))
+                : $this->amount->ml($batch, $typed);
             $spent = ($more['spent'] ?? '') === '' ? null : $this->grams((string) $more['spent'], 'spent');
             $dry = $batch->plan->dryG();
             $outcome = Outcome::of($ml, $batch->plan->figure('oil_volume'), $dry, $this->expected($batch, $way, $dry));
 
-            return new NewLine(new Strained(
-                $weighed ? sprintf('%s with the jug, the jug %s', $more['gross'] ?? '', ($more['tare'] ?? '') === '' ? '0 g' : $more['tare'] ?? '') : $typed,
-                round($ml, 3), $outcome->verdict, $outcome->says(), $outcome->uptakeMlPerG === null ? null : round($outcome->uptakeMlPerG, 3),
-                $way, $weighed, $warmth, $spent === null ? null : round($spent, 2),
-                isset($more['spent_to'], Straining::SPENT[$more['spent_to']]) ? $more['spent_to'] : null,
-                isset($more['filter'], Straining::FILTERS[$more['filter']]) ? $more['filter'] : null, $more['signs'] ?? [],
-            ), $note);
+            return new NewLine(
+                new Strained(
+                    $weighed
+                        ? sprintf(
+                            '%s with the jug, the jug %s',
+                            $more['gross'] ?? '',
+                            ($more['tare'] ?? '') === '' ? '0 g' : $more['tare'] ?? '',
+                        )
+                        : $typed,
+                    round($ml, 3),
+                    $outcome->verdict,
+                    $outcome->says(),
+                    $outcome->uptakeMlPerG === null ? null : round($outcome->uptakeMlPerG, 3),
+                    $way,
+                    $weighed,
+                    $warmth,
+                    $spent === null ? null : round($spent, 2),
+                    isset($more['spent_to'], Straining::SPENT[$more['spent_to']]) ? $more['spent_to'] : null,
+                    isset($more['filter'], Straining::FILTERS[$more['filter']]) ? $more['filter'] : null,
+                    $more['signs'] ?? [],
+                ),
+                $note,
+            );
         });
     }
 
@@ -86,7 +113,8 @@ final readonly class StrainBatch
     /** @return array{low: float, value: float, high: float} as planned; got out another way, as the house would expect of that */
     private function expected(Batch $batch, string $way, float $dryG): array
     {
-        return $way === $batch->plan->way ? $batch->plan->expected()
+        return $way === $batch->plan->way
+            ? $batch->plan->expected()
             : $this->kitchens->plain()->uptakeOf($batch->plan->uptakeKey(), $way)->yield($batch->plan->figure('oil_volume'), $dryG);
     }
 }

@@ -15,9 +15,7 @@ use Kettle\Vessel\FillingRefused;
 /** Some of a bottle, or all that is left of it, used, given away or thrown away. */
 final readonly class UseBottle
 {
-    public function __construct(private Logbook $logbook, private OilAmount $amount, private Records $records)
-    {
-    }
+    public function __construct(private Logbook $logbook, private OilAmount $amount, private Records $records) {}
 
     /**
      * @param  ?string  $typed how much; null for all that is left
@@ -31,8 +29,9 @@ final readonly class UseBottle
             if ($batch->stage !== Stage::Bottled && ! ($batch->stage === Stage::Discarded && $how === 'thrown')) {
                 throw DiaryRefused::notOpen('use');
             }
-            $bottle = $batch->bottles()->where('number', $number)->first()
-                ?? throw new FillingRefused('unknown', sprintf('There is no bottle number %d of this batch.', $number), 'bottle');
+            $bottle =
+                $batch->bottles()->where('number', $number)->first() ??
+                throw new FillingRefused('unknown', sprintf('There is no bottle number %d of this batch.', $number), 'bottle');
             if ($how !== 'thrown') {
                 $this->records->refuseOver($batch);
             }
@@ -43,7 +42,15 @@ final readonly class UseBottle
             }
             // What is measured out with a spoon comes to a little more or less than the bottle held.
             if ($ml <= 0 || $ml > $left * 1.02) {
-                throw new FillingRefused('too_much', sprintf('Bottle %d holds %s yet. Take less of it, or leave the amount out for all of it.', $number, AmountWriter::plain($left, Kind::Volume)), 'amount');
+                throw new FillingRefused(
+                    'too_much',
+                    sprintf(
+                        'Bottle %d holds %s yet. Take less of it, or leave the amount out for all of it.',
+                        $number,
+                        AmountWriter::plain($left, Kind::Volume),
+                    ),
+                    'amount',
+                );
             }
 
             return new NewLine(new Used($number, $how, round(min($ml, $left), 3), $typed ?? '', $to));

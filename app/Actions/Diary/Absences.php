@@ -18,9 +18,7 @@ final readonly class Absences
 
     private const MOST = 2000;
 
-    public function __construct(private KitchenFactory $kitchens, private FollowAvailability $follow)
-    {
-    }
+    public function __construct(private KitchenFactory $kitchens, private FollowAvailability $follow) {}
 
     /** @throws CalendarRefused */
     public function add(string $from, string $to, string $called): Absence
@@ -39,7 +37,10 @@ final readonly class Absences
 
         return DB::transaction(function () use ($a, $b, $called): Absence {
             $absence = Absence::query()->create([
-                'uid' => Str::ulid()->toString(), 'called' => $called === '' ? 'Away' : $called, 'from_at' => Carbon::instance($a)->utc(), 'to_at' => Carbon::instance($b)->utc(),
+                'uid' => Str::ulid()->toString(),
+                'called' => $called === '' ? 'Away' : $called,
+                'from_at' => Carbon::instance($a)->utc(),
+                'to_at' => Carbon::instance($b)->utc(),
             ]);
             ($this->follow)('because nobody is at home', $a, $b);
 
@@ -68,10 +69,19 @@ final readonly class Absences
             BusyCalendar::query()->where('called', $called)->get()->each(fn (BusyCalendar $old) => $old->delete());
             $calendar = BusyCalendar::query()->create(['uid' => Str::ulid()->toString(), 'called' => $called]);
             foreach (array_chunk($busy, 200) as $part) {
-                Absence::query()->insert(array_map(fn (array $each) => [
-                    'house_id' => $calendar->getAttribute('house_id'), 'calendar_id' => $calendar->id, 'uid' => Str::ulid()->toString(), 'called' => $each['called'],
-                    'from_at' => Carbon::instance($each['from'])->utc(), 'to_at' => Carbon::instance($each['to'])->utc(),
-                ], $part));
+                Absence::query()->insert(
+                    array_map(
+                        fn (array $each) => [
+                            'house_id' => $calendar->getAttribute('house_id'),
+                            'calendar_id' => $calendar->id,
+                            'uid' => Str::ulid()->toString(),
+                            'called' => $each['called'],
+                            'from_at' => Carbon::instance($each['from'])->utc(),
+                            'to_at' => Carbon::instance($each['to'])->utc(),
+                        ],
+                        $part,
+                    ),
+                );
             }
             ($this->follow)('as the calendar says somebody is busy');
 

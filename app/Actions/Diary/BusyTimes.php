@@ -27,8 +27,23 @@ final class BusyTimes
     public static function read(string $ics, \DateTimeImmutable $now, int $aheadDays, int $most): array
     {
         self::refuseNeverComing($ics);
-        $command = ['timeout', '-s', 'KILL', (string) self::SECONDS, PHP_BINDIR.'/php', '-d', 'memory_limit='.self::MEGABYTES.'M', base_path('bin/calendar.php'), $now->format(DATE_ATOM), $now->getTimezone()->getName(), (string) $aheadDays, (string) $most];
-        $process = \Illuminate\Support\Facades\Process::timeout(self::SECONDS + 2)->input($ics)->run($command);
+        $command = [
+            'timeout',
+            '-s',
+            'KILL',
+            (string) self::SECONDS,
+            PHP_BINDIR.'/php',
+            '-d',
+            'memory_limit='.self::MEGABYTES.'M',
+            base_path('bin/calendar.php'),
+            $now->format(DATE_ATOM),
+            $now->getTimezone()->getName(),
+            (string) $aheadDays,
+            (string) $most,
+        ];
+        $process = \Illuminate\Support\Facades\Process::timeout(self::SECONDS + 2)
+            ->input($ics)
+            ->run($command);
         $code = $process->exitCode();
         if ($code !== 0) {
             throw match ($code) {
@@ -42,7 +57,14 @@ final class BusyTimes
         $busy = json_decode($process->output(), true, flags: JSON_THROW_ON_ERROR);
         $zone = $now->getTimezone();
 
-        return array_map(fn (array $each) => ['called' => $each['called'], 'from' => (new \DateTimeImmutable($each['from']))->setTimezone($zone), 'to' => (new \DateTimeImmutable($each['to']))->setTimezone($zone)], $busy);
+        return array_map(
+            fn (array $each) => [
+                'called' => $each['called'],
+                'from' => (new \DateTimeImmutable($each['from']))->setTimezone($zone),
+                'to' => (new \DateTimeImmutable($each['to']))->setTimezone($zone),
+            ],
+            $busy,
+        );
     }
 
     /**
@@ -57,13 +79,27 @@ final class BusyTimes
         foreach (preg_match_all('/^(?:RRULE|EXRULE)[^:\r\n]*:([^\r\n]+)/mi', $unfolded, $m) > 0 ? $m[1] : [] as $rule) {
             parse_str(str_replace(';', '&', strtoupper($rule)), $parts);
             $numbers = fn (string $key): array => is_string($parts[$key] ?? null) ? array_map('intval', explode(',', $parts[$key])) : [];
-            $within = fn (string $key, int $least, int $most): bool => $numbers($key) === [] || array_filter($numbers($key), fn (int $each) => abs($each) >= $least && abs($each) <= $most) !== [];
+            $within = fn (string $key, int $least, int $most): bool => $numbers($key) === [] ||
+                array_filter($numbers($key), fn (int $each) => abs($each) >= $least && abs($each) <= $most) !== [];
             $months = $numbers('BYMONTH');
             $days = $numbers('BYMONTHDAY');
-            $longest = $months === [] ? 31 : max(array_map(fn (int $month) => [0, 31, 29, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31][$month] ?? 0, $months));
+            $longest =
+                $months === []
+                    ? 31
+                    : max(array_map(fn (int $month) => [0, 31, 29, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31][$month] ?? 0, $months));
             $interval = $numbers('INTERVAL')[0] ?? 1;
-            if (! $within('BYHOUR', 0, 23) || ! $within('BYMINUTE', 0, 59) || ! $within('BYSECOND', 0, 60) || ! $within('BYMONTH', 1, 12) || ! $within('BYMONTHDAY', 1, $longest)
-                || ! $within('BYYEARDAY', 1, 366) || ! $within('BYWEEKNO', 1, 53) || ($days !== [] && $longest === 0) || $interval < 1 || $interval > self::MOST_INTERVAL) {
+            if (
+                ! $within('BYHOUR', 0, 23) ||
+                ! $within('BYMINUTE', 0, 59) ||
+                ! $within('BYSECOND', 0, 60) ||
+                ! $within('BYMONTH', 1, 12) ||
+                ! $within('BYMONTHDAY', 1, $longest) ||
+                ! $within('BYYEARDAY', 1, 366) ||
+                ! $within('BYWEEKNO', 1, 53) ||
+                ($days !== [] && $longest === 0) ||
+                $interval < 1 ||
+                $interval > self::MOST_INTERVAL
+            ) {
                 throw CalendarRefused::neverComes();
             }
         }
@@ -78,30 +114,38 @@ final class BusyTimes
     public static function of(string $ics, \DateTimeImmutable $now, int $aheadDays, int $most): array
     {
         $calendar = Reader::read($ics, Reader::OPTION_FORGIVING);
-        if (! $calendar instanceof VCalendar) {
+        if (! ($calendar instanceof VCalendar)) {
             throw new \InvalidArgumentException('Not a calendar.');
         }
         $expanded = $calendar->expand($now->modify('-1 day'), $now->modify("+{$aheadDays} days"), $now->getTimezone());
         $busy = [];
         foreach ($expanded->select('VEVENT') as $event) {
-            if (! $event instanceof VEvent || ! isset($event->DTSTART) || self::said($event, 'STATUS') === 'CANCELLED') {
+            if (! ($event instanceof VEvent) || ! isset($event->DTSTART) || self::said($event, 'STATUS') === 'CANCELLED') {
                 continue;
             }
             $transparent = self::said($event, 'TRANSP');
-            $from = \DateTimeImmutable::createFromInterface($event->DTSTART->getDateTime($now->getTimezone()))->setTimezone($now->getTimezone());
+            $from = \DateTimeImmutable::createFromInterface($event->DTSTART->getDateTime($now->getTimezone()))->setTimezone(
+                $now->getTimezone(),
+            );
             $allDay = ! $event->DTSTART->hasTime();
             // A birthday is no reason to be away: of whole days only those marked busy count.
             if ($transparent === 'TRANSPARENT' || ($allDay && $transparent !== 'OPAQUE')) {
                 continue;
             }
             $to = match (true) {
-                isset($event->DTEND) => \DateTimeImmutable::createFromInterface($event->DTEND->getDateTime($now->getTimezone()))->setTimezone($now->getTimezone()),
+                isset($event->DTEND) => \DateTimeImmutable::createFromInterface(
+                    $event->DTEND->getDateTime($now->getTimezone()),
+                )->setTimezone($now->getTimezone()),
                 isset($event->DURATION) => $from->add($event->DURATION->getDateInterval()),
                 $allDay => $from->modify('+1 day'),
                 default => $from,
             };
             if ($to > $from && $to > $now) {
-                $busy[] = ['called' => mb_substr((string) ($event->select('SUMMARY')[0] ?? ''), 0, 120) ?: 'Busy', 'from' => $from, 'to' => $to];
+                $busy[] = [
+                    'called' => mb_substr((string) ($event->select('SUMMARY')[0] ?? ''), 0, 120) ?: 'Busy',
+                    'from' => $from,
+                    'to' => $to,
+                ];
             }
             if (count($busy) > $most) {
                 throw new \LengthException('Too many.');

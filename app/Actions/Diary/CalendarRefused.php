@@ -14,12 +14,21 @@ final class CalendarRefused extends Refused
 
     public static function endless(): self
     {
-        return new self('too_much', 'Something in that calendar comes again so often that it cannot be taken in. Take that entry out, and choose it again.', 'ics');
+        return new self(
+            'too_much',
+            'Something in that calendar comes again so often that it cannot be taken in. Take that entry out, and choose it again.',
+            'ics',
+        );
     }
 
     public static function neverComes(): self
     {
-        return new self('unreadable', 'Something in that calendar is to come again on a day or at an hour that there never is. Take that entry out, and choose it again.', 'ics');
+        return new self(
+            'unreadable',
+            'Something in that calendar is to come again on a day or at an hour that there never is. Take that '.
+                'entry out, and choose it again.',
+            'ics',
+        );
     }
 
     public static function tooMany(int $most): self
@@ -29,7 +38,11 @@ final class CalendarRefused extends Refused
 
     public static function moment(string $field, string $typed): self
     {
-        return new self('unreadable', sprintf('“%s” is not a day or a moment. Write it like 2026-12-24 or 2026-12-24T14:00.', mb_substr($typed, 0, 20)), $field);
+        return new self(
+            'unreadable',
+            sprintf('“%s” is not a day or a moment. Write it like 2026-12-24 or 2026-12-24T14:00.', mb_substr($typed, 0, 20)),
+            $field,
+        );
     }
 
     public static function backwards(): self

@@ -22,9 +22,12 @@ final readonly class FollowAvailability
     /** So many are folded while somebody waits; a house with more has the rest done by the queue. */
     private const AT_ONCE = 60;
 
-    public function __construct(private KitchenFactory $kitchens, private PlanDiary $diary, private BatchProjector $fold, private CurrentHouse $current)
-    {
-    }
+    public function __construct(
+        private KitchenFactory $kitchens,
+        private PlanDiary $diary,
+        private BatchProjector $fold,
+        private CurrentHouse $current,
+    ) {}
 
     /**
      * @param  string  $why told with each move
@@ -34,7 +37,8 @@ final readonly class FollowAvailability
     {
         $this->kitchens->forgetPresence();
         ($this->diary)($why);
-        $due = Task::query()->when($from !== null, fn ($query) => $query->where('due_at', '>=', Carbon::parse($from)->utc()->subDays(self::BEFORE_DAYS)))
+        $due = Task::query()
+            ->when($from !== null, fn ($query) => $query->where('due_at', '>=', Carbon::parse($from)->utc()->subDays(self::BEFORE_DAYS)))
             ->when($to !== null, fn ($query) => $query->where('due_at', '<=', Carbon::parse($to)->utc()->addDays(self::AFTER_DAYS)));
         $ids = $due->groupBy('batch_id')->orderByRaw('MIN(due_at)')->pluck('batch_id')->map(fn (mixed $id) => (int) $id);
         foreach (Batch::query()->whereKey($ids->take(self::AT_ONCE))->get() as $batch) {

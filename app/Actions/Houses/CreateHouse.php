@@ -19,15 +19,15 @@ use Kettle\Vessel\Jar as CoreJar;
 /** Sets up a house with the common jars and bottles, and its first keeper. */
 final readonly class CreateHouse
 {
-    public function __construct(private Tables $tables, private CurrentHouse $current)
-    {
-    }
+    public function __construct(private Tables $tables, private CurrentHouse $current) {}
 
     /** @param  array<string, mixed>  $settings name, time_zone and measures at least */
     public function __invoke(User $keeper, array $settings): House
     {
         return DB::transaction(function () use ($keeper, $settings): House {
-            $house = House::query()->create($settings + ['wake' => '07:00', 'bed' => '22:30', 'drops_per_ml' => 20])->refresh();
+            $house = House::query()
+                ->create($settings + ['wake' => '07:00', 'bed' => '22:30', 'drops_per_ml' => 20])
+                ->refresh();
             Membership::query()->create(['house_id' => $house->id, 'user_id' => $keeper->id, 'role' => Role::Keeper]);
             $this->current->within($house, fn () => $this->stock());
 
@@ -41,8 +41,11 @@ final readonly class CreateHouse
         foreach (CoreJar::KINDS as $kind) {
             foreach ($vessels->rows($kind.'s') as $jar) {
                 Jar::query()->create([
-                    'uid' => Str::ulid()->toString(), 'called' => $jar->text('called'),
-                    'brim_ml' => $jar->number('brim_ml'), 'height_mm' => $jar->number('inner_height_mm'), 'kind' => $kind,
+                    'uid' => Str::ulid()->toString(),
+                    'called' => $jar->text('called'),
+                    'brim_ml' => $jar->number('brim_ml'),
+                    'height_mm' => $jar->number('inner_height_mm'),
+                    'kind' => $kind,
                 ]);
             }
         }
@@ -53,7 +56,9 @@ final readonly class CreateHouse
         }
         foreach ($vessels->rows('bottles') as $bottle) {
             BottleSize::query()->create([
-                'uid' => Str::ulid()->toString(), 'called' => $bottle->text('called'), 'capacity_ml' => $bottle->number('capacity_ml'),
+                'uid' => Str::ulid()->toString(),
+                'called' => $bottle->text('called'),
+                'capacity_ml' => $bottle->number('capacity_ml'),
             ]);
         }
     }

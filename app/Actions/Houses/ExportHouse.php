@@ -21,9 +21,7 @@ final readonly class ExportHouse
 {
     public const FORMAT = 'warm-kettle-house';
 
-    public function __construct(private CurrentHouse $current, private ExportStove $stove)
-    {
-    }
+    public function __construct(private CurrentHouse $current, private ExportStove $stove) {}
 
     /** @return array<string, mixed> */
     public function __invoke(): array
@@ -34,24 +32,88 @@ final readonly class ExportHouse
             'format' => self::FORMAT,
             'version' => 1,
             'exported_at' => $this->moment(Carbon::now()),
-            'house' => [...$house->only(['name', 'time_zone', 'measures', 'wake', 'bed']), 'drops_per_ml' => (float) $house->drops_per_ml, 'currency' => $house->currency, 'room_c' => (float) $house->room_c, 'things' => $house->things,
-                'latitude' => $house->latitude === null ? null : (float) $house->latitude, 'longitude' => $house->longitude === null ? null : (float) $house->longitude, 'height_m' => $house->height_m, 'facing' => $house->facing, 'home' => $house->home === null ? null : (object) $house->home],
-            'people' => array_values(Membership::query()->where('house_id', $house->id)->with('user')->orderBy('id')->get()->map(
-                fn (Membership $m) => ['name' => $m->user->name, 'email' => $m->user->email, 'role' => $m->role->value],
-            )->all()),
-            'jars' => array_values(Jar::withTrashed()->orderBy('id')->get()->map(fn (Jar $jar) => [
-                'id' => $jar->uid, 'called' => $jar->called, 'brim_ml' => (float) $jar->brim_ml, 'height_mm' => (float) $jar->height_mm, 'kind' => $jar->kind, 'retired' => $jar->trashed(),
-            ])->all()),
-            'bottles' => array_values(BottleSize::withTrashed()->orderBy('id')->get()->map(fn (BottleSize $size) => [
-                'id' => $size->uid, 'called' => $size->called, 'capacity_ml' => (float) $size->capacity_ml, 'retired' => $size->trashed(),
-            ])->all()),
-            'batches' => array_values(Batch::query()->with(['entries' => fn ($query) => $query->orderBy('id')])->orderBy('id')->get()
-                ->map(fn (Batch $batch) => $this->batch($batch))->all()),
-            'lots' => array_values(Lot::withTrashed()->with(['moves' => fn ($query) => $query->orderBy('id'), 'moves.batch', 'checks'])->orderBy('id')->get()
-                ->map(fn (Lot $lot) => $this->lot($lot))->all()),
-            'recipes' => array_values(Recipe::withTrashed()->with(['versions' => fn ($query) => $query->orderBy('number')])->orderBy('id')->get()
-                ->map(fn (Recipe $recipe) => $this->recipe($recipe))->all()),
-            'almanac' => array_values(AlmanacNote::query()->orderBy('id')->get()->map(fn (AlmanacNote $note) => ['kind' => $note->kind, 'key' => $note->key, 'note' => $note->note, 'by' => $note->by])->all()),
+            'house' => [
+                ...$house->only(['name', 'time_zone', 'measures', 'wake', 'bed']),
+                'drops_per_ml' => (float) $house->drops_per_ml,
+                'currency' => $house->currency,
+                'room_c' => (float) $house->room_c,
+                'things' => $house->things,
+                'latitude' => $house->latitude === null ? null : (float) $house->latitude,
+                'longitude' => $house->longitude === null ? null : (float) $house->longitude,
+                'height_m' => $house->height_m,
+                'facing' => $house->facing,
+                'home' => $house->home === null ? null : (object) $house->home,
+            ],
+            'people' => array_values(
+                Membership::query()
+                    ->where('house_id', $house->id)
+                    ->with('user')
+                    ->orderBy('id')
+                    ->get()
+                    ->map(fn (Membership $m) => ['name' => $m->user->name, 'email' => $m->user->email, 'role' => $m->role->value])
+                    ->all(),
+            ),
+            'jars' => array_values(
+                Jar::withTrashed()
+                    ->orderBy('id')
+                    ->get()
+                    ->map(
+                        fn (Jar $jar) => [
+                            'id' => $jar->uid,
+                            'called' => $jar->called,
+                            'brim_ml' => (float) $jar->brim_ml,
+                            'height_mm' => (float) $jar->height_mm,
+                            'kind' => $jar->kind,
+                            'retired' => $jar->trashed(),
+                        ],
+                    )
+                    ->all(),
+            ),
+            'bottles' => array_values(
+                BottleSize::withTrashed()
+                    ->orderBy('id')
+                    ->get()
+                    ->map(
+                        fn (BottleSize $size) => [
+                            'id' => $size->uid,
+                            'called' => $size->called,
+                            'capacity_ml' => (float) $size->capacity_ml,
+                            'retired' => $size->trashed(),
+                        ],
+                    )
+                    ->all(),
+            ),
+            'batches' => array_values(
+                Batch::query()
+                    ->with(['entries' => fn ($query) => $query->orderBy('id')])
+                    ->orderBy('id')
+                    ->get()
+                    ->map(fn (Batch $batch) => $this->batch($batch))
+                    ->all(),
+            ),
+            'lots' => array_values(
+                Lot::withTrashed()
+                    ->with(['moves' => fn ($query) => $query->orderBy('id'), 'moves.batch', 'checks'])
+                    ->orderBy('id')
+                    ->get()
+                    ->map(fn (Lot $lot) => $this->lot($lot))
+                    ->all(),
+            ),
+            'recipes' => array_values(
+                Recipe::withTrashed()
+                    ->with(['versions' => fn ($query) => $query->orderBy('number')])
+                    ->orderBy('id')
+                    ->get()
+                    ->map(fn (Recipe $recipe) => $this->recipe($recipe))
+                    ->all(),
+            ),
+            'almanac' => array_values(
+                AlmanacNote::query()
+                    ->orderBy('id')
+                    ->get()
+                    ->map(fn (AlmanacNote $note) => ['kind' => $note->kind, 'key' => $note->key, 'note' => $note->note, 'by' => $note->by])
+                    ->all(),
+            ),
             ...($this->stove)(),
         ];
     }
@@ -60,14 +122,33 @@ final readonly class ExportHouse
     private function batch(Batch $batch): array
     {
         return [
-            'id' => $batch->uid, 'code' => $batch->code, 'name' => $batch->name, 'herb_name' => $batch->herb_name,
-            'oils_name' => $batch->oils_name, 'origin' => $batch->origin, 'start_at' => $this->moment($batch->start_at),
-            'repeats' => $batch->repeats, 'label' => $batch->label, 'wish' => (object) $batch->wish, 'plan' => $batch->plan->document,
-            'log' => array_values($batch->entries->map(fn (LogEntry $entry) => [
-                'id' => $entry->uid, 'kind' => $entry->kind, 'by' => $entry->by,
-                'happened_at' => $this->moment($entry->happened_at), 'recorded_at' => $this->moment($entry->recorded_at),
-                'data' => $entry->data, 'note' => $entry->note, 'corrects' => $entry->corrects,
-            ])->all()),
+            'id' => $batch->uid,
+            'code' => $batch->code,
+            'name' => $batch->name,
+            'herb_name' => $batch->herb_name,
+            'oils_name' => $batch->oils_name,
+            'origin' => $batch->origin,
+            'start_at' => $this->moment($batch->start_at),
+            'repeats' => $batch->repeats,
+            'label' => $batch->label,
+            'wish' => (object) $batch->wish,
+            'plan' => $batch->plan->document,
+            'log' => array_values(
+                $batch->entries
+                    ->map(
+                        fn (LogEntry $entry) => [
+                            'id' => $entry->uid,
+                            'kind' => $entry->kind,
+                            'by' => $entry->by,
+                            'happened_at' => $this->moment($entry->happened_at),
+                            'recorded_at' => $this->moment($entry->recorded_at),
+                            'data' => $entry->data,
+                            'note' => $entry->note,
+                            'corrects' => $entry->corrects,
+                        ],
+                    )
+                    ->all(),
+            ),
         ];
     }
 
@@ -77,17 +158,55 @@ final readonly class ExportHouse
         $number = fn (?string $value) => $value === null ? null : (float) $value;
 
         return [
-            'id' => $lot->uid, 'kind' => $lot->kind->value, 'material' => $lot->material, 'called' => $lot->called, 'part' => $lot->part, 'form' => $lot->form, 'state' => $lot->state?->value,
-            'got' => (float) $lot->got, 'typed' => $lot->typed, 'low_at' => $number($lot->low_at), 'price' => $number($lot->price),
-            'got_how' => $lot->got_how, 'got_where' => $lot->got_where, 'got_on' => $lot->got_on?->format('Y-m-d'), 'opened_on' => $lot->opened_on?->format('Y-m-d'),
-            'best_before' => $lot->best_before?->format('Y-m-d'), 'food_grade' => $lot->food_grade, 'allergens' => $lot->allergens, 'note' => $lot->note,
+            'id' => $lot->uid,
+            'kind' => $lot->kind->value,
+            'material' => $lot->material,
+            'called' => $lot->called,
+            'part' => $lot->part,
+            'form' => $lot->form,
+            'state' => $lot->state?->value,
+            'got' => (float) $lot->got,
+            'typed' => $lot->typed,
+            'low_at' => $number($lot->low_at),
+            'price' => $number($lot->price),
+            'got_how' => $lot->got_how,
+            'got_where' => $lot->got_where,
+            'got_on' => $lot->got_on?->format('Y-m-d'),
+            'opened_on' => $lot->opened_on?->format('Y-m-d'),
+            'best_before' => $lot->best_before?->format('Y-m-d'),
+            'food_grade' => $lot->food_grade,
+            'allergens' => $lot->allergens,
+            'note' => $lot->note,
             'retired' => $lot->trashed(),
-            'moves' => array_values($lot->moves->map(fn (LotMove $move) => [
-                'id' => $move->uid, 'kind' => $move->kind, 'amount' => (float) $move->amount, 'batch' => $move->batch?->uid, 'by' => $move->by, 'note' => $move->note, 'happened_at' => $this->moment($move->happened_at),
-            ])->all()),
-            'checks' => array_values($lot->checks->map(fn (LotCheck $check) => [
-                'id' => $check->uid, 'verdict' => $check->verdict, 'says' => $check->says, 'answers' => (object) $check->answers, 'by' => $check->by, 'happened_at' => $this->moment($check->happened_at),
-            ])->all()),
+            'moves' => array_values(
+                $lot->moves
+                    ->map(
+                        fn (LotMove $move) => [
+                            'id' => $move->uid,
+                            'kind' => $move->kind,
+                            'amount' => (float) $move->amount,
+                            'batch' => $move->batch?->uid,
+                            'by' => $move->by,
+                            'note' => $move->note,
+                            'happened_at' => $this->moment($move->happened_at),
+                        ],
+                    )
+                    ->all(),
+            ),
+            'checks' => array_values(
+                $lot->checks
+                    ->map(
+                        fn (LotCheck $check) => [
+                            'id' => $check->uid,
+                            'verdict' => $check->verdict,
+                            'says' => $check->says,
+                            'answers' => (object) $check->answers,
+                            'by' => $check->by,
+                            'happened_at' => $this->moment($check->happened_at),
+                        ],
+                    )
+                    ->all(),
+            ),
         ];
     }
 
@@ -95,10 +214,23 @@ final readonly class ExportHouse
     private function recipe(Recipe $recipe): array
     {
         return [
-            'id' => $recipe->uid, 'retired' => $recipe->trashed(),
-            'versions' => array_values($recipe->versions->map(fn (RecipeVersion $version) => [
-                'number' => $version->number, 'name' => $version->name, 'says' => $version->says, 'note' => $version->note, 'wish' => (object) $version->wish, 'by' => $version->by, 'made_at' => $this->moment($version->made_at),
-            ])->all()),
+            'id' => $recipe->uid,
+            'retired' => $recipe->trashed(),
+            'versions' => array_values(
+                $recipe->versions
+                    ->map(
+                        fn (RecipeVersion $version) => [
+                            'number' => $version->number,
+                            'name' => $version->name,
+                            'says' => $version->says,
+                            'note' => $version->note,
+                            'wish' => (object) $version->wish,
+                            'by' => $version->by,
+                            'made_at' => $this->moment($version->made_at),
+                        ],
+                    )
+                    ->all(),
+            ),
         ];
     }
 

@@ -22,14 +22,79 @@ final readonly class ExportStove
     public function __invoke(): array
     {
         return [
-            'cookers' => array_values(Cooker::withTrashed()->orderBy('id')->get()->map(fn (Cooker $cooker) => [
-                'id' => $cooker->uid, 'called' => $cooker->called, 'shape' => $cooker->shape, 'length_mm' => (float) $cooker->length_mm, 'width_mm' => (float) $cooker->width_mm, 'height_mm' => (float) $cooker->height_mm,
-                'methods' => $cooker->methods, 'settings' => $cooker->settings, 'loss_w_per_k' => (float) $cooker->loss_w_per_k, 'vessel_j_per_k' => (float) $cooker->vessel_j_per_k, 'learned' => $cooker->learned, 'retired' => $cooker->trashed(),
-            ])->all()),
-            'sessions' => array_values(StoveSession::query()->where('speed', 1)->orderBy('id')->with(['cooker', 'jars.batch:id,uid,house_id', 'probes', 'events'])->get()->map($this->session(...))->all()),
-            'absences' => array_values(Absence::query()->whereNull('calendar_id')->orderBy('from_at')->get()->map(fn (Absence $each) => ['id' => $each->uid, 'called' => $each->called, 'from' => $this->moment($each->from_at), 'to' => $this->moment($each->to_at)])->all()),
-            'weather' => array_values(WeatherDay::query()->orderBy('day')->get()->map(fn (WeatherDay $day) => ['day' => $day->day->format('Y-m-d'), 'cloud' => (float) $day->cloud, 'low_c' => (float) $day->low_c, 'high_c' => (float) $day->high_c])->all()),
-            'photos' => array_values(Photo::query()->orderBy('id')->get()->map(fn (Photo $photo) => ['id' => $photo->uid, 'batch' => (string) $photo->batch()->value('uid'), 'jpeg' => base64_encode($photo->jpeg)])->all()),
+            'cookers' => array_values(
+                Cooker::withTrashed()
+                    ->orderBy('id')
+                    ->get()
+                    ->map(
+                        fn (Cooker $cooker) => [
+                            'id' => $cooker->uid,
+                            'called' => $cooker->called,
+                            'shape' => $cooker->shape,
+                            'length_mm' => (float) $cooker->length_mm,
+                            'width_mm' => (float) $cooker->width_mm,
+                            'height_mm' => (float) $cooker->height_mm,
+                            'methods' => $cooker->methods,
+                            'settings' => $cooker->settings,
+                            'loss_w_per_k' => (float) $cooker->loss_w_per_k,
+                            'vessel_j_per_k' => (float) $cooker->vessel_j_per_k,
+                            'learned' => $cooker->learned,
+                            'retired' => $cooker->trashed(),
+                        ],
+                    )
+                    ->all(),
+            ),
+            'sessions' => array_values(
+                StoveSession::query()
+                    ->where('speed', 1)
+                    ->orderBy('id')
+                    ->with(['cooker', 'jars.batch:id,uid,house_id', 'probes', 'events'])
+                    ->get()
+                    ->map($this->session(...))
+                    ->all(),
+            ),
+            'absences' => array_values(
+                Absence::query()
+                    ->whereNull('calendar_id')
+                    ->orderBy('from_at')
+                    ->get()
+                    ->map(
+                        fn (Absence $each) => [
+                            'id' => $each->uid,
+                            'called' => $each->called,
+                            'from' => $this->moment($each->from_at),
+                            'to' => $this->moment($each->to_at),
+                        ],
+                    )
+                    ->all(),
+            ),
+            'weather' => array_values(
+                WeatherDay::query()
+                    ->orderBy('day')
+                    ->get()
+                    ->map(
+                        fn (WeatherDay $day) => [
+                            'day' => $day->day->format('Y-m-d'),
+                            'cloud' => (float) $day->cloud,
+                            'low_c' => (float) $day->low_c,
+                            'high_c' => (float) $day->high_c,
+                        ],
+                    )
+                    ->all(),
+            ),
+            'photos' => array_values(
+                Photo::query()
+                    ->orderBy('id')
+                    ->get()
+                    ->map(
+                        fn (Photo $photo) => [
+                            'id' => $photo->uid,
+                            'batch' => (string) $photo->batch()->value('uid'),
+                            'jpeg' => base64_encode($photo->jpeg),
+                        ],
+                    )
+                    ->all(),
+            ),
         ];
     }
 
@@ -38,19 +103,54 @@ final readonly class ExportStove
     {
         $readings = [];
         foreach ($session->probes->sortBy('probe_id')->take(1) as $probe) {
-            foreach (TakeReadings::thinned($session->id, $probe->probe_id, $session->started_at->getTimestamp() - 600, $session->now(), self::READINGS) as [$at, , , $mean]) {
+            foreach (
+                TakeReadings::thinned(
+                    $session->id,
+                    $probe->probe_id,
+                    $session->started_at->getTimestamp() - 600,
+                    $session->now(),
+                    self::READINGS,
+                ) as [$at, , , $mean]
+            ) {
                 $readings[] = [$at, $mean];
             }
         }
 
         return [
-            'id' => $session->uid, 'cooker' => $session->cooker?->uid, 'set_up' => $session->set_up, 'setting' => $session->setting, 'band' => $session->band,
-            'started_at' => $this->moment($session->started_at), 'ended_at' => $session->ended_at === null ? null : $this->moment($session->ended_at),
-            'jars' => array_values($session->jars->map(fn (StoveJar $jar) => [
-                'batch' => $jar->batch->uid, 'count' => $jar->count, 'planned_h' => (float) $jar->planned_h, 'had_h' => (float) $jar->had_h, 'hours' => $jar->hours === null ? null : (float) $jar->hours,
-                'in_at' => $this->moment($jar->in_at), 'out_at' => $jar->out_at === null ? null : $this->moment($jar->out_at),
-            ])->all()),
-            'events' => array_values($session->events->map(fn (StoveEvent $event) => ['kind' => $event->kind, 'data' => (object) $event->data, 'by' => $event->by, 'happened_at' => $this->moment($event->happened_at)])->all()),
+            'id' => $session->uid,
+            'cooker' => $session->cooker?->uid,
+            'set_up' => $session->set_up,
+            'setting' => $session->setting,
+            'band' => $session->band,
+            'started_at' => $this->moment($session->started_at),
+            'ended_at' => $session->ended_at === null ? null : $this->moment($session->ended_at),
+            'jars' => array_values(
+                $session->jars
+                    ->map(
+                        fn (StoveJar $jar) => [
+                            'batch' => $jar->batch->uid,
+                            'count' => $jar->count,
+                            'planned_h' => (float) $jar->planned_h,
+                            'had_h' => (float) $jar->had_h,
+                            'hours' => $jar->hours === null ? null : (float) $jar->hours,
+                            'in_at' => $this->moment($jar->in_at),
+                            'out_at' => $jar->out_at === null ? null : $this->moment($jar->out_at),
+                        ],
+                    )
+                    ->all(),
+            ),
+            'events' => array_values(
+                $session->events
+                    ->map(
+                        fn (StoveEvent $event) => [
+                            'kind' => $event->kind,
+                            'data' => (object) $event->data,
+                            'by' => $event->by,
+                            'happened_at' => $this->moment($event->happened_at),
+                        ],
+                    )
+                    ->all(),
+            ),
             'readings' => $readings,
         ];
     }

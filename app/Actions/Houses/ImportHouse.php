@@ -32,9 +32,14 @@ use Opis\JsonSchema\Validator;
  */
 final readonly class ImportHouse
 {
-    public function __construct(private BatchProjector $fold, private CurrentHouse $current, private Tables $tables, private ImportStores $stores, private ImportStove $stove, private PlanDiary $diary)
-    {
-    }
+    public function __construct(
+        private BatchProjector $fold,
+        private CurrentHouse $current,
+        private Tables $tables,
+        private ImportStores $stores,
+        private ImportStove $stove,
+        private PlanDiary $diary,
+    ) {}
 
     /** @throws ImportRefused */
     public function __invoke(string $json): Imported
@@ -44,7 +49,11 @@ final readonly class ImportHouse
             throw ImportRefused::broken();
         }
         $this->validate($document);
-        /** @var array{jars: list<array<string, mixed>>, bottles: list<array<string, mixed>>, batches: list<array<string, mixed>>, lots?: list<array<string, mixed>>, recipes?: list<array<string, mixed>>, almanac?: list<array{kind: string, key: string, note: string, by: string}>} $house */
+        /**
+         * @var array{jars: list<array<string, mixed>>, bottles: list<array<string, mixed>>, batches: list<array<string,
+         *     mixed>>, lots?: list<array<string, mixed>>, recipes?: list<array<string, mixed>>,
+         *     almanac?: list<array{kind: string, key: string, note: string, by: string}>} $house
+         */
         $house = json_decode($json, true, 64);
 
         try {
@@ -58,11 +67,18 @@ final readonly class ImportHouse
         }
     }
 
-    /** @param  array{jars: list<array<string, mixed>>, bottles: list<array<string, mixed>>, batches: list<array<string, mixed>>, lots?: list<array<string, mixed>>, recipes?: list<array<string, mixed>>, almanac?: list<array{kind: string, key: string, note: string, by: string}>}  $house */
+    /**
+     * @param array{jars: list<array<string, mixed>>, bottles: list<array<string, mixed>>, batches: list<array<string,
+     *     mixed>>, lots?: list<array<string, mixed>>, recipes?: list<array<string, mixed>>, almanac?: list<array{kind: string,
+     *     key: string, note: string, by: string}>}  $house
+     */
     private function take(array $house): Imported
     {
         return DB::transaction(function () use ($house): Imported {
-            House::query()->whereKey($this->current->house()->id)->lockForUpdate()->first();
+            House::query()
+                ->whereKey($this->current->house()->id)
+                ->lockForUpdate()
+                ->first();
             $jars = $this->sizes(Jar::class, $house['jars'], ['called', 'brim_ml', 'height_mm', 'kind']);
             $bottles = $this->sizes(BottleSize::class, $house['bottles'], ['called', 'capacity_ml']);
             [$batches, $entries, $here, $changed] = $this->batches($house['batches']);
@@ -77,15 +93,35 @@ final readonly class ImportHouse
             $notes = $this->notes($house['almanac'] ?? []);
             $batches + $entries > 0 && ($this->diary)('as a house was taken in');
 
-            return new Imported($batches, $entries, $jars, $bottles, $here, $lots, $recipes, $batches + $entries + $jars + $bottles + $lots + $recipes + $stove + $notes === 0
-                ? 'Everything in that file is here already; nothing was changed.'
-                : sprintf('Taken in: %d batches with %d lines of their logbooks, %d jar sizes, %d bottle sizes, %d lots, %d recipes, %d things of the stove. %d batches were here already.', $batches, $entries, $jars, $bottles, $lots, $recipes, $stove, $here));
+            return new Imported(
+                $batches,
+                $entries,
+                $jars,
+                $bottles,
+                $here,
+                $lots,
+                $recipes,
+                $batches + $entries + $jars + $bottles + $lots + $recipes + $stove + $notes === 0
+                    ? 'Everything in that file is here already; nothing was changed.'
+                    : sprintf(
+                        'Taken in: %d batches with %d lines of their logbooks, %d jar sizes, %d bottle sizes, %d '.
+                            'lots, %d recipes, %d things of the stove. %d batches were here already.',
+                        $batches,
+                        $entries,
+                        $jars,
+                        $bottles,
+                        $lots,
+                        $recipes,
+                        $stove,
+                        $here,
+                    ),
+            );
         });
     }
 
     private function validate(object $document): void
     {
-        $validator = new Validator;
+        $validator = new Validator();
         $schema = json_decode((string) file_get_contents(base_path('docs/formats/house.schema.json')));
         assert(is_object($schema));
         $error = $validator->validate($document, $schema)->error();
@@ -95,7 +131,10 @@ final readonly class ImportHouse
                 $error = $error->subErrors()[0];
             }
             $where = implode(' / ', array_map('strval', $error->data()->fullPath()));
-            throw ImportRefused::notOurs($where === '' ? 'the beginning' : mb_substr($where, 0, 120), lcfirst(mb_substr((new ErrorFormatter)->formatErrorMessage($error), 0, 200)));
+            throw ImportRefused::notOurs(
+                $where === '' ? 'the beginning' : mb_substr($where, 0, 120),
+                lcfirst(mb_substr((new ErrorFormatter())->formatErrorMessage($error), 0, 200)),
+            );
         }
     }
 
@@ -111,7 +150,10 @@ final readonly class ImportHouse
         $alike = $here->keyBy(fn ($size) => $this->likeness($size->only($fields)));
         $added = 0;
         foreach ($rows as $row) {
-            if ($here->has((string) $row['id']) || (! $row['retired'] && $alike->has($this->likeness(array_intersect_key($row, array_flip($fields)))))) {
+            if (
+                $here->has((string) $row['id']) ||
+                (! $row['retired'] && $alike->has($this->likeness(array_intersect_key($row, array_flip($fields)))))
+            ) {
                 continue;
             }
             $size = new $model(['uid' => $row['id'], ...array_intersect_key($row, array_flip($fields))]);
@@ -139,7 +181,9 @@ final readonly class ImportHouse
      */
     private function batches(array $rows): array
     {
-        $known = Batch::query()->select(['id', 'house_id', 'uid', 'code'])->get();
+        $known = Batch::query()
+            ->select(['id', 'house_id', 'uid', 'code'])
+            ->get();
         $byUid = $known->keyBy('uid');
         $codes = $known->pluck('uid', 'code');
         $added = $lines = $here = 0;
@@ -165,7 +209,10 @@ final readonly class ImportHouse
         }
         $house = $this->current->house();
         $count = $codes->keys()->map(fn (mixed $code) => (int) substr((string) $code, 3))->max();
-        House::query()->whereKey($house->id)->where('batches_begun', '<', (int) $count)->update(['batches_begun' => (int) $count]);
+        House::query()
+            ->whereKey($house->id)
+            ->where('batches_begun', '<', (int) $count)
+            ->update(['batches_begun' => (int) $count]);
 
         return [$added, $lines, $here, $changed];
     }
@@ -176,12 +223,26 @@ final readonly class ImportHouse
         $this->refuseUnknown($row);
         $start = Carbon::parse((string) $row['start_at']);
 
-        return Batch::query()->create([
-            'uid' => $row['id'], 'code' => $row['code'], 'name' => $row['name'], 'herb_name' => $row['herb_name'],
-            'oils_name' => $row['oils_name'], 'origin' => $row['origin'], 'wish' => $row['wish'], 'plan' => $row['plan'],
-            'repeats' => $row['repeats'], 'label' => $row['label'] ?? null, 'start_at' => $start, 'strain_at' => $start, 'best_before' => $start,
-            'stage' => Stage::Planned, 'shelf' => [], 'version' => 0,
-        ])->refresh();
+        return Batch::query()
+            ->create([
+                'uid' => $row['id'],
+                'code' => $row['code'],
+                'name' => $row['name'],
+                'herb_name' => $row['herb_name'],
+                'oils_name' => $row['oils_name'],
+                'origin' => $row['origin'],
+                'wish' => $row['wish'],
+                'plan' => $row['plan'],
+                'repeats' => $row['repeats'],
+                'label' => $row['label'] ?? null,
+                'start_at' => $start,
+                'strain_at' => $start,
+                'best_before' => $start,
+                'stage' => Stage::Planned,
+                'shelf' => [],
+                'version' => 0,
+            ])
+            ->refresh();
     }
 
     /**
@@ -191,7 +252,9 @@ final readonly class ImportHouse
      */
     private function notes(array $rows): int
     {
-        $here = AlmanacNote::query()->get(['id', 'house_id', 'kind', 'key'])->keyBy(fn (AlmanacNote $note) => $note->kind.'|'.$note->key);
+        $here = AlmanacNote::query()
+            ->get(['id', 'house_id', 'kind', 'key'])
+            ->keyBy(fn (AlmanacNote $note) => $note->kind.'|'.$note->key);
         $added = 0;
         foreach ($rows as $row) {
             if (! $here->has($row['kind'].'|'.$row['key'])) {
@@ -210,12 +273,16 @@ final readonly class ImportHouse
      */
     private function refuseUnknown(array $row): void
     {
-        /** @var array{method: array{id: string}, oils: list<array{id: string, share: float}>, figures: array<string, array<string, mixed>>} $plan */
+        /**
+         * @var array{method: array{id: string}, oils: list<array{id: string, share: float}>, figures: array<string,
+         *     array<string, mixed>>} $plan
+         */
         $plan = $row['plan'];
         try {
             (new Methods($this->tables))->method($plan['method']['id']);
             $cupboard = new Cupboard($this->tables);
-            Blend::of(array_map(fn (array $oil) => ['carrier' => $cupboard->carrier($oil['id']), 'parts' => (float) $oil['share']], $plan['oils']));
+            $part = fn (array $oil) => ['carrier' => $cupboard->carrier($oil['id']), 'parts' => (float) $oil['share']];
+            Blend::of(array_map($part, $plan['oils']));
         } catch (MethodRefused|MaterialRefused $refused) {
             throw ImportRefused::notOurs('batch '.$row['code'], lcfirst($refused->sentence));
         }
@@ -239,10 +306,17 @@ final readonly class ImportHouse
             if (! isset($there[$line['id']])) {
                 $there[$line['id']] = true;
                 $rows[] = [
-                    'house_id' => $this->current->house()->id, 'batch_id' => $batch->id, 'uid' => $line['id'], 'user_id' => null,
-                    'by' => $line['by'], 'kind' => $line['kind'], 'data' => json_encode($line['data'], JSON_THROW_ON_ERROR),
-                    'note' => $line['note'], 'corrects' => $line['corrects'],
-                    'happened_at' => Carbon::parse((string) $line['happened_at']), 'recorded_at' => Carbon::parse((string) $line['recorded_at']),
+                    'house_id' => $this->current->house()->id,
+                    'batch_id' => $batch->id,
+                    'uid' => $line['id'],
+                    'user_id' => null,
+                    'by' => $line['by'],
+                    'kind' => $line['kind'],
+                    'data' => json_encode($line['data'], JSON_THROW_ON_ERROR),
+                    'note' => $line['note'],
+                    'corrects' => $line['corrects'],
+                    'happened_at' => Carbon::parse((string) $line['happened_at']),
+                    'recorded_at' => Carbon::parse((string) $line['recorded_at']),
                 ];
             }
         }

@@ -9,7 +9,10 @@ final class ImportRefused extends Refused
 {
     public static function broken(): self
     {
-        return new self('unreadable', 'That file is not JSON, or was cut short. Nothing was taken in. Use a file made by Export everything.');
+        return new self(
+            'unreadable',
+            'That file is not JSON, or was cut short. Nothing was taken in. Use a file made by Export everything.',
+        );
     }
 
     public static function notOurs(string $where, string $why): self
@@ -19,6 +22,12 @@ final class ImportRefused extends Refused
 
     public static function codeTaken(string $code): self
     {
-        return new self('clash', sprintf('The file has a batch %s, and this house has another of that code. Nothing was taken in. Take it into a house of its own.', $code));
+        return new self(
+            'clash',
+            sprintf(
+                'The file has a batch %s, and this house has another of that code. Nothing was taken in. Take it into a house of its own.',
+                $code,
+            ),
+        );
     }
 }

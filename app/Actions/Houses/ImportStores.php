@@ -15,9 +15,7 @@ use Illuminate\Support\Carbon;
 /** The Stores and recipes of an exported house: what is here already, by id, stays; moves, checks and versions not here yet are added. */
 final readonly class ImportStores
 {
-    public function __construct(private CurrentHouse $current, private StockLedger $ledger)
-    {
-    }
+    public function __construct(private CurrentHouse $current, private StockLedger $ledger) {}
 
     /**
      * @param  list<array<string, mixed>>  $rows
@@ -32,10 +30,31 @@ final readonly class ImportStores
             $lot = $here->get((string) $row['id']);
             if ($lot === null) {
                 $lot = new Lot([
-                    'uid' => $row['id'], 'left' => 0,
-                    ...array_intersect_key($row, array_flip([
-                        'kind', 'material', 'called', 'part', 'form', 'state', 'got', 'typed', 'low_at', 'price', 'got_how', 'got_where', 'got_on', 'opened_on', 'best_before', 'food_grade', 'allergens', 'note',
-                    ])),
+                    'uid' => $row['id'],
+                    'left' => 0,
+                    ...array_intersect_key(
+                        $row,
+                        array_flip([
+                            'kind',
+                            'material',
+                            'called',
+                            'part',
+                            'form',
+                            'state',
+                            'got',
+                            'typed',
+                            'low_at',
+                            'price',
+                            'got_how',
+                            'got_where',
+                            'got_on',
+                            'opened_on',
+                            'best_before',
+                            'food_grade',
+                            'allergens',
+                            'note',
+                        ]),
+                    ),
                 ]);
                 $lot->version = 0;
                 $lot->save();
@@ -73,7 +92,9 @@ final readonly class ImportStores
             foreach ($versions as $version) {
                 if (! in_array($version['number'], $known, true)) {
                     RecipeVersion::query()->create([
-                        'recipe_id' => $recipe->id, ...array_intersect_key($version, array_flip(['number', 'name', 'says', 'note', 'wish', 'by'])), 'made_at' => Carbon::parse((string) $version['made_at']),
+                        'recipe_id' => $recipe->id,
+                        ...array_intersect_key($version, array_flip(['number', 'name', 'says', 'note', 'wish', 'by'])),
+                        'made_at' => Carbon::parse((string) $version['made_at']),
                     ]);
                 }
             }
@@ -97,15 +118,44 @@ final readonly class ImportStores
         $moves = $row['moves'];
         /** @var list<array<string, mixed>> $checks */
         $checks = $row['checks'];
-        $known = array_fill_keys([...LotMove::query()->where('lot_id', $lot->id)->pluck('uid')->all(), ...LotCheck::query()->where('lot_id', $lot->id)->pluck('uid')->all()], true);
+        $known = array_fill_keys(
+            [
+                ...LotMove::query()->where('lot_id', $lot->id)->pluck('uid')->all(),
+                ...LotCheck::query()->where('lot_id', $lot->id)->pluck('uid')->all(),
+            ],
+            true,
+        );
         $fresh = fn (array $rows) => array_values(array_filter($rows, fn (array $each) => ! isset($known[$each['id']])));
-        $common = fn (array $each) => ['house_id' => $house, 'lot_id' => $lot->id, 'uid' => $each['id'], 'by' => $each['by'], 'happened_at' => Carbon::parse((string) $each['happened_at'])];
-        LotMove::query()->insert(array_map(fn (array $move) => [
-            ...$common($move), 'kind' => $move['kind'], 'amount' => $move['amount'], 'note' => $move['note'], 'batch_id' => $batches[(string) $move['batch']] ?? null,
-        ], $fresh($moves)));
-        LotCheck::query()->insert(array_map(fn (array $check) => [
-            ...$common($check), 'verdict' => $check['verdict'], 'says' => $check['says'], 'answers' => json_encode($check['answers'], JSON_THROW_ON_ERROR),
-        ], $fresh($checks)));
+        $common = fn (array $each) => [
+            'house_id' => $house,
+            'lot_id' => $lot->id,
+            'uid' => $each['id'],
+            'by' => $each['by'],
+            'happened_at' => Carbon::parse((string) $each['happened_at']),
+        ];
+        LotMove::query()->insert(
+            array_map(
+                fn (array $move) => [
+                    ...$common($move),
+                    'kind' => $move['kind'],
+                    'amount' => $move['amount'],
+                    'note' => $move['note'],
+                    'batch_id' => $batches[(string) $move['batch']] ?? null,
+                ],
+                $fresh($moves),
+            ),
+        );
+        LotCheck::query()->insert(
+            array_map(
+                fn (array $check) => [
+                    ...$common($check),
+                    'verdict' => $check['verdict'],
+                    'says' => $check['says'],
+                    'answers' => json_encode($check['answers'], JSON_THROW_ON_ERROR),
+                ],
+                $fresh($checks),
+            ),
+        );
         $last = LotCheck::query()->where('lot_id', $lot->id)->orderByDesc('happened_at')->orderByDesc('id')->first();
         $lot->fill(['verdict' => $last?->verdict, 'checked_at' => $last?->happened_at]);
         $this->ledger->total($lot);

@@ -22,9 +22,7 @@ use Kettle\Reason\Refused;
 /** Takes in what ExportStove gave out. What is here already stays; a pot that was warm then is cold now. */
 final readonly class ImportStove
 {
-    public function __construct(private CurrentHouse $current, private TakeReadings $readings, private KitchenFactory $kitchens)
-    {
-    }
+    public function __construct(private CurrentHouse $current, private TakeReadings $readings, private KitchenFactory $kitchens) {}
 
     /**
      * @param  array<string, mixed>  $house as its schema has it
@@ -32,16 +30,27 @@ final readonly class ImportStove
      */
     public function __invoke(array $house): int
     {
-        /** @var array{cookers?: list<array<string, mixed>>, sessions?: list<array<string, mixed>>, absences?: list<array<string, mixed>>, weather?: list<array<string, mixed>>, photos?: list<array<string, mixed>>} $house */
-        return $this->cookers($house['cookers'] ?? []) + $this->sessions($house['sessions'] ?? []) + $this->absences($house['absences'] ?? [])
-            + $this->weather($house['weather'] ?? []) + $this->photos($house['photos'] ?? []);
+        /**
+         * @var array{cookers?: list<array<string, mixed>>, sessions?: list<array<string, mixed>>,
+         *     absences?: list<array<string, mixed>>, weather?: list<array<string, mixed>>, photos?: list<array<string,
+         *     mixed>>} $house
+         */
+        return $this->cookers($house['cookers'] ?? []) +
+            $this->sessions($house['sessions'] ?? []) +
+            $this->absences($house['absences'] ?? []) +
+            $this->weather($house['weather'] ?? []) +
+            $this->photos($house['photos'] ?? []);
     }
 
     /** @param  list<array<string, mixed>>  $rows */
     private function cookers(array $rows): int
     {
         $here = Cooker::withTrashed()->get();
-        $likeness = fn (mixed $called, mixed $length, mixed $height): string => $called.'|'.round((float) $length).'|'.round((float) $height);
+        $likeness = fn (mixed $called, mixed $length, mixed $height): string => $called.
+            '|'.
+            round((float) $length).
+            '|'.
+            round((float) $height);
         // Those every house begins with are alike by name and measure, not by id.
         $known = $here->pluck('uid')->flip();
         $alike = $here->map(fn (Cooker $cooker) => $likeness($cooker->called, $cooker->length_mm, $cooker->height_mm))->flip();
@@ -50,7 +59,24 @@ final readonly class ImportStove
             if ($known->has((string) $row['id']) || $alike->has($likeness($row['called'], $row['length_mm'], $row['height_mm']))) {
                 continue;
             }
-            $cooker = new Cooker(['uid' => $row['id'], ...array_intersect_key($row, array_flip(['called', 'shape', 'length_mm', 'width_mm', 'height_mm', 'methods', 'settings', 'loss_w_per_k', 'vessel_j_per_k', 'learned']))]);
+            $cooker = new Cooker([
+                'uid' => $row['id'],
+                ...array_intersect_key(
+                    $row,
+                    array_flip([
+                        'called',
+                        'shape',
+                        'length_mm',
+                        'width_mm',
+                        'height_mm',
+                        'methods',
+                        'settings',
+                        'loss_w_per_k',
+                        'vessel_j_per_k',
+                        'learned',
+                    ]),
+                ),
+            ]);
             try {
                 $cooker->core();
             } catch (Refused $refused) {
@@ -80,24 +106,53 @@ final readonly class ImportStove
             /** @var array<string, mixed> $setUp */
             $setUp = $row['set_up'];
             $session = StoveSession::query()->create([
-                'uid' => $row['id'], 'cooker_id' => $cookers->get((string) ($row['cooker'] ?? '')), 'set_up' => $setUp, 'setting' => $row['setting'], 'band' => $row['band'], 'state' => StoveSession::ENDED, 'speed' => 1,
-                'started_at' => $started, 'switched_at' => $ended, 'ended_at' => $ended, 'filled_at' => $started, 'filled_ml' => $setUp['water_ml'], 'shaken_at' => $started, 'version' => 1,
+                'uid' => $row['id'],
+                'cooker_id' => $cookers->get((string) ($row['cooker'] ?? '')),
+                'set_up' => $setUp,
+                'setting' => $row['setting'],
+                'band' => $row['band'],
+                'state' => StoveSession::ENDED,
+                'speed' => 1,
+                'started_at' => $started,
+                'switched_at' => $ended,
+                'ended_at' => $ended,
+                'filled_at' => $started,
+                'filled_ml' => $setUp['water_ml'],
+                'shaken_at' => $started,
+                'version' => 1,
             ]);
             /** @var list<array<string, mixed>> $jars */
             $jars = $row['jars'];
             foreach ($jars as $jar) {
                 if ($batches->has((string) $jar['batch'])) {
                     StoveJar::query()->create([
-                        'stove_session_id' => $session->id, 'batch_id' => $batches->get((string) $jar['batch']), 'count' => $jar['count'], 'planned_h' => $jar['planned_h'], 'had_h' => $jar['had_h'], 'hours' => $jar['hours'] ?? 0, 'logged_h' => $jar['hours'] ?? 0,
-                        'in_at' => Carbon::parse((string) $jar['in_at']), 'out_at' => Carbon::parse((string) ($jar['out_at'] ?? $row['ended_at'] ?? $row['started_at'])),
+                        'stove_session_id' => $session->id,
+                        'batch_id' => $batches->get((string) $jar['batch']),
+                        'count' => $jar['count'],
+                        'planned_h' => $jar['planned_h'],
+                        'had_h' => $jar['had_h'],
+                        'hours' => $jar['hours'] ?? 0,
+                        'logged_h' => $jar['hours'] ?? 0,
+                        'in_at' => Carbon::parse((string) $jar['in_at']),
+                        'out_at' => Carbon::parse((string) ($jar['out_at'] ?? ($row['ended_at'] ?? $row['started_at']))),
                     ]);
                 }
             }
             /** @var list<array<string, mixed>> $events */
             $events = $row['events'];
-            StoveEvent::query()->insert(array_map(fn (array $event) => [
-                'house_id' => $this->current->house()->id, 'stove_session_id' => $session->id, 'kind' => $event['kind'], 'data' => json_encode($event['data'], JSON_THROW_ON_ERROR), 'by' => $event['by'], 'happened_at' => Carbon::parse((string) $event['happened_at']),
-            ], $events));
+            StoveEvent::query()->insert(
+                array_map(
+                    fn (array $event) => [
+                        'house_id' => $this->current->house()->id,
+                        'stove_session_id' => $session->id,
+                        'kind' => $event['kind'],
+                        'data' => json_encode($event['data'], JSON_THROW_ON_ERROR),
+                        'by' => $event['by'],
+                        'happened_at' => Carbon::parse((string) $event['happened_at']),
+                    ],
+                    $events,
+                ),
+            );
             $this->log($session, $row);
             $added++;
         }
@@ -110,7 +165,9 @@ final readonly class ImportStove
     {
         /** @var list<array{int, float}> $readings */
         $readings = $row['readings'];
-        $probe = Probe::query()->where('kind', Probe::HAND)->first() ?? Probe::query()->create(['uid' => Str::ulid()->toString(), 'called' => 'by eye', 'kind' => Probe::HAND]);
+        $probe =
+            Probe::query()->where('kind', Probe::HAND)->first() ??
+            Probe::query()->create(['uid' => Str::ulid()->toString(), 'called' => 'by eye', 'kind' => Probe::HAND]);
         StoveProbe::query()->create(['stove_session_id' => $session->id, 'probe_id' => $probe->id, 'kept' => []]);
         ($this->readings)($session, $probe, array_map(fn (array $r) => ['at' => $r[0], 'c' => $r[1]], $readings));
     }
@@ -122,7 +179,12 @@ final readonly class ImportStove
         $added = 0;
         foreach ($rows as $row) {
             if (! $known->has((string) $row['id'])) {
-                Absence::query()->create(['uid' => $row['id'], 'called' => $row['called'], 'from_at' => Carbon::parse((string) $row['from']), 'to_at' => Carbon::parse((string) $row['to'])]);
+                Absence::query()->create([
+                    'uid' => $row['id'],
+                    'called' => $row['called'],
+                    'from_at' => Carbon::parse((string) $row['from']),
+                    'to_at' => Carbon::parse((string) $row['to']),
+                ]);
                 $added++;
             }
         }
@@ -136,7 +198,18 @@ final readonly class ImportStove
     {
         $added = 0;
         foreach (array_chunk($rows, 200) as $part) {
-            $added += WeatherDay::query()->insertOrIgnore(array_map(fn (array $day) => ['house_id' => $this->current->house()->id, 'day' => $day['day'], 'cloud' => $day['cloud'], 'low_c' => $day['low_c'], 'high_c' => $day['high_c']], $part));
+            $added += WeatherDay::query()->insertOrIgnore(
+                array_map(
+                    fn (array $day) => [
+                        'house_id' => $this->current->house()->id,
+                        'day' => $day['day'],
+                        'cloud' => $day['cloud'],
+                        'low_c' => $day['low_c'],
+                        'high_c' => $day['high_c'],
+                    ],
+                    $part,
+                ),
+            );
         }
 
         return $added;

@@ -9,22 +9,13 @@ use OpenApi\Attributes as OA;
 final readonly class Imported
 {
     public function __construct(
-        #[OA\Property]
-        public int $batches,
-        #[OA\Property]
-        public int $entries,
-        #[OA\Property]
-        public int $jars,
-        #[OA\Property]
-        public int $bottles,
-        #[OA\Property]
-        public int $already_here,
-        #[OA\Property]
-        public int $lots,
-        #[OA\Property]
-        public int $recipes,
-        #[OA\Property]
-        public string $says,
-    ) {
-    }
+        #[OA\Property] public int $batches,
+        #[OA\Property] public int $entries,
+        #[OA\Property] public int $jars,
+        #[OA\Property] public int $bottles,
+        #[OA\Property] public int $already_here,
+        #[OA\Property] public int $lots,
+        #[OA\Property] public int $recipes,
+        #[OA\Property] public string $says,
+    ) {}
 }

@@ -12,9 +12,7 @@ final readonly class Picture
     /** Half of the patch's side a colour is taken from, as a share of the picture's width. */
     private const PATCH = 0.012;
 
-    private function __construct(private \GdImage $image)
-    {
-    }
+    private function __construct(private \GdImage $image) {}
 
     /** @param  int  $turned EXIF orientation, 1 to 8 */
     public static function of(\GdImage $image, int $turned): self
@@ -54,9 +52,13 @@ final readonly class Picture
         $channels = [[], [], []];
         for ($i = -$half; $i <= $half; $i++) {
             for ($j = -$half; $j <= $half; $j++) {
-                $rgb = (int) imagecolorat($this->image, max(0, min($wide - 1, (int) round($x * ($wide - 1)) + $i)), max(0, min($high - 1, (int) round($y * ($high - 1)) + $j)));
-                $channels[0][] = $rgb >> 16 & 255;
-                $channels[1][] = $rgb >> 8 & 255;
+                $rgb = (int) imagecolorat(
+                    $this->image,
+                    max(0, min($wide - 1, (int) round($x * ($wide - 1)) + $i)),
+                    max(0, min($high - 1, (int) round($y * ($high - 1)) + $j)),
+                );
+                $channels[0][] = ($rgb >> 16) & 255;
+                $channels[1][] = ($rgb >> 8) & 255;
                 $channels[2][] = $rgb & 255;
             }
         }

@@ -19,7 +19,11 @@ final readonly class SmallPhoto
     {
         $bytes = base64_decode((string) preg_replace('#^data:image/[a-z+]+;base64,#', '', $base64), true);
         if ($bytes === false || $bytes === '' || strlen($bytes) > self::BYTES) {
-            throw self::no($bytes !== false && strlen($bytes) > self::BYTES ? 'That picture is over 6 MB. Send a smaller one.' : 'That could not be read as a picture. Take a JPEG, PNG or WebP.');
+            throw self::no(
+                $bytes !== false && strlen($bytes) > self::BYTES
+                    ? 'That picture is over 6 MB. Send a smaller one.'
+                    : 'That could not be read as a picture. Take a JPEG, PNG or WebP.',
+            );
         }
         $size = @getimagesizefromstring($bytes);
         if ($size === false || ! in_array($size[2], [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP], true)) {
@@ -34,7 +38,9 @@ final readonly class SmallPhoto
         }
         $image = @imagecreatefromstring($bytes);
 
-        return $image === false ? throw self::no('That picture is damaged.') : Picture::of($image, $size[2] === IMAGETYPE_JPEG ? self::turned($bytes) : 1);
+        return $image === false
+            ? throw self::no('That picture is damaged.')
+            : Picture::of($image, $size[2] === IMAGETYPE_JPEG ? self::turned($bytes) : 1);
     }
 
     /** How the camera was held: EXIF 2.3, tag 0x0112, read here since the rest is thrown away. 1 when it does not say. */

@@ -19,12 +19,11 @@ use Kettle\Warmth\WarmthRefused;
 /** A look at a jar: its colour off a photo or by a swatch, or its scent; a line of its logbook. */
 final readonly class TakeLook
 {
-    public function __construct(private Logbook $logbook, private SmallPhoto $small)
-    {
-    }
+    public function __construct(private Logbook $logbook, private SmallPhoto $small) {}
 
     /**
-     * @param  array{what: string, plain: bool, swatch: ?string, photo: ?string, oil: ?list<float>, card: ?list<float>, score: ?int, note: ?string}  $look
+     * @param  array{what: string, plain: bool, swatch: ?string, photo: ?string, oil: ?list<float>, card: ?list<float>,
+     *     score: ?int, note: ?string}  $look
      *
      * @throws WarmthRefused
      */
@@ -32,11 +31,18 @@ final readonly class TakeLook
     {
         $jpeg = null;
         if ($look['what'] === 'scent') {
-            $seen = new ScentLook($look['score'] ?? throw new WarmthRefused('missing', 'Say how strong it smells of the herb, from 0 to 10.', 'score'));
+            $seen = new ScentLook(
+                $look['score'] ?? throw new WarmthRefused('missing', 'Say how strong it smells of the herb, from 0 to 10.', 'score'),
+            );
         } else {
             [$rgb, $card, $jpeg] = $this->seen($look);
             $colour = Colour::sRgb($rgb, $card);
-            $seen = new ColourLook([round($colour->l, 3), round($colour->a, 3), round($colour->b, 3)], array_map(fn (float $c) => (int) round($c), $rgb), $look['plain'], $jpeg === null ? 'swatch' : ($card === null ? 'photo' : 'photo and card'));
+            $seen = new ColourLook(
+                [round($colour->l, 3), round($colour->a, 3), round($colour->b, 3)],
+                array_map(fn (float $c) => (int) round($c), $rgb),
+                $look['plain'],
+                $jpeg === null ? 'swatch' : ($card === null ? 'photo' : 'photo and card'),
+            );
         }
 
         return DB::transaction(function () use ($batch, $look, $seen, $jpeg): LogEntry {
@@ -46,8 +52,14 @@ final readonly class TakeLook
             }
 
             return $this->logbook->write($batch, function (Batch $batch) use ($look, $seen): NewLine {
-                if ($batch->stage === Stage::Discarded || ($batch->stage === Stage::Planned && ! ($seen instanceof ColourLook && $seen->plain))) {
-                    throw new DiaryRefused('not_open', 'There is nothing in the jar to look at yet, or no more. The plain oil may be looked at before it is poured.');
+                if (
+                    $batch->stage === Stage::Discarded ||
+                    ($batch->stage === Stage::Planned && ! ($seen instanceof ColourLook && $seen->plain))
+                ) {
+                    throw new DiaryRefused(
+                        'not_open',
+                        'There is nothing in the jar to look at yet, or no more. The plain oil may be looked at before it is poured.',
+                    );
                 }
 
                 return new NewLine($seen, $look['note']);
@@ -57,7 +69,8 @@ final readonly class TakeLook
 
     /**
      * @param  array{swatch: ?string, photo: ?string, oil: ?list<float>, card: ?list<float>}  $look
-     * @return array{array{float, float, float}, array{float, float, float}|null, ?string} the oil, the white card, and the picture made small
+     * @return array{array{float, float, float}, array{float, float, float}|null, ?string} the oil, the white card,
+     *     and the picture made small
      */
     private function seen(array $look): array
     {
@@ -65,10 +78,18 @@ final readonly class TakeLook
             $picture = $this->small->of($look['photo']);
             $oil = $look['oil'] ?? throw new WarmthRefused('missing', 'Point out the oil in the picture.', 'oil');
 
-            return [$picture->patch($oil[0], $oil[1]), $look['card'] === null ? null : $picture->patch($look['card'][0], $look['card'][1]), $picture->jpeg()];
+            return [
+                $picture->patch($oil[0], $oil[1]),
+                $look['card'] === null ? null : $picture->patch($look['card'][0], $look['card'][1]),
+                $picture->jpeg(),
+            ];
         }
         $swatch = $look['swatch'] ?? throw new WarmthRefused('missing', 'Choose the swatch that is nearest, or take a picture.', 'swatch');
 
-        return [[(float) hexdec(substr($swatch, 1, 2)), (float) hexdec(substr($swatch, 3, 2)), (float) hexdec(substr($swatch, 5, 2))], null, null];
+        return [
+            [(float) hexdec(substr($swatch, 1, 2)), (float) hexdec(substr($swatch, 3, 2)), (float) hexdec(substr($swatch, 5, 2))],
+            null,
+            null,
+        ];
     }
 }

@@ -23,7 +23,9 @@ final readonly class Links
     {
         $token = Str::random(40);
         $invitation = Invitation::query()->create([
-            'role' => $role, 'token_hash' => self::hash($token), 'made_by' => $by->id,
+            'role' => $role,
+            'token_hash' => self::hash($token),
+            'made_by' => $by->id,
             'expires_at' => Carbon::now()->addDays((int) config('kettle.invitation_days')),
         ]);
 
@@ -36,19 +38,25 @@ final readonly class Links
         // Read before any house is entered: the secret itself is what opens the door.
         $invitation = Invitation::query()->withoutGlobalScope('house')->with('house')->where('token_hash', self::hash($token))->first();
 
-        return $invitation !== null && $invitation->isOpen() ? $invitation : throw new NotFoundHttpException;
+        return $invitation !== null && $invitation->isOpen() ? $invitation : throw new NotFoundHttpException();
     }
 
     public function accept(string $token, User $user): House
     {
         return DB::transaction(function () use ($token, $user): House {
             $invitation = $this->invitation($token);
-            $taken = DB::table('invitations')->where('uid', $invitation->uid)->whereNull('used_at')->update(['used_at' => Carbon::now()]);
+            $taken = DB::table('invitations')
+                ->where('uid', $invitation->uid)
+                ->whereNull('used_at')
+                ->update(['used_at' => Carbon::now()]);
             if ($taken === 0) {
-                throw new NotFoundHttpException;
+                throw new NotFoundHttpException();
             }
             // Somebody already of the house keeps the part they have.
-            Membership::query()->firstOrCreate(['house_id' => $invitation->house_id, 'user_id' => $user->id], ['role' => $invitation->role]);
+            Membership::query()->firstOrCreate(
+                ['house_id' => $invitation->house_id, 'user_id' => $user->id],
+                ['role' => $invitation->role],
+            );
 
             return $invitation->house;
         });
@@ -60,7 +68,8 @@ final readonly class Links
         $token = Str::random(40);
         Reset::query()->where('user_id', $user->id)->delete();
         Reset::query()->create([
-            'user_id' => $user->id, 'token_hash' => self::hash($token),
+            'user_id' => $user->id,
+            'token_hash' => self::hash($token),
             'expires_at' => Carbon::now()->addHours((int) config('kettle.reset_hours')),
         ]);
 
@@ -73,7 +82,7 @@ final readonly class Links
         return DB::transaction(function () use ($token, $password): User {
             $reset = Reset::query()->with('user')->where('token_hash', self::hash($token))->lockForUpdate()->first();
             if ($reset === null || $reset->expires_at->isPast()) {
-                throw new NotFoundHttpException;
+                throw new NotFoundHttpException();
             }
             $user = $reset->user;
             $user->update(['password' => $password]);

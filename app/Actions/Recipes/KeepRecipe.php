@@ -18,9 +18,7 @@ use Kettle\Share\RecipeRefused;
 /** Keeps a wish under a name; kept again it is a new version, and how it was stays beside. */
 final readonly class KeepRecipe
 {
-    public function __construct(private Planning $planning, private KitchenFactory $kitchens)
-    {
-    }
+    public function __construct(private Planning $planning, private KitchenFactory $kitchens) {}
 
     /**
      * @param  array<mixed>  $wish one that can be planned
@@ -51,7 +49,9 @@ final readonly class KeepRecipe
         return DB::transaction(function () use ($recipe, $name, $note, $kept, $says, $version): Recipe {
             $locked = Recipe::query()->whereKey($recipe->id)->lockForUpdate()->firstOrFail();
             if ($locked->version !== $version) {
-                throw new Clash('Somebody kept another version of this recipe meanwhile. Look at it, and keep yours again.', ['version' => $locked->version]);
+                throw new Clash('Somebody kept another version of this recipe meanwhile. Look at it, and keep yours again.', [
+                    'version' => $locked->version,
+                ]);
             }
             $locked->fill(['name' => $name, 'version' => $version + 1])->save();
             $this->version($locked, $name, $note, $kept, $says);
@@ -79,7 +79,14 @@ final readonly class KeepRecipe
     private function version(Recipe $recipe, string $name, string $note, array $wish, string $says): void
     {
         RecipeVersion::query()->create([
-            'recipe_id' => $recipe->id, 'number' => $recipe->version, 'name' => $name, 'says' => $says, 'note' => $note, 'wish' => $wish, 'by' => StockLedger::who(), 'made_at' => Carbon::now(),
+            'recipe_id' => $recipe->id,
+            'number' => $recipe->version,
+            'name' => $name,
+            'says' => $says,
+            'note' => $note,
+            'wish' => $wish,
+            'by' => StockLedger::who(),
+            'made_at' => Carbon::now(),
         ]);
     }
 }

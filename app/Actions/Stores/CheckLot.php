@@ -14,9 +14,7 @@ use Kettle\Stores\LotRefused;
 /** Writes down how a lot smells and looks, with the verdict, which stands until the next. */
 final readonly class CheckLot
 {
-    public function __construct(private Tables $tables)
-    {
-    }
+    public function __construct(private Tables $tables) {}
 
     /**
      * @param  array<mixed>  $answers
@@ -28,8 +26,13 @@ final readonly class CheckLot
         $check = CoreCheck::of($lot->kind, $answers, $this->tables);
         DB::transaction(function () use ($lot, $check): void {
             LotCheck::query()->create([
-                'lot_id' => $lot->id, 'uid' => Str::ulid()->toString(), 'verdict' => $check->verdict, 'says' => $check->says($lot->kind),
-                'answers' => array_column($check->answers, 'answer', 'ask'), 'by' => StockLedger::who(), 'happened_at' => Carbon::now(),
+                'lot_id' => $lot->id,
+                'uid' => Str::ulid()->toString(),
+                'verdict' => $check->verdict,
+                'says' => $check->says($lot->kind),
+                'answers' => array_column($check->answers, 'answer', 'ask'),
+                'by' => StockLedger::who(),
+                'happened_at' => Carbon::now(),
             ]);
             $lot->fill(['verdict' => $check->verdict, 'checked_at' => Carbon::now(), 'version' => $lot->version + 1])->save();
         });

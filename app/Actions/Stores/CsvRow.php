@@ -9,14 +9,9 @@ use OpenApi\Attributes as OA;
 final readonly class CsvRow
 {
     public function __construct(
-        #[OA\Property]
-        public int $line,
-        #[OA\Property(enum: ['added', 'changed', 'same', 'refused'])]
-        public string $what,
-        #[OA\Property]
-        public string $name,
-        #[OA\Property]
-        public string $says,
-    ) {
-    }
+        #[OA\Property] public int $line,
+        #[OA\Property(enum: ['added', 'changed', 'same', 'refused'])] public string $what,
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $says,
+    ) {}
 }

@@ -22,17 +22,17 @@ use Kettle\Stores\LotsRefused;
 /** Takes a lot into Stores as somebody wrote it, changes what is known of it, and counts what is left. */
 final readonly class KeepLot
 {
-    public function __construct(private Planning $planning, private KitchenFactory $kitchens, private StockLedger $ledger, private BatchProjector $fold)
-    {
-    }
+    public function __construct(
+        private Planning $planning,
+        private KitchenFactory $kitchens,
+        private StockLedger $ledger,
+        private BatchProjector $fold,
+    ) {}
 
     public function reader(): LotReader
     {
         $kitchen = $this->kitchens->plain();
-        $sizes = [
-            ...Jar::query()->pluck('called', 'uid')->all(),
-            ...BottleSize::query()->pluck('called', 'uid')->all(),
-        ];
+        $sizes = [...Jar::query()->pluck('called', 'uid')->all(), ...BottleSize::query()->pluck('called', 'uid')->all()];
 
         return new LotReader($this->planning->cupboard(), $kitchen->reader(), $kitchen->today(), $sizes);
     }
@@ -47,7 +47,13 @@ final readonly class KeepLot
         $read = ($reader ?? $this->reader())->read($fields);
 
         return DB::transaction(function () use ($read): Lot {
-            $lot = new Lot([...$this->columns($read), 'uid' => Str::ulid()->toString(), 'got' => $read['lot']->got, 'left' => 0, 'typed' => $read['typed']]);
+            $lot = new Lot([
+                ...$this->columns($read),
+                'uid' => Str::ulid()->toString(),
+                'got' => $read['lot']->got,
+                'left' => 0,
+                'typed' => $read['typed'],
+            ]);
             $lot->version = 0;
             $lot->save();
             $this->ledger->move($lot, 'in', $read['lot']->got);
@@ -69,18 +75,24 @@ final readonly class KeepLot
     {
         $read = ($reader ?? $this->reader())->read($fields, $lot->uid);
         if ($read['lot']->kind !== $lot->kind) {
-            throw LotsRefused::of([(new LotRefused('unknown', 'A lot stays what it is. Take this one out, and enter the other.', 'kind'))->toArray()]);
+            throw LotsRefused::of([
+                (new LotRefused('unknown', 'A lot stays what it is. Take this one out, and enter the other.', 'kind'))->toArray(),
+            ]);
         }
 
         return DB::transaction(function () use ($lot, $read, $version): Lot {
             $locked = Lot::query()->whereKey($lot->id)->lockForUpdate()->firstOrFail();
             if ($version !== null && $locked->version !== $version) {
-                throw new Clash('Somebody changed this lot meanwhile. What stands now is shown; enter yours again where it differs.', ['version' => $locked->version]);
+                throw new Clash('Somebody changed this lot meanwhile. What stands now is shown; enter yours again where it differs.', [
+                    'version' => $locked->version,
+                ]);
             }
             $more = $read['lot']->got - (float) $locked->got;
             $locked->fill([...$this->columns($read), 'got' => $read['lot']->got, 'typed' => $read['typed']]);
             $aged = $locked->isDirty(['opened_on', 'best_before']);
-            abs($more) > 0.0005 ? $this->ledger->move($locked, 'count', $more, note: 'what was got was put right') : $this->ledger->total($locked);
+            abs($more) > 0.0005
+                ? $this->ledger->move($locked, 'count', $more, note: 'what was got was put right')
+                : $this->ledger->total($locked);
             $aged && $this->keepAgain($locked);
 
             return $locked;
@@ -90,7 +102,9 @@ final readonly class KeepLot
     /** What was made from it keeps as long as it does: their best-before is reckoned anew. */
     private function keepAgain(Lot $lot): void
     {
-        $made = Batch::query()->where('stage', '!=', Stage::Discarded)->whereIn('id', LotMove::query()->where('lot_id', $lot->id)->whereNotNull('batch_id')->select('batch_id'));
+        $made = Batch::query()
+            ->where('stage', '!=', Stage::Discarded)
+            ->whereIn('id', LotMove::query()->where('lot_id', $lot->id)->whereNotNull('batch_id')->select('batch_id'));
         $made->lockForUpdate()->get()->each(fn (Batch $batch) => $this->fold->refresh($batch));
     }
 
@@ -118,8 +132,12 @@ final readonly class KeepLot
             return preg_match('/^\d{1,5}$/', trim($typed)) === 1 ? (float) $typed : throw LotRefused::count($typed);
         }
         $cupboard = $this->planning->cupboard();
-        $density = $lot->kind === LotKind::Carrier ? $cupboard->carrier($lot->material)->at20
-            : ($lot->form === null ? null : $cupboard->form($lot->form)->loose);
+        $density =
+            $lot->kind === LotKind::Carrier
+                ? $cupboard->carrier($lot->material)->at20
+                : ($lot->form === null
+                    ? null
+                    : $cupboard->form($lot->form)->loose);
 
         return $this->kitchens->plain()->reader()->within($typed, $measure, $measure->value, 0.01, 200_000, $density)->value;
     }
@@ -133,10 +151,22 @@ final readonly class KeepLot
         $lot = $read['lot'];
 
         return [
-            'kind' => $lot->kind, 'material' => $lot->material, 'called' => $lot->called, 'part' => $read['part'], 'form' => $lot->form, 'state' => $lot->state,
-            'low_at' => $lot->lowAt, 'price' => $lot->price, 'got_how' => $read['how'], 'got_where' => $read['where'],
-            'got_on' => $lot->gotOn?->format('Y-m-d'), 'opened_on' => $lot->openedOn?->format('Y-m-d'), 'best_before' => $lot->bestBefore?->format('Y-m-d'),
-            'food_grade' => $lot->foodGrade, 'allergens' => $lot->allergens, 'note' => $read['note'],
+            'kind' => $lot->kind,
+            'material' => $lot->material,
+            'called' => $lot->called,
+            'part' => $read['part'],
+            'form' => $lot->form,
+            'state' => $lot->state,
+            'low_at' => $lot->lowAt,
+            'price' => $lot->price,
+            'got_how' => $read['how'],
+            'got_where' => $read['where'],
+            'got_on' => $lot->gotOn?->format('Y-m-d'),
+            'opened_on' => $lot->openedOn?->format('Y-m-d'),
+            'best_before' => $lot->bestBefore?->format('Y-m-d'),
+            'food_grade' => $lot->foodGrade,
+            'allergens' => $lot->allergens,
+            'note' => $read['note'],
         ];
     }
 }

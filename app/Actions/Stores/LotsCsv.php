@@ -21,9 +21,7 @@ final readonly class LotsCsv
 
     public const COLUMNS = ['id', ...LotReader::FIELDS, 'left'];
 
-    public function __construct(private KeepLot $keep, private CurrentHouse $current)
-    {
-    }
+    public function __construct(private KeepLot $keep, private CurrentHouse $current) {}
 
     /** Written as it is made, so that a large house needs no large memory. */
     public function write(): void
@@ -31,9 +29,12 @@ final readonly class LotsCsv
         $out = fopen('php://output', 'w');
         assert($out !== false);
         fputcsv($out, self::COLUMNS, escape: '');
-        Lot::query()->orderBy('kind')->orderBy('called')->orderBy('id')->lazy(500)->each(
-            fn (Lot $lot) => fputcsv($out, array_map(self::harmless(...), self::row($lot)), escape: ''),
-        );
+        Lot::query()
+            ->orderBy('kind')
+            ->orderBy('called')
+            ->orderBy('id')
+            ->lazy(500)
+            ->each(fn (Lot $lot) => fputcsv($out, array_map(self::harmless(...), self::row($lot)), escape: ''));
         fclose($out);
     }
 
@@ -44,10 +45,19 @@ final readonly class LotsCsv
      */
     public function read(string $bytes, bool $do): CsvPreview
     {
-        $table = CsvTable::read($bytes, ['kind', 'material', 'called', 'amount'], [['kind'], ['amount'], ['material', 'called']], self::COLUMNS, self::MOST_ROWS);
+        $table = CsvTable::read(
+            $bytes,
+            ['kind', 'material', 'called', 'amount'],
+            [['kind'], ['amount'], ['material', 'called']],
+            self::COLUMNS,
+            self::MOST_ROWS,
+        );
 
         return DB::transaction(function () use ($table, $do): CsvPreview {
-            House::query()->whereKey($this->current->house()->id)->lockForUpdate()->first();
+            House::query()
+                ->whereKey($this->current->house()->id)
+                ->lockForUpdate()
+                ->first();
             $reader = $this->keep->reader();
             $known = Lot::query()->whereIn('uid', array_filter(array_column($table->rows, 'id')))->get()->keyBy('uid');
             $counts = ['added' => 0, 'changed' => 0, 'same' => 0, 'refused' => 0];
@@ -62,7 +72,14 @@ final readonly class LotsCsv
             }
 
             return new CsvPreview(
-                $do, $counts['added'], $counts['changed'], $counts['same'], $counts['refused'], array_slice($rows, 0, 2 * self::SHOWN), $table->notes, $this->says($counts, $do),
+                $do,
+                $counts['added'],
+                $counts['changed'],
+                $counts['same'],
+                $counts['refused'],
+                array_slice($rows, 0, 2 * self::SHOWN),
+                $table->notes,
+                $this->says($counts, $do),
             );
         });
     }
@@ -70,7 +87,7 @@ final readonly class LotsCsv
     /** @param  array<string, string>  $fields */
     private function one(int $line, array $fields, LotReader $reader, ?Lot $lot, bool $do): CsvRow
     {
-        $name = ($fields['called'] ?? '') !== '' ? $fields['called'] : ($fields['material'] ?? '');
+        $name = ($fields['called'] ?? '') !== '' ? $fields['called'] : $fields['material'] ?? '';
         if (($fields['id'] ?? '') !== '' && $lot === null) {
             return new CsvRow($line, 'refused', $name, 'No lot here has that id. Leave the id empty to add it.');
         }
@@ -100,7 +117,12 @@ final readonly class LotsCsv
 
             return new CsvRow($line, 'changed', $read['lot']->called, '');
         } catch (LotsRefused $refused) {
-            return new CsvRow($line, 'refused', $name, implode(' ', array_map(fn (array $fault) => $fault['field'].': '.$fault['sentence'], $refused->faults)));
+            return new CsvRow(
+                $line,
+                'refused',
+                $name,
+                implode(' ', array_map(fn (array $fault) => $fault['field'].': '.$fault['sentence'], $refused->faults)),
+            );
         }
     }
 
@@ -110,11 +132,25 @@ final readonly class LotsCsv
         $number = fn (?string $value) => $value === null ? '' : rtrim(rtrim($value, '0'), '.');
 
         return [
-            $lot->uid, $lot->kind->value, $lot->material !== '' ? $lot->material : $lot->called, $lot->called, $lot->part, $lot->form ?? '', $lot->state->value ?? '',
+            $lot->uid,
+            $lot->kind->value,
+            $lot->material !== '' ? $lot->material : $lot->called,
+            $lot->called,
+            $lot->part,
+            $lot->form ?? '',
+            $lot->state->value ?? '',
             $number($lot->got).($lot->kind->measure() === null ? '' : ' '.$lot->kind->measure()->value),
-            $lot->low_at === null ? '' : $number($lot->low_at), $lot->price === null ? '' : $number($lot->price), $lot->got_how, $lot->got_where,
-            $lot->got_on?->format('Y-m-d') ?? '', $lot->opened_on?->format('Y-m-d') ?? '', $lot->best_before?->format('Y-m-d') ?? '',
-            $lot->food_grade ? 'yes' : 'no', implode('; ', $lot->allergens), $lot->note, $number($lot->left) === '' ? '0' : $number($lot->left),
+            $lot->low_at === null ? '' : $number($lot->low_at),
+            $lot->price === null ? '' : $number($lot->price),
+            $lot->got_how,
+            $lot->got_where,
+            $lot->got_on?->format('Y-m-d') ?? '',
+            $lot->opened_on?->format('Y-m-d') ?? '',
+            $lot->best_before?->format('Y-m-d') ?? '',
+            $lot->food_grade ? 'yes' : 'no',
+            implode('; ', $lot->allergens),
+            $lot->note,
+            $number($lot->left) === '' ? '0' : $number($lot->left),
         ];
     }
 

@@ -21,16 +21,20 @@ use Kettle\Stores\LotRefused;
 /** Writes what comes into lots and goes out of them, and keeps what is left beside it. */
 final readonly class StockLedger
 {
-    public function __construct(private CurrentHouse $current, private Planning $planning)
-    {
-    }
+    public function __construct(private CurrentHouse $current, private Planning $planning) {}
 
     /** @param  float  $amount in the lot's own unit, below zero when it goes out */
     public function move(Lot $lot, string $kind, float $amount, ?Batch $batch = null, string $note = ''): LotMove
     {
         $move = LotMove::query()->create([
-            'lot_id' => $lot->id, 'uid' => Str::ulid()->toString(), 'kind' => $kind, 'amount' => round($amount, 3), 'batch_id' => $batch?->id,
-            'by' => self::who(), 'note' => $note, 'happened_at' => Carbon::now(),
+            'lot_id' => $lot->id,
+            'uid' => Str::ulid()->toString(),
+            'kind' => $kind,
+            'amount' => round($amount, 3),
+            'batch_id' => $batch?->id,
+            'by' => self::who(),
+            'note' => $note,
+            'happened_at' => Carbon::now(),
         ]);
         $this->total($lot);
 
@@ -51,7 +55,11 @@ final readonly class StockLedger
             $lot = $lots->get($take['lot']);
             if ($lot === null || (float) $lot->left < $take['amount'] - 0.001) {
                 $unit = $lot?->kind->measure() ?? Kind::Mass;
-                throw LotRefused::emptier($lot->called ?? 'that lot', AmountWriter::plain((float) ($lot->left ?? 0), $unit), AmountWriter::plain($take['amount'], $unit));
+                throw LotRefused::emptier(
+                    $lot->called ?? 'that lot',
+                    AmountWriter::plain((float) ($lot->left ?? 0), $unit),
+                    AmountWriter::plain($take['amount'], $unit),
+                );
             }
             $this->move($lot, 'taken', -$take['amount'], $batch);
         }
@@ -64,19 +72,29 @@ final readonly class StockLedger
     public function follow(Batch $batch, bool $used): void
     {
         /** @var list<object{lot_id: int, net: string, taken: string}> $nets */
-        $nets = DB::table('lot_moves')->where('house_id', $this->current->house()->id)->where('batch_id', $batch->id)->groupBy('lot_id')
+        $nets = DB::table('lot_moves')
+            ->where('house_id', $this->current->house()->id)
+            ->where('batch_id', $batch->id)
+            ->groupBy('lot_id')
             ->whereNotIn('lot_id', Lot::withTrashed()->where('kind', LotKind::Bottle)->select('id'))
-            ->selectRaw("lot_id, SUM(amount) AS net, SUM(CASE WHEN kind = 'taken' THEN amount ELSE 0 END) AS taken")->get()->all();
+            ->selectRaw("lot_id, SUM(amount) AS net, SUM(CASE WHEN kind = 'taken' THEN amount ELSE 0 END) AS taken")
+            ->get()
+            ->all();
         foreach ($nets as $each) {
             $net = (float) $each->net;
-            if ($used === ($net < -0.0005)) {
+            if ($used === $net < -0.0005) {
                 continue;
             }
             $lot = Lot::withTrashed()->lockForUpdate()->findOrFail($each->lot_id);
             if (! $used) {
                 $this->move($lot, 'back', -$net, $batch, 'discarded before it was filled');
             } else {
-                $first = LotMove::query()->where('batch_id', $batch->id)->where('lot_id', $lot->id)->where('kind', 'taken')->orderBy('id')->firstOrFail();
+                $first = LotMove::query()
+                    ->where('batch_id', $batch->id)
+                    ->where('lot_id', $lot->id)
+                    ->where('kind', 'taken')
+                    ->orderBy('id')
+                    ->firstOrFail();
                 $this->move($lot, 'taken', (float) $first->amount, $batch);
             }
         }
@@ -89,12 +107,20 @@ final readonly class StockLedger
      */
     public function followBottles(Batch $batch, array $wanted): void
     {
-        $taken = LotMove::query()->where('batch_id', $batch->id)->whereIn('lot_id', Lot::withTrashed()->where('kind', LotKind::Bottle)->select('id'))
-            ->groupBy('lot_id')->selectRaw('lot_id, -SUM(amount) AS taken')->pluck('taken', 'lot_id');
+        $taken = LotMove::query()
+            ->where('batch_id', $batch->id)
+            ->whereIn('lot_id', Lot::withTrashed()->where('kind', LotKind::Bottle)->select('id'))
+            ->groupBy('lot_id')
+            ->selectRaw('lot_id, -SUM(amount) AS taken')
+            ->pluck('taken', 'lot_id');
         if ($wanted === [] && $taken->isEmpty()) {
             return;
         }
-        $lots = Lot::withTrashed()->where('kind', LotKind::Bottle)->where(fn ($query) => $query->whereIn('uid', array_keys($wanted))->orWhereIn('id', $taken->keys()))->lockForUpdate()->get();
+        $lots = Lot::withTrashed()
+            ->where('kind', LotKind::Bottle)
+            ->where(fn ($query) => $query->whereIn('uid', array_keys($wanted))->orWhereIn('id', $taken->keys()))
+            ->lockForUpdate()
+            ->get();
         foreach ($lots as $lot) {
             $more = ($wanted[$lot->uid] ?? 0.0) - (float) ($taken[$lot->id] ?? 0);
             if (abs($more) > 0.0005) {
@@ -108,7 +134,9 @@ final readonly class StockLedger
     {
         $left = (float) LotMove::query()->where('lot_id', $lot->id)->sum('amount');
         $lot->fill([
-            'left' => round($left, 3), 'is_low' => $lot->low_at !== null && $left <= (float) $lot->low_at, 'version' => $lot->version + 1,
+            'left' => round($left, 3),
+            'is_low' => $lot->low_at !== null && $left <= (float) $lot->low_at,
+            'version' => $lot->version + 1,
             'ages_on' => Condition::agesOn($lot->core($this->current->house()->zone()), $this->planning->cupboard())?->format('Y-m-d'),
         ])->save();
     }

@@ -13,9 +13,7 @@ use Kettle\Warmth\Band;
 /** What a pot will do on a setting, before it is switched on. */
 final readonly class Forecast
 {
-    public function __construct(private SetUp $setUp, private KitchenFactory $kitchens)
-    {
-    }
+    public function __construct(private SetUp $setUp, private KitchenFactory $kitchens) {}
 
     /**
      * @param  array<string, mixed>  $setUp
@@ -24,8 +22,10 @@ final readonly class Forecast
     public function foretell(array $setUp, string $setting, Band $band, float $hours, ?float $pouredC): array
     {
         return (new WarmthQuestions($this->kitchens->plain()))->pot([
-            ...($pouredC === null ? [] : ['poured_c' => $pouredC]),
-            ...$this->setUp->parts($setUp, $setting, (float) $setUp['water_ml'] / 1000), 'hours' => $hours, 'band' => ['low' => $band->low, 'target' => $band->target, 'ceiling' => $band->ceiling],
+            ...$pouredC === null ? [] : ['poured_c' => $pouredC],
+            ...$this->setUp->parts($setUp, $setting, (float) $setUp['water_ml'] / 1000),
+            'hours' => $hours,
+            'band' => ['low' => $band->low, 'target' => $band->target, 'ceiling' => $band->ceiling],
         ]);
     }
 
@@ -47,7 +47,10 @@ final readonly class Forecast
      */
     public function says(array $said, Band $band): array
     {
-        return array_map(fn (array $line) => $line['label'].': '.$line['text'].($line['range'] === null ? '' : ' ('.$line['range'].')'), $this->lines($said, $band));
+        return array_map(
+            fn (array $line) => $line['label'].': '.$line['text'].($line['range'] === null ? '' : ' ('.$line['range'].')'),
+            $this->lines($said, $band),
+        );
     }
 
     /**
@@ -60,14 +63,21 @@ final readonly class Forecast
         $warmth = fn (mixed $value): string => $this->kitchens->plain()->warmth((float) $value);
         $ml = fn (mixed $value): string => AmountWriter::plain(round((float) $value), Kind::Volume);
         $line = fn (string $label, string $key, \Closure $words): array => [
-            'label' => $label, 'text' => $words($said[$key]['value']), 'range' => self::range($said[$key]['cooler'], $said[$key]['hotter'], $words),
+            'label' => $label,
+            'text' => $words($said[$key]['value']),
+            'range' => self::range($said[$key]['cooler'], $said[$key]['hotter'], $words),
         ];
 
         return [
             $line('Into the band', 'minutes_to_band', $minutes),
             $line('Settles at', 'settles_c', $warmth),
-            ...($said['water_lost_ml_per_h']['hotter'] > 0 ? [$line('Water lost an hour', 'water_lost_ml_per_h', $ml)] : []),
-            ['label' => 'The ceiling', 'text' => $warmth($band->ceiling).($said['passes_ceiling']['value'] ? ' is passed' : ($said['passes_ceiling']['hotter'] ? ' may be passed' : ' is kept')), 'range' => null],
+            ...$said['water_lost_ml_per_h']['hotter'] > 0 ? [$line('Water lost an hour', 'water_lost_ml_per_h', $ml)] : [],
+            [
+                'label' => 'The ceiling',
+                'text' => $warmth($band->ceiling).
+                    ($said['passes_ceiling']['value'] ? ' is passed' : ($said['passes_ceiling']['hotter'] ? ' may be passed' : ' is kept')),
+                'range' => null,
+            ],
         ];
     }
 
@@ -105,6 +115,13 @@ final readonly class Forecast
     /** Why a setting is not taken as it is; null where the ceiling is kept. */
     public function stop(string $setting, float $settlesC, bool $passes, Band $band): ?string
     {
-        return $passes ? sprintf('%s it is foretold to reach %s, over the ceiling of %s.', ucfirst(CoreCooker::on($setting)), $this->kitchens->plain()->warmth($settlesC), $this->kitchens->plain()->warmth($band->ceiling)) : null;
+        return $passes
+            ? sprintf(
+                '%s it is foretold to reach %s, over the ceiling of %s.',
+                ucfirst(CoreCooker::on($setting)),
+                $this->kitchens->plain()->warmth($settlesC),
+                $this->kitchens->plain()->warmth($band->ceiling),
+            )
+            : null;
     }
 }

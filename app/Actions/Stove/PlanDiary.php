@@ -35,17 +35,21 @@ final readonly class PlanDiary
     /** Moves kept to be told. */
     private const MOVES = 40;
 
-    public function __construct(private KitchenFactory $kitchens, private Records $records, private BatchProjector $fold)
-    {
-    }
+    public function __construct(private KitchenFactory $kitchens, private Records $records, private BatchProjector $fold) {}
 
     /** @param  string  $why told with each move, such as "because somebody is away" */
     public function __invoke(string $why): void
     {
         DB::transaction(function () use ($why): void {
             $presence = $this->kitchens->presence();
-            $batches = Batch::query()->whereIn('stage', [Stage::Planned, Stage::Steeping])->where('shelf->heated', true)
-                ->orderBy('start_at')->orderBy('id')->limit(self::BATCHES)->with('entries')->get();
+            $batches = Batch::query()
+                ->whereIn('stage', [Stage::Planned, Stage::Steeping])
+                ->where('shelf->heated', true)
+                ->orderBy('start_at')
+                ->orderBy('id')
+                ->limit(self::BATCHES)
+                ->with('entries')
+                ->get();
             $standing = $this->standing();
             $jobs = [];
             foreach ($batches as $batch) {
@@ -78,16 +82,34 @@ final readonly class PlanDiary
         $readyBy = is_string($batch->wish['ready_by'] ?? null) ? $batch->wish['ready_by'] : null;
         $onSince = $course->warmed->onSince;
         // Switched on without a session at the Stove, it stands where the diary kept a place for it.
-        $stands = $standing[$batch->id] ?? ($onSince !== null && is_string($batch->diary['cooker'] ?? null) ? $batch->diary['cooker'] : null);
+        $stands =
+            $standing[$batch->id] ?? ($onSince !== null && is_string($batch->diary['cooker'] ?? null) ? $batch->diary['cooker'] : null);
         if ($onSince !== null && $stands === null) {
             return null;
         }
 
         return new CookerJob(
-            $batch->uid, $batch->herb_name, $method->id, $method->targetOrUsual(), $method->ceilingOrUsual(), $left,
+            $batch->uid,
+            $batch->herb_name,
+            $method->id,
+            $method->targetOrUsual(),
+            $method->ceilingOrUsual(),
+            $left,
             array_fill(0, $jar->count, $jar->diameterMm + 2 * WaterBath::WALL_MM),
-            $course->warmFrom, $readyBy === null ? null : Timetable::warmthOverBy($routine, $this->kitchens->local(Carbon::parse($readyBy, $this->kitchens->now()->getTimezone())), $presence), $routine->method->attended,
-            $stands, $stands === null ? null : $onSince, $method->load, $method->warmUpMin, $routine->tailMin(),
+            $course->warmFrom,
+            $readyBy === null
+                ? null
+                : Timetable::warmthOverBy(
+                    $routine,
+                    $this->kitchens->local(Carbon::parse($readyBy, $this->kitchens->now()->getTimezone())),
+                    $presence,
+                ),
+            $routine->method->attended,
+            $stands,
+            $stands === null ? null : $onSince,
+            $method->load,
+            $method->warmUpMin,
+            $routine->tailMin(),
         );
     }
 
@@ -113,12 +135,20 @@ final readonly class PlanDiary
     private function plan(CookerJob $job, CookerDiary $diary, array $names): array
     {
         $run = $diary->runOf($job->id);
-        $slots = $run === null ? [] : array_filter($run->slots($job), fn (array $slot) => $job->onSince === null || $slot['from'] > $job->onSince);
+        $slots =
+            $run === null
+                ? []
+                : array_filter($run->slots($job), fn (array $slot) => $job->onSince === null || $slot['from'] > $job->onSince);
 
         return [
-            'slots' => array_values(array_map(fn (array $slot) => ['from' => $slot['from']->format(DATE_ATOM), 'to' => $slot['to']->format(DATE_ATOM)], $slots)),
-            'cooker' => $run?->place, 'cooker_name' => $run === null ? null : ($names[$run->place] ?? null),
-            'warm_up_min' => $run->warmUpMin ?? $job->warmUpMin, 'says' => $diary->says($job), 'job' => $job->kept(),
+            'slots' => array_values(
+                array_map(fn (array $slot) => ['from' => $slot['from']->format(DATE_ATOM), 'to' => $slot['to']->format(DATE_ATOM)], $slots),
+            ),
+            'cooker' => $run?->place,
+            'cooker_name' => $run === null ? null : $names[$run->place] ?? null,
+            'warm_up_min' => $run->warmUpMin ?? $job->warmUpMin,
+            'says' => $diary->says($job),
+            'job' => $job->kept(),
         ];
     }
 
@@ -132,9 +162,18 @@ final readonly class PlanDiary
         $was = $this->first($batch->diary);
         $is = $this->first($plan);
         $now = $this->kitchens->now();
-        if ($was !== null && $is !== null && $was > $now && abs($was->getTimestamp() - $is->getTimestamp()) >= self::WORTH_TELLING_MIN * 60) {
+        if (
+            $was !== null &&
+            $is !== null &&
+            $was > $now &&
+            abs($was->getTimestamp() - $is->getTimestamp()) >= self::WORTH_TELLING_MIN * 60
+        ) {
             DiaryMove::query()->create([
-                'batch_id' => $batch->id, 'was_at' => Carbon::instance($was)->utc(), 'is_at' => Carbon::instance($is)->utc(), 'why' => mb_substr($why, 0, 160), 'moved_at' => Carbon::now(),
+                'batch_id' => $batch->id,
+                'was_at' => Carbon::instance($was)->utc(),
+                'is_at' => Carbon::instance($is)->utc(),
+                'why' => mb_substr($why, 0, 160),
+                'moved_at' => Carbon::now(),
             ]);
             $oldest = DiaryMove::query()->orderByDesc('id')->skip(self::MOVES)->value('id');
             $oldest === null || DiaryMove::query()->where('id', '<=', $oldest)->delete();

@@ -27,9 +27,7 @@ final readonly class SimulatedProbe
     /** No more is made up at once, s. */
     private const MOST_S = 12 * 3600;
 
-    public function __construct(private SetUp $setUp, private TakeReadings $take)
-    {
-    }
+    public function __construct(private SetUp $setUp, private TakeReadings $take) {}
 
     /** Goes on from where it was to the session's present, and sends what it measured. */
     public function run(StoveSession $session, Probe $probe): int
@@ -39,7 +37,11 @@ final readonly class SimulatedProbe
         $started = $session->started_at->getTimestamp();
         $room = (float) $session->set_up['room_c'];
         $at = is_int($state['at'] ?? null) ? $state['at'] : $started;
-        $now = ['water' => (float) ($state['water'] ?? $session->set_up['poured_c'] ?? $room), 'oil' => (float) ($state['oil'] ?? $room), 'kg' => (float) ($state['kg'] ?? (float) $session->filled_ml / 1000)];
+        $now = [
+            'water' => (float) ($state['water'] ?? ($session->set_up['poured_c'] ?? $room)),
+            'oil' => (float) ($state['oil'] ?? $room),
+            'kg' => (float) ($state['kg'] ?? (float) $session->filled_ml / 1000),
+        ];
         $filled = $session->own($session->filled_at);
         if (($state['filled'] ?? $started) < $filled) {
             $now['kg'] = (float) $session->filled_ml / 1000;
@@ -52,7 +54,13 @@ final readonly class SimulatedProbe
             $at += self::EVERY_S;
             $now = PotRun::onward($pot, $now, self::EVERY_S);
             if (! self::lost($seed, $at)) {
-                $readings[] = ['at' => $at, 'c' => round($now['oil'] + self::noise($seed, $at) + self::WANDER_C * sin(2 * M_PI * $at / self::WANDER_S + $seed % 7), 2)];
+                $readings[] = [
+                    'at' => $at,
+                    'c' => round(
+                        $now['oil'] + self::noise($seed, $at) + self::WANDER_C * sin((2 * M_PI * $at) / self::WANDER_S + ($seed % 7)),
+                        2,
+                    ),
+                ];
             }
         }
         $probe->update(['state' => ['at' => $at, ...$now, 'filled' => $filled]]);
@@ -64,8 +72,8 @@ final readonly class SimulatedProbe
     {
         $parts = $this->setUp->parts($session->set_up, $session->setting, $kg);
         // Nobody's pot is quite what the table says.
-        $parts['watts'] = $session->state === StoveSession::ON ? $parts['watts'] * (0.96 + $seed % 11 / 100) : 0.0;
-        $parts['loss_w_per_k'] *= 0.92 + $seed % 13 / 100;
+        $parts['watts'] = $session->state === StoveSession::ON ? $parts['watts'] * (0.96 + ($seed % 11) / 100) : 0.0;
+        $parts['loss_w_per_k'] *= 0.92 + ($seed % 13) / 100;
 
         return \Kettle\Warmth\Pot::of($parts);
     }

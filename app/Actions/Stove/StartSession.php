@@ -26,9 +26,14 @@ use Kettle\Warmth\WarmthRefused;
 /** Jars go into a cooker, water round them, and it is switched on. */
 final readonly class StartSession
 {
-    public function __construct(private KitchenFactory $kitchens, private SetUp $setUp, private Records $records, private RecordTask $record, private PlanDiary $diary, private Forecast $forecast)
-    {
-    }
+    public function __construct(
+        private KitchenFactory $kitchens,
+        private SetUp $setUp,
+        private Records $records,
+        private RecordTask $record,
+        private PlanDiary $diary,
+        private Forecast $forecast,
+    ) {}
 
     /**
      * @param  list<string>  $uids of batches
@@ -39,8 +44,17 @@ final readonly class StartSession
      *
      * @throws \Kettle\Reason\Refused
      */
-    public function __invoke(string $cookerUid, string $setting, array $uids, string $school, string $watch, ?string $water, int $speed, ?float $pouredC = null, string $confirmed = ''): StoveSession
-    {
+    public function __invoke(
+        string $cookerUid,
+        string $setting,
+        array $uids,
+        string $school,
+        string $watch,
+        ?string $water,
+        int $speed,
+        ?float $pouredC = null,
+        string $confirmed = '',
+    ): StoveSession {
         $batches = $this->batches($uids, $speed > 1);
         $cooker = $this->setUp->cooker($cookerUid, $setting);
         $probe = $this->probe($watch);
@@ -51,7 +65,11 @@ final readonly class StartSession
         $bath = $this->setUp->bath($cooker, $batches, $school);
         $ml = $bath->waterMl($bath->fullMm);
         if ($water !== null && trim($water) !== '' && $bath->isDry()) {
-            throw new CookerRefused('unfit', sprintf('%s takes no water: it holds its warmth by itself.', ucfirst($cooker->called)), 'water');
+            throw new CookerRefused(
+                'unfit',
+                sprintf('%s takes no water: it holds its warmth by itself.', ucfirst($cooker->called)),
+                'water',
+            );
         }
         if ($water !== null && trim($water) !== '') {
             try {
@@ -60,7 +78,15 @@ final readonly class StartSession
                 throw $refused->about('water');
             }
             if ($ml > $bath->waterMl($bath->cooker->heightMm) + 1) {
-                throw new CookerRefused('no_room', sprintf('So much water does not go into %s round the jars: it takes %d mL to its brim.', $cooker->called, (int) $bath->waterMl($bath->cooker->heightMm)), 'water');
+                throw new CookerRefused(
+                    'no_room',
+                    sprintf(
+                        'So much water does not go into %s round the jars: it takes %d mL to its brim.',
+                        $cooker->called,
+                        (int) $bath->waterMl($bath->cooker->heightMm),
+                    ),
+                    'water',
+                );
             }
         }
 
@@ -71,34 +97,89 @@ final readonly class StartSession
         $stop = $this->forecast->stop($setting, (float) $said['peak_c']['value'], $said['passes_ceiling']['value'] === true, $band);
         if ($stop !== null && $speed === 1 && trim($confirmed) === '') {
             $instead = $this->forecast->instead($cooker, $setting, $setUp, $band, $hours, $pouredC);
-            throw new CookerRefused('stop', $stop.' '.($instead === [] ? 'Switch it on and off by hand and stay by, or take another cooker' : 'Take '.implode(' or ', $instead).' instead').'; or say why you switch it on all the same, and that is kept.', 'confirmed');
+            throw new CookerRefused(
+                'stop',
+                $stop.
+                    ' '.
+                    ($instead === []
+                        ? 'Switch it on and off by hand and stay by, or take another cooker'
+                        : 'Take '.implode(' or ', $instead).' instead').
+                    '; or say why you switch it on all the same, and that is kept.',
+                'confirmed',
+            );
         }
         $setUp += ['poured_c' => $pouredC] + ['model' => $this->forecast->path($said), 'says' => $this->forecast->says($said, $band)];
 
-        return DB::transaction(function () use ($cooker, $setting, $batches, $probe, $band, $setUp, $ml, $speed, $stop, $confirmed): StoveSession {
+        return DB::transaction(function () use (
+            $cooker,
+            $setting,
+            $batches,
+            $probe,
+            $band,
+            $setUp,
+            $ml,
+            $speed,
+            $stop,
+            $confirmed,
+        ): StoveSession {
             // Two people at once: the second sees what the first has begun.
             Cooker::query()->whereKey($cooker->id)->lockForUpdate()->first();
-            if ($speed === 1 && StoveSession::query()->where('cooker_id', $cooker->id)->where('state', '!=', StoveSession::ENDED)->where('speed', 1)->exists()) {
-                throw new CookerRefused('taken', sprintf('%s is in use. End that first, or take another.', ucfirst($cooker->called)), 'cooker');
+            if (
+                $speed === 1 &&
+                StoveSession::query()
+                    ->where('cooker_id', $cooker->id)
+                    ->where('state', '!=', StoveSession::ENDED)
+                    ->where('speed', 1)
+                    ->exists()
+            ) {
+                throw new CookerRefused(
+                    'taken',
+                    sprintf('%s is in use. End that first, or take another.', ucfirst($cooker->called)),
+                    'cooker',
+                );
             }
             $now = Carbon::now();
             $session = StoveSession::query()->create([
-                'uid' => Str::ulid()->toString(), 'cooker_id' => $cooker->id, 'set_up' => $setUp,
-                'setting' => $setting, 'band' => ['low' => $band->low, 'target' => $band->target, 'ceiling' => $band->ceiling], 'state' => StoveSession::ON, 'speed' => $speed,
-                'started_at' => $now, 'switched_at' => $now, 'filled_at' => $now, 'filled_ml' => $ml, 'shaken_at' => $now, 'version' => 1,
+                'uid' => Str::ulid()->toString(),
+                'cooker_id' => $cooker->id,
+                'set_up' => $setUp,
+                'setting' => $setting,
+                'band' => ['low' => $band->low, 'target' => $band->target, 'ceiling' => $band->ceiling],
+                'state' => StoveSession::ON,
+                'speed' => $speed,
+                'started_at' => $now,
+                'switched_at' => $now,
+                'filled_at' => $now,
+                'filled_ml' => $ml,
+                'shaken_at' => $now,
+                'version' => 1,
             ]);
             StoveProbe::query()->create(['stove_session_id' => $session->id, 'probe_id' => $probe->id, 'kept' => []]);
             foreach ($batches as $batch) {
                 $course = $this->records->course($batch);
                 StoveJar::query()->create([
-                    'stove_session_id' => $session->id, 'batch_id' => $batch->id, 'count' => $this->setUp->jar($batch)['count'],
-                    'planned_h' => $batch->plan->method->hours, 'had_h' => round($course->warmed->hours(), 3), 'in_at' => $now,
+                    'stove_session_id' => $session->id,
+                    'batch_id' => $batch->id,
+                    'count' => $this->setUp->jar($batch)['count'],
+                    'planned_h' => $batch->plan->method->hours,
+                    'had_h' => round($course->warmed->hours(), 3),
+                    'in_at' => $now,
                 ]);
                 if ($speed === 1 && $course->warmed->onSince === null) {
-                    ($this->record)($batch, 'warm_on'.($course->warmed->nth() > 1 ? '-'.$course->warmed->nth() : ''), 'done', $stop === null ? null : $stop.' Switched on all the same: '.trim($confirmed), null);
+                    ($this->record)(
+                        $batch,
+                        'warm_on'.($course->warmed->nth() > 1 ? '-'.$course->warmed->nth() : ''),
+                        'done',
+                        $stop === null ? null : $stop.' Switched on all the same: '.trim($confirmed),
+                        null,
+                    );
                 }
             }
-            self::note($session, 'started', ['setting' => $setting] + ($stop === null ? [] : ['stop' => $stop, 'confirmed' => trim($confirmed)]));
+            self::note(
+                $session,
+                'started',
+                ['setting' => $setting] + ($stop === null ? [] : ['stop' => $stop, 'confirmed' => trim($confirmed)]),
+            );
             $speed === 1 && ($this->diary)('');
 
             return $session;
@@ -110,7 +191,11 @@ final readonly class StartSession
     {
         $user = Auth::user();
         StoveEvent::query()->create([
-            'stove_session_id' => $session->id, 'kind' => $kind, 'data' => $data, 'by' => $user instanceof \App\Models\User ? $user->name : 'Warm Kettle', 'happened_at' => Carbon::now(),
+            'stove_session_id' => $session->id,
+            'kind' => $kind,
+            'data' => $data,
+            'by' => $user instanceof \App\Models\User ? $user->name : 'Warm Kettle',
+            'happened_at' => Carbon::now(),
         ]);
     }
 
@@ -126,7 +211,10 @@ final readonly class StartSession
         }
         foreach ($found as $batch) {
             if (! $trial && $batch->stage !== Stage::Steeping) {
-                throw (new DiaryRefused('not_open', sprintf('The %s is not filled yet, or strained already: there is nothing to warm.', $batch->herb_name)))->about('batches');
+                throw (new DiaryRefused(
+                    'not_open',
+                    sprintf('The %s is not filled yet, or strained already: there is nothing to warm.', $batch->herb_name),
+                ))->about('batches');
             }
             if (! $trial && StoveJar::standing()->where('batch_id', $batch->id)->exists()) {
                 throw (new DiaryRefused('not_open', sprintf('The %s stands in a cooker already.', $batch->herb_name)))->about('batches');
@@ -143,10 +231,24 @@ final readonly class StartSession
         foreach ($batches as $batch) {
             $method = $batch->plan->method;
             if ($method->targetC === null || $method->ceilingC === null || ! in_array($method->id, $cooker->methods, true)) {
-                throw (new CookerRefused('unfit', sprintf('The %s is not planned for %s. Plan it for that method, or take another cooker.', $batch->herb_name, $cooker->called)))->about('batches');
+                throw (new CookerRefused(
+                    'unfit',
+                    sprintf(
+                        'The %s is not planned for %s. Plan it for that method, or take another cooker.',
+                        $batch->herb_name,
+                        $cooker->called,
+                    ),
+                ))->about('batches');
             }
             if ($target !== null && abs($target - $method->targetC) > 2) {
-                throw (new CookerRefused('unfit', sprintf('These want different warmths, %s and %s: they cannot stand in one water.', $this->kitchens->plain()->warmth($target), $this->kitchens->plain()->warmth($method->targetC))))->about('batches');
+                throw (new CookerRefused(
+                    'unfit',
+                    sprintf(
+                        'These want different warmths, %s and %s: they cannot stand in one water.',
+                        $this->kitchens->plain()->warmth($target),
+                        $this->kitchens->plain()->warmth($method->targetC),
+                    ),
+                ))->about('batches');
             }
             $target ??= $method->targetC;
             $ceiling = min($ceiling ?? INF, $method->ceilingC);
@@ -158,10 +260,16 @@ final readonly class StartSession
     private function probe(string $watch): Probe
     {
         if ($watch === Probe::HAND) {
-            return Probe::query()->where('kind', Probe::HAND)->first() ?? Probe::query()->create(['uid' => Str::ulid()->toString(), 'called' => 'by eye', 'kind' => Probe::HAND]);
+            return Probe::query()->where('kind', Probe::HAND)->first() ??
+                Probe::query()->create(['uid' => Str::ulid()->toString(), 'called' => 'by eye', 'kind' => Probe::HAND]);
         }
-        $probe = Probe::query()->where('uid', $watch)->first() ?? throw new WarmthRefused('unknown', 'Say how its warmth is watched: by eye, or by which thermometer.', 'watch');
-        $busy = StoveProbe::query()->where('probe_id', $probe->id)->whereHas('session', fn ($query) => $query->where('state', '!=', StoveSession::ENDED))->exists();
+        $probe =
+            Probe::query()->where('uid', $watch)->first() ??
+            throw new WarmthRefused('unknown', 'Say how its warmth is watched: by eye, or by which thermometer.', 'watch');
+        $busy = StoveProbe::query()
+            ->where('probe_id', $probe->id)
+            ->whereHas('session', fn ($query) => $query->where('state', '!=', StoveSession::ENDED))
+            ->exists();
         if ($busy) {
             throw new WarmthRefused('taken', sprintf('“%s” stands in another pot just now.', $probe->called), 'watch');
         }

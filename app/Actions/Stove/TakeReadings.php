@@ -23,9 +23,7 @@ final readonly class TakeReadings
 
     private const AT_ONCE = 500;
 
-    public function __construct(private KitchenFactory $kitchens, private SetUp $setUp)
-    {
-    }
+    public function __construct(private KitchenFactory $kitchens, private SetUp $setUp) {}
 
     /**
      * @param  list<mixed>  $rows as Kettle\Warmth\Readings takes them
@@ -47,20 +45,39 @@ final readonly class TakeReadings
     private function keep(StoveSession $session, Probe $probe, array $taken): int
     {
         return DB::transaction(function () use ($session, $probe, $taken): int {
-            $standing = StoveProbe::query()->where('stove_session_id', $session->id)->where('probe_id', $probe->id)->lockForUpdate()->first();
+            $standing = StoveProbe::query()
+                ->where('stove_session_id', $session->id)
+                ->where('probe_id', $probe->id)
+                ->lockForUpdate()
+                ->first();
             if ($standing === null) {
                 return 0;
             }
             $new = 0;
             foreach (array_chunk($taken, self::AT_ONCE, true) as $part) {
-                $new += DB::table('readings')->insertOrIgnore(array_map(
-                    fn (int $at, float $celsius) => ['stove_session_id' => $session->id, 'probe_id' => $probe->id, 'at' => $at, 'centi_c' => (int) round($celsius * 100)], array_keys($part), $part,
-                ));
+                $new += DB::table('readings')->insertOrIgnore(
+                    array_map(
+                        fn (int $at, float $celsius) => [
+                            'stove_session_id' => $session->id,
+                            'probe_id' => $probe->id,
+                            'at' => $at,
+                            'centi_c' => (int) round($celsius * 100),
+                        ],
+                        array_keys($part),
+                        $part,
+                    ),
+                );
             }
             if ($new > 0) {
                 $last = is_int($standing->kept['last'] ?? null) ? $standing->kept['last'] : null;
-                $kept = $last === null || array_key_first($taken) > $last ? $this->onward($session, $probe, $standing->kept, $taken) : $this->anew($session, $probe);
-                StoveProbe::query()->where('stove_session_id', $session->id)->where('probe_id', $probe->id)->update(['kept' => json_encode($kept)]);
+                $kept =
+                    $last === null || array_key_first($taken) > $last
+                        ? $this->onward($session, $probe, $standing->kept, $taken)
+                        : $this->anew($session, $probe);
+                StoveProbe::query()
+                    ->where('stove_session_id', $session->id)
+                    ->where('probe_id', $probe->id)
+                    ->update(['kept' => json_encode($kept)]);
                 $this->touch($session);
             }
 
@@ -99,8 +116,11 @@ final readonly class TakeReadings
     public function log(StoveSession $session, Probe $probe, array $kept): StoveLog
     {
         return StoveLog::of(
-            $session->core(), $this->setUp->openM2($session->set_up), $this->setUp->airKPa($session->set_up),
-            $probe->kind === Probe::HAND ? self::REACH_BY_EYE : WarmHours::REACH, $kept,
+            $session->core(),
+            $this->setUp->openM2($session->set_up),
+            $this->setUp->airKPa($session->set_up),
+            $probe->kind === Probe::HAND ? self::REACH_BY_EYE : WarmHours::REACH,
+            $kept,
         );
     }
 
@@ -114,7 +134,13 @@ final readonly class TakeReadings
     {
         $after = 0;
         do {
-            $rows = DB::table('readings')->where('stove_session_id', $session)->where('probe_id', $probe)->where('at', '>', $after)->orderBy('at')->limit(5000)->get(['at', 'centi_c']);
+            $rows = DB::table('readings')
+                ->where('stove_session_id', $session)
+                ->where('probe_id', $probe)
+                ->where('at', '>', $after)
+                ->orderBy('at')
+                ->limit(5000)
+                ->get(['at', 'centi_c']);
             foreach ($rows as $row) {
                 yield [(int) $row->at, $row->centi_c / 100];
                 $after = (int) $row->at;
@@ -130,11 +156,20 @@ final readonly class TakeReadings
     public static function thinned(int $session, int $probe, int $from, int $to, int $points): array
     {
         $width = max(1, (int) ceil(max(1, $to - $from) / $points));
-        $rows = DB::table('readings')->where('stove_session_id', $session)->where('probe_id', $probe)->whereBetween('at', [$from, $to])
-            ->selectRaw('MIN(at) + ROUND((MAX(at) - MIN(at)) / 2) AS middle, MIN(centi_c) AS least, MAX(centi_c) AS most, AVG(centi_c) AS mean')
-            ->groupByRaw('FLOOR((at - ?) / ?)', [$from, $width])->orderBy('middle')->get();
+        $rows = DB::table('readings')
+            ->where('stove_session_id', $session)
+            ->where('probe_id', $probe)
+            ->whereBetween('at', [$from, $to])
+            ->selectRaw(
+                'MIN(at) + ROUND((MAX(at) - MIN(at)) / 2) AS middle, MIN(centi_c) AS least, MAX(centi_c) AS most, AVG(centi_c) AS mean',
+            )
+            ->groupByRaw('FLOOR((at - ?) / ?)', [$from, $width])
+            ->orderBy('middle')
+            ->get();
 
-        return array_values($rows->map(fn (object $row) => [(int) $row->middle, $row->least / 100, $row->most / 100, round($row->mean / 100, 2)])->all());
+        return array_values(
+            $rows->map(fn (object $row) => [(int) $row->middle, $row->least / 100, $row->most / 100, round($row->mean / 100, 2)])->all(),
+        );
     }
 
     /** How far and how long a session was over its ceiling; null where it was not. */
@@ -143,7 +178,12 @@ final readonly class TakeReadings
         $standing = $session->firstProbe();
         $hours = $standing === null ? null : $this->log($session, $standing->probe, $standing->kept)->hours();
 
-        return $hours === null || $hours->minutesOver() <= 0 ? null
-            : sprintf('%s over the ceiling; the peak was %s.', AmountWriter::span($hours->minutesOver() / 60), $this->kitchens->plain()->warmth($hours->peak() ?? 0.0));
+        return $hours === null || $hours->minutesOver() <= 0
+            ? null
+            : sprintf(
+                '%s over the ceiling; the peak was %s.',
+                AmountWriter::span($hours->minutesOver() / 60),
+                $this->kitchens->plain()->warmth($hours->peak() ?? 0.0),
+            );
     }
 }

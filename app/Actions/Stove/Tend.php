@@ -22,9 +22,15 @@ final readonly class Tend
 {
     public const ACTS = ['pause', 'on', 'topped_up', 'shaken', 'setting', 'lid_on', 'lid_off', 'jar_out', 'end'];
 
-    public function __construct(private KitchenFactory $kitchens, private TakeReadings $readings, private Records $records, private RecordTask $record, private PlanDiary $diary, private SetUp $setUp, private Forecast $forecast)
-    {
-    }
+    public function __construct(
+        private KitchenFactory $kitchens,
+        private TakeReadings $readings,
+        private Records $records,
+        private RecordTask $record,
+        private PlanDiary $diary,
+        private SetUp $setUp,
+        private Forecast $forecast,
+    ) {}
 
     /**
      * @param  string  $what one of ACTS
@@ -36,7 +42,11 @@ final readonly class Tend
     public function __invoke(StoveSession $session, string $what, ?string $with, string $confirmed = ''): void
     {
         DB::transaction(function () use ($session, $what, $with, $confirmed): void {
-            $locked = StoveSession::query()->whereKey($session->id)->lockForUpdate()->with(['probes.probe', 'jars.batch'])->firstOrFail();
+            $locked = StoveSession::query()
+                ->whereKey($session->id)
+                ->lockForUpdate()
+                ->with(['probes.probe', 'jars.batch'])
+                ->firstOrFail();
             if ($locked->state === StoveSession::ENDED) {
                 throw new DiaryRefused('not_open', 'This is over: the jars are out. Start anew to go on.');
             }
@@ -143,10 +153,18 @@ final readonly class Tend
         $band = $session->core();
         $stop = $session->speed === 1 ? $this->forecast->stop($name, $steady, $steady > $band->ceiling, $band) : null;
         if ($stop !== null && $confirmed === '') {
-            throw new CookerRefused('stop', $stop.' Say why you set it so all the same, and that is kept; or leave it as it is.', 'confirmed');
+            throw new CookerRefused(
+                'stop',
+                $stop.' Say why you set it so all the same, and that is kept; or leave it as it is.',
+                'confirmed',
+            );
         }
         $session->setting = $name;
-        StartSession::note($session, 'setting', ['setting' => $name] + ($stop === null ? [] : ['stop' => $stop, 'confirmed' => $confirmed]));
+        StartSession::note(
+            $session,
+            'setting',
+            ['setting' => $name] + ($stop === null ? [] : ['stop' => $stop, 'confirmed' => $confirmed]),
+        );
     }
 
     private function lid(StoveSession $session, bool $on): void
@@ -157,8 +175,9 @@ final readonly class Tend
 
     private function takeOut(StoveSession $session, string $uid): void
     {
-        $jar = $this->standing($session)->first(fn (StoveJar $jar) => $jar->batch->uid === $uid)
-            ?? throw (new DiaryRefused('not_open', 'That is not in this cooker.'))->about('with');
+        $jar =
+            $this->standing($session)->first(fn (StoveJar $jar) => $jar->batch->uid === $uid) ??
+            throw (new DiaryRefused('not_open', 'That is not in this cooker.'))->about('with');
         $this->out($session, $jar);
         StartSession::note($session, 'jar_out', ['batch' => $uid, 'herb' => $jar->batch->herb_name]);
         if ($this->standing($session)->isEmpty()) {
@@ -234,7 +253,10 @@ final readonly class Tend
     /** @param  array<string, mixed>  $kept */
     private function keep(StoveProbe $probe, array $kept): void
     {
-        StoveProbe::query()->where('stove_session_id', $probe->stove_session_id)->where('probe_id', $probe->probe_id)->update(['kept' => json_encode($kept)]);
+        StoveProbe::query()
+            ->where('stove_session_id', $probe->stove_session_id)
+            ->where('probe_id', $probe->probe_id)
+            ->update(['kept' => json_encode($kept)]);
         $probe->setAttribute('kept', $kept);
     }
 }

@@ -15,32 +15,44 @@ final readonly class TakeWeather
 {
     private const ROWS = 2000;
 
-    public function __construct(private CurrentHouse $current, private KitchenFactory $kitchens)
-    {
-    }
+    public function __construct(private CurrentHouse $current, private KitchenFactory $kitchens) {}
 
     /** @return array{taken: int, refused: list<array{row: int, sentence: string}>} */
     public function __invoke(string $bytes): array
     {
-        $table = CsvTable::read($bytes, ['day', 'cloud'], [['day', 'date'], ['cloud', 'clouds']], ['day', 'date', 'cloud', 'clouds', 'low', 'high'], self::ROWS);
+        $table = CsvTable::read(
+            $bytes,
+            ['day', 'cloud'],
+            [['day', 'date'], ['cloud', 'clouds']],
+            ['day', 'date', 'cloud', 'clouds', 'low', 'high'],
+            self::ROWS,
+        );
         $house = $this->current->house()->id;
         $zone = $this->kitchens->now()->getTimezone();
         $today = $this->kitchens->now();
         $rows = $refused = [];
         foreach ($table->rows as $line => $row) {
             try {
-                $typed = $row['day'] ?? $row['date'] ?? '';
-                $day = Day::read($typed, $zone) ?? throw WarmthRefused::weather(sprintf('“%s” is not a day. Write it like 2026-06-21.', mb_substr($typed, 0, 20)));
+                $typed = $row['day'] ?? ($row['date'] ?? '');
+                $day =
+                    Day::read($typed, $zone) ??
+                    throw WarmthRefused::weather(sprintf('“%s” is not a day. Write it like 2026-06-21.', mb_substr($typed, 0, 20)));
                 if ($day > $today || $day < $today->modify('-2 years')) {
                     throw WarmthRefused::weather('A day of the last two years, not one to come.');
                 }
-                $cloud = $this->cloud($row['cloud'] ?? $row['clouds'] ?? '');
+                $cloud = $this->cloud($row['cloud'] ?? ($row['clouds'] ?? ''));
                 $low = $this->warmth($row['low'] ?? '', 8.0);
                 $high = $this->warmth($row['high'] ?? '', max($low, 8.0) + 5);
                 if ($high < $low) {
                     throw WarmthRefused::weather('The high of a day is not below its low.');
                 }
-                $rows[$day->format('Y-m-d')] = ['house_id' => $house, 'day' => $day->format('Y-m-d'), 'cloud' => $cloud, 'low_c' => $low, 'high_c' => $high];
+                $rows[$day->format('Y-m-d')] = [
+                    'house_id' => $house,
+                    'day' => $day->format('Y-m-d'),
+                    'cloud' => $cloud,
+                    'low_c' => $low,
+                    'high_c' => $high,
+                ];
             } catch (WarmthRefused $no) {
                 $refused[] = ['row' => $line, 'sentence' => $no->sentence];
             }

@@ -42,10 +42,16 @@ final class RunDevices extends Command
     private function all(SimulatedProbe $simulated, CurrentHouse $current): void
     {
         $standing = StoveProbe::query()
-            ->whereIn('stove_session_id', StoveSession::query()->withoutGlobalScope('house')->where('state', '!=', StoveSession::ENDED)->select('id'))
-            ->whereIn('probe_id', Probe::query()->withoutGlobalScope('house')->where('kind', Probe::SIMULATED)->select('id'))->get();
+            ->whereIn(
+                'stove_session_id',
+                StoveSession::query()->withoutGlobalScope('house')->where('state', '!=', StoveSession::ENDED)->select('id'),
+            )
+            ->whereIn('probe_id', Probe::query()->withoutGlobalScope('house')->where('kind', Probe::SIMULATED)->select('id'))
+            ->get();
         foreach ($standing as $each) {
-            $house = House::query()->whereKey(StoveSession::query()->withoutGlobalScope('house')->whereKey($each->stove_session_id)->value('house_id'))->first();
+            $house = House::query()
+                ->whereKey(StoveSession::query()->withoutGlobalScope('house')->whereKey($each->stove_session_id)->value('house_id'))
+                ->first();
             if ($house !== null) {
                 $current->within($house, function () use ($simulated, $each): void {
                     $session = StoveSession::query()->whereKey($each->stove_session_id)->first();

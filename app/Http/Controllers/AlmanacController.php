@@ -16,16 +16,21 @@ use Illuminate\Http\Request;
 /** Plants, oils, methods, cautions and faults, with their sources and the house's own notes. */
 final class AlmanacController extends Controller
 {
-    public function __construct(private readonly AlmanacWords $words)
-    {
-    }
+    public function __construct(private readonly AlmanacWords $words) {}
 
     #[Reads('/houses/{house}/almanac', 'AlmanacList', 'All of one kind', ['kind', 'q'])]
     public function index(Request $request): JsonResponse
     {
         $kind = $this->asked($request, 'kind');
 
-        return $this->json(new AlmanacList($this->words->list(in_array($kind, AlmanacWords::KINDS, true) ? $kind : 'plant', mb_substr(trim($this->asked($request, 'q')), 0, 60))));
+        return $this->json(
+            new AlmanacList(
+                $this->words->list(
+                    in_array($kind, AlmanacWords::KINDS, true) ? $kind : 'plant',
+                    mb_substr(trim($this->asked($request, 'q')), 0, 60),
+                ),
+            ),
+        );
     }
 
     #[Reads('/houses/{house}/almanac/{kind}/{key}', 'AlmanacPage', 'A thing in the Almanac')]

@@ -25,9 +25,7 @@ use Kettle\Recipe\WishRefused;
 /** A batch: begun, followed, strained, bottled, undone. Each write answers with the batch as it stands. */
 final class BatchController extends Controller
 {
-    public function __construct(private readonly BatchPage $page)
-    {
-    }
+    public function __construct(private readonly BatchPage $page) {}
 
     #[Adds('/houses/{house}/batches', 'BatchView', 'Begin a batch from a wish', 'StartBatch')]
     public function start(Requests\StartBatch $form, StartBatch $start): JsonResponse
@@ -39,7 +37,14 @@ final class BatchController extends Controller
             Batch::query()->where('uid', $repeats)->firstOrFail();
         }
 
-        return $this->batch($start($wish, $form->string('origin')->trim()->toString(), $repeats === '' ? null : $repeats, array_values(array_filter((array) $form->input('acknowledged'), 'is_string'))));
+        return $this->batch(
+            $start(
+                $wish,
+                $form->string('origin')->trim()->toString(),
+                $repeats === '' ? null : $repeats,
+                array_values(array_filter((array) $form->input('acknowledged'), 'is_string')),
+            ),
+        );
     }
 
     #[Reads('/houses/{house}/batches/{batch}/again', 'AgainView', 'The wish to make a batch again, or so many times as large', ['times'])]
@@ -62,11 +67,16 @@ final class BatchController extends Controller
     #[Edits('/houses/{house}/batches/{batch}', 'BatchView', 'Say where the plant came from', 'EditBatch')]
     public function edit(Requests\EditBatch $form, Batch $batch): JsonResponse
     {
-        $changed = Batch::query()->whereKey($batch->id)->where('version', $form->integer('version'))
+        $changed = Batch::query()
+            ->whereKey($batch->id)
+            ->where('version', $form->integer('version'))
             ->update(['origin' => $form->string('origin')->trim()->toString(), 'version' => $form->integer('version') + 1]);
         $batch->refresh();
         if ($changed === 0) {
-            throw new Clash('Something was written for this batch meanwhile. What stands now is shown; enter yours again.', ['version' => $batch->version, 'origin' => $batch->origin]);
+            throw new Clash('Something was written for this batch meanwhile. What stands now is shown; enter yours again.', [
+                'version' => $batch->version,
+                'origin' => $batch->origin,
+            ]);
         }
 
         return $this->batch($batch);
@@ -76,8 +86,11 @@ final class BatchController extends Controller
     public function task(Requests\RecordTask $form, Batch $batch, RecordTask $record): JsonResponse
     {
         $record(
-            $batch, $form->string('task')->toString(), $form->string('outcome')->toString(),
-            $this->text($form->input('reason')), $this->text($form->input('until')),
+            $batch,
+            $form->string('task')->toString(),
+            $form->string('outcome')->toString(),
+            $this->text($form->input('reason')),
+            $this->text($form->input('until')),
             is_array($form->input('seen')) ? array_values(array_filter($form->input('seen'), 'is_string')) : [],
         );
 
@@ -103,8 +116,14 @@ final class BatchController extends Controller
     #[Adds('/houses/{house}/batches/{batch}/strain', 'BatchView', 'Write down what came out of the cloth', 'Strain')]
     public function strain(Requests\Strain $form, Batch $batch, StrainBatch $strain): JsonResponse
     {
-        $said = array_filter(array_map($this->text(...), $form->only(['gross', 'tare', 'spent', 'spent_to', 'way', 'filter', 'warmth'])), fn (?string $value) => $value !== null);
-        /** @var array{gross?: string, tare?: string, spent?: string, spent_to?: string, way?: string, filter?: string, warmth?: string} $said */
+        $said = array_filter(
+            array_map($this->text(...), $form->only(['gross', 'tare', 'spent', 'spent_to', 'way', 'filter', 'warmth'])),
+            fn (?string $value) => $value !== null,
+        );
+        /**
+         * @var array{gross?: string, tare?: string, spent?: string, spent_to?: string, way?: string, filter?: string,
+         *     warmth?: string} $said
+         */
         $signs = array_values(array_filter((array) $form->input('signs'), 'is_string'));
         $strain($batch, $form->string('amount')->toString(), $this->text($form->input('note')), [...$said, 'signs' => $signs]);
 
@@ -115,8 +134,14 @@ final class BatchController extends Controller
     public function bottle(Requests\Bottle $form, Batch $batch, BottleBatch $bottle): JsonResponse
     {
         /** @var list<array{size: string, count: int}> $wanted */
-        $wanted = array_map(fn (array $line) => ['size' => (string) $line['size'], 'count' => (int) $line['count']], array_values((array) $form->input('bottles')));
-        $kept = array_filter(array_map($this->text(...), $form->only(['place', 'glass', 'antioxidant', 'where'])), fn (?string $value) => $value !== null);
+        $wanted = array_map(
+            fn (array $line) => ['size' => (string) $line['size'], 'count' => (int) $line['count']],
+            array_values((array) $form->input('bottles')),
+        );
+        $kept = array_filter(
+            array_map($this->text(...), $form->only(['place', 'glass', 'antioxidant', 'where'])),
+            fn (?string $value) => $value !== null,
+        );
         /** @var array<string, string> $kept */
         $bottle($batch, $wanted, $this->text($form->input('note')), $kept, $form->boolean('from_stores', true));
 

@@ -37,22 +37,40 @@ final class BenchController extends Controller
     public function materials(Planning $planning, KitchenFactory $kitchens): JsonResponse
     {
         $cupboard = $planning->cupboard();
-        $herbs = array_map(fn (Herb $h) => new HerbChoice($h->id, $h->name, $h->latin, $h->part, $h->form, $h->kitchen, $h->best->value, $h->note), array_values($cupboard->herbs()));
+        $herbs = array_map(
+            fn (Herb $h) => new HerbChoice($h->id, $h->name, $h->latin, $h->part, $h->form, $h->kitchen, $h->best->value, $h->note),
+            array_values($cupboard->herbs()),
+        );
         usort($herbs, fn (HerbChoice $a, HerbChoice $b) => $a->name <=> $b->name);
         $oils = array_map(fn (Carrier $c) => new OilChoice($c->id, $c->name, $c->note, $c->allergens), array_values($cupboard->carriers()));
 
-        return $this->json(new Materials(
-            $herbs,
-            array_map(fn (HerbForm $f) => new Ref($f->id, $f->name), array_values($cupboard->forms())),
-            $oils,
-            array_map(fn (Method $m) => new MethodChoice($m->id, $m->name, $m->heated, array_map(
-                fn (Variant $s) => new SchoolChoice($s->id, $s->name, AmountWriter::span($s->usualH), $s->why), $m->schools,
-            ), $m->vessels), array_values($planning->methods()->all())),
-            array_map(fn (Purpose $p) => new Ref($p->id, $p->name), array_values($cupboard->purposes())),
-            array_map(fn (Wax $w) => new Ref($w->id, $w->name), array_values($cupboard->waxes())),
-            array_map(fn (Row $row) => new Ref($row->text('id'), $row->text('name')), array_values($planning->tables()->table('things')->rows('rows'))),
-            $kitchens->plain()->warmth(ColdKept::CELSIUS).' or colder',
-        ));
+        return $this->json(
+            new Materials(
+                $herbs,
+                array_map(fn (HerbForm $f) => new Ref($f->id, $f->name), array_values($cupboard->forms())),
+                $oils,
+                array_map(
+                    fn (Method $m) => new MethodChoice(
+                        $m->id,
+                        $m->name,
+                        $m->heated,
+                        array_map(
+                            fn (Variant $s) => new SchoolChoice($s->id, $s->name, AmountWriter::span($s->usualH), $s->why),
+                            $m->schools,
+                        ),
+                        $m->vessels,
+                    ),
+                    array_values($planning->methods()->all()),
+                ),
+                array_map(fn (Purpose $p) => new Ref($p->id, $p->name), array_values($cupboard->purposes())),
+                array_map(fn (Wax $w) => new Ref($w->id, $w->name), array_values($cupboard->waxes())),
+                array_map(
+                    fn (Row $row) => new Ref($row->text('id'), $row->text('name')),
+                    array_values($planning->tables()->table('things')->rows('rows')),
+                ),
+                $kitchens->plain()->warmth(ColdKept::CELSIUS).' or colder',
+            ),
+        );
     }
 
     #[Adds('/houses/{house}/reckon', 'Plan', 'Reckon a wish', 'Reckon')]
@@ -87,7 +105,10 @@ final class BenchController extends Controller
         $kitchen = $kitchens->forWish($wish);
         $document = $planning->document($planning->plan($wish, $kitchen), $kitchen);
 
-        return new Response($card->of($document, $kitchens->now()->format('j F Y')), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="kitchen-card.pdf"']);
+        return new Response($card->of($document, $kitchens->now()->format('j F Y')), 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => 'inline; filename="kitchen-card.pdf"',
+        ]);
     }
 
     /** @param  array<mixed>  $document */

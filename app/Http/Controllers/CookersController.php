@@ -21,17 +21,23 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** The cookers and thermometers of the house. */
 final class CookersController extends Controller
 {
-    public function __construct(private readonly StovePageWords $page, private readonly Cookers $cookers, private readonly PlanDiary $diary)
-    {
-    }
+    public function __construct(
+        private readonly StovePageWords $page,
+        private readonly Cookers $cookers,
+        private readonly PlanDiary $diary,
+    ) {}
 
     #[Adds('/houses/{house}/cookers', 'StovePage', 'Add a cooker', 'AddCooker')]
     public function add(Requests\AddCooker $form): JsonResponse
     {
         $width = $form->input('width');
         $this->cookers->add([
-            'called' => $form->string('called')->trim()->toString(), 'shape' => $form->string('shape')->toString(), 'length' => $form->string('length')->toString(),
-            'width' => is_string($width) ? $width : null, 'height' => $form->string('height')->toString(), 'method' => $form->string('method')->toString(),
+            'called' => $form->string('called')->trim()->toString(),
+            'shape' => $form->string('shape')->toString(),
+            'length' => $form->string('length')->toString(),
+            'width' => is_string($width) ? $width : null,
+            'height' => $form->string('height')->toString(),
+            'method' => $form->string('method')->toString(),
         ]);
         ($this->diary)('as there is another cooker');
 
@@ -41,7 +47,7 @@ final class CookersController extends Controller
     #[Removes('/houses/{house}/cookers/{cooker}', 'StovePage', 'Take a cooker off the list; what is warm in it goes on')]
     public function remove(string $cooker): JsonResponse
     {
-        $found = Cooker::query()->where('uid', $cooker)->first() ?? throw new NotFoundHttpException;
+        $found = Cooker::query()->where('uid', $cooker)->first() ?? throw new NotFoundHttpException();
         $this->cookers->remove($found);
         ($this->diary)(mb_substr("as {$found->called} is off the list", 0, 120));
 
@@ -63,7 +69,9 @@ final class CookersController extends Controller
     {
         $key = $form->string('kind')->toString() === Probe::SENDS ? Str::random(40) : null;
         $probe = Probe::query()->create([
-            'uid' => Str::ulid()->toString(), 'called' => $form->string('called')->trim()->toString(), 'kind' => $form->string('kind')->toString(),
+            'uid' => Str::ulid()->toString(),
+            'called' => $form->string('called')->trim()->toString(),
+            'kind' => $form->string('kind')->toString(),
             'key_hash' => $key === null ? null : hash('sha256', $key),
         ]);
 
@@ -73,7 +81,7 @@ final class CookersController extends Controller
     #[Removes('/houses/{house}/probes/{probe}', 'StovePage', 'Take a thermometer off the list; its key stops working')]
     public function removeProbe(string $probe): JsonResponse
     {
-        $found = Probe::query()->where('uid', $probe)->where('kind', '!=', Probe::HAND)->first() ?? throw new NotFoundHttpException;
+        $found = Probe::query()->where('uid', $probe)->where('kind', '!=', Probe::HAND)->first() ?? throw new NotFoundHttpException();
         $found->update(['key_hash' => null]);
         $found->delete();
 

@@ -27,9 +27,11 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** The days to come: looked at, gone round, and given out to calendars. */
 final class DiaryController extends Controller
 {
-    public function __construct(private readonly DiaryWords $words, private readonly KitchenFactory $kitchens, private readonly CurrentHouse $current)
-    {
-    }
+    public function __construct(
+        private readonly DiaryWords $words,
+        private readonly KitchenFactory $kitchens,
+        private readonly CurrentHouse $current,
+    ) {}
 
     #[Reads('/houses/{house}/diary', 'DiaryPage', 'The days to come', ['from'])]
     public function show(Request $request): JsonResponse
@@ -50,7 +52,9 @@ final class DiaryController extends Controller
     public function makeFeed(): JsonResponse
     {
         $token = Str::random(40);
-        House::query()->whereKey($this->current->house()->id)->update(['feed_hash' => hash('sha256', $token)]);
+        House::query()
+            ->whereKey($this->current->house()->id)
+            ->update(['feed_hash' => hash('sha256', $token)]);
 
         return $this->json(new FeedMade(url("/feeds/{$token}.ics")));
     }
@@ -58,7 +62,9 @@ final class DiaryController extends Controller
     #[Removes('/houses/{house}/diary/feed', 'DiaryPage', 'Take the private address back')]
     public function removeFeed(): JsonResponse
     {
-        House::query()->whereKey($this->current->house()->id)->update(['feed_hash' => null]);
+        House::query()
+            ->whereKey($this->current->house()->id)
+            ->update(['feed_hash' => null]);
         $this->current->house()->refresh();
 
         return $this->fromToday();
@@ -67,7 +73,7 @@ final class DiaryController extends Controller
     /** What a calendar elsewhere asks for: no sign-in, only the address. */
     public function feed(string $token, DiaryFile $file): Response
     {
-        $house = House::query()->where('feed_hash', hash('sha256', $token))->first() ?? throw new NotFoundHttpException;
+        $house = House::query()->where('feed_hash', hash('sha256', $token))->first() ?? throw new NotFoundHttpException();
         $this->current->enter($house, Role::Reader);
 
         return $this->calendar($file());
@@ -84,7 +90,7 @@ final class DiaryController extends Controller
     #[Removes('/houses/{house}/absences/{absence}', 'DiaryPage', 'At home after all')]
     public function removeAbsence(string $absence, Absences $absences): JsonResponse
     {
-        $absences->remove(Absence::query()->where('uid', $absence)->whereNull('calendar_id')->first() ?? throw new NotFoundHttpException);
+        $absences->remove(Absence::query()->where('uid', $absence)->whereNull('calendar_id')->first() ?? throw new NotFoundHttpException());
 
         return $this->fromToday();
     }
@@ -100,7 +106,7 @@ final class DiaryController extends Controller
     #[Removes('/houses/{house}/calendars/{calendar}', 'DiaryPage', 'Forget a calendar')]
     public function forgetCalendar(string $calendar, Absences $absences): JsonResponse
     {
-        $absences->forget(BusyCalendar::query()->where('uid', $calendar)->first() ?? throw new NotFoundHttpException);
+        $absences->forget(BusyCalendar::query()->where('uid', $calendar)->first() ?? throw new NotFoundHttpException());
 
         return $this->fromToday();
     }
@@ -120,6 +126,9 @@ final class DiaryController extends Controller
 
     private function calendar(string $text): Response
     {
-        return new Response($text, 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="warm-kettle.ics"']);
+        return new Response($text, 200, [
+            'Content-Type' => 'text/calendar; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="warm-kettle.ics"',
+        ]);
     }
 }

@@ -44,8 +44,10 @@ final class DoorController extends Controller
     {
         $user = DB::transaction(function () use ($form, $createHouse): User {
             $user = User::query()->create([
-                'name' => $form->string('name')->trim()->toString(), 'email' => $form->string('email')->lower()->toString(),
-                'password' => $form->string('password')->toString(), 'prefs' => User::PREFS,
+                'name' => $form->string('name')->trim()->toString(),
+                'email' => $form->string('email')->lower()->toString(),
+                'password' => $form->string('password')->toString(),
+                'prefs' => User::PREFS,
             ]);
             if ($form->filled('house')) {
                 $createHouse($user, [
@@ -64,10 +66,16 @@ final class DoorController extends Controller
     #[Adds('/session', 'Me', 'Sign in', 'SignIn')]
     public function signIn(Requests\SignIn $form): JsonResponse
     {
-        $right = Auth::attempt(['email' => $form->string('email')->lower()->toString(), 'password' => $form->string('password')->toString()]);
+        $right = Auth::attempt([
+            'email' => $form->string('email')->lower()->toString(),
+            'password' => $form->string('password')->toString(),
+        ]);
         $user = Auth::user();
-        if (! $right || ! $user instanceof User) {
-            throw ValidationException::withMessages(['password' => 'The e-mail address and the password do not belong together. Try again, or ask a keeper of your house for a new-password link.']);
+        if (! $right || ! ($user instanceof User)) {
+            throw ValidationException::withMessages([
+                'password' => 'The e-mail address and the password do not belong together. Try again, or ask a keeper of your '.
+                    'house for a new-password link.',
+            ]);
         }
 
         return $this->signedIn($form, $user);
@@ -86,11 +94,15 @@ final class DoorController extends Controller
     #[Adds('/demo', 'Me', 'Enter Skerry House')]
     public function enterDemo(Request $request): JsonResponse
     {
-        $keeper = config('kettle.demo') !== true ? null : User::query()
-            ->whereHas('memberships', fn ($query) => $query->where('role', 'keeper')->whereRelation('house', 'is_demo', true))
-            ->orderBy('id')->first();
+        $keeper =
+            config('kettle.demo') !== true
+                ? null
+                : User::query()
+                    ->whereHas('memberships', fn ($query) => $query->where('role', 'keeper')->whereRelation('house', 'is_demo', true))
+                    ->orderBy('id')
+                    ->first();
         if ($keeper === null) {
-            throw new NotFoundHttpException;
+            throw new NotFoundHttpException();
         }
 
         return $this->signedIn($request, $keeper);
@@ -101,7 +113,10 @@ final class DoorController extends Controller
     {
         $user = $this->user($form);
         $user->update(['password' => $form->string('password')->toString()]);
-        DB::table('sessions')->where('user_id', $user->id)->where('id', '!=', $form->session()->getId())->delete();
+        DB::table('sessions')
+            ->where('user_id', $user->id)
+            ->where('id', '!=', $form->session()->getId())
+            ->delete();
         $form->session()->regenerate();
 
         return $this->nothing();
@@ -162,15 +177,25 @@ final class DoorController extends Controller
     private function shape(mixed $user): Me
     {
         $demo = config('kettle.demo') === true && House::query()->where('is_demo', true)->exists();
-        if (! $user instanceof User) {
+        if (! ($user instanceof User)) {
             return new Me(false, $demo, '', '', '', 'c', 'metric', []);
         }
-        $houses = Membership::query()->where('user_id', $user->id)->with('house')->orderBy('id')->get()->map(
-            fn (Membership $membership) => new HouseLink(
-                $membership->house->uid, $membership->house->name, $membership->role->value,
-            ),
-        );
+        $houses = Membership::query()
+            ->where('user_id', $user->id)
+            ->with('house')
+            ->orderBy('id')
+            ->get()
+            ->map(fn (Membership $in) => new HouseLink($in->house->uid, $in->house->name, $in->role->value));
 
-        return new Me(true, $demo, $user->uid, $user->name, $user->email, $user->prefs['temperature'], $user->prefs['amounts'], array_values($houses->all()));
+        return new Me(
+            true,
+            $demo,
+            $user->uid,
+            $user->name,
+            $user->email,
+            $user->prefs['temperature'],
+            $user->prefs['amounts'],
+            array_values($houses->all()),
+        );
     }
 }

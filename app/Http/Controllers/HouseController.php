@@ -33,9 +33,11 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** The house's settings, its jars and bottles, and everything out and in. */
 final class HouseController extends Controller
 {
-    public function __construct(private readonly CurrentHouse $current, private readonly KitchenFactory $kitchens, private readonly FollowAvailability $follow)
-    {
-    }
+    public function __construct(
+        private readonly CurrentHouse $current,
+        private readonly KitchenFactory $kitchens,
+        private readonly FollowAvailability $follow,
+    ) {}
 
     #[Reads('/houses/{house}', 'HouseView', 'A house\'s settings')]
     public function show(): JsonResponse
@@ -47,15 +49,24 @@ final class HouseController extends Controller
     public function edit(Requests\EditHouse $form): JsonResponse
     {
         $home = $this->home($form);
-        self::checkPresence($form->string('wake')->toString(), $form->string('bed')->toString(), $home ?? $this->current->house()->home ?? []);
+        self::checkPresence(
+            $form->string('wake')->toString(),
+            $form->string('bed')->toString(),
+            $home ?? ($this->current->house()->home ?? []),
+        );
         $house = $this->current->house();
         // One statement, so that of two people saving at once only one can win.
-        $changed = House::query()->whereKey($house->id)->where('version', $form->integer('version'))
+        $changed = House::query()
+            ->whereKey($house->id)
+            ->where('version', $form->integer('version'))
             ->update([...$this->settings($form), 'version' => $form->integer('version') + 1]);
         $house->refresh();
         $changed === 0 || ($this->follow)('as the hours of the house were changed');
         if ($changed === 0) {
-            throw new Clash('Somebody changed the house’s settings meanwhile. What stands now is shown; enter yours again where it differs.', (array) $this->shape());
+            throw new Clash(
+                'Somebody changed the house’s settings meanwhile. What stands now is shown; enter yours again where it differs.',
+                (array) $this->shape(),
+            );
         }
 
         return $this->json($this->shape());
@@ -66,11 +77,19 @@ final class HouseController extends Controller
     {
         $reader = $this->kitchens->plain()->reader();
         $jar = CoreJar::measured(
-            '', $form->string('called')->trim()->toString(),
+            '',
+            $form->string('called')->trim()->toString(),
             $reader->read($form->string('brim')->toString(), Kind::Volume, 'mL')->value,
-            $reader->read($form->string('height')->toString(), Kind::Length, 'mm')->value, $form->string('kind')->toString() ?: CoreJar::JAR,
+            $reader->read($form->string('height')->toString(), Kind::Length, 'mm')->value,
+            $form->string('kind')->toString() ?: CoreJar::JAR,
         );
-        Jar::query()->create(['uid' => Str::ulid()->toString(), 'called' => $jar->called, 'brim_ml' => $jar->brimMl, 'height_mm' => $jar->heightMm, 'kind' => $jar->kind]);
+        Jar::query()->create([
+            'uid' => Str::ulid()->toString(),
+            'called' => $jar->called,
+            'brim_ml' => $jar->brimMl,
+            'height_mm' => $jar->heightMm,
+            'kind' => $jar->kind,
+        ]);
 
         return $this->json($this->shape());
     }
@@ -78,7 +97,7 @@ final class HouseController extends Controller
     #[Removes('/houses/{house}/jars/{jar}', 'HouseView', 'Take a jar size off the list')]
     public function removeJar(string $jar): JsonResponse
     {
-        $found = Jar::query()->where('uid', $jar)->first() ?? throw new NotFoundHttpException;
+        $found = Jar::query()->where('uid', $jar)->first() ?? throw new NotFoundHttpException();
         $found->delete();
 
         return $this->json($this->shape());
@@ -87,8 +106,15 @@ final class HouseController extends Controller
     #[Adds('/houses/{house}/bottles', 'HouseView', 'Add a bottle size', 'AddBottle')]
     public function addBottle(Requests\AddBottle $form): JsonResponse
     {
-        $ml = $this->kitchens->plain()->reader()->within($form->string('capacity')->toString(), Kind::Volume, 'mL', 1, 5000)->value;
-        BottleSize::query()->create(['uid' => Str::ulid()->toString(), 'called' => $form->string('called')->trim()->toString(), 'capacity_ml' => $ml]);
+        $ml = $this->kitchens
+            ->plain()
+            ->reader()
+            ->within($form->string('capacity')->toString(), Kind::Volume, 'mL', 1, 5000)->value;
+        BottleSize::query()->create([
+            'uid' => Str::ulid()->toString(),
+            'called' => $form->string('called')->trim()->toString(),
+            'capacity_ml' => $ml,
+        ]);
 
         return $this->json($this->shape());
     }
@@ -96,7 +122,7 @@ final class HouseController extends Controller
     #[Removes('/houses/{house}/bottles/{bottle}', 'HouseView', 'Take a bottle size off the list')]
     public function removeBottle(string $bottle): JsonResponse
     {
-        $found = BottleSize::query()->where('uid', $bottle)->first() ?? throw new NotFoundHttpException;
+        $found = BottleSize::query()->where('uid', $bottle)->first() ?? throw new NotFoundHttpException();
         $found->delete();
 
         return $this->json($this->shape());
@@ -107,9 +133,14 @@ final class HouseController extends Controller
     {
         $name = Str::slug($this->current->house()->name).'-'.Carbon::now()->format('Y-m-d').'.json';
 
-        return new JsonResponse($export(), 200, [
-            'Content-Disposition' => 'attachment; filename="'.$name.'"',
-        ], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT | JSON_PRESERVE_ZERO_FRACTION);
+        return new JsonResponse(
+            $export(),
+            200,
+            [
+                'Content-Disposition' => 'attachment; filename="'.$name.'"',
+            ],
+            JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT | JSON_PRESERVE_ZERO_FRACTION,
+        );
     }
 
     #[Adds('/houses/{house}/import', 'Imported', 'Take an exported house in; what is here already stays as it is')]
@@ -187,19 +218,46 @@ final class HouseController extends Controller
     private function shape(): HouseView
     {
         $house = $this->current->house();
-        $jars = Jar::query()->orderBy('brim_ml')->get()->map(fn (Jar $jar) => new JarSize(
-            $jar->uid, $jar->called, (float) $jar->brim_ml, (float) $jar->height_mm, round($jar->core()->diameterMm(), 1),
-            round((float) $jar->brim_ml).' mL to the brim, '.round((float) $jar->height_mm).' mm high', $jar->kind,
-        ));
-        $bottles = BottleSize::query()->orderBy('capacity_ml')->get()->map(
-            fn (BottleSize $size) => new BottleKind($size->uid, $size->called, (float) $size->capacity_ml),
-        );
+        $jars = Jar::query()
+            ->orderBy('brim_ml')
+            ->get()
+            ->map(
+                fn (Jar $jar) => new JarSize(
+                    $jar->uid,
+                    $jar->called,
+                    (float) $jar->brim_ml,
+                    (float) $jar->height_mm,
+                    round($jar->core()->diameterMm(), 1),
+                    round((float) $jar->brim_ml).' mL to the brim, '.round((float) $jar->height_mm).' mm high',
+                    $jar->kind,
+                ),
+            );
+        $bottles = BottleSize::query()
+            ->orderBy('capacity_ml')
+            ->get()
+            ->map(fn (BottleSize $size) => new BottleKind($size->uid, $size->called, (float) $size->capacity_ml));
 
         return new HouseView(
-            $house->uid, $house->name, $house->time_zone, $house->measures, $house->wake, $house->bed, (float) $house->drops_per_ml,
-            $house->currency, (float) $house->room_c, $this->kitchens->plain()->warmth((float) $house->room_c), $house->things,
-            $house->latitude === null ? null : (float) $house->latitude, $house->longitude === null ? null : (float) $house->longitude, $house->height_m, $house->facing,
-            array_map(fn (int $day) => isset($house->home[$day]) ? ($house->home[$day] === '' ? '-' : $house->home[$day]) : '', range(1, 7)), $house->version, $this->current->role()->value, array_values($jars->all()), array_values($bottles->all()),
+            $house->uid,
+            $house->name,
+            $house->time_zone,
+            $house->measures,
+            $house->wake,
+            $house->bed,
+            (float) $house->drops_per_ml,
+            $house->currency,
+            (float) $house->room_c,
+            $this->kitchens->plain()->warmth((float) $house->room_c),
+            $house->things,
+            $house->latitude === null ? null : (float) $house->latitude,
+            $house->longitude === null ? null : (float) $house->longitude,
+            $house->height_m,
+            $house->facing,
+            array_map(fn (int $day) => ($house->home[$day] ?? null) === '' ? '-' : $house->home[$day] ?? '', range(1, 7)),
+            $house->version,
+            $this->current->role()->value,
+            array_values($jars->all()),
+            array_values($bottles->all()),
         );
     }
 }

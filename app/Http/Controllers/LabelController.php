@@ -25,9 +25,12 @@ final class LabelController extends Controller
 {
     private const MOST = 200;
 
-    public function __construct(private readonly CurrentHouse $current, private readonly LabelSheet $sheet, private readonly LabelWords $words, private readonly Tables $tables)
-    {
-    }
+    public function __construct(
+        private readonly CurrentHouse $current,
+        private readonly LabelSheet $sheet,
+        private readonly LabelWords $words,
+        private readonly Tables $tables,
+    ) {}
 
     #[Reads('/houses/{house}/batches/{batch}/label', 'LabelPage', 'A batch’s label: sheet, fields, what it says and what it lacks')]
     public function show(Batch $batch): JsonResponse
@@ -39,16 +42,24 @@ final class LabelController extends Controller
     public function set(Requests\SetLabel $form, Batch $batch): JsonResponse
     {
         $label = [
-            'size' => $form->string('size')->toString(), 'start' => $form->integer('start'), 'names' => $form->string('names')->toString(),
-            'fields' => array_values(array_unique((array) $form->input('fields'))), 'words' => $form->string('words')->trim()->toString(),
+            'size' => $form->string('size')->toString(),
+            'start' => $form->integer('start'),
+            'names' => $form->string('names')->toString(),
+            'fields' => array_values(array_unique((array) $form->input('fields'))),
+            'words' => $form->string('words')->trim()->toString(),
         ];
         /** @var array{size: string, start: int, names: string, fields: list<string>, words: string} $label */
         $this->words->check($label);
         $version = $form->integer('version');
-        $changed = Batch::query()->whereKey($batch->id)->where('version', $version)->update(['label' => json_encode($label, JSON_THROW_ON_ERROR), 'version' => $version + 1]);
+        $changed = Batch::query()
+            ->whereKey($batch->id)
+            ->where('version', $version)
+            ->update(['label' => json_encode($label, JSON_THROW_ON_ERROR), 'version' => $version + 1]);
         $batch->refresh();
         if ($changed === 0) {
-            throw new Clash('Something was written for this batch meanwhile. What stands now is shown; set the label again.', ['version' => $batch->version]);
+            throw new Clash('Something was written for this batch meanwhile. What stands now is shown; set the label again.', [
+                'version' => $batch->version,
+            ]);
         }
 
         return $this->show($batch);
@@ -57,15 +68,26 @@ final class LabelController extends Controller
     #[Reads('/houses/{house}/batches/{batch}/tag.pdf', 'application/pdf', 'The jar tag')]
     public function tag(Batch $batch): Response
     {
-        return $this->pdf($this->sheet->tag(LabelSize::named(LabelSize::TAG, $this->tables), $this->words->of($batch), $this->address($batch)), "{$batch->code}-tag.pdf");
+        return $this->pdf(
+            $this->sheet->tag(LabelSize::named(LabelSize::TAG, $this->tables), $this->words->of($batch), $this->address($batch)),
+            "{$batch->code}-tag.pdf",
+        );
     }
 
     #[Reads('/houses/{house}/batches/{batch}/labels.pdf', 'application/pdf', 'A label for each bottle')]
     public function labels(Batch $batch): Response
     {
-        return $this->pdf($this->sheet->labels(
-            $this->words->size($batch), $this->words->of($batch), $this->bottles($batch), $this->address($batch), $this->words->start($batch), $this->words->withNet($batch),
-        ), "{$batch->code}-labels.pdf");
+        return $this->pdf(
+            $this->sheet->labels(
+                $this->words->size($batch),
+                $this->words->of($batch),
+                $this->bottles($batch),
+                $this->address($batch),
+                $this->words->start($batch),
+                $this->words->withNet($batch),
+            ),
+            "{$batch->code}-labels.pdf",
+        );
     }
 
     #[Reads('/houses/{house}/batches/{batch}/labels.png', 'image/png', 'What the simulated label printer gives')]
@@ -75,7 +97,9 @@ final class LabelController extends Controller
         $nets = array_map(fn (Bottle $bottle) => $this->words->withNet($batch) ? LabelSheet::net($bottle) : '', $bottles);
         $layout = LabelLayout::toPrint($this->words->size($batch), $this->words->of($batch), $nets[count($nets) - 1]);
 
-        return new Response($printer->strip($this->words->size($batch), $layout, $nets, $this->address($batch)), 200, ['Content-Type' => 'image/png']);
+        return new Response($printer->strip($this->words->size($batch), $layout, $nets, $this->address($batch)), 200, [
+            'Content-Type' => 'image/png',
+        ]);
     }
 
     #[Reads('/houses/{house}/batches/{batch}/card.pdf', 'application/pdf', 'The kitchen card of a batch')]
@@ -95,7 +119,9 @@ final class LabelController extends Controller
     {
         $bottles = array_values($batch->bottles()->where('state', 'in')->orderBy('number')->limit(self::MOST)->get()->all());
 
-        return $bottles !== [] ? $bottles : throw new DiaryRefused('not_open', 'There are no bottles to label yet. Fill them first, or print the jar tag.');
+        return $bottles !== []
+            ? $bottles
+            : throw new DiaryRefused('not_open', 'There are no bottles to label yet. Fill them first, or print the jar tag.');
     }
 
     private function address(Batch $batch): string

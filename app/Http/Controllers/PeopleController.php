@@ -27,9 +27,7 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** The people of a house: who they are, their part, and who is asked in. */
 final class PeopleController extends Controller
 {
-    public function __construct(private readonly CurrentHouse $current, private readonly Links $links)
-    {
-    }
+    public function __construct(private readonly CurrentHouse $current, private readonly Links $links) {}
 
     #[Reads('/houses/{house}/people', 'People', 'Who is of the house')]
     public function index(Request $request): JsonResponse
@@ -62,10 +60,15 @@ final class PeopleController extends Controller
     {
         $membership = $this->membership($person);
         if ($this->current->house()->is_demo || ! $this->links->mayReset($this->user($request), $membership->user)) {
-            throw new AuthorizationException;
+            throw new AuthorizationException();
         }
 
-        return $this->json(new Link(url('/new-password/'.$this->links->reset($membership->user)), $this->until(Carbon::now()->addHours((int) config('kettle.reset_hours')))));
+        return $this->json(
+            new Link(
+                url('/new-password/'.$this->links->reset($membership->user)),
+                $this->until(Carbon::now()->addHours((int) config('kettle.reset_hours'))),
+            ),
+        );
     }
 
     #[Adds('/houses/{house}/invitations', 'Invite', 'Ask somebody in, by a link to pass on', 'AskIn')]
@@ -73,13 +76,15 @@ final class PeopleController extends Controller
     {
         [$invitation, $token] = $this->links->invite(Role::from($form->string('role')->toString()), $this->user($form));
 
-        return $this->json(new Invite($invitation->uid, $invitation->role->value, $this->until($invitation->expires_at), url('/join/'.$token)));
+        return $this->json(
+            new Invite($invitation->uid, $invitation->role->value, $this->until($invitation->expires_at), url('/join/'.$token)),
+        );
     }
 
     #[Removes('/houses/{house}/invitations/{invitation}', 'People', 'Withdraw an invitation')]
     public function withdraw(Request $request, string $invitation): JsonResponse
     {
-        $found = Invitation::query()->where('uid', $invitation)->first() ?? throw new NotFoundHttpException;
+        $found = Invitation::query()->where('uid', $invitation)->first() ?? throw new NotFoundHttpException();
         $found->delete();
 
         return $this->json($this->shape($request));
@@ -87,15 +92,21 @@ final class PeopleController extends Controller
 
     private function membership(string $person): Membership
     {
-        return Membership::query()->where('house_id', $this->current->house()->id)
-            ->whereRelation('user', 'uid', $person)->with('user')->first() ?? throw new NotFoundHttpException;
+        return Membership::query()
+            ->where('house_id', $this->current->house()->id)
+            ->whereRelation('user', 'uid', $person)
+            ->with('user')
+            ->first() ?? throw new NotFoundHttpException();
     }
 
     /** @throws Clash when the house would be left without a keeper */
     private function keepAKeeper(Membership $membership, ?Role $next): void
     {
-        $others = Membership::query()->where('house_id', $membership->house_id)->where('role', Role::Keeper)
-            ->where('user_id', '!=', $membership->user_id)->lockForUpdate();
+        $others = Membership::query()
+            ->where('house_id', $membership->house_id)
+            ->where('role', Role::Keeper)
+            ->where('user_id', '!=', $membership->user_id)
+            ->lockForUpdate();
         if ($membership->role === Role::Keeper && $next !== Role::Keeper && DB::transaction(fn () => $others->doesntExist())) {
             throw new Clash('A house needs a keeper. Make somebody else a keeper first.');
         }
@@ -103,18 +114,27 @@ final class PeopleController extends Controller
 
     private function until(Carbon $moment): string
     {
-        return $moment->copy()->setTimezone($this->current->house()->time_zone)->format('j F, H:i');
+        return $moment
+            ->copy()
+            ->setTimezone($this->current->house()->time_zone)
+            ->format('j F, H:i');
     }
 
     private function shape(Request $request): People
     {
         $you = $this->user($request)->id;
-        $people = Membership::query()->where('house_id', $this->current->house()->id)->with('user')->orderBy('id')->get()->map(
-            fn (Membership $m) => new Person($m->user->uid, $m->user->name, $m->user->email, $m->role->value, $m->user_id === $you),
-        );
-        $open = Invitation::query()->whereNull('used_at')->where('expires_at', '>', Carbon::now())->orderBy('id')->get()->map(
-            fn (Invitation $i) => new Invite($i->uid, $i->role->value, $this->until($i->expires_at), null),
-        );
+        $people = Membership::query()
+            ->where('house_id', $this->current->house()->id)
+            ->with('user')
+            ->orderBy('id')
+            ->get()
+            ->map(fn (Membership $m) => new Person($m->user->uid, $m->user->name, $m->user->email, $m->role->value, $m->user_id === $you));
+        $open = Invitation::query()
+            ->whereNull('used_at')
+            ->where('expires_at', '>', Carbon::now())
+            ->orderBy('id')
+            ->get()
+            ->map(fn (Invitation $i) => new Invite($i->uid, $i->role->value, $this->until($i->expires_at), null));
 
         return new People(array_values($people->all()), array_values($open->all()));
     }

@@ -29,9 +29,7 @@ use Kettle\Infusion\YieldRefused;
 /** From the cloth to the shelf and after: poured off, filled, kept, used, smelled; what went wrong; what was learned. */
 final class PressController extends Controller
 {
-    public function __construct(private readonly BatchPage $page)
-    {
-    }
+    public function __construct(private readonly BatchPage $page) {}
 
     #[Adds('/houses/{house}/batches/{batch}/decant', 'BatchView', 'Pour off the sediment', 'PourOff')]
     public function decant(Requests\PourOff $form, Batch $batch, Decant $decant): JsonResponse
@@ -47,7 +45,10 @@ final class PressController extends Controller
         if (! in_array($batch->stage, [Stage::Settling, Stage::Poured], true)) {
             throw DiaryRefused::notOpen('bottle');
         }
-        $fixed = array_map(fn (array $line) => ['size' => (string) $line['size'], 'count' => (int) $line['count']], array_values((array) $form->input('fixed')));
+        $fixed = array_map(
+            fn (array $line) => ['size' => (string) $line['size'], 'count' => (int) $line['count']],
+            array_values((array) $form->input('fixed')),
+        );
 
         return $this->json($words->filling($batch, $fixed, $form->boolean('from_stores', true), $this->text($form->input('vitamin_e'))));
     }
@@ -55,7 +56,13 @@ final class PressController extends Controller
     #[Adds('/houses/{house}/batches/{batch}/use', 'BatchView', 'Use, give away or throw away from a bottle', 'UseBottle')]
     public function use(Requests\UseBottle $form, Batch $batch, UseBottle $use): JsonResponse
     {
-        $use($batch, $form->integer('bottle'), $form->string('how')->toString(), $this->text($form->input('amount')), $form->string('to')->trim()->toString());
+        $use(
+            $batch,
+            $form->integer('bottle'),
+            $form->string('how')->toString(),
+            $this->text($form->input('amount')),
+            $form->string('to')->trim()->toString(),
+        );
 
         return $this->batch($batch);
     }
@@ -71,9 +78,14 @@ final class PressController extends Controller
     #[Adds('/houses/{house}/batches/{batch}/keep', 'BatchView', 'Say where a batch stands, and its best-before is reckoned anew', 'Keep')]
     public function keep(Requests\Keep $form, Batch $batch, ChangeKeeping $change): JsonResponse
     {
-        $change($batch, array_filter([
-            'place' => $this->text($form->input('place')) ?? '', 'glass' => $this->text($form->input('glass')) ?? '', 'antioxidant' => $this->text($form->input('antioxidant')) ?? '',
-        ]) + ($form->has('where') ? ['where' => $form->string('where')->trim()->toString()] : []));
+        $change(
+            $batch,
+            array_filter([
+                'place' => $this->text($form->input('place')) ?? '',
+                'glass' => $this->text($form->input('glass')) ?? '',
+                'antioxidant' => $this->text($form->input('antioxidant')) ?? '',
+            ]) + ($form->has('where') ? ['where' => $form->string('where')->trim()->toString()] : []),
+        );
 
         return $this->batch($batch);
     }
@@ -94,7 +106,14 @@ final class PressController extends Controller
         return $this->batch($batch);
     }
 
-    #[Adds('/houses/{house}/batches/{batch}/faults', 'FaultsFound', 'What is likely wrong with a batch, by what is seen and what its records say', 'FindFault')]
+    #[
+        Adds(
+            '/houses/{house}/batches/{batch}/faults',
+            'FaultsFound',
+            'What is likely wrong with a batch, by what is seen and what its records say',
+            'FindFault',
+        ),
+    ]
     public function faults(Requests\FindFault $form, Batch $batch, FaultWords $words): JsonResponse
     {
         return $this->json($words->found($this->signs($form), $batch));
@@ -148,7 +167,9 @@ final class PressController extends Controller
     {
         $uid = $this->text($form->input('batch'));
 
-        return $this->json($scale->do($form->string('do')->toString(), $uid === null ? null : Batch::query()->where('uid', $uid)->firstOrFail()));
+        return $this->json(
+            $scale->do($form->string('do')->toString(), $uid === null ? null : Batch::query()->where('uid', $uid)->firstOrFail()),
+        );
     }
 
     /** @return list<string> */

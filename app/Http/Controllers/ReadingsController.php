@@ -33,20 +33,39 @@ final class ReadingsController extends Controller
             }
             RateLimiter::hit($from);
 
-            return Problems::response(401, 'That key is not known. Add the thermometer at the Stove, and send its key as “Authorization: Bearer …”.');
+            return Problems::response(
+                401,
+                'That key is not known. Add the thermometer at the Stove, and send its key as “Authorization: Bearer …”.',
+            );
         }
 
-        return $current->within(House::query()->whereKey($probe->house_id)->firstOrFail(), function () use ($form, $probe, $take, $page): JsonResponse {
+        return $current->within(House::query()->whereKey($probe->house_id)->firstOrFail(), function () use (
+            $form,
+            $probe,
+            $take,
+            $page,
+        ): JsonResponse {
             $standing = StoveProbe::query()->where('probe_id', $probe->id)->orderByDesc('stove_session_id')->first();
-            $session = $standing === null ? null : StoveSession::query()->whereKey($standing->stove_session_id)->where('state', '!=', StoveSession::ENDED)->first();
+            $session =
+                $standing === null
+                    ? null
+                    : StoveSession::query()->whereKey($standing->stove_session_id)->where('state', '!=', StoveSession::ENDED)->first();
             if ($session === null) {
-                return Problems::response(409, sprintf('“%s” stands in no pot just now. Begin a session with it at the Stove.', $probe->called));
+                return Problems::response(
+                    409,
+                    sprintf('“%s” stands in no pot just now. Begin a session with it at the Stove.', $probe->called),
+                );
             }
             $took = $take($session, $probe, array_values((array) $form->input('readings')));
             if ($took['taken'] + $took['doubled'] === 0) {
-                return Problems::response(422, $took['refused'][0]['sentence'] ?? 'There was nothing to take.', array_map(
-                    fn (array $no) => ['field' => 'readings.'.$no['row'], 'reason' => 'refused', 'sentence' => $no['sentence']], array_slice($took['refused'], 0, 20),
-                ));
+                return Problems::response(
+                    422,
+                    $took['refused'][0]['sentence'] ?? 'There was nothing to take.',
+                    array_map(
+                        fn (array $no) => ['field' => 'readings.'.$no['row'], 'reason' => 'refused', 'sentence' => $no['sentence']],
+                        array_slice($took['refused'], 0, 20),
+                    ),
+                );
             }
 
             return $this->json($page->taken($took));

@@ -36,20 +36,37 @@ final class RecipesController extends Controller
         private readonly Planning $planning,
         private readonly KitchenFactory $kitchens,
         private readonly Times $times,
-    ) {
-    }
+    ) {}
 
     #[Reads('/houses/{house}/recipes', 'RecipeList', 'The recipes of the house', ['q'])]
     public function index(Request $request): JsonResponse
     {
         $asked = mb_substr(trim($this->asked($request, 'q')), 0, 80);
-        $query = Recipe::query()->when($asked !== '', fn ($recipes) => $recipes->where('name', 'like', '%'.addcslashes($asked, '%_\\').'%'));
+        $query = Recipe::query()->when(
+            $asked !== '',
+            fn ($recipes) => $recipes->where('name', 'like', '%'.addcslashes($asked, '%_\\').'%'),
+        );
         $total = $query->count();
         $recipes = $query->with('newest')->orderBy('name')->limit(self::SHOWN)->get();
 
-        return $this->json(new RecipeList(array_values($recipes->map(fn (Recipe $recipe) => new RecipeLine(
-            $recipe->uid, $recipe->name, $recipe->newest->says, $recipe->version, $this->times->date($recipe->newest->made_at),
-        ))->all()), $total));
+        return $this->json(
+            new RecipeList(
+                array_values(
+                    $recipes
+                        ->map(
+                            fn (Recipe $recipe) => new RecipeLine(
+                                $recipe->uid,
+                                $recipe->name,
+                                $recipe->newest->says,
+                                $recipe->version,
+                                $this->times->date($recipe->newest->made_at),
+                            ),
+                        )
+                        ->all(),
+                ),
+                $total,
+            ),
+        );
     }
 
     #[Reads('/houses/{house}/recipes/{recipe}', 'RecipeView', 'A recipe and its versions')]
@@ -61,15 +78,27 @@ final class RecipesController extends Controller
     #[Adds('/houses/{house}/recipes', 'RecipeView', 'Keep a wish under a name', 'KeepRecipe')]
     public function keep(Requests\KeepRecipe $form): JsonResponse
     {
-        return $this->recipe($this->keep->add($form->string('name')->trim()->toString(), $form->string('note')->trim()->toString(), (array) $form->input('wish')));
+        return $this->recipe(
+            $this->keep->add(
+                $form->string('name')->trim()->toString(),
+                $form->string('note')->trim()->toString(),
+                (array) $form->input('wish'),
+            ),
+        );
     }
 
     #[Edits('/houses/{house}/recipes/{recipe}', 'RecipeView', 'Keep a new version', 'EditRecipe')]
     public function edit(Requests\EditRecipe $form, Recipe $recipe): JsonResponse
     {
-        return $this->recipe($this->keep->edit(
-            $recipe, $form->string('name')->trim()->toString(), $form->string('note')->trim()->toString(), (array) $form->input('wish'), $form->integer('version'),
-        ));
+        return $this->recipe(
+            $this->keep->edit(
+                $recipe,
+                $form->string('name')->trim()->toString(),
+                $form->string('note')->trim()->toString(),
+                (array) $form->input('wish'),
+                $form->integer('version'),
+            ),
+        );
     }
 
     #[Removes('/houses/{house}/recipes/{recipe}', '', 'Take a recipe off the list')]
@@ -85,15 +114,32 @@ final class RecipesController extends Controller
     {
         $read = $desk->recipes()->read($form->string('text')->toString(), $this->kitchens->plain());
 
-        return $this->json(new ReadRecipeView(
-            $read->name, $read->note, $read->wish, array_map(fn (array $line) => new ReadLine($line['line'], $line['as'], $line['says'], $line['guess']), $read->lines), $read->notes,
-        ));
+        return $this->json(
+            new ReadRecipeView(
+                $read->name,
+                $read->note,
+                $read->wish,
+                array_map(fn (array $line) => new ReadLine($line['line'], $line['as'], $line['says'], $line['guess']), $read->lines),
+                $read->notes,
+            ),
+        );
     }
 
-    #[Reads('/houses/{house}/recipes/{recipe}/recipe.json', 'application/json', 'A recipe as our own file, docs/formats/recipe.schema.json')]
+    #[
+        Reads(
+            '/houses/{house}/recipes/{recipe}/recipe.json',
+            'application/json',
+            'A recipe as our own file, docs/formats/recipe.schema.json',
+        ),
+    ]
     public function file(Recipe $recipe): JsonResponse
     {
-        return $this->download(RecipeFile::write($recipe->name, $recipe->newest->note, $recipe->newest->wish), $recipe, 'json', 'application/json');
+        return $this->download(
+            RecipeFile::write($recipe->name, $recipe->newest->note, $recipe->newest->wish),
+            $recipe,
+            'json',
+            'application/json',
+        );
     }
 
     #[Reads('/houses/{house}/recipes/{recipe}/recipe.jsonld', 'application/ld+json', 'A recipe as schema.org Recipe')]
@@ -102,16 +148,25 @@ final class RecipesController extends Controller
         $kitchen = $this->kitchens->forWish($recipe->newest->wish);
 
         return $this->download(
-            SchemaOrg::write($recipe->name, $recipe->newest->note, $this->planning->plan($recipe->newest->wish, $kitchen), $kitchen), $recipe, 'jsonld', 'application/ld+json',
+            SchemaOrg::write($recipe->name, $recipe->newest->note, $this->planning->plan($recipe->newest->wish, $kitchen), $kitchen),
+            $recipe,
+            'jsonld',
+            'application/ld+json',
         );
     }
 
     /** @param  array<string, mixed>  $document */
     private function download(array $document, Recipe $recipe, string $ending, string $type): JsonResponse
     {
-        return new JsonResponse($document, 200, [
-            'Content-Type' => $type, 'Content-Disposition' => 'attachment; filename="'.(Str::slug($recipe->name) ?: 'recipe').'.'.$ending.'"',
-        ], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT);
+        return new JsonResponse(
+            $document,
+            200,
+            [
+                'Content-Type' => $type,
+                'Content-Disposition' => 'attachment; filename="'.(Str::slug($recipe->name) ?: 'recipe').'.'.$ending.'"',
+            ],
+            JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT,
+        );
     }
 
     private function recipe(Recipe $recipe): JsonResponse
@@ -120,8 +175,28 @@ final class RecipesController extends Controller
         $newest = $versions->first();
         assert($newest !== null);
 
-        return $this->json(new RecipeView($recipe->uid, $recipe->name, $newest->note, $recipe->version, $newest->wish, array_values($versions->map(
-            fn (RecipeVersion $version) => new RecipeVersionView($version->number, $version->name, $version->note, $version->by, $this->times->logged($version->made_at), $version->wish),
-        )->all())));
+        return $this->json(
+            new RecipeView(
+                $recipe->uid,
+                $recipe->name,
+                $newest->note,
+                $recipe->version,
+                $newest->wish,
+                array_values(
+                    $versions
+                        ->map(
+                            fn (RecipeVersion $version) => new RecipeVersionView(
+                                $version->number,
+                                $version->name,
+                                $version->note,
+                                $version->by,
+                                $this->times->logged($version->made_at),
+                                $version->wish,
+                            ),
+                        )
+                        ->all(),
+                ),
+            ),
+        );
     }
 }

@@ -34,9 +34,7 @@ final class ShelfController extends Controller
         'bottled' => ['Bottled, and keeping', [Stage::Bottled], 'best_before'],
     ];
 
-    public function __construct(private readonly BatchWords $words, private readonly StoreWords $stores)
-    {
-    }
+    public function __construct(private readonly BatchWords $words, private readonly StoreWords $stores) {}
 
     #[Reads('/houses/{house}/shelf', 'Shelf', 'Every jar', ['part', 'after'])]
     public function show(Request $request): JsonResponse
@@ -44,7 +42,10 @@ final class ShelfController extends Controller
         $part = $this->asked($request, 'part');
         $names = isset(self::PARTS[$part]) ? [$part] : array_keys(self::PARTS);
         $counts = Batch::query()->selectRaw('stage, count(*) as jars')->groupBy('stage')->toBase()->pluck('jars', 'stage');
-        $parts = array_map(fn (string $name) => $this->part($name, $counts->all(), $part === $name ? $this->asked($request, 'after') : ''), $names);
+        $parts = array_map(
+            fn (string $name) => $this->part($name, $counts->all(), $part === $name ? $this->asked($request, 'after') : ''),
+            $names,
+        );
 
         return $this->json(new Shelf($parts, $counts->isEmpty()));
     }
@@ -54,11 +55,13 @@ final class ShelfController extends Controller
     {
         $soon = Carbon::now()->addDays(3);
 
-        return $this->json(new PressList(
-            $this->jars(fn (Builder $q) => $q->where('stage', Stage::Steeping)->where('strain_at', '<', $soon)->orderBy('strain_at')),
-            $this->jars(fn (Builder $q) => $q->whereIn('stage', [Stage::Settling, Stage::Poured])->orderBy('strain_at')),
-            $this->jars(fn (Builder $q) => $q->where('stage', Stage::Bottled)->orderByDesc('id')),
-        ));
+        return $this->json(
+            new PressList(
+                $this->jars(fn (Builder $q) => $q->where('stage', Stage::Steeping)->where('strain_at', '<', $soon)->orderBy('strain_at')),
+                $this->jars(fn (Builder $q) => $q->whereIn('stage', [Stage::Settling, Stage::Poured])->orderBy('strain_at')),
+                $this->jars(fn (Builder $q) => $q->where('stage', Stage::Bottled)->orderByDesc('id')),
+            ),
+        );
     }
 
     #[Reads('/houses/{house}/find', 'FoundList', 'Find a jar or a plant', ['q'])]
@@ -69,17 +72,53 @@ final class ShelfController extends Controller
             return $this->json(new FoundList([]));
         }
         $like = addcslashes($typed, '%_\\').'%';
-        $batches = Batch::query()->select(BatchWords::COLUMNS)
+        $batches = Batch::query()
+            ->select(BatchWords::COLUMNS)
             ->where(fn (Builder $q) => $q->where('code', 'like', $like)->orWhere('name', 'like', '%'.$like))
-            ->orderByDesc('id')->limit(8)->get();
-        $found = $batches->map(fn (Batch $batch) => new Found('jar', $batch->code.' '.$batch->name, $this->words->stage($batch), 'batch/'.$batch->uid))->all();
-        foreach (Lot::query()->where('called', 'like', '%'.$like)->where('left', '>', 0)->orderBy('called')->limit(5)->get() as $lot) {
-            $found[] = new Found('lot', $lot->called, 'in Stores, '.$this->stores->amount($lot, (float) $lot->left).' left', 'stores/'.$lot->uid);
+            ->orderByDesc('id')
+            ->limit(8)
+            ->get();
+        $found = $batches
+            ->map(
+                fn (Batch $batch) => new Found(
+                    'jar',
+                    $batch->code.' '.$batch->name,
+                    $this->words->stage($batch),
+                    'batch/'.$batch->uid,
+                ),
+            )
+            ->all();
+        foreach (
+            Lot::query()
+                ->where('called', 'like', '%'.$like)
+                ->where('left', '>', 0)
+                ->orderBy('called')
+                ->limit(5)
+                ->get() as $lot
+        ) {
+            $found[] = new Found(
+                'lot',
+                $lot->called,
+                'in Stores, '.$this->stores->amount($lot, (float) $lot->left).' left',
+                'stores/'.$lot->uid,
+            );
         }
-        foreach (Recipe::query()->where('name', 'like', '%'.$like)->orderBy('name')->limit(5)->get() as $recipe) {
+        foreach (
+            Recipe::query()
+                ->where('name', 'like', '%'.$like)
+                ->orderBy('name')
+                ->limit(5)
+                ->get() as $recipe
+        ) {
             $found[] = new Found('recipe', $recipe->name, 'a recipe', 'recipes/'.$recipe->uid);
         }
-        $says = ['plant' => 'a plant in the Almanac', 'oil' => 'an oil in the Almanac', 'method' => 'a method in the Almanac', 'caution' => 'a caution', 'fault' => 'a fault'];
+        $says = [
+            'plant' => 'a plant in the Almanac',
+            'oil' => 'an oil in the Almanac',
+            'method' => 'a method in the Almanac',
+            'caution' => 'a caution',
+            'fault' => 'a fault',
+        ];
         foreach ($says as $kind => $what) {
             foreach (array_slice($almanac->list($kind, $typed, true), 0, 5) as $entry) {
                 $found[] = new Found($kind, $entry->name, $what, "almanac/{$entry->kind}/{$entry->key}");
@@ -101,7 +140,9 @@ final class ShelfController extends Controller
         }
 
         return new ShelfPart(
-            $part, $name, $total,
+            $part,
+            $name,
+            $total,
             array_values(array_map(fn (Batch $batch) => $this->words->jar($batch), $page->items())),
             $page->nextCursor()?->encode(),
         );
@@ -113,15 +154,24 @@ final class ShelfController extends Controller
      */
     private function jars(\Closure $which): array
     {
-        return array_values($which(Batch::query()->select(BatchWords::COLUMNS))->limit(self::PAGE)->get()
-            ->map(fn (Batch $batch) => $this->words->jar($batch))->all());
+        return array_values(
+            $which(Batch::query()->select(BatchWords::COLUMNS))
+                ->limit(self::PAGE)
+                ->get()
+                ->map(fn (Batch $batch) => $this->words->jar($batch))
+                ->all(),
+        );
     }
 
     /** Where to go on along a board; what is not one of our own marks begins at the beginning. */
     private function cursor(string $after, string $order): ?Cursor
     {
         $mark = json_decode((string) base64_decode(strtr($after, '-_', '+/'), true), true);
-        $ours = is_array($mark) && is_string($mark[$order] ?? null) && is_int($mark['id'] ?? null) && is_bool($mark['_pointsToNextItems'] ?? null);
+        $ours =
+            is_array($mark) &&
+            is_string($mark[$order] ?? null) &&
+            is_int($mark['id'] ?? null) &&
+            is_bool($mark['_pointsToNextItems'] ?? null);
 
         return $ours ? Cursor::fromEncoded($after) : null;
     }

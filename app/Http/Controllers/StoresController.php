@@ -28,9 +28,7 @@ final class StoresController extends Controller
 
     private const NAMES = ['herb' => 'Herbs', 'carrier' => 'Oils', 'wax' => 'Waxes and butters', 'jar' => 'Jars', 'bottle' => 'Bottles'];
 
-    public function __construct(private readonly StoreWords $words, private readonly KeepLot $keep)
-    {
-    }
+    public function __construct(private readonly StoreWords $words, private readonly KeepLot $keep) {}
 
     #[Reads('/houses/{house}/stores', 'StoresPage', 'A page of Stores', ['kind', 'q', 'page', 'used'])]
     public function index(Request $request): JsonResponse
@@ -38,19 +36,39 @@ final class StoresController extends Controller
         $kind = LotKind::tryFrom($this->asked($request, 'kind'));
         $asked = mb_substr(trim($this->asked($request, 'q')), 0, 80);
         $page = max(1, min(10_000, (int) $this->asked($request, 'page')));
-        $counts = Lot::query()->where('left', '>', 0)->groupBy('kind')->toBase()->selectRaw('kind, COUNT(*) AS many')->pluck('many', 'kind');
+        $counts = Lot::query()
+            ->where('left', '>', 0)
+            ->groupBy('kind')
+            ->toBase()
+            ->selectRaw('kind, COUNT(*) AS many')
+            ->pluck('many', 'kind');
         $query = Lot::query()
             ->when($kind !== null, fn (Builder $lots) => $lots->where('kind', $kind))
             ->when($this->asked($request, 'used') !== '1', fn (Builder $lots) => $lots->where('left', '>', 0))
-            ->when($asked !== '', fn (Builder $lots) => $lots->where(fn (Builder $any) => $any
-                ->where('called', 'like', '%'.addcslashes($asked, '%_\\').'%')->orWhere('got_where', 'like', '%'.addcslashes($asked, '%_\\').'%')));
+            ->when(
+                $asked !== '',
+                fn (Builder $lots) => $lots->where(
+                    fn (Builder $any) => $any
+                        ->where('called', 'like', '%'.addcslashes($asked, '%_\\').'%')
+                        ->orWhere('got_where', 'like', '%'.addcslashes($asked, '%_\\').'%'),
+                ),
+            );
         $total = $query->count();
         $lots = $query->orderBy('called')->orderBy('best_before')->orderBy('id')->forPage($page, self::PAGE)->get();
 
-        return $this->json(new StoresPage(
-            array_map(fn (string $id, string $name) => new LotKindTab($id, $name, (int) ($counts[$id] ?? 0)), array_keys(self::NAMES), self::NAMES),
-            array_values($lots->map($this->words->view(...))->all()), $total, $page, max(1, (int) ceil($total / self::PAGE)),
-        ));
+        return $this->json(
+            new StoresPage(
+                array_map(
+                    fn (string $id, string $name) => new LotKindTab($id, $name, (int) ($counts[$id] ?? 0)),
+                    array_keys(self::NAMES),
+                    self::NAMES,
+                ),
+                array_values($lots->map($this->words->view(...))->all()),
+                $total,
+                $page,
+                max(1, (int) ceil($total / self::PAGE)),
+            ),
+        );
     }
 
     #[Reads('/houses/{house}/lots/{lot}', 'LotDetail', 'A lot')]
@@ -94,7 +112,10 @@ final class StoresController extends Controller
     #[Reads('/houses/{house}/stores.csv', 'text/csv', 'Stores as CSV')]
     public function csv(LotsCsv $csv): StreamedResponse
     {
-        return new StreamedResponse($csv->write(...), 200, ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="stores.csv"']);
+        return new StreamedResponse($csv->write(...), 200, [
+            'Content-Type' => 'text/csv; charset=UTF-8',
+            'Content-Disposition' => 'attachment; filename="stores.csv"',
+        ]);
     }
 
     #[Adds('/houses/{house}/stores/csv', 'CsvPreview', 'Take CSV into Stores, or only say what it would do', 'ReadCsv')]

@@ -29,9 +29,7 @@ final class StoveController extends Controller
     /** Jars one pot is asked about. */
     private const JARS = 24;
 
-    public function __construct(private readonly StoveWords $words, private readonly StovePageWords $page)
-    {
-    }
+    public function __construct(private readonly StoveWords $words, private readonly StovePageWords $page) {}
 
     #[Reads('/houses/{house}/stove', 'StovePage', 'What is warm, and what wants warmth')]
     public function index(): JsonResponse
@@ -48,16 +46,36 @@ final class StoveController extends Controller
     #[Reads('/houses/{house}/cautions', 'CautionList', 'The cautions of what is put to warm together', ['batches'])]
     public function cautions(Request $request, CautionWords $words): JsonResponse
     {
-        $batches = Batch::query()->whereIn('uid', array_slice(explode(',', $this->asked($request, 'batches')), 0, self::JARS))->orderBy('id')->get();
+        $batches = Batch::query()
+            ->whereIn('uid', array_slice(explode(',', $this->asked($request, 'batches')), 0, self::JARS))
+            ->orderBy('id')
+            ->get();
 
-        return $this->json(new CautionList(array_values($batches->flatMap(fn (Batch $batch) => $words->of($batch, 'stove'))
-            ->unique(fn (CautionView $caution) => $caution->says)->sortBy(fn (CautionView $caution) => array_search($caution->rank, Caution::RANKS, true))->all())));
+        return $this->json(
+            new CautionList(
+                array_values(
+                    $batches
+                        ->flatMap(fn (Batch $batch) => $words->of($batch, 'stove'))
+                        ->unique(fn (CautionView $caution) => $caution->says)
+                        ->sortBy(fn (CautionView $caution) => array_search($caution->rank, Caution::RANKS, true))
+                        ->all(),
+                ),
+            ),
+        );
     }
 
     #[Adds('/houses/{house}/stove/outlook', 'PotOutlook', 'What a pot will do', 'PlanPot')]
     public function outlook(Requests\PlanPot $form, Outlook $outlook): JsonResponse
     {
-        return $this->json($outlook($form->string('cooker')->toString(), $form->string('setting')->toString(), $this->texts($form->input('batches')), $form->string('school')->toString(), $this->poured($form->input('poured'))));
+        return $this->json(
+            $outlook(
+                $form->string('cooker')->toString(),
+                $form->string('setting')->toString(),
+                $this->texts($form->input('batches')),
+                $form->string('school')->toString(),
+                $this->poured($form->input('poured')),
+            ),
+        );
     }
 
     #[Adds('/houses/{house}/stove', 'StoveView', 'Jars into a cooker, and on', 'StartSession')]
@@ -65,11 +83,19 @@ final class StoveController extends Controller
     {
         $water = $form->input('water');
 
-        return $this->pot($start(
-            $form->string('cooker')->toString(), $form->string('setting')->toString(), $this->texts($form->input('batches')), $form->string('school')->toString(),
-            $form->string('watch')->toString(), is_string($water) ? $water : null, max(1, $form->integer('speed')), $this->poured($form->input('poured')),
-            $form->string('confirmed')->toString(),
-        ));
+        return $this->pot(
+            $start(
+                $form->string('cooker')->toString(),
+                $form->string('setting')->toString(),
+                $this->texts($form->input('batches')),
+                $form->string('school')->toString(),
+                $form->string('watch')->toString(),
+                is_string($water) ? $water : null,
+                max(1, $form->integer('speed')),
+                $this->poured($form->input('poured')),
+                $form->string('confirmed')->toString(),
+            ),
+        );
     }
 
     #[Adds('/houses/{house}/stove/{session}/tend', 'StoveView', 'Something done at the stove', 'TendPot')]

@@ -52,8 +52,7 @@ final class TodayController extends Controller
         private readonly StoreWords $storeWords,
         private readonly StoveWords $stoveWords,
         private readonly Records $records,
-    ) {
-    }
+    ) {}
 
     #[Reads('/houses/{house}/today', 'Today', 'What wants doing')]
     public function show(): JsonResponse
@@ -61,36 +60,53 @@ final class TodayController extends Controller
         $kitchen = $this->kitchens->plain();
         $tonight = Carbon::instance($kitchen->today()->modify('+1 day'))->utc();
         // What stands warm at the Stove is shaken and taken off there, by its thermometer.
-        $atStove = StoveJar::query()->whereNull('out_at')->whereHas('session', fn (Builder $query) => $query->where('state', StoveSession::ON)->where('speed', 1))->pluck('batch_id');
-        $due = $this->tasks(fn (Builder $query) => $query->where('due_at', '<', $tonight)->where(fn (Builder $query) => $query->whereNotIn('batch_id', $atStove)->orWhereNotIn('step', [Step::WarmOff, Step::Shake]))->where(
-            fn (Builder $query) => $query->where('open', true)
-                ->orWhere(fn (Builder $waiting) => $waiting->where('step', Step::Settle)->where('due_at', '>', Carbon::now())),
-        ), self::DUE_LIMIT);
-        $coming = $this->tasks(fn (Builder $query) => $query
-            ->whereBetween('due_at', [$tonight, $tonight->copy()->addDays(self::COMING_DAYS)])
-            ->whereIn('step', [Step::Moisten, Step::WarmOil, Step::Fill, Step::WarmOn, Step::Strain, Step::Decant, Step::Bottle]), self::COMING_LIMIT);
+        $atStove = StoveJar::query()
+            ->whereNull('out_at')
+            ->whereHas('session', fn (Builder $query) => $query->where('state', StoveSession::ON)->where('speed', 1))
+            ->pluck('batch_id');
+        $due = $this->tasks(
+            fn (Builder $query) => $query
+                ->where('due_at', '<', $tonight)
+                ->where(fn (Builder $query) => $query->whereNotIn('batch_id', $atStove)->orWhereNotIn('step', [Step::WarmOff, Step::Shake]))
+                ->where(
+                    fn (Builder $query) => $query
+                        ->where('open', true)
+                        ->orWhere(fn (Builder $waiting) => $waiting->where('step', Step::Settle)->where('due_at', '>', Carbon::now())),
+                ),
+            self::DUE_LIMIT,
+        );
+        $coming = $this->tasks(
+            fn (Builder $query) => $query
+                ->whereBetween('due_at', [$tonight, $tonight->copy()->addDays(self::COMING_DAYS)])
+                ->whereIn('step', [Step::Moisten, Step::WarmOil, Step::Fill, Step::WarmOn, Step::Strain, Step::Decant, Step::Bottle]),
+            self::COMING_LIMIT,
+        );
         $stove = $this->stove();
-        $total = $due->count() < self::DUE_LIMIT ? $due->where('open', true)->count()
-            : Task::query()->where('due_at', '<', $tonight)->where('open', true)->count();
+        $total =
+            $due->count() < self::DUE_LIMIT
+                ? $due->where('open', true)->count()
+                : Task::query()->where('due_at', '<', $tonight)->where('open', true)->count();
         [$stores, $storesMore] = $this->storeWords->tasks();
         // Of what is past the hours it may be used, nothing else is to be done.
         $due = $due->reject(fn (Task $task) => $task->step !== Step::UseUp && $this->records->lateness($task->batch)->isPastUse());
         $views = array_values($due->map(fn (Task $task) => $this->words->view($task, $task->batch))->all());
 
-        return $this->json(new Today(
-            headline: $this->headline->of($views, $total),
-            date: $kitchen->now->format('l j F Y'),
-            throw_away: array_values(array_filter($views, fn (TaskView $task) => $task->danger)),
-            bar: $this->bar($views),
-            places: $this->places($views),
-            coming: $this->days($coming),
-            stove: $stove,
-            stores: $stores,
-            stores_more: $storesMore,
-            due: $total,
-            shown: $due->where('open', true)->count(),
-            empty: $views === [] && $coming->isEmpty() && Batch::query()->doesntExist(),
-        ));
+        return $this->json(
+            new Today(
+                headline: $this->headline->of($views, $total),
+                date: $kitchen->now->format('l j F Y'),
+                throw_away: array_values(array_filter($views, fn (TaskView $task) => $task->danger)),
+                bar: $this->bar($views),
+                places: $this->places($views),
+                coming: $this->days($coming),
+                stove: $stove,
+                stores: $stores,
+                stores_more: $storesMore,
+                due: $total,
+                shown: $due->where('open', true)->count(),
+                empty: $views === [] && $coming->isEmpty() && Batch::query()->doesntExist(),
+            ),
+        );
     }
 
     #[Adds('/houses/{house}/today/shaken', 'Today', 'Several jars were shaken or turned over', 'ShakeTogether')]
@@ -113,8 +129,17 @@ final class TodayController extends Controller
     /** @return list<StoveCard> the pots that are warm just now */
     private function stove(): array
     {
-        return array_values(StoveSession::query()->where('state', '!=', StoveSession::ENDED)->where('speed', 1)->orderByDesc('id')->limit(4)
-            ->with(['jars.batch', 'probes.probe'])->get()->map($this->stoveWords->card(...))->all());
+        return array_values(
+            StoveSession::query()
+                ->where('state', '!=', StoveSession::ENDED)
+                ->where('speed', 1)
+                ->orderByDesc('id')
+                ->limit(4)
+                ->with(['jars.batch', 'probes.probe'])
+                ->get()
+                ->map($this->stoveWords->card(...))
+                ->all(),
+        );
     }
 
     /**
@@ -123,8 +148,12 @@ final class TodayController extends Controller
      */
     private function tasks(\Closure $which, int $limit): Collection
     {
-        return $which(Task::query())->orderBy('due_at')->orderBy('id')->limit($limit)
-            ->with(['batch' => fn ($query) => $query->select(BatchWords::COLUMNS)])->get();
+        return $which(Task::query())
+            ->orderBy('due_at')
+            ->orderBy('id')
+            ->limit($limit)
+            ->with(['batch' => fn ($query) => $query->select(BatchWords::COLUMNS)])
+            ->get();
     }
 
     /**
@@ -156,8 +185,13 @@ final class TodayController extends Controller
         }
 
         return array_map(
-            fn (string $day, array $views) => new DayGroup($day, $this->times->day(Carbon::parse($day, $this->kitchens->now()->getTimezone())), $views),
-            array_keys($days), $days,
+            fn (string $day, array $views) => new DayGroup(
+                $day,
+                $this->times->day(Carbon::parse($day, $this->kitchens->now()->getTimezone())),
+                $views,
+            ),
+            array_keys($days),
+            $days,
         );
     }
 
@@ -179,7 +213,11 @@ final class TodayController extends Controller
         $now = $share($kitchen->now->getTimestamp());
 
         return new DayBar(
-            $kitchen->waking->fromText(), $kitchen->waking->toText(), $now >= 0 && $now <= 1 ? $now : null, $kitchen->now->format('H:i'), $marks,
+            $kitchen->waking->fromText(),
+            $kitchen->waking->toText(),
+            $now >= 0 && $now <= 1 ? $now : null,
+            $kitchen->now->format('H:i'),
+            $marks,
         );
     }
 }

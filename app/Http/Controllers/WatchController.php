@@ -23,9 +23,7 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** A batch watched as it infuses: its warmth, its sun, its colour and its scent. */
 final class WatchController extends Controller
 {
-    public function __construct(private readonly LookWords $looks, private readonly SunJars $sun)
-    {
-    }
+    public function __construct(private readonly LookWords $looks, private readonly SunJars $sun) {}
 
     #[Reads('/houses/{house}/batches/{batch}/warmth', 'BatchWarmth', 'All the warmth a batch has had')]
     public function warmth(Batch $batch, WarmthOfBatch $warmth): JsonResponse
@@ -50,7 +48,12 @@ final class WatchController extends Controller
     {
         $took = $take((string) base64_decode($form->string('csv')->toString(), true));
 
-        return $this->json(new WeatherTaken($took['taken'], array_map(fn (array $no) => new RefusedReading($no['row'], $no['sentence']), array_slice($took['refused'], 0, 100))));
+        return $this->json(
+            new WeatherTaken(
+                $took['taken'],
+                array_map(fn (array $no) => new RefusedReading($no['row'], $no['sentence']), array_slice($took['refused'], 0, 100)),
+            ),
+        );
     }
 
     #[Reads('/houses/{house}/batches/{batch}/looks', 'LooksView', 'The colour and the scent of a batch')]
@@ -63,11 +66,19 @@ final class WatchController extends Controller
     public function look(TakeLookForm $form, Batch $batch, TakeLook $take): JsonResponse
     {
         $text = fn (string $key): ?string => is_string($form->input($key)) && $form->input($key) !== '' ? $form->input($key) : null;
-        $place = fn (string $key): ?array => is_array($form->input($key)) ? array_map(floatval(...), array_values($form->input($key))) : null;
+        $place = fn (string $key): ?array => is_array($form->input($key))
+            ? array_map(floatval(...), array_values($form->input($key)))
+            : null;
         $score = $form->input('score');
         $take($batch, [
-            'what' => $form->string('what')->toString(), 'plain' => $form->boolean('plain'), 'swatch' => $text('swatch'), 'photo' => $text('photo'), 'oil' => $place('oil'), 'card' => $place('card'),
-            'score' => is_numeric($score) ? (int) $score : null, 'note' => $text('note'),
+            'what' => $form->string('what')->toString(),
+            'plain' => $form->boolean('plain'),
+            'swatch' => $text('swatch'),
+            'photo' => $text('photo'),
+            'oil' => $place('oil'),
+            'card' => $place('card'),
+            'score' => is_numeric($score) ? (int) $score : null,
+            'note' => $text('note'),
         ]);
 
         return $this->json($this->looks->of($batch));
@@ -76,7 +87,7 @@ final class WatchController extends Controller
     #[Reads('/houses/{house}/batches/{batch}/photos/{photo}', 'image/jpeg', 'A picture of the oil')]
     public function photo(Batch $batch, string $photo): Response
     {
-        $found = Photo::query()->where('batch_id', $batch->id)->where('uid', $photo)->first() ?? throw new NotFoundHttpException;
+        $found = Photo::query()->where('batch_id', $batch->id)->where('uid', $photo)->first() ?? throw new NotFoundHttpException();
 
         return new Response($found->jpeg, 200, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=86400']);
     }

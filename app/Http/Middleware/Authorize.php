@@ -12,14 +12,12 @@ use Symfony\Component\HttpFoundation\Response;
 /** Lets through only those whose role in the house has the ability the route names. */
 final class Authorize
 {
-    public function __construct(private readonly CurrentHouse $current)
-    {
-    }
+    public function __construct(private readonly CurrentHouse $current) {}
 
     public function handle(Request $request, Closure $next, string $ability): Response
     {
         if (! $this->current->role()->may(Ability::from($ability))) {
-            throw new AuthorizationException;
+            throw new AuthorizationException();
         }
 
         return $next($request);

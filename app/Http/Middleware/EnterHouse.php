@@ -13,19 +13,18 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** Enters the house named in the address. To a stranger it does not exist. */
 final class EnterHouse
 {
-    public function __construct(private readonly CurrentHouse $current)
-    {
-    }
+    public function __construct(private readonly CurrentHouse $current) {}
 
     public function handle(Request $request, Closure $next): Response
     {
         $user = $request->user();
         assert($user instanceof User);
-        $membership = Membership::query()
-            ->where('user_id', $user->id)
-            ->whereRelation('house', 'uid', (string) $request->route('house'))
-            ->with('house')
-            ->first() ?? throw new NotFoundHttpException;
+        $membership =
+            Membership::query()
+                ->where('user_id', $user->id)
+                ->whereRelation('house', 'uid', (string) $request->route('house'))
+                ->with('house')
+                ->first() ?? throw new NotFoundHttpException();
         $this->current->enter($membership->house, $membership->role);
         $request->route()?->forgetParameter('house');
 

@@ -32,7 +32,7 @@ final class Idempotency
     public function handle(Request $request, Closure $next): Response
     {
         $user = $request->user();
-        if ($request->isMethodSafe() || ! $user instanceof User) {
+        if ($request->isMethodSafe() || ! ($user instanceof User)) {
             return $next($request);
         }
         $key = (string) $request->header('Idempotency-Key', '');
@@ -109,7 +109,10 @@ final class Idempotency
                 report($thrown);
 
                 // The database went as it was being written: it may be in, or not.
-                return $this->later(503, 'It is not known whether that was written down. Try again: it is done once, however often it is sent.');
+                return $this->later(
+                    503,
+                    'It is not known whether that was written down. Try again: it is done once, however often it is sent.',
+                );
             }
 
             return $response;

@@ -15,7 +15,7 @@ final class LimitBody
     {
         $body = $request->isMethodSafe() ? '' : $request->getContent();
         if (strlen($body) > (int) $kilobytes * 1024) {
-            throw new PostTooLargeException;
+            throw new PostTooLargeException();
         }
         if ($body !== '' && (! $request->isJson() || ! is_array(json_decode($body, true, 64)))) {
             throw new BadRequestHttpException('That could not be read. Send it as a JSON object.');

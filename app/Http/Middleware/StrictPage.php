@@ -17,10 +17,21 @@ final class StrictPage
         $nonce = rtrim(strtr(base64_encode(random_bytes(18)), '+/', '-_'), '=');
         $request->attributes->set('nonce', $nonce);
         $response = $next($request);
-        $response->headers->set('Content-Security-Policy', implode('; ', [
-            "default-src 'none'", "script-src 'self'", "style-src 'self' 'nonce-{$nonce}'", "img-src 'self' data: blob:",
-            "font-src 'self'", "connect-src 'self'", "manifest-src 'self'", "base-uri 'none'", "form-action 'self'", "frame-ancestors 'none'",
-        ]));
+        $response->headers->set(
+            'Content-Security-Policy',
+            implode('; ', [
+                "default-src 'none'",
+                "script-src 'self'",
+                "style-src 'self' 'nonce-{$nonce}'",
+                "img-src 'self' data: blob:",
+                "font-src 'self'",
+                "connect-src 'self'",
+                "manifest-src 'self'",
+                "base-uri 'none'",
+                "form-action 'self'",
+                "frame-ancestors 'none'",
+            ]),
+        );
         if (! $response->headers->has('Cache-Control') || str_contains((string) $response->headers->get('Cache-Control'), 'no-cache')) {
             $response->headers->set('Cache-Control', 'no-store, private');
         }

@@ -5,10 +5,21 @@ namespace App\Http\Requests;
 use OpenApi\Attributes as OA;
 
 /** What is known of a lot, with the version that was edited. */
-#[OA\Schema(schema: 'EditLot', required: ['lot', 'version'], properties: [
-    new OA\Property(property: 'lot', type: 'object', description: 'Fields by name, as they are typed: kind, material, called, form, state, amount, low_at, price, got_how, got_where, got_on, opened_on, best_before, food_grade, allergens, note'),
-    new OA\Property(property: 'version', type: 'integer'),
-])]
+#[
+    OA\Schema(
+        schema: 'EditLot',
+        required: ['lot', 'version'],
+        properties: [
+            new OA\Property(
+                property: 'lot',
+                type: 'object',
+                description: 'Fields by name, as they are typed: kind, material, called, form, state, amount, low_at, price, '.
+                    'got_how, got_where, got_on, opened_on, best_before, food_grade, allergens, note',
+            ),
+            new OA\Property(property: 'version', type: 'integer'),
+        ],
+    ),
+]
 final class EditLot extends Form
 {
     public function rules(): array

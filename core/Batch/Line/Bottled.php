@@ -18,14 +18,21 @@ final readonly class Bottled extends Line
      * @param  array<string, string>  $kept how they are kept, as far as it was said
      * @param  list<array{lot: string, count: int}>  $taken bottles out of Stores
      */
-    public function __construct(public array $bottles, public float $filledMl, public ?float $leftMl, public array $kept = [], public array $taken = [])
-    {
-    }
+    public function __construct(
+        public array $bottles,
+        public float $filledMl,
+        public ?float $leftMl,
+        public array $kept = [],
+        public array $taken = [],
+    ) {}
 
     public static function of(Stored $data): self
     {
         return new self(
-            array_map(FilledSize::of(...), $data->parts('bottles')), $data->number('filled_ml'), $data->numberOrNull('left_ml'), $data->words('kept'),
+            array_map(FilledSize::of(...), $data->parts('bottles')),
+            $data->number('filled_ml'),
+            $data->numberOrNull('left_ml'),
+            $data->words('kept'),
             array_map(fn (Stored $each) => ['lot' => $each->text('lot'), 'count' => $each->count('count')], $data->parts('taken')),
         );
     }
@@ -38,8 +45,11 @@ final readonly class Bottled extends Line
     public function data(): array
     {
         return [
-            'bottles' => array_map(fn (FilledSize $size) => $size->data(), $this->bottles), 'filled_ml' => $this->filledMl, 'left_ml' => $this->leftMl,
-            'kept' => $this->kept, 'taken' => $this->taken,
+            'bottles' => array_map(fn (FilledSize $size) => $size->data(), $this->bottles),
+            'filled_ml' => $this->filledMl,
+            'left_ml' => $this->leftMl,
+            'kept' => $this->kept,
+            'taken' => $this->taken,
         ];
     }
 

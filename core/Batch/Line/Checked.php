@@ -18,9 +18,7 @@ final readonly class Checked extends Line
      * @param  string  $verdict of Stores' LotCheck
      * @param  array<string, string>  $answers by question
      */
-    public function __construct(public string $verdict, public string $says, public array $answers)
-    {
-    }
+    public function __construct(public string $verdict, public string $says, public array $answers) {}
 
     public static function of(Stored $data): self
     {

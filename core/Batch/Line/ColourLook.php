@@ -19,21 +19,38 @@ final readonly class ColourLook extends Look
      * @param  string  $how swatch, photo, or photo and card
      * @param  ?string  $photo its id
      */
-    public function __construct(public array $lab, public array $rgb, public bool $plain, public string $how, public ?string $photo = null)
-    {
-    }
+    public function __construct(
+        public array $lab,
+        public array $rgb,
+        public bool $plain,
+        public string $how,
+        public ?string $photo = null,
+    ) {}
 
     public static function of(Stored $data): self
     {
         $lab = [...$data->numbers('lab'), 0.0, 0.0, 0.0];
         $rgb = [...$data->numbers('rgb'), 0.0, 0.0, 0.0];
 
-        return new self([$lab[0], $lab[1], $lab[2]], [(int) $rgb[0], (int) $rgb[1], (int) $rgb[2]], $data->flag('plain'), $data->text('how', 'swatch'), $data->textOrNull('photo'));
+        return new self(
+            [$lab[0], $lab[1], $lab[2]],
+            [(int) $rgb[0], (int) $rgb[1], (int) $rgb[2]],
+            $data->flag('plain'),
+            $data->text('how', 'swatch'),
+            $data->textOrNull('photo'),
+        );
     }
 
     public function data(): array
     {
-        return ['what' => self::WHAT, 'lab' => $this->lab, 'rgb' => $this->rgb, 'plain' => $this->plain, 'how' => $this->how, ...($this->photo === null ? [] : ['photo' => $this->photo])];
+        return [
+            'what' => self::WHAT,
+            'lab' => $this->lab,
+            'rgb' => $this->rgb,
+            'plain' => $this->plain,
+            'how' => $this->how,
+            ...$this->photo === null ? [] : ['photo' => $this->photo],
+        ];
     }
 
     public function withPhoto(string $id): self

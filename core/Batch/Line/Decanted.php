@@ -18,9 +18,7 @@ final readonly class Decanted extends Line
      * @param  ?float  $ml what is left to bottle
      * @param  bool  $again whether it went through paper once more
      */
-    public function __construct(public string $typed, public ?float $ml, public float $lostMl, public bool $again)
-    {
-    }
+    public function __construct(public string $typed, public ?float $ml, public float $lostMl, public bool $again) {}
 
     public static function of(Stored $data): self
     {

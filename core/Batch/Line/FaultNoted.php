@@ -16,9 +16,7 @@ final readonly class FaultNoted extends Line
      * @param  string  $seen the same in words
      * @param  string  $cause,$name what it most likely is; empty where nothing fits
      */
-    public function __construct(public array $signs, public string $seen, public string $cause, public string $name, public string $keep)
-    {
-    }
+    public function __construct(public array $signs, public string $seen, public string $cause, public string $name, public string $keep) {}
 
     public static function of(Stored $data): self
     {

@@ -10,9 +10,7 @@ use Kettle\Batch\Stored;
 final readonly class FilledSize
 {
     /** @param  string  $size its id in the house */
-    public function __construct(public string $size, public string $called, public float $capacityMl, public int $count)
-    {
-    }
+    public function __construct(public string $size, public string $called, public float $capacityMl, public int $count) {}
 
     public static function of(Stored $data): self
     {

@@ -27,9 +27,9 @@ final class Lines
             FaultNoted::KIND => FaultNoted::of($stored),
             Acknowledged::KIND => Acknowledged::of($stored),
             Look::KIND => $stored->text('what') === ScentLook::WHAT ? ScentLook::of($stored) : ColourLook::of($stored),
-            Discarded::KIND => new Discarded,
+            Discarded::KIND => new Discarded(),
             Undone::KIND => Undone::of($stored),
-            default => new Note,
+            default => new Note(),
         };
     }
 }

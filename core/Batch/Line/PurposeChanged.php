@@ -11,9 +11,7 @@ final readonly class PurposeChanged extends Line
 {
     public const KIND = 'purpose';
 
-    public function __construct(public string $from, public string $to)
-    {
-    }
+    public function __construct(public string $from, public string $to) {}
 
     public static function of(Stored $data): self
     {

@@ -12,9 +12,7 @@ final readonly class PutAway extends Line
     public const KIND = 'kept';
 
     /** @param  array<string, string>  $as what was changed: place, glass, antioxidant, where */
-    public function __construct(public array $as)
-    {
-    }
+    public function __construct(public array $as) {}
 
     public static function of(Stored $data): self
     {

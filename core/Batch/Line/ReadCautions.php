@@ -10,9 +10,7 @@ use Kettle\Batch\Stored;
 abstract readonly class ReadCautions extends Line
 {
     /** @param  list<array{id: string, says: string}>  $cautions that were read, as they stood */
-    public function __construct(public array $cautions)
-    {
-    }
+    public function __construct(public array $cautions) {}
 
     /** @return list<array{id: string, says: string}> */
     protected static function cautions(Stored $data): array

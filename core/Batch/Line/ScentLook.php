@@ -12,9 +12,7 @@ final readonly class ScentLook extends Look
     public const WHAT = 'scent';
 
     /** @param  int  $score how strong it smells of the herb, 0 to 10 */
-    public function __construct(public int $score)
-    {
-    }
+    public function __construct(public int $score) {}
 
     public static function of(Stored $data): self
     {

@@ -38,14 +38,23 @@ final readonly class Strained extends Line
         public ?string $spentTo = null,
         public ?string $filter = null,
         public array $signs = [],
-    ) {
-    }
+    ) {}
 
     public static function of(Stored $data): self
     {
         return new self(
-            $data->text('typed'), $data->numberOrNull('ml'), $data->text('verdict'), $data->text('says'), $data->numberOrNull('uptake_ml_per_g'), $data->textOrNull('way'), $data->flag('weighed'),
-            $data->text('warmth'), $data->numberOrNull('spent_g'), $data->textOrNull('spent_to'), $data->textOrNull('filter'), $data->texts('signs'),
+            $data->text('typed'),
+            $data->numberOrNull('ml'),
+            $data->text('verdict'),
+            $data->text('says'),
+            $data->numberOrNull('uptake_ml_per_g'),
+            $data->textOrNull('way'),
+            $data->flag('weighed'),
+            $data->text('warmth'),
+            $data->numberOrNull('spent_g'),
+            $data->textOrNull('spent_to'),
+            $data->textOrNull('filter'),
+            $data->texts('signs'),
         );
     }
 
@@ -57,9 +66,18 @@ final readonly class Strained extends Line
     public function data(): array
     {
         return [
-            'typed' => $this->typed, 'ml' => $this->ml, 'verdict' => $this->verdict, 'says' => $this->says, 'uptake_ml_per_g' => $this->uptakeMlPerG, 'way' => $this->way, 'weighed' => $this->weighed,
-            ...($this->warmth === '' ? [] : ['warmth' => $this->warmth]), ...($this->spentG === null ? [] : ['spent_g' => $this->spentG]), ...($this->spentTo === null ? [] : ['spent_to' => $this->spentTo]),
-            ...($this->filter === null ? [] : ['filter' => $this->filter]), ...($this->signs === [] ? [] : ['signs' => $this->signs]),
+            'typed' => $this->typed,
+            'ml' => $this->ml,
+            'verdict' => $this->verdict,
+            'says' => $this->says,
+            'uptake_ml_per_g' => $this->uptakeMlPerG,
+            'way' => $this->way,
+            'weighed' => $this->weighed,
+            ...$this->warmth === '' ? [] : ['warmth' => $this->warmth],
+            ...$this->spentG === null ? [] : ['spent_g' => $this->spentG],
+            ...$this->spentTo === null ? [] : ['spent_to' => $this->spentTo],
+            ...$this->filter === null ? [] : ['filter' => $this->filter],
+            ...$this->signs === [] ? [] : ['signs' => $this->signs],
         ];
     }
 

@@ -25,13 +25,23 @@ final readonly class TaskLine extends Line
      * @param  list<string>  $seen under the lid, or on the flame (Method::SIGNS)
      * @param  ?float  $warmH hours at warmth that a thermometer counted
      */
-    public function __construct(public string $task, public Outcome $outcome, public string $until = '', public array $seen = [], public ?float $warmH = null)
-    {
-    }
+    public function __construct(
+        public string $task,
+        public Outcome $outcome,
+        public string $until = '',
+        public array $seen = [],
+        public ?float $warmH = null,
+    ) {}
 
     public static function of(Stored $data): self
     {
-        return new self($data->text('task'), Outcome::tryFrom($data->text('outcome')) ?? Outcome::Done, $data->text('until'), $data->texts('seen'), $data->numberOrNull('warm_h'));
+        return new self(
+            $data->text('task'),
+            Outcome::tryFrom($data->text('outcome')) ?? Outcome::Done,
+            $data->text('until'),
+            $data->texts('seen'),
+            $data->numberOrNull('warm_h'),
+        );
     }
 
     public function kind(): string
@@ -42,8 +52,11 @@ final readonly class TaskLine extends Line
     public function data(): array
     {
         return [
-            'task' => $this->task, 'outcome' => $this->outcome->value, ...($this->seen === [] ? [] : ['seen' => $this->seen]),
-            ...($this->warmH === null ? [] : ['warm_h' => $this->warmH]), ...($this->until === '' ? [] : ['until' => $this->until]),
+            'task' => $this->task,
+            'outcome' => $this->outcome->value,
+            ...$this->seen === [] ? [] : ['seen' => $this->seen],
+            ...$this->warmH === null ? [] : ['warm_h' => $this->warmH],
+            ...$this->until === '' ? [] : ['until' => $this->until],
         ];
     }
 
@@ -61,7 +74,11 @@ final readonly class TaskLine extends Line
     {
         return match (true) {
             $this->outcome === Outcome::Skipped => Event::skipped($this->task, $at),
-            $this->outcome === Outcome::Later => Event::putOff($this->task, $at, (new \DateTimeImmutable($this->until))->setTimezone($at->getTimezone())),
+            $this->outcome === Outcome::Later => Event::putOff(
+                $this->task,
+                $at,
+                (new \DateTimeImmutable($this->until))->setTimezone($at->getTimezone()),
+            ),
             array_diff(array_keys(Method::SIGNS), $this->seen) === [] => Event::doneBySigns($this->task, $at),
             $this->warmH !== null => Event::warmed($this->task, $at, $this->warmH),
             default => Event::done($this->task, $at),

@@ -12,9 +12,7 @@ final readonly class Undone extends Line
     public const KIND = 'undone';
 
     /** @param  string  $what the kind of line that it strikes out */
-    public function __construct(public string $what)
-    {
-    }
+    public function __construct(public string $what) {}
 
     public static function of(Stored $data): self
     {

@@ -19,13 +19,17 @@ final readonly class Used extends Line
      * @param  string  $how of HOW
      * @param  string  $to for what, or to whom
      */
-    public function __construct(public int $bottle, public string $how, public float $ml, public string $typed, public string $to)
-    {
-    }
+    public function __construct(public int $bottle, public string $how, public float $ml, public string $typed, public string $to) {}
 
     public static function of(Stored $data): self
     {
-        return new self($data->count('bottle'), in_array($data->text('how'), self::HOW, true) ? $data->text('how') : 'used', $data->number('ml'), $data->text('typed'), $data->text('to'));
+        return new self(
+            $data->count('bottle'),
+            in_array($data->text('how'), self::HOW, true) ? $data->text('how') : 'used',
+            $data->number('ml'),
+            $data->text('typed'),
+            $data->text('to'),
+        );
     }
 
     public function kind(): string
