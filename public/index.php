@@ -6,4 +6,5 @@ define('LARAVEL_START', microtime(true));
 
 require __DIR__ . '/../vendor/autoload.php';
 
-require_once __DIR__ . '/../bootstrap/app.php'->handleRequest(Request::capture());
+$app = require_once __DIR__ . '/../bootstrap/app.php';
+$app->handleRequest(Request::capture());

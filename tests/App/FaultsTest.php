@@ -159,7 +159,8 @@ it('makes batches older than the press say what they are for, and their bottles 
         ->where('batch_id', $id)
         ->where('number', 2)
         ->update(['left_ml' => 0]);
-    require database_path('migrations/2026_11_25_000004_carry_older_batches.php')->up();
+    $migration = require database_path('migrations/2026_11_25_000004_carry_older_batches.php');
+    $migration->up();
     $batch = app(CurrentHouse::class)->within($this->house, fn () => Batch::query()->where('uid', $uid)->firstOrFail());
     expect($batch->purpose)
         ->toBe('salve')
