@@ -4,10 +4,10 @@ namespace Tests;
 
 use Kettle\Material\Cupboard;
 use Kettle\Material\Tables;
+use Kettle\Reason\Way;
 use Kettle\Recipe\KitchenReader;
 use Kettle\Recipe\Plan;
 use Kettle\Recipe\Planning;
-use Kettle\Recipe\Way;
 use Kettle\Recipe\WishRefused;
 
 /**

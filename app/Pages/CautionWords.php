@@ -57,16 +57,7 @@ final readonly class CautionWords
     {
         $told = $this->planning->rules()->told($rule, $facts);
 
-        return new CautionView(
-            $told['id'],
-            $told['rank'],
-            $rule->places,
-            $told['says'],
-            $told['why'],
-            $told['source'],
-            $told['acknowledge'],
-            $read,
-        );
+        return new CautionView($told->id, $told->rank, $rule->places, $told->says, $told->why, $told->source, $told->acknowledge, $read);
     }
 
     /** @return array<string, string> "K. Keeper, Tue 24 Nov, 10:10" by caution id */

@@ -58,7 +58,7 @@ no_wide_lines() {
 
 # Prettier breaks the lines, and Pint has the last word.
 format() {
-  git ls-files '*.php' | xargs npx prettier --log-level warn --write
+  npx prettier --log-level warn --write '{app,bin,bootstrap,compat,config,core,database,perf,routes,tests}/**/*.php'
   php vendor/bin/pint -q
   npx prettier --log-level warn --write web tests/Web
 }

@@ -21,6 +21,7 @@ use Kettle\Material\Blend;
 use Kettle\Material\State;
 use Kettle\Material\Tables;
 use Kettle\Reason\Figure;
+use Kettle\Reason\Note;
 use Kettle\Reason\Refused;
 use Kettle\Recipe\Fields;
 use Kettle\Recipe\Kitchen;
@@ -223,7 +224,9 @@ final readonly class PressQuestions
             throw CautionRefused::place($place);
         }
 
-        return ['cautions' => $this->planning->cautions($document, $this->kitchen, $place)];
+        $cautions = $this->planning->cautions($document, $this->kitchen, $place);
+
+        return ['cautions' => array_map(fn (Note $caution) => $caution->said(), $cautions)];
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Caution;
 
 use Kettle\Material\Tables;
+use Kettle\Reason\Note;
 
 /** Which cautions hold, in the order of their weight. */
 final class Cautions
@@ -51,18 +52,17 @@ final class Cautions
         return null;
     }
 
-    /** @return array{id: string, rank: string, says: string, why: string, source: string, acknowledge: bool} */
-    public function told(Caution $rule, Facts $facts): array
+    public function told(Caution $rule, Facts $facts): Note
     {
-        return [
-            'id' => $rule->id,
-            'rank' => $rule->rank,
-            'says' => $rule->says($facts),
-            'why' => $rule->why,
-            'source' => $this->source($rule->source),
-            'acknowledge' => $rule->acknowledge,
-            'about' => $rule->about,
-        ];
+        return new Note(
+            $rule->id,
+            $rule->rank,
+            $rule->says($facts),
+            $rule->about,
+            why: $rule->why,
+            source: $this->source($rule->source),
+            acknowledge: $rule->acknowledge,
+        );
     }
 
     /** The title of a source, with how sure it is, as the Almanac gives it. */

@@ -40,11 +40,12 @@ final readonly class Note
     /** @return array{id: string, rank: string, says: string, about: string, why?: string, source?: string, acknowledge?: bool} */
     public function said(): array
     {
-        $said = ['id' => $this->id, 'rank' => $this->rank, 'says' => $this->says, 'about' => $this->about];
+        $said = ['id' => $this->id, 'rank' => $this->rank, 'says' => $this->says];
+        if ($this->source !== '') {
+            $said += ['why' => $this->why, 'source' => $this->source, 'acknowledge' => $this->acknowledge];
+        }
 
-        return $this->source === ''
-            ? $said
-            : $said + ['why' => $this->why, 'source' => $this->source, 'acknowledge' => $this->acknowledge];
+        return $said + ['about' => $this->about];
     }
 
     /** @return array<string, mixed> with the ways out of it, as docs/formats/plan.schema.json has it */

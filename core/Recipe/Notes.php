@@ -12,6 +12,8 @@ use Kettle\Diary\Booking;
 use Kettle\Infusion\Method;
 use Kettle\Keeping\Keeping;
 use Kettle\Measure\Ratio;
+use Kettle\Reason\Note;
+use Kettle\Reason\Way;
 
 /**
  * What to watch for in a plan: of its jar, days and oils, and the cautions; stop before care before note, with ways
@@ -30,10 +32,7 @@ final class Notes
         'away-use-by' => 'keeping',
     ];
 
-    /**
-     * @return list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string,
-     *     change: array<string, mixed>}>, why?: string, source?: string, acknowledge?: bool}>
-     */
+    /** @return list<Note> */
     public static function of(
         Wish $wish,
         Amounts $amounts,
@@ -92,37 +91,21 @@ final class Notes
             );
         }
         foreach ($cautions->holding($facts, 'bench') as $rule) {
-            $notes[] = [
-                ...$cautions->told($rule, $facts),
-                'ways' => array_map(fn (Way $way) => $way->toArray(), Remedies::ofStop($rule->id, $wish, $kitchen)),
-            ];
+            $notes[] = $cautions->told($rule, $facts)->withWays(Remedies::ofStop($rule->id, $wish, $kitchen));
         }
         $order = array_flip(Caution::RANKS);
-        usort($notes, fn (array $a, array $b) => $order[$a['rank']] <=> $order[$b['rank']]);
+        usort($notes, fn (Note $a, Note $b) => $order[$a->rank] <=> $order[$b->rank]);
 
         return $notes;
     }
 
-    /**
-     * @param  list<Way>  $ways
-     * @return array{id: string, rank: string, about: string, says: string, ways: list<array{id: string, says: string,
-     *     change: array<string, mixed>}>}
-     */
-    public static function note(string $id, string $rank, string $says, array $ways = []): array
+    /** @param  list<Way>  $ways */
+    private static function note(string $id, string $rank, string $says, array $ways = []): Note
     {
-        return [
-            'id' => $id,
-            'rank' => $rank,
-            'about' => self::ABOUT[$id] ?? (str_starts_with($id, 'short.') ? 'oil' : 'days'),
-            'says' => $says,
-            'ways' => array_map(fn (Way $way) => $way->toArray(), $ways),
-        ];
+        return new Note($id, $rank, $says, self::ABOUT[$id] ?? 'days', $ways);
     }
 
-    /**
-     * @return list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string,
-     *     change: array<string, mixed>}>}>
-     */
+    /** @return list<Note> */
     private static function aboutTheJar(Wish $wish, Amounts $amounts, Kitchen $kitchen): array
     {
         if ($wish->method->has(Method::IN_PAN)) {
@@ -191,10 +174,7 @@ final class Notes
         return $notes;
     }
 
-    /**
-     * @return list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string,
-     *     change: array<string, mixed>}>}>
-     */
+    /** @return list<Note> */
     private static function aboutTheCooker(Booking $booking, Days $days): array
     {
         $when = fn (\DateTimeImmutable $moment) => $moment->format('D j M, H:i');
@@ -240,10 +220,7 @@ final class Notes
         return $notes;
     }
 
-    /**
-     * @return list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string,
-     *     change: array<string, mixed>}>}>
-     */
+    /** @return list<Note> */
     private static function aboutTheOils(Wish $wish, Amounts $amounts, Kitchen $kitchen): array
     {
         if ($wish->sets()) {

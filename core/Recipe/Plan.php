@@ -7,6 +7,7 @@ namespace Kettle\Recipe;
 use Kettle\Diary\Timetable;
 use Kettle\Keeping\Keeping;
 use Kettle\Reason\Figure;
+use Kettle\Reason\Note;
 use Kettle\Warmth\Load;
 
 /** A wish made into amounts, levels, days and what to watch for. */
@@ -15,8 +16,7 @@ final readonly class Plan
     /**
      * @param  array<string, Figure>  $figures by id
      * @param  list<array{slot: ?string, text: string, chosen: bool}>  $sentence
-     * @param  list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string,
-     *     change: array<string, mixed>}>, why?: string, source?: string, acknowledge?: bool}>  $notes rank is stop, care or note
+     * @param  list<Note>  $notes
      */
     public function __construct(
         public Wish $wish,
@@ -30,10 +30,7 @@ final readonly class Plan
         public Load $load,
     ) {}
 
-    /**
-     * @param list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string,
-     *     change: array<string, mixed>}>, why?: string, source?: string, acknowledge?: bool}>  $notes
-     */
+    /** @param  list<Note>  $notes */
     public function withNotes(array $notes): self
     {
         return new self(
@@ -52,8 +49,7 @@ final readonly class Plan
     /** Whether nobody has to read a warning first, and it keeps outside the refrigerator: fit to be offered instead. */
     public function isSound(): bool
     {
-        return ! $this->keeping->coldOnly &&
-            array_filter($this->notes, fn (array $note) => $note['rank'] === 'stop' || ($note['acknowledge'] ?? false)) === [];
+        return ! $this->keeping->coldOnly && array_filter($this->notes, fn (Note $note) => $note->warns()) === [];
     }
 
     /** For the record: where the sentence says today, the day itself. */

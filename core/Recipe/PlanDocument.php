@@ -8,6 +8,7 @@ use Kettle\Material\HerbPart;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Reason\Figure;
+use Kettle\Reason\Note;
 use Kettle\Reason\Reason;
 use Kettle\Reason\Wording;
 use Kettle\Vessel\Jar;
@@ -115,7 +116,7 @@ final readonly class PlanDocument
             'picture' => array_map(fn (float $percent) => round($percent, 1), $wish->blend->picture()),
             'stores' => $plan->supplies->document($this->kitchen),
             'steps' => Steps::of($plan, $this->kitchen),
-            'notes' => $plan->notes,
+            'notes' => array_map(fn (Note $note) => $note->toArray(), $plan->notes),
         ];
     }
 

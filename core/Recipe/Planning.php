@@ -11,6 +11,8 @@ use Kettle\Material\Cupboard;
 use Kettle\Material\Row;
 use Kettle\Material\Tables;
 use Kettle\Reason\Figure;
+use Kettle\Reason\Note;
+use Kettle\Reason\Way;
 use Kettle\Reason\Wording;
 
 /**
@@ -50,18 +52,11 @@ final class Planning
         }
 
         return $plan->withNotes(
-            array_map(
-                fn (array $note) => [
-                    ...$note,
-                    'ways' => array_values(
-                        array_filter(
-                            $note['ways'],
-                            fn (array $way) => $this->leadsOut($wish, $way['change'], $way['id'], $kitchen, $note['id']),
-                        ),
-                    ),
-                ],
-                $plan->notes,
-            ),
+            array_map(function (Note $note) use ($wish, $kitchen): Note {
+                $leadsOut = fn (Way $way) => $this->leadsOut($wish, $way->change, $way->id, $kitchen, $note->id);
+
+                return $note->withWays(array_values(array_filter($note->ways, $leadsOut)));
+            }, $plan->notes),
         );
     }
 
@@ -79,7 +74,7 @@ final class Planning
         }
 
         return ($way !== Way::FOR_THE_SKIN || $plan->isSound()) &&
-            array_filter($plan->notes, fn (array $note) => $note['id'] === $complaint) === [];
+            array_filter($plan->notes, fn (Note $note) => $note->id === $complaint) === [];
     }
 
     /**
@@ -131,7 +126,7 @@ final class Planning
     /**
      * @param  array<mixed>  $wish
      * @param  ?string  $place of Caution::PLACES; null for all
-     * @return list<array<string, mixed>> the cautions of a wish, whether it can be planned or not
+     * @return list<Note> the cautions of a wish, whether it can be planned or not
      *
      * @throws WishRefused when it cannot be read
      */

@@ -13,6 +13,7 @@ use Kettle\Material\HerbPart;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Measure\Ratio;
+use Kettle\Reason\Way;
 use Kettle\Reason\Wording;
 use Kettle\Stores\Allocation;
 use Kettle\Vessel\Jar;

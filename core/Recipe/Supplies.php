@@ -7,6 +7,7 @@ namespace Kettle\Recipe;
 use Kettle\Material\HerbPart;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
+use Kettle\Reason\Note;
 use Kettle\Stores\Allocation;
 use Kettle\Stores\Condition;
 use Kettle\Stores\Lot;
@@ -90,10 +91,7 @@ final readonly class Supplies
         return $lots;
     }
 
-    /**
-     * @return list<array{id: string, rank: string, says: string, ways: list<array{id: string, says: string,
-     *     change: array<string, mixed>}>}> what is short, with the ways out of it
-     */
+    /** @return list<Note> what is short, with the ways out of it */
     public function notes(Wish $wish, Amounts $amounts, Kitchen $kitchen): array
     {
         $notes = [];
@@ -112,7 +110,7 @@ final readonly class Supplies
                         ? []
                         : Remedies::ofShortOil($wish, $amounts, $kitchen, $oil['carrier'], $oil['share'], $taking));
             $there = $taking->need - $taking->short;
-            $notes[] = Notes::note(
+            $notes[] = new Note(
                 'short.'.($need['material'] ?: 'herb-'.$i),
                 'care',
                 sprintf(
@@ -121,6 +119,7 @@ final readonly class Supplies
                     AmountWriter::plain($taking->short, $kind),
                     $there > 0 ? AmountWriter::plain($there, $kind) : 'none that may still be used',
                 ),
+                'oil',
                 $ways,
             );
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Recipe;
 
 use Kettle\Reason\Refused;
+use Kettle\Reason\Way;
 
 /**
  * A wish that cannot be planned. Carries every fault found, so that all can be mended at once.

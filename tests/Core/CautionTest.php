@@ -45,14 +45,14 @@ it('says each with every word filled in, why, and a source', function () {
         $facts = cautionFacts($line);
         foreach ($cautions->holding($facts, $place) as $rule) {
             $told = $cautions->told($rule, $facts);
-            expect($told['says'])
+            expect($told->says)
                 ->toMatch('/^[A-Z].*[.]$/su')
                 ->not->toContain('{')
                 ->not->toContain('  ')
                 ->not->toStartWith(':')
-                ->and($told['why'])
+                ->and($told->why)
                 ->toMatch('/^[A-Z][^.]*[.]$/')
-                ->and($told['source'])
+                ->and($told->source)
                 ->not->toBe('')
                 ->and($rule->label($facts))
                 ->not->toContain('{');
@@ -68,7 +68,7 @@ it('leaves no hole in the words of any method’s plan', function (string $metho
     );
     expect($said)->not->toBe([]);
     foreach ($said as $caution) {
-        expect($caution['says'])->not->toMatch('/ [,.;:]|  |[{}]/');
+        expect($caution->says)->not->toMatch('/ [,.;:]|  |[{}]/');
     }
 })->with(
     array_map(
@@ -140,7 +140,7 @@ it('plans a fresh kitchen oil for four days in the cold, and says so everywhere'
         ->and($plan->timetable->readyDay()->format('Y-m-d'))
         ->toBeLessThan($plan->figures['best_before']->text());
     $note = array_column($plan->notes, null, 'id')['four-days'];
-    expect($note['acknowledge'])->toBeTrue()->and($note['says'])->toContain('4 °C')->and($note['source'])->toContain('National Center');
+    expect($note->acknowledge)->toBeTrue()->and($note->says)->toContain('4 °C')->and($note->source)->toContain('National Center');
 });
 
 it('reckons the souring of what is planned', function () {

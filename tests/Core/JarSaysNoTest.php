@@ -1,6 +1,7 @@
 <?php
 
-use Kettle\Recipe\Way;
+use Kettle\Reason\Note;
+use Kettle\Reason\Way;
 use Kettle\Recipe\WishRefused;
 use Tests\Core\Support;
 
@@ -182,12 +183,12 @@ it('offers the ways out of a thin cover and a thin headspace beside the plan', f
     )->toBeGreaterThanOrEqual(25.0);
 });
 
-/** @param  list<array<string, mixed>>  $notes */
+/** @param  list<Note>  $notes */
 function collect_note(array $notes, string $id): array
 {
     foreach ($notes as $note) {
-        if ($note['id'] === $id) {
-            return $note;
+        if ($note->id === $id) {
+            return $note->toArray();
         }
     }
 

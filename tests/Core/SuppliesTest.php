@@ -191,8 +191,8 @@ it('tells when the blend would bring an allergen', function () {
         ],
     ];
     $notes = Support::plan(['herb' => ['id' => 'self-heal'], 'oils' => ['jojoba'], 'jar' => '473'], $only)->notes;
-    $blend = array_column(array_column($notes, null, 'id')['short.jojoba']['ways'], null, 'id')['blend'];
-    expect($blend['says'])->toContain('brings hazelnut (tree nuts), an allergen')->and($house)->toBeArray();
+    $blend = array_column(array_column($notes, null, 'id')['short.jojoba']->ways, null, 'id')['blend'];
+    expect($blend->says)->toContain('brings hazelnut (tree nuts), an allergen')->and($house)->toBeArray();
 });
 
 it('offers another oil outright where none is left', function () {
@@ -205,11 +205,11 @@ it('offers another oil outright where none is left', function () {
     $note = array_column(Support::plan(['herb' => ['id' => 'self-heal'], 'oils' => ['sesame'], 'jar' => '473'], $house)->notes, null, 'id')[
         'short.sesame'
     ];
-    expect($note['says'])
+    expect($note->says)
         ->toContain('none that may still be used')
-        ->and($note['ways'][0]['id'])
+        ->and($note->ways[0]->id)
         ->toBe('other-oil')
-        ->and($note['ways'][0]['change']['oils'])
+        ->and($note->ways[0]->change['oils'])
         ->toBe([['id' => 'camellia']]);
 });
 
@@ -251,7 +251,7 @@ it('carries the allergens of the lots it takes from', function () {
         null,
         'id',
     )['allergens'];
-    expect($note['says'])->toContain('hazelnut (tree nuts) and packed beside peanut');
+    expect($note->says)->toContain('hazelnut (tree nuts) and packed beside peanut');
 });
 
 it('lays a bad lot of the house to the lot', function (array $lot, string $field) {

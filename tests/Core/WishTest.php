@@ -157,7 +157,7 @@ function whatIsWrong(array $wish, Kitchen $kitchen): array
     try {
         $found = [];
         foreach (Support::bench()->plan($wish, $kitchen)->notes as $note) {
-            $found[$note['id']] = $note['ways'];
+            $found[$note->id] = $note->toArray()['ways'];
         }
 
         return $found;

@@ -1,5 +1,6 @@
 <?php
 
+use Kettle\Reason\Note;
 use Kettle\Recipe\WishRefused;
 use Tests\Core\Support;
 
@@ -24,7 +25,7 @@ function coversWhenTaken(array $wish, array $ways, float $was): void
 {
     $leaner = array_values(array_filter($ways, fn (array $way) => $way['id'] === 'leaner'));
     expect($leaner)->toHaveCount(1);
-    $taken = Support::bench()->plan(Kettle\Recipe\Way::taken($wish, $leaner[0]['change']), Support::kitchen());
+    $taken = Support::bench()->plan(Kettle\Reason\Way::taken($wish, $leaner[0]['change']), Support::kitchen());
     expect($taken->amounts->levels->coverMm())
         ->toBeGreaterThanOrEqual(24.5)
         ->and($taken->amounts->ratio->parts)
@@ -51,7 +52,11 @@ it('plans or refuses as was worked by hand', function (array $case) {
     try {
         $plan = Support::bench()->plan($case['wish'], Support::kitchen($case['house'] ?? []));
         isset($case['covers']) &&
-            coversWhenTaken($case['wish'], array_merge([], ...array_column($plan->notes, 'ways')), $plan->amounts->ratio->parts);
+            coversWhenTaken(
+                $case['wish'],
+                array_merge([], ...array_map(fn (Note $note) => $note->toArray()['ways'], $plan->notes)),
+                $plan->amounts->ratio->parts,
+            );
     } catch (WishRefused $refused) {
         if (isset($case['covers'])) {
             coversWhenTaken($case['wish'], $refused->faults[0]['ways'] ?? [], 0.0);

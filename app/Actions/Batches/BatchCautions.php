@@ -46,7 +46,7 @@ final readonly class BatchCautions
         $facts = $this->facts($batch);
         foreach ($this->planning->rules()->holding($facts) as $rule) {
             if ($rule->id === $id) {
-                return $this->planning->rules()->told($rule, $facts)['says'];
+                return $this->planning->rules()->told($rule, $facts)->says;
             }
         }
 

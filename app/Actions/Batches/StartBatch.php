@@ -80,13 +80,13 @@ final readonly class StartBatch
     {
         $read = [];
         foreach ($plan->notes as $note) {
-            if ($note['rank'] === 'stop') {
-                throw WishRefused::from(new CautionRefused('stop', $note['says'], 'purpose'));
+            if ($note->rank === 'stop') {
+                throw WishRefused::from(new CautionRefused('stop', $note->says, 'purpose'));
             }
-            if (in_array($note['id'], $acknowledged, true)) {
-                $read[] = ['id' => $note['id'], 'says' => $note['says']];
-            } elseif (($note['acknowledge'] ?? false) === true) {
-                throw WishRefused::from(CautionRefused::unread($note['says']));
+            if (in_array($note->id, $acknowledged, true)) {
+                $read[] = ['id' => $note->id, 'says' => $note->says];
+            } elseif ($note->acknowledge) {
+                throw WishRefused::from(CautionRefused::unread($note->says));
             }
         }
 

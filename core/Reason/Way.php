@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Kettle\Recipe;
+namespace Kettle\Reason;
 
 /** A way out of something that will not do: in words, and as the change to the wish that takes it. */
 final readonly class Way
