@@ -16,6 +16,7 @@ use Kettle\Diary\Availability;
 use Kettle\Diary\Bookings;
 use Kettle\Diary\CookerJob;
 use Kettle\Diary\CookerPlace;
+use Kettle\Diary\Reservation;
 use Kettle\Diary\Stage;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\UptakeSeen;
@@ -221,13 +222,10 @@ final class KitchenFactory
                 ->toBase()
                 ->pluck('diary') as $diary
         ) {
-            $diary = json_decode((string) $diary, true);
-            if (is_array($diary) && is_array($diary['job'] ?? null)) {
-                $from = $diary['slots'][0]['from'] ?? null;
-                $booked[] = [
-                    'job' => CookerJob::of($diary['job'], $house->zone()),
-                    'from' => is_string($from) ? new \DateTimeImmutable($from) : null,
-                ];
+            $kept = json_decode((string) $diary, true);
+            $reserved = is_array($kept) && isset($kept['slots']) ? Reservation::of($kept) : null;
+            if ($reserved !== null && $reserved->job !== []) {
+                $booked[] = ['job' => CookerJob::of($reserved->job, $house->zone()), 'from' => $reserved->next()];
             }
         }
         $this->bookings = [$house->id, new Bookings($this->places(), $booked)];

@@ -36,8 +36,8 @@ final class KeepDiary implements ShouldQueue
                     ->whereNotNull('diary')
                     ->get(['id', 'house_id', 'diary'])
                     ->contains(
-                        fn (Batch $batch) => is_string($from = $batch->diary['slots'][0]['from'] ?? null) &&
-                            Carbon::parse($from)->utc()->format('Y-m-d\TH:i') < $late,
+                        fn (Batch $batch) => ($next = $batch->diary?->next()) !== null &&
+                            Carbon::instance($next)->utc()->format('Y-m-d\TH:i') < $late,
                     );
                 $stale && $diary('as it was not begun in time');
             });

@@ -3,6 +3,7 @@
 namespace App\Models;
 
 use App\Models\Casts\AsFrozenPlan;
+use App\Models\Casts\AsReservation;
 use App\Models\Casts\AsShelf;
 use App\Models\Tenancy\BelongsToHouse;
 use Illuminate\Database\Eloquent\Collection;
@@ -13,6 +14,7 @@ use Illuminate\Support\Carbon;
 use Kettle\Batch\FrozenPlan;
 use Kettle\Batch\KeptAs;
 use Kettle\Batch\Shelf;
+use Kettle\Diary\Reservation;
 use Kettle\Diary\Stage;
 
 /**
@@ -38,7 +40,7 @@ use Kettle\Diary\Stage;
  * @property ?string $left_ml
  * @property Carbon $best_before
  * @property ?string $repeats
- * @property array<string, mixed>|null $diary slots {from, to}, cooker, cooker_name, says
+ * @property Reservation|null $diary the place the diary keeps for it
  * @property string $purpose what it is for now
  * @property ?Carbon $use_by only for what is kept cold
  * @property array<string, mixed>|null $label sheet, start, fields, names and own words
@@ -55,7 +57,7 @@ class Batch extends Model
         'wish' => 'array',
         'plan' => AsFrozenPlan::class,
         'shelf' => AsShelf::class,
-        'diary' => 'array',
+        'diary' => AsReservation::class,
         'label' => 'array',
         'use_by' => 'datetime',
         'stage' => Stage::class,

@@ -23,6 +23,7 @@ use Illuminate\Support\Collection;
 use Kettle\Diary\Availability;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Step;
+use Kettle\Time\Interval;
 
 /** The days to come, in words. */
 final readonly class DiaryWords
@@ -97,8 +98,8 @@ final readonly class DiaryWords
             troubles: array_values([
                 ...$this->coldOnes($presence),
                 ...$batches
-                    ->filter(fn (Batch $batch) => is_string($batch->diary['says'] ?? null))
-                    ->map(fn (Batch $batch) => new DiaryTrouble($batch->uid, $batch->herb_name, (string) ($batch->diary['says'] ?? '')))
+                    ->filter(fn (Batch $batch) => $batch->diary?->says !== null)
+                    ->map(fn (Batch $batch) => new DiaryTrouble($batch->uid, $batch->herb_name, (string) $batch->diary?->says))
                     ->all(),
             ]),
             absences: array_values(
@@ -140,15 +141,10 @@ final readonly class DiaryWords
     {
         $warm = [];
         foreach ($batches as $batch) {
-            $cooker = is_string($batch->diary['cooker_name'] ?? null) ? $batch->diary['cooker_name'] : 'a cooker';
+            $cooker = $batch->diary->cookerName ?? 'a cooker';
             $slots = [];
-            foreach (is_array($batch->diary['slots'] ?? null) ? $batch->diary['slots'] : [] as $i => $slot) {
-                $slots[] = [
-                    $this->kitchens->local(new \DateTimeImmutable($slot['from'])),
-                    $this->kitchens->local(new \DateTimeImmutable($slot['to'])),
-                    false,
-                    $i === 0,
-                ];
+            foreach ($batch->diary->slots ?? [] as $i => $slot) {
+                $slots[] = [$this->kitchens->local($slot->from), $this->kitchens->local($slot->to), false, $i === 0];
             }
             $off = $running->get($batch->id);
             if ($off !== null) {
@@ -190,10 +186,10 @@ final readonly class DiaryWords
         $length = $midnight->getTimestamp() - $day->getTimestamp();
         $share = fn (\DateTimeImmutable $at): float => round(max(0, min(1, ($at->getTimestamp() - $day->getTimestamp()) / $length)), 4);
         $home = array_map(
-            fn (array $while) => new DayWhile(
-                $share($while['from']),
-                $share($while['to']),
-                $while['from']->format('H:i').' to '.$while['to']->format('H:i'),
+            fn (Interval $while) => new DayWhile(
+                $share($while->from),
+                $share($while->to),
+                $while->from->format('H:i').' to '.$while->to->format('H:i'),
             ),
             $presence->on($day),
         );

@@ -193,7 +193,7 @@ final readonly class StovePageWords
     private function jars(Batch $batch, Course $course, Routine $routine, array $cookers): StoveWaiting
     {
         $method = $batch->plan->method;
-        $from = $batch->diary['slots'][0]['from'] ?? null;
+        $next = $batch->diary?->next();
         $warmUp = $routine->warmUpMin > 0 ? ', after about '.AmountWriter::span($routine->warmUpMin / 60).' getting warm' : '';
 
         return new StoveWaiting(
@@ -206,10 +206,10 @@ final readonly class StovePageWords
             ($course->warmed->hours() > 0
                 ? AmountWriter::clockSpan($course->warmed->hours()).' of '.AmountWriter::clockSpan($routine->hours).' had'
                 : AmountWriter::clockSpan($routine->hours).' at warmth').$warmUp,
-            is_string($from) ? $this->times->due(new \DateTimeImmutable($from)) : '',
+            $next === null ? '' : $this->times->due($next),
             $batch->stage === Stage::Steeping,
-            is_string($batch->diary['cooker'] ?? null) ? $batch->diary['cooker'] : null,
-            is_string($batch->diary['says'] ?? null) ? $batch->diary['says'] : null,
+            $batch->diary?->cooker,
+            $batch->diary?->says,
             array_map(fn (string $school) => new Ref($school, WaterBath::SCHOOLS[$school]), $this->setUp->schools([$batch])),
             // Glass that hangs in its water goes in while everything is cold.
             $routine->method->water === 'rim' ? 'hand-hot' : 'cold',

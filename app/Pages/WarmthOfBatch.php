@@ -46,16 +46,16 @@ final readonly class WarmthOfBatch
                 $view->scale,
             );
         }
-        $next = $batch->diary['slots'][0]['from'] ?? null;
+        $next = $batch->diary?->next();
 
         return new BatchWarmth(
             AmountWriter::clockSpan($had),
             AmountWriter::span($planned),
             $planned > 0 ? round(min(1.0, $had / $planned), 4) : 0.0,
-            is_string($next) && $course->warmed->onSince === null
+            $next !== null && $course->warmed->onSince === null
                 ? 'next warm '.
-                    $this->times->due(new \DateTimeImmutable($next)).
-                    (is_string($batch->diary['cooker_name'] ?? null) ? ', in the '.$batch->diary['cooker_name'] : '')
+                    $this->times->due($next).
+                    ($batch->diary->cookerName === null ? '' : ', in the '.$batch->diary->cookerName)
                 : null,
             $sessions,
         );

@@ -12,6 +12,7 @@ use Kettle\Diary\CookerRun;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Recipe\Fields;
 use Kettle\Recipe\Kitchen;
+use Kettle\Time\Interval;
 use Kettle\Vessel\Cooker;
 
 /** The diary as a document in and out, for `kettle reckon diary`. */
@@ -74,15 +75,12 @@ final readonly class DiaryQuestions
     }
 
     /**
-     * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $sessions
+     * @param  list<Interval>  $sessions
      * @return list<array{from: string, to: string}>
      */
     private static function slots(array $sessions): array
     {
-        return array_map(
-            fn (array $each) => ['from' => $each['from']->format(DATE_ATOM), 'to' => $each['to']->format(DATE_ATOM)],
-            $sessions,
-        );
+        return array_map(fn (Interval $each) => $each->toArray(), $sessions);
     }
 
     /** @param  array<mixed>  $document */

@@ -10,6 +10,7 @@ use Kettle\Diary\Routine;
 use Kettle\Diary\Upkeep;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\Methods;
+use Kettle\Time\Interval;
 
 /** A batch as it is stored: its plan, its logbook, and what the diary keeps for it. All else is folded from these. */
 final readonly class Record
@@ -19,7 +20,7 @@ final readonly class Record
 
     /**
      * @param  \DateTimeImmutable  $startAt when it is planned to be filled, in the house's zone
-     * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots sessions the diary keeps for it
+     * @param  list<Interval>  $slots sessions the diary keeps for it
      * @param  ?int  $warmUpMin minutes of getting warm beside what else stands in the cooker; null for as it was planned
      */
     public function __construct(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Diary;
 
+use Kettle\Time\Interval;
 use Kettle\Time\Later;
 
 /**
@@ -111,7 +112,7 @@ final readonly class Availability
     /**
      * The whiles of a day on which somebody is up and at home.
      *
-     * @return list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>
+     * @return list<Interval>
      */
     public function on(\DateTimeImmutable $day): array
     {
@@ -126,24 +127,22 @@ final readonly class Availability
             $whiles = $this->cut($whiles);
         }
 
-        return array_map(fn (array $while) => ['from' => $while[0], 'to' => $while[1]], $whiles);
+        return array_map(fn (array $while) => new Interval($while[0], $while[1]), $whiles);
     }
 
     /**
      * The while a moment lies in, from that moment on, or the next; null when there is none in a long time.
-     *
-     * @return array{from: \DateTimeImmutable, to: \DateTimeImmutable}|null
      */
-    public function whileFrom(\DateTimeImmutable $moment): ?array
+    public function whileFrom(\DateTimeImmutable $moment): ?Interval
     {
         if ($this->week === [] && $this->absences === []) {
             return $this->whileOfAnyDay($moment);
         }
         for ($ahead = 0; $ahead <= self::LOOK_DAYS; $ahead++) {
             foreach ($this->on($moment->setTime(0, 0)->modify("+{$ahead} days")) as $while) {
-                $from = max($moment, $while['from']);
-                if ($while['to']->getTimestamp() - $from->getTimestamp() >= self::LEAST_MINUTES * 60) {
-                    return ['from' => $from, 'to' => $while['to']];
+                $from = max($moment, $while->from);
+                if ($while->to->getTimestamp() - $from->getTimestamp() >= self::LEAST_MINUTES * 60) {
+                    return new Interval($from, $while->to);
                 }
             }
         }
@@ -153,19 +152,17 @@ final readonly class Availability
 
     /**
      * The same where every day is like another, which is most houses and the quicker.
-     *
-     * @return array{from: \DateTimeImmutable, to: \DateTimeImmutable}
      */
-    private function whileOfAnyDay(\DateTimeImmutable $moment): array
+    private function whileOfAnyDay(\DateTimeImmutable $moment): Interval
     {
         $from = max($moment, $this->from($moment));
         $to = $this->to($moment);
         if ($to->getTimestamp() - $from->getTimestamp() >= self::LEAST_MINUTES * 60) {
-            return ['from' => $from, 'to' => $to];
+            return new Interval($from, $to);
         }
         $next = $moment->modify('+1 day');
 
-        return ['from' => $this->from($next), 'to' => $this->to($next)];
+        return new Interval($this->from($next), $this->to($next));
     }
 
     /** The first moment from which somebody is up and at home for so many minutes at once; null when there is none in a long time. */
@@ -175,10 +172,10 @@ final readonly class Availability
             return null;
         }
         for ($tries = 0; $tries < 3 * self::LOOK_DAYS && ($while = $this->whileFrom($moment)) !== null; $tries++) {
-            if ($while['to']->getTimestamp() - $while['from']->getTimestamp() >= $minutes * 60) {
-                return $while['from'];
+            if ($while->seconds() >= $minutes * 60) {
+                return $while->from;
             }
-            $moment = $while['to'];
+            $moment = $while->to;
         }
 
         return null;
@@ -194,14 +191,14 @@ final readonly class Availability
     {
         for ($day = $moment->setTime(0, 0); $day >= $since->setTime(0, 0); $day = $day->modify('-1 day')) {
             foreach (array_reverse($this->on($day)) as $while) {
-                if ($while['from'] > $moment) {
+                if ($while->from > $moment) {
                     continue;
                 }
-                if ($while['to'] >= $moment) {
+                if ($while->to >= $moment) {
                     return $moment;
                 }
-                if ($while['to'] > $since) {
-                    return max($since, $while['from'], Later::minutes($while['to'], -60));
+                if ($while->to > $since) {
+                    return max($since, $while->from, Later::minutes($while->to, -60));
                 }
             }
         }
@@ -227,12 +224,12 @@ final readonly class Availability
             return $moment > $this->to($moment) ? $this->from($moment->modify('+1 day')) : max($moment, $this->from($moment));
         }
         foreach ($this->on($moment) as $while) {
-            if ($moment >= $while['from'] && $moment <= $while['to']) {
+            if ($while->has($moment)) {
                 return $moment;
             }
         }
 
-        return $this->whileFrom($moment)['from'] ?? $moment;
+        return $this->whileFrom($moment)->from ?? $moment;
     }
 
     /** From when somebody has so many minutes for a piece of work before bed, or before they go; never where it would run past that. */

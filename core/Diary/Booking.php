@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Kettle\Diary;
 
+use Kettle\Time\Interval;
+
 /** The place one more jar finds among what is booked. */
 final readonly class Booking
 {
     /**
-     * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots empty where it finds none
+     * @param  list<Interval>  $slots empty where it finds none
      * @param  string  $cooker as the house calls it; empty where it finds none
      * @param  list<string>  $with whose jars stand in it too
      * @param  list<array{called: string, was: \DateTimeImmutable,

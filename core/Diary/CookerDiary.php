@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Diary;
 
+use Kettle\Time\Interval;
 use Kettle\Time\Later;
 use Kettle\Vessel\Packing;
 
@@ -222,19 +223,19 @@ final class CookerDiary
                 $job->attended,
                 $at,
             );
-            if ($sessions === null || ($alone !== null && $sessions[0]['from'] > $alone)) {
+            if ($sessions === null || ($alone !== null && $sessions[0]->from > $alone)) {
                 continue;
             }
             $wider = new CookerRun($run->place, $jobs, $sessions, $warmUp);
             if (
-                $sessions[0]['from']->getTimestamp() - $run->start()->getTimestamp() > self::PATIENCE_H * 3600 ||
+                $sessions[0]->from->getTimestamp() - $run->start()->getTimestamp() > self::PATIENCE_H * 3600 ||
                 $this->makesLate($run, $wider)
             ) {
                 continue;
             }
             if (
                 $best === null ||
-                [count($sessions) - count($run->sessions), $sessions[0]['from']] < [
+                [count($sessions) - count($run->sessions), $sessions[0]->from] < [
                     count($best[1]->sessions) - count($this->runs[$best[0]]->sessions),
                     $best[1]->start(),
                 ]
@@ -263,7 +264,7 @@ final class CookerDiary
      * @param  int  $warmUp minutes of each session before they are warm
      * @param  int  $tail minutes somebody has to be there for after the heat
      * @param  ?int  $but a run that does not count as taking it
-     * @return non-empty-list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>|null
+     * @return non-empty-list<Interval>|null
      */
     private function free(string $place, float $hours, int $warmUp, int $tail, \DateTimeImmutable $from, bool $attended, ?int $but): ?array
     {
@@ -281,12 +282,12 @@ final class CookerDiary
             $sessions = $attended
                 ? Timetable::sessions($hours, $start, $this->presence, $warmUp, $tail)
                 : [Timetable::unattended($hours, $start, $this->presence, $warmUp, $tail)];
-            $last = $sessions[count($sessions) - 1]['to'];
+            $last = $sessions[count($sessions) - 1]->to;
             if ($last > $far) {
                 return null;
             }
             foreach ($taken as $run) {
-                if ($sessions[0]['from'] < $run->end() && $last > $run->start()) {
+                if ($sessions[0]->from < $run->end() && $last > $run->start()) {
                     continue 2;
                 }
             }
@@ -312,13 +313,13 @@ final class CookerDiary
             $on = min($since);
             $while = $this->presence->whileFrom($on);
             $to = Later::seconds($on, $warmUp * 60 + max(1, (int) round($hours * 3600)));
-            $stops = $jobs[0]->attended && $while !== null && $while['from'] == $on ? min($to, $while['to']) : $to;
+            $stops = $jobs[0]->attended && $while !== null && $while->from == $on ? min($to, $while->to) : $to;
             $left = min($hours, ($to->getTimestamp() - $stops->getTimestamp()) / 3600);
 
             return new CookerRun(
                 $place,
                 $jobs,
-                [['from' => $on, 'to' => $stops], ...$left > 1 / 60 ? Timetable::sessions($left, $stops, $this->presence, $warmUp) : []],
+                [new Interval($on, $stops), ...$left > 1 / 60 ? Timetable::sessions($left, $stops, $this->presence, $warmUp) : []],
                 $warmUp,
             );
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Diary;
 
 use Kettle\Infusion\Method;
+use Kettle\Time\Interval;
 use Kettle\Time\Later;
 
 /**
@@ -41,7 +42,7 @@ final readonly class Course
     /**
      * @param  \DateTimeImmutable  $startAt when it is planned to be filled, in the house's zone
      * @param  list<Event>  $events oldest first
-     * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots sessions the diary keeps for it
+     * @param  list<Interval>  $slots sessions the diary keeps for it
      * @param  ?Upkeep  $upkeep of what is bottled, or kept cold; null when none is left
      */
     public static function follow(
@@ -127,7 +128,7 @@ final readonly class Course
         $warmFrom = $method->heated
             ? max(
                 Later::minutes($filledAt ?? ($later['fill'] ?? $timetable->fillAt), Timetable::FILLING_MINUTES),
-                $warmed->sessions === [] ? null : $warmed->sessions[count($warmed->sessions) - 1]['to'],
+                $warmed->sessions === [] ? null : $warmed->sessions[count($warmed->sessions) - 1]->to,
                 $later['warm_on'.($warmed->nth() > 1 ? '-'.$warmed->nth() : '')] ?? null,
             )
             : null;
@@ -281,15 +282,15 @@ final readonly class Course
             $nth = $warmed->nth() + $index;
             $on = $index === 0 ? $warmed->onSince : null;
             if ($on === null) {
-                $tasks[] = self::task(Step::WarmOn, $session['from'], $method, $nth, $filled && $index === 0);
+                $tasks[] = self::task(Step::WarmOn, $session->from, $method, $nth, $filled && $index === 0);
             } else {
                 // Nobody gets up for it at night, where it may stand alone.
                 $due = $presence->nextAwake(Later::hours(max($on, $last('shake') ?? $on), $method->shakeEveryH));
-                if ($due < $session['to']) {
+                if ($due < $session->to) {
                     $tasks[] = self::task(Step::Shake, $due, $method);
                 }
             }
-            $tasks[] = self::task(Step::WarmOff, $session['to'], $method, $nth, $on !== null);
+            $tasks[] = self::task(Step::WarmOff, $session->to, $method, $nth, $on !== null);
         }
 
         return $tasks;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Diary;
 
 use Kettle\Infusion\Method;
+use Kettle\Time\Interval;
 
 /**
  * Minutes of work a batch asks for with one's own hands, from weighing to bottling, by the minutes of
@@ -23,8 +24,7 @@ final readonly class Labour
             ? count($times->sessions) * 2 * Step::WarmOn->minutes()
             : Step::TopUp->minutes() + floor($hours / 168) * Step::Check->minutes();
 
-        $warm =
-            array_sum(array_map(fn (array $each) => $each['to']->getTimestamp() - $each['from']->getTimestamp(), $times->sessions)) / 3600;
+        $warm = array_sum(array_map(fn (Interval $each) => $each->seconds(), $times->sessions)) / 3600;
 
         return new self($minutes, $method->attended ? $warm : 0.0);
     }

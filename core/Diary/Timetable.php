@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Diary;
 
 use Kettle\Infusion\Method;
+use Kettle\Time\Interval;
 use Kettle\Time\Later;
 
 /**
@@ -35,7 +36,7 @@ final readonly class Timetable
     /** Nobody is waited for longer to be by for an hour at a time. */
     private const LOOK_AHEAD_DAYS = 400;
 
-    /** @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $sessions warm sessions, empty on the shelf */
+    /** @param  list<Interval>  $sessions warm sessions, empty on the shelf */
     private function __construct(
         public \DateTimeImmutable $beginAt,
         public \DateTimeImmutable $fillAt,
@@ -48,7 +49,7 @@ final readonly class Timetable
      * @param  \DateTimeImmutable  $fillAt in the house's zone; moved to the next time somebody is there
      * @param  ?Warmed  $warmed what it has had already
      * @param  bool  $filled whether it is filled already, and its hours run
-     * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots sessions the diary keeps for it,
+     * @param  list<Interval>  $slots sessions the diary keeps for it,
      *     in a cooker shared with others
      */
     public static function lay(
@@ -74,7 +75,7 @@ final readonly class Timetable
         $sessions = self::warm($routine, Later::minutes($fillAt, self::FILLING_MINUTES), $presence, $warmed, $slots);
         // The oil is strained once it is cool enough to handle; a hard fat before it sets.
         $cool = Later::minutes(
-            $sessions[count($sessions) - 1]['to'],
+            $sessions[count($sessions) - 1]->to,
             ($routine->settles ? self::COOLING_MINUTES : self::STILL_WARM_MINUTES) + (int) round($routine->standsH * 60),
         );
         $strainAt = $presence->forWork($cool, Step::Strain->minutes());
@@ -86,7 +87,7 @@ final readonly class Timetable
      * What must be in the refrigerator within its hours: filled only when there is time for all of it in one go;
      * once it is filled, warmed and strained without a break, and the deadline never moves later.
      *
-     * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots
+     * @param  list<Interval>  $slots
      */
     private static function inOneGo(
         Routine $routine,
@@ -101,18 +102,18 @@ final readonly class Timetable
         if (! $filled) {
             // Until it is warm the hours run as well.
             $whole = self::FILLING_MINUTES + $routine->minutesFor($routine->hours) + self::COOLING_MINUTES + Step::Strain->minutes();
-            $from = $slots === [] ? $fillAt : max($fillAt, Later::minutes($slots[0]['from'], -self::FILLING_MINUTES));
+            $from = $slots === [] ? $fillAt : max($fillAt, Later::minutes($slots[0]->from, -self::FILLING_MINUTES));
             $while = $presence->whileWith($from, $whole);
             $fillAt = $while ?? $fillAt;
             $beginAt = $beginAt == $fillAt ? $fillAt : min($beginAt, $fillAt);
         }
-        $sessions = array_map(fn (array $past) => ['from' => $past['from'], 'to' => $past['to']], $warmed->sessions);
+        $sessions = $warmed->sessions;
         $left = $warmed->left($routine->hours);
-        $over = $sessions === [] ? null : $sessions[count($sessions) - 1]['to'];
+        $over = $sessions === [] ? null : $sessions[count($sessions) - 1]->to;
         if ($left > 0 || $sessions === []) {
             $on = $warmed->onSince ?? max($over ?? $fillAt, Later::minutes($fillAt, self::FILLING_MINUTES));
             $over = Later::minutes($on, $routine->minutesFor($left));
-            $sessions[] = ['from' => $on, 'to' => $over];
+            $sessions[] = new Interval($on, $over);
         }
         assert($over !== null);
         $strainAt = Later::minutes($over, self::COOLING_MINUTES);
@@ -132,34 +133,34 @@ final readonly class Timetable
     /**
      * Sessions past, going on and to come.
      *
-     * @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>  $slots
-     * @return non-empty-list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>
+     * @param  list<Interval>  $slots
+     * @return non-empty-list<Interval>
      */
     private static function warm(Routine $routine, \DateTimeImmutable $from, Availability $presence, Warmed $warmed, array $slots): array
     {
-        $sessions = array_map(fn (array $past) => ['from' => $past['from'], 'to' => $past['to']], $warmed->sessions);
+        $sessions = $warmed->sessions;
         $left = $warmed->left($routine->hours);
         if ($sessions !== []) {
-            $from = max($from, $sessions[count($sessions) - 1]['to']);
+            $from = max($from, $sessions[count($sessions) - 1]->to);
         }
         if ($warmed->onSince !== null) {
             $to = Later::minutes($warmed->onSince, $routine->minutesFor($left));
             $while = $presence->whileFrom($warmed->onSince);
             // Somebody has to be by: it is off when they go, and the rest is for another day.
-            if ($routine->method->attended && $while !== null && $while['from'] == $warmed->onSince && $while['to'] < $to) {
-                $to = $while['to'];
+            if ($routine->method->attended && $while !== null && $while->from == $warmed->onSince && $while->to < $to) {
+                $to = $while->to;
             }
-            $sessions[] = ['from' => $warmed->onSince, 'to' => $to];
+            $sessions[] = new Interval($warmed->onSince, $to);
             $left -= $routine->worthH($warmed->onSince, $to);
             $from = $to;
         }
         if ($left > 1 / 60 || $sessions === []) {
-            $kept = array_sum(array_map(fn (array $slot) => $routine->worthH($slot['from'], $slot['to']), $slots));
+            $kept = array_sum(array_map(fn (Interval $slot) => $routine->worthH($slot->from, $slot->to), $slots));
             // What the diary keeps stands as long as it is for the hours that are left.
             $sessions = [
                 ...$sessions,
                 ...match (true) {
-                    $slots !== [] && $slots[0]['from'] >= $from && abs($kept - $left) < 0.1 => $slots,
+                    $slots !== [] && $slots[0]->from >= $from && abs($kept - $left) < 0.1 => $slots,
                     $routine->method->attended => self::sessions($left, $from, $presence, $routine->warmUpMin, $routine->tailMin()),
                     default => [self::unattended($left, $from, $presence, $routine->warmUpMin, $routine->tailMin())],
                 },
@@ -224,7 +225,7 @@ final readonly class Timetable
      *
      * @param  int  $warmUpMin minutes each session begins with before it is warm
      * @param  int  $tailMin minutes that somebody stays after it
-     * @return non-empty-list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>
+     * @return non-empty-list<Interval>
      */
     public static function sessions(
         float $hours,
@@ -242,32 +243,28 @@ final readonly class Timetable
         $sessions = [];
         $far = $from->modify('+'.self::LOOK_AHEAD_DAYS.' days');
         while ($minutes > 0 && $from < $far && ($while = $presence->whileFrom($from)) !== null) {
-            $room = (int) min($minutes + $warmUpMin, self::minutesBetween($while['from'], $while['to']) - $tailMin);
+            $room = (int) min($minutes + $warmUpMin, $while->minutes() - $tailMin);
             if ($room - $warmUpMin >= min($minutes, self::LEAST_SESSION_H * 60)) {
-                $sessions[] = ['from' => $while['from'], 'to' => Later::minutes($while['from'], $room)];
+                $sessions[] = new Interval($while->from, Later::minutes($while->from, $room));
                 $minutes -= $room - $warmUpMin;
             }
-            $from = $while['to'];
+            $from = $while->to;
         }
         // Nobody is by for an hour at a time in more than a year: it stands where it was asked for.
         if ($minutes > 0 || $sessions === []) {
-            $sessions[] = ['from' => $from, 'to' => Later::minutes($from, $minutes + $warmUpMin)];
+            $sessions[] = new Interval($from, Later::minutes($from, $minutes + $warmUpMin));
         }
 
         return $sessions;
     }
 
-    /** @return array{from: \DateTimeImmutable, to: \DateTimeImmutable}|null in one go, today or tomorrow */
-    private static function whole(int $minutes, int $tailMin, \DateTimeImmutable $from, Availability $presence): ?array
+    /** In one go, today or tomorrow. */
+    private static function whole(int $minutes, int $tailMin, \DateTimeImmutable $from, Availability $presence): ?Interval
     {
         $night = $from->setTime(0, 0)->modify('+2 days');
-        for (
-            $while = $presence->whileFrom($from);
-            $while !== null && $while['from'] < $night;
-            $while = $presence->whileFrom($while['to'])
-        ) {
-            if (self::minutesBetween($while['from'], $while['to']) >= $minutes + $tailMin) {
-                return ['from' => $while['from'], 'to' => Later::minutes($while['from'], $minutes)];
+        for ($while = $presence->whileFrom($from); $while !== null && $while->from < $night; $while = $presence->whileFrom($while->to)) {
+            if ($while->minutes() >= $minutes + $tailMin) {
+                return new Interval($while->from, Later::minutes($while->from, $minutes));
             }
         }
 
@@ -280,7 +277,6 @@ final readonly class Timetable
      *
      * @param  int  $warmUpMin minutes it begins with before it is warm
      * @param  int  $tailMin minutes that somebody has to be there for when it ends
-     * @return array{from: \DateTimeImmutable, to: \DateTimeImmutable}
      */
     public static function unattended(
         float $hours,
@@ -288,22 +284,17 @@ final readonly class Timetable
         Availability $presence,
         int $warmUpMin = 0,
         int $tailMin = 0,
-    ): array {
+    ): Interval {
         $minutes = $warmUpMin + max(1, (int) round($hours * 60));
-        $while = $presence->whileFrom($from) ?? ['from' => $from, 'to' => $from];
-        $from = $while['from'];
+        $while = $presence->whileFrom($from) ?? new Interval($from, $from);
+        $from = $while->from;
         $to = Later::minutes($from, $minutes);
         $there = $tailMin > 0 ? $presence->forWork($to, $tailMin) : $presence->nextAwake($to);
         if ($there > $to) {
-            $from = max($from, min($while['to'], Later::minutes($there, -$minutes)));
+            $from = max($from, min($while->to, Later::minutes($there, -$minutes)));
             $to = max($there, Later::minutes($from, $minutes));
         }
 
-        return ['from' => $from, 'to' => $to];
-    }
-
-    private static function minutesBetween(\DateTimeImmutable $from, \DateTimeImmutable $to): int
-    {
-        return (int) floor(($to->getTimestamp() - $from->getTimestamp()) / 60);
+        return new Interval($from, $to);
     }
 }

@@ -4,24 +4,30 @@ declare(strict_types=1);
 
 namespace Kettle\Diary;
 
+use Kettle\Time\Interval;
+
 /** What a jar has had of its warmth: the sessions that are over, with the hours each was worth, and the one going on. */
 final readonly class Warmed
 {
     /** So near the planned hours nobody heats a pot again: common practice, no source. */
     private const NEAR = 0.03;
 
-    /** @param  list<array{from: \DateTimeImmutable, to: \DateTimeImmutable, hours: float}>  $sessions */
-    private function __construct(public array $sessions, public ?\DateTimeImmutable $onSince, public bool $enough) {}
+    /**
+     * @param  list<Interval>  $sessions
+     * @param  float  $hours what they were worth, in all
+     */
+    private function __construct(public array $sessions, private float $hours, public ?\DateTimeImmutable $onSince, public bool $enough) {}
 
     public static function none(): self
     {
-        return new self([], null, false);
+        return new self([], 0.0, null, false);
     }
 
     /** @param  list<Event>  $events oldest first */
     public static function from(array $events, Routine $routine): self
     {
         $sessions = [];
+        $hours = 0.0;
         $onSince = null;
         $enough = false;
         foreach ($events as $event) {
@@ -33,25 +39,21 @@ final readonly class Warmed
                 $enough = false;
             } elseif ($step === Step::WarmOff->value && $event->what === 'done' && $onSince !== null) {
                 // By the clock alone, the while until it was warm is not taken for warmth.
-                $sessions[] = [
-                    'from' => $onSince,
-                    'to' => max($event->at, $onSince),
-                    'hours' => match (true) {
-                        // What was done by its signs has had all it wants.
-                        $event->bySigns => max($routine->hours, $routine->worthH($onSince, $event->at)),
-                        default => $event->warmH ?? $routine->worthH($onSince, $event->at),
-                    },
-                ];
+                $sessions[] = new Interval($onSince, max($event->at, $onSince));
+                // What was done by its signs has had all it wants.
+                $hours += $event->bySigns
+                    ? max($routine->hours, $routine->worthH($onSince, $event->at))
+                    : $event->warmH ?? $routine->worthH($onSince, $event->at);
                 $onSince = null;
             }
         }
 
-        return new self($sessions, $onSince, $enough);
+        return new self($sessions, $hours, $onSince, $enough);
     }
 
     public function hours(): float
     {
-        return array_sum(array_column($this->sessions, 'hours'));
+        return $this->hours;
     }
 
     /** Hours still to come of so many planned; none when somebody said it is enough. */

@@ -14,6 +14,7 @@ use Kettle\Keeping\Keeping;
 use Kettle\Material\Tables;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
+use Kettle\Time\Interval;
 
 /** Every method and school set side by side for one wish. */
 final readonly class Comparison
@@ -101,10 +102,7 @@ final readonly class Comparison
             'late_days' => $days,
             'fill_at' => $times->fillAt->format(DATE_ATOM),
             'strain_at' => $times->strainAt->format(DATE_ATOM),
-            'sessions' => array_map(
-                fn (array $s) => ['from' => $s['from']->format(DATE_ATOM), 'to' => $s['to']->format(DATE_ATOM)],
-                $times->sessions,
-            ),
+            'sessions' => array_map(fn (Interval $s) => $s->toArray(), $times->sessions),
             'hands_on_text' => round($hands->minutes).' min',
             'by_text' => $hands->byHours > 0 ? AmountWriter::span($hands->byHours) : null,
             'warm_text' => $method->heated ? AmountWriter::span($school->usualH) : null,

@@ -114,7 +114,7 @@ final readonly class Days
         return [
             Timetable::lay($routine->warmingUpIn($booking->warmUpMin), $moment, $kitchen->waking, slots: $booking->slots),
             $booking,
-            $booking->slots[0]['from']->getTimestamp() - $timetable->sessions[0]['from']->getTimestamp() >= 3600,
+            $booking->slots[0]->from->getTimestamp() - $timetable->sessions[0]->from->getTimestamp() >= 3600,
         ];
     }
 }

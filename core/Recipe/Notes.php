@@ -206,7 +206,7 @@ final class Notes
             $notes[] = self::note(
                 'cooker-taken',
                 'note',
-                sprintf('The %s is taken before then: it is put to warm on %s.', $booking->cooker, $when($booking->slots[0]['from'])),
+                sprintf('The %s is taken before then: it is put to warm on %s.', $booking->cooker, $when($booking->slots[0]->from)),
             );
         }
         if ($booking->with !== []) {

@@ -11,6 +11,7 @@ use Kettle\Reason\Figure;
 use Kettle\Reason\Note;
 use Kettle\Reason\Reason;
 use Kettle\Reason\Wording;
+use Kettle\Time\Interval;
 use Kettle\Vessel\Jar;
 
 /**
@@ -104,10 +105,7 @@ final readonly class PlanDocument
             ],
             'schedule' => [
                 'fill_at' => $times->fillAt->format(DATE_ATOM),
-                'sessions' => array_map(
-                    fn (array $s) => ['from' => $s['from']->format(DATE_ATOM), 'to' => $s['to']->format(DATE_ATOM)],
-                    $times->sessions,
-                ),
+                'sessions' => array_map(fn (Interval $s) => $s->toArray(), $times->sessions),
                 'strain_at' => $times->strainAt->format(DATE_ATOM),
                 'settled_at' => $times->settledAt->format(DATE_ATOM),
                 'ready_on' => $times->readyDay()->format('Y-m-d'),

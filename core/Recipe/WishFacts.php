@@ -93,7 +93,7 @@ final readonly class WishFacts
         // Filled when nobody stays by, it is not strained when it should be.
         $while = $kitchen->waking->whileFrom($times->fillAt);
 
-        return $while !== null && $while['from'] == $times->fillAt && $while['to'] >= $times->strainedBy()
+        return $while !== null && $while->from == $times->fillAt && $while->to >= $times->strainedBy()
             ? ''
             : 'nobody is at home for so long at once';
     }

@@ -7,6 +7,7 @@ use App\Models\StoveJar;
 use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 use Kettle\Diary\Stage;
+use Kettle\Time\Interval;
 use Kettle\Vessel\Packing;
 use Kettle\Vessel\WaterBath;
 
@@ -29,16 +30,13 @@ function wrongInTheDiary(Tests\AppCase $test): array
                 ->whereNotNull('diary')
                 ->get() as $batch
         ) {
-            $slots = $batch->diary['slots'];
-            $cooker = Cooker::withTrashed()->where('uid', $batch->diary['cooker'])->first();
+            $slots = $batch->diary->slots;
+            $cooker = Cooker::withTrashed()->where('uid', $batch->diary->cooker)->first();
             foreach ($slots as $slot) {
-                [$from, $to] = [
-                    app(KitchenFactory::class)->local(new DateTimeImmutable($slot['from'])),
-                    app(KitchenFactory::class)->local(new DateTimeImmutable($slot['to'])),
-                ];
-                $by = array_filter($presence->on($from), fn (array $while) => $from >= $while['from'] && $to <= $while['to']);
+                [$from, $to] = [app(KitchenFactory::class)->local($slot->from), app(KitchenFactory::class)->local($slot->to)];
+                $by = array_filter($presence->on($from), fn (Interval $while) => $from >= $while->from && $to <= $while->to);
                 $by === [] && ($wrong[] = "{$batch->code} is warm from {$from->format('d H:i')} with nobody by");
-                $runs[$batch->diary['cooker']][] = [
+                $runs[$batch->diary->cooker][] = [
                     'batch' => $batch,
                     'from' => $from,
                     'to' => $to,
@@ -55,7 +53,7 @@ function wrongInTheDiary(Tests\AppCase $test): array
             $on = $batch->tasks()->where('step', 'warm_on')->orderBy('due_at')->first();
             $slots !== [] &&
                 $on !== null &&
-                abs($on->due_at->getTimestamp() - strtotime($slots[0]['from'])) > 60 &&
+                abs($on->due_at->getTimestamp() - $slots[0]->from->getTimestamp()) > 60 &&
                 ($wrong[] =
                     "{$batch->code}: its task is not where its keeping is: ".
                     json_encode([
@@ -106,14 +104,18 @@ it('holds whatever is done to the house, in any order', function (int $seed) {
             ])
                 ->assertOk()
                 ->json('id')),
-            $what === 'away' => ($absences[] = $this->atHouse('POST', '/absences', [
-                'from' => Carbon::now()
-                    ->addDays($day = mt_rand(0, 8))
-                    ->format('Y-m-d'),
-                'to' => Carbon::now()
-                    ->addDays($day + mt_rand(0, 3))
-                    ->format('Y-m-d').$pick(['', 'T15:30']),
-            ])->json('absences.0.id')),
+            $what === 'away' => ($absences[] = $this->atHouse(
+                'POST',
+                '/absences',
+                [
+                    'from' => Carbon::now()
+                        ->addDays($day = mt_rand(0, 8))
+                        ->format('Y-m-d'),
+                    'to' => Carbon::now()
+                        ->addDays($day + mt_rand(0, 3))
+                        ->format('Y-m-d').$pick(['', 'T15:30']),
+                ],
+            )->json('absences.0.id')),
             $what === 'home' => $absences !== [] && $this->atHouse('DELETE', '/absences/'.array_pop($absences)),
             $what === 'later' => $this->atHouse('POST', "/batches/{$batch}/tasks", [
                 'task' => 'next_warm_on',

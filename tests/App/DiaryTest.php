@@ -6,16 +6,14 @@ use App\Models\DiaryMove;
 use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Kettle\Time\Interval;
 
 /** @return list<string> where the diary keeps a batch warm: "24 17:00-22:30" */
 function keptWarm(Tests\AppCase $test, Batch $batch): array
 {
     $diary = app(CurrentHouse::class)->within($test->house, fn () => Batch::query()->whereKey($batch->id)->firstOrFail()->diary);
 
-    return array_map(
-        fn (array $slot) => Carbon::parse($slot['from'])->format('d H:i').'-'.Carbon::parse($slot['to'])->format('H:i'),
-        $diary['slots'] ?? [],
-    );
+    return array_map(fn (Interval $slot) => $slot->from->format('d H:i').'-'.$slot->to->format('H:i'), $diary->slots ?? []);
 }
 
 function icsOf(string ...$events): string

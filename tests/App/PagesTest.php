@@ -321,7 +321,7 @@ it('does not ask to strain what is still warming', function () {
     expect($alert())->toBe('');
     $this->atHouse('POST', "/batches/{$batch->uid}/tasks", ['task' => 'warm_on', 'outcome' => 'done'])->assertOk();
     // Getting warm is no hour at warmth, each time it is put on.
-    $warmUp = (int) $batch->refresh()->diary['warm_up_min'];
+    $warmUp = (int) $batch->refresh()->diary?->warmUpMin;
     expect($warmUp)->toBeGreaterThan(20);
     Carbon::setTestNow(Carbon::now()->addHours(2)->addMinutes($warmUp));
     // Off after two of its six hours: four are still to come.

@@ -84,7 +84,7 @@ const ARROWS = [
     'Fault' => ['Reason', 'Material'],
     'Recipe' => ['Reason', 'Time', 'Measure', 'Material', 'Vessel', 'Infusion', 'Warmth', 'Diary', 'Caution', 'Keeping', 'Stores'],
     'Share' => ['Reason', 'Measure', 'Material', 'Infusion', 'Recipe'],
-    'Batch' => ['Reason', 'Measure', 'Material', 'Vessel', 'Infusion', 'Warmth', 'Diary', 'Caution', 'Keeping', 'Stores', 'Recipe'],
+    'Batch' => ['Reason', 'Time', 'Measure', 'Material', 'Vessel', 'Infusion', 'Warmth', 'Diary', 'Caution', 'Keeping', 'Stores', 'Recipe'],
     'Ask' => [
         'Reason',
         'Time',

@@ -79,13 +79,13 @@ it('splits a long warmth over waking hours only', function () {
     $plan = Support::plan(['method' => 'double-boiler', 'school' => 'long']);
     $minutes = 0;
     foreach ($plan->timetable->sessions as $session) {
-        $minutes += ($session['to']->getTimestamp() - $session['from']->getTimestamp()) / 60;
-        expect($session['from']->format('H:i') >= '07:00')
+        $minutes += ($session->to->getTimestamp() - $session->from->getTimestamp()) / 60;
+        expect($session->from->format('H:i') >= '07:00')
             ->toBeTrue()
-            ->and($session['to']->format('H:i') <= '22:30')
+            ->and($session->to->format('H:i') <= '22:30')
             ->toBeTrue()
-            ->and($session['from']->format('Y-m-d'))
-            ->toBe($session['to']->format('Y-m-d'));
+            ->and($session->from->format('Y-m-d'))
+            ->toBe($session->to->format('Y-m-d'));
     }
     // A day and a night at warmth, and each time as long again to get warm as the figure says.
     $warmUp = $plan->figures['warm_up']->number();
@@ -101,7 +101,7 @@ it('waits in warmth for the morning rather than heating a stub tonight', functio
     $plan = Support::plan(['method' => 'slow-cooker', 'school' => 'usual'], ['now' => '2026-11-24T17:00:00+00:00']);
     expect($plan->timetable->sessions)
         ->toHaveCount(1)
-        ->and($plan->timetable->sessions[0]['from']->format('Y-m-d H:i'))
+        ->and($plan->timetable->sessions[0]->from->format('Y-m-d H:i'))
         ->toBe('2026-11-25 07:00');
 });
 

@@ -15,6 +15,7 @@ use Kettle\Infusion\Methods;
 use Kettle\Material\Tables;
 use Kettle\Recipe\KitchenReader;
 use Kettle\Recipe\WishRefused;
+use Kettle\Time\Interval;
 use Tests\Core\Support;
 
 /** @return array<string, mixed> */
@@ -106,7 +107,7 @@ it('waits for a day on which there is time for all of it, and refuses where ther
 
 it('goes on without a break once it is filled, whatever the diary kept for it', function () {
     $method = (new Methods(Tables::shipped()))->method('double-boiler');
-    $slots = [['from' => onDay('2026-11-24T18:00'), 'to' => onDay('2026-11-24T20:00')]];
+    $slots = [new Interval(onDay('2026-11-24T18:00'), onDay('2026-11-24T20:00'))];
     $follow = fn (array $events, array $slots) => Course::follow(
         new Routine($method, 2.0, coldWithinH: 4.0, warmUpMin: 25),
         onDay('2026-11-24T10:00'),

@@ -165,11 +165,11 @@ it('runs overnight only what holds its own warmth, and has somebody to switch it
         $awake = fn (DateTimeImmutable $at) => $at >= $waking->from($at) && $at <= $waking->to($at);
         expect($times->sessions)
             ->toHaveCount(1)
-            ->and(($session['to']->getTimestamp() - $session['from']->getTimestamp()) / 3600)
+            ->and(($session->to->getTimestamp() - $session->from->getTimestamp()) / 3600)
             ->toBeGreaterThanOrEqual(8.0)
-            ->and($awake($session['from']))
+            ->and($awake($session->from))
             ->toBeTrue("on at {$hour}")
-            ->and($awake($session['to']))
+            ->and($awake($session->to))
             ->toBeTrue("off at {$hour}");
     }
 });
@@ -180,7 +180,7 @@ it('lets the pan stand before it is strained', function () {
         'oils' => ['olive'],
         'method' => 'gentle-pan',
     ]);
-    $off = $plan->timetable->sessions[0]['to'];
+    $off = $plan->timetable->sessions[0]->to;
     // A quarter of an hour in the pan, then five to six hours standing: common practice, no source.
     expect(($plan->timetable->strainAt->getTimestamp() - $off->getTimestamp()) / 3600)->toEqualWithDelta(6.5, 0.01);
 });

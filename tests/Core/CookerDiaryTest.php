@@ -6,6 +6,7 @@ use Kettle\Diary\CookerJob;
 use Kettle\Diary\CookerPlace;
 use Kettle\Diary\CookerRun;
 use Kettle\Diary\Timetable;
+use Kettle\Time\Interval;
 use Kettle\Vessel\Cooker;
 use Kettle\Vessel\Packing;
 
@@ -72,18 +73,18 @@ function diaryFaults(CookerDiary $diary, array $jobs, array $places, Availabilit
         foreach ($run->jobs as $job) {
             in_array($job->kind, $place->kinds, true) || ($wrong[] = "{$job->id} is in the wrong kind of cooker");
             abs($job->targetC - $run->jobs[0]->targetC) > 2 && ($wrong[] = "{$job->id} is with others of another warmth");
-            $had = array_sum(array_map(fn (array $s) => $s['to']->getTimestamp() - $s['from']->getTimestamp(), $run->slots($job))) / 3600;
+            $had = array_sum(array_map(fn (Interval $s) => $s->to->getTimestamp() - $s->from->getTimestamp(), $run->slots($job))) / 3600;
             abs($had - $job->hours) > 0.02 && ($wrong[] = "{$job->id} has {$had} h, not {$job->hours}");
             $run->start() < $job->earliest && ($wrong[] = "{$job->id} begins before it can");
         }
         foreach ($run->sessions as $session) {
             $by = false;
-            foreach ($presence->on($session['from']) as $while) {
-                $by = $by || ($session['from'] >= $while['from'] && $session['to'] <= $while['to']);
+            foreach ($presence->on($session->from) as $while) {
+                $by = $by || ($session->from >= $while->from && $session->to <= $while->to);
             }
             $by ||
                 ! $run->jobs[0]->attended ||
-                ($wrong[] = "{$run->place} is hot with nobody by from {$session['from']->format('D H:i')} to {$session['to']->format(
+                ($wrong[] = "{$run->place} is hot with nobody by from {$session->from->format('D H:i')} to {$session->to->format(
                     'D H:i',
                 )}");
         }
@@ -169,7 +170,7 @@ it('goes round what somebody has to do elsewhere', function () {
     $diary = CookerDiary::plan($jobs, cookerPlaces(1), $presence, noon());
     expect(diaryFaults($diary, $jobs, cookerPlaces(1), $presence))
         ->toBe([])
-        ->and(array_map(fn (array $s) => $s['from']->format('D H:i').' '.$s['to']->format('H:i'), $diary->runs[0]->sessions))
+        ->and(array_map(fn (Interval $s) => $s->from->format('D H:i').' '.$s->to->format('H:i'), $diary->runs[0]->sessions))
         ->toBe(['Tue 17:00 18:00', 'Tue 19:30 22:30', 'Wed 18:00 20:00']);
 });
 
@@ -233,11 +234,11 @@ it('begins the last placed as early as can be, by trying every quarter of an hou
                     array_filter(
                         $others,
                         fn (CookerRun $run) => $run->place === $place->cooker->id &&
-                            $sessions[0]['from'] < $run->end() &&
-                            end($sessions)['to'] > $run->start(),
+                            $sessions[0]->from < $run->end() &&
+                            end($sessions)->to > $run->start(),
                     ) === [];
-                expect($clear && $sessions[0]['from'] < $got->start())->toBeFalse(
-                    "seed {$seed}: {$last->id} could begin {$sessions[0]['from']->format('D H:i')} in {$place->cooker->id}",
+                expect($clear && $sessions[0]->from < $got->start())->toBeFalse(
+                    "seed {$seed}: {$last->id} could begin {$sessions[0]->from->format('D H:i')} in {$place->cooker->id}",
                 );
             }
         }

@@ -24,7 +24,7 @@ it('keeps what sets in the room warm to the end: no standing, no settling', func
     $plan = Support::plan(COCONUT, ['room_c' => 18]);
     $times = $plan->timetable;
     // Ten minutes after the heat it is strained, and twenty later it can be filled.
-    expect($times->strainAt->getTimestamp() - array_slice($times->sessions, -1)[0]['to']->getTimestamp())
+    expect($times->strainAt->getTimestamp() - array_slice($times->sessions, -1)[0]->to->getTimestamp())
         ->toBe(600)
         ->and($times->settledAt->getTimestamp() - $times->strainAt->getTimestamp())
         ->toBe(1200)
@@ -130,7 +130,7 @@ it('ends the heat while somebody is there for half an hour more, so that it does
     foreach (range(7, 22) as $hour) {
         foreach (['00', '20', '40'] as $minute) {
             $times = Timetable::lay($routine, new DateTimeImmutable("2026-11-24T{$hour}:{$minute}:00Z"), $presence);
-            $over = array_slice($times->sessions, -1)[0]['to'];
+            $over = array_slice($times->sessions, -1)[0]->to;
             expect(($times->strainAt->getTimestamp() - $over->getTimestamp()) / 60)->toEqual(10, "{$hour}:{$minute}");
         }
     }

@@ -205,7 +205,7 @@ it('books each session with the time it takes to get warm, for the jars that sha
     $shared = CookerDiary::plan([$job('a', 6.0), $job('b', 4.0)], [$place], $presence, $now);
     expect(count($shared->runs))->toBe(1)->and($shared->runs[0]->warmUpMin)->toBe($place->warmUpMin([$job('a', 6.0), $job('b', 4.0)]));
     [$a, $b] = [$shared->runs[0]->slots($job('a', 6.0)), $shared->runs[0]->slots($job('b', 4.0))];
-    expect(($a[0]['to']->getTimestamp() - $b[0]['to']->getTimestamp()) / 3600)->toEqualWithDelta(2.0, 0.01);
+    expect(($a[0]->to->getTimestamp() - $b[0]->to->getTimestamp()) / 3600)->toEqualWithDelta(2.0, 0.01);
 });
 
 it('says where one more jar finds its place, and whom it would move', function () {
@@ -228,7 +228,7 @@ it('says where one more jar finds its place, and whom it would move', function (
     $bookings = new Bookings([$place], [['job' => $job('mullein', 49.0, 8.0), 'from' => new DateTimeImmutable('2026-11-24T08:10Z')]]);
     // Another warmth waits until the cooker is free: from 16:30, and so whole on the next day.
     $waits = $bookings->place($job('', 60.0, 6.0), $presence, $now);
-    expect($waits->slots[0]['from']->format('d H:i'))
+    expect($waits->slots[0]->from->format('d H:i'))
         ->toBe('25 07:00')
         ->and($waits->moves)
         ->toBe([])
@@ -238,7 +238,7 @@ it('says where one more jar finds its place, and whom it would move', function (
         ->toBe('round slow cooker, 3.5 L');
     // One that is wanted today goes first, and moves the other: told with was and is.
     $first = $bookings->place($job('', 60.0, 6.0, '2026-11-24T20:00Z'), $presence, $now);
-    expect($first->slots[0]['from']->format('d H:i'))
+    expect($first->slots[0]->from->format('d H:i'))
         ->toBe('24 08:00')
         ->and($first->moves[0]['called'])
         ->toBe('mullein')
@@ -246,7 +246,7 @@ it('says where one more jar finds its place, and whom it would move', function (
         ->toBe('25 07:00');
     // Beside each other they are tried where the others leave room.
     expect(
-        $bookings->place($job('', 60.0, 6.0, '2026-11-24T20:00Z'), $presence, $now, among: false)->slots[0]['from']->format('d H:i'),
+        $bookings->place($job('', 60.0, 6.0, '2026-11-24T20:00Z'), $presence, $now, among: false)->slots[0]->from->format('d H:i'),
     )->toBe('25 07:00');
     // Of one warmth they share it.
     expect($bookings->place($job('', 49.0, 8.0), $presence, $now)->with)

@@ -17,6 +17,7 @@ use Kettle\Material\Tables;
 use Kettle\Recipe\Comparison;
 use Kettle\Recipe\Wish;
 use Kettle\Recipe\WishRefused;
+use Kettle\Time\Interval;
 use Tests\Core\Support;
 
 function methodNamed(string $id): Method
@@ -154,11 +155,11 @@ it('shakes as often as the cook wants to', function (?string $shake, float $hour
 it('lets the overnight school run while people sleep, and strains after it has stood', function () {
     $plan = Support::plan(['method' => 'slow-cooker', 'school' => 'overnight', 'start' => '2026-11-24']);
     $session = $plan->timetable->sessions[0];
-    expect($session['from']->format('H:i'))
+    expect($session->from->format('H:i'))
         ->toBeLessThanOrEqual('22:30')
-        ->and($session['to']->format('H:i'))
+        ->and($session->to->format('H:i'))
         ->toBeLessThanOrEqual('22:30')
-        ->and($plan->timetable->strainAt->getTimestamp() - $session['to']->getTimestamp())
+        ->and($plan->timetable->strainAt->getTimestamp() - $session->to->getTimestamp())
         ->toBeGreaterThanOrEqual(12 * 3600)
         ->and(Support::bench()->document($plan, Support::kitchen())['method']['attended'])
         ->toBeFalse()
@@ -257,7 +258,7 @@ it('goes off when somebody must go, and on again the next day for the rest', fun
 });
 
 it('stands by the sessions the diary keeps, as long as they are for the hours that are left', function () {
-    $slot = [['from' => moment('26 09:00'), 'to' => moment('26 17:00')]];
+    $slot = [new Interval(moment('26 09:00'), moment('26 17:00'))];
     $follow = fn (array $events, array $slots) => Course::follow(
         new Routine(methodNamed('slow-cooker'), 8),
         moment('24 08:00'),

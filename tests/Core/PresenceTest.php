@@ -3,12 +3,13 @@
 use Kettle\Diary\Availability;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Timetable;
+use Kettle\Time\Interval;
 
 /** @return list<string> whiles of a day, as "07:00-22:30" */
 function whilesOn(Availability $presence, string $day, string $zone = 'UTC'): array
 {
     return array_map(
-        fn (array $while) => $while['from']->format('H:i').'-'.$while['to']->format('H:i'),
+        fn (Interval $while) => $while->from->format('H:i').'-'.$while->to->format('H:i'),
         $presence->on(new DateTimeImmutable($day, new DateTimeZone($zone))),
     );
 }
@@ -74,7 +75,7 @@ it('tells who is there minute by minute, as a list of minutes would', function (
             ->without($away);
         for ($minute = 5; $minute < 1440; $minute += 37) {
             $at = (new DateTimeImmutable('2026-11-24T00:00Z'))->modify("+{$minute} minutes");
-            $home = array_filter($presence->on($at), fn (array $while) => $at >= $while['from'] && $at < $while['to']) !== [];
+            $home = array_filter($presence->on($at), fn (Interval $while) => $at >= $while->from && $at < $while->to) !== [];
             $gone = array_filter($away, fn (array $each) => $at >= $each[0] && $at < $each[1]) !== [];
             $hour = $minute / 60;
             $week = $split ? ($hour >= 8 && $hour < 12) || ($hour >= 13 && $hour < 20) : $hour >= 7 && $hour < 22.5;
@@ -86,9 +87,9 @@ it('tells who is there minute by minute, as a list of minutes would', function (
 it('finds the next while there is somebody, or says there is none for a year and more', function () {
     $presence = awayFrom(Availability::between('07:00', '22:30'), [['2026-11-24 08:00', '2026-12-20 12:00']]);
     $next = $presence->whileFrom(new DateTimeImmutable('2026-11-24T09:00Z'));
-    expect($next['from']->format('m-d H:i'))
+    expect($next->from->format('m-d H:i'))
         ->toBe('12-20 12:00')
-        ->and($next['to']->format('H:i'))
+        ->and($next->to->format('H:i'))
         ->toBe('22:30')
         ->and($presence->nextAwake(new DateTimeImmutable('2026-11-24T07:30Z'))->format('m-d H:i'))
         ->toBe('11-24 07:30')
@@ -101,7 +102,7 @@ it('finds the next while there is somebody, or says there is none for a year and
         )
         ->toBeNull();
     // Ten minutes before bed is no while to come to the stove for.
-    expect(Availability::between('07:00', '22:30')->whileFrom(new DateTimeImmutable('2026-11-24T22:20Z'))['from']->format('d H:i'))->toBe(
+    expect(Availability::between('07:00', '22:30')->whileFrom(new DateTimeImmutable('2026-11-24T22:20Z'))->from->format('d H:i'))->toBe(
         '25 07:00',
     );
 });
@@ -130,9 +131,9 @@ it('keeps its hours by the clock on the wall when the clocks change', function (
     $zone = new DateTimeZone('Europe/London');
     foreach (['2026-03-28 22:00', '2026-10-24 22:00'] as $from) {
         $night = Timetable::unattended(8, new DateTimeImmutable($from, $zone), $presence);
-        expect($night['to']->getTimestamp() - $night['from']->getTimestamp())
+        expect($night->to->getTimestamp() - $night->from->getTimestamp())
             ->toBeGreaterThanOrEqual(8 * 3600)
-            ->and($night['to']->format('H:i'))
+            ->and($night->to->format('H:i'))
             ->toBeGreaterThanOrEqual('07:00');
     }
 });
@@ -163,13 +164,10 @@ it('splits long warmth over the whiles there are, and loses no minute of it', fu
         $sessions = Timetable::sessions($hours, $from, $presence);
         $had = 0;
         foreach ($sessions as $n => $session) {
-            $had += $session['to']->getTimestamp() - $session['from']->getTimestamp();
-            $within = array_filter(
-                $presence->on($session['from']),
-                fn (array $w) => $session['from'] >= $w['from'] && $session['to'] <= $w['to'],
-            );
-            expect($within)->not->toBe([])->and($session['from'])->toBeGreaterThanOrEqual($from);
-            $n > 0 && expect($session['from'])->toBeGreaterThanOrEqual($sessions[$n - 1]['to']);
+            $had += $session->to->getTimestamp() - $session->from->getTimestamp();
+            $within = array_filter($presence->on($session->from), fn (Interval $w) => $session->from >= $w->from && $session->to <= $w->to);
+            expect($within)->not->toBe([])->and($session->from)->toBeGreaterThanOrEqual($from);
+            $n > 0 && expect($session->from)->toBeGreaterThanOrEqual($sessions[$n - 1]->to);
         }
         expect($had / 60)->toEqualWithDelta(round($hours * 60), 0.5);
     }
@@ -183,7 +181,7 @@ it('ends warmth that needs nobody while somebody is there to take it out', funct
             Availability::between('07:00', '22:30'),
         );
         foreach (['from', 'to'] as $end) {
-            expect($night[$end]->format('H:i'))->toBeGreaterThanOrEqual('07:00')->toBeLessThanOrEqual('22:30');
+            expect($night->{$end}->format('H:i'))->toBeGreaterThanOrEqual('07:00')->toBeLessThanOrEqual('22:30');
         }
     }
 });

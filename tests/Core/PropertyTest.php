@@ -118,12 +118,12 @@ it('heats only in waking hours, never less nor more than asked, at any time of d
                     $minutes = 0;
                     $end = $times->fillAt;
                     foreach ($times->sessions as $session) {
-                        expect($session['from'] >= $end)
+                        expect($session->from >= $end)
                             ->toBeTrue()
-                            ->and($session['from']->format('H:i') >= $from && $session['to']->format('H:i') <= $to)
+                            ->and($session->from->format('H:i') >= $from && $session->to->format('H:i') <= $to)
                             ->toBeTrue("{$id} {$school->id} at {$hour} in {$from} to {$to}");
-                        $minutes += ($session['to']->getTimestamp() - $session['from']->getTimestamp()) / 60;
-                        $end = $session['to'];
+                        $minutes += ($session->to->getTimestamp() - $session->from->getTimestamp()) / 60;
+                        $end = $session->to;
                     }
                     expect($minutes)
                         ->toEqualWithDelta($school->usualH * 60, 1.0)

@@ -19,6 +19,7 @@ use Kettle\Infusion\Methods;
 use Kettle\Keeping\Keeping;
 use Kettle\Material\Cupboard;
 use Kettle\Stores\LotKind;
+use Kettle\Time\Interval;
 
 /** Batches as the core reads them: their plan, their logbook, their place in the diary. */
 final readonly class Records
@@ -48,15 +49,13 @@ final readonly class Records
 
     public function of(Batch $batch): Record
     {
-        $warmUp = $batch->diary['warm_up_min'] ?? null;
-
         return new Record(
             $batch->plan,
             $this->log($batch),
             $this->kitchens->local($batch->start_at),
             $this->methods,
             $this->slots($batch),
-            is_numeric($warmUp) ? (int) $warmUp : null,
+            $batch->diary?->warmUpMin,
         );
     }
 
@@ -135,15 +134,12 @@ final readonly class Records
         return new \DateTimeImmutable($batch->best_before->format('Y-m-d'), $this->kitchens->now()->getTimezone());
     }
 
-    /** @return list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}> sessions the diary keeps for it */
+    /** @return list<Interval> sessions the diary keeps for it */
     private function slots(Batch $batch): array
     {
         $slots = [];
-        foreach (is_array($batch->diary['slots'] ?? null) ? $batch->diary['slots'] : [] as $slot) {
-            $slots[] = [
-                'from' => $this->kitchens->local(new \DateTimeImmutable($slot['from'])),
-                'to' => $this->kitchens->local(new \DateTimeImmutable($slot['to'])),
-            ];
+        foreach ($batch->diary->slots ?? [] as $slot) {
+            $slots[] = new Interval($this->kitchens->local($slot->from), $this->kitchens->local($slot->to));
         }
 
         return $slots;

@@ -15,9 +15,11 @@ use Kettle\Diary\CookerDiary;
 use Kettle\Diary\CookerJob;
 use Kettle\Diary\CookerPlace;
 use Kettle\Diary\Course;
+use Kettle\Diary\Reservation;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Timetable;
 use Kettle\Infusion\Method;
+use Kettle\Time\Interval;
 use Kettle\Vessel\WaterBath;
 
 /**
@@ -82,8 +84,7 @@ final readonly class PlanDiary
         $readyBy = is_string($batch->wish['ready_by'] ?? null) ? $batch->wish['ready_by'] : null;
         $onSince = $course->warmed->onSince;
         // Switched on without a session at the Stove, it stands where the diary kept a place for it.
-        $stands =
-            $standing[$batch->id] ?? ($onSince !== null && is_string($batch->diary['cooker'] ?? null) ? $batch->diary['cooker'] : null);
+        $stands = $standing[$batch->id] ?? ($onSince !== null ? $batch->diary?->cooker : null);
         if ($onSince !== null && $stands === null) {
             return null;
         }
@@ -130,37 +131,33 @@ final readonly class PlanDiary
 
     /**
      * @param  array<string, string>  $names of cookers
-     * @return array<string, mixed> slots, cooker, cooker_name, warm_up_min, says, and the job itself, for what is asked before it changes
      */
-    private function plan(CookerJob $job, CookerDiary $diary, array $names): array
+    private function plan(CookerJob $job, CookerDiary $diary, array $names): Reservation
     {
         $run = $diary->runOf($job->id);
         $slots =
             $run === null
                 ? []
-                : array_filter($run->slots($job), fn (array $slot) => $job->onSince === null || $slot['from'] > $job->onSince);
+                : array_filter($run->slots($job), fn (Interval $slot) => $job->onSince === null || $slot->from > $job->onSince);
 
-        return [
-            'slots' => array_values(
-                array_map(fn (array $slot) => ['from' => $slot['from']->format(DATE_ATOM), 'to' => $slot['to']->format(DATE_ATOM)], $slots),
-            ),
-            'cooker' => $run?->place,
-            'cooker_name' => $run === null ? null : $names[$run->place] ?? null,
-            'warm_up_min' => $run->warmUpMin ?? $job->warmUpMin,
-            'says' => $diary->says($job),
-            'job' => $job->kept(),
-        ];
+        return new Reservation(
+            array_values($slots),
+            $run?->place,
+            $run === null ? null : $names[$run->place] ?? null,
+            $run->warmUpMin ?? $job->warmUpMin,
+            $diary->says($job),
+            $job->kept(),
+        );
     }
 
-    /** @param  array<string, mixed>|null  $plan */
-    private function write(Batch $batch, ?array $plan, string $why): void
+    private function write(Batch $batch, ?Reservation $plan, string $why): void
     {
         // As they are read back: the order of keys in a column is the database's own.
-        if ($plan == $batch->diary) {
+        if ($plan?->toArray() == $batch->diary?->toArray()) {
             return;
         }
-        $was = $this->first($batch->diary);
-        $is = $this->first($plan);
+        $was = $batch->diary?->next();
+        $is = $plan?->next();
         $now = $this->kitchens->now();
         if (
             $was !== null &&
@@ -182,13 +179,5 @@ final readonly class PlanDiary
         $batch->unsetRelation('entries');
         $batch->save();
         $this->fold->refresh($batch);
-    }
-
-    /** @param  array<string, mixed>|null  $plan */
-    private function first(?array $plan): ?\DateTimeImmutable
-    {
-        $from = is_array($plan['slots'] ?? null) ? $plan['slots'][0]['from'] ?? null : null;
-
-        return is_string($from) ? new \DateTimeImmutable($from) : null;
     }
 }

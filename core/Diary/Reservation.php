@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Diary;
+
+use Kettle\Time\Interval;
+
+/** The place the diary keeps for a batch: which cooker, and when it is warm there. */
+final readonly class Reservation
+{
+    /**
+     * @param  list<Interval>  $slots empty where no time is found
+     * @param  ?string  $cooker its id; null where it has no place
+     * @param  ?int  $warmUpMin minutes it takes to get warm there
+     * @param  ?string  $says why it has no place, or comes late
+     * @param  array<string, mixed>  $job as it was asked, for what is asked before it changes; CookerJob::kept()
+     */
+    public function __construct(
+        public array $slots,
+        public ?string $cooker,
+        public ?string $cookerName,
+        public ?int $warmUpMin,
+        public ?string $says,
+        public array $job,
+    ) {}
+
+    /**
+     * @param array{slots: list<array{from: string, to: string}>, cooker?: ?string, cooker_name?: ?string, warm_up_min?: ?int,
+     *     says?: ?string, job?: array<string, mixed>}  $kept of toArray(); older rows lack some of it
+     */
+    public static function of(array $kept): self
+    {
+        return new self(
+            array_map(
+                fn (array $slot) => new Interval(new \DateTimeImmutable($slot['from']), new \DateTimeImmutable($slot['to'])),
+                $kept['slots'],
+            ),
+            $kept['cooker'] ?? null,
+            $kept['cooker_name'] ?? null,
+            $kept['warm_up_min'] ?? null,
+            $kept['says'] ?? null,
+            $kept['job'] ?? [],
+        );
+    }
+
+    /** When it is next put to warm. */
+    public function next(): ?\DateTimeImmutable
+    {
+        return $this->slots[0]->from ?? null;
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'slots' => array_map(fn (Interval $slot) => $slot->toArray(), $this->slots),
+            'cooker' => $this->cooker,
+            'cooker_name' => $this->cookerName,
+            'warm_up_min' => $this->warmUpMin,
+            'says' => $this->says,
+            'job' => $this->job,
+        ];
+    }
+}
