@@ -63,7 +63,7 @@ final readonly class AlmanacWords
                     'oil',
                     $oil->id,
                     ucfirst($oil->name),
-                    round($oil->monthsOpened).' months opened'.($oil->note === '' ? '' : '; '.lcfirst(rtrim($oil->note, '.'))),
+                    round($oil->months->opened).' months opened'.($oil->note === '' ? '' : '; '.lcfirst(rtrim($oil->note, '.'))),
                 ),
                 array_values($this->planning->cupboard()->carriers()),
             ),
@@ -207,11 +207,11 @@ final readonly class AlmanacWords
             'says' => $oil->note,
             'facts' => array_values(
                 array_filter([
-                    $fact('INCI name', $oil->inci, 'memory'),
+                    $fact('INCI name', $oil->names->inci, 'memory'),
                     $fact('Density at 20 °C', number_format($oil->at20->gramsPerMl, 3).' g/mL', 'memory'),
                     $fact(
                         'Keeps',
-                        sprintf('%d months unopened, %d opened', round($oil->monthsUnopened), round($oil->monthsOpened)),
+                        sprintf('%d months unopened, %d opened', round($oil->months->unopened), round($oil->months->opened)),
                         'memory',
                     ),
                     $fact('Sets under', $kitchen->warmth($oil->setsBelowC), 'memory'),
@@ -221,8 +221,8 @@ final readonly class AlmanacWords
                     $oil->oxidisability() === null
                         ? null
                         : $fact('Oxidisability', (string) round($oil->oxidisability(), 1), 'fatemi-hammond'),
-                    $fact('For the kitchen', $oil->foodGradeExists ? 'sold as food' : 'not sold as food', 'practice'),
-                    $oil->allergens === [] ? null : $fact('Contains', implode(', ', $oil->allergens), 'eu-1169'),
+                    $fact('For the kitchen', $oil->food->gradeExists ? 'sold as food' : 'not sold as food', 'practice'),
+                    $oil->food->allergens === [] ? null : $fact('Contains', implode(', ', $oil->food->allergens), 'eu-1169'),
                 ]),
             ),
             'own' => [

@@ -125,16 +125,16 @@ final readonly class Questions
                 'score' => (int) round($oil['score'] * 100),
                 'marks' => array_map(fn (float $mark) => round($mark, 2), $oil['marks']),
                 'reasons' => array_map($kitchen->inDegrees(...), $oil['reasons']),
-                'allergens' => $oil['carrier']->allergens,
+                'allergens' => $oil['carrier']->food->allergens,
                 'solid' => $oil['carrier']->setsBelowC > $kitchen->roomC,
                 'sets_text' => $kitchen->warmth($oil['carrier']->setsBelowC),
-                'keeps_text' => round($oil['carrier']->monthsOpened).' months',
-                'feel' => $oil['carrier']->feel,
+                'keeps_text' => round($oil['carrier']->months->opened).' months',
+                'feel' => $oil['carrier']->feel->richness,
                 'iodine_value' => self::rounded($oil['carrier']->iodineValueOrPublished()),
                 'oxidisability' => $oil['carrier']->oxidisability() === null ? null : round($oil['carrier']->oxidisability(), 1),
-                'picture' => $oil['carrier']->picture() === null
+                'picture' => $oil['carrier']->fattyAcids === null
                         ? null
-                        : array_map(fn (float $percent) => round($percent, 1), $oil['carrier']->picture()),
+                        : array_map(fn (float $percent) => round($percent, 1), $oil['carrier']->fattyAcids->picture()),
                 'stock_text' => $oil['stock_ml'] > 0 ? AmountWriter::plain($oil['stock_ml'], Kind::Volume) : null,
                 'price_text' => $oil['price'] === null ? null : PlanDocument::money($oil['price'], $kitchen->currency),
             ],

@@ -169,7 +169,8 @@ final readonly class FrozenPlan
 
     public function hasPowder(Cupboard $cupboard): bool
     {
-        return array_filter($this->herbs, fn (PlannedHerb $herb) => ($cupboard->forms()[$herb->form] ?? null)?->powder === true) !== [];
+        return array_filter($this->herbs, fn (PlannedHerb $herb) => ($cupboard->forms()[$herb->form] ?? null)?->traits->powder === true) !==
+            [];
     }
 
     /**

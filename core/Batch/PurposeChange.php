@@ -28,7 +28,7 @@ final class PurposeChange
             }
         }
         foreach ($plan->oils as $oil) {
-            if (! ($cupboard->carriers()[$oil->id]->foodGradeExists ?? false)) {
+            if (! ($cupboard->carriers()[$oil->id]->food->gradeExists ?? false)) {
                 return self::notFood($oil->name);
             }
         }

@@ -54,11 +54,11 @@ final readonly class Facts
         $kitchen = $purpose === 'kitchen';
         $untested = array_filter($wet, fn (array $herb) => AcidSoak::partsFor($herb['plant']) === null);
         $unfitHerbs = array_filter($herbs, fn (array $herb) => ! $herb['plant']->kitchen);
-        $unfitOils = array_filter($oils, fn (array $oil) => ! $oil['carrier']->foodGradeExists);
+        $unfitOils = array_filter($oils, fn (array $oil) => ! $oil['carrier']->food->gradeExists);
         $unfitLots = array_filter($lots, fn (array $lot) => ! $lot['food']);
         $allergens = array_values(
             array_unique([
-                ...array_merge([], ...array_map(fn (array $oil) => $oil['carrier']->allergens, $oils)),
+                ...array_merge([], ...array_map(fn (array $oil) => $oil['carrier']->food->allergens, $oils)),
                 ...array_merge([], ...array_map(fn (array $lot) => $lot['allergens'], $lots)),
             ]),
         );

@@ -171,12 +171,12 @@ final readonly class Keeping
             // Nobody said when it was opened: at the latest when it was poured.
             $open = min($lot['opened'] ?? $facts->filledAt, $facts->filledAt);
             $gone = max(0.0, ($facts->strainedAt->getTimestamp() - $open->getTimestamp()) / 3600 / self::HOURS_A_MONTH);
-            $months = max(0.0, $carrier->monthsOpened - $gone);
+            $months = max(0.0, $carrier->months->opened - $gone);
             $oils[] = [
                 'id' => $carrier->id,
                 'name' => $carrier->name,
                 'share' => $oil['share'],
-                'opened' => $carrier->monthsOpened,
+                'opened' => $carrier->months->opened,
                 'months' => $months,
                 'gone' => $gone,
                 'since' => $lot['opened'],

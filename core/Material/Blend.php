@@ -121,7 +121,7 @@ final readonly class Blend
     /** @return list<string> */
     public function allergens(): array
     {
-        return array_values(array_unique(array_merge(...array_map(fn (array $oil) => $oil['carrier']->allergens, $this->oils))));
+        return array_values(array_unique(array_merge(...array_map(fn (array $oil) => $oil['carrier']->food->allergens, $this->oils))));
     }
 
     /** @return array{saturated: float, mono: float, di: float, tri: float, wax: float, other: float} per cent by weight */
@@ -129,7 +129,7 @@ final readonly class Blend
     {
         $sums = ['saturated' => 0.0, 'mono' => 0.0, 'di' => 0.0, 'tri' => 0.0, 'wax' => 0.0, 'other' => 0.0];
         foreach ($this->massShares() as $oil) {
-            foreach ($oil['carrier']->picture() ?? ['wax' => 100.0] as $kind => $percent) {
+            foreach ($oil['carrier']->fattyAcids?->picture() ?? ['wax' => 100.0] as $kind => $percent) {
                 $sums[$kind] += $oil['share'] * $percent;
             }
         }

@@ -116,7 +116,7 @@ final class Cupboard
     {
         $plain = self::plain($name);
         foreach ($this->carriers() as $carrier) {
-            foreach ([$carrier->name, $carrier->inci, ...$carrier->also] as $each) {
+            foreach ([$carrier->name, $carrier->names->inci, ...$carrier->names->also] as $each) {
                 if (self::plain($each) === $plain) {
                     return $carrier;
                 }

@@ -37,9 +37,9 @@ final readonly class HerbMix
         $state = State::Dried;
         foreach ($this->shares() as $i => $share) {
             $part = $parts[$i];
-            $loose += $part->form->loose->volumeOf($share);
-            $settled += $part->form->settled->volumeOf($share);
-            $own += $part->form->particle->volumeOf($share);
+            $loose += $part->form->bulk->loose->volumeOf($share);
+            $settled += $part->form->bulk->settled->volumeOf($share);
+            $own += $part->form->bulk->particle->volumeOf($share);
             $dry += self::dryEquivalent($share, $part->water);
             $state = $state->orWetter($part->form->state);
         }
@@ -112,12 +112,12 @@ final readonly class HerbMix
     /** By weight, most of it woody: roots, barks, seeds and the like. */
     public function isWoody(): bool
     {
-        return $this->shareWhere(fn (HerbPart $part) => $part->form->woody) > 0.5;
+        return $this->shareWhere(fn (HerbPart $part) => $part->form->traits->woody) > 0.5;
     }
 
     public function isPowder(): bool
     {
-        return $this->shareWhere(fn (HerbPart $part) => $part->form->powder) > 0.5;
+        return $this->shareWhere(fn (HerbPart $part) => $part->form->traits->powder) > 0.5;
     }
 
     /** "calendula, lavender and thyme" */

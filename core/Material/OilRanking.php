@@ -32,7 +32,7 @@ final readonly class OilRanking
         $cheapest = $prices === [] ? null : min($prices);
         $ranked = [];
         foreach ($this->cupboard->carriers() as $carrier) {
-            if ($purpose->foodOnly && ! $carrier->foodGradeExists) {
+            if ($purpose->foodOnly && ! $carrier->food->gradeExists) {
                 continue;
             }
             $here = $stock[$carrier->id] ?? ['ml' => 0.0, 'price' => null];
@@ -66,11 +66,11 @@ final readonly class OilRanking
     private function marks(Carrier $carrier, Purpose $purpose, float $roomC, array $here, ?float $cheapest): array
     {
         $marks = [
-            'keeping' => min(1.0, $carrier->monthsOpened / self::KEEPS_WELL),
-            'feel' => 1 - abs($carrier->feel - $purpose->feelWanted) / 4,
+            'keeping' => min(1.0, $carrier->months->opened / self::KEEPS_WELL),
+            'feel' => 1 - abs($carrier->feel->richness - $purpose->feelWanted) / 4,
             'state' => $purpose->liquid && $carrier->setsBelowC > $roomC ? 0.0 : 1.0,
-            'allergens' => $carrier->allergens === [] ? 1.0 : 0.0,
-            'scent' => 1 - $carrier->scent / 2,
+            'allergens' => $carrier->food->allergens === [] ? 1.0 : 0.0,
+            'scent' => 1 - $carrier->feel->scent / 2,
             'stock' => $here['ml'] > 0 ? 1.0 : 0.0,
         ];
         if ($here['price'] !== null && $cheapest !== null) {
@@ -86,9 +86,9 @@ final readonly class OilRanking
      */
     private function reasons(Carrier $carrier, Purpose $purpose, float $roomC, array $here): array
     {
-        $months = Wording::number($carrier->monthsOpened);
+        $months = Wording::number($carrier->months->opened);
         $reasons = [sprintf('Keeps %s months once opened.', $months)];
-        $off = $carrier->feel - $purpose->feelWanted;
+        $off = $carrier->feel->richness - $purpose->feelWanted;
         $reasons[] = match (true) {
             abs($off) <= 1 => sprintf('Feels right for %s.', $purpose->name),
             $off > 0 => sprintf('Richer than is liked for %s.', $purpose->name),
@@ -97,11 +97,11 @@ final readonly class OilRanking
         if ($carrier->setsBelowC > $roomC) {
             $reasons[] = sprintf('Solid at %d °C.', (int) round($roomC)).($purpose->liquid ? '' : ' No fault here.');
         }
-        if ($carrier->allergens !== []) {
-            $reasons[] = 'Allergen: '.implode(', ', $carrier->allergens).'.';
+        if ($carrier->food->allergens !== []) {
+            $reasons[] = 'Allergen: '.implode(', ', $carrier->food->allergens).'.';
         }
-        if ($carrier->scent > 0) {
-            $reasons[] = $carrier->scent === 2 ? 'Smells strongly of itself.' : 'Smells a little.';
+        if ($carrier->feel->scent > 0) {
+            $reasons[] = $carrier->feel->scent === 2 ? 'Smells strongly of itself.' : 'Smells a little.';
         }
         if ($here['ml'] > 0) {
             $reasons[] = 'In Stores.';

@@ -210,7 +210,7 @@ final readonly class HerbsReader
             return Amount::of(Kind::Mass, (int) $m[1] * $form->bagG, $typed);
         }
 
-        return $this->kitchen->reader()->within($typed, Kind::Mass, 'g', ...[...self::BOUNDS, $form->loose]);
+        return $this->kitchen->reader()->within($typed, Kind::Mass, 'g', ...[...self::BOUNDS, $form->bulk->loose]);
     }
 
     /**

@@ -49,9 +49,9 @@ final readonly class PlanDocument
                 fn (array $oil) => [
                     'id' => $oil['carrier']->id,
                     'name' => $oil['carrier']->name,
-                    'inci' => $oil['carrier']->inci,
+                    'inci' => $oil['carrier']->names->inci,
                     'share' => round($oil['share'], 6),
-                    'allergens' => $oil['carrier']->allergens,
+                    'allergens' => $oil['carrier']->food->allergens,
                 ],
                 $wish->blend->shares(),
             ),

@@ -42,7 +42,7 @@ final readonly class Steps
                     self::grams($amounts->herbG * $share, $kitchen),
                     $part->plant->name,
                     $part->form->name,
-                    $part->form->powder || $part->form->state->isWet() ? '' : '; cut or bruise it only now',
+                    $part->form->traits->powder || $part->form->state->isWet() ? '' : '; cut or bruise it only now',
                 ),
             ];
         }

@@ -330,7 +330,7 @@ final class PastedRecipe
         $herb = $known === null ? ['name' => $name, 'form' => $form ?? 'thin-leaf'] : ['id' => $known['id']];
         if ($known === null) {
             $guesses[] = sprintf('“%s” is not in the list; how it is cut is a guess', $name);
-        } elseif ($form !== null && $this->cupboard->form($form)->powder) {
+        } elseif ($form !== null && $this->cupboard->form($form)->traits->powder) {
             $herb['form'] = $form;
         }
         $plant = $known === null ? null : $this->cupboard->herb($known['id']);

@@ -199,7 +199,7 @@ final readonly class RecipeWords
         $isOil = preg_match(self::OILS, $plain) === 1;
         $found = null;
         foreach ($this->cupboard->carriers() as $carrier) {
-            foreach ([$carrier->name, ...$this->shortNames($carrier->name), ...$carrier->also] as $name) {
+            foreach ([$carrier->name, ...$this->shortNames($carrier->name), ...$carrier->names->also] as $name) {
                 // A name that is a plant's as well is an oil only where it says so.
                 if (
                     ($isOil || preg_match(self::OILS, $name) === 1) &&

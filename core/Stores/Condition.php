@@ -71,7 +71,7 @@ final readonly class Condition
     private static function expected(Lot $lot, Cupboard $cupboard): ?array
     {
         if ($lot->kind === LotKind::Carrier && $lot->openedOn !== null && isset($cupboard->carriers()[$lot->material])) {
-            $months = $cupboard->carriers()[$lot->material]->monthsOpened;
+            $months = $cupboard->carriers()[$lot->material]->months->opened;
 
             return [
                 'day' => $lot->openedOn->modify('+'.(int) round($months * ShelfLife::DAYS_A_MONTH).' days'),

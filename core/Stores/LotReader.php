@@ -183,7 +183,7 @@ final class LotReader
                 null,
                 $this->cupboard->form($text['form'] === '' ? $this->cupboard->herb($id)->form : $this->formId($text['form'])),
             ],
-            LotKind::Carrier => [$id, $called, $this->cupboard->carrier($id)->allergens, $this->cupboard->carrier($id)->at20, null],
+            LotKind::Carrier => [$id, $called, $this->cupboard->carrier($id)->food->allergens, $this->cupboard->carrier($id)->at20, null],
             LotKind::Wax => [
                 $id,
                 $called,
@@ -245,7 +245,7 @@ final class LotReader
             $measure->value,
             0.01,
             $measure === Kind::Mass ? 100_000 : 200_000,
-            $density ?? $form?->loose,
+            $density ?? $form?->bulk->loose,
         )->value;
     }
 

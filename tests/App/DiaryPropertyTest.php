@@ -104,18 +104,14 @@ it('holds whatever is done to the house, in any order', function (int $seed) {
             ])
                 ->assertOk()
                 ->json('id')),
-            $what === 'away' => ($absences[] = $this->atHouse(
-                'POST',
-                '/absences',
-                [
-                    'from' => Carbon::now()
-                        ->addDays($day = mt_rand(0, 8))
-                        ->format('Y-m-d'),
-                    'to' => Carbon::now()
-                        ->addDays($day + mt_rand(0, 3))
-                        ->format('Y-m-d').$pick(['', 'T15:30']),
-                ],
-            )->json('absences.0.id')),
+            $what === 'away' => ($absences[] = $this->atHouse('POST', '/absences', [
+                'from' => Carbon::now()
+                    ->addDays($day = mt_rand(0, 8))
+                    ->format('Y-m-d'),
+                'to' => Carbon::now()
+                    ->addDays($day + mt_rand(0, 3))
+                    ->format('Y-m-d').$pick(['', 'T15:30']),
+            ])->json('absences.0.id')),
             $what === 'home' => $absences !== [] && $this->atHouse('DELETE', '/absences/'.array_pop($absences)),
             $what === 'later' => $this->atHouse('POST', "/batches/{$batch}/tasks", [
                 'task' => 'next_warm_on',

@@ -26,11 +26,11 @@ it('is the herb itself when it is alone', function (string $form) {
     $herb = Support::bench()->cupboard()->form($form);
     $mix = HerbMix::of([part($form)]);
     expect($mix->looseMlPerG)
-        ->toEqualWithDelta(1 / $herb->loose->gramsPerMl, 1e-12)
+        ->toEqualWithDelta(1 / $herb->bulk->loose->gramsPerMl, 1e-12)
         ->and($mix->settledMlPerG)
-        ->toEqualWithDelta(1 / $herb->settled->gramsPerMl, 1e-12)
+        ->toEqualWithDelta(1 / $herb->bulk->settled->gramsPerMl, 1e-12)
         ->and($mix->ownMlPerG)
-        ->toEqualWithDelta(1 / $herb->particle->gramsPerMl, 1e-12)
+        ->toEqualWithDelta(1 / $herb->bulk->particle->gramsPerMl, 1e-12)
         ->and($mix->dryPerG)
         ->toBe(1.0)
         ->and($mix->state)

@@ -49,7 +49,7 @@ it('reckons iodine values as by hand', function (string $id, float $value) {
 
 it('has fats that come to a hundred, near enough, for every oil', function () {
     foreach (Support::bench()->cupboard()->carriers() as $carrier) {
-        $picture = $carrier->picture();
+        $picture = $carrier->fattyAcids?->picture();
         if ($picture === null) {
             expect($carrier->id)->toBe('jojoba');
 
@@ -89,7 +89,7 @@ it('is the one oil when blended of one', function (string $id) {
         ->and($blend->setsBelow())
         ->toEqual(['low' => $oil->setsBelowC, 'value' => $oil->setsBelowC, 'high' => $oil->setsBelowC])
         ->and($blend->allergens())
-        ->toBe($oil->allergens)
+        ->toBe($oil->food->allergens)
         ->and($blend->name())
         ->toBe($oil->name);
     $oil->oxidisability() === null
@@ -154,7 +154,7 @@ it('orders for a purpose as a cook would', function (string $purpose, string $be
 it('leaves out of the kitchen what is no food', function () {
     $order = order('kitchen');
     foreach (Support::bench()->cupboard()->carriers() as $carrier) {
-        expect(in_array($carrier->id, $order, true))->toBe($carrier->foodGradeExists, $carrier->id);
+        expect(in_array($carrier->id, $order, true))->toBe($carrier->food->gradeExists, $carrier->id);
     }
 });
 

@@ -181,7 +181,9 @@ it('ends warmth that needs nobody while somebody is there to take it out', funct
             Availability::between('07:00', '22:30'),
         );
         foreach (['from', 'to'] as $end) {
-            expect($night->{$end}->format('H:i'))->toBeGreaterThanOrEqual('07:00')->toBeLessThanOrEqual('22:30');
+            expect($night->{$end}->format('H:i'))
+                ->toBeGreaterThanOrEqual('07:00')
+                ->toBeLessThanOrEqual('22:30');
         }
     }
 });

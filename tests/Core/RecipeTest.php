@@ -492,7 +492,7 @@ it('reads as a cautious person would', function (array $case) {
         expect(
             Support::bench()
                 ->cupboard()
-                ->carrier($read->wish['oils'][0]['id'])->allergens,
+                ->carrier($read->wish['oils'][0]['id'])->food->allergens,
         )->toBe($case['allergens']);
     // What is not known is asked for by name.
     if (isset($case['oils'][0]['name'])) {

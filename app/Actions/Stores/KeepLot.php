@@ -137,7 +137,7 @@ final readonly class KeepLot
                 ? $cupboard->carrier($lot->material)->at20
                 : ($lot->form === null
                     ? null
-                    : $cupboard->form($lot->form)->loose);
+                    : $cupboard->form($lot->form)->bulk->loose);
 
         return $this->kitchens->plain()->reader()->within($typed, $measure, $measure->value, 0.01, 200_000, $density)->value;
     }

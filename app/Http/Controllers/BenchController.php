@@ -42,7 +42,10 @@ final class BenchController extends Controller
             array_values($cupboard->herbs()),
         );
         usort($herbs, fn (HerbChoice $a, HerbChoice $b) => $a->name <=> $b->name);
-        $oils = array_map(fn (Carrier $c) => new OilChoice($c->id, $c->name, $c->note, $c->allergens), array_values($cupboard->carriers()));
+        $oils = array_map(
+            fn (Carrier $c) => new OilChoice($c->id, $c->name, $c->note, $c->food->allergens),
+            array_values($cupboard->carriers()),
+        );
 
         return $this->json(
             new Materials(
