@@ -10,7 +10,10 @@ use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Carbon;
 use Kettle\Material\State;
 use Kettle\Stores\Lot as CoreLot;
+use Kettle\Stores\LotDates;
 use Kettle\Stores\LotKind;
+use Kettle\Stores\Origin;
+use Kettle\Stores\Stock;
 
 /**
  * So much of one thing, got at one time. What is left is the sum of its moves.
@@ -90,19 +93,17 @@ class Lot extends Model
             $this->kind,
             $this->material,
             $this->called,
-            (float) $this->got,
-            (float) $this->left,
-            $this->low_at === null ? null : (float) $this->low_at,
+            new Stock(
+                (float) $this->got,
+                (float) $this->left,
+                $this->low_at === null ? null : (float) $this->low_at,
+                $this->price === null ? null : (float) $this->price,
+            ),
+            new LotDates($day($this->got_on), $day($this->opened_on), $day($this->best_before)),
+            new Origin($this->got_how, $this->food_grade, $this->allergens),
             $this->state,
             $this->form,
-            $day($this->got_on),
-            $day($this->opened_on),
-            $day($this->best_before),
             $this->verdict,
-            $this->price === null ? null : (float) $this->price,
-            $this->food_grade,
-            $this->allergens,
-            $this->got_how,
         );
     }
 }

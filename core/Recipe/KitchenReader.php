@@ -119,10 +119,10 @@ final class KitchenReader
     {
         $stock = [];
         foreach ($lots as $lot) {
-            if ($lot->kind === LotKind::Carrier && $lot->left > 0) {
-                $price = $lot->unitPrice();
+            if ($lot->kind === LotKind::Carrier && $lot->stock->left > 0) {
+                $price = $lot->stock->unitPrice();
                 $stock[$lot->material] = [
-                    'ml' => ($stock[$lot->material]['ml'] ?? 0.0) + $lot->left,
+                    'ml' => ($stock[$lot->material]['ml'] ?? 0.0) + $lot->stock->left,
                     'price' => $price === null ? $stock[$lot->material]['price'] ?? null : $price * 100,
                 ];
             }

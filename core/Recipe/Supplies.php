@@ -82,8 +82,8 @@ final readonly class Supplies
                 $known = $lots[$need['material']] ?? ['opened' => null, 'best_before' => null];
                 $earlier = fn (?\DateTimeImmutable $a, ?\DateTimeImmutable $b) => $a === null || $b === null ? $a ?? $b : min($a, $b);
                 $lots[$need['material']] = [
-                    'opened' => $earlier($known['opened'], $take['lot']->openedOn),
-                    'best_before' => $earlier($known['best_before'], $take['lot']->bestBefore),
+                    'opened' => $earlier($known['opened'], $take['lot']->dates->openedOn),
+                    'best_before' => $earlier($known['best_before'], $take['lot']->dates->bestBefore),
                 ];
             }
         }
@@ -144,7 +144,7 @@ final readonly class Supplies
                         'called' => self::called($take['lot']),
                         'amount' => round($take['amount'], 3),
                         'text' => AmountWriter::plain($take['amount'], $kind),
-                        'left_text' => AmountWriter::plain($take['lot']->left - $take['amount'], $kind),
+                        'left_text' => AmountWriter::plain($take['lot']->stock->left - $take['amount'], $kind),
                     ],
                     $taking->takes,
                 ),
@@ -157,8 +157,8 @@ final readonly class Supplies
                     return [
                         'lot' => $lot->id,
                         'called' => self::called($lot),
-                        'left' => round($lot->left, 3),
-                        'left_text' => AmountWriter::plain($lot->left, $kind),
+                        'left' => round($lot->stock->left, 3),
+                        'left_text' => AmountWriter::plain($lot->stock->left, $kind),
                         'condition' => $condition->is,
                         'why' => implode(' ', $condition->reasons),
                         'usable' => Condition::usable($lot, $kitchen->today()),
@@ -179,6 +179,6 @@ final readonly class Supplies
 
     private static function called(Lot $lot): string
     {
-        return $lot->called.($lot->gotOn === null ? '' : ', '.$lot->gotOn->format('j M Y'));
+        return $lot->called.($lot->dates->gotOn === null ? '' : ', '.$lot->dates->gotOn->format('j M Y'));
     }
 }

@@ -27,7 +27,12 @@ final readonly class WishFacts
             $all = $all && $need['taking']->takes !== [];
             foreach ($need['taking']->takes as $take) {
                 $lot = $take['lot'];
-                $lots[] = ['called' => $lot->called, 'food' => $lot->foodGrade, 'how' => $lot->how, 'allergens' => $lot->allergens];
+                $lots[] = [
+                    'called' => $lot->called,
+                    'food' => $lot->origin->foodGrade,
+                    'how' => $lot->origin->how,
+                    'allergens' => $lot->origin->allergens,
+                ];
             }
         }
         $spent = $keeping->spent ?? [];

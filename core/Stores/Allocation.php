@@ -28,18 +28,12 @@ final readonly class Allocation
             if ($left <= self::CRUMB) {
                 break;
             }
-            $amount = min($left, $lot->left);
+            $amount = min($left, $lot->stock->left);
             $takes[] = ['lot' => $lot, 'amount' => $amount];
             $left -= $amount;
         }
 
         return new self($takes, $need, $left > self::CRUMB ? $left : 0.0, $lots !== []);
-    }
-
-    /** What there is to take of it, in g or mL. */
-    public static function available(Lot ...$lots): float
-    {
-        return array_sum(array_map(fn (Lot $lot) => $lot->left, $lots));
     }
 
     /** @return array{cost: float, whole: bool} in the house's currency, and whether every lot taken has a price */
@@ -48,7 +42,7 @@ final readonly class Allocation
         $cost = 0.0;
         $whole = $this->short <= 0;
         foreach ($this->takes as $take) {
-            $price = $take['lot']->unitPrice();
+            $price = $take['lot']->stock->unitPrice();
             $price === null ? ($whole = false) : ($cost += $price * $take['amount']);
         }
 
@@ -60,8 +54,8 @@ final readonly class Allocation
     {
         return [
             $lot->id === $first && $first !== '' ? 0 : 1,
-            $lot->bestBefore?->format('Y-m-d') ?? '9999-12-31',
-            $lot->gotOn?->format('Y-m-d') ?? '9999-12-31',
+            $lot->dates->bestBefore?->format('Y-m-d') ?? '9999-12-31',
+            $lot->dates->gotOn?->format('Y-m-d') ?? '9999-12-31',
             $lot->id,
         ];
     }

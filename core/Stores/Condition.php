@@ -30,11 +30,11 @@ final readonly class Condition
         } elseif ($lot->verdict === 'soon') {
             $ageing[] = 'Its last check said: use it soon.';
         }
-        if ($lot->bestBefore !== null) {
-            $day = $lot->bestBefore->format('j M Y');
-            if ($lot->bestBefore < $today) {
+        if ($lot->dates->bestBefore !== null) {
+            $day = $lot->dates->bestBefore->format('j M Y');
+            if ($lot->dates->bestBefore < $today) {
                 $past[] = "Its best-before was {$day}.";
-            } elseif ($lot->bestBefore <= $today->modify('+'.self::WARN_DAYS.' days')) {
+            } elseif ($lot->dates->bestBefore <= $today->modify('+'.self::WARN_DAYS.' days')) {
                 $ageing[] = "Its best-before is {$day}.";
             }
         }
@@ -56,7 +56,10 @@ final readonly class Condition
      */
     public static function agesOn(Lot $lot, Cupboard $cupboard): ?\DateTimeImmutable
     {
-        $days = array_filter([$lot->bestBefore?->modify('-'.self::WARN_DAYS.' days'), self::expected($lot, $cupboard)['day'] ?? null]);
+        $days = array_filter([
+            $lot->dates->bestBefore?->modify('-'.self::WARN_DAYS.' days'),
+            self::expected($lot, $cupboard)['day'] ?? null,
+        ]);
 
         return $days === [] ? null : min($days);
     }
@@ -64,38 +67,42 @@ final readonly class Condition
     /** Oldest first among what may be used: sound before ageing would leave the old to spoil. */
     public static function usable(Lot $lot, \DateTimeImmutable $today): bool
     {
-        return $lot->left > 0 && $lot->verdict !== 'past' && ($lot->bestBefore === null || $lot->bestBefore >= $today);
+        return $lot->stock->left > 0 && $lot->verdict !== 'past' && ($lot->dates->bestBefore === null || $lot->dates->bestBefore >= $today);
     }
 
     /** @return array{day: \DateTimeImmutable, says: string}|null the day the tables expect it to have aged by */
     private static function expected(Lot $lot, Cupboard $cupboard): ?array
     {
-        if ($lot->kind === LotKind::Carrier && $lot->openedOn !== null && isset($cupboard->carriers()[$lot->material])) {
+        if ($lot->kind === LotKind::Carrier && $lot->dates->openedOn !== null && isset($cupboard->carriers()[$lot->material])) {
             $months = $cupboard->carriers()[$lot->material]->months->opened;
 
             return [
-                'day' => $lot->openedOn->modify('+'.(int) round($months * ShelfLife::DAYS_A_MONTH).' days'),
-                'says' => sprintf('Opened %s; this oil keeps about %g months once opened.', $lot->openedOn->format('j M Y'), $months),
+                'day' => $lot->dates->openedOn->modify('+'.(int) round($months * ShelfLife::DAYS_A_MONTH).' days'),
+                'says' => sprintf(
+                    'Opened %s; this oil keeps about %g months once opened.',
+                    $lot->dates->openedOn->format('j M Y'),
+                    $months,
+                ),
             ];
         }
-        if ($lot->kind === LotKind::Herb && $lot->gotOn !== null) {
+        if ($lot->kind === LotKind::Herb && $lot->dates->gotOn !== null) {
             if ($lot->state !== null && $lot->state->isWet()) {
                 return [
-                    'day' => $lot->gotOn->modify('+2 days'),
+                    'day' => $lot->dates->gotOn->modify('+2 days'),
                     'says' => sprintf(
                         '%s since %s: it wilts, heats and moulds within days.',
                         ucfirst($lot->state->value),
-                        $lot->gotOn->format('j M Y'),
+                        $lot->dates->gotOn->format('j M Y'),
                     ),
                 ];
             }
             $form = $cupboard->forms()[$lot->form ?? ''] ?? null;
             if ($form !== null) {
                 return [
-                    'day' => $lot->gotOn->modify('+'.(int) round($form->keepsMonths * ShelfLife::DAYS_A_MONTH).' days'),
+                    'day' => $lot->dates->gotOn->modify('+'.(int) round($form->keepsMonths * ShelfLife::DAYS_A_MONTH).' days'),
                     'says' => sprintf(
                         'Got %s; dried so, it is worth using for about %g months.',
-                        $lot->gotOn->format('j M Y'),
+                        $lot->dates->gotOn->format('j M Y'),
                         $form->keepsMonths,
                     ),
                 ];

@@ -50,13 +50,13 @@ final readonly class KeepLot
             $lot = new Lot([
                 ...$this->columns($read),
                 'uid' => Str::ulid()->toString(),
-                'got' => $read['lot']->got,
+                'got' => $read['lot']->stock->got,
                 'left' => 0,
                 'typed' => $read['typed'],
             ]);
             $lot->version = 0;
             $lot->save();
-            $this->ledger->move($lot, 'in', $read['lot']->got);
+            $this->ledger->move($lot, 'in', $read['lot']->stock->got);
 
             return $lot;
         });
@@ -87,8 +87,8 @@ final readonly class KeepLot
                     'version' => $locked->version,
                 ]);
             }
-            $more = $read['lot']->got - (float) $locked->got;
-            $locked->fill([...$this->columns($read), 'got' => $read['lot']->got, 'typed' => $read['typed']]);
+            $more = $read['lot']->stock->got - (float) $locked->got;
+            $locked->fill([...$this->columns($read), 'got' => $read['lot']->stock->got, 'typed' => $read['typed']]);
             $aged = $locked->isDirty(['opened_on', 'best_before']);
             abs($more) > 0.0005
                 ? $this->ledger->move($locked, 'count', $more, note: 'what was got was put right')
@@ -157,15 +157,15 @@ final readonly class KeepLot
             'part' => $read['part'],
             'form' => $lot->form,
             'state' => $lot->state,
-            'low_at' => $lot->lowAt,
-            'price' => $lot->price,
+            'low_at' => $lot->stock->lowAt,
+            'price' => $lot->stock->price,
             'got_how' => $read['how'],
             'got_where' => $read['where'],
-            'got_on' => $lot->gotOn?->format('Y-m-d'),
-            'opened_on' => $lot->openedOn?->format('Y-m-d'),
-            'best_before' => $lot->bestBefore?->format('Y-m-d'),
-            'food_grade' => $lot->foodGrade,
-            'allergens' => $lot->allergens,
+            'got_on' => $lot->dates->gotOn?->format('Y-m-d'),
+            'opened_on' => $lot->dates->openedOn?->format('Y-m-d'),
+            'best_before' => $lot->dates->bestBefore?->format('Y-m-d'),
+            'food_grade' => $lot->origin->foodGrade,
+            'allergens' => $lot->origin->allergens,
             'note' => $read['note'],
         ];
     }
