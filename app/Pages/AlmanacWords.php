@@ -240,7 +240,7 @@ final readonly class AlmanacWords
 
         return [
             'name' => ucfirst($method->name),
-            'says' => implode(' ', array_slice($method->handling, 0, 1)),
+            'says' => implode(' ', array_slice($method->tending->handling, 0, 1)),
             'facts' => array_map(
                 fn (Variant $school) => new AlmanacFact(
                     ucfirst($school->name),
@@ -264,11 +264,11 @@ final readonly class AlmanacWords
             'lines' => [
                 ...array_values(
                     array_filter([
-                        $method->lidDry === '' ? '' : 'Dried herb: '.lcfirst($method->lidDry),
-                        $method->lidWet === '' ? '' : 'Wet herb: '.lcfirst($method->lidWet),
+                        $method->tending->lidDry === '' ? '' : 'Dried herb: '.lcfirst($method->tending->lidDry),
+                        $method->tending->lidWet === '' ? '' : 'Wet herb: '.lcfirst($method->tending->lidWet),
                     ]),
                 ),
-                ...$method->handling,
+                ...$method->tending->handling,
                 ...array_map(fn (string $risk) => 'It may go wrong: '.lcfirst($risk), $method->risks),
             ],
             'own' => $this->made(fn (Builder $batches) => $batches->where('shelf->method', $method->name)),

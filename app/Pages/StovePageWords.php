@@ -212,7 +212,7 @@ final readonly class StovePageWords
             $batch->diary?->says,
             array_map(fn (string $school) => new Ref($school, WaterBath::SCHOOLS[$school]), $this->setUp->schools([$batch])),
             // Glass that hangs in its water goes in while everything is cold.
-            $routine->method->water === 'rim' ? 'hand-hot' : 'cold',
+            $routine->method->warming->water === 'rim' ? 'hand-hot' : 'cold',
             $cookers,
         );
     }

@@ -72,7 +72,7 @@ final readonly class TaskWords
     /** How warm the oil is poured, degrees C. */
     private function pouredC(Batch $batch): float
     {
-        return $this->records->of($batch)->method()->pouredC ?? 60.0;
+        return $this->records->of($batch)->method()->warming->pouredC ?? 60.0;
     }
 
     private function detail(Task $task, Batch $batch): string

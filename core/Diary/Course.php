@@ -251,7 +251,7 @@ final readonly class Course
         if ($last('top_up') === null) {
             $tasks[] = self::task(Step::TopUp, $presence->nextAwake(Later::hours($times->fillAt, 1)), $method, open: $filled);
         }
-        $every = [[Step::Shake, $method->shakeEveryH], [Step::Check, self::CHECK_EVERY_H]];
+        $every = [[Step::Shake, $method->tending->shakeEveryH], [Step::Check, self::CHECK_EVERY_H]];
         foreach ($every as [$step, $hours]) {
             $since = $last($step->value) ?? $times->fillAt;
             $due = $presence->midMorning($since->modify('+'.(int) $hours.' hours'));
@@ -285,7 +285,7 @@ final readonly class Course
                 $tasks[] = self::task(Step::WarmOn, $session->from, $method, $nth, $filled && $index === 0);
             } else {
                 // Nobody gets up for it at night, where it may stand alone.
-                $due = $presence->nextAwake(Later::hours(max($on, $last('shake') ?? $on), $method->shakeEveryH));
+                $due = $presence->nextAwake(Later::hours(max($on, $last('shake') ?? $on), $method->tending->shakeEveryH));
                 if ($due < $session->to) {
                     $tasks[] = self::task(Step::Shake, $due, $method);
                 }

@@ -18,7 +18,7 @@ final readonly class Labour
     public static function of(Method $method, float $hours, Timetable $times): self
     {
         $minutes = Step::Fill->minutes() + Step::Strain->minutes() + Step::Decant->minutes() + Step::Bottle->minutes();
-        $shakes = max(0.0, ceil($hours / $method->shakeEveryH) - 1);
+        $shakes = max(0.0, ceil($hours / $method->tending->shakeEveryH) - 1);
         $minutes += $shakes * Step::Shake->minutes();
         $minutes += $method->heated
             ? count($times->sessions) * 2 * Step::WarmOn->minutes()
@@ -26,6 +26,6 @@ final readonly class Labour
 
         $warm = array_sum(array_map(fn (Interval $each) => $each->seconds(), $times->sessions)) / 3600;
 
-        return new self($minutes, $method->attended ? $warm : 0.0);
+        return new self($minutes, $method->tending->attended ? $warm : 0.0);
     }
 }

@@ -147,7 +147,7 @@ final readonly class Timetable
             $to = Later::minutes($warmed->onSince, $routine->minutesFor($left));
             $while = $presence->whileFrom($warmed->onSince);
             // Somebody has to be by: it is off when they go, and the rest is for another day.
-            if ($routine->method->attended && $while !== null && $while->from == $warmed->onSince && $while->to < $to) {
+            if ($routine->method->tending->attended && $while !== null && $while->from == $warmed->onSince && $while->to < $to) {
                 $to = $while->to;
             }
             $sessions[] = new Interval($warmed->onSince, $to);
@@ -161,7 +161,13 @@ final readonly class Timetable
                 ...$sessions,
                 ...match (true) {
                     $slots !== [] && $slots[0]->from >= $from && abs($kept - $left) < 0.1 => $slots,
-                    $routine->method->attended => self::sessions($left, $from, $presence, $routine->warmUpMin, $routine->tailMin()),
+                    $routine->method->tending->attended => self::sessions(
+                        $left,
+                        $from,
+                        $presence,
+                        $routine->warmUpMin,
+                        $routine->tailMin(),
+                    ),
                     default => [self::unattended($left, $from, $presence, $routine->warmUpMin, $routine->tailMin())],
                 },
             ];
@@ -208,7 +214,8 @@ final readonly class Timetable
     {
         $day = $readyBy->setTime(0, 0);
         // No fewer days than its hours and the settling ask for; the walk begins a day short of that.
-        $least = $routine->method->heated && $routine->method->attended ? $routine->hours / $presence->hours() : $routine->hours / 24;
+        $least =
+            $routine->method->heated && $routine->method->tending->attended ? $routine->hours / $presence->hours() : $routine->hours / 24;
         for ($back = max(0, (int) floor($least) - 1); $back < self::LOOK_BACK_DAYS; $back++) {
             $start = $presence->midMorning($day->modify("-{$back} days"));
             if (self::lay($routine, $start, $presence)->readyDay() <= $day) {

@@ -42,40 +42,21 @@ final readonly class Method
     public const CHILLED_AT_ONCE = 'chilled-at-once';
 
     /**
-     * @param  list<string>  $handling
      * @param  non-empty-list<Variant>  $schools
-     * @param  bool  $attended whether somebody must be by while it is warm
-     * @param  list<string>  $needs ids of things it needs
-     * @param  list<State>  $states of herb it is for; empty for any
      * @param  list<string>  $risks what could go wrong
      * @param  list<string>  $traits of the constants above: what rules ask of it
-     * @param  non-empty-list<string>  $vessels of Jar::KINDS: what herb and oil may stand in, the usual first
-     * @param  string  $water how far up it the water stands, of WaterBath::SCHOOLS; empty for none
-     * @param  int  $warmUpMin minutes before it is warm, where no cooker says it better
-     * @param  ?float  $pouredC how warm its oil is poured, degrees C; null where it is not poured hot
-     * @param  ?float  $usualOilMl oil to begin with where nobody said how much; null where the vessel says it
      */
     public function __construct(
         public string $id,
         public string $name,
         public string $inSentence,
         public bool $heated,
-        public float $headspaceMm,
-        public float $shakeEveryH,
-        public array $handling,
+        public Tending $tending,
+        public Warming $warming,
+        public Wants $wants,
         public array $schools,
-        public bool $attended = true,
-        public array $needs = [],
-        public array $states = [],
-        public array $risks = [],
-        public string $lidDry = '',
-        public string $lidWet = '',
-        public array $traits = [],
-        public array $vessels = [Jar::JAR],
-        public string $water = '',
-        public int $warmUpMin = 0,
-        public ?float $usualOilMl = null,
-        public ?float $pouredC = null,
+        public array $risks,
+        public array $traits,
     ) {}
 
     public static function fromRow(Row $row): self
@@ -90,22 +71,24 @@ final readonly class Method
             $row->text('name'),
             $row->text('in_sentence'),
             $row->flag('heated'),
-            $row->number('headspace_mm'),
-            $row->number('shake_every_hours'),
-            $row->texts('handling'),
+            new Tending(
+                $row->number('shake_every_hours'),
+                $row->flag('attended'),
+                $row->texts('handling'),
+                $row->text('lid_dry'),
+                $row->text('lid_wet'),
+            ),
+            new Warming($row->text('water'), (int) $row->number('warm_up_min'), $row->numberOrNull('poured_c')),
+            new Wants(
+                $row->number('headspace_mm'),
+                array_map(State::from(...), $row->texts('states')),
+                $row->texts('vessels') ?: [Jar::JAR],
+                $row->numberOrNull('usual_oil_ml'),
+                $row->texts('needs'),
+            ),
             $schools,
-            $row->flag('attended'),
-            $row->texts('needs'),
-            array_map(State::from(...), $row->texts('states')),
             $row->texts('risks'),
-            $row->text('lid_dry'),
-            $row->text('lid_wet'),
             $row->texts('traits'),
-            $row->texts('vessels') ?: [Jar::JAR],
-            $row->text('water'),
-            (int) $row->number('warm_up_min'),
-            $row->numberOrNull('usual_oil_ml'),
-            $row->numberOrNull('poured_c'),
         );
     }
 
@@ -128,14 +111,18 @@ final readonly class Method
     /** The method as somebody goes about it: a school may want nobody by, a cook may shake it oftener or less. */
     public function as(Variant $school, ?float $shakeEveryH = null): self
     {
-        $parts = [
-            ...get_object_vars($this),
-            'shakeEveryH' => $shakeEveryH ?? $this->shakeEveryH,
-            'attended' => $school->attended ?? $this->attended,
-        ];
-
-        /** @phpstan-ignore argument.type (the properties are the constructor's own) */
-        return new self(...$parts);
+        return new self(
+            $this->id,
+            $this->name,
+            $this->inSentence,
+            $this->heated,
+            $this->tending->as($school->attended, $shakeEveryH),
+            $this->warming,
+            $this->wants,
+            $this->schools,
+            $this->risks,
+            $this->traits,
+        );
     }
 
     /**
@@ -145,7 +132,7 @@ final readonly class Method
      */
     public function handlingFor(HerbMix $mix): array
     {
-        $lines = [$mix->state === State::Dried ? $this->lidDry : $this->lidWet, ...$this->handling];
+        $lines = $this->tending->linesFor($mix);
         if ($mix->isPowder()) {
             $lines[] = 'Powder: tied in a fine cloth bag, or it goes through the cloth at straining; stir it, for it settles and packs.';
         }
@@ -154,11 +141,6 @@ final readonly class Method
         }
 
         return $lines;
-    }
-
-    public function suits(State $state): bool
-    {
-        return $this->states === [] || in_array($state, $this->states, true);
     }
 
     /** The school to begin with for what is in the jar. */

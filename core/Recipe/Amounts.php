@@ -78,8 +78,8 @@ final readonly class Amounts
             $herb = $oil / $perGram;
             $oilWhy = [$from];
             $herbWhy = [Reason::rule('ratio-gives-herb', ['oil_ml' => round($oil)] + $inputs), $why, ...$basis];
-        } elseif ($wish->method->usualOilMl !== null) {
-            $oil = $wish->method->usualOilMl * ($wish->jars ?? 1);
+        } elseif ($wish->method->wants->usualOilMl !== null) {
+            $oil = $wish->method->wants->usualOilMl * ($wish->jars ?? 1);
             $herb = $oil / $perGram;
             $oilWhy = [Reason::rule('oil-usual', ['oil_ml' => $oil, 'method' => $wish->method->name])];
             $herbWhy = [Reason::rule('ratio-gives-herb', ['oil_ml' => round($oil)] + $inputs), $why, ...$basis];
@@ -140,7 +140,7 @@ final readonly class Amounts
     {
         $jar = $wish->jar ?? self::usualJar($wish, $kitchen);
         $jars = $wish->jars ?? 1;
-        $each = Levels::mostHerb($jar, $wish->mix, $perGram, $wish->method->headspaceMm);
+        $each = Levels::mostHerb($jar, $wish->mix, $perGram, $wish->method->wants->headspaceMm);
         if ($each <= 0) {
             throw WishRefused::one(
                 'jar',
@@ -148,7 +148,7 @@ final readonly class Amounts
                 sprintf(
                     'The %s is too low to leave %d mm of headspace. Choose a taller jar.',
                     $jar->called,
-                    (int) $wish->method->headspaceMm,
+                    (int) $wish->method->wants->headspaceMm,
                 ),
             );
         }
@@ -157,8 +157,8 @@ final readonly class Amounts
         $herbWhy = [
             Reason::rule('most-the-jar-takes', [
                 'jar' => $jar->called,
-                'room_ml' => round($jar->volumeTo($jar->heightMm - $wish->method->headspaceMm)),
-                'headspace_mm' => $wish->method->headspaceMm,
+                'room_ml' => round($jar->volumeTo($jar->heightMm - $wish->method->wants->headspaceMm)),
+                'headspace_mm' => $wish->method->wants->headspaceMm,
                 'ml_per_g' => round($perGram, 3),
                 'herb_ml' => round($wish->mix->ownMlPerG, 3),
                 'herb_g' => round($each, 1),
@@ -182,13 +182,13 @@ final readonly class Amounts
         $herbEach = $jar->volumeTo($way->share() * $jar->heightMm) / $wish->mix->looseMlPerG;
         $bed = $jar->heightOf($wish->mix->settledMlPerG * $herbEach);
         $level = $bed + $way->coverMm;
-        if ($level > $jar->heightMm - $wish->method->headspaceMm + 1e-9) {
+        if ($level > $jar->heightMm - $wish->method->wants->headspaceMm + 1e-9) {
             $refused = JarRefused::noRoomToCover(
                 $jar->called,
                 $way->said(),
                 $bed,
                 $way->coverMm,
-                $jar->heightMm - $wish->method->headspaceMm,
+                $jar->heightMm - $wish->method->wants->headspaceMm,
             );
             throw WishRefused::withWays($refused->about('by_jar'), Remedies::ofJarWay($wish, $way, $jar));
         }
@@ -365,7 +365,7 @@ final readonly class Amounts
     /** @throws WishRefused */
     private static function usualJar(Wish $wish, Kitchen $kitchen): Jar
     {
-        $jars = $kitchen->jarsBySize($wish->method->vessels[0]);
+        $jars = $kitchen->jarsBySize($wish->method->wants->vessels[0]);
         if ($jars === []) {
             throw WishRefused::from(JarRefused::noneListed()->about('jar'));
         }
@@ -384,12 +384,14 @@ final readonly class Amounts
      */
     private static function jarsFor(Wish $wish, Kitchen $kitchen, float $herbG, float $oilMl): array
     {
-        $sizes = $kitchen->jarsBySize($wish->method->vessels[0]);
+        $sizes = $kitchen->jarsBySize($wish->method->wants->vessels[0]);
         if ($sizes === []) {
             throw WishRefused::from(JarRefused::noneListed()->about('jar'));
         }
         foreach ($wish->jars === null ? range(1, Wish::MOST_JARS) : [$wish->jars] as $jars) {
-            foreach ($jars === 1 || $wish->jars !== null ? [$wish->method->headspaceMm, 0.0] : [$wish->method->headspaceMm] as $headspace) {
+            foreach (
+                $jars === 1 || $wish->jars !== null ? [$wish->method->wants->headspaceMm, 0.0] : [$wish->method->wants->headspaceMm] as $headspace
+            ) {
                 foreach ($sizes as $jar) {
                     if (Levels::in($jar, $wish->mix, $herbG / $jars, $oilMl / $jars)->headspaceMm() >= $headspace - 1e-9) {
                         return [$jar, $jars];
@@ -418,7 +420,10 @@ final readonly class Amounts
             } catch (WishRefused|Refused) {
                 continue;
             }
-            if ($found->levels->coverMm() >= self::COVER_MM - 0.5 && $found->levels->headspaceMm() >= $wish->method->headspaceMm - 0.5) {
+            if (
+                $found->levels->coverMm() >= self::COVER_MM - 0.5 &&
+                $found->levels->headspaceMm() >= $wish->method->wants->headspaceMm - 0.5
+            ) {
                 return $leaner;
             }
         }
@@ -431,7 +436,7 @@ final readonly class Amounts
     {
         $levels = Levels::in($jar, $wish->mix, $herbG / $jars, $oilMl / $jars);
         if ($levels->headspaceMm() < -1e-9) {
-            $most = Levels::mostHerb($jar, $wish->mix, $oilMl / $herbG, $wish->method->headspaceMm);
+            $most = Levels::mostHerb($jar, $wish->mix, $oilMl / $herbG, $wish->method->wants->headspaceMm);
             $need = ($oilMl + $wish->mix->ownMlPerG * $herbG) / $jars;
             throw WishRefused::withWays(
                 JarRefused::overflows($jar, $need, $most)->about('jar'),

@@ -34,7 +34,9 @@ final readonly class Comparison
             $missing =
                 $this->kitchen->things === null
                     ? []
-                    : array_values(array_map(fn (string $id) => $names[$id] ?? $id, array_diff($method->needs, $this->kitchen->things)));
+                    : array_values(
+                        array_map(fn (string $id) => $names[$id] ?? $id, array_diff($method->wants->things, $this->kitchen->things)),
+                    );
             $chosen = $method->id === $wish->method->id ? $wish->school : $method->schoolFor($wish->mix);
             $refused = null;
             $yield = $amounts = null;

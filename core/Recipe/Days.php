@@ -101,7 +101,7 @@ final readonly class Days
             array_fill(0, $amounts->jars ?? ($wish->jars ?? 1), ($amounts?->jar->diameterMm() ?? 76.0) + 2 * WaterBath::WALL_MM),
             Later::minutes($timetable->fillAt, Timetable::FILLING_MINUTES),
             $wish->readyBy === null ? null : Timetable::warmthOverBy($routine, $wish->readyBy, $kitchen->waking),
-            $wish->practised()->attended,
+            $wish->practised()->tending->attended,
             load: $warmUp->load,
             warmUpMin: $warmUp->min,
             tailMin: $routine->tailMin(),

@@ -145,7 +145,7 @@ final class Notes
             );
         }
         $headspace = $amounts->levels->headspaceMm();
-        if ($headspace < $wish->method->headspaceMm - 0.5) {
+        if ($headspace < $wish->method->wants->headspaceMm - 0.5) {
             $larger = Remedies::larger($wish, $kitchen, $amounts->jar, $amounts->herbG / $amounts->jars, $amounts->oilMl / $amounts->jars);
             $notes[] = self::note(
                 'headspace',
@@ -153,7 +153,7 @@ final class Notes
                 sprintf(
                     'Only %d mm of headspace; %d mm is wanted, for oil swells as it warms and herb as it drinks.',
                     (int) floor($headspace),
-                    (int) $wish->method->headspaceMm,
+                    (int) $wish->method->wants->headspaceMm,
                 ),
                 $larger === null ? [] : [new Way('larger-jar', sprintf('Take the %s.', $larger->called), ['jar' => $larger->id])],
             );

@@ -95,9 +95,9 @@ final readonly class Planner
                 );
             }
         }
-        if ($wish->jar !== null && ! in_array($wish->jar->kind, $wish->method->vessels, true)) {
+        if ($wish->jar !== null && ! in_array($wish->jar->kind, $wish->method->wants->vessels, true)) {
             throw WishRefused::withWays(
-                JarRefused::notFor($wish->jar, $wish->method->name, $wish->method->vessels[0])->about('jar'),
+                JarRefused::notFor($wish->jar, $wish->method->name, $wish->method->wants->vessels[0])->about('jar'),
                 Remedies::ofVessel($wish, $kitchen),
             );
         }
@@ -110,7 +110,7 @@ final readonly class Planner
                 Remedies::ofVessel($wish, $kitchen),
             );
         }
-        if (! $wish->method->suits($wish->mix->state)) {
+        if (! $wish->method->wants->suits($wish->mix->state)) {
             throw WishRefused::from(MethodRefused::notFor($wish->method->name, $wish->mix->state->value)->about('method'));
         }
         if ($wish->spirit) {
@@ -291,7 +291,7 @@ final readonly class Planner
                 Reason::rule('headspace', [
                     'height_mm' => $amounts->jar->heightMm,
                     'level_mm' => round($levels->levelMm),
-                    'wanted_mm' => $wish->method->headspaceMm,
+                    'wanted_mm' => $wish->method->wants->headspaceMm,
                 ]),
             ),
         ];

@@ -28,7 +28,7 @@ final class Remedies
     /** @return list<Way> the vessel that the method is done in */
     public static function ofVessel(Wish $wish, Kitchen $kitchen): array
     {
-        $usual = $kitchen->jarsBySize($wish->method->vessels[0])[0] ?? null;
+        $usual = $kitchen->jarsBySize($wish->method->wants->vessels[0])[0] ?? null;
 
         return $usual === null
             ? []
@@ -52,7 +52,7 @@ final class Remedies
         }
         for ($jars = 2; $jars <= Wish::MOST_JARS; $jars++) {
             $each = Levels::in($jar, $wish->mix, $herbG / $jars, $oilMl / $jars);
-            if ($each->headspaceMm() >= $wish->method->headspaceMm - 1e-9) {
+            if ($each->headspaceMm() >= $wish->method->wants->headspaceMm - 1e-9) {
                 $ways[] = new Way(
                     'several-jars',
                     sprintf(
@@ -66,7 +66,7 @@ final class Remedies
                 break;
             }
         }
-        $most = Levels::mostHerb($jar, $wish->mix, $oilMl / $herbG, $wish->method->headspaceMm);
+        $most = Levels::mostHerb($jar, $wish->mix, $oilMl / $herbG, $wish->method->wants->headspaceMm);
         if ($most > 0) {
             $ways[] = new Way(
                 'fill-this-jar',
@@ -142,7 +142,7 @@ final class Remedies
     public static function ofJarWay(Wish $wish, ByJar $way, Jar $jar): array
     {
         $ways = [];
-        $room = $jar->heightMm - $wish->method->headspaceMm;
+        $room = $jar->heightMm - $wish->method->wants->headspaceMm;
         foreach (array_reverse(ByJar::FILLS, true) as $word => $share) {
             $bed = $jar->heightOf(($wish->mix->settledMlPerG * $jar->volumeTo($share * $jar->heightMm)) / $wish->mix->looseMlPerG);
             if ($share < $way->share() && $bed + $way->coverMm <= $room) {
@@ -254,7 +254,7 @@ final class Remedies
         foreach ($kitchen->jarsBySize($jar->kind) as $other) {
             if (
                 $other->brimMl > $jar->brimMl &&
-                Levels::in($other, $wish->mix, $herbG, $oilMl)->headspaceMm() >= $wish->method->headspaceMm - 1e-9
+                Levels::in($other, $wish->mix, $herbG, $oilMl)->headspaceMm() >= $wish->method->wants->headspaceMm - 1e-9
             ) {
                 return $other;
             }
@@ -343,7 +343,7 @@ final class Remedies
     {
         $perGram = $amounts->oilMl / $amounts->herbG;
         foreach (array_reverse($kitchen->jarsBySize($amounts->jar->kind)) as $jar) {
-            $herb = Levels::mostHerb($jar, $wish->mix, $perGram, $wish->method->headspaceMm);
+            $herb = Levels::mostHerb($jar, $wish->mix, $perGram, $wish->method->wants->headspaceMm);
             if (
                 $jar->brimMl < $amounts->jar->brimMl * $amounts->jars &&
                 $herb > 0 &&

@@ -115,12 +115,12 @@ final readonly class Steps
         );
         $steps[] = [
             'id' => 'pour',
-            'says' => $wish->method->pouredC === null
+            'says' => $wish->method->warming->pouredC === null
                     ? 'Pour over it '.implode(' and ', $pour).($several ? ', shared between them.' : '.')
                     : sprintf(
                         'Warm %s to about %s, %s in hand-hot water meanwhile and then wiped bone-dry. Pour it slowly over the herb.',
                         implode(' and ', $pour),
-                        $kitchen->warmth($wish->method->pouredC),
+                        $kitchen->warmth($wish->method->warming->pouredC),
                         $several ? 'the jars' : 'the jar',
                     ),
         ];
@@ -179,7 +179,7 @@ final readonly class Steps
                 'says' => sprintf(
                     'Leave it %s, and shake it %s.',
                     AmountWriter::span($wish->school->usualH),
-                    Wish::oftenness($wish->practised()->shakeEveryH),
+                    Wish::oftenness($wish->practised()->tending->shakeEveryH),
                 ),
             ];
         }

@@ -50,7 +50,7 @@ final readonly class WarmUp
             }
         }
 
-        return $best ?? new self($method->warmUpMin, $load);
+        return $best ?? new self($method->warming->upMin, $load);
     }
 
     private static function by(CookerPlace $place, Load $load, Band $band, float $roomC): ?self
@@ -65,7 +65,7 @@ final readonly class WarmUp
 
     private static function load(Wish $wish, ?Amounts $amounts): Load
     {
-        [$diameter, $height, $level, $kg] = self::USUAL[$wish->method->vessels[0]] ?? self::USUAL[Jar::JAR];
+        [$diameter, $height, $level, $kg] = self::USUAL[$wish->method->wants->vessels[0]] ?? self::USUAL[Jar::JAR];
         $count = $wish->jars ?? 1;
         if ($amounts !== null) {
             [$diameter, $height, $level, $count] = [
@@ -83,13 +83,13 @@ final readonly class WarmUp
             $height,
             $level,
             $kg,
-            match ($wish->method->water) {
+            match ($wish->method->warming->water) {
                 'rim' => max(0.25, ($height - self::BELOW_RIM_MM) / $height),
                 'half' => 0.5,
                 default => 0.0,
             },
-            $wish->method->water === 'half',
-            $wish->method->water === 'rim' ? WaterBath::HAND_HOT_C : null,
+            $wish->method->warming->water === 'half',
+            $wish->method->warming->water === 'rim' ? WaterBath::HAND_HOT_C : null,
         );
     }
 }

@@ -141,7 +141,7 @@ final readonly class Wish
             'school' => $school,
             ...$method->heated ? ['shakeEveryH' => null] : [],
             // A jar that the other method is not done in is no wish of this.
-            ...$this->jar !== null && ! in_array($this->jar->kind, $method->vessels, true) ? ['jar' => null, 'jars' => null] : [],
+            ...$this->jar !== null && ! in_array($this->jar->kind, $method->wants->vessels, true) ? ['jar' => null, 'jars' => null] : [],
             ...$method->has(Method::IN_PAN) ? ['byJar' => null] : [],
         ]);
     }

@@ -109,7 +109,7 @@ it('says which ways want a thing that is not in the house', function () {
 it('needs only things the tables know', function () {
     $things = array_map(fn ($row) => $row->text('id'), Tables::shipped()->table('things')->rows('rows'));
     foreach ((new Methods(Tables::shipped()))->all() as $method) {
-        expect(array_diff($method->needs, $things))->toBe([], $method->id);
+        expect(array_diff($method->wants->things, $things))->toBe([], $method->id);
     }
 });
 

@@ -182,7 +182,7 @@ it('asks for nothing to be begun after bed, before up, or too late to be done be
         ) {
             $routine = new Routine((new Methods(Tables::shipped()))->method($method), $hours, warmUpMin: 30);
             foreach (Course::follow($routine, $start, $presence, $events)->tasks as $task) {
-                if ($task->step->isWaiting() || ($task->key() === 'warm_off' && ! $routine->method->attended)) {
+                if ($task->step->isWaiting() || ($task->key() === 'warm_off' && ! $routine->method->tending->attended)) {
                     continue;
                 }
                 $from = $task->dueAt->format('H:i');

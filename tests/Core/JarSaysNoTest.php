@@ -72,7 +72,7 @@ it('offers what does, whatever overflows', function (array $wish) {
     foreach ($ways as $way) {
         $plan = Support::plan(changed($wish, $way['change']));
         expect($plan->amounts->levels->headspaceMm())
-            ->toBeGreaterThanOrEqual($plan->wish->method->headspaceMm - 1e-6, $way['id'])
+            ->toBeGreaterThanOrEqual($plan->wish->method->wants->headspaceMm - 1e-6, $way['id'])
             ->and($plan->amounts->levels->coverMm())
             ->toBeGreaterThan(0, $way['id']);
     }

@@ -97,7 +97,7 @@ it('says of the lid what the herb’s water asks', function (string $method, arr
 
 it('has a lid to speak of for each state in each method', function () {
     foreach ((new Methods(Tables::shipped()))->all() as $method) {
-        expect($method->lidDry)->toMatch('/[.]$/')->and($method->lidWet)->toMatch('/[.]$/');
+        expect($method->tending->lidDry)->toMatch('/[.]$/')->and($method->tending->lidWet)->toMatch('/[.]$/');
     }
 });
 
@@ -134,7 +134,7 @@ it('moistens dried herb with spirit by its weight, for warm methods only', funct
 
 it('shakes as often as the cook wants to', function (?string $shake, float $hours, string $says) {
     $plan = Support::plan(['method' => 'cold', 'shake' => $shake]);
-    expect($plan->wish->practised()->shakeEveryH)->toBe($hours);
+    expect($plan->wish->practised()->tending->shakeEveryH)->toBe($hours);
     $words = implode(' ', array_column(Support::bench()->document($plan, Support::kitchen())['steps'], 'says'));
     expect($words)->toContain($says);
     $course = Course::follow(

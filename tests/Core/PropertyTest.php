@@ -36,7 +36,7 @@ it('keeps its promises for every form, jar and method', function (string $form) 
                 $figure = fn (string $id) => $plan->figures[$id]->number();
                 // The jar is filled to its headspace, the herb is covered, and nothing is above the rim.
                 expect($figure('headspace'))
-                    ->toEqualWithDelta($plan->wish->method->headspaceMm, 1e-6)
+                    ->toEqualWithDelta($plan->wish->method->wants->headspaceMm, 1e-6)
                     ->and($figure('cover'))
                     ->toBeGreaterThan(0)
                     ->and($figure('level_height'))
@@ -206,7 +206,7 @@ it('keeps its promises for mixes, states, ways and several jars too', function (
                         expect($figure('cover'))
                             ->toBeGreaterThan(0)
                             ->and($figure('headspace'))
-                            ->toEqualWithDelta($plan->wish->method->headspaceMm, 1e-6)
+                            ->toEqualWithDelta($plan->wish->method->wants->headspaceMm, 1e-6)
                             // What stands in the jars is the oil and the herb's own volume.
                             ->and($jarVolume * $count)
                             ->toEqualWithDelta($figure('oil_volume') + $plan->wish->mix->ownMlPerG * $figure('herb_mass'), 1e-6)

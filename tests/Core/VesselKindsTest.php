@@ -161,7 +161,10 @@ it('pours no water where a thing holds its own warmth', function () {
 
 it('says of every method what it is done in and how far the water goes', function () {
     // By hand, from the trade: jars but for the bowl and the pan; water to the rim, half way, or none.
-    $said = array_map(fn ($method) => [implode('/', $method->vessels), $method->water], (new Methods(Tables::shipped()))->all());
+    $said = array_map(
+        fn ($method) => [implode('/', $method->wants->vessels), $method->warming->water],
+        (new Methods(Tables::shipped()))->all(),
+    );
     expect($said)->toBe([
         'cold' => ['jar', ''],
         'double-boiler' => ['bowl/jar', 'half'],

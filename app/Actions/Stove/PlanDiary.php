@@ -105,7 +105,7 @@ final readonly class PlanDiary
                     $this->kitchens->local(Carbon::parse($readyBy, $this->kitchens->now()->getTimezone())),
                     $presence,
                 ),
-            $routine->method->attended,
+            $routine->method->tending->attended,
             $stands,
             $stands === null ? null : $onSince,
             $method->load,

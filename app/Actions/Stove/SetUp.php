@@ -30,9 +30,9 @@ final readonly class SetUp
         $method = $batches === [] ? null : (new Methods($this->tables))->method($batches[0]->plan->method->id);
 
         return match (true) {
-            $method === null || $method->water === 'rim' => ['rim', 'quarter'],
-            $method->water === '' => [WaterBath::NONE],
-            default => [$method->water],
+            $method === null || $method->warming->water === 'rim' => ['rim', 'quarter'],
+            $method->warming->water === '' => [WaterBath::NONE],
+            default => [$method->warming->water],
         };
     }
 

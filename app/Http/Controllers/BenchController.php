@@ -61,7 +61,7 @@ final class BenchController extends Controller
                             fn (Variant $s) => new SchoolChoice($s->id, $s->name, AmountWriter::span($s->usualH), $s->why),
                             $m->schools,
                         ),
-                        $m->vessels,
+                        $m->wants->vessels,
                     ),
                     array_values($planning->methods()->all()),
                 ),
