@@ -117,7 +117,7 @@ final class RandomWishes
     private function wrongWith(Plan $plan, bool $count): array
     {
         $wrong = [];
-        $spirit = $plan->wish->spirit !== null && $plan->wish->spirit !== false;
+        $spirit = $plan->wish->practice->spirit !== null && $plan->wish->practice->spirit !== false;
         if ($spirit && in_array($plan->wish->method->id, self::NO_SPIRIT, true)) {
             $wrong[] = "spirit {$plan->wish->method->id}";
         }

@@ -19,7 +19,7 @@ use Kettle\Batch\PlannedHerb;
 use Kettle\Batch\PlannedOil;
 use Kettle\Material\Tables;
 use Kettle\Recipe\Planning;
-use Kettle\Recipe\Wish;
+use Kettle\Recipe\Sizing;
 
 /**
  * What a label says, by field: plant, part and state, oil, ratio, method, made, strained and bottled days,
@@ -253,7 +253,7 @@ final readonly class LabelWords
         }
         $state = $plan->state->value;
         $herb = $plan->figureOrNull('herb_mass') ?? 0.0;
-        if ($plan->basis === Wish::AS_IT_LIES || $herb <= 0) {
+        if ($plan->basis === Sizing::AS_IT_LIES || $herb <= 0) {
             return "{$plan->ratio}, {$state} as it lay";
         }
 

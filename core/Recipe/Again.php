@@ -56,7 +56,8 @@ final class Again
         $again['oils'] = WishReader::withoutLots($again['oils'] ?? null);
         if (is_string($plan['ratio'] ?? null) && ! isset($wish['ratio'])) {
             $ratio =
-                $number('oil_volume') / max(0.001, self::dry($parts, $number('herb_mass'), ($again['basis'] ?? Wish::DRY) === Wish::DRY));
+                $number('oil_volume') /
+                max(0.001, self::dry($parts, $number('herb_mass'), ($again['basis'] ?? Sizing::DRY) === Sizing::DRY));
             if ($ratio >= 1 && $ratio <= Ratio::LEANEST) {
                 $again['ratio'] = '1:'.round($ratio, 3);
             }

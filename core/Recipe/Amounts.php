@@ -57,29 +57,31 @@ final readonly class Amounts
     /** @throws WishRefused when what is given disagrees, or no jar holds it with the herb covered */
     public static function solve(Wish $wish, Kitchen $kitchen, Uptake $uptake): self
     {
-        if ($wish->byJar !== null) {
-            return self::fromJarWay($wish, $wish->byJar, $kitchen);
+        if ($wish->sizing->byJar !== null) {
+            return self::fromJarWay($wish, $wish->sizing->byJar, $kitchen);
         }
-        if ($wish->herb !== null && $wish->oil !== null) {
-            return self::fromBoth($wish, $kitchen, $wish->herb->value, $wish->oil->value);
+        if ($wish->sizing->herb !== null && $wish->sizing->oil !== null) {
+            return self::fromBoth($wish, $kitchen, $wish->sizing->herb->value, $wish->sizing->oil->value);
         }
         [$ratio, $why] = self::ratio($wish);
         $perGram = self::perGram($ratio, $wish);
         $inputs = ['ratio' => $ratio->text(), 'ml_per_g' => round($perGram, 3)];
         $basis = self::basis($wish, $ratio);
-        if ($wish->herb !== null) {
-            $herb = $wish->herb->value;
+        if ($wish->sizing->herb !== null) {
+            $herb = $wish->sizing->herb->value;
             $oil = $herb * $perGram;
-            $herbWhy = [self::given($wish->herb->typed), ...$basis];
+            $herbWhy = [self::given($wish->sizing->herb->typed), ...$basis];
             $oilWhy = [Reason::rule('ratio-gives-oil', ['herb_g' => round($herb, 1)] + $inputs), $why, ...$basis];
-        } elseif ($wish->oil !== null || $wish->finished !== null) {
+        } elseif ($wish->sizing->oil !== null || $wish->sizing->finished !== null) {
             [$oil, $from] =
-                $wish->oil !== null ? [$wish->oil->value, self::given($wish->oil->typed)] : self::forFinished($wish, $perGram, $uptake);
+                $wish->sizing->oil !== null
+                    ? [$wish->sizing->oil->value, self::given($wish->sizing->oil->typed)]
+                    : self::forFinished($wish, $perGram, $uptake);
             $herb = $oil / $perGram;
             $oilWhy = [$from];
             $herbWhy = [Reason::rule('ratio-gives-herb', ['oil_ml' => round($oil)] + $inputs), $why, ...$basis];
         } elseif ($wish->method->wants->usualOilMl !== null) {
-            $oil = $wish->method->wants->usualOilMl * ($wish->jars ?? 1);
+            $oil = $wish->method->wants->usualOilMl * ($wish->sizing->jars ?? 1);
             $herb = $oil / $perGram;
             $oilWhy = [Reason::rule('oil-usual', ['oil_ml' => $oil, 'method' => $wish->method->name])];
             $herbWhy = [Reason::rule('ratio-gives-herb', ['oil_ml' => round($oil)] + $inputs), $why, ...$basis];
@@ -108,10 +110,10 @@ final readonly class Amounts
      */
     private static function forFinished(Wish $wish, float $perGram, Uptake $uptake): array
     {
-        assert($wish->finished !== null);
+        assert($wish->sizing->finished !== null);
         $dryPerMl = $wish->mix->dryPerG / $perGram;
         try {
-            $oil = $uptake->oilFor($wish->finished->ml, $dryPerMl, $wish->finished->surely);
+            $oil = $uptake->oilFor($wish->sizing->finished->ml, $dryPerMl, $wish->sizing->finished->surely);
         } catch (Refused $refused) {
             throw WishRefused::from($refused);
         }
@@ -119,14 +121,14 @@ final readonly class Amounts
         return [
             $oil,
             Reason::rule('finished-gives-oil', [
-                'wanted_ml' => round($wish->finished->ml),
+                'wanted_ml' => round($wish->sizing->finished->ml),
                 'oil_ml' => round($oil),
                 'uptake' => $uptake->mlPerGram,
                 'sd' => $uptake->sd,
                 'dry_g' => round($oil * $dryPerMl, 1),
                 'way' => $uptake->way,
                 'losses_ml' => $uptake->lossesMl,
-                'how_sure' => $wish->finished->surely ? 'nine times in ten' : 'as often as not',
+                'how_sure' => $wish->sizing->finished->surely ? 'nine times in ten' : 'as often as not',
             ]),
         ];
     }
@@ -138,8 +140,8 @@ final readonly class Amounts
      */
     private static function fromJar(Wish $wish, Kitchen $kitchen, Ratio $ratio, float $perGram, array $why): self
     {
-        $jar = $wish->jar ?? self::usualJar($wish, $kitchen);
-        $jars = $wish->jars ?? 1;
+        $jar = $wish->sizing->jar ?? self::usualJar($wish, $kitchen);
+        $jars = $wish->sizing->jars ?? 1;
         $each = Levels::mostHerb($jar, $wish->mix, $perGram, $wish->method->wants->headspaceMm);
         if ($each <= 0) {
             throw WishRefused::one(
@@ -177,8 +179,8 @@ final readonly class Amounts
     /** @throws WishRefused when there is no room for that cover */
     private static function fromJarWay(Wish $wish, ByJar $way, Kitchen $kitchen): self
     {
-        $jar = $wish->jar ?? self::usualJar($wish, $kitchen);
-        $jars = $wish->jars ?? 1;
+        $jar = $wish->sizing->jar ?? self::usualJar($wish, $kitchen);
+        $jars = $wish->sizing->jars ?? 1;
         $herbEach = $jar->volumeTo($way->share() * $jar->heightMm) / $wish->mix->looseMlPerG;
         $bed = $jar->heightOf($wish->mix->settledMlPerG * $herbEach);
         $level = $bed + $way->coverMm;
@@ -229,10 +231,10 @@ final readonly class Amounts
     /** @throws WishRefused */
     private static function fromBoth(Wish $wish, Kitchen $kitchen, float $herb, float $oil): self
     {
-        assert($wish->herb !== null && $wish->oil !== null);
-        if ($wish->ratio !== null) {
+        assert($wish->sizing->herb !== null && $wish->sizing->oil !== null);
+        if ($wish->sizing->ratio !== null) {
             $perGram = $oil / $herb;
-            $asked = self::perGram($wish->ratio, $wish);
+            $asked = self::perGram($wish->sizing->ratio, $wish);
             if (abs($asked / $perGram - 1) > 0.02) {
                 throw WishRefused::one(
                     'ratio',
@@ -241,7 +243,7 @@ final readonly class Amounts
                         'Herb and oil as given make 1:%s, and %s is asked for. Leave one of the three out and it '.
                             'is reckoned from the other two.',
                         round($perGram / $wish->perGramAsItLies(), 1),
-                        $wish->ratio->text(),
+                        $wish->sizing->ratio->text(),
                     ),
                 );
             }
@@ -269,8 +271,8 @@ final readonly class Amounts
             $herb,
             $oil,
             Ratio::perGram($parts),
-            [self::given($wish->herb->typed), $why],
-            [self::given($wish->oil->typed), $why],
+            [self::given($wish->sizing->herb->typed), $why],
+            [self::given($wish->sizing->oil->typed), $why],
         );
     }
 
@@ -282,9 +284,10 @@ final readonly class Amounts
      */
     private static function inJars(Wish $wish, Kitchen $kitchen, float $herb, float $oil, Ratio $ratio, array $herbWhy, array $oilWhy): self
     {
-        [$jar, $jars] = $wish->jar !== null ? [$wish->jar, $wish->jars ?? 1] : self::jarsFor($wish, $kitchen, $herb, $oil);
+        [$jar, $jars] =
+            $wish->sizing->jar !== null ? [$wish->sizing->jar, $wish->sizing->jars ?? 1] : self::jarsFor($wish, $kitchen, $herb, $oil);
         $levels = self::check($wish, $kitchen, $jar, $jars, $herb, $oil, $ratio);
-        if ($wish->jar === null) {
+        if ($wish->sizing->jar === null) {
             $oilWhy[] = Reason::rule('jar-chosen-for-you', [
                 'jar' => $jars === 1 ? 'the '.$jar->called : $jars.' of the '.$jar->called,
             ]);
@@ -306,7 +309,9 @@ final readonly class Amounts
         }
 
         return [
-            Reason::rule($wish->basis === Wish::DRY ? 'basis-dry' : 'basis-as-it-lies', ['dry_per_g' => round($wish->mix->dryPerG, 3)]),
+            Reason::rule($wish->sizing->basis === Sizing::DRY ? 'basis-dry' : 'basis-as-it-lies', [
+                'dry_per_g' => round($wish->mix->dryPerG, 3),
+            ]),
         ];
     }
 
@@ -323,19 +328,19 @@ final readonly class Amounts
             if ($typed === null) {
                 continue;
             }
-            if ($wish->herb?->throughDensity === true && $wish->herb->typed === $typed) {
+            if ($wish->sizing->herb?->throughDensity === true && $wish->sizing->herb->typed === $typed) {
                 $reasons[] = Reason::rule('read-by-loose-density', [
                     'typed' => $typed,
                     'material' => $wish->mix->first()->form->name,
                     'g_per_ml' => round(1 / $wish->mix->looseMlPerG, 3),
                 ]);
-            } elseif ($wish->oil?->throughDensity === true && $wish->oil->typed === $typed) {
+            } elseif ($wish->sizing->oil?->throughDensity === true && $wish->sizing->oil->typed === $typed) {
                 $density = $wish->blend->density(Planner::ROOM_C)->gramsPerMl;
                 $reasons[] = Reason::rule('read-by-density', [
                     'typed' => $typed,
                     'material' => $wish->blend->name(),
                     'g_per_ml' => round($density, 3),
-                    'value' => round($wish->oil->value),
+                    'value' => round($wish->sizing->oil->value),
                     'unit' => 'mL',
                 ]);
             }
@@ -347,8 +352,8 @@ final readonly class Amounts
     /** @return array{Ratio, Reason} */
     private static function ratio(Wish $wish): array
     {
-        if ($wish->ratio !== null) {
-            return [$wish->ratio, Reason::rule('ratio-chosen', ['ratio' => $wish->ratio->text()])];
+        if ($wish->sizing->ratio !== null) {
+            return [$wish->sizing->ratio, Reason::rule('ratio-chosen', ['ratio' => $wish->sizing->ratio->text()])];
         }
         $parts = $wish->mix->usualParts($wish->perGramAsItLies());
         $why = match (true) {
@@ -388,9 +393,9 @@ final readonly class Amounts
         if ($sizes === []) {
             throw WishRefused::from(JarRefused::noneListed()->about('jar'));
         }
-        foreach ($wish->jars === null ? range(1, Wish::MOST_JARS) : [$wish->jars] as $jars) {
+        foreach ($wish->sizing->jars === null ? range(1, Sizing::MOST_JARS) : [$wish->sizing->jars] as $jars) {
             foreach (
-                $jars === 1 || $wish->jars !== null ? [$wish->method->wants->headspaceMm, 0.0] : [$wish->method->wants->headspaceMm] as $headspace
+                $jars === 1 || $wish->sizing->jars !== null ? [$wish->method->wants->headspaceMm, 0.0] : [$wish->method->wants->headspaceMm] as $headspace
             ) {
                 foreach ($sizes as $jar) {
                     if (Levels::in($jar, $wish->mix, $herbG / $jars, $oilMl / $jars)->headspaceMm() >= $headspace - 1e-9) {
@@ -409,10 +414,10 @@ final readonly class Amounts
      */
     public static function covering(Wish $wish, Kitchen $kitchen, Ratio $ratio): ?Ratio
     {
-        if ($wish->seekingCover) {
+        if ($wish->sizing->seekingCover) {
             return null;
         }
-        $uptake = $kitchen->uptake($wish->mix, $wish->way);
+        $uptake = $kitchen->uptake($wish->mix, $wish->practice->way);
         for ($parts = floor($ratio->parts) + 1; $parts <= Ratio::LEANEST; $parts++) {
             $leaner = $ratio->parts($parts);
             try {

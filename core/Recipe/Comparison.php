@@ -28,7 +28,7 @@ final readonly class Comparison
         foreach ($this->tables->table('things')->rows('rows') as $row) {
             $names[$row->text('id')] = $row->text('name');
         }
-        $uptake = $this->kitchen->uptake($wish->mix, $wish->way);
+        $uptake = $this->kitchen->uptake($wish->mix, $wish->practice->way);
         $rows = [];
         foreach ($this->methods->all() as $method) {
             $missing =
@@ -69,7 +69,10 @@ final readonly class Comparison
     /** @return list<string> what else is taken out of the wish to make it by another method */
     private static function drops(Wish $wish, Wish $by): array
     {
-        return [...$wish->jar !== $by->jar ? ['jar', 'jars'] : [], ...$wish->byJar !== $by->byJar ? ['by_jar'] : []];
+        return [
+            ...$wish->sizing->jar !== $by->sizing->jar ? ['jar', 'jars'] : [],
+            ...$wish->sizing->byJar !== $by->sizing->byJar ? ['by_jar'] : [],
+        ];
     }
 
     private function keeps(Wish $wish): string
@@ -91,7 +94,7 @@ final readonly class Comparison
         [$times, $startBy] = [$laid->timetable, $laid->startBy];
         $hands = Labour::of($method, $school->usualH, $times);
         $now = $times->fillAt->format('Y-m-d') === $this->kitchen->today()->format('Y-m-d');
-        $days = $laid->late && $wish->readyBy !== null ? (int) $wish->readyBy->diff($times->readyDay())->days : 0;
+        $days = $laid->late && $wish->days->readyBy !== null ? (int) $wish->days->readyBy->diff($times->readyDay())->days : 0;
 
         return [
             'id' => $school->id,

@@ -46,8 +46,8 @@ final readonly class Days
         $today = $kitchen->today();
         $warmUp = WarmUp::of($wish, $kitchen, $amounts);
         $routine = $wish->routine($warmUp->min);
-        $latest = $wish->readyBy === null ? null : Timetable::latestStart($routine, $wish->readyBy, $waking);
-        $start = $wish->start ?? ($latest !== null && $latest > $today ? $latest : $today);
+        $latest = $wish->days->readyBy === null ? null : Timetable::latestStart($routine, $wish->days->readyBy, $waking);
+        $start = $wish->days->start ?? ($latest !== null && $latest > $today ? $latest : $today);
         $booked = fn (\DateTimeImmutable $day): array => self::booked(
             $wish,
             $kitchen,
@@ -57,9 +57,9 @@ final readonly class Days
             $among,
         );
         [$timetable, $booking, $waits] = $booked($start);
-        if ($booking !== null && $wish->start === null && $wish->readyBy !== null) {
+        if ($booking !== null && $wish->days->start === null && $wish->days->readyBy !== null) {
             // A cooker that is taken then may be free some days before.
-            for ($sooner = 1; $sooner <= self::SOONER_DAYS && $timetable->readyDay() > $wish->readyBy && $start > $today; $sooner++) {
+            for ($sooner = 1; $sooner <= self::SOONER_DAYS && $timetable->readyDay() > $wish->days->readyBy && $start > $today; $sooner++) {
                 $latest = $start = $start->modify('-1 day');
                 [$timetable, $booking, $waits] = $booked($start);
             }
@@ -69,7 +69,7 @@ final readonly class Days
             $timetable,
             $latest ?? $start,
             $latest,
-            $wish->readyBy !== null && $timetable->readyDay() > $wish->readyBy,
+            $wish->days->readyBy !== null && $timetable->readyDay() > $wish->days->readyBy,
             $warmUp,
             $booking,
             $waits,
@@ -98,9 +98,9 @@ final readonly class Days
             $wish->school->targetC ?? 49.0,
             $wish->school->ceilingC ?? 60.0,
             $wish->school->usualH,
-            array_fill(0, $amounts->jars ?? ($wish->jars ?? 1), ($amounts?->jar->diameterMm() ?? 76.0) + 2 * WaterBath::WALL_MM),
+            array_fill(0, $amounts->jars ?? ($wish->sizing->jars ?? 1), ($amounts?->jar->diameterMm() ?? 76.0) + 2 * WaterBath::WALL_MM),
             Later::minutes($timetable->fillAt, Timetable::FILLING_MINUTES),
-            $wish->readyBy === null ? null : Timetable::warmthOverBy($routine, $wish->readyBy, $kitchen->waking),
+            $wish->days->readyBy === null ? null : Timetable::warmthOverBy($routine, $wish->days->readyBy, $kitchen->waking),
             $wish->practised()->tending->attended,
             load: $warmUp->load,
             warmUpMin: $warmUp->min,

@@ -61,8 +61,8 @@ final class Notes
             );
         }
         $times = $days->timetable;
-        if ($days->late && $wish->readyBy !== null) {
-            $late = (int) $wish->readyBy->diff($times->readyDay())->days;
+        if ($days->late && $wish->days->readyBy !== null) {
+            $late = (int) $wish->days->readyBy->diff($times->readyDay())->days;
             $notes[] = self::note(
                 'late',
                 'care',
@@ -113,9 +113,9 @@ final class Notes
         }
         $notes = [];
         $cover = $amounts->levels->coverMm();
-        $wanted = $wish->byJar->coverMm ?? Amounts::COVER_MM;
-        if ($wish->byJar === null ? ! $amounts->levels->isWellCovered() : $cover < $wanted - 0.5) {
-            $would = $wish->byJar === null ? Amounts::covering($wish, $kitchen, $amounts->ratio) : null;
+        $wanted = $wish->sizing->byJar->coverMm ?? Amounts::COVER_MM;
+        if ($wish->sizing->byJar === null ? ! $amounts->levels->isWellCovered() : $cover < $wanted - 0.5) {
+            $would = $wish->sizing->byJar === null ? Amounts::covering($wish, $kitchen, $amounts->ratio) : null;
             $notes[] = self::note(
                 'cover',
                 'care',
@@ -129,7 +129,7 @@ final class Notes
             );
         }
         if (
-            $wish->byJar === null &&
+            $wish->sizing->byJar === null &&
             $amounts->ratio->parts > Ratio::LEAN &&
             $amounts->ratio->parts > 1.5 * $wish->mix->usualParts($wish->perGramAsItLies())
         ) {

@@ -56,8 +56,8 @@ final readonly class PlanDocument
                 $wish->blend->shares(),
             ),
             'ratio' => $plan->amounts->ratio->text(),
-            'basis' => $wish->basis,
-            'way' => $wish->way,
+            'basis' => $wish->sizing->basis,
+            'way' => $wish->practice->way,
             'state' => $wish->mix->state->value,
             'purpose' => $wish->purpose,
             'kept' => $wish->kept(),
@@ -126,7 +126,7 @@ final readonly class PlanDocument
      */
     private function asTyped(array $figures, Wish $wish): array
     {
-        foreach (['herb_mass' => $wish->herb, 'oil_volume' => $wish->oil] as $id => $amount) {
+        foreach (['herb_mass' => $wish->sizing->herb, 'oil_volume' => $wish->sizing->oil] as $id => $amount) {
             if ($amount !== null && $amount->throughDensity && isset($figures[$id])) {
                 $figures[$id]['kitchen'] = ['text' => $amount->typed, 'rounding_percent' => 0.0];
             }

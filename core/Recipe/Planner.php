@@ -38,18 +38,18 @@ final readonly class Planner
     public function plan(Wish $wish): Plan
     {
         self::refuseUnfit($wish, $this->kitchen, $this->cautions);
-        $uptake = $this->kitchen->uptake($wish->mix, $wish->way);
+        $uptake = $this->kitchen->uptake($wish->mix, $wish->practice->way);
         $amounts = Amounts::solve($wish, $this->kitchen, $uptake);
         $days = Days::of($wish, $this->kitchen, $amounts);
         if (
             $days->late &&
-            $wish->start !== null &&
-            $wish->readyBy !== null &&
+            $wish->days->start !== null &&
+            $wish->days->readyBy !== null &&
             $days->latest !== null &&
             $days->latest >= $this->kitchen->today()
         ) {
             throw WishRefused::from(
-                DiaryRefused::startAfterReady($wish->start->format('j F'), $wish->readyBy->format('j F'))->about('start'),
+                DiaryRefused::startAfterReady($wish->days->start->format('j F'), $wish->days->readyBy->format('j F'))->about('start'),
             );
         }
         $supplies = Supplies::of($wish, $amounts, $this->kitchen);
@@ -95,13 +95,13 @@ final readonly class Planner
                 );
             }
         }
-        if ($wish->jar !== null && ! in_array($wish->jar->kind, $wish->method->wants->vessels, true)) {
+        if ($wish->sizing->jar !== null && ! in_array($wish->sizing->jar->kind, $wish->method->wants->vessels, true)) {
             throw WishRefused::withWays(
-                JarRefused::notFor($wish->jar, $wish->method->name, $wish->method->wants->vessels[0])->about('jar'),
+                JarRefused::notFor($wish->sizing->jar, $wish->method->name, $wish->method->wants->vessels[0])->about('jar'),
                 Remedies::ofVessel($wish, $kitchen),
             );
         }
-        if ($wish->byJar !== null && $wish->method->has(Method::IN_PAN)) {
+        if ($wish->sizing->byJar !== null && $wish->method->has(Method::IN_PAN)) {
             throw WishRefused::withWays(
                 (new JarRefused(
                     'unfit',
@@ -113,7 +113,7 @@ final readonly class Planner
         if (! $wish->method->wants->suits($wish->mix->state)) {
             throw WishRefused::from(MethodRefused::notFor($wish->method->name, $wish->mix->state->value)->about('method'));
         }
-        if ($wish->spirit) {
+        if ($wish->practice->spirit) {
             try {
                 SpiritStart::check($wish->mix, $wish->method);
             } catch (MethodRefused $refused) {
@@ -186,7 +186,7 @@ final readonly class Planner
                 ]),
             );
         }
-        if ($wish->spirit) {
+        if ($wish->practice->spirit) {
             $spirit = SpiritStart::ml($amounts->herbG);
             $figures[] = Figure::between(
                 'spirit',
@@ -344,10 +344,10 @@ final readonly class Planner
             'why' => $school->why,
         ]);
         $startWhy =
-            $wish->readyBy === null
+            $wish->days->readyBy === null
                 ? Reason::rule('starts-now', ['start' => $startBy->format('j F Y')])
                 : Reason::rule('backwards', [
-                    'ready_by' => $wish->readyBy->format('j F Y'),
+                    'ready_by' => $wish->days->readyBy->format('j F Y'),
                     'settle_h' => Timetable::SETTLE_HOURS,
                     'usual' => $usual,
                 ]);

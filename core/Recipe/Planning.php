@@ -134,7 +134,7 @@ final class Planning
     {
         $read = (new WishReader($this->cupboard, $this->methods, $kitchen))->read($wish);
         try {
-            $supplies = Supplies::of($read, Amounts::solve($read, $kitchen, $kitchen->uptake($read->mix, $read->way)), $kitchen);
+            $supplies = Supplies::of($read, Amounts::solve($read, $kitchen, $kitchen->uptake($read->mix, $read->practice->way)), $kitchen);
         } catch (WishRefused) {
             // What cannot be measured out takes nothing from Stores; its cautions hold all the same.
             $supplies = null;

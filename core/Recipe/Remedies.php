@@ -50,7 +50,7 @@ final class Remedies
                 'jars' => null,
             ]);
         }
-        for ($jars = 2; $jars <= Wish::MOST_JARS; $jars++) {
+        for ($jars = 2; $jars <= Sizing::MOST_JARS; $jars++) {
             $each = Levels::in($jar, $wish->mix, $herbG / $jars, $oilMl / $jars);
             if ($each->headspaceMm() >= $wish->method->wants->headspaceMm - 1e-9) {
                 $ways[] = new Way(
@@ -239,14 +239,14 @@ final class Remedies
 
         // With herb and oil both given the oil must give way; more oil on the same herb may want another jar.
         return $change +
-            ($wish->herb !== null && $wish->oil !== null ? ['oil_amount' => null] : []) +
+            ($wish->sizing->herb !== null && $wish->sizing->oil !== null ? ['oil_amount' => null] : []) +
             (self::outgrowsItsJar($wish) ? ['jar' => null, 'jars' => null] : []);
     }
 
     /** Whether more oil would be poured on so much herb, into a jar that is said. */
     private static function outgrowsItsJar(Wish $wish): bool
     {
-        return $wish->herb !== null && $wish->jar !== null;
+        return $wish->sizing->herb !== null && $wish->sizing->jar !== null;
     }
 
     public static function larger(Wish $wish, Kitchen $kitchen, Jar $jar, float $herbG, float $oilMl): ?Jar
@@ -360,7 +360,7 @@ final class Remedies
     /** @return list<mixed> the herbs of the wish, with parts where they had weights */
     private static function unweighed(Wish $wish): array
     {
-        $herbs = is_array($wish->source['herbs'] ?? null) ? array_values($wish->source['herbs']) : [];
+        $herbs = is_array($wish->asked->document['herbs'] ?? null) ? array_values($wish->asked->document['herbs']) : [];
         $out = [];
         foreach ($herbs as $i => $herb) {
             $herb = (array) $herb;
@@ -381,7 +381,7 @@ final class Remedies
     /** @return array<string, string> the ratio, where herb and oil together gave it */
     private static function ratioAsItIs(Wish $wish, float $herbG, float $oilMl): array
     {
-        return $wish->herb !== null && $wish->oil !== null
+        return $wish->sizing->herb !== null && $wish->sizing->oil !== null
             ? ['ratio' => '1:'.self::number($oilMl / $herbG / $wish->perGramAsItLies())]
             : [];
     }
@@ -455,7 +455,7 @@ final class Remedies
             new Way('dry-it', 'Use it dried.', [
                 'herbs' => array_map(
                     fn (mixed $herb) => ['state' => 'dried'] + array_diff_key((array) $herb, ['water' => 1, 'picked' => 1, 'lot' => 1]),
-                    HerbsReader::list($wish->source),
+                    HerbsReader::list($wish->asked->document),
                 ),
             ]),
         ];

@@ -18,7 +18,7 @@ final class Sentence
     /** @return list<array{slot: ?string, text: string, chosen: bool}> */
     public static function of(Wish $wish, Amounts $amounts, Kitchen $kitchen): array
     {
-        $chosen = fn (string ...$slots) => array_intersect($slots, $wish->chosen) !== [];
+        $chosen = fn (string ...$slots) => array_intersect($slots, $wish->asked->chosen) !== [];
         $piece = fn (string $slot, string $text, bool $was) => ['slot' => $slot, 'text' => $text, 'chosen' => $was];
         $plain = fn (string $text) => ['slot' => null, 'text' => $text, 'chosen' => true];
         $length = AmountWriter::span($wish->school->usualH);
@@ -33,16 +33,16 @@ final class Sentence
                 ? []
                 : [$plain(' '), $piece('kept', $wish->kept() === ColdKept::FRIDGE ? 'to keep cold for four days' : 'soured first', true)],
             ...$wish->mix->isSingle() ? [$plain(', '), $piece('form', self::form($wish->mix->first()), $chosen('form'))] : [],
-            ...$wish->byJar === null ? [$plain(', '), $piece('ratio', self::ratio($amounts->ratio), $chosen('ratio'))] : [],
+            ...$wish->sizing->byJar === null ? [$plain(', '), $piece('ratio', self::ratio($amounts->ratio), $chosen('ratio'))] : [],
             $plain(', in '),
             $piece('oils', self::oils($wish), $chosen('oils')),
-            ...$wish->spirit ? [$plain(', moistened with spirit first')] : [],
+            ...$wish->practice->spirit ? [$plain(', moistened with spirit first')] : [],
             $plain(', '),
             $piece('method', $wish->method->inSentence, $chosen('method')),
             $plain(' for '),
             $piece('school', $school, $chosen('school')),
             $plain(', then '),
-            $piece('way', $wish->way, $chosen('way')),
+            $piece('way', $wish->practice->way, $chosen('way')),
             $plain(', '),
             $piece('when', self::when($wish), $chosen('ready_by', 'start')),
             $plain('.'),
@@ -59,29 +59,29 @@ final class Sentence
     {
         [$article, $jar] = self::jars($amounts);
         $jarPiece = $piece('jar', $jar, $chosen('jar', 'jars'));
-        if ($wish->byJar !== null) {
+        if ($wish->sizing->byJar !== null) {
             return [
                 $plain(ucfirst($article)),
                 $piece('jar', $article === '' ? ucfirst($jar) : $jar, $chosen('jar', 'jars')),
                 $plain(', '),
                 $piece(
                     'amount',
-                    $wish->byJar->said().' and covered by '.AmountWriter::plain($wish->byJar->coverMm, Kind::Length),
+                    $wish->sizing->byJar->said().' and covered by '.AmountWriter::plain($wish->sizing->byJar->coverMm, Kind::Length),
                     true,
                 ),
                 $plain(': '),
             ];
         }
-        if ($wish->finished !== null) {
+        if ($wish->sizing->finished !== null) {
             return [
                 $plain('Enough for '),
-                $piece('amount', $wish->finished->said, true),
+                $piece('amount', $wish->sizing->finished->said, true),
                 $plain(', in '.$article),
                 $jarPiece,
                 $plain(': '),
             ];
         }
-        if ($wish->herb === null && $wish->oil === null) {
+        if ($wish->sizing->herb === null && $wish->sizing->oil === null) {
             return [
                 $plain(ucfirst($article)),
                 $piece('amount', $article === '' ? ucfirst($jar) : $jar, $chosen('jar', 'jars')),
@@ -89,8 +89,8 @@ final class Sentence
             ];
         }
         $words = array_filter([
-            $wish->herb === null ? null : Numbers::withUnit($wish->herb->typed, 'g').' of herb',
-            $wish->oil === null ? null : Numbers::withUnit($wish->oil->typed, 'mL').' of oil',
+            $wish->sizing->herb === null ? null : Numbers::withUnit($wish->sizing->herb->typed, 'g').' of herb',
+            $wish->sizing->oil === null ? null : Numbers::withUnit($wish->sizing->oil->typed, 'mL').' of oil',
         ]);
 
         return [$piece('amount', ucfirst(implode(' and ', $words)), true), $plain(' in '.$article), $jarPiece, $plain(': ')];
@@ -111,7 +111,7 @@ final class Sentence
     {
         $parts = array_map(fn ($part) => $part->parts, $wish->mix->parts);
         // Weights as given are said by weight already; equal parts need no saying.
-        if (count(array_unique($parts)) === 1 || in_array('herb_amount', $wish->chosen, true)) {
+        if (count(array_unique($parts)) === 1 || in_array('herb_amount', $wish->asked->chosen, true)) {
             return $wish->mix->name();
         }
 
@@ -166,8 +166,8 @@ final class Sentence
     private static function when(Wish $wish): string
     {
         return match (true) {
-            $wish->readyBy !== null => 'ready by '.$wish->readyBy->format('l j F'),
-            $wish->start !== null => 'begun '.$wish->start->format('l j F'),
+            $wish->days->readyBy !== null => 'ready by '.$wish->days->readyBy->format('l j F'),
+            $wish->days->start !== null => 'begun '.$wish->days->start->format('l j F'),
             default => 'begun today',
         };
     }

@@ -46,7 +46,7 @@ final readonly class Steps
                 ),
             ];
         }
-        if ($wish->spirit) {
+        if ($wish->practice->spirit) {
             $steps[] = [
                 'id' => 'moisten',
                 'says' => sprintf(
@@ -179,7 +179,7 @@ final readonly class Steps
                 'says' => sprintf(
                     'Leave it %s, and shake it %s.',
                     AmountWriter::span($wish->school->usualH),
-                    Wish::oftenness($wish->practised()->tending->shakeEveryH),
+                    Practice::oftenness($wish->practised()->tending->shakeEveryH),
                 ),
             ];
         }
@@ -197,9 +197,9 @@ final readonly class Steps
         $cold = $plan->wish->kept() === ColdKept::FRIDGE;
         $sets = $plan->wish->sets();
         $out = match (true) {
-            $sets && $plan->wish->way === 'drained' => 'let it drain where it stays warm, unsqueezed',
+            $sets && $plan->wish->practice->way === 'drained' => 'let it drain where it stays warm, unsqueezed',
             $cold => 'do not let it stand or drip: what still drains does so in the refrigerator, under a clean cloth',
-            default => match ($plan->wish->way) {
+            default => match ($plan->wish->practice->way) {
                 'drained' => 'let it drain for some hours under a clean cloth, unsqueezed',
                 'pressed' => 'press it',
                 default => $plan->wish->mix->isPowder()

@@ -44,7 +44,7 @@ final readonly class Supplies
                 'material' => $id,
                 'name' => $oil['carrier']->name,
                 'lots' => $lots,
-                'taking' => Allocation::of($lots, $amounts->oilMl * $oil['share'], $kitchen->today(), $wish->oilLots[$id] ?? ''),
+                'taking' => Allocation::of($lots, $amounts->oilMl * $oil['share'], $kitchen->today(), $wish->asked->oilLots[$id] ?? ''),
             ];
         }
 

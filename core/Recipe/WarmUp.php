@@ -66,7 +66,7 @@ final readonly class WarmUp
     private static function load(Wish $wish, ?Amounts $amounts): Load
     {
         [$diameter, $height, $level, $kg] = self::USUAL[$wish->method->wants->vessels[0]] ?? self::USUAL[Jar::JAR];
-        $count = $wish->jars ?? 1;
+        $count = $wish->sizing->jars ?? 1;
         if ($amounts !== null) {
             [$diameter, $height, $level, $count] = [
                 $amounts->jar->diameterMm(),

@@ -44,8 +44,8 @@ final readonly class WishFacts
             $wish->blend->shares(),
             $wish->blend->iodineValue(),
             $wish->method,
-            $wish->way,
-            $wish->spirit,
+            $wish->practice->way,
+            $wish->practice->spirit,
             self::tooSlow($wish, $kitchen, $times),
             $lots,
             $all,
@@ -70,7 +70,7 @@ final readonly class WishFacts
     private static function amounts(Wish $wish, Kitchen $kitchen): ?Amounts
     {
         try {
-            return Amounts::solve($wish, $kitchen, $kitchen->uptake($wish->mix, $wish->way));
+            return Amounts::solve($wish, $kitchen, $kitchen->uptake($wish->mix, $wish->practice->way));
         } catch (WishRefused) {
             return null;
         }

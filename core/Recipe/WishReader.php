@@ -76,7 +76,7 @@ final class WishReader
         $finished = $faults->trying('finished', fn () => $this->finished($wish['finished'] ?? null));
         $byJar = $faults->trying('by_jar', fn () => $this->byJar($wish['by_jar'] ?? null));
         $ratio = $faults->trying('ratio', fn () => ($typed = Fields::text($wish, 'ratio')) === null ? null : Ratio::read($typed));
-        $basis = $faults->trying('basis', fn () => $this->oneOf($wish, 'basis', [Wish::DRY, Wish::AS_IT_LIES])) ?? Wish::DRY;
+        $basis = $faults->trying('basis', fn () => $this->oneOf($wish, 'basis', [Sizing::DRY, Sizing::AS_IT_LIES])) ?? Sizing::DRY;
         $jar = $faults->trying('jar', fn () => $this->jar($wish['jar'] ?? null));
         $jars = $faults->trying('jars', fn () => $this->jars($wish));
         $method = $faults->trying('method', fn () => $this->methods->method(Fields::text($wish, 'method') ?? 'cold'));
@@ -96,7 +96,7 @@ final class WishReader
         }
         $purpose = $faults->trying('purpose', fn () => $this->cupboard->purpose(Fields::text($wish, 'purpose') ?? 'skin')->id) ?? 'skin';
         $spirit = $faults->trying('spirit', fn () => $this->oneOf($wish, 'spirit', ['yes', 'no'])) === 'yes';
-        $shake = $faults->trying('shake', fn () => $this->oneOf($wish, 'shake', array_keys(Wish::SHAKES)));
+        $shake = $faults->trying('shake', fn () => $this->oneOf($wish, 'shake', array_keys(Practice::SHAKES)));
         $kept = $faults->trying('kept', fn () => $this->oneOf($wish, 'kept', ColdKept::KEPT)) ?? ColdKept::SHELF;
         $herb = $read['total'] ?? null;
         $this->onlyOneWay($herb, $oil, $finished, $byJar);
@@ -108,28 +108,20 @@ final class WishReader
         return new Wish(
             $mix,
             $blend,
-            $herb,
-            $oil,
-            $finished,
-            $byJar,
-            $ratio,
-            $basis,
-            $jar,
-            $jars,
+            new Sizing($herb, $oil, $finished, $byJar, $ratio, $basis, $jar, $jars),
             $method,
             $school,
-            $start,
-            $readyBy,
+            new WishedDays($start, $readyBy),
+            new Practice(
+                // Squeezing wet herb drives its water into the oil; the strongest oil is in dry and woody herb.
+                $way ?? ($mix->state->isWet() ? 'drained' : 'squeezed'),
+                $spirit,
+                $shake === null || $method->heated ? null : Practice::SHAKES[$shake],
+                $kept,
+            ),
             $purpose,
-            // Squeezing wet herb drives its water into the oil; the strongest oil is in dry and woody herb.
-            $way ?? ($mix->state->isWet() ? 'drained' : 'squeezed'),
-            $oilLots,
-            $this->chosen($wish),
-            self::tidy($wish),
-            $spirit,
-            $shake === null || $method->heated ? null : Wish::SHAKES[$shake],
-            $kept,
-            roomC: $this->kitchen->roomC,
+            new Asked(self::tidy($wish), $this->chosen($wish), $oilLots),
+            $this->kitchen->roomC,
         );
     }
 
@@ -362,8 +354,8 @@ final class WishReader
         if ($typed === null) {
             return null;
         }
-        if (preg_match('/^\d{1,2}$/', $typed) !== 1 || (int) $typed < 1 || (int) $typed > Wish::MOST_JARS) {
-            throw new JarRefused('out_of_range', sprintf('Say how many jars: a whole number from 1 to %d.', Wish::MOST_JARS));
+        if (preg_match('/^\d{1,2}$/', $typed) !== 1 || (int) $typed < 1 || (int) $typed > Sizing::MOST_JARS) {
+            throw new JarRefused('out_of_range', sprintf('Say how many jars: a whole number from 1 to %d.', Sizing::MOST_JARS));
         }
 
         return (int) $typed;

@@ -58,7 +58,7 @@ final class SchemaOrg
                     '@type' => 'MediaObject',
                     'encodingFormat' => self::WISH_TYPE,
                     'text' => json_encode(
-                        RecipeFile::shared($wish->source),
+                        RecipeFile::shared($wish->asked->document),
                         JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
                     ),
                 ],

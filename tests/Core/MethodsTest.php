@@ -15,7 +15,7 @@ use Kettle\Infusion\SpiritStart;
 use Kettle\Material\HerbMix;
 use Kettle\Material\Tables;
 use Kettle\Recipe\Comparison;
-use Kettle\Recipe\Wish;
+use Kettle\Recipe\Practice;
 use Kettle\Recipe\WishRefused;
 use Kettle\Time\Interval;
 use Tests\Core\Support;
@@ -190,10 +190,10 @@ it('keeps a wish’s ways to the methods they are for', function () {
             Support::plan(['method' => 'cold', 'shake' => 'weekly'])->wish->by(
                 methodNamed('slow-cooker'),
                 methodNamed('slow-cooker')->school('usual'),
-            )->shakeEveryH,
+            )->practice->shakeEveryH,
         )
         ->toBeNull()
-        ->and(Wish::oftenness(12))
+        ->and(Practice::oftenness(12))
         ->toBe('twice a day');
     expect(fn () => Support::plan(['method' => 'cold', 'shake' => 'hourly']))->toThrow(WishRefused::class);
 });

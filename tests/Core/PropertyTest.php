@@ -216,7 +216,7 @@ it('keeps its promises for mixes, states, ways and several jars too', function (
                             ->toEqualWithDelta($figure('oil_volume'), 1e-9)
                             ->and($figure('oil_mass.olive') + $figure('oil_mass.jojoba'))
                             ->toEqualWithDelta($figure('oil_mass'), 1e-9)
-                            ->and($plan->wish->way)
+                            ->and($plan->wish->practice->way)
                             ->toBe($state === 'dried' ? 'squeezed' : 'drained');
                     }
                 }

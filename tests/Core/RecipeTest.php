@@ -303,7 +303,7 @@ it('reads or refuses anything, seeded', function () {
 
 it('writes our own file, which keeps to its schema and reads back equal', function (array $wish) {
     $plan = Support::plan($wish);
-    $file = RecipeFile::write('Harbour hands', "Less jojoba next time.\nNaïve “quotes”.", $plan->wish->source);
+    $file = RecipeFile::write('Harbour hands', "Less jojoba next time.\nNaïve “quotes”.", $plan->wish->asked->document);
     $schema = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/docs/formats/recipe.schema.json'));
     $json = (string) json_encode($file, JSON_UNESCAPED_UNICODE);
     expect((new Validator())->validate(json_decode($json), $schema)->isValid())->toBeTrue();
@@ -385,7 +385,7 @@ it('writes schema.org Recipe that says what the plan says, and reads back equal'
         ->and($read->note)
         ->toBe('For the fair.')
         ->and($read->wish)
-        ->toEqual(RecipeFile::shared($plan->wish->source));
+        ->toEqual(RecipeFile::shared($plan->wish->asked->document));
 })->with('wishes');
 
 it('reads schema.org Recipe as others write it', function (array $document, string $name) {

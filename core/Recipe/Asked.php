@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Recipe;
+
+/** A wish as it was asked. */
+final readonly class Asked
+{
+    /**
+     * @param  array<string, mixed>  $document tidied, as docs/formats/wish.schema.json
+     * @param  list<string>  $chosen the words of the sentence the cook chose, by slot
+     * @param  array<string, string>  $oilLots lot to take from first, by carrier id
+     */
+    public function __construct(public array $document, public array $chosen, public array $oilLots) {}
+}

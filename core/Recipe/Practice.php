@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Recipe;
+
+use Kettle\Caution\ColdKept;
+
+/** How the cook goes about it, where that is a choice. */
+final readonly class Practice
+{
+    /** How often a jar on the shelf is shaken, hours: four schools, common practice. */
+    public const SHAKES = ['twice-daily' => 12.0, 'daily' => 24.0, 'few-days' => 72.0, 'weekly' => 168.0];
+
+    /**
+     * @param  string  $way how it is got out: drained, squeezed or pressed
+     * @param  bool  $spirit whether the herb is moistened with spirit first
+     * @param  ?float  $shakeEveryH how often a jar on the shelf is shaken, where the cook said
+     * @param  string  $keptAs of ColdKept::KEPT, as it was wished
+     */
+    public function __construct(
+        public string $way,
+        public bool $spirit = false,
+        public ?float $shakeEveryH = null,
+        public string $keptAs = ColdKept::SHELF,
+    ) {}
+
+    /** "twice a day", "daily", "every few days", "weekly" */
+    public static function oftenness(float $everyH): string
+    {
+        return match (true) {
+            $everyH < 18 => 'twice a day',
+            $everyH <= 24 => 'daily',
+            $everyH < 150 => 'every few days',
+            default => 'weekly',
+        };
+    }
+
+    /** Shaken as the method has it. */
+    public function shakenAsUsual(): self
+    {
+        return new self($this->way, $this->spirit, null, $this->keptAs);
+    }
+}
