@@ -1,6 +1,6 @@
 <?php
 
-use App\Jobs\KeepDiary;
+use App\Jobs\RefreshDiary;
 use App\Jobs\SweepUp;
 use App\Providers\AppServiceProvider;
 use Illuminate\Support\Facades\Schedule;
@@ -8,4 +8,4 @@ use Illuminate\Support\Facades\Schedule;
 // A sign of life, for `kettle doctor`.
 Schedule::call(fn () => AppServiceProvider::beat('scheduler'))->everyMinute();
 Schedule::job(new SweepUp())->hourly();
-Schedule::job(new KeepDiary())->everyTenMinutes();
+Schedule::job(new RefreshDiary())->everyTenMinutes();

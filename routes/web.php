@@ -49,6 +49,7 @@ Route::prefix('api')->group(function (): void {
                 Route::get('oils', [BenchController::class, 'oils']);
                 Route::post('wilting', [BenchController::class, 'wilting']);
                 Route::post('card', [BenchController::class, 'card']);
+                Route::post('card.pdf', [BenchController::class, 'cardPdf']);
                 Route::get('stores', [StoresController::class, 'index']);
                 Route::get('stores.csv', [StoresController::class, 'csv']);
                 Route::get('lots/{lot}', [StoresController::class, 'show']);
@@ -85,7 +86,8 @@ Route::prefix('api')->group(function (): void {
                 Route::get('almanac/{kind}/{key}', [AlmanacController::class, 'show']);
                 Route::get('batches/{batch}/label', [LabelController::class, 'show']);
                 Route::get('batches/{batch}/labels.png', [LabelController::class, 'printed']);
-                Route::get('batches/{batch}/card.pdf', [LabelController::class, 'card']);
+                Route::get('batches/{batch}/card', [LabelController::class, 'card']);
+                Route::get('batches/{batch}/card.pdf', [LabelController::class, 'cardPdf']);
                 Route::get('batches/{batch}/tag.pdf', [LabelController::class, 'tag']);
                 Route::get('batches/{batch}/labels.pdf', [LabelController::class, 'labels']);
                 Route::get('batches/{batch}/code.svg', [LabelController::class, 'code']);
@@ -96,7 +98,7 @@ Route::prefix('api')->group(function (): void {
                 Route::delete('lots/{lot}', [StoresController::class, 'remove']);
                 Route::post('lots/{lot}/count', [StoresController::class, 'count']);
                 Route::post('lots/{lot}/checks', [StoresController::class, 'check']);
-                Route::post('recipes', [RecipesController::class, 'keep']);
+                Route::post('recipes', [RecipesController::class, 'save']);
                 Route::patch('recipes/{recipe}', [RecipesController::class, 'edit']);
                 Route::delete('recipes/{recipe}', [RecipesController::class, 'remove']);
                 Route::post('batches', [BatchController::class, 'start']);
@@ -109,7 +111,7 @@ Route::prefix('api')->group(function (): void {
                 Route::post('batches/{batch}/decant', [PressController::class, 'decant']);
                 Route::post('batches/{batch}/use', [PressController::class, 'use']);
                 Route::post('batches/{batch}/check', [PressController::class, 'check']);
-                Route::post('batches/{batch}/keep', [PressController::class, 'keep']);
+                Route::post('batches/{batch}/keep', [PressController::class, 'store']);
                 Route::post('batches/{batch}/purpose', [PressController::class, 'purpose']);
                 Route::post('batches/{batch}/acknowledge', [PressController::class, 'acknowledge']);
                 Route::post('batches/{batch}/faults/note', [PressController::class, 'noteFault']);
@@ -127,7 +129,7 @@ Route::prefix('api')->group(function (): void {
                 Route::post('diary/seen', [DiaryController::class, 'seen']);
                 Route::post('today/shaken', [TodayController::class, 'shaken']);
             });
-            Route::middleware(['small', 'may:keep', 'once'])->group(function (): void {
+            Route::middleware(['small', 'may:manage', 'once'])->group(function (): void {
                 Route::patch('', [HouseController::class, 'edit']);
                 Route::post('jars', [HouseController::class, 'addJar']);
                 Route::delete('jars/{jar}', [HouseController::class, 'removeJar']);
@@ -150,7 +152,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('calendars', [DiaryController::class, 'readCalendar'])->middleware(['may:work', 'small:2048', 'once']);
             Route::post('stove/{session}/csv', [StoveController::class, 'csv'])->middleware(['may:work', 'small:6144', 'once']);
             Route::post('stores/csv', [StoresController::class, 'takeCsv'])->middleware(['may:work', 'small:6144', 'once']);
-            Route::middleware('may:keep')->group(function (): void {
+            Route::middleware('may:manage')->group(function (): void {
                 Route::get('export', [HouseController::class, 'export']);
                 Route::post('import', [HouseController::class, 'import'])->middleware(['small:20480', 'once']);
             });

@@ -123,7 +123,7 @@ final class RandomWishes
         }
         $wet = array_filter($plan->wish->mix->parts, fn ($part) => in_array($part->form->state->value, ['fresh', 'wilted'], true));
         $kitchen = $plan->wish->purpose === 'kitchen' && $wet !== [];
-        $kept = $plan->wish->kept();
+        $kept = $plan->wish->storage();
         $fill = $plan->timetable->fillAt;
         if ($kitchen && $kept === 'fridge') {
             $days = (strtotime($plan->figures['best_before']->text()) - strtotime($fill->format('Y-m-d'))) / 86400;

@@ -4,7 +4,7 @@ namespace App\Demo;
 
 use App\Actions\Batches\AddNote;
 use App\Actions\Batches\BottleBatch;
-use App\Actions\Batches\ChangeKeeping;
+use App\Actions\Batches\ChangeStorage;
 use App\Actions\Batches\CheckBottles;
 use App\Actions\Batches\DiscardBatch;
 use App\Actions\Batches\RecordTask;
@@ -14,9 +14,9 @@ use App\Actions\Batches\UseBottle;
 use App\Actions\Diary\Absences;
 use App\Actions\Houses\CreateHouse;
 use App\Actions\Looks\TakeLook;
-use App\Actions\Recipes\KeepRecipe;
+use App\Actions\Recipes\SaveRecipe;
 use App\Actions\Stores\CheckLot;
-use App\Actions\Stores\KeepLot;
+use App\Actions\Stores\SaveLot;
 use App\Actions\Stove\Cookers;
 use App\Actions\Stove\PlanDiary;
 use App\Actions\Stove\SimulatedProbe;
@@ -65,9 +65,9 @@ final class SkerryHouse
         private readonly BottleBatch $bottle,
         private readonly AddNote $note,
         private readonly DiscardBatch $discard,
-        private readonly KeepLot $keep,
+        private readonly SaveLot $keep,
         private readonly CheckLot $check,
-        private readonly KeepRecipe $recipe,
+        private readonly SaveRecipe $recipe,
         private readonly StartSession $warm,
         private readonly Tend $tend,
         private readonly TakeReadings $readings,
@@ -78,7 +78,7 @@ final class SkerryHouse
         private readonly PlanDiary $diary,
         private readonly CheckBottles $smell,
         private readonly UseBottle $use,
-        private readonly ChangeKeeping $keeping,
+        private readonly ChangeStorage $keeping,
     ) {}
 
     public static function find(): ?House

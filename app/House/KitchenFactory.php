@@ -222,8 +222,8 @@ final class KitchenFactory
                 ->toBase()
                 ->pluck('diary') as $diary
         ) {
-            $kept = json_decode((string) $diary, true);
-            $reserved = is_array($kept) && isset($kept['slots']) ? Reservation::of($kept) : null;
+            $stored = json_decode((string) $diary, true);
+            $reserved = is_array($stored) && isset($stored['slots']) ? Reservation::of($stored) : null;
             if ($reserved !== null && $reserved->job !== []) {
                 $booked[] = ['job' => CookerJob::of($reserved->job, $house->zone()), 'from' => $reserved->next()];
             }

@@ -12,8 +12,8 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use Kettle\Batch\FrozenPlan;
-use Kettle\Batch\KeptAs;
 use Kettle\Batch\Shelf;
+use Kettle\Batch\StoredAs;
 use Kettle\Diary\Reservation;
 use Kettle\Diary\Stage;
 
@@ -106,8 +106,8 @@ class Batch extends Model
     }
 
     /** How it is kept, or would be. */
-    public function keptAs(): KeptAs
+    public function storedAs(): StoredAs
     {
-        return $this->shelf->keptAs ?? new KeptAs($this->use_by === null ? 'cool-dark' : 'fridge');
+        return $this->shelf->storedAs ?? new StoredAs($this->use_by === null ? 'cool-dark' : 'fridge');
     }
 }

@@ -11,7 +11,7 @@ use Illuminate\Database\Eloquent\SoftDeletingScope;
  *
  * @property int $stove_session_id
  * @property int $probe_id
- * @property array<string, mixed> $kept
+ * @property array<string, mixed> $gathered
  * @property-read Probe $probe
  * @property-read StoveSession $session
  */
@@ -23,7 +23,7 @@ class StoveProbe extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['kept' => 'array'];
+    protected $casts = ['gathered' => 'array'];
 
     /** @return BelongsTo<StoveSession, $this> */
     public function session(): BelongsTo

@@ -41,7 +41,7 @@ final readonly class BatchView
         #[OA\Property(type: 'array', items: new OA\Items(ref: LotUsed::class))] public array $lots,
         #[OA\Property(type: 'array', items: new OA\Items(ref: LabelLine::class))] public array $label,
         #[OA\Property] public string $purpose,
-        #[OA\Property] public KeptView $kept,
+        #[OA\Property] public StorageView $kept,
         #[OA\Property(type: 'array', items: new OA\Items(ref: CautionView::class))] public array $cautions,
         #[OA\Property(type: 'array', items: new OA\Items(ref: TraceLine::class))] public array $trace,
     ) {}

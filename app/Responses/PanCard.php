@@ -11,7 +11,7 @@ final readonly class PanCard
     /**
      * @param  ?string  $task what is to be done next at the flame: its key for the batch's tasks; null until it is filled
      * @param  ?string  $stir key of the stirring that is due, or will be
-     * @param  list<Ref>  $signs by which it is done
+     * @param  list<Choice>  $signs by which it is done
      */
     public function __construct(
         #[OA\Property] public string $batch,
@@ -26,6 +26,6 @@ final readonly class PanCard
         #[OA\Property] public string $warmth_text,
         #[OA\Property] public string $when_text,
         #[OA\Property] public string $after_text,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: Ref::class))] public array $signs,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: Choice::class))] public array $signs,
     ) {}
 }

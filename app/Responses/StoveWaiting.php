@@ -9,7 +9,7 @@ use OpenApi\Attributes as OA;
 final readonly class StoveWaiting
 {
     /**
-     * @param  list<Ref>  $water how far up it may go, the usual first; one where the method leaves no choice
+     * @param  list<Choice>  $water how far up it may go, the usual first; one where the method leaves no choice
      * @param  string  $poured hand-hot or cold: how the water is poured in, where nobody said
      * @param  list<string>  $cookers those its method is done in
      */
@@ -25,7 +25,7 @@ final readonly class StoveWaiting
         #[OA\Property] public bool $ready,
         #[OA\Property] public ?string $cooker,
         #[OA\Property] public ?string $says,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: Ref::class))] public array $water,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: Choice::class))] public array $water,
         #[OA\Property(enum: ['hand-hot', 'cold'])] public string $poured,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $cookers,
     ) {}

@@ -6,7 +6,7 @@ namespace Kettle\Ask;
 
 use Kettle\Caution\Caution;
 use Kettle\Caution\CautionRefused;
-use Kettle\Caution\ColdKept;
+use Kettle\Caution\ColdStorage;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Fault\FaultFinder;
 use Kettle\Fault\FaultRefused;
@@ -16,7 +16,7 @@ use Kettle\Infusion\YieldRefused;
 use Kettle\Keeping\Antioxidant;
 use Kettle\Keeping\Keeping;
 use Kettle\Keeping\KeepingRefused;
-use Kettle\Keeping\KeptFacts;
+use Kettle\Keeping\StorageFacts;
 use Kettle\Material\Blend;
 use Kettle\Material\State;
 use Kettle\Material\Tables;
@@ -168,9 +168,9 @@ final readonly class PressQuestions
         $herb = Fields::text($document, 'herb');
         $plant = $herb === null ? null : $this->planning->cupboard()->herb($herb);
         $this->planning->cupboard()->purpose(Fields::text($document, 'purpose') ?? 'skin');
-        $kept = Fields::text($document, 'kept') ?? ColdKept::SHELF;
-        if (! in_array($kept, ColdKept::KEPT, true)) {
-            throw KeepingRefused::unknown('way of keeping', $kept, ColdKept::KEPT)->about('kept');
+        $storage = Fields::text($document, 'kept') ?? ColdStorage::SHELF;
+        if (! in_array($storage, ColdStorage::ALL, true)) {
+            throw KeepingRefused::unknown('way of keeping', $storage, ColdStorage::ALL)->about('kept');
         }
         $strained = $this->day($document, 'strained_on') ?? $this->kitchen->today();
         $filled = $this->day($document, 'filled_on') ?? $strained;
@@ -182,10 +182,10 @@ final readonly class PressQuestions
                 throw new KeepingRefused('out_of_range', 'An oil is opened before it is poured. Look at the two days.', "oils.{$i}.opened");
             }
         }
-        $facts = new KeptFacts(
+        $facts = new StorageFacts(
             $filled,
             $strained,
-            $kept,
+            $storage,
             $heat,
             $lots,
             Fields::text($document, 'place') ?? 'cool-dark',

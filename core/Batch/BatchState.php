@@ -12,14 +12,14 @@ use Kettle\Batch\Line\PutAway;
 use Kettle\Batch\Line\Strained;
 use Kettle\Batch\Line\TaskLine;
 use Kettle\Batch\Line\Used;
-use Kettle\Caution\ColdKept;
+use Kettle\Caution\ColdStorage;
 use Kettle\Diary\Availability;
 use Kettle\Diary\Course;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Step;
 use Kettle\Diary\Upkeep;
 use Kettle\Keeping\Keeping;
-use Kettle\Keeping\KeptFacts;
+use Kettle\Keeping\StorageFacts;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Tables;
 
@@ -43,7 +43,7 @@ final readonly class BatchState
         public Record $record,
         public Course $course,
         public Keeping $keeping,
-        public KeptAs $keptAs,
+        public StoredAs $storedAs,
         public ?\DateTimeImmutable $useBy,
         public string $purpose,
         public ?Strained $strained,
@@ -67,9 +67,11 @@ final readonly class BatchState
         $strained = $log->last(Strained::class);
         $bottled = $log->last(Bottled::class);
         $purpose = $log->last(PurposeChanged::class)->to ?? $record->plan->purpose;
-        [$keptAs, $keeping] = self::kept($record, $course, $strained, $purpose, $cupboard, $lots);
+        [$storedAs, $keeping] = self::stored($record, $course, $strained, $purpose, $cupboard, $lots);
         $useBy =
-            $record->plan->isColdKept() && $course->filledAt !== null ? ColdKept::goodUntil($course->filledAt, $course->strainedAt) : null;
+            $record->plan->isColdKept() && $course->filledAt !== null
+                ? ColdStorage::goodUntil($course->filledAt, $course->strainedAt)
+                : null;
         $bottles = self::bottles($bottled, $log);
         // What is bottled is smelled, and what is cold used up, until the day just reckoned: nothing is asked of what is all used up.
         if (self::left($bottles) > 0 || ($useBy !== null && $bottled === null)) {
@@ -80,7 +82,7 @@ final readonly class BatchState
             $record,
             $course,
             $keeping,
-            $keptAs,
+            $storedAs,
             $useBy,
             $purpose,
             $strained,
@@ -108,9 +110,9 @@ final readonly class BatchState
 
     /**
      * @param  array<string, array{opened: ?\DateTimeImmutable, best_before: ?\DateTimeImmutable}>  $lots
-     * @return array{KeptAs, Keeping}
+     * @return array{StoredAs, Keeping}
      */
-    private static function kept(
+    private static function stored(
         Record $record,
         Course $course,
         ?Strained $strained,
@@ -119,10 +121,10 @@ final readonly class BatchState
         array $lots,
     ): array {
         $warmth = $strained->warmth ?? '';
-        $as = self::keptAs($record->log, new KeptAs());
+        $as = self::storedAs($record->log, new StoredAs());
         $keeping = self::keeping($record->plan, $course, $as, $warmth, $purpose, $cupboard, $lots);
         if ($keeping->coldOnly) {
-            $as = self::keptAs($record->log, new KeptAs('fridge'));
+            $as = self::storedAs($record->log, new StoredAs('fridge'));
             $keeping = self::keeping($record->plan, $course, $as, $warmth, $purpose, $cupboard, $lots);
         }
 
@@ -138,7 +140,7 @@ final readonly class BatchState
     public static function keeping(
         FrozenPlan $plan,
         Course $course,
-        KeptAs $as,
+        StoredAs $as,
         string $warmth,
         string $purpose,
         Cupboard $cupboard,
@@ -154,10 +156,10 @@ final readonly class BatchState
         return Keeping::of(
             $plan->blend($cupboard),
             $plan->state,
-            new KeptFacts(
+            new StorageFacts(
                 $course->filledAt ?? $course->timetable->fillAt,
                 $course->strainedAt ?? $course->timetable->strainAt,
-                $plan->kept,
+                $plan->storage,
                 $method->targetC !== null && $hours > 0 ? [['hours' => $hours, 'celsius' => $method->targetC]] : [],
                 $lots,
                 $as->place,
@@ -172,15 +174,15 @@ final readonly class BatchState
         );
     }
 
-    /** @param  KeptAs  $as where nobody said */
-    private static function keptAs(Logbook $log, KeptAs $as): KeptAs
+    /** @param  StoredAs  $as where nobody said */
+    private static function storedAs(Logbook $log, StoredAs $as): StoredAs
     {
         return array_reduce(
             $log->standing,
-            fn (KeptAs $as, Entry $entry) => $as->changed(
+            fn (StoredAs $as, Entry $entry) => $as->changed(
                 match (true) {
                     $entry->line instanceof PutAway => $entry->line->as,
-                    $entry->line instanceof Bottled => $entry->line->kept,
+                    $entry->line instanceof Bottled => $entry->line->storedAs,
                     default => [],
                 },
             ),

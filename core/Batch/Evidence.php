@@ -81,7 +81,7 @@ final readonly class Evidence
     }
 
     /** @return array<string, array<string, string>> */
-    public function ofTheOils(FrozenPlan $plan, KeptAs $as, string $purpose): array
+    public function ofTheOils(FrozenPlan $plan, StoredAs $as, string $purpose): array
     {
         $roomC = $this->kitchen->roomC;
         $carriers = array_map(fn (array $oil): Carrier => $oil['carrier'], $plan->blend($this->cupboard)->shares());

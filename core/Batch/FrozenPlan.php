@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Batch;
 
-use Kettle\Caution\ColdKept;
+use Kettle\Caution\ColdStorage;
 use Kettle\Caution\Facts;
 use Kettle\Diary\Routine;
 use Kettle\Infusion\Method;
@@ -25,7 +25,7 @@ final readonly class FrozenPlan
      * @param  non-empty-list<PlannedHerb>  $herbs
      * @param  list<PlannedOil>  $oils
      * @param  string  $title what it is called: "marshmallow root", or the name of a mix
-     * @param  string  $kept of ColdKept::KEPT
+     * @param  string  $storage of ColdStorage::ALL
      * @param  string  $way of Uptake::WAYS
      */
     private function __construct(
@@ -36,7 +36,7 @@ final readonly class FrozenPlan
         public PlannedMethod $method,
         public string $title,
         public string $purpose,
-        public string $kept,
+        public string $storage,
         public string $way,
         public State $state,
         public string $ratio,
@@ -48,7 +48,7 @@ final readonly class FrozenPlan
     {
         $plan = new Stored($document);
         $first = $plan->part('herb');
-        $kept = $plan->text('kept');
+        $storage = $plan->text('kept');
         $way = $plan->text('way');
 
         return new self(
@@ -59,7 +59,7 @@ final readonly class FrozenPlan
             PlannedMethod::of($plan->part('method')),
             $first->textOrNull('mix') ?? $first->text('name', 'herb'),
             $plan->text('purpose', 'skin'),
-            in_array($kept, ColdKept::KEPT, true) ? $kept : ColdKept::SHELF,
+            in_array($storage, ColdStorage::ALL, true) ? $storage : ColdStorage::SHELF,
             in_array($way, Uptake::WAYS, true) ? $way : 'squeezed',
             State::tryFrom($plan->text('state')) ?? State::Dried,
             $plan->text('ratio'),
@@ -69,7 +69,7 @@ final readonly class FrozenPlan
 
     public function isColdKept(): bool
     {
-        return $this->kept === ColdKept::FRIDGE;
+        return $this->storage === ColdStorage::FRIDGE;
     }
 
     /**
@@ -84,7 +84,7 @@ final readonly class FrozenPlan
             $this->method->hours,
             $this->method->standsH,
             $this->method->soakH,
-            $this->isColdKept() ? (float) ColdKept::MOST_WARM_H : null,
+            $this->isColdKept() ? (float) ColdStorage::MOST_WARM_H : null,
             $warmUpMin ?? $this->method->warmUpMin,
             $this->method->settles,
         );
@@ -192,7 +192,7 @@ final readonly class FrozenPlan
 
         return Facts::of(
             $purpose,
-            $this->kept,
+            $this->storage,
             array_map(
                 fn (PlannedHerb $herb) => [
                     'plant' => $cupboard->herbs()[$herb->id] ?? Herb::unlisted($herb->name, 'thin-leaf'),

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Batch;
 
 use Kettle\Caution\CautionRefused;
-use Kettle\Caution\ColdKept;
+use Kettle\Caution\ColdStorage;
 use Kettle\Diary\Stage;
 
 /**
@@ -74,7 +74,9 @@ final readonly class Lateness
     /** Whether it is kept cold, and stood warm longer than it may: it is to be thrown away. */
     public function isWarmTooLong(): bool
     {
-        return $this->useBy !== null && $this->filledAt !== null && ColdKept::isWarmTooLong($this->filledAt, $this->strainedAt, $this->now);
+        return $this->useBy !== null &&
+            $this->filledAt !== null &&
+            ColdStorage::isWarmTooLong($this->filledAt, $this->strainedAt, $this->now);
     }
 
     /**

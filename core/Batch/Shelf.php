@@ -18,7 +18,7 @@ final readonly class Shelf
      * @param  int  $sessionsLeft warm ones that are to come or going on
      * @param  list<string>  $colours,
      * @param  string  $seen at the last look under the lid
-     * @param  ?KeptAs  $keptAs null where it was not folded yet
+     * @param  ?StoredAs  $storedAs null where it was not folded yet
      * @param  string  $warmthSaid Strained::WARMTH_HAD, or not
      */
     private function __construct(
@@ -43,7 +43,7 @@ final readonly class Shelf
         public array $colours,
         public string $seen,
         public ?float $pouredMl,
-        public ?KeptAs $keptAs,
+        public ?StoredAs $storedAs,
         public string $warmthSaid,
         public int $bottlesLeft,
     ) {}
@@ -73,7 +73,7 @@ final readonly class Shelf
             $row->texts('colours'),
             $row->text('seen'),
             $row->numberOrNull('poured_ml'),
-            $row->has('kept_as') ? KeptAs::of($row->part('kept_as'), 'cool-dark') : null,
+            $row->has('kept_as') ? StoredAs::of($row->part('kept_as'), 'cool-dark') : null,
             $row->text('warmth_said'),
             $row->count('bottles_left'),
         );
@@ -107,7 +107,7 @@ final readonly class Shelf
             $state->colours,
             $state->herbStoodOut ? 'herb stood out at the last look' : '',
             $state->pouredMl,
-            $state->keptAs,
+            $state->storedAs,
             $state->strained->warmth ?? '',
             $state->bottlesLeft(),
         );
@@ -138,7 +138,7 @@ final readonly class Shelf
             'colours' => $this->colours,
             'seen' => $this->seen,
             'poured_ml' => $this->pouredMl,
-            'kept_as' => $this->keptAs?->document(),
+            'kept_as' => $this->storedAs?->document(),
             'warmth_said' => $this->warmthSaid,
             'bottles_left' => $this->bottlesLeft,
         ];

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Batch;
 
-use Kettle\Caution\ColdKept;
+use Kettle\Caution\ColdStorage;
 
 /** How this jar is strained: step by step, for its herb, its oil and the way it is got out. Common practice, no source. */
 final readonly class Straining
@@ -28,7 +28,7 @@ final readonly class Straining
         private bool $heated,
         private bool $hardFat,
         private bool $staining,
-        private string $kept = ColdKept::SHELF,
+        private string $storage = ColdStorage::SHELF,
         private bool $kitchen = false,
         private bool $settles = true,
     ) {}
@@ -80,7 +80,7 @@ final readonly class Straining
         ];
         if ($this->heated) {
             $steps[] =
-                $this->kept === ColdKept::FRIDGE
+                $this->storage === ColdStorage::FRIDGE
                     ? [
                         'id' => 'wipe',
                         'says' => 'Stand it in cold water until it can be held, half an hour at the most; wipe it dry.',
@@ -120,10 +120,10 @@ final readonly class Straining
             ],
         };
         $steps[] = match (true) {
-            $this->kept === ColdKept::FRIDGE => [
+            $this->storage === ColdStorage::FRIDGE => [
                 'id' => 'way',
                 'says' => 'Do not wait for the last of it: what still drips drains in the refrigerator, under a clean cloth, unsqueezed.',
-                'why' => sprintf('From the hour the oil goes on it has %d hours out of the refrigerator in all.', ColdKept::MOST_WARM_H),
+                'why' => sprintf('From the hour the oil goes on it has %d hours out of the refrigerator in all.', ColdStorage::MOST_WARM_H),
             ],
             $this->wet && $way !== 'drained' => [
                 'id' => 'way',
@@ -163,7 +163,7 @@ final readonly class Straining
             ]
             : [
                 'id' => 'settle',
-                'says' => $this->kept === ColdKept::FRIDGE
+                'says' => $this->storage === ColdStorage::FRIDGE
                         ? 'Into the refrigerator with it now, covered, and let it stand there a night.'
                         : 'Cover it with a cloth, and let it stand 24 h.',
                 'why' => 'Mud and water go to the bottom by themselves.',

@@ -38,7 +38,7 @@ final readonly class Facts
      */
     public static function of(
         string $purpose,
-        string $kept,
+        string $storage,
         array $herbs,
         array $oils,
         ?float $iodineValue,
@@ -71,7 +71,7 @@ final readonly class Facts
             'always' => true,
             'purpose:'.$purpose => true,
             'for-skin' => ! $kitchen,
-            'kept:'.$kept => true,
+            'kept:'.$storage => true,
             'state:wet' => $wet !== [],
             'state:dry' => $wet === [],
             'state:mixed' => $wet !== [] && count($wet) < count($herbs),
@@ -113,7 +113,7 @@ final readonly class Facts
             'allergens' => self::list($allergens),
             'unlisted' => self::names($unlisted),
             'method' => $method->name,
-            'warm_h' => (string) ColdKept::MOST_WARM_H,
+            'warm_h' => (string) ColdStorage::MOST_WARM_H,
             'too_slow' => $tooSlow,
             'soured_ratio' => self::list(
                 array_values(

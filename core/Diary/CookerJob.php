@@ -41,7 +41,7 @@ final readonly class CookerJob
     ) {}
 
     /** @return array<string, mixed> all of it, for a diary that is asked again before it changes */
-    public function kept(): array
+    public function toArray(): array
     {
         return [
             'id' => $this->id,
@@ -56,7 +56,7 @@ final readonly class CookerJob
             'attended' => $this->attended,
             'stands_in' => $this->standsIn,
             'on_since' => $this->onSince?->getTimestamp(),
-            'load' => $this->load?->kept(),
+            'load' => $this->load?->toArray(),
             'warm_up_min' => $this->warmUpMin,
             'tail_min' => $this->tailMin,
         ];
@@ -66,28 +66,28 @@ final readonly class CookerJob
      * @param array{id: string, called: string, kind: string, target_c: float|int, ceiling_c: float|int, hours: float|int,
      *     widths: list<float|int>, earliest: int, due_by: ?int, attended: bool, stands_in: ?string, on_since: ?int,
      *     load: array{j_per_k: float|int, w_per_k: float|int, floor_m2: float|int, depth_mm: float|int,
-     *     poured_c: float|int|null}|null, warm_up_min: int, tail_min: int}  $kept of kept()
+     *     poured_c: float|int|null}|null, warm_up_min: int, tail_min: int}  $stored of toArray()
      */
-    public static function of(array $kept, \DateTimeZone $zone): self
+    public static function of(array $stored, \DateTimeZone $zone): self
     {
         $moment = fn (int $seconds): \DateTimeImmutable => (new \DateTimeImmutable('@'.$seconds))->setTimezone($zone);
 
         return new self(
-            $kept['id'],
-            $kept['called'],
-            $kept['kind'],
-            (float) $kept['target_c'],
-            (float) $kept['ceiling_c'],
-            (float) $kept['hours'],
-            array_map(floatval(...), $kept['widths']),
-            $moment($kept['earliest']),
-            $kept['due_by'] === null ? null : $moment($kept['due_by']),
-            $kept['attended'],
-            $kept['stands_in'],
-            $kept['on_since'] === null ? null : $moment($kept['on_since']),
-            $kept['load'] === null ? null : Load::of($kept['load']),
-            $kept['warm_up_min'],
-            $kept['tail_min'],
+            $stored['id'],
+            $stored['called'],
+            $stored['kind'],
+            (float) $stored['target_c'],
+            (float) $stored['ceiling_c'],
+            (float) $stored['hours'],
+            array_map(floatval(...), $stored['widths']),
+            $moment($stored['earliest']),
+            $stored['due_by'] === null ? null : $moment($stored['due_by']),
+            $stored['attended'],
+            $stored['stands_in'],
+            $stored['on_since'] === null ? null : $moment($stored['on_since']),
+            $stored['load'] === null ? null : Load::of($stored['load']),
+            $stored['warm_up_min'],
+            $stored['tail_min'],
         );
     }
 

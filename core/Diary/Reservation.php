@@ -14,7 +14,7 @@ final readonly class Reservation
      * @param  ?string  $cooker its id; null where it has no place
      * @param  ?int  $warmUpMin minutes it takes to get warm there
      * @param  ?string  $says why it has no place, or comes late
-     * @param  array<string, mixed>  $job as it was asked, for what is asked before it changes; CookerJob::kept()
+     * @param  array<string, mixed>  $job as it was asked, for what is asked before it changes; CookerJob::toArray()
      */
     public function __construct(
         public array $slots,
@@ -27,20 +27,20 @@ final readonly class Reservation
 
     /**
      * @param array{slots: list<array{from: string, to: string}>, cooker?: ?string, cooker_name?: ?string, warm_up_min?: ?int,
-     *     says?: ?string, job?: array<string, mixed>}  $kept of toArray(); older rows lack some of it
+     *     says?: ?string, job?: array<string, mixed>}  $stored of toArray(); older rows lack some of it
      */
-    public static function of(array $kept): self
+    public static function of(array $stored): self
     {
         return new self(
             array_map(
                 fn (array $slot) => new Interval(new \DateTimeImmutable($slot['from']), new \DateTimeImmutable($slot['to'])),
-                $kept['slots'],
+                $stored['slots'],
             ),
-            $kept['cooker'] ?? null,
-            $kept['cooker_name'] ?? null,
-            $kept['warm_up_min'] ?? null,
-            $kept['says'] ?? null,
-            $kept['job'] ?? [],
+            $stored['cooker'] ?? null,
+            $stored['cooker_name'] ?? null,
+            $stored['warm_up_min'] ?? null,
+            $stored['says'] ?? null,
+            $stored['job'] ?? [],
         );
     }
 

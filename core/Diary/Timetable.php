@@ -155,12 +155,12 @@ final readonly class Timetable
             $from = $to;
         }
         if ($left > 1 / 60 || $sessions === []) {
-            $kept = array_sum(array_map(fn (Interval $slot) => $routine->worthH($slot->from, $slot->to), $slots));
+            $reserved = array_sum(array_map(fn (Interval $slot) => $routine->worthH($slot->from, $slot->to), $slots));
             // What the diary keeps stands as long as it is for the hours that are left.
             $sessions = [
                 ...$sessions,
                 ...match (true) {
-                    $slots !== [] && $slots[0]->from >= $from && abs($kept - $left) < 0.1 => $slots,
+                    $slots !== [] && $slots[0]->from >= $from && abs($reserved - $left) < 0.1 => $slots,
                     $routine->method->tending->attended => self::sessions(
                         $left,
                         $from,

@@ -88,11 +88,11 @@ final readonly class Uptake
      */
     public function oilFor(float $wantedMl, float $dryPerMl, bool $surely): float
     {
-        $kept = ($this->mlPerGram + ($surely ? self::NINE_TIMES_IN_TEN * $this->sd : 0.0)) * $dryPerMl;
-        if ($kept > 0.8) {
+        $retained = ($this->mlPerGram + ($surely ? self::NINE_TIMES_IN_TEN * $this->sd : 0.0)) * $dryPerMl;
+        if ($retained > 0.8) {
             throw YieldRefused::herbKeepsIt();
         }
 
-        return ($wantedMl + $this->lossesMl) / (1 - $kept);
+        return ($wantedMl + $this->lossesMl) / (1 - $retained);
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Keeping;
 
 use Kettle\Caution\AcidSoak;
-use Kettle\Caution\ColdKept;
+use Kettle\Caution\ColdStorage;
 use Kettle\Material\Blend;
 use Kettle\Material\Row;
 use Kettle\Material\State;
@@ -41,7 +41,7 @@ final readonly class Keeping
     ) {}
 
     /** @throws KeepingRefused when a place, glass or antioxidant is not in the table */
-    public static function of(Blend $blend, State $state, KeptFacts $facts, Tables $tables): self
+    public static function of(Blend $blend, State $state, StorageFacts $facts, Tables $tables): self
     {
         $table = $tables->table('keeping');
         $place = self::row($table, 'places', $facts->place, 'place');
@@ -49,11 +49,11 @@ final readonly class Keeping
         $antioxidant = self::row($table, 'antioxidants', $facts->antioxidant, 'antioxidant');
         $oils = self::oils($blend, $facts);
         $spent = array_values(array_map(fn (array $oil) => ucfirst($oil['name']), array_filter($oils, fn (array $oil) => $oil['spent'])));
-        if ($facts->kept === ColdKept::FRIDGE || ($facts->kitchen && $state->isWet() && $facts->kept !== ColdKept::SOURED)) {
-            $by = ColdKept::useBy($facts->filledAt);
+        if ($facts->storage === ColdStorage::FRIDGE || ($facts->kitchen && $state->isWet() && $facts->storage !== ColdStorage::SOURED)) {
+            $by = ColdStorage::useBy($facts->filledAt);
 
             return new self(
-                ColdKept::DAYS / ShelfLife::DAYS_A_MONTH,
+                ColdStorage::DAYS / ShelfLife::DAYS_A_MONTH,
                 $by,
                 $by,
                 $by,
@@ -114,7 +114,7 @@ final readonly class Keeping
         foreach ($spent as $oil) {
             $reasons[] = Reason::rule('keeps-spent', ['oil' => $oil]);
         }
-        if ($facts->kept === ColdKept::SOURED) {
+        if ($facts->storage === ColdStorage::SOURED) {
             $reasons[] = Reason::rule('keeps-soured', ['months' => AcidSoak::KEEPS_MONTHS]);
         }
         if ($sold !== null) {
@@ -162,7 +162,7 @@ final readonly class Keeping
      * @return non-empty-list<array{id: string, name: string, share: float, opened: float, months: float, gone: float,
      *     since: ?\DateTimeImmutable, sellers: ?\DateTimeImmutable, spent: bool}>
      */
-    private static function oils(Blend $blend, KeptFacts $facts): array
+    private static function oils(Blend $blend, StorageFacts $facts): array
     {
         $oils = [];
         foreach ($blend->shares() as $oil) {
@@ -191,7 +191,7 @@ final readonly class Keeping
     }
 
     /** @return list<Reason> those that change anything */
-    private static function factors(KeptFacts $facts, Row $place, Row $glass, Row $antioxidant, float $heat): array
+    private static function factors(StorageFacts $facts, Row $place, Row $glass, Row $antioxidant, float $heat): array
     {
         $reasons = [];
         if ($heat >= 0.05) {

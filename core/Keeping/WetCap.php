@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Keeping;
 
 use Kettle\Caution\AcidSoak;
-use Kettle\Caution\ColdKept;
+use Kettle\Caution\ColdStorage;
 use Kettle\Material\Row;
 use Kettle\Material\State;
 use Kettle\Reason\Reason;
@@ -22,9 +22,9 @@ final readonly class WetCap
     /** @param  list<Reason>  $reasons */
     private function __construct(public float $months, public float $most, public array $reasons = [], public bool $coldOnly = false) {}
 
-    public static function of(State $state, KeptFacts $facts, bool $cold, Row $wet): self
+    public static function of(State $state, StorageFacts $facts, bool $cold, Row $wet): self
     {
-        if ($facts->kept === ColdKept::SOURED) {
+        if ($facts->storage === ColdStorage::SOURED) {
             return new self(AcidSoak::KEEPS_MONTHS, AcidSoak::KEEPS_MONTHS);
         }
         if (! $state->isWet()) {

@@ -394,9 +394,8 @@ final readonly class Amounts
             throw WishRefused::from(JarRefused::noneListed()->about('jar'));
         }
         foreach ($wish->sizing->jars === null ? range(1, Sizing::MOST_JARS) : [$wish->sizing->jars] as $jars) {
-            foreach (
-                $jars === 1 || $wish->sizing->jars !== null ? [$wish->method->wants->headspaceMm, 0.0] : [$wish->method->wants->headspaceMm] as $headspace
-            ) {
+            $wanted = $wish->method->wants->headspaceMm;
+            foreach ($jars === 1 || $wish->sizing->jars !== null ? [$wanted, 0.0] : [$wanted] as $headspace) {
                 foreach ($sizes as $jar) {
                     if (Levels::in($jar, $wish->mix, $herbG / $jars, $oilMl / $jars)->headspaceMm() >= $headspace - 1e-9) {
                         return [$jar, $jars];

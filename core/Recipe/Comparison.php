@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Recipe;
 
 use Kettle\Caution\Cautions;
-use Kettle\Caution\ColdKept;
+use Kettle\Caution\ColdStorage;
 use Kettle\Diary\Labour;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\Methods;
@@ -80,7 +80,7 @@ final readonly class Comparison
         $keeping = Planner::keeping($wish, Days::of($wish, $this->kitchen, among: false)->timetable, null, $this->tables);
 
         return match (true) {
-            $wish->kept() === ColdKept::FRIDGE => 'four days, cold',
+            $wish->storage() === ColdStorage::FRIDGE => 'four days, cold',
             $keeping->months < 1.0 => AmountWriter::span($keeping->months * Keeping::HOURS_A_MONTH).($keeping->coldOnly ? ', cold' : ''),
             default => round($keeping->months, 1).' months'.($keeping->coldOnly ? ', cold' : ''),
         };

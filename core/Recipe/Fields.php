@@ -33,14 +33,14 @@ final class Fields
      */
     public static function only(mixed $from, array $keys): array
     {
-        $kept = [];
+        $tidied = [];
         foreach ($keys as $key) {
             $value = is_array($from) ? $from[$key] ?? null : null;
             if ($value !== null && $value !== '' && ! is_array($value)) {
-                $kept[$key] = is_int($value) || is_float($value) ? (string) $value : $value;
+                $tidied[$key] = is_int($value) || is_float($value) ? (string) $value : $value;
             }
         }
 
-        return $kept;
+        return $tidied;
     }
 }

@@ -6,7 +6,7 @@ namespace Kettle\Recipe;
 
 use Kettle\Caution\Caution;
 use Kettle\Caution\Cautions;
-use Kettle\Caution\ColdKept;
+use Kettle\Caution\ColdStorage;
 use Kettle\Caution\Facts;
 use Kettle\Diary\Booking;
 use Kettle\Infusion\Method;
@@ -77,7 +77,7 @@ final class Notes
         if ($days->booking !== null) {
             $notes = [...$notes, ...self::aboutTheCooker($days->booking, $days)];
         }
-        $useBy = $wish->kept() === ColdKept::FRIDGE ? ColdKept::useBy($times->fillAt) : null;
+        $useBy = $wish->storage() === ColdStorage::FRIDGE ? ColdStorage::useBy($times->fillAt) : null;
         $missed = $useBy === null ? null : $kitchen->waking->missed($useBy, $times->strainedBy());
         if ($useBy !== null && $missed !== null) {
             $notes[] = self::note(

@@ -60,7 +60,7 @@ final readonly class PlanDocument
             'way' => $wish->practice->way,
             'state' => $wish->mix->state->value,
             'purpose' => $wish->purpose,
-            'kept' => $wish->kept(),
+            'kept' => $wish->storage(),
             'uptake_key' => $wish->mix->uptakeKey(),
             'dry_g' => round($plan->amounts->dryG($wish), 3),
             'jar' => [
@@ -101,7 +101,7 @@ final readonly class PlanDocument
                 'traits' => $wish->method->traits,
                 'water' => $wish->method->warming->water,
                 'warm_up_min' => isset($plan->figures['warm_up']) ? (int) $plan->figures['warm_up']->number() : 0,
-                'load' => $plan->load->kept(),
+                'load' => $plan->load->toArray(),
             ],
             'schedule' => [
                 'fill_at' => $times->fillAt->format(DATE_ATOM),

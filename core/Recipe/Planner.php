@@ -7,7 +7,7 @@ namespace Kettle\Recipe;
 use Kettle\Caution\AcidSoak;
 use Kettle\Caution\CautionRefused;
 use Kettle\Caution\Cautions;
-use Kettle\Caution\ColdKept;
+use Kettle\Caution\ColdStorage;
 use Kettle\Caution\Facts;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Labour;
@@ -17,7 +17,7 @@ use Kettle\Infusion\MethodRefused;
 use Kettle\Infusion\SpiritStart;
 use Kettle\Infusion\Uptake;
 use Kettle\Keeping\Keeping;
-use Kettle\Keeping\KeptFacts;
+use Kettle\Keeping\StorageFacts;
 use Kettle\Material\HerbMix;
 use Kettle\Material\Tables;
 use Kettle\Measure\AmountWriter;
@@ -433,10 +433,10 @@ final readonly class Planner
      */
     public static function keeping(Wish $wish, Timetable $times, ?Supplies $supplies, Tables $tables): Keeping
     {
-        $facts = fn (string $place) => new KeptFacts(
+        $facts = fn (string $place) => new StorageFacts(
             $times->fillAt,
             $times->strainAt,
-            $wish->kept(),
+            $wish->storage(),
             $wish->school->targetC === null ? [] : [['hours' => $wish->school->usualH, 'celsius' => $wish->school->targetC]],
             $supplies?->oilLots() ?? [],
             $place,
@@ -452,7 +452,7 @@ final readonly class Planner
     /** @return list<Figure> the acid and the water a wet kitchen herb is soured in, for each herb */
     private function soak(Wish $wish, Amounts $amounts): array
     {
-        if ($wish->kept() !== ColdKept::SOURED) {
+        if ($wish->storage() !== ColdStorage::SOURED) {
             return [];
         }
         $figures = [];

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
-use Kettle\Caution\ColdKept;
+use Kettle\Caution\ColdStorage;
 
 /** How the cook goes about it, where that is a choice. */
 final readonly class Practice
@@ -16,13 +16,13 @@ final readonly class Practice
      * @param  string  $way how it is got out: drained, squeezed or pressed
      * @param  bool  $spirit whether the herb is moistened with spirit first
      * @param  ?float  $shakeEveryH how often a jar on the shelf is shaken, where the cook said
-     * @param  string  $keptAs of ColdKept::KEPT, as it was wished
+     * @param  string  $storedAs of ColdStorage::ALL, as it was wished
      */
     public function __construct(
         public string $way,
         public bool $spirit = false,
         public ?float $shakeEveryH = null,
-        public string $keptAs = ColdKept::SHELF,
+        public string $storedAs = ColdStorage::SHELF,
     ) {}
 
     /** "twice a day", "daily", "every few days", "weekly" */
@@ -39,6 +39,6 @@ final readonly class Practice
     /** Shaken as the method has it. */
     public function shakenAsUsual(): self
     {
-        return new self($this->way, $this->spirit, null, $this->keptAs);
+        return new self($this->way, $this->spirit, null, $this->storedAs);
     }
 }

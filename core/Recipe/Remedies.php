@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Recipe;
 
 use Kettle\Caution\AcidSoak;
-use Kettle\Caution\ColdKept;
+use Kettle\Caution\ColdStorage;
 use Kettle\Infusion\Method;
 use Kettle\Material\Blend;
 use Kettle\Material\Carrier;
@@ -465,14 +465,14 @@ final class Remedies
     private static function cold(Wish $wish, Kitchen $kitchen): array
     {
         if ($wish->method->has(Method::CHILLED_AT_ONCE)) {
-            return [new Way('keep-cold', 'Keep it cold, and use it within four days.', ['kept' => ColdKept::FRIDGE])];
+            return [new Way('keep-cold', 'Keep it cold, and use it within four days.', ['kept' => ColdStorage::FRIDGE])];
         }
 
         return array_map(
             fn (Method $method) => new Way(
                 'keep-cold',
                 sprintf('Keep it cold, warmed %s, and use it within four days.', $method->inSentence),
-                ['kept' => ColdKept::FRIDGE, 'method' => $method->id, 'school' => null],
+                ['kept' => ColdStorage::FRIDGE, 'method' => $method->id, 'school' => null],
             ),
             array_slice(self::quick($wish, $kitchen), 0, 1),
         );
@@ -486,7 +486,7 @@ final class Remedies
             fn (HerbPart $part) => $part->form->state->isWet() && AcidSoak::partsFor($part->plant) === null,
         );
 
-        return $untested === [] ? [new Way('sour-it', 'Sour it first, by the tested way.', ['kept' => ColdKept::SOURED])] : [];
+        return $untested === [] ? [new Way('sour-it', 'Sour it first, by the tested way.', ['kept' => ColdStorage::SOURED])] : [];
     }
 
     /** @return list<Method> ways after which wet kitchen herb is cold in time, but for the one wished for; the shortest first */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
-use Kettle\Caution\ColdKept;
+use Kettle\Caution\ColdStorage;
 use Kettle\Material\HerbPart;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
@@ -29,9 +29,12 @@ final class Sentence
             $piece('herb', self::herbs($wish), $chosen('herb')),
             $plain(' oil for '),
             $piece('purpose', $kitchen->cupboard()->purpose($wish->purpose)->name, $chosen('purpose')),
-            ...$wish->kept() === ColdKept::SHELF
+            ...$wish->storage() === ColdStorage::SHELF
                 ? []
-                : [$plain(' '), $piece('kept', $wish->kept() === ColdKept::FRIDGE ? 'to keep cold for four days' : 'soured first', true)],
+                : [
+                    $plain(' '),
+                    $piece('kept', $wish->storage() === ColdStorage::FRIDGE ? 'to keep cold for four days' : 'soured first', true),
+                ],
             ...$wish->mix->isSingle() ? [$plain(', '), $piece('form', self::form($wish->mix->first()), $chosen('form'))] : [],
             ...$wish->sizing->byJar === null ? [$plain(', '), $piece('ratio', self::ratio($amounts->ratio), $chosen('ratio'))] : [],
             $plain(', in '),

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Recipe;
 
 use Kettle\Caution\AcidSoak;
-use Kettle\Caution\ColdKept;
+use Kettle\Caution\ColdStorage;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\SpiritStart;
 use Kettle\Measure\AmountWriter;
@@ -194,7 +194,7 @@ final readonly class Steps
     private static function after(Plan $plan): array
     {
         $yield = $plan->figures['yield_volume'];
-        $cold = $plan->wish->kept() === ColdKept::FRIDGE;
+        $cold = $plan->wish->storage() === ColdStorage::FRIDGE;
         $sets = $plan->wish->sets();
         $out = match (true) {
             $sets && $plan->wish->practice->way === 'drained' => 'let it drain where it stays warm, unsqueezed',
@@ -220,7 +220,7 @@ final readonly class Steps
                     $plan->timetable->strainAt->format('j F Y'),
                     $plan->wish->mix->isPowder() ? 'paper' : 'a cloth over a sieve',
                     $out,
-                    ColdKept::MOST_WARM_H,
+                    ColdStorage::MOST_WARM_H,
                     AmountWriter::plain($yield->number(), Kind::Volume),
                     AmountWriter::plain((float) $yield->low, Kind::Volume),
                     AmountWriter::plain((float) $yield->high, Kind::Volume),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
-use Kettle\Caution\ColdKept;
+use Kettle\Caution\ColdStorage;
 use Kettle\Diary\Routine;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\SpiritStart;
@@ -37,15 +37,15 @@ final readonly class Wish
     }
 
     /** How it is kept: the cold and the soured way are for wet herb in the kitchen, and mean nothing else. */
-    public function kept(): string
+    public function storage(): string
     {
-        return $this->purpose === 'kitchen' && $this->mix->state->isWet() ? $this->practice->keptAs : ColdKept::SHELF;
+        return $this->purpose === 'kitchen' && $this->mix->state->isWet() ? $this->practice->storedAs : ColdStorage::SHELF;
     }
 
     /** Hours from covering to the refrigerator, at the most, for what is kept cold; null for what is not. */
     public function coldWithinH(): ?float
     {
-        return $this->kept() === ColdKept::FRIDGE ? (float) ColdKept::MOST_WARM_H : null;
+        return $this->storage() === ColdStorage::FRIDGE ? (float) ColdStorage::MOST_WARM_H : null;
     }
 
     /** Hours it stands after the heat: what is kept cold, and what would set, is strained at once. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
-use Kettle\Caution\ColdKept;
+use Kettle\Caution\ColdStorage;
 use Kettle\Caution\Facts;
 use Kettle\Diary\Timetable;
 use Kettle\Infusion\Method;
@@ -39,7 +39,7 @@ final readonly class WishFacts
 
         return Facts::of(
             $wish->purpose,
-            $wish->kept(),
+            $wish->storage(),
             array_map(fn (HerbPart $part) => ['plant' => $part->plant, 'state' => $part->form->state], $wish->mix->parts),
             $wish->blend->shares(),
             $wish->blend->iodineValue(),
@@ -51,7 +51,7 @@ final readonly class WishFacts
             $all,
             [
                 'ceiling' => $wish->school->ceilingC === null ? '' : $kitchen->warmth($wish->school->ceilingC),
-                'cold' => $kitchen->warmth(ColdKept::CELSIUS),
+                'cold' => $kitchen->warmth(ColdStorage::CELSIUS),
                 'danger' => $kitchen->warmth(5.0).' and '.$kitchen->warmth(57.0),
                 'spent' => implode(' and ', $spent),
             ],

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
-use Kettle\Caution\ColdKept;
+use Kettle\Caution\ColdStorage;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Infusion\Methods;
 use Kettle\Infusion\Uptake;
@@ -97,7 +97,7 @@ final class WishReader
         $purpose = $faults->trying('purpose', fn () => $this->cupboard->purpose(Fields::text($wish, 'purpose') ?? 'skin')->id) ?? 'skin';
         $spirit = $faults->trying('spirit', fn () => $this->oneOf($wish, 'spirit', ['yes', 'no'])) === 'yes';
         $shake = $faults->trying('shake', fn () => $this->oneOf($wish, 'shake', array_keys(Practice::SHAKES)));
-        $kept = $faults->trying('kept', fn () => $this->oneOf($wish, 'kept', ColdKept::KEPT)) ?? ColdKept::SHELF;
+        $storage = $faults->trying('kept', fn () => $this->oneOf($wish, 'kept', ColdStorage::ALL)) ?? ColdStorage::SHELF;
         $herb = $read['total'] ?? null;
         $this->onlyOneWay($herb, $oil, $finished, $byJar);
         if ($faults->all() !== []) {
@@ -117,7 +117,7 @@ final class WishReader
                 $way ?? ($mix->state->isWet() ? 'drained' : 'squeezed'),
                 $spirit,
                 $shake === null || $method->heated ? null : Practice::SHAKES[$shake],
-                $kept,
+                $storage,
             ),
             $purpose,
             new Asked(self::tidy($wish), $this->chosen($wish), $oilLots),
@@ -133,7 +133,7 @@ final class WishReader
      */
     public static function tidy(array $wish): array
     {
-        $kept = Fields::only($wish, self::PLAIN);
+        $tidied = Fields::only($wish, self::PLAIN);
         $inners = [
             'jar' => ['called', 'brim', 'inner_height'],
             'finished' => ['amount', 'count', 'size', 'sure'],
@@ -142,7 +142,7 @@ final class WishReader
         foreach ($inners as $key => $inner) {
             $part = is_array($wish[$key] ?? null) ? Fields::only($wish[$key], $inner) : [];
             if ($part !== []) {
-                $kept[$key] = $part;
+                $tidied[$key] = $part;
             }
         }
         $oils = is_array($wish['oils'] ?? null) ? array_values($wish['oils']) : [];
@@ -153,7 +153,7 @@ final class WishReader
                 HerbsReader::list($wish),
             ),
             'oils' => array_map(fn (mixed $oil) => is_array($oil) ? Fields::only($oil, ['id', 'name', 'parts', 'lot']) : $oil, $oils),
-            ...$kept,
+            ...$tidied,
         ];
     }
 

@@ -47,17 +47,17 @@ final class Heater
     public function warmUp(Load $load, Band $band, float $roomC): ?array
     {
         // More heat is quicker: of those that keep the ceiling the hottest, else the least that gets there.
-        $kept = $past = null;
+        $holds = $past = null;
         foreach ($this->settings as $setting) {
             $reaches = $this->heatLeft($setting['watts'], $band->low, $load, $roomC) > 0;
             $keeps = $this->heatLeft($setting['watts'], $band->ceiling, $load, $roomC) <= 0;
-            if ($reaches && $keeps && ($kept === null || $setting['watts'] > $kept['watts'])) {
-                $kept = $setting;
+            if ($reaches && $keeps && ($holds === null || $setting['watts'] > $holds['watts'])) {
+                $holds = $setting;
             } elseif ($reaches && ! $keeps && ($past === null || $setting['watts'] < $past['watts'])) {
                 $past = $setting;
             }
         }
-        $taken = $kept ?? $past;
+        $taken = $holds ?? $past;
 
         return $taken === null ? null : ['min' => $this->minutes($taken['watts'], $load, $roomC, $band->low), 'setting' => $taken['name']];
     }

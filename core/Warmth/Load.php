@@ -34,21 +34,21 @@ final readonly class Load
      * As it was written down.
      *
      * @param  array{j_per_k: float|int, w_per_k: float|int, floor_m2: float|int, depth_mm: float|int,
-     *     poured_c: float|int|null}  $kept of kept()
+     *     poured_c: float|int|null}  $stored of toArray()
      */
-    public static function of(array $kept): self
+    public static function of(array $stored): self
     {
         return new self(
-            (float) $kept['j_per_k'],
-            (float) $kept['w_per_k'],
-            (float) $kept['floor_m2'],
-            (float) $kept['depth_mm'],
-            $kept['poured_c'] === null ? null : (float) $kept['poured_c'],
+            (float) $stored['j_per_k'],
+            (float) $stored['w_per_k'],
+            (float) $stored['floor_m2'],
+            (float) $stored['depth_mm'],
+            $stored['poured_c'] === null ? null : (float) $stored['poured_c'],
         );
     }
 
     /** @return array{j_per_k: float, w_per_k: float, floor_m2: float, depth_mm: float, poured_c: ?float} */
-    public function kept(): array
+    public function toArray(): array
     {
         return [
             'j_per_k' => round($this->jPerK, 2),

@@ -24,13 +24,13 @@ final class StoveLog
     /**
      * @param  float  $openM2 of water between the jars
      * @param  float  $airKPa of vapour in the room
-     * @param  array<string, mixed>  $kept what kept() gave before; none to begin with
+     * @param  array<string, mixed>  $stored what toArray() gave before; none to begin with
      */
-    public static function of(Band $band, float $openM2, float $airKPa, int $reach = WarmHours::REACH, array $kept = []): self
+    public static function of(Band $band, float $openM2, float $airKPa, int $reach = WarmHours::REACH, array $stored = []): self
     {
-        $number = fn (string $key): float => is_int($kept[$key] ?? null) || is_float($kept[$key] ?? null) ? (float) $kept[$key] : 0.0;
+        $number = fn (string $key): float => is_int($stored[$key] ?? null) || is_float($stored[$key] ?? null) ? (float) $stored[$key] : 0.0;
 
-        return new self(WarmHours::goingOn($kept, $band, $reach), $openM2, $airKPa, $number('lost_kg'), $number('lost_at_fill'));
+        return new self(WarmHours::goingOn($stored, $band, $reach), $openM2, $airKPa, $number('lost_kg'), $number('lost_at_fill'));
     }
 
     /**
@@ -76,9 +76,9 @@ final class StoveLog
     }
 
     /** @return array<string, float|int|null> */
-    public function kept(): array
+    public function toArray(): array
     {
-        return [...$this->hours->kept(), 'lost_kg' => $this->lostKg, 'lost_at_fill' => $this->lostAtFill];
+        return [...$this->hours->toArray(), 'lost_kg' => $this->lostKg, 'lost_at_fill' => $this->lostAtFill];
     }
 
     private function sinceLast(int $now): float

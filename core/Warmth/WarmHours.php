@@ -126,7 +126,7 @@ final class WarmHours
     }
 
     /** @return array<string, float|int|null> all of it, to go on from later */
-    public function kept(): array
+    public function toArray(): array
     {
         return [
             'hours' => $this->hours,
@@ -145,11 +145,13 @@ final class WarmHours
     /**
      * Goes on from what was kept.
      *
-     * @param  array<string, mixed>  $kept
+     * @param  array<string, mixed>  $stored
      */
-    public static function goingOn(array $kept, Band $band, int $reach = self::REACH): self
+    public static function goingOn(array $stored, Band $band, int $reach = self::REACH): self
     {
-        $number = fn (string $key): ?float => is_int($kept[$key] ?? null) || is_float($kept[$key] ?? null) ? (float) $kept[$key] : null;
+        $number = fn (string $key): ?float => is_int($stored[$key] ?? null) || is_float($stored[$key] ?? null)
+            ? (float) $stored[$key]
+            : null;
         $hours = new self($band, $reach);
         $hours->hours = $number('hours') ?? 0.0;
         $hours->plainHours = $number('plain') ?? 0.0;

@@ -97,7 +97,7 @@ it('weighs what wilts', function () {
 
 it('prints the kitchen card from the plan', function () {
     $wish = $this->wish(['herb' => ['id' => 'marshmallow-root', 'amount' => '60 g'], 'method' => 'slow-cooker']);
-    $answer = $this->atHouse('POST', '/card', ['wish' => $wish])->assertOk();
+    $answer = $this->atHouse('POST', '/card.pdf', ['wish' => $wish])->assertOk();
     expect($answer->headers->get('Content-Type'))->toBe('application/pdf');
     $text = pdfText($answer->getContent());
     expect($text)
@@ -107,7 +107,39 @@ it('prints the kitchen card from the plan', function () {
         ->toContain('Weigh 60 g')
         ->toContain('then keep the oil at about 49 °C for 12 h')
         ->toContain('Care. Keep the oil under 60 °C');
+    $this->atHouse('POST', '/card.pdf', ['wish' => $this->wish(['ratio' => '1:1'])])->assertStatus(422);
+});
+
+it('shows the same card on the page as on paper, of a wish and of a batch', function () {
+    $wish = $this->wish(['herb' => ['id' => 'marshmallow-root', 'amount' => '60 g'], 'start' => '2026-11-26']);
+    $card = $this->atHouse('POST', '/card', ['wish' => $wish])
+        ->assertOk()
+        ->json();
+    expect($card['corner'])
+        ->toBe('26 November 2026')
+        ->and($card['amounts'])
+        ->toBe([
+            ['name' => 'marshmallow root, root, dried and cut', 'amount' => '60 g', 'also' => ''],
+            ['name' => 'sunflower oil', 'amount' => '300 mL', 'also' => '276 g'],
+        ]);
     $this->atHouse('POST', '/card', ['wish' => $this->wish(['ratio' => '1:1'])])->assertStatus(422);
+    $text = preg_replace(
+        '/\s+/',
+        ' ',
+        pdfText(
+            $this->atHouse('POST', '/card.pdf', ['wish' => $wish])
+                ->assertOk()
+                ->getContent(),
+        ),
+    );
+    foreach ([$card['corner'], '300 mL · 276 g', ...$card['steps']] as $line) {
+        expect($text)->toContain($line);
+    }
+    $batch = $this->batch();
+    $own = $this->atHouse('GET', "/batches/{$batch->uid}/card")
+        ->assertOk()
+        ->json();
+    expect($own['corner'])->toBe($batch->code)->and($own['name'])->toBe($batch->name);
 });
 
 it('prints the card of a batch as it was planned', function () {
@@ -136,7 +168,7 @@ it('keeps the card on one page for the longest plan there is', function () {
     $file = tempnam(sys_get_temp_dir(), 'card');
     file_put_contents(
         $file,
-        $this->atHouse('POST', '/card', ['wish' => $wish])
+        $this->atHouse('POST', '/card.pdf', ['wish' => $wish])
             ->assertOk()
             ->getContent(),
     );

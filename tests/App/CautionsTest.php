@@ -1,6 +1,6 @@
 <?php
 
-use App\Actions\Stores\KeepLot;
+use App\Actions\Stores\SaveLot;
 use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 
@@ -241,7 +241,7 @@ it('finds what is wrong by what is seen and what the records say, and enters it'
 
 it('weighs the log of the batch itself: days, lots, looks, keeping', function () {
     app(CurrentHouse::class)->within($this->house, function () {
-        $keep = app(KeepLot::class);
+        $keep = app(SaveLot::class);
         $keep->add(['kind' => 'herb', 'material' => 'marshmallow-root', 'amount' => '500 g', 'got_on' => '2020-01-01']);
         $keep->add(['kind' => 'carrier', 'material' => 'sunflower', 'amount' => '3 L', 'opened_on' => '2025-01-01']);
     });

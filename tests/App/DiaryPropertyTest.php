@@ -187,7 +187,7 @@ it('takes the readings of a log in any pieces and order, doubled as often, to th
         $taken += sent($this, $key, $piece)->assertOk()->json('taken');
     }
     $whole = Kettle\Warmth\WarmHours::over(array_map(fn (array $r) => [$r['at'], $r['c']], $log), Kettle\Warmth\Band::about(49, 60));
-    $kept = App\Models\StoveProbe::query()->firstOrFail()->kept;
+    $kept = App\Models\StoveProbe::query()->firstOrFail()->gathered;
     expect($taken)
         ->toBe(count($log))
         ->and($kept['count'])

@@ -243,7 +243,7 @@ it('places anew what was not begun in time', function () {
     expect(keptWarm($this, $batch))->toBe(['24 10:30-19:20']);
     Carbon::setTestNow('2026-11-24T18:00:00Z');
     app(CurrentHouse::class)->leave();
-    app()->call([new App\Jobs\KeepDiary(), 'handle']);
+    app()->call([new App\Jobs\RefreshDiary(), 'handle']);
     expect(keptWarm($this, $batch))->toBe(['25 07:00-15:50']);
 });
 

@@ -1,6 +1,6 @@
 <?php
 
-use App\Actions\Stores\KeepLot;
+use App\Actions\Stores\SaveLot;
 use App\Models\Batch;
 use App\Models\Lot;
 use App\Models\Tenancy\CurrentHouse;
@@ -124,7 +124,7 @@ it('knows how it was got out, and whether it was weighed', function () {
 
 it('says that a herb was never checked where any lot of it was not', function () {
     app(CurrentHouse::class)->within($this->house, function () {
-        $lot = fn (string $on, string $amount): Lot => app(KeepLot::class)->add([
+        $lot = fn (string $on, string $amount): Lot => app(SaveLot::class)->add([
             'kind' => 'herb',
             'material' => 'marshmallow-root',
             'amount' => $amount,

@@ -64,7 +64,7 @@ it('takes a sender’s readings once each, in any order, and counts them as if t
     sent($this, $key, array_slice($all, 0, 60))->assertOk()->assertJsonPath('taken', 60);
     sent($this, $key, array_slice($all, 90))->assertOk();
     sent($this, $key, array_slice($all, 40, 60))->assertOk()->assertJsonPath('taken', 30)->assertJsonPath('doubled', 30);
-    $kept = StoveProbe::query()->firstOrFail()->kept;
+    $kept = StoveProbe::query()->firstOrFail()->gathered;
     $whole = Kettle\Warmth\WarmHours::over(
         array_map(fn (array $r) => [$r['at'], round($r['c'], 2)], $all),
         Kettle\Warmth\Band::about(49, 60),

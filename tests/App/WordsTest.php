@@ -3,7 +3,7 @@
 use App\House\Times;
 use App\Models\Batch;
 use App\Models\Tenancy\CurrentHouse;
-use App\Pages\Headline;
+use App\Pages\Today\Headline;
 use App\Responses\TaskView;
 use Illuminate\Support\Carbon;
 

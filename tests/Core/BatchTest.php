@@ -5,7 +5,6 @@ use Kettle\Batch\BottleState;
 use Kettle\Batch\Entry;
 use Kettle\Batch\Evidence;
 use Kettle\Batch\FrozenPlan;
-use Kettle\Batch\KeptAs;
 use Kettle\Batch\Lateness;
 use Kettle\Batch\Line\Acknowledged;
 use Kettle\Batch\Line\Bottled;
@@ -32,6 +31,7 @@ use Kettle\Batch\PlannedJar;
 use Kettle\Batch\Record;
 use Kettle\Batch\Shelf;
 use Kettle\Batch\Stored;
+use Kettle\Batch\StoredAs;
 use Kettle\Caution\CautionRefused;
 use Kettle\Diary\Availability;
 use Kettle\Diary\DiaryRefused;
@@ -347,7 +347,7 @@ it('tells lists what they draw, and reads it back', function () use ($filled) {
         // Of before it was folded: a jar, and nothing in it.
         ->and(Shelf::read(Stored::of([]))->jar)
         ->toBe('jar')
-        ->and(Shelf::read(Stored::of(null))->keptAs)
+        ->and(Shelf::read(Stored::of(null))->storedAs)
         ->toBeNull();
 });
 
@@ -361,7 +361,7 @@ it('reads plans of before some of it was written down', function () {
     ]);
     expect($plan->purpose)
         ->toBe('skin')
-        ->and($plan->kept)
+        ->and($plan->storage)
         ->toBe('shelf')
         ->and($plan->way)
         ->toBe('squeezed')
@@ -497,9 +497,9 @@ it('brings what was written down as evidence for faults', function () use ($fill
         ->toContain('wet-herb')
         ->not->toContain('dry-herb');
     // Coconut sets at 24 C or so, and the room is at 18; grapeseed takes up oxygen readily.
-    expect(array_keys($evidence->ofTheOils($plan, new KeptAs('warm', 'clear'), 'kitchen')))
+    expect(array_keys($evidence->ofTheOils($plan, new StoredAs('warm', 'clear'), 'kitchen')))
         ->toBe(['hard-fat', 'poly-oil', 'warm-place', 'clear-glass', 'kitchen'])
-        ->and(array_keys($evidence->ofTheOils(frozen(['oils' => ['jojoba']]), new KeptAs('fridge'), 'skin')))
+        ->and(array_keys($evidence->ofTheOils(frozen(['oils' => ['jojoba']]), new StoredAs('fridge'), 'skin')))
         ->toContain('cold-place')
         ->not->toContain('poly-oil');
     $warm = frozen(['method' => 'double-boiler']);

@@ -6,7 +6,7 @@ use Kettle\Caution\AcidSoak;
 use Kettle\Caution\Caution;
 use Kettle\Caution\CautionRefused;
 use Kettle\Caution\Cautions;
-use Kettle\Caution\ColdKept;
+use Kettle\Caution\ColdStorage;
 use Kettle\Infusion\Methods;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Tables;
@@ -97,7 +97,14 @@ it('asks only for facts that can be', function () {
 // National Center for Home Food Preservation and PNW 664, quoted from memory: 4 days, 4 C (40 F); 3 % citric acid by
 // weight, 1 part of chopped garlic to 3, 1 of basil, oregano or rosemary to 10, 24 h.
 it('keeps to the figures of the extension services', function () {
-    expect(ColdKept::DAYS)->toBe(4)->and(ColdKept::CELSIUS)->toBe(4.0)->and(AcidSoak::STRENGTH)->toBe(0.03)->and(AcidSoak::HOURS)->toBe(24);
+    expect(ColdStorage::DAYS)
+        ->toBe(4)
+        ->and(ColdStorage::CELSIUS)
+        ->toBe(4.0)
+        ->and(AcidSoak::STRENGTH)
+        ->toBe(0.03)
+        ->and(AcidSoak::HOURS)
+        ->toBe(24);
     $cupboard = new Cupboard(Tables::shipped());
     // 100 g of garlic: 300 g of solution, 9 g of it acid.
     $garlic = AcidSoak::for($cupboard->herb('garlic'), 100);
@@ -180,7 +187,7 @@ it('refuses what is too slow for the cold, and what nobody tested', function (ar
 ]);
 
 it('means nothing by cold or sour where the herb is dry or it is for the skin', function (array $wish) {
-    expect(Support::plan($wish + ['oils' => ['olive']])->wish->kept())->toBe('shelf');
+    expect(Support::plan($wish + ['oils' => ['olive']])->wish->storage())->toBe('shelf');
 })->with([
     [['herb' => ['id' => 'basil'], 'purpose' => 'kitchen', 'kept' => 'fridge']],
     [['herb' => ['id' => 'basil', 'state' => 'fresh'], 'purpose' => 'skin', 'kept' => 'soured']],

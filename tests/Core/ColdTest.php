@@ -1,7 +1,7 @@
 <?php
 
 use Kettle\Batch\Straining;
-use Kettle\Caution\ColdKept;
+use Kettle\Caution\ColdStorage;
 use Kettle\Diary\Availability;
 use Kettle\Diary\Course;
 use Kettle\Diary\Event;
@@ -37,21 +37,21 @@ function onDay(string $moment): DateTimeImmutable
 
 // FDA Food Code 2022, 3-501.16 and 3-501.19, from memory: a time/temperature controlled food has four hours in all between 5 and 57 C.
 it('has four hours from the oil to the refrigerator, and four days after that', function () {
-    expect(ColdKept::MOST_WARM_H)
+    expect(ColdStorage::MOST_WARM_H)
         ->toBe(4)
-        ->and(ColdKept::coldBy(onDay('2026-11-24T10:00')))
+        ->and(ColdStorage::coldBy(onDay('2026-11-24T10:00')))
         ->toEqual(onDay('2026-11-24T14:00'))
-        ->and(ColdKept::goodUntil(onDay('2026-11-24T10:00'), null))
+        ->and(ColdStorage::goodUntil(onDay('2026-11-24T10:00'), null))
         ->toEqual(onDay('2026-11-24T14:00'))
-        ->and(ColdKept::goodUntil(onDay('2026-11-24T10:00'), onDay('2026-11-24T14:00')))
+        ->and(ColdStorage::goodUntil(onDay('2026-11-24T10:00'), onDay('2026-11-24T14:00')))
         ->toEqual(onDay('2026-11-28T10:00'))
-        ->and(ColdKept::goodUntil(onDay('2026-11-24T10:00'), onDay('2026-11-24T14:01')))
+        ->and(ColdStorage::goodUntil(onDay('2026-11-24T10:00'), onDay('2026-11-24T14:01')))
         ->toEqual(onDay('2026-11-24T14:00'))
-        ->and(ColdKept::isWarmTooLong(onDay('2026-11-24T10:00'), null, onDay('2026-11-24T14:00')))
+        ->and(ColdStorage::isWarmTooLong(onDay('2026-11-24T10:00'), null, onDay('2026-11-24T14:00')))
         ->toBeFalse()
-        ->and(ColdKept::isWarmTooLong(onDay('2026-11-24T10:00'), null, onDay('2026-11-24T14:01')))
+        ->and(ColdStorage::isWarmTooLong(onDay('2026-11-24T10:00'), null, onDay('2026-11-24T14:01')))
         ->toBeTrue()
-        ->and(ColdKept::isWarmTooLong(onDay('2026-11-24T10:00'), onDay('2026-11-24T13:00'), onDay('2026-12-24T10:00')))
+        ->and(ColdStorage::isWarmTooLong(onDay('2026-11-24T10:00'), onDay('2026-11-24T13:00'), onDay('2026-12-24T10:00')))
         ->toBeFalse();
 });
 
@@ -176,7 +176,7 @@ it('says the refrigerator from the moment it counts', function () {
         expect($steps[$step])->toContain('refrigerator');
     }
     expect($steps)->not->toHaveKey('stand')->and(implode(' ', $steps))->not->toContain('drain for some hours');
-    $straining = array_column((new Straining(false, true, true, false, false, ColdKept::FRIDGE, true))->steps('drained'), 'says', 'id');
+    $straining = array_column((new Straining(false, true, true, false, false, ColdStorage::FRIDGE, true))->steps('drained'), 'says', 'id');
     expect($straining['way'])
         ->toContain('refrigerator')
         ->and($straining['settle'])

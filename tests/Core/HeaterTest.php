@@ -119,7 +119,7 @@ it('reckons jars together as one load', function () {
         ->toEqualWithDelta($three->wPerK, 1e-9)
         ->and($together->floorM2)
         ->toEqualWithDelta($three->floorM2, 1e-12)
-        ->and(Load::of($one->kept())->jPerK)
+        ->and(Load::of($one->toArray())->jPerK)
         ->toEqualWithDelta($one->jPerK, 0.01);
 });
 
@@ -273,6 +273,6 @@ it('keeps a job as it was, for a diary that is asked again', function () {
         Load::jars(2, 76, 115, 90, 0.4, 0.78, pouredC: 45.0),
         40,
     );
-    $again = CookerJob::of(json_decode((string) json_encode($job->kept()), true), $zone);
-    expect($again->kept())->toEqual($job->kept())->and($again->earliest->format(DATE_ATOM))->toBe($job->earliest->format(DATE_ATOM));
+    $again = CookerJob::of(json_decode((string) json_encode($job->toArray()), true), $zone);
+    expect($again->toArray())->toEqual($job->toArray())->and($again->earliest->format(DATE_ATOM))->toBe($job->earliest->format(DATE_ATOM));
 });

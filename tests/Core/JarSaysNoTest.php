@@ -241,9 +241,9 @@ it('offers to dry it, to keep it cold or to sour it, and not the skin, where it 
         ->toBe('kitchen');
     expect(array_column($ways, 'id'))
         ->toBe(['dry-it', 'keep-cold', 'sour-it'])
-        ->and(Support::plan(changed($wish, $ways[1]['change']))->wish->kept())
+        ->and(Support::plan(changed($wish, $ways[1]['change']))->wish->storage())
         ->toBe('fridge')
-        ->and(Support::plan(changed($wish, $ways[2]['change']))->wish->kept())
+        ->and(Support::plan(changed($wish, $ways[2]['change']))->wish->storage())
         ->toBe('soured');
     // Of meadowsweet, fresh, nothing burns: that may be made for the skin.
     [, $ways] = refusal(['herb' => ['id' => 'meadowsweet', 'state' => 'fresh'], 'oils' => ['olive'], 'purpose' => 'kitchen']);

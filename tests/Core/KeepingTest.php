@@ -3,8 +3,8 @@
 use Kettle\Keeping\Antioxidant;
 use Kettle\Keeping\Keeping;
 use Kettle\Keeping\KeepingRefused;
-use Kettle\Keeping\KeptFacts;
 use Kettle\Keeping\ShelfLife;
+use Kettle\Keeping\StorageFacts;
 use Kettle\Material\Blend;
 use Kettle\Material\Cupboard;
 use Kettle\Material\State;
@@ -21,7 +21,7 @@ function kept(array $facts = [], array $oils = ['sunflower'], State $state = Sta
     return Keeping::of(
         Blend::of(array_map(fn (string $id) => ['carrier' => $cupboard->carrier($id), 'parts' => 1.0], $oils)),
         $state,
-        new KeptFacts(...[...$defaults, ...$facts]),
+        new StorageFacts(...[...$defaults, ...$facts]),
         Tables::shipped(),
     );
 }
@@ -168,7 +168,7 @@ it('says months and day alike', function () {
         [
             [],
             ['lots' => ['sunflower' => ['opened' => null, 'best_before' => new DateTimeImmutable('2026-12-01T00:00:00Z')]]],
-            ['kept' => 'fridge', 'strainedAt' => new DateTimeImmutable('2026-10-01T12:00:00Z')],
+            ['storage' => 'fridge', 'strainedAt' => new DateTimeImmutable('2026-10-01T12:00:00Z')],
         ] as $facts
     ) {
         $keeping = kept($facts);
@@ -179,7 +179,7 @@ it('says months and day alike', function () {
 
 // National Center for Home Food Preservation, from memory: 4 days at 40 F (4 C) or colder.
 it('has four days in the cold for wet kitchen herb, whatever else is so', function (array $more) {
-    $keeping = kept(['kept' => 'fridge', ...$more], ['jojoba'], State::Fresh);
+    $keeping = kept(['storage' => 'fridge', ...$more], ['jojoba'], State::Fresh);
     expect($keeping->bestBefore->format('Y-m-d'))
         ->toBe('2026-10-05')
         ->and(keptRules($keeping))
@@ -187,7 +187,7 @@ it('has four days in the cold for wet kitchen herb, whatever else is so', functi
 })->with([[[]], [['antioxidant' => 'vitamin-e', 'place' => 'fridge']], [['strainedAt' => new DateTimeImmutable('2026-10-02T10:00:00Z')]]]);
 
 it('has two months for what was soured first', function () {
-    expect(kept(['kept' => 'soured'], ['olive'], State::Fresh)->months)->toBe(2.0);
+    expect(kept(['storage' => 'soured'], ['olive'], State::Fresh)->months)->toBe(2.0);
 });
 
 it('is never over before it begins, and its range holds its middle', function () {
@@ -200,7 +200,7 @@ it('is never over before it begins, and its range holds its middle', function ()
                 'place' => ['cool-dark', 'fridge', 'room', 'warm'][mt_rand(0, 3)],
                 'glass' => ['dark', 'clear'][mt_rand(0, 1)],
                 'antioxidant' => ['none', 'vitamin-e', 'rosemary'][mt_rand(0, 2)],
-                'kept' => ['shelf', 'fridge', 'soured'][mt_rand(0, 2)],
+                'storage' => ['shelf', 'fridge', 'soured'][mt_rand(0, 2)],
                 'lots' => [
                     ($oil = $oils[mt_rand(0, 4)]) => [
                         'opened' => (new DateTimeImmutable('2026-10-01'))->modify('-'.mt_rand(0, 60).' months'),

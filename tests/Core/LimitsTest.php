@@ -5,7 +5,7 @@ use Kettle\Infusion\Methods;
 use Kettle\Infusion\Outcome;
 use Kettle\Infusion\UptakeSpread;
 use Kettle\Keeping\Keeping;
-use Kettle\Keeping\KeptFacts;
+use Kettle\Keeping\StorageFacts;
 use Kettle\Material\Blend;
 use Kettle\Material\Cupboard;
 use Kettle\Material\State;
@@ -72,7 +72,7 @@ it('names a seller’s day only where it comes first', function () {
         Keeping::of(
             Blend::of([['carrier' => (new Cupboard(Tables::shipped()))->carrier('sunflower'), 'parts' => 1.0]]),
             State::Dried,
-            new KeptFacts(
+            new StorageFacts(
                 new DateTimeImmutable('2026-10-01T10:00:00Z'),
                 new DateTimeImmutable('2026-10-29T10:00:00Z'),
                 lots: ['sunflower' => ['opened' => null, 'best_before' => new DateTimeImmutable($day)]],
@@ -89,7 +89,7 @@ it('says the water of wilted herb rounded', function (float $water, int $says) {
     $keeping = Keeping::of(
         Blend::of([['carrier' => (new Cupboard(Tables::shipped()))->carrier('jojoba'), 'parts' => 1.0]]),
         State::Wilted,
-        new KeptFacts($day, $day, water: $water, watery: false),
+        new StorageFacts($day, $day, water: $water, watery: false),
         Tables::shipped(),
     );
     expect(
@@ -158,7 +158,7 @@ it('will not trust a card that is dark in one colour', function () {
 });
 
 it('writes down the floor that a load stands on to the square millimetre', function () {
-    expect(Load::of(['j_per_k' => 900, 'w_per_k' => 3, 'floor_m2' => 0.0050265482, 'depth_mm' => 90, 'poured_c' => 45])->kept())->toBe([
+    expect(Load::of(['j_per_k' => 900, 'w_per_k' => 3, 'floor_m2' => 0.0050265482, 'depth_mm' => 90, 'poured_c' => 45])->toArray())->toBe([
         'j_per_k' => 900.0,
         'w_per_k' => 3.0,
         'floor_m2' => 0.005027,

@@ -1,7 +1,7 @@
 <?php
 
 use Kettle\Caution\AcidSoak;
-use Kettle\Caution\ColdKept;
+use Kettle\Caution\ColdStorage;
 use Kettle\Caution\Facts;
 use Kettle\Infusion\Methods;
 use Kettle\Infusion\SpiritStart;
@@ -128,13 +128,13 @@ it('goes on gathering from what was kept as if it had not stopped', function () 
     $readings = [[0, 44.0], [600, 49.0], [1200, 61.0], [5000, 50.0], [5600, 48.0], [9000, 47.0]];
     for ($cut = 0; $cut <= count($readings); $cut++) {
         $first = WarmHours::over(array_slice($readings, 0, $cut), $band, WarmHours::REACH_SELDOM);
-        $on = WarmHours::goingOn($first->kept(), $band, WarmHours::REACH_SELDOM);
+        $on = WarmHours::goingOn($first->toArray(), $band, WarmHours::REACH_SELDOM);
         foreach (array_slice($readings, $cut) as [$at, $celsius]) {
             $on->take($at, $celsius);
         }
-        expect($on->kept())->toEqual(WarmHours::over($readings, $band, WarmHours::REACH_SELDOM)->kept(), "cut at {$cut}");
+        expect($on->toArray())->toEqual(WarmHours::over($readings, $band, WarmHours::REACH_SELDOM)->toArray(), "cut at {$cut}");
     }
-    expect(WarmHours::goingOn([], $band)->kept())->toBe([
+    expect(WarmHours::goingOn([], $band)->toArray())->toBe([
         'hours' => 0.0,
         'plain' => 0.0,
         'over_s' => 0.0,
@@ -254,15 +254,15 @@ it('soaks by weight, has its hours, and keeps its days', function () {
         ->toEqualWithDelta(300.0, 1e-9);
     $at = fn (string $hour) => new DateTimeImmutable("2026-11-24T{$hour}Z");
     // Four hours from the oil going on, to the minute; four days where it was in time, and the four hours where it was not.
-    expect(ColdKept::isWarmTooLong($at('10:00'), $at('14:00'), $at('18:00')))
+    expect(ColdStorage::isWarmTooLong($at('10:00'), $at('14:00'), $at('18:00')))
         ->toBeFalse()
-        ->and(ColdKept::isWarmTooLong($at('10:00'), $at('14:01'), $at('18:00')))
+        ->and(ColdStorage::isWarmTooLong($at('10:00'), $at('14:01'), $at('18:00')))
         ->toBeTrue()
-        ->and(ColdKept::goodUntil($at('10:00'), $at('14:00'))->format('d H:i'))
+        ->and(ColdStorage::goodUntil($at('10:00'), $at('14:00'))->format('d H:i'))
         ->toBe('28 10:00')
-        ->and(ColdKept::goodUntil($at('10:00'), $at('14:01'))->format('d H:i'))
+        ->and(ColdStorage::goodUntil($at('10:00'), $at('14:01'))->format('d H:i'))
         ->toBe('24 14:00')
-        ->and(ColdKept::goodUntil($at('10:00'), null)->format('d H:i'))
+        ->and(ColdStorage::goodUntil($at('10:00'), null)->format('d H:i'))
         ->toBe('24 14:00');
     // 15 to 30 mL of spirit for 28 g, 22 between.
     expect(SpiritStart::ml(28.0))
@@ -276,7 +276,7 @@ it('knows a drying oil, an allergen by name, and wet herb that is', function () 
     $method = (new Methods(Tables::shipped()))->method('cold');
     $of = fn (?float $iodine = null, array $lots = [], array $oils = [], array $herbs = []) => Facts::of(
         'skin',
-        ColdKept::SHELF,
+        ColdStorage::SHELF,
         $herbs,
         $oils,
         $iodine,

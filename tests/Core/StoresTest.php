@@ -93,7 +93,10 @@ it('reads a lot as it is written', function (array $fields, callable $holds) {
         ['kind' => 'herb', 'material' => 'chickweed', 'state' => 'wilted', 'amount' => '300 g'],
         fn (Lot $lot) => $lot->state === State::Wilted,
     ],
-    'an oil by volume' => [['kind' => 'carrier', 'material' => 'olive', 'amount' => '1.5 L'], fn (Lot $lot) => $lot->stock->left === 1500.0],
+    'an oil by volume' => [
+        ['kind' => 'carrier', 'material' => 'olive', 'amount' => '1.5 L'],
+        fn (Lot $lot) => $lot->stock->left === 1500.0 && $lot->stock->got === 1500.0,
+    ],
     'an oil by weight, through its density' => [
         ['kind' => 'oil', 'material' => 'olive oil', 'amount' => '912 g'],
         fn (Lot $lot) => abs($lot->stock->left - 1000.0) < 1e-6,

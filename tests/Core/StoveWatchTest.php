@@ -139,11 +139,11 @@ it('goes on from what it kept, filled or not, as if it had been one log', functi
     $whole = logOf($readings, filledAt: 6000);
     $parts = StoveLog::of(bandOf(), 0.03, 1.0);
     foreach ($readings as $reading) {
-        $parts = StoveLog::of(bandOf(), 0.03, 1.0, kept: (array) json_decode((string) json_encode($parts->kept()), true));
+        $parts = StoveLog::of(bandOf(), 0.03, 1.0, stored: (array) json_decode((string) json_encode($parts->toArray()), true));
         $parts->take($reading[0], $reading[1], 6000);
     }
-    expect($parts->kept())
-        ->toEqualWithDelta($whole->kept(), 1e-9)
+    expect($parts->toArray())
+        ->toEqualWithDelta($whole->toArray(), 1e-9)
         ->and($parts->lostSinceFill(24_000))
         ->toEqualWithDelta($whole->lostSinceFill(24_000), 1e-9)
         ->and($whole->lostSinceFill(24_000))

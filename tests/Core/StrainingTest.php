@@ -1,7 +1,7 @@
 <?php
 
 use Kettle\Batch\Straining;
-use Kettle\Caution\ColdKept;
+use Kettle\Caution\ColdStorage;
 
 /** @param  array<string, mixed>  $of */
 function straining(array $of = []): Straining
@@ -31,7 +31,7 @@ it('strains each herb as the trade does', function (array $of, string $way, stri
     'a jar from the bath wiped' => [['heated' => true], 'squeezed', 'wipe', 'wipe it dry'],
     'gloves for what stains' => [['staining' => true], 'squeezed', 'gloves', 'Gloves'],
     'a day of standing' => [[], 'squeezed', 'settle', '24 h'],
-    'the cold one in the cold' => [['wet' => true, 'kept' => ColdKept::FRIDGE], 'drained', 'settle', 'refrigerator'],
+    'the cold one in the cold' => [['wet' => true, 'storage' => ColdStorage::FRIDGE], 'drained', 'settle', 'refrigerator'],
     'spent herb in the soup' => [['kitchen' => true], 'squeezed', 'spent', 'soup'],
     'spent herb in a scrub' => [[], 'squeezed', 'spent', 'scrub'],
 ]);

@@ -164,7 +164,7 @@ test('the kitchen card is the plan, with boxes to tick', async ({ page }) => {
   await page.emulateMedia({ media: 'print' })
   await expect(page.getByRole('navigation', { name: 'Places' })).toBeHidden()
   await page.emulateMedia({ media: null })
-  const pdf = await page.request.post(`${house.replace('/h/', '/api/houses/')}/card`, {
+  const pdf = await page.request.post(`${house.replace('/h/', '/api/houses/')}/card.pdf`, {
     data: { wish: { herbs: [{ id: 'calendula' }], oils: ['olive'] } },
     headers: {
       'X-XSRF-TOKEN': decodeURIComponent(

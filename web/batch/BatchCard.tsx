@@ -1,5 +1,5 @@
 import { useParams } from 'react-router'
-import { useBatch, useHouseId } from '../api/hooks'
+import { type Shape, useHouseId, useOfHouse } from '../api/hooks'
 import { Button, ButtonLink, FileLink } from '../parts/Button'
 import { KitchenCard } from '../parts/KitchenCard'
 import { Trouble, Waiting } from '../parts/Notice'
@@ -8,9 +8,9 @@ import { Trouble, Waiting } from '../parts/Notice'
 export default function BatchCard() {
   const { batch: id = '' } = useParams()
   const house = useHouseId()
-  const batch = useBatch(id)
-  if (batch.isError && !batch.data) return <Trouble problem={batch.error} />
-  if (!batch.data) return <Waiting what="the card" />
+  const card = useOfHouse<Shape<'CardView'>>(`/batches/${id}/card`)
+  if (card.isError && !card.data) return <Trouble problem={card.error} />
+  if (!card.data) return <Waiting what="the card" />
   return (
     <div className="flex flex-col gap-5">
       <div className="no-print flex flex-wrap gap-2">
@@ -20,7 +20,7 @@ export default function BatchCard() {
         <FileLink href={`/api/houses/${house}/batches/${id}/card.pdf`}>As PDF</FileLink>
         <ButtonLink to={`/h/${house}/batch/${id}`}>Back to the batch</ButtonLink>
       </div>
-      <KitchenCard plan={batch.data.plan} corner={batch.data.code} />
+      <KitchenCard card={card.data} />
     </div>
   )
 }

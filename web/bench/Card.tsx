@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { type Problem, sendForFile, send } from '../api/client'
-import { type Shape, useHouse, useHouseId } from '../api/hooks'
+import { type Shape, useHouseId } from '../api/hooks'
 import { Button, ButtonLink } from '../parts/Button'
 import { KitchenCard } from '../parts/KitchenCard'
 import { Trouble, Waiting } from '../parts/Notice'
@@ -10,28 +10,24 @@ import { useDraftAsItIs } from './wish'
 /** The kitchen card of the wish that lies on the bench. */
 export default function Card() {
   const house = useHouseId()
-  const settings = useHouse()
   const wish = useDraftAsItIs(house)
   const [trouble, setTrouble] = useState<Problem | null>(null)
-  const plan = useQuery<Shape<'Plan'>, Problem>({
-    queryKey: ['house', house, 'reckon', wish],
-    queryFn: ({ signal }) => send('POST', `/houses/${house}/reckon`, { body: { wish }, signal }),
+  const card = useQuery<Shape<'CardView'>, Problem>({
+    queryKey: ['house', house, 'card', wish],
+    queryFn: ({ signal }) => send('POST', `/houses/${house}/card`, { body: { wish }, signal }),
     retry: false,
   })
   const back = <ButtonLink to={`/h/${house}/bench`}>Back to the bench</ButtonLink>
-  if (plan.isError)
+  if (card.isError)
     return (
       <div className="flex flex-col items-start gap-4">
-        <Trouble problem={plan.error} />
+        <Trouble problem={card.error} />
         {back}
       </div>
     )
-  if (!plan.data || !settings.data) return <Waiting what="the card" />
-  const today = new Intl.DateTimeFormat('en-GB', { dateStyle: 'long', timeZone: settings.data.time_zone }).format(
-    new Date(plan.data.schedule.fill_at),
-  )
+  if (!card.data) return <Waiting what="the card" />
   const pdf = () =>
-    sendForFile(`/houses/${house}/card`, { wish }).then(
+    sendForFile(`/houses/${house}/card.pdf`, { wish }).then(
       (blob) => window.open(URL.createObjectURL(blob), '_blank', 'noreferrer'),
       (problem: Problem) => setTrouble(problem),
     )
@@ -45,7 +41,7 @@ export default function Card() {
         {back}
       </div>
       <Trouble problem={trouble} />
-      <KitchenCard plan={plan.data} corner={today} />
+      <KitchenCard card={card.data} />
     </div>
   )
 }

@@ -6,7 +6,7 @@ use App\House\KitchenFactory;
 use App\House\Times;
 use App\Models\Batch;
 use App\Models\Lot;
-use Kettle\Caution\ColdKept;
+use Kettle\Caution\ColdStorage;
 use Kettle\Caution\Facts;
 use Kettle\Recipe\Planning;
 
@@ -33,7 +33,7 @@ final readonly class BatchCautions
         return $batch->plan
             ->facts($this->planning->cupboard(), $this->records->of($batch)->method(), $batch->purpose ?: $batch->plan->purpose, $lots, [
                 'ceiling' => $ceiling === null ? '' : $kitchen->warmth($ceiling),
-                'cold' => $kitchen->warmth(ColdKept::CELSIUS),
+                'cold' => $kitchen->warmth(ColdStorage::CELSIUS),
                 'use_by' => $until?->format('j M Y, H:i') ?? 'four days from filling',
                 'best_before' => $this->times->date($batch->best_before),
             ])

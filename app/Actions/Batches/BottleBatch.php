@@ -18,25 +18,25 @@ use Kettle\Vessel\FillingRefused;
 /** Fills bottles of the house's sizes from a strained oil, and numbers them. */
 final readonly class BottleBatch
 {
-    public function __construct(private Logbook $logbook, private ChangeKeeping $keeping, private Records $records) {}
+    public function __construct(private Logbook $logbook, private ChangeStorage $keeping, private Records $records) {}
 
     /**
      * @param  list<array{size: string, count: int}>  $wanted
-     * @param  array<string, string>  $kept place, glass, antioxidant and where, as far as they were said
+     * @param  array<string, string>  $storage place, glass, antioxidant and where, as far as they were said
      *
      * @throws Refused when it is not strained, a size is gone, or it is more than there is
      */
-    public function __invoke(Batch $batch, array $wanted, ?string $note, array $kept = [], bool $fromStores = true): LogEntry
+    public function __invoke(Batch $batch, array $wanted, ?string $note, array $storage = [], bool $fromStores = true): LogEntry
     {
-        $this->keeping->check($kept);
+        $this->keeping->check($storage);
         $sizes = BottleSize::query()->whereIn('uid', array_column($wanted, 'size'))->get()->keyBy('uid');
 
-        return $this->logbook->write($batch, function (Batch $batch) use ($wanted, $sizes, $note, $kept, $fromStores): NewLine {
+        return $this->logbook->write($batch, function (Batch $batch) use ($wanted, $sizes, $note, $storage, $fromStores): NewLine {
             if (! in_array($batch->stage, [Stage::Settling, Stage::Poured], true)) {
                 throw DiaryRefused::notOpen('bottle');
             }
             $this->records->refuseOver($batch);
-            ChangeKeeping::refuseWarm($batch, $kept['place'] ?? null);
+            ChangeStorage::refuseWarm($batch, $storage['place'] ?? null);
             $bottles = $names = [];
             foreach ($wanted as $line) {
                 $size =
@@ -56,7 +56,7 @@ final readonly class BottleBatch
                     array_map(fn (array $b) => new FilledSize($b['id'], $names[$b['id']], $b['capacity'], $b['count']), $filling->bottles),
                     round($filling->filledMl, 3),
                     round($filling->leftMl, 3),
-                    $kept,
+                    $storage,
                     $fromStores ? self::taken($filling->bottles) : [],
                 ),
                 $note,

@@ -35,7 +35,7 @@ final readonly class GatherEvidence
 
         return [
             ...$evidence->ofTheHerb($batch->plan, $record->log),
-            ...$evidence->ofTheOils($batch->plan, $batch->keptAs(), $batch->purpose),
+            ...$evidence->ofTheOils($batch->plan, $batch->storedAs(), $batch->purpose),
             ...$evidence->ofTheWarmth($batch->plan, $record->method(), $this->records->course($batch), $this->over($batch)),
             ...$evidence->ofTheDays(
                 $batch->plan,

@@ -8,10 +8,10 @@ use App\Models\LogEntry;
 use Illuminate\Support\Carbon;
 use Kettle\Batch\BatchState;
 use Kettle\Batch\Entry;
-use Kettle\Batch\KeptAs;
 use Kettle\Batch\Lateness;
 use Kettle\Batch\Logbook as CoreLogbook;
 use Kettle\Batch\Record;
+use Kettle\Batch\StoredAs;
 use Kettle\Caution\CautionRefused;
 use Kettle\Diary\Availability;
 use Kettle\Diary\Course;
@@ -85,7 +85,7 @@ final readonly class Records
     }
 
     /** Until when it would be good, kept so. */
-    public function keeping(Batch $batch, KeptAs $as): Keeping
+    public function keeping(Batch $batch, StoredAs $as): Keeping
     {
         return BatchState::keeping(
             $batch->plan,

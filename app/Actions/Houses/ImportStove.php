@@ -168,7 +168,7 @@ final readonly class ImportStove
         $probe =
             Probe::query()->where('kind', Probe::HAND)->first() ??
             Probe::query()->create(['uid' => Str::ulid()->toString(), 'called' => 'by eye', 'kind' => Probe::HAND]);
-        StoveProbe::query()->create(['stove_session_id' => $session->id, 'probe_id' => $probe->id, 'kept' => []]);
+        StoveProbe::query()->create(['stove_session_id' => $session->id, 'probe_id' => $probe->id, 'gathered' => []]);
         ($this->readings)($session, $probe, array_map(fn (array $r) => ['at' => $r[0], 'c' => $r[1]], $readings));
     }
 

@@ -100,9 +100,9 @@ final readonly class Links
      */
     public function mayReset(User $keeper, User $person): bool
     {
-        $kept = Membership::query()->where('user_id', $keeper->id)->where('role', Role::Keeper)->pluck('house_id');
+        $theirs = Membership::query()->where('user_id', $keeper->id)->where('role', Role::Keeper)->pluck('house_id');
 
-        return Membership::query()->where('user_id', $person->id)->whereNotIn('house_id', $kept)->doesntExist();
+        return Membership::query()->where('user_id', $person->id)->whereNotIn('house_id', $theirs)->doesntExist();
     }
 
     private static function hash(string $token): string

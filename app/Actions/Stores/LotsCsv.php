@@ -21,7 +21,7 @@ final readonly class LotsCsv
 
     public const COLUMNS = ['id', ...LotReader::FIELDS, 'left'];
 
-    public function __construct(private KeepLot $keep, private CurrentHouse $current) {}
+    public function __construct(private SaveLot $keep, private CurrentHouse $current) {}
 
     /** Written as it is made, so that a large house needs no large memory. */
     public function write(): void

@@ -146,7 +146,7 @@ final readonly class PlanDiary
             $run === null ? null : $names[$run->place] ?? null,
             $run->warmUpMin ?? $job->warmUpMin,
             $diary->says($job),
-            $job->kept(),
+            $job->toArray(),
         );
     }
 

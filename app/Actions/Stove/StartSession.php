@@ -154,7 +154,7 @@ final readonly class StartSession
                 'shaken_at' => $now,
                 'version' => 1,
             ]);
-            StoveProbe::query()->create(['stove_session_id' => $session->id, 'probe_id' => $probe->id, 'kept' => []]);
+            StoveProbe::query()->create(['stove_session_id' => $session->id, 'probe_id' => $probe->id, 'gathered' => []]);
             foreach ($batches as $batch) {
                 $course = $this->records->course($batch);
                 StoveJar::query()->create([

@@ -33,7 +33,7 @@ final readonly class TakeReadings
     {
         $from = $session->started_at->getTimestamp() - self::BEFORE_S;
         $read = Readings::read($rows, $from, $session->now());
-        $new = $read['taken'] === [] ? 0 : $this->keep($session, $probe, $read['taken']);
+        $new = $read['taken'] === [] ? 0 : $this->save($session, $probe, $read['taken']);
 
         return ['taken' => $new, 'doubled' => $read['doubled'] + count($read['taken']) - $new, 'refused' => $read['refused']];
     }
@@ -42,7 +42,7 @@ final readonly class TakeReadings
      * @param  array<int, float>  $taken degrees C by second, in order
      * @return int how many were new
      */
-    private function keep(StoveSession $session, Probe $probe, array $taken): int
+    private function save(StoveSession $session, Probe $probe, array $taken): int
     {
         return DB::transaction(function () use ($session, $probe, $taken): int {
             $standing = StoveProbe::query()
@@ -69,15 +69,15 @@ final readonly class TakeReadings
                 );
             }
             if ($new > 0) {
-                $last = is_int($standing->kept['last'] ?? null) ? $standing->kept['last'] : null;
-                $kept =
+                $last = is_int($standing->gathered['last'] ?? null) ? $standing->gathered['last'] : null;
+                $gathered =
                     $last === null || array_key_first($taken) > $last
-                        ? $this->onward($session, $probe, $standing->kept, $taken)
+                        ? $this->onward($session, $probe, $standing->gathered, $taken)
                         : $this->anew($session, $probe);
                 StoveProbe::query()
                     ->where('stove_session_id', $session->id)
                     ->where('probe_id', $probe->id)
-                    ->update(['kept' => json_encode($kept)]);
+                    ->update(['gathered' => json_encode($gathered)]);
                 $this->touch($session);
             }
 
@@ -86,18 +86,18 @@ final readonly class TakeReadings
     }
 
     /**
-     * @param  array<string, mixed>  $kept
+     * @param  array<string, mixed>  $gathered
      * @param  array<int, float>  $taken
      * @return array<string, mixed>
      */
-    private function onward(StoveSession $session, Probe $probe, array $kept, array $taken): array
+    private function onward(StoveSession $session, Probe $probe, array $gathered, array $taken): array
     {
-        $log = $this->log($session, $probe, $kept);
+        $log = $this->log($session, $probe, $gathered);
         foreach ($taken as $at => $celsius) {
             $log->take($at, $celsius);
         }
 
-        return $log->kept();
+        return $log->toArray();
     }
 
     /** @return array<string, mixed> from all the readings there are: one came that belongs before the last */
@@ -109,18 +109,18 @@ final readonly class TakeReadings
             $log->take($at, $celsius, $filled > $session->started_at->getTimestamp() ? $filled : null);
         }
 
-        return $log->kept();
+        return $log->toArray();
     }
 
-    /** @param  array<string, mixed>  $kept */
-    public function log(StoveSession $session, Probe $probe, array $kept): StoveLog
+    /** @param  array<string, mixed>  $gathered */
+    public function log(StoveSession $session, Probe $probe, array $gathered): StoveLog
     {
         return StoveLog::of(
             $session->core(),
             $this->setUp->openM2($session->set_up),
             $this->setUp->airKPa($session->set_up),
             $probe->kind === Probe::HAND ? self::REACH_BY_EYE : WarmHours::REACH,
-            $kept,
+            $gathered,
         );
     }
 
@@ -176,7 +176,7 @@ final readonly class TakeReadings
     public function overCeiling(StoveSession $session): ?string
     {
         $standing = $session->firstProbe();
-        $hours = $standing === null ? null : $this->log($session, $standing->probe, $standing->kept)->hours();
+        $hours = $standing === null ? null : $this->log($session, $standing->probe, $standing->gathered)->hours();
 
         return $hours === null || $hours->minutesOver() <= 0
             ? null

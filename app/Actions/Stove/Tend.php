@@ -106,7 +106,7 @@ final readonly class Tend
         $full = (float) $session->set_up['full_ml'];
         $now = $session->now();
         $first = $session->firstProbe();
-        $log = $first === null ? null : $this->readings->log($session, $first->probe, $first->kept);
+        $log = $first === null ? null : $this->readings->log($session, $first->probe, $first->gathered);
         $left = max(0.0, (float) $session->filled_ml - ($log?->lostSinceFill($now) ?? 0.0) * 1000);
         $poured = null;
         if ($typed !== null && trim($typed) !== '') {
@@ -119,9 +119,9 @@ final readonly class Tend
         $session->filled_ml = (string) round($poured === null ? $full : min($left + $poured, $full * 1.3), 2);
         $session->filled_at = Carbon::now();
         foreach ($session->probes as $probe) {
-            $log = $this->readings->log($session, $probe->probe, $probe->kept);
+            $log = $this->readings->log($session, $probe->probe, $probe->gathered);
             $log->filled($now);
-            $this->keep($probe, $log->kept());
+            $this->save($probe, $log->toArray());
         }
         StartSession::note($session, 'topped_up', ['ml' => round($poured ?? max(0.0, $full - $left))]);
     }
@@ -235,7 +235,7 @@ final readonly class Tend
     {
         $probe = $session->probes->firstWhere('probe_id', $jar->probe_id) ?? $session->firstProbe();
 
-        return $probe->kept ?? [];
+        return $probe->gathered ?? [];
     }
 
     /** @return \Illuminate\Support\Collection<int, StoveJar> */
@@ -250,13 +250,13 @@ final readonly class Tend
         ($this->record)($batch, $step->value.($nth > 1 ? '-'.$nth : ''), 'done', null, null, warmH: $warmH);
     }
 
-    /** @param  array<string, mixed>  $kept */
-    private function keep(StoveProbe $probe, array $kept): void
+    /** @param  array<string, mixed>  $gathered */
+    private function save(StoveProbe $probe, array $gathered): void
     {
         StoveProbe::query()
             ->where('stove_session_id', $probe->stove_session_id)
             ->where('probe_id', $probe->probe_id)
-            ->update(['kept' => json_encode($kept)]);
-        $probe->setAttribute('kept', $kept);
+            ->update(['gathered' => json_encode($gathered)]);
+        $probe->setAttribute('gathered', $gathered);
     }
 }

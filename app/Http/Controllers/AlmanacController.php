@@ -7,7 +7,7 @@ use App\Http\Requests;
 use App\Models\AlmanacNote;
 use App\OpenApi\Reads;
 use App\OpenApi\Sets;
-use App\Pages\AlmanacWords;
+use App\Pages\Almanac\AlmanacPresenter;
 use App\Responses\AlmanacList;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;
@@ -16,7 +16,7 @@ use Illuminate\Http\Request;
 /** Plants, oils, methods, cautions and faults, with their sources and the house's own notes. */
 final class AlmanacController extends Controller
 {
-    public function __construct(private readonly AlmanacWords $words) {}
+    public function __construct(private readonly AlmanacPresenter $words) {}
 
     #[Reads('/houses/{house}/almanac', 'AlmanacList', 'All of one kind', ['kind', 'q'])]
     public function index(Request $request): JsonResponse
@@ -26,7 +26,7 @@ final class AlmanacController extends Controller
         return $this->json(
             new AlmanacList(
                 $this->words->list(
-                    in_array($kind, AlmanacWords::KINDS, true) ? $kind : 'plant',
+                    in_array($kind, AlmanacPresenter::KINDS, true) ? $kind : 'plant',
                     mb_substr(trim($this->asked($request, 'q')), 0, 60),
                 ),
             ),

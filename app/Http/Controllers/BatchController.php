@@ -15,7 +15,7 @@ use App\Models\Batch;
 use App\OpenApi\Adds;
 use App\OpenApi\Edits;
 use App\OpenApi\Reads;
-use App\Pages\BatchPage;
+use App\Pages\Batch\BatchPage;
 use App\Responses\AgainView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -138,12 +138,12 @@ final class BatchController extends Controller
             fn (array $line) => ['size' => (string) $line['size'], 'count' => (int) $line['count']],
             array_values((array) $form->input('bottles')),
         );
-        $kept = array_filter(
+        $storage = array_filter(
             array_map($this->text(...), $form->only(['place', 'glass', 'antioxidant', 'where'])),
             fn (?string $value) => $value !== null,
         );
-        /** @var array<string, string> $kept */
-        $bottle($batch, $wanted, $this->text($form->input('note')), $kept, $form->boolean('from_stores', true));
+        /** @var array<string, string> $storage */
+        $bottle($batch, $wanted, $this->text($form->input('note')), $storage, $form->boolean('from_stores', true));
 
         return $this->batch($batch);
     }

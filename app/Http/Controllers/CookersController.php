@@ -11,8 +11,8 @@ use App\Models\Probe;
 use App\Models\StoveSession;
 use App\OpenApi\Adds;
 use App\OpenApi\Removes;
-use App\Pages\StovePageWords;
-use App\Pages\StoveWords;
+use App\Pages\Stove\PotPresenter;
+use App\Pages\Stove\StovePresenter;
 use App\Responses\ProbeMade;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Str;
@@ -22,7 +22,7 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 final class CookersController extends Controller
 {
     public function __construct(
-        private readonly StovePageWords $page,
+        private readonly StovePresenter $page,
         private readonly Cookers $cookers,
         private readonly PlanDiary $diary,
     ) {}
@@ -55,7 +55,7 @@ final class CookersController extends Controller
     }
 
     #[Adds('/houses/{house}/stove/{session}/learn', 'StoveView', 'Learn the pot from this session\'s warm-up')]
-    public function learn(StoveSession $session, StoveWords $words): JsonResponse
+    public function learn(StoveSession $session, PotPresenter $words): JsonResponse
     {
         $fit = $this->cookers->learn($session->load('cooker'));
         StartSession::note($session, 'learned', ['watts' => round($fit->watts, 1), 'loss' => round($fit->lossWPerK, 3)]);

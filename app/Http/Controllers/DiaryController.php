@@ -14,8 +14,8 @@ use App\Models\Tenancy\Role;
 use App\OpenApi\Adds;
 use App\OpenApi\Reads;
 use App\OpenApi\Removes;
-use App\Pages\DiaryFile;
-use App\Pages\DiaryWords;
+use App\Pages\Diary\DiaryFile;
+use App\Pages\Diary\DiaryPresenter;
 use App\Responses\FeedMade;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -28,7 +28,7 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 final class DiaryController extends Controller
 {
     public function __construct(
-        private readonly DiaryWords $words,
+        private readonly DiaryPresenter $words,
         private readonly KitchenFactory $kitchens,
         private readonly CurrentHouse $current,
     ) {}

@@ -13,7 +13,7 @@ use App\OpenApi\Edits;
 use App\OpenApi\Reads;
 use App\OpenApi\Removes;
 use App\OpenApi\Sets;
-use App\Pages\DoorWords;
+use App\Pages\Door\DoorPresenter;
 use App\Responses\HouseLink;
 use App\Responses\InviteView;
 use App\Responses\Me;
@@ -34,7 +34,7 @@ final class DoorController extends Controller
     }
 
     #[Reads('/example', 'DoorExample', 'One making, for the picture at the door')]
-    public function example(DoorWords $words): JsonResponse
+    public function example(DoorPresenter $words): JsonResponse
     {
         return $this->json($words->example());
     }

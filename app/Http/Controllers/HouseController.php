@@ -16,9 +16,7 @@ use App\OpenApi\Adds;
 use App\OpenApi\Edits;
 use App\OpenApi\Reads;
 use App\OpenApi\Removes;
-use App\Responses\BottleKind;
-use App\Responses\HouseView;
-use App\Responses\JarSize;
+use App\Pages\House\HousePage;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
@@ -37,12 +35,13 @@ final class HouseController extends Controller
         private readonly CurrentHouse $current,
         private readonly KitchenFactory $kitchens,
         private readonly FollowAvailability $follow,
+        private readonly HousePage $page,
     ) {}
 
     #[Reads('/houses/{house}', 'HouseView', 'A house\'s settings')]
     public function show(): JsonResponse
     {
-        return $this->json($this->shape());
+        return $this->json($this->page->view());
     }
 
     #[Edits('/houses/{house}', 'HouseView', 'Change a house\'s settings', 'EditHouse')]
@@ -65,11 +64,11 @@ final class HouseController extends Controller
         if ($changed === 0) {
             throw new Clash(
                 'Somebody changed the house’s settings meanwhile. What stands now is shown; enter yours again where it differs.',
-                (array) $this->shape(),
+                (array) $this->page->view(),
             );
         }
 
-        return $this->json($this->shape());
+        return $this->json($this->page->view());
     }
 
     #[Adds('/houses/{house}/jars', 'HouseView', 'Add a jar size', 'AddJar')]
@@ -91,7 +90,7 @@ final class HouseController extends Controller
             'kind' => $jar->kind,
         ]);
 
-        return $this->json($this->shape());
+        return $this->json($this->page->view());
     }
 
     #[Removes('/houses/{house}/jars/{jar}', 'HouseView', 'Take a jar size off the list')]
@@ -100,7 +99,7 @@ final class HouseController extends Controller
         $found = Jar::query()->where('uid', $jar)->first() ?? throw new NotFoundHttpException();
         $found->delete();
 
-        return $this->json($this->shape());
+        return $this->json($this->page->view());
     }
 
     #[Adds('/houses/{house}/bottles', 'HouseView', 'Add a bottle size', 'AddBottle')]
@@ -116,7 +115,7 @@ final class HouseController extends Controller
             'capacity_ml' => $ml,
         ]);
 
-        return $this->json($this->shape());
+        return $this->json($this->page->view());
     }
 
     #[Removes('/houses/{house}/bottles/{bottle}', 'HouseView', 'Take a bottle size off the list')]
@@ -125,7 +124,7 @@ final class HouseController extends Controller
         $found = BottleSize::query()->where('uid', $bottle)->first() ?? throw new NotFoundHttpException();
         $found->delete();
 
-        return $this->json($this->shape());
+        return $this->json($this->page->view());
     }
 
     #[Reads('/houses/{house}/export', 'application/json', 'Everything of the house, as docs/formats/house.schema.json')]
@@ -213,51 +212,5 @@ final class HouseController extends Controller
                 throw $refused->about('home.'.($day - 1));
             }
         }
-    }
-
-    private function shape(): HouseView
-    {
-        $house = $this->current->house();
-        $jars = Jar::query()
-            ->orderBy('brim_ml')
-            ->get()
-            ->map(
-                fn (Jar $jar) => new JarSize(
-                    $jar->uid,
-                    $jar->called,
-                    (float) $jar->brim_ml,
-                    (float) $jar->height_mm,
-                    round($jar->core()->diameterMm(), 1),
-                    round((float) $jar->brim_ml).' mL to the brim, '.round((float) $jar->height_mm).' mm high',
-                    $jar->kind,
-                ),
-            );
-        $bottles = BottleSize::query()
-            ->orderBy('capacity_ml')
-            ->get()
-            ->map(fn (BottleSize $size) => new BottleKind($size->uid, $size->called, (float) $size->capacity_ml));
-
-        return new HouseView(
-            $house->uid,
-            $house->name,
-            $house->time_zone,
-            $house->measures,
-            $house->wake,
-            $house->bed,
-            (float) $house->drops_per_ml,
-            $house->currency,
-            (float) $house->room_c,
-            $this->kitchens->plain()->warmth((float) $house->room_c),
-            $house->things,
-            $house->latitude === null ? null : (float) $house->latitude,
-            $house->longitude === null ? null : (float) $house->longitude,
-            $house->height_m,
-            $house->facing,
-            array_map(fn (int $day) => ($house->home[$day] ?? null) === '' ? '-' : $house->home[$day] ?? '', range(1, 7)),
-            $house->version,
-            $this->current->role()->value,
-            array_values($jars->all()),
-            array_values($bottles->all()),
-        );
     }
 }

@@ -4,7 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Clash;
 use App\Http\Requests;
-use App\Labels\KitchenCard;
+use App\Labels\CardSheet;
 use App\Labels\LabelLayout;
 use App\Labels\LabelSheet;
 use App\Labels\LabelSize;
@@ -14,11 +14,13 @@ use App\Models\Bottle;
 use App\Models\Tenancy\CurrentHouse;
 use App\OpenApi\Reads;
 use App\OpenApi\Sets;
-use App\Pages\LabelWords;
+use App\Pages\Press\LabelPresenter;
+use App\Responses\CardView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Material\Tables;
+use Kettle\Recipe\KitchenCard;
 
 /** Tags, labels and their codes. The code opens the batch at the address this was asked from. */
 final class LabelController extends Controller
@@ -28,7 +30,7 @@ final class LabelController extends Controller
     public function __construct(
         private readonly CurrentHouse $current,
         private readonly LabelSheet $sheet,
-        private readonly LabelWords $words,
+        private readonly LabelPresenter $words,
         private readonly Tables $tables,
     ) {}
 
@@ -102,10 +104,21 @@ final class LabelController extends Controller
         ]);
     }
 
-    #[Reads('/houses/{house}/batches/{batch}/card.pdf', 'application/pdf', 'The kitchen card of a batch')]
-    public function card(Batch $batch, KitchenCard $card): Response
+    #[Reads('/houses/{house}/batches/{batch}/card', 'CardView', 'The kitchen card of a batch')]
+    public function card(Batch $batch): JsonResponse
     {
-        return $this->pdf($card->of($batch->plan->document, $batch->code), "{$batch->code}-card.pdf");
+        return $this->json($this->cardOf($batch));
+    }
+
+    #[Reads('/houses/{house}/batches/{batch}/card.pdf', 'application/pdf', 'The kitchen card of a batch, to print')]
+    public function cardPdf(Batch $batch, CardSheet $sheet): Response
+    {
+        return $this->pdf($sheet->of($this->cardOf($batch)), "{$batch->code}-card.pdf");
+    }
+
+    private function cardOf(Batch $batch): CardView
+    {
+        return CardView::of(KitchenCard::of($batch->plan->document), $batch->code);
     }
 
     #[Reads('/houses/{house}/batches/{batch}/code.svg', 'image/svg+xml', 'The 2D code that opens the batch')]

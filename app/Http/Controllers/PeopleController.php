@@ -13,10 +13,10 @@ use App\OpenApi\Adds;
 use App\OpenApi\Edits;
 use App\OpenApi\Reads;
 use App\OpenApi\Removes;
+use App\Pages\House\PeoplePage;
 use App\Responses\Invite;
 use App\Responses\Link;
 use App\Responses\People;
-use App\Responses\Person;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -27,12 +27,12 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** The people of a house: who they are, their part, and who is asked in. */
 final class PeopleController extends Controller
 {
-    public function __construct(private readonly CurrentHouse $current, private readonly Links $links) {}
+    public function __construct(private readonly CurrentHouse $current, private readonly Links $links, private readonly PeoplePage $page) {}
 
     #[Reads('/houses/{house}/people', 'People', 'Who is of the house')]
     public function index(Request $request): JsonResponse
     {
-        return $this->json($this->shape($request));
+        return $this->json($this->page->for($this->user($request)));
     }
 
     #[Edits('/houses/{house}/people/{person}', 'People', 'Give somebody another part', 'ChangeRole')]
@@ -42,7 +42,7 @@ final class PeopleController extends Controller
         $this->keepAKeeper($membership, Role::from($form->string('role')->toString()));
         $membership->update(['role' => $form->string('role')->toString()]);
 
-        return $this->json($this->shape($form));
+        return $this->json($this->page->for($this->user($form)));
     }
 
     #[Removes('/houses/{house}/people/{person}', 'People', 'Take somebody off; their entries stay')]
@@ -52,7 +52,7 @@ final class PeopleController extends Controller
         $this->keepAKeeper($membership, null);
         $membership->delete();
 
-        return $this->json($this->shape($request));
+        return $this->json($this->page->for($this->user($request)));
     }
 
     #[Adds('/houses/{house}/people/{person}/reset', 'Link', 'A new-password link for somebody, to pass on')]
@@ -66,7 +66,7 @@ final class PeopleController extends Controller
         return $this->json(
             new Link(
                 url('/new-password/'.$this->links->reset($membership->user)),
-                $this->until(Carbon::now()->addHours((int) config('kettle.reset_hours'))),
+                $this->page->until(Carbon::now()->addHours((int) config('kettle.reset_hours'))),
             ),
         );
     }
@@ -77,7 +77,7 @@ final class PeopleController extends Controller
         [$invitation, $token] = $this->links->invite(Role::from($form->string('role')->toString()), $this->user($form));
 
         return $this->json(
-            new Invite($invitation->uid, $invitation->role->value, $this->until($invitation->expires_at), url('/join/'.$token)),
+            new Invite($invitation->uid, $invitation->role->value, $this->page->until($invitation->expires_at), url('/join/'.$token)),
         );
     }
 
@@ -87,7 +87,7 @@ final class PeopleController extends Controller
         $found = Invitation::query()->where('uid', $invitation)->first() ?? throw new NotFoundHttpException();
         $found->delete();
 
-        return $this->json($this->shape($request));
+        return $this->json($this->page->for($this->user($request)));
     }
 
     private function membership(string $person): Membership
@@ -110,32 +110,5 @@ final class PeopleController extends Controller
         if ($membership->role === Role::Keeper && $next !== Role::Keeper && DB::transaction(fn () => $others->doesntExist())) {
             throw new Clash('A house needs a keeper. Make somebody else a keeper first.');
         }
-    }
-
-    private function until(Carbon $moment): string
-    {
-        return $moment
-            ->copy()
-            ->setTimezone($this->current->house()->time_zone)
-            ->format('j F, H:i');
-    }
-
-    private function shape(Request $request): People
-    {
-        $you = $this->user($request)->id;
-        $people = Membership::query()
-            ->where('house_id', $this->current->house()->id)
-            ->with('user')
-            ->orderBy('id')
-            ->get()
-            ->map(fn (Membership $m) => new Person($m->user->uid, $m->user->name, $m->user->email, $m->role->value, $m->user_id === $you));
-        $open = Invitation::query()
-            ->whereNull('used_at')
-            ->where('expires_at', '>', Carbon::now())
-            ->orderBy('id')
-            ->get()
-            ->map(fn (Invitation $i) => new Invite($i->uid, $i->role->value, $this->until($i->expires_at), null));
-
-        return new People(array_values($people->all()), array_values($open->all()));
     }
 }

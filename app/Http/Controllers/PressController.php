@@ -3,8 +3,8 @@
 namespace App\Http\Controllers;
 
 use App\Actions\Batches\Acknowledge;
-use App\Actions\Batches\ChangeKeeping;
 use App\Actions\Batches\ChangePurpose;
+use App\Actions\Batches\ChangeStorage;
 use App\Actions\Batches\CheckBottles;
 use App\Actions\Batches\Decant;
 use App\Actions\Batches\NoteFault;
@@ -13,11 +13,11 @@ use App\Http\Requests;
 use App\Models\Batch;
 use App\OpenApi\Adds;
 use App\OpenApi\Reads;
-use App\Pages\BatchPage;
-use App\Pages\FaultWords;
-use App\Pages\PressWords;
-use App\Pages\WeighOnScale;
-use App\Pages\YieldWords;
+use App\Pages\Almanac\YieldPresenter;
+use App\Pages\Batch\BatchPage;
+use App\Pages\Batch\FaultPresenter;
+use App\Pages\Press\PressPresenter;
+use App\Pages\Press\ScalePresenter;
 use App\Responses\YieldList;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -40,7 +40,7 @@ final class PressController extends Controller
     }
 
     #[Adds('/houses/{house}/batches/{batch}/filling', 'FillingView', 'Which bottles leave the least over', 'AskFilling')]
-    public function filling(Requests\AskFilling $form, Batch $batch, PressWords $words): JsonResponse
+    public function filling(Requests\AskFilling $form, Batch $batch, PressPresenter $words): JsonResponse
     {
         if (! in_array($batch->stage, [Stage::Settling, Stage::Poured], true)) {
             throw DiaryRefused::notOpen('bottle');
@@ -76,7 +76,7 @@ final class PressController extends Controller
     }
 
     #[Adds('/houses/{house}/batches/{batch}/keep', 'BatchView', 'Say where a batch stands, and its best-before is reckoned anew', 'Keep')]
-    public function keep(Requests\Keep $form, Batch $batch, ChangeKeeping $change): JsonResponse
+    public function store(Requests\ChangeStorage $form, Batch $batch, ChangeStorage $change): JsonResponse
     {
         $change(
             $batch,
@@ -114,7 +114,7 @@ final class PressController extends Controller
             'FindFault',
         ),
     ]
-    public function faults(Requests\FindFault $form, Batch $batch, FaultWords $words): JsonResponse
+    public function faults(Requests\FindFault $form, Batch $batch, FaultPresenter $words): JsonResponse
     {
         return $this->json($words->found($this->signs($form), $batch));
     }
@@ -128,25 +128,25 @@ final class PressController extends Controller
     }
 
     #[Reads('/houses/{house}/faults', 'FaultSigns', 'What may be seen or smelled')]
-    public function faultSigns(FaultWords $words): JsonResponse
+    public function faultSigns(FaultPresenter $words): JsonResponse
     {
         return $this->json($words->signs());
     }
 
     #[Adds('/houses/{house}/faults', 'FaultsFound', 'What is likely wrong, by what is seen alone', 'FindFault')]
-    public function faultsOfAnything(Requests\FindFault $form, FaultWords $words): JsonResponse
+    public function faultsOfAnything(Requests\FindFault $form, FaultPresenter $words): JsonResponse
     {
         return $this->json($words->found($this->signs($form), null));
     }
 
     #[Reads('/houses/{house}/yields', 'YieldList', 'What the house has learned of its yields')]
-    public function yields(YieldWords $words): JsonResponse
+    public function yields(YieldPresenter $words): JsonResponse
     {
         return $this->json(new YieldList($words->lines()));
     }
 
     #[Reads('/houses/{house}/yields/one', 'YieldView', 'How one figure narrowed', ['form', 'way'])]
-    public function oneYield(Request $request, YieldWords $words): JsonResponse
+    public function oneYield(Request $request, YieldPresenter $words): JsonResponse
     {
         $way = $this->asked($request, 'way');
         if (! in_array($way, Uptake::WAYS, true)) {
@@ -157,13 +157,13 @@ final class PressController extends Controller
     }
 
     #[Reads('/houses/{house}/scale', 'ScaleView', 'What the simulated scale shows')]
-    public function scale(WeighOnScale $scale): JsonResponse
+    public function scale(ScalePresenter $scale): JsonResponse
     {
         return $this->json($scale->look());
     }
 
     #[Adds('/houses/{house}/scale', 'ScaleView', 'Put something on the simulated scale, or take it off', 'UseScale')]
-    public function useScale(Requests\UseScale $form, WeighOnScale $scale): JsonResponse
+    public function useScale(Requests\UseScale $form, ScalePresenter $scale): JsonResponse
     {
         $uid = $this->text($form->input('batch'));
 

@@ -11,7 +11,7 @@ use App\Models\StoveProbe;
 use App\Models\StoveSession;
 use App\Models\Tenancy\CurrentHouse;
 use App\OpenApi\Adds;
-use App\Pages\StovePageWords;
+use App\Pages\Stove\StovePresenter;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\RateLimiter;
 
@@ -22,7 +22,7 @@ final class ReadingsController extends Controller
     private const WRONG = 30;
 
     #[Adds('/readings', 'ReadingsTaken', 'Readings of a thermometer, with its key as a bearer token', 'SendReadings')]
-    public function take(SendReadings $form, CurrentHouse $current, TakeReadings $take, StovePageWords $page): JsonResponse
+    public function take(SendReadings $form, CurrentHouse $current, TakeReadings $take, StovePresenter $page): JsonResponse
     {
         $key = (string) $form->bearerToken();
         $probe = $key === '' ? null : Probe::query()->withoutGlobalScope('house')->where('key_hash', hash('sha256', $key))->first();

@@ -2,22 +2,15 @@
 
 namespace App\Http\Controllers;
 
-use App\Actions\Recipes\KeepRecipe;
+use App\Actions\Recipes\SaveRecipe;
 use App\House\KitchenFactory;
-use App\House\Times;
 use App\Http\Requests;
 use App\Models\Recipe;
-use App\Models\RecipeVersion;
 use App\OpenApi\Adds;
 use App\OpenApi\Edits;
 use App\OpenApi\Reads;
 use App\OpenApi\Removes;
-use App\Responses\ReadLine;
-use App\Responses\ReadRecipeView;
-use App\Responses\RecipeLine;
-use App\Responses\RecipeList;
-use App\Responses\RecipeVersionView;
-use App\Responses\RecipeView;
+use App\Pages\Recipes\RecipePresenter;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Str;
@@ -29,44 +22,17 @@ use Kettle\Share\SchemaOrg;
 /** Wishes kept under a name, shared as files, and read from wherever they were written. */
 final class RecipesController extends Controller
 {
-    private const SHOWN = 100;
-
     public function __construct(
-        private readonly KeepRecipe $keep,
+        private readonly SaveRecipe $recipes,
         private readonly Planning $planning,
         private readonly KitchenFactory $kitchens,
-        private readonly Times $times,
+        private readonly RecipePresenter $page,
     ) {}
 
     #[Reads('/houses/{house}/recipes', 'RecipeList', 'The recipes of the house', ['q'])]
     public function index(Request $request): JsonResponse
     {
-        $asked = mb_substr(trim($this->asked($request, 'q')), 0, 80);
-        $query = Recipe::query()->when(
-            $asked !== '',
-            fn ($recipes) => $recipes->where('name', 'like', '%'.addcslashes($asked, '%_\\').'%'),
-        );
-        $total = $query->count();
-        $recipes = $query->with('newest')->orderBy('name')->limit(self::SHOWN)->get();
-
-        return $this->json(
-            new RecipeList(
-                array_values(
-                    $recipes
-                        ->map(
-                            fn (Recipe $recipe) => new RecipeLine(
-                                $recipe->uid,
-                                $recipe->name,
-                                $recipe->newest->says,
-                                $recipe->version,
-                                $this->times->date($recipe->newest->made_at),
-                            ),
-                        )
-                        ->all(),
-                ),
-                $total,
-            ),
-        );
+        return $this->json($this->page->list(mb_substr(trim($this->asked($request, 'q')), 0, 80)));
     }
 
     #[Reads('/houses/{house}/recipes/{recipe}', 'RecipeView', 'A recipe and its versions')]
@@ -76,10 +42,10 @@ final class RecipesController extends Controller
     }
 
     #[Adds('/houses/{house}/recipes', 'RecipeView', 'Keep a wish under a name', 'KeepRecipe')]
-    public function keep(Requests\KeepRecipe $form): JsonResponse
+    public function save(Requests\SaveRecipe $form): JsonResponse
     {
         return $this->recipe(
-            $this->keep->add(
+            $this->recipes->add(
                 $form->string('name')->trim()->toString(),
                 $form->string('note')->trim()->toString(),
                 (array) $form->input('wish'),
@@ -91,7 +57,7 @@ final class RecipesController extends Controller
     public function edit(Requests\EditRecipe $form, Recipe $recipe): JsonResponse
     {
         return $this->recipe(
-            $this->keep->edit(
+            $this->recipes->edit(
                 $recipe,
                 $form->string('name')->trim()->toString(),
                 $form->string('note')->trim()->toString(),
@@ -112,17 +78,7 @@ final class RecipesController extends Controller
     #[Adds('/houses/{house}/recipes/read', 'ReadRecipeView', 'Read a recipe however it is written; nothing is kept', 'ReadRecipe')]
     public function read(Requests\ReadRecipe $form, Questions $desk): JsonResponse
     {
-        $read = $desk->recipes()->read($form->string('text')->toString(), $this->kitchens->plain());
-
-        return $this->json(
-            new ReadRecipeView(
-                $read->name,
-                $read->note,
-                $read->wish,
-                array_map(fn (array $line) => new ReadLine($line['line'], $line['as'], $line['says'], $line['guess']), $read->lines),
-                $read->notes,
-            ),
-        );
+        return $this->json($this->page->read($desk->recipes()->read($form->string('text')->toString(), $this->kitchens->plain())));
     }
 
     #[
@@ -171,32 +127,6 @@ final class RecipesController extends Controller
 
     private function recipe(Recipe $recipe): JsonResponse
     {
-        $versions = $recipe->versions()->orderByDesc('number')->limit(50)->get();
-        $newest = $versions->first();
-        assert($newest !== null);
-
-        return $this->json(
-            new RecipeView(
-                $recipe->uid,
-                $recipe->name,
-                $newest->note,
-                $recipe->version,
-                $newest->wish,
-                array_values(
-                    $versions
-                        ->map(
-                            fn (RecipeVersion $version) => new RecipeVersionView(
-                                $version->number,
-                                $version->name,
-                                $version->note,
-                                $version->by,
-                                $this->times->logged($version->made_at),
-                                $version->wish,
-                            ),
-                        )
-                        ->all(),
-                ),
-            ),
-        );
+        return $this->json($this->page->view($recipe));
     }
 }

@@ -2,177 +2,31 @@
 
 namespace App\Http\Controllers;
 
-use App\Models\Batch;
-use App\Models\Lot;
-use App\Models\Recipe;
 use App\OpenApi\Reads;
-use App\Pages\AlmanacWords;
-use App\Pages\BatchWords;
-use App\Pages\StoreWords;
-use App\Responses\Found;
-use App\Responses\FoundList;
-use App\Responses\PressList;
-use App\Responses\Shelf;
-use App\Responses\ShelfJar;
-use App\Responses\ShelfPart;
-use Illuminate\Database\Eloquent\Builder;
+use App\Pages\Shelf\ShelfPage;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Pagination\Cursor;
-use Illuminate\Support\Carbon;
-use Kettle\Diary\Stage;
 
 /** Every jar, a page of each board at a time; what wants the press; and the find box. */
 final class ShelfController extends Controller
 {
-    private const PAGE = 12;
-
-    /** @var array<string, array{string, list<Stage>, string}> name, stages and order of each board */
-    private const PARTS = [
-        'steeping' => ['Steeping', [Stage::Planned, Stage::Steeping], 'strain_at'],
-        'resting' => ['Resting', [Stage::Settling, Stage::Poured], 'strain_at'],
-        'bottled' => ['Bottled, and keeping', [Stage::Bottled], 'best_before'],
-    ];
-
-    public function __construct(private readonly BatchWords $words, private readonly StoreWords $stores) {}
+    public function __construct(private readonly ShelfPage $page) {}
 
     #[Reads('/houses/{house}/shelf', 'Shelf', 'Every jar', ['part', 'after'])]
     public function show(Request $request): JsonResponse
     {
-        $part = $this->asked($request, 'part');
-        $names = isset(self::PARTS[$part]) ? [$part] : array_keys(self::PARTS);
-        $counts = Batch::query()->selectRaw('stage, count(*) as jars')->groupBy('stage')->toBase()->pluck('jars', 'stage');
-        $parts = array_map(
-            fn (string $name) => $this->part($name, $counts->all(), $part === $name ? $this->asked($request, 'after') : ''),
-            $names,
-        );
-
-        return $this->json(new Shelf($parts, $counts->isEmpty()));
+        return $this->json($this->page->boards($this->asked($request, 'part'), $this->asked($request, 'after')));
     }
 
     #[Reads('/houses/{house}/press', 'PressList', 'What wants the press')]
     public function press(): JsonResponse
     {
-        $soon = Carbon::now()->addDays(3);
-
-        return $this->json(
-            new PressList(
-                $this->jars(fn (Builder $q) => $q->where('stage', Stage::Steeping)->where('strain_at', '<', $soon)->orderBy('strain_at')),
-                $this->jars(fn (Builder $q) => $q->whereIn('stage', [Stage::Settling, Stage::Poured])->orderBy('strain_at')),
-                $this->jars(fn (Builder $q) => $q->where('stage', Stage::Bottled)->orderByDesc('id')),
-            ),
-        );
+        return $this->json($this->page->press());
     }
 
     #[Reads('/houses/{house}/find', 'FoundList', 'Find a jar or a plant', ['q'])]
-    public function find(Request $request, AlmanacWords $almanac): JsonResponse
+    public function find(Request $request): JsonResponse
     {
-        $typed = mb_strtolower(trim(mb_substr($this->asked($request, 'q'), 0, 60)));
-        if ($typed === '') {
-            return $this->json(new FoundList([]));
-        }
-        $like = addcslashes($typed, '%_\\').'%';
-        $batches = Batch::query()
-            ->select(BatchWords::COLUMNS)
-            ->where(fn (Builder $q) => $q->where('code', 'like', $like)->orWhere('name', 'like', '%'.$like))
-            ->orderByDesc('id')
-            ->limit(8)
-            ->get();
-        $found = $batches
-            ->map(
-                fn (Batch $batch) => new Found(
-                    'jar',
-                    $batch->code.' '.$batch->name,
-                    $this->words->stage($batch),
-                    'batch/'.$batch->uid,
-                ),
-            )
-            ->all();
-        foreach (
-            Lot::query()
-                ->where('called', 'like', '%'.$like)
-                ->where('left', '>', 0)
-                ->orderBy('called')
-                ->limit(5)
-                ->get() as $lot
-        ) {
-            $found[] = new Found(
-                'lot',
-                $lot->called,
-                'in Stores, '.$this->stores->amount($lot, (float) $lot->left).' left',
-                'stores/'.$lot->uid,
-            );
-        }
-        foreach (
-            Recipe::query()
-                ->where('name', 'like', '%'.$like)
-                ->orderBy('name')
-                ->limit(5)
-                ->get() as $recipe
-        ) {
-            $found[] = new Found('recipe', $recipe->name, 'a recipe', 'recipes/'.$recipe->uid);
-        }
-        $says = [
-            'plant' => 'a plant in the Almanac',
-            'oil' => 'an oil in the Almanac',
-            'method' => 'a method in the Almanac',
-            'caution' => 'a caution',
-            'fault' => 'a fault',
-        ];
-        foreach ($says as $kind => $what) {
-            foreach (array_slice($almanac->list($kind, $typed, true), 0, 5) as $entry) {
-                $found[] = new Found($kind, $entry->name, $what, "almanac/{$entry->kind}/{$entry->key}");
-            }
-        }
-
-        return $this->json(new FoundList(array_values($found)));
-    }
-
-    /** @param  array<array-key, mixed>  $counts jars by stage */
-    private function part(string $part, array $counts, string $after): ShelfPart
-    {
-        [$name, $stages, $order] = self::PARTS[$part];
-        $query = Batch::query()->select(BatchWords::COLUMNS)->whereIn('stage', $stages)->orderBy($order)->orderBy('id');
-        $page = $query->cursorPaginate(self::PAGE, cursor: $this->cursor($after, $order));
-        $total = 0;
-        foreach ($stages as $stage) {
-            $total += is_numeric($counts[$stage->value] ?? null) ? (int) $counts[$stage->value] : 0;
-        }
-
-        return new ShelfPart(
-            $part,
-            $name,
-            $total,
-            array_values(array_map(fn (Batch $batch) => $this->words->jar($batch), $page->items())),
-            $page->nextCursor()?->encode(),
-        );
-    }
-
-    /**
-     * @param  \Closure(Builder<Batch>): Builder<Batch>  $which
-     * @return list<ShelfJar>
-     */
-    private function jars(\Closure $which): array
-    {
-        return array_values(
-            $which(Batch::query()->select(BatchWords::COLUMNS))
-                ->limit(self::PAGE)
-                ->get()
-                ->map(fn (Batch $batch) => $this->words->jar($batch))
-                ->all(),
-        );
-    }
-
-    /** Where to go on along a board; what is not one of our own marks begins at the beginning. */
-    private function cursor(string $after, string $order): ?Cursor
-    {
-        $mark = json_decode((string) base64_decode(strtr($after, '-_', '+/'), true), true);
-        $ours =
-            is_array($mark) &&
-            is_string($mark[$order] ?? null) &&
-            is_int($mark['id'] ?? null) &&
-            is_bool($mark['_pointsToNextItems'] ?? null);
-
-        return $ours ? Cursor::fromEncoded($after) : null;
+        return $this->json($this->page->find($this->asked($request, 'q')));
     }
 }

@@ -3,8 +3,8 @@
 namespace App\Http\Controllers;
 
 use App\Actions\Stores\CheckLot;
-use App\Actions\Stores\KeepLot;
 use App\Actions\Stores\LotsCsv;
+use App\Actions\Stores\SaveLot;
 use App\Files\CsvRefused;
 use App\Http\Requests;
 use App\Models\Lot;
@@ -12,7 +12,7 @@ use App\OpenApi\Adds;
 use App\OpenApi\Edits;
 use App\OpenApi\Reads;
 use App\OpenApi\Removes;
-use App\Pages\StoreWords;
+use App\Pages\Stores\StoresPresenter;
 use App\Responses\LotKindTab;
 use App\Responses\StoresPage;
 use Illuminate\Database\Eloquent\Builder;
@@ -28,7 +28,7 @@ final class StoresController extends Controller
 
     private const NAMES = ['herb' => 'Herbs', 'carrier' => 'Oils', 'wax' => 'Waxes and butters', 'jar' => 'Jars', 'bottle' => 'Bottles'];
 
-    public function __construct(private readonly StoreWords $words, private readonly KeepLot $keep) {}
+    public function __construct(private readonly StoresPresenter $words, private readonly SaveLot $keep) {}
 
     #[Reads('/houses/{house}/stores', 'StoresPage', 'A page of Stores', ['kind', 'q', 'page', 'used'])]
     public function index(Request $request): JsonResponse

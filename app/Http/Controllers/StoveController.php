@@ -11,10 +11,10 @@ use App\Models\Probe;
 use App\Models\StoveSession;
 use App\OpenApi\Adds;
 use App\OpenApi\Reads;
-use App\Pages\CautionWords;
-use App\Pages\Outlook;
-use App\Pages\StovePageWords;
-use App\Pages\StoveWords;
+use App\Pages\Batch\CautionPresenter;
+use App\Pages\Stove\OutlookPresenter;
+use App\Pages\Stove\PotPresenter;
+use App\Pages\Stove\StovePresenter;
 use App\Responses\CautionList;
 use App\Responses\CautionView;
 use Illuminate\Http\JsonResponse;
@@ -29,7 +29,7 @@ final class StoveController extends Controller
     /** Jars one pot is asked about. */
     private const JARS = 24;
 
-    public function __construct(private readonly StoveWords $words, private readonly StovePageWords $page) {}
+    public function __construct(private readonly PotPresenter $words, private readonly StovePresenter $page) {}
 
     #[Reads('/houses/{house}/stove', 'StovePage', 'What is warm, and what wants warmth')]
     public function index(): JsonResponse
@@ -44,7 +44,7 @@ final class StoveController extends Controller
     }
 
     #[Reads('/houses/{house}/cautions', 'CautionList', 'The cautions of what is put to warm together', ['batches'])]
-    public function cautions(Request $request, CautionWords $words): JsonResponse
+    public function cautions(Request $request, CautionPresenter $words): JsonResponse
     {
         $batches = Batch::query()
             ->whereIn('uid', array_slice(explode(',', $this->asked($request, 'batches')), 0, self::JARS))
@@ -65,7 +65,7 @@ final class StoveController extends Controller
     }
 
     #[Adds('/houses/{house}/stove/outlook', 'PotOutlook', 'What a pot will do', 'PlanPot')]
-    public function outlook(Requests\PlanPot $form, Outlook $outlook): JsonResponse
+    public function outlook(Requests\PlanPot $form, OutlookPresenter $outlook): JsonResponse
     {
         return $this->json(
             $outlook(

@@ -2,111 +2,26 @@
 
 namespace App\Http\Controllers;
 
-use App\Actions\Batches\Records;
 use App\Actions\Batches\RecordTask;
-use App\House\KitchenFactory;
-use App\House\Times;
 use App\Http\Requests\ShakeTogether;
 use App\Models\Batch;
-use App\Models\StoveJar;
-use App\Models\StoveSession;
-use App\Models\Task;
 use App\OpenApi\Adds;
 use App\OpenApi\Reads;
-use App\Pages\BatchWords;
-use App\Pages\Headline;
-use App\Pages\StoreWords;
-use App\Pages\StoveWords;
-use App\Pages\TaskWords;
-use App\Responses\DayBar;
-use App\Responses\DayGroup;
-use App\Responses\DayMark;
-use App\Responses\PlaceGroup;
-use App\Responses\StoveCard;
-use App\Responses\TaskView;
-use App\Responses\Today;
-use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Collection;
+use App\Pages\Today\TodayPage;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Kettle\Diary\DiaryRefused;
 use Kettle\Diary\Step;
 
-/** What wants doing now and in the coming days, a page of it however large the house. */
+/** What wants doing now and in the coming days, and several jars shaken at once. */
 final class TodayController extends Controller
 {
-    private const DUE_LIMIT = 40;
-
-    private const COMING_LIMIT = 12;
-
-    private const COMING_DAYS = 14;
-
-    private const PLACES = ['press' => 'At the press', 'stove' => 'At the stove', 'bench' => 'At the bench', 'shelf' => 'At the shelf'];
-
-    public function __construct(
-        private readonly KitchenFactory $kitchens,
-        private readonly TaskWords $words,
-        private readonly Times $times,
-        private readonly Headline $headline,
-        private readonly StoreWords $storeWords,
-        private readonly StoveWords $stoveWords,
-        private readonly Records $records,
-    ) {}
+    public function __construct(private readonly TodayPage $page) {}
 
     #[Reads('/houses/{house}/today', 'Today', 'What wants doing')]
     public function show(): JsonResponse
     {
-        $kitchen = $this->kitchens->plain();
-        $tonight = Carbon::instance($kitchen->today()->modify('+1 day'))->utc();
-        // What stands warm at the Stove is shaken and taken off there, by its thermometer.
-        $atStove = StoveJar::query()
-            ->whereNull('out_at')
-            ->whereHas('session', fn (Builder $query) => $query->where('state', StoveSession::ON)->where('speed', 1))
-            ->pluck('batch_id');
-        $due = $this->tasks(
-            fn (Builder $query) => $query
-                ->where('due_at', '<', $tonight)
-                ->where(fn (Builder $query) => $query->whereNotIn('batch_id', $atStove)->orWhereNotIn('step', [Step::WarmOff, Step::Shake]))
-                ->where(
-                    fn (Builder $query) => $query
-                        ->where('open', true)
-                        ->orWhere(fn (Builder $waiting) => $waiting->where('step', Step::Settle)->where('due_at', '>', Carbon::now())),
-                ),
-            self::DUE_LIMIT,
-        );
-        $coming = $this->tasks(
-            fn (Builder $query) => $query
-                ->whereBetween('due_at', [$tonight, $tonight->copy()->addDays(self::COMING_DAYS)])
-                ->whereIn('step', [Step::Moisten, Step::WarmOil, Step::Fill, Step::WarmOn, Step::Strain, Step::Decant, Step::Bottle]),
-            self::COMING_LIMIT,
-        );
-        $stove = $this->stove();
-        $total =
-            $due->count() < self::DUE_LIMIT
-                ? $due->where('open', true)->count()
-                : Task::query()->where('due_at', '<', $tonight)->where('open', true)->count();
-        [$stores, $storesMore] = $this->storeWords->tasks();
-        // Of what is past the hours it may be used, nothing else is to be done.
-        $due = $due->reject(fn (Task $task) => $task->step !== Step::UseUp && $this->records->lateness($task->batch)->isPastUse());
-        $views = array_values($due->map(fn (Task $task) => $this->words->view($task, $task->batch))->all());
-
-        return $this->json(
-            new Today(
-                headline: $this->headline->of($views, $total),
-                date: $kitchen->now->format('l j F Y'),
-                throw_away: array_values(array_filter($views, fn (TaskView $task) => $task->danger)),
-                bar: $this->bar($views),
-                places: $this->places($views),
-                coming: $this->days($coming),
-                stove: $stove,
-                stores: $stores,
-                stores_more: $storesMore,
-                due: $total,
-                shown: $due->where('open', true)->count(),
-                empty: $views === [] && $coming->isEmpty() && Batch::query()->doesntExist(),
-            ),
-        );
+        return $this->json($this->page->now());
     }
 
     #[Adds('/houses/{house}/today/shaken', 'Today', 'Several jars were shaken or turned over', 'ShakeTogether')]
@@ -124,100 +39,5 @@ final class TodayController extends Controller
         });
 
         return $this->show();
-    }
-
-    /** @return list<StoveCard> the pots that are warm just now */
-    private function stove(): array
-    {
-        return array_values(
-            StoveSession::query()
-                ->where('state', '!=', StoveSession::ENDED)
-                ->where('speed', 1)
-                ->orderByDesc('id')
-                ->limit(4)
-                ->with(['jars.batch', 'probes.probe'])
-                ->get()
-                ->map($this->stoveWords->card(...))
-                ->all(),
-        );
-    }
-
-    /**
-     * @param  \Closure(Builder<Task>): Builder<Task>  $which
-     * @return Collection<int, Task>
-     */
-    private function tasks(\Closure $which, int $limit): Collection
-    {
-        return $which(Task::query())
-            ->orderBy('due_at')
-            ->orderBy('id')
-            ->limit($limit)
-            ->with(['batch' => fn ($query) => $query->select(BatchWords::COLUMNS)])
-            ->get();
-    }
-
-    /**
-     * @param  list<TaskView>  $views
-     * @return list<PlaceGroup>
-     */
-    private function places(array $views): array
-    {
-        $groups = [];
-        foreach (self::PLACES as $place => $name) {
-            $tasks = array_values(array_filter($views, fn (TaskView $task) => $task->place === $place && ! $task->danger));
-            if ($tasks !== []) {
-                $groups[] = new PlaceGroup($place, $name, $tasks);
-            }
-        }
-
-        return $groups;
-    }
-
-    /**
-     * @param  Collection<int, Task>  $tasks
-     * @return list<DayGroup>
-     */
-    private function days(Collection $tasks): array
-    {
-        $days = [];
-        foreach ($tasks as $task) {
-            $days[$this->kitchens->local($task->due_at)->format('Y-m-d')][] = $this->words->view($task, $task->batch);
-        }
-
-        return array_map(
-            fn (string $day, array $views) => new DayGroup(
-                $day,
-                $this->times->day(Carbon::parse($day, $this->kitchens->now()->getTimezone())),
-                $views,
-            ),
-            array_keys($days),
-            $days,
-        );
-    }
-
-    /** @param  list<TaskView>  $views */
-    private function bar(array $views): DayBar
-    {
-        $kitchen = $this->kitchens->plain();
-        $from = $kitchen->waking->from($kitchen->now)->getTimestamp();
-        $length = $kitchen->waking->to($kitchen->now)->getTimestamp() - $from;
-        $share = fn (int $moment): float => round(($moment - $from) / $length, 4);
-        $marks = [];
-        foreach ($views as $task) {
-            $moment = new \DateTimeImmutable($task->due_at);
-            $at = $share($moment->getTimestamp());
-            if ($at >= 0 && $at <= 1 && ! $task->waiting) {
-                $marks[] = new DayMark($at, $this->times->clock($moment).' '.$task->title);
-            }
-        }
-        $now = $share($kitchen->now->getTimestamp());
-
-        return new DayBar(
-            $kitchen->waking->fromText(),
-            $kitchen->waking->toText(),
-            $now >= 0 && $now <= 1 ? $now : null,
-            $kitchen->now->format('H:i'),
-            $marks,
-        );
     }
 }

@@ -10,9 +10,9 @@ use App\Models\Batch;
 use App\Models\Photo;
 use App\OpenApi\Adds;
 use App\OpenApi\Reads;
-use App\Pages\LookWords;
-use App\Pages\SunJars;
-use App\Pages\WarmthOfBatch;
+use App\Pages\Batch\LookPresenter;
+use App\Pages\Batch\SunPresenter;
+use App\Pages\Batch\WarmthPresenter;
 use App\Responses\RefusedReading;
 use App\Responses\WeatherTaken;
 use Illuminate\Http\JsonResponse;
@@ -23,10 +23,10 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** A batch watched as it infuses: its warmth, its sun, its colour and its scent. */
 final class WatchController extends Controller
 {
-    public function __construct(private readonly LookWords $looks, private readonly SunJars $sun) {}
+    public function __construct(private readonly LookPresenter $looks, private readonly SunPresenter $sun) {}
 
     #[Reads('/houses/{house}/batches/{batch}/warmth', 'BatchWarmth', 'All the warmth a batch has had')]
-    public function warmth(Batch $batch, WarmthOfBatch $warmth): JsonResponse
+    public function warmth(Batch $batch, WarmthPresenter $warmth): JsonResponse
     {
         return $this->json($warmth->of($batch));
     }

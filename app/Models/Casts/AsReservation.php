@@ -16,9 +16,9 @@ final class AsReservation implements CastsAttributes
     /** @param  array<string, mixed>  $attributes */
     public function get(Model $model, string $key, mixed $value, array $attributes): ?Reservation
     {
-        $kept = is_string($value) ? json_decode($value, true) : null;
+        $stored = is_string($value) ? json_decode($value, true) : null;
 
-        return is_array($kept) && isset($kept['slots']) ? Reservation::of($kept) : null;
+        return is_array($stored) && isset($stored['slots']) ? Reservation::of($stored) : null;
     }
 
     /** @param  array<string, mixed>  $attributes */

@@ -2,10 +2,10 @@
 
 namespace App\Models\Tenancy;
 
-/** View: look at everything. Work: plan, log, press. Keep: settings, people, export and import. */
+/** View: look at everything. Work: plan, log, press. Manage: settings, people, export and import. */
 enum Ability: string
 {
     case View = 'view';
     case Work = 'work';
-    case Keep = 'keep';
+    case Manage = 'manage';
 }

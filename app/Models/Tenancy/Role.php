@@ -14,7 +14,7 @@ enum Role: string
         return match ($ability) {
             Ability::View => true,
             Ability::Work => $this !== self::Reader,
-            Ability::Keep => $this === self::Keeper,
+            Ability::Manage => $this === self::Keeper,
         };
     }
 }

@@ -15,14 +15,14 @@ final readonly class Bottled extends Line
 
     /**
      * @param  list<FilledSize>  $bottles
-     * @param  array<string, string>  $kept how they are kept, as far as it was said
+     * @param  array<string, string>  $storedAs how they are kept, as far as it was said
      * @param  list<array{lot: string, count: int}>  $taken bottles out of Stores
      */
     public function __construct(
         public array $bottles,
         public float $filledMl,
         public ?float $leftMl,
-        public array $kept = [],
+        public array $storedAs = [],
         public array $taken = [],
     ) {}
 
@@ -48,7 +48,7 @@ final readonly class Bottled extends Line
             'bottles' => array_map(fn (FilledSize $size) => $size->data(), $this->bottles),
             'filled_ml' => $this->filledMl,
             'left_ml' => $this->leftMl,
-            'kept' => $this->kept,
+            'kept' => $this->storedAs,
             'taken' => $this->taken,
         ];
     }

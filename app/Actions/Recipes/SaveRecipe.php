@@ -1,0 +1,92 @@
+<?php
+
+namespace App\Actions\Recipes;
+
+use App\Actions\Clash;
+use App\Actions\Stores\StockLedger;
+use App\House\KitchenFactory;
+use App\Models\Recipe;
+use App\Models\RecipeVersion;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Kettle\Recipe\Planning;
+use Kettle\Recipe\WishRefused;
+use Kettle\Share\RecipeFile;
+use Kettle\Share\RecipeRefused;
+
+/** Keeps a wish under a name; kept again it is a new version, and how it was stays beside. */
+final readonly class SaveRecipe
+{
+    public function __construct(private Planning $planning, private KitchenFactory $kitchens) {}
+
+    /**
+     * @param  array<mixed>  $wish one that can be planned
+     *
+     * @throws WishRefused|RecipeRefused
+     */
+    public function add(string $name, string $note, array $wish): Recipe
+    {
+        [$shared, $says] = $this->checked($name, $wish);
+
+        return DB::transaction(function () use ($name, $note, $shared, $says): Recipe {
+            $recipe = Recipe::query()->create(['uid' => Str::ulid()->toString(), 'name' => $name, 'version' => 1]);
+            $this->version($recipe, $name, $note, $shared, $says);
+
+            return $recipe;
+        });
+    }
+
+    /**
+     * @param  array<mixed>  $wish
+     *
+     * @throws WishRefused|RecipeRefused|Clash
+     */
+    public function edit(Recipe $recipe, string $name, string $note, array $wish, int $version): Recipe
+    {
+        [$shared, $says] = $this->checked($name, $wish);
+
+        return DB::transaction(function () use ($recipe, $name, $note, $shared, $says, $version): Recipe {
+            $locked = Recipe::query()->whereKey($recipe->id)->lockForUpdate()->firstOrFail();
+            if ($locked->version !== $version) {
+                throw new Clash('Somebody kept another version of this recipe meanwhile. Look at it, and keep yours again.', [
+                    'version' => $locked->version,
+                ]);
+            }
+            $locked->fill(['name' => $name, 'version' => $version + 1])->save();
+            $this->version($locked, $name, $note, $shared, $says);
+
+            return $locked;
+        });
+    }
+
+    /**
+     * @param  array<mixed>  $wish
+     * @return array{array<string, mixed>, string} the wish as it is kept, and what it makes
+     */
+    private function checked(string $name, array $wish): array
+    {
+        if ($name === '') {
+            throw RecipeRefused::nameless();
+        }
+        $shared = RecipeFile::shared($wish);
+        $plan = $this->planning->plan($shared, $this->kitchens->forWish($shared));
+
+        return [$shared, mb_substr($plan->name().', '.$plan->amounts->ratio->text().', '.$plan->wish->method->name, 0, 255)];
+    }
+
+    /** @param  array<string, mixed>  $wish */
+    private function version(Recipe $recipe, string $name, string $note, array $wish, string $says): void
+    {
+        RecipeVersion::query()->create([
+            'recipe_id' => $recipe->id,
+            'number' => $recipe->version,
+            'name' => $name,
+            'says' => $says,
+            'note' => $note,
+            'wish' => $wish,
+            'by' => StockLedger::who(),
+            'made_at' => Carbon::now(),
+        ]);
+    }
+}

@@ -1,0 +1,172 @@
+<?php
+
+namespace App\Actions\Stores;
+
+use App\Actions\Batches\BatchProjector;
+use App\Actions\Clash;
+use App\House\KitchenFactory;
+use App\Models\Batch;
+use App\Models\BottleSize;
+use App\Models\Jar;
+use App\Models\Lot;
+use App\Models\LotMove;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Kettle\Diary\Stage;
+use Kettle\Recipe\Planning;
+use Kettle\Stores\LotKind;
+use Kettle\Stores\LotReader;
+use Kettle\Stores\LotRefused;
+use Kettle\Stores\LotsRefused;
+
+/** Takes a lot into Stores as somebody wrote it, changes what is known of it, and counts what is left. */
+final readonly class SaveLot
+{
+    public function __construct(
+        private Planning $planning,
+        private KitchenFactory $kitchens,
+        private StockLedger $ledger,
+        private BatchProjector $fold,
+    ) {}
+
+    public function reader(): LotReader
+    {
+        $kitchen = $this->kitchens->plain();
+        $sizes = [...Jar::query()->pluck('called', 'uid')->all(), ...BottleSize::query()->pluck('called', 'uid')->all()];
+
+        return new LotReader($this->planning->cupboard(), $kitchen->reader(), $kitchen->today(), $sizes);
+    }
+
+    /**
+     * @param  array<mixed>  $fields
+     *
+     * @throws LotsRefused
+     */
+    public function add(array $fields, ?LotReader $reader = null): Lot
+    {
+        $read = ($reader ?? $this->reader())->read($fields);
+
+        return DB::transaction(function () use ($read): Lot {
+            $lot = new Lot([
+                ...$this->columns($read),
+                'uid' => Str::ulid()->toString(),
+                'got' => $read['lot']->stock->got,
+                'left' => 0,
+                'typed' => $read['typed'],
+            ]);
+            $lot->version = 0;
+            $lot->save();
+            $this->ledger->move($lot, 'in', $read['lot']->stock->got);
+
+            return $lot;
+        });
+    }
+
+    /**
+     * What is known of a lot, but for how much is left: that is counted. The amount, where it differs, is
+     * what was got, and corrects the beginning.
+     *
+     * @param  array<mixed>  $fields
+     *
+     * @throws LotsRefused
+     * @throws Clash when somebody changed it meanwhile
+     */
+    public function edit(Lot $lot, array $fields, ?int $version, ?LotReader $reader = null): Lot
+    {
+        $read = ($reader ?? $this->reader())->read($fields, $lot->uid);
+        if ($read['lot']->kind !== $lot->kind) {
+            throw LotsRefused::of([
+                (new LotRefused('unknown', 'A lot stays what it is. Take this one out, and enter the other.', 'kind'))->toArray(),
+            ]);
+        }
+
+        return DB::transaction(function () use ($lot, $read, $version): Lot {
+            $locked = Lot::query()->whereKey($lot->id)->lockForUpdate()->firstOrFail();
+            if ($version !== null && $locked->version !== $version) {
+                throw new Clash('Somebody changed this lot meanwhile. What stands now is shown; enter yours again where it differs.', [
+                    'version' => $locked->version,
+                ]);
+            }
+            $more = $read['lot']->stock->got - (float) $locked->got;
+            $locked->fill([...$this->columns($read), 'got' => $read['lot']->stock->got, 'typed' => $read['typed']]);
+            $aged = $locked->isDirty(['opened_on', 'best_before']);
+            abs($more) > 0.0005
+                ? $this->ledger->move($locked, 'count', $more, note: 'what was got was put right')
+                : $this->ledger->total($locked);
+            $aged && $this->refoldBatchesOf($locked);
+
+            return $locked;
+        });
+    }
+
+    /** What was made from it keeps as long as it does: their best-before is reckoned anew. */
+    private function refoldBatchesOf(Lot $lot): void
+    {
+        $made = Batch::query()
+            ->where('stage', '!=', Stage::Discarded)
+            ->whereIn('id', LotMove::query()->where('lot_id', $lot->id)->whereNotNull('batch_id')->select('batch_id'));
+        $made->lockForUpdate()->get()->each(fn (Batch $batch) => $this->fold->refresh($batch));
+    }
+
+    /** @throws LotRefused|\Kettle\Measure\AmountRefused */
+    public function count(Lot $lot, string $typed, string $note): Lot
+    {
+        $left = $this->counted($lot, $typed);
+
+        return DB::transaction(function () use ($lot, $left, $note): Lot {
+            $locked = Lot::query()->whereKey($lot->id)->lockForUpdate()->firstOrFail();
+            $this->ledger->move($locked, 'count', $left - (float) $locked->left, note: $note);
+
+            return $locked;
+        });
+    }
+
+    private function counted(Lot $lot, string $typed): float
+    {
+        $measure = $lot->kind->measure();
+        // "0", or nothing left, is what a count is often for.
+        if (preg_match('/^0+(\.0+)?\s*[a-z]*$/i', trim($typed)) === 1) {
+            return 0.0;
+        }
+        if ($measure === null) {
+            return preg_match('/^\d{1,5}$/', trim($typed)) === 1 ? (float) $typed : throw LotRefused::count($typed);
+        }
+        $cupboard = $this->planning->cupboard();
+        $density =
+            $lot->kind === LotKind::Carrier
+                ? $cupboard->carrier($lot->material)->at20
+                : ($lot->form === null
+                    ? null
+                    : $cupboard->form($lot->form)->bulk->loose);
+
+        return $this->kitchens->plain()->reader()->within($typed, $measure, $measure->value, 0.01, 200_000, $density)->value;
+    }
+
+    /**
+     * @param  array{lot: \Kettle\Stores\Lot, part: string, how: string, where: string, note: string, typed: string}  $read
+     * @return array<string, mixed>
+     */
+    private function columns(array $read): array
+    {
+        $lot = $read['lot'];
+
+        return [
+            'kind' => $lot->kind,
+            'material' => $lot->material,
+            'called' => $lot->called,
+            'part' => $read['part'],
+            'form' => $lot->form,
+            'state' => $lot->state,
+            'low_at' => $lot->stock->lowAt,
+            'price' => $lot->stock->price,
+            'got_how' => $read['how'],
+            'got_where' => $read['where'],
+            'got_on' => $lot->dates->gotOn?->format('Y-m-d'),
+            'opened_on' => $lot->dates->openedOn?->format('Y-m-d'),
+            'best_before' => $lot->dates->bestBefore?->format('Y-m-d'),
+            'food_grade' => $lot->origin->foodGrade,
+            'allergens' => $lot->origin->allergens,
+            'note' => $read['note'],
+        ];
+    }
+}

@@ -1,0 +1,171 @@
+<?php
+
+namespace App\Pages\Almanac;
+
+use App\House\KitchenFactory;
+use App\Models\Batch;
+use App\Models\BatchYield;
+use App\Responses\YieldLine;
+use App\Responses\YieldStep;
+use App\Responses\YieldView;
+use Kettle\Infusion\Uptake;
+use Kettle\Infusion\UptakeSeen;
+use Kettle\Infusion\UptakeSpread;
+use Kettle\Infusion\YieldHistory;
+use Kettle\Material\Cupboard;
+use Kettle\Material\Tables;
+use Kettle\Recipe\Planning;
+
+/** What the house has learned of the oil its herbs keep. */
+final readonly class YieldPresenter
+{
+    /** The last batches of a form that a batch is set against. */
+    private const OF = 200;
+
+    public function __construct(private Tables $tables, private KitchenFactory $kitchens, private Planning $planning) {}
+
+    /**
+     * @param  ?string  $form one form, dried and wet; null for all
+     * @return list<YieldLine> every form and way there are batches of
+     */
+    public function lines(?string $form = null): array
+    {
+        $rows = BatchYield::query()
+            ->when($form !== null, fn ($query) => $query->whereIn('form', [$form, $form.', wet']))
+            ->groupBy('form', 'way')
+            ->orderBy('form')
+            ->orderBy('way')
+            ->toBase()
+            ->selectRaw('form, way, COUNT(*) AS many, SUM(1 / variance) AS weight, SUM(uptake / variance) AS weighted')
+            ->get();
+
+        return array_values(
+            $rows
+                ->map(
+                    fn (object $row) => $this->line(
+                        (string) $row->form,
+                        (string) $row->way,
+                        UptakeSeen::sums((int) $row->many, (float) $row->weight, (float) $row->weighted),
+                    ),
+                )
+                ->all(),
+        );
+    }
+
+    /** How one figure narrowed; of very many batches the last are drawn, from what all together say. */
+    public function view(string $form, string $way): YieldView
+    {
+        // The last are drawn; those before them are two sums, however many they were.
+        $rows = BatchYield::query()
+            ->where('form', $form)
+            ->where('way', $way)
+            ->orderByDesc('strained_at')
+            ->orderByDesc('id')
+            ->limit(YieldHistory::SHOWN)
+            ->with('batch:id,house_id,uid,code')
+            ->get()
+            ->reverse()
+            ->values();
+        $all = $this->kitchens->seen($form, $way);
+        $history = (new YieldHistory($this->tables))->of(
+            $way,
+            array_values(
+                $rows
+                    ->map(
+                        fn (BatchYield $row) => [
+                            'id' => (string) $row->id,
+                            'oil_ml' => (float) $row->oil_ml,
+                            'out_ml' => (float) $row->out_ml,
+                            'dry_g' => (float) $row->dry_g,
+                        ],
+                    )
+                    ->all(),
+            ),
+            $all->less(self::seen($rows->all())),
+        );
+        $batches = $rows->keyBy('id');
+
+        return new YieldView(
+            $this->line($form, $way, $all),
+            array_map(
+                fn (array $step) => new YieldStep(
+                    $batches[(int) $step['id']]->batch->uid ?? '',
+                    $batches[(int) $step['id']]->batch->code ?? '',
+                    $step['uptake'],
+                    round($step['mean'], 3),
+                    round($step['low'], 3),
+                    round($step['high'], 3),
+                    $step['odd'],
+                ),
+                $history['steps'],
+            ),
+        );
+    }
+
+    /** Whether a batch is odd beside the house's others of its form and way. */
+    public function isOdd(Batch $batch): bool
+    {
+        $mine = BatchYield::query()->where('batch_id', $batch->id)->first();
+        if ($mine === null) {
+            return false;
+        }
+        $prior = Uptake::by($mine->way, $this->tables)->mlPerGram;
+        $spread = UptakeSpread::of($this->tables);
+        $all = array_map(
+            fn (mixed $uptake) => (float) $uptake,
+            array_values(
+                BatchYield::query()
+                    ->where('form', $mine->form)
+                    ->where('way', $mine->way)
+                    ->orderByDesc('id')
+                    ->limit(self::OF)
+                    ->pluck('uptake')
+                    ->all(),
+            ),
+        );
+
+        return $spread->isOdd($spread->apart($mine->uptake, $mine->variance, $spread->middle($all, $prior)));
+    }
+
+    /** @param  array<BatchYield>  $rows */
+    private static function seen(array $rows): UptakeSeen
+    {
+        return array_reduce($rows, fn (UptakeSeen $seen, BatchYield $row) => $seen->with($row->uptake, $row->variance), UptakeSeen::none());
+    }
+
+    private function line(string $form, string $way, UptakeSeen $seen): YieldLine
+    {
+        $prior = Uptake::by($way, $this->tables);
+        $now = $prior->after($seen, UptakeSpread::of($this->tables));
+        $name = self::formName($form, $this->planning->cupboard());
+
+        return new YieldLine(
+            $form,
+            $name,
+            $way,
+            $seen->batches,
+            round($now->mlPerGram, 3),
+            round(max(0.0, $now->mlPerGram - Uptake::NINE_IN_TEN * $now->sd), 3),
+            round($now->mlPerGram + Uptake::NINE_IN_TEN * $now->sd, 3),
+            $prior->mlPerGram,
+            $seen->batches === 0
+                ? sprintf('%s, %s: no batch of it yet. The usual is %.1f mL left in each gram.', ucfirst($name), $way, $prior->mlPerGram)
+                : sprintf(
+                    '%s, %s: %.2f mL stays in each gram here, by %s; the usual is %.1f.',
+                    ucfirst($name),
+                    $way,
+                    $now->mlPerGram,
+                    $seen->batches === 1 ? 'one batch' : $seen->batches.' batches',
+                    $prior->mlPerGram,
+                ),
+        );
+    }
+
+    public static function formName(string $key, Cupboard $cupboard): string
+    {
+        $wet = str_ends_with($key, ', wet');
+        $form = $cupboard->forms()[$wet ? substr($key, 0, -5) : $key] ?? null;
+
+        return $form === null ? $key : ($wet ? $form->plain.', wilted or fresh' : $form->name);
+    }
+}

@@ -1,0 +1,136 @@
+<?php
+
+namespace App\Pages\Batch;
+
+use App\House\Times;
+use App\Models\LogEntry;
+use App\Responses\EntryView;
+use Kettle\Batch\Line\Acknowledged;
+use Kettle\Batch\Line\Bottled;
+use Kettle\Batch\Line\Checked;
+use Kettle\Batch\Line\ColourLook;
+use Kettle\Batch\Line\Decanted;
+use Kettle\Batch\Line\Discarded;
+use Kettle\Batch\Line\FaultNoted;
+use Kettle\Batch\Line\FilledSize;
+use Kettle\Batch\Line\Line;
+use Kettle\Batch\Line\Note;
+use Kettle\Batch\Line\Outcome;
+use Kettle\Batch\Line\PurposeChanged;
+use Kettle\Batch\Line\PutAway;
+use Kettle\Batch\Line\ScentLook;
+use Kettle\Batch\Line\Started;
+use Kettle\Batch\Line\Strained;
+use Kettle\Batch\Line\TaskLine;
+use Kettle\Batch\Line\Undone;
+use Kettle\Batch\Line\Used;
+use Kettle\Diary\Step;
+use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Kind;
+
+/** A line of the logbook, in words. */
+final readonly class EntryPresenter
+{
+    private const SEEN = [
+        'herb_above' => 'herb above the oil, pushed under',
+        'drops_wiped' => 'drops under the lid, wiped',
+        'fur' => 'fur on it',
+        'bubbles_calmed' => 'the bubbling had calmed',
+        'colour_turned' => 'the colour had turned',
+    ];
+
+    public function __construct(private Times $times) {}
+
+    /** @param  array<string, true>  $corrected uids of entries that a later one corrects or strikes out */
+    public function view(LogEntry $entry, array $corrected): EntryView
+    {
+        $struck = isset($corrected[$entry->uid]);
+        $line = $entry->line();
+
+        return new EntryView(
+            id: $entry->uid,
+            kind: $entry->kind,
+            title: $this->title($entry, $line),
+            note: $entry->note,
+            by: $entry->by,
+            when: $this->times->logged($entry->happened_at),
+            corrects: $entry->corrects,
+            struck: $struck,
+            can_undo: ! $struck && $line->canBeStruck(),
+            can_correct: ! $struck && $line instanceof Note,
+        );
+    }
+
+    private function title(LogEntry $entry, Line $line): string
+    {
+        $ml = fn (?float $ml): string => $ml === null ? '' : AmountWriter::plain($ml, Kind::Volume);
+
+        return match (true) {
+            $line instanceof Started => 'Planned. '.$line->sentence,
+            $line instanceof TaskLine => $this->task($line).$this->seen($line),
+            $line instanceof Strained => 'Strained: '.$ml($line->ml).' ('.$line->typed.'). '.$line->says,
+            $line instanceof Bottled => 'Bottled: '.
+                implode(', ', array_map(fn (FilledSize $size) => $size->count.' × '.$size->called, $line->bottles)).
+                '; '.
+                $ml($line->leftMl).
+                ' left over',
+            $line instanceof Decanted => 'Poured off'.
+                ($line->again ? ', through paper once more' : '').
+                ': '.
+                $ml($line->ml).
+                ', '.
+                $ml($line->lostMl).
+                ' lost in the mud',
+            $line instanceof Used => sprintf(
+                'Bottle %d: %s%s%s',
+                $line->bottle,
+                $ml($line->ml),
+                ['given' => ' given away', 'thrown' => ' thrown away'][$line->how] ?? ' used',
+                $line->to === '' ? '' : ', '.$line->to,
+            ),
+            $line instanceof Checked => 'Smelled and held to the light. '.$line->says.($line->closes() ? ' The batch is closed.' : ''),
+            $line instanceof PutAway => 'Kept otherwise: '.implode(', ', array_filter($line->as)),
+            $line instanceof PurposeChanged => 'Now for '.$line->to,
+            $line instanceof FaultNoted => 'Seen: '.$line->seen.'. Most likely '.$line->name,
+            $line instanceof Acknowledged => 'Read: '.implode(' ', array_column($line->cautions, 'says')),
+            $line instanceof ScentLook => 'Smelled: '.$line->score.' of 10',
+            $line instanceof ColourLook => ($line->plain ? 'Looked at the plain oil' : 'Looked at its colour').', by '.$line->how,
+            $line instanceof Discarded => 'Discarded',
+            $line instanceof Undone => 'Undone',
+            default => $entry->corrects === null ? 'Note' : 'Note, corrected',
+        };
+    }
+
+    /** What was seen under the lid, or counted by a thermometer. */
+    private function seen(TaskLine $line): string
+    {
+        $words = array_filter(array_map(fn (string $each) => self::SEEN[$each] ?? null, $line->seen));
+
+        return ($words === [] ? '' : ': '.implode('; ', $words)).
+            ($line->warmH === null ? '' : ', '.AmountWriter::clockSpan($line->warmH).' at warmth');
+    }
+
+    private function task(TaskLine $line): string
+    {
+        $step = $line->step();
+        $verb = $step?->verb() ?? $line->task;
+
+        return match ($line->outcome) {
+            Outcome::Skipped => 'Skipped: '.$verb,
+            Outcome::Later => 'Put off to '.$this->times->due(new \DateTimeImmutable($line->until)).': '.$verb,
+            Outcome::Done => match ($step) {
+                Step::Moisten => 'Moistened',
+                Step::WarmOil => 'The oil warmed',
+                Step::Fill => 'Filled',
+                Step::TopUp => 'Topped up',
+                Step::Check => 'Looked at it',
+                Step::Shake => 'Shaken',
+                Step::WarmOn => 'Put to warm',
+                Step::WarmOff => 'Taken off the warmth',
+                Step::Decant => 'Poured off',
+                Step::UseUp => 'Used up or thrown away',
+                default => 'Done',
+            },
+        };
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+namespace App\Pages\Bench;
+
+use App\House\KitchenFactory;
+use App\Responses\CardView;
+use App\Responses\Choice;
+use App\Responses\HerbChoice;
+use App\Responses\Materials;
+use App\Responses\MethodChoice;
+use App\Responses\OilChoice;
+use App\Responses\SchoolChoice;
+use Kettle\Caution\ColdStorage;
+use Kettle\Infusion\Method;
+use Kettle\Infusion\Variant;
+use Kettle\Material\Carrier;
+use Kettle\Material\Herb;
+use Kettle\Material\HerbForm;
+use Kettle\Material\Purpose;
+use Kettle\Material\Row;
+use Kettle\Material\Wax;
+use Kettle\Measure\AmountWriter;
+use Kettle\Recipe\KitchenCard;
+use Kettle\Recipe\Planning;
+use Kettle\Recipe\WishRefused;
+
+/** What there is to choose from at the bench. */
+final readonly class BenchPage
+{
+    public function __construct(private Planning $planning, private KitchenFactory $kitchens) {}
+
+    /**
+     * @param  array<mixed>  $wish
+     *
+     * @throws WishRefused
+     */
+    public function card(array $wish): CardView
+    {
+        $kitchen = $this->kitchens->forWish($wish);
+        $plan = $this->planning->plan($wish, $kitchen);
+
+        return CardView::of(KitchenCard::of($this->planning->document($plan, $kitchen)), $plan->timetable->fillAt->format('j F Y'));
+    }
+
+    public function materials(): Materials
+    {
+        $cupboard = $this->planning->cupboard();
+        $herbs = array_map(
+            fn (Herb $h) => new HerbChoice($h->id, $h->name, $h->latin, $h->part, $h->form, $h->kitchen, $h->best->value, $h->note),
+            array_values($cupboard->herbs()),
+        );
+        usort($herbs, fn (HerbChoice $a, HerbChoice $b) => $a->name <=> $b->name);
+        $oils = array_map(
+            fn (Carrier $c) => new OilChoice($c->id, $c->name, $c->note, $c->food->allergens),
+            array_values($cupboard->carriers()),
+        );
+
+        return new Materials(
+            $herbs,
+            array_map(fn (HerbForm $f) => new Choice($f->id, $f->name), array_values($cupboard->forms())),
+            $oils,
+            array_map(
+                fn (Method $m) => new MethodChoice(
+                    $m->id,
+                    $m->name,
+                    $m->heated,
+                    array_map(fn (Variant $s) => new SchoolChoice($s->id, $s->name, AmountWriter::span($s->usualH), $s->why), $m->schools),
+                    $m->wants->vessels,
+                ),
+                array_values($this->planning->methods()->all()),
+            ),
+            array_map(fn (Purpose $p) => new Choice($p->id, $p->name), array_values($cupboard->purposes())),
+            array_map(fn (Wax $w) => new Choice($w->id, $w->name), array_values($cupboard->waxes())),
+            array_map(
+                fn (Row $row) => new Choice($row->text('id'), $row->text('name')),
+                array_values($this->planning->tables()->table('things')->rows('rows')),
+            ),
+            $this->kitchens->plain()->warmth(ColdStorage::CELSIUS).' or colder',
+        );
+    }
+}

@@ -1,0 +1,286 @@
+<?php
+
+namespace App\Pages\Diary;
+
+use App\House\KitchenFactory;
+use App\House\Times;
+use App\Models\Absence;
+use App\Models\Batch;
+use App\Models\BusyCalendar;
+use App\Models\DiaryMove;
+use App\Models\Task;
+use App\Models\Tenancy\CurrentHouse;
+use App\Pages\Batch\BatchPresenter;
+use App\Pages\Today\TaskPresenter;
+use App\Responses\AbsenceView;
+use App\Responses\CalendarView;
+use App\Responses\DayWhile;
+use App\Responses\DiaryDay;
+use App\Responses\DiaryMoveView;
+use App\Responses\DiaryPage;
+use App\Responses\DiarySession;
+use App\Responses\DiaryTrouble;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
+use Kettle\Diary\Availability;
+use Kettle\Diary\Stage;
+use Kettle\Diary\Step;
+use Kettle\Time\Interval;
+
+/** The days to come, in words. */
+final readonly class DiaryPresenter
+{
+    private const DAYS = 14;
+
+    private const TASKS = 200;
+
+    private const BATCHES = 60;
+
+    public function __construct(
+        private KitchenFactory $kitchens,
+        private CurrentHouse $current,
+        private TaskPresenter $tasks,
+        private Times $times,
+    ) {}
+
+    public function page(\DateTimeImmutable $from): DiaryPage
+    {
+        $presence = $this->kitchens->presence();
+        $to = $from->modify('+'.self::DAYS.' days');
+        $batches = Batch::query()
+            ->whereIn('stage', [Stage::Planned, Stage::Steeping])
+            ->whereNotNull('diary')
+            ->orderBy('id')
+            ->limit(self::BATCHES)
+            ->get(['id', 'uid', 'herb_name', 'diary', 'version', 'house_id']);
+        $running = Task::query()
+            ->where('step', Step::WarmOff)
+            ->where('open', true)
+            ->whereIn('batch_id', $batches->pluck('id'))
+            ->get()
+            ->keyBy('batch_id');
+        $due = Task::query()
+            ->whereBetween('due_at', [Carbon::instance($from)->utc(), Carbon::instance($to)->utc()])
+            ->whereNotIn('step', [Step::WarmOff, Step::Settle])
+            ->orderBy('due_at')
+            ->orderBy('id')
+            ->limit(self::TASKS)
+            ->with(['batch' => fn ($query) => $query->select(BatchPresenter::COLUMNS)])
+            ->get()
+            ->groupBy(fn (Task $task) => $this->kitchens->local($task->due_at)->format('Y-m-d'));
+        $warm = $this->warm($batches, $running);
+        $days = [];
+        for ($day = $from; $day < $to; $day = $day->modify('+1 day')) {
+            $days[] = $this->day($day, $presence, $warm, $due->get($day->format('Y-m-d')) ?? new Collection());
+        }
+        $today = $this->kitchens->now()->setTime(0, 0);
+
+        return new DiaryPage(
+            from: $from->format('Y-m-d'),
+            before: $from > $today ? max($today, $from->modify('-'.self::DAYS.' days'))->format('Y-m-d') : null,
+            after: $to->format('Y-m-d'),
+            days: $days,
+            moves: array_values(
+                DiaryMove::query()
+                    ->with('batch:id,uid,herb_name,house_id')
+                    ->orderByDesc('id')
+                    ->limit(12)
+                    ->get()
+                    ->map(
+                        fn (DiaryMove $move) => new DiaryMoveView(
+                            $move->batch->uid,
+                            $move->batch->herb_name,
+                            $this->moment($move->was_at),
+                            $this->moment($move->is_at),
+                            $move->why,
+                        ),
+                    )
+                    ->all(),
+            ),
+            troubles: array_values([
+                ...$this->coldOnes($presence),
+                ...$batches
+                    ->filter(fn (Batch $batch) => $batch->diary?->says !== null)
+                    ->map(fn (Batch $batch) => new DiaryTrouble($batch->uid, $batch->herb_name, (string) $batch->diary?->says))
+                    ->all(),
+            ]),
+            absences: array_values(
+                Absence::query()
+                    ->whereNull('calendar_id')
+                    ->where('to_at', '>', Carbon::now())
+                    ->orderBy('from_at')
+                    ->limit(50)
+                    ->get()
+                    ->map(fn (Absence $each) => new AbsenceView($each->uid, $each->called, $this->span($each)))
+                    ->all(),
+            ),
+            calendars: array_values(
+                BusyCalendar::query()
+                    ->withCount(['absences' => fn ($query) => $query->where('to_at', '>', Carbon::now())])
+                    ->orderBy('id')
+                    ->limit(20)
+                    ->get()
+                    ->map(
+                        fn (BusyCalendar $each) => new CalendarView(
+                            $each->uid,
+                            $each->called,
+                            $each->getAttribute('absences_count').' busy times to come',
+                        ),
+                    )
+                    ->all(),
+            ),
+            feed: $this->current->house()->feed_hash !== null,
+        );
+    }
+
+    /**
+     * @param  Collection<int, Batch>|\Illuminate\Database\Eloquent\Collection<int, Batch>  $batches
+     * @param  Collection<int, Task>  $running
+     * @return list<array{cooker: string, from: \DateTimeImmutable, to: \DateTimeImmutable, herbs: list<string>,
+     *     batches: list<string>, on: bool, task: bool}>
+     */
+    private function warm(Collection $batches, Collection $running): array
+    {
+        $warm = [];
+        foreach ($batches as $batch) {
+            $cooker = $batch->diary->cookerName ?? 'a cooker';
+            $slots = [];
+            foreach ($batch->diary->slots ?? [] as $i => $slot) {
+                $slots[] = [$this->kitchens->local($slot->from), $this->kitchens->local($slot->to), false, $i === 0];
+            }
+            $off = $running->get($batch->id);
+            if ($off !== null) {
+                $slots[] = [
+                    $this->kitchens->now(),
+                    max($this->kitchens->local($off->due_at), $this->kitchens->now()->modify('+15 minutes')),
+                    true,
+                    false,
+                ];
+            }
+            foreach ($slots as [$from, $to, $on, $first]) {
+                $key = $cooker.' '.$from->format(DATE_ATOM);
+                $warm[$key] ??= [
+                    'cooker' => $cooker,
+                    'from' => $from,
+                    'to' => $to,
+                    'herbs' => [],
+                    'batches' => [],
+                    'on' => $on,
+                    'task' => $first,
+                ];
+                $warm[$key]['to'] = max($warm[$key]['to'], $to);
+                $warm[$key]['herbs'][] = $batch->herb_name;
+                $warm[$key]['batches'][] = $batch->uid;
+            }
+        }
+
+        return array_values($warm);
+    }
+
+    /**
+     * @param  list<array{cooker: string, from: \DateTimeImmutable, to: \DateTimeImmutable, herbs: list<string>,
+     *     batches: list<string>, on: bool, task: bool}>  $warm
+     * @param  Collection<int, Task>  $due
+     */
+    private function day(\DateTimeImmutable $day, Availability $presence, array $warm, Collection $due): DiaryDay
+    {
+        $midnight = $day->modify('+1 day');
+        $length = $midnight->getTimestamp() - $day->getTimestamp();
+        $share = fn (\DateTimeImmutable $at): float => round(max(0, min(1, ($at->getTimestamp() - $day->getTimestamp()) / $length)), 4);
+        $home = array_map(
+            fn (Interval $while) => new DayWhile(
+                $share($while->from),
+                $share($while->to),
+                $while->from->format('H:i').' to '.$while->to->format('H:i'),
+            ),
+            $presence->on($day),
+        );
+        $sessions = [];
+        foreach ($warm as $each) {
+            if ($each['from'] < $midnight && $each['to'] > $day) {
+                $sessions[] = new DiarySession(
+                    $each['cooker'],
+                    implode(', ', $each['herbs']),
+                    $each['batches'],
+                    $each['task'] ? 'warm_on' : null,
+                    $share($each['from']),
+                    $share($each['to']),
+                    $each['on']
+                        ? 'on, till '.$each['to']->format('H:i')
+                        : $each['from']->format('H:i').' to '.$each['to']->format('H:i'),
+                    $each['on'],
+                );
+            }
+        }
+
+        return new DiaryDay(
+            $day->format('Y-m-d'),
+            $this->times->day($day),
+            $home === [] ? 'nobody at home' : 'at home '.implode(', ', array_map(fn (DayWhile $while) => $while->text, $home)),
+            $home,
+            $sessions,
+            array_values(
+                $due
+                    ->filter(fn (Task $task) => $task->step !== Step::WarmOn)
+                    ->map(fn (Task $task) => $this->tasks->view($task, $task->batch))
+                    ->all(),
+            ),
+        );
+    }
+
+    /** @return list<DiaryTrouble> what must be used up on a day when nobody is at home */
+    private function coldOnes(Availability $presence): array
+    {
+        $troubles = [];
+        $cold = Batch::query()
+            ->where('use_by', '>', Carbon::now())
+            ->whereIn('stage', [Stage::Steeping, Stage::Settling, Stage::Poured, Stage::Bottled])
+            ->orderBy('use_by')
+            ->limit(self::BATCHES)
+            ->get(BatchPresenter::COLUMNS);
+        foreach ($cold as $batch) {
+            if (
+                $batch->use_by === null ||
+                $batch->filled_at === null ||
+                ($batch->stage === Stage::Bottled && $batch->shelf->bottlesLeft === 0)
+            ) {
+                continue;
+            }
+            $day = $presence->missed($this->kitchens->local($batch->use_by), $this->kitchens->local($batch->filled_at));
+            if ($day !== null) {
+                $troubles[] = new DiaryTrouble(
+                    $batch->uid,
+                    $batch->herb_name,
+                    sprintf(
+                        'The %s oil is to be used up by %s, and nobody is at home then: use it, freeze it or throw it away by %s.',
+                        $batch->herb_name,
+                        $this->moment($batch->use_by),
+                        $this->moment($day),
+                    ),
+                );
+            }
+        }
+
+        return $troubles;
+    }
+
+    private function moment(\DateTimeInterface $moment): string
+    {
+        return $this->kitchens->local($moment)->format('D j M H:i');
+    }
+
+    private function span(Absence $absence): string
+    {
+        $from = $this->kitchens->local($absence->from_at);
+        $to = $this->kitchens->local($absence->to_at);
+        if ($from->format('H:i') === '00:00' && $to->format('H:i') === '00:00') {
+            $last = $to->modify('-1 day');
+
+            return $from->format('Y-m-d') === $last->format('Y-m-d')
+                ? $from->format('D j M')
+                : $from->format('D j M').' to '.$last->format('D j M');
+        }
+
+        return $from->format('D j M H:i').' to '.$to->format($from->format('Y-m-d') === $to->format('Y-m-d') ? 'H:i' : 'D j M H:i');
+    }
+}

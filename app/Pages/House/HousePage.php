@@ -1,0 +1,63 @@
+<?php
+
+namespace App\Pages\House;
+
+use App\House\KitchenFactory;
+use App\Models\BottleSize;
+use App\Models\Jar;
+use App\Models\Tenancy\CurrentHouse;
+use App\Responses\BottleKind;
+use App\Responses\HouseView;
+use App\Responses\JarSize;
+
+/** The settings of the house, its jars and its bottles. */
+final readonly class HousePage
+{
+    public function __construct(private CurrentHouse $current, private KitchenFactory $kitchens) {}
+
+    public function view(): HouseView
+    {
+        $house = $this->current->house();
+        $jars = Jar::query()
+            ->orderBy('brim_ml')
+            ->get()
+            ->map(
+                fn (Jar $jar) => new JarSize(
+                    $jar->uid,
+                    $jar->called,
+                    (float) $jar->brim_ml,
+                    (float) $jar->height_mm,
+                    round($jar->core()->diameterMm(), 1),
+                    round((float) $jar->brim_ml).' mL to the brim, '.round((float) $jar->height_mm).' mm high',
+                    $jar->kind,
+                ),
+            );
+        $bottles = BottleSize::query()
+            ->orderBy('capacity_ml')
+            ->get()
+            ->map(fn (BottleSize $size) => new BottleKind($size->uid, $size->called, (float) $size->capacity_ml));
+
+        return new HouseView(
+            $house->uid,
+            $house->name,
+            $house->time_zone,
+            $house->measures,
+            $house->wake,
+            $house->bed,
+            (float) $house->drops_per_ml,
+            $house->currency,
+            (float) $house->room_c,
+            $this->kitchens->plain()->warmth((float) $house->room_c),
+            $house->things,
+            $house->latitude === null ? null : (float) $house->latitude,
+            $house->longitude === null ? null : (float) $house->longitude,
+            $house->height_m,
+            $house->facing,
+            array_map(fn (int $day) => ($house->home[$day] ?? null) === '' ? '-' : $house->home[$day] ?? '', range(1, 7)),
+            $house->version,
+            $this->current->role()->value,
+            array_values($jars->all()),
+            array_values($bottles->all()),
+        );
+    }
+}

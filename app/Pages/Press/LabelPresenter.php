@@ -1,0 +1,370 @@
+<?php
+
+namespace App\Pages\Press;
+
+use App\House\Times;
+use App\Labels\LabelLayout;
+use App\Labels\LabelRefused;
+use App\Labels\LabelSheet;
+use App\Labels\LabelSize;
+use App\Labels\Sheet;
+use App\Models\Batch;
+use App\Models\Bottle;
+use App\Pages\Batch\CautionPresenter;
+use App\Responses\ChecklistLine;
+use App\Responses\LabelField;
+use App\Responses\LabelLine;
+use App\Responses\LabelPage;
+use Kettle\Batch\FrozenPlan;
+use Kettle\Batch\PlannedHerb;
+use Kettle\Batch\PlannedOil;
+use Kettle\Material\Tables;
+use Kettle\Recipe\Planning;
+use Kettle\Recipe\Sizing;
+
+/**
+ * What a label says, by field: plant, part and state, oil, ratio, method, made, strained and bottled days,
+ * best before, where the plant came from, what it is for, how to keep it, and the cautions that hold.
+ */
+final readonly class LabelPresenter
+{
+    /** Fields in the order of their weight, and whether they are on where nobody chose. */
+    private const FIELDS = [
+        'title' => ['what it is', true],
+        'net' => ['net amount and number', true],
+        'best_before' => ['best before', true],
+        'cautions' => ['cautions', true],
+        'herb' => ['herb', true],
+        'oil' => ['oil', true],
+        'days' => ['days', true],
+        'for' => ['what it is for', true],
+        'keep' => ['how to keep it', true],
+        'ratio' => ['ratio and method', true],
+        'origin' => ['where the plant came from', true],
+        'words' => ['your own line', true],
+        'code' => ['batch code and 2D code', true],
+    ];
+
+    /** Parts of plants as INCI names have them; what is not here stands as it is called. From memory. */
+    private const INCI_PARTS = [
+        'leaf' => 'Leaf',
+        'leaf and flower' => 'Flower/Leaf',
+        'flower' => 'Flower',
+        'flower head' => 'Flower',
+        'flowering top' => 'Flower/Leaf/Stem',
+        'flower and bract' => 'Flower',
+        'petal' => 'Flower',
+        'root' => 'Root',
+        'root bark' => 'Root Bark',
+        'bark' => 'Bark',
+        'seed' => 'Seed',
+        'berry' => 'Fruit',
+        'fruit' => 'Fruit',
+        'peel' => 'Peel',
+        'bud' => 'Bud',
+        'needle' => 'Leaf',
+        'tip' => 'Bud',
+        'bulb' => 'Bulb',
+        'pod' => 'Fruit',
+    ];
+
+    public function __construct(
+        private Times $times,
+        private CautionPresenter $cautions,
+        private Planning $planning,
+        private Tables $tables,
+    ) {}
+
+    /** @return list<LabelLine> what stands on the label, as it was set */
+    public function of(Batch $batch): array
+    {
+        return $this->lines($this->texts($batch), $this->chosen($batch));
+    }
+
+    /**
+     * @param  array<string, string>  $texts by field
+     * @param  list<string>  $on
+     * @return list<LabelLine>
+     */
+    private function lines(array $texts, array $on): array
+    {
+        $lines = [];
+        foreach ($texts as $id => $text) {
+            if ($text !== '' && ($id === LabelLayout::MUST || in_array($id, $on, true)) && $id !== 'net') {
+                $lines[] = new LabelLine($id, $text);
+            }
+        }
+
+        return $lines;
+    }
+
+    /** Whether the net amount stands on it. */
+    public function withNet(Batch $batch): bool
+    {
+        return in_array('net', $this->chosen($batch), true);
+    }
+
+    public function size(Batch $batch): LabelSize
+    {
+        return LabelSize::named(self::set($batch, 'size', LabelSize::USUAL), $this->tables);
+    }
+
+    public function start(Batch $batch): int
+    {
+        $start = $batch->label['start'] ?? 1;
+
+        return is_int($start) ? max(1, min($start, $this->size($batch)->each())) : 1;
+    }
+
+    public function page(Batch $batch, int $bottles): LabelPage
+    {
+        $on = $this->chosen($batch);
+        $texts = $this->texts($batch);
+        $lines = $this->lines($texts, $on);
+        $size = $this->size($batch);
+        $net = $bottles > 0 && $this->withNet($batch) ? LabelSheet::contents(1000).'  no. '.$bottles : '';
+        $first = $batch->bottles()->where('state', 'in')->orderBy('number')->first();
+        $cut = Sheet::calmly(fn (): array => LabelLayout::of($size, $lines, $net)->cut);
+
+        return new LabelPage(
+            sizes: array_values(array_map(fn (LabelSize $each) => $each->shape(), LabelSize::all($this->tables))),
+            size: $size->id,
+            start: $this->start($batch),
+            names: self::set($batch, 'names', 'cook'),
+            words: self::set($batch, 'words', ''),
+            fields: array_map(
+                fn (string $id) => new LabelField(
+                    $id,
+                    self::FIELDS[$id][0],
+                    $id === 'net' ? 'the net amount of each bottle, and its number' : $texts[$id] ?? '',
+                    in_array($id, $on, true),
+                ),
+                array_keys(self::FIELDS),
+            ),
+            lines: $lines,
+            cautions: $this->cautions->of($batch, 'label'),
+            checklist: $this->checklist($batch, $lines, $cut),
+            bottles: $bottles,
+            net: $first instanceof Bottle && $this->withNet($batch) ? LabelSheet::net($first) : '',
+            version: $batch->version,
+            warnings: $this->warnings($lines, $cut),
+            prints: ! in_array(LabelLayout::MUST, $cut, true),
+        );
+    }
+
+    /**
+     * @param  array{size: string, start: int, names: string, fields: list<string>, words: string}  $label
+     *
+     * @throws LabelRefused
+     */
+    public function check(array $label): void
+    {
+        $size = LabelSize::named($label['size'], $this->tables);
+        if ($label['start'] > $size->each()) {
+            throw LabelRefused::start($label['start'], $size->each());
+        }
+        foreach ($label['fields'] as $field) {
+            if (! isset(self::FIELDS[$field])) {
+                throw LabelRefused::field($field);
+            }
+        }
+    }
+
+    /** @return array<string, string> by field */
+    private function texts(Batch $batch): array
+    {
+        $plan = $batch->plan;
+        $oils = $plan->oils;
+        $inci = self::set($batch, 'names', 'cook') === 'inci';
+        $grams = $plan->grams();
+        usort($oils, fn (PlannedOil $a, PlannedOil $b) => $grams[$b->id] <=> $grams[$a->id]);
+        $kitchen = $batch->purpose === 'kitchen';
+
+        return [
+            'title' => ucfirst($plan->title).' oil',
+            'net' => '',
+            LabelLayout::MUST => implode(' ', $this->cautions->short($batch, true)),
+            'best_before' => $batch->use_by === null
+                    ? 'Best before '.$this->times->date($batch->best_before)
+                    : 'Use by '.$this->times->logged($batch->use_by),
+            'cautions' => implode(' ', $this->cautions->short($batch, false)),
+            'herb' => $inci
+                ? 'Ingredients: '.implode(', ', [...self::byWeight($plan), ...self::antioxidant($batch, true)])
+                : implode('; ', array_map($this->herb(...), $plan->herbs)),
+            'oil' => $inci
+                ? ''
+                : 'in '.
+                    implode(', ', [
+                        ...array_map(
+                            fn (PlannedOil $oil) => $oil->name.
+                                (count($oils) > 1
+                                    ? ' '.
+                                        round(
+                                            ($grams[$oil->id] /
+                                                array_sum(array_intersect_key($grams, array_flip(array_column($oils, 'id'))))) *
+                                                100,
+                                        ).
+                                        ' %'
+                                    : ''),
+                            $oils,
+                        ),
+                        ...self::antioxidant($batch, false),
+                    ]),
+            'days' => $this->days($batch),
+            'for' => 'For '.$this->planning->cupboard()->purpose($batch->purpose)->name,
+            'keep' => $batch->use_by === null
+                    ? ($batch->storedAs()->place === 'fridge' ? 'Keep in the refrigerator. Smell it' : 'Keep cool and dark. Smell it').
+                        ($kitchen ? '' : ', and try a little,').
+                        ' before use.'
+                    : '',
+            'ratio' => self::ratio($plan).', '.$plan->method->name,
+            'origin' => $batch->origin === '' ? '' : 'From '.$batch->origin,
+            'words' => self::set($batch, 'words', ''),
+            'code' => $batch->code,
+        ];
+    }
+
+    /** "Lemon thyme, leaf, dried and cut (Thymus citriodorus)" */
+    private function herb(PlannedHerb $herb): string
+    {
+        $part = $herb->part === '' || str_contains($herb->name, $herb->part) ? '' : ', '.$herb->part;
+        // The form begins with what it is of, which the part has said: "thin leaf, dried and cut"; powder stands alone.
+        $form = explode(', ', $herb->formName, 2);
+        $treated = $form[1] ?? ($form[0] !== '' && ! $herb->state->isWet() ? $form[0] : $herb->state->value);
+
+        return ucfirst($herb->name).$part.', '.$treated.($herb->latin === '' ? '' : ' ('.$herb->latin.')');
+    }
+
+    /** @return list<string> what is in it, the most first: by the weight that went in, as food and cosmetic labels have it */
+    private static function byWeight(FrozenPlan $plan): array
+    {
+        $grams = $plan->grams();
+        $parts = [];
+        foreach ($plan->oils as $oil) {
+            $parts[] = [$grams[$oil->id], $oil->inci ?? ucfirst($oil->name)];
+        }
+        foreach ($plan->herbs as $i => $herb) {
+            $parts[] = [$grams[$i], self::inci($herb)];
+        }
+        usort($parts, fn (array $a, array $b) => $b[0] <=> $a[0]);
+
+        return array_column($parts, 1);
+    }
+
+    /** The ratio, so that it can be made again: of wet herb, whether its grams are as it lay or as if dry, and both. */
+    private static function ratio(FrozenPlan $plan): string
+    {
+        if (! $plan->state->isWet()) {
+            return $plan->ratio;
+        }
+        $state = $plan->state->value;
+        $herb = $plan->figureOrNull('herb_mass') ?? 0.0;
+        if ($plan->basis === Sizing::AS_IT_LIES || $herb <= 0) {
+            return "{$plan->ratio}, {$state} as it lay";
+        }
+
+        return sprintf(
+            '%s as if dry (1:%s %s, as it lay)',
+            $plan->ratio,
+            round(($plan->figureOrNull('oil_volume') ?? 0.0) / $herb, 1),
+            $state,
+        );
+    }
+
+    /** "Calendula Officinalis Flower Extract" */
+    private static function inci(PlannedHerb $herb): string
+    {
+        return $herb->latin === ''
+            ? ucfirst($herb->name)
+            : mb_convert_case($herb->latin, MB_CASE_TITLE).' '.(self::INCI_PARTS[$herb->part] ?? ucfirst($herb->part)).' Extract';
+    }
+
+    /** @return list<string> */
+    private static function antioxidant(Batch $batch, bool $inci): array
+    {
+        return match ($batch->storedAs()->antioxidant) {
+            'vitamin-e' => [$inci ? 'Tocopherol' : 'vitamin E'],
+            'rosemary' => [$inci ? 'Rosmarinus Officinalis Leaf Extract' : 'rosemary extract'],
+            default => [],
+        };
+    }
+
+    private function days(Batch $batch): string
+    {
+        return implode(
+            ', ',
+            array_filter([
+                'Made '.$this->times->date($batch->filled_at ?? $batch->start_at),
+                $batch->strained_at === null
+                    ? 'strain by '.$this->times->date($batch->strain_at)
+                    : 'strained '.$this->times->date($batch->strained_at),
+                $batch->bottled_at === null ? '' : 'bottled '.$this->times->date($batch->bottled_at),
+            ]),
+        );
+    }
+
+    /**
+     * What such labels usually carry: no more than a help to remember, for rules differ by country.
+     *
+     * @param  list<LabelLine>  $lines
+     * @param  list<string>  $cut ids of lines that do not fit
+     * @return list<ChecklistLine>
+     */
+    private function checklist(Batch $batch, array $lines, array $cut): array
+    {
+        $there = array_diff(array_map(fn (LabelLine $line) => $line->id, $lines), $cut);
+        $for = $batch->purpose === 'kitchen' ? 'kitchen' : 'skin';
+        $checklist = [];
+        foreach ($this->tables->table('labels')->rows('checklist') as $row) {
+            if (in_array($row->text('for'), ['any', $for], true)) {
+                $field = $row->text('field');
+                $is = match ($field) {
+                    'net' => $this->withNet($batch) && ! in_array('net', $cut, true),
+                    'allergens' => ! in_array(LabelLayout::MUST, $cut, true),
+                    'keep' => in_array('keep', $there, true) || ($batch->use_by !== null && in_array(LabelLayout::MUST, $there, true)),
+                    'ingredients' => in_array('herb', $there, true) &&
+                        ($for === 'kitchen' || self::set($batch, 'names', 'cook') === 'inci'),
+                    default => in_array($field, $there, true),
+                };
+                $checklist[] = new ChecklistLine($row->text('says'), $is, $this->planning->rules()->source($row->text('source')));
+            }
+        }
+
+        return $checklist;
+    }
+
+    /**
+     * @param  list<LabelLine>  $lines
+     * @param  list<string>  $cut ids of lines that do not fit
+     * @return list<string>
+     */
+    private function warnings(array $lines, array $cut): array
+    {
+        $must = in_array(LabelLayout::MUST, $cut, true);
+        $cut = implode(', ', array_map(fn (string $id) => self::FIELDS[$id][0] ?? $id, array_diff($cut, [LabelLayout::MUST])));
+        $missing = LabelLayout::missing(implode(' ', array_map(fn (LabelLine $line) => $line->text, $lines)));
+
+        return array_values(
+            array_filter([
+                $must ? LabelRefused::unsaid()->getMessage() : '',
+                $cut === '' ? '' : "Not all of it fits, even small: {$cut}. Take a larger label, or leave something out.",
+                $missing === '' ? '' : "The label’s letters have no shape for {$missing}; a box is printed in their place.",
+            ]),
+        );
+    }
+
+    /** @return list<string> fields that are on */
+    private function chosen(Batch $batch): array
+    {
+        $fields = $batch->label['fields'] ?? null;
+
+        return is_array($fields)
+            ? array_values(array_filter($fields, 'is_string'))
+            : array_keys(array_filter(self::FIELDS, fn (array $field) => $field[1]));
+    }
+
+    private static function set(Batch $batch, string $key, string $else): string
+    {
+        return is_string($batch->label[$key] ?? null) ? $batch->label[$key] : $else;
+    }
+}

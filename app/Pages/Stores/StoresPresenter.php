@@ -1,0 +1,247 @@
+<?php
+
+namespace App\Pages\Stores;
+
+use App\House\KitchenFactory;
+use App\House\Times;
+use App\Models\Lot;
+use App\Models\LotCheck;
+use App\Models\LotMove;
+use App\Responses\AnswerChoice;
+use App\Responses\AskView;
+use App\Responses\CheckView;
+use App\Responses\LotDetail;
+use App\Responses\LotView;
+use App\Responses\MoveView;
+use App\Responses\StoreTask;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Facades\DB;
+use Kettle\Measure\AmountWriter;
+use Kettle\Recipe\PlanDocument;
+use Kettle\Recipe\Planning;
+use Kettle\Stores\Condition;
+use Kettle\Stores\LotCheck as CoreCheck;
+use Kettle\Stores\LotKind;
+
+/** Lots in a cook's words. */
+final readonly class StoresPresenter
+{
+    /** Moves and checks on a lot's page. */
+    private const HISTORY = 60;
+
+    /** Lines about Stores on Today. */
+    private const TASKS = 6;
+
+    public function __construct(private KitchenFactory $kitchens, private Planning $planning, private Times $times) {}
+
+    public function view(Lot $lot): LotView
+    {
+        $kitchen = $this->kitchens->plain();
+        $core = $lot->core($kitchen->now->getTimezone());
+        $condition = Condition::of($core, $kitchen->today(), $this->planning->cupboard());
+
+        return new LotView(
+            id: $lot->uid,
+            kind: $lot->kind->value,
+            material: $lot->material,
+            called: $lot->called,
+            what: $this->what($lot),
+            form: $lot->form,
+            state: $lot->state?->value,
+            left_text: $this->amount($lot, (float) $lot->left),
+            got_text: $this->amount($lot, (float) $lot->got),
+            unit: $lot->kind->measure()->value ?? '',
+            low: $lot->is_low,
+            low_text: $lot->low_at === null ? null : $this->amount($lot, (float) $lot->low_at),
+            price_text: $lot->price === null ? null : PlanDocument::money((float) $lot->price, $kitchen->currency),
+            got: $this->got($lot),
+            got_on: $lot->got_on?->format('Y-m-d'),
+            opened_on: $lot->opened_on?->format('Y-m-d'),
+            best_before: $lot->best_before === null ? null : $this->times->date($lot->best_before),
+            food_grade: $lot->food_grade,
+            allergens: $lot->allergens,
+            condition: $condition->is,
+            why: $condition->reasons,
+            left: (float) $lot->left,
+            share_left: (float) $lot->got > 0 ? max(0.0, min(1.0, round((float) $lot->left / (float) $lot->got, 3))) : 0.0,
+            version: $lot->version,
+        );
+    }
+
+    public function detail(Lot $lot): LotDetail
+    {
+        $moves = $lot
+            ->moves()
+            ->with(['batch' => fn ($query) => $query->select(['id', 'house_id', 'uid', 'code', 'name'])])
+            ->orderByDesc('id')
+            ->limit(self::HISTORY)
+            ->get();
+        $checks = $lot->checks()->orderByDesc('id')->limit(self::HISTORY)->get();
+
+        return new LotDetail(
+            $this->view($lot),
+            $this->fields($lot),
+            array_values($moves->map(fn (LotMove $move) => $this->move($lot, $move))->all()),
+            array_values(
+                $checks
+                    ->map(
+                        fn (LotCheck $check) => new CheckView(
+                            $check->verdict,
+                            $check->says,
+                            $this->times->logged($check->happened_at),
+                            $check->by,
+                        ),
+                    )
+                    ->all(),
+            ),
+            array_map(
+                fn (array $ask) => new AskView(
+                    $ask['id'],
+                    $ask['asks'],
+                    array_map(fn (array $answer) => new AnswerChoice($answer['id'], $answer['says']), $ask['answers']),
+                ),
+                CoreCheck::asks($lot->kind, $this->planning->tables()),
+            ),
+        );
+    }
+
+    /**
+     * What in Stores wants seeing to: past, ageing, and materials of which little is left in all.
+     *
+     * @return array{list<StoreTask>, bool} the weightiest, and whether there are more
+     */
+    public function tasks(): array
+    {
+        $kitchen = $this->kitchens->plain();
+        $tasks = [];
+        $aged = Lot::query()
+            ->where('left', '>', 0)
+            ->where(
+                fn (Builder $query) => $query
+                    ->where('ages_on', '<=', $kitchen->today()->format('Y-m-d'))
+                    ->orWhereIn('verdict', ['past', 'soon']),
+            );
+        foreach (
+            $aged
+                ->orderByRaw('ages_on IS NULL, ages_on')
+                ->orderBy('id')
+                ->limit(self::TASKS + 1)
+                ->get() as $lot
+        ) {
+            $condition = Condition::of($lot->core($kitchen->now->getTimezone()), $kitchen->today(), $this->planning->cupboard());
+            if ($condition->is !== Condition::SOUND) {
+                $tasks[] = new StoreTask($lot->uid, $lot->called, $condition->is, $condition->reasons[0]);
+            }
+        }
+        // A lot that is nearly empty is no concern while there is more of the same.
+        $low = Lot::query()
+            ->where('is_low', true)
+            ->whereNotExists(
+                fn ($more) => $more
+                    ->select(DB::raw('1'))
+                    ->from('lots', 'other')
+                    ->whereColumn('other.house_id', 'lots.house_id')
+                    ->whereColumn('other.kind', 'lots.kind')
+                    ->whereColumn('other.material', 'lots.material')
+                    ->where('other.material', '!=', '')
+                    ->where('other.is_low', false)
+                    ->whereNull('other.deleted_at'),
+            );
+        foreach (
+            $low
+                ->orderBy('called')
+                ->orderBy('id')
+                ->limit(self::TASKS + 1)
+                ->get() as $lot
+        ) {
+            $tasks[] = new StoreTask(
+                $lot->uid,
+                $lot->called,
+                'low',
+                (float) $lot->left > 0 ? 'Only '.$this->amount($lot, (float) $lot->left).' left.' : 'None left.',
+            );
+        }
+
+        return [array_slice($tasks, 0, self::TASKS), count($tasks) > self::TASKS];
+    }
+
+    public function amount(Lot $lot, float $amount): string
+    {
+        $kind = $lot->kind->measure();
+
+        return $kind === null ? (string) (int) round($amount) : AmountWriter::plain($amount, $kind);
+    }
+
+    private function what(Lot $lot): string
+    {
+        $cupboard = $this->planning->cupboard();
+        if ($lot->kind !== LotKind::Herb) {
+            return match ($lot->kind) {
+                LotKind::Carrier => $cupboard->carriers()[$lot->material]->name ?? 'oil',
+                LotKind::Wax => $cupboard->waxes()[$lot->material]->name ?? 'wax or butter',
+                default => $lot->kind->word(),
+            };
+        }
+        $form = $cupboard->forms()[$lot->form ?? ''] ?? null;
+        $herb = $cupboard->herbs()[$lot->material] ?? null;
+        $lies = $form === null ? '' : ($lot->state?->isWet() === true ? $form->plain.', '.$lot->state->value : $form->name);
+
+        return implode('; ', array_filter([$herb !== null && $herb->name !== $lot->called ? $herb->name : '', $lot->part, $lies]));
+    }
+
+    private function got(Lot $lot): string
+    {
+        return implode(', ', array_filter([$lot->got_how, $lot->got_where, $lot->got_on === null ? '' : $this->times->date($lot->got_on)]));
+    }
+
+    private function move(Lot $lot, LotMove $move): MoveView
+    {
+        $amount = (float) $move->amount;
+        $text = match ($move->kind) {
+            'in' => $this->amount($lot, $amount).' came in',
+            'taken' => $this->amount($lot, -$amount).' taken',
+            'back' => $this->amount($lot, $amount).' put back',
+            default => 'Counted: '.
+                ($amount >= 0
+                    ? $this->amount($lot, $amount).' more than thought'
+                    : $this->amount($lot, -$amount).' less than thought'),
+        };
+
+        return new MoveView(
+            $move->uid,
+            $text,
+            $this->times->logged($move->happened_at),
+            $move->by,
+            $move->note,
+            $move->batch?->uid,
+            $move->batch === null ? null : $move->batch->code.' '.$move->batch->name,
+        );
+    }
+
+    /** @return array<string, string> */
+    private function fields(Lot $lot): array
+    {
+        $number = fn (?string $value) => $value === null ? '' : rtrim(rtrim($value, '0'), '.');
+        $day = fn (?\Illuminate\Support\Carbon $day) => $day?->format('Y-m-d') ?? '';
+
+        return [
+            'kind' => $lot->kind->value,
+            'material' => $lot->material,
+            'called' => $lot->called,
+            'part' => $lot->part,
+            'form' => $lot->form ?? '',
+            'state' => $lot->state->value ?? '',
+            'amount' => $lot->typed,
+            'low_at' => $number($lot->low_at),
+            'price' => $number($lot->price),
+            'got_how' => $lot->got_how,
+            'got_where' => $lot->got_where,
+            'got_on' => $day($lot->got_on),
+            'opened_on' => $day($lot->opened_on),
+            'best_before' => $day($lot->best_before),
+            'food_grade' => $lot->food_grade ? 'yes' : 'no',
+            'allergens' => implode('; ', $lot->allergens),
+            'note' => $lot->note,
+        ];
+    }
+}

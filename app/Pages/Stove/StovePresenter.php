@@ -1,0 +1,276 @@
+<?php
+
+namespace App\Pages\Stove;
+
+use App\Actions\Batches\Records;
+use App\Actions\Stove\SetUp;
+use App\Files\CsvTable;
+use App\House\KitchenFactory;
+use App\House\Times;
+use App\Models\Batch;
+use App\Models\Cooker;
+use App\Models\Probe;
+use App\Models\StoveJar;
+use App\Models\StoveProbe;
+use App\Models\StoveSession;
+use App\Responses\Choice;
+use App\Responses\PanCard;
+use App\Responses\ReadingsTaken;
+use App\Responses\RefusedReading;
+use App\Responses\StovePage;
+use App\Responses\StoveWaiting;
+use Kettle\Diary\CookerPlace;
+use Kettle\Diary\Course;
+use Kettle\Diary\Routine;
+use Kettle\Diary\Stage;
+use Kettle\Diary\Step;
+use Kettle\Diary\Task;
+use Kettle\Infusion\Method;
+use Kettle\Measure\AmountWriter;
+use Kettle\Vessel\WaterBath;
+use Kettle\Warmth\Readings;
+
+/** The Stove as a place: what is warm, what wants warmth, what there is to warm it in; and readings as files have them. */
+final readonly class StovePresenter
+{
+    private const SESSIONS = 12;
+
+    private const ENDED = 5;
+
+    private const WAITING = 24;
+
+    private const CSV_ROWS = 20_000;
+
+    public function __construct(
+        private PotPresenter $words,
+        private CookerPresenter $cookers,
+        private Records $records,
+        private KitchenFactory $kitchens,
+        private Times $times,
+        private SetUp $setUp,
+    ) {}
+
+    public function page(): StovePage
+    {
+        $with = ['jars.batch', 'probes.probe', 'cooker'];
+        $running = StoveSession::query()
+            ->where('state', '!=', StoveSession::ENDED)
+            ->orderByDesc('id')
+            ->limit(self::SESSIONS)
+            ->with($with)
+            ->get();
+        $ended = StoveSession::query()->where('state', StoveSession::ENDED)->orderByDesc('id')->limit(self::ENDED)->with($with)->get();
+        $used = $running->where('speed', 1)->pluck('cooker_id')->flip();
+        $busy = StoveProbe::query()->whereIn('stove_session_id', $running->pluck('id'))->pluck('probe_id')->flip();
+
+        [$waiting, $pans] = $this->waiting();
+
+        return new StovePage(
+            sessions: array_values($running->map($this->words->card(...))->all()),
+            waiting: $waiting,
+            pans: $pans,
+            cookers: array_values(
+                Cooker::query()
+                    ->orderBy('id')
+                    ->get()
+                    ->map(fn (Cooker $cooker) => $this->cookers->cooker($cooker, isset($used[$cooker->id])))
+                    ->all(),
+            ),
+            probes: array_values(
+                Probe::query()
+                    ->where('kind', '!=', Probe::HAND)
+                    ->orderBy('id')
+                    ->limit(40)
+                    ->get()
+                    ->map(fn (Probe $probe) => $this->cookers->probe($probe, isset($busy[$probe->id])))
+                    ->all(),
+            ),
+            ended: array_values($ended->map($this->words->card(...))->all()),
+        );
+    }
+
+    /** @return list<array{line: int, reading: array<string, string>}> the rows of a CSV file in base64, as Readings takes them */
+    public function csvRows(string $base64): array
+    {
+        $table = CsvTable::read(
+            (string) base64_decode($base64, true),
+            ['at', 'c'],
+            [['at', 'time', 'when'], ['c', 'f', 'temperature', 'warmth']],
+            ['at', 'time', 'when', 'c', 'f', 'temperature', 'warmth'],
+            self::CSV_ROWS,
+        );
+        $rows = [];
+        foreach ($table->rows as $line => $row) {
+            $warmth = $row['c'] ?? ($row['temperature'] ?? ($row['warmth'] ?? ''));
+            $rows[] = [
+                'line' => $line,
+                'reading' => [
+                    'at' => $this->zoned($row['at'] ?? ($row['time'] ?? ($row['when'] ?? ''))),
+                    ...$warmth === '' && isset($row['f']) ? ['f' => $row['f']] : ['c' => $warmth],
+                ],
+            ];
+        }
+
+        return $rows;
+    }
+
+    /**
+     * What would become of readings, without taking them.
+     *
+     * @param  list<mixed>  $rows
+     * @return array{taken: int, doubled: int, refused: list<array{row: int, sentence: string}>}
+     */
+    public function tried(StoveSession $session, array $rows): array
+    {
+        $read = Readings::read($rows, $session->started_at->getTimestamp() - 600, $session->now());
+
+        return ['taken' => count($read['taken']), 'doubled' => $read['doubled'], 'refused' => $read['refused']];
+    }
+
+    /**
+     * @param  array{taken: int, doubled: int, refused: list<array{row: int, sentence: string}>}  $took
+     * @param  list<int>  $lines of the file, by row
+     */
+    public function taken(array $took, array $lines = []): ReadingsTaken
+    {
+        return new ReadingsTaken(
+            $took['taken'],
+            $took['doubled'],
+            array_map(
+                fn (array $no) => new RefusedReading($lines[$no['row']] ?? $no['row'], $no['sentence']),
+                array_slice($took['refused'], 0, 100),
+            ),
+        );
+    }
+
+    /** A warmth without its unit is in the cook's own degrees. */
+    public function asTyped(string $typed): string
+    {
+        return preg_match('/[cf]\s*$/i', $typed) === 1 ? $typed : $typed.($this->kitchens->plain()->fahrenheit ? ' F' : ' C');
+    }
+
+    /** @return array{list<StoveWaiting>, list<PanCard>} what waits for a cooker, and what is done in a pan */
+    private function waiting(): array
+    {
+        $standing = StoveJar::standing()->pluck('batch_id');
+        $batches = Batch::query()
+            ->whereIn('stage', [Stage::Planned, Stage::Steeping])
+            ->where('shelf->heated', true)
+            ->whereNotIn('id', $standing)
+            ->orderBy('start_at')
+            ->orderBy('id')
+            ->limit(self::WAITING)
+            ->with('entries')
+            ->get();
+        $presence = $this->kitchens->presence();
+        $places = $this->kitchens->places();
+        $waiting = $pans = [];
+        foreach ($batches as $batch) {
+            $routine = $this->records->of($batch)->routine();
+            $course = $this->records->course($batch, presence: $presence);
+            if ($course->warmed->left($routine->hours) <= 0 && $course->warmed->onSince === null) {
+                continue;
+            }
+            if ($routine->method->has(Method::IN_PAN)) {
+                $pans[] = $this->pan($batch, $course, $routine);
+            } elseif ($batch->plan->method->targetC !== null) {
+                $waiting[] = $this->jars(
+                    $batch,
+                    $course,
+                    $routine,
+                    array_map(
+                        fn (CookerPlace $place) => $place->cooker->id,
+                        array_values(array_filter($places, fn (CookerPlace $place) => in_array($routine->method->id, $place->kinds, true))),
+                    ),
+                );
+            }
+        }
+
+        return [$waiting, $pans];
+    }
+
+    /** @param  list<string>  $cookers those its method is done in */
+    private function jars(Batch $batch, Course $course, Routine $routine, array $cookers): StoveWaiting
+    {
+        $method = $batch->plan->method;
+        $next = $batch->diary?->next();
+        $warmUp = $routine->warmUpMin > 0 ? ', after about '.AmountWriter::span($routine->warmUpMin / 60).' getting warm' : '';
+
+        return new StoveWaiting(
+            $batch->uid,
+            $batch->code,
+            $batch->herb_name,
+            $batch->shelf->jar,
+            $method->name,
+            $this->words->warmth($method->targetOrUsual()),
+            ($course->warmed->hours() > 0
+                ? AmountWriter::clockSpan($course->warmed->hours()).' of '.AmountWriter::clockSpan($routine->hours).' had'
+                : AmountWriter::clockSpan($routine->hours).' at warmth').$warmUp,
+            $next === null ? '' : $this->times->due($next),
+            $batch->stage === Stage::Steeping,
+            $batch->diary?->cooker,
+            $batch->diary?->says,
+            array_map(fn (string $school) => new Choice($school, WaterBath::SCHOOLS[$school]), $this->setUp->schools([$batch])),
+            // Glass that hangs in its water goes in while everything is cold.
+            $routine->method->warming->water === 'rim' ? 'hand-hot' : 'cold',
+            $cookers,
+        );
+    }
+
+    private function pan(Batch $batch, Course $course, Routine $routine): PanCard
+    {
+        $method = $batch->plan->method;
+        $open = array_values(
+            array_filter($course->tasks, fn (Task $task) => $task->open && in_array($task->step, [Step::WarmOn, Step::WarmOff], true)),
+        );
+        $stir = array_values(array_filter($course->tasks, fn (Task $task) => $task->step === Step::Shake))[0] ?? null;
+        $off = array_values(array_filter($course->tasks, fn (Task $task) => $task->step === Step::WarmOff))[0] ?? null;
+        $since = $course->warmed->onSince;
+        $ceiling = $method->ceilingC ?? 105.0;
+
+        return new PanCard(
+            $batch->uid,
+            $batch->code,
+            $batch->herb_name,
+            $batch->shelf->jar,
+            $since !== null,
+            ($open[0] ?? null)?->key(),
+            $since === null ? null : $stir?->key(),
+            $since === null
+                ? ($batch->stage === Stage::Steeping
+                    ? 'oil and herb are in it'
+                    : 'not filled yet')
+                : 'on the flame since '.$this->times->clock($since),
+            $since === null
+                ? 'Stir it all the while; never leave the flame.'
+                : ($stir === null || $stir->dueAt <= $this->kitchens->now()
+                    ? 'Stir it now.'
+                    : 'Stir next at '.$this->times->clock($stir->dueAt).'.'),
+            'about '.$this->words->warmth($method->targetC ?? 95.0).', never over '.$this->words->warmth($ceiling),
+            $off === null
+                ? ''
+                : ($since === null
+                    ? 'by its signs, about '.AmountWriter::span($routine->minutesFor($routine->hours) / 60).' on the flame'
+                    : 'by its signs, about '.$this->times->clock($off->dueAt)),
+            $routine->coldWithinH !== null
+                ? 'Cool it fast, the pan in cold water, and strain it at once.'
+                : ($routine->standsH > 0
+                    ? 'Then it stands '.AmountWriter::span($routine->standsH).' before it is strained.'
+                    : 'Then it is strained.'),
+            array_map(fn (string $id, string $says) => new Choice($id, $says), array_keys(Method::SIGNS), Method::SIGNS),
+        );
+    }
+
+    /** Spreadsheets write no zone: taken as the house's own time. */
+    private function zoned(string $typed): string
+    {
+        if (preg_match('/^\d{4}-\d\d-\d\d[T ]\d\d:\d\d(:\d\d)?$/D', $typed) !== 1) {
+            return $typed;
+        }
+        try {
+            return (new \DateTimeImmutable($typed, $this->kitchens->now()->getTimezone()))->format(DATE_ATOM);
+        } catch (\Exception) {
+            return $typed;
+        }
+    }
+}
