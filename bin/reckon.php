@@ -12,7 +12,7 @@ declare(strict_types=1);
 
 use Kettle\Ask\Questions;
 use Kettle\Material\Tables;
-use Kettle\Recipe\WishRefused;
+use Kettle\Recipe\WishException;
 
 require __DIR__.'/../vendor/autoload.php';
 
@@ -30,11 +30,11 @@ function answer(Questions $desk, string $mode, string $asked, int $flags): array
     try {
         $document = strlen($asked) > MOST ? null : json_decode($asked, true, 32);
         if (! is_array($document) || ($document !== [] && array_is_list($document))) {
-            throw WishRefused::one('', 'unreadable', 'What is asked is not a JSON object. See docs/formats.');
+            throw WishException::one('', 'unreadable', 'What is asked is not a JSON object. See docs/formats.');
         }
 
         return [false, (string) json_encode($desk->ask($mode, $document, new DateTimeImmutable()), $flags)];
-    } catch (WishRefused $refused) {
+    } catch (WishException $refused) {
         return [true, (string) json_encode(['faults' => $refused->faults], $flags)];
     } catch (JsonException) {
         return [

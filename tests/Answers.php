@@ -5,7 +5,7 @@ namespace Tests;
 use DateTimeImmutable;
 use Kettle\Ask\Questions;
 use Kettle\Material\Tables;
-use Kettle\Recipe\WishRefused;
+use Kettle\Recipe\WishException;
 
 /**
  * Questions over the whole of the core, at its bounds and between them, and what it answers now: kept in
@@ -483,7 +483,7 @@ final class Answers
     {
         try {
             $said = $desk->ask($mode, $question, new DateTimeImmutable(self::NOW));
-        } catch (WishRefused $refused) {
+        } catch (WishException $refused) {
             return ['faults' => array_map(fn (array $fault) => [$fault['field'], $fault['reason'], $fault['sentence']], $refused->faults)];
         }
         if ($mode === 'pot') {

@@ -8,7 +8,7 @@ use Kettle\Reason\Way;
 use Kettle\Recipe\KitchenReader;
 use Kettle\Recipe\Plan;
 use Kettle\Recipe\Planning;
-use Kettle\Recipe\WishRefused;
+use Kettle\Recipe\WishException;
 
 /**
  * Wishes at random, most of them for what is dangerous, and what no plan of them may ever be. What is
@@ -93,14 +93,14 @@ final class RandomWishes
         );
         try {
             $plan = $this->bench->plan($wish, $kitchen);
-        } catch (WishRefused $refused) {
+        } catch (WishException $refused) {
             $this->seen['refused']++;
             $wrong = [];
             foreach ($takeWays ? array_merge([], ...array_map(fn (array $fault) => $fault['ways'] ?? [], $refused->faults)) : [] as $way) {
                 $this->seen['ways']++;
                 try {
                     $wrong = [...$wrong, ...$this->wrongWith($this->bench->plan(Way::taken($wish, $way['change']), $kitchen), false)];
-                } catch (WishRefused $again) {
+                } catch (WishException $again) {
                     $wrong[] = sprintf('“%s” leads to: %s', $way['says'], $again->getMessage());
                 }
             }

@@ -21,14 +21,14 @@ final readonly class CsvTable
      * @param  list<list<string>>  $must of each of these, one column must be there
      * @param  list<string>  $known all columns that mean something
      *
-     * @throws CsvRefused
+     * @throws CsvException
      */
     public static function read(string $bytes, array $wanted, array $must, array $known, int $most): self
     {
         [$text, $notes] = self::decode($bytes);
         $head = strtok($text, "\n");
         if ($head === false || trim($head) === '') {
-            throw CsvRefused::empty();
+            throw CsvException::empty();
         }
         $delimiter = ',';
         foreach (array_keys(self::DELIMITERS) as $each) {
@@ -43,7 +43,7 @@ final readonly class CsvTable
             fgetcsv($stream, null, $delimiter, '"', '') ?: [],
         );
         if (array_filter($must, fn (array $any) => array_intersect($any, $names) === []) !== []) {
-            throw CsvRefused::columns($wanted, mb_substr(implode(', ', array_filter($names)), 0, 120));
+            throw CsvException::columns($wanted, mb_substr(implode(', ', array_filter($names)), 0, 120));
         }
         if ($delimiter !== ',') {
             $notes[] = sprintf('Read with %s between the columns.', self::DELIMITERS[$delimiter]);
@@ -74,7 +74,7 @@ final readonly class CsvTable
             }
             if ($cells !== [null] && implode('', array_map('strval', $cells)) !== '') {
                 if (count($rows) >= $most) {
-                    throw CsvRefused::tooMany($most);
+                    throw CsvException::tooMany($most);
                 }
                 $row = [];
                 foreach ($names as $i => $name) {
@@ -96,18 +96,18 @@ final readonly class CsvTable
     /**
      * @return array{string, list<string>}
      *
-     * @throws CsvRefused
+     * @throws CsvException
      */
     private static function decode(string $bytes): array
     {
         if (trim($bytes) === '') {
-            throw CsvRefused::empty();
+            throw CsvException::empty();
         }
         if (str_starts_with($bytes, "\xFF\xFE") || str_starts_with($bytes, "\xFE\xFF")) {
             return [str_replace("\r\n", "\n", mb_convert_encoding($bytes, 'UTF-8', 'UTF-16')), ['Read as UTF-16.']];
         }
         if (str_contains($bytes, "\0") || str_starts_with($bytes, 'PK')) {
-            throw CsvRefused::notText();
+            throw CsvException::notText();
         }
         $text = preg_replace('/^\xEF\xBB\xBF/', '', $bytes) ?? $bytes;
         $notes = [];

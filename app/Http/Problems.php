@@ -10,9 +10,9 @@ use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
-use Kettle\Reason\Refused;
-use Kettle\Recipe\WishRefused;
-use Kettle\Stores\LotsRefused;
+use Kettle\Reason\RefusedException;
+use Kettle\Recipe\WishException;
+use Kettle\Stores\LotsException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 
 /** Errors as RFC 9457 problem details, each with a sentence for the cook. */
@@ -32,16 +32,16 @@ final class Problems
 
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([Refused::class, WishRefused::class, LotsRefused::class, Clash::class]);
+        $exceptions->dontReport([RefusedException::class, WishException::class, LotsException::class, Clash::class]);
         $exceptions->render(fn (\Throwable $thrown, Request $request) => $request->is('api/*') ? self::of($thrown) : null);
     }
 
     public static function of(\Throwable $thrown): JsonResponse
     {
         return match (true) {
-            $thrown instanceof WishRefused => self::response(422, $thrown->getMessage(), $thrown->faults),
-            $thrown instanceof LotsRefused => self::response(422, $thrown->getMessage(), $thrown->faults),
-            $thrown instanceof Refused => self::response(422, $thrown->sentence, [$thrown->toArray()]),
+            $thrown instanceof WishException => self::response(422, $thrown->getMessage(), $thrown->faults),
+            $thrown instanceof LotsException => self::response(422, $thrown->getMessage(), $thrown->faults),
+            $thrown instanceof RefusedException => self::response(422, $thrown->sentence, [$thrown->toArray()]),
             $thrown instanceof Clash => self::response(409, $thrown->getMessage(), [], $thrown->current === [] ? null : $thrown->current),
             $thrown instanceof ValidationException => self::response(422, $thrown->getMessage(), self::faults($thrown)),
             $thrown instanceof AuthenticationException => self::response(401),

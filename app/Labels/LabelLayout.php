@@ -57,13 +57,13 @@ final readonly class LabelLayout
      *
      * @param  list<LabelLine>  $lines
      *
-     * @throws LabelRefused where what must be said does not fit
+     * @throws LabelException where what must be said does not fit
      */
     public static function toPrint(LabelSize $size, array $lines, string $net): self
     {
         $laid = self::of($size, $lines, $net);
 
-        return in_array(self::MUST, $laid->cut, true) ? throw LabelRefused::unsaid() : $laid;
+        return in_array(self::MUST, $laid->cut, true) ? throw LabelException::unsaid() : $laid;
     }
 
     /** @param  list<LabelLine>  $lines */

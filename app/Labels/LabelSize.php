@@ -41,10 +41,10 @@ final readonly class LabelSize
         return $all;
     }
 
-    /** @throws LabelRefused */
+    /** @throws LabelException */
     public static function named(string $id, Tables $tables): self
     {
-        return self::all($tables)[$id] ?? throw LabelRefused::size($id);
+        return self::all($tables)[$id] ?? throw LabelException::size($id);
     }
 
     private static function fromRow(Row $row): self

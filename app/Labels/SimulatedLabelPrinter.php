@@ -25,12 +25,12 @@ final readonly class SimulatedLabelPrinter
      * @param  list<string>  $nets what each label says of its own bottle
      * @return string PNG
      *
-     * @throws LabelRefused when it is not a roll
+     * @throws LabelException when it is not a roll
      */
     public function strip(LabelSize $size, LabelLayout $layout, array $nets, string $address): string
     {
         if ($size->paper !== 'roll') {
-            throw LabelRefused::roll();
+            throw LabelException::roll();
         }
         $nets = array_slice($nets, 0, self::MOST);
         [$w, $h, $gap] = [self::dots($size->w), self::dots($size->h), self::dots(self::GAP_MM)];

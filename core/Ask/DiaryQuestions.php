@@ -9,7 +9,7 @@ use Kettle\Diary\CookerDiary;
 use Kettle\Diary\CookerJob;
 use Kettle\Diary\CookerPlace;
 use Kettle\Diary\CookerRun;
-use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\DiaryException;
 use Kettle\Recipe\Fields;
 use Kettle\Recipe\Kitchen;
 use Kettle\Time\Interval;
@@ -26,8 +26,8 @@ final readonly class DiaryQuestions
      * @param  array<mixed>  $document jobs, cookers, home (hours by ISO weekday) and away ({from, to}), as docs/formats/reckon.schema.json
      * @return array<string, mixed>
      *
-     * @throws DiaryRefused
-     * @throws \Kettle\Vessel\CookerRefused
+     * @throws DiaryException
+     * @throws \Kettle\Vessel\CookerException
      */
     public function diary(array $document): array
     {
@@ -94,7 +94,7 @@ final readonly class DiaryQuestions
         foreach ($this->list($document, 'away') as $i => $each) {
             [$from, $to] = [$this->moment($each, 'from', "away.{$i}"), $this->moment($each, 'to', "away.{$i}")];
             if ($to <= $from) {
-                throw (new DiaryRefused('out_of_range', 'It must end after it begins.'))->about("away.{$i}.to");
+                throw (new DiaryException('out_of_range', 'It must end after it begins.'))->about("away.{$i}.to");
             }
             $away[] = [$from, $to];
         }
@@ -108,19 +108,19 @@ final readonly class DiaryQuestions
         $widths = [];
         foreach (is_array($each['jars_mm'] ?? null) ? $each['jars_mm'] : [] as $width) {
             if (! (is_int($width) || is_float($width)) || $width < 20 || $width > 400) {
-                throw (new DiaryRefused('out_of_range', 'A jar is between 20 and 400 mm across.'))->about("jobs.{$i}.jars_mm");
+                throw (new DiaryException('out_of_range', 'A jar is between 20 and 400 mm across.'))->about("jobs.{$i}.jars_mm");
             }
             $widths[] = (float) $width;
         }
         $hours = $this->number($each, 'hours', "jobs.{$i}");
         if ($hours <= 0 || $hours > 400 || $widths === [] || count($widths) > 24) {
-            throw (new DiaryRefused('out_of_range', 'A job has between a minute and 400 h still to come, and 1 to 24 jars.'))->about(
+            throw (new DiaryException('out_of_range', 'A job has between a minute and 400 h still to come, and 1 to 24 jars.'))->about(
                 "jobs.{$i}",
             );
         }
 
         if ($this->number($each, 'ceiling_c', "jobs.{$i}") <= $this->number($each, 'target_c', "jobs.{$i}")) {
-            throw (new DiaryRefused('upside_down', 'The ceiling lies above the warmth that is wanted.'))->about("jobs.{$i}.ceiling_c");
+            throw (new DiaryException('upside_down', 'The ceiling lies above the warmth that is wanted.'))->about("jobs.{$i}.ceiling_c");
         }
 
         return new CookerJob(
@@ -145,7 +145,7 @@ final readonly class DiaryQuestions
     {
         $list = is_array($document[$key] ?? null) ? array_values($document[$key]) : [];
         if (count($list) > self::MOST_JOBS) {
-            throw (new DiaryRefused('too_much', sprintf('At most %d at once.', self::MOST_JOBS)))->about($key);
+            throw (new DiaryException('too_much', sprintf('At most %d at once.', self::MOST_JOBS)))->about($key);
         }
 
         return array_map(fn (mixed $each) => is_array($each) ? $each : [], $list);
@@ -158,7 +158,7 @@ final readonly class DiaryQuestions
 
         return (is_int($value) || is_float($value)) && is_finite((float) $value)
             ? (float) $value
-            : throw (new DiaryRefused('unreadable', sprintf('“%s” must be a number.', $key)))->about("{$field}.{$key}");
+            : throw (new DiaryException('unreadable', sprintf('“%s” must be a number.', $key)))->about("{$field}.{$key}");
     }
 
     /** @param  array<mixed>  $from */
@@ -166,7 +166,7 @@ final readonly class DiaryQuestions
     {
         $typed = is_string($from[$key] ?? null) ? $from[$key] : '';
         if (preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d)?(Z|[+-]\d\d:\d\d)?$/D', $typed) !== 1) {
-            throw (new DiaryRefused(
+            throw (new DiaryException(
                 'unreadable',
                 sprintf('“%s” is not a moment. Write it like 2026-12-12T14:00.', mb_substr($typed, 0, 30)),
             ))->about("{$field}.{$key}");
@@ -174,7 +174,7 @@ final readonly class DiaryQuestions
         try {
             return (new \DateTimeImmutable($typed, $this->kitchen->now->getTimezone()))->setTimezone($this->kitchen->now->getTimezone());
         } catch (\Exception) {
-            throw (new DiaryRefused('unreadable', sprintf('“%s” is not a moment.', mb_substr($typed, 0, 30))))->about("{$field}.{$key}");
+            throw (new DiaryException('unreadable', sprintf('“%s” is not a moment.', mb_substr($typed, 0, 30))))->about("{$field}.{$key}");
         }
     }
 }

@@ -5,32 +5,32 @@ declare(strict_types=1);
 namespace Kettle\Ask;
 
 use Kettle\Caution\Caution;
-use Kettle\Caution\CautionRefused;
+use Kettle\Caution\CautionException;
 use Kettle\Caution\ColdStorage;
-use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\DiaryException;
+use Kettle\Fault\FaultException;
 use Kettle\Fault\FaultFinder;
-use Kettle\Fault\FaultRefused;
 use Kettle\Infusion\Uptake;
+use Kettle\Infusion\YieldException;
 use Kettle\Infusion\YieldHistory;
-use Kettle\Infusion\YieldRefused;
 use Kettle\Keeping\Antioxidant;
 use Kettle\Keeping\Keeping;
-use Kettle\Keeping\KeepingRefused;
+use Kettle\Keeping\KeepingException;
 use Kettle\Keeping\StorageFacts;
 use Kettle\Material\Blend;
 use Kettle\Material\State;
 use Kettle\Material\Tables;
 use Kettle\Reason\Figure;
 use Kettle\Reason\Note;
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 use Kettle\Recipe\Fields;
 use Kettle\Recipe\Kitchen;
 use Kettle\Recipe\Planning;
-use Kettle\Recipe\WishRefused;
+use Kettle\Recipe\WishException;
 use Kettle\Time\Day;
 use Kettle\Vessel\BestFilling;
 use Kettle\Vessel\Filling;
-use Kettle\Vessel\FillingRefused;
+use Kettle\Vessel\FillingException;
 
 /** The questions of the press as documents in and out, for `kettle reckon` and the application. */
 final readonly class PressQuestions
@@ -46,13 +46,13 @@ final readonly class PressQuestions
      * @param  array<mixed>  $document way, and batches, oldest first, each {id, oil_ml, out_ml, dry_g}; ask {oil_ml, dry_g} for a yield
      * @return array<string, mixed>
      *
-     * @throws Refused
+     * @throws RefusedException
      */
     public function yield(array $document): array
     {
         $way = Fields::text($document, 'way') ?? 'squeezed';
         if (! in_array($way, Uptake::WAYS, true)) {
-            throw new YieldRefused('unknown', 'Herb is drained, squeezed or pressed.', 'way');
+            throw new YieldException('unknown', 'Herb is drained, squeezed or pressed.', 'way');
         }
         $batches = [];
         foreach (self::list($document, 'batches', self::MOST_BATCHES) as $i => $batch) {
@@ -74,7 +74,7 @@ final readonly class PressQuestions
      * @return array{offers: list<array{id: string, bottles: list<array{id: string, capacity_ml: float, count: int}>,
      *     filled_ml: float, left_ml: float}>, vitamin_e: array<string, mixed>, rosemary: array<string, mixed>}
      *
-     * @throws Refused
+     * @throws RefusedException
      */
     public function bottle(array $document): array
     {
@@ -113,7 +113,7 @@ final readonly class PressQuestions
      * @param  list<array{id: string, capacity: float, stock: ?int, fixed: int}>  $sizes
      * @return list<array{id: string, bottles: list<array{id: string, capacity_ml: float, count: int}>, filled_ml: float, left_ml: float}>
      *
-     * @throws FillingRefused
+     * @throws FillingException
      */
     public static function offers(float $ml, array $sizes): array
     {
@@ -145,7 +145,7 @@ final readonly class PressQuestions
      *     filled_on, strained_on, heat, each {hours, celsius}; place, glass, antioxidant, by_rates
      * @return array<string, mixed>
      *
-     * @throws Refused
+     * @throws RefusedException
      */
     public function keep(array $document): array
     {
@@ -164,22 +164,26 @@ final readonly class PressQuestions
         }
         $state =
             State::tryFrom(Fields::text($document, 'state') ?? 'dried') ??
-            throw KeepingRefused::unknown('state', Fields::text($document, 'state') ?? '', ['dried', 'wilted', 'fresh'])->about('state');
+            throw KeepingException::unknown('state', Fields::text($document, 'state') ?? '', ['dried', 'wilted', 'fresh'])->about('state');
         $herb = Fields::text($document, 'herb');
         $plant = $herb === null ? null : $this->planning->cupboard()->herb($herb);
         $this->planning->cupboard()->purpose(Fields::text($document, 'purpose') ?? 'skin');
         $storage = Fields::text($document, 'kept') ?? ColdStorage::SHELF;
         if (! in_array($storage, ColdStorage::ALL, true)) {
-            throw KeepingRefused::unknown('way of keeping', $storage, ColdStorage::ALL)->about('kept');
+            throw KeepingException::unknown('way of keeping', $storage, ColdStorage::ALL)->about('kept');
         }
         $strained = $this->day($document, 'strained_on') ?? $this->kitchen->today();
         $filled = $this->day($document, 'filled_on') ?? $strained;
         if ($filled > $strained) {
-            throw new KeepingRefused('out_of_range', 'It was strained after it was filled. Look at the two days.', 'strained_on');
+            throw new KeepingException('out_of_range', 'It was strained after it was filled. Look at the two days.', 'strained_on');
         }
         foreach (array_values($lots) as $i => $lot) {
             if ($lot['opened'] !== null && $lot['opened'] > $filled) {
-                throw new KeepingRefused('out_of_range', 'An oil is opened before it is poured. Look at the two days.', "oils.{$i}.opened");
+                throw new KeepingException(
+                    'out_of_range',
+                    'An oil is opened before it is poured. Look at the two days.',
+                    "oils.{$i}.opened",
+                );
             }
         }
         $facts = new StorageFacts(
@@ -215,13 +219,13 @@ final readonly class PressQuestions
      * @param  array<mixed>  $document a wish (docs/formats/wish.schema.json), and a place, or none for all
      * @return array{cautions: list<array<string, mixed>>}
      *
-     * @throws Refused|WishRefused
+     * @throws RefusedException|WishException
      */
     public function cautions(array $document): array
     {
         $place = Fields::text($document, 'place');
         if ($place !== null && ! in_array($place, Caution::PLACES, true)) {
-            throw CautionRefused::place($place);
+            throw CautionException::place($place);
         }
 
         $cautions = $this->planning->cautions($document, $this->kitchen, $place);
@@ -233,7 +237,7 @@ final readonly class PressQuestions
      * @param  array<mixed>  $document signs, ids; facts, by id, each the words it is said with
      * @return array<string, mixed>
      *
-     * @throws FaultRefused
+     * @throws FaultException
      */
     public function faults(array $document): array
     {
@@ -247,7 +251,7 @@ final readonly class PressQuestions
         $signs = is_array($document['signs'] ?? null) ? array_values($document['signs']) : [];
         foreach ($signs as $sign) {
             if (! is_string($sign)) {
-                throw FaultRefused::nothingSeen();
+                throw FaultException::nothingSeen();
             }
         }
 
@@ -290,7 +294,7 @@ final readonly class PressQuestions
     {
         $list = is_array($from[$key] ?? null) ? array_values($from[$key]) : [];
         if (count($list) > $most) {
-            throw new KeepingRefused('too_many', sprintf('At most %d are reckoned at once.', $most), $key);
+            throw new KeepingException('too_many', sprintf('At most %d are reckoned at once.', $most), $key);
         }
 
         return array_map(fn (mixed $each) => is_array($each) ? $each : [], $list);
@@ -307,7 +311,7 @@ final readonly class PressQuestions
     {
         $value = $from[$key] ?? null;
         if ((! is_int($value) && ! is_float($value)) || ! ($value >= $least && $value <= $most)) {
-            throw new KeepingRefused(
+            throw new KeepingException(
                 'unreadable',
                 sprintf('“%s” is a plain number%s.', $key, abs($least) < 1e9 ? sprintf(' from %g to %g', $least, $most) : ''),
                 ltrim($where.'.'.$key, '.'),
@@ -324,6 +328,6 @@ final readonly class PressQuestions
 
         return $typed === null
             ? null
-            : Day::read($typed, $this->kitchen->today()->getTimezone()) ?? throw DiaryRefused::day($typed)->about($key);
+            : Day::read($typed, $this->kitchen->today()->getTimezone()) ?? throw DiaryException::day($typed)->about($key);
     }
 }

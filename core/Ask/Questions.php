@@ -4,22 +4,22 @@ declare(strict_types=1);
 
 namespace Kettle\Ask;
 
-use Kettle\Material\MaterialRefused;
+use Kettle\Material\MaterialException;
 use Kettle\Material\Tables;
 use Kettle\Material\Wilting;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 use Kettle\Recipe\Fields;
 use Kettle\Recipe\Kitchen;
 use Kettle\Recipe\KitchenReader;
 use Kettle\Recipe\PlanDocument;
 use Kettle\Recipe\Planning;
-use Kettle\Recipe\WishRefused;
+use Kettle\Recipe\WishException;
 use Kettle\Share\RecipeReader;
 use Kettle\Stores\LotCheck;
+use Kettle\Stores\LotException;
 use Kettle\Stores\LotKind;
-use Kettle\Stores\LotRefused;
 
 /**
  * Every question the core answers, by name: a document in, a document out. `kettle reckon` and the
@@ -63,12 +63,12 @@ final readonly class Questions
      * @param  array<mixed>  $document
      * @return array<mixed>
      *
-     * @throws WishRefused with every fault found
+     * @throws WishException with every fault found
      */
     public function ask(string $mode, array $document, \DateTimeImmutable $now): array
     {
         if (! in_array($mode, self::MODES, true)) {
-            throw WishRefused::one(
+            throw WishException::one(
                 '',
                 'unknown',
                 sprintf('There is nothing called “%s” to reckon. Choose one of: %s.', mb_substr($mode, 0, 40), implode(', ', self::MODES)),
@@ -105,8 +105,8 @@ final readonly class Questions
                 'cautions' => $this->press($kitchen)->cautions($document),
                 'faults' => $this->press($kitchen)->faults($document),
             };
-        } catch (Refused $refused) {
-            throw WishRefused::from($refused);
+        } catch (RefusedException $refused) {
+            throw WishException::from($refused);
         }
     }
 
@@ -148,7 +148,7 @@ final readonly class Questions
      * @param  array<mixed>  $document form or water, fresh, now, hours
      * @return array<string, mixed>
      *
-     * @throws Refused
+     * @throws RefusedException
      */
     public function wilting(array $document, Kitchen $kitchen): array
     {
@@ -162,7 +162,7 @@ final readonly class Questions
         $form = self::about('form', fn () => $this->planning->cupboard()->form(Fields::text($document, 'form') ?? 'thin-leaf'));
         $fraction = $water === null ? $form->waterFresh ?? 0.8 : self::about('water', fn () => $reader->number(rtrim($water, '% '))) / 100;
         if ($fraction < 0.05 || $fraction > 0.97) {
-            throw new MaterialRefused('out_of_range', 'Water is between 5 and 97 per cent of a plant’s weight.', 'water');
+            throw new MaterialException('out_of_range', 'Water is between 5 and 97 per cent of a plant’s weight.', 'water');
         }
         $wilting = Wilting::weighed($fresh, $now, $fraction, $hours, $this->tables);
         $figures = [];
@@ -211,7 +211,7 @@ final readonly class Questions
      */
     private function check(array $document): array
     {
-        $kind = LotKind::tryFrom(Fields::text($document, 'kind') ?? '') ?? throw LotRefused::kind();
+        $kind = LotKind::tryFrom(Fields::text($document, 'kind') ?? '') ?? throw LotException::kind();
         $answers = is_array($document['answers'] ?? null) ? $document['answers'] : null;
         if ($answers === null) {
             return ['asks' => LotCheck::asks($kind, $this->tables)];
@@ -236,7 +236,7 @@ final readonly class Questions
     {
         try {
             return $read();
-        } catch (Refused $refused) {
+        } catch (RefusedException $refused) {
             throw $refused->about($field);
         }
     }

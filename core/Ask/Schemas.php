@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Ask;
 
-use Kettle\Recipe\WishRefused;
+use Kettle\Recipe\WishException;
 use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Helper;
 use Opis\JsonSchema\Validator;
@@ -34,7 +34,7 @@ final class Schemas
     /**
      * @param  array<mixed>  $document
      *
-     * @throws WishRefused with every fault found
+     * @throws WishException with every fault found
      */
     public function wish(array $document): void
     {
@@ -45,7 +45,7 @@ final class Schemas
      * @param  string  $mode of Questions::MODES
      * @param  array<mixed>  $document
      *
-     * @throws WishRefused with every fault found
+     * @throws WishException with every fault found
      */
     public function mode(string $mode, array $document): void
     {
@@ -57,7 +57,7 @@ final class Schemas
     {
         array_walk_recursive($document, function (mixed $value): void {
             if (is_float($value) && ! is_finite($value)) {
-                throw WishRefused::one('', 'out_of_range', 'A number in it is no number that can be reckoned with.');
+                throw WishException::one('', 'out_of_range', 'A number in it is no number that can be reckoned with.');
             }
         });
         $data = $document === [] ? new \stdClass() : Helper::toJSON($document);
@@ -68,7 +68,7 @@ final class Schemas
         $faults = [];
         self::leaves($error, $faults);
         if ($faults !== []) {
-            throw WishRefused::faults(array_slice(array_values($faults), 0, self::MOST_FAULTS));
+            throw WishException::faults(array_slice(array_values($faults), 0, self::MOST_FAULTS));
         }
     }
 

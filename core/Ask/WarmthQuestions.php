@@ -9,7 +9,7 @@ use Kettle\Recipe\Fields;
 use Kettle\Recipe\Kitchen;
 use Kettle\Time\Day;
 use Kettle\Vessel\Cooker;
-use Kettle\Vessel\CookerRefused;
+use Kettle\Vessel\CookerException;
 use Kettle\Vessel\Jar;
 use Kettle\Vessel\Packing;
 use Kettle\Vessel\WaterBath;
@@ -21,7 +21,7 @@ use Kettle\Warmth\PotRun;
 use Kettle\Warmth\Sun;
 use Kettle\Warmth\SunJar;
 use Kettle\Warmth\WarmHours;
-use Kettle\Warmth\WarmthRefused;
+use Kettle\Warmth\WarmthException;
 
 /** The questions of warmth as documents in and out, for `kettle reckon` and the application. */
 final readonly class WarmthQuestions
@@ -39,7 +39,7 @@ final readonly class WarmthQuestions
      * @param  array<mixed>  $document band {low, target, ceiling} and readings, each {at: ISO 8601 or seconds, c}
      * @return array<string, mixed>
      *
-     * @throws WarmthRefused
+     * @throws WarmthException
      */
     public function warmHours(array $document): array
     {
@@ -76,7 +76,7 @@ final readonly class WarmthQuestions
      * @param  array<mixed>  $document the parts of a Pot, hours, a band, and poured_c where the water is not as cold as the room
      * @return array<string, mixed>
      *
-     * @throws WarmthRefused
+     * @throws WarmthException
      */
     public function pot(array $document): array
     {
@@ -88,14 +88,14 @@ final readonly class WarmthQuestions
         }
         $hours = $parts['hours'] ?? 8.0;
         if (! is_finite($hours) || $hours < 0.1 || $hours > 72) {
-            throw WarmthRefused::pot('The time', 'hours', 0.1, 72, 'h');
+            throw WarmthException::pot('The time', 'hours', 0.1, 72, 'h');
         }
         $band = is_array($document['band'] ?? null) ? $document['band'] : ['low' => 43, 'target' => 49, 'ceiling' => 60];
         $band = Band::of(self::number($band, 'low', 'band'), self::number($band, 'target', 'band'), self::number($band, 'ceiling', 'band'));
         [$low, $ceiling] = [$band->low, $band->ceiling];
         $poured = $parts['poured_c'] ?? null;
         if ($poured !== null && ! ($poured >= 0 && $poured <= 100)) {
-            throw WarmthRefused::pot('The water poured in', 'poured_c', 0, 100, '°C');
+            throw WarmthException::pot('The water poured in', 'poured_c', 0, 100, '°C');
         }
         unset($parts['hours'], $parts['poured_c']);
         $parts += ['watts' => NAN, 'loss_w_per_k' => NAN];
@@ -149,7 +149,7 @@ final readonly class WarmthQuestions
      *     level_mm, contents_g}, and school
      * @return array<string, mixed>
      *
-     * @throws CookerRefused
+     * @throws CookerException
      */
     public function bath(array $document): array
     {
@@ -179,7 +179,7 @@ final readonly class WarmthQuestions
         }
         $school = Fields::text($document, 'school') ?? 'rim';
         if (! isset(WaterBath::SCHOOLS[$school])) {
-            throw new CookerRefused(
+            throw new CookerException(
                 'unknown',
                 'Water goes to the rim, a quarter or half of the way up, or there is none: rim, quarter, half or none.',
                 'school',
@@ -212,7 +212,7 @@ final readonly class WarmthQuestions
      * @param  array<mixed>  $document the parts of a Pot but for its heat and its loss, readings, each {s, c}, and of: oil or water
      * @return array<string, mixed>
      *
-     * @throws WarmthRefused
+     * @throws WarmthException
      */
     public function learn(array $document): array
     {
@@ -248,7 +248,7 @@ final readonly class WarmthQuestions
      *     herb_kg, glass_kg}, facing, bag and cloud for a jar
      * @return array<string, mixed>
      *
-     * @throws WarmthRefused
+     * @throws WarmthException
      */
     public function sun(array $document): array
     {
@@ -257,7 +257,7 @@ final readonly class WarmthQuestions
         $day = Day::read($from, new \DateTimeZone('UTC'));
         $days = is_int($document['days'] ?? null) ? $document['days'] : 1;
         if ($day === null || $days < 1 || $days > 400) {
-            throw WarmthRefused::pot('The days', 'days', 1, 400, 'from a day written like 2026-12-12');
+            throw WarmthException::pot('The days', 'days', 1, 400, 'from a day written like 2026-12-12');
         }
         $rows = [];
         $jar = is_array($document['jar'] ?? null) ? $this->inSun($sun, $document, $document['jar'], $day, $days) : null;
@@ -330,7 +330,7 @@ final readonly class WarmthQuestions
      * @param  array<mixed>  $document looks, each {t, y}
      * @return array<string, mixed>
      *
-     * @throws WarmthRefused
+     * @throws WarmthException
      */
     public function fit(array $document): array
     {
@@ -382,9 +382,9 @@ final readonly class WarmthQuestions
         try {
             return is_string($at) && preg_match('/^\d{4}-\d\d-\d\dT/', $at) === 1
                 ? (new \DateTimeImmutable($at))->getTimestamp()
-                : throw WarmthRefused::order();
+                : throw WarmthException::order();
         } catch (\Exception) {
-            throw WarmthRefused::order();
+            throw WarmthException::order();
         }
     }
 
@@ -394,6 +394,6 @@ final readonly class WarmthQuestions
 
         return (is_int($value) || is_float($value)) && is_finite((float) $value)
             ? (float) $value
-            : throw new WarmthRefused('unreadable', sprintf('“%s” must be a number.', $key), $field);
+            : throw new WarmthException('unreadable', sprintf('“%s” must be a number.', $key), $field);
     }
 }

@@ -14,7 +14,7 @@ use Kettle\Batch\Line\TaskLine;
 use Kettle\Batch\Line\Used;
 use Kettle\Caution\ColdStorage;
 use Kettle\Diary\Availability;
-use Kettle\Diary\Course;
+use Kettle\Diary\Progress;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Step;
 use Kettle\Diary\Upkeep;
@@ -41,7 +41,7 @@ final readonly class BatchState
      */
     private function __construct(
         public Record $record,
-        public Course $course,
+        public Progress $progress,
         public Keeping $keeping,
         public StoredAs $storedAs,
         public ?\DateTimeImmutable $useBy,
@@ -63,24 +63,24 @@ final readonly class BatchState
     {
         $log = $record->log;
         $tables = $cupboard->tables();
-        $course = $record->course($presence);
+        $progress = $record->progress($presence);
         $strained = $log->last(Strained::class);
         $bottled = $log->last(Bottled::class);
         $purpose = $log->last(PurposeChanged::class)->to ?? $record->plan->purpose;
-        [$storedAs, $keeping] = self::stored($record, $course, $strained, $purpose, $cupboard, $lots);
+        [$storedAs, $keeping] = self::stored($record, $progress, $strained, $purpose, $cupboard, $lots);
         $useBy =
-            $record->plan->isColdKept() && $course->filledAt !== null
-                ? ColdStorage::goodUntil($course->filledAt, $course->strainedAt)
+            $record->plan->isColdKept() && $progress->filledAt !== null
+                ? ColdStorage::goodUntil($progress->filledAt, $progress->strainedAt)
                 : null;
         $bottles = self::bottles($bottled, $log);
         // What is bottled is smelled, and what is cold used up, until the day just reckoned: nothing is asked of what is all used up.
         if (self::left($bottles) > 0 || ($useBy !== null && $bottled === null)) {
-            $course = $record->course($presence, self::upkeep($record->plan, $useBy, $keeping->bestBefore, $tables));
+            $progress = $record->progress($presence, self::upkeep($record->plan, $useBy, $keeping->bestBefore, $tables));
         }
 
         return new self(
             $record,
-            $course,
+            $progress,
             $keeping,
             $storedAs,
             $useBy,
@@ -92,7 +92,7 @@ final readonly class BatchState
             $bottles,
             self::colours($log),
             self::herbStoodOut($log),
-            $course->stage === Stage::Discarded ? null : Learned::from($record->plan, $strained, $tables),
+            $progress->stage === Stage::Discarded ? null : Learned::from($record->plan, $strained, $tables),
         );
     }
 
@@ -114,7 +114,7 @@ final readonly class BatchState
      */
     private static function stored(
         Record $record,
-        Course $course,
+        Progress $progress,
         ?Strained $strained,
         string $purpose,
         Cupboard $cupboard,
@@ -122,10 +122,10 @@ final readonly class BatchState
     ): array {
         $warmth = $strained->warmth ?? '';
         $as = self::storedAs($record->log, new StoredAs());
-        $keeping = self::keeping($record->plan, $course, $as, $warmth, $purpose, $cupboard, $lots);
+        $keeping = self::keeping($record->plan, $progress, $as, $warmth, $purpose, $cupboard, $lots);
         if ($keeping->coldOnly) {
             $as = self::storedAs($record->log, new StoredAs('fridge'));
-            $keeping = self::keeping($record->plan, $course, $as, $warmth, $purpose, $cupboard, $lots);
+            $keeping = self::keeping($record->plan, $progress, $as, $warmth, $purpose, $cupboard, $lots);
         }
 
         return [$as, $keeping];
@@ -139,7 +139,7 @@ final readonly class BatchState
      */
     public static function keeping(
         FrozenPlan $plan,
-        Course $course,
+        Progress $progress,
         StoredAs $as,
         string $warmth,
         string $purpose,
@@ -147,9 +147,9 @@ final readonly class BatchState
         array $lots,
     ): Keeping {
         $method = $plan->method;
-        $had = $course->warmed->hours();
+        $had = $progress->warmed->hours();
         // Until it is strained its warmth is still to come, and is taken as planned.
-        $planned = $warmth === Strained::WARMTH_HAD || ($course->strainedAt === null && $method->heated);
+        $planned = $warmth === Strained::WARMTH_HAD || ($progress->strainedAt === null && $method->heated);
         $hours = $planned ? max($method->hours, $had) : $had;
         $wet = $plan->wetness($cupboard);
 
@@ -157,8 +157,8 @@ final readonly class BatchState
             $plan->blend($cupboard),
             $plan->state,
             new StorageFacts(
-                $course->filledAt ?? $course->timetable->fillAt,
-                $course->strainedAt ?? $course->timetable->strainAt,
+                $progress->filledAt ?? $progress->timetable->fillAt,
+                $progress->strainedAt ?? $progress->timetable->strainAt,
                 $plan->storage,
                 $method->targetC !== null && $hours > 0 ? [['hours' => $hours, 'celsius' => $method->targetC]] : [],
                 $lots,

@@ -6,7 +6,7 @@ namespace Kettle\Batch;
 
 use Kettle\Batch\Line\Strained;
 use Kettle\Batch\Line\TaskLine;
-use Kettle\Diary\Course;
+use Kettle\Diary\Progress;
 use Kettle\Infusion\Method;
 use Kettle\Material\Carrier;
 use Kettle\Material\Cupboard;
@@ -110,15 +110,15 @@ final readonly class Evidence
      * @param  ?string  $over how far and how long over its ceiling, as the Stove has it
      * @return array<string, array<string, string>>
      */
-    public function ofTheWarmth(FrozenPlan $plan, Method $method, Course $course, ?string $over): array
+    public function ofTheWarmth(FrozenPlan $plan, Method $method, Progress $progress, ?string $over): array
     {
         $planned = $plan->method->hours;
-        $had = $course->warmed->hours();
+        $had = $progress->warmed->hours();
         $overWater = $method->has(Method::IN_WATER) ? [] : null;
 
         return self::those([
             'over-ceiling' => $over === null ? null : ['over' => lcfirst($over)],
-            'under-warm' => $method->heated && $course->strainedAt !== null && $had < self::ENOUGH * $planned
+            'under-warm' => $method->heated && $progress->strainedAt !== null && $had < self::ENOUGH * $planned
                     ? ['had' => AmountWriter::clockSpan($had), 'hours' => AmountWriter::span($planned)]
                     : null,
             'cold-method' => $method->heated ? null : [],

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Batch;
 
-use Kettle\Caution\CautionRefused;
+use Kettle\Caution\CautionException;
 use Kettle\Caution\ColdStorage;
 use Kettle\Diary\Stage;
 
@@ -82,15 +82,15 @@ final readonly class Lateness
     /**
      * @param  string  $until the moment it was to be used by, in words
      *
-     * @throws CautionRefused when nobody may strain, bottle or use it any more
+     * @throws CautionException when nobody may strain, bottle or use it any more
      */
     public function refuse(string $until): void
     {
         if ($this->isWarmTooLong()) {
-            throw CautionRefused::warmTooLong($until);
+            throw CautionException::warmTooLong($until);
         }
         if ($this->isPastUse()) {
-            throw CautionRefused::pastUse($until);
+            throw CautionException::pastUse($until);
         }
     }
 

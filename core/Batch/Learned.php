@@ -7,8 +7,8 @@ namespace Kettle\Batch;
 use Kettle\Batch\Line\Strained;
 use Kettle\Infusion\Uptake;
 use Kettle\Infusion\UptakeSpread;
+use Kettle\Infusion\YieldException;
 use Kettle\Infusion\YieldHistory;
-use Kettle\Infusion\YieldRefused;
 use Kettle\Material\Tables;
 
 /** What a house learns from one batch: the oil that stayed in each gram of its herb. */
@@ -44,7 +44,7 @@ final readonly class Learned
         $way = in_array($strained->way, Uptake::WAYS, true) ? $strained->way : $plan->way;
         try {
             $uptake = YieldHistory::uptake($oil, $strained->ml, $dry, Uptake::by($way, $tables)->lossesMl);
-        } catch (YieldRefused) {
+        } catch (YieldException) {
             return null;
         }
 

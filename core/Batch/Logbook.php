@@ -6,7 +6,7 @@ namespace Kettle\Batch;
 
 use Kettle\Batch\Line\Line;
 use Kettle\Batch\Line\Started;
-use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\DiaryException;
 use Kettle\Diary\Event;
 
 /** What was written down of a batch, oldest first. Nothing is ever taken out: a line is corrected or struck out by another. */
@@ -75,7 +75,7 @@ final readonly class Logbook
     /**
      * A line that is to be struck out.
      *
-     * @throws DiaryRefused when it was struck out before, or later steps rest on it
+     * @throws DiaryException when it was struck out before, or later steps rest on it
      */
     public function toStrike(string $id): Entry
     {
@@ -83,11 +83,11 @@ final readonly class Logbook
         foreach (array_reverse($this->standing) as $entry) {
             if ($entry->id === $id) {
                 return match (true) {
-                    $entry->line instanceof Started => throw new DiaryRefused(
+                    $entry->line instanceof Started => throw new DiaryException(
                         'cannot_undo',
                         'The beginning of a batch cannot be undone. Discard the batch instead.',
                     ),
-                    $rested && $entry->line->carries() => throw new DiaryRefused(
+                    $rested && $entry->line->carries() => throw new DiaryException(
                         'cannot_undo',
                         'A later step rests on that one. Undo the later step first.',
                     ),
@@ -96,6 +96,6 @@ final readonly class Logbook
             }
             $rested = $rested || $entry->line->rests();
         }
-        throw new DiaryRefused('cannot_undo', 'That was undone already.');
+        throw new DiaryException('cannot_undo', 'That was undone already.');
     }
 }

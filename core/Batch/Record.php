@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Batch;
 
 use Kettle\Diary\Availability;
-use Kettle\Diary\Course;
+use Kettle\Diary\Progress;
 use Kettle\Diary\Routine;
 use Kettle\Diary\Upkeep;
 use Kettle\Infusion\Method;
@@ -45,17 +45,17 @@ final readonly class Record
     }
 
     /** @param  ?Upkeep  $upkeep of what is bottled, or kept cold; null when none is left */
-    public function course(Availability $presence, ?Upkeep $upkeep = null): Course
+    public function progress(Availability $presence, ?Upkeep $upkeep = null): Progress
     {
-        return Course::follow($this->routine(), $this->startAt, $presence, $this->log->events(), $this->slots, $upkeep);
+        return Progress::follow($this->routine(), $this->startAt, $presence, $this->log->events(), $this->slots, $upkeep);
     }
 
     /** Whether the warmth that was planned is not in the records: too little to say that it was had. */
-    public function lacksWarmth(Course $course): bool
+    public function lacksWarmth(Progress $progress): bool
     {
         // What is kept cold has its four days with warmth or without.
         return ! $this->plan->isColdKept() &&
             $this->method()->heated &&
-            $course->warmed->hours() < self::MOST_OF * $this->plan->method->hours;
+            $progress->warmed->hours() < self::MOST_OF * $this->plan->method->hours;
     }
 }

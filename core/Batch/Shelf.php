@@ -83,7 +83,7 @@ final readonly class Shelf
     public static function of(BatchState $state, PlannedJar $jar): self
     {
         $plan = $state->record->plan;
-        $course = $state->course;
+        $progress = $state->progress;
 
         return new self(
             $jar->name(),
@@ -100,10 +100,10 @@ final readonly class Shelf
             $plan->method->heated,
             $state->record->method()->traits,
             $plan->method->hours,
-            count($course->timetable->sessions),
-            $course->warmSessionsLeft(),
-            round($course->warmed->hours(), 2),
-            $course->warmed->onSince !== null,
+            count($progress->timetable->sessions),
+            $progress->warmSessionsLeft(),
+            round($progress->warmed->hours(), 2),
+            $progress->warmed->onSince !== null,
             $state->colours,
             $state->herbStoodOut ? 'herb stood out at the last look' : '',
             $state->pouredMl,

@@ -40,11 +40,11 @@ final readonly class AcidSoak
     /**
      * @param  float  $herbG chopped, as it lies
      *
-     * @throws CautionRefused where no way was tested for the plant
+     * @throws CautionException where no way was tested for the plant
      */
     public static function for(Herb $herb, float $herbG): self
     {
-        $parts = self::partsFor($herb) ?? throw CautionRefused::untested($herb->name);
+        $parts = self::partsFor($herb) ?? throw CautionException::untested($herb->name);
         $solution = $parts * $herbG;
 
         return new self($herbG, $parts, $solution * self::STRENGTH, $solution * (1 - self::STRENGTH));

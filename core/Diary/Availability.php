@@ -28,12 +28,12 @@ final readonly class Availability
      */
     private function __construct(private int $fromMinute, private int $toMinute, private array $week = [], private array $absences = []) {}
 
-    /** @throws DiaryRefused when unreadable, or shorter than four hours */
+    /** @throws DiaryException when unreadable, or shorter than four hours */
     public static function between(string $from, string $to): self
     {
         $minutes = [self::minute($from), self::minute($to)];
         if ($minutes[1] - $minutes[0] < 240) {
-            throw DiaryRefused::shortDay();
+            throw DiaryException::shortDay();
         }
 
         return new self($minutes[0], $minutes[1]);
@@ -45,25 +45,25 @@ final readonly class Availability
      * @param  array<int|string, string>  $week by ISO weekday 1 to 7: "07:00-08:30, 17:00-22:30",
      *     or "" for not at all; days left out are all day
      *
-     * @throws DiaryRefused
+     * @throws DiaryException
      */
     public function atHome(array $week): self
     {
         $read = [];
         foreach ($week as $day => $typed) {
             if (! in_array((int) $day, range(1, 7), true)) {
-                throw DiaryRefused::weekday((string) $day);
+                throw DiaryException::weekday((string) $day);
             }
             $whiles = [];
             $parts = array_map(fn (string $part) => trim($part, " \t\r\n"), explode(',', $typed));
             foreach (array_filter($parts, fn (string $part) => $part !== '') as $part) {
                 $ends = preg_split('/\s*(?:-|–|to)\s*/u', $part) ?: [];
                 if (count($ends) !== 2) {
-                    throw DiaryRefused::hours($part);
+                    throw DiaryException::hours($part);
                 }
                 [$a, $b] = [self::minute($ends[0]), self::minute($ends[1])];
                 if ($b - $a < self::LEAST_MINUTES || ($whiles !== [] && $a < $whiles[count($whiles) - 1][1])) {
-                    throw DiaryRefused::hours($part);
+                    throw DiaryException::hours($part);
                 }
                 $whiles[] = [$a, $b];
             }
@@ -289,11 +289,11 @@ final readonly class Availability
         return $left;
     }
 
-    /** @throws DiaryRefused */
+    /** @throws DiaryException */
     private static function minute(string $time): int
     {
         return preg_match('/^([01]?\d|2[0-3]):([0-5]\d)$/D', trim($time, " \t\r\n"), $m) === 1
             ? (int) $m[1] * 60 + (int) $m[2]
-            : throw DiaryRefused::time($time);
+            : throw DiaryException::time($time);
     }
 }

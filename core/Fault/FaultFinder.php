@@ -65,18 +65,18 @@ final readonly class FaultFinder
      * @return array{keep: string, says: string, causes: list<array{id: string, name: string, likely: string, score: int,
      *     for: list<string>, against: list<string>, test: string, do: string, keep: string}>}
      *
-     * @throws FaultRefused when nothing is seen, or something unknown
+     * @throws FaultException when nothing is seen, or something unknown
      */
     public function find(array $signs, array $facts): array
     {
         $known = array_column($this->signs(), null, 'id');
         foreach ($signs as $sign) {
             if (! isset($known[$sign])) {
-                throw FaultRefused::unknown($sign);
+                throw FaultException::unknown($sign);
             }
         }
         if ($signs === []) {
-            throw FaultRefused::nothingSeen();
+            throw FaultException::nothingSeen();
         }
         $words = $this->table()->row('facts');
         $found = [];

@@ -97,7 +97,7 @@ final readonly class Method
         return in_array($trait, $this->traits, true);
     }
 
-    /** @throws MethodRefused when the method has no such school */
+    /** @throws MethodException when the method has no such school */
     public function school(string $id): Variant
     {
         foreach ($this->schools as $school) {
@@ -105,7 +105,7 @@ final readonly class Method
                 return $school;
             }
         }
-        throw MethodRefused::unknownSchool($this->name, $id);
+        throw MethodException::unknownSchool($this->name, $id);
     }
 
     /** The method as somebody goes about it: a school may want nobody by, a cook may shake it oftener or less. */

@@ -38,9 +38,9 @@ final class Methods
         throw new \LogicException('There is a method of each.');
     }
 
-    /** @throws MethodRefused */
+    /** @throws MethodException */
     public function method(string $id): Method
     {
-        return $this->all()[$id] ?? throw MethodRefused::unknown($id);
+        return $this->all()[$id] ?? throw MethodException::unknown($id);
     }
 }

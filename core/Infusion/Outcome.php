@@ -21,16 +21,16 @@ final readonly class Outcome
      * @param  float  $oilInMl what was poured on
      * @param  array{low: float, value: float, high: float}  $expected
      *
-     * @throws YieldRefused when nothing came out, or more than went in
+     * @throws YieldException when nothing came out, or more than went in
      */
     public static function of(float $actualMl, float $oilInMl, float $herbG, array $expected): self
     {
         if ($actualMl <= 0) {
-            throw YieldRefused::nothing();
+            throw YieldException::nothing();
         }
         // Measuring jugs differ by a per cent or two; more than that out than in is a slip.
         if ($actualMl > $oilInMl * 1.02) {
-            throw YieldRefused::moreThanWentIn(AmountWriter::plain($actualMl, Kind::Volume), AmountWriter::plain($oilInMl, Kind::Volume));
+            throw YieldException::moreThanWentIn(AmountWriter::plain($actualMl, Kind::Volume), AmountWriter::plain($oilInMl, Kind::Volume));
         }
         $verdict = match (true) {
             $actualMl < $expected['low'] => 'less',

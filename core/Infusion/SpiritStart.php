@@ -24,14 +24,14 @@ final class SpiritStart
     /** Hours it stands: 8 to 12. */
     public const STANDS_H = 10.0;
 
-    /** @throws MethodRefused where it is not for that herb or that method */
+    /** @throws MethodException where it is not for that herb or that method */
     public static function check(HerbMix $mix, Method $method): void
     {
         if ($mix->state !== State::Dried || $mix->isMixedState()) {
-            throw MethodRefused::spiritDryOnly();
+            throw MethodException::spiritDryOnly();
         }
         if (! $method->heated) {
-            throw MethodRefused::spiritHeatedOnly($method->name);
+            throw MethodException::spiritHeatedOnly($method->name);
         }
     }
 

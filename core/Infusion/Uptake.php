@@ -84,13 +84,13 @@ final readonly class Uptake
      * @param  float  $dryPerMl g of dry-equivalent herb for each mL of oil
      * @param  bool  $surely got nine times in ten, else as often as not
      *
-     * @throws YieldRefused when the herb would keep nearly all the oil
+     * @throws YieldException when the herb would keep nearly all the oil
      */
     public function oilFor(float $wantedMl, float $dryPerMl, bool $surely): float
     {
         $retained = ($this->mlPerGram + ($surely ? self::NINE_TIMES_IN_TEN * $this->sd : 0.0)) * $dryPerMl;
         if ($retained > 0.8) {
-            throw YieldRefused::herbKeepsIt();
+            throw YieldException::herbKeepsIt();
         }
 
         return ($wantedMl + $this->lossesMl) / (1 - $retained);

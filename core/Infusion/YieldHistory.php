@@ -22,7 +22,7 @@ final readonly class YieldHistory
      *     batches: int, steps: list<array{id: string, uptake: float, mean: float, low: float, high: float, odd: bool,
      *     z: float}>, odd: list<string>}
      *
-     * @throws YieldRefused when one of them cannot be
+     * @throws YieldException when one of them cannot be
      */
     public function of(string $way, array $batches, ?UptakeSeen $before = null): array
     {
@@ -76,15 +76,15 @@ final readonly class YieldHistory
     /**
      * mL left in each gram: what went in less what came out and the small losses, over the herb.
      *
-     * @throws YieldRefused
+     * @throws YieldException
      */
     public static function uptake(float $oilMl, float $outMl, float $dryG, float $lossesMl): float
     {
         if (! is_finite($oilMl + $outMl + $dryG) || $oilMl <= 0 || $oilMl > 100_000 || $dryG <= 0.01 || $dryG > 100_000 || $outMl < 0) {
-            throw new YieldRefused('out_of_range', 'Oil poured, herb and oil got out are each above nought, and of a kitchen’s size.');
+            throw new YieldException('out_of_range', 'Oil poured, herb and oil got out are each above nought, and of a kitchen’s size.');
         }
         if ($outMl > $oilMl * 1.02) {
-            throw YieldRefused::moreThanWentIn(round($outMl).' mL', round($oilMl).' mL');
+            throw YieldException::moreThanWentIn(round($outMl).' mL', round($oilMl).' mL');
         }
 
         return max(0.0, $oilMl - $outMl - $lossesMl) / $dryG;

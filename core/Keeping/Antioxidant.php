@@ -21,7 +21,7 @@ final readonly class Antioxidant
      * @param  ?float  $iuPerCup null for the usual
      * @return list<Figure> iu, mg, mL, drops, capsules
      *
-     * @throws KeepingRefused
+     * @throws KeepingException
      */
     public function vitaminE(
         float $oilMl,
@@ -69,7 +69,7 @@ final readonly class Antioxidant
     /**
      * @return list<Figure> g, mL and drops
      *
-     * @throws KeepingRefused
+     * @throws KeepingException
      */
     public function rosemary(float $oilMl, float $oilGPerMl, float $dropsPerMl): array
     {
@@ -96,7 +96,7 @@ final readonly class Antioxidant
     private static function checkOil(float $oilMl): void
     {
         if (! is_finite($oilMl) || $oilMl <= 0 || $oilMl > 20_000) {
-            throw KeepingRefused::noOil();
+            throw KeepingException::noOil();
         }
     }
 }

@@ -40,7 +40,7 @@ final readonly class Keeping
         public bool $coldOnly = false,
     ) {}
 
-    /** @throws KeepingRefused when a place, glass or antioxidant is not in the table */
+    /** @throws KeepingException when a place, glass or antioxidant is not in the table */
     public static function of(Blend $blend, State $state, StorageFacts $facts, Tables $tables): self
     {
         $table = $tables->table('keeping');
@@ -217,7 +217,7 @@ final readonly class Keeping
      * @param  string  $what as it is called when it is refused
      * @param  ?string  $field the field it was typed in, where that is called otherwise
      *
-     * @throws KeepingRefused when it is not in the list
+     * @throws KeepingException when it is not in the list
      */
     public static function row(Row $table, string $list, string $id, string $what, ?string $field = null): Row
     {
@@ -228,6 +228,6 @@ final readonly class Keeping
             }
             $known[] = $row->text('id');
         }
-        throw KeepingRefused::unknown($what, $id, $known)->about($field ?? $what);
+        throw KeepingException::unknown($what, $id, $known)->about($field ?? $what);
     }
 }

@@ -17,23 +17,23 @@ final readonly class Blend
     /**
      * @param  list<array{carrier: Carrier, parts: float}>  $oils
      *
-     * @throws MaterialRefused when empty, when a part is not above zero, or when an oil comes twice
+     * @throws MaterialException when empty, when a part is not above zero, or when an oil comes twice
      */
     public static function of(array $oils): self
     {
         if ($oils === []) {
-            throw MaterialRefused::noOil();
+            throw MaterialException::noOil();
         }
         if (count($oils) > self::MOST) {
-            throw MaterialRefused::tooManyOils(self::MOST);
+            throw MaterialException::tooManyOils(self::MOST);
         }
         $seen = [];
         foreach ($oils as $oil) {
             if (! is_finite($oil['parts']) || $oil['parts'] <= 0 || $oil['parts'] > 20_000) {
-                throw MaterialRefused::badParts($oil['carrier']->name);
+                throw MaterialException::badParts($oil['carrier']->name);
             }
             if (isset($seen[$oil['carrier']->id])) {
-                throw MaterialRefused::oilTwice($oil['carrier']->name);
+                throw MaterialException::oilTwice($oil['carrier']->name);
             }
             $seen[$oil['carrier']->id] = true;
         }

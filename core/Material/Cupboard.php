@@ -62,28 +62,28 @@ final class Cupboard
         return $this->purposes ??= $this->index('purposes', Purpose::fromRow(...));
     }
 
-    /** @throws MaterialRefused */
+    /** @throws MaterialException */
     public function wax(string $id): Wax
     {
-        return $this->waxes()[$id] ?? throw MaterialRefused::unknown('wax or butter', $id);
+        return $this->waxes()[$id] ?? throw MaterialException::unknown('wax or butter', $id);
     }
 
-    /** @throws MaterialRefused */
+    /** @throws MaterialException */
     public function purpose(string $id): Purpose
     {
-        return $this->purposes()[$id] ?? throw MaterialRefused::unknown('purpose', $id);
+        return $this->purposes()[$id] ?? throw MaterialException::unknown('purpose', $id);
     }
 
-    /** @throws MaterialRefused */
+    /** @throws MaterialException */
     public function form(string $id): HerbForm
     {
-        return $this->forms()[$id] ?? throw MaterialRefused::unknown('herb form', $id);
+        return $this->forms()[$id] ?? throw MaterialException::unknown('herb form', $id);
     }
 
-    /** @throws MaterialRefused */
+    /** @throws MaterialException */
     public function herb(string $id): Herb
     {
-        return $this->herbs()[$id] ?? throw MaterialRefused::unknown('herb', $id);
+        return $this->herbs()[$id] ?? throw MaterialException::unknown('herb', $id);
     }
 
     /** The herb that goes by a name: its own, the botanist's or another of its names, in the singular or the plural. */
@@ -126,10 +126,10 @@ final class Cupboard
         return null;
     }
 
-    /** @throws MaterialRefused */
+    /** @throws MaterialException */
     public function carrier(string $id): Carrier
     {
-        return $this->carriers()[$id] ?? throw MaterialRefused::unknown('oil', $id);
+        return $this->carriers()[$id] ?? throw MaterialException::unknown('oil', $id);
     }
 
     /**

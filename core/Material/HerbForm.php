@@ -19,7 +19,7 @@ final readonly class HerbForm
      * @param  float  $keepsMonths how long it stays worth using when dried
      * @param  ?float  $bagG g of herb in a tea bag, where it comes in bags
      *
-     * @throws MaterialRefused when it never is in that state
+     * @throws MaterialException when it never is in that state
      */
     private function __construct(
         public string $id,
@@ -33,7 +33,7 @@ final readonly class HerbForm
         public ?float $bagG,
     ) {
         $this->name = $state === State::Dried ? $dried : $plain.', '.$state->value;
-        $this->bulk = $bulks[$state->value] ?? throw MaterialRefused::neverIn($plain, $state);
+        $this->bulk = $bulks[$state->value] ?? throw MaterialException::neverIn($plain, $state);
     }
 
     public static function fromRow(Row $row): self
@@ -60,7 +60,7 @@ final readonly class HerbForm
     /**
      * The same cut in another state.
      *
-     * @throws MaterialRefused when it never is in that state
+     * @throws MaterialException when it never is in that state
      */
     public function in(State $state): self
     {

@@ -49,24 +49,24 @@ final readonly class HerbMix
     /**
      * @param  list<HerbPart>  $parts
      *
-     * @throws MaterialRefused when there is none, too many, a part that is not above zero, or a herb twice
+     * @throws MaterialException when there is none, too many, a part that is not above zero, or a herb twice
      */
     public static function of(array $parts): self
     {
         if ($parts === []) {
-            throw MaterialRefused::noHerb();
+            throw MaterialException::noHerb();
         }
         if (count($parts) > self::MOST) {
-            throw MaterialRefused::tooManyHerbs(self::MOST);
+            throw MaterialException::tooManyHerbs(self::MOST);
         }
         $seen = [];
         foreach ($parts as $part) {
             if (! is_finite($part->parts) || $part->parts <= 0 || $part->parts > 100_000) {
-                throw MaterialRefused::badParts($part->plant->name);
+                throw MaterialException::badParts($part->plant->name);
             }
             $key = $part->plant->name.'|'.$part->form->id.'|'.$part->form->state->value;
             if (isset($seen[$key])) {
-                throw MaterialRefused::herbTwice($part->plant->name);
+                throw MaterialException::herbTwice($part->plant->name);
             }
             $seen[$key] = true;
         }

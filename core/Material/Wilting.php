@@ -33,20 +33,20 @@ final readonly class Wilting
      * @param  float  $waterFresh fraction when picked
      * @param  ?float  $hours between the two weighings, where known
      *
-     * @throws MaterialRefused when it weighs more than before, or less than its dry matter could
+     * @throws MaterialException when it weighs more than before, or less than its dry matter could
      */
     public static function weighed(float $freshG, float $nowG, float $waterFresh, ?float $hours, Tables $tables): self
     {
         if ($freshG <= 0 || $nowG <= 0) {
-            throw new MaterialRefused('not_above_zero', 'Both weights must be more than nothing.');
+            throw new MaterialException('not_above_zero', 'Both weights must be more than nothing.');
         }
         if ($nowG > $freshG) {
-            throw MaterialRefused::heavierThanFresh(AmountWriter::plain($nowG, Kind::Mass), AmountWriter::plain($freshG, Kind::Mass));
+            throw MaterialException::heavierThanFresh(AmountWriter::plain($nowG, Kind::Mass), AmountWriter::plain($freshG, Kind::Mass));
         }
         $dry = $freshG * (1 - $waterFresh);
         $water = 1 - $dry / $nowG;
         if ($water < 0.02) {
-            throw MaterialRefused::lighterThanDry(
+            throw MaterialException::lighterThanDry(
                 AmountWriter::plain($nowG, Kind::Mass),
                 AmountWriter::plain($freshG, Kind::Mass),
                 (int) round($waterFresh * 100),

@@ -33,14 +33,14 @@ final readonly class Amount
     /**
      * The same amount as the other of mass and volume.
      *
-     * @throws AmountRefused when this is neither
+     * @throws AmountException when this is neither
      */
     public function through(Density $density, Kind $wanted): self
     {
         $turn = match ([$this->kind, $wanted]) {
             [Kind::Volume, Kind::Mass] => $density->massOf(...),
             [Kind::Mass, Kind::Volume] => $density->volumeOf(...),
-            default => throw AmountRefused::needsDensity($this->typed, $this->kind, $wanted),
+            default => throw AmountException::needsDensity($this->typed, $this->kind, $wanted),
         };
 
         return new self($wanted, $turn($this->value), $turn($this->low), $turn($this->high), $this->typed, true);

@@ -43,28 +43,28 @@ final readonly class AmountReader
      * @param  string  $bareUnit the unit of a number written with none
      * @param  ?Density  $density of the named material, where a weight may stand for a volume or the other way round
      *
-     * @throws AmountRefused when it cannot be read, mixes kinds, or is of the wrong kind
+     * @throws AmountException when it cannot be read, mixes kinds, or is of the wrong kind
      */
     public function read(string $typed, Kind $wanted, string $bareUnit, ?Density $density = null): Amount
     {
         if (mb_strlen($typed) > 80) {
-            throw AmountRefused::unreadable($typed, $wanted);
+            throw AmountException::unreadable($typed, $wanted);
         }
         $text = $this->plain($typed);
         if ($text === '') {
-            throw AmountRefused::unreadable($typed, $wanted);
+            throw AmountException::unreadable($typed, $wanted);
         }
         $negative = str_starts_with($text, '-') || str_starts_with($text, '−');
         if ($negative && $wanted !== Kind::Temperature) {
-            throw AmountRefused::notAboveZero($typed);
+            throw AmountException::notAboveZero($typed);
         }
         $amount = $this->range($text, $typed, $wanted, $bareUnit) ?? $this->sum($text, $typed, $wanted, $bareUnit);
         if (! is_finite($amount->value)) {
-            throw AmountRefused::unreadable($typed, $wanted);
+            throw AmountException::unreadable($typed, $wanted);
         }
         if ($amount->kind !== $wanted) {
             if ($density === null) {
-                throw AmountRefused::needsDensity($typed, $amount->kind, $wanted);
+                throw AmountException::needsDensity($typed, $amount->kind, $wanted);
             }
             $amount = $amount->through($density, $wanted);
         }
@@ -75,19 +75,19 @@ final readonly class AmountReader
     /**
      * Like read(), and within kitchen bounds in the kind's own unit.
      *
-     * @throws AmountRefused also when not above zero or out of bounds
+     * @throws AmountException also when not above zero or out of bounds
      */
     public function within(string $typed, Kind $wanted, string $bareUnit, float $least, float $most, ?Density $density = null): Amount
     {
         $amount = $this->read($typed, $wanted, $bareUnit, $density);
         if ($amount->low <= 0) {
-            throw AmountRefused::notAboveZero($typed);
+            throw AmountException::notAboveZero($typed);
         }
         if ($amount->high > $most) {
-            throw AmountRefused::tooMuch($typed, AmountWriter::plain($most, $wanted));
+            throw AmountException::tooMuch($typed, AmountWriter::plain($most, $wanted));
         }
         if ($amount->low < $least) {
-            throw AmountRefused::tooLittle($typed, AmountWriter::plain($least, $wanted));
+            throw AmountException::tooLittle($typed, AmountWriter::plain($least, $wanted));
         }
 
         return $amount;
@@ -96,13 +96,13 @@ final readonly class AmountReader
     /**
      * A bare number as people write it: "2", "1 1/2", "⅓".
      *
-     * @throws AmountRefused when it is none
+     * @throws AmountException when it is none
      */
     public function number(string $typed): float
     {
         $text = $this->plain($typed);
         if (preg_match('/^'.self::NUMBER.'$/u', $text) !== 1) {
-            throw new AmountRefused('unreadable', sprintf('“%s” is not a number. Write it like 2 or 1 1/2.', mb_substr($typed, 0, 40)));
+            throw new AmountException('unreadable', sprintf('“%s” is not a number. Write it like 2 or 1 1/2.', mb_substr($typed, 0, 40)));
         }
 
         return $this->value($text, $typed, Kind::Mass);
@@ -111,7 +111,7 @@ final readonly class AmountReader
     private function plain(string $typed): string
     {
         if (preg_match('/\d,\d{3}(?!\d)/', $typed) === 1) {
-            throw AmountRefused::ambiguousComma($typed);
+            throw AmountException::ambiguousComma($typed);
         }
         $text = preg_replace('/(\d),(\d)/', '$1.$2', $typed) ?? '';
         $text = str_replace(['–', '—', '−', "\u{00A0}", "\u{202F}"], ['-', '-', '-', ' ', ' '], $text);
@@ -155,19 +155,19 @@ final readonly class AmountReader
                     $m,
                 ) !== 1
             ) {
-                throw AmountRefused::unreadable($typed, $wanted);
+                throw AmountException::unreadable($typed, $wanted);
             }
             $word = $m[3];
             // Only a number that stands alone may do without its unit.
             if (trim($word) === '' && ($kind !== null || mb_strlen($m[0]) < mb_strlen($rest))) {
-                throw AmountRefused::unreadable($typed, $wanted);
+                throw AmountException::unreadable($typed, $wanted);
             }
             $unit = $this->unit($word, $typed, $wanted, $bareUnit);
             if ($kind !== null && $kind !== $unit->kind) {
-                throw AmountRefused::kindsDoNotAdd($typed);
+                throw AmountException::kindsDoNotAdd($typed);
             }
             if ($kind !== null && $unit->kind === Kind::Temperature) {
-                throw AmountRefused::unreadable($typed, $wanted);
+                throw AmountException::unreadable($typed, $wanted);
             }
             $kind = $unit->kind;
             $total += $unit->toBase(($m[1] === '-' || $less ? -1 : 1) * $this->value($m[2], $typed, $wanted));
@@ -175,7 +175,7 @@ final readonly class AmountReader
             $joined = preg_match('/(?:[+,&]|\b(?:and|plus|less|minus)\b)\s*$/iu', $m[0]) === 1;
             $less = preg_match('/\b(?:less|minus)\s*$/iu', $m[0]) === 1;
             if ($joined && $rest === '') {
-                throw AmountRefused::unreadable($typed, $wanted);
+                throw AmountException::unreadable($typed, $wanted);
             }
         }
         assert($kind instanceof Kind);
@@ -197,7 +197,7 @@ final readonly class AmountReader
             return Unit::make('mL')->scaled('drop', 1 / $this->dropsPerMl);
         }
 
-        return Unit::named($word, $this->custom) ?? throw AmountRefused::unreadable($typed, $wanted);
+        return Unit::named($word, $this->custom) ?? throw AmountException::unreadable($typed, $wanted);
     }
 
     private function value(string $text, string $typed, Kind $wanted): float
@@ -211,12 +211,12 @@ final readonly class AmountReader
         }
         if (preg_match('/^(?:(\d+)\s*[\s-]\s*)?(\d+)\s*[\/⁄]\s*(\d+)$/u', $text, $m) === 1) {
             if ((int) $m[3] === 0) {
-                throw AmountRefused::unreadable($typed, $wanted);
+                throw AmountException::unreadable($typed, $wanted);
             }
 
             // "1-1/2" is one and a half; "1-3/2" is nothing that anybody writes.
             if ($m[1] !== '' && (int) $m[2] >= (int) $m[3]) {
-                throw AmountRefused::unreadable($typed, $wanted);
+                throw AmountException::unreadable($typed, $wanted);
             }
 
             return (float) $m[1] + (float) $m[2] / (float) $m[3];

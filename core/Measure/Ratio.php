@@ -35,14 +35,14 @@ final readonly class Ratio
         return new self(max(0.01, $ml), self::WEIGHT_TO_VOLUME);
     }
 
-    /** @throws RatioRefused when outside 1:1 to 1:60, or the convention is none of the three */
+    /** @throws RatioException when outside 1:1 to 1:60, or the convention is none of the three */
     public static function of(float $parts, string $by): self
     {
         if (! in_array($by, [self::WEIGHT_TO_VOLUME, self::WEIGHT_TO_WEIGHT, self::VOLUME_TO_VOLUME], true)) {
-            throw RatioRefused::unknownConvention($by);
+            throw RatioException::unknownConvention($by);
         }
         if ($parts < 1 || $parts > self::LEANEST) {
-            throw RatioRefused::outOfRange($parts);
+            throw RatioException::outOfRange($parts);
         }
 
         return new self($parts, $by);
@@ -51,17 +51,17 @@ final readonly class Ratio
     /**
      * Reads "1:5", "1 to 7", "2:11", "1:5 w/w", "5".
      *
-     * @throws RatioRefused when it cannot be read or is out of range
+     * @throws RatioException when it cannot be read or is out of range
      */
     public static function read(string $typed): self
     {
         $pattern = '/^\s*(?:(\d+(?:\.\d+)?)\s*(?::|to)\s*)?(\d+(?:\.\d+)?)\s*(w\s*\/\s*v|w\s*\/\s*w|v\s*\/\s*v)?\s*$/i';
         if (mb_strlen($typed) > 40 || preg_match($pattern, $typed, $m) !== 1) {
-            throw RatioRefused::unreadable($typed);
+            throw RatioException::unreadable($typed);
         }
         $herb = $m[1] === '' ? 1.0 : (float) $m[1];
         if ($herb <= 0) {
-            throw RatioRefused::unreadable($typed);
+            throw RatioException::unreadable($typed);
         }
         $by = strtolower(str_replace(' ', '', $m[3] ?? '')) ?: self::WEIGHT_TO_VOLUME;
 

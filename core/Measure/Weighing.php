@@ -10,13 +10,13 @@ final class Weighing
     /**
      * @return float g
      *
-     * @throws AmountRefused when the vessel alone weighs as much
+     * @throws AmountException when the vessel alone weighs as much
      */
     public static function net(float $grossG, float $tareG): float
     {
         return $grossG > $tareG && $tareG >= 0
             ? $grossG - $tareG
-            : throw new AmountRefused(
+            : throw new AmountException(
                 'not_above_zero',
                 sprintf(
                     'Together they weigh %s and the empty jug %s: there would be nothing in it. Weigh both again.',

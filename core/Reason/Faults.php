@@ -22,14 +22,14 @@ final class Faults
     {
         try {
             return $read();
-        } catch (Refused $refused) {
+        } catch (RefusedException $refused) {
             $this->add($refused->field === '' ? $refused->about($field) : $refused);
 
             return null;
         }
     }
 
-    public function add(Refused ...$refused): void
+    public function add(RefusedException ...$refused): void
     {
         foreach ($refused as $each) {
             $this->found[] = $each->toArray();

@@ -16,12 +16,12 @@ final class Again
      * @param  ?float  $times null leaves the size open, to be given from any side
      * @return array<string, mixed>
      *
-     * @throws WishRefused when it cannot be scaled so
+     * @throws WishException when it cannot be scaled so
      */
     public static function wish(array $wish, array $plan, ?float $times = null): array
     {
         if ($times !== null && ($times < 0.05 || $times > 20)) {
-            throw WishRefused::one('times', 'out_of_range', 'A batch is made again between a twentieth and twenty times its size.');
+            throw WishException::one('times', 'out_of_range', 'A batch is made again between a twentieth and twenty times its size.');
         }
         $again = WishReader::tidy($wish);
         unset($again['start'], $again['ready_by']);

@@ -8,11 +8,11 @@ use Kettle\Infusion\Method;
 use Kettle\Infusion\Uptake;
 use Kettle\Measure\Density;
 use Kettle\Measure\Ratio;
-use Kettle\Measure\RatioRefused;
+use Kettle\Measure\RatioException;
 use Kettle\Reason\Reason;
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 use Kettle\Vessel\Jar;
-use Kettle\Vessel\JarRefused;
+use Kettle\Vessel\JarException;
 use Kettle\Vessel\Levels;
 
 /**
@@ -54,7 +54,7 @@ final readonly class Amounts
         return $this->herbG * $wish->mix->dryPerG;
     }
 
-    /** @throws WishRefused when what is given disagrees, or no jar holds it with the herb covered */
+    /** @throws WishException when what is given disagrees, or no jar holds it with the herb covered */
     public static function solve(Wish $wish, Kitchen $kitchen, Uptake $uptake): self
     {
         if ($wish->sizing->byJar !== null) {
@@ -89,7 +89,7 @@ final readonly class Amounts
             return self::fromJar($wish, $kitchen, $ratio, $perGram, [$why, ...$basis]);
         }
         if ($herb > 20_000 || $oil > 60_000) {
-            throw WishRefused::one('herb', 'too_much', 'That comes to more than a kitchen handles at once. Plan less.');
+            throw WishException::one('herb', 'too_much', 'That comes to more than a kitchen handles at once. Plan less.');
         }
 
         return self::inJars($wish, $kitchen, $herb, $oil, $ratio, $herbWhy, $oilWhy);
@@ -106,7 +106,7 @@ final readonly class Amounts
     /**
      * @return array{float, Reason} mL of oil, and why
      *
-     * @throws WishRefused when the herb would keep it
+     * @throws WishException when the herb would keep it
      */
     private static function forFinished(Wish $wish, float $perGram, Uptake $uptake): array
     {
@@ -114,8 +114,8 @@ final readonly class Amounts
         $dryPerMl = $wish->mix->dryPerG / $perGram;
         try {
             $oil = $uptake->oilFor($wish->sizing->finished->ml, $dryPerMl, $wish->sizing->finished->surely);
-        } catch (Refused $refused) {
-            throw WishRefused::from($refused);
+        } catch (RefusedException $refused) {
+            throw WishException::from($refused);
         }
 
         return [
@@ -136,7 +136,7 @@ final readonly class Amounts
     /**
      * @param  list<Reason>  $why
      *
-     * @throws WishRefused
+     * @throws WishException
      */
     private static function fromJar(Wish $wish, Kitchen $kitchen, Ratio $ratio, float $perGram, array $why): self
     {
@@ -144,7 +144,7 @@ final readonly class Amounts
         $jars = $wish->sizing->jars ?? 1;
         $each = Levels::mostHerb($jar, $wish->mix, $perGram, $wish->method->wants->headspaceMm);
         if ($each <= 0) {
-            throw WishRefused::one(
+            throw WishException::one(
                 'jar',
                 'does_not_fit',
                 sprintf(
@@ -176,7 +176,7 @@ final readonly class Amounts
         return new self($herb, $oil, $ratio, $jar, $jars, $levels, $herbWhy, $oilWhy);
     }
 
-    /** @throws WishRefused when there is no room for that cover */
+    /** @throws WishException when there is no room for that cover */
     private static function fromJarWay(Wish $wish, ByJar $way, Kitchen $kitchen): self
     {
         $jar = $wish->sizing->jar ?? self::usualJar($wish, $kitchen);
@@ -185,14 +185,14 @@ final readonly class Amounts
         $bed = $jar->heightOf($wish->mix->settledMlPerG * $herbEach);
         $level = $bed + $way->coverMm;
         if ($level > $jar->heightMm - $wish->method->wants->headspaceMm + 1e-9) {
-            $refused = JarRefused::noRoomToCover(
+            $refused = JarException::noRoomToCover(
                 $jar->called,
                 $way->said(),
                 $bed,
                 $way->coverMm,
                 $jar->heightMm - $wish->method->wants->headspaceMm,
             );
-            throw WishRefused::withWays($refused->about('by_jar'), Remedies::ofJarWay($wish, $way, $jar));
+            throw WishException::withWays($refused->about('by_jar'), Remedies::ofJarWay($wish, $way, $jar));
         }
         $oilEach = $jar->volumeTo($level) - $wish->mix->ownMlPerG * $herbEach;
         $perGram = $oilEach / $herbEach;
@@ -228,7 +228,7 @@ final readonly class Amounts
         );
     }
 
-    /** @throws WishRefused */
+    /** @throws WishException */
     private static function fromBoth(Wish $wish, Kitchen $kitchen, float $herb, float $oil): self
     {
         assert($wish->sizing->herb !== null && $wish->sizing->oil !== null);
@@ -236,7 +236,7 @@ final readonly class Amounts
             $perGram = $oil / $herb;
             $asked = self::perGram($wish->sizing->ratio, $wish);
             if (abs($asked / $perGram - 1) > 0.02) {
-                throw WishRefused::one(
+                throw WishException::one(
                     'ratio',
                     'disagree',
                     sprintf(
@@ -250,8 +250,8 @@ final readonly class Amounts
         }
         $parts = $oil / $herb / $wish->perGramAsItLies();
         if ($parts < 1 || $parts > Ratio::LEANEST) {
-            throw WishRefused::withWays(
-                new RatioRefused(
+            throw WishException::withWays(
+                new RatioException(
                     'out_of_range',
                     sprintf(
                         'So much oil for so much herb is 1:%s, which is outside what is made. Between 1:1 and '.
@@ -280,7 +280,7 @@ final readonly class Amounts
      * @param  list<Reason>  $herbWhy
      * @param  list<Reason>  $oilWhy
      *
-     * @throws WishRefused
+     * @throws WishException
      */
     private static function inJars(Wish $wish, Kitchen $kitchen, float $herb, float $oil, Ratio $ratio, array $herbWhy, array $oilWhy): self
     {
@@ -367,12 +367,12 @@ final readonly class Amounts
         return [Ratio::perGram($parts), Reason::rule('ratio-default', ['ml_per_g' => $parts, 'why' => $why])];
     }
 
-    /** @throws WishRefused */
+    /** @throws WishException */
     private static function usualJar(Wish $wish, Kitchen $kitchen): Jar
     {
         $jars = $kitchen->jarsBySize($wish->method->wants->vessels[0]);
         if ($jars === []) {
-            throw WishRefused::from(JarRefused::noneListed()->about('jar'));
+            throw WishException::from(JarException::noneListed()->about('jar'));
         }
         usort($jars, fn (Jar $a, Jar $b) => abs($a->brimMl - self::USUAL_BRIM_ML) <=> abs($b->brimMl - self::USUAL_BRIM_ML));
 
@@ -385,13 +385,13 @@ final readonly class Amounts
      *
      * @return array{Jar, int}
      *
-     * @throws WishRefused
+     * @throws WishException
      */
     private static function jarsFor(Wish $wish, Kitchen $kitchen, float $herbG, float $oilMl): array
     {
         $sizes = $kitchen->jarsBySize($wish->method->wants->vessels[0]);
         if ($sizes === []) {
-            throw WishRefused::from(JarRefused::noneListed()->about('jar'));
+            throw WishException::from(JarException::noneListed()->about('jar'));
         }
         foreach ($wish->sizing->jars === null ? range(1, Sizing::MOST_JARS) : [$wish->sizing->jars] as $jars) {
             $wanted = $wish->method->wants->headspaceMm;
@@ -404,7 +404,7 @@ final readonly class Amounts
             }
         }
         $need = $oilMl + $wish->mix->ownMlPerG * $herbG;
-        throw WishRefused::from(JarRefused::noneHolds($need, $sizes[count($sizes) - 1])->about('jar'));
+        throw WishException::from(JarException::noneHolds($need, $sizes[count($sizes) - 1])->about('jar'));
     }
 
     /**
@@ -421,7 +421,7 @@ final readonly class Amounts
             $leaner = $ratio->parts($parts);
             try {
                 $found = self::solve($wish->leaner($leaner), $kitchen, $uptake);
-            } catch (WishRefused|Refused) {
+            } catch (WishException|RefusedException) {
                 continue;
             }
             if (
@@ -435,23 +435,23 @@ final readonly class Amounts
         return null;
     }
 
-    /** @throws WishRefused when a jar overflows or the herb stands out of the oil */
+    /** @throws WishException when a jar overflows or the herb stands out of the oil */
     private static function check(Wish $wish, Kitchen $kitchen, Jar $jar, int $jars, float $herbG, float $oilMl, Ratio $ratio): Levels
     {
         $levels = Levels::in($jar, $wish->mix, $herbG / $jars, $oilMl / $jars);
         if ($levels->headspaceMm() < -1e-9) {
             $most = Levels::mostHerb($jar, $wish->mix, $oilMl / $herbG, $wish->method->wants->headspaceMm);
             $need = ($oilMl + $wish->mix->ownMlPerG * $herbG) / $jars;
-            throw WishRefused::withWays(
-                JarRefused::overflows($jar, $need, $most)->about('jar'),
+            throw WishException::withWays(
+                JarException::overflows($jar, $need, $most)->about('jar'),
                 Remedies::ofOverflow($wish, $kitchen, $jar, $herbG, $oilMl),
             );
         }
         // In a pan the herb is stirred, and need not be covered.
         if ($levels->coverMm() <= 0 && ! $wish->method->has(Method::IN_PAN)) {
             $would = self::covering($wish, $kitchen, $ratio);
-            throw WishRefused::withWays(
-                JarRefused::herbStandsOut($ratio->text(), $levels->levelMm, $levels->bedMm, $would?->text())->about('ratio'),
+            throw WishException::withWays(
+                JarException::herbStandsOut($ratio->text(), $levels->levelMm, $levels->bedMm, $would?->text())->about('ratio'),
                 Remedies::ofStandingOut($wish, $would),
             );
         }

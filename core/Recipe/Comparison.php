@@ -45,7 +45,7 @@ final readonly class Comparison
                 Planner::refuseUnfit($by, $this->kitchen, $this->cautions);
                 $amounts = Amounts::solve($wish->by($method, $method->schools[0]), $this->kitchen, $uptake);
                 $yield = $uptake->yield($amounts->oilMl, $amounts->dryG($wish));
-            } catch (WishRefused $why) {
+            } catch (WishException $why) {
                 $refused = $why->faults[0]['sentence'];
             }
             $rows[] = [

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
-use Kettle\Material\MaterialRefused;
+use Kettle\Material\MaterialException;
 
 /** Fields of a document as somebody sent it: of any type, until it is read as what is wanted. */
 final class Fields
@@ -12,7 +12,7 @@ final class Fields
     /**
      * @param  array<mixed>  $from
      *
-     * @throws MaterialRefused when it is neither text, number nor nothing
+     * @throws MaterialException when it is neither text, number nor nothing
      */
     public static function text(array $from, string $key): ?string
     {
@@ -21,7 +21,7 @@ final class Fields
             return (string) $value;
         }
         if ($value !== null && ! is_string($value)) {
-            throw new MaterialRefused('unreadable', sprintf('“%s” must be written as text.', $key));
+            throw new MaterialException('unreadable', sprintf('“%s” must be written as text.', $key));
         }
 
         return $value === null || trim($value) === '' ? null : trim($value);

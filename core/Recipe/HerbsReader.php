@@ -9,16 +9,16 @@ use Kettle\Material\Herb;
 use Kettle\Material\HerbForm;
 use Kettle\Material\HerbMix;
 use Kettle\Material\HerbPart;
-use Kettle\Material\MaterialRefused;
+use Kettle\Material\MaterialException;
 use Kettle\Material\State;
 use Kettle\Material\Wilting;
 use Kettle\Measure\Amount;
 use Kettle\Measure\Kind;
 use Kettle\Reason\Faults;
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 use Kettle\Stores\Lot;
+use Kettle\Stores\LotException;
 use Kettle\Stores\LotKind;
-use Kettle\Stores\LotRefused;
 
 /**
  * Reads the herbs of a wish: `herbs`, a list, or `herb`, one of them.
@@ -49,7 +49,7 @@ final readonly class HerbsReader
      * @param  Faults  $faults to which each herb's are added
      * @return array{mix: HerbMix, total: ?Amount}|null null when one could not be read
      *
-     * @throws MaterialRefused when they do not make a mix
+     * @throws MaterialException when they do not make a mix
      */
     public function read(array $wish, Faults $faults): ?array
     {
@@ -60,7 +60,7 @@ final readonly class HerbsReader
             $field = $many ? "herbs.{$i}" : 'herb';
             try {
                 $read[] = $this->one(is_array($herb) ? $herb : []);
-            } catch (Refused $refused) {
+            } catch (RefusedException $refused) {
                 $faults->add($refused->about(rtrim($field.'.'.$refused->field, '.')));
             }
         }
@@ -76,7 +76,7 @@ final readonly class HerbsReader
     {
         $weighed = array_filter($read, fn (array $each) => $each['amount'] !== null);
         if (count($weighed) > 1 && count($weighed) < count($read)) {
-            throw MaterialRefused::someWeighed();
+            throw MaterialException::someWeighed();
         }
         $all = count($weighed) === count($read) && count($read) > 1;
         $parts = array_map(
@@ -101,7 +101,7 @@ final readonly class HerbsReader
         $typed = implode(' and ', array_map(fn (array $each) => Numbers::withUnit($each['amount']->typed, 'g'), $weighed));
         $total = $all ? array_sum(array_map(fn (HerbPart $part) => $part->parts, $parts)) : $amount->value / $mix->shares()[$first];
         if ($total > self::BOUNDS[1]) {
-            throw new MaterialRefused(
+            throw new MaterialException(
                 'too_much',
                 'All the herbs together are more than a kitchen handles at once. The most that is planned here is 10 kg.',
             );
@@ -119,16 +119,16 @@ final readonly class HerbsReader
         [$plant, $named] = $this->plant($herb);
         $lot = $this->about('lot', fn () => $this->lot($herb, $plant));
         $typed = Fields::text($herb, 'state');
-        $said = $typed === null ? $named : State::tryFrom($typed) ?? throw MaterialRefused::unknown('state', $typed)->about('state');
+        $said = $typed === null ? $named : State::tryFrom($typed) ?? throw MaterialException::unknown('state', $typed)->about('state');
         if ($lot?->state !== null && $said !== null && $lot->state->isWet() !== $said->isWet()) {
-            throw MaterialRefused::lotIsOther($lot->called, $lot->state, $said)->about('state');
+            throw MaterialException::lotIsOther($lot->called, $lot->state, $said)->about('state');
         }
         $said ??= $lot?->state;
         $plain = $this->about('form', fn () => $this->cupboard->form(Fields::text($herb, 'form') ?? ($lot->form ?? $plant->form)));
         $water = $this->waterSaid($herb, $plain);
         $state = $said ?? ($water !== null && $water > $this->crisp() ? State::Wilted : State::Dried);
         if ($water !== null && $state->isWet() !== $water > $this->crisp()) {
-            throw MaterialRefused::wordAndWater($state, $water, $this->crisp())->about('state');
+            throw MaterialException::wordAndWater($state, $water, $this->crisp())->about('state');
         }
         $form = $this->about('form', fn () => $plain->in($state));
         $amount = $this->about('amount', fn () => $this->amount($herb, $form));
@@ -156,9 +156,9 @@ final readonly class HerbsReader
         if ($id !== null) {
             return [$this->cupboard->herb($id), null];
         }
-        $name = Fields::text($herb, 'name') ?? throw MaterialRefused::noHerb();
+        $name = Fields::text($herb, 'name') ?? throw MaterialException::noHerb();
         if (mb_strlen($name) > 60) {
-            throw new MaterialRefused('too_long', 'A herb’s name takes at most 60 letters.');
+            throw new MaterialException('too_long', 'A herb’s name takes at most 60 letters.');
         }
 
         $bare = trim(preg_replace('/\b(fresh(ly)?|raw|wilted|dried|dry|picked)\b[\s,]*/iu', '', $name) ?? $name, ' ,');
@@ -178,7 +178,7 @@ final readonly class HerbsReader
      *
      * @param  array<mixed>  $herb
      *
-     * @throws LotRefused
+     * @throws LotException
      */
     private function lot(array $herb, Herb $plant): ?Lot
     {
@@ -186,12 +186,12 @@ final readonly class HerbsReader
         if ($id === null) {
             return null;
         }
-        $lot = $this->kitchen->lot($id) ?? throw LotRefused::noSuch($id);
+        $lot = $this->kitchen->lot($id) ?? throw LotException::noSuch($id);
 
         return $lot->kind === LotKind::Herb &&
             ($plant->id === '' ? mb_strtolower($lot->called) === mb_strtolower($plant->name) : $lot->material === $plant->id)
             ? $lot
-            : throw LotRefused::ofAnother($lot->called, $plant->name);
+            : throw LotException::ofAnother($lot->called, $plant->name);
     }
 
     private function crisp(): float
@@ -218,7 +218,7 @@ final readonly class HerbsReader
      *
      * @param  array<mixed>  $herb
      *
-     * @throws MaterialRefused where what was said and the weights are not the same
+     * @throws MaterialException where what was said and the weights are not the same
      */
     private function waterSaid(array $herb, HerbForm $form): ?float
     {
@@ -227,7 +227,7 @@ final readonly class HerbsReader
         if ($said !== null) {
             $percent = $this->about('water', fn () => $this->kitchen->reader()->number(rtrim($said, '% ')));
             if ($percent < 1 || $percent > 97) {
-                throw new MaterialRefused('out_of_range', 'Water is between 1 and 97 per cent of a plant’s weight.', 'water');
+                throw new MaterialException('out_of_range', 'Water is between 1 and 97 per cent of a plant’s weight.', 'water');
             }
             $water = $percent / 100;
         }
@@ -236,7 +236,7 @@ final readonly class HerbsReader
             return $water;
         }
         if (Fields::text($herb, 'amount') === null) {
-            throw new MaterialRefused('missing', 'Say what it weighs now, so that the water it has lost is known.', 'amount');
+            throw new MaterialException('missing', 'Say what it weighs now, so that the water it has lost is known.', 'amount');
         }
         $before = $this->about('picked', fn () => $this->kitchen->reader()->within($picked, Kind::Mass, 'g', 0.1, 100_000));
         $now = $this->about('amount', fn () => $this->amount($herb, $form));
@@ -247,7 +247,7 @@ final readonly class HerbsReader
             true,
         )->waterNow;
         if ($water !== null && abs($water - $weighed) > self::WATER_AGREES) {
-            throw MaterialRefused::waterAndWeights($water, $weighed)->about('water');
+            throw MaterialException::waterAndWeights($water, $weighed)->about('water');
         }
 
         return $water ?? $weighed;
@@ -279,7 +279,7 @@ final readonly class HerbsReader
     {
         try {
             return $read();
-        } catch (Refused $refused) {
+        } catch (RefusedException $refused) {
             throw $refused->field === '' || $always ? $refused->about($field) : $refused;
         }
     }

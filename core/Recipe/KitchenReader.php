@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace Kettle\Recipe;
 
 use Kettle\Diary\Availability;
-use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\DiaryException;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Tables;
 use Kettle\Measure\AmountReader;
 use Kettle\Measure\MeasureSystem;
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 use Kettle\Stores\Lot;
 use Kettle\Stores\LotKind;
 use Kettle\Stores\LotReader;
-use Kettle\Stores\LotsRefused;
+use Kettle\Stores\LotsException;
 use Kettle\Vessel\Jar;
 
 /** Reads the "house" part of a wish document, for use without an application around it. */
@@ -26,7 +26,7 @@ final class KitchenReader
      * @param  ?Cupboard  $cupboard of those tables, where one is at hand: reading them costs more than a plan
      * @param  \DateTimeImmutable  $now used when the house gives no "now"
      *
-     * @throws WishRefused
+     * @throws WishException
      */
     public static function read(array $house, \DateTimeImmutable $now, Tables $tables, ?Cupboard $cupboard = null): Kitchen
     {
@@ -40,10 +40,10 @@ final class KitchenReader
                 self::now($house, $now),
                 Availability::between(self::text($waking, 'from', '07:00'), self::text($waking, 'to', '22:30')),
                 (is_string($measures) ? MeasureSystem::tryFrom($measures) : null) ??
-                    throw WishRefused::one('house.measures', 'unknown', 'Measures are us, metric, australian or imperial.'),
+                    throw WishException::one('house.measures', 'unknown', 'Measures are us, metric, australian or imperial.'),
                 (is_int($drops) || is_float($drops)) && $drops >= 5 && $drops <= 60
                     ? (float) $drops
-                    : throw WishRefused::one(
+                    : throw WishException::one(
                         'house.drops_per_ml',
                         'out_of_range',
                         'A dropper gives between 5 and 60 drops to the millilitre.',
@@ -56,8 +56,8 @@ final class KitchenReader
                 stock: self::stock($lots),
                 currency: self::text($house, 'currency', ''),
             );
-        } catch (Refused $refused) {
-            throw WishRefused::from($refused->about('house'));
+        } catch (RefusedException $refused) {
+            throw WishException::from($refused->about('house'));
         }
     }
 
@@ -79,7 +79,7 @@ final class KitchenReader
 
         return (is_int($room) || is_float($room)) && $room >= 0 && $room <= 40
             ? (float) $room
-            : throw WishRefused::one('house.room_c', 'out_of_range', 'A room is between 0 and 40 °C.');
+            : throw WishException::one('house.room_c', 'out_of_range', 'A room is between 0 and 40 °C.');
     }
 
     /**
@@ -99,8 +99,8 @@ final class KitchenReader
                 $fields = is_array($fields) ? $fields : [];
                 $id = $fields['id'] ?? 'lot-'.($i + 1);
                 $lots[] = $reader->read($fields, is_string($id) ? $id : 'lot-'.($i + 1))['lot'];
-            } catch (LotsRefused $refused) {
-                throw WishRefused::one(
+            } catch (LotsException $refused) {
+                throw WishException::one(
                     "house.lots.{$i}.".$refused->faults[0]['field'],
                     $refused->faults[0]['reason'],
                     $refused->faults[0]['sentence'],
@@ -137,7 +137,7 @@ final class KitchenReader
         try {
             $zone = new \DateTimeZone(self::text($house, 'time_zone', 'UTC'));
         } catch (\Exception|\ValueError) {
-            throw WishRefused::one('house.time_zone', 'unknown', 'That time zone is not known. Write it like Europe/London or UTC.');
+            throw WishException::one('house.time_zone', 'unknown', 'That time zone is not known. Write it like Europe/London or UTC.');
         }
         $given = self::text($house, 'now', '');
         if ($given === '') {
@@ -146,12 +146,12 @@ final class KitchenReader
         try {
             // "tomorrow" would ask a clock of the machine's; a moment is written out.
             if (preg_match('/^\d{4}-\d\d-\d\d([T ][\d:.]+([+-]\d\d:?\d\d|Z)?)?$/D', $given) !== 1) {
-                throw DiaryRefused::day($given);
+                throw DiaryException::day($given);
             }
 
             return (new \DateTimeImmutable($given, $zone))->setTimezone($zone);
         } catch (\Exception|\ValueError) {
-            throw WishRefused::from(DiaryRefused::day($given)->about('house.now'));
+            throw WishException::from(DiaryException::day($given)->about('house.now'));
         }
     }
 

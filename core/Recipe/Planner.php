@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace Kettle\Recipe;
 
 use Kettle\Caution\AcidSoak;
-use Kettle\Caution\CautionRefused;
+use Kettle\Caution\CautionException;
 use Kettle\Caution\Cautions;
 use Kettle\Caution\ColdStorage;
 use Kettle\Caution\Facts;
-use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\DiaryException;
 use Kettle\Diary\Labour;
 use Kettle\Diary\Timetable;
 use Kettle\Infusion\Method;
-use Kettle\Infusion\MethodRefused;
+use Kettle\Infusion\MethodException;
 use Kettle\Infusion\SpiritStart;
 use Kettle\Infusion\Uptake;
 use Kettle\Keeping\Keeping;
@@ -24,7 +24,7 @@ use Kettle\Measure\AmountWriter;
 use Kettle\Reason\Figure;
 use Kettle\Reason\Reason;
 use Kettle\Vessel\Cooker;
-use Kettle\Vessel\JarRefused;
+use Kettle\Vessel\JarException;
 
 /** Makes a wish into a plan: every figure with its reasons. */
 final readonly class Planner
@@ -34,7 +34,7 @@ final readonly class Planner
 
     public function __construct(private Tables $tables, private Kitchen $kitchen, private Cautions $cautions) {}
 
-    /** @throws WishRefused when it cannot be made */
+    /** @throws WishException when it cannot be made */
     public function plan(Wish $wish): Plan
     {
         self::refuseUnfit($wish, $this->kitchen, $this->cautions);
@@ -48,8 +48,8 @@ final readonly class Planner
             $days->latest !== null &&
             $days->latest >= $this->kitchen->today()
         ) {
-            throw WishRefused::from(
-                DiaryRefused::startAfterReady($wish->days->start->format('j F'), $wish->days->readyBy->format('j F'))->about('start'),
+            throw WishException::from(
+                DiaryException::startAfterReady($wish->days->start->format('j F'), $wish->days->readyBy->format('j F'))->about('start'),
             );
         }
         $supplies = Supplies::of($wish, $amounts, $this->kitchen);
@@ -85,25 +85,25 @@ final readonly class Planner
         );
     }
 
-    /** @throws WishRefused when the method, the oil or the purpose does not go with the herb */
+    /** @throws WishException when the method, the oil or the purpose does not go with the herb */
     public static function refuseUnfit(Wish $wish, Kitchen $kitchen, Cautions $cautions): void
     {
         foreach ($wish->blend->shares() as $oil) {
             if (! $wish->method->heated && $oil['share'] > 0.5 && $oil['carrier']->setsBelowC > $kitchen->roomC) {
-                throw WishRefused::from(
-                    MethodRefused::solidOnTheShelf($oil['carrier']->name, $oil['carrier']->setsBelowC)->about('method'),
+                throw WishException::from(
+                    MethodException::solidOnTheShelf($oil['carrier']->name, $oil['carrier']->setsBelowC)->about('method'),
                 );
             }
         }
         if ($wish->sizing->jar !== null && ! in_array($wish->sizing->jar->kind, $wish->method->wants->vessels, true)) {
-            throw WishRefused::withWays(
-                JarRefused::notFor($wish->sizing->jar, $wish->method->name, $wish->method->wants->vessels[0])->about('jar'),
+            throw WishException::withWays(
+                JarException::notFor($wish->sizing->jar, $wish->method->name, $wish->method->wants->vessels[0])->about('jar'),
                 Remedies::ofVessel($wish, $kitchen),
             );
         }
         if ($wish->sizing->byJar !== null && $wish->method->has(Method::IN_PAN)) {
-            throw WishRefused::withWays(
-                (new JarRefused(
+            throw WishException::withWays(
+                (new JarException(
                     'unfit',
                     'The jar way fills a jar, and a pan has no shoulder to fill to. Weigh the herb, or say how much oil.',
                 ))->about('by_jar'),
@@ -111,25 +111,25 @@ final readonly class Planner
             );
         }
         if (! $wish->method->wants->suits($wish->mix->state)) {
-            throw WishRefused::from(MethodRefused::notFor($wish->method->name, $wish->mix->state->value)->about('method'));
+            throw WishException::from(MethodException::notFor($wish->method->name, $wish->mix->state->value)->about('method'));
         }
         if ($wish->practice->spirit) {
             try {
                 SpiritStart::check($wish->mix, $wish->method);
-            } catch (MethodRefused $refused) {
-                throw WishRefused::withWays($refused->about('spirit'), Remedies::ofSpirit($kitchen));
+            } catch (MethodException $refused) {
+                throw WishException::withWays($refused->about('spirit'), Remedies::ofSpirit($kitchen));
             }
         }
         self::refuseStopped($wish, WishFacts::of($wish, $kitchen), $kitchen, $cautions);
     }
 
-    /** @throws WishRefused when a caution forbids even planning it */
+    /** @throws WishException when a caution forbids even planning it */
     private static function refuseStopped(Wish $wish, Facts $facts, Kitchen $kitchen, Cautions $cautions): void
     {
         $stop = $cautions->stopping($facts);
         if ($stop !== null) {
-            throw WishRefused::withWays(
-                new CautionRefused(
+            throw WishException::withWays(
+                new CautionException(
                     $stop->reason,
                     sprintf('%s %s Source: %s; local rules come first.', $stop->says($facts), $stop->why, $cautions->source($stop->source)),
                     $stop->field,

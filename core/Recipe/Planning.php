@@ -41,13 +41,13 @@ final class Planning
      *
      * @param  array<mixed>  $wish
      *
-     * @throws WishRefused
+     * @throws WishException
      */
     public function plan(array $wish, Kitchen $kitchen): Plan
     {
         try {
             $plan = $this->planned($wish, $kitchen);
-        } catch (WishRefused $refused) {
+        } catch (WishException $refused) {
             throw $refused->tried(fn (array $change, string $way): bool => $this->leadsOut($wish, $change, $way, $kitchen));
         }
 
@@ -69,7 +69,7 @@ final class Planning
     {
         try {
             $plan = $this->planned(Way::taken($wish, $change), $kitchen);
-        } catch (WishRefused) {
+        } catch (WishException) {
             return false;
         }
 
@@ -80,7 +80,7 @@ final class Planning
     /**
      * @param  array<mixed>  $wish
      *
-     * @throws WishRefused
+     * @throws WishException
      */
     private function planned(array $wish, Kitchen $kitchen): Plan
     {
@@ -128,14 +128,14 @@ final class Planning
      * @param  ?string  $place of Caution::PLACES; null for all
      * @return list<Note> the cautions of a wish, whether it can be planned or not
      *
-     * @throws WishRefused when it cannot be read
+     * @throws WishException when it cannot be read
      */
     public function cautions(array $wish, Kitchen $kitchen, ?string $place): array
     {
         $read = (new WishReader($this->cupboard, $this->methods, $kitchen))->read($wish);
         try {
             $supplies = Supplies::of($read, Amounts::solve($read, $kitchen, $kitchen->uptake($read->mix, $read->practice->way)), $kitchen);
-        } catch (WishRefused) {
+        } catch (WishException) {
             // What cannot be measured out takes nothing from Stores; its cautions hold all the same.
             $supplies = null;
         }

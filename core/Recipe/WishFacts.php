@@ -71,7 +71,7 @@ final readonly class WishFacts
     {
         try {
             return Amounts::solve($wish, $kitchen, $kitchen->uptake($wish->mix, $wish->practice->way));
-        } catch (WishRefused) {
+        } catch (WishException) {
             return null;
         }
     }

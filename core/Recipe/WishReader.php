@@ -5,24 +5,24 @@ declare(strict_types=1);
 namespace Kettle\Recipe;
 
 use Kettle\Caution\ColdStorage;
-use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\DiaryException;
 use Kettle\Infusion\Methods;
 use Kettle\Infusion\Uptake;
-use Kettle\Infusion\YieldRefused;
+use Kettle\Infusion\YieldException;
 use Kettle\Material\Blend;
 use Kettle\Material\Carrier;
 use Kettle\Material\Cupboard;
-use Kettle\Material\MaterialRefused;
+use Kettle\Material\MaterialException;
 use Kettle\Measure\Amount;
 use Kettle\Measure\Kind;
 use Kettle\Measure\Ratio;
 use Kettle\Reason\Faults;
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
+use Kettle\Stores\LotException;
 use Kettle\Stores\LotKind;
-use Kettle\Stores\LotRefused;
 use Kettle\Time\Day;
 use Kettle\Vessel\Jar;
-use Kettle\Vessel\JarRefused;
+use Kettle\Vessel\JarException;
 
 /**
  * Reads a wish document (docs/formats/wish.schema.json) into a Wish, gathering every fault on the way.
@@ -63,7 +63,7 @@ final class WishReader
     /**
      * @param  array<mixed>  $wish
      *
-     * @throws WishRefused with every fault found
+     * @throws WishException with every fault found
      */
     public function read(array $wish): Wish
     {
@@ -92,7 +92,7 @@ final class WishReader
         $start = $faults->trying('start', fn () => $this->day($wish, 'start'));
         $readyBy = $faults->trying('ready_by', fn () => $this->day($wish, 'ready_by'));
         if ($start !== null && $readyBy !== null && $start > $readyBy) {
-            $faults->add(DiaryRefused::startAfterReady($start->format('j F'), $readyBy->format('j F'))->about('ready_by'));
+            $faults->add(DiaryException::startAfterReady($start->format('j F'), $readyBy->format('j F'))->about('ready_by'));
         }
         $purpose = $faults->trying('purpose', fn () => $this->cupboard->purpose(Fields::text($wish, 'purpose') ?? 'skin')->id) ?? 'skin';
         $spirit = $faults->trying('spirit', fn () => $this->oneOf($wish, 'spirit', ['yes', 'no'])) === 'yes';
@@ -101,7 +101,7 @@ final class WishReader
         $herb = $read['total'] ?? null;
         $this->onlyOneWay($herb, $oil, $finished, $byJar);
         if ($faults->all() !== []) {
-            throw WishRefused::faults($faults->all());
+            throw WishException::faults($faults->all());
         }
         assert($mix !== null && $blend !== null && $method !== null && $school !== null);
 
@@ -171,7 +171,7 @@ final class WishReader
     {
         if ($byJar !== null && ($herb !== null || $oil !== null || $finished !== null)) {
             $this->faults->add(
-                new YieldRefused(
+                new YieldException(
                     'disagree',
                     'By the jar, the jar says how much herb and oil there is. Leave the other amounts out, or weigh instead.',
                     'by_jar',
@@ -179,7 +179,7 @@ final class WishReader
             );
         } elseif ($finished !== null && ($herb !== null || $oil !== null)) {
             $this->faults->add(
-                new YieldRefused(
+                new YieldException(
                     'disagree',
                     'The finished amount says how much herb and oil go in. Leave those out, or leave the finished amount out.',
                     'finished',
@@ -191,7 +191,7 @@ final class WishReader
     private function blend(mixed $oils): Blend
     {
         if (! is_array($oils) || $oils === []) {
-            throw MaterialRefused::noOil();
+            throw MaterialException::noOil();
         }
         $parts = [];
         foreach (array_values($oils) as $i => $oil) {
@@ -217,16 +217,16 @@ final class WishReader
         if ($id !== null) {
             return $this->cupboard->carrier($id);
         }
-        $name = Fields::text($oil, 'name') ?? throw MaterialRefused::noOil();
+        $name = Fields::text($oil, 'name') ?? throw MaterialException::noOil();
 
-        return $this->cupboard->carrierNamed($name) ?? throw MaterialRefused::oilUnknown($name)->about("oils.{$i}");
+        return $this->cupboard->carrierNamed($name) ?? throw MaterialException::oilUnknown($name)->about("oils.{$i}");
     }
 
     /**
      * @param  array<mixed>  $wish
      * @return array<string, string> lot by carrier
      *
-     * @throws LotRefused where one is not there, or is of another oil
+     * @throws LotException where one is not there, or is of another oil
      */
     private function oilLots(array $wish): array
     {
@@ -237,9 +237,9 @@ final class WishReader
                 continue;
             }
             $carrier = $this->carrier($oil, $i);
-            $lot = $this->kitchen->lot($id) ?? throw LotRefused::noSuch($id)->about("oils.{$i}.lot");
+            $lot = $this->kitchen->lot($id) ?? throw LotException::noSuch($id)->about("oils.{$i}.lot");
             if ($lot->kind !== LotKind::Carrier || $lot->material !== $carrier->id) {
-                throw LotRefused::ofAnother($lot->called, $carrier->name)->about("oils.{$i}.lot");
+                throw LotException::ofAnother($lot->called, $carrier->name)->about("oils.{$i}.lot");
             }
             $lots[$carrier->id] = $id;
         }
@@ -262,21 +262,21 @@ final class WishReader
         if (! is_array($finished)) {
             return $finished === null || $finished === ''
                 ? null
-                : throw new YieldRefused('unreadable', 'Say how much is to come out, such as 300 mL, or how many bottles of which size.');
+                : throw new YieldException('unreadable', 'Say how much is to come out, such as 300 mL, or how many bottles of which size.');
         }
         $surely = (Fields::text($finished, 'sure') ?? 'nine-in-ten') !== 'evens';
         $reader = $this->kitchen->reader();
         $count = Fields::text($finished, 'count');
         if ($count !== null) {
             if (preg_match('/^\d{1,3}$/', $count) !== 1 || (int) $count < 1 || (int) $count > 500) {
-                throw new YieldRefused('out_of_range', 'Say how many bottles or tins: a whole number from 1 to 500.', 'finished.count');
+                throw new YieldException('out_of_range', 'Say how many bottles or tins: a whole number from 1 to 500.', 'finished.count');
             }
             $typed =
                 Fields::text($finished, 'size') ??
-                throw new YieldRefused('missing', 'Say how much each bottle or tin holds, such as 50 mL.', 'finished.size');
+                throw new YieldException('missing', 'Say how much each bottle or tin holds, such as 50 mL.', 'finished.size');
             try {
                 $size = $reader->within($typed, Kind::Volume, 'mL', 1, 5_000);
-            } catch (Refused $refused) {
+            } catch (RefusedException $refused) {
                 throw $refused->about('finished.size');
             }
 
@@ -308,14 +308,14 @@ final class WishReader
         if (! is_array($byJar)) {
             return $byJar === null || $byJar === ''
                 ? null
-                : throw new JarRefused('unreadable', 'Say how full the jar is: a quarter, half, three quarters or full.');
+                : throw new JarException('unreadable', 'Say how full the jar is: a quarter, half, three quarters or full.');
         }
         $fill = Fields::text($byJar, 'fill');
         if ($fill === null) {
             return null;
         }
         if (! isset(ByJar::FILLS[$fill])) {
-            throw new JarRefused('unknown', 'A jar is a quarter, half, three quarters or full.', 'by_jar.fill');
+            throw new JarException('unknown', 'A jar is a quarter, half, three quarters or full.', 'by_jar.fill');
         }
         $cover = Fields::text($byJar, 'cover');
 
@@ -331,10 +331,10 @@ final class WishReader
             return null;
         }
         if (is_array($jar)) {
-            $brim = Fields::text($jar, 'brim') ?? throw new JarRefused('missing', 'Give how much the jar holds to the brim.', 'jar.brim');
+            $brim = Fields::text($jar, 'brim') ?? throw new JarException('missing', 'Give how much the jar holds to the brim.', 'jar.brim');
             $height =
                 Fields::text($jar, 'inner_height') ??
-                throw new JarRefused('missing', 'Give how high the jar is inside.', 'jar.inner_height');
+                throw new JarException('missing', 'Give how high the jar is inside.', 'jar.inner_height');
 
             return Jar::measured(
                 '',
@@ -344,7 +344,7 @@ final class WishReader
             );
         }
 
-        return $this->kitchen->jar(is_string($jar) ? $jar : '') ?? throw JarRefused::unknown();
+        return $this->kitchen->jar(is_string($jar) ? $jar : '') ?? throw JarException::unknown();
     }
 
     /** @param  array<mixed>  $wish */
@@ -355,7 +355,7 @@ final class WishReader
             return null;
         }
         if (preg_match('/^\d{1,2}$/', $typed) !== 1 || (int) $typed < 1 || (int) $typed > Sizing::MOST_JARS) {
-            throw new JarRefused('out_of_range', sprintf('Say how many jars: a whole number from 1 to %d.', Sizing::MOST_JARS));
+            throw new JarException('out_of_range', sprintf('Say how many jars: a whole number from 1 to %d.', Sizing::MOST_JARS));
         }
 
         return (int) $typed;
@@ -371,7 +371,7 @@ final class WishReader
 
         return $typed === null || in_array($typed, $allowed, true)
             ? $typed
-            : throw new MaterialRefused('unknown', sprintf('“%s” is none of %s.', mb_substr($typed, 0, 40), implode(', ', $allowed)));
+            : throw new MaterialException('unknown', sprintf('“%s” is none of %s.', mb_substr($typed, 0, 40), implode(', ', $allowed)));
     }
 
     /** @param  array<mixed>  $wish */
@@ -382,12 +382,12 @@ final class WishReader
             return null;
         }
         $today = $this->kitchen->today();
-        $day = Day::read($typed, $today->getTimezone()) ?? throw DiaryRefused::day($typed);
+        $day = Day::read($typed, $today->getTimezone()) ?? throw DiaryException::day($typed);
         if ($day < $today) {
-            throw DiaryRefused::past($day->format('j F Y'), $today->format('j F Y'));
+            throw DiaryException::past($day->format('j F Y'), $today->format('j F Y'));
         }
         if ($day > $today->modify('+2 years')) {
-            throw DiaryRefused::tooFar($day->format('j F Y'));
+            throw DiaryException::tooFar($day->format('j F Y'));
         }
 
         return $day;

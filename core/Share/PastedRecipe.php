@@ -63,7 +63,7 @@ final class PastedRecipe
         $this->counts = new Counts($cupboard->tables());
     }
 
-    /** @throws RecipeRefused when neither a herb nor an oil is in it */
+    /** @throws RecipeException when neither a herb nor an oil is in it */
     public function read(string $text): ReadRecipe
     {
         $this->lines = $this->herbs = $this->oils = [];
@@ -106,7 +106,7 @@ final class PastedRecipe
             $this->words->isHeading($line) ? $this->say($line, 'step', 'A heading.', false) : $this->line($line);
         }
         if ($this->herbs === [] && $this->oils === []) {
-            throw RecipeRefused::nothingFound();
+            throw RecipeException::nothingFound();
         }
         $notes = $this->notes($text);
 

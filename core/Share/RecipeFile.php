@@ -25,17 +25,17 @@ final class RecipeFile
     /**
      * @param  array<mixed>  $document
      *
-     * @throws RecipeRefused
+     * @throws RecipeException
      */
     public static function read(array $document): ReadRecipe
     {
         $version = $document['version'] ?? null;
         if (is_int($version) && $version > self::VERSION) {
-            throw RecipeRefused::newer($version);
+            throw RecipeException::newer($version);
         }
         $wish = $document['wish'] ?? null;
         if (! is_array($wish)) {
-            throw RecipeRefused::broken();
+            throw RecipeException::broken();
         }
         $text = fn (string $key, int $most): string => is_string($document[$key] ?? null) ? mb_substr(trim($document[$key]), 0, $most) : '';
 

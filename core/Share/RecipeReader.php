@@ -15,18 +15,18 @@ final readonly class RecipeReader
 
     public function __construct(private Cupboard $cupboard, private Methods $methods) {}
 
-    /** @throws RecipeRefused */
+    /** @throws RecipeException */
     public function read(string $text, Kitchen $kitchen): ReadRecipe
     {
         $text = preg_replace('/^\xEF\xBB\xBF/', '', $text) ?? '';
         if (! mb_check_encoding($text, 'UTF-8')) {
-            throw RecipeRefused::notText();
+            throw RecipeException::notText();
         }
         if (trim($text) === '') {
-            throw RecipeRefused::empty();
+            throw RecipeException::empty();
         }
         if (mb_strlen($text) > self::MOST) {
-            throw RecipeRefused::tooLong();
+            throw RecipeException::tooLong();
         }
         $lines = new PastedRecipe($this->cupboard, $this->methods, $kitchen);
         if (preg_match('/^\s*[{\[]/', $text) !== 1) {
@@ -34,7 +34,7 @@ final readonly class RecipeReader
         }
         $document = json_decode($text, true, 32);
         if (! is_array($document)) {
-            throw RecipeRefused::broken();
+            throw RecipeException::broken();
         }
         if (($document['format'] ?? null) === RecipeFile::FORMAT) {
             return RecipeFile::read($document);
@@ -45,6 +45,6 @@ final readonly class RecipeReader
         }
         $says = $document['format'] ?? ($document['@type'] ?? '');
 
-        throw RecipeRefused::otherFormat(is_string($says) ? $says : '');
+        throw RecipeException::otherFormat(is_string($says) ? $says : '');
     }
 }

@@ -6,7 +6,7 @@ namespace Kettle\Share;
 
 use Kettle\Material\Cupboard;
 use Kettle\Measure\Amount;
-use Kettle\Measure\AmountRefused;
+use Kettle\Measure\AmountException;
 use Kettle\Measure\Kind;
 use Kettle\Recipe\Kitchen;
 
@@ -150,7 +150,7 @@ final readonly class RecipeWords
             $low = $this->kitchen->reader()->number($m[1]);
 
             return [$low, $m[2] === '' ? $low : $this->kitchen->reader()->number($m[2]), $m[3]];
-        } catch (AmountRefused) {
+        } catch (AmountException) {
             return null;
         }
     }
@@ -166,7 +166,7 @@ final readonly class RecipeWords
                 $amount = $this->kitchen->reader()->read($typed, $kind, $kind->value);
 
                 return $amount->value > 0 ? $amount : null;
-            } catch (AmountRefused) {
+            } catch (AmountException) {
                 continue;
             }
         }

@@ -95,7 +95,7 @@ final class SchemaOrg
     /**
      * @param  array<mixed>  $recipe
      *
-     * @throws RecipeRefused
+     * @throws RecipeException
      */
     public static function read(array $recipe, PastedRecipe $lines): ReadRecipe
     {

@@ -37,13 +37,13 @@ final readonly class LotCheck
     /**
      * @param  array<mixed>  $answers answer id by ask id; all must be answered
      *
-     * @throws LotRefused
+     * @throws LotException
      */
     public static function of(LotKind|string $kind, array $answers, Tables $tables): self
     {
         $rows = self::rows($kind, $tables);
         if ($rows === []) {
-            throw LotRefused::nothingToCheck($kind);
+            throw LotException::nothingToCheck($kind);
         }
         $given = [];
         $points = 0;
@@ -54,7 +54,7 @@ final readonly class LotCheck
                 $found = $each->text('id') === $answer ? $each : $found;
             }
             if ($found === null) {
-                throw LotRefused::unanswered($ask->text('asks'), 'answers.'.$ask->text('id'));
+                throw LotException::unanswered($ask->text('asks'), 'answers.'.$ask->text('id'));
             }
             $points += (int) $found->number('points');
             $given[] = [

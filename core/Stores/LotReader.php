@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Stores;
 
 use Kettle\Material\Cupboard;
-use Kettle\Material\MaterialRefused;
+use Kettle\Material\MaterialException;
 use Kettle\Material\State;
 use Kettle\Measure\AmountReader;
 use Kettle\Measure\Density;
@@ -51,7 +51,7 @@ final class LotReader
      * @param  array<mixed>  $fields
      * @return array{lot: Lot, part: string, how: string, where: string, note: string, typed: string}
      *
-     * @throws LotsRefused with every fault found
+     * @throws LotsException with every fault found
      */
     public function read(array $fields, string $id = ''): array
     {
@@ -60,7 +60,7 @@ final class LotReader
         $text = array_combine(self::FIELDS, array_map(fn (string $field) => $this->text($fields, $field), self::FIELDS));
         $kind = LotKind::tryFrom(mb_strtolower($text['kind']) === 'oil' ? 'carrier' : mb_strtolower($text['kind']));
         if ($kind === null) {
-            throw LotsRefused::of([LotRefused::kind()->toArray()]);
+            throw LotsException::of([LotException::kind()->toArray()]);
         }
         [$material, $called, $allergens, $density, $form] = $faults->trying('material', fn () => $this->material($kind, $text)) ?? [
             '',
@@ -77,10 +77,10 @@ final class LotReader
         $openedOn = $faults->trying('opened_on', fn () => $this->day($text['opened_on'], 'opened_on', true));
         $bestBefore = $faults->trying('best_before', fn () => $this->day($text['best_before'], 'best_before', false));
         if ($gotOn !== null && $openedOn !== null && $openedOn < $gotOn) {
-            $faults->add(LotRefused::openedBefore());
+            $faults->add(LotException::openedBefore());
         }
         if ($gotOn !== null && $bestBefore !== null && $bestBefore < $gotOn) {
-            $faults->add(LotRefused::pastWhenGot());
+            $faults->add(LotException::pastWhenGot());
         }
         $food = $faults->trying('food_grade', fn () => $this->yesOrNo($text['food_grade'], 'food_grade')) ?? false;
         $own = array_values(
@@ -88,12 +88,12 @@ final class LotReader
         );
         foreach (['got_where' => 160, 'note' => 1000, 'allergens' => 160, 'got_how' => 20, 'part' => 40] as $field => $most) {
             if (mb_strlen($text[$field]) > $most) {
-                $faults->add(LotRefused::tooLong($field, $most));
+                $faults->add(LotException::tooLong($field, $most));
             }
         }
         $how = in_array($text['got_how'], ['bought', 'gathered'], true) ? $text['got_how'] : '';
         if ($faults->all() !== []) {
-            throw LotsRefused::of($faults->all());
+            throw LotsException::of($faults->all());
         }
 
         return [
@@ -140,10 +140,10 @@ final class LotReader
         $typed = $text['material'];
         $own = $text['called'] !== '' ? $text['called'] : $typed;
         if ($own === '') {
-            throw LotRefused::nameless();
+            throw LotException::nameless();
         }
         if (mb_strlen($own) > 80) {
-            throw LotRefused::tooLong('called', 80);
+            throw LotException::tooLong('called', 80);
         }
         $known = self::among(
             match ($kind) {
@@ -157,7 +157,7 @@ final class LotReader
         if ($known === null) {
             // An oil without a density, or a vessel without a size, cannot be reckoned with.
             if (in_array($kind, [LotKind::Carrier, LotKind::Jar, LotKind::Bottle], true)) {
-                throw MaterialRefused::unknown($kind->word(), $typed);
+                throw MaterialException::unknown($kind->word(), $typed);
             }
             $form =
                 $kind === LotKind::Herb ? $this->cupboard->form($text['form'] === '' ? 'thin-leaf' : $this->formId($text['form'])) : null;
@@ -218,7 +218,7 @@ final class LotReader
 
     private function state(string $typed, ?\Kettle\Material\HerbForm $form): State
     {
-        $state = $typed === '' ? State::Dried : State::tryFrom(mb_strtolower($typed)) ?? throw MaterialRefused::unknown('state', $typed);
+        $state = $typed === '' ? State::Dried : State::tryFrom(mb_strtolower($typed)) ?? throw MaterialException::unknown('state', $typed);
         $form?->in($state);
 
         return $state;
@@ -228,7 +228,7 @@ final class LotReader
     {
         $measure = $kind->measure();
         if ($measure === null) {
-            return preg_match('/^\d{1,5}$/', $typed) === 1 && (int) $typed <= 10_000 ? (float) $typed : throw LotRefused::count($typed);
+            return preg_match('/^\d{1,5}$/', $typed) === 1 && (int) $typed <= 10_000 ? (float) $typed : throw LotException::count($typed);
         }
 
         return $this->amounts->within(
@@ -246,7 +246,7 @@ final class LotReader
         $plain = preg_replace('/^[^\d\-.,]{0,4}\s*|\s*[^\d.,]{0,4}$/u', '', $typed) ?? '';
         $plain = preg_replace('/,(\d{1,2})$/', '.$1', $plain) ?? '';
 
-        return preg_match('/^\d{1,6}(\.\d{1,4})?$/', $plain) === 1 ? (float) $plain : throw LotRefused::price($typed);
+        return preg_match('/^\d{1,6}(\.\d{1,4})?$/', $plain) === 1 ? (float) $plain : throw LotException::price($typed);
     }
 
     private function day(string $typed, string $field, bool $gone): ?\DateTimeImmutable
@@ -256,10 +256,10 @@ final class LotReader
         }
         $day = Day::read($typed, $this->today->getTimezone());
         if ($day === null || (int) $day->format('Y') < 1980 || (int) $day->format('Y') > 2200) {
-            throw LotRefused::day($typed, $field);
+            throw LotException::day($typed, $field);
         }
         if ($gone && $day > $this->today) {
-            throw LotRefused::toCome($field);
+            throw LotException::toCome($field);
         }
 
         return $day;
@@ -270,7 +270,7 @@ final class LotReader
         return match (mb_strtolower($typed)) {
             'yes', 'y', 'true', '1' => true,
             '', 'no', 'n', 'false', '0' => false,
-            default => throw LotRefused::yesOrNo($typed, $field),
+            default => throw LotException::yesOrNo($typed, $field),
         };
     }
 }

@@ -25,7 +25,7 @@ final readonly class BestFilling
      * @param  list<array{id: string, capacity: float, stock: ?int, fixed: int}>  $sizes mL; stock null where nobody counts;
      *                                                                              fixed is how many are wished for in any case
      *
-     * @throws FillingRefused when there is no oil, there are too many sizes, or the fixed ones hold more than there is
+     * @throws FillingException when there is no oil, there are too many sizes, or the fixed ones hold more than there is
      */
     public static function of(float $oilMl, array $sizes): Filling
     {
@@ -39,7 +39,7 @@ final readonly class BestFilling
             $room -= $size['fixed'];
         }
         if ($left < -1e-6) {
-            throw FillingRefused::moreThanThereIs(
+            throw FillingException::moreThanThereIs(
                 AmountWriter::plain($oilMl - $left, Kind::Volume),
                 AmountWriter::plain($oilMl, Kind::Volume),
             );
@@ -127,10 +127,10 @@ final readonly class BestFilling
     private static function check(float $oilMl, array $sizes): void
     {
         if (! is_finite($oilMl) || $oilMl <= 0 || $oilMl > self::MOST_ML) {
-            throw new FillingRefused('out_of_range', 'Say how much oil there is to bottle: more than nothing, and at most 20 L.', 'oil');
+            throw new FillingException('out_of_range', 'Say how much oil there is to bottle: more than nothing, and at most 20 L.', 'oil');
         }
         if (count($sizes) > self::MOST_SIZES) {
-            throw new FillingRefused(
+            throw new FillingException(
                 'too_many',
                 sprintf('At most %d sizes of bottle are weighed against each other.', self::MOST_SIZES),
                 'sizes',
@@ -138,13 +138,13 @@ final readonly class BestFilling
         }
         foreach ($sizes as $size) {
             if (! is_finite($size['capacity']) || $size['capacity'] < 0.5 || $size['capacity'] > self::MOST_ML) {
-                throw new FillingRefused('out_of_range', 'A bottle holds between half a millilitre and 20 L.', 'sizes');
+                throw new FillingException('out_of_range', 'A bottle holds between half a millilitre and 20 L.', 'sizes');
             }
             if ($size['fixed'] < 0 || $size['fixed'] > Filling::MOST) {
-                throw FillingRefused::count($size['fixed']);
+                throw FillingException::count($size['fixed']);
             }
             if ($size['stock'] !== null && $size['fixed'] > $size['stock']) {
-                throw FillingRefused::notInStores($size['fixed'], $size['stock']);
+                throw FillingException::notInStores($size['fixed'], $size['stock']);
             }
         }
     }

@@ -18,19 +18,19 @@ final readonly class Cooker
         public float $heightMm,
     ) {}
 
-    /** @throws CookerRefused when the measures are not those of anything that stands in a kitchen */
+    /** @throws CookerException when the measures are not those of anything that stands in a kitchen */
     public static function measured(string $id, string $called, string $shape, float $lengthMm, float $widthMm, float $heightMm): self
     {
         if (! in_array($shape, self::SHAPES, true)) {
-            throw CookerRefused::shape();
+            throw CookerException::shape();
         }
         foreach (['length' => $lengthMm, 'width' => $widthMm, 'height' => $heightMm] as $field => $mm) {
             if (! is_finite($mm) || $mm < 60 || $mm > 600) {
-                throw CookerRefused::measure($field, $mm);
+                throw CookerException::measure($field, $mm);
             }
         }
         if ($shape === 'round' && abs($lengthMm - $widthMm) > 0.5) {
-            throw CookerRefused::round();
+            throw CookerException::round();
         }
 
         return new self($id, $called, $shape, $lengthMm, $widthMm, $heightMm);

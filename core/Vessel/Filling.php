@@ -19,7 +19,7 @@ final readonly class Filling
     /**
      * @param  list<array{id: string, capacity: float, count: int}>  $bottles
      *
-     * @throws FillingRefused when there are none, too many, or more than the oil there is
+     * @throws FillingException when there are none, too many, or more than the oil there is
      */
     public static function of(float $oilMl, array $bottles): self
     {
@@ -27,20 +27,20 @@ final readonly class Filling
         $total = 0;
         foreach ($bottles as $bottle) {
             if ($bottle['count'] < 0 || $bottle['count'] > self::MOST) {
-                throw FillingRefused::count($bottle['count']);
+                throw FillingException::count($bottle['count']);
             }
             $filled += $bottle['capacity'] * $bottle['count'];
             $total += $bottle['count'];
         }
         if ($total === 0) {
-            throw FillingRefused::none();
+            throw FillingException::none();
         }
         if ($total > self::MOST) {
-            throw FillingRefused::count($total);
+            throw FillingException::count($total);
         }
         // A jug is read to about half a per cent.
         if ($filled > $oilMl * 1.005) {
-            throw FillingRefused::moreThanThereIs(AmountWriter::plain($filled, Kind::Volume), AmountWriter::plain($oilMl, Kind::Volume));
+            throw FillingException::moreThanThereIs(AmountWriter::plain($filled, Kind::Volume), AmountWriter::plain($oilMl, Kind::Volume));
         }
 
         return new self(array_values(array_filter($bottles, fn (array $b) => $b['count'] > 0)), $filled, max(0.0, $oilMl - $filled));

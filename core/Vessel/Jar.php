@@ -26,15 +26,15 @@ final readonly class Jar
     /**
      * @param  string  $kind of KINDS
      *
-     * @throws JarRefused when the measures are not those of a jar
+     * @throws JarException when the measures are not those of a jar
      */
     public static function measured(string $id, string $called, float $brimMl, float $heightMm, string $kind = self::JAR): self
     {
         if ($brimMl < 20 || $brimMl > 20000) {
-            throw JarRefused::brim($brimMl);
+            throw JarException::brim($brimMl);
         }
         if ($heightMm < 20 || $heightMm > 600) {
-            throw JarRefused::height($heightMm);
+            throw JarException::height($heightMm);
         }
 
         return new self($id, $called, $brimMl, $heightMm, $kind);

@@ -61,15 +61,15 @@ final readonly class WaterBath
      *     bed_mm: float, contents_g: float}>  $jars
      * @param  string  $school one of SCHOOLS
      *
-     * @throws CookerRefused when they do not stand in it
+     * @throws CookerException when they do not stand in it
      */
     public static function of(Cooker $cooker, array $jars, string $school = 'rim'): self
     {
         if ($jars === []) {
-            throw CookerRefused::noJars();
+            throw CookerException::noJars();
         }
         if (count($jars) > 24) {
-            throw CookerRefused::tooMany();
+            throw CookerException::tooMany();
         }
         $widths = array_map(fn (array $jar) => $jar['diameter_mm'] + 2 * self::WALL_MM, $jars);
         $places = Packing::place($cooker, $widths);
@@ -78,7 +78,7 @@ final readonly class WaterBath
             while ($fit > 0 && Packing::place($cooker, array_slice($widths, 0, $fit)) === null) {
                 $fit--;
             }
-            throw CookerRefused::noRoom($cooker->called, count($jars), $fit);
+            throw CookerException::noRoom($cooker->called, count($jars), $fit);
         }
         $standing = [];
         $full = $cooker->heightMm - self::BELOW_COOKER_MM;

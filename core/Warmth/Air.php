@@ -25,12 +25,12 @@ final class Air
     /**
      * Pressure of water vapour over boiling or standing water, from freezing to 200 C.
      *
-     * @throws WarmthRefused outside that
+     * @throws WarmthException outside that
      */
     public static function saturation(float $celsius): float
     {
         if (! is_finite($celsius) || $celsius < 0 || $celsius > 200) {
-            throw WarmthRefused::water($celsius);
+            throw WarmthException::water($celsius);
         }
         $kelvin = $celsius + 273.15;
         $tau = 1 - $kelvin / self::CRITICAL_K;
@@ -46,7 +46,7 @@ final class Air
     public static function pressure(float $metres): float
     {
         if (! is_finite($metres) || $metres < -500 || $metres > 6000) {
-            throw WarmthRefused::height($metres);
+            throw WarmthException::height($metres);
         }
 
         return 101.325 * (1 - 2.25577e-5 * $metres) ** 5.25588;

@@ -30,22 +30,22 @@ final readonly class Approach
     /**
      * @param  list<array{float, float}>  $looks time since the start, above zero, and what was seen
      *
-     * @throws WarmthRefused when there are too few, or nothing rises
+     * @throws WarmthException when there are too few, or nothing rises
      */
     public static function through(array $looks): self
     {
         if (count($looks) < self::LEAST_LOOKS || count(array_unique(array_column($looks, 0))) < self::LEAST_LOOKS) {
-            throw WarmthRefused::tooFewLooks(self::LEAST_LOOKS);
+            throw WarmthException::tooFewLooks(self::LEAST_LOOKS);
         }
         foreach ($looks as [$t, $y]) {
             if (! ($t >= 0 && $t <= 1e6 && abs($y) <= 1e6)) {
-                throw WarmthRefused::look();
+                throw WarmthException::look();
             }
         }
         usort($looks, fn (array $a, array $b) => $a[0] <=> $b[0]);
         $span = $looks[count($looks) - 1][0];
         if ($span <= 0 || array_sum(array_column($looks, 1)) <= 0) {
-            throw WarmthRefused::noRise();
+            throw WarmthException::noRise();
         }
         // Rates from a curve that is hardly bent to one that is done at once, in steps and then by golden section.
         $least = INF;
@@ -77,7 +77,7 @@ final readonly class Approach
             $rateError > self::KNOWN * $rate ||
             self::slope($looks) <= 0
         ) {
-            throw WarmthRefused::noEnd();
+            throw WarmthException::noEnd();
         }
         $last = $looks[count($looks) - 1];
 

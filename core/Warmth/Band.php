@@ -12,7 +12,7 @@ final readonly class Band
 
     private function __construct(public float $low, public float $target, public float $ceiling) {}
 
-    /** @throws WarmthRefused when they do not rise */
+    /** @throws WarmthException when they do not rise */
     public static function of(float $low, float $target, float $ceiling): self
     {
         if (
@@ -24,7 +24,7 @@ final readonly class Band
             $target > $ceiling ||
             $low >= $ceiling
         ) {
-            throw WarmthRefused::band();
+            throw WarmthException::band();
         }
 
         return new self($low, $target, $ceiling);

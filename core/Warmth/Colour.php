@@ -26,7 +26,7 @@ final readonly class Colour
      * @param  array{float, float, float}  $rgb 0 to 255
      * @param  array{float, float, float}|null  $card what a white card beside it came out as; null when none was
      *
-     * @throws WarmthRefused
+     * @throws WarmthException
      */
     public static function sRgb(array $rgb, ?array $card = null): self
     {
@@ -34,7 +34,7 @@ final readonly class Colour
         if ($card !== null) {
             $white = self::linear($card, 'card');
             if (min($white) < 0.2 || min($card) >= 254.5) {
-                throw WarmthRefused::darkCard();
+                throw WarmthException::darkCard();
             }
             // Each channel so that the card is white: the light of the kitchen taken out.
             $linear = array_map(fn (float $each, float $of) => min(1.0, $each / $of), $linear, $white);
@@ -90,20 +90,20 @@ final readonly class Colour
      * @param  array<float>  $rgb
      * @return array{float, float, float}
      *
-     * @throws WarmthRefused
+     * @throws WarmthException
      */
     private static function linear(array $rgb, string $field): array
     {
         $out = [];
         foreach ($rgb as $value) {
             if (! is_finite($value) || $value < 0 || $value > 255) {
-                throw WarmthRefused::colour()->about($field);
+                throw WarmthException::colour()->about($field);
             }
             $s = $value / 255;
             $out[] = $s <= 0.04045 ? $s / 12.92 : (($s + 0.055) / 1.055) ** 2.4;
         }
 
-        return count($out) === 3 ? $out : throw WarmthRefused::colour()->about($field);
+        return count($out) === 3 ? $out : throw WarmthException::colour()->about($field);
     }
 
     /** @return array{float, float} chroma, and hue in degrees from 0 to 360 */

@@ -44,7 +44,7 @@ final readonly class Pot
     /**
      * @param  array<string, float>  $of watts, loss_w_per_k, water_kg and what differs from a house's slow cooker
      *
-     * @throws WarmthRefused when a part is out of what a kitchen has
+     * @throws WarmthException when a part is out of what a kitchen has
      */
     public static function of(array $of): self
     {
@@ -73,7 +73,7 @@ final readonly class Pot
         ) {
             $value = $given[$field] ?? NAN;
             if (! is_finite($value) || $value < $least || $value > $most) {
-                throw WarmthRefused::pot($what, $field, $least, $most, $unit);
+                throw WarmthException::pot($what, $field, $least, $most, $unit);
             }
         }
 

@@ -34,30 +34,30 @@ final readonly class PotFit
      * @param  list<array{float, float}>  $readings seconds since it was switched on, and degrees C
      * @param  string  $of where the thermometer was: water or oil
      *
-     * @throws WarmthRefused when the log cannot tell
+     * @throws WarmthException when the log cannot tell
      */
     public static function through(Pot $pot, array $readings, string $of = 'oil'): self
     {
         usort($readings, fn (array $a, array $b) => $a[0] <=> $b[0]);
         $count = count($readings);
         if ($count < self::LEAST_READINGS) {
-            throw WarmthRefused::warmUp(sprintf('At least %d readings of a warm-up are wanted to learn a pot.', self::LEAST_READINGS));
+            throw WarmthException::warmUp(sprintf('At least %d readings of a warm-up are wanted to learn a pot.', self::LEAST_READINGS));
         }
         $span = $readings[$count - 1][0] - $readings[0][0];
         foreach ($readings as [$s, $celsius]) {
             if (! is_finite($s) || ! is_finite($celsius) || $celsius < -30 || $celsius > 150) {
-                throw WarmthRefused::reading(is_finite($celsius) ? $celsius : 0.0);
+                throw WarmthException::reading(is_finite($celsius) ? $celsius : 0.0);
             }
         }
         if ($span > self::MOST_HOURS * 3600) {
-            throw WarmthRefused::warmUp(sprintf('A warm-up is over within %d h: take the log of that alone.', (int) self::MOST_HOURS));
+            throw WarmthException::warmUp(sprintf('A warm-up is over within %d h: take the log of that alone.', (int) self::MOST_HOURS));
         }
         if ($span < self::LEAST_MINUTES * 60) {
-            throw WarmthRefused::warmUp('The warm-up was too short: log at least twenty minutes, better until it hardly rises.');
+            throw WarmthException::warmUp('The warm-up was too short: log at least twenty minutes, better until it hardly rises.');
         }
         $temperatures = array_column($readings, 1);
         if (max($temperatures) - $readings[0][1] < self::LEAST_RISE) {
-            throw WarmthRefused::warmUp('It hardly warmed. Log from cold, with the pot switched on.');
+            throw WarmthException::warmUp('It hardly warmed. Log from cold, with the pot switched on.');
         }
         $start = $readings[0][1];
         $began = $readings[0][0];
@@ -104,7 +104,7 @@ final readonly class PotFit
         [$watts, $loss] = [exp($x[0]), exp($x[1])];
         $lossError = $determinant > 0 ? sqrt(($variance * $a) / $determinant) : INF;
         if ($lossError > self::KNOWN || $loss < 0.07 || $loss > 48) {
-            throw WarmthRefused::warmUp(
+            throw WarmthException::warmUp(
                 'The log cannot tell the heat from the loss yet: go on until the warmth hardly rises, and keep the jars in.',
             );
         }

@@ -30,7 +30,7 @@ final class Readings
             try {
                 [$at, $celsius] = self::one($reading, $from, $now);
                 array_key_exists($at, $taken) ? $doubled++ : ($taken[$at] = $celsius);
-            } catch (WarmthRefused $no) {
+            } catch (WarmthException $no) {
                 $refused[] = ['row' => $row, 'sentence' => $no->sentence];
             }
         }
@@ -42,7 +42,7 @@ final class Readings
     /**
      * @return array{int, float}
      *
-     * @throws WarmthRefused
+     * @throws WarmthException
      */
     private static function one(mixed $reading, int $from, int $now): array
     {
@@ -50,19 +50,19 @@ final class Readings
         $at = self::moment($reading['at'] ?? null);
         $celsius = array_key_exists('f', $reading) ? self::fahrenheit(self::number($reading['f'])) : self::warmth($reading['c'] ?? null);
         if ($celsius < self::LEAST || $celsius > self::MOST) {
-            throw WarmthRefused::reading($celsius);
+            throw WarmthException::reading($celsius);
         }
         if ($at > $now + self::AHEAD) {
-            throw WarmthRefused::future();
+            throw WarmthException::future();
         }
         if ($at < $from) {
-            throw WarmthRefused::tooOld();
+            throw WarmthException::tooOld();
         }
 
         return [$at, round($celsius, 2)];
     }
 
-    /** @throws WarmthRefused */
+    /** @throws WarmthException */
     public static function moment(mixed $at): int
     {
         if (is_int($at) || (is_float($at) && is_finite($at) && abs($at) < 1e11)) {
@@ -77,16 +77,16 @@ final class Readings
             try {
                 return (new \DateTimeImmutable($typed))->getTimestamp();
             } catch (\Exception) {
-                throw WarmthRefused::noMoment($typed);
+                throw WarmthException::noMoment($typed);
             }
         }
-        throw WarmthRefused::noMoment($typed);
+        throw WarmthException::noMoment($typed);
     }
 
     /**
      * A warmth as written: 49.5, "49,5", "49.5 C", "121 F".
      *
-     * @throws WarmthRefused
+     * @throws WarmthException
      */
     public static function warmth(mixed $typed): float
     {
@@ -103,7 +103,7 @@ final class Readings
     {
         $number = is_int($typed) || is_float($typed) ? (float) $typed : (is_string($typed) && is_numeric($typed) ? (float) $typed : NAN);
 
-        return is_finite($number) ? $number : throw WarmthRefused::noReading(is_scalar($typed) ? (string) $typed : '');
+        return is_finite($number) ? $number : throw WarmthException::noReading(is_scalar($typed) ? (string) $typed : '');
     }
 
     private static function fahrenheit(float $f): float

@@ -36,7 +36,7 @@ final class StoveLog
     /**
      * @param  ?int  $filledAt when water was last poured in, s
      *
-     * @throws WarmthRefused when out of order, doubled, or no warmth of a pot
+     * @throws WarmthException when out of order, doubled, or no warmth of a pot
      */
     public function take(int $at, float $celsius, ?int $filledAt = null): void
     {

@@ -16,11 +16,11 @@ final readonly class Sun
 
     private function __construct(public float $latitude, public float $longitude) {}
 
-    /** @throws WarmthRefused */
+    /** @throws WarmthException */
     public static function over(float $latitude, float $longitude): self
     {
         if (! is_finite($latitude) || ! is_finite($longitude) || abs($latitude) > 90 || abs($longitude) > 180) {
-            throw WarmthRefused::place();
+            throw WarmthException::place();
         }
 
         return new self($latitude, $longitude);

@@ -67,7 +67,7 @@ final class WarmHours
     /**
      * @param  iterable<array{int, float}>  $readings moment in seconds, and degrees C, in the order of their times
      *
-     * @throws WarmthRefused when out of order, doubled, or no warmth of a pot
+     * @throws WarmthException when out of order, doubled, or no warmth of a pot
      */
     public static function over(iterable $readings, Band $band, int $reach = self::REACH): self
     {
@@ -79,18 +79,18 @@ final class WarmHours
         return $hours;
     }
 
-    /** @throws WarmthRefused */
+    /** @throws WarmthException */
     public function take(int $at, float $celsius): void
     {
         if (! ($celsius >= -30 && $celsius <= 150)) {
-            throw WarmthRefused::reading($celsius);
+            throw WarmthException::reading($celsius);
         }
         // How fast hours are gathered at this warmth: reckoned once for the line to it and the line from it.
         $worth = exp($this->rate * ($celsius - $this->target));
         if ($this->last !== null) {
             $seconds = $at - $this->last;
             if ($seconds <= 0) {
-                throw WarmthRefused::order();
+                throw WarmthException::order();
             }
             $over = $this->overSeconds;
             $hours = $this->hours;

@@ -2,7 +2,7 @@
 
 use App\Actions\Looks\Picture;
 use App\Actions\Looks\SmallPhoto;
-use Kettle\Warmth\WarmthRefused;
+use Kettle\Warmth\WarmthException;
 
 /** Four fields of four colours: red, green, blue and white, in reading order. */
 function fourFields(int $wide = 80, int $high = 40): GdImage
@@ -92,7 +92,7 @@ it('reads or refuses any bytes, seeded', function () {
             expect(
                 strlen((new SmallPhoto())->of(base64_encode(mt_rand(0, 3) === 0 ? substr($bytes, 0, mt_rand(0, 400)) : $bytes))->jpeg()),
             )->toBeGreaterThan(100);
-        } catch (WarmthRefused $no) {
+        } catch (WarmthException $no) {
             $refused++;
             expect($no->field)->toBe('photo')->and($no->sentence)->toMatch('/[.]$/');
         }

@@ -3,7 +3,7 @@
 use App\Actions\Stores\StockLedger;
 use App\Models\Lot;
 use App\Models\Tenancy\CurrentHouse;
-use Kettle\Stores\LotRefused;
+use Kettle\Stores\LotException;
 
 /*
  * Starting a batch takes from Stores; discarding it unfilled gives back.
@@ -108,9 +108,9 @@ it('refuses when a lot was emptied while the plan lay on the bench', function ()
     $batch = $this->batch(['herb' => ['id' => 'marshmallow-root', 'amount' => '60 g']]);
     app(CurrentHouse::class)->within($this->house, function () use ($batch, $oil): void {
         expect(fn () => app(StockLedger::class)->take($batch, [['lot' => $oil, 'amount' => 900.0]]))
-            ->toThrow(LotRefused::class, 'Sunflower oil holds 700 mL, and 900 mL is wanted from it')
+            ->toThrow(LotException::class, 'Sunflower oil holds 700 mL, and 900 mL is wanted from it')
             ->and(fn () => app(StockLedger::class)->take($batch, [['lot' => '01ARZ3NDEKTSV4RRFFQ69G5FAV', 'amount' => 1.0]]))
-            ->toThrow(LotRefused::class, 'holds 0 g');
+            ->toThrow(LotException::class, 'holds 0 g');
     });
     expect(left($this, $oil))->toBe(700.0);
 });

@@ -63,7 +63,7 @@ it('is tested by no clock but the one it is given', function () {
 
 arch('controllers leave the work to actions')
     ->expect('App\Http\Controllers')
-    ->not->toUse(['Kettle\Recipe\Planner', 'Kettle\Diary\Course']);
+    ->not->toUse(['Kettle\Recipe\Planner', 'Kettle\Diary\Progress']);
 
 /*
  * The rooms of the core, the lowest first: each may use those before it, and of them only what stands here. A new arrow is

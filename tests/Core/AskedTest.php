@@ -3,7 +3,7 @@
 use Kettle\Ask\Questions;
 use Kettle\Ask\Schemas;
 use Kettle\Material\Tables;
-use Kettle\Recipe\WishRefused;
+use Kettle\Recipe\WishException;
 
 /** @return list<string> "field: reason" of each fault, none where it is answered */
 function refusedFor(string $mode, array $document): array
@@ -12,7 +12,7 @@ function refusedFor(string $mode, array $document): array
         (new Questions(Tables::shipped()))->ask($mode, $document, new DateTimeImmutable('2026-11-24T10:00:00Z'));
 
         return [];
-    } catch (WishRefused $refused) {
+    } catch (WishException $refused) {
         foreach ($refused->faults as $fault) {
             expect($fault['sentence'])->toMatch('/[.?]$/');
         }
@@ -100,7 +100,7 @@ it('accepts what is published, and refuses all else by its name', function (stri
 it('offers the nearest name', function () {
     try {
         Schemas::shipped()->wish(['oils' => ['olive'], 'purpos' => 'kitchen', 'colour' => 'red']);
-    } catch (WishRefused $refused) {
+    } catch (WishException $refused) {
         expect($refused->faults[0]['sentence'])
             ->toBe('“purpos” is not known here. Is “purpose” meant?')
             ->and($refused->faults[1]['sentence'])

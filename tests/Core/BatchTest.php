@@ -32,9 +32,9 @@ use Kettle\Batch\Record;
 use Kettle\Batch\Shelf;
 use Kettle\Batch\Stored;
 use Kettle\Batch\StoredAs;
-use Kettle\Caution\CautionRefused;
+use Kettle\Caution\CautionException;
 use Kettle\Diary\Availability;
-use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\DiaryException;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Step;
 use Kettle\Infusion\Methods;
@@ -163,10 +163,10 @@ it('stands from stage to stage by what was done, and back by what was struck out
     foreach (
         [[1, Stage::Planned], [2, Stage::Steeping], [3, Stage::Settling], [4, Stage::Poured], [5, Stage::Bottled]] as [$many, $stage]
     ) {
-        expect(folded($plan, array_slice($all, 0, $many))->course->stage)->toBe($stage);
+        expect(folded($plan, array_slice($all, 0, $many))->progress->stage)->toBe($stage);
     }
     $struck = folded($plan, [...$all, ['2026-10-31T11:00', new Undone('bottled'), 'e4']]);
-    expect($struck->course->stage)
+    expect($struck->progress->stage)
         ->toBe(Stage::Poured)
         ->and($struck->bottles)
         ->toBe([])
@@ -174,7 +174,7 @@ it('stands from stage to stage by what was done, and back by what was struck out
         ->toBeNull()
         ->and($struck->pouredMl)
         ->toBe(290.0)
-        ->and(folded($plan, [...$all, ['2026-11-01T10:00', new Discarded()]])->course->stage)
+        ->and(folded($plan, [...$all, ['2026-11-01T10:00', new Discarded()]])->progress->stage)
         ->toBe(Stage::Discarded);
 });
 
@@ -192,7 +192,7 @@ it('lets a line be struck out only where nothing rests on it', function () use (
     $of = function (string $id) use ($log): string {
         try {
             return $log->toStrike($id)->line->kind();
-        } catch (DiaryRefused $refused) {
+        } catch (DiaryException $refused) {
             return $refused->getMessage();
         }
     };
@@ -214,7 +214,7 @@ it('lets a line be struck out only where nothing rests on it', function () use (
         ->toContain('undone already');
     // What is used up rests on its bottle.
     expect(fn () => logbook([$filled, $bottled(), ['2026-11-01T10:00', new Used(1, 'used', 50.0, '', '')]])->toStrike('e1'))->toThrow(
-        DiaryRefused::class,
+        DiaryException::class,
     );
 });
 
@@ -235,7 +235,7 @@ it('follows each bottle to where it went', function () use ($filled, $strained, 
 });
 
 it('asks for a smell while there is a bottle, and for nothing when the last is gone', function () use ($filled, $strained, $bottled) {
-    $steps = fn (BatchState $state): array => array_map(fn ($task) => $task->step, $state->course->tasks);
+    $steps = fn (BatchState $state): array => array_map(fn ($task) => $task->step, $state->progress->tasks);
     expect($steps(folded(frozen(), [$filled, $strained(), $bottled(1)])))
         ->toBe([Step::Smell])
         ->and($steps(folded(frozen(), [$filled, $strained(), $bottled(1), ['2026-11-02T10:00', new Used(1, 'used', 50.0, '', '')]])))
@@ -391,7 +391,7 @@ it('stops for warmth that nobody wrote down, and not for what was had', function
     $lacks = function (array $lines) use ($plan): bool {
         $state = folded($plan, $lines);
 
-        return $state->record->lacksWarmth($state->course);
+        return $state->record->lacksWarmth($state->progress);
     };
     $fill = ['2026-10-01T10:00', new TaskLine('fill', Outcome::Done)];
     expect($lacks([$fill]))
@@ -475,7 +475,7 @@ it('says what is late, and from when', function () {
         ->toBeFalse();
     $past = [[$cold('2026-10-05 10:00', ['strained' => '2026-10-01 14:00']), 'Mon 5 Oct'], [$cold('2026-10-01 14:01'), 'Mon 5 Oct']];
     foreach ($past as [$over, $until]) {
-        expect(fn () => $over->refuse($until))->toThrow(CautionRefused::class);
+        expect(fn () => $over->refuse($until))->toThrow(CautionException::class);
     }
     $cold('2026-10-05 09:59', ['strained' => '2026-10-01 14:00'])->refuse('');
 });
@@ -509,7 +509,7 @@ it('brings what was written down as evidence for faults', function () use ($fill
         ['2026-10-01T12:00', new TaskLine('warm_off', Outcome::Done, '', [], 0.84 * $warm->method->hours)],
         ['2026-10-01T13:00', new Strained('', 300.0, '', '', null, null, true)],
     ]);
-    expect(array_keys($evidence->ofTheWarmth($warm, $state->record->method(), $state->course, 'Over by 3 °C for 5 min')))->toBe([
+    expect(array_keys($evidence->ofTheWarmth($warm, $state->record->method(), $state->progress, 'Over by 3 °C for 5 min')))->toBe([
         'over-ceiling',
         'under-warm',
         'steam',

@@ -1,7 +1,7 @@
 <?php
 
 use Kettle\Vessel\Cooker;
-use Kettle\Vessel\CookerRefused;
+use Kettle\Vessel\CookerException;
 use Kettle\Vessel\WaterBath;
 use Kettle\Warmth\Colour;
 use Kettle\Warmth\Pot;
@@ -44,7 +44,7 @@ it('floats no jar, floods none, and tells low before dry, in any pot', function 
         [$cooker, $jars, $school] = someBath($seed);
         try {
             $bath = WaterBath::of($cooker, $jars, $school);
-        } catch (CookerRefused) {
+        } catch (CookerException) {
             continue;
         }
         $stood++;

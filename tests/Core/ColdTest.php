@@ -3,8 +3,8 @@
 use Kettle\Batch\Straining;
 use Kettle\Caution\ColdStorage;
 use Kettle\Diary\Availability;
-use Kettle\Diary\Course;
 use Kettle\Diary\Event;
+use Kettle\Diary\Progress;
 use Kettle\Diary\Routine;
 use Kettle\Diary\Step;
 use Kettle\Diary\Task;
@@ -14,7 +14,7 @@ use Kettle\Infusion\Method;
 use Kettle\Infusion\Methods;
 use Kettle\Material\Tables;
 use Kettle\Recipe\KitchenReader;
-use Kettle\Recipe\WishRefused;
+use Kettle\Recipe\WishException;
 use Kettle\Time\Interval;
 use Tests\Core\Support;
 
@@ -88,7 +88,7 @@ it('waits for a day on which there is time for all of it, and refuses where ther
         try {
             Support::bench()->plan($wish, $where);
             expect(false)->toBeTrue();
-        } catch (WishRefused $refused) {
+        } catch (WishException $refused) {
             expect($refused->faults[0]['reason'])
                 ->toBe('too_slow')
                 ->and(array_column($refused->faults[0]['ways'] ?? [], 'id'))
@@ -108,7 +108,7 @@ it('waits for a day on which there is time for all of it, and refuses where ther
 it('goes on without a break once it is filled, whatever the diary kept for it', function () {
     $method = (new Methods(Tables::shipped()))->method('double-boiler');
     $slots = [new Interval(onDay('2026-11-24T18:00'), onDay('2026-11-24T20:00'))];
-    $follow = fn (array $events, array $slots) => Course::follow(
+    $follow = fn (array $events, array $slots) => Progress::follow(
         new Routine($method, 2.0, coldWithinH: 4.0, warmUpMin: 25),
         onDay('2026-11-24T10:00'),
         Availability::between('07:00', '22:30'),
@@ -117,9 +117,9 @@ it('goes on without a break once it is filled, whatever the diary kept for it', 
     );
     // Not filled yet: it is filled for the place that is kept.
     expect($follow([], $slots)->timetable->fillAt)->toEqual(onDay('2026-11-24T17:30'));
-    $course = $follow([Event::done('fill', onDay('2026-11-24T10:00'))], $slots);
+    $progress = $follow([Event::done('fill', onDay('2026-11-24T10:00'))], $slots);
     $due = array_column(
-        array_map(fn (Task $task) => ['key' => $task->key(), 'at' => $task->dueAt->format('H:i')], $course->tasks),
+        array_map(fn (Task $task) => ['key' => $task->key(), 'at' => $task->dueAt->format('H:i')], $progress->tasks),
         'at',
         'key',
     );

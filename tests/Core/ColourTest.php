@@ -2,7 +2,7 @@
 
 use Kettle\Warmth\Approach;
 use Kettle\Warmth\Colour;
-use Kettle\Warmth\WarmthRefused;
+use Kettle\Warmth\WarmthException;
 
 // Sharma, Wu and Dalal 2005, table 1, the pairs that are quoted most, from memory.
 it('tells colours apart as Sharma, Wu and Dalal do', function (array $one, array $other, float $difference) {
@@ -60,7 +60,7 @@ it('takes the light of the kitchen out by a white card', function () {
 it('refuses what is no colour, and a card that tells nothing', function (array $rgb, ?array $card, string $field) {
     try {
         Colour::sRgb($rgb, $card);
-    } catch (WarmthRefused $refused) {
+    } catch (WarmthException $refused) {
         expect(in_array($refused->field, [$field, ''], true))->toBeTrue();
 
         return;
@@ -122,7 +122,7 @@ it('knows the curve it was given', function () {
 });
 
 it('says when there are too few looks, or nothing rises', function (array $looks, string $says) {
-    expect(fn () => Approach::through($looks))->toThrow(WarmthRefused::class, $says);
+    expect(fn () => Approach::through($looks))->toThrow(WarmthException::class, $says);
 })->with([
     'none' => [[], 'too few looks'],
     'three' => [[[1, 1.0], [2, 2.0], [3, 2.5]], 'too few looks'],

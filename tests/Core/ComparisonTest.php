@@ -6,7 +6,7 @@ use Kettle\Diary\Routine;
 use Kettle\Diary\Timetable;
 use Kettle\Infusion\Methods;
 use Kettle\Material\Tables;
-use Kettle\Recipe\WishRefused;
+use Kettle\Recipe\WishException;
 use Tests\Core\Support;
 
 /** @return array<string, array<string, mixed>> methods of the Bench's answer, by id */
@@ -42,7 +42,7 @@ it('says of each method just what a plan by it says', function (array $wish) {
         foreach ($row['schools'] as $school) {
             try {
                 $plan = Support::plan([...array_diff_key($wish, array_flip($row['drops'])), 'method' => $id, 'school' => $school['id']]);
-            } catch (WishRefused $refused) {
+            } catch (WishException $refused) {
                 expect($row['refused'])->toBe($refused->faults[0]['sentence'], "{$id} {$school['id']}");
 
                 continue;

@@ -1,7 +1,7 @@
 <?php
 
 use Kettle\Vessel\Cooker;
-use Kettle\Vessel\CookerRefused;
+use Kettle\Vessel\CookerException;
 use Kettle\Vessel\Packing;
 use Kettle\Vessel\WaterBath;
 
@@ -106,18 +106,18 @@ it('holds the water below where a jar would float, by Archimedes', function () {
 
 it('says how many do stand when not all do', function () {
     expect(fn () => WaterBath::of(roundPot(210), array_fill(0, 6, pintOf())))
-        ->toThrow(CookerRefused::class, 'only 4 can')
+        ->toThrow(CookerException::class, 'only 4 can')
         ->and(fn () => WaterBath::of(roundPot(70), [pintOf()]))
-        ->toThrow(CookerRefused::class, 'none can')
+        ->toThrow(CookerException::class, 'none can')
         ->and(fn () => WaterBath::of(roundPot(210), []))
-        ->toThrow(CookerRefused::class, 'which jars');
+        ->toThrow(CookerException::class, 'which jars');
 });
 
 it('refuses a cooker that cannot be', function (string $shape, float $length, float $width, float $height, string $field) {
     try {
         Cooker::measured('x', 'it', $shape, $length, $width, $height);
         $this->fail('taken');
-    } catch (CookerRefused $refused) {
+    } catch (CookerException $refused) {
         expect($refused->field)->toBe($field);
     }
 })->with([

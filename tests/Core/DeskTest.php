@@ -2,7 +2,7 @@
 
 use Kettle\Ask\Questions;
 use Kettle\Material\Tables;
-use Kettle\Recipe\WishRefused;
+use Kettle\Recipe\WishException;
 
 /*
  * `kettle reckon MODE`: the same answers with no web and no database.
@@ -118,7 +118,7 @@ it('answers every mode from the command line', function (string $mode, array $do
 it('refuses with a sentence and its field', function (string $mode, array $document, string $fault) {
     try {
         asked($mode, $document);
-    } catch (WishRefused $refused) {
+    } catch (WishException $refused) {
         expect($refused->faults[0]['field'].': '.$refused->faults[0]['reason'])
             ->toBe($fault)
             ->and($refused->faults[0]['sentence'])

@@ -4,8 +4,8 @@ use Kettle\Diary\Availability;
 use Kettle\Diary\CookerDiary;
 use Kettle\Diary\CookerJob;
 use Kettle\Diary\CookerPlace;
-use Kettle\Diary\Course;
 use Kettle\Diary\Event;
+use Kettle\Diary\Progress;
 use Kettle\Diary\Routine;
 use Kettle\Diary\Task;
 use Kettle\Infusion\Methods;
@@ -91,7 +91,7 @@ it('shakes while it is warm and no longer: not before, not between, not after st
     $at = fn (string $moment) => new DateTimeImmutable("2026-11-24T{$moment}:00Z");
     $keys = fn (string $method, array $events) => array_map(
         fn (Task $task) => $task->key(),
-        Course::follow(
+        Progress::follow(
             new Routine((new Methods(Tables::shipped()))->method($method), 8),
             $at('08:00'),
             Availability::between('07:00', '22:30'),

@@ -1,7 +1,7 @@
 <?php
 
+use Kettle\Fault\FaultException;
 use Kettle\Fault\FaultFinder;
-use Kettle\Fault\FaultRefused;
 use Kettle\Material\Tables;
 
 function faultFinder(): FaultFinder
@@ -100,7 +100,7 @@ it('finds something for every sign there is', function () {
 it('wants a sign, and one it knows', function (array $signs, string $reason) {
     try {
         faultFinder()->find($signs, []);
-    } catch (FaultRefused $refused) {
+    } catch (FaultException $refused) {
         expect($refused->reason)->toBe($reason);
 
         return;

@@ -2,7 +2,7 @@
 
 use Kettle\Ask\PressQuestions;
 use Kettle\Vessel\BestFilling;
-use Kettle\Vessel\FillingRefused;
+use Kettle\Vessel\FillingException;
 
 /** @return list<array{id: string, capacity: float, stock: ?int, fixed: int}> */
 function bottleSizes(array ...$sizes): array
@@ -96,7 +96,7 @@ it('offers the least left over, and all of one size', function () {
 it('refuses', function (float $ml, array $sizes, string $reason) {
     try {
         BestFilling::of($ml, $sizes);
-    } catch (FillingRefused $refused) {
+    } catch (FillingException $refused) {
         expect($refused->reason)->toBe($reason);
 
         return;

@@ -1,12 +1,12 @@
 <?php
 
+use Kettle\Measure\AmountException;
 use Kettle\Measure\AmountReader;
-use Kettle\Measure\AmountRefused;
 use Kettle\Measure\Kind;
 use Kettle\Measure\MeasureSystem;
 use Kettle\Measure\Ratio;
-use Kettle\Measure\RatioRefused;
-use Kettle\Recipe\WishRefused;
+use Kettle\Measure\RatioException;
+use Kettle\Recipe\WishException;
 use Tests\Core\Support;
 
 /*
@@ -168,7 +168,7 @@ it('plans or refuses, whatever the wish', function (int $seed) {
             }
             expect($plan->amounts->levels->coverMm())->toBeGreaterThan(0);
             $planned++;
-        } catch (WishRefused $refused) {
+        } catch (WishException $refused) {
             foreach ($refused->faults as $fault) {
                 expect($fault['sentence'])->toMatch('/[.]$/')->and(mb_strlen($fault['sentence']))->toBeLessThan(400);
             }
@@ -228,13 +228,13 @@ it('reads or refuses any text as an amount', function () {
                     ->and($amount->low <= $amount->value && $amount->value <= $amount->high)
                     ->toBeTrue($text);
                 $read++;
-            } catch (AmountRefused $refused) {
+            } catch (AmountException $refused) {
                 expect($refused->sentence)->toMatch('/[.]$/');
             }
         }
         try {
             expect(Ratio::read($text)->parts)->toBeGreaterThanOrEqual(1.0)->toBeLessThanOrEqual(60.0);
-        } catch (RatioRefused) {
+        } catch (RatioException) {
         }
     }
     expect($read)->toBeGreaterThan(500);
@@ -243,7 +243,7 @@ it('reads or refuses any text as an amount', function () {
 it('refuses a house it cannot reckon in', function (array $house, string $field) {
     try {
         Support::kitchen($house);
-    } catch (WishRefused $refused) {
+    } catch (WishException $refused) {
         expect($refused->faults[0]['field'])->toBe($field);
 
         return;

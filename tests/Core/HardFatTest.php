@@ -2,8 +2,8 @@
 
 use Kettle\Batch\Straining;
 use Kettle\Diary\Availability;
-use Kettle\Diary\Course;
 use Kettle\Diary\Event;
+use Kettle\Diary\Progress;
 use Kettle\Diary\Routine;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Task;
@@ -109,15 +109,15 @@ it('says how it will look', function () {
 it('goes from the cloth to the jar without settling', function () {
     $routine = new Routine((new Methods(Tables::shipped()))->method('slow-cooker'), 8, settles: false);
     $at = fn (string $moment) => new DateTimeImmutable("2026-11-{$moment}:00Z");
-    $course = Course::follow($routine, $at('24T08:00'), Availability::between('07:00', '22:30'), [
+    $progress = Progress::follow($routine, $at('24T08:00'), Availability::between('07:00', '22:30'), [
         Event::done('fill', $at('24T08:00')),
         Event::done('warm_on', $at('24T08:30')),
         Event::done('warm_off', $at('24T16:30')),
         Event::done('strain', $at('24T16:45')),
     ]);
-    expect($course->stage)
+    expect($progress->stage)
         ->toBe(Stage::Poured)
-        ->and(array_map(fn (Task $task) => [$task->key(), $task->open, $task->dueAt->format('d H:i')], $course->tasks))
+        ->and(array_map(fn (Task $task) => [$task->key(), $task->open, $task->dueAt->format('d H:i')], $progress->tasks))
         ->toBe([['bottle', true, '24 17:05']]);
     expect(
         array_column((new Straining(false, false, true, true, false, settles: false))->steps('squeezed'), 'says', 'id')['settle'],

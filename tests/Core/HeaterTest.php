@@ -5,8 +5,8 @@ use Kettle\Diary\Bookings;
 use Kettle\Diary\CookerDiary;
 use Kettle\Diary\CookerJob;
 use Kettle\Diary\CookerPlace;
-use Kettle\Diary\Course;
 use Kettle\Diary\Event;
+use Kettle\Diary\Progress;
 use Kettle\Diary\Routine;
 use Kettle\Diary\Task;
 use Kettle\Infusion\Methods;
@@ -126,14 +126,14 @@ it('reckons jars together as one load', function () {
 it('begins every session with getting warm, which is no hour at warmth', function () {
     $slow = (new Methods(Tables::shipped()))->method('slow-cooker');
     $at = fn (string $moment) => new DateTimeImmutable("2026-11-{$moment}:00Z");
-    $follow = fn (array $events) => Course::follow(
+    $follow = fn (array $events) => Progress::follow(
         new Routine($slow, 8, warmUpMin: 45),
         $at('24T08:00'),
         Availability::between('07:00', '22:30'),
         [Event::done('fill', $at('24T08:00')), ...$events],
     );
-    $due = fn (Course $course) => array_column(
-        array_map(fn (Task $task) => [$task->key(), $task->dueAt->format('d H:i')], $course->tasks),
+    $due = fn (Progress $progress) => array_column(
+        array_map(fn (Task $task) => [$task->key(), $task->dueAt->format('d H:i')], $progress->tasks),
         1,
         0,
     );
@@ -161,7 +161,7 @@ it('begins every session with getting warm, which is no hour at warmth', functio
 it('takes a pan that is done by its signs for done, and one taken off before for not', function () {
     $pan = (new Methods(Tables::shipped()))->method('gentle-pan');
     $at = fn (string $moment) => new DateTimeImmutable("2026-11-24T{$moment}:00Z");
-    $follow = fn (Event $off) => Course::follow(
+    $follow = fn (Event $off) => Progress::follow(
         new Routine($pan, 0.25, warmUpMin: 25),
         $at('08:00'),
         Availability::between('07:00', '22:30'),
@@ -170,8 +170,8 @@ it('takes a pan that is done by its signs for done, and one taken off before for
     // Ten minutes on the flame, of which by the clock none was warm.
     $signs = $follow(Event::doneBySigns('warm_off', $at('08:40')));
     $before = $follow(Event::done('warm_off', $at('08:40')));
-    $open = fn (Course $course) => array_values(
-        array_map(fn (Task $task) => $task->key(), array_filter($course->tasks, fn (Task $task) => $task->open)),
+    $open = fn (Progress $progress) => array_values(
+        array_map(fn (Task $task) => $task->key(), array_filter($progress->tasks, fn (Task $task) => $task->open)),
     );
     expect($signs->warmed->hours())
         ->toBe(0.25)

@@ -2,7 +2,7 @@
 
 use Kettle\Reason\Note;
 use Kettle\Reason\Way;
-use Kettle\Recipe\WishRefused;
+use Kettle\Recipe\WishException;
 use Tests\Core\Support;
 
 /*
@@ -18,7 +18,7 @@ function refusal(array $wish, array $house = []): array
 {
     try {
         Support::plan($wish, $house);
-    } catch (WishRefused $refused) {
+    } catch (WishException $refused) {
         return [$refused->faults[0]['reason'], $refused->faults[0]['ways'] ?? []];
     }
 

@@ -7,9 +7,9 @@ use Kettle\Material\HerbMix;
 use Kettle\Material\HerbPart;
 use Kettle\Material\Tables;
 use Kettle\Vessel\Filling;
-use Kettle\Vessel\FillingRefused;
+use Kettle\Vessel\FillingException;
 use Kettle\Vessel\Jar;
-use Kettle\Vessel\JarRefused;
+use Kettle\Vessel\JarException;
 use Kettle\Vessel\Levels;
 
 function only(HerbForm $form): HerbMix
@@ -99,16 +99,16 @@ it('refuses what is no jar', function (float $brim, float $height) {
     Jar::measured('', 'jar', $brim, $height);
 })
     ->with([[0, 100], [-5, 100], [30000, 100], [500, 0], [500, 5000]])
-    ->throws(JarRefused::class);
+    ->throws(JarException::class);
 
 it('fills no more than there is', function () {
     $of = fn (float $ml, int $count) => Filling::of($ml, [['id' => 'a', 'capacity' => 50.0, 'count' => $count]]);
     expect($of(260, 5)->leftMl)
         ->toEqualWithDelta(10.0, 1e-9)
         ->and(fn () => $of(240, 5))
-        ->toThrow(FillingRefused::class, 'was strained')
+        ->toThrow(FillingException::class, 'was strained')
         ->and(fn () => $of(240, 0))
-        ->toThrow(FillingRefused::class)
+        ->toThrow(FillingException::class)
         ->and(fn () => $of(240, -1))
-        ->toThrow(FillingRefused::class);
+        ->toThrow(FillingException::class);
 });

@@ -2,7 +2,7 @@
 
 use Kettle\Keeping\Antioxidant;
 use Kettle\Keeping\Keeping;
-use Kettle\Keeping\KeepingRefused;
+use Kettle\Keeping\KeepingException;
 use Kettle\Keeping\ShelfLife;
 use Kettle\Keeping\StorageFacts;
 use Kettle\Material\Blend;
@@ -256,7 +256,7 @@ it('refuses a place, glass or antioxidant it does not know', function (array $fa
     kept($facts);
 })
     ->with([[['place' => 'attic']], [['glass' => 'green']], [['antioxidant' => 'honey']]])
-    ->throws(KeepingRefused::class);
+    ->throws(KeepingException::class);
 
 // United States Pharmacopeia, from memory: 1 mg is 1.49 IU of d-alpha-tocopherol, 1.10 of dl-alpha-tocopherol, 1.00 of
 // dl-alpha-tocopheryl acetate.
@@ -311,7 +311,7 @@ it('refuses an antioxidant for no oil, or of no kind', function (float $ml, stri
     (new Antioxidant(Tables::shipped()))->vitaminE($ml, 20, $form);
 })
     ->with([[0, 'd-alpha-tocopherol'], [INF, 'd-alpha-tocopherol'], [30_000, 'd-alpha-tocopherol'], [100, 'honey']])
-    ->throws(KeepingRefused::class);
+    ->throws(KeepingException::class);
 
 it('adds months as a calendar does', function () {
     expect(ShelfLife::after(new DateTimeImmutable('2026-08-31'), 6)->format('Y-m-d'))->toBe('2027-02-28');

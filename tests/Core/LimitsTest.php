@@ -10,7 +10,7 @@ use Kettle\Material\Blend;
 use Kettle\Material\Cupboard;
 use Kettle\Material\State;
 use Kettle\Material\Tables;
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 use Kettle\Vessel\Cooker;
 use Kettle\Vessel\Packing;
 use Kettle\Vessel\WaterBath;
@@ -24,7 +24,7 @@ use Kettle\Warmth\StoveLog;
 use Kettle\Warmth\StoveWatch;
 use Kettle\Warmth\Sun;
 use Kettle\Warmth\SunJar;
-use Kettle\Warmth\WarmthRefused;
+use Kettle\Warmth\WarmthException;
 
 /* One step to either side of a limit, each by hand. */
 
@@ -36,7 +36,7 @@ $ask = fn (string $mode, array $question) => (new Questions(Tables::shipped()))-
 $refusal = function (Closure $of): string {
     try {
         $of();
-    } catch (Refused $refused) {
+    } catch (RefusedException $refused) {
         return $refused->getMessage();
     }
 
@@ -154,7 +154,7 @@ it('says how high a kitchen may lie', function () use ($refusal) {
 });
 
 it('will not trust a card that is dark in one colour', function () {
-    expect(fn () => Colour::sRgb([100.0, 100.0, 100.0], [20.0, 250.0, 250.0]))->toThrow(WarmthRefused::class);
+    expect(fn () => Colour::sRgb([100.0, 100.0, 100.0], [20.0, 250.0, 250.0]))->toThrow(WarmthException::class);
 });
 
 it('writes down the floor that a load stands on to the square millimetre', function () {

@@ -1,22 +1,22 @@
 <?php
 
 use Kettle\Diary\Availability;
-use Kettle\Diary\Course;
-use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\DiaryException;
 use Kettle\Diary\Event;
+use Kettle\Diary\Progress;
 use Kettle\Diary\Routine;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Task;
 use Kettle\Diary\Warmed;
 use Kettle\Infusion\Method;
-use Kettle\Infusion\MethodRefused;
+use Kettle\Infusion\MethodException;
 use Kettle\Infusion\Methods;
 use Kettle\Infusion\SpiritStart;
 use Kettle\Material\HerbMix;
 use Kettle\Material\Tables;
 use Kettle\Recipe\Comparison;
 use Kettle\Recipe\Practice;
-use Kettle\Recipe\WishRefused;
+use Kettle\Recipe\WishException;
 use Kettle\Time\Interval;
 use Tests\Core\Support;
 
@@ -129,7 +129,7 @@ it('moistens dried herb with spirit by its weight, for warm methods only', funct
         ->toBe(['spirit: unknown'])
         ->and(isset(Support::plan(['method' => 'slow-cooker'])->figures['spirit']))
         ->toBeFalse();
-    expect(fn () => SpiritStart::check(mixOf(['id' => 'self-heal']), methodNamed('cold')))->toThrow(MethodRefused::class);
+    expect(fn () => SpiritStart::check(mixOf(['id' => 'self-heal']), methodNamed('cold')))->toThrow(MethodException::class);
 });
 
 it('shakes as often as the cook wants to', function (?string $shake, float $hours, string $says) {
@@ -137,13 +137,13 @@ it('shakes as often as the cook wants to', function (?string $shake, float $hour
     expect($plan->wish->practised()->tending->shakeEveryH)->toBe($hours);
     $words = implode(' ', array_column(Support::bench()->document($plan, Support::kitchen())['steps'], 'says'));
     expect($words)->toContain($says);
-    $course = Course::follow(
+    $progress = Progress::follow(
         new Routine($plan->wish->practised(), 672),
         new DateTimeImmutable('2026-11-24T10:00Z'),
         Availability::between('07:00', '22:30'),
         [Event::done('fill', new DateTimeImmutable('2026-11-24T10:00Z'))],
     );
-    $due = array_values(array_filter($course->tasks, fn (Task $task) => $task->key() === 'shake'))[0]->dueAt;
+    $due = array_values(array_filter($progress->tasks, fn (Task $task) => $task->key() === 'shake'))[0]->dueAt;
     expect(($due->getTimestamp() - (new DateTimeImmutable('2026-11-24T10:00Z'))->getTimestamp()) / 3600)->toBeLessThanOrEqual($hours + 24);
 })->with([
     [null, 24.0, 'shake it daily'],
@@ -195,13 +195,13 @@ it('keeps a wish’s ways to the methods they are for', function () {
         ->toBeNull()
         ->and(Practice::oftenness(12))
         ->toBe('twice a day');
-    expect(fn () => Support::plan(['method' => 'cold', 'shake' => 'hourly']))->toThrow(WishRefused::class);
+    expect(fn () => Support::plan(['method' => 'cold', 'shake' => 'hourly']))->toThrow(WishException::class);
 });
 
 /** @param  list<Event>  $events */
-function cooked(array $events, float $hours = 8): Course
+function cooked(array $events, float $hours = 8): Progress
 {
-    return Course::follow(
+    return Progress::follow(
         new Routine(methodNamed('slow-cooker'), $hours),
         new DateTimeImmutable('2026-11-24T08:00Z'),
         Availability::between('07:00', '22:30'),
@@ -216,18 +216,18 @@ function moment(string $at): DateTimeImmutable
 
 it('counts what a thermometer counted, not the clock', function () {
     // Five hours on the clock, of which the oil was warm for three: five of eight are still to come.
-    $course = cooked([Event::done('warm_on', moment('24 10:00')), Event::warmed('warm_off', moment('24 15:00'), 3.0)]);
-    expect($course->warmed->hours())
+    $progress = cooked([Event::done('warm_on', moment('24 10:00')), Event::warmed('warm_off', moment('24 15:00'), 3.0)]);
+    expect($progress->warmed->hours())
         ->toBe(3.0)
-        ->and($course->warmed->left(8))
+        ->and($progress->warmed->left(8))
         ->toBe(5.0)
-        ->and($course->warmed->nth())
+        ->and($progress->warmed->nth())
         ->toBe(2)
-        ->and($course->open('warm_on-2')->dueAt->format('d H:i'))
+        ->and($progress->open('warm_on-2')->dueAt->format('d H:i'))
         ->toBe('24 15:00');
-    $rest = array_values(array_filter($course->tasks, fn (Task $t) => $t->key() === 'warm_off-2'))[0];
+    $rest = array_values(array_filter($progress->tasks, fn (Task $t) => $t->key() === 'warm_off-2'))[0];
     expect($rest->dueAt->format('d H:i'))->toBe('24 20:00')->and($rest->open)->toBeFalse();
-    expect(fn () => $course->open('strain'))->toThrow(DiaryRefused::class);
+    expect(fn () => $progress->open('strain'))->toThrow(DiaryException::class);
 });
 
 it('strains when the hours are full, near enough, or somebody says it is enough', function () {
@@ -239,7 +239,7 @@ it('strains when the hours are full, near enough, or somebody says it is enough'
     )
         ->toBe('18:30')
         ->and(fn () => cooked([$on, Event::warmed('warm_off', moment('24 18:00'), 7.0)])->open('strain'))
-        ->toThrow(DiaryRefused::class)
+        ->toThrow(DiaryException::class)
         ->and(
             cooked([$on, Event::warmed('warm_off', moment('24 14:00'), 4.0), Event::skipped('warm_on-2', moment('24 15:00'))])
                 ->open('strain')
@@ -251,15 +251,15 @@ it('strains when the hours are full, near enough, or somebody says it is enough'
 });
 
 it('goes off when somebody must go, and on again the next day for the rest', function () {
-    $course = cooked([Event::done('warm_on', moment('24 18:30'))]);
-    expect($course->open('warm_off')->dueAt->format('d H:i'))->toBe('24 22:30');
-    $next = array_values(array_filter($course->tasks, fn (Task $t) => $t->key() === 'warm_on-2'))[0];
+    $progress = cooked([Event::done('warm_on', moment('24 18:30'))]);
+    expect($progress->open('warm_off')->dueAt->format('d H:i'))->toBe('24 22:30');
+    $next = array_values(array_filter($progress->tasks, fn (Task $t) => $t->key() === 'warm_on-2'))[0];
     expect($next->dueAt->format('d H:i'))->toBe('25 07:00')->and($next->open)->toBeFalse();
 });
 
 it('stands by the sessions the diary keeps, as long as they are for the hours that are left', function () {
     $slot = [new Interval(moment('26 09:00'), moment('26 17:00'))];
-    $follow = fn (array $events, array $slots) => Course::follow(
+    $follow = fn (array $events, array $slots) => Progress::follow(
         new Routine(methodNamed('slow-cooker'), 8),
         moment('24 08:00'),
         Availability::between('07:00', '22:30'),
@@ -298,12 +298,12 @@ it('knows no warmth where none was begun', function () {
         )
         ->toBe(0.0)
         ->and(
-            fn () => Course::follow(
+            fn () => Progress::follow(
                 new Routine(methodNamed('cold'), 672),
                 moment('24 08:00'),
                 Availability::between('07:00', '22:30'),
                 [],
             )->nextWarming(),
         )
-        ->toThrow(DiaryRefused::class);
+        ->toThrow(DiaryException::class);
 });

@@ -3,7 +3,7 @@
 use Kettle\Material\Herb;
 use Kettle\Material\HerbMix;
 use Kettle\Material\HerbPart;
-use Kettle\Material\MaterialRefused;
+use Kettle\Material\MaterialException;
 use Kettle\Material\State;
 use Kettle\Vessel\Jar;
 use Kettle\Vessel\Levels;
@@ -178,7 +178,7 @@ it('is woody, or powder, when most of its weight is', function () {
 });
 
 it('refuses what does not make a mix', function (array $parts, string $says) {
-    expect(fn () => HerbMix::of($parts))->toThrow(MaterialRefused::class, $says);
+    expect(fn () => HerbMix::of($parts))->toThrow(MaterialException::class, $says);
 })->with([
     'none' => fn () => [[], 'Name the herb'],
     'too many' => fn () => [array_map(fn (int $i) => part('root', name: "herb {$i}"), range(1, 7)), 'Up to 6'],
@@ -192,9 +192,9 @@ it('refuses what does not make a mix', function (array $parts, string $says) {
 it('never has powder fresh', function (string $form) {
     $dried = Support::bench()->cupboard()->form($form);
     expect(fn () => $dried->in(State::Fresh))
-        ->toThrow(MaterialRefused::class, 'never fresh')
+        ->toThrow(MaterialException::class, 'never fresh')
         ->and(fn () => $dried->in(State::Wilted))
-        ->toThrow(MaterialRefused::class, 'never wilted')
+        ->toThrow(MaterialException::class, 'never wilted')
         ->and($dried->in(State::Dried))
         ->toBe($dried);
 })->with([['powder'], ['tea-bag']]);

@@ -200,7 +200,7 @@ it('asks of a solid fat that it be warmed, by the room it stands in', function (
     $faults = [];
     try {
         Support::plan(['oils' => ['coconut'], 'method' => 'cold'], ['room_c' => $room]);
-    } catch (Kettle\Recipe\WishRefused $refused) {
+    } catch (Kettle\Recipe\WishException $refused) {
         $faults = array_column($refused->faults, 'reason');
     }
     expect(in_array('solid_oil', $faults, true))->toBe($solid);

@@ -6,8 +6,8 @@ use Kettle\Caution\Facts;
 use Kettle\Infusion\Methods;
 use Kettle\Infusion\SpiritStart;
 use Kettle\Infusion\UptakeSpread;
+use Kettle\Infusion\YieldException;
 use Kettle\Infusion\YieldHistory;
-use Kettle\Infusion\YieldRefused;
 use Kettle\Material\Cupboard;
 use Kettle\Material\State;
 use Kettle\Material\Tables;
@@ -24,7 +24,7 @@ use Kettle\Warmth\Readings;
 use Kettle\Warmth\StoveLog;
 use Kettle\Warmth\StoveWatch;
 use Kettle\Warmth\WarmHours;
-use Kettle\Warmth\WarmthRefused;
+use Kettle\Warmth\WarmthException;
 
 /* Where the models of the stove and the rules of safety begin, end and turn, each by hand. */
 
@@ -160,9 +160,9 @@ it('learns from a warm-up that is long, warm and cold enough at its beginning', 
         ->and($learns($log(1200, 8.0)))
         ->toBeTrue()
         ->and(fn () => $learns($log(1199, 8.0)))
-        ->toThrow(WarmthRefused::class)
+        ->toThrow(WarmthException::class)
         ->and(fn () => $learns($log(7200, 1.0)))
-        ->toThrow(WarmthRefused::class)
+        ->toThrow(WarmthException::class)
         // Begun at any hour of the clock it is the same.
         ->and(PotFit::through($pot, array_map(fn (array $r) => [$r[0] + 5000, $r[1]], $log(7200, 40.0)))->watts)
         ->toEqualWithDelta(PotFit::through($pot, $log(7200, 40.0))->watts, 1e-6);
@@ -215,7 +215,7 @@ it('sees colour by the published matrix, also in the dark, and round the circle'
         ->and(Colour::sRgb([100.0, 100.0, 100.0], [255.0, 230.0, 200.0])->l)
         ->toBeGreaterThan(40.0)
         ->and(fn () => Colour::sRgb([100.0, 100.0, 100.0], [255.0, 255.0, 255.0]))
-        ->toThrow(WarmthRefused::class);
+        ->toThrow(WarmthException::class);
 });
 
 it('floats a jar at nine tenths of what bears it, and draws its bed', function () {
@@ -320,7 +320,7 @@ it('learns from four batches on what is odd, and from no figure that cannot be',
         ->and(YieldHistory::uptake(100_000.0, 90_000.0, 10_000.0, 0.0))
         ->toEqualWithDelta(1.0, 1e-9)
         ->and(fn () => YieldHistory::uptake(100_000.5, 90_000.0, 10_000.0, 0.0))
-        ->toThrow(YieldRefused::class);
+        ->toThrow(YieldException::class);
 });
 
 it('keeps a load as it is, under it or not', function () {

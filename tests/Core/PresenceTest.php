@@ -1,7 +1,7 @@
 <?php
 
 use Kettle\Diary\Availability;
-use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\DiaryException;
 use Kettle\Diary\Timetable;
 use Kettle\Time\Interval;
 
@@ -150,7 +150,7 @@ it('refuses hours that cannot be read', function (array $week) {
         'no such day' => [['8' => '08:00-12:00']],
         'a nul' => [['1' => "08:00-12:00\0"]],
     ])
-    ->throws(DiaryRefused::class);
+    ->throws(DiaryException::class);
 
 it('splits long warmth over the whiles there are, and loses no minute of it', function () {
     mt_srand(5);

@@ -7,7 +7,7 @@ use Kettle\Infusion\Methods;
 use Kettle\Infusion\Uptake;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Tables;
-use Kettle\Recipe\WishRefused;
+use Kettle\Recipe\WishException;
 use Tests\Core\Support;
 
 /*
@@ -26,7 +26,7 @@ it('keeps its promises for every form, jar and method', function (string $form) 
                         'method' => $method,
                         'ratio' => $ratio,
                     ]);
-                } catch (WishRefused $refusal) {
+                } catch (WishException $refusal) {
                     expect($refusal->faults[0]['sentence'])->toMatch('/^[A-Z].*\.$/u');
                     $refused++;
 
@@ -194,7 +194,7 @@ it('keeps its promises for mixes, states, ways and several jars too', function (
                         ];
                         try {
                             $plan = Support::plan($wish);
-                        } catch (WishRefused $refusal) {
+                        } catch (WishException $refusal) {
                             expect($refusal->faults[0]['sentence'])->toMatch('/^[A-Z].*\.$/u');
 
                             continue;
@@ -238,7 +238,7 @@ it('never lowers the bed, nor raises the cover, with more herb in the same oil',
                 'jar' => '946',
                 'basis' => 'as-it-lies',
             ]);
-        } catch (WishRefused) {
+        } catch (WishException) {
             continue;
         }
         expect($plan->figures['bed_height']->number())

@@ -1,9 +1,9 @@
 <?php
 
-use Kettle\Material\MaterialRefused;
+use Kettle\Material\MaterialException;
 use Kettle\Material\Tables;
+use Kettle\Measure\AmountException;
 use Kettle\Measure\AmountReader;
-use Kettle\Measure\AmountRefused;
 use Kettle\Measure\Density;
 use Kettle\Measure\Kind;
 use Kettle\Measure\MeasureSystem;
@@ -12,7 +12,7 @@ use Kettle\Recipe\Fields;
 use Kettle\Recipe\Kitchen;
 use Kettle\Recipe\KitchenReader;
 use Kettle\Recipe\Numbers;
-use Kettle\Recipe\WishRefused;
+use Kettle\Recipe\WishException;
 use Kettle\Time\Day;
 
 /** @return array{0: ?float, 1: ?string} what was read, or why not */
@@ -20,7 +20,7 @@ function readOr(Closure $read): array
 {
     try {
         return [$read()->value, null];
-    } catch (AmountRefused $refused) {
+    } catch (AmountException $refused) {
         return [null, $refused->reason];
     }
 }
@@ -100,7 +100,7 @@ it('turns a weight into a volume only through a density', function () {
 
 it('says of an ounce that it is a weight', function () {
     expect(fn () => (new AmountReader())->read('8 oz', Kind::Volume, 'mL'))->toThrow(
-        AmountRefused::class,
+        AmountException::class,
         'An ounce is a weight and a fluid ounce a volume',
     );
 });
@@ -164,9 +164,9 @@ it('reads fields of a document of any type as text', function () {
         ->and(Fields::text($document, 'none'))
         ->toBeNull()
         ->and(fn () => Fields::text($document, 'list'))
-        ->toThrow(MaterialRefused::class, '“list” must be written as text')
+        ->toThrow(MaterialException::class, '“list” must be written as text')
         ->and(fn () => Fields::text($document, 'yes'))
-        ->toThrow(MaterialRefused::class)
+        ->toThrow(MaterialException::class)
         ->and(Fields::only($document, ['text', 'whole', 'part', 'null', 'list', 'none']))
         ->toBe(['text' => '  cold ', 'whole' => '3', 'part' => '2.5'])
         ->and(Fields::only('cold', ['text']))
@@ -187,9 +187,9 @@ it('says small numbers as words', function () {
 it('gathers faults, each beside its field', function () {
     $faults = new Faults();
     expect($faults->trying('amount', fn () => 7))->toBe(7)->and($faults->all())->toBe([]);
-    expect($faults->trying('amount', fn () => throw AmountRefused::notAboveZero('0')))->toBeNull();
+    expect($faults->trying('amount', fn () => throw AmountException::notAboveZero('0')))->toBeNull();
     // One that knows its own field keeps it.
-    $faults->trying('amount', fn () => throw AmountRefused::notAboveZero('0')->about('oil_amount'));
+    $faults->trying('amount', fn () => throw AmountException::notAboveZero('0')->about('oil_amount'));
     expect(array_column($faults->all(), 'field'))
         ->toBe(['amount', 'oil_amount'])
         ->and($faults->all()[0]['sentence'])
@@ -204,7 +204,7 @@ function houseFault(array $house): array
         KitchenReader::read($house, new DateTimeImmutable('2026-11-24T10:00:00Z'), Tables::shipped());
 
         return ['', ''];
-    } catch (WishRefused $refused) {
+    } catch (WishException $refused) {
         return [$refused->faults[0]['field'], $refused->faults[0]['reason']];
     }
 }

@@ -2,10 +2,10 @@
 
 use Kettle\Ask\Questions;
 use Kettle\Material\Tables;
-use Kettle\Recipe\WishRefused;
+use Kettle\Recipe\WishException;
 use Kettle\Share\ReadRecipe;
+use Kettle\Share\RecipeException;
 use Kettle\Share\RecipeFile;
-use Kettle\Share\RecipeRefused;
 use Kettle\Share\SchemaOrg;
 use Opis\JsonSchema\Validator;
 use Tests\Core\Support;
@@ -230,7 +230,7 @@ it('makes a wish of what it read that the Bench can plan', function (string $tex
 ]);
 
 it('refuses what it cannot read', function (string $text, string $says) {
-    expect(fn () => pasted($text))->toThrow(RecipeRefused::class, $says);
+    expect(fn () => pasted($text))->toThrow(RecipeException::class, $says);
 })->with([
     'nothing' => ['', 'nothing to read'],
     'blanks' => [" \n\t ", 'nothing to read'],
@@ -290,11 +290,11 @@ it('reads or refuses anything, seeded', function () {
             expect($answer->wish['oils'])->not->toBe([])->and($answer->wish['herbs'])->not->toBe([]);
             try {
                 Support::plan($answer->wish);
-            } catch (WishRefused $refused) {
+            } catch (WishException $refused) {
                 expect($refused->faults[0]['sentence'])->toMatch('/[.)]$/');
             }
             $read++;
-        } catch (RecipeRefused $refused) {
+        } catch (RecipeException $refused) {
             expect($refused->sentence)->toMatch('/[.)]$/');
         }
     }
@@ -468,7 +468,7 @@ it('is not deceived by a document that goes on for ever', function () {
     for ($i = 0; $i < 8; $i++) {
         $deep = ['@graph' => [$deep]];
     }
-    expect(fn () => pasted((string) json_encode($deep)))->toThrow(RecipeRefused::class);
+    expect(fn () => pasted((string) json_encode($deep)))->toThrow(RecipeException::class);
 });
 
 // US cup 236.588 mL, tablespoon 14.787 mL: NIST Handbook 44. Weights of cloves, handfuls and the like: from memory.

@@ -2,7 +2,7 @@
 
 use Kettle\Ask\Questions;
 use Kettle\Material\Tables;
-use Kettle\Recipe\WishRefused;
+use Kettle\Recipe\WishException;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 
@@ -152,7 +152,7 @@ it('answers or refuses whatever a mode is asked', function (string $mode) {
             expect(
                 json_encode((new Questions(Tables::shipped()))->ask($mode, $asked, new DateTimeImmutable('2026-11-24T10:00:00Z'))),
             )->toBeString();
-        } catch (WishRefused $no) {
+        } catch (WishException $no) {
             $refused++;
             expect($no->faults[0]['sentence'])->toMatch('/[.?]$/');
         }

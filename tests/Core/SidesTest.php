@@ -4,7 +4,7 @@ use Kettle\Infusion\Uptake;
 use Kettle\Material\Tables;
 use Kettle\Recipe\Again;
 use Kettle\Recipe\Plan;
-use Kettle\Recipe\WishRefused;
+use Kettle\Recipe\WishException;
 use Tests\Core\Support;
 
 /*
@@ -124,7 +124,7 @@ it('fills and covers as far as is said, for every fill that has room', function 
         foreach (['self-heal', 'linden-blossom', 'marshmallow-root'] as $herb) {
             try {
                 $plan = Support::plan(['herb' => ['id' => $herb], 'jar' => $jar, 'by_jar' => ['fill' => $fill, 'cover' => '1 in']]);
-            } catch (WishRefused $refused) {
+            } catch (WishException $refused) {
                 expect($refused->faults[0]['reason'])->toBe('herb_stands_out');
 
                 continue;
@@ -242,7 +242,7 @@ it('makes a past batch again, as it was, scaled, or of another size', function (
 ]);
 
 it('refuses to scale a batch out of the kitchen', function (float $times) {
-    expect(fn () => Again::wish(['oils' => ['olive']], [], $times))->toThrow(WishRefused::class, 'twentieth');
+    expect(fn () => Again::wish(['oils' => ['olive']], [], $times))->toThrow(WishException::class, 'twentieth');
 })->with([[0.0], [-2.0], [50.0]]);
 
 it('refuses a side that cannot be', function (array $wish, string $fault) {

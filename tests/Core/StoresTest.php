@@ -8,10 +8,10 @@ use Kettle\Stores\Condition;
 use Kettle\Stores\Lot;
 use Kettle\Stores\LotCheck;
 use Kettle\Stores\LotDates;
+use Kettle\Stores\LotException;
 use Kettle\Stores\LotKind;
 use Kettle\Stores\LotReader;
-use Kettle\Stores\LotRefused;
-use Kettle\Stores\LotsRefused;
+use Kettle\Stores\LotsException;
 use Kettle\Stores\Stock;
 use Tests\Core\Support;
 
@@ -35,7 +35,7 @@ function lotFaults(array $fields): array
         readLot($fields);
 
         return [];
-    } catch (LotsRefused $refused) {
+    } catch (LotsException $refused) {
         return array_map(fn (array $fault) => $fault['field'].': '.$fault['reason'], $refused->faults);
     }
 }
@@ -460,7 +460,7 @@ it('never finds better by a worse answer', function (LotKind $kind) {
 
 it('wants every question answered, and asks none of a jar', function () {
     expect(fn () => LotCheck::of(LotKind::Herb, ['scent' => 'strong'], Tables::shipped()))
-        ->toThrow(LotRefused::class, 'Answer this too')
+        ->toThrow(LotException::class, 'Answer this too')
         ->and(
             fn () => LotCheck::of(
                 LotKind::Herb,
@@ -468,9 +468,9 @@ it('wants every question answered, and asks none of a jar', function () {
                 Tables::shipped(),
             ),
         )
-        ->toThrow(LotRefused::class, 'How does it smell')
+        ->toThrow(LotException::class, 'How does it smell')
         ->and(fn () => LotCheck::of(LotKind::Jar, [], Tables::shipped()))
-        ->toThrow(LotRefused::class, 'nothing to check')
+        ->toThrow(LotException::class, 'nothing to check')
         ->and(LotCheck::asks(LotKind::Bottle, Tables::shipped()))
         ->toBe([]);
 });

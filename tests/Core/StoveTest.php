@@ -8,7 +8,7 @@ use Kettle\Warmth\Readings;
 use Kettle\Warmth\Sun;
 use Kettle\Warmth\SunJar;
 use Kettle\Warmth\WarmHours;
-use Kettle\Warmth\WarmthRefused;
+use Kettle\Warmth\WarmthException;
 
 function coldPot(array $more = []): Pot
 {
@@ -90,7 +90,7 @@ it('fits as SciPy does', function () {
 });
 
 it('says when a warm-up cannot tell', function (array $log, string $says) {
-    expect(fn () => PotFit::through(coldPot(), $log))->toThrow(WarmthRefused::class, $says);
+    expect(fn () => PotFit::through(coldPot(), $log))->toThrow(WarmthException::class, $says);
 })->with([
     'too few' => [fn () => array_slice(warmUp(coldPot(), 3, 0), 0, 4), 'At least 6'],
     'too short' => [fn () => array_map(fn ($i) => [$i * 60.0, 18.0 + $i], range(0, 10)), 'too short'],

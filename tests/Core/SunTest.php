@@ -1,7 +1,7 @@
 <?php
 
 use Kettle\Warmth\Sun;
-use Kettle\Warmth\WarmthRefused;
+use Kettle\Warmth\WarmthException;
 
 /*
  * Against ephem (Debian's python3-ephem, VSOP87): the sun's height over five latitudes through the year, with no
@@ -78,5 +78,5 @@ it('shines by how high it stands', function () {
 });
 
 it('refuses a place that is not on the earth', function (float $latitude, float $longitude) {
-    expect(fn () => Sun::over($latitude, $longitude))->toThrow(WarmthRefused::class);
+    expect(fn () => Sun::over($latitude, $longitude))->toThrow(WarmthException::class);
 })->with([[91.0, 0.0], [0.0, 181.0], [NAN, 0.0]]);

@@ -1,6 +1,6 @@
 <?php
 
-use Kettle\Recipe\WishRefused;
+use Kettle\Recipe\WishException;
 use Tests\Core\Support;
 
 /** A house with a cupboard. @param  array<string, mixed>  $more */
@@ -257,7 +257,7 @@ it('carries the allergens of the lots it takes from', function () {
 it('lays a bad lot of the house to the lot', function (array $lot, string $field) {
     try {
         Support::kitchen(['lots' => [['kind' => 'carrier', 'material' => 'olive', 'amount' => '1 L'], $lot]]);
-    } catch (WishRefused $refused) {
+    } catch (WishException $refused) {
         expect($refused->faults[0]['field'])->toBe($field);
 
         return;

@@ -8,7 +8,7 @@ use Kettle\Recipe\Kitchen;
 use Kettle\Recipe\KitchenReader;
 use Kettle\Recipe\Plan;
 use Kettle\Recipe\Planning;
-use Kettle\Recipe\WishRefused;
+use Kettle\Recipe\WishException;
 
 /** One bench for the tests of the core, on a fixed morning. */
 final class Support
@@ -49,7 +49,7 @@ final class Support
             self::plan($wish);
 
             return [];
-        } catch (WishRefused $refused) {
+        } catch (WishException $refused) {
             return array_map(fn (array $fault) => $fault['field'].': '.$fault['reason'], $refused->faults);
         }
     }

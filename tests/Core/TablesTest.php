@@ -2,7 +2,7 @@
 
 use Kettle\Material\Blend;
 use Kettle\Material\Cupboard;
-use Kettle\Material\MaterialRefused;
+use Kettle\Material\MaterialException;
 use Kettle\Material\Tables;
 use Kettle\Measure\Density;
 use Opis\JsonSchema\Validator;
@@ -173,11 +173,11 @@ it('blends: masses add, volumes add, and one oil is itself', function () {
         Blend::of([['carrier' => $sunflower, 'parts' => 2.0], ['carrier' => $jojoba, 'parts' => 1.0]])->density(20)->gramsPerMl,
     )->toEqualWithDelta(0.902, 1e-9);
     expect(fn () => Blend::of([['carrier' => $sunflower, 'parts' => 0.0]]))
-        ->toThrow(MaterialRefused::class)
+        ->toThrow(MaterialException::class)
         ->and(fn () => Blend::of([]))
-        ->toThrow(MaterialRefused::class)
+        ->toThrow(MaterialException::class)
         ->and(fn () => Blend::of([['carrier' => $jojoba, 'parts' => 1.0], ['carrier' => $jojoba, 'parts' => 1.0]]))
-        ->toThrow(MaterialRefused::class, 'twice');
+        ->toThrow(MaterialException::class, 'twice');
 });
 
 it('takes the same wish and the same plan in every format that carries one', function () {

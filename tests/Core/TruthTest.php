@@ -8,7 +8,7 @@ use Kettle\Measure\Kind;
 use Kettle\Measure\MeasureSystem;
 use Kettle\Recipe\Kitchen;
 use Kettle\Warmth\Approach;
-use Kettle\Warmth\WarmthRefused;
+use Kettle\Warmth\WarmthException;
 use Tests\Core\Support;
 
 it('shows nothing in a kitchen measure that is further than a twentieth from the truth, and can read all it shows', function (
@@ -88,7 +88,7 @@ it('says no end of looks that tell none', function (array $looks) {
         'falling' => [[[[24, 9], [48, 7], [72, 6], [96, 3]]]],
         'all over the place' => [[[[24, 2], [48, 9], [72, 1], [96, 8], [120, 3]]]],
     ])
-    ->throws(WarmthRefused::class);
+    ->throws(WarmthException::class);
 
 // The median of the others and their median absolute deviation are not moved by one of them: Hampel 1974, any text on robust statistics.
 it('accuses no good batch for one that was spilt', function (int $good) {

@@ -1,15 +1,15 @@
 <?php
 
 use Kettle\Diary\Availability;
-use Kettle\Diary\Course;
 use Kettle\Diary\Event;
+use Kettle\Diary\Progress;
 use Kettle\Diary\Routine;
 use Kettle\Diary\Step;
 use Kettle\Diary\Task;
 use Kettle\Diary\Upkeep;
 use Kettle\Infusion\Methods;
 use Kettle\Material\Tables;
-use Kettle\Measure\AmountRefused;
+use Kettle\Measure\AmountException;
 use Kettle\Measure\Weighing;
 
 function upkept(string $moment): DateTimeImmutable
@@ -55,8 +55,13 @@ it('stands in the course of a batch: cold from straining on, else from bottling 
     ];
     $steps = fn (array $more, ?Upkeep $upkeep) => array_map(
         fn (Task $task) => $task->step,
-        Course::follow(new Routine($method, 0.25), $at(9), Availability::between('07:00', '22:30'), [...$events, ...$more], upkeep: $upkeep)
-            ->tasks,
+        Progress::follow(
+            new Routine($method, 0.25),
+            $at(9),
+            Availability::between('07:00', '22:30'),
+            [...$events, ...$more],
+            upkeep: $upkeep,
+        )->tasks,
     );
     $cold = new Upkeep(upkept('2026-11-28 09:00'), 7, 90, true);
     $shelf = new Upkeep(upkept('2027-05-24 20:00'), 7, 90);
@@ -83,9 +88,9 @@ it('takes the jug off', function () {
         ->and(Weighing::net(651, 0))
         ->toBe(651.0)
         ->and(fn () => Weighing::net(400, 412))
-        ->toThrow(AmountRefused::class)
+        ->toThrow(AmountException::class)
         ->and(fn () => Weighing::net(412, 412))
-        ->toThrow(AmountRefused::class)
+        ->toThrow(AmountException::class)
         ->and(fn () => Weighing::net(NAN, 412))
-        ->toThrow(AmountRefused::class);
+        ->toThrow(AmountException::class);
 });

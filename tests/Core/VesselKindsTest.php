@@ -3,7 +3,7 @@
 use Kettle\Infusion\Methods;
 use Kettle\Material\Tables;
 use Kettle\Recipe\Steps;
-use Kettle\Recipe\WishRefused;
+use Kettle\Recipe\WishException;
 use Kettle\Vessel\Cooker;
 use Kettle\Vessel\Jar;
 use Kettle\Vessel\WaterBath;
@@ -62,7 +62,7 @@ it('puts no jar on a flame, and no pan on a shelf', function (array $wish, strin
     try {
         Support::plan($wish);
         expect('it was planned')->toBe('it was refused');
-    } catch (WishRefused $refused) {
+    } catch (WishException $refused) {
         expect($refused->faults[0]['field'])->toBe($field)->and($refused->faults[0]['sentence'])->toContain($says);
         $way = $refused->faults[0]['ways'][0];
         // The way out leads out.

@@ -2,7 +2,7 @@
 
 use Kettle\Warmth\Band;
 use Kettle\Warmth\WarmHours;
-use Kettle\Warmth\WarmthRefused;
+use Kettle\Warmth\WarmthException;
 
 /** Readings each so many seconds. @param  list<float>  $celsius @return list<array{int, float}> */
 function readings(array $celsius, int $every = 600): array
@@ -79,7 +79,7 @@ it('takes a log of any length in a little memory', function () {
 });
 
 it('refuses a log that cannot be', function (array $readings, string $says) {
-    expect(fn () => WarmHours::over($readings, Band::about(49, 60)))->toThrow(WarmthRefused::class, $says);
+    expect(fn () => WarmHours::over($readings, Band::about(49, 60)))->toThrow(WarmthException::class, $says);
 })->with([
     'backwards' => [[[600, 49.0], [0, 49.0]], 'in the order of their times'],
     'doubled' => [[[600, 49.0], [600, 49.0]], 'each once'],
@@ -89,7 +89,7 @@ it('refuses a log that cannot be', function (array $readings, string $says) {
 ]);
 
 it('refuses a band that is none', function (float $low, float $target, float $ceiling) {
-    expect(fn () => Band::of($low, $target, $ceiling))->toThrow(WarmthRefused::class);
+    expect(fn () => Band::of($low, $target, $ceiling))->toThrow(WarmthException::class);
 })->with([[50.0, 49.0, 60.0], [43.0, 61.0, 60.0], [-5.0, 10.0, 20.0], [43.0, 49.0, 500.0], [NAN, 49.0, 60.0]]);
 
 // Worked by hand, of a band with its ceiling at 60 C; a reading stands for half the way to each neighbour at the least.

@@ -3,7 +3,7 @@
 use Kettle\Warmth\Air;
 use Kettle\Warmth\Pot;
 use Kettle\Warmth\PotRun;
-use Kettle\Warmth\WarmthRefused;
+use Kettle\Warmth\WarmthException;
 
 // IAPWS, saturation pressure of water, quoted from memory: three figures.
 it('holds the saturation pressure of water', function (float $celsius, float $kPa) {
@@ -170,7 +170,7 @@ it('says when it is warm, where it settles, and when water is wanted', function 
 it('refuses a pot that no kitchen has', function (array $more, string $field) {
     try {
         aPot($more);
-    } catch (WarmthRefused $refused) {
+    } catch (WarmthException $refused) {
         expect($refused->field)->toBe($field)->and($refused->sentence)->toMatch('/\.$/');
 
         return;

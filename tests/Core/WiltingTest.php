@@ -1,6 +1,6 @@
 <?php
 
-use Kettle\Material\MaterialRefused;
+use Kettle\Material\MaterialException;
 use Kettle\Material\Tables;
 use Kettle\Material\Wilting;
 use Tests\Core\Support;
@@ -85,7 +85,7 @@ it('says nothing of how much longer where it cannot know', function () {
 });
 
 it('refuses weights that cannot be', function (float $fresh, float $now, float $water, string $says) {
-    expect(fn () => wilted($fresh, $now, $water))->toThrow(MaterialRefused::class, $says);
+    expect(fn () => wilted($fresh, $now, $water))->toThrow(MaterialException::class, $says);
 })->with([
     'heavier than fresh' => [100.0, 120.0, 0.8, 'wilting only takes water away'],
     'lighter than its dry matter' => [100.0, 15.0, 0.8, 'lighter than the dry matter'],

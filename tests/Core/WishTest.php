@@ -2,8 +2,8 @@
 
 use Kettle\Recipe\Kitchen;
 use Kettle\Recipe\Plan;
+use Kettle\Recipe\WishException;
 use Kettle\Recipe\WishReader;
-use Kettle\Recipe\WishRefused;
 use Tests\Core\Support;
 
 it('refuses what the sides of a wish cannot be, each beside its field', function (array $wish, array $faults) {
@@ -161,7 +161,7 @@ function whatIsWrong(array $wish, Kitchen $kitchen): array
         }
 
         return $found;
-    } catch (WishRefused $refused) {
+    } catch (WishException $refused) {
         return array_column(
             array_map(fn (array $fault) => ['reason' => $fault['reason'], 'ways' => $fault['ways'] ?? []], $refused->faults),
             'ways',

@@ -223,7 +223,7 @@ it('says nothing twice, and leaves no comma, brace or plural lying about', funct
         try {
             $kitchen = Support::kitchen(['things' => ['shelf']]);
             $said = Support::bench()->answer(Support::bench()->plan($wish, $kitchen), $kitchen);
-        } catch (Kettle\Recipe\WishRefused $refused) {
+        } catch (Kettle\Recipe\WishException $refused) {
             $said = $refused->faults;
         }
         array_walk_recursive($said, function (mixed $text) use (&$slips, $slip): void {

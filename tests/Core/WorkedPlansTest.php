@@ -1,7 +1,7 @@
 <?php
 
 use Kettle\Reason\Note;
-use Kettle\Recipe\WishRefused;
+use Kettle\Recipe\WishException;
 use Tests\Core\Support;
 
 /** @return array<string, array{array<string, mixed>}> worked by hand, a line each: what is wished, and what must be said */
@@ -57,7 +57,7 @@ it('plans or refuses as was worked by hand', function (array $case) {
                 array_merge([], ...array_map(fn (Note $note) => $note->toArray()['ways'], $plan->notes)),
                 $plan->amounts->ratio->parts,
             );
-    } catch (WishRefused $refused) {
+    } catch (WishException $refused) {
         if (isset($case['covers'])) {
             coversWhenTaken($case['wish'], $refused->faults[0]['ways'] ?? [], 0.0);
 
@@ -103,7 +103,7 @@ it('chooses nothing that it then warns of: every herb, in its best state and dri
                         ['herb' => ['id' => $herb->id, 'state' => $state], 'oils' => ['sunflower-high-oleic'], 'method' => $method],
                         $kitchen,
                     );
-                } catch (WishRefused $refused) {
+                } catch (WishException $refused) {
                     expect($refused->faults[0]['reason'])->toBe('not_for_this');
 
                     continue;

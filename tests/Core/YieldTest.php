@@ -3,8 +3,8 @@
 use Kettle\Infusion\Uptake;
 use Kettle\Infusion\UptakeSeen;
 use Kettle\Infusion\UptakeSpread;
+use Kettle\Infusion\YieldException;
 use Kettle\Infusion\YieldHistory;
-use Kettle\Infusion\YieldRefused;
 use Kettle\Material\Tables;
 use Tests\Core\Support;
 
@@ -213,4 +213,4 @@ it('refuses batches that cannot be', function (array $batch) {
     (new YieldHistory(Tables::shipped()))->of('squeezed', [$batch + ['id' => 'x', 'oil_ml' => 500.0, 'out_ml' => 390.0, 'dry_g' => 100.0]]);
 })
     ->with([[['dry_g' => 0.0]], [['oil_ml' => 0.0]], [['out_ml' => 600.0]], [['out_ml' => -1.0]], [['dry_g' => NAN]], [['oil_ml' => INF]]])
-    ->throws(YieldRefused::class);
+    ->throws(YieldException::class);

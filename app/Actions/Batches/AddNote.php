@@ -5,7 +5,7 @@ namespace App\Actions\Batches;
 use App\Models\Batch;
 use App\Models\LogEntry;
 use Kettle\Batch\Line\Note;
-use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\DiaryException;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** Writes a note in the logbook, or a better one beside one that was wrong. */
@@ -13,14 +13,14 @@ final readonly class AddNote
 {
     public function __construct(private Logbook $logbook) {}
 
-    /** @throws DiaryRefused when what is corrected is not a note */
+    /** @throws DiaryException when what is corrected is not a note */
     public function __invoke(Batch $batch, string $note, ?string $corrects): LogEntry
     {
         return $this->logbook->write($batch, function (Batch $batch) use ($note, $corrects): NewLine {
             if ($corrects !== null) {
                 $old = $batch->entries()->where('uid', $corrects)->first() ?? throw new NotFoundHttpException();
                 if (! ($old->line() instanceof Note)) {
-                    throw new DiaryRefused(
+                    throw new DiaryException(
                         'cannot_correct',
                         'Only a note is corrected by a note. Undo the step instead, and enter it again.',
                     );

@@ -30,13 +30,13 @@ final readonly class BatchProjector
     public function refresh(Batch $batch): void
     {
         $state = $this->records->state($batch);
-        $course = $state->course;
+        $progress = $state->progress;
         $batch
             ->fill([
-                'stage' => $course->stage,
-                'filled_at' => $this->utc($course->filledAt),
-                'strain_at' => $this->utc($course->timetable->strainAt),
-                'strained_at' => $this->utc($course->strainedAt),
+                'stage' => $progress->stage,
+                'filled_at' => $this->utc($progress->filledAt),
+                'strain_at' => $this->utc($progress->timetable->strainAt),
+                'strained_at' => $this->utc($progress->strainedAt),
                 'strained_ml' => $state->strained?->ml,
                 'left_ml' => $state->bottled?->leftMl,
                 'bottled_at' => $this->utc($state->bottledAt),
@@ -50,7 +50,7 @@ final readonly class BatchProjector
         $this->writeTasks($batch, $state);
         $this->writeBottles($batch, $state);
         $this->writeLearned($batch, $state);
-        $this->ledger->follow($batch, ! ($course->stage === Stage::Discarded && $course->filledAt === null));
+        $this->ledger->follow($batch, ! ($progress->stage === Stage::Discarded && $progress->filledAt === null));
         $this->ledger->followBottles($batch, $state->bottled?->takenByLot() ?? []);
     }
 
@@ -84,7 +84,7 @@ final readonly class BatchProjector
                     'open' => $task->open && ! $task->step->isWaiting(),
                     'minutes' => $task->step->minutes(),
                 ],
-                $state->course->tasks,
+                $state->progress->tasks,
             ),
         );
     }
@@ -126,7 +126,7 @@ final readonly class BatchProjector
                 'dry_g' => $learned->dryG,
                 'uptake' => $learned->uptake,
                 'variance' => $learned->variance,
-                'strained_at' => $this->utc($state->course->strainedAt),
+                'strained_at' => $this->utc($state->progress->strainedAt),
             ]);
         }
     }

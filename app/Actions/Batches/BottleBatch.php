@@ -8,12 +8,12 @@ use App\Models\LogEntry;
 use App\Models\Lot;
 use Kettle\Batch\Line\Bottled;
 use Kettle\Batch\Line\FilledSize;
-use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\DiaryException;
 use Kettle\Diary\Stage;
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 use Kettle\Stores\LotKind;
 use Kettle\Vessel\Filling;
-use Kettle\Vessel\FillingRefused;
+use Kettle\Vessel\FillingException;
 
 /** Fills bottles of the house's sizes from a strained oil, and numbers them. */
 final readonly class BottleBatch
@@ -24,7 +24,7 @@ final readonly class BottleBatch
      * @param  list<array{size: string, count: int}>  $wanted
      * @param  array<string, string>  $storage place, glass, antioxidant and where, as far as they were said
      *
-     * @throws Refused when it is not strained, a size is gone, or it is more than there is
+     * @throws RefusedException when it is not strained, a size is gone, or it is more than there is
      */
     public function __invoke(Batch $batch, array $wanted, ?string $note, array $storage = [], bool $fromStores = true): LogEntry
     {
@@ -33,7 +33,7 @@ final readonly class BottleBatch
 
         return $this->logbook->write($batch, function (Batch $batch) use ($wanted, $sizes, $note, $storage, $fromStores): NewLine {
             if (! in_array($batch->stage, [Stage::Settling, Stage::Poured], true)) {
-                throw DiaryRefused::notOpen('bottle');
+                throw DiaryException::notOpen('bottle');
             }
             $this->records->refuseOver($batch);
             ChangeStorage::refuseWarm($batch, $storage['place'] ?? null);
@@ -41,7 +41,7 @@ final readonly class BottleBatch
             foreach ($wanted as $line) {
                 $size =
                     $sizes->get($line['size']) ??
-                    throw new FillingRefused(
+                    throw new FillingException(
                         'unknown',
                         'That bottle size is not on the house’s list; it may have been taken off. Choose another.',
                         'bottles',

@@ -6,9 +6,9 @@ use App\Models\Batch;
 use App\Models\LogEntry;
 use Kettle\Batch\Line\PurposeChanged;
 use Kettle\Batch\PurposeChange;
-use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\DiaryException;
 use Kettle\Diary\Stage;
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 use Kettle\Recipe\Planning;
 
 /** An oil put to another purpose than it was made for. From skin to food only where every part of it is food. */
@@ -16,17 +16,17 @@ final readonly class ChangePurpose
 {
     public function __construct(private Logbook $logbook, private Planning $planning) {}
 
-    /** @throws Refused when it would not be safe, or is no purpose */
+    /** @throws RefusedException when it would not be safe, or is no purpose */
     public function __invoke(Batch $batch, string $purpose): LogEntry
     {
         $this->planning->cupboard()->purpose($purpose);
 
         return $this->logbook->write($batch, function (Batch $batch) use ($purpose): NewLine {
             if ($batch->stage === Stage::Discarded) {
-                throw DiaryRefused::notOpen('change');
+                throw DiaryException::notOpen('change');
             }
             if ($batch->purpose === $purpose) {
-                throw new DiaryRefused('not_open', 'It is for that already.', 'purpose');
+                throw new DiaryException('not_open', 'It is for that already.', 'purpose');
             }
             $refused =
                 $purpose === 'kitchen' ? PurposeChange::toKitchen($batch->plan, $this->planning->cupboard(), self::lots($batch)) : null;

@@ -5,13 +5,13 @@ namespace App\Actions\Batches;
 use App\Models\Batch;
 use App\Models\LogEntry;
 use Kettle\Batch\Line\PutAway;
-use Kettle\Caution\CautionRefused;
-use Kettle\Diary\DiaryRefused;
+use Kettle\Caution\CautionException;
+use Kettle\Diary\DiaryException;
 use Kettle\Diary\Stage;
 use Kettle\Keeping\Keeping;
-use Kettle\Keeping\KeepingRefused;
+use Kettle\Keeping\KeepingException;
 use Kettle\Material\Tables;
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 
 /** Where a batch stands now, in what glass, with what in it: its best-before is reckoned anew. */
 final readonly class ChangeStorage
@@ -21,7 +21,7 @@ final readonly class ChangeStorage
     /**
      * @param  array{place?: string, glass?: string, antioxidant?: string, where?: string}  $as what is changed
      *
-     * @throws Refused when it is not there yet, or a word of it is not known
+     * @throws RefusedException when it is not there yet, or a word of it is not known
      */
     public function __invoke(Batch $batch, array $as): LogEntry
     {
@@ -29,7 +29,7 @@ final readonly class ChangeStorage
 
         return $this->logbook->write($batch, function (Batch $batch) use ($as): NewLine {
             if (in_array($batch->stage, [Stage::Discarded, Stage::Planned], true)) {
-                throw DiaryRefused::notOpen('put away');
+                throw DiaryException::notOpen('put away');
             }
             self::refuseWarm($batch, $as['place'] ?? null);
 
@@ -40,7 +40,7 @@ final readonly class ChangeStorage
     /**
      * @param  array<string, string>  $as
      *
-     * @throws KeepingRefused
+     * @throws KeepingException
      */
     public function check(array $as): void
     {
@@ -49,11 +49,11 @@ final readonly class ChangeStorage
         }
     }
 
-    /** @throws CautionRefused */
+    /** @throws CautionException */
     public static function refuseWarm(Batch $batch, ?string $place): void
     {
         if ($batch->plan->isColdKept() && $place !== null && $place !== 'fridge') {
-            throw new CautionRefused(
+            throw new CautionException(
                 'botulism',
                 'This one is kept in the refrigerator, as cold as it goes, and nowhere else: it was made from wet herb for the kitchen.',
                 'place',

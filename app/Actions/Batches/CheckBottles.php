@@ -5,10 +5,10 @@ namespace App\Actions\Batches;
 use App\Models\Batch;
 use App\Models\LogEntry;
 use Kettle\Batch\Line\Checked;
-use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\DiaryException;
 use Kettle\Diary\Stage;
 use Kettle\Material\Tables;
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 use Kettle\Stores\LotCheck;
 
 /** What is bottled, smelled and held to the light. What does not pass closes the batch. */
@@ -19,13 +19,13 @@ final readonly class CheckBottles
     /**
      * @param  array<mixed>  $answers by question
      *
-     * @throws Refused when it is not bottled, or a question is left open
+     * @throws RefusedException when it is not bottled, or a question is left open
      */
     public function __invoke(Batch $batch, array $answers, ?string $note): LogEntry
     {
         return $this->logbook->write($batch, function (Batch $batch) use ($answers, $note): NewLine {
             if ($batch->stage !== Stage::Bottled) {
-                throw DiaryRefused::notOpen('smell');
+                throw DiaryException::notOpen('smell');
             }
             $check = LotCheck::of(LotCheck::BOTTLED, $answers, $this->tables);
 

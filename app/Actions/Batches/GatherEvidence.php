@@ -36,7 +36,7 @@ final readonly class GatherEvidence
         return [
             ...$evidence->ofTheHerb($batch->plan, $record->log),
             ...$evidence->ofTheOils($batch->plan, $batch->storedAs(), $batch->purpose),
-            ...$evidence->ofTheWarmth($batch->plan, $record->method(), $this->records->course($batch), $this->over($batch)),
+            ...$evidence->ofTheWarmth($batch->plan, $record->method(), $this->records->progress($batch), $this->over($batch)),
             ...$evidence->ofTheDays(
                 $batch->plan,
                 $this->records->lateness($batch),

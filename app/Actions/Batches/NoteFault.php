@@ -7,7 +7,7 @@ use App\Models\LogEntry;
 use Kettle\Batch\Line\FaultNoted;
 use Kettle\Fault\FaultFinder;
 use Kettle\Material\Tables;
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 
 /** What was seen to be wrong with a batch, and what it most likely is, in its logbook. */
 final readonly class NoteFault
@@ -17,7 +17,7 @@ final readonly class NoteFault
     /**
      * @param  list<string>  $signs
      *
-     * @throws Refused when nothing was seen, or something unknown
+     * @throws RefusedException when nothing was seen, or something unknown
      */
     public function __invoke(Batch $batch, array $signs, ?string $note): LogEntry
     {

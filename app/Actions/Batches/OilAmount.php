@@ -5,7 +5,7 @@ namespace App\Actions\Batches;
 use App\House\KitchenFactory;
 use App\Models\Batch;
 use Kettle\Material\Cupboard;
-use Kettle\Measure\AmountRefused;
+use Kettle\Measure\AmountException;
 use Kettle\Measure\Kind;
 
 /** An amount of a batch's own oil as somebody wrote it: a weight is turned into a volume by that oil's density. */
@@ -16,13 +16,13 @@ final readonly class OilAmount
     /**
      * @return float mL
      *
-     * @throws AmountRefused laid to the field "amount"
+     * @throws AmountException laid to the field "amount"
      */
     public function ml(Batch $batch, string $typed): float
     {
         try {
             return $this->kitchens->plain()->reader()->read($typed, Kind::Volume, 'mL', $batch->plan->density($this->cupboard))->value;
-        } catch (AmountRefused $refused) {
+        } catch (AmountException $refused) {
             throw $refused->about('amount');
         }
     }

@@ -8,9 +8,9 @@ use App\Models\LogEntry;
 use App\Models\StoveJar;
 use Kettle\Batch\Line\Outcome;
 use Kettle\Batch\Line\TaskLine;
-use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\DiaryException;
 use Kettle\Diary\Step;
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 use Kettle\Time\Day;
 
 /** A step was done, skipped for a reason, or put off. */
@@ -26,7 +26,7 @@ final readonly class RecordTask
      * @param  list<string>  $seen under the lid, or on the flame
      * @param  ?float  $warmH hours at warmth that a thermometer counted
      *
-     * @throws Refused when the step is not open, cannot be skipped, or wants amounts
+     * @throws RefusedException when the step is not open, cannot be skipped, or wants amounts
      */
     public function __invoke(
         Batch $batch,
@@ -38,29 +38,29 @@ final readonly class RecordTask
         ?float $warmH = null,
     ): LogEntry {
         return $this->logbook->write($batch, function (Batch $batch) use ($key, $outcome, $reason, $until, $seen, $warmH): NewLine {
-            $course = $this->records->course($batch);
-            $task = $key === self::NEXT_WARMING && $outcome === 'later' ? $course->nextWarming() : $course->open($key);
+            $progress = $this->records->progress($batch);
+            $task = $key === self::NEXT_WARMING && $outcome === 'later' ? $progress->nextWarming() : $progress->open($key);
             $key = $task->key();
             if ($task->step === Step::WarmOff && $outcome === 'done' && $warmH === null && $this->standsAtStove($batch)) {
-                throw new DiaryRefused(
+                throw new DiaryException(
                     'at_the_stove',
                     'It stands at the Stove: switch it off or take it out there, so that its hours are counted.',
                 );
             }
             if ($task->step->isWaiting()) {
-                throw DiaryRefused::notOpen($task->step->verb());
+                throw DiaryException::notOpen($task->step->verb());
             }
             if ($outcome === 'skipped' && ! $task->step->skippable()) {
-                throw DiaryRefused::cannotSkip($task->step->verb());
+                throw DiaryException::cannotSkip($task->step->verb());
             }
             if ($outcome === 'done' && $task->step->wantsAmounts()) {
-                throw new DiaryRefused('wants_amounts', 'Take it to the Press, so that what came out is written down.');
+                throw new DiaryException('wants_amounts', 'Take it to the Press, so that what came out is written down.');
             }
             $later = '';
             if ($outcome === 'later') {
                 $to = $this->until((string) $until, $task->dueAt);
                 if ($task->step === Step::UseUp || ($batch->use_by !== null && $to > $batch->use_by)) {
-                    throw DiaryRefused::deadline($task->step->verb());
+                    throw DiaryException::deadline($task->step->verb());
                 }
                 $later = $to->format(DATE_ATOM);
             }
@@ -78,16 +78,16 @@ final readonly class RecordTask
     {
         $kitchen = $this->kitchens->plain();
         [$date, $clock] = [...explode('T', $typed, 2), null];
-        $day = Day::read($date, $kitchen->now->getTimezone()) ?? throw DiaryRefused::day($typed)->about('until');
+        $day = Day::read($date, $kitchen->now->getTimezone()) ?? throw DiaryException::day($typed)->about('until');
         if ($clock !== null && preg_match('/^([01]\d|2[0-3]):[0-5]\d$/D', $clock) !== 1) {
-            throw DiaryRefused::time($clock)->about('until');
+            throw DiaryException::time($clock)->about('until');
         }
         [$hour, $minute] = explode(':', $clock ?? $due->format('G:i'));
         if ($day < $kitchen->today()) {
-            throw DiaryRefused::past($day->format('j F Y'), $kitchen->today()->format('j F Y'))->about('until');
+            throw DiaryException::past($day->format('j F Y'), $kitchen->today()->format('j F Y'))->about('until');
         }
         if ($day > $kitchen->today()->modify('+1 year')) {
-            throw DiaryRefused::tooFar($day->format('j F Y'))->about('until');
+            throw DiaryException::tooFar($day->format('j F Y'))->about('until');
         }
 
         return $kitchen->waking->nextAwake(max($day->setTime((int) $hour, (int) $minute), $kitchen->now));

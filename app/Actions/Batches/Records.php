@@ -12,9 +12,9 @@ use Kettle\Batch\Lateness;
 use Kettle\Batch\Logbook as CoreLogbook;
 use Kettle\Batch\Record;
 use Kettle\Batch\StoredAs;
-use Kettle\Caution\CautionRefused;
+use Kettle\Caution\CautionException;
 use Kettle\Diary\Availability;
-use Kettle\Diary\Course;
+use Kettle\Diary\Progress;
 use Kettle\Infusion\Methods;
 use Kettle\Keeping\Keeping;
 use Kettle\Material\Cupboard;
@@ -60,12 +60,12 @@ final readonly class Records
     }
 
     /** Where it stands in its days, by what was folded of it: many are asked this at once. */
-    public function course(Batch $batch, ?Availability $presence = null): Course
+    public function progress(Batch $batch, ?Availability $presence = null): Progress
     {
         // Nothing is asked of what is all used up; what is kept cold has its day before it is bottled too.
         $asks = $batch->shelf->bottlesLeft > 0 || ($batch->use_by !== null && $batch->bottled_at === null);
 
-        return $this->of($batch)->course(
+        return $this->of($batch)->progress(
             $presence ?? $this->kitchens->presence(),
             $asks
                 ? BatchState::upkeep(
@@ -89,7 +89,7 @@ final readonly class Records
     {
         return BatchState::keeping(
             $batch->plan,
-            $this->course($batch),
+            $this->progress($batch),
             $as,
             $batch->shelf->warmthSaid,
             $batch->purpose,
@@ -115,7 +115,7 @@ final readonly class Records
         );
     }
 
-    /** @throws CautionRefused when nobody may strain, bottle or use it any more */
+    /** @throws CautionException when nobody may strain, bottle or use it any more */
     public function refuseOver(Batch $batch): void
     {
         $until = $batch->use_by === null ? null : $this->kitchens->local($batch->use_by);
@@ -126,7 +126,7 @@ final readonly class Records
 
     public function lacksWarmth(Batch $batch): bool
     {
-        return $this->of($batch)->lacksWarmth($this->course($batch));
+        return $this->of($batch)->lacksWarmth($this->progress($batch));
     }
 
     private function bestBefore(Batch $batch): \DateTimeImmutable

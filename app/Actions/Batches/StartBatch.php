@@ -10,12 +10,12 @@ use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Kettle\Batch\Line\Started;
-use Kettle\Caution\CautionRefused;
+use Kettle\Caution\CautionException;
 use Kettle\Diary\Stage;
 use Kettle\Recipe\Plan;
 use Kettle\Recipe\Planning;
+use Kettle\Recipe\WishException;
 use Kettle\Recipe\WishReader;
-use Kettle\Recipe\WishRefused;
 
 /** Turns a wish into a batch with a code, a plan that stays as it is, and a logbook; takes what it needs from Stores. */
 final readonly class StartBatch
@@ -32,8 +32,8 @@ final readonly class StartBatch
      * @param  array<mixed>  $wish
      * @param  list<string>  $acknowledged ids of the cautions somebody has read
      *
-     * @throws WishRefused
-     * @throws \Kettle\Stores\LotRefused when a lot was emptied meanwhile
+     * @throws WishException
+     * @throws \Kettle\Stores\LotException when a lot was emptied meanwhile
      */
     public function __invoke(array $wish, string $origin = '', ?string $repeats = null, array $acknowledged = []): Batch
     {
@@ -74,19 +74,19 @@ final readonly class StartBatch
      * @param  list<string>  $acknowledged
      * @return list<array{id: string, says: string}> those that were read, as they stood
      *
-     * @throws WishRefused
+     * @throws WishException
      */
     private function read(Plan $plan, array $acknowledged): array
     {
         $read = [];
         foreach ($plan->notes as $note) {
             if ($note->rank === 'stop') {
-                throw WishRefused::from(new CautionRefused('stop', $note->says, 'purpose'));
+                throw WishException::from(new CautionException('stop', $note->says, 'purpose'));
             }
             if (in_array($note->id, $acknowledged, true)) {
                 $read[] = ['id' => $note->id, 'says' => $note->says];
             } elseif ($note->acknowledge) {
-                throw WishRefused::from(CautionRefused::unread($note->says));
+                throw WishException::from(CautionException::unread($note->says));
             }
         }
 

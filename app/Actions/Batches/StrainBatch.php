@@ -7,16 +7,16 @@ use App\Models\Batch;
 use App\Models\LogEntry;
 use Kettle\Batch\Line\Strained;
 use Kettle\Batch\Straining;
-use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\DiaryException;
 use Kettle\Diary\Stage;
 use Kettle\Infusion\Outcome;
 use Kettle\Infusion\Uptake;
-use Kettle\Infusion\YieldRefused;
+use Kettle\Infusion\YieldException;
 use Kettle\Material\Cupboard;
-use Kettle\Measure\AmountRefused;
+use Kettle\Measure\AmountException;
 use Kettle\Measure\Kind;
 use Kettle\Measure\Weighing;
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 
 /** Writes down what came out of the cloth, weighed or measured, against what was expected. */
 final readonly class StrainBatch
@@ -37,22 +37,22 @@ final readonly class StrainBatch
      * @param  array{warmth?: string, gross?: string, tare?: string, spent?: string, spent_to?: string, way?: string,
      *     filter?: string, signs?: list<string>}  $more
      *
-     * @throws Refused when it is not steeping, or the amount cannot be
+     * @throws RefusedException when it is not steeping, or the amount cannot be
      */
     public function __invoke(Batch $batch, string $typed, ?string $note, array $more = []): LogEntry
     {
         return $this->logbook->write($batch, function (Batch $batch) use ($typed, $note, $more): NewLine {
             if ($batch->stage !== Stage::Steeping) {
-                throw DiaryRefused::notOpen('strain');
+                throw DiaryException::notOpen('strain');
             }
             $this->records->refuseOver($batch);
             $way = $more['way'] ?? $batch->plan->way;
             if (! in_array($way, Uptake::WAYS, true)) {
-                throw new YieldRefused('unknown', 'Herb is drained, squeezed or pressed.', 'way');
+                throw new YieldException('unknown', 'Herb is drained, squeezed or pressed.', 'way');
             }
             $warmth = $more['warmth'] ?? '';
             if ($warmth === '' && $this->records->lacksWarmth($batch)) {
-                throw new DiaryRefused(
+                throw new DiaryException(
                     'warmth_unknown',
                     'Nobody wrote down the warmth that was planned. Say whether it had it: without it, it keeps otherwise.',
                     'warmth',
@@ -92,7 +92,7 @@ final readonly class StrainBatch
         });
     }
 
-    /** @throws AmountRefused */
+    /** @throws AmountException */
     private function net(Batch $batch, string $gross, string $tare): float
     {
         $net = Weighing::net($this->grams($gross, 'gross'), $tare === '' ? 0.0 : $this->grams($tare, 'tare'));
@@ -100,12 +100,12 @@ final readonly class StrainBatch
         return $batch->plan->density($this->cupboard)->volumeOf($net);
     }
 
-    /** @throws AmountRefused */
+    /** @throws AmountException */
     private function grams(string $typed, string $field): float
     {
         try {
             return $this->kitchens->plain()->reader()->within($typed, Kind::Mass, 'g', 0.01, self::MOST_G)->value;
-        } catch (AmountRefused $refused) {
+        } catch (AmountException $refused) {
             throw $refused->about($field);
         }
     }

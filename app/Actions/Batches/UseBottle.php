@@ -5,12 +5,12 @@ namespace App\Actions\Batches;
 use App\Models\Batch;
 use App\Models\LogEntry;
 use Kettle\Batch\Line\Used;
-use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\DiaryException;
 use Kettle\Diary\Stage;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
-use Kettle\Reason\Refused;
-use Kettle\Vessel\FillingRefused;
+use Kettle\Reason\RefusedException;
+use Kettle\Vessel\FillingException;
 
 /** Some of a bottle, or all that is left of it, used, given away or thrown away. */
 final readonly class UseBottle
@@ -21,28 +21,28 @@ final readonly class UseBottle
      * @param  ?string  $typed how much; null for all that is left
      * @param  string  $to for what, or to whom
      *
-     * @throws Refused when there is no such bottle, less in it, or it is past its day
+     * @throws RefusedException when there is no such bottle, less in it, or it is past its day
      */
     public function __invoke(Batch $batch, int $number, string $how, ?string $typed, string $to): LogEntry
     {
         return $this->logbook->write($batch, function (Batch $batch) use ($number, $how, $typed, $to): NewLine {
             if ($batch->stage !== Stage::Bottled && ! ($batch->stage === Stage::Discarded && $how === 'thrown')) {
-                throw DiaryRefused::notOpen('use');
+                throw DiaryException::notOpen('use');
             }
             $bottle =
                 $batch->bottles()->where('number', $number)->first() ??
-                throw new FillingRefused('unknown', sprintf('There is no bottle number %d of this batch.', $number), 'bottle');
+                throw new FillingException('unknown', sprintf('There is no bottle number %d of this batch.', $number), 'bottle');
             if ($how !== 'thrown') {
                 $this->records->refuseOver($batch);
             }
             $left = (float) $bottle->left_ml;
             $ml = $typed === null ? $left : $this->amount->ml($batch, $typed);
             if ($left <= 0.005) {
-                throw new FillingRefused('empty', sprintf('Bottle %d is empty already.', $number), 'bottle');
+                throw new FillingException('empty', sprintf('Bottle %d is empty already.', $number), 'bottle');
             }
             // What is measured out with a spoon comes to a little more or less than the bottle held.
             if ($ml <= 0 || $ml > $left * 1.02) {
-                throw new FillingRefused(
+                throw new FillingException(
                     'too_much',
                     sprintf(
                         'Bottle %d holds %s yet. Take less of it, or leave the amount out for all of it.',

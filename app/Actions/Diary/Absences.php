@@ -20,19 +20,19 @@ final readonly class Absences
 
     public function __construct(private KitchenFactory $kitchens, private FollowAvailability $follow) {}
 
-    /** @throws CalendarRefused */
+    /** @throws CalendarException */
     public function add(string $from, string $to, string $called): Absence
     {
         $a = $this->moment('from', $from, false);
         $b = $this->moment('to', $to, true);
         if ($b <= $a) {
-            throw CalendarRefused::backwards();
+            throw CalendarException::backwards();
         }
         if ($b > $a->modify('+366 days')) {
-            throw CalendarRefused::tooLong();
+            throw CalendarException::tooLong();
         }
         if ($b <= $this->kitchens->now()) {
-            throw CalendarRefused::gone();
+            throw CalendarException::gone();
         }
 
         return DB::transaction(function () use ($a, $b, $called): Absence {
@@ -59,7 +59,7 @@ final readonly class Absences
     /**
      * Busy times of a calendar. Read again under the same name, it takes the place of what was read before.
      *
-     * @throws CalendarRefused
+     * @throws CalendarException
      */
     public function read(string $called, string $ics): BusyCalendar
     {
@@ -107,7 +107,7 @@ final readonly class Absences
         $parts = explode('T', $typed);
         $day = count($parts) === 2 ? Day::read($parts[0], $zone) : null;
         if ($day === null || preg_match('/^([01]\d|2[0-3]):([0-5]\d)$/D', $parts[1] ?? '', $m) !== 1) {
-            throw CalendarRefused::moment($field, $typed);
+            throw CalendarException::moment($field, $typed);
         }
 
         return $day->setTime((int) $m[1], (int) $m[2]);

@@ -22,7 +22,7 @@ final class BusyTimes
      *
      * @return list<array{called: string, from: \DateTimeImmutable, to: \DateTimeImmutable}>
      *
-     * @throws CalendarRefused
+     * @throws CalendarException
      */
     public static function read(string $ics, \DateTimeImmutable $now, int $aheadDays, int $most): array
     {
@@ -47,10 +47,10 @@ final class BusyTimes
         $code = $process->exitCode();
         if ($code !== 0) {
             throw match ($code) {
-                3 => CalendarRefused::unreadable(),
-                5 => CalendarRefused::tooMany($most),
+                3 => CalendarException::unreadable(),
+                5 => CalendarException::tooMany($most),
                 // Ended, or out of room: it comes again without end.
-                default => CalendarRefused::endless(),
+                default => CalendarException::endless(),
             };
         }
         /** @var list<array{called: string, from: string, to: string}> $busy */
@@ -70,7 +70,7 @@ final class BusyTimes
     /**
      * Rules of RFC 5545, 3.3.10 that no day or hour ever meets, told before anything is opened out.
      *
-     * @throws CalendarRefused
+     * @throws CalendarException
      */
     private static function refuseNeverComing(string $ics): void
     {
@@ -100,7 +100,7 @@ final class BusyTimes
                 $interval < 1 ||
                 $interval > self::MOST_INTERVAL
             ) {
-                throw CalendarRefused::neverComes();
+                throw CalendarException::neverComes();
             }
         }
     }

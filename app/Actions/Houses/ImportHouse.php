@@ -17,11 +17,11 @@ use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Kettle\Diary\Stage;
-use Kettle\Infusion\MethodRefused;
+use Kettle\Infusion\MethodException;
 use Kettle\Infusion\Methods;
 use Kettle\Material\Blend;
 use Kettle\Material\Cupboard;
-use Kettle\Material\MaterialRefused;
+use Kettle\Material\MaterialException;
 use Kettle\Material\Tables;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
@@ -41,12 +41,12 @@ final readonly class ImportHouse
         private PlanDiary $diary,
     ) {}
 
-    /** @throws ImportRefused */
+    /** @throws ImportException */
     public function __invoke(string $json): Imported
     {
         $document = json_decode($json, false, 64);
         if (! is_object($document)) {
-            throw ImportRefused::broken();
+            throw ImportException::broken();
         }
         $this->validate($document);
         /**
@@ -59,11 +59,11 @@ final readonly class ImportHouse
         try {
             return $this->take($house);
         } catch (UniqueConstraintViolationException) {
-            throw ImportRefused::notOurs('the logbooks', 'two lines have the same id');
+            throw ImportException::notOurs('the logbooks', 'two lines have the same id');
         } catch (InvalidFormatException) {
-            throw ImportRefused::notOurs('the logbooks', 'a moment is not one of the calendar');
+            throw ImportException::notOurs('the logbooks', 'a moment is not one of the calendar');
         } catch (QueryException) {
-            throw ImportRefused::notOurs('the batches', 'a value is out of what the records can hold');
+            throw ImportException::notOurs('the batches', 'a value is out of what the records can hold');
         }
     }
 
@@ -131,7 +131,7 @@ final readonly class ImportHouse
                 $error = $error->subErrors()[0];
             }
             $where = implode(' / ', array_map('strval', $error->data()->fullPath()));
-            throw ImportRefused::notOurs(
+            throw ImportException::notOurs(
                 $where === '' ? 'the beginning' : mb_substr($where, 0, 120),
                 lcfirst(mb_substr((new ErrorFormatter())->formatErrorMessage($error), 0, 200)),
             );
@@ -192,7 +192,7 @@ final readonly class ImportHouse
             $batch = $byUid->get((string) $row['id']);
             if ($batch === null) {
                 if ($codes->has((string) $row['code'])) {
-                    throw ImportRefused::codeTaken((string) $row['code']);
+                    throw ImportException::codeTaken((string) $row['code']);
                 }
                 $batch = $this->addBatch($row);
                 $byUid->put($batch->uid, $batch);
@@ -283,13 +283,13 @@ final readonly class ImportHouse
             $cupboard = new Cupboard($this->tables);
             $part = fn (array $oil) => ['carrier' => $cupboard->carrier($oil['id']), 'parts' => (float) $oil['share']];
             Blend::of(array_map($part, $plan['oils']));
-        } catch (MethodRefused|MaterialRefused $refused) {
-            throw ImportRefused::notOurs('batch '.$row['code'], lcfirst($refused->sentence));
+        } catch (MethodException|MaterialException $refused) {
+            throw ImportException::notOurs('batch '.$row['code'], lcfirst($refused->sentence));
         }
         foreach (['herb_mass' => ['value'], 'oil_volume' => ['value'], 'yield_volume' => ['low', 'value', 'high']] as $figure => $parts) {
             foreach ($parts as $part) {
                 if (! is_numeric($plan['figures'][$figure][$part] ?? null) || is_string($plan['figures'][$figure][$part])) {
-                    throw ImportRefused::notOurs('batch '.$row['code'], "the figure {$figure} is not a number");
+                    throw ImportException::notOurs('batch '.$row['code'], "the figure {$figure} is not a number");
                 }
             }
         }

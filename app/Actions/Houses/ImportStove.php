@@ -17,7 +17,7 @@ use App\Models\Tenancy\CurrentHouse;
 use App\Models\WeatherDay;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 
 /** Takes in what ExportStove gave out. What is here already stays; a pot that was warm then is cold now. */
 final readonly class ImportStove
@@ -79,8 +79,8 @@ final readonly class ImportStove
             ]);
             try {
                 $cooker->core();
-            } catch (Refused $refused) {
-                throw ImportRefused::notOurs('the cookers', lcfirst($refused->sentence));
+            } catch (RefusedException $refused) {
+                throw ImportException::notOurs('the cookers', lcfirst($refused->sentence));
             }
             $cooker->save();
             $row['retired'] === true && $cooker->delete();
@@ -225,7 +225,7 @@ final readonly class ImportStove
             $jpeg = base64_decode((string) $row['jpeg'], true);
             $kind = $jpeg === false ? false : @getimagesizefromstring($jpeg);
             if ($jpeg === false || $kind === false || $kind[2] !== IMAGETYPE_JPEG || strlen($jpeg) > 1_000_000) {
-                throw ImportRefused::notOurs('the pictures', 'one is not a small JPEG');
+                throw ImportException::notOurs('the pictures', 'one is not a small JPEG');
             }
             if (! $known->has((string) $row['id']) && $batches->has((string) $row['batch'])) {
                 Photo::query()->create(['uid' => $row['id'], 'batch_id' => $batches->get((string) $row['batch']), 'jpeg' => $jpeg]);

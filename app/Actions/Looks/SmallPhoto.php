@@ -2,7 +2,7 @@
 
 namespace App\Actions\Looks;
 
-use Kettle\Warmth\WarmthRefused;
+use Kettle\Warmth\WarmthException;
 
 /** Reads a picture as it is sent, in base64, with or without its data: address. */
 final readonly class SmallPhoto
@@ -14,7 +14,7 @@ final readonly class SmallPhoto
 
     private const PIXELS = 16_000_000;
 
-    /** @throws WarmthRefused */
+    /** @throws WarmthException */
     public function of(string $base64): Picture
     {
         $bytes = base64_decode((string) preg_replace('#^data:image/[a-z+]+;base64,#', '', $base64), true);
@@ -66,8 +66,8 @@ final readonly class SmallPhoto
         return 1;
     }
 
-    private static function no(string $says): WarmthRefused
+    private static function no(string $says): WarmthException
     {
-        return new WarmthRefused('unreadable', $says, 'photo');
+        return new WarmthException('unreadable', $says, 'photo');
     }
 }

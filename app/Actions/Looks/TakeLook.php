@@ -11,10 +11,10 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Kettle\Batch\Line\ColourLook;
 use Kettle\Batch\Line\ScentLook;
-use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\DiaryException;
 use Kettle\Diary\Stage;
 use Kettle\Warmth\Colour;
-use Kettle\Warmth\WarmthRefused;
+use Kettle\Warmth\WarmthException;
 
 /** A look at a jar: its colour off a photo or by a swatch, or its scent; a line of its logbook. */
 final readonly class TakeLook
@@ -25,14 +25,14 @@ final readonly class TakeLook
      * @param  array{what: string, plain: bool, swatch: ?string, photo: ?string, oil: ?list<float>, card: ?list<float>,
      *     score: ?int, note: ?string}  $look
      *
-     * @throws WarmthRefused
+     * @throws WarmthException
      */
     public function __invoke(Batch $batch, array $look): LogEntry
     {
         $jpeg = null;
         if ($look['what'] === 'scent') {
             $seen = new ScentLook(
-                $look['score'] ?? throw new WarmthRefused('missing', 'Say how strong it smells of the herb, from 0 to 10.', 'score'),
+                $look['score'] ?? throw new WarmthException('missing', 'Say how strong it smells of the herb, from 0 to 10.', 'score'),
             );
         } else {
             [$rgb, $card, $jpeg] = $this->seen($look);
@@ -56,7 +56,7 @@ final readonly class TakeLook
                     $batch->stage === Stage::Discarded ||
                     ($batch->stage === Stage::Planned && ! ($seen instanceof ColourLook && $seen->plain))
                 ) {
-                    throw new DiaryRefused(
+                    throw new DiaryException(
                         'not_open',
                         'There is nothing in the jar to look at yet, or no more. The plain oil may be looked at before it is poured.',
                     );
@@ -76,7 +76,7 @@ final readonly class TakeLook
     {
         if ($look['photo'] !== null && $look['photo'] !== '') {
             $picture = $this->small->of($look['photo']);
-            $oil = $look['oil'] ?? throw new WarmthRefused('missing', 'Point out the oil in the picture.', 'oil');
+            $oil = $look['oil'] ?? throw new WarmthException('missing', 'Point out the oil in the picture.', 'oil');
 
             return [
                 $picture->patch($oil[0], $oil[1]),
@@ -84,7 +84,8 @@ final readonly class TakeLook
                 $picture->jpeg(),
             ];
         }
-        $swatch = $look['swatch'] ?? throw new WarmthRefused('missing', 'Choose the swatch that is nearest, or take a picture.', 'swatch');
+        $swatch =
+            $look['swatch'] ?? throw new WarmthException('missing', 'Choose the swatch that is nearest, or take a picture.', 'swatch');
 
         return [
             [(float) hexdec(substr($swatch, 1, 2)), (float) hexdec(substr($swatch, 3, 2)), (float) hexdec(substr($swatch, 5, 2))],

@@ -11,9 +11,9 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Kettle\Recipe\Planning;
-use Kettle\Recipe\WishRefused;
+use Kettle\Recipe\WishException;
+use Kettle\Share\RecipeException;
 use Kettle\Share\RecipeFile;
-use Kettle\Share\RecipeRefused;
 
 /** Keeps a wish under a name; kept again it is a new version, and how it was stays beside. */
 final readonly class SaveRecipe
@@ -23,7 +23,7 @@ final readonly class SaveRecipe
     /**
      * @param  array<mixed>  $wish one that can be planned
      *
-     * @throws WishRefused|RecipeRefused
+     * @throws WishException|RecipeException
      */
     public function add(string $name, string $note, array $wish): Recipe
     {
@@ -40,7 +40,7 @@ final readonly class SaveRecipe
     /**
      * @param  array<mixed>  $wish
      *
-     * @throws WishRefused|RecipeRefused|Clash
+     * @throws WishException|RecipeException|Clash
      */
     public function edit(Recipe $recipe, string $name, string $note, array $wish, int $version): Recipe
     {
@@ -67,7 +67,7 @@ final readonly class SaveRecipe
     private function checked(string $name, array $wish): array
     {
         if ($name === '') {
-            throw RecipeRefused::nameless();
+            throw RecipeException::nameless();
         }
         $shared = RecipeFile::shared($wish);
         $plan = $this->planning->plan($shared, $this->kitchens->forWish($shared));

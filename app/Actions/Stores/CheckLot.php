@@ -9,7 +9,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Kettle\Material\Tables;
 use Kettle\Stores\LotCheck as CoreCheck;
-use Kettle\Stores\LotRefused;
+use Kettle\Stores\LotException;
 
 /** Writes down how a lot smells and looks, with the verdict, which stands until the next. */
 final readonly class CheckLot
@@ -19,7 +19,7 @@ final readonly class CheckLot
     /**
      * @param  array<mixed>  $answers
      *
-     * @throws LotRefused
+     * @throws LotException
      */
     public function __invoke(Lot $lot, array $answers): Lot
     {

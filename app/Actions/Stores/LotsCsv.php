@@ -2,14 +2,14 @@
 
 namespace App\Actions\Stores;
 
-use App\Files\CsvRefused;
+use App\Files\CsvException;
 use App\Files\CsvTable;
 use App\Models\House;
 use App\Models\Lot;
 use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Facades\DB;
 use Kettle\Stores\LotReader;
-use Kettle\Stores\LotsRefused;
+use Kettle\Stores\LotsException;
 
 /** Stores as CSV (RFC 4180, UTF-8), out and in. What would happen is shown, row by row, before it does. */
 final readonly class LotsCsv
@@ -41,7 +41,7 @@ final readonly class LotsCsv
     /**
      * @param  bool  $do false only says what would happen
      *
-     * @throws CsvRefused when it cannot be read as our columns
+     * @throws CsvException when it cannot be read as our columns
      */
     public function read(string $bytes, bool $do): CsvPreview
     {
@@ -116,7 +116,7 @@ final readonly class LotsCsv
             }
 
             return new CsvRow($line, 'changed', $read['lot']->called, '');
-        } catch (LotsRefused $refused) {
+        } catch (LotsException $refused) {
             return new CsvRow(
                 $line,
                 'refused',

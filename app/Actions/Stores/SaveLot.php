@@ -14,10 +14,10 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Kettle\Diary\Stage;
 use Kettle\Recipe\Planning;
+use Kettle\Stores\LotException;
 use Kettle\Stores\LotKind;
 use Kettle\Stores\LotReader;
-use Kettle\Stores\LotRefused;
-use Kettle\Stores\LotsRefused;
+use Kettle\Stores\LotsException;
 
 /** Takes a lot into Stores as somebody wrote it, changes what is known of it, and counts what is left. */
 final readonly class SaveLot
@@ -40,7 +40,7 @@ final readonly class SaveLot
     /**
      * @param  array<mixed>  $fields
      *
-     * @throws LotsRefused
+     * @throws LotsException
      */
     public function add(array $fields, ?LotReader $reader = null): Lot
     {
@@ -68,15 +68,15 @@ final readonly class SaveLot
      *
      * @param  array<mixed>  $fields
      *
-     * @throws LotsRefused
+     * @throws LotsException
      * @throws Clash when somebody changed it meanwhile
      */
     public function edit(Lot $lot, array $fields, ?int $version, ?LotReader $reader = null): Lot
     {
         $read = ($reader ?? $this->reader())->read($fields, $lot->uid);
         if ($read['lot']->kind !== $lot->kind) {
-            throw LotsRefused::of([
-                (new LotRefused('unknown', 'A lot stays what it is. Take this one out, and enter the other.', 'kind'))->toArray(),
+            throw LotsException::of([
+                (new LotException('unknown', 'A lot stays what it is. Take this one out, and enter the other.', 'kind'))->toArray(),
             ]);
         }
 
@@ -108,7 +108,7 @@ final readonly class SaveLot
         $made->lockForUpdate()->get()->each(fn (Batch $batch) => $this->fold->refresh($batch));
     }
 
-    /** @throws LotRefused|\Kettle\Measure\AmountRefused */
+    /** @throws LotException|\Kettle\Measure\AmountException */
     public function count(Lot $lot, string $typed, string $note): Lot
     {
         $left = $this->counted($lot, $typed);
@@ -129,7 +129,7 @@ final readonly class SaveLot
             return 0.0;
         }
         if ($measure === null) {
-            return preg_match('/^\d{1,5}$/', trim($typed)) === 1 ? (float) $typed : throw LotRefused::count($typed);
+            return preg_match('/^\d{1,5}$/', trim($typed)) === 1 ? (float) $typed : throw LotException::count($typed);
         }
         $cupboard = $this->planning->cupboard();
         $density =

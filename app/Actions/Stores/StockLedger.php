@@ -15,8 +15,8 @@ use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Recipe\Planning;
 use Kettle\Stores\Condition;
+use Kettle\Stores\LotException;
 use Kettle\Stores\LotKind;
-use Kettle\Stores\LotRefused;
 
 /** Writes what comes into lots and goes out of them, and keeps what is left beside it. */
 final readonly class StockLedger
@@ -46,7 +46,7 @@ final readonly class StockLedger
      *
      * @param  list<array{lot: string, amount: float}>  $takes by lot id
      *
-     * @throws LotRefused when a lot holds less than is wanted of it
+     * @throws LotException when a lot holds less than is wanted of it
      */
     public function take(Batch $batch, array $takes): void
     {
@@ -55,7 +55,7 @@ final readonly class StockLedger
             $lot = $lots->get($take['lot']);
             if ($lot === null || (float) $lot->left < $take['amount'] - 0.001) {
                 $unit = $lot?->kind->measure() ?? Kind::Mass;
-                throw LotRefused::emptier(
+                throw LotException::emptier(
                     $lot->called ?? 'that lot',
                     AmountWriter::plain((float) ($lot->left ?? 0), $unit),
                     AmountWriter::plain($take['amount'], $unit),

@@ -13,9 +13,9 @@ use Kettle\Material\Row;
 use Kettle\Material\Tables;
 use Kettle\Measure\Kind;
 use Kettle\Vessel\Cooker as CoreCooker;
-use Kettle\Vessel\CookerRefused;
+use Kettle\Vessel\CookerException;
 use Kettle\Warmth\PotFit;
-use Kettle\Warmth\WarmthRefused;
+use Kettle\Warmth\WarmthException;
 
 /** The house's cookers: measured, changed, learned from a warm-up, taken off the list. */
 final readonly class Cookers
@@ -46,14 +46,14 @@ final readonly class Cookers
      * @param  array{called: string, shape: string, length: string, width?: ?string, height: string, method: string,
      *     settings?: list<array{name: string, watts: float|int}>|null}  $given
      *
-     * @throws CookerRefused
+     * @throws CookerException
      */
     public function add(array $given): Cooker
     {
         $method = $given['method'];
         $kinds = array_filter((new Methods($this->tables))->all(), fn (Method $each) => $each->has(Method::IN_COOKER));
         if (! isset($kinds[$method])) {
-            throw new CookerRefused(
+            throw new CookerException(
                 'unknown',
                 'Say what it is for: '.implode(', ', array_map(fn (Method $each) => $each->name, $kinds)).'.',
                 'method',
@@ -68,7 +68,7 @@ final readonly class Cookers
         $mm = function (string $field, ?string $typed) use ($reader): float {
             try {
                 return $reader->read((string) $typed, Kind::Length, 'mm')->value;
-            } catch (\Kettle\Reason\Refused $refused) {
+            } catch (\Kettle\Reason\RefusedException $refused) {
                 throw $refused->about($field);
             }
         };
@@ -121,13 +121,13 @@ final readonly class Cookers
     /**
      * Takes the heat of a setting and the loss from the warm-up of one of its sessions.
      *
-     * @throws WarmthRefused when the log cannot tell
+     * @throws WarmthException when the log cannot tell
      */
     public function learn(StoveSession $session): PotFit
     {
         $cooker = $session->cooker;
         if ($cooker === null || $session->speed > 1) {
-            throw new WarmthRefused(
+            throw new WarmthException(
                 'unknown',
                 $cooker === null
                     ? 'The cooker of this session is no longer on the list.'

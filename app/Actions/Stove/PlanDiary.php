@@ -14,7 +14,7 @@ use Kettle\Diary\Availability;
 use Kettle\Diary\CookerDiary;
 use Kettle\Diary\CookerJob;
 use Kettle\Diary\CookerPlace;
-use Kettle\Diary\Course;
+use Kettle\Diary\Progress;
 use Kettle\Diary\Reservation;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Timetable;
@@ -55,7 +55,7 @@ final readonly class PlanDiary
             $standing = $this->standing();
             $jobs = [];
             foreach ($batches as $batch) {
-                $job = $this->job($batch, $this->records->course($batch, presence: $presence), $standing, $presence);
+                $job = $this->job($batch, $this->records->progress($batch, presence: $presence), $standing, $presence);
                 if ($job !== null) {
                     $jobs[$batch->uid] = $job;
                 }
@@ -71,18 +71,18 @@ final readonly class PlanDiary
     }
 
     /** @param  array<int, string>  $standing cooker by batch */
-    private function job(Batch $batch, Course $course, array $standing, Availability $presence): ?CookerJob
+    private function job(Batch $batch, Progress $progress, array $standing, Availability $presence): ?CookerJob
     {
         $method = $batch->plan->method;
         $jar = $batch->plan->jar;
         $routine = $this->records->of($batch)->routine();
-        $left = $course->warmed->left($routine->hours);
+        $left = $progress->warmed->left($routine->hours);
         // A pan on a flame is nobody's cooker, and is not shared.
-        if ($left <= 0 || $course->warmFrom === null || ! $routine->method->has(Method::IN_COOKER)) {
+        if ($left <= 0 || $progress->warmFrom === null || ! $routine->method->has(Method::IN_COOKER)) {
             return null;
         }
         $readyBy = is_string($batch->wish['ready_by'] ?? null) ? $batch->wish['ready_by'] : null;
-        $onSince = $course->warmed->onSince;
+        $onSince = $progress->warmed->onSince;
         // Switched on without a session at the Stove, it stands where the diary kept a place for it.
         $stands = $standing[$batch->id] ?? ($onSince !== null ? $batch->diary?->cooker : null);
         if ($onSince !== null && $stands === null) {
@@ -97,7 +97,7 @@ final readonly class PlanDiary
             $method->ceilingOrUsual(),
             $left,
             array_fill(0, $jar->count, $jar->diameterMm + 2 * WaterBath::WALL_MM),
-            $course->warmFrom,
+            $progress->warmFrom,
             $readyBy === null
                 ? null
                 : Timetable::warmthOverBy(

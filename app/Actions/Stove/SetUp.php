@@ -7,7 +7,7 @@ use App\Models\Cooker;
 use App\Models\Tenancy\CurrentHouse;
 use Kettle\Infusion\Methods;
 use Kettle\Material\Tables;
-use Kettle\Vessel\CookerRefused;
+use Kettle\Vessel\CookerException;
 use Kettle\Vessel\Jar as CoreJar;
 use Kettle\Vessel\WaterBath;
 use Kettle\Warmth\Air;
@@ -51,7 +51,7 @@ final readonly class SetUp
      * @param  list<Batch>  $batches
      * @param  string  $school as it was asked for; what the method does not leave open is as the method has it
      *
-     * @throws CookerRefused when they do not stand in it
+     * @throws CookerException when they do not stand in it
      */
     public function bath(Cooker $cooker, array $batches, string $school): WaterBath
     {
@@ -194,13 +194,14 @@ final readonly class SetUp
         return (float) $setUp['open_m2'] * (($setUp['lid'] ?? false) === true ? 0.05 : 1.0);
     }
 
-    /** @throws CookerRefused when there is no such cooker, or it has no such setting */
+    /** @throws CookerException when there is no such cooker, or it has no such setting */
     public function cooker(string $uid, string $setting): Cooker
     {
         $cooker =
-            Cooker::query()->where('uid', $uid)->first() ?? throw new CookerRefused('unknown', 'Say which cooker they go into.', 'cooker');
+            Cooker::query()->where('uid', $uid)->first() ??
+            throw new CookerException('unknown', 'Say which cooker they go into.', 'cooker');
         if (! in_array($setting, array_column($cooker->settings, 'name'), true)) {
-            throw new CookerRefused(
+            throw new CookerException(
                 'unknown',
                 sprintf('%s has no setting “%s”.', ucfirst($cooker->called), mb_substr($setting, 0, 40)),
                 'setting',

@@ -16,12 +16,12 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\DiaryException;
 use Kettle\Diary\Stage;
 use Kettle\Measure\Kind;
-use Kettle\Vessel\CookerRefused;
+use Kettle\Vessel\CookerException;
 use Kettle\Warmth\Band;
-use Kettle\Warmth\WarmthRefused;
+use Kettle\Warmth\WarmthException;
 
 /** Jars go into a cooker, water round them, and it is switched on. */
 final readonly class StartSession
@@ -42,7 +42,7 @@ final readonly class StartSession
      * @param  string  $confirmed why it is switched on although it is foretold to pass the ceiling
      * @param  int  $speed 1, or how many times as fast as the clock a trial with a simulated probe goes
      *
-     * @throws \Kettle\Reason\Refused
+     * @throws \Kettle\Reason\RefusedException
      */
     public function __invoke(
         string $cookerUid,
@@ -59,13 +59,13 @@ final readonly class StartSession
         $cooker = $this->setUp->cooker($cookerUid, $setting);
         $probe = $this->probe($watch);
         if ($speed > 1 && $probe->kind !== Probe::SIMULATED) {
-            throw new WarmthRefused('unfit', 'Only a trial with the simulated thermometer can run faster than the clock.', 'speed');
+            throw new WarmthException('unfit', 'Only a trial with the simulated thermometer can run faster than the clock.', 'speed');
         }
         $band = $this->band($batches, $cooker);
         $bath = $this->setUp->bath($cooker, $batches, $school);
         $ml = $bath->waterMl($bath->fullMm);
         if ($water !== null && trim($water) !== '' && $bath->isDry()) {
-            throw new CookerRefused(
+            throw new CookerException(
                 'unfit',
                 sprintf('%s takes no water: it holds its warmth by itself.', ucfirst($cooker->called)),
                 'water',
@@ -74,11 +74,11 @@ final readonly class StartSession
         if ($water !== null && trim($water) !== '') {
             try {
                 $ml = $this->kitchens->plain()->reader()->within($water, Kind::Volume, 'mL', 50, 30_000)->value;
-            } catch (\Kettle\Reason\Refused $refused) {
+            } catch (\Kettle\Reason\RefusedException $refused) {
                 throw $refused->about('water');
             }
             if ($ml > $bath->waterMl($bath->cooker->heightMm) + 1) {
-                throw new CookerRefused(
+                throw new CookerException(
                     'no_room',
                     sprintf(
                         'So much water does not go into %s round the jars: it takes %d mL to its brim.',
@@ -97,7 +97,7 @@ final readonly class StartSession
         $stop = $this->forecast->stop($setting, (float) $said['peak_c']['value'], $said['passes_ceiling']['value'] === true, $band);
         if ($stop !== null && $speed === 1 && trim($confirmed) === '') {
             $instead = $this->forecast->instead($cooker, $setting, $setUp, $band, $hours, $pouredC);
-            throw new CookerRefused(
+            throw new CookerException(
                 'stop',
                 $stop.
                     ' '.
@@ -132,7 +132,7 @@ final readonly class StartSession
                     ->where('speed', 1)
                     ->exists()
             ) {
-                throw new CookerRefused(
+                throw new CookerException(
                     'taken',
                     sprintf('%s is in use. End that first, or take another.', ucfirst($cooker->called)),
                     'cooker',
@@ -156,19 +156,19 @@ final readonly class StartSession
             ]);
             StoveProbe::query()->create(['stove_session_id' => $session->id, 'probe_id' => $probe->id, 'gathered' => []]);
             foreach ($batches as $batch) {
-                $course = $this->records->course($batch);
+                $progress = $this->records->progress($batch);
                 StoveJar::query()->create([
                     'stove_session_id' => $session->id,
                     'batch_id' => $batch->id,
                     'count' => $this->setUp->jar($batch)['count'],
                     'planned_h' => $batch->plan->method->hours,
-                    'had_h' => round($course->warmed->hours(), 3),
+                    'had_h' => round($progress->warmed->hours(), 3),
                     'in_at' => $now,
                 ]);
-                if ($speed === 1 && $course->warmed->onSince === null) {
+                if ($speed === 1 && $progress->warmed->onSince === null) {
                     ($this->record)(
                         $batch,
-                        'warm_on'.($course->warmed->nth() > 1 ? '-'.$course->warmed->nth() : ''),
+                        'warm_on'.($progress->warmed->nth() > 1 ? '-'.$progress->warmed->nth() : ''),
                         'done',
                         $stop === null ? null : $stop.' Switched on all the same: '.trim($confirmed),
                         null,
@@ -207,17 +207,17 @@ final readonly class StartSession
     {
         $found = Batch::query()->whereIn('uid', $uids)->orderBy('id')->get();
         if ($uids === [] || $found->count() !== count(array_unique($uids))) {
-            throw CookerRefused::noJars();
+            throw CookerException::noJars();
         }
         foreach ($found as $batch) {
             if (! $trial && $batch->stage !== Stage::Steeping) {
-                throw (new DiaryRefused(
+                throw (new DiaryException(
                     'not_open',
                     sprintf('The %s is not filled yet, or strained already: there is nothing to warm.', $batch->herb_name),
                 ))->about('batches');
             }
             if (! $trial && StoveJar::standing()->where('batch_id', $batch->id)->exists()) {
-                throw (new DiaryRefused('not_open', sprintf('The %s stands in a cooker already.', $batch->herb_name)))->about('batches');
+                throw (new DiaryException('not_open', sprintf('The %s stands in a cooker already.', $batch->herb_name)))->about('batches');
             }
         }
 
@@ -231,7 +231,7 @@ final readonly class StartSession
         foreach ($batches as $batch) {
             $method = $batch->plan->method;
             if ($method->targetC === null || $method->ceilingC === null || ! in_array($method->id, $cooker->methods, true)) {
-                throw (new CookerRefused(
+                throw (new CookerException(
                     'unfit',
                     sprintf(
                         'The %s is not planned for %s. Plan it for that method, or take another cooker.',
@@ -241,7 +241,7 @@ final readonly class StartSession
                 ))->about('batches');
             }
             if ($target !== null && abs($target - $method->targetC) > 2) {
-                throw (new CookerRefused(
+                throw (new CookerException(
                     'unfit',
                     sprintf(
                         'These want different warmths, %s and %s: they cannot stand in one water.',
@@ -265,13 +265,13 @@ final readonly class StartSession
         }
         $probe =
             Probe::query()->where('uid', $watch)->first() ??
-            throw new WarmthRefused('unknown', 'Say how its warmth is watched: by eye, or by which thermometer.', 'watch');
+            throw new WarmthException('unknown', 'Say how its warmth is watched: by eye, or by which thermometer.', 'watch');
         $busy = StoveProbe::query()
             ->where('probe_id', $probe->id)
             ->whereHas('session', fn ($query) => $query->where('state', '!=', StoveSession::ENDED))
             ->exists();
         if ($busy) {
-            throw new WarmthRefused('taken', sprintf('“%s” stands in another pot just now.', $probe->called), 'watch');
+            throw new WarmthException('taken', sprintf('“%s” stands in another pot just now.', $probe->called), 'watch');
         }
         if ($probe->kind === Probe::SIMULATED) {
             $probe->update(['state' => null]);

@@ -11,11 +11,11 @@ use App\Models\StoveProbe;
 use App\Models\StoveSession;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
-use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\DiaryException;
 use Kettle\Diary\Step;
 use Kettle\Measure\Kind;
-use Kettle\Reason\Refused;
-use Kettle\Vessel\CookerRefused;
+use Kettle\Reason\RefusedException;
+use Kettle\Vessel\CookerException;
 
 /** What is done at a warm pot: switched, topped up, shaken, a jar taken out, ended. Each is a line of its logbook, and of the batches'. */
 final readonly class Tend
@@ -37,7 +37,7 @@ final readonly class Tend
      * @param  ?string  $with an amount, a setting, or the id of a batch, where one is wanted
      * @param  string  $confirmed why a setting is taken that is foretold to pass the ceiling
      *
-     * @throws Refused
+     * @throws RefusedException
      */
     public function __invoke(StoveSession $session, string $what, ?string $with, string $confirmed = ''): void
     {
@@ -48,7 +48,7 @@ final readonly class Tend
                 ->with(['probes.probe', 'jars.batch'])
                 ->firstOrFail();
             if ($locked->state === StoveSession::ENDED) {
-                throw new DiaryRefused('not_open', 'This is over: the jars are out. Start anew to go on.');
+                throw new DiaryException('not_open', 'This is over: the jars are out. Start anew to go on.');
             }
             match ($what) {
                 'pause' => $this->pause($locked),
@@ -71,7 +71,7 @@ final readonly class Tend
     private function pause(StoveSession $session): void
     {
         if ($session->state !== StoveSession::ON) {
-            throw new DiaryRefused('not_open', 'It is off already.');
+            throw new DiaryException('not_open', 'It is off already.');
         }
         foreach ($this->standing($session) as $jar) {
             $this->off($session, $jar);
@@ -84,12 +84,12 @@ final readonly class Tend
     private function on(StoveSession $session): void
     {
         if ($session->state !== StoveSession::PAUSED) {
-            throw new DiaryRefused('not_open', 'It is on already.');
+            throw new DiaryException('not_open', 'It is on already.');
         }
         foreach ($this->standing($session) as $jar) {
             if ($session->speed === 1) {
-                $course = $this->records->course($jar->batch);
-                $course->warmed->onSince === null && $this->task($jar->batch, Step::WarmOn, $course->warmed->nth());
+                $progress = $this->records->progress($jar->batch);
+                $progress->warmed->onSince === null && $this->task($jar->batch, Step::WarmOn, $progress->warmed->nth());
             }
         }
         $session->state = StoveSession::ON;
@@ -101,7 +101,7 @@ final readonly class Tend
     private function topUp(StoveSession $session, ?string $typed): void
     {
         if (($session->set_up['dry'] ?? false) === true) {
-            throw new CookerRefused('unfit', 'There is no water in it to top up: it holds its warmth by itself.', 'what');
+            throw new CookerException('unfit', 'There is no water in it to top up: it holds its warmth by itself.', 'what');
         }
         $full = (float) $session->set_up['full_ml'];
         $now = $session->now();
@@ -112,7 +112,7 @@ final readonly class Tend
         if ($typed !== null && trim($typed) !== '') {
             try {
                 $poured = $this->kitchens->plain()->reader()->within($typed, Kind::Volume, 'mL', 5, 20_000)->value;
-            } catch (Refused $refused) {
+            } catch (RefusedException $refused) {
                 throw $refused->about('with');
             }
         }
@@ -130,10 +130,10 @@ final readonly class Tend
     {
         $session->shaken_at = Carbon::now();
         foreach ($this->standing($session) as $jar) {
-            if ($session->speed === 1 && $this->records->course($jar->batch)->warmed->onSince !== null) {
+            if ($session->speed === 1 && $this->records->progress($jar->batch)->warmed->onSince !== null) {
                 try {
                     ($this->record)($jar->batch, Step::Shake->value, 'done', null, null);
-                } catch (DiaryRefused) {
+                } catch (DiaryException) {
                     // Its last hours: none is due any more.
                 }
             }
@@ -146,14 +146,14 @@ final readonly class Tend
         /** @var array{settings: list<array{name: string}>} $cooker */
         $cooker = $session->set_up['cooker'];
         if (! in_array($name, array_column($cooker['settings'], 'name'), true)) {
-            throw new CookerRefused('unknown', sprintf('It has no setting “%s”.', mb_substr($name, 0, 40)), 'with');
+            throw new CookerException('unknown', sprintf('It has no setting “%s”.', mb_substr($name, 0, 40)), 'with');
         }
         // Left so, it comes to rest there.
         $steady = $this->setUp->pot($session->set_up, $name, (float) $session->filled_ml / 1000)->steady();
         $band = $session->core();
         $stop = $session->speed === 1 ? $this->forecast->stop($name, $steady, $steady > $band->ceiling, $band) : null;
         if ($stop !== null && $confirmed === '') {
-            throw new CookerRefused(
+            throw new CookerException(
                 'stop',
                 $stop.' Say why you set it so all the same, and that is kept; or leave it as it is.',
                 'confirmed',
@@ -177,7 +177,7 @@ final readonly class Tend
     {
         $jar =
             $this->standing($session)->first(fn (StoveJar $jar) => $jar->batch->uid === $uid) ??
-            throw (new DiaryRefused('not_open', 'That is not in this cooker.'))->about('with');
+            throw (new DiaryException('not_open', 'That is not in this cooker.'))->about('with');
         $this->out($session, $jar);
         StartSession::note($session, 'jar_out', ['batch' => $uid, 'herb' => $jar->batch->herb_name]);
         if ($this->standing($session)->isEmpty()) {
@@ -215,12 +215,12 @@ final readonly class Tend
         if ($session->speed > 1) {
             return;
         }
-        $course = $this->records->course($jar->batch);
-        if ($course->warmed->onSince === null) {
+        $progress = $this->records->progress($jar->batch);
+        if ($progress->warmed->onSince === null) {
             return;
         }
         $hours = $this->hours($session, $jar);
-        $this->task($jar->batch, Step::WarmOff, $course->warmed->nth(), round(max(0.0, $hours - (float) $jar->logged_h), 3));
+        $this->task($jar->batch, Step::WarmOff, $progress->warmed->nth(), round(max(0.0, $hours - (float) $jar->logged_h), 3));
         $jar->logged_h = (string) round($hours, 3);
         $jar->save();
     }

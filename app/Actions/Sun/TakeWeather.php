@@ -8,7 +8,7 @@ use App\Models\Tenancy\CurrentHouse;
 use App\Models\WeatherDay;
 use Kettle\Time\Day;
 use Kettle\Warmth\Readings;
-use Kettle\Warmth\WarmthRefused;
+use Kettle\Warmth\WarmthException;
 
 /** Real days out of a CSV file: day, cloud (0 to 1, or per cent), low and high. */
 final readonly class TakeWeather
@@ -36,15 +36,15 @@ final readonly class TakeWeather
                 $typed = $row['day'] ?? ($row['date'] ?? '');
                 $day =
                     Day::read($typed, $zone) ??
-                    throw WarmthRefused::weather(sprintf('“%s” is not a day. Write it like 2026-06-21.', mb_substr($typed, 0, 20)));
+                    throw WarmthException::weather(sprintf('“%s” is not a day. Write it like 2026-06-21.', mb_substr($typed, 0, 20)));
                 if ($day > $today || $day < $today->modify('-2 years')) {
-                    throw WarmthRefused::weather('A day of the last two years, not one to come.');
+                    throw WarmthException::weather('A day of the last two years, not one to come.');
                 }
                 $cloud = $this->cloud($row['cloud'] ?? ($row['clouds'] ?? ''));
                 $low = $this->warmth($row['low'] ?? '', 8.0);
                 $high = $this->warmth($row['high'] ?? '', max($low, 8.0) + 5);
                 if ($high < $low) {
-                    throw WarmthRefused::weather('The high of a day is not below its low.');
+                    throw WarmthException::weather('The high of a day is not below its low.');
                 }
                 $rows[$day->format('Y-m-d')] = [
                     'house_id' => $house,
@@ -53,7 +53,7 @@ final readonly class TakeWeather
                     'low_c' => $low,
                     'high_c' => $high,
                 ];
-            } catch (WarmthRefused $no) {
+            } catch (WarmthException $no) {
                 $refused[] = ['row' => $line, 'sentence' => $no->sentence];
             }
         }
@@ -67,12 +67,12 @@ final readonly class TakeWeather
     private function cloud(string $typed): float
     {
         if (preg_match('/^(\d{1,3}(?:[.,]\d+)?)\s*(%?)$/D', trim($typed), $m) !== 1) {
-            throw WarmthRefused::weather('Clouds are a share from 0 to 1, or per cent.');
+            throw WarmthException::weather('Clouds are a share from 0 to 1, or per cent.');
         }
         $number = (float) str_replace(',', '.', $m[1]);
         $share = $m[2] === '%' || $number > 1 ? $number / 100 : $number;
 
-        return $share <= 1 ? $share : throw WarmthRefused::weather('Clouds are a share from 0 to 1, or per cent.');
+        return $share <= 1 ? $share : throw WarmthException::weather('Clouds are a share from 0 to 1, or per cent.');
     }
 
     private function warmth(string $typed, float $else): float
@@ -82,6 +82,6 @@ final readonly class TakeWeather
         }
         $celsius = Readings::warmth($typed);
 
-        return $celsius >= -60 && $celsius <= 60 ? round($celsius, 1) : throw WarmthRefused::weather('No day is so warm or so cold.');
+        return $celsius >= -60 && $celsius <= 60 ? round($celsius, 1) : throw WarmthException::weather('No day is so warm or so cold.');
     }
 }

@@ -20,7 +20,7 @@ use App\Responses\AgainView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Kettle\Recipe\Again;
-use Kettle\Recipe\WishRefused;
+use Kettle\Recipe\WishException;
 
 /** A batch: begun, followed, strained, bottled, undone. Each write answers with the batch as it stands. */
 final class BatchController extends Controller
@@ -52,7 +52,7 @@ final class BatchController extends Controller
     {
         $times = $request->query('times');
         if ($times !== null && (! is_string($times) || ! is_numeric($times))) {
-            throw WishRefused::one('times', 'unreadable', 'Say how many times as large, such as 2 or 0.5.');
+            throw WishException::one('times', 'unreadable', 'Say how many times as large, such as 2 or 0.5.');
         }
 
         return $this->json(new AgainView(Again::wish($batch->wish, $batch->plan->document, $times === null ? null : (float) $times)));

@@ -22,9 +22,9 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 use Kettle\Diary\Availability;
-use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\DiaryException;
 use Kettle\Measure\Kind;
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 use Kettle\Vessel\Jar as CoreJar;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
@@ -175,7 +175,7 @@ final class HouseController extends Controller
         $kitchen = $this->kitchens->plain();
         try {
             return $kitchen->reader()->within($typed, Kind::Temperature, $kitchen->fahrenheit ? '°F' : '°C', 0.1, 40)->value;
-        } catch (Refused $refused) {
+        } catch (RefusedException $refused) {
             throw $refused->about('room');
         }
     }
@@ -200,7 +200,7 @@ final class HouseController extends Controller
     /**
      * @param  array<int, string>  $home
      *
-     * @throws DiaryRefused when it cannot be read
+     * @throws DiaryException when it cannot be read
      */
     private static function checkPresence(string $wake, string $bed, array $home): void
     {
@@ -208,7 +208,7 @@ final class HouseController extends Controller
         foreach ($home as $day => $hours) {
             try {
                 $presence->atHome([$day => $hours]);
-            } catch (DiaryRefused $refused) {
+            } catch (DiaryException $refused) {
                 throw $refused->about('home.'.($day - 1));
             }
         }

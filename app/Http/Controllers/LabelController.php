@@ -18,7 +18,7 @@ use App\Pages\Press\LabelPresenter;
 use App\Responses\CardView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
-use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\DiaryException;
 use Kettle\Material\Tables;
 use Kettle\Recipe\KitchenCard;
 
@@ -134,7 +134,7 @@ final class LabelController extends Controller
 
         return $bottles !== []
             ? $bottles
-            : throw new DiaryRefused('not_open', 'There are no bottles to label yet. Fill them first, or print the jar tag.');
+            : throw new DiaryException('not_open', 'There are no bottles to label yet. Fill them first, or print the jar tag.');
     }
 
     private function address(Batch $batch): string

@@ -21,10 +21,10 @@ use App\Pages\Press\ScalePresenter;
 use App\Responses\YieldList;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\DiaryException;
 use Kettle\Diary\Stage;
 use Kettle\Infusion\Uptake;
-use Kettle\Infusion\YieldRefused;
+use Kettle\Infusion\YieldException;
 
 /** From the cloth to the shelf and after: poured off, filled, kept, used, smelled; what went wrong; what was learned. */
 final class PressController extends Controller
@@ -43,7 +43,7 @@ final class PressController extends Controller
     public function filling(Requests\AskFilling $form, Batch $batch, PressPresenter $words): JsonResponse
     {
         if (! in_array($batch->stage, [Stage::Settling, Stage::Poured], true)) {
-            throw DiaryRefused::notOpen('bottle');
+            throw DiaryException::notOpen('bottle');
         }
         $fixed = array_map(
             fn (array $line) => ['size' => (string) $line['size'], 'count' => (int) $line['count']],
@@ -150,7 +150,7 @@ final class PressController extends Controller
     {
         $way = $this->asked($request, 'way');
         if (! in_array($way, Uptake::WAYS, true)) {
-            throw new YieldRefused('unknown', 'Herb is drained, squeezed or pressed.', 'way');
+            throw new YieldException('unknown', 'Herb is drained, squeezed or pressed.', 'way');
         }
 
         return $this->json($words->view(mb_substr($this->asked($request, 'form'), 0, 60), $way));

@@ -5,7 +5,7 @@ namespace App\Http\Controllers;
 use App\Actions\Stores\CheckLot;
 use App\Actions\Stores\LotsCsv;
 use App\Actions\Stores\SaveLot;
-use App\Files\CsvRefused;
+use App\Files\CsvException;
 use App\Http\Requests;
 use App\Models\Lot;
 use App\OpenApi\Adds;
@@ -123,7 +123,7 @@ final class StoresController extends Controller
     {
         $bytes = base64_decode($form->string('csv')->toString(), true);
 
-        return $this->json($csv->read($bytes === false ? throw CsvRefused::notText() : $bytes, $form->boolean('do')));
+        return $this->json($csv->read($bytes === false ? throw CsvException::notText() : $bytes, $form->boolean('do')));
     }
 
     private function lot(Lot $lot): JsonResponse

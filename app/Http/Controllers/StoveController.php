@@ -21,7 +21,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Kettle\Caution\Caution;
 use Kettle\Vessel\WaterBath;
-use Kettle\Warmth\WarmthRefused;
+use Kettle\Warmth\WarmthException;
 
 /** What is warm: begun, watched, tended, ended. Each write answers with the pot as it stands. */
 final class StoveController extends Controller
@@ -113,10 +113,10 @@ final class StoveController extends Controller
         $typed = $form->string('warmth')->trim()->toString();
         $took = $take($session, $this->probeOf($session), [['at' => $session->now(), 'c' => $this->page->asTyped($typed)]]);
         if ($took['refused'] !== []) {
-            throw (new WarmthRefused('out_of_range', $took['refused'][0]['sentence']))->about('warmth');
+            throw (new WarmthException('out_of_range', $took['refused'][0]['sentence']))->about('warmth');
         }
         if ($took['taken'] === 0) {
-            throw (new WarmthRefused('doubled', 'There is a reading of this very second already. Wait a moment.'))->about('warmth');
+            throw (new WarmthException('doubled', 'There is a reading of this very second already. Wait a moment.'))->about('warmth');
         }
 
         return $this->pot($session->refresh());
@@ -136,11 +136,11 @@ final class StoveController extends Controller
     private function probeOf(StoveSession $session): Probe
     {
         if ($session->state === StoveSession::ENDED) {
-            throw new WarmthRefused('ended', 'This is over; nothing is added to it any more.', 'readings');
+            throw new WarmthException('ended', 'This is over; nothing is added to it any more.', 'readings');
         }
         $standing = $session->probes()->orderBy('probe_id')->with('probe')->first();
 
-        return $standing->probe ?? throw new WarmthRefused('unknown', 'No thermometer stands in this pot.', 'readings');
+        return $standing->probe ?? throw new WarmthException('unknown', 'No thermometer stands in this pot.', 'readings');
     }
 
     private function pot(StoveSession $session): JsonResponse

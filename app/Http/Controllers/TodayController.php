@@ -10,7 +10,7 @@ use App\OpenApi\Reads;
 use App\Pages\Today\TodayPage;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
-use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\DiaryException;
 use Kettle\Diary\Step;
 
 /** What wants doing now and in the coming days, and several jars shaken at once. */
@@ -32,7 +32,7 @@ final class TodayController extends Controller
             foreach ($batches as $batch) {
                 try {
                     $record($batch, Step::Shake->value, 'done', null, null);
-                } catch (DiaryRefused) {
+                } catch (DiaryException) {
                     // Strained or shaken by somebody else meanwhile: the others still count.
                 }
             }

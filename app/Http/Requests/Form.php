@@ -4,7 +4,7 @@ namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
 use Kettle\Ask\Schemas;
-use Kettle\Recipe\WishRefused;
+use Kettle\Recipe\WishException;
 
 /** A request body with rules, refused in plain sentences. */
 abstract class Form extends FormRequest
@@ -26,7 +26,7 @@ abstract class Form extends FormRequest
             return;
         }
         if (array_key_exists('house', $wish)) {
-            throw WishRefused::one('house', 'unknown_field', 'The house of a wish is the one it is sent to. Leave it out.');
+            throw WishException::one('house', 'unknown_field', 'The house of a wish is the one it is sent to. Leave it out.');
         }
         app(Schemas::class)->wish($wish);
     }

@@ -15,7 +15,7 @@ use Kettle\Batch\Line\ColourLook;
 use Kettle\Batch\Line\ScentLook;
 use Kettle\Batch\Logbook;
 use Kettle\Warmth\Approach;
-use Kettle\Warmth\WarmthRefused;
+use Kettle\Warmth\WarmthException;
 
 /** The looks at a jar, and the end they go towards. */
 final readonly class LookPresenter
@@ -143,7 +143,7 @@ final readonly class LookPresenter
                         max(1, (int) round($error * 100)),
                         $this->when($batch, $fit->when(0.9)),
                     );
-        } catch (WarmthRefused) {
+        } catch (WarmthException) {
             $says =
                 $after === []
                     ? ($kind === 'colour'

@@ -20,7 +20,7 @@ final readonly class WarmthPresenter
 
     public function of(Batch $batch): BatchWarmth
     {
-        $course = $this->records->course($batch);
+        $progress = $this->records->progress($batch);
         $planned = $batch->plan->method->hours;
         $jars = StoveJar::query()
             ->where('batch_id', $batch->id)
@@ -29,7 +29,7 @@ final readonly class WarmthPresenter
             ->limit(self::SESSIONS)
             ->with(['session.jars.batch', 'session.probes.probe', 'session.cooker'])
             ->get();
-        $had = $course->warmed->hours();
+        $had = $progress->warmed->hours();
         $sessions = [];
         foreach ($jars as $jar) {
             $view = $this->stove->view($jar->session);
@@ -53,7 +53,7 @@ final readonly class WarmthPresenter
             AmountWriter::clockSpan($had),
             AmountWriter::span($planned),
             $planned > 0 ? round(min(1.0, $had / $planned), 4) : 0.0,
-            $next !== null && $course->warmed->onSince === null
+            $next !== null && $progress->warmed->onSince === null
                 ? 'next warm '.
                     $this->times->due($next).
                     ($batch->diary->cookerName === null ? '' : ', in the '.$batch->diary->cookerName)

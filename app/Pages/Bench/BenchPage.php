@@ -22,7 +22,7 @@ use Kettle\Material\Wax;
 use Kettle\Measure\AmountWriter;
 use Kettle\Recipe\KitchenCard;
 use Kettle\Recipe\Planning;
-use Kettle\Recipe\WishRefused;
+use Kettle\Recipe\WishException;
 
 /** What there is to choose from at the bench. */
 final readonly class BenchPage
@@ -32,7 +32,7 @@ final readonly class BenchPage
     /**
      * @param  array<mixed>  $wish
      *
-     * @throws WishRefused
+     * @throws WishException
      */
     public function card(array $wish): CardView
     {

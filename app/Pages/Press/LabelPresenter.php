@@ -3,8 +3,8 @@
 namespace App\Pages\Press;
 
 use App\House\Times;
+use App\Labels\LabelException;
 use App\Labels\LabelLayout;
-use App\Labels\LabelRefused;
 use App\Labels\LabelSheet;
 use App\Labels\LabelSize;
 use App\Labels\Sheet;
@@ -155,17 +155,17 @@ final readonly class LabelPresenter
     /**
      * @param  array{size: string, start: int, names: string, fields: list<string>, words: string}  $label
      *
-     * @throws LabelRefused
+     * @throws LabelException
      */
     public function check(array $label): void
     {
         $size = LabelSize::named($label['size'], $this->tables);
         if ($label['start'] > $size->each()) {
-            throw LabelRefused::start($label['start'], $size->each());
+            throw LabelException::start($label['start'], $size->each());
         }
         foreach ($label['fields'] as $field) {
             if (! isset(self::FIELDS[$field])) {
-                throw LabelRefused::field($field);
+                throw LabelException::field($field);
             }
         }
     }
@@ -346,7 +346,7 @@ final readonly class LabelPresenter
 
         return array_values(
             array_filter([
-                $must ? LabelRefused::unsaid()->getMessage() : '',
+                $must ? LabelException::unsaid()->getMessage() : '',
                 $cut === '' ? '' : "Not all of it fits, even small: {$cut}. Take a larger label, or leave something out.",
                 $missing === '' ? '' : "The label’s letters have no shape for {$missing}; a box is printed in their place.",
             ]),

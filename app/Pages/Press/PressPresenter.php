@@ -208,13 +208,13 @@ final readonly class PressPresenter
     /** @return list<DoneSign> */
     private function signs(Batch $batch, Straining $straining): array
     {
-        $course = $this->records->course($batch);
+        $progress = $this->records->progress($batch);
         $hours = $batch->plan->method->hours;
         $looks = $this->records->log($batch)->all(Look::class);
 
-        return array_map(function (array $sign) use ($batch, $course, $hours, $looks): DoneSign {
+        return array_map(function (array $sign) use ($batch, $progress, $hours, $looks): DoneSign {
             [$known, $evidence] = match ($sign['id']) {
-                'time' => $this->time($batch, $course->warmed->hours(), $hours),
+                'time' => $this->time($batch, $progress->warmed->hours(), $hours),
                 'colour' => [
                     null,
                     $looks === []

@@ -23,7 +23,7 @@ final readonly class OutlookPresenter
     /**
      * @param  list<string>  $uids of batches
      *
-     * @throws \Kettle\Reason\Refused
+     * @throws \Kettle\Reason\RefusedException
      */
     public function __invoke(string $cookerUid, string $setting, array $uids, string $school, ?float $pouredC): PotOutlook
     {

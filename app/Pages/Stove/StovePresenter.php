@@ -20,7 +20,7 @@ use App\Responses\RefusedReading;
 use App\Responses\StovePage;
 use App\Responses\StoveWaiting;
 use Kettle\Diary\CookerPlace;
-use Kettle\Diary\Course;
+use Kettle\Diary\Progress;
 use Kettle\Diary\Routine;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Step;
@@ -167,16 +167,16 @@ final readonly class StovePresenter
         $waiting = $pans = [];
         foreach ($batches as $batch) {
             $routine = $this->records->of($batch)->routine();
-            $course = $this->records->course($batch, presence: $presence);
-            if ($course->warmed->left($routine->hours) <= 0 && $course->warmed->onSince === null) {
+            $progress = $this->records->progress($batch, presence: $presence);
+            if ($progress->warmed->left($routine->hours) <= 0 && $progress->warmed->onSince === null) {
                 continue;
             }
             if ($routine->method->has(Method::IN_PAN)) {
-                $pans[] = $this->pan($batch, $course, $routine);
+                $pans[] = $this->pan($batch, $progress, $routine);
             } elseif ($batch->plan->method->targetC !== null) {
                 $waiting[] = $this->jars(
                     $batch,
-                    $course,
+                    $progress,
                     $routine,
                     array_map(
                         fn (CookerPlace $place) => $place->cooker->id,
@@ -190,7 +190,7 @@ final readonly class StovePresenter
     }
 
     /** @param  list<string>  $cookers those its method is done in */
-    private function jars(Batch $batch, Course $course, Routine $routine, array $cookers): StoveWaiting
+    private function jars(Batch $batch, Progress $progress, Routine $routine, array $cookers): StoveWaiting
     {
         $method = $batch->plan->method;
         $next = $batch->diary?->next();
@@ -203,8 +203,8 @@ final readonly class StovePresenter
             $batch->shelf->jar,
             $method->name,
             $this->words->warmth($method->targetOrUsual()),
-            ($course->warmed->hours() > 0
-                ? AmountWriter::clockSpan($course->warmed->hours()).' of '.AmountWriter::clockSpan($routine->hours).' had'
+            ($progress->warmed->hours() > 0
+                ? AmountWriter::clockSpan($progress->warmed->hours()).' of '.AmountWriter::clockSpan($routine->hours).' had'
                 : AmountWriter::clockSpan($routine->hours).' at warmth').$warmUp,
             $next === null ? '' : $this->times->due($next),
             $batch->stage === Stage::Steeping,
@@ -217,15 +217,15 @@ final readonly class StovePresenter
         );
     }
 
-    private function pan(Batch $batch, Course $course, Routine $routine): PanCard
+    private function pan(Batch $batch, Progress $progress, Routine $routine): PanCard
     {
         $method = $batch->plan->method;
         $open = array_values(
-            array_filter($course->tasks, fn (Task $task) => $task->open && in_array($task->step, [Step::WarmOn, Step::WarmOff], true)),
+            array_filter($progress->tasks, fn (Task $task) => $task->open && in_array($task->step, [Step::WarmOn, Step::WarmOff], true)),
         );
-        $stir = array_values(array_filter($course->tasks, fn (Task $task) => $task->step === Step::Shake))[0] ?? null;
-        $off = array_values(array_filter($course->tasks, fn (Task $task) => $task->step === Step::WarmOff))[0] ?? null;
-        $since = $course->warmed->onSince;
+        $stir = array_values(array_filter($progress->tasks, fn (Task $task) => $task->step === Step::Shake))[0] ?? null;
+        $off = array_values(array_filter($progress->tasks, fn (Task $task) => $task->step === Step::WarmOff))[0] ?? null;
+        $since = $progress->warmed->onSince;
         $ceiling = $method->ceilingC ?? 105.0;
 
         return new PanCard(

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Kettle\Keeping;
 
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 
 /** A way of keeping the tables do not know, or an amount that cannot be. */
-final class KeepingRefused extends Refused
+final class KeepingException extends RefusedException
 {
     /** @param  list<string>  $known */
     public static function unknown(string $what, string $id, array $known): self

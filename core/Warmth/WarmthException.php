@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Kettle\Warmth;
 
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 
 /** A warmth, a pot, a log or a colour that cannot be. */
-final class WarmthRefused extends Refused
+final class WarmthException extends RefusedException
 {
     public static function water(float $celsius): self
     {

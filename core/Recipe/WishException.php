@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 use Kettle\Reason\Way;
 
 /**
  * A wish that cannot be planned. Carries every fault found, so that all can be mended at once.
  */
-final class WishRefused extends \DomainException
+final class WishException extends \DomainException
 {
     /**
      * @param non-empty-list<array{field: string, reason: string, sentence: string, ways?: list<array{id: string,
@@ -30,13 +30,13 @@ final class WishRefused extends \DomainException
         return new self($faults);
     }
 
-    public static function from(Refused $refused): self
+    public static function from(RefusedException $refused): self
     {
         return new self([$refused->toArray()]);
     }
 
     /** @param  list<Way>  $ways what would do instead */
-    public static function withWays(Refused $refused, array $ways): self
+    public static function withWays(RefusedException $refused, array $ways): self
     {
         return new self([$refused->toArray() + ['ways' => array_map(fn (Way $way) => $way->toArray(), $ways)]]);
     }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Kettle\Share;
 
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 
 /** A recipe that cannot be read. */
-final class RecipeRefused extends Refused
+final class RecipeException extends RefusedException
 {
     public static function empty(): self
     {

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Kettle\Measure;
 
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 
 /** A ratio of herb to oil that cannot be read or planned. */
-final class RatioRefused extends Refused
+final class RatioException extends RefusedException
 {
     public static function unreadable(string $typed): self
     {

@@ -2,10 +2,10 @@
 
 namespace App\Labels;
 
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 
 /** A label that cannot be printed so. */
-final class LabelRefused extends Refused
+final class LabelException extends RefusedException
 {
     public static function size(string $id): self
     {

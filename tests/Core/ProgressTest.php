@@ -1,21 +1,21 @@
 <?php
 
 use Kettle\Diary\Availability;
-use Kettle\Diary\Course;
-use Kettle\Diary\DiaryRefused;
+use Kettle\Diary\DiaryException;
 use Kettle\Diary\Event;
+use Kettle\Diary\Progress;
 use Kettle\Diary\Routine;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Task;
 use Kettle\Infusion\Methods;
 use Kettle\Infusion\Outcome;
-use Kettle\Infusion\YieldRefused;
+use Kettle\Infusion\YieldException;
 use Kettle\Keeping\ShelfLife;
 use Kettle\Material\Tables;
 
-function course(string $method, float $hours, array $events): Course
+function progress(string $method, float $hours, array $events): Progress
 {
-    return Course::follow(
+    return Progress::follow(
         new Routine((new Methods(Tables::shipped()))->method($method), $hours),
         new DateTimeImmutable('2026-11-24T10:00:00Z'),
         Availability::between('07:00', '22:30'),
@@ -29,57 +29,57 @@ function at(string $moment): DateTimeImmutable
 }
 
 /** @return array<string, string> when each open task is due */
-function due(Course $course): array
+function due(Progress $progress): array
 {
-    $open = array_filter($course->tasks, fn (Task $task) => $task->open);
+    $open = array_filter($progress->tasks, fn (Task $task) => $task->open);
 
     return array_combine(array_map(fn (Task $t) => $t->key(), $open), array_map(fn (Task $t) => $t->dueAt->format('m-d H:i'), $open));
 }
 
 it('asks first that the jar be filled', function () {
-    $course = course('cold', 672, []);
-    expect($course->stage)
+    $progress = progress('cold', 672, []);
+    expect($progress->stage)
         ->toBe(Stage::Planned)
-        ->and(due($course))
+        ->and(due($progress))
         ->toBe(['fill' => '11-24 10:00']);
 });
 
 it('moves everything with the day it was really filled', function () {
-    $course = course('cold', 672, [Event::done('fill', at('2026-11-27 15:00'))]);
-    expect($course->stage)
+    $progress = progress('cold', 672, [Event::done('fill', at('2026-11-27 15:00'))]);
+    expect($progress->stage)
         ->toBe(Stage::Steeping)
-        ->and(due($course))
+        ->and(due($progress))
         ->toBe(['top_up' => '11-27 16:00', 'shake' => '11-28 09:00', 'check' => '12-04 09:00', 'strain' => '12-25 09:00']);
 });
 
 it('asks for the next shake after the last, and not for all that were missed', function () {
-    $course = course('cold', 672, [Event::done('fill', at('2026-11-24 10:00')), Event::done('shake', at('2026-12-02 20:00'))]);
-    expect(due($course)['shake'])->toBe('12-03 09:00');
-    $skipped = course('cold', 672, [Event::done('fill', at('2026-11-24 10:00')), Event::skipped('shake', at('2026-12-05 08:00'))]);
+    $progress = progress('cold', 672, [Event::done('fill', at('2026-11-24 10:00')), Event::done('shake', at('2026-12-02 20:00'))]);
+    expect(due($progress)['shake'])->toBe('12-03 09:00');
+    $skipped = progress('cold', 672, [Event::done('fill', at('2026-11-24 10:00')), Event::skipped('shake', at('2026-12-05 08:00'))]);
     expect(due($skipped)['shake'])->toBe('12-06 09:00');
 });
 
 it('puts off what is put off, until it is done', function () {
     $fill = Event::done('fill', at('2026-11-24 10:00'));
     $later = Event::putOff('strain', at('2026-12-22 09:00'), at('2026-12-24 09:00'));
-    expect(due(course('cold', 672, [$fill, $later]))['strain'])->toBe('12-24 09:00');
+    expect(due(progress('cold', 672, [$fill, $later]))['strain'])->toBe('12-24 09:00');
     $shake = [$fill, Event::putOff('shake', at('2026-11-25 09:00'), at('2026-11-28 09:00')), Event::done('shake', at('2026-11-28 10:00'))];
-    expect(due(course('cold', 672, $shake))['shake'])->toBe('11-29 09:00');
+    expect(due(progress('cold', 672, $shake))['shake'])->toBe('11-29 09:00');
 });
 
 it('goes from the cloth to the bottle', function () {
     $events = [Event::done('fill', at('2026-11-24 10:00')), Event::done('strain', at('2026-12-22 15:00'))];
-    $settling = course('cold', 672, $events);
+    $settling = progress('cold', 672, $events);
     expect($settling->stage)
         ->toBe(Stage::Settling)
         ->and(due($settling))
         ->toMatchArray(['decant' => '12-23 15:00']);
-    $poured = course('cold', 672, [...$events, Event::done('decant', at('2026-12-23 16:00'))]);
+    $poured = progress('cold', 672, [...$events, Event::done('decant', at('2026-12-23 16:00'))]);
     expect($poured->stage)
         ->toBe(Stage::Poured)
         ->and(due($poured))
         ->toBe(['bottle' => '12-23 16:00']);
-    $bottled = course('cold', 672, [
+    $bottled = progress('cold', 672, [
         ...$events,
         Event::done('decant', at('2026-12-23 16:00')),
         Event::done('bottle', at('2026-12-23 17:00')),
@@ -88,34 +88,34 @@ it('goes from the cloth to the bottle', function () {
 });
 
 it('does not let a settled oil wait on the middle of the night', function () {
-    $course = course('cold', 672, [Event::done('fill', at('2026-11-24 10:00')), Event::done('strain', at('2026-12-22 23:10'))]);
-    expect(due($course)['decant'])->toBe('12-24 07:00');
+    $progress = progress('cold', 672, [Event::done('fill', at('2026-11-24 10:00')), Event::done('strain', at('2026-12-22 23:10'))]);
+    expect(due($progress)['decant'])->toBe('12-24 07:00');
 });
 
 it('warms by sessions, shaking between on and off', function () {
     $fill = Event::done('fill', at('2026-11-24 10:05'));
-    expect(due(course('slow-cooker', 8, [$fill])))->toBe(['warm_on' => '11-24 10:35']);
+    expect(due(progress('slow-cooker', 8, [$fill])))->toBe(['warm_on' => '11-24 10:35']);
     $on = [$fill, Event::done('warm_on', at('2026-11-24 11:00'))];
-    expect(due(course('slow-cooker', 8, $on)))->toBe(['shake' => '11-24 13:00', 'warm_off' => '11-24 19:00']);
+    expect(due(progress('slow-cooker', 8, $on)))->toBe(['shake' => '11-24 13:00', 'warm_off' => '11-24 19:00']);
     $off = [...$on, Event::done('warm_off', at('2026-11-24 19:00'))];
-    expect(due(course('slow-cooker', 8, $off)))->toBe(['strain' => '11-24 19:30']);
+    expect(due(progress('slow-cooker', 8, $off)))->toBe(['strain' => '11-24 19:30']);
 });
 
 it('does nothing more for what was discarded, and says what is not open', function () {
-    $course = course('cold', 672, [Event::discarded(at('2026-11-25 10:00'))]);
-    expect($course->stage)
+    $progress = progress('cold', 672, [Event::discarded(at('2026-11-25 10:00'))]);
+    expect($progress->stage)
         ->toBe(Stage::Discarded)
-        ->and($course->tasks)
+        ->and($progress->tasks)
         ->toBe([])
-        ->and(fn () => $course->open('shake'))
-        ->toThrow(DiaryRefused::class, 'nothing to shake');
+        ->and(fn () => $progress->open('shake'))
+        ->toThrow(DiaryException::class, 'nothing to shake');
 });
 
 it('refuses a day without hours', function (string $from, string $to) {
     Availability::between($from, $to);
 })
     ->with([['22:00', '07:00'], ['07:00', '09:00'], ['7am', '22:00'], ['25:00', '26:00']])
-    ->throws(DiaryRefused::class);
+    ->throws(DiaryException::class);
 
 it('tells a yield within, below and above what was expected', function () {
     $expected = ['low' => 220.0, 'value' => 260.0, 'high' => 300.0];
@@ -129,9 +129,9 @@ it('tells a yield within, below and above what was expected', function () {
         ->and(Outcome::of(250, 348, 70, $expected)->uptakeMlPerG)
         ->toEqualWithDelta(1.4, 1e-9)
         ->and(fn () => Outcome::of(360, 348, 70, $expected))
-        ->toThrow(YieldRefused::class, 'cannot come out')
+        ->toThrow(YieldException::class, 'cannot come out')
         ->and(fn () => Outcome::of(0, 348, 70, $expected))
-        ->toThrow(YieldRefused::class);
+        ->toThrow(YieldException::class);
 });
 
 it('counts months by the calendar', function () {
@@ -145,16 +145,16 @@ it('counts months by the calendar', function () {
 });
 
 it('warms the oil first where it is poured hot, and pours it then', function () {
-    expect(due(course('poured-hot', 336, [])))->toBe(['warm_oil' => '11-24 10:00']);
-    $warm = course('poured-hot', 336, [Event::done('warm_oil', at('2026-11-24 10:20'))]);
+    expect(due(progress('poured-hot', 336, [])))->toBe(['warm_oil' => '11-24 10:00']);
+    $warm = progress('poured-hot', 336, [Event::done('warm_oil', at('2026-11-24 10:20'))]);
     expect(due($warm))->toBe(['fill' => '11-24 10:00']);
     // Who has it warm already says so, and pours.
-    expect(due(course('poured-hot', 336, [Event::skipped('warm_oil', at('2026-11-24 10:20'))])))->toHaveKey('fill');
-    $filled = course('poured-hot', 336, [Event::done('warm_oil', at('2026-11-24 10:20')), Event::done('fill', at('2026-11-24 10:30'))]);
+    expect(due(progress('poured-hot', 336, [Event::skipped('warm_oil', at('2026-11-24 10:20'))])))->toHaveKey('fill');
+    $filled = progress('poured-hot', 336, [Event::done('warm_oil', at('2026-11-24 10:20')), Event::done('fill', at('2026-11-24 10:30'))]);
     expect(due($filled))
         ->toHaveKey('strain')
         ->not->toHaveKey('warm_oil')
-        ->and(array_keys(due(course('cold', 336, []))))
+        ->and(array_keys(due(progress('cold', 336, []))))
         ->toBe(['fill']);
 });
 
@@ -181,7 +181,7 @@ it('asks for nothing to be begun after bed, before up, or too late to be done be
             [[], [Event::done('fill', $start)], [Event::done('fill', $start), Event::done('strain', $start->modify('+5 hours'))]] as $events
         ) {
             $routine = new Routine((new Methods(Tables::shipped()))->method($method), $hours, warmUpMin: 30);
-            foreach (Course::follow($routine, $start, $presence, $events)->tasks as $task) {
+            foreach (Progress::follow($routine, $start, $presence, $events)->tasks as $task) {
                 if ($task->step->isWaiting() || ($task->key() === 'warm_off' && ! $routine->method->tending->attended)) {
                     continue;
                 }

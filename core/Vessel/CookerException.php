@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Kettle\Vessel;
 
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 
 /** A cooker that cannot be, or jars that it cannot take. */
-final class CookerRefused extends Refused
+final class CookerException extends RefusedException
 {
     public static function shape(): self
     {

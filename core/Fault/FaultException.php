@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Kettle\Fault;
 
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 
 /** Nothing was seen, or what nobody here knows. */
-final class FaultRefused extends Refused
+final class FaultException extends RefusedException
 {
     public static function nothingSeen(): self
     {

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Kettle\Material;
 
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 
 /** A herb, form or oil that is unknown, or a blend that does not add up. */
-final class MaterialRefused extends Refused
+final class MaterialException extends RefusedException
 {
     public static function unknown(string $what, string $id): self
     {

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Kettle\Stores;
 
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 
 /** A lot, a taking or a check that cannot be. */
-final class LotRefused extends Refused
+final class LotException extends RefusedException
 {
     public static function kind(): self
     {

@@ -14,7 +14,7 @@ use Kettle\Time\Later;
  * Nothing here is remembered apart from the events, so striking one out undoes it wholly. When the
  * jar is filled on another day than planned, everything after moves with it.
  */
-final readonly class Course
+final readonly class Progress
 {
     /** Between looks at a jar on the shelf, hours. */
     private const CHECK_EVERY_H = 168;
@@ -136,7 +136,7 @@ final readonly class Course
         return new self($stage, $tasks, $timetable, $filledAt, $strainedAt, $warmed, $warmFrom);
     }
 
-    /** @throws DiaryRefused when no such task is open */
+    /** @throws DiaryException when no such task is open */
     public function open(string $key): Task
     {
         foreach ($this->tasks as $task) {
@@ -144,13 +144,13 @@ final readonly class Course
                 return $task;
             }
         }
-        throw DiaryRefused::notOpen(Step::tryFrom(explode('-', $key)[0])?->verb() ?? 'do');
+        throw DiaryException::notOpen(Step::tryFrom(explode('-', $key)[0])?->verb() ?? 'do');
     }
 
     /**
      * The next time it is put to warm, open yet or not: it may be moved before the jar is filled.
      *
-     * @throws DiaryRefused when it has had all its warmth, or is warm now
+     * @throws DiaryException when it has had all its warmth, or is warm now
      */
     public function nextWarming(): Task
     {
@@ -159,7 +159,7 @@ final readonly class Course
                 return $task;
             }
         }
-        throw DiaryRefused::notOpen(Step::WarmOn->verb());
+        throw DiaryException::notOpen(Step::WarmOn->verb());
     }
 
     /** @return list<Task> */

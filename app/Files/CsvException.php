@@ -2,10 +2,10 @@
 
 namespace App\Files;
 
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 
 /** A file that cannot be read as CSV with the columns that are wanted. */
-final class CsvRefused extends Refused
+final class CsvException extends RefusedException
 {
     public static function empty(): self
     {

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Kettle\Infusion;
 
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 
 /** A method or school that is unknown, or does not suit what is planned. */
-final class MethodRefused extends Refused
+final class MethodException extends RefusedException
 {
     public static function unknown(string $id): self
     {

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Kettle\Infusion;
 
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 
 /** A strained amount that cannot be. */
-final class YieldRefused extends Refused
+final class YieldException extends RefusedException
 {
     public static function nothing(): self
     {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Stores;
 
 /** A lot that cannot be taken in; carries every fault found, so that all can be mended at once. */
-final class LotsRefused extends \DomainException
+final class LotsException extends \DomainException
 {
     /** @param  non-empty-list<array{field: string, reason: string, sentence: string}>  $faults */
     private function __construct(public readonly array $faults)

@@ -10,7 +10,7 @@ namespace Kettle\Reason;
  * Each room throws its own subclass. `$field` is the path of the input at fault in the wish
  * (for example "herb.mass"), empty where no single input is to blame.
  */
-abstract class Refused extends \DomainException
+abstract class RefusedException extends \DomainException
 {
     final public function __construct(public readonly string $reason, public readonly string $sentence, public readonly string $field = '')
     {

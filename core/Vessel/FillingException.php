@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Kettle\Vessel;
 
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 
 /** Bottles that cannot be filled from the oil there is. */
-final class FillingRefused extends Refused
+final class FillingException extends RefusedException
 {
     public static function none(): self
     {

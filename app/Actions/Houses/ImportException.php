@@ -2,10 +2,10 @@
 
 namespace App\Actions\Houses;
 
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 
 /** A file that cannot be taken in. Nothing of it has been. */
-final class ImportRefused extends Refused
+final class ImportException extends RefusedException
 {
     public static function broken(): self
     {

@@ -6,10 +6,10 @@ namespace Kettle\Vessel;
 
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 
 /** A jar that cannot be, or cannot hold what is asked of it. */
-final class JarRefused extends Refused
+final class JarException extends RefusedException
 {
     public static function brim(float $ml): self
     {

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Kettle\Diary;
 
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 
 /** A time, a day or a step that the diary cannot take. */
-final class DiaryRefused extends Refused
+final class DiaryException extends RefusedException
 {
     public static function time(string $typed): self
     {

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Kettle\Measure;
 
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 
 /** An amount as written could not be taken as the amount that was wanted. */
-final class AmountRefused extends Refused
+final class AmountException extends RefusedException
 {
     public static function unreadable(string $typed, Kind $wanted): self
     {

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Kettle\Caution;
 
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 
 /** Something that would not be safe, or a caution nobody has read. */
-final class CautionRefused extends Refused
+final class CautionException extends RefusedException
 {
     public static function untested(string $herb): self
     {

@@ -2,10 +2,10 @@
 
 namespace App\Actions\Diary;
 
-use Kettle\Reason\Refused;
+use Kettle\Reason\RefusedException;
 
 /** A calendar that cannot be read, or a while away that cannot be. */
-final class CalendarRefused extends Refused
+final class CalendarException extends RefusedException
 {
     public static function unreadable(): self
     {
