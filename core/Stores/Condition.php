@@ -77,7 +77,7 @@ final readonly class Condition
             $months = $cupboard->carriers()[$lot->material]->months->opened;
 
             return [
-                'day' => $lot->dates->openedOn->modify('+'.(int) round($months * ShelfLife::DAYS_A_MONTH).' days'),
+                'day' => ShelfLife::after($lot->dates->openedOn, $months),
                 'says' => sprintf(
                     'Opened %s; this oil keeps about %g months once opened.',
                     $lot->dates->openedOn->format('j M Y'),
@@ -99,7 +99,7 @@ final readonly class Condition
             $form = $cupboard->forms()[$lot->form ?? ''] ?? null;
             if ($form !== null) {
                 return [
-                    'day' => $lot->dates->gotOn->modify('+'.(int) round($form->keepsMonths * ShelfLife::DAYS_A_MONTH).' days'),
+                    'day' => ShelfLife::after($lot->dates->gotOn, $form->keepsMonths),
                     'says' => sprintf(
                         'Got %s; dried so, it is worth using for about %g months.',
                         $lot->dates->gotOn->format('j M Y'),

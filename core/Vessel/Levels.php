@@ -57,17 +57,4 @@ final readonly class Levels
     {
         return $this->coverMm() >= self::LEAST_COVER * $this->bedMm - 0.5;
     }
-
-    public static function ratioThatCovers(Jar $jar, HerbMix $mix, float $coverMm, float $headspaceMm, float $perGram = 1.0): ?float
-    {
-        $level = $jar->heightMm - $headspaceMm;
-        $bed = $level - $coverMm;
-        if ($bed <= 0) {
-            return null;
-        }
-        $mlPerGram = ($level * $mix->settledMlPerG) / $bed - $mix->ownMlPerG;
-        $rounded = ceil(($mlPerGram / $perGram) * 2) / 2;
-
-        return $rounded > 30 ? null : max(1.0, $rounded);
-    }
 }

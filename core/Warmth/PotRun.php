@@ -132,24 +132,6 @@ final readonly class PotRun
         return max(array_column($this->path, 'oil'));
     }
 
-    /** Water lost in all, kg. */
-    public function waterLost(): float
-    {
-        return $this->pot->waterKg - $this->path[count($this->path) - 1]['kg'];
-    }
-
-    /** Seconds until so much water is gone; null when it is not. */
-    public function losesBy(float $kg): ?float
-    {
-        foreach ($this->path as $point) {
-            if ($this->pot->waterKg - $point['kg'] >= $kg) {
-                return $point['s'];
-            }
-        }
-
-        return null;
-    }
-
     /**
      * @return array{float, float, float, float, float} changes of water and oil (K) and water (kg),
      *     heat to the room and with the steam (J)

@@ -75,15 +75,6 @@ it('fills to the headspace and no further, for every jar and form', function () 
     }
 });
 
-it('names a leaner ratio that does cover', function () {
-    foreach ((new Cupboard(Tables::shipped()))->forms() as $form) {
-        $jar = Jar::measured('', 'quart', 1000, 163);
-        $ratio = Levels::ratioThatCovers($jar, only($form), 25, 10);
-        $herb = Levels::mostHerb($jar, only($form), (float) $ratio, 10);
-        expect(Levels::in($jar, only($form), $herb, $herb * $ratio)->coverMm())->toBeGreaterThanOrEqual(24.99, $form->id);
-    }
-});
-
 it('never lowers the bed with more herb', function () {
     $form = (new Cupboard(Tables::shipped()))->form('twig');
     $jar = Jar::measured('', 'jar', 790, 150);

@@ -26,6 +26,8 @@ use Kettle\Warmth\StoveWatch;
 use Kettle\Warmth\WarmHours;
 use Kettle\Warmth\WarmthException;
 
+require_once dirname(__DIR__).'/Runs.php';
+
 /* Where the models of the stove and the rules of safety begin, end and turn, each by hand. */
 
 $dry = fn (array $of = []) => Pot::of(
@@ -59,7 +61,7 @@ it('begins a pot where it stands, and keeps a point each minute', function () us
         ->toEqualWithDelta(-4186 * log(0.8), 2.0)
         ->and($run->reaches(90.0))
         ->toBeNull()
-        ->and($run->losesBy(0.001))
+        ->and(losesBy($run, 0.001))
         ->toBeNull();
     // A run shorter than a point keeps is its beginning and nothing else.
     expect(PotRun::of($dry(), 30 / 3600)->at(30))->toBe(20.0);
@@ -87,12 +89,12 @@ it('loses so much water at a moment, and not before', function () use ($dry) {
     // At the boil 1500 W, less some 80 W to the room, take 0.63 g a second.
     $run = PotRun::of($dry(['watts' => 1500.0, 'open_m2' => 0.0]), 0.5);
     $boils = $run->reaches($run->pot->boilsAt() - 0.01);
-    $at = $run->losesBy(0.1);
+    $at = losesBy($run, 0.1);
     expect($at)
         ->toEqualWithDelta($boils + (0.1 * 2_256_400) / 1420, 65.0)
-        ->and($run->losesBy(0.0))
+        ->and(losesBy($run, 0.0))
         ->toBe(0.0)
-        ->and($run->losesBy(0.96))
+        ->and(losesBy($run, 0.96))
         ->toBeNull();
 });
 

@@ -10,6 +10,8 @@ use Kettle\Warmth\SunJar;
 use Kettle\Warmth\WarmHours;
 use Kettle\Warmth\WarmthException;
 
+require_once dirname(__DIR__).'/Runs.php';
+
 function coldPot(array $more = []): Pot
 {
     return Pot::of(
@@ -108,7 +110,7 @@ it('goes onward as it runs', function () {
     expect($now['oil'])
         ->toEqualWithDelta($run->settles(), 0.01)
         ->and($now['kg'])
-        ->toEqualWithDelta(2.2 - $run->waterLost(), 1e-4)
+        ->toEqualWithDelta(2.2 - waterLost($run), 1e-4)
         ->and($run->at(1830))
         ->toBeBetween($run->at(1800), $run->at(1860));
 });

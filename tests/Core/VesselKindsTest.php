@@ -14,6 +14,8 @@ use Kettle\Warmth\Pot;
 use Kettle\Warmth\PotRun;
 use Tests\Core\Support;
 
+require_once dirname(__DIR__).'/Runs.php';
+
 /** @return array<string, string> the steps of a plan, by id */
 function stepsOf(array $wish, array $house = []): array
 {
@@ -136,7 +138,7 @@ it('pours no water where a thing holds its own warmth', function () {
         ->toEqualWithDelta(43.0, 0.01)
         ->and($run->settles())
         ->toEqualWithDelta(43.0, 0.05)
-        ->and($run->waterLost())
+        ->and(waterLost($run))
         ->toBe(0.0)
         ->and($run->joules['in'])
         ->toEqualWithDelta($run->joules['stored'] + $run->joules['lost'], 0.01 * $run->joules['in']);

@@ -5,6 +5,8 @@ use Kettle\Warmth\Pot;
 use Kettle\Warmth\PotRun;
 use Kettle\Warmth\WarmthException;
 
+require_once dirname(__DIR__).'/Runs.php';
+
 // IAPWS, saturation pressure of water, quoted from memory: three figures.
 it('holds the saturation pressure of water', function (float $celsius, float $kPa) {
     expect(Air::saturation($celsius))->toEqualWithDelta($kPa, 0.002 * $kPa);
@@ -156,11 +158,11 @@ it('says when it is warm, where it settles, and when water is wanted', function 
         ->and($run->settles())
         ->toBeGreaterThan(43.0)
         ->toBeLessThanOrEqual($run->peak())
-        ->and($run->losesBy(0.1))
-        ->toBeLessThan($run->losesBy(0.3))
-        ->and($run->losesBy(50.0))
+        ->and(losesBy($run, 0.1))
+        ->toBeLessThan(losesBy($run, 0.3))
+        ->and(losesBy($run, 50.0))
         ->toBeNull()
-        ->and($run->waterLost())
+        ->and(waterLost($run))
         ->toBeGreaterThan(0.0);
     // More heat is sooner warm, and settles warmer.
     $hotter = PotRun::of(aPot(['watts' => 160.0]), 10.0);
