@@ -12,7 +12,6 @@ final readonly class JarSize
     public function __construct(
         #[OA\Property] public string $id,
         #[OA\Property] public string $called,
-        #[OA\Property] public float $brim_ml,
         #[OA\Property] public float $height_mm,
         #[OA\Property] public float $diameter_mm,
         #[OA\Property] public string $text,

@@ -31,12 +31,6 @@ final readonly class Interval
         return $other->from >= $this->from && $other->to <= $this->to;
     }
 
-    /** Whether they have more than a moment in common. */
-    public function meets(self $other): bool
-    {
-        return $other->from < $this->to && $other->to > $this->from;
-    }
-
     /** @return array{from: string, to: string} in the form of ISO 8601, as documents and rows have it */
     public function toArray(): array
     {

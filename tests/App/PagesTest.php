@@ -208,7 +208,7 @@ it('adds and takes off vessels, in the house’s own measures', function () {
         ->json();
     $crock = collect($house['jars'])->firstWhere('called', 'crock');
     // 1.5 US pints = 709.76 mL (NIST Handbook 44).
-    expect($crock['brim_ml'])->toEqualWithDelta(709.765, 0.001)->and($crock['height_mm'])->toEqualWithDelta(127, 0.001);
+    expect($crock['text'])->toBe('710 mL to the brim, 127 mm high')->and($crock['height_mm'])->toEqualWithDelta(127, 0.001);
     $this->atHouse('POST', '/reckon', ['wish' => $this->wish(['jar' => $crock['id']])])
         ->assertOk()
         ->assertJsonPath('jar.called', 'crock');

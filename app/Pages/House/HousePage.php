@@ -25,7 +25,6 @@ final readonly class HousePage
                 fn (Jar $jar) => new JarSize(
                     $jar->uid,
                     $jar->called,
-                    (float) $jar->brim_ml,
                     (float) $jar->height_mm,
                     round($jar->core()->diameterMm(), 1),
                     round((float) $jar->brim_ml).' mL to the brim, '.round((float) $jar->height_mm).' mm high',
