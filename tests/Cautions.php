@@ -60,7 +60,7 @@ function cautionFacts(string $line): Facts
             ),
         ),
         ! str_contains($said['lots'], 'part'),
-        ['ceiling' => $method->schools[0]->ceilingC === null ? '' : '60 °C', 'spent' => 'Olive oil'],
+        ['ceiling' => $method->variants[0]->ceilingC === null ? '' : '60 °C', 'spent' => 'Olive oil'],
     )->and(array_intersect_key($flags, ['wax' => 1, 'essential-oils' => 1, 'oil-spent' => 1, 'warm-too-long' => 1]));
 }
 

@@ -178,7 +178,7 @@ final readonly class WarmthQuestions
             ];
         }
         $school = Fields::text($document, 'school') ?? 'rim';
-        if (! isset(WaterBath::SCHOOLS[$school])) {
+        if (! isset(WaterBath::DEPTHS[$school])) {
             throw new CookerException(
                 'unknown',
                 'Water goes to the rim, a quarter or half of the way up, or there is none: rim, quarter, half or none.',

@@ -125,7 +125,7 @@ final readonly class Evidence
             'steam' => $overWater,
             'in-water' => $overWater,
             'flame' => $method->has(Method::OVER_FLAME) ? [] : null,
-            'short' => $planned > 0 && $planned < $method->schools[0]->usualH ? ['hours' => AmountWriter::span($planned)] : null,
+            'short' => $planned > 0 && $planned < $method->variants[0]->usualH ? ['hours' => AmountWriter::span($planned)] : null,
         ]);
     }
 

@@ -72,7 +72,7 @@ final readonly class PlannedMethod
     public function practised(Methods $methods): Method
     {
         $method = $methods->method($this->id);
-        foreach ($method->schools as $school) {
+        foreach ($method->variants as $school) {
             if ($school->id === $this->school) {
                 return $method->as($school, $this->shakeEveryH);
             }

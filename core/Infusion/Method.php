@@ -42,7 +42,7 @@ final readonly class Method
     public const CHILLED_AT_ONCE = 'chilled-at-once';
 
     /**
-     * @param  non-empty-list<Variant>  $schools
+     * @param  non-empty-list<Variant>  $variants
      * @param  list<string>  $risks what could go wrong
      * @param  list<string>  $traits of the constants above: what rules ask of it
      */
@@ -54,15 +54,15 @@ final readonly class Method
         public Tending $tending,
         public Warming $warming,
         public Wants $wants,
-        public array $schools,
+        public array $variants,
         public array $risks,
         public array $traits,
     ) {}
 
     public static function fromRow(Row $row): self
     {
-        $schools = array_map(Variant::fromRow(...), array_values($row->rows('schools')));
-        if ($schools === []) {
+        $variants = array_map(Variant::fromRow(...), array_values($row->rows('schools')));
+        if ($variants === []) {
             throw new \LogicException('A method has at least one school.');
         }
 
@@ -86,7 +86,7 @@ final readonly class Method
                 $row->numberOrNull('usual_oil_ml'),
                 $row->texts('needs'),
             ),
-            $schools,
+            $variants,
             $row->texts('risks'),
             $row->texts('traits'),
         );
@@ -98,28 +98,28 @@ final readonly class Method
     }
 
     /** @throws MethodException when the method has no such school */
-    public function school(string $id): Variant
+    public function variant(string $id): Variant
     {
-        foreach ($this->schools as $school) {
-            if ($school->id === $id) {
-                return $school;
+        foreach ($this->variants as $variant) {
+            if ($variant->id === $id) {
+                return $variant;
             }
         }
-        throw MethodException::unknownSchool($this->name, $id);
+        throw MethodException::unknownVariant($this->name, $id);
     }
 
     /** The method as somebody goes about it: a school may want nobody by, a cook may shake it oftener or less. */
-    public function as(Variant $school, ?float $shakeEveryH = null): self
+    public function as(Variant $variant, ?float $shakeEveryH = null): self
     {
         return new self(
             $this->id,
             $this->name,
             $this->inSentence,
             $this->heated,
-            $this->tending->as($school->attended, $shakeEveryH),
+            $this->tending->as($variant->attended, $shakeEveryH),
             $this->warming,
             $this->wants,
-            $this->schools,
+            $this->variants,
             $this->risks,
             $this->traits,
         );
@@ -144,19 +144,19 @@ final readonly class Method
     }
 
     /** The school to begin with for what is in the jar. */
-    public function schoolFor(HerbMix $mix): Variant
+    public function variantFor(HerbMix $mix): Variant
     {
-        foreach ($this->schools as $school) {
-            if ($school->startsFor($mix)) {
-                return $school;
+        foreach ($this->variants as $variant) {
+            if ($variant->startsFor($mix)) {
+                return $variant;
             }
         }
-        foreach ($this->schools as $school) {
-            if ($school->for === 'any') {
-                return $school;
+        foreach ($this->variants as $variant) {
+            if ($variant->for === 'any') {
+                return $variant;
             }
         }
 
-        return $this->schools[0];
+        return $this->variants[0];
     }
 }

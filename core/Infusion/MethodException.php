@@ -24,7 +24,7 @@ final class MethodException extends RefusedException
         return new self('unfit', sprintf('The spirit must leave again by warmth, and %s has none. Choose a warm method.', $method));
     }
 
-    public static function unknownSchool(string $method, string $id): self
+    public static function unknownVariant(string $method, string $id): self
     {
         return new self('unknown', sprintf('The %s has no school called “%s”. Choose one from its list.', $method, mb_substr($id, 0, 40)));
     }

@@ -8,7 +8,7 @@ namespace Kettle\Infusion;
 final readonly class Warming
 {
     /**
-     * @param  string  $water how far up it the water stands, of WaterBath::SCHOOLS; empty for none
+     * @param  string  $water how far up it the water stands, of WaterBath::DEPTHS; empty for none
      * @param  int  $upMin minutes before it is warm, where no cooker says it better
      * @param  ?float  $pouredC how warm its oil is poured, degrees C; null where it is not poured hot
      */

@@ -37,13 +37,13 @@ final readonly class Comparison
                     : array_values(
                         array_map(fn (string $id) => $names[$id] ?? $id, array_diff($method->wants->things, $this->kitchen->things)),
                     );
-            $chosen = $method->id === $wish->method->id ? $wish->school : $method->schoolFor($wish->mix);
+            $chosen = $method->id === $wish->method->id ? $wish->variant : $method->variantFor($wish->mix);
             $refused = null;
             $yield = $amounts = null;
             $by = $wish->by($method, $chosen);
             try {
                 Planner::refuseUnfit($by, $this->kitchen, $this->cautions);
-                $amounts = Amounts::solve($wish->by($method, $method->schools[0]), $this->kitchen, $uptake);
+                $amounts = Amounts::solve($wish->by($method, $method->variants[0]), $this->kitchen, $uptake);
                 $yield = $uptake->yield($amounts->oilMl, $amounts->dryG($wish));
             } catch (WishException $why) {
                 $refused = $why->faults[0]['sentence'];
@@ -59,7 +59,7 @@ final readonly class Comparison
                 'risks' => $method->risks,
                 'yield_text' => $yield === null ? null : AmountWriter::plain($yield['value'], Kind::Volume),
                 'keeps_text' => $this->keeps($by),
-                'schools' => array_map(fn (Variant $school) => $this->school($wish, $method, $school, $amounts), $method->schools),
+                'schools' => array_map(fn (Variant $variant) => $this->variant($wish, $method, $variant, $amounts), $method->variants),
             ];
         }
 
@@ -87,19 +87,19 @@ final readonly class Comparison
     }
 
     /** @return array<string, mixed> */
-    private function school(Wish $wish, Method $method, Variant $school, ?Amounts $amounts): array
+    private function variant(Wish $wish, Method $method, Variant $variant, ?Amounts $amounts): array
     {
-        $chosen = $method->id === $wish->method->id && $school->id === $wish->school->id;
-        $laid = Days::of($wish->by($method, $school), $this->kitchen, $amounts, among: $chosen);
+        $chosen = $method->id === $wish->method->id && $variant->id === $wish->variant->id;
+        $laid = Days::of($wish->by($method, $variant), $this->kitchen, $amounts, among: $chosen);
         [$times, $startBy] = [$laid->timetable, $laid->startBy];
-        $hands = Labour::of($method, $school->usualH, $times);
+        $hands = Labour::of($method, $variant->usualH, $times);
         $now = $times->fillAt->format('Y-m-d') === $this->kitchen->today()->format('Y-m-d');
         $days = $laid->late && $wish->days->readyBy !== null ? (int) $wish->days->readyBy->diff($times->readyDay())->days : 0;
 
         return [
-            'id' => $school->id,
-            'name' => $school->name,
-            'why' => $school->why,
+            'id' => $variant->id,
+            'name' => $variant->name,
+            'why' => $variant->why,
             'start_by' => $startBy->format('Y-m-d'),
             'start_text' => $now ? 'now' : $times->fillAt->format('D j M'),
             'ready_on' => $times->readyDay()->format('Y-m-d'),
@@ -110,8 +110,8 @@ final readonly class Comparison
             'sessions' => array_map(fn (Interval $s) => $s->toArray(), $times->sessions),
             'hands_on_text' => round($hands->minutes).' min',
             'by_text' => $hands->byHours > 0 ? AmountWriter::span($hands->byHours) : null,
-            'warm_text' => $method->heated ? AmountWriter::span($school->usualH) : null,
-            'span_text' => AmountWriter::span($school->usualH),
+            'warm_text' => $method->heated ? AmountWriter::span($variant->usualH) : null,
+            'span_text' => AmountWriter::span($variant->usualH),
         ];
     }
 }

@@ -53,7 +53,7 @@ final class HardFat
                 $minutes * 1.4,
                 'min',
                 Reason::rule('strain-within', [
-                    'from' => $kitchen->warmth((float) $wish->school->targetC),
+                    'from' => $kitchen->warmth((float) $wish->variant->targetC),
                     'sets' => $kitchen->warmth($wish->blend->setsBelow()['value']),
                     'room' => $kitchen->warmth($kitchen->roomC),
                     'minutes' => round($minutes),
@@ -73,7 +73,7 @@ final class HardFat
     public static function minutesToStrain(Wish $wish, Amounts $amounts, Kitchen $kitchen): ?float
     {
         $until = $wish->blend->setsBelow()['value'] + self::RUNS;
-        if (! $wish->sets() || $wish->school->targetC === null || $wish->school->targetC <= $until || $until <= $kitchen->roomC) {
+        if (! $wish->sets() || $wish->variant->targetC === null || $wish->variant->targetC <= $until || $until <= $kitchen->roomC) {
             return null;
         }
         $jar = $amounts->jar;
@@ -82,7 +82,7 @@ final class HardFat
         $area = (M_PI * $jar->diameterMm() * $level + (M_PI / 2) * $jar->diameterMm() ** 2) / 1e6;
 
         return ((Pot::jars($kg, 0.0, WaterBath::glassG($jar->diameterMm(), $jar->heightMm) / 1000) / (self::TO_AIR * $area)) *
-            log(($wish->school->targetC - $kitchen->roomC) / ($until - $kitchen->roomC))) /
+            log(($wish->variant->targetC - $kitchen->roomC) / ($until - $kitchen->roomC))) /
             60;
     }
 

@@ -332,16 +332,16 @@ final readonly class Planner
     private function dates(Wish $wish, Days $days, Keeping $keeping): array
     {
         [$times, $startBy] = [$days->timetable, $days->startBy];
-        $hands = Labour::of($wish->method, $wish->school->usualH, $times);
-        $school = $wish->school;
-        $usual = AmountWriter::span($school->usualH);
+        $hands = Labour::of($wish->method, $wish->variant->usualH, $times);
+        $variant = $wish->variant;
+        $usual = AmountWriter::span($variant->usualH);
         $heated = $wish->method->heated;
         $schoolTime = Reason::rule('school-time', [
-            'school' => ucfirst($school->name),
-            'least' => AmountWriter::span($school->leastH),
+            'school' => ucfirst($variant->name),
+            'least' => AmountWriter::span($variant->leastH),
             'usual' => $usual,
-            'most' => AmountWriter::span($school->mostH),
-            'why' => $school->why,
+            'most' => AmountWriter::span($variant->mostH),
+            'why' => $variant->why,
         ]);
         $startWhy =
             $wish->days->readyBy === null
@@ -363,7 +363,7 @@ final readonly class Planner
 
         return [
             $heated
-                ? Figure::between('warm_hours', $school->leastH, $school->usualH, $school->mostH, 'h', $schoolTime)
+                ? Figure::between('warm_hours', $variant->leastH, $variant->usualH, $variant->mostH, 'h', $schoolTime)
                 : Figure::exactly('warm_hours', 0.0, 'h', Reason::rule('not-heated')),
             Figure::exactly('start_by', $startBy->format('Y-m-d'), 'date', $startWhy),
             $this->strainBy($wish, $times, $strainWhy, $schoolTime),
@@ -418,9 +418,9 @@ final readonly class Planner
 
         return Figure::between(
             'strain_by',
-            $after($wish->school->leastH),
+            $after($wish->variant->leastH),
             $times->strainAt->format('Y-m-d'),
-            $after($wish->school->mostH),
+            $after($wish->variant->mostH),
             'date',
             $why,
             $schoolTime,
@@ -437,7 +437,7 @@ final readonly class Planner
             $times->fillAt,
             $times->strainAt,
             $wish->storage(),
-            $wish->school->targetC === null ? [] : [['hours' => $wish->school->usualH, 'celsius' => $wish->school->targetC]],
+            $wish->variant->targetC === null ? [] : [['hours' => $wish->variant->usualH, 'celsius' => $wish->variant->targetC]],
             $supplies?->oilLots() ?? [],
             $place,
             water: $wish->mix->wettest(),

@@ -496,7 +496,7 @@ final class Remedies
             $kitchen->methods()->all(),
             fn (Method $method) => $method->has(Method::CHILLED_AT_ONCE) && $method->id !== $wish->method->id,
         );
-        usort($quick, fn (Method $a, Method $b) => $a->schoolFor($wish->mix)->usualH <=> $b->schoolFor($wish->mix)->usualH);
+        usort($quick, fn (Method $a, Method $b) => $a->variantFor($wish->mix)->usualH <=> $b->variantFor($wish->mix)->usualH);
 
         return $quick;
     }

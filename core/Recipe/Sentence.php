@@ -21,8 +21,8 @@ final class Sentence
         $chosen = fn (string ...$slots) => array_intersect($slots, $wish->asked->chosen) !== [];
         $piece = fn (string $slot, string $text, bool $was) => ['slot' => $slot, 'text' => $text, 'chosen' => $was];
         $plain = fn (string $text) => ['slot' => null, 'text' => $text, 'chosen' => true];
-        $length = AmountWriter::span($wish->school->usualH);
-        $school = $wish->school->targetC === null ? $length : $length.' at '.$kitchen->warmth($wish->school->targetC);
+        $length = AmountWriter::span($wish->variant->usualH);
+        $variant = $wish->variant->targetC === null ? $length : $length.' at '.$kitchen->warmth($wish->variant->targetC);
 
         return [
             ...self::amount($wish, $amounts, $piece, $plain, $chosen),
@@ -43,7 +43,7 @@ final class Sentence
             $plain(', '),
             $piece('method', $wish->method->inSentence, $chosen('method')),
             $plain(' for '),
-            $piece('school', $school, $chosen('school')),
+            $piece('school', $variant, $chosen('school')),
             $plain(', then '),
             $piece('way', $wish->practice->way, $chosen('way')),
             $plain(', '),

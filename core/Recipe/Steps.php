@@ -159,7 +159,7 @@ final readonly class Steps
         foreach ($wish->method->handlingFor($wish->mix) as $i => $says) {
             $steps[] = ['id' => "handle-{$i}", 'says' => $says];
         }
-        if ($wish->school->targetC !== null) {
+        if ($wish->variant->targetC !== null) {
             $steps[] = [
                 'id' => 'warm',
                 'says' => sprintf(
@@ -167,10 +167,10 @@ final readonly class Steps
                     ($min = isset($plan->figures['warm_up']) ? (int) $plan->figures['warm_up']->number() : 0) > 0
                         ? sprintf('Getting warm takes it about %d min; then', $min)
                         : 'Warm:',
-                    $kitchen->warmth($wish->school->targetC),
-                    AmountWriter::span($wish->school->usualH),
+                    $kitchen->warmth($wish->variant->targetC),
+                    AmountWriter::span($wish->variant->usualH),
                     count($plan->timetable->sessions) > 1 ? sprintf(', on %s days', Numbers::word(count($plan->timetable->sessions))) : '',
-                    $kitchen->warmth($wish->school->ceilingC ?? $wish->school->targetC),
+                    $kitchen->warmth($wish->variant->ceilingC ?? $wish->variant->targetC),
                 ),
             ];
         } else {
@@ -178,7 +178,7 @@ final readonly class Steps
                 'id' => 'wait',
                 'says' => sprintf(
                     'Leave it %s, and shake it %s.',
-                    AmountWriter::span($wish->school->usualH),
+                    AmountWriter::span($wish->variant->usualH),
                     Practice::oftenness($wish->practised()->tending->shakeEveryH),
                 ),
             ];

@@ -37,13 +37,13 @@ final readonly class WarmUp
     {
         $method = $wish->method;
         $load = self::load($wish, $amounts);
-        $target = $wish->school->targetC;
+        $target = $wish->variant->targetC;
         if (! $method->heated || $target === null) {
             return new self(0, $load);
         }
         $best = null;
         if ($method->has(Method::IN_COOKER)) {
-            $band = Band::about($target, $wish->school->ceilingC ?? $target + 10);
+            $band = Band::about($target, $wish->variant->ceilingC ?? $target + 10);
             foreach ($kitchen->bookings()->placesFor($method->id) ?: $kitchen->commonCookers($method) as $place) {
                 $said = self::by($place, $load, $band, $kitchen->roomC);
                 $best = $said !== null && ($best === null || $said->min < $best->min) ? $said : $best;

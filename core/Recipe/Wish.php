@@ -22,7 +22,7 @@ final readonly class Wish
         public Blend $blend,
         public Sizing $sizing,
         public Method $method,
-        public Variant $school,
+        public Variant $variant,
         public WishedDays $days,
         public Practice $practice,
         public string $purpose,
@@ -33,7 +33,7 @@ final readonly class Wish
     /** The method as this cook goes about it. */
     public function practised(): Method
     {
-        return $this->method->as($this->school, $this->practice->shakeEveryH);
+        return $this->method->as($this->variant, $this->practice->shakeEveryH);
     }
 
     /** How it is kept: the cold and the soured way are for wet herb in the kitchen, and mean nothing else. */
@@ -51,7 +51,7 @@ final readonly class Wish
     /** Hours it stands after the heat: what is kept cold, and what would set, is strained at once. */
     public function standsH(): float
     {
-        return $this->coldWithinH() === null && ! $this->sets() ? $this->school->standsH : 0.0;
+        return $this->coldWithinH() === null && ! $this->sets() ? $this->variant->standsH : 0.0;
     }
 
     /** Whether its oil sets in the room it is made in, and so is worked warm to the end. */
@@ -71,7 +71,7 @@ final readonly class Wish
     {
         return new Routine(
             $this->practised(),
-            $this->school->usualH,
+            $this->variant->usualH,
             $this->standsH(),
             $this->soakH(),
             $this->coldWithinH(),
@@ -81,14 +81,14 @@ final readonly class Wish
     }
 
     /** The same wish by another method and school. */
-    public function by(Method $method, Variant $school): self
+    public function by(Method $method, Variant $variant): self
     {
         return new self(
             $this->mix,
             $this->blend,
             $this->sizing->forVessels($method->wants->vessels, ! $method->has(Method::IN_PAN)),
             $method,
-            $school,
+            $variant,
             $this->days,
             $method->heated ? $this->practice->shakenAsUsual() : $this->practice,
             $this->purpose,
@@ -122,7 +122,7 @@ final readonly class Wish
             $blend,
             $sizing,
             $this->method,
-            $this->school,
+            $this->variant,
             $this->days,
             $this->practice,
             $this->purpose,

@@ -50,7 +50,7 @@ final readonly class WishFacts
             $lots,
             $all,
             [
-                'ceiling' => $wish->school->ceilingC === null ? '' : $kitchen->warmth($wish->school->ceilingC),
+                'ceiling' => $wish->variant->ceilingC === null ? '' : $kitchen->warmth($wish->variant->ceilingC),
                 'cold' => $kitchen->warmth(ColdStorage::CELSIUS),
                 'danger' => $kitchen->warmth(5.0).' and '.$kitchen->warmth(57.0),
                 'spent' => implode(' and ', $spent),

@@ -80,13 +80,13 @@ final class WishReader
         $jar = $faults->trying('jar', fn () => $this->jar($wish['jar'] ?? null));
         $jars = $faults->trying('jars', fn () => $this->jars($wish));
         $method = $faults->trying('method', fn () => $this->methods->method(Fields::text($wish, 'method') ?? 'cold'));
-        $school =
+        $variant =
             $method === null || $mix === null
                 ? null
                 : $faults->trying('school', function () use ($wish, $method, $mix) {
                     $id = Fields::text($wish, 'school');
 
-                    return $id === null ? $method->schoolFor($mix) : $method->school($id);
+                    return $id === null ? $method->variantFor($mix) : $method->variant($id);
                 });
         $way = $faults->trying('way', fn () => $this->oneOf($wish, 'way', Uptake::WAYS));
         $start = $faults->trying('start', fn () => $this->day($wish, 'start'));
@@ -103,14 +103,14 @@ final class WishReader
         if ($faults->all() !== []) {
             throw WishException::faults($faults->all());
         }
-        assert($mix !== null && $blend !== null && $method !== null && $school !== null);
+        assert($mix !== null && $blend !== null && $method !== null && $variant !== null);
 
         return new Wish(
             $mix,
             $blend,
             new Sizing($herb, $oil, $finished, $byJar, $ratio, $basis, $jar, $jars),
             $method,
-            $school,
+            $variant,
             new WishedDays($start, $readyBy),
             new Practice(
                 // Squeezing wet herb drives its water into the oil; the strongest oil is in dry and woody herb.

@@ -513,7 +513,7 @@ final class PastedRecipe
                 ? 0.0
                 : abs($school->targetC - $this->celsius) / 10 +
                     ($school->ceilingC !== null && $this->celsius > $school->ceilingC + 0.5 ? 5.0 : 0.0));
-        $schools = $method->schools;
+        $schools = $method->variants;
         usort($schools, fn (Variant $a, Variant $b) => $apart($a) <=> $apart($b));
 
         return $schools[0];

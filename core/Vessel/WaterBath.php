@@ -20,7 +20,7 @@ final readonly class WaterBath
     private const WATER = 0.988;
 
     /** Water to an inch below the rim, or a quarter of the way up: two schools; half way up a bowl. Common practice. */
-    public const SCHOOLS = [
+    public const DEPTHS = [
         'rim' => 'to an inch below the rim',
         'quarter' => 'a quarter of the way up',
         'half' => 'half way up',
@@ -59,11 +59,11 @@ final readonly class WaterBath
     /**
      * @param  list<array{called: string, brim_ml: float, height_mm: float, diameter_mm: float, level_mm: float,
      *     bed_mm: float, contents_g: float}>  $jars
-     * @param  string  $school one of SCHOOLS
+     * @param  string  $depth one of SCHOOLS
      *
      * @throws CookerException when they do not stand in it
      */
-    public static function of(Cooker $cooker, array $jars, string $school = 'rim'): self
+    public static function of(Cooker $cooker, array $jars, string $depth = 'rim'): self
     {
         if ($jars === []) {
             throw CookerException::noJars();
@@ -88,7 +88,7 @@ final readonly class WaterBath
             $area = (M_PI / 4) * $widths[$i] ** 2;
             $grams = self::glassG($jar['diameter_mm'], $jar['height_mm']) + $jar['contents_g'];
             $floatsAt = ($grams * 1000) / (self::WATER * $area);
-            $want = match ($school) {
+            $want = match ($depth) {
                 'quarter' => $height / 4,
                 'half' => $height / 2,
                 self::NONE => 0.0,
@@ -108,7 +108,7 @@ final readonly class WaterBath
                 'called' => $jar['called'],
             ];
         }
-        if ($school === self::NONE) {
+        if ($depth === self::NONE) {
             return new self(
                 $cooker,
                 array_map(fn (array $jar) => [...$jar, 'floats_at' => null], $standing),

@@ -29,7 +29,7 @@ it('sets every method and school beside the one wished for', function () {
     expect(array_keys($methods))->toBe(array_keys($known));
     foreach ($known as $id => $method) {
         expect(array_column($methods[$id]['schools'], 'id'))
-            ->toBe(array_map(fn ($school) => $school->id, $method->schools))
+            ->toBe(array_map(fn ($school) => $school->id, $method->variants))
             ->and($methods[$id]['risks'])
             ->not->toBe([])
             ->and($methods[$id]['chosen'])
@@ -120,7 +120,7 @@ it('needs only things the tables know', function () {
  */
 it('counts the hands a method asks for', function (string $method, string $school, float $minutes, float $by) {
     $known = (new Methods(Tables::shipped()))->method($method);
-    $hours = $known->school($school)->usualH;
+    $hours = $known->variant($school)->usualH;
     $times = Timetable::lay(
         new Routine($known, $hours),
         new DateTimeImmutable('2026-11-24 09:00'),
@@ -139,7 +139,7 @@ it('counts the hands a method asks for', function (string $method, string $schoo
 it('names the very latest start for every method of the table', function (string $id) {
     $waking = Availability::between('07:00', '22:30');
     $method = (new Methods(Tables::shipped()))->method($id);
-    foreach ($method->schools as $school) {
+    foreach ($method->variants as $school) {
         foreach (['2026-12-12', '2027-03-30', '2027-11-01'] as $day) {
             $ready = new DateTimeImmutable($day, new DateTimeZone('Europe/London'));
             $start = Timetable::latestStart(new Routine($method, $school->usualH, $school->standsH), $ready, $waking);

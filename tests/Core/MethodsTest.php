@@ -39,7 +39,7 @@ it('knows the methods as people practise them', function (
     ?float $target,
     ?float $ceiling,
 ) {
-    $found = methodNamed($id)->school($school);
+    $found = methodNamed($id)->variant($school);
     expect($found->leastH)
         ->toBeGreaterThanOrEqual($least)
         ->and($found->mostH)
@@ -189,7 +189,7 @@ it('keeps a wish’s ways to the methods they are for', function () {
         ->and(
             Support::plan(['method' => 'cold', 'shake' => 'weekly'])->wish->by(
                 methodNamed('slow-cooker'),
-                methodNamed('slow-cooker')->school('usual'),
+                methodNamed('slow-cooker')->variant('usual'),
             )->practice->shakeEveryH,
         )
         ->toBeNull()

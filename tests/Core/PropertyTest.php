@@ -78,7 +78,7 @@ it('keeps its promises for every form, jar and method', function (string $form) 
 it('names the very latest start: a day later would be late', function (string $method, string $school) {
     $waking = Availability::between('07:00', '22:30');
     $chosen = (new Methods(Tables::shipped()))->method($method);
-    $hours = $chosen->school($school)->usualH;
+    $hours = $chosen->variant($school)->usualH;
     foreach (['2026-12-12', '2027-03-30', '2027-11-01', '2028-03-01'] as $day) {
         $ready = new DateTimeImmutable($day, new DateTimeZone('Europe/London'));
         $start = Timetable::latestStart(new Routine($chosen, $hours), $ready, $waking);
@@ -111,7 +111,7 @@ it('heats only in waking hours, never less nor more than asked, at any time of d
         $waking = Availability::between($from, $to);
         foreach (['double-boiler', 'slow-cooker'] as $id) {
             $method = $methods->method($id);
-            foreach ($method->schools as $school) {
+            foreach ($method->variants as $school) {
                 foreach (range(0, 23, 3) as $hour) {
                     $start = new DateTimeImmutable(sprintf('2026-10-24T%02d:20:00', $hour), new DateTimeZone('Europe/London'));
                     $times = Timetable::lay(new Routine($method, $school->usualH), $start, $waking);

@@ -183,7 +183,7 @@ it('takes several herbs by parts, by weights, or one weighed', function () {
 it('counts tea bags', function () {
     $plan = Support::plan(['herb' => ['id' => 'turmeric', 'form' => 'tea-bag', 'amount' => '12 bags']]);
     // Two grams in a bag: common practice, no source.
-    expect(figure($plan, 'herb_mass'))->toBe(24.0)->and($plan->wish->school->id)->toBe('two-weeks');
+    expect(figure($plan, 'herb_mass'))->toBe(24.0)->and($plan->wish->variant->id)->toBe('two-weeks');
     expect(Support::faults(['herb' => ['id' => 'calendula', 'amount' => '12 bags']]))->toBe(['herb.amount: unreadable']);
 });
 

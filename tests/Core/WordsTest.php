@@ -167,7 +167,7 @@ it('says what to watch for', function (array $wish, array $ids) {
 ]);
 
 it('begins with the school that suits the form', function (string $herb, string $method, string $school) {
-    expect(Support::plan(['herb' => ['id' => $herb], 'method' => $method])->wish->school->id)->toBe($school);
+    expect(Support::plan(['herb' => ['id' => $herb], 'method' => $method])->wish->variant->id)->toBe($school);
 })->with([
     ['self-heal', 'cold', 'four-weeks'],
     ['self-heal', 'slow-cooker', 'usual'],
@@ -177,7 +177,7 @@ it('begins with the school that suits the form', function (string $herb, string 
 
 it('takes powder quicker', function () {
     $plan = Support::plan(['herb' => ['id' => 'ginger-root', 'form' => 'powder'], 'method' => 'cold']);
-    expect($plan->wish->school->id)
+    expect($plan->wish->variant->id)
         ->toBe('two-weeks')
         ->and(
             Support::plan(['herb' => ['id' => 'ginger-root', 'form' => 'powder'], 'method' => 'double-boiler'])->figures[

@@ -23,9 +23,9 @@ final readonly class SetUp
      * How far up the water may go.
      *
      * @param  list<Batch>  $batches
-     * @return list<string> of WaterBath::SCHOOLS, the usual first
+     * @return list<string> of WaterBath::DEPTHS, the usual first
      */
-    public function schools(array $batches): array
+    public function depths(array $batches): array
     {
         $method = $batches === [] ? null : (new Methods($this->tables))->method($batches[0]->plan->method->id);
 
@@ -38,24 +38,24 @@ final readonly class SetUp
 
     /**
      * @param  list<Batch>  $batches
-     * @return string of WaterBath::SCHOOLS: as it was asked for, where the method leaves it open
+     * @return string of WaterBath::DEPTHS: as it was asked for, where the method leaves it open
      */
-    public function school(array $batches, string $asked): string
+    public function depth(array $batches, string $asked): string
     {
-        $open = $this->schools($batches);
+        $open = $this->depths($batches);
 
         return in_array($asked, $open, true) ? $asked : $open[0];
     }
 
     /**
      * @param  list<Batch>  $batches
-     * @param  string  $school as it was asked for; what the method does not leave open is as the method has it
+     * @param  string  $depth as it was asked for; what the method does not leave open is as the method has it
      *
      * @throws CookerException when they do not stand in it
      */
-    public function bath(Cooker $cooker, array $batches, string $school): WaterBath
+    public function bath(Cooker $cooker, array $batches, string $depth): WaterBath
     {
-        $school = $this->school($batches, $school);
+        $depth = $this->depth($batches, $depth);
         $jars = [];
         foreach ($batches as $batch) {
             $jar = $this->jar($batch);
@@ -64,7 +64,7 @@ final readonly class SetUp
             }
         }
 
-        return WaterBath::of($cooker->core(), $jars, $school);
+        return WaterBath::of($cooker->core(), $jars, $depth);
     }
 
     /**

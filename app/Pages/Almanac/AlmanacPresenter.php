@@ -75,7 +75,7 @@ final readonly class AlmanacPresenter
                     'method',
                     $method->id,
                     ucfirst($method->name),
-                    implode('; ', array_map(fn (Variant $school) => $school->name, $method->schools)),
+                    implode('; ', array_map(fn (Variant $school) => $school->name, $method->variants)),
                 ),
                 array_values($this->methods->all()),
             ),
@@ -262,7 +262,7 @@ final readonly class AlmanacPresenter
                         $school->why,
                     $practice,
                 ),
-                $method->schools,
+                $method->variants,
             ),
             'lines' => [
                 ...array_values(

@@ -64,7 +64,7 @@ final readonly class BenchPage
                     $m->id,
                     $m->name,
                     $m->heated,
-                    array_map(fn (Variant $s) => new SchoolChoice($s->id, $s->name, AmountWriter::span($s->usualH), $s->why), $m->schools),
+                    array_map(fn (Variant $s) => new SchoolChoice($s->id, $s->name, AmountWriter::span($s->usualH), $s->why), $m->variants),
                     $m->wants->vessels,
                 ),
                 array_values($this->planning->methods()->all()),

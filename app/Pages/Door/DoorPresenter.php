@@ -37,7 +37,7 @@ final readonly class DoorPresenter
             round($levels->levelMm, 1),
             AmountWriter::plain($plan->amounts->herbG, Kind::Mass).' of '.$plan->wish->mix->name(),
             AmountWriter::plain($plan->amounts->oilMl, Kind::Volume).' of '.$plan->wish->blend->name(),
-            AmountWriter::span($plan->wish->school->usualH).' on the shelf',
+            AmountWriter::span($plan->wish->variant->usualH).' on the shelf',
             round($jar->heightOf($out), 1),
             AmountWriter::plain($out, Kind::Volume).' comes out',
             (int) floor($out / self::BOTTLE_ML),

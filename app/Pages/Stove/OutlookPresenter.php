@@ -25,11 +25,11 @@ final readonly class OutlookPresenter
      *
      * @throws \Kettle\Reason\RefusedException
      */
-    public function __invoke(string $cookerUid, string $setting, array $uids, string $school, ?float $pouredC): PotOutlook
+    public function __invoke(string $cookerUid, string $setting, array $uids, string $depth, ?float $pouredC): PotOutlook
     {
         $cooker = $this->setUp->cooker($cookerUid, $setting);
         $batches = array_values(Batch::query()->whereIn('uid', $uids)->orderBy('id')->get()->all());
-        $bath = $this->setUp->bath($cooker, $batches, $school);
+        $bath = $this->setUp->bath($cooker, $batches, $depth);
         $keep = $this->setUp->keep($cooker, $batches, $bath, $bath->waterMl($bath->fullMm));
         [$band, $hours] = $this->wanted($batches);
         $said = $this->forecast->foretell($keep, $setting, $band, $hours, $pouredC);
@@ -58,7 +58,7 @@ final readonly class OutlookPresenter
                     'Pour %s of water round them: %d mm high, %s.',
                     AmountWriter::plain($bath->waterMl($bath->fullMm), Kind::Volume),
                     (int) round($bath->fullMm),
-                    $bath->heldByFloating ? 'and no more, or a jar floats' : WaterBath::SCHOOLS[$this->setUp->school($batches, $school)],
+                    $bath->heldByFloating ? 'and no more, or a jar floats' : WaterBath::DEPTHS[$this->setUp->depth($batches, $depth)],
                 ),
             model: $said['model'],
             chart: new WarmthChart(

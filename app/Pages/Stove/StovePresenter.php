@@ -210,7 +210,7 @@ final readonly class StovePresenter
             $batch->stage === Stage::Steeping,
             $batch->diary?->cooker,
             $batch->diary?->says,
-            array_map(fn (string $school) => new Choice($school, WaterBath::SCHOOLS[$school]), $this->setUp->schools([$batch])),
+            array_map(fn (string $school) => new Choice($school, WaterBath::DEPTHS[$school]), $this->setUp->depths([$batch])),
             // Glass that hangs in its water goes in while everything is cold.
             $routine->method->warming->water === 'rim' ? 'hand-hot' : 'cold',
             $cookers,
