@@ -59,7 +59,7 @@ final readonly class WaterBath
     /**
      * @param  list<array{called: string, brim_ml: float, height_mm: float, diameter_mm: float, level_mm: float,
      *     bed_mm: float, contents_g: float}>  $jars
-     * @param  string  $depth one of SCHOOLS
+     * @param  string  $depth one of DEPTHS
      *
      * @throws CookerException when they do not stand in it
      */

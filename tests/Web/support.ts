@@ -31,8 +31,13 @@ export async function demo(page: Page): Promise<string> {
 }
 
 /** Opens a word of the Bench's sentence. */
+/** Opens a word of the sentence. It is set anew as an answer comes, and a press may fall beside a word that has just moved. */
 export async function word(page: Page, name: RegExp): Promise<void> {
-  await page.getByRole('button', { name }).click()
+  const said = page.getByRole('button', { name })
+  await expect(async () => {
+    if ((await said.getAttribute('aria-expanded')) !== 'true') await said.click({ timeout: 3000 })
+    await expect(said).toHaveAttribute('aria-expanded', 'true', { timeout: 1000 })
+  }).toPass({ timeout: 15_000 })
 }
 
 export async function thatIsIt(page: Page): Promise<void> {
