@@ -5,12 +5,12 @@
  * sheet of labels.
  */
 
-use App\Http\Shapes\LabelLine;
 use App\Labels\LabelSheet;
 use App\Labels\LabelSize;
 use App\Models\BatchYield;
 use App\Models\Bottle;
 use App\Models\House;
+use App\Responses\LabelLine;
 use Illuminate\Support\Facades\DB;
 use Kettle\Infusion\YieldHistory;
 use Kettle\Material\Tables;
@@ -39,7 +39,11 @@ function atWorst(Closure $do, int $rounds, float $aimMs, ?int $aimMb = null): ar
     ] + ($aimMb === null ? [] : ['aim_memory_mb' => $aimMb]);
 }
 
-/** Twelve sizes that share no measure, few of each, so that no filling comes out even; and 20 L. */
+/**
+ * Twelve sizes that share no measure, few of each, so that no filling comes out even; and 20 L.
+ *
+ * @return array<string, mixed>
+ */
 function theBestFilling(): array
 {
     $sizes = array_map(
@@ -51,6 +55,7 @@ function theBestFilling(): array
     return atWorst(fn () => BestFilling::of(19_999.9, $sizes), 25, 50);
 }
 
+/** @return array<string, mixed> */
 function whatFiveThousandBatchesTeach(): array
 {
     $batches = array_map(
@@ -61,6 +66,7 @@ function whatFiveThousandBatchesTeach(): array
     return atWorst(fn () => (new YieldHistory(Tables::shipped()))->of('squeezed', $batches), 25, 50);
 }
 
+/** @return array<string, mixed> */
 function aSheetOfTwoHundredLabels(): array
 {
     $size = LabelSize::named(LabelSize::USUAL, Tables::shipped());
