@@ -206,7 +206,7 @@ function aDayOfReadings(Client $client, House $house): array
         }
         StoveProbe::query()->updateOrInsert(
             ['stove_session_id' => $session->id, 'probe_id' => $id],
-            ['kept' => json_encode(['hours' => 6.5, 'last' => $from + 28790, 'last_c' => 48.0, 'count' => 2880, 'peak' => 51.0])],
+            ['gathered' => json_encode(['hours' => 6.5, 'last' => $from + 28790, 'last_c' => 48.0, 'count' => 2880, 'peak' => 51.0])],
         );
     }
     $times = ['plainest' => [], 'pot' => []];
