@@ -7,6 +7,7 @@ use App\House\Times;
 use App\Models\Batch;
 use App\Responses\ShelfJar;
 use Illuminate\Support\Carbon;
+use Kettle\Batch\Lateness;
 use Kettle\Diary\Stage;
 use Kettle\Measure\AmountWriter;
 
@@ -40,6 +41,7 @@ final readonly class BatchPresenter
     public function jar(Batch $batch): ShelfJar
     {
         $shelf = $batch->shelf;
+        $late = $this->records->lateness($batch);
 
         return new ShelfJar(
             id: $batch->uid,
@@ -54,8 +56,8 @@ final readonly class BatchPresenter
             bed_mm: $batch->stage === Stage::Planned ? 0.0 : $shelf->bedMm,
             level_mm: $batch->stage === Stage::Planned ? 0.0 : $shelf->levelMm,
             progress: $this->progress($batch),
-            days: $this->days($batch),
-            alert: $this->alert($batch),
+            days: $this->days($batch, $late),
+            alert: $this->alert($batch, $late),
             colours: $shelf->colours,
             seen: $shelf->seen,
         );
@@ -65,7 +67,7 @@ final readonly class BatchPresenter
     {
         return match ($batch->stage) {
             Stage::Planned => 'to be filled '.$this->times->due($batch->start_at),
-            Stage::Steeping => $this->days($batch),
+            Stage::Steeping => $this->days($batch, $this->records->lateness($batch)),
             Stage::Settling => 'settling since '.$this->times->due($batch->strained_at ?? Carbon::now()),
             Stage::Poured => 'poured off, ready for its bottles',
             Stage::Bottled => 'bottled '.
@@ -93,7 +95,7 @@ final readonly class BatchPresenter
             : round(min(1.0, max(0.0, (Carbon::now()->getTimestamp() - $batch->filled_at->getTimestamp()) / $whole)), 4);
     }
 
-    private function days(Batch $batch): string
+    private function days(Batch $batch, Lateness $late): string
     {
         $shelf = $batch->shelf;
         if ($batch->stage !== Stage::Steeping || $batch->filled_at === null) {
@@ -118,8 +120,6 @@ final readonly class BatchPresenter
             };
         }
 
-        $late = $this->records->lateness($batch);
-
         return sprintf(
             '%s, day %d of %d',
             str_starts_with($shelf->method, 'cold') ? 'cold' : $shelf->method,
@@ -128,9 +128,8 @@ final readonly class BatchPresenter
         );
     }
 
-    private function alert(Batch $batch): string
+    private function alert(Batch $batch, Lateness $late): string
     {
-        $late = $this->records->lateness($batch);
         $over = $late->strainDaysLate();
 
         return match (true) {

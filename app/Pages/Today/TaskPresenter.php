@@ -9,6 +9,7 @@ use App\Models\Batch;
 use App\Models\Task;
 use App\Responses\TaskView;
 use Illuminate\Support\Carbon;
+use Kettle\Batch\Lateness;
 use Kettle\Caution\ColdStorage;
 use Kettle\Diary\Step;
 use Kettle\Infusion\Method;
@@ -22,6 +23,9 @@ final readonly class TaskPresenter
     {
         $now = Carbon::now();
         $waiting = $task->step->isWaiting();
+        // Asked once, and of few: it reads all the moments of the batch.
+        $late = in_array($task->step, [Step::Strain, Step::UseUp], true) ? $this->records->lateness($batch) : null;
+        $over = $task->step === Step::UseUp && $late?->isPastUse() === true;
 
         return new TaskView(
             key: $task->key,
@@ -29,21 +33,22 @@ final readonly class TaskPresenter
             place: $task->place,
             batch: $batch->uid,
             code: $batch->code,
-            title: $this->title($task, $batch),
-            detail: $this->detail($task, $batch),
+            title: $this->title($task, $batch, $over),
+            detail: $this->detail($task, $batch, $late),
             due_at: $task->due_at->toAtomString(),
             due_text: $this->times->due($task->due_at),
             overdue: $task->open && $this->times->daysBetween($task->due_at, $now) > 0,
             open: $task->open,
             waiting: $waiting,
-            danger: $task->step === Step::UseUp && $this->records->lateness($batch)->isPastUse(),
+            danger: $over,
             skippable: $task->step->skippable(),
             at_press: $task->step->wantsAmounts(),
             minutes: $task->minutes,
         );
     }
 
-    private function title(Task $task, Batch $batch): string
+    /** @param  bool  $over past the hours it may be used */
+    private function title(Task $task, Batch $batch, bool $over): string
     {
         $herb = $batch->herb_name;
 
@@ -62,7 +67,7 @@ final readonly class TaskPresenter
             Step::Bottle => "Bottle the {$herb}",
             Step::Smell => "Smell the {$herb}",
             Step::UseUp => match (true) {
-                $this->records->lateness($batch)->isPastUse() => "Throw the {$herb} away",
+                $over => "Throw the {$herb} away",
                 $batch->strained_at === null => "Get the {$herb} into the refrigerator",
                 default => "Use up the {$herb}, or throw it away",
             },
@@ -75,10 +80,10 @@ final readonly class TaskPresenter
         return $this->records->of($batch)->method()->warming->pouredC ?? 60.0;
     }
 
-    private function detail(Task $task, Batch $batch): string
+    /** @param  ?Lateness  $late of what is to be strained or used up */
+    private function detail(Task $task, Batch $batch, ?Lateness $late): string
     {
         $jar = $batch->shelf->jar;
-        $late = $this->records->lateness($batch);
 
         return match ($task->step) {
             Step::Moisten => 'ground, moist and not wet, covered 8 to 12 h; no flame near it',
@@ -103,7 +108,7 @@ final readonly class TaskPresenter
             Step::WarmOff => $batch->shelf->has(Method::IN_PAN)
                 ? 'when the bubbling has calmed and the colour has turned'
                 : 'off; wipe the jar dry',
-            Step::Strain => $this->strain($task, $batch),
+            Step::Strain => $this->strain($task, $batch, $late),
             Step::Settle => 'till '.
                 $this->times->due($task->due_at).
                 ', '.
@@ -114,7 +119,7 @@ final readonly class TaskPresenter
                 ($batch->use_by === null ? '' : '; out of the refrigerator and back into it'),
             Step::Smell => 'open one, smell it, hold it to the light; best before '.$this->times->date($batch->best_before),
             Step::UseUp => match (true) {
-                $late->isWarmTooLong() => 'it stood warm for more than '.
+                $late?->isWarmTooLong() === true => 'it stood warm for more than '.
                     ColdStorage::MOST_WARM_H.
                     ' hours: do not taste it, do not give it to anybody',
                 $batch->strained_at === null => 'strained, and at '.
@@ -127,7 +132,7 @@ final readonly class TaskPresenter
         };
     }
 
-    private function strain(Task $task, Batch $batch): string
+    private function strain(Task $task, Batch $batch, ?Lateness $late): string
     {
         if ($batch->use_by !== null || $batch->shelf->cold) {
             return 'at once, unsqueezed, and into the refrigerator'.
@@ -141,10 +146,9 @@ final readonly class TaskPresenter
         if ($batch->shelf->heated) {
             return 'wipe the jar dry first. '.$how;
         }
-        if ($batch->filled_at === null) {
+        if ($batch->filled_at === null || $late === null) {
             return lcfirst($how);
         }
-        $late = $this->records->lateness($batch);
         [$days, $planned] = [$late->daysOnHerb(), $late->daysPlanned()];
 
         return $task->open && $days >= $planned

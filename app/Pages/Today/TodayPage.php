@@ -78,7 +78,11 @@ final readonly class TodayPage
                 : Task::query()->where('due_at', '<', $tonight)->where('open', true)->count();
         [$stores, $storesMore] = $this->storeWords->tasks();
         // Of what is past the hours it may be used, nothing else is to be done.
-        $due = $due->reject(fn (Task $task) => $task->step !== Step::UseUp && $this->records->lateness($task->batch)->isPastUse());
+        $due = $due->reject(
+            fn (Task $task) => $task->step !== Step::UseUp &&
+                $task->batch->use_by !== null &&
+                $this->records->lateness($task->batch)->isPastUse(),
+        );
         $views = array_values($due->map(fn (Task $task) => $this->words->view($task, $task->batch))->all());
 
         return new Today(
