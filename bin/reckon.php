@@ -25,7 +25,7 @@ const MOST = 1_000_000;
  * @param  int  $flags of json_encode, JSON_THROW_ON_ERROR among them
  * @return array{bool, string} whether it was refused, and the answer or {faults}
  */
-function answer(Questions $desk, string $mode, string $asked, int $flags): array
+function answer(Questions $questions, string $mode, string $asked, int $flags): array
 {
     try {
         $document = strlen($asked) > MOST ? null : json_decode($asked, true, 32);
@@ -33,7 +33,7 @@ function answer(Questions $desk, string $mode, string $asked, int $flags): array
             throw WishException::one('', 'unreadable', 'What is asked is not a JSON object. See docs/formats.');
         }
 
-        return [false, (string) json_encode($desk->ask($mode, $document, new DateTimeImmutable()), $flags)];
+        return [false, (string) json_encode($questions->ask($mode, $document, new DateTimeImmutable()), $flags)];
     } catch (WishException $refused) {
         return [true, (string) json_encode(['faults' => $refused->faults], $flags)];
     } catch (JsonException) {
@@ -57,16 +57,16 @@ function answer(Questions $desk, string $mode, string $asked, int $flags): array
 
 /** @var list<string> $argv */
 $words = array_values(array_filter(array_slice($argv, 1), fn (string $word) => $word !== '--lines'));
-$desk = new Questions(Tables::shipped());
+$questions = new Questions(Tables::shipped());
 $mode = $words[0] ?? 'plan';
 if (in_array('--lines', $argv, true)) {
     while (($line = fgets(STDIN)) !== false) {
         if (trim($line) !== '') {
-            echo answer($desk, $mode, $line, FLAGS)[1], "\n";
+            echo answer($questions, $mode, $line, FLAGS)[1], "\n";
         }
     }
     exit(0);
 }
-[$refused, $answer] = answer($desk, $mode, (string) stream_get_contents(STDIN, MOST + 1), FLAGS | JSON_PRETTY_PRINT);
+[$refused, $answer] = answer($questions, $mode, (string) stream_get_contents(STDIN, MOST + 1), FLAGS | JSON_PRETTY_PRINT);
 echo $answer, "\n";
 exit($refused ? 2 : 0);

@@ -479,10 +479,10 @@ final class Answers
     }
 
     /** @return array<mixed> what is answered, or each fault; of a plan its figures, its jar, its days and what is to be heeded */
-    public static function answer(Questions $desk, string $mode, array $question): array
+    public static function answer(Questions $questions, string $mode, array $question): array
     {
         try {
-            $said = $desk->ask($mode, $question, new DateTimeImmutable(self::NOW));
+            $said = $questions->ask($mode, $question, new DateTimeImmutable(self::NOW));
         } catch (WishException $refused) {
             return ['faults' => array_map(fn (array $fault) => [$fault['field'], $fault['reason'], $fault['sentence']], $refused->faults)];
         }
@@ -521,8 +521,8 @@ final class Answers
 
 if (realpath($_SERVER['SCRIPT_FILENAME'] ?? '') === __FILE__) {
     require dirname(__DIR__).'/vendor/autoload.php';
-    $desk = new Questions(Tables::shipped());
+    $questions = new Questions(Tables::shipped());
     foreach (Answers::questions() as $name => [$mode, $question]) {
-        echo json_encode([$name, Answers::answer($desk, $mode, $question)], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), "\n";
+        echo json_encode([$name, Answers::answer($questions, $mode, $question)], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), "\n";
     }
 }

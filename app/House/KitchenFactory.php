@@ -45,7 +45,7 @@ final class KitchenFactory
      * @var array{string|false, Availability}|null of which house as it stands,
      *     and when somebody is there: asked for again and again in one request
      */
-    private ?array $presence = null;
+    private ?array $availability = null;
 
     public function __construct(private readonly CurrentHouse $current, private readonly Planning $planning) {}
 
@@ -73,14 +73,14 @@ final class KitchenFactory
     }
 
     /** When somebody is up and at home: the hours of the week, less days away and busy times still to come. */
-    public function presence(): Availability
+    public function availability(): Availability
     {
         $house = $this->current->house();
         $key = json_encode([$house->id, $house->wake, $house->bed, $house->home, $house->time_zone]);
-        if ($this->presence !== null && $this->presence[0] === $key) {
-            return $this->presence[1];
+        if ($this->availability !== null && $this->availability[0] === $key) {
+            return $this->availability[1];
         }
-        $presence = Availability::between($house->wake, $house->bed)->atHome($house->home ?? []);
+        $availability = Availability::between($house->wake, $house->bed)->atHome($house->home ?? []);
         $from = Carbon::now()->subDays(self::LOOK_BACK_DAYS);
         $rows = Absence::query()
             ->where('to_at', '>', $from)
@@ -88,15 +88,15 @@ final class KitchenFactory
             ->limit(self::ABSENCES)
             ->get(['from_at', 'to_at']);
 
-        $this->presence = [$key, $presence->without($rows->map(fn (Absence $each) => [$each->from_at, $each->to_at])->all())];
+        $this->availability = [$key, $availability->without($rows->map(fn (Absence $each) => [$each->from_at, $each->to_at])->all())];
 
-        return $this->presence[1];
+        return $this->availability[1];
     }
 
     /** After somebody said when they are away, or are not. */
     public function forgetPresence(): void
     {
-        $this->presence = null;
+        $this->availability = null;
     }
 
     /**
@@ -191,7 +191,7 @@ final class KitchenFactory
 
         return new Kitchen(
             $this->now(),
-            $this->presence(),
+            $this->availability(),
             MeasureSystem::from($house->measures),
             (float) $house->drops_per_ml,
             $jars,

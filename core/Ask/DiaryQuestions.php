@@ -31,7 +31,7 @@ final readonly class DiaryQuestions
      */
     public function diary(array $document): array
     {
-        $presence = $this->presence($document);
+        $availability = $this->availability($document);
         $places = [];
         foreach ($this->list($document, 'cookers') as $i => $each) {
             $length = $this->number($each, 'length_mm', "cookers.{$i}");
@@ -51,7 +51,7 @@ final readonly class DiaryQuestions
         foreach ($this->list($document, 'jobs') as $i => $each) {
             $jobs[] = $this->job($each, $i);
         }
-        $diary = CookerDiary::plan($jobs, $places, $presence, $this->kitchen->now);
+        $diary = CookerDiary::plan($jobs, $places, $availability, $this->kitchen->now);
 
         return [
             'sessions' => $diary->sessions(),
@@ -84,7 +84,7 @@ final readonly class DiaryQuestions
     }
 
     /** @param  array<mixed>  $document */
-    private function presence(array $document): Availability
+    private function availability(array $document): Availability
     {
         $home = [];
         foreach (is_array($document['home'] ?? null) ? $document['home'] : [] as $day => $hours) {

@@ -59,11 +59,11 @@ final readonly class BatchState
     /**
      * @param  array<string, array{opened: ?\DateTimeImmutable, best_before: ?\DateTimeImmutable}>  $lots of its oils, by carrier id
      */
-    public static function of(Record $record, Availability $presence, Cupboard $cupboard, array $lots): self
+    public static function of(Record $record, Availability $availability, Cupboard $cupboard, array $lots): self
     {
         $log = $record->log;
         $tables = $cupboard->tables();
-        $progress = $record->progress($presence);
+        $progress = $record->progress($availability);
         $strained = $log->last(Strained::class);
         $bottled = $log->last(Bottled::class);
         $purpose = $log->last(PurposeChanged::class)->to ?? $record->plan->purpose;
@@ -75,7 +75,7 @@ final readonly class BatchState
         $bottles = self::bottles($bottled, $log);
         // What is bottled is smelled, and what is cold used up, until the day just reckoned: nothing is asked of what is all used up.
         if (self::left($bottles) > 0 || ($useBy !== null && $bottled === null)) {
-            $progress = $record->progress($presence, self::upkeep($record->plan, $useBy, $keeping->bestBefore, $tables));
+            $progress = $record->progress($availability, self::upkeep($record->plan, $useBy, $keeping->bestBefore, $tables));
         }
 
         return new self(

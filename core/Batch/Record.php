@@ -45,9 +45,9 @@ final readonly class Record
     }
 
     /** @param  ?Upkeep  $upkeep of what is bottled, or kept cold; null when none is left */
-    public function progress(Availability $presence, ?Upkeep $upkeep = null): Progress
+    public function progress(Availability $availability, ?Upkeep $upkeep = null): Progress
     {
-        return Progress::follow($this->routine(), $this->startAt, $presence, $this->log->events(), $this->slots, $upkeep);
+        return Progress::follow($this->routine(), $this->startAt, $availability, $this->log->events(), $this->slots, $upkeep);
     }
 
     /** Whether the warmth that was planned is not in the records: too little to say that it was had. */

@@ -35,12 +35,12 @@ final class Bookings
      *
      * @param  bool  $among whether the others may be placed anew for it; else it goes where they leave room
      */
-    public function place(CookerJob $job, Availability $presence, \DateTimeImmutable $now, bool $among = true): Booking
+    public function place(CookerJob $job, Availability $availability, \DateTimeImmutable $now, bool $among = true): Booking
     {
         $jobs = array_column($this->booked, 'job');
         $diary = $among
-            ? CookerDiary::plan([...$jobs, $job], $this->places, $presence, $now)
-            : ($this->asItStands ??= CookerDiary::plan($jobs, $this->places, $presence, $now))->with($job);
+            ? CookerDiary::plan([...$jobs, $job], $this->places, $availability, $now)
+            : ($this->asItStands ??= CookerDiary::plan($jobs, $this->places, $availability, $now))->with($job);
         $run = $diary->runOf($job->id);
         $moves = [];
         foreach ($this->booked as ['job' => $other, 'from' => $was]) {

@@ -35,7 +35,7 @@ final class CookerDiary
     /** @param  list<CookerPlace>  $places */
     private function __construct(
         private readonly array $places,
-        private readonly Availability $presence,
+        private readonly Availability $availability,
         private readonly \DateTimeImmutable $now,
     ) {}
 
@@ -44,9 +44,9 @@ final class CookerDiary
      * @param  list<CookerPlace>  $places
      * @param  \DateTimeImmutable  $now in the house's zone
      */
-    public static function plan(array $jobs, array $places, Availability $presence, \DateTimeImmutable $now): self
+    public static function plan(array $jobs, array $places, Availability $availability, \DateTimeImmutable $now): self
     {
-        $diary = new self($places, $presence, $now);
+        $diary = new self($places, $availability, $now);
         $standing = $free = [];
         foreach ($jobs as $job) {
             $with = $standing[$job->standsIn ?? ''][0] ?? null;
@@ -280,8 +280,8 @@ final class CookerDiary
         $far = $this->now->modify('+'.self::DAYS.' days');
         foreach ($starts as $start) {
             $sessions = $attended
-                ? Timetable::sessions($hours, $start, $this->presence, $warmUp, $tail)
-                : [Timetable::unattended($hours, $start, $this->presence, $warmUp, $tail)];
+                ? Timetable::sessions($hours, $start, $this->availability, $warmUp, $tail)
+                : [Timetable::unattended($hours, $start, $this->availability, $warmUp, $tail)];
             $last = $sessions[count($sessions) - 1]->to;
             if ($last > $far) {
                 return null;
@@ -311,7 +311,7 @@ final class CookerDiary
         if ($since !== []) {
             // From the switching on: the hours are those still to come from then.
             $on = min($since);
-            $while = $this->presence->whileFrom($on);
+            $while = $this->availability->whileFrom($on);
             $to = Later::seconds($on, $warmUp * 60 + max(1, (int) round($hours * 3600)));
             $stops = $jobs[0]->attended && $while !== null && $while->from == $on ? min($to, $while->to) : $to;
             $left = min($hours, ($to->getTimestamp() - $stops->getTimestamp()) / 3600);
@@ -319,7 +319,7 @@ final class CookerDiary
             return new CookerRun(
                 $place,
                 $jobs,
-                [new Interval($on, $stops), ...$left > 1 / 60 ? Timetable::sessions($left, $stops, $this->presence, $warmUp) : []],
+                [new Interval($on, $stops), ...$left > 1 / 60 ? Timetable::sessions($left, $stops, $this->availability, $warmUp) : []],
                 $warmUp,
             );
         }
@@ -330,7 +330,7 @@ final class CookerDiary
             Timetable::sessions(
                 $hours,
                 max($this->now, ...array_map(fn (CookerJob $job) => $job->earliest, $jobs)),
-                $this->presence,
+                $this->availability,
                 $warmUp,
             ),
             $warmUp,

@@ -48,7 +48,7 @@ final readonly class Progress
     public static function follow(
         Routine $routine,
         \DateTimeImmutable $startAt,
-        Availability $presence,
+        Availability $availability,
         array $events,
         array $slots = [],
         ?Upkeep $upkeep = null,
@@ -83,7 +83,7 @@ final readonly class Progress
         $timetable = Timetable::lay(
             $filledAt === null && ! isset($skipped['moisten']) ? $routine : $routine->soaked(),
             $filledAt ?? ($done['moisten'] ?? $startAt),
-            $presence,
+            $availability,
             $warmed,
             $slots,
             $filledAt !== null,
@@ -91,26 +91,26 @@ final readonly class Progress
         $last = fn (string $key) => max($done[$key] ?? null, $skipped[$key] ?? null);
         $tasks = match ($stage) {
             Stage::Discarded => [],
-            Stage::Bottled => self::keeping($done['bottle'], $last('smell'), $upkeep, $presence, $method),
+            Stage::Bottled => self::keeping($done['bottle'], $last('smell'), $upkeep, $availability, $method),
             Stage::Poured => [
                 self::task(
                     Step::Bottle,
-                    $presence->forWork(
+                    $availability->forWork(
                         $last('decant') ??
                             ($routine->settles ? $timetable->settledAt : Later::minutes($strainedAt, Step::Strain->minutes())),
                         Step::Bottle->minutes(),
                     ),
                     $method,
                 ),
-                ...self::cold($strainedAt, $upkeep, $presence, $method),
+                ...self::cold($strainedAt, $upkeep, $availability, $method),
             ],
             Stage::Settling => [
-                ...self::settling($strainedAt, $presence, $method),
-                ...self::cold($strainedAt, $upkeep, $presence, $method),
+                ...self::settling($strainedAt, $availability, $method),
+                ...self::cold($strainedAt, $upkeep, $availability, $method),
             ],
             default => [
-                ...self::untilStrained($routine, $timetable, $stage === Stage::Steeping, $last, $presence, $warmed),
-                ...self::cold($filledAt, $upkeep, $presence, $method),
+                ...self::untilStrained($routine, $timetable, $stage === Stage::Steeping, $last, $availability, $warmed),
+                ...self::cold($filledAt, $upkeep, $availability, $method),
             ],
         };
         $tasks = array_map(
@@ -167,24 +167,24 @@ final readonly class Progress
         \DateTimeImmutable $bottledAt,
         ?\DateTimeImmutable $last,
         ?Upkeep $upkeep,
-        Availability $presence,
+        Availability $availability,
         Method $method,
     ): array {
-        $next = $upkeep?->next($bottledAt, $last, $presence);
+        $next = $upkeep?->next($bottledAt, $last, $availability);
 
         return $next === null ? [] : [self::task($next[0], $next[1], $method)];
     }
 
     /** @return list<Task> what is kept cold has its last day, bottled or not */
-    private static function cold(?\DateTimeImmutable $since, ?Upkeep $upkeep, Availability $presence, Method $method): array
+    private static function cold(?\DateTimeImmutable $since, ?Upkeep $upkeep, Availability $availability, Method $method): array
     {
-        return $since !== null && $upkeep?->useBy === true ? self::keeping($since, null, $upkeep, $presence, $method) : [];
+        return $since !== null && $upkeep?->useBy === true ? self::keeping($since, null, $upkeep, $availability, $method) : [];
     }
 
     /** @return list<Task> */
-    private static function settling(\DateTimeImmutable $strainedAt, Availability $presence, Method $method): array
+    private static function settling(\DateTimeImmutable $strainedAt, Availability $availability, Method $method): array
     {
-        $settled = Timetable::settledAfter($strainedAt, $presence);
+        $settled = Timetable::settledAfter($strainedAt, $availability);
 
         return [self::task(Step::Settle, $settled, $method), ...self::afterStraining($settled, $method, true, open: true)];
     }
@@ -207,7 +207,7 @@ final readonly class Progress
         Timetable $times,
         bool $filled,
         \Closure $last,
-        Availability $presence,
+        Availability $availability,
         Warmed $warmed,
     ): array {
         $method = $routine->method;
@@ -230,8 +230,8 @@ final readonly class Progress
         $tasks = [
             ...$tasks,
             ...$method->heated
-                ? self::warming($method, $times, $filled, $last, $warmed, $presence)
-                : self::shelving($method, $times, $filled, $last, $presence),
+                ? self::warming($method, $times, $filled, $last, $warmed, $availability)
+                : self::shelving($method, $times, $filled, $last, $availability),
         ];
         $warmthDue = $method->heated && ($warmed->onSince !== null || $warmed->left($routine->hours) > 0);
         $tasks[] = self::task(Step::Strain, $times->strainAt, $method, open: $filled && ! $warmthDue);
@@ -245,16 +245,16 @@ final readonly class Progress
      * @param  \Closure(string): ?\DateTimeImmutable  $last
      * @return list<Task>
      */
-    private static function shelving(Method $method, Timetable $times, bool $filled, \Closure $last, Availability $presence): array
+    private static function shelving(Method $method, Timetable $times, bool $filled, \Closure $last, Availability $availability): array
     {
         $tasks = [];
         if ($last('top_up') === null) {
-            $tasks[] = self::task(Step::TopUp, $presence->nextAwake(Later::hours($times->fillAt, 1)), $method, open: $filled);
+            $tasks[] = self::task(Step::TopUp, $availability->nextAwake(Later::hours($times->fillAt, 1)), $method, open: $filled);
         }
         $every = [[Step::Shake, $method->tending->shakeEveryH], [Step::Check, self::CHECK_EVERY_H]];
         foreach ($every as [$step, $hours]) {
             $since = $last($step->value) ?? $times->fillAt;
-            $due = $presence->midMorning($since->modify('+'.(int) $hours.' hours'));
+            $due = $availability->midMorning($since->modify('+'.(int) $hours.' hours'));
             if ($due < $times->strainAt) {
                 $tasks[] = self::task($step, $due, $method, open: $filled);
             }
@@ -275,7 +275,7 @@ final readonly class Progress
         bool $filled,
         \Closure $last,
         Warmed $warmed,
-        Availability $presence,
+        Availability $availability,
     ): array {
         $tasks = [];
         foreach (array_slice($times->sessions, count($warmed->sessions)) as $index => $session) {
@@ -285,7 +285,7 @@ final readonly class Progress
                 $tasks[] = self::task(Step::WarmOn, $session->from, $method, $nth, $filled && $index === 0);
             } else {
                 // Nobody gets up for it at night, where it may stand alone.
-                $due = $presence->nextAwake(Later::hours(max($on, $last('shake') ?? $on), $method->tending->shakeEveryH));
+                $due = $availability->nextAwake(Later::hours(max($on, $last('shake') ?? $on), $method->tending->shakeEveryH));
                 if ($due < $session->to) {
                     $tasks[] = self::task(Step::Shake, $due, $method);
                 }

@@ -55,32 +55,35 @@ final readonly class Timetable
     public static function lay(
         Routine $routine,
         \DateTimeImmutable $fillAt,
-        Availability $presence,
+        Availability $availability,
         ?Warmed $warmed = null,
         array $slots = [],
         bool $filled = false,
     ): self {
         $warmed ??= Warmed::none();
         $filling = Step::Fill->minutes() + ($routine->method->has(Method::POURED_HOT) ? Step::WarmOil->minutes() : 0);
-        $beginAt = $filled ? $fillAt : $presence->forWork($fillAt, $filling);
-        $fillAt = $routine->soakH > 0 ? $presence->forWork(Later::hours($beginAt, $routine->soakH), $filling) : $beginAt;
+        $beginAt = $filled ? $fillAt : $availability->forWork($fillAt, $filling);
+        $fillAt = $routine->soakH > 0 ? $availability->forWork(Later::hours($beginAt, $routine->soakH), $filling) : $beginAt;
         if (! $routine->method->heated) {
-            $strainAt = $presence->midMorning($fillAt->modify('+'.(int) ceil($routine->hours / 24).' days'), Step::Strain->minutes());
+            $strainAt = $availability->midMorning(
+                $fillAt->modify('+'.(int) ceil($routine->hours / 24).' days'),
+                Step::Strain->minutes(),
+            );
 
-            return new self($beginAt, $fillAt, [], $strainAt, self::settledAfter($strainAt, $presence, $routine->settles));
+            return new self($beginAt, $fillAt, [], $strainAt, self::settledAfter($strainAt, $availability, $routine->settles));
         }
         if ($routine->coldWithinH !== null) {
-            return self::inOneGo($routine, $routine->coldWithinH, $beginAt, $fillAt, $presence, $warmed, $slots, $filled);
+            return self::inOneGo($routine, $routine->coldWithinH, $beginAt, $fillAt, $availability, $warmed, $slots, $filled);
         }
-        $sessions = self::warm($routine, Later::minutes($fillAt, self::FILLING_MINUTES), $presence, $warmed, $slots);
+        $sessions = self::warm($routine, Later::minutes($fillAt, self::FILLING_MINUTES), $availability, $warmed, $slots);
         // The oil is strained once it is cool enough to handle; a hard fat before it sets.
         $cool = Later::minutes(
             $sessions[count($sessions) - 1]->to,
             ($routine->settles ? self::COOLING_MINUTES : self::STILL_WARM_MINUTES) + (int) round($routine->standsH * 60),
         );
-        $strainAt = $presence->forWork($cool, Step::Strain->minutes());
+        $strainAt = $availability->forWork($cool, Step::Strain->minutes());
 
-        return new self($beginAt, $fillAt, $sessions, $strainAt, self::settledAfter($strainAt, $presence, $routine->settles));
+        return new self($beginAt, $fillAt, $sessions, $strainAt, self::settledAfter($strainAt, $availability, $routine->settles));
     }
 
     /**
@@ -94,7 +97,7 @@ final readonly class Timetable
         float $coldWithinH,
         \DateTimeImmutable $beginAt,
         \DateTimeImmutable $fillAt,
-        Availability $presence,
+        Availability $availability,
         Warmed $warmed,
         array $slots,
         bool $filled,
@@ -103,7 +106,7 @@ final readonly class Timetable
             // Until it is warm the hours run as well.
             $whole = self::FILLING_MINUTES + $routine->minutesFor($routine->hours) + self::COOLING_MINUTES + Step::Strain->minutes();
             $from = $slots === [] ? $fillAt : max($fillAt, Later::minutes($slots[0]->from, -self::FILLING_MINUTES));
-            $while = $presence->whileWith($from, $whole);
+            $while = $availability->whileWith($from, $whole);
             $fillAt = $while ?? $fillAt;
             $beginAt = $beginAt == $fillAt ? $fillAt : min($beginAt, $fillAt);
         }
@@ -121,7 +124,7 @@ final readonly class Timetable
             $strainAt = min($strainAt, Later::minutes($fillAt, (int) round($coldWithinH * 60) - Step::Strain->minutes()));
         }
 
-        return new self($beginAt, $fillAt, $sessions, $strainAt, self::settledAfter($strainAt, $presence, $routine->settles));
+        return new self($beginAt, $fillAt, $sessions, $strainAt, self::settledAfter($strainAt, $availability, $routine->settles));
     }
 
     /** When it is strained, and so where it is to be from then on: what is kept cold, in the refrigerator. */
@@ -136,8 +139,13 @@ final readonly class Timetable
      * @param  list<Interval>  $slots
      * @return non-empty-list<Interval>
      */
-    private static function warm(Routine $routine, \DateTimeImmutable $from, Availability $presence, Warmed $warmed, array $slots): array
-    {
+    private static function warm(
+        Routine $routine,
+        \DateTimeImmutable $from,
+        Availability $availability,
+        Warmed $warmed,
+        array $slots,
+    ): array {
         $sessions = $warmed->sessions;
         $left = $warmed->left($routine->hours);
         if ($sessions !== []) {
@@ -145,7 +153,7 @@ final readonly class Timetable
         }
         if ($warmed->onSince !== null) {
             $to = Later::minutes($warmed->onSince, $routine->minutesFor($left));
-            $while = $presence->whileFrom($warmed->onSince);
+            $while = $availability->whileFrom($warmed->onSince);
             // Somebody has to be by: it is off when they go, and the rest is for another day.
             if ($routine->method->tending->attended && $while !== null && $while->from == $warmed->onSince && $while->to < $to) {
                 $to = $while->to;
@@ -164,11 +172,11 @@ final readonly class Timetable
                     $routine->method->tending->attended => self::sessions(
                         $left,
                         $from,
-                        $presence,
+                        $availability,
                         $routine->warmUpMin,
                         $routine->tailMin(),
                     ),
-                    default => [self::unattended($left, $from, $presence, $routine->warmUpMin, $routine->tailMin())],
+                    default => [self::unattended($left, $from, $availability, $routine->warmUpMin, $routine->tailMin())],
                 },
             ];
         }
@@ -177,10 +185,13 @@ final readonly class Timetable
     }
 
     /** When an oil strained at a moment has settled and somebody is up to pour it off; at once where it does not settle. */
-    public static function settledAfter(\DateTimeImmutable $strainedAt, Availability $presence, bool $settles = true): \DateTimeImmutable
-    {
+    public static function settledAfter(
+        \DateTimeImmutable $strainedAt,
+        Availability $availability,
+        bool $settles = true,
+    ): \DateTimeImmutable {
         return $settles
-            ? $presence->forWork(Later::hours($strainedAt, self::SETTLE_HOURS), Step::Decant->minutes() + Step::Bottle->minutes())
+            ? $availability->forWork(Later::hours($strainedAt, self::SETTLE_HOURS), Step::Decant->minutes() + Step::Bottle->minutes())
             : self::strained($strainedAt);
     }
 
@@ -191,13 +202,13 @@ final readonly class Timetable
     }
 
     /** When its warmth must be over, for it to be strained and settled by a day. */
-    public static function warmthOverBy(Routine $routine, \DateTimeImmutable $readyBy, Availability $presence): \DateTimeImmutable
+    public static function warmthOverBy(Routine $routine, \DateTimeImmutable $readyBy, Availability $availability): \DateTimeImmutable
     {
         $after =
             ($routine->settles ? self::SETTLE_HOURS * 60 + self::COOLING_MINUTES : self::STILL_WARM_MINUTES) +
             (int) round($routine->standsH * 60);
 
-        return Later::minutes($presence->to($readyBy), -$after);
+        return Later::minutes($availability->to($readyBy), -$after);
     }
 
     /** The day it can be bottled, and so used. */
@@ -210,15 +221,17 @@ final readonly class Timetable
      * The latest day on which to fill, to be ready by a day. Days are walked back one at a time, so
      * that waking hours and sessions are reckoned just as they will fall.
      */
-    public static function latestStart(Routine $routine, \DateTimeImmutable $readyBy, Availability $presence): \DateTimeImmutable
+    public static function latestStart(Routine $routine, \DateTimeImmutable $readyBy, Availability $availability): \DateTimeImmutable
     {
         $day = $readyBy->setTime(0, 0);
         // No fewer days than its hours and the settling ask for; the walk begins a day short of that.
         $least =
-            $routine->method->heated && $routine->method->tending->attended ? $routine->hours / $presence->hours() : $routine->hours / 24;
+            $routine->method->heated && $routine->method->tending->attended
+                ? $routine->hours / $availability->hours()
+                : $routine->hours / 24;
         for ($back = max(0, (int) floor($least) - 1); $back < self::LOOK_BACK_DAYS; $back++) {
-            $start = $presence->midMorning($day->modify("-{$back} days"));
-            if (self::lay($routine, $start, $presence)->readyDay() <= $day) {
+            $start = $availability->midMorning($day->modify("-{$back} days"));
+            if (self::lay($routine, $start, $availability)->readyDay() <= $day) {
                 return $start->setTime(0, 0);
             }
         }
@@ -237,19 +250,19 @@ final readonly class Timetable
     public static function sessions(
         float $hours,
         \DateTimeImmutable $from,
-        Availability $presence,
+        Availability $availability,
         int $warmUpMin = 0,
         int $tailMin = 0,
     ): array {
         $minutes = max(1, (int) round($hours * 60));
         // Whole tomorrow is kinder than a stub tonight and the rest tomorrow.
-        $whole = self::whole($minutes + $warmUpMin, $tailMin, $from, $presence);
+        $whole = self::whole($minutes + $warmUpMin, $tailMin, $from, $availability);
         if ($whole !== null) {
             return [$whole];
         }
         $sessions = [];
         $far = $from->modify('+'.self::LOOK_AHEAD_DAYS.' days');
-        while ($minutes > 0 && $from < $far && ($while = $presence->whileFrom($from)) !== null) {
+        while ($minutes > 0 && $from < $far && ($while = $availability->whileFrom($from)) !== null) {
             $room = (int) min($minutes + $warmUpMin, $while->minutes() - $tailMin);
             if ($room - $warmUpMin >= min($minutes, self::LEAST_SESSION_H * 60)) {
                 $sessions[] = new Interval($while->from, Later::minutes($while->from, $room));
@@ -266,10 +279,14 @@ final readonly class Timetable
     }
 
     /** In one go, today or tomorrow. */
-    private static function whole(int $minutes, int $tailMin, \DateTimeImmutable $from, Availability $presence): ?Interval
+    private static function whole(int $minutes, int $tailMin, \DateTimeImmutable $from, Availability $availability): ?Interval
     {
         $night = $from->setTime(0, 0)->modify('+2 days');
-        for ($while = $presence->whileFrom($from); $while !== null && $while->from < $night; $while = $presence->whileFrom($while->to)) {
+        for (
+            $while = $availability->whileFrom($from);
+            $while !== null && $while->from < $night;
+            $while = $availability->whileFrom($while->to)
+        ) {
             if ($while->minutes() >= $minutes + $tailMin) {
                 return new Interval($while->from, Later::minutes($while->from, $minutes));
             }
@@ -288,15 +305,15 @@ final readonly class Timetable
     public static function unattended(
         float $hours,
         \DateTimeImmutable $from,
-        Availability $presence,
+        Availability $availability,
         int $warmUpMin = 0,
         int $tailMin = 0,
     ): Interval {
         $minutes = $warmUpMin + max(1, (int) round($hours * 60));
-        $while = $presence->whileFrom($from) ?? new Interval($from, $from);
+        $while = $availability->whileFrom($from) ?? new Interval($from, $from);
         $from = $while->from;
         $to = Later::minutes($from, $minutes);
-        $there = $tailMin > 0 ? $presence->forWork($to, $tailMin) : $presence->nextAwake($to);
+        $there = $tailMin > 0 ? $availability->forWork($to, $tailMin) : $availability->nextAwake($to);
         if ($there > $to) {
             $from = max($from, min($while->to, Later::minutes($there, -$minutes)));
             $to = max($there, Later::minutes($from, $minutes));

@@ -25,18 +25,18 @@ final readonly class Upkeep
      * Where nobody is there on the last day, it is done before: a deadline never moves later.
      * @return ?array{Step, \DateTimeImmutable} null when the last day was seen to
      */
-    public function next(\DateTimeImmutable $bottledAt, ?\DateTimeImmutable $last, Availability $presence): ?array
+    public function next(\DateTimeImmutable $bottledAt, ?\DateTimeImmutable $last, Availability $availability): ?array
     {
         if ($this->useBy) {
-            return [Step::UseUp, $presence->lastAwake($this->until, $bottledAt)];
+            return [Step::UseUp, $availability->lastAwake($this->until, $bottledAt)];
         }
         if ($last !== null && $last->setTime(0, 0) >= $this->until->setTime(0, 0)) {
             return null;
         }
         $due = $last === null ? $bottledAt->modify("+{$this->firstDays} days") : $last->modify("+{$this->everyDays} days");
 
-        $at = $presence->midMorning(min($due, $this->until));
+        $at = $availability->midMorning(min($due, $this->until));
 
-        return [Step::Smell, $at > $this->until ? $presence->lastAwake($this->until, $bottledAt) : $at];
+        return [Step::Smell, $at > $this->until ? $availability->lastAwake($this->until, $bottledAt) : $at];
     }
 }

@@ -21,7 +21,7 @@ require_once __DIR__.'/../Pots.php';
 function wrongInTheDiary(Tests\AppCase $test): array
 {
     return app(CurrentHouse::class)->within($test->house, function (): array {
-        $presence = app(KitchenFactory::class)->presence();
+        $availability = app(KitchenFactory::class)->availability();
         $wrong = [];
         $runs = [];
         foreach (
@@ -34,7 +34,7 @@ function wrongInTheDiary(Tests\AppCase $test): array
             $cooker = Cooker::withTrashed()->where('uid', $batch->diary->cooker)->first();
             foreach ($slots as $slot) {
                 [$from, $to] = [app(KitchenFactory::class)->local($slot->from), app(KitchenFactory::class)->local($slot->to)];
-                $by = array_filter($presence->on($from), fn (Interval $while) => $from >= $while->from && $to <= $while->to);
+                $by = array_filter($availability->on($from), fn (Interval $while) => $from >= $while->from && $to <= $while->to);
                 $by === [] && ($wrong[] = "{$batch->code} is warm from {$from->format('d H:i')} with nobody by");
                 $runs[$batch->diary->cooker][] = [
                     'batch' => $batch,

@@ -5,7 +5,7 @@ use Kettle\Material\Tables;
 use Tests\Answers;
 
 it('answers as it did: no figure, bound or sentence moves unseen', function () {
-    $desk = new Questions(Tables::shipped());
+    $questions = new Questions(Tables::shipped());
     $kept = array_map(
         fn (string $line) => json_decode($line, true),
         file(dirname(__DIR__).'/fixtures/answers.jsonl', FILE_IGNORE_NEW_LINES) ?: [],
@@ -14,7 +14,7 @@ it('answers as it did: no figure, bound or sentence moves unseen', function () {
     $moved = [];
     foreach (Answers::questions() as $name => [$mode, $question]) {
         // As it is written: 1.0 and 1 are one number in JSON.
-        json_encode(Answers::answer($desk, $mode, $question)) === json_encode($kept[$name] ?? null) || ($moved[] = $name);
+        json_encode(Answers::answer($questions, $mode, $question)) === json_encode($kept[$name] ?? null) || ($moved[] = $name);
     }
     expect($moved)->toBe([])->and(array_keys(Answers::questions()))->toBe(array_keys($kept));
 });

@@ -48,7 +48,7 @@ use Tests\Core\Support;
 function frozen(array $wish = []): FrozenPlan
 {
     return FrozenPlan::of(
-        Support::bench()->document(
+        Support::planning()->document(
             Support::plan($wish + ['herb' => ['id' => 'self-heal'], 'oils' => ['sunflower'], 'jar' => '473']),
             Support::kitchen(),
         ),

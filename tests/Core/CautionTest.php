@@ -61,7 +61,7 @@ it('says each with every word filled in, why, and a source', function () {
 });
 
 it('leaves no hole in the words of any method’s plan', function (string $method, string $state) {
-    $said = Support::bench()->cautions(
+    $said = Support::planning()->cautions(
         ['herb' => ['id' => 'self-heal', 'state' => $state], 'oils' => ['sweet-almond'], 'method' => $method, 'school' => null],
         Support::kitchen(),
         null,
@@ -135,7 +135,7 @@ it('plans a fresh kitchen oil for four days in the cold, and says so everywhere'
         'method' => 'gentle-pan',
     ];
     $plan = Support::plan($wish);
-    $document = Support::bench()->document($plan, Support::kitchen());
+    $document = Support::planning()->document($plan, Support::kitchen());
     expect($plan->figures['best_before']->text())
         ->toBe($plan->timetable->fillAt->modify('+4 days')->format('Y-m-d'))
         ->and($document['kept'])
@@ -162,7 +162,7 @@ it('reckons the souring of what is planned', function () {
         ->toEqualWithDelta(4.5, 1e-9)
         ->and($plan->figures['soak_water.0']->number())
         ->toEqualWithDelta(145.5, 1e-9)
-        ->and(implode(' ', array_column(Support::bench()->document($plan, Support::kitchen())['steps'], 'says')))
+        ->and(implode(' ', array_column(Support::planning()->document($plan, Support::kitchen())['steps'], 'says')))
         ->toContain('4.5 g of citric acid')
         ->and($plan->keeping->months)
         ->toBe(2.0)
@@ -214,7 +214,7 @@ it('plans nothing dangerous of twenty thousand wishes, at any hour, and every wa
 });
 
 it('lets a batch for the skin become food only where every part of it is', function (array $change, ?string $reason) {
-    $plan = Support::bench()->document(
+    $plan = Support::planning()->document(
         Support::plan(['herb' => ['id' => 'lemon-thyme'], 'oils' => ['olive'], 'jar' => '473', ...$change['wish'] ?? []]),
         Support::kitchen(),
     );

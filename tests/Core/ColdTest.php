@@ -67,11 +67,11 @@ it('waits for a day on which there is time for all of it, and refuses where ther
         onDay('2026-11-24T10:00'),
         Tables::shipped(),
     );
-    $presence = Availability::between('07:00', '22:30')->atHome($home);
+    $availability = Availability::between('07:00', '22:30')->atHome($home);
     $times = Timetable::lay(
         new Routine((new Methods(Tables::shipped()))->method('double-boiler'), 2.0, coldWithinH: 4.0, warmUpMin: 25),
         onDay('2026-11-24T10:00'),
-        $presence,
+        $availability,
     );
     if ($filled !== null) {
         // 30 min of filling, 25 until it is warm, two hours warm, 30 min of cooling, 20 of straining.
@@ -80,13 +80,13 @@ it('waits for a day on which there is time for all of it, and refuses where ther
             ->and($times->strainedBy()->getTimestamp() - $times->fillAt->getTimestamp())
             ->toBe(225 * 60);
         foreach ([$times->fillAt, $times->strainedBy()] as $moment) {
-            expect($presence->nextAwake($moment))->toEqual($moment);
+            expect($availability->nextAwake($moment))->toEqual($moment);
         }
     } else {
         $wish = ['school' => 'usual'] + coldWish('double-boiler');
-        $where = new Kettle\Recipe\Kitchen($kitchen->now, $presence, $kitchen->custom, 20.0, $kitchen->jars, $kitchen->cupboard());
+        $where = new Kettle\Recipe\Kitchen($kitchen->now, $availability, $kitchen->custom, 20.0, $kitchen->jars, $kitchen->cupboard());
         try {
-            Support::bench()->plan($wish, $where);
+            Support::planning()->plan($wish, $where);
             expect(false)->toBeTrue();
         } catch (WishException $refused) {
             expect($refused->faults[0]['reason'])
@@ -133,9 +133,9 @@ it('goes on without a break once it is filled, whatever the diary kept for it', 
 });
 
 it('never moves a deadline later', function (string $until, array $away, string $due) {
-    $presence = Availability::between('07:00', '22:30')->without([[onDay($away[0]), onDay($away[1])]]);
+    $availability = Availability::between('07:00', '22:30')->without([[onDay($away[0]), onDay($away[1])]]);
     $upkeep = new Upkeep(onDay($until), 7, 90, true);
-    expect($upkeep->next(onDay('2026-11-24T12:00'), null, $presence))->toEqual([Step::UseUp, onDay($due)]);
+    expect($upkeep->next(onDay('2026-11-24T12:00'), null, $availability))->toEqual([Step::UseUp, onDay($due)]);
 })->with([
     'at home' => ['2026-11-28T10:00', ['2026-12-24T10:00', '2026-12-25T10:00'], '2026-11-28T10:00'],
     'by night: before bed' => ['2026-11-28T03:00', ['2026-12-24T10:00', '2026-12-25T10:00'], '2026-11-27T21:30'],
@@ -154,24 +154,24 @@ it('keeps a deadline before its day for whoever is there or not, seeded', functi
             $from = $made->modify('+'.mt_rand(-3000, 6000).' minutes');
             $away[] = [$from, $from->modify('+'.mt_rand(30, 9000).' minutes')];
         }
-        $presence = Availability::between('07:00', '22:30')->without($away);
-        $due = $presence->lastAwake($until, $made);
+        $availability = Availability::between('07:00', '22:30')->without($away);
+        $due = $availability->lastAwake($until, $made);
         expect($due <= $until && $due >= min($made, $until))->toBeTrue();
         // Where anybody is there at all between, it is a moment when somebody is.
         $there = false;
         for ($at = $made; $at <= $until && ! $there; $at = $at->modify('+20 minutes')) {
             $there =
-                $presence->nextAwake($at) == $at &&
-                $presence->nextAwake($at->modify('+1 minute')) == $at->modify('+1 minute') &&
+                $availability->nextAwake($at) == $at &&
+                $availability->nextAwake($at->modify('+1 minute')) == $at->modify('+1 minute') &&
                 $at->modify('+1 minute') <= $until;
         }
-        $there && expect($presence->nextAwake($due))->toEqual($due);
+        $there && expect($availability->nextAwake($due))->toEqual($due);
     }
 });
 
 it('says the refrigerator from the moment it counts', function () {
     $plan = Support::plan(coldWish());
-    $steps = array_column(Support::bench()->document($plan, Support::kitchen())['steps'], 'says', 'id');
+    $steps = array_column(Support::planning()->document($plan, Support::kitchen())['steps'], 'says', 'id');
     foreach (['strain', 'settle', 'bottle'] as $step) {
         expect($steps[$step])->toContain('refrigerator');
     }

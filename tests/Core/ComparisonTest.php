@@ -14,7 +14,7 @@ function compared(array $wish, array $house = []): array
 {
     $kitchen = Support::kitchen($house);
 
-    return array_column(Support::bench()->answer(Support::plan($wish, $house), $kitchen)['methods'], null, 'id');
+    return array_column(Support::planning()->answer(Support::plan($wish, $house), $kitchen)['methods'], null, 'id');
 }
 
 /** @return array<string, mixed> the school that a method begins with */

@@ -58,7 +58,7 @@ function noon(): DateTimeImmutable
  * @param  list<CookerPlace>  $places
  * @return list<string> what is wrong
  */
-function diaryFaults(CookerDiary $diary, array $jobs, array $places, Availability $presence): array
+function diaryFaults(CookerDiary $diary, array $jobs, array $places, Availability $availability): array
 {
     $wrong = [];
     foreach ($diary->runs as $i => $run) {
@@ -79,7 +79,7 @@ function diaryFaults(CookerDiary $diary, array $jobs, array $places, Availabilit
         }
         foreach ($run->sessions as $session) {
             $by = false;
-            foreach ($presence->on($session->from) as $while) {
+            foreach ($availability->on($session->from) as $while) {
                 $by = $by || ($session->from >= $while->from && $session->to <= $while->to);
             }
             $by ||
@@ -115,8 +115,8 @@ it('keeps other warmths apart, one after the other in one cooker', function () {
     expect(diaryFaults($diary, $jobs, cookerPlaces(1), usualPresence()))->toBe([])->and($diary->runs)->toHaveCount(2);
 });
 
-it('says why when nothing fits', function (CookerJob $job, array $places, Availability $presence, string $says) {
-    $diary = CookerDiary::plan([$job], $places, $presence, noon());
+it('says why when nothing fits', function (CookerJob $job, array $places, Availability $availability, string $says) {
+    $diary = CookerDiary::plan([$job], $places, $availability, noon());
     expect($diary->says($job))->toContain($says);
 })->with([
     'no such cooker' => [
@@ -163,12 +163,12 @@ it('leaves jars where they stand, and what is on, on', function () {
 });
 
 it('goes round what somebody has to do elsewhere', function () {
-    $presence = usualPresence()
+    $availability = usualPresence()
         ->atHome(['2' => '07:00-08:30, 17:00-22:30', '3' => '18:00-21:00'])
         ->without([[new DateTimeImmutable('2026-11-24 18:00'), new DateTimeImmutable('2026-11-24 19:30')]]);
     $jobs = [job('a', 6)];
-    $diary = CookerDiary::plan($jobs, cookerPlaces(1), $presence, noon());
-    expect(diaryFaults($diary, $jobs, cookerPlaces(1), $presence))
+    $diary = CookerDiary::plan($jobs, cookerPlaces(1), $availability, noon());
+    expect(diaryFaults($diary, $jobs, cookerPlaces(1), $availability))
         ->toBe([])
         ->and(array_map(fn (Interval $s) => $s->from->format('D H:i').' '.$s->to->format('H:i'), $diary->runs[0]->sessions))
         ->toBe(['Tue 17:00 18:00', 'Tue 19:30 22:30', 'Wed 18:00 20:00']);
@@ -190,28 +190,28 @@ function someHouse(int $seed, int $most = 9): array
             'dueBy' => $pick([null, null, new DateTimeImmutable('2026-12-02 18:00')]),
         ]);
     }
-    $presence = usualPresence();
+    $availability = usualPresence();
     if (mt_rand(0, 1) === 1) {
-        $presence = $presence->atHome(['1' => '17:00-22:00', '2' => '07:00-08:30, 17:00-22:30', '4' => '']);
+        $availability = $availability->atHome(['1' => '17:00-22:00', '2' => '07:00-08:30, 17:00-22:30', '4' => '']);
     }
     if (mt_rand(0, 1) === 1) {
-        $presence = $presence->without([[new DateTimeImmutable('2026-11-26 12:00'), new DateTimeImmutable('2026-11-28 12:00')]]);
+        $availability = $availability->without([[new DateTimeImmutable('2026-11-26 12:00'), new DateTimeImmutable('2026-11-28 12:00')]]);
     }
 
-    return [$jobs, cookerPlaces(mt_rand(1, 3)), $presence];
+    return [$jobs, cookerPlaces(mt_rand(1, 3)), $availability];
 }
 
 it('never books twice, works at night, overfills or cheats a jar of its hours, in any house', function () {
     for ($seed = 1; $seed <= 120; $seed++) {
-        [$jobs, $places, $presence] = someHouse($seed);
-        $diary = CookerDiary::plan($jobs, $places, $presence, noon());
-        expect(diaryFaults($diary, $jobs, $places, $presence))->toBe([], "seed {$seed}");
+        [$jobs, $places, $availability] = someHouse($seed);
+        $diary = CookerDiary::plan($jobs, $places, $availability, noon());
+        expect(diaryFaults($diary, $jobs, $places, $availability))->toBe([], "seed {$seed}");
     }
 });
 
 it('begins the last placed as early as can be, by trying every quarter of an hour', function () {
     for ($seed = 200; $seed <= 230; $seed++) {
-        [$jobs, $places, $presence] = someHouse($seed, 4);
+        [$jobs, $places, $availability] = someHouse($seed, 4);
         // Ordered as the diary takes them, so that the last is the last; the rest are as they were without it.
         $far = noon()->modify('+10 years');
         usort(
@@ -219,8 +219,8 @@ it('begins the last placed as early as can be, by trying every quarter of an hou
             fn ($a, $b) => [$a->dueBy ?? $far, $a->earliest, -$a->hours, $a->id] <=> [$b->dueBy ?? $far, $b->earliest, -$b->hours, $b->id],
         );
         $last = $jobs[count($jobs) - 1];
-        $others = CookerDiary::plan(array_slice($jobs, 0, -1), $places, $presence, noon())->runs;
-        $got = CookerDiary::plan($jobs, $places, $presence, noon())->runOf($last->id);
+        $others = CookerDiary::plan(array_slice($jobs, 0, -1), $places, $availability, noon())->runs;
+        $got = CookerDiary::plan($jobs, $places, $availability, noon())->runOf($last->id);
         if ($got === null) {
             continue;
         }
@@ -229,7 +229,7 @@ it('begins the last placed as early as can be, by trying every quarter of an hou
                 if (! in_array($last->kind, $place->kinds, true) || Packing::place($place->cooker, $last->widths) === null) {
                     continue;
                 }
-                $sessions = Timetable::sessions($last->hours, $try, $presence);
+                $sessions = Timetable::sessions($last->hours, $try, $availability);
                 $clear =
                     array_filter(
                         $others,

@@ -113,7 +113,7 @@ it('shakes while it is warm and no longer: not before, not between, not after st
 });
 
 it('books no cooker for more than it holds, nor for two warmths, nor twice at once', function () {
-    $presence = Availability::between('07:00', '22:30');
+    $availability = Availability::between('07:00', '22:30');
     $now = new DateTimeImmutable('2026-11-24T07:00Z');
     // Two circles of 80 stand side by side in a round of 160 and not in one of 159.
     $place = fn (float $wide) => new CookerPlace(Cooker::measured('c', 'the pot', 'round', $wide, $wide, 130), ['slow-cooker']);
@@ -127,16 +127,16 @@ it('books no cooker for more than it holds, nor for two warmths, nor twice at on
         [80.0],
         $now,
     );
-    expect(CookerDiary::plan([$job('a'), $job('b')], [$place(160.5)], $presence, $now)->runs)
+    expect(CookerDiary::plan([$job('a'), $job('b')], [$place(160.5)], $availability, $now)->runs)
         ->toHaveCount(1)
-        ->and(CookerDiary::plan([$job('a'), $job('b')], [$place(159.0)], $presence, $now)->runs)
+        ->and(CookerDiary::plan([$job('a'), $job('b')], [$place(159.0)], $availability, $now)->runs)
         ->toHaveCount(2);
     // Two degrees apart share a water; three do not.
-    expect(CookerDiary::plan([$job('a'), $job('b', 51.0)], [$place(200)], $presence, $now)->runs)
+    expect(CookerDiary::plan([$job('a'), $job('b', 51.0)], [$place(200)], $availability, $now)->runs)
         ->toHaveCount(1)
-        ->and(CookerDiary::plan([$job('a'), $job('b', 52.0)], [$place(200)], $presence, $now)->runs)
+        ->and(CookerDiary::plan([$job('a'), $job('b', 52.0)], [$place(200)], $availability, $now)->runs)
         ->toHaveCount(2);
-    $runs = CookerDiary::plan([$job('a'), $job('b', 55.0), $job('c', 38.0), $job('d', 61.0)], [$place(100)], $presence, $now)->runs;
+    $runs = CookerDiary::plan([$job('a'), $job('b', 55.0), $job('c', 38.0), $job('d', 61.0)], [$place(100)], $availability, $now)->runs;
     foreach (range(1, count($runs) - 1) as $i) {
         expect($runs[$i]->start() >= $runs[$i - 1]->end())->toBeTrue();
     }

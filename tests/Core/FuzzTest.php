@@ -160,8 +160,8 @@ it('plans or refuses, whatever the wish', function (int $seed) {
             );
         }
         try {
-            $plan = Support::bench()->plan($wish, Support::kitchen());
-            $document = Support::bench()->document($plan, Support::kitchen());
+            $plan = Support::planning()->plan($wish, Support::kitchen());
+            $document = Support::planning()->document($plan, Support::kitchen());
             expect(json_encode($document))->toBeString();
             foreach ($plan->figures as $figure) {
                 expect(is_string($figure->value) || is_finite($figure->value))->toBeTrue($figure->id);

@@ -126,10 +126,10 @@ it('goes from the cloth to the jar without settling', function () {
 
 it('ends the heat while somebody is there for half an hour more, so that it does not set overnight', function () {
     $routine = new Routine((new Methods(Tables::shipped()))->method('slow-cooker'), 8, settles: false, warmUpMin: 30);
-    $presence = Availability::between('07:00', '22:30');
+    $availability = Availability::between('07:00', '22:30');
     foreach (range(7, 22) as $hour) {
         foreach (['00', '20', '40'] as $minute) {
-            $times = Timetable::lay($routine, new DateTimeImmutable("2026-11-24T{$hour}:{$minute}:00Z"), $presence);
+            $times = Timetable::lay($routine, new DateTimeImmutable("2026-11-24T{$hour}:{$minute}:00Z"), $availability);
             $over = array_slice($times->sessions, -1)[0]->to;
             expect(($times->strainAt->getTimestamp() - $over->getTimestamp()) / 60)->toEqual(10, "{$hour}:{$minute}");
         }

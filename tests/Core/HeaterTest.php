@@ -182,7 +182,7 @@ it('takes a pan that is done by its signs for done, and one taken off before for
 });
 
 it('books each session with the time it takes to get warm, for the jars that share it', function () {
-    $presence = Availability::between('07:00', '22:30');
+    $availability = Availability::between('07:00', '22:30');
     $now = new DateTimeImmutable('2026-11-24T08:00Z');
     $place = new CookerPlace(heater('oval')->cooker, ['slow-cooker'], heater('oval'), 18.0);
     $job = fn (string $id, float $hours, int $jars = 1) => new CookerJob(
@@ -196,20 +196,20 @@ it('books each session with the time it takes to get warm, for the jars that sha
         $now,
         load: Load::jars($jars, 76, 115, 90, 0.4, 0.78),
     );
-    $alone = CookerDiary::plan([$job('a', 6.0)], [$place], $presence, $now);
+    $alone = CookerDiary::plan([$job('a', 6.0)], [$place], $availability, $now);
     $min = $place->warmUpMin([$job('a', 6.0)]);
     expect($min)
         ->toBeGreaterThan(100)
         ->and(($alone->runs[0]->end()->getTimestamp() - $alone->runs[0]->start()->getTimestamp()) / 60)
         ->toEqualWithDelta(360 + $min, 0.01);
-    $shared = CookerDiary::plan([$job('a', 6.0), $job('b', 4.0)], [$place], $presence, $now);
+    $shared = CookerDiary::plan([$job('a', 6.0), $job('b', 4.0)], [$place], $availability, $now);
     expect(count($shared->runs))->toBe(1)->and($shared->runs[0]->warmUpMin)->toBe($place->warmUpMin([$job('a', 6.0), $job('b', 4.0)]));
     [$a, $b] = [$shared->runs[0]->slots($job('a', 6.0)), $shared->runs[0]->slots($job('b', 4.0))];
     expect(($a[0]->to->getTimestamp() - $b[0]->to->getTimestamp()) / 3600)->toEqualWithDelta(2.0, 0.01);
 });
 
 it('says where one more jar finds its place, and whom it would move', function () {
-    $presence = Availability::between('07:00', '22:30');
+    $availability = Availability::between('07:00', '22:30');
     $now = new DateTimeImmutable('2026-11-24T08:00Z');
     $place = new CookerPlace(heater('round')->cooker, ['slow-cooker']);
     $job = fn (string $id, float $target, float $hours, ?string $due = null) => new CookerJob(
@@ -227,7 +227,7 @@ it('says where one more jar finds its place, and whom it would move', function (
     $booked = [['job' => $job('mullein', 49.0, 8.0), 'from' => $now]];
     $bookings = new Bookings([$place], [['job' => $job('mullein', 49.0, 8.0), 'from' => new DateTimeImmutable('2026-11-24T08:10Z')]]);
     // Another warmth waits until the cooker is free: from 16:30, and so whole on the next day.
-    $waits = $bookings->place($job('', 60.0, 6.0), $presence, $now);
+    $waits = $bookings->place($job('', 60.0, 6.0), $availability, $now);
     expect($waits->slots[0]->from->format('d H:i'))
         ->toBe('25 07:00')
         ->and($waits->moves)
@@ -237,7 +237,7 @@ it('says where one more jar finds its place, and whom it would move', function (
         ->and($waits->cooker)
         ->toBe('round slow cooker, 3.5 L');
     // One that is wanted today goes first, and moves the other: told with was and is.
-    $first = $bookings->place($job('', 60.0, 6.0, '2026-11-24T20:00Z'), $presence, $now);
+    $first = $bookings->place($job('', 60.0, 6.0, '2026-11-24T20:00Z'), $availability, $now);
     expect($first->slots[0]->from->format('d H:i'))
         ->toBe('24 08:00')
         ->and($first->moves[0]['called'])
@@ -246,12 +246,12 @@ it('says where one more jar finds its place, and whom it would move', function (
         ->toBe('25 07:00');
     // Beside each other they are tried where the others leave room.
     expect(
-        $bookings->place($job('', 60.0, 6.0, '2026-11-24T20:00Z'), $presence, $now, among: false)->slots[0]->from->format('d H:i'),
+        $bookings->place($job('', 60.0, 6.0, '2026-11-24T20:00Z'), $availability, $now, among: false)->slots[0]->from->format('d H:i'),
     )->toBe('25 07:00');
     // Of one warmth they share it.
-    expect($bookings->place($job('', 49.0, 8.0), $presence, $now)->with)
+    expect($bookings->place($job('', 49.0, 8.0), $availability, $now)->with)
         ->toBe(['mullein'])
-        ->and((new Bookings([], $booked))->place($job('', 49.0, 8.0), $presence, $now)->says)
+        ->and((new Bookings([], $booked))->place($job('', 49.0, 8.0), $availability, $now)->says)
         ->toContain('There is no cooker');
 });
 

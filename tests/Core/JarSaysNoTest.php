@@ -213,7 +213,7 @@ it('offers to drain what should not be squeezed', function () {
  * Preservation, from memory): no wet herb may be planned for the kitchen, by any method, herb or oil.
  */
 it('never plans wet herb for the kitchen', function (string $method) {
-    foreach (Support::bench()->cupboard()->herbs() as $herb) {
+    foreach (Support::planning()->cupboard()->herbs() as $herb) {
         foreach (['fresh', 'wilted'] as $state) {
             $faults = Support::faults([
                 'herb' => ['id' => $herb->id, 'state' => $state],

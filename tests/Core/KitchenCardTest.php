@@ -5,7 +5,7 @@ use Tests\Core\Support;
 
 it('has what goes in, what is done and what to watch for, in the plan’s own words', function () {
     $kitchen = Support::kitchen();
-    $plan = Support::bench()->plan(
+    $plan = Support::planning()->plan(
         [
             'herbs' => [['id' => 'calendula', 'amount' => '20 g'], ['id' => 'self-heal', 'amount' => '10 g']],
             'oils' => ['olive', 'jojoba'],
@@ -13,7 +13,7 @@ it('has what goes in, what is done and what to watch for, in the plan’s own wo
         ],
         $kitchen,
     );
-    $document = Support::bench()->document($plan, $kitchen);
+    $document = Support::planning()->document($plan, $kitchen);
     $card = KitchenCard::of($document);
     expect(array_column($card->amounts, 'name'))
         ->toBe(['calendula, flower heads or petals, dried', 'self-heal, thin leaf, dried and cut', 'olive oil', 'jojoba'])

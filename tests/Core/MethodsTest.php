@@ -135,7 +135,7 @@ it('moistens dried herb with spirit by its weight, for warm methods only', funct
 it('shakes as often as the cook wants to', function (?string $shake, float $hours, string $says) {
     $plan = Support::plan(['method' => 'cold', 'shake' => $shake]);
     expect($plan->wish->practised()->tending->shakeEveryH)->toBe($hours);
-    $words = implode(' ', array_column(Support::bench()->document($plan, Support::kitchen())['steps'], 'says'));
+    $words = implode(' ', array_column(Support::planning()->document($plan, Support::kitchen())['steps'], 'says'));
     expect($words)->toContain($says);
     $progress = Progress::follow(
         new Routine($plan->wish->practised(), 672),
@@ -161,10 +161,10 @@ it('lets the overnight school run while people sleep, and strains after it has s
         ->toBeLessThanOrEqual('22:30')
         ->and($plan->timetable->strainAt->getTimestamp() - $session->to->getTimestamp())
         ->toBeGreaterThanOrEqual(12 * 3600)
-        ->and(Support::bench()->document($plan, Support::kitchen())['method']['attended'])
+        ->and(Support::planning()->document($plan, Support::kitchen())['method']['attended'])
         ->toBeFalse()
         ->and(
-            Support::bench()->document(Support::plan(['method' => 'slow-cooker', 'school' => 'usual']), Support::kitchen())['method'][
+            Support::planning()->document(Support::plan(['method' => 'slow-cooker', 'school' => 'usual']), Support::kitchen())['method'][
                 'attended'
             ],
         )
@@ -174,7 +174,7 @@ it('lets the overnight school run while people sleep, and strains after it has s
 it('keeps a wish’s ways to the methods they are for', function () {
     $wish = Support::plan(['method' => 'slow-cooker', 'spirit' => 'yes'])->wish;
     $refused = array_column(
-        (new Comparison(Tables::shipped(), new Methods(Tables::shipped()), Support::kitchen(), Support::bench()->rules()))->of($wish),
+        (new Comparison(Tables::shipped(), new Methods(Tables::shipped()), Support::kitchen(), Support::planning()->rules()))->of($wish),
         'refused',
         'id',
     );

@@ -12,7 +12,7 @@ use Tests\Core\Support;
 /** A herb of a form and state, of which so much is water. */
 function part(string $form, float $parts = 1.0, State $state = State::Dried, ?float $water = null, string $name = ''): HerbPart
 {
-    $in = Support::bench()->cupboard()->form($form)->in($state);
+    $in = Support::planning()->cupboard()->form($form)->in($state);
 
     return new HerbPart(
         Herb::unlisted($name ?: "{$form} {$state->value}", $form),
@@ -23,7 +23,7 @@ function part(string $form, float $parts = 1.0, State $state = State::Dried, ?fl
 }
 
 it('is the herb itself when it is alone', function (string $form) {
-    $herb = Support::bench()->cupboard()->form($form);
+    $herb = Support::planning()->cupboard()->form($form);
     $mix = HerbMix::of([part($form)]);
     expect($mix->looseMlPerG)
         ->toEqualWithDelta(1 / $herb->bulk->loose->gramsPerMl, 1e-12)
@@ -190,7 +190,7 @@ it('refuses what does not make a mix', function (array $parts, string $says) {
 ]);
 
 it('never has powder fresh', function (string $form) {
-    $dried = Support::bench()->cupboard()->form($form);
+    $dried = Support::planning()->cupboard()->form($form);
     expect(fn () => $dried->in(State::Fresh))
         ->toThrow(MaterialException::class, 'never fresh')
         ->and(fn () => $dried->in(State::Wilted))

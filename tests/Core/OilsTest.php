@@ -11,7 +11,7 @@ function blended(array $parts): Blend
 {
     return Blend::of(
         array_map(
-            fn (string $id, float $each) => ['carrier' => Support::bench()->cupboard()->carrier($id), 'parts' => $each],
+            fn (string $id, float $each) => ['carrier' => Support::planning()->cupboard()->carrier($id), 'parts' => $each],
             array_keys($parts),
             $parts,
         ),
@@ -21,7 +21,7 @@ function blended(array $parts): Blend
 /** @return list<string> ids, best first */
 function order(string $purpose, float $room = 18.0, array $stock = []): array
 {
-    $cupboard = Support::bench()->cupboard();
+    $cupboard = Support::planning()->cupboard();
 
     return array_map(fn (array $oil) => $oil['carrier']->id, (new OilRanking($cupboard))->for($cupboard->purpose($purpose), $room, $stock));
 }
@@ -34,7 +34,7 @@ function order(string $purpose, float $room = 18.0, array $stock = []): array
  *   coconut    (7 + 20.6) / 100            = 0.276
  */
 it('reckons how fast an oil takes up oxygen', function (string $id, float $index) {
-    expect(Support::bench()->cupboard()->carrier($id)->oxidisability())->toEqualWithDelta($index, 0.002);
+    expect(Support::planning()->cupboard()->carrier($id)->oxidisability())->toEqualWithDelta($index, 0.002);
 })->with([['olive', 1.725], ['grapeseed', 7.445], ['flaxseed', 14.037], ['coconut', 0.276], ['coconut-fractionated', 0.0]]);
 
 /*
@@ -44,11 +44,11 @@ it('reckons how fast an oil takes up oxygen', function (string $id, float $index
  *   macadamia  49.88 + 4.33 + 0.262 + 19         = 73.47
  */
 it('reckons iodine values as by hand', function (string $id, float $value) {
-    expect(Support::bench()->cupboard()->carrier($id)->iodineValue())->toEqualWithDelta($value, 0.02);
+    expect(Support::planning()->cupboard()->carrier($id)->iodineValue())->toEqualWithDelta($value, 0.02);
 })->with([['olive', 81.14], ['grapeseed', 136.64], ['macadamia', 73.47]]);
 
 it('has fats that come to a hundred, near enough, for every oil', function () {
-    foreach (Support::bench()->cupboard()->carriers() as $carrier) {
+    foreach (Support::planning()->cupboard()->carriers() as $carrier) {
         $picture = $carrier->fattyAcids?->picture();
         if ($picture === null) {
             expect($carrier->id)->toBe('jojoba');
@@ -62,7 +62,7 @@ it('has fats that come to a hundred, near enough, for every oil', function () {
 // Vegetable oils thin by about 0.00068 g/mL for each degree: from memory; the densities at both ends are published (Codex
 // CXS 210 and 211, quoted from memory).
 it('is within the published range at the temperature it was published for', function (string $id, float $celsius, float $low, float $high) {
-    $at = Density::ofOilAt(Support::bench()->cupboard()->carrier($id)->at20->gramsPerMl, $celsius)->gramsPerMl;
+    $at = Density::ofOilAt(Support::planning()->cupboard()->carrier($id)->at20->gramsPerMl, $celsius)->gramsPerMl;
     expect($at)
         ->toBeGreaterThanOrEqual($low - 0.0005)
         ->toBeLessThanOrEqual($high + 0.0005);
@@ -80,7 +80,7 @@ it('is within the published range at the temperature it was published for', func
 ]);
 
 it('is the one oil when blended of one', function (string $id) {
-    $oil = Support::bench()->cupboard()->carrier($id);
+    $oil = Support::planning()->cupboard()->carrier($id);
     $blend = blended([$id => 3.0]);
     expect($blend->density(20)->gramsPerMl)
         ->toEqualWithDelta($oil->at20->gramsPerMl, 1e-12)
@@ -95,7 +95,7 @@ it('is the one oil when blended of one', function (string $id) {
     $oil->oxidisability() === null
         ? expect($blend->oxidisability())->toBeNull()
         : expect($blend->oxidisability())->toEqualWithDelta($oil->oxidisability(), 1e-12);
-})->with(fn () => array_map(fn (string $id) => [$id], array_keys(Support::bench()->cupboard()->carriers())));
+})->with(fn () => array_map(fn (string $id) => [$id], array_keys(Support::planning()->cupboard()->carriers())));
 
 it('lies between its oils in everything, and splits as it is shared', function (string $a, string $b) {
     $one = blended([$a => 1.0]);
@@ -153,7 +153,7 @@ it('orders for a purpose as a cook would', function (string $purpose, string $be
 
 it('leaves out of the kitchen what is no food', function () {
     $order = order('kitchen');
-    foreach (Support::bench()->cupboard()->carriers() as $carrier) {
+    foreach (Support::planning()->cupboard()->carriers() as $carrier) {
         expect(in_array($carrier->id, $order, true))->toBe($carrier->food->gradeExists, $carrier->id);
     }
 });
@@ -169,7 +169,7 @@ it('puts forward what is in the cupboard, and back what is dear', function () {
 });
 
 it('minds the warmth of the room', function () {
-    $cupboard = Support::bench()->cupboard();
+    $cupboard = Support::planning()->cupboard();
     $marks = fn (float $room) => array_column(
         array_map(
             fn (array $oil) => ['id' => $oil['carrier']->id, 'state' => $oil['marks']['state']],
@@ -182,7 +182,7 @@ it('minds the warmth of the room', function () {
 });
 
 it('says why, and keeps every mark and score within bounds', function () {
-    $cupboard = Support::bench()->cupboard();
+    $cupboard = Support::planning()->cupboard();
     foreach ($cupboard->purposes() as $purpose) {
         foreach ((new OilRanking($cupboard))->for($purpose, 18.0, ['olive' => ['ml' => 100.0, 'price' => 2.0]]) as $oil) {
             expect($oil['score'])->toBeGreaterThanOrEqual(0.0)->toBeLessThanOrEqual(1.0)->and($oil['reasons'])->not->toBe([]);
@@ -226,7 +226,7 @@ it('warns of rags when the blend dries in air, and says what was left out', func
 });
 
 it('keeps the carrier’s own value where no fats are known', function () {
-    $jojoba = Support::bench()->cupboard()->carrier('jojoba');
+    $jojoba = Support::planning()->cupboard()->carrier('jojoba');
     expect($jojoba)
         ->toBeInstanceOf(Carrier::class)
         ->and($jojoba->iodineValue())

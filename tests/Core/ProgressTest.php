@@ -174,14 +174,14 @@ it('asks for nothing to be begun after bed, before up, or too late to be done be
         'warm_oil' => 15,
         'settle' => 0,
     ];
-    $presence = Availability::between('07:00', '22:30');
+    $availability = Availability::between('07:00', '22:30');
     for ($minutes = 0; $minutes < 1440; $minutes += 35) {
         $start = at('2026-11-24 00:00')->modify("+{$minutes} minutes");
         foreach (
             [[], [Event::done('fill', $start)], [Event::done('fill', $start), Event::done('strain', $start->modify('+5 hours'))]] as $events
         ) {
             $routine = new Routine((new Methods(Tables::shipped()))->method($method), $hours, warmUpMin: 30);
-            foreach (Progress::follow($routine, $start, $presence, $events)->tasks as $task) {
+            foreach (Progress::follow($routine, $start, $availability, $events)->tasks as $task) {
                 if ($task->step->isWaiting() || ($task->key() === 'warm_off' && ! $routine->method->tending->attended)) {
                     continue;
                 }

@@ -490,7 +490,7 @@ it('reads as a cautious person would', function (array $case) {
         );
     isset($case['allergens']) &&
         expect(
-            Support::bench()
+            Support::planning()
                 ->cupboard()
                 ->carrier($read->wish['oils'][0]['id'])->food->allergens,
         )->toBe($case['allergens']);

@@ -7,22 +7,22 @@ use Tests\Core\Support;
 
 function words(): RecipeWords
 {
-    return new RecipeWords(Support::bench()->cupboard(), Support::kitchen());
+    return new RecipeWords(Support::planning()->cupboard(), Support::kitchen());
 }
 
 it('knows every herb of the tables by its name and its botanical one', function () {
-    foreach (Support::bench()->cupboard()->herbs() as $herb) {
+    foreach (Support::planning()->cupboard()->herbs() as $herb) {
         foreach ([$herb->name, mb_strtoupper($herb->name), "dried {$herb->name}, cut"] as $written) {
             expect(words()->knownHerb($written)['id'] ?? null)->toBe($herb->id, $written);
         }
         // Two parts of one plant have one botanical name.
         $found = words()->knownHerb("30 g {$herb->latin}")['id'] ?? '';
-        expect(Support::bench()->cupboard()->herb($found)->latin)->toBe($herb->latin);
+        expect(Support::planning()->cupboard()->herb($found)->latin)->toBe($herb->latin);
     }
 });
 
 it('knows every oil and butter of the tables by its name', function () {
-    foreach (Support::bench()->cupboard()->carriers() as $carrier) {
+    foreach (Support::planning()->cupboard()->carriers() as $carrier) {
         foreach ([$carrier->name, ucfirst($carrier->name), "organic {$carrier->name} (cold pressed)"] as $written) {
             $oil = words()->oil($written);
             if ($oil !== null) {
@@ -32,7 +32,7 @@ it('knows every oil and butter of the tables by its name', function () {
         // A name that speaks of no oil at all is left to the reader, never given to another oil.
         expect(words()->oil($carrier->name)['id'] ?? $carrier->id)->toBe($carrier->id, $carrier->name);
     }
-    $unknown = array_filter(Support::bench()->cupboard()->carriers(), fn ($carrier) => words()->oil($carrier->name) === null);
+    $unknown = array_filter(Support::planning()->cupboard()->carriers(), fn ($carrier) => words()->oil($carrier->name) === null);
     expect(array_keys($unknown))->toBe([]);
 });
 
@@ -142,7 +142,7 @@ it('splits what was pasted into lines', function (string $text, array $lines) {
 it('stays within bounds whatever is pasted', function () {
     $split = words()->split(str_repeat(str_repeat('x', 500)."\n", 500));
     expect($split)->toHaveCount(500);
-    $read = (new Kettle\Share\PastedRecipe(Support::bench()->cupboard(), Support::bench()->methods(), Support::kitchen()))->read(
+    $read = (new Kettle\Share\PastedRecipe(Support::planning()->cupboard(), Support::planning()->methods(), Support::kitchen()))->read(
         "1 cup olive oil\n".str_repeat(str_repeat('x', 500)."\n", 500),
     );
     // What is not read is said: the tail of each long line, and the lines after two hundred.

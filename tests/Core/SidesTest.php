@@ -210,7 +210,7 @@ it('scales: a plan twice as large is twice as large in every weight and volume',
 
 it('makes a past batch again, as it was, scaled, or of another size', function (array $wish) {
     $plan = Support::plan($wish);
-    $document = json_decode((string) json_encode(Support::bench()->document($plan, Support::kitchen())), true);
+    $document = json_decode((string) json_encode(Support::planning()->document($plan, Support::kitchen())), true);
     $same = Support::plan(Again::wish($plan->wish->asked->document, $document, 1.0));
     $twice = Support::plan(Again::wish($plan->wish->asked->document, $document, 2.0));
     $open = Again::wish($plan->wish->asked->document, $document);

@@ -13,7 +13,7 @@ function steps(array $wish, array $house = []): array
 {
     $kitchen = Support::kitchen($house);
 
-    return array_column(Steps::of(Support::bench()->plan($wish, $kitchen), $kitchen), 'says', 'id');
+    return array_column(Steps::of(Support::planning()->plan($wish, $kitchen), $kitchen), 'says', 'id');
 }
 
 it('goes in the order of doing', function () {
@@ -108,7 +108,7 @@ it('says warmth as this cook reads a thermometer', function () {
     );
     $warm = fn (Kitchen $kitchen) => array_column(
         Steps::of(
-            Support::bench()->plan(['herb' => ['id' => 'self-heal'], 'oils' => ['olive'], 'method' => 'slow-cooker'], $kitchen),
+            Support::planning()->plan(['herb' => ['id' => 'self-heal'], 'oils' => ['olive'], 'method' => 'slow-cooker'], $kitchen),
             $kitchen,
         ),
         'says',

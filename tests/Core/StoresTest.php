@@ -23,9 +23,10 @@ function theDay(): DateTimeImmutable
 /** @param  array<string, mixed>  $fields */
 function readLot(array $fields): array
 {
-    return (new LotReader(Support::bench()->cupboard(), new AmountReader(), theDay(), ['j1' => 'pint jar', 'b1' => '50 mL bottle']))->read(
-        $fields,
-    );
+    return (new LotReader(Support::planning()->cupboard(), new AmountReader(), theDay(), [
+        'j1' => 'pint jar',
+        'b1' => '50 mL bottle',
+    ]))->read($fields);
 }
 
 /** @return list<string> "field: reason" */
@@ -230,7 +231,7 @@ it('refuses a lot with the field and the reason', function (array $fields, array
 ]);
 
 it('knows sound from ageing from past', function (array $more, string $is) {
-    $condition = Condition::of(lot('a', 500, $more), theDay(), Support::bench()->cupboard());
+    $condition = Condition::of(lot('a', 500, $more), theDay(), Support::planning()->cupboard());
     expect($condition->is)
         ->toBe($is)
         ->and($condition->reasons === [])
@@ -476,7 +477,7 @@ it('wants every question answered, and asks none of a jar', function () {
 });
 
 it('foretells the very day on which a lot begins to age', function (array $more) {
-    $cupboard = Support::bench()->cupboard();
+    $cupboard = Support::planning()->cupboard();
     $lot = lot('a', 500, $more);
     $day = Condition::agesOn($lot, $cupboard);
     expect($day)
@@ -498,5 +499,5 @@ it('foretells the very day on which a lot begins to age', function (array $more)
 ]);
 
 it('foretells nothing of what has no day', function () {
-    expect(Condition::agesOn(lot('a', 500), Support::bench()->cupboard()))->toBeNull();
+    expect(Condition::agesOn(lot('a', 500), Support::planning()->cupboard()))->toBeNull();
 });

@@ -80,7 +80,7 @@ function supplied(array $wish, array $house = []): array
 {
     $kitchen = Support::kitchen(cupboard($house));
 
-    return Support::bench()->document(Support::plan($wish, cupboard($house)), $kitchen);
+    return Support::planning()->document(Support::plan($wish, cupboard($house)), $kitchen);
 }
 
 function takesOf(array $document, int $need): array
@@ -135,7 +135,7 @@ it('costs what was taken', function () {
 });
 
 it('says nothing of Stores where Stores keeps nothing of it', function () {
-    $document = Support::bench()->document(Support::plan(['jar' => '473']), Support::kitchen());
+    $document = Support::planning()->document(Support::plan(['jar' => '473']), Support::kitchen());
     expect(array_filter(array_column($document['notes'], 'id'), fn (string $id) => str_starts_with($id, 'short')))
         ->toBe([])
         ->and($document['stores'][0]['kept'])

@@ -10,14 +10,14 @@ use Kettle\Recipe\Plan;
 use Kettle\Recipe\Planning;
 use Kettle\Recipe\WishException;
 
-/** One bench for the tests of the core, on a fixed morning. */
+/** One planning for the tests of the core, on a fixed morning. */
 final class Support
 {
-    private static ?Planning $bench = null;
+    private static ?Planning $planning = null;
 
-    public static function bench(): Planning
+    public static function planning(): Planning
     {
-        return self::$bench ??= new Planning(Tables::shipped());
+        return self::$planning ??= new Planning(Tables::shipped());
     }
 
     /** @param  array<string, mixed>  $house */
@@ -36,7 +36,7 @@ final class Support
      */
     public static function plan(array $wish, array $house = []): Plan
     {
-        return self::bench()->plan($wish + ['herb' => ['id' => 'marshmallow-root'], 'oils' => ['sunflower']], self::kitchen($house));
+        return self::planning()->plan($wish + ['herb' => ['id' => 'marshmallow-root'], 'oils' => ['sunflower']], self::kitchen($house));
     }
 
     /**

@@ -45,7 +45,7 @@ it('says two grams in grams', function () {
 
 it('shows spoons where spoons were given', function () {
     $plan = Support::plan(['herb' => ['id' => 'calendula', 'amount' => '3 tbsp'], 'oils' => ['olive']]);
-    expect(Support::bench()->document($plan, Support::kitchen())['figures']['herb_mass']['kitchen']['text'])->toBe('3 tbsp');
+    expect(Support::planning()->document($plan, Support::kitchen())['figures']['herb_mass']['kitchen']['text'])->toBe('3 tbsp');
 });
 
 it('says no Celsius to who reads Fahrenheit', function (string $method) {
@@ -56,7 +56,7 @@ it('says no Celsius to who reads Fahrenheit', function (string $method) {
         'oils' => ['olive'],
         'method' => $method,
     ];
-    $answer = json_encode(Support::bench()->answer(Support::bench()->plan($wish, $kitchen), $kitchen), JSON_UNESCAPED_UNICODE);
+    $answer = json_encode(Support::planning()->answer(Support::planning()->plan($wish, $kitchen), $kitchen), JSON_UNESCAPED_UNICODE);
     expect($answer)->not->toContain('°C')->not->toContain('-0 °F');
     $method === 'slow-cooker' && expect($answer)->toContain('120 to 140 °F')->toContain('100 °F and no more');
 })->with(['cold', 'double-boiler', 'slow-cooker', 'solar', 'water-bath', 'poured-hot', 'gentle-pan', 'incubator']);

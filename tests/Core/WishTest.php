@@ -96,8 +96,8 @@ it('keeps of a wish only what the document knows, and plans the same from it', f
     $tidy = WishReader::tidy($wish + ['nonsense' => 'x', 'wax' => ['y']]);
     expect($tidy)->not->toHaveKey('nonsense')->not->toHaveKey('wax')->and(WishReader::tidy($tidy))->toBe($tidy);
     $figures = fn (Plan $plan) => array_map(fn ($figure) => $figure->value, $plan->figures);
-    expect($figures(Support::bench()->plan($tidy, Support::kitchen())))->toEqual(
-        $figures(Support::bench()->plan($wish, Support::kitchen())),
+    expect($figures(Support::planning()->plan($tidy, Support::kitchen())))->toEqual(
+        $figures(Support::planning()->plan($wish, Support::kitchen())),
     );
 })->with([
     'one herb' => [['herb' => ['id' => 'self-heal', 'amount' => 20], 'oils' => ['olive'], 'ratio' => '1:7']],
@@ -156,7 +156,7 @@ function whatIsWrong(array $wish, Kitchen $kitchen): array
 {
     try {
         $found = [];
-        foreach (Support::bench()->plan($wish, $kitchen)->notes as $note) {
+        foreach (Support::planning()->plan($wish, $kitchen)->notes as $note) {
             $found[$note->id] = $note->toArray()['ways'];
         }
 
@@ -178,7 +178,7 @@ it('offers only ways out that can be planned and that mend what was wrong', func
     foreach ($before[$about] as $way) {
         expect(array_keys(whatIsWrong(takingTheWay($wish, $way['change']), $kitchen)))
             ->not->toContain($about, $way['id'])
-            ->and(Support::bench()->plan(takingTheWay($wish, $way['change']), $kitchen)->sentenceText())
+            ->and(Support::planning()->plan(takingTheWay($wish, $way['change']), $kitchen)->sentenceText())
             ->toEndWith('.', $way['id']);
     }
 })->with([

@@ -190,11 +190,11 @@ it('takes powder quicker', function () {
 it('says nothing twice, and leaves no comma, brace or plural lying about', function () {
     // What a plan says in all its places, of wishes at random: a word doubled, a comma before a stop, "1 days", a hole not filled.
     mt_srand(77);
-    $cupboard = Support::bench()->cupboard();
+    $cupboard = Support::planning()->cupboard();
     $of = [
         'herb' => array_keys($cupboard->herbs()),
         'oil' => array_keys($cupboard->carriers()),
-        'method' => array_keys(Support::bench()->methods()->all()),
+        'method' => array_keys(Support::planning()->methods()->all()),
         'purpose' => array_keys($cupboard->purposes()),
     ];
     $one = fn (array $from) => $from[mt_rand(0, count($from) - 1)];
@@ -222,7 +222,7 @@ it('says nothing twice, and leaves no comma, brace or plural lying about', funct
         ]);
         try {
             $kitchen = Support::kitchen(['things' => ['shelf']]);
-            $said = Support::bench()->answer(Support::bench()->plan($wish, $kitchen), $kitchen);
+            $said = Support::planning()->answer(Support::planning()->plan($wish, $kitchen), $kitchen);
         } catch (Kettle\Recipe\WishException $refused) {
             $said = $refused->faults;
         }

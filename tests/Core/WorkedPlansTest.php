@@ -25,7 +25,7 @@ function coversWhenTaken(array $wish, array $ways, float $was): void
 {
     $leaner = array_values(array_filter($ways, fn (array $way) => $way['id'] === 'leaner'));
     expect($leaner)->toHaveCount(1);
-    $taken = Support::bench()->plan(Kettle\Reason\Way::taken($wish, $leaner[0]['change']), Support::kitchen());
+    $taken = Support::planning()->plan(Kettle\Reason\Way::taken($wish, $leaner[0]['change']), Support::kitchen());
     expect($taken->amounts->levels->coverMm())
         ->toBeGreaterThanOrEqual(24.5)
         ->and($taken->amounts->ratio->parts)
@@ -50,7 +50,7 @@ it('plans or refuses as was worked by hand', function (array $case) {
     ];
     expect(array_diff(array_keys($case), $known))->toBe([])->and(count($case))->toBeGreaterThan(2);
     try {
-        $plan = Support::bench()->plan($case['wish'], Support::kitchen($case['house'] ?? []));
+        $plan = Support::planning()->plan($case['wish'], Support::kitchen($case['house'] ?? []));
         isset($case['covers']) &&
             coversWhenTaken(
                 $case['wish'],
@@ -72,7 +72,7 @@ it('plans or refuses as was worked by hand', function (array $case) {
         return;
     }
     expect($case['faults'] ?? null)->toBeNull('It was planned, and should have been refused.');
-    $document = Support::bench()->document($plan, Support::kitchen($case['house'] ?? []));
+    $document = Support::planning()->document($plan, Support::kitchen($case['house'] ?? []));
     $notes = array_column($plan->notes, 'id');
     expect(array_values(array_diff($case['notes'] ?? [], $notes)))
         ->toBe([])
@@ -95,11 +95,11 @@ it('plans or refuses as was worked by hand', function (array $case) {
 it('chooses nothing that it then warns of: every herb, in its best state and dried, every method as it begins', function () {
     $kitchen = Support::kitchen();
     $planned = 0;
-    foreach (Support::bench()->cupboard()->herbs() as $herb) {
+    foreach (Support::planning()->cupboard()->herbs() as $herb) {
         foreach (array_unique([$herb->best->value, 'dried']) as $state) {
-            foreach (array_keys(Support::bench()->methods()->all()) as $method) {
+            foreach (array_keys(Support::planning()->methods()->all()) as $method) {
                 try {
-                    $plan = Support::bench()->plan(
+                    $plan = Support::planning()->plan(
                         ['herb' => ['id' => $herb->id, 'state' => $state], 'oils' => ['sunflower-high-oleic'], 'method' => $method],
                         $kitchen,
                     );

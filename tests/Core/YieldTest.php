@@ -143,7 +143,7 @@ it('gives the same from two sums as from all the batches', function () {
         seen: $seen,
     );
     $asked = [];
-    $plan = Support::bench()->plan(
+    $plan = Support::planning()->plan(
         ['herb' => ['id' => 'marshmallow-root', 'amount' => '100 g'], 'oils' => ['sunflower'], 'oil_amount' => '500 mL'],
         $kitchen(function (string $form, string $way) use (&$asked): UptakeSeen {
             $asked[] = "{$form}/{$way}";
@@ -163,7 +163,7 @@ it('gives the same from two sums as from all the batches', function () {
         ->toContain('uptake-learned');
     // Without its own batches it is the table's, and a mix of forms has none of its own.
     expect(
-        Support::bench()
+        Support::planning()
             ->plan(
                 ['herb' => ['id' => 'marshmallow-root', 'amount' => '100 g'], 'oils' => ['sunflower'], 'oil_amount' => '500 mL'],
                 $kitchen(null),
@@ -171,7 +171,7 @@ it('gives the same from two sums as from all the batches', function () {
             ->figures['yield_volume']->number(),
     )->toEqualWithDelta(375, 1e-9);
     $asked = [];
-    Support::bench()->plan(
+    Support::planning()->plan(
         ['herbs' => [['id' => 'marshmallow-root'], ['id' => 'linden-blossom']], 'oils' => ['sunflower']],
         $kitchen(function () use (&$asked) {
             $asked[] = 'asked';

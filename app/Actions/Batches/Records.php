@@ -60,13 +60,13 @@ final readonly class Records
     }
 
     /** Where it stands in its days, by what was folded of it: many are asked this at once. */
-    public function progress(Batch $batch, ?Availability $presence = null): Progress
+    public function progress(Batch $batch, ?Availability $availability = null): Progress
     {
         // Nothing is asked of what is all used up; what is kept cold has its day before it is bottled too.
         $asks = $batch->shelf->bottlesLeft > 0 || ($batch->use_by !== null && $batch->bottled_at === null);
 
         return $this->of($batch)->progress(
-            $presence ?? $this->kitchens->presence(),
+            $availability ?? $this->kitchens->availability(),
             $asks
                 ? BatchState::upkeep(
                     $batch->plan,
@@ -81,7 +81,7 @@ final readonly class Records
     /** All that follows from its records. */
     public function state(Batch $batch): BatchState
     {
-        return BatchState::of($this->of($batch), $this->kitchens->presence(), $this->cupboard, $this->lots($batch));
+        return BatchState::of($this->of($batch), $this->kitchens->availability(), $this->cupboard, $this->lots($batch));
     }
 
     /** Until when it would be good, kept so. */

@@ -43,7 +43,7 @@ final readonly class PlanDiary
     public function __invoke(string $why): void
     {
         DB::transaction(function () use ($why): void {
-            $presence = $this->kitchens->presence();
+            $availability = $this->kitchens->availability();
             $batches = Batch::query()
                 ->whereIn('stage', [Stage::Planned, Stage::Steeping])
                 ->where('shelf->heated', true)
@@ -55,13 +55,13 @@ final readonly class PlanDiary
             $standing = $this->standing();
             $jobs = [];
             foreach ($batches as $batch) {
-                $job = $this->job($batch, $this->records->progress($batch, presence: $presence), $standing, $presence);
+                $job = $this->job($batch, $this->records->progress($batch, availability: $availability), $standing, $availability);
                 if ($job !== null) {
                     $jobs[$batch->uid] = $job;
                 }
             }
             $places = $this->kitchens->places();
-            $diary = CookerDiary::plan(array_values($jobs), $places, $presence, $this->kitchens->now());
+            $diary = CookerDiary::plan(array_values($jobs), $places, $availability, $this->kitchens->now());
             $names = array_column(array_map(fn (CookerPlace $place) => [$place->cooker->id, $place->cooker->called], $places), 1, 0);
             foreach ($batches as $batch) {
                 $this->write($batch, isset($jobs[$batch->uid]) ? $this->plan($jobs[$batch->uid], $diary, $names) : null, $why);
@@ -71,7 +71,7 @@ final readonly class PlanDiary
     }
 
     /** @param  array<int, string>  $standing cooker by batch */
-    private function job(Batch $batch, Progress $progress, array $standing, Availability $presence): ?CookerJob
+    private function job(Batch $batch, Progress $progress, array $standing, Availability $availability): ?CookerJob
     {
         $method = $batch->plan->method;
         $jar = $batch->plan->jar;
@@ -103,7 +103,7 @@ final readonly class PlanDiary
                 : Timetable::warmthOverBy(
                     $routine,
                     $this->kitchens->local(Carbon::parse($readyBy, $this->kitchens->now()->getTimezone())),
-                    $presence,
+                    $availability,
                 ),
             $routine->method->tending->attended,
             $stands,

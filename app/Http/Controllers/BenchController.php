@@ -35,17 +35,17 @@ final class BenchController extends Controller
     }
 
     #[Reads('/houses/{house}/oils', 'OilList', 'Oils in order for a purpose', ['purpose'])]
-    public function oils(Request $request, Questions $desk, Planning $planning, KitchenFactory $kitchens): JsonResponse
+    public function oils(Request $request, Questions $questions, Planning $planning, KitchenFactory $kitchens): JsonResponse
     {
         $purpose = $planning->cupboard()->purpose($this->asked($request, 'purpose') ?: 'skin');
 
-        return $this->plain(['why' => $purpose->why, 'oils' => $desk->oils($purpose->id, $kitchens->withStock())]);
+        return $this->plain(['why' => $purpose->why, 'oils' => $questions->oils($purpose->id, $kitchens->withStock())]);
     }
 
     #[Adds('/houses/{house}/wilting', 'WiltingView', 'How far a plant has wilted', 'WeighWilting')]
-    public function wilting(WeighWilting $form, Questions $desk, KitchenFactory $kitchens): JsonResponse
+    public function wilting(WeighWilting $form, Questions $questions, KitchenFactory $kitchens): JsonResponse
     {
-        return $this->plain($desk->wilting($form->validated(), $kitchens->plain()));
+        return $this->plain($questions->wilting($form->validated(), $kitchens->plain()));
     }
 
     #[Adds('/houses/{house}/card', 'CardView', 'The kitchen card of a wish', 'Reckon')]

@@ -48,7 +48,7 @@ final class HouseController extends Controller
     public function edit(Requests\EditHouse $form): JsonResponse
     {
         $home = $this->home($form);
-        self::checkPresence(
+        self::checkAvailability(
             $form->string('wake')->toString(),
             $form->string('bed')->toString(),
             $home ?? ($this->current->house()->home ?? []),
@@ -202,12 +202,12 @@ final class HouseController extends Controller
      *
      * @throws DiaryException when it cannot be read
      */
-    private static function checkPresence(string $wake, string $bed, array $home): void
+    private static function checkAvailability(string $wake, string $bed, array $home): void
     {
-        $presence = Availability::between($wake, $bed);
+        $availability = Availability::between($wake, $bed);
         foreach ($home as $day => $hours) {
             try {
-                $presence->atHome([$day => $hours]);
+                $availability->atHome([$day => $hours]);
             } catch (DiaryException $refused) {
                 throw $refused->about('home.'.($day - 1));
             }

@@ -76,9 +76,9 @@ final class RecipesController extends Controller
     }
 
     #[Adds('/houses/{house}/recipes/read', 'ReadRecipeView', 'Read a recipe however it is written; nothing is kept', 'ReadRecipe')]
-    public function read(Requests\ReadRecipe $form, Questions $desk): JsonResponse
+    public function read(Requests\ReadRecipe $form, Questions $questions): JsonResponse
     {
-        return $this->json($this->page->read($desk->recipes()->read($form->string('text')->toString(), $this->kitchens->plain())));
+        return $this->json($this->page->read($questions->recipes()->read($form->string('text')->toString(), $this->kitchens->plain())));
     }
 
     #[

@@ -45,7 +45,7 @@ final readonly class DiaryPresenter
 
     public function page(\DateTimeImmutable $from): DiaryPage
     {
-        $presence = $this->kitchens->presence();
+        $availability = $this->kitchens->availability();
         $to = $from->modify('+'.self::DAYS.' days');
         $batches = Batch::query()
             ->whereIn('stage', [Stage::Planned, Stage::Steeping])
@@ -71,7 +71,7 @@ final readonly class DiaryPresenter
         $warm = $this->warm($batches, $running);
         $days = [];
         for ($day = $from; $day < $to; $day = $day->modify('+1 day')) {
-            $days[] = $this->day($day, $presence, $warm, $due->get($day->format('Y-m-d')) ?? new Collection());
+            $days[] = $this->day($day, $availability, $warm, $due->get($day->format('Y-m-d')) ?? new Collection());
         }
         $today = $this->kitchens->now()->setTime(0, 0);
 
@@ -98,7 +98,7 @@ final readonly class DiaryPresenter
                     ->all(),
             ),
             troubles: array_values([
-                ...$this->coldOnes($presence),
+                ...$this->coldOnes($availability),
                 ...$batches
                     ->filter(fn (Batch $batch) => $batch->diary?->says !== null)
                     ->map(fn (Batch $batch) => new DiaryTrouble($batch->uid, $batch->herb_name, (string) $batch->diary?->says))
@@ -182,7 +182,7 @@ final readonly class DiaryPresenter
      *     batches: list<string>, on: bool, task: bool}>  $warm
      * @param  Collection<int, Task>  $due
      */
-    private function day(\DateTimeImmutable $day, Availability $presence, array $warm, Collection $due): DiaryDay
+    private function day(\DateTimeImmutable $day, Availability $availability, array $warm, Collection $due): DiaryDay
     {
         $midnight = $day->modify('+1 day');
         $length = $midnight->getTimestamp() - $day->getTimestamp();
@@ -193,7 +193,7 @@ final readonly class DiaryPresenter
                 $share($while->to),
                 $while->from->format('H:i').' to '.$while->to->format('H:i'),
             ),
-            $presence->on($day),
+            $availability->on($day),
         );
         $sessions = [];
         foreach ($warm as $each) {
@@ -229,7 +229,7 @@ final readonly class DiaryPresenter
     }
 
     /** @return list<DiaryTrouble> what must be used up on a day when nobody is at home */
-    private function coldOnes(Availability $presence): array
+    private function coldOnes(Availability $availability): array
     {
         $troubles = [];
         $cold = Batch::query()
@@ -246,7 +246,7 @@ final readonly class DiaryPresenter
             ) {
                 continue;
             }
-            $day = $presence->missed($this->kitchens->local($batch->use_by), $this->kitchens->local($batch->filled_at));
+            $day = $availability->missed($this->kitchens->local($batch->use_by), $this->kitchens->local($batch->filled_at));
             if ($day !== null) {
                 $troubles[] = new DiaryTrouble(
                     $batch->uid,

@@ -41,7 +41,7 @@ final readonly class PressPresenter
         private Records $records,
         private KitchenFactory $kitchens,
         private Planning $planning,
-        private Questions $desk,
+        private Questions $questions,
         private YieldPresenter $yields,
         private BatchCautions $batchCautions,
         private Times $times,
@@ -146,7 +146,7 @@ final readonly class PressPresenter
         );
         $sizes = array_slice($sizes, 0, BestFilling::MOST_SIZES);
         $kitchen = $this->kitchens->plain();
-        $answer = $this->desk->press($kitchen)->bottle([
+        $answer = $this->questions->press($kitchen)->bottle([
             'oil_ml' => $batch->toBottleMl(),
             'g_per_ml' => $batch->plan->density($this->planning->cupboard())->gramsPerMl,
             'vitamin_e' => $vitaminE,

@@ -162,12 +162,12 @@ final readonly class StovePresenter
             ->limit(self::WAITING)
             ->with('entries')
             ->get();
-        $presence = $this->kitchens->presence();
+        $availability = $this->kitchens->availability();
         $places = $this->kitchens->places();
         $waiting = $pans = [];
         foreach ($batches as $batch) {
             $routine = $this->records->of($batch)->routine();
-            $progress = $this->records->progress($batch, presence: $presence);
+            $progress = $this->records->progress($batch, availability: $availability);
             if ($progress->warmed->left($routine->hours) <= 0 && $progress->warmed->onSince === null) {
                 continue;
             }

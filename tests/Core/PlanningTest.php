@@ -121,7 +121,7 @@ it('lets the weakest oil decide how long it keeps', function () {
 
 it('says every figure with words, a source and the schema’s shape', function (array $wish) {
     $kitchen = Support::kitchen();
-    $document = Support::bench()->document(Support::plan($wish), $kitchen);
+    $document = Support::planning()->document(Support::plan($wish), $kitchen);
     $schema = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/docs/formats/plan.schema.json'));
     $result = (new Validator())->validate(json_decode((string) json_encode($document)), $schema);
     expect($result->isValid())->toBeTrue();

@@ -6,18 +6,18 @@ use Kettle\Diary\Timetable;
 use Kettle\Time\Interval;
 
 /** @return list<string> whiles of a day, as "07:00-22:30" */
-function whilesOn(Availability $presence, string $day, string $zone = 'UTC'): array
+function whilesOn(Availability $availability, string $day, string $zone = 'UTC'): array
 {
     return array_map(
         fn (Interval $while) => $while->from->format('H:i').'-'.$while->to->format('H:i'),
-        $presence->on(new DateTimeImmutable($day, new DateTimeZone($zone))),
+        $availability->on(new DateTimeImmutable($day, new DateTimeZone($zone))),
     );
 }
 
 /** @param  list<array{string, string}>  $away */
-function awayFrom(Availability $presence, array $away, string $zone = 'UTC'): Availability
+function awayFrom(Availability $availability, array $away, string $zone = 'UTC'): Availability
 {
-    return $presence->without(
+    return $availability->without(
         array_map(
             fn (array $each) => [
                 new DateTimeImmutable($each[0], new DateTimeZone($zone)),
@@ -29,15 +29,19 @@ function awayFrom(Availability $presence, array $away, string $zone = 'UTC'): Av
 }
 
 it('is there all day unless the week says otherwise', function () {
-    $presence = Availability::between('07:00', '22:30')->atHome(['2' => '07:00-08:30, 17:00 to 22:30', '4' => '', '6' => '06:00–23:30']);
-    expect(whilesOn($presence, '2026-11-23'))
+    $availability = Availability::between('07:00', '22:30')->atHome([
+        '2' => '07:00-08:30, 17:00 to 22:30',
+        '4' => '',
+        '6' => '06:00–23:30',
+    ]);
+    expect(whilesOn($availability, '2026-11-23'))
         ->toBe(['07:00-22:30'])
-        ->and(whilesOn($presence, '2026-11-24'))
+        ->and(whilesOn($availability, '2026-11-24'))
         ->toBe(['07:00-08:30', '17:00-22:30'])
-        ->and(whilesOn($presence, '2026-11-26'))
+        ->and(whilesOn($availability, '2026-11-26'))
         ->toBe([])
         // Nobody is at the stove before getting up, whatever the week says.
-        ->and(whilesOn($presence, '2026-11-28'))
+        ->and(whilesOn($availability, '2026-11-28'))
         ->toBe(['07:00-22:30']);
 });
 
@@ -70,12 +74,12 @@ it('tells who is there minute by minute, as a list of minutes would', function (
             $away[] = [$from, $from->modify('+'.mt_rand(1, 900).' minutes')];
         }
         $split = mt_rand(0, 1) === 1;
-        $presence = Availability::between('07:00', '22:30')
+        $availability = Availability::between('07:00', '22:30')
             ->atHome($split ? ['2' => '08:00-12:00, 13:00-20:00'] : [])
             ->without($away);
         for ($minute = 5; $minute < 1440; $minute += 37) {
             $at = (new DateTimeImmutable('2026-11-24T00:00Z'))->modify("+{$minute} minutes");
-            $home = array_filter($presence->on($at), fn (Interval $while) => $at >= $while->from && $at < $while->to) !== [];
+            $home = array_filter($availability->on($at), fn (Interval $while) => $at >= $while->from && $at < $while->to) !== [];
             $gone = array_filter($away, fn (array $each) => $at >= $each[0] && $at < $each[1]) !== [];
             $hour = $minute / 60;
             $week = $split ? ($hour >= 8 && $hour < 12) || ($hour >= 13 && $hour < 20) : $hour >= 7 && $hour < 22.5;
@@ -85,15 +89,15 @@ it('tells who is there minute by minute, as a list of minutes would', function (
 });
 
 it('finds the next while there is somebody, or says there is none for a year and more', function () {
-    $presence = awayFrom(Availability::between('07:00', '22:30'), [['2026-11-24 08:00', '2026-12-20 12:00']]);
-    $next = $presence->whileFrom(new DateTimeImmutable('2026-11-24T09:00Z'));
+    $availability = awayFrom(Availability::between('07:00', '22:30'), [['2026-11-24 08:00', '2026-12-20 12:00']]);
+    $next = $availability->whileFrom(new DateTimeImmutable('2026-11-24T09:00Z'));
     expect($next->from->format('m-d H:i'))
         ->toBe('12-20 12:00')
         ->and($next->to->format('H:i'))
         ->toBe('22:30')
-        ->and($presence->nextAwake(new DateTimeImmutable('2026-11-24T07:30Z'))->format('m-d H:i'))
+        ->and($availability->nextAwake(new DateTimeImmutable('2026-11-24T07:30Z'))->format('m-d H:i'))
         ->toBe('11-24 07:30')
-        ->and($presence->midMorning(new DateTimeImmutable('2026-11-24T00:00Z'))->format('m-d H:i'))
+        ->and($availability->midMorning(new DateTimeImmutable('2026-11-24T00:00Z'))->format('m-d H:i'))
         ->toBe('12-20 12:00')
         ->and(
             awayFrom(Availability::between('07:00', '22:30'), [['2026-01-01', '2029-01-01']])->whileFrom(
@@ -123,14 +127,14 @@ it('answers alike by its short way and its long', function () {
 });
 
 it('keeps its hours by the clock on the wall when the clocks change', function () {
-    $presence = Availability::between('07:00', '22:30');
+    $availability = Availability::between('07:00', '22:30');
     foreach (['2026-03-29', '2026-10-25'] as $day) {
-        expect(whilesOn($presence, $day, 'Europe/London'))->toBe(['07:00-22:30']);
+        expect(whilesOn($availability, $day, 'Europe/London'))->toBe(['07:00-22:30']);
     }
     // Overnight warmth of eight hours is eight hours, though the clock says seven or nine.
     $zone = new DateTimeZone('Europe/London');
     foreach (['2026-03-28 22:00', '2026-10-24 22:00'] as $from) {
-        $night = Timetable::unattended(8, new DateTimeImmutable($from, $zone), $presence);
+        $night = Timetable::unattended(8, new DateTimeImmutable($from, $zone), $availability);
         expect($night->to->getTimestamp() - $night->from->getTimestamp())
             ->toBeGreaterThanOrEqual(8 * 3600)
             ->and($night->to->format('H:i'))
@@ -156,16 +160,19 @@ it('splits long warmth over the whiles there are, and loses no minute of it', fu
     mt_srand(5);
     for ($i = 0; $i < 60; $i++) {
         $hours = mt_rand(2, 300) / 10;
-        $presence = awayFrom(
+        $availability = awayFrom(
             Availability::between('07:00', '22:30')->atHome(['1' => '17:00-22:00', '3' => '07:00-09:00, 12:00-14:00, 18:00-22:30']),
             mt_rand(0, 1) ? [['2026-11-25 10:00', '2026-11-26 18:00']] : [],
         );
         $from = (new DateTimeImmutable('2026-11-23T06:00Z'))->modify('+'.mt_rand(0, 5000).' minutes');
-        $sessions = Timetable::sessions($hours, $from, $presence);
+        $sessions = Timetable::sessions($hours, $from, $availability);
         $had = 0;
         foreach ($sessions as $n => $session) {
             $had += $session->to->getTimestamp() - $session->from->getTimestamp();
-            $within = array_filter($presence->on($session->from), fn (Interval $w) => $session->from >= $w->from && $session->to <= $w->to);
+            $within = array_filter(
+                $availability->on($session->from),
+                fn (Interval $w) => $session->from >= $w->from && $session->to <= $w->to,
+            );
             expect($within)->not->toBe([])->and($session->from)->toBeGreaterThanOrEqual($from);
             $n > 0 && expect($session->from)->toBeGreaterThanOrEqual($sessions[$n - 1]->to);
         }
