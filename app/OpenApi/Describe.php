@@ -40,7 +40,10 @@ final class Describe
             str_contains($gives, '/') => new OA\Response(
                 response: 200,
                 description: 'As described',
-                content: new OA\MediaType(mediaType: $gives),
+                content: new OA\MediaType(
+                    mediaType: $gives,
+                    schema: new OA\Schema(type: str_ends_with($gives, 'json') ? 'object' : 'string'),
+                ),
             ),
             default => new OA\Response(
                 response: 200,

@@ -49,6 +49,30 @@ lint() {
   check "TypeScript lint" npx oxlint --deny-warnings web tests/Web
   check "formatting of the interface" npx prettier --check --log-level warn web tests/Web
   check "API document is up to date" api_is_fresh
+  check "Redocly has nothing to say of it" redocly
+  check "nor has Spectral" spectral
+}
+
+# What only looks at the API document is installed when it is asked for: no demo waits for it.
+linters() {
+  local stamp
+  stamp=$(stamp_of bin/linters/package-lock.json)
+  [ -d bin/linters/node_modules ] && fresh linters "$stamp" && return 0
+  (cd bin/linters && { npm ci --ignore-scripts --no-audit --no-fund || npm install --no-save --ignore-scripts --no-audit --no-fund; })
+  mark linters "$stamp"
+}
+
+redocly() {
+  linters || return 1
+  local said
+  said=$(REDOCLY_TELEMETRY=off REDOCLY_SUPPRESS_UPDATE_NOTICE=true \
+    bin/linters/node_modules/.bin/redocly lint docs/openapi.json --extends recommended --max-problems 1000 --format json 2>/dev/null || true)
+  # A warning is something to say.
+  grep -qE '"errors": 0,' <<<"$said" && grep -qE '"warnings": 0,' <<<"$said" || { echo "$said"; return 1; }
+}
+
+spectral() {
+  linters && bin/linters/node_modules/.bin/spectral lint docs/openapi.json --ruleset bin/linters/spectral.yaml --fail-severity hint
 }
 
 # A list of classes is one word to a formatter, and stays on its line.
