@@ -271,7 +271,7 @@ http://127.0.0.1:$WEB_PORT, http://localhost:$WEB_PORT {
 		}
 	}
 	# A worker is given whole requests and rid of its answer at once, however slowly either travels.
-	@heavy path_regexp (\.(pdf|png|csv|ics)|/export|/import|/calendars|/csv|/weather|/looks|/card)\$
+	@heavy path_regexp (\.(pdf|png|csv|ics)|/export|/import|/calendars|/csv|/weather|/looks)\$
 	php_fastcgi @heavy unix/$SOCKETS/heavy.sock {
 		buffer_requests
 		buffer_responses

@@ -181,4 +181,9 @@ test('pages are strict, and built files are kept for good', async ({ page, reque
   expect(built.headers()['content-encoding']).toBe('gzip')
   expect((await request.get('/build/.vite/manifest.json')).status()).toBe(404)
   expect((await request.get('/.env')).headers()['content-type']).toContain('text/html')
+  // What is said of it to who looks for it, and that nobody’s house is looked into.
+  await expect(page.locator('meta[name=description]')).toHaveAttribute('content', /herbs infused in oil/)
+  const robots = await request.get('/robots.txt')
+  expect(robots.headers()['content-type']).toContain('text/plain')
+  expect(await robots.text()).toContain('Disallow: /h/')
 })
