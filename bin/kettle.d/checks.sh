@@ -46,8 +46,8 @@ lint() {
   check "PHPStan, core at its highest" php -d memory_limit=1G vendor/bin/phpstan analyse -c phpstan-core.neon --no-progress
   check "PHPStan, app" php -d memory_limit=1G vendor/bin/phpstan analyse -c phpstan-app.neon --no-progress
   check "TypeScript" node node_modules/typescript-native/bin/tsc --noEmit -p tsconfig.json
-  check "TypeScript lint" npx oxlint --deny-warnings web tests/Web
-  check "formatting of the interface" npx prettier --check --log-level warn web tests/Web
+  check "TypeScript lint" npx oxlint --deny-warnings web tests/Web tests/Unit
+  check "formatting of the interface" npx prettier --check --log-level warn web tests/Web tests/Unit
   check "API document is up to date" api_is_fresh
   check "Redocly has nothing to say of it" redocly
   check "nor has Spectral" spectral
@@ -84,7 +84,7 @@ no_wide_lines() {
 format() {
   npx prettier --log-level warn --write '{app,bin,bootstrap,compat,config,core,database,perf,routes,tests}/**/*.php'
   php vendor/bin/pint -q
-  npx prettier --log-level warn --write web tests/Web
+  npx prettier --log-level warn --write web tests/Web tests/Unit
 }
 
 api_is_fresh() {
@@ -129,7 +129,7 @@ beside_said() {
 
 run_tests() {
   local only=${1:-all}
-  case "$only" in all|lint|core|app|web) ;; *) die "There is no test called “$only”. Choose lint, core, app or web." ;; esac
+  case "$only" in all|lint|unit|core|app|web) ;; *) die "There is no test called “$only”. Choose lint, unit, core, app or web." ;; esac
   install_all
   # shellcheck disable=SC2086
   install_packages $TEST_PACKAGES
@@ -138,8 +138,9 @@ run_tests() {
   trap 'stop_instance; rm -f "$KETTLE_VAR/clock"; [ -z "$BESIDE_PID" ] || kill "$BESIDE_PID" 2>/dev/null || true' EXIT
   stop_instance
   if [ "$only" = all ] || [ "$only" = lint ]; then lint; fi
+  if [ "$only" = all ] || [ "$only" = unit ]; then suite "interface by itself" npx vitest run; fi
   if [ "$only" = core ]; then suite "core" core_tests; fi
-  if [ "$only" != lint ] && [ "$only" != core ]; then
+  if [ "$only" != lint ] && [ "$only" != unit ] && [ "$only" != core ]; then
     export KETTLE_CLOCK_FILE="$KETTLE_VAR/clock" KETTLE_DOOR_A_MINUTE=1000
     rm -rf "$KETTLE_VAR/db" "$KETTLE_VAR/clock"
     rm -f "$ENV_FILE"

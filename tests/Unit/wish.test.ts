@@ -1,0 +1,81 @@
+import { describe, expect, it, vi } from 'vitest'
+import type { Shape } from '../../web/api/hooks'
+import { saidSentence } from '../../web/bench/said'
+import { herbsOf, oilsOf, putOnBench, type Wish, without } from '../../web/bench/wish'
+import { base64 } from '../../web/parts/base64'
+
+const materials = {
+  herbs: [{ id: 'calendula', name: 'calendula' }],
+  forms: [{ id: 'flower-heads', name: 'flower heads or petals, dried' }],
+  oils: [{ id: 'olive', name: 'olive oil' }],
+  purposes: [{ id: 'skin', name: 'the skin' }],
+  methods: [{ id: 'cold', name: 'cold shelf', schools: [{ id: 'usual', name: 'six weeks' }] }],
+} as unknown as Shape<'Materials'>
+
+const sentence = (wish: Partial<Wish>, fields: string[] = []) => {
+  const whole = { herbs: [{ id: 'calendula' }], oils: ['olive'], ...wish } as Wish
+  const { pieces, wrong } = saidSentence(whole, materials, [{ id: 'p', called: 'pint jar' }], fields)
+  return { text: pieces.map((piece) => piece.text).join(''), wrong: [...wrong] }
+}
+
+describe('a wish', () => {
+  it('has its herbs as a list, also where it was written when there was one', () => {
+    expect(herbsOf({ herb: { id: 'sage' }, oils: [] } as unknown as Wish)).toEqual([{ id: 'sage' }])
+    expect(herbsOf({ oils: [] } as unknown as Wish)).toEqual([])
+    expect(oilsOf({ oils: ['olive', { id: 'jojoba', parts: 2 }, { name: 'mine' }] } as unknown as Wish)).toEqual([
+      { id: 'olive' },
+      { id: 'jojoba', parts: 2 },
+      { id: '', name: 'mine' },
+    ])
+  })
+
+  it('loses what is taken out, and is left for who comes next', () => {
+    expect(without(['jar', 'jars'])).toEqual({ jar: null, jars: null })
+    expect(without(undefined)).toEqual({})
+    const kept = new Map<string, string>()
+    vi.stubGlobal('localStorage', { setItem: (key: string, value: string) => kept.set(key, value) })
+    putOnBench('h', { oils: ['olive'] } as unknown as Wish)
+    expect(kept.get('kettle.bench.h')).toBe('{"oils":["olive"]}')
+  })
+})
+
+describe('the sentence of a wish that cannot be reckoned', () => {
+  it('is the cook’s own, in the order of every other', () => {
+    expect(sentence({}).text).toBe('As much as fits of calendula oil for the skin, dried, in olive oil, cold shelf.')
+    expect(sentence({ jar: 'p', jars: '2', ratio: '1:5', school: 'usual', ready_by: '2026-12-05' }).text).toBe(
+      '2 of the pint jar of calendula oil for the skin, dried, herb to oil 1:5, in olive oil, cold shelf, six weeks, ready by 2026-12-05.',
+    )
+    expect(sentence({ oil_amount: '300 mL', herbs: [{ id: 'calendula', amount: '50 g' }] }).text).toMatch(
+      /^50 g of herb and 300 mL of oil of calendula/,
+    )
+    expect(sentence({ finished: { count: '6', size: '50 mL' } }).text).toMatch(/^6 bottles of 50 mL of calendula/)
+  })
+
+  it('names what the tables do not know as it was typed', () => {
+    expect(sentence({ herbs: [{ id: 'no-such' }], oils: ['some-oil'] }).text).toContain('no-such oil')
+    expect(sentence({ herbs: [{ id: '', name: 'my weed' }] }).text).toContain('my weed oil')
+  })
+
+  it.each([
+    ['herbs.0.form', 'form'],
+    ['herb.water', 'form'],
+    ['herbs.1.amount', 'amount'],
+    ['herbs.0.id', 'herb'],
+    ['oils.1', 'oils'],
+    ['start', 'when'],
+    ['ready_by', 'when'],
+    ['by_jar.fill', 'amount'],
+    ['jars', 'amount'],
+    ['method', 'method'],
+    ['school', 'school'],
+  ])('marks the word that %s stands in', (field, slot) => {
+    expect(sentence({}, [field]).wrong).toEqual([slot])
+  })
+})
+
+it('sends the bytes of a file as they are, however many', async () => {
+  const bytes = Uint8Array.from({ length: 70_000 }, (_, i) => i % 256)
+  const text = await base64(new File([bytes], 'a.csv'))
+  expect([...Buffer.from(text, 'base64')]).toEqual([...bytes])
+  await expect(base64(new File([], 'none'))).resolves.toBe('')
+})
