@@ -5,7 +5,7 @@
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <meta name="color-scheme" content="light dark">
     <meta name="style-nonce" content="{{ $nonce }}">
-    <meta name="description" content="Plan, watch, strain, bottle and label herbs infused in oil: amounts, days, cautions and records worked out, batch by batch.">
+    <meta name="description" content="Plan, watch, strain, bottle and label herbs infused in oil: amounts, days and cautions worked out.">
     <title>Warm Kettle</title>
     <link rel="icon" href="/kettle.svg" type="image/svg+xml">
     @foreach ($styles as $style)
