@@ -58,7 +58,7 @@ linters() {
   local stamp
   stamp=$(stamp_of bin/linters/package-lock.json)
   [ -d bin/linters/node_modules ] && fresh linters "$stamp" && return 0
-  (cd bin/linters && { npm ci --ignore-scripts --no-audit --no-fund || npm install --no-save --ignore-scripts --no-audit --no-fund; })
+  (cd bin/linters && npm_packages --ignore-scripts)
   mark linters "$stamp"
 }
 

@@ -70,7 +70,7 @@ install_all() {
 # `npm install --no-save` takes the same locked versions and leaves the lock as it is.
 npm_packages() {
   export PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1
-  npm ci --no-audit --no-fund || npm install --no-save --no-audit --no-fund
+  npm ci --no-audit --no-fund "$@" || npm install --no-save --no-audit --no-fund "$@"
 }
 
 build_web() {

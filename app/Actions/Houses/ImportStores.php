@@ -11,6 +11,7 @@ use App\Models\Recipe;
 use App\Models\RecipeVersion;
 use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
+use Kettle\Stores\LotReader;
 
 /** The Stores and recipes of an exported house: what is here already, by id, stays; moves, checks and versions not here yet are added. */
 final readonly class ImportStores
@@ -32,29 +33,8 @@ final readonly class ImportStores
                 $lot = new Lot([
                     'uid' => $row['id'],
                     'left' => 0,
-                    ...array_intersect_key(
-                        $row,
-                        array_flip([
-                            'kind',
-                            'material',
-                            'called',
-                            'part',
-                            'form',
-                            'state',
-                            'got',
-                            'typed',
-                            'low_at',
-                            'price',
-                            'got_how',
-                            'got_where',
-                            'got_on',
-                            'opened_on',
-                            'best_before',
-                            'food_grade',
-                            'allergens',
-                            'note',
-                        ]),
-                    ),
+                    // An amount as it was written is a lot's own: what was got, and how it was typed.
+                    ...array_intersect_key($row, array_flip([...array_diff(LotReader::FIELDS, ['amount']), 'got', 'typed'])),
                 ]);
                 $lot->version = 0;
                 $lot->save();

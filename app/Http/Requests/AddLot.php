@@ -5,22 +5,13 @@ namespace App\Http\Requests;
 use OpenApi\Attributes as OA;
 
 /** A lot as somebody writes it; each field is read by the core. */
-#[
-    OA\Schema(
-        schema: 'AddLot',
-        required: ['lot'],
-        properties: [
-            new OA\Property(
-                property: 'lot',
-                type: 'object',
-                description: 'Fields by name, as they are typed: kind, material, called, form, state, amount, low_at, price, '.
-                    'got_how, got_where, got_on, opened_on, best_before, food_grade, allergens, note',
-            ),
-        ],
-    ),
-]
+#[OA\Schema(schema: 'AddLot', required: ['lot'], properties: [new OA\Property(property: 'lot', type: 'object', description: self::FIELDS)])]
 final class AddLot extends Form
 {
+    public const FIELDS =
+        'Fields by name, as they are typed: kind, material, called, form, state, amount, low_at, price, '.
+        'got_how, got_where, got_on, opened_on, best_before, food_grade, allergens, note';
+
     public function rules(): array
     {
         return [

@@ -10,12 +10,7 @@ use OpenApi\Attributes as OA;
         schema: 'EditLot',
         required: ['lot', 'version'],
         properties: [
-            new OA\Property(
-                property: 'lot',
-                type: 'object',
-                description: 'Fields by name, as they are typed: kind, material, called, form, state, amount, low_at, price, '.
-                    'got_how, got_where, got_on, opened_on, best_before, food_grade, allergens, note',
-            ),
+            new OA\Property(property: 'lot', type: 'object', description: AddLot::FIELDS),
             new OA\Property(property: 'version', type: 'integer'),
         ],
     ),
