@@ -27,7 +27,6 @@ use Illuminate\Support\Carbon;
  * @property ?string $feed_hash
  * @property bool $is_demo
  * @property int $version
- * @property int $batches_begun
  * @property Carbon $created_at
  */
 class House extends Model
@@ -39,7 +38,6 @@ class House extends Model
     protected $casts = [
         'is_demo' => 'boolean',
         'version' => 'integer',
-        'batches_begun' => 'integer',
         'things' => 'array',
         'home' => 'array',
         'height_m' => 'integer',

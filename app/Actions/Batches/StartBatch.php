@@ -5,7 +5,6 @@ namespace App\Actions\Batches;
 use App\Actions\Stores\StockLedger;
 use App\House\KitchenFactory;
 use App\Models\Batch;
-use App\Models\House;
 use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -106,18 +105,12 @@ final readonly class StartBatch
         return $takes;
     }
 
-    /** "26-014": the year and the house's own count. The house's row is locked until the batch is in. */
+    /** "26-014": the year and the house's own count, whose row is locked until the batch is in. */
     private function nextCode(): string
     {
-        $house = House::query()
-            ->whereKey($this->current->house()->id)
-            ->lockForUpdate()
-            ->firstOrFail();
-        $number = $house->batches_begun + 1;
-        $house
-            ->newQuery()
-            ->whereKey($house->id)
-            ->update(['batches_begun' => $number]);
+        $house = $this->current->house()->id;
+        DB::table('batch_counters')->upsert([['house_id' => $house, 'begun' => 1]], ['house_id'], ['begun' => DB::raw('begun + 1')]);
+        $number = (int) DB::table('batch_counters')->where('house_id', $house)->value('begun');
 
         return sprintf('%s-%03d', $this->kitchens->now()->format('y'), $number);
     }

@@ -209,10 +209,11 @@ final readonly class ImportHouse
         }
         $house = $this->current->house();
         $count = $codes->keys()->map(fn (mixed $code) => (int) substr((string) $code, 3))->max();
-        House::query()
-            ->whereKey($house->id)
-            ->where('batches_begun', '<', (int) $count)
-            ->update(['batches_begun' => (int) $count]);
+        DB::table('batch_counters')->upsert(
+            [['house_id' => $house->id, 'begun' => (int) $count]],
+            ['house_id'],
+            ['begun' => DB::raw('GREATEST(begun, VALUES(begun))')],
+        );
 
         return [$added, $lines, $here, $changed];
     }
