@@ -13,7 +13,6 @@ use Kettle\Reason\RefusedException;
 use Kettle\Recipe\Fields;
 use Kettle\Recipe\Kitchen;
 use Kettle\Recipe\KitchenReader;
-use Kettle\Recipe\PlanDocument;
 use Kettle\Recipe\Planning;
 use Kettle\Recipe\WishException;
 use Kettle\Share\RecipeReader;
@@ -136,7 +135,7 @@ final readonly class Questions
                         ? null
                         : array_map(fn (float $percent) => round($percent, 1), $oil['carrier']->fattyAcids->picture()),
                 'stock_text' => $oil['stock_ml'] > 0 ? AmountWriter::plain($oil['stock_ml'], Kind::Volume) : null,
-                'price_text' => $oil['price'] === null ? null : PlanDocument::money($oil['price'], $kitchen->currency),
+                'price_text' => $oil['price'] === null ? null : $kitchen->money($oil['price']),
             ],
             $kitchen->ranked($purpose),
         );

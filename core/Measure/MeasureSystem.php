@@ -11,4 +11,14 @@ enum MeasureSystem: string
     case Metric = 'metric';
     case Australian = 'australian';
     case Imperial = 'imperial';
+
+    /** Where these measures are at home, as CLDR names it: how numbers and money are written there. */
+    public function locale(): string
+    {
+        return match ($this) {
+            self::Us => 'en_US',
+            self::Australian => 'en_AU',
+            self::Metric, self::Imperial => 'en_GB',
+        };
+    }
 }

@@ -107,6 +107,20 @@ final readonly class Kitchen
             : AmountWriter::plain($celsius, Kind::Temperature);
     }
 
+    /** Money as it is written where this kitchen is: "£2.27", "$2.27"; only the number where it has no currency. */
+    public function money(float $amount): string
+    {
+        if ($this->currency !== '') {
+            $writer = new \NumberFormatter($this->custom->locale(), \NumberFormatter::CURRENCY);
+
+            return (string) $writer->formatCurrency($amount, $this->currency);
+        }
+        $writer = new \NumberFormatter($this->custom->locale(), \NumberFormatter::DECIMAL);
+        $writer->setAttribute(\NumberFormatter::FRACTION_DIGITS, 2);
+
+        return (string) $writer->format($amount);
+    }
+
     /** Words with their degrees as this cook reads them: "49 to 60 °C" is "120 to 140 °F". */
     public function inDegrees(string $words): string
     {

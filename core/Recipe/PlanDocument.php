@@ -161,7 +161,7 @@ final readonly class PlanDocument
     {
         return match ($unit) {
             'date' => (new \DateTimeImmutable((string) $value))->format('j M Y'),
-            'money' => self::money((float) $value, $this->kitchen->currency),
+            'money' => $this->kitchen->money((float) $value),
             'C' => $this->kitchen->warmth((float) $value),
             'g/mL' => number_format((float) $value, 3).' g/mL',
             'min' => self::minutes((float) $value),
@@ -178,11 +178,6 @@ final readonly class PlanDocument
         $minutes = (int) round($value);
 
         return $minutes < 120 ? $minutes.' min' : intdiv($minutes, 60).' h'.($minutes % 60 === 0 ? '' : ' '.$minutes % 60 .' min');
-    }
-
-    public static function money(float $value, string $currency): string
-    {
-        return number_format($value, 2, '.', '').($currency === '' ? '' : ' '.$currency);
     }
 
     /** @return array<string, mixed> */

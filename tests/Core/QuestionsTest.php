@@ -177,11 +177,11 @@ it('reckons the stores of a house it is told of', function () {
         ],
     ]);
     expect($answer['figures']['cost']['text'])
-        ->toBe('2.50 EUR')
+        ->toBe('€2.50')
         ->and(array_column($answer['oils'], 'stock_text', 'id')['olive'])
         ->toBe('1 L')
         ->and(array_column($answer['oils'], 'price_text', 'id')['olive'])
-        ->toBe('1.00 EUR');
+        ->toBe('€1.00');
 });
 
 it('gives every figure a reason with a source and a standing', function () {

@@ -1,5 +1,6 @@
 <?php
 
+use Kettle\Measure\MeasureSystem;
 use Kettle\Recipe\WishException;
 use Tests\Core\Support;
 
@@ -124,7 +125,7 @@ it('costs what was taken', function () {
     expect($figures['cost']['value'])
         ->toBe(9.9)
         ->and($figures['cost']['text'])
-        ->toBe('9.90 GBP')
+        ->toBe('£9.90')
         ->and($figures['cost_per_100']['value'])
         ->toBe(4.44)
         ->and($figures['cost']['reasons'][0]['rule'])
@@ -267,4 +268,23 @@ it('lays a bad lot of the house to the lot', function (array $lot, string $field
     [['kind' => 'ghost'], 'house.lots.1.kind'],
     [['kind' => 'herb', 'material' => 'calendula', 'amount' => 'lots'], 'house.lots.1.amount'],
     [['kind' => 'carrier', 'material' => 'petrol', 'amount' => '1 L'], 'house.lots.1.material'],
+]);
+
+// How money is written where: the Unicode Common Locale Data Repository (CLDR), currencies of en, en_GB, en_US and en_AU.
+it('writes money as it is written where the house is', function (MeasureSystem $custom, string $currency, float $amount, string $text) {
+    $house = ['measures' => $custom->value, ...$currency === '' ? [] : ['currency' => $currency]];
+    expect(Support::kitchen($house)->money($amount))->toBe($text);
+})->with([
+    [MeasureSystem::Metric, 'GBP', 2.27, '£2.27'],
+    [MeasureSystem::Imperial, 'GBP', 1234.5, '£1,234.50'],
+    [MeasureSystem::Metric, 'EUR', 2.5, '€2.50'],
+    [MeasureSystem::Metric, 'USD', 2.5, 'US$2.50'],
+    [MeasureSystem::Us, 'USD', 2.5, '$2.50'],
+    [MeasureSystem::Us, 'GBP', 2.27, '£2.27'],
+    [MeasureSystem::Australian, 'AUD', 3, '$3.00'],
+    // A yen has no hundredths.
+    [MeasureSystem::Metric, 'JPY', 230, 'JP¥230'],
+    // A currency nobody knows keeps its letters; a house without one has bare numbers.
+    [MeasureSystem::Metric, 'XQX', 2.27, "XQX\u{A0}2.27"],
+    [MeasureSystem::Metric, '', 2.27, '2.27'],
 ]);

@@ -7,17 +7,16 @@ use App\House\Times;
 use App\Models\Lot;
 use App\Models\LotCheck;
 use App\Models\LotMove;
-use App\Responses\AnswerChoice;
-use App\Responses\AskView;
-use App\Responses\CheckView;
-use App\Responses\LotDetail;
-use App\Responses\LotView;
-use App\Responses\MoveView;
-use App\Responses\StoreTask;
+use App\Responses\Press\AnswerChoice;
+use App\Responses\Press\AskView;
+use App\Responses\Stores\CheckView;
+use App\Responses\Stores\LotDetail;
+use App\Responses\Stores\LotView;
+use App\Responses\Stores\MoveView;
+use App\Responses\Stores\StoreTask;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Kettle\Measure\AmountWriter;
-use Kettle\Recipe\PlanDocument;
 use Kettle\Recipe\Planning;
 use Kettle\Stores\Condition;
 use Kettle\Stores\LotCheck as CoreCheck;
@@ -53,7 +52,7 @@ final readonly class StoresPresenter
             unit: $lot->kind->measure()->value ?? '',
             low: $lot->is_low,
             low_text: $lot->low_at === null ? null : $this->amount($lot, (float) $lot->low_at),
-            price_text: $lot->price === null ? null : PlanDocument::money((float) $lot->price, $kitchen->currency),
+            price_text: $lot->price === null ? null : $kitchen->money((float) $lot->price),
             got: $this->got($lot),
             got_on: $lot->got_on?->format('Y-m-d'),
             opened_on: $lot->opened_on?->format('Y-m-d'),
