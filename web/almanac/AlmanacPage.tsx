@@ -51,7 +51,7 @@ export default function AlmanacPage() {
             ))}
           </dl>
           {lines.length > 0 ? (
-            <ul className="list-disc pl-5">
+            <ul className="list-disc ps-5">
               {lines.map((line) => (
                 <li key={line}>{line}</li>
               ))}
@@ -61,7 +61,7 @@ export default function AlmanacPage() {
             <CautionLine key={caution.id} caution={caution} />
           ))}
         </section>
-        <section aria-labelledby="ours" className="border-line flex flex-col gap-4 lg:border-l lg:pl-8">
+        <section aria-labelledby="ours" className="border-line flex flex-col gap-4 lg:border-s lg:ps-8">
           <h2 id="ours" className="column-head font-text text-base">
             In this house
           </h2>

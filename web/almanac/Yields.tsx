@@ -82,25 +82,25 @@ function One({ form, way }: { form: string; way: string }) {
         <summary className="min-h-11 py-2 font-semibold">Batch by batch</summary>
         <table className="figures w-full">
           <thead>
-            <tr className="text-soft border-line border-b text-left">
-              <th className="py-1 pr-4 font-normal">Batch</th>
-              <th className="pr-4 font-normal">stayed in a gram</th>
-              <th className="pr-4 font-normal">the house’s figure then</th>
+            <tr className="text-soft border-line border-b text-start">
+              <th className="py-1 pe-4 font-normal">Batch</th>
+              <th className="pe-4 font-normal">stayed in a gram</th>
+              <th className="pe-4 font-normal">the house’s figure then</th>
               <th className="font-normal">nine in ten between</th>
             </tr>
           </thead>
           <tbody>
             {steps.map((step) => (
               <tr key={step.batch} className="border-line border-b">
-                <td className="py-1 pr-4">
+                <td className="py-1 pe-4">
                   <Link className="underline" to={`/h/${house}/batch/${step.batch}`}>
                     {step.code}
                   </Link>
                 </td>
-                <td className="pr-4">
+                <td className="pe-4">
                   {step.uptake.toFixed(2)} mL{step.odd ? ', odd' : ''}
                 </td>
-                <td className="pr-4">{step.mean.toFixed(2)} mL</td>
+                <td className="pe-4">{step.mean.toFixed(2)} mL</td>
                 <td>
                   {step.low.toFixed(2)} to {step.high.toFixed(2)}
                 </td>

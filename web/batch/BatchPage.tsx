@@ -127,7 +127,7 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
           <p className="mt-3">{plan.sentence_text}</p>
           <Watch batch={batch} />
         </section>
-        <section aria-label="What comes next" className="border-line flex flex-col gap-4 lg:border-l lg:pl-8">
+        <section aria-label="What comes next" className="border-line flex flex-col gap-4 lg:border-s lg:ps-8">
           <h2 className="column-head font-text text-base">
             {closed && batch.tasks.length === 0 ? 'Done with' : 'Next'}
           </h2>
@@ -151,9 +151,9 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
           <Bottles batch={batch} />
           <Logbook batch={batch} />
         </section>
-        <section aria-label="Facts" className="border-line flex flex-col gap-3 lg:border-l lg:pl-8">
+        <section aria-label="Facts" className="border-line flex flex-col gap-3 lg:border-s lg:ps-8">
           <h2 className="column-head font-text text-base">Facts</h2>
-          <dl className="grid grid-cols-[1fr_auto] items-baseline gap-x-4 gap-y-1.5 [&_dd]:text-right">
+          <dl className="grid grid-cols-[1fr_auto] items-baseline gap-x-4 gap-y-1.5 [&_dd]:text-end">
             {herbs.map((herb, index) => (
               <div key={herb.name + herb.form} className="contents">
                 <dt>
@@ -235,7 +235,7 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
           <Cautions batch={batch} place={strained ? 'label' : 'bench'} />
           <details>
             <summary className="min-h-11 py-2 font-semibold">How it is done</summary>
-            <ul className="list-disc pl-5">
+            <ul className="list-disc ps-5">
               {plan.method.handling.map((line) => (
                 <li key={line}>{line}</li>
               ))}

@@ -35,7 +35,7 @@ export function Bottles({ batch }: { batch: Shape<'BatchView'> }) {
       {batch.trace.length > 0 ? (
         <Notice rank="stop">
           These are to be found:
-          <ul className="list-disc pl-5">
+          <ul className="list-disc ps-5">
             {batch.trace.map((line) => (
               <li key={line.number}>
                 no. {line.number}: {line.says}

@@ -183,7 +183,7 @@ export default function Bench() {
               keepingNotes={beside('What to heed of its keeping', ['keeping'])}
             />
             <section
-              className="border-line flex flex-col gap-4 lg:border-l lg:pl-7"
+              className="border-line flex flex-col gap-4 lg:border-s lg:ps-7"
               aria-label="When, and what to watch for"
             >
               <h2 className="column-head font-text text-base">When</h2>

@@ -93,7 +93,7 @@ function Row({
         </p>
         <div className="text-soft">{detail}</div>
       </div>
-      <div className="text-right whitespace-nowrap">{children}</div>
+      <div className="text-end whitespace-nowrap">{children}</div>
     </div>
   )
 }
@@ -123,7 +123,7 @@ export function Amounts({
     return take ? ` · ${take.left_text} left after` : ''
   }
   return (
-    <section className="border-line lg:border-l lg:pl-7" aria-label="Weigh and pour">
+    <section className="border-line lg:border-s lg:ps-7" aria-label="Weigh and pour">
       <h2 className="column-head font-text text-base">Weigh and pour</h2>
       {plan.herbs.map((herb, index) => {
         const id = plan.herbs.length > 1 ? `herb_mass.${index}` : 'herb_mass'

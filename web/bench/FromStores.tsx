@@ -99,7 +99,7 @@ function OneNeed({ need, first, name, all }: One) {
                   </span>
                 )}
               </span>
-              <span className="figures text-right">
+              <span className="figures text-end">
                 {take ? <strong>{take.text} taken</strong> : null}
                 <span className="text-soft block">
                   {take ? `${take.left_text} left after` : `${lot.left_text} there`}

@@ -13,12 +13,12 @@ type School = Methods[number]['schools'][number]
 export function WaysOut({ ways, take }: { ways: WayOut[]; take: (change: Record<string, unknown>) => void }) {
   if (ways.length === 0) return null
   return (
-    <ul className="flex flex-col gap-1.5 pl-4">
+    <ul className="flex flex-col gap-1.5 ps-4">
       {ways.map((way) => (
         <li key={way.id}>
           <button
             type="button"
-            className="border-rim min-h-11 rounded-rim border-2 px-3 py-1.5 text-left font-semibold"
+            className="border-rim min-h-11 rounded-rim border-2 px-3 py-1.5 text-start font-semibold"
             onClick={() => take(way.change)}
           >
             {way.says}
@@ -46,7 +46,7 @@ export function NoteWithWays({
         {note.says} {note.why ? <Why about={note.says} why={note.why} source={note.source ?? ''} /> : null}
       </Notice>
       {note.acknowledge && read ? (
-        <label className="flex min-h-11 items-center gap-3 pl-4 font-semibold">
+        <label className="flex min-h-11 items-center gap-3 ps-4 font-semibold">
           <input
             type="checkbox"
             className="size-5"
@@ -124,7 +124,7 @@ export const MethodsSideBySide = memo(function MethodsSideBySide({ methods, want
       <div className="overflow-x-auto max-sm:hidden">
         <table className="w-full min-w-[58rem] border-collapse">
           <thead>
-            <tr className="text-soft border-line border-b text-left [&_th]:py-1.5 [&_th]:pr-4 [&_th]:font-normal">
+            <tr className="text-soft border-line border-b text-start [&_th]:py-1.5 [&_th]:pe-4 [&_th]:font-normal">
               <th scope="col">Way</th>
               <th scope="col">Start by</th>
               <th scope="col">Ready</th>
@@ -142,9 +142,9 @@ export const MethodsSideBySide = memo(function MethodsSideBySide({ methods, want
               school ? (
                 <tr
                   key={method.id}
-                  className={`border-line border-b align-top [&_td]:py-2 [&_td]:pr-4 ${method.chosen ? 'bg-water-pale' : ''} ${method.refused ? 'text-soft' : ''}`}
+                  className={`border-line border-b align-top [&_td]:py-2 [&_td]:pe-4 ${method.chosen ? 'bg-water-pale' : ''} ${method.refused ? 'text-soft' : ''}`}
                 >
-                  <th scope="row" className="py-2 pr-3 text-left font-semibold">
+                  <th scope="row" className="py-2 pe-3 text-start font-semibold">
                     {method.refused || method.chosen ? (
                       method.name
                     ) : (
@@ -270,7 +270,7 @@ function Schools({ methods, take }: Pick<Props, 'methods' | 'take'>) {
               )}
               <span className="text-soft block">{school.why}</span>
             </span>
-            <span className="figures text-right whitespace-nowrap">
+            <span className="figures text-end whitespace-nowrap">
               {school.span_text}
               <span className="text-soft block">ready {school.ready_text}</span>
             </span>

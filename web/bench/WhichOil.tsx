@@ -90,7 +90,7 @@ export function WhichOil({
               key={oil.id}
               className={`border-line grid grid-cols-[3rem_1fr_auto] items-start gap-x-3 gap-y-1 border-b py-3 ${taken ? 'bg-water-pale' : ''}`}
             >
-              <span className="figures pl-1 text-2xl font-semibold" title="out of a hundred">
+              <span className="figures ps-1 text-2xl font-semibold" title="out of a hundred">
                 {oil.score}
               </span>
               <div className="min-w-0">
@@ -115,7 +115,7 @@ export function WhichOil({
                     .join(' · ')}
                 </p>
               </div>
-              <span className="flex flex-col items-end pr-1">
+              <span className="flex flex-col items-end pe-1">
                 {taken ? (
                   <span className="py-1">in it</span>
                 ) : (

@@ -36,7 +36,7 @@ export default function Diary() {
           </div>
         </header>
         {moves.length > 0 ? (
-          <section aria-label="What moved" className="border-rim flex flex-col gap-1 border-l-4 pl-4">
+          <section aria-label="What moved" className="border-rim flex flex-col gap-1 border-s-4 ps-4">
             {moves.map((move) => (
               <p key={move.batch + move.was_text + move.is_text}>
                 <Link to={`/h/${house}/batch/${move.batch}`} className="font-semibold">

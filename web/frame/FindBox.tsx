@@ -47,7 +47,7 @@ export function FindBox({ open, onOpenChange, base }: Props) {
       <ul className="flex flex-col">
         {all.map((each) => (
           <li key={each.path} className="border-line border-b">
-            <button type="button" className="flex w-full flex-col py-2 text-left" onClick={() => goTo(each.path)}>
+            <button type="button" className="flex w-full flex-col py-2 text-start" onClick={() => goTo(each.path)}>
               <strong>{each.name}</strong>
               <span className="text-soft">{each.detail}</span>
             </button>

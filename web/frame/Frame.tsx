@@ -78,12 +78,12 @@ export function Frame() {
         <PlaceKey key={place.path} place={place} base={base} />
       ))}
       <header className="no-print bg-plate border-rim flex items-stretch border-b-[3px] px-4 sm:px-6">
-        <Link to={`${base}/today`} className="font-display my-auto py-2 text-xl font-semibold sm:mr-5">
+        <Link to={`${base}/today`} className="font-display my-auto py-2 text-xl font-semibold sm:me-5">
           Warm Kettle
         </Link>
         <nav
           aria-label="Places"
-          className="bg-plate border-rim fixed inset-x-0 bottom-0 z-20 flex justify-around border-t-[3px] sm:static sm:justify-start sm:border-0"
+          className="bg-plate border-rim fixed inset-x-0 bottom-0 z-20 flex overflow-x-auto border-t-[3px] sm:static sm:justify-start sm:border-0"
         >
           {PLACES.map((place) => (
             <NavLink
@@ -92,7 +92,7 @@ export function Frame() {
               aria-keyshortcuts={place.key}
               className={({ isActive }) =>
                 [
-                  'flex min-h-12 items-center px-2 sm:px-3.5',
+                  'flex min-h-12 shrink-0 items-center px-2 max-sm:grow max-sm:justify-center sm:px-3.5',
                   place.path === 'house' || place.path === 'almanac' ? 'max-sm:hidden' : '',
                   isActive ? 'bg-rim text-on-rim font-semibold' : 'text-soft',
                 ].join(' ')
@@ -102,7 +102,7 @@ export function Frame() {
             </NavLink>
           ))}
         </nav>
-        <div className="ml-auto flex items-center gap-1">
+        <div className="ms-auto flex items-center gap-1">
           <button type="button" className="min-h-11 px-3" onClick={() => setFinding(true)} aria-keyshortcuts="/">
             Find<span className="text-soft max-sm:hidden"> /</span>
           </button>

@@ -239,7 +239,7 @@ function LabelDrawing({ page, code, size }: { page: Page; code: string; size: Sh
       }}
     >
       {batch ? (
-        <div className="float-right ml-2 text-center font-bold" style={{ width: '22%' }}>
+        <div className="float-right ms-2 text-center font-bold" style={{ width: '22%' }}>
           <img src={code} alt={`Code that opens batch ${batch}`} className="w-full" />
           {batch}
         </div>

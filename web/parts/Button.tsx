@@ -22,7 +22,7 @@ export function TextButton({ className = '', type = 'button', ...rest }: Compone
   return (
     <button
       type={type}
-      className={`inline-flex min-h-9 shrink-0 items-center text-left font-semibold underline decoration-1 underline-offset-4 disabled:opacity-60 ${className}`}
+      className={`inline-flex min-h-9 shrink-0 items-center text-start font-semibold underline decoration-1 underline-offset-4 disabled:opacity-60 ${className}`}
       {...rest}
     />
   )

@@ -19,10 +19,10 @@ export function Cautions({ batch, place }: { batch: Shape<'BatchView'>; place: s
         <div key={caution.id}>
           <CautionLine caution={caution} />
           {caution.read ? (
-            <p className="text-soft pl-4">Read by {caution.read}.</p>
+            <p className="text-soft ps-4">Read by {caution.read}.</p>
           ) : caution.acknowledge && works ? (
             <Button
-              className="mt-1 ml-4"
+              className="mt-1 ms-4"
               disabled={write.isPending}
               onClick={() =>
                 write.mutate({

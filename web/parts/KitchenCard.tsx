@@ -4,7 +4,7 @@ import type { Shape } from '../api/hooks'
 export function KitchenCard({ card }: { card: Shape<'CardView'> }) {
   return (
     <article className="mx-auto flex w-full max-w-[178mm] flex-col gap-4 border border-gray-400 bg-white p-[9mm] text-black print:border-0 print:p-0">
-      <header className="flex items-start justify-between gap-6">
+      <header className="flex flex-wrap items-start justify-between gap-x-6">
         <h1 className="text-3xl">{card.name}</h1>
         <p className="figures whitespace-nowrap">{card.corner}</p>
       </header>
@@ -13,7 +13,7 @@ export function KitchenCard({ card }: { card: Shape<'CardView'> }) {
         {card.amounts.map((row) => (
           <div key={row.name} className="contents [&>*]:border-b [&>*]:border-gray-300 [&>*]:py-1.5">
             <dt>{row.name}</dt>
-            <dd className="figures text-right text-xl font-semibold">
+            <dd className="figures text-end text-xl font-semibold">
               {row.amount} <span className="text-base font-normal">{row.also}</span>
             </dd>
           </div>

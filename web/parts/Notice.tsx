@@ -2,16 +2,16 @@ import type { ReactNode } from 'react'
 import type { Problem } from '../api/client'
 
 const ranks = {
-  stop: { word: 'Stop.', bar: 'border-warmth border-l-8', text: 'text-warmth' },
-  care: { word: 'Care.', bar: 'border-oil border-l-4 border-double', text: '' },
-  note: { word: '', bar: 'border-soft border-l-2', text: '' },
+  stop: { word: 'Stop.', bar: 'border-warmth border-s-8', text: 'text-warmth' },
+  care: { word: 'Care.', bar: 'border-oil border-s-4 border-double', text: '' },
+  note: { word: '', bar: 'border-soft border-s-2', text: '' },
 }
 
 /** Stop, care and note: told apart by word and shape as well as by colour. */
 export function Notice({ rank, children }: { rank: string; children: ReactNode }) {
   const look = ranks[rank as keyof typeof ranks] ?? ranks.note
   return (
-    <div className={`pl-4 ${look.bar} ${rank === 'care' ? 'border-l-[7px]' : ''}`}>
+    <div className={`ps-4 ${look.bar} ${rank === 'care' ? 'border-s-[7px]' : ''}`}>
       {look.word ? <strong className={look.text}>{look.word} </strong> : null}
       {children}
     </div>

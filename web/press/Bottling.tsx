@@ -226,7 +226,7 @@ export function Bottling({ batch }: { batch: Shape<'BatchView'> }) {
 
 function Doses({ doses }: { doses: [string, Reckoned | undefined][] }) {
   return (
-    <dl className="grid grid-cols-[1fr_auto] items-baseline gap-x-4 gap-y-1.5 [&_dd]:text-right">
+    <dl className="grid grid-cols-[1fr_auto] items-baseline gap-x-4 gap-y-1.5 [&_dd]:text-end">
       {doses.map(([name, figure]) => (
         <div key={name} className="contents">
           <dt>{name}</dt>

@@ -73,7 +73,7 @@ export default function ReadRecipe() {
                   <span className="block">
                     <strong>{AS[line.as] ?? line.as}</strong>
                     {line.guess ? (
-                      <strong className="border-oil ml-2 border-b-2 border-dashed">a guess</strong>
+                      <strong className="border-oil ms-2 border-b-2 border-dashed">a guess</strong>
                     ) : null}{' '}
                     {line.says}
                   </span>

@@ -34,7 +34,7 @@ export default function Recipes() {
                 <strong className="text-lg group-hover:underline">{recipe.name}</strong>
                 <span className="text-soft block">{recipe.sentence}</span>
               </span>
-              <span className="text-soft figures text-right whitespace-nowrap">
+              <span className="text-soft figures text-end whitespace-nowrap">
                 version {recipe.version}
                 <span className="block">{recipe.changed}</span>
               </span>

@@ -99,7 +99,7 @@ function OnBoard({ jar, bottled }: { jar: Jar; bottled: boolean }) {
             </svg>
           </span>
         )}
-        <span className="mt-1.5 flex flex-col pr-6 leading-snug [overflow-wrap:anywhere]">
+        <span className="mt-1.5 flex flex-col pe-6 leading-snug [overflow-wrap:anywhere]">
           <strong className="group-hover:underline">{jar.herb}</strong>
           <span>{jar.oils}</span>
           {bottled ? null : <span className="text-soft">{jar.jar}</span>}

@@ -83,7 +83,7 @@ function Page({ detail }: { detail: Detail }) {
               <Notice rank={check.verdict === 'past' ? 'stop' : check.verdict === 'soon' ? 'care' : 'note'}>
                 {check.says}
               </Notice>
-              <p className="text-soft pl-4">
+              <p className="text-soft ps-4">
                 {check.at}, {check.by}
               </p>
             </div>
@@ -91,7 +91,7 @@ function Page({ detail }: { detail: Detail }) {
           {detail.checks.length === 0 ? <p className="text-soft">Not looked at yet.</p> : null}
           {works && detail.asks.length > 0 ? <Check detail={detail} /> : null}
         </section>
-        <section aria-labelledby="count-head" className="border-line flex flex-col gap-3 lg:border-l lg:pl-8">
+        <section aria-labelledby="count-head" className="border-line flex flex-col gap-3 lg:border-s lg:ps-8">
           <h2 id="count-head" className="column-head font-text text-base">
             What came and went
           </h2>
@@ -114,7 +114,7 @@ function Page({ detail }: { detail: Detail }) {
             ))}
           </ul>
         </section>
-        <section aria-labelledby="facts-head" className="border-line flex flex-col gap-3 lg:border-l lg:pl-8">
+        <section aria-labelledby="facts-head" className="border-line flex flex-col gap-3 lg:border-s lg:ps-8">
           <h2 id="facts-head" className="column-head font-text text-base">
             Facts
           </h2>

@@ -178,7 +178,7 @@ function Row({ lot }: { lot: Lot }) {
             </span>
           )}
         </span>
-        <span className="figures text-right whitespace-nowrap">
+        <span className="figures text-end whitespace-nowrap">
           <span className="text-xl font-semibold">{lot.left_text}</span>
           <span className="text-soft block">
             {lot.low ? <strong className="text-ink">Low</strong> : `of ${lot.got_text}`}

@@ -146,7 +146,7 @@ export function Thermometers({ probes, keeps }: { probes: Shape<'ProbeView'>[]; 
       )}
       <Trouble problem={remove.error} />
       {made?.key ? (
-        <div role="status" className="border-rim flex flex-col gap-2 border-l-4 pl-4">
+        <div role="status" className="border-rim flex flex-col gap-2 border-s-4 ps-4">
           <p>
             The key of {made.called}, shown this once: <code className="break-all select-all">{made.key}</code>
           </p>

@@ -205,7 +205,7 @@ export function PutToWarm({ waiting, cookers, probes, chosen, setChosen }: Props
           {outlook.data?.warnings.some((each) => each.id === 'too-warm') && !outlook.isError ? (
             <section
               aria-label="Before it is switched on"
-              className="border-warmth flex flex-col gap-3 border-l-8 pl-4"
+              className="border-warmth flex flex-col gap-3 border-s-8 ps-4"
             >
               <p>
                 <strong className="text-warmth">Stop. </strong>
@@ -238,7 +238,7 @@ export function PutToWarm({ waiting, cookers, probes, chosen, setChosen }: Props
             {simulated && Number(picked.speed ?? '1') > 1 ? 'Try it out' : 'Jars in, switch it on'}
           </Button>
         </form>
-        <div className="border-line flex flex-col gap-3 lg:border-l lg:pl-8" aria-live="polite">
+        <div className="border-line flex flex-col gap-3 lg:border-s lg:ps-8" aria-live="polite">
           <h3 className="column-head">What it will do</h3>
           {batches.length === 0 ? <p className="text-soft">Choose the jars, and it is reckoned here.</p> : null}
           {outlook.isError ? <Trouble problem={outlook.error} /> : null}

@@ -27,7 +27,7 @@ export function TaskRow({ task }: { task: Shape<'TaskView'> }) {
   })
   return (
     <li
-      className={`flex flex-col gap-1.5 py-2 ${task.overdue ? 'border-warmth border-l-4 pl-4' : 'border-line border-b'}`}
+      className={`flex flex-col gap-1.5 py-2 ${task.overdue ? 'border-warmth border-s-4 ps-4' : 'border-line border-b'}`}
     >
       <Link to={`/h/${house}/batch/${task.batch}`} className="text-lg leading-snug font-semibold">
         {task.title}
