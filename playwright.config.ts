@@ -1,24 +1,13 @@
 import { defineConfig } from '@playwright/test'
+import { launchOptions } from './bin/browser.mjs'
+import { MORNING } from './tests/Web/support'
 
-const launchOptions = {
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: [
-    '--headless',
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-}
-
-// One worker: the tests share one clock, which each sets for itself.
 export default defineConfig({
   testDir: 'tests/Web',
   outputDir: 'var/test/browser',
-  workers: 1,
+  // One for each core: every test has a house and a clock of its own, or only looks at Skerry House.
+  workers: 2,
+  fullyParallel: true,
   // Once more where a busy machine was too slow to answer; it is then told as flaky, and not as passed at once.
   retries: 1,
   timeout: 120_000,
@@ -30,15 +19,18 @@ export default defineConfig({
     contextOptions: { reducedMotion: 'reduce' },
     actionTimeout: 10_000,
     locale: 'en-GB',
+    // Every page is of this morning until its test says otherwise.
+    extraHTTPHeaders: { 'X-Standing-Clock': MORNING },
   },
   projects: [
-    { name: 'desktop', use: { viewport: { width: 1280, height: 800 } } },
+    { name: 'desktop', grepInvert: /@alone/, use: { viewport: { width: 1280, height: 800 } } },
     {
       name: 'phone',
-      testMatch: /(journey|looks)\.spec\.ts/,
+      testMatch: /(journey|looks|words)\.spec\.ts/,
       // The colours are the same on a phone; what differs is the layout, and of that the places at the stove say most.
       grepInvert: /(, dark|at the stores and with recipes, light)$/,
       use: { viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true },
     },
+    { name: 'alone', grep: /@alone/, workers: 1, dependencies: ['desktop', 'phone'] },
   ],
 })

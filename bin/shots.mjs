@@ -1,16 +1,14 @@
 // Retakes docs/screenshots from the demo, which is laid for a fixed day so that the pictures stay comparable.
 import { mkdirSync } from 'node:fs'
 import { chromium } from '@playwright/test'
+import { launchOptions } from './browser.mjs'
 
 const base = process.env.APP_URL
 const out = process.env.SHOTS_DIR ?? 'docs/screenshots'
 const only = process.env.SHOTS_ONLY?.split(',')
 mkdirSync(out, { recursive: true })
 
-const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
-})
+const browser = await chromium.launch(launchOptions)
 
 async function open(options) {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce', ...options })

@@ -4,7 +4,7 @@ return [
     // Whether anybody may enter Skerry House with one press.
     'demo' => (bool) env('KETTLE_DEMO', false),
 
-    // A file holding the moment the clock stands at, for tests. Never heeded in production.
+    // A file holding the moment the clock stands at, for tests; a request may say another. Never heeded in production.
     'clock_file' => env('KETTLE_CLOCK_FILE'),
 
     // Tries at the door in one minute from one address, whoever they are for. The browser

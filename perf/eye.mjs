@@ -1,11 +1,9 @@
 // From a keystroke on the Bench to the sentence that answers it, in a real browser: printed as JSON, milliseconds.
 import { chromium } from '@playwright/test'
+import { launchOptions } from '../bin/browser.mjs'
 
 const [base, house, email, password] = process.argv.slice(2)
-const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
-})
+const browser = await chromium.launch(launchOptions)
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
 await page.goto(base)
 await page.getByLabel('E-mail', { exact: true }).fill(email)

@@ -10,7 +10,7 @@ use App\Labels\LabelSize;
 use App\Models\BatchYield;
 use App\Models\Bottle;
 use App\Models\House;
-use App\Responses\LabelLine;
+use App\Responses\Press\LabelLine;
 use Illuminate\Support\Facades\DB;
 use Kettle\Infusion\YieldHistory;
 use Kettle\Material\Tables;

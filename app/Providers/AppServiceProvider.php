@@ -8,7 +8,6 @@ use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
@@ -48,7 +47,6 @@ final class AppServiceProvider extends ServiceProvider
                 Limit::perMinute(config()->integer('kettle.door_a_minute'))->by('door:'.$request->ip()),
             ],
         );
-        self::setClock();
         Queue::looping(fn () => self::beat('queue'));
     }
 
@@ -58,15 +56,6 @@ final class AppServiceProvider extends ServiceProvider
         $folder = getenv('KETTLE_VAR');
         if (is_string($folder) && is_dir("{$folder}/run")) {
             @touch("{$folder}/run/{$name}.beat");
-        }
-    }
-
-    /** In tests the clock stands where a file says, so that every answer can be foretold. */
-    public static function setClock(): void
-    {
-        $file = config('kettle.clock_file');
-        if (is_string($file) && $file !== '' && ! app()->isProduction() && is_file($file)) {
-            Carbon::setTestNow(Carbon::parse(trim((string) file_get_contents($file))));
         }
     }
 }

@@ -53,7 +53,7 @@ DB_DATABASE=kettle
 DB_USERNAME=kettle
 DB_PASSWORD=$(secret)
 SESSION_DRIVER=database
-SESSION_LIFETIME=43200
+SESSION_LIFETIME=${SESSION_LIFETIME:-43200}
 QUEUE_CONNECTION=database
 CACHE_STORE=file
 LOG_CHANNEL=single
@@ -176,7 +176,7 @@ CREATE DATABASE IF NOT EXISTS kettle;
 CREATE DATABASE IF NOT EXISTS kettle_app_tests;
 CREATE USER IF NOT EXISTS 'kettle'@'127.0.0.1' IDENTIFIED BY '$DB_PASSWORD';
 GRANT ALL ON kettle.* TO 'kettle'@'127.0.0.1';
-GRANT ALL ON kettle_app_tests.* TO 'kettle'@'127.0.0.1';
+GRANT ALL ON \`kettle_app_tests%\`.* TO 'kettle'@'127.0.0.1';
 SQL
   touch "$data/kettle-ready"
 }

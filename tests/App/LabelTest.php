@@ -1,32 +1,7 @@
 <?php
 
 use Illuminate\Support\Facades\DB;
-
-/** Renders a PDF's first page with poppler; gives its size in mm and what its 2D codes say. */
-function printed(string $pdf): array
-{
-    $dir = sys_get_temp_dir().'/kettle-label-'.bin2hex(random_bytes(6));
-    mkdir($dir);
-    file_put_contents("{$dir}/label.pdf", $pdf);
-    $info = (string) shell_exec("pdfinfo {$dir}/label.pdf");
-    preg_match('/Page size:\s+([\d.]+) x ([\d.]+) pts/', $info, $size);
-    preg_match('/Pages:\s+(\d+)/', $info, $pages);
-    shell_exec("pdftoppm -r 300 -gray -f 1 -l 1 -singlefile {$dir}/label.pdf {$dir}/label");
-    shell_exec("pdftoppm -r 450 -png -f 1 -l 1 -singlefile {$dir}/label.pdf {$dir}/label");
-    $codes = array_values(array_filter(explode("\n", (string) shell_exec("zbarimg -q --raw {$dir}/label.png 2>/dev/null"))));
-    $text = (string) shell_exec("pdftotext -raw {$dir}/label.pdf -");
-    $image = (string) file_get_contents("{$dir}/label.pgm");
-    array_map('unlink', glob("{$dir}/*") ?: []);
-    rmdir($dir);
-
-    return [
-        'mm' => [((float) $size[1] / 72) * 25.4, ((float) $size[2] / 72) * 25.4],
-        'pages' => (int) $pages[1],
-        'codes' => $codes,
-        'text' => $text,
-        'pgm' => $image,
-    ];
-}
+use Tests\PrintedPage;
 
 /** The first column, mm from the left, whose pixels are mostly a drawn line. */
 function firstLine(string $pgm, bool $down): float
@@ -58,7 +33,7 @@ it('prints a jar tag of its own size whose code opens the batch', function () {
     $answer = $this->atHouse('GET', "{$this->path}/tag.pdf")
         ->assertOk()
         ->assertHeader('Content-Type', 'application/pdf');
-    $tag = printed($answer->getContent());
+    $tag = new PrintedPage($answer->getContent());
     expect($tag['mm'][0])
         ->toEqualWithDelta(90, 0.1)
         ->and($tag['mm'][1])
@@ -89,7 +64,7 @@ it('prints bottle labels where the sheet has them, to 0.3 mm', function () {
     $this->atHouse('POST', "{$this->path}/strain", ['amount' => '300 mL'])->assertOk();
     $size = collect($this->atHouse('GET', '')->json('bottles'))->firstWhere('capacity_ml', 10);
     $this->atHouse('POST', "{$this->path}/bottle", ['bottles' => [['size' => $size['id'], 'count' => 23]]])->assertOk();
-    $sheet = printed(
+    $sheet = new PrintedPage(
         $this->atHouse('GET', "{$this->path}/labels.pdf")
             ->assertOk()
             ->getContent(),
@@ -126,7 +101,7 @@ it('keeps long, mixed and right-to-left text on the label', function () {
     $uid = $this->atHouse('POST', '/batches', ['wish' => $wish, 'origin' => str_repeat('long ', 32)])
         ->assertOk()
         ->json('id');
-    $tag = printed(
+    $tag = new PrintedPage(
         $this->atHouse('GET', "/batches/{$uid}/tag.pdf")
             ->assertOk()
             ->getContent(),
@@ -187,7 +162,7 @@ function labelled(string $size, int $start = 1, int $count = 40, array $more = [
 
     return [
         $page,
-        printed(
+        new PrintedPage(
             $test
                 ->atHouse('GET', "{$test->path}/labels.pdf")
                 ->assertOk()

@@ -1,7 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
-import { clock, MORNING, ownHouse, thatIsIt, word } from './support'
-
-test.beforeEach(() => clock(MORNING))
+import { ownHouse, thatIsIt, word } from './support'
 
 const heading = (page: Page) => page.getByRole('heading', { level: 1 })
 const figure = (page: Page, name: RegExp) => page.getByRole('button', { name })

@@ -1,7 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { clock, demo, MORNING, ownHouse, thatIsIt, word } from './support'
-
-test.beforeEach(() => clock(MORNING))
+import { demo, ownHouse, thatIsIt, word } from './support'
 
 test('the house keeps its jars and bottles, and the Bench uses them', async ({ page }) => {
   const house = await ownHouse(page)

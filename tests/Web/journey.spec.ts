@@ -1,7 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { clock, MORNING, ownHouse, thatIsIt, word } from './support'
-
-test.beforeEach(() => clock(MORNING))
+import { clock, houseAtTheDoor, ownHouse, thatIsIt, word } from './support'
 
 test('one jar, from wish to label', async ({ page }) => {
   const errors: string[] = []
@@ -10,7 +8,7 @@ test('one jar, from wish to label', async ({ page }) => {
     // A refused plan or amount is answered 422, which the browser reports by itself.
     if (message.type() === 'error' && !message.text().includes('422')) errors.push(message.text())
   })
-  const house = await ownHouse(page)
+  const house = await houseAtTheDoor(page)
   await page.getByRole('link', { name: 'Plan at the bench' }).click()
 
   // Plan: marshmallow root in sunflower with a third jojoba, in the pint, cold.
@@ -61,7 +59,7 @@ test('one jar, from wish to label', async ({ page }) => {
   ).toBeVisible()
 
   // Next day: shaken, and that undone.
-  clock('2026-11-25T10:00:00Z')
+  await clock(page, '2026-11-25T10:00:00Z')
   await page.getByRole('link', { name: 'Today' }).click()
   const shake = page.getByRole('listitem').filter({ hasText: 'Shake the marshmallow root' })
   await shake.getByRole('button', { name: 'Done' }).click()
@@ -76,7 +74,7 @@ test('one jar, from wish to label', async ({ page }) => {
   await expect(shake).toHaveCount(0)
 
   // Four weeks on: overdue, to the press.
-  clock('2026-12-24T10:00:00Z')
+  await clock(page, '2026-12-24T10:00:00Z')
   await page.goto(house + '/today')
   await expect(page.getByText('2 days ago.')).toBeVisible()
   await page.getByRole('link', { name: 'Take it to the press' }).click()
@@ -89,7 +87,7 @@ test('one jar, from wish to label', async ({ page }) => {
   await expect(page.getByText('Came out')).toBeVisible()
 
   // Settled a day, poured off, bottled.
-  clock('2026-12-25T11:00:00Z')
+  await clock(page, '2026-12-25T11:00:00Z')
   await page.reload()
   await page.getByRole('button', { name: 'It is poured off' }).click()
   await expect(page.getByRole('heading', { name: 'Bottle', exact: true })).toBeVisible()

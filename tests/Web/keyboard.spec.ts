@@ -1,8 +1,7 @@
 import { expect, test } from '@playwright/test'
-import { clock, MORNING, tabTo } from './support'
+import { clock, tabTo } from './support'
 
 test('the whole journey by keyboard alone', async ({ page }) => {
-  clock(MORNING)
   await page.goto('/')
   await expect(page.getByLabel('Your name')).toBeVisible()
   await tabTo(page, /^Your name/)
@@ -58,7 +57,7 @@ test('the whole journey by keyboard alone', async ({ page }) => {
   await page.keyboard.press('Enter')
   await expect(page.getByText('Note: Smells green.')).toBeVisible()
 
-  clock('2026-12-23T10:00:00Z')
+  await clock(page, '2026-12-23T10:00:00Z')
   await page.keyboard.press('t')
   await expect(page.getByRole('link', { name: 'Take it to the press' })).toBeVisible()
   await tabTo(page, /^Take it to the press/)
@@ -68,7 +67,7 @@ test('the whole journey by keyboard alone', async ({ page }) => {
   await page.keyboard.press('Enter')
   await expect(page.getByText('Came out')).toBeVisible()
 
-  clock('2026-12-24T11:00:00Z')
+  await clock(page, '2026-12-24T11:00:00Z')
   await page.keyboard.press('p')
   await tabTo(page, /^Self-heal/)
   await page.keyboard.press('Enter')

@@ -1,7 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { clock, demo, MORNING, ownHouse, word } from './support'
-
-test.beforeEach(() => clock(MORNING))
+import { clock, demo, ownHouse, word } from './support'
 
 test('a pan: planned in a pan, put on the flame at the Stove, stirred, and off by its signs', async ({ page }) => {
   const house = await ownHouse(page)
@@ -36,7 +34,7 @@ test('a pan: planned in a pan, put on the flame at the Stove, stirred, and off b
   await pan.getByRole('button', { name: 'On the flame' }).dblclick()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('A pan is on the flame.')
   await expect(pan.getByText('Stir next at 10:16.')).toBeVisible()
-  clock('2026-11-24T10:17:00Z')
+  await clock(page, '2026-11-24T10:17:00Z')
   await page.reload()
   await expect(pan.getByText('Stir it now.')).toBeVisible()
   await pan.getByRole('button', { name: 'Stirred' }).click()

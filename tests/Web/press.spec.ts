@@ -1,7 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { clock, demo, MORNING, ownHouse } from './support'
-
-test.beforeEach(() => clock(MORNING))
+import { clock, demo, ownHouse } from './support'
 
 /** Plans a wish as it lies in the draft, and starts it. */
 async function started(page: import('@playwright/test').Page, house: string, wish: object): Promise<void> {
@@ -24,7 +22,7 @@ test('strained on the scale, poured off, bottled around a wish, put away, given,
   // Not yet four weeks: said, and not hindered.
   await page.getByRole('link', { name: 'To the press', exact: true }).click()
   await expect(page.getByText('not yet: day 0 of 28')).toBeVisible()
-  clock('2026-12-22T10:30:00Z')
+  await clock(page, '2026-12-22T10:30:00Z')
   await page.reload()
   await expect(page.getByRole('checkbox', { name: /the planned weeks are gone/ })).toBeChecked()
   await page.getByRole('checkbox', { name: /Tip it into cloth/ }).check()
@@ -34,12 +32,12 @@ test('strained on the scale, poured off, bottled around a wish, put away, given,
   await expect(page.getByRole('button', { name: 'It is the empty jug' })).toBeDisabled()
   await page.getByRole('button', { name: 'Empty jug on' }).click()
   await expect(page.getByText('not steady yet')).toBeVisible()
-  clock('2026-12-22T10:30:10Z')
+  await clock(page, '2026-12-22T10:30:10Z')
   await page.getByRole('button', { name: 'It is the empty jug' }).click()
   await expect(page.getByRole('textbox', { name: 'The empty jug' })).toHaveValue('413 g')
   await page.getByRole('button', { name: 'Oil into the jug' }).click()
   await expect(page.getByText('not steady yet')).toBeVisible()
-  clock('2026-12-22T10:30:20Z')
+  await clock(page, '2026-12-22T10:30:20Z')
   await page.getByRole('button', { name: 'It is jug and oil' }).click()
   await expect(page.getByRole('textbox', { name: 'Jug and oil together' })).toHaveValue(/^\d+ g$/)
   await page.getByLabel('It goes').selectOption('compost')
@@ -54,7 +52,7 @@ test('strained on the scale, poured off, bottled around a wish, put away, given,
   await expect(page.getByText('It went to the compost.')).toBeVisible()
 
   // A day later: less than was strained.
-  clock('2026-12-23T11:00:00Z')
+  await clock(page, '2026-12-23T11:00:00Z')
   await page.reload()
   await page.getByLabel('What is left, poured off').fill('2 L')
   await page.getByRole('button', { name: 'It is poured off' }).click()
@@ -111,7 +109,7 @@ test('strained on the scale, poured off, bottled around a wish, put away, given,
   await expect(page.getByText(/given, Torin/)).toBeVisible()
 
   // A week on it smells of paint: closed, and every bottle is found.
-  clock('2026-12-31T11:00:00Z')
+  await clock(page, '2026-12-31T11:00:00Z')
   await page.goto(`${house}/today`)
   await page.getByRole('link', { name: 'Smell it' }).click()
   await page.getByRole('button', { name: 'Smell it now' }).click()

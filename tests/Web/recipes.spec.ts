@@ -1,8 +1,6 @@
 import { expect, type Page, test } from '@playwright/test'
 import jsonld from 'jsonld'
-import { clock, demo, MORNING, ownHouse, thatIsIt, word } from './support'
-
-test.beforeEach(() => clock(MORNING))
+import { demo, ownHouse, thatIsIt, word } from './support'
 
 const api = (house: string) => house.replace('/h/', '/api/houses/')
 

@@ -1,7 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
-import { clock, MORNING, ownHouse, tabTo, thatIsIt, word } from './support'
-
-test.beforeEach(() => clock(MORNING))
+import { ownHouse, tabTo, thatIsIt, word } from './support'
 
 /** Lets every write to an address wait, as on a slow line. */
 async function slowly(page: Page, address: string): Promise<void> {

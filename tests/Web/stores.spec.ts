@@ -1,7 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
-import { clock, demo, MORNING, ownHouse, thatIsIt, word } from './support'
-
-test.beforeEach(() => clock(MORNING))
+import { demo, ownHouse, thatIsIt, word } from './support'
 
 async function enter(
   page: Page,

@@ -1,7 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
-import { clock, demo, MORNING, ownHouse, tabTo } from './support'
-
-test.beforeEach(() => clock(MORNING))
+import { ALONE, clock, clockOfAll, demo, MORNING, ownHouse, tabTo } from './support'
 
 /** Starts a slow-cooker batch at the Bench and fills its jar; answers with the address of its page. */
 async function warmJar(page: Page, house: string, herb: string, more: object = {}): Promise<string> {
@@ -33,7 +31,7 @@ test('a jar is warmed by eye, off for the night, on again, and taken out with it
   await expect(page.getByText(/Was it in Fahrenheit/)).toBeVisible()
   await expect(page.getByLabel('It reads, °C')).toHaveValue('180')
   const read = async (moment: string, warmth: string) => {
-    clock(moment)
+    await clock(page, moment)
     await page.getByLabel('It reads, °C').fill(warmth)
     await page.getByRole('button', { name: 'Write it down' }).click()
     await expect(page.getByLabel('It reads, °C')).toHaveValue('')
@@ -52,7 +50,7 @@ test('a jar is warmed by eye, off for the night, on again, and taken out with it
   await page.getByRole('button', { name: 'Off for the night' }).click()
   await expect(page.getByRole('button', { name: 'On again' })).toBeVisible()
   // A closed browser forgets nothing; on the next morning it goes on.
-  clock('2026-11-25T08:00:00Z')
+  await clock(page, '2026-11-25T08:00:00Z')
   await page.goto(house + '/today')
   await expect(page.getByText(/off since 14:00/)).toBeVisible()
   await page
@@ -70,31 +68,35 @@ test('a jar is warmed by eye, off for the night, on again, and taken out with it
   await expect(page.getByText(/over the ceiling; the peak was 63 °C/).first()).toBeVisible()
 })
 
-test('a trial with the simulated thermometer is followed live, also when the stream is lost', async ({ page }) => {
-  const house = await ownHouse(page)
-  await warmJar(page, house, 'self-heal')
-  await page.goto(house + '/stove')
-  await page.getByText('Add a thermometer').click()
-  await page.getByRole('region', { name: 'Thermometers' }).getByLabel('Called').fill('made up')
-  await page.getByRole('button', { name: 'Add it' }).last().click()
-  await expect(page.getByRole('region', { name: 'Thermometers' }).getByText('made up')).toBeVisible()
-  await page.getByLabel('Warmth read').selectOption({ label: 'made up (simulated)' })
-  await page.getByLabel('How fast').selectOption('300')
-  await page.getByRole('button', { name: 'Try it out' }).click()
-  await expect(page.getByText(/a trial at 300 times the clock/)).toBeVisible()
-  await expect(page.locator('[data-warmth]')).toHaveText('–')
-  // A minute of the clock is five hours of the trial. Nobody touches the page.
-  clock('2026-11-24T10:11:00Z')
-  await expect(page.locator('[data-warmth]')).toHaveText(/^[34567]\d\.\d$/, { timeout: 15_000 })
-  const warm = await page.locator('[data-warmth]').textContent()
-  await page.route('**/live?**', (route) => route.abort())
-  await page.reload()
-  await expect(page.getByText(/The stream is lost/)).toBeVisible()
-  await page.getByLabel('Set to').selectOption('High')
-  await expect(page.getByText('Dotted: what the model foretold.', { exact: false })).toBeVisible()
-  clock('2026-11-24T10:12:00Z')
-  await expect(page.locator('[data-warmth]')).not.toHaveText(warm ?? '', { timeout: 20_000 })
-})
+test(
+  'a trial with the simulated thermometer is followed live, also when the stream is lost',
+  ALONE,
+  async ({ page }) => {
+    const house = await ownHouse(page)
+    await warmJar(page, house, 'self-heal')
+    await page.goto(house + '/stove')
+    await page.getByText('Add a thermometer').click()
+    await page.getByRole('region', { name: 'Thermometers' }).getByLabel('Called').fill('made up')
+    await page.getByRole('button', { name: 'Add it' }).last().click()
+    await expect(page.getByRole('region', { name: 'Thermometers' }).getByText('made up')).toBeVisible()
+    await page.getByLabel('Warmth read').selectOption({ label: 'made up (simulated)' })
+    await page.getByLabel('How fast').selectOption('300')
+    await page.getByRole('button', { name: 'Try it out' }).click()
+    await expect(page.getByText(/a trial at 300 times the clock/)).toBeVisible()
+    await expect(page.locator('[data-warmth]')).toHaveText('–')
+    // A minute of the clock is five hours of the trial. Nobody touches the page.
+    await clockOfAll(page, '2026-11-24T10:11:00Z')
+    await expect(page.locator('[data-warmth]')).toHaveText(/^[34567]\d\.\d$/, { timeout: 15_000 })
+    const warm = await page.locator('[data-warmth]').textContent()
+    await page.route('**/live?**', (route) => route.abort())
+    await page.reload()
+    await expect(page.getByText(/The stream is lost/)).toBeVisible()
+    await page.getByLabel('Set to').selectOption('High')
+    await expect(page.getByText('Dotted: what the model foretold.', { exact: false })).toBeVisible()
+    await clockOfAll(page, '2026-11-24T10:12:00Z')
+    await expect(page.locator('[data-warmth]')).not.toHaveText(warm ?? '', { timeout: 20_000 })
+  },
+)
 
 test('two jars share the pot, one too many is told, and a double press begins once', async ({ page }) => {
   const house = await ownHouse(page)
@@ -220,7 +222,7 @@ test('a colour is taken off a picture by the keyboard, and by a swatch; a scent 
   await expect(page.getByRole('button', { name: /^The oil: 51 across, 65 down/ })).toBeVisible()
   await page.getByRole('button', { name: 'Keep this look' }).click()
   await expect(page.getByRole('list', { name: /Its colours/ }).getByRole('link')).toHaveCount(1)
-  clock('2026-11-28T10:00:00Z')
+  await clock(page, '2026-11-28T10:00:00Z')
   await page.reload()
   await page.getByRole('button', { name: 'Look at its colour' }).click()
   await page.getByRole('radio', { name: 'Swatch 7, gold' }).check({ force: true })
@@ -320,7 +322,7 @@ test('at the pot a lost connection is said, and what was pressed can be pressed 
   await page.goto(house + '/stove')
   await page.getByRole('button', { name: 'Jars in, switch it on' }).click()
   await expect(page.getByLabel('It reads, °C')).toBeVisible()
-  clock('2026-11-24T10:40:00Z')
+  await clock(page, '2026-11-24T10:40:00Z')
   await page.getByLabel('It reads, °C').fill('47.5')
   await context.setOffline(true)
   await page.getByRole('button', { name: 'Write it down' }).click()

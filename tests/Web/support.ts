@@ -1,24 +1,67 @@
 import { writeFileSync } from 'node:fs'
 import { expect, type Page } from '@playwright/test'
 
-/** Stands the server's clock, and the browser's days with it. */
-export function clock(moment: string): void {
-  writeFileSync(process.env.KETTLE_CLOCK_FILE ?? '', moment)
+/** Stands the clock of all that a page asks for, and of what is left to be done by it later. */
+export async function clock(page: Page, moment: string): Promise<void> {
+  await page.context().setExtraHTTPHeaders({ 'X-Standing-Clock': moment })
 }
 
 export const MORNING = '2026-11-24T10:10:00Z'
 
+/** Stands also the clock of what runs by itself, such as the simulated thermometers: for a test that is alone. */
+export async function clockOfAll(page: Page, moment: string): Promise<void> {
+  writeFileSync(process.env.KETTLE_CLOCK_FILE ?? '', moment)
+  await clock(page, moment)
+}
+
+/** A test that no other may run beside, for it kills what serves them all, or turns the clock of the devices. */
+export const ALONE = { tag: '@alone' }
+
 let made = 0
 
-/** A new account with a house of its own; answers with the address of the house. */
-export async function ownHouse(page: Page, name = 'Una'): Promise<string> {
+const PASSWORD = 'ten letters long'
+
+function newEmail(): string {
   made += 1
+  return `una${process.pid}-${Date.now()}-${made}@example.org`
+}
+
+/** The token that goes with every write of whoever is signed in here. */
+export async function token(page: Page): Promise<string> {
+  const cookies = await page.context().cookies()
+  return decodeURIComponent(cookies.find((each) => each.name === 'XSRF-TOKEN')?.value ?? '')
+}
+
+/** A new account with a house of its own, made at the door; answers with the address of the house. */
+export async function houseAtTheDoor(page: Page): Promise<string> {
   await page.goto('/')
-  await page.getByLabel('Your name').fill(name)
-  await page.getByLabel('Your e-mail').fill(`una${Date.now()}${made}@example.org`)
-  await page.getByLabel('A new password').fill('ten letters long')
+  await page.getByLabel('Your name').fill('Una')
+  await page.getByLabel('Your e-mail').fill(newEmail())
+  await page.getByLabel('A new password').fill(PASSWORD)
   await page.getByLabel('The house’s name').fill('North End')
   await page.getByRole('button', { name: 'Begin', exact: true }).click()
+  await expect(page.getByRole('heading', { name: 'Nothing is steeping here yet.' })).toBeVisible()
+  return page.url().replace(/\/today.*/, '')
+}
+
+/** The same without the door: an account and its house by the API, and the page at its Today. */
+export async function ownHouse(page: Page, name = 'Una'): Promise<string> {
+  const api = page.context().request
+  await api.get('/api/me')
+  const answer = await api.post('/api/accounts', {
+    headers: { Accept: 'application/json', 'X-XSRF-TOKEN': await token(page) },
+    data: {
+      name,
+      email: newEmail(),
+      password: PASSWORD,
+      house: 'North End',
+      measures: 'metric',
+      time_zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+    },
+  })
+  expect(answer.status(), await answer.text()).toBe(200)
+  const { houses } = await answer.json()
+  await page.goto(`/h/${houses[0].id}/today`)
   await expect(page.getByRole('heading', { name: 'Nothing is steeping here yet.' })).toBeVisible()
   return page.url().replace(/\/today.*/, '')
 }
@@ -30,7 +73,6 @@ export async function demo(page: Page): Promise<string> {
   return page.url().replace(/\/today.*/, '')
 }
 
-/** Opens a word of the Bench's sentence. */
 /** Opens a word of the sentence. It is set anew as an answer comes, and a press may fall beside a word that has just moved. */
 export async function word(page: Page, name: RegExp): Promise<void> {
   const said = page.getByRole('button', { name })

@@ -1,7 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { clock, demo, MORNING, ownHouse, thatIsIt, word } from './support'
-
-test.beforeEach(() => clock(MORNING))
+import { demo, ownHouse, thatIsIt, word } from './support'
 
 test('a double press starts one batch, also when the server is slow', async ({ page }) => {
   const house = await ownHouse(page)

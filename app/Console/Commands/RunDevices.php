@@ -9,6 +9,7 @@ use App\Models\StoveProbe;
 use App\Models\StoveSession;
 use App\Models\Tenancy\CurrentHouse;
 use App\Providers\AppServiceProvider;
+use App\Providers\StandingClockProvider;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 
@@ -24,7 +25,7 @@ final class RunDevices extends Command
     public function handle(SimulatedProbe $simulated, CurrentHouse $current): int
     {
         do {
-            AppServiceProvider::setClock();
+            StandingClockProvider::fromFile();
             AppServiceProvider::beat('devices');
             try {
                 $this->all($simulated, $current);
