@@ -15,6 +15,7 @@ use Illuminate\Foundation\Testing\RefreshDatabaseState;
 use Illuminate\Foundation\Testing\TestCase;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 
@@ -31,12 +32,24 @@ abstract class AppCase extends TestCase
     {
         $app = require __DIR__.'/../bootstrap/app.php';
         $app->make(\Illuminate\Contracts\Console\Kernel::class)->bootstrap();
+        self::ownDatabase();
         if (! RefreshDatabaseState::$migrated) {
             Artisan::call('migrate:fresh', ['--force' => true]);
             RefreshDatabaseState::$migrated = true;
         }
 
         return $app;
+    }
+
+    /** Each process that runs tests beside another has a database of its own. */
+    private static function ownDatabase(): void
+    {
+        $name = config()->string('database.connections.mariadb.database').'_'.(getenv('TEST_TOKEN') ?: '0');
+        if (! RefreshDatabaseState::$migrated) {
+            DB::statement("CREATE DATABASE IF NOT EXISTS {$name}");
+        }
+        config(['database.connections.mariadb.database' => $name]);
+        DB::purge();
     }
 
     protected function setUp(): void
@@ -80,7 +93,7 @@ abstract class AppCase extends TestCase
         $answer = $this->actingAs($as ?? $this->keeper)
             ->withHeaders(['Idempotency-Key' => $key ?? Str::random(20)])
             ->json($method, '/api'.$path, $data);
-        Contract::check($method, $path, $answer);
+        Contract::check($method, $path, $data, $answer);
 
         return $answer;
     }

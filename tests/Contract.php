@@ -17,8 +17,12 @@ final class Contract
 
     private static ?Validator $validator = null;
 
-    public static function check(string $method, string $path, TestResponse $answer): void
+    /** @param  array<mixed>  $sent the body */
+    public static function check(string $method, string $path, array $sent, TestResponse $answer): void
     {
+        if ($answer->isSuccessful()) {
+            self::checkSent($method, $path, $sent);
+        }
         $type = (string) $answer->headers->get('Content-Type');
         if (! str_contains($type, 'json') || $answer->getContent() === '' || str_contains($path, '/export')) {
             return;
@@ -27,11 +31,30 @@ final class Contract
         if ($schema === null) {
             return;
         }
-        $result = self::validator()->validate(json_decode((string) $answer->getContent()), (object) ['$ref' => 'kettle://api'.$schema]);
-        $error = $result->error();
+        self::hold($schema, json_decode((string) $answer->getContent()), "What {$method} {$path} answers");
+    }
+
+    /**
+     * What was taken is what the document says may be sent.
+     *
+     * @param  array<mixed>  $sent
+     */
+    private static function checkSent(string $method, string $path, array $sent): void
+    {
+        $schema = self::operation($method, $path)->requestBody->content->{'application/json'}->schema->{'$ref'} ?? null;
+        if ($schema !== null) {
+            // An object without a field is not to be taken for an empty list.
+            $body = json_decode((string) json_encode($sent === [] ? new \stdClass() : $sent));
+            self::hold($schema, $body, "What {$method} {$path} took");
+        }
+    }
+
+    private static function hold(string $schema, mixed $body, string $what): void
+    {
+        $error = self::validator()->validate($body, (object) ['$ref' => 'kettle://api'.$schema])->error();
         Assert::assertNull(
             $error,
-            "{$method} {$path} is not what docs/openapi.json says: ".
+            "{$what} is not what docs/openapi.json says: ".
                 ($error === null ? '' : json_encode((new ErrorFormatter())->format($error, false))),
         );
     }
@@ -39,10 +62,15 @@ final class Contract
     /** The schema a path's answer refers to in the document. */
     private static function answerOf(string $method, string $path): ?string
     {
+        return self::operation($method, $path)->responses->{'200'}->content->{'application/json'}->schema->{'$ref'} ?? null;
+    }
+
+    private static function operation(string $method, string $path): object
+    {
         foreach (get_object_vars(self::document()->paths) as $pattern => $verbs) {
             $regex = '#^'.preg_replace('/\\\\\{\w+\\\\\}/', '[^/?]+', preg_quote($pattern, '#')).'(\?.*)?$#';
             if (preg_match($regex, $path) === 1 && isset($verbs->{strtolower($method)})) {
-                return $verbs->{strtolower($method)}->responses->{'200'}->content->{'application/json'}->schema->{'$ref'} ?? null;
+                return $verbs->{strtolower($method)};
             }
         }
 

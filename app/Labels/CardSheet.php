@@ -2,9 +2,9 @@
 
 namespace App\Labels;
 
-use App\Responses\CardAmount;
-use App\Responses\CardNote;
-use App\Responses\CardView;
+use App\Responses\Bench\CardAmount;
+use App\Responses\Bench\CardNote;
+use App\Responses\Bench\CardView;
 
 /** The kitchen card on an A4 page, as PDF. */
 final readonly class CardSheet

@@ -2,7 +2,7 @@
 
 namespace App\Labels;
 
-use App\Responses\LabelLine;
+use App\Responses\Press\LabelLine;
 
 /**
  * Where every word of a label stands, mm from its corner: worked out once, and drawn alike on paper and by

@@ -3,7 +3,7 @@
 namespace App\Labels;
 
 use App\Models\Bottle;
-use App\Responses\LabelLine;
+use App\Responses\Press\LabelLine;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use TCPDF2DBarcode;

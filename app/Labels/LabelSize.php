@@ -2,7 +2,7 @@
 
 namespace App\Labels;
 
-use App\Responses\LabelSize as LabelSizeShape;
+use App\Responses\Press\LabelSize as LabelSizeShape;
 use Kettle\Material\Row;
 use Kettle\Material\Tables;
 

@@ -135,7 +135,7 @@ it('answers every address of the API in the problem form', function () {
 });
 
 it('describes every route in the API document, and no other', function () {
-    $document = json_decode(App\OpenApi\Document::json(), true);
+    $document = json_decode(App\Console\ApiDocument\Document::json(), true);
     $described = [];
     foreach ($document['paths'] as $path => $verbs) {
         foreach (array_keys($verbs) as $verb) {

@@ -4,7 +4,7 @@ use App\House\Times;
 use App\Models\Batch;
 use App\Models\Tenancy\CurrentHouse;
 use App\Pages\Today\Headline;
-use App\Responses\TaskView;
+use App\Responses\Today\TaskView;
 use Illuminate\Support\Carbon;
 
 /** Times in the test house, in London's winter. */

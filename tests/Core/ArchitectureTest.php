@@ -138,18 +138,18 @@ const APP_ARROWS = [
     'OpenApi' => [],
     'Models' => [],
     'House' => ['Models'],
-    'Responses' => [],
+    'Responses' => ['OpenApi'],
     'Files' => [],
     'Live' => [],
     'Devices' => [],
     'Labels' => ['Models', 'Responses'],
-    'Actions' => ['Models', 'House', 'Files'],
+    'Actions' => ['Models', 'House', 'Responses', 'Files'],
     'Pages' => ['Models', 'House', 'Responses', 'Files', 'Live', 'Devices', 'Labels', 'Actions'],
     'Http' => ['OpenApi', 'Models', 'House', 'Responses', 'Files', 'Labels', 'Actions', 'Pages'],
     'Jobs' => ['Models', 'Actions'],
     'Demo' => ['Models', 'Actions'],
     'Providers' => ['Models', 'House'],
-    'Console' => ['OpenApi', 'Models', 'Live', 'Actions', 'Demo', 'Providers'],
+    'Console' => ['OpenApi', 'Models', 'Responses', 'Live', 'Actions', 'Http', 'Demo', 'Providers'],
 ];
 
 it('answers from the records up to the screen one way only', function () {

@@ -2,20 +2,19 @@
 
 namespace App\Actions\Houses;
 
-use OpenApi\Attributes as OA;
+use App\Responses\Shape;
 
 /** What an import brought in. */
-#[OA\Schema(schema: 'Imported')]
-final readonly class Imported
+final readonly class Imported extends Shape
 {
     public function __construct(
-        #[OA\Property] public int $batches,
-        #[OA\Property] public int $entries,
-        #[OA\Property] public int $jars,
-        #[OA\Property] public int $bottles,
-        #[OA\Property] public int $already_here,
-        #[OA\Property] public int $lots,
-        #[OA\Property] public int $recipes,
-        #[OA\Property] public string $says,
+        public int $batches,
+        public int $entries,
+        public int $jars,
+        public int $bottles,
+        public int $already_here,
+        public int $lots,
+        public int $recipes,
+        public string $says,
     ) {}
 }

@@ -2,24 +2,23 @@
 
 namespace App\Actions\Stores;
 
-use OpenApi\Attributes as OA;
+use App\Responses\Shape;
 
 /** What a file would do to Stores, or has done. */
-#[OA\Schema(schema: 'CsvPreview')]
-final readonly class CsvPreview
+final readonly class CsvPreview extends Shape
 {
     /**
      * @param  list<CsvRow>  $rows
      * @param  list<string>  $notes
      */
     public function __construct(
-        #[OA\Property] public bool $done,
-        #[OA\Property] public int $added,
-        #[OA\Property] public int $changed,
-        #[OA\Property] public int $same,
-        #[OA\Property] public int $refused,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: CsvRow::class))] public array $rows,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $notes,
-        #[OA\Property] public string $says,
+        public bool $done,
+        public int $added,
+        public int $changed,
+        public int $same,
+        public int $refused,
+        public array $rows,
+        public array $notes,
+        public string $says,
     ) {}
 }

@@ -2,16 +2,11 @@
 
 namespace App\Actions\Stores;
 
-use OpenApi\Attributes as OA;
-
 /** What becomes of a line of a file. */
-#[OA\Schema(schema: 'CsvRow')]
 final readonly class CsvRow
 {
-    public function __construct(
-        #[OA\Property] public int $line,
-        #[OA\Property(enum: ['added', 'changed', 'same', 'refused'])] public string $what,
-        #[OA\Property] public string $name,
-        #[OA\Property] public string $says,
-    ) {}
+    /**
+     * @param  'added'|'changed'|'same'|'refused'  $what
+     */
+    public function __construct(public int $line, public string $what, public string $name, public string $says) {}
 }

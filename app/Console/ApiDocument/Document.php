@@ -1,44 +1,45 @@
 <?php
 
-namespace App\OpenApi;
+namespace App\Console\ApiDocument;
 
+use App\Http\Requests\Form;
+use App\OpenApi\Operation;
+use App\Responses\Shape;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Route as Routes;
-use OpenApi\Attributes as OA;
-use OpenApi\Generator;
+use ReflectionMethod;
+use ReflectionNamedType;
+use ReflectionUnionType;
 
-/** The API as one OpenAPI 3.1 document, from the attributes in the code and the schemas in docs/formats. */
-#[
-    OA\Info(
-        version: '1.0.0',
-        title: 'Warm Kettle',
-        description: 'What the pages of Warm Kettle ask and write. A problem is told as RFC 9457 has it, in a sentence.',
-        contact: new OA\Contact(name: 'The keepers of this house'),
-        license: new OA\License(name: 'MIT', identifier: 'MIT'),
-    ),
-]
-#[OA\Server(url: '/api')]
-#[
-    OA\SecurityScheme(
-        securityScheme: 'session',
-        type: 'apiKey',
-        in: 'cookie',
-        name: 'kettle_session',
-        description: 'Given at POST /session.',
-    ),
-]
-#[
-    OA\SecurityScheme(
-        securityScheme: 'token',
-        type: 'apiKey',
-        in: 'header',
-        name: 'X-XSRF-TOKEN',
-        description: 'The cookie XSRF-TOKEN, sent back with every write.',
-    ),
-]
-#[OA\SecurityScheme(securityScheme: 'key', type: 'http', scheme: 'bearer', description: 'The key of a thermometer, shown once.')]
+/** The API as one OpenAPI 3.1 document: from the routes, what their controllers take and give, and docs/formats. */
 final class Document
 {
+    private const ABOUT = [
+        'openapi' => '3.1.0',
+        'info' => [
+            'title' => 'Warm Kettle',
+            'description' => 'What the pages of Warm Kettle ask and write. A problem is told as RFC 9457 has it, in a sentence.',
+            'contact' => ['name' => 'The keepers of this house'],
+            'license' => ['name' => 'MIT', 'identifier' => 'MIT'],
+            'version' => '1.0.0',
+        ],
+        'servers' => [['url' => '/api']],
+    ];
+
+    private const SECURITY = [
+        'session' => ['type' => 'apiKey', 'description' => 'Given at POST /session.', 'name' => 'kettle_session', 'in' => 'cookie'],
+        'token' => [
+            'type' => 'apiKey',
+            'description' => 'The cookie XSRF-TOKEN, sent back with every write.',
+            'name' => 'X-XSRF-TOKEN',
+            'in' => 'header',
+        ],
+        'key' => ['type' => 'http', 'description' => 'The key of a thermometer, shown once.', 'scheme' => 'bearer'],
+    ];
+
+    /** Schemas of docs/formats, by their name in the document. */
+    private const FORMATS = ['Wish' => 'wish', 'Plan' => 'plan', 'Problem' => 'problem'];
+
     /** The places of the bar, by the controller that answers. */
     private const PLACES = [
         'Door' => ['Door', 'Coming in, and who one is.'],
@@ -60,6 +61,11 @@ final class Document
         'People' => ['House', ''],
     ];
 
+    private const PROBLEM = [
+        'description' => 'A problem, in a sentence',
+        'content' => ['application/problem+json' => ['schema' => ['$ref' => '#/components/schemas/Problem']]],
+    ];
+
     /** By what a route asks of whoever calls it. */
     private const FOR = [
         'may:view' => 'For everybody of the house.',
@@ -70,21 +76,122 @@ final class Document
 
     public static function json(): string
     {
-        $api = Generator::scan(
-            [app_path('Http'), app_path('OpenApi'), app_path('Responses'), app_path('Actions')],
-            ['version' => '3.1.0', 'validate' => false],
-        );
-        $document = json_decode($api?->toJson() ?? '', true, flags: JSON_THROW_ON_ERROR);
-        assert(is_array($document) && is_array($document['components']) && is_array($document['components']['schemas']));
-        $schemas = &$document['components']['schemas'];
-        foreach ([...glob(app_path('Responses/*.php')) ?: [], ...glob(app_path('Actions/*/*.php')) ?: []] as $file) {
-            $name = basename($file, '.php');
-            // A shape always carries all it has; what may be missing is null.
-            if (is_array($schemas[$name] ?? null) && ! isset($schemas[$name]['required'])) {
-                $schemas[$name]['required'] = array_keys((array) $schemas[$name]['properties']);
+        $given = new ResponseSchemas();
+        $taken = [];
+        $paths = [];
+        foreach (Routes::getRoutes()->getRoutes() as $route) {
+            $method =
+                str_starts_with($route->uri(), 'api/') && $route->getControllerClass() !== null
+                    ? new ReflectionMethod($route->getControllerClass(), $route->getActionMethod())
+                    : null;
+            foreach ($method?->getAttributes(Operation::class) ?? [] as $attribute) {
+                $verb = strtolower($route->methods()[0]);
+                $path = substr($route->uri(), strlen('api'));
+                $paths[$path][$verb] =
+                    self::operation($attribute->newInstance(), $method, $verb, $path, $given, $taken) + self::about($route);
             }
         }
-        foreach (['Wish' => 'wish', 'Plan' => 'plan'] as $name => $file) {
+        ksort($paths);
+
+        return json_encode(
+            [
+                ...self::ABOUT,
+                'paths' => $paths,
+                'components' => ['schemas' => self::schemas($given->all() + $taken), 'securitySchemes' => self::SECURITY],
+                'tags' => self::tags(),
+            ],
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR,
+        )."\n";
+    }
+
+    /**
+     * @param  array<string, array<string, mixed>>  $taken schemas of forms, by name
+     * @return array<string, mixed>
+     */
+    private static function operation(
+        Operation $is,
+        ReflectionMethod $method,
+        string $verb,
+        string $path,
+        ResponseSchemas $given,
+        array &$taken,
+    ): array {
+        preg_match_all('/\{(\w+)\}/', $path, $found);
+        $text = fn (string $name, string $in) => [
+            'name' => $name,
+            'in' => $in,
+            'required' => $in === 'path',
+            'schema' => ['type' => 'string'],
+        ];
+        $parameters = [
+            ...array_map(fn (string $name) => $text($name, 'path'), $found[1]),
+            ...array_map(fn (string $name) => $text($name, 'query'), $is->query),
+            ...$verb === 'get' ? [] : [$text('Idempotency-Key', 'header')],
+        ];
+        $form = self::form($method);
+        if ($form !== null) {
+            $taken[class_basename($form)] ??= FormSchema::of($form);
+        }
+
+        return [
+            'summary' => $is->summary,
+            'operationId' => $verb.'_'.trim((string) preg_replace('/[^a-z]+/i', '_', $path), '_'),
+            ...$parameters === [] ? [] : ['parameters' => $parameters],
+            ...$form === null
+                ? []
+                : ['requestBody' => ['required' => true, 'content' => self::jsonOf('#/components/schemas/'.class_basename($form))]],
+            'responses' => self::answer($is->gives, $method, $given) + ['4XX' => self::PROBLEM],
+        ];
+    }
+
+    /** @return class-string<Form>|null */
+    private static function form(ReflectionMethod $method): ?string
+    {
+        foreach ($method->getParameters() as $parameter) {
+            $type = $parameter->getType();
+            if ($type instanceof ReflectionNamedType && is_subclass_of($type->getName(), Form::class)) {
+                return $type->getName();
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array<int, mixed> by status */
+    private static function answer(string $gives, ReflectionMethod $method, ResponseSchemas $given): array
+    {
+        $type = $method->getReturnType();
+        foreach ($type instanceof ReflectionUnionType ? $type->getTypes() : [$type] as $one) {
+            if ($one instanceof ReflectionNamedType && is_subclass_of($one->getName(), Shape::class)) {
+                return [200 => ['description' => 'As described', 'content' => self::jsonOf($given->of($one->getName())['$ref'])]];
+            }
+        }
+
+        return match (true) {
+            $gives === '' => [204 => ['description' => 'Done']],
+            str_contains($gives, '/') => [
+                200 => [
+                    'description' => 'As described',
+                    'content' => [$gives => ['schema' => ['type' => str_ends_with($gives, 'json') ? 'object' : 'string']]],
+                ],
+            ],
+            default => [200 => ['description' => 'As described', 'content' => self::jsonOf("#/components/schemas/{$gives}")]],
+        };
+    }
+
+    /** @return array<string, mixed> */
+    private static function jsonOf(string $ref): array
+    {
+        return ['application/json' => ['schema' => ['$ref' => $ref]]];
+    }
+
+    /**
+     * @param  array<string, array<string, mixed>>  $schemas
+     * @return array<string, array<string, mixed>>
+     */
+    private static function schemas(array $schemas): array
+    {
+        foreach (self::FORMATS as $name => $file) {
             $schema = json_decode(
                 (string) file_get_contents(base_path("docs/formats/{$file}.schema.json")),
                 true,
@@ -97,32 +204,23 @@ final class Document
         // A figure on its own is as a plan has it.
         $schemas['Figure'] = $schemas['Plan']['properties']['figures']['additionalProperties'];
         $schemas['Plan']['properties']['figures']['additionalProperties'] = ['$ref' => '#/components/schemas/Figure'];
-        ksort($schemas);
         foreach (['Wish', 'Plan'] as $name) {
             self::nameWhatIsRequired($schemas[$name]);
         }
-        foreach ($document['paths'] as $path => $operations) {
-            foreach (array_keys($operations) as $verb) {
-                $document['paths'][$path][$verb] += self::about(self::route(strtoupper($verb), 'api'.$path));
-            }
-        }
-        $document['tags'] = [];
-        foreach (self::PLACES as [$name, $says]) {
-            $says !== '' && ($document['tags'][] = ['name' => $name, 'description' => $says]);
-        }
+        ksort($schemas);
 
-        return json_encode($document, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n";
+        return $schemas;
     }
 
-    /** The route that answers, for what it asks is not written down twice. */
-    private static function route(string $method, string $uri): Route
+    /** @return list<array{name: string, description: string}> */
+    private static function tags(): array
     {
-        foreach (Routes::getRoutes()->getRoutes() as $route) {
-            if ($route instanceof Route && $route->uri() === $uri && in_array($method, $route->methods(), true)) {
-                return $route;
-            }
+        $tags = [];
+        foreach (self::PLACES as [$name, $says]) {
+            $says !== '' && ($tags[] = ['name' => $name, 'description' => $says]);
         }
-        throw new \LogicException("No route answers {$method} {$uri}.");
+
+        return $tags;
     }
 
     /** @return array{tags: list<string>, description: string, security: list<array<string, list<string>>>} */

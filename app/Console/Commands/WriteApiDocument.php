@@ -2,7 +2,7 @@
 
 namespace App\Console\Commands;
 
-use App\OpenApi\Document;
+use App\Console\ApiDocument\Document;
 use Illuminate\Console\Command;
 
 /** Writes docs/openapi.json from the code. */

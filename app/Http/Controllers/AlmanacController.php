@@ -5,12 +5,11 @@ namespace App\Http\Controllers;
 use App\Actions\Clash;
 use App\Http\Requests;
 use App\Models\AlmanacNote;
-use App\OpenApi\Reads;
-use App\OpenApi\Sets;
+use App\OpenApi\Operation;
 use App\Pages\Almanac\AlmanacPresenter;
-use App\Responses\AlmanacList;
+use App\Responses\Almanac\AlmanacList;
+use App\Responses\Almanac\AlmanacPage;
 use Illuminate\Database\UniqueConstraintViolationException;
-use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
 /** Plants, oils, methods, cautions and faults, with their sources and the house's own notes. */
@@ -18,29 +17,27 @@ final class AlmanacController extends Controller
 {
     public function __construct(private readonly AlmanacPresenter $words) {}
 
-    #[Reads('/houses/{house}/almanac', 'AlmanacList', 'All of one kind', ['kind', 'q'])]
-    public function index(Request $request): JsonResponse
+    #[Operation('All of one kind', query: ['kind', 'q'])]
+    public function index(Request $request): AlmanacList
     {
         $kind = $this->asked($request, 'kind');
 
-        return $this->json(
-            new AlmanacList(
-                $this->words->list(
-                    in_array($kind, AlmanacPresenter::KINDS, true) ? $kind : 'plant',
-                    mb_substr(trim($this->asked($request, 'q')), 0, 60),
-                ),
+        return new AlmanacList(
+            $this->words->list(
+                in_array($kind, AlmanacPresenter::KINDS, true) ? $kind : 'plant',
+                mb_substr(trim($this->asked($request, 'q')), 0, 60),
             ),
         );
     }
 
-    #[Reads('/houses/{house}/almanac/{kind}/{key}', 'AlmanacPage', 'A thing in the Almanac')]
-    public function show(string $kind, string $key): JsonResponse
+    #[Operation('A thing in the Almanac')]
+    public function show(string $kind, string $key): AlmanacPage
     {
-        return $this->json($this->words->page($kind, $key));
+        return $this->words->page($kind, $key);
     }
 
-    #[Sets('/houses/{house}/almanac/{kind}/{key}/note', 'AlmanacPage', 'Write the house’s own note about it', 'WriteAlmanacNote')]
-    public function note(Requests\WriteAlmanacNote $form, string $kind, string $key): JsonResponse
+    #[Operation('Write the house’s own note about it')]
+    public function note(Requests\WriteAlmanacNote $form, string $kind, string $key): AlmanacPage
     {
         // That there is such a thing is found out first.
         $this->words->page($kind, $key);
@@ -57,7 +54,7 @@ final class AlmanacController extends Controller
             $this->clash();
         }
 
-        return $this->json($this->words->page($kind, $key));
+        return $this->words->page($kind, $key);
     }
 
     private function clash(): never

@@ -12,12 +12,10 @@ use App\Actions\Batches\StrikeOut;
 use App\Actions\Clash;
 use App\Http\Requests;
 use App\Models\Batch;
-use App\OpenApi\Adds;
-use App\OpenApi\Edits;
-use App\OpenApi\Reads;
+use App\OpenApi\Operation;
 use App\Pages\Batch\BatchPage;
-use App\Responses\AgainView;
-use Illuminate\Http\JsonResponse;
+use App\Responses\Batch\AgainView;
+use App\Responses\Batch\BatchView;
 use Illuminate\Http\Request;
 use Kettle\Recipe\Again;
 use Kettle\Recipe\WishException;
@@ -27,8 +25,8 @@ final class BatchController extends Controller
 {
     public function __construct(private readonly BatchPage $page) {}
 
-    #[Adds('/houses/{house}/batches', 'BatchView', 'Begin a batch from a wish', 'StartBatch')]
-    public function start(Requests\StartBatch $form, StartBatch $start): JsonResponse
+    #[Operation('Begin a batch from a wish')]
+    public function start(Requests\StartBatch $form, StartBatch $start): BatchView
     {
         /** @var array<mixed> $wish */
         $wish = $form->input('wish');
@@ -47,25 +45,25 @@ final class BatchController extends Controller
         );
     }
 
-    #[Reads('/houses/{house}/batches/{batch}/again', 'AgainView', 'The wish to make a batch again, or so many times as large', ['times'])]
-    public function again(Request $request, Batch $batch): JsonResponse
+    #[Operation('The wish to make a batch again, or so many times as large', query: ['times'])]
+    public function again(Request $request, Batch $batch): AgainView
     {
         $times = $request->query('times');
         if ($times !== null && (! is_string($times) || ! is_numeric($times))) {
             throw WishException::one('times', 'unreadable', 'Say how many times as large, such as 2 or 0.5.');
         }
 
-        return $this->json(new AgainView(Again::wish($batch->wish, $batch->plan->document, $times === null ? null : (float) $times)));
+        return new AgainView(Again::wish($batch->wish, $batch->plan->document, $times === null ? null : (float) $times));
     }
 
-    #[Reads('/houses/{house}/batches/{batch}', 'BatchView', 'A batch')]
-    public function show(Batch $batch): JsonResponse
+    #[Operation('A batch')]
+    public function show(Batch $batch): BatchView
     {
         return $this->batch($batch);
     }
 
-    #[Edits('/houses/{house}/batches/{batch}', 'BatchView', 'Say where the plant came from', 'EditBatch')]
-    public function edit(Requests\EditBatch $form, Batch $batch): JsonResponse
+    #[Operation('Say where the plant came from')]
+    public function edit(Requests\EditBatch $form, Batch $batch): BatchView
     {
         $changed = Batch::query()
             ->whereKey($batch->id)
@@ -82,8 +80,8 @@ final class BatchController extends Controller
         return $this->batch($batch);
     }
 
-    #[Adds('/houses/{house}/batches/{batch}/tasks', 'BatchView', 'Do, skip or put off a step', 'RecordTask')]
-    public function task(Requests\RecordTask $form, Batch $batch, RecordTask $record): JsonResponse
+    #[Operation('Do, skip or put off a step')]
+    public function task(Requests\RecordTask $form, Batch $batch, RecordTask $record): BatchView
     {
         $record(
             $batch,
@@ -97,24 +95,24 @@ final class BatchController extends Controller
         return $this->batch($batch);
     }
 
-    #[Adds('/houses/{house}/batches/{batch}/notes', 'BatchView', 'Write a note', 'WriteNote')]
-    public function note(Requests\WriteNote $form, Batch $batch, AddNote $add): JsonResponse
+    #[Operation('Write a note')]
+    public function note(Requests\WriteNote $form, Batch $batch, AddNote $add): BatchView
     {
         $add($batch, $form->string('note')->toString(), $this->text($form->input('corrects')));
 
         return $this->batch($batch);
     }
 
-    #[Adds('/houses/{house}/batches/{batch}/undo', 'BatchView', 'Undo an entry', 'UndoEntry')]
-    public function undo(Requests\UndoEntry $form, Batch $batch, StrikeOut $strike): JsonResponse
+    #[Operation('Undo an entry')]
+    public function undo(Requests\UndoEntry $form, Batch $batch, StrikeOut $strike): BatchView
     {
         $strike($batch, $form->string('entry')->toString());
 
         return $this->batch($batch);
     }
 
-    #[Adds('/houses/{house}/batches/{batch}/strain', 'BatchView', 'Write down what came out of the cloth', 'Strain')]
-    public function strain(Requests\Strain $form, Batch $batch, StrainBatch $strain): JsonResponse
+    #[Operation('Write down what came out of the cloth')]
+    public function strain(Requests\Strain $form, Batch $batch, StrainBatch $strain): BatchView
     {
         $said = array_filter(
             array_map($this->text(...), $form->only(['gross', 'tare', 'spent', 'spent_to', 'way', 'filter', 'warmth'])),
@@ -130,8 +128,8 @@ final class BatchController extends Controller
         return $this->batch($batch);
     }
 
-    #[Adds('/houses/{house}/batches/{batch}/bottle', 'BatchView', 'Fill bottles', 'Bottle')]
-    public function bottle(Requests\Bottle $form, Batch $batch, BottleBatch $bottle): JsonResponse
+    #[Operation('Fill bottles')]
+    public function bottle(Requests\Bottle $form, Batch $batch, BottleBatch $bottle): BatchView
     {
         /** @var list<array{size: string, count: int}> $wanted */
         $wanted = array_map(
@@ -148,17 +146,17 @@ final class BatchController extends Controller
         return $this->batch($batch);
     }
 
-    #[Adds('/houses/{house}/batches/{batch}/discard', 'BatchView', 'Throw a batch away, with the reason', 'Discard')]
-    public function discard(Requests\Discard $form, Batch $batch, DiscardBatch $discard): JsonResponse
+    #[Operation('Throw a batch away, with the reason')]
+    public function discard(Requests\Discard $form, Batch $batch, DiscardBatch $discard): BatchView
     {
         $discard($batch, $form->string('reason')->toString());
 
         return $this->batch($batch);
     }
 
-    private function batch(Batch $batch): JsonResponse
+    private function batch(Batch $batch): BatchView
     {
-        return $this->json($this->page->of($batch));
+        return $this->page->of($batch);
     }
 
     private function text(mixed $value): ?string

@@ -6,9 +6,13 @@ use App\House\KitchenFactory;
 use App\Http\Requests\Reckon;
 use App\Http\Requests\WeighWilting;
 use App\Labels\CardSheet;
-use App\OpenApi\Adds;
-use App\OpenApi\Reads;
+use App\OpenApi\Operation;
 use App\Pages\Bench\BenchPage;
+use App\Responses\Bench\CardView;
+use App\Responses\Bench\Materials;
+use App\Responses\Bench\OilList;
+use App\Responses\Bench\OilRow;
+use App\Responses\Bench\WiltingView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -18,54 +22,51 @@ use Kettle\Recipe\Planning;
 /** A wish in, amounts out; nothing is kept. */
 final class BenchController extends Controller
 {
-    #[Reads('/houses/{house}/materials', 'Materials', 'What the Bench can choose from')]
-    public function materials(BenchPage $page): JsonResponse
+    #[Operation('What the Bench can choose from')]
+    public function materials(BenchPage $page): Materials
     {
-        return $this->json($page->materials());
+        return $page->materials();
     }
 
-    #[Adds('/houses/{house}/reckon', 'Plan', 'Reckon a wish', 'Reckon')]
+    #[Operation('Reckon a wish', gives: 'Plan')]
     public function reckon(Reckon $form, Planning $planning, KitchenFactory $kitchens): JsonResponse
     {
         /** @var array<mixed> $wish */
         $wish = $form->input('wish');
         $kitchen = $kitchens->forWish($wish);
 
-        return $this->plain($planning->answer($planning->plan($wish, $kitchen), $kitchen));
+        return new JsonResponse($planning->answer($planning->plan($wish, $kitchen), $kitchen), options: JSON_UNESCAPED_UNICODE);
     }
 
-    #[Reads('/houses/{house}/oils', 'OilList', 'Oils in order for a purpose', ['purpose'])]
-    public function oils(Request $request, Questions $questions, Planning $planning, KitchenFactory $kitchens): JsonResponse
+    #[Operation('Oils in order for a purpose', query: ['purpose'])]
+    public function oils(Request $request, Questions $questions, Planning $planning, KitchenFactory $kitchens): OilList
     {
         $purpose = $planning->cupboard()->purpose($this->asked($request, 'purpose') ?: 'skin');
 
-        return $this->plain(['why' => $purpose->why, 'oils' => $questions->oils($purpose->id, $kitchens->withStock())]);
+        return new OilList(
+            $purpose->why,
+            array_map(fn (array $row) => new OilRow(...$row), $questions->oils($purpose->id, $kitchens->withStock())),
+        );
     }
 
-    #[Adds('/houses/{house}/wilting', 'WiltingView', 'How far a plant has wilted', 'WeighWilting')]
-    public function wilting(WeighWilting $form, Questions $questions, KitchenFactory $kitchens): JsonResponse
+    #[Operation('How far a plant has wilted')]
+    public function wilting(WeighWilting $form, Questions $questions, KitchenFactory $kitchens): WiltingView
     {
-        return $this->plain($questions->wilting($form->validated(), $kitchens->plain()));
+        return new WiltingView(...$questions->wilting($form->validated(), $kitchens->plain()));
     }
 
-    #[Adds('/houses/{house}/card', 'CardView', 'The kitchen card of a wish', 'Reckon')]
-    public function card(Reckon $form, BenchPage $page): JsonResponse
+    #[Operation('The kitchen card of a wish')]
+    public function card(Reckon $form, BenchPage $page): CardView
     {
-        return $this->json($page->card((array) $form->input('wish')));
+        return $page->card((array) $form->input('wish'));
     }
 
-    #[Adds('/houses/{house}/card.pdf', 'application/pdf', 'The kitchen card of a wish, to print', 'Reckon')]
+    #[Operation('The kitchen card of a wish, to print', gives: 'application/pdf')]
     public function cardPdf(Reckon $form, BenchPage $page, CardSheet $sheet): Response
     {
         return new Response($sheet->of($page->card((array) $form->input('wish'))), 200, [
             'Content-Type' => 'application/pdf',
             'Content-Disposition' => 'inline; filename="kitchen-card.pdf"',
         ]);
-    }
-
-    /** @param  array<mixed>  $document */
-    private function plain(array $document): JsonResponse
-    {
-        return new JsonResponse($document, options: JSON_UNESCAPED_UNICODE);
     }
 }

@@ -3,19 +3,14 @@
 namespace App\Http\Controllers;
 
 use App\Models\User;
-use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 
 abstract class Controller
 {
-    protected function json(object $shape): JsonResponse
+    protected function nothing(): Response
     {
-        return new JsonResponse($shape, options: JSON_UNESCAPED_UNICODE);
-    }
-
-    protected function nothing(): JsonResponse
-    {
-        return new JsonResponse(null, 204);
+        return new Response(status: 204);
     }
 
     protected function user(Request $request): User

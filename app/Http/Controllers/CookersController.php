@@ -9,12 +9,12 @@ use App\Http\Requests;
 use App\Models\Cooker;
 use App\Models\Probe;
 use App\Models\StoveSession;
-use App\OpenApi\Adds;
-use App\OpenApi\Removes;
+use App\OpenApi\Operation;
 use App\Pages\Stove\PotPresenter;
 use App\Pages\Stove\StovePresenter;
-use App\Responses\ProbeMade;
-use Illuminate\Http\JsonResponse;
+use App\Responses\Stove\ProbeMade;
+use App\Responses\Stove\StovePage;
+use App\Responses\Stove\StoveView;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
@@ -27,8 +27,8 @@ final class CookersController extends Controller
         private readonly PlanDiary $diary,
     ) {}
 
-    #[Adds('/houses/{house}/cookers', 'StovePage', 'Add a cooker', 'AddCooker')]
-    public function add(Requests\AddCooker $form): JsonResponse
+    #[Operation('Add a cooker')]
+    public function add(Requests\AddCooker $form): StovePage
     {
         $width = $form->input('width');
         $this->cookers->add([
@@ -41,31 +41,31 @@ final class CookersController extends Controller
         ]);
         ($this->diary)('as there is another cooker');
 
-        return $this->json($this->page->page());
+        return $this->page->page();
     }
 
-    #[Removes('/houses/{house}/cookers/{cooker}', 'StovePage', 'Take a cooker off the list; what is warm in it goes on')]
-    public function remove(string $cooker): JsonResponse
+    #[Operation('Take a cooker off the list; what is warm in it goes on')]
+    public function remove(string $cooker): StovePage
     {
         $found = Cooker::query()->where('uid', $cooker)->first() ?? throw new NotFoundHttpException();
         $this->cookers->remove($found);
         ($this->diary)(mb_substr("as {$found->called} is off the list", 0, 120));
 
-        return $this->json($this->page->page());
+        return $this->page->page();
     }
 
-    #[Adds('/houses/{house}/stove/{session}/learn', 'StoveView', 'Learn the pot from this session\'s warm-up')]
-    public function learn(StoveSession $session, PotPresenter $words): JsonResponse
+    #[Operation('Learn the pot from this session\'s warm-up')]
+    public function learn(StoveSession $session, PotPresenter $words): StoveView
     {
         $fit = $this->cookers->learn($session->load('cooker'));
         StartSession::note($session, 'learned', ['watts' => round($fit->watts, 1), 'loss' => round($fit->lossWPerK, 3)]);
         $session->update(['version' => $session->version + 1]);
 
-        return $this->json($words->view($session->load(['jars.batch', 'probes.probe', 'cooker'])));
+        return $words->view($session->load(['jars.batch', 'probes.probe', 'cooker']));
     }
 
-    #[Adds('/houses/{house}/probes', 'ProbeMade', 'Add a thermometer that sends, or a simulated one', 'AddProbe')]
-    public function addProbe(Requests\AddProbe $form): JsonResponse
+    #[Operation('Add a thermometer that sends, or a simulated one')]
+    public function addProbe(Requests\AddProbe $form): ProbeMade
     {
         $key = $form->string('kind')->toString() === Probe::SENDS ? Str::random(40) : null;
         $probe = Probe::query()->create([
@@ -75,16 +75,16 @@ final class CookersController extends Controller
             'key_hash' => $key === null ? null : hash('sha256', $key),
         ]);
 
-        return $this->json(new ProbeMade($probe->uid, $probe->called, $probe->kind, $key, url('/api/readings')));
+        return new ProbeMade($probe->uid, $probe->called, $probe->kind, $key, url('/api/readings'));
     }
 
-    #[Removes('/houses/{house}/probes/{probe}', 'StovePage', 'Take a thermometer off the list; its key stops working')]
-    public function removeProbe(string $probe): JsonResponse
+    #[Operation('Take a thermometer off the list; its key stops working')]
+    public function removeProbe(string $probe): StovePage
     {
         $found = Probe::query()->where('uid', $probe)->where('kind', '!=', Probe::HAND)->first() ?? throw new NotFoundHttpException();
         $found->update(['key_hash' => null]);
         $found->delete();
 
-        return $this->json($this->page->page());
+        return $this->page->page();
     }
 }

@@ -11,13 +11,11 @@ use App\Models\DiaryMove;
 use App\Models\House;
 use App\Models\Tenancy\CurrentHouse;
 use App\Models\Tenancy\Role;
-use App\OpenApi\Adds;
-use App\OpenApi\Reads;
-use App\OpenApi\Removes;
+use App\OpenApi\Operation;
 use App\Pages\Diary\DiaryFile;
 use App\Pages\Diary\DiaryPresenter;
-use App\Responses\FeedMade;
-use Illuminate\Http\JsonResponse;
+use App\Responses\Diary\DiaryPage;
+use App\Responses\Diary\FeedMade;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
@@ -33,34 +31,34 @@ final class DiaryController extends Controller
         private readonly CurrentHouse $current,
     ) {}
 
-    #[Reads('/houses/{house}/diary', 'DiaryPage', 'The days to come', ['from'])]
-    public function show(Request $request): JsonResponse
+    #[Operation('The days to come', query: ['from'])]
+    public function show(Request $request): DiaryPage
     {
         $today = $this->kitchens->now()->setTime(0, 0);
         $from = Day::read($this->asked($request, 'from'), $today->getTimezone()) ?? $today;
 
-        return $this->json($this->words->page(max($today, min($from, $today->modify('+1 year')))));
+        return $this->words->page(max($today, min($from, $today->modify('+1 year'))));
     }
 
-    #[Reads('/houses/{house}/diary.ics', 'text/calendar', 'The days to come as iCalendar')]
+    #[Operation('The days to come as iCalendar', gives: 'text/calendar')]
     public function file(DiaryFile $file): Response
     {
         return $this->calendar($file());
     }
 
-    #[Adds('/houses/{house}/diary/feed', 'FeedMade', 'Make a private address for calendars; one made before stops working')]
-    public function makeFeed(): JsonResponse
+    #[Operation('Make a private address for calendars; one made before stops working')]
+    public function makeFeed(): FeedMade
     {
         $token = Str::random(40);
         House::query()
             ->whereKey($this->current->house()->id)
             ->update(['feed_hash' => hash('sha256', $token)]);
 
-        return $this->json(new FeedMade(url("/feeds/{$token}.ics")));
+        return new FeedMade(url("/feeds/{$token}.ics"));
     }
 
-    #[Removes('/houses/{house}/diary/feed', 'DiaryPage', 'Take the private address back')]
-    public function removeFeed(): JsonResponse
+    #[Operation('Take the private address back')]
+    public function removeFeed(): DiaryPage
     {
         House::query()
             ->whereKey($this->current->house()->id)
@@ -79,49 +77,49 @@ final class DiaryController extends Controller
         return $this->calendar($file());
     }
 
-    #[Adds('/houses/{house}/absences', 'DiaryPage', 'Days away, or hours', 'AddAbsence')]
-    public function addAbsence(Requests\AddAbsence $form, Absences $absences): JsonResponse
+    #[Operation('Days away, or hours')]
+    public function addAbsence(Requests\AddAbsence $form, Absences $absences): DiaryPage
     {
         $absences->add($form->string('from')->toString(), $form->string('to')->toString(), $form->string('called')->trim()->toString());
 
         return $this->fromToday();
     }
 
-    #[Removes('/houses/{house}/absences/{absence}', 'DiaryPage', 'At home after all')]
-    public function removeAbsence(string $absence, Absences $absences): JsonResponse
+    #[Operation('At home after all')]
+    public function removeAbsence(string $absence, Absences $absences): DiaryPage
     {
         $absences->remove(Absence::query()->where('uid', $absence)->whereNull('calendar_id')->first() ?? throw new NotFoundHttpException());
 
         return $this->fromToday();
     }
 
-    #[Adds('/houses/{house}/calendars', 'DiaryPage', 'Busy times out of a calendar', 'ReadCalendar')]
-    public function readCalendar(Requests\ReadCalendar $form, Absences $absences): JsonResponse
+    #[Operation('Busy times out of a calendar')]
+    public function readCalendar(Requests\ReadCalendar $form, Absences $absences): DiaryPage
     {
         $absences->read($form->string('called')->trim()->toString(), $form->string('ics')->toString());
 
         return $this->fromToday();
     }
 
-    #[Removes('/houses/{house}/calendars/{calendar}', 'DiaryPage', 'Forget a calendar')]
-    public function forgetCalendar(string $calendar, Absences $absences): JsonResponse
+    #[Operation('Forget a calendar')]
+    public function forgetCalendar(string $calendar, Absences $absences): DiaryPage
     {
         $absences->forget(BusyCalendar::query()->where('uid', $calendar)->first() ?? throw new NotFoundHttpException());
 
         return $this->fromToday();
     }
 
-    #[Adds('/houses/{house}/diary/seen', 'DiaryPage', 'What moved has been seen')]
-    public function seen(): JsonResponse
+    #[Operation('What moved has been seen')]
+    public function seen(): DiaryPage
     {
         DiaryMove::query()->delete();
 
         return $this->fromToday();
     }
 
-    private function fromToday(): JsonResponse
+    private function fromToday(): DiaryPage
     {
-        return $this->json($this->words->page($this->kitchens->now()->setTime(0, 0)));
+        return $this->words->page($this->kitchens->now()->setTime(0, 0));
     }
 
     private function calendar(string $text): Response

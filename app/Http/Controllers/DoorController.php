@@ -8,17 +8,14 @@ use App\Http\Requests;
 use App\Models\House;
 use App\Models\Membership;
 use App\Models\User;
-use App\OpenApi\Adds;
-use App\OpenApi\Edits;
-use App\OpenApi\Reads;
-use App\OpenApi\Removes;
-use App\OpenApi\Sets;
+use App\OpenApi\Operation;
 use App\Pages\Door\DoorPresenter;
-use App\Responses\HouseLink;
-use App\Responses\InviteView;
-use App\Responses\Me;
-use Illuminate\Http\JsonResponse;
+use App\Responses\Door\DoorExample;
+use App\Responses\Door\HouseLink;
+use App\Responses\Door\InviteView;
+use App\Responses\Door\Me;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -27,20 +24,20 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** Coming in and going out: accounts, sessions, passwords, invitations. */
 final class DoorController extends Controller
 {
-    #[Reads('/me', 'Me', 'Who is signed in')]
-    public function me(Request $request): JsonResponse
+    #[Operation('Who is signed in')]
+    public function me(Request $request): Me
     {
-        return $this->json($this->shape($request->user()));
+        return $this->shape($request->user());
     }
 
-    #[Reads('/example', 'DoorExample', 'One making, for the picture at the door')]
-    public function example(DoorPresenter $words): JsonResponse
+    #[Operation('One making, for the picture at the door')]
+    public function example(DoorPresenter $words): DoorExample
     {
-        return $this->json($words->example());
+        return $words->example();
     }
 
-    #[Adds('/accounts', 'Me', 'Make an account, with a house of its own when one is named', 'MakeAccount')]
-    public function makeAccount(Requests\MakeAccount $form, CreateHouse $createHouse): JsonResponse
+    #[Operation('Make an account, with a house of its own when one is named')]
+    public function makeAccount(Requests\MakeAccount $form, CreateHouse $createHouse): Me
     {
         $user = DB::transaction(function () use ($form, $createHouse): User {
             $user = User::query()->create([
@@ -63,8 +60,8 @@ final class DoorController extends Controller
         return $this->signedIn($form, $user);
     }
 
-    #[Adds('/session', 'Me', 'Sign in', 'SignIn')]
-    public function signIn(Requests\SignIn $form): JsonResponse
+    #[Operation('Sign in')]
+    public function signIn(Requests\SignIn $form): Me
     {
         $right = Auth::attempt([
             'email' => $form->string('email')->lower()->toString(),
@@ -81,8 +78,8 @@ final class DoorController extends Controller
         return $this->signedIn($form, $user);
     }
 
-    #[Removes('/session', '', 'Sign out')]
-    public function signOut(Request $request): JsonResponse
+    #[Operation('Sign out')]
+    public function signOut(Request $request): Response
     {
         Auth::logout();
         $request->session()->invalidate();
@@ -91,8 +88,8 @@ final class DoorController extends Controller
         return $this->nothing();
     }
 
-    #[Adds('/demo', 'Me', 'Enter Skerry House')]
-    public function enterDemo(Request $request): JsonResponse
+    #[Operation('Enter Skerry House')]
+    public function enterDemo(Request $request): Me
     {
         $keeper =
             config('kettle.demo') !== true
@@ -108,8 +105,8 @@ final class DoorController extends Controller
         return $this->signedIn($request, $keeper);
     }
 
-    #[Sets('/me/password', '', 'Change one\'s password; other devices are signed out', 'ChangePassword')]
-    public function changePassword(Requests\ChangePassword $form): JsonResponse
+    #[Operation('Change one\'s password; other devices are signed out')]
+    public function changePassword(Requests\ChangePassword $form): Response
     {
         $user = $this->user($form);
         $user->update(['password' => $form->string('password')->toString()]);
@@ -122,8 +119,8 @@ final class DoorController extends Controller
         return $this->nothing();
     }
 
-    #[Edits('/me', 'Me', 'Change one\'s name and what one likes to see', 'ChangeMe')]
-    public function changeMe(Requests\ChangeMe $form): JsonResponse
+    #[Operation('Change one\'s name and what one likes to see')]
+    public function changeMe(Requests\ChangeMe $form): Me
     {
         $user = $this->user($form);
         $user->update([
@@ -131,47 +128,47 @@ final class DoorController extends Controller
             'prefs' => [...$user->prefs, ...$form->only(['temperature', 'amounts'])],
         ]);
 
-        return $this->json($this->shape($user));
+        return $this->shape($user);
     }
 
-    #[Adds('/houses', 'Me', 'Make another house', 'MakeHouse')]
-    public function makeHouse(Requests\MakeHouse $form, CreateHouse $createHouse): JsonResponse
+    #[Operation('Make another house')]
+    public function makeHouse(Requests\MakeHouse $form, CreateHouse $createHouse): Me
     {
         /** @var array<string, mixed> $settings */
         $settings = $form->validated();
         $createHouse($this->user($form), $settings);
 
-        return $this->json($this->shape($this->user($form)));
+        return $this->shape($this->user($form));
     }
 
-    #[Reads('/invitations/{token}', 'InviteView', 'What an invitation offers')]
-    public function invitation(string $token, Links $links): JsonResponse
+    #[Operation('What an invitation offers')]
+    public function invitation(string $token, Links $links): InviteView
     {
         $invitation = $links->invitation($token);
 
-        return $this->json(new InviteView($invitation->house->name, $invitation->role->value));
+        return new InviteView($invitation->house->name, $invitation->role->value);
     }
 
-    #[Adds('/invitations/{token}', 'Me', 'Accept an invitation')]
-    public function accept(Request $request, string $token, Links $links): JsonResponse
+    #[Operation('Accept an invitation')]
+    public function accept(Request $request, string $token, Links $links): Me
     {
         $links->accept($token, $this->user($request));
 
-        return $this->json($this->shape($this->user($request)));
+        return $this->shape($this->user($request));
     }
 
-    #[Adds('/resets/{token}', 'Me', 'Set a new password by a link', 'NewPassword')]
-    public function reset(Requests\NewPassword $form, string $token, Links $links): JsonResponse
+    #[Operation('Set a new password by a link')]
+    public function reset(Requests\NewPassword $form, string $token, Links $links): Me
     {
         return $this->signedIn($form, $links->useReset($token, $form->string('password')->toString()));
     }
 
-    private function signedIn(Request $request, User $user): JsonResponse
+    private function signedIn(Request $request, User $user): Me
     {
         Auth::login($user);
         $request->session()->regenerate();
 
-        return $this->json($this->shape($user));
+        return $this->shape($user);
     }
 
     private function shape(mixed $user): Me

@@ -5,6 +5,7 @@ namespace App\Http\Controllers;
 use App\Actions\Clash;
 use App\Actions\Diary\FollowAvailability;
 use App\Actions\Houses\ExportHouse;
+use App\Actions\Houses\Imported;
 use App\Actions\Houses\ImportHouse;
 use App\House\KitchenFactory;
 use App\Http\Requests;
@@ -12,11 +13,9 @@ use App\Models\BottleSize;
 use App\Models\House;
 use App\Models\Jar;
 use App\Models\Tenancy\CurrentHouse;
-use App\OpenApi\Adds;
-use App\OpenApi\Edits;
-use App\OpenApi\Reads;
-use App\OpenApi\Removes;
+use App\OpenApi\Operation;
 use App\Pages\House\HousePage;
+use App\Responses\House\HouseView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
@@ -38,14 +37,14 @@ final class HouseController extends Controller
         private readonly HousePage $page,
     ) {}
 
-    #[Reads('/houses/{house}', 'HouseView', 'A house\'s settings')]
-    public function show(): JsonResponse
+    #[Operation('A house\'s settings')]
+    public function show(): HouseView
     {
-        return $this->json($this->page->view());
+        return $this->page->view();
     }
 
-    #[Edits('/houses/{house}', 'HouseView', 'Change a house\'s settings', 'EditHouse')]
-    public function edit(Requests\EditHouse $form): JsonResponse
+    #[Operation('Change a house\'s settings')]
+    public function edit(Requests\EditHouse $form): HouseView
     {
         $home = $this->home($form);
         self::checkAvailability(
@@ -68,11 +67,11 @@ final class HouseController extends Controller
             );
         }
 
-        return $this->json($this->page->view());
+        return $this->page->view();
     }
 
-    #[Adds('/houses/{house}/jars', 'HouseView', 'Add a jar size', 'AddJar')]
-    public function addJar(Requests\AddJar $form): JsonResponse
+    #[Operation('Add a jar size')]
+    public function addJar(Requests\AddJar $form): HouseView
     {
         $reader = $this->kitchens->plain()->reader();
         $jar = CoreJar::measured(
@@ -90,20 +89,20 @@ final class HouseController extends Controller
             'kind' => $jar->kind,
         ]);
 
-        return $this->json($this->page->view());
+        return $this->page->view();
     }
 
-    #[Removes('/houses/{house}/jars/{jar}', 'HouseView', 'Take a jar size off the list')]
-    public function removeJar(string $jar): JsonResponse
+    #[Operation('Take a jar size off the list')]
+    public function removeJar(string $jar): HouseView
     {
         $found = Jar::query()->where('uid', $jar)->first() ?? throw new NotFoundHttpException();
         $found->delete();
 
-        return $this->json($this->page->view());
+        return $this->page->view();
     }
 
-    #[Adds('/houses/{house}/bottles', 'HouseView', 'Add a bottle size', 'AddBottle')]
-    public function addBottle(Requests\AddBottle $form): JsonResponse
+    #[Operation('Add a bottle size')]
+    public function addBottle(Requests\AddBottle $form): HouseView
     {
         $ml = $this->kitchens
             ->plain()
@@ -115,19 +114,19 @@ final class HouseController extends Controller
             'capacity_ml' => $ml,
         ]);
 
-        return $this->json($this->page->view());
+        return $this->page->view();
     }
 
-    #[Removes('/houses/{house}/bottles/{bottle}', 'HouseView', 'Take a bottle size off the list')]
-    public function removeBottle(string $bottle): JsonResponse
+    #[Operation('Take a bottle size off the list')]
+    public function removeBottle(string $bottle): HouseView
     {
         $found = BottleSize::query()->where('uid', $bottle)->first() ?? throw new NotFoundHttpException();
         $found->delete();
 
-        return $this->json($this->page->view());
+        return $this->page->view();
     }
 
-    #[Reads('/houses/{house}/export', 'application/json', 'Everything of the house, as docs/formats/house.schema.json')]
+    #[Operation('Everything of the house, as docs/formats/house.schema.json', gives: 'application/json')]
     public function export(ExportHouse $export): JsonResponse
     {
         $name = Str::slug($this->current->house()->name).'-'.Carbon::now()->format('Y-m-d').'.json';
@@ -142,10 +141,10 @@ final class HouseController extends Controller
         );
     }
 
-    #[Adds('/houses/{house}/import', 'Imported', 'Take an exported house in; what is here already stays as it is')]
-    public function import(Request $request, ImportHouse $import): JsonResponse
+    #[Operation('Take an exported house in; what is here already stays as it is')]
+    public function import(Request $request, ImportHouse $import): Imported
     {
-        return $this->json($import($request->getContent()));
+        return $import($request->getContent());
     }
 
     /** @return array<string, mixed> */

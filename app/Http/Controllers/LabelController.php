@@ -12,11 +12,10 @@ use App\Labels\SimulatedLabelPrinter;
 use App\Models\Batch;
 use App\Models\Bottle;
 use App\Models\Tenancy\CurrentHouse;
-use App\OpenApi\Reads;
-use App\OpenApi\Sets;
+use App\OpenApi\Operation;
 use App\Pages\Press\LabelPresenter;
-use App\Responses\CardView;
-use Illuminate\Http\JsonResponse;
+use App\Responses\Bench\CardView;
+use App\Responses\Press\LabelPage;
 use Illuminate\Http\Response;
 use Kettle\Diary\DiaryException;
 use Kettle\Material\Tables;
@@ -34,14 +33,14 @@ final class LabelController extends Controller
         private readonly Tables $tables,
     ) {}
 
-    #[Reads('/houses/{house}/batches/{batch}/label', 'LabelPage', 'A batch’s label: sheet, fields, what it says and what it lacks')]
-    public function show(Batch $batch): JsonResponse
+    #[Operation('A batch’s label: sheet, fields, what it says and what it lacks')]
+    public function show(Batch $batch): LabelPage
     {
-        return $this->json($this->words->page($batch, $batch->bottles()->count()));
+        return $this->words->page($batch, $batch->bottles()->count());
     }
 
-    #[Sets('/houses/{house}/batches/{batch}/label', 'LabelPage', 'Set a batch’s label', 'SetLabel')]
-    public function set(Requests\SetLabel $form, Batch $batch): JsonResponse
+    #[Operation('Set a batch’s label')]
+    public function set(Requests\SetLabel $form, Batch $batch): LabelPage
     {
         $label = [
             'size' => $form->string('size')->toString(),
@@ -67,7 +66,7 @@ final class LabelController extends Controller
         return $this->show($batch);
     }
 
-    #[Reads('/houses/{house}/batches/{batch}/tag.pdf', 'application/pdf', 'The jar tag')]
+    #[Operation('The jar tag', gives: 'application/pdf')]
     public function tag(Batch $batch): Response
     {
         return $this->pdf(
@@ -76,7 +75,7 @@ final class LabelController extends Controller
         );
     }
 
-    #[Reads('/houses/{house}/batches/{batch}/labels.pdf', 'application/pdf', 'A label for each bottle')]
+    #[Operation('A label for each bottle', gives: 'application/pdf')]
     public function labels(Batch $batch): Response
     {
         return $this->pdf(
@@ -92,7 +91,7 @@ final class LabelController extends Controller
         );
     }
 
-    #[Reads('/houses/{house}/batches/{batch}/labels.png', 'image/png', 'What the simulated label printer gives')]
+    #[Operation('What the simulated label printer gives', gives: 'image/png')]
     public function printed(Batch $batch, SimulatedLabelPrinter $printer): Response
     {
         $bottles = array_slice($this->bottles($batch), 0, SimulatedLabelPrinter::MOST);
@@ -104,13 +103,13 @@ final class LabelController extends Controller
         ]);
     }
 
-    #[Reads('/houses/{house}/batches/{batch}/card', 'CardView', 'The kitchen card of a batch')]
-    public function card(Batch $batch): JsonResponse
+    #[Operation('The kitchen card of a batch')]
+    public function card(Batch $batch): CardView
     {
-        return $this->json($this->cardOf($batch));
+        return $this->cardOf($batch);
     }
 
-    #[Reads('/houses/{house}/batches/{batch}/card.pdf', 'application/pdf', 'The kitchen card of a batch, to print')]
+    #[Operation('The kitchen card of a batch, to print', gives: 'application/pdf')]
     public function cardPdf(Batch $batch, CardSheet $sheet): Response
     {
         return $this->pdf($sheet->of($this->cardOf($batch)), "{$batch->code}-card.pdf");
@@ -121,7 +120,7 @@ final class LabelController extends Controller
         return CardView::of(KitchenCard::of($batch->plan->document), $batch->code);
     }
 
-    #[Reads('/houses/{house}/batches/{batch}/code.svg', 'image/svg+xml', 'The 2D code that opens the batch')]
+    #[Operation('The 2D code that opens the batch', gives: 'image/svg+xml')]
     public function code(Batch $batch): Response
     {
         return new Response(LabelSheet::code($this->address($batch)), 200, ['Content-Type' => 'image/svg+xml']);

@@ -9,16 +9,12 @@ use App\Models\Invitation;
 use App\Models\Membership;
 use App\Models\Tenancy\CurrentHouse;
 use App\Models\Tenancy\Role;
-use App\OpenApi\Adds;
-use App\OpenApi\Edits;
-use App\OpenApi\Reads;
-use App\OpenApi\Removes;
+use App\OpenApi\Operation;
 use App\Pages\House\PeoplePage;
-use App\Responses\Invite;
-use App\Responses\Link;
-use App\Responses\People;
+use App\Responses\House\Invite;
+use App\Responses\House\Link;
+use App\Responses\House\People;
 use Illuminate\Auth\Access\AuthorizationException;
-use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -29,65 +25,61 @@ final class PeopleController extends Controller
 {
     public function __construct(private readonly CurrentHouse $current, private readonly Links $links, private readonly PeoplePage $page) {}
 
-    #[Reads('/houses/{house}/people', 'People', 'Who is of the house')]
-    public function index(Request $request): JsonResponse
+    #[Operation('Who is of the house')]
+    public function index(Request $request): People
     {
-        return $this->json($this->page->for($this->user($request)));
+        return $this->page->for($this->user($request));
     }
 
-    #[Edits('/houses/{house}/people/{person}', 'People', 'Give somebody another part', 'ChangeRole')]
-    public function changeRole(Requests\ChangeRole $form, string $person): JsonResponse
+    #[Operation('Give somebody another part')]
+    public function changeRole(Requests\ChangeRole $form, string $person): People
     {
         $membership = $this->membership($person);
         $this->keepAKeeper($membership, Role::from($form->string('role')->toString()));
         $membership->update(['role' => $form->string('role')->toString()]);
 
-        return $this->json($this->page->for($this->user($form)));
+        return $this->page->for($this->user($form));
     }
 
-    #[Removes('/houses/{house}/people/{person}', 'People', 'Take somebody off; their entries stay')]
-    public function remove(Request $request, string $person): JsonResponse
+    #[Operation('Take somebody off; their entries stay')]
+    public function remove(Request $request, string $person): People
     {
         $membership = $this->membership($person);
         $this->keepAKeeper($membership, null);
         $membership->delete();
 
-        return $this->json($this->page->for($this->user($request)));
+        return $this->page->for($this->user($request));
     }
 
-    #[Adds('/houses/{house}/people/{person}/reset', 'Link', 'A new-password link for somebody, to pass on')]
-    public function reset(Request $request, string $person): JsonResponse
+    #[Operation('A new-password link for somebody, to pass on')]
+    public function reset(Request $request, string $person): Link
     {
         $membership = $this->membership($person);
         if ($this->current->house()->is_demo || ! $this->links->mayReset($this->user($request), $membership->user)) {
             throw new AuthorizationException();
         }
 
-        return $this->json(
-            new Link(
-                url('/new-password/'.$this->links->reset($membership->user)),
-                $this->page->until(Carbon::now()->addHours((int) config('kettle.reset_hours'))),
-            ),
+        return new Link(
+            url('/new-password/'.$this->links->reset($membership->user)),
+            $this->page->until(Carbon::now()->addHours((int) config('kettle.reset_hours'))),
         );
     }
 
-    #[Adds('/houses/{house}/invitations', 'Invite', 'Ask somebody in, by a link to pass on', 'AskIn')]
-    public function invite(Requests\AskIn $form): JsonResponse
+    #[Operation('Ask somebody in, by a link to pass on')]
+    public function invite(Requests\AskIn $form): Invite
     {
         [$invitation, $token] = $this->links->invite(Role::from($form->string('role')->toString()), $this->user($form));
 
-        return $this->json(
-            new Invite($invitation->uid, $invitation->role->value, $this->page->until($invitation->expires_at), url('/join/'.$token)),
-        );
+        return new Invite($invitation->uid, $invitation->role->value, $this->page->until($invitation->expires_at), url('/join/'.$token));
     }
 
-    #[Removes('/houses/{house}/invitations/{invitation}', 'People', 'Withdraw an invitation')]
-    public function withdraw(Request $request, string $invitation): JsonResponse
+    #[Operation('Withdraw an invitation')]
+    public function withdraw(Request $request, string $invitation): People
     {
         $found = Invitation::query()->where('uid', $invitation)->first() ?? throw new NotFoundHttpException();
         $found->delete();
 
-        return $this->json($this->page->for($this->user($request)));
+        return $this->page->for($this->user($request));
     }
 
     private function membership(string $person): Membership

@@ -11,15 +11,19 @@ use App\Actions\Batches\NoteFault;
 use App\Actions\Batches\UseBottle;
 use App\Http\Requests;
 use App\Models\Batch;
-use App\OpenApi\Adds;
-use App\OpenApi\Reads;
+use App\OpenApi\Operation;
 use App\Pages\Almanac\YieldPresenter;
 use App\Pages\Batch\BatchPage;
 use App\Pages\Batch\FaultPresenter;
 use App\Pages\Press\PressPresenter;
 use App\Pages\Press\ScalePresenter;
-use App\Responses\YieldList;
-use Illuminate\Http\JsonResponse;
+use App\Responses\Almanac\YieldList;
+use App\Responses\Almanac\YieldView;
+use App\Responses\Batch\BatchView;
+use App\Responses\Batch\FaultsFound;
+use App\Responses\Batch\FaultSigns;
+use App\Responses\Press\FillingView;
+use App\Responses\Press\ScaleView;
 use Illuminate\Http\Request;
 use Kettle\Diary\DiaryException;
 use Kettle\Diary\Stage;
@@ -31,16 +35,16 @@ final class PressController extends Controller
 {
     public function __construct(private readonly BatchPage $page) {}
 
-    #[Adds('/houses/{house}/batches/{batch}/decant', 'BatchView', 'Pour off the sediment', 'PourOff')]
-    public function decant(Requests\PourOff $form, Batch $batch, Decant $decant): JsonResponse
+    #[Operation('Pour off the sediment')]
+    public function decant(Requests\PourOff $form, Batch $batch, Decant $decant): BatchView
     {
         $decant($batch, $this->text($form->input('amount')), $form->boolean('again'), $this->text($form->input('note')));
 
         return $this->batch($batch);
     }
 
-    #[Adds('/houses/{house}/batches/{batch}/filling', 'FillingView', 'Which bottles leave the least over', 'AskFilling')]
-    public function filling(Requests\AskFilling $form, Batch $batch, PressPresenter $words): JsonResponse
+    #[Operation('Which bottles leave the least over')]
+    public function filling(Requests\AskFilling $form, Batch $batch, PressPresenter $words): FillingView
     {
         if (! in_array($batch->stage, [Stage::Settling, Stage::Poured], true)) {
             throw DiaryException::notOpen('bottle');
@@ -50,11 +54,11 @@ final class PressController extends Controller
             array_values((array) $form->input('fixed')),
         );
 
-        return $this->json($words->filling($batch, $fixed, $form->boolean('from_stores', true), $this->text($form->input('vitamin_e'))));
+        return $words->filling($batch, $fixed, $form->boolean('from_stores', true), $this->text($form->input('vitamin_e')));
     }
 
-    #[Adds('/houses/{house}/batches/{batch}/use', 'BatchView', 'Use, give away or throw away from a bottle', 'UseBottle')]
-    public function use(Requests\UseBottle $form, Batch $batch, UseBottle $use): JsonResponse
+    #[Operation('Use, give away or throw away from a bottle')]
+    public function use(Requests\UseBottle $form, Batch $batch, UseBottle $use): BatchView
     {
         $use(
             $batch,
@@ -67,16 +71,16 @@ final class PressController extends Controller
         return $this->batch($batch);
     }
 
-    #[Adds('/houses/{house}/batches/{batch}/check', 'BatchView', 'Smell what is bottled and hold it to the light', 'CheckBottles')]
-    public function check(Requests\CheckBottles $form, Batch $batch, CheckBottles $check): JsonResponse
+    #[Operation('Smell what is bottled and hold it to the light')]
+    public function check(Requests\CheckBottles $form, Batch $batch, CheckBottles $check): BatchView
     {
         $check($batch, (array) $form->input('answers'), $this->text($form->input('note')));
 
         return $this->batch($batch);
     }
 
-    #[Adds('/houses/{house}/batches/{batch}/keep', 'BatchView', 'Say where a batch stands, and its best-before is reckoned anew', 'Keep')]
-    public function store(Requests\ChangeStorage $form, Batch $batch, ChangeStorage $change): JsonResponse
+    #[Operation('Say where a batch stands, and its best-before is reckoned anew')]
+    public function store(Requests\ChangeStorage $form, Batch $batch, ChangeStorage $change): BatchView
     {
         $change(
             $batch,
@@ -90,86 +94,77 @@ final class PressController extends Controller
         return $this->batch($batch);
     }
 
-    #[Adds('/houses/{house}/batches/{batch}/purpose', 'BatchView', 'Put an oil to another purpose', 'ChangePurpose')]
-    public function purpose(Requests\ChangePurpose $form, Batch $batch, ChangePurpose $change): JsonResponse
+    #[Operation('Put an oil to another purpose')]
+    public function purpose(Requests\ChangePurpose $form, Batch $batch, ChangePurpose $change): BatchView
     {
         $change($batch, $form->string('purpose')->toString());
 
         return $this->batch($batch);
     }
 
-    #[Adds('/houses/{house}/batches/{batch}/acknowledge', 'BatchView', 'Say that a caution was read', 'AcknowledgeCaution')]
-    public function acknowledge(Requests\AcknowledgeCaution $form, Batch $batch, Acknowledge $acknowledge): JsonResponse
+    #[Operation('Say that a caution was read')]
+    public function acknowledge(Requests\AcknowledgeCaution $form, Batch $batch, Acknowledge $acknowledge): BatchView
     {
         $acknowledge($batch, $form->string('caution')->toString());
 
         return $this->batch($batch);
     }
 
-    #[
-        Adds(
-            '/houses/{house}/batches/{batch}/faults',
-            'FaultsFound',
-            'What is likely wrong with a batch, by what is seen and what its records say',
-            'FindFault',
-        ),
-    ]
-    public function faults(Requests\FindFault $form, Batch $batch, FaultPresenter $words): JsonResponse
+    #[Operation('What is likely wrong with a batch, by what is seen and what its records say')]
+    public function faults(Requests\FindFault $form, Batch $batch, FaultPresenter $words): FaultsFound
     {
-        return $this->json($words->found($this->signs($form), $batch));
+        return $words->found($this->signs($form), $batch);
     }
 
-    #[Adds('/houses/{house}/batches/{batch}/faults/note', 'BatchView', 'Enter in the logbook what was seen to be wrong', 'FindFault')]
-    public function noteFault(Requests\FindFault $form, Batch $batch, NoteFault $note): JsonResponse
+    #[Operation('Enter in the logbook what was seen to be wrong')]
+    public function noteFault(Requests\FindFault $form, Batch $batch, NoteFault $note): BatchView
     {
         $note($batch, $this->signs($form), $this->text($form->input('note')));
 
         return $this->batch($batch);
     }
 
-    #[Reads('/houses/{house}/faults', 'FaultSigns', 'What may be seen or smelled')]
-    public function faultSigns(FaultPresenter $words): JsonResponse
+    #[Operation('What may be seen or smelled')]
+    public function faultSigns(FaultPresenter $words): FaultSigns
     {
-        return $this->json($words->signs());
+        return $words->signs();
     }
 
-    #[Adds('/houses/{house}/faults', 'FaultsFound', 'What is likely wrong, by what is seen alone', 'FindFault')]
-    public function faultsOfAnything(Requests\FindFault $form, FaultPresenter $words): JsonResponse
+    #[Operation('What is likely wrong, by what is seen alone')]
+    public function faultsOfAnything(Requests\FindFault $form, FaultPresenter $words): FaultsFound
     {
-        return $this->json($words->found($this->signs($form), null));
+        return $words->found($this->signs($form), null);
     }
 
-    #[Reads('/houses/{house}/yields', 'YieldList', 'What the house has learned of its yields')]
-    public function yields(YieldPresenter $words): JsonResponse
+    #[Operation('What the house has learned of its yields')]
+    public function yields(YieldPresenter $words): YieldList
     {
-        return $this->json(new YieldList($words->lines()));
+        return new YieldList($words->lines());
     }
 
-    #[Reads('/houses/{house}/yields/one', 'YieldView', 'How one figure narrowed', ['form', 'way'])]
-    public function oneYield(Request $request, YieldPresenter $words): JsonResponse
+    #[Operation('How one figure narrowed', query: ['form', 'way'])]
+    public function oneYield(Request $request, YieldPresenter $words): YieldView
     {
         $way = $this->asked($request, 'way');
         if (! in_array($way, Uptake::WAYS, true)) {
             throw new YieldException('unknown', 'Herb is drained, squeezed or pressed.', 'way');
         }
 
-        return $this->json($words->view(mb_substr($this->asked($request, 'form'), 0, 60), $way));
+        return $words->view(mb_substr($this->asked($request, 'form'), 0, 60), $way);
     }
 
-    #[Reads('/houses/{house}/scale', 'ScaleView', 'What the simulated scale shows')]
-    public function scale(ScalePresenter $scale): JsonResponse
+    #[Operation('What the simulated scale shows')]
+    public function scale(ScalePresenter $scale): ScaleView
     {
-        return $this->json($scale->look());
+        return $scale->look();
     }
 
-    #[Adds('/houses/{house}/scale', 'ScaleView', 'Put something on the simulated scale, or take it off', 'UseScale')]
-    public function useScale(Requests\UseScale $form, ScalePresenter $scale): JsonResponse
+    #[Operation('Put something on the simulated scale, or take it off')]
+    public function useScale(Requests\UseScale $form, ScalePresenter $scale): ScaleView
     {
         $uid = $this->text($form->input('batch'));
 
-        return $this->json(
-            $scale->do($form->string('do')->toString(), $uid === null ? null : Batch::query()->where('uid', $uid)->firstOrFail()),
-        );
+        return $scale->do($form->string('do')->toString(), $uid === null ? null : Batch::query()->where('uid', $uid)->firstOrFail());
     }
 
     /** @return list<string> */
@@ -178,9 +173,9 @@ final class PressController extends Controller
         return array_values(array_unique(array_filter((array) $form->input('signs'), 'is_string')));
     }
 
-    private function batch(Batch $batch): JsonResponse
+    private function batch(Batch $batch): BatchView
     {
-        return $this->json($this->page->of($batch));
+        return $this->page->of($batch);
     }
 
     private function text(mixed $value): ?string

@@ -10,8 +10,9 @@ use App\Models\Probe;
 use App\Models\StoveProbe;
 use App\Models\StoveSession;
 use App\Models\Tenancy\CurrentHouse;
-use App\OpenApi\Adds;
+use App\OpenApi\Operation;
 use App\Pages\Stove\StovePresenter;
+use App\Responses\Stove\ReadingsTaken;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\RateLimiter;
 
@@ -21,8 +22,8 @@ final class ReadingsController extends Controller
     /** Wrong keys from one address in a minute, before it is told to wait. */
     private const WRONG = 30;
 
-    #[Adds('/readings', 'ReadingsTaken', 'Readings of a thermometer, with its key as a bearer token', 'SendReadings')]
-    public function take(SendReadings $form, CurrentHouse $current, TakeReadings $take, StovePresenter $page): JsonResponse
+    #[Operation('Readings of a thermometer, with its key as a bearer token')]
+    public function take(SendReadings $form, CurrentHouse $current, TakeReadings $take, StovePresenter $page): ReadingsTaken|JsonResponse
     {
         $key = (string) $form->bearerToken();
         $probe = $key === '' ? null : Probe::query()->withoutGlobalScope('house')->where('key_hash', hash('sha256', $key))->first();
@@ -44,7 +45,7 @@ final class ReadingsController extends Controller
             $probe,
             $take,
             $page,
-        ): JsonResponse {
+        ): ReadingsTaken|JsonResponse {
             $standing = StoveProbe::query()->where('probe_id', $probe->id)->orderByDesc('stove_session_id')->first();
             $session =
                 $standing === null
@@ -68,7 +69,7 @@ final class ReadingsController extends Controller
                 );
             }
 
-            return $this->json($page->taken($took));
+            return $page->taken($took);
         });
     }
 }

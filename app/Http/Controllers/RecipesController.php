@@ -6,13 +6,14 @@ use App\Actions\Recipes\SaveRecipe;
 use App\House\KitchenFactory;
 use App\Http\Requests;
 use App\Models\Recipe;
-use App\OpenApi\Adds;
-use App\OpenApi\Edits;
-use App\OpenApi\Reads;
-use App\OpenApi\Removes;
+use App\OpenApi\Operation;
 use App\Pages\Recipes\RecipePresenter;
+use App\Responses\Recipes\ReadRecipeView;
+use App\Responses\Recipes\RecipeList;
+use App\Responses\Recipes\RecipeView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use Kettle\Ask\Questions;
 use Kettle\Recipe\Planning;
@@ -29,20 +30,20 @@ final class RecipesController extends Controller
         private readonly RecipePresenter $page,
     ) {}
 
-    #[Reads('/houses/{house}/recipes', 'RecipeList', 'The recipes of the house', ['q'])]
-    public function index(Request $request): JsonResponse
+    #[Operation('The recipes of the house', query: ['q'])]
+    public function index(Request $request): RecipeList
     {
-        return $this->json($this->page->list(mb_substr(trim($this->asked($request, 'q')), 0, 80)));
+        return $this->page->list(mb_substr(trim($this->asked($request, 'q')), 0, 80));
     }
 
-    #[Reads('/houses/{house}/recipes/{recipe}', 'RecipeView', 'A recipe and its versions')]
-    public function show(Recipe $recipe): JsonResponse
+    #[Operation('A recipe and its versions')]
+    public function show(Recipe $recipe): RecipeView
     {
         return $this->recipe($recipe);
     }
 
-    #[Adds('/houses/{house}/recipes', 'RecipeView', 'Keep a wish under a name', 'KeepRecipe')]
-    public function save(Requests\SaveRecipe $form): JsonResponse
+    #[Operation('Keep a wish under a name')]
+    public function save(Requests\SaveRecipe $form): RecipeView
     {
         return $this->recipe(
             $this->recipes->add(
@@ -53,8 +54,8 @@ final class RecipesController extends Controller
         );
     }
 
-    #[Edits('/houses/{house}/recipes/{recipe}', 'RecipeView', 'Keep a new version', 'EditRecipe')]
-    public function edit(Requests\EditRecipe $form, Recipe $recipe): JsonResponse
+    #[Operation('Keep a new version')]
+    public function edit(Requests\EditRecipe $form, Recipe $recipe): RecipeView
     {
         return $this->recipe(
             $this->recipes->edit(
@@ -67,27 +68,21 @@ final class RecipesController extends Controller
         );
     }
 
-    #[Removes('/houses/{house}/recipes/{recipe}', '', 'Take a recipe off the list')]
-    public function remove(Recipe $recipe): JsonResponse
+    #[Operation('Take a recipe off the list')]
+    public function remove(Recipe $recipe): Response
     {
         $recipe->delete();
 
         return $this->nothing();
     }
 
-    #[Adds('/houses/{house}/recipes/read', 'ReadRecipeView', 'Read a recipe however it is written; nothing is kept', 'ReadRecipe')]
-    public function read(Requests\ReadRecipe $form, Questions $questions): JsonResponse
+    #[Operation('Read a recipe however it is written; nothing is kept')]
+    public function read(Requests\ReadRecipe $form, Questions $questions): ReadRecipeView
     {
-        return $this->json($this->page->read($questions->recipes()->read($form->string('text')->toString(), $this->kitchens->plain())));
+        return $this->page->read($questions->recipes()->read($form->string('text')->toString(), $this->kitchens->plain()));
     }
 
-    #[
-        Reads(
-            '/houses/{house}/recipes/{recipe}/recipe.json',
-            'application/json',
-            'A recipe as our own file, docs/formats/recipe.schema.json',
-        ),
-    ]
+    #[Operation('A recipe as our own file, docs/formats/recipe.schema.json', gives: 'application/json')]
     public function file(Recipe $recipe): JsonResponse
     {
         return $this->download(
@@ -98,7 +93,7 @@ final class RecipesController extends Controller
         );
     }
 
-    #[Reads('/houses/{house}/recipes/{recipe}/recipe.jsonld', 'application/ld+json', 'A recipe as schema.org Recipe')]
+    #[Operation('A recipe as schema.org Recipe', gives: 'application/ld+json')]
     public function schemaOrg(Recipe $recipe): JsonResponse
     {
         $kitchen = $this->kitchens->forWish($recipe->newest->wish);
@@ -125,8 +120,8 @@ final class RecipesController extends Controller
         );
     }
 
-    private function recipe(Recipe $recipe): JsonResponse
+    private function recipe(Recipe $recipe): RecipeView
     {
-        return $this->json($this->page->view($recipe));
+        return $this->page->view($recipe);
     }
 }

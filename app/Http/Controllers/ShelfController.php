@@ -2,9 +2,11 @@
 
 namespace App\Http\Controllers;
 
-use App\OpenApi\Reads;
+use App\OpenApi\Operation;
 use App\Pages\Shelf\ShelfPage;
-use Illuminate\Http\JsonResponse;
+use App\Responses\Press\PressList;
+use App\Responses\Shelf\FoundList;
+use App\Responses\Shelf\Shelf;
 use Illuminate\Http\Request;
 
 /** Every jar, a page of each board at a time; what wants the press; and the find box. */
@@ -12,21 +14,21 @@ final class ShelfController extends Controller
 {
     public function __construct(private readonly ShelfPage $page) {}
 
-    #[Reads('/houses/{house}/shelf', 'Shelf', 'Every jar', ['part', 'after'])]
-    public function show(Request $request): JsonResponse
+    #[Operation('Every jar', query: ['part', 'after'])]
+    public function show(Request $request): Shelf
     {
-        return $this->json($this->page->boards($this->asked($request, 'part'), $this->asked($request, 'after')));
+        return $this->page->boards($this->asked($request, 'part'), $this->asked($request, 'after'));
     }
 
-    #[Reads('/houses/{house}/press', 'PressList', 'What wants the press')]
-    public function press(): JsonResponse
+    #[Operation('What wants the press')]
+    public function press(): PressList
     {
-        return $this->json($this->page->press());
+        return $this->page->press();
     }
 
-    #[Reads('/houses/{house}/find', 'FoundList', 'Find a jar or a plant', ['q'])]
-    public function find(Request $request): JsonResponse
+    #[Operation('Find a jar or a plant', query: ['q'])]
+    public function find(Request $request): FoundList
     {
-        return $this->json($this->page->find($this->asked($request, 'q')));
+        return $this->page->find($this->asked($request, 'q'));
     }
 }

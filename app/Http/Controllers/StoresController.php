@@ -3,21 +3,20 @@
 namespace App\Http\Controllers;
 
 use App\Actions\Stores\CheckLot;
+use App\Actions\Stores\CsvPreview;
 use App\Actions\Stores\LotsCsv;
 use App\Actions\Stores\SaveLot;
 use App\Files\CsvException;
 use App\Http\Requests;
 use App\Models\Lot;
-use App\OpenApi\Adds;
-use App\OpenApi\Edits;
-use App\OpenApi\Reads;
-use App\OpenApi\Removes;
+use App\OpenApi\Operation;
 use App\Pages\Stores\StoresPresenter;
-use App\Responses\LotKindTab;
-use App\Responses\StoresPage;
+use App\Responses\Stores\LotDetail;
+use App\Responses\Stores\LotKindTab;
+use App\Responses\Stores\StoresPage;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Kettle\Stores\LotKind;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
@@ -30,8 +29,8 @@ final class StoresController extends Controller
 
     public function __construct(private readonly StoresPresenter $words, private readonly SaveLot $keep) {}
 
-    #[Reads('/houses/{house}/stores', 'StoresPage', 'A page of Stores', ['kind', 'q', 'page', 'used'])]
-    public function index(Request $request): JsonResponse
+    #[Operation('A page of Stores', query: ['kind', 'q', 'page', 'used'])]
+    public function index(Request $request): StoresPage
     {
         $kind = LotKind::tryFrom($this->asked($request, 'kind'));
         $asked = mb_substr(trim($this->asked($request, 'q')), 0, 80);
@@ -56,60 +55,58 @@ final class StoresController extends Controller
         $total = $query->count();
         $lots = $query->orderBy('called')->orderBy('best_before')->orderBy('id')->forPage($page, self::PAGE)->get();
 
-        return $this->json(
-            new StoresPage(
-                array_map(
-                    fn (string $id, string $name) => new LotKindTab($id, $name, (int) ($counts[$id] ?? 0)),
-                    array_keys(self::NAMES),
-                    self::NAMES,
-                ),
-                array_values($lots->map($this->words->view(...))->all()),
-                $total,
-                $page,
-                max(1, (int) ceil($total / self::PAGE)),
+        return new StoresPage(
+            array_map(
+                fn (string $id, string $name) => new LotKindTab($id, $name, (int) ($counts[$id] ?? 0)),
+                array_keys(self::NAMES),
+                self::NAMES,
             ),
+            array_values($lots->map($this->words->view(...))->all()),
+            $total,
+            $page,
+            max(1, (int) ceil($total / self::PAGE)),
         );
     }
 
-    #[Reads('/houses/{house}/lots/{lot}', 'LotDetail', 'A lot')]
-    public function show(Lot $lot): JsonResponse
+    #[Operation('A lot')]
+    public function show(Lot $lot): LotDetail
     {
         return $this->lot($lot);
     }
 
-    #[Adds('/houses/{house}/lots', 'LotDetail', 'Take a lot into Stores', 'AddLot')]
-    public function add(Requests\AddLot $form): JsonResponse
+    #[Operation('Take a lot into Stores')]
+    public function add(Requests\AddLot $form): LotDetail
     {
         return $this->lot($this->keep->add((array) $form->input('lot')));
     }
 
-    #[Edits('/houses/{house}/lots/{lot}', 'LotDetail', 'Change what is known of a lot', 'EditLot')]
-    public function edit(Requests\EditLot $form, Lot $lot): JsonResponse
+    #[Operation('Change what is known of a lot')]
+    public function edit(Requests\EditLot $form, Lot $lot): LotDetail
     {
         return $this->lot($this->keep->edit($lot, (array) $form->input('lot'), $form->integer('version')));
     }
 
-    #[Removes('/houses/{house}/lots/{lot}', '', 'Take a lot out of Stores; the batches made from it still know it')]
-    public function remove(Lot $lot): JsonResponse
+    #[Operation('Take a lot out of Stores; the batches made from it still know it')]
+    public function remove(Lot $lot): Response
     {
         $lot->delete();
 
         return $this->nothing();
     }
 
-    #[Adds('/houses/{house}/lots/{lot}/count', 'LotDetail', 'Say how much is left', 'CountLot')]
-    public function count(Requests\CountLot $form, Lot $lot): JsonResponse
+    #[Operation('Say how much is left')]
+    public function count(Requests\CountLot $form, Lot $lot): LotDetail
     {
         return $this->lot($this->keep->count($lot, $form->string('amount')->toString(), $form->string('note')->trim()->toString()));
     }
 
-    #[Adds('/houses/{house}/lots/{lot}/checks', 'LotDetail', 'Check how it smells and looks', 'CheckLot')]
-    public function check(Requests\CheckLot $form, Lot $lot, CheckLot $check): JsonResponse
+    #[Operation('Check how it smells and looks')]
+    public function check(Requests\CheckLot $form, Lot $lot, CheckLot $check): LotDetail
     {
         return $this->lot($check($lot, (array) $form->input('answers')));
     }
 
-    #[Reads('/houses/{house}/stores.csv', 'text/csv', 'Stores as CSV')]
+    #[Operation('Stores as CSV', gives: 'text/csv')]
     public function csv(LotsCsv $csv): StreamedResponse
     {
         return new StreamedResponse($csv->write(...), 200, [
@@ -118,16 +115,16 @@ final class StoresController extends Controller
         ]);
     }
 
-    #[Adds('/houses/{house}/stores/csv', 'CsvPreview', 'Take CSV into Stores, or only say what it would do', 'ReadCsv')]
-    public function takeCsv(Requests\ReadCsv $form, LotsCsv $csv): JsonResponse
+    #[Operation('Take CSV into Stores, or only say what it would do')]
+    public function takeCsv(Requests\ReadCsv $form, LotsCsv $csv): CsvPreview
     {
         $bytes = base64_decode($form->string('csv')->toString(), true);
 
-        return $this->json($csv->read($bytes === false ? throw CsvException::notText() : $bytes, $form->boolean('do')));
+        return $csv->read($bytes === false ? throw CsvException::notText() : $bytes, $form->boolean('do'));
     }
 
-    private function lot(Lot $lot): JsonResponse
+    private function lot(Lot $lot): LotDetail
     {
-        return $this->json($this->words->detail($lot));
+        return $this->words->detail($lot);
     }
 }

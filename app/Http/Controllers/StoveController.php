@@ -9,15 +9,17 @@ use App\Http\Requests;
 use App\Models\Batch;
 use App\Models\Probe;
 use App\Models\StoveSession;
-use App\OpenApi\Adds;
-use App\OpenApi\Reads;
+use App\OpenApi\Operation;
 use App\Pages\Batch\CautionPresenter;
 use App\Pages\Stove\OutlookPresenter;
 use App\Pages\Stove\PotPresenter;
 use App\Pages\Stove\StovePresenter;
-use App\Responses\CautionList;
-use App\Responses\CautionView;
-use Illuminate\Http\JsonResponse;
+use App\Responses\Batch\CautionList;
+use App\Responses\Batch\CautionView;
+use App\Responses\Stove\PotOutlook;
+use App\Responses\Stove\ReadingsTaken;
+use App\Responses\Stove\StovePage;
+use App\Responses\Stove\StoveView;
 use Illuminate\Http\Request;
 use Kettle\Caution\Caution;
 use Kettle\Vessel\WaterBath;
@@ -31,55 +33,51 @@ final class StoveController extends Controller
 
     public function __construct(private readonly PotPresenter $words, private readonly StovePresenter $page) {}
 
-    #[Reads('/houses/{house}/stove', 'StovePage', 'What is warm, and what wants warmth')]
-    public function index(): JsonResponse
+    #[Operation('What is warm, and what wants warmth')]
+    public function index(): StovePage
     {
-        return $this->json($this->page->page());
+        return $this->page->page();
     }
 
-    #[Reads('/houses/{house}/stove/{session}', 'StoveView', 'A warm pot')]
-    public function show(StoveSession $session): JsonResponse
+    #[Operation('A warm pot')]
+    public function show(StoveSession $session): StoveView
     {
         return $this->pot($session);
     }
 
-    #[Reads('/houses/{house}/cautions', 'CautionList', 'The cautions of what is put to warm together', ['batches'])]
-    public function cautions(Request $request, CautionPresenter $words): JsonResponse
+    #[Operation('The cautions of what is put to warm together', query: ['batches'])]
+    public function cautions(Request $request, CautionPresenter $words): CautionList
     {
         $batches = Batch::query()
             ->whereIn('uid', array_slice(explode(',', $this->asked($request, 'batches')), 0, self::JARS))
             ->orderBy('id')
             ->get();
 
-        return $this->json(
-            new CautionList(
-                array_values(
-                    $batches
-                        ->flatMap(fn (Batch $batch) => $words->of($batch, 'stove'))
-                        ->unique(fn (CautionView $caution) => $caution->says)
-                        ->sortBy(fn (CautionView $caution) => array_search($caution->rank, Caution::RANKS, true))
-                        ->all(),
-                ),
+        return new CautionList(
+            array_values(
+                $batches
+                    ->flatMap(fn (Batch $batch) => $words->of($batch, 'stove'))
+                    ->unique(fn (CautionView $caution) => $caution->says)
+                    ->sortBy(fn (CautionView $caution) => array_search($caution->rank, Caution::RANKS, true))
+                    ->all(),
             ),
         );
     }
 
-    #[Adds('/houses/{house}/stove/outlook', 'PotOutlook', 'What a pot will do', 'PlanPot')]
-    public function outlook(Requests\PlanPot $form, OutlookPresenter $outlook): JsonResponse
+    #[Operation('What a pot will do')]
+    public function outlook(Requests\PlanPot $form, OutlookPresenter $outlook): PotOutlook
     {
-        return $this->json(
-            $outlook(
-                $form->string('cooker')->toString(),
-                $form->string('setting')->toString(),
-                $this->texts($form->input('batches')),
-                $form->string('school')->toString(),
-                $this->poured($form->input('poured')),
-            ),
+        return $outlook(
+            $form->string('cooker')->toString(),
+            $form->string('setting')->toString(),
+            $this->texts($form->input('batches')),
+            $form->string('school')->toString(),
+            $this->poured($form->input('poured')),
         );
     }
 
-    #[Adds('/houses/{house}/stove', 'StoveView', 'Jars into a cooker, and on', 'StartSession')]
-    public function start(Requests\StartSession $form, StartSession $start): JsonResponse
+    #[Operation('Jars into a cooker, and on')]
+    public function start(Requests\StartSession $form, StartSession $start): StoveView
     {
         $water = $form->input('water');
 
@@ -98,8 +96,8 @@ final class StoveController extends Controller
         );
     }
 
-    #[Adds('/houses/{house}/stove/{session}/tend', 'StoveView', 'Something done at the stove', 'TendPot')]
-    public function tend(Requests\TendPot $form, StoveSession $session, Tend $tend): JsonResponse
+    #[Operation('Something done at the stove')]
+    public function tend(Requests\TendPot $form, StoveSession $session, Tend $tend): StoveView
     {
         $with = $form->input('with');
         $tend($session, $form->string('what')->toString(), is_string($with) ? $with : null, $form->string('confirmed')->toString());
@@ -107,8 +105,8 @@ final class StoveController extends Controller
         return $this->pot($session);
     }
 
-    #[Adds('/houses/{house}/stove/{session}/reading', 'StoveView', 'A warmth read by eye, now', 'WriteReading')]
-    public function reading(Requests\WriteReading $form, StoveSession $session, TakeReadings $take): JsonResponse
+    #[Operation('A warmth read by eye, now')]
+    public function reading(Requests\WriteReading $form, StoveSession $session, TakeReadings $take): StoveView
     {
         $typed = $form->string('warmth')->trim()->toString();
         $took = $take($session, $this->probeOf($session), [['at' => $session->now(), 'c' => $this->page->asTyped($typed)]]);
@@ -122,15 +120,15 @@ final class StoveController extends Controller
         return $this->pot($session->refresh());
     }
 
-    #[Adds('/houses/{house}/stove/{session}/csv', 'ReadingsTaken', 'Readings of this session out of a CSV file', 'ReadCsv')]
-    public function csv(Requests\ReadCsv $form, StoveSession $session, TakeReadings $take): JsonResponse
+    #[Operation('Readings of this session out of a CSV file')]
+    public function csv(Requests\ReadCsv $form, StoveSession $session, TakeReadings $take): ReadingsTaken
     {
         $rows = $this->page->csvRows($form->string('csv')->toString());
         $took = $form->boolean('do')
             ? $take($session, $this->probeOf($session), array_column($rows, 'reading'))
             : $this->page->tried($session, array_column($rows, 'reading'));
 
-        return $this->json($this->page->taken($took, array_column($rows, 'line')));
+        return $this->page->taken($took, array_column($rows, 'line'));
     }
 
     private function probeOf(StoveSession $session): Probe
@@ -143,9 +141,9 @@ final class StoveController extends Controller
         return $standing->probe ?? throw new WarmthException('unknown', 'No thermometer stands in this pot.', 'readings');
     }
 
-    private function pot(StoveSession $session): JsonResponse
+    private function pot(StoveSession $session): StoveView
     {
-        return $this->json($this->words->view($session->load(['jars.batch', 'probes.probe', 'cooker'])));
+        return $this->words->view($session->load(['jars.batch', 'probes.probe', 'cooker']));
     }
 
     /** Hand-hot is as warm as a hand bears: common practice, no source. */

@@ -5,10 +5,9 @@ namespace App\Http\Controllers;
 use App\Actions\Batches\RecordTask;
 use App\Http\Requests\ShakeTogether;
 use App\Models\Batch;
-use App\OpenApi\Adds;
-use App\OpenApi\Reads;
+use App\OpenApi\Operation;
 use App\Pages\Today\TodayPage;
-use Illuminate\Http\JsonResponse;
+use App\Responses\Today\Today;
 use Illuminate\Support\Facades\DB;
 use Kettle\Diary\DiaryException;
 use Kettle\Diary\Step;
@@ -18,14 +17,14 @@ final class TodayController extends Controller
 {
     public function __construct(private readonly TodayPage $page) {}
 
-    #[Reads('/houses/{house}/today', 'Today', 'What wants doing')]
-    public function show(): JsonResponse
+    #[Operation('What wants doing')]
+    public function show(): Today
     {
-        return $this->json($this->page->now());
+        return $this->page->now();
     }
 
-    #[Adds('/houses/{house}/today/shaken', 'Today', 'Several jars were shaken or turned over', 'ShakeTogether')]
-    public function shaken(ShakeTogether $form, RecordTask $record): JsonResponse
+    #[Operation('Several jars were shaken or turned over')]
+    public function shaken(ShakeTogether $form, RecordTask $record): Today
     {
         $batches = Batch::query()->whereIn('uid', (array) $form->input('batches'))->get();
         DB::transaction(function () use ($batches, $record): void {

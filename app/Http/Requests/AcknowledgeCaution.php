@@ -2,10 +2,7 @@
 
 namespace App\Http\Requests;
 
-use OpenApi\Attributes as OA;
-
 /** The caution that was read. */
-#[OA\Schema(schema: 'AcknowledgeCaution', required: ['caution'], properties: [new OA\Property(property: 'caution', type: 'string')])]
 final class AcknowledgeCaution extends Form
 {
     public function rules(): array

@@ -2,16 +2,7 @@
 
 namespace App\Http\Requests;
 
-use OpenApi\Attributes as OA;
-
 /** A bottle size. */
-#[
-    OA\Schema(
-        schema: 'AddBottle',
-        required: ['called', 'capacity'],
-        properties: [new OA\Property(property: 'called', type: 'string'), new OA\Property(property: 'capacity', type: 'string')],
-    ),
-]
 final class AddBottle extends Form
 {
     public function rules(): array

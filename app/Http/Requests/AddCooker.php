@@ -2,23 +2,7 @@
 
 namespace App\Http\Requests;
 
-use OpenApi\Attributes as OA;
-
 /** A cooker, measured inside. */
-#[
-    OA\Schema(
-        schema: 'AddCooker',
-        required: ['called', 'shape', 'length', 'height', 'method'],
-        properties: [
-            new OA\Property(property: 'called', type: 'string'),
-            new OA\Property(property: 'shape', type: 'string'),
-            new OA\Property(property: 'length', type: 'string'),
-            new OA\Property(property: 'width', type: 'string'),
-            new OA\Property(property: 'height', type: 'string'),
-            new OA\Property(property: 'method', type: 'string'),
-        ],
-    ),
-]
 final class AddCooker extends Form
 {
     public function rules(): array

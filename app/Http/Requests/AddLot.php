@@ -2,10 +2,10 @@
 
 namespace App\Http\Requests;
 
-use OpenApi\Attributes as OA;
+use App\OpenApi\Schema;
 
 /** A lot as somebody writes it; each field is read by the core. */
-#[OA\Schema(schema: 'AddLot', required: ['lot'], properties: [new OA\Property(property: 'lot', type: 'object', description: self::FIELDS)])]
+#[Schema(['description' => self::FIELDS], of: 'lot')]
 final class AddLot extends Form
 {
     public const FIELDS =

@@ -2,27 +2,7 @@
 
 namespace App\Http\Requests;
 
-use OpenApi\Attributes as OA;
-
 /** How many of which size are wished for in any case. */
-#[
-    OA\Schema(
-        schema: 'AskFilling',
-        properties: [
-            new OA\Property(
-                property: 'fixed',
-                type: 'array',
-                items: new OA\Items(
-                    required: ['size', 'count'],
-                    properties: [new OA\Property(property: 'size', type: 'string'), new OA\Property(property: 'count', type: 'integer')],
-                    type: 'object',
-                ),
-            ),
-            new OA\Property(property: 'from_stores', type: 'boolean'),
-            new OA\Property(property: 'vitamin_e', type: 'string'),
-        ],
-    ),
-]
 final class AskFilling extends Form
 {
     public function rules(): array

@@ -2,16 +2,7 @@
 
 namespace App\Http\Requests;
 
-use OpenApi\Attributes as OA;
-
 /** How what is bottled smells and looks, by question. */
-#[
-    OA\Schema(
-        schema: 'CheckBottles',
-        required: ['answers'],
-        properties: [new OA\Property(property: 'answers', type: 'object'), new OA\Property(property: 'note', type: 'string')],
-    ),
-]
 final class CheckBottles extends Form
 {
     public function rules(): array

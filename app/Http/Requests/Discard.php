@@ -2,10 +2,7 @@
 
 namespace App\Http\Requests;
 
-use OpenApi\Attributes as OA;
-
 /** Why a batch is thrown away. */
-#[OA\Schema(schema: 'Discard', required: ['reason'], properties: [new OA\Property(property: 'reason', type: 'string')])]
 final class Discard extends Form
 {
     public function rules(): array

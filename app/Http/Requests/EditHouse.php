@@ -2,33 +2,7 @@
 
 namespace App\Http\Requests;
 
-use OpenApi\Attributes as OA;
-
 /** A house's settings, with the version that was edited. */
-#[
-    OA\Schema(
-        schema: 'EditHouse',
-        required: ['version', 'name', 'time_zone', 'measures', 'wake', 'bed', 'drops_per_ml'],
-        properties: [
-            new OA\Property(property: 'version', type: 'integer'),
-            new OA\Property(property: 'name', type: 'string'),
-            new OA\Property(property: 'time_zone', type: 'string'),
-            new OA\Property(property: 'measures', type: 'string', enum: ['us', 'metric', 'australian', 'imperial']),
-            new OA\Property(property: 'wake', type: 'string'),
-            new OA\Property(property: 'bed', type: 'string'),
-            new OA\Property(property: 'drops_per_ml', type: 'number'),
-            new OA\Property(property: 'currency', type: 'string'),
-            new OA\Property(property: 'room_c', type: 'number'),
-            new OA\Property(property: 'room', type: 'string'),
-            new OA\Property(property: 'latitude', type: 'number', nullable: true),
-            new OA\Property(property: 'longitude', type: 'number', nullable: true),
-            new OA\Property(property: 'height_m', type: 'integer'),
-            new OA\Property(property: 'facing', type: 'integer'),
-            new OA\Property(property: 'home', type: 'array', nullable: true, items: new OA\Items(type: 'string')),
-            new OA\Property(property: 'things', type: 'array', items: new OA\Items(type: 'string')),
-        ],
-    ),
-]
 final class EditHouse extends Form
 {
     public function rules(): array

@@ -2,19 +2,10 @@
 
 namespace App\Http\Requests;
 
-use OpenApi\Attributes as OA;
+use App\OpenApi\Schema;
 
 /** What is known of a lot, with the version that was edited. */
-#[
-    OA\Schema(
-        schema: 'EditLot',
-        required: ['lot', 'version'],
-        properties: [
-            new OA\Property(property: 'lot', type: 'object', description: AddLot::FIELDS),
-            new OA\Property(property: 'version', type: 'integer'),
-        ],
-    ),
-]
+#[Schema(['description' => AddLot::FIELDS], of: 'lot')]
 final class EditLot extends Form
 {
     public function rules(): array

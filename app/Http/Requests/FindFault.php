@@ -2,19 +2,7 @@
 
 namespace App\Http\Requests;
 
-use OpenApi\Attributes as OA;
-
 /** What is seen or smelled. */
-#[
-    OA\Schema(
-        schema: 'FindFault',
-        required: ['signs'],
-        properties: [
-            new OA\Property(property: 'signs', type: 'array', items: new OA\Items(type: 'string')),
-            new OA\Property(property: 'note', type: 'string'),
-        ],
-    ),
-]
 final class FindFault extends Form
 {
     public function rules(): array

@@ -2,23 +2,7 @@
 
 namespace App\Http\Requests;
 
-use OpenApi\Attributes as OA;
-
 /** Somebody new, with a house of their own or by an invitation. */
-#[
-    OA\Schema(
-        schema: 'MakeAccount',
-        required: ['name', 'email', 'password'],
-        properties: [
-            new OA\Property(property: 'name', type: 'string'),
-            new OA\Property(property: 'email', type: 'string'),
-            new OA\Property(property: 'password', type: 'string'),
-            new OA\Property(property: 'house', type: 'string'),
-            new OA\Property(property: 'time_zone', type: 'string'),
-            new OA\Property(property: 'measures', type: 'string', enum: ['us', 'metric', 'australian', 'imperial']),
-        ],
-    ),
-]
 final class MakeAccount extends Form
 {
     public function rules(): array

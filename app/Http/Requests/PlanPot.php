@@ -2,22 +2,7 @@
 
 namespace App\Http\Requests;
 
-use OpenApi\Attributes as OA;
-
 /** What a pot will do. */
-#[
-    OA\Schema(
-        schema: 'PlanPot',
-        required: ['cooker', 'setting', 'batches'],
-        properties: [
-            new OA\Property(property: 'cooker', type: 'string'),
-            new OA\Property(property: 'setting', type: 'string'),
-            new OA\Property(property: 'batches', type: 'array', items: new OA\Items(type: 'string')),
-            new OA\Property(property: 'school', type: 'string'),
-            new OA\Property(property: 'poured', type: 'string'),
-        ],
-    ),
-]
 final class PlanPot extends Form
 {
     public function rules(): array

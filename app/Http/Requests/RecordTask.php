@@ -2,26 +2,7 @@
 
 namespace App\Http\Requests;
 
-use OpenApi\Attributes as OA;
-
 /** A step done, skipped for a reason, or put off to a day, or to a moment of it. */
-#[
-    OA\Schema(
-        schema: 'RecordTask',
-        required: ['task', 'outcome'],
-        properties: [
-            new OA\Property(property: 'task', type: 'string'),
-            new OA\Property(property: 'outcome', type: 'string', enum: ['done', 'skipped', 'later']),
-            new OA\Property(property: 'reason', type: 'string'),
-            new OA\Property(property: 'until', type: 'string'),
-            new OA\Property(
-                property: 'seen',
-                type: 'array',
-                items: new OA\Items(type: 'string', enum: ['herb_above', 'drops_wiped', 'fur', 'bubbles_calmed', 'colour_turned']),
-            ),
-        ],
-    ),
-]
 final class RecordTask extends Form
 {
     public function rules(): array

@@ -2,26 +2,24 @@
 
 namespace App\Http\Requests;
 
-use OpenApi\Attributes as OA;
+use App\OpenApi\Schema;
 
 /** Readings of a thermometer: each {at, c} or {at, f}, at as ISO 8601 with its zone or as seconds since 1970. */
 #[
-    OA\Schema(
-        schema: 'SendReadings',
-        required: ['readings'],
-        properties: [
-            new OA\Property(
-                property: 'readings',
-                type: 'array',
-                items: new OA\Items(
-                    type: 'object',
-                    properties: [
-                        new OA\Property(property: 'at', oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'number')]),
-                        new OA\Property(property: 'c', oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'number')]),
-                        new OA\Property(property: 'f', oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'number')]),
-                    ],
-                ),
-            ),
+    Schema(
+        of: 'readings',
+        is: [
+            'type' => 'array',
+            'minItems' => 1,
+            'maxItems' => 2000,
+            'items' => [
+                'type' => 'object',
+                'properties' => [
+                    'at' => ['type' => ['string', 'number']],
+                    'c' => ['type' => ['string', 'number']],
+                    'f' => ['type' => ['string', 'number']],
+                ],
+            ],
         ],
     ),
 ]

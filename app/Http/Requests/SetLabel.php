@@ -2,23 +2,7 @@
 
 namespace App\Http\Requests;
 
-use OpenApi\Attributes as OA;
-
 /** The sheet, where it starts, its fields, names and own words. */
-#[
-    OA\Schema(
-        schema: 'SetLabel',
-        required: ['version', 'size', 'start', 'names', 'fields'],
-        properties: [
-            new OA\Property(property: 'version', type: 'integer'),
-            new OA\Property(property: 'size', type: 'string'),
-            new OA\Property(property: 'start', type: 'integer'),
-            new OA\Property(property: 'names', type: 'string', enum: ['cook', 'inci']),
-            new OA\Property(property: 'fields', type: 'array', items: new OA\Items(type: 'string')),
-            new OA\Property(property: 'words', type: 'string'),
-        ],
-    ),
-]
 final class SetLabel extends Form
 {
     public function rules(): array

@@ -2,16 +2,7 @@
 
 namespace App\Http\Requests;
 
-use OpenApi\Attributes as OA;
-
 /** Several jars turned over at once. */
-#[
-    OA\Schema(
-        schema: 'ShakeTogether',
-        required: ['batches'],
-        properties: [new OA\Property(property: 'batches', type: 'array', items: new OA\Items(type: 'string'))],
-    ),
-]
 final class ShakeTogether extends Form
 {
     public function rules(): array

@@ -2,30 +2,10 @@
 
 namespace App\Http\Requests;
 
-use OpenApi\Attributes as OA;
+use App\OpenApi\Schema;
 
 /** Jars into a cooker, and on. */
-#[
-    OA\Schema(
-        schema: 'StartSession',
-        required: ['cooker', 'setting', 'batches', 'watch'],
-        properties: [
-            new OA\Property(property: 'cooker', type: 'string'),
-            new OA\Property(property: 'setting', type: 'string'),
-            new OA\Property(property: 'batches', type: 'array', items: new OA\Items(type: 'string')),
-            new OA\Property(property: 'watch', type: 'string'),
-            new OA\Property(property: 'school', type: 'string'),
-            new OA\Property(property: 'poured', type: 'string'),
-            new OA\Property(property: 'water', type: 'string'),
-            new OA\Property(property: 'speed', type: 'integer'),
-            new OA\Property(
-                property: 'confirmed',
-                type: 'string',
-                description: 'Why it is switched on although it is foretold to pass the ceiling.',
-            ),
-        ],
-    ),
-]
+#[Schema(['description' => 'Why it is switched on although it is foretold to pass the ceiling.'], of: 'confirmed')]
 final class StartSession extends Form
 {
     public function rules(): array

@@ -2,25 +2,7 @@
 
 namespace App\Http\Requests;
 
-use OpenApi\Attributes as OA;
-
 /** A look at a jar: its colour by a swatch or a photo with two places pointed out, or its scent from 0 to 10. */
-#[
-    OA\Schema(
-        schema: 'TakeLook',
-        required: ['what'],
-        properties: [
-            new OA\Property(property: 'what', type: 'string'),
-            new OA\Property(property: 'plain', type: 'boolean'),
-            new OA\Property(property: 'swatch', type: 'string'),
-            new OA\Property(property: 'photo', type: 'string'),
-            new OA\Property(property: 'score', type: 'integer'),
-            new OA\Property(property: 'note', type: 'string'),
-            new OA\Property(property: 'oil', type: 'array', items: new OA\Items(type: 'number')),
-            new OA\Property(property: 'card', type: 'array', nullable: true, items: new OA\Items(type: 'number')),
-        ],
-    ),
-]
 final class TakeLook extends Form
 {
     public function rules(): array

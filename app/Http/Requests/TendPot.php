@@ -2,24 +2,10 @@
 
 namespace App\Http\Requests;
 
-use OpenApi\Attributes as OA;
+use App\OpenApi\Schema;
 
 /** Something done at the stove; with an amount, a setting or a batch where one is wanted. */
-#[
-    OA\Schema(
-        schema: 'TendPot',
-        required: ['what'],
-        properties: [
-            new OA\Property(property: 'what', type: 'string'),
-            new OA\Property(property: 'with', type: 'string'),
-            new OA\Property(
-                property: 'confirmed',
-                type: 'string',
-                description: 'Why a setting is taken that is foretold to pass the ceiling.',
-            ),
-        ],
-    ),
-]
+#[Schema(['description' => 'Why a setting is taken that is foretold to pass the ceiling.'], of: 'confirmed')]
 final class TendPot extends Form
 {
     public function rules(): array

@@ -2,16 +2,7 @@
 
 namespace App\Http\Requests;
 
-use OpenApi\Attributes as OA;
-
 /** A note for the logbook, or a better one for one that was wrong. */
-#[
-    OA\Schema(
-        schema: 'WriteNote',
-        required: ['note'],
-        properties: [new OA\Property(property: 'note', type: 'string'), new OA\Property(property: 'corrects', type: 'string')],
-    ),
-]
 final class WriteNote extends Form
 {
     public function rules(): array

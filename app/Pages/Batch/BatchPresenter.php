@@ -5,7 +5,7 @@ namespace App\Pages\Batch;
 use App\Actions\Batches\Records;
 use App\House\Times;
 use App\Models\Batch;
-use App\Responses\ShelfJar;
+use App\Responses\Shelf\ShelfJar;
 use Illuminate\Support\Carbon;
 use Kettle\Batch\Lateness;
 use Kettle\Diary\Stage;

@@ -6,7 +6,7 @@ use App\Actions\Batches\BatchCautions;
 use App\Actions\Batches\Records;
 use App\House\Times;
 use App\Models\Batch;
-use App\Responses\CautionView;
+use App\Responses\Batch\CautionView;
 use Kettle\Batch\Line\ReadCautions;
 use Kettle\Caution\Caution;
 use Kettle\Caution\Facts;

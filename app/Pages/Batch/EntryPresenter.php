@@ -4,7 +4,7 @@ namespace App\Pages\Batch;
 
 use App\House\Times;
 use App\Models\LogEntry;
-use App\Responses\EntryView;
+use App\Responses\Batch\EntryView;
 use Kettle\Batch\Line\Acknowledged;
 use Kettle\Batch\Line\Bottled;
 use Kettle\Batch\Line\Checked;

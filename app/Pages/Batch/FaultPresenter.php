@@ -5,10 +5,10 @@ namespace App\Pages\Batch;
 use App\Actions\Batches\GatherEvidence;
 use App\Actions\Batches\Records;
 use App\Models\Batch;
-use App\Responses\FaultCause;
-use App\Responses\FaultsFound;
-use App\Responses\FaultSign;
-use App\Responses\FaultSigns;
+use App\Responses\Batch\FaultCause;
+use App\Responses\Batch\FaultsFound;
+use App\Responses\Batch\FaultSign;
+use App\Responses\Batch\FaultSigns;
 use Kettle\Fault\FaultFinder;
 
 /** What the records of a batch say for and against each fault. */

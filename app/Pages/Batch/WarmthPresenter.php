@@ -7,8 +7,8 @@ use App\House\Times;
 use App\Models\Batch;
 use App\Models\StoveJar;
 use App\Pages\Stove\PotPresenter;
-use App\Responses\BatchSession;
-use App\Responses\BatchWarmth;
+use App\Responses\Batch\BatchSession;
+use App\Responses\Batch\BatchWarmth;
 use Kettle\Measure\AmountWriter;
 
 /** All the warmth a batch has had: its sessions with their lines, and what is to come. */

@@ -3,13 +3,13 @@
 namespace App\Pages\Bench;
 
 use App\House\KitchenFactory;
-use App\Responses\CardView;
+use App\Responses\Bench\CardView;
+use App\Responses\Bench\HerbChoice;
+use App\Responses\Bench\Materials;
+use App\Responses\Bench\MethodChoice;
+use App\Responses\Bench\OilChoice;
+use App\Responses\Bench\SchoolChoice;
 use App\Responses\Choice;
-use App\Responses\HerbChoice;
-use App\Responses\Materials;
-use App\Responses\MethodChoice;
-use App\Responses\OilChoice;
-use App\Responses\SchoolChoice;
 use Kettle\Caution\ColdStorage;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\Variant;

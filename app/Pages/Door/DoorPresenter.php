@@ -2,7 +2,7 @@
 
 namespace App\Pages\Door;
 
-use App\Responses\DoorExample;
+use App\Responses\Door\DoorExample;
 use Illuminate\Support\Carbon;
 use Kettle\Material\Tables;
 use Kettle\Measure\AmountWriter;

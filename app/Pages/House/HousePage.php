@@ -6,9 +6,9 @@ use App\House\KitchenFactory;
 use App\Models\BottleSize;
 use App\Models\Jar;
 use App\Models\Tenancy\CurrentHouse;
-use App\Responses\BottleKind;
-use App\Responses\HouseView;
-use App\Responses\JarSize;
+use App\Responses\House\BottleKind;
+use App\Responses\House\HouseView;
+use App\Responses\House\JarSize;
 
 /** The settings of the house, its jars and its bottles. */
 final readonly class HousePage

@@ -6,9 +6,9 @@ use App\Models\Invitation;
 use App\Models\Membership;
 use App\Models\Tenancy\CurrentHouse;
 use App\Models\User;
-use App\Responses\Invite;
-use App\Responses\People;
-use App\Responses\Person;
+use App\Responses\House\Invite;
+use App\Responses\House\People;
+use App\Responses\House\Person;
 use Illuminate\Support\Carbon;
 
 /** Who is of the house, and who was asked in. */

@@ -5,7 +5,7 @@ namespace App\Pages\Press;
 use App\Devices\SimulatedScale;
 use App\Models\Batch;
 use App\Models\Tenancy\CurrentHouse;
-use App\Responses\ScaleView;
+use App\Responses\Press\ScaleView;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Cache;
 use Kettle\Infusion\Uptake;

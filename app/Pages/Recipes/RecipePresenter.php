@@ -5,12 +5,12 @@ namespace App\Pages\Recipes;
 use App\House\Times;
 use App\Models\Recipe;
 use App\Models\RecipeVersion;
-use App\Responses\ReadLine;
-use App\Responses\ReadRecipeView;
-use App\Responses\RecipeLine;
-use App\Responses\RecipeList;
-use App\Responses\RecipeVersionView;
-use App\Responses\RecipeView;
+use App\Responses\Recipes\ReadLine;
+use App\Responses\Recipes\ReadRecipeView;
+use App\Responses\Recipes\RecipeLine;
+use App\Responses\Recipes\RecipeList;
+use App\Responses\Recipes\RecipeVersionView;
+use App\Responses\Recipes\RecipeView;
 use Kettle\Share\ReadRecipe;
 
 /** The recipes of a house, and what was made of one that was pasted. */

@@ -5,9 +5,9 @@ namespace App\Pages\Stove;
 use App\House\Times;
 use App\Models\Cooker;
 use App\Models\Probe;
-use App\Responses\CookerSetting;
-use App\Responses\CookerView;
-use App\Responses\ProbeView;
+use App\Responses\Stove\CookerSetting;
+use App\Responses\Stove\CookerView;
+use App\Responses\Stove\ProbeView;
 use Kettle\Infusion\Methods;
 use Kettle\Material\Tables;
 

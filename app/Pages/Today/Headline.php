@@ -3,7 +3,7 @@
 namespace App\Pages\Today;
 
 use App\House\KitchenFactory;
-use App\Responses\TaskView;
+use App\Responses\Today\TaskView;
 use NumberFormatter;
 
 /** The day in a sentence: "Tuesday. Half an hour of hands, and one jar that cannot wait." */

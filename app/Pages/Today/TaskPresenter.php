@@ -7,7 +7,7 @@ use App\House\KitchenFactory;
 use App\House\Times;
 use App\Models\Batch;
 use App\Models\Task;
-use App\Responses\TaskView;
+use App\Responses\Today\TaskView;
 use Illuminate\Support\Carbon;
 use Kettle\Batch\Lateness;
 use Kettle\Caution\ColdStorage;

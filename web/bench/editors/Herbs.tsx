@@ -26,7 +26,7 @@ export function HerbEditor({ edit }: { edit: Edit }) {
             <li key={nameOf(herb)} className="border-line flex items-end gap-2 border-b pb-2">
               <button
                 type="button"
-                className={`min-h-11 flex-1 text-left ${each === index ? 'font-semibold' : ''}`}
+                className={`min-h-11 flex-1 text-start ${each === index ? 'font-semibold' : ''}`}
                 aria-pressed={each === index}
                 onClick={() => setAt(each)}
               >
@@ -71,7 +71,7 @@ export function HerbEditor({ edit }: { edit: Edit }) {
       {asked !== '' && !found.some((herb) => herb.name === asked) ? (
         <button
           type="button"
-          className="border-rim min-h-11 rounded-rim border-2 px-3 text-left"
+          className="border-rim min-h-11 rounded-rim border-2 px-3 text-start"
           onClick={() => put({ name: typed.trim(), form: herbs[index]?.form ?? 'thin-leaf', ...kept })}
         >
           Use “{typed.trim()}”, which is not in the list

@@ -1,0 +1,12 @@
+<?php
+
+namespace App\Responses\Almanac;
+
+/** A thing in the Almanac, as a list has it. */
+final readonly class AlmanacEntry
+{
+    /**
+     * @param  'plant'|'oil'|'method'|'caution'|'fault'  $kind
+     */
+    public function __construct(public string $kind, public string $key, public string $name, public string $says) {}
+}

@@ -1,0 +1,20 @@
+<?php
+
+namespace App\Responses\Batch;
+
+/** A line of the logbook. */
+final readonly class EntryView
+{
+    public function __construct(
+        public string $id,
+        public string $kind,
+        public string $title,
+        public ?string $note,
+        public string $by,
+        public string $when,
+        public ?string $corrects,
+        public bool $struck,
+        public bool $can_undo,
+        public bool $can_correct,
+    ) {}
+}

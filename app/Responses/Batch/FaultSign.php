@@ -1,0 +1,10 @@
+<?php
+
+namespace App\Responses\Batch;
+
+/** Something that may be seen or smelled. */
+final readonly class FaultSign
+{
+    /** @param  bool  $discard whether it means: throw away, whatever the cause */
+    public function __construct(public string $id, public string $says, public bool $discard) {}
+}

@@ -1,0 +1,31 @@
+<?php
+
+namespace App\Responses\Bench;
+
+use App\Responses\Choice;
+use App\Responses\Shape;
+
+/** Everything the Bench can choose from. */
+final readonly class Materials extends Shape
+{
+    /**
+     * @param  list<HerbChoice>  $herbs
+     * @param  list<Choice>  $forms
+     * @param  list<OilChoice>  $oils
+     * @param  list<MethodChoice>  $methods
+     * @param  list<Choice>  $purposes
+     * @param  list<Choice>  $waxes
+     * @param  list<Choice>  $things
+     * @param  string  $cold_text how cold the cold kind is kept, as this cook reads it
+     */
+    public function __construct(
+        public array $herbs,
+        public array $forms,
+        public array $oils,
+        public array $methods,
+        public array $purposes,
+        public array $waxes,
+        public array $things,
+        public string $cold_text,
+    ) {}
+}

@@ -1,0 +1,40 @@
+<?php
+
+namespace App\Responses\House;
+
+use App\Responses\Shape;
+
+/** A house's settings. */
+final readonly class HouseView extends Shape
+{
+    /**
+     * @param  list<string>|null  $things
+     * @param  list<string>  $home hours at home, Monday first; empty for all day, "-" for not at all
+     * @param  list<JarSize>  $jars
+     * @param  list<BottleKind>  $bottles
+     * @param  'us'|'metric'|'australian'|'imperial'  $measures
+     * @param  'keeper'|'helper'|'reader'  $role
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $time_zone,
+        public string $measures,
+        public string $wake,
+        public string $bed,
+        public float $drops_per_ml,
+        public string $currency,
+        public float $room_c,
+        public string $room_text,
+        public ?array $things,
+        public ?float $latitude,
+        public ?float $longitude,
+        public int $height_m,
+        public int $facing,
+        public array $home,
+        public int $version,
+        public string $role,
+        public array $jars,
+        public array $bottles,
+    ) {}
+}

@@ -1,0 +1,26 @@
+<?php
+
+namespace App\Responses\Stove;
+
+use App\Responses\Shape;
+
+/** What is warm, what wants warmth, and what there is to warm it in. */
+final readonly class StovePage extends Shape
+{
+    /**
+     * @param  list<StoveCard>  $sessions
+     * @param  list<StoveWaiting>  $waiting
+     * @param  list<PanCard>  $pans
+     * @param  list<CookerView>  $cookers
+     * @param  list<ProbeView>  $probes
+     * @param  list<StoveCard>  $ended
+     */
+    public function __construct(
+        public array $sessions,
+        public array $waiting,
+        public array $pans,
+        public array $cookers,
+        public array $probes,
+        public array $ended,
+    ) {}
+}

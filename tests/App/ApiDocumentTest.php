@@ -1,0 +1,143 @@
+<?php
+
+// The API document is derived from types and rules; what it must say is written out here by hand.
+
+use App\Console\ApiDocument\Document;
+use App\Console\ApiDocument\FormSchema;
+use App\Console\ApiDocument\ResponseSchemas;
+use App\Http\Requests\Bottle;
+use App\Http\Requests\EditHouse;
+use App\Http\Requests\TakeLook;
+use App\Responses\Bench\OilRow;
+use App\Responses\Press\LabelPage;
+use App\Responses\Stove\StoveCard;
+
+it('describes a form by its rules', function () {
+    expect(FormSchema::of(TakeLook::class))->toEqual([
+        'description' => 'A look at a jar: its colour by a swatch or a photo with two places pointed out, or its scent from 0 to 10.',
+        'type' => 'object',
+        'required' => ['what'],
+        'properties' => [
+            'what' => ['type' => 'string', 'enum' => ['colour', 'scent']],
+            'plain' => ['type' => 'boolean'],
+            'swatch' => ['type' => ['string', 'null']],
+            'photo' => ['type' => ['string', 'null'], 'maxLength' => 8200000],
+            'oil' => [
+                'type' => ['array', 'null'],
+                'items' => ['type' => 'number', 'minimum' => 0, 'maximum' => 1],
+                'minItems' => 2,
+                'maxItems' => 2,
+            ],
+            'card' => [
+                'type' => ['array', 'null'],
+                'items' => ['type' => 'number', 'minimum' => 0, 'maximum' => 1],
+                'minItems' => 2,
+                'maxItems' => 2,
+            ],
+            'score' => ['type' => ['integer', 'null'], 'minimum' => 0, 'maximum' => 10],
+            'note' => ['type' => ['string', 'null'], 'maxLength' => 500],
+        ],
+    ]);
+});
+
+it('describes a list of things with fields of their own', function () {
+    $bottles = FormSchema::of(Bottle::class)['properties']['bottles'];
+    expect($bottles)->toEqual([
+        'type' => 'array',
+        'minItems' => 1,
+        'maxItems' => 40,
+        'items' => [
+            'type' => 'object',
+            'required' => ['size', 'count'],
+            'properties' => [
+                'size' => ['type' => 'string', 'maxLength' => 26],
+                'count' => ['type' => 'integer', 'minimum' => 0, 'maximum' => 500],
+            ],
+        ],
+    ]);
+    $house = FormSchema::of(EditHouse::class);
+    expect($house['required'])
+        ->toBe(['version', 'name', 'time_zone', 'measures', 'wake', 'bed', 'drops_per_ml'])
+        ->and($house['properties']['latitude'])
+        ->toBe(['type' => ['number', 'null'], 'minimum' => -90, 'maximum' => 90])
+        ->and($house['properties']['home']['items']['type'])
+        ->toBe(['string', 'null']);
+});
+
+it('describes an answer by its types, whatever may be missing as null', function () {
+    $schemas = new ResponseSchemas();
+    expect($schemas->of(OilRow::class))->toBe(['$ref' => '#/components/schemas/OilRow']);
+    $row = $schemas->all()['OilRow'];
+    expect($row['description'])
+        ->toBe('An oil in its place for a purpose.')
+        ->and($row['required'])
+        ->toHaveCount(16)
+        ->and($row['properties']['score'])
+        ->toBe(['description' => '0 to 100', 'type' => 'integer'])
+        ->and($row['properties']['marks'])
+        ->toBe(['type' => 'object', 'additionalProperties' => ['type' => 'number']])
+        ->and($row['properties']['reasons'])
+        ->toBe(['type' => 'array', 'items' => ['type' => 'string']])
+        ->and($row['properties']['picture'])
+        ->toBe(['type' => ['object', 'null'], 'additionalProperties' => ['type' => 'number']])
+        ->and($row['properties']['price_text'])
+        ->toBe(['type' => ['string', 'null']]);
+});
+
+it('takes in what an answer holds, lists and what may be missing alike', function () {
+    $schemas = new ResponseSchemas();
+    $schemas->of(LabelPage::class);
+    $schemas->of(StoveCard::class);
+    expect($schemas->all())
+        ->toHaveKeys(['LabelSize', 'LabelField', 'LabelLine', 'CautionView', 'ChecklistLine', 'StoveAlarm'])
+        ->and($schemas->all()['LabelPage']['properties']['names'])
+        ->toBe(['type' => 'string', 'enum' => ['cook', 'inci']])
+        ->and($schemas->all()['StoveCard']['properties']['alarm'])
+        ->toBe(['oneOf' => [['$ref' => '#/components/schemas/StoveAlarm'], ['type' => 'null']]]);
+});
+
+it('refuses to guess what an answer is', function (string $class) {
+    (new ResponseSchemas())->of($class);
+})
+    ->with(['no properties' => [stdClass::class], 'no types told apart' => [ArrayObject::class]])
+    ->throws(LogicException::class);
+
+it('says of an operation what it takes, gives, asks and may refuse', function () {
+    $document = json_decode(Document::json(), true);
+    expect($document['paths']['/houses/{house}/lots/{lot}']['patch'])->toEqual([
+        'summary' => 'Change what is known of a lot',
+        'operationId' => 'patch_houses_house_lots_lot',
+        'parameters' => [
+            ['name' => 'house', 'in' => 'path', 'required' => true, 'schema' => ['type' => 'string']],
+            ['name' => 'lot', 'in' => 'path', 'required' => true, 'schema' => ['type' => 'string']],
+            ['name' => 'Idempotency-Key', 'in' => 'header', 'required' => false, 'schema' => ['type' => 'string']],
+        ],
+        'requestBody' => [
+            'required' => true,
+            'content' => ['application/json' => ['schema' => ['$ref' => '#/components/schemas/EditLot']]],
+        ],
+        'responses' => [
+            '200' => [
+                'description' => 'As described',
+                'content' => ['application/json' => ['schema' => ['$ref' => '#/components/schemas/LotDetail']]],
+            ],
+            '4XX' => [
+                'description' => 'A problem, in a sentence',
+                'content' => ['application/problem+json' => ['schema' => ['$ref' => '#/components/schemas/Problem']]],
+            ],
+        ],
+        'tags' => ['Stores'],
+        'description' => 'For keepers and helpers of the house. Sent again under the same Idempotency-Key, it is done once.',
+        'security' => [['session' => [], 'token' => []]],
+    ]);
+    expect($document['paths']['/houses/{house}/lots/{lot}']['delete']['responses'])
+        ->toHaveKey('204')
+        ->and($document['paths']['/houses/{house}/reckon']['post']['responses']['200']['content']['application/json']['schema']['$ref'])
+        ->toBe('#/components/schemas/Plan')
+        ->and($document['paths']['/houses/{house}/stores.csv']['get']['responses']['200']['content'])
+        ->toBe(['text/csv' => ['schema' => ['type' => 'string']]])
+        ->and(array_column($document['paths']['/houses/{house}/stores']['get']['parameters'], 'in', 'name'))
+        ->toBe(['house' => 'path', 'kind' => 'query', 'q' => 'query', 'page' => 'query', 'used' => 'query'])
+        ->and($document['paths']['/readings']['post']['security'])
+        ->toBe([['key' => []]]);
+});
