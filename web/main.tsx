@@ -5,14 +5,14 @@ import { createRoot } from 'react-dom/client'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
 import { Problem } from './api/client'
 import { Door, Home } from './door/Door'
-import { Join } from './door/Join'
-import { NewPassword } from './door/NewPassword'
 import { Frame } from './frame/Frame'
 import { KeysProvider } from './frame/keys'
 import { SayProvider } from './frame/Say'
 import { Waiting } from './parts/Notice'
 import './style.css'
 
+const Join = lazy(() => import('./door/Join'))
+const NewPassword = lazy(() => import('./door/NewPassword'))
 const Bench = lazy(() => import('./bench/Bench'))
 const Today = lazy(() => import('./today/Today'))
 const Shelf = lazy(() => import('./shelf/Shelf'))

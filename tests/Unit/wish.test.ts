@@ -1,7 +1,7 @@
 import { describe, expect, it, vi } from 'vitest'
 import type { Shape } from '../../web/api/hooks'
 import { saidSentence } from '../../web/bench/said'
-import { herbsOf, oilsOf, putOnBench, type Wish, without } from '../../web/bench/wish'
+import { herbsOf, jarLetGo, oilsOf, putOnBench, type Wish, without } from '../../web/bench/wish'
 import { base64 } from '../../web/parts/base64'
 
 const materials = {
@@ -78,4 +78,22 @@ it('sends the bytes of a file as they are, however many', async () => {
   const text = await base64(new File([bytes], 'a.csv'))
   expect([...Buffer.from(text, 'base64')]).toEqual([...bytes])
   await expect(base64(new File([], 'none'))).resolves.toBe('')
+})
+
+describe('a way chosen for a jar that stands', () => {
+  const jars = [
+    { id: 'pint', kind: 'jar' },
+    { id: 'wide', kind: 'pan' },
+  ]
+  const wish = { herbs: [{ id: 'calendula' }], oils: ['olive'], jar: 'pint' } as Wish
+
+  it('lets a jar go that it has no place for', () => {
+    expect(jarLetGo(wish, ['pan'], jars)).toEqual({ jar: null, jars: null })
+  })
+
+  it('keeps one it has a place for, and what it does not know', () => {
+    expect(jarLetGo(wish, ['bowl', 'jar'], jars)).toEqual({})
+    expect(jarLetGo({ ...wish, jar: 'of another house' }, ['pan'], jars)).toEqual({})
+    expect(jarLetGo({ herbs: [], oils: [] } as unknown as Wish, ['pan'], jars)).toEqual({})
+  })
 })

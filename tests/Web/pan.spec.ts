@@ -47,6 +47,25 @@ test('a pan: planned in a pan, put on the flame at the Stove, stirred, and off b
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('The stove is cold.')
 })
 
+test('a way chosen before the last answer came lets the jar go all the same', async ({ page }) => {
+  const house = await ownHouse(page)
+  await page.evaluate(([key, wish]) => localStorage.setItem(key as string, JSON.stringify(wish)), [
+    'kettle.bench.' + house.split('/').pop(),
+    { herbs: [{ id: 'self-heal', state: 'fresh' }], oils: ['olive'], method: 'slow-cooker' },
+  ] as const)
+  await page.goto(house + '/bench')
+  await expect(page.getByText('The pint jar, to scale')).toBeVisible()
+  await word(page, /^how much:/)
+  await page.route('**/reckon', async (route) => {
+    await new Promise((soon) => setTimeout(soon, 1500))
+    await route.continue().catch(() => undefined)
+  })
+  await page.getByRole('radio', { name: /^pint jar/ }).check()
+  await word(page, /^the way:/)
+  await page.getByRole('radio', { name: 'gentle pan' }).check()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('24 cm wide pan')
+})
+
 test('on a phone the ways are read downwards, and the door says what this is', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   await page.goto('/')

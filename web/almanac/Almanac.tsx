@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
-import { type Shape, useHouseId, useOfHouse } from '../api/hooks'
+import { useHouseId, useOfHouse } from '../api/hooks'
 import { Field } from '../parts/Field'
 import { Trouble, Waiting } from '../parts/Notice'
 
@@ -18,7 +18,7 @@ export default function Almanac() {
   const [query, setQuery] = useSearchParams()
   const kind = KINDS.find((each) => each.id === query.get('kind'))?.id ?? 'plant'
   const [typed, setTyped] = useState('')
-  const list = useOfHouse<Shape<'AlmanacList'>>(`/almanac?kind=${kind}`, { stale: 600_000 })
+  const list = useOfHouse(`/almanac?kind=${kind}`, { stale: 600_000 })
   const low = typed.trim().toLowerCase()
   const entries = (list.data?.entries ?? []).filter((entry) =>
     `${entry.name} ${entry.says}`.toLowerCase().includes(low),

@@ -18,7 +18,7 @@ const OF: Record<string, string> = {
 export default function AlmanacPage() {
   const { kind = '', key = '' } = useParams()
   const house = useHouseId()
-  const page = useOfHouse<Shape<'AlmanacPage'>>(`/almanac/${kind}/${key}`)
+  const page = useOfHouse(`/almanac/${kind}/${key}`)
   if (page.isError && !page.data) return <Trouble problem={page.error} />
   if (!page.data) return <Waiting what="the Almanac" />
   const { name, says, facts, lines, cautions, own } = page.data
@@ -87,7 +87,7 @@ function Note({ page }: { page: Shape<'AlmanacPage'> }) {
   const house = useHouseId()
   const { works } = usePart()
   const [typed, setTyped] = useState(page.note)
-  const write = useWrite<Shape<'AlmanacPage'>>()
+  const write = useWrite<'PUT /houses/{house}/almanac/{kind}/{key}/note'>()
   if (!works)
     return page.note ? (
       <p>

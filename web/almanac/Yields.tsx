@@ -6,7 +6,7 @@ import { Trouble, Waiting } from '../parts/Notice'
 export default function Yields() {
   const house = useHouseId()
   const [query] = useSearchParams()
-  const list = useOfHouse<Shape<'YieldList'>>('/yields')
+  const list = useOfHouse('/yields')
   const form = query.get('form') ?? list.data?.lines[0]?.form
   const way = query.get('way') ?? list.data?.lines[0]?.way
   if (list.isError && !list.data) return <Trouble problem={list.error} />
@@ -54,7 +54,7 @@ export default function Yields() {
 
 function One({ form, way }: { form: string; way: string }) {
   const house = useHouseId()
-  const view = useOfHouse<Shape<'YieldView'>>(`/yields/one?form=${encodeURIComponent(form)}&way=${way}`)
+  const view = useOfHouse(`/yields/one?form=${encodeURIComponent(form)}&way=${way}`)
   if (view.isError && !view.data) return <Trouble problem={view.error} />
   if (!view.data) return <Waiting what="its batches" />
   const { line, steps } = view.data

@@ -1,4 +1,5 @@
 import type { components } from './schema'
+import type { Answer } from './typed'
 
 export type Schemas = components['schemas']
 export type Fault = NonNullable<Schemas['Problem']['faults']>[number]
@@ -80,7 +81,12 @@ export async function send<T>(method: string, path: string, { body, key, signal,
   }
 }
 
-export const get = <T>(path: string, signal?: AbortSignal) => send<T>('GET', path, signal ? { signal } : {})
+export const get = <const P extends string>(path: P, signal?: AbortSignal) =>
+  send<Answer<'get', P>>('GET', path, signal ? { signal } : {})
+
+/** Asks something that takes more than an address to say; nothing is written. */
+export const ask = <const P extends string>(path: P, body: unknown, signal?: AbortSignal) =>
+  send<Answer<'post', P>>('POST', path, { body, ...(signal ? { signal } : {}) })
 
 /** Asks for a file that is made from what is sent, such as a PDF of a wish. */
 export async function sendForFile(path: string, body: unknown): Promise<Blob> {

@@ -2,11 +2,17 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useParams } from 'react-router'
 import { get, type Problem, type Schemas, send } from './client'
 import { OpenWrites, sendingAgain } from './once'
+import type { Answer, AnswerTo, Operation, WriteOf } from './typed'
+
+declare module '@tanstack/react-query' {
+  interface Register {
+    defaultError: Problem
+  }
+}
 
 export type Shape<Name extends keyof Schemas> = Schemas[Name]
 
-export const useMe = () =>
-  useQuery<Shape<'Me'>, Problem>({ queryKey: ['me'], queryFn: () => get('/me'), staleTime: 60_000 })
+export const useMe = () => useQuery({ queryKey: ['me'], queryFn: () => get('/me'), staleTime: 60_000 })
 
 /** The id of the house in the address. */
 export function useHouseId(): string {
@@ -14,19 +20,19 @@ export function useHouseId(): string {
 }
 
 /** Something of the current house. */
-export function useOfHouse<T>(path: string, options: { stale?: number; enabled?: boolean } = {}) {
+export function useOfHouse<const P extends string>(path: P, options: { stale?: number; enabled?: boolean } = {}) {
   const house = useHouseId()
-  return useQuery<T, Problem>({
+  return useQuery<Answer<'get', `/houses/${string}${P}`>>({
     queryKey: ['house', house, path],
-    queryFn: ({ signal }) => get<T>(`/houses/${house}${path}`, signal),
+    queryFn: ({ signal }) => get(`/houses/${house}${path}`, signal),
     staleTime: options.stale ?? 0,
     enabled: options.enabled ?? true,
   })
 }
 
-export const useBatch = (id: string) => useOfHouse<Shape<'BatchView'>>(`/batches/${id}`)
-export const useHouse = () => useOfHouse<Shape<'HouseView'>>('', { stale: 30_000 })
-export const useMaterials = () => useOfHouse<Shape<'Materials'>>('/materials', { stale: Infinity })
+export const useBatch = (id: string) => useOfHouse(`/batches/${id}`)
+export const useHouse = () => useOfHouse('', { stale: 30_000 })
+export const useMaterials = () => useOfHouse('/materials', { stale: Infinity })
 
 type Write = { method?: string; path: string; body?: unknown; raw?: string }
 
@@ -37,17 +43,18 @@ const open = new OpenWrites()
  * A write. Until its answer is final it is sent again by itself under the same key, as is another press of the same,
  * so that it is done once; anything else written meanwhile has a key of its own.
  */
-export function useWrite<T>(done?: (answer: T) => void) {
+export function useWrite<Op extends Operation = Operation>(done?: (answer: AnswerTo<Op>) => void) {
   const client = useQueryClient()
-  return useMutation<T, Problem, Write>({
+  return useMutation<AnswerTo<Op>, Problem, WriteOf<Op>>({
     // Offline is found out by trying, as everything else is.
     networkMode: 'always',
     ...sendingAgain,
-    mutationFn: async ({ method = 'POST', path, body, raw }) => {
+    mutationFn: async (write) => {
+      const { method = 'POST', path, body, raw }: Write = write
       const what = `${method} ${path} ${raw ?? JSON.stringify(body)}`
       try {
         const key = open.keyFor(what)
-        const answer = await send<T>(method, path, { key, ...(raw === undefined ? { body } : { raw }) })
+        const answer = await send<AnswerTo<Op>>(method, path, { key, ...(raw === undefined ? { body } : { raw }) })
         open.answered(what)
         return answer
       } catch (problem) {
@@ -62,11 +69,16 @@ export function useWrite<T>(done?: (answer: T) => void) {
   })
 }
 
+/** Every write that is answered by the batch as it stands. */
+type BatchWrite = {
+  [Op in Operation]: [AnswerTo<Op>] extends [Shape<'BatchView'>] ? ([AnswerTo<Op>] extends [never] ? never : Op) : never
+}[Operation]
+
 /** A write about one batch, answered by the batch as it stands. */
 export function useBatchWrite(done?: (batch: Shape<'BatchView'>) => void) {
   const house = useHouseId()
   const client = useQueryClient()
-  return useWrite<Shape<'BatchView'>>((batch) => {
+  return useWrite<BatchWrite>((batch) => {
     client.setQueryData(['house', house, `/batches/${batch.id}`], batch)
     done?.(batch)
   })

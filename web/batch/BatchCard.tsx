@@ -1,5 +1,5 @@
 import { useParams } from 'react-router'
-import { type Shape, useHouseId, useOfHouse } from '../api/hooks'
+import { useHouseId, useOfHouse } from '../api/hooks'
 import { Button, ButtonLink, FileLink } from '../parts/Button'
 import { KitchenCard } from '../parts/KitchenCard'
 import { Trouble, Waiting } from '../parts/Notice'
@@ -8,7 +8,7 @@ import { Trouble, Waiting } from '../parts/Notice'
 export default function BatchCard() {
   const { batch: id = '' } = useParams()
   const house = useHouseId()
-  const card = useOfHouse<Shape<'CardView'>>(`/batches/${id}/card`)
+  const card = useOfHouse(`/batches/${id}/card`)
   if (card.isError && !card.data) return <Trouble problem={card.error} />
   if (!card.data) return <Waiting what="the card" />
   return (

@@ -44,8 +44,10 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
   const closed = batch.stage === 'bottled' || batch.stage === 'discarded'
   const strained = batch.press.strained !== null
   const again = (times: number | null) =>
-    void get<Shape<'AgainView'>>(
-      `/houses/${house}/batches/${batch.id}/again${times === null ? '' : `?times=${times}`}`,
+    void get(
+      times === null
+        ? `/houses/${house}/batches/${batch.id}/again`
+        : `/houses/${house}/batches/${batch.id}/again?times=${times}`,
     ).then(
       (answer) => {
         putOnBench(house, answer.wish)

@@ -73,7 +73,7 @@ function UseSheet({ batch, number, close }: { batch: Shape<'BatchView'>; number:
   const [how, setHow] = useState('used')
   const [amount, setAmount] = useState('')
   const [to, setTo] = useState('')
-  const path = `/houses/${house}/batches/${batch.id}`
+  const path = `/houses/${house}/batches/${batch.id}` as const
   const undo = useBatchWrite(() => say({ text: 'Undone.' }))
   const write = useBatchWrite((after) => {
     close()
@@ -94,7 +94,8 @@ function UseSheet({ batch, number, close }: { batch: Shape<'BatchView'>; number:
         className="flex flex-col gap-4"
         onSubmit={(event) => {
           event.preventDefault()
-          write.mutate({ path: `${path}/use`, body: { bottle: number, how, amount: amount || null, to } })
+          if (number !== null)
+            write.mutate({ path: `${path}/use`, body: { bottle: number, how, amount: amount || null, to } })
         }}
       >
         <p>

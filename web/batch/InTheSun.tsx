@@ -15,7 +15,7 @@ const SKIES: Record<string, string> = {
 export function InTheSun({ batch }: { batch: string }) {
   const [bag, setBag] = useState(true)
   const [outdoors, setOutdoors] = useState(false)
-  const sun = useOfHouse<Shape<'SunView'>>(`/batches/${batch}/sun?bag=${bag ? 1 : 0}&outdoors=${outdoors ? 1 : 0}`)
+  const sun = useOfHouse(`/batches/${batch}/sun?bag=${bag ? 1 : 0}&outdoors=${outdoors ? 1 : 0}`)
   if (sun.isError && !sun.data) return <Trouble problem={sun.error} />
   if (!sun.data) return null
   const view = sun.data
@@ -126,7 +126,7 @@ function SunDays({ view }: { view: Shape<'SunView'> }) {
 
 function Weather() {
   const house = useHouseId()
-  const write = useWrite<Shape<'WeatherTaken'>>()
+  const write = useWrite<'POST /houses/{house}/weather'>()
   return (
     <details>
       <summary className="min-h-11 py-2 font-semibold">Real days from a file</summary>

@@ -14,7 +14,7 @@ export function Logbook({ batch }: { batch: Shape<'BatchView'> }) {
   const say = useSay()
   const [note, setNote] = useKept(`note.${batch.id}`)
   const [correcting, setCorrecting] = useState<string | null>(null)
-  const path = `/houses/${house}/batches/${batch.id}`
+  const path = `/houses/${house}/batches/${batch.id}` as const
   const write = useBatchWrite(() => {
     setNote('')
     setCorrecting(null)

@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react'
 import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
+import type { WriteOf } from '../api/typed'
 import { usePart } from '../frame/part'
 import { Button } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
@@ -17,7 +18,7 @@ const SIDE = 1400
 export function Looks({ batch }: { batch: Shape<'BatchView'> }) {
   const { works } = usePart()
   const [open, setOpen] = useState<'colour' | 'scent' | null>(null)
-  const looks = useOfHouse<View>(`/batches/${batch.id}/looks`)
+  const looks = useOfHouse(`/batches/${batch.id}/looks`)
   if (looks.isError && !looks.data) return <Trouble problem={looks.error} />
   if (!looks.data) return null
   const can = works && batch.stage !== 'discarded' && batch.press.strained === null
@@ -135,11 +136,12 @@ type SheetProps = { batch: Shape<'BatchView'>; looks: View; open: boolean; onClo
 function useLook(batch: string, done: () => void) {
   const house = useHouseId()
   const client = useQueryClient()
-  const write = useWrite<View>((now) => {
+  const write = useWrite<'POST /houses/{house}/batches/{batch}/looks'>((now) => {
     client.setQueryData(['house', house, `/batches/${batch}/looks`], now)
     done()
   })
-  return { write, look: (body: object) => write.mutate({ path: `/houses/${house}/batches/${batch}/looks`, body }) }
+  type Look = NonNullable<WriteOf<'POST /houses/{house}/batches/{batch}/looks'>['body']>
+  return { write, look: (body: Look) => write.mutate({ path: `/houses/${house}/batches/${batch}/looks`, body }) }
 }
 
 /** The picture made smaller before it is sent: nothing of where or with what it was taken goes along. */

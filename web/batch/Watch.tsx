@@ -20,7 +20,7 @@ export function Watch({ batch }: { batch: Shape<'BatchView'> }) {
 
 function Warmth({ batch }: { batch: Shape<'BatchView'> }) {
   const house = useHouseId()
-  const warmth = useOfHouse<Shape<'BatchWarmth'>>(`/batches/${batch.id}/warmth`)
+  const warmth = useOfHouse(`/batches/${batch.id}/warmth`)
   if (warmth.isError && !warmth.data) return <Trouble problem={warmth.error} />
   if (!warmth.data) return null
   const { sessions, next_text } = warmth.data

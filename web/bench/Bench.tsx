@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { Tabs } from 'radix-ui'
 import { useCallback, useDeferredValue, useEffect, useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
-import { type Problem, send } from '../api/client'
+import { ask } from '../api/client'
 import { type Shape, useBatchWrite, useHouse, useHouseId, useMaterials, useOfHouse } from '../api/hooks'
 import { useKey } from '../frame/keys'
 import { usePart } from '../frame/part'
@@ -51,9 +51,9 @@ export default function Bench() {
   const [read, setRead] = useState<string[]>([])
   const go = useNavigate()
   const asked = useSettled(wish, 15)
-  const plan = useQuery<Shape<'Plan'>, Problem>({
+  const plan = useQuery({
     queryKey: ['house', house, 'reckon', asked],
-    queryFn: ({ signal }) => send('POST', `/houses/${house}/reckon`, { body: { wish: asked }, signal }),
+    queryFn: ({ signal }) => ask(`/houses/${house}/reckon`, { wish: asked }, signal),
     placeholderData: keepPreviousData,
     retry: false,
   })
@@ -276,6 +276,6 @@ export default function Bench() {
 
 /** What a day in the sun of this house is worth just now, against the shelf. */
 function WorthOfSun() {
-  const sun = useOfHouse<Shape<'SunView'>>('/sun', { stale: 600_000 })
+  const sun = useOfHouse('/sun', { stale: 600_000 })
   return sun.data ? <Notice rank={sun.data.better ? 'note' : 'care'}>{sun.data.says}</Notice> : null
 }

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { type Problem, sendForFile, send } from '../api/client'
-import { type Shape, useHouseId } from '../api/hooks'
+import { type Problem, sendForFile, ask } from '../api/client'
+import { useHouseId } from '../api/hooks'
 import { Button, ButtonLink } from '../parts/Button'
 import { KitchenCard } from '../parts/KitchenCard'
 import { Trouble, Waiting } from '../parts/Notice'
@@ -12,9 +12,9 @@ export default function Card() {
   const house = useHouseId()
   const wish = useDraftAsItIs(house)
   const [trouble, setTrouble] = useState<Problem | null>(null)
-  const card = useQuery<Shape<'CardView'>, Problem>({
+  const card = useQuery({
     queryKey: ['house', house, 'card', wish],
-    queryFn: ({ signal }) => send('POST', `/houses/${house}/card`, { body: { wish }, signal }),
+    queryFn: ({ signal }) => ask(`/houses/${house}/card`, { wish }, signal),
     retry: false,
   })
   const back = <ButtonLink to={`/h/${house}/bench`}>Back to the bench</ButtonLink>

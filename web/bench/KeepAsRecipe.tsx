@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
-import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
+import { useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import { useSay } from '../frame/Say'
 import { Button } from '../parts/Button'
 import { Area, Field, Select } from '../parts/Field'
@@ -13,11 +13,11 @@ type Props = { open: boolean; onOpenChange: (open: boolean) => void; wish: Wish;
 /** Keeps the wish under a name, or as a new version of one that is there. */
 export function KeepAsRecipe({ open, onOpenChange, wish, suggested }: Props) {
   const house = useHouseId()
-  const list = useOfHouse<Shape<'RecipeList'>>('/recipes', { enabled: open })
+  const list = useOfHouse('/recipes', { enabled: open })
   const [form, set] = useState({ name: '', note: '', of: '' })
   const say = useSay()
   const go = useNavigate()
-  const write = useWrite<Shape<'RecipeView'>>((recipe) => {
+  const write = useWrite<'POST /houses/{house}/recipes' | 'PATCH /houses/{house}/recipes/{recipe}'>((recipe) => {
     onOpenChange(false)
     set({ name: '', note: '', of: '' })
     say({ text: `Kept: ${recipe.name}, version ${recipe.version}.` })

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { type Shape, useOfHouse } from '../api/hooks'
+import { useOfHouse } from '../api/hooks'
 import { TextButton } from '../parts/Button'
 import { Trouble, Waiting } from '../parts/Notice'
 import { type OilWish, oilsOf, type Wish } from './wish'
@@ -69,7 +69,7 @@ export function WhichOil({
   purpose: string
   change: (change: Partial<Wish>) => void
 }) {
-  const list = useOfHouse<Shape<'OilList'>>(`/oils?purpose=${encodeURIComponent(purpose)}`, { stale: 20_000 })
+  const list = useOfHouse(`/oils?purpose=${encodeURIComponent(purpose)}`, { stale: 20_000 })
   const [all, setAll] = useState(false)
   const oils = oilsOf(wish)
   if (list.isError) return <Trouble problem={list.error} />

@@ -13,6 +13,16 @@ const store = (house: string) => `kettle.bench.${house}`
 export const without = (keys: readonly (keyof Wish & string)[] | undefined): Partial<Wish> =>
   Object.fromEntries((keys ?? []).map((key) => [key, null]))
 
+/** What is let go with a jar that a way has no place for, also before a plan has answered that knows of that jar. */
+export function jarLetGo(
+  wish: Wish,
+  vessels: readonly string[],
+  jars: readonly { id: string; kind: string }[],
+): Partial<Wish> {
+  const standing = jars.find((jar) => jar.id === wish.jar)
+  return standing && !vessels.includes(standing.kind) ? without(['jar', 'jars']) : {}
+}
+
 /** The herbs of a wish: a list, or the one a wish of old had. */
 export const herbsOf = (wish: Wish): HerbWish[] => wish.herbs ?? (wish.herb ? [wish.herb] : [])
 

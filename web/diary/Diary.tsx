@@ -17,9 +17,9 @@ export default function Diary() {
   const house = useHouseId()
   const { works, keeps } = usePart()
   const [from, setFrom] = useState('')
-  const diary = useOfHouse<Page>(`/diary${from === '' ? '' : `?from=${from}`}`)
+  const diary = useOfHouse(from === '' ? '/diary' : `/diary?from=${from}`)
   const [moving, setMoving] = useState<{ session: Session; day: string } | null>(null)
-  const seen = useWrite<Page>()
+  const seen = useWrite<'POST /houses/{house}/diary/seen'>()
   if (diary.isError && !diary.data) return <Trouble problem={diary.error} />
   if (!diary.data) return <Waiting what="the diary" />
   const { days, moves, troubles, before, after } = diary.data
@@ -161,7 +161,7 @@ function Move({ session, day, onClose }: { session: Session; day: string; onClos
   const [until, setUntil] = useState({ day, time: '17:00' })
   const [error, setError] = useState<ReturnType<typeof useWrite>['error']>(null)
   const [busy, setBusy] = useState(false)
-  const write = useWrite<Shape<'BatchView'>>()
+  const write = useWrite<'POST /houses/{house}/batches/{batch}/tasks'>()
   const move = async () => {
     setBusy(true)
     try {
@@ -211,8 +211,8 @@ function Move({ session, day, onClose }: { session: Session; day: string; onClos
 function Away({ page, works }: { page: Page; works: boolean }) {
   const house = useHouseId()
   const [form, set] = useState({ from: '', to: '', called: '' })
-  const add = useWrite<Page>(() => set({ from: '', to: '', called: '' }))
-  const remove = useWrite<Page>()
+  const add = useWrite<'POST /houses/{house}/absences'>(() => set({ from: '', to: '', called: '' }))
+  const remove = useWrite<'DELETE /houses/{house}/absences/{absence}'>()
   return (
     <section aria-labelledby="away" className="flex flex-col gap-3">
       <h2 id="away" className="text-2xl">
@@ -275,9 +275,9 @@ function Away({ page, works }: { page: Page; works: boolean }) {
 
 function Calendars({ page, works, keeps }: { page: Page; works: boolean; keeps: boolean }) {
   const house = useHouseId()
-  const read = useWrite<Page>()
-  const forget = useWrite<Page>()
-  const feed = useWrite<Shape<'FeedMade'>>()
+  const read = useWrite<'POST /houses/{house}/calendars'>()
+  const forget = useWrite<'DELETE /houses/{house}/calendars/{calendar}' | 'DELETE /houses/{house}/diary/feed'>()
+  const feed = useWrite<'POST /houses/{house}/diary/feed'>()
   return (
     <section aria-labelledby="calendars" className="flex flex-col gap-3">
       <h2 id="calendars" className="text-2xl">

@@ -45,7 +45,7 @@ export function Door() {
   const me = useMe()
   const enter = useEnter()
   const location = useLocation()
-  const demo = useWrite<Shape<'Me'>>(enter)
+  const demo = useWrite<'POST /demo'>(enter)
   if (me.isPending) return <Waiting what="the door" />
   const first = me.data?.houses[0]
   const to = (location.state as { to?: string } | null)?.to
@@ -76,7 +76,7 @@ export function Door() {
 
 export function SignIn({ onIn }: { onIn: (me: Shape<'Me'>) => void }) {
   const [form, set] = useState({ email: '', password: '' })
-  const write = useWrite<Shape<'Me'>>(onIn)
+  const write = useWrite<'POST /session'>(onIn)
   return (
     <form
       className="flex flex-col gap-4"
@@ -119,7 +119,7 @@ const unlaid = (problem: Problem | null, fields: string[]) =>
 
 export function MakeAccount({ onIn, withHouse }: { onIn: (me: Shape<'Me'>) => void; withHouse: boolean }) {
   const [form, set] = useState({ name: '', email: '', password: '', house: '', measures: 'metric' })
-  const write = useWrite<Shape<'Me'>>(onIn)
+  const write = useWrite<'POST /accounts'>(onIn)
   const fault = (field: string) => write.error?.about(field)
   return (
     <form
@@ -190,7 +190,7 @@ function FirstHouse() {
   const [name, setName] = useState('')
   const [measures, setMeasures] = useState('metric')
   const enter = useEnter()
-  const write = useWrite<Shape<'Me'>>(enter)
+  const write = useWrite<'POST /houses'>(enter)
   return (
     <DoorFrame title="You belong to no house yet. Begin one, or ask a keeper for an invitation.">
       <form

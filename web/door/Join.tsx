@@ -1,19 +1,19 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
-import { get, type Problem, send } from '../api/client'
+import { get, type Problem, ask } from '../api/client'
 import { type Shape, useMe, useWrite } from '../api/hooks'
 import { Button } from '../parts/Button'
 import { Trouble, Waiting } from '../parts/Notice'
 import { DoorFrame, MakeAccount, SignIn, useEnter } from './Door'
 
-export function Join() {
+export default function Join() {
   const { token = '' } = useParams()
   const me = useMe()
   const enter = useEnter()
   const go = useNavigate()
   const [failed, setFailed] = useState<Problem | null>(null)
-  const invitation = useQuery<Shape<'InviteView'>, Problem>({
+  const invitation = useQuery({
     queryKey: ['invitation', token],
     queryFn: () => get(`/invitations/${encodeURIComponent(token)}`),
     retry: false,
@@ -23,10 +23,10 @@ export function Join() {
     const newest = now.houses.at(-1)
     void go(newest ? `/h/${newest.id}/today` : '/')
   }
-  const join = useWrite<Shape<'Me'>>(goIn)
+  const join = useWrite<'POST /invitations/{token}'>(goIn)
   // Signing in or making an account on this page accepts at once: that is what the link is for.
   const accept = () => {
-    send<Shape<'Me'>>('POST', `/invitations/${encodeURIComponent(token)}`)
+    ask(`/invitations/${encodeURIComponent(token)}`, undefined)
       .then(goIn)
       .catch((problem: Problem) => setFailed(problem))
   }

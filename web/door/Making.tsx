@@ -10,9 +10,9 @@ const BOTTLE = 96
 
 /** What this is, in a picture and three sentences: one jar, what runs through the cloth, and the bottles, to scale. */
 export function Making() {
-  const example = useQuery<Shape<'DoorExample'>>({
+  const example = useQuery({
     queryKey: ['example'],
-    queryFn: () => get<Shape<'DoorExample'>>('/example'),
+    queryFn: () => get('/example'),
     staleTime: Infinity,
   })
   return (

@@ -1,17 +1,17 @@
 import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
-import { type Shape, useWrite } from '../api/hooks'
+import { useWrite } from '../api/hooks'
 import { Button } from '../parts/Button'
 import { Field } from '../parts/Field'
 import { Trouble } from '../parts/Notice'
 import { DoorFrame, useEnter } from './Door'
 
-export function NewPassword() {
+export default function NewPassword() {
   const { token = '' } = useParams()
   const [password, setPassword] = useState('')
   const enter = useEnter()
   const go = useNavigate()
-  const write = useWrite<Shape<'Me'>>((me) => {
+  const write = useWrite<'POST /resets/{token}'>((me) => {
     enter(me)
     void go('/')
   })

@@ -1,6 +1,6 @@
 import { useDeferredValue, useState } from 'react'
 import { useNavigate } from 'react-router'
-import { type Shape, useOfHouse } from '../api/hooks'
+import { useOfHouse } from '../api/hooks'
 import { Field } from '../parts/Field'
 import { Sheet } from '../parts/Sheet'
 
@@ -11,7 +11,7 @@ type Props = { open: boolean; onOpenChange: (open: boolean) => void; base: strin
 export function FindBox({ open, onOpenChange, base }: Props) {
   const [typed, setTyped] = useState('')
   const asked = useDeferredValue(typed.trim())
-  const found = useOfHouse<Shape<'FoundList'>>(`/find?q=${encodeURIComponent(asked)}`, {
+  const found = useOfHouse(`/find?q=${encodeURIComponent(asked)}`, {
     enabled: open && asked !== '',
     stale: 5_000,
   })

@@ -54,7 +54,7 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
   const [things, setThings] = useState<string[] | null>(house.things)
   const materials = useMaterials()
   const say = useSay()
-  const write = useWrite<Shape<'HouseView'>>(() => say({ text: 'The house’s settings are kept.' }))
+  const write = useWrite<'PATCH /houses/{house}'>(() => say({ text: 'The house’s settings are kept.' }))
   const fault = (field: string) => write.error?.about(field)
   const put = (field: keyof typeof form) => (event: { target: { value: string } }) =>
     set({ ...form, [field]: event.target.value })
@@ -224,7 +224,7 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
 function You() {
   const me = useMe()
   const client = useQueryClient()
-  const write = useWrite<Shape<'Me'>>((now) => client.setQueryData(['me'], now))
+  const write = useWrite<'PATCH /me'>((now) => client.setQueryData(['me'], now))
   const go = useNavigate()
   const house = useHouseId()
   if (!me.data) return null

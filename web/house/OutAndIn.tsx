@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { type Shape, useHouseId, useWrite } from '../api/hooks'
+import { useHouseId, useWrite } from '../api/hooks'
 import { Button, FileLink } from '../parts/Button'
 import { Field } from '../parts/Field'
 import { Trouble } from '../parts/Notice'
@@ -8,7 +8,7 @@ import { Trouble } from '../parts/Notice'
 export function OutAndIn() {
   const house = useHouseId()
   const [file, setFile] = useState<File | null>(null)
-  const write = useWrite<Shape<'Imported'>>()
+  const write = useWrite<'POST /houses/{house}/import'>()
   return (
     <section className="flex flex-col gap-4" aria-labelledby="out">
       <h2 id="out" className="text-2xl">

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
+import { useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import { Button } from '../parts/Button'
 import { Select } from '../parts/Field'
 import { Trouble } from '../parts/Notice'
@@ -7,14 +7,14 @@ import { ROLES } from './measures'
 
 export function People({ keeps }: { keeps: boolean }) {
   const house = useHouseId()
-  const people = useOfHouse<Shape<'People'>>('/people')
+  const people = useOfHouse('/people')
   const [link, setLink] = useState<{ what: string; link: string } | null>(null)
   const [role, setRole] = useState('helper')
   const change = useWrite()
-  const invite = useWrite<Shape<'Invite'>>((made) =>
+  const invite = useWrite<'POST /houses/{house}/invitations'>((made) =>
     setLink({ what: `An invitation, once, till ${made.until}`, link: made.link ?? '' }),
   )
-  const reset = useWrite<Shape<'Link'>>((made) =>
+  const reset = useWrite<'POST /houses/{house}/people/{person}/reset'>((made) =>
     setLink({ what: `A new-password link, once, till ${made.until}`, link: made.link }),
   )
   return (

@@ -14,8 +14,8 @@ const KINDS = [
 /** The house's jars, bowls, pans and bottles. What is taken off the list stays with the batches made in it. */
 export function Vessels({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean }) {
   const id = useHouseId()
-  const remove = useWrite()
-  const off = (kind: string, vessel: string) =>
+  const remove = useWrite<'DELETE /houses/{house}/jars/{jar}' | 'DELETE /houses/{house}/bottles/{bottle}'>()
+  const off = (kind: 'jars' | 'bottles', vessel: string) =>
     remove.mutate({ method: 'DELETE', path: `/houses/${id}/${kind}/${vessel}` })
   return (
     <section className="flex flex-col gap-4" aria-labelledby="vessels">
@@ -63,10 +63,10 @@ function Line({ name, detail, onOff }: { name: string; detail: string; onOff: ((
   )
 }
 
-function Add({ kind, fields, say }: { kind: string; fields: Record<string, string>; say: string }) {
+function Add({ kind, fields, say }: { kind: 'jars' | 'bottles'; fields: Record<string, string>; say: string }) {
   const house = useHouseId()
   const [form, set] = useState<Record<string, string>>({})
-  const write = useWrite(() => set({}))
+  const write = useWrite<'POST /houses/{house}/jars' | 'POST /houses/{house}/bottles'>(() => set({}))
   return (
     <details>
       <summary className="min-h-11 py-2 font-semibold">{say}</summary>
@@ -74,7 +74,12 @@ function Add({ kind, fields, say }: { kind: string; fields: Record<string, strin
         className="flex flex-col gap-3"
         onSubmit={(event) => {
           event.preventDefault()
-          write.mutate({ path: `/houses/${house}/${kind}`, body: form })
+          const { called = '', brim = '', height = '', capacity = '', kind: vessel = 'jar' } = form
+          write.mutate(
+            kind === 'jars'
+              ? { path: `/houses/${house}/jars`, body: { called, brim, height, kind: vessel } }
+              : { path: `/houses/${house}/bottles`, body: { called, capacity } },
+          )
         }}
       >
         {kind === 'jars' ? (

@@ -15,7 +15,7 @@ type Set = { size: string; start: number; names: Page['names']; fields: string[]
 /** A batch's labels: which sheet, from where, what stands on them, and what would come out. */
 export default function Labels() {
   const { batch: id = '' } = useParams()
-  const page = useOfHouse<Page>(`/batches/${id}/label`)
+  const page = useOfHouse(`/batches/${id}/label`)
   if (page.isError && !page.data) return <Trouble problem={page.error} />
   if (!page.data) return <Waiting what="the labels" />
   return <LabelBench id={id} page={page.data} />
@@ -36,7 +36,9 @@ const setOf = (page: Page): Set => ({
 function useLabel(id: string, known: Page) {
   const house = useHouseId()
   const client = useQueryClient()
-  const write = useWrite<Page>((answer) => client.setQueryData(['house', house, `/batches/${id}/label`], answer))
+  const write = useWrite<'PUT /houses/{house}/batches/{batch}/label'>((answer) =>
+    client.setQueryData(['house', house, `/batches/${id}/label`], answer),
+  )
   const [ahead, setAhead] = useState<Partial<Set>>({})
   const latest = useRef(known)
   const queue = useRef(Promise.resolve())

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react'
-import { type Shape, useOfHouse } from '../api/hooks'
+import { useOfHouse } from '../api/hooks'
 import { ButtonLink } from './Button'
 
 /** A place with nothing in it yet: in its own drawing what will stand there, and the one thing to do. */
@@ -30,7 +30,7 @@ export function EmptyPlace({
 
 /** The house's own jars in outline on the board, to one scale: as large as what will stand there. */
 export function EmptyBoard({ cloth = false }: { cloth?: boolean }) {
-  const house = useOfHouse<Shape<'HouseView'>>('')
+  const house = useOfHouse('')
   const jars = (house.data?.jars ?? []).filter((jar) => jar.kind === 'jar' && jar.height_mm < 180).slice(-4)
   if (jars.length === 0) return null
   const scale = 1.3

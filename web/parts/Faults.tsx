@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
+import { useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import { Button } from './Button'
 import { Notice, Trouble, Waiting } from './Notice'
 import { Tick } from './Tick'
@@ -15,9 +15,9 @@ export function Faults({
   onNote?: ((signs: string[], discard: boolean) => void) | undefined
 }) {
   const house = useHouseId()
-  const list = useOfHouse<Shape<'FaultSigns'>>('/faults', { stale: Infinity })
+  const list = useOfHouse('/faults', { stale: Infinity })
   const [signs, setSigns] = useState<string[]>([])
-  const find = useWrite<Shape<'FaultsFound'>>()
+  const find = useWrite<'POST /houses/{house}/faults' | 'POST /houses/{house}/batches/{batch}/faults'>()
   if (list.isError && !list.data) return <Trouble problem={list.error} />
   if (!list.data) return <Waiting what="the signs" />
   const found = find.data

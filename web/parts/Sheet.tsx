@@ -1,22 +1,25 @@
-import { Dialog } from 'radix-ui'
-import type { ReactNode } from 'react'
+import { lazy, type ReactNode, Suspense, useState } from 'react'
 
-type Props = { open: boolean; onOpenChange: (open: boolean) => void; title: string; children: ReactNode }
+export type SheetProps = {
+  open: boolean
+  onOpenChange: (open: boolean) => void
+  title: string
+  children: ReactNode
+}
+
+const load = () => import('./SheetDialog')
+const SheetDialog = lazy(load)
+
+// Not for the first screen, and there before anybody presses, also if the connection goes meanwhile.
+window.setTimeout(() => void load(), 1500)
 
 /** A dialog with a title; Escape closes it, and focus goes back where it was. */
-export function Sheet({ open, onOpenChange, title, children }: Props) {
-  return (
-    <Dialog.Root open={open} onOpenChange={onOpenChange}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-30 bg-black/40" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="bg-plate border-rim fixed top-[8vh] left-1/2 z-40 flex max-h-[84vh] w-[min(34rem,94vw)] -translate-x-1/2 flex-col gap-4 overflow-auto rounded-rim border-2 p-5"
-        >
-          <Dialog.Title className="font-display text-2xl">{title}</Dialog.Title>
-          {children}
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
-  )
+export function Sheet(props: SheetProps) {
+  const [wanted, setWanted] = useState(props.open)
+  if (props.open && !wanted) setWanted(true)
+  return wanted ? (
+    <Suspense fallback={null}>
+      <SheetDialog {...props} />
+    </Suspense>
+  ) : null
 }

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { type Problem, send } from '../api/client'
+import { ask } from '../api/client'
 import { type Shape, useBatchWrite, useHouseId } from '../api/hooks'
 import { usePart } from '../frame/part'
 import { Button } from '../parts/Button'
@@ -36,9 +36,9 @@ export function Bottling({ batch }: { batch: Shape<'BatchView'> }) {
     from_stores: fromStores,
     vitamin_e: form,
   }
-  const filling = useQuery<Shape<'FillingView'>, Problem>({
+  const filling = useQuery({
     queryKey: ['house', house, 'filling', batch.id, batch.version, asked],
-    queryFn: ({ signal }) => send('POST', `/houses/${house}/batches/${batch.id}/filling`, { body: asked, signal }),
+    queryFn: ({ signal }) => ask(`/houses/${house}/batches/${batch.id}/filling`, asked, signal),
     // What was reckoned for another amount is not shown for this one.
     placeholderData: (before, query) => (query?.queryKey.at(-2) === batch.version ? before : undefined),
     retry: false,

@@ -13,7 +13,7 @@ import { YieldBar } from './YieldBar'
 export default function Press() {
   const house = useHouseId()
   const { batch } = useParams()
-  const list = useOfHouse<Shape<'PressList'>>('/press')
+  const list = useOfHouse('/press')
   if (list.isError && !list.data) return <Trouble problem={list.error} />
   if (!list.data) return <Waiting what="the press" />
   const { to_strain, resting, bottled } = list.data

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import { type Shape, useOfHouse, useWrite, useHouseId } from '../api/hooks'
+import { useOfHouse, useWrite, useHouseId } from '../api/hooks'
 import { Button } from '../parts/Button'
 import { Trouble } from '../parts/Notice'
 
@@ -24,8 +24,8 @@ export function Scale({ batch, takes, weighed }: { batch: string; takes: Takes; 
 
 function OnScale({ batch, takes, weighed }: { batch: string; takes: Takes; weighed: () => void }) {
   const house = useHouseId()
-  const scale = useOfHouse<Shape<'ScaleView'>>('/scale')
-  const put = useWrite<Shape<'ScaleView'>>()
+  const scale = useOfHouse('/scale')
+  const put = useWrite<'POST /houses/{house}/scale'>()
   const { refetch } = scale
   const shown = scale.data
   const unsteady = shown !== undefined && !shown.stable && shown.on !== ''

@@ -1,5 +1,5 @@
 import { useNavigate } from 'react-router'
-import { type Shape, useHouseId, useWrite } from '../api/hooks'
+import { useHouseId, useWrite } from '../api/hooks'
 import { putOnBench } from '../bench/wish'
 import { Button } from '../parts/Button'
 import { Area } from '../parts/Field'
@@ -20,7 +20,7 @@ const AS: Record<string, string> = {
 export default function ReadRecipe() {
   const house = useHouseId()
   const [text, setText] = useKept(`recipe.${house}`)
-  const read = useWrite<Shape<'ReadRecipeView'>>()
+  const read = useWrite<'POST /houses/{house}/recipes/read'>()
   const go = useNavigate()
   const answer = read.data
   return (

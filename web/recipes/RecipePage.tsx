@@ -13,7 +13,7 @@ type View = Shape<'RecipeView'>
 
 export default function RecipePage() {
   const { recipe: id = '' } = useParams()
-  const recipe = useOfHouse<View>(`/recipes/${id}`)
+  const recipe = useOfHouse(`/recipes/${id}`)
   if (recipe.isError && !recipe.data) return <Trouble problem={recipe.error} />
   if (!recipe.data) return <Waiting what="the recipe" />
   return <Page key={recipe.data.id} recipe={recipe.data} />
@@ -26,7 +26,7 @@ function Page({ recipe }: { recipe: View }) {
   const [form, set] = useState({ name: recipe.name, note: recipe.note })
   const go = useNavigate()
   const say = useSay()
-  const edit = useWrite<View>((kept) => {
+  const edit = useWrite<'PATCH /houses/{house}/recipes/{recipe}'>((kept) => {
     setEditing(false)
     say({ text: `Kept as version ${kept.version}.` })
   })

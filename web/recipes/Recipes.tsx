@@ -1,11 +1,11 @@
 import { Link } from 'react-router'
-import { type Shape, useHouseId, useOfHouse } from '../api/hooks'
+import { useHouseId, useOfHouse } from '../api/hooks'
 import { ButtonLink } from '../parts/Button'
 import { Trouble, Waiting } from '../parts/Notice'
 
 export default function Recipes() {
   const house = useHouseId()
-  const list = useOfHouse<Shape<'RecipeList'>>('/recipes')
+  const list = useOfHouse('/recipes')
   if (list.isError && !list.data) return <Trouble problem={list.error} />
   if (!list.data) return <Waiting what="the recipes" />
   const { recipes, total } = list.data

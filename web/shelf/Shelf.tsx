@@ -18,7 +18,7 @@ const COLUMN = 168
 
 export default function Shelf() {
   const house = useHouseId()
-  const shelf = useOfHouse<Shape<'Shelf'>>('/shelf')
+  const shelf = useOfHouse('/shelf')
   if (shelf.isError && !shelf.data) return <Trouble problem={shelf.error} />
   if (!shelf.data) return <Waiting what="the shelf" />
   if (shelf.data.empty)
@@ -50,9 +50,7 @@ function Board({ part }: { part: Part }) {
   const last = more.at(-1) ?? part
   const jars = [...part.jars, ...more.flatMap((each) => each.jars)]
   const fetchMore = async () => {
-    const answer = await get<Shape<'Shelf'>>(
-      `/houses/${house}/shelf?part=${part.part}&after=${encodeURIComponent(last.next ?? '')}`,
-    )
+    const answer = await get(`/houses/${house}/shelf?part=${part.part}&after=${encodeURIComponent(last.next ?? '')}`)
     const next = answer.parts[0]
     if (next) setMore((before) => [...before, next])
   }

@@ -16,7 +16,7 @@ type Detail = Shape<'LotDetail'>
 
 export default function LotPage() {
   const { lot: id = '' } = useParams()
-  const detail = useOfHouse<Detail>(`/lots/${id}`)
+  const detail = useOfHouse(`/lots/${id}`)
   if (detail.isError && !detail.data) return <Trouble problem={detail.error} />
   if (!detail.data) return <Waiting what="the lot" />
   return <Page key={detail.data.lot.id} detail={detail.data} />
@@ -30,7 +30,7 @@ function Page({ detail }: { detail: Detail }) {
   const [removing, setRemoving] = useState(false)
   const go = useNavigate()
   const say = useSay()
-  const edit = useWrite<Detail>(() => setEditing(false))
+  const edit = useWrite<'PATCH /houses/{house}/lots/{lot}'>(() => setEditing(false))
   const remove = useWrite(() => {
     say({ text: `${lot.called} is out of Stores. The batches made from it still know it.` })
     void go(`/h/${house}/stores`)
@@ -178,9 +178,9 @@ function Count({ detail }: { detail: Detail }) {
   const [amount, setAmount] = useState('')
   const say = useSay()
   const before = detail.lot.left
-  const path = `/houses/${house}/lots/${detail.lot.id}/count`
-  const undo = useWrite<Detail>()
-  const write = useWrite<Detail>((answer) => {
+  const path = `/houses/${house}/lots/${detail.lot.id}/count` as const
+  const undo = useWrite<'POST /houses/{house}/lots/{lot}/count'>()
+  const write = useWrite<'POST /houses/{house}/lots/{lot}/count'>((answer) => {
     setAmount('')
     say({
       text: `Counted: ${answer.lot.left_text} left.`,
@@ -216,7 +216,7 @@ function Check({ detail }: { detail: Detail }) {
   const house = useHouseId()
   const [answers, setAnswers] = useState<Record<string, string>>({})
   const [open, setOpen] = useState(false)
-  const write = useWrite<Detail>(() => {
+  const write = useWrite<'POST /houses/{house}/lots/{lot}/checks'>(() => {
     setAnswers({})
     setOpen(false)
   })

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
-import { type Shape, useHouseId, useWrite } from '../api/hooks'
+import { useHouseId, useWrite } from '../api/hooks'
 import { useSay } from '../frame/Say'
 import { type LotFields, LotForm } from './LotForm'
 
@@ -19,7 +19,7 @@ export default function NewLot() {
   })
   const go = useNavigate()
   const say = useSay()
-  const write = useWrite<Shape<'LotDetail'>>((answer) => {
+  const write = useWrite<'POST /houses/{house}/lots'>((answer) => {
     localStorage.removeItem(store)
     say({ text: `${answer.lot.left_text} of ${answer.lot.called} is in Stores.` })
     void go(`/h/${house}/stores/${answer.lot.id}`)

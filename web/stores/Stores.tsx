@@ -46,9 +46,7 @@ export default function Stores() {
   const kind = query.get('kind') ?? ''
   const used = query.get('used') === '1'
   const page = Number(query.get('page') ?? '1')
-  const stores = useOfHouse<Shape<'StoresPage'>>(
-    `/stores?kind=${kind}&q=${encodeURIComponent(asked)}&page=${page}&used=${used ? 1 : 0}`,
-  )
+  const stores = useOfHouse(`/stores?kind=${kind}&q=${encodeURIComponent(asked)}&page=${page}&used=${used ? 1 : 0}`)
   useKey('n', 'Enter a lot', () => void go(`/h/${house}/stores/new`), works)
   if (stores.isError && !stores.data) return <Trouble problem={stores.error} />
   if (!stores.data) return <Waiting what="the stores" />

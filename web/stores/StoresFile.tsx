@@ -1,12 +1,10 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { type Shape, useHouseId, useWrite } from '../api/hooks'
+import { useHouseId, useWrite } from '../api/hooks'
 import { usePart } from '../frame/part'
 import { Button, FileLink } from '../parts/Button'
 import { base64 } from '../parts/base64'
 import { Notice, Trouble } from '../parts/Notice'
-
-type Preview = Shape<'CsvPreview'>
 
 const WORDS = { added: 'added', changed: 'changed', same: 'left as it is', refused: 'Refused' }
 
@@ -14,7 +12,7 @@ export default function StoresFile() {
   const house = useHouseId()
   const { works } = usePart()
   const [csv, setCsv] = useState<{ name: string; text: string } | null>(null)
-  const write = useWrite<Preview>()
+  const write = useWrite<'POST /houses/{house}/stores/csv'>()
   const send = (text: string, go: boolean) =>
     write.mutate({ path: `/houses/${house}/stores/csv`, body: { csv: text, do: go } })
   const preview = write.data

@@ -16,12 +16,14 @@ const SHAPES = [
   { id: 'square', name: 'square' },
 ]
 
+const COOKER = { called: '', shape: 'round', length: '', width: '', height: '', method: 'slow-cooker' }
+
 /** The house's cookers, measured inside. */
 export function Cookers({ cookers, keeps }: { cookers: Shape<'CookerView'>[]; keeps: boolean }) {
   const house = useHouseId()
   const remove = useWrite()
-  const [form, set] = useState<Record<string, string>>({})
-  const add = useWrite(() => set({}))
+  const [form, set] = useState(COOKER)
+  const add = useWrite<'POST /houses/{house}/cookers'>(() => set(COOKER))
   const put = (field: string) => (event: { target: { value: string } }) => set({ ...form, [field]: event.target.value })
   return (
     <section aria-labelledby="cookers" className="flex flex-col gap-3">
@@ -59,18 +61,18 @@ export function Cookers({ cookers, keeps }: { cookers: Shape<'CookerView'>[]; ke
             className="flex flex-col gap-3"
             onSubmit={(event) => {
               event.preventDefault()
-              add.mutate({ path: `/houses/${house}/cookers`, body: { shape: 'round', method: 'slow-cooker', ...form } })
+              add.mutate({ path: `/houses/${house}/cookers`, body: form })
             }}
           >
-            <Field label="Called" required maxLength={60} value={form.called ?? ''} onChange={put('called')} />
-            <Select label="It is a" value={form.method ?? 'slow-cooker'} choices={KINDS} onChange={put('method')} />
-            <Select label="Inside it is" value={form.shape ?? 'round'} choices={SHAPES} onChange={put('shape')} />
+            <Field label="Called" required maxLength={60} value={form.called} onChange={put('called')} />
+            <Select label="It is a" value={form.method} choices={KINDS} onChange={put('method')} />
+            <Select label="Inside it is" value={form.shape} choices={SHAPES} onChange={put('shape')} />
             <div className="grid grid-cols-3 items-start gap-3">
               <Field
                 label={form.shape && form.shape !== 'round' ? 'Long' : 'Across'}
                 required
                 placeholder="21 cm"
-                value={form.length ?? ''}
+                value={form.length}
                 fault={add.error?.about('length')}
                 onChange={put('length')}
               />
@@ -79,7 +81,7 @@ export function Cookers({ cookers, keeps }: { cookers: Shape<'CookerView'>[]; ke
                   label="Wide"
                   required
                   placeholder="8 in"
-                  value={form.width ?? ''}
+                  value={form.width}
                   fault={add.error?.about('width')}
                   onChange={put('width')}
                 />
@@ -88,7 +90,7 @@ export function Cookers({ cookers, keeps }: { cookers: Shape<'CookerView'>[]; ke
                 label="Deep"
                 required
                 placeholder="13 cm"
-                value={form.height ?? ''}
+                value={form.height}
                 fault={add.error?.about('height')}
                 onChange={put('height')}
               />
@@ -112,7 +114,7 @@ export function Thermometers({ probes, keeps }: { probes: Shape<'ProbeView'>[]; 
   const remove = useWrite()
   const [called, setCalled] = useState('')
   const [kind, setKind] = useState('simulated')
-  const add = useWrite<Shape<'ProbeMade'>>(() => setCalled(''))
+  const add = useWrite<'POST /houses/{house}/probes'>(() => setCalled(''))
   const made = add.data
   return (
     <section aria-labelledby="thermometers" className="flex flex-col gap-3">

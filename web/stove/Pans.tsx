@@ -24,9 +24,10 @@ export function Pans({ pans, works }: { pans: Shape<'PanCard'>[]; works: boolean
 function Pan({ pan, works }: { pan: Shape<'PanCard'>; works: boolean }) {
   const house = useHouseId()
   const [seen, setSeen] = useState<string[]>([])
-  const done = useWrite(() => setSeen([]))
-  const path = `/houses/${house}/batches/${pan.batch}/tasks`
-  const does = (task: string, more: object = {}) => done.mutate({ path, body: { task, outcome: 'done', ...more } })
+  const done = useWrite<'POST /houses/{house}/batches/{batch}/tasks'>(() => setSeen([]))
+  const path = `/houses/${house}/batches/${pan.batch}/tasks` as const
+  const does = (task: string, more: { seen?: string[] } = {}) =>
+    done.mutate({ path, body: { task, outcome: 'done', ...more } })
   const all = pan.signs.every((sign) => seen.includes(sign.id))
   return (
     <li

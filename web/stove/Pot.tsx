@@ -18,7 +18,7 @@ type View = Shape<'StoveView'>
 
 export default function Pot() {
   const { session = '' } = useParams()
-  const pot = useOfHouse<View>(`/stove/${session}`)
+  const pot = useOfHouse(`/stove/${session}`)
   const heard = useLive(pot.data?.state === 'ended' ? undefined : pot.data?.live, pot.refetch)
   if (pot.isError && !pot.data) return <Trouble problem={pot.error} />
   if (!pot.data) return <Waiting what="the pot" />
@@ -29,11 +29,15 @@ export default function Pot() {
 function useTend(pot: View, done?: () => void) {
   const house = useHouseId()
   const client = useQueryClient()
-  const write = useWrite<View>((now) => {
+  const write = useWrite<
+    | 'POST /houses/{house}/stove/{session}/tend'
+    | 'POST /houses/{house}/stove/{session}/reading'
+    | 'POST /houses/{house}/stove/{session}/learn'
+  >((now) => {
     client.setQueryData(['house', house, `/stove/${pot.id}`], now)
     done?.()
   })
-  const path = `/houses/${house}/stove/${pot.id}`
+  const path = `/houses/${house}/stove/${pot.id}` as const
   return {
     write,
     path,

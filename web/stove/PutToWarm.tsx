@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { type Problem, send } from '../api/client'
+import { ask } from '../api/client'
 import { type Shape, useHouseId, useWrite } from '../api/hooks'
 import { Button } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
@@ -55,14 +55,14 @@ export function PutToWarm({ waiting, cookers, probes, chosen, setChosen }: Props
   const simulated = probes.find((each) => each.id === watch)?.kind === 'simulated'
   const poured = picked.poured ?? lead?.poured ?? 'hand-hot'
   const asked = { cooker: cooker?.id ?? '', setting, batches, school, poured }
-  const outlook = useQuery<Shape<'PotOutlook'>, Problem>({
+  const outlook = useQuery({
     queryKey: ['house', house, 'outlook', asked],
-    queryFn: ({ signal }) => send('POST', `/houses/${house}/stove/outlook`, { body: asked, signal }),
+    queryFn: ({ signal }) => ask(`/houses/${house}/stove/outlook`, asked, signal),
     enabled: batches.length > 0 && cooker !== undefined,
     placeholderData: (before) => before,
     staleTime: 60_000,
   })
-  const start = useWrite<Shape<'StoveView'>>((pot) => void go(`/h/${house}/stove/${pot.id}`))
+  const start = useWrite<'POST /houses/{house}/stove'>((pot) => void go(`/h/${house}/stove/${pot.id}`))
   const put = (field: keyof typeof picked) => (event: { target: { value: string } }) =>
     setPicked({ ...picked, [field]: event.target.value })
   return (

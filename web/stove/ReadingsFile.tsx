@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { type Shape, useHouseId, useWrite } from '../api/hooks'
+import { useHouseId, useWrite } from '../api/hooks'
 import { base64 } from '../parts/base64'
 import { Button } from '../parts/Button'
 import { Refused } from '../parts/Listed'
@@ -10,7 +10,7 @@ export function ReadingsFile({ session }: { session: string }) {
   const house = useHouseId()
   const [csv, setCsv] = useState<string | null>(null)
   const [done, setDone] = useState(false)
-  const write = useWrite<Shape<'ReadingsTaken'>>()
+  const write = useWrite<'POST /houses/{house}/stove/{session}/csv'>()
   const send = (text: string, go: boolean) =>
     write.mutate(
       { path: `/houses/${house}/stove/${session}/csv`, body: { csv: text, do: go } },

@@ -14,7 +14,7 @@ type Page = Shape<'StovePage'>
 export default function Stove() {
   const house = useHouseId()
   const { works, keeps } = usePart()
-  const stove = useOfHouse<Page>('/stove')
+  const stove = useOfHouse('/stove')
   const [chosen, setChosen] = useState<string[] | null>(null)
   if (stove.isError && !stove.data) return <Trouble problem={stove.error} />
   if (!stove.data) return <Waiting what="the stove" />

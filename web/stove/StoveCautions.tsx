@@ -1,10 +1,10 @@
-import { type Shape, useOfHouse } from '../api/hooks'
+import { useOfHouse } from '../api/hooks'
 import { CautionLine } from '../parts/Cautions'
 
 /** What to heed with these jars, before the pot is switched on and while it is. */
 export function StoveCautions({ batches }: { batches: string[] }) {
   const asked = [...batches].sort().join(',')
-  const list = useOfHouse<Shape<'CautionList'>>(`/cautions?batches=${asked}`, {
+  const list = useOfHouse(`/cautions?batches=${asked}`, {
     stale: 600_000,
     enabled: asked !== '',
   })

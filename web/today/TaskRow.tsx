@@ -1,4 +1,3 @@
-import { Dialog } from 'radix-ui'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { type Shape, useBatchWrite, useHouseId } from '../api/hooks'
@@ -17,7 +16,7 @@ export function TaskRow({ task }: { task: Shape<'TaskView'> }) {
   const [otherwise, setOtherwise] = useState(false)
   const [looking, setLooking] = useState(false)
   const undo = useBatchWrite(() => say({ text: 'Undone.' }))
-  const path = `/houses/${house}/batches/${task.batch}`
+  const path = `/houses/${house}/batches/${task.batch}` as const
   const done = useBatchWrite((batch) => {
     const entry = batch.entries[0]
     say({
@@ -151,7 +150,12 @@ function LookUnder({
   )
 }
 
-type Props = { task: Shape<'TaskView'>; path: string; open: boolean; onOpenChange: (open: boolean) => void }
+type Props = {
+  task: Shape<'TaskView'>
+  path: `/houses/${string}/batches/${string}`
+  open: boolean
+  onOpenChange: (open: boolean) => void
+}
 
 function NotNow({ task, path, open, onOpenChange }: Props) {
   const [until, setUntil] = useState('')
@@ -203,7 +207,9 @@ function NotNow({ task, path, open, onOpenChange }: Props) {
         </form>
       ) : null}
       {write.error && !write.error.about('until') ? <Trouble problem={write.error} /> : null}
-      <Dialog.Close className="self-start underline underline-offset-4">Leave it as it is</Dialog.Close>
+      <button type="button" className="self-start underline underline-offset-4" onClick={() => onOpenChange(false)}>
+        Leave it as it is
+      </button>
     </Sheet>
   )
 }

@@ -28,7 +28,7 @@ const COMES = [
 
 export default function Today() {
   const house = useHouseId()
-  const today = useOfHouse<TodayShape>('/today')
+  const today = useOfHouse('/today')
   useMinute(today.refetch)
   if (today.isError && !today.data) return <Trouble problem={today.error} />
   if (!today.data) return <Waiting what="today" />
@@ -231,7 +231,7 @@ function Together({ tasks }: { tasks: Shape<'TaskView'>[] }) {
   const say = useSay()
   const { works } = usePart()
   const [each, setEach] = useState(false)
-  const shaken = useWrite<TodayShape>(() => say({ text: `${tasks.length} jars turned over.` }))
+  const shaken = useWrite<'POST /houses/{house}/today/shaken'>(() => say({ text: `${tasks.length} jars turned over.` }))
   if (each) return tasks.map((task) => <TaskRow key={task.batch} task={task} />)
   return (
     <li className="border-line flex flex-col gap-2 border-b pb-3">

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { type Shape, useHouseId, useWrite } from '../../api/hooks'
+import { useHouseId, useWrite } from '../../api/hooks'
 import { Button, TextButton } from '../../parts/Button'
 import { Field } from '../../parts/Field'
 import { Notice, Trouble } from '../../parts/Notice'
@@ -11,7 +11,7 @@ type Props = { herb: HerbWish; form: string | undefined; put: (water: string) =>
 export function Wilting({ herb, form, put }: Props) {
   const house = useHouseId()
   const [weights, set] = useState({ fresh: '', now: '', hours: '' })
-  const ask = useWrite<Shape<'WiltingView'>>()
+  const ask = useWrite<'POST /houses/{house}/wilting'>()
   const problem = ask.error
   const typed = (field: keyof typeof weights) => (event: { target: { value: string } }) =>
     set({ ...weights, [field]: event.target.value })
