@@ -8,6 +8,9 @@
     <meta name="description" content="Plan, watch, strain, bottle and label herbs infused in oil: amounts, days and cautions worked out.">
     <title>Warm Kettle</title>
     <link rel="icon" href="/kettle.svg" type="image/svg+xml">
+    @foreach ($fonts as $font)
+    <link rel="preload" href="/build/{{ $font }}" as="font" type="font/woff2" crossorigin>
+    @endforeach
     @foreach ($styles as $style)
     <link rel="stylesheet" href="/build/{{ $style }}">
     @endforeach
