@@ -18,7 +18,8 @@ final readonly class LabelPage extends Shape
      * @param  list<string>  $warnings
      * @param  list<ChecklistLine>  $checklist
      * @param  'cook'|'inci'  $names
-     * @param  string  $net Net amount and number of the first bottle, as its label has them; empty where they are left off or none is filled.
+     * @param  string  $net Net amount and number of the first bottle, as its label has them; empty where they are left
+     *     off or none is filled.
      * @param  bool  $prints Whether it can be printed: what must be said of it fits.
      */
     public function __construct(
