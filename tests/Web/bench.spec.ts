@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
-import { ownHouse, thatIsIt, word } from './support'
+import { ownHouse, thatIsIt, token, word } from './support'
 
 const heading = (page: Page) => page.getByRole('heading', { level: 1 })
 const figure = (page: Page, name: RegExp) => page.getByRole('button', { name })
@@ -165,9 +165,7 @@ test('the kitchen card is the plan, with boxes to tick', async ({ page }) => {
   const pdf = await page.request.post(`${house.replace('/h/', '/api/houses/')}/card.pdf`, {
     data: { wish: { herbs: [{ id: 'calendula' }], oils: ['olive'] } },
     headers: {
-      'X-XSRF-TOKEN': decodeURIComponent(
-        (await page.context().cookies()).find((each) => each.name === 'XSRF-TOKEN')?.value ?? '',
-      ),
+      'X-XSRF-TOKEN': await token(page),
     },
   })
   expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-')

@@ -1,13 +1,11 @@
 import { expect, test } from '@playwright/test'
-import { clock, demo, ownHouse, word } from './support'
+import { benchWith, clock, demo, ownHouse, word } from './support'
+
+const FRESH = { herbs: [{ id: 'self-heal', state: 'fresh' }], oils: ['olive'], method: 'slow-cooker' }
 
 test('a pan: planned in a pan, put on the flame at the Stove, stirred, and off by its signs', async ({ page }) => {
   const house = await ownHouse(page)
-  await page.evaluate(([key, wish]) => localStorage.setItem(key as string, JSON.stringify(wish)), [
-    'kettle.bench.' + house.split('/').pop(),
-    { herbs: [{ id: 'self-heal', state: 'fresh' }], oils: ['olive'], method: 'slow-cooker' },
-  ] as const)
-  await page.goto(house + '/bench')
+  await benchWith(page, house, FRESH)
   await expect(page.getByText('The pint jar, to scale')).toBeVisible()
   await word(page, /^how much:/)
   await page.getByRole('radio', { name: /^pint jar/ }).check()
@@ -49,11 +47,7 @@ test('a pan: planned in a pan, put on the flame at the Stove, stirred, and off b
 
 test('a way chosen before the last answer came lets the jar go all the same', async ({ page }) => {
   const house = await ownHouse(page)
-  await page.evaluate(([key, wish]) => localStorage.setItem(key as string, JSON.stringify(wish)), [
-    'kettle.bench.' + house.split('/').pop(),
-    { herbs: [{ id: 'self-heal', state: 'fresh' }], oils: ['olive'], method: 'slow-cooker' },
-  ] as const)
-  await page.goto(house + '/bench')
+  await benchWith(page, house, FRESH)
   await expect(page.getByText('The pint jar, to scale')).toBeVisible()
   await word(page, /^how much:/)
   await page.route('**/reckon', async (route) => {

@@ -1,20 +1,11 @@
 import { expect, test } from '@playwright/test'
-import { clock, demo, ownHouse } from './support'
-
-/** Plans a wish as it lies in the draft, and starts it. */
-async function started(page: import('@playwright/test').Page, house: string, wish: object): Promise<void> {
-  await page.evaluate(
-    ([store, text]) => localStorage.setItem(store ?? '', text ?? ''),
-    [`kettle.bench.${house.split('/h/')[1] ?? ''}`, JSON.stringify(wish)],
-  )
-  await page.goto(`${house}/bench`)
-}
+import { benchWith, clock, demo, ownHouse } from './support'
 
 test('strained on the scale, poured off, bottled around a wish, put away, given, and found when it turns', async ({
   page,
 }) => {
   const house = await ownHouse(page)
-  await started(page, house, { herbs: [{ id: 'marshmallow-root' }], oils: [{ id: 'olive' }] })
+  await benchWith(page, house, { herbs: [{ id: 'marshmallow-root' }], oils: [{ id: 'olive' }] })
   await page.getByRole('button', { name: 'Start this batch' }).click()
   await page.getByRole('button', { name: 'Done' }).click()
   await expect(page.getByText('cold, day 0 of 28')).toBeVisible()
@@ -132,7 +123,7 @@ test('fresh herb for the kitchen: stopped, offered ways, read, begun, and held t
     oils: [{ id: 'olive' }],
     purpose: 'kitchen',
   }
-  await started(page, house, wish)
+  await benchWith(page, house, wish)
   await expect(page.getByText(/not kept for the kitchen on a shelf/)).toBeVisible()
   await expect(page.getByRole('button', { name: 'Start this batch' })).toHaveCount(0)
   await page
@@ -159,9 +150,9 @@ test('fresh herb for the kitchen: stopped, offered ways, read, begun, and held t
 
 test('a plant of concern is read for what it says, and again when the plan changes', async ({ page }) => {
   const house = await ownHouse(page)
-  await started(page, house, { herbs: [{ id: 'comfrey-leaf' }], oils: [{ id: 'olive' }] })
+  await benchWith(page, house, { herbs: [{ id: 'comfrey-leaf' }], oils: [{ id: 'olive' }] })
   await page.getByLabel('I have read this').check()
-  await started(page, house, { herbs: [{ id: 'st-johns-wort' }], oils: [{ id: 'olive' }] })
+  await benchWith(page, house, { herbs: [{ id: 'st-johns-wort' }], oils: [{ id: 'olive' }] })
   await expect(page.getByLabel('I have read this')).not.toBeChecked()
 })
 

@@ -1,13 +1,15 @@
 import { expect, type Page, test } from '@playwright/test'
-import { ALONE, clock, clockOfAll, demo, MORNING, ownHouse, tabTo } from './support'
+import { ALONE, benchWith, clock, clockOfAll, demo, MORNING, ownHouse, tabTo } from './support'
 
 /** Starts a slow-cooker batch at the Bench and fills its jar; answers with the address of its page. */
 async function warmJar(page: Page, house: string, herb: string, more: object = {}): Promise<string> {
-  await page.evaluate(([key, wish]) => localStorage.setItem(key as string, JSON.stringify(wish)), [
-    'kettle.bench.' + house.split('/').pop(),
-    { herbs: [{ id: herb }], oils: ['olive'], method: 'slow-cooker', school: 'usual', ...more },
-  ] as const)
-  await page.goto(house + '/bench')
+  await benchWith(page, house, {
+    herbs: [{ id: herb }],
+    oils: ['olive'],
+    method: 'slow-cooker',
+    school: 'usual',
+    ...more,
+  })
   await page.getByRole('button', { name: 'Start this batch' }).click()
   await expect(page.getByRole('heading', { name: 'Logbook' })).toBeVisible()
   const address = page.url()

@@ -73,6 +73,15 @@ export async function demo(page: Page): Promise<string> {
   return page.url().replace(/\/today.*/, '')
 }
 
+/** Opens the Bench with a wish as somebody left it there. */
+export async function benchWith(page: Page, house: string, wish: object): Promise<void> {
+  await page.evaluate(
+    ([store, text]) => localStorage.setItem(store ?? '', text ?? ''),
+    [`kettle.bench.${house.split('/h/')[1] ?? ''}`, JSON.stringify(wish)],
+  )
+  await page.goto(`${house}/bench`)
+}
+
 /** Opens a word of the sentence. It is set anew as an answer comes, and a press may fall beside a word that has just moved. */
 export async function word(page: Page, name: RegExp): Promise<void> {
   const said = page.getByRole('button', { name })

@@ -71,7 +71,7 @@ export function useWrite<Op extends Operation = Operation>(done?: (answer: Answe
 
 /** Every write that is answered by the batch as it stands. */
 type BatchWrite = {
-  [Op in Operation]: [AnswerTo<Op>] extends [Shape<'BatchView'>] ? ([AnswerTo<Op>] extends [never] ? never : Op) : never
+  [Op in Operation]: AnswerTo<Op> extends Shape<'BatchView'> ? Op : never
 }[Operation]
 
 /** A write about one batch, answered by the batch as it stands. */

@@ -24,15 +24,15 @@ type Fits<A extends string[], K extends string[]> = A extends [infer One extends
 
 type JsonOf<Op> = Op extends { responses: { 200: { content: { 'application/json': infer Json } } } } ? Json : undefined
 
-export type Answer<Method extends 'get' | 'post' | 'put' | 'patch' | 'delete', Address extends string> = {
+type Verb = 'post' | 'put' | 'patch' | 'delete'
+
+export type Answer<Method extends 'get' | Verb, Address extends string> = {
   [K in keyof paths]: Fits<Segments<Address>, Segments<K>> extends true
     ? paths[K] extends { [M in Method]: infer Op }
       ? JsonOf<Op>
       : never
     : never
 }[keyof paths]
-
-type Verb = 'post' | 'put' | 'patch' | 'delete'
 
 /** A write as the document has it, such as "PATCH /houses/{house}/lots/{lot}". */
 export type Operation = {

@@ -19,7 +19,7 @@ import { saidSentence } from './said'
 import { Sentence } from './Sentence'
 import { MethodsSideBySide, NoteWithWays, type WayOut, WaysOut } from './Ways'
 import { WhichOil } from './WhichOil'
-import { FIRST, useDraft, type Wish } from './wish'
+import { FIRST, jarLetGo, useDraft, type Wish } from './wish'
 
 /** Asks a moment after the last keystroke, so that typing is not a storm of questions. */
 function useSettled<T>(value: T, ms: number): T {
@@ -36,7 +36,7 @@ export default function Bench() {
   const settings = useHouse()
   const materials = useMaterials()
   const { works, kitchen } = usePart()
-  const [wish, change, setWish] = useDraft(house)
+  const [wish, put, setWish] = useDraft(house)
   const [open, setOpened] = useState<string | null>(null)
   // As it was before a word was opened, to go back to.
   const [before, setBefore] = useState<Wish | null>(null)
@@ -93,7 +93,15 @@ export default function Bench() {
       },
     })
   const ready = works && plan.isSuccess && !start.isPending
-  const take = useCallback((change_: Record<string, unknown>) => change(change_ as Partial<Wish>), [change])
+  // However a way is chosen: in its word, in the table of ways, or as a way out that says what else goes with it.
+  const change = useCallback(
+    (part: Partial<Wish>) => {
+      const to = materials.data?.methods.find((each) => each.id === part.method)
+      put(to ? { ...jarLetGo(wish, to.vessels, settings.data?.jars ?? []), ...part } : part)
+    },
+    [put, wish, materials.data, settings.data],
+  )
+  const take = useCallback((part: Record<string, unknown>) => change(part as Partial<Wish>), [change])
   useKey('S', 'Start this batch', begin, ready)
   useKey('e', 'Change the first word of the sentence', () => setOpen('herb'))
   useKey('y', 'Set the ways side by side', () => setTab('ways'))

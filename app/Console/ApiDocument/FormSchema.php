@@ -133,12 +133,6 @@ final class FormSchema
     /** @param  array<string, mixed>  $rules */
     private static function lists(array $rules, string $field): bool
     {
-        foreach (array_keys($rules) as $other) {
-            if (str_starts_with($other, "{$field}.*")) {
-                return true;
-            }
-        }
-
-        return false;
+        return array_filter(array_keys($rules), fn (string $other) => str_starts_with($other, "{$field}.*")) !== [];
     }
 }

@@ -1,5 +1,5 @@
 import { Field } from '../../parts/Field'
-import { without, jarLetGo } from '../wish'
+import { without } from '../wish'
 import { AmountEditor, JarFields } from './Amounts'
 import { Choice, type Edit, orNothing } from './edit'
 import { FormEditor, HerbEditor } from './Herbs'
@@ -95,7 +95,6 @@ export function Editor({ slot, edit }: { slot: string; edit: Edit }) {
             onChoose={(id) =>
               change({
                 ...without(plan?.methods?.find((each) => each.id === id)?.drops),
-                ...jarLetGo(wish, materials.methods.find((each) => each.id === id)?.vessels ?? [], edit.jars),
                 method: id,
                 school: null,
                 spirit: null,
