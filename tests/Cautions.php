@@ -8,6 +8,7 @@ use Kettle\Material\Blend;
 use Kettle\Material\Cupboard;
 use Kettle\Material\State;
 use Kettle\Material\Tables;
+use Kettle\Reason\Said;
 
 /**
  * Facts from a line such as "comfrey-leaf:fresh olive,jojoba by:slow-cooker for:kitchen way:squeezed kept:fridge
@@ -47,7 +48,7 @@ function cautionFacts(string $line): Facts
         $method,
         $said['way'] ?: ($wet ? 'drained' : 'squeezed'),
         isset($flags['spirit']),
-        isset($flags['slow']) ? 'it takes too long' : '',
+        isset($flags['slow']) ? Said::asItStood('it takes too long') : null,
         array_values(
             array_map(
                 fn (string $lot) => [
@@ -60,7 +61,7 @@ function cautionFacts(string $line): Facts
             ),
         ),
         ! str_contains($said['lots'], 'part'),
-        ['ceiling' => $method->variants[0]->ceilingC === null ? '' : '60 °C', 'spent' => 'Olive oil'],
+        ['ceiling' => $method->variants[0]->ceilingC === null ? null : '60 °C', 'spent' => 'Olive oil'],
     )->and(array_intersect_key($flags, ['wax' => 1, 'essential-oils' => 1, 'oil-spent' => 1, 'warm-too-long' => 1]));
 }
 

@@ -182,7 +182,7 @@ final class SkerryHouse
         $this->warming();
         // The days to come are placed as of now, with nothing moved that nobody saw.
         Carbon::setTestNow($this->now);
-        ($this->diary)('');
+        ($this->diary)();
         DiaryMove::query()->delete();
     }
 

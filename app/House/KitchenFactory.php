@@ -25,6 +25,7 @@ use Kettle\Measure\MeasureSystem;
 use Kettle\Recipe\HerbsReader;
 use Kettle\Recipe\Kitchen;
 use Kettle\Recipe\Planning;
+use Kettle\Recipe\Words;
 use Kettle\Stores\LotKind;
 
 /** The current house as the core wants it. */
@@ -47,12 +48,28 @@ final class KitchenFactory
      */
     private ?array $availability = null;
 
+    /** @var array{string|false, Words}|null of which house and person, and what makes their sentences */
+    private ?array $words = null;
+
     public function __construct(private readonly CurrentHouse $current, private readonly Planning $planning) {}
 
     /** Without jars: enough for the clock, the waking hours and reading amounts. */
     public function plain(): Kitchen
     {
         return $this->kitchen([]);
+    }
+
+    /** What makes sentences of what is kept of them, for who is signed in; asked for again and again in one request. */
+    public function words(): Words
+    {
+        $house = $this->current->house();
+        $user = Auth::user();
+        $key = json_encode([$house->id, $house->measures, $house->currency, $user instanceof User ? $user->prefs : null]);
+        if ($this->words === null || $this->words[0] !== $key) {
+            $this->words = [$key, $this->plain()->words()];
+        }
+
+        return $this->words[1];
     }
 
     public function writer(): AmountWriter

@@ -10,6 +10,7 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Carbon;
 use Kettle\Diary\Stage;
+use Kettle\Reason\Said;
 
 /** Places anew what was to be warmed by now and was not: a plan of this morning is no plan this evening. */
 final class RefreshDiary implements ShouldQueue
@@ -39,7 +40,7 @@ final class RefreshDiary implements ShouldQueue
                         fn (Batch $batch) => ($next = $batch->diary?->next()) !== null &&
                             Carbon::instance($next)->utc()->format('Y-m-d\TH:i') < $late,
                     );
-                $stale && $diary('as it was not begun in time');
+                $stale && $diary(Said::of('moved.not-begun'));
             });
         }
     }

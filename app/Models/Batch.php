@@ -6,6 +6,7 @@ use App\Models\Casts\AsFrozenPlan;
 use App\Models\Casts\AsReservation;
 use App\Models\Casts\AsShelf;
 use App\Models\Tenancy\BelongsToHouse;
+use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
@@ -16,6 +17,8 @@ use Kettle\Batch\Shelf;
 use Kettle\Batch\StoredAs;
 use Kettle\Diary\Reservation;
 use Kettle\Diary\Stage;
+use Kettle\Reason\Said;
+use Kettle\Recipe\Words;
 
 /**
  * One making, from wish to bottle. The wish and plan stay as they were; the rest is folded from the logbook.
@@ -23,9 +26,11 @@ use Kettle\Diary\Stage;
  * @property int $id
  * @property string $uid
  * @property string $code
- * @property string $name
- * @property string $herb_name
- * @property string $oils_name
+ * @property array<string, mixed> $herbs its herbs as a sentence keeps them
+ * @property array<string, mixed> $oils its oils as a sentence keeps them
+ * @property-read string $name "Heather in olive oil"
+ * @property-read string $herb_name
+ * @property-read string $oils_name
  * @property string $origin
  * @property array<string, mixed> $wish
  * @property FrozenPlan $plan
@@ -54,6 +59,8 @@ class Batch extends Model
     protected $guarded = [];
 
     protected $casts = [
+        'herbs' => 'array',
+        'oils' => 'array',
         'wish' => 'array',
         'plan' => AsFrozenPlan::class,
         'shelf' => AsShelf::class,
@@ -69,6 +76,26 @@ class Batch extends Model
         'best_before' => 'date',
         'version' => 'integer',
     ];
+
+    protected function name(): Attribute
+    {
+        return Attribute::get(fn () => self::words()->of(Said::of('plan.name', ['herbs' => $this->herbs, 'oils' => $this->oils])));
+    }
+
+    protected function herbName(): Attribute
+    {
+        return Attribute::get(fn () => self::words()->thing($this->herbs));
+    }
+
+    protected function oilsName(): Attribute
+    {
+        return Attribute::get(fn () => self::words()->thing($this->oils));
+    }
+
+    private static function words(): Words
+    {
+        return app(Words::class);
+    }
 
     /** @return list<string> */
     public function uniqueIds(): array

@@ -2,10 +2,12 @@
 
 namespace App\Models;
 
+use App\Models\Casts\AsSaid;
 use App\Models\Tenancy\BelongsToHouse;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
+use Kettle\Reason\Said;
 
 /**
  * A warm session that the diary moved, and why; gone once somebody has seen it.
@@ -14,7 +16,7 @@ use Illuminate\Support\Carbon;
  * @property int $batch_id
  * @property Carbon $was_at
  * @property Carbon $is_at
- * @property string $why
+ * @property ?Said $why
  * @property Carbon $moved_at
  * @property-read Batch $batch
  */
@@ -26,7 +28,7 @@ class DiaryMove extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['was_at' => 'datetime', 'is_at' => 'datetime', 'moved_at' => 'datetime'];
+    protected $casts = ['why' => AsSaid::class, 'was_at' => 'datetime', 'is_at' => 'datetime', 'moved_at' => 'datetime'];
 
     /** @return BelongsTo<Batch, $this> */
     public function batch(): BelongsTo

@@ -2,9 +2,11 @@
 
 namespace App\Models;
 
+use App\Models\Casts\AsSaid;
 use App\Models\Tenancy\BelongsToHouse;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
+use Kettle\Reason\Said;
 
 /**
  * How a lot smelled and looked on a day, and the verdict.
@@ -12,7 +14,7 @@ use Illuminate\Support\Carbon;
  * @property int $lot_id
  * @property string $uid
  * @property string $verdict
- * @property string $says
+ * @property ?Said $says
  * @property array<string, string> $answers
  * @property string $by
  * @property Carbon $happened_at
@@ -25,5 +27,5 @@ class LotCheck extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['answers' => 'array', 'happened_at' => 'datetime'];
+    protected $casts = ['says' => AsSaid::class, 'answers' => 'array', 'happened_at' => 'datetime'];
 }

@@ -2,14 +2,16 @@
 
 namespace App\Models;
 
+use App\Models\Casts\AsSaid;
 use App\Models\Tenancy\BelongsToHouse;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
+use Kettle\Reason\Said;
 
 /**
  * @property int $number
  * @property string $name
- * @property string $says
+ * @property ?Said $says
  * @property string $note
  * @property array<string, mixed> $wish
  * @property string $by
@@ -23,5 +25,5 @@ class RecipeVersion extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['wish' => 'array', 'made_at' => 'datetime', 'number' => 'integer'];
+    protected $casts = ['says' => AsSaid::class, 'wish' => 'array', 'made_at' => 'datetime', 'number' => 'integer'];
 }

@@ -17,6 +17,7 @@ use Kettle\Infusion\Methods;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Tables;
 use Kettle\Recipe\Planning;
+use Kettle\Recipe\Words;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -27,6 +28,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(Tables::class, fn () => Tables::shipped());
         $this->app->singleton(Planning::class);
         $this->app->singleton(Cupboard::class, fn (Application $app) => $app->make(Planning::class)->cupboard());
+        $this->app->singleton(Words::class, fn (Application $app) => Words::plain($app->make(Cupboard::class)));
         $this->app->singleton(Methods::class);
         $this->app->singleton(Schemas::class, fn () => Schemas::shipped());
         $this->app->singleton(
@@ -40,12 +42,16 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict(! $this->app->isProduction());
         RateLimiter::for(
             'door',
-            fn (Request $request) => [
-                Limit::perMinute(10)->by(
-                    'door:'.(is_string($email = $request->input('email')) ? mb_strtolower($email) : '').$request->ip(),
-                ),
-                Limit::perMinute(config()->integer('kettle.door_a_minute'))->by('door:'.$request->ip()),
-            ],
+            // By the e-mail as well where one is given: what is sent without (an invitation looked at)
+            // would otherwise share one count with everybody at this address.
+            fn (Request $request) => array_values(
+                array_filter([
+                    is_string($email = $request->input('email'))
+                        ? Limit::perMinute(10)->by('door:'.mb_strtolower($email).$request->ip())
+                        : null,
+                    Limit::perMinute(config()->integer('kettle.door_a_minute'))->by('door:'.$request->ip()),
+                ]),
+            ),
         );
         Queue::looping(fn () => self::beat('queue'));
     }

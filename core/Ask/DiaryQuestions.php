@@ -67,7 +67,7 @@ final readonly class DiaryQuestions
                 fn (CookerJob $job) => [
                     'id' => $job->id,
                     'slots' => self::slots($diary->runOf($job->id)?->slots($job) ?? []),
-                    'says' => $diary->says($job),
+                    'says' => $this->kitchen->words()->of($diary->says($job)) ?: null,
                 ],
                 $jobs,
             ),

@@ -205,7 +205,7 @@ final readonly class PressQuestions
 
         return [
             'months' => round($keeping->months, 2),
-            'spent' => $keeping->spent,
+            'spent' => array_map(fn (string $oil) => ucfirst($this->kitchen->words()->thing(['oil' => $oil])), $keeping->spent),
             'cold_only' => $keeping->coldOnly,
             'best_before' => $this->planning->figure($keeping->figure(), $this->kitchen),
             'iodine_value' => $blend->iodineValue() === null ? null : round($blend->iodineValue(), 1),
@@ -230,7 +230,7 @@ final readonly class PressQuestions
 
         $cautions = $this->planning->cautions($document, $this->kitchen, $place);
 
-        return ['cautions' => array_map(fn (Note $caution) => $caution->said(), $cautions)];
+        return ['cautions' => array_map(fn (Note $caution): array => $this->kitchen->words()->tell($caution->said()), $cautions)];
     }
 
     /**

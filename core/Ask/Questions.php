@@ -87,7 +87,7 @@ final readonly class Questions
                 'compare' => ['methods' => $this->planning->answer($this->planning->plan($document, $kitchen), $kitchen)['methods']],
                 'oils' => ['oils' => $this->oils(Fields::text($document, 'purpose') ?? 'skin', $kitchen)],
                 'wilting' => $this->wilting($document, $kitchen),
-                'check' => $this->check($document),
+                'check' => $this->check($document, $kitchen),
                 'recipe' => $this->recipes()
                     ->read(Fields::text($document, 'text') ?? '', $kitchen)
                     ->toArray(),
@@ -208,7 +208,7 @@ final readonly class Questions
      * @param  array<mixed>  $document
      * @return array<string, mixed>
      */
-    private function check(array $document): array
+    private function check(array $document, Kitchen $kitchen): array
     {
         $kind = LotKind::tryFrom(Fields::text($document, 'kind') ?? '') ?? throw LotException::kind();
         $answers = is_array($document['answers'] ?? null) ? $document['answers'] : null;
@@ -217,7 +217,7 @@ final readonly class Questions
         }
         $check = LotCheck::of($kind, $answers, $this->tables);
 
-        return ['verdict' => $check->verdict, 'says' => $check->says($kind)];
+        return ['verdict' => $check->verdict, 'says' => $kitchen->words()->of($check->says($kind))];
     }
 
     private static function rounded(?float $value): ?int

@@ -169,7 +169,7 @@ final readonly class Evidence
         foreach ($used as ['lot' => $lot, 'at' => $at, 'checked' => $checked]) {
             // As it stood on that day; a verdict given since says nothing of then, but is all there is to say.
             $condition = Condition::of($lot, $at->setTime(0, 0), $this->cupboard);
-            $aged = $condition->is === Condition::SOUND ? null : ['why' => lcfirst($condition->reasons[0])];
+            $aged = $condition->is === Condition::SOUND ? null : ['why' => lcfirst($this->kitchen->words()->of($condition->reasons[0]))];
             if ($lot->kind === LotKind::Herb) {
                 $facts['herb-aged'] ??= $aged;
                 $facts['herb-never-checked'] ??= $checked ? null : [];

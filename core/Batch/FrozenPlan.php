@@ -16,12 +16,13 @@ use Kettle\Material\Herb;
 use Kettle\Material\State;
 use Kettle\Measure\Density;
 use Kettle\Recipe\Planner;
+use Kettle\Recipe\Words;
 
 /** The plan a batch was begun with. It never changes: what was done instead is in the logbook. */
 final readonly class FrozenPlan
 {
     /**
-     * @param  array<mixed>  $document as it was frozen, docs/formats/plan.schema.json
+     * @param  array<mixed>  $document as it was frozen, a record of PlanDocument
      * @param  non-empty-list<PlannedHerb>  $herbs
      * @param  list<PlannedOil>  $oils
      * @param  string  $title what it is called: "marshmallow root", or the name of a mix
@@ -43,7 +44,7 @@ final readonly class FrozenPlan
         public string $basis,
     ) {}
 
-    /** @param  array<mixed>  $document docs/formats/plan.schema.json, also of before some of it was written down */
+    /** @param  array<mixed>  $document a record of PlanDocument, also of before some of it was written down */
     public static function of(array $document): self
     {
         $plan = new Stored($document);
@@ -65,6 +66,12 @@ final readonly class FrozenPlan
             $plan->text('ratio'),
             $plan->text('basis'),
         );
+    }
+
+    /** With its names in somebody's words. */
+    public function told(Words $words): self
+    {
+        return self::of($words->tell($this->document));
     }
 
     public function isColdKept(): bool
@@ -177,7 +184,7 @@ final readonly class FrozenPlan
      * What its cautions are asked of.
      *
      * @param  list<array{called: string, food: bool, how: string, allergens: list<string>}>  $lots those it was made from
-     * @param  array<string, string>  $words
+     * @param  array<string, mixed>  $words each as a sentence keeps it
      */
     public function facts(Cupboard $cupboard, Method $method, string $purpose, array $lots, array $words): Facts
     {
@@ -205,7 +212,7 @@ final readonly class FrozenPlan
             $method,
             $this->way,
             $this->method->soakH > 0,
-            '',
+            null,
             $lots,
             true,
             $words,

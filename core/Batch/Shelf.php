@@ -17,7 +17,8 @@ final readonly class Shelf
      * @param  float  $hours to infuse, of which $hadH at warmth were had
      * @param  int  $sessionsLeft warm ones that are to come or going on
      * @param  list<string>  $colours,
-     * @param  string  $seen at the last look under the lid
+     * @param  string  $method its id
+     * @param  string  $seen stood-out, where herb stood out at the last look under the lid
      * @param  ?StoredAs  $storedAs null where it was not folded yet
      * @param  string  $warmthSaid Strained::WARMTH_HAD, or not
      */
@@ -96,7 +97,7 @@ final readonly class Shelf
             $jar->diameterMm,
             $jar->bedMm,
             $jar->levelMm,
-            $plan->method->name,
+            $plan->method->id,
             $plan->method->heated,
             $state->record->method()->traits,
             $plan->method->hours,
@@ -105,7 +106,7 @@ final readonly class Shelf
             round($progress->warmed->hours(), 2),
             $progress->warmed->onSince !== null,
             $state->colours,
-            $state->herbStoodOut ? 'herb stood out at the last look' : '',
+            $state->herbStoodOut ? 'stood-out' : '',
             $state->pouredMl,
             $state->storedAs,
             $state->strained->warmth ?? '',

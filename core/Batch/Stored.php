@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Kettle\Batch;
 
+use Kettle\Reason\Said;
+
 /** Reads what was stored as JSON. What is missing, or of another kind, is what the reader says it is: older records lack some of it. */
 final readonly class Stored
 {
@@ -28,6 +30,12 @@ final readonly class Stored
     public function textOrNull(string $key): ?string
     {
         return is_string($this->values[$key] ?? null) ? $this->values[$key] : null;
+    }
+
+    /** A sentence as it is kept; words alone are what stood before sentences were kept as data. */
+    public function said(string $key): ?Said
+    {
+        return Said::read($this->values[$key] ?? null);
     }
 
     public function number(string $key, float $else = 0.0): float

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Caution;
 
 use Kettle\Material\Row;
+use Kettle\Reason\Said;
 
 /** A rule that stops, warns or notes: when it holds, where it is shown, why, and where it comes from. */
 final readonly class Caution
@@ -89,27 +90,26 @@ final readonly class Caution
     }
 
     /** Its words about these facts; a word in braces with a capital begins with one. */
-    public function says(Facts $facts): string
+    public function says(Facts $facts): Said
     {
-        return self::filled($this->says, $facts, $this);
+        return $this->said('says', $this->says, $facts);
     }
 
-    public function label(Facts $facts): string
+    /** As short as a label wants it; null where it says nothing there. */
+    public function label(Facts $facts): ?Said
     {
-        return self::filled($this->label, $facts, $this);
+        return $this->label === '' ? null : $this->said('label', $this->label, $facts);
     }
 
-    private static function filled(string $words, Facts $facts, self $rule): string
+    private function said(string $which, string $words, Facts $facts): Said
     {
-        return (string) preg_replace_callback(
-            '/\{(\w+)\}/',
-            function (array $m) use ($facts, $rule): string {
-                $word = $facts->word(lcfirst($m[1]), $rule);
+        preg_match_all('/\{(\w+)\}/', $words, $found);
+        $with = [];
+        foreach (array_unique(array_map(lcfirst(...), $found[1])) as $name) {
+            $with[$name] = $facts->word($name, $this);
+        }
 
-                return ctype_upper($m[1][0]) ? mb_strtoupper(mb_substr($word, 0, 1)).mb_substr($word, 1) : $word;
-            },
-            $words,
-        );
+        return Said::of("caution:{$this->id}.{$which}", $with);
     }
 
     /** The trait of a plant it is about, if it is about one. */

@@ -6,6 +6,7 @@ namespace Kettle\Caution;
 
 use Kettle\Material\Tables;
 use Kettle\Reason\Note;
+use Kettle\Reason\Said;
 
 /** Which cautions hold, in the order of their weight. */
 final class Cautions
@@ -59,8 +60,8 @@ final class Cautions
             $rule->rank,
             $rule->says($facts),
             $rule->about,
-            why: $rule->why,
-            source: $this->source($rule->source),
+            why: Said::of("caution:{$rule->id}.why"),
+            source: Said::of('source:'.$rule->source),
             acknowledge: $rule->acknowledge,
         );
     }

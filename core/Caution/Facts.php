@@ -8,6 +8,7 @@ use Kettle\Infusion\Method;
 use Kettle\Material\Carrier;
 use Kettle\Material\Herb;
 use Kettle\Material\State;
+use Kettle\Reason\Said;
 
 /**
  * What cautions are computed from: plain facts of a plan, and the words the rules say about them.
@@ -23,7 +24,7 @@ final readonly class Facts
     /**
      * @param  array<string, true>  $tags
      * @param  list<array{plant: Herb, state: State}>  $herbs
-     * @param  array<string, string>  $words
+     * @param  array<string, mixed>  $words each as a sentence keeps it
      */
     private function __construct(private array $tags, private array $herbs, private array $words) {}
 
@@ -33,8 +34,8 @@ final readonly class Facts
      * @param  ?float  $iodineValue of the blend
      * @param  list<array{called: string, food: bool, how: string, allergens: list<string>}>  $lots taken from Stores
      * @param  bool  $allFromStores whether every herb and oil is taken from a known lot
-     * @param  string  $tooSlow why wet kitchen herb would not be cold in time; empty where it is
-     * @param  array<string, string>  $words ceiling, cold, use_by, best_before, warm_h as this cook reads them
+     * @param  ?Said  $tooSlow why wet kitchen herb would not be cold in time; null where it is
+     * @param  array<string, mixed>  $words ceiling, use_by, best_before and spent, as a sentence keeps them
      */
     public static function of(
         string $purpose,
@@ -45,7 +46,7 @@ final readonly class Facts
         Method $method,
         string $way,
         bool $spirit = false,
-        string $tooSlow = '',
+        ?Said $tooSlow = null,
         array $lots = [],
         bool $allFromStores = true,
         array $words = [],
@@ -78,13 +79,13 @@ final readonly class Facts
             'squeezed' => $way !== 'drained',
             'heated' => $method->heated || $method->has(Method::POURED_HOT),
             // A method without a thermometer in it has no ceiling to be kept under.
-            'ceiling' => ($words['ceiling'] ?? 'some') !== '',
+            'ceiling' => ! array_key_exists('ceiling', $words) || $words['ceiling'] !== null,
             'flame' => $method->has(Method::OVER_FLAME),
             'in-water' => $method->has(Method::IN_WATER),
             'spirit' => $spirit,
             'lid-tight' => $method->has(Method::LID_TIGHT),
             'poured-hot' => $method->has(Method::POURED_HOT),
-            'too-slow' => $tooSlow !== '',
+            'too-slow' => $tooSlow !== null,
             'untested' => $untested !== [],
             'herb-not-food' => $unfitHerbs !== [],
             'oil-not-food' => $unfitOils !== [],
@@ -104,29 +105,30 @@ final readonly class Facts
         $first = array_values($wet)[0] ?? null;
 
         return new self(array_filter($tags), $herbs, [
-            'wet' => $first === null ? '' : $first['state']->value.' herb',
-            'state' => $first['state']->value ?? 'dried',
+            'wet' => $first === null ? '' : Said::of('herb.'.$first['state']->value),
+            'state' => Said::of('state.'.($first['state']->value ?? State::Dried->value)),
             'untested' => self::names($untested),
             'unfit_herbs' => self::names($unfitHerbs),
-            'unfit_oils' => self::list(array_values(array_map(fn (array $oil) => $oil['carrier']->name, $unfitOils))),
-            'unfit_lots' => self::list(array_values(array_map(fn (array $lot) => $lot['called'], $unfitLots))),
-            'allergens' => self::list($allergens),
+            'unfit_oils' => self::all(array_map(fn (array $oil) => $oil['carrier']->said(), $unfitOils)),
+            'unfit_lots' => self::all(array_map(fn (array $lot) => $lot['called'], $unfitLots)),
+            'allergens' => self::all($allergens),
             'unlisted' => self::names($unlisted),
-            'method' => $method->name,
-            'warm_h' => (string) ColdStorage::MOST_WARM_H,
-            'too_slow' => $tooSlow,
-            'soured_ratio' => self::list(
-                array_values(
-                    array_map(
-                        fn (array $herb) => sprintf('1 part of %s to %d', $herb['plant']->name, AcidSoak::partsFor($herb['plant']) ?? 0),
-                        array_filter($wet, fn (array $herb) => AcidSoak::partsFor($herb['plant']) !== null),
-                    ),
+            'method' => ['method' => $method->id],
+            'warm_h' => ColdStorage::MOST_WARM_H,
+            'too_slow' => $tooSlow ?? '',
+            'soured_ratio' => self::all(
+                array_map(
+                    fn (array $herb) => Said::of('soak.parts', [
+                        'herb' => $herb['plant']->said(),
+                        'parts' => AcidSoak::partsFor($herb['plant']) ?? 0,
+                    ]),
+                    array_filter($wet, fn (array $herb) => AcidSoak::partsFor($herb['plant']) !== null),
                 ),
             ),
-            'cold' => '4 °C',
-            'ceiling' => '60 °C',
-            'use_by' => 'four days from filling',
-            'best_before' => 'the day on the label',
+            'cold' => ['C' => ColdStorage::CELSIUS],
+            'ceiling' => ['C' => 60.0],
+            'use_by' => Said::of('use-by.four-days'),
+            'best_before' => Said::of('best-before.on-the-label'),
             ...$words,
         ]);
     }
@@ -148,7 +150,8 @@ final readonly class Facts
         return array_keys($this->tags);
     }
 
-    public function word(string $name, Caution $rule): string
+    /** As a sentence keeps it. */
+    public function word(string $name, Caution $rule): mixed
     {
         if ($name !== 'herbs' && $name !== 'look_alikes') {
             return $this->words[$name] ?? '';
@@ -159,23 +162,26 @@ final readonly class Facts
             fn (array $herb) => ($trait === null || $herb['plant']->has($trait)) && (! $rule->isOfWetHerb() || $herb['state']->isWet()),
         );
 
-        return self::list(
-            array_values(array_map(fn (array $herb) => $name === 'herbs' ? $herb['plant']->name : $herb['plant']->lookAlikes, $about)),
+        return self::all(
+            array_map(fn (array $herb) => $name === 'herbs' ? $herb['plant']->said() : ['look_alikes' => $herb['plant']->id], $about),
         );
     }
 
-    /** @param  array<array{plant: Herb, state: State}>  $herbs */
-    private static function names(array $herbs): string
+    /**
+     * @param  array<array{plant: Herb, state: State}>  $herbs
+     * @return array{all: list<mixed>}
+     */
+    private static function names(array $herbs): array
     {
-        return self::list(array_values(array_map(fn (array $herb) => $herb['plant']->name, $herbs)));
+        return self::all(array_map(fn (array $herb) => $herb['plant']->said(), $herbs));
     }
 
-    /** @param  list<string>  $names */
-    private static function list(array $names): string
+    /**
+     * @param  array<mixed>  $things
+     * @return array{all: list<mixed>} each of them once
+     */
+    private static function all(array $things): array
     {
-        $names = array_values(array_unique($names));
-        $last = array_pop($names);
-
-        return $names === [] ? (string) $last : implode(', ', $names).' and '.$last;
+        return ['all' => array_values(array_unique($things, SORT_REGULAR))];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Diary;
 
+use Kettle\Reason\Said;
 use Kettle\Time\Interval;
 
 /** The place one more jar finds among what is booked. */
@@ -12,10 +13,10 @@ final readonly class Booking
     /**
      * @param  list<Interval>  $slots empty where it finds none
      * @param  string  $cooker as the house calls it; empty where it finds none
-     * @param  list<string>  $with whose jars stand in it too
-     * @param  list<array{called: string, was: \DateTimeImmutable,
+     * @param  list<string|array<string, mixed>>  $with whose jars stand in it too
+     * @param  list<array{called: string|array<string, mixed>, was: \DateTimeImmutable,
      *     is: \DateTimeImmutable}>  $moves who is put to warm at another time for it
-     * @param  ?string  $says why it comes late, or has no place
+     * @param  ?Said  $says why it comes late, or has no place
      */
     public function __construct(
         public array $slots,
@@ -23,6 +24,6 @@ final readonly class Booking
         public string $cooker,
         public array $with,
         public array $moves,
-        public ?string $says,
+        public ?Said $says,
     ) {}
 }

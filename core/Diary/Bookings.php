@@ -76,7 +76,7 @@ final class Bookings
         return '';
     }
 
-    /** @return list<string> */
+    /** @return list<string|array<string, mixed>> */
     private function sharedWith(?CookerRun $run, CookerJob $job): array
     {
         return $run === null

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Diary;
 
+use Kettle\Reason\Said;
 use Kettle\Time\Interval;
 use Kettle\Time\Later;
 use Kettle\Vessel\Packing;
@@ -26,7 +27,7 @@ final class CookerDiary
     /** @var list<CookerRun> */
     public array $runs = [];
 
-    /** @var array<string, string> why a job has no place, by its id */
+    /** @var array<string, Said> why a job has no place, by its id */
     public array $without = [];
 
     /** @var array<string, bool> */
@@ -107,7 +108,7 @@ final class CookerDiary
     }
 
     /** What to say of a job that comes too late, or not at all; null when all is well. */
-    public function says(CookerJob $job): ?string
+    public function says(CookerJob $job): ?Said
     {
         $run = $this->runOf($job->id);
         if ($run === null) {
@@ -117,33 +118,28 @@ final class CookerDiary
 
         return $job->dueBy === null || $ends <= $job->dueBy
             ? null
-            : sprintf(
-                'The %s cannot have its warmth by %s: the soonest is %s, in %s.',
-                $job->called,
-                $job->dueBy->format('D j M H:i'),
-                $ends->format('D j M H:i'),
-                $this->placeOf($run->place)->cooker->called ?? 'its cooker',
-            );
+            : Said::of('diary.late', [
+                'called' => $job->called,
+                'due' => ['moment' => $job->dueBy],
+                'soonest' => ['moment' => $ends],
+                'cooker' => $this->placeOf($run->place)->cooker->called ?? Said::of('diary.its-cooker'),
+            ]);
     }
 
     private function add(CookerJob $job): void
     {
         $able = array_values(array_filter($this->places, fn (CookerPlace $place) => in_array($job->kind, $place->kinds, true)));
         if ($able === []) {
-            $this->without[$job->id] = sprintf(
-                'There is no cooker in the house for the %s. Add one in House, or choose another method.',
-                $job->called,
-            );
+            $this->without[$job->id] = Said::of('diary.no-cooker', ['called' => $job->called]);
 
             return;
         }
         $roomy = array_values(array_filter($able, fn (CookerPlace $place) => $this->fits($place, $job->widths)));
         if ($roomy === []) {
-            $this->without[$job->id] = sprintf(
-                'The jars of the %s do not stand in %s at once. Take smaller ones, or fewer.',
-                $job->called,
-                $able[0]->cooker->called,
-            );
+            $this->without[$job->id] = Said::of('diary.no-room', [
+                'called' => $job->called,
+                'cooker' => $able[0]->cooker->called,
+            ]);
 
             return;
         }
@@ -155,11 +151,7 @@ final class CookerDiary
         } elseif ($alone !== null) {
             $this->runs[] = $alone;
         } else {
-            $this->without[$job->id] = sprintf(
-                'There is no time for the %s in the next %d days: nobody is at home for an hour at a time, or the cookers are taken.',
-                $job->called,
-                self::DAYS,
-            );
+            $this->without[$job->id] = Said::of('diary.no-time', ['called' => $job->called, 'days' => self::DAYS]);
         }
     }
 

@@ -10,6 +10,7 @@ use Kettle\Warmth\Load;
 final readonly class CookerJob
 {
     /**
+     * @param  string|array<string, mixed>  $called what is warmed, as a sentence keeps it
      * @param  string  $kind id of the method: only a cooker for that will do
      * @param  float  $hours at warmth still to come
      * @param  list<float>  $widths outer diameters of its jars, mm
@@ -24,7 +25,7 @@ final readonly class CookerJob
      */
     public function __construct(
         public string $id,
-        public string $called,
+        public string|array $called,
         public string $kind,
         public float $targetC,
         public float $ceilingC,
@@ -63,10 +64,10 @@ final readonly class CookerJob
     }
 
     /**
-     * @param array{id: string, called: string, kind: string, target_c: float|int, ceiling_c: float|int, hours: float|int,
-     *     widths: list<float|int>, earliest: int, due_by: ?int, attended: bool, stands_in: ?string, on_since: ?int,
-     *     load: array{j_per_k: float|int, w_per_k: float|int, floor_m2: float|int, depth_mm: float|int,
-     *     poured_c: float|int|null}|null, warm_up_min: int, tail_min: int}  $stored of toArray()
+     * @param array{id: string, called: string|array<string, mixed>, kind: string, target_c: float|int,
+     *     ceiling_c: float|int, hours: float|int, widths: list<float|int>, earliest: int, due_by: ?int, attended: bool,
+     *     stands_in: ?string, on_since: ?int, load: array{j_per_k: float|int, w_per_k: float|int, floor_m2: float|int,
+     *     depth_mm: float|int, poured_c: float|int|null}|null, warm_up_min: int, tail_min: int}  $stored of toArray()
      */
     public static function of(array $stored, \DateTimeZone $zone): self
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Diary;
 
+use Kettle\Reason\Said;
 use Kettle\Time\Interval;
 
 /** The place the diary keeps for a batch: which cooker, and when it is warm there. */
@@ -13,7 +14,7 @@ final readonly class Reservation
      * @param  list<Interval>  $slots empty where no time is found
      * @param  ?string  $cooker its id; null where it has no place
      * @param  ?int  $warmUpMin minutes it takes to get warm there
-     * @param  ?string  $says why it has no place, or comes late
+     * @param  ?Said  $says why it has no place, or comes late
      * @param  array<string, mixed>  $job as it was asked, for what is asked before it changes; CookerJob::toArray()
      */
     public function __construct(
@@ -21,13 +22,13 @@ final readonly class Reservation
         public ?string $cooker,
         public ?string $cookerName,
         public ?int $warmUpMin,
-        public ?string $says,
+        public ?Said $says,
         public array $job,
     ) {}
 
     /**
      * @param array{slots: list<array{from: string, to: string}>, cooker?: ?string, cooker_name?: ?string, warm_up_min?: ?int,
-     *     says?: ?string, job?: array<string, mixed>}  $stored of toArray(); older rows lack some of it
+     *     says?: mixed, job?: array<string, mixed>}  $stored of toArray(); older rows lack some of it
      */
     public static function of(array $stored): self
     {
@@ -39,7 +40,7 @@ final readonly class Reservation
             $stored['cooker'] ?? null,
             $stored['cooker_name'] ?? null,
             $stored['warm_up_min'] ?? null,
-            $stored['says'] ?? null,
+            Said::read($stored['says'] ?? null),
             $stored['job'] ?? [],
         );
     }
@@ -58,7 +59,7 @@ final readonly class Reservation
             'cooker' => $this->cooker,
             'cooker_name' => $this->cookerName,
             'warm_up_min' => $this->warmUpMin,
-            'says' => $this->says,
+            'says' => $this->says?->toArray(),
             'job' => $this->job,
         ];
     }

@@ -7,6 +7,7 @@ namespace Kettle\Infusion;
 use Kettle\Material\HerbMix;
 use Kettle\Material\Row;
 use Kettle\Material\State;
+use Kettle\Reason\Said;
 use Kettle\Vessel\Jar;
 
 /** A way of infusing, with its schools. */
@@ -128,16 +129,16 @@ final readonly class Method
     /**
      * What to do, and what not to, for what is in the jar: its lid first.
      *
-     * @return list<string>
+     * @return list<Said>
      */
     public function handlingFor(HerbMix $mix): array
     {
-        $lines = $this->tending->linesFor($mix);
+        $lines = array_map(fn (string $where) => Said::of("handling:{$this->id}.{$where}"), $this->tending->linesFor($mix));
         if ($mix->isPowder()) {
-            $lines[] = 'Powder: tied in a fine cloth bag, or it goes through the cloth at straining; stir it, for it settles and packs.';
+            $lines[] = Said::of('step.powder-in-a-bag');
         }
         if ($mix->state !== State::Dried && $this->heated) {
-            $lines[] = 'Wet herb: go on until no more bubbles rise from it, for each is water leaving.';
+            $lines[] = Said::of('step.until-no-bubbles');
         }
 
         return $lines;

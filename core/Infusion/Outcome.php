@@ -6,6 +6,7 @@ namespace Kettle\Infusion;
 
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
+use Kettle\Reason\Said;
 
 /** What came out of the cloth against what was expected, mL. */
 final readonly class Outcome
@@ -46,15 +47,9 @@ final readonly class Outcome
         );
     }
 
-    /** In a cook's words, with what to look for when it surprises. */
-    public function says(): string
+    /** With what to look for when it surprises. */
+    public function says(): Said
     {
-        $share = round($this->shareOfExpected * 100).' % of what was expected';
-
-        return match ($this->verdict) {
-            'less' => ucfirst($share).', below the range. Press the herb again if it was dry; look for a spill, or herb that swelled.',
-            'more' => ucfirst($share).', above the range. Hold it to the light: is it water? Or was more oil poured than planned?',
-            default => ucfirst($share).', within the range.',
-        };
+        return Said::of('outcome.'.str_replace(' ', '-', $this->verdict), ['share' => ['%' => round($this->shareOfExpected * 100)]]);
     }
 }

@@ -28,9 +28,19 @@ final readonly class Tending
         return new self($shakeEveryH ?? $this->shakeEveryH, $attended ?? $this->attended, $this->handling, $this->lidDry, $this->lidWet);
     }
 
-    /** @return list<string> for what is in the jar: its lid first */
+    /** @return list<string> where its lines for what is in the jar stand: its lid first */
     public function linesFor(HerbMix $mix): array
     {
-        return [$mix->state === State::Dried ? $this->lidDry : $this->lidWet, ...$this->handling];
+        return [$mix->state === State::Dried ? 'lid_dry' : 'lid_wet', ...array_map(strval(...), array_keys($this->handling))];
+    }
+
+    /** A line, by where it stands; empty where there is none such. */
+    public function line(string $where): string
+    {
+        return match ($where) {
+            'lid_dry' => $this->lidDry,
+            'lid_wet' => $this->lidWet,
+            default => $this->handling[(int) $where] ?? '',
+        };
     }
 }

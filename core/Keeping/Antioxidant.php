@@ -41,7 +41,7 @@ final readonly class Antioxidant
         $why = Reason::rule('vitamin-e', [
             'iu_per_cup' => round($perCup),
             'oil_ml' => round($oilMl),
-            'form' => $row->text('name'),
+            'form' => ['kept' => ['vitamin_e', $form]],
             'iu_per_mg' => $row->number('iu_per_mg'),
         ]);
 

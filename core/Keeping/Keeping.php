@@ -12,6 +12,7 @@ use Kettle\Material\State;
 use Kettle\Material\Tables;
 use Kettle\Reason\Figure;
 use Kettle\Reason\Reason;
+use Kettle\Reason\Said;
 
 /**
  * Until when an infused oil is good, with the reasons: the oils' own months opened, less what of them
@@ -25,7 +26,7 @@ final readonly class Keeping
     /**
      * @param  float  $months from straining, agreeing with the day
      * @param  list<Reason>  $reasons
-     * @param  ?string  $soonestOil the oil whose seller's day comes before all else; null where none does
+     * @param  ?string  $soonestOil the id of the oil whose seller's day comes before all else; null where none does
      * @param  list<string>  $spent oils that are past their own months, or their seller's day, when it is strained
      * @param  bool  $coldOnly whether it keeps in the refrigerator and nowhere else
      */
@@ -48,7 +49,7 @@ final readonly class Keeping
         $glass = self::row($table, 'glass', $facts->glass, 'glass');
         $antioxidant = self::row($table, 'antioxidants', $facts->antioxidant, 'antioxidant');
         $oils = self::oils($blend, $facts);
-        $spent = array_values(array_map(fn (array $oil) => ucfirst($oil['name']), array_filter($oils, fn (array $oil) => $oil['spent'])));
+        $spent = array_values(array_map(fn (array $oil) => $oil['id'], array_filter($oils, fn (array $oil) => $oil['spent'])));
         if ($facts->storage === ColdStorage::FRIDGE || ($facts->kitchen && $state->isWet() && $facts->storage !== ColdStorage::SOURED)) {
             $by = ColdStorage::useBy($facts->filledAt);
 
@@ -81,9 +82,9 @@ final readonly class Keeping
         ];
         $reasons = [
             Reason::rule($blend->isSingle() ? 'keeps-single' : 'keeps-weakest', [
-                'oil' => ucfirst($weakest['name']),
+                'oil' => ['oil' => $weakest['id']],
                 'months' => $weakest['opened'],
-                'cap' => $capped && ! $state->isWet() ? 'Dried herb allows two years at the most.' : '',
+                'cap' => $capped && ! $state->isWet() ? Said::of('keeps.two-years') : '',
             ]),
             ...$capped ? $cap->reasons : [],
         ];
@@ -95,8 +96,8 @@ final readonly class Keeping
                 $reasons[] =
                     $oil['since'] !== null
                         ? Reason::rule('keeps-opened', [
-                            'oil' => $oil['name'],
-                            'day' => $oil['since']->format('j F Y'),
+                            'oil' => ['oil' => $oil['id']],
+                            'day' => ['day' => $oil['since']->format('Y-m-d')],
                             'gone' => round($oil['gone'], 1),
                         ])
                         : Reason::rule('keeps-on-herb', ['gone' => round($oil['gone'], 1)]);
@@ -107,12 +108,15 @@ final readonly class Keeping
         foreach ($oils as $oil) {
             if ($oil['sellers'] !== null && $oil['sellers']->setTime(0, 0) < $best->setTime(0, 0)) {
                 $best = max($oil['sellers'], $facts->strainedAt->setTime(0, 0));
-                $sold = $oil['name'];
-                $reasons[] = Reason::rule('keeps-lot', ['oil' => $oil['name'], 'day' => $oil['sellers']->format('j F Y')]);
+                $sold = $oil['id'];
+                $reasons[] = Reason::rule('keeps-lot', [
+                    'oil' => ['oil' => $oil['id']],
+                    'day' => ['day' => $oil['sellers']->format('Y-m-d')],
+                ]);
             }
         }
         foreach ($spent as $oil) {
-            $reasons[] = Reason::rule('keeps-spent', ['oil' => $oil]);
+            $reasons[] = Reason::rule('keeps-spent', ['oil' => ['oil' => $oil]]);
         }
         if ($facts->storage === ColdStorage::SOURED) {
             $reasons[] = Reason::rule('keeps-soured', ['months' => AcidSoak::KEEPS_MONTHS]);
@@ -159,7 +163,7 @@ final readonly class Keeping
     }
 
     /**
-     * @return non-empty-list<array{id: string, name: string, share: float, opened: float, months: float, gone: float,
+     * @return non-empty-list<array{id: string, share: float, opened: float, months: float, gone: float,
      *     since: ?\DateTimeImmutable, sellers: ?\DateTimeImmutable, spent: bool}>
      */
     private static function oils(Blend $blend, StorageFacts $facts): array
@@ -174,7 +178,6 @@ final readonly class Keeping
             $months = max(0.0, $carrier->months->opened - $gone);
             $oils[] = [
                 'id' => $carrier->id,
-                'name' => $carrier->name,
                 'share' => $oil['share'],
                 'opened' => $carrier->months->opened,
                 'months' => $months,
@@ -204,7 +207,10 @@ final readonly class Keeping
         }
         foreach (['place' => $place, 'glass' => $glass, 'antioxidant' => $antioxidant] as $what => $row) {
             if ($row->number('factor') !== 1.0) {
-                $reasons[] = Reason::rule('keeps-'.$what, [$what => $row->text('name'), 'factor' => $row->number('factor')]);
+                $reasons[] = Reason::rule('keeps-'.$what, [
+                    $what => ['kept' => [$what, $row->text('id')]],
+                    'factor' => $row->number('factor'),
+                ]);
             }
         }
 

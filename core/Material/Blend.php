@@ -157,6 +157,12 @@ final readonly class Blend
         return count($this->oils) === 1;
     }
 
+    /** @return array{all: list<array{oil: string}>} its name as a sentence keeps it */
+    public function said(): array
+    {
+        return ['all' => array_map(fn (array $oil) => $oil['carrier']->said(), $this->oils)];
+    }
+
     /** "sunflower oil and jojoba" */
     public function name(): string
     {

@@ -50,6 +50,12 @@ final readonly class Carrier
     }
 
     /** Of its fatty acids; null for a wax ester. */
+    /** @return array{oil: string} its name as a sentence keeps it */
+    public function said(): array
+    {
+        return ['oil' => $this->id];
+    }
+
     public function iodineValue(): ?float
     {
         return $this->fattyAcids?->iodineValue();

@@ -103,6 +103,17 @@ final class Cupboard
         return $id === null ? null : $this->herbs()[$id];
     }
 
+    /** @return array{herb: list<string>, oil: list<string>} ids of the herbs and oils whose name has this in it */
+    public function idsCalled(string $part): array
+    {
+        $has = fn (Herb|Carrier $each): bool => mb_stripos($each->name, $part) !== false;
+
+        return [
+            'herb' => array_values(array_map(fn (Herb $herb) => $herb->id, array_filter($this->herbs(), $has))),
+            'oil' => array_values(array_map(fn (Carrier $oil) => $oil->id, array_filter($this->carriers(), $has))),
+        ];
+    }
+
     /** Without capitals, accents, dashes and the ending of the plural, as names are held against each other. */
     private static function plain(string $name): string
     {

@@ -49,6 +49,12 @@ final readonly class Herb
     }
 
     /** Whether its oil, while its water is in it, keeps for days to weeks and only in the cold. */
+    /** @return string|array{herb: string} its name as a sentence keeps it: by its id, or as somebody gave it */
+    public function said(): string|array
+    {
+        return $this->id === '' ? $this->name : ['herb' => $this->id];
+    }
+
     public function isWatery(): bool
     {
         return $this->id === '' || $this->has('watery') || $this->has('low-acid');

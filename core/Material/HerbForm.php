@@ -36,6 +36,12 @@ final readonly class HerbForm
         $this->bulk = $bulks[$state->value] ?? throw MaterialException::neverIn($plain, $state);
     }
 
+    /** @return array{form: array{string, string}} its name as a sentence keeps it */
+    public function said(): array
+    {
+        return ['form' => [$this->id, $this->state->value]];
+    }
+
     public static function fromRow(Row $row): self
     {
         $bulks = [State::Dried->value => Bulk::fromRow($row)];

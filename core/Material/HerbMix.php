@@ -120,6 +120,12 @@ final readonly class HerbMix
         return $this->shareWhere(fn (HerbPart $part) => $part->form->traits->powder) > 0.5;
     }
 
+    /** @return array{all: list<string|array{herb: string}>} its name as a sentence keeps it */
+    public function said(): array
+    {
+        return ['all' => array_map(fn (HerbPart $part) => $part->plant->said(), $this->parts)];
+    }
+
     /** "calendula, lavender and thyme" */
     public function name(): string
     {

@@ -4,24 +4,24 @@ declare(strict_types=1);
 
 namespace Kettle\Reason;
 
-/** What to watch for, in words: how grave it is, what of the plan it is about, and the ways out where there are some. */
+/** What to watch for: its words, how grave it is, what of the plan it is about, and the ways out where there are some. */
 final readonly class Note
 {
     /**
      * @param  string  $rank stop, care or note
      * @param  string  $about herb, oil, jar, days, keeping and their like: where a page says it
      * @param  list<Way>  $ways
-     * @param  string  $why with its source, where it is a caution of the tables
+     * @param  ?Said  $why with its source, where it is a caution of the tables
      * @param  bool  $acknowledge whether it is read before a batch is begun
      */
     public function __construct(
         public string $id,
         public string $rank,
-        public string $says,
+        public Said $says,
         public string $about,
         public array $ways = [],
-        public string $why = '',
-        public string $source = '',
+        public ?Said $why = null,
+        public ?Said $source = null,
         public bool $acknowledge = false,
     ) {}
 
@@ -37,11 +37,11 @@ final readonly class Note
         return $this->rank === 'stop' || $this->acknowledge;
     }
 
-    /** @return array{id: string, rank: string, says: string, about: string, why?: string, source?: string, acknowledge?: bool} */
+    /** @return array{id: string, rank: string, says: Said, about: string, why?: ?Said, source?: Said, acknowledge?: bool} */
     public function said(): array
     {
         $said = ['id' => $this->id, 'rank' => $this->rank, 'says' => $this->says];
-        if ($this->source !== '') {
+        if ($this->source !== null) {
             $said += ['why' => $this->why, 'source' => $this->source, 'acknowledge' => $this->acknowledge];
         }
 

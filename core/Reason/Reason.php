@@ -12,16 +12,16 @@ namespace Kettle\Reason;
  */
 final readonly class Reason
 {
-    /** @param  array<string, float|int|string>  $inputs named inputs in the units the rule's words give */
+    /** @param  array<string, mixed>  $inputs named inputs in the units the rule's words give, each as a sentence keeps it */
     private function __construct(public string $rule, public array $inputs) {}
 
-    /** @param  array<string, float|int|string>  $inputs */
+    /** @param  array<string, mixed>  $inputs */
     public static function rule(string $id, array $inputs = []): self
     {
-        return new self($id, $inputs);
+        return new self($id, array_map(Said::kept(...), $inputs));
     }
 
-    /** @return array{rule: string, inputs: array<string, float|int|string>} */
+    /** @return array{rule: string, inputs: array<string, mixed>} */
     public function toArray(): array
     {
         return ['rule' => $this->rule, 'inputs' => $this->inputs];

@@ -15,21 +15,28 @@ final readonly class Wording
      */
     public function __construct(private array $rules, private array $sources) {}
 
-    /** @return array{rule: string, says: string, source: string, standing: string, inputs: array<string, float|int|string>} */
-    public function of(Reason $reason): array
+    /**
+     * A reason in words. One whose rule the tables have no longer says nothing.
+     *
+     * @param  array<mixed>  $inputs as they are kept
+     * @param  \Closure(string, array<mixed>): string  $fill puts things into a sentence
+     * @param  \Closure(mixed): string  $thing says one thing
+     * @return array{rule: string, says: string, source: string, standing: string, inputs: array<string, float|int|string>}
+     */
+    public function of(string $id, array $inputs, \Closure $fill, \Closure $thing): array
     {
-        $rule = $this->rules[$reason->rule] ?? throw new \LogicException("No words in data/rules.json for the rule {$reason->rule}.");
-        $words = [];
-        foreach ($reason->inputs as $name => $value) {
-            $words['{'.$name.'}'] = is_string($value) ? $value : self::number((float) $value);
+        $rule = $this->rules[$id] ?? ['says' => '', 'source' => '', 'standing' => ''];
+        $told = [];
+        foreach ($inputs as $name => $value) {
+            $told[(string) $name] = is_int($value) || is_float($value) ? $value : $thing($value);
         }
 
         return [
-            'rule' => $reason->rule,
-            'says' => strtr($rule['says'], $words),
+            'rule' => $id,
+            'says' => trim($fill($rule['says'], $inputs)),
             'source' => $this->sources[$rule['source']] ?? $rule['source'],
             'standing' => $rule['standing'],
-            'inputs' => $reason->inputs,
+            'inputs' => $told,
         ];
     }
 

@@ -11,6 +11,7 @@ use Kettle\Measure\Ratio;
 use Kettle\Measure\RatioException;
 use Kettle\Reason\Reason;
 use Kettle\Reason\RefusedException;
+use Kettle\Reason\Said;
 use Kettle\Vessel\Jar;
 use Kettle\Vessel\JarException;
 use Kettle\Vessel\Levels;
@@ -83,7 +84,7 @@ final readonly class Amounts
         } elseif ($wish->method->wants->usualOilMl !== null) {
             $oil = $wish->method->wants->usualOilMl * ($wish->sizing->jars ?? 1);
             $herb = $oil / $perGram;
-            $oilWhy = [Reason::rule('oil-usual', ['oil_ml' => $oil, 'method' => $wish->method->name])];
+            $oilWhy = [Reason::rule('oil-usual', ['oil_ml' => $oil, 'method' => ['method' => $wish->method->id]])];
             $herbWhy = [Reason::rule('ratio-gives-herb', ['oil_ml' => round($oil)] + $inputs), $why, ...$basis];
         } else {
             return self::fromJar($wish, $kitchen, $ratio, $perGram, [$why, ...$basis]);
@@ -126,9 +127,9 @@ final readonly class Amounts
                 'uptake' => $uptake->mlPerGram,
                 'sd' => $uptake->sd,
                 'dry_g' => round($oil * $dryPerMl, 1),
-                'way' => $uptake->way,
+                'way' => ['way' => $uptake->way],
                 'losses_ml' => $uptake->lossesMl,
-                'how_sure' => $wish->sizing->finished->surely ? 'nine times in ten' : 'as often as not',
+                'how_sure' => Said::of($wish->sizing->finished->surely ? 'finished.surely' : 'finished.as-often-as-not'),
             ]),
         ];
     }
@@ -200,7 +201,7 @@ final readonly class Amounts
         $herbWhy = [
             Reason::rule('jar-way-herb', [
                 'jar' => $jar->called,
-                'fill' => $way->said(),
+                'fill' => Said::of('fill.'.$way->fill),
                 'fill_mm' => round($way->share() * $jar->heightMm),
                 'g_per_ml' => round(1 / $wish->mix->looseMlPerG, 3),
                 'herb_g' => round($herbEach, 1),
@@ -289,7 +290,7 @@ final readonly class Amounts
         $levels = self::check($wish, $kitchen, $jar, $jars, $herb, $oil, $ratio);
         if ($wish->sizing->jar === null) {
             $oilWhy[] = Reason::rule('jar-chosen-for-you', [
-                'jar' => $jars === 1 ? 'the '.$jar->called : $jars.' of the '.$jar->called,
+                'jar' => Said::of('amount.jars-chosen', ['count' => $jars, 'jar' => $jar->called]),
             ]);
         }
 
@@ -331,14 +332,14 @@ final readonly class Amounts
             if ($wish->sizing->herb?->throughDensity === true && $wish->sizing->herb->typed === $typed) {
                 $reasons[] = Reason::rule('read-by-loose-density', [
                     'typed' => $typed,
-                    'material' => $wish->mix->first()->form->name,
+                    'material' => $wish->mix->first()->form->said(),
                     'g_per_ml' => round(1 / $wish->mix->looseMlPerG, 3),
                 ]);
             } elseif ($wish->sizing->oil?->throughDensity === true && $wish->sizing->oil->typed === $typed) {
                 $density = $wish->blend->density(Planner::ROOM_C)->gramsPerMl;
                 $reasons[] = Reason::rule('read-by-density', [
                     'typed' => $typed,
-                    'material' => $wish->blend->name(),
+                    'material' => $wish->blend->said(),
                     'g_per_ml' => round($density, 3),
                     'value' => round($wish->sizing->oil->value),
                     'unit' => 'mL',
@@ -357,14 +358,14 @@ final readonly class Amounts
         }
         $parts = $wish->mix->usualParts($wish->perGramAsItLies());
         $why = match (true) {
-            $parts > 9.0 && ! $wish->mix->state->isWet() => 'even at 1:9 its bed would stand almost out of the oil, and this covers it.',
-            $parts === 5.0 => 'the weighed standard.',
-            $parts === 7.0 => 'its settled bed would stand almost out of the oil at 1:5.',
-            $wish->mix->state->isWet() => 'wet herb is bulky for what is in it, and this is what covers it.',
-            default => 'fluffy herb does not move freely at 1:7.',
+            $parts > 9.0 && ! $wish->mix->state->isWet() => 'covers',
+            $parts === 5.0 => 'standard',
+            $parts === 7.0 => 'bed',
+            $wish->mix->state->isWet() => 'wet',
+            default => 'fluffy',
         };
 
-        return [Ratio::perGram($parts), Reason::rule('ratio-default', ['ml_per_g' => $parts, 'why' => $why])];
+        return [Ratio::perGram($parts), Reason::rule('ratio-default', ['ml_per_g' => $parts, 'why' => Said::of('ratio.'.$why)])];
     }
 
     /** @throws WishException */

@@ -7,6 +7,7 @@ namespace Kettle\Recipe;
 use Kettle\Material\Blend;
 use Kettle\Reason\Figure;
 use Kettle\Reason\Reason;
+use Kettle\Reason\Said;
 
 /** What a blend is as an oil: density, iodine value, how fast it takes up oxygen, where it sets. */
 final class BlendFigures
@@ -30,9 +31,7 @@ final class BlendFigures
                 round($iodine, 1),
                 'iodine',
                 Reason::rule('iodine-value', [
-                    'dries' => $iodine > 130
-                            ? 'Over 130 it dries in air: rags wet with it can heat by themselves.'
-                            : 'Under 130 it does not dry in air.',
+                    'dries' => Said::of($iodine > 130 ? 'iodine.dries' : 'iodine.keeps-wet'),
                 ]),
             );
         }
@@ -44,7 +43,7 @@ final class BlendFigures
                 'index',
                 Reason::rule('oxidisability', [
                     'wax' => count(array_filter($blend->oils, fn (array $oil) => $oil['carrier']->oxidisability() === null)) > 0
-                            ? 'The liquid wax in it has no such figure and is left out.'
+                            ? Said::of('oxidisability.wax')
                             : '',
                 ]),
             );

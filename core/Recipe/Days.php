@@ -93,7 +93,7 @@ final readonly class Days
         }
         $job = new CookerJob(
             '',
-            $wish->mix->name(),
+            $wish->mix->said(),
             $wish->method->id,
             $wish->variant->targetC ?? 49.0,
             $wish->variant->ceilingC ?? 60.0,

@@ -37,8 +37,8 @@ final class HardFat
                     'mL',
                     Reason::rule('oil-melted', [
                         'grams' => round($grams),
-                        'oil' => $oil['carrier']->name,
-                        'warmth' => $kitchen->warmth($at),
+                        'oil' => $oil['carrier']->said(),
+                        'warmth' => ['C' => $at],
                         'g_per_ml' => round(Density::ofOilAt($oil['carrier']->at20->gramsPerMl, $at)->gramsPerMl, 3),
                     ]),
                 );
@@ -53,9 +53,9 @@ final class HardFat
                 $minutes * 1.4,
                 'min',
                 Reason::rule('strain-within', [
-                    'from' => $kitchen->warmth((float) $wish->variant->targetC),
-                    'sets' => $kitchen->warmth($wish->blend->setsBelow()['value']),
-                    'room' => $kitchen->warmth($kitchen->roomC),
+                    'from' => ['C' => (float) $wish->variant->targetC],
+                    'sets' => ['C' => $wish->blend->setsBelow()['value']],
+                    'room' => ['C' => $kitchen->roomC],
                     'minutes' => round($minutes),
                 ]),
             );
@@ -91,13 +91,13 @@ final class HardFat
         return $carrier->setsBelowC + self::MELTED;
     }
 
-    /** How it stands at a warmth: "hard", for so many degrees under where it sets. Common practice, no source. */
+    /** How it stands at a warmth: "hard" for so many degrees under where it sets, "firm" or "soft". Common practice, no source. */
     public static function looks(float $setsBelowC, float $roomC): string
     {
         return match (true) {
-            $setsBelowC - $roomC >= 12 => 'hard: broken or cut out, and melted in the hand',
-            $setsBelowC - $roomC >= 4 => 'firm and pale: scooped with a dry spoon, and liquid again on the skin',
-            default => 'soft and grainy, half set: neither pours nor stands',
+            $setsBelowC - $roomC >= 12 => 'hard',
+            $setsBelowC - $roomC >= 4 => 'firm',
+            default => 'soft',
         };
     }
 }

@@ -77,6 +77,12 @@ final readonly class Kitchen
         return new AmountWriter($this->custom);
     }
 
+    /** Makes sentences of what is kept of them. */
+    public function words(): Words
+    {
+        return new Words($this);
+    }
+
     public function methods(): Methods
     {
         return new Methods($this->cupboard->tables());

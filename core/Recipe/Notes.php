@@ -13,6 +13,7 @@ use Kettle\Infusion\Method;
 use Kettle\Keeping\Keeping;
 use Kettle\Measure\Ratio;
 use Kettle\Reason\Note;
+use Kettle\Reason\Said;
 use Kettle\Reason\Way;
 
 /**
@@ -49,30 +50,12 @@ final class Notes
             ...self::aboutTheOils($wish, $amounts, $kitchen),
         ];
         if ($keeping->soonestOil !== null) {
-            $notes[] = self::note(
-                'old-oil',
-                'care',
-                sprintf(
-                    'The %s in Stores is best before %s, and what is made with it keeps no longer. Take a fresher '.
-                        'lot, or make only what is soon used.',
-                    $keeping->soonestOil,
-                    $keeping->bestBefore->format('j F Y'),
-                ),
-            );
+            $notes[] = self::note('old-oil', 'care', ['oil' => ['oil' => $keeping->soonestOil], 'day' => ['day' => $keeping->bestBefore]]);
         }
         $times = $days->timetable;
         if ($days->late && $wish->days->readyBy !== null) {
             $late = (int) $wish->days->readyBy->diff($times->readyDay())->days;
-            $notes[] = self::note(
-                'late',
-                'care',
-                sprintf(
-                    'Begun now it is ready on %s, %d %s late. A warm method is quicker.',
-                    $times->readyDay()->format('l j F'),
-                    $late,
-                    $late === 1 ? 'day' : 'days',
-                ),
-            );
+            $notes[] = self::note('late', 'care', ['ready' => ['weekday' => $times->readyDay()], 'late' => $late]);
         }
         if ($days->booking !== null) {
             $notes = [...$notes, ...self::aboutTheCooker($days->booking, $days)];
@@ -80,15 +63,7 @@ final class Notes
         $useBy = $wish->storage() === ColdStorage::FRIDGE ? ColdStorage::useBy($times->fillAt) : null;
         $missed = $useBy === null ? null : $kitchen->waking->missed($useBy, $times->strainedBy());
         if ($useBy !== null && $missed !== null) {
-            $notes[] = self::note(
-                'away-use-by',
-                'care',
-                sprintf(
-                    'It must be used up by %s, and nobody is at home then: use it, freeze it or throw it away by %s.',
-                    $useBy->format('l j F, H:i'),
-                    $missed->format('l j F, H:i'),
-                ),
-            );
+            $notes[] = self::note('away-use-by', 'care', ['use_by' => ['long_moment' => $useBy], 'last' => ['long_moment' => $missed]]);
         }
         foreach ($cautions->holding($facts, 'bench') as $rule) {
             $notes[] = $cautions->told($rule, $facts)->withWays(Remedies::ofStop($rule->id, $wish, $kitchen));
@@ -99,10 +74,14 @@ final class Notes
         return $notes;
     }
 
-    /** @param  list<Way>  $ways */
-    private static function note(string $id, string $rank, string $says, array $ways = []): Note
+    /**
+     * @param  array<string, mixed>  $with
+     * @param  list<Way>  $ways
+     * @param  ?string  $words under which its words stand, where that is not its id
+     */
+    private static function note(string $id, string $rank, array $with, array $ways = [], ?string $words = null): Note
     {
-        return new Note($id, $rank, $says, self::ABOUT[$id] ?? 'days', $ways);
+        return new Note($id, $rank, Said::of('note.'.($words ?? $id), $with), self::ABOUT[$id] ?? 'days', $ways);
     }
 
     /** @return list<Note> */
@@ -119,12 +98,7 @@ final class Notes
             $notes[] = self::note(
                 'cover',
                 'care',
-                sprintf(
-                    'Only %d mm of oil over the herb; %d mm is wanted, for herb that sticks out moulds. Press it '.
-                        'under and look after an hour and a day.',
-                    (int) floor($cover),
-                    (int) $wanted,
-                ),
+                ['cover' => ['mm' => floor($cover)], 'wanted' => ['mm' => $wanted]],
                 Remedies::ofStandingOut($wish, $would),
             );
         }
@@ -133,16 +107,7 @@ final class Notes
             $amounts->ratio->parts > Ratio::LEAN &&
             $amounts->ratio->parts > 1.5 * $wish->mix->usualParts($wish->perGramAsItLies())
         ) {
-            $notes[] = self::note(
-                'lean',
-                'care',
-                sprintf(
-                    '%s is very little herb for the oil: colour and scent will be weak. One to five to one to '.
-                        'nine is usual for dried herb.',
-                    $amounts->ratio->text(),
-                ),
-                Remedies::ofLean($wish, $amounts->oilMl),
-            );
+            $notes[] = self::note('lean', 'care', ['ratio' => $amounts->ratio->text()], Remedies::ofLean($wish, $amounts->oilMl));
         }
         $headspace = $amounts->levels->headspaceMm();
         if ($headspace < $wish->method->wants->headspaceMm - 0.5) {
@@ -150,25 +115,16 @@ final class Notes
             $notes[] = self::note(
                 'headspace',
                 'care',
-                sprintf(
-                    'Only %d mm of headspace; %d mm is wanted, for oil swells as it warms and herb as it drinks.',
-                    (int) floor($headspace),
-                    (int) $wish->method->wants->headspaceMm,
-                ),
+                ['headspace' => ['mm' => floor($headspace)], 'wanted' => ['mm' => $wish->method->wants->headspaceMm]],
                 $larger === null ? [] : [new Way('larger-jar', sprintf('Take the %s.', $larger->called), ['jar' => $larger->id])],
             );
         }
 
         if ($amounts->levels->dryFillMm > $amounts->jar->heightMm) {
-            $notes[] = self::note(
-                'press-in',
-                'note',
-                sprintf(
-                    'As it lies the herb would stand %d mm high, and the jar is %d mm: press it down as you fill.',
-                    (int) round($amounts->levels->dryFillMm),
-                    (int) $amounts->jar->heightMm,
-                ),
-            );
+            $notes[] = self::note('press-in', 'note', [
+                'stands' => ['mm' => $amounts->levels->dryFillMm],
+                'jar' => ['mm' => floor($amounts->jar->heightMm)],
+            ]);
         }
 
         return $notes;
@@ -177,44 +133,29 @@ final class Notes
     /** @return list<Note> */
     private static function aboutTheCooker(Booking $booking, Days $days): array
     {
-        $when = fn (\DateTimeImmutable $moment) => $moment->format('D j M, H:i');
         $notes = [];
         if ($booking->says !== null) {
-            $notes[] = self::note('no-place', 'care', $booking->says);
+            $notes[] = new Note('no-place', 'care', $booking->says, 'days');
         }
         if ($booking->moves !== []) {
-            $notes[] = self::note(
-                'moves-others',
-                'care',
-                'Begun, it moves what is booked: '.
-                    implode(
-                        '; ',
-                        array_map(
-                            fn (array $move) => sprintf(
-                                '%s is put to warm %s instead of %s',
-                                $move['called'],
-                                $when($move['is']),
-                                $when($move['was']),
-                            ),
-                            $booking->moves,
-                        ),
-                    ).
-                    '.',
-            );
+            $notes[] = self::note('moves-others', 'care', [
+                'moves' => [
+                    'each' => array_map(
+                        fn (array $move) => Said::of('note.move', [
+                            'called' => $move['called'],
+                            'is' => ['moment' => $move['is']],
+                            'was' => ['moment' => $move['was']],
+                        ]),
+                        $booking->moves,
+                    ),
+                ],
+            ]);
         }
         if ($days->waits) {
-            $notes[] = self::note(
-                'cooker-taken',
-                'note',
-                sprintf('The %s is taken before then: it is put to warm on %s.', $booking->cooker, $when($booking->slots[0]->from)),
-            );
+            $notes[] = self::note('cooker-taken', 'note', ['cooker' => $booking->cooker, 'from' => ['moment' => $booking->slots[0]->from]]);
         }
         if ($booking->with !== []) {
-            $notes[] = self::note(
-                'shares-cooker',
-                'note',
-                sprintf('It stands in the %s, together with %s.', $booking->cooker, implode(' and ', $booking->with)),
-            );
+            $notes[] = self::note('shares-cooker', 'note', ['cooker' => $booking->cooker, 'with' => ['all' => $booking->with]]);
         }
 
         return $notes;
@@ -228,20 +169,13 @@ final class Notes
             $minutes = HardFat::minutesToStrain($wish, $amounts, $kitchen);
 
             return [
-                self::note(
-                    'sets',
-                    'care',
-                    sprintf(
-                        '%s sets under about %s, and the room has %s. Melt it first, and strain it warm%s, sieve '.
-                            'and jars warm too. It is not settled, for it would set on its mud. In the jar it will be '.
-                            '%s.',
-                        ucfirst($wish->blend->name()),
-                        $kitchen->warmth($sets),
-                        $kitchen->warmth($kitchen->roomC),
-                        $minutes === null ? '' : sprintf(', within %d min of the heat', (int) floor($minutes / 5) * 5),
-                        HardFat::looks($sets, $kitchen->roomC),
-                    ),
-                ),
+                self::note('sets', 'care', [
+                    'oil' => $wish->blend->said(),
+                    'sets' => ['C' => $sets],
+                    'room' => ['C' => $kitchen->roomC],
+                    'within' => $minutes === null ? '' : Said::of('note.sets-within', ['minutes' => (int) floor($minutes / 5) * 5]),
+                    'looks' => Said::of('fat.'.HardFat::looks($sets, $kitchen->roomC)),
+                ]),
             ];
         }
         $notes = [];
@@ -250,11 +184,9 @@ final class Notes
                 $notes[] = self::note(
                     'sets',
                     'care',
-                    sprintf(
-                        '%s sets under about %s: keep it warm all the way through straining.',
-                        ucfirst($oil['carrier']->name),
-                        $kitchen->warmth($oil['carrier']->setsBelowC),
-                    ),
+                    ['oil' => $oil['carrier']->said(), 'sets' => ['C' => $oil['carrier']->setsBelowC]],
+                    [],
+                    'sets-in-part',
                 );
             }
         }

@@ -8,6 +8,7 @@ use Kettle\Diary\Timetable;
 use Kettle\Keeping\Keeping;
 use Kettle\Reason\Figure;
 use Kettle\Reason\Note;
+use Kettle\Reason\Said;
 use Kettle\Warmth\Load;
 
 /** A wish made into amounts, levels, days and what to watch for. */
@@ -15,7 +16,7 @@ final readonly class Plan
 {
     /**
      * @param  array<string, Figure>  $figures by id
-     * @param  list<array{slot: ?string, text: string, chosen: bool}>  $sentence
+     * @param  list<array{slot: ?string, text: Said, chosen: bool}>  $sentence
      * @param  list<Note>  $notes
      */
     public function __construct(
@@ -53,19 +54,21 @@ final readonly class Plan
     }
 
     /** For the record: where the sentence says today, the day itself. */
-    public function sentenceText(): string
+    public function sentenceText(): Said
     {
-        $begun = 'begun '.$this->timetable->fillAt->format('l j F');
+        $begun = Sentence::begun($this->timetable->fillAt);
 
-        return implode(
-            '',
-            array_map(fn (array $piece) => $piece['slot'] === 'when' && ! $piece['chosen'] ? $begun : $piece['text'], $this->sentence),
-        );
+        return Said::just([
+            'run' => array_map(
+                fn (array $piece) => $piece['slot'] === 'when' && ! $piece['chosen'] ? $begun : $piece['text'],
+                $this->sentence,
+            ),
+        ]);
     }
 
     /** What a batch of this plan is called: "marshmallow root in sunflower oil and jojoba". */
-    public function name(): string
+    public function name(): Said
     {
-        return ucfirst($this->wish->mix->name()).' in '.$this->wish->blend->name();
+        return Said::of('plan.name', ['herbs' => $this->wish->mix->said(), 'oils' => $this->wish->blend->said()]);
     }
 }

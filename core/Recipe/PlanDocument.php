@@ -10,25 +10,52 @@ use Kettle\Measure\Kind;
 use Kettle\Reason\Figure;
 use Kettle\Reason\Note;
 use Kettle\Reason\Reason;
+use Kettle\Reason\Said;
 use Kettle\Reason\Wording;
 use Kettle\Time\Interval;
 use Kettle\Vessel\Jar;
 
 /**
- * Writes a plan as the document of docs/formats/plan.schema.json, the same for the Bench and for
- * `kettle reckon`: plain arrays, every figure in words as well as in numbers.
+ * Writes a plan as the document of docs/formats/plan.schema.json, the same for the Bench and for `kettle reckon`: plain
+ * arrays, every figure in words as well as in numbers. It is made in two steps. The record has numbers, codes and sentences
+ * as they are kept, and is what a batch keeps of its plan; told, it is in one cook's words.
  */
 final readonly class PlanDocument
 {
     private AmountWriter $writer;
 
+    private Words $words;
+
     public function __construct(private Wording $wording, private Kitchen $kitchen)
     {
         $this->writer = $kitchen->writer();
+        $this->words = $kitchen->words();
     }
 
     /** @return array<string, mixed> */
     public function of(Plan $plan): array
+    {
+        return $this->told($this->record($plan));
+    }
+
+    /**
+     * A record in this cook's words.
+     *
+     * @param  array<mixed>  $record of this plan, or of one kept earlier
+     * @return array<string, mixed>
+     */
+    public function told(array $record): array
+    {
+        $figures = is_array($record['figures'] ?? null) ? $record['figures'] : [];
+        $told = $this->words->tell(['figures' => []] + $record);
+        $told['figures'] = array_map($this->toldFigure(...), array_filter($figures, is_array(...)));
+
+        // In the document's own order, whatever is told in its place.
+        return array_replace(array_intersect_key($told, $record), $told);
+    }
+
+    /** @return array<string, mixed> numbers, codes, and sentences as they are kept */
+    public function record(Plan $plan): array
     {
         $wish = $plan->wish;
         $levels = $plan->amounts->levels;
@@ -38,8 +65,8 @@ final readonly class PlanDocument
             'name' => $plan->name(),
             'sentence' => $plan->sentence,
             'sentence_text' => $plan->sentenceText(),
-            'figures' => $this->asTyped(array_map($this->figure(...), $plan->figures), $wish),
-            'herb' => self::herb($wish->mix->first(), 1.0) + ['mix' => $wish->mix->name()],
+            'figures' => $this->asTyped(array_map(self::figureRecord(...), $plan->figures), $wish),
+            'herb' => self::herb($wish->mix->first(), 1.0) + ['mix' => Said::just($wish->mix->said())],
             'herbs' => array_map(
                 fn (int $i, float $share) => self::herb($wish->mix->parts[$i], $share),
                 array_keys($wish->mix->shares()),
@@ -48,7 +75,7 @@ final readonly class PlanDocument
             'oils' => array_map(
                 fn (array $oil) => [
                     'id' => $oil['carrier']->id,
-                    'name' => $oil['carrier']->name,
+                    'name' => Said::just($oil['carrier']->said()),
                     'inci' => $oil['carrier']->names->inci,
                     'share' => round($oil['share'], 6),
                     'allergens' => $oil['carrier']->food->allergens,
@@ -69,11 +96,10 @@ final readonly class PlanDocument
                 'count' => $plan->amounts->jars,
                 'each' => $plan->amounts->jars === 1
                         ? null
-                        : sprintf(
-                            '%s of herb and %s of oil in each',
-                            AmountWriter::plain($plan->amounts->herbG / $plan->amounts->jars, Kind::Mass),
-                            AmountWriter::plain($plan->amounts->oilMl / $plan->amounts->jars, Kind::Volume),
-                        ),
+                        : Said::of('plan.in-each', [
+                            'herb' => ['g' => $plan->amounts->herbG / $plan->amounts->jars],
+                            'oil' => ['mL' => $plan->amounts->oilMl / $plan->amounts->jars],
+                        ]),
                 'brim_ml' => $levels->jar->brimMl,
                 'height_mm' => $levels->jar->heightMm,
                 'diameter_mm' => round($levels->jar->diameterMm(), 1),
@@ -85,10 +111,10 @@ final readonly class PlanDocument
             ],
             'method' => [
                 'id' => $wish->method->id,
-                'name' => $wish->method->name,
+                'name' => Said::just(['method' => $wish->method->id]),
                 'heated' => $wish->method->heated,
                 'school' => $wish->variant->id,
-                'school_name' => $wish->variant->name,
+                'school_name' => Said::just(['school' => [$wish->method->id, $wish->variant->id]]),
                 'hours' => $wish->variant->usualH,
                 'stands_h' => $wish->standsH(),
                 'target_c' => $wish->variant->targetC,
@@ -113,9 +139,47 @@ final readonly class PlanDocument
             ],
             'picture' => array_map(fn (float $percent) => round($percent, 1), $wish->blend->picture()),
             'stores' => $plan->supplies->document($this->kitchen),
-            'steps' => Steps::of($plan, $this->kitchen),
+            'steps' => Steps::of($plan),
             'notes' => array_map(fn (Note $note) => $note->toArray(), $plan->notes),
         ];
+    }
+
+    /**
+     * A document that was told, as a record: what can be said anew of its figures goes, and its sentences stand as they stood.
+     *
+     * @param  array<mixed>  $document
+     * @return array<mixed>
+     */
+    public static function kept(array $document): array
+    {
+        $figures = is_array($document['figures'] ?? null) ? $document['figures'] : [];
+        foreach ($figures as $id => $figure) {
+            if (! is_array($figure)) {
+                continue;
+            }
+            $kitchen = $figure['kitchen'] ?? null;
+            $figures[$id] = array_intersect_key($figure, array_flip(['value', 'unit', 'low', 'high', 'typed'])) +
+                // What was typed is told so beside what it weighs, and is not rounded.
+                (is_array($kitchen) && ($kitchen['rounding_percent'] ?? 1) == 0 ? ['typed' => $kitchen['text'] ?? ''] : []) + [
+                    'reasons' => array_map(
+                        fn (mixed $reason) => is_array($reason) ? array_intersect_key($reason, array_flip(['rule', 'inputs'])) : [],
+                        is_array($figure['reasons'] ?? null) ? array_values($figure['reasons']) : [],
+                    ),
+                ];
+        }
+        $stood = fn (mixed $words): mixed => is_string($words) && $words !== '' ? Said::asItStood($words)->toArray() : $words;
+        $document = ['figures' => $figures] + $document;
+        $document['sentence_text'] = $stood($document['sentence_text'] ?? null);
+        foreach (['sentence' => ['text'], 'steps' => ['says'], 'notes' => ['says', 'why', 'source']] as $list => $keys) {
+            $document[$list] = array_map(
+                fn (mixed $each) => is_array($each)
+                    ? array_replace($each, array_map($stood, array_intersect_key($each, array_flip($keys))))
+                    : $each,
+                is_array($document[$list] ?? null) ? $document[$list] : [],
+            );
+        }
+
+        return $document;
     }
 
     /**
@@ -128,7 +192,7 @@ final readonly class PlanDocument
     {
         foreach (['herb_mass' => $wish->sizing->herb, 'oil_volume' => $wish->sizing->oil] as $id => $amount) {
             if ($amount !== null && $amount->throughDensity && isset($figures[$id])) {
-                $figures[$id]['kitchen'] = ['text' => $amount->typed, 'rounding_percent' => 0.0];
+                $figures[$id]['typed'] = $amount->typed;
             }
         }
 
@@ -138,18 +202,57 @@ final readonly class PlanDocument
     /** @return array<string, mixed> */
     public function figure(Figure $figure): array
     {
+        return $this->toldFigure(self::figureRecord($figure));
+    }
+
+    /** @return array<string, mixed> */
+    private static function figureRecord(Figure $figure): array
+    {
         return [
             'value' => self::rounded($figure->value),
             'unit' => $figure->unit,
             'low' => self::rounded($figure->low),
             'high' => self::rounded($figure->high),
-            'text' => $this->text($figure->value, $figure->unit),
-            'range_text' => $figure->low === null || $figure->high === null
-                    ? null
-                    : $this->text($figure->low, $figure->unit).' to '.$this->text($figure->high, $figure->unit),
-            'kitchen' => $this->kitchen($figure),
-            'reasons' => array_map(fn (Reason $reason) => $this->wording->of($reason), $figure->reasons),
+            'reasons' => array_map(fn (Reason $reason) => $reason->toArray(), $figure->reasons),
         ];
+    }
+
+    /**
+     * @param  array<mixed>  $figure as it is kept
+     * @return array<string, mixed>
+     */
+    private function toldFigure(array $figure): array
+    {
+        $unit = is_string($figure['unit'] ?? null) ? $figure['unit'] : '';
+        [$value, $low, $high] = [$figure['value'] ?? '', $figure['low'] ?? null, $figure['high'] ?? null];
+
+        return [
+            'value' => $value,
+            'unit' => $unit,
+            'low' => $low,
+            'high' => $high,
+            'text' => $this->words->thing([$unit => $value]),
+            'range_text' => $low === null || $high === null
+                    ? null
+                    : $this->words->of(Said::of('figure.range', ['low' => [$unit => $low], 'high' => [$unit => $high]])),
+            'kitchen' => match (true) {
+                is_string($figure['typed'] ?? null) => ['text' => $figure['typed'], 'rounding_percent' => 0.0],
+                in_array($unit, ['g', 'mL'], true) && is_numeric($value) => $this->writer->kitchen((float) $value, Kind::from($unit)),
+                default => null,
+            },
+            'reasons' => array_map($this->reason(...), is_array($figure['reasons'] ?? null) ? array_values($figure['reasons']) : []),
+        ];
+    }
+
+    /** @return array{rule: string, says: string, source: string, standing: string, inputs: array<string, float|int|string>} */
+    private function reason(mixed $reason): array
+    {
+        return $this->wording->of(
+            is_array($reason) && is_string($reason['rule'] ?? null) ? $reason['rule'] : '',
+            is_array($reason) && is_array($reason['inputs'] ?? null) ? $reason['inputs'] : [],
+            $this->words->fill(...),
+            $this->words->thing(...),
+        );
     }
 
     private static function rounded(float|string|null $value): float|string|null
@@ -157,56 +260,28 @@ final readonly class PlanDocument
         return is_float($value) ? round($value, 6) : $value;
     }
 
-    private function text(float|string $value, string $unit): string
-    {
-        return match ($unit) {
-            'date' => (new \DateTimeImmutable((string) $value))->format('j M Y'),
-            'money' => $this->kitchen->money((float) $value),
-            'C' => $this->kitchen->warmth((float) $value),
-            'g/mL' => number_format((float) $value, 3).' g/mL',
-            'min' => self::minutes((float) $value),
-            'iodine' => (string) round((float) $value),
-            'index' => (string) round((float) $value, 1),
-            '%' => Wording::number((float) $value).' %',
-            'mg', 'IU', 'drops', 'capsules' => Wording::number((float) $value).' '.((float) $value === 1.0 ? rtrim($unit, 's') : $unit),
-            default => AmountWriter::plain((float) $value, Kind::from($unit)),
-        };
-    }
-
-    private static function minutes(float $value): string
-    {
-        $minutes = (int) round($value);
-
-        return $minutes < 120 ? $minutes.' min' : intdiv($minutes, 60).' h'.($minutes % 60 === 0 ? '' : ' '.$minutes % 60 .' min');
-    }
-
     /** @return array<string, mixed> */
     private static function herb(HerbPart $part, float $share): array
     {
         return [
             'id' => $part->plant->id,
-            'name' => $part->plant->name,
+            // What the tables do not have is called as somebody called it.
+            'name' => $part->plant->id === '' ? $part->plant->name : Said::just($part->plant->said()),
             'latin' => $part->plant->latin,
-            'part' => $part->plant->part,
+            'part' => $part->plant->id === '' ? $part->plant->part : Said::just(['part' => $part->plant->id]),
             'state' => $part->form->state->value,
             'form' => $part->form->id,
-            'form_name' => $part->form->name,
+            'form_name' => Said::just($part->form->said()),
             'share' => round($share, 6),
             'water' => round($part->water, 3),
             'best' => $part->plant->best->value,
         ];
     }
 
-    /** @return array{text: string, rounding_percent: float}|null */
-    private function kitchen(Figure $figure): ?array
-    {
-        return in_array($figure->unit, ['g', 'mL'], true) ? $this->writer->kitchen($figure->number(), Kind::from($figure->unit)) : null;
-    }
-
     /**
      * Marks up the side of the jar, in the house's cups.
      *
-     * @return list<array{mm: float, text: string}>
+     * @return list<array{mm: float, text: Said}>
      */
     private function marks(Plan $plan): array
     {
@@ -222,7 +297,7 @@ final readonly class PlanDocument
         };
         $marks = [];
         for ($ml = $step; $ml < $jar->brimMl * 0.97; $ml += $step) {
-            $marks[] = ['mm' => round($jar->heightOf($ml), 1), 'text' => AmountWriter::mixed($ml / $cup).' c'];
+            $marks[] = ['mm' => round($jar->heightOf($ml), 1), 'text' => Said::of('mark.cups', ['cups' => ['mixed' => $ml / $cup]])];
         }
 
         return $marks;

@@ -20,9 +20,9 @@ use Kettle\Keeping\Keeping;
 use Kettle\Keeping\StorageFacts;
 use Kettle\Material\HerbMix;
 use Kettle\Material\Tables;
-use Kettle\Measure\AmountWriter;
 use Kettle\Reason\Figure;
 use Kettle\Reason\Reason;
+use Kettle\Reason\Said;
 use Kettle\Vessel\Cooker;
 use Kettle\Vessel\JarException;
 
@@ -78,7 +78,7 @@ final readonly class Planner
             $figures,
             $days->timetable,
             $keeping,
-            Sentence::of($wish, $amounts, $this->kitchen),
+            Sentence::of($wish, $amounts),
             Notes::of($wish, $amounts, $days, $this->kitchen, $supplies, $this->cautions, $keeping, $facts),
             $supplies,
             $days->warmUp->load,
@@ -131,7 +131,13 @@ final readonly class Planner
             throw WishException::withWays(
                 new CautionException(
                     $stop->reason,
-                    sprintf('%s %s Source: %s; local rules come first.', $stop->says($facts), $stop->why, $cautions->source($stop->source)),
+                    $kitchen->words()->of(
+                        Said::of('refused.by-caution', [
+                            'says' => $stop->says($facts),
+                            'why' => Said::of("caution:{$stop->id}.why"),
+                            'source' => Said::of('source:'.$stop->source),
+                        ]),
+                    ),
                     $stop->field,
                 ),
                 Remedies::ofStop($stop->id, $wish, $kitchen),
@@ -168,7 +174,7 @@ final readonly class Planner
                     Reason::rule('herb-share', [
                         'herb_g' => round($amounts->herbG, 1),
                         'percent' => round($share * 100, 1),
-                        'herb' => $part->plant->name,
+                        'herb' => $part->plant->said(),
                     ]),
                     ...$amounts->herbReasons,
                 );
@@ -311,7 +317,7 @@ final readonly class Planner
                 'oil_ml' => round($amounts->oilMl),
                 'uptake' => round($uptake->mlPerGram, 2),
                 'herb_g' => round($amounts->dryG($wish), 1),
-                'way' => $uptake->way,
+                'way' => ['way' => $uptake->way],
                 'losses_ml' => $uptake->lossesMl,
             ]),
             ...$uptake->batches === 0
@@ -319,8 +325,8 @@ final readonly class Planner
                 : [
                     Reason::rule('uptake-learned', [
                         'batches' => $uptake->batches,
-                        'form' => $wish->mix->first()->form->name,
-                        'way' => $uptake->way,
+                        'form' => $wish->mix->first()->form->said(),
+                        'way' => ['way' => $uptake->way],
                         'prior' => $uptake->priorMlPerGram,
                         'uptake' => round($uptake->mlPerGram, 2),
                     ]),
@@ -334,20 +340,20 @@ final readonly class Planner
         [$times, $startBy] = [$days->timetable, $days->startBy];
         $hands = Labour::of($wish->method, $wish->variant->usualH, $times);
         $variant = $wish->variant;
-        $usual = AmountWriter::span($variant->usualH);
+        $usual = ['h' => $variant->usualH];
         $heated = $wish->method->heated;
         $schoolTime = Reason::rule('school-time', [
-            'school' => ucfirst($variant->name),
-            'least' => AmountWriter::span($variant->leastH),
+            'school' => ['school' => [$wish->method->id, $variant->id]],
+            'least' => ['h' => $variant->leastH],
             'usual' => $usual,
-            'most' => AmountWriter::span($variant->mostH),
-            'why' => $variant->why,
+            'most' => ['h' => $variant->mostH],
+            'why' => Said::of("school:{$wish->method->id}.{$variant->id}"),
         ]);
         $startWhy =
             $wish->days->readyBy === null
-                ? Reason::rule('starts-now', ['start' => $startBy->format('j F Y')])
+                ? Reason::rule('starts-now', ['start' => ['day' => $startBy->format('Y-m-d')]])
                 : Reason::rule('backwards', [
-                    'ready_by' => $wish->days->readyBy->format('j F Y'),
+                    'ready_by' => ['day' => $wish->days->readyBy->format('Y-m-d')],
                     'settle_h' => Timetable::SETTLE_HOURS,
                     'usual' => $usual,
                 ]);
@@ -355,11 +361,11 @@ final readonly class Planner
         $strainWhy = $heated
             ? Reason::rule('strain-after-sessions', [
                 'usual' => $usual,
-                'sessions' => $sessions === 1 ? 'one session' : $sessions.' sessions',
+                'sessions' => Said::of('warm.sessions', ['count' => $sessions]),
                 'from' => $this->kitchen->waking->fromText(),
                 'to' => $this->kitchen->waking->toText(),
             ])
-            : Reason::rule('strain-after', ['usual' => $usual, 'start' => $times->fillAt->format('j F Y')]);
+            : Reason::rule('strain-after', ['usual' => $usual, 'start' => ['day' => $times->fillAt->format('Y-m-d')]]);
 
         return [
             $heated
@@ -372,7 +378,7 @@ final readonly class Planner
                 $hands->minutes,
                 'min',
                 Reason::rule('hands-on', [
-                    'by' => $hands->byHours > 0 ? 'Being by the flame, '.AmountWriter::span($hands->byHours).', is not counted in.' : '',
+                    'by' => $hands->byHours > 0 ? Said::of('hands.by-the-flame', ['hours' => ['h' => $hands->byHours]]) : '',
                 ]),
             ),
             $keeping->figure(),
@@ -386,7 +392,7 @@ final readonly class Planner
         if ($min === 0) {
             return [];
         }
-        [$by, $about] = [$days->warmUp, AmountWriter::span($min / 60)];
+        [$by, $about] = [$days->warmUp, ['h' => $min / 60]];
 
         return [
             Figure::exactly(
@@ -396,14 +402,12 @@ final readonly class Planner
                 $by->cooker === ''
                     ? Reason::rule('warm-up-common', ['minutes' => $about])
                     : Reason::rule($days->warmUp->wet ? 'warm-up-pot' : 'warm-up-dry', [
-                        'cooker' => 'The '.lcfirst($by->cooker),
+                        'cooker' => Said::of('cooker.the', ['cooker' => lcfirst($by->cooker)]),
                         'minutes' => $about,
                         'setting' => Cooker::on($by->setting),
-                        'poured' => $by->load->pouredC === null ? 'cold' : 'hand-hot',
-                        'room' => $this->kitchen->warmth($this->kitchen->roomC),
-                        'learned' => $by->learned
-                            ? 'Learned from its own warm-up.'
-                            : 'Nobody has learned this pot yet, so these are a common pot’s figures.',
+                        'poured' => Said::of($by->load->pouredC === null ? 'poured.cold' : 'poured.hand-hot'),
+                        'room' => ['C' => $this->kitchen->roomC],
+                        'learned' => Said::of($by->learned ? 'warm-up.learned' : 'warm-up.common'),
                     ]),
             ),
         ];
@@ -464,7 +468,11 @@ final readonly class Planner
                     "soak_acid.{$i}",
                     $soak->acidG,
                     'g',
-                    Reason::rule('soak-acid', ['parts' => $soak->parts, 'herb_g' => round($soak->herbG, 1), 'herb' => $part->plant->name]),
+                    Reason::rule('soak-acid', [
+                        'parts' => $soak->parts,
+                        'herb_g' => round($soak->herbG, 1),
+                        'herb' => $part->plant->said(),
+                    ]),
                 );
                 $figures[] = Figure::exactly(
                     "soak_water.{$i}",

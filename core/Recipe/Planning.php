@@ -95,6 +95,25 @@ final class Planning
         return self::inDegrees((new PlanDocument($this->wording(), $kitchen))->of($plan), $kitchen);
     }
 
+    /** @return array<string, mixed> what a batch keeps of its plan: numbers, codes, and sentences as they are kept */
+    public function record(Plan $plan, Kitchen $kitchen): array
+    {
+        $record = (new PlanDocument($this->wording(), $kitchen))->record($plan);
+        // Begun, there is no other way any more.
+        $record['notes'] = array_map(fn (Note $note) => $note->said() + ['ways' => []], $plan->notes);
+
+        return $record;
+    }
+
+    /**
+     * @param  array<mixed>  $record of record(), of this plan or of one kept earlier
+     * @return array<string, mixed> docs/formats/plan.schema.json, in this cook's words
+     */
+    public function told(array $record, Kitchen $kitchen): array
+    {
+        return self::inDegrees((new PlanDocument($this->wording(), $kitchen))->told($record), $kitchen);
+    }
+
     /**
      * @template T of array<mixed>
      *

@@ -6,172 +6,212 @@ namespace Kettle\Recipe;
 
 use Kettle\Caution\ColdStorage;
 use Kettle\Material\HerbPart;
-use Kettle\Measure\AmountWriter;
-use Kettle\Measure\Kind;
 use Kettle\Measure\Ratio;
+use Kettle\Reason\Said;
 
 /** A plan as one sentence, in pieces: a piece with a slot can be changed in place. */
 final class Sentence
 {
-    private const SHARES = ['1/2' => 'half', '1/3' => 'a third', '1/4' => 'a quarter', '1/5' => 'a fifth'];
+    private const SHARES = ['half' => 1 / 2, 'third' => 1 / 3, 'quarter' => 1 / 4, 'fifth' => 1 / 5];
 
-    /** @return list<array{slot: ?string, text: string, chosen: bool}> */
-    public static function of(Wish $wish, Amounts $amounts, Kitchen $kitchen): array
+    /** @return list<array{slot: ?string, text: Said, chosen: bool}> */
+    public static function of(Wish $wish, Amounts $amounts): array
     {
         $chosen = fn (string ...$slots) => array_intersect($slots, $wish->asked->chosen) !== [];
-        $piece = fn (string $slot, string $text, bool $was) => ['slot' => $slot, 'text' => $text, 'chosen' => $was];
-        $plain = fn (string $text) => ['slot' => null, 'text' => $text, 'chosen' => true];
-        $length = AmountWriter::span($wish->variant->usualH);
-        $variant = $wish->variant->targetC === null ? $length : $length.' at '.$kitchen->warmth($wish->variant->targetC);
+        $variant = $wish->variant;
 
         return [
-            ...self::amount($wish, $amounts, $piece, $plain, $chosen),
-            $piece('herb', self::herbs($wish), $chosen('herb')),
-            $plain(' oil for '),
-            $piece('purpose', $kitchen->cupboard()->purpose($wish->purpose)->name, $chosen('purpose')),
+            ...self::amount($wish, $amounts, $chosen('jar', 'jars')),
+            self::piece('herb', self::herbs($wish), $chosen('herb')),
+            self::plain('oil-for'),
+            self::piece('purpose', Said::just(['purpose' => $wish->purpose]), $chosen('purpose')),
             ...$wish->storage() === ColdStorage::SHELF
                 ? []
-                : [
-                    $plain(' '),
-                    $piece('kept', $wish->storage() === ColdStorage::FRIDGE ? 'to keep cold for four days' : 'soured first', true),
-                ],
-            ...$wish->mix->isSingle() ? [$plain(', '), $piece('form', self::form($wish->mix->first()), $chosen('form'))] : [],
-            ...$wish->sizing->byJar === null ? [$plain(', '), $piece('ratio', self::ratio($amounts->ratio), $chosen('ratio'))] : [],
-            $plain(', in '),
-            $piece('oils', self::oils($wish), $chosen('oils')),
-            ...$wish->practice->spirit ? [$plain(', moistened with spirit first')] : [],
-            $plain(', '),
-            $piece('method', $wish->method->inSentence, $chosen('method')),
-            $plain(' for '),
-            $piece('school', $variant, $chosen('school')),
-            $plain(', then '),
-            $piece('way', $wish->practice->way, $chosen('way')),
-            $plain(', '),
-            $piece('when', self::when($wish), $chosen('ready_by', 'start')),
-            $plain('.'),
+                : [self::plain('space'), self::piece('kept', Said::of('sentence.kept-'.$wish->storage()), true)],
+            ...$wish->mix->isSingle() ? [self::plain('comma'), self::piece('form', self::form($wish->mix->first()), $chosen('form'))] : [],
+            ...$wish->sizing->byJar === null
+                ? [self::plain('comma'), self::piece('ratio', self::ratio($amounts->ratio), $chosen('ratio'))]
+                : [],
+            self::plain('in-oil'),
+            self::piece('oils', self::oils($wish), $chosen('oils')),
+            ...$wish->practice->spirit ? [self::plain('spirit-first')] : [],
+            self::plain('comma'),
+            self::piece('method', Said::just(['on_method' => $wish->method->id]), $chosen('method')),
+            self::plain('for'),
+            self::piece(
+                'school',
+                $variant->targetC === null
+                    ? Said::just(['h' => $variant->usualH])
+                    : Said::of('sentence.at-warmth', ['for' => ['h' => $variant->usualH], 'warmth' => ['C' => $variant->targetC]]),
+                $chosen('school'),
+            ),
+            self::plain('then'),
+            self::piece('way', Said::just(['way' => $wish->practice->way]), $chosen('way')),
+            self::plain('comma'),
+            self::piece('when', self::when($wish), $chosen('ready_by', 'start')),
+            self::plain('stop'),
         ];
     }
 
-    /**
-     * @param  \Closure(string, string, bool): array{slot: ?string, text: string, chosen: bool}  $piece
-     * @param  \Closure(string): array{slot: ?string, text: string, chosen: bool}  $plain
-     * @param  \Closure(string...): bool  $chosen
-     * @return list<array{slot: ?string, text: string, chosen: bool}>
-     */
-    private static function amount(Wish $wish, Amounts $amounts, \Closure $piece, \Closure $plain, \Closure $chosen): array
+    /** @return array{slot: string, text: Said, chosen: bool} */
+    private static function piece(string $slot, Said $text, bool $was): array
     {
-        [$article, $jar] = self::jars($amounts);
-        $jarPiece = $piece('jar', $jar, $chosen('jar', 'jars'));
+        return ['slot' => $slot, 'text' => $text, 'chosen' => $was];
+    }
+
+    /** @return array{slot: null, text: Said, chosen: bool} */
+    private static function plain(string $words): array
+    {
+        return ['slot' => null, 'text' => Said::of('sentence.'.$words), 'chosen' => true];
+    }
+
+    /** @return list<array{slot: ?string, text: Said, chosen: bool}> */
+    private static function amount(Wish $wish, Amounts $amounts, bool $jarChosen): array
+    {
+        $called = $amounts->jar->called;
+        $article = $amounts->jars > 1 ? '' : (preg_match('/^[aeiou8]/i', $called) === 1 ? 'an' : 'a');
+        $jar =
+            $amounts->jars === 1
+                ? Said::just($called)
+                : Said::of(str_ends_with($called, 's') ? 'sentence.jars-as-called' : 'sentence.jars', [
+                    'count' => ['count' => $amounts->jars],
+                    'jar' => $called,
+                ]);
+        // What begins the sentence has a capital: the article, or the jars themselves.
+        $first =
+            $article === ''
+                ? [self::piece('jar', Said::of('sentence.first', ['it' => $jar]), $jarChosen)]
+                : [self::plain('first-'.$article), self::piece('jar', $jar, $jarChosen)];
         if ($wish->sizing->byJar !== null) {
             return [
-                $plain(ucfirst($article)),
-                $piece('jar', $article === '' ? ucfirst($jar) : $jar, $chosen('jar', 'jars')),
-                $plain(', '),
-                $piece(
+                ...$article === '' ? [self::plain('nothing')] : [],
+                ...$first,
+                self::plain('comma'),
+                self::piece(
                     'amount',
-                    $wish->sizing->byJar->said().' and covered by '.AmountWriter::plain($wish->sizing->byJar->coverMm, Kind::Length),
+                    Said::of('sentence.covered', [
+                        'fill' => Said::of('fill.'.$wish->sizing->byJar->fill),
+                        'cover' => ['mm' => $wish->sizing->byJar->coverMm],
+                    ]),
                     true,
                 ),
-                $plain(': '),
+                self::plain('colon'),
             ];
         }
         if ($wish->sizing->finished !== null) {
             return [
-                $plain('Enough for '),
-                $piece('amount', $wish->sizing->finished->said, true),
-                $plain(', in '.$article),
-                $jarPiece,
-                $plain(': '),
+                self::plain('enough-for'),
+                self::piece('amount', Said::just($wish->sizing->finished->said), true),
+                self::plain('in'.($article === '' ? '' : '-'.$article)),
+                self::piece('jar', $jar, $jarChosen),
+                self::plain('colon'),
             ];
         }
         if ($wish->sizing->herb === null && $wish->sizing->oil === null) {
             return [
-                $plain(ucfirst($article)),
-                $piece('amount', $article === '' ? ucfirst($jar) : $jar, $chosen('jar', 'jars')),
-                $plain(' of '),
+                ...$article === '' ? [self::plain('nothing')] : [],
+                ...array_map(fn (array $piece) => $piece['slot'] === null ? $piece : ['slot' => 'amount'] + $piece, $first),
+                self::plain('of'),
             ];
         }
-        $words = array_filter([
-            $wish->sizing->herb === null ? null : Numbers::withUnit($wish->sizing->herb->typed, 'g').' of herb',
-            $wish->sizing->oil === null ? null : Numbers::withUnit($wish->sizing->oil->typed, 'mL').' of oil',
-        ]);
+        $given = array_values(
+            array_filter([
+                $wish->sizing->herb === null ? null : self::given('herb', $wish->sizing->herb->typed, 'g'),
+                $wish->sizing->oil === null ? null : self::given('oil', $wish->sizing->oil->typed, 'mL'),
+            ]),
+        );
 
-        return [$piece('amount', ucfirst(implode(' and ', $words)), true), $plain(' in '.$article), $jarPiece, $plain(': ')];
+        return [
+            self::piece('amount', Said::of('sentence.first', ['it' => ['all' => $given]]), true),
+            self::plain('in-jar'.($article === '' ? '' : '-'.$article)),
+            self::piece('jar', $jar, $jarChosen),
+            self::plain('colon'),
+        ];
     }
 
-    /** @return array{string, string} "a ", "pint jar"; or "", "two pint jars" */
-    private static function jars(Amounts $amounts): array
+    private static function given(string $what, string $typed, string $unit): Said
     {
-        $called = $amounts->jar->called;
-        if ($amounts->jars === 1) {
-            return [preg_match('/^[aeiou8]/i', $called) === 1 ? 'an ' : 'a ', $called];
-        }
-
-        return ['', Numbers::word($amounts->jars).' '.(str_ends_with($called, 's') ? $called : $called.'s')];
+        return Said::of('sentence.of-'.$what, ['typed' => Numbers::withUnit($typed, $unit)]);
     }
 
-    private static function herbs(Wish $wish): string
+    private static function herbs(Wish $wish): Said
     {
         $parts = array_map(fn ($part) => $part->parts, $wish->mix->parts);
         // Weights as given are said by weight already; equal parts need no saying.
         if (count(array_unique($parts)) === 1 || in_array('herb_amount', $wish->asked->chosen, true)) {
-            return $wish->mix->name();
+            return Said::just($wish->mix->said());
         }
 
-        $word = fn (float $part) => Numbers::isWord($part) ? Numbers::word((int) round($part)) : (string) round($part, 2);
-
-        return sprintf('%s (%s)', $wish->mix->name(), implode(' to ', array_map($word, $parts)));
+        return Said::of('sentence.mix', [
+            'herbs' => $wish->mix->said(),
+            'parts' => ['ratio' => array_map(fn (float $part) => Numbers::isWord($part) ? (int) round($part) : round($part, 2), $parts)],
+        ]);
     }
 
     /** How it is cut, without what the plant's own name says already: "marshmallow root, dried and cut". */
-    private static function form(HerbPart $part): string
+    private static function form(HerbPart $part): Said
     {
-        $name = $part->form->name;
-        $bare = preg_replace('/^'.preg_quote($part->form->plain, '/').',\s*/u', '', $name) ?? $name;
-
-        return $bare !== $name && preg_match('/\b'.preg_quote($part->form->plain, '/').'\b/iu', $part->plant->name) === 1
-            ? $bare
-            : $name;
+        return Said::just(['form_of' => [$part->form->id, $part->form->state->value, $part->plant->said()]]);
     }
 
-    private static function ratio(Ratio $ratio): string
+    private static function ratio(Ratio $ratio): Said
     {
-        $by = $ratio->by === Ratio::WEIGHT_TO_VOLUME ? '' : ($ratio->by === Ratio::WEIGHT_TO_WEIGHT ? ' by weight' : ' by volume');
+        if (! Numbers::isWord($ratio->parts)) {
+            return Said::just($ratio->text());
+        }
+        $by = match ($ratio->by) {
+            Ratio::WEIGHT_TO_VOLUME => '',
+            Ratio::WEIGHT_TO_WEIGHT => '-by-weight',
+            default => '-by-volume',
+        };
 
-        return Numbers::isWord($ratio->parts) ? 'one to '.Numbers::word((int) round($ratio->parts)).$by : $ratio->text();
+        return Said::of('sentence.ratio'.$by, ['parts' => ['count' => (int) round($ratio->parts)]]);
     }
 
-    private static function oils(Wish $wish): string
+    private static function oils(Wish $wish): Said
     {
         $shares = $wish->blend->shares();
         if (count($shares) === 1) {
-            return $shares[0]['carrier']->name;
+            return Said::just($shares[0]['carrier']->said());
         }
         usort($shares, fn (array $a, array $b) => $b['share'] <=> $a['share']);
-        $rest = array_map(fn (array $oil) => self::share($oil['share']).' '.$oil['carrier']->name, array_slice($shares, 1));
-        $last = array_pop($rest);
 
-        return $shares[0]['carrier']->name.' with '.($rest === [] ? '' : implode(', ', $rest).' and ').$last;
+        return Said::of('sentence.oil-with', [
+            'oil' => $shares[0]['carrier']->said(),
+            'rest' => [
+                'all' => array_map(
+                    fn (array $oil) => Said::of('sentence.share-of', [
+                        'share' => self::share($oil['share']),
+                        'oil' => $oil['carrier']->said(),
+                    ]),
+                    array_slice($shares, 1),
+                ),
+            ],
+        ]);
     }
 
-    private static function share(float $share): string
+    private static function share(float $share): Said
     {
-        foreach (self::SHARES as $fraction => $word) {
-            [$over, $under] = explode('/', $fraction);
-            if (abs($share - (int) $over / (int) $under) < 0.01) {
-                return $word;
+        foreach (self::SHARES as $word => $is) {
+            if (abs($share - $is) < 0.01) {
+                return Said::of('share.'.$word);
             }
         }
 
-        return round($share * 100).' %';
+        return Said::just(['%' => round($share * 100)]);
     }
 
-    private static function when(Wish $wish): string
+    private static function when(Wish $wish): Said
     {
         return match (true) {
-            $wish->days->readyBy !== null => 'ready by '.$wish->days->readyBy->format('l j F'),
-            $wish->days->start !== null => 'begun '.$wish->days->start->format('l j F'),
-            default => 'begun today',
+            $wish->days->readyBy !== null => Said::of('sentence.ready-by', ['day' => ['weekday' => $wish->days->readyBy]]),
+            $wish->days->start !== null => self::begun($wish->days->start),
+            default => Said::of('sentence.begun-today'),
         };
+    }
+
+    public static function begun(\DateTimeImmutable $day): Said
+    {
+        return Said::of('sentence.begun', ['day' => ['weekday' => $day]]);
     }
 }

@@ -8,151 +8,103 @@ use Kettle\Caution\AcidSoak;
 use Kettle\Caution\ColdStorage;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\SpiritStart;
-use Kettle\Measure\AmountWriter;
-use Kettle\Measure\Kind;
+use Kettle\Reason\Said;
 use Kettle\Vessel\Jar;
 
 /** A plan as steps to be ticked off, in the order of doing: for the kitchen card and for recipes shared. */
 final readonly class Steps
 {
-    /** @return list<array{id: string, says: string}> */
-    public static function of(Plan $plan, Kitchen $kitchen): array
+    /** @return list<array{id: string, says: Said}> */
+    public static function of(Plan $plan): array
     {
         $wish = $plan->wish;
         $amounts = $plan->amounts;
         $jar = $amounts->jar;
         $several = $amounts->jars > 1;
-        $pan = $wish->method->has(Method::IN_PAN);
-        $vessel = $several ? sprintf('%s %ss', Numbers::word($amounts->jars), $jar->called) : 'the '.$jar->called;
-        $steps = [
-            [
-                'id' => 'dry',
-                'says' => sprintf(
-                    'Have %s, spoon, funnel and cloth clean and bone-dry.',
-                    $jar->kind === Jar::JAR ? 'jar' : $jar->kind.', jar',
-                ),
-            ],
-        ];
+        $jars = ['count' => ['count' => $amounts->jars], 'jar' => $jar->called];
+        $steps = [self::step('dry', $jar->kind === Jar::JAR ? 'dry-jar' : 'dry-'.$jar->kind)];
         foreach ($wish->mix->shares() as $i => $share) {
             $part = $wish->mix->parts[$i];
-            $steps[] = [
-                'id' => "weigh-{$i}",
-                'says' => sprintf(
-                    'Weigh %s of %s (%s)%s.',
-                    self::grams($amounts->herbG * $share, $kitchen),
-                    $part->plant->name,
-                    $part->form->name,
-                    $part->form->traits->powder || $part->form->state->isWet() ? '' : '; cut or bruise it only now',
-                ),
-            ];
+            $steps[] = self::step("weigh-{$i}", $part->form->traits->powder || $part->form->state->isWet() ? 'weigh' : 'weigh-and-cut', [
+                'amount' => ['g_also' => $amounts->herbG * $share],
+                'herb' => $part->plant->said(),
+                'form' => $part->form->said(),
+            ]);
         }
         if ($wish->practice->spirit) {
-            $steps[] = [
-                'id' => 'moisten',
-                'says' => sprintf(
-                    'Grind it, and moisten it with %s of spirit of at least %d %% alcohol: moist, not wet. Cover '.
-                        'it and let it stand 8 to 12 h, away from any flame. Then warm it in the oil uncovered, so '.
-                        'that the spirit leaves.',
-                    self::millilitres(SpiritStart::ml($amounts->herbG)['value'], $kitchen),
-                    SpiritStart::LEAST_PERCENT,
-                ),
-            ];
+            $steps[] = self::step('moisten', 'moisten', [
+                'spirit' => ['mL_also' => SpiritStart::ml($amounts->herbG)['value']],
+                'percent' => SpiritStart::LEAST_PERCENT,
+            ]);
         }
         foreach ($wish->mix->parts as $i => $part) {
             if (isset($plan->figures["soak_acid.{$i}"])) {
-                $steps[] = [
-                    'id' => "sour-{$i}",
-                    'says' => sprintf(
-                        'Chop the %s small. Dissolve %s of citric acid in %s of water, press all of it under, and '.
-                            'leave it %d h or longer. Drain it well, and pat it dry.',
-                        $part->plant->name,
-                        AmountWriter::plain($plan->figures["soak_acid.{$i}"]->number(), Kind::Mass),
-                        AmountWriter::plain($plan->figures["soak_water.{$i}"]->number(), Kind::Mass),
-                        AcidSoak::HOURS,
-                    ),
-                ];
+                $steps[] = self::step("sour-{$i}", 'sour', [
+                    'herb' => $part->plant->said(),
+                    'acid' => ['g' => $plan->figures["soak_acid.{$i}"]->number()],
+                    'water' => ['g' => $plan->figures["soak_water.{$i}"]->number()],
+                    'hours' => AcidSoak::HOURS,
+                ]);
             }
         }
-        $fill =
-            $amounts->levels->dryFillMm > $jar->heightMm
-                ? 'it stands higher than the jar as it lies, so press it down'
-                : sprintf('loosely it fills to about %s', AmountWriter::plain($amounts->levels->dryFillMm, Kind::Length));
-        $steps[] = [
-            'id' => 'fill',
-            'says' => sprintf('Put it in %s%s%s.', $vessel, $several ? ', alike in each' : '', $pan ? '' : ': '.$fill),
-        ];
+        $steps[] = self::step('fill', ($several ? 'fill-jars' : 'fill').($wish->method->has(Method::IN_PAN) ? '' : '-to'), [
+            ...$jars,
+            'fills' => $amounts->levels->dryFillMm > $jar->heightMm
+                    ? Said::of('step.fills-over')
+                    : Said::of('step.fills-about', ['fill' => ['mm' => $amounts->levels->dryFillMm]]),
+        ]);
         $hard = array_values(
             array_filter($wish->blend->shares(), fn (array $oil) => isset($plan->figures['oil_melted.'.$oil['carrier']->id])),
         );
         if ($hard !== []) {
-            $steps[] = [
-                'id' => 'melt',
-                'says' => sprintf(
-                    'Melt %s first, gently, the bowl in hand-hot water, to about %s.',
-                    implode(
-                        ' and ',
-                        array_map(
-                            fn (array $oil) => self::grams($plan->figures['oil_mass.'.$oil['carrier']->id]->number(), $kitchen).
-                                ' of '.
-                                $oil['carrier']->name,
-                            $hard,
-                        ),
+            $steps[] = self::step('melt', 'melt', [
+                'oils' => [
+                    'all' => array_map(
+                        fn (array $oil) => Said::of('step.of', [
+                            'amount' => ['g_also' => $plan->figures['oil_mass.'.$oil['carrier']->id]->number()],
+                            'oil' => $oil['carrier']->said(),
+                        ]),
+                        $hard,
                     ),
-                    $kitchen->warmth(max(array_map(fn (array $oil) => HardFat::meltedAt($oil['carrier']), $hard))),
-                ),
-            ];
+                ],
+                'warmth' => ['C' => max(array_map(fn (array $oil) => HardFat::meltedAt($oil['carrier']), $hard))],
+            ]);
         }
-        $pour = array_map(
-            fn (array $oil) => sprintf(
-                isset($plan->figures['oil_melted.'.$oil['carrier']->id]) ? '%s of the melted %s' : '%s of %s',
-                self::millilitres(
-                    ($plan->figures['oil_melted.'.$oil['carrier']->id] ?? null)?->number() ?? $amounts->oilMl * $oil['share'],
-                    $kitchen,
-                ),
-                $oil['carrier']->name,
-            ),
-            $wish->blend->shares(),
-        );
-        $steps[] = [
-            'id' => 'pour',
-            'says' => $wish->method->warming->pouredC === null
-                    ? 'Pour over it '.implode(' and ', $pour).($several ? ', shared between them.' : '.')
-                    : sprintf(
-                        'Warm %s to about %s, %s in hand-hot water meanwhile and then wiped bone-dry. Pour it slowly over the herb.',
-                        implode(' and ', $pour),
-                        $kitchen->warmth($wish->method->warming->pouredC),
-                        $several ? 'the jars' : 'the jar',
-                    ),
-        ];
-        $steps[] = [
-            'id' => 'level',
-            'says' => $pan
-                ? sprintf(
-                    'Stir it through. Herb and oil lie %s deep in it: so shallow, it fries soon.',
-                    AmountWriter::plain($amounts->levels->levelMm, Kind::Length),
-                )
-                : sprintf(
-                    'Chase the air out with a stick. The oil stands at %s, %s over the herb and %s below the rim.',
-                    AmountWriter::plain($amounts->levels->levelMm, Kind::Length),
-                    AmountWriter::plain($amounts->levels->coverMm(), Kind::Length),
-                    AmountWriter::plain($amounts->levels->headspaceMm(), Kind::Length),
-                ),
-        ];
-        $steps[] = [
-            'id' => 'tag',
-            'says' => sprintf(
-                $jar->kind === Jar::JAR
-                    ? 'Put the tag on now: what, in which oil, today, strain on %s.'
-                    : 'Write the tag now, for the jar it is strained into: what, in which oil, today, strain on %s.',
-                $plan->timetable->strainAt->format('j F Y'),
-            ),
-        ];
+        $warmed = $wish->method->warming->pouredC;
+        $steps[] = self::step('pour', ($warmed === null ? 'pour' : 'pour-warm').($several ? '-jars' : ''), [
+            'oils' => [
+                'all' => array_map(function (array $oil) use ($plan, $amounts): Said {
+                    $melted = $plan->figures['oil_melted.'.$oil['carrier']->id] ?? null;
 
-        return [...$steps, ...self::infuse($plan, $kitchen), ...self::after($plan)];
+                    return Said::of($melted === null ? 'step.of' : 'step.of-melted', [
+                        'amount' => ['mL_also' => $melted?->number() ?? $amounts->oilMl * $oil['share']],
+                        'oil' => $oil['carrier']->said(),
+                    ]);
+                }, $wish->blend->shares()),
+            ],
+            'warmth' => $warmed === null ? '' : ['C' => $warmed],
+        ]);
+        $steps[] = self::step('level', $wish->method->has(Method::IN_PAN) ? 'level-pan' : 'level', [
+            'level' => ['mm' => $amounts->levels->levelMm],
+            'cover' => ['mm' => $amounts->levels->coverMm()],
+            'headspace' => ['mm' => $amounts->levels->headspaceMm()],
+        ]);
+        $steps[] = self::step('tag', $jar->kind === Jar::JAR ? 'tag' : 'tag-later', ['strain' => ['day' => $plan->timetable->strainAt]]);
+
+        return [...$steps, ...self::infuse($plan), ...self::after($plan)];
     }
 
-    /** @return list<array{id: string, says: string}> */
-    private static function infuse(Plan $plan, Kitchen $kitchen): array
+    /**
+     * @param  array<string, mixed>  $with
+     * @return array{id: string, says: Said}
+     */
+    private static function step(string $id, string $words, array $with = []): array
+    {
+        return ['id' => $id, 'says' => Said::of('step.'.$words, $with)];
+    }
+
+    /** @return list<array{id: string, says: Said}> */
+    private static function infuse(Plan $plan): array
     {
         $wish = $plan->wish;
         $steps = [];
@@ -160,106 +112,61 @@ final readonly class Steps
             $steps[] = ['id' => "handle-{$i}", 'says' => $says];
         }
         if ($wish->variant->targetC !== null) {
-            $steps[] = [
-                'id' => 'warm',
-                'says' => sprintf(
-                    '%s keep the oil at about %s for %s%s; never over %s.',
-                    ($min = isset($plan->figures['warm_up']) ? (int) $plan->figures['warm_up']->number() : 0) > 0
-                        ? sprintf('Getting warm takes it about %d min; then', $min)
-                        : 'Warm:',
-                    $kitchen->warmth($wish->variant->targetC),
-                    AmountWriter::span($wish->variant->usualH),
-                    count($plan->timetable->sessions) > 1 ? sprintf(', on %s days', Numbers::word(count($plan->timetable->sessions))) : '',
-                    $kitchen->warmth($wish->variant->ceilingC ?? $wish->variant->targetC),
-                ),
-            ];
+            $min = isset($plan->figures['warm_up']) ? (int) $plan->figures['warm_up']->number() : 0;
+            $sessions = count($plan->timetable->sessions);
+            $steps[] = self::step('warm', $min > 0 ? 'warm-up' : 'warm', [
+                'minutes' => $min,
+                'target' => ['C' => $wish->variant->targetC],
+                'for' => ['h' => $wish->variant->usualH],
+                'days' => $sessions > 1 ? Said::of('step.on-days', ['days' => ['count' => $sessions]]) : '',
+                'ceiling' => ['C' => $wish->variant->ceilingC ?? $wish->variant->targetC],
+            ]);
         } else {
-            $steps[] = [
-                'id' => 'wait',
-                'says' => sprintf(
-                    'Leave it %s, and shake it %s.',
-                    AmountWriter::span($wish->variant->usualH),
-                    Practice::oftenness($wish->practised()->tending->shakeEveryH),
-                ),
-            ];
+            $steps[] = self::step('wait', 'wait', [
+                'for' => ['h' => $wish->variant->usualH],
+                'often' => ['often' => $wish->practised()->tending->shakeEveryH],
+            ]);
         }
         if ($wish->standsH() > 0) {
-            $steps[] = ['id' => 'stand', 'says' => sprintf('Off the heat, let it stand %s.', AmountWriter::span($wish->standsH()))];
+            $steps[] = self::step('stand', 'stand', ['for' => ['h' => $wish->standsH()]]);
         }
 
         return $steps;
     }
 
-    /** @return list<array{id: string, says: string}> */
+    /** @return list<array{id: string, says: Said}> */
     private static function after(Plan $plan): array
     {
         $yield = $plan->figures['yield_volume'];
         $cold = $plan->wish->storage() === ColdStorage::FRIDGE;
         $sets = $plan->wish->sets();
+        $way = $plan->wish->practice->way;
+        $powder = $plan->wish->mix->isPowder();
         $out = match (true) {
-            $sets && $plan->wish->practice->way === 'drained' => 'let it drain where it stays warm, unsqueezed',
-            $cold => 'do not let it stand or drip: what still drains does so in the refrigerator, under a clean cloth',
-            default => match ($plan->wish->practice->way) {
-                'drained' => 'let it drain for some hours under a clean cloth, unsqueezed',
-                'pressed' => 'press it',
-                default => $plan->wish->mix->isPowder()
-                    ? 'press the bag or the paper gently, for under force it bursts'
-                    : 'squeeze it well, for the strongest oil is in the herb',
-            },
+            $sets && $way === 'drained' => 'drained-warm',
+            $cold => 'drained-cold',
+            $way === 'squeezed' && $powder => 'squeezed-powder',
+            default => $way,
         };
 
         return [
-            [
-                'id' => 'strain',
-                'says' => sprintf(
-                    $cold
-                        ? 'Cool it fast, the pan in cold water, and strain at once, on %s, through %s; %s. Into the '.
-                            'refrigerator within %d hours of the oil going on, at 4 °C or colder; later than that it '.
-                            'is thrown away. Expect %s, %s to %s.'
-                        : ($sets ? 'While it is warm, strain' : 'Strain').' on %1$s through %2$s and %3$s. Expect %5$s, %6$s to %7$s.',
-                    $plan->timetable->strainAt->format('j F Y'),
-                    $plan->wish->mix->isPowder() ? 'paper' : 'a cloth over a sieve',
-                    $out,
-                    ColdStorage::MOST_WARM_H,
-                    AmountWriter::plain($yield->number(), Kind::Volume),
-                    AmountWriter::plain((float) $yield->low, Kind::Volume),
-                    AmountWriter::plain((float) $yield->high, Kind::Volume),
-                ),
-            ],
-            [
-                'id' => 'settle',
-                'says' => $sets
-                    ? 'It is not settled: warm, through a finer cloth or paper, and again if it looks dusty.'
-                    : ($cold ? 'In the refrigerator, let' : 'Let').
-                        ' it stand 24 h, pour it off its sediment, and throw the last murky spoonful away.',
-            ],
-            [
-                'id' => 'bottle',
-                'says' => sprintf(
-                    '%s, in dry dark glass, nearly full. Label it: %s %s.',
-                    match (true) {
-                        $cold => 'Bottle it, cold, and back into the refrigerator at once',
-                        $sets => 'Fill it, while it runs, into warm wide-mouthed jars, and leave the lids off until it has set',
-                        default => 'Bottle it, quite cool',
-                    },
-                    match (true) {
-                        $cold => 'keep at 4 °C or colder, use by',
-                        $plan->keeping->coldOnly => 'keep in the refrigerator, best before',
-                        default => 'best before',
-                    },
-                    (new \DateTimeImmutable($plan->figures['best_before']->text()))->format('j F Y'),
-                ),
-            ],
+            self::step('strain', $cold ? 'strain-cold' : ($sets ? 'strain-warm' : 'strain'), [
+                'strain' => ['day' => $plan->timetable->strainAt],
+                'cloth' => Said::of($powder ? 'step.through-paper' : 'step.through-cloth'),
+                'out' => Said::of('step.out-'.$out),
+                'hours' => ColdStorage::MOST_WARM_H,
+                'cold' => ['C' => ColdStorage::CELSIUS],
+                'yield' => ['mL' => $yield->number()],
+                'low' => ['mL' => (float) $yield->low],
+                'high' => ['mL' => (float) $yield->high],
+            ]),
+            self::step('settle', $sets ? 'settle-not' : ($cold ? 'settle-cold' : 'settle')),
+            self::step('bottle', $cold ? 'bottle-cold' : ($sets ? 'bottle-warm' : 'bottle'), [
+                'label' => Said::of($cold ? 'step.label-use-by' : ($plan->keeping->coldOnly ? 'step.label-refrigerate' : 'step.label'), [
+                    'day' => ['day' => $plan->figures['best_before']->text()],
+                    'cold' => ['C' => ColdStorage::CELSIUS],
+                ]),
+            ]),
         ];
-    }
-
-    private static function grams(float $grams, Kitchen $kitchen): string
-    {
-        return AmountWriter::plain($grams, Kind::Mass).' ('.$kitchen->writer()->kitchen($grams, Kind::Mass)['text'].')';
-    }
-
-    private static function millilitres(float $ml, Kitchen $kitchen): string
-    {
-        return AmountWriter::plain($ml, Kind::Volume).' ('.$kitchen->writer()->kitchen($ml, Kind::Volume)['text'].')';
     }
 }

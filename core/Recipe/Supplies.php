@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Kettle\Recipe;
 
 use Kettle\Material\HerbPart;
-use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Reason\Note;
+use Kettle\Reason\Said;
 use Kettle\Stores\Allocation;
 use Kettle\Stores\Condition;
 use Kettle\Stores\Lot;
@@ -17,7 +17,7 @@ use Kettle\Stores\LotKind;
 final readonly class Supplies
 {
     /**
-     * @param  list<array{kind: LotKind, material: string, name: string, lots: list<Lot>,
+     * @param  list<array{kind: LotKind, material: string, name: mixed, lots: list<Lot>,
      *     taking: Allocation}>  $needs herbs first, in the wish's order, then oils
      */
     private function __construct(public array $needs) {}
@@ -31,7 +31,7 @@ final readonly class Supplies
             $needs[] = [
                 'kind' => LotKind::Herb,
                 'material' => $part->plant->id,
-                'name' => $part->plant->name,
+                'name' => $part->plant->said(),
                 'lots' => $lots,
                 'taking' => Allocation::of($lots, $amounts->herbG * $share, $kitchen->today(), $part->lot),
             ];
@@ -42,7 +42,7 @@ final readonly class Supplies
             $needs[] = [
                 'kind' => LotKind::Carrier,
                 'material' => $id,
-                'name' => $oil['carrier']->name,
+                'name' => $oil['carrier']->said(),
                 'lots' => $lots,
                 'taking' => Allocation::of($lots, $amounts->oilMl * $oil['share'], $kitchen->today(), $wish->asked->oilLots[$id] ?? ''),
             ];
@@ -113,12 +113,11 @@ final readonly class Supplies
             $notes[] = new Note(
                 'short.'.($need['material'] ?: 'herb-'.$i),
                 'care',
-                sprintf(
-                    '%s is %s short: Stores has %s.',
-                    ucfirst($need['name']),
-                    AmountWriter::plain($taking->short, $kind),
-                    $there > 0 ? AmountWriter::plain($there, $kind) : 'none that may still be used',
-                ),
+                Said::of('note.short', [
+                    'what' => $need['name'],
+                    'short' => [$kind->value => $taking->short],
+                    'there' => $there > 0 ? [$kind->value => $there] : Said::of('note.none-usable'),
+                ]),
                 'oil',
                 $ways,
             );
@@ -137,19 +136,19 @@ final readonly class Supplies
             return [
                 'kind' => $need['kind']->value,
                 'material' => $need['material'],
-                'name' => $need['name'],
+                'name' => Said::just($need['name']),
                 'takes' => array_map(
                     fn (array $take) => [
                         'lot' => $take['lot']->id,
                         'called' => self::called($take['lot']),
                         'amount' => round($take['amount'], 3),
-                        'text' => AmountWriter::plain($take['amount'], $kind),
-                        'left_text' => AmountWriter::plain($take['lot']->stock->left - $take['amount'], $kind),
+                        'text' => Said::just([$kind->value => $take['amount']]),
+                        'left_text' => Said::just([$kind->value => $take['lot']->stock->left - $take['amount']]),
                     ],
                     $taking->takes,
                 ),
                 'short' => round($taking->short, 3),
-                'short_text' => $taking->any && $taking->short > 0 ? AmountWriter::plain($taking->short, $kind) : null,
+                'short_text' => $taking->any && $taking->short > 0 ? Said::just([$kind->value => $taking->short]) : null,
                 'kept' => $taking->any,
                 'lots' => array_map(function (Lot $lot) use ($kind, $kitchen): array {
                     $condition = Condition::of($lot, $kitchen->today(), $kitchen->cupboard());
@@ -158,9 +157,9 @@ final readonly class Supplies
                         'lot' => $lot->id,
                         'called' => self::called($lot),
                         'left' => round($lot->stock->left, 3),
-                        'left_text' => AmountWriter::plain($lot->stock->left, $kind),
+                        'left_text' => Said::just([$kind->value => $lot->stock->left]),
                         'condition' => $condition->is,
-                        'why' => implode(' ', $condition->reasons),
+                        'why' => Said::of('lot.why', ['all' => ['in_a_row' => $condition->reasons]]),
                         'usable' => Condition::usable($lot, $kitchen->today()),
                     ];
                 }, array_slice($need['lots'], 0, 12)),
@@ -177,8 +176,10 @@ final readonly class Supplies
             ($lot->state ?? $part->form->state) === $part->form->state;
     }
 
-    private static function called(Lot $lot): string
+    private static function called(Lot $lot): Said
     {
-        return $lot->called.($lot->dates->gotOn === null ? '' : ', '.$lot->dates->gotOn->format('j M Y'));
+        return $lot->dates->gotOn === null
+            ? Said::just($lot->called)
+            : Said::of('lot.got', ['called' => $lot->called, 'got' => ['short_day' => $lot->dates->gotOn]]);
     }
 }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
-use Kettle\Caution\ColdStorage;
 use Kettle\Caution\Facts;
 use Kettle\Diary\Timetable;
 use Kettle\Infusion\Method;
 use Kettle\Keeping\Keeping;
 use Kettle\Material\HerbPart;
+use Kettle\Reason\Said;
 
 /** The facts cautions are computed from, of a wish and of what it takes from Stores. */
 final readonly class WishFacts
@@ -50,20 +50,10 @@ final readonly class WishFacts
             $lots,
             $all,
             [
-                'ceiling' => $wish->variant->ceilingC === null ? '' : $kitchen->warmth($wish->variant->ceilingC),
-                'cold' => $kitchen->warmth(ColdStorage::CELSIUS),
-                'danger' => $kitchen->warmth(5.0).' and '.$kitchen->warmth(57.0),
-                'spent' => implode(' and ', $spent),
+                'ceiling' => $wish->variant->ceilingC === null ? null : ['C' => $wish->variant->ceilingC],
+                'spent' => ['all' => array_map(fn (string $oil) => ['oil' => $oil], $spent)],
             ],
         )->and($spent === [] ? [] : ['oil-spent' => true]);
-    }
-
-    /** "4 h 20 min": a limit of hours is not told in rounded ones. */
-    private static function hours(float $hours): string
-    {
-        $minutes = (int) ceil($hours * 60 - 1e-9);
-
-        return intdiv($minutes, 60).' h'.($minutes % 60 === 0 ? '' : ' '.$minutes % 60 .' min');
     }
 
     /** What it comes to, for how long it takes to get warm; null where it cannot be measured out. */
@@ -76,30 +66,24 @@ final readonly class WishFacts
         }
     }
 
-    /** Why what is kept cold would not be in the refrigerator in time, by the timetable that will be followed; empty where it is. */
-    private static function tooSlow(Wish $wish, Kitchen $kitchen, ?Timetable $times): string
+    /** Why what is kept cold would not be in the refrigerator in time, by the timetable that will be followed; null where it is. */
+    private static function tooSlow(Wish $wish, Kitchen $kitchen, ?Timetable $times): ?Said
     {
         $within = $wish->coldWithinH();
         if ($within === null) {
-            return '';
+            return null;
         }
         if (! $wish->method->has(Method::CHILLED_AT_ONCE)) {
-            return $wish->method->name.' keeps it warm for longer than is safe';
+            return Said::of('cold.method-too-long', ['method' => ['method' => $wish->method->id]]);
         }
         $times ??= Days::of($wish, $kitchen, self::amounts($wish, $kitchen))->timetable;
         $hours = ($times->strainedBy()->getTimestamp() - $times->fillAt->getTimestamp()) / 3600;
         if ($hours > $within + 1e-9) {
-            return sprintf(
-                'as it stands it would be covered on %s and cold %s later',
-                $times->fillAt->format('l \\a\\t H:i'),
-                self::hours($hours),
-            );
+            return Said::of('cold.too-late', ['filled' => ['at' => $times->fillAt], 'after' => ['limit_h' => $hours]]);
         }
         // Filled when nobody stays by, it is not strained when it should be.
         $while = $kitchen->waking->whileFrom($times->fillAt);
 
-        return $while !== null && $while->from == $times->fillAt && $while->to >= $times->strainedBy()
-            ? ''
-            : 'nobody is at home for so long at once';
+        return $while !== null && $while->from == $times->fillAt && $while->to >= $times->strainedBy() ? null : Said::of('cold.nobody-in');
     }
 }

@@ -21,6 +21,7 @@ final class SchemaOrg
     /** @return array<string, mixed> */
     public static function write(string $name, string $note, Plan $plan, Kitchen $kitchen): array
     {
+        $words = $kitchen->words();
         $wish = $plan->wish;
         $amounts = $plan->amounts;
         $yield = $plan->figures['yield_volume']->number();
@@ -51,8 +52,8 @@ final class SchemaOrg
                 'totalTime' => self::duration($plan),
                 'recipeIngredient' => $ingredients,
                 'recipeInstructions' => array_map(
-                    fn (array $step) => ['@type' => 'HowToStep', 'text' => $step['says']],
-                    Steps::of($plan, $kitchen),
+                    fn (array $step) => ['@type' => 'HowToStep', 'text' => $words->of($step['says'])],
+                    Steps::of($plan),
                 ),
                 'encoding' => [
                     '@type' => 'MediaObject',

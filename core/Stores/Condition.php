@@ -6,6 +6,7 @@ namespace Kettle\Stores;
 
 use Kettle\Keeping\ShelfLife;
 use Kettle\Material\Cupboard;
+use Kettle\Reason\Said;
 
 /** Whether a lot is still good, with the reasons: sound, ageing (use it soon) or past (do not use it). */
 final readonly class Condition
@@ -19,23 +20,23 @@ final readonly class Condition
     /** Days before its best-before on which a lot is told as ageing. */
     public const WARN_DAYS = 30;
 
-    /** @param  list<string>  $reasons in a cook's words, the weightiest first; empty when sound */
+    /** @param  list<Said>  $reasons the weightiest first; empty when sound */
     private function __construct(public string $is, public array $reasons) {}
 
     public static function of(Lot $lot, \DateTimeImmutable $today, Cupboard $cupboard): self
     {
         $past = $ageing = [];
         if ($lot->verdict === 'past') {
-            $past[] = 'It did not pass its last check.';
+            $past[] = Said::of('lot.failed-check');
         } elseif ($lot->verdict === 'soon') {
-            $ageing[] = 'Its last check said: use it soon.';
+            $ageing[] = Said::of('lot.use-soon');
         }
         if ($lot->dates->bestBefore !== null) {
-            $day = $lot->dates->bestBefore->format('j M Y');
+            $with = ['day' => ['short_day' => $lot->dates->bestBefore]];
             if ($lot->dates->bestBefore < $today) {
-                $past[] = "Its best-before was {$day}.";
+                $past[] = Said::of('lot.best-before-was', $with);
             } elseif ($lot->dates->bestBefore <= $today->modify('+'.self::WARN_DAYS.' days')) {
-                $ageing[] = "Its best-before is {$day}.";
+                $ageing[] = Said::of('lot.best-before-is', $with);
             }
         }
         $until = self::expected($lot, $cupboard);
@@ -70,7 +71,7 @@ final readonly class Condition
         return $lot->stock->left > 0 && $lot->verdict !== 'past' && ($lot->dates->bestBefore === null || $lot->dates->bestBefore >= $today);
     }
 
-    /** @return array{day: \DateTimeImmutable, says: string}|null the day the tables expect it to have aged by */
+    /** @return array{day: \DateTimeImmutable, says: Said}|null the day the tables expect it to have aged by */
     private static function expected(Lot $lot, Cupboard $cupboard): ?array
     {
         if ($lot->kind === LotKind::Carrier && $lot->dates->openedOn !== null && isset($cupboard->carriers()[$lot->material])) {
@@ -78,33 +79,24 @@ final readonly class Condition
 
             return [
                 'day' => ShelfLife::after($lot->dates->openedOn, $months),
-                'says' => sprintf(
-                    'Opened %s; this oil keeps about %g months once opened.',
-                    $lot->dates->openedOn->format('j M Y'),
-                    $months,
-                ),
+                'says' => Said::of('lot.opened', ['day' => ['short_day' => $lot->dates->openedOn], 'months' => $months]),
             ];
         }
         if ($lot->kind === LotKind::Herb && $lot->dates->gotOn !== null) {
             if ($lot->state !== null && $lot->state->isWet()) {
                 return [
                     'day' => $lot->dates->gotOn->modify('+2 days'),
-                    'says' => sprintf(
-                        '%s since %s: it wilts, heats and moulds within days.',
-                        ucfirst($lot->state->value),
-                        $lot->dates->gotOn->format('j M Y'),
-                    ),
+                    'says' => Said::of('lot.wet-since', [
+                        'state' => Said::of('state.'.$lot->state->value),
+                        'day' => ['short_day' => $lot->dates->gotOn],
+                    ]),
                 ];
             }
             $form = $cupboard->forms()[$lot->form ?? ''] ?? null;
             if ($form !== null) {
                 return [
                     'day' => ShelfLife::after($lot->dates->gotOn, $form->keepsMonths),
-                    'says' => sprintf(
-                        'Got %s; dried so, it is worth using for about %g months.',
-                        $lot->dates->gotOn->format('j M Y'),
-                        $form->keepsMonths,
-                    ),
+                    'says' => Said::of('lot.dried-since', ['day' => ['short_day' => $lot->dates->gotOn], 'months' => $form->keepsMonths]),
                 ];
             }
         }

@@ -6,6 +6,7 @@ namespace Kettle\Stores;
 
 use Kettle\Material\Row;
 use Kettle\Material\Tables;
+use Kettle\Reason\Said;
 
 /** A short guided check of what is in the cupboard, or in its bottles, by nose, eye and fingers: the verdict and why. */
 final readonly class LotCheck
@@ -75,17 +76,20 @@ final readonly class LotCheck
         return new self($verdict, $given);
     }
 
-    /** In a cook's words, with what weighed. */
-    public function says(LotKind|string $kind): string
+    /** With what weighed. */
+    public function says(LotKind|string $kind): Said
     {
+        $of = $kind instanceof LotKind ? $kind->value : $kind;
         $against = array_filter($this->answers, fn (array $answer) => $answer['points'] > 0);
         usort($against, fn (array $a, array $b) => $b['points'] <=> $a['points']);
-        $why = implode('; ', array_map(fn (array $answer) => $answer['says'], $against));
+        $why = [
+            'why' => ['each' => array_map(fn (array $answer) => ['answer' => [$of, $answer['ask'], $answer['answer']]], $against)],
+        ];
 
         return match ($this->verdict) {
-            'past' => ($kind === LotKind::Herb ? 'To the compost: ' : 'Not to be used: ').$why.'.',
-            'soon' => "Use it soon: {$why}.",
-            default => $why === '' ? 'Sound in every way.' : "Sound: {$why}, no more.",
+            'past' => Said::of($kind === LotKind::Herb ? 'check.compost' : 'check.not-used', $why),
+            'soon' => Said::of('check.soon', $why),
+            default => $against === [] ? Said::of('check.sound') : Said::of('check.sound-but', $why),
         };
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Kettle\Vessel;
 
+use Kettle\Reason\Said;
+
 /** The inside of a slow cooker, a stove pot or an incubator: round, oval or square, in mm. */
 final readonly class Cooker
 {
@@ -37,9 +39,9 @@ final readonly class Cooker
     }
 
     /** A setting as it is said of what stands on it: "on Warm", and just "on" where a thing has but that. */
-    public static function on(string $setting): string
+    public static function on(string $setting): Said
     {
-        return $setting === 'on' ? 'on' : 'on '.$setting;
+        return $setting === 'on' ? Said::of('cooker.on') : Said::of('cooker.on-setting', ['setting' => $setting]);
     }
 
     /** Its floor, and its water's surface with nothing in it, m2. */

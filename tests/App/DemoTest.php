@@ -68,3 +68,61 @@ it('sweeps up old keys and links', function () {
     (new App\Jobs\SweepUp())->handle();
     expect(DB::table('written_keys')->pluck('key')->all())->toBe(['new-key-1']);
 });
+
+it('keeps no sentence of its own in the database: only codes, numbers, and what people called or wrote', function () {
+    Carbon::setTestNow('2026-11-24 09:00:00');
+    config(['kettle.demo' => true]);
+    DB::table('houses')->where('is_demo', true)->delete();
+    Artisan::call('kettle:demo');
+    $house = DB::table('houses')->where('is_demo', true)->value('id');
+    // Written out by hand: the columns that hold anything put together, and the keys in them that are people's own words.
+    $columns = [
+        'batches' => ['herbs', 'oils', 'plan', 'shelf', 'diary', 'purpose', 'stage'],
+        'log_entries' => ['kind', 'data'],
+        'lots' => ['verdict', 'got_how', 'form', 'state'],
+        'lot_moves' => ['kind'],
+        'lot_checks' => ['verdict', 'says', 'answers'],
+        'stove_sessions' => ['band', 'state'],
+        'tasks' => ['key', 'step', 'place'],
+        'bottles' => ['state'],
+    ];
+    // The verdict “as expected” is a code with a space in it.
+    $theirs =
+        '/(^|\.)(called|jar|cooker|cooker_name|setting|name|it|typed|to|where|confirmed|inci|latin|allergens|uptake_key|verdict)\b[^:]*: /';
+    $texts = function (mixed $tree, string $at = '') use (&$texts): array {
+        if (! is_array($tree)) {
+            return is_string($tree) ? ["{$at}: {$tree}"] : [];
+        }
+
+        return array_merge(
+            [],
+            ...array_map(
+                fn (string|int $key, mixed $each) => $texts($each, is_int($key) ? $at : ltrim($at.'.'.$key, '.')),
+                array_keys($tree),
+                $tree,
+            ),
+        );
+    };
+    $found = [];
+    $seen = 0;
+    foreach ($columns as $table => $names) {
+        foreach (DB::table($table)->where('house_id', $house)->get($names) as $row) {
+            foreach ((array) $row as $column => $value) {
+                $seen++;
+                $tree = is_string($value) ? json_decode($value, true) ?? $value : $value;
+                foreach ($texts($tree, $column) as $text) {
+                    if (str_contains(explode(': ', $text, 2)[1], ' ') && preg_match($theirs, $text) !== 1) {
+                        $found["{$table}.{$text}"] = true;
+                    }
+                }
+            }
+        }
+    }
+    $versions = DB::table('recipe_versions')->join('recipes', 'recipes.id', 'recipe_id')->where('recipes.house_id', $house)->pluck('says');
+    expect(array_keys($found))
+        ->toBe([])
+        ->and($seen)
+        ->toBeGreaterThan(300)
+        ->and($versions->every(fn (string $says) => str_starts_with($says, '{"say":"recipe.makes"')))
+        ->toBeTrue();
+});

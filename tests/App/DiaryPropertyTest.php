@@ -153,7 +153,7 @@ it('asks the database no oftener for each batch it places', function () {
     $queries = function (): int {
         Illuminate\Support\Facades\DB::enableQueryLog();
         Illuminate\Support\Facades\DB::flushQueryLog();
-        app(CurrentHouse::class)->within($this->house, fn () => app(App\Actions\Stove\PlanDiary::class)(''));
+        app(CurrentHouse::class)->within($this->house, fn () => app(App\Actions\Stove\PlanDiary::class)());
 
         return count(Illuminate\Support\Facades\DB::getQueryLog());
     };

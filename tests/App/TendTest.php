@@ -318,7 +318,11 @@ it('switches nothing on that is foretold to pass its ceiling, unless somebody sa
     $line = collect($this->atHouse('GET', "/batches/{$batch->uid}")->json('entries'))->first(
         fn (array $entry) => str_contains((string) $entry['note'], 'I stand by it'),
     );
-    expect($line['note'])->toContain('foretold to reach')->toContain('60 °C');
+    expect($line['note'])
+        ->toBe('I stand by it for half an hour')
+        ->and($line['title'])
+        ->toStartWith('Put to warm. On High it is foretold to reach ')
+        ->toEndWith(', over the ceiling of 60 °C. Switched on all the same');
     // Set down and up again it is asked again.
     tend($this, $pot, 'setting', 'Warm')->assertOk();
     tend($this, $pot, 'setting', 'High')->assertStatus(422)->assertJsonPath('faults.0.reason', 'stop');

@@ -41,6 +41,7 @@ use Kettle\Infusion\Methods;
 use Kettle\Material\Cupboard;
 use Kettle\Material\State;
 use Kettle\Material\Tables;
+use Kettle\Reason\Said;
 use Kettle\Vessel\Jar;
 use Tests\Core\Support;
 
@@ -85,7 +86,7 @@ function folded(FrozenPlan $plan, array $lines, array $lots = []): BatchState
 $filled = ['2026-10-01T10:00', new TaskLine('fill', Outcome::Done)];
 $strained = fn (float $ml = 300.0, string $at = '2026-10-29T10:00', string $way = 'squeezed') => [
     $at,
-    new Strained("{$ml} mL", $ml, 'as expected', '', null, $way, false),
+    new Strained("{$ml} mL", $ml, 'as expected', null, null, $way, false),
 ];
 $bottled = fn (int $count = 3, string $at = '2026-10-31T10:00', array $kept = []) => [
     $at,
@@ -96,21 +97,37 @@ it('reads every line back as it was written', function (Line $line) {
     $again = Lines::read($line->kind(), json_decode((string) json_encode($line->data()), true));
     expect($again)->toEqual($line)->and($again->data())->toEqual($line->data());
 })->with([
-    [new Started('A pint jar.', [['id' => 'skin-only', 'says' => 'For the skin.']])],
-    [new Started('A pint jar.')],
+    [new Started(Said::of('sentence.of', ['jar' => 'pint jar']), [['id' => 'skin-only', 'says' => Said::of('caution:skin-only.says')]])],
+    [new Started(Said::asItStood('A pint jar.'))],
     [new TaskLine('warm_off-2', Outcome::Done, '', ['fur'], 7.25)],
+    [new TaskLine('warm_on', Outcome::Done, against: Said::of('stove.over-ceiling', ['ceiling' => ['C' => 60.0]]))],
     [new TaskLine('shake', Outcome::Skipped)],
     [new TaskLine('strain', Outcome::Later, '2026-10-30T10:00:00+00:00')],
-    [new Strained('300 mL', 300.5, 'less', 'Less.', 0.71, 'pressed', true, 'had', 92.5, 'compost', 'paper', ['time'])],
-    [new Strained('300 mL', 300.5, 'less', 'Less.', null, null, false)],
+    [
+        new Strained(
+            '300 mL',
+            300.5,
+            'less',
+            Said::of('outcome.less', ['share' => ['%' => 65.0]]),
+            0.71,
+            'pressed',
+            true,
+            'had',
+            92.5,
+            'compost',
+            'paper',
+            ['time'],
+        ),
+    ],
+    [new Strained('300 mL', 300.5, 'less', Said::asItStood('Less.'), null, null, false)],
     [new Decanted('290 mL', 290.0, 10.5, true)],
     [new Bottled([new FilledSize('s', '50 mL', 50.0, 3)], 150.0, 2.5, ['place' => 'fridge'], [['lot' => 'l', 'count' => 2]])],
     [new Used(2, 'given', 50.0, '', 'a neighbour')],
-    [new Checked('sound', 'It passes.', ['smell' => 'good'])],
+    [new Checked('sound', Said::of('check.sound'), ['smell' => 'good'])],
     [new PutAway(['place' => 'warm', 'where' => 'by the range'])],
     [new PurposeChanged('skin', 'kitchen')],
-    [new FaultNoted(['cloudy'], 'It is cloudy', 'water', 'water', 'use-soon')],
-    [new Acknowledged([['id' => 'a', 'says' => 'b']])],
+    [new FaultNoted(['cloudy'], Said::just(['sign' => 'cloudy']), 'water', Said::just(['fault' => 'water']), 'use-soon')],
+    [new Acknowledged([['id' => 'a', 'says' => Said::of('caution:a.says')]])],
     [new ColourLook([70.5, 2.0, 40.0], [229, 178, 58], true, 'photo', 'p')],
     [new ScentLook(7)],
     [new Note()],
@@ -154,7 +171,7 @@ it('reads lines of before, and of any kind, without falling over', function () {
 it('stands from stage to stage by what was done, and back by what was struck out', function () use ($filled, $strained, $bottled) {
     $plan = frozen();
     $all = [
-        ['2026-09-30T10:00', new Started('')],
+        ['2026-09-30T10:00', new Started(null)],
         $filled,
         $strained(),
         ['2026-10-30T10:00', new Decanted('290 mL', 290.0, 10.0, false)],
@@ -180,7 +197,7 @@ it('stands from stage to stage by what was done, and back by what was struck out
 
 it('lets a line be struck out only where nothing rests on it', function () use ($filled, $strained, $bottled) {
     $log = logbook([
-        ['2026-09-30T10:00', new Started('')],
+        ['2026-09-30T10:00', new Started(null)],
         $filled,
         ['2026-10-02T10:00', new TaskLine('shake', Outcome::Done)],
         $strained(),
@@ -298,7 +315,7 @@ it('gives what is kept cold its day, from what was done', function () {
         'jar' => null,
     ]);
     $fill = ['2026-10-01T10:00', new TaskLine('fill', Outcome::Done)];
-    $out = fn (string $at) => [$at, new Strained('', 80.0, '', '', null, 'drained', false)];
+    $out = fn (string $at) => [$at, new Strained('', 80.0, '', null, null, 'drained', false)];
     // Four days from filling where it was cold within four hours, and the four hours where it was not.
     expect(folded($plan, [])->useBy)
         ->toBeNull()
@@ -337,7 +354,7 @@ it('tells lists what they draw, and reads it back', function () use ($filled) {
         ->and($shelf->colours[7])
         ->toBe('#d1b43c')
         ->and($shelf->seen)
-        ->toContain('herb stood out')
+        ->toBe('stood-out')
         ->and($shelf->heated)
         ->toBeFalse()
         ->and($shelf->warmShare())
@@ -486,7 +503,7 @@ it('brings what was written down as evidence for faults', function () use ($fill
     $log = logbook([
         $filled,
         ['2026-10-08T10:00', new TaskLine('check', Outcome::Done, '', ['herb_above', 'drops_wiped'])],
-        ['2026-10-29T10:00', new Strained('', 300.0, '', '', null, 'drained', false)],
+        ['2026-10-29T10:00', new Strained('', 300.0, '', null, null, 'drained', false)],
     ]);
     // Strained otherwise than planned, what was done counts; a root is woody, and this one has slime.
     expect(array_keys($evidence->ofTheHerb($plan, $log)))
@@ -507,7 +524,7 @@ it('brings what was written down as evidence for faults', function () use ($fill
         ['2026-10-01T10:00', new TaskLine('fill', Outcome::Done)],
         ['2026-10-01T11:00', new TaskLine('warm_on', Outcome::Done)],
         ['2026-10-01T12:00', new TaskLine('warm_off', Outcome::Done, '', [], 0.84 * $warm->method->hours)],
-        ['2026-10-01T13:00', new Strained('', 300.0, '', '', null, null, true)],
+        ['2026-10-01T13:00', new Strained('', 300.0, '', null, null, null, true)],
     ]);
     expect(array_keys($evidence->ofTheWarmth($warm, $state->record->method(), $state->progress, 'Over by 3 °C for 5 min')))->toBe([
         'over-ceiling',

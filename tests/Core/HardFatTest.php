@@ -64,7 +64,7 @@ it('measures it melted and weighs it hard', function () {
         ->toBeLessThan(0.926)
         ->and($plan->figures['oil_melted.coconut']->number())
         ->toBeGreaterThan(300.0);
-    $steps = array_column(Steps::of($plan, Support::kitchen(['room_c' => 18])), 'says', 'id');
+    $steps = array_column(Support::said(Steps::of($plan)), 'says', 'id');
     expect($steps['melt'])
         ->toContain('of coconut oil, virgin first')
         ->and($steps['pour'])
@@ -101,7 +101,7 @@ it('says how it will look', function () {
         ->toStartWith('firm')
         ->and(HardFat::looks(20, 18))
         ->toStartWith('soft')
-        ->and(array_column(Support::plan(COCONUT)->notes, 'says', 'id')['sets'])
+        ->and(Support::said(array_column(Support::plan(COCONUT)->notes, 'says', 'id')['sets']))
         ->toContain('not settled')
         ->toContain('firm and pale');
 });

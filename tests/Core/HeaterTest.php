@@ -17,6 +17,7 @@ use Kettle\Warmth\Heater;
 use Kettle\Warmth\Load;
 use Kettle\Warmth\Pot;
 use Kettle\Warmth\PotRun;
+use Tests\Core\Support;
 
 /** A cooker of the tables. */
 function heater(string $id, bool $water = true): Heater
@@ -232,7 +233,7 @@ it('says where one more jar finds its place, and whom it would move', function (
         ->toBe('25 07:00')
         ->and($waits->moves)
         ->toBe([])
-        ->and($waits->says)
+        ->and(Support::said($waits->says))
         ->toBeNull()
         ->and($waits->cooker)
         ->toBe('round slow cooker, 3.5 L');
@@ -251,7 +252,7 @@ it('says where one more jar finds its place, and whom it would move', function (
     // Of one warmth they share it.
     expect($bookings->place($job('', 49.0, 8.0), $availability, $now)->with)
         ->toBe(['mullein'])
-        ->and((new Bookings([], $booked))->place($job('', 49.0, 8.0), $availability, $now)->says)
+        ->and(Support::said((new Bookings([], $booked))->place($job('', 49.0, 8.0), $availability, $now)->says))
         ->toContain('There is no cooker');
 });
 

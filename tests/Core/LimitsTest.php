@@ -25,6 +25,7 @@ use Kettle\Warmth\StoveWatch;
 use Kettle\Warmth\Sun;
 use Kettle\Warmth\SunJar;
 use Kettle\Warmth\WarmthException;
+use Tests\Core\Support;
 
 /* One step to either side of a limit, each by hand. */
 
@@ -44,7 +45,7 @@ $refusal = function (Closure $of): string {
 };
 
 it('says what came out as a share of what was expected', function (float $got, string $says) {
-    expect(Outcome::of($got, 450.0, 50.0, ['low' => 350.0, 'value' => 400.0, 'high' => 420.0])->says())->toStartWith($says);
+    expect(Support::said(Outcome::of($got, 450.0, 50.0, ['low' => 350.0, 'value' => 400.0, 'high' => 420.0])->says()))->toStartWith($says);
 })->with([
     [300.0, '75 % of what was expected, below the range.'],
     [350.0, '88 % of what was expected, within the range.'],

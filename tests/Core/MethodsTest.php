@@ -73,7 +73,7 @@ it('knows the methods as people practise them', function (
 ]);
 
 it('says of the lid what the herb’s water asks', function (string $method, array $herb, string $says, string $not) {
-    $lines = implode(' ', methodNamed($method)->handlingFor(mixOf($herb)));
+    $lines = implode(' ', Support::said(methodNamed($method)->handlingFor(mixOf($herb))));
     expect($lines)->toContain($says)->not->toContain($not);
 })->with([
     'dry and cold: tight' => ['cold', ['id' => 'self-heal'], 'Lid tight', 'Cloth and a band'],
@@ -115,9 +115,9 @@ it('moistens dried herb with spirit by its weight, for warm methods only', funct
         ->toBe(15.0)
         ->and($plan->figures['spirit']->high)
         ->toBe(30.0)
-        ->and($plan->sentenceText())
+        ->and(Support::said($plan->sentenceText()))
         ->toContain('moistened with spirit first')
-        ->and(implode(' ', array_column($plan->notes, 'says')))
+        ->and(implode(' ', Support::said(array_column($plan->notes, 'says'))))
         ->toContain('no flame')
         ->and($plan->timetable->fillAt->getTimestamp() - $plan->timetable->beginAt->getTimestamp())
         ->toBeGreaterThanOrEqual(10 * 3600);

@@ -210,9 +210,9 @@ it('warns of rags when the blend dries in air, and says what was left out', func
     $drying = Support::plan(['oils' => [['id' => 'flaxseed', 'parts' => '3'], ['id' => 'jojoba']], 'method' => 'slow-cooker']);
     expect(array_column($drying->notes, 'id'))
         ->toContain('rags')
-        ->and($drying->figures['iodine_value']->reasons[0]->inputs['dries'])
+        ->and(Support::said($drying->figures['iodine_value']->reasons[0]->inputs['dries']))
         ->toContain('Over 130')
-        ->and($drying->figures['oxidisability']->reasons[0]->inputs['wax'])
+        ->and(Support::said($drying->figures['oxidisability']->reasons[0]->inputs['wax']))
         ->toContain('left out')
         ->and($drying->figures['sets_below']->low)
         ->toBe(-20.0)
@@ -221,7 +221,7 @@ it('warns of rags when the blend dries in air, and says what was left out', func
     $calm = Support::plan(['oils' => ['olive']]);
     expect(array_column($calm->notes, 'id'))
         ->not->toContain('rags')
-        ->and($calm->figures['iodine_value']->reasons[0]->inputs['dries'])
+        ->and(Support::said($calm->figures['iodine_value']->reasons[0]->inputs['dries']))
         ->toContain('Under 130');
 });
 

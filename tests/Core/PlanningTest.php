@@ -72,7 +72,10 @@ it('counts back from the day it is wanted', function () {
         ->and($cold->figures['strain_by']->text())
         ->toBe('2026-12-30');
     $late = Support::plan(['ready_by' => '2026-12-12', 'method' => 'cold']);
-    expect(array_column($late->notes, 'id'))->toContain('late')->and($late->sentenceText())->toContain('ready by Saturday 12 December');
+    expect(array_column($late->notes, 'id'))
+        ->toContain('late')
+        ->and(Support::said($late->sentenceText()))
+        ->toContain('ready by Saturday 12 December');
 });
 
 it('splits a long warmth over waking hours only', function () {

@@ -25,6 +25,7 @@ use Kettle\Warmth\StoveLog;
 use Kettle\Warmth\StoveWatch;
 use Kettle\Warmth\WarmHours;
 use Kettle\Warmth\WarmthException;
+use Tests\Core\Support;
 
 require_once dirname(__DIR__).'/Runs.php';
 
@@ -298,7 +299,7 @@ it('knows a drying oil, an allergen by name, and wet herb that is', function () 
         ? ''
         : array_column(
             array_map(
-                fn ($rule) => ['id' => $rule->id, 'says' => $rule->says($facts)],
+                fn ($rule) => ['id' => $rule->id, 'says' => Support::said($rule->says($facts))],
                 (new Kettle\Caution\Cautions(Tables::shipped()))->holding($facts),
             ),
             'says',

@@ -89,7 +89,7 @@ it('fills six bottles nine times in ten when it is tried', function () {
     expect($enough / 20_000)
         ->toBeGreaterThan(0.89)
         ->toBeLessThan(0.91)
-        ->and($plan->sentenceText())
+        ->and(Support::said($plan->sentenceText()))
         ->toStartWith('Enough for six bottles of 50 mL, in a ');
 });
 
@@ -115,7 +115,7 @@ it('weighs the jar way', function () {
         ->toEqualWithDelta(25.0, 1e-9)
         ->and($plan->amounts->ratio->parts)
         ->toEqualWithDelta(7.49, 0.01)
-        ->and($plan->sentenceText())
+        ->and(Support::said($plan->sentenceText()))
         ->toStartWith('A pint jar, half full and covered by 25 mm: self-heal oil');
 });
 
@@ -146,7 +146,7 @@ it('shares between jars alike what is wanted of all together', function () {
     foreach (['level_height', 'bed_height', 'cover', 'headspace', 'dry_fill_height'] as $id) {
         expect(figure($three, $id))->toEqualWithDelta(figure($one, $id), 1e-9);
     }
-    expect($three->sentenceText())->toStartWith('Three pint jars of marshmallow root oil');
+    expect(Support::said($three->sentenceText()))->toStartWith('Three pint jars of marshmallow root oil');
     $chosen = Support::plan(['herb' => ['id' => 'marshmallow-root', 'amount' => '900 g']]);
     expect($chosen->amounts->jars)
         ->toBe(3)
@@ -167,9 +167,9 @@ it('takes several herbs by parts, by weights, or one weighed', function () {
         ->toEqualWithDelta(2 / 3.5, 1e-9)
         ->and(figure($parts, 'herb_mass.0') + figure($parts, 'herb_mass.1') + figure($parts, 'herb_mass.2'))
         ->toEqualWithDelta($whole, 1e-9)
-        ->and($parts->name())
+        ->and(Support::said($parts->name()))
         ->toBe('Calendula, self-heal and rosemary in sunflower oil')
-        ->and($parts->sentenceText())
+        ->and(Support::said($parts->sentenceText()))
         ->toContain('calendula, self-heal and rosemary (two to one to 0.5) oil for');
     $weighed = Support::plan(['herbs' => [['id' => 'calendula', 'amount' => '30 g'], ['id' => 'self-heal', 'amount' => '1 oz']]]);
     expect(figure($weighed, 'herb_mass'))

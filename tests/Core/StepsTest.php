@@ -13,7 +13,7 @@ function steps(array $wish, array $house = []): array
 {
     $kitchen = Support::kitchen($house);
 
-    return array_column(Steps::of(Support::planning()->plan($wish, $kitchen), $kitchen), 'says', 'id');
+    return array_column(Support::said(Steps::of(Support::planning()->plan($wish, $kitchen)), $kitchen), 'says', 'id');
 }
 
 it('goes in the order of doing', function () {
@@ -107,8 +107,10 @@ it('says warmth as this cook reads a thermometer', function () {
         fahrenheit: $fahrenheit,
     );
     $warm = fn (Kitchen $kitchen) => array_column(
-        Steps::of(
-            Support::planning()->plan(['herb' => ['id' => 'self-heal'], 'oils' => ['olive'], 'method' => 'slow-cooker'], $kitchen),
+        Support::said(
+            Steps::of(
+                Support::planning()->plan(['herb' => ['id' => 'self-heal'], 'oils' => ['olive'], 'method' => 'slow-cooker'], $kitchen),
+            ),
             $kitchen,
         ),
         'says',
@@ -133,7 +135,7 @@ it('strains as the herb wants it', function (array $wish, string $how) {
 it('gives the day, the yield with its range, and the best before that the figures give', function () {
     $kitchen = Support::kitchen();
     $plan = Support::plan(['jar' => '473', 'start' => '2026-12-01', 'method' => 'cold']);
-    $steps = array_column(Steps::of($plan, $kitchen), 'says', 'id');
+    $steps = array_column(Support::said(Steps::of($plan), $kitchen), 'says', 'id');
     $yield = $plan->figures['yield_volume'];
     // Four weeks from 1 December.
     expect($steps['strain'])

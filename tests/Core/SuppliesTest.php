@@ -193,7 +193,7 @@ it('tells when the blend would bring an allergen', function () {
     ];
     $notes = Support::plan(['herb' => ['id' => 'self-heal'], 'oils' => ['jojoba'], 'jar' => '473'], $only)->notes;
     $blend = array_column(array_column($notes, null, 'id')['short.jojoba']->ways, null, 'id')['blend'];
-    expect($blend->says)->toContain('brings hazelnut (tree nuts), an allergen')->and($house)->toBeArray();
+    expect(Support::said($blend->says))->toContain('brings hazelnut (tree nuts), an allergen')->and($house)->toBeArray();
 });
 
 it('offers another oil outright where none is left', function () {
@@ -206,7 +206,7 @@ it('offers another oil outright where none is left', function () {
     $note = array_column(Support::plan(['herb' => ['id' => 'self-heal'], 'oils' => ['sesame'], 'jar' => '473'], $house)->notes, null, 'id')[
         'short.sesame'
     ];
-    expect($note->says)
+    expect(Support::said($note->says))
         ->toContain('none that may still be used')
         ->and($note->ways[0]->id)
         ->toBe('other-oil')
@@ -252,7 +252,7 @@ it('carries the allergens of the lots it takes from', function () {
         null,
         'id',
     )['allergens'];
-    expect($note->says)->toContain('hazelnut (tree nuts) and packed beside peanut');
+    expect(Support::said($note->says))->toContain('hazelnut (tree nuts) and packed beside peanut');
 });
 
 it('lays a bad lot of the house to the lot', function (array $lot, string $field) {

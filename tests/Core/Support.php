@@ -39,6 +39,12 @@ final class Support
         return self::planning()->plan($wish + ['herb' => ['id' => 'marshmallow-root'], 'oils' => ['sunflower']], self::kitchen($house));
     }
 
+    /** In words, as a plain kitchen has them; a tree with all that is said in it. */
+    public static function said(mixed $said, ?Kitchen $kitchen = null): mixed
+    {
+        return ($kitchen ?? self::kitchen())->words()->tell([$said])[0];
+    }
+
     /**
      * @param  array<string, mixed>  $wish
      * @return list<string> "field: reason" of each fault, none when it can be planned

@@ -19,7 +19,7 @@ require_once dirname(__DIR__).'/Runs.php';
 /** @return array<string, string> the steps of a plan, by id */
 function stepsOf(array $wish, array $house = []): array
 {
-    return array_column(Steps::of(Support::plan($wish, $house), Support::kitchen($house)), 'says', 'id');
+    return array_column(Support::said(Steps::of(Support::plan($wish, $house)), Support::kitchen($house)), 'says', 'id');
 }
 
 const IN_THE_PAN = ['herb' => ['id' => 'self-heal', 'state' => 'fresh'], 'oils' => ['olive'], 'method' => 'gentle-pan'];
@@ -31,7 +31,7 @@ it('makes what is done in a pan in a pan', function () {
         ->toBe(Jar::PAN)
         ->and($plan->amounts->oilMl)
         ->toBe(250.0)
-        ->and($plan->sentenceText())
+        ->and(Support::said($plan->sentenceText()))
         ->toContain('24 cm wide pan')
         ->not->toContain('jar')
         ->and(array_key_exists('cover', $plan->figures))
@@ -81,7 +81,7 @@ it('puts no jar on a flame, and no pan on a shelf', function (array $wish, strin
 
 it('hangs a bowl in steaming water, half way up, put in cold', function () {
     $plan = Support::plan(['method' => 'double-boiler']);
-    expect($plan->amounts->jar->kind)->toBe(Jar::BOWL)->and($plan->sentenceText())->toContain('750 mL glass bowl');
+    expect($plan->amounts->jar->kind)->toBe(Jar::BOWL)->and(Support::said($plan->sentenceText()))->toContain('750 mL glass bowl');
     // Somebody who stands a jar in it may.
     expect(Support::plan(['method' => 'double-boiler', 'jar' => '473'])->amounts->jar->kind)->toBe(Jar::JAR);
     $cooker = Cooker::measured('pot', 'the pot', 'round', 240, 240, 140);

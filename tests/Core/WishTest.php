@@ -53,7 +53,7 @@ it('refuses what the sides of a wish cannot be, each beside its field', function
 ]);
 
 it('says a plan from every side in one sentence', function (array $wish, string $begins, array $house = []) {
-    expect(Support::plan($wish, $house)->sentenceText())->toStartWith($begins);
+    expect(Support::said(Support::plan($wish, $house)->sentenceText()))->toStartWith($begins);
 })->with([
     'from the jar' => [['jar' => '473'], 'A pint jar of marshmallow root oil for the skin, dried and cut, one to five, in '],
     'from several jars' => [['jar' => '473', 'jars' => '3'], 'Three pint jars of marshmallow root oil'],
@@ -70,7 +70,7 @@ it('says a plan from every side in one sentence', function (array $wish, string 
 ]);
 
 it('says two herbs by their parts, and not where these are equal', function (array $herbs, string $says) {
-    expect(Support::plan(['herbs' => $herbs, 'jar' => '946'])->sentenceText())->toContain($says);
+    expect(Support::said(Support::plan(['herbs' => $herbs, 'jar' => '946'])->sentenceText()))->toContain($says);
 })->with([
     'alike' => [[['id' => 'self-heal'], ['id' => 'calendula']], 'of self-heal and calendula oil for'],
     'two to one' => [[['id' => 'self-heal', 'parts' => '2'], ['id' => 'calendula']], 'of self-heal and calendula (two to one) oil for'],
@@ -78,7 +78,7 @@ it('says two herbs by their parts, and not where these are equal', function (arr
 ]);
 
 it('says a blend by its greatest oil first', function (array $oils, string $says) {
-    expect(Support::plan(['oils' => $oils, 'jar' => '473'])->sentenceText())->toContain(", in {$says}, on the cold shelf");
+    expect(Support::said(Support::plan(['oils' => $oils, 'jar' => '473'])->sentenceText()))->toContain(", in {$says}, on the cold shelf");
 })->with([
     'one' => [['olive'], 'olive oil'],
     'halves' => [['olive', 'jojoba'], 'olive oil with half jojoba'],
@@ -178,7 +178,7 @@ it('offers only ways out that can be planned and that mend what was wrong', func
     foreach ($before[$about] as $way) {
         expect(array_keys(whatIsWrong(takingTheWay($wish, $way['change']), $kitchen)))
             ->not->toContain($about, $way['id'])
-            ->and(Support::planning()->plan(takingTheWay($wish, $way['change']), $kitchen)->sentenceText())
+            ->and(Support::said(Support::planning()->plan(takingTheWay($wish, $way['change']), $kitchen)->sentenceText()))
             ->toEndWith('.', $way['id']);
     }
 })->with([

@@ -3,7 +3,6 @@
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Measure\MeasureSystem;
-use Kettle\Reason\Reason;
 use Kettle\Reason\Wording;
 use Tests\Core\Support;
 
@@ -62,12 +61,13 @@ it('keeps three figures in words, and whole numbers whole', function () {
     ]);
 });
 
-it('stops at a rule it has no words for', function () {
-    (new Wording([], []))->of(Reason::rule('nothing'));
-})->throws(LogicException::class, 'No words');
+it('says nothing of a rule the tables have no longer', function () {
+    $said = (new Wording([], []))->of('nothing', ['herb_g' => 63.9], fn (string $words) => $words, fn () => '');
+    expect($said)->toBe(['rule' => 'nothing', 'says' => '', 'source' => '', 'standing' => '', 'inputs' => ['herb_g' => 63.9]]);
+});
 
 it('says the plan in one sentence', function (array $wish, string $sentence) {
-    expect(Support::plan($wish)->sentenceText())->toBe($sentence);
+    expect(Support::said(Support::plan($wish)->sentenceText()))->toBe($sentence);
 })->with([
     [
         [

@@ -31,6 +31,15 @@ export default function Join() {
       .catch((problem: Problem) => setFailed(problem))
   }
   if (invitation.isPending || me.isPending) return <Waiting what="the invitation" />
+  if (invitation.isError && (invitation.error as Problem).status !== 404)
+    return (
+      <DoorFrame title="This invitation could not be looked at just now.">
+        <Trouble problem={invitation.error} />
+        <Button className="self-start" onClick={() => void invitation.refetch()}>
+          Look again
+        </Button>
+      </DoorFrame>
+    )
   if (invitation.isError)
     return (
       <DoorFrame title="This invitation has been used, withdrawn, or is too old.">

@@ -3,26 +3,19 @@
 namespace App\Actions\Batches;
 
 use App\House\KitchenFactory;
-use App\House\Times;
 use App\Models\Batch;
 use App\Models\Lot;
-use Kettle\Caution\ColdStorage;
 use Kettle\Caution\Facts;
+use Kettle\Reason\Said;
 use Kettle\Recipe\Planning;
 
 /** What the cautions of a batch are asked of: its plan, its lots, what it is for now, and what is late. */
 final readonly class BatchCautions
 {
-    public function __construct(
-        private Planning $planning,
-        private Records $records,
-        private KitchenFactory $kitchens,
-        private Times $times,
-    ) {}
+    public function __construct(private Planning $planning, private Records $records, private KitchenFactory $kitchens) {}
 
     public function facts(Batch $batch): Facts
     {
-        $kitchen = $this->kitchens->plain();
         $ceiling = $batch->plan->method->ceilingC;
         $until = $batch->use_by === null ? null : $this->kitchens->local($batch->use_by);
         $lots = array_map(
@@ -32,16 +25,15 @@ final readonly class BatchCautions
 
         return $batch->plan
             ->facts($this->planning->cupboard(), $this->records->of($batch)->method(), $batch->purpose ?: $batch->plan->purpose, $lots, [
-                'ceiling' => $ceiling === null ? '' : $kitchen->warmth($ceiling),
-                'cold' => $kitchen->warmth(ColdStorage::CELSIUS),
-                'use_by' => $until?->format('j M Y, H:i') ?? 'four days from filling',
-                'best_before' => $this->times->date($batch->best_before),
+                'ceiling' => $ceiling === null ? null : ['C' => $ceiling],
+                ...$until === null ? [] : ['use_by' => ['dated_moment' => $until]],
+                'best_before' => ['short_day' => $batch->best_before->format('Y-m-d')],
             ])
             ->and($this->records->lateness($batch)->isWarmTooLong() ? ['warm-too-long' => true] : []);
     }
 
-    /** The words of a caution that holds; null where it does not, or no longer. */
-    public function says(Batch $batch, string $id): ?string
+    /** What a caution that holds says; null where it does not, or no longer. */
+    public function says(Batch $batch, string $id): ?Said
     {
         $facts = $this->facts($batch);
         foreach ($this->planning->rules()->holding($facts) as $rule) {

@@ -9,6 +9,7 @@ use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
+use Kettle\Reason\Said;
 
 /** Adds a line to a batch's logbook, and folds the batch anew, as one. */
 final readonly class Logbook
@@ -37,7 +38,7 @@ final readonly class Logbook
             ]);
             $this->fold->refresh($locked);
             if ($locked->shelf->heated && $new->line->movesTheDiary()) {
-                ($this->diary)('as the '.$locked->herb_name.' was changed');
+                ($this->diary)(Said::of('moved.batch-changed', ['herbs' => $locked->herbs]));
                 $locked->refresh();
             }
             $batch->setRawAttributes($locked->getAttributes(), true);

@@ -8,6 +8,7 @@ use Kettle\Batch\Line\FaultNoted;
 use Kettle\Fault\FaultFinder;
 use Kettle\Material\Tables;
 use Kettle\Reason\RefusedException;
+use Kettle\Reason\Said;
 
 /** What was seen to be wrong with a batch, and what it most likely is, in its logbook. */
 final readonly class NoteFault
@@ -23,14 +24,13 @@ final readonly class NoteFault
     {
         return $this->logbook->write($batch, function (Batch $batch) use ($signs, $note): NewLine {
             $found = (new FaultFinder($this->tables))->find($signs, $this->evidence->of($batch));
-            $says = array_column((new FaultFinder($this->tables))->signs(), 'says', 'id');
 
             return new NewLine(
                 new FaultNoted(
                     $signs,
-                    implode('; ', array_map(fn (string $sign) => $says[$sign] ?? $sign, $signs)),
+                    Said::just(['each' => array_map(fn (string $sign) => ['sign' => $sign], $signs)]),
                     $found['causes'][0]['id'] ?? '',
-                    $found['causes'][0]['name'] ?? '',
+                    isset($found['causes'][0]) ? Said::just(['fault' => $found['causes'][0]['id']]) : null,
                     $found['keep'],
                 ),
                 $note,

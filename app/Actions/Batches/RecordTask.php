@@ -11,6 +11,7 @@ use Kettle\Batch\Line\TaskLine;
 use Kettle\Diary\DiaryException;
 use Kettle\Diary\Step;
 use Kettle\Reason\RefusedException;
+use Kettle\Reason\Said;
 use Kettle\Time\Day;
 
 /** A step was done, skipped for a reason, or put off. */
@@ -25,6 +26,7 @@ final readonly class RecordTask
      * @param  string  $outcome done, skipped or later
      * @param  list<string>  $seen under the lid, or on the flame
      * @param  ?float  $warmH hours at warmth that a thermometer counted
+     * @param  ?Said  $against what was foretold, where it is switched on all the same
      *
      * @throws RefusedException when the step is not open, cannot be skipped, or wants amounts
      */
@@ -36,8 +38,17 @@ final readonly class RecordTask
         ?string $until,
         array $seen = [],
         ?float $warmH = null,
+        ?Said $against = null,
     ): LogEntry {
-        return $this->logbook->write($batch, function (Batch $batch) use ($key, $outcome, $reason, $until, $seen, $warmH): NewLine {
+        return $this->logbook->write($batch, function (Batch $batch) use (
+            $key,
+            $outcome,
+            $reason,
+            $until,
+            $seen,
+            $warmH,
+            $against,
+        ): NewLine {
             $progress = $this->records->progress($batch);
             $task = $key === self::NEXT_WARMING && $outcome === 'later' ? $progress->nextWarming() : $progress->open($key);
             $key = $task->key();
@@ -65,7 +76,7 @@ final readonly class RecordTask
                 $later = $to->format(DATE_ATOM);
             }
 
-            return new NewLine(new TaskLine($key, Outcome::from($outcome), $later, $seen, $warmH), $reason);
+            return new NewLine(new TaskLine($key, Outcome::from($outcome), $later, $seen, $warmH, $against), $reason);
         });
     }
 

@@ -11,6 +11,7 @@ use Illuminate\Support\Facades\DB;
 use Kettle\Batch\Line\Started;
 use Kettle\Caution\CautionException;
 use Kettle\Diary\Stage;
+use Kettle\Reason\Said;
 use Kettle\Recipe\Plan;
 use Kettle\Recipe\Planning;
 use Kettle\Recipe\WishException;
@@ -40,15 +41,14 @@ final readonly class StartBatch
         $plan = $this->planning->plan($wish, $kitchen);
         $read = $this->read($plan, $acknowledged);
         // Frozen as JSON would read back, so that what is used now and later is the same.
-        $document = json_decode(json_encode($this->planning->document($plan, $kitchen), JSON_THROW_ON_ERROR), true);
+        $document = json_decode(json_encode(Said::kept($this->planning->record($plan, $kitchen)), JSON_THROW_ON_ERROR), true);
         assert(is_array($document));
 
         return DB::transaction(function () use ($wish, $origin, $repeats, $plan, $document, $read): Batch {
             $batch = Batch::query()->create([
                 'code' => $this->nextCode(),
-                'name' => mb_substr($plan->name(), 0, 160),
-                'herb_name' => mb_substr($plan->wish->mix->name(), 0, 80),
-                'oils_name' => mb_substr($plan->wish->blend->name(), 0, 120),
+                'herbs' => $plan->wish->mix->said(),
+                'oils' => $plan->wish->blend->said(),
                 'origin' => $origin,
                 'wish' => WishReader::tidy($wish),
                 'plan' => $document,
@@ -71,7 +71,7 @@ final readonly class StartBatch
      * What must not pass silently: a stop is refused, and some cautions are read first.
      *
      * @param  list<string>  $acknowledged
-     * @return list<array{id: string, says: string}> those that were read, as they stood
+     * @return list<array{id: string, says: Said}> those that were read
      *
      * @throws WishException
      */
@@ -80,12 +80,12 @@ final readonly class StartBatch
         $read = [];
         foreach ($plan->notes as $note) {
             if ($note->rank === 'stop') {
-                throw WishException::from(new CautionException('stop', $note->says, 'purpose'));
+                throw WishException::from(new CautionException('stop', $this->kitchens->words()->of($note->says), 'purpose'));
             }
             if (in_array($note->id, $acknowledged, true)) {
                 $read[] = ['id' => $note->id, 'says' => $note->says];
             } elseif ($note->acknowledge) {
-                throw WishException::from(CautionException::unread($note->says));
+                throw WishException::from(CautionException::unread($this->kitchens->words()->of($note->says)));
             }
         }
 

@@ -8,6 +8,7 @@ use App\Models\BusyCalendar;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Kettle\Reason\Said;
 use Kettle\Time\Day;
 
 /** When nobody is at home: said, or read out of a calendar. The diary goes round it. */
@@ -42,7 +43,7 @@ final readonly class Absences
                 'from_at' => Carbon::instance($a)->utc(),
                 'to_at' => Carbon::instance($b)->utc(),
             ]);
-            ($this->follow)('because nobody is at home', $a, $b);
+            ($this->follow)(Said::of('moved.nobody-home'), $a, $b);
 
             return $absence;
         });
@@ -52,7 +53,7 @@ final readonly class Absences
     {
         DB::transaction(function () use ($absence): void {
             $absence->delete();
-            ($this->follow)('as somebody is at home after all', $absence->from_at, $absence->to_at);
+            ($this->follow)(Said::of('moved.somebody-home'), $absence->from_at, $absence->to_at);
         });
     }
 
@@ -83,7 +84,7 @@ final readonly class Absences
                     ),
                 );
             }
-            ($this->follow)('as the calendar says somebody is busy');
+            ($this->follow)(Said::of('moved.busy'));
 
             return $calendar;
         });
@@ -93,7 +94,7 @@ final readonly class Absences
     {
         DB::transaction(function () use ($calendar): void {
             $calendar->delete();
-            ($this->follow)('as that calendar no longer counts');
+            ($this->follow)(Said::of('moved.calendar-gone'));
         });
     }
 

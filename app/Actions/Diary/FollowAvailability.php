@@ -10,6 +10,7 @@ use App\Models\Batch;
 use App\Models\Task;
 use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
+use Kettle\Reason\Said;
 
 /** After somebody said when they are away, or are not: what is due then moves at once, heated or not. */
 final readonly class FollowAvailability
@@ -30,10 +31,10 @@ final readonly class FollowAvailability
     ) {}
 
     /**
-     * @param  string  $why told with each move
+     * @param  Said  $why told with each move
      * @param  ?\DateTimeInterface  $from,$to between which somebody is there, or is not, where it was otherwise; null for any time
      */
-    public function __invoke(string $why, ?\DateTimeInterface $from = null, ?\DateTimeInterface $to = null): void
+    public function __invoke(Said $why, ?\DateTimeInterface $from = null, ?\DateTimeInterface $to = null): void
     {
         $this->kitchens->forgetPresence();
         ($this->diary)($why);

@@ -2,6 +2,7 @@
 
 namespace App\Actions\Houses;
 
+use App\House\KitchenFactory;
 use App\Models\AlmanacNote;
 use App\Models\Batch;
 use App\Models\BottleSize;
@@ -15,13 +16,19 @@ use App\Models\Recipe;
 use App\Models\RecipeVersion;
 use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
+use Kettle\Recipe\Planning;
 
 /** Everything of the house as docs/formats/house.schema.json. */
 final readonly class ExportHouse
 {
     public const FORMAT = 'warm-kettle-house';
 
-    public function __construct(private CurrentHouse $current, private ExportStove $stove) {}
+    public function __construct(
+        private CurrentHouse $current,
+        private ExportStove $stove,
+        private Planning $planning,
+        private KitchenFactory $kitchens,
+    ) {}
 
     /** @return array<string, mixed> */
     public function __invoke(): array
@@ -132,7 +139,9 @@ final readonly class ExportHouse
             'repeats' => $batch->repeats,
             'label' => $batch->label,
             'wish' => (object) $batch->wish,
-            'plan' => $batch->plan->document,
+            'plan' => $this->planning->told($batch->plan->document, $this->kitchens->plain()),
+            // Sentences as they are kept, for a kettle that takes them in and says them again in its own words.
+            'kept' => ['herbs' => (object) $batch->herbs, 'oils' => (object) $batch->oils, 'plan' => (object) $batch->plan->document],
             'log' => array_values(
                 $batch->entries
                     ->map(
@@ -142,7 +151,8 @@ final readonly class ExportHouse
                             'by' => $entry->by,
                             'happened_at' => $this->moment($entry->happened_at),
                             'recorded_at' => $this->moment($entry->recorded_at),
-                            'data' => $entry->data,
+                            'data' => $this->kitchens->words()->tell($entry->data),
+                            ...$this->kitchens->words()->tell($entry->data) === $entry->data ? [] : ['kept' => (object) $entry->data],
                             'note' => $entry->note,
                             'corrects' => $entry->corrects,
                         ],
@@ -199,7 +209,8 @@ final readonly class ExportHouse
                         fn (LotCheck $check) => [
                             'id' => $check->uid,
                             'verdict' => $check->verdict,
-                            'says' => $check->says,
+                            'says' => $this->kitchens->words()->of($check->says),
+                            'kept' => $check->says?->toArray(),
                             'answers' => (object) $check->answers,
                             'by' => $check->by,
                             'happened_at' => $this->moment($check->happened_at),
@@ -222,7 +233,8 @@ final readonly class ExportHouse
                         fn (RecipeVersion $version) => [
                             'number' => $version->number,
                             'name' => $version->name,
-                            'says' => $version->says,
+                            'says' => $this->kitchens->words()->of($version->says),
+                            'kept' => $version->says?->toArray(),
                             'note' => $version->note,
                             'wish' => (object) $version->wish,
                             'by' => $version->by,

@@ -3,6 +3,7 @@
 namespace App\Actions\Houses;
 
 use App\Actions\Stove\TakeReadings;
+use App\House\KitchenFactory;
 use App\Models\Absence;
 use App\Models\Cooker;
 use App\Models\Photo;
@@ -11,10 +12,13 @@ use App\Models\StoveJar;
 use App\Models\StoveSession;
 use App\Models\WeatherDay;
 use Illuminate\Support\Carbon;
+use Kettle\Reason\Said;
 
 /** Cookers, what was warm in them, days away, weather and pictures, as docs/formats/house.schema.json. */
 final readonly class ExportStove
 {
+    public function __construct(private KitchenFactory $kitchens) {}
+
     /** Of a long log so many points go out, each the mean of its while. */
     private const READINGS = 1500;
 
@@ -144,7 +148,8 @@ final readonly class ExportStove
                     ->map(
                         fn (StoveEvent $event) => [
                             'kind' => $event->kind,
-                            'data' => (object) $event->data,
+                            'data' => (object) $this->told($event->data),
+                            ...$this->told($event->data) === $event->data ? [] : ['kept' => (object) $event->data],
                             'by' => $event->by,
                             'happened_at' => $this->moment($event->happened_at),
                         ],
@@ -153,6 +158,17 @@ final readonly class ExportStove
             ),
             'readings' => $readings,
         ];
+    }
+
+    /**
+     * @param  array<mixed>  $data
+     * @return array<mixed> in words
+     */
+    private function told(array $data): array
+    {
+        $herbs = $data['herb'] ?? null;
+
+        return $this->kitchens->words()->tell(is_array($herbs) ? ['herb' => Said::just($herbs)] + $data : $data);
     }
 
     private function moment(Carbon $moment): string

@@ -4,6 +4,7 @@ namespace App\Actions\Houses;
 
 use App\Actions\Batches\BatchProjector;
 use App\Actions\Stove\PlanDiary;
+use App\House\KitchenFactory;
 use App\Models\AlmanacNote;
 use App\Models\Batch;
 use App\Models\BottleSize;
@@ -23,6 +24,9 @@ use Kettle\Material\Blend;
 use Kettle\Material\Cupboard;
 use Kettle\Material\MaterialException;
 use Kettle\Material\Tables;
+use Kettle\Reason\Said;
+use Kettle\Recipe\PlanDocument;
+use Kettle\Recipe\Planning;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 
@@ -39,6 +43,8 @@ final readonly class ImportHouse
         private ImportStores $stores,
         private ImportStove $stove,
         private PlanDiary $diary,
+        private KitchenFactory $kitchens,
+        private Planning $planning,
     ) {}
 
     /** @throws ImportException */
@@ -55,6 +61,7 @@ final readonly class ImportHouse
          *     almanac?: list<array{kind: string, key: string, note: string, by: string}>} $house
          */
         $house = json_decode($json, true, 64);
+        $this->validateKept($document, $house);
 
         try {
             return $this->take($house);
@@ -91,7 +98,7 @@ final readonly class ImportHouse
                 $this->fold->refresh(Batch::query()->findOrFail($id));
             }
             $notes = $this->notes($house['almanac'] ?? []);
-            $batches + $entries > 0 && ($this->diary)('as a house was taken in');
+            $batches + $entries > 0 && ($this->diary)(Said::of('moved.house-taken-in'));
 
             return new Imported(
                 $batches,
@@ -117,6 +124,26 @@ final readonly class ImportHouse
                     ),
             );
         });
+    }
+
+    /**
+     * Plans that are kept as data must tell as a plan does.
+     *
+     * @param  object  $document as the file has it; the plans in it are told anew
+     * @param  array<string, mixed>  $house the same
+     */
+    private function validateKept(object $document, array $house): void
+    {
+        $kitchen = $this->kitchens->plain();
+        $any = false;
+        foreach ($house['batches'] as $i => $row) {
+            if (isset($row['kept'])) {
+                $told = $this->planning->told($row['kept']['plan'], $kitchen);
+                $document->batches[$i]->plan = json_decode(json_encode($told, JSON_THROW_ON_ERROR));
+                $any = true;
+            }
+        }
+        $any && $this->validate($document);
     }
 
     private function validate(object $document): void
@@ -221,19 +248,20 @@ final readonly class ImportHouse
     /** @param  array<string, mixed>  $row */
     private function addBatch(array $row): Batch
     {
-        $this->refuseUnknown($row);
+        $kept = $row['kept'] ?? [];
+        $this->refuseUnknown($row, $row['plan']);
+        isset($kept['plan']) && $this->refuseUnknown($row, $kept['plan']);
         $start = Carbon::parse((string) $row['start_at']);
 
         return Batch::query()
             ->create([
                 'uid' => $row['id'],
                 'code' => $row['code'],
-                'name' => $row['name'],
-                'herb_name' => $row['herb_name'],
-                'oils_name' => $row['oils_name'],
+                'herbs' => $kept['herbs'] ?? ['all' => [$row['herb_name']]],
+                'oils' => $kept['oils'] ?? ['all' => [$row['oils_name']]],
                 'origin' => $row['origin'],
                 'wish' => $row['wish'],
-                'plan' => $row['plan'],
+                'plan' => $kept['plan'] ?? PlanDocument::kept($row['plan']),
                 'repeats' => $row['repeats'],
                 'label' => $row['label'] ?? null,
                 'start_at' => $start,
@@ -271,14 +299,14 @@ final readonly class ImportHouse
      * A plan must be one the core can follow: a method and oils it knows.
      *
      * @param  array<string, mixed>  $row
+     * @param  array<mixed>  $plan as it is told, or kept
      */
-    private function refuseUnknown(array $row): void
+    private function refuseUnknown(array $row, array $plan): void
     {
         /**
          * @var array{method: array{id: string}, oils: list<array{id: string, share: float}>, figures: array<string,
          *     array<string, mixed>>} $plan
          */
-        $plan = $row['plan'];
         try {
             (new Methods($this->tables))->method($plan['method']['id']);
             $cupboard = new Cupboard($this->tables);
@@ -313,7 +341,7 @@ final readonly class ImportHouse
                     'user_id' => null,
                     'by' => $line['by'],
                     'kind' => $line['kind'],
-                    'data' => json_encode($line['data'], JSON_THROW_ON_ERROR),
+                    'data' => json_encode($line['kept'] ?? $line['data'], JSON_THROW_ON_ERROR),
                     'note' => $line['note'],
                     'corrects' => $line['corrects'],
                     'happened_at' => Carbon::parse((string) $line['happened_at']),

@@ -11,6 +11,7 @@ use App\Models\Recipe;
 use App\Models\RecipeVersion;
 use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
+use Kettle\Reason\Said;
 use Kettle\Stores\LotReader;
 
 /** The Stores and recipes of an exported house: what is here already, by id, stays; moves, checks and versions not here yet are added. */
@@ -73,7 +74,8 @@ final readonly class ImportStores
                 if (! in_array($version['number'], $known, true)) {
                     RecipeVersion::query()->create([
                         'recipe_id' => $recipe->id,
-                        ...array_intersect_key($version, array_flip(['number', 'name', 'says', 'note', 'wish', 'by'])),
+                        ...array_intersect_key($version, array_flip(['number', 'name', 'note', 'wish', 'by'])),
+                        'says' => Said::read($version['kept'] ?? $version['says']),
                         'made_at' => Carbon::parse((string) $version['made_at']),
                     ]);
                 }
@@ -130,7 +132,7 @@ final readonly class ImportStores
                 fn (array $check) => [
                     ...$common($check),
                     'verdict' => $check['verdict'],
-                    'says' => $check['says'],
+                    'says' => json_encode(Said::read($check['kept'] ?? $check['says'])?->toArray(), JSON_THROW_ON_ERROR),
                     'answers' => json_encode($check['answers'], JSON_THROW_ON_ERROR),
                 ],
                 $fresh($checks),

@@ -146,7 +146,7 @@ final readonly class ImportStove
                         'house_id' => $this->current->house()->id,
                         'stove_session_id' => $session->id,
                         'kind' => $event['kind'],
-                        'data' => json_encode($event['data'], JSON_THROW_ON_ERROR),
+                        'data' => json_encode($event['kept'] ?? $event['data'], JSON_THROW_ON_ERROR),
                         'by' => $event['by'],
                         'happened_at' => Carbon::parse((string) $event['happened_at']),
                     ],

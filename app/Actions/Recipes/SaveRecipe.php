@@ -10,6 +10,7 @@ use App\Models\RecipeVersion;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Kettle\Reason\Said;
 use Kettle\Recipe\Planning;
 use Kettle\Recipe\WishException;
 use Kettle\Share\RecipeException;
@@ -62,7 +63,7 @@ final readonly class SaveRecipe
 
     /**
      * @param  array<mixed>  $wish
-     * @return array{array<string, mixed>, string} the wish as it is kept, and what it makes
+     * @return array{array<string, mixed>, Said} the wish as it is kept, and what it makes
      */
     private function checked(string $name, array $wish): array
     {
@@ -72,11 +73,18 @@ final readonly class SaveRecipe
         $shared = RecipeFile::shared($wish);
         $plan = $this->planning->plan($shared, $this->kitchens->forWish($shared));
 
-        return [$shared, mb_substr($plan->name().', '.$plan->amounts->ratio->text().', '.$plan->wish->method->name, 0, 255)];
+        return [
+            $shared,
+            Said::of('recipe.makes', [
+                'name' => $plan->name(),
+                'ratio' => $plan->amounts->ratio->text(),
+                'method' => ['method' => $plan->wish->method->id],
+            ]),
+        ];
     }
 
     /** @param  array<string, mixed>  $wish */
-    private function version(Recipe $recipe, string $name, string $note, array $wish, string $says): void
+    private function version(Recipe $recipe, string $name, string $note, array $wish, Said $says): void
     {
         RecipeVersion::query()->create([
             'recipe_id' => $recipe->id,

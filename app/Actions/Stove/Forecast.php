@@ -7,6 +7,7 @@ use App\Models\Cooker;
 use Kettle\Ask\WarmthQuestions;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
+use Kettle\Reason\Said;
 use Kettle\Vessel\Cooker as CoreCooker;
 use Kettle\Warmth\Band;
 
@@ -43,13 +44,28 @@ final readonly class Forecast
 
     /**
      * @param  array<string, mixed>  $said
-     * @return list<string> what it comes to, in a line or two
+     * @return array<string, mixed> of what it comes to, what is told of it later
      */
-    public function says(array $said, Band $band): array
+    public static function keep(array $said): array
     {
+        return array_intersect_key($said, array_flip(['minutes_to_band', 'settles_c', 'water_lost_ml_per_h', 'passes_ceiling']));
+    }
+
+    /**
+     * @param  array<string, mixed>  $setUp
+     * @return list<string> what was foretold, in a line or two
+     */
+    public function kept(array $setUp, Band $band): array
+    {
+        $foretold = $setUp['foretold'] ?? null;
+        if (! is_array($foretold)) {
+            // As it stood, from before the figures were kept.
+            return array_map($this->kitchens->words()->of(...), is_array($setUp['says'] ?? null) ? array_values($setUp['says']) : []);
+        }
+
         return array_map(
             fn (array $line) => $line['label'].': '.$line['text'].($line['range'] === null ? '' : ' ('.$line['range'].')'),
-            $this->lines($said, $band),
+            $this->lines($foretold, $band),
         );
     }
 
@@ -113,15 +129,14 @@ final readonly class Forecast
     }
 
     /** Why a setting is not taken as it is; null where the ceiling is kept. */
-    public function stop(string $setting, float $settlesC, bool $passes, Band $band): ?string
+    public function stop(string $setting, float $settlesC, bool $passes, Band $band): ?Said
     {
         return $passes
-            ? sprintf(
-                '%s it is foretold to reach %s, over the ceiling of %s.',
-                ucfirst(CoreCooker::on($setting)),
-                $this->kitchens->plain()->warmth($settlesC),
-                $this->kitchens->plain()->warmth($band->ceiling),
-            )
+            ? Said::of('stove.over-ceiling', [
+                'on' => CoreCooker::on($setting),
+                'reaches' => ['C' => $settlesC],
+                'ceiling' => ['C' => $band->ceiling],
+            ])
             : null;
     }
 }

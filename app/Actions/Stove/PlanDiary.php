@@ -19,6 +19,7 @@ use Kettle\Diary\Reservation;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Timetable;
 use Kettle\Infusion\Method;
+use Kettle\Reason\Said;
 use Kettle\Time\Interval;
 use Kettle\Vessel\WaterBath;
 
@@ -39,8 +40,8 @@ final readonly class PlanDiary
 
     public function __construct(private KitchenFactory $kitchens, private Records $records, private BatchProjector $fold) {}
 
-    /** @param  string  $why told with each move, such as "because somebody is away" */
-    public function __invoke(string $why): void
+    /** @param  ?Said  $why told with each move: "because somebody is away" */
+    public function __invoke(?Said $why = null): void
     {
         DB::transaction(function () use ($why): void {
             $availability = $this->kitchens->availability();
@@ -91,7 +92,7 @@ final readonly class PlanDiary
 
         return new CookerJob(
             $batch->uid,
-            $batch->herb_name,
+            $batch->herbs,
             $method->id,
             $method->targetOrUsual(),
             $method->ceilingOrUsual(),
@@ -150,7 +151,7 @@ final readonly class PlanDiary
         );
     }
 
-    private function write(Batch $batch, ?Reservation $plan, string $why): void
+    private function write(Batch $batch, ?Reservation $plan, ?Said $why): void
     {
         // As they are read back: the order of keys in a column is the database's own.
         if ($plan?->toArray() == $batch->diary?->toArray()) {
@@ -169,7 +170,7 @@ final readonly class PlanDiary
                 'batch_id' => $batch->id,
                 'was_at' => Carbon::instance($was)->utc(),
                 'is_at' => Carbon::instance($is)->utc(),
-                'why' => mb_substr($why, 0, 160),
+                'why' => $why,
                 'moved_at' => Carbon::now(),
             ]);
             $oldest = DiaryMove::query()->orderByDesc('id')->skip(self::MOVES)->value('id');

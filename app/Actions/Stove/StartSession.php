@@ -99,7 +99,7 @@ final readonly class StartSession
             $instead = $this->forecast->instead($cooker, $setting, $setUp, $band, $hours, $pouredC);
             throw new CookerException(
                 'stop',
-                $stop.
+                $this->kitchens->words()->of($stop).
                     ' '.
                     ($instead === []
                         ? 'Switch it on and off by hand and stay by, or take another cooker'
@@ -108,7 +108,7 @@ final readonly class StartSession
                 'confirmed',
             );
         }
-        $setUp += ['poured_c' => $pouredC] + ['model' => $this->forecast->path($said), 'says' => $this->forecast->says($said, $band)];
+        $setUp += ['poured_c' => $pouredC] + ['model' => $this->forecast->path($said), 'foretold' => Forecast::keep($said)];
 
         return DB::transaction(function () use (
             $cooker,
@@ -170,17 +170,18 @@ final readonly class StartSession
                         $batch,
                         'warm_on'.($progress->warmed->nth() > 1 ? '-'.$progress->warmed->nth() : ''),
                         'done',
-                        $stop === null ? null : $stop.' Switched on all the same: '.trim($confirmed),
+                        $stop === null ? null : trim($confirmed),
                         null,
+                        against: $stop,
                     );
                 }
             }
             self::note(
                 $session,
                 'started',
-                ['setting' => $setting] + ($stop === null ? [] : ['stop' => $stop, 'confirmed' => trim($confirmed)]),
+                ['setting' => $setting] + ($stop === null ? [] : ['stop' => $stop->toArray(), 'confirmed' => trim($confirmed)]),
             );
-            $speed === 1 && ($this->diary)('');
+            $speed === 1 && ($this->diary)();
 
             return $session;
         });

@@ -15,6 +15,7 @@ use Kettle\Diary\DiaryException;
 use Kettle\Diary\Step;
 use Kettle\Measure\Kind;
 use Kettle\Reason\RefusedException;
+use Kettle\Reason\Said;
 use Kettle\Vessel\CookerException;
 
 /** What is done at a warm pot: switched, topped up, shaken, a jar taken out, ended. Each is a line of its logbook, and of the batches'. */
@@ -65,7 +66,7 @@ final readonly class Tend
             $session->setRawAttributes($locked->getAttributes(), true);
             $session->unsetRelations();
         });
-        $session->speed === 1 && ($this->diary)('as the cooker is free at another time');
+        $session->speed === 1 && ($this->diary)(Said::of('moved.cooker-free'));
     }
 
     private function pause(StoveSession $session): void
@@ -155,7 +156,7 @@ final readonly class Tend
         if ($stop !== null && $confirmed === '') {
             throw new CookerException(
                 'stop',
-                $stop.' Say why you set it so all the same, and that is kept; or leave it as it is.',
+                $this->kitchens->words()->of($stop).' Say why you set it so all the same, and that is kept; or leave it as it is.',
                 'confirmed',
             );
         }
@@ -163,7 +164,7 @@ final readonly class Tend
         StartSession::note(
             $session,
             'setting',
-            ['setting' => $name] + ($stop === null ? [] : ['stop' => $stop, 'confirmed' => $confirmed]),
+            ['setting' => $name] + ($stop === null ? [] : ['stop' => $stop->toArray(), 'confirmed' => $confirmed]),
         );
     }
 
@@ -179,7 +180,7 @@ final readonly class Tend
             $this->standing($session)->first(fn (StoveJar $jar) => $jar->batch->uid === $uid) ??
             throw (new DiaryException('not_open', 'That is not in this cooker.'))->about('with');
         $this->out($session, $jar);
-        StartSession::note($session, 'jar_out', ['batch' => $uid, 'herb' => $jar->batch->herb_name]);
+        StartSession::note($session, 'jar_out', ['batch' => $uid, 'herb' => $jar->batch->herbs]);
         if ($this->standing($session)->isEmpty()) {
             $this->over($session);
         }

@@ -16,6 +16,7 @@ use App\Responses\Stove\ProbeMade;
 use App\Responses\Stove\StovePage;
 use App\Responses\Stove\StoveView;
 use Illuminate\Support\Str;
+use Kettle\Reason\Said;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** The cookers and thermometers of the house. */
@@ -39,7 +40,7 @@ final class CookersController extends Controller
             'height' => $form->string('height')->toString(),
             'method' => $form->string('method')->toString(),
         ]);
-        ($this->diary)('as there is another cooker');
+        ($this->diary)(Said::of('moved.cooker-more'));
 
         return $this->page->page();
     }
@@ -49,7 +50,7 @@ final class CookersController extends Controller
     {
         $found = Cooker::query()->where('uid', $cooker)->first() ?? throw new NotFoundHttpException();
         $this->cookers->remove($found);
-        ($this->diary)(mb_substr("as {$found->called} is off the list", 0, 120));
+        ($this->diary)(Said::of('moved.cooker-gone', ['cooker' => $found->called]));
 
         return $this->page->page();
     }

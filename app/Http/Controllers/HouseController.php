@@ -24,6 +24,7 @@ use Kettle\Diary\Availability;
 use Kettle\Diary\DiaryException;
 use Kettle\Measure\Kind;
 use Kettle\Reason\RefusedException;
+use Kettle\Reason\Said;
 use Kettle\Vessel\Jar as CoreJar;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
@@ -59,7 +60,7 @@ final class HouseController extends Controller
             ->where('version', $form->integer('version'))
             ->update([...$this->settings($form), 'version' => $form->integer('version') + 1]);
         $house->refresh();
-        $changed === 0 || ($this->follow)('as the hours of the house were changed');
+        $changed === 0 || ($this->follow)(Said::of('moved.hours-changed'));
         if ($changed === 0) {
             throw new Clash(
                 'Somebody changed the house’s settings meanwhile. What stands now is shown; enter yours again where it differs.',

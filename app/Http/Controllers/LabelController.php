@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Actions\Clash;
+use App\House\KitchenFactory;
 use App\Http\Requests;
 use App\Labels\CardSheet;
 use App\Labels\LabelLayout;
@@ -20,6 +21,7 @@ use Illuminate\Http\Response;
 use Kettle\Diary\DiaryException;
 use Kettle\Material\Tables;
 use Kettle\Recipe\KitchenCard;
+use Kettle\Recipe\Planning;
 
 /** Tags, labels and their codes. The code opens the batch at the address this was asked from. */
 final class LabelController extends Controller
@@ -31,6 +33,8 @@ final class LabelController extends Controller
         private readonly LabelSheet $sheet,
         private readonly LabelPresenter $words,
         private readonly Tables $tables,
+        private readonly KitchenFactory $kitchens,
+        private readonly Planning $planning,
     ) {}
 
     #[Operation('A batch’s label: sheet, fields, what it says and what it lacks')]
@@ -117,7 +121,7 @@ final class LabelController extends Controller
 
     private function cardOf(Batch $batch): CardView
     {
-        return CardView::of(KitchenCard::of($batch->plan->document), $batch->code);
+        return CardView::of(KitchenCard::of($this->planning->told($batch->plan->document, $this->kitchens->plain())), $batch->code);
     }
 
     #[Operation('The 2D code that opens the batch', gives: 'image/svg+xml')]

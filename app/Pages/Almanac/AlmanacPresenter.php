@@ -190,7 +190,7 @@ final readonly class AlmanacPresenter
                 ),
             ),
             'own' => [
-                ...$this->made(fn (Builder $batches) => $batches->where('herb_name', 'like', '%'.addcslashes($herb->name, '%_\\').'%')),
+                ...$this->made(fn (Builder $batches) => $batches->whereJsonContains('herbs->all', $herb->said())),
                 ...$this->kept(LotKind::Herb, $herb->id),
                 ...$this->learned($herb->form),
                 new AlmanacLink('Plan with it', 'bench?herb='.$herb->id),
@@ -229,7 +229,7 @@ final readonly class AlmanacPresenter
                 ]),
             ),
             'own' => [
-                ...$this->made(fn (Builder $batches) => $batches->where('oils_name', 'like', '%'.addcslashes($oil->name, '%_\\').'%')),
+                ...$this->made(fn (Builder $batches) => $batches->whereJsonContains('oils->all', $oil->said())),
                 ...$this->kept(LotKind::Carrier, $oil->id),
             ],
         ];
@@ -274,7 +274,7 @@ final readonly class AlmanacPresenter
                 ...$method->tending->handling,
                 ...array_map(fn (string $risk) => 'It may go wrong: '.lcfirst($risk), $method->risks),
             ],
-            'own' => $this->made(fn (Builder $batches) => $batches->where('shelf->method', $method->name)),
+            'own' => $this->made(fn (Builder $batches) => $batches->where('shelf->method', $method->id)),
         ];
     }
 

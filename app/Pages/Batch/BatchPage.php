@@ -2,6 +2,7 @@
 
 namespace App\Pages\Batch;
 
+use App\House\KitchenFactory;
 use App\House\Times;
 use App\Labels\LabelSheet;
 use App\Models\Batch;
@@ -20,6 +21,7 @@ use App\Responses\Batch\TraceLine;
 use Kettle\Diary\Stage;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
+use Kettle\Recipe\Planning;
 
 /** Everything of one batch for its page and for the press. */
 final readonly class BatchPage
@@ -38,6 +40,8 @@ final readonly class BatchPage
         private StoresPresenter $stores,
         private LabelPresenter $label,
         private Times $times,
+        private KitchenFactory $kitchens,
+        private Planning $planning,
     ) {}
 
     public function of(Batch $batch): BatchView
@@ -60,7 +64,7 @@ final readonly class BatchPage
             best_before: $this->times->date($batch->best_before),
             repeats: $batch->repeats,
             jar: $this->words->jar($batch),
-            plan: $batch->plan->document,
+            plan: $this->planning->told($batch->plan->document, $this->kitchens->plain()),
             wish: $batch->wish,
             tasks: array_values($tasks->map(fn (Task $task) => $this->taskWords->view($task, $batch))->all()),
             entries: array_values($entries->map(fn (LogEntry $entry) => $this->entryWords->view($entry, $corrected))->all()),

@@ -3,6 +3,7 @@
 namespace App\Pages\Batch;
 
 use App\Actions\Batches\Records;
+use App\House\KitchenFactory;
 use App\House\Times;
 use App\Models\Batch;
 use App\Responses\Shelf\ShelfJar;
@@ -20,9 +21,8 @@ final readonly class BatchPresenter
         'house_id',
         'uid',
         'code',
-        'name',
-        'herb_name',
-        'oils_name',
+        'herbs',
+        'oils',
         'stage',
         'shelf',
         'start_at',
@@ -36,7 +36,7 @@ final readonly class BatchPresenter
         'version',
     ];
 
-    public function __construct(private Times $times, private Records $records) {}
+    public function __construct(private Times $times, private Records $records, private KitchenFactory $kitchens) {}
 
     public function jar(Batch $batch): ShelfJar
     {
@@ -59,7 +59,7 @@ final readonly class BatchPresenter
             days: $this->days($batch, $late),
             alert: $this->alert($batch, $late),
             colours: $shelf->colours,
-            seen: $shelf->seen,
+            seen: $shelf->seen === '' ? '' : 'herb stood out at the last look',
         );
     }
 
@@ -108,21 +108,23 @@ final readonly class BatchPresenter
             };
         }
         if ($shelf->heated) {
+            $method = $this->kitchens->words()->thing(['method' => $shelf->method]);
+
             return match (true) {
-                $shelf->warmNow => "{$shelf->method}, warm now",
+                $shelf->warmNow => "{$method}, warm now",
                 $shelf->hadH > 0 => sprintf(
                     '%s, %s of %s had',
-                    $shelf->method,
+                    $method,
                     AmountWriter::span($shelf->hadH),
                     AmountWriter::span($shelf->hours),
                 ),
-                default => sprintf('%s, %s of warmth', $shelf->method, AmountWriter::span($shelf->hours)),
+                default => sprintf('%s, %s of warmth', $method, AmountWriter::span($shelf->hours)),
             };
         }
 
         return sprintf(
             '%s, day %d of %d',
-            str_starts_with($shelf->method, 'cold') ? 'cold' : $shelf->method,
+            $this->kitchens->words()->thing(['method_short' => $shelf->method]),
             $late->daysOnHerb(),
             $late->daysPlanned(),
         );

@@ -4,6 +4,7 @@ namespace App\Pages\Batch;
 
 use App\Actions\Batches\BatchCautions;
 use App\Actions\Batches\Records;
+use App\House\KitchenFactory;
 use App\House\Times;
 use App\Models\Batch;
 use App\Responses\Batch\CautionView;
@@ -20,6 +21,7 @@ final readonly class CautionPresenter
         private Records $records,
         private BatchCautions $batches,
         private Times $times,
+        private KitchenFactory $kitchens,
     ) {}
 
     /**
@@ -41,11 +43,12 @@ final readonly class CautionPresenter
     public function short(Batch $batch, bool $must): array
     {
         $facts = $this->batches->facts($batch);
+        $words = $this->kitchens->words();
 
         return array_values(
             array_filter(
                 array_map(
-                    fn (Caution $rule) => $rule->labelMust === $must ? $rule->label($facts) : '',
+                    fn (Caution $rule) => $rule->labelMust === $must ? $words->of($rule->label($facts)) : '',
                     $this->planning->rules()->holding($facts, 'label'),
                 ),
             ),
@@ -57,7 +60,18 @@ final readonly class CautionPresenter
     {
         $told = $this->planning->rules()->told($rule, $facts);
 
-        return new CautionView($told->id, $told->rank, $rule->places, $told->says, $told->why, $told->source, $told->acknowledge, $read);
+        $words = $this->kitchens->words();
+
+        return new CautionView(
+            $told->id,
+            $told->rank,
+            $rule->places,
+            $words->of($told->says),
+            $words->of($told->why),
+            $words->of($told->source),
+            $told->acknowledge,
+            $read,
+        );
     }
 
     /** @return array<string, string> "K. Keeper, Tue 24 Nov, 10:10" by caution id */

@@ -2,6 +2,7 @@
 
 namespace App\Pages\Batch;
 
+use App\House\KitchenFactory;
 use App\House\Times;
 use App\Models\LogEntry;
 use App\Responses\Batch\EntryView;
@@ -39,7 +40,7 @@ final readonly class EntryPresenter
         'colour_turned' => 'the colour had turned',
     ];
 
-    public function __construct(private Times $times) {}
+    public function __construct(private Times $times, private KitchenFactory $kitchens) {}
 
     /** @param  array<string, true>  $corrected uids of entries that a later one corrects or strikes out */
     public function view(LogEntry $entry, array $corrected): EntryView
@@ -63,12 +64,15 @@ final readonly class EntryPresenter
 
     private function title(LogEntry $entry, Line $line): string
     {
+        $words = $this->kitchens->words();
         $ml = fn (?float $ml): string => $ml === null ? '' : AmountWriter::plain($ml, Kind::Volume);
 
         return match (true) {
-            $line instanceof Started => 'Planned. '.$line->sentence,
-            $line instanceof TaskLine => $this->task($line).$this->seen($line),
-            $line instanceof Strained => 'Strained: '.$ml($line->ml).' ('.$line->typed.'). '.$line->says,
+            $line instanceof Started => 'Planned. '.$words->of($line->sentence),
+            $line instanceof TaskLine => $this->task($line).
+                $this->seen($line).
+                ($line->against === null ? '' : '. '.$words->of($line->against).' Switched on all the same'),
+            $line instanceof Strained => 'Strained: '.$ml($line->ml).' ('.$line->typed.'). '.$words->of($line->says),
             $line instanceof Bottled => 'Bottled: '.
                 implode(', ', array_map(fn (FilledSize $size) => $size->count.' × '.$size->called, $line->bottles)).
                 '; '.
@@ -88,11 +92,22 @@ final readonly class EntryPresenter
                 ['given' => ' given away', 'thrown' => ' thrown away'][$line->how] ?? ' used',
                 $line->to === '' ? '' : ', '.$line->to,
             ),
-            $line instanceof Checked => 'Smelled and held to the light. '.$line->says.($line->closes() ? ' The batch is closed.' : ''),
-            $line instanceof PutAway => 'Kept otherwise: '.implode(', ', array_filter($line->as)),
-            $line instanceof PurposeChanged => 'Now for '.$line->to,
-            $line instanceof FaultNoted => 'Seen: '.$line->seen.'. Most likely '.$line->name,
-            $line instanceof Acknowledged => 'Read: '.implode(' ', array_column($line->cautions, 'says')),
+            $line instanceof Checked => 'Smelled and held to the light. '.
+                $words->of($line->says).
+                ($line->closes() ? ' The batch is closed.' : ''),
+            $line instanceof PutAway => 'Kept otherwise: '.
+                implode(
+                    ', ',
+                    array_map(
+                        fn (string $what, string $to) => $words->thing(['kept' => [$what, $to]]),
+                        array_keys(array_filter($line->as)),
+                        array_filter($line->as),
+                    ),
+                ),
+            $line instanceof PurposeChanged => 'Now for '.$words->thing(['purpose' => $line->to]),
+            $line instanceof FaultNoted => 'Seen: '.$words->of($line->seen).'. Most likely '.$words->of($line->name),
+            $line instanceof Acknowledged => 'Read: '.
+                implode(' ', array_map(fn (array $read) => $words->of($read['says']), $line->cautions)),
             $line instanceof ScentLook => 'Smelled: '.$line->score.' of 10',
             $line instanceof ColourLook => ($line->plain ? 'Looked at the plain oil' : 'Looked at its colour').', by '.$line->how,
             $line instanceof Discarded => 'Discarded',

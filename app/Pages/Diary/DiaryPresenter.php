@@ -52,7 +52,7 @@ final readonly class DiaryPresenter
             ->whereNotNull('diary')
             ->orderBy('id')
             ->limit(self::BATCHES)
-            ->get(['id', 'uid', 'herb_name', 'diary', 'version', 'house_id']);
+            ->get(['id', 'uid', 'herbs', 'diary', 'version', 'house_id']);
         $running = Task::query()
             ->where('step', Step::WarmOff)
             ->where('open', true)
@@ -82,7 +82,7 @@ final readonly class DiaryPresenter
             days: $days,
             moves: array_values(
                 DiaryMove::query()
-                    ->with('batch:id,uid,herb_name,house_id')
+                    ->with('batch:id,uid,herbs,house_id')
                     ->orderByDesc('id')
                     ->limit(12)
                     ->get()
@@ -92,7 +92,7 @@ final readonly class DiaryPresenter
                             $move->batch->herb_name,
                             $this->moment($move->was_at),
                             $this->moment($move->is_at),
-                            $move->why,
+                            $this->kitchens->words()->of($move->why),
                         ),
                     )
                     ->all(),
@@ -101,7 +101,13 @@ final readonly class DiaryPresenter
                 ...$this->coldOnes($availability),
                 ...$batches
                     ->filter(fn (Batch $batch) => $batch->diary?->says !== null)
-                    ->map(fn (Batch $batch) => new DiaryTrouble($batch->uid, $batch->herb_name, (string) $batch->diary?->says))
+                    ->map(
+                        fn (Batch $batch) => new DiaryTrouble(
+                            $batch->uid,
+                            $batch->herb_name,
+                            $this->kitchens->words()->of($batch->diary?->says),
+                        ),
+                    )
                     ->all(),
             ]),
             absences: array_values(

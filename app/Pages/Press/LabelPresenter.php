@@ -2,6 +2,7 @@
 
 namespace App\Pages\Press;
 
+use App\House\KitchenFactory;
 use App\House\Times;
 use App\Labels\LabelException;
 use App\Labels\LabelLayout;
@@ -73,6 +74,7 @@ final readonly class LabelPresenter
         private CautionPresenter $cautions,
         private Planning $planning,
         private Tables $tables,
+        private KitchenFactory $kitchens,
     ) {}
 
     /** @return list<LabelLine> what stands on the label, as it was set */
@@ -173,7 +175,7 @@ final readonly class LabelPresenter
     /** @return array<string, string> by field */
     private function texts(Batch $batch): array
     {
-        $plan = $batch->plan;
+        $plan = $batch->plan->told($this->kitchens->words());
         $oils = $plan->oils;
         $inci = self::set($batch, 'names', 'cook') === 'inci';
         $grams = $plan->grams();

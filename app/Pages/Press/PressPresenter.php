@@ -72,7 +72,7 @@ final readonly class PressPresenter
             strained: $ml === null ? null : $plain($ml),
             typed: $strained?->typed,
             verdict: $strained?->verdict,
-            says: $strained?->says,
+            says: $strained === null ? null : $this->kitchens->words()->of($strained->says),
             way: $way,
             filter: $straining->filter($way),
             steps: array_map(fn (array $step) => new StrainStep($step['id'], $step['says'], $step['why']), $straining->steps($way)),

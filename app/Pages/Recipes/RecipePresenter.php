@@ -2,6 +2,7 @@
 
 namespace App\Pages\Recipes;
 
+use App\House\KitchenFactory;
 use App\House\Times;
 use App\Models\Recipe;
 use App\Models\RecipeVersion;
@@ -20,7 +21,7 @@ final readonly class RecipePresenter
 
     private const VERSIONS = 50;
 
-    public function __construct(private Times $times) {}
+    public function __construct(private Times $times, private KitchenFactory $kitchens) {}
 
     /** @param  string  $asked part of a name; empty for all */
     public function list(string $asked): RecipeList
@@ -39,7 +40,7 @@ final readonly class RecipePresenter
                 fn (Recipe $recipe) => new RecipeLine(
                     $recipe->uid,
                     $recipe->name,
-                    $recipe->newest->says,
+                    $this->kitchens->words()->of($recipe->newest->says),
                     $recipe->version,
                     $this->times->date($recipe->newest->made_at),
                 ),

@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Pagination\Cursor;
 use Illuminate\Support\Carbon;
 use Kettle\Diary\Stage;
+use Kettle\Material\Cupboard;
 
 /** Every jar, a page of each board at a time; what wants the press; and what the find box finds. */
 final readonly class ShelfPage
@@ -31,7 +32,12 @@ final readonly class ShelfPage
         'bottled' => ['Bottled, and keeping', [Stage::Bottled], 'best_before'],
     ];
 
-    public function __construct(private BatchPresenter $words, private StoresPresenter $stores, private AlmanacPresenter $almanac) {}
+    public function __construct(
+        private BatchPresenter $words,
+        private StoresPresenter $stores,
+        private AlmanacPresenter $almanac,
+        private Cupboard $cupboard,
+    ) {}
 
     /**
      * @param  string  $part one board only; empty for all of them
@@ -66,7 +72,7 @@ final readonly class ShelfPage
         $like = addcslashes($typed, '%_\\').'%';
         $batches = Batch::query()
             ->select(BatchPresenter::COLUMNS)
-            ->where(fn (Builder $q) => $q->where('code', 'like', $like)->orWhere('name', 'like', '%'.$like))
+            ->where(fn (Builder $q) => $this->called($q, $typed)->orWhere('code', 'like', $like))
             ->orderByDesc('id')
             ->limit(8)
             ->get();
@@ -118,6 +124,33 @@ final readonly class ShelfPage
         }
 
         return new FoundList(array_values($found));
+    }
+
+    /**
+     * Batches of what is called so: every word of it in the name of a herb or an oil of the batch. What the tables call
+     * things is looked up there, for a batch has their ids; what somebody called otherwise is in it as they called it.
+     *
+     * @param  Builder<Batch>  $batches
+     * @return Builder<Batch>
+     */
+    private function called(Builder $batches, string $typed): Builder
+    {
+        $words = preg_split('/[\s,]+/u', $typed) ?: [];
+        foreach (array_filter($words, fn (string $word) => mb_strlen($word) > 2) ?: [$typed] as $word) {
+            $ids = $this->cupboard->idsCalled($word);
+            $batches->where(function (Builder $q) use ($word, $ids): void {
+                foreach (['herbs' => $ids['herb'], 'oils' => $ids['oil']] as $column => $among) {
+                    $q->orWhereRaw("JSON_SEARCH(LOWER({$column}), 'one', ?, NULL, '$.all[*]') IS NOT NULL", [
+                        '%'.addcslashes($word, '%_\\').'%',
+                    ]);
+                    foreach ($among as $id) {
+                        $q->orWhere($column, 'like', '%"'.$id.'"%');
+                    }
+                }
+            });
+        }
+
+        return $batches;
     }
 
     /** @param  array<array-key, mixed>  $counts jars by stage */

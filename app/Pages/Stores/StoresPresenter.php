@@ -60,7 +60,7 @@ final readonly class StoresPresenter
             food_grade: $lot->food_grade,
             allergens: $lot->allergens,
             condition: $condition->is,
-            why: $condition->reasons,
+            why: array_map($this->kitchens->words()->of(...), $condition->reasons),
             left: (float) $lot->left,
             share_left: (float) $lot->got > 0 ? max(0.0, min(1.0, round((float) $lot->left / (float) $lot->got, 3))) : 0.0,
             version: $lot->version,
@@ -71,7 +71,7 @@ final readonly class StoresPresenter
     {
         $moves = $lot
             ->moves()
-            ->with(['batch' => fn ($query) => $query->select(['id', 'house_id', 'uid', 'code', 'name'])])
+            ->with(['batch' => fn ($query) => $query->select(['id', 'house_id', 'uid', 'code', 'herbs', 'oils'])])
             ->orderByDesc('id')
             ->limit(self::HISTORY)
             ->get();
@@ -86,7 +86,7 @@ final readonly class StoresPresenter
                     ->map(
                         fn (LotCheck $check) => new CheckView(
                             $check->verdict,
-                            $check->says,
+                            $this->kitchens->words()->of($check->says),
                             $this->times->logged($check->happened_at),
                             $check->by,
                         ),
@@ -129,7 +129,7 @@ final readonly class StoresPresenter
         ) {
             $condition = Condition::of($lot->core($kitchen->now->getTimezone()), $kitchen->today(), $this->planning->cupboard());
             if ($condition->is !== Condition::SOUND) {
-                $tasks[] = new StoreTask($lot->uid, $lot->called, $condition->is, $condition->reasons[0]);
+                $tasks[] = new StoreTask($lot->uid, $lot->called, $condition->is, $this->kitchens->words()->of($condition->reasons[0]));
             }
         }
         // A lot that is nearly empty is no concern while there is more of the same.

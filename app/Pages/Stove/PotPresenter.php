@@ -2,6 +2,7 @@
 
 namespace App\Pages\Stove;
 
+use App\Actions\Stove\Forecast;
 use App\Actions\Stove\SetUp;
 use App\Actions\Stove\TakeReadings;
 use App\Actions\Stove\Tend;
@@ -56,6 +57,7 @@ final class PotPresenter
         private readonly SetUp $setUp,
         private readonly Times $times,
         private readonly CookerPresenter $cookers,
+        private readonly Forecast $forecast,
     ) {}
 
     public function card(StoveSession $session): StoveCard
@@ -102,7 +104,7 @@ final class PotPresenter
             title: $this->title($session),
             cooker: $session->cooker?->uid,
             setting: $session->setting,
-            setting_text: Cooker::on($session->setting),
+            setting_text: $this->kitchens->words()->of(Cooker::on($session->setting)),
             settings: $this->settings($session),
             trial: $session->speed > 1,
             speed: $session->speed,
@@ -123,7 +125,7 @@ final class PotPresenter
                 ? $this->shakeText($session, $every)
                 : null,
             over_text: $this->readings->overCeiling($session),
-            model_text: array_values(array_filter(is_array($session->set_up['says'] ?? null) ? $session->set_up['says'] : [], 'is_string')),
+            model_text: $this->forecast->kept($session->set_up, $session->core()),
             done: array_values(
                 $session
                     ->events()
@@ -216,7 +218,9 @@ final class PotPresenter
     private function state(StoveSession $session): string
     {
         return match ($session->state) {
-            StoveSession::ON => Cooker::on($session->setting).' since '.$this->times->clock($session->switched_at),
+            StoveSession::ON => $this->kitchens->words()->of(Cooker::on($session->setting)).
+                ' since '.
+                $this->times->clock($session->switched_at),
             StoveSession::PAUSED => 'off since '.$this->times->clock($session->switched_at),
             default => 'ended '.$this->times->due($session->ended_at ?? $session->switched_at),
         };
@@ -456,7 +460,7 @@ final class PotPresenter
             'setting' => 'Switched to '.$text('setting'),
             'lid_on' => 'Lid on',
             'lid_off' => 'Lid off',
-            'jar_out' => 'Taken out: '.$text('herb'),
+            'jar_out' => 'Taken out: '.$this->kitchens->words()->thing($event->data['herb'] ?? ''),
             'learned' => 'The pot was learned from this',
             default => 'All out, ended',
         };

@@ -209,7 +209,7 @@ final readonly class StovePresenter
             $next === null ? '' : $this->times->due($next),
             $batch->stage === Stage::Steeping,
             $batch->diary?->cooker,
-            $batch->diary?->says,
+            $this->kitchens->words()->of($batch->diary?->says) ?: null,
             array_map(fn (string $school) => new Choice($school, WaterBath::DEPTHS[$school]), $this->setUp->depths([$batch])),
             // Glass that hangs in its water goes in while everything is cold.
             $routine->method->warming->water === 'rim' ? 'hand-hot' : 'cold',

@@ -23,6 +23,6 @@ final readonly class Acknowledged extends ReadCautions
 
     public function data(): array
     {
-        return ['cautions' => $this->cautions];
+        return $this->kept();
     }
 }

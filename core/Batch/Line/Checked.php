@@ -7,6 +7,7 @@ namespace Kettle\Batch\Line;
 use Kettle\Batch\Stored;
 use Kettle\Diary\Event;
 use Kettle\Diary\Step;
+use Kettle\Reason\Said;
 use Kettle\Stores\Condition;
 
 /** Bottles smelled and held to the light. */
@@ -18,11 +19,11 @@ final readonly class Checked extends Line
      * @param  string  $verdict of Stores' LotCheck
      * @param  array<string, string>  $answers by question
      */
-    public function __construct(public string $verdict, public string $says, public array $answers) {}
+    public function __construct(public string $verdict, public ?Said $says, public array $answers) {}
 
     public static function of(Stored $data): self
     {
-        return new self($data->text('verdict'), $data->text('says'), $data->words('answers'));
+        return new self($data->text('verdict'), $data->said('says'), $data->words('answers'));
     }
 
     public function kind(): string
@@ -32,7 +33,7 @@ final readonly class Checked extends Line
 
     public function data(): array
     {
-        return ['verdict' => $this->verdict, 'says' => $this->says, 'answers' => $this->answers];
+        return ['verdict' => $this->verdict, 'says' => $this->says?->toArray(), 'answers' => $this->answers];
     }
 
     /** Whether it did not pass, which closes the batch. */

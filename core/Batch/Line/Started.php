@@ -5,21 +5,22 @@ declare(strict_types=1);
 namespace Kettle\Batch\Line;
 
 use Kettle\Batch\Stored;
+use Kettle\Reason\Said;
 
 /** Planned: its beginning, which is not undone. */
 final readonly class Started extends ReadCautions
 {
     public const KIND = 'started';
 
-    /** @param  list<array{id: string, says: string}>  $cautions that were read before it was begun */
-    public function __construct(public string $sentence, array $cautions = [])
+    /** @param  list<array{id: string, says: ?Said}>  $cautions that were read before it was begun */
+    public function __construct(public ?Said $sentence, array $cautions = [])
     {
         parent::__construct($cautions);
     }
 
     public static function of(Stored $data): self
     {
-        return new self($data->text('sentence'), self::cautions($data));
+        return new self($data->said('sentence'), self::cautions($data));
     }
 
     public function kind(): string
@@ -29,7 +30,7 @@ final readonly class Started extends ReadCautions
 
     public function data(): array
     {
-        return ['sentence' => $this->sentence] + ($this->cautions === [] ? [] : ['cautions' => $this->cautions]);
+        return ['sentence' => $this->sentence?->toArray()] + $this->kept();
     }
 
     public function movesTheDiary(): bool

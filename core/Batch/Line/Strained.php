@@ -7,6 +7,7 @@ namespace Kettle\Batch\Line;
 use Kettle\Batch\Stored;
 use Kettle\Diary\Event;
 use Kettle\Diary\Step;
+use Kettle\Reason\Said;
 
 /** What came out of the cloth, and how. */
 final readonly class Strained extends Line
@@ -29,7 +30,7 @@ final readonly class Strained extends Line
         public string $typed,
         public ?float $ml,
         public string $verdict,
-        public string $says,
+        public ?Said $says,
         public ?float $uptakeMlPerG,
         public ?string $way,
         public bool $weighed,
@@ -46,7 +47,7 @@ final readonly class Strained extends Line
             $data->text('typed'),
             $data->numberOrNull('ml'),
             $data->text('verdict'),
-            $data->text('says'),
+            $data->said('says'),
             $data->numberOrNull('uptake_ml_per_g'),
             $data->textOrNull('way'),
             $data->flag('weighed'),
@@ -69,7 +70,7 @@ final readonly class Strained extends Line
             'typed' => $this->typed,
             'ml' => $this->ml,
             'verdict' => $this->verdict,
-            'says' => $this->says,
+            'says' => $this->says?->toArray(),
             'uptake_ml_per_g' => $this->uptakeMlPerG,
             'way' => $this->way,
             'weighed' => $this->weighed,

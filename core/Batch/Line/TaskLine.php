@@ -8,6 +8,7 @@ use Kettle\Batch\Stored;
 use Kettle\Diary\Event;
 use Kettle\Diary\Step;
 use Kettle\Infusion\Method;
+use Kettle\Reason\Said;
 
 /** A step done, skipped, or put off. */
 final readonly class TaskLine extends Line
@@ -24,6 +25,7 @@ final readonly class TaskLine extends Line
      * @param  string  $until a moment, ISO 8601, where it was put off
      * @param  list<string>  $seen under the lid, or on the flame (Method::SIGNS)
      * @param  ?float  $warmH hours at warmth that a thermometer counted
+     * @param  ?Said  $against what was foretold, where it was switched on all the same
      */
     public function __construct(
         public string $task,
@@ -31,6 +33,7 @@ final readonly class TaskLine extends Line
         public string $until = '',
         public array $seen = [],
         public ?float $warmH = null,
+        public ?Said $against = null,
     ) {}
 
     public static function of(Stored $data): self
@@ -41,6 +44,7 @@ final readonly class TaskLine extends Line
             $data->text('until'),
             $data->texts('seen'),
             $data->numberOrNull('warm_h'),
+            $data->said('against'),
         );
     }
 
@@ -56,6 +60,7 @@ final readonly class TaskLine extends Line
             'outcome' => $this->outcome->value,
             ...$this->seen === [] ? [] : ['seen' => $this->seen],
             ...$this->warmH === null ? [] : ['warm_h' => $this->warmH],
+            ...$this->against === null ? [] : ['against' => $this->against->toArray()],
             ...$this->until === '' ? [] : ['until' => $this->until],
         ];
     }
