@@ -55,7 +55,7 @@ final readonly class StoresPresenter
             price_text: $lot->price === null ? null : $kitchen->money((float) $lot->price),
             got: $this->got($lot),
             got_on: $lot->got_on?->format('Y-m-d'),
-            opened_on: $lot->opened_on?->format('Y-m-d'),
+            opened_on: $lot->opened_on === null ? null : $this->times->date($lot->opened_on),
             best_before: $lot->best_before === null ? null : $this->times->date($lot->best_before),
             food_grade: $lot->food_grade,
             allergens: $lot->allergens,
