@@ -37,7 +37,7 @@ function cautionFacts(string $line): Facts
     $wet = array_filter($herbs, fn (array $herb) => $herb['state']->isWet()) !== [];
     $lots = array_filter(explode(',', $said['lots']), fn (string $lot) => ! in_array($lot, ['', 'part'], true));
 
-    $method = (new Methods(Tables::shipped()))->method($said['by']);
+    $method = Methods::of(Tables::shipped())->method($said['by']);
 
     return Facts::of(
         $said['for'],
@@ -68,7 +68,7 @@ function cautionFacts(string $line): Facts
 /** The ids that hold at a place, in their order: "botulism dry". */
 function cautionsAt(string $line, string $place): string
 {
-    $holding = (new Cautions(Tables::shipped()))->holding(cautionFacts($line), $place);
+    $holding = Cautions::of(Tables::shipped())->holding(cautionFacts($line), $place);
 
     return implode(' ', array_map(fn (Caution $rule) => $rule->id, $holding));
 }

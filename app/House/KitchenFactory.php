@@ -66,7 +66,8 @@ final class KitchenFactory
         $user = Auth::user();
         $key = json_encode([$house->id, $house->measures, $house->currency, $user instanceof User ? $user->prefs : null]);
         if ($this->words === null || $this->words[0] !== $key) {
-            $this->words = [$key, $this->plain()->words()];
+            // When somebody is at home says nothing in words, and is not asked for.
+            $this->words = [$key, $this->kitchen([], waking: Availability::between($house->wake, $house->bed))->words()];
         }
 
         return $this->words[1];
@@ -201,14 +202,14 @@ final class KitchenFactory
      * @param  list<\Kettle\Stores\Lot>  $lots
      * @param  array<string, array{ml: float, price: ?float}>|\Closure(): array<string, array{ml: float, price: ?float}>  $stock
      */
-    private function kitchen(array $jars, array $lots = [], array|\Closure $stock = []): Kitchen
+    private function kitchen(array $jars, array $lots = [], array|\Closure $stock = [], ?Availability $waking = null): Kitchen
     {
         $house = $this->current->house();
         $user = Auth::user();
 
         return new Kitchen(
             $this->now(),
-            $this->availability(),
+            $waking ?? $this->availability(),
             MeasureSystem::from($house->measures),
             (float) $house->drops_per_ml,
             $jars,

@@ -25,11 +25,14 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->scoped(CurrentHouse::class);
         $this->app->scoped(KitchenFactory::class);
-        $this->app->singleton(Tables::class, fn () => Tables::shipped());
+        $this->app->singleton(
+            Tables::class,
+            fn () => Tables::shipped((new CompiledTables(base_path('data'), storage_path('framework/cache/tables')))(...)),
+        );
         $this->app->singleton(Planning::class);
         $this->app->singleton(Cupboard::class, fn (Application $app) => $app->make(Planning::class)->cupboard());
         $this->app->singleton(Words::class, fn (Application $app) => Words::plain($app->make(Cupboard::class)));
-        $this->app->singleton(Methods::class);
+        $this->app->singleton(Methods::class, fn (Application $app) => Methods::of($app->make(Tables::class)));
         $this->app->singleton(Schemas::class, fn () => Schemas::shipped());
         $this->app->singleton(
             Questions::class,

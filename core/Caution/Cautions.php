@@ -17,7 +17,12 @@ final class Cautions
     /** @var array<string, string>|null */
     private ?array $sources = null;
 
-    public function __construct(private readonly Tables $tables) {}
+    private function __construct(private readonly Tables $tables) {}
+
+    public static function of(Tables $tables): self
+    {
+        return $tables->made(self::class, fn () => new self($tables));
+    }
 
     /** @return list<Caution> as the table has them */
     public function all(): array

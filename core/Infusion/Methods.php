@@ -12,7 +12,12 @@ final class Methods
     /** @var array<string, Method>|null */
     private ?array $all = null;
 
-    public function __construct(private readonly Tables $tables) {}
+    private function __construct(private readonly Tables $tables) {}
+
+    public static function of(Tables $tables): self
+    {
+        return $tables->made(self::class, fn () => new self($tables));
+    }
 
     /** @return array<string, Method> */
     public function all(): array

@@ -25,6 +25,9 @@ final class Cupboard
     /** @var array<string, Purpose>|null */
     private ?array $purposes = null;
 
+    /** @var array<string, array<string, string>> names by id, by table */
+    private array $called = [];
+
     public function __construct(private readonly Tables $tables) {}
 
     public function tables(): Tables
@@ -101,6 +104,29 @@ final class Cupboard
         $id = $this->names[self::plain($name)] ?? null;
 
         return $id === null ? null : $this->herbs()[$id];
+    }
+
+    /** What a herb of the tables is called, without making all of them; null where they have it not. */
+    public function herbName(string $id): ?string
+    {
+        return $this->nameIn('herbs', $id);
+    }
+
+    public function oilName(string $id): ?string
+    {
+        return $this->nameIn('carriers', $id);
+    }
+
+    private function nameIn(string $table, string $id): ?string
+    {
+        if (! isset($this->called[$table])) {
+            $this->called[$table] = [];
+            foreach ($this->tables->table($table)->rows('rows') as $row) {
+                $this->called[$table][$row->text('id')] = $row->text('name');
+            }
+        }
+
+        return $this->called[$table][$id] ?? null;
     }
 
     /** @return array{herb: list<string>, oil: list<string>} ids of the herbs and oils whose name has this in it */

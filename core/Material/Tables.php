@@ -12,12 +12,20 @@ final class Tables
     /** @var array<string, Row> */
     private array $read = [];
 
-    public function __construct(private readonly string $folder) {}
+    /** @var array<class-string, object> */
+    private array $made = [];
 
-    /** The tables that ship with the product. */
-    public static function shipped(): self
+    /** @param  (\Closure(string): ?array<mixed>)|null  $readBy a quicker way to a table's values; null for its JSON */
+    public function __construct(private readonly string $folder, private readonly ?\Closure $readBy = null) {}
+
+    /**
+     * The tables that ship with the product.
+     *
+     * @param  (\Closure(string): ?array<mixed>)|null  $read
+     */
+    public static function shipped(?\Closure $read = null): self
     {
-        return new self(dirname(__DIR__, 2).'/data');
+        return new self(dirname(__DIR__, 2).'/data', $read);
     }
 
     /** @throws \LogicException when the table is missing or is not JSON */
@@ -26,11 +34,34 @@ final class Tables
         return $this->read[$name] ??= $this->load($name);
     }
 
+    /**
+     * What is made of these tables once, for all who ask.
+     *
+     * @template T of object
+     *
+     * @param  class-string<T>  $class
+     * @param  \Closure(): T  $make
+     * @return T
+     */
+    public function made(string $class, \Closure $make): object
+    {
+        $made = $this->made[$class] ??= $make();
+        assert($made instanceof $class);
+
+        return $made;
+    }
+
     private function load(string $name): Row
     {
-        $text = @file_get_contents("{$this->folder}/{$name}.json");
-        $values = $text === false ? null : json_decode($text, true);
+        $values = $this->readBy === null ? $this->json($name) : ($this->readBy)($name);
 
         return is_array($values) ? new Row($values, $name) : throw new \LogicException("data/{$name}.json cannot be read.");
+    }
+
+    private function json(string $name): mixed
+    {
+        $text = @file_get_contents("{$this->folder}/{$name}.json");
+
+        return $text === false ? null : json_decode($text, true);
     }
 }

@@ -18,7 +18,7 @@ final readonly class Reason
     /** @param  array<string, mixed>  $inputs */
     public static function rule(string $id, array $inputs = []): self
     {
-        return new self($id, array_map(Said::kept(...), $inputs));
+        return new self($id, Said::kept($inputs));
     }
 
     /** @return array{rule: string, inputs: array<string, mixed>} */

@@ -24,7 +24,7 @@ final readonly class Said
     /** @param  array<string, mixed>  $with */
     public static function of(string $code, array $with = []): self
     {
-        return new self($code, array_map(self::kept(...), $with));
+        return new self($code, self::kept($with));
     }
 
     /** A thing by itself: an amount, a name. */
@@ -59,15 +59,28 @@ final readonly class Said
             is_array($value['with'] ?? []);
     }
 
-    /** A tree with every sentence in it as it is kept. */
-    public static function kept(mixed $tree): mixed
+    /**
+     * A tree with every sentence in it as it is kept. Made for each thing of each reason of each plan tried, so without
+     * a closure.
+     *
+     * @template K of array-key
+     *
+     * @param  array<K, mixed>  $tree
+     * @return array<K, mixed>
+     */
+    public static function kept(array $tree): array
     {
-        return match (true) {
-            $tree instanceof self => $tree->toArray(),
-            $tree instanceof \DateTimeInterface => $tree->format(DATE_ATOM),
-            is_array($tree) => array_map(self::kept(...), $tree),
-            default => $tree,
-        };
+        foreach ($tree as $key => $each) {
+            if (is_array($each)) {
+                $tree[$key] = self::kept($each);
+            } elseif ($each instanceof self) {
+                $tree[$key] = $each->toArray();
+            } elseif ($each instanceof \DateTimeInterface) {
+                $tree[$key] = $each->format(DATE_ATOM);
+            }
+        }
+
+        return $tree;
     }
 
     /** @return array{say: string, with?: array<string, mixed>} */

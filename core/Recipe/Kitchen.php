@@ -85,7 +85,7 @@ final readonly class Kitchen
 
     public function methods(): Methods
     {
-        return new Methods($this->cupboard->tables());
+        return Methods::of($this->cupboard->tables());
     }
 
     /** A lot of those it was given, by its id. */

@@ -32,7 +32,7 @@ final class Planning
     public function __construct(private readonly Tables $tables)
     {
         $this->cupboard = new Cupboard($tables);
-        $this->methods = new Methods($tables);
+        $this->methods = Methods::of($tables);
     }
 
     /**
@@ -165,7 +165,7 @@ final class Planning
 
     public function rules(): Cautions
     {
-        return $this->rules ??= new Cautions($this->tables);
+        return $this->rules ??= Cautions::of($this->tables);
     }
 
     /** @return array<string, mixed> a figure as a plan's document has it */

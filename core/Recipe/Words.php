@@ -34,7 +34,7 @@ final readonly class Words
     {
         $this->words = $kitchen->cupboard()->tables()->table('words')->row('rows');
         $this->methods = $kitchen->methods();
-        $this->cautions = new Cautions($kitchen->cupboard()->tables());
+        $this->cautions = Cautions::of($kitchen->cupboard()->tables());
     }
 
     /** For names and what else is said alike in every kitchen. */
@@ -50,7 +50,11 @@ final readonly class Words
     {
         $said = Said::read($said);
 
-        return $said === null ? '' : $this->fill($this->template($said->code), $said->with);
+        return match ($said?->code) {
+            null => '',
+            Said::JUST => $this->thing($said->with['it'] ?? ''),
+            default => $this->fill($this->template($said->code), $said->with),
+        };
     }
 
     /**
@@ -63,29 +67,33 @@ final readonly class Words
      */
     public function tell(array $tree): array
     {
-        return array_map(
-            fn (mixed $each) => match (true) {
-                $each instanceof Said, Said::isKept($each) => $this->of($each),
-                is_array($each) => $this->tell($each),
-                default => $each,
-            },
-            $tree,
-        );
+        foreach ($tree as $key => $each) {
+            if ($each instanceof Said || Said::isKept($each)) {
+                $tree[$key] = $this->of($each);
+            } elseif (is_array($each)) {
+                $tree[$key] = $this->tell($each);
+            }
+        }
+
+        return $tree;
     }
 
     /** Numbers as they are said, names as they stand, and things of a kind in their measures. */
     public function thing(mixed $value): string
     {
-        return match (true) {
-            is_string($value) => $value,
-            is_int($value), is_float($value) => Wording::number((float) $value),
-            $value instanceof Said, Said::isKept($value) => $this->of($value),
-            is_array($value) && count($value) === 1 && is_string(array_key_first($value)) => $this->ofKind(
-                array_key_first($value),
-                current($value),
-            ),
-            default => '',
-        };
+        if (is_string($value)) {
+            return $value;
+        }
+        if (is_int($value) || is_float($value)) {
+            return Wording::number((float) $value);
+        }
+        if ($value instanceof Said || Said::isKept($value)) {
+            return $this->of($value);
+        }
+
+        return is_array($value) && count($value) === 1 && is_string($kind = array_key_first($value))
+            ? $this->ofKind($kind, $value[$kind])
+            : '';
     }
 
     /**
@@ -95,25 +103,41 @@ final readonly class Words
      */
     public function fill(string $words, array $with): string
     {
-        if (preg_match('/, (plural|select),/', $words) === 1) {
+        if (! str_contains($words, '{')) {
+            return $words;
+        }
+        if (str_contains($words, ', plural,') || str_contains($words, ', select,')) {
             $words = self::chosen($words, $with);
         }
 
-        return (string) preg_replace_callback(
-            '/\{(\w+)\}/',
-            function (array $m) use ($with): string {
-                $word = $this->thing($with[lcfirst($m[1])] ?? '');
+        // By hand, for it is done for every line of every plan that is told.
+        $pieces = explode('{', $words);
+        $filled = array_shift($pieces);
+        foreach ($pieces as $piece) {
+            [$name, $rest] = array_pad(explode('}', $piece, 2), 2, null);
+            if ($rest === null) {
+                $filled .= '{'.$piece;
 
-                return ctype_upper($m[1][0]) ? mb_strtoupper(mb_substr($word, 0, 1)).mb_substr($word, 1) : $word;
-            },
-            $words,
-        );
+                continue;
+            }
+            if (isset($with[$name])) {
+                $filled .= $this->thing($with[$name]).$rest;
+            } else {
+                $word = $this->thing($with[lcfirst($name)] ?? '');
+                $filled .= mb_strtoupper(mb_substr($word, 0, 1)).mb_substr($word, 1).$rest;
+            }
+        }
+
+        return $filled;
     }
 
     /** Where a sentence's words stand; empty for what the tables have no longer. */
     private function template(string $code): string
     {
-        [$table, $id] = array_pad(explode(':', $code, 2), 2, '');
+        if (! str_contains($code, ':')) {
+            return $code === Said::AS_IT_STOOD ? '{words}' : $this->kitchen->inDegrees($this->words->rowOrNull($code)?->text('says') ?? '');
+        }
+        [$table, $id] = explode(':', $code, 2);
         [$row, $key] = array_pad(explode('.', $id, 2), 2, '');
 
         return $this->kitchen->inDegrees(
@@ -122,9 +146,7 @@ final readonly class Words
                 'handling' => $this->found(fn () => $this->methods->method($row)->tending->line($key)),
                 'school' => $this->found(fn () => $this->methods->method($row)->variant($key)->why),
                 'source' => $this->cautions->source($id),
-                Said::AS_IT_STOOD => '{words}',
-                Said::JUST => '{it}',
-                default => $this->words->rowOrNull($code)?->text('says') ?? '',
+                default => '',
             },
         );
     }
@@ -215,10 +237,10 @@ final readonly class Words
         $cupboard = $this->kitchen->cupboard();
 
         return match ($kind) {
-            'herb' => ($cupboard->herbs()[$id] ?? null)->name ?? $id,
+            'herb' => $cupboard->herbName($id) ?? $id,
             'part' => ($cupboard->herbs()[$id] ?? null)->part ?? '',
             'look_alikes' => ($cupboard->herbs()[$id] ?? null)->lookAlikes ?? '',
-            'oil' => ($cupboard->carriers()[$id] ?? null)->name ?? $id,
+            'oil' => $cupboard->oilName($id) ?? $id,
             'purpose' => ($cupboard->purposes()[$id] ?? null)->name ?? $id,
             'way' => $this->words->rowOrNull('way.'.$id)?->text('says') ?? $id,
             'method' => $this->found(fn () => $this->methods->method($id)->name) ?: $id,

@@ -20,8 +20,14 @@ final class Dates
         'at' => "EEEE 'at' HH:mm",
     ];
 
+    /** Days said lately are said again: a plan has the same few in many places. */
+    private const KEPT = 200;
+
     /** @var array<string, \IntlDateFormatter> */
     private static array $writers = [];
+
+    /** @var array<string, string> */
+    private static array $said = [];
 
     public static function knows(string $as): bool
     {
@@ -31,14 +37,26 @@ final class Dates
     /** @param  \DateTimeInterface|string  $moment in the zone it is told in: 2026-10-28, or as in RFC 3339; what is neither is told as it is */
     public static function say(\DateTimeInterface|string $moment, string $as = 'day'): string
     {
-        try {
-            $moment = is_string($moment) ? new \DateTimeImmutable($moment) : $moment;
-        } catch (\Exception) {
-            return is_string($moment) ? $moment : '';
+        if ($moment instanceof \DateTimeInterface) {
+            return self::write($moment, $as);
         }
+        if (! isset(self::$said[$as.$moment])) {
+            try {
+                $words = self::write(new \DateTimeImmutable($moment), $as);
+            } catch (\Exception) {
+                $words = $moment;
+            }
+            self::$said = count(self::$said) < self::KEPT ? self::$said : [];
+            self::$said[$as.$moment] = $words;
+        }
+
+        return self::$said[$as.$moment];
+    }
+
+    private static function write(\DateTimeInterface $moment, string $as): string
+    {
         $zone = $moment->getTimezone();
-        $key = $as.' '.$zone->getName();
-        $writer = self::$writers[$key] ??= new \IntlDateFormatter(
+        $writer = self::$writers[$as.' '.$zone->getName()] ??= new \IntlDateFormatter(
             'en',
             \IntlDateFormatter::NONE,
             \IntlDateFormatter::NONE,

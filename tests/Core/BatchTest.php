@@ -76,7 +76,7 @@ function folded(FrozenPlan $plan, array $lines, array $lots = []): BatchState
     $cupboard = new Cupboard(Tables::shipped());
 
     return BatchState::of(
-        new Record($plan, logbook($lines), new DateTimeImmutable('2026-10-01T10:00:00Z'), new Methods(Tables::shipped())),
+        new Record($plan, logbook($lines), new DateTimeImmutable('2026-10-01T10:00:00Z'), Methods::of(Tables::shipped())),
         Availability::between('07:00', '22:30'),
         $cupboard,
         $lots,
@@ -396,7 +396,7 @@ it('reads plans of before some of it was written down', function () {
         ->toBe(['low' => 180.0, 'value' => 200.0, 'high' => 220.0])
         ->and($plan->method->settles)
         ->toBeTrue()
-        ->and($plan->routine(new Methods(Tables::shipped()))->hours)
+        ->and($plan->routine(Methods::of(Tables::shipped()))->hours)
         ->toBe(672.0)
         ->and(fn () => $plan->figure('oil_volume'))
         ->toThrow(LogicException::class, 'oil_volume');

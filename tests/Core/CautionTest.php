@@ -35,12 +35,12 @@ it('has worked cases enough, and each rule among them', function () {
     $cases = workedCautions();
     expect(count($cases))->toBeGreaterThanOrEqual(120);
     $shown = array_unique(explode(' ', implode(' ', array_column($cases, 2))));
-    $rules = array_map(fn (Caution $rule) => $rule->id, (new Cautions(Tables::shipped()))->all());
+    $rules = array_map(fn (Caution $rule) => $rule->id, Cautions::of(Tables::shipped())->all());
     expect(array_values(array_diff($rules, $shown)))->toBe([])->and(count(array_unique($rules)))->toBe(count($rules));
 });
 
 it('says each with every word filled in, why, and a source', function () {
-    $cautions = new Cautions(Tables::shipped());
+    $cautions = Cautions::of(Tables::shipped());
     foreach (workedCautions() as [$place, $line]) {
         $facts = cautionFacts($line);
         foreach ($cautions->holding($facts, $place) as $rule) {
@@ -73,14 +73,14 @@ it('leaves no hole in the words of any method’s plan', function (string $metho
 })->with(
     array_map(
         fn (string $method) => [$method, $method === 'gentle-pan' ? 'fresh' : 'dried'],
-        array_keys((new Methods(Tables::shipped()))->all()),
+        array_keys(Methods::of(Tables::shipped())->all()),
     ),
 );
 
 it('names the plants a caution is about, and no others', function () {
     $facts = cautionFacts('calendula+arnica+self-heal olive');
     $told = [];
-    foreach ((new Cautions(Tables::shipped()))->holding($facts) as $rule) {
+    foreach (Cautions::of(Tables::shipped())->holding($facts) as $rule) {
         $told[$rule->id] = Support::said($rule->says($facts));
     }
     expect($told['daisy-family'])->toStartWith('Calendula and arnica: ')->and($told['unbroken-skin'])->toStartWith('Arnica: ');
@@ -89,7 +89,7 @@ it('names the plants a caution is about, and no others', function () {
 it('asks only for facts that can be', function () {
     $lines = array_column(workedCautions(), 1);
     $known = array_unique(array_merge(...array_map(fn (string $line) => cautionFacts($line)->tags(), $lines)));
-    foreach ((new Cautions(Tables::shipped()))->all() as $rule) {
+    foreach (Cautions::of(Tables::shipped())->all() as $rule) {
         expect(array_values(array_diff($rule->asks(), $known)))->toBe([], $rule->id);
     }
 });

@@ -56,7 +56,7 @@ it('has four hours from the oil to the refrigerator, and four days after that', 
 });
 
 it('offers only ways that are watched and short for what is kept cold', function () {
-    $all = (new Methods(Tables::shipped()))->all();
+    $all = Methods::of(Tables::shipped())->all();
     $quick = array_keys(array_filter($all, fn (Method $method) => $method->has(Method::CHILLED_AT_ONCE)));
     expect($quick)->toEqualCanonicalizing(['gentle-pan', 'double-boiler']);
 });
@@ -69,7 +69,7 @@ it('waits for a day on which there is time for all of it, and refuses where ther
     );
     $availability = Availability::between('07:00', '22:30')->atHome($home);
     $times = Timetable::lay(
-        new Routine((new Methods(Tables::shipped()))->method('double-boiler'), 2.0, coldWithinH: 4.0, warmUpMin: 25),
+        new Routine(Methods::of(Tables::shipped())->method('double-boiler'), 2.0, coldWithinH: 4.0, warmUpMin: 25),
         onDay('2026-11-24T10:00'),
         $availability,
     );
@@ -106,7 +106,7 @@ it('waits for a day on which there is time for all of it, and refuses where ther
 ]);
 
 it('goes on without a break once it is filled, whatever the diary kept for it', function () {
-    $method = (new Methods(Tables::shipped()))->method('double-boiler');
+    $method = Methods::of(Tables::shipped())->method('double-boiler');
     $slots = [new Interval(onDay('2026-11-24T18:00'), onDay('2026-11-24T20:00'))];
     $follow = fn (array $events, array $slots) => Progress::follow(
         new Routine($method, 2.0, coldWithinH: 4.0, warmUpMin: 25),

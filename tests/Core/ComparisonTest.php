@@ -25,7 +25,7 @@ function schoolOf(array $method): array
 
 it('sets every method and school beside the one wished for', function () {
     $methods = compared(['jar' => '473']);
-    $known = (new Methods(Tables::shipped()))->all();
+    $known = Methods::of(Tables::shipped())->all();
     expect(array_keys($methods))->toBe(array_keys($known));
     foreach ($known as $id => $method) {
         expect(array_column($methods[$id]['schools'], 'id'))
@@ -108,7 +108,7 @@ it('says which ways want a thing that is not in the house', function () {
 
 it('needs only things the tables know', function () {
     $things = array_map(fn ($row) => $row->text('id'), Tables::shipped()->table('things')->rows('rows'));
-    foreach ((new Methods(Tables::shipped()))->all() as $method) {
+    foreach (Methods::of(Tables::shipped())->all() as $method) {
         expect(array_diff($method->wants->things, $things))->toBe([], $method->id);
     }
 });
@@ -119,7 +119,7 @@ it('needs only things the tables know', function () {
  * off of 5 each make 78. Two hours by the double boiler are counted as being there, not as hands.
  */
 it('counts the hands a method asks for', function (string $method, string $school, float $minutes, float $by) {
-    $known = (new Methods(Tables::shipped()))->method($method);
+    $known = Methods::of(Tables::shipped())->method($method);
     $hours = $known->variant($school)->usualH;
     $times = Timetable::lay(
         new Routine($known, $hours),
@@ -138,7 +138,7 @@ it('counts the hands a method asks for', function (string $method, string $schoo
 
 it('names the very latest start for every method of the table', function (string $id) {
     $waking = Availability::between('07:00', '22:30');
-    $method = (new Methods(Tables::shipped()))->method($id);
+    $method = Methods::of(Tables::shipped())->method($id);
     foreach ($method->variants as $school) {
         foreach (['2026-12-12', '2027-03-30', '2027-11-01'] as $day) {
             $ready = new DateTimeImmutable($day, new DateTimeZone('Europe/London'));
@@ -157,7 +157,7 @@ it('names the very latest start for every method of the table', function (string
 })->with([['cold'], ['double-boiler'], ['slow-cooker'], ['solar'], ['water-bath'], ['poured-hot'], ['gentle-pan'], ['incubator']]);
 
 it('runs overnight only what holds its own warmth, and has somebody to switch it on and off', function () {
-    $method = (new Methods(Tables::shipped()))->method('incubator');
+    $method = Methods::of(Tables::shipped())->method('incubator');
     $waking = Availability::between('07:00', '22:30');
     foreach (range(0, 23) as $hour) {
         $times = Timetable::lay(new Routine($method, 8.0), new DateTimeImmutable(sprintf('2026-11-24 %02d:10', $hour)), $waking);

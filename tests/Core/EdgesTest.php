@@ -92,7 +92,7 @@ it('shakes while it is warm and no longer: not before, not between, not after st
     $keys = fn (string $method, array $events) => array_map(
         fn (Task $task) => $task->key(),
         Progress::follow(
-            new Routine((new Methods(Tables::shipped()))->method($method), 8),
+            new Routine(Methods::of(Tables::shipped())->method($method), 8),
             $at('08:00'),
             Availability::between('07:00', '22:30'),
             [Event::done('fill', $at('08:00')), ...$events],

@@ -107,7 +107,7 @@ it('says how it will look', function () {
 });
 
 it('goes from the cloth to the jar without settling', function () {
-    $routine = new Routine((new Methods(Tables::shipped()))->method('slow-cooker'), 8, settles: false);
+    $routine = new Routine(Methods::of(Tables::shipped())->method('slow-cooker'), 8, settles: false);
     $at = fn (string $moment) => new DateTimeImmutable("2026-11-{$moment}:00Z");
     $progress = Progress::follow($routine, $at('24T08:00'), Availability::between('07:00', '22:30'), [
         Event::done('fill', $at('24T08:00')),
@@ -125,7 +125,7 @@ it('goes from the cloth to the jar without settling', function () {
 });
 
 it('ends the heat while somebody is there for half an hour more, so that it does not set overnight', function () {
-    $routine = new Routine((new Methods(Tables::shipped()))->method('slow-cooker'), 8, settles: false, warmUpMin: 30);
+    $routine = new Routine(Methods::of(Tables::shipped())->method('slow-cooker'), 8, settles: false, warmUpMin: 30);
     $availability = Availability::between('07:00', '22:30');
     foreach (range(7, 22) as $hour) {
         foreach (['00', '20', '40'] as $minute) {

@@ -125,7 +125,7 @@ it('reckons jars together as one load', function () {
 });
 
 it('begins every session with getting warm, which is no hour at warmth', function () {
-    $slow = (new Methods(Tables::shipped()))->method('slow-cooker');
+    $slow = Methods::of(Tables::shipped())->method('slow-cooker');
     $at = fn (string $moment) => new DateTimeImmutable("2026-11-{$moment}:00Z");
     $follow = fn (array $events) => Progress::follow(
         new Routine($slow, 8, warmUpMin: 45),
@@ -160,7 +160,7 @@ it('begins every session with getting warm, which is no hour at warmth', functio
 });
 
 it('takes a pan that is done by its signs for done, and one taken off before for not', function () {
-    $pan = (new Methods(Tables::shipped()))->method('gentle-pan');
+    $pan = Methods::of(Tables::shipped())->method('gentle-pan');
     $at = fn (string $moment) => new DateTimeImmutable("2026-11-24T{$moment}:00Z");
     $follow = fn (Event $off) => Progress::follow(
         new Routine($pan, 0.25, warmUpMin: 25),

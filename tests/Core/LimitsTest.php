@@ -63,7 +63,7 @@ it('takes the trade’s figure for usual up to three batches, and the median of 
 });
 
 it('says which school there is not', function () use ($refusal) {
-    $method = (new Methods(Tables::shipped()))->method('cold');
+    $method = Methods::of(Tables::shipped())->method('cold');
     expect($refusal(fn () => $method->variant('moon phases')))->toContain('has no school called “moon phases”');
 });
 

@@ -22,7 +22,7 @@ use Tests\Core\Support;
 
 function methodNamed(string $id): Method
 {
-    return (new Methods(Tables::shipped()))->method($id);
+    return Methods::of(Tables::shipped())->method($id);
 }
 
 function mixOf(array $herb): HerbMix
@@ -96,7 +96,7 @@ it('says of the lid what the herb’s water asks', function (string $method, arr
 ]);
 
 it('has a lid to speak of for each state in each method', function () {
-    foreach ((new Methods(Tables::shipped()))->all() as $method) {
+    foreach (Methods::of(Tables::shipped())->all() as $method) {
         expect($method->tending->lidDry)->toMatch('/[.]$/')->and($method->tending->lidWet)->toMatch('/[.]$/');
     }
 });
@@ -174,7 +174,7 @@ it('lets the overnight school run while people sleep, and strains after it has s
 it('keeps a wish’s ways to the methods they are for', function () {
     $wish = Support::plan(['method' => 'slow-cooker', 'spirit' => 'yes'])->wish;
     $refused = array_column(
-        (new Comparison(Tables::shipped(), new Methods(Tables::shipped()), Support::kitchen(), Support::planning()->rules()))->of($wish),
+        (new Comparison(Tables::shipped(), Methods::of(Tables::shipped()), Support::kitchen(), Support::planning()->rules()))->of($wish),
         'refused',
         'id',
     );

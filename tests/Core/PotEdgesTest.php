@@ -276,7 +276,7 @@ it('soaks by weight, has its hours, and keeps its days', function () {
 
 it('knows a drying oil, an allergen by name, and wet herb that is', function () {
     $cupboard = new Cupboard(Tables::shipped());
-    $method = (new Methods(Tables::shipped()))->method('cold');
+    $method = Methods::of(Tables::shipped())->method('cold');
     $of = fn (?float $iodine = null, array $lots = [], array $oils = [], array $herbs = []) => Facts::of(
         'skin',
         ColdStorage::SHELF,
@@ -295,12 +295,12 @@ it('knows a drying oil, an allergen by name, and wet herb that is', function () 
         ->and($of()->has('drying-oil'))
         ->toBeFalse();
     $almond = ['carrier' => $cupboard->carrier('sweet-almond'), 'share' => 1.0];
-    $said = fn (Facts $facts) => (new Kettle\Caution\Cautions(Tables::shipped()))->all() === []
+    $said = fn (Facts $facts) => Kettle\Caution\Cautions::of(Tables::shipped())->all() === []
         ? ''
         : array_column(
             array_map(
                 fn ($rule) => ['id' => $rule->id, 'says' => Support::said($rule->says($facts))],
-                (new Kettle\Caution\Cautions(Tables::shipped()))->holding($facts),
+                Kettle\Caution\Cautions::of(Tables::shipped())->holding($facts),
             ),
             'says',
             'id',

@@ -16,7 +16,7 @@ use Kettle\Material\Tables;
 function progress(string $method, float $hours, array $events): Progress
 {
     return Progress::follow(
-        new Routine((new Methods(Tables::shipped()))->method($method), $hours),
+        new Routine(Methods::of(Tables::shipped())->method($method), $hours),
         new DateTimeImmutable('2026-11-24T10:00:00Z'),
         Availability::between('07:00', '22:30'),
         $events,
@@ -180,7 +180,7 @@ it('asks for nothing to be begun after bed, before up, or too late to be done be
         foreach (
             [[], [Event::done('fill', $start)], [Event::done('fill', $start), Event::done('strain', $start->modify('+5 hours'))]] as $events
         ) {
-            $routine = new Routine((new Methods(Tables::shipped()))->method($method), $hours, warmUpMin: 30);
+            $routine = new Routine(Methods::of(Tables::shipped())->method($method), $hours, warmUpMin: 30);
             foreach (Progress::follow($routine, $start, $availability, $events)->tasks as $task) {
                 if ($task->step->isWaiting() || ($task->key() === 'warm_off' && ! $routine->method->tending->attended)) {
                     continue;

@@ -77,7 +77,7 @@ it('keeps its promises for every form, jar and method', function (string $form) 
 
 it('names the very latest start: a day later would be late', function (string $method, string $school) {
     $waking = Availability::between('07:00', '22:30');
-    $chosen = (new Methods(Tables::shipped()))->method($method);
+    $chosen = Methods::of(Tables::shipped())->method($method);
     $hours = $chosen->variant($school)->usualH;
     foreach (['2026-12-12', '2027-03-30', '2027-11-01', '2028-03-01'] as $day) {
         $ready = new DateTimeImmutable($day, new DateTimeZone('Europe/London'));
@@ -106,7 +106,7 @@ it('names the very latest start: a day later would be late', function (string $m
 ]);
 
 it('heats only in waking hours, never less nor more than asked, at any time of day and in any house', function () {
-    $methods = new Methods(Tables::shipped());
+    $methods = Methods::of(Tables::shipped());
     foreach ([['07:00', '22:30'], ['05:30', '20:00'], ['10:00', '23:59'], ['08:00', '12:00']] as [$from, $to]) {
         $waking = Availability::between($from, $to);
         foreach (['double-boiler', 'slow-cooker'] as $id) {

@@ -45,7 +45,7 @@ it('has a last moment for what is kept cold, smelled or not', function () {
 });
 
 it('stands in the course of a batch: cold from straining on, else from bottling on', function () {
-    $method = (new Methods(Tables::shipped()))->method('gentle-pan');
+    $method = Methods::of(Tables::shipped())->method('gentle-pan');
     $at = fn (int $hour) => upkept(sprintf('2026-11-24 %02d:00', $hour));
     $events = [
         Event::done('fill', $at(9)),

@@ -165,7 +165,7 @@ it('says of every method what it is done in and how far the water goes', functio
     // By hand, from the trade: jars but for the bowl and the pan; water to the rim, half way, or none.
     $said = array_map(
         fn ($method) => [implode('/', $method->wants->vessels), $method->warming->water],
-        (new Methods(Tables::shipped()))->all(),
+        Methods::of(Tables::shipped())->all(),
     );
     expect($said)->toBe([
         'cold' => ['jar', ''],

@@ -308,7 +308,7 @@ final readonly class ImportHouse
          *     array<string, mixed>>} $plan
          */
         try {
-            (new Methods($this->tables))->method($plan['method']['id']);
+            Methods::of($this->tables)->method($plan['method']['id']);
             $cupboard = new Cupboard($this->tables);
             $part = fn (array $oil) => ['carrier' => $cupboard->carrier($oil['id']), 'parts' => (float) $oil['share']];
             Blend::of(array_map($part, $plan['oils']));

@@ -51,7 +51,7 @@ final readonly class Cookers
     public function add(array $given): Cooker
     {
         $method = $given['method'];
-        $kinds = array_filter((new Methods($this->tables))->all(), fn (Method $each) => $each->has(Method::IN_COOKER));
+        $kinds = array_filter(Methods::of($this->tables)->all(), fn (Method $each) => $each->has(Method::IN_COOKER));
         if (! isset($kinds[$method])) {
             throw new CookerException(
                 'unknown',

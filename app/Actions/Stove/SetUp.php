@@ -27,7 +27,7 @@ final readonly class SetUp
      */
     public function depths(array $batches): array
     {
-        $method = $batches === [] ? null : (new Methods($this->tables))->method($batches[0]->plan->method->id);
+        $method = $batches === [] ? null : Methods::of($this->tables)->method($batches[0]->plan->method->id);
 
         return match (true) {
             $method === null || $method->warming->water === 'rim' => ['rim', 'quarter'],

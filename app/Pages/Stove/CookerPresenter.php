@@ -18,7 +18,7 @@ final readonly class CookerPresenter
 
     public function cooker(Cooker $cooker, bool $inUse): CookerView
     {
-        $methods = new Methods($this->tables);
+        $methods = Methods::of($this->tables);
         $mm = fn (string $value): string => (string) round((float) $value);
 
         return new CookerView(
