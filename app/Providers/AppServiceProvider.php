@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
 use Kettle\Ask\Questions;
 use Kettle\Ask\Schemas;
@@ -42,6 +43,15 @@ final class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
+        Session::extend(
+            'database',
+            fn (Application $app) => new QuietSessionHandler(
+                $app->make('db')->connection(config('session.connection')),
+                config()->string('session.table'),
+                config()->integer('session.lifetime'),
+                $app,
+            ),
+        );
         Model::shouldBeStrict(! $this->app->isProduction());
         RateLimiter::for(
             'door',
