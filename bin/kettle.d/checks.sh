@@ -53,7 +53,7 @@ lint() {
   check "nor has Spectral" spectral
 }
 
-# What only looks at the API document is installed when it is asked for: no demo waits for it.
+# What only looks at the API document, or makes a client of it, is installed when it is asked for: no demo waits for it.
 linters() {
   local stamp
   stamp=$(stamp_of bin/linters/package-lock.json)
@@ -156,6 +156,7 @@ run_tests() {
     artisan kettle:demo --fresh
     # Configuration, routes and events as an installed house has them: read once, not at every question.
     artisan optimize >/dev/null
+    linters
     suite "browser" npx playwright test ${KETTLE_SPEC:-}
   fi
   stop_instance

@@ -110,7 +110,12 @@ it('says of an operation what it takes, gives, asks and may refuse', function ()
         'parameters' => [
             ['name' => 'house', 'in' => 'path', 'required' => true, 'schema' => ['type' => 'string']],
             ['name' => 'lot', 'in' => 'path', 'required' => true, 'schema' => ['type' => 'string']],
-            ['name' => 'Idempotency-Key', 'in' => 'header', 'required' => false, 'schema' => ['type' => 'string']],
+            [
+                'name' => 'Idempotency-Key',
+                'in' => 'header',
+                'required' => true,
+                'schema' => ['type' => 'string', 'pattern' => '^[A-Za-z0-9_-]{8,64}$'],
+            ],
         ],
         'requestBody' => [
             'required' => true,

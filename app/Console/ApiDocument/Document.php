@@ -87,8 +87,9 @@ final class Document
             foreach ($method?->getAttributes(Operation::class) ?? [] as $attribute) {
                 $verb = strtolower($route->methods()[0]);
                 $path = substr($route->uri(), strlen('api'));
+                $once = in_array('once', $route->gatherMiddleware(), true);
                 $paths[$path][$verb] =
-                    self::operation($attribute->newInstance(), $method, $verb, $path, $given, $taken) + self::about($route);
+                    self::operation($attribute->newInstance(), $method, $verb, $path, $once, $given, $taken) + self::about($route);
             }
         }
         ksort($paths);
@@ -104,8 +105,17 @@ final class Document
         )."\n";
     }
 
+    /** What a write carries that is done once, however often it is sent. */
+    private const KEY = [
+        'name' => 'Idempotency-Key',
+        'in' => 'header',
+        'required' => true,
+        'schema' => ['type' => 'string', 'pattern' => '^[A-Za-z0-9_-]{8,64}$'],
+    ];
+
     /**
      * @param  array<string, array<string, mixed>>  $taken schemas of forms, by name
+     * @param  bool  $once whether it is done once, however often it is sent
      * @return array<string, mixed>
      */
     private static function operation(
@@ -113,6 +123,7 @@ final class Document
         ReflectionMethod $method,
         string $verb,
         string $path,
+        bool $once,
         ResponseSchemas $given,
         array &$taken,
     ): array {
@@ -126,7 +137,7 @@ final class Document
         $parameters = [
             ...array_map(fn (string $name) => $text($name, 'path'), $found[1]),
             ...array_map(fn (string $name) => $text($name, 'query'), $is->query),
-            ...$verb === 'get' ? [] : [$text('Idempotency-Key', 'header')],
+            ...$once ? [self::KEY] : [],
         ];
         $form = self::form($method);
         if ($form !== null) {
