@@ -33,7 +33,7 @@ function atWorst(Closure $do, int $rounds, float $aimMs, ?int $aimMb = null): ar
 
     return [
         ...summary($times),
-        'slowest_ms' => round(max($times), 2),
+        'slowest_ms' => round(max([0.0, ...$times]), 2),
         'memory_mb' => round((memory_get_peak_usage() - $before) / 1e6, 1),
         'aim_ms' => $aimMs,
     ] + ($aimMb === null ? [] : ['aim_memory_mb' => $aimMb]);

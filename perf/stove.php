@@ -139,7 +139,7 @@ function takenIn(string $base, StoveSession $session, string $key, int $readings
         curl_setopt_array($curl, [
             CURLOPT_RETURNTRANSFER => true,
             CURLOPT_POST => true,
-            CURLOPT_POSTFIELDS => json_encode(['readings' => [['at' => $from + ($i % 500), 'c' => 40 + ($i % 300) / 20]]]),
+            CURLOPT_POSTFIELDS => (string) json_encode(['readings' => [['at' => $from + ($i % 500), 'c' => 40 + ($i % 300) / 20]]]),
             CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', "Authorization: Bearer {$key}"],
         ]);
         curl_multi_add_handle($multi, $curl);
@@ -244,6 +244,7 @@ function pagesHeld(Client $client, House $house, string $base, StoveSession $ses
     };
     $alone = quantile($ask(), 0.5);
     $url = parse_url($base);
+    assert(is_array($url) && isset($url['host'], $url['port']));
     $held = [];
     for ($i = 0; $i < $pages; $i++) {
         $stream = stream_socket_client("tcp://{$url['host']}:{$url['port']}", $no, $why, 5);
@@ -269,7 +270,7 @@ function pagesHeld(Client $client, House $house, string $base, StoveSession $ses
     curl_setopt_array($curl, [
         CURLOPT_RETURNTRANSFER => true,
         CURLOPT_POST => true,
-        CURLOPT_POSTFIELDS => json_encode(['readings' => [['at' => now()->getTimestamp(), 'c' => 50.5]]]),
+        CURLOPT_POSTFIELDS => (string) json_encode(['readings' => [['at' => now()->getTimestamp(), 'c' => 50.5]]]),
         CURLOPT_HTTPHEADER => ['Content-Type: application/json', "Authorization: Bearer {$key}"],
     ]);
     curl_exec($curl);

@@ -13,6 +13,7 @@ final readonly class LabelSize
 
     public const TAG = 'tag';
 
+    /** @param  'roll'|'sheet'|'tag'  $paper */
     private function __construct(
         public string $id,
         public string $name,
@@ -52,7 +53,7 @@ final readonly class LabelSize
         return new self(
             $row->text('id'),
             $row->text('name'),
-            $row->text('paper'),
+            $row->oneOf('paper', ['roll', 'sheet', 'tag']),
             $row->number('page_w'),
             $row->number('page_h'),
             $row->number('w'),

@@ -34,7 +34,7 @@ final readonly class SimulatedLabelPrinter
         }
         $nets = array_slice($nets, 0, self::MOST);
         [$w, $h, $gap] = [self::dots($size->w), self::dots($size->h), self::dots(self::GAP_MM)];
-        $strip = imagecreatetruecolor($w + 2 * $gap, max(1, count($nets)) * ($h + $gap) + $gap);
+        $strip = imagecreatetruecolor(max(1, $w + 2 * $gap), max(1, max(1, count($nets)) * ($h + $gap) + $gap));
         assert($strip !== false);
         imagefill($strip, 0, 0, (int) imagecolorallocate($strip, 214, 209, 190));
         $one = $this->label($size, $layout, $address);
@@ -118,9 +118,10 @@ final readonly class SimulatedLabelPrinter
         return $label;
     }
 
+    /** @return int<1, max> */
     private static function dots(float $mm): int
     {
-        return (int) round(($mm / 25.4) * self::DPI);
+        return max(1, (int) round(($mm / 25.4) * self::DPI));
     }
 
     /** The same letters as on paper: the PDF library keeps them packed, and a picture wants them as a file. */

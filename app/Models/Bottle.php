@@ -11,7 +11,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $capacity_ml
  * @property string $filled_ml
  * @property string $left_ml
- * @property string $state in, used, given or thrown
+ * @property 'given'|'in'|'thrown'|'used' $state
  * @property string $to whom or what it went to last
  */
 class Bottle extends Model

@@ -12,7 +12,7 @@ use Illuminate\Support\Carbon;
  * @property string $uid
  * @property string $name
  * @property string $time_zone
- * @property string $measures
+ * @property 'australian'|'imperial'|'metric'|'us' $measures
  * @property string $wake
  * @property string $bed
  * @property string $drops_per_ml

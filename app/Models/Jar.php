@@ -14,7 +14,7 @@ use Kettle\Vessel\Jar as CoreJar;
  * @property string $called
  * @property string $brim_ml
  * @property string $height_mm
- * @property string $kind of CoreJar::KINDS
+ * @property 'bowl'|'jar'|'pan' $kind
  */
 class Jar extends Model
 {

@@ -13,7 +13,7 @@ use Kettle\Reason\Said;
  *
  * @property int $lot_id
  * @property string $uid
- * @property string $verdict
+ * @property 'past'|'soon'|'sound' $verdict
  * @property ?Said $says
  * @property array<string, string> $answers
  * @property string $by

@@ -20,7 +20,7 @@ use Kettle\Warmth\Band;
  * @property array<string, mixed> $set_up as the SetUp of the Stove writes it
  * @property string $setting
  * @property array{low: float, target: float, ceiling: float} $band degrees C
- * @property string $state on, paused or ended
+ * @property 'ended'|'on'|'paused' $state
  * @property int $speed
  * @property Carbon $started_at
  * @property Carbon $switched_at

@@ -12,7 +12,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property string $name
  * @property string $email
  * @property string $password
- * @property array{temperature: string, amounts: string} $prefs
+ * @property array{temperature: 'c'|'f', amounts: 'kitchen'|'metric'} $prefs
  */
 class User extends Authenticatable
 {

@@ -14,7 +14,7 @@ final class QuietSessionHandler extends DatabaseSessionHandler
     private ?array $read = null;
 
     /** @param  string  $sessionId */
-    public function read($sessionId): string|false
+    public function read($sessionId): string
     {
         $session = (object) $this->getQuery()->find($sessionId);
         $this->read = null;

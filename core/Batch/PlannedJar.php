@@ -9,7 +9,7 @@ use Kettle\Vessel\Jar;
 /** What a batch stands in, and how full. Lengths in mm, inner. */
 final readonly class PlannedJar
 {
-    /** @param  string  $kind of Jar::KINDS */
+    /** @param  'bowl'|'jar'|'pan'  $kind */
     public function __construct(
         public string $called,
         public string $kind,
@@ -25,7 +25,7 @@ final readonly class PlannedJar
     {
         return new self(
             $jar->text('called', 'jar'),
-            $jar->text('kind', Jar::JAR),
+            $jar->oneOf('kind', Jar::KINDS, Jar::JAR),
             max(1, $jar->count('count', 1)),
             $jar->number('brim_ml'),
             $jar->number('height_mm'),

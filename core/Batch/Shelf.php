@@ -17,6 +17,7 @@ final readonly class Shelf
      * @param  float  $hours to infuse, of which $hadH at warmth were had
      * @param  int  $sessionsLeft warm ones that are to come or going on
      * @param  list<string>  $colours,
+     * @param  'bowl'|'jar'|'pan'  $kind
      * @param  string  $method its id
      * @param  string  $seen stood-out, where herb stood out at the last look under the lid
      * @param  ?StoredAs  $storedAs null where it was not folded yet
@@ -58,7 +59,7 @@ final readonly class Shelf
             $row->text('way', 'squeezed'),
             $row->flag('cold'),
             $row->number('brim_ml'),
-            $row->text('kind', Jar::JAR),
+            $row->oneOf('kind', Jar::KINDS, Jar::JAR),
             $row->number('height_mm'),
             $row->number('diameter_mm'),
             $row->number('bed_mm'),

@@ -38,6 +38,24 @@ final readonly class Stored
         return Said::read($this->values[$key] ?? null);
     }
 
+    /**
+     * @template T of string
+     *
+     * @param  list<T>  $of
+     * @param  T  $else
+     * @return T
+     */
+    public function oneOf(string $key, array $of, string $else): string
+    {
+        foreach ($of as $each) {
+            if (($this->values[$key] ?? null) === $each) {
+                return $each;
+            }
+        }
+
+        return $else;
+    }
+
     public function number(string $key, float $else = 0.0): float
     {
         return $this->numberOrNull($key) ?? $else;

@@ -15,7 +15,7 @@ final readonly class Caution
     public const PLACES = ['bench', 'stove', 'press', 'melt', 'label'];
 
     /**
-     * @param  string  $rank stop, care or note
+     * @param  'stop'|'care'|'note'  $rank
      * @param  list<string>  $places where the decision is made, of PLACES
      * @param  list<string>  $all facts that must all hold
      * @param  list<string>  $none facts of which none may hold
@@ -50,7 +50,7 @@ final readonly class Caution
 
         return new self(
             $row->text('id'),
-            $row->text('rank'),
+            $row->oneOf('rank', self::RANKS),
             $row->texts('places'),
             $when->texts('all'),
             $when->texts('none'),

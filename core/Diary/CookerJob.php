@@ -6,7 +6,14 @@ namespace Kettle\Diary;
 
 use Kettle\Warmth\Load;
 
-/** A batch that still wants warmth, as the diary sees it. */
+/**
+ * A batch that still wants warmth, as the diary sees it.
+ *
+ * @phpstan-type Kept array{id: string, called: string|array<string, mixed>, kind: string, target_c: float|int,
+ *     ceiling_c: float|int, hours: float|int, widths: list<float|int>, earliest: int, due_by: ?int, attended: bool,
+ *     stands_in: ?string, on_since: ?int, load: array{j_per_k: float|int, w_per_k: float|int, floor_m2: float|int,
+ *     depth_mm: float|int, poured_c: float|int|null}|null, warm_up_min: int, tail_min: int}
+ */
 final readonly class CookerJob
 {
     /**
@@ -41,7 +48,7 @@ final readonly class CookerJob
         public int $tailMin = 0,
     ) {}
 
-    /** @return array<string, mixed> all of it, for a diary that is asked again before it changes */
+    /** @return Kept */
     public function toArray(): array
     {
         return [
@@ -64,10 +71,7 @@ final readonly class CookerJob
     }
 
     /**
-     * @param array{id: string, called: string|array<string, mixed>, kind: string, target_c: float|int,
-     *     ceiling_c: float|int, hours: float|int, widths: list<float|int>, earliest: int, due_by: ?int, attended: bool,
-     *     stands_in: ?string, on_since: ?int, load: array{j_per_k: float|int, w_per_k: float|int, floor_m2: float|int,
-     *     depth_mm: float|int, poured_c: float|int|null}|null, warm_up_min: int, tail_min: int}  $stored of toArray()
+     * @param  Kept  $stored of toArray()
      */
     public static function of(array $stored, \DateTimeZone $zone): self
     {

@@ -7,7 +7,11 @@ namespace Kettle\Diary;
 use Kettle\Reason\Said;
 use Kettle\Time\Interval;
 
-/** The place the diary keeps for a batch: which cooker, and when it is warm there. */
+/**
+ * The place the diary keeps for a batch: which cooker, and when it is warm there.
+ *
+ * @phpstan-import-type Kept from CookerJob
+ */
 final readonly class Reservation
 {
     /**
@@ -15,7 +19,7 @@ final readonly class Reservation
      * @param  ?string  $cooker its id; null where it has no place
      * @param  ?int  $warmUpMin minutes it takes to get warm there
      * @param  ?Said  $says why it has no place, or comes late
-     * @param  array<string, mixed>  $job as it was asked, for what is asked before it changes; CookerJob::toArray()
+     * @param  Kept|array{}  $job as it was asked, for what is asked before it changes; CookerJob::toArray()
      */
     public function __construct(
         public array $slots,
@@ -28,7 +32,7 @@ final readonly class Reservation
 
     /**
      * @param array{slots: list<array{from: string, to: string}>, cooker?: ?string, cooker_name?: ?string, warm_up_min?: ?int,
-     *     says?: mixed, job?: array<string, mixed>}  $stored of toArray(); older rows lack some of it
+     *     says?: mixed, job?: Kept|array{}}  $stored of toArray(); older rows lack some of it
      */
     public static function of(array $stored): self
     {

@@ -15,6 +15,9 @@ use Kettle\Material\Tables;
  */
 final readonly class FaultFinder
 {
+    /** What becomes of what has a fault. */
+    private const KEEPS = ['discard', 'discard-if-eaten', 'keep', 'use-soon'];
+
     /** Within so much of the first, a cause is as likely. */
     private const NEAR = 2;
 
@@ -51,7 +54,7 @@ final readonly class FaultFinder
                     'name' => $row->text('name'),
                     'test' => $row->text('test'),
                     'do' => $row->text('do'),
-                    'keep' => $row->text('keep'),
+                    'keep' => $row->oneOf('keep', self::KEEPS),
                     'signs' => array_map(fn (string|int $id) => $says[$id] ?? (string) $id, array_keys($row->numbers('signs'))),
                 ],
                 $this->table()->rows('causes'),
@@ -62,7 +65,8 @@ final readonly class FaultFinder
     /**
      * @param  list<string>  $signs ids of what is seen
      * @param  array<string, array<string, string>>  $facts ids of what the records say, each with the words it is said with
-     * @return array{keep: string, says: string, causes: list<array{id: string, name: string, likely: string, score: int,
+     * @return array{keep: 'discard'|'discard-if-eaten'|'keep'|'use-soon', says: string, causes: list<array{id: string,
+     *     name: string, likely: 'less likely'|'likely'|'possible', score: int,
      *     for: list<string>, against: list<string>, test: string, do: string, keep: string}>}
      *
      * @throws FaultException when nothing is seen, or something unknown
@@ -103,13 +107,13 @@ final readonly class FaultFinder
             $found[] = [
                 'id' => $cause->text('id'),
                 'name' => $cause->text('name'),
-                'likely' => '',
+                'likely' => 'possible',
                 'score' => $score,
                 'for' => $for,
                 'against' => $against,
                 'test' => $cause->text('test'),
                 'do' => $cause->text('do'),
-                'keep' => $cause->text('keep'),
+                'keep' => $cause->oneOf('keep', self::KEEPS),
                 'order' => (int) $order,
             ];
         }

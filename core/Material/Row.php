@@ -20,6 +20,22 @@ final readonly class Row
         return is_string($value) ? $value : throw $this->wrong($key, 'text');
     }
 
+    /**
+     * @template T of string
+     *
+     * @param  list<T>  $of
+     * @return T
+     */
+    public function oneOf(string $key, array $of): string
+    {
+        foreach ($of as $each) {
+            if ($this->text($key) === $each) {
+                return $each;
+            }
+        }
+        throw $this->wrong($key, implode(' or ', $of));
+    }
+
     public function number(string $key): float
     {
         $value = $this->values[$key] ?? null;

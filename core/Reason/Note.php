@@ -8,7 +8,7 @@ namespace Kettle\Reason;
 final readonly class Note
 {
     /**
-     * @param  string  $rank stop, care or note
+     * @param  'stop'|'care'|'note'  $rank
      * @param  string  $about herb, oil, jar, days, keeping and their like: where a page says it
      * @param  list<Way>  $ways
      * @param  ?Said  $why with its source, where it is a caution of the tables
@@ -37,7 +37,7 @@ final readonly class Note
         return $this->rank === 'stop' || $this->acknowledge;
     }
 
-    /** @return array{id: string, rank: string, says: Said, about: string, why?: ?Said, source?: Said, acknowledge?: bool} */
+    /** @return array{id: string, rank: 'stop'|'care'|'note', says: Said, about: string, why?: ?Said, source?: Said, acknowledge?: bool} */
     public function said(): array
     {
         $said = ['id' => $this->id, 'rank' => $this->rank, 'says' => $this->says];

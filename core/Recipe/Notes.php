@@ -75,6 +75,7 @@ final class Notes
     }
 
     /**
+     * @param  'stop'|'care'|'note'  $rank
      * @param  array<string, mixed>  $with
      * @param  list<Way>  $ways
      * @param  ?string  $words under which its words stand, where that is not its id

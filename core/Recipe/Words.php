@@ -114,12 +114,13 @@ final readonly class Words
         $pieces = explode('{', $words);
         $filled = array_shift($pieces);
         foreach ($pieces as $piece) {
-            [$name, $rest] = array_pad(explode('}', $piece, 2), 2, null);
-            if ($rest === null) {
+            $parts = explode('}', $piece, 2);
+            if (count($parts) < 2) {
                 $filled .= '{'.$piece;
 
                 continue;
             }
+            [$name, $rest] = $parts;
             if (isset($with[$name])) {
                 $filled .= $this->thing($with[$name]).$rest;
             } else {

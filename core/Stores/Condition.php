@@ -20,7 +20,10 @@ final readonly class Condition
     /** Days before its best-before on which a lot is told as ageing. */
     public const WARN_DAYS = 30;
 
-    /** @param  list<Said>  $reasons the weightiest first; empty when sound */
+    /**
+     * @param  'ageing'|'past'|'sound'  $is
+     * @param  list<Said>  $reasons the weightiest first; empty when sound
+     */
     private function __construct(public string $is, public array $reasons) {}
 
     public static function of(Lot $lot, \DateTimeImmutable $today, Cupboard $cupboard): self

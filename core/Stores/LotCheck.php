@@ -14,7 +14,10 @@ final readonly class LotCheck
     /** What is asked of an oil that was made and bottled here. */
     public const BOTTLED = 'bottled';
 
-    /** @param  list<array{ask: string, asks: string, answer: string, says: string, points: int}>  $answers */
+    /**
+     * @param  'past'|'soon'|'sound'  $verdict
+     * @param  list<array{ask: string, asks: string, answer: string, says: string, points: int}>  $answers
+     */
     private function __construct(public string $verdict, public array $answers) {}
 
     /**

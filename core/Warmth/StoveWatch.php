@@ -37,25 +37,22 @@ final readonly class StoveWatch
      * @param  array{now: int, on: bool, switched_at: int, shaken_at: int, shake_every_s: ?int, by_eye: bool, dry: bool,
      *     water_ml: ?float, low_ml: float, loses_ml_s: float}  $pot moments in s; water_ml null when nothing was measured yet
      * @param  list<array{called: string, had_h: float, planned_h: float, out: bool}>  $jars
-     * @return list<array{id: string, rank: string, says: string}>
+     * @return list<array{id: string, rank: 'stop'|'care'|'note', says: string}>
      */
     public function alarms(array $pot, StoveLog $log, array $jars): array
     {
         $alarms = [];
         $last = $log->hours()->last();
-        $say = function (string $id, string $rank, string $says) use (&$alarms): void {
-            $alarms[] = ['id' => $id, 'rank' => $rank, 'says' => $says];
-        };
         $said = $this->warmth;
         $silent = $pot['now'] - ($last[0] ?? $pot['switched_at']);
         if ($pot['on'] && $pot['by_eye'] && $silent > self::LOOK_S) {
-            $say(
+            $alarms[] = self::alarm(
                 'look',
                 'care',
                 'Look at the thermometer, and write down what it says: nobody has for '.AmountWriter::span($silent / 3600).'.',
             );
         } elseif ($pot['on'] && ! $pot['by_eye'] && $silent > self::LOST_S) {
-            $say(
+            $alarms[] = self::alarm(
                 'lost',
                 'stop',
                 sprintf(
@@ -67,7 +64,7 @@ final readonly class StoveWatch
         if ($last !== null && $silent < self::LOOK_S * 2) {
             $celsius = $last[1];
             if ($celsius > $this->band->ceiling) {
-                $say(
+                $alarms[] = self::alarm(
                     'too-warm',
                     'stop',
                     sprintf(
@@ -80,14 +77,18 @@ final readonly class StoveWatch
                     ),
                 );
             } elseif ($celsius > $this->band->ceiling - self::NEAR_C) {
-                $say('near', 'care', sprintf('%s comes near the ceiling of %s.', $said($celsius), $said($this->band->ceiling)));
+                $alarms[] = self::alarm(
+                    'near',
+                    'care',
+                    sprintf('%s comes near the ceiling of %s.', $said($celsius), $said($this->band->ceiling)),
+                );
             } elseif (
                 $pot['on'] &&
                 $celsius < $this->band->low &&
                 ($log->hours()->hours() > 0 || $pot['now'] - $pot['switched_at'] > self::SHOULD_BE_WARM_S) &&
                 self::LOST_S * 6 < $pot['now'] - $pot['switched_at']
             ) {
-                $say(
+                $alarms[] = self::alarm(
                     'too-cold',
                     'care',
                     sprintf('%s is under the band: no hours are counted. Is it on, and the setting high enough?', $said($celsius)),
@@ -97,9 +98,13 @@ final readonly class StoveWatch
         if ($pot['water_ml'] !== null && $pot['on']) {
             $over = $pot['water_ml'] - $pot['low_ml'];
             if ($over <= 0) {
-                $say('water-low', 'stop', 'The water is low. Top it up from the kettle, hot, round the jars and never on them.');
+                $alarms[] = self::alarm(
+                    'water-low',
+                    'stop',
+                    'The water is low. Top it up from the kettle, hot, round the jars and never on them.',
+                );
             } elseif ($pot['loses_ml_s'] > 0 && $over / $pot['loses_ml_s'] < self::SOON_S) {
-                $say(
+                $alarms[] = self::alarm(
                     'water-soon',
                     'care',
                     sprintf(
@@ -113,7 +118,7 @@ final readonly class StoveWatch
         $waiting = array_filter($jars, fn (array $jar) => ! $jar['out']);
         foreach ($waiting as $jar) {
             if ($jar['planned_h'] > 0 && $jar['had_h'] >= $jar['planned_h']) {
-                $say(
+                $alarms[] = self::alarm(
                     'done',
                     'note',
                     sprintf(
@@ -125,7 +130,7 @@ final readonly class StoveWatch
             }
         }
         if ($pot['on'] && $pot['shake_every_s'] !== null && $waiting !== [] && $pot['shake_every_s'] <= $pot['now'] - $pot['shaken_at']) {
-            $say('shake', 'note', 'Take the jars out, wipe, shake, put them back.');
+            $alarms[] = self::alarm('shake', 'note', 'Take the jars out, wipe, shake, put them back.');
         }
         $rank = ['stop' => 0, 'care' => 1, 'note' => 2];
         usort($alarms, fn (array $a, array $b) => $rank[$a['rank']] <=> $rank[$b['rank']]);
@@ -140,5 +145,14 @@ final readonly class StoveWatch
         $rate = $last === null ? 0.0 : $log->hours()->rateAt($last[1]);
 
         return $leftH <= 0 ? 0.0 : ($rate > 0.05 ? ($leftH / $rate) * 3600 : null);
+    }
+
+    /**
+     * @param  'stop'|'care'|'note'  $rank
+     * @return array{id: string, rank: 'stop'|'care'|'note', says: string}
+     */
+    private static function alarm(string $id, string $rank, string $says): array
+    {
+        return ['id' => $id, 'rank' => $rank, 'says' => $says];
     }
 }

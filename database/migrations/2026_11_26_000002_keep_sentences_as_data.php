@@ -27,7 +27,7 @@ return new class extends Migration
         Schema::table('diary_moves', fn (Blueprint $table) => $table->text('why')->nullable()->change());
         $this->each('batches', $this->batch(...));
         $this->each('stove_events', $this->stop(...));
-        $this->each('diary_moves', fn (object $row) => ['why' => $this->said($row->why)]);
+        $this->each('diary_moves', fn (stdClass $row) => ['why' => $this->said($row->why)]);
         Schema::table('batches', function (Blueprint $table): void {
             $table->json('herbs')->nullable(false)->change();
             $table->json('oils')->nullable(false)->change();
@@ -42,7 +42,7 @@ return new class extends Migration
         // What is kept as data is not made English again.
     }
 
-    /** @param  Closure(object): array<string, mixed>  $change columns to write */
+    /** @param  Closure(stdClass): array<string, mixed>  $change columns to write */
     private function each(string $table, Closure $change): void
     {
         DB::table($table)
@@ -58,7 +58,7 @@ return new class extends Migration
     }
 
     /** @return array<string, mixed> */
-    private function batch(object $row): array
+    private function batch(stdClass $row): array
     {
         if ($row->herbs !== null) {
             return [];
@@ -97,7 +97,7 @@ return new class extends Migration
     }
 
     /** @return array<string, mixed> */
-    private function stop(object $row): array
+    private function stop(stdClass $row): array
     {
         $data = json_decode($row->data, true) ?: [];
 

@@ -43,7 +43,10 @@ it('writes a session only where something changed, or where it was not told as u
             $read = $sessions->read($id);
             $sessions->write($id, 'b');
         });
-        expect($read)->toBe('b')->and(count($writes))->toBe($i % 2 === 0 ? 1 : 0);
+        expect($read)
+            ->toBe('b')
+            ->and(count($writes))
+            ->toBe($i % 2 === 0 ? 1 : 0);
     }
 });
 

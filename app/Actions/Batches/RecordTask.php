@@ -89,7 +89,7 @@ final readonly class RecordTask
     {
         $kitchen = $this->kitchens->plain();
         [$date, $clock] = [...explode('T', $typed, 2), null];
-        $day = Day::read($date, $kitchen->now->getTimezone()) ?? throw DiaryException::day($typed)->about('until');
+        $day = Day::read((string) $date, $kitchen->now->getTimezone()) ?? throw DiaryException::day($typed)->about('until');
         if ($clock !== null && preg_match('/^([01]\d|2[0-3]):[0-5]\d$/D', $clock) !== 1) {
             throw DiaryException::time($clock)->about('until');
         }

@@ -129,7 +129,7 @@ final readonly class ImportHouse
     /**
      * Plans that are kept as data must tell as a plan does.
      *
-     * @param  object  $document as the file has it; the plans in it are told anew
+     * @param  object{batches: list<\stdClass>}&\stdClass  $document as the file has it; the plans in it are told anew
      * @param  array<string, mixed>  $house the same
      */
     private function validateKept(object $document, array $house): void

@@ -92,7 +92,7 @@ final readonly class StartSession
 
         $pouredC = $bath->isDry() ? null : $pouredC;
         $setUp = $this->setUp->keep($cooker, $batches, $bath, $ml);
-        $hours = min(50.0, max(array_map(fn (Batch $batch) => $batch->plan->method->hours, $batches)) + 2);
+        $hours = min(50.0, max([0.0, ...array_map(fn (Batch $batch) => $batch->plan->method->hours, $batches)]) + 2);
         $said = $this->forecast->foretell($setUp, $setting, $band, $hours, $pouredC);
         $stop = $this->forecast->stop($setting, (float) $said['peak_c']['value'], $said['passes_ceiling']['value'] === true, $band);
         if ($stop !== null && $speed === 1 && trim($confirmed) === '') {

@@ -84,7 +84,10 @@ final class Document
                 str_starts_with($route->uri(), 'api/') && $route->getControllerClass() !== null
                     ? new ReflectionMethod($route->getControllerClass(), $route->getActionMethod())
                     : null;
-            foreach ($method?->getAttributes(Operation::class) ?? [] as $attribute) {
+            if ($method === null) {
+                continue;
+            }
+            foreach ($method->getAttributes(Operation::class) as $attribute) {
                 $verb = strtolower($route->methods()[0]);
                 $path = substr($route->uri(), strlen('api'));
                 $once = in_array('once', $route->gatherMiddleware(), true);

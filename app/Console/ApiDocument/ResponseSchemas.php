@@ -145,7 +145,7 @@ final class ResponseSchemas
         if ($type instanceof GenericTypeNode) {
             $last = $type->genericTypes[count($type->genericTypes) - 1];
 
-            return match ([$type->type->name, count($type->genericTypes)]) {
+            return match ([(string) $type->type, count($type->genericTypes)]) {
                 ['list', 1] => ['type' => 'array', 'items' => $this->documented($last, $class)],
                 ['array', 2] => ['type' => 'object', 'additionalProperties' => $this->documented($last, $class)],
                 default => throw new LogicException("{$type} in {$class->getName()} is not told apart into a list or a map."),

@@ -15,7 +15,7 @@ final class SetPassword extends Command
 
     public function handle(Links $links): int
     {
-        $user = User::query()->where('email', mb_strtolower((string) $this->argument('email')))->first();
+        $user = User::query()->where('email', mb_strtolower(strval($this->input->getArgument('email'))))->first();
         if ($user === null) {
             $this->error('Nobody here has that e-mail address.');
 

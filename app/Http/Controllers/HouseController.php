@@ -151,7 +151,7 @@ final class HouseController extends Controller
     /** @return array<string, mixed> */
     private function settings(Requests\EditHouse $form): array
     {
-        $settings = $form->safe()->except(['version', 'room']);
+        $settings = array_diff_key($form->validated(), array_flip(['version', 'room']));
         if ($form->filled('room')) {
             $settings['room_c'] = $this->room($form->string('room')->trim()->toString());
         }

@@ -22,7 +22,7 @@ final class EnterHouse
         $membership =
             Membership::query()
                 ->where('user_id', $user->id)
-                ->whereRelation('house', 'uid', (string) $request->route('house'))
+                ->whereRelation('house', 'uid', $request->route()?->originalParameter('house'))
                 ->with('house')
                 ->first() ?? throw new NotFoundHttpException();
         $this->current->enter($membership->house, $membership->role);

@@ -35,7 +35,7 @@ final class Idempotency
         if ($request->isMethodSafe() || ! ($user instanceof User)) {
             return $next($request);
         }
-        $key = (string) $request->header('Idempotency-Key', '');
+        $key = implode('', (array) $request->header('Idempotency-Key', ''));
         if (preg_match('/^[\w-]{8,64}$/', $key) !== 1) {
             throw new BadRequestHttpException('A write carries an Idempotency-Key header of 8 to 64 letters, figures, _ or -.');
         }

@@ -42,7 +42,7 @@ final readonly class YieldPresenter
         return array_values(
             $rows
                 ->map(
-                    fn (object $row) => $this->line(
+                    fn (\stdClass $row) => $this->line(
                         (string) $row->form,
                         (string) $row->way,
                         UptakeSeen::sums((int) $row->many, (float) $row->weight, (float) $row->weighted),

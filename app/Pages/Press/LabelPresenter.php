@@ -132,7 +132,7 @@ final readonly class LabelPresenter
             sizes: array_values(array_map(fn (LabelSize $each) => $each->shape(), LabelSize::all($this->tables))),
             size: $size->id,
             start: $this->start($batch),
-            names: self::set($batch, 'names', 'cook'),
+            names: self::set($batch, 'names', 'cook') === 'inci' ? 'inci' : 'cook',
             words: self::set($batch, 'words', ''),
             fields: array_map(
                 fn (string $id) => new LabelField(

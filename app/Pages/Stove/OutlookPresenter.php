@@ -34,7 +34,7 @@ final readonly class OutlookPresenter
         [$band, $hours] = $this->wanted($batches);
         $said = $this->forecast->foretell($keep, $setting, $band, $hours, $pouredC);
         $path = $this->forecast->path($said);
-        $widest = max(array_column($bath->jars, 'd'));
+        $widest = max([0.0, ...array_column($bath->jars, 'd')]);
         $warnings = $this->warnings($said, $bath, $band, $cooker->learned !== null);
 
         return new PotOutlook(

@@ -166,7 +166,7 @@ final class PotPresenter
                     (float) $jar['level'],
                     (float) $jar['bed'],
                 ),
-                $setUp['jars'],
+                array_values($setUp['jars']),
             ),
         );
     }
