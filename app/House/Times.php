@@ -3,6 +3,7 @@
 namespace App\House;
 
 use Illuminate\Support\Carbon;
+use Kettle\Time\Dates;
 
 /** Days and times as they are said in the house, in its own zone. */
 final readonly class Times
@@ -11,12 +12,12 @@ final readonly class Times
 
     public function day(\DateTimeInterface $moment): string
     {
-        return $this->kitchens->local($moment)->format('D j M');
+        return Dates::say($this->kitchens->local($moment), 'short_weekday');
     }
 
     public function clock(\DateTimeInterface $moment): string
     {
-        return $this->kitchens->local($moment)->format('H:i');
+        return Dates::say($this->kitchens->local($moment), 'clock');
     }
 
     /** "today 14:00", "tomorrow 9:00", "Thu 26 Nov", "3 days ago" */
@@ -27,11 +28,11 @@ final readonly class Times
         $days = (int) $today->diff($local->setTime(0, 0))->format('%r%a');
 
         return match (true) {
-            $days === 0 => 'today '.$local->format('H:i'),
-            $days === 1 => 'tomorrow '.$local->format('H:i'),
-            $days === -1 => 'yesterday '.$local->format('H:i'),
+            $days === 0 => 'today '.Dates::say($local, 'clock'),
+            $days === 1 => 'tomorrow '.Dates::say($local, 'clock'),
+            $days === -1 => 'yesterday '.Dates::say($local, 'clock'),
             $days < 0 => -$days.' days ago',
-            default => $local->format('D j M'),
+            default => Dates::say($local, 'short_weekday'),
         };
     }
 
@@ -39,12 +40,12 @@ final readonly class Times
     {
         $local = $this->kitchens->local($moment);
 
-        return $local->format($local->format('Y') === $this->kitchens->now()->format('Y') ? 'D j M, H:i' : 'j M Y, H:i');
+        return Dates::say($local, $local->format('Y') === $this->kitchens->now()->format('Y') ? 'moment' : 'dated_moment');
     }
 
     public function date(\DateTimeInterface|string $day): string
     {
-        return Carbon::parse($day)->format('j M Y');
+        return Dates::say(Carbon::parse($day), 'short_day');
     }
 
     /** Whole days from one moment to another, by the house's calendar. */

@@ -14,6 +14,7 @@ use Kettle\Keeping\Keeping;
 use Kettle\Material\Tables;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
+use Kettle\Time\Dates;
 use Kettle\Time\Interval;
 
 /** Every method and school set side by side for one wish. */
@@ -101,9 +102,9 @@ final readonly class Comparison
             'name' => $variant->name,
             'why' => $variant->why,
             'start_by' => $startBy->format('Y-m-d'),
-            'start_text' => $now ? 'now' : $times->fillAt->format('D j M'),
+            'start_text' => $now ? 'now' : Dates::say($times->fillAt, 'short_weekday'),
             'ready_on' => $times->readyDay()->format('Y-m-d'),
-            'ready_text' => $times->readyDay()->format('D j M'),
+            'ready_text' => Dates::say($times->readyDay(), 'short_weekday'),
             'late_days' => $days,
             'fill_at' => $times->fillAt->format(DATE_ATOM),
             'strain_at' => $times->strainAt->format(DATE_ATOM),

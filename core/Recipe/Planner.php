@@ -23,6 +23,7 @@ use Kettle\Material\Tables;
 use Kettle\Reason\Figure;
 use Kettle\Reason\Reason;
 use Kettle\Reason\Said;
+use Kettle\Time\Dates;
 use Kettle\Vessel\Cooker;
 use Kettle\Vessel\JarException;
 
@@ -49,7 +50,10 @@ final readonly class Planner
             $days->latest >= $this->kitchen->today()
         ) {
             throw WishException::from(
-                DiaryException::startAfterReady($wish->days->start->format('j F'), $wish->days->readyBy->format('j F'))->about('start'),
+                DiaryException::startAfterReady(
+                    Dates::say($wish->days->start, 'day_of_year'),
+                    Dates::say($wish->days->readyBy, 'day_of_year'),
+                )->about('start'),
             );
         }
         $supplies = Supplies::of($wish, $amounts, $this->kitchen);

@@ -20,6 +20,7 @@ use Kettle\Reason\Faults;
 use Kettle\Reason\RefusedException;
 use Kettle\Stores\LotException;
 use Kettle\Stores\LotKind;
+use Kettle\Time\Dates;
 use Kettle\Time\Day;
 use Kettle\Vessel\Jar;
 use Kettle\Vessel\JarException;
@@ -92,7 +93,9 @@ final class WishReader
         $start = $faults->trying('start', fn () => $this->day($wish, 'start'));
         $readyBy = $faults->trying('ready_by', fn () => $this->day($wish, 'ready_by'));
         if ($start !== null && $readyBy !== null && $start > $readyBy) {
-            $faults->add(DiaryException::startAfterReady($start->format('j F'), $readyBy->format('j F'))->about('ready_by'));
+            $faults->add(
+                DiaryException::startAfterReady(Dates::say($start, 'day_of_year'), Dates::say($readyBy, 'day_of_year'))->about('ready_by'),
+            );
         }
         $purpose = $faults->trying('purpose', fn () => $this->cupboard->purpose(Fields::text($wish, 'purpose') ?? 'skin')->id) ?? 'skin';
         $spirit = $faults->trying('spirit', fn () => $this->oneOf($wish, 'spirit', ['yes', 'no'])) === 'yes';
@@ -384,10 +387,10 @@ final class WishReader
         $today = $this->kitchen->today();
         $day = Day::read($typed, $today->getTimezone()) ?? throw DiaryException::day($typed);
         if ($day < $today) {
-            throw DiaryException::past($day->format('j F Y'), $today->format('j F Y'));
+            throw DiaryException::past(Dates::say($day, 'day'), Dates::say($today, 'day'));
         }
         if ($day > $today->modify('+2 years')) {
-            throw DiaryException::tooFar($day->format('j F Y'));
+            throw DiaryException::tooFar(Dates::say($day, 'day'));
         }
 
         return $day;

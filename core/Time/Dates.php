@@ -17,6 +17,12 @@ final class Dates
         'moment' => 'EEE d MMM, HH:mm',
         'long_moment' => 'EEEE d MMMM, HH:mm',
         'dated_moment' => 'd MMM y, HH:mm',
+        'full' => 'EEEE d MMMM y',
+        'month' => 'MMM y',
+        'name_of_day' => 'EEEE',
+        'day_and_time' => 'EEE HH:mm',
+        'day_of_year_moment' => 'd MMMM, HH:mm',
+        'clock' => 'HH:mm',
         'at' => "EEEE 'at' HH:mm",
     ];
 

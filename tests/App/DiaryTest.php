@@ -296,7 +296,7 @@ it('moves what is not warm at once when somebody is away, and says what cannot w
         ->toBe('2026-12-06T07:00:00+00:00')
         ->and(collect($page['troubles'])->firstWhere('batch', $basil->uid)['says'])
         ->toContain('nobody is at home then')
-        ->toContain('Tue 24 Nov 21:30');
+        ->toContain('Tue 24 Nov, 21:30');
     $this->atHouse('DELETE', '/absences/'.$page['absences'][0]['id'])->assertOk();
     expect($due($basil, 'use_up'))->toBe('2026-11-28T10:00:00+00:00')->and($due($jar, 'shake'))->toBe('2026-11-25T09:00:00+00:00');
 });

@@ -131,7 +131,7 @@ test('days away move what was to be warm, and the diary says so', async ({ page 
   await page.getByLabel('To, and with').fill('2026-11-26')
   await page.getByRole('button', { name: 'Nobody is at home' }).click()
   await expect(
-    page.getByText(/warm from Fri 27 Nov 07:00, not from Tue 24 Nov 10:40, because nobody is at home/),
+    page.getByText(/warm from Fri 27 Nov, 07:00, not from Tue 24 Nov, 10:40, because nobody is at home/),
   ).toBeVisible()
   await page.getByRole('button', { name: 'Seen' }).click()
   await expect(page.getByText(/because nobody is at home/)).toHaveCount(0)

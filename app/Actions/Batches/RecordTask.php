@@ -12,6 +12,7 @@ use Kettle\Diary\DiaryException;
 use Kettle\Diary\Step;
 use Kettle\Reason\RefusedException;
 use Kettle\Reason\Said;
+use Kettle\Time\Dates;
 use Kettle\Time\Day;
 
 /** A step was done, skipped for a reason, or put off. */
@@ -95,10 +96,10 @@ final readonly class RecordTask
         }
         [$hour, $minute] = explode(':', $clock ?? $due->format('G:i'));
         if ($day < $kitchen->today()) {
-            throw DiaryException::past($day->format('j F Y'), $kitchen->today()->format('j F Y'))->about('until');
+            throw DiaryException::past(Dates::say($day, 'day'), Dates::say($kitchen->today(), 'day'))->about('until');
         }
         if ($day > $kitchen->today()->modify('+1 year')) {
-            throw DiaryException::tooFar($day->format('j F Y'))->about('until');
+            throw DiaryException::tooFar(Dates::say($day, 'day'))->about('until');
         }
 
         return $kitchen->waking->nextAwake(max($day->setTime((int) $hour, (int) $minute), $kitchen->now));

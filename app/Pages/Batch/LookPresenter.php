@@ -14,6 +14,7 @@ use Kettle\Batch\Entry;
 use Kettle\Batch\Line\ColourLook;
 use Kettle\Batch\Line\ScentLook;
 use Kettle\Batch\Logbook;
+use Kettle\Time\Dates;
 use Kettle\Warmth\Approach;
 use Kettle\Warmth\WarmthException;
 
@@ -187,7 +188,7 @@ final readonly class LookPresenter
     {
         $at = $this->kitchens->local($batch->filled_at ?? $batch->start_at)->modify('+'.(int) min(24 * 365, round($hours)).' hours');
 
-        return $at <= $this->kitchens->now() ? 'by now' : 'about '.$at->format('D j M');
+        return $at <= $this->kitchens->now() ? 'by now' : 'about '.Dates::say($at, 'short_weekday');
     }
 
     private function hours(Batch $batch, Entry $look): float

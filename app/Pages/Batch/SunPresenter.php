@@ -12,6 +12,7 @@ use App\Responses\Batch\SunDay;
 use App\Responses\Batch\SunReady;
 use App\Responses\Batch\SunView;
 use Illuminate\Support\Carbon;
+use Kettle\Time\Dates;
 use Kettle\Vessel\WaterBath;
 use Kettle\Warmth\Sun;
 use Kettle\Warmth\SunJar;
@@ -130,7 +131,7 @@ final readonly class SunPresenter
             days: array_map(
                 fn (array $row) => new SunDay(
                     $row['day'],
-                    (new \DateTimeImmutable($row['day']))->format('D j M'),
+                    Dates::say(new \DateTimeImmutable($row['day']), 'short_weekday'),
                     round($row['mean_c'], 1),
                     round($row['peak_c'], 1),
                     $this->kitchens->plain()->warmth($row['peak_c']),
@@ -163,7 +164,7 @@ final readonly class SunPresenter
         foreach ($path as $i => $day) {
             $gathered += $day['shelf_h'];
             if ($gathered >= self::SHELF_H) {
-                return $from->modify("+{$i} days")->format('D j M');
+                return Dates::say($from->modify("+{$i} days"), 'short_weekday');
             }
         }
 

@@ -23,6 +23,7 @@ use Kettle\Measure\AmountWriter;
 use Kettle\Recipe\KitchenCard;
 use Kettle\Recipe\Planning;
 use Kettle\Recipe\WishException;
+use Kettle\Time\Dates;
 
 /** What there is to choose from at the bench. */
 final readonly class BenchPage
@@ -39,7 +40,7 @@ final readonly class BenchPage
         $kitchen = $this->kitchens->forWish($wish);
         $plan = $this->planning->plan($wish, $kitchen);
 
-        return CardView::of(KitchenCard::of($this->planning->document($plan, $kitchen)), $plan->timetable->fillAt->format('j F Y'));
+        return CardView::of(KitchenCard::of($this->planning->document($plan, $kitchen)), Dates::say($plan->timetable->fillAt, 'day'));
     }
 
     public function materials(): Materials

@@ -25,6 +25,7 @@ use Illuminate\Support\Collection;
 use Kettle\Diary\Availability;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Step;
+use Kettle\Time\Dates;
 use Kettle\Time\Interval;
 
 /** The days to come, in words. */
@@ -197,7 +198,7 @@ final readonly class DiaryPresenter
             fn (Interval $while) => new DayWhile(
                 $share($while->from),
                 $share($while->to),
-                $while->from->format('H:i').' to '.$while->to->format('H:i'),
+                Dates::say($while->from, 'clock').' to '.Dates::say($while->to, 'clock'),
             ),
             $availability->on($day),
         );
@@ -212,8 +213,8 @@ final readonly class DiaryPresenter
                     $share($each['from']),
                     $share($each['to']),
                     $each['on']
-                        ? 'on, till '.$each['to']->format('H:i')
-                        : $each['from']->format('H:i').' to '.$each['to']->format('H:i'),
+                        ? 'on, till '.Dates::say($each['to'], 'clock')
+                        : Dates::say($each['from'], 'clock').' to '.Dates::say($each['to'], 'clock'),
                     $each['on'],
                 );
             }
@@ -272,7 +273,7 @@ final readonly class DiaryPresenter
 
     private function moment(\DateTimeInterface $moment): string
     {
-        return $this->kitchens->local($moment)->format('D j M H:i');
+        return Dates::say($this->kitchens->local($moment), 'moment');
     }
 
     private function span(Absence $absence): string
@@ -283,10 +284,10 @@ final readonly class DiaryPresenter
             $last = $to->modify('-1 day');
 
             return $from->format('Y-m-d') === $last->format('Y-m-d')
-                ? $from->format('D j M')
-                : $from->format('D j M').' to '.$last->format('D j M');
+                ? Dates::say($from, 'short_weekday')
+                : Dates::say($from, 'short_weekday').' to '.Dates::say($last, 'short_weekday');
         }
 
-        return $from->format('D j M H:i').' to '.$to->format($from->format('Y-m-d') === $to->format('Y-m-d') ? 'H:i' : 'D j M H:i');
+        return Dates::say($from, 'moment').' to '.Dates::say($to, $from->format('Y-m-d') === $to->format('Y-m-d') ? 'clock' : 'moment');
     }
 }

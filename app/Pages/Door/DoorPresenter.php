@@ -9,6 +9,7 @@ use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Recipe\KitchenReader;
 use Kettle\Recipe\Planning;
+use Kettle\Time\Dates;
 
 /** What stands at the door, before anybody is in: one making, reckoned as any other is. */
 final readonly class DoorPresenter
@@ -43,7 +44,7 @@ final readonly class DoorPresenter
             (int) floor($out / self::BOTTLE_ML),
             self::BOTTLE_ML,
             AmountWriter::plain(self::BOTTLE_ML, Kind::Volume),
-            'best before '.(new \DateTimeImmutable($plan->figures['best_before']->text()))->format('M Y'),
+            'best before '.Dates::say(new \DateTimeImmutable($plan->figures['best_before']->text()), 'month'),
         );
     }
 }

@@ -10,6 +10,7 @@ use App\Responses\House\Invite;
 use App\Responses\House\People;
 use App\Responses\House\Person;
 use Illuminate\Support\Carbon;
+use Kettle\Time\Dates;
 
 /** Who is of the house, and who was asked in. */
 final readonly class PeoplePage
@@ -39,9 +40,6 @@ final readonly class PeoplePage
     /** "3 December, 14:05", by the house's clock */
     public function until(Carbon $moment): string
     {
-        return $moment
-            ->copy()
-            ->setTimezone($this->current->house()->time_zone)
-            ->format('j F, H:i');
+        return Dates::say($moment->copy()->setTimezone($this->current->house()->time_zone), 'day_of_year_moment');
     }
 }

@@ -33,6 +33,7 @@ use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Measure\Unit;
 use Kettle\Recipe\Kitchen;
+use Kettle\Time\Dates;
 use Kettle\Vessel\Cooker;
 use Kettle\Warmth\Band;
 use Kettle\Warmth\StoveLog;
@@ -478,7 +479,7 @@ final class PotPresenter
 
         return $this->times->daysBetween(Carbon::createFromTimestamp($session->now()), $moment) === 0
             ? $this->times->clock($moment)
-            : $this->kitchens->local($moment)->format('D H:i');
+            : Dates::say($this->kitchens->local($moment), 'day_and_time');
     }
 
     private function when(StoveSession $session, int $at): string

@@ -4,6 +4,7 @@ namespace App\Pages\Today;
 
 use App\House\KitchenFactory;
 use App\Responses\Today\TaskView;
+use Kettle\Time\Dates;
 use NumberFormatter;
 
 /** The day in a sentence: "Tuesday. Half an hour of hands, and one jar that cannot wait." */
@@ -20,7 +21,7 @@ final readonly class Headline
      */
     public function of(array $tasks, int $total): string
     {
-        $day = $this->kitchens->now()->format('l');
+        $day = Dates::say($this->kitchens->now(), 'name_of_day');
         $open = array_filter($tasks, fn (TaskView $task) => $task->open);
         if ($open === []) {
             return "{$day}. Nothing wants doing.";

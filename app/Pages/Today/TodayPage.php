@@ -23,6 +23,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
 use Kettle\Diary\Step;
+use Kettle\Time\Dates;
 
 /** What wants doing now and in the coming days, a page of it however large the house. */
 final readonly class TodayPage
@@ -87,7 +88,7 @@ final readonly class TodayPage
 
         return new Today(
             headline: $this->headline->of($views, $total),
-            date: $kitchen->now->format('l j F Y'),
+            date: Dates::say($kitchen->now, 'full'),
             throw_away: array_values(array_filter($views, fn (TaskView $task) => $task->danger)),
             bar: $this->bar($views),
             places: $this->places($views),
@@ -191,7 +192,7 @@ final readonly class TodayPage
             $kitchen->waking->fromText(),
             $kitchen->waking->toText(),
             $now >= 0 && $now <= 1 ? $now : null,
-            $kitchen->now->format('H:i'),
+            Dates::say($kitchen->now, 'clock'),
             $marks,
         );
     }
