@@ -40,7 +40,10 @@ final class Dates
         return isset(self::PATTERNS[$as]);
     }
 
-    /** @param  \DateTimeInterface|string  $moment in the zone it is told in: 2026-10-28, or as in RFC 3339; what is neither is told as it is */
+    /**
+     * @param  \DateTimeInterface|string  $moment in the zone it is told in: 2026-10-28, or as in RFC 3339; what is neither is
+     *     told as it is
+     */
     public static function say(\DateTimeInterface|string $moment, string $as = 'day'): string
     {
         if ($moment instanceof \DateTimeInterface) {

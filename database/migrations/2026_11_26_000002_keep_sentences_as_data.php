@@ -31,9 +31,8 @@ return new class extends Migration
         Schema::table('batches', function (Blueprint $table): void {
             $table->json('herbs')->nullable(false)->change();
             $table->json('oils')->nullable(false)->change();
-            $table->dropColumn(
-                array_values(array_filter(['name', 'herb_name', 'oils_name'], fn (string $column) => Schema::hasColumn('batches', $column))),
-            );
+            $there = fn (string $column): bool => Schema::hasColumn('batches', $column);
+            $table->dropColumn(array_values(array_filter(['name', 'herb_name', 'oils_name'], $there)));
         });
     }
 
