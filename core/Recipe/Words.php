@@ -22,15 +22,18 @@ use Kettle\Time\Dates;
  * Makes sentences of what is kept of them: the words of data/words.json and of the tables, filled by one cook's measures,
  * degrees, dates and money. Plurals and choices are ICU message syntax; a name in braces with a capital begins with one.
  */
-final readonly class Words
+final class Words
 {
-    private Row $words;
+    /** @var array<string, \MessageFormatter> those that choose, read once */
+    private static array $messages = [];
 
-    private Methods $methods;
+    private readonly Row $words;
 
-    private Cautions $cautions;
+    private readonly Methods $methods;
 
-    public function __construct(private Kitchen $kitchen)
+    private readonly Cautions $cautions;
+
+    public function __construct(private readonly Kitchen $kitchen)
     {
         $this->words = $kitchen->cupboard()->tables()->table('words')->row('rows');
         $this->methods = $kitchen->methods();
@@ -196,7 +199,9 @@ final readonly class Words
             $by[$name] = '{'.$name.'}';
         }
 
-        return \MessageFormatter::formatMessage('en', $words, $by) ?: '';
+        $message = self::$messages[$words] ??= new \MessageFormatter('en', $words);
+
+        return $message->format($by) ?: '';
     }
 
     private function ofKind(string $kind, mixed $value): string
