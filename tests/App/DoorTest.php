@@ -228,3 +228,14 @@ it('reads the room in the cook’s own degrees', function () {
         $edit($bad)->assertStatus(422)->assertJsonPath('faults.0.field', 'room');
     }
 });
+
+it('lets many look at invitations from one address, for none of them gives an e-mail', function () {
+    foreach (range(1, 30) as $i) {
+        $this->getJson("/api/invitations/none-{$i}")->assertNotFound();
+    }
+    // What does give one is counted by it as before.
+    foreach (range(1, 11) as $i) {
+        $last = $this->postJson('/api/session', ['email' => 'nobody@example.org', 'password' => 'not this one']);
+    }
+    $last->assertStatus(429);
+});

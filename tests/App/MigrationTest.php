@@ -1,0 +1,109 @@
+<?php
+
+use App\Models\Batch;
+use App\Models\House;
+use App\Models\Tenancy\CurrentHouse;
+use App\Pages\Batch\BatchPage;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
+
+// Beside the database of the tests: how a table is made cannot be undone with them.
+beforeEach(function () {
+    $this->spare = config()->string('database.connections.mariadb.database').'_older';
+    DB::connection('mariadb')->getPdo();
+    config(['database.connections.older' => ['database' => $this->spare] + config()->array('database.connections.mariadb')]);
+    config(['database.connections.maker' => config()->array('database.connections.mariadb')]);
+    DB::connection('maker')->statement("DROP DATABASE IF EXISTS {$this->spare}");
+    DB::connection('maker')->statement("CREATE DATABASE {$this->spare}");
+});
+
+afterEach(function () {
+    DB::setDefaultConnection('mariadb');
+    DB::purge('older');
+    DB::connection('maker')->statement("DROP DATABASE IF EXISTS {$this->spare}");
+});
+
+it('carries a house over from when sentences were stored, as they were said', function () {
+    $batch = $this->batch();
+    $told = $this->atHouse('GET', "/batches/{$batch->uid}")->json();
+    $all = glob(database_path('migrations/*.php')) ?: [];
+    $last = array_search(database_path('migrations/2026_11_26_000002_keep_sentences_as_data.php'), $all, true);
+    expect($last)->toBeInt();
+    $migrate = fn (array $files): int => Artisan::call('migrate', [
+        '--database' => 'older',
+        '--path' => $files,
+        '--realpath' => true,
+        '--force' => true,
+    ]);
+    $migrate(array_slice($all, 0, (int) $last));
+    $older = DB::connection('older');
+    foreach (['users' => [$this->keeper->id], 'houses' => [$this->house->id]] as $table => $ids) {
+        $older->table($table)->insert(DB::table($table)->whereIn('id', $ids)->get()->map(fn (stdClass $row) => (array) $row)->all());
+    }
+    $row = array_diff_key((array) DB::table('batches')->find($batch->id), ['herbs' => 1, 'oils' => 1]);
+    $diary = [
+        'slots' => [],
+        'cooker' => null,
+        'cooker_name' => null,
+        'warm_up_min' => 5,
+        'says' => 'There is no cooker for it.',
+        'job' => [],
+    ];
+    $older
+        ->table('batches')
+        ->insert([
+            ...$row,
+            'name' => $told['name'],
+            'herb_name' => $told['herb'],
+            'oils_name' => 'sunflower oil',
+            'plan' => json_encode($told['plan']),
+            'shelf' => json_encode(
+                ['method' => $told['plan']['method']['name'], 'seen' => 'herb stood out'] + json_decode($row['shelf'], true),
+            ),
+            'diary' => json_encode($diary),
+        ]);
+    $line = (array) DB::table('log_entries')->where('batch_id', $batch->id)->first();
+    $older->table('log_entries')->insert(['data' => json_encode(['sentence' => $told['plan']['sentence_text']])] + $line);
+    $older->table('diary_moves')->insert([
+        'house_id' => $this->house->id,
+        'batch_id' => $batch->id,
+        'was_at' => Carbon::now(),
+        'is_at' => Carbon::now(),
+        'why' => 'because nobody is at home',
+        'moved_at' => Carbon::now(),
+    ]);
+
+    $migrate([$all[$last]]);
+    // Cut off and run again, it leaves alone what is carried over.
+    $older->table('migrations')->where('migration', 'like', '%keep_sentences_as_data')->delete();
+    $kept = $older->table('batches')->value('plan');
+    $migrate([$all[$last]]);
+
+    expect($older->table('batches')->value('plan'))
+        ->toBe($kept)
+        ->and(json_decode($kept, true)['steps'][0]['says'])
+        ->toBe(['say' => 'as-it-stood', 'with' => ['words' => $told['plan']['steps'][0]['says']]])
+        ->and(json_decode($kept, true)['figures']['herb_mass'])
+        ->not->toHaveKey('text')
+        ->and($older->table('diary_moves')->value('why'))
+        ->toBe('{"say":"as-it-stood","with":{"words":"because nobody is at home"}}')
+        ->and(Schema::connection('older')->hasColumn('batches', 'herb_name'))
+        ->toBeFalse();
+    DB::setDefaultConnection('older');
+    app(CurrentHouse::class)->within(House::query()->sole(), function () use ($told) {
+        $batch = Batch::query()->sole();
+        $view = json_decode((string) json_encode(app(BatchPage::class)->of($batch)), true);
+        expect($view['plan'])
+            ->toEqual($told['plan'])
+            ->and($view['name'])
+            ->toBe($told['name'])
+            ->and($view['entries'][0]['title'])
+            ->toBe('Planned. '.$told['plan']['sentence_text'])
+            ->and($batch->shelf->method)
+            ->toBe($told['plan']['method']['id'])
+            ->and($batch->diary?->says?->with)
+            ->toBe(['words' => 'There is no cooker for it.']);
+    });
+});
