@@ -81,6 +81,19 @@ final class Words
         return $tree;
     }
 
+    /**
+     * Data as it leaves the house: in words, and beside them as they are kept where that is not the same.
+     *
+     * @param  array<mixed>  $data
+     * @return array{data: array<mixed>, kept?: object}
+     */
+    public function toldAndKept(array $data): array
+    {
+        $told = $this->tell($data);
+
+        return ['data' => $told] + ($told === $data ? [] : ['kept' => (object) $data]);
+    }
+
     /** Numbers as they are said, names as they stand, and things of a kind in their measures. */
     public function thing(mixed $value): string
     {
@@ -382,15 +395,18 @@ final class Words
     /** "4 h 20 min": a limit of hours is not told in rounded ones. */
     private static function hours(float $hours): string
     {
-        $minutes = (int) ceil($hours * 60 - 1e-9);
-
-        return intdiv($minutes, 60).' h'.($minutes % 60 === 0 ? '' : ' '.$minutes % 60 .' min');
+        return self::hoursAndMinutes((int) ceil($hours * 60 - 1e-9));
     }
 
     private static function minutes(float $value): string
     {
         $minutes = (int) round($value);
 
-        return $minutes < 120 ? $minutes.' min' : intdiv($minutes, 60).' h'.($minutes % 60 === 0 ? '' : ' '.$minutes % 60 .' min');
+        return $minutes < 120 ? $minutes.' min' : self::hoursAndMinutes($minutes);
+    }
+
+    private static function hoursAndMinutes(int $minutes): string
+    {
+        return intdiv($minutes, 60).' h'.($minutes % 60 === 0 ? '' : ' '.$minutes % 60 .' min');
     }
 }

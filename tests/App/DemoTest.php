@@ -7,6 +7,7 @@ use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Tests\Texts;
 
 it('lays Skerry House true for whatever day it is', function (string $now) {
     Carbon::setTestNow($now);
@@ -89,20 +90,6 @@ it('keeps no sentence of its own in the database: only codes, numbers, and what 
     // The verdict “as expected” is a code with a space in it.
     $theirs =
         '/(^|\.)(called|jar|cooker|cooker_name|setting|name|it|typed|to|where|confirmed|inci|latin|allergens|uptake_key|verdict)\b[^:]*: /';
-    $texts = function (mixed $tree, string $at = '') use (&$texts): array {
-        if (! is_array($tree)) {
-            return is_string($tree) ? ["{$at}: {$tree}"] : [];
-        }
-
-        return array_merge(
-            [],
-            ...array_map(
-                fn (string|int $key, mixed $each) => $texts($each, is_int($key) ? $at : ltrim($at.'.'.$key, '.')),
-                array_keys($tree),
-                $tree,
-            ),
-        );
-    };
     $found = [];
     $seen = 0;
     foreach ($columns as $table => $names) {
@@ -110,7 +97,7 @@ it('keeps no sentence of its own in the database: only codes, numbers, and what 
             foreach ((array) $row as $column => $value) {
                 $seen++;
                 $tree = is_string($value) ? json_decode($value, true) ?? $value : $value;
-                foreach ($texts($tree, $column) as $text) {
+                foreach (Texts::of($tree, $column) as $text) {
                     if (str_contains(explode(': ', $text, 2)[1], ' ') && preg_match($theirs, $text) !== 1) {
                         $found["{$table}.{$text}"] = true;
                     }

@@ -8,23 +8,7 @@ use Kettle\Recipe\PlanDocument;
 use Kettle\Time\Dates;
 use Tests\Core\Support;
 use Tests\RandomWishes;
-
-/** @return list<string> every text of a tree, wherever it stands */
-function textsOf(mixed $tree, string $at = ''): array
-{
-    if (! is_array($tree)) {
-        return is_string($tree) ? ["{$at}: {$tree}"] : [];
-    }
-
-    return array_merge(
-        [],
-        ...array_map(
-            fn (string|int $key, mixed $each) => textsOf($each, is_int($key) ? $at : ltrim($at.'.'.$key, '.')),
-            array_keys($tree),
-            $tree,
-        ),
-    );
-}
+use Tests\Texts;
 
 /** @return array<mixed> as a column gives it back */
 function throughColumn(mixed $kept): array
@@ -42,7 +26,7 @@ it('keeps no sentence of a plan: only codes, numbers, and what somebody called o
         } catch (Kettle\Recipe\WishException) {
             continue;
         }
-        foreach (textsOf($record) as $text) {
+        foreach (Texts::of($record) as $text) {
             // Jars and cookers are called as the house calls them, amounts are as they were typed; INCI, Latin and part
             // names are names of the field.
             if (

@@ -12,7 +12,6 @@ use App\Models\StoveJar;
 use App\Models\StoveSession;
 use App\Models\WeatherDay;
 use Illuminate\Support\Carbon;
-use Kettle\Reason\Said;
 
 /** Cookers, what was warm in them, days away, weather and pictures, as docs/formats/house.schema.json. */
 final readonly class ExportStove
@@ -148,8 +147,7 @@ final readonly class ExportStove
                     ->map(
                         fn (StoveEvent $event) => [
                             'kind' => $event->kind,
-                            'data' => (object) $this->told($event->data),
-                            ...$this->told($event->data) === $event->data ? [] : ['kept' => (object) $event->data],
+                            ...array_map(fn (array|object $each) => (object) $each, $this->kitchens->words()->toldAndKept($event->data)),
                             'by' => $event->by,
                             'happened_at' => $this->moment($event->happened_at),
                         ],
@@ -158,17 +156,6 @@ final readonly class ExportStove
             ),
             'readings' => $readings,
         ];
-    }
-
-    /**
-     * @param  array<mixed>  $data
-     * @return array<mixed> in words
-     */
-    private function told(array $data): array
-    {
-        $herbs = $data['herb'] ?? null;
-
-        return $this->kitchens->words()->tell(is_array($herbs) ? ['herb' => Said::just($herbs)] + $data : $data);
     }
 
     private function moment(Carbon $moment): string

@@ -180,7 +180,7 @@ final readonly class Tend
             $this->standing($session)->first(fn (StoveJar $jar) => $jar->batch->uid === $uid) ??
             throw (new DiaryException('not_open', 'That is not in this cooker.'))->about('with');
         $this->out($session, $jar);
-        StartSession::note($session, 'jar_out', ['batch' => $uid, 'herb' => $jar->batch->herbs]);
+        StartSession::note($session, 'jar_out', ['batch' => $uid, 'herb' => Said::just($jar->batch->herbs)->toArray()]);
         if ($this->standing($session)->isEmpty()) {
             $this->over($session);
         }

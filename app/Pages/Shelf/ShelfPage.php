@@ -139,12 +139,12 @@ final readonly class ShelfPage
         foreach (array_filter($words, fn (string $word) => mb_strlen($word) > 2) ?: [$typed] as $word) {
             $ids = $this->cupboard->idsCalled($word);
             $batches->where(function (Builder $q) use ($word, $ids): void {
-                foreach (['herbs' => $ids['herb'], 'oils' => $ids['oil']] as $column => $among) {
+                foreach (['herbs' => 'herb', 'oils' => 'oil'] as $column => $kind) {
                     $q->orWhereRaw("JSON_SEARCH(LOWER({$column}), 'one', ?, NULL, '$.all[*]') IS NOT NULL", [
                         '%'.addcslashes($word, '%_\\').'%',
                     ]);
-                    foreach ($among as $id) {
-                        $q->orWhere($column, 'like', '%"'.$id.'"%');
+                    foreach ($ids[$kind] as $id) {
+                        $q->orWhereJsonContains("{$column}->all", [$kind => $id]);
                     }
                 }
             });
