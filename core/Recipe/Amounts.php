@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
-use Kettle\Infusion\Method;
 use Kettle\Infusion\Uptake;
 use Kettle\Measure\Density;
 use Kettle\Measure\Ratio;
@@ -25,11 +24,6 @@ final readonly class Amounts
 {
     /** Cover wanted above the herb bed, mm: common practice (1 to 3 in). */
     public const COVER_MM = 25.0;
-
-    /** The jar reckoned with when nothing else is known, mL to the brim: the pint. */
-    private const USUAL_BRIM_ML = 505.0;
-
-    /** No more jars alike than this are chosen for anybody. */
 
     /**
      * @param  float  $herbG of all jars together, as it lies
@@ -141,7 +135,7 @@ final readonly class Amounts
      */
     private static function fromJar(Wish $wish, Kitchen $kitchen, Ratio $ratio, float $perGram, array $why): self
     {
-        $jar = $wish->sizing->jar ?? self::usualJar($wish, $kitchen);
+        $jar = $wish->sizing->jar ?? JarChoice::usual($wish, $kitchen);
         $jars = $wish->sizing->jars ?? 1;
         $each = Levels::mostHerb($jar, $wish->mix, $perGram, $wish->method->wants->headspaceMm);
         if ($each <= 0) {
@@ -172,7 +166,7 @@ final readonly class Amounts
             Reason::rule('ratio-gives-oil', ['herb_g' => round($herb, 1), 'ratio' => $ratio->text(), 'ml_per_g' => round($perGram, 3)]),
             ...$why,
         ];
-        $levels = self::check($wish, $kitchen, $jar, $jars, $herb, $oil, $ratio);
+        $levels = JarChoice::check($wish, $kitchen, $jar, $jars, $herb, $oil, $ratio);
 
         return new self($herb, $oil, $ratio, $jar, $jars, $levels, $herbWhy, $oilWhy);
     }
@@ -180,7 +174,7 @@ final readonly class Amounts
     /** @throws WishException when there is no room for that cover */
     private static function fromJarWay(Wish $wish, ByJar $way, Kitchen $kitchen): self
     {
-        $jar = $wish->sizing->jar ?? self::usualJar($wish, $kitchen);
+        $jar = $wish->sizing->jar ?? JarChoice::usual($wish, $kitchen);
         $jars = $wish->sizing->jars ?? 1;
         $herbEach = $jar->volumeTo($way->share() * $jar->heightMm) / $wish->mix->looseMlPerG;
         $bed = $jar->heightOf($wish->mix->settledMlPerG * $herbEach);
@@ -193,7 +187,7 @@ final readonly class Amounts
                 $way->coverMm,
                 $jar->heightMm - $wish->method->wants->headspaceMm,
             );
-            throw WishException::withWays($refused->about('by_jar'), Remedies::ofJarWay($wish, $way, $jar));
+            throw WishException::withWays($refused->about('by_jar'), JarRemedies::ofJarWay($wish, $way, $jar));
         }
         $oilEach = $jar->volumeTo($level) - $wish->mix->ownMlPerG * $herbEach;
         $perGram = $oilEach / $herbEach;
@@ -261,7 +255,7 @@ final readonly class Amounts
                     ),
                     'oil_amount',
                 ),
-                Remedies::ofRatioOffTheScale($wish, $oil),
+                JarRemedies::ofRatioOffTheScale($wish, $oil),
             );
         }
         $why = Reason::rule('two-give-ratio', ['oil_ml' => round($oil), 'herb_g' => round($herb, 1), 'ml_per_g' => round($oil / $herb, 2)]);
@@ -286,8 +280,8 @@ final readonly class Amounts
     private static function inJars(Wish $wish, Kitchen $kitchen, float $herb, float $oil, Ratio $ratio, array $herbWhy, array $oilWhy): self
     {
         [$jar, $jars] =
-            $wish->sizing->jar !== null ? [$wish->sizing->jar, $wish->sizing->jars ?? 1] : self::jarsFor($wish, $kitchen, $herb, $oil);
-        $levels = self::check($wish, $kitchen, $jar, $jars, $herb, $oil, $ratio);
+            $wish->sizing->jar !== null ? [$wish->sizing->jar, $wish->sizing->jars ?? 1] : JarChoice::holding($wish, $kitchen, $herb, $oil);
+        $levels = JarChoice::check($wish, $kitchen, $jar, $jars, $herb, $oil, $ratio);
         if ($wish->sizing->jar === null) {
             $oilWhy[] = Reason::rule('jar-chosen-for-you', [
                 'jar' => Said::of('amount.jars-chosen', ['count' => $jars, 'jar' => $jar->called]),
@@ -366,97 +360,5 @@ final readonly class Amounts
         };
 
         return [Ratio::perGram($parts), Reason::rule('ratio-default', ['ml_per_g' => $parts, 'why' => Said::of('ratio.'.$why)])];
-    }
-
-    /** @throws WishException */
-    private static function usualJar(Wish $wish, Kitchen $kitchen): Jar
-    {
-        $jars = $kitchen->jarsBySize($wish->method->wants->vessels[0]);
-        if ($jars === []) {
-            throw WishException::from(JarException::noneListed()->about('jar'));
-        }
-        usort($jars, fn (Jar $a, Jar $b) => abs($a->brimMl - self::USUAL_BRIM_ML) <=> abs($b->brimMl - self::USUAL_BRIM_ML));
-
-        return $jars[0];
-    }
-
-    /**
-     * The smallest jar that holds it with its headspace; failing that, the smallest that holds it at all;
-     * failing that, the fewest alike that do.
-     *
-     * @return array{Jar, int}
-     *
-     * @throws WishException
-     */
-    private static function jarsFor(Wish $wish, Kitchen $kitchen, float $herbG, float $oilMl): array
-    {
-        $sizes = $kitchen->jarsBySize($wish->method->wants->vessels[0]);
-        if ($sizes === []) {
-            throw WishException::from(JarException::noneListed()->about('jar'));
-        }
-        foreach ($wish->sizing->jars === null ? range(1, Sizing::MOST_JARS) : [$wish->sizing->jars] as $jars) {
-            $wanted = $wish->method->wants->headspaceMm;
-            foreach ($jars === 1 || $wish->sizing->jars !== null ? [$wanted, 0.0] : [$wanted] as $headspace) {
-                foreach ($sizes as $jar) {
-                    if (Levels::in($jar, $wish->mix, $herbG / $jars, $oilMl / $jars)->headspaceMm() >= $headspace - 1e-9) {
-                        return [$jar, $jars];
-                    }
-                }
-            }
-        }
-        $need = $oilMl + $wish->mix->ownMlPerG * $herbG;
-        throw WishException::from(JarException::noneHolds($need, $sizes[count($sizes) - 1])->about('jar'));
-    }
-
-    /**
-     * The first whole ratio leaner than one under which the herb is covered as deep as is wanted, for what was really
-     * given: found by reckoning each. Null where none does.
-     */
-    public static function covering(Wish $wish, Kitchen $kitchen, Ratio $ratio): ?Ratio
-    {
-        if ($wish->sizing->seekingCover) {
-            return null;
-        }
-        $uptake = $kitchen->uptake($wish->mix, $wish->practice->way);
-        for ($parts = floor($ratio->parts) + 1; $parts <= Ratio::LEANEST; $parts++) {
-            $leaner = $ratio->parts($parts);
-            try {
-                $found = self::solve($wish->leaner($leaner), $kitchen, $uptake);
-            } catch (WishException|RefusedException) {
-                continue;
-            }
-            if (
-                $found->levels->coverMm() >= self::COVER_MM - 0.5 &&
-                $found->levels->headspaceMm() >= $wish->method->wants->headspaceMm - 0.5
-            ) {
-                return $leaner;
-            }
-        }
-
-        return null;
-    }
-
-    /** @throws WishException when a jar overflows or the herb stands out of the oil */
-    private static function check(Wish $wish, Kitchen $kitchen, Jar $jar, int $jars, float $herbG, float $oilMl, Ratio $ratio): Levels
-    {
-        $levels = Levels::in($jar, $wish->mix, $herbG / $jars, $oilMl / $jars);
-        if ($levels->headspaceMm() < -1e-9) {
-            $most = Levels::mostHerb($jar, $wish->mix, $oilMl / $herbG, $wish->method->wants->headspaceMm);
-            $need = ($oilMl + $wish->mix->ownMlPerG * $herbG) / $jars;
-            throw WishException::withWays(
-                JarException::overflows($jar, $need, $most)->about('jar'),
-                Remedies::ofOverflow($wish, $kitchen, $jar, $herbG, $oilMl),
-            );
-        }
-        // In a pan the herb is stirred, and need not be covered.
-        if ($levels->coverMm() <= 0 && ! $wish->method->has(Method::IN_PAN)) {
-            $would = self::covering($wish, $kitchen, $ratio);
-            throw WishException::withWays(
-                JarException::herbStandsOut($ratio->text(), $levels->levelMm, $levels->bedMm, $would?->text())->about('ratio'),
-                Remedies::ofStandingOut($wish, $would),
-            );
-        }
-
-        return $levels;
     }
 }

@@ -43,7 +43,7 @@ final readonly class Comparison
             $yield = $amounts = null;
             $by = $wish->by($method, $chosen);
             try {
-                Planner::refuseUnfit($by, $this->kitchen, $this->cautions);
+                Fit::check($by, $this->kitchen, $this->cautions);
                 $amounts = Amounts::solve($wish->by($method, $method->variants[0]), $this->kitchen, $uptake);
                 $yield = $uptake->yield($amounts->oilMl, $amounts->dryG($wish));
             } catch (WishException $why) {

@@ -95,12 +95,12 @@ final class Notes
         $cover = $amounts->levels->coverMm();
         $wanted = $wish->sizing->byJar->coverMm ?? Amounts::COVER_MM;
         if ($wish->sizing->byJar === null ? ! $amounts->levels->isWellCovered() : $cover < $wanted - 0.5) {
-            $would = $wish->sizing->byJar === null ? Amounts::covering($wish, $kitchen, $amounts->ratio) : null;
+            $would = $wish->sizing->byJar === null ? JarChoice::covering($wish, $kitchen, $amounts->ratio) : null;
             $notes[] = self::note(
                 'cover',
                 'care',
                 ['cover' => ['mm' => floor($cover)], 'wanted' => ['mm' => $wanted]],
-                Remedies::ofStandingOut($wish, $would),
+                JarRemedies::ofStandingOut($wish, $would),
             );
         }
         if (
@@ -108,11 +108,17 @@ final class Notes
             $amounts->ratio->parts > Ratio::LEAN &&
             $amounts->ratio->parts > 1.5 * $wish->mix->usualParts($wish->perGramAsItLies())
         ) {
-            $notes[] = self::note('lean', 'care', ['ratio' => $amounts->ratio->text()], Remedies::ofLean($wish, $amounts->oilMl));
+            $notes[] = self::note('lean', 'care', ['ratio' => $amounts->ratio->text()], JarRemedies::ofLean($wish, $amounts->oilMl));
         }
         $headspace = $amounts->levels->headspaceMm();
         if ($headspace < $wish->method->wants->headspaceMm - 0.5) {
-            $larger = Remedies::larger($wish, $kitchen, $amounts->jar, $amounts->herbG / $amounts->jars, $amounts->oilMl / $amounts->jars);
+            $larger = JarRemedies::larger(
+                $wish,
+                $kitchen,
+                $amounts->jar,
+                $amounts->herbG / $amounts->jars,
+                $amounts->oilMl / $amounts->jars,
+            );
             $notes[] = self::note(
                 'headspace',
                 'care',

@@ -6,7 +6,9 @@ namespace Kettle\Recipe;
 
 use Kettle\Material\HerbPart;
 use Kettle\Measure\Kind;
+use Kettle\Reason\Figure;
 use Kettle\Reason\Note;
+use Kettle\Reason\Reason;
 use Kettle\Reason\Said;
 use Kettle\Stores\Allocation;
 use Kettle\Stores\Condition;
@@ -105,10 +107,10 @@ final readonly class Supplies
             $oil = $wish->blend->shares()[$i - count($wish->mix->parts)] ?? null;
             $ways =
                 $need['kind'] === LotKind::Herb
-                    ? Remedies::ofShortHerb($wish, $i, $taking->need - $taking->short)
+                    ? StoresRemedies::ofShortHerb($wish, $i, $taking->need - $taking->short)
                     : ($oil === null
                         ? []
-                        : Remedies::ofShortOil($wish, $amounts, $kitchen, $oil['carrier'], $oil['share'], $taking));
+                        : StoresRemedies::ofShortOil($wish, $amounts, $kitchen, $oil['carrier'], $oil['share'], $taking));
             $there = $taking->need - $taking->short;
             $notes[] = new Note(
                 'short.'.($need['material'] ?: 'herb-'.$i),
@@ -181,5 +183,30 @@ final readonly class Supplies
         return $lot->dates->gotOn === null
             ? Said::just($lot->called)
             : Said::of('lot.got', ['called' => $lot->called, 'got' => ['short_day' => $lot->dates->gotOn]]);
+    }
+
+    /** @return list<Figure> what was taken from Stores costs, and what 100 mL of it comes to; none where nothing has a price */
+    public function costFigures(float $yieldMl): array
+    {
+        $cost = $this->cost();
+        if ($cost === null) {
+            return [];
+        }
+        $why = Reason::rule($cost['whole'] ? 'cost' : 'cost-in-part');
+
+        return [
+            Figure::exactly('cost', round($cost['cost'], 2), 'money', $why),
+            ...$yieldMl > 0
+                ? [
+                    Figure::exactly(
+                        'cost_per_100',
+                        round(($cost['cost'] / $yieldMl) * 100, 2),
+                        'money',
+                        $why,
+                        Reason::rule('cost-per-100', ['yield_ml' => round($yieldMl)]),
+                    ),
+                ]
+                : [],
+        ];
     }
 }

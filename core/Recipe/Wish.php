@@ -97,7 +97,7 @@ final readonly class Wish
         );
     }
 
-    /** The same wish with a leaner ratio, as Remedies::leaner takes it, to see whether it covers. */
+    /** The same wish with a leaner ratio, as JarRemedies::leaner takes it, to see whether it covers. */
     public function leaner(Ratio $ratio): self
     {
         return $this->with($this->blend, $this->sizing->leaner($ratio));

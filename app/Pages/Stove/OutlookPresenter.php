@@ -18,7 +18,7 @@ use Kettle\Warmth\Band;
 /** What a pot will do on a setting with some jars in it, in words: before it is switched on. */
 final readonly class OutlookPresenter
 {
-    public function __construct(private SetUp $setUp, private Forecast $forecast, private PotPresenter $words) {}
+    public function __construct(private SetUp $setUp, private Forecast $forecast, private PotPresenter $words, private Warmths $warmths) {}
 
     /**
      * @param  list<string>  $uids of batches
@@ -70,7 +70,7 @@ final readonly class OutlookPresenter
                 [],
                 [],
             ),
-            scale: $this->words->scale($band, (float) $keep['room_c']),
+            scale: $this->warmths->scale($band, (float) $keep['room_c']),
         );
     }
 
@@ -106,7 +106,7 @@ final readonly class OutlookPresenter
                 'stop',
                 sprintf(
                     'On this setting it goes over %s. Take a lower one, or switch it on and off.',
-                    $this->words->warmth($band->ceiling),
+                    $this->warmths->warmth($band->ceiling),
                 ),
             );
         } elseif ($said['passes_ceiling']['hotter']) {
@@ -122,7 +122,7 @@ final readonly class OutlookPresenter
                 'care',
                 sprintf(
                     'On this setting it does not come into the band, from %s. Take a higher one, or put the lid on.',
-                    $this->words->warmth($band->low),
+                    $this->warmths->warmth($band->low),
                 ),
             );
         }

@@ -43,6 +43,7 @@ final readonly class StovePresenter
 
     public function __construct(
         private PotPresenter $words,
+        private Warmths $warmths,
         private CookerPresenter $cookers,
         private Records $records,
         private KitchenFactory $kitchens,
@@ -202,7 +203,7 @@ final readonly class StovePresenter
             $batch->herb_name,
             $batch->shelf->jar,
             $method->name,
-            $this->words->warmth($method->targetOrUsual()),
+            $this->warmths->warmth($method->targetOrUsual()),
             ($progress->warmed->hours() > 0
                 ? AmountWriter::clockSpan($progress->warmed->hours()).' of '.AmountWriter::clockSpan($routine->hours).' had'
                 : AmountWriter::clockSpan($routine->hours).' at warmth').$warmUp,
@@ -246,7 +247,7 @@ final readonly class StovePresenter
                 : ($stir === null || $stir->dueAt <= $this->kitchens->now()
                     ? 'Stir it now.'
                     : 'Stir next at '.$this->times->clock($stir->dueAt).'.'),
-            'about '.$this->words->warmth($method->targetC ?? 95.0).', never over '.$this->words->warmth($ceiling),
+            'about '.$this->warmths->warmth($method->targetC ?? 95.0).', never over '.$this->warmths->warmth($ceiling),
             $off === null
                 ? ''
                 : ($since === null
