@@ -11,6 +11,7 @@ use App\Models\BatchYield;
 use App\Models\Bottle;
 use App\Models\House;
 use App\Responses\Press\LabelLine;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Kettle\Infusion\YieldHistory;
 use Kettle\Material\Tables;
@@ -102,6 +103,7 @@ function aSheetOfTwoHundredLabels(): array
 /** As many batches strained of one form, so that a plan has them all to learn from. */
 function learned(House $house): void
 {
+    /** @var Collection<int, int> $batches */
     $batches = DB::table('batches')->where('house_id', $house->id)->pluck('id');
     foreach ($batches->chunk(500) as $chunk) {
         DB::table((new BatchYield())->getTable())->insert(

@@ -24,6 +24,7 @@ require __DIR__.'/../vendor/autoload.php';
 require __DIR__.'/Client.php';
 require __DIR__.'/press.php';
 require __DIR__.'/stove.php';
+/** @var Illuminate\Foundation\Application $app */
 $app = require __DIR__.'/../bootstrap/app.php';
 $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
 
@@ -81,7 +82,11 @@ function core(array $wish, Closure $do, float $aim): array
     $before = memory_get_usage();
     $tables = Tables::shipped();
     $bench = new Planning($tables);
-    $kitchen = KitchenReader::read($wish['house'] ?? [], new DateTimeImmutable('2026-11-24T10:00:00Z'), $tables);
+    $kitchen = KitchenReader::read(
+        is_array($wish['house'] ?? null) ? $wish['house'] : [],
+        new DateTimeImmutable('2026-11-24T10:00:00Z'),
+        $tables,
+    );
     $times = [];
     memory_reset_peak_usage();
     for ($i = 0; $i < 400; $i++) {
@@ -211,6 +216,7 @@ function overHttp(Client $client, House $house): array
 {
     $base = "/api/houses/{$house->uid}";
     $wish = (string) json_encode(['wish' => WISH]);
+    /** @var string $batch */
     $batch = DB::table('batches')->where('house_id', $house->id)->orderBy('id')->value('uid');
     $routes = [
         'plainest' => fn () => $client->get("{$base}/scale"),
@@ -245,6 +251,7 @@ function overHttp(Client $client, House $house): array
 /** @return array<string, int> bytes compressed, of what the first screen loads */
 function firstScreen(): array
 {
+    /** @var array<string, array{file: string, css?: list<string>, imports?: list<string>}> $manifest */
     $manifest = json_decode((string) file_get_contents(public_path('build/.vite/manifest.json')), true);
     $files = [];
     $take = function (string $key) use (&$take, &$files, $manifest): void {
@@ -291,7 +298,7 @@ $keeper = User::query()->create([
     'prefs' => User::PREFS,
 ]);
 Auth::setUser($keeper);
-$client = new Client((string) config('app.url'));
+$client = new Client(config()->string('app.url'));
 $client->signIn($keeper->email, $password);
 foreach ([[20, 20], [5000, 2000]] as [$batches, $lots]) {
     $house = house($keeper, $batches);
@@ -302,18 +309,20 @@ foreach ([[20, 20], [5000, 2000]] as [$batches, $lots]) {
     $eye = shell_exec(
         sprintf(
             'node perf/eye.mjs %s %s %s %s',
-            escapeshellarg((string) config('app.url')),
+            escapeshellarg(config()->string('app.url')),
             escapeshellarg($house->uid),
             escapeshellarg($keeper->email),
             escapeshellarg($password),
         ),
     );
-    $report['to_the_eye']["{$batches} batches, {$lots} lots"] = json_decode((string) $eye, true) + [
+    /** @var array<string, float> $seen */
+    $seen = json_decode((string) $eye, true);
+    $report['to_the_eye']["{$batches} batches, {$lots} lots"] = $seen + [
         'aim_median_ms' => 150,
         'aim_p95_ms' => 300,
     ];
 }
-$base = (string) config('app.url');
+$base = config()->string('app.url');
 [$pot, $key] = aWarmPot($kitchen = house($keeper, 2));
 $report['readings_taken_in'] = takenIn($base, $pot, $key, 1500);
 $report['pages_held_open'] = pagesHeld($client, $kitchen, $base, $pot, $key, 50);

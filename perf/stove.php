@@ -151,6 +151,7 @@ function takenIn(string $base, StoveSession $session, string $key, int $readings
         }
         curl_multi_exec($multi, $running);
         curl_multi_select($multi, 0.05);
+        /** @var array{handle: CurlHandle}|false $done */
         while ($done = curl_multi_info_read($multi)) {
             curl_getinfo($done['handle'], CURLINFO_RESPONSE_CODE) === 200 || $wrong++;
             curl_multi_remove_handle($multi, $done['handle']);
@@ -220,11 +221,14 @@ function aDayOfReadings(Client $client, House $house): array
         }
     }
 
+    /** @var array{chart: array{points: list<mixed>}} $page */
+    $page = json_decode($answer, true);
+
     return [
         ...summary($times['pot']),
         'times_the_plainest' => round(quantile($times['pot'], 0.5) / quantile($times['plainest'], 0.5), 2),
         'readings' => 6 * 2880,
-        'points_drawn' => count(json_decode($answer, true)['chart']['points']),
+        'points_drawn' => count($page['chart']['points']),
         'answer_kb' => round(strlen($answer) / 1024),
     ];
 }

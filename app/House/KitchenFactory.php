@@ -190,8 +190,9 @@ final class KitchenFactory
                     'NULLIF(SUM(CASE WHEN price IS NULL THEN 0 ELSE `left` END), 0) * 100 AS price',
             )
             ->get();
+        /** @var object{material: string, ml: string, price: ?string} $row */
         foreach ($rows as $row) {
-            $stock[(string) $row->material] = ['ml' => (float) $row->ml, 'price' => $row->price === null ? null : (float) $row->price];
+            $stock[$row->material] = ['ml' => (float) $row->ml, 'price' => $row->price === null ? null : (float) $row->price];
         }
 
         return $stock;
@@ -240,8 +241,7 @@ final class KitchenFactory
                 ->toBase()
                 ->pluck('diary') as $diary
         ) {
-            $stored = json_decode((string) $diary, true);
-            $reserved = is_array($stored) && isset($stored['slots']) ? Reservation::of($stored) : null;
+            $reserved = Reservation::read(is_string($diary) ? json_decode($diary, true) : null);
             if ($reserved !== null && $reserved->job !== []) {
                 $booked[] = ['job' => CookerJob::of($reserved->job, $house->zone()), 'from' => $reserved->next()];
             }

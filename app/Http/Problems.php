@@ -87,8 +87,8 @@ final class Problems
     private static function faults(ValidationException $thrown): array
     {
         $faults = [];
-        foreach ($thrown->errors() as $field => $sentences) {
-            $faults[] = ['field' => (string) $field, 'reason' => 'invalid', 'sentence' => (string) $sentences[0]];
+        foreach ($thrown->validator->errors()->messages() as $field => $sentences) {
+            $faults[] = ['field' => (string) $field, 'reason' => 'invalid', 'sentence' => $sentences[0]];
         }
 
         return $faults;

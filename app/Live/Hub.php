@@ -103,12 +103,13 @@ final class Hub
         }
         try {
             $stands = [];
+            /** @var object{id: int, version: int, state: string} $row */
             foreach (
                 DB::table('stove_sessions')
                     ->whereIn('id', array_unique(array_column($this->pages, 'session')))
                     ->get(['id', 'version', 'state']) as $row
             ) {
-                $stands[(int) $row->id] = $row->version.' '.$row->state;
+                $stands[$row->id] = $row->version.' '.$row->state;
             }
         } catch (\Throwable) {
             // The database is being restarted: asked again in a second.

@@ -77,16 +77,19 @@ class Batch extends Model
         'version' => 'integer',
     ];
 
+    /** @return Attribute<string, never> */
     protected function name(): Attribute
     {
         return Attribute::get(fn () => self::words()->of(Said::of('plan.name', ['herbs' => $this->herbs, 'oils' => $this->oils])));
     }
 
+    /** @return Attribute<string, never> */
     protected function herbName(): Attribute
     {
         return Attribute::get(fn () => self::words()->thing($this->herbs));
     }
 
+    /** @return Attribute<string, never> */
     protected function oilsName(): Attribute
     {
         return Attribute::get(fn () => self::words()->thing($this->oils));

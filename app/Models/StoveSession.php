@@ -8,16 +8,31 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
+use Kettle\Ask\WarmthQuestions;
 use Kettle\Warmth\Band;
 
 /**
  * Jars standing in a cooker, from switching on to taking out, nights off included.
  *
+ * @phpstan-import-type Ends from WarmthQuestions
+ * @phpstan-import-type Sure from WarmthQuestions
+ *
+ * @phpstan-type KeptCooker array{called: string, shape: string, length_mm: float|int, width_mm: float|int,
+ *     height_mm: float|int, settings: list<array{name: string, watts: float|int}>, loss_w_per_k: float|int,
+ *     vessel_j_per_k: float|int, learned: bool, methods: list<string>}
+ * @phpstan-type KeptJar array{called: string, x: float|int, y: float|int, d: float|int, height: float|int,
+ *     level: float|int, bed: float|int}
+ * @phpstan-type KeptForetold array{minutes_to_band: Ends, settles_c: Ends, water_lost_ml_per_h: Ends, passes_ceiling: Sure}
+ * @phpstan-type KeptSetUp array{cooker: KeptCooker, jars: list<KeptJar>, full_mm: float|int, low_mm: float|int,
+ *     water_ml: float|int, low_ml: float|int, full_ml: float|int, open_m2: float|int, jars_j_per_k: float|int,
+ *     jars_w_per_k: float|int, room_c: float|int, height_m: float|int, lid?: bool, dry?: bool, held_by_floating?: bool,
+ *     poured_c?: float|int|null, model?: list<array{int|float, float|int}>, foretold?: KeptForetold, says?: list<mixed>}
+ *
  * @property int $id
  * @property int $house_id
  * @property string $uid
  * @property ?int $cooker_id
- * @property array<string, mixed> $set_up as the SetUp of the Stove writes it
+ * @property KeptSetUp $set_up as the SetUp of the Stove writes it
  * @property string $setting
  * @property array{low: float, target: float, ceiling: float} $band degrees C
  * @property 'ended'|'on'|'paused' $state

@@ -46,7 +46,7 @@ final class AppServiceProvider extends ServiceProvider
         Session::extend(
             'database',
             fn (Application $app) => new QuietSessionHandler(
-                $app->make('db')->connection(config('session.connection')),
+                $app->make('db')->connection(config()->get('session.connection') === null ? null : config()->string('session.connection')),
                 config()->string('session.table'),
                 config()->integer('session.lifetime'),
                 $app,

@@ -16,19 +16,22 @@ final class QuietSessionHandler extends DatabaseSessionHandler
     /** @param  string  $sessionId */
     public function read($sessionId): string
     {
-        $session = (object) $this->getQuery()->find($sessionId);
+        $session = $this->getQuery()->find($sessionId);
         $this->read = null;
+        if (! ($session instanceof \stdClass)) {
+            return '';
+        }
         if ($this->expired($session)) {
             $this->exists = true;
 
             return '';
         }
-        if (! isset($session->payload)) {
+        if (! is_string($session->payload ?? null) || ! is_int($session->last_activity ?? null)) {
             return '';
         }
         $this->exists = true;
         $payload = (string) base64_decode($session->payload);
-        $this->read = [(string) $sessionId, $payload, (int) $session->last_activity];
+        $this->read = [(string) $sessionId, $payload, $session->last_activity];
 
         return $payload;
     }

@@ -28,7 +28,10 @@ final class StandingClockProvider extends ServiceProvider
         }
         // What a request leaves to be done later is done as of that request.
         Queue::createPayloadUsing(fn () => ['stands_at' => Carbon::now()->toIso8601ZuluString('microsecond')]);
-        Event::listen(fn (JobProcessing $begun) => Carbon::setTestNow($begun->job->payload()['stands_at'] ?? null));
+        Event::listen(function (JobProcessing $begun): void {
+            $at = $begun->job->payload()['stands_at'] ?? null;
+            Carbon::setTestNow(is_string($at) ? $at : null);
+        });
     }
 
     /** The moment in the file, read anew: for what runs for long. */
@@ -42,6 +45,6 @@ final class StandingClockProvider extends ServiceProvider
 
     private static function stands(): bool
     {
-        return ! app()->isProduction() && (string) config('kettle.clock_file') !== '';
+        return ! app()->isProduction() && config('kettle.clock_file', '') !== '';
     }
 }

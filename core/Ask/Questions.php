@@ -112,7 +112,9 @@ final readonly class Questions
     /**
      * Oils in order for a purpose, with the reasons and the fatty-acid picture.
      *
-     * @return list<array<string, mixed>>
+     * @return list<array{id: string, name: string, note: string, score: int, marks: array<string, float>, reasons: list<string>,
+     *     allergens: list<string>, solid: bool, sets_text: string, keeps_text: string, feel: int, iodine_value: ?int,
+     *     oxidisability: ?float, picture: array<string, float>|null, stock_text: ?string, price_text: ?string}>
      */
     public function oils(string $purpose, Kitchen $kitchen): array
     {
@@ -145,7 +147,7 @@ final readonly class Questions
      * A plant weighed when picked and weighed now.
      *
      * @param  array<mixed>  $document form or water, fresh, now, hours
-     * @return array<string, mixed>
+     * @return array{verdict: 'not yet'|'ready'|'dried', says: string, water: float, figures: array<string, array<string, mixed>>}
      *
      * @throws RefusedException
      */

@@ -23,7 +23,14 @@ use Kettle\Warmth\SunJar;
 use Kettle\Warmth\WarmHours;
 use Kettle\Warmth\WarmthException;
 
-/** The questions of warmth as documents in and out, for `kettle reckon` and the application. */
+/**
+ * The questions of warmth as documents in and out, for `kettle reckon` and the application.
+ *
+ * @phpstan-type Ends array{value: ?float, cooler: ?float, hotter: ?float}
+ * @phpstan-type Sure array{value: bool, cooler: bool, hotter: bool}
+ * @phpstan-type Foretold array{model: string, minutes_to_band: Ends, settles_c: Ends, peak_c: Ends, passes_ceiling: Sure,
+ *     water_lost_ml_per_h: Ends, boils_at_c: float, path: list<array{min: float, water_c: float, oil_c: float, water_ml: float}>}
+ */
 final readonly class WarmthQuestions
 {
     /** What is not known of a pot that has not been learned: its heat and its loss, as shares. From memory, coarse. */
@@ -74,7 +81,7 @@ final readonly class WarmthQuestions
      * What a pot will do from cold, with the range its unlearned heat and loss leave open.
      *
      * @param  array<mixed>  $document the parts of a Pot, hours, a band, and poured_c where the water is not as cold as the room
-     * @return array<string, mixed>
+     * @return Foretold
      *
      * @throws WarmthException
      */
@@ -117,16 +124,16 @@ final readonly class WarmthQuestions
                 ] + $parts,
             ),
         );
-        $range = fn (\Closure $of): array => ['value' => $of($run), 'cooler' => $of($cooler), 'hotter' => $of($hotter)];
+        $runs = [$run, $cooler, $hotter];
 
         return [
             'model' => 'Two lumps, water and jars, losing heat to the room and steam to the air. Coarse until the pot is '.
                 'learned from a warm-up.',
-            'minutes_to_band' => $range(fn (PotRun $r): ?float => ($s = $r->reaches($low)) === null ? null : round($s / 60, 1)),
-            'settles_c' => $range(fn (PotRun $r): float => round($r->pot->steady(), 2)),
-            'peak_c' => $range(fn (PotRun $r): float => round($r->peak(), 2)),
-            'passes_ceiling' => $range(fn (PotRun $r): bool => $r->peak() > $ceiling),
-            'water_lost_ml_per_h' => $range(fn (PotRun $r): float => round($r->pot->losesAt($r->pot->steady()) * 3600 * 1000, 1)),
+            'minutes_to_band' => self::ends($runs, fn (PotRun $r): ?float => ($s = $r->reaches($low)) === null ? null : round($s / 60, 1)),
+            'settles_c' => self::ends($runs, fn (PotRun $r): float => round($r->pot->steady(), 2)),
+            'peak_c' => self::ends($runs, fn (PotRun $r): float => round($r->peak(), 2)),
+            'passes_ceiling' => self::ends($runs, fn (PotRun $r): bool => $r->peak() > $ceiling),
+            'water_lost_ml_per_h' => self::ends($runs, fn (PotRun $r): float => round($r->pot->losesAt($r->pot->steady()) * 3.6e6, 1)),
             'boils_at_c' => round($run->pot->boilsAt(), 2),
             'path' => array_values(
                 array_map(
@@ -140,6 +147,18 @@ final readonly class WarmthQuestions
                 ),
             ),
         ];
+    }
+
+    /**
+     * @template T
+     *
+     * @param  array{PotRun, PotRun, PotRun}  $runs as it is, cooler and hotter
+     * @param  \Closure(PotRun): T  $of
+     * @return array{value: T, cooler: T, hotter: T}
+     */
+    private static function ends(array $runs, \Closure $of): array
+    {
+        return ['value' => $of($runs[0]), 'cooler' => $of($runs[1]), 'hotter' => $of($runs[2])];
     }
 
     /**

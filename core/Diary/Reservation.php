@@ -11,6 +11,9 @@ use Kettle\Time\Interval;
  * The place the diary keeps for a batch: which cooker, and when it is warm there.
  *
  * @phpstan-import-type Kept from CookerJob
+ *
+ * @phpstan-type Stored array{slots: list<array{from: string, to: string}>, cooker?: ?string, cooker_name?: ?string,
+ *     warm_up_min?: ?int, says?: mixed, job?: Kept|array{}}
  */
 final readonly class Reservation
 {
@@ -30,10 +33,7 @@ final readonly class Reservation
         public array $job,
     ) {}
 
-    /**
-     * @param array{slots: list<array{from: string, to: string}>, cooker?: ?string, cooker_name?: ?string, warm_up_min?: ?int,
-     *     says?: mixed, job?: Kept|array{}}  $stored of toArray(); older rows lack some of it
-     */
+    /** @param  Stored  $stored of toArray(); older rows lack some of it */
     public static function of(array $stored): self
     {
         return new self(
@@ -47,6 +47,17 @@ final readonly class Reservation
             Said::read($stored['says'] ?? null),
             $stored['job'] ?? [],
         );
+    }
+
+    /** As it was stored, decoded; null where there is none. */
+    public static function read(mixed $stored): ?self
+    {
+        if (! is_array($stored) || ! isset($stored['slots'])) {
+            return null;
+        }
+
+        /** @var Stored $stored */
+        return self::of($stored);
     }
 
     /** When it is next put to warm. */

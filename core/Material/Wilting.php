@@ -17,6 +17,7 @@ use Kettle\Reason\Reason;
  */
 final readonly class Wilting
 {
+    /** @param  'not yet'|'ready'|'dried'  $verdict */
     private function __construct(
         public float $freshG,
         public float $nowG,

@@ -27,7 +27,7 @@ return new class extends Migration
         Schema::table('diary_moves', fn (Blueprint $table) => $table->text('why')->nullable()->change());
         $this->each('batches', $this->batch(...));
         $this->each('stove_events', $this->stop(...));
-        $this->each('diary_moves', fn (stdClass $row) => ['why' => $this->said($row->why)]);
+        $this->each('diary_moves', fn (stdClass $row) => ['why' => $this->said(is_string($row->why) ? $row->why : null)]);
         Schema::table('batches', function (Blueprint $table): void {
             $table->json('herbs')->nullable(false)->change();
             $table->json('oils')->nullable(false)->change();
@@ -62,19 +62,19 @@ return new class extends Migration
         if ($row->herbs !== null) {
             return [];
         }
-        $plan = PlanDocument::kept(json_decode($row->plan, true) ?: []);
-        $shelf = json_decode($row->shelf, true) ?: [];
-        $diary = $row->diary === null ? null : json_decode($row->diary, true);
-        if (is_array($diary)) {
+        $plan = PlanDocument::kept($this->decoded($row->plan));
+        $shelf = $this->decoded($row->shelf);
+        $diary = $row->diary === null ? null : $this->decoded($row->diary);
+        if ($diary !== null) {
             $diary['says'] = Said::read($diary['says'] ?? null)?->toArray();
         }
         $herbs = is_array($plan['herbs'] ?? null) && $plan['herbs'] !== [] ? $plan['herbs'] : [$plan['herb'] ?? []];
-        $shelf['method'] = $plan['method']['id'] ?? '';
+        $shelf['method'] = is_array($plan['method'] ?? null) ? $plan['method']['id'] ?? '' : '';
         $shelf['seen'] = ($shelf['seen'] ?? '') === '' ? '' : 'stood-out';
 
         return [
             'herbs' => $this->json(['all' => $this->names($herbs, 'herb', $row->herb_name)]),
-            'oils' => $this->json(['all' => $this->names($plan['oils'] ?? [], 'oil', $row->oils_name)]),
+            'oils' => $this->json(['all' => $this->names(is_array($plan['oils'] ?? null) ? $plan['oils'] : [], 'oil', $row->oils_name)]),
             'plan' => $this->json($plan),
             'shelf' => $this->json($shelf),
             'diary' => $diary === null ? null : $this->json($diary),
@@ -85,11 +85,11 @@ return new class extends Migration
      * @param  array<mixed>  $parts of the plan
      * @return list<mixed> each by its id, or as somebody called it; all as they were called where one has no name
      */
-    private function names(array $parts, string $kind, string $called): array
+    private function names(array $parts, string $kind, mixed $called): array
     {
         $names = array_map(
             fn (array $part) => ($part['id'] ?? '') !== '' ? [$kind => $part['id']] : $part['name'] ?? '',
-            array_values($parts),
+            array_values(array_filter($parts, 'is_array')),
         );
 
         return $names === [] || in_array('', $names, true) ? [$called] : $names;
@@ -98,7 +98,7 @@ return new class extends Migration
     /** @return array<string, mixed> */
     private function stop(stdClass $row): array
     {
-        $data = json_decode($row->data, true) ?: [];
+        $data = $this->decoded($row->data);
 
         return is_string($data['stop'] ?? null)
             ? ['data' => $this->json(['stop' => Said::asItStood($data['stop'])->toArray()] + $data)]
@@ -112,6 +112,14 @@ return new class extends Migration
                 ? null
                 : $words)
             : $this->json(Said::asItStood($words)->toArray());
+    }
+
+    /** @return array<mixed> */
+    private function decoded(mixed $json): array
+    {
+        $value = is_string($json) ? json_decode($json, true) : null;
+
+        return is_array($value) ? $value : [];
     }
 
     private function json(mixed $value): string

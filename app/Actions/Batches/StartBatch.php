@@ -110,7 +110,8 @@ final readonly class StartBatch
     {
         $house = $this->current->house()->id;
         DB::table('batch_counters')->upsert([['house_id' => $house, 'begun' => 1]], ['house_id'], ['begun' => DB::raw('begun + 1')]);
-        $number = (int) DB::table('batch_counters')->where('house_id', $house)->value('begun');
+        /** @var int $number */
+        $number = DB::table('batch_counters')->where('house_id', $house)->value('begun');
 
         return sprintf('%s-%03d', $this->kitchens->now()->format('y'), $number);
     }

@@ -4,6 +4,9 @@ namespace App\Actions\Diary;
 
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Component\VEvent;
+use Sabre\VObject\Property;
+use Sabre\VObject\Property\ICalendar\DateTime;
+use Sabre\VObject\Property\ICalendar\Duration;
 use Sabre\VObject\Reader;
 
 /** The busy times a calendar holds, opened out. Run apart by bin/calendar.php; read() asks for it there. */
@@ -120,29 +123,32 @@ final class BusyTimes
         $expanded = $calendar->expand($now->modify('-1 day'), $now->modify("+{$aheadDays} days"), $now->getTimezone());
         $busy = [];
         foreach ($expanded->select('VEVENT') as $event) {
-            if (! ($event instanceof VEvent) || ! isset($event->DTSTART) || self::said($event, 'STATUS') === 'CANCELLED') {
+            if (
+                ! ($event instanceof VEvent) ||
+                ! (($starts = $event->select('DTSTART')[0] ?? null) instanceof DateTime) ||
+                strtoupper(self::said($event, 'STATUS')) === 'CANCELLED'
+            ) {
                 continue;
             }
-            $transparent = self::said($event, 'TRANSP');
-            $from = \DateTimeImmutable::createFromInterface($event->DTSTART->getDateTime($now->getTimezone()))->setTimezone(
-                $now->getTimezone(),
-            );
-            $allDay = ! $event->DTSTART->hasTime();
+            $transparent = strtoupper(self::said($event, 'TRANSP'));
+            $from = \DateTimeImmutable::createFromInterface($starts->getDateTime($now->getTimezone()))->setTimezone($now->getTimezone());
+            $allDay = ! $starts->hasTime();
             // A birthday is no reason to be away: of whole days only those marked busy count.
             if ($transparent === 'TRANSPARENT' || ($allDay && $transparent !== 'OPAQUE')) {
                 continue;
             }
+            [$ends, $lasts] = [$event->select('DTEND')[0] ?? null, $event->select('DURATION')[0] ?? null];
             $to = match (true) {
-                isset($event->DTEND) => \DateTimeImmutable::createFromInterface(
-                    $event->DTEND->getDateTime($now->getTimezone()),
-                )->setTimezone($now->getTimezone()),
-                isset($event->DURATION) => $from->add($event->DURATION->getDateInterval()),
+                $ends instanceof DateTime => \DateTimeImmutable::createFromInterface($ends->getDateTime($now->getTimezone()))->setTimezone(
+                    $now->getTimezone(),
+                ),
+                $lasts instanceof Duration => $from->add($lasts->getDateInterval()),
                 $allDay => $from->modify('+1 day'),
                 default => $from,
             };
             if ($to > $from && $to > $now) {
                 $busy[] = [
-                    'called' => mb_substr((string) ($event->select('SUMMARY')[0] ?? ''), 0, 120) ?: 'Busy',
+                    'called' => mb_substr(self::said($event, 'SUMMARY'), 0, 120) ?: 'Busy',
                     'from' => $from,
                     'to' => $to,
                 ];
@@ -157,6 +163,8 @@ final class BusyTimes
 
     private static function said(VEvent $event, string $property): string
     {
-        return strtoupper((string) ($event->select($property)[0] ?? ''));
+        $first = $event->select($property)[0] ?? null;
+
+        return $first instanceof Property ? (string) $first : '';
     }
 }

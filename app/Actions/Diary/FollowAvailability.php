@@ -10,6 +10,7 @@ use App\Models\Batch;
 use App\Models\Task;
 use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
 use Kettle\Reason\Said;
 
 /** After somebody said when they are away, or are not: what is due then moves at once, heated or not. */
@@ -41,7 +42,8 @@ final readonly class FollowAvailability
         $due = Task::query()
             ->when($from !== null, fn ($query) => $query->where('due_at', '>=', Carbon::parse($from)->utc()->subDays(self::BEFORE_DAYS)))
             ->when($to !== null, fn ($query) => $query->where('due_at', '<=', Carbon::parse($to)->utc()->addDays(self::AFTER_DAYS)));
-        $ids = $due->groupBy('batch_id')->orderByRaw('MIN(due_at)')->pluck('batch_id')->map(fn (mixed $id) => (int) $id);
+        /** @var Collection<int, int> $ids */
+        $ids = $due->groupBy('batch_id')->orderByRaw('MIN(due_at)')->pluck('batch_id');
         foreach (Batch::query()->whereKey($ids->take(self::AT_ONCE))->get() as $batch) {
             $this->fold->refresh($batch);
         }

@@ -92,7 +92,7 @@ final readonly class ExportStove
                     ->map(
                         fn (Photo $photo) => [
                             'id' => $photo->uid,
-                            'batch' => (string) $photo->batch()->value('uid'),
+                            'batch' => $photo->batch->uid ?? '',
                             'jpeg' => base64_encode($photo->jpeg),
                         ],
                     )

@@ -28,11 +28,45 @@ use Kettle\Reason\Said;
 use Kettle\Recipe\PlanDocument;
 use Kettle\Recipe\Planning;
 use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Validator;
 
 /**
  * Takes an exported house into the current one: all of it or nothing. What is here already, by id,
  * is left alone; lines of a logbook that are not here yet are added. People are not taken in.
+ *
+ * What its schema holds a file to:
+ *
+ * @phpstan-type SizeRow array{id: string, retired: bool, called: string, kind?: string, brim_ml?: float|int,
+ *     height_mm?: float|int, capacity_ml?: float|int}
+ * @phpstan-type LineRow array{id: string, by: string, kind: string, data: array<mixed>, kept?: array<mixed>, note: ?string,
+ *     corrects: ?string, happened_at: string, recorded_at: string}
+ * @phpstan-type PlanRow array{method: array{id: string}, oils: list<array{id: string, share: float|int}>,
+ *     figures: array<string, array<string, mixed>>}
+ * @phpstan-type BatchRow array{id: string, code: string, herb_name: string, oils_name: string, origin: ?string,
+ *     wish: array<mixed>, repeats: ?string, label?: array<mixed>|null, start_at: string, plan: PlanRow,
+ *     kept?: array{herbs: array<mixed>, oils: array<mixed>, plan: PlanRow}, log: list<LineRow>}
+ * @phpstan-type MoveRow array{id: string, by: string, happened_at: string, kind: string, amount: float|int, note: ?string,
+ *     batch: ?string}
+ * @phpstan-type CheckRow array{id: string, by: string, happened_at: string, verdict: string, says: string,
+ *     kept?: array<mixed>, answers: array<mixed>}
+ * @phpstan-type LotRow array{id: string, retired: bool, moves: list<MoveRow>, checks: list<CheckRow>}
+ * @phpstan-type VersionRow array{number: int, name: string, says: ?string, kept?: array<mixed>, made_at: string}
+ * @phpstan-type RecipeRow array{id: string, retired: bool, versions: non-empty-list<VersionRow>}
+ * @phpstan-type CookerRow array{id: string, retired: bool, called: string, length_mm: float|int, height_mm: float|int}
+ * @phpstan-type SessionJarRow array{batch: string, count: int, planned_h: float|int, had_h: float|int, hours?: float|int|null,
+ *     in_at: string, out_at?: ?string}
+ * @phpstan-type EventRow array{kind: string, data: array<mixed>, kept?: array<mixed>, by: ?string, happened_at: string}
+ * @phpstan-type SessionRow array{id: string, cooker?: ?string, set_up: array{water_ml: float|int}, setting: string,
+ *     band: array<mixed>, started_at: string, ended_at?: ?string, jars: list<SessionJarRow>, events: list<EventRow>,
+ *     readings: list<array{int, float}>}
+ * @phpstan-type AbsenceRow array{id: string, called: string, from: string, to: string}
+ * @phpstan-type DayRow array{day: string, cloud: ?float, low_c: ?float, high_c: ?float}
+ * @phpstan-type PhotoRow array{id: string, batch: string, jpeg: string}
+ * @phpstan-type HouseFile array{jars: list<SizeRow>, bottles: list<SizeRow>, batches: list<BatchRow>, lots?: list<LotRow>,
+ *     recipes?: list<RecipeRow>, almanac?: list<array{kind: string, key: string, note: string, by: string}>,
+ *     cookers?: list<CookerRow>, sessions?: list<SessionRow>, absences?: list<AbsenceRow>, weather?: list<DayRow>,
+ *     photos?: list<PhotoRow>}
  */
 final readonly class ImportHouse
 {
@@ -51,15 +85,11 @@ final readonly class ImportHouse
     public function __invoke(string $json): Imported
     {
         $document = json_decode($json, false, 64);
-        if (! is_object($document)) {
+        if (! ($document instanceof \stdClass)) {
             throw ImportException::broken();
         }
         $this->validate($document);
-        /**
-         * @var array{jars: list<array<string, mixed>>, bottles: list<array<string, mixed>>, batches: list<array<string,
-         *     mixed>>, lots?: list<array<string, mixed>>, recipes?: list<array<string, mixed>>,
-         *     almanac?: list<array{kind: string, key: string, note: string, by: string}>} $house
-         */
+        /** @var HouseFile $house */
         $house = json_decode($json, true, 64);
         $this->validateKept($document, $house);
 
@@ -74,11 +104,7 @@ final readonly class ImportHouse
         }
     }
 
-    /**
-     * @param array{jars: list<array<string, mixed>>, bottles: list<array<string, mixed>>, batches: list<array<string,
-     *     mixed>>, lots?: list<array<string, mixed>>, recipes?: list<array<string, mixed>>, almanac?: list<array{kind: string,
-     *     key: string, note: string, by: string}>}  $house
-     */
+    /** @param  HouseFile  $house */
     private function take(array $house): Imported
     {
         return DB::transaction(function () use ($house): Imported {
@@ -129,17 +155,19 @@ final readonly class ImportHouse
     /**
      * Plans that are kept as data must tell as a plan does.
      *
-     * @param  object{batches: list<\stdClass>}&\stdClass  $document as the file has it; the plans in it are told anew
-     * @param  array<string, mixed>  $house the same
+     * @param  \stdClass  $document as the file has it; the plans in it are told anew
+     * @param  HouseFile  $house the same
      */
-    private function validateKept(object $document, array $house): void
+    private function validateKept(\stdClass $document, array $house): void
     {
         $kitchen = $this->kitchens->plain();
         $any = false;
+        /** @var list<\stdClass> $batches */
+        $batches = $document->batches;
         foreach ($house['batches'] as $i => $row) {
             if (isset($row['kept'])) {
                 $told = $this->planning->told($row['kept']['plan'], $kitchen);
-                $document->batches[$i]->plan = json_decode(json_encode($told, JSON_THROW_ON_ERROR));
+                $batches[$i]->plan = json_decode(json_encode($told, JSON_THROW_ON_ERROR));
                 $any = true;
             }
         }
@@ -154,10 +182,12 @@ final readonly class ImportHouse
         $error = $validator->validate($document, $schema)->error();
         if ($error !== null) {
             // The deepest cause says most.
-            while ($error->subErrors() !== []) {
-                $error = $error->subErrors()[0];
+            while (($cause = $error->subErrors()[0] ?? null) instanceof ValidationError) {
+                $error = $cause;
             }
-            $where = implode(' / ', array_map('strval', $error->data()->fullPath()));
+            /** @var list<int|string> $path */
+            $path = $error->data()->fullPath();
+            $where = implode(' / ', $path);
             throw ImportException::notOurs(
                 $where === '' ? 'the beginning' : mb_substr($where, 0, 120),
                 lcfirst(mb_substr((new ErrorFormatter())->formatErrorMessage($error), 0, 200)),
@@ -167,7 +197,7 @@ final readonly class ImportHouse
 
     /**
      * @param  class-string<Jar>|class-string<BottleSize>  $model
-     * @param  list<array<string, mixed>>  $rows
+     * @param  list<SizeRow>  $rows
      * @param  list<string>  $fields
      */
     private function sizes(string $model, array $rows, array $fields): int
@@ -178,7 +208,7 @@ final readonly class ImportHouse
         $added = 0;
         foreach ($rows as $row) {
             if (
-                $here->has((string) $row['id']) ||
+                $here->has($row['id']) ||
                 (! $row['retired'] && $alike->has($this->likeness(array_intersect_key($row, array_flip($fields)))))
             ) {
                 continue;
@@ -194,16 +224,19 @@ final readonly class ImportHouse
         return $added;
     }
 
-    /** @param  array<string, mixed>  $fields */
+    /** @param  array<mixed>  $fields */
     private function likeness(array $fields): string
     {
         ksort($fields);
 
-        return implode('|', array_map(fn (mixed $v) => is_numeric($v) ? number_format((float) $v, 2, '.', '') : (string) $v, $fields));
+        return implode(
+            '|',
+            array_map(fn (mixed $v) => is_numeric($v) ? number_format((float) $v, 2, '.', '') : (is_string($v) ? $v : ''), $fields),
+        );
     }
 
     /**
-     * @param  list<array<string, mixed>>  $rows
+     * @param  list<BatchRow>  $rows
      * @return array{int, int, int, list<int>} batches and lines added, batches here already, and which have new lines
      */
     private function batches(array $rows): array
@@ -216,10 +249,10 @@ final readonly class ImportHouse
         $added = $lines = $here = 0;
         $changed = [];
         foreach ($rows as $row) {
-            $batch = $byUid->get((string) $row['id']);
+            $batch = $byUid->get($row['id']);
             if ($batch === null) {
-                if ($codes->has((string) $row['code'])) {
-                    throw ImportException::codeTaken((string) $row['code']);
+                if ($codes->has($row['code'])) {
+                    throw ImportException::codeTaken($row['code']);
                 }
                 $batch = $this->addBatch($row);
                 $byUid->put($batch->uid, $batch);
@@ -235,9 +268,9 @@ final readonly class ImportHouse
             }
         }
         $house = $this->current->house();
-        $count = $codes->keys()->map(fn (mixed $code) => (int) substr((string) $code, 3))->max();
+        $count = $codes->keys()->map(fn (int|string $code) => (int) substr((string) $code, 3))->max() ?? 0;
         DB::table('batch_counters')->upsert(
-            [['house_id' => $house->id, 'begun' => (int) $count]],
+            [['house_id' => $house->id, 'begun' => $count]],
             ['house_id'],
             ['begun' => DB::raw('GREATEST(begun, VALUES(begun))')],
         );
@@ -245,13 +278,13 @@ final readonly class ImportHouse
         return [$added, $lines, $here, $changed];
     }
 
-    /** @param  array<string, mixed>  $row */
+    /** @param  BatchRow  $row */
     private function addBatch(array $row): Batch
     {
-        $kept = $row['kept'] ?? [];
+        $kept = $row['kept'] ?? null;
         $this->refuseUnknown($row, $row['plan']);
-        isset($kept['plan']) && $this->refuseUnknown($row, $kept['plan']);
-        $start = Carbon::parse((string) $row['start_at']);
+        $kept !== null && $this->refuseUnknown($row, $kept['plan']);
+        $start = Carbon::parse($row['start_at']);
 
         return Batch::query()
             ->create([
@@ -298,20 +331,19 @@ final readonly class ImportHouse
     /**
      * A plan must be one the core can follow: a method and oils it knows.
      *
-     * @param  array<string, mixed>  $row
-     * @param  array<mixed>  $plan as it is told, or kept
+     * @param  BatchRow  $row
+     * @param  PlanRow  $plan as it is told, or kept
      */
     private function refuseUnknown(array $row, array $plan): void
     {
-        /**
-         * @var array{method: array{id: string}, oils: list<array{id: string, share: float}>, figures: array<string,
-         *     array<string, mixed>>} $plan
-         */
         try {
             Methods::of($this->tables)->method($plan['method']['id']);
             $cupboard = new Cupboard($this->tables);
-            $part = fn (array $oil) => ['carrier' => $cupboard->carrier($oil['id']), 'parts' => (float) $oil['share']];
-            Blend::of(array_map($part, $plan['oils']));
+            $parts = [];
+            foreach ($plan['oils'] as $oil) {
+                $parts[] = ['carrier' => $cupboard->carrier($oil['id']), 'parts' => (float) $oil['share']];
+            }
+            Blend::of($parts);
         } catch (MethodException|MaterialException $refused) {
             throw ImportException::notOurs('batch '.$row['code'], lcfirst($refused->sentence));
         }
@@ -324,16 +356,14 @@ final readonly class ImportHouse
         }
     }
 
-    /** @param  array<string, mixed>  $row */
+    /** @param  BatchRow  $row */
     private function addLines(Batch $batch, array $row): int
     {
-        /** @var list<array<string, mixed>> $log */
-        $log = $row['log'];
-        $there = array_fill_keys(LogEntry::query()->where('batch_id', $batch->id)->pluck('uid')->all(), true);
+        $there = LogEntry::query()->where('batch_id', $batch->id)->pluck('batch_id', 'uid')->all();
         $rows = [];
-        foreach ($log as $line) {
+        foreach ($row['log'] as $line) {
             if (! isset($there[$line['id']])) {
-                $there[$line['id']] = true;
+                $there[$line['id']] = $batch->id;
                 $rows[] = [
                     'house_id' => $this->current->house()->id,
                     'batch_id' => $batch->id,
@@ -344,8 +374,8 @@ final readonly class ImportHouse
                     'data' => json_encode($line['kept'] ?? $line['data'], JSON_THROW_ON_ERROR),
                     'note' => $line['note'],
                     'corrects' => $line['corrects'],
-                    'happened_at' => Carbon::parse((string) $line['happened_at']),
-                    'recorded_at' => Carbon::parse((string) $line['recorded_at']),
+                    'happened_at' => Carbon::parse($line['happened_at']),
+                    'recorded_at' => Carbon::parse($line['recorded_at']),
                 ];
             }
         }

@@ -14,22 +14,30 @@ use Illuminate\Support\Carbon;
 use Kettle\Reason\Said;
 use Kettle\Stores\LotReader;
 
-/** The Stores and recipes of an exported house: what is here already, by id, stays; moves, checks and versions not here yet are added. */
+/**
+ * The Stores and recipes of an exported house: what is here already, by id, stays; moves, checks and versions not here yet are added.
+ *
+ * @phpstan-import-type LotRow from ImportHouse
+ * @phpstan-import-type RecipeRow from ImportHouse
+ * @phpstan-import-type MoveRow from ImportHouse
+ * @phpstan-import-type CheckRow from ImportHouse
+ */
 final readonly class ImportStores
 {
     public function __construct(private CurrentHouse $current, private StockLedger $ledger) {}
 
     /**
-     * @param  list<array<string, mixed>>  $rows
+     * @param  list<LotRow>  $rows
      * @return int lots added
      */
     public function lots(array $rows): int
     {
         $here = Lot::withTrashed()->get()->keyBy('uid');
-        $batches = Batch::query()->pluck('id', 'uid');
+        /** @var array<string, int> $batches */
+        $batches = Batch::query()->pluck('id', 'uid')->all();
         $added = 0;
         foreach ($rows as $row) {
-            $lot = $here->get((string) $row['id']);
+            $lot = $here->get($row['id']);
             if ($lot === null) {
                 $lot = new Lot([
                     'uid' => $row['id'],
@@ -44,14 +52,14 @@ final readonly class ImportStores
                 }
                 $added++;
             }
-            $this->happened($lot, $row, $batches->all());
+            $this->happened($lot, $row, $batches);
         }
 
         return $added;
     }
 
     /**
-     * @param  list<array<string, mixed>>  $rows
+     * @param  list<RecipeRow>  $rows
      * @return int recipes added
      */
     public function recipes(array $rows): int
@@ -59,24 +67,22 @@ final readonly class ImportStores
         $here = Recipe::withTrashed()->with('versions')->get()->keyBy('uid');
         $added = 0;
         foreach ($rows as $row) {
-            /** @var list<array<string, mixed>> $versions */
-            $versions = $row['versions'];
-            $recipe = $here->get((string) $row['id']);
+            $recipe = $here->get($row['id']);
             if ($recipe === null) {
-                $recipe = Recipe::query()->create(['uid' => $row['id'], 'name' => $versions[0]['name'], 'version' => 1]);
+                $recipe = Recipe::query()->create(['uid' => $row['id'], 'name' => $row['versions'][0]['name'], 'version' => 1]);
                 if ($row['retired'] === true) {
                     $recipe->delete();
                 }
                 $added++;
             }
             $known = $recipe->versions()->pluck('number')->all();
-            foreach ($versions as $version) {
+            foreach ($row['versions'] as $version) {
                 if (! in_array($version['number'], $known, true)) {
                     RecipeVersion::query()->create([
                         'recipe_id' => $recipe->id,
                         ...array_intersect_key($version, array_flip(['number', 'name', 'note', 'wish', 'by'])),
                         'says' => Said::read($version['kept'] ?? $version['says']),
-                        'made_at' => Carbon::parse((string) $version['made_at']),
+                        'made_at' => Carbon::parse($version['made_at']),
                     ]);
                 }
             }
@@ -90,56 +96,55 @@ final readonly class ImportStores
     }
 
     /**
-     * @param  array<string, mixed>  $row
+     * @param  LotRow  $row
      * @param  array<string, int>  $batches ids by uid
      */
     private function happened(Lot $lot, array $row, array $batches): void
     {
-        $house = $this->current->house()->id;
-        /** @var list<array<string, mixed>> $moves */
-        $moves = $row['moves'];
-        /** @var list<array<string, mixed>> $checks */
-        $checks = $row['checks'];
-        $known = array_fill_keys(
-            [
-                ...LotMove::query()->where('lot_id', $lot->id)->pluck('uid')->all(),
-                ...LotCheck::query()->where('lot_id', $lot->id)->pluck('uid')->all(),
-            ],
-            true,
-        );
-        $fresh = fn (array $rows) => array_values(array_filter($rows, fn (array $each) => ! isset($known[$each['id']])));
-        $common = fn (array $each) => [
-            'house_id' => $house,
-            'lot_id' => $lot->id,
-            'uid' => $each['id'],
-            'by' => $each['by'],
-            'happened_at' => Carbon::parse((string) $each['happened_at']),
-        ];
+        $known =
+            LotMove::query()->where('lot_id', $lot->id)->pluck('lot_id', 'uid')->all() +
+            LotCheck::query()->where('lot_id', $lot->id)->pluck('lot_id', 'uid')->all();
+        $fresh = fn (mixed $each): bool => is_array($each) && is_string($each['id'] ?? null) && ! isset($known[$each['id']]);
         LotMove::query()->insert(
             array_map(
                 fn (array $move) => [
-                    ...$common($move),
+                    ...$this->common($lot, $move),
                     'kind' => $move['kind'],
                     'amount' => $move['amount'],
                     'note' => $move['note'],
-                    'batch_id' => $batches[(string) $move['batch']] ?? null,
+                    'batch_id' => $batches[$move['batch'] ?? ''] ?? null,
                 ],
-                $fresh($moves),
+                array_filter($row['moves'], $fresh),
             ),
         );
         LotCheck::query()->insert(
             array_map(
                 fn (array $check) => [
-                    ...$common($check),
+                    ...$this->common($lot, $check),
                     'verdict' => $check['verdict'],
                     'says' => json_encode(Said::read($check['kept'] ?? $check['says'])?->toArray(), JSON_THROW_ON_ERROR),
                     'answers' => json_encode($check['answers'], JSON_THROW_ON_ERROR),
                 ],
-                $fresh($checks),
+                array_filter($row['checks'], $fresh),
             ),
         );
         $last = LotCheck::query()->where('lot_id', $lot->id)->orderByDesc('happened_at')->orderByDesc('id')->first();
         $lot->fill(['verdict' => $last?->verdict, 'checked_at' => $last?->happened_at]);
         $this->ledger->total($lot);
+    }
+
+    /**
+     * @param  MoveRow|CheckRow  $each
+     * @return array<string, mixed> what a move and a check have alike
+     */
+    private function common(Lot $lot, array $each): array
+    {
+        return [
+            'house_id' => $this->current->house()->id,
+            'lot_id' => $lot->id,
+            'uid' => $each['id'],
+            'by' => $each['by'],
+            'happened_at' => Carbon::parse($each['happened_at']),
+        ];
     }
 }

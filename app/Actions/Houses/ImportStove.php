@@ -19,22 +19,26 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 use Kettle\Reason\RefusedException;
 
-/** Takes in what ExportStove gave out. What is here already stays; a pot that was warm then is cold now. */
+/**
+ * Takes in what ExportStove gave out. What is here already stays; a pot that was warm then is cold now.
+ *
+ * @phpstan-import-type HouseFile from ImportHouse
+ * @phpstan-import-type CookerRow from ImportHouse
+ * @phpstan-import-type SessionRow from ImportHouse
+ * @phpstan-import-type AbsenceRow from ImportHouse
+ * @phpstan-import-type DayRow from ImportHouse
+ * @phpstan-import-type PhotoRow from ImportHouse
+ */
 final readonly class ImportStove
 {
     public function __construct(private CurrentHouse $current, private TakeReadings $readings, private KitchenFactory $kitchens) {}
 
     /**
-     * @param  array<string, mixed>  $house as its schema has it
+     * @param  HouseFile  $house
      * @return int how many cookers, sessions, absences, days and pictures were added
      */
     public function __invoke(array $house): int
     {
-        /**
-         * @var array{cookers?: list<array<string, mixed>>, sessions?: list<array<string, mixed>>,
-         *     absences?: list<array<string, mixed>>, weather?: list<array<string, mixed>>, photos?: list<array<string,
-         *     mixed>>} $house
-         */
         return $this->cookers($house['cookers'] ?? []) +
             $this->sessions($house['sessions'] ?? []) +
             $this->absences($house['absences'] ?? []) +
@@ -42,11 +46,11 @@ final readonly class ImportStove
             $this->photos($house['photos'] ?? []);
     }
 
-    /** @param  list<array<string, mixed>>  $rows */
+    /** @param  list<CookerRow>  $rows */
     private function cookers(array $rows): int
     {
         $here = Cooker::withTrashed()->get();
-        $likeness = fn (mixed $called, mixed $length, mixed $height): string => $called.
+        $likeness = fn (string $called, float|int|string $length, float|int|string $height): string => $called.
             '|'.
             round((float) $length).
             '|'.
@@ -56,7 +60,7 @@ final readonly class ImportStove
         $alike = $here->map(fn (Cooker $cooker) => $likeness($cooker->called, $cooker->length_mm, $cooker->height_mm))->flip();
         $added = 0;
         foreach ($rows as $row) {
-            if ($known->has((string) $row['id']) || $alike->has($likeness($row['called'], $row['length_mm'], $row['height_mm']))) {
+            if ($known->has($row['id']) || $alike->has($likeness($row['called'], $row['length_mm'], $row['height_mm']))) {
                 continue;
             }
             $cooker = new Cooker([
@@ -90,7 +94,7 @@ final readonly class ImportStove
         return $added;
     }
 
-    /** @param  list<array<string, mixed>>  $rows */
+    /** @param  list<SessionRow>  $rows */
     private function sessions(array $rows): int
     {
         $known = StoveSession::query()->pluck('uid')->flip();
@@ -98,17 +102,15 @@ final readonly class ImportStove
         $cookers = Cooker::withTrashed()->pluck('id', 'uid');
         $added = 0;
         foreach ($rows as $row) {
-            if ($known->has((string) $row['id'])) {
+            if ($known->has($row['id'])) {
                 continue;
             }
-            $started = Carbon::parse((string) $row['started_at']);
-            $ended = Carbon::parse((string) ($row['ended_at'] ?? $row['started_at']));
-            /** @var array<string, mixed> $setUp */
-            $setUp = $row['set_up'];
+            $started = Carbon::parse($row['started_at']);
+            $ended = Carbon::parse($row['ended_at'] ?? $row['started_at']);
             $session = StoveSession::query()->create([
                 'uid' => $row['id'],
-                'cooker_id' => $cookers->get((string) ($row['cooker'] ?? '')),
-                'set_up' => $setUp,
+                'cooker_id' => $cookers->get($row['cooker'] ?? ''),
+                'set_up' => $row['set_up'],
                 'setting' => $row['setting'],
                 'band' => $row['band'],
                 'state' => StoveSession::ENDED,
@@ -117,29 +119,25 @@ final readonly class ImportStove
                 'switched_at' => $ended,
                 'ended_at' => $ended,
                 'filled_at' => $started,
-                'filled_ml' => $setUp['water_ml'],
+                'filled_ml' => $row['set_up']['water_ml'],
                 'shaken_at' => $started,
                 'version' => 1,
             ]);
-            /** @var list<array<string, mixed>> $jars */
-            $jars = $row['jars'];
-            foreach ($jars as $jar) {
-                if ($batches->has((string) $jar['batch'])) {
+            foreach ($row['jars'] as $jar) {
+                if ($batches->has($jar['batch'])) {
                     StoveJar::query()->create([
                         'stove_session_id' => $session->id,
-                        'batch_id' => $batches->get((string) $jar['batch']),
+                        'batch_id' => $batches->get($jar['batch']),
                         'count' => $jar['count'],
                         'planned_h' => $jar['planned_h'],
                         'had_h' => $jar['had_h'],
                         'hours' => $jar['hours'] ?? 0,
                         'logged_h' => $jar['hours'] ?? 0,
-                        'in_at' => Carbon::parse((string) $jar['in_at']),
-                        'out_at' => Carbon::parse((string) ($jar['out_at'] ?? ($row['ended_at'] ?? $row['started_at']))),
+                        'in_at' => Carbon::parse($jar['in_at']),
+                        'out_at' => Carbon::parse($jar['out_at'] ?? ($row['ended_at'] ?? $row['started_at'])),
                     ]);
                 }
             }
-            /** @var list<array<string, mixed>> $events */
-            $events = $row['events'];
             StoveEvent::query()->insert(
                 array_map(
                     fn (array $event) => [
@@ -148,9 +146,9 @@ final readonly class ImportStove
                         'kind' => $event['kind'],
                         'data' => json_encode($event['kept'] ?? $event['data'], JSON_THROW_ON_ERROR),
                         'by' => $event['by'],
-                        'happened_at' => Carbon::parse((string) $event['happened_at']),
+                        'happened_at' => Carbon::parse($event['happened_at']),
                     ],
-                    $events,
+                    $row['events'],
                 ),
             );
             $this->log($session, $row);
@@ -160,30 +158,28 @@ final readonly class ImportStove
         return $added;
     }
 
-    /** @param  array<string, mixed>  $row */
+    /** @param  SessionRow  $row */
     private function log(StoveSession $session, array $row): void
     {
-        /** @var list<array{int, float}> $readings */
-        $readings = $row['readings'];
         $probe =
             Probe::query()->where('kind', Probe::HAND)->first() ??
             Probe::query()->create(['uid' => Str::ulid()->toString(), 'called' => 'by eye', 'kind' => Probe::HAND]);
         StoveProbe::query()->create(['stove_session_id' => $session->id, 'probe_id' => $probe->id, 'gathered' => []]);
-        ($this->readings)($session, $probe, array_map(fn (array $r) => ['at' => $r[0], 'c' => $r[1]], $readings));
+        ($this->readings)($session, $probe, array_map(fn (array $r) => ['at' => $r[0], 'c' => $r[1]], $row['readings']));
     }
 
-    /** @param  list<array<string, mixed>>  $rows */
+    /** @param  list<AbsenceRow>  $rows */
     private function absences(array $rows): int
     {
         $known = Absence::query()->pluck('uid')->flip();
         $added = 0;
         foreach ($rows as $row) {
-            if (! $known->has((string) $row['id'])) {
+            if (! $known->has($row['id'])) {
                 Absence::query()->create([
                     'uid' => $row['id'],
                     'called' => $row['called'],
-                    'from_at' => Carbon::parse((string) $row['from']),
-                    'to_at' => Carbon::parse((string) $row['to']),
+                    'from_at' => Carbon::parse($row['from']),
+                    'to_at' => Carbon::parse($row['to']),
                 ]);
                 $added++;
             }
@@ -193,7 +189,7 @@ final readonly class ImportStove
         return $added;
     }
 
-    /** @param  list<array<string, mixed>>  $rows */
+    /** @param  list<DayRow>  $rows */
     private function weather(array $rows): int
     {
         $added = 0;
@@ -215,20 +211,20 @@ final readonly class ImportStove
         return $added;
     }
 
-    /** @param  list<array<string, mixed>>  $rows */
+    /** @param  list<PhotoRow>  $rows */
     private function photos(array $rows): int
     {
         $known = Photo::query()->pluck('uid')->flip();
         $batches = Batch::query()->pluck('id', 'uid');
         $added = 0;
         foreach ($rows as $row) {
-            $jpeg = base64_decode((string) $row['jpeg'], true);
+            $jpeg = base64_decode($row['jpeg'], true);
             $kind = $jpeg === false ? false : @getimagesizefromstring($jpeg);
             if ($jpeg === false || $kind === false || $kind[2] !== IMAGETYPE_JPEG || strlen($jpeg) > 1_000_000) {
                 throw ImportException::notOurs('the pictures', 'one is not a small JPEG');
             }
-            if (! $known->has((string) $row['id']) && $batches->has((string) $row['batch'])) {
-                Photo::query()->create(['uid' => $row['id'], 'batch_id' => $batches->get((string) $row['batch']), 'jpeg' => $jpeg]);
+            if (! $known->has($row['id']) && $batches->has($row['batch'])) {
+                Photo::query()->create(['uid' => $row['id'], 'batch_id' => $batches->get($row['batch']), 'jpeg' => $jpeg]);
                 $added++;
             }
         }

@@ -64,8 +64,9 @@ final readonly class Picture
         }
         $median = function (array $values): float {
             sort($values);
+            $middle = $values[intdiv(count($values), 2)];
 
-            return (float) $values[intdiv(count($values), 2)];
+            return is_int($middle) ? (float) $middle : 0.0;
         };
 
         return [$median($channels[0]), $median($channels[1]), $median($channels[2])];

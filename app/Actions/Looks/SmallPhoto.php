@@ -52,8 +52,13 @@ final readonly class SmallPhoto
         }
         $tiff = substr($bytes, $at + 6, 65536);
         $little = str_starts_with($tiff, 'II');
-        $short = fn (int $offset): int => (int) (unpack($little ? 'v' : 'n', str_pad(substr($tiff, $offset, 2), 2, "\0"))[1] ?? 0);
-        $long = fn (int $offset): int => (int) (unpack($little ? 'V' : 'N', str_pad(substr($tiff, $offset, 4), 4, "\0"))[1] ?? 0);
+        $read = function (string $as, int $offset, int $bytes) use ($tiff): int {
+            $value = unpack($as, str_pad(substr($tiff, $offset, $bytes), $bytes, "\0"))[1] ?? 0;
+
+            return is_int($value) ? $value : 0;
+        };
+        $short = fn (int $offset): int => $read($little ? 'v' : 'n', $offset, 2);
+        $long = fn (int $offset): int => $read($little ? 'V' : 'N', $offset, 4);
         $ifd = $long(4);
         for ($i = 0, $count = min(64, $short($ifd)); $i < $count; $i++) {
             if ($short($ifd + 2 + $i * 12) === 0x0112) {

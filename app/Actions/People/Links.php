@@ -26,7 +26,7 @@ final readonly class Links
             'role' => $role,
             'token_hash' => self::hash($token),
             'made_by' => $by->id,
-            'expires_at' => Carbon::now()->addDays((int) config('kettle.invitation_days')),
+            'expires_at' => Carbon::now()->addDays(config()->integer('kettle.invitation_days')),
         ]);
 
         return [$invitation, $token];
@@ -70,7 +70,7 @@ final readonly class Links
         Reset::query()->create([
             'user_id' => $user->id,
             'token_hash' => self::hash($token),
-            'expires_at' => Carbon::now()->addHours((int) config('kettle.reset_hours')),
+            'expires_at' => Carbon::now()->addHours(config()->integer('kettle.reset_hours')),
         ]);
 
         return $token;

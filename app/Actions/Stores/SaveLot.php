@@ -32,6 +32,7 @@ final readonly class SaveLot
     public function reader(): LotReader
     {
         $kitchen = $this->kitchens->plain();
+        /** @var array<string, string> $sizes */
         $sizes = [...Jar::query()->pluck('called', 'uid')->all(), ...BottleSize::query()->pluck('called', 'uid')->all()];
 
         return new LotReader($this->planning->cupboard(), $kitchen->reader(), $kitchen->today(), $sizes);

@@ -8,6 +8,7 @@ use App\Models\LotMove;
 use App\Models\Tenancy\CurrentHouse;
 use App\Models\User;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -107,6 +108,7 @@ final readonly class StockLedger
      */
     public function followBottles(Batch $batch, array $wanted): void
     {
+        /** @var Collection<int, string> $taken */
         $taken = LotMove::query()
             ->where('batch_id', $batch->id)
             ->whereIn('lot_id', Lot::withTrashed()->where('kind', LotKind::Bottle)->select('id'))

@@ -5,7 +5,6 @@ namespace App\Actions\Stove;
 use App\House\KitchenFactory;
 use App\Models\Cooker;
 use App\Models\StoveSession;
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\Methods;
@@ -139,8 +138,9 @@ final readonly class Cookers
             ->events()
             ->where('happened_at', '>', $session->started_at)
             ->whereIn('kind', ['paused', 'setting', 'topped_up', 'ended'])
-            ->min('happened_at');
-        $end = $until === null ? $session->now() : Carbon::parse((string) $until)->getTimestamp();
+            ->orderBy('happened_at')
+            ->first();
+        $end = $until === null ? $session->now() : $until->happened_at->getTimestamp();
         $probe = $session->probes()->orderBy('probe_id')->first();
         $began = $session->started_at->getTimestamp();
         $readings =

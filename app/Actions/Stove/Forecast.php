@@ -4,6 +4,7 @@ namespace App\Actions\Stove;
 
 use App\House\KitchenFactory;
 use App\Models\Cooker;
+use App\Models\StoveSession;
 use Kettle\Ask\WarmthQuestions;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
@@ -11,14 +12,21 @@ use Kettle\Reason\Said;
 use Kettle\Vessel\Cooker as CoreCooker;
 use Kettle\Warmth\Band;
 
-/** What a pot will do on a setting, before it is switched on. */
+/**
+ * What a pot will do on a setting, before it is switched on.
+ *
+ * @phpstan-import-type KeptSetUp from StoveSession
+ * @phpstan-import-type KeptForetold from StoveSession
+ * @phpstan-import-type Foretold from WarmthQuestions
+ * @phpstan-import-type Ends from WarmthQuestions
+ */
 final readonly class Forecast
 {
     public function __construct(private SetUp $setUp, private KitchenFactory $kitchens) {}
 
     /**
-     * @param  array<string, mixed>  $setUp
-     * @return array<string, mixed> as `reckon pot` answers
+     * @param  KeptSetUp  $setUp
+     * @return Foretold as `reckon pot` answers
      */
     public function foretell(array $setUp, string $setting, Band $band, float $hours, ?float $pouredC): array
     {
@@ -31,36 +39,38 @@ final readonly class Forecast
     }
 
     /**
-     * @param  array<string, mixed>  $said
+     * @param  Foretold  $said
      * @return list<array{int, float}> seconds from switching on, and degrees C of the oil
      */
     public function path(array $said): array
     {
-        /** @var list<array{min: float|int, oil_c: float|int}> $path */
-        $path = $said['path'];
-
-        return array_map(fn (array $point) => [(int) ($point['min'] * 60), (float) $point['oil_c']], $path);
+        return array_map(fn (array $point) => [(int) ($point['min'] * 60), $point['oil_c']], $said['path']);
     }
 
     /**
-     * @param  array<string, mixed>  $said
-     * @return array<string, mixed> of what it comes to, what is told of it later
+     * @param  Foretold  $said
+     * @return KeptForetold of what it comes to, what is told of it later
      */
     public static function keep(array $said): array
     {
-        return array_intersect_key($said, array_flip(['minutes_to_band', 'settles_c', 'water_lost_ml_per_h', 'passes_ceiling']));
+        return [
+            'minutes_to_band' => $said['minutes_to_band'],
+            'settles_c' => $said['settles_c'],
+            'water_lost_ml_per_h' => $said['water_lost_ml_per_h'],
+            'passes_ceiling' => $said['passes_ceiling'],
+        ];
     }
 
     /**
-     * @param  array<string, mixed>  $setUp
+     * @param  KeptSetUp  $setUp
      * @return list<string> what was foretold, in a line or two
      */
     public function kept(array $setUp, Band $band): array
     {
         $foretold = $setUp['foretold'] ?? null;
-        if (! is_array($foretold)) {
+        if ($foretold === null) {
             // As it stood, from before the figures were kept.
-            return array_map($this->kitchens->words()->of(...), is_array($setUp['says'] ?? null) ? array_values($setUp['says']) : []);
+            return array_map($this->kitchens->words()->thing(...), $setUp['says'] ?? []);
         }
 
         return array_map(
@@ -70,24 +80,19 @@ final readonly class Forecast
     }
 
     /**
-     * @param  array<string, mixed>  $said
+     * @param  KeptForetold|Foretold  $said
      * @return list<array{label: string, text: string, range: ?string}> from less to more
      */
     public function lines(array $said, Band $band): array
     {
-        $minutes = fn (mixed $value): string => $value === null ? 'not at all' : AmountWriter::clockSpan((float) $value / 60);
-        $warmth = fn (mixed $value): string => $this->kitchens->plain()->warmth((float) $value);
-        $ml = fn (mixed $value): string => AmountWriter::plain(round((float) $value), Kind::Volume);
-        $line = fn (string $label, string $key, \Closure $words): array => [
-            'label' => $label,
-            'text' => $words($said[$key]['value']),
-            'range' => self::range($said[$key]['cooler'], $said[$key]['hotter'], $words),
-        ];
+        $minutes = fn (?float $value): string => $value === null ? 'not at all' : AmountWriter::clockSpan($value / 60);
+        $warmth = fn (?float $value): string => $this->kitchens->plain()->warmth((float) $value);
+        $ml = fn (?float $value): string => AmountWriter::plain(round((float) $value), Kind::Volume);
 
         return [
-            $line('Into the band', 'minutes_to_band', $minutes),
-            $line('Settles at', 'settles_c', $warmth),
-            ...$said['water_lost_ml_per_h']['hotter'] > 0 ? [$line('Water lost an hour', 'water_lost_ml_per_h', $ml)] : [],
+            self::line('Into the band', $said['minutes_to_band'], $minutes),
+            self::line('Settles at', $said['settles_c'], $warmth),
+            ...$said['water_lost_ml_per_h']['hotter'] > 0 ? [self::line('Water lost an hour', $said['water_lost_ml_per_h'], $ml)] : [],
             [
                 'label' => 'The ceiling',
                 'text' => $warmth($band->ceiling).
@@ -97,19 +102,26 @@ final readonly class Forecast
         ];
     }
 
-    /** From less to more, whichever of the two it is; what never comes about is last. */
-    private static function range(mixed $a, mixed $b, \Closure $words): ?string
+    /**
+     * From less to more, whichever of the two it is; what never comes about is last.
+     *
+     * @param  Ends  $ends
+     * @param  \Closure(?float): string  $words
+     * @return array{label: string, text: string, range: ?string}
+     */
+    private static function line(string $label, array $ends, \Closure $words): array
     {
-        $ends = [$a, $b];
-        usort($ends, fn (mixed $x, mixed $y) => ($x ?? INF) <=> ($y ?? INF));
+        $between = [$ends['cooler'], $ends['hotter']];
+        usort($between, fn (?float $x, ?float $y) => ($x ?? INF) <=> ($y ?? INF));
+        [$from, $to] = array_map($words, $between);
 
-        return $words($ends[0]) === $words($ends[1]) ? null : $words($ends[0]).' to '.$words($ends[1]);
+        return ['label' => $label, 'text' => $words($ends['value']), 'range' => $from === $to ? null : "{$from} to {$to}"];
     }
 
     /**
      * Settings under which the ceiling is kept and the band is reached.
      *
-     * @param  array<string, mixed>  $keep
+     * @param  KeptSetUp  $keep
      * @return list<string>
      */
     public function instead(Cooker $cooker, string $setting, array $keep, Band $band, float $hours, ?float $pouredC): array

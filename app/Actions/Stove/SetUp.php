@@ -4,6 +4,7 @@ namespace App\Actions\Stove;
 
 use App\Models\Batch;
 use App\Models\Cooker;
+use App\Models\StoveSession;
 use App\Models\Tenancy\CurrentHouse;
 use Kettle\Infusion\Methods;
 use Kettle\Material\Tables;
@@ -14,7 +15,11 @@ use Kettle\Warmth\Air;
 use Kettle\Warmth\Load;
 use Kettle\Warmth\Pot;
 
-/** Jars of some batches in a cooker, with the water round them: as the core wants it, and as a session keeps it. */
+/**
+ * Jars of some batches in a cooker, with the water round them: as the core wants it, and as a session keeps it.
+ *
+ * @phpstan-import-type KeptSetUp from StoveSession
+ */
 final readonly class SetUp
 {
     public function __construct(private CurrentHouse $current, private Tables $tables) {}
@@ -98,7 +103,7 @@ final readonly class SetUp
      * What a session keeps.
      *
      * @param  list<Batch>  $batches
-     * @return array<string, mixed>
+     * @return KeptSetUp
      */
     public function keep(Cooker $cooker, array $batches, WaterBath $bath, float $waterMl): array
     {
@@ -148,7 +153,7 @@ final readonly class SetUp
         ];
     }
 
-    /** @param  array<string, mixed>  $setUp as keep() gives it */
+    /** @param  KeptSetUp  $setUp as keep() gives it */
     public function pot(array $setUp, string $setting, float $waterKg): Pot
     {
         return Pot::of($this->parts($setUp, $setting, $waterKg));
@@ -157,16 +162,11 @@ final readonly class SetUp
     /**
      * The parts of a pot, as `reckon pot` takes them.
      *
-     * @param  array<string, mixed>  $setUp
+     * @param  KeptSetUp  $setUp
      * @return array<string, float>
      */
     public function parts(array $setUp, string $setting, float $waterKg): array
     {
-        /**
-         * @var array{cooker: array{settings: list<array{name: string, watts: float|int}>, loss_w_per_k: float|int,
-         *     vessel_j_per_k: float|int}, open_m2: float|int, jars_j_per_k: float|int, jars_w_per_k: float|int,
-         *     room_c: float|int, height_m: float|int, lid?: bool, dry?: bool} $setUp
-         */
         $watts = 0.0;
         foreach ($setUp['cooker']['settings'] as $each) {
             $watts = $each['name'] === $setting ? (float) $each['watts'] : $watts;
@@ -186,7 +186,7 @@ final readonly class SetUp
     }
 
     /**
-     * @param  array<string, mixed>  $setUp water that steams off freely; under a lid steam falls back,
+     * @param  KeptSetUp  $setUp water that steams off freely; under a lid steam falls back,
      *     and about a twentieth gets out: from memory
      */
     public function openM2(array $setUp): float
@@ -211,13 +211,13 @@ final readonly class SetUp
         return $cooker;
     }
 
-    /** @param  array<string, mixed>  $setUp */
+    /** @param  KeptSetUp  $setUp */
     public function airKPa(array $setUp): float
     {
-        return Air::saturation(is_numeric($setUp['room_c'] ?? null) ? (float) $setUp['room_c'] : 18.0) * 0.5;
+        return Air::saturation((float) $setUp['room_c']) * 0.5;
     }
 
-    /** @param  array<string, mixed>  $setUp the water still standing, mm, for so many mL */
+    /** @param  KeptSetUp  $setUp the water still standing, mm, for so many mL */
     public function levelMm(array $setUp, float $ml): float
     {
         $full = max(1.0, (float) $setUp['full_ml']);

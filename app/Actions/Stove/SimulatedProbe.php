@@ -33,10 +33,11 @@ final readonly class SimulatedProbe
     public function run(StoveSession $session, Probe $probe): int
     {
         $seed = crc32($session->uid);
+        /** @var array{at?: int, water?: float|int, oil?: float|int, kg?: float|int, filled?: int} $state */
         $state = $probe->state ?? [];
         $started = $session->started_at->getTimestamp();
         $room = (float) $session->set_up['room_c'];
-        $at = is_int($state['at'] ?? null) ? $state['at'] : $started;
+        $at = $state['at'] ?? $started;
         $now = [
             'water' => (float) ($state['water'] ?? ($session->set_up['poured_c'] ?? $room)),
             'oil' => (float) ($state['oil'] ?? $room),

@@ -140,10 +140,11 @@ final readonly class TakeReadings
                 ->where('at', '>', $after)
                 ->orderBy('at')
                 ->limit(5000)
-                ->get(['at', 'centi_c']);
-            foreach ($rows as $row) {
-                yield [(int) $row->at, $row->centi_c / 100];
-                $after = (int) $row->at;
+                ->pluck('centi_c', 'at');
+            /** @var int $centi */
+            foreach ($rows as $at => $centi) {
+                yield [(int) $at, $centi / 100];
+                $after = (int) $at;
             }
         } while ($rows->count() === 5000);
     }
@@ -167,9 +168,13 @@ final readonly class TakeReadings
             ->orderBy('middle')
             ->get();
 
-        return array_values(
-            $rows->map(fn (object $row) => [(int) $row->middle, $row->least / 100, $row->most / 100, round($row->mean / 100, 2)])->all(),
-        );
+        $points = [];
+        /** @var object{middle: string, least: int, most: int, mean: string} $row */
+        foreach ($rows as $row) {
+            $points[] = [(int) $row->middle, $row->least / 100, $row->most / 100, round((float) $row->mean / 100, 2)];
+        }
+
+        return $points;
     }
 
     /** How far and how long a session was over its ceiling; null where it was not. */

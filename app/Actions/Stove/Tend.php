@@ -228,7 +228,9 @@ final readonly class Tend
 
     private function hours(StoveSession $session, StoveJar $jar): float
     {
-        return self::gathered($session, $jar)['hours'] ?? 0.0;
+        $hours = self::gathered($session, $jar)['hours'] ?? null;
+
+        return is_numeric($hours) ? (float) $hours : 0.0;
     }
 
     /** @return array<string, mixed> what is kept of the thermometer this jar goes by */

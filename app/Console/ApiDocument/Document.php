@@ -6,6 +6,7 @@ use App\Http\Requests\Form;
 use App\OpenApi\Operation;
 use App\Responses\Shape;
 use Illuminate\Routing\Route;
+use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\Route as Routes;
 use ReflectionMethod;
 use ReflectionNamedType;
@@ -211,18 +212,21 @@ final class Document
                 true,
                 flags: JSON_THROW_ON_ERROR,
             );
-            assert(is_array($schema));
+            /** @var array<string, mixed> $schema */
             unset($schema['$schema'], $schema['$id']);
             $schemas[$name] = $schema;
         }
         // A figure on its own is as a plan has it.
-        $schemas['Figure'] = $schemas['Plan']['properties']['figures']['additionalProperties'];
-        $schemas['Plan']['properties']['figures']['additionalProperties'] = ['$ref' => '#/components/schemas/Figure'];
+        $plan = $schemas['Plan'];
+        $schemas['Figure'] = Arr::array($plan, 'properties.figures.additionalProperties');
+        Arr::set($plan, 'properties.figures.additionalProperties', ['$ref' => '#/components/schemas/Figure']);
+        $schemas['Plan'] = $plan;
         foreach (['Wish', 'Plan'] as $name) {
             self::nameWhatIsRequired($schemas[$name]);
         }
         ksort($schemas);
 
+        /** @var array<string, array<string, mixed>> $schemas */
         return $schemas;
     }
 
@@ -268,7 +272,9 @@ final class Document
     private static function nameWhatIsRequired(array &$schema): void
     {
         foreach (is_array($schema['required'] ?? null) ? $schema['required'] : [] as $name) {
-            is_string($name) && ($schema['properties'][$name] ??= $schema['additionalProperties'] ?? false ?: new \stdClass());
+            if (is_string($name) && ! Arr::has($schema, "properties.{$name}")) {
+                Arr::set($schema, "properties.{$name}", $schema['additionalProperties'] ?? false ?: new \stdClass());
+            }
         }
         foreach ($schema as &$part) {
             is_array($part) && self::nameWhatIsRequired($part);

@@ -4,6 +4,7 @@ namespace App\Console\ApiDocument;
 
 use App\Http\Requests\Form;
 use App\OpenApi\Schema;
+use Illuminate\Support\Arr;
 use Illuminate\Validation\Rules\In;
 use LogicException;
 use ReflectionClass;
@@ -30,10 +31,11 @@ final class FormSchema
         $schema = ['description' => ResponseSchemas::summary($reflected), ...self::object($rules, '')];
         foreach ($reflected->getAttributes(Schema::class) as $attribute) {
             $more = $attribute->newInstance();
-            isset($schema['properties'][$more->of]) || throw new LogicException("{$class} has no field {$more->of}.");
-            $schema['properties'][$more->of] = [...$schema['properties'][$more->of], ...$more->is];
+            Arr::has($schema, "properties.{$more->of}") || throw new LogicException("{$class} has no field {$more->of}.");
+            Arr::set($schema, "properties.{$more->of}", [...Arr::array($schema, "properties.{$more->of}"), ...$more->is]);
         }
 
+        /** @var array<string, mixed> $schema */
         return $schema;
     }
 
@@ -43,9 +45,9 @@ final class FormSchema
      */
     public static function nullable(array $schema): array
     {
-        $types = (array) $schema['type'];
-        $schema['type'] = [...array_diff($types, ['null']), 'null'];
-        if (isset($schema['enum']) && ! in_array(null, $schema['enum'], true)) {
+        $types = array_filter((array) $schema['type'], fn (mixed $type) => $type !== 'null');
+        $schema['type'] = [...array_values($types), 'null'];
+        if (is_array($schema['enum'] ?? null) && ! in_array(null, $schema['enum'], true)) {
             $schema['enum'][] = null;
         }
 
@@ -68,7 +70,8 @@ final class FormSchema
             }
             $name = substr($field, strlen($under));
             $properties[$name] = self::field($rules, $field);
-            if (array_intersect(['required', 'present'], (array) $asked) !== [] && ! in_array('sometimes', (array) $asked, true)) {
+            $asks = fn (string $rule): bool => in_array($rule, (array) $asked, true);
+            if (($asks('required') || $asks('present')) && ! $asks('sometimes')) {
                 $required[] = $name;
             }
         }

@@ -21,7 +21,7 @@ final class ServeLive extends Command
     public function handle(): int
     {
         $hub = new Hub(Loop::get());
-        $hub->serve(self::socket(strval($this->input->getArgument('socket')), Loop::get()));
+        $hub->serve(self::socket($this->argument('socket'), Loop::get()));
         Loop::run();
 
         return self::SUCCESS;

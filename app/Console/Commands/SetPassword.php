@@ -15,13 +15,15 @@ final class SetPassword extends Command
 
     public function handle(Links $links): int
     {
-        $user = User::query()->where('email', mb_strtolower(strval($this->input->getArgument('email'))))->first();
+        $user = User::query()->where('email', mb_strtolower($this->argument('email')))->first();
         if ($user === null) {
             $this->error('Nobody here has that e-mail address.');
 
             return self::FAILURE;
         }
-        $this->line('Good for '.config('kettle.reset_hours').' hours, once: '.url('/new-password/'.$links->reset($user)));
+        $this->line(
+            'Good for '.config()->integer('kettle.reset_hours').' hours, once: '.url('/new-password/'.$links->reset($user)),
+        );
 
         return self::SUCCESS;
     }

@@ -14,7 +14,7 @@ final class WriteApiDocument extends Command
 
     public function handle(): int
     {
-        file_put_contents(strval($this->input->getArgument('file')), Document::json());
+        file_put_contents($this->argument('file'), Document::json());
 
         return self::SUCCESS;
     }

@@ -131,17 +131,12 @@ final class BatchController extends Controller
     #[Operation('Fill bottles')]
     public function bottle(Requests\Bottle $form, Batch $batch, BottleBatch $bottle): BatchView
     {
-        /** @var list<array{size: string, count: int}> $wanted */
-        $wanted = array_map(
-            fn (array $line) => ['size' => (string) $line['size'], 'count' => (int) $line['count']],
-            array_values((array) $form->input('bottles')),
-        );
         $storage = array_filter(
             array_map($this->text(...), $form->only(['place', 'glass', 'antioxidant', 'where'])),
             fn (?string $value) => $value !== null,
         );
         /** @var array<string, string> $storage */
-        $bottle($batch, $wanted, $this->text($form->input('note')), $storage, $form->boolean('from_stores', true));
+        $bottle($batch, $form->counted('bottles'), $this->text($form->input('note')), $storage, $form->boolean('from_stores', true));
 
         return $this->batch($batch);
     }

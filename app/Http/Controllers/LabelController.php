@@ -50,7 +50,7 @@ final class LabelController extends Controller
             'size' => $form->string('size')->toString(),
             'start' => $form->integer('start'),
             'names' => $form->string('names')->toString(),
-            'fields' => array_values(array_unique((array) $form->input('fields'))),
+            'fields' => array_values(array_unique(array_filter($form->array('fields'), 'is_string'))),
             'words' => $form->string('words')->trim()->toString(),
         ];
         /** @var array{size: string, start: int, names: string, fields: list<string>, words: string} $label */

@@ -61,7 +61,7 @@ final class PeopleController extends Controller
 
         return new Link(
             url('/new-password/'.$this->links->reset($membership->user)),
-            $this->page->until(Carbon::now()->addHours((int) config('kettle.reset_hours'))),
+            $this->page->until(Carbon::now()->addHours(config()->integer('kettle.reset_hours'))),
         );
     }
 

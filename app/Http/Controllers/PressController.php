@@ -49,12 +49,13 @@ final class PressController extends Controller
         if (! in_array($batch->stage, [Stage::Settling, Stage::Poured], true)) {
             throw DiaryException::notOpen('bottle');
         }
-        $fixed = array_map(
-            fn (array $line) => ['size' => (string) $line['size'], 'count' => (int) $line['count']],
-            array_values((array) $form->input('fixed')),
-        );
 
-        return $words->filling($batch, $fixed, $form->boolean('from_stores', true), $this->text($form->input('vitamin_e')));
+        return $words->filling(
+            $batch,
+            $form->counted('fixed'),
+            $form->boolean('from_stores', true),
+            $this->text($form->input('vitamin_e')),
+        );
     }
 
     #[Operation('Use, give away or throw away from a bottle')]

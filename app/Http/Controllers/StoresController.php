@@ -57,7 +57,7 @@ final class StoresController extends Controller
 
         return new StoresPage(
             array_map(
-                fn (string $id, string $name) => new LotKindTab($id, $name, (int) ($counts[$id] ?? 0)),
+                fn (string $id, string $name) => new LotKindTab($id, $name, is_numeric($many = $counts[$id] ?? 0) ? (int) $many : 0),
                 array_keys(self::NAMES),
                 self::NAMES,
             ),

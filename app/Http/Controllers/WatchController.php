@@ -66,7 +66,7 @@ final class WatchController extends Controller
     {
         $text = fn (string $key): ?string => is_string($form->input($key)) && $form->input($key) !== '' ? $form->input($key) : null;
         $place = fn (string $key): ?array => is_array($form->input($key))
-            ? array_map(floatval(...), array_values($form->input($key)))
+            ? array_map(fn (mixed $part): float => is_numeric($part) ? (float) $part : 0.0, array_values($form->input($key)))
             : null;
         $score = $form->input('score');
         $take($batch, [

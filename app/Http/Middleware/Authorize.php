@@ -14,6 +14,7 @@ final class Authorize
 {
     public function __construct(private readonly CurrentHouse $current) {}
 
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next, string $ability): Response
     {
         if (! $this->current->role()->may(Ability::from($ability))) {

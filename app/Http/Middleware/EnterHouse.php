@@ -15,6 +15,7 @@ final class EnterHouse
 {
     public function __construct(private readonly CurrentHouse $current) {}
 
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         $user = $request->user();

@@ -29,6 +29,7 @@ final class Idempotency
     /** MariaDB's: the row was locked by another for too long. */
     private const LOCK_WAIT_TIMEOUT = 1205;
 
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         $user = $request->user();
@@ -134,7 +135,10 @@ final class Idempotency
         }
         $type = $before->status >= 400 ? 'application/problem+json' : 'application/json';
 
-        return new Plain((string) $before->response, (int) $before->status, ['Content-Type' => $type, 'Idempotent-Replay' => 'true']);
+        return new Plain(is_string($before->response) ? $before->response : '', is_int($before->status) ? $before->status : 500, [
+            'Content-Type' => $type,
+            'Idempotent-Replay' => 'true',
+        ]);
     }
 
     /** Not final: the same may be sent again, under the same key. */

@@ -11,6 +11,7 @@ use Symfony\Component\HttpKernel\Exception\BadRequestHttpException;
 /** Refuses a body too large for a form, or that says it is JSON and is not. */
 final class LimitBody
 {
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next, string $kilobytes = '256'): Response
     {
         $body = $request->isMethodSafe() ? '' : $request->getContent();

@@ -12,6 +12,7 @@ use Symfony\Component\HttpFoundation\Response;
  */
 final class StrictPage
 {
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         $nonce = rtrim(strtr(base64_encode(random_bytes(18)), '+/', '-_'), '=');

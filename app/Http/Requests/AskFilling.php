@@ -5,6 +5,8 @@ namespace App\Http\Requests;
 /** How many of which size are wished for in any case. */
 final class AskFilling extends Form
 {
+    use CountsBottles;
+
     public function rules(): array
     {
         return [

@@ -5,6 +5,8 @@ namespace App\Http\Requests;
 /** How many bottles of which sizes. */
 final class Bottle extends Form
 {
+    use CountsBottles;
+
     public function rules(): array
     {
         return [

@@ -16,9 +16,7 @@ final class AsReservation implements CastsAttributes
     /** @param  array<string, mixed>  $attributes */
     public function get(Model $model, string $key, mixed $value, array $attributes): ?Reservation
     {
-        $stored = is_string($value) ? json_decode($value, true) : null;
-
-        return is_array($stored) && isset($stored['slots']) ? Reservation::of($stored) : null;
+        return Reservation::read(is_string($value) ? json_decode($value, true) : null);
     }
 
     /** @param  array<string, mixed>  $attributes */

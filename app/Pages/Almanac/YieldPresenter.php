@@ -39,17 +39,13 @@ final readonly class YieldPresenter
             ->selectRaw('form, way, COUNT(*) AS many, SUM(1 / variance) AS weight, SUM(uptake / variance) AS weighted')
             ->get();
 
-        return array_values(
-            $rows
-                ->map(
-                    fn (\stdClass $row) => $this->line(
-                        (string) $row->form,
-                        (string) $row->way,
-                        UptakeSeen::sums((int) $row->many, (float) $row->weight, (float) $row->weighted),
-                    ),
-                )
-                ->all(),
-        );
+        $lines = [];
+        /** @var object{form: string, way: string, many: int, weight: string, weighted: string} $row */
+        foreach ($rows as $row) {
+            $lines[] = $this->line($row->form, $row->way, UptakeSeen::sums($row->many, (float) $row->weight, (float) $row->weighted));
+        }
+
+        return $lines;
     }
 
     /** How one figure narrowed; of very many batches the last are drawn, from what all together say. */
@@ -111,20 +107,16 @@ final readonly class YieldPresenter
         }
         $prior = Uptake::by($mine->way, $this->tables)->mlPerGram;
         $spread = UptakeSpread::of($this->tables);
-        $all = array_map(
-            fn (mixed $uptake) => (float) $uptake,
-            array_values(
-                BatchYield::query()
-                    ->where('form', $mine->form)
-                    ->where('way', $mine->way)
-                    ->orderByDesc('id')
-                    ->limit(self::OF)
-                    ->pluck('uptake')
-                    ->all(),
-            ),
-        );
+        $all = BatchYield::query()
+            ->where('form', $mine->form)
+            ->where('way', $mine->way)
+            ->orderByDesc('id')
+            ->limit(self::OF)
+            ->get(['id', 'house_id', 'uptake'])
+            ->map(fn (BatchYield $each) => $each->uptake)
+            ->all();
 
-        return $spread->isOdd($spread->apart($mine->uptake, $mine->variance, $spread->middle($all, $prior)));
+        return $spread->isOdd($spread->apart($mine->uptake, $mine->variance, $spread->middle(array_values($all), $prior)));
     }
 
     /** @param  array<BatchYield>  $rows */

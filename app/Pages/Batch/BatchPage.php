@@ -49,7 +49,7 @@ final readonly class BatchPage
         // All of it once: what stands, what was read and where it is are folded from it again and again below.
         $batch->load('entries');
         $entries = $batch->entries->sortByDesc('id')->take(self::ENTRIES);
-        $corrected = array_fill_keys($batch->entries->pluck('corrects')->filter()->all(), true);
+        $corrected = array_fill_keys($batch->entries->map(fn (LogEntry $entry) => (string) $entry->corrects)->all(), true);
         $tasks = $batch->tasks()->orderBy('due_at')->orderBy('id')->get();
 
         return new BatchView(
@@ -109,7 +109,12 @@ final readonly class BatchPage
                 ->orderBy('id')
                 ->get()
                 ->groupBy('lot_id')
-                ->map(fn ($moves) => ['lot' => $moves[0]->lot, 'amount' => -$moves->sum(fn (LotMove $move) => (float) $move->amount)])
+                ->map(
+                    fn ($moves) => [
+                        'lot' => $moves->firstOrFail()->lot,
+                        'amount' => -$moves->sum(fn (LotMove $move) => (float) $move->amount),
+                    ],
+                )
                 ->filter(fn (array $used) => $used['amount'] > 0.0005)
                 ->map(
                     fn (array $used) => new LotUsed(

@@ -20,6 +20,7 @@ use App\Responses\Diary\DiaryMoveView;
 use App\Responses\Diary\DiaryPage;
 use App\Responses\Diary\DiarySession;
 use App\Responses\Diary\DiaryTrouble;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Kettle\Diary\Availability;
@@ -123,7 +124,7 @@ final readonly class DiaryPresenter
             ),
             calendars: array_values(
                 BusyCalendar::query()
-                    ->withCount(['absences' => fn ($query) => $query->where('to_at', '>', Carbon::now())])
+                    ->withCount(['absences' => fn (Builder $query) => $query->where('to_at', '>', Carbon::now())])
                     ->orderBy('id')
                     ->limit(20)
                     ->get()
@@ -131,7 +132,7 @@ final readonly class DiaryPresenter
                         fn (BusyCalendar $each) => new CalendarView(
                             $each->uid,
                             $each->called,
-                            $each->getAttribute('absences_count').' busy times to come',
+                            $each->absences_count.' busy times to come',
                         ),
                     )
                     ->all(),

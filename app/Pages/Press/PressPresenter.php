@@ -279,7 +279,7 @@ final readonly class PressPresenter
                         $size->uid,
                         $size->called,
                         (float) $size->capacity_ml,
-                        isset($stock[$size->uid]) ? (int) $stock[$size->uid] : null,
+                        is_numeric($there = $stock[$size->uid] ?? null) ? (int) $there : null,
                     ),
                 )
                 ->all(),

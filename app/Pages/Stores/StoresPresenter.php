@@ -15,6 +15,7 @@ use App\Responses\Stores\LotView;
 use App\Responses\Stores\MoveView;
 use App\Responses\Stores\StoreTask;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Query\Builder as QueryBuilder;
 use Illuminate\Support\Facades\DB;
 use Kettle\Measure\AmountWriter;
 use Kettle\Recipe\Planning;
@@ -136,7 +137,7 @@ final readonly class StoresPresenter
         $low = Lot::query()
             ->where('is_low', true)
             ->whereNotExists(
-                fn ($more) => $more
+                fn (QueryBuilder $more) => $more
                     ->select(DB::raw('1'))
                     ->from('lots', 'other')
                     ->whereColumn('other.house_id', 'lots.house_id')

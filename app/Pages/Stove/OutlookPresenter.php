@@ -9,13 +9,18 @@ use App\Responses\Stove\OutlookLine;
 use App\Responses\Stove\PotOutlook;
 use App\Responses\Stove\StoveAlarm;
 use App\Responses\Stove\WarmthChart;
+use Kettle\Ask\WarmthQuestions;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Vessel\Packing;
 use Kettle\Vessel\WaterBath;
 use Kettle\Warmth\Band;
 
-/** What a pot will do on a setting with some jars in it, in words: before it is switched on. */
+/**
+ * What a pot will do on a setting with some jars in it, in words: before it is switched on.
+ *
+ * @phpstan-import-type Foretold from WarmthQuestions
+ */
 final readonly class OutlookPresenter
 {
     public function __construct(private SetUp $setUp, private Forecast $forecast, private PotPresenter $words, private Warmths $warmths) {}
@@ -94,7 +99,7 @@ final readonly class OutlookPresenter
     }
 
     /**
-     * @param  array<string, mixed>  $said
+     * @param  Foretold  $said
      * @return list<StoveAlarm>
      */
     private function warnings(array $said, WaterBath $bath, Band $band, bool $learned): array

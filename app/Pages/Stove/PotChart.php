@@ -28,7 +28,7 @@ final readonly class PotChart
     {
         $from = $session->started_at->getTimestamp();
         $now = $session->now();
-        $model = array_values(array_filter(is_array($session->set_up['model'] ?? null) ? $session->set_up['model'] : [], 'is_array'));
+        $model = $session->set_up['model'] ?? [];
         $modelEnd = $model === [] ? $from : $from + (int) $model[count($model) - 1][0];
         $to = max($now + 600, $session->state === StoveSession::ON ? min($modelEnd, $from + 14 * 3600) : $now);
         $points =

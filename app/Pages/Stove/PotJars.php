@@ -73,7 +73,8 @@ final readonly class PotJars
 
                         return [
                             'called' => $jar->batch->herb_name,
-                            'had_h' => (float) $jar->had_h + (float) ($jar->hours ?? ($gathered['hours'] ?? 0)),
+                            'had_h' => (float) $jar->had_h +
+                                (float) ($jar->hours ?? (is_numeric($gathered['hours'] ?? null) ? $gathered['hours'] : 0)),
                             'planned_h' => (float) $jar->planned_h,
                             'out' => $jar->out_at !== null,
                         ];

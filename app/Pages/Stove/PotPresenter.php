@@ -26,7 +26,11 @@ use Kettle\Measure\Kind;
 use Kettle\Vessel\Cooker;
 use Kettle\Warmth\StoveLog;
 
-/** A warm pot in a cook's words, and as it is drawn. */
+/**
+ * A warm pot in a cook's words, and as it is drawn.
+ *
+ * @phpstan-import-type KeptSetUp from StoveSession
+ */
 final class PotPresenter
 {
     /** Lines of its logbook shown. */
@@ -129,7 +133,7 @@ final class PotPresenter
         );
     }
 
-    /** @param  array<string, mixed>  $setUp */
+    /** @param  KeptSetUp  $setUp */
     public function bath(array $setUp, float $nowMm): BathView
     {
         $cooker = $setUp['cooker'];
@@ -153,7 +157,7 @@ final class PotPresenter
                     (float) $jar['level'],
                     (float) $jar['bed'],
                 ),
-                array_values($setUp['jars']),
+                $setUp['jars'],
             ),
         );
     }
@@ -180,7 +184,6 @@ final class PotPresenter
     /** @return list<CookerSetting> */
     private function settings(StoveSession $session): array
     {
-        /** @var array{settings: list<array{name: string, watts: float|int}>} $cooker */
         $cooker = $session->set_up['cooker'];
 
         return array_map(fn (array $each) => new CookerSetting($each['name'], round($each['watts']).' W'), $cooker['settings']);
