@@ -1,16 +1,20 @@
 <?php
 
-use App\Http\Middleware\Authorize;
 use App\Http\Middleware\EnterHouse;
 use App\Http\Middleware\Idempotency;
 use App\Http\Middleware\LimitBody;
 use App\Http\Middleware\StrictPage;
 use App\Http\Problems;
+use Illuminate\Auth\Middleware\Authorize;
+use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
+use Illuminate\Cookie\Middleware\EncryptCookies;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Routing\Middleware\SubstituteBindings;
+use Illuminate\Routing\Middleware\ThrottleRequests;
+use Illuminate\Session\Middleware\StartSession;
 
 // What a running instance writes is in a folder of its own under var/, so that the demo and the tests
 // never share a cache or a log. `kettle` names it; by hand it is the main one.
@@ -35,13 +39,19 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->append(StrictPage::class);
         $middleware->alias([
             'house' => EnterHouse::class,
-            'may' => Authorize::class,
             'once' => Idempotency::class,
             'small' => LimitBody::class,
         ]);
-        // A batch is looked for in its house, so the house is entered before the address is read.
-        $middleware->prependToPriorityList(SubstituteBindings::class, Authorize::class);
-        $middleware->prependToPriorityList(Authorize::class, EnterHouse::class);
+        // A batch is looked for in its house, so the house is entered, and who may is settled, before the address is read.
+        $middleware->priority([
+            EncryptCookies::class,
+            StartSession::class,
+            AuthenticatesRequests::class,
+            ThrottleRequests::class,
+            EnterHouse::class,
+            Authorize::class,
+            SubstituteBindings::class,
+        ]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->trustProxies(at: ['127.0.0.1', '::1']);
     })

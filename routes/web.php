@@ -41,7 +41,7 @@ Route::prefix('api')->group(function (): void {
     Route::prefix('houses/{house}')
         ->middleware(['auth', 'house'])
         ->group(function (): void {
-            Route::middleware(['small', 'may:view'])->group(function (): void {
+            Route::middleware(['small', 'can:view'])->group(function (): void {
                 Route::get('', [HouseController::class, 'show']);
                 Route::get('people', [PeopleController::class, 'index']);
                 Route::get('materials', [BenchController::class, 'materials']);
@@ -92,7 +92,7 @@ Route::prefix('api')->group(function (): void {
                 Route::get('batches/{batch}/labels.pdf', [LabelController::class, 'labels']);
                 Route::get('batches/{batch}/code.svg', [LabelController::class, 'code']);
             });
-            Route::middleware(['small', 'may:work', 'once'])->group(function (): void {
+            Route::middleware(['small', 'can:work', 'once'])->group(function (): void {
                 Route::post('lots', [StoresController::class, 'add']);
                 Route::patch('lots/{lot}', [StoresController::class, 'edit']);
                 Route::delete('lots/{lot}', [StoresController::class, 'remove']);
@@ -129,7 +129,7 @@ Route::prefix('api')->group(function (): void {
                 Route::post('diary/seen', [DiaryController::class, 'seen']);
                 Route::post('today/shaken', [TodayController::class, 'shaken']);
             });
-            Route::middleware(['small', 'may:manage', 'once'])->group(function (): void {
+            Route::middleware(['small', 'can:manage', 'once'])->group(function (): void {
                 Route::patch('', [HouseController::class, 'edit']);
                 Route::post('jars', [HouseController::class, 'addJar']);
                 Route::delete('jars/{jar}', [HouseController::class, 'removeJar']);
@@ -147,12 +147,12 @@ Route::prefix('api')->group(function (): void {
                 Route::post('invitations', [PeopleController::class, 'invite']);
                 Route::delete('invitations/{invitation}', [PeopleController::class, 'withdraw']);
             });
-            Route::post('batches/{batch}/looks', [WatchController::class, 'look'])->middleware(['may:work', 'small:8192', 'once']);
-            Route::post('weather', [WatchController::class, 'weather'])->middleware(['may:work', 'small:6144', 'once']);
-            Route::post('calendars', [DiaryController::class, 'readCalendar'])->middleware(['may:work', 'small:2048', 'once']);
-            Route::post('stove/{session}/csv', [StoveController::class, 'csv'])->middleware(['may:work', 'small:6144', 'once']);
-            Route::post('stores/csv', [StoresController::class, 'takeCsv'])->middleware(['may:work', 'small:6144', 'once']);
-            Route::middleware('may:manage')->group(function (): void {
+            Route::post('batches/{batch}/looks', [WatchController::class, 'look'])->middleware(['can:work', 'small:8192', 'once']);
+            Route::post('weather', [WatchController::class, 'weather'])->middleware(['can:work', 'small:6144', 'once']);
+            Route::post('calendars', [DiaryController::class, 'readCalendar'])->middleware(['can:work', 'small:2048', 'once']);
+            Route::post('stove/{session}/csv', [StoveController::class, 'csv'])->middleware(['can:work', 'small:6144', 'once']);
+            Route::post('stores/csv', [StoresController::class, 'takeCsv'])->middleware(['can:work', 'small:6144', 'once']);
+            Route::middleware('can:manage')->group(function (): void {
                 Route::get('export', [HouseController::class, 'export']);
                 Route::post('import', [HouseController::class, 'import'])->middleware(['small:20480', 'once']);
             });

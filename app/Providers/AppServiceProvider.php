@@ -2,12 +2,16 @@
 
 namespace App\Providers;
 
+use App\Actions\People\Links;
 use App\House\KitchenFactory;
+use App\Models\Tenancy\Ability;
 use App\Models\Tenancy\CurrentHouse;
+use App\Models\User;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Session;
@@ -66,6 +70,10 @@ final class AppServiceProvider extends ServiceProvider
                 ]),
             ),
         );
+        foreach (Ability::cases() as $ability) {
+            Gate::define($ability, fn (User $user) => app(CurrentHouse::class)->role()->may($ability));
+        }
+        Gate::define('give-new-password', fn (User $keeper, User $person) => app(Links::class)->mayReset($keeper, $person));
         Queue::looping(fn () => self::beat('queue'));
     }
 

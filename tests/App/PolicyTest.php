@@ -14,7 +14,7 @@ function houseRoutes(): array
         if (! str_starts_with($route->uri(), 'api/houses/{house}')) {
             continue;
         }
-        $may = array_values(array_filter($route->gatherMiddleware(), fn ($m) => is_string($m) && str_starts_with($m, 'may:')));
+        $may = array_values(array_filter($route->gatherMiddleware(), fn ($m) => is_string($m) && str_starts_with($m, 'can:')));
         expect($may)->toHaveCount(1, $route->uri());
         $found[] = [$route->methods()[0], $route->uri(), Ability::from(substr($may[0], 4))];
     }

@@ -69,9 +69,9 @@ final class Document
 
     /** By what a route asks of whoever calls it. */
     private const FOR = [
-        'may:view' => 'For everybody of the house.',
-        'may:work' => 'For keepers and helpers of the house.',
-        'may:manage' => 'For keepers of the house.',
+        'can:view' => 'For everybody of the house.',
+        'can:work' => 'For keepers and helpers of the house.',
+        'can:manage' => 'For keepers of the house.',
         'auth' => 'For whoever is signed in.',
     ];
 

@@ -14,10 +14,10 @@ use App\Pages\House\PeoplePage;
 use App\Responses\House\Invite;
 use App\Responses\House\Link;
 use App\Responses\House\People;
-use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** The people of a house: who they are, their part, and who is asked in. */
@@ -55,9 +55,7 @@ final class PeopleController extends Controller
     public function reset(Request $request, string $person): Link
     {
         $membership = $this->membership($person);
-        if ($this->current->house()->is_demo || ! $this->links->mayReset($this->user($request), $membership->user)) {
-            throw new AuthorizationException();
-        }
+        Gate::authorize('give-new-password', $membership->user);
 
         return new Link(
             url('/new-password/'.$this->links->reset($membership->user)),
