@@ -3,6 +3,7 @@
 use App\Http\Middleware\EnterHouse;
 use App\Http\Middleware\Idempotency;
 use App\Http\Middleware\LimitBody;
+use App\Http\Middleware\StartSession;
 use App\Http\Middleware\StrictPage;
 use App\Http\Problems;
 use Illuminate\Auth\Middleware\Authorize;
@@ -14,7 +15,7 @@ use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Routing\Middleware\SubstituteBindings;
 use Illuminate\Routing\Middleware\ThrottleRequests;
-use Illuminate\Session\Middleware\StartSession;
+use Illuminate\Session\Middleware\StartSession as FrameworkSession;
 
 // What a running instance writes is in a folder of its own under var/, so that the demo and the tests
 // never share a cache or a log. `kettle` names it; by hand it is the main one.
@@ -37,6 +38,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         // One origin serves everything, so there is nothing to share with another.
         $middleware->remove(HandleCors::class);
         $middleware->append(StrictPage::class);
+        $middleware->web(replace: [FrameworkSession::class => StartSession::class]);
         $middleware->alias([
             'house' => EnterHouse::class,
             'once' => Idempotency::class,

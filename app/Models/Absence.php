@@ -22,6 +22,8 @@ class Absence extends Model
 
     public $timestamps = false;
 
+    protected $table = 'absences';
+
     protected $guarded = [];
 
     protected $casts = ['from_at' => 'datetime', 'to_at' => 'datetime'];

@@ -18,6 +18,8 @@ class AlmanacNote extends Model
 {
     use BelongsToHouse;
 
+    protected $table = 'almanac_notes';
+
     protected $guarded = [];
 
     protected $casts = ['version' => 'integer'];

@@ -56,6 +56,8 @@ class Batch extends Model
 {
     use BelongsToHouse, HasUlids;
 
+    protected $table = 'batches';
+
     protected $guarded = [];
 
     protected $casts = [

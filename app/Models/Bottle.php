@@ -20,5 +20,7 @@ class Bottle extends Model
 
     public $timestamps = false;
 
+    protected $table = 'bottles';
+
     protected $guarded = [];
 }

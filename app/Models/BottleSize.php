@@ -15,5 +15,7 @@ class BottleSize extends Model
 {
     use BelongsToHouse, SoftDeletes;
 
+    protected $table = 'bottle_sizes';
+
     protected $guarded = [];
 }

@@ -29,6 +29,8 @@ class Cooker extends Model
 {
     use BelongsToHouse, SoftDeletes;
 
+    protected $table = 'cookers';
+
     protected $guarded = [];
 
     protected $casts = ['methods' => 'array', 'settings' => 'array', 'learned' => 'array'];

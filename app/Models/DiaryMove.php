@@ -26,6 +26,8 @@ class DiaryMove extends Model
 
     public $timestamps = false;
 
+    protected $table = 'diary_moves';
+
     protected $guarded = [];
 
     protected $casts = ['why' => AsSaid::class, 'was_at' => 'datetime', 'is_at' => 'datetime', 'moved_at' => 'datetime'];

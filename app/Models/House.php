@@ -33,6 +33,10 @@ class House extends Model
 {
     use HasUlids;
 
+    protected $table = 'houses';
+
+    private ?\DateTimeZone $zone = null;
+
     protected $guarded = [];
 
     protected $casts = [
@@ -56,8 +60,11 @@ class House extends Model
         return $this->hasMany(Membership::class);
     }
 
+    /** Asked for at every moment that is told, so it is made once. */
     public function zone(): \DateTimeZone
     {
-        return new \DateTimeZone($this->time_zone);
+        $name = $this->time_zone;
+
+        return ($this->zone?->getName() === $name ? $this->zone : null) ?? ($this->zone = new \DateTimeZone($name));
     }
 }

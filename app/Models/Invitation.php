@@ -21,6 +21,8 @@ class Invitation extends Model
 {
     use BelongsToHouse, HasUlids;
 
+    protected $table = 'invitations';
+
     protected $guarded = [];
 
     protected $casts = ['role' => Role::class, 'expires_at' => 'datetime', 'used_at' => 'datetime'];

@@ -20,6 +20,8 @@ class Jar extends Model
 {
     use BelongsToHouse, SoftDeletes;
 
+    protected $table = 'jars';
+
     protected $guarded = [];
 
     protected $attributes = ['kind' => CoreJar::JAR];

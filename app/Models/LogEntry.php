@@ -30,6 +30,8 @@ class LogEntry extends Model
 
     public $timestamps = false;
 
+    protected $table = 'log_entries';
+
     protected $guarded = [];
 
     protected $casts = ['data' => 'array', 'happened_at' => 'datetime', 'recorded_at' => 'datetime'];

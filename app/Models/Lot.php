@@ -51,6 +51,8 @@ class Lot extends Model
 {
     use BelongsToHouse, SoftDeletes;
 
+    protected $table = 'lots';
+
     protected $guarded = [];
 
     protected $casts = [

@@ -25,6 +25,8 @@ class LotCheck extends Model
 
     public $timestamps = false;
 
+    protected $table = 'lot_checks';
+
     protected $guarded = [];
 
     protected $casts = ['says' => AsSaid::class, 'answers' => 'array', 'happened_at' => 'datetime'];

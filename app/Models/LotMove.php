@@ -29,6 +29,8 @@ class LotMove extends Model
 
     public $timestamps = false;
 
+    protected $table = 'lot_moves';
+
     protected $guarded = [];
 
     protected $casts = ['happened_at' => 'datetime'];

@@ -15,6 +15,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 class Membership extends Model
 {
+    protected $table = 'memberships';
+
     protected $guarded = [];
 
     protected $casts = ['role' => Role::class];

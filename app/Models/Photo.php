@@ -18,6 +18,8 @@ class Photo extends Model
 {
     use BelongsToHouse;
 
+    protected $table = 'photos';
+
     protected $guarded = [];
 
     /** @return BelongsTo<Batch, $this> */

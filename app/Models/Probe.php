@@ -27,6 +27,8 @@ class Probe extends Model
 
     public const SIMULATED = 'simulated';
 
+    protected $table = 'probes';
+
     protected $guarded = [];
 
     protected $casts = ['state' => 'array'];

@@ -25,6 +25,8 @@ class Recipe extends Model
 {
     use BelongsToHouse, SoftDeletes;
 
+    protected $table = 'recipes';
+
     protected $guarded = [];
 
     protected $casts = ['version' => 'integer'];

@@ -23,6 +23,8 @@ class RecipeVersion extends Model
 
     public $timestamps = false;
 
+    protected $table = 'recipe_versions';
+
     protected $guarded = [];
 
     protected $casts = ['says' => AsSaid::class, 'wish' => 'array', 'made_at' => 'datetime', 'number' => 'integer'];

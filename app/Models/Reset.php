@@ -15,6 +15,8 @@ use Illuminate\Support\Carbon;
  */
 class Reset extends Model
 {
+    protected $table = 'resets';
+
     protected $guarded = [];
 
     protected $casts = ['expires_at' => 'datetime'];

@@ -22,6 +22,8 @@ class StoveEvent extends Model
 
     public $timestamps = false;
 
+    protected $table = 'stove_events';
+
     protected $guarded = [];
 
     protected $casts = ['data' => 'array', 'happened_at' => 'datetime'];

@@ -31,6 +31,8 @@ class StoveJar extends Model
 
     public $timestamps = false;
 
+    protected $table = 'stove_jars';
+
     protected $guarded = [];
 
     protected $casts = ['in_at' => 'datetime', 'out_at' => 'datetime', 'count' => 'integer'];

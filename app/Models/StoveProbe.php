@@ -21,6 +21,8 @@ class StoveProbe extends Model
 
     public $incrementing = false;
 
+    protected $table = 'stove_probes';
+
     protected $guarded = [];
 
     protected $casts = ['gathered' => 'array'];

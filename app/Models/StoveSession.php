@@ -59,6 +59,8 @@ class StoveSession extends Model
 
     public const ENDED = 'ended';
 
+    protected $table = 'stove_sessions';
+
     protected $guarded = [];
 
     protected $casts = [

@@ -27,6 +27,8 @@ class Task extends Model
 
     public $timestamps = false;
 
+    protected $table = 'tasks';
+
     protected $guarded = [];
 
     protected $casts = ['due_at' => 'datetime', 'open' => 'boolean', 'step' => Step::class, 'minutes' => 'integer'];

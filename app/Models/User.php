@@ -20,6 +20,8 @@ class User extends Authenticatable
 
     public const PREFS = ['temperature' => 'c', 'amounts' => 'metric'];
 
+    protected $table = 'users';
+
     protected $guarded = [];
 
     protected $hidden = ['password', 'remember_token'];

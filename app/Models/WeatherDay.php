@@ -22,6 +22,8 @@ class WeatherDay extends Model
 
     public $incrementing = false;
 
+    protected $table = 'weather_days';
+
     protected $guarded = [];
 
     protected $casts = ['day' => 'date'];

@@ -2,7 +2,6 @@
 
 namespace App\Providers;
 
-use App\Actions\People\Links;
 use App\House\KitchenFactory;
 use App\Models\Tenancy\Ability;
 use App\Models\Tenancy\CurrentHouse;
@@ -73,7 +72,6 @@ final class AppServiceProvider extends ServiceProvider
         foreach (Ability::cases() as $ability) {
             Gate::define($ability, fn (User $user) => app(CurrentHouse::class)->role()->may($ability));
         }
-        Gate::define('give-new-password', fn (User $keeper, User $person) => app(Links::class)->mayReset($keeper, $person));
         Queue::looping(fn () => self::beat('queue'));
     }
 

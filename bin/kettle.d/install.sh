@@ -89,6 +89,7 @@ build_web() {
 
 write_api() {
   instance main
-  quietly "docs/openapi.json" php artisan kettle:openapi
+  # From the routes as they are written, not as an instance that runs has them in its cache.
+  quietly "docs/openapi.json" env APP_ROUTES_CACHE=/dev/null/routes.php php artisan kettle:openapi
   quietly "web/api/schema.d.ts" npx openapi-typescript docs/openapi.json -o web/api/schema.d.ts
 }

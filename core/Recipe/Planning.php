@@ -135,11 +135,26 @@ final class Planning
     public function answer(Plan $plan, Kitchen $kitchen): array
     {
         return $this->document($plan, $kitchen) + [
-            'methods' => self::inDegrees(
-                (new Comparison($this->tables, $this->methods, $kitchen, $this->rules()))->of($plan->wish),
-                $kitchen,
-            ),
+            'methods' => $this->sideBySide($plan->wish, $kitchen),
         ];
+    }
+
+    /**
+     * @param  array<mixed>  $wish
+     * @return list<array<string, mixed>> every method for one wish, whether it can be made by the one wished for or not; `methods`
+     *     of docs/formats/plan.schema.json
+     *
+     * @throws WishException when it cannot be read
+     */
+    public function ways(array $wish, Kitchen $kitchen): array
+    {
+        return $this->sideBySide((new WishReader($this->cupboard, $this->methods, $kitchen))->read($wish), $kitchen);
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function sideBySide(Wish $wish, Kitchen $kitchen): array
+    {
+        return self::inDegrees((new Comparison($this->tables, $this->methods, $kitchen, $this->rules()))->of($wish), $kitchen);
     }
 
     /**

@@ -13,14 +13,31 @@ function pdfText(string $bytes): string
     return (string) preg_replace('/\s+/', ' ', $text);
 }
 
-it('answers a wish with every method beside it', function () {
-    $plan = $this->atHouse('POST', '/reckon', ['wish' => $this->wish()])->assertOk();
-    expect(count($plan->json('methods')))
-        ->toBe(8)
-        ->and($plan->json('stores.0.kept'))
-        ->toBeFalse()
-        ->and($plan->json('steps.0.says'))
-        ->toContain('bone-dry');
+it('sets every method side by side, for a wish that its own method refuses too', function () {
+    expect(
+        count(
+            $this->atHouse('POST', '/ways', ['wish' => $this->wish()])
+                ->assertOk()
+                ->json('methods'),
+        ),
+    )->toBe(8);
+    $full = $this->wish(['herb' => ['id' => 'marshmallow-root', 'amount' => '200 g'], 'jar' => $this->jarOf(505)->uid]);
+    $this->atHouse('POST', '/reckon', ['wish' => $full])->assertStatus(422);
+    $refused = collect(
+        $this->atHouse('POST', '/ways', ['wish' => $full])
+            ->assertOk()
+            ->json('methods'),
+    )->pluck('refused', 'id');
+    expect($refused['cold'])->toContain('to the brim')->and($refused['gentle-pan'])->toContain('dried herb');
+    $this->atHouse('POST', '/ways', ['wish' => ['herb' => ['id' => 'nightshade of the moon'], 'oils' => []]])->assertStatus(422);
+    $this->atHouse('POST', '/ways', [])->assertStatus(422);
+});
+
+it('answers a wish with what it is', function () {
+    $plan = $this->atHouse('POST', '/reckon', ['wish' => $this->wish()])
+        ->assertOk()
+        ->assertJsonMissingPath('methods');
+    expect($plan->json('stores.0.kept'))->toBeFalse()->and($plan->json('steps.0.says'))->toContain('bone-dry');
 });
 
 it('answers a refused wish with the ways out', function () {
@@ -74,8 +91,9 @@ it('minds the room of the house', function () {
         ->assertJsonPath('room_c', 27)
         ->assertJsonPath('currency', 'GBP')
         ->assertJsonPath('things', ['shelf', 'pot']);
-    $plan = $this->atHouse('POST', '/reckon', ['wish' => $this->wish(['oils' => ['coconut']])])->assertOk();
-    expect(collect($plan->json('methods'))->firstWhere('id', 'slow-cooker')['missing'])->toBe(['a slow cooker', 'a kitchen thermometer']);
+    $this->atHouse('POST', '/reckon', ['wish' => $this->wish(['oils' => ['coconut']])])->assertOk();
+    $ways = $this->atHouse('POST', '/ways', ['wish' => $this->wish(['oils' => ['coconut']])])->assertOk();
+    expect(collect($ways->json('methods'))->firstWhere('id', 'slow-cooker')['missing'])->toBe(['a slow cooker', 'a kitchen thermometer']);
     foreach ([['room_c' => 90], ['currency' => 'pounds'], ['things' => 'all'], ['things' => [['x']]]] as $bad) {
         $this->atHouse('PATCH', '', [...$edit, 'version' => $edit['version'] + 1, ...$bad])->assertStatus(422);
     }

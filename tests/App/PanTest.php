@@ -89,7 +89,7 @@ it('keeps jars, bowls and pans on the house’s list, and refuses what is none',
     // A jar that was wished for is dropped with the method that has no use for it, and said so.
     $jar = $this->jarOf(505)->uid;
     $cold = collect(
-        $this->atHouse('POST', '/reckon', [
+        $this->atHouse('POST', '/ways', [
             'wish' => $this->wish(['herb' => ['id' => 'self-heal', 'state' => 'fresh'], 'oils' => ['olive'], 'jar' => $jar]),
         ])->json('methods'),
     );

@@ -137,6 +137,7 @@ it('goes from room to room one way only, by the arrows that are drawn', function
 const APP_ARROWS = [
     'OpenApi' => [],
     'Models' => [],
+    'Policies' => ['Models'],
     'House' => ['Models'],
     'Responses' => ['OpenApi'],
     'Files' => [],

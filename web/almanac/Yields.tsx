@@ -82,7 +82,7 @@ function One({ form, way }: { form: string; way: string }) {
         <summary className="min-h-11 py-2 font-semibold">Batch by batch</summary>
         <table className="figures w-full">
           <thead>
-            <tr className="text-soft border-line border-b text-start">
+            <tr className="text-soft border-line border-b [&_th]:text-start">
               <th className="py-1 pe-4 font-normal">Batch</th>
               <th className="pe-4 font-normal">stayed in a gram</th>
               <th className="pe-4 font-normal">the house’s figure then</th>

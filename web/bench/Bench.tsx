@@ -58,6 +58,15 @@ export default function Bench() {
     retry: false,
   })
   const [last, setLast] = useState<Shape<'Plan'>>()
+  // Every other way comes after, once it is looked at and the typing has come to rest: the sentence does not wait for it.
+  const rested = useSettled(asked, 200)
+  const sideBySide = useQuery({
+    queryKey: ['house', house, 'ways', rested],
+    queryFn: ({ signal }) => ask(`/houses/${house}/ways`, { wish: rested }, signal),
+    placeholderData: keepPreviousData,
+    retry: false,
+    enabled: (tab === 'ways' || open === 'method') && rested === asked && plan.isSuccess && !plan.isPlaceholderData,
+  })
   // What was last reckoned stays in sight while a wish cannot be.
   if (plan.isSuccess && !plan.isPlaceholderData && plan.data !== last) setLast(plan.data)
 
@@ -163,6 +172,7 @@ export default function Bench() {
               materials: materials.data,
               jars: settings.data.jars,
               plan: shown,
+              ways: sideBySide.data?.methods,
               fault: (field) => problem?.about(field),
             }}
           />
@@ -266,7 +276,13 @@ export default function Bench() {
               ))}
             </Tabs.List>
             <Tabs.Content value="ways" className="pt-4">
-              <MethodsSideBySide methods={(below ?? shown).methods ?? []} wanted={wish.ready_by} take={take} />
+              {sideBySide.data ? (
+                <MethodsSideBySide methods={sideBySide.data.methods} wanted={wish.ready_by} take={take} />
+              ) : sideBySide.isError ? (
+                <Trouble problem={sideBySide.error} />
+              ) : (
+                <Waiting what="the ways" />
+              )}
             </Tabs.Content>
             <Tabs.Content value="oils" className="pt-4">
               <WhichOil wish={wish} purpose={(below ?? shown).purpose} change={change} />

@@ -6,7 +6,7 @@ import { Why } from '../parts/Why'
 import { without } from './wish'
 
 export type WayOut = { id: string; says: string; change: Record<string, unknown> }
-export type Methods = NonNullable<Shape<'Plan'>['methods']>
+export type Methods = Shape<'Methods'>
 type School = Methods[number]['schools'][number]
 
 /** Ways out of what will not do, each one press. */
@@ -124,7 +124,7 @@ export const MethodsSideBySide = memo(function MethodsSideBySide({ methods, want
       <div className="overflow-x-auto max-sm:hidden">
         <table className="w-full min-w-[58rem] border-collapse">
           <thead>
-            <tr className="text-soft border-line border-b text-start [&_th]:py-1.5 [&_th]:pe-4 [&_th]:font-normal">
+            <tr className="text-soft border-line border-b [&_th]:text-start [&_th]:py-1.5 [&_th]:pe-4 [&_th]:font-normal">
               <th scope="col">Way</th>
               <th scope="col">Start by</th>
               <th scope="col">Ready</th>

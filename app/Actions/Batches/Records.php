@@ -5,6 +5,8 @@ namespace App\Actions\Batches;
 use App\House\KitchenFactory;
 use App\Models\Batch;
 use App\Models\LogEntry;
+use Illuminate\Container\Attributes\Scoped;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
 use Kettle\Batch\BatchState;
 use Kettle\Batch\Entry;
@@ -22,14 +24,34 @@ use Kettle\Stores\LotKind;
 use Kettle\Time\Interval;
 
 /** Batches as the core reads them: their plan, their logbook, their place in the diary. */
+#[Scoped]
 final readonly class Records
 {
-    public function __construct(private KitchenFactory $kitchens, private Methods $methods, private Cupboard $cupboard) {}
+    /** @var \WeakMap<object, array{int, CoreLogbook}> of entries that were loaded: how many were read, and as what */
+    private \WeakMap $read;
 
+    public function __construct(private KitchenFactory $kitchens, private Methods $methods, private Cupboard $cupboard)
+    {
+        $this->read = new \WeakMap();
+    }
+
+    /** A page asks for it again and again: what was loaded once is read once. */
     public function log(Batch $batch): CoreLogbook
     {
-        $entries = $batch->relationLoaded('entries') ? $batch->entries->sortBy('id') : $batch->entries()->orderBy('id')->get();
+        if (! $batch->relationLoaded('entries')) {
+            return $this->logOf($batch->entries()->orderBy('id')->get());
+        }
+        $entries = $batch->entries;
+        if (($this->read[$entries][0] ?? null) !== $entries->count()) {
+            $this->read[$entries] = [$entries->count(), $this->logOf($entries->sortBy('id'))];
+        }
 
+        return $this->read[$entries][1];
+    }
+
+    /** @param  Collection<int, LogEntry>  $entries in order */
+    private function logOf(Collection $entries): CoreLogbook
+    {
         return new CoreLogbook(
             array_values(
                 $entries

@@ -6,7 +6,6 @@ use App\Models\House;
 use App\Models\Invitation;
 use App\Models\Membership;
 use App\Models\Reset;
-use App\Models\Tenancy\CurrentHouse;
 use App\Models\Tenancy\Role;
 use App\Models\User;
 use Illuminate\Support\Carbon;
@@ -19,8 +18,6 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
  */
 final readonly class Links
 {
-    public function __construct(private CurrentHouse $current) {}
-
     /** @return array{Invitation, string} the invitation and its secret */
     public function invite(Role $role, User $by): array
     {
@@ -95,20 +92,6 @@ final readonly class Links
 
             return $user;
         });
-    }
-
-    /**
-     * Whether a keeper of this house may reset this person's password: only when every house the
-     * person belongs to is kept by the same keeper, so that one house opens no other; in the demo nobody's.
-     */
-    public function mayReset(User $keeper, User $person): bool
-    {
-        if ($this->current->house()->is_demo) {
-            return false;
-        }
-        $theirs = Membership::query()->where('user_id', $keeper->id)->where('role', Role::Keeper)->pluck('house_id');
-
-        return Membership::query()->where('user_id', $person->id)->whereNotIn('house_id', $theirs)->doesntExist();
     }
 
     private static function hash(string $token): string

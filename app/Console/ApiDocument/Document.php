@@ -216,8 +216,10 @@ final class Document
             unset($schema['$schema'], $schema['$id']);
             $schemas[$name] = $schema;
         }
-        // A figure on its own is as a plan has it.
+        // A figure on its own is as a plan has it, and so are the ways side by side.
         $plan = $schemas['Plan'];
+        $schemas['Methods'] = Arr::array($plan, 'properties.methods');
+        Arr::set($plan, 'properties.methods', ['$ref' => '#/components/schemas/Methods']);
         $schemas['Figure'] = Arr::array($plan, 'properties.figures.additionalProperties');
         Arr::set($plan, 'properties.figures.additionalProperties', ['$ref' => '#/components/schemas/Figure']);
         $schemas['Plan'] = $plan;

@@ -12,6 +12,7 @@ use App\Responses\Bench\CardView;
 use App\Responses\Bench\Materials;
 use App\Responses\Bench\OilList;
 use App\Responses\Bench\OilRow;
+use App\Responses\Bench\Ways;
 use App\Responses\Bench\WiltingView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -35,7 +36,16 @@ final class BenchController extends Controller
         $wish = $form->input('wish');
         $kitchen = $kitchens->forWish($wish);
 
-        return new JsonResponse($planning->answer($planning->plan($wish, $kitchen), $kitchen), options: JSON_UNESCAPED_UNICODE);
+        return new JsonResponse($planning->document($planning->plan($wish, $kitchen), $kitchen), options: JSON_UNESCAPED_UNICODE);
+    }
+
+    #[Operation('Every way to make a wish, side by side')]
+    public function ways(Reckon $form, Planning $planning, KitchenFactory $kitchens): Ways
+    {
+        /** @var array<mixed> $wish */
+        $wish = $form->input('wish');
+
+        return new Ways($planning->ways($wish, $kitchens->forWish($wish)));
     }
 
     #[Operation('Oils in order for a purpose', query: ['purpose'])]

@@ -55,7 +55,7 @@ final class PeopleController extends Controller
     public function reset(Request $request, string $person): Link
     {
         $membership = $this->membership($person);
-        Gate::authorize('give-new-password', $membership->user);
+        Gate::authorize('giveNewPassword', $membership->user);
 
         return new Link(
             url('/new-password/'.$this->links->reset($membership->user)),

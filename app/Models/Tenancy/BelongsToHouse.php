@@ -24,6 +24,24 @@ trait BelongsToHouse
         return self::$castsOf[static::class] ??= parent::getCasts();
     }
 
+    /**
+     * By the names of their methods, as Laravel's own convention has it. Its attributes on methods, which nobody uses here,
+     * cost it a reflection of every method of every model at every request: a fifteenth of a page.
+     */
+    protected static function bootTraits(): void
+    {
+        static::$traitInitializers[static::class] = [];
+        foreach (class_uses_recursive(static::class) as $trait) {
+            $name = class_basename($trait);
+            if (method_exists(static::class, "boot{$name}")) {
+                static::{"boot{$name}"}();
+            }
+            if (method_exists(static::class, "initialize{$name}")) {
+                static::$traitInitializers[static::class][] = "initialize{$name}";
+            }
+        }
+    }
+
     protected static function bootBelongsToHouse(): void
     {
         static::addGlobalScope('house', function (Builder $query): void {

@@ -4,8 +4,8 @@ namespace App\Pages\Today;
 
 use App\House\KitchenFactory;
 use App\Responses\Today\TaskView;
+use Kettle\Recipe\Numbers;
 use Kettle\Time\Dates;
-use NumberFormatter;
 
 /** The day in a sentence: "Tuesday. Half an hour of hands, and one jar that cannot wait." */
 final readonly class Headline
@@ -37,7 +37,7 @@ final readonly class Headline
         $hands = $this->hands(array_sum(array_map(fn (TaskView $task) => $task->minutes, $open)));
         $danger = count(array_filter($open, fn (TaskView $task) => $task->danger));
         if ($danger > 0) {
-            return sprintf('%s. Throw %s away before anything else.', $day, $danger === 1 ? 'one jar' : $this->word($danger).' jars');
+            return sprintf('%s. Throw %s away before anything else.', $day, $danger === 1 ? 'one jar' : Numbers::word($danger).' jars');
         }
         if ($total > count($open)) {
             return sprintf('%s. %d things to do; the first %d are here.', $day, $total, count($open));
@@ -45,7 +45,7 @@ final readonly class Headline
 
         return match (true) {
             $late === 1 => "{$day}. {$hands} of hands, and one jar that cannot wait.",
-            $late > 1 => "{$day}. {$hands} of hands, and {$this->word($late)} jars that cannot wait.",
+            $late > 1 => sprintf('%s. %s of hands, and %s jars that cannot wait.', $day, $hands, Numbers::word($late)),
             default => "{$day}. {$hands} of hands.",
         };
     }
@@ -58,12 +58,7 @@ final readonly class Headline
             $minutes < 40 => 'Half an hour',
             $minutes < 53 => 'Three quarters of an hour',
             $minutes < 75 => 'An hour',
-            default => ucfirst($this->word((int) round($minutes / 60))).($minutes < 90 ? ' hour' : ' hours'),
+            default => ucfirst(Numbers::word((int) round($minutes / 60))).($minutes < 90 ? ' hour' : ' hours'),
         };
-    }
-
-    private function word(int $number): string
-    {
-        return (string) (new NumberFormatter('en', NumberFormatter::SPELLOUT))->format($number);
     }
 }

@@ -59,7 +59,7 @@ function WhenEditor({ edit }: { edit: Edit }) {
 }
 
 export function Editor({ slot, edit }: { slot: string; edit: Edit }) {
-  const { wish, change, materials, plan, fault } = edit
+  const { wish, change, materials, plan, ways, fault } = edit
   const method = materials.methods.find((each) => each.id === (wish.method ?? 'cold'))
   switch (slot) {
     case 'amount':
@@ -94,7 +94,7 @@ export function Editor({ slot, edit }: { slot: string; edit: Edit }) {
             choices={materials.methods}
             onChoose={(id) =>
               change({
-                ...without(plan?.methods?.find((each) => each.id === id)?.drops),
+                ...without(ways?.find((each) => each.id === id)?.drops),
                 method: id,
                 school: null,
                 spirit: null,

@@ -9,6 +9,7 @@ export type Edit = {
   materials: Shape<'Materials'>
   jars: Shape<'JarSize'>[]
   plan: Shape<'Plan'> | undefined
+  ways: Shape<'Methods'> | undefined
 }
 
 /** One of a few, as radio buttons. */
