@@ -180,6 +180,24 @@ take_shots() {
   APP_URL="$APP_URL" node bin/shots.mjs
 }
 
+run_lighthouse() {
+  # shellcheck disable=SC2086
+  install_packages chromium-headless-shell
+  local stamp
+  stamp=$(stamp_of perf/lighthouse/package-lock.json)
+  if [ ! -d perf/lighthouse/node_modules ] || ! fresh lighthouse "$stamp"; then
+    (cd perf/lighthouse && npm_packages --ignore-scripts)
+    mark lighthouse "$stamp"
+  fi
+  instance bench
+  trap stop_instance EXIT
+  stop_instance
+  rm -rf "$KETTLE_VAR/db" && rm -f "$ENV_FILE"
+  start_instance production
+  artisan kettle:demo --fresh >/dev/null
+  APP_URL="$APP_URL" node perf/lighthouse/run.mjs
+}
+
 run_bench() {
   # shellcheck disable=SC2086
   install_packages chromium-headless-shell

@@ -12,6 +12,7 @@ use Kettle\Reason\Note;
 use Kettle\Reason\Reason;
 use Kettle\Reason\Said;
 use Kettle\Reason\Wording;
+use Kettle\Time\Dates;
 use Kettle\Time\Interval;
 use Kettle\Vessel\Jar;
 
@@ -49,9 +50,34 @@ final readonly class PlanDocument
         $figures = is_array($record['figures'] ?? null) ? $record['figures'] : [];
         $told = $this->words->tell(['figures' => []] + $record);
         $told['figures'] = array_map($this->toldFigure(...), array_filter($figures, is_array(...)));
+        if (is_array($record['schedule'] ?? null)) {
+            $heated = is_array($record['method'] ?? null) && ($record['method']['heated'] ?? false) === true;
+            $told['schedule'] = ['says' => $this->days($record['schedule'], $heated)] + $record['schedule'];
+        }
 
         // In the document's own order, whatever is told in its place.
         return array_replace(array_intersect_key($told, $record), $told);
+    }
+
+    /**
+     * @param  array<mixed>  $schedule
+     * @return array{begin: string, settled: string, warm: list<string>} in words; with their hours where it is warmed
+     */
+    private function days(array $schedule, bool $heated): array
+    {
+        $say = fn (mixed $moment, string $as): string => is_string($moment) ? Dates::say($moment, $as) : '';
+        $warm = [];
+        foreach (is_array($schedule['sessions'] ?? null) ? $schedule['sessions'] : [] as $session) {
+            [$from, $to] = is_array($session) ? [$session['from'] ?? '', $session['to'] ?? ''] : ['', ''];
+            // The day is said once, where it ends on the day it began.
+            $sameDay = $say($from, 'short_weekday') === $say($to, 'short_weekday');
+            $warm[] = $this->words->of(
+                Said::of('schedule.from-to', ['from' => $say($from, 'moment'), 'to' => $say($to, $sameDay ? 'clock' : 'moment')]),
+            );
+        }
+        $as = $heated ? 'moment' : 'short_weekday';
+
+        return ['begin' => $say($schedule['fill_at'] ?? '', $as), 'settled' => $say($schedule['settled_at'] ?? '', $as), 'warm' => $warm];
     }
 
     /** @return array<string, mixed> numbers, codes, and sentences as they are kept */
@@ -169,6 +195,9 @@ final readonly class PlanDocument
         }
         $stood = fn (mixed $words): mixed => is_string($words) && $words !== '' ? Said::asItStood($words)->toArray() : $words;
         $document = ['figures' => $figures] + $document;
+        if (is_array($document['schedule'] ?? null)) {
+            unset($document['schedule']['says']);
+        }
         $document['sentence_text'] = $stood($document['sentence_text'] ?? null);
         foreach (['sentence' => ['text'], 'steps' => ['says'], 'notes' => ['says', 'why', 'source']] as $list => $keys) {
             $document[$list] = array_map(

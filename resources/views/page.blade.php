@@ -8,6 +8,7 @@
     <meta name="description" content="Plan, watch, strain, bottle and label herbs infused in oil: amounts, days and cautions worked out.">
     <title>Warm Kettle</title>
     <link rel="icon" href="/kettle.svg" type="image/svg+xml">
+    <script type="module" src="/build/{{ $script }}"></script>
     @foreach ($fonts as $font)
     <link rel="preload" href="/build/{{ $font }}" as="font" type="font/woff2" crossorigin>
     @endforeach
@@ -17,10 +18,10 @@
     @foreach ($preloads as $file)
     <link rel="modulepreload" href="/build/{{ $file }}">
     @endforeach
-    <script type="module" src="/build/{{ $script }}"></script>
 </head>
 <body>
     <div id="kettle"></div>
+    <script type="application/json" id="me">@json($me)</script>
     <noscript>Warm Kettle needs JavaScript, which ships with it; please allow it for this address.</noscript>
 </body>
 </html>

@@ -340,7 +340,7 @@ it('sends strict headers with every page', function () {
         ->toContain("script-src 'self';")
         ->toContain("frame-ancestors 'none'")
         ->and($page->getContent())
-        ->not->toMatch('/<script(?![^>]*src=)/');
+        ->not->toMatch('/<script(?![^>]*(src=|type="application\/json"))/');
 });
 
 it('keeps of a wish what the format knows, and refuses what it does not by its name', function () {
@@ -368,4 +368,18 @@ it('keeps of a wish what the format knows, and refuses what it does not by its n
         'oils' => [['id' => 'olive', 'parts' => '2']],
         'method' => 'cold',
     ]);
+});
+
+it('says with the page who is signed in, and nothing in a name is read as part of the page', function () {
+    $this->keeper->update(['name' => '</script><script>alert(1)</script>&"\'']);
+    $page = $this->actingAs($this->keeper->refresh())
+        ->get('/h/'.$this->house->uid.'/bench')
+        ->assertOk();
+    expect(preg_match_all('/<script[^>]*>/', (string) $page->getContent()))->toBe(2);
+    preg_match('/<script type="application\/json" id="me">(.*?)<\/script>/s', (string) $page->getContent(), $m);
+    expect(json_decode($m[1] ?? '', true))->toMatchArray(['signed_in' => true, 'name' => $this->keeper->name]);
+    auth()->logout();
+    $page = $this->get('/')->assertOk();
+    preg_match('/id="me">(.*?)<\/script>/s', (string) $page->getContent(), $m);
+    expect(json_decode($m[1] ?? '', true))->toMatchArray(['signed_in' => false, 'name' => '', 'houses' => []]);
 });

@@ -98,7 +98,9 @@ test('a keeper gives parts, takes them back, and makes a new-password link', asy
   await guest.waitForURL(/today/)
 
   await page.reload()
+  const changed = page.waitForResponse((answer) => answer.request().method() === 'PATCH')
   await page.getByLabel('Torin’s part').selectOption('reader')
+  expect((await changed).status()).toBe(200)
   await guest.goto(house + '/bench')
   await expect(guest.getByText('You are a reader of this house')).toBeVisible()
   await page.getByRole('button', { name: 'New-password link' }).click()

@@ -33,8 +33,9 @@ function useSettled<T>(value: T, ms: number): T {
 
 export default function Bench() {
   const house = useHouseId()
-  const settings = useHouse()
-  const materials = useMaterials()
+  // The whole of it is drawn in slices when it is there, so that nothing pressed meanwhile waits.
+  const settings = useDeferredValue(useHouse().data)
+  const materials = useDeferredValue(useMaterials().data)
   const { works, kitchen } = usePart()
   const [wish, put, setWish] = useDraft(house)
   const [open, setOpened] = useState<string | null>(null)
@@ -105,10 +106,10 @@ export default function Bench() {
   // However a way is chosen: in its word, in the table of ways, or as a way out that says what else goes with it.
   const change = useCallback(
     (part: Partial<Wish>) => {
-      const to = materials.data?.methods.find((each) => each.id === part.method)
-      put(to ? { ...jarLetGo(wish, to.vessels, settings.data?.jars ?? []), ...part } : part)
+      const to = materials?.methods.find((each) => each.id === part.method)
+      put(to ? { ...jarLetGo(wish, to.vessels, settings?.jars ?? []), ...part } : part)
     },
-    [put, wish, materials.data, settings.data],
+    [put, wish, materials, settings],
   )
   const take = useCallback((part: Record<string, unknown>) => change(part as Partial<Wish>), [change])
   useKey('S', 'Start this batch', begin, ready)
@@ -118,14 +119,14 @@ export default function Bench() {
   useKey('l', 'See the lots it takes', () => setTab('stores'))
   useKey('K', 'Keep it as a recipe', () => setKeeping(true), works && plan.isSuccess)
 
-  if (!settings.data || !materials.data) return <Waiting what="the bench" />
+  if (!settings || !materials) return <Waiting what="the bench" />
   const problem = plan.isError ? plan.error : null
   const ways = (problem?.faults ?? []).flatMap((fault) => (fault.ways ?? []) as WayOut[])
   const said = problem
     ? saidSentence(
         wish,
-        materials.data,
-        settings.data.jars,
+        materials,
+        settings.jars,
         problem.faults.map((fault) => fault.field),
       )
     : null
@@ -169,8 +170,8 @@ export default function Bench() {
             edit={{
               wish,
               change,
-              materials: materials.data,
-              jars: settings.data.jars,
+              materials: materials,
+              jars: settings.jars,
               plan: shown,
               ways: sideBySide.data?.methods,
               fault: (field) => problem?.about(field),
@@ -196,7 +197,7 @@ export default function Bench() {
             <Amounts
               plan={shown}
               kitchenFirst={kitchen}
-              cold={materials.data.cold_text}
+              cold={materials.cold_text}
               oilNotes={beside('What to heed of the oil', ['oil'])}
               keepingNotes={beside('What to heed of its keeping', ['keeping'])}
             />
@@ -205,7 +206,7 @@ export default function Bench() {
               aria-label="When, and what to watch for"
             >
               <h2 className="column-head font-text text-base">When</h2>
-              <PlanDays plan={shown} zone={settings.data.time_zone} />
+              <PlanDays plan={shown} />
               {shown.method.traits?.includes('in-sun') ? <WorthOfSun /> : null}
               {beside('What to heed of its days and its warmth', ['days', 'warmth', 'use'], true)}
               {works ? (

@@ -2,25 +2,12 @@ import type { Shape } from '../api/hooks'
 import { Figure } from './Figure'
 
 /** The days of a plan on one line, drawn to scale from begin to bottle. */
-export function PlanDays({ plan, zone }: { plan: Shape<'Plan'>; zone: string }) {
+export function PlanDays({ plan }: { plan: Shape<'Plan'> }) {
   const { schedule, figures } = plan
   const moment = (text: string) => new Date(text).getTime()
   const from = moment(schedule.fill_at)
   const length = Math.max(1, moment(schedule.settled_at) - from)
   const at = (text: string) => ((moment(text) - from) / length) * 400
-  const say = (text: string) =>
-    new Intl.DateTimeFormat('en-GB', {
-      timeZone: zone,
-      weekday: 'short',
-      day: 'numeric',
-      month: 'short',
-      ...(plan.method.heated ? { hour: '2-digit', minute: '2-digit' } : {}),
-    }).format(new Date(text))
-  // The day is said once, where it ends on the day it began.
-  const until = (begun: string, ended: string) => {
-    const [day, hour] = [say(ended).replace(/,[^,]*$/, ''), say(ended).split(', ').at(-1)]
-    return say(begun).startsWith(`${day},`) ? hour : say(ended)
-  }
   const strain = at(schedule.strain_at)
   return (
     <div>
@@ -28,7 +15,7 @@ export function PlanDays({ plan, zone }: { plan: Shape<'Plan'>; zone: string }) 
         viewBox="0 0 400 26"
         className="w-full"
         role="img"
-        aria-label={`From ${say(schedule.fill_at)} to ${say(schedule.settled_at)}`}
+        aria-label={`From ${schedule.says?.begin} to ${schedule.says?.settled}`}
       >
         <rect
           x={0}
@@ -57,12 +44,10 @@ export function PlanDays({ plan, zone }: { plan: Shape<'Plan'>; zone: string }) 
           <Figure name="Start by" figure={figures.start_by} size="text-lg" />
         </dd>
         {plan.method.heated
-          ? schedule.sessions.map((session) => (
-              <div key={session.from} className="contents">
+          ? schedule.says?.warm.map((says) => (
+              <div key={says} className="contents">
                 <dt className="text-warmth">Warm</dt>
-                <dd>
-                  {say(session.from)} to {until(session.from, session.to)}
-                </dd>
+                <dd>{says}</dd>
               </div>
             ))
           : null}
@@ -71,7 +56,7 @@ export function PlanDays({ plan, zone }: { plan: Shape<'Plan'>; zone: string }) 
           <Figure name="Strain by" figure={figures.strain_by} size="text-lg" />
         </dd>
         <dt>{plan.method.settles === false ? 'In its jars' : 'Settled'}</dt>
-        <dd>{say(schedule.settled_at)}</dd>
+        <dd>{schedule.says?.settled}</dd>
       </dl>
     </div>
   )

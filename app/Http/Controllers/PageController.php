@@ -14,7 +14,7 @@ final class PageController extends Controller
     /** @var array<string, array{file: string, css?: list<string>, assets?: list<string>, imports?: list<string>}>|null */
     private static ?array $manifest = null;
 
-    public function __invoke(Request $request): View
+    public function __invoke(Request $request, DoorController $door): View
     {
         $entry = $this->manifest()['web/main.tsx'] ?? abort(503);
 
@@ -24,8 +24,42 @@ final class PageController extends Controller
             'styles' => $entry['css'] ?? [],
             // Fetched beside the script, so that text is not set in another letter first and then moves.
             'fonts' => array_filter($entry['assets'] ?? [], fn (string $file) => str_contains($file, self::TEXT_FONT)),
-            'preloads' => array_map(fn (string $key) => $this->manifest()[$key]['file'], $entry['imports'] ?? []),
+            'preloads' => array_values(array_diff($this->scripts(['web/main.tsx', $this->place($request)]), [$entry['file']])),
+            // Who is signed in is asked for by every place; said here, nothing waits for it.
+            'me' => $door->me($request),
         ]);
+    }
+
+    /** The part of the interface that an address opens, so that it is fetched beside the rest and not after it. */
+    private function place(Request $request): string
+    {
+        $place = $request->segment(1) === 'h' ? (string) $request->segment(3) : '';
+        $name = ucfirst($place);
+        foreach (["web/{$place}/{$name}.tsx", "web/{$place}/{$name}Page.tsx"] as $key) {
+            if (isset($this->manifest()[$key])) {
+                return $key;
+            }
+        }
+
+        return '';
+    }
+
+    /**
+     * @param  list<string>  $keys of the manifest
+     * @return list<string> their files and those they import, each once
+     */
+    private function scripts(array $keys): array
+    {
+        $files = [];
+        while (($key = array_shift($keys)) !== null) {
+            $each = $this->manifest()[$key] ?? null;
+            if ($each !== null && ! in_array($each['file'], $files, true)) {
+                $files[] = $each['file'];
+                $keys = [...$keys, ...$each['imports'] ?? []];
+            }
+        }
+
+        return $files;
     }
 
     /** @return array<string, array{file: string, css?: list<string>, assets?: list<string>, imports?: list<string>}> */
