@@ -4,7 +4,6 @@ import { StrictMode, startTransition, Suspense } from 'react'
 import { createRoot } from 'react-dom/client'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
 import { Problem } from './api/client'
-import { Door, Home } from './door/Door'
 import { Frame } from './frame/Frame'
 import { KeysProvider } from './frame/keys'
 import { SayProvider } from './frame/Say'
@@ -12,6 +11,8 @@ import { place } from './frame/place'
 import { Waiting } from './parts/Notice'
 import './style.css'
 
+const Home = place(async () => ({ default: (await import('./door/Door')).Home }))
+const Door = place(async () => ({ default: (await import('./door/Door')).Door }))
 const Join = place(() => import('./door/Join'))
 const NewPassword = place(() => import('./door/NewPassword'))
 const Bench = place(() => import('./bench/Bench'))
@@ -124,7 +125,7 @@ const draw = () => {
 
 // The place that was asked for comes beside the rest; it is drawn with it, or after half a second without it.
 const [, asked, , name = ''] = window.location.pathname.split('/')
-const first = asked === 'h' ? FIRST[name]?.fetch() : undefined
+const first = (asked === 'h' ? FIRST[name] : asked === 'sign-in' ? Door : Home)?.fetch()
 void Promise.race([first, first && new Promise((late) => setTimeout(late, 500))])
   .catch(() => {})
   .then(() => startTransition(draw))

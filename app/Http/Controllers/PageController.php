@@ -33,7 +33,7 @@ final class PageController extends Controller
     /** The part of the interface that an address opens, so that it is fetched beside the rest and not after it. */
     private function place(Request $request): string
     {
-        $place = $request->segment(1) === 'h' ? (string) $request->segment(3) : '';
+        $place = $request->segment(1) === 'h' ? (string) $request->segment(3) : 'door';
         $name = ucfirst($place);
         foreach (["web/{$place}/{$name}.tsx", "web/{$place}/{$name}Page.tsx"] as $key) {
             if (isset($this->manifest()[$key])) {
