@@ -175,7 +175,7 @@ export function BathSide({ bath }: { bath: Bath }) {
       : []
   return (
     <svg
-      viewBox={`0 0 ${wide + 96} ${foot + 12}`}
+      viewBox={`0 0 ${wide + 112} ${foot + 12}`}
       className="w-full max-w-md"
       role="img"
       aria-label={
