@@ -11,6 +11,7 @@ use App\Http\Requests\TakeLook;
 use App\Responses\Bench\OilRow;
 use App\Responses\Press\LabelPage;
 use App\Responses\Stove\StoveCard;
+use Illuminate\Support\Facades\Validator;
 
 it('describes a form by its rules', function () {
     expect(FormSchema::of(TakeLook::class))->toEqual([
@@ -119,7 +120,15 @@ it('says of an operation what it takes, gives, asks and may refuse', function ()
         ],
         'requestBody' => [
             'required' => true,
-            'content' => ['application/json' => ['schema' => ['$ref' => '#/components/schemas/EditLot']]],
+            'content' => [
+                'application/json' => [
+                    'schema' => ['$ref' => '#/components/schemas/EditLot'],
+                    'example' => [
+                        'lot' => ['kind' => 'carrier', 'material' => 'olive', 'amount' => '1 L', 'price' => '9'],
+                        'version' => 2,
+                    ],
+                ],
+            ],
         ],
         'responses' => [
             '200' => [
@@ -145,4 +154,45 @@ it('says of an operation what it takes, gives, asks and may refuse', function ()
         ->toBe(['house' => 'path', 'kind' => 'query', 'q' => 'query', 'page' => 'query', 'used' => 'query'])
         ->and($document['paths']['/readings']['post']['security'])
         ->toBe([['key' => []]]);
+});
+
+/** @return array<string, array<mixed>> bodies by the name of their form */
+function examples(): array
+{
+    return (array) json_decode((string) file_get_contents(base_path('docs/formats/examples.json')), true, flags: JSON_THROW_ON_ERROR);
+}
+
+it('gives an example of every body, which its rules let through', function () {
+    $forms = array_map(fn (string $file) => basename($file, '.php'), (array) glob(app_path('Http/Requests/*.php')));
+    $named = array_unique(array_map(fn (string $name) => explode(' ', $name)[0], array_keys(examples())));
+    expect(array_values($named))->toEqualCanonicalizing(array_values(array_diff($forms, ['Form', 'CountsBottles'])));
+    foreach (examples() as $name => $body) {
+        $form = 'App\\Http\\Requests\\'.explode(' ', $name)[0];
+        $rules = (new $form())->rules();
+        if (is_array($rules['present'] ?? null)) {
+            // Whose password it is, is known at the door only.
+            $rules['present'] = array_diff($rules['present'], ['current_password']);
+        }
+        expect(Validator::make($body, $rules)->errors()->all())->toBe([], $name);
+    }
+});
+
+it('takes every example that wants nothing but a house', function () {
+    $sent = [];
+    foreach (json_decode(Document::json(), true)['paths'] as $path => $verbs) {
+        $body = $verbs['post']['requestBody']['content']['application/json'] ?? null;
+        $name = $body === null ? '' : basename($body['schema']['$ref']);
+        // These want a jar and a cooker that are there.
+        if (
+            ! preg_match('#^/houses/{house}/[^{]*$#', $path) ||
+            $name === '' ||
+            in_array($name, ['PlanPot', 'ShakeTogether', 'StartSession'], true)
+        ) {
+            continue;
+        }
+        $status = $this->atHouse('POST', substr($path, strlen('/houses/{house}')), $body['example'])->status();
+        expect($status)->toBeLessThan(400, "{$path}: {$name}");
+        $sent[] = $name;
+    }
+    expect(count($sent))->toBeGreaterThan(14);
 });

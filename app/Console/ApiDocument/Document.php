@@ -8,6 +8,7 @@ use App\Responses\Shape;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\Route as Routes;
+use LogicException;
 use ReflectionMethod;
 use ReflectionNamedType;
 use ReflectionUnionType;
@@ -154,7 +155,12 @@ final class Document
             ...$parameters === [] ? [] : ['parameters' => $parameters],
             ...$form === null
                 ? []
-                : ['requestBody' => ['required' => true, 'content' => self::jsonOf('#/components/schemas/'.class_basename($form))]],
+                : [
+                    'requestBody' => [
+                        'required' => true,
+                        'content' => self::jsonOf('#/components/schemas/'.class_basename($form), self::example($form, $path)),
+                    ],
+                ],
             'responses' => self::answer($is->gives, $method, $given) + ['4XX' => self::PROBLEM],
         ];
     }
@@ -194,10 +200,26 @@ final class Document
         };
     }
 
-    /** @return array<string, mixed> */
-    private static function jsonOf(string $ref): array
+    /**
+     * @param  array<mixed>  $example
+     * @return array<string, mixed>
+     */
+    private static function jsonOf(string $ref, array $example = []): array
     {
-        return ['application/json' => ['schema' => ['$ref' => $ref]]];
+        return ['application/json' => ['schema' => ['$ref' => $ref], ...$example === [] ? [] : ['example' => $example]]];
+    }
+
+    /**
+     * @param  class-string<Form>  $form
+     * @return array<mixed> a body that it takes, of docs/formats/examples.json; one of its own where an address is named there
+     */
+    private static function example(string $form, string $path): array
+    {
+        $examples = json_decode((string) file_get_contents(base_path('docs/formats/examples.json')), true, flags: JSON_THROW_ON_ERROR);
+        $name = class_basename($form);
+        $example = is_array($examples) ? $examples["{$name} {$path}"] ?? ($examples[$name] ?? null) : null;
+
+        return is_array($example) ? $example : throw new LogicException("docs/formats/examples.json has none for {$form}.");
     }
 
     /**
