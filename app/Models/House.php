@@ -64,7 +64,10 @@ class House extends Model
     public function zone(): \DateTimeZone
     {
         $name = $this->time_zone;
+        if ($this->zone?->getName() !== $name) {
+            $this->zone = new \DateTimeZone($name);
+        }
 
-        return ($this->zone?->getName() === $name ? $this->zone : null) ?? ($this->zone = new \DateTimeZone($name));
+        return $this->zone;
     }
 }

@@ -49,7 +49,7 @@ final class AppServiceProvider extends ServiceProvider
         Session::extend(
             'database',
             fn (Application $app) => new QuietSessionHandler(
-                $app->make('db')->connection(config()->get('session.connection') === null ? null : config()->string('session.connection')),
+                $app->make('db')->connection(is_string($named = config('session.connection')) ? $named : null),
                 config()->string('session.table'),
                 config()->integer('session.lifetime'),
                 $app,

@@ -31,6 +31,18 @@ function useSettled<T>(value: T, ms: number): T {
   return settled
 }
 
+/** What the house says of a wish; what was said before stays in sight till then. */
+function useSaid<What extends 'reckon' | 'ways'>(what: What, wish: Wish, enabled = true) {
+  const house = useHouseId()
+  return useQuery({
+    queryKey: ['house', house, what, wish],
+    queryFn: ({ signal }) => ask(`/houses/${house}/${what}`, { wish }, signal),
+    placeholderData: keepPreviousData,
+    retry: false,
+    enabled,
+  })
+}
+
 export default function Bench() {
   const house = useHouseId()
   // The whole of it is drawn in slices when it is there, so that nothing pressed meanwhile waits.
@@ -52,22 +64,12 @@ export default function Bench() {
   const [read, setRead] = useState<string[]>([])
   const go = useNavigate()
   const asked = useSettled(wish, 15)
-  const plan = useQuery({
-    queryKey: ['house', house, 'reckon', asked],
-    queryFn: ({ signal }) => ask(`/houses/${house}/reckon`, { wish: asked }, signal),
-    placeholderData: keepPreviousData,
-    retry: false,
-  })
+  const plan = useSaid('reckon', asked)
   const [last, setLast] = useState<Shape<'Plan'>>()
   // Every other way comes after, once it is looked at and the typing has come to rest: the sentence does not wait for it.
   const rested = useSettled(asked, 200)
-  const sideBySide = useQuery({
-    queryKey: ['house', house, 'ways', rested],
-    queryFn: ({ signal }) => ask(`/houses/${house}/ways`, { wish: rested }, signal),
-    placeholderData: keepPreviousData,
-    retry: false,
-    enabled: (tab === 'ways' || open === 'method') && rested === asked && plan.isSuccess && !plan.isPlaceholderData,
-  })
+  const looked = tab === 'ways' || open === 'method'
+  const sideBySide = useSaid('ways', rested, looked && rested === asked && plan.isSuccess && !plan.isPlaceholderData)
   // What was last reckoned stays in sight while a wish cannot be.
   if (plan.isSuccess && !plan.isPlaceholderData && plan.data !== last) setLast(plan.data)
 

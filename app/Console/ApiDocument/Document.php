@@ -215,7 +215,8 @@ final class Document
      */
     private static function example(string $form, string $path): array
     {
-        $examples = json_decode((string) file_get_contents(base_path('docs/formats/examples.json')), true, flags: JSON_THROW_ON_ERROR);
+        static $examples = null;
+        $examples ??= json_decode((string) file_get_contents(base_path('docs/formats/examples.json')), true, flags: JSON_THROW_ON_ERROR);
         $name = class_basename($form);
         $example = is_array($examples) ? $examples["{$name} {$path}"] ?? ($examples[$name] ?? null) : null;
 

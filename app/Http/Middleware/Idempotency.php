@@ -135,10 +135,8 @@ final class Idempotency
         }
         $type = $before->status >= 400 ? 'application/problem+json' : 'application/json';
 
-        return new Plain(is_string($before->response) ? $before->response : '', is_int($before->status) ? $before->status : 500, [
-            'Content-Type' => $type,
-            'Idempotent-Replay' => 'true',
-        ]);
+        /** @var object{response: string, status: int} $before */
+        return new Plain($before->response, $before->status, ['Content-Type' => $type, 'Idempotent-Replay' => 'true']);
     }
 
     /** Not final: the same may be sent again, under the same key. */
