@@ -1,5 +1,5 @@
 import { writeFileSync } from 'node:fs'
-import { expect, type Page } from '@playwright/test'
+import { expect, type Page, type Request } from '@playwright/test'
 
 /** Stands the clock of all that a page asks for, and of what is left to be done by it later. */
 export async function clock(page: Page, moment: string): Promise<void> {
@@ -106,4 +106,24 @@ export async function tabTo(page: Page, name: RegExp, most = 90): Promise<void> 
     if (name.test(focused.trim())) return
   }
   throw new Error(`Nothing named ${name} was reached by Tab.`)
+}
+
+/** Follows what a page asks for, and waits until nothing is owed for a tenth of a second and all of it is drawn. */
+export function settling(page: Page): () => Promise<void> {
+  const open = new Set<Request>()
+  let last = Date.now()
+  const ended = (request: Request) => {
+    if (open.delete(request)) last = Date.now()
+  }
+  page.on('request', (request) => {
+    last = Date.now()
+    // What is live has no end.
+    if (request.resourceType() !== 'eventsource') open.add(request)
+  })
+  page.on('requestfinished', ended)
+  page.on('requestfailed', ended)
+  return async () => {
+    await expect.poll(() => open.size === 0 && Date.now() - last > 100, { intervals: [50] }).toBe(true)
+    await page.evaluate(() => new Promise((drawn) => requestIdleCallback(drawn)))
+  }
 }

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
-import { demo } from './support'
+import { demo, settling } from './support'
 
 // Another language is longer than this one, and some are read from the right. Every text of a page is made two fifths
 // longer and the page is turned, and nothing may be cut off, pushed out of sight or laid over something else.
@@ -114,9 +114,10 @@ const VIEWS: [string, string | RegExp][] = [
 
 test('words two fifths longer, and read from the right, are laid out whole in every view', async ({ page }) => {
   test.setTimeout(180_000)
+  const settled = settling(page)
   await page.goto('/')
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-  await page.waitForLoadState('networkidle')
+  await settled()
   const found = await looked(page, 'door')
   await page.goto('/')
   const house = await demo(page)
@@ -129,7 +130,7 @@ test('words two fifths longer, and read from the right, are laid out whole in ev
       await page.getByRole('link', { name: way }).first().click()
     }
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-    await page.waitForTimeout(500)
+    await settled()
     found.push(...(await looked(page, where)))
   }
   expect(found).toEqual([])
