@@ -9,6 +9,7 @@ import { KeysProvider } from './frame/keys'
 import { SayProvider } from './frame/Say'
 import { place } from './frame/place'
 import { Waiting } from './parts/Notice'
+import { fetchPanels } from './parts/panels'
 import './style.css'
 
 const Home = place(async () => ({ default: (await import('./door/Door')).Home }))
@@ -129,3 +130,4 @@ const first = (asked === 'h' ? FIRST[name] : asked === 'sign-in' ? Door : Home)?
 void Promise.race([first, first && new Promise((late) => setTimeout(late, 500))])
   .catch(() => {})
   .then(() => startTransition(draw))
+  .then(() => setTimeout(fetchPanels, 3000))

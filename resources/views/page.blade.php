@@ -15,6 +15,9 @@
     @foreach ($styles as $style)
     <link rel="stylesheet" href="/build/{{ $style }}">
     @endforeach
+    @foreach ($asks as $path)
+    <link rel="preload" href="{{ $path }}" as="fetch" crossorigin>
+    @endforeach
     @foreach ($preloads as $file)
     <link rel="modulepreload" href="/build/{{ $file }}">
     @endforeach

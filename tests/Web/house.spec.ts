@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { demo, ownHouse, thatIsIt, word } from './support'
+import { demo, ownHouse, thatIsIt, settling, word } from './support'
 
 test('the house keeps its jars and bottles, and the Bench uses them', async ({ page }) => {
   const house = await ownHouse(page)
@@ -186,4 +186,36 @@ test('pages are strict, and built files are kept for good', async ({ page, reque
   const robots = await request.get('/robots.txt')
   expect(robots.headers()['content-type']).toContain('text/plain')
   expect(await robots.text()).toContain('Disallow: /h/')
+})
+
+test('what a place asks first is asked beside its script, and once', async ({ page }) => {
+  const house = await demo(page)
+  const asked: string[] = []
+  page.on('request', (request) => {
+    const path = new URL(request.url()).pathname
+    if (path.startsWith('/api/houses/') && request.method() === 'GET') asked.push(path)
+  })
+  const settled = settling(page)
+  const places = ['today', 'bench', 'recipes', 'shelf', 'press', 'stove', 'diary', 'house']
+  const named = { shelf: /^Self-heal/, stores: /^Mugwort/, recipes: /^Harbour hands/, stove: /marshmallow root/ }
+  for (const [list, name] of Object.entries(named)) {
+    await page.goto(`${house}/${list}`)
+    const to = await page.getByRole('link', { name }).first().getAttribute('href')
+    places.push((to ?? '').replace(`${house.replace(/^https?:\/\/[^/]+/, '')}/`, ''))
+  }
+  expect(places).toHaveLength(12)
+  for (const place of places) {
+    asked.length = 0
+    await page.goto(`${house}/${place}`)
+    await settled()
+    const first = await page
+      .locator('link[rel=preload][as=fetch]')
+      .evaluateAll((links) => links.map((link) => new URL((link as HTMLLinkElement).href).pathname))
+    expect(first.length, place).toBeGreaterThan(0)
+    for (const path of first)
+      expect(
+        asked.filter((each) => each === path),
+        place,
+      ).toHaveLength(1)
+  }
 })

@@ -6,6 +6,7 @@ import { putOnBench } from '../bench/wish'
 import { useKey } from '../frame/keys'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
+import { useDrawnInSlices } from '../frame/slices'
 import { Button, ButtonLink, FileLink } from '../parts/Button'
 import { Cautions } from '../parts/Cautions'
 import { Faults } from '../parts/Faults'
@@ -25,9 +26,10 @@ export default function BatchPage() {
   const { batch: id = '' } = useParams()
   const batch = useBatch(id)
   const house = useHouse()
+  const there = useDrawnInSlices(house.data ? batch.data : undefined)
   if (batch.isError && !batch.data) return <Trouble problem={batch.error} />
-  if (!batch.data || !house.data) return <Waiting what="the batch" />
-  return <Page key={batch.data.id} batch={batch.data} />
+  if (!there) return <Waiting what="the batch" />
+  return <Page key={there.id} batch={there} />
 }
 
 function Page({ batch }: { batch: Shape<'BatchView'> }) {

@@ -6,6 +6,7 @@ import { ask } from '../api/client'
 import { type Shape, useBatchWrite, useHouse, useHouseId, useMaterials, useOfHouse } from '../api/hooks'
 import { useKey } from '../frame/keys'
 import { usePart } from '../frame/part'
+import { useDrawnInSlices } from '../frame/slices'
 import { Button, ButtonLink, TextButton } from '../parts/Button'
 import { Field } from '../parts/Field'
 import { useKept } from '../parts/kept'
@@ -45,9 +46,8 @@ function useSaid<What extends 'reckon' | 'ways'>(what: What, wish: Wish, enabled
 
 export default function Bench() {
   const house = useHouseId()
-  // The whole of it is drawn in slices when it is there, so that nothing pressed meanwhile waits.
-  const settings = useDeferredValue(useHouse().data)
-  const materials = useDeferredValue(useMaterials().data)
+  const settings = useHouse().data
+  const materials = useMaterials().data
   const { works, kitchen } = usePart()
   const [wish, put, setWish] = useDraft(house)
   const [open, setOpened] = useState<string | null>(null)
@@ -82,6 +82,8 @@ export default function Bench() {
   }, [query, setQuery, setWish])
 
   const shown = plan.data ?? last
+  // Not before there is a sentence, or why there is none: words that stand elsewhere a moment later are pressed in vain.
+  const there = useDrawnInSlices(settings && materials && (shown || plan.isError) ? true : undefined)
   // The sentence and its figures first; what lies below the fold may come a moment after.
   const below = useDeferredValue(shown)
   const repeats = sessionStorage.getItem('kettle.repeats')
@@ -121,7 +123,7 @@ export default function Bench() {
   useKey('l', 'See the lots it takes', () => setTab('stores'))
   useKey('K', 'Keep it as a recipe', () => setKeeping(true), works && plan.isSuccess)
 
-  if (!settings || !materials) return <Waiting what="the bench" />
+  if (!there || !settings || !materials) return <Waiting what="the bench" />
   const problem = plan.isError ? plan.error : null
   const ways = (problem?.faults ?? []).flatMap((fault) => (fault.ways ?? []) as WayOut[])
   const said = problem
@@ -161,7 +163,7 @@ export default function Bench() {
   return (
     <div className="flex flex-col gap-6 max-sm:pb-16">
       <Sentence
-        pieces={said?.pieces ?? shown?.sentence}
+        pieces={said?.pieces ?? shown?.sentence ?? []}
         {...(said ? { wrong: said.wrong } : {})}
         leave={() => before && setWish(before)}
         open={open}

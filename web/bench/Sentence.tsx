@@ -1,6 +1,6 @@
-import { Popover } from 'radix-ui'
 import { type ReactNode, useRef } from 'react'
 import type { Shape } from '../api/hooks'
+import { Panel } from '../parts/panels'
 
 type Piece = Shape<'Plan'>['sentence'][number]
 
@@ -19,19 +19,11 @@ const NAMES: Record<string, string> = {
   kept: 'how it is kept',
 }
 
-/** When nothing could be reckoned yet: the words there are to change. */
-const BARE: Piece[] = ['herb', 'form', 'amount', 'ratio', 'oils', 'purpose', 'method', 'school', 'way', 'when'].flatMap(
-  (slot, index) => [
-    { slot: null, text: index === 0 ? 'Choose ' : ', ', chosen: true },
-    { slot, text: NAMES[slot] ?? slot, chosen: false },
-  ],
-)
-
 /** A comma stays with the word before it: a word joiner, for a button may otherwise be broken after. */
 const held = (text: string) => (/^[,.:]/.test(text) ? `\u2060${text}` : text)
 
 type Props = {
-  pieces: Piece[] | undefined
+  pieces: Piece[]
   /** Slots of the words that are in the way. */
   wrong?: Set<string>
   /** Escape leaves a word as it was before it was opened. */
@@ -42,7 +34,7 @@ type Props = {
 }
 
 /** The plan as a sentence whose words are changed in place. Words chosen for the cook are lighter. */
-export function Sentence({ pieces = BARE, wrong, open, setOpen, leave, editor }: Props) {
+export function Sentence({ pieces, wrong, open, setOpen, leave, editor }: Props) {
   const whole = useRef<HTMLParagraphElement>(null)
   return (
     <>
@@ -91,48 +83,50 @@ function Slot({
   wrong: boolean
   whole: React.RefObject<HTMLParagraphElement | null>
 } & Pick<Props, 'setOpen' | 'leave' | 'editor'>) {
+  const word = useRef<HTMLSpanElement>(null)
+  const turn = () => setOpen(open ? null : slot)
   return (
-    <Popover.Root open={open} onOpenChange={(now) => setOpen(now ? slot : null)}>
-      <Popover.Trigger asChild>
-        {/* A span and not a button element: a button cannot be broken over two lines with the sentence. */}
-        <span
-          role="button"
-          tabIndex={0}
-          className={`cursor-pointer rounded-sm underline underline-offset-[7px] ${wrong ? 'text-warmth decoration-warmth decoration-wavy decoration-2' : piece.chosen ? 'decoration-rim decoration-2' : 'text-soft decoration-soft decoration-dotted decoration-2'}`}
-          aria-label={`${NAMES[slot] ?? slot}: ${piece.text}${wrong ? ', in the way' : ''}. Change it`}
-          onKeyDown={(event) => {
-            if (event.key !== 'Enter' && event.key !== ' ') return
-            event.preventDefault()
-            setOpen(slot)
-          }}
-        >
-          {piece.text}
-        </span>
-      </Popover.Trigger>
+    <>
+      {/* A span and not a button element: a button cannot be broken over two lines with the sentence. */}
+      <span
+        ref={word}
+        role="button"
+        tabIndex={0}
+        className={`cursor-pointer rounded-sm underline underline-offset-[7px] ${wrong ? 'text-warmth decoration-warmth decoration-wavy decoration-2' : piece.chosen ? 'decoration-rim decoration-2' : 'text-soft decoration-soft decoration-dotted decoration-2'}`}
+        aria-label={`${NAMES[slot] ?? slot}: ${piece.text}${wrong ? ', in the way' : ''}. Change it`}
+        aria-haspopup="dialog"
+        aria-expanded={open}
+        onClick={turn}
+        onKeyDown={(event) => {
+          if (event.key !== 'Enter' && event.key !== ' ') return
+          event.preventDefault()
+          turn()
+        }}
+      >
+        {piece.text}
+      </span>
       {/* Below the whole sentence, so that no word of it is covered while one is changed. */}
-      <Popover.Anchor virtualRef={whole as React.RefObject<HTMLParagraphElement>} />
-      <Popover.Portal>
-        <Popover.Content
+      {open ? (
+        <Panel
+          of={word}
+          at={whole}
+          label={NAMES[slot] ?? slot}
           className="bg-plate border-rim font-text z-30 flex max-h-[min(70vh,var(--radix-popover-content-available-height))] w-[min(25rem,94vw)] flex-col gap-3 overflow-auto rounded-rim border-2 p-4 text-base"
-          collisionPadding={8}
-          sideOffset={8}
+          shut={() => setOpen(null)}
+          leave={leave}
+          enterShuts
+          padding={8}
+          offset={8}
           align="start"
-          onEscapeKeyDown={leave}
-          onKeyDown={(event) => {
-            // Enter in a field is "That is it"; Escape is "leave it as it was".
-            if (event.key !== 'Enter' || event.defaultPrevented) return
-            if (!(event.target instanceof HTMLInputElement) || event.target.type === 'checkbox') return
-            event.preventDefault()
-            setOpen(null)
-          }}
-          aria-label={NAMES[slot] ?? slot}
+          shutter={
+            <button type="button" className="border-rim bg-rim text-on-rim min-h-11 rounded-rim px-4 font-semibold">
+              That is it
+            </button>
+          }
         >
           {editor(slot)}
-          <Popover.Close className="border-rim bg-rim text-on-rim min-h-11 rounded-rim px-4 font-semibold">
-            That is it
-          </Popover.Close>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+        </Panel>
+      ) : null}
+    </>
   )
 }

@@ -3,6 +3,7 @@ import { Link } from 'react-router'
 import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
+import { useDrawnInSlices } from '../frame/slices'
 import { Button, FileLink, TextButton } from '../parts/Button'
 import { Field, TimeField } from '../parts/Field'
 import { Notice, Trouble, Waiting } from '../parts/Notice'
@@ -20,9 +21,10 @@ export default function Diary() {
   const diary = useOfHouse(from === '' ? '/diary' : `/diary?from=${from}`)
   const [moving, setMoving] = useState<{ session: Session; day: string } | null>(null)
   const seen = useWrite<'POST /houses/{house}/diary/seen'>()
+  const there = useDrawnInSlices(diary.data)
   if (diary.isError && !diary.data) return <Trouble problem={diary.error} />
-  if (!diary.data) return <Waiting what="the diary" />
-  const { days, moves, troubles, before, after } = diary.data
+  if (!there) return <Waiting what="the diary" />
+  const { days, moves, troubles, before, after } = there
   return (
     <div className="grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,2.2fr)_minmax(0,1fr)]">
       <div className="flex flex-col gap-4">
@@ -69,8 +71,8 @@ export default function Diary() {
         </ul>
       </div>
       <aside className="flex flex-col gap-8">
-        <Away page={diary.data} works={works} />
-        <Calendars page={diary.data} works={works} keeps={keeps} />
+        <Away page={there} works={works} />
+        <Calendars page={there} works={works} keeps={keeps} />
         <p className="text-soft">
           Wanting something by a day? The{' '}
           <Link to={`/h/${house}/bench`} className="underline">

@@ -5,6 +5,7 @@ import { send } from '../api/client'
 import { type Shape, useHouse, useHouseId, useMaterials, useMe, useWrite } from '../api/hooks'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
+import { useDrawnInSlices } from '../frame/slices'
 import { Button } from '../parts/Button'
 import { Field, Select, TimeField } from '../parts/Field'
 import { Trouble, Waiting } from '../parts/Notice'
@@ -16,14 +17,15 @@ import { Vessels } from './Vessels'
 export default function House() {
   const house = useHouse()
   const { keeps } = usePart()
+  const there = useDrawnInSlices(house.data)
   if (house.isError && !house.data) return <Trouble problem={house.error} />
-  if (!house.data) return <Waiting what="the house" />
+  if (!there) return <Waiting what="the house" />
   return (
     <div className="flex flex-col gap-8">
-      <h1 className="text-4xl">{house.data.name}</h1>
+      <h1 className="text-4xl">{there.name}</h1>
       <div className="border-line grid gap-x-10 gap-y-10 border-t pt-6 md:grid-cols-2 lg:grid-cols-3">
-        <Settings key={house.data.version} house={house.data} keeps={keeps} />
-        <Vessels house={house.data} keeps={keeps} />
+        <Settings key={there.version} house={there} keeps={keeps} />
+        <Vessels house={there} keeps={keeps} />
         <People keeps={keeps} />
         <You />
         <ChangePassword />

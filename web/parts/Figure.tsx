@@ -1,6 +1,6 @@
-import { Popover } from 'radix-ui'
 import { useEffect, useRef, useState } from 'react'
 import type { Shape } from '../api/hooks'
+import { Opens } from './panels'
 
 export type Reckoned = Shape<'Plan'>['figures'][string]
 
@@ -35,48 +35,47 @@ export function Figure({
   const kitchen = figure.kitchen
   const shown = kitchenFirst && kitchen ? kitchen.text : figure.text
   return (
-    <Popover.Root>
-      <Popover.Trigger
-        className={`figures inline-block rounded-sm font-semibold underline decoration-soft decoration-dotted decoration-1 underline-offset-4 ${size} ${changed ? 'changed' : ''}`}
-        aria-label={`${name}: ${shown}. Why?`}
-      >
-        {shown}
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          className="bg-plate border-rim z-30 flex max-h-[70vh] max-w-[min(26rem,92vw)] flex-col gap-3 overflow-auto rounded-rim border-2 p-4"
-          aria-label={`Why ${name} is ${shown}`}
-          collisionPadding={12}
-          sideOffset={6}
-        >
-          <p className="font-semibold">
-            {name}: {figure.text}
-            {kitchen ? (
-              <span className="text-soft font-normal">
-                {' '}
-                · {kitchen.text}
-                {kitchen.rounding_percent === 0
-                  ? ''
-                  : `, which is ${Math.abs(kitchen.rounding_percent)} % ${kitchen.rounding_percent > 0 ? 'more' : 'less'}`}
-              </span>
-            ) : null}
-          </p>
-          {figure.range_text ? <p>Between {figure.range_text}.</p> : null}
-          <ul className="flex flex-col gap-3">
-            {figure.reasons.map((reason) => (
-              <li key={reason.rule + reason.says}>
-                {reason.says}
-                <br />
-                <span className="text-soft">
-                  {reason.source}
-                  {reason.source.toLowerCase().includes(reason.standing) ? '' : ` (${reason.standing})`}
-                </span>
-              </li>
-            ))}
-          </ul>
-          <Popover.Close className="self-start font-semibold underline underline-offset-4">Close</Popover.Close>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+    <Opens
+      className={`figures inline-block rounded-sm font-semibold underline decoration-soft decoration-dotted decoration-1 underline-offset-4 ${size} ${changed ? 'changed' : ''}`}
+      label={`${name}: ${shown}. Why?`}
+      panel={`Why ${name} is ${shown}`}
+      panelClass="z-30 max-h-[70vh] max-w-[min(26rem,92vw)] overflow-auto"
+      behind={() => <Reasons name={name} figure={figure} />}
+    >
+      {shown}
+    </Opens>
+  )
+}
+
+function Reasons({ name, figure }: { name: string; figure: Reckoned }) {
+  const kitchen = figure.kitchen
+  return (
+    <>
+      <p className="font-semibold">
+        {name}: {figure.text}
+        {kitchen ? (
+          <span className="text-soft font-normal">
+            {' '}
+            · {kitchen.text}
+            {kitchen.rounding_percent === 0
+              ? ''
+              : `, which is ${Math.abs(kitchen.rounding_percent)} % ${kitchen.rounding_percent > 0 ? 'more' : 'less'}`}
+          </span>
+        ) : null}
+      </p>
+      {figure.range_text ? <p>Between {figure.range_text}.</p> : null}
+      <ul className="flex flex-col gap-3">
+        {figure.reasons.map((reason) => (
+          <li key={reason.rule + reason.says}>
+            {reason.says}
+            <br />
+            <span className="text-soft">
+              {reason.source}
+              {reason.source.toLowerCase().includes(reason.standing) ? '' : ` (${reason.standing})`}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </>
   )
 }

@@ -1,5 +1,6 @@
 import { Link, useParams } from 'react-router'
 import { type Shape, useBatch, useHouseId, useOfHouse } from '../api/hooks'
+import { useDrawnInSlices } from '../frame/slices'
 import { ButtonLink, FileLink } from '../parts/Button'
 import { Cautions } from '../parts/Cautions'
 import { EmptyBoard, EmptyPlace } from '../parts/EmptyPlace'
@@ -14,9 +15,10 @@ export default function Press() {
   const house = useHouseId()
   const { batch } = useParams()
   const list = useOfHouse('/press')
+  const there = useDrawnInSlices(list.data)
   if (list.isError && !list.data) return <Trouble problem={list.error} />
-  if (!list.data) return <Waiting what="the press" />
-  const { to_strain, resting, bottled } = list.data
+  if (!there) return <Waiting what="the press" />
+  const { to_strain, resting, bottled } = there
   const groups = [
     { name: 'To strain', jars: to_strain },
     { name: 'Resting', jars: resting },
@@ -87,9 +89,10 @@ function PressLink({ jar, current }: { jar: Shape<'ShelfJar'>; current: boolean 
 function AtPress({ id }: { id: string }) {
   const house = useHouseId()
   const batch = useBatch(id)
+  const there = useDrawnInSlices(batch.data)
   if (batch.isError && !batch.data) return <Trouble problem={batch.error} />
-  if (!batch.data) return <Waiting what="the batch" />
-  const { stage, press, name, code, kept } = batch.data
+  if (!there) return <Waiting what="the batch" />
+  const { stage, press, name, code, kept } = there
   return (
     <div className="flex flex-col gap-7" key={id}>
       <header className="flex flex-wrap items-end justify-between gap-3">
@@ -103,7 +106,7 @@ function AtPress({ id }: { id: string }) {
         {kept.use_by ? <p className="text-warmth text-xl font-semibold">Use by {kept.use_by}</p> : null}
       </header>
       {stage === 'planned' ? <p>It has not been filled yet.</p> : null}
-      {stage === 'steeping' ? <Straining batch={batch.data} /> : null}
+      {stage === 'steeping' ? <Straining batch={there} /> : null}
       {press.strained === null || stage === 'discarded' ? null : (
         <section aria-labelledby="came-out" className="flex max-w-3xl flex-col gap-3">
           <h2 id="came-out" className="text-2xl">
@@ -124,8 +127,8 @@ function AtPress({ id }: { id: string }) {
           ) : null}
         </section>
       )}
-      {stage === 'settling' ? <Settling batch={batch.data} /> : null}
-      {stage === 'settling' || stage === 'poured' ? <Bottling batch={batch.data} /> : null}
+      {stage === 'settling' ? <Settling batch={there} /> : null}
+      {stage === 'settling' || stage === 'poured' ? <Bottling batch={there} /> : null}
       {stage === 'bottled' ? (
         <>
           <section aria-labelledby="labels" className="flex flex-col gap-3">
@@ -133,8 +136,7 @@ function AtPress({ id }: { id: string }) {
               Bottled
             </h2>
             <p>
-              {batch.data.bottles.length} bottles, best before {batch.data.best_before}; {press.left ?? 'nothing'} left
-              over.
+              {there.bottles.length} bottles, best before {there.best_before}; {press.left ?? 'nothing'} left over.
             </p>
             <div className="flex flex-wrap gap-3">
               <ButtonLink look="strong" to={`/h/${house}/batch/${id}/print`}>
@@ -143,10 +145,10 @@ function AtPress({ id }: { id: string }) {
               <FileLink href={`/api/houses/${house}/batches/${id}/labels.pdf`}>Bottle labels, PDF</FileLink>
             </div>
           </section>
-          <SmellIt batch={batch.data} />
+          <SmellIt batch={there} />
         </>
       ) : null}
-      {stage === 'steeping' ? null : <Cautions batch={batch.data} place="press" />}
+      {stage === 'steeping' ? null : <Cautions batch={there} place="press" />}
     </div>
   )
 }

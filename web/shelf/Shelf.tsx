@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { get } from '../api/client'
 import { type Shape, useHouseId, useOfHouse } from '../api/hooks'
+import { useDrawnInSlices } from '../frame/slices'
 import { Button } from '../parts/Button'
 import { EmptyBoard, EmptyPlace } from '../parts/EmptyPlace'
 import { JarShape } from '../parts/JarDrawing'
@@ -19,9 +20,10 @@ const COLUMN = 168
 export default function Shelf() {
   const house = useHouseId()
   const shelf = useOfHouse('/shelf')
+  const there = useDrawnInSlices(shelf.data)
   if (shelf.isError && !shelf.data) return <Trouble problem={shelf.error} />
-  if (!shelf.data) return <Waiting what="the shelf" />
-  if (shelf.data.empty)
+  if (!there) return <Waiting what="the shelf" />
+  if (there.empty)
     return (
       <EmptyPlace
         title="The shelf is bare."
@@ -35,7 +37,7 @@ export default function Shelf() {
   return (
     <div className="flex flex-col gap-9">
       <h1 className="sr-only">Shelf</h1>
-      {shelf.data.parts
+      {there.parts
         .filter((part) => part.total > 0)
         .map((part) => (
           <Board key={part.part} part={part} />
@@ -75,10 +77,12 @@ function Board({ part }: { part: Part }) {
   )
 }
 
+/** What is read aloud as one sentence and seen as lines. */
+const COMMA = <span className="sr-only">,</span>
+
 function OnBoard({ jar, bottled }: { jar: Jar; bottled: boolean }) {
   const house = useHouseId()
   const width = jar.diameter_mm * SCALE + 8
-  const said = `${jar.herb} in ${jar.oils}, ${jar.jar}, ${jar.days}${jar.alert ? `, ${jar.alert}` : ''}`
   return (
     <li
       className={bottled ? 'border-rim border-t-[5px] pt-1' : 'row-span-2 grid grid-rows-subgrid gap-y-0'}
@@ -88,7 +92,6 @@ function OnBoard({ jar, bottled }: { jar: Jar; bottled: boolean }) {
       <Link
         to={`/h/${house}/batch/${jar.id}`}
         className={bottled ? 'group block' : 'group row-span-2 grid grid-rows-subgrid gap-y-0'}
-        aria-label={said}
       >
         {bottled ? null : (
           <span className="border-rim flex items-end border-b-[5px]">
@@ -99,9 +102,19 @@ function OnBoard({ jar, bottled }: { jar: Jar; bottled: boolean }) {
         )}
         <span className="mt-1.5 flex flex-col pe-6 leading-snug [overflow-wrap:anywhere]">
           <strong className="group-hover:underline">{jar.herb}</strong>
-          <span>{jar.oils}</span>
-          {bottled ? null : <span className="text-soft">{jar.jar}</span>}
-          <span>{jar.days}</span>
+          <span>
+            <span className="sr-only">in </span>
+            {jar.oils}
+            {COMMA}
+          </span>
+          <span className={bottled ? 'sr-only' : 'text-soft'}>
+            {jar.jar}
+            {COMMA}
+          </span>
+          <span>
+            {jar.days}
+            {jar.alert || jar.seen ? COMMA : null}
+          </span>
           {jar.alert ? <strong className="text-warmth">{jar.alert}</strong> : null}
           {jar.seen ? <span className="text-warmth">{jar.seen}</span> : null}
           {jar.colours.length > 0 && !bottled ? (

@@ -5,6 +5,7 @@ import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import { useKey } from '../frame/keys'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
+import { useDrawnInSlices } from '../frame/slices'
 import { Button, TextButton } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
 import { Notice, Trouble, Waiting } from '../parts/Notice'
@@ -20,9 +21,10 @@ export default function Pot() {
   const { session = '' } = useParams()
   const pot = useOfHouse(`/stove/${session}`)
   const heard = useLive(pot.data?.state === 'ended' ? undefined : pot.data?.live, pot.refetch)
+  const there = useDrawnInSlices(pot.data)
   if (pot.isError && !pot.data) return <Trouble problem={pot.error} />
-  if (!pot.data) return <Waiting what="the pot" />
-  return <Warm key={session} pot={pot.data} heard={heard && !pot.isError} />
+  if (!there) return <Waiting what="the pot" />
+  return <Warm key={session} pot={there} heard={heard && !pot.isError} />
 }
 
 /** A write at the stove, answered by the pot as it stands. */

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { type Shape, useHouseId, useOfHouse } from '../api/hooks'
 import { usePart } from '../frame/part'
+import { useDrawnInSlices } from '../frame/slices'
 import { ButtonLink } from '../parts/Button'
 import { Notice, Trouble, Waiting } from '../parts/Notice'
 import { BathSide, HoursBar } from './drawings'
@@ -16,9 +17,10 @@ export default function Stove() {
   const { works, keeps } = usePart()
   const stove = useOfHouse('/stove')
   const [chosen, setChosen] = useState<string[] | null>(null)
+  const there = useDrawnInSlices(stove.data)
   if (stove.isError && !stove.data) return <Trouble problem={stove.error} />
-  if (!stove.data) return <Waiting what="the stove" />
-  const { sessions, waiting, pans, cookers, probes, ended } = stove.data
+  if (!there) return <Waiting what="the stove" />
+  const { sessions, waiting, pans, cookers, probes, ended } = there
   const flames = pans.filter((pan) => pan.on).length
   const ready = waiting.filter((jar) => jar.ready)
   return (

@@ -3,6 +3,7 @@ import { Link } from 'react-router'
 import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
+import { useDrawnInSlices } from '../frame/slices'
 import { Button } from '../parts/Button'
 import { EmptyPlace } from '../parts/EmptyPlace'
 import { Notice, Trouble, Waiting } from '../parts/Notice'
@@ -30,9 +31,10 @@ export default function Today() {
   const house = useHouseId()
   const today = useOfHouse('/today')
   useMinute(today.refetch)
+  const there = useDrawnInSlices(today.data)
   if (today.isError && !today.data) return <Trouble problem={today.error} />
-  if (!today.data) return <Waiting what="today" />
-  const { headline, date, bar, throw_away, places, coming, due, shown, empty, stove, stores, stores_more } = today.data
+  if (!there) return <Waiting what="today" />
+  const { headline, date, bar, throw_away, places, coming, due, shown, empty, stove, stores, stores_more } = there
   if (empty && stores.length === 0)
     return (
       <EmptyPlace

@@ -4,12 +4,31 @@ namespace App\Http\Controllers;
 
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
+use Illuminate\Support\Str;
 
 /** The one page that every address of the interface opens. */
 final class PageController extends Controller
 {
-    /** The file of the letter that nearly all is written in. */
+    /** The file of the letter that nearly all is written in, and of that of the Bench's sentence. */
     private const TEXT_FONT = 'hyperlegible-next-latin-wght-normal';
+
+    private const SENTENCE_FONT = 'besley-latin-wght-normal';
+
+    /** What each place asks for first, `*` being the name of what is looked at: asked beside the script, and not after it. */
+    private const ASKS = [
+        'today' => ['/today'],
+        'bench' => ['', '/materials'],
+        'recipes' => ['/recipes'],
+        'recipes/*' => ['/recipes/*'],
+        'shelf' => ['/shelf'],
+        'batch/*' => ['/batches/*', ''],
+        'press' => ['/press'],
+        'stove' => ['/stove'],
+        'stove/*' => ['/stove/*'],
+        'diary' => ['/diary'],
+        'stores/*' => ['/lots/*'],
+        'house' => ['', '/people', '/materials'],
+    ];
 
     /** @var array<string, array{file: string, css?: list<string>, assets?: list<string>, imports?: list<string>}>|null */
     private static ?array $manifest = null;
@@ -23,8 +42,13 @@ final class PageController extends Controller
             'script' => $entry['file'],
             'styles' => $entry['css'] ?? [],
             // Fetched beside the script, so that text is not set in another letter first and then moves.
-            'fonts' => array_filter($entry['assets'] ?? [], fn (string $file) => str_contains($file, self::TEXT_FONT)),
+            'fonts' => array_filter(
+                $entry['assets'] ?? [],
+                fn (string $file) => str_contains($file, self::TEXT_FONT) ||
+                    ($request->segment(3) === 'bench' && str_contains($file, self::SENTENCE_FONT)),
+            ),
             'preloads' => array_values(array_diff($this->scripts(['web/main.tsx', $this->place($request)]), [$entry['file']])),
+            'asks' => $this->asks($request),
             // Who is signed in is asked for by every place; said here, nothing waits for it.
             'me' => $door->me($request),
         ]);
@@ -42,6 +66,20 @@ final class PageController extends Controller
         }
 
         return '';
+    }
+
+    /** @return list<string> what the address asks for first */
+    private function asks(Request $request): array
+    {
+        if ($request->user() === null || $request->segment(1) !== 'h' || $request->segment(5) !== null) {
+            return [];
+        }
+        $house = rawurlencode((string) $request->segment(2));
+        $place = (string) $request->segment(3);
+        $what = (string) $request->segment(4);
+        $known = self::ASKS[$what === '' ? $place : (Str::isUlid($what) ? "{$place}/*" : '')] ?? [];
+
+        return array_map(fn (string $path) => "/api/houses/{$house}".str_replace('*', $what, $path), $known);
     }
 
     /**
