@@ -84,7 +84,8 @@ test('one jar, from wish to label', async ({ page }) => {
   await expect(page.getByLabel('What came out')).toHaveValue('900 mL')
   await page.getByLabel('What came out').fill('1 1/4 cups')
   await page.getByRole('button', { name: 'Write it down' }).click()
-  await expect(page.getByText('Came out')).toBeVisible()
+  // Exactly: what is asked for says “What came out”, and is there before as well.
+  await expect(page.getByText(/^Came out \d/)).toBeVisible()
 
   // Settled a day, poured off, bottled.
   await clock(page, '2026-12-25T11:00:00Z')

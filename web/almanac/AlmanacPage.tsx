@@ -5,6 +5,7 @@ import { usePart } from '../frame/part'
 import { Button } from '../parts/Button'
 import { CautionLine } from '../parts/Cautions'
 import { Area } from '../parts/Field'
+import { sent } from '../parts/form'
 import { Trouble, Waiting } from '../parts/Notice'
 
 const OF: Record<string, string> = {
@@ -97,14 +98,13 @@ function Note({ page }: { page: Shape<'AlmanacPage'> }) {
   return (
     <form
       className="flex flex-col gap-3"
-      onSubmit={(event) => {
-        event.preventDefault()
+      onSubmit={sent(() => {
         write.mutate({
           method: 'PUT',
           path: `/houses/${house}/almanac/${page.kind}/${page.key}/note`,
           body: { version: page.note_version, note: typed },
         })
-      }}
+      })}
     >
       <Area
         label="Our own note"

@@ -12,6 +12,7 @@ import { Cautions } from '../parts/Cautions'
 import { Faults } from '../parts/Faults'
 import { Field } from '../parts/Field'
 import { Figure } from '../parts/Figure'
+import { sent } from '../parts/form'
 import { JarWithLevels } from '../parts/JarDrawing'
 import { Notice, Trouble, Waiting } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
@@ -292,14 +293,13 @@ function Origin({ batch }: { batch: Shape<'BatchView'> }) {
   return (
     <form
       className="flex flex-col gap-2"
-      onSubmit={(event) => {
-        event.preventDefault()
+      onSubmit={sent(() => {
         write.mutate({
           method: 'PATCH',
           path: `/houses/${house}/batches/${batch.id}`,
           body: { version: batch.version, origin: typed },
         })
-      }}
+      })}
     >
       <Field
         label="Where the plant came from"
@@ -333,10 +333,9 @@ function DiscardSheet({
     <Sheet open={open} onOpenChange={onOpenChange} title={`Discard the ${batch.herb}?`}>
       <form
         className="flex flex-col gap-3"
-        onSubmit={(event) => {
-          event.preventDefault()
+        onSubmit={sent(() => {
           write.mutate({ path: `/houses/${house}/batches/${batch.id}/discard`, body: { reason } })
-        }}
+        })}
       >
         <p>It stays in the records with the reason, and it can be undone from its logbook.</p>
         <Field label="Because" required maxLength={500} value={reason} onChange={(e) => setReason(e.target.value)} />

@@ -4,6 +4,7 @@ import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
 import { Button, TextButton } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
+import { sent } from '../parts/form'
 import { Notice, Trouble } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
 
@@ -92,11 +93,10 @@ function UseSheet({ batch, number, close }: { batch: Shape<'BatchView'>; number:
     >
       <form
         className="flex flex-col gap-4"
-        onSubmit={(event) => {
-          event.preventDefault()
+        onSubmit={sent(() => {
           if (number !== null)
             write.mutate({ path: `${path}/use`, body: { bottle: number, how, amount: amount || null, to } })
-        }}
+        })}
       >
         <p>
           {bottle?.left} in it{batch.kept.use_by ? `; not used or given after ${batch.kept.use_by}` : ''}.

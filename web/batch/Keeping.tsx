@@ -4,6 +4,7 @@ import { usePart } from '../frame/part'
 import { Button, TextButton } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
 import { Figure } from '../parts/Figure'
+import { sent } from '../parts/form'
 import { Trouble } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
 
@@ -57,13 +58,12 @@ function KeepSheet({ batch, open, onOpenChange }: Props) {
     <Sheet open={open} onOpenChange={onOpenChange} title="How it is kept now">
       <form
         className="flex flex-col gap-4"
-        onSubmit={(event) => {
-          event.preventDefault()
+        onSubmit={sent(() => {
           write.mutate({
             path: `/houses/${house}/batches/${batch.id}/keep`,
             body: { place, glass, antioxidant, where },
           })
-        }}
+        })}
       >
         <Select label="Kept in" choices={kept.places} value={place} onChange={(e) => setPlace(e.target.value)} />
         <Select label="In" choices={kept.glasses} value={glass} onChange={(e) => setGlass(e.target.value)} />
@@ -92,10 +92,9 @@ function PurposeSheet({ batch, open, onOpenChange }: Props) {
     <Sheet open={open} onOpenChange={onOpenChange} title="What it is for">
       <form
         className="flex flex-col gap-4"
-        onSubmit={(event) => {
-          event.preventDefault()
+        onSubmit={sent(() => {
           write.mutate({ path: `/houses/${house}/batches/${batch.id}/purpose`, body: { purpose } })
-        }}
+        })}
       >
         <p>What was made for the skin is eaten only where every part of it is known as food.</p>
         <Select

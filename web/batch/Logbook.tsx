@@ -5,6 +5,7 @@ import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
 import { Button } from '../parts/Button'
 import { Area } from '../parts/Field'
+import { sent } from '../parts/form'
 import { useKept } from '../parts/kept'
 import { Trouble } from '../parts/Notice'
 
@@ -28,10 +29,9 @@ export function Logbook({ batch }: { batch: Shape<'BatchView'> }) {
         <form
           id="note-box"
           className="no-print flex flex-col gap-2"
-          onSubmit={(event) => {
-            event.preventDefault()
+          onSubmit={sent(() => {
             write.mutate({ path: `${path}/notes`, body: { note, corrects: correcting } })
-          }}
+          })}
         >
           <Area
             label={correcting ? 'Put it right' : 'A note'}

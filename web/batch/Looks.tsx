@@ -5,6 +5,7 @@ import type { WriteOf } from '../api/typed'
 import { usePart } from '../frame/part'
 import { Button } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
+import { sent } from '../parts/form'
 import { Trouble } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
 import { useWidth } from '../parts/useWidth'
@@ -173,14 +174,13 @@ function ColourSheet({ batch, looks, open, onClose }: SheetProps) {
     <Sheet open={open} onOpenChange={(now) => (now ? null : onClose())} title="Its colour">
       <form
         className="flex flex-col gap-4"
-        onSubmit={(event) => {
-          event.preventDefault()
+        onSubmit={sent(() => {
           look(
             photo
               ? { what: 'colour', plain, photo, oil: [oil.x, oil.y], card: withCard ? [card.x, card.y] : null }
               : { what: 'colour', plain, swatch },
           )
-        }}
+        })}
       >
         <label className="flex flex-col gap-1 font-semibold">
           From a picture, in daylight, with a white card beside it
@@ -352,10 +352,9 @@ function ScentSheet({ batch, looks, open, onClose }: SheetProps) {
     <Sheet open={open} onOpenChange={(now) => (now ? null : onClose())} title="Its scent">
       <form
         className="flex flex-col gap-3"
-        onSubmit={(event) => {
-          event.preventDefault()
+        onSubmit={sent(() => {
           look({ what: 'scent', score: Number(score), note: note || null })
-        }}
+        })}
       >
         <p>A drop on the back of the hand, away from the stove; the herb in the oil, not the oil.</p>
         <Select

@@ -4,6 +4,7 @@ import { useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import { useSay } from '../frame/Say'
 import { Button } from '../parts/Button'
 import { Area, Field, Select } from '../parts/Field'
+import { sent } from '../parts/form'
 import { Trouble } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
 import type { Wish } from './wish'
@@ -29,8 +30,7 @@ export function KeepAsRecipe({ open, onOpenChange, wish, suggested }: Props) {
     <Sheet open={open} onOpenChange={onOpenChange} title="Keep as a recipe">
       <form
         className="flex flex-col gap-4"
-        onSubmit={(event) => {
-          event.preventDefault()
+        onSubmit={sent(() => {
           write.mutate(
             old
               ? {
@@ -40,7 +40,7 @@ export function KeepAsRecipe({ open, onOpenChange, wish, suggested }: Props) {
                 }
               : { path: `/houses/${house}/recipes`, body: { name, note: form.note, wish } },
           )
-        }}
+        })}
       >
         {list.data && list.data.recipes.length > 0 ? (
           <Select

@@ -6,6 +6,7 @@ import { usePart } from '../frame/part'
 import { useDrawnInSlices } from '../frame/slices'
 import { Button, FileLink, TextButton } from '../parts/Button'
 import { Field, TimeField } from '../parts/Field'
+import { sent, useForm } from '../parts/form'
 import { Notice, Trouble, Waiting } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
 
@@ -160,7 +161,7 @@ function DayRow({ day, onMove }: { day: Day; onMove: ((session: Session) => void
 function Move({ session, day, onClose }: { session: Session; day: string; onClose: () => void }) {
   const house = useHouseId()
   const say = useSay()
-  const [until, setUntil] = useState({ day, time: '17:00' })
+  const form = useForm({ until: day, time: '17:00' })
   const [error, setError] = useState<ReturnType<typeof useWrite>['error']>(null)
   const [busy, setBusy] = useState(false)
   const write = useWrite<'POST /houses/{house}/batches/{batch}/tasks'>()
@@ -170,7 +171,7 @@ function Move({ session, day, onClose }: { session: Session; day: string; onClos
       for (const batch of session.batches) {
         const now = await write.mutateAsync({
           path: `/houses/${house}/batches/${batch}/tasks`,
-          body: { task: 'next_warm_on', outcome: 'later', until: `${until.day}T${until.time}` },
+          body: { task: 'next_warm_on', outcome: 'later', until: `${form.typed.until}T${form.typed.time}` },
         })
         say({ text: `${now.herb}: moved. The rest was placed anew.` })
       }
@@ -181,27 +182,15 @@ function Move({ session, day, onClose }: { session: Session; day: string; onClos
       setBusy(false)
     }
   }
+  const { field, rest } = form.beside(error)
   return (
     <Sheet open onOpenChange={(open) => (open ? null : onClose())} title={`Move: ${session.herbs}`}>
-      <form
-        className="flex flex-col gap-3"
-        onSubmit={(event) => {
-          event.preventDefault()
-          void move()
-        }}
-      >
+      <form className="flex flex-col gap-3" onSubmit={sent(() => void move())}>
         <div className="grid grid-cols-2 items-start gap-4">
-          <Field
-            label="Not before"
-            type="date"
-            required
-            value={until.day}
-            fault={error?.about('until')}
-            onChange={(event) => setUntil({ ...until, day: event.target.value })}
-          />
-          <TimeField label="At" required value={until.time} onTime={(time) => setUntil({ ...until, time })} />
+          <Field label="Not before" type="date" required {...field('until')} />
+          <TimeField label="At" required {...field('time')} onTime={(time) => form.put({ time })} />
         </div>
-        {error && !error.about('until') ? <Trouble problem={error} /> : null}
+        <Trouble problem={rest} />
         <Button look="strong" type="submit" disabled={busy} className="self-start">
           Move it
         </Button>
@@ -212,9 +201,10 @@ function Move({ session, day, onClose }: { session: Session; day: string; onClos
 
 function Away({ page, works }: { page: Page; works: boolean }) {
   const house = useHouseId()
-  const [form, set] = useState({ from: '', to: '', called: '' })
-  const add = useWrite<'POST /houses/{house}/absences'>(() => set({ from: '', to: '', called: '' }))
+  const form = useForm({ from: '', to: '' })
+  const add = useWrite<'POST /houses/{house}/absences'>(form.clear)
   const remove = useWrite<'DELETE /houses/{house}/absences/{absence}'>()
+  const { field, rest } = form.beside(add.error)
   return (
     <section aria-labelledby="away" className="flex flex-col gap-3">
       <h2 id="away" className="text-2xl">
@@ -241,30 +231,19 @@ function Away({ page, works }: { page: Page; works: boolean }) {
       {works ? (
         <form
           className="flex flex-col gap-3"
-          onSubmit={(event) => {
-            event.preventDefault()
-            add.mutate({ path: `/houses/${house}/absences`, body: form })
-          }}
+          onSubmit={sent(() => add.mutate({ path: `/houses/${house}/absences`, body: { ...form.typed, called: '' } }))}
         >
           <div className="grid grid-cols-2 items-start gap-3">
             <Field
               label="From"
               type="date"
               required
-              value={form.from}
-              fault={add.error?.about('from')}
-              onChange={(e) => set({ ...form, from: e.target.value, to: form.to === '' ? e.target.value : form.to })}
+              {...field('from')}
+              onChange={(e) => form.put({ from: e.target.value, to: form.typed.to || e.target.value })}
             />
-            <Field
-              label="To, and with"
-              type="date"
-              required
-              value={form.to}
-              fault={add.error?.about('to')}
-              onChange={(e) => set({ ...form, to: e.target.value })}
-            />
+            <Field label="To, and with" type="date" required {...field('to')} />
           </div>
-          {add.error && !add.error.about('from') && !add.error.about('to') ? <Trouble problem={add.error} /> : null}
+          <Trouble problem={rest} />
           <Button type="submit" disabled={add.isPending} className="self-start">
             Nobody is at home
           </Button>

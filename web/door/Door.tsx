@@ -1,10 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query'
-import { type FormEvent, type ReactNode, useState } from 'react'
+import type { ReactNode } from 'react'
 import { Navigate, useLocation } from 'react-router'
-import type { Problem } from '../api/client'
 import { type Shape, useMe, useWrite } from '../api/hooks'
 import { Button } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
+import { sent, useForm } from '../parts/form'
 import { Trouble, Waiting } from '../parts/Notice'
 import { Making } from './Making'
 import { MEASURES } from '../house/measures'
@@ -75,33 +75,14 @@ export function Door() {
 }
 
 export function SignIn({ onIn }: { onIn: (me: Shape<'Me'>) => void }) {
-  const [form, set] = useState({ email: '', password: '' })
+  const form = useForm({ email: '', password: '' })
   const write = useWrite<'POST /session'>(onIn)
+  const { field } = form.beside(null)
   return (
-    <form
-      className="flex flex-col gap-4"
-      onSubmit={(event: FormEvent) => {
-        event.preventDefault()
-        write.mutate({ path: '/session', body: form })
-      }}
-    >
+    <form className="flex flex-col gap-4" onSubmit={sent(() => write.mutate({ path: '/session', body: form.typed }))}>
       <h2 className="text-2xl">Sign in</h2>
-      <Field
-        label="E-mail"
-        type="email"
-        autoComplete="username"
-        required
-        value={form.email}
-        onChange={(e) => set({ ...form, email: e.target.value })}
-      />
-      <Field
-        label="Password"
-        type="password"
-        autoComplete="current-password"
-        required
-        value={form.password}
-        onChange={(e) => set({ ...form, password: e.target.value })}
-      />
+      <Field label="E-mail" type="email" autoComplete="username" required {...field('email')} />
+      <Field label="Password" type="password" autoComplete="current-password" required {...field('password')} />
       <Trouble problem={write.error} />
       <Button type="submit" look="strong" disabled={write.isPending} className="self-start">
         Sign in
@@ -113,72 +94,39 @@ export function SignIn({ onIn }: { onIn: (me: Shape<'Me'>) => void }) {
   )
 }
 
-/** Faults beside their fields; what is about none of them, below. */
-const unlaid = (problem: Problem | null, fields: string[]) =>
-  problem && !fields.some((field) => problem.about(field)) ? problem : null
-
 export function MakeAccount({ onIn, withHouse }: { onIn: (me: Shape<'Me'>) => void; withHouse: boolean }) {
-  const [form, set] = useState({ name: '', email: '', password: '', house: '', measures: 'metric' })
+  const form = useForm({ name: '', email: '', password: '', house: '', measures: 'metric' })
   const write = useWrite<'POST /accounts'>(onIn)
-  const fault = (field: string) => write.error?.about(field)
+  const { field, rest } = form.beside(write.error)
   return (
     <form
       className="flex flex-col gap-4"
-      onSubmit={(event: FormEvent) => {
-        event.preventDefault()
-        const { house, measures, ...person } = form
+      onSubmit={sent(() => {
+        const { house, measures, ...person } = form.typed
         write.mutate({
           path: '/accounts',
           body: withHouse ? { ...person, house, measures, time_zone: zone() } : person,
         })
-      }}
+      })}
     >
       <h2 className="text-2xl">{withHouse ? 'Begin a house of your own' : 'Make an account'}</h2>
-      <Field
-        label="Your name"
-        autoComplete="name"
-        required
-        value={form.name}
-        fault={fault('name')}
-        onChange={(e) => set({ ...form, name: e.target.value })}
-      />
-      <Field
-        label="Your e-mail"
-        type="email"
-        autoComplete="username"
-        required
-        value={form.email}
-        fault={fault('email')}
-        onChange={(e) => set({ ...form, email: e.target.value })}
-      />
+      <Field label="Your name" autoComplete="name" required {...field('name')} />
+      <Field label="Your e-mail" type="email" autoComplete="username" required {...field('email')} />
       <Field
         label="A new password"
         type="password"
         autoComplete="new-password"
         required
-        value={form.password}
-        fault={fault('password')}
         hint="Ten letters or more."
-        onChange={(e) => set({ ...form, password: e.target.value })}
+        {...field('password')}
       />
       {withHouse ? (
         <>
-          <Field
-            label="The house’s name"
-            required
-            value={form.house}
-            fault={fault('house')}
-            onChange={(e) => set({ ...form, house: e.target.value })}
-          />
-          <Select
-            label="Whose cups and spoons"
-            value={form.measures}
-            choices={MEASURES}
-            onChange={(e) => set({ ...form, measures: e.target.value })}
-          />
+          <Field label="The house’s name" required {...field('house')} />
+          <Select label="Whose cups and spoons" choices={MEASURES} {...field('measures')} />
         </>
       ) : null}
-      <Trouble problem={unlaid(write.error, ['name', 'email', 'password', 'house'])} />
+      <Trouble problem={rest} />
       <Button type="submit" disabled={write.isPending} className="self-start">
         {withHouse ? 'Begin' : 'Make it and go in'}
       </Button>
@@ -187,27 +135,19 @@ export function MakeAccount({ onIn, withHouse }: { onIn: (me: Shape<'Me'>) => vo
 }
 
 function FirstHouse() {
-  const [name, setName] = useState('')
-  const [measures, setMeasures] = useState('metric')
+  const form = useForm({ name: '', measures: 'metric' })
   const enter = useEnter()
   const write = useWrite<'POST /houses'>(enter)
+  const { field, rest } = form.beside(write.error)
   return (
     <DoorFrame title="You belong to no house yet. Begin one, or ask a keeper for an invitation.">
       <form
         className="flex max-w-md flex-col gap-4"
-        onSubmit={(event) => {
-          event.preventDefault()
-          write.mutate({ path: '/houses', body: { name, measures, time_zone: zone() } })
-        }}
+        onSubmit={sent(() => write.mutate({ path: '/houses', body: { ...form.typed, time_zone: zone() } }))}
       >
-        <Field label="The house’s name" required value={name} onChange={(e) => setName(e.target.value)} />
-        <Select
-          label="Whose cups and spoons"
-          value={measures}
-          choices={MEASURES}
-          onChange={(e) => setMeasures(e.target.value)}
-        />
-        <Trouble problem={write.error} />
+        <Field label="The house’s name" required {...field('name')} />
+        <Select label="Whose cups and spoons" choices={MEASURES} {...field('measures')} />
+        <Trouble problem={rest} />
         <Button type="submit" look="strong" disabled={write.isPending}>
           Begin
         </Button>

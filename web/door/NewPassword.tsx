@@ -1,29 +1,27 @@
-import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import { useWrite } from '../api/hooks'
 import { Button } from '../parts/Button'
 import { Field } from '../parts/Field'
+import { sent, useForm } from '../parts/form'
 import { Trouble } from '../parts/Notice'
 import { DoorFrame, useEnter } from './Door'
 
 export default function NewPassword() {
   const { token = '' } = useParams()
-  const [password, setPassword] = useState('')
+  const form = useForm({ password: '' })
   const enter = useEnter()
   const go = useNavigate()
   const write = useWrite<'POST /resets/{token}'>((me) => {
     enter(me)
     void go('/')
   })
+  const { field, rest } = form.beside(write.error)
   const gone = write.error?.status === 404
   return (
     <DoorFrame title="A new password">
       <form
         className="flex max-w-md flex-col gap-4"
-        onSubmit={(event) => {
-          event.preventDefault()
-          write.mutate({ path: `/resets/${encodeURIComponent(token)}`, body: { password } })
-        }}
+        onSubmit={sent(() => write.mutate({ path: `/resets/${encodeURIComponent(token)}`, body: form.typed }))}
       >
         <Field
           label="A new password"
@@ -31,13 +29,12 @@ export default function NewPassword() {
           autoComplete="new-password"
           hint="Ten letters or more. Other devices are signed out."
           required
-          value={password}
-          onChange={(e) => setPassword(e.target.value)}
+          {...field('password')}
         />
         {gone ? (
           <p role="alert">This link has been used or is too old. Ask for a new one.</p>
         ) : (
-          <Trouble problem={write.error} />
+          <Trouble problem={rest} />
         )}
         <Button type="submit" look="strong" disabled={write.isPending}>
           Set it and go in

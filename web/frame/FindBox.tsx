@@ -2,6 +2,7 @@ import { useDeferredValue, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { useOfHouse } from '../api/hooks'
 import { Field } from '../parts/Field'
+import { sent } from '../parts/form'
 import { Sheet } from '../parts/Sheet'
 
 const SCREENS = ['today', 'diary', 'bench', 'shelf', 'stove', 'press', 'stores', 'recipes', 'almanac', 'house']
@@ -31,11 +32,10 @@ export function FindBox({ open, onOpenChange, base }: Props) {
   return (
     <Sheet open={open} onOpenChange={onOpenChange} title="Find">
       <form
-        onSubmit={(event) => {
-          event.preventDefault()
+        onSubmit={sent(() => {
           const first = all[0]
           if (first) goTo(first.path)
-        }}
+        })}
       >
         <Field
           label="A jar, its code, a lot, a recipe, a plant or a place"

@@ -8,6 +8,7 @@ import { usePart } from '../frame/part'
 import { useDrawnInSlices } from '../frame/slices'
 import { Button } from '../parts/Button'
 import { Field, Select, TimeField } from '../parts/Field'
+import { sent, useForm } from '../parts/form'
 import { Trouble, Waiting } from '../parts/Notice'
 import { MEASURES } from './measures'
 import { OutAndIn } from './OutAndIn'
@@ -38,7 +39,7 @@ export default function House() {
 const HEAD = 'text-2xl'
 
 function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean }) {
-  const [form, set] = useState({
+  const form = useForm({
     name: house.name,
     time_zone: house.time_zone,
     measures: house.measures as string,
@@ -57,96 +58,68 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
   const materials = useMaterials()
   const say = useSay()
   const write = useWrite<'PATCH /houses/{house}'>(() => say({ text: 'The house’s settings are kept.' }))
-  const fault = (field: string) => write.error?.about(field)
-  const put = (field: keyof typeof form) => (event: { target: { value: string } }) =>
-    set({ ...form, [field]: event.target.value })
+  const { field, rest } = form.beside(write.error)
   return (
     <form
       className="flex flex-col gap-4"
-      onSubmit={(event) => {
-        event.preventDefault()
+      onSubmit={sent(() =>
         write.mutate({
           method: 'PATCH',
           path: `/houses/${house.id}`,
           body: {
-            ...form,
-            drops_per_ml: Number(form.drops_per_ml),
+            ...form.typed,
+            drops_per_ml: Number(form.typed.drops_per_ml),
             // As it was, it is not read again: whole degrees of one kind are not whole in the other.
-            room: form.room === house.room_text ? undefined : form.room,
-            latitude: form.latitude.trim() === '' ? null : Number(form.latitude),
-            longitude: form.longitude.trim() === '' ? null : Number(form.longitude),
-            height_m: Number(form.height_m),
-            facing: Number(form.facing),
+            room: form.typed.room === house.room_text ? undefined : form.typed.room,
+            latitude: form.typed.latitude.trim() === '' ? null : Number(form.typed.latitude),
+            longitude: form.typed.longitude.trim() === '' ? null : Number(form.typed.longitude),
+            height_m: Number(form.typed.height_m),
+            facing: Number(form.typed.facing),
             home,
             ...(things === null ? {} : { things }),
             version: house.version,
           },
-        })
-      }}
+        }),
+      )}
     >
       <h2 className={HEAD}>The house</h2>
       <fieldset disabled={!keeps} className="flex flex-col gap-4">
-        <Field label="Name" required value={form.name} fault={fault('name')} onChange={put('name')} />
-        <Field
-          label="Time zone"
-          required
-          value={form.time_zone}
-          fault={fault('time_zone')}
-          onChange={put('time_zone')}
-        />
-        <Select label="Whose cups and spoons" value={form.measures} choices={MEASURES} onChange={put('measures')} />
+        <Field label="Name" required {...field('name')} />
+        <Field label="Time zone" required {...field('time_zone')} />
+        <Select label="Whose cups and spoons" choices={MEASURES} {...field('measures')} />
         <div className="grid grid-cols-2 gap-4">
-          <TimeField label="Up at" required value={form.wake} onTime={(wake) => set({ ...form, wake })} />
-          <TimeField label="To bed at" required value={form.bed} onTime={(bed) => set({ ...form, bed })} />
+          <TimeField label="Up at" required {...field('wake')} onTime={(wake) => form.put({ wake })} />
+          <TimeField label="To bed at" required {...field('bed')} onTime={(bed) => form.put({ bed })} />
         </div>
         <Field
           label="Drops in a millilitre"
           inputMode="decimal"
           required
-          value={form.drops_per_ml}
-          fault={fault('drops_per_ml')}
           hint="Count your own dropper’s into a 1 mL spoon."
-          onChange={put('drops_per_ml')}
+          {...field('drops_per_ml')}
         />
         <div className="grid grid-cols-2 items-start gap-4">
-          <Field label="How warm the room is" required value={form.room} fault={fault('room')} onChange={put('room')} />
+          <Field label="How warm the room is" required {...field('room')} />
           <Field
             label="Prices in"
             placeholder="GBP"
             maxLength={3}
-            value={form.currency}
-            fault={fault('currency')}
-            onChange={(event) => set({ ...form, currency: event.target.value.toUpperCase() })}
+            {...field('currency')}
+            onChange={(event) => form.put({ currency: event.target.value.toUpperCase() })}
           />
         </div>
         <div className="grid grid-cols-2 items-start gap-4">
-          <Field
-            label="Latitude, °N"
-            inputMode="decimal"
-            placeholder="59.25"
-            value={form.latitude}
-            fault={fault('latitude')}
-            onChange={put('latitude')}
-          />
-          <Field
-            label="Longitude, °E"
-            inputMode="decimal"
-            placeholder="-2.6"
-            value={form.longitude}
-            fault={fault('longitude')}
-            onChange={put('longitude')}
-          />
+          <Field label="Latitude, °N" inputMode="decimal" placeholder="59.25" {...field('latitude')} />
+          <Field label="Longitude, °E" inputMode="decimal" placeholder="-2.6" {...field('longitude')} />
           <Field
             label="Above the sea, m"
             inputMode="numeric"
-            value={form.height_m}
-            fault={fault('height_m')}
             hint="Water boils the cooler the higher it stands."
-            onChange={put('height_m')}
+            {...field('height_m')}
           />
           <Select
             label="The sunny window looks"
-            value={form.facing}
+            {...field('facing')}
             choices={[
               ['0', 'north'],
               ['45', 'north-east'],
@@ -156,9 +129,10 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
               ['225', 'south-west'],
               ['270', 'west'],
               ['315', 'north-west'],
-              ...(Number(form.facing) % 45 === 0 ? [] : [[form.facing, `${form.facing}° from north`]]),
+              ...(Number(form.typed.facing) % 45 === 0
+                ? []
+                : [[form.typed.facing, `${form.typed.facing}° from north`]]),
             ].map(([id = '', name = '']) => ({ id, name }))}
-            onChange={put('facing')}
           />
         </div>
         <details open={home.some((day) => day !== '')}>
@@ -177,12 +151,12 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
                     maxLength={120}
                     placeholder="all day"
                     value={home[index] ?? ''}
-                    aria-invalid={fault(`home.${index}`) ? true : undefined}
+                    aria-invalid={write.error?.about(`home.${index}`) ? true : undefined}
                     onChange={(event) => setHome(home.map((each, at) => (at === index ? event.target.value : each)))}
                   />
-                  {fault(`home.${index}`) ? (
+                  {write.error?.about(`home.${index}`) ? (
                     <span role="alert" className="text-warmth font-semibold">
-                      {fault(`home.${index}`)}
+                      {write.error?.about(`home.${index}`)}
                     </span>
                   ) : null}
                 </span>
@@ -208,12 +182,7 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
           ))}
         </fieldset>
       </fieldset>
-      {write.error &&
-      !['name', 'time_zone', 'drops_per_ml', 'room', 'currency', 'latitude', 'longitude', 'height_m', 'home'].some(
-        (field) => fault(field),
-      ) ? (
-        <Trouble problem={write.error} />
-      ) : null}
+      <Trouble problem={write.error?.about('home') ? null : rest} />
       {keeps ? (
         <Button type="submit" disabled={write.isPending} className="self-start">
           Keep these
@@ -275,40 +244,22 @@ function You() {
 }
 
 function ChangePassword() {
-  const [form, set] = useState({ present: '', password: '' })
+  const form = useForm({ present: '', password: '' })
   const say = useSay()
   const write = useWrite(() => {
-    set({ present: '', password: '' })
+    form.clear()
     say({ text: 'The password is changed; other devices are signed out.' })
   })
+  const { field, rest } = form.beside(write.error)
   return (
     <form
       className="flex flex-col gap-4"
-      onSubmit={(event) => {
-        event.preventDefault()
-        write.mutate({ method: 'PUT', path: '/me/password', body: form })
-      }}
+      onSubmit={sent(() => write.mutate({ method: 'PUT', path: '/me/password', body: form.typed }))}
     >
       <h2 className={HEAD}>Change your password</h2>
-      <Field
-        label="Present password"
-        type="password"
-        autoComplete="current-password"
-        required
-        value={form.present}
-        fault={write.error?.about('present')}
-        onChange={(e) => set({ ...form, present: e.target.value })}
-      />
-      <Field
-        label="New password"
-        type="password"
-        autoComplete="new-password"
-        required
-        value={form.password}
-        fault={write.error?.about('password')}
-        onChange={(e) => set({ ...form, password: e.target.value })}
-      />
-      {write.error && write.error.faults.length === 0 ? <Trouble problem={write.error} /> : null}
+      <Field label="Present password" type="password" autoComplete="current-password" required {...field('present')} />
+      <Field label="New password" type="password" autoComplete="new-password" required {...field('password')} />
+      <Trouble problem={rest} />
       <Button type="submit" disabled={write.isPending} className="self-start">
         Change it
       </Button>

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { useHouseId, useWrite } from '../api/hooks'
 import { Button, FileLink } from '../parts/Button'
 import { Field } from '../parts/Field'
+import { sent } from '../parts/form'
 import { Trouble } from '../parts/Notice'
 
 /** Everything out as one JSON file, and in again. */
@@ -20,10 +21,9 @@ export function OutAndIn() {
       </FileLink>
       <form
         className="flex flex-col gap-3"
-        onSubmit={(event) => {
-          event.preventDefault()
+        onSubmit={sent(() => {
           void file?.text().then((raw) => write.mutate({ path: `/houses/${house}/import`, raw }))
-        }}
+        })}
       >
         <Field
           label="Take a file in"

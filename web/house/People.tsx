@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import { Button } from '../parts/Button'
 import { Select } from '../parts/Field'
+import { sent } from '../parts/form'
 import { Trouble } from '../parts/Notice'
 import { ROLES } from './measures'
 
@@ -69,10 +70,9 @@ export function People({ keeps }: { keeps: boolean }) {
       {keeps ? (
         <form
           className="flex flex-col gap-3"
-          onSubmit={(event) => {
-            event.preventDefault()
+          onSubmit={sent(() => {
             invite.mutate({ path: `/houses/${house}/invitations`, body: { role } })
-          }}
+          })}
         >
           <Select label="Ask somebody in as" value={role} choices={ROLES} onChange={(e) => setRole(e.target.value)} />
           <Button type="submit" disabled={invite.isPending} className="self-start">

@@ -1,7 +1,7 @@
-import { useState } from 'react'
 import { type Shape, useHouseId, useWrite } from '../api/hooks'
 import { Button } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
+import { sent, useForm } from '../parts/form'
 import { Listed } from '../parts/Listed'
 import { Trouble } from '../parts/Notice'
 
@@ -35,7 +35,11 @@ export function Vessels({ house, keeps }: { house: Shape<'HouseView'>; keeps: bo
       {keeps ? (
         <Add
           kind="jars"
-          fields={{ called: 'Called', brim: 'Holds to the brim', height: 'High inside' }}
+          fields={[
+            ['called', 'Called'],
+            ['brim', 'Holds to the brim'],
+            ['height', 'High inside'],
+          ]}
           say="Add a jar, a bowl or a pan"
         />
       ) : null}
@@ -49,7 +53,16 @@ export function Vessels({ house, keeps }: { house: Shape<'HouseView'>; keeps: bo
           />
         ))}
       </ul>
-      {keeps ? <Add kind="bottles" fields={{ called: 'Called', capacity: 'Holds' }} say="Add a bottle" /> : null}
+      {keeps ? (
+        <Add
+          kind="bottles"
+          fields={[
+            ['called', 'Called'],
+            ['capacity', 'Holds'],
+          ]}
+          say="Add a bottle"
+        />
+      ) : null}
       <Trouble problem={remove.error} />
     </section>
   )
@@ -63,44 +76,44 @@ function Line({ name, detail, onOff }: { name: string; detail: string; onOff: ((
   )
 }
 
-function Add({ kind, fields, say }: { kind: 'jars' | 'bottles'; fields: Record<string, string>; say: string }) {
+function Add({
+  kind,
+  fields,
+  say,
+}: {
+  kind: 'jars' | 'bottles'
+  fields: ['called' | 'brim' | 'height' | 'capacity', string][]
+  say: string
+}) {
   const house = useHouseId()
-  const [form, set] = useState<Record<string, string>>({})
-  const write = useWrite<'POST /houses/{house}/jars' | 'POST /houses/{house}/bottles'>(() => set({}))
+  const form = useForm({ kind: 'jar', called: '', brim: '', height: '', capacity: '' })
+  const write = useWrite<'POST /houses/{house}/jars' | 'POST /houses/{house}/bottles'>(form.clear)
+  const { field, rest } = form.beside(write.error)
   return (
     <details>
       <summary className="min-h-11 py-2 font-semibold">{say}</summary>
       <form
         className="flex flex-col gap-3"
-        onSubmit={(event) => {
-          event.preventDefault()
-          const { called = '', brim = '', height = '', capacity = '', kind: vessel = 'jar' } = form
+        onSubmit={sent(() => {
+          const { capacity, ...jar } = form.typed
           write.mutate(
             kind === 'jars'
-              ? { path: `/houses/${house}/jars`, body: { called, brim, height, kind: vessel } }
-              : { path: `/houses/${house}/bottles`, body: { called, capacity } },
+              ? { path: `/houses/${house}/jars`, body: jar }
+              : { path: `/houses/${house}/bottles`, body: { called: jar.called, capacity } },
           )
-        }}
+        })}
       >
-        {kind === 'jars' ? (
-          <Select
-            label="It is a"
-            value={form.kind ?? 'jar'}
-            choices={KINDS}
-            onChange={(e) => set({ ...form, kind: e.target.value })}
-          />
-        ) : null}
-        {Object.entries(fields).map(([field, label]) => (
+        {kind === 'jars' ? <Select label="It is a" choices={KINDS} {...field('kind')} /> : null}
+        {fields.map(([name, label]) => (
           <Field
-            key={field}
+            key={name}
             label={label}
             required
-            placeholder={field === 'called' ? '' : field === 'height' ? '118 mm or 4 5/8 in' : '505 mL or 17 fl oz'}
-            value={form[field] ?? ''}
-            onChange={(e) => set({ ...form, [field]: e.target.value })}
+            placeholder={name === 'called' ? '' : name === 'height' ? '118 mm or 4 5/8 in' : '505 mL or 17 fl oz'}
+            {...field(name)}
           />
         ))}
-        <Trouble problem={write.error} />
+        <Trouble problem={rest} />
         <Button type="submit" disabled={write.isPending} className="self-start">
           {say}
         </Button>

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { useHouseId, useOfHouse, useWrite } from '../api/hooks'
+import { sent } from './form'
 import { Button } from './Button'
 import { Notice, Trouble, Waiting } from './Notice'
 import { Tick } from './Tick'
@@ -25,10 +26,9 @@ export function Faults({
     <div className="flex flex-col gap-4">
       <form
         className="flex flex-col gap-3"
-        onSubmit={(event) => {
-          event.preventDefault()
+        onSubmit={sent(() => {
           find.mutate({ path: `/houses/${house}${batch ? `/batches/${batch}` : ''}/faults`, body: { signs } })
-        }}
+        })}
       >
         <fieldset className="grid gap-x-6 sm:grid-cols-2">
           <legend className="font-semibold">What do you see or smell?</legend>

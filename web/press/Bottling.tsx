@@ -6,6 +6,7 @@ import { usePart } from '../frame/part'
 import { Button } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
 import { Figure, type Reckoned } from '../parts/Figure'
+import { sent } from '../parts/form'
 import { Notice, Trouble } from '../parts/Notice'
 import { BottleRow } from './BottleRow'
 
@@ -70,8 +71,7 @@ export function Bottling({ batch }: { batch: Shape<'BatchView'> }) {
       <div className="grid gap-x-8 gap-y-6 xl:grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)]">
         <form
           className="flex flex-col gap-4"
-          onSubmit={(event) => {
-            event.preventDefault()
+          onSubmit={sent(() => {
             const bottles = press.sizes
               .map((size) => ({ size: size.size, count: Number(count(size.size)) }))
               .filter((line) => line.count !== 0)
@@ -79,7 +79,7 @@ export function Bottling({ batch }: { batch: Shape<'BatchView'> }) {
               path: `/houses/${house}/batches/${batch.id}/bottle`,
               body: { bottles, place, glass, antioxidant, where, from_stores: fromStores },
             })
-          }}
+          })}
         >
           <ul className="flex flex-col" aria-label="Ways to fill it">
             {offers.slice(0, 5).map((offer) => (

@@ -3,6 +3,7 @@ import { type Shape, useBatchWrite, useHouseId } from '../api/hooks'
 import { usePart } from '../frame/part'
 import { Button } from '../parts/Button'
 import { Field } from '../parts/Field'
+import { sent } from '../parts/form'
 import { Trouble } from '../parts/Notice'
 import { TaskRow } from '../today/TaskRow'
 
@@ -34,13 +35,12 @@ export function Settling({ batch }: { batch: Shape<'BatchView'> }) {
       {works ? (
         <form
           className="flex flex-col gap-3"
-          onSubmit={(event) => {
-            event.preventDefault()
+          onSubmit={sent(() => {
             write.mutate({
               path: `/houses/${house}/batches/${batch.id}/decant`,
               body: { amount: amount || null, again },
             })
-          }}
+          })}
         >
           <Field
             label="What is left, poured off"

@@ -4,6 +4,7 @@ import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
 import { Button } from '../parts/Button'
 import { Questions } from '../parts/Check'
+import { sent } from '../parts/form'
 import { Trouble } from '../parts/Notice'
 
 /** What is bottled, smelled and held to the light. What does not pass closes the batch. */
@@ -33,10 +34,9 @@ export function SmellIt({ batch }: { batch: Shape<'BatchView'> }) {
       {!works ? null : open ? (
         <form
           className="flex flex-col gap-4"
-          onSubmit={(event) => {
-            event.preventDefault()
+          onSubmit={sent(() => {
             write.mutate({ path: `/houses/${house}/batches/${batch.id}/check`, body: { answers } })
-          }}
+          })}
         >
           <Questions
             asks={batch.press.asks}

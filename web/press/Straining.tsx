@@ -4,6 +4,7 @@ import { usePart } from '../frame/part'
 import { Button } from '../parts/Button'
 import { Cautions } from '../parts/Cautions'
 import { Area, Field, Select } from '../parts/Field'
+import { sent } from '../parts/form'
 import { useKept } from '../parts/kept'
 import { Trouble } from '../parts/Notice'
 import { Tick } from '../parts/Tick'
@@ -95,8 +96,7 @@ function StrainForm({ batch, signs }: { batch: Shape<'BatchView'>; signs: string
   return (
     <form
       className="flex flex-col gap-4"
-      onSubmit={(event) => {
-        event.preventDefault()
+      onSubmit={sent(() => {
         const weighed = how === 'weighed'
         write.mutate({
           path: `/houses/${house}/batches/${batch.id}/strain`,
@@ -113,7 +113,7 @@ function StrainForm({ batch, signs }: { batch: Shape<'BatchView'>; signs: string
             note: note || null,
           },
         })
-      }}
+      })}
     >
       {press.asks_warmth ? (
         <Select

@@ -3,6 +3,7 @@ import { useHouseId, useWrite } from '../api/hooks'
 import { putOnBench } from '../bench/wish'
 import { Button } from '../parts/Button'
 import { Area } from '../parts/Field'
+import { sent } from '../parts/form'
 import { useKept } from '../parts/kept'
 import { Notice, Trouble } from '../parts/Notice'
 
@@ -29,10 +30,9 @@ export default function ReadRecipe() {
       <div className="grid gap-x-10 gap-y-6 lg:grid-cols-2">
         <form
           className="flex flex-col gap-4"
-          onSubmit={(event) => {
-            event.preventDefault()
+          onSubmit={sent(() => {
             read.mutate({ path: `/houses/${house}/recipes/read`, body: { text } })
-          }}
+          })}
         >
           <Area
             label="The recipe"

@@ -6,6 +6,7 @@ import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
 import { Button, FileLink, TextButton } from '../parts/Button'
 import { Area, Field } from '../parts/Field'
+import { sent } from '../parts/form'
 import { Trouble, Waiting } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
 
@@ -101,14 +102,13 @@ function Page({ recipe }: { recipe: View }) {
       <Sheet open={editing} onOpenChange={setEditing} title="Change name or note">
         <form
           className="flex flex-col gap-4"
-          onSubmit={(event) => {
-            event.preventDefault()
+          onSubmit={sent(() => {
             edit.mutate({
               method: 'PATCH',
               path: `/houses/${house}/recipes/${recipe.id}`,
               body: { ...form, wish: recipe.wish, version: recipe.version },
             })
-          }}
+          })}
         >
           <Field
             label="Name"

@@ -77,8 +77,8 @@ function Board({ part }: { part: Part }) {
   )
 }
 
-/** What is read aloud as one sentence and seen as lines. */
-const COMMA = <span className="sr-only">,</span>
+/** What is read aloud as one sentence and seen as lines; in the line, for what is out of it is read apart from its word. */
+const COMMA = <span className="text-[0px]">,</span>
 
 function OnBoard({ jar, bottled }: { jar: Jar; bottled: boolean }) {
   const house = useHouseId()

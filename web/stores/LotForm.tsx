@@ -3,6 +3,7 @@ import { type Shape, useHouse, useMaterials } from '../api/hooks'
 import type { Problem } from '../api/client'
 import { Button } from '../parts/Button'
 import { Area, Field, Select } from '../parts/Field'
+import { sent } from '../parts/form'
 import { Trouble, Waiting } from '../parts/Notice'
 
 export type LotFields = Record<string, string>
@@ -65,13 +66,7 @@ export function LotForm({ first, fixedKind = false, problem, pending, done, onDo
   const counted = kind === 'jar' || kind === 'bottle'
   const known = knownOf(kind, materials.data, house.data)
   return (
-    <form
-      className="flex max-w-3xl flex-col gap-4"
-      onSubmit={(event) => {
-        event.preventDefault()
-        onDone(fields)
-      }}
-    >
+    <form className="flex max-w-3xl flex-col gap-4" onSubmit={sent(() => onDone(fields))}>
       <div className="grid items-start gap-4 sm:grid-cols-2">
         {fixedKind ? null : (
           <Select

@@ -7,6 +7,7 @@ import { usePart } from '../frame/part'
 import { Button } from '../parts/Button'
 import { Questions } from '../parts/Check'
 import { Field } from '../parts/Field'
+import { sent } from '../parts/form'
 import { Notice, Trouble, Waiting } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
 import { LotForm } from './LotForm'
@@ -190,10 +191,9 @@ function Count({ detail }: { detail: Detail }) {
   return (
     <form
       className="flex items-end gap-3"
-      onSubmit={(event) => {
-        event.preventDefault()
+      onSubmit={sent(() => {
         write.mutate({ path, body: { amount } })
-      }}
+      })}
     >
       <div className="flex-1">
         <Field
@@ -229,10 +229,9 @@ function Check({ detail }: { detail: Detail }) {
   return (
     <form
       className="flex flex-col gap-4"
-      onSubmit={(event) => {
-        event.preventDefault()
+      onSubmit={sent(() => {
         write.mutate({ path: `/houses/${house}/lots/${detail.lot.id}/checks`, body: { answers } })
-      }}
+      })}
     >
       <Questions
         asks={detail.asks}

@@ -1,7 +1,7 @@
-import { useState } from 'react'
 import { type Shape, useHouseId, useWrite } from '../api/hooks'
 import { Button } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
+import { sent, useForm } from '../parts/form'
 import { Listed } from '../parts/Listed'
 import { Trouble } from '../parts/Notice'
 
@@ -22,9 +22,10 @@ const COOKER = { called: '', shape: 'round', length: '', width: '', height: '', 
 export function Cookers({ cookers, keeps }: { cookers: Shape<'CookerView'>[]; keeps: boolean }) {
   const house = useHouseId()
   const remove = useWrite()
-  const [form, set] = useState(COOKER)
-  const add = useWrite<'POST /houses/{house}/cookers'>(() => set(COOKER))
-  const put = (field: string) => (event: { target: { value: string } }) => set({ ...form, [field]: event.target.value })
+  const form = useForm(COOKER)
+  const add = useWrite<'POST /houses/{house}/cookers'>(form.clear)
+  const { field, rest } = form.beside(add.error)
+  const round = form.typed.shape === 'round'
   return (
     <section aria-labelledby="cookers" className="flex flex-col gap-3">
       <h2 id="cookers" className="text-2xl">
@@ -59,45 +60,17 @@ export function Cookers({ cookers, keeps }: { cookers: Shape<'CookerView'>[]; ke
           <summary className="min-h-11 py-2 font-semibold">Add a cooker</summary>
           <form
             className="flex flex-col gap-3"
-            onSubmit={(event) => {
-              event.preventDefault()
-              add.mutate({ path: `/houses/${house}/cookers`, body: form })
-            }}
+            onSubmit={sent(() => add.mutate({ path: `/houses/${house}/cookers`, body: form.typed }))}
           >
-            <Field label="Called" required maxLength={60} value={form.called} onChange={put('called')} />
-            <Select label="It is a" value={form.method} choices={KINDS} onChange={put('method')} />
-            <Select label="Inside it is" value={form.shape} choices={SHAPES} onChange={put('shape')} />
+            <Field label="Called" required maxLength={60} {...field('called')} />
+            <Select label="It is a" choices={KINDS} {...field('method')} />
+            <Select label="Inside it is" choices={SHAPES} {...field('shape')} />
             <div className="grid grid-cols-3 items-start gap-3">
-              <Field
-                label={form.shape && form.shape !== 'round' ? 'Long' : 'Across'}
-                required
-                placeholder="21 cm"
-                value={form.length}
-                fault={add.error?.about('length')}
-                onChange={put('length')}
-              />
-              {form.shape && form.shape !== 'round' ? (
-                <Field
-                  label="Wide"
-                  required
-                  placeholder="8 in"
-                  value={form.width}
-                  fault={add.error?.about('width')}
-                  onChange={put('width')}
-                />
-              ) : null}
-              <Field
-                label="Deep"
-                required
-                placeholder="13 cm"
-                value={form.height}
-                fault={add.error?.about('height')}
-                onChange={put('height')}
-              />
+              <Field label={round ? 'Across' : 'Long'} required placeholder="21 cm" {...field('length')} />
+              {round ? null : <Field label="Wide" required placeholder="8 in" {...field('width')} />}
+              <Field label="Deep" required placeholder="13 cm" {...field('height')} />
             </div>
-            {add.error && !['length', 'width', 'height'].some((field) => add.error?.about(field)) ? (
-              <Trouble problem={add.error} />
-            ) : null}
+            <Trouble problem={rest} />
             <Button type="submit" disabled={add.isPending} className="self-start">
               Add it
             </Button>
@@ -112,9 +85,9 @@ export function Cookers({ cookers, keeps }: { cookers: Shape<'CookerView'>[]; ke
 export function Thermometers({ probes, keeps }: { probes: Shape<'ProbeView'>[]; keeps: boolean }) {
   const house = useHouseId()
   const remove = useWrite()
-  const [called, setCalled] = useState('')
-  const [kind, setKind] = useState('simulated')
-  const add = useWrite<'POST /houses/{house}/probes'>(() => setCalled(''))
+  const form = useForm({ called: '', kind: 'simulated' })
+  const add = useWrite<'POST /houses/{house}/probes'>(() => form.put({ called: '' }))
+  const { field, rest } = form.beside(add.error)
   const made = add.data
   return (
     <section aria-labelledby="thermometers" className="flex flex-col gap-3">
@@ -164,22 +137,18 @@ export function Thermometers({ probes, keeps }: { probes: Shape<'ProbeView'>[]; 
           <summary className="min-h-11 py-2 font-semibold">Add a thermometer</summary>
           <form
             className="flex flex-col gap-3"
-            onSubmit={(event) => {
-              event.preventDefault()
-              add.mutate({ path: `/houses/${house}/probes`, body: { called, kind } })
-            }}
+            onSubmit={sent(() => add.mutate({ path: `/houses/${house}/probes`, body: form.typed }))}
           >
-            <Field label="Called" required maxLength={60} value={called} onChange={(e) => setCalled(e.target.value)} />
+            <Field label="Called" required maxLength={60} {...field('called')} />
             <Select
               label="It"
-              value={kind}
+              {...field('kind')}
               choices={[
                 { id: 'simulated', name: 'is simulated, to try things out' },
                 { id: 'sends', name: 'sends by itself, with a key' },
               ]}
-              onChange={(e) => setKind(e.target.value)}
             />
-            <Trouble problem={add.error} />
+            <Trouble problem={rest} />
             <Button type="submit" disabled={add.isPending} className="self-start">
               Add it
             </Button>

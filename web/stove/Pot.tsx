@@ -8,6 +8,7 @@ import { usePart } from '../frame/part'
 import { useDrawnInSlices } from '../frame/slices'
 import { Button, TextButton } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
+import { sent } from '../parts/form'
 import { Notice, Trouble, Waiting } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
 import { BathSide, BathTop, HoursBar, Thermometer, WarmthLine } from './drawings'
@@ -159,10 +160,9 @@ function Warm({ pot, heard }: { pot: View; heard: boolean }) {
         {write.error?.about('confirmed') ? (
           <form
             className="flex flex-wrap items-end gap-3"
-            onSubmit={(event) => {
-              event.preventDefault()
+            onSubmit={sent(() => {
               tend('setting', wanted, because)
-            }}
+            })}
           >
             <Field
               label={`Set it to ${wanted} all the same, because`}
@@ -290,10 +290,9 @@ function ByEye({ pot }: { pot: View }) {
   return (
     <form
       className="flex items-end gap-3"
-      onSubmit={(event) => {
-        event.preventDefault()
+      onSubmit={sent(() => {
         write.mutate({ path: `${path}/reading`, body: { warmth: typed } })
-      }}
+      })}
     >
       <div className="w-44">
         <Field
@@ -323,10 +322,9 @@ function TopUp({ pot, open, onOpenChange }: { pot: View; open: boolean; onOpenCh
     <Sheet open={open} onOpenChange={onOpenChange} title="Water topped up">
       <form
         className="flex flex-col gap-3"
-        onSubmit={(event) => {
-          event.preventDefault()
+        onSubmit={sent(() => {
           tend('topped_up', typed.trim() === '' ? undefined : typed)
-        }}
+        })}
       >
         <p>Hot, from the kettle; round the jars, never on them. Lids tight while you pour.</p>
         <Field

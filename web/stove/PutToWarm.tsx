@@ -5,6 +5,7 @@ import { ask } from '../api/client'
 import { type Shape, useHouseId, useWrite } from '../api/hooks'
 import { Button } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
+import { sent } from '../parts/form'
 import { Notice, Trouble } from '../parts/Notice'
 import { StoveCautions } from './StoveCautions'
 import { BathSide, BathTop, WarmthLine } from './drawings'
@@ -73,8 +74,7 @@ export function PutToWarm({ waiting, cookers, probes, chosen, setChosen }: Props
       <div className="mt-3 grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)]">
         <form
           className="flex flex-col gap-4"
-          onSubmit={(event) => {
-            event.preventDefault()
+          onSubmit={sent(() => {
             start.mutate({
               path: `/houses/${house}/stove`,
               body: {
@@ -85,7 +85,7 @@ export function PutToWarm({ waiting, cookers, probes, chosen, setChosen }: Props
                 confirmed: picked.confirmed ?? '',
               },
             })
-          }}
+          })}
         >
           <fieldset>
             <legend className="font-semibold">The jars</legend>

@@ -5,6 +5,7 @@ import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
 import { Button, ButtonLink } from '../parts/Button'
 import { Field } from '../parts/Field'
+import { sent } from '../parts/form'
 import { Trouble } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
 
@@ -169,10 +170,9 @@ function NotNow({ task, path, open, onOpenChange }: Props) {
     <Sheet open={open} onOpenChange={onOpenChange} title={task.title}>
       <form
         className="flex flex-col gap-3"
-        onSubmit={(event) => {
-          event.preventDefault()
+        onSubmit={sent(() => {
           write.mutate({ path: `${path}/tasks`, body: { task: task.key, outcome: 'later', until } })
-        }}
+        })}
       >
         <Field
           label="Put it off to"
@@ -189,10 +189,9 @@ function NotNow({ task, path, open, onOpenChange }: Props) {
       {task.skippable ? (
         <form
           className="border-line flex flex-col gap-3 border-t pt-4"
-          onSubmit={(event) => {
-            event.preventDefault()
+          onSubmit={sent(() => {
             write.mutate({ path: `${path}/tasks`, body: { task: task.key, outcome: 'skipped', reason } })
-          }}
+          })}
         >
           <Field
             label="Or skip it, because"
