@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Material;
 
 use Kettle\Measure\Density;
+use Kettle\Reason\Listing;
 
 /** One or more carriers in parts by volume. Masses add and volumes add. */
 final readonly class Blend
@@ -166,9 +167,6 @@ final readonly class Blend
     /** "sunflower oil and jojoba" */
     public function name(): string
     {
-        $names = array_map(fn (array $oil) => $oil['carrier']->name, $this->oils);
-        $last = array_pop($names);
-
-        return $names === [] ? $last : implode(', ', $names).' and '.$last;
+        return Listing::of(array_map(fn (array $oil) => $oil['carrier']->name, $this->oils));
     }
 }

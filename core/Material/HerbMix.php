@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Kettle\Material;
 
+use Kettle\Reason\Listing;
+
 /**
  * The herbs of one jar, in parts by weight as they lie. Volumes add; nothing is said of one herb's
  * small pieces lying between another's large ones, so the bed is if anything a little lower.
@@ -129,10 +131,7 @@ final readonly class HerbMix
     /** "calendula, lavender and thyme" */
     public function name(): string
     {
-        $names = array_map(fn (HerbPart $part) => $part->plant->name, $this->parts);
-        $last = array_pop($names);
-
-        return $names === [] ? $last : implode(', ', $names).' and '.$last;
+        return Listing::of(array_map(fn (HerbPart $part) => $part->plant->name, $this->parts));
     }
 
     /**

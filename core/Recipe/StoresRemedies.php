@@ -8,6 +8,7 @@ use Kettle\Material\Blend;
 use Kettle\Material\Carrier;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
+use Kettle\Reason\Listing;
 use Kettle\Reason\Way;
 use Kettle\Stores\Allocation;
 use Kettle\Vessel\Jar;
@@ -139,7 +140,7 @@ final class StoresRemedies
             abs($after - $before) < 0.05
                 ? sprintf('keeps as long, %g months', round($after, 1))
                 : sprintf('keeps %g months, not %g', round($after, 1), round($before, 1)),
-            $new === [] ? 'no new allergen' : 'brings '.implode(' and ', $new).', an allergen',
+            $new === [] ? 'no new allergen' : 'brings '.Listing::of(array_values($new)).', an allergen',
         ]);
     }
 

@@ -13,6 +13,7 @@ use Kettle\Material\State;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Measure\MeasureSystem;
+use Kettle\Reason\Listing;
 use Kettle\Reason\RefusedException;
 use Kettle\Reason\Said;
 use Kettle\Reason\Wording;
@@ -381,10 +382,7 @@ final class Words
     /** @param  array<mixed>  $things */
     private function all(array $things): string
     {
-        $things = array_map($this->thing(...), array_values($things));
-        $last = array_pop($things);
-
-        return $things === [] ? (string) $last : implode(', ', $things).' and '.$last;
+        return Listing::of(array_map($this->thing(...), array_values($things)));
     }
 
     private function also(float $value, Kind $kind): string
