@@ -289,7 +289,9 @@ http://127.0.0.1:$WEB_PORT, http://localhost:$WEB_PORT {
 		buffer_responses
 		read_timeout 35s
 	}
-	file_server
+	file_server {
+		precompressed gzip
+	}
 	log {
 		output file $KETTLE_VAR/log/access.log {
 			roll_size 5MB
