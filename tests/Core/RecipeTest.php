@@ -1,20 +1,9 @@
 <?php
 
-use Kettle\Ask\Questions;
-use Kettle\Material\Tables;
 use Kettle\Recipe\WishException;
 use Kettle\Share\ReadRecipe;
 use Kettle\Share\RecipeException;
-use Kettle\Share\RecipeFile;
-use Kettle\Share\SchemaOrg;
-use Opis\JsonSchema\Validator;
 use Tests\Core\Support;
-
-/** @param  array<string, mixed>  $house */
-function pasted(string $text, array $house = []): ReadRecipe
-{
-    return (new Questions(Tables::shipped()))->recipes()->read($text, Support::kitchen($house));
-}
 
 /** @return list<string> what each line was taken for, with a star where it was a guess */
 function takenAs(ReadRecipe $read): array
@@ -23,7 +12,7 @@ function takenAs(ReadRecipe $read): array
 }
 
 it('reads plain lines into a wish', function (string $text, array $wish, array $as) {
-    $read = pasted($text);
+    $read = Support::pasted($text);
     expect($read->wish)->toEqual($wish)->and(takenAs($read))->toBe($as);
 })->with([
     'the shortest' => [
@@ -179,23 +168,23 @@ it('reads plain lines into a wish', function (string $text, array $wish, array $
 ]);
 
 it('takes the first bare line for a name only where it is one', function () {
-    expect(pasted("Grandmother's jar\n40 g dried yarrow\n1 cup olive oil")->name)
+    expect(Support::pasted("Grandmother's jar\n40 g dried yarrow\n1 cup olive oil")->name)
         ->toBe('Grandmother\'s jar')
-        ->and(pasted("40 g dried yarrow\n1 cup olive oil")->name)
+        ->and(Support::pasted("40 g dried yarrow\n1 cup olive oil")->name)
         ->toBe('')
-        ->and(pasted("Steep in the dark\n40 g dried yarrow\n1 cup olive oil")->name)
+        ->and(Support::pasted("Steep in the dark\n40 g dried yarrow\n1 cup olive oil")->name)
         ->toBe('');
 });
 
 it('marks two systems of measures, and two amounts that disagree', function () {
-    $two = pasted("1 cup olive oil\n40 g dried yarrow");
+    $two = Support::pasted("1 cup olive oil\n40 g dried yarrow");
     expect($two->notes[0])->toContain('two systems')->toContain('237 mL');
-    expect(pasted("1 cup olive oil\n40 g dried yarrow", ['measures' => 'metric'])->notes[0])->toContain('250 mL');
-    expect(pasted("250 ml olive oil\n40 g dried yarrow")->notes)
+    expect(Support::pasted("1 cup olive oil\n40 g dried yarrow", ['measures' => 'metric'])->notes[0])->toContain('250 mL');
+    expect(Support::pasted("250 ml olive oil\n40 g dried yarrow")->notes)
         ->toBe([])
-        ->and(pasted("1 cup olive oil\n2 oz dried yarrow")->notes)
+        ->and(Support::pasted("1 cup olive oil\n2 oz dried yarrow")->notes)
         ->toBe([]);
-    $brackets = pasted("2 cups (300 ml) olive oil\n40 g dried yarrow");
+    $brackets = Support::pasted("2 cups (300 ml) olive oil\n40 g dried yarrow");
     expect($brackets->lines[0]['guess'])
         ->toBeTrue()
         ->and($brackets->lines[0]['says'])
@@ -205,7 +194,7 @@ it('marks two systems of measures, and two amounts that disagree', function () {
 });
 
 it('says which are guesses, and why', function (string $line, string $why) {
-    $read = pasted($line."\n1 L olive oil\n1 kg dried calendula");
+    $read = Support::pasted($line."\n1 L olive oil\n1 kg dried calendula");
     expect($read->lines[0]['guess'])->toBeTrue()->and($read->lines[0]['says'])->toContain($why);
 })->with([
     ['1 cup oil', 'Which oil is not said'],
@@ -219,7 +208,7 @@ it('says which are guesses, and why', function (string $line, string $why) {
 ]);
 
 it('makes a wish of what it read that the Bench can plan', function (string $text) {
-    $plan = Support::plan(pasted($text)->wish);
+    $plan = Support::plan(Support::pasted($text)->wish);
     expect($plan->figures['yield_volume']->number())->toBeGreaterThan(0);
 })->with([
     ["1 cup olive oil\n1/4 cup dried calendula"],
@@ -230,7 +219,7 @@ it('makes a wish of what it read that the Bench can plan', function (string $tex
 ]);
 
 it('refuses what it cannot read', function (string $text, string $says) {
-    expect(fn () => pasted($text))->toThrow(RecipeException::class, $says);
+    expect(fn () => Support::pasted($text))->toThrow(RecipeException::class, $says);
 })->with([
     'nothing' => ['', 'nothing to read'],
     'blanks' => [" \n\t ", 'nothing to read'],
@@ -286,7 +275,7 @@ it('reads or refuses anything, seeded', function () {
     for ($i = 0; $i < 1500; $i++) {
         $text = implode('', array_map(fn () => $bits[mt_rand(0, count($bits) - 1)], range(1, mt_rand(1, 14))));
         try {
-            $answer = pasted($text);
+            $answer = Support::pasted($text);
             expect($answer->wish['oils'])->not->toBe([])->and($answer->wish['herbs'])->not->toBe([]);
             try {
                 Support::plan($answer->wish);
@@ -301,158 +290,8 @@ it('reads or refuses anything, seeded', function () {
     expect($read)->toBeGreaterThan(200);
 });
 
-it('writes our own file, which keeps to its schema and reads back equal', function (array $wish) {
-    $plan = Support::plan($wish);
-    $file = RecipeFile::write('Harbour hands', "Less jojoba next time.\nNaïve “quotes”.", $plan->wish->asked->document);
-    $schema = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/docs/formats/recipe.schema.json'));
-    $json = (string) json_encode($file, JSON_UNESCAPED_UNICODE);
-    expect((new Validator())->validate(json_decode($json), $schema)->isValid())->toBeTrue();
-    $read = pasted($json);
-    expect($read->name)
-        ->toBe('Harbour hands')
-        ->and($read->note)
-        ->toBe("Less jojoba next time.\nNaïve “quotes”.")
-        ->and($read->wish)
-        ->toEqual($file['wish']);
-    $again = Support::plan($read->wish);
-    foreach (['herb_mass', 'oil_volume', 'yield_volume'] as $id) {
-        if (! isset($wish['jar'])) {
-            expect($again->figures[$id]->number())->toEqualWithDelta($plan->figures[$id]->number(), 1e-9);
-        }
-    }
-})->with('wishes');
-
-dataset('wishes', [
-    'plain' => [['herb' => ['id' => 'self-heal', 'amount' => '50 g']]],
-    'parts and bottles' => [
-        [
-            'herbs' => [['id' => 'calendula', 'parts' => '2'], ['id' => 'sage']],
-            'oils' => [['id' => 'olive', 'parts' => '3'], ['id' => 'jojoba']],
-            'finished' => ['count' => '6', 'size' => '50 mL'],
-            'method' => 'slow-cooker',
-            'purpose' => 'salve',
-        ],
-    ],
-    'the jar way, in a jar of the house, by a day' => [
-        ['herb' => ['id' => 'self-heal'], 'jar' => '473', 'by_jar' => ['fill' => 'half', 'cover' => '1 in'], 'ready_by' => '2027-03-01'],
-    ],
-    'wilted' => [
-        [
-            'herb' => ['id' => 'chickweed', 'state' => 'wilted', 'amount' => '70 g', 'picked' => '100 g'],
-            'oils' => ['olive'],
-            'basis' => 'as-it-lies',
-        ],
-    ],
-    'one’s own herb' => [
-        ['herb' => ['name' => 'sea campion', 'form' => 'root', 'amount' => '2 oz'], 'ratio' => '1:6 w/w', 'way' => 'pressed'],
-    ],
-]);
-
-it('leaves at home what belongs to one house and one day', function () {
-    $shared = RecipeFile::shared([
-        'herbs' => [['id' => 'self-heal', 'lot' => 'abc', 'amount' => '5 g']],
-        'oils' => [['id' => 'olive', 'lot' => 'def']],
-        'jar' => 'house-jar',
-        'start' => '2026-12-01',
-        'ready_by' => '2027-01-01',
-        'ratio' => '1:5',
-    ]);
-    expect($shared)->toBe(['herbs' => [['id' => 'self-heal', 'amount' => '5 g']], 'oils' => [['id' => 'olive']], 'ratio' => '1:5']);
-    expect(RecipeFile::shared(['oils' => ['olive'], 'jar' => ['brim' => '1 L', 'inner_height' => '20 cm']])['jar'])->toBe([
-        'brim' => '1 L',
-        'inner_height' => '20 cm',
-    ]);
-});
-
-it('writes schema.org Recipe that says what the plan says, and reads back equal', function (array $wish) {
-    $plan = Support::plan($wish);
-    $recipe = SchemaOrg::write('Harbour hands', 'For the fair.', $plan, Support::kitchen());
-    expect($recipe['@context'])
-        ->toBe(['@vocab' => 'https://schema.org/'])
-        ->and($recipe['@type'])
-        ->toBe('Recipe')
-        ->and($recipe['recipeIngredient'])
-        ->toHaveCount(count($plan->wish->mix->parts) + count($plan->wish->blend->oils))
-        ->and($recipe['recipeInstructions'][0])
-        ->toBe(['@type' => 'HowToStep', 'text' => 'Have jar, spoon, funnel and cloth clean and bone-dry.'])
-        ->and(new DateInterval($recipe['totalTime']))
-        ->toBeInstanceOf(DateInterval::class)
-        ->and(new DateInterval($recipe['prepTime']))
-        ->toBeInstanceOf(DateInterval::class);
-    $read = pasted((string) json_encode($recipe, JSON_UNESCAPED_UNICODE));
-    expect($read->name)
-        ->toBe('Harbour hands')
-        ->and($read->note)
-        ->toBe('For the fair.')
-        ->and($read->wish)
-        ->toEqual(RecipeFile::shared($plan->wish->asked->document));
-})->with('wishes');
-
-it('reads schema.org Recipe as others write it', function (array $document, string $name) {
-    $read = pasted((string) json_encode($document));
-    expect($read->name)
-        ->toBe($name)
-        ->and($read->wish['herbs'][0]['id'])
-        ->toBe('calendula')
-        ->and($read->wish['oils'][0]['id'])
-        ->toBe('olive')
-        ->and($read->wish['oil_amount'])
-        ->toBe('1 cup');
-})->with([
-    'alone' => [
-        [
-            '@context' => 'https://schema.org',
-            '@type' => 'Recipe',
-            'name' => 'A',
-            'recipeIngredient' => ['1/2 cup dried calendula', '1 cup olive oil'],
-        ],
-        'A',
-    ],
-    'in a graph' => [
-        [
-            '@context' => 'https://schema.org',
-            '@graph' => [
-                ['@type' => 'WebPage', 'name' => 'no'],
-                ['@type' => ['Thing', 'Recipe'], 'name' => 'B', 'recipeIngredient' => ['1/2 cup dried calendula', '1 cup olive oil']],
-            ],
-        ],
-        'B',
-    ],
-    'in a list' => [
-        [
-            ['@type' => 'Organization'],
-            ['@type' => 'Recipe', 'name' => 'C', 'recipeIngredient' => ['1/2 cup dried calendula', '1 cup olive oil']],
-        ],
-        'C',
-    ],
-    'by its full name' => [
-        ['@type' => 'http://schema.org/Recipe', 'name' => 'D', 'recipeIngredient' => ['1/2 cup dried calendula', '1 cup olive oil']],
-        'D',
-    ],
-    'the main thing of a page' => [
-        [
-            '@type' => 'WebPage',
-            'mainEntity' => ['@type' => 'Recipe', 'name' => 'E', 'recipeIngredient' => ['1/2 cup dried calendula', '1 cup olive oil']],
-        ],
-        'E',
-    ],
-    'of old' => [['@type' => 'Recipe', 'name' => ['F'], 'ingredients' => ['1/2 cup dried calendula', '1 cup olive oil']], 'F'],
-    'with tags and steps' => [
-        [
-            '@type' => 'Recipe',
-            'name' => '<b>G</b>',
-            'recipeIngredient' => ['<li>1/2 cup dried calendula</li>', '1 cup olive oil &amp; patience'],
-            'recipeInstructions' => [
-                '@type' => 'HowToSection',
-                'itemListElement' => [['@type' => 'HowToStep', 'text' => 'Steep in the dark for 4 weeks.']],
-            ],
-        ],
-        'G',
-    ],
-]);
-
 it('takes the way and the weeks from the steps', function () {
-    $read = pasted(
+    $read = Support::pasted(
         (string) json_encode([
             '@type' => 'Recipe',
             'name' => 'x',
@@ -463,17 +302,8 @@ it('takes the way and the weeks from the steps', function () {
     expect($read->wish['method'])->toBe('double-boiler')->and($read->wish['school'])->toBe('usual');
 });
 
-it('is not deceived by a document that goes on for ever', function () {
-    $deep = ['@type' => 'Recipe', 'name' => 'deep', 'recipeIngredient' => ['50 g dried calendula', '300 ml olive oil']];
-    for ($i = 0; $i < 8; $i++) {
-        $deep = ['@graph' => [$deep]];
-    }
-    expect(fn () => pasted((string) json_encode($deep)))->toThrow(RecipeException::class);
-});
-
-// US cup 236.588 mL, tablespoon 14.787 mL: NIST Handbook 44. Weights of cloves, handfuls and the like: from memory.
 it('reads as a cautious person would', function (array $case) {
-    $read = pasted($case['text']);
+    $read = Support::pasted($case['text']);
     expect($read->wish['herbs'])
         ->toEqual($case['herbs'])
         ->and(array_map(fn (array $oil) => array_diff_key($oil, ['parts' => 1]), $read->wish['oils']))
@@ -506,7 +336,7 @@ it('reads as a cautious person would', function (array $case) {
 );
 
 it('says of every line what was made of it', function (string $text) {
-    $said = array_column(pasted($text)->lines, 'line');
+    $said = array_column(Support::pasted($text)->lines, 'line');
     foreach (array_filter(array_map('trim', explode("\n", $text))) as $line) {
         expect(implode(' | ', $said))->toContain(trim($line, '-• '));
     }

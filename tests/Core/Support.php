@@ -3,12 +3,14 @@
 namespace Tests\Core;
 
 use DateTimeImmutable;
+use Kettle\Ask\Questions;
 use Kettle\Material\Tables;
 use Kettle\Recipe\Kitchen;
 use Kettle\Recipe\KitchenReader;
 use Kettle\Recipe\Plan;
 use Kettle\Recipe\Planning;
 use Kettle\Recipe\WishException;
+use Kettle\Share\ReadRecipe;
 
 /** One planning for the tests of the core, on a fixed morning. */
 final class Support
@@ -58,5 +60,11 @@ final class Support
         } catch (WishException $refused) {
             return array_map(fn (array $fault) => $fault['field'].': '.$fault['reason'], $refused->faults);
         }
+    }
+
+    /** @param  array<string, mixed>  $house */
+    public static function pasted(string $text, array $house = []): ReadRecipe
+    {
+        return (new Questions(Tables::shipped()))->recipes()->read($text, self::kitchen($house));
     }
 }
