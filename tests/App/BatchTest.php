@@ -399,7 +399,7 @@ it('asks with the page for what its place asks first, and of no stranger', funct
         ->and($asked("/h/{$house}/bench"))
         ->toBe(["/api/houses/{$house}", "/api/houses/{$house}/materials"])
         ->and($asked("/h/{$house}/batch/{$batch}"))
-        ->toBe(["/api/houses/{$house}/batches/{$batch}", "/api/houses/{$house}"])
+        ->toBe(["/api/houses/{$house}/batches/{$batch}"])
         ->and($asked("/h/{$house}/bench/card"))
         ->toBe([])
         ->and($asked("/h/{$house}/batch/{$batch}/print"))

@@ -195,6 +195,13 @@ test('what a place asks first is asked beside its script, and once', async ({ pa
     const path = new URL(request.url()).pathname
     if (path.startsWith('/api/houses/') && request.method() === 'GET') asked.push(path)
   })
+  // What the page named and the place then asked for by itself: nothing is asked that nobody wants.
+  await page.addInitScript(() => {
+    const wanted: string[] = []
+    const plain = window.fetch
+    window.fetch = (what, how) => (wanted.push(String(what)), plain(what, how))
+    Object.assign(window, { wanted })
+  })
   const settled = settling(page)
   const places = ['today', 'bench', 'recipes', 'shelf', 'press', 'stove', 'diary', 'house']
   const named = { shelf: /^Self-heal/, stores: /^Mugwort/, recipes: /^Harbour hands/, stove: /marshmallow root/ }
@@ -217,5 +224,8 @@ test('what a place asks first is asked beside its script, and once', async ({ pa
         asked.filter((each) => each === path),
         place,
       ).toHaveLength(1)
+    // What has a script of its own asks once that is there.
+    const wanted = () => page.evaluate(() => (window as unknown as { wanted: string[] }).wanted)
+    await expect.poll(wanted, place).toEqual(expect.arrayContaining(first))
   }
 })

@@ -2,11 +2,12 @@ import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import { usePart } from '../frame/part'
+import { useArrived } from '../parts/arrived'
 import { Button } from '../parts/Button'
 import { CautionLine } from '../parts/Cautions'
 import { Area } from '../parts/Field'
 import { sent } from '../parts/form'
-import { Trouble, Waiting } from '../parts/Notice'
+import { Trouble } from '../parts/Notice'
 
 const OF: Record<string, string> = {
   plant: 'a plant',
@@ -20,9 +21,9 @@ export default function AlmanacPage() {
   const { kind = '', key = '' } = useParams()
   const house = useHouseId()
   const page = useOfHouse(`/almanac/${kind}/${key}`)
-  if (page.isError && !page.data) return <Trouble problem={page.error} />
-  if (!page.data) return <Waiting what="the Almanac" />
-  const { name, says, facts, lines, cautions, own } = page.data
+  const { there, instead } = useArrived(page, 'the Almanac')
+  if (!there) return instead
+  const { name, says, facts, lines, cautions, own } = there
   return (
     <div className="flex flex-col gap-6">
       <header>
@@ -77,7 +78,7 @@ export default function AlmanacPage() {
               ))}
             </ul>
           ) : null}
-          <Note key={`${key}-${page.data.note_version}`} page={page.data} />
+          <Note key={`${key}-${there.note_version}`} page={there} />
         </section>
       </div>
     </div>

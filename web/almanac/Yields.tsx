@@ -1,6 +1,6 @@
 import { Link, useSearchParams } from 'react-router'
 import { type Shape, useHouseId, useOfHouse } from '../api/hooks'
-import { Trouble, Waiting } from '../parts/Notice'
+import { useArrived } from '../parts/arrived'
 
 /** What the house's own batches have taught it of the oil that stays in each gram. */
 export default function Yields() {
@@ -9,8 +9,8 @@ export default function Yields() {
   const list = useOfHouse('/yields')
   const form = query.get('form') ?? list.data?.lines[0]?.form
   const way = query.get('way') ?? list.data?.lines[0]?.way
-  if (list.isError && !list.data) return <Trouble problem={list.error} />
-  if (!list.data) return <Waiting what="what was learned" />
+  const { there, instead } = useArrived(list, 'what was learned')
+  if (!there) return instead
   return (
     <div className="flex flex-col gap-6">
       <header>
@@ -20,12 +20,12 @@ export default function Yields() {
           own; a plan reckons with it.
         </p>
       </header>
-      {list.data.lines.length === 0 ? (
+      {there.lines.length === 0 ? (
         <p>Nothing yet. Strain a batch and write down what came out.</p>
       ) : (
         <div className="grid gap-x-8 gap-y-6 lg:grid-cols-[18rem_1fr]">
           <ul>
-            {list.data.lines.map((line) => {
+            {there.lines.map((line) => {
               const current = line.form === form && line.way === way
               return (
                 <li key={line.form + line.way} className="border-line border-b">
@@ -55,9 +55,9 @@ export default function Yields() {
 function One({ form, way }: { form: string; way: string }) {
   const house = useHouseId()
   const view = useOfHouse(`/yields/one?form=${encodeURIComponent(form)}&way=${way}`)
-  if (view.isError && !view.data) return <Trouble problem={view.error} />
-  if (!view.data) return <Waiting what="its batches" />
-  const { line, steps } = view.data
+  const { there, instead } = useArrived(view, 'its batches')
+  if (!there) return instead
+  const { line, steps } = there
   const odd = steps.filter((step) => step.odd)
   return (
     <section aria-label={`${line.form_name}, ${line.way}`} className="flex flex-col gap-4">

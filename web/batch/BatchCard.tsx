@@ -1,16 +1,16 @@
 import { useParams } from 'react-router'
 import { useHouseId, useOfHouse } from '../api/hooks'
+import { useArrived } from '../parts/arrived'
 import { Button, ButtonLink, FileLink } from '../parts/Button'
 import { KitchenCard } from '../parts/KitchenCard'
-import { Trouble, Waiting } from '../parts/Notice'
 
 /** The kitchen card of a batch, as it was planned. */
 export default function BatchCard() {
   const { batch: id = '' } = useParams()
   const house = useHouseId()
   const card = useOfHouse(`/batches/${id}/card`)
-  if (card.isError && !card.data) return <Trouble problem={card.error} />
-  if (!card.data) return <Waiting what="the card" />
+  const { there, instead } = useArrived(card, 'the card')
+  if (!there) return instead
   return (
     <div className="flex flex-col gap-5">
       <div className="no-print flex flex-wrap gap-2">
@@ -20,7 +20,7 @@ export default function BatchCard() {
         <FileLink href={`/api/houses/${house}/batches/${id}/card.pdf`}>As PDF</FileLink>
         <ButtonLink to={`/h/${house}/batch/${id}`}>Back to the batch</ButtonLink>
       </div>
-      <KitchenCard card={card.data} />
+      <KitchenCard card={there} />
     </div>
   )
 }

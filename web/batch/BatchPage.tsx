@@ -1,12 +1,12 @@
 import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { get, type Problem } from '../api/client'
-import { type Shape, useBatch, useBatchWrite, useHouse, useHouseId } from '../api/hooks'
+import { type Shape, useBatch, useBatchWrite, useHouseId } from '../api/hooks'
 import { putOnBench } from '../bench/wish'
 import { useKey } from '../frame/keys'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
-import { useDrawnInSlices } from '../frame/slices'
+import { useArrived } from '../parts/arrived'
 import { Button, ButtonLink, FileLink } from '../parts/Button'
 import { Cautions } from '../parts/Cautions'
 import { Faults } from '../parts/Faults'
@@ -14,7 +14,7 @@ import { Field } from '../parts/Field'
 import { Figure } from '../parts/Figure'
 import { sent } from '../parts/form'
 import { JarWithLevels } from '../parts/JarDrawing'
-import { Notice, Trouble, Waiting } from '../parts/Notice'
+import { Notice, Trouble } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
 import { TaskRow } from '../today/TaskRow'
 import { BottleRack } from './BottleRack'
@@ -26,10 +26,8 @@ import { Watch } from './Watch'
 export default function BatchPage() {
   const { batch: id = '' } = useParams()
   const batch = useBatch(id)
-  const house = useHouse()
-  const there = useDrawnInSlices(house.data ? batch.data : undefined)
-  if (batch.isError && !batch.data) return <Trouble problem={batch.error} />
-  if (!there) return <Waiting what="the batch" />
+  const { there, instead } = useArrived(batch, 'the batch')
+  if (!there) return instead
   return <Page key={there.id} batch={there} />
 }
 

@@ -3,11 +3,11 @@ import { Link } from 'react-router'
 import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
-import { useDrawnInSlices } from '../frame/slices'
+import { useArrived } from '../parts/arrived'
 import { Button, FileLink, TextButton } from '../parts/Button'
 import { Field, TimeField } from '../parts/Field'
 import { sent, useForm } from '../parts/form'
-import { Notice, Trouble, Waiting } from '../parts/Notice'
+import { Notice, Trouble } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
 
 type Page = Shape<'DiaryPage'>
@@ -22,9 +22,8 @@ export default function Diary() {
   const diary = useOfHouse(from === '' ? '/diary' : `/diary?from=${from}`)
   const [moving, setMoving] = useState<{ session: Session; day: string } | null>(null)
   const seen = useWrite<'POST /houses/{house}/diary/seen'>()
-  const there = useDrawnInSlices(diary.data)
-  if (diary.isError && !diary.data) return <Trouble problem={diary.error} />
-  if (!there) return <Waiting what="the diary" />
+  const { there, instead } = useArrived(diary, 'the diary')
+  if (!there) return instead
   const { days, moves, troubles, before, after } = there
   return (
     <div className="grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,2.2fr)_minmax(0,1fr)]">

@@ -5,11 +5,11 @@ import { send } from '../api/client'
 import { type Shape, useHouse, useHouseId, useMaterials, useMe, useWrite } from '../api/hooks'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
-import { useDrawnInSlices } from '../frame/slices'
+import { useArrived } from '../parts/arrived'
 import { Button } from '../parts/Button'
 import { Field, Select, TimeField } from '../parts/Field'
 import { sent, useForm } from '../parts/form'
-import { Trouble, Waiting } from '../parts/Notice'
+import { Trouble } from '../parts/Notice'
 import { MEASURES } from './measures'
 import { OutAndIn } from './OutAndIn'
 import { People } from './People'
@@ -18,9 +18,8 @@ import { Vessels } from './Vessels'
 export default function House() {
   const house = useHouse()
   const { keeps } = usePart()
-  const there = useDrawnInSlices(house.data)
-  if (house.isError && !house.data) return <Trouble problem={house.error} />
-  if (!there) return <Waiting what="the house" />
+  const { there, instead } = useArrived(house, 'the house')
+  if (!there) return instead
   return (
     <div className="flex flex-col gap-8">
       <h1 className="text-4xl">{there.name}</h1>

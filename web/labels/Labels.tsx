@@ -3,10 +3,11 @@ import { useEffect, useRef, useState } from 'react'
 import { useParams } from 'react-router'
 import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import { usePart } from '../frame/part'
+import { useArrived } from '../parts/arrived'
 import { ButtonLink, FileLink } from '../parts/Button'
 import { CautionLine } from '../parts/Cautions'
 import { Field, Select } from '../parts/Field'
-import { Notice, Trouble, Waiting } from '../parts/Notice'
+import { Notice, Trouble } from '../parts/Notice'
 import { Tick } from '../parts/Tick'
 
 type Page = Shape<'LabelPage'>
@@ -16,9 +17,9 @@ type Set = { size: string; start: number; names: Page['names']; fields: string[]
 export default function Labels() {
   const { batch: id = '' } = useParams()
   const page = useOfHouse(`/batches/${id}/label`)
-  if (page.isError && !page.data) return <Trouble problem={page.error} />
-  if (!page.data) return <Waiting what="the labels" />
-  return <LabelBench id={id} page={page.data} />
+  const { there, instead } = useArrived(page, 'the labels')
+  if (!there) return instead
+  return <LabelBench id={id} page={there} />
 }
 
 const setOf = (page: Page): Set => ({

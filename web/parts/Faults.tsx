@@ -1,8 +1,9 @@
 import { useState } from 'react'
 import { useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import { sent } from './form'
+import { useArrived } from './arrived'
 import { Button } from './Button'
-import { Notice, Trouble, Waiting } from './Notice'
+import { Notice, Trouble } from './Notice'
 import { Tick } from './Tick'
 
 const KEEP: Record<string, string> = { keep: 'note', 'use-soon': 'care', 'discard-if-eaten': 'care', discard: 'stop' }
@@ -19,8 +20,8 @@ export function Faults({
   const list = useOfHouse('/faults', { stale: Infinity })
   const [signs, setSigns] = useState<string[]>([])
   const find = useWrite<'POST /houses/{house}/faults' | 'POST /houses/{house}/batches/{batch}/faults'>()
-  if (list.isError && !list.data) return <Trouble problem={list.error} />
-  if (!list.data) return <Waiting what="the signs" />
+  const { there, instead } = useArrived(list, 'the signs')
+  if (!there) return instead
   const found = find.data
   return (
     <div className="flex flex-col gap-4">
@@ -32,7 +33,7 @@ export function Faults({
       >
         <fieldset className="grid gap-x-6 sm:grid-cols-2">
           <legend className="font-semibold">What do you see or smell?</legend>
-          {list.data.signs.map((sign) => (
+          {there.signs.map((sign) => (
             <Tick
               key={sign.id}
               checked={signs.includes(sign.id)}

@@ -1,10 +1,9 @@
 import { Link, useParams } from 'react-router'
 import { type Shape, useBatch, useHouseId, useOfHouse } from '../api/hooks'
-import { useDrawnInSlices } from '../frame/slices'
+import { useArrived } from '../parts/arrived'
 import { ButtonLink, FileLink } from '../parts/Button'
 import { Cautions } from '../parts/Cautions'
 import { EmptyBoard, EmptyPlace } from '../parts/EmptyPlace'
-import { Trouble, Waiting } from '../parts/Notice'
 import { Bottling } from './Bottling'
 import { Settling } from './Settling'
 import { SmellIt } from './SmellIt'
@@ -15,9 +14,8 @@ export default function Press() {
   const house = useHouseId()
   const { batch } = useParams()
   const list = useOfHouse('/press')
-  const there = useDrawnInSlices(list.data)
-  if (list.isError && !list.data) return <Trouble problem={list.error} />
-  if (!there) return <Waiting what="the press" />
+  const { there, instead } = useArrived(list, 'the press')
+  if (!there) return instead
   const { to_strain, resting, bottled } = there
   const groups = [
     { name: 'To strain', jars: to_strain },
@@ -89,9 +87,8 @@ function PressLink({ jar, current }: { jar: Shape<'ShelfJar'>; current: boolean 
 function AtPress({ id }: { id: string }) {
   const house = useHouseId()
   const batch = useBatch(id)
-  const there = useDrawnInSlices(batch.data)
-  if (batch.isError && !batch.data) return <Trouble problem={batch.error} />
-  if (!there) return <Waiting what="the batch" />
+  const { there, instead } = useArrived(batch, 'the batch')
+  if (!there) return instead
   const { stage, press, name, code, kept } = there
   return (
     <div className="flex flex-col gap-7" key={id}>

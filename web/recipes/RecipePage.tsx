@@ -4,10 +4,11 @@ import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import { putOnBench, type Wish } from '../bench/wish'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
+import { useArrived } from '../parts/arrived'
 import { Button, FileLink, TextButton } from '../parts/Button'
 import { Area, Field } from '../parts/Field'
 import { sent } from '../parts/form'
-import { Trouble, Waiting } from '../parts/Notice'
+import { Trouble } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
 
 type View = Shape<'RecipeView'>
@@ -15,9 +16,9 @@ type View = Shape<'RecipeView'>
 export default function RecipePage() {
   const { recipe: id = '' } = useParams()
   const recipe = useOfHouse(`/recipes/${id}`)
-  if (recipe.isError && !recipe.data) return <Trouble problem={recipe.error} />
-  if (!recipe.data) return <Waiting what="the recipe" />
-  return <Page key={recipe.data.id} recipe={recipe.data} />
+  const { there, instead } = useArrived(recipe, 'the recipe')
+  if (!there) return instead
+  return <Page key={there.id} recipe={there} />
 }
 
 function Page({ recipe }: { recipe: View }) {

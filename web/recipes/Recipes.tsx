@@ -1,14 +1,14 @@
 import { Link } from 'react-router'
 import { useHouseId, useOfHouse } from '../api/hooks'
+import { useArrived } from '../parts/arrived'
 import { ButtonLink } from '../parts/Button'
-import { Trouble, Waiting } from '../parts/Notice'
 
 export default function Recipes() {
   const house = useHouseId()
   const list = useOfHouse('/recipes')
-  if (list.isError && !list.data) return <Trouble problem={list.error} />
-  if (!list.data) return <Waiting what="the recipes" />
-  const { recipes, total } = list.data
+  const { there, instead } = useArrived(list, 'the recipes')
+  if (!there) return instead
+  const { recipes, total } = there
   return (
     <div className="flex max-w-4xl flex-col gap-5">
       <header className="flex flex-wrap items-end justify-between gap-4">

@@ -2,11 +2,10 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { get } from '../api/client'
 import { type Shape, useHouseId, useOfHouse } from '../api/hooks'
-import { useDrawnInSlices } from '../frame/slices'
+import { useArrived } from '../parts/arrived'
 import { Button } from '../parts/Button'
 import { EmptyBoard, EmptyPlace } from '../parts/EmptyPlace'
 import { JarShape } from '../parts/JarDrawing'
-import { Trouble, Waiting } from '../parts/Notice'
 
 type Part = Shape<'ShelfPart'>
 type Jar = Shape<'ShelfJar'>
@@ -20,9 +19,8 @@ const COLUMN = 168
 export default function Shelf() {
   const house = useHouseId()
   const shelf = useOfHouse('/shelf')
-  const there = useDrawnInSlices(shelf.data)
-  if (shelf.isError && !shelf.data) return <Trouble problem={shelf.error} />
-  if (!there) return <Waiting what="the shelf" />
+  const { there, instead } = useArrived(shelf, 'the shelf')
+  if (!there) return instead
   if (there.empty)
     return (
       <EmptyPlace

@@ -4,11 +4,12 @@ import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import { useKey } from '../frame/keys'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
+import { useArrived } from '../parts/arrived'
 import { Button } from '../parts/Button'
 import { Questions } from '../parts/Check'
 import { Field } from '../parts/Field'
 import { sent } from '../parts/form'
-import { Notice, Trouble, Waiting } from '../parts/Notice'
+import { Notice, Trouble } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
 import { LotForm } from './LotForm'
 import { Tin } from './Stores'
@@ -18,9 +19,9 @@ type Detail = Shape<'LotDetail'>
 export default function LotPage() {
   const { lot: id = '' } = useParams()
   const detail = useOfHouse(`/lots/${id}`)
-  if (detail.isError && !detail.data) return <Trouble problem={detail.error} />
-  if (!detail.data) return <Waiting what="the lot" />
-  return <Page key={detail.data.lot.id} detail={detail.data} />
+  const { there, instead } = useArrived(detail, 'the lot')
+  if (!there) return instead
+  return <Page key={there.lot.id} detail={there} />
 }
 
 function Page({ detail }: { detail: Detail }) {

@@ -3,10 +3,9 @@ import { Link, useNavigate, useSearchParams } from 'react-router'
 import { type Shape, useHouseId, useOfHouse } from '../api/hooks'
 import { useKey } from '../frame/keys'
 import { usePart } from '../frame/part'
-import { useDrawnInSlices } from '../frame/slices'
+import { useArrived } from '../parts/arrived'
 import { Button, ButtonLink } from '../parts/Button'
 import { Field } from '../parts/Field'
-import { Trouble, Waiting } from '../parts/Notice'
 
 type Lot = Shape<'LotView'>
 
@@ -49,9 +48,8 @@ export default function Stores() {
   const page = Number(query.get('page') ?? '1')
   const stores = useOfHouse(`/stores?kind=${kind}&q=${encodeURIComponent(asked)}&page=${page}&used=${used ? 1 : 0}`)
   useKey('n', 'Enter a lot', () => void go(`/h/${house}/stores/new`), works)
-  const there = useDrawnInSlices(stores.data)
-  if (stores.isError && !stores.data) return <Trouble problem={stores.error} />
-  if (!there) return <Waiting what="the stores" />
+  const { there, instead } = useArrived(stores, 'the stores')
+  if (!there) return instead
   const { kinds, lots, total, pages } = there
   const put = (change: Record<string, string>) => {
     const next = new URLSearchParams(query)

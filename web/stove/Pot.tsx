@@ -5,11 +5,11 @@ import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import { useKey } from '../frame/keys'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
-import { useDrawnInSlices } from '../frame/slices'
+import { useArrived } from '../parts/arrived'
 import { Button, TextButton } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
 import { sent } from '../parts/form'
-import { Notice, Trouble, Waiting } from '../parts/Notice'
+import { Notice, Trouble } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
 import { BathSide, BathTop, HoursBar, Thermometer, WarmthLine } from './drawings'
 import { ReadingsFile } from './ReadingsFile'
@@ -22,9 +22,8 @@ export default function Pot() {
   const { session = '' } = useParams()
   const pot = useOfHouse(`/stove/${session}`)
   const heard = useLive(pot.data?.state === 'ended' ? undefined : pot.data?.live, pot.refetch)
-  const there = useDrawnInSlices(pot.data)
-  if (pot.isError && !pot.data) return <Trouble problem={pot.error} />
-  if (!there) return <Waiting what="the pot" />
+  const { there, instead } = useArrived(pot, 'the pot')
+  if (!there) return instead
   return <Warm key={session} pot={there} heard={heard && !pot.isError} />
 }
 

@@ -2,9 +2,9 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { type Shape, useHouseId, useOfHouse } from '../api/hooks'
 import { usePart } from '../frame/part'
-import { useDrawnInSlices } from '../frame/slices'
+import { useArrived } from '../parts/arrived'
 import { ButtonLink } from '../parts/Button'
-import { Notice, Trouble, Waiting } from '../parts/Notice'
+import { Notice } from '../parts/Notice'
 import { BathSide, HoursBar } from './drawings'
 import { Cookers, Thermometers } from './Kit'
 import { Pans } from './Pans'
@@ -17,9 +17,8 @@ export default function Stove() {
   const { works, keeps } = usePart()
   const stove = useOfHouse('/stove')
   const [chosen, setChosen] = useState<string[] | null>(null)
-  const there = useDrawnInSlices(stove.data)
-  if (stove.isError && !stove.data) return <Trouble problem={stove.error} />
-  if (!there) return <Waiting what="the stove" />
+  const { there, instead } = useArrived(stove, 'the stove')
+  if (!there) return instead
   const { sessions, waiting, pans, cookers, probes, ended } = there
   const flames = pans.filter((pan) => pan.on).length
   const ready = waiting.filter((jar) => jar.ready)

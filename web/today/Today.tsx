@@ -3,10 +3,10 @@ import { Link } from 'react-router'
 import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
-import { useDrawnInSlices } from '../frame/slices'
+import { useArrived } from '../parts/arrived'
 import { Button } from '../parts/Button'
 import { EmptyPlace } from '../parts/EmptyPlace'
-import { Notice, Trouble, Waiting } from '../parts/Notice'
+import { Notice, Trouble } from '../parts/Notice'
 import { TaskRow } from './TaskRow'
 
 type TodayShape = Shape<'Today'>
@@ -31,9 +31,8 @@ export default function Today() {
   const house = useHouseId()
   const today = useOfHouse('/today')
   useMinute(today.refetch)
-  const there = useDrawnInSlices(today.data)
-  if (today.isError && !today.data) return <Trouble problem={today.error} />
-  if (!there) return <Waiting what="today" />
+  const { there, instead } = useArrived(today, 'today')
+  if (!there) return instead
   const { headline, date, bar, throw_away, places, coming, due, shown, empty, stove, stores, stores_more } = there
   if (empty && stores.length === 0)
     return (

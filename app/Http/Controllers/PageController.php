@@ -21,7 +21,7 @@ final class PageController extends Controller
         'recipes' => ['/recipes'],
         'recipes/*' => ['/recipes/*'],
         'shelf' => ['/shelf'],
-        'batch/*' => ['/batches/*', ''],
+        'batch/*' => ['/batches/*'],
         'press' => ['/press'],
         'stove' => ['/stove'],
         'stove/*' => ['/stove/*'],
