@@ -24,6 +24,15 @@ abstract class AppCase extends TestCase
 {
     use DatabaseTransactions;
 
+    /** Fresh herb for the kitchen, held to its four days. */
+    public const BASIL_KEPT_COLD = [
+        'herb' => ['id' => 'basil', 'state' => 'fresh', 'amount' => '40 g'],
+        'oils' => ['sunflower'],
+        'purpose' => 'kitchen',
+        'kept' => 'fridge',
+        'method' => 'gentle-pan',
+    ];
+
     public House $house;
 
     public User $keeper;

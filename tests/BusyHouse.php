@@ -113,13 +113,7 @@ final class BusyHouse
             ])
             ->assertOk();
         $test->atHouse('PUT', '/almanac/plant/calendula/note', ['note' => 'Pick at noon.', 'version' => 0])->assertOk();
-        $cold = [
-            'herb' => ['id' => 'basil', 'state' => 'fresh', 'amount' => '40 g'],
-            'oils' => ['sunflower'],
-            'purpose' => 'kitchen',
-            'kept' => 'fridge',
-            'method' => 'gentle-pan',
-        ];
+        $cold = AppCase::BASIL_KEPT_COLD;
         $test->fill($test->batch($cold, ['four-days']));
         $test->atHouse('POST', '/recipes', ['name' => 'Basil for the week', 'note' => '', 'wish' => $cold])->assertOk();
         $oil = $test

@@ -7,9 +7,10 @@ use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Kettle\Time\Interval;
+use Tests\AppCase;
 
 /** @return list<string> where the diary keeps a batch warm: "24 17:00-22:30" */
-function keptWarm(Tests\AppCase $test, Batch $batch): array
+function keptWarm(AppCase $test, Batch $batch): array
 {
     $diary = app(CurrentHouse::class)->within($test->house, fn () => Batch::query()->whereKey($batch->id)->firstOrFail()->diary);
 
@@ -269,13 +270,7 @@ it('moistens with spirit first, and fills when it has stood', function () {
 });
 
 it('moves what is not warm at once when somebody is away, and says what cannot wait', function () {
-    $cold = [
-        'herb' => ['id' => 'basil', 'state' => 'fresh', 'amount' => '40 g'],
-        'oils' => ['sunflower'],
-        'purpose' => 'kitchen',
-        'kept' => 'fridge',
-        'method' => 'gentle-pan',
-    ];
+    $cold = AppCase::BASIL_KEPT_COLD;
     $basil = $this->batch($cold, ['four-days']);
     $this->fill($basil);
     Illuminate\Support\Carbon::setTestNow('2026-11-24T11:00:00Z');
@@ -302,13 +297,7 @@ it('moves what is not warm at once when somebody is away, and says what cannot w
 });
 
 it('says to throw away what stood warm too long, before all else, and takes nothing else of it', function () {
-    $cold = [
-        'herb' => ['id' => 'basil', 'state' => 'fresh', 'amount' => '40 g'],
-        'oils' => ['sunflower'],
-        'purpose' => 'kitchen',
-        'kept' => 'fridge',
-        'method' => 'gentle-pan',
-    ];
+    $cold = AppCase::BASIL_KEPT_COLD;
     $basil = $this->batch($cold, ['four-days']);
     $this->fill($basil);
     $today = fn () => $this->atHouse('GET', '/today')->assertOk()->json();
