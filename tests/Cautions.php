@@ -72,3 +72,56 @@ function cautionsAt(string $line, string $place): string
 
     return implode(' ', array_map(fn (Caution $rule) => $rule->id, $holding));
 }
+
+/**
+ * Worked cases of the Melt: what is asked, and the ids of every caution, in their order. Written out by hand.
+ *
+ * @return array<string, array{array<string, mixed>, string}>
+ */
+function meltedCautions(): array
+{
+    $scent = fn (string ...$ids): array => ['essential_oils' => array_map(fn (string $id) => ['id' => $id, 'percent' => 0.05], $ids)];
+    $wax = 'allergens wax-fire hot-wax';
+    $bottle = fn (array $more): array => [
+        'oils' => [['batch' => 'b']],
+        'total' => '100 g',
+        'batches' => [['id' => 'b', 'oils' => ['olive'], ...$more]],
+    ];
+
+    return [
+        'a salve' => [[], "{$wax} skin-only"],
+        'candelilla' => [['waxes' => ['candelilla']], 'wax-fire hot-wax skin-only'],
+        'an oil' => [['product' => 'body-oil', 'oils' => ['olive']], 'skin-only'],
+        'a nut oil' => [['product' => 'body-oil'], 'allergens skin-only'],
+        'lavender' => [$scent('lavender'), "{$wax} essential-oils skin-only"],
+        'peppermint' => [$scent('peppermint'), "{$wax} essential-oils scent-vapour skin-only"],
+        'peppermint for a child' => [$scent('peppermint') + ['for' => 'child'], "scent-child {$wax} essential-oils skin-only"],
+        'lavender for a newborn' => [
+            $scent('lavender') + ['for' => 'newborn'],
+            "scents-over scent-newborn {$wax} essential-oils skin-only",
+        ],
+        'sage while expecting' => [$scent('sage') + ['for' => 'pregnancy'], "scent-pregnancy {$wax} essential-oils skin-only"],
+        'sage' => [$scent('sage'), "{$wax} essential-oils scent-expecting skin-only"],
+        'tea tree for an animal' => [$scent('tea-tree') + ['for' => 'pets'], "scent-pets {$wax} essential-oils skin-only"],
+        'tea tree' => [$scent('tea-tree'), "{$wax} essential-oils skin-only scent-pets-note"],
+        'lavender and asthma' => [$scent('lavender') + ['for' => 'asthma'], "{$wax} essential-oils scent-asthma skin-only"],
+        'bergamot' => [$scent('bergamot'), "{$wax} essential-oils skin-only scent-sun"],
+        'oregano' => [$scent('oregano'), "{$wax} essential-oils scent-expecting scent-irritant skin-only"],
+        'wintergreen' => [$scent('wintergreen'), "{$wax} essential-oils scent-expecting scent-salicylate skin-only"],
+        'camphor' => [$scent('camphor'), "{$wax} essential-oils scent-vapour scent-expecting never-eaten skin-only scent-pets-note"],
+        'for the bath' => [['product' => 'bath-oil'], 'rags slippery skin-only'],
+        'for the sun' => [['product' => 'sun-ointment'], "{$wax} skin-only stir-before-use"],
+        'whipped' => [['product' => 'whipped-butter'], 'wax-fire hot-wax grains skin-only'],
+        'no wax' => [['product' => 'waxless-balm'], 'wax-fire hot-wax skin-only soft-in-summer'],
+        'a scrub' => [['product' => 'scrub', 'oils' => ['olive']], 'slippery wet-fingers skin-only'],
+        'spent herb' => [
+            ['product' => 'scrub', 'oils' => ['olive'], 'others' => [['id' => 'spent-herb', 'share' => 0.6]]],
+            'slippery wet-fingers spent-herb skin-only',
+        ],
+        'a cream' => [['product' => 'cream'], 'water-in-it skin-only'],
+        'a cold bottle' => [$bottle(['cold_only' => true]), "{$wax} cold-only skin-only"],
+        'arnica' => [$bottle(['herbs' => ['arnica']]), "unbroken-skin daisy-family {$wax} skin-only"],
+        'a dressing' => [['product' => 'dressing'], ''],
+        'a nut dressing' => [['product' => 'dressing', 'oils' => ['walnut']], 'allergens rags'],
+    ];
+}

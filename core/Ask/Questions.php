@@ -46,6 +46,8 @@ final readonly class Questions
         'keep',
         'cautions',
         'faults',
+        'melt',
+        'mend',
     ];
 
     private Planning $planning;
@@ -103,6 +105,8 @@ final readonly class Questions
                 'keep' => $this->press($kitchen)->keep($document),
                 'cautions' => $this->press($kitchen)->cautions($document),
                 'faults' => $this->press($kitchen)->faults($document),
+                'melt' => (new MeltQuestions($this->planning, $this->tables, $kitchen))->melt($document),
+                'mend' => (new MeltQuestions($this->planning, $this->tables, $kitchen))->mend($document),
             };
         } catch (RefusedException $refused) {
             throw WishException::from($refused);

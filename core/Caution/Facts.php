@@ -133,6 +133,33 @@ final readonly class Facts
         ]);
     }
 
+    /**
+     * Of a product: the herbs that went into its oils, and what else is so of it.
+     *
+     * @param  list<array{plant: Herb, state: State}>  $herbs
+     * @param  list<string>  $allergens
+     * @param  array<string, bool>  $tags
+     * @param  array<string, mixed>  $words
+     */
+    public static function ofProduct(string $purpose, array $herbs, array $allergens, ?float $iodineValue, array $tags, array $words): self
+    {
+        $tags += [
+            'always' => true,
+            'purpose:'.$purpose => true,
+            'for-skin' => $purpose !== 'kitchen',
+            'allergens' => $allergens !== [],
+            'drying-oil' => ($iodineValue ?? 0.0) > self::DRIES_FROM,
+        ];
+        foreach ($herbs as $herb) {
+            foreach ($herb['plant']->traits as $trait) {
+                $tags['trait:'.$trait] = true;
+                $tags['wet-trait:'.$trait] = ($tags['wet-trait:'.$trait] ?? false) || $herb['state']->isWet();
+            }
+        }
+
+        return new self(array_fill_keys(array_keys(array_filter($tags)), true), $herbs, ['allergens' => self::all($allergens), ...$words]);
+    }
+
     /** @param  array<string, true>  $tags more that is so, such as "wax" at the Melt */
     public function and(array $tags): self
     {

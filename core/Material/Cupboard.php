@@ -22,6 +22,12 @@ final class Cupboard
     /** @var array<string, Wax>|null */
     private ?array $waxes = null;
 
+    /** @var array<string, EssentialOil>|null */
+    private ?array $essentialOils = null;
+
+    /** @var array<string, Addition>|null */
+    private ?array $additions = null;
+
     /** @var array<string, Purpose>|null */
     private ?array $purposes = null;
 
@@ -59,6 +65,18 @@ final class Cupboard
         return $this->waxes ??= $this->index('waxes', Wax::fromRow(...));
     }
 
+    /** @return array<string, EssentialOil> */
+    public function essentialOils(): array
+    {
+        return $this->essentialOils ??= $this->index('essential_oils', EssentialOil::fromRow(...));
+    }
+
+    /** @return array<string, Addition> */
+    public function additions(): array
+    {
+        return $this->additions ??= $this->index('additions', Addition::fromRow(...));
+    }
+
     /** @return array<string, Purpose> */
     public function purposes(): array
     {
@@ -69,6 +87,18 @@ final class Cupboard
     public function wax(string $id): Wax
     {
         return $this->waxes()[$id] ?? throw MaterialException::unknown('wax or butter', $id);
+    }
+
+    /** @throws MaterialException */
+    public function essentialOil(string $id): EssentialOil
+    {
+        return $this->essentialOils()[$id] ?? throw MaterialException::unknown('essential oil', $id);
+    }
+
+    /** @throws MaterialException */
+    public function addition(string $id): Addition
+    {
+        return $this->additions()[$id] ?? throw MaterialException::unknown('addition', $id);
     }
 
     /** @throws MaterialException */

@@ -4,10 +4,18 @@ declare(strict_types=1);
 
 namespace Kettle\Material;
 
+use Kettle\Measure\Density;
+
 /** A wax, a hard butter, or an additive. Melting range in degrees C; hardness as parts of beeswax that one part stands for. */
 final readonly class Wax
 {
-    /** @param  list<string>  $allergens */
+    /**
+     * @param  list<string>  $allergens
+     * @param  float  $months opened, cool and dark
+     * @param  ?float  $fusionJPerG heat of fusion, J/g; null for what does not melt
+     * @param  ?float  $gramsPerMol mean molar mass
+     * @param  ?Density  $pellets as a cup of pellets or powder weighs
+     */
     private function __construct(
         public string $id,
         public string $name,
@@ -18,11 +26,18 @@ final readonly class Wax
         public float $gramsPerMl,
         public array $allergens,
         public string $note,
+        public string $inci,
+        public float $months,
+        public bool $foodGradeExists,
+        public ?float $fusionJPerG,
+        public ?float $gramsPerMol,
+        public ?Density $pellets,
     ) {}
 
     public static function fromRow(Row $row): self
     {
         $melts = $row->rowOrNull('melts_c');
+        $pellets = $row->numberOrNull('pellets_g_per_ml');
 
         return new self(
             $row->text('id'),
@@ -34,6 +49,18 @@ final readonly class Wax
             $row->number('density_solid'),
             $row->texts('allergens'),
             $row->text('note'),
+            $row->text('inci'),
+            $row->number('months'),
+            $row->flag('food_grade_exists'),
+            $row->numberOrNull('fusion_j_per_g'),
+            $row->numberOrNull('g_per_mol'),
+            $pellets === null ? null : Density::gramsPerMl($pellets),
         );
+    }
+
+    /** @return array{wax: string} its name as a sentence keeps it */
+    public function said(): array
+    {
+        return ['wax' => $this->id];
     }
 }

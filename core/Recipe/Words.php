@@ -246,6 +246,9 @@ final class Words
             'often' => Practice::oftenness($value),
             'count' => Numbers::word((int) $value),
             'mixed' => AmountWriter::mixed($value),
+            'share' => Wording::number($value * 100).' %',
+            'firmness' => number_format($value, $value < 0.1 && $value > 0 ? 3 : 2),
+            'pieces' => Wording::number($value),
             default => ($unit = Kind::tryFrom($kind)) === null
                 ? Wording::number($value).' '.$kind
                 : AmountWriter::plain($value, $unit),
@@ -261,6 +264,9 @@ final class Words
             'part' => ($cupboard->herbs()[$id] ?? null)->part ?? '',
             'look_alikes' => ($cupboard->herbs()[$id] ?? null)->lookAlikes ?? '',
             'oil' => $cupboard->oilName($id) ?? $id,
+            'wax' => ($cupboard->waxes()[$id] ?? null)->name ?? $id,
+            'scent' => ($cupboard->essentialOils()[$id] ?? null)->name ?? $id,
+            'addition' => ($cupboard->additions()[$id] ?? null)->name ?? $id,
             'purpose' => ($cupboard->purposes()[$id] ?? null)->name ?? $id,
             'way' => $this->words->rowOrNull('way.'.$id)?->text('says') ?? $id,
             'method' => $this->found(fn () => $this->methods->method($id)->name) ?: $id,

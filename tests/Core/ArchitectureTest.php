@@ -83,6 +83,7 @@ const ARROWS = [
     'Stores' => ['Reason', 'Time', 'Measure', 'Material', 'Keeping'],
     'Fault' => ['Reason', 'Material'],
     'Recipe' => ['Reason', 'Time', 'Measure', 'Material', 'Vessel', 'Infusion', 'Warmth', 'Diary', 'Caution', 'Keeping', 'Stores'],
+    'Melt' => ['Reason', 'Time', 'Measure', 'Material', 'Vessel', 'Caution', 'Keeping', 'Stores', 'Recipe'],
     'Share' => ['Reason', 'Measure', 'Material', 'Infusion', 'Recipe'],
     'Batch' => ['Reason', 'Time', 'Measure', 'Material', 'Vessel', 'Infusion', 'Warmth', 'Diary', 'Caution', 'Keeping', 'Stores', 'Recipe'],
     'Ask' => [
@@ -99,6 +100,7 @@ const ARROWS = [
         'Stores',
         'Fault',
         'Recipe',
+        'Melt',
         'Share',
     ],
 ];

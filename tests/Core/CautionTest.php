@@ -36,7 +36,9 @@ it('has worked cases enough, and each rule among them', function () {
     expect(count($cases))->toBeGreaterThanOrEqual(120);
     $shown = array_unique(explode(' ', implode(' ', array_column($cases, 2))));
     $rules = array_map(fn (Caution $rule) => $rule->id, Cautions::of(Tables::shipped())->all());
-    expect(array_values(array_diff($rules, $shown)))->toBe([])->and(count(array_unique($rules)))->toBe(count($rules));
+    // Those of products have their own worked cases (MeltSafetyTest).
+    $melted = array_merge(...array_map(fn (array $case) => explode(' ', $case[1]), array_values(meltedCautions())));
+    expect(array_values(array_diff($rules, $shown, $melted)))->toBe([])->and(count(array_unique($rules)))->toBe(count($rules));
 });
 
 it('says each with every word filled in, why, and a source', function () {
@@ -88,7 +90,31 @@ it('names the plants a caution is about, and no others', function () {
 
 it('asks only for facts that can be', function () {
     $lines = array_column(workedCautions(), 1);
-    $known = array_unique(array_merge(...array_map(fn (string $line) => cautionFacts($line)->tags(), $lines)));
+    // At the Melt, written out by hand: what a scent is, what a product is, whom it is for.
+    $melted = array_merge(
+        array_map(fn (string $trait) => 'scent:'.$trait, [
+            'vapour',
+            'pregnancy',
+            'pets',
+            'sunlight',
+            'irritant',
+            'salicylate',
+            'never-eaten',
+            'daisy-family',
+            'camphor',
+        ]),
+        array_map(fn (string $person) => 'for:'.$person, ['child', 'newborn', 'pregnancy', 'pets', 'asthma']),
+        array_map(fn (string $trait) => 'product:'.$trait, [
+            'slippery',
+            'stir-before-use',
+            'grains',
+            'soft-in-summer',
+            'wet-fingers',
+            'water',
+        ]),
+        ['cold-only', 'kind:spent-herb'],
+    );
+    $known = array_unique(array_merge($melted, ...array_map(fn (string $line) => cautionFacts($line)->tags(), $lines)));
     foreach (Cautions::of(Tables::shipped())->all() as $rule) {
         expect(array_values(array_diff($rule->asks(), $known)))->toBe([], $rule->id);
     }

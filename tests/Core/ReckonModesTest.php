@@ -95,6 +95,23 @@ function modesAsked(): array
             'antioxidant' => 'vitamin-e',
         ],
         'cautions' => ['herb' => ['id' => 'comfrey-leaf', 'state' => 'fresh'], 'oils' => ['sweet-almond'], 'place' => 'bench'],
+        'melt' => [
+            'product' => 'salve',
+            'oils' => [['batch' => 'b', 'parts' => 2], ['id' => 'jojoba', 'parts' => 1]],
+            'waxes' => ['beeswax'],
+            'butters' => [['id' => 'shea', 'share' => 0.1]],
+            'others' => [['id' => 'vitamin-e', 'share' => 0.005]],
+            'essential_oils' => [['id' => 'clove-bud', 'percent' => 2], ['id' => 'camphor', 'percent' => 1]],
+            'firmness' => 'salve',
+            'bears_c' => 28,
+            'tins' => [['ml' => 60, 'count' => 6], ['ml' => 15, 'count' => 2]],
+            'for' => ['asthma'],
+            'verdicts' => [['firmness' => 0.16, 'verdict' => 'too-soft', 'by' => 'a-little', 'room_c' => 18]],
+            'batches' => [
+                ['id' => 'b', 'oils' => ['sunflower'], 'herbs' => ['calendula'], 'left_ml' => 500, 'best_before' => '2027-06-01'],
+            ],
+        ],
+        'mend' => ['mass' => '322 g', 'spoon' => '3 g', 'share' => 0.17, 'to' => 'firm', 'room_ml' => 5],
         'faults' => [
             'signs' => ['cloudy', 'beads'],
             'facts' => ['wet-herb' => ['state' => 'fresh'], 'squeezed-wet' => ['way' => 'squeezed']],

@@ -31,6 +31,10 @@ it('ships tables that keep to their schemas', function (string $table) use ($fol
     'faults',
     'labels',
     'counts',
+    'products',
+    'essential_oils',
+    'additions',
+    'melt',
 ]);
 
 it('names a source that exists for every rule', function () {
@@ -79,7 +83,20 @@ it('names a source with its standing for every value', function (string $table) 
                 ->not->toBe('', "{$table} {$column}");
         }
     }
-})->with(['carriers', 'forms', 'herbs', 'waxes', 'purposes', 'things', 'methods', 'uptake', 'vessels']);
+})->with([
+    'carriers',
+    'forms',
+    'herbs',
+    'waxes',
+    'purposes',
+    'things',
+    'methods',
+    'uptake',
+    'vessels',
+    'products',
+    'essential_oils',
+    'additions',
+]);
 
 it('knows each herb, oil and wax by one id and one name', function () {
     $cupboard = new Cupboard(Tables::shipped());

@@ -1,0 +1,220 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Ask;
+
+use Kettle\Material\Blend;
+use Kettle\Material\State;
+use Kettle\Material\Tables;
+use Kettle\Material\Wax;
+use Kettle\Measure\AmountException;
+use Kettle\Measure\Kind;
+use Kettle\Melt\House;
+use Kettle\Melt\Infused;
+use Kettle\Melt\MeltException;
+use Kettle\Melt\Melting;
+use Kettle\Melt\MeltTable;
+use Kettle\Melt\Mend;
+use Kettle\Melt\ProductDocument;
+use Kettle\Melt\Verdict;
+use Kettle\Reason\RefusedException;
+use Kettle\Recipe\Fields;
+use Kettle\Recipe\Kitchen;
+use Kettle\Recipe\Planning;
+use Kettle\Recipe\WishException;
+use Kettle\Time\Day;
+
+/** The questions of the Melt as documents in and out, for `kettle reckon` and the application. */
+final readonly class MeltQuestions
+{
+    private MeltTable $table;
+
+    public function __construct(private Planning $planning, private Tables $tables, private Kitchen $kitchen)
+    {
+        $this->table = MeltTable::of($tables);
+    }
+
+    /**
+     * A product planned: what to weigh, how firm it gets, what comes of it, what to watch for.
+     *
+     * @param  array<mixed>  $document `asks` of "melt" in docs/formats/reckon.schema.json
+     * @return array<string, mixed>
+     *
+     * @throws WishException with every fault found
+     */
+    public function melt(array $document): array
+    {
+        $loss = $document['loss_share'] ?? null;
+        $rate = $document['hour_rate'] ?? null;
+        $house = new House(
+            $this->kitchen,
+            $this->infused($document),
+            self::verdicts($document),
+            is_int($loss) || is_float($loss) ? (float) $loss : null,
+            is_int($rate) || is_float($rate) ? (float) $rate : null,
+        );
+
+        return (new ProductDocument($this->planning, $this->kitchen, $this->table))->of(
+            (new Melting($this->tables))->plan($document, $house),
+        );
+    }
+
+    /**
+     * Too soft or too hard, and what mends it.
+     *
+     * @param  array<mixed>  $document mass, share, to, with, room_ml, spoon
+     * @return array{figures: array<string, mixed>, from: string, to: string}
+     *
+     * @throws RefusedException
+     */
+    public function mend(array $document): array
+    {
+        $mass = $this->mass($document, 'mass') - (isset($document['spoon']) ? $this->mass($document, 'spoon') : 0.0);
+        $from = $this->firmness($document, 'share');
+        $to = $this->firmness($document, 'to');
+        $room = $document['room_ml'] ?? null;
+        $mend = Mend::of(
+            $mass,
+            $from,
+            $to,
+            $this->wax(Fields::text($document, 'with') ?? 'beeswax'),
+            is_int($room) || is_float($room) ? (float) $room : null,
+        );
+        $figures = [];
+        foreach ($mend->figures() as $figure) {
+            $figures[$figure->id] = $this->planning->figure($figure, $this->kitchen);
+        }
+
+        return [
+            'figures' => $figures,
+            'from' => $this->table->firmness()->band($from)['id'],
+            'to' => $this->table->firmness()->band($to)['id'],
+        ];
+    }
+
+    private function wax(string $id): Wax
+    {
+        try {
+            return $this->planning->cupboard()->wax($id);
+        } catch (RefusedException $unknown) {
+            throw $unknown->about('with');
+        }
+    }
+
+    /** @param  array<mixed>  $document */
+    private function mass(array $document, string $key): float
+    {
+        $typed = Fields::text($document, $key) ?? '';
+        try {
+            return $this->kitchen->reader()->read($typed, Kind::Mass, 'g')->value;
+        } catch (AmountException $refused) {
+            throw $refused->about($key);
+        }
+    }
+
+    /** @param  array<mixed>  $document a word or a number */
+    private function firmness(array $document, string $key): float
+    {
+        $said = $document[$key] ?? null;
+        if (is_string($said) && ! is_numeric($said)) {
+            try {
+                return $this->table->firmness()->middle($said);
+            } catch (MeltException $refused) {
+                throw $refused->about($key);
+            }
+        }
+
+        return is_numeric($said)
+            ? (float) $said
+            : throw new MeltException('missing', 'Say how firm it is, and how firm it is to be.', $key);
+    }
+
+    /**
+     * @param  array<mixed>  $document
+     * @return array<string, Infused> by id
+     */
+    private function infused(array $document): array
+    {
+        $infused = [];
+        foreach (is_array($document['batches'] ?? null) ? array_values($document['batches']) : [] as $i => $batch) {
+            $fields = is_array($batch) ? $batch : [];
+            try {
+                $read = $this->batch($fields);
+            } catch (RefusedException $refused) {
+                throw WishException::from($refused->about("batches.{$i}".($refused->field === '' ? '' : ".{$refused->field}")));
+            }
+            $infused[$read->id] = $read;
+        }
+
+        return $infused;
+    }
+
+    /** @param  array<mixed>  $fields */
+    private function batch(array $fields): Infused
+    {
+        $cupboard = $this->planning->cupboard();
+        $oils = $herbs = [];
+        foreach (is_array($fields['oils'] ?? null) ? $fields['oils'] : [] as $oil) {
+            $oil = is_array($oil) ? $oil : ['id' => $oil];
+            $parts = $oil['parts'] ?? 1.0;
+            $oils[] = [
+                'carrier' => $cupboard->carrier(Fields::text($oil, 'id') ?? ''),
+                'parts' => is_numeric($parts) ? (float) $parts : 1.0,
+            ];
+        }
+        foreach (is_array($fields['herbs'] ?? null) ? $fields['herbs'] : [] as $herb) {
+            $herb = is_array($herb) ? $herb : ['id' => $herb];
+            $herbs[] = [
+                'plant' => $cupboard->herb(Fields::text($herb, 'id') ?? ''),
+                'state' => State::tryFrom(Fields::text($herb, 'state') ?? '') ?? State::Dried,
+            ];
+        }
+        $blend = Blend::of($oils);
+        $id = Fields::text($fields, 'id') ?? '';
+        $until = Fields::text($fields, 'best_before');
+        $number = fn (string $key): ?float => is_int($fields[$key] ?? null) || is_float($fields[$key] ?? null)
+            ? (float) $fields[$key]
+            : null;
+
+        return new Infused(
+            $id,
+            Fields::text($fields, 'called') ?? $id,
+            $blend,
+            Fields::text($fields, 'code') ?? '',
+            $herbs,
+            $number('left_ml'),
+            $until === null
+                ? null
+                : Day::read($until, $this->kitchen->today()->getTimezone()) ??
+                    throw new MeltException('unreadable', 'Write the day like 2027-11-01.', 'best_before'),
+            $number('cost_per_ml'),
+            array_values(array_filter(is_array($fields['allergens'] ?? null) ? $fields['allergens'] : [], is_string(...))),
+            ($fields['food_grade'] ?? false) === true,
+            ($fields['cold_only'] ?? false) === true,
+            ($fields['discarded'] ?? false) === true ? Infused::DISCARDED : Infused::SOUND,
+        );
+    }
+
+    /**
+     * @param  array<mixed>  $document
+     * @return list<Verdict>
+     */
+    private static function verdicts(array $document): array
+    {
+        $verdicts = [];
+        foreach (is_array($document['verdicts'] ?? null) ? array_values($document['verdicts']) : [] as $each) {
+            $each = is_array($each) ? $each : [];
+            $room = $each['room_c'] ?? null;
+            $firmness = $each['firmness'] ?? 0.0;
+            $verdicts[] = new Verdict(
+                is_int($firmness) || is_float($firmness) ? (float) $firmness : 0.0,
+                Fields::text($each, 'verdict') ?? Verdict::RIGHT,
+                Fields::text($each, 'by') ?? 'plainly',
+                is_int($room) || is_float($room) ? (float) $room : null,
+            );
+        }
+
+        return $verdicts;
+    }
+}

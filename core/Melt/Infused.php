@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Melt;
+
+use Kettle\Material\Blend;
+use Kettle\Material\Herb;
+use Kettle\Material\State;
+
+/** An oil of the house's own, bottled: what it was made of, how much is left, and until when it is good. */
+final readonly class Infused
+{
+    public const SOUND = 'sound';
+
+    public const DISCARDED = 'discarded';
+
+    /**
+     * @param  string  $called "calendula oil of 6 November"
+     * @param  string  $code as its label has it; empty where it has none
+     * @param  list<array{plant: Herb, state: State}>  $herbs
+     * @param  ?float  $leftMl null where nobody counts
+     * @param  ?float  $costPerMl in the house's currency
+     * @param  list<string>  $allergens of its lots, beyond those of its oils
+     * @param  bool  $food whether every part of it is known to be of food grade
+     * @param  bool  $coldOnly whether it keeps in the refrigerator and nowhere else
+     * @param  string  $is SOUND or DISCARDED
+     */
+    public function __construct(
+        public string $id,
+        public string $called,
+        public Blend $blend,
+        public string $code = '',
+        public array $herbs = [],
+        public ?float $leftMl = null,
+        public ?\DateTimeImmutable $bestBefore = null,
+        public ?float $costPerMl = null,
+        public array $allergens = [],
+        public bool $food = false,
+        public bool $coldOnly = false,
+        public string $is = self::SOUND,
+    ) {}
+}

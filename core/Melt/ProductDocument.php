@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Melt;
+
+use Kettle\Reason\Note;
+use Kettle\Reason\Said;
+use Kettle\Recipe\Kitchen;
+use Kettle\Recipe\Planning;
+
+/** A product's plan as a document: `answers` of "melt" in docs/formats/reckon.schema.json. */
+final readonly class ProductDocument
+{
+    public function __construct(private Planning $planning, private Kitchen $kitchen, private MeltTable $table) {}
+
+    /** @return array<string, mixed> in this cook's words */
+    public function of(ProductPlan $plan): array
+    {
+        $words = $this->kitchen->words();
+        $figures = [];
+        foreach ($plan->figures as $id => $figure) {
+            $figures[$id] = $this->planning->figure($figure, $this->kitchen);
+        }
+        $sentence = array_map(
+            fn (array $piece) => ['slot' => $piece['slot'], 'text' => $words->of($piece['text']), 'chosen' => $piece['chosen']],
+            $plan->sentence,
+        );
+        $ingredients = Ingredients::of($plan->pot, $plan->scents);
+
+        return [
+            'product' => [
+                'id' => $plan->wish->product->id,
+                'name' => $plan->wish->product->name,
+                'vessel' => $plan->wish->product->vessel,
+                'method' => $plan->wish->product->method,
+                'note' => $plan->wish->product->note,
+            ],
+            'sentence' => $sentence,
+            'text' => implode('', array_column($sentence, 'text')),
+            'figures' => $figures,
+            'pot' => $this->pot($plan),
+            'rule' => $this->rule($plan),
+            'tins' => [
+                'vessel' => $plan->wish->product->vessel,
+                'sizes' => array_map(
+                    fn (array $tin) => ['ml' => $tin['ml'], 'holds_ml' => round($tin['holds'], 3), 'count' => $tin['count']],
+                    $plan->tins->tins,
+                ),
+                'count' => $plan->tins->count(),
+                'wished' => $plan->tins->wished,
+                'left_ml' => round($plan->tins->leftMl, 3),
+            ],
+            'cautions' => array_map(fn (Note $note) => $this->note($note), $plan->notes),
+            'steps' => array_map(fn (array $step) => ['id' => $step['id'], 'says' => $words->of($step['says'])], $plan->steps),
+            'ingredients' => [
+                'cook' => array_map(fn (array|Said $name) => $words->thing($name), $ingredients->cook()),
+                'inci' => $ingredients->inci(),
+                'allergens' => $ingredients->allergens,
+                'fragrance' => $ingredients->fragrance,
+            ],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function note(Note $note): array
+    {
+        return $this->kitchen->words()->tell($note->toArray());
+    }
+
+    /** @return list<array<string, mixed>> in the order of weighing */
+    private function pot(ProductPlan $plan): array
+    {
+        $words = $this->kitchen->words();
+        $reads = 0.0;
+        $pot = [];
+        foreach (ProductSteps::order($plan->pot) as $each) {
+            $cool = $each->part->kind->goesInCool();
+            $reads += $cool ? 0.0 : $each->grams;
+            $scent = $each->part->scent;
+            $drops = $scent === null || $scent->solid ? null : (int) round($each->grams / $scent->dropG($this->kitchen->dropsPerMl));
+            $pot[] = [
+                'id' => $each->part->key(),
+                'kind' => $each->part->kind->value,
+                'name' => $words->thing($each->part->said),
+                'grams' => round($each->grams, 4),
+                'ml' => round($each->ml(), 4),
+                'share' => round($plan->pot->share($each), 6),
+                'text' => $words->thing($drops === null ? ['g' => $each->grams] : ['drops' => (float) $drops]),
+                'share_text' => $words->thing(['share' => $plan->pot->share($each)]),
+                'volume_text' => $words->thing(['mL' => $each->ml()]),
+                'reads_text' => $cool ? null : $words->thing(['g' => $reads]),
+                'cool' => $cool,
+                'drops' => $drops,
+            ];
+        }
+
+        return $pot;
+    }
+
+    /** @return array<string, mixed> the rule of firmness and where this stands on it */
+    private function rule(ProductPlan $plan): array
+    {
+        $words = $this->kitchen->words();
+        $firmness = $this->table->firmness();
+        $names = [];
+        foreach ($plan->pot->weighed as $each) {
+            $names[$each->part->key()] = $each->part->said;
+        }
+
+        return [
+            'firmness' => round($plan->pot->firmness, 6),
+            'text' => $words->thing(['firmness' => $plan->pot->firmness]),
+            'band' => $firmness->band($plan->pot->firmness)['id'],
+            'by_wax' => $plan->wish->waxes !== [],
+            'bands' => $firmness->bands,
+            'bears_c' => $plan->wish->bearsC,
+            'moves' => array_map(
+                fn (array $move) => [
+                    'id' => $move['id'],
+                    'firmness' => round($move['firmness'], 6),
+                    'says' => $words->of(
+                        Said::of('melt.move', [
+                            'mass' => ['g' => $move['grams']],
+                            'part' => $names[$move['id']],
+                            'firmness' => ['firmness' => $move['firmness']],
+                        ]),
+                    ),
+                ],
+                $plan->moves,
+            ),
+            'learned' => $plan->seen === null
+                    ? null
+                    : ['mean' => round($plan->seen->mean, 6), 'verdicts' => $plan->seen->verdicts, 'steps' => $plan->seen->steps] +
+                        $plan->seen->range(),
+        ];
+    }
+}

@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Melt;
+
+use Kettle\Keeping\Keeping;
+use Kettle\Keeping\KeepingException;
+use Kettle\Keeping\ShelfLife;
+use Kettle\Keeping\StorageFacts;
+use Kettle\Material\Blend;
+use Kettle\Material\State;
+use Kettle\Material\Tables;
+use Kettle\Reason\Figure;
+use Kettle\Reason\Reason;
+use Kettle\Stores\Allocation;
+
+/** Until when a product is good: as its weakest part, and never longer than such a product keeps. */
+final readonly class ProductKeeping
+{
+    /** @param  list<Reason>  $reasons */
+    private function __construct(
+        public \DateTimeImmutable $bestBefore,
+        private \DateTimeImmutable $low,
+        private \DateTimeImmutable $high,
+        private array $reasons,
+        public bool $coldOnly,
+    ) {}
+
+    public static function of(Composition $pot, ProductWish $wish, House $house, Tables $tables): self
+    {
+        $today = $house->kitchen->today();
+        $ends = [];
+        $coldOnly = false;
+        $plain = [];
+        foreach ($pot->weighed as $each) {
+            $part = $each->part;
+            $coldOnly = $coldOnly || $part->infused?->coldOnly === true;
+            if ($part->infused?->bestBefore !== null) {
+                $ends[] = [
+                    $part->infused->bestBefore,
+                    $part->infused->bestBefore,
+                    Reason::rule('melt-keeps-batch', ['oil' => $part->said]),
+                ];
+            } elseif ($part->carrier !== null) {
+                $plain[] = ['carrier' => $part->carrier, 'parts' => $each->ml()];
+            } else {
+                $until = ShelfLife::after($today, $part->months);
+                $ends[] = [
+                    $until,
+                    ShelfLife::after($today, $part->months * (1 - ShelfLife::SPREAD)),
+                    Reason::rule('melt-keeps-part', ['part' => $part->said, 'months' => $part->months]),
+                ];
+            }
+        }
+        if ($plain !== []) {
+            $ends[] = self::ofOils($plain, $pot, $house, $tables);
+        }
+        if ($wish->product->monthsMost !== null) {
+            $until = ShelfLife::after($today, $wish->product->monthsMost);
+            $ends[] = [
+                $until,
+                ShelfLife::after($today, $wish->product->monthsMost * (1 - ShelfLife::SPREAD)),
+                Reason::rule('melt-keeps-product', ['product' => $wish->product->name, 'months' => $wish->product->monthsMost]),
+            ];
+        }
+        usort($ends, fn (array $a, array $b) => $a[0] <=> $b[0]);
+        [$first, $low, $why] = $ends[0];
+
+        return new self($first, min($low, $first), $first, [Reason::rule('melt-keeps'), $why], $coldOnly);
+    }
+
+    public function figure(): Figure
+    {
+        return Figure::between(
+            'best_before',
+            $this->low->format('Y-m-d'),
+            $this->bestBefore->format('Y-m-d'),
+            $this->high->format('Y-m-d'),
+            'date',
+            ...$this->reasons,
+        );
+    }
+
+    /**
+     * @param  non-empty-list<array{carrier: \Kettle\Material\Carrier, parts: float}>  $oils
+     * @return array{\DateTimeImmutable, \DateTimeImmutable, Reason}
+     *
+     * @throws KeepingException
+     */
+    private static function ofOils(array $oils, Composition $pot, House $house, Tables $tables): array
+    {
+        $today = $house->kitchen->today();
+        $lots = [];
+        foreach ($oils as $oil) {
+            $id = $oil['carrier']->id;
+            $takes = Allocation::of(ProductCost::lotsOf('carrier', $id, $house), $oil['parts'], $today)->takes;
+            $lots[$id] = ['opened' => null, 'best_before' => null];
+            foreach ($takes as $take) {
+                $dates = $take['lot']->dates;
+                $lots[$id] = [
+                    'opened' => self::earlier($lots[$id]['opened'], $dates->openedOn),
+                    'best_before' => self::earlier($lots[$id]['best_before'], $dates->bestBefore),
+                ];
+            }
+        }
+        $antioxidant = null;
+        foreach (['vitamin-e' => 'vitamin-e', 'rosemary-extract' => 'rosemary'] as $part => $is) {
+            foreach ($pot->of(PartKind::Additive) as $each) {
+                $antioxidant ??= $each->part->id === $part ? $is : null;
+            }
+        }
+        $keeping = Keeping::of(
+            Blend::of($oils),
+            State::Dried,
+            new StorageFacts($today, $today, lots: $lots, antioxidant: $antioxidant ?? 'none'),
+            $tables,
+        );
+        $weakest = array_map(fn (array $oil) => $oil['carrier'], $oils);
+        usort($weakest, fn ($a, $b) => $a->months->opened <=> $b->months->opened);
+
+        return [
+            $keeping->bestBefore,
+            ShelfLife::after($today, $keeping->months * (1 - ShelfLife::SPREAD)),
+            Reason::rule('melt-keeps-oil', ['oil' => $weakest[0]->said(), 'months' => round($keeping->months, 1)]),
+        ];
+    }
+
+    private static function earlier(?\DateTimeImmutable $a, ?\DateTimeImmutable $b): ?\DateTimeImmutable
+    {
+        return $a === null || $b === null ? $a ?? $b : min($a, $b);
+    }
+}

@@ -1,0 +1,200 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Melt;
+
+use Kettle\Caution\Cautions;
+use Kettle\Caution\Facts;
+use Kettle\Material\Tables;
+use Kettle\Reason\Note;
+use Kettle\Reason\Said;
+use Kettle\Reason\Way;
+
+/** What to watch for in a product: what would harm somebody, what will not do, and what is only as well to know. */
+final readonly class ProductNotes
+{
+    public function __construct(private Tables $tables) {}
+
+    /** @return list<Note> stop before care before note */
+    public function of(ProductWish $wish, Composition $pot, Scents $scents, TinFilling $tins, ProductKeeping $keeping, House $house): array
+    {
+        $facts = self::facts($wish, $pot, $scents, $keeping);
+        $rules = Cautions::of($this->tables);
+        $notes = [
+            ...$this->limits($wish, $scents),
+            ...self::filling($tins),
+            ...self::cups($wish, $pot),
+            ...self::shares($wish, $pot),
+            ...array_map(fn ($rule) => $rules->told($rule, $facts), $rules->holding($facts, 'melt')),
+        ];
+        $order = ['stop' => 0, 'care' => 1, 'note' => 2];
+        usort($notes, fn (Note $a, Note $b) => $order[$a->rank] <=> $order[$b->rank]);
+
+        return $notes;
+    }
+
+    private static function facts(ProductWish $wish, Composition $pot, Scents $scents, ProductKeeping $keeping): Facts
+    {
+        $allergens = $herbs = [];
+        $iodine = [0.0, 0.0];
+        foreach ($pot->weighed as $each) {
+            $allergens = [...$allergens, ...$each->part->allergens];
+            $herbs = [...$herbs, ...$each->part->infused->herbs ?? []];
+            $value = $each->part->infused?->blend->iodineValue() ?? $each->part->carrier?->iodineValueOrPublished();
+            if ($value !== null) {
+                $iodine = [$iodine[0] + $value * $each->grams, $iodine[1] + $each->grams];
+            }
+        }
+        $tags = $scents->tags() + [
+            'wax' => array_filter($pot->weighed, fn (Weighed $each) => $each->part->fusion !== null) !== [],
+            'cold-only' => $keeping->coldOnly,
+        ];
+        foreach ($wish->product->traits() as $trait) {
+            $tags['product:'.$trait] = true;
+        }
+        foreach ($wish->for as $person) {
+            $tags['for:'.$person] = true;
+        }
+        foreach ($pot->weighed as $each) {
+            $tags['part:'.$each->part->id] = true;
+            $tags['kind:'.$each->part->kind->value] = true;
+        }
+        $words = [];
+        foreach (['vapour', 'pregnancy', 'pets', 'sunlight', 'irritant', 'never-eaten', 'salicylate', 'daisy-family'] as $trait) {
+            $words['scents_'.str_replace('-', '_', $trait)] = ['all' => $scents->having($trait)];
+        }
+
+        return Facts::ofProduct(
+            $wish->product->has(Product::KITCHEN) ? 'kitchen' : 'skin',
+            $herbs,
+            array_values(array_unique([...$allergens])),
+            $iodine[1] > 0 ? $iodine[0] / $iodine[1] : null,
+            array_filter($tags),
+            $words + ['scents' => ['all' => array_map(fn (array $each) => $each['oil']->said(), $scents->each)]],
+        );
+    }
+
+    /** @return list<Note> */
+    private function limits(ProductWish $wish, Scents $scents): array
+    {
+        $notes = [];
+        foreach ($scents->over() as $each) {
+            $notes[] = new Note(
+                'scent-over.'.$each['oil']->id,
+                'stop',
+                Said::of($each['oil']->limitForSun ? 'melt.over-sun' : 'melt.over-skin', [
+                    'scent' => $each['oil']->said(),
+                    'percent' => ['%' => round($each['percent'], 2)],
+                    'limit' => ['%' => $each['limit']],
+                ]),
+                'scents',
+                [$this->lowered($wish, [$each['oil']->id => (float) $each['limit']])],
+                source: Said::of('source:'.$each['oil']->source),
+                acknowledge: true,
+            );
+        }
+        if ($scents->overCeiling()) {
+            $share = $scents->ceiling / $scents->percent;
+            $to = [];
+            foreach ($scents->each as $each) {
+                $to[$each['oil']->id] = min($each['limit'] ?? INF, $each['percent'] * $share);
+            }
+            $notes[] = new Note(
+                'scents-over',
+                'stop',
+                Said::of($scents->byPerson ? 'melt.over-person' : 'melt.over-ceiling', [
+                    'percent' => ['%' => round($scents->percent, 2)],
+                    'ceiling' => ['%' => $scents->ceiling],
+                    'by' => Said::of('melt.ceiling-'.$scents->by),
+                ]),
+                'scents',
+                [$this->lowered($wish, $to)],
+                source: Said::of('source:tisserand'),
+                acknowledge: true,
+            );
+        }
+
+        return $notes;
+    }
+
+    /** @param  array<string, float>  $to per cent by id; nought leaves it out */
+    private function lowered(ProductWish $wish, array $to): Way
+    {
+        $all = [];
+        foreach ($wish->scents as $going) {
+            $id = $going->part->id;
+            // Rounded down, so that what is offered is within.
+            $percent = isset($to[$id]) ? floor($to[$id] * 100) / 100 : null;
+            if ($percent === null) {
+                $all[] =
+                    $going->share !== null
+                        ? ['id' => $id, 'percent' => round($going->share * 100, 4)]
+                        : ['id' => $id, 'amount' => $going->typed];
+            } elseif ($percent > 0) {
+                $all[] = ['id' => $id, 'percent' => $percent];
+            }
+        }
+
+        return $all === []
+            ? new Way('no-scent', 'Leave the scent out', ['essential_oils' => null])
+            : new Way('less-scent', 'Take only as much as may be', ['essential_oils' => $all]);
+    }
+
+    /** @return list<Note> */
+    private static function filling(TinFilling $tins): array
+    {
+        return $tins->count() < $tins->wished
+            ? [
+                new Note(
+                    'tins-short',
+                    'care',
+                    Said::of('melt.tins-short', ['filled' => ['count' => $tins->count()], 'wished' => ['count' => $tins->wished]]),
+                    'tins',
+                ),
+            ]
+            : [];
+    }
+
+    /** @return list<Note> */
+    private static function cups(ProductWish $wish, Composition $pot): array
+    {
+        $notes = [];
+        foreach ($wish->all() as $going) {
+            if ($going->byCup) {
+                $notes[] = new Note(
+                    'by-cup.'.$going->part->id,
+                    'care',
+                    Said::of('melt.by-cup', ['typed' => $going->typed, 'part' => $going->part->said, 'mass' => ['g' => $going->gramsOf()]]),
+                    'waxes',
+                );
+            }
+        }
+
+        return $notes;
+    }
+
+    /** @return list<Note> where the wax is outside what such a product is made with */
+    private static function shares(ProductWish $wish, Composition $pot): array
+    {
+        [$least, $most] = $wish->product->shares['wax'];
+        $share = $pot->gramsOf(PartKind::Wax) / $pot->totalG;
+        $beeswaxOnly = array_filter($wish->waxes, fn (Going $each) => $each->part->hardness !== 1.0) === [];
+
+        return $beeswaxOnly && $most > 0 && ($share < $least * 0.8 || $share > $most * 1.25)
+            ? [
+                new Note(
+                    'wax-share',
+                    'note',
+                    Said::of('melt.wax-share', [
+                        'share' => ['share' => $share],
+                        'product' => $wish->product->name,
+                        'least' => ['share' => $least],
+                        'most' => ['share' => $most],
+                    ]),
+                    'waxes',
+                ),
+            ]
+            : [];
+    }
+}

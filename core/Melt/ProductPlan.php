@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Melt;
+
+use Kettle\Reason\Figure;
+use Kettle\Reason\Note;
+use Kettle\Reason\Said;
+
+/** A wish made into what is weighed, in which order, what comes of it, and what to watch for. */
+final readonly class ProductPlan
+{
+    /**
+     * @param  array<string, Figure>  $figures by id
+     * @param  list<array{slot: ?string, text: Said, chosen: bool}>  $sentence
+     * @param  list<Note>  $notes
+     * @param  list<array{id: string, says: Said}>  $steps
+     * @param  list<array{id: string, firmness: float, grams: float}>  $moves where a little more of each would take it
+     */
+    public function __construct(
+        public ProductWish $wish,
+        public Composition $pot,
+        public Scents $scents,
+        public TinFilling $tins,
+        public ProductKeeping $keeping,
+        public array $figures,
+        public array $sentence,
+        public array $notes,
+        public array $steps,
+        public array $moves,
+        public ?FirmnessSeen $seen,
+    ) {}
+}
