@@ -8,6 +8,7 @@ use App\Http\Controllers\DiaryController;
 use App\Http\Controllers\DoorController;
 use App\Http\Controllers\HouseController;
 use App\Http\Controllers\LabelController;
+use App\Http\Controllers\MeltController;
 use App\Http\Controllers\PageController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PressController;
@@ -51,6 +52,9 @@ Route::prefix('api')->group(function (): void {
                 Route::post('wilting', [BenchController::class, 'wilting']);
                 Route::post('card', [BenchController::class, 'card']);
                 Route::post('card.pdf', [BenchController::class, 'cardPdf']);
+                Route::get('melt', [MeltController::class, 'show']);
+                Route::post('melt/reckon', [MeltController::class, 'reckon']);
+                Route::post('melt/mend', [MeltController::class, 'mend']);
                 Route::get('stores', [StoresController::class, 'index']);
                 Route::get('stores.csv', [StoresController::class, 'csv']);
                 Route::get('lots/{lot}', [StoresController::class, 'show']);

@@ -17,6 +17,7 @@ const Door = place(async () => ({ default: (await import('./door/Door')).Door })
 const Join = place(() => import('./door/Join'))
 const NewPassword = place(() => import('./door/NewPassword'))
 const Bench = place(() => import('./bench/Bench'))
+const Melt = place(() => import('./melt/Melt'))
 const Today = place(() => import('./today/Today'))
 const Shelf = place(() => import('./shelf/Shelf'))
 const BatchPage = place(() => import('./batch/BatchPage'))
@@ -62,6 +63,7 @@ const FIRST: Record<string, ReturnType<typeof place>> = {
   shelf: Shelf,
   stove: Stove,
   press: Press,
+  melt: Melt,
   stores: Stores,
   almanac: Almanac,
   diary: Diary,
@@ -93,6 +95,7 @@ const draw = () => {
                       <Route path="recipes" element={<Recipes />} />
                       <Route path="recipes/read" element={<ReadRecipe />} />
                       <Route path="recipes/:recipe" element={<RecipePage />} />
+                      <Route path="melt" element={<Melt />} />
                       <Route path="stores" element={<Stores />} />
                       <Route path="stores/new" element={<NewLot />} />
                       <Route path="stores/file" element={<StoresFile />} />

@@ -10,6 +10,7 @@ use App\Models\Jar;
 use App\Models\Lot;
 use App\Models\Tenancy\CurrentHouse;
 use App\Models\User;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
 use Kettle\Diary\Availability;
@@ -26,6 +27,7 @@ use Kettle\Recipe\HerbsReader;
 use Kettle\Recipe\Kitchen;
 use Kettle\Recipe\Planning;
 use Kettle\Recipe\Words;
+use Kettle\Stores\Lot as CoreLot;
 use Kettle\Stores\LotKind;
 
 /** The current house as the core wants it. */
@@ -128,25 +130,57 @@ final class KitchenFactory
         $names = fn (array $from, string $key) => array_values(array_filter(array_column($from, $key), 'is_string'));
         $oils = is_array($wish['oils'] ?? null) ? array_slice($wish['oils'], 0, 12) : [];
         $carriers = [...array_filter($oils, 'is_string'), ...$names(array_filter($oils, 'is_array'), 'id')];
+        $lots = $this->lots(
+            fn (Builder $query) => $query
+                ->where(
+                    fn ($herb) => $herb
+                        ->where('kind', LotKind::Herb)
+                        ->where(
+                            fn ($any) => $any
+                                ->whereIn('material', $names($herbs, 'id'))
+                                ->orWhere(fn ($own) => $own->where('material', '')->whereIn('called', $names($herbs, 'name'))),
+                        ),
+                )
+                ->orWhere(fn ($oil) => $oil->where('kind', LotKind::Carrier)->whereIn('material', $carriers)),
+            [...$names($herbs, 'lot'), ...$names(array_filter($oils, 'is_array'), 'lot')],
+        );
+
+        return $this->kitchen($this->jars(), $lots, $this->stock(...));
+    }
+
+    /**
+     * With what Stores has of some oils and of every wax and butter.
+     *
+     * @param  list<string>  $carriers
+     */
+    public function forProduct(array $carriers): Kitchen
+    {
+        return $this->kitchen(
+            [],
+            $this->lots(
+                fn (Builder $query) => $query
+                    ->where('kind', LotKind::Wax)
+                    ->orWhere(fn ($oil) => $oil->where('kind', LotKind::Carrier)->whereIn('material', $carriers)),
+                [],
+            ),
+        );
+    }
+
+    /**
+     * Lots that still hold something, of each thing the first that are taken from; and those that were named, be they empty.
+     *
+     * @param  \Closure(Builder<Lot>): mixed  $which
+     * @param  list<string>  $named
+     * @return list<CoreLot>
+     */
+    private function lots(\Closure $which, array $named): array
+    {
         $zone = $this->current->house()->zone();
         // The oldest that may be used come first, of each thing by itself: a hundred tins of one oil must not hide another.
-        $named = [...$names($herbs, 'lot'), ...$names(array_filter($oils, 'is_array'), 'lot')];
         // A lot that was named is known even when it is empty: what it is counts, and that it is empty is told.
         $ranked = Lot::query()
             ->where(fn ($query) => $query->where('left', '>', 0)->orWhereIn('uid', $named))
-            ->where(
-                fn ($query) => $query
-                    ->where(
-                        fn ($herb) => $herb
-                            ->where('kind', LotKind::Herb)
-                            ->where(
-                                fn ($any) => $any
-                                    ->whereIn('material', $names($herbs, 'id'))
-                                    ->orWhere(fn ($own) => $own->where('material', '')->whereIn('called', $names($herbs, 'name'))),
-                            ),
-                    )
-                    ->orWhere(fn ($oil) => $oil->where('kind', LotKind::Carrier)->whereIn('material', $carriers)),
-            )
+            ->where($which)
             ->selectRaw(
                 "*, ROW_NUMBER() OVER (PARTITION BY kind, material, IF(material = '', called, ''), COALESCE(state, '')
                 ORDER BY COALESCE(best_before < ?, 0) OR COALESCE(verdict = 'past', 0), best_before IS NULL,
@@ -159,7 +193,7 @@ final class KitchenFactory
             ->orderBy('place')
             ->get();
 
-        return $this->kitchen($this->jars(), array_values($lots->map(fn (Lot $lot) => $lot->core($zone))->all()), $this->stock(...));
+        return array_values($lots->map(fn (Lot $lot) => $lot->core($zone))->all());
     }
 
     /** With how much there is of every oil: enough to set them in order. */

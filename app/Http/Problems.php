@@ -39,7 +39,7 @@ final class Problems
     public static function of(\Throwable $thrown): JsonResponse
     {
         return match (true) {
-            $thrown instanceof WishException => self::response(422, $thrown->getMessage(), $thrown->faults),
+            $thrown instanceof WishException => self::response(422, $thrown->getMessage(), $thrown->faults, sentence: $thrown->sentence),
             $thrown instanceof LotsException => self::response(422, $thrown->getMessage(), $thrown->faults),
             $thrown instanceof RefusedException => self::response(422, $thrown->sentence, [$thrown->toArray()]),
             $thrown instanceof Clash => self::response(409, $thrown->getMessage(), [], $thrown->current === [] ? null : $thrown->current),
@@ -59,17 +59,26 @@ final class Problems
      * @param  list<array{field: string, reason: string, sentence: string, ways?: list<array{id: string, says: string,
      *     change: array<string, mixed>}>}>  $faults
      * @param  array<string, mixed>|null  $current
+     * @param  list<array{slot: ?string, text: string, chosen: bool}>|null  $sentence of the wish that was refused
      */
-    public static function response(int $status, string $sentence = '', array $faults = [], ?array $current = null): JsonResponse
-    {
+    public static function response(
+        int $status,
+        string $says = '',
+        array $faults = [],
+        ?array $current = null,
+        ?array $sentence = null,
+    ): JsonResponse {
         $body = [
             'type' => 'about:blank',
             'title' => JsonResponse::$statusTexts[$status] ?? ($status === 419 ? 'Page expired' : 'Error'),
             'status' => $status,
-            'detail' => $sentence !== '' ? $sentence : self::SENTENCES[$status] ?? 'That cannot be done.',
+            'detail' => $says !== '' ? $says : self::SENTENCES[$status] ?? 'That cannot be done.',
         ];
         if ($faults !== []) {
             $body['faults'] = $faults;
+        }
+        if ($sentence !== null) {
+            $body['sentence'] = $sentence;
         }
         if ($current !== null) {
             $body['current'] = $current;

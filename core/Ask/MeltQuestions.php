@@ -63,8 +63,8 @@ final readonly class MeltQuestions
     /**
      * Too soft or too hard, and what mends it.
      *
-     * @param  array<mixed>  $document mass, share, to, with, room_ml, spoon
-     * @return array{figures: array<string, mixed>, from: string, to: string}
+     * @param  array<mixed>  $document mass, share, to (or verdict and by), with, room_ml, spoon
+     * @return array{figures: array<string, mixed>, from: string, to: string, firmness: float}
      *
      * @throws RefusedException
      */
@@ -72,7 +72,7 @@ final readonly class MeltQuestions
     {
         $mass = $this->mass($document, 'mass') - (isset($document['spoon']) ? $this->mass($document, 'spoon') : 0.0);
         $from = $this->firmness($document, 'share');
-        $to = $this->firmness($document, 'to');
+        $to = $this->wanted($document, $from);
         $room = $document['room_ml'] ?? null;
         $mend = Mend::of(
             $mass,
@@ -90,6 +90,7 @@ final readonly class MeltQuestions
             'figures' => $figures,
             'from' => $this->table->firmness()->band($from)['id'],
             'to' => $this->table->firmness()->band($to)['id'],
+            'firmness' => $to,
         ];
     }
 
@@ -111,6 +112,21 @@ final readonly class MeltQuestions
         } catch (AmountException $refused) {
             throw $refused->about($key);
         }
+    }
+
+    /**
+     * How firm it is to be: as it was said, or so far from what it is as the spoon has shown.
+     *
+     * @param  array<mixed>  $document
+     */
+    private function wanted(array $document, float $from): float
+    {
+        $verdict = Fields::text($document, 'verdict');
+        if ($verdict === null || isset($document['to'])) {
+            return $this->firmness($document, 'to');
+        }
+
+        return (new Verdict($from, $verdict, Fields::text($document, 'by') ?? 'plainly'))->points($this->table->firmness());
     }
 
     /** @param  array<mixed>  $document a word or a number */

@@ -102,7 +102,8 @@ final class Schemas
             return;
         }
         // PHP has one emptiness for a list and an object.
-        if ($error->keyword() === 'type' && $error->data()->value() === []) {
+        $expected = self::names($error->args()['expected'] ?? '');
+        if ($error->keyword() === 'type' && $error->data()->value() === [] && array_intersect($expected, ['array', 'object']) !== []) {
             return;
         }
         foreach (self::fault($error) as $fault) {

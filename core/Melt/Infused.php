@@ -17,6 +17,7 @@ final readonly class Infused
 
     /**
      * @param  string  $called "calendula oil of 6 November"
+     * @param  array<string, mixed>  $said the same as a sentence keeps it; empty for as it is called
      * @param  string  $code as its label has it; empty where it has none
      * @param  list<array{plant: Herb, state: State}>  $herbs
      * @param  ?float  $leftMl null where nobody counts
@@ -39,5 +40,6 @@ final readonly class Infused
         public bool $food = false,
         public bool $coldOnly = false,
         public string $is = self::SOUND,
+        public array $said = [],
     ) {}
 }

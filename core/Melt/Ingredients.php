@@ -14,7 +14,7 @@ use Kettle\Reason\Said;
 final readonly class Ingredients
 {
     /**
-     * @param  list<array{name: array<string, string>, inci: string, grams: float}>  $each falling
+     * @param  list<array{name: array<string, mixed>, inci: string, grams: float}>  $each falling
      * @param  list<Herb>  $herbs that are in the oils
      * @param  list<string>  $allergens
      * @param  list<string>  $fragrance allergens that must be named
@@ -45,7 +45,7 @@ final readonly class Ingredients
         return new self($all, array_values($herbs), $allergens, $scents->named);
     }
 
-    /** @return list<array{name: array<string, string>, inci: string, grams: float}> a part, or the oils it was made of */
+    /** @return list<array{name: array<string, mixed>, inci: string, grams: float}> a part, or the oils it was made of */
     private static function through(Weighed $weighed): array
     {
         $infused = $weighed->part->infused;
@@ -62,7 +62,7 @@ final readonly class Ingredients
             );
     }
 
-    /** @return list<array<string, string>|Said> */
+    /** @return list<array<string, mixed>|Said> */
     public function cook(): array
     {
         return [

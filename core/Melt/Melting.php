@@ -8,7 +8,9 @@ use Kettle\Caution\Cautions;
 use Kettle\Material\Tables;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
+use Kettle\Reason\Note;
 use Kettle\Reason\RefusedException;
+use Kettle\Reason\Way;
 use Kettle\Recipe\WishException;
 
 /** The way in to the Melt: reads a product's wish and plans it. The application and `kettle reckon` both come this way. */
@@ -22,11 +24,99 @@ final readonly class Melting
     }
 
     /**
+     * A plan, or a refusal, of which every way out leads out: each was tried.
+     *
      * @param  array<mixed>  $document
      *
      * @throws WishException when it cannot be made; with every fault found
      */
     public function plan(array $document, House $house): ProductPlan
+    {
+        try {
+            $plan = $this->tried($document, $house);
+        } catch (WishException $refused) {
+            $remedies = new ProductRemedies($this->table, $house);
+            $faults = array_map(
+                fn (array $fault) => $fault + ['ways' => array_map(fn (Way $way) => $way->toArray(), $remedies->of($document, $fault))],
+                $refused->faults,
+            );
+            $kept = WishException::faults($faults)->tried(
+                /** @param  array<string, mixed>  $change */ fn (array $change): bool => $this->leadsOut($document, $change, $house),
+            )->faults;
+            throw WishException::faults(array_map(self::fewWays(...), $kept))->saying($this->sentence($document, $refused, $house));
+        }
+
+        return $plan->withNotes(
+            array_map(
+                fn (Note $note): Note => $note->withWays(
+                    array_values(array_filter($note->ways, fn (Way $way) => $this->leadsOut($document, $way->change, $house, $note->id))),
+                ),
+                $plan->notes,
+            ),
+        );
+    }
+
+    /**
+     * The sentence of a wish that cannot be made, as far as it can be read: without the words that are at fault.
+     *
+     * @param  array<mixed>  $document
+     * @return list<array{slot: ?string, text: string, chosen: bool}>|null
+     */
+    private function sentence(array $document, WishException $refused, House $house): ?array
+    {
+        $at = array_map(fn (array $fault) => explode('.', $fault['field'])[0], $refused->faults);
+        foreach ([$document, array_diff_key($document, array_flip($at))] as $wish) {
+            try {
+                $read = (new ProductWishReader($this->table, $house))->read($wish);
+            } catch (WishException) {
+                continue;
+            }
+
+            return array_map(
+                fn (array $piece) => ['text' => $house->kitchen->words()->of($piece['text'])] + $piece,
+                ProductSentence::of($read, null, $this->table),
+            );
+        }
+
+        return null;
+    }
+
+    /**
+     * The nearest three are enough.
+     *
+     * @param  array{field: string, reason: string, sentence: string, ways?: list<array{id: string, says: string,
+     *     change: array<string, mixed>}>}  $fault
+     * @return array{field: string, reason: string, sentence: string, ways?: list<array{id: string, says: string,
+     *     change: array<string, mixed>}>}
+     */
+    private static function fewWays(array $fault): array
+    {
+        return isset($fault['ways']) ? ['ways' => array_slice($fault['ways'], 0, 3)] + $fault : $fault;
+    }
+
+    /**
+     * @param  array<mixed>  $document
+     * @param  array<mixed>  $change
+     * @param  string  $complaint id of the note that must be gone
+     */
+    private function leadsOut(array $document, array $change, House $house, string $complaint = ''): bool
+    {
+        try {
+            /** @var array<string, mixed> $change */
+            $plan = $this->tried(Way::taken($document, $change), $house);
+        } catch (WishException) {
+            return false;
+        }
+
+        return array_filter($plan->notes, fn (Note $note) => $note->id === $complaint) === [];
+    }
+
+    /**
+     * @param  array<mixed>  $document
+     *
+     * @throws WishException
+     */
+    private function tried(array $document, House $house): ProductPlan
     {
         $reader = new ProductWishReader($this->table, $house);
         $wish = $reader->read($document);
@@ -85,7 +175,11 @@ final readonly class Melting
         }
     }
 
-    /** @return list<array{id: string, firmness: float, grams: float}> a twentieth of the whole more of each wax and butter, and of the oil */
+    /**
+     * A twentieth of the whole more of each wax and butter, and of the oil.
+     *
+     * @return list<array{id: string, firmness: float, grams: float}>
+     */
     private function moves(ProductWish $wish, Composition $pot): array
     {
         $some = $pot->totalG / 20;

@@ -14,7 +14,7 @@ use Kettle\Material\Wax;
 final readonly class Part
 {
     /**
-     * @param  array<string, string>  $said its name as a sentence keeps it
+     * @param  array<string, mixed>  $said its name as a sentence keeps it
      * @param  float  $gramsPerMl at 20 C
      * @param  float  $hardness parts of beeswax that one part stands for
      * @param  ?Fusion  $fusion null for what is liquid in any room, or does not melt
@@ -70,7 +70,7 @@ final readonly class Part
         return new self(
             $infused->id,
             PartKind::Oil,
-            ['infused' => $infused->called],
+            $infused->said ?: ['infused' => $infused->called],
             '',
             $infused->blend->density(20.0)->gramsPerMl,
             $hardness,

@@ -33,8 +33,13 @@ final readonly class ProductKeeping
         $ends = [];
         $coldOnly = false;
         $plain = [];
+        $preserved = $pot->of(PartKind::Preservative) !== [];
         foreach ($pot->weighed as $each) {
             $part = $each->part;
+            // Water by itself keeps days; with a preservative in it, as long as the product does.
+            if ($part->kind === PartKind::Water && $preserved) {
+                continue;
+            }
             $coldOnly = $coldOnly || $part->infused?->coldOnly === true;
             if ($part->infused?->bestBefore !== null) {
                 $ends[] = [

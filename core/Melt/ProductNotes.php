@@ -10,6 +10,7 @@ use Kettle\Material\Tables;
 use Kettle\Reason\Note;
 use Kettle\Reason\Said;
 use Kettle\Reason\Way;
+use Kettle\Reason\Wording;
 
 /** What to watch for in a product: what would harm somebody, what will not do, and what is only as well to know. */
 final readonly class ProductNotes
@@ -89,7 +90,13 @@ final readonly class ProductNotes
                     'limit' => ['%' => $each['limit']],
                 ]),
                 'scents',
-                [$this->lowered($wish, [$each['oil']->id => (float) $each['limit']])],
+                [
+                    $this->lowered(
+                        $wish,
+                        [$each['oil']->id => (float) $each['limit']],
+                        sprintf('Take %s at %s %%', $each['oil']->name, Wording::number((float) $each['limit'])),
+                    ),
+                ],
                 source: Said::of('source:'.$each['oil']->source),
                 acknowledge: true,
             );
@@ -109,7 +116,7 @@ final readonly class ProductNotes
                     'by' => Said::of('melt.ceiling-'.$scents->by),
                 ]),
                 'scents',
-                [$this->lowered($wish, $to)],
+                [$this->lowered($wish, $to, sprintf('Take %s %% of scent in all', Wording::number($scents->ceiling)))],
                 source: Said::of('source:tisserand'),
                 acknowledge: true,
             );
@@ -119,7 +126,7 @@ final readonly class ProductNotes
     }
 
     /** @param  array<string, float>  $to per cent by id; nought leaves it out */
-    private function lowered(ProductWish $wish, array $to): Way
+    private function lowered(ProductWish $wish, array $to, string $says): Way
     {
         $all = [];
         foreach ($wish->scents as $going) {
@@ -138,7 +145,7 @@ final readonly class ProductNotes
 
         return $all === []
             ? new Way('no-scent', 'Leave the scent out', ['essential_oils' => null])
-            : new Way('less-scent', 'Take only as much as may be', ['essential_oils' => $all]);
+            : new Way('less-scent', $says, ['essential_oils' => $all]);
     }
 
     /** @return list<Note> */

@@ -31,4 +31,22 @@ final readonly class ProductPlan
         public array $moves,
         public ?FirmnessSeen $seen,
     ) {}
+
+    /** @param  list<Note>  $notes */
+    public function withNotes(array $notes): self
+    {
+        return new self(
+            $this->wish,
+            $this->pot,
+            $this->scents,
+            $this->tins,
+            $this->keeping,
+            $this->figures,
+            $this->sentence,
+            $notes,
+            $this->steps,
+            $this->moves,
+            $this->seen,
+        );
+    }
 }

@@ -11,8 +11,11 @@ final class ProductSentence
 {
     private const SHARES = ['half' => 1 / 2, 'third' => 1 / 3, 'quarter' => 1 / 4, 'fifth' => 1 / 5, 'tenth' => 1 / 10];
 
-    /** @return list<array{slot: ?string, text: Said, chosen: bool}> */
-    public static function of(ProductWish $wish, Composition $pot, MeltTable $table): array
+    /**
+     * @param  ?Composition  $pot null where it cannot be made
+     * @return list<array{slot: ?string, text: Said, chosen: bool}>
+     */
+    public static function of(ProductWish $wish, ?Composition $pot, MeltTable $table): array
     {
         $chosen = fn (string ...$slots) => array_intersect($slots, $wish->chosen) !== [];
         $product = $wish->product;
@@ -21,7 +24,7 @@ final class ProductSentence
             $pieces[] = self::plain('comma');
             $pieces[] = self::piece('firmness', self::firmness($wish, $pot, $table), $chosen('firmness'));
             $pieces[] = self::plain('at');
-            $pieces[] = self::piece('bears_c', Said::of('melt.bears', ['warmth' => ['C' => $wish->bearsC]]), $chosen('bears_c'));
+            $pieces[] = self::piece('bears_c', self::bears($wish->bearsC), $chosen('bears_c'));
         }
         $pieces[] = self::plain('from');
         $pieces[] = self::piece('oils', self::oils($wish), $chosen('oils'));
@@ -46,6 +49,18 @@ final class ProductSentence
         $pieces[] = self::plain('stop');
 
         return array_values(array_filter($pieces, fn (array $piece) => $piece['text']->code !== 'sentence.nothing'));
+    }
+
+    /** Where it is kept, as one says it; the degrees where no such place is meant. */
+    private static function bears(float $celsius): Said
+    {
+        return match ($celsius) {
+            20.0 => Said::of('melt.in-cool'),
+            25.0 => Said::of('melt.in-warm'),
+            30.0 => Said::of('melt.in-pocket'),
+            35.0 => Said::of('melt.in-heat'),
+            default => Said::of('melt.bears', ['warmth' => ['C' => $celsius]]),
+        };
     }
 
     /** @return list<array{slot: ?string, text: Said, chosen: bool}> */
@@ -88,9 +103,12 @@ final class ProductSentence
         );
     }
 
-    private static function firmness(ProductWish $wish, Composition $pot, MeltTable $table): Said
+    private static function firmness(ProductWish $wish, ?Composition $pot, MeltTable $table): Said
     {
-        $band = $wish->word !== null ? $table->firmness()->named($wish->word) : $table->firmness()->band($pot->firmness);
+        $band =
+            $wish->word !== null
+                ? $table->firmness()->named($wish->word)
+                : $table->firmness()->band($pot->firmness ?? ($wish->firmness ?? 0.0));
 
         return Said::of('melt.firm-'.$band['id']);
     }

@@ -132,7 +132,8 @@ final readonly class ProductWishReader
             return null;
         }
         $middle = $word === null ? (float) $product->firmness : $rule->middle($word);
-        $here = array_values(array_filter($this->house->verdicts, fn (Verdict $each) => $rule->band($each->firmness)['id'] === $band['id']));
+        $isOf = fn (Verdict $each): bool => $rule->band($each->firmness)['id'] === $band['id'];
+        $here = array_values(array_filter($this->house->verdicts, $isOf));
 
         return FirmnessSeen::of($middle, $band['to'] - $band['from'], $here, $rule);
     }
@@ -270,7 +271,8 @@ final readonly class ProductWishReader
 
             return Going::amount($part, $amount->value, $amount->typed, $amount->throughDensity);
         }
-        $share = $fields['share'] ?? $usual;
+        $percent = $fields['percent'] ?? null;
+        $share = is_int($percent) || is_float($percent) ? $percent / 100 : $fields['share'] ?? $usual;
         if (! is_int($share) && ! is_float($share)) {
             // Water is as much of it as is left.
             return $part->kind === PartKind::Water
@@ -335,7 +337,8 @@ final readonly class ProductWishReader
             is_array($document['others'] ?? null) ? $document['others'] : [],
         );
         $dry = [PartKind::Grain, PartKind::Powder, PartKind::SpentHerb];
-        $isOf = fn (PartKind ...$kinds): bool => array_filter($others, fn (Going $each) => in_array($each->part->kind, $kinds, true)) !== [];
+        $there = array_map(fn (Going $each) => $each->part->kind->value, $others);
+        $isOf = fn (PartKind ...$kinds): bool => array_intersect($there, array_map(fn (PartKind $kind) => $kind->value, $kinds)) !== [];
         foreach ($product->others as $usual) {
             $part = Part::ofAddition($this->cupboard->addition($usual['id']));
             $kinds = in_array($part->kind, $dry, true) ? $dry : [$part->kind];

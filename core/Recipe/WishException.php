@@ -15,8 +15,9 @@ final class WishException extends \DomainException
     /**
      * @param non-empty-list<array{field: string, reason: string, sentence: string, ways?: list<array{id: string,
      *     says: string, change: array<string, mixed>}>}>  $faults
+     * @param  list<array{slot: ?string, text: string, chosen: bool}>|null  $sentence of the wish as far as it could be read
      */
-    private function __construct(public readonly array $faults)
+    private function __construct(public readonly array $faults, public readonly ?array $sentence = null)
     {
         parent::__construct($faults[0]['sentence']);
     }
@@ -57,6 +58,12 @@ final class WishException extends \DomainException
                 return $fault;
             }, $this->faults),
         );
+    }
+
+    /** @param  list<array{slot: ?string, text: string, chosen: bool}>|null  $sentence of the wish as far as it could be read */
+    public function saying(?array $sentence): self
+    {
+        return new self($this->faults, $sentence);
     }
 
     public static function one(string $field, string $reason, string $sentence): self

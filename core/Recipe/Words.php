@@ -295,6 +295,7 @@ final class Words
             'form' => $this->form(...self::texts($values, 2)),
             'form_of' => $this->formOf(...[...self::texts($values, 2), $this->thing($values[2] ?? '')]),
             'school' => $this->school(...self::texts($values, 2)),
+            'infused' => $this->of(Said::of('melt.infused', ['herbs' => $values[0] ?? '', 'day' => $values[1] ?? ''])),
             'answer' => $this->answer(...self::texts($values, 3)),
             'kept' => $this->keeping(...self::texts($values, 2)),
             default => '',

@@ -3,6 +3,7 @@
 use Kettle\Material\Cupboard;
 use Kettle\Material\Tables;
 use Kettle\Melt\MeltTable;
+use Kettle\Recipe\WishException;
 use Tests\Core\Melted;
 
 require_once dirname(__DIR__).'/Cautions.php';
@@ -200,6 +201,35 @@ it('offers a way out of too much scent that leads out', function (array $scents,
     [[['id' => 'lavender', 'percent' => 1]], ['for' => 'newborn']],
 ]);
 
+it('offers ways out of what cannot be made, and each leads out', function (array $asked, array $ways) {
+    try {
+        Melted::ask($asked);
+        $offered = [];
+    } catch (WishException $refused) {
+        $offered = $refused->faults[0]['ways'] ?? [];
+    }
+    expect(array_column($offered, 'id'))->toBe($ways);
+    foreach ($offered as $way) {
+        expect(Melted::faults(array_filter(array_replace($asked, $way['change']), fn (mixed $value) => $value !== null)))->toBe([]);
+    }
+})->with([
+    'too much butter' => [
+        ['firmness' => 'soft', 'butters' => [['id' => 'cocoa-butter', 'share' => 0.4]]],
+        ['as-salve', 'as-firm', 'as-stick'],
+    ],
+    'too soft a wax' => [['firmness' => 0.6, 'waxes' => ['soy-wax']], ['beeswax', 'candelilla', 'as-stick']],
+    'honey in a salve' => [['others' => [['id' => 'honey', 'share' => 0.1]]], ['dry', 'cream']],
+    'lavender in a dressing' => [['product' => 'dressing', 'essential_oils' => [['id' => 'lavender', 'percent' => 1]]], ['dry']],
+    'a firm hair oil' => [['product' => 'hair-oil', 'firmness' => 0.2], ['any']],
+    'how much said twice' => [['total' => '300 g', 'oils' => [['id' => 'olive', 'amount' => '1 cup']]], ['once']],
+    'tins too large' => [['total' => '30 g', 'tins' => [['ml' => 100]]], ['tins-30', 'tins-15']],
+    'less than is asked' => [
+        ['oils' => [['batch' => 'b']], 'tins' => [['ml' => 100, 'count' => 10]], 'batches' => [bottled()]],
+        ['all-of-it'],
+    ],
+    'what nobody knows' => [['product' => 'soap'], []],
+]);
+
 it('says for whom a scent is not', function (string $oil, string $for, string $caution) {
     $asked = ['essential_oils' => [['id' => $oil, 'percent' => 0.1]]];
     expect(Melted::cautions($asked + ['for' => $for]))->toContain('stop '.$caution);
@@ -313,6 +343,8 @@ it('keeps as its weakest part', function (array $asked, string $until) {
     'a weaker oil' => [['oils' => ['olive', 'grapeseed']], '2027-04-24'],
     // An ointment six months at most.
     'the product' => [['product' => 'ointment'], '2027-05-24'],
+    // With a preservative in it, water no longer decides: six months at most.
+    'a cream' => [['product' => 'cream'], '2027-05-24'],
     // A quarter of a month: eight days.
     'spent herb' => [['product' => 'scrub', 'others' => [['id' => 'spent-herb', 'share' => 0.6]]], '2026-12-02'],
     'a lot that is older' => [

@@ -32,6 +32,10 @@ it('mends by mass balance', function (array $asked, array $figures) {
         ['mass' => 100, 'share' => 0.2, 'to' => 0.2],
         ['add_wax' => 0, 'add_oil' => 0, 'take_out' => 0, 'total_mass' => 100],
     ],
+    // Plainly too soft is 0.04: 322 (0.21 - 0.17) / (1 - 0.21).
+    'by the spoon' => [['mass' => '322 g', 'share' => 0.17, 'verdict' => 'too-soft'], ['add_wax' => 16.3]],
+    'a little hard' => [['mass' => 100, 'share' => 0.22, 'verdict' => 'too-hard', 'by' => 'a-little'], ['add_oil' => 10.0]],
+    'right' => [['mass' => 100, 'share' => 0.22, 'verdict' => 'right'], ['add_oil' => 0, 'add_wax' => 0]],
     // A word is the middle of its band: salve 0.17.
     'by a word' => [['mass' => 100, 'share' => 0.25, 'to' => 'salve'], ['add_oil' => 47.06]],
 ]);
@@ -90,6 +94,8 @@ it('refuses a mend that cannot be', function (array $asked, string $fault) {
     'below nought' => [['mass' => 100, 'share' => 0.2, 'to' => -0.1], 'to: out_of_range'],
     'a word nobody knows' => [['mass' => 100, 'share' => 'rubbery', 'to' => 0.2], 'share: unknown'],
     'a wax nobody knows' => [['mass' => 100, 'share' => 0.2, 'to' => 0.3, 'with' => 'ear-wax'], 'with: unknown'],
+    'nothing said of where to' => [['mass' => 100, 'share' => 0.2], 'to: missing'],
+    'softer than oil' => [['mass' => 100, 'share' => 0.03, 'verdict' => 'too-hard', 'by' => 'far'], 'to: out_of_range'],
     'a mass nobody can read' => [['mass' => 'some', 'share' => 0.2, 'to' => 0.3], 'mass: unreadable'],
 ]);
 

@@ -244,7 +244,7 @@ test('the pot is tended by the keyboard alone', async ({ page }) => {
   await tabTo(page, /^Jars in, switch it on/)
   await page.keyboard.press('Enter')
   await expect(page.getByLabel('It reads, °C')).toBeVisible()
-  await page.keyboard.press('m')
+  await page.keyboard.press('k')
   await page.getByText('From above, and what was done').focus()
   await page.keyboard.press('Enter')
   await expect(page.getByText('Shaken and wiped', { exact: false }).nth(1)).toBeVisible()

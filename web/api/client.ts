@@ -8,6 +8,8 @@ export type Fault = NonNullable<Schemas['Problem']['faults']>[number]
 export class Problem extends Error {
   readonly status: number
   readonly faults: Fault[]
+  /** The wish that was refused, in words, as far as it could be read. */
+  sentence: Schemas['Problem']['sentence']
   /** Whether it is open what became of it, so that the same may be sent again. */
   readonly again: boolean
 
@@ -37,7 +39,9 @@ export async function problemOf(response: Response): Promise<Problem> {
   try {
     const body = (await response.json()) as Schemas['Problem']
     const again = response.status >= 500 || (response.status === 409 && response.headers.has('Retry-After'))
-    return new Problem(response.status, body.detail, body.faults ?? [], again)
+    const problem = new Problem(response.status, body.detail, body.faults ?? [], again)
+    problem.sentence = body.sentence
+    return problem
   } catch {
     return new Problem(response.status, 'The kettle answered in a way that could not be read. Try again.')
   }

@@ -12,6 +12,7 @@ import { Field } from '../parts/Field'
 import { useKept } from '../parts/kept'
 import { Notice, Trouble, Waiting } from '../parts/Notice'
 import { PlanDays } from '../parts/PlanDays'
+import { useSettled } from '../parts/settled'
 import { Amounts, JarColumn } from './Columns'
 import { Editor } from './editors/Editor'
 import { FromStores } from './FromStores'
@@ -21,16 +22,6 @@ import { Sentence } from './Sentence'
 import { MethodsSideBySide, NoteWithWays, type WayOut, WaysOut } from './Ways'
 import { WhichOil } from './WhichOil'
 import { FIRST, jarLetGo, useDraft, type Wish } from './wish'
-
-/** Asks a moment after the last keystroke, so that typing is not a storm of questions. */
-function useSettled<T>(value: T, ms: number): T {
-  const [settled, setSettled] = useState(value)
-  useEffect(() => {
-    const timer = setTimeout(() => setSettled(value), ms)
-    return () => clearTimeout(timer)
-  }, [value, ms])
-  return settled
-}
 
 /** What the house says of a wish; what was said before stays in sight till then. */
 function useSaid<What extends 'reckon' | 'ways'>(what: What, wish: Wish, enabled = true) {

@@ -1,8 +1,7 @@
 import { type ReactNode, useRef } from 'react'
-import type { Shape } from '../api/hooks'
 import { Panel } from '../parts/panels'
 
-type Piece = Shape<'Plan'>['sentence'][number]
+type Piece = { slot: string | null; text: string; chosen: boolean }
 
 const NAMES: Record<string, string> = {
   amount: 'how much',
@@ -17,10 +16,23 @@ const NAMES: Record<string, string> = {
   way: 'how it is got out',
   when: 'when',
   kept: 'how it is kept',
+  product: 'what is made',
+  tins: 'how much',
+  total: 'how much',
+  firmness: 'how firm',
+  bears_c: 'how warm it must bear',
+  waxes: 'the wax',
+  butters: 'the butter',
+  others: 'what else goes in',
+  essential_oils: 'the scent',
+  for: 'for whom',
 }
 
 /** A comma stays with the word before it: a word joiner, for a button may otherwise be broken after. */
 const held = (text: string) => (/^[,.:]/.test(text) ? `\u2060${text}` : text)
+
+/** A number stays with its unit. */
+const joined = (text: string) => text.replace(/(\d) (?=%|g\b|kg\b|mL\b|L\b|°)/g, '$1\u00a0')
 
 type Props = {
   pieces: Piece[]
@@ -31,10 +43,12 @@ type Props = {
   open: string | null
   setOpen: (slot: string | null) => void
   editor: (slot: string) => ReactNode
+  /** Words that are not in it yet, and can be put there. */
+  more?: { slot: string; text: string }[]
 }
 
 /** The plan as a sentence whose words are changed in place. Words chosen for the cook are lighter. */
-export function Sentence({ pieces, wrong, open, setOpen, leave, editor }: Props) {
+export function Sentence({ pieces, wrong, open, setOpen, leave, editor, more = [] }: Props) {
   const whole = useRef<HTMLParagraphElement>(null)
   return (
     <>
@@ -63,6 +77,25 @@ export function Sentence({ pieces, wrong, open, setOpen, leave, editor }: Props)
           ),
         )}
       </p>
+      {more.length > 0 ? (
+        <p className="text-soft -mt-4 flex flex-wrap gap-x-5">
+          <span>It can have</span>
+          {more.map(({ slot, text }) => (
+            <span key={slot} className="inline-flex min-h-11 items-center sm:min-h-0">
+              <Slot
+                piece={{ slot, text, chosen: false }}
+                slot={slot}
+                open={open === slot}
+                setOpen={setOpen}
+                wrong={wrong?.has(slot) ?? false}
+                whole={whole}
+                leave={leave}
+                editor={editor}
+              />
+            </span>
+          ))}
+        </p>
+      ) : null}
     </>
   )
 }
@@ -103,7 +136,7 @@ function Slot({
           turn()
         }}
       >
-        {piece.text}
+        {joined(piece.text)}
       </span>
       {/* Below the whole sentence, so that no word of it is covered while one is changed. */}
       {open ? (

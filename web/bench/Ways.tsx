@@ -34,7 +34,7 @@ export function NoteWithWays({
   take,
   read,
 }: {
-  note: Shape<'Plan'>['notes'][number]
+  note: Omit<Shape<'Plan'>['notes'][number], 'about'> & { about?: string }
   take: (change: Record<string, unknown>) => void
   /** Whether it was read, and what to do when that is said; left out where nothing can be begun. */
   read?: { is: boolean; set: (is: boolean) => void } | undefined

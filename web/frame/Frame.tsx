@@ -1,5 +1,5 @@
 import { useIsFetching, useMutationState, useQueryClient } from '@tanstack/react-query'
-import { useEffect, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { Link, Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-router'
 import { useHouseId, useMe } from '../api/hooks'
 import { Trouble, Waiting } from '../parts/Notice'
@@ -7,12 +7,14 @@ import { FindBox } from './FindBox'
 import { KeysHelp } from './KeysHelp'
 import { useKey } from './keys'
 
+/** On a phone those at the thumb stand in the bar, the rest one press away. */
 const PLACES = [
-  { path: 'today', name: 'Today', key: 't' },
-  { path: 'bench', name: 'Bench', key: 'b' },
-  { path: 'shelf', name: 'Shelf', key: 's' },
-  { path: 'stove', name: 'Stove', key: 'w' },
+  { path: 'today', name: 'Today', key: 't', thumb: true },
+  { path: 'bench', name: 'Bench', key: 'b', thumb: true },
+  { path: 'shelf', name: 'Shelf', key: 's', thumb: true },
+  { path: 'stove', name: 'Stove', key: 'w', thumb: true },
   { path: 'press', name: 'Press', key: 'p' },
+  { path: 'melt', name: 'Melt', key: 'm' },
   { path: 'stores', name: 'Stores', key: 'c' },
   { path: 'almanac', name: 'Almanac', key: 'a' },
   { path: 'house', name: 'House', key: 'h' },
@@ -22,6 +24,62 @@ function PlaceKey({ place, base }: { place: (typeof PLACES)[number]; base: strin
   const go = useNavigate()
   useKey(place.key, `Go to ${place.name}`, () => void go(`${base}/${place.path}`))
   return null
+}
+
+/** The places: in one line where there is room; on a phone four of them, and the rest behind one button. */
+function Places({ base }: { base: string }) {
+  const location = useLocation()
+  // Where it was opened: gone somewhere else, there is nothing more to choose.
+  const [opened, setOpened] = useState('')
+  const more = opened === location.pathname
+  const setMore = (is: boolean) => setOpened(is ? location.pathname : '')
+  const button = useRef<HTMLButtonElement>(null)
+  useEffect(() => {
+    if (!more) return undefined
+    const shut = (event: KeyboardEvent) => {
+      if (event.key !== 'Escape') return
+      setOpened('')
+      button.current?.focus()
+    }
+    window.addEventListener('keydown', shut)
+    return () => window.removeEventListener('keydown', shut)
+  }, [more])
+  const here = PLACES.find((place) => !place.thumb && location.pathname.startsWith(`${base}/${place.path}`))
+  return (
+    <nav
+      aria-label="Places"
+      className="bg-plate border-rim fixed inset-x-0 bottom-0 z-20 border-t-[3px] sm:static sm:border-0"
+    >
+      <div className="flex max-sm:flex-wrap-reverse sm:justify-start">
+        {PLACES.map((place) => (
+          <NavLink
+            key={place.path}
+            to={`${base}/${place.path}`}
+            aria-keyshortcuts={place.key}
+            className={({ isActive }) =>
+              [
+                'flex min-h-12 shrink-0 items-center px-2 max-sm:basis-1/5 max-sm:justify-center sm:px-3.5',
+                place.thumb ? 'max-sm:order-first' : more ? 'max-sm:border-line max-sm:border-b' : 'max-sm:hidden',
+                isActive ? 'bg-rim text-on-rim font-semibold' : 'text-soft',
+              ].join(' ')
+            }
+          >
+            {place.name}
+          </NavLink>
+        ))}
+        <button
+          ref={button}
+          type="button"
+          aria-expanded={more}
+          className={`flex min-h-12 basis-1/5 items-center justify-center px-2 max-sm:order-first sm:hidden ${here ? 'bg-rim text-on-rim font-semibold' : 'text-soft'}`}
+          onClick={() => setMore(!more)}
+        >
+          {here && !more ? here.name : 'More'}
+          {here && !more ? <span className="sr-only">, and more places</span> : null}
+        </button>
+      </div>
+    </nav>
+  )
 }
 
 function useOnline(): boolean {
@@ -81,27 +139,7 @@ export function Frame() {
         <Link to={`${base}/today`} className="font-display my-auto py-2 text-xl font-semibold sm:me-5">
           Warm Kettle
         </Link>
-        <nav
-          aria-label="Places"
-          className="bg-plate border-rim fixed inset-x-0 bottom-0 z-20 flex overflow-x-auto border-t-[3px] sm:static sm:justify-start sm:border-0"
-        >
-          {PLACES.map((place) => (
-            <NavLink
-              key={place.path}
-              to={`${base}/${place.path}`}
-              aria-keyshortcuts={place.key}
-              className={({ isActive }) =>
-                [
-                  'flex min-h-12 shrink-0 items-center px-2 max-sm:grow max-sm:justify-center sm:px-3.5',
-                  place.path === 'house' || place.path === 'almanac' ? 'max-sm:hidden' : '',
-                  isActive ? 'bg-rim text-on-rim font-semibold' : 'text-soft',
-                ].join(' ')
-              }
-            >
-              {place.name}
-            </NavLink>
-          ))}
-        </nav>
+        <Places base={base} />
         <div className="ms-auto flex items-center gap-1">
           <button type="button" className="min-h-11 px-3" onClick={() => setFinding(true)} aria-keyshortcuts="/">
             Find<span className="text-soft max-sm:hidden"> /</span>

@@ -60,7 +60,7 @@ function Warm({ pot, heard }: { pot: View; heard: boolean }) {
   const can = works && !ended && !write.isPending
   const shaken = () => tend('shaken')
   const switched = () => tend(pot.state === 'on' ? 'pause' : 'on')
-  useKey('m', 'Shaken and wiped', shaken, can && pot.state === 'on')
+  useKey('k', 'Shaken and wiped', shaken, can && pot.state === 'on')
   useKey('u', 'Water topped up', () => setPouring(true), can)
   useKey('o', pot.state === 'on' ? 'Off for the night' : 'On again', switched, can)
   const asks = new Set(pot.alarms.map((alarm) => alarm.id))
@@ -248,7 +248,7 @@ function first(
 ) {
   const water = pot.water ? [{ name: 'Water topped up', key: 'u', run: acts.pour }] : []
   if (pot.state === 'paused') return [{ name: 'On again', key: 'o', run: acts.switched }, ...water]
-  const shake = { name: 'Shaken and wiped', key: 'm', run: acts.shaken }
+  const shake = { name: 'Shaken and wiped', key: 'k', run: acts.shaken }
   const off = { name: 'Off for the night', key: 'o', run: acts.switched }
   return can && wet ? [...water, shake, off] : [shake, ...water, off]
 }

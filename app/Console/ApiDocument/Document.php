@@ -3,6 +3,7 @@
 namespace App\Console\ApiDocument;
 
 use App\Http\Requests\Form;
+use App\Http\Requests\ReckonProduct;
 use App\OpenApi\Operation;
 use App\Responses\Shape;
 use Illuminate\Routing\Route;
@@ -57,6 +58,7 @@ final class Document
         'Diary' => ['Diary', 'The days to come, and when nobody is at home.'],
         'Press' => ['Press', 'Straining, bottling, keeping, faults and labels.'],
         'Label' => ['Press', ''],
+        'Melt' => ['Melt', 'Salves and other products.'],
         'Stores' => ['Stores', 'Lots and what became of them.'],
         'Almanac' => ['Almanac', 'What is known, with its sources.'],
         'House' => ['House', 'Settings, jars and bottles; everything out and in.'],
@@ -239,6 +241,13 @@ final class Document
             unset($schema['$schema'], $schema['$id']);
             $schemas[$name] = $schema;
         }
+        $reckon = json_decode((string) file_get_contents(base_path('docs/formats/reckon.schema.json')), true, flags: JSON_THROW_ON_ERROR);
+        $melt = Arr::array((array) $reckon, '$defs.melt');
+        $schemas['ProductWish'] = self::without(Arr::array($melt, 'asks'), ReckonProduct::OF_THE_HOUSE);
+        $product = Arr::array($melt, 'answers');
+        Arr::set($product, 'properties.figures.additionalProperties', ['$ref' => '#/components/schemas/Figure']);
+        /** @var array<string, mixed> $product */
+        $schemas['Product'] = $product;
         // A figure on its own is as a plan has it, and so are the ways side by side.
         $plan = $schemas['Plan'];
         $schemas['Methods'] = Arr::array($plan, 'properties.methods');
@@ -246,13 +255,26 @@ final class Document
         $schemas['Figure'] = Arr::array($plan, 'properties.figures.additionalProperties');
         Arr::set($plan, 'properties.figures.additionalProperties', ['$ref' => '#/components/schemas/Figure']);
         $schemas['Plan'] = $plan;
-        foreach (['Wish', 'Plan'] as $name) {
+        foreach (['Wish', 'Plan', 'ProductWish', 'Product'] as $name) {
             self::nameWhatIsRequired($schemas[$name]);
         }
         ksort($schemas);
 
         /** @var array<string, array<string, mixed>> $schemas */
         return $schemas;
+    }
+
+    /**
+     * @param  array<mixed>  $schema of an object
+     * @param  list<string>  $names of fields
+     * @return array<string, mixed>
+     */
+    private static function without(array $schema, array $names): array
+    {
+        $schema['properties'] = array_diff_key(Arr::array($schema, 'properties'), array_flip($names));
+
+        /** @var array<string, mixed> $schema */
+        return $schema;
     }
 
     /** @return list<array{name: string, description: string}> */

@@ -29,6 +29,8 @@ final class FormSchema
         $reflected = new ReflectionClass($class);
         $rules = (new $class())->rules();
         $schema = ['description' => ResponseSchemas::summary($reflected), ...self::object($rules, '')];
+        Arr::has($schema, 'properties.wish') &&
+            Arr::set($schema, 'properties.wish', ['$ref' => '#/components/schemas/'.self::wish($class)]);
         foreach ($reflected->getAttributes(Schema::class) as $attribute) {
             $more = $attribute->newInstance();
             Arr::has($schema, "properties.{$more->of}") || throw new LogicException("{$class} has no field {$more->of}.");
@@ -37,6 +39,14 @@ final class FormSchema
 
         /** @var array<string, mixed> $schema */
         return $schema;
+    }
+
+    /** @param  class-string<Form>  $class */
+    private static function wish(string $class): string
+    {
+        $name = constant($class.'::WISH');
+
+        return is_string($name) ? $name : throw new LogicException("{$class} names no schema of its wish.");
     }
 
     /**

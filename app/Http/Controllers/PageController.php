@@ -23,6 +23,7 @@ final class PageController extends Controller
         'shelf' => ['/shelf'],
         'batch/*' => ['/batches/*'],
         'press' => ['/press'],
+        'melt' => ['/melt'],
         'stove' => ['/stove'],
         'stove/*' => ['/stove/*'],
         'diary' => ['/diary'],
@@ -45,7 +46,7 @@ final class PageController extends Controller
             'fonts' => array_filter(
                 $entry['assets'] ?? [],
                 fn (string $file) => str_contains($file, self::TEXT_FONT) ||
-                    ($request->segment(3) === 'bench' && str_contains($file, self::SENTENCE_FONT)),
+                    (in_array($request->segment(3), ['bench', 'melt'], true) && str_contains($file, self::SENTENCE_FONT)),
             ),
             'preloads' => array_values(array_diff($this->scripts(['web/main.tsx', $this->place($request)]), [$entry['file']])),
             'asks' => $this->asks($request),

@@ -9,6 +9,9 @@ use Kettle\Recipe\WishException;
 /** A request body with rules, refused in plain sentences. */
 abstract class Form extends FormRequest
 {
+    /** The schema of what is sent as "wish". */
+    public const WISH = 'Wish';
+
     /** Whether somebody may is settled by the route, before the form is read. */
     public function authorize(): bool
     {

@@ -1,0 +1,94 @@
+<?php
+
+namespace App\Actions\Melt;
+
+use App\Actions\Batches\LotsUsed;
+use App\Actions\Batches\Records;
+use App\House\KitchenFactory;
+use App\Models\Batch;
+use App\Models\Bottle;
+use App\Models\Lot;
+use Kettle\Batch\BottleState;
+use Kettle\Batch\PlannedHerb;
+use Kettle\Diary\Stage;
+use Kettle\Material\Cupboard;
+use Kettle\Material\Herb;
+use Kettle\Melt\Infused;
+
+/** The house's own bottled oils, as the Melt takes them. */
+final readonly class BottledOils
+{
+    /** Of one product; nobody pours together more. */
+    private const MOST = 12;
+
+    public function __construct(private Records $records, private KitchenFactory $kitchens, private Cupboard $cupboard) {}
+
+    /**
+     * Those that were asked for, also such as are past their day or thrown away: what they are is told.
+     *
+     * @param  list<string>  $uids
+     * @return array<string, Infused> by the batch's uid
+     */
+    public function named(array $uids): array
+    {
+        if ($uids === []) {
+            return [];
+        }
+        $batches = Batch::query()
+            ->whereIn('uid', array_slice($uids, 0, self::MOST))
+            ->whereIn('stage', [Stage::Bottled, Stage::Discarded])
+            ->with(['entries', 'bottles'])
+            ->get();
+        $infused = [];
+        foreach ($batches as $batch) {
+            $infused[$batch->uid] = $this->of($batch);
+        }
+
+        return $infused;
+    }
+
+    private function of(Batch $batch): Infused
+    {
+        $state = $this->records->state($batch);
+        $lots = LotsUsed::of($batch);
+        $zone = $this->kitchens->now()->getTimezone();
+        $said = self::said($batch);
+        $cost = $batch->plan->figureOrNull('cost_per_100');
+
+        return new Infused(
+            $batch->uid,
+            $this->kitchens->words()->thing($said),
+            $batch->plan->blend($this->cupboard),
+            $batch->code,
+            array_map(fn (PlannedHerb $herb) => ['plant' => $this->plant($herb), 'state' => $herb->state], $batch->plan->herbs),
+            self::left($batch),
+            new \DateTimeImmutable($batch->best_before->format('Y-m-d'), $zone),
+            $cost === null ? null : $cost / 100,
+            array_values(array_unique(array_merge(...array_map(fn (Lot $lot) => $lot->allergens, $lots), ...[[]]))),
+            // Food only where it was made for the kitchen, and every lot of it is known to be food.
+            $batch->purpose === 'kitchen' && $lots !== [] && array_filter($lots, fn (Lot $lot) => ! $lot->food_grade) === [],
+            $state->keeping->coldOnly || $batch->use_by !== null,
+            $batch->stage === Stage::Discarded ? Infused::DISCARDED : Infused::SOUND,
+            $said,
+        );
+    }
+
+    private function plant(PlannedHerb $herb): Herb
+    {
+        return $this->cupboard->herbs()[$herb->id] ?? Herb::unlisted($herb->name, $herb->form);
+    }
+
+    /** @return array{infused: list<mixed>} "calendula oil of 6 November" as a sentence keeps it */
+    public static function said(Batch $batch): array
+    {
+        return ['infused' => [$batch->herbs, ['day_of_year' => ($batch->bottled_at ?? $batch->strain_at)->format('Y-m-d')]]];
+    }
+
+    /** mL in its bottles. */
+    public static function left(Batch $batch): float
+    {
+        return array_sum(
+            $batch->bottles->map(fn (Bottle $bottle) => $bottle->state === BottleState::IN ? (float) $bottle->left_ml : 0.0)->all(),
+        );
+    }
+}

@@ -1,0 +1,128 @@
+<?php
+
+namespace App\Pages\Melt;
+
+use App\Actions\Melt\BottledOils;
+use App\House\KitchenFactory;
+use App\House\Times;
+use App\Models\Batch;
+use App\Responses\Bench\OilChoice;
+use App\Responses\Choice;
+use App\Responses\Melt\BottledChoice;
+use App\Responses\Melt\MeltChoices;
+use App\Responses\Melt\PartChoice;
+use App\Responses\Melt\ProductChoice;
+use Kettle\Diary\Stage;
+use Kettle\Material\Addition;
+use Kettle\Material\Carrier;
+use Kettle\Material\Cupboard;
+use Kettle\Material\EssentialOil;
+use Kettle\Material\Row;
+use Kettle\Material\Tables;
+use Kettle\Material\Wax;
+use Kettle\Melt\MeltTable;
+use Kettle\Melt\Product;
+
+/** What there is to choose from at the Melt. */
+final readonly class MeltPage
+{
+    /** Bottled oils that are listed, the last bottled first. */
+    private const BOTTLED = 60;
+
+    public function __construct(
+        private Tables $tables,
+        private Cupboard $cupboard,
+        private KitchenFactory $kitchens,
+        private Times $times,
+    ) {}
+
+    public function choices(): MeltChoices
+    {
+        $table = MeltTable::of($this->tables);
+        $waxes = fn (string $kind): array => array_values(
+            array_map(
+                fn (Wax $wax) => new PartChoice($wax->id, $wax->name, $wax->note, $wax->kind),
+                array_filter($this->cupboard->waxes(), fn (Wax $wax) => $wax->kind === $kind),
+            ),
+        );
+
+        return new MeltChoices(
+            array_map(
+                fn (Product $each) => new ProductChoice(
+                    $each->id,
+                    $each->name,
+                    $each->note,
+                    $each->vessel,
+                    $each->vesselMl,
+                    $each->usualMl,
+                    $each->usualCount,
+                    $each->firmness !== null,
+                    $each->wax !== null,
+                    $each->has(Product::KITCHEN),
+                    $each->has(Product::WATER),
+                ),
+                array_values($table->products()),
+            ),
+            array_map(
+                fn (Carrier $oil) => new OilChoice($oil->id, $oil->name, $oil->note, $oil->food->allergens),
+                array_values($this->cupboard->carriers()),
+            ),
+            $this->bottled(),
+            $waxes('wax'),
+            $waxes('butter'),
+            [
+                ...$waxes('additive'),
+                ...array_map(
+                    fn (Addition $each) => new PartChoice($each->id, $each->name, $each->note, $each->kind),
+                    array_values($this->cupboard->additions()),
+                ),
+            ],
+            array_map(
+                fn (EssentialOil $oil) => new PartChoice($oil->id, $oil->name, self::limit($oil), $oil->solid ? 'solid' : 'drops'),
+                array_values($this->cupboard->essentialOils()),
+            ),
+            array_map(fn (array $band) => new Choice($band['id'], $band['name']), $table->firmness()->bands),
+            array_values(array_map(fn (Row $row) => new Choice($row->text('id'), $row->text('name')), $table->rules->rows('people'))),
+        );
+    }
+
+    /** @return list<BottledChoice> oils of the house that still hold something, and may be used */
+    private function bottled(): array
+    {
+        $words = $this->kitchens->words();
+
+        return array_values(
+            Batch::query()
+                ->where('stage', Stage::Bottled)
+                ->where('best_before', '>=', $this->kitchens->now()->format('Y-m-d'))
+                ->whereHas('bottles', fn ($bottles) => $bottles->where('state', 'in'))
+                ->with('bottles')
+                ->orderByDesc('bottled_at')
+                ->limit(self::BOTTLED)
+                ->get()
+                ->map(
+                    fn (Batch $batch) => new BottledChoice(
+                        $batch->uid,
+                        $words->thing(BottledOils::said($batch)),
+                        $batch->code,
+                        $batch->oils_name,
+                        $words->thing(['mL' => BottledOils::left($batch)]),
+                        $this->times->date($batch->best_before),
+                        $batch->purpose === 'kitchen',
+                    ),
+                )
+                ->all(),
+        );
+    }
+
+    private static function limit(EssentialOil $oil): string
+    {
+        return $oil->limitPercent === null
+            ? 'no limit of its own'
+            : sprintf(
+                'at most %s %% %s',
+                rtrim(rtrim(sprintf('%.2f', $oil->limitPercent), '0'), '.'),
+                $oil->limitForSun ? 'where the sun comes' : 'on the skin',
+            );
+    }
+}

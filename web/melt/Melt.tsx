@@ -1,0 +1,181 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { Tabs } from 'radix-ui'
+import { type ReactNode, useState } from 'react'
+import { ask } from '../api/client'
+import { useHouseId, useOfHouse } from '../api/hooks'
+import { Sentence } from '../bench/Sentence'
+import { NoteWithWays, type WayOut, WaysOut } from '../bench/Ways'
+import { useKey } from '../frame/keys'
+import { usePart } from '../frame/part'
+import { useDrawnInSlices } from '../frame/slices'
+import { TextButton } from '../parts/Button'
+import { Trouble, Waiting } from '../parts/Notice'
+import { useSettled } from '../parts/settled'
+import { Editor } from './editors'
+import { Pot, Tins } from './Pot'
+import { Firmness } from './Rule'
+import { Spoon } from './Spoon'
+import { FIRST, type Product, type ProductWish, useDraft } from './wish'
+import { Weigh } from './Weigh'
+
+/** What a product may have that this one has not, as words to put it there. */
+const MORE = [
+  { slot: 'butters', text: 'a butter' },
+  { slot: 'essential_oils', text: 'a scent' },
+  { slot: 'others', text: 'something else' },
+  { slot: 'for', text: 'somebody it is for' },
+]
+
+const HERE = ['jar', 'oil', 'waxes', 'tins', 'warmth']
+
+export default function Melt() {
+  const house = useHouseId()
+  const choices = useOfHouse('/melt', { stale: 60_000 }).data
+  const { kitchen } = usePart()
+  const [wish, change, setWish] = useDraft(house)
+  const [open, setOpened] = useState<string | null>(null)
+  const [before, setBefore] = useState<ProductWish | null>(null)
+  const setOpen = (slot: string | null) => {
+    if (slot !== null && open === null) setBefore(wish)
+    setOpened(slot)
+  }
+  const [tab, setTab] = useState('steps')
+  const asked = useSettled(wish, 15)
+  const plan = useQuery({
+    queryKey: ['house', house, 'melt', asked],
+    queryFn: ({ signal }) => ask(`/houses/${house}/melt/reckon`, { wish: asked }, signal),
+    placeholderData: keepPreviousData,
+    retry: false,
+  })
+  const [last, setLast] = useState<Product>()
+  // What was last reckoned stays in sight while a wish cannot be.
+  if (plan.isSuccess && !plan.isPlaceholderData && plan.data !== last) setLast(plan.data)
+  const shown = plan.data ?? last
+  const there = useDrawnInSlices(choices && (shown || plan.isError) ? true : undefined)
+  useKey('e', 'Change the first word of the sentence', () => setOpen('tins'))
+  useKey('f', 'Change how firm it is', () => setOpen('firmness'))
+  useKey('y', 'See it step by step', () => setTab('steps'))
+  useKey('o', 'Try the cold spoon', () => setTab('spoon'))
+  useKey('l', 'See what is in it', () => setTab('inside'))
+  if (!there || !choices) return <Waiting what="the melt" />
+  const problem = plan.isError ? plan.error : null
+  const take = (part: Record<string, unknown>) => change(part)
+  const pieces = problem?.sentence ?? shown?.sentence ?? []
+  const slots = new Set(pieces.map((piece) => piece.slot))
+  const notes = (called: string, some: (note: Product['cautions'][number]) => boolean): ReactNode => {
+    const these = (shown?.cautions ?? []).filter(some)
+    return these.length === 0 ? null : (
+      <ul aria-label={called} className="mt-4 flex flex-col gap-4">
+        {these.map((note) => (
+          <NoteWithWays key={note.id} note={{ ...note, why: note.why ?? '' }} take={take} />
+        ))}
+      </ul>
+    )
+  }
+  return (
+    <div className="flex flex-col gap-6">
+      <Sentence
+        pieces={pieces}
+        wrong={new Set((problem?.faults ?? []).map((fault) => fault.field.split('.')[0] ?? ''))}
+        leave={() => before && setWish(before)}
+        open={open}
+        setOpen={setOpen}
+        more={pieces.length > 0 ? MORE.filter((each) => !slots.has(each.slot)) : []}
+        editor={(slot) => <Editor slot={slot} edit={{ wish, change, choices, plan: shown, problem }} />}
+      />
+      <div aria-live="polite" className="flex flex-col gap-3 empty:hidden">
+        {problem ? (
+          <>
+            <Trouble problem={problem} />
+            <WaysOut ways={problem.faults.flatMap((fault) => (fault.ways ?? []) as WayOut[])} take={take} />
+            <p className="text-soft">
+              {shown ? 'The figures below are of the last wish that could be reckoned. ' : ''}
+              <TextButton onClick={() => setWish(FIRST)}>Begin again</TextButton>
+            </p>
+          </>
+        ) : null}
+      </div>
+      {shown ? (
+        <>
+          <div
+            className={`border-line grid gap-x-7 gap-y-8 border-t pt-5 lg:grid-cols-[minmax(0,0.95fr)_minmax(0,1.05fr)_minmax(0,1.1fr)] ${problem ? 'opacity-50' : ''}`}
+          >
+            <section aria-label="In the pot">
+              <h2 className="column-head font-text text-base">In the pot, by weight</h2>
+              <Pot plan={shown} />
+              <Tins plan={shown} />
+              {notes('What to heed at the pot', (note) => note.rank !== 'stop' && HERE.includes(note.about))}
+            </section>
+            <Weigh plan={shown} kitchenFirst={kitchen} />
+            <section className="border-line lg:border-s lg:ps-7" aria-label="How firm, and what to watch for">
+              {shown.rule.by_wax || shown.figures.melts_at ? (
+                <>
+                  <h2 className="column-head font-text text-base">How firm</h2>
+                  <Firmness plan={shown} />
+                </>
+              ) : (
+                <h2 className="column-head font-text text-base">What to watch for</h2>
+              )}
+              {notes('What must not be', (note) => note.rank === 'stop')}
+              {notes('What to heed', (note) => note.rank !== 'stop' && !HERE.includes(note.about))}
+              <p className="mt-4">
+                <TextButton onClick={() => setWish(FIRST)}>Begin again</TextButton>
+              </p>
+            </section>
+          </div>
+          <Tabs.Root value={tab} onValueChange={setTab} className={`mt-2 ${problem ? 'opacity-50' : ''}`}>
+            <Tabs.List aria-label="More about this product" className="border-rim flex gap-1 border-b-[3px]">
+              {[
+                { id: 'steps', name: 'Step by step' },
+                ...(shown.rule.by_wax ? [{ id: 'spoon', name: 'The cold spoon' }] : []),
+                { id: 'inside', name: 'What is in it' },
+              ].map((each) => (
+                <Tabs.Trigger
+                  key={each.id}
+                  value={each.id}
+                  className="data-[state=active]:bg-rim data-[state=active]:text-on-rim text-soft min-h-11 px-4 data-[state=active]:font-semibold max-sm:px-2.5"
+                >
+                  {each.name}
+                </Tabs.Trigger>
+              ))}
+            </Tabs.List>
+            <Tabs.Content value="steps" className="pt-4">
+              <ol className="ms-6 flex max-w-[60rem] list-decimal flex-col gap-2">
+                {shown.steps.map((step) => (
+                  <li key={step.id}>{step.says}</li>
+                ))}
+              </ol>
+            </Tabs.Content>
+            <Tabs.Content value="spoon" className="pt-4">
+              <Spoon plan={shown} choices={choices} />
+            </Tabs.Content>
+            <Tabs.Content value="inside" className="pt-4">
+              <Inside plan={shown} />
+            </Tabs.Content>
+          </Tabs.Root>
+        </>
+      ) : null}
+    </div>
+  )
+}
+
+/** The ingredients as a cook says them and as a label of a care product names them. */
+function Inside({ plan }: { plan: Product }) {
+  const { cook, inci, allergens, fragrance } = plan.ingredients
+  return (
+    <dl className="grid max-w-[60rem] gap-x-7 gap-y-3 sm:grid-cols-[12rem_1fr]">
+      <dt className="font-semibold">In falling order</dt>
+      <dd>{cook.join(', ')}</dd>
+      <dt className="font-semibold">As a label names it</dt>
+      <dd>{inci.join(', ')}</dd>
+      <dt className="font-semibold">Contains</dt>
+      <dd>{allergens.length > 0 ? allergens.join(', ') : 'nothing that must be told'}</dd>
+      {fragrance.length > 0 ? (
+        <>
+          <dt className="font-semibold">Of its scent must be named</dt>
+          <dd>{fragrance.join(', ')}</dd>
+        </>
+      ) : null}
+    </dl>
+  )
+}

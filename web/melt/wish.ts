@@ -1,0 +1,56 @@
+import { useCallback, useEffect, useState } from 'react'
+import type { Shape } from '../api/hooks'
+
+export type ProductWish = Shape<'ProductWish'>
+export type Product = Shape<'Product'>
+export type Choices = Shape<'MeltChoices'>
+export type OilWish = { id?: string; batch?: string; parts?: number | string; amount?: string | number }
+export type PartWish = {
+  id: string
+  share?: number
+  percent?: number
+  amount?: string | number
+  parts?: number
+  drops?: number
+}
+
+export const FIRST: ProductWish = { product: 'salve' }
+
+const store = (house: string) => `kettle.melt.${house}`
+
+/** The oils of a wish, each as an object. */
+export const oilsOf = (wish: ProductWish): OilWish[] =>
+  (wish.oils ?? []).map((oil) => (typeof oil === 'string' ? { id: oil } : (oil as OilWish)))
+
+/** One of the lists of a wish, each part as an object. */
+export const partsOf = (list: readonly unknown[] | undefined): PartWish[] =>
+  (list ?? []).map((part) => (typeof part === 'string' ? { id: part } : (part as PartWish)))
+
+/** What is sent and kept: without what was taken out. */
+function tidy(wish: ProductWish): ProductWish {
+  return Object.fromEntries(
+    Object.entries(wish).filter(([, value]) => value !== null && value !== undefined && value !== ''),
+  ) as ProductWish
+}
+
+function drafted(house: string): ProductWish {
+  try {
+    const kept: unknown = JSON.parse(localStorage.getItem(store(house)) ?? 'null')
+    return kept && typeof kept === 'object' && !Array.isArray(kept) ? tidy(kept as ProductWish) : FIRST
+  } catch {
+    return FIRST
+  }
+}
+
+/** The product that is being planned, kept as a draft so that nothing typed is lost. */
+export function useDraft(
+  house: string,
+): [ProductWish, (change: Record<string, unknown>) => void, (whole: ProductWish) => void] {
+  const [wish, setWish] = useState<ProductWish>(() => drafted(house))
+  useEffect(() => localStorage.setItem(store(house), JSON.stringify(wish)), [house, wish])
+  const change = useCallback(
+    (part: Record<string, unknown>) => setWish((before) => tidy({ ...before, ...part } as ProductWish)),
+    [],
+  )
+  return [wish, change, setWish]
+}
