@@ -79,7 +79,7 @@ final readonly class MeltQuestions
             $from,
             $to,
             $this->wax(Fields::text($document, 'with') ?? 'beeswax'),
-            is_int($room) || is_float($room) ? (float) $room : null,
+            is_numeric($room) ? (float) $room : null,
         );
         $figures = [];
         foreach ($mend->figures() as $figure) {

@@ -135,6 +135,9 @@ it('mends by the spoon, for whoever may look', function () {
         $mended = $this->atHouse('POST', '/melt/mend', $spoon, $person)->assertOk();
         expect($mended->json('figures.add_wax.value'))->toEqualWithDelta(16.3, 0.01)->and($mended->json('to'))->toBe('firm');
     }
+    // A full pot takes no oil before some is taken out; how much room there is may come as it was typed.
+    $hard = ['mass' => '100 g', 'share' => 0.25, 'verdict' => 'too-hard', 'room_ml' => '10'];
+    expect($this->atHouse('POST', '/melt/mend', $hard)->assertOk()->json('figures.take_out.value'))->toBeGreaterThan(5.0);
     $this->atHouse('POST', '/melt/mend', ['mass' => 'some'] + $spoon)
         ->assertStatus(422)
         ->assertJsonPath('faults.0.field', 'mass');

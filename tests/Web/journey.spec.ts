@@ -122,6 +122,7 @@ test('the page never scrolls sideways, and the bar is in reach', async ({ page }
     'bench',
     'shelf',
     'press',
+    'melt',
     'stores',
     'stores/new',
     'stores/file',

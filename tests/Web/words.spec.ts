@@ -98,6 +98,7 @@ const VIEWS: [string, string | RegExp][] = [
   ['a batch', /^Self-heal/],
   ['press', '/press'],
   ['at the press', /^Mullein/],
+  ['melt', '/melt'],
   ['stove', '/stove'],
   ['a pot', /marshmallow root/],
   ['diary', '/diary'],

@@ -154,12 +154,14 @@ function HowMuchEditor({ edit: { wish, change, choices, problem } }: { edit: Edi
 const counted = (count: number | undefined) => (count === undefined ? {} : { count })
 
 function FirmnessEditor({ edit: { wish, change, choices, problem } }: { edit: Edit }) {
-  const word = typeof wish.firmness === 'string' ? wish.firmness : wish.firmness === undefined ? '' : 'own'
+  const said = String(wish.firmness ?? '')
+  // A number is kept as it is typed, so that no dot is lost on the way to 0.3.
+  const own = /^[\d.]/.test(said)
   return (
     <>
       <Choice
         legend="How firm"
-        value={word}
+        value={own ? 'own' : said}
         choices={[
           { id: '', name: 'as it usually is' },
           ...choices.words.filter((each) => each.id !== 'pours').map((each) => ({ id: each.id, name: each.name })),
@@ -170,10 +172,10 @@ function FirmnessEditor({ edit: { wish, change, choices, problem } }: { edit: Ed
         label="Or your own"
         inputMode="decimal"
         placeholder="0.18"
-        value={typeof wish.firmness === 'number' ? wish.firmness : ''}
+        value={own ? said : ''}
         fault={about(problem, 'firmness')}
         hint="Parts of beeswax in one part of the whole."
-        onChange={(event) => change({ firmness: number(event.target.value) ?? null })}
+        onChange={(event) => change({ firmness: orNothing(event.target.value.replace(',', '.')) })}
       />
     </>
   )
