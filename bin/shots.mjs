@@ -96,9 +96,14 @@ const steps = {
     await page.goto(house + '/diary')
     await page.getByText('Away', { exact: true }).waitFor()
   },
-  async ways(page, house) {
-    await steps.bench(page, house)
-    await page.getByRole('tab', { name: 'Ways side by side' }).evaluate((tab) => tab.scrollIntoView())
+  async melt(page, house) {
+    const { bottled } = await page.evaluate(async (id) => (await fetch(`/api/houses/${id}/melt`)).json(), house.split('/').pop())
+    await page.evaluate(([key, wish]) => localStorage.setItem(key, wish), ['kettle.melt.' + house.split('/').pop(), JSON.stringify({
+      product: 'salve', oils: [{ batch: bottled.find((each) => each.name.startsWith('calendula')).id }], firmness: 'salve', bears_c: 30,
+      butters: [{ id: 'shea', percent: 10 }], essential_oils: [{ id: 'lavender', percent: 2 }], tins: [{ ml: 30, count: 6 }],
+    })])
+    await page.goto(house + '/melt')
+    await page.getByText('Weigh, onto one scale').waitFor()
   },
   async card(page, house) {
     await steps.bench(page, house)

@@ -16,9 +16,15 @@ use App\Models\User;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Kettle\Material\Blend;
+use Kettle\Material\State;
 use Kettle\Material\Tables;
+use Kettle\Melt\House as MeltHouse;
+use Kettle\Melt\Infused;
+use Kettle\Melt\Melting;
 use Kettle\Recipe\KitchenReader;
 use Kettle\Recipe\Planning;
+use Kettle\Trace\Graph;
 
 require __DIR__.'/../vendor/autoload.php';
 require __DIR__.'/Client.php';
@@ -33,6 +39,17 @@ const WISH = [
     'oils' => [['id' => 'sunflower', 'parts' => '2'], ['id' => 'jojoba', 'parts' => '1']],
     'method' => 'slow-cooker',
     'ready_by' => null,
+];
+
+/** A product of five of the house's oils and five other parts. */
+const PRODUCT = [
+    'product' => 'salve',
+    'oils' => [['batch' => 'a'], ['batch' => 'b'], ['batch' => 'c'], ['batch' => 'd'], ['batch' => 'e']],
+    'butters' => [['id' => 'shea', 'share' => 0.05], ['id' => 'cocoa-butter', 'share' => 0.05]],
+    'others' => [['id' => 'vitamin-e', 'share' => 0.005]],
+    'essential_oils' => [['id' => 'lavender', 'percent' => 1]],
+    'firmness' => 0.25,
+    'tins' => [['ml' => 60, 'count' => 6], ['ml' => 15, 'count' => 4]],
 ];
 
 /** Three herbs in four oils, by a day, with lots in the cupboard: as much as the Bench is likely to be asked. */
@@ -103,6 +120,61 @@ function core(array $wish, Closure $do, float $aim): array
         'aim_ms' => $aim,
         'aim_memory_kb' => 8192,
     ];
+}
+
+/** Five oils of the house, as the Melt takes them. */
+function infused(Planning $bench): array
+{
+    $cupboard = $bench->cupboard();
+    $infused = [];
+    foreach (['a' => 'sunflower', 'b' => 'olive', 'c' => 'jojoba', 'd' => 'sesame', 'e' => 'rice-bran'] as $id => $oil) {
+        $infused[$id] = new Infused(
+            $id,
+            "oil {$id}",
+            Blend::of([['carrier' => $cupboard->carrier($oil), 'parts' => 1.0]]),
+            herbs: [['plant' => $cupboard->herb('calendula'), 'state' => State::Dried]],
+            leftMl: 500.0,
+            bestBefore: new DateTimeImmutable('2027-06-01'),
+        );
+    }
+
+    return $infused;
+}
+
+/** A lot that turned, in a house of 5,000 batches, 20,000 bottles and 20,000 tins: all it went into, and back again. */
+function aLotThatTurned(): array
+{
+    mt_srand(11);
+    $times = [];
+    for ($round = 0; $round < 5; $round++) {
+        $from = hrtime(true);
+        $graph = new Graph();
+        for ($i = 0; $i < 400; $i++) {
+            $graph->thing('lot', "lot {$i}");
+        }
+        for ($i = 0; $i < 5_000; $i++) {
+            $graph->thing('batch', "batch {$i}");
+            $graph->joins('lot '.mt_rand(0, 399), "batch {$i}");
+            $graph->joins('lot '.mt_rand(0, 399), "batch {$i}");
+        }
+        for ($i = 0; $i < 20_000; $i++) {
+            $graph->thing('bottle', "bottle {$i}");
+            $graph->joins('batch '.intdiv($i, 4), "bottle {$i}");
+        }
+        for ($i = 0; $i < 4_000; $i++) {
+            $graph->thing('product', "product {$i}");
+            $graph->joins('bottle '.mt_rand(0, 19_999), "product {$i}");
+        }
+        for ($i = 0; $i < 20_000; $i++) {
+            $graph->thing('tin', "tin {$i}");
+            $graph->joins('product '.intdiv($i, 5), "tin {$i}");
+        }
+        $touched = count($graph->forward('lot 7'));
+        $graph->back('tin 77');
+        $times[] = (hrtime(true) - $from) / 1e6;
+    }
+
+    return [...summary($times), 'touched' => $touched, 'aim_ms' => 100];
 }
 
 /** Stores of so many lots, a quarter of them of what the bench's wish is made of. */
@@ -283,12 +355,18 @@ $report = [
     'php' => PHP_VERSION,
     'cores' => (int) shell_exec('nproc'),
     'core_plan' => core(WISH, fn (Planning $bench, $kitchen) => $bench->document($bench->plan(WISH, $kitchen), $kitchen), 2),
+    'core_product' => core(
+        [],
+        fn (Planning $bench, $kitchen) => (new Melting($bench->tables()))->plan(PRODUCT, new MeltHouse($kitchen, infused($bench))),
+        2,
+    ),
     'core_everything' => core(FULL, fn (Planning $bench, $kitchen) => $bench->answer($bench->plan(FULL, $kitchen), $kitchen), 8),
 ];
 $report['warm_hours_of_a_million_readings'] = aMillionReadings();
 $report['diary_of_40_batches_3_cookers_120_days'] = aBusyDiary();
 $report['best_filling_12_sizes_20_l'] = theBestFilling();
 $report['yield_learned_from_5000_batches'] = whatFiveThousandBatchesTeach();
+$report['trace_of_a_lot_through_45000_things'] = aLotThatTurned();
 $report['label_sheet_of_200'] = aSheetOfTwoHundredLabels();
 $password = Str::random(24);
 $keeper = User::query()->create([

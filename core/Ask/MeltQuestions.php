@@ -79,15 +79,11 @@ final readonly class MeltQuestions
             $from,
             $to,
             $this->wax(Fields::text($document, 'with') ?? 'beeswax'),
-            is_numeric($room) ? (float) $room : null,
+            is_int($room) || is_float($room) ? (float) $room : $this->room($document),
         );
-        $figures = [];
-        foreach ($mend->figures() as $figure) {
-            $figures[$figure->id] = $this->planning->figure($figure, $this->kitchen);
-        }
 
         return [
-            'figures' => $figures,
+            'figures' => $this->planning->figures($mend->figures(), $this->kitchen),
             'from' => $this->table->firmness()->band($from)['id'],
             'to' => $this->table->firmness()->band($to)['id'],
             'firmness' => $to,
@@ -100,6 +96,21 @@ final readonly class MeltQuestions
             return $this->planning->cupboard()->wax($id);
         } catch (RefusedException $unknown) {
             throw $unknown->about('with');
+        }
+    }
+
+    /**
+     * mL left in the jar, as somebody writes it; null where it was not said.
+     *
+     * @param  array<mixed>  $document
+     */
+    private function room(array $document): ?float
+    {
+        $typed = Fields::text($document, 'room');
+        try {
+            return $typed === null ? null : $this->kitchen->reader()->read($typed, Kind::Volume, 'mL')->value;
+        } catch (AmountException $refused) {
+            throw $refused->about('room');
         }
     }
 

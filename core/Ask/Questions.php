@@ -48,6 +48,7 @@ final readonly class Questions
         'faults',
         'melt',
         'mend',
+        'trace',
     ];
 
     private Planning $planning;
@@ -107,6 +108,7 @@ final readonly class Questions
                 'faults' => $this->press($kitchen)->faults($document),
                 'melt' => (new MeltQuestions($this->planning, $this->tables, $kitchen))->melt($document),
                 'mend' => (new MeltQuestions($this->planning, $this->tables, $kitchen))->mend($document),
+                'trace' => (new TraceQuestions())->trace($document),
             };
         } catch (RefusedException $refused) {
             throw WishException::from($refused);

@@ -8,20 +8,22 @@ use Kettle\Reason\Note;
 use Kettle\Reason\Said;
 use Kettle\Recipe\Kitchen;
 use Kettle\Recipe\Planning;
+use Kettle\Recipe\Words;
 
 /** A product's plan as a document: `answers` of "melt" in docs/formats/reckon.schema.json. */
 final readonly class ProductDocument
 {
-    public function __construct(private Planning $planning, private Kitchen $kitchen, private MeltTable $table) {}
+    private Words $words;
+
+    public function __construct(private Planning $planning, private Kitchen $kitchen, private MeltTable $table)
+    {
+        $this->words = $kitchen->words();
+    }
 
     /** @return array<string, mixed> in this cook's words */
     public function of(ProductPlan $plan): array
     {
-        $words = $this->kitchen->words();
-        $figures = [];
-        foreach ($plan->figures as $id => $figure) {
-            $figures[$id] = $this->planning->figure($figure, $this->kitchen);
-        }
+        $words = $this->words;
         $sentence = array_map(
             fn (array $piece) => ['slot' => $piece['slot'], 'text' => $words->of($piece['text']), 'chosen' => $piece['chosen']],
             $plan->sentence,
@@ -38,7 +40,7 @@ final readonly class ProductDocument
             ],
             'sentence' => $sentence,
             'text' => implode('', array_column($sentence, 'text')),
-            'figures' => $figures,
+            'figures' => $this->planning->figures($plan->figures, $this->kitchen),
             'pot' => $this->pot($plan),
             'rule' => $this->rule($plan),
             'tins' => [
@@ -65,13 +67,13 @@ final readonly class ProductDocument
     /** @return array<string, mixed> */
     private function note(Note $note): array
     {
-        return $this->kitchen->words()->tell($note->toArray());
+        return $this->words->tell($note->toArray());
     }
 
     /** @return list<array<string, mixed>> in the order of weighing */
     private function pot(ProductPlan $plan): array
     {
-        $words = $this->kitchen->words();
+        $words = $this->words;
         $reads = 0.0;
         $pot = [];
         foreach (ProductSteps::order($plan->pot) as $each) {
@@ -101,7 +103,7 @@ final readonly class ProductDocument
     /** @return array<string, mixed> the rule of firmness and where this stands on it */
     private function rule(ProductPlan $plan): array
     {
-        $words = $this->kitchen->words();
+        $words = $this->words;
         $firmness = $this->table->firmness();
         $names = [];
         foreach ($plan->pot->weighed as $each) {

@@ -189,6 +189,21 @@ final class Planning
         return (new PlanDocument($this->wording(), $kitchen))->figure($figure);
     }
 
+    /**
+     * @param  array<Figure>  $figures
+     * @return array<string, array<string, mixed>> by id, each as a plan's document has it
+     */
+    public function figures(array $figures, Kitchen $kitchen): array
+    {
+        $document = new PlanDocument($this->wording(), $kitchen);
+        $told = [];
+        foreach ($figures as $figure) {
+            $told[$figure->id] = $document->figure($figure);
+        }
+
+        return $told;
+    }
+
     public function tables(): Tables
     {
         return $this->tables;

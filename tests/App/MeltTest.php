@@ -114,6 +114,7 @@ it('refuses what is no wish, or is the house’s to say', function (mixed $wish,
     'its own batches' => [['batches' => [['id' => 'x', 'oils' => ['olive']]]], 'batches'],
     'another house' => [['house' => ['now' => '2020-01-01']], 'house'],
     'its own verdicts' => [['verdicts' => []], 'verdicts'],
+    'nothing' => [[], 'wish'],
     'a list for a number' => [['bears_c' => []], 'bears_c'],
 ]);
 
@@ -136,7 +137,7 @@ it('mends by the spoon, for whoever may look', function () {
         expect($mended->json('figures.add_wax.value'))->toEqualWithDelta(16.3, 0.01)->and($mended->json('to'))->toBe('firm');
     }
     // A full pot takes no oil before some is taken out; how much room there is may come as it was typed.
-    $hard = ['mass' => '100 g', 'share' => 0.25, 'verdict' => 'too-hard', 'room_ml' => '10'];
+    $hard = ['mass' => '100 g', 'share' => 0.25, 'verdict' => 'too-hard', 'room' => '10 mL'];
     expect($this->atHouse('POST', '/melt/mend', $hard)->assertOk()->json('figures.take_out.value'))->toBeGreaterThan(5.0);
     $this->atHouse('POST', '/melt/mend', ['mass' => 'some'] + $spoon)
         ->assertStatus(422)

@@ -96,6 +96,7 @@ it('refuses a mend that cannot be', function (array $asked, string $fault) {
     'a wax nobody knows' => [['mass' => 100, 'share' => 0.2, 'to' => 0.3, 'with' => 'ear-wax'], 'with: unknown'],
     'nothing said of where to' => [['mass' => 100, 'share' => 0.2], 'to: missing'],
     'softer than oil' => [['mass' => 100, 'share' => 0.03, 'verdict' => 'too-hard', 'by' => 'far'], 'to: out_of_range'],
+    'a room nobody can read' => [['mass' => 100, 'share' => 0.2, 'to' => 0.3, 'room' => 'a bit'], 'room: unreadable'],
     'a mass nobody can read' => [['mass' => 'some', 'share' => 0.2, 'to' => 0.3], 'mass: unreadable'],
 ]);
 

@@ -111,6 +111,14 @@ function modesAsked(): array
                 ['id' => 'b', 'oils' => ['sunflower'], 'herbs' => ['calendula'], 'left_ml' => 500, 'best_before' => '2027-06-01'],
             ],
         ],
+        'trace' => [
+            'of' => 'lot-1',
+            'lots' => [['id' => 'lot-1'], ['id' => 'lot-2']],
+            'batches' => [['id' => 'b-1', 'lots' => ['lot-1', 'lot-2']]],
+            'bottles' => [['id' => 'b-1/1', 'batch' => 'b-1'], ['id' => 'b-1/2', 'batch' => 'b-1', 'state' => 'given', 'to' => 'Eilidh']],
+            'products' => [['id' => 'p-1', 'from' => ['b-1/1', 'lot-2']]],
+            'tins' => [['id' => 'p-1/1', 'product' => 'p-1', 'state' => 'given', 'to' => 'Eilidh'], ['id' => 'p-1/2', 'product' => 'p-1']],
+        ],
         'mend' => ['mass' => '322 g', 'spoon' => '3 g', 'share' => 0.17, 'to' => 'firm', 'room_ml' => 5],
         'faults' => [
             'signs' => ['cloudy', 'beads'],

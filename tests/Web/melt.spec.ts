@@ -72,6 +72,19 @@ test('a salve from the oil bottled here, changed word by word', async ({ page })
   await expect(page.getByText('Linalool', { exact: false }).first()).toBeVisible()
 })
 
+test('an oil is sent to the Melt from its own page', async ({ page }) => {
+  const house = await demo(page)
+  await page.goto(`${house}/press`)
+  await page
+    .getByRole('link', { name: /^Calendula/ })
+    .first()
+    .click()
+  await page.getByRole('link', { name: 'its page and logbook' }).click()
+  await page.getByRole('link', { name: 'Melt it' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(/from calendula oil of \d+ November/)
+  await expect(page).toHaveURL(/\/melt$/)
+})
+
 test('the cold spoon mends, and goes on from what was mended', async ({ page }) => {
   const house = await ownHouse(page)
   await meltWith(page, house, { product: 'salve', total: '322 g', firmness: 0.17 })
@@ -85,7 +98,7 @@ test('the cold spoon mends, and goes on from what was mended', async ({ page }) 
   await page.getByRole('radio', { name: 'a little', exact: true }).check()
   // 338 (0.21 / 0.19 - 1)
   await expect(page.getByRole('button', { name: /^More oil: 36 g/ })).toBeVisible()
-  await page.getByLabel('Room left in the pot, mL').fill('10')
+  await page.getByLabel('Room left in the pot').fill('10 mL')
   await expect(page.getByRole('button', { name: /^Take out: / })).toBeVisible()
   await page.getByLabel('In the pot now').fill('a bit')
   await expect(page.getByRole('alert').first()).toContainText('a bit')
@@ -114,7 +127,7 @@ test('a refusal keeps the sentence, marks the word, and offers ways that lead ou
 })
 
 test('by keyboard alone', async ({ page }) => {
-  const house = await ownHouse(page)
+  await ownHouse(page)
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
   await page.keyboard.press('m')
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Four 60 mL tins')

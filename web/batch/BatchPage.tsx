@@ -91,6 +91,9 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
           <FileLink href={`/api/houses/${house}/batches/${batch.id}/tag.pdf`}>Jar tag, PDF</FileLink>
           <ButtonLink to={`/h/${house}/batch/${batch.id}/print`}>Labels</ButtonLink>
           {plan.steps ? <ButtonLink to={`/h/${house}/batch/${batch.id}/card`}>Kitchen card</ButtonLink> : null}
+          {batch.stage === 'bottled' && batch.bottles.some((bottle) => bottle.state === 'in') ? (
+            <ButtonLink to={`/h/${house}/melt?batch=${batch.id}`}>Melt it</ButtonLink>
+          ) : null}
           {works ? (
             <>
               <Button onClick={repeat} aria-keyshortcuts="Shift+R">

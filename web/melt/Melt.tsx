@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { Tabs } from 'radix-ui'
-import { type ReactNode, useState } from 'react'
+import { type ReactNode, useEffect, useState } from 'react'
+import { useSearchParams } from 'react-router'
 import { ask } from '../api/client'
 import { useHouseId, useOfHouse } from '../api/hooks'
 import { Sentence } from '../bench/Sentence'
@@ -40,6 +41,15 @@ export default function Melt() {
     setOpened(slot)
   }
   const [tab, setTab] = useState('steps')
+  const [query, setQuery] = useSearchParams()
+  // A bottle's page sends its oil here.
+  useEffect(() => {
+    const batch = query.get('batch')
+    if (batch) {
+      setWish({ ...FIRST, oils: [{ batch }] })
+      setQuery({}, { replace: true })
+    }
+  }, [query, setQuery, setWish])
   const asked = useSettled(wish, 15)
   const plan = useQuery({
     queryKey: ['house', house, 'melt', asked],

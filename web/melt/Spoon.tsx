@@ -43,7 +43,7 @@ export function Spoon({ plan, choices }: { plan: Product; choices: Choices }) {
       verdict,
       by,
       with: wax,
-      ...(room.trim() === '' ? {} : { room_ml: room }),
+      ...(room.trim() === '' ? {} : { room }),
       ...(stuck.trim() === '' ? {} : { spoon: stuck }),
     },
     120,
@@ -96,11 +96,10 @@ export function Spoon({ plan, choices }: { plan: Product; choices: Choices }) {
           onChange={(event) => setStuck(event.target.value)}
         />
         <Field
-          label="Room left in the pot, mL"
-          inputMode="decimal"
+          label="Room left in the pot"
           placeholder="enough"
           value={room}
-          fault={problem?.about('room_ml')}
+          fault={problem?.about('room')}
           onChange={(event) => setRoom(event.target.value)}
         />
         <Select label="Wax at hand" value={wax} choices={choices.waxes} onChange={(e) => setWax(e.target.value)} />

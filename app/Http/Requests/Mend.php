@@ -17,7 +17,7 @@ final class Mend extends Form
             'verdict' => ['nullable', Rule::in(Verdict::ALL)],
             'by' => ['nullable', Rule::in(array_keys(Verdict::FAR))],
             'with' => ['nullable', 'string', 'max:40'],
-            'room_ml' => ['nullable', 'numeric', 'between:0,20000'],
+            'room' => ['nullable', 'string', 'max:80'],
             'spoon' => ['nullable', 'string', 'max:80'],
         ];
     }

@@ -16,7 +16,7 @@ final class ReckonProduct extends Form
     public function rules(): array
     {
         return [
-            'wish' => ['present', 'array'],
+            'wish' => ['required', 'array'],
         ];
     }
 

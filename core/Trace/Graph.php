@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Trace;
+
+/**
+ * What went into what: lots into batches, batches into bottles, bottles and lots into products, products into tins, tins and
+ * bottles to people. Followed both ways, each thing once however many ways lead to it.
+ */
+final class Graph
+{
+    /** The kinds of things, from the plant to the person. */
+    public const KINDS = ['lot', 'batch', 'bottle', 'product', 'tin', 'person'];
+
+    private const ORDER = ['lot' => 0, 'batch' => 1, 'bottle' => 2, 'product' => 3, 'tin' => 4, 'person' => 5];
+
+    /** @var array<string, list<string>> what each went into */
+    private array $into = [];
+
+    /** @var array<string, list<string>> what each was made of */
+    private array $from = [];
+
+    /** @var array<string, int> place of its kind in KINDS, by id */
+    private array $orders = [];
+
+    /**
+     * @param  string  $kind of KINDS
+     *
+     * @throws TraceException when it is known as something else already
+     */
+    public function thing(string $kind, string $id): void
+    {
+        $order = self::ORDER[$kind] ?? throw TraceException::kind($kind);
+        $known = $this->orders[$id] ??= $order;
+        if ($known !== $order) {
+            throw TraceException::twice($id, self::KINDS[$known], $kind);
+        }
+    }
+
+    /**
+     * One thing went into another.
+     *
+     * @throws TraceException when one of them is not known, or it would go back on itself
+     */
+    public function joins(string $what, string $into): void
+    {
+        $one = $this->orders[$what] ?? throw TraceException::unknown($what);
+        $other = $this->orders[$into] ?? throw TraceException::unknown($into);
+        // Every arrow goes from the plant towards the person; only what was left of a product may be melted into another.
+        if ($one >= $other && ! $this->mayBeMelted($what, $one, $into, $other)) {
+            throw TraceException::backwards($what, self::KINDS[$one], $into, self::KINDS[$other]);
+        }
+        $this->into[$what][] = $into;
+        $this->from[$into][] = $what;
+    }
+
+    /** A product into another, unless that came of it. */
+    private function mayBeMelted(string $what, int $one, string $into, int $other): bool
+    {
+        return $one === self::ORDER['product'] && $other === $one && ! in_array($what, [$into, ...$this->forward($into)], true);
+    }
+
+    /** @throws TraceException */
+    public function kind(string $id): string
+    {
+        return self::KINDS[$this->orders[$id] ?? throw TraceException::unknown($id)];
+    }
+
+    /**
+     * All it went into, and all that did: forward to whoever holds it.
+     *
+     * @return list<string> nearest kinds first; not itself
+     *
+     * @throws TraceException
+     */
+    public function forward(string ...$from): array
+    {
+        return $this->follow($this->into, array_values($from));
+    }
+
+    /**
+     * All it was made of, back to the plant.
+     *
+     * @return list<string>
+     *
+     * @throws TraceException
+     */
+    public function back(string ...$from): array
+    {
+        return $this->follow($this->from, array_values($from));
+    }
+
+    /** @return list<string> what it went into at once */
+    public function next(string $id): array
+    {
+        return array_values(array_unique($this->into[$id] ?? []));
+    }
+
+    /** @return list<string> what it was made of at once */
+    public function before(string $id): array
+    {
+        return array_values(array_unique($this->from[$id] ?? []));
+    }
+
+    /**
+     * @param  array<string, list<string>>  $along
+     * @param  list<string>  $from
+     * @return list<string>
+     */
+    private function follow(array $along, array $from): array
+    {
+        foreach ($from as $id) {
+            $this->kind($id);
+        }
+        $seen = array_fill_keys($from, true);
+        $found = [];
+        $edge = $from;
+        while ($edge !== []) {
+            $next = [];
+            foreach ($edge as $id) {
+                foreach ($along[$id] ?? [] as $to) {
+                    if (! isset($seen[$to])) {
+                        $seen[$to] = true;
+                        $next[] = $to;
+                        $found[] = $to;
+                    }
+                }
+            }
+            $edge = $next;
+        }
+
+        return $found;
+    }
+}

@@ -1,0 +1,140 @@
+<?php
+
+use Kettle\Trace\Graph;
+use Kettle\Trace\TraceException;
+use Tests\Core\Melted;
+
+/** Skerry House in small: a lot of sunflower oil in two batches, one of them in a salve, of which somebody has a tin. */
+function skerry(array $more = []): array
+{
+    return $more + [
+        'lots' => [['id' => 'sunflower'], ['id' => 'mullein'], ['id' => 'heather'], ['id' => 'beeswax']],
+        'batches' => [['id' => '26-001', 'lots' => ['sunflower', 'heather']], ['id' => '26-002', 'lots' => ['mullein', 'sunflower']]],
+        'bottles' => [
+            ['id' => '26-001/1', 'batch' => '26-001'],
+            ['id' => '26-001/2', 'batch' => '26-001', 'state' => 'given', 'to' => 'Eilidh'],
+            ['id' => '26-002/1', 'batch' => '26-002', 'state' => 'used'],
+        ],
+        'products' => [['id' => 'salve', 'from' => ['26-001/1', 'beeswax']], ['id' => 'stick', 'from' => ['salve', 'beeswax']]],
+        'tins' => [
+            ['id' => 'salve/1', 'product' => 'salve', 'state' => 'given', 'to' => 'Magnus'],
+            ['id' => 'salve/2', 'product' => 'salve'],
+            ['id' => 'stick/1', 'product' => 'stick', 'state' => 'given', 'to' => 'Eilidh'],
+        ],
+    ];
+}
+
+it('follows a lot that turned to everybody who has something of it', function () {
+    $told = Melted::ask(skerry(['of' => 'heather']), 'trace');
+    expect($told['back'])
+        ->toBe([])
+        ->and(array_column($told['forward'], 'id'))
+        ->toEqualCanonicalizing(['26-001', '26-001/1', '26-001/2', 'salve', 'stick', 'salve/1', 'salve/2', 'stick/1', 'Eilidh', 'Magnus'])
+        ->and(array_column($told['recall'], 'do', 'id'))
+        ->toEqualCanonicalizing([
+            'heather' => 'throw-away',
+            '26-001' => 'throw-away',
+            '26-001/1' => 'throw-away',
+            '26-001/2' => 'tell',
+            'salve' => 'throw-away',
+            'stick' => 'throw-away',
+            'salve/1' => 'tell',
+            'salve/2' => 'throw-away',
+            'stick/1' => 'tell',
+        ])
+        ->and($told['people'])
+        ->toBe([['person' => 'Eilidh', 'holds' => ['26-001/2', 'stick/1']], ['person' => 'Magnus', 'holds' => ['salve/1']]]);
+    // What is used up is told of, and nothing can be done about it.
+    expect(array_column(Melted::ask(skerry(['of' => 'mullein']), 'trace')['recall'], 'do', 'id')['26-002/1'])->toBe('nothing');
+});
+
+it('follows a tin back to every lot behind it, and a person to all they have', function () {
+    $back = fn (array $of): array => array_column(Melted::ask(skerry($of), 'trace')['back'], 'id');
+    expect($back(['of' => 'stick/1']))
+        ->toEqualCanonicalizing(['stick', 'salve', 'beeswax', '26-001/1', '26-001', 'sunflower', 'heather'])
+        ->and($back(['of_person' => 'Magnus']))
+        ->toContain('salve/1', 'sunflower')
+        ->not->toContain('26-002')
+        ->and($back(['of' => 'beeswax']))
+        ->toBe([]);
+});
+
+it('draws every arrow between what is touched, and no other', function () {
+    $told = Melted::ask(skerry(['of' => 'salve']), 'trace');
+    $touched = [...array_column($told['back'], 'id'), 'salve', ...array_column($told['forward'], 'id')];
+    foreach ($told['arrows'] as $arrow) {
+        expect($touched)->toContain($arrow['from'], $arrow['into']);
+    }
+    expect($told['arrows'])
+        ->toContain(['from' => 'beeswax', 'into' => 'salve'], ['from' => 'salve', 'into' => 'stick'])
+        ->and(array_filter($told['arrows'], fn (array $arrow) => $arrow['from'] === 'mullein'))
+        ->toBe([]);
+});
+
+it('refuses what cannot be, by name', function (array $more, string $fault) {
+    expect(Melted::faults(skerry($more), 'trace'))->toBe([$fault]);
+})->with([
+    'nothing to follow' => [[], 'of: unknown'],
+    'a thing nobody knows' => [['of' => 'marigold'], 'of: unknown'],
+    'a person nobody knows' => [['of_person' => 'Nobody'], 'of_person: unknown'],
+    'a lot nobody knows' => [['of' => 'salve', 'batches' => [['id' => '26-001', 'lots' => ['clover']]]], 'batches.0.lots.0: unknown'],
+    'a bottle of no batch' => [
+        ['of' => '26-001', 'bottles' => [['id' => 'x', 'batch' => '99-001']], 'products' => [], 'tins' => []],
+        'bottles.0.batch: unknown',
+    ],
+    'a salve of itself' => [
+        ['of' => 'salve', 'products' => [['id' => 'salve', 'from' => ['salve']]], 'tins' => []],
+        'products.0.from.0: backwards',
+    ],
+    'two salves of each other' => [
+        ['of' => 'a', 'products' => [['id' => 'a', 'from' => ['b']], ['id' => 'b', 'from' => ['a']]], 'tins' => []],
+        'products.1.from.0: backwards',
+    ],
+    'a batch made of a bottle' => [
+        ['of' => 'salve', 'batches' => [['id' => '26-001', 'lots' => ['26-001/1']]]],
+        'batches.0.lots.0: backwards',
+    ],
+    'one id for two things' => [['of' => 'salve', 'tins' => [['id' => 'salve', 'product' => 'salve']]], 'tins.0.id: twice'],
+    'a state nobody knows' => [['of' => 'salve', 'tins' => [['id' => 't', 'state' => 'lost']]], 'tins.0.state: unknown'],
+]);
+
+/*
+ * Held against the transitive closure by Warshall's algorithm, of any text on graphs, on random houses; ids are numbers as text
+ * now and then, as people number their jars.
+ */
+it('finds what a matrix finds, both ways', function () {
+    mt_srand(5);
+    for ($round = 0; $round < 60; $round++) {
+        $graph = new Graph();
+        $ids = $kinds = [];
+        for ($i = 0; $i < 24; $i++) {
+            $ids[$i] = mt_rand(0, 1) === 0 ? (string) $i : "thing {$i}";
+            $kinds[$i] = Graph::KINDS[intdiv($i, 4)];
+            $graph->thing($kinds[$i], $ids[$i]);
+        }
+        $reach = array_fill(0, 24, array_fill(0, 24, false));
+        for ($n = 0; $n < 30; $n++) {
+            [$a, $b] = [mt_rand(0, 23), mt_rand(0, 23)];
+            try {
+                $graph->joins($ids[$a], $ids[$b]);
+                $reach[$a][$b] = true;
+            } catch (TraceException $refused) {
+                expect($refused->reason)->toBe('backwards');
+            }
+        }
+        for ($k = 0; $k < 24; $k++) {
+            for ($i = 0; $i < 24; $i++) {
+                for ($j = 0; $j < 24; $j++) {
+                    $reach[$i][$j] = $reach[$i][$j] || ($reach[$i][$k] && $reach[$k][$j]);
+                }
+            }
+        }
+        for ($i = 0; $i < 24; $i++) {
+            $to = array_values(array_filter(range(0, 23), fn (int $j) => $reach[$i][$j]));
+            $from = array_values(array_filter(range(0, 23), fn (int $j) => $reach[$j][$i]));
+            expect($graph->forward($ids[$i]))->toEqualCanonicalizing(array_map(fn (int $j) => $ids[$j], $to));
+            expect($graph->back($ids[$i]))->toEqualCanonicalizing(array_map(fn (int $j) => $ids[$j], $from));
+            expect($reach[$i][$i])->toBeFalse();
+        }
+    }
+});
