@@ -122,7 +122,11 @@ function core(array $wish, Closure $do, float $aim): array
     ];
 }
 
-/** Five oils of the house, as the Melt takes them. */
+/**
+ * Five oils of the house, as the Melt takes them.
+ *
+ * @return array<string, Infused>
+ */
 function infused(Planning $bench): array
 {
     $cupboard = $bench->cupboard();
@@ -141,7 +145,11 @@ function infused(Planning $bench): array
     return $infused;
 }
 
-/** A lot that turned, in a house of 5,000 batches, 20,000 bottles and 20,000 tins: all it went into, and back again. */
+/**
+ * A lot that turned, in a house of 5,000 batches, 20,000 bottles and 20,000 tins: all it went into, and back again.
+ *
+ * @return array<string, float|int>
+ */
 function aLotThatTurned(): array
 {
     mt_srand(11);

@@ -70,7 +70,11 @@ export function Pot({ plan }: { plan: Product }) {
               strokeWidth={1.5}
             />
             <polyline
-              points={`${LEFT + WIDTH},${y + (part.share * HEIGHT) / 2} ${LEFT + WIDTH + 14},${(names[index] ?? y) - 5} ${LEFT + WIDTH + 20},${(names[index] ?? y) - 5}`}
+              points={[
+                [LEFT + WIDTH, y + (part.share * HEIGHT) / 2],
+                [LEFT + WIDTH + 14, (names[index] ?? y) - 5],
+                [LEFT + WIDTH + 20, (names[index] ?? y) - 5],
+              ].join(' ')}
               fill="none"
               stroke="var(--soft)"
             />
