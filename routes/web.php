@@ -55,6 +55,7 @@ Route::prefix('api')->group(function (): void {
                 Route::get('melt', [MeltController::class, 'show']);
                 Route::post('melt/reckon', [MeltController::class, 'reckon']);
                 Route::post('melt/mend', [MeltController::class, 'mend']);
+                Route::post('melt/read', [MeltController::class, 'read']);
                 Route::get('stores', [StoresController::class, 'index']);
                 Route::get('stores.csv', [StoresController::class, 'csv']);
                 Route::get('lots/{lot}', [StoresController::class, 'show']);

@@ -242,7 +242,7 @@ final readonly class ProductWishReader
     {
         $wax = $this->cupboard->wax(Fields::text($fields, 'id') ?? '');
 
-        return $this->shareOrAmount($fields, Part::ofWax($wax), Density::gramsPerMl($wax->gramsPerMl), null);
+        return $this->shareOrAmount($fields, Part::ofWax($wax), Density::gramsPerMl($wax->gramsPerMl), null, false);
     }
 
     /** @param  array<mixed>  $fields */
@@ -264,12 +264,12 @@ final readonly class ProductWishReader
     }
 
     /** @param  array<mixed>  $fields */
-    private function shareOrAmount(array $fields, Part $part, Density $bulk, ?float $usual): ?Going
+    private function shareOrAmount(array $fields, Part $part, Density $bulk, ?float $usual, bool $loose = true): ?Going
     {
         if (isset($fields['amount'])) {
             $amount = $this->amount($fields, Kind::Mass, 'g', $bulk);
 
-            return Going::amount($part, $amount->value, $amount->typed, $amount->throughDensity);
+            return Going::amount($part, $amount->value, $amount->typed, $loose && $amount->throughDensity);
         }
         $percent = $fields['percent'] ?? null;
         $share = is_int($percent) || is_float($percent) ? $percent / 100 : $fields['share'] ?? $usual;

@@ -130,6 +130,18 @@ it('costs what the house’s lots cost', function () {
     expect($this->atHouse('POST', '/melt/reckon', ['wish' => $wish])->json('figures.cost.value'))->toEqualWithDelta(1.6, 0.001);
 });
 
+it('reads a recipe in, and says of every line what was made of it', function () {
+    $read = $this->atHouse('POST', '/melt/read', [
+        'text' => "1 cup olive oil, 1/4 cup beeswax pellets, 20 drops lavender\n3 drops moonflower",
+    ])->assertOk();
+    expect($read->json('wish.waxes.0.id'))
+        ->toBe('beeswax')
+        ->and(array_column($read->json('lines'), 'as'))
+        ->toBe(['oil', 'wax', 'scent', 'unread']);
+    $this->atHouse('POST', '/melt/reckon', ['wish' => $read->json('wish')])->assertOk();
+    $this->atHouse('POST', '/melt/read', ['text' => 'Dear Magnus'])->assertStatus(422);
+});
+
 it('mends by the spoon, for whoever may look', function () {
     $spoon = ['mass' => '322 g', 'share' => 0.17, 'verdict' => 'too-soft', 'by' => 'plainly'];
     foreach ([$this->keeper, $this->member(Role::Helper), $this->member(Role::Reader)] as $person) {

@@ -126,6 +126,23 @@ test('a refusal keeps the sentence, marks the word, and offers ways that lead ou
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Four 60 mL tins of salve')
 })
 
+test('a recipe as it is written becomes the sentence', async ({ page }) => {
+  const house = await ownHouse(page)
+  await page.goto(`${house}/melt`)
+  await page.getByRole('tab', { name: 'From a recipe' }).click()
+  await page.getByLabel('The recipe').fill('1 cup oil\n1/4 cup beeswax pellets\n20 drops lavender\n3 drops moonflower')
+  await page.getByRole('button', { name: 'Read it in' }).click()
+  // What is not known is asked for: the sentence is kept, and the word in the way marked.
+  await expect(page.getByText('Which oil is not said', { exact: false }).first()).toBeVisible()
+  await expect(page.getByText('No essential oil of that name', { exact: false })).toBeVisible()
+  await word(page, /^the oil: /)
+  await page.getByLabel('Oil', { exact: true }).selectOption('olive')
+  await thatIsIt(page)
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('1 cup olive oil')
+  await expect(page.getByText('as it lies loose', { exact: false })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Lavender: 20 drops/ })).toBeVisible()
+})
+
 test('by keyboard alone', async ({ page }) => {
   await ownHouse(page)
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible()

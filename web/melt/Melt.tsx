@@ -14,6 +14,7 @@ import { Trouble, Waiting } from '../parts/Notice'
 import { useSettled } from '../parts/settled'
 import { Editor } from './editors'
 import { Pot, Tins } from './Pot'
+import { ReadIn } from './ReadIn'
 import { Firmness } from './Rule'
 import { Spoon } from './Spoon'
 import { FIRST, type Product, type ProductWish, useDraft } from './wish'
@@ -67,6 +68,7 @@ export default function Melt() {
   useKey('y', 'See it step by step', () => setTab('steps'))
   useKey('o', 'Try the cold spoon', () => setTab('spoon'))
   useKey('l', 'See what is in it', () => setTab('inside'))
+  useKey('N', 'Read a recipe in', () => setTab('read'))
   if (!there || !choices) return <Waiting what="the melt" />
   const problem = plan.isError ? plan.error : null
   const take = (part: Record<string, unknown>) => change(part)
@@ -139,6 +141,7 @@ export default function Melt() {
                 { id: 'steps', name: 'Step by step' },
                 ...(shown.rule.by_wax ? [{ id: 'spoon', name: 'The cold spoon' }] : []),
                 { id: 'inside', name: 'What is in it' },
+                { id: 'read', name: 'From a recipe' },
               ].map((each) => (
                 <Tabs.Trigger
                   key={each.id}
@@ -158,6 +161,9 @@ export default function Melt() {
             </Tabs.Content>
             <Tabs.Content value="spoon" className="pt-4">
               <Spoon plan={shown} choices={choices} />
+            </Tabs.Content>
+            <Tabs.Content value="read" className="pt-4">
+              <ReadIn put={setWish} />
             </Tabs.Content>
             <Tabs.Content value="inside" className="pt-4">
               <Inside plan={shown} />

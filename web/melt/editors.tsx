@@ -219,7 +219,12 @@ function OilsEditor({ edit: { wish, change, choices, plan, problem } }: { edit: 
             <Select
               label={index === 0 ? 'Oil' : 'And'}
               value={key(oil)}
-              choices={all.filter((each) => each.id === key(oil) || free.includes(each))}
+              choices={[
+                ...(all.some((each) => each.id === key(oil))
+                  ? []
+                  : [{ id: key(oil), name: `${key(oil)}: choose one` }]),
+                ...all.filter((each) => each.id === key(oil) || free.includes(each)),
+              ]}
               hint={bottle ? `${bottle.code}, in ${bottle.oils}, best before ${bottle.best_before}` : undefined}
               onChange={(event) =>
                 set(oils.map((each, at) => (at === index ? { ...chosen(event.target.value), ...sized(each) } : each)))

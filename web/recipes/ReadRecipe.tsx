@@ -6,6 +6,7 @@ import { Area } from '../parts/Field'
 import { sent } from '../parts/form'
 import { useKept } from '../parts/kept'
 import { Notice, Trouble } from '../parts/Notice'
+import { ReadLines } from '../parts/ReadLines'
 
 const AS: Record<string, string> = {
   herb: 'herb',
@@ -66,20 +67,7 @@ export default function ReadRecipe() {
                 {note}
               </Notice>
             ))}
-            <ul>
-              {answer.lines.map((line, index) => (
-                <li key={`${line.line}-${index}`} className="border-line border-b py-2">
-                  <q>{line.line}</q>
-                  <span className="block">
-                    <strong>{AS[line.as] ?? line.as}</strong>
-                    {line.guess ? (
-                      <strong className="border-oil ms-2 border-b-2 border-dashed">a guess</strong>
-                    ) : null}{' '}
-                    {line.says}
-                  </span>
-                </li>
-              ))}
-            </ul>
+            <ReadLines lines={answer.lines} as={AS} />
             <Button
               look="strong"
               className="self-start"

@@ -5,11 +5,14 @@ namespace App\Http\Controllers;
 use App\Actions\Melt\ProductHouse;
 use App\House\KitchenFactory;
 use App\Http\Requests\Mend;
+use App\Http\Requests\ReadRecipe;
 use App\Http\Requests\ReckonProduct;
 use App\OpenApi\Operation;
 use App\Pages\Melt\MeltPage;
 use App\Responses\Melt\MeltChoices;
 use App\Responses\Melt\MendView;
+use App\Responses\Melt\ReadProductView;
+use App\Responses\Recipes\ReadLine;
 use Illuminate\Http\JsonResponse;
 use Kettle\Ask\MeltQuestions;
 use Kettle\Material\Tables;
@@ -17,6 +20,7 @@ use Kettle\Melt\Melting;
 use Kettle\Melt\MeltTable;
 use Kettle\Melt\ProductDocument;
 use Kettle\Recipe\Planning;
+use Kettle\Share\PastedProduct;
 
 /** A product wished for, amounts out. */
 final class MeltController extends Controller
@@ -36,6 +40,19 @@ final class MeltController extends Controller
         return new JsonResponse(
             (new ProductDocument($planning, $house->kitchen, MeltTable::of($tables)))->of($plan),
             options: JSON_UNESCAPED_UNICODE,
+        );
+    }
+
+    #[Operation('Read a product written as plain lines')]
+    public function read(ReadRecipe $form, KitchenFactory $kitchens, Planning $planning): ReadProductView
+    {
+        $read = (new PastedProduct($planning->cupboard(), $kitchens->plain()))->read($form->string('text')->toString());
+
+        return new ReadProductView(
+            $read->name,
+            $read->wish,
+            array_map(fn (array $line) => new ReadLine(...$line), $read->lines),
+            $read->notes,
         );
     }
 

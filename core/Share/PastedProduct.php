@@ -1,0 +1,240 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Share;
+
+use Kettle\Material\Cupboard;
+use Kettle\Measure\Kind;
+use Kettle\Recipe\Kitchen;
+
+/**
+ * Reads a product written as plain lines ("1 cup oil, 1/4 cup beeswax pellets, 20 drops lavender") into a product's wish, and
+ * says of every line what was made of it and whether that was a guess. What it does not know it names, and takes for nothing.
+ */
+final class PastedProduct
+{
+    private const MOST_LINES = 200;
+
+    private const LONGEST = 300;
+
+    private const MOST_LETTERS = 20_000;
+
+    /** What it is, the longer names first; a recipe that does not say is asked as a salve, and that is told as a guess. */
+    private const PRODUCTS = [
+        'lip-balm' => '/\b(lip\s*balms?|chap\s*sticks?)\b/i',
+        'whipped-butter' => '/\b(whipped|body\s+butters?)\b/i',
+        'hair-oil' => '/\b(hair|scalp|beard)\b/i',
+        'massage-oil' => '/\bmassage\b/i',
+        'bath-oil' => '/\bbath\b/i',
+        'face-oil' => '/\b(face|facial)\s+(oil|serum)s?\b/i',
+        'body-oil' => '/\bbody\s+oils?\b/i',
+        'roll-on' => '/\broll[\s-]*ons?\b/i',
+        'scrub' => '/\bscrubs?\b/i',
+        'mask' => '/\b(face\s+)?masks?\b/i',
+        'cream' => '/\b(creams?|lotions?)\b/i',
+        'dressing' => '/\bdressings?\b/i',
+        'marinade' => '/\bmarinades?\b/i',
+        'stick' => '/\b(sticks?|twist[\s-]*ups?)\b/i',
+        'bar' => '/\bbars?\b/i',
+        'ointment' => '/\bointments?\b/i',
+        'balm' => '/\bbalms?\b/i',
+        'salve' => '/\bsalves?\b/i',
+    ];
+
+    /** @var list<array{line: string, as: string, says: string, guess: bool}> */
+    private array $lines = [];
+
+    /** @var array<string, list<array<string, mixed>>> by field of the wish */
+    private array $parts = [];
+
+    private readonly RecipeWords $words;
+
+    public function __construct(private readonly Cupboard $cupboard, Kitchen $kitchen)
+    {
+        $this->words = new RecipeWords($cupboard, $kitchen);
+    }
+
+    /** @throws RecipeException when there is nothing in it that goes into a product */
+    public function read(string $text): ReadRecipe
+    {
+        if (! mb_check_encoding($text, 'UTF-8')) {
+            throw RecipeException::notText();
+        }
+        if (trim($text) === '') {
+            throw RecipeException::empty();
+        }
+        if (mb_strlen($text) > self::MOST_LETTERS) {
+            throw RecipeException::tooLong();
+        }
+        $this->lines = $this->parts = [];
+        $lines = $this->words->split($text);
+        $name = $lines !== [] && ! $this->isPart($lines[0]) && $this->words->isName($lines[0]) ? array_shift($lines) : '';
+        if ($name !== '') {
+            $this->say($name, 'name', '', false);
+        }
+        foreach (array_slice($lines, 0, self::MOST_LINES) as $line) {
+            $this->line(mb_substr($line, 0, self::LONGEST));
+        }
+        if ($this->parts === []) {
+            throw RecipeException::nothingFound();
+        }
+        $product = $this->product($name.' '.$text);
+        $notes = $product === null ? ['What it is was not said: taken for a salve. Change the word where it is not.'] : [];
+
+        return new ReadRecipe(mb_substr($name, 0, 80), '', ['product' => $product ?? 'salve'] + $this->parts, $this->lines, $notes);
+    }
+
+    private function product(string $text): ?string
+    {
+        foreach (self::PRODUCTS as $id => $pattern) {
+            if (preg_match($pattern, $text) === 1) {
+                return $id;
+            }
+        }
+
+        return null;
+    }
+
+    private function isPart(string $line): bool
+    {
+        return $this->words->amount($line)[0] !== null || preg_match('/^[\d½¼¾⅓⅔]/u', $line) === 1;
+    }
+
+    private function line(string $line): void
+    {
+        if ($this->words->isHeading($line)) {
+            return;
+        }
+        [$amount, $typed, $rest] = $this->words->amount($line);
+        if ($amount === null || $amount->kind === Kind::Time) {
+            $this->say($line, preg_match('/^[\d½¼¾⅓⅔]/u', $line) === 1 ? 'unread' : 'step', '', false);
+
+            return;
+        }
+        $plain = mb_strtolower(trim(preg_replace('/\([^)]*\)|,.*$/u', ' ', $rest) ?? $rest));
+        $this->scent($line, $typed, $plain) ||
+            $this->firm($line, $typed, $plain) ||
+            $this->addition($line, $typed, $plain) ||
+            $this->oil($line, $typed, $rest) ||
+            $this->say($line, 'unread', 'What this is was not known, so it is left out.', false);
+    }
+
+    /** By the drop, or called essential: one that no table knows is named, and not taken for another. */
+    private function scent(string $line, string $typed, string $plain): bool
+    {
+        $byDrops = preg_match('/^\s*([\d.]+)\s*drops?$/i', $typed, $drops) === 1;
+        $isEssential = preg_match('/\b(essential|eo)\b/i', $plain) === 1;
+        if (! $byDrops && ! $isEssential) {
+            return false;
+        }
+        if (preg_match('/\bvitamin\b/i', $plain) === 1) {
+            return false;
+        }
+        $names = [];
+        foreach ($this->cupboard->essentialOils() as $oil) {
+            $names[$oil->id] = [$oil->name, ...$oil->names->also];
+        }
+        $id = self::named($plain, $names);
+        if ($id === null) {
+            return $this->say(
+                $line,
+                'unread',
+                'No essential oil of that name is in the tables, so neither its limit nor its allergens are known.',
+                false,
+            );
+        }
+        $this->parts['essential_oils'][] = ['id' => $id] + ($byDrops ? ['drops' => (float) $drops[1]] : ['amount' => $typed]);
+
+        return $this->say($line, 'scent', $this->cupboard->essentialOil($id)->name, false);
+    }
+
+    /** A wax, a butter, or an additive. A wax that is not named is beeswax by a guess, and that is told. */
+    private function firm(string $line, string $typed, string $plain): bool
+    {
+        $names = [];
+        foreach ($this->cupboard->waxes() as $wax) {
+            // Coconut oil goes in as an oil.
+            if (! isset($this->cupboard->carriers()[$wax->id]) || $wax->id !== 'coconut') {
+                $names[$wax->id] = [$wax->name, explode(',', $wax->name)[0], str_replace('-', ' ', $wax->id)];
+            }
+        }
+        $id = self::named($plain, $names);
+        $guess = $id === null && preg_match('/\bwax\b/i', $plain) === 1 && preg_match('/\b(emulsifying|soap)\b/i', $plain) !== 1;
+        if (
+            $id === null &&
+            ! ($guess && preg_match('/^(a\s+|some\s+)?(grated\s+|melted\s+)?wax(\s+(pellets|pastilles|beads))?$/i', $plain) === 1)
+        ) {
+            return false;
+        }
+        $wax = $this->cupboard->wax($id ?? 'beeswax');
+        $field = ['wax' => 'waxes', 'butter' => 'butters'][$wax->kind] ?? 'others';
+        $this->parts[$field][] = ['id' => $wax->id, 'amount' => $typed];
+
+        return $this->say($line, $field === 'waxes' ? 'wax' : ($field === 'butters' ? 'butter' : 'addition'), $wax->name, $id === null);
+    }
+
+    private function addition(string $line, string $typed, string $plain): bool
+    {
+        $names = [];
+        foreach ($this->cupboard->additions() as $addition) {
+            $names[$addition->id] = [$addition->name, ...$addition->names->also];
+        }
+        $id = self::named($plain, $names);
+        if ($id === null) {
+            return false;
+        }
+        $this->parts['others'][] = ['id' => $id, 'amount' => $typed];
+
+        return $this->say($line, 'addition', $this->cupboard->addition($id)->name, false);
+    }
+
+    /** An oil; one that was infused is taken for what it was infused in, and the bottle asked for. */
+    private function oil(string $line, string $typed, string $rest): bool
+    {
+        // "comfrey-infused olive oil" is olive oil, with something in it.
+        $oil = $this->words->oil(preg_replace('/^.*\binfused\s+(?=\p{L})(?!with\b|in\b)/iu', '', $rest) ?? $rest);
+        $infused = preg_match('/\binfused\b/i', $rest) === 1;
+        if ($oil === null && ! $infused) {
+            return false;
+        }
+        $id = $oil === null || $oil['id'] === '' ? $oil['name'] ?? 'oil' : $oil['id'];
+        $this->parts['oils'][] = ['id' => $id, 'amount' => $typed];
+        $says = $oil === null || $oil['id'] === '' ? 'Which oil is not said: choose it.' : $oil['name'];
+
+        return $this->say(
+            $line,
+            'oil',
+            $infused ? "{$says}; it was infused: choose your bottle of it." : $says,
+            $infused && $oil !== null && $oil['id'] !== '',
+        );
+    }
+
+    /**
+     * The longest of the names that a text holds.
+     *
+     * @param  array<string, list<string>>  $names by id
+     */
+    private static function named(string $plain, array $names): ?string
+    {
+        $best = ['', 0];
+        foreach ($names as $id => $each) {
+            foreach ($each as $name) {
+                $name = mb_strtolower($name);
+                if (mb_strlen($name) > $best[1] && preg_match('/\b'.preg_quote($name, '/').'s?\b/u', $plain) === 1) {
+                    $best = [$id, mb_strlen($name)];
+                }
+            }
+        }
+
+        return $best[0] === '' ? null : $best[0];
+    }
+
+    /** @return true */
+    private function say(string $line, string $as, string $says, bool $guess): bool
+    {
+        $this->lines[] = ['line' => $line, 'as' => $as, 'says' => $says, 'guess' => $guess];
+
+        return true;
+    }
+}

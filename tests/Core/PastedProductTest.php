@@ -1,0 +1,101 @@
+<?php
+
+use Kettle\Share\PastedProduct;
+use Kettle\Share\RecipeException;
+use Tests\Core\Melted;
+use Tests\Core\Support;
+
+function pasted(string $text): Kettle\Share\ReadRecipe
+{
+    return (new PastedProduct(Support::planning()->cupboard(), Support::kitchen()))->read($text);
+}
+
+// As such recipes are written; common practice, no source.
+it('reads a product written as plain lines', function (string $text, array $wish) {
+    expect(pasted($text)->wish)->toBe($wish);
+})->with([
+    'all in one line' => [
+        '1 cup olive oil, 1/4 cup beeswax pellets, 20 drops lavender',
+        [
+            'product' => 'salve',
+            'oils' => [['id' => 'olive', 'amount' => '1 cup']],
+            'waxes' => [['id' => 'beeswax', 'amount' => '1/4 cup']],
+            'essential_oils' => [['id' => 'lavender', 'drops' => 20.0]],
+        ],
+    ],
+    'a lip balm' => [
+        "Winter lip balm\n2 tbsp beeswax\n2 tablespoons shea butter\n1/4 cup sweet almond oil\n10 drops peppermint essential oil\nMelt gently and pour.",
+        [
+            'product' => 'lip-balm',
+            'waxes' => [['id' => 'beeswax', 'amount' => '2 tbsp']],
+            'butters' => [['id' => 'shea', 'amount' => '2 tablespoons']],
+            'oils' => [['id' => 'sweet-almond', 'amount' => '1/4 cup']],
+            'essential_oils' => [['id' => 'peppermint', 'drops' => 10.0]],
+        ],
+    ],
+    'by weight' => [
+        "Salve\n100 g coconut oil\n30 g candelilla wax\n5 g vitamin E\n2 mL rosemary essential oil",
+        [
+            'product' => 'salve',
+            'oils' => [['id' => 'coconut', 'amount' => '100 g']],
+            'waxes' => [['id' => 'candelilla', 'amount' => '30 g']],
+            'others' => [['id' => 'vitamin-e', 'amount' => '5 g']],
+            'essential_oils' => [['id' => 'rosemary', 'amount' => '2 mL']],
+        ],
+    ],
+    'a scrub' => [
+        "Sugar scrub\n1 cup sugar\n1/2 cup sunflower oil",
+        [
+            'product' => 'scrub',
+            'others' => [['id' => 'sugar', 'amount' => '1 cup']],
+            'oils' => [['id' => 'sunflower', 'amount' => '1/2 cup']],
+        ],
+    ],
+]);
+
+it('plans what was pasted, and the cup of pellets is weighed', function () {
+    $wish = pasted('1 cup olive oil, 1/4 cup beeswax pellets, 20 drops lavender')->wish;
+    $answer = Melted::ask($wish);
+    expect($answer['figures']['wax_mass']['value'])
+        ->toEqualWithDelta(32.5, 0.1)
+        ->and($answer['figures']['drops.lavender']['value'])
+        ->toBe(20.0)
+        ->and(array_column($answer['cautions'], 'id'))
+        ->toContain('by-cup.beeswax');
+});
+
+it('asks, marks or leaves out what it does not know, and makes it into nothing else', function () {
+    $read = pasted("Salve\n1 cup oil\n1/2 cup comfrey-infused olive oil\n1 oz wax\n12 drops moonflower\n2 tbsp pixie dust\n3 parts love");
+    $of = array_column($read->lines, null, 'line');
+    expect($read->wish['oils'])
+        ->toBe([['id' => 'oil', 'amount' => '1 cup'], ['id' => 'olive', 'amount' => '1/2 cup']])
+        ->and($read->wish['waxes'])
+        ->toBe([['id' => 'beeswax', 'amount' => '1 oz']])
+        ->and($read->wish)
+        ->not->toHaveKey('essential_oils')
+        ->and($of['1 cup oil']['says'])
+        ->toContain('choose')
+        ->and($of['1/2 cup comfrey-infused olive oil']['guess'])
+        ->toBeTrue()
+        ->and($of['1 oz wax']['guess'])
+        ->toBeTrue();
+    foreach (['12 drops moonflower', '2 tbsp pixie dust', '3 parts love'] as $line) {
+        expect($of[$line]['as'])->toBe('unread', $line);
+    }
+    // Which oil is asked for, and no oil is put in its place.
+    expect(Melted::faults($read->wish))->toBe(['oils.0: which']);
+});
+
+it('refuses what is no recipe', function (string $text, string $reason) {
+    try {
+        pasted($text);
+        $this->fail('It was read.');
+    } catch (RecipeException $refused) {
+        expect($refused->reason)->toBe($reason);
+    }
+})->with([
+    'nothing' => ["  \n ", 'missing'],
+    'a letter' => ['Dear Magnus, the salve was lovely.', 'unreadable'],
+    'too much' => [str_repeat('1 cup oil ', 3000), 'too_long'],
+    'no text' => ["\xff\xfe1 cup", 'unreadable'],
+]);
