@@ -16,7 +16,7 @@ it('has everything the tables know, each with a page of sources', function (stri
             expect($fact['source'])->not->toBe('')->and($fact['text'])->not->toContain('{');
         }
     }
-})->with([['plant', 70], ['oil', 24], ['method', 8], ['caution', 40], ['fault', 18]]);
+})->with([['plant', 70], ['oil', 24], ['method', 8], ['wax', 12], ['scent', 30], ['product', 20], ['caution', 60], ['fault', 18]]);
 
 it('shows a plant with its cautions and what the house made of it', function () {
     $path = bottledBatch(['herb' => ['id' => 'arnica'], 'oils' => ['olive']], '250 mL', [50 => 2]);

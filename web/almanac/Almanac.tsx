@@ -8,11 +8,14 @@ const KINDS = [
   { id: 'plant', name: 'Plants' },
   { id: 'oil', name: 'Oils' },
   { id: 'method', name: 'Methods' },
+  { id: 'wax', name: 'Waxes' },
+  { id: 'scent', name: 'Scents' },
+  { id: 'product', name: 'Products' },
   { id: 'caution', name: 'Cautions' },
   { id: 'fault', name: 'Faults' },
 ]
 
-/** What is known of plants, oils, methods, cautions and faults. */
+/** What is known of plants, oils, methods, waxes, scents, products, cautions and faults. */
 export default function Almanac() {
   const house = useHouseId()
   const [query, setQuery] = useSearchParams()

@@ -13,6 +13,9 @@ const OF: Record<string, string> = {
   plant: 'a plant',
   oil: 'an oil',
   method: 'a method',
+  wax: 'a wax or butter',
+  scent: 'an essential oil',
+  product: 'a product',
   caution: 'a caution',
   fault: 'a fault',
 }

@@ -34,7 +34,7 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** What is known of plants, oils, methods, cautions and faults, with where it comes from and what the house made of it. */
 final readonly class AlmanacPresenter
 {
-    public const KINDS = ['plant', 'oil', 'method', 'caution', 'fault'];
+    public const KINDS = ['plant', 'oil', 'method', ...MeltEntries::KINDS, 'caution', 'fault'];
 
     /** Batches and lots of the house shown with a thing. */
     private const OWN = 8;
@@ -48,6 +48,7 @@ final readonly class AlmanacPresenter
         private KitchenFactory $kitchens,
         private BatchPresenter $batches,
         private StoresPresenter $stores,
+        private MeltEntries $melt,
     ) {}
 
     /**
@@ -87,6 +88,7 @@ final readonly class AlmanacPresenter
                 fn (array $cause) => new AlmanacEntry('fault', $cause['id'], ucfirst($cause['name']), implode('; ', $cause['signs'])),
                 $this->faults->causes(),
             ),
+            'wax', 'scent', 'product' => $this->melt->list($kind),
             default => throw new NotFoundHttpException(),
         };
         usort($entries, fn (AlmanacEntry $a, AlmanacEntry $b) => strcoll($a->name, $b->name));
@@ -116,6 +118,8 @@ final readonly class AlmanacPresenter
                 array_column($this->planning->rules()->all(), null, 'id')[$key] ?? throw new NotFoundHttpException(),
             ),
             'fault' => $this->fault(array_column($this->faults->causes(), null, 'id')[$key] ?? throw new NotFoundHttpException()),
+            'wax' => $this->melt->page($kind, $key) + ['own' => $this->kept(LotKind::Wax, $key)],
+            'scent', 'product' => $this->melt->page($kind, $key),
             default => throw new NotFoundHttpException(),
         };
 

@@ -114,6 +114,9 @@ final readonly class ShelfPage
             'plant' => 'a plant in the Almanac',
             'oil' => 'an oil in the Almanac',
             'method' => 'a method in the Almanac',
+            'wax' => 'a wax or butter',
+            'scent' => 'an essential oil',
+            'product' => 'a product',
             'caution' => 'a caution',
             'fault' => 'a fault',
         ];

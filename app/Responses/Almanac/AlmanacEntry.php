@@ -6,7 +6,7 @@ namespace App\Responses\Almanac;
 final readonly class AlmanacEntry
 {
     /**
-     * @param  'plant'|'oil'|'method'|'caution'|'fault'  $kind
+     * @param  'plant'|'oil'|'method'|'wax'|'scent'|'product'|'caution'|'fault'  $kind
      */
     public function __construct(public string $kind, public string $key, public string $name, public string $says) {}
 }
