@@ -24,7 +24,8 @@ it('reads a product written as plain lines', function (string $text, array $wish
         ],
     ],
     'a lip balm' => [
-        "Winter lip balm\n2 tbsp beeswax\n2 tablespoons shea butter\n1/4 cup sweet almond oil\n10 drops peppermint essential oil\nMelt gently and pour.",
+        "Winter lip balm\n2 tbsp beeswax\n2 tablespoons shea butter\n1/4 cup sweet almond oil\n".
+        "10 drops peppermint essential oil\nMelt gently and pour.",
         [
             'product' => 'lip-balm',
             'waxes' => [['id' => 'beeswax', 'amount' => '2 tbsp']],
