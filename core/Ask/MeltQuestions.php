@@ -7,8 +7,6 @@ namespace Kettle\Ask;
 use Kettle\Material\Blend;
 use Kettle\Material\State;
 use Kettle\Material\Tables;
-use Kettle\Material\Wax;
-use Kettle\Measure\AmountException;
 use Kettle\Measure\Kind;
 use Kettle\Melt\House;
 use Kettle\Melt\Infused;
@@ -78,7 +76,7 @@ final readonly class MeltQuestions
             $mass,
             $from,
             $to,
-            $this->wax(Fields::text($document, 'with') ?? 'beeswax'),
+            RefusedException::at('with', fn () => $this->planning->cupboard()->wax(Fields::text($document, 'with') ?? 'beeswax')),
             is_int($room) || is_float($room) ? (float) $room : $this->room($document),
         );
 
@@ -90,15 +88,6 @@ final readonly class MeltQuestions
         ];
     }
 
-    private function wax(string $id): Wax
-    {
-        try {
-            return $this->planning->cupboard()->wax($id);
-        } catch (RefusedException $unknown) {
-            throw $unknown->about('with');
-        }
-    }
-
     /**
      * mL left in the jar, as somebody writes it; null where it was not said.
      *
@@ -107,22 +96,18 @@ final readonly class MeltQuestions
     private function room(array $document): ?float
     {
         $typed = Fields::text($document, 'room');
-        try {
-            return $typed === null ? null : $this->kitchen->reader()->read($typed, Kind::Volume, 'mL')->value;
-        } catch (AmountException $refused) {
-            throw $refused->about('room');
-        }
+
+        return $typed === null
+            ? null
+            : RefusedException::at('room', fn () => $this->kitchen->reader()->read($typed, Kind::Volume, 'mL')->value);
     }
 
     /** @param  array<mixed>  $document */
     private function mass(array $document, string $key): float
     {
         $typed = Fields::text($document, $key) ?? '';
-        try {
-            return $this->kitchen->reader()->read($typed, Kind::Mass, 'g')->value;
-        } catch (AmountException $refused) {
-            throw $refused->about($key);
-        }
+
+        return RefusedException::at($key, fn () => $this->kitchen->reader()->read($typed, Kind::Mass, 'g')->value);
     }
 
     /**
@@ -145,11 +130,7 @@ final readonly class MeltQuestions
     {
         $said = $document[$key] ?? null;
         if (is_string($said) && ! is_numeric($said)) {
-            try {
-                return $this->table->firmness()->middle($said);
-            } catch (MeltException $refused) {
-                throw $refused->about($key);
-            }
+            return RefusedException::at($key, fn () => $this->table->firmness()->middle($said));
         }
 
         return is_numeric($said)
@@ -169,7 +150,7 @@ final readonly class MeltQuestions
             try {
                 $read = $this->batch($fields);
             } catch (RefusedException $refused) {
-                throw WishException::from($refused->about("batches.{$i}".($refused->field === '' ? '' : ".{$refused->field}")));
+                throw WishException::from($refused->under("batches.{$i}"));
             }
             $infused[$read->id] = $read;
         }

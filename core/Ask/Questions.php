@@ -161,13 +161,14 @@ final readonly class Questions
     {
         $reader = $kitchen->reader();
         $weight = fn (string $field): float => $reader->within(Fields::text($document, $field) ?? '', Kind::Mass, 'g', 0.1, 100_000)->value;
-        $fresh = self::about('fresh', fn () => $weight('fresh'));
-        $now = self::about('now', fn () => $weight('now'));
+        $fresh = RefusedException::at('fresh', fn () => $weight('fresh'));
+        $now = RefusedException::at('now', fn () => $weight('now'));
         $typed = Fields::text($document, 'hours');
-        $hours = $typed === null ? null : self::about('hours', fn () => $reader->within($typed, Kind::Time, 'h', 0.05, 500)->value);
+        $hours = $typed === null ? null : RefusedException::at('hours', fn () => $reader->within($typed, Kind::Time, 'h', 0.05, 500)->value);
         $water = Fields::text($document, 'water');
-        $form = self::about('form', fn () => $this->planning->cupboard()->form(Fields::text($document, 'form') ?? 'thin-leaf'));
-        $fraction = $water === null ? $form->waterFresh ?? 0.8 : self::about('water', fn () => $reader->number(rtrim($water, '% '))) / 100;
+        $form = RefusedException::at('form', fn () => $this->planning->cupboard()->form(Fields::text($document, 'form') ?? 'thin-leaf'));
+        $fraction =
+            $water === null ? $form->waterFresh ?? 0.8 : RefusedException::at('water', fn () => $reader->number(rtrim($water, '% '))) / 100;
         if ($fraction < 0.05 || $fraction > 0.97) {
             throw new MaterialException('out_of_range', 'Water is between 5 and 97 per cent of a plant’s weight.', 'water');
         }
@@ -231,20 +232,5 @@ final readonly class Questions
     private static function rounded(?float $value): ?int
     {
         return $value === null ? null : (int) round($value);
-    }
-
-    /**
-     * @template T
-     *
-     * @param  \Closure(): T  $read
-     * @return T
-     */
-    private static function about(string $field, \Closure $read): mixed
-    {
-        try {
-            return $read();
-        } catch (RefusedException $refused) {
-            throw $refused->about($field);
-        }
     }
 }

@@ -52,6 +52,12 @@ final readonly class EssentialOil
         return $this->density->gramsPerMl / $dropsPerMl;
     }
 
+    /** Drops of so many g; null of a solid, which is weighed. */
+    public function drops(float $grams, float $dropsPerMl): ?float
+    {
+        return $this->solid ? null : round($grams / $this->dropG($dropsPerMl));
+    }
+
     public function has(string $trait): bool
     {
         return in_array($trait, $this->traits, true);

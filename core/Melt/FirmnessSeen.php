@@ -36,6 +36,19 @@ final readonly class FirmnessSeen
         return new self($weighted / $weight, 1 / sqrt($weight), count($verdicts), $steps);
     }
 
+    /** What a house's own pots say of a word, or of the product's own firmness; null where wax does not decide it. */
+    public static function here(Product $product, ?string $word, House $house, Firmness $rule): ?self
+    {
+        $middle = $word === null ? $product->firmness : $rule->middle($word);
+        if ($middle === null) {
+            return null;
+        }
+        $band = $rule->band($middle);
+        $isOf = fn (Verdict $each): bool => $rule->band($each->firmness)['id'] === $band['id'];
+
+        return self::of($middle, $band['to'] - $band['from'], array_values(array_filter($house->verdicts, $isOf)), $rule);
+    }
+
     /** @return array{low: float, high: float} */
     public function range(): array
     {

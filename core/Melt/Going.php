@@ -28,9 +28,9 @@ final readonly class Going
         return new self($part, $parts, null, null, '', false);
     }
 
-    public static function share(Part $part, float $share, string $typed = ''): self
+    public static function share(Part $part, float $share): self
     {
-        return new self($part, 1.0, $share, null, $typed, false);
+        return new self($part, 1.0, $share, null, '', false);
     }
 
     public static function amount(Part $part, float $grams, string $typed, bool $byCup = false): self

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Kettle\Melt;
 
-use Kettle\Caution\Cautions;
 use Kettle\Material\Tables;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
@@ -118,18 +117,18 @@ final readonly class Melting
      */
     private function tried(array $document, House $house): ProductPlan
     {
-        $reader = new ProductWishReader($this->table, $house);
-        $wish = $reader->read($document);
+        $wish = (new ProductWishReader($this->table, $house))->read($document);
         try {
-            return $this->planned($wish, $house, $reader->seen($wish->product, $wish->word));
+            return $this->planned($wish, $house);
         } catch (RefusedException $refused) {
             throw WishException::from($refused);
         }
     }
 
     /** @throws RefusedException */
-    private function planned(ProductWish $wish, House $house, ?FirmnessSeen $seen): ProductPlan
+    private function planned(ProductWish $wish, House $house): ProductPlan
     {
+        $seen = FirmnessSeen::here($wish->product, $wish->word, $house, $this->table->firmness());
         $loss = $house->lossShare ?? $this->table->rules->row('loss')->number('share');
         $pot = Solving::of($wish, $loss);
         self::againstBottles($pot);
@@ -189,15 +188,5 @@ final readonly class Melting
         }
 
         return $wish->waxes === [] ? [] : $moves;
-    }
-
-    public function table(): MeltTable
-    {
-        return $this->table;
-    }
-
-    public function cautions(): Cautions
-    {
-        return Cautions::of($this->tables);
     }
 }

@@ -55,11 +55,9 @@ final readonly class ProductCost
     }
 
     /** @return list<Lot> of one material */
-    public static function lotsOf(string $kind, string $material, House $house): array
+    public static function lotsOf(LotKind $kind, string $material, House $house): array
     {
-        return array_values(
-            array_filter($house->kitchen->lots, fn (Lot $lot) => $lot->kind->value === $kind && $lot->material === $material),
-        );
+        return array_values(array_filter($house->kitchen->lots, fn (Lot $lot) => $lot->kind === $kind && $lot->material === $material));
     }
 
     /** In the house's currency; null where some of it has no price. */
@@ -70,7 +68,7 @@ final readonly class ProductCost
             return $part->infused->costPerMl === null ? null : $part->infused->costPerMl * $each->ml();
         }
         $byVolume = $part->kind === PartKind::Oil;
-        $lots = self::lotsOf($byVolume ? LotKind::Carrier->value : LotKind::Wax->value, $part->id, $house);
+        $lots = self::lotsOf($byVolume ? LotKind::Carrier : LotKind::Wax, $part->id, $house);
         $cost = Allocation::of($lots, $byVolume ? $each->ml() : $each->grams, $house->kitchen->today())->cost();
 
         return $cost['whole'] && $cost['cost'] > 0 ? $cost['cost'] : null;

@@ -79,8 +79,7 @@ final readonly class ProductDocument
         foreach (ProductSteps::order($plan->pot) as $each) {
             $cool = $each->part->kind->goesInCool();
             $reads += $cool ? 0.0 : $each->grams;
-            $scent = $each->part->scent;
-            $drops = $scent === null || $scent->solid ? null : (int) round($each->grams / $scent->dropG($this->kitchen->dropsPerMl));
+            $drops = $each->part->scent?->drops($each->grams, $this->kitchen->dropsPerMl);
             $pot[] = [
                 'id' => $each->part->key(),
                 'kind' => $each->part->kind->value,
@@ -88,12 +87,12 @@ final readonly class ProductDocument
                 'grams' => round($each->grams, 4),
                 'ml' => round($each->ml(), 4),
                 'share' => round($plan->pot->share($each), 6),
-                'text' => $words->thing($drops === null ? ['g' => $each->grams] : ['drops' => (float) $drops]),
+                'text' => $words->thing($drops === null ? ['g' => $each->grams] : ['drops' => $drops]),
                 'share_text' => $words->thing(['share' => $plan->pot->share($each)]),
                 'volume_text' => $words->thing(['mL' => $each->ml()]),
                 'reads_text' => $cool ? null : $words->thing(['g' => $reads]),
                 'cool' => $cool,
-                'drops' => $drops,
+                'drops' => $drops === null ? null : (int) $drops,
             ];
         }
 

@@ -254,10 +254,11 @@ final readonly class ProductFigures
         $figures = [];
         $perMl = $this->house->kitchen->dropsPerMl;
         foreach ($this->scents->each as $each) {
-            if (! $each['oil']->solid) {
+            $drops = $each['oil']->drops($each['grams'], $perMl);
+            if ($drops !== null) {
                 $figures[] = Figure::exactly(
                     'drops.'.$each['oil']->id,
-                    round($each['grams'] / $each['oil']->dropG($perMl)),
+                    $drops,
                     'drops',
                     Reason::rule('melt-drops', [
                         'mass' => ['g' => $each['grams']],

@@ -14,6 +14,7 @@ use Kettle\Material\Tables;
 use Kettle\Reason\Figure;
 use Kettle\Reason\Reason;
 use Kettle\Stores\Allocation;
+use Kettle\Stores\LotKind;
 
 /** Until when a product is good: as its weakest part, and never longer than such a product keeps. */
 final readonly class ProductKeeping
@@ -99,15 +100,7 @@ final readonly class ProductKeeping
         $lots = [];
         foreach ($oils as $oil) {
             $id = $oil['carrier']->id;
-            $takes = Allocation::of(ProductCost::lotsOf('carrier', $id, $house), $oil['parts'], $today)->takes;
-            $lots[$id] = ['opened' => null, 'best_before' => null];
-            foreach ($takes as $take) {
-                $dates = $take['lot']->dates;
-                $lots[$id] = [
-                    'opened' => self::earlier($lots[$id]['opened'], $dates->openedOn),
-                    'best_before' => self::earlier($lots[$id]['best_before'], $dates->bestBefore),
-                ];
-            }
+            $lots[$id] = Allocation::of(ProductCost::lotsOf(LotKind::Carrier, $id, $house), $oil['parts'], $today)->oldest();
         }
         $antioxidant = null;
         foreach (['vitamin-e' => 'vitamin-e', 'rosemary-extract' => 'rosemary'] as $part => $is) {
@@ -129,10 +122,5 @@ final readonly class ProductKeeping
             ShelfLife::after($today, $keeping->months * (1 - ShelfLife::SPREAD)),
             Reason::rule('melt-keeps-oil', ['oil' => $weakest[0]->said(), 'months' => round($keeping->months, 1)]),
         ];
-    }
-
-    private static function earlier(?\DateTimeImmutable $a, ?\DateTimeImmutable $b): ?\DateTimeImmutable
-    {
-        return $a === null || $b === null ? $a ?? $b : min($a, $b);
     }
 }

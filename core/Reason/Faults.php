@@ -29,6 +29,25 @@ final class Faults
         }
     }
 
+    /**
+     * Reads one of a list; a refusal is laid to its field under the place in it.
+     *
+     * @template T
+     *
+     * @param  \Closure(): T  $read
+     * @return T|null null when it was refused
+     */
+    public function tryingIn(string $place, \Closure $read): mixed
+    {
+        try {
+            return $read();
+        } catch (RefusedException $refused) {
+            $this->add($refused->under($place));
+
+            return null;
+        }
+    }
+
     public function add(RefusedException ...$refused): void
     {
         foreach ($refused as $each) {

@@ -23,6 +23,31 @@ abstract class RefusedException extends \DomainException
         return new static($this->reason, $this->sentence, $field);
     }
 
+    /** The same refusal, its field under a place: "amount" is "oils.0.amount". */
+    public function under(string $place): static
+    {
+        return $this->about($this->field === '' ? $place : "{$place}.{$this->field}");
+    }
+
+    /**
+     * Reads something; a refusal is laid to the field.
+     *
+     * @template T
+     *
+     * @param  \Closure(): T  $read
+     * @return T
+     *
+     * @throws RefusedException
+     */
+    public static function at(string $field, \Closure $read): mixed
+    {
+        try {
+            return $read();
+        } catch (RefusedException $refused) {
+            throw $refused->about($field);
+        }
+    }
+
     /** @return array{field: string, reason: string, sentence: string} */
     public function toArray(): array
     {

@@ -77,16 +77,8 @@ final readonly class Supplies
     {
         $lots = [];
         foreach ($this->needs as $need) {
-            if ($need['kind'] !== LotKind::Carrier) {
-                continue;
-            }
-            foreach ($need['taking']->takes as $take) {
-                $known = $lots[$need['material']] ?? ['opened' => null, 'best_before' => null];
-                $earlier = fn (?\DateTimeImmutable $a, ?\DateTimeImmutable $b) => $a === null || $b === null ? $a ?? $b : min($a, $b);
-                $lots[$need['material']] = [
-                    'opened' => $earlier($known['opened'], $take['lot']->dates->openedOn),
-                    'best_before' => $earlier($known['best_before'], $take['lot']->dates->bestBefore),
-                ];
+            if ($need['kind'] === LotKind::Carrier && $need['taking']->takes !== []) {
+                $lots[$need['material']] = $need['taking']->oldest();
             }
         }
 

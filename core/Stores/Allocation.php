@@ -36,6 +36,23 @@ final readonly class Allocation
         return new self($takes, $need, $left > self::CRUMB ? $left : 0.0, $lots !== []);
     }
 
+    /** @return array{opened: ?\DateTimeImmutable, best_before: ?\DateTimeImmutable} of the oldest lot that is taken from */
+    public function oldest(): array
+    {
+        $opened = $bestBefore = null;
+        foreach ($this->takes as $take) {
+            $opened = self::earlier($opened, $take['lot']->dates->openedOn);
+            $bestBefore = self::earlier($bestBefore, $take['lot']->dates->bestBefore);
+        }
+
+        return ['opened' => $opened, 'best_before' => $bestBefore];
+    }
+
+    private static function earlier(?\DateTimeImmutable $a, ?\DateTimeImmutable $b): ?\DateTimeImmutable
+    {
+        return $a === null || $b === null ? $a ?? $b : min($a, $b);
+    }
+
     /** @return array{cost: float, whole: bool} in the house's currency, and whether every lot taken has a price */
     public function cost(): array
     {
