@@ -137,7 +137,7 @@ final readonly class Melting
         $tins = TinFilling::of($poured, $wish->tins, in_array('tins', $wish->chosen, true));
         $keeping = ProductKeeping::of($pot, $wish, $house, $this->tables);
         $figures = new ProductFigures($wish, $pot, $scents, $tins, $this->table, $house, $loss);
-        $steps = new ProductSteps($wish, $pot, $this->table, $house, $figures->warmth());
+        $steps = new ProductSteps($wish, $pot, $house, $figures->warmth());
 
         return new ProductPlan(
             $wish,

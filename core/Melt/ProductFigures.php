@@ -32,7 +32,11 @@ final readonly class ProductFigures
         $this->melts = $pot->melts($table->value('oil_g_per_mol'), $table->rules->row('runs')->number('below'));
     }
 
-    /** @return ?array{runs: float, clear: float, to: float} how warm it is melted and where it runs; null for what pours cold */
+    /**
+     * How warm it is melted, where it runs, and under what warmth drops go in; null for what pours cold.
+     *
+     * @return ?array{runs: float, clear: float, to: float, drops: float}
+     */
     public function warmth(): ?array
     {
         if ($this->melts === null) {
@@ -41,7 +45,11 @@ final readonly class ProductFigures
         $hardest = max([-INF, ...array_map(fn (Weighed $each) => $each->part->fusion->meltsToC ?? -INF, $this->pot->weighed)]);
 
         // It need not be as warm as the wax alone melts; but what is not clear by then is not stirred long.
-        return $this->melts + ['to' => max($this->melts['clear'], $hardest) + $this->table->value('heat_over_c')];
+        return $this->melts + [
+            'to' => max($this->melts['clear'], $hardest) + $this->table->value('heat_over_c'),
+            // Under 50 degrees where that can be; where it begins to set before, as cool as it still stirs.
+            'drops' => round(max($this->table->value('drops_below_c'), $this->melts['clear'] + 1)),
+        ];
     }
 
     /** @return array<string, Figure> by id */
@@ -239,7 +247,7 @@ final readonly class ProductFigures
             Figure::between('pour_at', $pour - self::DEGREES, $pour, $pour + self::DEGREES, 'C', Reason::rule('melt-pour')),
             Figure::exactly(
                 'drops_below',
-                round(max($below, $melts['clear'] + 1)),
+                $melts['drops'],
                 'C',
                 $below >= $melts['clear'] + 1
                     ? Reason::rule('melt-drops-below', ['warmth' => ['C' => $below]])

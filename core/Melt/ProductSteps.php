@@ -21,14 +21,8 @@ final readonly class ProductSteps
         'label' => 1.0,
     ];
 
-    /** @param  ?array{runs: float, clear: float, to: float}  $warmth null for what pours cold */
-    public function __construct(
-        private ProductWish $wish,
-        private Composition $pot,
-        private MeltTable $table,
-        private House $house,
-        private ?array $warmth,
-    ) {}
+    /** @param  ?array{runs: float, clear: float, to: float, drops: float}  $warmth null for what pours cold */
+    public function __construct(private ProductWish $wish, private Composition $pot, private House $house, private ?array $warmth) {}
 
     /** Minutes of hands. */
     public function minutes(): float
@@ -92,24 +86,26 @@ final readonly class ProductSteps
         if ($cool === []) {
             return [];
         }
-        $below = $this->warmth === null ? null : max($this->table->value('drops_below_c'), $this->warmth['clear'] + 1);
 
         return [
-            self::step($below === null ? 'drops-cold' : 'drops', [
-                'warmth' => ['C' => round($below ?? 0.0)],
+            self::step($this->warmth === null ? 'drops-cold' : 'drops', [
+                'warmth' => ['C' => $this->warmth['drops'] ?? 0.0],
                 'parts' => [
                     'all' => array_map(
-                        fn (Weighed $each) => Said::of('melt.of', [
-                            'amount' => $each->part->scent === null || $each->part->scent->solid
-                                    ? ['g' => $each->grams]
-                                    : ['drops' => round($each->grams / $each->part->scent->dropG($this->house->kitchen->dropsPerMl))],
-                            'part' => $each->part->said,
-                        ]),
+                        fn (Weighed $each) => Said::of('melt.of', ['amount' => $this->amount($each), 'part' => $each->part->said]),
                         $cool,
                     ),
                 ],
             ]),
         ];
+    }
+
+    /** @return array<string, float> in drops where it goes in by the drop, else in g */
+    private function amount(Weighed $each): array
+    {
+        $drops = $each->part->scent?->drops($each->grams, $this->house->kitchen->dropsPerMl);
+
+        return $drops === null ? ['g' => $each->grams] : ['drops' => $drops];
     }
 
     /** @return array{id: string, says: Said} */

@@ -13,6 +13,7 @@ import { useKept } from '../parts/kept'
 import { Notice, Trouble, Waiting } from '../parts/Notice'
 import { PlanDays } from '../parts/PlanDays'
 import { useSettled } from '../parts/settled'
+import { TabList } from '../parts/TabList'
 import { Amounts, JarColumn } from './Columns'
 import { Editor } from './editors/Editor'
 import { FromStores } from './FromStores'
@@ -256,21 +257,14 @@ export default function Bench() {
             </section>
           </div>
           <Tabs.Root value={tab} onValueChange={setTab} className={`mt-2 ${problem ? 'opacity-50' : ''}`}>
-            <Tabs.List aria-label="More about this wish" className="border-rim flex gap-1 border-b-[3px]">
-              {[
+            <TabList
+              label="More about this wish"
+              tabs={[
                 { id: 'ways', name: 'Ways side by side' },
                 { id: 'oils', name: 'Which oil' },
                 { id: 'stores', name: 'From Stores' },
-              ].map((each) => (
-                <Tabs.Trigger
-                  key={each.id}
-                  value={each.id}
-                  className="data-[state=active]:bg-rim data-[state=active]:text-on-rim text-soft min-h-11 px-4 data-[state=active]:font-semibold max-sm:px-2.5"
-                >
-                  {each.name}
-                </Tabs.Trigger>
-              ))}
-            </Tabs.List>
+              ]}
+            />
             <Tabs.Content value="ways" className="pt-4">
               {sideBySide.data ? (
                 <MethodsSideBySide methods={sideBySide.data.methods} wanted={wish.ready_by} take={take} />

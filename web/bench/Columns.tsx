@@ -2,6 +2,7 @@ import type { ReactNode } from 'react'
 import type { Shape } from '../api/hooks'
 import { Figure } from '../parts/Figure'
 import { JarWithLevels } from '../parts/JarDrawing'
+import { capital, Row } from '../parts/Row'
 import { FatPicture } from './WhichOil'
 
 export function JarColumn({ plan, notes }: { plan: Shape<'Plan'>; notes: ReactNode }) {
@@ -70,35 +71,6 @@ function AsAnOil({ plan }: { plan: Shape<'Plan'> }) {
     </div>
   )
 }
-
-function Row({
-  name,
-  detail,
-  children,
-  mark,
-}: {
-  name: string
-  detail: React.ReactNode
-  children: React.ReactNode
-  mark?: string
-}) {
-  return (
-    <div className="border-line flex items-end justify-between gap-4 border-b py-2.5">
-      <div className="min-w-0 flex-1">
-        <p className="flex items-center gap-2 font-medium">
-          {mark ? (
-            <span className="inline-block size-3.5 shrink-0 rounded-sm" style={{ background: mark }} aria-hidden />
-          ) : null}
-          {name}
-        </p>
-        <div className="text-soft">{detail}</div>
-      </div>
-      <div className="text-end whitespace-nowrap">{children}</div>
-    </div>
-  )
-}
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 export function Amounts({
   plan,

@@ -1,5 +1,6 @@
-import { useCallback, useEffect, useState } from 'react'
+import { useState } from 'react'
 import type { Shape } from '../api/hooks'
+import { keptDraft, useKeptDraft } from '../parts/draft'
 
 export type Wish = Shape<'Wish'>
 export type HerbWish = NonNullable<Wish['herbs']>[number]
@@ -44,23 +45,11 @@ function tidy(wish: Wish): Wish {
   return Object.fromEntries(kept) as Wish
 }
 
-function drafted(house: string): Wish {
-  try {
-    const kept: unknown = JSON.parse(localStorage.getItem(store(house)) ?? 'null')
-    return kept && typeof kept === 'object' && Array.isArray((kept as Wish).oils) ? tidy(kept as Wish) : FIRST
-  } catch {
-    return FIRST
-  }
-}
+const drafted = (kept: unknown): Wish =>
+  kept && typeof kept === 'object' && Array.isArray((kept as Wish).oils) ? tidy(kept as Wish) : FIRST
 
-/** The wish on the bench, kept as a draft so that nothing typed is lost. */
-export function useDraft(house: string): [Wish, (change: Partial<Wish>) => void, (whole: Wish) => void] {
-  const [wish, setWish] = useState<Wish>(() => drafted(house))
-  useEffect(() => putOnBench(house, wish), [house, wish])
-  const change = useCallback((part: Partial<Wish>) => setWish((before) => tidy({ ...before, ...part })), [])
-  const put = useCallback((whole: Wish) => setWish(tidy(whole)), [])
-  return [wish, change, put]
-}
+/** The wish on the bench, kept as a draft. */
+export const useDraft = (house: string) => useKeptDraft(store(house), drafted, tidy)
 
 /** The draft as it was left, to look at and not to change. */
-export const useDraftAsItIs = (house: string): Wish => useState(() => drafted(house))[0]
+export const useDraftAsItIs = (house: string): Wish => useState(() => drafted(keptDraft(store(house))))[0]

@@ -12,7 +12,8 @@ import { useDrawnInSlices } from '../frame/slices'
 import { TextButton } from '../parts/Button'
 import { Trouble, Waiting } from '../parts/Notice'
 import { useSettled } from '../parts/settled'
-import { Editor } from './editors'
+import { TabList } from '../parts/TabList'
+import { Editor } from './editors/Editor'
 import { Pot, Tins } from './Pot'
 import { ReadIn } from './ReadIn'
 import { Firmness } from './Rule'
@@ -136,22 +137,15 @@ export default function Melt() {
             </section>
           </div>
           <Tabs.Root value={tab} onValueChange={setTab} className={`mt-2 ${problem ? 'opacity-50' : ''}`}>
-            <Tabs.List aria-label="More about this product" className="border-rim flex gap-1 border-b-[3px]">
-              {[
+            <TabList
+              label="More about this product"
+              tabs={[
                 { id: 'steps', name: 'Step by step' },
                 ...(shown.rule.by_wax ? [{ id: 'spoon', name: 'The cold spoon' }] : []),
                 { id: 'inside', name: 'What is in it' },
                 { id: 'read', name: 'From a recipe' },
-              ].map((each) => (
-                <Tabs.Trigger
-                  key={each.id}
-                  value={each.id}
-                  className="data-[state=active]:bg-rim data-[state=active]:text-on-rim text-soft min-h-11 px-4 data-[state=active]:font-semibold max-sm:px-2.5"
-                >
-                  {each.name}
-                </Tabs.Trigger>
-              ))}
-            </Tabs.List>
+              ]}
+            />
             <Tabs.Content value="steps" className="pt-4">
               <ol className="ms-6 flex max-w-[60rem] list-decimal flex-col gap-2">
                 {shown.steps.map((step) => (

@@ -1,5 +1,5 @@
-import { useCallback, useEffect, useState } from 'react'
 import type { Shape } from '../api/hooks'
+import { useKeptDraft } from '../parts/draft'
 
 export type ProductWish = Shape<'ProductWish'>
 export type Product = Shape<'Product'>
@@ -33,24 +33,8 @@ function tidy(wish: ProductWish): ProductWish {
   ) as ProductWish
 }
 
-function drafted(house: string): ProductWish {
-  try {
-    const kept: unknown = JSON.parse(localStorage.getItem(store(house)) ?? 'null')
-    return kept && typeof kept === 'object' && !Array.isArray(kept) ? tidy(kept as ProductWish) : FIRST
-  } catch {
-    return FIRST
-  }
-}
+const drafted = (kept: unknown): ProductWish =>
+  kept && typeof kept === 'object' && !Array.isArray(kept) ? tidy(kept as ProductWish) : FIRST
 
-/** The product that is being planned, kept as a draft so that nothing typed is lost. */
-export function useDraft(
-  house: string,
-): [ProductWish, (change: Record<string, unknown>) => void, (whole: ProductWish) => void] {
-  const [wish, setWish] = useState<ProductWish>(() => drafted(house))
-  useEffect(() => localStorage.setItem(store(house), JSON.stringify(wish)), [house, wish])
-  const change = useCallback(
-    (part: Record<string, unknown>) => setWish((before) => tidy({ ...before, ...part } as ProductWish)),
-    [],
-  )
-  return [wish, change, setWish]
-}
+/** The product that is being planned, kept as a draft. */
+export const useDraft = (house: string) => useKeptDraft(store(house), drafted, tidy)

@@ -41,7 +41,7 @@ final readonly class MeltEntries
                 array_values($cupboard->waxes()),
             ),
             'scent' => array_map(
-                fn (EssentialOil $oil) => new AlmanacEntry('scent', $oil->id, ucfirst($oil->name), $this->limit($oil)),
+                fn (EssentialOil $oil) => new AlmanacEntry('scent', $oil->id, ucfirst($oil->name), self::limit($oil)),
                 array_values($cupboard->essentialOils()),
             ),
             'product' => array_map(
@@ -101,7 +101,7 @@ final readonly class MeltEntries
 
         return self::told(ucfirst($oil->name), $oil->note, [
             $this->fact('INCI name', $oil->names->inci, 'memory'),
-            $this->fact('On the skin', $this->limit($oil), $oil->source),
+            $this->fact('On the skin', self::limit($oil), $oil->source),
             $for === [] ? null : $this->fact('To heed', implode('; ', $for), 'tisserand'),
             $oil->allergens === []
                 ? null
@@ -132,7 +132,8 @@ final readonly class MeltEntries
         return sprintf('%g to %g %%', $pair[0] * 100, $pair[1] * 100);
     }
 
-    private function limit(EssentialOil $oil): string
+    /** How much of it may be, in words. */
+    public static function limit(EssentialOil $oil): string
     {
         return $oil->limitPercent === null
             ? 'no limit of its own'

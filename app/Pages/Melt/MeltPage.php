@@ -6,6 +6,7 @@ use App\Actions\Melt\BottledOils;
 use App\House\KitchenFactory;
 use App\House\Times;
 use App\Models\Batch;
+use App\Pages\Almanac\MeltEntries;
 use App\Responses\Bench\OilChoice;
 use App\Responses\Choice;
 use App\Responses\Melt\BottledChoice;
@@ -78,7 +79,7 @@ final readonly class MeltPage
                 ),
             ],
             array_map(
-                fn (EssentialOil $oil) => new PartChoice($oil->id, $oil->name, self::limit($oil), $oil->solid ? 'solid' : 'drops'),
+                fn (EssentialOil $oil) => new PartChoice($oil->id, $oil->name, MeltEntries::limit($oil), $oil->solid ? 'solid' : 'drops'),
                 array_values($this->cupboard->essentialOils()),
             ),
             array_map(fn (array $band) => new Choice($band['id'], $band['name']), $table->firmness()->bands),
@@ -113,16 +114,5 @@ final readonly class MeltPage
                 )
                 ->all(),
         );
-    }
-
-    private static function limit(EssentialOil $oil): string
-    {
-        return $oil->limitPercent === null
-            ? 'no limit of its own'
-            : sprintf(
-                'at most %s %% %s',
-                rtrim(rtrim(sprintf('%.2f', $oil->limitPercent), '0'), '.'),
-                $oil->limitForSun ? 'where the sun comes' : 'on the skin',
-            );
     }
 }

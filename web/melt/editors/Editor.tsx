@@ -1,0 +1,142 @@
+import { Choice } from '../../bench/editors/edit'
+import { type Choices, type PartWish, partsOf } from '../wish'
+import { about, type Edit, Wrong } from './edit'
+import { BearsEditor, FirmnessEditor } from './Firmness'
+import { HowMuchEditor } from './HowMuch'
+import { OilsEditor } from './Oils'
+import { Parts, scent, shareOrAmount, waxAmount } from './Parts'
+
+function ProductEditor({ edit: { wish, change, choices } }: { edit: Edit }) {
+  return (
+    <Choice
+      legend="What is made"
+      value={wish.product ?? 'salve'}
+      choices={choices.products.map((each) => ({ id: each.id, name: each.name, detail: each.note }))}
+      onChoose={(product) => {
+        const to = choices.products.find((each) => each.id === product)
+        // What the new one has no place for goes with the old.
+        change({
+          product,
+          tins: null,
+          butters: null,
+          others: null,
+          water: null,
+          ...(to?.by_firmness ? {} : { firmness: null, bears_c: null, waxes: null }),
+          ...(to?.eaten ? { essential_oils: null } : {}),
+        })
+      }}
+    />
+  )
+}
+
+function PeopleEditor({ edit: { wish, change, choices } }: { edit: Edit }) {
+  const asked = Array.isArray(wish.for) ? wish.for : wish.for ? [wish.for] : []
+  return (
+    <fieldset className="flex flex-col">
+      <legend className="mb-1 font-semibold">For whom</legend>
+      {choices.people
+        .filter((each) => each.id !== 'anyone')
+        .map((each) => (
+          <label key={each.id} className="border-line flex min-h-11 items-center gap-3 border-b py-1">
+            <input
+              type="checkbox"
+              className="size-5 shrink-0"
+              checked={asked.includes(each.id as 'child')}
+              onChange={(event) => {
+                const next = event.target.checked ? [...asked, each.id] : asked.filter((one) => one !== each.id)
+                change({ for: next.length === 0 ? null : next })
+              }}
+            />
+            {each.name}
+          </label>
+        ))}
+    </fieldset>
+  )
+}
+
+export function Editor({ slot, edit }: { slot: string; edit: Edit }) {
+  const { problem } = edit
+  const own = about(problem, slot === 'total' ? 'tins' : slot)
+  return (
+    <>
+      <Word slot={slot} edit={edit} />
+      {/* What another word has against it is said here too, for the panel may lie over where it is said. */}
+      {problem && !own ? <Wrong says={problem.faults[0]?.sentence ?? problem.message} /> : null}
+    </>
+  )
+}
+
+function Word({ slot, edit }: { slot: string; edit: Edit }) {
+  const { wish, change, choices, plan, problem } = edit
+  // What the product has by itself is shown as chosen, so that it can be changed or taken out.
+  const there = (kinds: string[], from: Choices['waxes']): PartWish[] =>
+    (plan?.pot ?? [])
+      .filter((part) => kinds.includes(part.kind) && from.some((each) => each.id === part.id))
+      .map((part) => ({ id: part.id, share: part.share }))
+  switch (slot) {
+    case 'product':
+      return <ProductEditor edit={edit} />
+    case 'firmness':
+      return <FirmnessEditor edit={edit} />
+    case 'bears_c':
+      return <BearsEditor edit={edit} />
+    case 'oils':
+      return <OilsEditor edit={edit} />
+    case 'waxes':
+      return (
+        <Parts
+          legend="Wax"
+          parts={
+            partsOf(wish.waxes).length > 0
+              ? partsOf(wish.waxes)
+              : there(['wax'], choices.waxes).map(({ id }) => ({ id }))
+          }
+          from={choices.waxes}
+          set={(next) => change({ waxes: next.length === 0 ? null : next })}
+          unit={waxAmount}
+          hint="Leave how much blank, and how firm it is to be decides. Weigh wax; a cup of pellets is about 130 g."
+          wrong={about(problem, 'waxes')}
+        />
+      )
+    case 'butters':
+      return (
+        <Parts
+          legend="Butter"
+          parts={wish.butters ? partsOf(wish.butters) : there(['butter'], choices.butters)}
+          from={choices.butters}
+          set={(next) => change({ butters: next })}
+          unit={shareOrAmount}
+          hint="In per cent of the whole, or an amount such as 30 g."
+          wrong={about(problem, 'butters')}
+        />
+      )
+    case 'others':
+      return (
+        <Parts
+          legend="What else"
+          parts={wish.others ? partsOf(wish.others) : []}
+          from={choices.others.filter((each) => each.kind !== 'water' || edit.plan?.product.method === 'emulsion')}
+          set={(next) => change({ others: next.length === 0 ? null : next })}
+          unit={{ ...shareOrAmount, first: '1 %' }}
+          hint="In per cent of the whole, or an amount such as 5 g."
+          wrong={about(problem, 'others')}
+        />
+      )
+    case 'essential_oils':
+      return (
+        <Parts
+          legend="Essential oil"
+          parts={partsOf(wish.essential_oils)}
+          from={choices.scents}
+          set={(next) => change({ essential_oils: next.length === 0 ? null : next })}
+          unit={scent}
+          hint="In per cent of the whole, or in drops such as 20 drops."
+          wrong={about(problem, 'essential_oils')}
+        />
+      )
+    case 'for':
+      return <PeopleEditor edit={edit} />
+    default:
+      return <HowMuchEditor edit={edit} />
+  }
+}
