@@ -164,7 +164,8 @@ final readonly class Questions
         $fresh = RefusedException::at('fresh', fn () => $weight('fresh'));
         $now = RefusedException::at('now', fn () => $weight('now'));
         $typed = Fields::text($document, 'hours');
-        $hours = $typed === null ? null : RefusedException::at('hours', fn () => $reader->within($typed, Kind::Time, 'h', 0.05, 500)->value);
+        $read = fn (): float => $reader->within((string) $typed, Kind::Time, 'h', 0.05, 500)->value;
+        $hours = $typed === null ? null : RefusedException::at('hours', $read);
         $water = Fields::text($document, 'water');
         $form = RefusedException::at('form', fn () => $this->planning->cupboard()->form(Fields::text($document, 'form') ?? 'thin-leaf'));
         $fraction =
