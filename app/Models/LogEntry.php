@@ -3,7 +3,6 @@
 namespace App\Models;
 
 use App\Models\Tenancy\BelongsToHouse;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 use Kettle\Batch\Line\Line;
@@ -26,7 +25,7 @@ use Kettle\Batch\Line\Lines;
  */
 class LogEntry extends Model
 {
-    use BelongsToHouse, HasUlids;
+    use AppendOnly, BelongsToHouse;
 
     public $timestamps = false;
 
@@ -36,22 +35,9 @@ class LogEntry extends Model
 
     protected $casts = ['data' => 'array', 'happened_at' => 'datetime', 'recorded_at' => 'datetime'];
 
-    protected static function booted(): void
-    {
-        $never = fn () => throw new \LogicException('The logbook is append-only: correct an entry with another.');
-        static::updating($never);
-        static::deleting($never);
-    }
-
     /** What it says, as the core reads it. */
     public function line(): Line
     {
         return Lines::read($this->kind, $this->data);
-    }
-
-    /** @return list<string> */
-    public function uniqueIds(): array
-    {
-        return ['uid'];
     }
 }

@@ -17,11 +17,13 @@ use Illuminate\Support\Carbon;
  * @property string $kind in, taken, back or count
  * @property string $amount g, mL or pieces; below zero when it went out
  * @property ?int $batch_id
+ * @property ?int $making_id
  * @property string $by
  * @property string $note
  * @property Carbon $happened_at
  * @property-read Lot $lot
  * @property-read ?Batch $batch
+ * @property-read ?Making $making
  */
 class LotMove extends Model
 {
@@ -52,5 +54,11 @@ class LotMove extends Model
     public function batch(): BelongsTo
     {
         return $this->belongsTo(Batch::class);
+    }
+
+    /** @return BelongsTo<Making, $this> */
+    public function making(): BelongsTo
+    {
+        return $this->belongsTo(Making::class);
     }
 }

@@ -6,6 +6,7 @@ namespace Kettle\Batch;
 
 use Kettle\Batch\Line\Line;
 use Kettle\Batch\Line\Started;
+use Kettle\Batch\Line\Used;
 use Kettle\Diary\DiaryException;
 use Kettle\Diary\Event;
 
@@ -85,7 +86,11 @@ final readonly class Logbook
                 return match (true) {
                     $entry->line instanceof Started => throw new DiaryException(
                         'cannot_undo',
-                        'The beginning of a batch cannot be undone. Discard the batch instead.',
+                        'The beginning cannot be undone. Discard it instead.',
+                    ),
+                    $entry->line instanceof Used && ! $entry->line->canBeStruck() => throw new DiaryException(
+                        'cannot_undo',
+                        sprintf('That went into %s. Undo it there, and it comes back.', $entry->line->to ?: 'a product'),
                     ),
                     $rested && $entry->line->carries() => throw new DiaryException(
                         'cannot_undo',

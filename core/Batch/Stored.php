@@ -81,22 +81,28 @@ final readonly class Stored
         return self::of($this->values[$key] ?? null);
     }
 
+    /** @return array<mixed> as it was stored */
+    public function array(string $key): array
+    {
+        return is_array($this->values[$key] ?? null) ? $this->values[$key] : [];
+    }
+
     /** @return list<self> */
     public function parts(string $key): array
     {
-        return array_map(self::of(...), array_values(array_filter($this->list($key), 'is_array')));
+        return array_map(self::of(...), array_values(array_filter($this->array($key), 'is_array')));
     }
 
     /** @return list<string> */
     public function texts(string $key): array
     {
-        return array_values(array_filter($this->list($key), 'is_string'));
+        return array_values(array_filter($this->array($key), 'is_string'));
     }
 
     /** @return list<float> */
     public function numbers(string $key): array
     {
-        return array_map(floatval(...), array_values(array_filter($this->list($key), 'is_numeric')));
+        return array_map(floatval(...), array_values(array_filter($this->array($key), 'is_numeric')));
     }
 
     /** @return array<string, string> */
@@ -116,11 +122,5 @@ final readonly class Stored
         }
 
         return $words;
-    }
-
-    /** @return array<mixed> */
-    private function list(string $key): array
-    {
-        return is_array($this->values[$key] ?? null) ? $this->values[$key] : [];
     }
 }

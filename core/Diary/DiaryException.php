@@ -19,6 +19,11 @@ final class DiaryException extends RefusedException
         return new self('out_of_range', 'Bed must come at least four hours after getting up, on the same day.');
     }
 
+    public static function onlyNotes(): self
+    {
+        return new self('cannot_correct', 'Only a note is corrected by a note. Undo the step instead, and enter it again.');
+    }
+
     public static function hours(string $typed): self
     {
         return new self(

@@ -147,6 +147,11 @@ final class Cupboard
         return $this->nameIn('carriers', $id);
     }
 
+    public function productName(string $id): ?string
+    {
+        return $this->nameIn('products', $id);
+    }
+
     private function nameIn(string $table, string $id): ?string
     {
         if (! isset($this->called[$table])) {

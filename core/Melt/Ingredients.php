@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Kettle\Melt;
 
-use Kettle\Material\Herb;
 use Kettle\Reason\Said;
 
 /**
@@ -14,8 +13,8 @@ use Kettle\Reason\Said;
 final readonly class Ingredients
 {
     /**
-     * @param  list<array{name: array<string, mixed>, inci: string, grams: float}>  $each falling
-     * @param  list<Herb>  $herbs that are in the oils
+     * @param  list<array{name: mixed, inci: string, grams: float}>  $each falling
+     * @param  list<array{name: mixed, latin: string}>  $herbs that are in the oils, as a sentence and as a label names them
      * @param  list<string>  $allergens
      * @param  list<string>  $fragrance allergens that must be named
      */
@@ -23,30 +22,58 @@ final readonly class Ingredients
 
     public static function of(Composition $pot, Scents $scents): self
     {
-        $by = $herbs = $allergens = [];
+        $each = $herbs = $allergens = [];
         foreach ($pot->weighed as $weighed) {
-            $part = $weighed->part;
-            $allergens = [...$allergens, ...$part->allergens];
-            foreach (self::through($weighed) as $each) {
-                // Shea put in as an oil and as a butter is one thing.
-                $key = $each['inci'] ?: $part->id;
-                $by[$key] = ['grams' => $each['grams'] + ($by[$key]['grams'] ?? 0.0)] + ($by[$key] ?? $each);
-            }
-            foreach ($part->infused->herbs ?? [] as $herb) {
-                $herbs[$herb['plant']->id.$herb['plant']->name] = $herb['plant'];
-            }
+            $allergens = [...$allergens, ...$weighed->part->allergens];
+            $each = [...$each, ...self::through($weighed)];
+            $herbs = [...$herbs, ...self::plants($weighed->part)];
+        }
+
+        return self::falling($each, $herbs, $allergens, $scents->named);
+    }
+
+    /**
+     * The same thing twice is one, the heaviest first.
+     *
+     * @param  list<array{name: mixed, inci: string, grams: float}>  $each
+     * @param  list<array{name: mixed, latin: string}>  $herbs
+     * @param  list<string>  $allergens
+     * @param  list<string>  $fragrance
+     */
+    public static function falling(array $each, array $herbs, array $allergens, array $fragrance): self
+    {
+        $by = $plants = [];
+        foreach ($each as $one) {
+            // Shea put in as an oil and as a butter is one thing.
+            $key = $one['inci'] ?: serialize($one['name']);
+            $by[$key] = ['grams' => $one['grams'] + ($by[$key]['grams'] ?? 0.0)] + ($by[$key] ?? $one);
         }
         $all = array_values($by);
         // Of the same weight, in the order they were put in.
         usort($all, fn (array $a, array $b) => round($b['grams'], 6) <=> round($a['grams'], 6));
+        foreach ($herbs as $herb) {
+            $plants[serialize($herb)] = $herb;
+        }
         $allergens = array_values(array_unique($allergens));
         sort($allergens);
 
-        return new self($all, array_values($herbs), $allergens, $scents->named);
+        return new self($all, array_values($plants), $allergens, $fragrance);
+    }
+
+    /** @return list<array{name: mixed, latin: string}> the plants that an oil was made with */
+    public static function plants(Part $part): array
+    {
+        return array_map(
+            fn (array $herb) => [
+                'name' => $herb['plant']->id === '' ? $herb['plant']->name : $herb['plant']->said(),
+                'latin' => ($herb['plant']->latin === '' ? ucfirst($herb['plant']->name) : $herb['plant']->latin).' Extract',
+            ],
+            $part->infused->herbs ?? [],
+        );
     }
 
     /** @return list<array{name: array<string, mixed>, inci: string, grams: float}> a part, or the oils it was made of */
-    private static function through(Weighed $weighed): array
+    public static function through(Weighed $weighed): array
     {
         $infused = $weighed->part->infused;
 
@@ -62,15 +89,12 @@ final readonly class Ingredients
             );
     }
 
-    /** @return list<array<string, mixed>|Said> */
+    /** @return list<mixed> names as a sentence keeps them */
     public function cook(): array
     {
         return [
             ...array_column($this->each, 'name'),
-            ...array_map(
-                fn (Herb $herb) => Said::of('melt.from-plant', ['herb' => $herb->id === '' ? $herb->name : $herb->said()]),
-                $this->herbs,
-            ),
+            ...array_map(fn (array $herb) => Said::of('melt.from-plant', ['herb' => $herb['name']]), $this->herbs),
         ];
     }
 
@@ -79,7 +103,7 @@ final readonly class Ingredients
     {
         return [
             ...array_values(array_filter(array_column($this->each, 'inci'))),
-            ...array_map(fn (Herb $herb) => ($herb->latin === '' ? ucfirst($herb->name) : $herb->latin).' Extract', $this->herbs),
+            ...array_column($this->herbs, 'latin'),
             ...$this->fragrance,
         ];
     }

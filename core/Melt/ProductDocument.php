@@ -8,26 +8,33 @@ use Kettle\Reason\Note;
 use Kettle\Reason\Said;
 use Kettle\Recipe\Kitchen;
 use Kettle\Recipe\Planning;
-use Kettle\Recipe\Words;
 
 /** A product's plan as a document: `answers` of "melt" in docs/formats/reckon.schema.json. */
 final readonly class ProductDocument
 {
-    private Words $words;
-
-    public function __construct(private Planning $planning, private Kitchen $kitchen, private MeltTable $table)
-    {
-        $this->words = $kitchen->words();
-    }
+    public function __construct(private Planning $planning, private Kitchen $kitchen, private MeltTable $table) {}
 
     /** @return array<string, mixed> in this cook's words */
     public function of(ProductPlan $plan): array
     {
-        $words = $this->words;
-        $sentence = array_map(
-            fn (array $piece) => ['slot' => $piece['slot'], 'text' => $words->of($piece['text']), 'chosen' => $piece['chosen']],
-            $plan->sentence,
-        );
+        return $this->told($this->record($plan));
+    }
+
+    /**
+     * @param  array<mixed>  $record of record(), of this plan or of one kept earlier
+     * @return array<string, mixed> in this cook's words
+     */
+    public function told(array $record): array
+    {
+        $told = $this->planning->told($record, $this->kitchen);
+        $sentence = is_array($told['sentence'] ?? null) ? $told['sentence'] : [];
+
+        return ['text' => implode('', array_filter(array_column($sentence, 'text'), is_string(...)))] + $told;
+    }
+
+    /** @return array<string, mixed> numbers, codes, and sentences as they are kept */
+    public function record(ProductPlan $plan): array
+    {
         $ingredients = Ingredients::of($plan->pot, $plan->scents);
 
         return [
@@ -38,9 +45,8 @@ final readonly class ProductDocument
                 'method' => $plan->wish->product->method,
                 'note' => $plan->wish->product->note,
             ],
-            'sentence' => $sentence,
-            'text' => implode('', array_column($sentence, 'text')),
-            'figures' => $this->planning->figures($plan->figures, $this->kitchen),
+            'sentence' => $plan->sentence,
+            'figures' => $this->planning->figureRecords($plan->figures),
             'pot' => $this->pot($plan),
             'rule' => $this->rule($plan),
             'tins' => [
@@ -53,10 +59,10 @@ final readonly class ProductDocument
                 'wished' => $plan->tins->wished,
                 'left_ml' => round($plan->tins->leftMl, 3),
             ],
-            'cautions' => array_map(fn (Note $note) => $this->note($note), $plan->notes),
-            'steps' => array_map(fn (array $step) => ['id' => $step['id'], 'says' => $words->of($step['says'])], $plan->steps),
+            'cautions' => array_map(fn (Note $note) => $note->toArray(), $plan->notes),
+            'steps' => $plan->steps,
             'ingredients' => [
-                'cook' => array_map(fn (array|Said $name) => $words->thing($name), $ingredients->cook()),
+                'cook' => array_map(fn (mixed $name) => $name instanceof Said ? $name : Said::just($name), $ingredients->cook()),
                 'inci' => $ingredients->inci(),
                 'allergens' => $ingredients->allergens,
                 'fragrance' => $ingredients->fragrance,
@@ -64,16 +70,9 @@ final readonly class ProductDocument
         ];
     }
 
-    /** @return array<string, mixed> */
-    private function note(Note $note): array
-    {
-        return $this->words->tell($note->toArray());
-    }
-
     /** @return list<array<string, mixed>> in the order of weighing */
     private function pot(ProductPlan $plan): array
     {
-        $words = $this->words;
         $reads = 0.0;
         $pot = [];
         foreach (ProductSteps::order($plan->pot) as $each) {
@@ -83,14 +82,14 @@ final readonly class ProductDocument
             $pot[] = [
                 'id' => $each->part->key(),
                 'kind' => $each->part->kind->value,
-                'name' => $words->thing($each->part->said),
+                'name' => Said::just($each->part->said),
                 'grams' => round($each->grams, 4),
                 'ml' => round($each->ml(), 4),
                 'share' => round($plan->pot->share($each), 6),
-                'text' => $words->thing($drops === null ? ['g' => $each->grams] : ['drops' => $drops]),
-                'share_text' => $words->thing(['share' => $plan->pot->share($each)]),
-                'volume_text' => $words->thing(['mL' => $each->ml()]),
-                'reads_text' => $cool ? null : $words->thing(['g' => $reads]),
+                'text' => Said::just($drops === null ? ['g' => $each->grams] : ['drops' => $drops]),
+                'share_text' => Said::just(['share' => $plan->pot->share($each)]),
+                'volume_text' => Said::just(['mL' => $each->ml()]),
+                'reads_text' => $cool ? null : Said::just(['g' => $reads]),
                 'cool' => $cool,
                 'drops' => $drops === null ? null : (int) $drops,
             ];
@@ -102,7 +101,6 @@ final readonly class ProductDocument
     /** @return array<string, mixed> the rule of firmness and where this stands on it */
     private function rule(ProductPlan $plan): array
     {
-        $words = $this->words;
         $firmness = $this->table->firmness();
         $names = [];
         foreach ($plan->pot->weighed as $each) {
@@ -111,7 +109,7 @@ final readonly class ProductDocument
 
         return [
             'firmness' => round($plan->pot->firmness, 6),
-            'text' => $words->thing(['firmness' => $plan->pot->firmness]),
+            'text' => Said::just(['firmness' => $plan->pot->firmness]),
             'band' => $firmness->band($plan->pot->firmness)['id'],
             'by_wax' => $plan->wish->waxes !== [],
             'bands' => $firmness->bands,
@@ -120,13 +118,11 @@ final readonly class ProductDocument
                 fn (array $move) => [
                     'id' => $move['id'],
                     'firmness' => round($move['firmness'], 6),
-                    'says' => $words->of(
-                        Said::of('melt.move', [
-                            'mass' => ['g' => $move['grams']],
-                            'part' => $names[$move['id']],
-                            'firmness' => ['firmness' => $move['firmness']],
-                        ]),
-                    ),
+                    'says' => Said::of('melt.move', [
+                        'mass' => ['g' => $move['grams']],
+                        'part' => $names[$move['id']],
+                        'firmness' => ['firmness' => $move['firmness']],
+                    ]),
                 ],
                 $plan->moves,
             ),

@@ -234,8 +234,8 @@ final readonly class PlanDocument
         return $this->toldFigure(self::figureRecord($figure));
     }
 
-    /** @return array<string, mixed> */
-    private static function figureRecord(Figure $figure): array
+    /** @return array<string, mixed> as it is kept */
+    public static function figureRecord(Figure $figure): array
     {
         return [
             'value' => self::rounded($figure->value),

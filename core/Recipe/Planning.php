@@ -204,6 +204,20 @@ final class Planning
         return $told;
     }
 
+    /**
+     * @param  array<Figure>  $figures
+     * @return array<string, array<string, mixed>> by id, each as it is kept, to be told by told()
+     */
+    public function figureRecords(array $figures): array
+    {
+        $records = [];
+        foreach ($figures as $figure) {
+            $records[$figure->id] = PlanDocument::figureRecord($figure);
+        }
+
+        return $records;
+    }
+
     public function tables(): Tables
     {
         return $this->tables;

@@ -267,6 +267,7 @@ final class Words
             'wax' => ($cupboard->waxes()[$id] ?? null)->name ?? $id,
             'scent' => ($cupboard->essentialOils()[$id] ?? null)->name ?? $id,
             'addition' => ($cupboard->additions()[$id] ?? null)->name ?? $id,
+            'product' => $cupboard->productName($id) ?? $id,
             'purpose' => ($cupboard->purposes()[$id] ?? null)->name ?? $id,
             'way' => $this->words->rowOrNull('way.'.$id)?->text('says') ?? $id,
             'method' => $this->found(fn () => $this->methods->method($id)->name) ?: $id,

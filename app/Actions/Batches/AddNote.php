@@ -19,12 +19,7 @@ final readonly class AddNote
         return $this->logbook->write($batch, function (Batch $batch) use ($note, $corrects): NewLine {
             if ($corrects !== null) {
                 $old = $batch->entries()->where('uid', $corrects)->first() ?? throw new NotFoundHttpException();
-                if (! ($old->line() instanceof Note)) {
-                    throw new DiaryException(
-                        'cannot_correct',
-                        'Only a note is corrected by a note. Undo the step instead, and enter it again.',
-                    );
-                }
+                $old->line() instanceof Note || throw DiaryException::onlyNotes();
             }
 
             return new NewLine(new Note(), $note, $corrects);

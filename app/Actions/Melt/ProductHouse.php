@@ -3,13 +3,19 @@
 namespace App\Actions\Melt;
 
 use App\House\KitchenFactory;
+use App\Models\Making;
+use Kettle\Making\LossSeen;
 use Kettle\Material\Tables;
 use Kettle\Melt\House;
 use Kettle\Melt\MeltTable;
+use Kettle\Melt\Verdict;
 
-/** The current house as the Melt wants it: its kitchen, its lots of what is wished for, its bottled oils. */
+/** The current house as the Melt wants it: its kitchen, its lots of what is wished for, its bottled oils, what its pots have shown. */
 final readonly class ProductHouse
 {
+    /** Products that are learned from, the last first: a house changes its waxes and its hands. */
+    private const LEARNED = 60;
+
     public function __construct(private KitchenFactory $kitchens, private BottledOils $bottled, private Tables $tables) {}
 
     /** @param  array<mixed>  $wish */
@@ -19,9 +25,30 @@ final readonly class ProductHouse
         $named = fn (string $key): array => array_values(
             array_filter(array_map(fn (mixed $oil) => is_array($oil) ? $oil[$key] ?? null : null, $oils), is_string(...)),
         );
-        $product = MeltTable::of($this->tables)->products()[is_string($wish['product'] ?? null) ? $wish['product'] : 'salve'] ?? null;
+        $table = MeltTable::of($this->tables);
+        $product = $table->products()[is_string($wish['product'] ?? null) ? $wish['product'] : 'salve'] ?? null;
         $carriers = [...array_values(array_filter($oils, is_string(...))), ...$named('id'), ...array_filter([$product?->carrier])];
+        $made = Making::query()
+            ->where(fn ($query) => $query->whereNotNull('loss')->orWhereRaw('JSON_LENGTH(verdicts) > 0'))
+            ->orderByDesc('id')
+            ->limit(self::LEARNED)
+            ->get(['id', 'house_id', 'loss', 'verdicts'])
+            ->reverse();
+        $losses = array_values(
+            array_map(fn (Making $each) => (float) $each->loss, $made->filter(fn (Making $each) => $each->loss !== null)->all()),
+        );
+        $verdicts = $made->flatMap(
+            fn (Making $each) => array_map(
+                fn (array $one) => new Verdict((float) $one['firmness'], $one['is'], $one['by'], $one['room_c']),
+                $each->verdicts,
+            ),
+        );
 
-        return new House($this->kitchens->forProduct($carriers), $this->bottled->named($named('batch')));
+        return new House(
+            $this->kitchens->forProduct($carriers),
+            $this->bottled->named($named('batch')),
+            array_values($verdicts->all()),
+            $losses === [] ? null : LossSeen::of($table->rules->row('loss')->number('share'), $losses)->mean,
+        );
     }
 }

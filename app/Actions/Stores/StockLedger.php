@@ -5,6 +5,7 @@ namespace App\Actions\Stores;
 use App\Models\Batch;
 use App\Models\Lot;
 use App\Models\LotMove;
+use App\Models\Making;
 use App\Models\Tenancy\CurrentHouse;
 use App\Models\User;
 use Illuminate\Support\Carbon;
@@ -25,14 +26,15 @@ final readonly class StockLedger
     public function __construct(private CurrentHouse $current, private Planning $planning) {}
 
     /** @param  float  $amount in the lot's own unit, below zero when it goes out */
-    public function move(Lot $lot, string $kind, float $amount, ?Batch $batch = null, string $note = ''): LotMove
+    public function move(Lot $lot, string $kind, float $amount, Batch|Making|null $for = null, string $note = ''): LotMove
     {
         $move = LotMove::query()->create([
             'lot_id' => $lot->id,
             'uid' => Str::ulid()->toString(),
             'kind' => $kind,
             'amount' => round($amount, 3),
-            'batch_id' => $batch?->id,
+            'batch_id' => $for instanceof Batch ? $for->id : null,
+            'making_id' => $for instanceof Making ? $for->id : null,
             'by' => self::who(),
             'note' => $note,
             'happened_at' => Carbon::now(),
@@ -127,6 +129,47 @@ final readonly class StockLedger
             $more = ($wanted[$lot->uid] ?? 0.0) - (float) ($taken[$lot->id] ?? 0);
             if (abs($more) > 0.0005) {
                 $this->move($lot, $more > 0 ? 'taken' : 'back', -$more, $batch, $more > 0 ? '' : 'the filling was undone');
+            }
+        }
+    }
+
+    /**
+     * Lots go out of Stores with the product that takes them, by what was weighed, and come back with it.
+     *
+     * @param  array<string, float>  $wanted how much of each lot, in its own unit
+     * @param  bool  $strict whether a lot that holds less refuses it; what was weighed already was there, whatever the books say
+     *
+     * @throws LotException
+     */
+    public function followMaking(Making $making, array $wanted, bool $strict): void
+    {
+        /** @var Collection<int, string> $taken */
+        $taken = LotMove::query()
+            ->where('making_id', $making->id)
+            ->groupBy('lot_id')
+            ->selectRaw('lot_id, -SUM(amount) AS taken')
+            ->pluck('taken', 'lot_id');
+        if ($wanted === [] && $taken->isEmpty()) {
+            return;
+        }
+        $lots = Lot::withTrashed()
+            ->where(fn ($query) => $query->whereIn('uid', array_keys($wanted))->orWhereIn('id', $taken->keys()))
+            ->orderBy('id')
+            ->lockForUpdate()
+            ->get();
+        foreach ($lots as $lot) {
+            $more = round(($wanted[$lot->uid] ?? 0.0) - (float) ($taken[$lot->id] ?? 0), 3);
+            if ($strict && $more > (float) $lot->left + 0.001) {
+                $unit = $lot->kind->measure() ?? Kind::Mass;
+                throw LotException::emptier(
+                    $lot->called,
+                    AmountWriter::plain((float) $lot->left, $unit),
+                    AmountWriter::plain($more, $unit),
+                );
+            }
+            $more = min($more, max(0.0, (float) $lot->left));
+            if (abs($more) > 0.0005) {
+                $this->move($lot, $more > 0 ? 'taken' : 'back', -$more, $making);
             }
         }
     }

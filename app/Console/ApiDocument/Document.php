@@ -59,6 +59,7 @@ final class Document
         'Press' => ['Press', 'Straining, bottling, keeping, faults and labels.'],
         'Label' => ['Press', ''],
         'Melt' => ['Melt', 'Salves and other products.'],
+        'Making' => ['Melt', ''],
         'Stores' => ['Stores', 'Lots and what became of them.'],
         'Almanac' => ['Almanac', 'What is known, with its sources.'],
         'House' => ['House', 'Settings, jars and bottles; everything out and in.'],

@@ -40,6 +40,7 @@ abstract class Form extends FormRequest
         return [
             'required' => 'Fill in :attribute.',
             'required_without' => 'Fill in :attribute.',
+            'required_with' => 'Fill in :attribute.',
             'present' => 'Fill in :attribute.',
             'string' => ':Attribute must be written as text.',
             'array' => ':Attribute must be a list or an object.',
@@ -105,6 +106,16 @@ abstract class Form extends FormRequest
             'names' => 'the names',
             'signs.*' => 'what is seen',
             'fields.*' => 'a field',
+            'part' => 'what it is',
+            'step' => 'a step',
+            'celsius' => 'the warmth',
+            'room_c' => 'the warmth of the room',
+            'verdict' => 'how it turned out',
+            'tins' => 'the tins',
+            'tins.*.ml' => 'a size',
+            'tins.*.count' => 'how many',
+            'tin' => 'a number',
+            'price' => 'a price',
         ];
     }
 }

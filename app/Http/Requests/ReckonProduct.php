@@ -6,7 +6,7 @@ use Kettle\Ask\Schemas;
 use Kettle\Recipe\WishException;
 
 /** A product to be reckoned. */
-final class ReckonProduct extends Form
+class ReckonProduct extends Form
 {
     public const WISH = 'ProductWish';
 

@@ -18,8 +18,16 @@ final readonly class Used extends Line
      * @param  int  $bottle its number
      * @param  string  $how of HOW
      * @param  string  $to for what, or to whom
+     * @param  string  $making the product that it went into; its own logbook gives it back
      */
-    public function __construct(public int $bottle, public string $how, public float $ml, public string $typed, public string $to) {}
+    public function __construct(
+        public int $bottle,
+        public string $how,
+        public float $ml,
+        public string $typed,
+        public string $to,
+        public string $making = '',
+    ) {}
 
     public static function of(Stored $data): self
     {
@@ -29,6 +37,7 @@ final readonly class Used extends Line
             $data->number('ml'),
             $data->text('typed'),
             $data->text('to'),
+            $data->text('making'),
         );
     }
 
@@ -39,11 +48,18 @@ final readonly class Used extends Line
 
     public function data(): array
     {
-        return ['bottle' => $this->bottle, 'how' => $this->how, 'ml' => $this->ml, 'typed' => $this->typed, 'to' => $this->to];
+        return ['bottle' => $this->bottle, 'how' => $this->how, 'ml' => $this->ml, 'typed' => $this->typed, 'to' => $this->to] +
+            ($this->making === '' ? [] : ['making' => $this->making]);
     }
 
     public function rests(): bool
     {
         return true;
+    }
+
+    /** What went into a product comes back with it. */
+    public function canBeStruck(): bool
+    {
+        return $this->making === '';
     }
 }

@@ -1,0 +1,131 @@
+<?php
+
+namespace App\Actions\Melt;
+
+use App\Actions\Batches\NewLine;
+use App\House\KitchenFactory;
+use App\Models\Making;
+use App\Models\Tenancy\CurrentHouse;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Kettle\Batch\Line\Started;
+use Kettle\Caution\CautionException;
+use Kettle\Making\FrozenProduct;
+use Kettle\Making\Stage;
+use Kettle\Material\Tables;
+use Kettle\Melt\Melting;
+use Kettle\Melt\MeltTable;
+use Kettle\Melt\ProductDocument;
+use Kettle\Melt\ProductPlan;
+use Kettle\Reason\Said;
+use Kettle\Recipe\Planning;
+use Kettle\Recipe\WishException;
+
+/** Turns a wish into a product with a code, a plan that stays as it is, and a logbook; takes what it needs of bottles and Stores. */
+final readonly class BeginMaking
+{
+    public function __construct(
+        private ProductHouse $houses,
+        private KitchenFactory $kitchens,
+        private Tables $tables,
+        private Planning $planning,
+        private CurrentHouse $current,
+        private MakingLogbook $logbook,
+    ) {}
+
+    /**
+     * @param  array<mixed>  $wish
+     * @param  list<string>  $acknowledged ids of the cautions somebody has read
+     *
+     * @throws WishException
+     * @throws \Kettle\Reason\RefusedException when a bottle or a lot was emptied meanwhile
+     */
+    public function __invoke(array $wish, array $acknowledged = []): Making
+    {
+        $house = $this->houses->of($wish);
+        $table = MeltTable::of($this->tables);
+        $plan = (new Melting($this->tables))->plan($wish, $house);
+        $read = $this->read($plan, $acknowledged);
+        $loss = $house->lossShare ?? $table->rules->row('loss')->number('share');
+        $record = (new ProductDocument($this->planning, $house->kitchen, $table))->record($plan);
+        // Frozen as JSON would read it back, so that what is used now and later is the same.
+        $document = json_decode(json_encode(FrozenProduct::keep($plan, $record, $house, $loss), JSON_THROW_ON_ERROR), true);
+        assert(is_array($document));
+
+        return DB::transaction(function () use ($wish, $plan, $document, $read): Making {
+            $making = Making::query()->create([
+                'code' => $this->nextCode(),
+                'product' => $plan->wish->product->id,
+                'wish' => $wish,
+                'plan' => $document,
+                'plants' => self::plants(FrozenProduct::of($document)),
+                'stage' => Stage::Planned,
+                'begun_at' => Carbon::now(),
+                'best_before' => $plan->figures['best_before']->text(),
+                'verdicts' => [],
+            ]);
+            $this->logbook->write($making, fn () => new NewLine(new Started(self::sentence($plan), $read)), strict: true);
+
+            return $making;
+        });
+    }
+
+    /** @return list<mixed> each plant of its oils once, as a sentence keeps it */
+    public static function plants(FrozenProduct $plan): array
+    {
+        $plants = [];
+        foreach ($plan->pot->parts as $part) {
+            foreach ($part->herbs as $herb) {
+                $plants[serialize($herb['name'])] = $herb['name'];
+            }
+        }
+
+        return array_values($plants);
+    }
+
+    private static function sentence(ProductPlan $plan): Said
+    {
+        return Said::just(['run' => array_column($plan->sentence, 'text')]);
+    }
+
+    /**
+     * What must not pass silently: a stop is refused, and some cautions are read first.
+     *
+     * @param  list<string>  $acknowledged
+     * @return list<array{id: string, says: Said}> those that were read
+     *
+     * @throws WishException
+     */
+    private function read(ProductPlan $plan, array $acknowledged): array
+    {
+        $words = $this->kitchens->words();
+        $read = [];
+        foreach ($plan->notes as $note) {
+            if ($note->rank === 'stop') {
+                throw WishException::from(new CautionException('stop', $words->of($note->says), $note->about));
+            }
+            if (in_array($note->id, $acknowledged, true)) {
+                $read[] = ['id' => $note->id, 'says' => $note->says];
+            } elseif ($note->acknowledge) {
+                throw WishException::from(CautionException::unread($words->of($note->says)));
+            }
+        }
+
+        return $read;
+    }
+
+    /** "P26-014": the year and the house's own count of products. */
+    private function nextCode(): string
+    {
+        $house = $this->current->house()->id;
+        DB::table('batch_counters')->upsert(
+            [['house_id' => $house, 'begun' => 0, 'made' => 1]],
+            ['house_id'],
+            ['made' => DB::raw('made + 1')],
+        );
+        /** @var int $number */
+        $number = DB::table('batch_counters')->where('house_id', $house)->value('made');
+
+        return sprintf('P%s-%03d', $this->kitchens->now()->format('y'), $number);
+    }
+}

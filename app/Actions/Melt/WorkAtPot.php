@@ -1,0 +1,218 @@
+<?php
+
+namespace App\Actions\Melt;
+
+use App\Actions\Batches\NewLine;
+use App\House\KitchenFactory;
+use App\Models\Making;
+use App\Models\MakingEntry;
+use Kettle\Batch\Line\Discarded;
+use Kettle\Batch\Line\Line;
+use Kettle\Batch\Line\Note;
+use Kettle\Batch\Line\Undone;
+use Kettle\Diary\DiaryException;
+use Kettle\Keeping\ShelfLife;
+use Kettle\Making\FrozenProduct;
+use Kettle\Making\Hand;
+use Kettle\Making\Line\TinGone;
+use Kettle\Making\MakingException;
+use Kettle\Making\MakingState;
+use Kettle\Making\PotPart;
+use Kettle\Making\Stage;
+use Kettle\Material\Cupboard;
+use Kettle\Material\MaterialException;
+use Kettle\Measure\Density;
+use Kettle\Measure\Kind;
+use Kettle\Melt\Part;
+use Kettle\Melt\Weighed;
+use Kettle\Reason\RefusedException;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** What is done at the pot, from the first weighing to the last tin; each a line of the product's logbook. */
+final readonly class WorkAtPot
+{
+    public function __construct(
+        private MakingLogbook $logbook,
+        private MakingRecords $records,
+        private ProductHouse $houses,
+        private KitchenFactory $kitchens,
+        private Cupboard $cupboard,
+    ) {}
+
+    /**
+     * @param  ?string  $typed how much; null for as it was planned
+     *
+     * @throws RefusedException
+     */
+    public function weigh(Making $making, string $part, ?string $typed): MakingEntry
+    {
+        return $this->line($making, function (Hand $hand, MakingState $state) use ($part, $typed): Line {
+            $there = $state->pot->part($part) ?? throw MakingException::part($part);
+
+            return $hand->weigh($part, $typed === null ? null : $this->grams($typed, $there), $typed ?? '');
+        });
+    }
+
+    /** @throws RefusedException */
+    public function step(Making $making, string $step, ?float $celsius): MakingEntry
+    {
+        return $this->line($making, fn (Hand $hand) => $hand->step($step, $celsius));
+    }
+
+    /** @throws RefusedException */
+    public function spoon(Making $making, string $is, string $by, ?float $roomC, ?string $stuck): MakingEntry
+    {
+        return $this->line($making, fn (Hand $hand) => $hand->spoon($is, $by, $roomC, $stuck === null ? 0.0 : $this->mass($stuck, 'stuck')));
+    }
+
+    /**
+     * @param  ?string  $part a part of the pot, or a wax, a butter or an oil of the tables
+     *
+     * @throws RefusedException
+     */
+    public function mend(Making $making, ?string $part, ?string $typed, ?string $out): MakingEntry
+    {
+        return $this->line($making, function (Hand $hand, MakingState $state, Making $locked) use ($part, $typed, $out): Line {
+            $outG = $out === null ? 0.0 : $this->mass($out, 'out');
+            if ($part === null || $typed === null) {
+                return $hand->mend(null, $outG, true);
+            }
+            $material = $this->material($part, $state, $locked);
+            $grams = RefusedException::at(
+                'amount',
+                fn () => $this->kitchens->plain()->reader()->read($typed, Kind::Mass, 'g', Density::gramsPerMl($material->gramsPerMl))
+                    ->value,
+            );
+            $weighed = new Weighed($material, $grams);
+            $house = $this->houses->of(['oils' => [$material->id]]);
+            $today = $house->kitchen->today();
+            $until = min(
+                $locked->plan->bestBefore,
+                ($material->infused->bestBefore ?? ShelfLife::after($today, $material->months))->format('Y-m-d'),
+            );
+
+            return $hand->mend(
+                PotPart::of($weighed, $house->kitchen->dropsPerMl, FrozenProduct::lots($weighed, $house), null, $until),
+                $outG,
+                $material->infused->food ?? $material->food,
+                $typed,
+            );
+        });
+    }
+
+    /**
+     * @param  list<array{ml: float, count: int}>  $tins sizes to the brim
+     *
+     * @throws RefusedException
+     */
+    public function pour(Making $making, array $tins, ?string $left, string $where): MakingEntry
+    {
+        return $this->line($making, function (Hand $hand, MakingState $state) use ($tins, $left, $where): Line {
+            $fill = $state->plan->fill();
+
+            return $hand->pour(
+                array_map(fn (array $tin) => $tin + ['holds_ml' => $tin['ml'] * $fill], $tins),
+                $left === null
+                    ? null
+                    : RefusedException::at(
+                        'left',
+                        fn () => $this->kitchens
+                            ->plain()
+                            ->reader()
+                            ->read($left, Kind::Volume, 'mL', Density::gramsPerMl($state->pot->massG / $state->pot->ml))->value,
+                    ),
+                $where,
+            );
+        });
+    }
+
+    /**
+     * @param  value-of<TinGone::HOW>  $how
+     *
+     * @throws RefusedException
+     */
+    public function gone(Making $making, int $number, string $how, string $to, ?float $price): MakingEntry
+    {
+        return $this->line($making, fn (Hand $hand) => $hand->gone($number, $how, $to, $price));
+    }
+
+    /** @throws DiaryException when what is corrected is not a note */
+    public function note(Making $making, string $note, ?string $corrects): MakingEntry
+    {
+        return $this->logbook->write($making, function (MakingState $state, Making $locked) use ($note, $corrects): NewLine {
+            if ($corrects !== null) {
+                $old = $locked->entries()->where('uid', $corrects)->first() ?? throw new NotFoundHttpException();
+                $old->line() instanceof Note || throw DiaryException::onlyNotes();
+            }
+
+            return new NewLine(new Note(), $note, $corrects);
+        });
+    }
+
+    /** @throws MakingException when it was thrown away before */
+    public function discard(Making $making, string $reason): MakingEntry
+    {
+        return $this->logbook->write(
+            $making,
+            fn (MakingState $state) => $state->stage === Stage::Discarded
+                ? throw MakingException::notOpen(Stage::Discarded)
+                : new NewLine(new Discarded(), $reason),
+        );
+    }
+
+    /** @throws RefusedException when the line was struck out before, or later ones rest on it */
+    public function undo(Making $making, string $entry): MakingEntry
+    {
+        return $this->logbook->write($making, function (MakingState $state, Making $locked) use ($entry): NewLine {
+            $locked->entries()->where('uid', $entry)->first() ?? throw new NotFoundHttpException();
+            $struck = $this->records->log($locked)->toStrike($entry);
+
+            return new NewLine(new Undone($struck->line->kind()), null, $entry);
+        });
+    }
+
+    /** @param  \Closure(Hand, MakingState, Making): Line  $make */
+    private function line(Making $making, \Closure $make): MakingEntry
+    {
+        return $this->logbook->write(
+            $making,
+            fn (MakingState $state, Making $locked) => new NewLine($make(new Hand($state, $this->kitchens->words()), $state, $locked)),
+        );
+    }
+
+    /** g of a part: by weight, by measure through its density, or in drops of it. A bare number is what it is counted in. */
+    private function grams(string $typed, PotPart $part): float
+    {
+        $typed = $part->dropG !== null && is_numeric(trim($typed)) ? trim($typed).' drops' : $typed;
+
+        return RefusedException::at(
+            'amount',
+            fn () => $this->kitchens->plain()->reader()->read($typed, Kind::Mass, 'g', Density::gramsPerMl($part->gramsPerMl))->value,
+        );
+    }
+
+    private function mass(string $typed, string $field): float
+    {
+        return RefusedException::at($field, fn () => $this->kitchens->plain()->reader()->read($typed, Kind::Mass, 'g')->value);
+    }
+
+    /** @throws MakingException when nothing is called so */
+    private function material(string $id, MakingState $state, Making $making): Part
+    {
+        $batch = $state->pot->part($id)?->batch;
+        if ($batch !== null) {
+            $house = $this->houses->of(['oils' => [['batch' => $batch]]]);
+
+            return Part::ofInfused($house->infused[$batch] ?? throw MakingException::part($id), $this->cupboard);
+        }
+        $wax = $this->cupboard->waxes()[$id] ?? null;
+        if ($wax !== null) {
+            return Part::ofWax($wax);
+        }
+        try {
+            return Part::ofOil($this->cupboard->carrier($id), $this->cupboard);
+        } catch (MaterialException) {
+            throw MakingException::part($id);
+        }
+    }
+}

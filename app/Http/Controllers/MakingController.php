@@ -1,0 +1,145 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Melt\BeginMaking;
+use App\Actions\Melt\WorkAtPot;
+use App\Http\Requests;
+use App\Models\Making;
+use App\OpenApi\Operation;
+use App\Pages\Making\MakingPage;
+use App\Responses\Making\MakingList;
+use App\Responses\Making\MakingView;
+use Illuminate\Http\Request;
+use Kettle\Making\Line\TinGone;
+
+/** A product: begun, weighed, tried, mended, poured, given away, undone. Each write answers with the product as it stands. */
+final class MakingController extends Controller
+{
+    public function __construct(private readonly MakingPage $page, private readonly WorkAtPot $work) {}
+
+    #[Operation('Products that are in the pot, or that still stand somewhere', query: ['open'])]
+    public function index(Request $request): MakingList
+    {
+        return $this->page->listed($request->query('open') !== null);
+    }
+
+    #[Operation('Begin a product from a wish')]
+    public function start(Requests\BeginMaking $form, BeginMaking $begin): MakingView
+    {
+        return $this->page->of($begin($form->wish(), array_values(array_filter((array) $form->input('acknowledged'), 'is_string'))));
+    }
+
+    #[Operation('A product')]
+    public function show(Making $making): MakingView
+    {
+        return $this->page->of($making);
+    }
+
+    #[Operation('Put a part into the pot')]
+    public function weigh(Requests\WeighPart $form, Making $making): MakingView
+    {
+        $this->work->weigh($making, $form->string('part')->toString(), $this->text($form->input('amount')));
+
+        return $this->page->of($making);
+    }
+
+    #[Operation('Do a step of a product')]
+    public function step(Requests\DoStep $form, Making $making): MakingView
+    {
+        $this->work->step($making, $form->string('step')->toString(), $this->number($form->input('celsius')));
+
+        return $this->page->of($making);
+    }
+
+    #[Operation('Say how it turned out on the cold spoon, or in use')]
+    public function spoon(Requests\TrySpoon $form, Making $making): MakingView
+    {
+        $this->work->spoon(
+            $making,
+            $form->string('verdict')->toString(),
+            $this->text($form->input('by')) ?? 'plainly',
+            $this->number($form->input('room_c')),
+            $this->text($form->input('stuck')),
+        );
+
+        return $this->page->of($making);
+    }
+
+    #[Operation('Take something out of the pot, and put something in')]
+    public function mend(Requests\MendPot $form, Making $making): MakingView
+    {
+        $this->work->mend(
+            $making,
+            $this->text($form->input('part')),
+            $this->text($form->input('amount')),
+            $this->text($form->input('out')),
+        );
+
+        return $this->page->of($making);
+    }
+
+    #[Operation('Pour a product')]
+    public function pour(Requests\PourPot $form, Making $making): MakingView
+    {
+        $tins = [];
+        foreach ((array) $form->input('tins') as $tin) {
+            if (is_array($tin) && is_numeric($tin['ml'] ?? null) && is_numeric($tin['count'] ?? null)) {
+                $tins[] = ['ml' => (float) $tin['ml'], 'count' => (int) $tin['count']];
+            }
+        }
+        $this->work->pour($making, $tins, $this->text($form->input('left')), $form->string('where')->trim()->toString());
+
+        return $this->page->of($making);
+    }
+
+    #[Operation('Say what became of a tin')]
+    public function gone(Requests\TinGoes $form, Making $making): MakingView
+    {
+        /** @var value-of<TinGone::HOW> $how */
+        $how = $form->string('how')->toString();
+        $this->work->gone(
+            $making,
+            $form->integer('tin'),
+            $how,
+            $form->string('to')->trim()->toString(),
+            $this->number($form->input('price')),
+        );
+
+        return $this->page->of($making);
+    }
+
+    #[Operation('Write a note about a product')]
+    public function note(Requests\WriteNote $form, Making $making): MakingView
+    {
+        $this->work->note($making, $form->string('note')->toString(), $this->text($form->input('corrects')));
+
+        return $this->page->of($making);
+    }
+
+    #[Operation('Undo a line of a product')]
+    public function undo(Requests\UndoEntry $form, Making $making): MakingView
+    {
+        $this->work->undo($making, $form->string('entry')->toString());
+
+        return $this->page->of($making);
+    }
+
+    #[Operation('Throw a product away, with the reason')]
+    public function discard(Requests\Discard $form, Making $making): MakingView
+    {
+        $this->work->discard($making, $form->string('reason')->toString());
+
+        return $this->page->of($making);
+    }
+
+    private function text(mixed $value): ?string
+    {
+        return is_string($value) && trim($value) !== '' ? trim($value) : null;
+    }
+
+    private function number(mixed $value): ?float
+    {
+        return is_numeric($value) ? (float) $value : null;
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+namespace App\Http\Requests;
+
+/** A step of a product that is done. */
+final class DoStep extends Form
+{
+    public function rules(): array
+    {
+        return [
+            'step' => ['required', 'string', 'max:60'],
+            'celsius' => ['nullable', 'numeric', 'between:0,150'],
+        ];
+    }
+}

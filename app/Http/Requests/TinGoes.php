@@ -1,0 +1,20 @@
+<?php
+
+namespace App\Http\Requests;
+
+use Illuminate\Validation\Rule;
+use Kettle\Making\Line\TinGone;
+
+/** A tin used up, given, sold or thrown away. */
+final class TinGoes extends Form
+{
+    public function rules(): array
+    {
+        return [
+            'tin' => ['required', 'integer', 'between:1,500'],
+            'how' => ['required', Rule::in(TinGone::HOW)],
+            'to' => ['nullable', 'string', 'max:160'],
+            'price' => ['nullable', 'numeric', 'between:0,100000'],
+        ];
+    }
+}

@@ -1,0 +1,106 @@
+<?php
+
+namespace App\Models;
+
+use App\Models\Casts\AsFrozenProduct;
+use App\Models\Tenancy\BelongsToHouse;
+use Illuminate\Database\Eloquent\Casts\Attribute;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+use Kettle\Making\FrozenProduct;
+use Kettle\Making\Stage;
+use Kettle\Reason\Said;
+use Kettle\Recipe\Words;
+
+/**
+ * One pot of a product, from wish to tins. The wish and plan stay as they were; the rest is folded from the logbook.
+ *
+ * @property int $id
+ * @property string $uid
+ * @property string $code
+ * @property string $product id of data/products.json
+ * @property array<string, mixed> $wish
+ * @property FrozenProduct $plan
+ * @property list<mixed> $plants of its oils, as a sentence keeps them
+ * @property-read string $name "Calendula salve"
+ * @property Stage $stage
+ * @property Carbon $begun_at
+ * @property ?Carbon $poured_at
+ * @property Carbon $best_before
+ * @property int $tins
+ * @property int $tins_left
+ * @property string $stands where its tins are
+ * @property ?string $loss
+ * @property list<array{firmness: float, is: string, by: string, room_c: ?float}> $verdicts
+ * @property int $version
+ * @property-read Collection<int, MakingEntry> $entries
+ */
+class Making extends Model
+{
+    use BelongsToHouse, HasUlids;
+
+    protected $table = 'makings';
+
+    protected $guarded = [];
+
+    protected $casts = [
+        'wish' => 'array',
+        'plan' => AsFrozenProduct::class,
+        'plants' => 'array',
+        'stage' => Stage::class,
+        'begun_at' => 'datetime',
+        'poured_at' => 'datetime',
+        'best_before' => 'date',
+        'tins' => 'integer',
+        'tins_left' => 'integer',
+        'verdicts' => 'array',
+        'version' => 'integer',
+    ];
+
+    /** @return Attribute<string, never> */
+    protected function name(): Attribute
+    {
+        return Attribute::get(fn () => app(Words::class)->of($this->said()));
+    }
+
+    /** Its name as a sentence keeps it. */
+    public function said(): Said
+    {
+        return $this->plants === []
+            ? Said::of('melt.name', ['product' => ['product' => $this->product]])
+            : Said::of('melt.name-plants', ['plants' => ['all' => $this->plants], 'product' => ['product' => $this->product]]);
+    }
+
+    /** @return list<string> */
+    public function uniqueIds(): array
+    {
+        return ['uid'];
+    }
+
+    public function getRouteKeyName(): string
+    {
+        return 'uid';
+    }
+
+    /** @return HasMany<MakingEntry, $this> */
+    public function entries(): HasMany
+    {
+        return $this->hasMany(MakingEntry::class);
+    }
+
+    /** @return HasMany<Tin, $this> */
+    public function rows(): HasMany
+    {
+        return $this->hasMany(Tin::class);
+    }
+
+    /** @return BelongsToMany<Batch, $this> */
+    public function batches(): BelongsToMany
+    {
+        return $this->belongsToMany(Batch::class, 'making_batches')->withPivot('ml');
+    }
+}

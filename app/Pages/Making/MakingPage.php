@@ -1,0 +1,309 @@
+<?php
+
+namespace App\Pages\Making;
+
+use App\Actions\Melt\BottledOils;
+use App\Actions\Melt\MakingRecords;
+use App\House\KitchenFactory;
+use App\House\Times;
+use App\Models\Batch;
+use App\Models\LotMove;
+use App\Models\Making;
+use App\Models\MakingEntry;
+use App\Pages\Stores\StoresPresenter;
+use App\Responses\Making\FillView;
+use App\Responses\Making\FromView;
+use App\Responses\Making\MakingCard;
+use App\Responses\Making\MakingList;
+use App\Responses\Making\MakingView;
+use App\Responses\Making\PotNow;
+use App\Responses\Making\StepView;
+use App\Responses\Making\TinView;
+use Illuminate\Support\Facades\DB;
+use Kettle\Batch\Stored;
+use Kettle\Diary\Stage as BatchStage;
+use Kettle\Making\MakingState;
+use Kettle\Making\PotPart;
+use Kettle\Making\Stage;
+use Kettle\Making\TinState;
+use Kettle\Material\Tables;
+use Kettle\Melt\MeltTable;
+use Kettle\Melt\ProductDocument;
+use Kettle\Reason\Said;
+use Kettle\Recipe\Planning;
+use Kettle\Recipe\Words;
+
+/** Everything of one product for its page, and products in a list. */
+final readonly class MakingPage
+{
+    /** Lines of the logbook on one page; older ones are in the export. */
+    private const ENTRIES = 100;
+
+    private const LISTED = 40;
+
+    public function __construct(
+        private MakingRecords $records,
+        private MakingEntryPresenter $entryWords,
+        private StoresPresenter $stores,
+        private KitchenFactory $kitchens,
+        private Times $times,
+        private Planning $planning,
+        private Tables $tables,
+    ) {}
+
+    public function of(Making $making): MakingView
+    {
+        $making->load('entries', 'batches');
+        $entries = $making->entries->sortByDesc('id')->take(self::ENTRIES);
+        $corrected = array_fill_keys($making->entries->map(fn (MakingEntry $entry) => (string) $entry->corrects)->all(), true);
+        $state = $this->records->state($making);
+        $words = $this->kitchens->words();
+        $inside = $state->ingredients();
+        $firmness = MeltTable::of($this->tables)->firmness();
+
+        return new MakingView(
+            id: $making->uid,
+            code: $making->code,
+            name: $making->name,
+            product: $making->product,
+            vessel: $making->plan->vessel,
+            stage: $making->stage->value,
+            stage_text: $this->stage($making),
+            version: $making->version,
+            plan: $this->plan($making),
+            wish: $making->wish,
+            pot: $this->pot($state, $words),
+            mass_text: $words->thing(['g' => $state->pot->massG]),
+            volume_text: $words->thing(['mL' => $state->pot->ml]),
+            firmness: round($state->pot->firmness, 6),
+            firmness_text: $words->thing(['firmness' => $state->pot->firmness]),
+            band: $firmness->band($state->pot->firmness)['id'],
+            by_wax: $making->plan->byWax,
+            mends: $state->mends,
+            steps: $this->steps($making, $state, $words),
+            fill: array_map(
+                fn (array $tin) => new FillView($tin['ml'], $words->thing(['mL' => $tin['ml']]), $tin['count']),
+                $state->filling(),
+            ),
+            tins: array_map(
+                fn (TinState $tin) => new TinView(
+                    $tin->number,
+                    $tin->ml,
+                    $words->thing(['mL' => $tin->ml]),
+                    $words->thing(['g' => $tin->grams]),
+                    $tin->state,
+                    $tin->to,
+                    $tin->price === null ? null : $words->thing(['money' => $tin->price]),
+                ),
+                $state->tins,
+            ),
+            tins_left: $making->tins_left,
+            stands: $making->stands,
+            best_before: $this->times->date($this->goodUntil($making)),
+            from: [...$this->fromBatches($making, $words), ...$this->fromLots($making)],
+            ingredients: array_map(fn (mixed $name) => $words->thing($name instanceof Said ? $name->toArray() : $name), $inside->cook()),
+            inci: $inside->inci(),
+            allergens: $inside->allergens,
+            warnings: $this->warnings($making, $words),
+            entries: array_values($entries->map(fn (MakingEntry $entry) => $this->entryWords->view($entry, $making, $corrected))->all()),
+            entries_total: $making->entries->count(),
+        );
+    }
+
+    /** Products of a stage, the last begun first. */
+    public function listed(bool $open): MakingList
+    {
+        $rows = Making::query()
+            ->when(
+                $open,
+                fn ($query) => $query->whereIn('stage', [Stage::Planned, Stage::Making]),
+                fn ($query) => $query->where('stage', Stage::Poured)->where('tins_left', '>', 0),
+            )
+            ->orderByDesc('begun_at')
+            ->orderByDesc('id')
+            ->limit(self::LISTED + 1)
+            ->get();
+
+        return new MakingList(
+            array_values($rows->take(self::LISTED)->map(fn (Making $making) => $this->card($making))->all()),
+            $rows->count() > self::LISTED,
+        );
+    }
+
+    public function card(Making $making): MakingCard
+    {
+        return new MakingCard(
+            $making->uid,
+            $making->code,
+            $making->name,
+            $making->plan->vessel,
+            $making->stage->value,
+            $this->stage($making),
+            $making->tins,
+            $making->tins_left,
+            $making->stands,
+            $this->times->date($making->best_before),
+            $making->best_before->format('Y-m-d') < $this->kitchens->now()->format('Y-m-d'),
+        );
+    }
+
+    private function stage(Making $making): string
+    {
+        return match ($making->stage) {
+            Stage::Planned => 'begun, nothing weighed yet',
+            Stage::Making => 'in the pot',
+            Stage::Poured => sprintf(
+                'poured on %s; %s',
+                $this->times->date($making->poured_at ?? $making->begun_at),
+                match (true) {
+                    $making->tins_left === 0 => 'all of it gone',
+                    $making->tins_left === $making->tins => 'all of it here',
+                    default => "{$making->tins_left} of {$making->tins} here",
+                },
+            ),
+            Stage::Discarded => 'thrown away',
+        };
+    }
+
+    /** @return array<mixed> as it was begun, in this cook's words */
+    private function plan(Making $making): array
+    {
+        $kept = array_flip(['parts', 'eaten', 'scent_ceiling', 'loss_share', 'whipped']);
+
+        return (new ProductDocument($this->planning, $this->kitchens->plain(), MeltTable::of($this->tables)))->told(
+            array_diff_key($making->plan->document, $kept),
+        );
+    }
+
+    /** @return list<PotNow> */
+    private function pot(MakingState $state, Words $words): array
+    {
+        $reads = 0.0;
+        $pot = [];
+        foreach ($state->pot->parts as $part) {
+            $reads += $part->isCool() ? 0.0 : $part->grams;
+            $pot[] = new PotNow(
+                $part->id,
+                $part->kind->value,
+                $words->thing($part->said),
+                round($part->grams, 4),
+                round($part->ml(), 4),
+                round($part->grams / max(1e-9, $state->pot->massG), 6),
+                $words->thing($part->amount()),
+                $words->thing(['share' => $part->grams / max(1e-9, $state->pot->massG)]),
+                $part->isCool() ? null : $words->thing(['g' => $reads]),
+                $part->isCool(),
+                $state->isIn($part->id),
+            );
+        }
+
+        return $pot;
+    }
+
+    /** @return list<StepView> what goes in last by what there is by now, and not by what was planned */
+    private function steps(Making $making, MakingState $state, Words $words): array
+    {
+        return array_map(function (Stored $step) use ($state, $words): StepView {
+            $id = $step->text('id');
+            $says = $step->said('says');
+            if (in_array($id, ['drops', 'drops-cold'], true) && $says !== null && ! $state->isDone($id)) {
+                $says = Said::of(
+                    $says->code,
+                    [
+                        'parts' => [
+                            'all' => array_map(
+                                fn (PotPart $part) => Said::of('melt.of', ['amount' => $part->amount(), 'part' => $part->said]),
+                                $state->pot->cool(true)->parts,
+                            ),
+                        ],
+                    ] + $says->with,
+                );
+            }
+            $does = match (true) {
+                str_starts_with($id, 'weigh.') => 'weigh',
+                $id === 'spoon' => 'spoon',
+                in_array($id, ['pour', 'fill'], true) => 'pour',
+                default => 'step',
+            };
+
+            return new StepView($id, $words->of($says), $does, $state->isDone($id));
+        }, (new Stored($making->plan->document))->parts('steps'));
+    }
+
+    /** @return list<FromView> */
+    private function fromBatches(Making $making, Words $words): array
+    {
+        $ml = DB::table('making_batches')->where('making_id', $making->id)->pluck('ml', 'batch_id');
+
+        return array_values(
+            $making->batches
+                ->map(
+                    fn (Batch $batch) => new FromView(
+                        'batch',
+                        $batch->uid,
+                        $batch->code.', '.$words->thing(BottledOils::said($batch)),
+                        $words->thing(['mL' => is_numeric($ml[$batch->id] ?? null) ? (float) $ml[$batch->id] : 0.0]),
+                    ),
+                )
+                ->all(),
+        );
+    }
+
+    /** @return list<FromView> */
+    private function fromLots(Making $making): array
+    {
+        return array_values(
+            LotMove::query()
+                ->where('making_id', $making->id)
+                ->with('lot')
+                ->orderBy('id')
+                ->get()
+                ->groupBy('lot_id')
+                ->map(
+                    fn ($moves) => [
+                        'lot' => $moves->firstOrFail()->lot,
+                        'amount' => -$moves->sum(fn (LotMove $move) => (float) $move->amount),
+                    ],
+                )
+                ->filter(fn (array $used) => $used['amount'] > 0.0005)
+                ->map(
+                    fn (array $used) => new FromView(
+                        'lot',
+                        $used['lot']->uid,
+                        $used['lot']->called,
+                        $this->stores->amount($used['lot'], $used['amount']),
+                    ),
+                )
+                ->all(),
+        );
+    }
+
+    /** A product is no better than its oils are now, whatever they were when it was made. */
+    private function goodUntil(Making $making): string
+    {
+        return min(
+            $making->best_before->format('Y-m-d'),
+            ...$making->batches->map(fn (Batch $b) => $b->best_before->format('Y-m-d'))->all(),
+        );
+    }
+
+    /** @return list<string> */
+    private function warnings(Making $making, Words $words): array
+    {
+        $warnings = [];
+        foreach ($making->batches as $batch) {
+            if ($batch->stage === BatchStage::Discarded) {
+                $warnings[] = sprintf(
+                    '%s (%s) was thrown away since. Do not use what is left of this, and tell whoever has some of it.',
+                    ucfirst($words->thing(BottledOils::said($batch))),
+                    $batch->code,
+                );
+            }
+        }
+        if ($making->tins_left > 0 && $this->goodUntil($making) < $this->kitchens->now()->format('Y-m-d')) {
+            $warnings[] = 'It is past its day. Smell it before anybody uses it, and rather throw it away.';
+        }
+
+        return $warnings;
+    }
+}

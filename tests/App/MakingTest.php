@@ -1,0 +1,243 @@
+<?php
+
+use App\Models\Making;
+use App\Models\MakingEntry;
+use Illuminate\Support\Facades\DB;
+
+require_once dirname(__DIR__).'/Pressed.php';
+
+const POT = ['product' => 'salve', 'firmness' => 'firm', 'tins' => [['ml' => 30, 'count' => 4]]];
+
+/** A product begun from 250 mL of bottled calendula oil, or from what is said. */
+function begunSalve(array $wish = [], ?string $batch = null): array
+{
+    $batch ??= basename(bottledBatch(['herb' => ['id' => 'calendula']], '260 mL'));
+    $made = test()->atHouse('POST', '/makings', [
+        'wish' => $wish + ['oils' => [['batch' => $batch]]] + POT,
+        'acknowledged' => ['daisy-family'],
+    ]);
+    $made->assertOk();
+
+    return [$made->json(), $batch];
+}
+
+/** mL in the bottles of a batch. */
+function inBottles(string $batch): float
+{
+    return array_sum(array_column(test()->atHouse('GET', "/batches/{$batch}")->json('bottles'), 'left_ml'));
+}
+
+it('begins a product: a code, a plan that stays, its oil out of the bottles', function () {
+    [$made, $batch] = begunSalve();
+    expect($made['code'])
+        ->toBe('P26-001')
+        ->and($made['name'])
+        ->toBe('Calendula salve')
+        ->and($made['stage'])
+        ->toBe('planned')
+        ->and($made['plan']['text'])
+        ->toStartWith('Four 30 mL tins of salve')
+        ->and(inBottles($batch))
+        ->toEqualWithDelta(250 - $made['pot'][0]['ml'], 0.01)
+        // The bottles of the batch say where it went.
+        ->and(test()->atHouse('GET', "/batches/{$batch}")->json('entries.0.title'))
+        ->toContain('P26-001')
+        ->and($made['from'][0]['id'])
+        ->toBe($batch);
+    // Two bottles begun on are not two bottles half empty: the first is emptied first.
+    $left = array_column(test()->atHouse('GET', "/batches/{$batch}")->json('bottles'), 'left_ml');
+    expect($left[1])->toEqualWithDelta(100, 0.01)->and($left[2])->toEqualWithDelta(50, 0.01);
+});
+
+it('is weighed, tried, mended, poured and given away, a line of the logbook each', function () {
+    [$made, $batch] = begunSalve(['essential_oils' => [['id' => 'lavender', 'percent' => 1]]]);
+    $path = "/makings/{$made['id']}";
+    $oil = "batch.{$batch}";
+    $write = fn (string $what, array $body) => $this->atHouse('POST', "{$path}/{$what}", $body)->assertOk()->json();
+    $write('steps', ['step' => 'dry']);
+    $write('weigh', ['part' => $oil]);
+    $in = $write('weigh', ['part' => 'beeswax', 'amount' => '20 g']);
+    $wax = $in['pot'][1]['grams'];
+    expect($wax)->toEqual(20)->and($in['stage'])->toBe('making');
+    $write('steps', ['step' => 'melt', 'celsius' => 66]);
+    $tried = $write('spoon', ['verdict' => 'too-soft', 'by' => 'plainly', 'room_c' => 19, 'stuck' => '2 g']);
+    $before = $tried['pot'][0]['grams'] + $tried['pot'][1]['grams'];
+    $mended = $write('mend', ['part' => 'beeswax', 'amount' => '6 g']);
+    expect($mended['mends'])
+        ->toBe(1)
+        ->and($mended['pot'][0]['grams'] + $mended['pot'][1]['grams'])
+        ->toEqualWithDelta($before + 6, 0.01)
+        ->and($mended['firmness'])
+        ->toBeGreaterThan($tried['firmness'])
+        // The drops go by what is in the pot now.
+        ->and($mended['pot'][2]['share'])
+        ->toEqualWithDelta(0.01, 0.0005);
+    $write('spoon', ['verdict' => 'right', 'room_c' => 19]);
+    $write('weigh', ['part' => 'lavender', 'amount' => '30 drops']);
+    $poured = $write('pour', ['tins' => [['ml' => 30, 'count' => 4]], 'left' => '2 mL', 'where' => 'the bathroom cupboard']);
+    expect($poured['stage'])
+        ->toBe('poured')
+        ->and(count($poured['tins']))
+        ->toBe(4)
+        ->and($poured['tins'][0]['net_text'])
+        ->toMatch('/^2[5-8](\.\d)? g$/');
+    $given = $write('tins', ['tin' => 2, 'how' => 'given', 'to' => 'the neighbour']);
+    expect($given['tins'][1]['state'])
+        ->toBe('given')
+        ->and($given['tins'][1]['to'])
+        ->toBe('the neighbour')
+        ->and($given['tins_left'])
+        ->toBe(3)
+        ->and(array_reverse(array_column($given['entries'], 'kind')))
+        ->toBe(['started', 'did', 'weighed', 'weighed', 'did', 'spooned', 'mended', 'spooned', 'weighed', 'poured', 'gone']);
+    // What was learned is in the next plan of a firm salve.
+    $learned = $this->atHouse('POST', '/melt/reckon', ['wish' => ['oils' => ['olive']] + POT])->json('rule.learned');
+    expect($learned['verdicts'])->toBeGreaterThanOrEqual(1);
+});
+
+it('takes back what it took, by what is undone and by what is thrown away before it is begun', function () {
+    $lot = $this->atHouse('POST', '/lots', ['lot' => ['kind' => 'wax', 'material' => 'beeswax', 'amount' => '100 g', 'price' => '5.00']]);
+    $wax = fn (): float => (float) DB::table('lots')->where('kind', 'wax')->value('left');
+    [$made, $batch] = begunSalve();
+    $path = "/makings/{$made['id']}";
+    $planned = 100 - $wax();
+    expect($planned)->toEqualWithDelta($made['pot'][1]['grams'], 0.001);
+    // More was weighed than planned: more is gone; undone, it is as it was.
+    $in = $this->atHouse('POST', "{$path}/weigh", ['part' => 'beeswax', 'amount' => '40 g'])->assertOk();
+    expect($wax())->toEqualWithDelta(60, 0.001);
+    $this->atHouse('POST', "{$path}/undo", ['entry' => $in->json('entries.0.id')])->assertOk();
+    expect($wax())->toEqualWithDelta(100 - $planned, 0.001);
+    // Thrown away before anything was weighed, it has used nothing.
+    $gone = $this->atHouse('POST', "{$path}/discard", ['reason' => 'no time today'])->assertOk();
+    expect($wax())->toEqualWithDelta(100, 0.001)->and(inBottles($batch))->toEqualWithDelta(250, 0.01);
+    $this->atHouse('POST', "{$path}/undo", ['entry' => $gone->json('entries.0.id')])->assertOk();
+    expect($wax())
+        ->toEqualWithDelta(100 - $planned, 0.001)
+        ->and(inBottles($batch))
+        ->toEqualWithDelta(250 - $made['pot'][0]['ml'], 0.01);
+    // Thrown away with something in the pot, that is gone.
+    $this->atHouse('POST', "{$path}/weigh", ['part' => 'beeswax'])->assertOk();
+    $this->atHouse('POST', "{$path}/discard", ['reason' => 'burnt'])->assertOk();
+    expect($wax())->toEqualWithDelta(100 - $planned, 0.001);
+});
+
+it('lets two people pour one bottle only as far as it goes', function () {
+    [$made, $batch] = begunSalve(['tins' => [['ml' => 60, 'count' => 3]]]);
+    // The second is refused by the plan, which knows what is left.
+    $this->atHouse('POST', '/makings', [
+        'wish' => ['oils' => [['batch' => $batch]], 'tins' => [['ml' => 60, 'count' => 3]]] + POT,
+        'acknowledged' => ['daisy-family'],
+    ])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.reason', 'not_so_much');
+    // And where it went in the moment between plan and pouring, by the bottles themselves; nothing is written of it.
+    $lines = MakingEntry::query()->count();
+    $this->atHouse('POST', "/makings/{$made['id']}/weigh", ['part' => "batch.{$batch}", 'amount' => '400 g'])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.reason', 'not_so_much');
+    expect(MakingEntry::query()->count())->toBe($lines);
+});
+
+it('keeps what went into a product from being undone at the bottle', function () {
+    [, $batch] = begunSalve();
+    $entry = $this->atHouse('GET', "/batches/{$batch}")->json('entries.0');
+    expect($entry['can_undo'])->toBeFalse();
+    $this->atHouse('POST', "/batches/{$batch}/undo", ['entry' => $entry['id']])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.reason', 'cannot_undo');
+});
+
+it('is begun only when its cautions are read, and never of what must not be used', function () {
+    $batch = basename(bottledBatch(['herb' => ['id' => 'calendula']], '260 mL'));
+    $wish = ['oils' => [['batch' => $batch]], 'essential_oils' => [['id' => 'cinnamon-bark', 'percent' => 2]]] + POT;
+    $plan = $this->atHouse('POST', '/melt/reckon', ['wish' => $wish])->json('cautions');
+    $must = array_values(array_filter($plan, fn (array $note) => $note['rank'] === 'stop' || ($note['acknowledge'] ?? false)));
+    expect($must)->not->toBe([]);
+    $this->atHouse('POST', '/makings', ['wish' => $wish])->assertStatus(422);
+    expect(Making::query()->count())->toBe(0);
+    // Past its day when it is weighed, though it was not when it was begun.
+    [$made] = begunSalve([], $batch);
+    $this->travelTo('2029-01-01');
+    $this->atHouse('POST', "/makings/{$made['id']}/weigh", ['part' => "batch.{$batch}", 'amount' => '90 g'])->assertStatus(422);
+});
+
+it('says so when its oil was thrown away since', function () {
+    [$made, $batch] = begunSalve();
+    expect($made['warnings'])->toBe([]);
+    $this->atHouse('POST', "/batches/{$batch}/discard", ['reason' => 'smells of paint'])->assertOk();
+    $now = $this->atHouse('GET', "/makings/{$made['id']}");
+    expect($now->json('warnings.0'))->toContain('thrown away');
+});
+
+it('refuses what cannot be', function (string $what, array $body, string $field) {
+    [$made] = begunSalve(['essential_oils' => [['id' => 'lavender', 'percent' => 1]]]);
+    $this->atHouse('POST', "/makings/{$made['id']}/{$what}", $body)
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.field', $field);
+})->with([
+    'a part that is not of it' => ['weigh', ['part' => 'gravel'], 'part'],
+    'nothing of it' => ['weigh', ['part' => 'beeswax', 'amount' => '0 g'], 'amount'],
+    'an amount nobody can read' => ['weigh', ['part' => 'beeswax', 'amount' => 'a bit'], 'amount'],
+    'ten thousand drops' => ['weigh', ['part' => 'lavender', 'amount' => '10000'], 'amount'],
+    'drops over the ceiling' => ['weigh', ['part' => 'lavender', 'amount' => '200 drops'], 'amount'],
+    'no such step' => ['steps', ['step' => 'fry'], 'step'],
+    'weighing as a step' => ['steps', ['step' => 'weigh.beeswax'], 'step'],
+    'a pot on fire' => ['steps', ['step' => 'melt', 'celsius' => 400], 'celsius'],
+    'no verdict' => ['spoon', ['verdict' => 'nice'], 'verdict'],
+    'all on the spoon' => ['spoon', ['verdict' => 'right', 'stuck' => '5 kg'], 'stuck'],
+    'a mend of nothing' => ['mend', [], 'amount'],
+    'a mend of half a thing' => ['mend', ['part' => 'beeswax'], 'amount'],
+    'a mend with gravel' => ['mend', ['part' => 'gravel', 'amount' => '3 g'], 'part'],
+    'more out than in' => ['mend', ['out' => '5 kg'], 'out'],
+    'no tins' => ['pour', ['tins' => [['ml' => 30, 'count' => 0]]], 'tins'],
+    'tins of no size' => ['pour', ['tins' => [['ml' => 0, 'count' => 3]]], 'tins.0.ml'],
+    'more than there is' => ['pour', ['tins' => [['ml' => 100, 'count' => 40]]], 'tins'],
+    'a tin before it is poured' => ['tins', ['tin' => 1, 'how' => 'used'], ''],
+]);
+
+it('does nothing to what is poured, thrown away, or of another house', function () {
+    [$made] = begunSalve();
+    $path = "/makings/{$made['id']}";
+    $poured = $this->atHouse('POST', "{$path}/pour", ['tins' => [['ml' => 30, 'count' => 3]]])->assertOk();
+    foreach (['weigh' => ['part' => 'beeswax'], 'mend' => ['out' => '3 g'], 'pour' => ['tins' => [['ml' => 30, 'count' => 1]]]] as $what => $body) {
+        $this->atHouse('POST', "{$path}/{$what}", $body)->assertStatus(422)->assertJsonPath('faults.0.reason', 'not_now');
+    }
+    $this->atHouse('POST', "{$path}/tins", ['tin' => 9, 'how' => 'used'])->assertStatus(422);
+    $this->atHouse('POST', "{$path}/tins", ['tin' => 1, 'how' => 'used'])->assertOk();
+    $this->atHouse('POST', "{$path}/tins", ['tin' => 1, 'how' => 'used'])->assertStatus(422);
+    // The pouring is not undone while a tin that came of it is gone.
+    $this->atHouse('POST', "{$path}/undo", ['entry' => $poured->json('entries.0.id')])->assertStatus(422);
+    $other = $this->aHouse($this->keeper, 'Another');
+    $this->call_('GET', "/houses/{$other->uid}{$path}")->assertStatus(404);
+    $this->atHouse('POST', "{$path}/discard", ['reason' => 'grained'])->assertOk();
+    $this->atHouse('POST', "{$path}/tins", ['tin' => 2, 'how' => 'given'])->assertStatus(422);
+    $this->atHouse('POST', "{$path}/tins", ['tin' => 2, 'how' => 'thrown'])->assertOk();
+    $this->atHouse('POST', "{$path}/discard", ['reason' => 'twice'])->assertStatus(422);
+});
+
+it('lists what is in the pot and what still stands somewhere', function () {
+    [$made] = begunSalve();
+    expect($this->atHouse('GET', '/makings?open=1')->json('made.0.code'))
+        ->toBe('P26-001')
+        ->and($this->atHouse('GET', '/makings')->json('made'))
+        ->toBe([]);
+    $this->atHouse('POST', "/makings/{$made['id']}/pour", ['tins' => [['ml' => 30, 'count' => 3]], 'where' => 'larder'])->assertOk();
+    expect($this->atHouse('GET', '/makings?open=1')->json('made'))
+        ->toBe([])
+        ->and($this->atHouse('GET', '/makings')->json('made.0.stands'))
+        ->toBe('larder');
+});
+
+it('says where it stands from its logbook alone, and its logbook cannot be changed', function () {
+    [$made] = begunSalve();
+    $path = "/makings/{$made['id']}";
+    $this->atHouse('POST', "{$path}/pour", ['tins' => [['ml' => 30, 'count' => 3]]])->assertOk();
+    $before = $this->atHouse('GET', $path)->json();
+    DB::table('makings')->update(['stage' => 'planned', 'tins' => 0, 'tins_left' => 0]);
+    DB::table('tins')->delete();
+    $making = Making::query()->where('uid', $made['id'])->firstOrFail();
+    app(App\Actions\Melt\MakingLogbook::class)->refresh($making);
+    expect(array_diff_key($this->atHouse('GET', $path)->json(), ['version' => 1]))->toEqual(array_diff_key($before, ['version' => 1]));
+    expect(fn () => DB::table('making_entries')->delete())->toThrow(Illuminate\Database\QueryException::class);
+    expect(fn () => DB::table('making_entries')->update(['by' => 'somebody else']))->toThrow(Illuminate\Database\QueryException::class);
+});
