@@ -158,7 +158,9 @@ it('is begun only when its cautions are read, and never of what must not be used
     // Past its day when it is weighed, though it was not when it was begun.
     [$made] = begunSalve([], $batch);
     $this->travelTo('2029-01-01');
-    $this->atHouse('POST', "/makings/{$made['id']}/weigh", ['part' => "batch.{$batch}", 'amount' => '90 g'])->assertStatus(422);
+    $this->atHouse('POST', "/makings/{$made['id']}/weigh", ['part' => "batch.{$batch}", 'amount' => '140 g'])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.reason', 'past');
 });
 
 it('says so when its oil was thrown away since', function () {

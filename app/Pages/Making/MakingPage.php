@@ -281,10 +281,10 @@ final readonly class MakingPage
     /** A product is no better than its oils are now, whatever they were when it was made. */
     private function goodUntil(Making $making): string
     {
-        return min(
+        return min([
             $making->best_before->format('Y-m-d'),
-            ...$making->batches->map(fn (Batch $b) => $b->best_before->format('Y-m-d'))->all(),
-        );
+            ...$making->batches->map(fn (Batch $batch) => $batch->best_before->format('Y-m-d'))->all(),
+        ]);
     }
 
     /** @return list<string> */
