@@ -18,6 +18,7 @@ const Join = place(() => import('./door/Join'))
 const NewPassword = place(() => import('./door/NewPassword'))
 const Bench = place(() => import('./bench/Bench'))
 const Melt = place(() => import('./melt/Melt'))
+const MakingPage = place(() => import('./making/MakingPage'))
 const Today = place(() => import('./today/Today'))
 const Shelf = place(() => import('./shelf/Shelf'))
 const BatchPage = place(() => import('./batch/BatchPage'))
@@ -64,6 +65,7 @@ const FIRST: Record<string, ReturnType<typeof place>> = {
   stove: Stove,
   press: Press,
   melt: Melt,
+  making: MakingPage,
   stores: Stores,
   almanac: Almanac,
   diary: Diary,
@@ -96,6 +98,7 @@ const draw = () => {
                       <Route path="recipes/read" element={<ReadRecipe />} />
                       <Route path="recipes/:recipe" element={<RecipePage />} />
                       <Route path="melt" element={<Melt />} />
+                      <Route path="making/:making" element={<MakingPage />} />
                       <Route path="stores" element={<Stores />} />
                       <Route path="stores/new" element={<NewLot />} />
                       <Route path="stores/file" element={<StoresFile />} />

@@ -52,11 +52,7 @@ final readonly class Hand
     /** @throws MakingException */
     public function step(string $id, ?float $celsius): StepDone
     {
-        if (
-            ! in_array($id, $this->state->plan->steps, true) ||
-            str_starts_with($id, 'weigh.') ||
-            in_array($id, ['spoon', 'pour', 'fill'], true)
-        ) {
+        if (! in_array($id, $this->state->plan->steps, true) || str_starts_with($id, 'weigh.') || in_array($id, ['pour', 'fill'], true)) {
             throw MakingException::step($id);
         }
         if ($this->state->stage === Stage::Discarded) {
@@ -86,7 +82,11 @@ final readonly class Hand
             throw MakingException::spoon();
         }
 
-        return new Spooned(new Verdict($this->state->pot->firmness, $is, $by, $roomC), $inUse ? 0.0 : $stuckG, $inUse);
+        return new Spooned(
+            new Verdict($inUse ? $this->state->pot->firmness : $this->state->inPot()->firmness, $is, $by, $roomC),
+            $inUse ? 0.0 : $stuckG,
+            $inUse,
+        );
     }
 
     /**

@@ -25,6 +25,7 @@ final readonly class MakingState
      * @param  array<string, true>  $weighed parts that are in
      * @param  array<string, true>  $done ids of steps
      * @param  list<Verdict>  $verdicts oldest first
+     * @param  ?Verdict  $toMend the last one, where it was not right and nothing was done about it yet
      * @param  list<TinState>  $tins
      * @param  string  $bestBefore Y-m-d
      * @param  ?float  $loss of the pot, that stayed in it and in the jug; null where nobody looked
@@ -37,6 +38,7 @@ final readonly class MakingState
         public array $done,
         public array $verdicts,
         public int $mends,
+        public ?Verdict $toMend,
         public array $tins,
         public ?Poured $poured,
         public ?\DateTimeImmutable $pouredAt,
@@ -51,6 +53,8 @@ final readonly class MakingState
         $cool = $plan->pot->cool(true);
         $plannedG = $warm->massG;
         $weighed = $done = [];
+        $toMend = null;
+        $tried = false;
         $until = $plan->bestBefore;
         $in = [];
         foreach ($log->standing as $entry) {
@@ -61,10 +65,16 @@ final readonly class MakingState
                 $cool = $cool->holding($line->part, $line->grams);
             } elseif ($line instanceof StepDone) {
                 $done[$line->step] = true;
+                $toMend = $line->step === 'spoon' ? null : $toMend;
             } elseif ($line instanceof Spooned && ! $line->inUse) {
                 [$warm, $cool] = self::less($warm, $cool, $weighed, $line->stuckG);
-                $done['spoon'] = true;
+                $toMend = $line->verdict->is === Verdict::RIGHT ? null : $line->verdict;
+                $done = ['spoon' => $toMend === null] + $done;
+                $tried = true;
             } elseif ($line instanceof Mended) {
+                // Mended, it is tried again.
+                $toMend = null;
+                $done = ['spoon' => false] + $done;
                 [$warm, $cool] = self::less($warm, $cool, $weighed, $line->outG);
                 if ($line->in !== null) {
                     $in[] = $line->in;
@@ -85,7 +95,7 @@ final readonly class MakingState
         $pot = $warm->with(...$cool->parts);
         $poured = $log->last(Poured::class);
         $discarded = $log->last(Discarded::class) !== null;
-        $begun = $weighed !== [] || $done !== [] || $in !== [] || $log->all(Mended::class) !== [];
+        $begun = $tried || $weighed !== [] || $done !== [] || $log->all(Mended::class) !== [];
         $stage = match (true) {
             $discarded => Stage::Discarded,
             $poured !== null => Stage::Poured,
@@ -98,9 +108,10 @@ final readonly class MakingState
             $stage,
             $pot,
             $weighed,
-            $done,
+            array_filter($done),
             array_map(fn (Spooned $line) => $line->verdict, $log->all(Spooned::class)),
             count($log->all(Mended::class)),
+            $toMend,
             self::tinsOf($plan, $pot, $poured, $log->all(TinGone::class)),
             $poured,
             $log->lastEntry(Poured::class)?->at,
@@ -127,6 +138,12 @@ final readonly class MakingState
             array_filter($cool, fn (PotPart $part) => ! isset($this->weighed[$part->id])) === [];
     }
 
+    /** What a spoon is tried of: without what goes in when it has cooled, as long as it has not. */
+    public function inPot(): Pot
+    {
+        return new Pot(array_values(array_filter($this->pot->parts, fn (PotPart $part) => ! $part->isCool() || $this->isIn($part->id))));
+    }
+
     /** Whether a part is in the pot: weighed, or gone in with the step that puts it in. */
     public function isIn(string $part): bool
     {
@@ -134,7 +151,7 @@ final readonly class MakingState
 
         return isset($this->weighed[$part]) ||
             $this->poured !== null ||
-            ($there?->isCool() === false && ($this->mends > 0 || isset($this->done['spoon']) || isset($this->done['melt']))) ||
+            ($there?->isCool() === false && ($this->mends > 0 || $this->verdicts !== [] || isset($this->done['melt']))) ||
             ($there?->isCool() === true && (isset($this->done['drops']) || isset($this->done['drops-cold'])));
     }
 

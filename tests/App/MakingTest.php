@@ -24,7 +24,14 @@ function begunSalve(array $wish = [], ?string $batch = null): array
 /** mL in the bottles of a batch. */
 function inBottles(string $batch): float
 {
-    return array_sum(array_column(test()->atHouse('GET', "/batches/{$batch}")->json('bottles'), 'left_ml'));
+    return array_sum(
+        array_column(
+            test()
+                ->atHouse('GET', "/batches/{$batch}")
+                ->json('bottles'),
+            'left_ml',
+        ),
+    );
 }
 
 it('begins a product: a code, a plan that stays, its oil out of the bottles', function () {
@@ -40,12 +47,21 @@ it('begins a product: a code, a plan that stays, its oil out of the bottles', fu
         ->and(inBottles($batch))
         ->toEqualWithDelta(250 - $made['pot'][0]['ml'], 0.01)
         // The bottles of the batch say where it went.
-        ->and(test()->atHouse('GET', "/batches/{$batch}")->json('entries.0.title'))
+        ->and(
+            test()
+                ->atHouse('GET', "/batches/{$batch}")
+                ->json('entries.0.title'),
+        )
         ->toContain('P26-001')
         ->and($made['from'][0]['id'])
         ->toBe($batch);
     // Two bottles begun on are not two bottles half empty: the first is emptied first.
-    $left = array_column(test()->atHouse('GET', "/batches/{$batch}")->json('bottles'), 'left_ml');
+    $left = array_column(
+        test()
+            ->atHouse('GET', "/batches/{$batch}")
+            ->json('bottles'),
+        'left_ml',
+    );
     expect($left[1])->toEqualWithDelta(100, 0.01)->and($left[2])->toEqualWithDelta(50, 0.01);
 });
 
@@ -53,7 +69,9 @@ it('is weighed, tried, mended, poured and given away, a line of the logbook each
     [$made, $batch] = begunSalve(['essential_oils' => [['id' => 'lavender', 'percent' => 1]]]);
     $path = "/makings/{$made['id']}";
     $oil = "batch.{$batch}";
-    $write = fn (string $what, array $body) => $this->atHouse('POST', "{$path}/{$what}", $body)->assertOk()->json();
+    $write = fn (string $what, array $body) => $this->atHouse('POST', "{$path}/{$what}", $body)
+        ->assertOk()
+        ->json();
     $write('steps', ['step' => 'dry']);
     $write('weigh', ['part' => $oil]);
     $in = $write('weigh', ['part' => 'beeswax', 'amount' => '20 g']);
@@ -201,8 +219,12 @@ it('does nothing to what is poured, thrown away, or of another house', function 
     [$made] = begunSalve();
     $path = "/makings/{$made['id']}";
     $poured = $this->atHouse('POST', "{$path}/pour", ['tins' => [['ml' => 30, 'count' => 3]]])->assertOk();
-    foreach (['weigh' => ['part' => 'beeswax'], 'mend' => ['out' => '3 g'], 'pour' => ['tins' => [['ml' => 30, 'count' => 1]]]] as $what => $body) {
-        $this->atHouse('POST', "{$path}/{$what}", $body)->assertStatus(422)->assertJsonPath('faults.0.reason', 'not_now');
+    foreach (
+        ['weigh' => ['part' => 'beeswax'], 'mend' => ['out' => '3 g'], 'pour' => ['tins' => [['ml' => 30, 'count' => 1]]]] as $what => $body
+    ) {
+        $this->atHouse('POST', "{$path}/{$what}", $body)
+            ->assertStatus(422)
+            ->assertJsonPath('faults.0.reason', 'not_now');
     }
     $this->atHouse('POST', "{$path}/tins", ['tin' => 9, 'how' => 'used'])->assertStatus(422);
     $this->atHouse('POST', "{$path}/tins", ['tin' => 1, 'how' => 'used'])->assertOk();
@@ -219,12 +241,12 @@ it('does nothing to what is poured, thrown away, or of another house', function 
 
 it('lists what is in the pot and what still stands somewhere', function () {
     [$made] = begunSalve();
-    expect($this->atHouse('GET', '/makings?open=1')->json('made.0.code'))
+    expect($this->atHouse('GET', '/makings')->json('open.0.code'))
         ->toBe('P26-001')
         ->and($this->atHouse('GET', '/makings')->json('made'))
         ->toBe([]);
     $this->atHouse('POST', "/makings/{$made['id']}/pour", ['tins' => [['ml' => 30, 'count' => 3]], 'where' => 'larder'])->assertOk();
-    expect($this->atHouse('GET', '/makings?open=1')->json('made'))
+    expect($this->atHouse('GET', '/makings')->json('open'))
         ->toBe([])
         ->and($this->atHouse('GET', '/makings')->json('made.0.stands'))
         ->toBe('larder');

@@ -83,3 +83,18 @@ export function useBatchWrite(done?: (batch: Shape<'BatchView'>) => void) {
     done?.(batch)
   })
 }
+
+/** Every write that is answered by the product as it stands. */
+type MakingWrite = {
+  [Op in Operation]: AnswerTo<Op> extends Shape<'MakingView'> ? Op : never
+}[Operation]
+
+/** A write about one product, answered by the product as it stands. */
+export function useMakingWrite(done?: (making: Shape<'MakingView'>) => void) {
+  const house = useHouseId()
+  const client = useQueryClient()
+  return useWrite<MakingWrite>((making) => {
+    client.setQueryData(['house', house, `/makings/${making.id}`], making)
+    done?.(making)
+  })
+}

@@ -1,5 +1,6 @@
 import { useState } from 'react'
-import { type Shape, useBatchWrite, useHouseId } from '../api/hooks'
+import type { Problem } from '../api/client'
+import { type Shape, useBatchWrite, useHouseId, useMakingWrite } from '../api/hooks'
 import { useKey } from '../frame/keys'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
@@ -9,18 +10,61 @@ import { sent } from '../parts/form'
 import { useKept } from '../parts/kept'
 import { Trouble } from '../parts/Notice'
 
-export function Logbook({ batch }: { batch: Shape<'BatchView'> }) {
-  const house = useHouseId()
+type Written = Pick<Shape<'BatchView'>, 'id' | 'entries' | 'entries_total'>
+
+export function Logbook({ batch }: { batch: Written }) {
+  const write = useBatchWrite()
+  const undo = useBatchWrite()
+  const path = `/houses/${useHouseId()}/batches/${batch.id}` as const
+  return (
+    <Lines
+      of={batch}
+      note={(body, done) => write.mutate({ path: `${path}/notes`, body }, { onSuccess: done })}
+      undo={(entry, done) => undo.mutate({ path: `${path}/undo`, body: { entry } }, { onSuccess: done })}
+      writing={write}
+      undoing={undo}
+      hint="smells of hay; herb at the oil"
+    />
+  )
+}
+
+export function MakingLogbook({ making }: { making: Written }) {
+  const write = useMakingWrite()
+  const undo = useMakingWrite()
+  const path = `/houses/${useHouseId()}/makings/${making.id}` as const
+  return (
+    <Lines
+      of={making}
+      note={(body, done) => write.mutate({ path: `${path}/notes`, body }, { onSuccess: done })}
+      undo={(entry, done) => undo.mutate({ path: `${path}/undo`, body: { entry } }, { onSuccess: done })}
+      writing={write}
+      undoing={undo}
+      hint="a little grainy; the lids stick"
+    />
+  )
+}
+
+type Going = { isPending: boolean; error: Problem | null }
+
+function Lines({
+  of,
+  note: send,
+  undo,
+  writing,
+  undoing,
+  hint,
+}: {
+  of: Written
+  note: (body: { note: string; corrects: string | null }, done: () => void) => void
+  undo: (entry: string, done: () => void) => void
+  writing: Going
+  undoing: Going
+  hint: string
+}) {
   const { works } = usePart()
   const say = useSay()
-  const [note, setNote] = useKept(`note.${batch.id}`)
+  const [note, setNote] = useKept(`note.${of.id}`)
   const [correcting, setCorrecting] = useState<string | null>(null)
-  const path = `/houses/${house}/batches/${batch.id}` as const
-  const write = useBatchWrite(() => {
-    setNote('')
-    setCorrecting(null)
-  })
-  const undo = useBatchWrite(() => say({ text: 'Undone; both lines stay in the logbook.' }))
   useKey('N', 'Write a note', () => document.getElementById('note-box')?.querySelector('textarea')?.focus(), works)
   return (
     <div className="flex flex-col gap-3">
@@ -30,19 +74,22 @@ export function Logbook({ batch }: { batch: Shape<'BatchView'> }) {
           id="note-box"
           className="no-print flex flex-col gap-2"
           onSubmit={sent(() => {
-            write.mutate({ path: `${path}/notes`, body: { note, corrects: correcting } })
+            send({ note, corrects: correcting }, () => {
+              setNote('')
+              setCorrecting(null)
+            })
           })}
         >
           <Area
             label={correcting ? 'Put it right' : 'A note'}
             value={note}
             onChange={(e) => setNote(e.target.value)}
-            fault={write.error?.about('note')}
-            placeholder="smells of hay; herb at the oil"
+            fault={writing.error?.about('note')}
+            placeholder={hint}
           />
-          {write.error && !write.error.about('note') ? <Trouble problem={write.error} /> : null}
+          {writing.error && !writing.error.about('note') ? <Trouble problem={writing.error} /> : null}
           <div className="flex gap-2">
-            <Button type="submit" disabled={write.isPending || note.trim() === ''}>
+            <Button type="submit" disabled={writing.isPending || note.trim() === ''}>
               Write it down
             </Button>
             {correcting ? (
@@ -59,9 +106,9 @@ export function Logbook({ batch }: { batch: Shape<'BatchView'> }) {
           </div>
         </form>
       ) : null}
-      <Trouble problem={undo.error} />
+      <Trouble problem={undoing.error} />
       <ol className="flex flex-col">
-        {batch.entries.map((entry) => (
+        {of.entries.map((entry) => (
           <li key={entry.id} className="border-line flex flex-col gap-1 border-b py-2">
             <span className={entry.struck ? 'text-soft line-through' : ''}>
               {entry.title}
@@ -74,8 +121,8 @@ export function Logbook({ batch }: { batch: Shape<'BatchView'> }) {
                   type="button"
                   className="no-print text-ink min-h-8 underline underline-offset-4"
                   aria-label={`Undo: ${entry.title}`}
-                  disabled={undo.isPending}
-                  onClick={() => undo.mutate({ path: `${path}/undo`, body: { entry: entry.id } })}
+                  disabled={undoing.isPending}
+                  onClick={() => undo(entry.id, () => say({ text: 'Undone; both lines stay in the logbook.' }))}
                 >
                   undo
                 </button>
@@ -96,8 +143,8 @@ export function Logbook({ batch }: { batch: Shape<'BatchView'> }) {
           </li>
         ))}
       </ol>
-      {batch.entries_total > batch.entries.length ? (
-        <p className="text-soft">{batch.entries_total - batch.entries.length} older lines are in the house’s export.</p>
+      {of.entries_total > of.entries.length ? (
+        <p className="text-soft">{of.entries_total - of.entries.length} older lines are in the house’s export.</p>
       ) : null}
     </div>
   )

@@ -1,19 +1,20 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { Tabs } from 'radix-ui'
 import { type ReactNode, useEffect, useState } from 'react'
-import { useSearchParams } from 'react-router'
+import { useNavigate, useSearchParams } from 'react-router'
 import { ask } from '../api/client'
-import { useHouseId, useOfHouse } from '../api/hooks'
+import { useHouseId, useMakingWrite, useOfHouse } from '../api/hooks'
 import { Sentence } from '../bench/Sentence'
 import { NoteWithWays, type WayOut, WaysOut } from '../bench/Ways'
 import { useKey } from '../frame/keys'
 import { usePart } from '../frame/part'
 import { useDrawnInSlices } from '../frame/slices'
-import { TextButton } from '../parts/Button'
+import { Button, TextButton } from '../parts/Button'
 import { Trouble, Waiting } from '../parts/Notice'
 import { useSettled } from '../parts/settled'
 import { TabList } from '../parts/TabList'
 import { Editor } from './editors/Editor'
+import { Made } from './Made'
 import { Pot, Tins } from './Pot'
 import { ReadIn } from './ReadIn'
 import { Firmness } from './Rule'
@@ -34,7 +35,9 @@ const HERE = ['jar', 'oil', 'waxes', 'tins', 'warmth']
 export default function Melt() {
   const house = useHouseId()
   const choices = useOfHouse('/melt', { stale: 60_000 }).data
-  const { kitchen } = usePart()
+  const { kitchen, works } = usePart()
+  const go = useNavigate()
+  const [read, setRead] = useState<string[]>([])
   const [wish, change, setWish] = useDraft(house)
   const [open, setOpened] = useState<string | null>(null)
   const [before, setBefore] = useState<ProductWish | null>(null)
@@ -63,6 +66,24 @@ export default function Melt() {
   // What was last reckoned stays in sight while a wish cannot be.
   if (plan.isSuccess && !plan.isPlaceholderData && plan.data !== last) setLast(plan.data)
   const shown = plan.data ?? last
+  const start = useMakingWrite((making) => {
+    setWish(FIRST)
+    setRead([])
+    void go(`/h/${house}/making/${making.id}`)
+  })
+  // A caution that was read is read for what it says: of another plan it is read again.
+  const told = (note: Product['cautions'][number]) => `${note.id} ${note.says}`
+  const begin = () =>
+    start.mutate({
+      path: `/houses/${house}/makings`,
+      body: {
+        wish,
+        acknowledged: (plan.data?.cautions ?? []).filter((note) => read.includes(told(note))).map((note) => note.id),
+      },
+    })
+  const stopped = (plan.data?.cautions ?? []).some((note) => note.rank === 'stop')
+  const ready = works && plan.isSuccess && !plan.isPlaceholderData && asked === wish && !start.isPending && !stopped
+  useKey('S', 'Begin this product', begin, ready)
   const there = useDrawnInSlices(choices && (shown || plan.isError) ? true : undefined)
   useKey('e', 'Change the first word of the sentence', () => setOpen('tins'))
   useKey('f', 'Change how firm it is', () => setOpen('firmness'))
@@ -80,7 +101,19 @@ export default function Melt() {
     return these.length === 0 ? null : (
       <ul aria-label={called} className="mt-4 flex flex-col gap-4">
         {these.map((note) => (
-          <NoteWithWays key={note.id} note={{ ...note, why: note.why ?? '' }} take={take} />
+          <NoteWithWays
+            key={note.id}
+            note={{ ...note, why: note.why ?? '' }}
+            take={take}
+            read={
+              works
+                ? {
+                    is: read.includes(told(note)),
+                    set: (is) => setRead(is ? [...read, told(note)] : read.filter((each) => each !== told(note))),
+                  }
+                : undefined
+            }
+          />
         ))}
       </ul>
     )
@@ -115,7 +148,7 @@ export default function Melt() {
           >
             <section aria-label="In the pot">
               <h2 className="column-head font-text text-base">In the pot, by weight</h2>
-              <Pot plan={shown} />
+              <Pot parts={shown.pot} />
               <Tins plan={shown} />
               {notes('What to heed at the pot', (note) => note.rank !== 'stop' && HERE.includes(note.about))}
             </section>
@@ -131,9 +164,24 @@ export default function Melt() {
               )}
               {notes('What must not be', (note) => note.rank === 'stop')}
               {notes('What to heed', (note) => note.rank !== 'stop' && !HERE.includes(note.about))}
-              <p className="mt-4">
-                <TextButton onClick={() => setWish(FIRST)}>Begin again</TextButton>
-              </p>
+              <div className="mt-4 flex flex-col gap-3">
+                <Trouble problem={start.error} />
+                <div className="flex flex-wrap items-center gap-4">
+                  {works ? (
+                    <Button
+                      look="strong"
+                      className="px-6"
+                      disabled={!ready || problem !== null}
+                      onClick={begin}
+                      aria-keyshortcuts="Shift+S"
+                    >
+                      Begin this {shown.product.name}
+                    </Button>
+                  ) : null}
+                  <TextButton onClick={() => setWish(FIRST)}>Begin again</TextButton>
+                </div>
+                {works && stopped ? <p className="text-soft">What must not be is changed first.</p> : null}
+              </div>
             </section>
           </div>
           <Tabs.Root value={tab} onValueChange={setTab} className={`mt-2 ${problem ? 'opacity-50' : ''}`}>
@@ -165,6 +213,7 @@ export default function Melt() {
           </Tabs.Root>
         </>
       ) : null}
+      <Made />
     </div>
   )
 }

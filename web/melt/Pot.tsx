@@ -35,9 +35,11 @@ function spread(wanted: number[]): number[] {
   return under > 0 ? at.map((y) => y + under) : at
 }
 
+type Layer = Pick<Product['pot'][number], 'id' | 'kind' | 'name' | 'share' | 'share_text'>
+
 /** The pot with what goes in as layers, each as high as its share by weight; what goes in first lies lowest. */
-export function Pot({ plan }: { plan: Product }) {
-  const layers = plan.pot.reduce<{ part: Product['pot'][number]; from: number }[]>((before, part) => {
+export function Pot({ parts }: { parts: Layer[] }) {
+  const layers = parts.reduce<{ part: Layer; from: number }[]>((before, part) => {
     const last = before.at(-1)
     return [...before, { part, from: last ? last.from + last.part.share : 0 }]
   }, [])
@@ -48,7 +50,7 @@ export function Pot({ plan }: { plan: Product }) {
       viewBox={`0 0 400 ${foot + 12}`}
       className="w-full max-w-[26rem]"
       role="img"
-      aria-label={`The pot, by weight: ${plan.pot.map((part) => `${part.name} ${part.share_text}`).join(', ')}`}
+      aria-label={`The pot, by weight: ${parts.map((part) => `${part.name} ${part.share_text}`).join(', ')}`}
     >
       {layers.map(({ part, from }, index) => {
         const y = foot - (from + part.share) * HEIGHT

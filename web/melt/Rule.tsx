@@ -10,8 +10,7 @@ const TINT = [8, 18, 30, 46, 64, 82, 100]
 const at = (firmness: number) => (Math.min(END, firmness) / END) ** 0.6 * WIDTH
 
 /** The rule of firmness from "pours" to "hard", where this stands on it, and what the word has come to mean here. */
-export function Rule({ plan }: { plan: Product }) {
-  const { rule } = plan
+export function Rule({ rule }: { rule: Product['rule'] }) {
   const x = at(rule.firmness)
   const learned = rule.learned
   const says = `this, ${rule.text}`
@@ -81,7 +80,7 @@ export function Firmness({ plan }: { plan: Product }) {
   const seen = plan.rule.learned
   return (
     <>
-      <Rule plan={plan} />
+      <Rule rule={plan.rule} />
       <ul className="mt-1 flex flex-col gap-1">
         <li>
           It stands at <Figure name="How firm" figure={figure('firmness')} size="text-base" />

@@ -10,12 +10,12 @@ import { Trouble, Waiting } from '../parts/Notice'
 import { useSettled } from '../parts/settled'
 import type { Choices, Product } from './wish'
 
-const VERDICTS = [
+export const VERDICTS = [
   { id: 'too-soft', name: 'Too soft', detail: 'the finger sinks in' },
   { id: 'right', name: 'Right', detail: 'gives, and can be scraped' },
   { id: 'too-hard', name: 'Too hard', detail: 'nothing comes off' },
 ]
-const FAR = [
+export const FAR = [
   { id: 'a-little', name: 'a little' },
   { id: 'plainly', name: 'plainly' },
   { id: 'far', name: 'far' },

@@ -38,3 +38,7 @@ const drafted = (kept: unknown): ProductWish =>
 
 /** The product that is being planned, kept as a draft. */
 export const useDraft = (house: string) => useKeptDraft(store(house), drafted, tidy)
+
+/** Puts a wish on the Melt, to be seen there next. */
+export const putOnMelt = (house: string, wish: ProductWish) =>
+  localStorage.setItem(store(house), JSON.stringify(tidy(wish)))

@@ -10,7 +10,6 @@ use App\OpenApi\Operation;
 use App\Pages\Making\MakingPage;
 use App\Responses\Making\MakingList;
 use App\Responses\Making\MakingView;
-use Illuminate\Http\Request;
 use Kettle\Making\Line\TinGone;
 
 /** A product: begun, weighed, tried, mended, poured, given away, undone. Each write answers with the product as it stands. */
@@ -18,10 +17,10 @@ final class MakingController extends Controller
 {
     public function __construct(private readonly MakingPage $page, private readonly WorkAtPot $work) {}
 
-    #[Operation('Products that are in the pot, or that still stand somewhere', query: ['open'])]
-    public function index(Request $request): MakingList
+    #[Operation('Products that are in the pot, or that still stand somewhere')]
+    public function index(): MakingList
     {
-        return $this->page->listed($request->query('open') !== null);
+        return $this->page->listed();
     }
 
     #[Operation('Begin a product from a wish')]

@@ -24,6 +24,7 @@ final class PageController extends Controller
         'batch/*' => ['/batches/*'],
         'press' => ['/press'],
         'melt' => ['/melt'],
+        'making/*' => ['/makings/*'],
         'stove' => ['/stove'],
         'stove/*' => ['/stove/*'],
         'diary' => ['/diary'],

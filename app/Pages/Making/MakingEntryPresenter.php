@@ -39,6 +39,7 @@ final readonly class MakingEntryPresenter
         'emulsify' => 'Emulsified',
         'cool-fast' => 'Cooled',
         'whip' => 'Whipped',
+        'spoon' => 'Left as firm as it is',
         'drops' => 'What goes in last is in',
         'drops-cold' => 'What goes in last is in',
         'set' => 'Set',

@@ -19,6 +19,7 @@ use App\Responses\Making\MakingView;
 use App\Responses\Making\PotNow;
 use App\Responses\Making\StepView;
 use App\Responses\Making\TinView;
+use App\Responses\Making\ToMend;
 use Illuminate\Support\Facades\DB;
 use Kettle\Batch\Stored;
 use Kettle\Diary\Stage as BatchStage;
@@ -75,11 +76,14 @@ final readonly class MakingPage
             pot: $this->pot($state, $words),
             mass_text: $words->thing(['g' => $state->pot->massG]),
             volume_text: $words->thing(['mL' => $state->pot->ml]),
+            in_pot_g: round($state->inPot()->massG, 4),
+            in_pot_firmness: round($state->inPot()->firmness, 6),
             firmness: round($state->pot->firmness, 6),
             firmness_text: $words->thing(['firmness' => $state->pot->firmness]),
             band: $firmness->band($state->pot->firmness)['id'],
             by_wax: $making->plan->byWax,
             mends: $state->mends,
+            to_mend: $state->toMend === null || ! $state->stage->isOpen() ? null : new ToMend($state->toMend->is, $state->toMend->by),
             steps: $this->steps($making, $state, $words),
             fill: array_map(
                 fn (array $tin) => new FillView($tin['ml'], $words->thing(['mL' => $tin['ml']]), $tin['count']),
@@ -110,23 +114,21 @@ final readonly class MakingPage
         );
     }
 
-    /** Products of a stage, the last begun first. */
-    public function listed(bool $open): MakingList
+    /** Products that are not poured yet, and those of which some still stands somewhere; the last begun first. */
+    public function listed(): MakingList
     {
-        $rows = Making::query()
-            ->when(
-                $open,
-                fn ($query) => $query->whereIn('stage', [Stage::Planned, Stage::Making]),
-                fn ($query) => $query->where('stage', Stage::Poured)->where('tins_left', '>', 0),
-            )
+        $rows = fn (Stage ...$stages) => Making::query()
+            ->whereIn('stage', $stages)
             ->orderByDesc('begun_at')
             ->orderByDesc('id')
-            ->limit(self::LISTED + 1)
-            ->get();
+            ->limit(self::LISTED + 1);
+        $open = $rows(Stage::Planned, Stage::Making)->get();
+        $made = $rows(Stage::Poured)->where('tins_left', '>', 0)->get();
 
         return new MakingList(
-            array_values($rows->take(self::LISTED)->map(fn (Making $making) => $this->card($making))->all()),
-            $rows->count() > self::LISTED,
+            array_map($this->card(...), array_slice(array_values($open->all()), 0, self::LISTED)),
+            array_map($this->card(...), array_slice(array_values($made->all()), 0, self::LISTED)),
+            $made->count() > self::LISTED,
         );
     }
 

@@ -13,6 +13,8 @@ final readonly class MakingView extends Shape
      * @param  array<mixed>  $plan as it was begun
      * @param  array<mixed>  $wish
      * @param  list<PotNow>  $pot
+     * @param  float  $in_pot_g without what goes in when it has cooled, as long as it has not
+     * @param  float  $in_pot_firmness of that
      * @param  string  $band id of the word for how firm it is
      * @param  bool  $by_wax whether wax decides how firm it is, so that it can be mended
      * @param  list<StepView>  $steps
@@ -39,11 +41,14 @@ final readonly class MakingView extends Shape
         public array $pot,
         public string $mass_text,
         public string $volume_text,
+        public float $in_pot_g,
+        public float $in_pot_firmness,
         public float $firmness,
         public string $firmness_text,
         public string $band,
         public bool $by_wax,
         public int $mends,
+        public ?ToMend $to_mend,
         public array $steps,
         public array $fill,
         public array $tins,

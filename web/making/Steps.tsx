@@ -1,0 +1,177 @@
+import { useState } from 'react'
+import { useHouseId, useMakingWrite } from '../api/hooks'
+import { useKey } from '../frame/keys'
+import { useSay } from '../frame/Say'
+import { usePart } from '../frame/part'
+import { Button, TextButton } from '../parts/Button'
+import { Field } from '../parts/Field'
+import { sent } from '../parts/form'
+import { Trouble } from '../parts/Notice'
+import type { Making } from './MakingPage'
+import { PourIt } from './PourIt'
+import { TheSpoon } from './TheSpoon'
+
+type Step = Making['steps'][number]
+
+/** Step by step, with hands full: the one that comes next is large, with what doing it needs; the others are a press away. */
+export function Steps({ making }: { making: Making }) {
+  const { works } = usePart()
+  const [chosen, setChosen] = useState<string | null>(null)
+  const next = making.steps.find((step) => !step.done)
+  const open = making.stage === 'planned' || making.stage === 'making'
+  const spoon = making.steps.find((step) => step.does === 'spoon')
+  const now = making.steps.find((step) => step.id === chosen && (!step.done || step === spoon)) ?? next
+  if (making.stage === 'discarded') return null
+  // Poured, only the wiping and labelling is left.
+  const shown = open ? making.steps : making.steps.filter((step) => !step.done)
+  if (shown.length === 0) return null
+  return (
+    <>
+      <h2 className="column-head font-text text-base">Step by step</h2>
+      <ol className="flex flex-col">
+        {shown.map((step) => (
+          <li key={step.id} className="border-line border-b py-2" aria-current={step === now ? 'step' : undefined}>
+            {step === now && works ? (
+              <Now step={step} making={making} key={`${step.id}.${making.version}`} done={() => setChosen(null)} />
+            ) : (
+              <Other step={step} choose={works && !step.done ? () => setChosen(step.id) : null} />
+            )}
+          </li>
+        ))}
+      </ol>
+      {open && works && spoon && now !== spoon ? (
+        <TextButton className="self-start" onClick={() => setChosen('spoon')}>
+          {spoon.done ? 'Try another spoon' : 'Try the cold spoon'}
+        </TextButton>
+      ) : null}
+    </>
+  )
+}
+
+function Other({ step, choose }: { step: Step; choose: (() => void) | null }) {
+  return (
+    <span className={`flex items-start gap-3 ${step.done ? 'text-soft' : ''}`}>
+      <span aria-hidden className="mt-1 w-5 shrink-0">
+        {step.done ? (
+          <svg viewBox="0 0 20 20" className="size-5">
+            <path d="M3 11 l5 5 L17 4" fill="none" stroke="var(--herb)" strokeWidth={2.5} />
+          </svg>
+        ) : null}
+      </span>
+      {choose ? (
+        <button type="button" className="min-h-8 text-start" onClick={choose}>
+          {step.says}
+        </button>
+      ) : (
+        <span>
+          {step.done ? <span className="sr-only">Done: </span> : null}
+          {step.says}
+        </span>
+      )}
+    </span>
+  )
+}
+
+function Now({ step, making, done: close }: { step: Step; making: Making; done: () => void }) {
+  const house = useHouseId()
+  const say = useSay()
+  const [amount, setAmount] = useState('')
+  const [celsius, setCelsius] = useState('')
+  const path = `/houses/${house}/makings/${making.id}` as const
+  const undo = useMakingWrite(() => say({ text: 'Undone.' }))
+  const write = useMakingWrite((after) => {
+    close()
+    const entry = after.entries[0]
+    say({
+      text: `${entry?.title ?? 'Written down'}.`,
+      undo: entry ? () => undo.mutate({ path: `${path}/undo`, body: { entry: entry.id } }) : undefined,
+    })
+  })
+  const part = step.does === 'weigh' ? step.id.replace(/^weigh\./, '') : ''
+  const warm = ['melt', 'drops', 'water'].includes(step.id)
+  const cool = ['drops', 'drops-cold'].includes(step.id) ? making.pot.filter((each) => each.cool && !each.in) : []
+  const done = () =>
+    step.does === 'weigh'
+      ? write.mutate({ path: `${path}/weigh`, body: { part, amount: amount.trim() === '' ? null : amount } })
+      : write.mutate({
+          path: `${path}/steps`,
+          body: { step: step.id, celsius: celsius.trim() === '' ? null : Number(celsius.replace(',', '.')) },
+        })
+  useKey('D', 'Do the next step', done, (step.does === 'weigh' || step.does === 'step') && !write.isPending)
+  return (
+    <div className="flex flex-col gap-3 py-1">
+      <p className="font-display text-2xl">{step.says}</p>
+      {step.does === 'spoon' ? (
+        <TheSpoon making={making} done={close} />
+      ) : step.does === 'pour' ? (
+        <PourIt making={making} />
+      ) : (
+        <form className="flex flex-wrap items-end gap-3" onSubmit={sent(done)}>
+          {step.does === 'weigh' ? (
+            <Field
+              label="What went in"
+              placeholder="as it says"
+              value={amount}
+              fault={write.error?.about('amount')}
+              onChange={(event) => setAmount(event.target.value)}
+            />
+          ) : null}
+          {warm ? (
+            <Field
+              label="How warm it was, °C"
+              inputMode="decimal"
+              placeholder="not looked at"
+              value={celsius}
+              fault={write.error?.about('celsius')}
+              onChange={(event) => setCelsius(event.target.value)}
+            />
+          ) : null}
+          <Button type="submit" look="strong" disabled={write.isPending} aria-keyshortcuts="Shift+D" className="px-6">
+            {step.does === 'weigh' ? 'It is in' : 'Done'}
+          </Button>
+        </form>
+      )}
+      {cool.length > 1 || (cool.length === 1 && step.does === 'step') ? (
+        <ul>
+          {cool.map((each) => (
+            <Drop key={each.id} part={each} making={making} />
+          ))}
+        </ul>
+      ) : null}
+      {write.error && !write.error.about('amount') && !write.error.about('celsius') ? (
+        <Trouble problem={write.error} />
+      ) : null}
+    </div>
+  )
+}
+
+/** One of what goes in last, where another amount of it went in than was planned. */
+function Drop({ part, making }: { part: Making['pot'][number]; making: Making }) {
+  const house = useHouseId()
+  const [amount, setAmount] = useState('')
+  const write = useMakingWrite()
+  return (
+    <li>
+      <form
+        className="flex flex-wrap items-end gap-3"
+        onSubmit={sent(() =>
+          write.mutate({
+            path: `/houses/${house}/makings/${making.id}/weigh`,
+            body: { part: part.id, amount: amount.trim() === '' ? null : amount },
+          }),
+        )}
+      >
+        <Field
+          label={`Of ${part.name}`}
+          placeholder={part.text}
+          value={amount}
+          fault={write.error?.about('amount') ?? write.error?.about('part')}
+          onChange={(event) => setAmount(event.target.value)}
+        />
+        <Button type="submit" disabled={write.isPending}>
+          It is in
+        </Button>
+      </form>
+    </li>
+  )
+}

@@ -1,0 +1,129 @@
+import { useState } from 'react'
+import { useHouseId, useMakingWrite } from '../api/hooks'
+import { useSay } from '../frame/Say'
+import { usePart } from '../frame/part'
+import { Button, TextButton } from '../parts/Button'
+import { Field, Select } from '../parts/Field'
+import { sent } from '../parts/form'
+import { Trouble } from '../parts/Notice'
+import { capital } from '../parts/Row'
+import { Sheet } from '../parts/Sheet'
+import type { Making } from './MakingPage'
+import { TryIt } from './TheSpoon'
+
+const HOW = [
+  { id: 'used', name: 'used up' },
+  { id: 'given', name: 'given away' },
+  { id: 'sold', name: 'sold' },
+  { id: 'thrown', name: 'thrown away' },
+] as const
+
+const WENT: Record<string, string> = { used: 'used up', given: 'given', sold: 'sold', thrown: 'thrown away' }
+
+type How = (typeof HOW)[number]['id']
+
+/** Every tin by its number: here, or where it went. */
+export function Tins({ making }: { making: Making }) {
+  const { works } = usePart()
+  const [going, setGoing] = useState<number | null>(null)
+  const [tried, setTried] = useState(false)
+  return (
+    <>
+      <h2 className="column-head font-text text-base">
+        {capital(making.vessel)}s, {making.tins_left} of {making.tins.length} here
+      </h2>
+      <ul>
+        {making.tins.map((tin) => (
+          <li
+            key={tin.number}
+            className="border-line flex flex-wrap items-center justify-between gap-x-4 border-b py-1"
+          >
+            <span className={tin.state === 'in' ? '' : 'text-soft'}>
+              <strong className="figures">no. {tin.number}</strong>, {tin.ml_text}, {tin.net_text} in it
+              {tin.state === 'in'
+                ? ''
+                : `; ${WENT[tin.state] ?? ''}${tin.to ? `${tin.state === 'given' || tin.state === 'sold' ? ' to' : ','} ${tin.to}` : ''}${tin.price_text ? ` for ${tin.price_text}` : ''}`}
+            </span>
+            {works && tin.state === 'in' ? (
+              <TextButton onClick={() => setGoing(tin.number)} aria-label={`Use, give or sell number ${tin.number}`}>
+                Use, give or sell
+              </TextButton>
+            ) : null}
+          </li>
+        ))}
+      </ul>
+      {works && making.by_wax && making.stage === 'poured' ? (
+        <TextButton className="self-start" onClick={() => setTried(true)}>
+          Say how firm it is in use
+        </TextButton>
+      ) : null}
+      <Goes key={going} making={making} number={going} close={() => setGoing(null)} />
+      <Sheet open={tried} onOpenChange={setTried} title="In use">
+        <TryIt key={making.version} making={making} inUse done={() => setTried(false)} />
+        <p className="text-soft mt-3">The next one is planned by it.</p>
+      </Sheet>
+    </>
+  )
+}
+
+function Goes({ making, number, close }: { making: Making; number: number | null; close: () => void }) {
+  const house = useHouseId()
+  const say = useSay()
+  const [how, setHow] = useState<How>(making.stage === 'discarded' ? 'thrown' : 'used')
+  const [to, setTo] = useState('')
+  const [price, setPrice] = useState('')
+  const path = `/houses/${house}/makings/${making.id}` as const
+  const undo = useMakingWrite(() => say({ text: 'Undone.' }))
+  const write = useMakingWrite((after) => {
+    close()
+    const entry = after.entries[0]
+    say({
+      text: `${entry?.title ?? 'Written down'}.`,
+      undo: entry ? () => undo.mutate({ path: `${path}/undo`, body: { entry: entry.id } }) : undefined,
+    })
+  })
+  return (
+    <Sheet
+      open={number !== null}
+      onOpenChange={(open) => (open ? undefined : close())}
+      title={`${making.code}, number ${number ?? ''}`}
+    >
+      <form
+        className="flex flex-col gap-4"
+        onSubmit={sent(() => {
+          if (number !== null)
+            write.mutate({
+              path: `${path}/tins`,
+              body: {
+                tin: number,
+                how,
+                to,
+                price: how === 'sold' && price.trim() !== '' ? Number(price.replace(',', '.')) : null,
+              },
+            })
+        })}
+      >
+        <Select label="It is" choices={[...HOW]} value={how} onChange={(e) => setHow(e.target.value as How)} />
+        <Field
+          label={how === 'given' || how === 'sold' ? 'To whom' : 'For what'}
+          maxLength={160}
+          value={to}
+          onChange={(e) => setTo(e.target.value)}
+        />
+        {how === 'sold' ? (
+          <Field
+            label="For how much"
+            inputMode="decimal"
+            value={price}
+            fault={write.error?.about('price')}
+            onChange={(e) => setPrice(e.target.value)}
+          />
+        ) : null}
+        {write.error && !write.error.about('price') ? <Trouble problem={write.error} /> : null}
+        <Button type="submit" look="strong" className="self-start" disabled={write.isPending}>
+          Write it down
+        </Button>
+      </form>
+    </Sheet>
+  )
+}
