@@ -173,6 +173,12 @@ it('is begun only when its cautions are read, and never of what must not be used
     expect($must)->not->toBe([]);
     $this->atHouse('POST', '/makings', ['wish' => $wish])->assertStatus(422);
     expect(Making::query()->count())->toBe(0);
+    // What only asks to be read is begun once it was, and its words stay in the logbook.
+    $asthma = ['oils' => [['batch' => $batch]], 'essential_oils' => [['id' => 'lavender', 'percent' => 0.5]], 'for' => ['asthma']] + POT;
+    $this->atHouse('POST', '/makings', ['wish' => $asthma])->assertStatus(422)->assertJsonPath('faults.0.reason', 'unread');
+    expect(Making::query()->count())->toBe(0);
+    $this->atHouse('POST', '/makings', ['wish' => $asthma, 'acknowledged' => ['scent-asthma']])->assertOk();
+    expect(array_column(MakingEntry::query()->firstOrFail()->data['cautions'], 'id'))->toBe(['scent-asthma']);
     // Past its day when it is weighed, though it was not when it was begun.
     [$made] = begunSalve([], $batch);
     $this->travelTo('2029-01-01');

@@ -47,7 +47,7 @@ function frozen(array $with = []): FrozenProduct
             'parts' => [
                 $part('batch.A', 'oil', 200, 0.9, ['batch' => 'A', 'allergens' => ['almond']]),
                 $part('beeswax', 'wax', 50, 0.96, ['hardness' => 1, 'lots' => [['lot' => 'W', 'amount' => 50]]]),
-                $part('lavender', 'scent', 2.5, 0.885, ['drop_g' => 0.04425, 'most_share' => 0.02]),
+                $part('lavender', 'scent', 2.5, 0.885, ['drop_g' => 0.04425, 'most_share' => 0.02, 'lots' => [['lot' => 'L', 'amount' => 2.8]]]),
             ],
             'steps' => array_map(
                 fn (string $id) => ['id' => $id],
@@ -160,8 +160,9 @@ it('keeps mass through every mend, whatever is done in which order', function ()
     }
 });
 
-it('takes of bottles and lots what was weighed, and gives back what was not', function (array $lines, ?float $ml, ?float $wax) {
+it('takes of bottles and lots what was weighed, and gives back what was not', function (array $lines, ?float $ml, ?float $wax, ?float $scent = 2.8) {
     $takes = after(frozen(), ...$lines)->takes;
+    $scent === null ? expect($takes->lots)->not->toHaveKey('L') : expect($takes->lots['L'])->toEqualWithDelta($scent, 1e-6);
     expect($takes->bottles['A'] ?? null)
         ->toEqualWithDelta($ml, 1e-6)
         ->and($takes->lots['W'] ?? null)
@@ -176,8 +177,9 @@ it('takes of bottles and lots what was weighed, and gives back what was not', fu
         62,
     ],
     'mended from the bottle: 9.5 g at 0.95' => [[new Mended(more('batch.A', 9.5, 0, ['batch' => 'A']), 0.0)], 200 / 0.9 + 10, 50],
-    'thrown away unbegun' => [[new Discarded()], null, null],
-    'thrown away with the wax in' => [[new Weighed('beeswax', [], 55.0), new Discarded()], 200 / 0.9, 55],
+    'thrown away unbegun' => [[new Discarded()], null, null, null],
+    'thrown away with the wax in' => [[new Weighed('beeswax', [], 55.0), new Discarded()], 200 / 0.9, 55, null],
+    'thrown away with half of the drops in' => [[new Weighed('lavender', [], 1.25), new Discarded()], 200 / 0.9, 50, 1.4],
 ]);
 
 it('has a spoon to mend until something is done about it', function (array $lines, ?string $mend, bool $done) {
