@@ -101,6 +101,28 @@ final class BusyHouse
         $test->atHouse('POST', "{$path}/check", ['answers' => ['smell' => 'faint', 'look' => 'clear', 'lid' => 'quiet']])->assertOk();
         $test->atHouse('POST', "{$path}/faults/note", ['signs' => ['weak']])->assertOk();
         $test->atHouse('POST', "{$path}/acknowledge", ['caution' => 'skin-only'])->assertOk();
+        $test->atHouse('POST', '/lots', ['lot' => ['kind' => 'wax', 'material' => 'beeswax', 'amount' => '100 g', 'price' => '5']])->assertOk();
+        $made = $test
+            ->atHouse('POST', '/makings', [
+                'wish' => [
+                    'product' => 'salve',
+                    'oils' => [['batch' => $second->uid, 'amount' => '40 mL']],
+                    'essential_oils' => [['id' => 'lavender', 'percent' => 1]],
+                ],
+                'acknowledged' => [],
+            ])
+            ->assertOk()
+            ->json('id');
+        $oil = "batch.{$second->uid}";
+        $at = fn (string $what, array $body) => $test->atHouse('POST', "/makings/{$made}/{$what}", $body)->assertOk();
+        $at('weigh', ['part' => $oil, 'amount' => '34 g']);
+        $at('weigh', ['part' => 'beeswax']);
+        $at('spoon', ['verdict' => 'too-soft', 'stuck' => '1 g', 'room_c' => 18]);
+        $at('mend', ['part' => 'beeswax', 'amount' => '2 g']);
+        $at('steps', ['step' => 'drops', 'celsius' => 48]);
+        $at('pour', ['tins' => [['ml' => 15, 'count' => 2]], 'left' => '3 mL', 'where' => 'the sill']);
+        $at('tins', ['tin' => 1, 'how' => 'sold', 'to' => 'the fair', 'price' => 4.5]);
+        $at('notes', ['note' => 'Grained a “little”.']);
         $version = $test->atHouse('GET', "{$path}/label")->json('version');
         $test
             ->atHouse('PUT', "{$path}/label", [

@@ -20,6 +20,9 @@ use Kettle\Stores\LotKind;
 /** The plan a product was begun with. It never changes: what was done instead is in its logbook. */
 final readonly class FrozenProduct
 {
+    /** What is kept of a plan beyond its document. */
+    public const KEPT = ['parts', 'eaten', 'scent_ceiling', 'loss_share', 'whipped'];
+
     /**
      * @param  array<mixed>  $document as it was frozen
      * @param  Pot  $pot as it was planned

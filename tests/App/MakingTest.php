@@ -175,7 +175,9 @@ it('is begun only when its cautions are read, and never of what must not be used
     expect(Making::query()->count())->toBe(0);
     // What only asks to be read is begun once it was, and its words stay in the logbook.
     $asthma = ['oils' => [['batch' => $batch]], 'essential_oils' => [['id' => 'lavender', 'percent' => 0.5]], 'for' => ['asthma']] + POT;
-    $this->atHouse('POST', '/makings', ['wish' => $asthma])->assertStatus(422)->assertJsonPath('faults.0.reason', 'unread');
+    $this->atHouse('POST', '/makings', ['wish' => $asthma])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.reason', 'unread');
     expect(Making::query()->count())->toBe(0);
     $this->atHouse('POST', '/makings', ['wish' => $asthma, 'acknowledged' => ['scent-asthma']])->assertOk();
     expect(array_column(MakingEntry::query()->firstOrFail()->data['cautions'], 'id'))->toBe(['scent-asthma']);

@@ -17,6 +17,8 @@ it('exports a house that keeps to its schema, and reads back equal', function ()
     foreach ($first['batches'] as $batch) {
         $pages[$batch['id']] = $this->atHouse('GET', "/batches/{$batch['id']}")->json();
     }
+    $made = $first['makings'][0]['id'];
+    $salve = $this->atHouse('GET', "/makings/{$made}")->assertOk()->json();
 
     $this->house = $this->aHouse($this->keeper, 'Second house');
     $this->atHouse('POST', '/import', $first)->assertOk()->assertJsonPath('batches', 4);
@@ -26,7 +28,13 @@ it('exports a house that keeps to its schema, and reads back equal', function ()
         ->and($second['lots'])
         ->toEqual($first['lots'])
         ->and($second['recipes'])
-        ->toEqual($first['recipes']);
+        ->toEqual($first['recipes'])
+        ->and(count($first['makings']))
+        ->toBe(1)
+        ->and($second['makings'])
+        ->toEqual($first['makings']);
+    expect(array_diff_key($this->atHouse('GET', "/makings/{$made}")->assertOk()->json(), ['version' => 0]))
+        ->toEqual(array_diff_key($salve, ['version' => 0]));
     $lot = $first['lots'][0]['id'];
     expect($this->atHouse('GET', "/lots/{$lot}")->json('lot.left_text'))->not->toBe('500 g');
     foreach ($pages as $id => $page) {
@@ -65,6 +73,8 @@ it('makes nothing twice from the same file', function () {
     $count = fn () => [
         DB::table('batches')->count(),
         DB::table('log_entries')->count(),
+        DB::table('making_entries')->count(),
+        DB::table('tins')->count(),
         DB::table('jars')->count(),
         DB::table('bottles')->count(),
         DB::table('lots')->count(),
@@ -266,4 +276,14 @@ it('takes cookers, warm sessions with their line, days away, weather and picture
     foreach (['weather', 'photos', 'absences'] as $part) {
         expect($again[$part])->toBe($file[$part]);
     }
+});
+
+it('holds what a product is, and how it is wished, as the Melt publishes it', function () {
+    $read = fn (string $file): array => json_decode((string) file_get_contents(base_path("docs/formats/{$file}.schema.json")), true);
+    $melt = $read('reckon')['$defs']['melt'];
+    $house = $read('house')['$defs'];
+    foreach (['house', ...App\Http\Requests\ReckonProduct::OF_THE_HOUSE] as $field) {
+        unset($melt['asks']['properties'][$field]);
+    }
+    expect($house['product'])->toBe($melt['answers'])->and($house['productWish'])->toBe($melt['asks']);
 });

@@ -47,12 +47,24 @@ function frozen(array $with = []): FrozenProduct
             'parts' => [
                 $part('batch.A', 'oil', 200, 0.9, ['batch' => 'A', 'allergens' => ['almond']]),
                 $part('beeswax', 'wax', 50, 0.96, ['hardness' => 1, 'lots' => [['lot' => 'W', 'amount' => 50]]]),
-                $part('lavender', 'scent', 2.5, 0.885, ['drop_g' => 0.04425, 'most_share' => 0.02, 'lots' => [['lot' => 'L', 'amount' => 2.8]]]),
+                $part('lavender', 'scent', 2.5, 0.885, [
+                    'drop_g' => 0.04425,
+                    'most_share' => 0.02,
+                    'lots' => [['lot' => 'L', 'amount' => 2.8]],
+                ]),
             ],
-            'steps' => array_map(
-                fn (string $id) => ['id' => $id],
-                ['dry', 'weigh.batch.A', 'weigh.beeswax', 'melt', 'spoon', 'drops', 'pour', 'set', 'wipe', 'label'],
-            ),
+            'steps' => array_map(fn (string $id) => ['id' => $id], [
+                'dry',
+                'weigh.batch.A',
+                'weigh.beeswax',
+                'melt',
+                'spoon',
+                'drops',
+                'pour',
+                'set',
+                'wipe',
+                'label',
+            ]),
             'tins' => ['sizes' => [['ml' => 60, 'holds_ml' => 57, 'count' => 4]]],
             'ingredients' => ['fragrance' => ['Linalool']],
             'scent_ceiling' => 0.03,
@@ -82,15 +94,17 @@ function hand(MakingState $state): Hand
 function more(string $id, float $grams, float $hardness, array $with = []): PotPart
 {
     return PotPart::read(
-        new Kettle\Batch\Stored($with + [
-            'id' => $id,
-            'kind' => $hardness > 0 ? 'wax' : 'oil',
-            'said' => ['joined' => [$id]],
-            'grams' => $grams,
-            'g_per_ml' => 0.95,
-            'hardness' => $hardness,
-            'through' => [['name' => ['wax' => $id], 'inci' => strtoupper($id), 'share' => 1]],
-        ]),
+        new Kettle\Batch\Stored(
+            $with + [
+                'id' => $id,
+                'kind' => $hardness > 0 ? 'wax' : 'oil',
+                'said' => ['joined' => [$id]],
+                'grams' => $grams,
+                'g_per_ml' => 0.95,
+                'hardness' => $hardness,
+                'through' => [['name' => ['wax' => $id], 'inci' => strtoupper($id), 'share' => 1]],
+            ],
+        ),
     );
 }
 
@@ -156,11 +170,19 @@ it('keeps mass through every mend, whatever is done in which order', function ()
         expect($state->inPot()->massG)->toEqualWithDelta($mass, 1e-6);
         // Everything that is in it stands in its list of ingredients, by weight.
         $grams = array_sum(array_column($state->ingredients()->each, 'grams'));
-        expect($grams)->toEqualWithDelta($state->pot->massG, 1e-6)->and($state->ingredients()->allergens)->toBe(['almond']);
+        expect($grams)
+            ->toEqualWithDelta($state->pot->massG, 1e-6)
+            ->and($state->ingredients()->allergens)
+            ->toBe(['almond']);
     }
 });
 
-it('takes of bottles and lots what was weighed, and gives back what was not', function (array $lines, ?float $ml, ?float $wax, ?float $scent = 2.8) {
+it('takes of bottles and lots what was weighed, and gives back what was not', function (
+    array $lines,
+    ?float $ml,
+    ?float $wax,
+    ?float $scent = 2.8,
+) {
     $takes = after(frozen(), ...$lines)->takes;
     $scent === null ? expect($takes->lots)->not->toHaveKey('L') : expect($takes->lots['L'])->toEqualWithDelta($scent, 1e-6);
     expect($takes->bottles['A'] ?? null)
@@ -171,11 +193,7 @@ it('takes of bottles and lots what was weighed, and gives back what was not', fu
     'as planned: 200 g at 0.9' => [[], 200 / 0.9, 50],
     'weighed otherwise' => [[new Weighed('batch.A', [], 180.0), new Weighed('beeswax', [], 55.0)], 200, 55],
     'weighed and undone' => [[new Weighed('beeswax', [], 55.0), 'undo 0'], 200 / 0.9, 50],
-    'mended from a lot' => [
-        [new Mended(more('beeswax', 12, 1, ['lots' => [['lot' => 'W', 'amount' => 12.0]]]), 0.0)],
-        200 / 0.9,
-        62,
-    ],
+    'mended from a lot' => [[new Mended(more('beeswax', 12, 1, ['lots' => [['lot' => 'W', 'amount' => 12.0]]]), 0.0)], 200 / 0.9, 62],
     'mended from the bottle: 9.5 g at 0.95' => [[new Mended(more('batch.A', 9.5, 0, ['batch' => 'A']), 0.0)], 200 / 0.9 + 10, 50],
     'thrown away unbegun' => [[new Discarded()], null, null, null],
     'thrown away with the wax in' => [[new Weighed('beeswax', [], 55.0), new Discarded()], 200 / 0.9, 55, null],

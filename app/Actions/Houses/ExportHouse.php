@@ -26,6 +26,7 @@ final readonly class ExportHouse
     public function __construct(
         private CurrentHouse $current,
         private ExportStove $stove,
+        private ExportMakings $makings,
         private Planning $planning,
         private KitchenFactory $kitchens,
     ) {}
@@ -100,7 +101,7 @@ final readonly class ExportHouse
             ),
             'lots' => array_values(
                 Lot::withTrashed()
-                    ->with(['moves' => fn ($query) => $query->orderBy('id'), 'moves.batch', 'checks'])
+                    ->with(['moves' => fn ($query) => $query->orderBy('id'), 'moves.batch', 'moves.making', 'checks'])
                     ->orderBy('id')
                     ->get()
                     ->map(fn (Lot $lot) => $this->lot($lot))
@@ -121,6 +122,7 @@ final readonly class ExportHouse
                     ->map(fn (AlmanacNote $note) => ['kind' => $note->kind, 'key' => $note->key, 'note' => $note->note, 'by' => $note->by])
                     ->all(),
             ),
+            'makings' => ($this->makings)(),
             ...($this->stove)(),
         ];
     }
@@ -195,6 +197,7 @@ final readonly class ExportHouse
                             'kind' => $move->kind,
                             'amount' => (float) $move->amount,
                             'batch' => $move->batch?->uid,
+                            'making' => $move->making?->uid,
                             'by' => $move->by,
                             'note' => $move->note,
                             'happened_at' => $this->moment($move->happened_at),

@@ -3,6 +3,7 @@
 namespace App\Actions\Houses;
 
 use App\Actions\Batches\BatchProjector;
+use App\Actions\Melt\MakingDocument;
 use App\Actions\Stove\PlanDiary;
 use App\House\KitchenFactory;
 use App\Models\AlmanacNote;
@@ -47,7 +48,7 @@ use Opis\JsonSchema\Validator;
  *     wish: array<mixed>, repeats: ?string, label?: array<mixed>|null, start_at: string, plan: PlanRow,
  *     kept?: array{herbs: array<mixed>, oils: array<mixed>, plan: PlanRow}, log: list<LineRow>}
  * @phpstan-type MoveRow array{id: string, by: string, happened_at: string, kind: string, amount: float|int, note: ?string,
- *     batch: ?string}
+ *     batch: ?string, making?: ?string}
  * @phpstan-type CheckRow array{id: string, by: string, happened_at: string, verdict: string, says: string,
  *     kept?: array<mixed>, answers: array<mixed>}
  * @phpstan-type LotRow array{id: string, retired: bool, moves: list<MoveRow>, checks: list<CheckRow>}
@@ -63,10 +64,12 @@ use Opis\JsonSchema\Validator;
  * @phpstan-type AbsenceRow array{id: string, called: string, from: string, to: string}
  * @phpstan-type DayRow array{day: string, cloud: ?float, low_c: ?float, high_c: ?float}
  * @phpstan-type PhotoRow array{id: string, batch: string, jpeg: string}
+ * @phpstan-type MakingRow array{id: string, code: string, product: string, begun_at: string, wish: array<mixed>,
+ *     kept: array{plan: array<mixed>, plants: array<mixed>}, log: list<LineRow>}
  * @phpstan-type HouseFile array{jars: list<SizeRow>, bottles: list<SizeRow>, batches: list<BatchRow>, lots?: list<LotRow>,
  *     recipes?: list<RecipeRow>, almanac?: list<array{kind: string, key: string, note: string, by: string}>,
  *     cookers?: list<CookerRow>, sessions?: list<SessionRow>, absences?: list<AbsenceRow>, weather?: list<DayRow>,
- *     photos?: list<PhotoRow>}
+ *     photos?: list<PhotoRow>, makings?: list<MakingRow>}
  */
 final readonly class ImportHouse
 {
@@ -76,6 +79,8 @@ final readonly class ImportHouse
         private Tables $tables,
         private ImportStores $stores,
         private ImportStove $stove,
+        private ImportMakings $makings,
+        private MakingDocument $documents,
         private PlanDiary $diary,
         private KitchenFactory $kitchens,
         private Planning $planning,
@@ -115,6 +120,7 @@ final readonly class ImportHouse
             $jars = $this->sizes(Jar::class, $house['jars'], ['called', 'brim_ml', 'height_mm', 'kind']);
             $bottles = $this->sizes(BottleSize::class, $house['bottles'], ['called', 'capacity_ml']);
             [$batches, $entries, $here, $changed] = $this->batches($house['batches']);
+            [$makings, $remade] = $this->makings->rows($house['makings'] ?? []);
             $lots = $this->stores->lots($house['lots'] ?? []);
             $recipes = $this->stores->recipes($house['recipes'] ?? []);
             $stove = ($this->stove)($house);
@@ -123,6 +129,7 @@ final readonly class ImportHouse
             foreach ($changed as $id) {
                 $this->fold->refresh(Batch::query()->findOrFail($id));
             }
+            $this->makings->fold($remade);
             $notes = $this->notes($house['almanac'] ?? []);
             $batches + $entries > 0 && ($this->diary)(Said::of('moved.house-taken-in'));
 
@@ -134,17 +141,18 @@ final readonly class ImportHouse
                 $here,
                 $lots,
                 $recipes,
-                $batches + $entries + $jars + $bottles + $lots + $recipes + $stove + $notes === 0
+                $batches + $entries + $jars + $bottles + $lots + $recipes + $stove + $notes + $makings + count($remade) === 0
                     ? 'Everything in that file is here already; nothing was changed.'
                     : sprintf(
                         'Taken in: %d batches with %d lines of their logbooks, %d jar sizes, %d bottle sizes, %d '.
-                            'lots, %d recipes, %d things of the stove. %d batches were here already.',
+                            'lots, %d recipes, %d products, %d things of the stove. %d batches were here already.',
                         $batches,
                         $entries,
                         $jars,
                         $bottles,
                         $lots,
                         $recipes,
+                        $makings,
                         $stove,
                         $here,
                     ),
@@ -170,6 +178,12 @@ final readonly class ImportHouse
                 $batches[$i]->plan = json_decode(json_encode($told, JSON_THROW_ON_ERROR));
                 $any = true;
             }
+        }
+        /** @var list<\stdClass> $makings */
+        $makings = $document->makings ?? [];
+        foreach ($house['makings'] ?? [] as $i => $row) {
+            $makings[$i]->plan = json_decode(json_encode($this->documents->told($row['kept']['plan']), JSON_THROW_ON_ERROR));
+            $any = true;
         }
         $any && $this->validate($document);
     }
@@ -364,23 +378,30 @@ final readonly class ImportHouse
         foreach ($row['log'] as $line) {
             if (! isset($there[$line['id']])) {
                 $there[$line['id']] = $batch->id;
-                $rows[] = [
-                    'house_id' => $this->current->house()->id,
-                    'batch_id' => $batch->id,
-                    'uid' => $line['id'],
-                    'user_id' => null,
-                    'by' => $line['by'],
-                    'kind' => $line['kind'],
-                    'data' => json_encode($line['kept'] ?? $line['data'], JSON_THROW_ON_ERROR),
-                    'note' => $line['note'],
-                    'corrects' => $line['corrects'],
-                    'happened_at' => Carbon::parse($line['happened_at']),
-                    'recorded_at' => Carbon::parse($line['recorded_at']),
-                ];
+                $rows[] = self::line($line) + ['house_id' => $this->current->house()->id, 'batch_id' => $batch->id];
             }
         }
         LogEntry::query()->insert($rows);
 
         return count($rows);
+    }
+
+    /**
+     * @param  LineRow  $line
+     * @return array<string, mixed> a line of a logbook as it is stored
+     */
+    public static function line(array $line): array
+    {
+        return [
+            'uid' => $line['id'],
+            'user_id' => null,
+            'by' => $line['by'],
+            'kind' => $line['kind'],
+            'data' => json_encode($line['kept'] ?? $line['data'], JSON_THROW_ON_ERROR),
+            'note' => $line['note'],
+            'corrects' => $line['corrects'],
+            'happened_at' => Carbon::parse($line['happened_at']),
+            'recorded_at' => Carbon::parse($line['recorded_at']),
+        ];
     }
 }

@@ -7,6 +7,7 @@ use App\Models\Batch;
 use App\Models\Lot;
 use App\Models\LotCheck;
 use App\Models\LotMove;
+use App\Models\Making;
 use App\Models\Recipe;
 use App\Models\RecipeVersion;
 use App\Models\Tenancy\CurrentHouse;
@@ -35,6 +36,8 @@ final readonly class ImportStores
         $here = Lot::withTrashed()->get()->keyBy('uid');
         /** @var array<string, int> $batches */
         $batches = Batch::query()->pluck('id', 'uid')->all();
+        /** @var array<string, int> $makings */
+        $makings = Making::query()->pluck('id', 'uid')->all();
         $added = 0;
         foreach ($rows as $row) {
             $lot = $here->get($row['id']);
@@ -52,7 +55,7 @@ final readonly class ImportStores
                 }
                 $added++;
             }
-            $this->happened($lot, $row, $batches);
+            $this->happened($lot, $row, $batches, $makings);
         }
 
         return $added;
@@ -98,8 +101,9 @@ final readonly class ImportStores
     /**
      * @param  LotRow  $row
      * @param  array<string, int>  $batches ids by uid
+     * @param  array<string, int>  $makings likewise
      */
-    private function happened(Lot $lot, array $row, array $batches): void
+    private function happened(Lot $lot, array $row, array $batches, array $makings): void
     {
         $known =
             LotMove::query()->where('lot_id', $lot->id)->pluck('lot_id', 'uid')->all() +
@@ -113,6 +117,7 @@ final readonly class ImportStores
                     'amount' => $move['amount'],
                     'note' => $move['note'],
                     'batch_id' => $batches[$move['batch'] ?? ''] ?? null,
+                    'making_id' => $makings[$move['making'] ?? ''] ?? null,
                 ],
                 array_filter($row['moves'], $fresh),
             ),

@@ -4,6 +4,7 @@ namespace App\Actions\Melt;
 
 use App\Actions\Batches\NewLine;
 use App\Actions\Stores\StockLedger;
+use App\Models\Batch;
 use App\Models\Making;
 use App\Models\MakingEntry;
 use App\Models\Tin;
@@ -48,8 +49,22 @@ final readonly class MakingLogbook
         });
     }
 
+    /** Folds one that was taken in: what it took is in the logbooks and moves that came with it, and is not taken again. */
+    public function taken(Making $making): void
+    {
+        $takes = $this->refresh($making, take: false)->takes;
+        DB::table('making_batches')->where('making_id', $making->id)->delete();
+        foreach (
+            Batch::query()
+                ->whereIn('uid', array_keys($takes->bottles))
+                ->get(['id', 'house_id', 'uid']) as $batch
+        ) {
+            $this->bottles->note($making, $batch, round($takes->bottles[$batch->uid], 3));
+        }
+    }
+
     /** Folds it anew: nothing else writes where it stands, so that can be thrown away and made again at any time. */
-    public function refresh(Making $making, bool $strict = false, bool $take = true): void
+    public function refresh(Making $making, bool $strict = false, bool $take = true): MakingState
     {
         $state = $this->records->state($making);
         $making
@@ -93,5 +108,7 @@ final readonly class MakingLogbook
             $this->bottles->follow($making, $state->takes->bottles);
             $this->ledger->followMaking($making, $state->takes->lots, $strict);
         }
+
+        return $state;
     }
 }

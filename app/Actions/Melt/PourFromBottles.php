@@ -101,6 +101,12 @@ final readonly class PourFromBottles
                 $left -= $of;
             }
         }
+        $this->note($making, $batch, $ml);
+    }
+
+    /** So that it is found from either. */
+    public function note(Making $making, Batch $batch, float $ml): void
+    {
         DB::table('making_batches')->insert([
             'house_id' => $making->getAttribute('house_id'),
             'making_id' => $making->id,

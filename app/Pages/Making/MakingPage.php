@@ -3,6 +3,7 @@
 namespace App\Pages\Making;
 
 use App\Actions\Melt\BottledOils;
+use App\Actions\Melt\MakingDocument;
 use App\Actions\Melt\MakingRecords;
 use App\House\KitchenFactory;
 use App\House\Times;
@@ -29,9 +30,7 @@ use Kettle\Making\Stage;
 use Kettle\Making\TinState;
 use Kettle\Material\Tables;
 use Kettle\Melt\MeltTable;
-use Kettle\Melt\ProductDocument;
 use Kettle\Reason\Said;
-use Kettle\Recipe\Planning;
 use Kettle\Recipe\Words;
 
 /** Everything of one product for its page, and products in a list. */
@@ -48,7 +47,7 @@ final readonly class MakingPage
         private StoresPresenter $stores,
         private KitchenFactory $kitchens,
         private Times $times,
-        private Planning $planning,
+        private MakingDocument $documents,
         private Tables $tables,
     ) {}
 
@@ -71,7 +70,7 @@ final readonly class MakingPage
             stage: $making->stage->value,
             stage_text: $this->stage($making),
             version: $making->version,
-            plan: $this->plan($making),
+            plan: $this->documents->told($making->plan->document),
             wish: $making->wish,
             pot: $this->pot($state, $words),
             mass_text: $words->thing(['g' => $state->pot->massG]),
@@ -165,16 +164,6 @@ final readonly class MakingPage
             ),
             Stage::Discarded => 'thrown away',
         };
-    }
-
-    /** @return array<mixed> as it was begun, in this cook's words */
-    private function plan(Making $making): array
-    {
-        $kept = array_flip(['parts', 'eaten', 'scent_ceiling', 'loss_share', 'whipped']);
-
-        return (new ProductDocument($this->planning, $this->kitchens->plain(), MeltTable::of($this->tables)))->told(
-            array_diff_key($making->plan->document, $kept),
-        );
     }
 
     /** @return list<PotNow> */

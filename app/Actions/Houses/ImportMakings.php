@@ -1,0 +1,117 @@
+<?php
+
+namespace App\Actions\Houses;
+
+use App\Actions\Melt\MakingLogbook;
+use App\Models\Making;
+use App\Models\MakingEntry;
+use App\Models\Tenancy\CurrentHouse;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Kettle\Making\Stage;
+use Kettle\Material\Tables;
+use Kettle\Melt\MeltException;
+use Kettle\Melt\MeltTable;
+
+/**
+ * The products of an exported house: what is here already, by id, stays; lines of logbooks not here yet are added.
+ *
+ * @phpstan-import-type MakingRow from ImportHouse
+ */
+final readonly class ImportMakings
+{
+    public function __construct(private CurrentHouse $current, private Tables $tables, private MakingLogbook $logbook) {}
+
+    /**
+     * Before the lots, whose moves name them.
+     *
+     * @param  list<MakingRow>  $rows
+     * @return array{int, list<int>} products added, and those that have new lines
+     */
+    public function rows(array $rows): array
+    {
+        $known = Making::query()
+            ->get(['id', 'house_id', 'uid', 'code'])
+            ->keyBy('uid');
+        $codes = $known->pluck('uid', 'code');
+        $added = 0;
+        $changed = [];
+        foreach ($rows as $row) {
+            $making = $known->get($row['id']);
+            if ($making === null) {
+                if ($codes->has($row['code'])) {
+                    throw ImportException::codeTaken($row['code']);
+                }
+                $making = $this->add($row);
+                $known->put($making->uid, $making);
+                $codes->put($making->code, $making->uid);
+                $added++;
+            }
+            if ($this->lines($making, $row) > 0) {
+                $changed[] = $making->id;
+            }
+        }
+        $count = $codes->keys()->map(fn (int|string $code) => (int) substr((string) $code, 4))->max() ?? 0;
+        DB::table('batch_counters')->upsert(
+            [['house_id' => $this->current->house()->id, 'begun' => 0, 'made' => $count]],
+            ['house_id'],
+            ['made' => DB::raw('GREATEST(made, VALUES(made))')],
+        );
+
+        return [$added, $changed];
+    }
+
+    /**
+     * Once everything they were made from is here. What they took stands in the logbooks and moves of that file already.
+     *
+     * @param  list<int>  $changed
+     */
+    public function fold(array $changed): void
+    {
+        foreach ($changed as $id) {
+            $this->logbook->taken(Making::query()->findOrFail($id));
+        }
+    }
+
+    /** @param  MakingRow  $row */
+    private function add(array $row): Making
+    {
+        try {
+            MeltTable::of($this->tables)->product($row['product']);
+        } catch (MeltException $refused) {
+            throw ImportException::notOurs('product '.$row['code'], lcfirst($refused->sentence));
+        }
+        $begun = Carbon::parse($row['begun_at']);
+
+        return Making::query()
+            ->create([
+                'uid' => $row['id'],
+                'code' => $row['code'],
+                'product' => $row['product'],
+                'wish' => $row['wish'],
+                'plan' => $row['kept']['plan'],
+                'plants' => $row['kept']['plants'],
+                'begun_at' => $begun,
+                'best_before' => $begun,
+                'stage' => Stage::Planned,
+                'verdicts' => [],
+            ])
+            ->refresh();
+    }
+
+    /** @param  MakingRow  $row */
+    private function lines(Making $making, array $row): int
+    {
+        $there = MakingEntry::query()->where('making_id', $making->id)->pluck('making_id', 'uid')->all();
+        $rows = [];
+        foreach ($row['log'] as $line) {
+            if (! isset($there[$line['id']])) {
+                $there[$line['id']] = $making->id;
+                $rows[] = ImportHouse::line($line) + ['house_id' => $this->current->house()->id, 'making_id' => $making->id];
+            }
+        }
+        MakingEntry::query()->insert($rows);
+
+        return count($rows);
+    }
+}
