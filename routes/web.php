@@ -18,6 +18,7 @@ use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\StoresController;
 use App\Http\Controllers\StoveController;
 use App\Http\Controllers\TodayController;
+use App\Http\Controllers\TraceController;
 use App\Http\Controllers\WatchController;
 use Illuminate\Support\Facades\Route;
 
@@ -59,6 +60,9 @@ Route::prefix('api')->group(function (): void {
                 Route::post('melt/read', [MeltController::class, 'read']);
                 Route::get('makings', [MakingController::class, 'index']);
                 Route::get('makings/{making}', [MakingController::class, 'show']);
+                Route::get('lots/{lot}/trace', [TraceController::class, 'lot']);
+                Route::get('batches/{batch}/trace', [TraceController::class, 'batch']);
+                Route::get('makings/{making}/trace', [TraceController::class, 'making']);
                 Route::get('stores', [StoresController::class, 'index']);
                 Route::get('stores.csv', [StoresController::class, 'csv']);
                 Route::get('lots/{lot}', [StoresController::class, 'show']);

@@ -101,7 +101,9 @@ final class BusyHouse
         $test->atHouse('POST', "{$path}/check", ['answers' => ['smell' => 'faint', 'look' => 'clear', 'lid' => 'quiet']])->assertOk();
         $test->atHouse('POST', "{$path}/faults/note", ['signs' => ['weak']])->assertOk();
         $test->atHouse('POST', "{$path}/acknowledge", ['caution' => 'skin-only'])->assertOk();
-        $test->atHouse('POST', '/lots', ['lot' => ['kind' => 'wax', 'material' => 'beeswax', 'amount' => '100 g', 'price' => '5']])->assertOk();
+        $test
+            ->atHouse('POST', '/lots', ['lot' => ['kind' => 'wax', 'material' => 'beeswax', 'amount' => '100 g', 'price' => '5']])
+            ->assertOk();
         $made = $test
             ->atHouse('POST', '/makings', [
                 'wish' => [

@@ -19,6 +19,7 @@ const NewPassword = place(() => import('./door/NewPassword'))
 const Bench = place(() => import('./bench/Bench'))
 const Melt = place(() => import('./melt/Melt'))
 const MakingPage = place(() => import('./making/MakingPage'))
+const TracePage = place(() => import('./trace/TracePage'))
 const Today = place(() => import('./today/Today'))
 const Shelf = place(() => import('./shelf/Shelf'))
 const BatchPage = place(() => import('./batch/BatchPage'))
@@ -66,6 +67,7 @@ const FIRST: Record<string, ReturnType<typeof place>> = {
   press: Press,
   melt: Melt,
   making: MakingPage,
+  trace: TracePage,
   stores: Stores,
   almanac: Almanac,
   diary: Diary,
@@ -99,6 +101,7 @@ const draw = () => {
                       <Route path="recipes/:recipe" element={<RecipePage />} />
                       <Route path="melt" element={<Melt />} />
                       <Route path="making/:making" element={<MakingPage />} />
+                      <Route path="trace/:kind/:thing" element={<TracePage />} />
                       <Route path="stores" element={<Stores />} />
                       <Route path="stores/new" element={<NewLot />} />
                       <Route path="stores/file" element={<StoresFile />} />

@@ -6,6 +6,7 @@ use App\Models\Tenancy\BelongsToHouse;
 use Illuminate\Database\Eloquent\Model;
 
 /**
+ * @property int $batch_id
  * @property int $number
  * @property string $called
  * @property string $capacity_ml

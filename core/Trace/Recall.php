@@ -13,14 +13,16 @@ final readonly class Recall
 
     public const NOTHING = 'nothing';
 
+    public const DOES = [self::THROW_AWAY, self::TELL, self::NOTHING];
+
     /**
-     * @param  list<array{id: string, kind: string, do: string, who: string}>  $each nearest first; whom to tell, where somebody has it
+     * @param  list<array{id: string, kind: string, do: value-of<self::DOES>, who: string}>  $each nearest first; whom to tell, where somebody has it
      * @param  list<array{person: string, holds: list<string>}>  $people by name
      */
     private function __construct(public array $each, public array $people) {}
 
     /**
-     * @param  array<string, string>  $state of bottles and tins: in, used, given or thrown; what has none is here
+     * @param  array<string, string>  $state of bottles and tins: in, used, given, sold or thrown; what has none is here
      * @param  array<string, string>  $holds name of who has it, by bottle or tin
      *
      * @throws TraceException
@@ -35,7 +37,7 @@ final readonly class Recall
             }
             $who = $holds[$id] ?? '';
             $do = match (true) {
-                ($state[$id] ?? 'in') === 'given' => self::TELL,
+                in_array($state[$id] ?? 'in', ['given', 'sold'], true) => self::TELL,
                 in_array($state[$id] ?? 'in', ['used', 'thrown'], true) => self::NOTHING,
                 default => self::THROW_AWAY,
             };

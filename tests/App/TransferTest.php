@@ -18,7 +18,9 @@ it('exports a house that keeps to its schema, and reads back equal', function ()
         $pages[$batch['id']] = $this->atHouse('GET', "/batches/{$batch['id']}")->json();
     }
     $made = $first['makings'][0]['id'];
-    $salve = $this->atHouse('GET', "/makings/{$made}")->assertOk()->json();
+    $salve = $this->atHouse('GET', "/makings/{$made}")
+        ->assertOk()
+        ->json();
 
     $this->house = $this->aHouse($this->keeper, 'Second house');
     $this->atHouse('POST', '/import', $first)->assertOk()->assertJsonPath('batches', 4);
@@ -33,8 +35,14 @@ it('exports a house that keeps to its schema, and reads back equal', function ()
         ->toBe(1)
         ->and($second['makings'])
         ->toEqual($first['makings']);
-    expect(array_diff_key($this->atHouse('GET', "/makings/{$made}")->assertOk()->json(), ['version' => 0]))
-        ->toEqual(array_diff_key($salve, ['version' => 0]));
+    expect(
+        array_diff_key(
+            $this->atHouse('GET', "/makings/{$made}")
+                ->assertOk()
+                ->json(),
+            ['version' => 0],
+        ),
+    )->toEqual(array_diff_key($salve, ['version' => 0]));
     $lot = $first['lots'][0]['id'];
     expect($this->atHouse('GET', "/lots/{$lot}")->json('lot.left_text'))->not->toBe('500 g');
     foreach ($pages as $id => $page) {

@@ -94,6 +94,7 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
           {batch.stage === 'bottled' && batch.bottles.some((bottle) => bottle.state === 'in') ? (
             <ButtonLink to={`/h/${house}/melt?batch=${batch.id}`}>Melt it</ButtonLink>
           ) : null}
+          <ButtonLink to={`/h/${house}/trace/batch/${batch.id}`}>Follow it</ButtonLink>
           {works ? (
             <>
               <Button onClick={repeat} aria-keyshortcuts="Shift+R">

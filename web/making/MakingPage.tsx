@@ -8,7 +8,7 @@ import { putOnMelt } from '../melt/wish'
 import { Pot } from '../melt/Pot'
 import { Rule } from '../melt/Rule'
 import { useArrived } from '../parts/arrived'
-import { Button, TextButton } from '../parts/Button'
+import { Button, ButtonLink, TextButton } from '../parts/Button'
 import { Field } from '../parts/Field'
 import { sent } from '../parts/form'
 import { Notice, Trouble } from '../parts/Notice'
@@ -49,6 +49,7 @@ function Page({ making }: { making: Making }) {
           </p>
         </div>
         <div className="no-print flex flex-wrap gap-2">
+          <ButtonLink to={`/h/${house}/trace/product/${making.id}`}>Follow it</ButtonLink>
           {works ? (
             <Button onClick={again} aria-keyshortcuts="Shift+R">
               Make it again

@@ -5,7 +5,7 @@ import { useKey } from '../frame/keys'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
 import { useArrived } from '../parts/arrived'
-import { Button } from '../parts/Button'
+import { Button, ButtonLink } from '../parts/Button'
 import { Questions } from '../parts/Check'
 import { Field } from '../parts/Field'
 import { sent } from '../parts/form'
@@ -61,16 +61,19 @@ function Page({ detail }: { detail: Detail }) {
             </p>
           </div>
         </div>
-        {works ? (
-          <div className="flex flex-wrap gap-2">
-            <Button onClick={() => setEditing(true)} aria-keyshortcuts="Shift+E">
-              Change it
-            </Button>
-            <Button look="stop" onClick={() => setRemoving(true)}>
-              Take it out
-            </Button>
-          </div>
-        ) : null}
+        <div className="flex flex-wrap gap-2">
+          <ButtonLink to={`/h/${house}/trace/lot/${lot.id}`}>Follow it</ButtonLink>
+          {works ? (
+            <>
+              <Button onClick={() => setEditing(true)} aria-keyshortcuts="Shift+E">
+                Change it
+              </Button>
+              <Button look="stop" onClick={() => setRemoving(true)}>
+                Take it out
+              </Button>
+            </>
+          ) : null}
+        </div>
       </header>
       {lot.condition === 'sound' ? null : (
         <Notice rank={lot.condition === 'past' ? 'stop' : 'care'}>{lot.why.join(' ')}</Notice>

@@ -1,0 +1,35 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Models\Batch;
+use App\Models\Lot;
+use App\Models\Making;
+use App\OpenApi\Operation;
+use App\Pages\Trace\TracePage;
+use App\Responses\Trace\TraceView;
+
+/** What touches what: from the plant to whoever has a tin, and back. */
+final class TraceController extends Controller
+{
+    public function __construct(private readonly TracePage $page) {}
+
+    #[Operation('Follow a lot')]
+    public function lot(string $lot): TraceView
+    {
+        // Also one that is out of Stores: what was made of it is found all the same.
+        return $this->page->of(Lot::withTrashed()->where('uid', $lot)->firstOrFail());
+    }
+
+    #[Operation('Follow a batch')]
+    public function batch(Batch $batch): TraceView
+    {
+        return $this->page->of($batch);
+    }
+
+    #[Operation('Follow a product')]
+    public function making(Making $making): TraceView
+    {
+        return $this->page->of($making);
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+namespace App\Pages\Trace;
+
+use Kettle\Trace\Graph;
+
+/** What is on a trace, as it is told of: put beside the graph it is followed in. */
+final class ThingsTold
+{
+    /** @var array<string, string> */
+    public array $name = [];
+
+    /** @var array<string, string> */
+    public array $detail = [];
+
+    /** @var array<string, string> */
+    public array $at = [];
+
+    /** @var array<string, int> in which order they were found */
+    public array $place = [];
+
+    /** @var array<string, string> of bottles, tins and what is thrown away whole */
+    public array $state = [];
+
+    /** @var array<string, string> who has it */
+    public array $holds = [];
+
+    public function __construct(private readonly Graph $graph) {}
+
+    public function thing(string $kind, string $id, string $name, string $detail, string $at, string $state = '', string $who = ''): void
+    {
+        $this->graph->thing($kind, $id);
+        $this->name[$id] = $name;
+        $this->detail[$id] = $detail;
+        $this->at[$id] = $at;
+        $this->place[$id] = count($this->place);
+        if ($state !== '') {
+            $this->state[$id] = $state;
+        }
+        if ($who !== '') {
+            $this->holds[$id] = $who;
+            $person = 'person '.$who;
+            if (! isset($this->name[$person])) {
+                $this->thing('person', $person, $who, '', '');
+            }
+            $this->graph->joins($id, $person);
+        }
+    }
+
+    public function joins(string $what, string $into): void
+    {
+        if (isset($this->name[$what], $this->name[$into])) {
+            $this->graph->joins($what, $into);
+        }
+    }
+
+    /** A batch into a product, unless one of its bottles is known to have gone there. */
+    public function poured(string $batch, string $product): void
+    {
+        if (isset($this->name[$product]) && array_intersect($this->graph->before($product), $this->graph->next($batch)) === []) {
+            $this->joins($batch, $product);
+        }
+    }
+}

@@ -1,0 +1,122 @@
+<?php
+
+use Illuminate\Support\Facades\DB;
+
+require_once dirname(__DIR__).'/Pressed.php';
+
+/** @return array<string, string> what is to be done with each, by name */
+function does(array $trace): array
+{
+    return array_column(array_filter($trace['things'], fn (array $each) => $each['side'] !== 'back'), 'do', 'name');
+}
+
+/** A lot of calendula, 250 mL of oil bottled from it, a salve of some of that, and things given and sold. */
+function traced(): array
+{
+    $test = test();
+    $lot = $test
+        ->atHouse('POST', '/lots', ['lot' => ['kind' => 'herb', 'material' => 'calendula', 'state' => 'dried', 'amount' => '500 g']])
+        ->json('lot.id');
+    $wax = $test
+        ->atHouse('POST', '/lots', ['lot' => ['kind' => 'wax', 'material' => 'beeswax', 'amount' => '100 g', 'called' => 'yellow wax']])
+        ->json('lot.id');
+    $batch = basename(bottledBatch(['herb' => ['id' => 'calendula']], '260 mL'));
+    $test->atHouse('POST', "/batches/{$batch}/use", ['bottle' => 3, 'how' => 'given', 'to' => 'Torin'])->assertOk();
+    $test->atHouse('POST', "/batches/{$batch}/use", ['bottle' => 2, 'how' => 'given', 'amount' => '20 mL', 'to' => 'Maren'])->assertOk();
+    $made = $test
+        ->atHouse('POST', '/makings', [
+            'wish' => ['oils' => [['batch' => $batch]], 'tins' => [['ml' => 30, 'count' => 3]]],
+            'acknowledged' => [],
+        ])
+        ->assertOk()
+        ->json('id');
+    $test->atHouse('POST', "/makings/{$made}/pour", ['tins' => [['ml' => 30, 'count' => 3]], 'where' => 'the larder'])->assertOk();
+    $test->atHouse('POST', "/makings/{$made}/tins", ['tin' => 1, 'how' => 'given', 'to' => 'Maren'])->assertOk();
+    $test->atHouse('POST', "/makings/{$made}/tins", ['tin' => 2, 'how' => 'sold', 'to' => 'the fair', 'price' => 5])->assertOk();
+
+    return [$lot, $wax, $batch, $made];
+}
+
+it('follows a bad lot to whoever holds some of it', function () {
+    [$lot] = traced();
+    $trace = $this->atHouse('GET', "/lots/{$lot}/trace")
+        ->assertOk()
+        ->json();
+    expect(does($trace))
+        ->toMatchArray([
+            'calendula' => 'throw-away',
+            'no. 3 of 26-001' => 'tell',
+            'no. 2 of 26-001' => 'throw-away',
+            'some of no. 2 of 26-001' => 'tell',
+            'P26-001, Calendula salve' => 'throw-away',
+            'no. 1 of P26-001' => 'tell',
+            'no. 2 of P26-001' => 'tell',
+            'no. 3 of P26-001' => 'throw-away',
+        ])
+        ->and($trace['people'])
+        ->toBe([
+            ['person' => 'Maren', 'holds' => ['some of no. 2 of 26-001', 'no. 1 of P26-001']],
+            ['person' => 'Torin', 'holds' => ['no. 3 of 26-001']],
+            ['person' => 'the fair', 'holds' => ['no. 2 of P26-001']],
+        ]);
+});
+
+it('follows a product back to everything behind it, and a wax only to what it went into', function () {
+    [, $wax, , $made] = traced();
+    $back = array_filter($this->atHouse('GET', "/makings/{$made}/trace")->json('things'), fn (array $each) => $each['side'] === 'back');
+    expect(array_column($back, 'kind', 'name'))->toBe([
+        'calendula' => 'lot',
+        'yellow wax' => 'lot',
+        '26-001, Calendula in sunflower oil' => 'batch',
+        // The one it was poured from, and no other.
+        'no. 2 of 26-001' => 'bottle',
+    ]);
+    $names = array_column($this->atHouse('GET', "/lots/{$wax}/trace")->json('things'), 'name');
+    expect($names)
+        ->toContain('P26-001, Calendula salve')
+        ->and($names)
+        ->not->toContain('26-001, Calendula in sunflower oil')
+        ->and($names)
+        ->not->toContain('Torin');
+});
+
+it('tells nobody of what was undone, and finds a lot that is out of Stores', function () {
+    [$lot, , $batch] = traced();
+    $line = array_values(
+        array_filter($this->atHouse('GET', "/batches/{$batch}")->json('entries'), fn (array $each) => str_contains($each['title'], 'Torin')),
+    )[0];
+    $this->atHouse('POST', "/batches/{$batch}/undo", ['entry' => $line['id']])->assertOk();
+    $this->atHouse('DELETE', "/lots/{$lot}")->assertNoContent();
+    $trace = $this->atHouse('GET', "/lots/{$lot}/trace")
+        ->assertOk()
+        ->json();
+    expect(array_column($trace['people'], 'person'))
+        ->toBe(['Maren', 'the fair'])
+        ->and($trace['things'][0]['detail'])
+        ->toBe('no longer in Stores');
+});
+
+it('asks the database no more often for a large house, and shows nobody another house', function () {
+    [$lot, , , $made] = traced();
+    $asks = function () use ($lot): int {
+        DB::enableQueryLog();
+        $this->atHouse('GET', "/lots/{$lot}/trace")->assertOk();
+        $count = count(DB::getQueryLog());
+        DB::disableQueryLog();
+        DB::flushQueryLog();
+
+        return $count;
+    };
+    $asks();
+    $before = $asks();
+    $batch = basename(bottledBatch(['herb' => ['id' => 'calendula']], '260 mL'));
+    $this->atHouse('POST', '/makings', [
+        'wish' => ['oils' => [['batch' => $batch]], 'tins' => [['ml' => 30, 'count' => 3]]],
+        'acknowledged' => [],
+    ])->assertOk();
+    expect($asks())->toBe($before);
+    $other = $this->aHouse($this->keeper, 'Another');
+    foreach (["/lots/{$lot}/trace", "/makings/{$made}/trace"] as $path) {
+        $this->call_('GET', "/houses/{$other->uid}{$path}")->assertStatus(404);
+    }
+});

@@ -1,0 +1,96 @@
+import type { Trace } from './TracePage'
+
+const KINDS = ['lot', 'batch', 'bottle', 'product', 'tin', 'person']
+const LINE: Record<string, string> = {
+  lot: 'var(--herb)',
+  batch: 'var(--oil)',
+  bottle: 'var(--oil)',
+  product: 'var(--wax)',
+  tin: 'var(--rim)',
+  person: 'var(--water)',
+}
+const COLUMN = 200
+const ROW = 44
+const TOP = 10
+const MOST = 24
+
+const short = (name: string) => (name.length > MOST ? `${name.slice(0, MOST - 1)}…` : name)
+
+/** A code stands over the name. */
+function linesOf(name: string): string[] {
+  const at = name.indexOf(', ')
+  return at < 0 ? [name] : [name.slice(0, at), name.slice(at + 2)]
+}
+
+/** From the plant to the person, left to right: a thread for all that went into something. */
+export function Threads({ trace }: { trace: Trace }) {
+  const columns = KINDS.map((kind) => trace.things.filter((thing) => thing.kind === kind)).filter(
+    (things) => things.length > 0,
+  )
+  const rows = Math.max(1, ...columns.map((things) => things.length))
+  const height = TOP * 2 + rows * ROW
+  const at = new Map(
+    columns.flatMap((things, column) =>
+      things.map((thing, row) => [
+        thing.id,
+        { x: column * COLUMN, y: TOP + (row + 0.5) * ROW * (rows / things.length) },
+      ]),
+    ),
+  )
+  return (
+    <svg
+      viewBox={`-2 0 ${columns.length * COLUMN + 2} ${height}`}
+      className="max-w-full"
+      style={{ width: columns.length * COLUMN }}
+      role="img"
+      aria-label={`${trace.name}, with ${trace.things.length - 1} things that touch it; they are listed below.`}
+    >
+      {trace.arrows.map((arrow) => {
+        const from = at.get(arrow.from)
+        const into = at.get(arrow.into)
+        if (!from || !into) return null
+        const [x1, x2] = [from.x + COLUMN - 22, into.x]
+        return (
+          <path
+            key={`${arrow.from} ${arrow.into}`}
+            d={`M${x1} ${from.y} C${x1 + 26} ${from.y} ${x2 - 26} ${into.y} ${x2} ${into.y}`}
+            fill="none"
+            stroke="var(--soft)"
+            strokeWidth={1.5}
+          />
+        )
+      })}
+      {trace.things.map((thing) => {
+        const place = at.get(thing.id)
+        if (!place) return null
+        const self = thing.side === 'self'
+        return (
+          <g key={thing.id}>
+            <rect
+              x={place.x}
+              y={place.y - 18}
+              width={COLUMN - 22}
+              height={36}
+              rx={4}
+              fill={self ? 'var(--rim)' : 'var(--plate)'}
+              stroke={LINE[thing.kind] ?? 'var(--rim)'}
+              strokeWidth={2}
+            />
+            {linesOf(thing.name).map((line, index, all) => (
+              <text
+                key={line}
+                x={place.x + 9}
+                y={place.y + (all.length === 1 ? 5 : index * 15 - 3)}
+                fontSize={13}
+                fill={self ? 'var(--on-rim)' : 'var(--ink)'}
+                fontWeight={thing.do === 'nothing' || index > 0 ? 400 : 600}
+              >
+                {short(line)}
+              </text>
+            ))}
+          </g>
+        )
+      })}
+    </svg>
+  )
+}

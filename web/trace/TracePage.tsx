@@ -1,0 +1,122 @@
+import { Link, useParams } from 'react-router'
+import { type Shape, useHouseId, useOfHouse } from '../api/hooks'
+import { useArrived } from '../parts/arrived'
+import { Button } from '../parts/Button'
+import { Notice } from '../parts/Notice'
+import { Threads } from './Threads'
+
+export type Trace = Shape<'TraceView'>
+
+const KINDS = [
+  { id: 'lot', name: 'Lots' },
+  { id: 'batch', name: 'Batches' },
+  { id: 'bottle', name: 'Bottles' },
+  { id: 'product', name: 'Products' },
+  { id: 'tin', name: 'Tins' },
+]
+
+const DO: Record<string, string> = { 'throw-away': 'Throw it away', tell: 'Tell', nothing: 'Nothing left of it' }
+
+/** More than these are a list and no drawing. */
+const DRAWN = 48
+
+export default function TracePage() {
+  const { kind = '', thing = '' } = useParams()
+  const paths = { lot: `/lots/${thing}/trace`, batch: `/batches/${thing}/trace` } as const
+  const trace = useOfHouse(kind === 'lot' || kind === 'batch' ? paths[kind] : `/makings/${thing}/trace`)
+  const { there, instead } = useArrived(trace, 'the trace')
+  if (!there) return instead
+  return <Page trace={there} />
+}
+
+function Page({ trace }: { trace: Trace }) {
+  const back = trace.things.filter((thing) => thing.side === 'back')
+  const forward = trace.things.filter((thing) => thing.side === 'forward' && thing.kind !== 'person')
+  return (
+    <div className="flex flex-col gap-6">
+      <header className="flex flex-wrap items-end justify-between gap-4">
+        <div>
+          <p className="text-soft">What touches what</p>
+          <h1 className="text-3xl sm:text-4xl">{trace.name.charAt(0).toUpperCase() + trace.name.slice(1)}</h1>
+        </div>
+        <Button className="no-print" onClick={() => window.print()}>
+          Print this list
+        </Button>
+      </header>
+      {trace.things.length <= DRAWN ? <Threads trace={trace} /> : null}
+      {trace.more > 0 ? (
+        <Notice rank="care">{trace.more} more are touched than fit on a page; the house’s export has them all.</Notice>
+      ) : null}
+      <div className="border-line grid gap-x-8 gap-y-8 border-t pt-5 lg:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)]">
+        <section aria-labelledby="forward-head">
+          <h2 id="forward-head" className="column-head font-text text-base">
+            Should it have turned
+          </h2>
+          {forward.length === 0 ? <p>Nothing was made of it yet.</p> : <Listed things={forward} does />}
+        </section>
+        <div className="flex flex-col gap-8">
+          {trace.people.length > 0 ? (
+            <section aria-labelledby="people-head">
+              <h2 id="people-head" className="column-head font-text text-base">
+                Whom to tell
+              </h2>
+              <ul>
+                {trace.people.map((each) => (
+                  <li key={each.person} className="border-line border-b py-2">
+                    <strong>{each.person}</strong>
+                    <span className="text-soft block">{each.holds.join(', ')}</span>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          ) : null}
+          {back.length > 0 ? (
+            <section aria-labelledby="back-head">
+              <h2 id="back-head" className="column-head font-text text-base">
+                What it came from
+              </h2>
+              <Listed things={back} />
+            </section>
+          ) : null}
+        </div>
+      </div>
+    </div>
+  )
+}
+
+/** By kind, from the plant to the person. */
+function Listed({ things, does = false }: { things: Trace['things']; does?: boolean }) {
+  const house = useHouseId()
+  return (
+    <>
+      {KINDS.filter((kind) => things.some((thing) => thing.kind === kind.id)).map((kind) => (
+        <div key={kind.id} className="mt-3 first:mt-0">
+          <h3 className="text-soft font-text text-sm">{kind.name}</h3>
+          <ul>
+            {things
+              .filter((thing) => thing.kind === kind.id)
+              .map((thing) => (
+                <li
+                  key={thing.id}
+                  className="border-line flex flex-wrap items-baseline justify-between gap-x-4 border-b py-1.5"
+                >
+                  <span>
+                    <Link className="underline underline-offset-4" to={`/h/${house}/${thing.at}`}>
+                      {thing.name}
+                    </Link>
+                    {thing.detail ? <span className="text-soft">, {thing.detail}</span> : null}
+                  </span>
+                  {does ? (
+                    <span className={thing.do === 'nothing' ? 'text-soft' : 'text-warmth font-semibold'}>
+                      {DO[thing.do]}
+                      {thing.who ? ` ${thing.who}` : ''}
+                    </span>
+                  ) : null}
+                </li>
+              ))}
+          </ul>
+        </div>
+      ))}
+    </>
+  )
+}
