@@ -7,6 +7,7 @@ use App\Actions\Stove\PlanDiary;
 use App\Models\DiaryMove;
 use App\Models\House;
 use App\Models\LogEntry;
+use App\Models\MakingEntry;
 use App\Models\Membership;
 use App\Models\Tenancy\CurrentHouse;
 use App\Models\Tenancy\Role;
@@ -33,6 +34,7 @@ final class SkerryHouse
         private readonly SkerryRecipes $recipes,
         private readonly SkerryShelf $shelf,
         private readonly SkerryStove $stove,
+        private readonly SkerryPots $pots,
         private readonly PlanDiary $diary,
     ) {}
 
@@ -46,7 +48,9 @@ final class SkerryHouse
     {
         return $this->current->within(
             $house,
-            fn () => ! $house->created_at->isToday() && LogEntry::query()->where('recorded_at', '>', $house->created_at)->doesntExist(),
+            fn () => ! $house->created_at->isToday() &&
+                LogEntry::query()->where('recorded_at', '>', $house->created_at)->doesntExist() &&
+                MakingEntry::query()->where('recorded_at', '>', $house->created_at)->doesntExist(),
         );
     }
 
@@ -92,6 +96,7 @@ final class SkerryHouse
         $this->recipes->lay();
         $this->stove->cookers();
         $this->shelf->lay();
+        $this->pots->lay();
         $this->stove->lay();
         // The days to come are placed as of now, with nothing moved that nobody saw.
         Carbon::setTestNow($this->clock->now);

@@ -175,6 +175,19 @@ final class Cupboard
         ];
     }
 
+    /** @return list<string> ids of the products whose name has this in it */
+    public function productsCalled(string $part): array
+    {
+        $ids = [];
+        foreach ($this->tables->table('products')->rows('rows') as $row) {
+            if (mb_stripos($row->text('name'), $part) !== false) {
+                $ids[] = $row->text('id');
+            }
+        }
+
+        return $ids;
+    }
+
     /** Without capitals, accents, dashes and the ending of the plural, as names are held against each other. */
     private static function plain(string $name): string
     {

@@ -40,10 +40,10 @@ final readonly class ProductDocument
         return [
             'product' => [
                 'id' => $plan->wish->product->id,
-                'name' => $plan->wish->product->name,
+                'name' => Said::just(['product' => $plan->wish->product->id]),
                 'vessel' => $plan->wish->product->vessel,
                 'method' => $plan->wish->product->method,
-                'note' => $plan->wish->product->note,
+                'note' => Said::just(['product_note' => $plan->wish->product->id]),
             ],
             'sentence' => $plan->sentence,
             'figures' => $this->planning->figureRecords($plan->figures),

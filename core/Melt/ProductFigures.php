@@ -209,9 +209,9 @@ final readonly class ProductFigures
                 $range['high'],
                 'firmness',
                 $seen->verdicts === 0
-                    ? Reason::rule('melt-word', ['word' => $this->table->firmness()->band($seen->mean)['name']])
+                    ? Reason::rule('melt-word', ['word' => ['band' => $this->table->firmness()->band($seen->mean)['id']]])
                     : Reason::rule('melt-word-here', [
-                        'word' => $this->table->firmness()->band($seen->mean)['name'],
+                        'word' => ['band' => $this->table->firmness()->band($seen->mean)['id']],
                         'pots' => ['count' => $seen->verdicts],
                     ]),
             );

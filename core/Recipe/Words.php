@@ -268,12 +268,14 @@ final class Words
             'scent' => ($cupboard->essentialOils()[$id] ?? null)->name ?? $id,
             'addition' => ($cupboard->additions()[$id] ?? null)->name ?? $id,
             'product' => $cupboard->productName($id) ?? $id,
+            'product_note' => $this->inTable('products', 'rows', $id, 'note'),
+            'band' => $this->inTable('melt', 'bands', $id, 'name'),
             'purpose' => ($cupboard->purposes()[$id] ?? null)->name ?? $id,
             'way' => $this->words->rowOrNull('way.'.$id)?->text('says') ?? $id,
             'method' => $this->found(fn () => $this->methods->method($id)->name) ?: $id,
             'method_short' => $this->words->rowOrNull('method-short.'.$id)?->text('says') ?? $this->name('method', $id),
-            'sign' => $this->ofFaults('signs', $id, 'says'),
-            'fault' => $this->ofFaults('causes', $id, 'name'),
+            'sign' => $this->inTable('faults', 'signs', $id, 'says'),
+            'fault' => $this->inTable('faults', 'causes', $id, 'name'),
             'on_method' => $this->found(fn () => $this->methods->method($id)->inSentence) ?: $id,
             // A unit whose value is told as a day.
             'date' => Dates::say($id, 'short_day'),
@@ -341,9 +343,9 @@ final class Words
     }
 
     /** A word of a row of one of the lists of data/faults.json. */
-    private function ofFaults(string $list, string $id, string $word): string
+    private function inTable(string $table, string $list, string $id, string $word): string
     {
-        foreach ($this->kitchen->cupboard()->tables()->table('faults')->rows($list) as $row) {
+        foreach ($this->kitchen->cupboard()->tables()->table($table)->rows($list) as $row) {
             if ($row->text('id') === $id) {
                 return $row->text($word);
             }

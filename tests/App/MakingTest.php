@@ -273,3 +273,22 @@ it('says where it stands from its logbook alone, and its logbook cannot be chang
     expect(fn () => DB::table('making_entries')->delete())->toThrow(Illuminate\Database\QueryException::class);
     expect(fn () => DB::table('making_entries')->update(['by' => 'somebody else']))->toThrow(Illuminate\Database\QueryException::class);
 });
+
+it('is on Today with its next step, on the Shelf when it is poured, and found by name, plant and code', function () {
+    [$made, $batch] = begunSalve();
+    $melt = $this->atHouse('GET', '/today')->json('melt');
+    expect($melt[0]['code'])->toBe('P26-001')->and($melt[0]['says'])->toStartWith('Wash the tins')->and($melt[0]['wrong'])->toBeFalse();
+    foreach (['p26-0', 'salve', 'calendula sal', 'calendula'] as $typed) {
+        expect(array_column($this->atHouse('GET', '/find?q='.urlencode($typed))->json('found'), 'path'))->toContain("making/{$made['id']}");
+    }
+    expect($this->atHouse('GET', '/shelf')->json('made'))->toBe([]);
+    $this->atHouse('POST', "/makings/{$made['id']}/pour", ['tins' => [['ml' => 30, 'count' => 3]], 'where' => 'larder'])->assertOk();
+    expect($this->atHouse('GET', '/today')->json('melt'))
+        ->toBe([])
+        ->and($this->atHouse('GET', '/shelf')->json('made.0.tins_left'))
+        ->toBe(3);
+    $this->atHouse('POST', "/batches/{$batch}/discard", ['reason' => 'paint'])->assertOk();
+    expect($this->atHouse('GET', '/today')->json('melt.0.says'))->toBe('its oil 26-001 was thrown away; 3 here, larder');
+    $this->travelTo('2029-01-01');
+    expect($this->atHouse('GET', '/today')->json('melt.0.wrong'))->toBeTrue();
+});

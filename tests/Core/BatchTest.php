@@ -89,7 +89,7 @@ it('lets a line be struck out only where nothing rests on it', function () use (
         }
     };
     expect($of('e0'))
-        ->toContain('Discard the batch instead')
+        ->toContain('Discard it instead')
         ->and($of('e1'))
         ->toContain('A later step rests')
         ->and($of('e2'))

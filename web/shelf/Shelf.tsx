@@ -40,7 +40,62 @@ export default function Shelf() {
         .map((part) => (
           <Board key={part.part} part={part} />
         ))}
+      {there.made.length > 0 ? <MadeBoard made={there.made} /> : null}
     </div>
+  )
+}
+
+/** Products of which some still stands here: as many tins as there were, those that are gone empty. */
+function MadeBoard({ made }: { made: Shape<'MakingCard'>[] }) {
+  const house = useHouseId()
+  return (
+    <section aria-labelledby="board-made">
+      <h2 id="board-made" className="text-2xl">
+        Made, and keeping <span className="text-soft font-text figures text-base">{made.length}</span>
+      </h2>
+      <ul className="mt-3 grid grid-cols-[repeat(auto-fill,minmax(13rem,1fr))] gap-x-6 gap-y-6">
+        {made.map((card) => (
+          <li key={card.id} className="border-rim border-t-4 pt-2">
+            <Link to={`/h/${house}/making/${card.id}`} className="flex flex-col gap-1">
+              <TinsOf card={card} />
+              <strong>{card.name}</strong>
+              <span className="text-soft">
+                {card.code}, {card.tins_left} of {card.tins}
+                {card.stands ? `, ${card.stands}` : ''}
+              </span>
+              <span className={card.past ? 'text-warmth font-semibold' : 'text-soft'}>
+                {card.past ? 'past its day, ' : 'until '}
+                {card.best_before}
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+const TINS = 10
+
+function TinsOf({ card }: { card: Shape<'MakingCard'> }) {
+  const shown = Math.min(TINS, card.tins)
+  return (
+    <svg viewBox={`0 0 ${TINS * 20} 22`} className="h-6 self-start" aria-hidden>
+      {Array.from({ length: shown }, (_, index) => (
+        <rect
+          // eslint-disable-next-line react/no-array-index-key -- a tin is known by its place
+          key={index}
+          x={index * 20 + 1}
+          y={6}
+          width={16}
+          height={14}
+          rx={2}
+          fill={index < card.tins_left ? 'var(--wax)' : 'none'}
+          stroke="var(--rim)"
+          strokeWidth={1.5}
+        />
+      ))}
+    </svg>
   )
 }
 

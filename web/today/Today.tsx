@@ -33,7 +33,7 @@ export default function Today() {
   useMinute(today.refetch)
   const { there, instead } = useArrived(today, 'today')
   if (!there) return instead
-  const { headline, date, bar, throw_away, places, coming, due, shown, empty, stove, stores, stores_more } = there
+  const { headline, date, bar, throw_away, places, coming, due, shown, empty, stove, melt, stores, stores_more } = there
   if (empty && stores.length === 0)
     return (
       <EmptyPlace
@@ -81,6 +81,7 @@ export default function Today() {
         {places.map((place) => (
           <Place key={place.place} place={place} />
         ))}
+        {melt.length > 0 ? <AtTheMelt things={melt} /> : null}
         {stores.length > 0 ? <AtTheStores stores={stores} more={stores_more} /> : null}
         <section aria-labelledby="coming" className="flex flex-col gap-3">
           <h2 id="coming" className="column-head font-text text-base">
@@ -110,6 +111,30 @@ export default function Today() {
         </p>
       ) : null}
     </div>
+  )
+}
+
+/** Products that are begun, each with its next step, and what is not to be used any more. */
+function AtTheMelt({ things }: { things: TodayShape['melt'] }) {
+  const house = useHouseId()
+  return (
+    <section aria-labelledby="at-the-melt" className="flex flex-col gap-3">
+      <h2 id="at-the-melt" className="column-head font-text text-base">
+        At the melt
+      </h2>
+      <ul className="flex flex-col">
+        {things.map((thing) => (
+          <li key={thing.id} className="border-line border-b py-2">
+            <Link to={`/h/${house}/making/${thing.id}`}>
+              <strong>{thing.name}</strong> <span className="text-soft figures">{thing.code}</span>
+              <span className={`block ${thing.wrong ? 'text-warmth font-semibold' : ''}`}>
+                {thing.wrong ? `Not to be used: ${thing.says}` : thing.says}
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
   )
 }
 

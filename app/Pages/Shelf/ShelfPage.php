@@ -4,9 +4,11 @@ namespace App\Pages\Shelf;
 
 use App\Models\Batch;
 use App\Models\Lot;
+use App\Models\Making;
 use App\Models\Recipe;
 use App\Pages\Almanac\AlmanacPresenter;
 use App\Pages\Batch\BatchPresenter;
+use App\Pages\Making\MakingPage;
 use App\Pages\Stores\StoresPresenter;
 use App\Responses\Press\PressList;
 use App\Responses\Shelf\Found;
@@ -15,6 +17,7 @@ use App\Responses\Shelf\Shelf;
 use App\Responses\Shelf\ShelfJar;
 use App\Responses\Shelf\ShelfPart;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Pagination\Cursor;
 use Illuminate\Support\Carbon;
 use Kettle\Diary\Stage;
@@ -37,6 +40,7 @@ final readonly class ShelfPage
         private StoresPresenter $stores,
         private AlmanacPresenter $almanac,
         private Cupboard $cupboard,
+        private MakingPage $makings,
     ) {}
 
     /**
@@ -49,7 +53,9 @@ final readonly class ShelfPage
         $counts = Batch::query()->selectRaw('stage, count(*) as jars')->groupBy('stage')->toBase()->pluck('jars', 'stage');
         $parts = array_map(fn (string $name) => $this->part($name, $counts->all(), $part === $name ? $after : ''), $names);
 
-        return new Shelf($parts, $counts->isEmpty());
+        $made = $part === '' ? $this->makings->listed()->made : [];
+
+        return new Shelf($parts, $made, $counts->isEmpty() && $made === []);
     }
 
     public function press(): PressList
@@ -86,6 +92,14 @@ final readonly class ShelfPage
                 ),
             )
             ->all();
+        foreach ($this->made($typed, $like) as $making) {
+            $found[] = new Found(
+                'product',
+                $making->code.' '.$making->name,
+                $this->makings->card($making)->stage_text,
+                'making/'.$making->uid,
+            );
+        }
         foreach (
             Lot::query()
                 ->where('called', 'like', '%'.$like)
@@ -127,6 +141,30 @@ final readonly class ShelfPage
         }
 
         return new FoundList(array_values($found));
+    }
+
+    /** @return Collection<int, Making> by their code, what they are, or what plants are in them */
+    private function made(string $typed, string $like): Collection
+    {
+        $words = array_filter(preg_split('/[\s,]+/u', $typed) ?: [], fn (string $word) => mb_strlen($word) > 2) ?: [$typed];
+
+        return Making::query()
+            ->where(
+                fn (Builder $either) => $either->where('code', 'like', $like)->orWhere(function (Builder $all) use ($words): void {
+                    foreach ($words as $word) {
+                        $ids = $this->cupboard->idsCalled($word);
+                        $all->where(function (Builder $q) use ($word, $ids): void {
+                            $q->whereIn('product', $this->cupboard->productsCalled($word));
+                            foreach ($ids['herb'] as $id) {
+                                $q->orWhereJsonContains('plants', ['herb' => $id]);
+                            }
+                        });
+                    }
+                }),
+            )
+            ->orderByDesc('id')
+            ->limit(8)
+            ->get();
     }
 
     /**

@@ -10,6 +10,7 @@ use App\Models\StoveJar;
 use App\Models\StoveSession;
 use App\Models\Task;
 use App\Pages\Batch\BatchPresenter;
+use App\Pages\Making\MeltTasks;
 use App\Pages\Stores\StoresPresenter;
 use App\Pages\Stove\PotPresenter;
 use App\Responses\Stove\StoveCard;
@@ -44,6 +45,7 @@ final readonly class TodayPage
         private StoresPresenter $storeWords,
         private PotPresenter $stoveWords,
         private Records $records,
+        private MeltTasks $melt,
     ) {}
 
     public function now(): Today
@@ -73,6 +75,7 @@ final readonly class TodayPage
             self::COMING_LIMIT,
         );
         $stove = $this->stove();
+        $melt = $this->melt->now();
         $total =
             $due->count() < self::DUE_LIMIT
                 ? $due->where('open', true)->count()
@@ -94,11 +97,12 @@ final readonly class TodayPage
             places: $this->places($views),
             coming: $this->days($coming),
             stove: $stove,
+            melt: $melt,
             stores: $stores,
             stores_more: $storesMore,
             due: $total,
             shown: $due->where('open', true)->count(),
-            empty: $views === [] && $coming->isEmpty() && Batch::query()->doesntExist(),
+            empty: $views === [] && $melt === [] && $coming->isEmpty() && Batch::query()->doesntExist(),
         );
     }
 

@@ -14,6 +14,7 @@ final readonly class Today extends Shape
      * @param  list<PlaceGroup>  $places
      * @param  list<DayGroup>  $coming
      * @param  list<StoveCard>  $stove
+     * @param  list<AtTheMelt>  $melt
      * @param  list<StoreTask>  $stores
      */
     public function __construct(
@@ -24,6 +25,7 @@ final readonly class Today extends Shape
         public array $places,
         public array $coming,
         public array $stove,
+        public array $melt,
         public array $stores,
         public bool $stores_more,
         public int $due,

@@ -1,0 +1,94 @@
+<?php
+
+namespace App\Pages\Making;
+
+use App\Actions\Melt\MakingRecords;
+use App\House\KitchenFactory;
+use App\House\Times;
+use App\Models\Making;
+use App\Responses\Today\AtTheMelt;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
+use Kettle\Batch\Stored;
+use Kettle\Diary\Stage as BatchStage;
+use Kettle\Making\Stage;
+
+/** What wants doing at the Melt: pots that are begun, each with its next step; and what stands here and is not to be used. */
+final readonly class MeltTasks
+{
+    private const LISTED = 6;
+
+    public function __construct(private MakingRecords $records, private KitchenFactory $kitchens, private Times $times) {}
+
+    /** @return list<AtTheMelt> what must not be used first */
+    public function now(): array
+    {
+        return [
+            ...array_values($this->wrong()->map(fn (Making $making) => $this->notToBeUsed($making))->all()),
+            ...array_values($this->open()->map(fn (Making $making) => $this->next($making))->all()),
+        ];
+    }
+
+    /** @return Collection<int, Making> */
+    private function open(): Collection
+    {
+        return Making::query()
+            ->whereIn('stage', [Stage::Planned, Stage::Making])
+            ->with('entries')
+            ->orderByDesc('begun_at')
+            ->orderByDesc('id')
+            ->limit(self::LISTED)
+            ->get();
+    }
+
+    /** @return Collection<int, Making> past their day, or of an oil that was thrown away, and still here */
+    private function wrong(): Collection
+    {
+        $today = $this->kitchens->now()->format('Y-m-d');
+
+        return Making::query()
+            ->where('tins_left', '>', 0)
+            ->where(
+                fn (Builder $either) => $either
+                    ->where('stage', Stage::Discarded)
+                    ->orWhere('best_before', '<', $today)
+                    ->orWhereHas('batches', fn (Builder $batch) => $batch->where('stage', BatchStage::Discarded)),
+            )
+            ->with(['batches' => fn ($batches) => $batches->where('stage', BatchStage::Discarded)])
+            ->orderBy('best_before')
+            ->orderBy('id')
+            ->limit(self::LISTED)
+            ->get();
+    }
+
+    private function notToBeUsed(Making $making): AtTheMelt
+    {
+        $where = $making->stands === '' ? '' : ", {$making->stands}";
+        $thrown = $making->batches->first();
+
+        return new AtTheMelt(
+            $making->uid,
+            $making->code,
+            $making->name,
+            match (true) {
+                $making->stage === Stage::Discarded => "was thrown away, and {$making->tins_left} stand here yet{$where}",
+                $thrown !== null => "its oil {$thrown->code} was thrown away; {$making->tins_left} here{$where}",
+                default => 'good until '.$this->times->date($making->best_before)."; {$making->tins_left} here{$where}",
+            },
+            true,
+        );
+    }
+
+    private function next(Making $making): AtTheMelt
+    {
+        $state = $this->records->state($making);
+        $steps = (new Stored($making->plan->document))->parts('steps');
+        foreach ($steps as $step) {
+            if (! $state->isDone($step->text('id'))) {
+                return new AtTheMelt($making->uid, $making->code, $making->name, $this->kitchens->words()->of($step->said('says')), false);
+            }
+        }
+
+        return new AtTheMelt($making->uid, $making->code, $making->name, 'Pour it.', false);
+    }
+}
