@@ -90,7 +90,7 @@ function aSheetOfTwoHundredLabels(): array
         fn () => (new LabelSheet())->labels(
             $size,
             $lines,
-            $bottles,
+            array_map(LabelSheet::net(...), $bottles),
             'http://127.0.0.1:33351/h/01kxyz00000000000000000000/batch/01kxyz00000000000000000001',
             5,
         ),

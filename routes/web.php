@@ -9,6 +9,7 @@ use App\Http\Controllers\DoorController;
 use App\Http\Controllers\HouseController;
 use App\Http\Controllers\LabelController;
 use App\Http\Controllers\MakingController;
+use App\Http\Controllers\MakingLabelController;
 use App\Http\Controllers\MeltController;
 use App\Http\Controllers\PageController;
 use App\Http\Controllers\PeopleController;
@@ -60,6 +61,10 @@ Route::prefix('api')->group(function (): void {
                 Route::post('melt/read', [MeltController::class, 'read']);
                 Route::get('makings', [MakingController::class, 'index']);
                 Route::get('makings/{making}', [MakingController::class, 'show']);
+                Route::get('makings/{making}/label', [MakingLabelController::class, 'show']);
+                Route::get('makings/{making}/labels.pdf', [MakingLabelController::class, 'labels']);
+                Route::get('makings/{making}/labels.png', [MakingLabelController::class, 'printed']);
+                Route::get('makings/{making}/code.svg', [MakingLabelController::class, 'code']);
                 Route::get('lots/{lot}/trace', [TraceController::class, 'lot']);
                 Route::get('batches/{batch}/trace', [TraceController::class, 'batch']);
                 Route::get('makings/{making}/trace', [TraceController::class, 'making']);
@@ -115,6 +120,7 @@ Route::prefix('api')->group(function (): void {
                 Route::patch('recipes/{recipe}', [RecipesController::class, 'edit']);
                 Route::delete('recipes/{recipe}', [RecipesController::class, 'remove']);
                 Route::post('makings', [MakingController::class, 'start']);
+                Route::put('makings/{making}/label', [MakingLabelController::class, 'set']);
                 Route::post('makings/{making}/weigh', [MakingController::class, 'weigh']);
                 Route::post('makings/{making}/steps', [MakingController::class, 'step']);
                 Route::post('makings/{making}/spoon', [MakingController::class, 'spoon']);

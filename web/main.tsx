@@ -101,6 +101,7 @@ const draw = () => {
                       <Route path="recipes/:recipe" element={<RecipePage />} />
                       <Route path="melt" element={<Melt />} />
                       <Route path="making/:making" element={<MakingPage />} />
+                      <Route path="making/:making/print" element={<Labels />} />
                       <Route path="trace/:kind/:thing" element={<TracePage />} />
                       <Route path="stores" element={<Stores />} />
                       <Route path="stores/new" element={<NewLot />} />

@@ -17,9 +17,9 @@ final readonly class SkerryPots
 
     public function lay(): void
     {
+        $this->recalled();
         $this->corrected();
         $this->grained();
-        $this->recalled();
         $this->forTheFair();
     }
 

@@ -22,12 +22,12 @@ final readonly class LabelSheet
 
     /**
      * @param  list<LabelLine>  $lines
-     * @param  list<Bottle>  $bottles
+     * @param  list<string>  $nets net amount and number of each; empty where they are left off
      * @param  int  $start the first free label of the sheet, from 1
      */
-    public function labels(LabelSize $size, array $lines, array $bottles, string $address, int $start, bool $net = true): string
+    public function labels(LabelSize $size, array $lines, array $nets, string $address, int $start): string
     {
-        return $this->print($size, $lines, array_map(fn (Bottle $bottle) => $net ? self::net($bottle) : '', $bottles), $address, $start);
+        return $this->print($size, $lines, $nets, $address, $start);
     }
 
     /** "50 mL (1.7 fl oz)  no. 3" */

@@ -36,6 +36,7 @@ use Kettle\Recipe\Words;
  * @property string $stands where its tins are
  * @property ?string $loss
  * @property list<array{firmness: float, is: string, by: string, room_c: ?float}> $verdicts
+ * @property array<string, mixed>|null $label sheet, start, fields, names and own words
  * @property int $version
  * @property-read Collection<int, MakingEntry> $entries
  */
@@ -58,6 +59,7 @@ class Making extends Model
         'tins' => 'integer',
         'tins_left' => 'integer',
         'verdicts' => 'array',
+        'label' => 'array',
         'version' => 'integer',
     ];
 

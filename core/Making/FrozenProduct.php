@@ -21,7 +21,7 @@ use Kettle\Stores\LotKind;
 final readonly class FrozenProduct
 {
     /** What is kept of a plan beyond its document. */
-    public const KEPT = ['parts', 'eaten', 'scent_ceiling', 'loss_share', 'whipped'];
+    public const KEPT = ['parts', 'eaten', 'scent_ceiling', 'loss_share', 'whipped', 'labels'];
 
     /**
      * @param  array<mixed>  $document as it was frozen
@@ -78,6 +78,7 @@ final readonly class FrozenProduct
                 'scent_ceiling' => $plan->scents->ceiling / 100,
                 'loss_share' => $lossShare,
                 'whipped' => $plan->wish->product->whipped,
+                'labels' => $plan->labels,
             ],
         );
     }

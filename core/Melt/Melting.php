@@ -137,6 +137,7 @@ final readonly class Melting
         $tins = TinFilling::of($poured, $wish->tins, in_array('tins', $wish->chosen, true));
         $keeping = ProductKeeping::of($pot, $wish, $house, $this->tables);
         $figures = new ProductFigures($wish, $pot, $scents, $tins, $this->table, $house, $loss);
+        $notes = new ProductNotes($this->tables);
         $steps = new ProductSteps($wish, $pot, $house, $figures->warmth());
 
         return new ProductPlan(
@@ -147,10 +148,11 @@ final readonly class Melting
             $keeping,
             [...$figures->all($seen, $steps->minutes()), 'best_before' => $keeping->figure()],
             ProductSentence::of($wish, $pot, $this->table),
-            (new ProductNotes($this->tables))->of($wish, $pot, $scents, $tins, $keeping, $house),
+            $notes->of($wish, $pot, $scents, $tins, $keeping, $house),
             $steps->all(),
             $this->moves($wish, $pot),
             $seen,
+            $notes->labels($wish, $pot, $scents, $keeping),
         );
     }
 

@@ -35,6 +35,25 @@ final readonly class ProductNotes
         return $notes;
     }
 
+    /**
+     * What its label says of them, as short as a label wants it; allergens apart, which follow what is really in it.
+     *
+     * @return list<array{must: bool, says: Said}>
+     */
+    public function labels(ProductWish $wish, Composition $pot, Scents $scents, ProductKeeping $keeping): array
+    {
+        $facts = self::facts($wish, $pot, $scents, $keeping);
+        $labels = [];
+        foreach (Cautions::of($this->tables)->holding($facts, 'melt') as $rule) {
+            $says = $rule->id === 'allergens' ? null : $rule->label($facts);
+            if ($says !== null) {
+                $labels[] = ['must' => $rule->labelMust, 'says' => $says];
+            }
+        }
+
+        return $labels;
+    }
+
     private static function facts(ProductWish $wish, Composition $pot, Scents $scents, ProductKeeping $keeping): Facts
     {
         $allergens = $herbs = [];

@@ -17,6 +17,7 @@ final readonly class ProductPlan
      * @param  list<Note>  $notes
      * @param  list<array{id: string, says: Said}>  $steps
      * @param  list<array{id: string, firmness: float, grams: float}>  $moves where a little more of each would take it
+     * @param  list<array{must: bool, says: Said}>  $labels what its label says of what to heed
      */
     public function __construct(
         public ProductWish $wish,
@@ -30,6 +31,7 @@ final readonly class ProductPlan
         public array $steps,
         public array $moves,
         public ?FirmnessSeen $seen,
+        public array $labels,
     ) {}
 
     /** @param  list<Note>  $notes */
@@ -47,6 +49,7 @@ final readonly class ProductPlan
             $this->steps,
             $this->moves,
             $this->seen,
+            $this->labels,
         );
     }
 }

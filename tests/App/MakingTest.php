@@ -279,7 +279,9 @@ it('is on Today with its next step, on the Shelf when it is poured, and found by
     $melt = $this->atHouse('GET', '/today')->json('melt');
     expect($melt[0]['code'])->toBe('P26-001')->and($melt[0]['says'])->toStartWith('Wash the tins')->and($melt[0]['wrong'])->toBeFalse();
     foreach (['p26-0', 'salve', 'calendula sal', 'calendula'] as $typed) {
-        expect(array_column($this->atHouse('GET', '/find?q='.urlencode($typed))->json('found'), 'path'))->toContain("making/{$made['id']}");
+        expect(array_column($this->atHouse('GET', '/find?q='.urlencode($typed))->json('found'), 'path'))->toContain(
+            "making/{$made['id']}",
+        );
     }
     expect($this->atHouse('GET', '/shelf')->json('made'))->toBe([]);
     $this->atHouse('POST', "/makings/{$made['id']}/pour", ['tins' => [['ml' => 30, 'count' => 3]], 'where' => 'larder'])->assertOk();
@@ -291,4 +293,44 @@ it('is on Today with its next step, on the Shelf when it is poured, and found by
     expect($this->atHouse('GET', '/today')->json('melt.0.says'))->toBe('its oil 26-001 was thrown away; 3 here, larder');
     $this->travelTo('2029-01-01');
     expect($this->atHouse('GET', '/today')->json('melt.0.wrong'))->toBeTrue();
+});
+
+it('labels each tin: ingredients by weight, what must be said, net weight, the code that opens it', function () {
+    [$made] = begunSalve(['essential_oils' => [['id' => 'lavender', 'percent' => 1]]]);
+    $path = "/makings/{$made['id']}";
+    $this->atHouse('GET', "{$path}/labels.pdf")->assertStatus(422);
+    $this->atHouse('POST', "{$path}/pour", ['tins' => [['ml' => 30, 'count' => 3]]])->assertOk();
+    $page = $this->atHouse('GET', "{$path}/label")->assertOk();
+    $texts = array_column($page->json('lines'), 'text', 'id');
+    expect($texts['title'])
+        ->toBe('Calendula salve')
+        ->and($texts['must'])
+        ->toContain('Contains bee products')
+        ->and($texts['herb'])
+        ->toBe('Ingredients: sunflower oil, beeswax, lavender, calendula, in its oil')
+        ->and($texts['origin'])
+        ->toContain('26-001')
+        ->and($page->json('net'))
+        ->toMatch('/^2\d(\.\d)? g \((0\.9|1) oz\)  no\. 1$/')
+        ->and($page->json('bottles'))
+        ->toBe(3);
+    $this->atHouse('PUT', "{$path}/label", [
+        'version' => $page->json('version'),
+        'size' => 'a4-round-60',
+        'start' => 2,
+        'names' => 'inci',
+        'fields' => ['title', 'net', 'herb', 'code'],
+        'words' => '',
+    ])->assertOk();
+    $sheet = new Tests\PrintedPage($this->atHouse('GET', "{$path}/labels.pdf")->assertOk()->getContent());
+    expect(preg_replace('/\s+/', ' ', $sheet['text']))
+        ->toContain('Helianthus Annuus Seed Oil')
+        ->and($sheet['codes'])
+        ->toBe(array_fill(0, 3, url('/h/'.$this->house->uid."/making/{$made['id']}")));
+    // One that is gone needs none; a clash is shown, and what no label has is refused.
+    $this->atHouse('POST', "{$path}/tins", ['tin' => 2, 'how' => 'used'])->assertOk();
+    expect($this->atHouse('GET', "{$path}/label")->json('bottles'))->toBe(2);
+    $set = ['version' => 1, 'size' => 'a4-3x7', 'start' => 1, 'names' => 'cook', 'fields' => ['title'], 'words' => ''];
+    $this->atHouse('PUT', "{$path}/label", $set)->assertStatus(409);
+    $this->atHouse('PUT', "{$path}/label", ['fields' => ['price']] + $set)->assertStatus(422);
 });

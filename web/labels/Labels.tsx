@@ -15,12 +15,16 @@ type Set = { size: string; start: number; names: Page['names']; fields: string[]
 
 /** A batch's labels: which sheet, from where, what stands on them, and what would come out. */
 export default function Labels() {
-  const { batch: id = '' } = useParams()
-  const page = useOfHouse(`/batches/${id}/label`)
+  const { batch, making } = useParams()
+  const of =
+    batch === undefined ? ({ kind: 'makings', id: making ?? '' } as const) : ({ kind: 'batches', id: batch } as const)
+  const page = useOfHouse(of.kind === 'batches' ? `/batches/${of.id}/label` : `/makings/${of.id}/label`)
   const { there, instead } = useArrived(page, 'the labels')
   if (!there) return instead
-  return <LabelBench id={id} page={there} />
+  return <LabelBench of={of} page={there} />
 }
+
+type Of = { kind: 'batches' | 'makings'; id: string }
 
 const setOf = (page: Page): Set => ({
   size: page.size,
@@ -34,11 +38,11 @@ const setOf = (page: Page): Set => ({
  * Sets the label, one change after another, each on what the one before was answered with; what was pressed
  * shows at once.
  */
-function useLabel(id: string, known: Page) {
+function useLabel(of: Of, known: Page) {
   const house = useHouseId()
   const client = useQueryClient()
-  const write = useWrite<'PUT /houses/{house}/batches/{batch}/label'>((answer) =>
-    client.setQueryData(['house', house, `/batches/${id}/label`], answer),
+  const write = useWrite<'PUT /houses/{house}/batches/{batch}/label' | 'PUT /houses/{house}/makings/{making}/label'>(
+    (answer) => client.setQueryData(['house', house, `/${of.kind}/${of.id}/label`], answer),
   )
   const [ahead, setAhead] = useState<Partial<Set>>({})
   const latest = useRef(known)
@@ -52,7 +56,10 @@ function useLabel(id: string, known: Page) {
       try {
         latest.current = await write.mutateAsync({
           method: 'PUT',
-          path: `/houses/${house}/batches/${id}/label`,
+          path:
+            of.kind === 'batches'
+              ? `/houses/${house}/batches/${of.id}/label`
+              : `/houses/${house}/makings/${of.id}/label`,
           body: { version: latest.current.version, ...setOf(latest.current), ...change },
         })
       } catch {
@@ -71,13 +78,14 @@ function useLabel(id: string, known: Page) {
   return { page, set, problem: write.error }
 }
 
-function LabelBench({ id, page: known }: { id: string; page: Page }) {
+function LabelBench({ of, page: known }: { of: Of; page: Page }) {
   const house = useHouseId()
   const { works } = usePart()
-  const { page, set, problem } = useLabel(id, known)
+  const { page, set, problem } = useLabel(of, known)
   const [words, setWords] = useState(known.words)
   const [start, setStart] = useState(String(known.start))
-  const path = `/api/houses/${house}/batches/${id}`
+  const path = `/api/houses/${house}/${of.kind}/${of.id}`
+  const bottled = of.kind === 'batches'
   const size = page.sizes.find((each) => each.id === page.size)
   const each = size ? size.columns * size.rows : 1
   // The picture is made anew when what stands on the label changes.
@@ -92,11 +100,13 @@ function LabelBench({ id, page: known }: { id: string; page: Page }) {
         <div className="flex flex-wrap gap-2">
           {page.bottles > 0 && page.prints ? (
             <FileLink look="strong" href={`${path}/labels.pdf`}>
-              Bottle labels, PDF
+              {bottled ? 'Bottle' : 'Tin'} labels, PDF
             </FileLink>
           ) : null}
-          <FileLink href={`${path}/tag.pdf`}>Jar tag, PDF</FileLink>
-          <ButtonLink to={`/h/${house}/batch/${id}`}>Back to the batch</ButtonLink>
+          {bottled ? <FileLink href={`${path}/tag.pdf`}>Jar tag, PDF</FileLink> : null}
+          <ButtonLink to={`/h/${house}/${bottled ? 'batch' : 'making'}/${of.id}`}>
+            Back to the {bottled ? 'batch' : 'product'}
+          </ButtonLink>
         </div>
       </header>
       <div className="border-line grid gap-x-8 gap-y-8 border-t pt-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)]">

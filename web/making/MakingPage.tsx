@@ -49,6 +49,7 @@ function Page({ making }: { making: Making }) {
           </p>
         </div>
         <div className="no-print flex flex-wrap gap-2">
+          <ButtonLink to={`/h/${house}/making/${making.id}/print`}>Labels</ButtonLink>
           <ButtonLink to={`/h/${house}/trace/product/${making.id}`}>Follow it</ButtonLink>
           {works ? (
             <Button onClick={again} aria-keyshortcuts="Shift+R">

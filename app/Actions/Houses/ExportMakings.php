@@ -28,6 +28,7 @@ final readonly class ExportMakings
                         'product' => $making->product,
                         'name' => $making->name,
                         'begun_at' => self::moment($making->begun_at),
+                        'label' => $making->label,
                         'wish' => (object) $making->wish,
                         'plan' => $this->documents->told($making->plan->document),
                         // Sentences as they are kept, for a kettle that takes them in and says them again in its own words.

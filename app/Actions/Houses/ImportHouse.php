@@ -65,7 +65,7 @@ use Opis\JsonSchema\Validator;
  * @phpstan-type DayRow array{day: string, cloud: ?float, low_c: ?float, high_c: ?float}
  * @phpstan-type PhotoRow array{id: string, batch: string, jpeg: string}
  * @phpstan-type MakingRow array{id: string, code: string, product: string, begun_at: string, wish: array<mixed>,
- *     kept: array{plan: array<mixed>, plants: array<mixed>}, log: list<LineRow>}
+ *     label?: array<mixed>|null, kept: array{plan: array<mixed>, plants: array<mixed>}, log: list<LineRow>}
  * @phpstan-type HouseFile array{jars: list<SizeRow>, bottles: list<SizeRow>, batches: list<BatchRow>, lots?: list<LotRow>,
  *     recipes?: list<RecipeRow>, almanac?: list<array{kind: string, key: string, note: string, by: string}>,
  *     cookers?: list<CookerRow>, sessions?: list<SessionRow>, absences?: list<AbsenceRow>, weather?: list<DayRow>,

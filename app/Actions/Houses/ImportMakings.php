@@ -91,6 +91,7 @@ final readonly class ImportMakings
                 'wish' => $row['wish'],
                 'plan' => $row['kept']['plan'],
                 'plants' => $row['kept']['plants'],
+                'label' => $row['label'] ?? null,
                 'begun_at' => $begun,
                 'best_before' => $begun,
                 'stage' => Stage::Planned,

@@ -60,6 +60,7 @@ final class Document
         'Label' => ['Press', ''],
         'Melt' => ['Melt', 'Salves and other products.'],
         'Making' => ['Melt', ''],
+        'MakingLabel' => ['Melt', ''],
         'Trace' => ['Stores', ''],
         'Stores' => ['Stores', 'Lots and what became of them.'],
         'Almanac' => ['Almanac', 'What is known, with its sources.'],

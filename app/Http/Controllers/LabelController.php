@@ -11,9 +11,9 @@ use App\Labels\LabelSheet;
 use App\Labels\LabelSize;
 use App\Labels\SimulatedLabelPrinter;
 use App\Models\Batch;
-use App\Models\Bottle;
 use App\Models\Tenancy\CurrentHouse;
 use App\OpenApi\Operation;
+use App\Pages\Press\LabelDesk;
 use App\Pages\Press\LabelPresenter;
 use App\Responses\Bench\CardView;
 use App\Responses\Press\LabelPage;
@@ -32,6 +32,7 @@ final class LabelController extends Controller
         private readonly CurrentHouse $current,
         private readonly LabelSheet $sheet,
         private readonly LabelPresenter $words,
+        private readonly LabelDesk $desk,
         private readonly Tables $tables,
         private readonly KitchenFactory $kitchens,
         private readonly Planning $planning,
@@ -46,15 +47,8 @@ final class LabelController extends Controller
     #[Operation('Set a batch’s label')]
     public function set(Requests\SetLabel $form, Batch $batch): LabelPage
     {
-        $label = [
-            'size' => $form->string('size')->toString(),
-            'start' => $form->integer('start'),
-            'names' => $form->string('names')->toString(),
-            'fields' => array_values(array_unique(array_filter($form->array('fields'), 'is_string'))),
-            'words' => $form->string('words')->trim()->toString(),
-        ];
-        /** @var array{size: string, start: int, names: string, fields: list<string>, words: string} $label */
-        $this->words->check($label);
+        $label = $form->label();
+        $this->desk->check($label, LabelPresenter::FIELDS);
         $version = $form->integer('version');
         $changed = Batch::query()
             ->whereKey($batch->id)
@@ -82,14 +76,16 @@ final class LabelController extends Controller
     #[Operation('A label for each bottle', gives: 'application/pdf')]
     public function labels(Batch $batch): Response
     {
+        $nets = $this->nets($batch);
+        $label = $this->words->label($batch, count($nets));
+
         return $this->pdf(
             $this->sheet->labels(
-                $this->words->size($batch),
-                $this->words->of($batch),
-                $this->bottles($batch),
+                $label->size($this->tables),
+                $label->lines(),
+                $label->withNet() ? $nets : array_fill(0, count($nets), ''),
                 $this->address($batch),
-                $this->words->start($batch),
-                $this->words->withNet($batch),
+                $label->start($this->tables),
             ),
             "{$batch->code}-labels.pdf",
         );
@@ -98,11 +94,13 @@ final class LabelController extends Controller
     #[Operation('What the simulated label printer gives', gives: 'image/png')]
     public function printed(Batch $batch, SimulatedLabelPrinter $printer): Response
     {
-        $bottles = array_slice($this->bottles($batch), 0, SimulatedLabelPrinter::MOST);
-        $nets = array_map(fn (Bottle $bottle) => $this->words->withNet($batch) ? LabelSheet::net($bottle) : '', $bottles);
-        $layout = LabelLayout::toPrint($this->words->size($batch), $this->words->of($batch), $nets[count($nets) - 1]);
+        $nets = array_slice($this->nets($batch), 0, SimulatedLabelPrinter::MOST);
+        $label = $this->words->label($batch, count($nets));
+        $nets = $label->withNet() ? $nets : array_fill(0, count($nets), '');
+        $size = $label->size($this->tables);
+        $layout = LabelLayout::toPrint($size, $label->lines(), $nets[count($nets) - 1]);
 
-        return new Response($printer->strip($this->words->size($batch), $layout, $nets, $this->address($batch)), 200, [
+        return new Response($printer->strip($size, $layout, $nets, $this->address($batch)), 200, [
             'Content-Type' => 'image/png',
         ]);
     }
@@ -130,13 +128,16 @@ final class LabelController extends Controller
         return new Response(LabelSheet::code($this->address($batch)), 200, ['Content-Type' => 'image/svg+xml']);
     }
 
-    /** @return non-empty-list<Bottle> those that hold something yet */
-    private function bottles(Batch $batch): array
+    /** @return non-empty-list<string> of the bottles that hold something yet */
+    private function nets(Batch $batch): array
     {
-        $bottles = array_values($batch->bottles()->where('state', 'in')->orderBy('number')->limit(self::MOST)->get()->all());
+        $nets = array_map(
+            LabelSheet::net(...),
+            array_values($batch->bottles()->where('state', 'in')->orderBy('number')->limit(self::MOST)->get()->all()),
+        );
 
-        return $bottles !== []
-            ? $bottles
+        return $nets !== []
+            ? $nets
             : throw new DiaryException('not_open', 'There are no bottles to label yet. Fill them first, or print the jar tag.');
     }
 

@@ -17,4 +17,16 @@ final class SetLabel extends Form
             'words' => ['nullable', 'string', 'max:300'],
         ];
     }
+
+    /** @return array{size: string, start: int, names: string, fields: list<string>, words: string} */
+    public function label(): array
+    {
+        return [
+            'size' => $this->string('size')->toString(),
+            'start' => $this->integer('start'),
+            'names' => $this->string('names')->toString(),
+            'fields' => array_values(array_unique(array_filter($this->array('fields'), 'is_string'))),
+            'words' => $this->string('words')->trim()->toString(),
+        ];
+    }
 }

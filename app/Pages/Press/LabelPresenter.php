@@ -4,22 +4,16 @@ namespace App\Pages\Press;
 
 use App\House\KitchenFactory;
 use App\House\Times;
-use App\Labels\LabelException;
 use App\Labels\LabelLayout;
 use App\Labels\LabelSheet;
-use App\Labels\LabelSize;
-use App\Labels\Sheet;
 use App\Models\Batch;
 use App\Models\Bottle;
 use App\Pages\Batch\CautionPresenter;
-use App\Responses\Press\ChecklistLine;
-use App\Responses\Press\LabelField;
 use App\Responses\Press\LabelLine;
 use App\Responses\Press\LabelPage;
 use Kettle\Batch\FrozenPlan;
 use Kettle\Batch\PlannedHerb;
 use Kettle\Batch\PlannedOil;
-use Kettle\Material\Tables;
 use Kettle\Recipe\Planning;
 use Kettle\Recipe\Sizing;
 
@@ -30,7 +24,7 @@ use Kettle\Recipe\Sizing;
 final readonly class LabelPresenter
 {
     /** Fields in the order of their weight, and whether they are on where nobody chose. */
-    private const FIELDS = [
+    public const FIELDS = [
         'title' => ['what it is', true],
         'net' => ['net amount and number', true],
         'best_before' => ['best before', true],
@@ -73,103 +67,38 @@ final readonly class LabelPresenter
         private Times $times,
         private CautionPresenter $cautions,
         private Planning $planning,
-        private Tables $tables,
+        private LabelDesk $desk,
         private KitchenFactory $kitchens,
     ) {}
 
     /** @return list<LabelLine> what stands on the label, as it was set */
     public function of(Batch $batch): array
     {
-        return $this->lines($this->texts($batch), $this->chosen($batch));
+        return $this->label($batch, 0)->lines();
     }
 
-    /**
-     * @param  array<string, string>  $texts by field
-     * @param  list<string>  $on
-     * @return list<LabelLine>
-     */
-    private function lines(array $texts, array $on): array
+    /** @param  int  $bottles labels to be printed */
+    public function label(Batch $batch, int $bottles): LabelOf
     {
-        $lines = [];
-        foreach ($texts as $id => $text) {
-            if ($text !== '' && ($id === LabelLayout::MUST || in_array($id, $on, true)) && $id !== 'net') {
-                $lines[] = new LabelLine($id, $text);
-            }
-        }
+        $first = $batch->bottles()->where('state', 'in')->orderBy('number')->first();
 
-        return $lines;
-    }
-
-    /** Whether the net amount stands on it. */
-    public function withNet(Batch $batch): bool
-    {
-        return in_array('net', $this->chosen($batch), true);
-    }
-
-    public function size(Batch $batch): LabelSize
-    {
-        return LabelSize::named(self::set($batch, 'size', LabelSize::USUAL), $this->tables);
-    }
-
-    public function start(Batch $batch): int
-    {
-        $start = $batch->label['start'] ?? 1;
-
-        return is_int($start) ? max(1, min($start, $this->size($batch)->each())) : 1;
+        return new LabelOf(
+            self::FIELDS,
+            $this->texts($batch),
+            $batch->label,
+            $this->cautions->of($batch, 'label'),
+            $batch->purpose === 'kitchen' ? 'kitchen' : 'skin',
+            $batch->use_by !== null,
+            $bottles,
+            $first instanceof Bottle ? LabelSheet::net($first) : '',
+            LabelSheet::contents(1000).'  no. '.$bottles,
+            $batch->version,
+        );
     }
 
     public function page(Batch $batch, int $bottles): LabelPage
     {
-        $on = $this->chosen($batch);
-        $texts = $this->texts($batch);
-        $lines = $this->lines($texts, $on);
-        $size = $this->size($batch);
-        $net = $bottles > 0 && $this->withNet($batch) ? LabelSheet::contents(1000).'  no. '.$bottles : '';
-        $first = $batch->bottles()->where('state', 'in')->orderBy('number')->first();
-        $cut = Sheet::calmly(fn (): array => LabelLayout::of($size, $lines, $net)->cut);
-
-        return new LabelPage(
-            sizes: array_values(array_map(fn (LabelSize $each) => $each->shape(), LabelSize::all($this->tables))),
-            size: $size->id,
-            start: $this->start($batch),
-            names: self::set($batch, 'names', 'cook') === 'inci' ? 'inci' : 'cook',
-            words: self::set($batch, 'words', ''),
-            fields: array_map(
-                fn (string $id) => new LabelField(
-                    $id,
-                    self::FIELDS[$id][0],
-                    $id === 'net' ? 'the net amount of each bottle, and its number' : $texts[$id] ?? '',
-                    in_array($id, $on, true),
-                ),
-                array_keys(self::FIELDS),
-            ),
-            lines: $lines,
-            cautions: $this->cautions->of($batch, 'label'),
-            checklist: $this->checklist($batch, $lines, $cut),
-            bottles: $bottles,
-            net: $first instanceof Bottle && $this->withNet($batch) ? LabelSheet::net($first) : '',
-            version: $batch->version,
-            warnings: $this->warnings($lines, $cut),
-            prints: ! in_array(LabelLayout::MUST, $cut, true),
-        );
-    }
-
-    /**
-     * @param  array{size: string, start: int, names: string, fields: list<string>, words: string}  $label
-     *
-     * @throws LabelException
-     */
-    public function check(array $label): void
-    {
-        $size = LabelSize::named($label['size'], $this->tables);
-        if ($label['start'] > $size->each()) {
-            throw LabelException::start($label['start'], $size->each());
-        }
-        foreach ($label['fields'] as $field) {
-            if (! isset(self::FIELDS[$field])) {
-                throw LabelException::field($field);
-            }
-        }
+        return $this->desk->page($this->label($batch, $bottles));
     }
 
     /** @return array<string, string> by field */
@@ -177,7 +106,7 @@ final readonly class LabelPresenter
     {
         $plan = $batch->plan->told($this->kitchens->words());
         $oils = $plan->oils;
-        $inci = self::set($batch, 'names', 'cook') === 'inci';
+        $inci = LabelOf::said($batch->label, 'names', 'cook') === 'inci';
         $grams = $plan->grams();
         usort($oils, fn (PlannedOil $a, PlannedOil $b) => $grams[$b->id] <=> $grams[$a->id]);
         $kitchen = $batch->purpose === 'kitchen';
@@ -221,7 +150,7 @@ final readonly class LabelPresenter
                     : '',
             'ratio' => self::ratio($plan).', '.$plan->method->name,
             'origin' => $batch->origin === '' ? '' : 'From '.$batch->origin,
-            'words' => self::set($batch, 'words', ''),
+            'words' => LabelOf::said($batch->label, 'words', ''),
             'code' => $batch->code,
         ];
     }
@@ -303,70 +232,5 @@ final readonly class LabelPresenter
                 $batch->bottled_at === null ? '' : 'bottled '.$this->times->date($batch->bottled_at),
             ]),
         );
-    }
-
-    /**
-     * What such labels usually carry: no more than a help to remember, for rules differ by country.
-     *
-     * @param  list<LabelLine>  $lines
-     * @param  list<string>  $cut ids of lines that do not fit
-     * @return list<ChecklistLine>
-     */
-    private function checklist(Batch $batch, array $lines, array $cut): array
-    {
-        $there = array_diff(array_map(fn (LabelLine $line) => $line->id, $lines), $cut);
-        $for = $batch->purpose === 'kitchen' ? 'kitchen' : 'skin';
-        $checklist = [];
-        foreach ($this->tables->table('labels')->rows('checklist') as $row) {
-            if (in_array($row->text('for'), ['any', $for], true)) {
-                $field = $row->text('field');
-                $is = match ($field) {
-                    'net' => $this->withNet($batch) && ! in_array('net', $cut, true),
-                    'allergens' => ! in_array(LabelLayout::MUST, $cut, true),
-                    'keep' => in_array('keep', $there, true) || ($batch->use_by !== null && in_array(LabelLayout::MUST, $there, true)),
-                    'ingredients' => in_array('herb', $there, true) &&
-                        ($for === 'kitchen' || self::set($batch, 'names', 'cook') === 'inci'),
-                    default => in_array($field, $there, true),
-                };
-                $checklist[] = new ChecklistLine($row->text('says'), $is, $this->planning->rules()->source($row->text('source')));
-            }
-        }
-
-        return $checklist;
-    }
-
-    /**
-     * @param  list<LabelLine>  $lines
-     * @param  list<string>  $cut ids of lines that do not fit
-     * @return list<string>
-     */
-    private function warnings(array $lines, array $cut): array
-    {
-        $must = in_array(LabelLayout::MUST, $cut, true);
-        $cut = implode(', ', array_map(fn (string $id) => self::FIELDS[$id][0] ?? $id, array_diff($cut, [LabelLayout::MUST])));
-        $missing = LabelLayout::missing(implode(' ', array_map(fn (LabelLine $line) => $line->text, $lines)));
-
-        return array_values(
-            array_filter([
-                $must ? LabelException::unsaid()->getMessage() : '',
-                $cut === '' ? '' : "Not all of it fits, even small: {$cut}. Take a larger label, or leave something out.",
-                $missing === '' ? '' : "The label’s letters have no shape for {$missing}; a box is printed in their place.",
-            ]),
-        );
-    }
-
-    /** @return list<string> fields that are on */
-    private function chosen(Batch $batch): array
-    {
-        $fields = $batch->label['fields'] ?? null;
-
-        return is_array($fields)
-            ? array_values(array_filter($fields, 'is_string'))
-            : array_keys(array_filter(self::FIELDS, fn (array $field) => $field[1]));
-    }
-
-    private static function set(Batch $batch, string $key, string $else): string
-    {
-        return is_string($batch->label[$key] ?? null) ? $batch->label[$key] : $else;
     }
 }
