@@ -58,11 +58,6 @@ const steps = {
     await page.getByRole('link', { name: /Mullein/ }).click()
     await page.getByRole('heading', { name: 'Bottle', exact: true }).waitFor()
   },
-  async strain(page, house) {
-    await page.goto(house + '/press')
-    await page.getByRole('link', { name: /Helichrysum/ }).click()
-    await page.getByRole('heading', { name: 'How to strain it' }).waitFor()
-  },
   async labels(page, house) {
     await page.goto(house + '/press')
     await page.getByRole('link', { name: /Calendula/ }).click()
@@ -105,6 +100,18 @@ const steps = {
     await page.goto(house + '/melt')
     await page.getByText('Weigh, onto one scale').waitFor()
   },
+  async making(page, house) {
+    await page.goto(house + '/melt')
+    await page.getByRole('link', { name: /^Calendula salve/ }).click()
+    await page.getByText('Step by step').waitFor()
+  },
+  async trace(page, house) {
+    await page.goto(house + '/melt')
+    await page.getByRole('link', { name: /^Heather salve/ }).click()
+    await page.getByRole('link', { name: /^26-001/ }).click()
+    await page.getByRole('link', { name: 'Follow it' }).click()
+    await page.getByText('Should it have turned').waitFor()
+  },
   async card(page, house) {
     await steps.bench(page, house)
     await page.goto(house + '/bench/card')
@@ -126,5 +133,4 @@ async function take(name, step, options, file = name) {
 for (const name of Object.keys(steps)) await take(name, name, {})
 const phone = { viewport: { width: 390, height: 844 }, isMobile: true }
 for (const name of ['today', 'pot']) await take(name, name, phone, `${name}-phone`)
-await take('bench', 'bench', { colorScheme: 'dark' }, 'bench-night')
 await browser.close()

@@ -322,7 +322,11 @@ it('labels each tin: ingredients by weight, what must be said, net weight, the c
         'fields' => ['title', 'net', 'herb', 'code'],
         'words' => '',
     ])->assertOk();
-    $sheet = new Tests\PrintedPage($this->atHouse('GET', "{$path}/labels.pdf")->assertOk()->getContent());
+    $sheet = new Tests\PrintedPage(
+        $this->atHouse('GET', "{$path}/labels.pdf")
+            ->assertOk()
+            ->getContent(),
+    );
     expect(preg_replace('/\s+/', ' ', $sheet['text']))
         ->toContain('Helianthus Annuus Seed Oil')
         ->and($sheet['codes'])

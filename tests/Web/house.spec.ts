@@ -204,13 +204,19 @@ test('what a place asks first is asked beside its script, and once', async ({ pa
   })
   const settled = settling(page)
   const places = ['today', 'bench', 'recipes', 'shelf', 'press', 'melt', 'stove', 'diary', 'house']
-  const named = { shelf: /^Self-heal/, stores: /^Mugwort/, recipes: /^Harbour hands/, stove: /marshmallow root/ }
+  const named = {
+    shelf: /^Self-heal/,
+    stores: /^Mugwort/,
+    recipes: /^Harbour hands/,
+    stove: /marshmallow root/,
+    melt: /^Heather salve/,
+  }
   for (const [list, name] of Object.entries(named)) {
     await page.goto(`${house}/${list}`)
     const to = await page.getByRole('link', { name }).first().getAttribute('href')
     places.push((to ?? '').replace(`${house.replace(/^https?:\/\/[^/]+/, '')}/`, ''))
   }
-  expect(places).toHaveLength(13)
+  expect(places).toHaveLength(14)
   for (const place of places) {
     asked.length = 0
     await page.goto(`${house}/${place}`)

@@ -99,6 +99,8 @@ const VIEWS: [string, string | RegExp][] = [
   ['press', '/press'],
   ['at the press', /^Mullein/],
   ['melt', '/melt'],
+  ['a product', /^Heather salve/],
+  ['what touches it', /^Follow it/],
   ['stove', '/stove'],
   ['a pot', /marshmallow root/],
   ['diary', '/diary'],

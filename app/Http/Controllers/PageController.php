@@ -23,7 +23,7 @@ final class PageController extends Controller
         'shelf' => ['/shelf'],
         'batch/*' => ['/batches/*'],
         'press' => ['/press'],
-        'melt' => ['/melt'],
+        'melt' => ['/melt', '/makings'],
         'making/*' => ['/makings/*'],
         'stove' => ['/stove'],
         'stove/*' => ['/stove/*'],

@@ -1,0 +1,158 @@
+import { expect, type Page, test } from '@playwright/test'
+import { demo, ownHouse, tabTo } from './support'
+
+/** A salve of plain olive oil with a little lavender, begun. */
+async function begun(page: Page, house: string, more: object = {}): Promise<void> {
+  await page.evaluate(
+    ([store, text]) => localStorage.setItem(store ?? '', text ?? ''),
+    [
+      `kettle.melt.${house.split('/h/')[1] ?? ''}`,
+      JSON.stringify({
+        product: 'salve',
+        oils: ['olive'],
+        tins: [{ ml: 30, count: 3 }],
+        essential_oils: [{ id: 'lavender', percent: 1 }],
+        ...more,
+      }),
+    ],
+  )
+  await page.goto(`${house}/melt`)
+  await page.getByRole('button', { name: 'Begin this salve' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Salve')
+}
+
+const next = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).first().click()
+
+test('a salve from the first weighing to the tin that is given away', async ({ page }) => {
+  const house = await ownHouse(page)
+  await begun(page, house)
+  await expect(page.getByText('begun, nothing weighed yet')).toBeVisible()
+  await next(page, 'Done')
+  await expect(page.getByText(/^All wiped dry\./)).toBeVisible()
+
+  // Weighed otherwise than planned, and once wrongly: what was typed stays, and says what is wrong.
+  await next(page, 'It is in')
+  await expect(page.getByText(/^Olive oil: \d+ g in$/)).toBeVisible()
+  await page.getByLabel('What went in').fill('a bit')
+  await next(page, 'It is in')
+  await expect(page.getByRole('alert')).toContainText('a bit')
+  await page.getByLabel('What went in').fill('17 g')
+  await next(page, 'It is in')
+  await expect(page.getByText('Beeswax: 17 g in', { exact: true })).toBeVisible()
+  await page.getByLabel('How warm it was').fill('68')
+  await next(page, 'Done')
+  await expect(page.getByText('Melted, at 68 °C', { exact: true })).toBeVisible()
+
+  // Too soft; mended by what it says; tried again, and right.
+  await page.getByRole('radio', { name: /^Too soft/ }).check()
+  await page.getByLabel('Went with the spoon').fill('2 g')
+  await next(page, 'Write it down')
+  await expect(page.getByText('Too soft: put in', { exact: false })).toBeVisible()
+  await next(page, 'That is in')
+  await expect(page.getByText(/^Mended: .* beeswax put in$/)).toBeVisible()
+  await expect(page.getByText('Mended once.', { exact: false })).toBeVisible()
+  await page.getByRole('radio', { name: /^Right/ }).check()
+  await next(page, 'Write it down')
+  await expect(page.getByText('The cold spoon: right', { exact: true })).toBeVisible()
+
+  // More drops than the skin should bear are refused by number.
+  await page.getByLabel('Of lavender').fill('200')
+  await next(page, 'It is in')
+  await expect(page.getByRole('alert')).toContainText(/At most \d+ drops go in/)
+  await next(page, 'Done')
+
+  // More tins than there is in the pot, then as many as there are.
+  await page.getByLabel('Tins of 30 mL').fill('40')
+  await next(page, 'Poured')
+  await expect(page.getByRole('alert')).toContainText('in the pot')
+  await page.getByLabel('Tins of 30 mL').fill('3')
+  await page.getByLabel('Where they stand').fill('the sill')
+  await next(page, 'Poured')
+  await expect(page.getByText('Tins, 3 of 3 here')).toBeVisible()
+
+  await page.getByRole('button', { name: 'Use, give or sell number 2' }).click()
+  await page.getByLabel('It is', { exact: true }).selectOption('given')
+  await page.getByLabel('To whom').fill('the neighbour')
+  await page.getByRole('dialog').getByRole('button', { name: 'Write it down' }).click()
+  await expect(page.getByText('Tins, 2 of 3 here')).toBeVisible()
+  await page.getByRole('status').getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByText('Tins, 3 of 3 here')).toBeVisible()
+
+  // It is on the Shelf, and found by its code.
+  await page.goto(`${house}/shelf`)
+  await expect(page.getByRole('link', { name: /^Salve/ })).toContainText('3 of 3, the sill')
+})
+
+test('what is done twice is done once, and what is undone comes back to its bottle', async ({ page }) => {
+  const house = await demo(page)
+  const id = house.split('/h/')[1] ?? ''
+  const bottled = async () =>
+    (await (await page.request.get(`/api/houses/${id}/melt`)).json()).bottled.find((each: { name: string }) =>
+      each.name.startsWith('lemon thyme'),
+    )
+  const before = await bottled()
+  await page.evaluate(
+    ([store, text]) => localStorage.setItem(store ?? '', text ?? ''),
+    [`kettle.melt.${id}`, JSON.stringify({ product: 'salve', oils: [{ batch: before.id, amount: '30 mL' }] })],
+  )
+  await page.goto(`${house}/melt`)
+  const begin = page.getByRole('button', { name: 'Begin this salve' })
+  await expect(begin).toBeEnabled()
+  await begin.dblclick()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Lemon thyme salve')
+  expect((await bottled()).left_text).not.toBe(before.left_text)
+  await page.getByRole('button', { name: 'Throw it away' }).click()
+  await page.getByLabel('Why').fill('no time today')
+  await page.getByRole('dialog').getByRole('button', { name: 'Throw it away' }).click()
+  await expect(page.getByText('thrown away', { exact: true })).toBeVisible()
+  expect((await bottled()).left_text).toBe(before.left_text)
+})
+
+test('a bad lot is followed to whoever has some of it', async ({ page }) => {
+  const house = await demo(page)
+  await page.goto(`${house}/stores`)
+  await page.getByRole('link', { name: /^Sesame oil/ }).click()
+  await page.getByRole('link', { name: 'Follow it' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Sesame oil')
+  await expect(page.getByText('Tell the lighthouse')).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Whom to tell' })).toBeVisible()
+  await page.getByRole('link', { name: /^P26-\d+, Juniper berry massage oil/ }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Juniper berry massage oil')
+  await expect(page.getByText('past its day', { exact: false }).first()).toBeVisible()
+})
+
+test('a tin has its label, and a lid a round one', async ({ page }) => {
+  const house = await demo(page)
+  await page.goto(`${house}/melt`)
+  await page.getByRole('link', { name: /^Heather salve/ }).click()
+  await page.getByRole('link', { name: 'Labels' }).click()
+  const label = page.getByRole('article', { name: 'The label' })
+  await expect(label).toContainText('Contains bee products')
+  await expect(label).toContainText(/2\d g \((0\.9|1) oz\)\s+no\. 2/)
+  await page.getByLabel('Sheet or roll').selectOption('a4-round-60')
+  await expect(page.getByRole('button', { name: 'Begin at label 12' })).toBeVisible()
+  await page.getByRole('radio', { name: 'by their INCI names' }).check()
+  await expect(label).toContainText('Cera Alba')
+  const [file] = await Promise.all([
+    page.request.get((await page.getByRole('link', { name: 'Tin labels, PDF' }).getAttribute('href')) ?? ''),
+  ])
+  expect(file.headers()['content-type']).toBe('application/pdf')
+})
+
+test('by keyboard alone', async ({ page }) => {
+  const house = await ownHouse(page)
+  await page.goto(`${house}/melt`)
+  await expect(page.getByRole('button', { name: 'Begin this salve' })).toBeEnabled()
+  await page.keyboard.press('Shift+S')
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Salve')
+  for (const done of ['All wiped dry', 'Olive oil:', 'Beeswax:', 'Melted']) {
+    await page.keyboard.press('Shift+D')
+    await expect(page.getByRole('listitem').filter({ hasText: new RegExp(`^${done}`) })).toBeVisible()
+  }
+  await tabTo(page, /^Too soft/)
+  await page.keyboard.press('ArrowDown')
+  await expect(page.getByRole('radio', { name: /^Right/ })).toBeChecked()
+  await tabTo(page, /^Write it down/)
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('The cold spoon: right', { exact: true })).toBeVisible()
+})
