@@ -233,6 +233,18 @@ final readonly class SkerryStores
                     'best_before' => $day(-350),
                 ],
             ],
+            [
+                75,
+                [
+                    'kind' => 'scent',
+                    'material' => 'lavender',
+                    'amount' => '10 mL',
+                    'price' => '6.50',
+                    'got_how' => 'bought',
+                    'got_where' => 'the mainland',
+                    'best_before' => $day(-640),
+                ],
+            ],
         ];
         foreach ($lots as [$ago, $lot]) {
             // Written down on the day it was opened, or else got.
@@ -260,6 +272,9 @@ final readonly class SkerryStores
                 'got_on' => $day(70),
                 'low_at' => $low,
             ]);
+        }
+        foreach ([['15 mL', '24', '7.20'], ['30 mL', '12', '4.80']] as [$size, $count, $price]) {
+            $this->keep->add(['kind' => 'tin', 'material' => $size, 'amount' => $count, 'price' => $price, 'got_on' => $day(70)]);
         }
         $this->clock->at(2, 9, 20);
         ($this->check)(Lot::query()->where('material', 'mugwort')->firstOrFail(), [

@@ -149,7 +149,7 @@ final class KitchenFactory
     }
 
     /**
-     * With what Stores has of some oils and of every wax and butter.
+     * With what Stores has of some oils, and of every wax, butter, scent and addition, and tins.
      *
      * @param  list<string>  $carriers
      */
@@ -159,7 +159,7 @@ final class KitchenFactory
             [],
             $this->lots(
                 fn (Builder $query) => $query
-                    ->where('kind', LotKind::Wax)
+                    ->whereIn('kind', [LotKind::Wax, LotKind::Scent, LotKind::Addition, LotKind::Tin])
                     ->orWhere(fn ($oil) => $oil->where('kind', LotKind::Carrier)->whereIn('material', $carriers)),
                 [],
             ),

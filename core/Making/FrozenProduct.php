@@ -5,17 +5,14 @@ declare(strict_types=1);
 namespace Kettle\Making;
 
 use Kettle\Batch\Stored;
+use Kettle\Melt\FromStores;
 use Kettle\Melt\House;
-use Kettle\Melt\PartKind;
 use Kettle\Melt\Product;
-use Kettle\Melt\ProductCost;
 use Kettle\Melt\ProductPlan;
 use Kettle\Melt\ProductSteps;
 use Kettle\Melt\Weighed;
 use Kettle\Reason\Note;
 use Kettle\Reason\Said;
-use Kettle\Stores\Allocation;
-use Kettle\Stores\LotKind;
 
 /** The plan a product was begun with. It never changes: what was done instead is in its logbook. */
 final readonly class FrozenProduct
@@ -131,20 +128,9 @@ final readonly class FrozenProduct
      */
     public static function lots(Weighed $each, House $house): array
     {
-        $kind = match (true) {
-            $each->part->infused !== null => null,
-            $each->part->kind === PartKind::Oil => LotKind::Carrier,
-            in_array($each->part->kind, [PartKind::Wax, PartKind::Butter], true) => LotKind::Wax,
-            default => null,
-        };
-        if ($kind === null) {
-            return [];
-        }
-        $need = $kind === LotKind::Carrier ? $each->ml() : $each->grams;
-
         return array_map(
             fn (array $take) => ['lot' => $take['lot']->id, 'amount' => round($take['amount'], 3)],
-            Allocation::of(ProductCost::lotsOf($kind, $each->part->id, $house), $need, $house->kitchen->today())->takes,
+            FromStores::of($each, $house)->takes ?? [],
         );
     }
 }

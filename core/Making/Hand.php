@@ -117,14 +117,15 @@ final readonly class Hand
 
     /**
      * @param  list<array{ml: float, holds_ml: float, count: int}>  $tins
+     * @param  list<array{lot: string, count: int}>  $taken empty ones out of Stores
      *
      * @throws MakingException
      */
-    public function pour(array $tins, ?float $leftMl, string $where): Poured
+    public function pour(array $tins, ?float $leftMl, string $where, array $taken = []): Poured
     {
         $this->open();
         $tins = array_values(array_filter($tins, fn (array $tin) => $tin['count'] > 0));
-        $poured = new Poured($tins, $leftMl, mb_substr($where, 0, 80));
+        $poured = new Poured($tins, $leftMl, mb_substr($where, 0, 80), $taken);
         $count = array_sum(array_column($tins, 'count'));
         if ($count === 0) {
             throw MakingException::noTins();

@@ -118,7 +118,7 @@ final readonly class MakingState
             $until,
             self::lossOf($plan, $pot, $poured),
             // Thrown away before anything was in the pot, it has used nothing.
-            $discarded && ! $begun && $poured === null ? Takes::none() : Takes::of($plan->pot, self::used($log), $in, $discarded),
+            $discarded && ! $begun && $poured === null ? Takes::none() : Takes::of($plan->pot, self::used($log), $in, $poured, $discarded),
         );
     }
 

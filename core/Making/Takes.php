@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Kettle\Making;
 
+use Kettle\Making\Line\Poured;
+
 /** What a product takes of the house: mL of its bottles, by batch, and of its lots, each in the lot's own unit. */
 final readonly class Takes
 {
@@ -23,7 +25,7 @@ final readonly class Takes
      * @param  list<PotPart>  $in put in to mend it
      * @param  bool  $closed whether nothing more goes in: then what goes in last was taken only where it was weighed
      */
-    public static function of(Pot $planned, array $weighed, array $in, bool $closed): self
+    public static function of(Pot $planned, array $weighed, array $in, ?Poured $poured, bool $closed): self
     {
         $bottles = $lots = [];
         foreach ($planned->parts as $part) {
@@ -34,6 +36,9 @@ final readonly class Takes
         }
         foreach ($in as $part) {
             self::add($bottles, $lots, $part, 1.0);
+        }
+        foreach ($poured->taken ?? [] as $tins) {
+            $lots[$tins['lot']] = ($lots[$tins['lot']] ?? 0.0) + $tins['count'];
         }
 
         return new self($bottles, $lots);

@@ -9,6 +9,7 @@ use Kettle\Material\Carrier;
 use Kettle\Material\Cupboard;
 use Kettle\Material\EssentialOil;
 use Kettle\Material\Wax;
+use Kettle\Stores\LotKind;
 
 /** One thing that goes into a product, whatever it is: how heavy, how hard, where it melts, whom it could harm. */
 final readonly class Part
@@ -21,6 +22,7 @@ final readonly class Part
      * @param  float  $months opened, cool and dark
      * @param  list<string>  $allergens
      * @param  bool  $food whether it is to be had in food grade
+     * @param  ?LotKind  $lots of which kind its lots are; null for what comes from elsewhere
      */
     private function __construct(
         public string $id,
@@ -33,6 +35,7 @@ final readonly class Part
         public float $months,
         public array $allergens,
         public bool $food,
+        public ?LotKind $lots,
         public ?Carrier $carrier = null,
         public ?EssentialOil $scent = null,
         public ?Infused $infused = null,
@@ -54,6 +57,7 @@ final readonly class Part
             $oil->months->opened,
             $oil->food->allergens,
             $oil->food->gradeExists,
+            LotKind::Carrier,
             $oil,
         );
     }
@@ -78,6 +82,7 @@ final readonly class Part
             $months,
             array_values(array_unique([...$infused->blend->allergens(), ...$infused->allergens])),
             $infused->food,
+            null,
             infused: $infused,
         );
     }
@@ -95,6 +100,7 @@ final readonly class Part
             $wax->months,
             $wax->allergens,
             $wax->foodGradeExists,
+            LotKind::Wax,
         );
     }
 
@@ -111,6 +117,7 @@ final readonly class Part
             24.0,
             [],
             false,
+            $scent->solid ? LotKind::Addition : LotKind::Scent,
             scent: $scent,
         );
     }
@@ -128,6 +135,7 @@ final readonly class Part
             $addition->months,
             $addition->allergens,
             $addition->foodGradeExists,
+            LotKind::Addition,
         );
     }
 

@@ -6,16 +6,13 @@ namespace Kettle\Melt;
 
 use Kettle\Reason\Figure;
 use Kettle\Reason\Reason;
-use Kettle\Stores\Allocation;
-use Kettle\Stores\Lot;
-use Kettle\Stores\LotKind;
 
 /** What a product costs: each part from its lot or its batch, and the hands where the house has put a price on them. */
 final readonly class ProductCost
 {
     private function __construct(private float $cost, private bool $whole, private bool $any, private float $hands) {}
 
-    public static function of(Composition $pot, House $house, float $handsMin): self
+    public static function of(Composition $pot, TinFilling $tins, House $house, float $handsMin): self
     {
         $cost = 0.0;
         $whole = true;
@@ -24,6 +21,14 @@ final readonly class ProductCost
             $of = self::ofPart($each, $house);
             $of === null ? ($whole = false) : ($cost += $of);
             $any = $any || $of !== null;
+        }
+        foreach ($tins->tins as $tin) {
+            // Tins that Stores does not count are nobody's cost.
+            $of = FromStores::tins($tin['ml'], $tin['count'], $house);
+            if ($of->any && $tin['count'] > 0) {
+                $cost += $of->cost()['cost'];
+                $whole = $whole && $of->cost()['whole'];
+            }
         }
         $hands = $house->hourRate === null ? 0.0 : ($house->hourRate * $handsMin) / 60;
 
@@ -54,12 +59,6 @@ final readonly class ProductCost
         return $figures;
     }
 
-    /** @return list<Lot> of one material */
-    public static function lotsOf(LotKind $kind, string $material, House $house): array
-    {
-        return array_values(array_filter($house->kitchen->lots, fn (Lot $lot) => $lot->kind === $kind && $lot->material === $material));
-    }
-
     /** In the house's currency; null where some of it has no price. */
     private static function ofPart(Weighed $each, House $house): ?float
     {
@@ -67,9 +66,7 @@ final readonly class ProductCost
         if ($part->infused !== null) {
             return $part->infused->costPerMl === null ? null : $part->infused->costPerMl * $each->ml();
         }
-        $byVolume = $part->kind === PartKind::Oil;
-        $lots = self::lotsOf($byVolume ? LotKind::Carrier : LotKind::Wax, $part->id, $house);
-        $cost = Allocation::of($lots, $byVolume ? $each->ml() : $each->grams, $house->kitchen->today())->cost();
+        $cost = FromStores::of($each, $house)?->cost() ?? ['cost' => 0.0, 'whole' => false];
 
         return $cost['whole'] && $cost['cost'] > 0 ? $cost['cost'] : null;
     }

@@ -13,8 +13,6 @@ use Kettle\Material\State;
 use Kettle\Material\Tables;
 use Kettle\Reason\Figure;
 use Kettle\Reason\Reason;
-use Kettle\Stores\Allocation;
-use Kettle\Stores\LotKind;
 
 /** Until when a product is good: as its weakest part, and never longer than such a product keeps. */
 final readonly class ProductKeeping
@@ -51,10 +49,12 @@ final readonly class ProductKeeping
             } elseif ($part->carrier !== null) {
                 $plain[] = ['carrier' => $part->carrier, 'parts' => $each->ml()];
             } else {
-                $until = ShelfLife::after($today, $part->months);
+                $usual = ShelfLife::after($today, $part->months);
+                // Its lot's own day, where that is sooner.
+                $until = min($usual, FromStores::of($each, $house)?->oldest()['best_before'] ?? $usual);
                 $ends[] = [
                     $until,
-                    ShelfLife::after($today, $part->months * (1 - ShelfLife::SPREAD)),
+                    min($until, ShelfLife::after($today, $part->months * (1 - ShelfLife::SPREAD))),
                     Reason::rule('melt-keeps-part', ['part' => $part->said, 'months' => $part->months]),
                 ];
             }
@@ -100,7 +100,11 @@ final readonly class ProductKeeping
         $lots = [];
         foreach ($oils as $oil) {
             $id = $oil['carrier']->id;
-            $lots[$id] = Allocation::of(ProductCost::lotsOf(LotKind::Carrier, $id, $house), $oil['parts'], $today)->oldest();
+            $weighed = new Weighed(
+                Part::ofOil($oil['carrier'], $house->kitchen->cupboard()),
+                $oil['parts'] * $oil['carrier']->at20->gramsPerMl,
+            );
+            $lots[$id] = FromStores::of($weighed, $house)?->oldest() ?? ['opened' => null, 'best_before' => null];
         }
         $antioxidant = null;
         foreach (['vitamin-e' => 'vitamin-e', 'rosemary-extract' => 'rosemary'] as $part => $is) {

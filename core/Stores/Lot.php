@@ -26,4 +26,10 @@ final readonly class Lot
         public ?string $form = null,
         public ?string $verdict = null,
     ) {}
+
+    /** The material of tins of a size: mL to the brim, written shortly. */
+    public static function tinOf(float $ml): string
+    {
+        return rtrim(rtrim(sprintf('%.2f', $ml), '0'), '.');
+    }
 }

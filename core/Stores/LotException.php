@@ -11,7 +11,7 @@ final class LotException extends RefusedException
 {
     public static function kind(): self
     {
-        return new self('unknown', 'Say what it is: herb, carrier, wax, jar or bottle.', 'kind');
+        return new self('unknown', 'Say what it is: herb, carrier, wax, scent, addition, jar, bottle or tin.', 'kind');
     }
 
     public static function noSuch(string $id): self

@@ -14,14 +14,17 @@ enum LotKind: string
     case Wax = 'wax';
     case Jar = 'jar';
     case Bottle = 'bottle';
+    case Scent = 'scent';
+    case Addition = 'addition';
+    case Tin = 'tin';
 
-    /** g for herbs and waxes, mL for oils; null for what is counted in pieces. */
+    /** g for herbs, waxes and additions, mL for oils and essential oils; null for what is counted in pieces. */
     public function measure(): ?Kind
     {
         return match ($this) {
-            self::Herb, self::Wax => Kind::Mass,
-            self::Carrier => Kind::Volume,
-            self::Jar, self::Bottle => null,
+            self::Herb, self::Wax, self::Addition => Kind::Mass,
+            self::Carrier, self::Scent => Kind::Volume,
+            self::Jar, self::Bottle, self::Tin => null,
         };
     }
 
@@ -33,6 +36,9 @@ enum LotKind: string
             self::Wax => 'wax or butter',
             self::Jar => 'jar',
             self::Bottle => 'bottle',
+            self::Scent => 'essential oil',
+            self::Addition => 'addition',
+            self::Tin => 'tin',
         };
     }
 }

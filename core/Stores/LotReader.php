@@ -138,6 +138,9 @@ final class LotReader
     private function material(LotKind $kind, array $text): array
     {
         $typed = $text['material'];
+        if ($kind === LotKind::Tin) {
+            return $this->tin($typed, $text['called']);
+        }
         $own = $text['called'] !== '' ? $text['called'] : $typed;
         if ($own === '') {
             throw LotException::nameless();
@@ -150,13 +153,18 @@ final class LotReader
                 LotKind::Herb => array_map(fn ($each) => $each->name, $this->cupboard->herbs()),
                 LotKind::Carrier => array_map(fn ($each) => $each->name, $this->cupboard->carriers()),
                 LotKind::Wax => array_map(fn ($each) => $each->name, $this->cupboard->waxes()),
-                LotKind::Jar, LotKind::Bottle => $this->sizes,
+                LotKind::Scent => array_map(
+                    fn ($each) => $each->name,
+                    array_filter($this->cupboard->essentialOils(), fn ($oil) => ! $oil->solid),
+                ),
+                LotKind::Addition => $this->additions(),
+                default => $this->sizes,
             },
             $typed,
         );
         if ($known === null) {
             // An oil without a density, or a vessel without a size, cannot be reckoned with.
-            if (in_array($kind, [LotKind::Carrier, LotKind::Jar, LotKind::Bottle], true)) {
+            if (in_array($kind, [LotKind::Carrier, LotKind::Scent, LotKind::Jar, LotKind::Bottle], true)) {
                 throw MaterialException::unknown($kind->word(), $typed);
             }
             $form =
@@ -183,8 +191,41 @@ final class LotReader
                 Density::gramsPerMl($this->cupboard->wax($id)->gramsPerMl),
                 null,
             ],
+            LotKind::Scent => [$id, $called, [], $this->cupboard->essentialOil($id)->density, null],
+            LotKind::Addition => [
+                $id,
+                $called,
+                ($this->cupboard->additions()[$id] ?? null)->allergens ?? [],
+                ($this->cupboard->additions()[$id] ?? ($this->cupboard->essentialOils()[$id] ?? null))?->density,
+                null,
+            ],
             default => [$id, $called, [], null, null],
         };
+    }
+
+    /** @return array<string, string> names of what is weighed: additions, and what of the essential oils is solid */
+    private function additions(): array
+    {
+        return [
+            ...array_map(fn ($each) => $each->name, $this->cupboard->additions()),
+            ...array_map(fn ($each) => $each->name, array_filter($this->cupboard->essentialOils(), fn ($oil) => $oil->solid)),
+        ];
+    }
+
+    /**
+     * By what they hold to the brim: "30 mL", or 30.
+     *
+     * @return array{string, string, list<string>, null, null}
+     */
+    private function tin(string $typed, string $called): array
+    {
+        $ml = $this->amounts->within($typed, Kind::Volume, 'mL', 1.0, 5_000.0)->value;
+        if (mb_strlen($called) > 80) {
+            throw LotException::tooLong('called', 80);
+        }
+        $id = Lot::tinOf($ml);
+
+        return [$id, $called !== '' ? $called : "{$id} mL tin", [], null, null];
     }
 
     /**

@@ -338,3 +338,22 @@ it('labels each tin: ingredients by weight, what must be said, net weight, the c
     $this->atHouse('PUT', "{$path}/label", $set)->assertStatus(409);
     $this->atHouse('PUT', "{$path}/label", ['fields' => ['price']] + $set)->assertStatus(422);
 });
+
+it('takes its scent and its tins out of Stores, and gives them back', function () {
+    $lot = fn (array $lot): string => $this->atHouse('POST', '/lots', ['lot' => $lot])->assertOk()->json('lot.id');
+    $lavender = $lot(['kind' => 'scent', 'material' => 'lavender', 'amount' => '10 mL', 'price' => '8']);
+    $tins = $lot(['kind' => 'tin', 'material' => '30 mL', 'amount' => '2', 'price' => '0.80']);
+    $left = fn (string $id): float => (float) $this->atHouse('GET', "/lots/{$id}")->json('lot.left');
+    [$made] = begunSalve(['essential_oils' => [['id' => 'lavender', 'drops' => 20]]]);
+    $path = "/makings/{$made['id']}";
+    expect($left($lavender))->toEqualWithDelta(9, 0.001)->and($left($tins))->toEqual(2);
+    // Twice the drops went in; three tins were filled, of which Stores knew two.
+    $in = $this->atHouse('POST', "{$path}/weigh", ['part' => 'lavender', 'amount' => '30 drops'])->assertOk();
+    expect($left($lavender))->toEqualWithDelta(8.5, 0.001);
+    $poured = $this->atHouse('POST', "{$path}/pour", ['tins' => [['ml' => 30, 'count' => 3]]])->assertOk();
+    expect($left($tins))->toEqual(0)->and(array_column($poured->json('from'), 'name'))->toContain('30 mL tin');
+    $this->atHouse('POST', "{$path}/undo", ['entry' => $poured->json('entries.0.id')])->assertOk();
+    $this->atHouse('POST', "{$path}/undo", ['entry' => $in->json('entries.0.id')])->assertOk();
+    expect($left($tins))->toEqual(2)->and($left($lavender))->toEqualWithDelta(9, 0.001);
+    expect($this->atHouse('GET', '/stores')->json('kinds'))->not->toBe([]);
+});

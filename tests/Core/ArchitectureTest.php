@@ -86,7 +86,7 @@ const ARROWS = [
     'Melt' => ['Reason', 'Time', 'Measure', 'Material', 'Vessel', 'Caution', 'Keeping', 'Stores', 'Recipe'],
     'Share' => ['Reason', 'Measure', 'Material', 'Infusion', 'Recipe'],
     'Batch' => ['Reason', 'Time', 'Measure', 'Material', 'Vessel', 'Infusion', 'Warmth', 'Diary', 'Caution', 'Keeping', 'Stores', 'Recipe'],
-    'Making' => ['Reason', 'Measure', 'Material', 'Stores', 'Recipe', 'Melt', 'Batch'],
+    'Making' => ['Reason', 'Measure', 'Material', 'Recipe', 'Melt', 'Batch'],
     'Trace' => ['Reason'],
     'Ask' => [
         'Reason',

@@ -80,6 +80,27 @@ it('reads a lot as it is written', function (array $fields, callable $holds) {
         ['kind' => 'wax', 'material' => 'beeswax', 'amount' => '1 lb'],
         fn (Lot $lot) => abs($lot->stock->left - 453.59237) < 1e-9 && $lot->origin->allergens === ['bee products'],
     ],
+    // 10 mL by the bottle; 8.85 g of lavender at 0.885 g/mL (from memory) is as much.
+    'an essential oil' => [
+        ['kind' => 'scent', 'material' => 'lavender', 'amount' => '10 mL'],
+        fn (Lot $lot) => $lot->stock->left === 10.0 && $lot->called === 'lavender',
+    ],
+    'one that is solid is weighed' => [
+        ['kind' => 'addition', 'material' => 'camphor', 'amount' => '25 g'],
+        fn (Lot $lot) => $lot->material === 'camphor' && $lot->stock->left === 25.0,
+    ],
+    'an addition' => [
+        ['kind' => 'addition', 'material' => 'cornflour', 'called' => 'cornflour from the mill', 'amount' => '500 g'],
+        fn (Lot $lot) => $lot->called === 'cornflour from the mill' && $lot->stock->left === 500.0,
+    ],
+    'tins by what they hold' => [
+        ['kind' => 'tin', 'material' => '30 mL', 'amount' => '24'],
+        fn (Lot $lot) => $lot->material === '30' && $lot->called === '30 mL tin' && $lot->stock->left === 24.0,
+    ],
+    'tins by a bare number' => [
+        ['kind' => 'tin', 'material' => '7.5', 'called' => 'lip balm tube', 'amount' => '50'],
+        fn (Lot $lot) => $lot->material === '7.5' && $lot->called === 'lip balm tube',
+    ],
     'jars by the piece' => [
         ['kind' => 'jar', 'material' => 'j1', 'amount' => '12'],
         fn (Lot $lot) => $lot->stock->left === 12.0 && $lot->called === 'pint jar',

@@ -274,7 +274,7 @@ it('reads a line back as it was stored', function (Line $line) {
     [new StepDone('melt', 66.0)],
     [new Spooned(new Verdict(0.2, 'too-soft', 'far', 19.0), 3.0, false)],
     [new Mended(more('beeswax', 12, 1, ['until' => '2027-01-01']), 3.0, '12 g')],
-    [new Poured([['ml' => 60.0, 'holds_ml' => 57.0, 'count' => 4]], 3.5, 'the larder')],
+    [new Poured([['ml' => 60.0, 'holds_ml' => 57.0, 'count' => 4]], 3.5, 'the larder', [['lot' => 'T', 'count' => 4]])],
     [new TinGone(2, 'sold', 'the fair', 6.5)],
 ]);
 

@@ -388,3 +388,24 @@ it('costs what its lots cost', function () {
     $hands = Melted::ask($asked + ['house' => ['lots' => $lots], 'hour_rate' => 12]);
     expect($hands['figures']['cost']['value'])->toEqualWithDelta(1.6 + $hands['figures']['hands_min']['value'] / 5, 0.006);
 });
+
+it('costs what its scents and its tins cost, and keeps no longer than their lots', function () {
+    $lots = [
+        ['kind' => 'carrier', 'material' => 'olive', 'amount' => '1 L', 'price' => '10.00'],
+        ['kind' => 'wax', 'material' => 'beeswax', 'amount' => '500 g', 'price' => '15.00', 'best_before' => '2027-01-05'],
+        ['kind' => 'scent', 'material' => 'lavender', 'amount' => '10 mL', 'price' => '8.00'],
+        ['kind' => 'tin', 'material' => '50 mL', 'amount' => '10', 'price' => '4.00'],
+    ];
+    $asked = [
+        'oils' => [['id' => 'olive', 'amount' => '100 mL']],
+        'waxes' => [['id' => 'beeswax', 'amount' => '20 g']],
+        'essential_oils' => [['id' => 'lavender', 'drops' => 20]],
+        'tins' => [['ml' => 50]],
+    ];
+    $answer = Melted::ask($asked + ['house' => ['lots' => $lots]]);
+    // 1.60 as above, a millilitre of lavender at 0.80, and so many tins at 0.40.
+    expect($answer['figures']['cost']['value'])
+        ->toEqualWithDelta(1.6 + 0.8 + 0.4 * $answer['tins']['count'], 0.006)
+        ->and($answer['figures']['best_before']['value'])
+        ->toBe('2027-01-05');
+});

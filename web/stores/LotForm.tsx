@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { type Shape, useHouse, useMaterials } from '../api/hooks'
+import { type Shape, useHouse, useMaterials, useOfHouse } from '../api/hooks'
 import type { Problem } from '../api/client'
 import { Button } from '../parts/Button'
 import { Area, Field, Select } from '../parts/Field'
@@ -12,8 +12,11 @@ const KINDS = [
   { id: 'herb', name: 'a herb' },
   { id: 'carrier', name: 'an oil' },
   { id: 'wax', name: 'a wax, butter or additive' },
+  { id: 'scent', name: 'an essential oil' },
+  { id: 'addition', name: 'something else that goes in' },
   { id: 'jar', name: 'jars' },
   { id: 'bottle', name: 'bottles' },
+  { id: 'tin', name: 'tins, pots or tubes' },
 ]
 
 const NAMED = [
@@ -50,6 +53,7 @@ type Props = {
 export function LotForm({ first, fixedKind = false, problem, pending, done, onDone, onTyped }: Props) {
   const materials = useMaterials()
   const house = useHouse()
+  const melt = useOfHouse('/melt', { stale: 60_000 })
   const [fields, setFields] = useState<LotFields>(first)
   if (!materials.data || !house.data) return <Waiting what="the lists" />
   const kind = fields.kind ?? 'herb'
@@ -63,8 +67,9 @@ export function LotForm({ first, fixedKind = false, problem, pending, done, onDo
     fault: problem?.about(field),
     onChange: (event: { target: { value: string } }) => put({ [field]: event.target.value }),
   })
-  const counted = kind === 'jar' || kind === 'bottle'
-  const known = knownOf(kind, materials.data, house.data)
+  const counted = kind === 'jar' || kind === 'bottle' || kind === 'tin'
+  const poured = kind === 'carrier' || kind === 'scent'
+  const known = knownOf(kind, materials.data, house.data, melt.data)
   return (
     <form className="flex max-w-3xl flex-col gap-4" onSubmit={sent(() => onDone(fields))}>
       <div className="grid items-start gap-4 sm:grid-cols-2">
@@ -76,14 +81,15 @@ export function LotForm({ first, fixedKind = false, problem, pending, done, onDo
             onChange={(e) => put({ kind: e.target.value, material: '' })}
           />
         )}
-        <Select
-          label={counted ? 'Which' : 'Of what'}
-          {...text('material')}
-          choices={[
-            { id: '', name: counted || kind === 'carrier' ? 'choose' : 'not in the list: write its name' },
-            ...known,
-          ]}
-        />
+        {kind === 'tin' ? (
+          <Field label="Each holds" placeholder="30 mL" {...text('material')} />
+        ) : (
+          <Select
+            label={counted ? 'Which' : 'Of what'}
+            {...text('material')}
+            choices={[{ id: '', name: counted || poured ? 'choose' : 'not in the list: write its name' }, ...known]}
+          />
+        )}
         <Field
           label="What you call it"
           placeholder={known.find((each) => each.id === fields.material)?.name ?? 'its name'}
@@ -112,7 +118,9 @@ export function LotForm({ first, fixedKind = false, problem, pending, done, onDo
         <Field
           label={counted ? 'How many' : 'How much was got'}
           required
-          placeholder={counted ? '12' : kind === 'carrier' ? '1 L, 500 mL, 2 cups' : '250 g, 8 oz'}
+          placeholder={
+            counted ? '12' : kind === 'scent' ? '10 mL' : kind === 'carrier' ? '1 L, 500 mL, 2 cups' : '250 g, 8 oz'
+          }
           hint={counted ? undefined : 'By weight or volume, as you measure it.'}
           {...text('amount')}
         />
@@ -169,6 +177,7 @@ function knownOf(
   kind: string,
   materials: Shape<'Materials'>,
   house: Shape<'HouseView'>,
+  melt: Shape<'MeltChoices'> | undefined,
 ): { id: string; name: string }[] {
   switch (kind) {
     case 'herb':
@@ -177,6 +186,15 @@ function knownOf(
       return materials.oils
     case 'wax':
       return materials.waxes
+    case 'scent':
+      return melt?.scents.filter((scent) => scent.kind !== 'solid') ?? []
+    case 'addition':
+      return melt
+        ? [
+            ...melt.others.filter((each) => !materials.waxes.some((wax) => wax.id === each.id)),
+            ...melt.scents.filter((scent) => scent.kind === 'solid'),
+          ]
+        : []
     case 'jar':
       return house.jars.map((jar) => ({ id: jar.id, name: jar.called }))
     default:

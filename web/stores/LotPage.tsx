@@ -45,7 +45,10 @@ function Page({ detail }: { detail: Detail }) {
     ['Price', lot.price_text],
     ['Told as low at', lot.low_text],
     ['Allergens', lot.allergens.join(', ')],
-    ['Food grade', lot.kind === 'jar' || lot.kind === 'bottle' ? '' : lot.food_grade ? 'yes' : 'no'],
+    [
+      'Food grade',
+      lot.kind === 'jar' || lot.kind === 'bottle' || lot.kind === 'tin' ? '' : lot.food_grade ? 'yes' : 'no',
+    ],
     ['Note', detail.fields.note],
   ].filter(([, text]) => text)
   return (

@@ -15,6 +15,9 @@ const FILL: Record<string, string> = {
   wax: 'var(--wax)',
   jar: 'var(--water)',
   bottle: 'var(--water)',
+  scent: 'var(--herb-pale)',
+  addition: 'var(--wax)',
+  tin: 'var(--water)',
 }
 
 /** How full it still is, as a small upright tin drawn from the share that is left. */
@@ -33,7 +36,7 @@ export function Tin({ lot, tall = 44 }: { lot: Lot; tall?: number }) {
 const BOARDS = [
   { name: 'Herbs', says: 'each lot with its day, where it came from, and how it smelled' },
   { name: 'Oils', says: 'how much is left, when it was opened, how long it keeps' },
-  { name: 'The rest', says: 'wax, jars and bottles, counted' },
+  { name: 'The rest', says: 'wax, scents, jars, bottles and tins, counted' },
 ]
 
 export default function Stores() {

@@ -23,6 +23,7 @@ use Kettle\Material\Cupboard;
 use Kettle\Material\MaterialException;
 use Kettle\Measure\Density;
 use Kettle\Measure\Kind;
+use Kettle\Melt\FromStores;
 use Kettle\Melt\Part;
 use Kettle\Melt\Weighed;
 use Kettle\Reason\RefusedException;
@@ -122,6 +123,7 @@ final readonly class WorkAtPot
                             ->read($left, Kind::Volume, 'mL', Density::gramsPerMl($state->pot->massG / $state->pot->ml))->value,
                     ),
                 $where,
+                $this->emptyTins($tins),
             );
         });
     }
@@ -178,6 +180,25 @@ final readonly class WorkAtPot
             $making,
             fn (MakingState $state, Making $locked) => new NewLine($make(new Hand($state, $this->kitchens->words()), $state, $locked)),
         );
+    }
+
+    /**
+     * As many empty ones as Stores has of each size; what it has not counted was there all the same.
+     *
+     * @param  list<array{ml: float, count: int}>  $tins
+     * @return list<array{lot: string, count: int}>
+     */
+    private function emptyTins(array $tins): array
+    {
+        $house = $this->houses->of([]);
+        $taken = [];
+        foreach ($tins as $tin) {
+            foreach (FromStores::tins($tin['ml'], $tin['count'], $house)->takes as $take) {
+                $taken[] = ['lot' => $take['lot']->id, 'count' => (int) round($take['amount'])];
+            }
+        }
+
+        return $taken;
     }
 
     /** g of a part: by weight, by measure through its density, or in drops of it. A bare number is what it is counted in. */

@@ -133,12 +133,11 @@ final readonly class SaveLot
             return preg_match('/^\d{1,5}$/', trim($typed)) === 1 ? (float) $typed : throw LotException::count($typed);
         }
         $cupboard = $this->planning->cupboard();
-        $density =
-            $lot->kind === LotKind::Carrier
-                ? $cupboard->carrier($lot->material)->at20
-                : ($lot->form === null
-                    ? null
-                    : $cupboard->form($lot->form)->bulk->loose);
+        $density = match ($lot->kind) {
+            LotKind::Carrier => $cupboard->carrier($lot->material)->at20,
+            LotKind::Scent => ($cupboard->essentialOils()[$lot->material] ?? null)?->density,
+            default => $lot->form === null ? null : $cupboard->form($lot->form)->bulk->loose,
+        };
 
         return $this->kitchens->plain()->reader()->within($typed, $measure, $measure->value, 0.01, 200_000, $density)->value;
     }

@@ -25,7 +25,16 @@ final class StoresController extends Controller
 {
     private const PAGE = 40;
 
-    private const NAMES = ['herb' => 'Herbs', 'carrier' => 'Oils', 'wax' => 'Waxes and butters', 'jar' => 'Jars', 'bottle' => 'Bottles'];
+    private const NAMES = [
+        'herb' => 'Herbs',
+        'carrier' => 'Oils',
+        'wax' => 'Waxes and butters',
+        'jar' => 'Jars',
+        'bottle' => 'Bottles',
+        'scent' => 'Essential oils',
+        'addition' => 'Additions',
+        'tin' => 'Tins',
+    ];
 
     public function __construct(private readonly StoresPresenter $words, private readonly SaveLot $keep) {}
 

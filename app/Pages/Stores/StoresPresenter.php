@@ -178,6 +178,8 @@ final readonly class StoresPresenter
         if ($lot->kind !== LotKind::Herb) {
             return match ($lot->kind) {
                 LotKind::Carrier => $cupboard->carriers()[$lot->material]->name ?? 'oil',
+                LotKind::Scent => 'essential oil',
+                LotKind::Tin => $lot->material.' mL, empty',
                 LotKind::Wax => $cupboard->waxes()[$lot->material]->name ?? 'wax or butter',
                 default => $lot->kind->word(),
             };

@@ -11,7 +11,7 @@ final readonly class LotView
      * @param  string  $what the material and how it lies, in words
      * @param  string  $got how, where and when it was got, in words
      * @param  float  $share_left of what was got
-     * @param  'herb'|'carrier'|'wax'|'jar'|'bottle'  $kind
+     * @param  'herb'|'carrier'|'wax'|'jar'|'bottle'|'scent'|'addition'|'tin'  $kind
      * @param  'sound'|'ageing'|'past'  $condition
      */
     public function __construct(

@@ -16,8 +16,9 @@ final readonly class Poured extends Line
      * @param  list<array{ml: float, holds_ml: float, count: int}>  $tins sizes to the brim, and what each was filled with
      * @param  ?float  $leftMl over, put somewhere else; null where nobody looked
      * @param  string  $where they stand
+     * @param  list<array{lot: string, count: int}>  $taken empty ones out of Stores
      */
-    public function __construct(public array $tins, public ?float $leftMl, public string $where = '') {}
+    public function __construct(public array $tins, public ?float $leftMl, public string $where = '', public array $taken = []) {}
 
     public static function of(Stored $data): self
     {
@@ -28,6 +29,7 @@ final readonly class Poured extends Line
             ),
             $data->numberOrNull('left_ml'),
             $data->text('where'),
+            array_map(fn (Stored $each) => ['lot' => $each->text('lot'), 'count' => $each->count('count')], $data->parts('taken')),
         );
     }
 
@@ -38,7 +40,7 @@ final readonly class Poured extends Line
 
     public function data(): array
     {
-        return ['tins' => $this->tins, 'left_ml' => $this->leftMl, 'where' => $this->where];
+        return ['tins' => $this->tins, 'left_ml' => $this->leftMl, 'where' => $this->where, 'taken' => $this->taken];
     }
 
     public function carries(): bool
