@@ -27,10 +27,12 @@ final class FromStores
         );
     }
 
-    /** So many tins of a size; as many of them as there are. */
-    public static function tins(float $ml, int $count, House $house): Allocation
+    /** So many tins, pots or tubes of a size, as many of them as there are; none for what is poured into bottles. */
+    public static function tins(Product $product, float $ml, int $count, House $house): Allocation
     {
-        return Allocation::of(self::lots(LotKind::Tin, Lot::tinOf($ml), $house), (float) $count, $house->kitchen->today());
+        $lots = $product->has(Product::IN_BOTTLES) ? [] : self::lots(LotKind::Tin, Lot::tinOf($ml), $house);
+
+        return Allocation::of($lots, (float) $count, $house->kitchen->today());
     }
 
     /** @return list<Lot> of one material */

@@ -15,6 +15,9 @@ final readonly class Product
 
     public const RINSED = 'rinse-off';
 
+    /** Poured into bottles, which Stores counts as bottles. */
+    public const IN_BOTTLES = 'in-bottles';
+
     /**
      * @param  ?float  $firmness what it is made to where nothing else is said; null where wax does not decide it
      * @param  array{wax: array{float, float}, butter: array{float, float}, oil: array{float, float}}  $shares least and most

@@ -12,7 +12,7 @@ final readonly class ProductCost
 {
     private function __construct(private float $cost, private bool $whole, private bool $any, private float $hands) {}
 
-    public static function of(Composition $pot, TinFilling $tins, House $house, float $handsMin): self
+    public static function of(Product $product, Composition $pot, TinFilling $tins, House $house, float $handsMin): self
     {
         $cost = 0.0;
         $whole = true;
@@ -24,7 +24,7 @@ final readonly class ProductCost
         }
         foreach ($tins->tins as $tin) {
             // Tins that Stores does not count are nobody's cost.
-            $of = FromStores::tins($tin['ml'], $tin['count'], $house);
+            $of = FromStores::tins($product, $tin['ml'], $tin['count'], $house);
             if ($of->any && $tin['count'] > 0) {
                 $cost += $of->cost()['cost'];
                 $whole = $whole && $of->cost()['whole'];

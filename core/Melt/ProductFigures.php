@@ -62,7 +62,10 @@ final readonly class ProductFigures
             ...$this->drops(),
             ...$this->filling(),
             Figure::exactly('hands_min', $handsMin, 'min', Reason::rule('melt-hands')),
-            ...ProductCost::of($this->pot, $this->tins, $this->house, $handsMin)->figures($this->pot->totalG, $this->tins->count()),
+            ...ProductCost::of($this->wish->product, $this->pot, $this->tins, $this->house, $handsMin)->figures(
+                $this->pot->totalG,
+                $this->tins->count(),
+            ),
         ];
         $byId = [];
         foreach ($figures as $figure) {

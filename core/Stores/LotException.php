@@ -9,6 +9,11 @@ use Kettle\Reason\RefusedException;
 /** A lot, a taking or a check that cannot be. */
 final class LotException extends RefusedException
 {
+    public static function sizeless(): self
+    {
+        return new self('missing', 'Say how much each holds to the brim, such as 30 mL.', 'material');
+    }
+
     public static function kind(): self
     {
         return new self('unknown', 'Say what it is: herb, carrier, wax, scent, addition, jar, bottle or tin.', 'kind');

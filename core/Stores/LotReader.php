@@ -219,6 +219,9 @@ final class LotReader
      */
     private function tin(string $typed, string $called): array
     {
+        if ($typed === '') {
+            throw LotException::sizeless();
+        }
         $ml = $this->amounts->within($typed, Kind::Volume, 'mL', 1.0, 5_000.0)->value;
         if (mb_strlen($called) > 80) {
             throw LotException::tooLong('called', 80);

@@ -340,7 +340,9 @@ it('labels each tin: ingredients by weight, what must be said, net weight, the c
 });
 
 it('takes its scent and its tins out of Stores, and gives them back', function () {
-    $lot = fn (array $lot): string => $this->atHouse('POST', '/lots', ['lot' => $lot])->assertOk()->json('lot.id');
+    $lot = fn (array $lot): string => $this->atHouse('POST', '/lots', ['lot' => $lot])
+        ->assertOk()
+        ->json('lot.id');
     $lavender = $lot(['kind' => 'scent', 'material' => 'lavender', 'amount' => '10 mL', 'price' => '8']);
     $tins = $lot(['kind' => 'tin', 'material' => '30 mL', 'amount' => '2', 'price' => '0.80']);
     $left = fn (string $id): float => (float) $this->atHouse('GET', "/lots/{$id}")->json('lot.left');

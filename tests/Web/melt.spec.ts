@@ -39,7 +39,8 @@ test('a salve from the oil bottled here, changed word by word', async ({ page })
 
   // For a pocket: firmer, by the house's own rule.
   const stands = page.getByRole('button', { name: /^How firm: / })
-  const firm = async () => Number(/0\.\d+/.exec((await stands.getAttribute('aria-label')) ?? (await stands.innerText()))?.[0])
+  const firm = async () =>
+    Number(/0\.\d+/.exec((await stands.getAttribute('aria-label')) ?? (await stands.innerText()))?.[0])
   const before = await firm()
   expect(before).toBeGreaterThan(0.12)
   await word(page, /^how firm: /)

@@ -24,6 +24,7 @@ use Kettle\Material\MaterialException;
 use Kettle\Measure\Density;
 use Kettle\Measure\Kind;
 use Kettle\Melt\FromStores;
+use Kettle\Melt\MeltTable;
 use Kettle\Melt\Part;
 use Kettle\Melt\Weighed;
 use Kettle\Reason\RefusedException;
@@ -123,7 +124,7 @@ final readonly class WorkAtPot
                             ->read($left, Kind::Volume, 'mL', Density::gramsPerMl($state->pot->massG / $state->pot->ml))->value,
                     ),
                 $where,
-                $this->emptyTins($tins),
+                $this->emptyTins($state->plan->product, $tins),
             );
         });
     }
@@ -185,15 +186,17 @@ final readonly class WorkAtPot
     /**
      * As many empty ones as Stores has of each size; what it has not counted was there all the same.
      *
+     * @param  string  $product its id
      * @param  list<array{ml: float, count: int}>  $tins
      * @return list<array{lot: string, count: int}>
      */
-    private function emptyTins(array $tins): array
+    private function emptyTins(string $product, array $tins): array
     {
+        $product = MeltTable::of($this->cupboard->tables())->product($product);
         $house = $this->houses->of([]);
         $taken = [];
         foreach ($tins as $tin) {
-            foreach (FromStores::tins($tin['ml'], $tin['count'], $house)->takes as $take) {
+            foreach (FromStores::tins($product, $tin['ml'], $tin['count'], $house)->takes as $take) {
                 $taken[] = ['lot' => $take['lot']->id, 'count' => (int) round($take['amount'])];
             }
         }
