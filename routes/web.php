@@ -64,6 +64,8 @@ Route::prefix('api')->group(function (): void {
                 Route::get('makings/{making}/label', [MakingLabelController::class, 'show']);
                 Route::get('makings/{making}/labels.pdf', [MakingLabelController::class, 'labels']);
                 Route::get('makings/{making}/labels.png', [MakingLabelController::class, 'printed']);
+                Route::get('makings/{making}/card.pdf', [MakingLabelController::class, 'cardPdf']);
+                Route::get('account.csv', [MakingController::class, 'account']);
                 Route::get('makings/{making}/code.svg', [MakingLabelController::class, 'code']);
                 Route::get('lots/{lot}/trace', [TraceController::class, 'lot']);
                 Route::get('batches/{batch}/trace', [TraceController::class, 'batch']);

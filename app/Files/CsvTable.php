@@ -118,4 +118,10 @@ final readonly class CsvTable
 
         return [str_replace(["\r\n", "\r"], "\n", $text), $notes];
     }
+
+    /** A cell that a spreadsheet would take for a formula is written so that it stays text. */
+    public static function harmless(string $cell): string
+    {
+        return preg_match('/^[=+\-@\t\r]/', $cell) === 1 ? "'".$cell : $cell;
+    }
 }

@@ -44,11 +44,45 @@ final readonly class KitchenCard
             self::text($plan, 'sentence_text'),
             $amounts,
             array_values(array_map(fn (mixed $step) => self::text($step, 'says'), self::list($plan, 'steps'))),
+            self::heed($plan, 'notes'),
+        );
+    }
+
+    /**
+     * @param  array<mixed>  $plan of a product: `answers` of "melt" in docs/formats/reckon.schema.json
+     * @param  string  $name what it is called
+     */
+    public static function ofProduct(array $plan, string $name): self
+    {
+        return new self(
+            $name,
+            self::text($plan, 'text'),
             array_values(
                 array_map(
-                    fn (mixed $note) => ['care' => self::text($note, 'rank') !== 'note', 'says' => self::text($note, 'says')],
-                    self::list($plan, 'notes'),
+                    fn (mixed $part) => [
+                        'name' => self::text($part, 'name'),
+                        'amount' => self::text($part, 'text'),
+                        // Where it goes by weight onto one scale, what that reads then.
+                        'also' => self::text($part, 'reads_text'),
+                    ],
+                    self::list($plan, 'pot'),
                 ),
+            ),
+            array_values(array_map(fn (mixed $step) => self::text($step, 'says'), self::list($plan, 'steps'))),
+            self::heed($plan, 'cautions'),
+        );
+    }
+
+    /**
+     * @param  array<mixed>  $plan
+     * @return list<array{care: bool, says: string}>
+     */
+    private static function heed(array $plan, string $key): array
+    {
+        return array_values(
+            array_map(
+                fn (mixed $note) => ['care' => self::text($note, 'rank') !== 'note', 'says' => self::text($note, 'says')],
+                self::list($plan, $key),
             ),
         );
     }

@@ -359,3 +359,41 @@ it('takes its scent and its tins out of Stores, and gives them back', function (
     expect($left($tins))->toEqual(2)->and($left($lavender))->toEqualWithDelta(9, 0.001);
     expect($this->atHouse('GET', '/stores')->json('kinds'))->not->toBe([]);
 });
+
+it('gives the year’s account of what was made and where it went, and a card to stand by the pot', function () {
+    [$made] = begunSalve();
+    $path = "/makings/{$made['id']}";
+    $this->atHouse('POST', "{$path}/pour", ['tins' => [['ml' => 30, 'count' => 2], ['ml' => 15, 'count' => 1]]])->assertOk();
+    $this->atHouse('POST', "{$path}/tins", ['tin' => 1, 'how' => 'sold', 'to' => '=fair', 'price' => 6.5])->assertOk();
+    $this->atHouse('POST', "{$path}/tins", ['tin' => 2, 'how' => 'given', 'to' => 'the neighbour'])->assertOk();
+    $read = fn (string $csv): array => array_map(fn (string $line) => str_getcsv($line, escape: ''), explode("\n", trim($csv)));
+    $csv = $read($this->atHouse('GET', '/account.csv?year=2026')->assertOk()->streamedContent());
+    $rows = array_map(fn (array $row) => array_combine($csv[0], $row), array_slice($csv, 1));
+    $of = fn (string $code, string $ml): array => array_values(
+        array_filter($rows, fn ($r) => $r['code'] === $code && $r['size_ml'] === $ml),
+    )[0];
+    expect(array_intersect_key($of('P26-001', '30'), array_flip(['kind', 'made', 'here', 'sold', 'given', 'income', 'went_to'])))
+        ->toBe([
+            'kind' => 'product',
+            'made' => '2',
+            'here' => '0',
+            'given' => '1',
+            'sold' => '1',
+            'income' => '6.5',
+            'went_to' => "'=fair; the neighbour",
+        ])
+        ->and($of('P26-001', '15')['here'])
+        ->toBe('1')
+        ->and($of('26-001', '100')['kind'])
+        ->toBe('oil')
+        ->and($of('26-001', '100')['made'])
+        ->toBe('2');
+    expect($read($this->atHouse('GET', '/account.csv?year=2020')->streamedContent()))->toHaveCount(1);
+    $this->atHouse('GET', '/account.csv?year=soon')->assertStatus(422);
+    $card = new Tests\PrintedPage(
+        $this->atHouse('GET', "{$path}/card.pdf")
+            ->assertOk()
+            ->getContent(),
+    );
+    expect($card['text'])->toContain('Calendula salve')->toContain('P26-001')->toContain('Beeswax');
+});

@@ -8,7 +8,7 @@ import { putOnMelt } from '../melt/wish'
 import { Pot } from '../melt/Pot'
 import { Rule } from '../melt/Rule'
 import { useArrived } from '../parts/arrived'
-import { Button, ButtonLink, TextButton } from '../parts/Button'
+import { Button, ButtonLink, FileLink, TextButton } from '../parts/Button'
 import { Field } from '../parts/Field'
 import { sent } from '../parts/form'
 import { Notice, Trouble } from '../parts/Notice'
@@ -50,6 +50,7 @@ function Page({ making }: { making: Making }) {
         </div>
         <div className="no-print flex flex-wrap gap-2">
           <ButtonLink to={`/h/${house}/making/${making.id}/print`}>Labels</ButtonLink>
+          <FileLink href={`/api/houses/${house}/makings/${making.id}/card.pdf`}>Kitchen card, PDF</FileLink>
           <ButtonLink to={`/h/${house}/trace/product/${making.id}`}>Follow it</ButtonLink>
           {works ? (
             <Button onClick={again} aria-keyshortcuts="Shift+R">

@@ -1,14 +1,19 @@
 import { Link } from 'react-router'
 import { type Shape, useHouseId, useOfHouse } from '../api/hooks'
+import { FileLink } from '../parts/Button'
 
 /** Products that are in the pot, and those of which some still stands somewhere. */
 export function Made() {
+  const house = useHouseId()
   const list = useOfHouse('/makings').data
   if (!list || list.open.length + list.made.length === 0) return null
   return (
     <div className="border-line grid gap-x-7 gap-y-6 border-t pt-5 lg:grid-cols-2">
       {list.open.length > 0 ? <Cards title="On the stove now" cards={list.open} /> : null}
       {list.made.length > 0 ? <Cards title="Made here" cards={list.made} /> : null}
+      <p className="no-print lg:col-span-2">
+        <FileLink href={`/api/houses/${house}/account.csv`}>The year’s account, CSV</FileLink>
+      </p>
     </div>
   )
 }

@@ -34,7 +34,7 @@ final readonly class LotsCsv
             ->orderBy('called')
             ->orderBy('id')
             ->lazy(500)
-            ->each(fn (Lot $lot) => fputcsv($out, array_map(self::harmless(...), self::row($lot)), escape: ''));
+            ->each(fn (Lot $lot) => fputcsv($out, array_map(CsvTable::harmless(...), self::row($lot)), escape: ''));
         fclose($out);
     }
 
@@ -161,12 +161,6 @@ final readonly class LotsCsv
     private static function ordered(array $fields): array
     {
         return array_map(fn (string $column) => $fields[$column] ?? '', self::COLUMNS);
-    }
-
-    /** A cell that a spreadsheet would take for a formula is written so that it stays text. */
-    private static function harmless(string $cell): string
-    {
-        return preg_match('/^[=+\-@\t\r]/', $cell) === 1 ? "'".$cell : $cell;
     }
 
     /** @param  array{added: int, changed: int, same: int, refused: int}  $counts */

@@ -2,15 +2,20 @@
 
 namespace App\Http\Controllers;
 
+use App\Actions\Houses\YearAccount;
 use App\Actions\Melt\BeginMaking;
 use App\Actions\Melt\WorkAtPot;
+use App\House\KitchenFactory;
 use App\Http\Requests;
 use App\Models\Making;
 use App\OpenApi\Operation;
 use App\Pages\Making\MakingPage;
 use App\Responses\Making\MakingList;
 use App\Responses\Making\MakingView;
+use Illuminate\Http\Request;
 use Kettle\Making\Line\TinGone;
+use Kettle\Recipe\WishException;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** A product: begun, weighed, tried, mended, poured, given away, undone. Each write answers with the product as it stands. */
 final class MakingController extends Controller
@@ -21,6 +26,20 @@ final class MakingController extends Controller
     public function index(): MakingList
     {
         return $this->page->listed();
+    }
+
+    #[Operation('What was made in a year, and what became of it', query: ['year'], gives: 'text/csv')]
+    public function account(Request $request, YearAccount $account, KitchenFactory $kitchens): StreamedResponse
+    {
+        $typed = $request->query('year', $kitchens->now()->format('Y'));
+        if (! is_string($typed) || preg_match('/^(19|20|21)\d\d$/', $typed) !== 1) {
+            throw WishException::one('year', 'unreadable', 'Say which year, such as 2026.');
+        }
+
+        return new StreamedResponse(fn () => $account->write((int) $typed), 200, [
+            'Content-Type' => 'text/csv; charset=UTF-8',
+            'Content-Disposition' => "attachment; filename=\"made-{$typed}.csv\"",
+        ]);
     }
 
     #[Operation('Begin a product from a wish')]

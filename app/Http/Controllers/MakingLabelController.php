@@ -3,7 +3,9 @@
 namespace App\Http\Controllers;
 
 use App\Actions\Clash;
+use App\Actions\Melt\MakingDocument;
 use App\Http\Requests;
+use App\Labels\CardSheet;
 use App\Labels\LabelLayout;
 use App\Labels\LabelSheet;
 use App\Labels\SimulatedLabelPrinter;
@@ -13,11 +15,13 @@ use App\Models\Tin;
 use App\OpenApi\Operation;
 use App\Pages\Making\MakingLabel;
 use App\Pages\Press\LabelDesk;
+use App\Responses\Bench\CardView;
 use App\Responses\Press\LabelPage;
 use Illuminate\Http\Response;
 use Kettle\Making\MakingException;
 use Kettle\Making\Stage;
 use Kettle\Material\Tables;
+use Kettle\Recipe\KitchenCard;
 
 /** Labels of tins, lids, sticks and jars. The code opens the product at the address this was asked from. */
 final class MakingLabelController extends Controller
@@ -85,6 +89,17 @@ final class MakingLabelController extends Controller
         $layout = LabelLayout::toPrint($size, $label->lines(), $nets[count($nets) - 1]);
 
         return new Response($printer->strip($size, $layout, $nets, $this->address($making)), 200, ['Content-Type' => 'image/png']);
+    }
+
+    #[Operation('The kitchen card of a product, to print', gives: 'application/pdf')]
+    public function cardPdf(Making $making, CardSheet $sheet, MakingDocument $documents): Response
+    {
+        $card = KitchenCard::ofProduct($documents->told($making->plan->document), $making->name);
+
+        return new Response($sheet->of(CardView::of($card, $making->code)), 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => "inline; filename=\"{$making->code}-card.pdf\"",
+        ]);
     }
 
     #[Operation('The 2D code that opens the product', gives: 'image/svg+xml')]
