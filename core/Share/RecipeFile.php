@@ -50,6 +50,9 @@ final class RecipeFile
      */
     public static function shared(array $wish): array
     {
+        if (self::isProduct($wish)) {
+            return self::sharedProduct($wish);
+        }
         $tidy = WishReader::tidy($wish);
         unset($tidy['start'], $tidy['ready_by']);
         if (is_string($tidy['jar'] ?? null)) {
@@ -60,5 +63,37 @@ final class RecipeFile
         }
 
         return $tidy;
+    }
+
+    /**
+     * Whether it is a wish for a product made of oils: it names which.
+     *
+     * @param  array<mixed>  $wish
+     */
+    public static function isProduct(array $wish): bool
+    {
+        return is_string($wish['product'] ?? null);
+    }
+
+    /**
+     * Without the house's own bottles: whoever reads it pours from theirs.
+     *
+     * @param  array<mixed>  $wish
+     * @return array<string, mixed>
+     */
+    private static function sharedProduct(array $wish): array
+    {
+        $oils = array_filter(
+            is_array($wish['oils'] ?? null) ? $wish['oils'] : [],
+            fn (mixed $oil) => ! is_array($oil) || ! isset($oil['batch']),
+        );
+        $shared = [];
+        foreach (['oils' => array_values($oils)] + $wish as $key => $value) {
+            if (is_string($key) && $value !== null && $value !== []) {
+                $shared[$key] = $value;
+            }
+        }
+
+        return $shared;
     }
 }

@@ -55,17 +55,56 @@ final class SchemaOrg
                     fn (array $step) => ['@type' => 'HowToStep', 'text' => $words->of($step['says'])],
                     Steps::of($plan),
                 ),
-                'encoding' => [
-                    '@type' => 'MediaObject',
-                    'encodingFormat' => self::WISH_TYPE,
-                    'text' => json_encode(
-                        RecipeFile::shared($wish->asked->document),
-                        JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
-                    ),
-                ],
+                'encoding' => self::encoded($wish->asked->document),
             ],
             fn (mixed $value) => $value !== '',
         );
+    }
+
+    /**
+     * @param  array<mixed>  $plan of a product: `answers` of "melt" in docs/formats/reckon.schema.json
+     * @param  array<mixed>  $wish
+     * @return array<string, mixed>
+     */
+    public static function product(string $name, string $note, array $plan, array $wish, bool $eaten): array
+    {
+        $list = fn (string $key): array => array_filter(is_array($plan[$key] ?? null) ? $plan[$key] : [], is_array(...));
+        $text = fn (array $from, string $key): string => is_string($from[$key] ?? null) ? $from[$key] : '';
+        $tins = is_array($plan['tins'] ?? null) ? $plan['tins'] : [];
+        $count = is_int($tins['count'] ?? null) ? $tins['count'] : 0;
+        $vessel = is_string($tins['vessel'] ?? null) ? $tins['vessel'] : 'tin';
+
+        return array_filter(
+            [
+                '@context' => ['@vocab' => 'https://schema.org/'],
+                '@type' => 'Recipe',
+                'name' => $name,
+                'description' => $note,
+                'recipeCategory' => $eaten ? 'Kitchen' : 'For the skin only',
+                'recipeYield' => $count === 0 ? '' : "{$count} {$vessel}".($count === 1 ? '' : 's'),
+                'recipeIngredient' => array_values(
+                    array_map(fn (array $part) => $text($part, 'text').' '.$text($part, 'name'), $list('pot')),
+                ),
+                'recipeInstructions' => array_values(
+                    array_map(fn (array $step) => ['@type' => 'HowToStep', 'text' => $text($step, 'says')], $list('steps')),
+                ),
+                'encoding' => self::encoded($wish),
+            ],
+            fn (mixed $value) => $value !== '',
+        );
+    }
+
+    /**
+     * @param  array<mixed>  $wish
+     * @return array<string, string>
+     */
+    private static function encoded(array $wish): array
+    {
+        return [
+            '@type' => 'MediaObject',
+            'encodingFormat' => self::WISH_TYPE,
+            'text' => json_encode(RecipeFile::shared($wish), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR),
+        ];
     }
 
     /**

@@ -163,3 +163,40 @@ it('asks the database as often for many recipes as for few', function () {
     }
     expect($count())->toBe($few);
 });
+
+it('keeps a product as a recipe, gives it out as a file and as schema.org, and reads both back', function () {
+    require_once dirname(__DIR__).'/Pressed.php';
+    $batch = basename(bottledBatch(['herb' => ['id' => 'calendula']], '260 mL'));
+    $wish = ['product' => 'salve', 'oils' => [['batch' => $batch]], 'firmness' => 'firm', 'tins' => [['ml' => 30, 'count' => 4]]];
+    $kept = $this->atHouse('POST', '/recipes', ['name' => 'Harbour balm', 'note' => 'for the nets', 'wish' => $wish])->assertOk();
+    // The house's own bottle is no part of it: whoever reads it pours from theirs.
+    expect($kept->json('wish'))->toBe(['oils' => [['id' => 'sunflower']], 'product' => 'salve', 'firmness' => 'firm', 'tins' => [['ml' => 30, 'count' => 4]]]);
+    expect($this->atHouse('GET', '/recipes')->json('recipes.0.sentence'))->toStartWith('Four 30 mL tins of salve');
+    $id = $kept->json('id');
+    $file = $this->atHouse('GET', "/recipes/{$id}/recipe.json")->assertOk();
+    $schema = json_decode((string) file_get_contents(base_path('docs/formats/recipe.schema.json')));
+    expect((new Opis\JsonSchema\Validator())->validate(json_decode($file->getContent()), $schema)->isValid())->toBeTrue();
+    $linked = $this->atHouse('GET', "/recipes/{$id}/recipe.jsonld")->assertOk();
+    expect($linked->json('recipeYield'))
+        ->toBe('4 tins')
+        ->and($linked->json('recipeIngredient.1'))
+        ->toMatch('/^\d+ g beeswax$/')
+        ->and($linked->json('recipeInstructions.0.text'))
+        ->toStartWith('Wash the tins');
+    foreach ([$file, $linked] as $answer) {
+        $read = $this->atHouse('POST', '/recipes/read', ['text' => $answer->getContent()])->assertOk();
+        expect($read->json('wish'))->toEqual($kept->json('wish'))->and($read->json('name'))->toBe('Harbour balm');
+        $this->atHouse('POST', '/melt/reckon', ['wish' => $read->json('wish')])->assertOk();
+    }
+    // The next version of it; and what cannot be made, or is no wish, is not kept.
+    $this->atHouse('PATCH', "/recipes/{$id}", ['name' => 'Harbour balm', 'note' => '', 'version' => 1, 'wish' => ['firmness' => 'salve'] + $kept->json('wish')])
+        ->assertOk()
+        ->assertJsonPath('version', 2);
+    $this->atHouse('POST', '/recipes', ['name' => 'x', 'wish' => ['product' => 'soap']])->assertStatus(422);
+    $this->atHouse('POST', '/recipes', ['name' => 'x', 'wish' => ['product' => 'salve', 'verdicts' => []]])->assertStatus(422);
+    // It goes with the house.
+    $out = json_decode($this->atHouse('GET', '/export')->getContent(), true);
+    $this->house = $this->aHouse($this->keeper, 'Second house');
+    $this->atHouse('POST', '/import', $out)->assertOk();
+    expect($this->atHouse('GET', "/recipes/{$id}")->json('wish.firmness'))->toBe('salve');
+});

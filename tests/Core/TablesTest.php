@@ -210,13 +210,18 @@ it('takes the same wish and the same plan in every format that carries one', fun
     $house = $read('house')['properties'];
     foreach (
         [
-            $read('recipe')['properties']['wish'],
+            $read('recipe')['properties']['wish']['anyOf'][0],
             $house['batches']['items']['properties']['wish'],
-            $house['recipes']['items']['properties']['versions']['items']['properties']['wish'],
+            $house['recipes']['items']['properties']['versions']['items']['properties']['wish']['anyOf'][0],
         ] as $carried
     ) {
         expect($keys(array_diff_key($carried['properties'], ['$schema' => 1, 'house' => 1])))->toBe($wish);
     }
+    // A recipe of a product carries what the Melt is asked, less what a house knows by itself.
+    $asks = $read('reckon')['$defs']['melt']['asks']['properties'];
+    expect($keys($read('recipe')['properties']['wish']['anyOf'][1]['properties']))->toBe(
+        $keys(array_diff_key($asks, array_flip(['house', 'batches', 'verdicts', 'loss_share', 'hour_rate']))),
+    );
     expect(
         array_values(array_diff($keys($read('plan')['properties']), $keys($house['batches']['items']['properties']['plan']['properties']))),
     )->toBe(['methods']);

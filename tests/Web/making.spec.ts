@@ -139,6 +139,18 @@ test('a tin has its label, and a lid a round one', async ({ page }) => {
   expect(file.headers()['content-type']).toBe('application/pdf')
 })
 
+test('a salve is kept as a recipe, and planned from it again', async ({ page }) => {
+  const house = await ownHouse(page)
+  await page.goto(`${house}/melt`)
+  await expect(page.getByRole('button', { name: 'Begin this salve' })).toBeEnabled()
+  await page.getByRole('button', { name: 'Keep as a recipe' }).click()
+  await page.getByLabel('Name', { exact: true }).fill('Harbour balm')
+  await page.getByRole('button', { name: 'Keep it', exact: true }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Harbour balm')
+  await page.getByRole('button', { name: 'Put it at the melt' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('tins of salve')
+})
+
 test('by keyboard alone', async ({ page }) => {
   const house = await ownHouse(page)
   await page.goto(`${house}/melt`)

@@ -7,9 +7,9 @@ import { Area, Field, Select } from '../parts/Field'
 import { sent } from '../parts/form'
 import { Trouble } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
-import type { Wish } from './wish'
+import type { AnyWish } from '../recipes/wish'
 
-type Props = { open: boolean; onOpenChange: (open: boolean) => void; wish: Wish; suggested: string }
+type Props = { open: boolean; onOpenChange: (open: boolean) => void; wish: AnyWish; suggested: string }
 
 /** Keeps the wish under a name, or as a new version of one that is there. */
 export function KeepAsRecipe({ open, onOpenChange, wish, suggested }: Props) {

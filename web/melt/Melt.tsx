@@ -4,6 +4,7 @@ import { type ReactNode, useEffect, useState } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import { ask } from '../api/client'
 import { useHouseId, useMakingWrite, useOfHouse } from '../api/hooks'
+import { KeepAsRecipe } from '../bench/KeepAsRecipe'
 import { Sentence } from '../bench/Sentence'
 import { NoteWithWays, type WayOut, WaysOut } from '../bench/Ways'
 import { useKey } from '../frame/keys'
@@ -84,6 +85,8 @@ export default function Melt() {
   const stopped = (plan.data?.cautions ?? []).some((note) => note.rank === 'stop')
   const ready = works && plan.isSuccess && !plan.isPlaceholderData && asked === wish && !start.isPending && !stopped
   useKey('S', 'Begin this product', begin, ready)
+  const [keeping, setKeeping] = useState(false)
+  useKey('K', 'Keep it as a recipe', () => setKeeping(true), works && plan.isSuccess)
   const there = useDrawnInSlices(choices && (shown || plan.isError) ? true : undefined)
   useKey('e', 'Change the first word of the sentence', () => setOpen('tins'))
   useKey('f', 'Change how firm it is', () => setOpen('firmness'))
@@ -178,6 +181,15 @@ export default function Melt() {
                       Begin this {shown.product.name}
                     </Button>
                   ) : null}
+                  {works ? (
+                    <TextButton
+                      disabled={problem !== null}
+                      onClick={() => setKeeping(true)}
+                      aria-keyshortcuts="Shift+K"
+                    >
+                      Keep as a recipe
+                    </TextButton>
+                  ) : null}
                   <TextButton onClick={() => setWish(FIRST)}>Begin again</TextButton>
                 </div>
                 {works && stopped ? <p className="text-soft">What must not be is changed first.</p> : null}
@@ -214,6 +226,7 @@ export default function Melt() {
         </>
       ) : null}
       <Made />
+      <KeepAsRecipe open={keeping} onOpenChange={setKeeping} wish={wish} suggested={shown?.product.name ?? ''} />
     </div>
   )
 }

@@ -1,12 +1,12 @@
 import { useNavigate } from 'react-router'
 import { useHouseId, useWrite } from '../api/hooks'
-import { putOnBench } from '../bench/wish'
 import { Button } from '../parts/Button'
 import { Area } from '../parts/Field'
 import { sent } from '../parts/form'
 import { useKept } from '../parts/kept'
 import { Notice, Trouble } from '../parts/Notice'
 import { ReadLines } from '../parts/ReadLines'
+import { isProduct, putThere } from './wish'
 
 const AS: Record<string, string> = {
   herb: 'herb',
@@ -71,12 +71,9 @@ export default function ReadRecipe() {
             <Button
               look="strong"
               className="self-start"
-              onClick={() => {
-                putOnBench(house, answer.wish)
-                void go(`/h/${house}/bench`)
-              }}
+              onClick={() => void go(`/h/${house}/${putThere(house, answer.wish)}`)}
             >
-              Put it on the bench
+              Put it {isProduct(answer.wish) ? 'at the melt' : 'on the bench'}
             </Button>
           </section>
         ) : null}

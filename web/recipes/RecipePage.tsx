@@ -1,7 +1,6 @@
 import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
-import { putOnBench, type Wish } from '../bench/wish'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
 import { useArrived } from '../parts/arrived'
@@ -9,7 +8,9 @@ import { Button, FileLink, TextButton } from '../parts/Button'
 import { Area, Field } from '../parts/Field'
 import { sent } from '../parts/form'
 import { Trouble } from '../parts/Notice'
+import { capital } from '../parts/Row'
 import { Sheet } from '../parts/Sheet'
+import { type AnyWish, isProduct, putThere } from './wish'
 
 type View = Shape<'RecipeView'>
 
@@ -36,10 +37,8 @@ function Page({ recipe }: { recipe: View }) {
     say({ text: `${recipe.name} is off the list.` })
     void go(`/h/${house}/recipes`)
   })
-  const plan = (wish: Wish) => {
-    putOnBench(house, wish)
-    void go(`/h/${house}/bench`)
-  }
+  const plan = (wish: AnyWish) => void go(`/h/${house}/${putThere(house, wish)}`)
+  const there = isProduct(recipe.wish) ? 'at the melt' : 'on the bench'
   const base = `/api/houses/${house}/recipes/${recipe.id}`
   return (
     <div className="flex max-w-4xl flex-col gap-6">
@@ -49,7 +48,7 @@ function Page({ recipe }: { recipe: View }) {
           <h1 className="text-4xl">{recipe.name}</h1>
         </div>
         <Button look="strong" onClick={() => plan(recipe.wish)}>
-          Put it on the bench
+          Put it {there}
         </Button>
       </header>
       {recipe.note ? <p className="whitespace-pre-line">{recipe.note}</p> : null}
@@ -83,7 +82,7 @@ function Page({ recipe }: { recipe: View }) {
                   {version.note ? `: ${version.note}` : ''}
                 </span>
               </span>
-              <TextButton onClick={() => plan(version.wish)}>On the bench, as it was</TextButton>
+              <TextButton onClick={() => plan(version.wish)}>{capital(there)}, as it was</TextButton>
             </li>
           ))}
         </ul>

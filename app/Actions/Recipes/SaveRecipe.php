@@ -3,6 +3,7 @@
 namespace App\Actions\Recipes;
 
 use App\Actions\Clash;
+use App\Actions\Melt\ProductHouse;
 use App\Actions\Stores\StockLedger;
 use App\House\KitchenFactory;
 use App\Models\Recipe;
@@ -10,6 +11,7 @@ use App\Models\RecipeVersion;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Kettle\Melt\Melting;
 use Kettle\Reason\Said;
 use Kettle\Recipe\Planning;
 use Kettle\Recipe\WishException;
@@ -19,7 +21,7 @@ use Kettle\Share\RecipeFile;
 /** Keeps a wish under a name; kept again it is a new version, and how it was stays beside. */
 final readonly class SaveRecipe
 {
-    public function __construct(private Planning $planning, private KitchenFactory $kitchens) {}
+    public function __construct(private Planning $planning, private KitchenFactory $kitchens, private ProductHouse $houses) {}
 
     /**
      * @param  array<mixed>  $wish one that can be planned
@@ -70,6 +72,9 @@ final readonly class SaveRecipe
         if ($name === '') {
             throw RecipeException::nameless();
         }
+        if (RecipeFile::isProduct($wish)) {
+            return $this->product($wish);
+        }
         $shared = RecipeFile::shared($wish);
         $plan = $this->planning->plan($shared, $this->kitchens->forWish($shared));
 
@@ -81,6 +86,34 @@ final readonly class SaveRecipe
                 'method' => ['method' => $plan->wish->method->id],
             ]),
         ];
+    }
+
+    /**
+     * @param  array<mixed>  $wish for a product; what is poured from the house's own bottles is kept as the oils it was made of
+     * @return array{array<string, mixed>, Said}
+     */
+    private function product(array $wish): array
+    {
+        $infused = $this->houses->of($wish)->infused;
+        $oils = [];
+        foreach (is_array($wish['oils'] ?? null) ? $wish['oils'] : [] as $oil) {
+            $batch = is_array($oil) && is_string($oil['batch'] ?? null) ? $infused[$oil['batch']] ?? null : null;
+            $shares = $batch?->blend->massShares() ?? [];
+            foreach ($shares as $each) {
+                // An amount is of one oil; of several it is parts.
+                $oils[] =
+                    count($shares) === 1 && is_array($oil)
+                        ? ['id' => $each['carrier']->id] + array_diff_key($oil, ['batch' => true])
+                        : ['id' => $each['carrier']->id, 'parts' => round($each['share'], 4)];
+            }
+            if ($batch === null) {
+                $oils[] = $oil;
+            }
+        }
+        $shared = RecipeFile::shared(['oils' => $oils] + $wish);
+        $plan = (new Melting($this->planning->tables()))->plan($shared, $this->houses->of($shared));
+
+        return [$shared, Said::just(['run' => array_column($plan->sentence, 'text')])];
     }
 
     /** @param  array<string, mixed>  $wish */

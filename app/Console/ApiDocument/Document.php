@@ -247,6 +247,7 @@ final class Document
         $reckon = json_decode((string) file_get_contents(base_path('docs/formats/reckon.schema.json')), true, flags: JSON_THROW_ON_ERROR);
         $melt = Arr::array((array) $reckon, '$defs.melt');
         $schemas['ProductWish'] = self::without(Arr::array($melt, 'asks'), ReckonProduct::OF_THE_HOUSE);
+        $schemas['AnyWish'] = ['anyOf' => [['$ref' => '#/components/schemas/Wish'], ['$ref' => '#/components/schemas/ProductWish']]];
         $product = Arr::array($melt, 'answers');
         Arr::set($product, 'properties.figures.additionalProperties', ['$ref' => '#/components/schemas/Figure']);
         /** @var array<string, mixed> $product */

@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Actions\Melt\ProductHouse;
 use App\Actions\Recipes\SaveRecipe;
 use App\House\KitchenFactory;
 use App\Http\Requests;
@@ -16,6 +17,10 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use Kettle\Ask\Questions;
+use Kettle\Melt\Melting;
+use Kettle\Melt\MeltTable;
+use Kettle\Melt\Product;
+use Kettle\Melt\ProductDocument;
 use Kettle\Recipe\Planning;
 use Kettle\Share\RecipeFile;
 use Kettle\Share\SchemaOrg;
@@ -94,8 +99,11 @@ final class RecipesController extends Controller
     }
 
     #[Operation('A recipe as schema.org Recipe', gives: 'application/ld+json')]
-    public function schemaOrg(Recipe $recipe): JsonResponse
+    public function schemaOrg(Recipe $recipe, ProductHouse $houses): JsonResponse
     {
+        if (RecipeFile::isProduct($recipe->newest->wish)) {
+            return $this->download($this->product($recipe, $houses), $recipe, 'jsonld', 'application/ld+json');
+        }
         $kitchen = $this->kitchens->forWish($recipe->newest->wish);
 
         return $this->download(
@@ -104,6 +112,18 @@ final class RecipesController extends Controller
             'jsonld',
             'application/ld+json',
         );
+    }
+
+    /** @return array<string, mixed> */
+    private function product(Recipe $recipe, ProductHouse $houses): array
+    {
+        $wish = $recipe->newest->wish;
+        $tables = $this->planning->tables();
+        $house = $houses->of($wish);
+        $plan = (new Melting($tables))->plan($wish, $house);
+        $told = (new ProductDocument($this->planning, $house->kitchen, MeltTable::of($tables)))->of($plan);
+
+        return SchemaOrg::product($recipe->name, $recipe->newest->note, $told, $wish, $plan->wish->product->has(Product::KITCHEN));
     }
 
     /** @param  array<string, mixed>  $document */

@@ -29,6 +29,8 @@ final class Idempotency
     /** MariaDB's: the row was locked by another for too long. */
     private const LOCK_WAIT_TIMEOUT = 1205;
 
+    private const DEADLOCK = 1213;
+
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
@@ -47,8 +49,13 @@ final class Idempotency
             $before = $this->claim($row, $hash);
         } catch (\Throwable $thrown) {
             DB::rollBack();
-            if ($thrown instanceof QueryException && ($thrown->errorInfo[1] ?? null) === self::LOCK_WAIT_TIMEOUT) {
+            $is = $thrown instanceof QueryException ? $thrown->errorInfo[1] ?? null : null;
+            if ($is === self::LOCK_WAIT_TIMEOUT) {
                 return $this->later(409, 'That is being done already. Wait a moment.');
+            }
+            // Two that waited for each other: one of them is begun again by whoever sent it.
+            if ($is === self::DEADLOCK) {
+                return $this->later(503, 'Two things were written at once. Nothing was changed by this one; try again.');
             }
             throw $thrown;
         }

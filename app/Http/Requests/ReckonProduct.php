@@ -23,7 +23,16 @@ class ReckonProduct extends Form
     /** A product's wish is what docs/formats/reckon.schema.json says of "melt", less what the house knows. */
     protected function passedValidation(): void
     {
-        $wish = $this->wish();
+        self::hold($this->wish());
+    }
+
+    /**
+     * @param  array<mixed>  $wish
+     *
+     * @throws WishException
+     */
+    public static function hold(array $wish): void
+    {
         foreach (self::OF_THE_HOUSE as $field) {
             if (array_key_exists($field, $wish)) {
                 throw WishException::one(

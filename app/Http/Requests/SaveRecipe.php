@@ -2,9 +2,11 @@
 
 namespace App\Http\Requests;
 
-/** A wish to be kept under a name. */
-final class SaveRecipe extends Form
+/** A wish to be kept under a name: for an oil, or for a product made of oils, which names what it is. */
+class SaveRecipe extends Form
 {
+    public const WISH = 'AnyWish';
+
     public function rules(): array
     {
         return [
@@ -12,5 +14,11 @@ final class SaveRecipe extends Form
             'note' => ['nullable', 'string', 'max:5000'],
             'wish' => ['required', 'array'],
         ];
+    }
+
+    protected function passedValidation(): void
+    {
+        $wish = $this->input('wish');
+        is_array($wish) && array_key_exists('product', $wish) ? ReckonProduct::hold($wish) : parent::passedValidation();
     }
 }

@@ -16,7 +16,7 @@ final readonly class ReadRecipeView extends Shape
     public function __construct(
         public string $name,
         public string $note,
-        #[Schema(['$ref' => '#/components/schemas/Wish'])] public array $wish,
+        #[Schema(['$ref' => '#/components/schemas/AnyWish'])] public array $wish,
         public array $lines,
         public array $notes,
     ) {}

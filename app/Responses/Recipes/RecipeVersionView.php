@@ -16,6 +16,6 @@ final readonly class RecipeVersionView
         public string $note,
         public string $by,
         public string $at,
-        #[Schema(['$ref' => '#/components/schemas/Wish'])] public array $wish,
+        #[Schema(['$ref' => '#/components/schemas/AnyWish'])] public array $wish,
     ) {}
 }

@@ -17,7 +17,7 @@ final readonly class RecipeView extends Shape
         public string $name,
         public string $note,
         public int $version,
-        #[Schema(['$ref' => '#/components/schemas/Wish'])] public array $wish,
+        #[Schema(['$ref' => '#/components/schemas/AnyWish'])] public array $wish,
         public array $versions,
     ) {}
 }
