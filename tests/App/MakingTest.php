@@ -397,3 +397,25 @@ it('gives the year’s account of what was made and where it went, and a card to
     );
     expect($card['text'])->toContain('Calendula salve')->toContain('P26-001')->toContain('Beeswax');
 });
+
+it('is weighed on the simulated scale, tare after tare', function () {
+    [$made, $batch] = begunSalve();
+    $does = fn (array $body): array => $this->atHouse('POST', '/scale', $body)->assertOk()->json();
+    $reads = function (): float {
+        $this->travel(3)->seconds();
+
+        return $this->atHouse('GET', '/scale')->json('grams');
+    };
+    $does(['do' => 'jug']);
+    expect($reads())->toEqualWithDelta(412, 2);
+    $does(['do' => 'tare']);
+    $does(['do' => 'part', 'making' => $made['id'], 'part' => "batch.{$batch}"]);
+    expect($reads())->toEqualWithDelta($made['pot'][0]['grams'], $made['pot'][0]['grams'] * 0.03 + 2);
+    $does(['do' => 'tare']);
+    expect($reads())->toEqual(0);
+    $does(['do' => 'part', 'making' => $made['id'], 'part' => 'beeswax']);
+    expect($reads())->toEqualWithDelta($made['pot'][1]['grams'], $made['pot'][1]['grams'] * 0.03 + 2);
+    $this->atHouse('POST', '/scale', ['do' => 'part', 'making' => $made['id'], 'part' => 'gravel'])->assertStatus(422);
+    $this->atHouse('POST', '/scale', ['do' => 'part'])->assertStatus(422);
+    $this->atHouse('POST', '/scale', ['do' => 'part', 'making' => 'nobody', 'part' => 'beeswax'])->assertStatus(404);
+});

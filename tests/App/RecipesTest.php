@@ -170,7 +170,12 @@ it('keeps a product as a recipe, gives it out as a file and as schema.org, and r
     $wish = ['product' => 'salve', 'oils' => [['batch' => $batch]], 'firmness' => 'firm', 'tins' => [['ml' => 30, 'count' => 4]]];
     $kept = $this->atHouse('POST', '/recipes', ['name' => 'Harbour balm', 'note' => 'for the nets', 'wish' => $wish])->assertOk();
     // The house's own bottle is no part of it: whoever reads it pours from theirs.
-    expect($kept->json('wish'))->toBe(['oils' => [['id' => 'sunflower']], 'product' => 'salve', 'firmness' => 'firm', 'tins' => [['ml' => 30, 'count' => 4]]]);
+    expect($kept->json('wish'))->toBe([
+        'oils' => [['id' => 'sunflower']],
+        'product' => 'salve',
+        'firmness' => 'firm',
+        'tins' => [['ml' => 30, 'count' => 4]],
+    ]);
     expect($this->atHouse('GET', '/recipes')->json('recipes.0.sentence'))->toStartWith('Four 30 mL tins of salve');
     $id = $kept->json('id');
     $file = $this->atHouse('GET', "/recipes/{$id}/recipe.json")->assertOk();
@@ -189,7 +194,12 @@ it('keeps a product as a recipe, gives it out as a file and as schema.org, and r
         $this->atHouse('POST', '/melt/reckon', ['wish' => $read->json('wish')])->assertOk();
     }
     // The next version of it; and what cannot be made, or is no wish, is not kept.
-    $this->atHouse('PATCH', "/recipes/{$id}", ['name' => 'Harbour balm', 'note' => '', 'version' => 1, 'wish' => ['firmness' => 'salve'] + $kept->json('wish')])
+    $this->atHouse('PATCH', "/recipes/{$id}", [
+        'name' => 'Harbour balm',
+        'note' => '',
+        'version' => 1,
+        'wish' => ['firmness' => 'salve'] + $kept->json('wish'),
+    ])
         ->assertOk()
         ->assertJsonPath('version', 2);
     $this->atHouse('POST', '/recipes', ['name' => 'x', 'wish' => ['product' => 'soap']])->assertStatus(422);

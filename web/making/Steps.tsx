@@ -7,6 +7,7 @@ import { Button, TextButton } from '../parts/Button'
 import { Field } from '../parts/Field'
 import { sent } from '../parts/form'
 import { Trouble } from '../parts/Notice'
+import { Scale } from '../press/Scale'
 import type { Making } from './MakingPage'
 import { PourIt } from './PourIt'
 import { TheSpoon } from './TheSpoon'
@@ -131,6 +132,15 @@ function Now({ step, making, done: close }: { step: Step; making: Making; done: 
           </Button>
         </form>
       )}
+      {step.does === 'weigh' ? (
+        <Scale
+          put={[
+            { says: 'Empty jug on', does: { do: 'jug' } },
+            { says: `Pour it in`, does: { do: 'part', making: making.id, part } },
+          ]}
+          is={[{ says: 'It is what went in', take: setAmount }]}
+        />
+      ) : null}
       {cool.length > 1 || (cool.length === 1 && step.does === 'step') ? (
         <ul>
           {cool.map((each) => (

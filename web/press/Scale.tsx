@@ -3,26 +3,27 @@ import { useOfHouse, useWrite, useHouseId } from '../api/hooks'
 import { Button } from '../parts/Button'
 import { Trouble } from '../parts/Notice'
 
-type Takes = { tare: (text: string) => void; gross: (text: string) => void; spent: (text: string) => void }
+type Does = { do: string; batch?: string; making?: string; part?: string }
 
-const IS = [
-  { what: 'tare', says: 'It is the empty jug' },
-  { what: 'gross', says: 'It is jug and oil' },
-  { what: 'spent', says: 'It is the spent herb' },
-] as const
+type Props = {
+  /** What can be put on it. */
+  put: { says: string; does: Does }[]
+  /** What it may be that stands on it, and where what it shows goes then. */
+  is: { says: string; take: (text: string) => void }[]
+}
 
 /** The simulated scale: something is put on it, it steadies, and what it shows goes into the field it is for. */
-export function Scale({ batch, takes, weighed }: { batch: string; takes: Takes; weighed: () => void }) {
+export function Scale(props: Props) {
   const [open, setOpen] = useState(false)
   return (
     <details open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary className="min-h-11 py-2 font-semibold">Weigh on the simulated scale</summary>
-      {open ? <OnScale batch={batch} takes={takes} weighed={weighed} /> : null}
+      {open ? <OnScale {...props} /> : null}
     </details>
   )
 }
 
-function OnScale({ batch, takes, weighed }: { batch: string; takes: Takes; weighed: () => void }) {
+function OnScale({ put: things, is }: Props) {
   const house = useHouseId()
   const scale = useOfHouse('/scale')
   const put = useWrite<'POST /houses/{house}/scale'>()
@@ -34,7 +35,7 @@ function OnScale({ batch, takes, weighed }: { batch: string; takes: Takes; weigh
     const timer = setInterval(() => void refetch(), 400)
     return () => clearInterval(timer)
   }, [unsteady, refetch])
-  const does = (what: string) => put.mutate({ path: `/houses/${house}/scale`, body: { do: what, batch } })
+  const does = (body: Does) => put.mutate({ path: `/houses/${house}/scale`, body })
   // What it showed before is not what stands on it now.
   const ready = shown?.stable === true && shown.grams !== null && !put.isPending && !scale.isFetching
   return (
@@ -49,24 +50,19 @@ function OnScale({ batch, takes, weighed }: { batch: string; takes: Takes; weigh
         </span>
       </div>
       <div className="flex flex-wrap gap-2">
-        <Button onClick={() => does('jug')}>Empty jug on</Button>
-        <Button onClick={() => does('oil')}>Oil into the jug</Button>
-        <Button onClick={() => does('spent')}>Spent herb on</Button>
-        <Button onClick={() => does('tare')}>Tare</Button>
-        <Button look="quiet" onClick={() => does('off')}>
+        {things.map((thing) => (
+          <Button key={thing.says} onClick={() => does(thing.does)}>
+            {thing.says}
+          </Button>
+        ))}
+        <Button onClick={() => does({ do: 'tare' })}>Tare</Button>
+        <Button look="quiet" onClick={() => does({ do: 'off' })}>
           All off
         </Button>
       </div>
       <div className="flex flex-wrap gap-2">
-        {IS.map(({ what, says }) => (
-          <Button
-            key={what}
-            disabled={!ready}
-            onClick={() => {
-              takes[what](shown?.text ?? '')
-              if (what !== 'spent') weighed()
-            }}
-          >
+        {is.map(({ says, take }) => (
+          <Button key={says} disabled={!ready} onClick={() => take(shown?.text ?? '')}>
             {says}
           </Button>
         ))}

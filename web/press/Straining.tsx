@@ -93,6 +93,10 @@ function StrainForm({ batch, signs }: { batch: Shape<'BatchView'>; signs: string
   if (!works) return null
   const fault = (field: string) => write.error?.about(field)
   const own = ['amount', 'gross', 'tare', 'spent', 'way', 'warmth'].some((field) => fault(field))
+  const weighed = (take: () => void) => {
+    take()
+    setHow('weighed')
+  }
   return (
     <form
       className="flex flex-col gap-4"
@@ -168,9 +172,16 @@ function StrainForm({ batch, signs }: { batch: Shape<'BatchView'>; signs: string
         </div>
       )}
       <Scale
-        batch={batch.id}
-        takes={{ tare: setTare, gross: setGross, spent: setSpent }}
-        weighed={() => setHow('weighed')}
+        put={[
+          { says: 'Empty jug on', does: { do: 'jug', batch: batch.id } },
+          { says: 'Oil into the jug', does: { do: 'oil', batch: batch.id } },
+          { says: 'Spent herb on', does: { do: 'spent', batch: batch.id } },
+        ]}
+        is={[
+          { says: 'It is the empty jug', take: (text) => weighed(() => setTare(text)) },
+          { says: 'It is jug and oil', take: (text) => weighed(() => setGross(text)) },
+          { says: 'It is the spent herb', take: setSpent },
+        ]}
       />
       <div className="grid gap-4 sm:grid-cols-2">
         <Select

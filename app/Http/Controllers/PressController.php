@@ -11,6 +11,7 @@ use App\Actions\Batches\NoteFault;
 use App\Actions\Batches\UseBottle;
 use App\Http\Requests;
 use App\Models\Batch;
+use App\Models\Making;
 use App\OpenApi\Operation;
 use App\Pages\Almanac\YieldPresenter;
 use App\Pages\Batch\BatchPage;
@@ -163,9 +164,19 @@ final class PressController extends Controller
     #[Operation('Put something on the simulated scale, or take it off')]
     public function useScale(Requests\UseScale $form, ScalePresenter $scale): ScaleView
     {
-        $uid = $this->text($form->input('batch'));
+        $of = fn (string $field): ?string => $this->text($form->input($field));
+        if ($form->input('do') === 'part') {
+            $making = Making::query()
+                ->where('uid', $of('making') ?? '')
+                ->firstOrFail();
 
-        return $scale->do($form->string('do')->toString(), $uid === null ? null : Batch::query()->where('uid', $uid)->firstOrFail());
+            return $scale->part($making, $of('part') ?? '');
+        }
+
+        return $scale->do(
+            $form->string('do')->toString(),
+            $of('batch') === null ? null : Batch::query()->where('uid', $of('batch'))->firstOrFail(),
+        );
     }
 
     /** @return list<string> */

@@ -41,6 +41,7 @@ abstract class Form extends FormRequest
             'required' => 'Fill in :attribute.',
             'required_without' => 'Fill in :attribute.',
             'required_with' => 'Fill in :attribute.',
+            'required_if' => 'Fill in :attribute.',
             'present' => 'Fill in :attribute.',
             'string' => ':Attribute must be written as text.',
             'array' => ':Attribute must be a list or an object.',

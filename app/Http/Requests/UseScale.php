@@ -8,8 +8,10 @@ final class UseScale extends Form
     public function rules(): array
     {
         return [
-            'do' => ['required', 'string', 'in:jug,oil,spent,tare,off'],
+            'do' => ['required', 'string', 'in:jug,oil,spent,part,tare,off'],
             'batch' => ['nullable', 'string', 'max:26'],
+            'making' => ['nullable', 'required_with:part', 'string', 'max:26'],
+            'part' => ['nullable', 'required_if:do,part', 'string', 'max:60'],
         ];
     }
 }

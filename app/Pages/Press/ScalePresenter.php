@@ -3,12 +3,15 @@
 namespace App\Pages\Press;
 
 use App\Devices\SimulatedScale;
+use App\House\KitchenFactory;
 use App\Models\Batch;
+use App\Models\Making;
 use App\Models\Tenancy\CurrentHouse;
 use App\Responses\Press\ScaleView;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Cache;
 use Kettle\Infusion\Uptake;
+use Kettle\Making\MakingException;
 use Kettle\Material\Cupboard;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
@@ -23,7 +26,12 @@ final readonly class ScalePresenter
 
     private const KEPT_S = 3600;
 
-    public function __construct(private CurrentHouse $current, private SimulatedScale $scale, private Cupboard $cupboard) {}
+    public function __construct(
+        private CurrentHouse $current,
+        private SimulatedScale $scale,
+        private Cupboard $cupboard,
+        private KitchenFactory $kitchens,
+    ) {}
 
     public function look(): ScaleView
     {
@@ -41,6 +49,32 @@ final readonly class ScalePresenter
             'tare' => ['tare' => $state['load']] + $state,
             default => ['load' => 0.0, 'tare' => 0.0, 'on' => ''] + $state,
         };
+
+        return $this->put($state);
+    }
+
+    /**
+     * A part of a product poured into what stands there already: about as much as it asks for, as a hand pours it.
+     *
+     * @throws MakingException when nothing of that name goes into it
+     */
+    public function part(Making $making, string $id): ScaleView
+    {
+        $part = $making->plan->pot->part($id) ?? throw MakingException::part($id);
+        $state = $this->state();
+        $hand = 1 + ((crc32($making->uid.$id) % 41) - 20) / 1000;
+
+        return $this->put(
+            [
+                'load' => max($state['load'], self::JUG_G) + $part->grams * $hand,
+                'on' => 'the jug, with '.$this->kitchens->words()->thing($part->said).' in it',
+            ] + $state,
+        );
+    }
+
+    /** @param  array{load: float, tare: float, at: float|int, on: string}  $state */
+    private function put(array $state): ScaleView
+    {
         $state['at'] = Carbon::now()->getPreciseTimestamp(3);
         Cache::put($this->key(), $state, self::KEPT_S);
 
