@@ -69,6 +69,8 @@ Route::prefix('api')->group(function (): void {
                 Route::get('makings/{making}/code.svg', [MakingLabelController::class, 'code']);
                 Route::get('lots/{lot}/trace', [TraceController::class, 'lot']);
                 Route::get('batches/{batch}/trace', [TraceController::class, 'batch']);
+                Route::get('batches/{batch}/beside', [TraceController::class, 'besideBatch']);
+                Route::get('makings/{making}/beside', [TraceController::class, 'besideMaking']);
                 Route::get('makings/{making}/trace', [TraceController::class, 'making']);
                 Route::get('stores', [StoresController::class, 'index']);
                 Route::get('stores.csv', [StoresController::class, 'csv']);

@@ -120,3 +120,29 @@ it('asks the database no more often for a large house, and shows nobody another 
         $this->call_('GET', "/houses/{$other->uid}{$path}")->assertStatus(404);
     }
 });
+
+it('sets two products and two batches side by side', function () {
+    [, , $batch, $made] = traced();
+    $second = basename(bottledBatch(['herb' => ['id' => 'calendula'], 'oils' => ['olive']], '300 mL'));
+    $other = $this->atHouse('POST', '/makings', [
+        'wish' => ['oils' => [['batch' => $second]], 'firmness' => 'firm', 'tins' => [['ml' => 30, 'count' => 3]]],
+        'acknowledged' => [],
+    ])->json('id');
+    $alone = $this->atHouse('GET', "/makings/{$made}/beside")->assertOk();
+    expect($alone->json('rows'))->toBe([])->and($alone->json('others.0.id'))->toBe($other);
+    $beside = $this->atHouse('GET', "/makings/{$made}/beside?other={$other}")->assertOk();
+    expect(array_column($beside->json('rows'), 'name'))
+        ->toContain('How firm')
+        ->toContain('Poured from')
+        ->and(array_column($beside->json('rows'), 'by'))
+        ->toBe(collect($beside->json('rows'))->pluck('by')->sortDesc()->values()->all());
+    $rows = array_column(
+        $this->atHouse('GET', "/batches/{$batch}/beside?other={$second}")
+            ->assertOk()
+            ->json('rows'),
+        'one',
+        'name',
+    );
+    expect($rows['Oil'])->toBe('sunflower oil')->and($rows['Came out'])->toBe('260 mL')->and($rows)->not->toHaveKey('Herb');
+    $this->atHouse('GET', "/batches/{$batch}/beside?other=nobody")->assertStatus(404);
+});

@@ -138,3 +138,21 @@ it('finds what a matrix finds, both ways', function () {
         }
     }
 });
+
+it('sets two side by side, the largest difference first', function (array $one, array $other, array $found) {
+    expect(Kettle\Trace\Beside::of($one, $other))->toEqual($found);
+})->with([
+    'nothing differs' => [['a' => 1.0, 'b' => 'x'], ['a' => 1.004, 'b' => 'x'], []],
+    'a tenth, and a quarter' => [
+        ['a' => 90.0, 'b' => 75.0],
+        ['a' => 100.0, 'b' => 100.0],
+        [['id' => 'b', 'by' => 0.25], ['id' => 'a', 'by' => 0.1]],
+    ],
+    'words differ wholly, as does what one has not' => [
+        ['a' => 90.0, 'b' => 'olive'],
+        ['a' => 100.0, 'b' => 'sunflower', 'c' => 3.0],
+        [['id' => 'b', 'by' => 1.0], ['id' => 'c', 'by' => 1.0], ['id' => 'a', 'by' => 0.1]],
+    ],
+    'nought and nought' => [['a' => 0.0], ['a' => 0.0], []],
+    'of another sign' => [['a' => -1.0], ['a' => 1.0], [['id' => 'a', 'by' => 1.0]]],
+]);

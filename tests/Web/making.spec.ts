@@ -121,6 +121,18 @@ test('a bad lot is followed to whoever has some of it', async ({ page }) => {
   await expect(page.getByText('past its day', { exact: false }).first()).toBeVisible()
 })
 
+test('two products stand side by side, what differed most first', async ({ page }) => {
+  const house = await demo(page)
+  await page.goto(`${house}/melt`)
+  await page.getByRole('link', { name: /^Heather salve/ }).click()
+  await page.getByRole('link', { name: 'Follow it' }).click()
+  await page
+    .getByLabel('Beside')
+    .selectOption({ label: await page.locator('option', { hasText: 'Calendula salve' }).innerText() })
+  await expect(page.getByRole('rowheader', { name: 'Poured from' })).toBeVisible()
+  await expect(page.getByText('more things were the same', { exact: false })).toBeVisible()
+})
+
 test('a tin has its label, and a lid a round one', async ({ page }) => {
   const house = await demo(page)
   await page.goto(`${house}/melt`)

@@ -93,7 +93,7 @@ function StrainForm({ batch, signs }: { batch: Shape<'BatchView'>; signs: string
   if (!works) return null
   const fault = (field: string) => write.error?.about(field)
   const own = ['amount', 'gross', 'tare', 'spent', 'way', 'warmth'].some((field) => fault(field))
-  const weighed = (take: () => void) => {
+  const byWeight = (take: () => void) => {
     take()
     setHow('weighed')
   }
@@ -178,8 +178,8 @@ function StrainForm({ batch, signs }: { batch: Shape<'BatchView'>; signs: string
           { says: 'Spent herb on', does: { do: 'spent', batch: batch.id } },
         ]}
         is={[
-          { says: 'It is the empty jug', take: (text) => weighed(() => setTare(text)) },
-          { says: 'It is jug and oil', take: (text) => weighed(() => setGross(text)) },
+          { says: 'It is the empty jug', take: (text) => byWeight(() => setTare(text)) },
+          { says: 'It is jug and oil', take: (text) => byWeight(() => setGross(text)) },
           { says: 'It is the spent herb', take: setSpent },
         ]}
       />

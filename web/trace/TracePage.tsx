@@ -3,6 +3,7 @@ import { type Shape, useHouseId, useOfHouse } from '../api/hooks'
 import { useArrived } from '../parts/arrived'
 import { Button } from '../parts/Button'
 import { Notice } from '../parts/Notice'
+import { Beside } from './Beside'
 import { Threads } from './Threads'
 
 export type Trace = Shape<'TraceView'>
@@ -26,7 +27,12 @@ export default function TracePage() {
   const trace = useOfHouse(kind === 'lot' || kind === 'batch' ? paths[kind] : `/makings/${thing}/trace`)
   const { there, instead } = useArrived(trace, 'the trace')
   if (!there) return instead
-  return <Page trace={there} />
+  return (
+    <div className="flex flex-col gap-8">
+      <Page trace={there} />
+      {kind === 'batch' || kind === 'product' ? <Beside kind={kind} thing={thing} /> : null}
+    </div>
+  )
 }
 
 function Page({ trace }: { trace: Trace }) {

@@ -6,8 +6,11 @@ use App\Models\Batch;
 use App\Models\Lot;
 use App\Models\Making;
 use App\OpenApi\Operation;
+use App\Pages\Trace\BesidePage;
 use App\Pages\Trace\TracePage;
+use App\Responses\Trace\BesideView;
 use App\Responses\Trace\TraceView;
+use Illuminate\Http\Request;
 
 /** What touches what: from the plant to whoever has a tin, and back. */
 final class TraceController extends Controller
@@ -31,5 +34,21 @@ final class TraceController extends Controller
     public function making(Making $making): TraceView
     {
         return $this->page->of($making);
+    }
+
+    #[Operation('A batch beside another: what differed, the largest first', query: ['other'])]
+    public function besideBatch(Request $request, Batch $batch, BesidePage $page): BesideView
+    {
+        $other = $this->asked($request, 'other');
+
+        return $page->batches($batch, $other === '' ? null : Batch::query()->where('uid', $other)->firstOrFail());
+    }
+
+    #[Operation('A product beside another: what differed, the largest first', query: ['other'])]
+    public function besideMaking(Request $request, Making $making, BesidePage $page): BesideView
+    {
+        $other = $this->asked($request, 'other');
+
+        return $page->products($making, $other === '' ? null : Making::query()->where('uid', $other)->firstOrFail());
     }
 }
