@@ -39,10 +39,28 @@ use Kettle\Recipe\Words;
  * @property array<string, mixed>|null $label sheet, start, fields, names and own words
  * @property int $version
  * @property-read Collection<int, MakingEntry> $entries
+ * @property-read Collection<int, Batch> $batches whose bottles went in
  */
 class Making extends Model
 {
     use BelongsToHouse, HasUlids;
+
+    /** What lists need: plans and wishes are large, and none of them reads one. */
+    public const LISTED = [
+        'id',
+        'house_id',
+        'uid',
+        'code',
+        'product',
+        'plants',
+        'stage',
+        'begun_at',
+        'poured_at',
+        'best_before',
+        'tins',
+        'tins_left',
+        'stands',
+    ];
 
     protected $table = 'makings';
 
@@ -67,6 +85,15 @@ class Making extends Model
     protected function name(): Attribute
     {
         return Attribute::get(fn () => app(Words::class)->of($this->said()));
+    }
+
+    /** Until when, Y-m-d: it is no better than its oils are now, whatever they were when it was made. */
+    public function goodUntil(): string
+    {
+        return min([
+            $this->best_before->format('Y-m-d'),
+            ...$this->batches->map(fn (Batch $batch) => $batch->best_before->format('Y-m-d'))->all(),
+        ]);
     }
 
     /** Its name as a sentence keeps it. */

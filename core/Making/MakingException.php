@@ -109,6 +109,14 @@ final class MakingException extends RefusedException
         );
     }
 
+    public static function oilThrown(string $code): self
+    {
+        return new self(
+            'not_now',
+            sprintf('Its oil, %s, was thrown away since. Throw this away too, and tell whoever has some of it.', $code),
+        );
+    }
+
     public static function tin(int $number): self
     {
         return new self('unknown', sprintf('There is no number %d of this product.', $number), 'tin');

@@ -16,7 +16,8 @@ final readonly class Recall
     public const DOES = [self::THROW_AWAY, self::TELL, self::NOTHING];
 
     /**
-     * @param  list<array{id: string, kind: string, do: value-of<self::DOES>, who: string}>  $each nearest first; whom to tell, where somebody has it
+     * @param  list<array{id: string, kind: string, do: value-of<self::DOES>, who: string}>  $each nearest first; whom to tell, where
+     *     somebody has it
      * @param  list<array{person: string, holds: list<string>}>  $people by name
      */
     private function __construct(public array $each, public array $people) {}

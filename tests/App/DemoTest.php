@@ -92,7 +92,8 @@ it('keeps no sentence of its own in the database: only codes, numbers, and what 
     ];
     // The verdict “as expected” is a code with a space in it.
     $theirs =
-        '/(^|\.)(called|jar|cooker|cooker_name|setting|name|it|typed|to|where|confirmed|inci|fragrance|latin|allergens|uptake_key|verdict)\b[^:]*: /';
+        '/(^|\.)(called|jar|cooker|cooker_name|setting|name|it|typed|to|where|confirmed|inci|fragrance|latin|allergens|'.
+        'uptake_key|verdict)\b[^:]*: /';
     $found = [];
     $seen = 0;
     foreach ($columns as $table => $names) {

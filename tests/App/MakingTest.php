@@ -195,6 +195,41 @@ it('says so when its oil was thrown away since', function () {
     $this->atHouse('POST', "/batches/{$batch}/discard", ['reason' => 'smells of paint'])->assertOk();
     $now = $this->atHouse('GET', "/makings/{$made['id']}");
     expect($now->json('warnings.0'))->toContain('thrown away');
+    // Nothing more is made of it: neither weighed nor poured.
+    $path = "/makings/{$made['id']}";
+    $this->atHouse('POST', "{$path}/weigh", ['part' => "batch.{$batch}"])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.reason', 'not_now');
+    $this->atHouse('POST', "{$path}/pour", ['tins' => [['ml' => 30, 'count' => 2]]])->assertStatus(422);
+    // And of what was poured before, none is used, given or sold any more; it is thrown away.
+    $line = $this->atHouse('GET', "/batches/{$batch}")->json('entries.0.id');
+    $this->atHouse('POST', "/batches/{$batch}/undo", ['entry' => $line])->assertOk();
+    $this->atHouse('POST', "{$path}/pour", ['tins' => [['ml' => 30, 'count' => 2]]])->assertOk();
+    $this->atHouse('POST', "/batches/{$batch}/discard", ['reason' => 'it does smell of paint'])->assertOk();
+    foreach (['used', 'given', 'sold'] as $how) {
+        $this->atHouse('POST', "{$path}/tins", ['tin' => 1, 'how' => $how, 'to' => 'somebody'])
+            ->assertStatus(422)
+            ->assertJsonPath('faults.0.reason', 'not_now');
+    }
+    $this->atHouse('POST', "{$path}/tins", ['tin' => 1, 'how' => 'thrown'])->assertOk();
+});
+
+it('is no better than its oil has become, on its page, its label, the shelf and Today', function () {
+    [$made, $batch] = begunSalve();
+    $path = "/makings/{$made['id']}";
+    $this->atHouse('POST', "{$path}/pour", ['tins' => [['ml' => 30, 'count' => 2]]])->assertOk();
+    // Kept in the light, the oil keeps shorter than was thought when the salve was made.
+    $this->atHouse('POST', "/batches/{$batch}/keep", ['place' => 'room', 'glass' => 'clear'])->assertOk();
+    $now = $this->atHouse('GET', "/batches/{$batch}")->json('best_before');
+    expect($now)->not->toBe($made['best_before']);
+    expect($this->atHouse('GET', $path)->json('best_before'))
+        ->toBe($now)
+        ->and($this->atHouse('GET', '/shelf')->json('made.0.best_before'))
+        ->toBe($now)
+        ->and(array_column($this->atHouse('GET', "{$path}/label")->json('lines'), 'text', 'id')['best_before'])
+        ->toBe("Best before {$now}");
+    $this->travelTo(Illuminate\Support\Carbon::parse($now)->addDays(2));
+    expect($this->atHouse('GET', '/today')->json('melt.0.says'))->toBe("good until {$now}; 2 here");
 });
 
 it('refuses what cannot be', function (string $what, array $body, string $field) {

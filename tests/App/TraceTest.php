@@ -82,9 +82,8 @@ it('follows a product back to everything behind it, and a wax only to what it we
 
 it('tells nobody of what was undone, and finds a lot that is out of Stores', function () {
     [$lot, , $batch] = traced();
-    $line = array_values(
-        array_filter($this->atHouse('GET', "/batches/{$batch}")->json('entries'), fn (array $each) => str_contains($each['title'], 'Torin')),
-    )[0];
+    $entries = $this->atHouse('GET', "/batches/{$batch}")->json('entries');
+    $line = array_values(array_filter($entries, fn (array $each) => str_contains($each['title'], 'Torin')))[0];
     $this->atHouse('POST', "/batches/{$batch}/undo", ['entry' => $line['id']])->assertOk();
     $this->atHouse('DELETE', "/lots/{$lot}")->assertNoContent();
     $trace = $this->atHouse('GET', "/lots/{$lot}/trace")

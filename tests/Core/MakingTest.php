@@ -286,3 +286,18 @@ it('learns what stays in the pot, in closed form', function (array $seen, float 
     'once 6 %' => [[0.06], 733.3333333333 / 14444.4444444444],
     'twice' => [[0.06, 0.04], (133.3333333333 + 600 + 400) / 24444.4444444444],
 ]);
+
+it('learns what stays in the pot as a sum over every loss there could be would have it', function () {
+    // Bayes by sums on a grid (outside check, nothing of ours): prior times likelihood of each pour.
+    $seen = [0.052, 0.041, 0.063];
+    [$above, $below] = [0.0, 0.0];
+    for ($loss = -0.1; $loss <= 0.2; $loss += 0.00005) {
+        $log = -(($loss - 0.03) ** 2) / (2 * 0.015 ** 2);
+        foreach ($seen as $each) {
+            $log -= ($each - $loss) ** 2 / (2 * 0.01 ** 2);
+        }
+        $above += $loss * exp($log);
+        $below += exp($log);
+    }
+    expect(LossSeen::of(0.03, $seen)->mean)->toEqualWithDelta($above / $below, 1e-6);
+});

@@ -22,6 +22,13 @@ const WENT: Record<string, string> = { used: 'used up', given: 'given', sold: 's
 
 type How = (typeof HOW)[number]['id']
 
+/** "; sold to the fair for £6.50" */
+function whereItWent({ state, to, price_text: price }: Making['tins'][number]): string {
+  if (state === 'in') return ''
+  const whom = to === '' ? '' : `${state === 'given' || state === 'sold' ? ' to' : ','} ${to}`
+  return `; ${WENT[state] ?? ''}${whom}${price ? ` for ${price}` : ''}`
+}
+
 /** Every tin by its number: here, or where it went. */
 export function Tins({ making }: { making: Making }) {
   const { works } = usePart()
@@ -40,9 +47,7 @@ export function Tins({ making }: { making: Making }) {
           >
             <span className={tin.state === 'in' ? '' : 'text-soft'}>
               <strong className="figures">no. {tin.number}</strong>, {tin.ml_text}, {tin.net_text} in it
-              {tin.state === 'in'
-                ? ''
-                : `; ${WENT[tin.state] ?? ''}${tin.to ? `${tin.state === 'given' || tin.state === 'sold' ? ' to' : ','} ${tin.to}` : ''}${tin.price_text ? ` for ${tin.price_text}` : ''}`}
+              {whereItWent(tin)}
             </span>
             {works && tin.state === 'in' ? (
               <TextButton onClick={() => setGoing(tin.number)} aria-label={`Use, give or sell number ${tin.number}`}>

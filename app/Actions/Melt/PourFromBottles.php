@@ -97,7 +97,8 @@ final readonly class PourFromBottles
         foreach ($bottles as $bottle) {
             $of = round(min($left, (float) $bottle->left_ml), 3);
             if ($of > 0) {
-                $this->logbook->write($batch, fn () => new NewLine(new Used($bottle->number, 'used', $of, '', $making->code, $making->uid)));
+                $used = new Used($bottle->number, 'used', $of, '', $making->code, $making->uid);
+                $this->logbook->write($batch, fn () => new NewLine($used));
                 $left -= $of;
             }
         }

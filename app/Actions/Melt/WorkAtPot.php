@@ -3,6 +3,7 @@
 namespace App\Actions\Melt;
 
 use App\Actions\Batches\NewLine;
+use App\Actions\Batches\Records;
 use App\House\KitchenFactory;
 use App\Models\Making;
 use App\Models\MakingEntry;
@@ -11,6 +12,7 @@ use Kettle\Batch\Line\Line;
 use Kettle\Batch\Line\Note;
 use Kettle\Batch\Line\Undone;
 use Kettle\Diary\DiaryException;
+use Kettle\Diary\Stage as BatchStage;
 use Kettle\Keeping\ShelfLife;
 use Kettle\Making\FrozenProduct;
 use Kettle\Making\Hand;
@@ -39,6 +41,7 @@ final readonly class WorkAtPot
         private ProductHouse $houses,
         private KitchenFactory $kitchens,
         private Cupboard $cupboard,
+        private Records $batches,
     ) {}
 
     /**
@@ -48,8 +51,9 @@ final readonly class WorkAtPot
      */
     public function weigh(Making $making, string $part, ?string $typed): MakingEntry
     {
-        return $this->line($making, function (Hand $hand, MakingState $state) use ($part, $typed): Line {
+        return $this->line($making, function (Hand $hand, MakingState $state, Making $locked) use ($part, $typed): Line {
             $there = $state->pot->part($part) ?? throw MakingException::part($part);
+            $there->batch === null || $this->refuseTurned($locked, $there->batch);
 
             return $hand->weigh($part, $typed === null ? null : $this->grams($typed, $there), $typed ?? '');
         });
@@ -64,7 +68,9 @@ final readonly class WorkAtPot
     /** @throws RefusedException */
     public function spoon(Making $making, string $is, string $by, ?float $roomC, ?string $stuck): MakingEntry
     {
-        return $this->line($making, fn (Hand $hand) => $hand->spoon($is, $by, $roomC, $stuck === null ? 0.0 : $this->mass($stuck, 'stuck')));
+        $stuckG = $stuck === null ? 0.0 : $this->mass($stuck, 'stuck');
+
+        return $this->line($making, fn (Hand $hand) => $hand->spoon($is, $by, $roomC, $stuckG));
     }
 
     /**
@@ -109,7 +115,8 @@ final readonly class WorkAtPot
      */
     public function pour(Making $making, array $tins, ?string $left, string $where): MakingEntry
     {
-        return $this->line($making, function (Hand $hand, MakingState $state) use ($tins, $left, $where): Line {
+        return $this->line($making, function (Hand $hand, MakingState $state, Making $locked) use ($tins, $left, $where): Line {
+            $this->refuseTurned($locked);
             $fill = $state->plan->fill();
 
             return $hand->pour(
@@ -136,7 +143,12 @@ final readonly class WorkAtPot
      */
     public function gone(Making $making, int $number, string $how, string $to, ?float $price): MakingEntry
     {
-        return $this->line($making, fn (Hand $hand) => $hand->gone($number, $how, $to, $price));
+        return $this->line($making, function (Hand $hand, MakingState $state, Making $locked) use ($number, $how, $to, $price): Line {
+            // What its oil has become since counts for what is left of it.
+            $how === 'thrown' || $this->refuseTurned($locked);
+
+            return $hand->gone($number, $how, $to, $price);
+        });
     }
 
     /** @throws DiaryException when what is corrected is not a note */
@@ -172,6 +184,25 @@ final readonly class WorkAtPot
 
             return new NewLine(new Undone($struck->line->kind()), null, $entry);
         });
+    }
+
+    /**
+     * Nothing is made of an oil that was thrown away since it was begun, or whose hours are over.
+     *
+     * @param  ?string  $only of one batch, by its uid
+     *
+     * @throws RefusedException
+     */
+    private function refuseTurned(Making $making, ?string $only = null): void
+    {
+        foreach ($making->batches as $batch) {
+            if ($only === null || $batch->uid === $only) {
+                if ($batch->stage === BatchStage::Discarded) {
+                    throw MakingException::oilThrown($batch->code);
+                }
+                $this->batches->refuseOver($batch);
+            }
+        }
     }
 
     /** @param  \Closure(Hand, MakingState, Making): Line  $make */

@@ -102,7 +102,7 @@ final readonly class MakingLabel
             LabelLayout::MUST => trim(
                 ($inside->allergens === [] ? '' : 'Contains '.implode(', ', $inside->allergens).'. ').$short(true),
             ),
-            'best_before' => 'Best before '.$this->times->date($making->best_before),
+            'best_before' => 'Best before '.$this->times->date($making->goodUntil()),
             'cautions' => $short(false),
             'herb' => 'Ingredients: '.implode(', ', $names),
             'for' => $making->plan->eaten ? 'To be eaten' : 'For the skin',

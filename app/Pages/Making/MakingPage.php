@@ -102,7 +102,7 @@ final readonly class MakingPage
             ),
             tins_left: $making->tins_left,
             stands: $making->stands,
-            best_before: $this->times->date($this->goodUntil($making)),
+            best_before: $this->times->date($making->goodUntil()),
             from: [...$this->fromBatches($making, $words), ...$this->fromLots($making)],
             ingredients: array_map(fn (mixed $name) => $words->thing($name instanceof Said ? $name->toArray() : $name), $inside->cook()),
             inci: $inside->inci(),
@@ -117,6 +117,8 @@ final readonly class MakingPage
     public function listed(): MakingList
     {
         $rows = fn (Stage ...$stages) => Making::query()
+            ->select(Making::LISTED)
+            ->with('batches:id,house_id,best_before')
             ->whereIn('stage', $stages)
             ->orderByDesc('begun_at')
             ->orderByDesc('id')
@@ -137,14 +139,14 @@ final readonly class MakingPage
             $making->uid,
             $making->code,
             $making->name,
-            $making->plan->vessel,
+            MeltTable::of($this->tables)->products()[$making->product]->vessel ?? 'tin',
             $making->stage->value,
             $this->stage($making),
             $making->tins,
             $making->tins_left,
             $making->stands,
-            $this->times->date($making->best_before),
-            $making->best_before->format('Y-m-d') < $this->kitchens->now()->format('Y-m-d'),
+            $this->times->date($making->goodUntil()),
+            $making->goodUntil() < $this->kitchens->now()->format('Y-m-d'),
         );
     }
 
@@ -269,15 +271,6 @@ final readonly class MakingPage
         );
     }
 
-    /** A product is no better than its oils are now, whatever they were when it was made. */
-    private function goodUntil(Making $making): string
-    {
-        return min([
-            $making->best_before->format('Y-m-d'),
-            ...$making->batches->map(fn (Batch $batch) => $batch->best_before->format('Y-m-d'))->all(),
-        ]);
-    }
-
     /** @return list<string> */
     private function warnings(Making $making, Words $words): array
     {
@@ -291,7 +284,7 @@ final readonly class MakingPage
                 );
             }
         }
-        if ($making->tins_left > 0 && $this->goodUntil($making) < $this->kitchens->now()->format('Y-m-d')) {
+        if ($making->tins_left > 0 && $making->goodUntil() < $this->kitchens->now()->format('Y-m-d')) {
             $warnings[] = 'It is past its day. Smell it before anybody uses it, and rather throw it away.';
         }
 

@@ -47,14 +47,18 @@ final readonly class MeltTasks
         $today = $this->kitchens->now()->format('Y-m-d');
 
         return Making::query()
+            ->select(Making::LISTED)
             ->where('tins_left', '>', 0)
             ->where(
                 fn (Builder $either) => $either
                     ->where('stage', Stage::Discarded)
                     ->orWhere('best_before', '<', $today)
-                    ->orWhereHas('batches', fn (Builder $batch) => $batch->where('stage', BatchStage::Discarded)),
+                    ->orWhereHas(
+                        'batches',
+                        fn (Builder $batch) => $batch->where('stage', BatchStage::Discarded)->orWhere('batches.best_before', '<', $today),
+                    ),
             )
-            ->with(['batches' => fn ($batches) => $batches->where('stage', BatchStage::Discarded)])
+            ->with('batches:id,house_id,code,stage,best_before')
             ->orderBy('best_before')
             ->orderBy('id')
             ->limit(self::LISTED)
@@ -64,7 +68,7 @@ final readonly class MeltTasks
     private function notToBeUsed(Making $making): AtTheMelt
     {
         $where = $making->stands === '' ? '' : ", {$making->stands}";
-        $thrown = $making->batches->first();
+        $thrown = $making->batches->firstWhere('stage', BatchStage::Discarded);
 
         return new AtTheMelt(
             $making->uid,
@@ -73,7 +77,7 @@ final readonly class MeltTasks
             match (true) {
                 $making->stage === Stage::Discarded => "was thrown away, and {$making->tins_left} stand here yet{$where}",
                 $thrown !== null => "its oil {$thrown->code} was thrown away; {$making->tins_left} here{$where}",
-                default => 'good until '.$this->times->date($making->best_before)."; {$making->tins_left} here{$where}",
+                default => 'good until '.$this->times->date($making->goodUntil())."; {$making->tins_left} here{$where}",
             },
             true,
         );

@@ -149,6 +149,8 @@ final readonly class ShelfPage
         $words = array_filter(preg_split('/[\s,]+/u', $typed) ?: [], fn (string $word) => mb_strlen($word) > 2) ?: [$typed];
 
         return Making::query()
+            ->select(Making::LISTED)
+            ->with('batches:id,house_id,best_before')
             ->where(
                 fn (Builder $either) => $either->where('code', 'like', $like)->orWhere(function (Builder $all) use ($words): void {
                     foreach ($words as $word) {

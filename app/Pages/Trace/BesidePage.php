@@ -10,9 +10,11 @@ use App\House\Times;
 use App\Models\Batch;
 use App\Models\Lot;
 use App\Models\Making;
+use App\Pages\Batch\BatchPresenter;
 use App\Responses\Choice;
 use App\Responses\Trace\BesideRow;
 use App\Responses\Trace\BesideView;
+use Illuminate\Database\Eloquent\Builder;
 use Kettle\Recipe\Words;
 use Kettle\Trace\Beside;
 
@@ -25,55 +27,60 @@ final readonly class BesidePage
 
     public function batches(Batch $one, ?Batch $other): BesideView
     {
-        $others = Batch::query()->whereKeyNot($one->id)->orderByDesc('id')->limit(self::OTHERS)->get();
-
         return $this->view(
-            "{$one->code}, {$one->name}",
-            $other === null ? '' : "{$other->code}, {$other->name}",
+            $one,
+            $other,
             $this->ofBatch($one),
             $other === null ? null : $this->ofBatch($other),
-            array_values($others->map(fn (Batch $batch) => new Choice($batch->uid, "{$batch->code}, {$batch->name}"))->all()),
+            Batch::query()->select(BatchPresenter::COLUMNS),
         );
     }
 
     public function products(Making $one, ?Making $other): BesideView
     {
-        $others = Making::query()->whereKeyNot($one->id)->orderByDesc('id')->limit(self::OTHERS)->get();
-
         return $this->view(
-            "{$one->code}, {$one->name}",
-            $other === null ? '' : "{$other->code}, {$other->name}",
+            $one,
+            $other,
             $this->ofMaking($one),
             $other === null ? null : $this->ofMaking($other),
-            array_values($others->map(fn (Making $making) => new Choice($making->uid, "{$making->code}, {$making->name}"))->all()),
+            Making::query()->select(Making::LISTED),
         );
     }
 
     /**
-     * @param  array<string, array{string, float|string, string}>  $one name, value, and as it is said, by what it is
-     * @param  ?array<string, array{string, float|string, string}>  $other
-     * @param  list<Choice>  $others
+     * @param  array<string, array{string, float|string, string}>  $values name, value, and as it is said, by what it is
+     * @param  ?array<string, array{string, float|string, string}>  $beside
+     * @param  Builder<Batch>|Builder<Making>  $others of the same kind
      */
-    private function view(string $called, string $beside, array $one, ?array $other, array $others): BesideView
+    private function view(Batch|Making $one, Batch|Making|null $other, array $values, ?array $beside, Builder $others): BesideView
     {
-        $found = $other === null ? [] : Beside::of(self::values($one), self::values($other));
+        $found = $beside === null ? [] : Beside::of(self::values($values), self::values($beside));
+        $choices = [];
+        foreach ($others->whereKeyNot($one->id)->orderByDesc('id')->limit(self::OTHERS)->get() as $each) {
+            $choices[] = new Choice($each->uid, self::called($each));
+        }
 
         return new BesideView(
-            $called,
-            $beside,
+            self::called($one),
+            $other === null ? '' : self::called($other),
             array_map(
                 fn (array $each) => new BesideRow(
                     $each['id'],
-                    $one[$each['id']][0] ?? ($other[$each['id']][0] ?? ''),
-                    $one[$each['id']][2] ?? '',
-                    $other[$each['id']][2] ?? '',
+                    $values[$each['id']][0] ?? ($beside[$each['id']][0] ?? ''),
+                    $values[$each['id']][2] ?? '',
+                    $beside[$each['id']][2] ?? '',
                     round($each['by'], 4),
                 ),
                 $found,
             ),
-            $other === null ? 0 : count($one + $other) - count($found),
-            $others,
+            $beside === null ? 0 : count($values + $beside) - count($found),
+            $choices,
         );
+    }
+
+    private static function called(Batch|Making $thing): string
+    {
+        return "{$thing->code}, {$thing->name}";
     }
 
     /**
@@ -97,9 +104,12 @@ final readonly class BesidePage
             'state' => ['State', $plan->state->value, $plan->state->value],
             'ratio' => ['Ratio', $plan->ratio, $plan->ratio],
         ];
-        foreach (
-            ['herb_mass' => ['Herb went in', 'g'], 'oil_volume' => ['Oil went in', 'mL'], 'cost_per_100' => ['Cost of 100 mL', 'money']] as $id => [$name, $unit]
-        ) {
+        $figures = [
+            'herb_mass' => ['Herb went in', 'g'],
+            'oil_volume' => ['Oil went in', 'mL'],
+            'cost_per_100' => ['Cost of 100 mL', 'money'],
+        ];
+        foreach ($figures as $id => [$name, $unit]) {
             $this->put($all, $id, $name, $plan->figureOrNull($id), $unit, $words);
         }
         if ($batch->filled_at !== null && $batch->strained_at !== null) {

@@ -8,6 +8,7 @@ use App\Models\LogEntry;
 use App\Models\Lot;
 use App\Models\Making;
 use App\Models\Tin;
+use App\Pages\Batch\BatchPresenter;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
@@ -67,14 +68,14 @@ final readonly class Followed
 
         return new self(
             Lot::withTrashed()->whereIn('id', $lotIds)->orderBy('id')->get(),
-            Batch::query()->whereIn('id', $batchIds)->orderBy('id')->get(self::without(Batch::class)),
+            Batch::query()->whereIn('id', $batchIds)->orderBy('id')->get(BatchPresenter::COLUMNS),
             Bottle::query()->whereIn('batch_id', $batchIds)->orderBy('batch_id')->orderBy('number')->get(),
             LogEntry::query()
                 ->whereIn('batch_id', $batchIds)
                 ->whereIn('kind', ['used', 'undone'])
                 ->orderBy('id')
                 ->get(['id', 'house_id', 'uid', 'batch_id', 'kind', 'data', 'corrects']),
-            Making::query()->whereIn('id', $makingIds)->orderBy('id')->get(self::without(Making::class)),
+            Making::query()->whereIn('id', $makingIds)->orderBy('id')->get(Making::LISTED),
             Tin::query()->whereIn('making_id', $makingIds)->orderBy('making_id')->orderBy('number')->get(),
             self::pairs($moves, 'batch', $lotIds),
             self::pairs($moves, 'making', $lotIds),
@@ -157,18 +158,5 @@ final readonly class Followed
     private static function ids(array $some): array
     {
         return array_values(array_unique(array_filter($some, is_int(...))));
-    }
-
-    /**
-     * Plans and wishes are large, and nothing here reads them.
-     *
-     * @param  class-string<Batch>|class-string<Making>  $model
-     * @return list<string>
-     */
-    private static function without(string $model): array
-    {
-        return $model === Batch::class
-            ? ['id', 'house_id', 'uid', 'code', 'herbs', 'oils', 'stage', 'shelf', 'strain_at', 'bottled_at', 'best_before', 'use_by']
-            : ['id', 'house_id', 'uid', 'code', 'product', 'plants', 'stage', 'begun_at', 'poured_at', 'tins', 'tins_left', 'stands'];
     }
 }
