@@ -119,9 +119,9 @@ final class BusyHouse
         $at = fn (string $what, array $body) => $test->atHouse('POST', "/makings/{$made}/{$what}", $body)->assertOk();
         $at('weigh', ['part' => $oil, 'amount' => '34 g']);
         $at('weigh', ['part' => 'beeswax']);
-        $at('spoon', ['verdict' => 'too-soft', 'stuck' => '1 g', 'room_c' => 18]);
+        $at('spoon', ['verdict' => 'too-soft', 'stuck' => '1 g', 'room' => '64 F']);
         $at('mend', ['part' => 'beeswax', 'amount' => '2 g']);
-        $at('steps', ['step' => 'drops', 'celsius' => 48]);
+        $at('steps', ['step' => 'drops', 'warmth' => '48']);
         $at('pour', ['tins' => [['ml' => 15, 'count' => 2]], 'left' => '3 mL', 'where' => 'the sill']);
         $at('tins', ['tin' => 1, 'how' => 'sold', 'to' => 'the fair', 'price' => 4.5]);
         $at('notes', ['note' => 'Grained a “little”.']);

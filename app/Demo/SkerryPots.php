@@ -32,13 +32,13 @@ final readonly class SkerryPots
             'essential_oils' => [['id' => 'lavender', 'percent' => 1]],
         ]);
         $this->weighed($salve);
-        $this->work->step($salve, 'melt', 66.0);
+        $this->work->step($salve, 'melt', '66 C');
         $this->clock->at(11, 14, 40);
-        $this->work->spoon($salve, 'too-soft', 'a-little', 18.0, '2 g');
+        $this->work->spoon($salve, 'too-soft', 'a-little', '18 C', '2 g');
         $this->work->mend($salve, 'beeswax', '2 g', null);
         $this->clock->at(11, 14, 55);
-        $this->work->spoon($salve, 'right', 'plainly', 18.0, '1 g');
-        $this->work->step($salve, 'drops', 52.0);
+        $this->work->spoon($salve, 'right', 'plainly', '18 C', '1 g');
+        $this->work->step($salve, 'drops', '52 C');
         $this->clock->at(11, 15, 10);
         $this->work->pour($salve, [['ml' => 30.0, 'count' => 3]], '1 mL', 'the bathroom cupboard');
         foreach (['set', 'wipe', 'label'] as $step) {
@@ -52,7 +52,7 @@ final readonly class SkerryPots
     {
         $butter = $this->begun(6, 19, ['product' => 'whipped-butter', 'total' => '200 g']);
         $this->weighed($butter);
-        $this->work->step($butter, 'melt', 70.0);
+        $this->work->step($butter, 'melt', '70 C');
         $this->clock->at(6, 20);
         $this->work->step($butter, 'cool-fast', null);
         $this->work->step($butter, 'whip', null);

@@ -58,12 +58,12 @@ final class MakingException extends RefusedException
 
     public static function warmth(): self
     {
-        return new self('out_of_range', 'A pot is between 0 and 150 °C warm.', 'celsius');
+        return new self('out_of_range', 'A pot is between 0 and 150 °C warm.', 'warmth');
     }
 
     public static function room(): self
     {
-        return new self('out_of_range', 'A room is between -20 and 60 °C warm.', 'room_c');
+        return new self('out_of_range', 'A room is between -20 and 60 °C warm.', 'room');
     }
 
     public static function spoon(): self

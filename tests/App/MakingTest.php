@@ -77,8 +77,8 @@ it('is weighed, tried, mended, poured and given away, a line of the logbook each
     $in = $write('weigh', ['part' => 'beeswax', 'amount' => '20 g']);
     $wax = $in['pot'][1]['grams'];
     expect($wax)->toEqual(20)->and($in['stage'])->toBe('making');
-    $write('steps', ['step' => 'melt', 'celsius' => 66]);
-    $tried = $write('spoon', ['verdict' => 'too-soft', 'by' => 'plainly', 'room_c' => 19, 'stuck' => '2 g']);
+    $write('steps', ['step' => 'melt', 'warmth' => '66 C']);
+    $tried = $write('spoon', ['verdict' => 'too-soft', 'by' => 'plainly', 'room' => '19', 'stuck' => '2 g']);
     $before = $tried['pot'][0]['grams'] + $tried['pot'][1]['grams'];
     $mended = $write('mend', ['part' => 'beeswax', 'amount' => '6 g']);
     expect($mended['mends'])
@@ -90,7 +90,7 @@ it('is weighed, tried, mended, poured and given away, a line of the logbook each
         // The drops go by what is in the pot now.
         ->and($mended['pot'][2]['share'])
         ->toEqualWithDelta(0.01, 0.0005);
-    $write('spoon', ['verdict' => 'right', 'room_c' => 19]);
+    $write('spoon', ['verdict' => 'right', 'room' => '19']);
     $write('weigh', ['part' => 'lavender', 'amount' => '30 drops']);
     $poured = $write('pour', ['tins' => [['ml' => 30, 'count' => 4]], 'left' => '2 mL', 'where' => 'the bathroom cupboard']);
     expect($poured['stage'])
@@ -245,7 +245,9 @@ it('refuses what cannot be', function (string $what, array $body, string $field)
     'drops over the ceiling' => ['weigh', ['part' => 'lavender', 'amount' => '200 drops'], 'amount'],
     'no such step' => ['steps', ['step' => 'fry'], 'step'],
     'weighing as a step' => ['steps', ['step' => 'weigh.beeswax'], 'step'],
-    'a pot on fire' => ['steps', ['step' => 'melt', 'celsius' => 400], 'celsius'],
+    'a pot on fire' => ['steps', ['step' => 'melt', 'warmth' => '400'], 'warmth'],
+    'a warmth nobody can read' => ['steps', ['step' => 'melt', 'warmth' => 'hot'], 'warmth'],
+    'a room on fire' => ['spoon', ['verdict' => 'right', 'room' => '200 F'], 'room'],
     'no verdict' => ['spoon', ['verdict' => 'nice'], 'verdict'],
     'all on the spoon' => ['spoon', ['verdict' => 'right', 'stuck' => '5 kg'], 'stuck'],
     'a mend of nothing' => ['mend', [], 'amount'],
@@ -453,4 +455,16 @@ it('is weighed on the simulated scale, tare after tare', function () {
     $this->atHouse('POST', '/scale', ['do' => 'part', 'making' => $made['id'], 'part' => 'gravel'])->assertStatus(422);
     $this->atHouse('POST', '/scale', ['do' => 'part'])->assertStatus(422);
     $this->atHouse('POST', '/scale', ['do' => 'part', 'making' => 'nobody', 'part' => 'beeswax'])->assertStatus(404);
+});
+
+it('reads a thermometer as this cook does', function () {
+    [$made] = begunSalve();
+    $path = "/makings/{$made['id']}";
+    $this->call_('PATCH', '/me', ['temperature' => 'f'])->assertOk();
+    $melted = $this->atHouse('POST', "{$path}/steps", ['step' => 'melt', 'warmth' => '150'])->assertOk();
+    expect($melted->json('entries.0.title'))->toBe('Melted, at 150 °F');
+    $tried = $this->atHouse('POST', "{$path}/spoon", ['verdict' => 'right', 'room' => '20 C'])->assertOk();
+    expect($tried->json('entries.0.title'))->toBe('The cold spoon: right, at 68 °F');
+    // 150 °F is 65.6 °C, by the definition of the degree.
+    expect(MakingEntry::query()->where('kind', 'did')->firstOrFail()->data['celsius'])->toEqualWithDelta(65.5556, 0.001);
 });

@@ -77,7 +77,7 @@ function Now({ step, making, done: close }: { step: Step; making: Making; done: 
   const house = useHouseId()
   const say = useSay()
   const [amount, setAmount] = useState('')
-  const [celsius, setCelsius] = useState('')
+  const [warmth, setWarmth] = useState('')
   const path = `/houses/${house}/makings/${making.id}` as const
   const undo = useMakingWrite(() => say({ text: 'Undone.' }))
   const write = useMakingWrite((after) => {
@@ -96,7 +96,7 @@ function Now({ step, making, done: close }: { step: Step; making: Making; done: 
       ? write.mutate({ path: `${path}/weigh`, body: { part, amount: amount.trim() === '' ? null : amount } })
       : write.mutate({
           path: `${path}/steps`,
-          body: { step: step.id, celsius: celsius.trim() === '' ? null : Number(celsius.replace(',', '.')) },
+          body: { step: step.id, warmth: warmth.trim() === '' ? null : warmth },
         })
   useKey('D', 'Do the next step', done, (step.does === 'weigh' || step.does === 'step') && !write.isPending)
   return (
@@ -119,12 +119,11 @@ function Now({ step, making, done: close }: { step: Step; making: Making; done: 
           ) : null}
           {warm ? (
             <Field
-              label="How warm it was, °C"
-              inputMode="decimal"
+              label="How warm it was"
               placeholder="not looked at"
-              value={celsius}
-              fault={write.error?.about('celsius')}
-              onChange={(event) => setCelsius(event.target.value)}
+              value={warmth}
+              fault={write.error?.about('warmth')}
+              onChange={(event) => setWarmth(event.target.value)}
             />
           ) : null}
           <Button type="submit" look="strong" disabled={write.isPending} aria-keyshortcuts="Shift+D" className="px-6">
@@ -148,7 +147,7 @@ function Now({ step, making, done: close }: { step: Step; making: Making; done: 
           ))}
         </ul>
       ) : null}
-      {write.error && !write.error.about('amount') && !write.error.about('celsius') ? (
+      {write.error && !write.error.about('amount') && !write.error.about('warmth') ? (
         <Trouble problem={write.error} />
       ) : null}
     </div>

@@ -39,7 +39,7 @@ export function TryIt({ making, inUse = false, done }: Try) {
           body: {
             verdict: verdict as 'right',
             by: by as 'plainly',
-            room_c: room.trim() === '' ? null : Number(room.replace(',', '.')),
+            room: room.trim() === '' ? null : room,
             stuck: stuck.trim() === '' ? null : stuck,
           },
         }),
@@ -56,11 +56,10 @@ export function TryIt({ making, inUse = false, done }: Try) {
       ) : null}
       <div className="grid gap-3 sm:grid-cols-2">
         <Field
-          label={inUse ? 'How warm it was there, °C' : 'The room, °C'}
-          inputMode="decimal"
+          label={inUse ? 'How warm it was there' : 'The room'}
           placeholder="not looked at"
           value={room}
-          fault={write.error?.about('room_c')}
+          fault={write.error?.about('room')}
           onChange={(event) => setRoom(event.target.value)}
         />
         {inUse ? null : (
@@ -73,7 +72,7 @@ export function TryIt({ making, inUse = false, done }: Try) {
           />
         )}
       </div>
-      {write.error && !write.error.about('room_c') && !write.error.about('stuck') ? (
+      {write.error && !write.error.about('room') && !write.error.about('stuck') ? (
         <Trouble problem={write.error} />
       ) : null}
       <Button type="submit" look="strong" className="self-start" disabled={verdict === '' || write.isPending}>
@@ -193,7 +192,7 @@ function MendIt({ making, verdict }: { making: Making; verdict: NonNullable<Maki
           onClick={() =>
             leave.mutate({
               path: `/houses/${house}/makings/${making.id}/steps`,
-              body: { step: 'spoon', celsius: null },
+              body: { step: 'spoon', warmth: null },
             })
           }
         >

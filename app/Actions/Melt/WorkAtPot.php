@@ -30,6 +30,7 @@ use Kettle\Melt\MeltTable;
 use Kettle\Melt\Part;
 use Kettle\Melt\Weighed;
 use Kettle\Reason\RefusedException;
+use Kettle\Warmth\Readings;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** What is done at the pot, from the first weighing to the last tin; each a line of the product's logbook. */
@@ -60,14 +61,17 @@ final readonly class WorkAtPot
     }
 
     /** @throws RefusedException */
-    public function step(Making $making, string $step, ?float $celsius): MakingEntry
+    public function step(Making $making, string $step, ?string $warmth): MakingEntry
     {
+        $celsius = $warmth === null ? null : $this->celsius($warmth, 'warmth');
+
         return $this->line($making, fn (Hand $hand) => $hand->step($step, $celsius));
     }
 
     /** @throws RefusedException */
-    public function spoon(Making $making, string $is, string $by, ?float $roomC, ?string $stuck): MakingEntry
+    public function spoon(Making $making, string $is, string $by, ?string $room, ?string $stuck): MakingEntry
     {
+        $roomC = $room === null ? null : $this->celsius($room, 'room');
         $stuckG = $stuck === null ? 0.0 : $this->mass($stuck, 'stuck');
 
         return $this->line($making, fn (Hand $hand) => $hand->spoon($is, $by, $roomC, $stuckG));
@@ -243,6 +247,17 @@ final readonly class WorkAtPot
         return RefusedException::at(
             'amount',
             fn () => $this->kitchens->plain()->reader()->read($typed, Kind::Mass, 'g', Density::gramsPerMl($part->gramsPerMl))->value,
+        );
+    }
+
+    /** As somebody reads a thermometer: "66 C", "150 F"; a bare number in the degrees that this cook reads. */
+    private function celsius(string $typed, string $field): float
+    {
+        $bare = is_numeric(str_replace(',', '.', trim($typed)));
+
+        return RefusedException::at(
+            $field,
+            fn () => Readings::warmth($bare && $this->kitchens->plain()->fahrenheit ? "{$typed} F" : $typed),
         );
     }
 

@@ -65,7 +65,7 @@ final class MakingController extends Controller
     #[Operation('Do a step of a product')]
     public function step(Requests\DoStep $form, Making $making): MakingView
     {
-        $this->work->step($making, $form->string('step')->toString(), $this->number($form->input('celsius')));
+        $this->work->step($making, $form->string('step')->toString(), $this->text($form->input('warmth')));
 
         return $this->page->of($making);
     }
@@ -77,7 +77,7 @@ final class MakingController extends Controller
             $making,
             $form->string('verdict')->toString(),
             $this->text($form->input('by')) ?? 'plainly',
-            $this->number($form->input('room_c')),
+            $this->text($form->input('room')),
             $this->text($form->input('stuck')),
         );
 

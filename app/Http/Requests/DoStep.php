@@ -9,7 +9,7 @@ final class DoStep extends Form
     {
         return [
             'step' => ['required', 'string', 'max:60'],
-            'celsius' => ['nullable', 'numeric', 'between:0,150'],
+            'warmth' => ['nullable', 'string', 'max:20'],
         ];
     }
 }

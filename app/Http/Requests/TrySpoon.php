@@ -13,7 +13,7 @@ final class TrySpoon extends Form
         return [
             'verdict' => ['required', Rule::in(Verdict::ALL)],
             'by' => ['nullable', Rule::in(array_keys(Verdict::FAR))],
-            'room_c' => ['nullable', 'numeric', 'between:-20,60'],
+            'room' => ['nullable', 'string', 'max:20'],
             'stuck' => ['nullable', 'string', 'max:80'],
         ];
     }
