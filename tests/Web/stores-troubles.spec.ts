@@ -121,6 +121,7 @@ test('a lot is entered, and a written recipe read, by the keyboard alone', async
 
   const house = page.url().replace(/\/stores.*/, '')
   await page.goto(house + '/recipes/read')
+  await expect(page.getByLabel('The recipe')).toBeVisible()
   await tabTo(page, /^The recipe/)
   await page.keyboard.type('40 g dried calendula')
   await page.keyboard.press('Enter')
