@@ -20,9 +20,12 @@ use Kettle\Melt\Verdict;
 /** Where a product stands: folded from its frozen plan and its logbook, whenever it is asked. */
 final readonly class MakingState
 {
+    /** Steps by which what goes in last goes in. */
+    public const LAST = ['drops', 'drops-cold'];
+
     /**
      * @param  Pot  $pot what is in it, or was when it was poured; what has not gone in yet as it is to be
-     * @param  array<string, true>  $weighed parts that are in
+     * @param  array<string, float>  $weighed g of each part that is in, as it went in
      * @param  array<string, true>  $done ids of steps
      * @param  list<Verdict>  $verdicts oldest first
      * @param  ?Verdict  $toMend the last one, where it was not right and nothing was done about it yet
@@ -60,12 +63,17 @@ final readonly class MakingState
         foreach ($log->standing as $entry) {
             $line = $entry->line;
             if ($line instanceof Weighed) {
-                $weighed[$line->part] = true;
+                $weighed[$line->part] = $line->grams;
                 $warm = $warm->holding($line->part, $line->grams);
                 $cool = $cool->holding($line->part, $line->grams);
             } elseif ($line instanceof StepDone) {
                 $done[$line->step] = true;
                 $toMend = $line->step === 'spoon' ? null : $toMend;
+                if (in_array($line->step, self::LAST, true)) {
+                    // It goes in as it is said there: by what there is in the pot by then.
+                    $cool = self::grown($cool, $warm, $plannedG, $weighed);
+                    $weighed += array_column($cool->parts, 'grams', 'id');
+                }
             } elseif ($line instanceof Spooned && ! $line->inUse) {
                 [$warm, $cool] = self::less($warm, $cool, $weighed, $line->stuckG);
                 $toMend = $line->verdict->is === Verdict::RIGHT ? null : $line->verdict;
@@ -85,13 +93,7 @@ final readonly class MakingState
             }
         }
         // What goes in last goes by what there is by then, and not by what was planned.
-        $grown = $plannedG > 0 ? $warm->massG / $plannedG : 1.0;
-        $cool = new Pot(
-            array_map(
-                fn (PotPart $part) => isset($weighed[$part->id]) || isset($done['drops']) ? $part : $part->holding($part->grams * $grown),
-                $cool->parts,
-            ),
-        );
+        $cool = self::grown($cool, $warm, $plannedG, $weighed);
         $pot = $warm->with(...$cool->parts);
         $poured = $log->last(Poured::class);
         $discarded = $log->last(Discarded::class) !== null;
@@ -118,7 +120,7 @@ final readonly class MakingState
             $until,
             self::lossOf($plan, $pot, $poured),
             // Thrown away before anything was in the pot, it has used nothing.
-            $discarded && ! $begun && $poured === null ? Takes::none() : Takes::of($plan->pot, self::used($log), $in, $poured, $discarded),
+            $discarded && ! $begun && $poured === null ? Takes::none() : Takes::of($plan->pot, $weighed, $in, $poured, $discarded),
         );
     }
 
@@ -133,7 +135,7 @@ final readonly class MakingState
         }
         $cool = $this->pot->cool(true)->parts;
 
-        return in_array($step, ['drops', 'drops-cold'], true) &&
+        return in_array($step, self::LAST, true) &&
             $cool !== [] &&
             array_filter($cool, fn (PotPart $part) => ! isset($this->weighed[$part->id])) === [];
     }
@@ -151,8 +153,7 @@ final readonly class MakingState
 
         return isset($this->weighed[$part]) ||
             $this->poured !== null ||
-            ($there?->isCool() === false && ($this->mends > 0 || $this->verdicts !== [] || isset($this->done['melt']))) ||
-            ($there?->isCool() === true && (isset($this->done['drops']) || isset($this->done['drops-cold'])));
+            ($there?->isCool() === false && ($this->mends > 0 || $this->verdicts !== [] || isset($this->done['melt'])));
     }
 
     /** @return list<array{ml: float, count: int}> how many of the sizes that were planned would be filled from what there is */
@@ -197,7 +198,7 @@ final readonly class MakingState
     /**
      * With so many g less in the pot: what has not gone in yet is not on the spoon.
      *
-     * @param  array<string, true>  $weighed
+     * @param  array<string, float>  $weighed
      * @return array{Pot, Pot}
      */
     private static function less(Pot $warm, Pot $cool, array $weighed, float $grams): array
@@ -214,15 +215,18 @@ final readonly class MakingState
         ];
     }
 
-    /** @return array<string, float> g weighed, by part */
-    private static function used(Logbook $log): array
+    /**
+     * What has not gone in yet, by what there is in the pot and not by what was planned.
+     *
+     * @param  array<string, float>  $weighed
+     */
+    private static function grown(Pot $cool, Pot $warm, float $plannedG, array $weighed): Pot
     {
-        $used = [];
-        foreach ($log->all(Weighed::class) as $line) {
-            $used[$line->part] = $line->grams;
-        }
+        $times = $plannedG > 0 ? $warm->massG / $plannedG : 1.0;
 
-        return $used;
+        return new Pot(
+            array_map(fn (PotPart $part) => isset($weighed[$part->id]) ? $part : $part->holding($part->grams * $times), $cool->parts),
+        );
     }
 
     /**

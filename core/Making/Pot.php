@@ -61,10 +61,4 @@ final readonly class Pot
     {
         return new self(array_map(fn (PotPart $part) => $part->holding($part->grams * $times), $this->parts));
     }
-
-    /** With so many g less, of each its share. */
-    public function less(float $grams): self
-    {
-        return $this->massG > 0 ? $this->times(max(0.0, 1 - $grams / $this->massG)) : $this;
-    }
 }

@@ -301,3 +301,21 @@ it('learns what stays in the pot as a sum over every loss there could be would h
     }
     expect(LossSeen::of(0.03, $seen)->mean)->toEqualWithDelta($above / $below, 1e-6);
 });
+
+it('keeps what went in last as it went in, by the step as by the scale', function (string $step) {
+    // 50 g more of wax: 300 g where 250 were planned, so 3 g of lavender where 2.5 were.
+    $lines = [...weighed(), new Mended(more('beeswax', 50, 1), 0.0), new StepDone($step)];
+    $state = after(frozen(), ...$lines);
+    expect($state->pot->part('lavender')?->grams)
+        ->toEqualWithDelta(3.0, 1e-9)
+        ->and($state->isIn('lavender'))
+        ->toBeTrue()
+        // 2.8 mL of the lot were planned for 2.5 g.
+        ->and($state->takes->lots['L'])
+        ->toEqualWithDelta(2.8 * 1.2, 1e-9)
+        ->and(fn () => hand($state)->weigh('lavender', 1.0))
+        ->toThrow(MakingException::class, 'in already');
+    // A third of it all taken out, a third of that is gone too; thrown away, it was used.
+    expect(after(frozen(), ...$lines, ...[new Mended(null, 101.0)])->pot->part('lavender')?->grams)->toEqualWithDelta(2.0, 1e-9);
+    expect(after(frozen(), ...$lines, ...[new Discarded()])->takes->lots['L'])->toEqualWithDelta(3.36, 1e-9);
+})->with(['drops', 'drops-cold']);

@@ -199,7 +199,7 @@ final readonly class MakingPage
         return array_map(function (Stored $step) use ($state, $words): StepView {
             $id = $step->text('id');
             $says = $step->said('says');
-            if (in_array($id, ['drops', 'drops-cold'], true) && $says !== null && ! $state->isDone($id)) {
+            if (in_array($id, MakingState::LAST, true) && $says !== null && ! $state->isDone($id)) {
                 $says = Said::of(
                     $says->code,
                     [
