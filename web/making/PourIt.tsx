@@ -1,30 +1,19 @@
 import { useState } from 'react'
-import { useHouseId, useMakingWrite } from '../api/hooks'
-import { useSay } from '../frame/Say'
 import { Button } from '../parts/Button'
 import { Field } from '../parts/Field'
 import { sent } from '../parts/form'
 import { Trouble } from '../parts/Notice'
 import { capital } from '../parts/Row'
+import { useLine } from './line'
 import type { Making } from './MakingPage'
 
 /** Poured: how many of which size, what is left over, and where they stand. */
 export function PourIt({ making }: { making: Making }) {
-  const house = useHouseId()
   const [counts, setCounts] = useState(() => making.fill.map((size) => String(size.count)))
   const [more, setMore] = useState({ ml: '', count: '' })
   const [left, setLeft] = useState('')
   const [where, setWhere] = useState('')
-  const say = useSay()
-  const path = `/houses/${house}/makings/${making.id}` as const
-  const undo = useMakingWrite(() => say({ text: 'Undone.' }))
-  const write = useMakingWrite((after) => {
-    const entry = after.entries[0]
-    say({
-      text: `${entry?.title ?? 'Poured'}.`,
-      undo: entry ? () => undo.mutate({ path: `${path}/undo`, body: { entry: entry.id } }) : undefined,
-    })
-  })
+  const { write, path } = useLine(making)
   const number = (typed: string) => Number(typed.trim().replace(',', '.'))
   const tins = [
     ...making.fill.map((size, index) => ({ ml: size.ml, count: number(counts[index] ?? '0') })),

@@ -1,13 +1,13 @@
 import { useState } from 'react'
 import { useHouseId, useMakingWrite } from '../api/hooks'
 import { useKey } from '../frame/keys'
-import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
 import { Button, TextButton } from '../parts/Button'
 import { Field } from '../parts/Field'
 import { sent } from '../parts/form'
 import { Trouble } from '../parts/Notice'
 import { Scale } from '../press/Scale'
+import { useLine } from './line'
 import type { Making } from './MakingPage'
 import { PourIt } from './PourIt'
 import { TheSpoon } from './TheSpoon'
@@ -74,20 +74,9 @@ function Other({ step, choose }: { step: Step; choose: (() => void) | null }) {
 }
 
 function Now({ step, making, done: close }: { step: Step; making: Making; done: () => void }) {
-  const house = useHouseId()
-  const say = useSay()
   const [amount, setAmount] = useState('')
   const [warmth, setWarmth] = useState('')
-  const path = `/houses/${house}/makings/${making.id}` as const
-  const undo = useMakingWrite(() => say({ text: 'Undone.' }))
-  const write = useMakingWrite((after) => {
-    close()
-    const entry = after.entries[0]
-    say({
-      text: `${entry?.title ?? 'Written down'}.`,
-      undo: entry ? () => undo.mutate({ path: `${path}/undo`, body: { entry: entry.id } }) : undefined,
-    })
-  })
+  const { write, path } = useLine(making, close)
   const part = step.does === 'weigh' ? step.id.replace(/^weigh\./, '') : ''
   const warm = ['melt', 'drops', 'water'].includes(step.id)
   const cool = ['drops', 'drops-cold'].includes(step.id) ? making.pot.filter((each) => each.cool && !each.in) : []

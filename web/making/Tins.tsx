@@ -1,6 +1,4 @@
 import { useState } from 'react'
-import { useHouseId, useMakingWrite } from '../api/hooks'
-import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
 import { Button, TextButton } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
@@ -8,6 +6,7 @@ import { sent } from '../parts/form'
 import { Trouble } from '../parts/Notice'
 import { capital } from '../parts/Row'
 import { Sheet } from '../parts/Sheet'
+import { useLine } from './line'
 import type { Making } from './MakingPage'
 import { TryIt } from './TheSpoon'
 
@@ -72,21 +71,10 @@ export function Tins({ making }: { making: Making }) {
 }
 
 function Goes({ making, number, close }: { making: Making; number: number | null; close: () => void }) {
-  const house = useHouseId()
-  const say = useSay()
   const [how, setHow] = useState<How>(making.stage === 'discarded' ? 'thrown' : 'used')
   const [to, setTo] = useState('')
   const [price, setPrice] = useState('')
-  const path = `/houses/${house}/makings/${making.id}` as const
-  const undo = useMakingWrite(() => say({ text: 'Undone.' }))
-  const write = useMakingWrite((after) => {
-    close()
-    const entry = after.entries[0]
-    say({
-      text: `${entry?.title ?? 'Written down'}.`,
-      undo: entry ? () => undo.mutate({ path: `${path}/undo`, body: { entry: entry.id } }) : undefined,
-    })
-  })
+  const { write, path } = useLine(making, close)
   return (
     <Sheet
       open={number !== null}

@@ -5,9 +5,6 @@ namespace App\Actions\Batches;
 use App\Actions\Stove\PlanDiary;
 use App\Models\Batch;
 use App\Models\LogEntry;
-use App\Models\User;
-use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Kettle\Reason\Said;
 
@@ -24,18 +21,7 @@ final readonly class Logbook
         return DB::transaction(function () use ($batch, $entry): LogEntry {
             $locked = Batch::query()->whereKey($batch->id)->lockForUpdate()->firstOrFail();
             $new = $entry($locked);
-            $user = Auth::user();
-            $written = LogEntry::query()->create([
-                'batch_id' => $locked->id,
-                'user_id' => $user instanceof User ? $user->id : null,
-                'by' => $user instanceof User ? $user->name : 'Warm Kettle',
-                'kind' => $new->line->kind(),
-                'data' => $new->line->data(),
-                'note' => $new->note,
-                'corrects' => $new->corrects,
-                'happened_at' => Carbon::now(),
-                'recorded_at' => Carbon::now(),
-            ]);
+            $written = LogEntry::query()->create(['batch_id' => $locked->id] + $new->columns());
             $this->fold->refresh($locked);
             if ($locked->shelf->heated && $new->line->movesTheDiary()) {
                 ($this->diary)(Said::of('moved.batch-changed', ['herbs' => $locked->herbs]));

@@ -4,12 +4,9 @@ namespace App\Actions\Batches;
 
 use App\House\KitchenFactory;
 use App\Models\Batch;
-use App\Models\LogEntry;
 use Illuminate\Container\Attributes\Scoped;
-use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
 use Kettle\Batch\BatchState;
-use Kettle\Batch\Entry;
 use Kettle\Batch\Lateness;
 use Kettle\Batch\Logbook as CoreLogbook;
 use Kettle\Batch\Record;
@@ -39,34 +36,14 @@ final readonly class Records
     public function log(Batch $batch): CoreLogbook
     {
         if (! $batch->relationLoaded('entries')) {
-            return $this->logOf($batch->entries()->orderBy('id')->get());
+            return LoggedLines::read($batch->entries()->orderBy('id')->get(), $this->kitchens);
         }
         $entries = $batch->entries;
         if (($this->read[$entries][0] ?? null) !== $entries->count()) {
-            $this->read[$entries] = [$entries->count(), $this->logOf($entries->sortBy('id'))];
+            $this->read[$entries] = [$entries->count(), LoggedLines::read($entries->sortBy('id'), $this->kitchens)];
         }
 
         return $this->read[$entries][1];
-    }
-
-    /** @param  Collection<int, LogEntry>  $entries in order */
-    private function logOf(Collection $entries): CoreLogbook
-    {
-        return new CoreLogbook(
-            array_values(
-                $entries
-                    ->map(
-                        fn (LogEntry $entry) => new Entry(
-                            $entry->uid,
-                            $this->kitchens->local($entry->happened_at),
-                            $entry->by,
-                            $entry->line(),
-                            $entry->corrects,
-                        ),
-                    )
-                    ->all(),
-            ),
-        );
     }
 
     public function of(Batch $batch): Record

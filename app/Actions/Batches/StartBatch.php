@@ -9,7 +9,6 @@ use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Kettle\Batch\Line\Started;
-use Kettle\Caution\CautionException;
 use Kettle\Diary\Stage;
 use Kettle\Reason\Said;
 use Kettle\Recipe\Plan;
@@ -39,7 +38,7 @@ final readonly class StartBatch
     {
         $kitchen = $this->kitchens->forWish($wish);
         $plan = $this->planning->plan($wish, $kitchen);
-        $read = $this->read($plan, $acknowledged);
+        $read = MustBeRead::of($plan->notes, $acknowledged, $this->kitchens->words(), 'purpose');
         // Frozen as JSON would read back, so that what is used now and later is the same.
         $document = json_decode(json_encode(Said::kept($this->planning->record($plan, $kitchen)), JSON_THROW_ON_ERROR), true);
         assert(is_array($document));
@@ -65,31 +64,6 @@ final readonly class StartBatch
 
             return $batch;
         });
-    }
-
-    /**
-     * What must not pass silently: a stop is refused, and some cautions are read first.
-     *
-     * @param  list<string>  $acknowledged
-     * @return list<array{id: string, says: Said}> those that were read
-     *
-     * @throws WishException
-     */
-    private function read(Plan $plan, array $acknowledged): array
-    {
-        $read = [];
-        foreach ($plan->notes as $note) {
-            if ($note->rank === 'stop') {
-                throw WishException::from(new CautionException('stop', $this->kitchens->words()->of($note->says), 'purpose'));
-            }
-            if (in_array($note->id, $acknowledged, true)) {
-                $read[] = ['id' => $note->id, 'says' => $note->says];
-            } elseif ($note->acknowledge) {
-                throw WishException::from(CautionException::unread($this->kitchens->words()->of($note->says)));
-            }
-        }
-
-        return $read;
     }
 
     /** @return list<array{lot: string, amount: float}> */

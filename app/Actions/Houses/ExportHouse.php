@@ -39,7 +39,7 @@ final readonly class ExportHouse
         return [
             'format' => self::FORMAT,
             'version' => 1,
-            'exported_at' => $this->moment(Carbon::now()),
+            'exported_at' => Exported::moment(Carbon::now()),
             'house' => [
                 ...$house->only(['name', 'time_zone', 'measures', 'wake', 'bed']),
                 'drops_per_ml' => (float) $house->drops_per_ml,
@@ -137,29 +137,14 @@ final readonly class ExportHouse
             'herb_name' => $batch->herb_name,
             'oils_name' => $batch->oils_name,
             'origin' => $batch->origin,
-            'start_at' => $this->moment($batch->start_at),
+            'start_at' => Exported::moment($batch->start_at),
             'repeats' => $batch->repeats,
             'label' => $batch->label,
             'wish' => (object) $batch->wish,
             'plan' => $this->planning->told($batch->plan->document, $this->kitchens->plain()),
             // Sentences as they are kept, for a kettle that takes them in and says them again in its own words.
             'kept' => ['herbs' => (object) $batch->herbs, 'oils' => (object) $batch->oils, 'plan' => (object) $batch->plan->document],
-            'log' => array_values(
-                $batch->entries
-                    ->map(
-                        fn (LogEntry $entry) => [
-                            'id' => $entry->uid,
-                            'kind' => $entry->kind,
-                            'by' => $entry->by,
-                            'happened_at' => $this->moment($entry->happened_at),
-                            'recorded_at' => $this->moment($entry->recorded_at),
-                            ...$this->kitchens->words()->toldAndKept($entry->data),
-                            'note' => $entry->note,
-                            'corrects' => $entry->corrects,
-                        ],
-                    )
-                    ->all(),
-            ),
+            'log' => array_values($batch->entries->map(fn (LogEntry $entry) => Exported::line($entry, $this->kitchens->words()))->all()),
         ];
     }
 
@@ -200,7 +185,7 @@ final readonly class ExportHouse
                             'making' => $move->making?->uid,
                             'by' => $move->by,
                             'note' => $move->note,
-                            'happened_at' => $this->moment($move->happened_at),
+                            'happened_at' => Exported::moment($move->happened_at),
                         ],
                     )
                     ->all(),
@@ -215,7 +200,7 @@ final readonly class ExportHouse
                             'kept' => $check->says?->toArray(),
                             'answers' => (object) $check->answers,
                             'by' => $check->by,
-                            'happened_at' => $this->moment($check->happened_at),
+                            'happened_at' => Exported::moment($check->happened_at),
                         ],
                     )
                     ->all(),
@@ -240,16 +225,11 @@ final readonly class ExportHouse
                             'note' => $version->note,
                             'wish' => (object) $version->wish,
                             'by' => $version->by,
-                            'made_at' => $this->moment($version->made_at),
+                            'made_at' => Exported::moment($version->made_at),
                         ],
                     )
                     ->all(),
             ),
         ];
-    }
-
-    private function moment(Carbon $moment): string
-    {
-        return $moment->copy()->utc()->format('Y-m-d\TH:i:s\Z');
     }
 }

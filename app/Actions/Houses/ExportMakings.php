@@ -6,7 +6,6 @@ use App\Actions\Melt\MakingDocument;
 use App\House\KitchenFactory;
 use App\Models\Making;
 use App\Models\MakingEntry;
-use Illuminate\Support\Carbon;
 
 /** Products with their plans and logbooks, as docs/formats/house.schema.json. */
 final readonly class ExportMakings
@@ -16,6 +15,8 @@ final readonly class ExportMakings
     /** @return list<array<string, mixed>> */
     public function __invoke(): array
     {
+        $words = $this->kitchens->words();
+
         return array_values(
             Making::query()
                 ->with(['entries' => fn ($query) => $query->orderBy('id')])
@@ -27,36 +28,16 @@ final readonly class ExportMakings
                         'code' => $making->code,
                         'product' => $making->product,
                         'name' => $making->name,
-                        'begun_at' => self::moment($making->begun_at),
+                        'begun_at' => Exported::moment($making->begun_at),
                         'label' => $making->label,
                         'wish' => (object) $making->wish,
                         'plan' => $this->documents->told($making->plan->document),
                         // Sentences as they are kept, for a kettle that takes them in and says them again in its own words.
                         'kept' => ['plan' => (object) $making->plan->document, 'plants' => $making->plants],
-                        'log' => array_values($making->entries->map($this->line(...))->all()),
+                        'log' => array_values($making->entries->map(fn (MakingEntry $entry) => Exported::line($entry, $words))->all()),
                     ],
                 )
                 ->all(),
         );
-    }
-
-    /** @return array<string, mixed> */
-    private function line(MakingEntry $entry): array
-    {
-        return [
-            'id' => $entry->uid,
-            'kind' => $entry->kind,
-            'by' => $entry->by,
-            'happened_at' => self::moment($entry->happened_at),
-            'recorded_at' => self::moment($entry->recorded_at),
-            ...$this->kitchens->words()->toldAndKept($entry->data),
-            'note' => $entry->note,
-            'corrects' => $entry->corrects,
-        ];
-    }
-
-    private static function moment(Carbon $moment): string
-    {
-        return $moment->copy()->utc()->format('Y-m-d\TH:i:s\Z');
     }
 }

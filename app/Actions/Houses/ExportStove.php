@@ -11,7 +11,6 @@ use App\Models\StoveEvent;
 use App\Models\StoveJar;
 use App\Models\StoveSession;
 use App\Models\WeatherDay;
-use Illuminate\Support\Carbon;
 
 /** Cookers, what was warm in them, days away, weather and pictures, as docs/formats/house.schema.json. */
 final readonly class ExportStove
@@ -65,8 +64,8 @@ final readonly class ExportStove
                         fn (Absence $each) => [
                             'id' => $each->uid,
                             'called' => $each->called,
-                            'from' => $this->moment($each->from_at),
-                            'to' => $this->moment($each->to_at),
+                            'from' => Exported::moment($each->from_at),
+                            'to' => Exported::moment($each->to_at),
                         ],
                     )
                     ->all(),
@@ -125,8 +124,8 @@ final readonly class ExportStove
             'set_up' => $session->set_up,
             'setting' => $session->setting,
             'band' => $session->band,
-            'started_at' => $this->moment($session->started_at),
-            'ended_at' => $session->ended_at === null ? null : $this->moment($session->ended_at),
+            'started_at' => Exported::moment($session->started_at),
+            'ended_at' => $session->ended_at === null ? null : Exported::moment($session->ended_at),
             'jars' => array_values(
                 $session->jars
                     ->map(
@@ -136,8 +135,8 @@ final readonly class ExportStove
                             'planned_h' => (float) $jar->planned_h,
                             'had_h' => (float) $jar->had_h,
                             'hours' => $jar->hours === null ? null : (float) $jar->hours,
-                            'in_at' => $this->moment($jar->in_at),
-                            'out_at' => $jar->out_at === null ? null : $this->moment($jar->out_at),
+                            'in_at' => Exported::moment($jar->in_at),
+                            'out_at' => $jar->out_at === null ? null : Exported::moment($jar->out_at),
                         ],
                     )
                     ->all(),
@@ -149,17 +148,12 @@ final readonly class ExportStove
                             'kind' => $event->kind,
                             ...array_map(fn (array|object $each) => (object) $each, $this->kitchens->words()->toldAndKept($event->data)),
                             'by' => $event->by,
-                            'happened_at' => $this->moment($event->happened_at),
+                            'happened_at' => Exported::moment($event->happened_at),
                         ],
                     )
                     ->all(),
             ),
             'readings' => $readings,
         ];
-    }
-
-    private function moment(Carbon $moment): string
-    {
-        return $moment->copy()->utc()->format('Y-m-d\TH:i:s\Z');
     }
 }

@@ -2,6 +2,7 @@
 
 namespace App\Actions\Melt;
 
+use App\Actions\Batches\MustBeRead;
 use App\Actions\Batches\NewLine;
 use App\House\KitchenFactory;
 use App\Models\Making;
@@ -9,7 +10,6 @@ use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Kettle\Batch\Line\Started;
-use Kettle\Caution\CautionException;
 use Kettle\Making\FrozenProduct;
 use Kettle\Making\Stage;
 use Kettle\Material\Tables;
@@ -45,7 +45,7 @@ final readonly class BeginMaking
         $house = $this->houses->of($wish);
         $table = MeltTable::of($this->tables);
         $plan = (new Melting($this->tables))->plan($wish, $house);
-        $read = $this->read($plan, $acknowledged);
+        $read = MustBeRead::of($plan->notes, $acknowledged, $this->kitchens->words());
         $loss = $house->lossShare ?? $table->rules->row('loss')->number('share');
         $record = (new ProductDocument($this->planning, $house->kitchen, $table))->record($plan);
         // Frozen as JSON would read it back, so that what is used now and later is the same.
@@ -86,32 +86,6 @@ final readonly class BeginMaking
     private static function sentence(ProductPlan $plan): Said
     {
         return Said::just(['run' => array_column($plan->sentence, 'text')]);
-    }
-
-    /**
-     * What must not pass silently: a stop is refused, and some cautions are read first.
-     *
-     * @param  list<string>  $acknowledged
-     * @return list<array{id: string, says: Said}> those that were read
-     *
-     * @throws WishException
-     */
-    private function read(ProductPlan $plan, array $acknowledged): array
-    {
-        $words = $this->kitchens->words();
-        $read = [];
-        foreach ($plan->notes as $note) {
-            if ($note->rank === 'stop') {
-                throw WishException::from(new CautionException('stop', $words->of($note->says), $note->about));
-            }
-            if (in_array($note->id, $acknowledged, true)) {
-                $read[] = ['id' => $note->id, 'says' => $note->says];
-            } elseif ($note->acknowledge) {
-                throw WishException::from(CautionException::unread($words->of($note->says)));
-            }
-        }
-
-        return $read;
     }
 
     /** "P26-014": the year and the house's own count of products. */

@@ -8,9 +8,7 @@ use App\Models\Batch;
 use App\Models\Making;
 use App\Models\MakingEntry;
 use App\Models\Tin;
-use App\Models\User;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Kettle\Making\MakingState;
 use Kettle\Making\TinState;
@@ -30,18 +28,7 @@ final readonly class MakingLogbook
         return DB::transaction(function () use ($making, $entry, $strict): MakingEntry {
             $locked = Making::query()->whereKey($making->id)->lockForUpdate()->firstOrFail();
             $new = $entry($this->records->state($locked), $locked);
-            $user = Auth::user();
-            $written = MakingEntry::query()->create([
-                'making_id' => $locked->id,
-                'user_id' => $user instanceof User ? $user->id : null,
-                'by' => StockLedger::who(),
-                'kind' => $new->line->kind(),
-                'data' => $new->line->data(),
-                'note' => $new->note,
-                'corrects' => $new->corrects,
-                'happened_at' => Carbon::now(),
-                'recorded_at' => Carbon::now(),
-            ]);
+            $written = MakingEntry::query()->create(['making_id' => $locked->id] + $new->columns());
             $this->refresh($locked, $strict);
             $making->setRawAttributes($locked->getAttributes(), true)->unsetRelations();
 

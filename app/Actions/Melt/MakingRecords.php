@@ -2,10 +2,9 @@
 
 namespace App\Actions\Melt;
 
+use App\Actions\Batches\LoggedLines;
 use App\House\KitchenFactory;
 use App\Models\Making;
-use App\Models\MakingEntry;
-use Kettle\Batch\Entry;
 use Kettle\Batch\Logbook;
 use Kettle\Making\MakingState;
 
@@ -18,21 +17,7 @@ final readonly class MakingRecords
     {
         $entries = $making->relationLoaded('entries') ? $making->entries->sortBy('id') : $making->entries()->orderBy('id')->get();
 
-        return new Logbook(
-            array_values(
-                $entries
-                    ->map(
-                        fn (MakingEntry $entry) => new Entry(
-                            $entry->uid,
-                            $this->kitchens->local($entry->happened_at),
-                            $entry->by,
-                            $entry->line(),
-                            $entry->corrects,
-                        ),
-                    )
-                    ->all(),
-            ),
-        );
+        return LoggedLines::read($entries, $this->kitchens);
     }
 
     public function state(Making $making): MakingState

@@ -26,6 +26,7 @@ use Kettle\Material\MaterialException;
 use Kettle\Measure\Density;
 use Kettle\Measure\Kind;
 use Kettle\Melt\FromStores;
+use Kettle\Melt\House;
 use Kettle\Melt\MeltTable;
 use Kettle\Melt\Part;
 use Kettle\Melt\Weighed;
@@ -96,7 +97,7 @@ final readonly class WorkAtPot
                     ->value,
             );
             $weighed = new Weighed($material, $grams);
-            $house = $this->houses->of(['oils' => [$material->id]]);
+            $house = new House($this->kitchens->forProduct([$material->id]));
             $today = $house->kitchen->today();
             $until = min(
                 $locked->plan->bestBefore,
@@ -228,7 +229,7 @@ final readonly class WorkAtPot
     private function emptyTins(string $product, array $tins): array
     {
         $product = MeltTable::of($this->cupboard->tables())->product($product);
-        $house = $this->houses->of([]);
+        $house = new House($this->kitchens->forProduct([]));
         $taken = [];
         foreach ($tins as $tin) {
             foreach (FromStores::tins($product, $tin['ml'], $tin['count'], $house)->takes as $take) {

@@ -153,9 +153,4 @@ final class BatchController extends Controller
     {
         return $this->page->of($batch);
     }
-
-    private function text(mixed $value): ?string
-    {
-        return is_string($value) && trim($value) !== '' ? trim($value) : null;
-    }
 }

@@ -28,4 +28,10 @@ abstract class Controller
 
         return is_string($value) ? $value : '';
     }
+
+    /** A field as text; an empty one is none. */
+    protected function text(mixed $value): ?string
+    {
+        return is_string($value) && trim($value) !== '' ? trim($value) : null;
+    }
 }

@@ -151,11 +151,6 @@ final class MakingController extends Controller
         return $this->page->of($making);
     }
 
-    private function text(mixed $value): ?string
-    {
-        return is_string($value) && trim($value) !== '' ? trim($value) : null;
-    }
-
     private function number(mixed $value): ?float
     {
         return is_numeric($value) ? (float) $value : null;

@@ -189,9 +189,4 @@ final class PressController extends Controller
     {
         return $this->page->of($batch);
     }
-
-    private function text(mixed $value): ?string
-    {
-        return is_string($value) && trim($value) !== '' ? trim($value) : null;
-    }
 }

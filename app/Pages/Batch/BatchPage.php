@@ -8,7 +8,6 @@ use App\Labels\LabelSheet;
 use App\Models\Batch;
 use App\Models\Bottle;
 use App\Models\LogEntry;
-use App\Models\LotMove;
 use App\Models\Task;
 use App\Pages\Press\LabelPresenter;
 use App\Pages\Press\PressPresenter;
@@ -102,28 +101,9 @@ final readonly class BatchPage
     /** @return list<LotUsed> what it took from Stores, in all */
     private function lots(Batch $batch): array
     {
-        return array_values(
-            LotMove::query()
-                ->where('batch_id', $batch->id)
-                ->with('lot')
-                ->orderBy('id')
-                ->get()
-                ->groupBy('lot_id')
-                ->map(
-                    fn ($moves) => [
-                        'lot' => $moves->firstOrFail()->lot,
-                        'amount' => -$moves->sum(fn (LotMove $move) => (float) $move->amount),
-                    ],
-                )
-                ->filter(fn (array $used) => $used['amount'] > 0.0005)
-                ->map(
-                    fn (array $used) => new LotUsed(
-                        $used['lot']->uid,
-                        $used['lot']->called,
-                        $this->stores->amount($used['lot'], $used['amount']),
-                    ),
-                )
-                ->all(),
+        return array_map(
+            fn (array $each) => new LotUsed($each['lot']->uid, $each['lot']->called, $each['amount_text']),
+            $this->stores->taken($batch),
         );
     }
 

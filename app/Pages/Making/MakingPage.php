@@ -8,7 +8,6 @@ use App\Actions\Melt\MakingRecords;
 use App\House\KitchenFactory;
 use App\House\Times;
 use App\Models\Batch;
-use App\Models\LotMove;
 use App\Models\Making;
 use App\Models\MakingEntry;
 use App\Pages\Stores\StoresPresenter;
@@ -245,29 +244,9 @@ final readonly class MakingPage
     /** @return list<FromView> */
     private function fromLots(Making $making): array
     {
-        return array_values(
-            LotMove::query()
-                ->where('making_id', $making->id)
-                ->with('lot')
-                ->orderBy('id')
-                ->get()
-                ->groupBy('lot_id')
-                ->map(
-                    fn ($moves) => [
-                        'lot' => $moves->firstOrFail()->lot,
-                        'amount' => -$moves->sum(fn (LotMove $move) => (float) $move->amount),
-                    ],
-                )
-                ->filter(fn (array $used) => $used['amount'] > 0.0005)
-                ->map(
-                    fn (array $used) => new FromView(
-                        'lot',
-                        $used['lot']->uid,
-                        $used['lot']->called,
-                        $this->stores->amount($used['lot'], $used['amount']),
-                    ),
-                )
-                ->all(),
+        return array_map(
+            fn (array $each) => new FromView('lot', $each['lot']->uid, $each['lot']->called, $each['amount_text']),
+            $this->stores->taken($making),
         );
     }
 

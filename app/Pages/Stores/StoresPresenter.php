@@ -4,9 +4,11 @@ namespace App\Pages\Stores;
 
 use App\House\KitchenFactory;
 use App\House\Times;
+use App\Models\Batch;
 use App\Models\Lot;
 use App\Models\LotCheck;
 use App\Models\LotMove;
+use App\Models\Making;
 use App\Responses\Press\AnswerChoice;
 use App\Responses\Press\AskView;
 use App\Responses\Stores\CheckView;
@@ -163,6 +165,30 @@ final readonly class StoresPresenter
         }
 
         return [array_slice($tasks, 0, self::TASKS), count($tasks) > self::TASKS];
+    }
+
+    /**
+     * What a batch or a product took of Stores, in all: each lot once, in the order they were first taken from.
+     *
+     * @return list<array{lot: Lot, amount_text: string}>
+     */
+    public function taken(Batch|Making $by): array
+    {
+        $taken = [];
+        $moves = LotMove::query()
+            ->where($by instanceof Batch ? 'batch_id' : 'making_id', $by->id)
+            ->with('lot')
+            ->orderBy('id')
+            ->get();
+        foreach ($moves->groupBy('lot_id') as $each) {
+            $lot = $each->firstOrFail()->lot;
+            $amount = -$each->sum(fn (LotMove $move) => (float) $move->amount);
+            if ($amount > 0.0005) {
+                $taken[] = ['lot' => $lot, 'amount_text' => $this->amount($lot, $amount)];
+            }
+        }
+
+        return $taken;
     }
 
     public function amount(Lot $lot, float $amount): string
