@@ -71,6 +71,7 @@ final class SkerryHouse
             'measures' => 'us',
             'is_demo' => true,
             'currency' => 'GBP',
+            'hour_rate' => 9,
             'latitude' => 59.25,
             'longitude' => -2.6,
             'height_m' => 15,

@@ -149,7 +149,7 @@ final class KitchenFactory
     }
 
     /**
-     * With what Stores has of some oils, and of every wax, butter, scent and addition, and tins.
+     * With what Stores has of some oils, and of every wax, butter, scent and addition, and what they are put in.
      *
      * @param  list<string>  $carriers
      */
@@ -159,7 +159,7 @@ final class KitchenFactory
             [],
             $this->lots(
                 fn (Builder $query) => $query
-                    ->whereIn('kind', [LotKind::Wax, LotKind::Scent, LotKind::Addition, LotKind::Tin])
+                    ->whereIn('kind', [LotKind::Wax, LotKind::Scent, LotKind::Addition, LotKind::Tin, LotKind::Bottle])
                     ->orWhere(fn ($oil) => $oil->where('kind', LotKind::Carrier)->whereIn('material', $carriers)),
                 [],
             ),

@@ -17,6 +17,7 @@ use Illuminate\Support\Carbon;
  * @property string $bed
  * @property string $drops_per_ml
  * @property string $currency ISO 4217, or empty
+ * @property ?string $hour_rate what an hour of hands is worth, in that currency
  * @property string $room_c degrees C
  * @property ?list<string> $things
  * @property ?string $latitude degrees north

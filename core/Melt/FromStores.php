@@ -27,12 +27,23 @@ final class FromStores
         );
     }
 
-    /** So many tins, pots or tubes of a size, as many of them as there are; none for what is poured into bottles. */
+    /** So many tins, pots, tubes or bottles of a size, as many of them as there are. */
     public static function tins(Product $product, float $ml, int $count, House $house): Allocation
     {
-        $lots = $product->has(Product::IN_BOTTLES) ? [] : self::lots(LotKind::Tin, Lot::tinOf($ml), $house);
+        $lots = $product->has(Product::IN_BOTTLES) ? self::bottles($ml, $house) : self::lots(LotKind::Tin, Lot::tinOf($ml), $house);
 
         return Allocation::of($lots, (float) $count, $house->kitchen->today());
+    }
+
+    /** @return list<Lot> bottles of a size, however the house calls them: one of 1 fl oz is one of 30 mL */
+    private static function bottles(float $ml, House $house): array
+    {
+        return array_values(
+            array_filter(
+                $house->kitchen->lots,
+                fn (Lot $lot) => $lot->kind === LotKind::Bottle && abs(($house->bottleMl[$lot->material] ?? 0.0) - $ml) < $ml * 0.02,
+            ),
+        );
     }
 
     /** @return list<Lot> of one material */

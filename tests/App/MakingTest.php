@@ -248,6 +248,49 @@ it('takes its scent and its tins out of Stores, and gives them back', function (
     expect($this->atHouse('GET', '/stores')->json('kinds'))->not->toBe([]);
 });
 
+it('takes the bottles it is poured into out of Stores, by what they hold and not by their name', function () {
+    $size = $this->atHouse('POST', '/bottles', ['called' => 'blue dropper', 'capacity' => '1 fl oz'])
+        ->assertOk()
+        ->json('bottles.0.id');
+    $lot = $this->atHouse('POST', '/lots', [
+        'lot' => ['kind' => 'bottle', 'material' => 'blue dropper', 'amount' => '5', 'price' => '3.00'],
+    ])
+        ->assertOk()
+        ->json('lot.id');
+    $left = fn (): float => (float) $this->atHouse('GET', "/lots/{$lot}")->json('lot.left');
+    $batch = basename(bottledBatch(['herb' => ['id' => 'calendula']], '260 mL'));
+    $made = $this->atHouse('POST', '/makings', [
+        'wish' => ['product' => 'massage-oil', 'oils' => [['batch' => $batch]], 'tins' => [['ml' => 30, 'count' => 3]]],
+        'acknowledged' => ['daisy-family'],
+    ]);
+    $path = "/makings/{$made->assertOk()->json('id')}";
+    $poured = $this->atHouse('POST', "{$path}/pour", ['tins' => [['ml' => 30, 'count' => 3]]])->assertOk();
+    expect($left())->toEqual(2);
+    $this->atHouse('POST', "{$path}/undo", ['entry' => $poured->json('entries.0.id')])->assertOk();
+    expect($left())->toEqual(5);
+    // Bottles of another size are left alone.
+    $this->atHouse('POST', "{$path}/pour", ['tins' => [['ml' => 50, 'count' => 1]]])->assertOk();
+    expect($left())->toEqual(5);
+});
+
+it('counts the hands where the house has put a price on an hour', function () {
+    $this->atHouse('POST', '/lots', ['lot' => ['kind' => 'wax', 'material' => 'beeswax', 'amount' => '900 g', 'price' => '9']])->assertOk();
+    $cost = fn (): float => (float) $this->atHouse('POST', '/melt/reckon', ['wish' => ['oils' => ['olive']] + POT])->json(
+        'figures.cost.value',
+    );
+    $before = $cost();
+    $house = $this->atHouse('GET', '')->json();
+    $edit = array_intersect_key($house, array_flip(['version', 'name', 'time_zone', 'measures', 'wake', 'bed', 'drops_per_ml']));
+    $this->atHouse('PATCH', '', [...$edit, 'hour_rate' => 12])
+        ->assertOk()
+        ->assertJsonPath('hour_rate', 12);
+    // Two weighings of 2 min, melting 12, spoon 3, and 2 min for each of four tins are 27 min: 5.40 of 12 an hour.
+    expect($cost() - $before)->toEqualWithDelta(5.4, 0.01);
+    $this->atHouse('PATCH', '', [...$edit, 'version' => $edit['version'] + 1, 'hour_rate' => 'a crown'])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.field', 'hour_rate');
+});
+
 it('is weighed on the simulated scale, tare after tare', function () {
     [$made, $batch] = begunSalve();
     $does = fn (array $body): array => $this->atHouse('POST', '/scale', $body)->assertOk()->json();

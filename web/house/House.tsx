@@ -37,6 +37,12 @@ export default function House() {
 
 const HEAD = 'text-2xl'
 
+/** A figure as it was typed; what is none is sent as it stands, to be refused by name. */
+function figure(typed: string): number | null {
+  const number = Number(typed)
+  return typed.trim() === '' ? null : Number.isNaN(number) ? (typed as unknown as number) : number
+}
+
 function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean }) {
   const form = useForm({
     name: house.name,
@@ -46,6 +52,7 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
     bed: house.bed,
     drops_per_ml: String(house.drops_per_ml),
     currency: house.currency,
+    hour_rate: house.hour_rate === null ? '' : String(house.hour_rate),
     room: house.room_text,
     latitude: house.latitude === null ? '' : String(house.latitude),
     longitude: house.longitude === null ? '' : String(house.longitude),
@@ -70,8 +77,9 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
             drops_per_ml: Number(form.typed.drops_per_ml),
             // As it was, it is not read again: whole degrees of one kind are not whole in the other.
             room: form.typed.room === house.room_text ? undefined : form.typed.room,
-            latitude: form.typed.latitude.trim() === '' ? null : Number(form.typed.latitude),
-            longitude: form.typed.longitude.trim() === '' ? null : Number(form.typed.longitude),
+            latitude: figure(form.typed.latitude),
+            longitude: figure(form.typed.longitude),
+            hour_rate: figure(form.typed.hour_rate),
             height_m: Number(form.typed.height_m),
             facing: Number(form.typed.facing),
             home,
@@ -90,21 +98,30 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
           <TimeField label="Up at" required {...field('wake')} onTime={(wake) => form.put({ wake })} />
           <TimeField label="To bed at" required {...field('bed')} onTime={(bed) => form.put({ bed })} />
         </div>
-        <Field
-          label="Drops in a millilitre"
-          inputMode="decimal"
-          required
-          hint="Count your own dropper’s into a 1 mL spoon."
-          {...field('drops_per_ml')}
-        />
         <div className="grid grid-cols-2 items-start gap-4">
+          <Field
+            label="Drops in a millilitre"
+            inputMode="decimal"
+            required
+            hint="Count your own dropper’s into a 1 mL spoon."
+            {...field('drops_per_ml')}
+          />
           <Field label="How warm the room is" required {...field('room')} />
+        </div>
+        <div className="grid grid-cols-2 items-start gap-4">
           <Field
             label="Prices in"
             placeholder="GBP"
             maxLength={3}
             {...field('currency')}
             onChange={(event) => form.put({ currency: event.target.value.toUpperCase() })}
+          />
+          <Field
+            label="An hour of yours"
+            inputMode="decimal"
+            placeholder="12.00"
+            hint="Counted into what a tin costs. Empty: time is free."
+            {...field('hour_rate')}
           />
         </div>
         <div className="grid grid-cols-2 items-start gap-4">

@@ -44,6 +44,7 @@ final readonly class ExportHouse
                 ...$house->only(['name', 'time_zone', 'measures', 'wake', 'bed']),
                 'drops_per_ml' => (float) $house->drops_per_ml,
                 'currency' => $house->currency,
+                'hour_rate' => $house->hour_rate === null ? null : (float) $house->hour_rate,
                 'room_c' => (float) $house->room_c,
                 'things' => $house->things,
                 'latitude' => $house->latitude === null ? null : (float) $house->latitude,

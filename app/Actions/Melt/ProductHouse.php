@@ -3,7 +3,9 @@
 namespace App\Actions\Melt;
 
 use App\House\KitchenFactory;
+use App\Models\BottleSize;
 use App\Models\Making;
+use App\Models\Tenancy\CurrentHouse;
 use Kettle\Making\LossSeen;
 use Kettle\Material\Tables;
 use Kettle\Melt\House;
@@ -16,7 +18,12 @@ final readonly class ProductHouse
     /** Products that are learned from, the last first: a house changes its waxes and its hands. */
     private const LEARNED = 60;
 
-    public function __construct(private KitchenFactory $kitchens, private BottledOils $bottled, private Tables $tables) {}
+    public function __construct(
+        private KitchenFactory $kitchens,
+        private BottledOils $bottled,
+        private Tables $tables,
+        private CurrentHouse $current,
+    ) {}
 
     /** @param  array<mixed>  $wish */
     public function of(array $wish): House
@@ -44,11 +51,31 @@ final readonly class ProductHouse
             ),
         );
 
+        $rate = $this->current->house()->hour_rate;
+
         return new House(
             $this->kitchens->forProduct($carriers),
             $this->bottled->named($named('batch')),
             array_values($verdicts->all()),
             $losses === [] ? null : LossSeen::of($table->rules->row('loss')->number('share'), $losses)->mean,
+            $rate === null ? null : (float) $rate,
+            self::bottles(),
         );
+    }
+
+    /**
+     * Only what Stores has, to take of it.
+     *
+     * @param  list<string>  $carriers
+     */
+    public function cupboard(array $carriers = []): House
+    {
+        return new House($this->kitchens->forProduct($carriers), bottleMl: self::bottles());
+    }
+
+    /** @return array<string, float> mL by id */
+    private static function bottles(): array
+    {
+        return array_map(floatval(...), BottleSize::query()->withTrashed()->pluck('capacity_ml', 'uid')->all());
     }
 }

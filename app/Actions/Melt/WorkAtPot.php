@@ -26,7 +26,6 @@ use Kettle\Material\MaterialException;
 use Kettle\Measure\Density;
 use Kettle\Measure\Kind;
 use Kettle\Melt\FromStores;
-use Kettle\Melt\House;
 use Kettle\Melt\MeltTable;
 use Kettle\Melt\Part;
 use Kettle\Melt\Weighed;
@@ -97,7 +96,7 @@ final readonly class WorkAtPot
                     ->value,
             );
             $weighed = new Weighed($material, $grams);
-            $house = new House($this->kitchens->forProduct([$material->id]));
+            $house = $this->houses->cupboard([$material->id]);
             $today = $house->kitchen->today();
             $until = min(
                 $locked->plan->bestBefore,
@@ -229,7 +228,7 @@ final readonly class WorkAtPot
     private function emptyTins(string $product, array $tins): array
     {
         $product = MeltTable::of($this->cupboard->tables())->product($product);
-        $house = new House($this->kitchens->forProduct([]));
+        $house = $this->houses->cupboard();
         $taken = [];
         foreach ($tins as $tin) {
             foreach (FromStores::tins($product, $tin['ml'], $tin['count'], $house)->takes as $take) {

@@ -16,6 +16,7 @@ final class EditHouse extends Form
             'bed' => ['required', 'string', 'max:5'],
             'drops_per_ml' => ['required', 'numeric', 'between:5,60'],
             'currency' => ['sometimes', 'nullable', 'string', 'regex:/^[A-Z]{3}$/'],
+            'hour_rate' => ['sometimes', 'nullable', 'numeric', 'between:0,10000'],
             'room_c' => ['sometimes', 'numeric', 'between:0,40'],
             'room' => ['sometimes', 'string', 'max:20'],
             'latitude' => ['sometimes', 'nullable', 'numeric', 'between:-90,90', 'required_with:longitude'],

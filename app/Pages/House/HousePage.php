@@ -45,6 +45,7 @@ final readonly class HousePage
             $house->bed,
             (float) $house->drops_per_ml,
             $house->currency,
+            $house->hour_rate === null ? null : (float) $house->hour_rate,
             (float) $house->room_c,
             $this->kitchens->plain()->warmth((float) $house->room_c),
             $house->things,

@@ -24,6 +24,7 @@ final readonly class HouseView extends Shape
         public string $bed,
         public float $drops_per_ml,
         public string $currency,
+        public ?float $hour_rate,
         public float $room_c,
         public string $room_text,
         public ?array $things,
