@@ -201,7 +201,28 @@ final readonly class MeltQuestions
             ($fields['food_grade'] ?? false) === true,
             ($fields['cold_only'] ?? false) === true,
             ($fields['discarded'] ?? false) === true ? Infused::DISCARDED : Infused::SOUND,
+            from: $this->from($fields),
         );
+    }
+
+    /**
+     * @param  array<mixed>  $fields
+     *
+     * @throws MeltException
+     */
+    private function from(array $fields): ?\DateTimeImmutable
+    {
+        $typed = Fields::text($fields, 'from');
+        if ($typed === null) {
+            return null;
+        }
+        $zone = $this->kitchen->now->getTimezone();
+        $moment = \DateTimeImmutable::createFromFormat(DATE_RFC3339, $typed, $zone);
+        if ($moment === false) {
+            throw new MeltException('unreadable', 'Write the moment like 2027-11-01T10:00:00+00:00.', 'from');
+        }
+
+        return $moment > $this->kitchen->now ? $moment->setTimezone($zone) : null;
     }
 
     /**

@@ -57,7 +57,8 @@ final readonly class FrozenProduct
         foreach ($plan->scents->each as $each) {
             $limits[$each['oil']->id] = $each['limit'];
         }
-        // Begun, there is no other way any more.
+        // Begun, there is no other way any more, and no other day.
+        unset($record['days']);
         $record['cautions'] = array_map(fn (Note $note) => $note->said() + ['ways' => []], $plan->notes);
 
         return Said::kept(

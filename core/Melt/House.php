@@ -14,6 +14,7 @@ final readonly class House
      * @param  list<Verdict>  $verdicts oldest first
      * @param  ?float  $lossShare of a pot, left in it and the jug, as seen here; null for the usual
      * @param  ?float  $hourRate what an hour of hands is worth, in the house's currency
+     * @param  ?Kitchen  $bench the kitchen an oil that is not begun yet would be infused in; null for the same
      * @param  array<string, float>  $bottleMl of the house's sizes of bottles, by id
      */
     public function __construct(
@@ -23,5 +24,6 @@ final readonly class House
         public ?float $lossShare = null,
         public ?float $hourRate = null,
         public array $bottleMl = [],
+        public ?Kitchen $bench = null,
     ) {}
 }

@@ -8,7 +8,7 @@ use Kettle\Material\Blend;
 use Kettle\Material\Herb;
 use Kettle\Material\State;
 
-/** An oil of the house's own, bottled: what it was made of, how much is left, and until when it is good. */
+/** An oil of the house's own, bottled or to be: what it was made of, how much is left, and until when it is good. */
 final readonly class Infused
 {
     public const SOUND = 'sound';
@@ -25,6 +25,8 @@ final readonly class Infused
      * @param  list<string>  $allergens of its lots, beyond those of its oils
      * @param  bool  $food whether every part of it is known to be of food grade
      * @param  bool  $coldOnly whether it keeps in the refrigerator and nowhere else
+     * @param  ?\DateTimeImmutable  $from when it can be poured, of one that stands yet; null for one in its bottles
+     * @param  ?ToInfuse  $toInfuse of one that is not begun yet
      * @param  string  $is SOUND or DISCARDED
      */
     public function __construct(
@@ -41,5 +43,13 @@ final readonly class Infused
         public bool $coldOnly = false,
         public string $is = self::SOUND,
         public array $said = [],
+        public ?\DateTimeImmutable $from = null,
+        public ?ToInfuse $toInfuse = null,
     ) {}
+
+    /** Whether there is none of it yet. */
+    public function isToCome(): bool
+    {
+        return $this->from !== null || $this->toInfuse !== null;
+    }
 }

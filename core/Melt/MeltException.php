@@ -42,6 +42,15 @@ final class MeltException extends RefusedException
         return new self('said_twice', sprintf('Both %s and %s say how much it is to be. Say one of them.', $one, $other), $field);
     }
 
+    public static function notBottled(string $oil): self
+    {
+        return new self(
+            'not_bottled',
+            sprintf('The %s is not in its bottles yet. Keep this for its day, and begin it when the oil is there.', $oil),
+            'oils',
+        );
+    }
+
     public static function mixedSides(string $what, string $field): self
     {
         return new self(

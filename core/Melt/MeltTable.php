@@ -48,6 +48,18 @@ final class MeltTable
         return $this->firmness ??= Firmness::of($this->rules);
     }
 
+    /** Hours before what was made is cold, firm and fit to be used. */
+    public function setsH(Product $product): float
+    {
+        foreach ($this->rules->rows('sets') as $row) {
+            if ($row->text('id') === $product->method) {
+                return $row->number('hours');
+            }
+        }
+
+        return 0.0;
+    }
+
     /** A value of data/melt.json that stands alone. */
     public function value(string $key): float
     {

@@ -135,10 +135,11 @@ final readonly class Melting
         $scents = Scents::of($pot, $wish, $this->table);
         $poured = $pot->totalMl * (1 - $loss) * ($wish->product->whipped[1] ?? 1.0);
         $tins = TinFilling::of($poured, $wish->tins, in_array('tins', $wish->chosen, true));
-        $keeping = ProductKeeping::of($pot, $wish, $house, $this->tables);
         $figures = new ProductFigures($wish, $pot, $scents, $tins, $this->table, $house, $loss);
         $notes = new ProductNotes($this->tables);
         $steps = new ProductSteps($wish, $pot, $house, $figures->warmth());
+        $days = ProductDays::of($wish, $pot, $steps->minutes(), $house, $this->table);
+        $keeping = ProductKeeping::of($pot, $wish, $house, $this->tables, $days);
 
         return new ProductPlan(
             $wish,
@@ -146,13 +147,14 @@ final readonly class Melting
             $scents,
             $tins,
             $keeping,
-            [...$figures->all($seen, $steps->minutes()), 'best_before' => $keeping->figure()],
+            [...$figures->all($seen, $steps->minutes()), 'best_before' => $keeping->figure(), ...$days?->figures() ?? []],
             ProductSentence::of($wish, $pot, $this->table),
-            $notes->of($wish, $pot, $scents, $tins, $keeping, $house),
+            $notes->of($wish, $pot, $scents, $tins, $keeping, $house, $days),
             $steps->all(),
             $this->moves($wish, $pot),
             $seen,
             $notes->labels($wish, $pot, $scents, $keeping),
+            $days,
         );
     }
 

@@ -13,18 +13,21 @@ use Kettle\Measure\Kind;
 use Kettle\Reason\Faults;
 use Kettle\Reason\RefusedException;
 use Kettle\Recipe\Fields;
+use Kettle\Recipe\WishException;
 use Kettle\Time\Dates;
 
 /** Reads what goes into a product: each of its lists, every part known, every amount in g. Faults are gathered, not thrown. */
-final readonly class PartsReader
+final class PartsReader
 {
     public const MOST_DROPS = 2_000;
 
     private const LEAST_G = 0.01;
 
-    private Cupboard $cupboard;
+    private readonly Cupboard $cupboard;
 
-    public function __construct(private House $house, private Faults $faults)
+    private int $toInfuse = 0;
+
+    public function __construct(private readonly House $house, private readonly Faults $faults)
     {
         $this->cupboard = $house->kitchen->cupboard();
     }
@@ -126,9 +129,35 @@ final readonly class PartsReader
         return Going::parts($part, (float) $parts);
     }
 
+    /**
+     * An oil that is not begun yet: what it is comes of its own wish.
+     *
+     * @param  array<mixed>  $wish of the oil
+     * @param  array<mixed>  $fields beside it
+     */
+    private function toInfuse(array $wish, array $fields): Part
+    {
+        foreach (['id', 'batch'] as $other) {
+            if (isset($fields[$other])) {
+                throw MeltException::both('the oil that is there', 'one to be infused', 'infuse');
+            }
+        }
+        try {
+            $oil = ToInfuse::of($wish, $this->house);
+        } catch (WishException $refused) {
+            $fault = $refused->faults[0];
+            throw new MeltException($fault['reason'], $fault['sentence'], rtrim("infuse.{$fault['field']}", '.'));
+        }
+
+        return Part::ofInfused($oil->infused($this->toInfuse++), $this->cupboard);
+    }
+
     /** @param  array<mixed>  $fields */
     private function oilPart(array $fields): Part
     {
+        if (is_array($fields['infuse'] ?? null)) {
+            return $this->toInfuse($fields['infuse'], $fields);
+        }
         $batch = Fields::text($fields, 'batch');
         if ($batch !== null) {
             $infused = $this->house->infused[$batch] ?? throw MeltException::batch($batch)->about('batch');

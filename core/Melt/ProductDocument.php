@@ -61,6 +61,7 @@ final readonly class ProductDocument
             ],
             'cautions' => array_map(fn (Note $note) => $note->toArray(), $plan->notes),
             'steps' => $plan->steps,
+            'days' => $plan->days?->document(),
             'ingredients' => [
                 'cook' => array_map(fn (mixed $name) => $name instanceof Said ? $name : Said::just($name), $ingredients->cook()),
                 'inci' => $ingredients->inci(),

@@ -26,9 +26,9 @@ final readonly class ProductKeeping
         public bool $coldOnly,
     ) {}
 
-    public static function of(Composition $pot, ProductWish $wish, House $house, Tables $tables): self
+    public static function of(Composition $pot, ProductWish $wish, House $house, Tables $tables, ?ProductDays $days = null): self
     {
-        $today = $house->kitchen->today();
+        $today = ($days->makeAt ?? $house->kitchen->today())->setTime(0, 0);
         $ends = [];
         $coldOnly = false;
         $plain = [];
@@ -41,11 +41,9 @@ final readonly class ProductKeeping
             }
             $coldOnly = $coldOnly || $part->infused?->coldOnly === true;
             if ($part->infused?->bestBefore !== null) {
-                $ends[] = [
-                    $part->infused->bestBefore,
-                    $part->infused->bestBefore,
-                    Reason::rule('melt-keeps-batch', ['oil' => $part->said]),
-                ];
+                // Of one that is not begun yet, as it would be begun.
+                $until = $days?->until($part) ?? $part->infused->bestBefore;
+                $ends[] = [$until, $until, Reason::rule('melt-keeps-batch', ['oil' => $part->said])];
             } elseif ($part->carrier !== null) {
                 $plain[] = ['carrier' => $part->carrier, 'parts' => $each->ml()];
             } else {
@@ -60,7 +58,7 @@ final readonly class ProductKeeping
             }
         }
         if ($plain !== []) {
-            $ends[] = self::ofOils($plain, $pot, $house, $tables);
+            $ends[] = self::ofOils($plain, $pot, $house, $tables, $today);
         }
         if ($wish->product->monthsMost !== null) {
             $until = ShelfLife::after($today, $wish->product->monthsMost);
@@ -94,9 +92,8 @@ final readonly class ProductKeeping
      *
      * @throws KeepingException
      */
-    private static function ofOils(array $oils, Composition $pot, House $house, Tables $tables): array
+    private static function ofOils(array $oils, Composition $pot, House $house, Tables $tables, \DateTimeImmutable $today): array
     {
-        $today = $house->kitchen->today();
         $lots = [];
         foreach ($oils as $oil) {
             $id = $oil['carrier']->id;

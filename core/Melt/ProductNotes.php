@@ -11,6 +11,7 @@ use Kettle\Reason\Note;
 use Kettle\Reason\Said;
 use Kettle\Reason\Way;
 use Kettle\Reason\Wording;
+use Kettle\Time\Dates;
 
 /** What to watch for in a product: what would harm somebody, what will not do, and what is only as well to know. */
 final readonly class ProductNotes
@@ -18,8 +19,15 @@ final readonly class ProductNotes
     public function __construct(private Tables $tables) {}
 
     /** @return list<Note> stop before care before note */
-    public function of(ProductWish $wish, Composition $pot, Scents $scents, TinFilling $tins, ProductKeeping $keeping, House $house): array
-    {
+    public function of(
+        ProductWish $wish,
+        Composition $pot,
+        Scents $scents,
+        TinFilling $tins,
+        ProductKeeping $keeping,
+        House $house,
+        ?ProductDays $days = null,
+    ): array {
         $facts = self::facts($wish, $pot, $scents, $keeping);
         $rules = Cautions::of($this->tables);
         $notes = [
@@ -27,6 +35,7 @@ final readonly class ProductNotes
             ...self::filling($tins),
             ...self::cups($wish, $pot),
             ...self::shares($wish, $pot),
+            ...self::days($days, $keeping),
             ...array_map(fn ($rule) => $rules->told($rule, $facts), $rules->holding($facts, 'melt')),
         ];
         $order = ['stop' => 0, 'care' => 1, 'note' => 2];
@@ -195,6 +204,45 @@ final readonly class ProductNotes
                     'waxes',
                 );
             }
+        }
+
+        return $notes;
+    }
+
+    /** @return list<Note> */
+    private static function days(?ProductDays $days, ProductKeeping $keeping): array
+    {
+        if ($days?->readyBy === null) {
+            return [];
+        }
+        $notes = [];
+        if ($days->late) {
+            $notes[] = new Note(
+                'product-late',
+                'care',
+                Said::of($days->waits() ? 'melt.late-oil' : 'melt.late', [
+                    'ready_by' => ['weekday' => $days->readyBy->format('Y-m-d')],
+                    'first' => ['weekday' => $days->firstReady->format('Y-m-d')],
+                ]),
+                'ready_by',
+                [
+                    new Way('later', sprintf('Have it by %s', Dates::say($days->firstReady, 'weekday')), [
+                        'ready_by' => $days->firstReady->format('Y-m-d'),
+                    ]),
+                ],
+            );
+        }
+        if ($keeping->bestBefore < $days->readyBy) {
+            $notes[] = new Note(
+                'past-by-then',
+                'stop',
+                Said::of('melt.past-by-then', [
+                    'ready_by' => ['weekday' => $days->readyBy->format('Y-m-d')],
+                    'best_before' => ['weekday' => $keeping->bestBefore->format('Y-m-d')],
+                ]),
+                'ready_by',
+                [new Way('any-day', 'Make it now', ['ready_by' => null])],
+            );
         }
 
         return $notes;

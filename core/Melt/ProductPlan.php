@@ -18,6 +18,7 @@ final readonly class ProductPlan
      * @param  list<array{id: string, says: Said}>  $steps
      * @param  list<array{id: string, firmness: float, grams: float}>  $moves where a little more of each would take it
      * @param  list<array{must: bool, says: Said}>  $labels what its label says of what to heed
+     * @param  ?ProductDays  $days where a day is wanted, or an oil is to come
      */
     public function __construct(
         public ProductWish $wish,
@@ -32,6 +33,7 @@ final readonly class ProductPlan
         public array $moves,
         public ?FirmnessSeen $seen,
         public array $labels,
+        public ?ProductDays $days = null,
     ) {}
 
     /** @param  list<Note>  $notes */
@@ -50,6 +52,7 @@ final readonly class ProductPlan
             $this->moves,
             $this->seen,
             $this->labels,
+            $this->days,
         );
     }
 }

@@ -46,6 +46,10 @@ final class ProductSentence
                 true,
             );
         }
+        if ($wish->readyBy !== null) {
+            $pieces[] = self::plain('wanted');
+            $pieces[] = self::piece('ready_by', Said::just(['day_of_year' => $wish->readyBy->format('Y-m-d')]), true);
+        }
         $pieces[] = self::plain('stop');
 
         return array_values(array_filter($pieces, fn (array $piece) => $piece['text']->code !== 'sentence.nothing'));

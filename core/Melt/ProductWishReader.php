@@ -10,6 +10,7 @@ use Kettle\Measure\AmountException;
 use Kettle\Measure\Kind;
 use Kettle\Reason\Faults;
 use Kettle\Recipe\Fields;
+use Kettle\Recipe\WishedDays;
 use Kettle\Recipe\WishException;
 
 /** Reads a product's wish from a document (docs/formats/reckon.schema.json, "melt"), and says all that is wrong with it at once. */
@@ -38,6 +39,7 @@ final readonly class ProductWishReader
         $total = isset($document['total']) ? $faults->trying('total', fn () => $this->total($document)) : null;
         $tins = $this->tins($document, $product, $faults);
         $bears = $document['bears_c'] ?? null;
+        $readyBy = $faults->trying('ready_by', fn () => WishedDays::day($document, 'ready_by', $this->house->kitchen->today()));
         [$firmness, $word] = $faults->trying('firmness', fn () => $this->firmness($document)) ?? [null, null];
         $said = $firmness !== null;
         if ($faults->all() !== [] || $oils === []) {
@@ -87,6 +89,7 @@ final readonly class ProductWishReader
             $total !== null && $total->kind === Kind::Volume ? $total->value : null,
             $tins,
             self::people($document),
+            $readyBy,
             array_map(strval(...), array_keys(array_filter($document, fn (mixed $each) => $each !== null && $each !== []))),
         );
     }

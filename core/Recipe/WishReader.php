@@ -21,7 +21,6 @@ use Kettle\Reason\RefusedException;
 use Kettle\Stores\LotException;
 use Kettle\Stores\LotKind;
 use Kettle\Time\Dates;
-use Kettle\Time\Day;
 use Kettle\Vessel\Jar;
 use Kettle\Vessel\JarException;
 
@@ -380,20 +379,7 @@ final class WishReader
     /** @param  array<mixed>  $wish */
     private function day(array $wish, string $key): ?\DateTimeImmutable
     {
-        $typed = Fields::text($wish, $key);
-        if ($typed === null) {
-            return null;
-        }
-        $today = $this->kitchen->today();
-        $day = Day::read($typed, $today->getTimezone()) ?? throw DiaryException::day($typed);
-        if ($day < $today) {
-            throw DiaryException::past(Dates::say($day, 'day'), Dates::say($today, 'day'));
-        }
-        if ($day > $today->modify('+2 years')) {
-            throw DiaryException::tooFar(Dates::say($day, 'day'));
-        }
-
-        return $day;
+        return WishedDays::day($wish, $key, $this->kitchen->today());
     }
 
     /**

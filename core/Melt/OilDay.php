@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Melt;
+
+use Kettle\Diary\Step;
+use Kettle\Reason\Reason;
+use Kettle\Reason\Said;
+use Kettle\Recipe\Plan;
+use Kettle\Recipe\WishException;
+use Kettle\Time\Later;
+
+/** One oil of a product that is not in its bottles yet: by when it is begun, and from when it can be poured. */
+final readonly class OilDay
+{
+    /**
+     * @param  int  $index in the wish's oils
+     * @param  array<string, mixed>  $said its name, as a sentence keeps it
+     * @param  ?\DateTimeImmutable  $startBy the last day to begin it; null where it stands already
+     * @param  ?\DateTimeImmutable  $by the day it is to be bottled by; null where that is as soon as can be
+     * @param  ?Plan  $plan of it, where it is not begun
+     * @param  array<mixed>  $wish of it likewise
+     */
+    private function __construct(
+        public int $index,
+        private string $key,
+        private array $said,
+        private float $ml,
+        public \DateTimeImmutable $pourableAt,
+        public ?\DateTimeImmutable $startBy,
+        private ?\DateTimeImmutable $by,
+        public ?Plan $plan,
+        private array $wish,
+    ) {}
+
+    /**
+     * @param  ?\DateTimeImmutable  $by the day it is to be bottled by
+     *
+     * @throws WishException when so much of it cannot be made
+     */
+    public static function of(int $index, Weighed $each, ?\DateTimeImmutable $by): self
+    {
+        $part = $each->part;
+        $toInfuse = $part->infused?->toInfuse;
+        if ($toInfuse === null) {
+            assert($part->infused?->from !== null);
+
+            return new self($index, $part->key(), $part->said, $each->ml(), $part->infused->from, null, $by, null, []);
+        }
+        $plan = $toInfuse->planned($each->ml(), $by);
+        $start = new \DateTimeImmutable($plan->figures['start_by']->text(), $plan->timetable->fillAt->getTimezone());
+
+        return new self(
+            $index,
+            $part->key(),
+            $part->said,
+            $each->ml(),
+            Later::minutes($plan->timetable->settledAt, Step::Decant->minutes() + Step::Bottle->minutes()),
+            $start,
+            $by,
+            $plan,
+            $toInfuse->wish($each->ml(), $by),
+        );
+    }
+
+    /** Until when it would be good, begun then. */
+    public function bestBefore(): ?\DateTimeImmutable
+    {
+        return $this->plan?->keeping->bestBefore;
+    }
+
+    public function isOf(Part $part): bool
+    {
+        return $part->key() === $this->key;
+    }
+
+    public function why(): Reason
+    {
+        return $this->by === null
+            ? Reason::rule('melt-oil-soonest', ['oil' => $this->said, 'moment' => ['moment' => $this->pourableAt]])
+            : Reason::rule('melt-oil-by', ['oil' => $this->said, 'by' => ['day' => $this->by]]);
+    }
+
+    /** @return array<string, mixed> */
+    public function document(): array
+    {
+        return [
+            'index' => $this->index,
+            'name' => Said::just($this->said),
+            'ml' => round($this->ml, 3),
+            'start_by' => $this->startBy?->format('Y-m-d'),
+            'start_text' => $this->startBy === null ? null : Said::just(['weekday' => $this->startBy->format('Y-m-d')]),
+            'pourable_at' => $this->pourableAt->format(DATE_ATOM),
+            'pourable_text' => Said::just(['weekday' => $this->pourableAt->format('Y-m-d')]),
+            'wish' => $this->plan === null ? null : $this->wish,
+        ];
+    }
+}
