@@ -20,6 +20,7 @@ use App\Http\Controllers\StoresController;
 use App\Http\Controllers\StoveController;
 use App\Http\Controllers\TodayController;
 use App\Http\Controllers\TraceController;
+use App\Http\Controllers\WantedController;
 use App\Http\Controllers\WatchController;
 use Illuminate\Support\Facades\Route;
 
@@ -60,6 +61,7 @@ Route::prefix('api')->group(function (): void {
                 Route::post('melt/mend', [MeltController::class, 'mend']);
                 Route::post('melt/read', [MeltController::class, 'read']);
                 Route::get('makings', [MakingController::class, 'index']);
+                Route::get('wanted', [WantedController::class, 'index']);
                 Route::get('makings/{making}', [MakingController::class, 'show']);
                 Route::get('makings/{making}/label', [MakingLabelController::class, 'show']);
                 Route::get('makings/{making}/labels.pdf', [MakingLabelController::class, 'labels']);
@@ -124,6 +126,9 @@ Route::prefix('api')->group(function (): void {
                 Route::patch('recipes/{recipe}', [RecipesController::class, 'edit']);
                 Route::delete('recipes/{recipe}', [RecipesController::class, 'remove']);
                 Route::post('makings', [MakingController::class, 'start']);
+                Route::post('wanted', [WantedController::class, 'add']);
+                Route::put('wanted/{wanted}', [WantedController::class, 'change']);
+                Route::delete('wanted/{wanted}', [WantedController::class, 'remove']);
                 Route::put('makings/{making}/label', [MakingLabelController::class, 'set']);
                 Route::post('makings/{making}/weigh', [MakingController::class, 'weigh']);
                 Route::post('makings/{making}/steps', [MakingController::class, 'step']);

@@ -3,17 +3,26 @@
 namespace App\Demo;
 
 use App\Actions\Melt\BeginMaking;
+use App\Actions\Melt\WantProduct;
 use App\Actions\Melt\WorkAtPot;
 use App\Actions\Stores\CheckLot;
 use App\Models\Batch;
 use App\Models\Lot;
 use App\Models\Making;
+use Illuminate\Support\Carbon;
+use Kettle\Diary\Stage;
 use Kettle\Stores\LotKind;
 
 /** What was melted at Skerry House: a salve corrected once, one for the fair, a butter that grained, and an oil whose sesame turned. */
 final readonly class SkerryPots
 {
-    public function __construct(private DemoClock $clock, private BeginMaking $begin, private WorkAtPot $work, private CheckLot $check) {}
+    public function __construct(
+        private DemoClock $clock,
+        private BeginMaking $begin,
+        private WorkAtPot $work,
+        private CheckLot $check,
+        private WantProduct $want,
+    ) {}
 
     public function lay(): void
     {
@@ -21,6 +30,7 @@ final readonly class SkerryPots
         $this->corrected();
         $this->grained();
         $this->forTheFair();
+        $this->wanted();
     }
 
     private function corrected(): void
@@ -95,6 +105,31 @@ final readonly class SkerryPots
         $this->work->step($salve, 'dry', null);
         $this->clock->at(0, 8, 20);
         $this->work->weigh($salve, $salve->plan->pot->parts[0]->id, null);
+    }
+
+    /** Two that are wanted by a day: one of an oil that is not begun yet, one of an oil that stands on the sill. */
+    private function wanted(): void
+    {
+        $this->clock->at(0, 8, 30);
+        $this->want->keep([
+            'product' => 'lip-balm',
+            'oils' => [['infuse' => ['herbs' => [['id' => 'chamomile']], 'oils' => ['jojoba'], 'method' => 'double-boiler']]],
+            'tins' => [['ml' => 10, 'count' => 12]],
+            'ready_by' => Carbon::now()->addDays(16)->format('Y-m-d'),
+        ]);
+        $standing = Batch::query()
+            ->whereIn('stage', [Stage::Planned, Stage::Steeping])
+            ->where('purpose', 'skin')
+            ->orderByDesc('strain_at')
+            ->first();
+        if ($standing !== null) {
+            $this->want->keep([
+                'product' => 'salve',
+                'oils' => [['batch' => $standing->uid]],
+                'tins' => [['ml' => 30, 'count' => 3]],
+                'ready_by' => Carbon::instance($standing->strain_at)->addDays(10)->format('Y-m-d'),
+            ]);
+        }
     }
 
     /** @param  array<string, mixed>  $wish */

@@ -99,9 +99,15 @@ class Making extends Model
     /** Its name as a sentence keeps it. */
     public function said(): Said
     {
-        return $this->plants === []
-            ? Said::of('melt.name', ['product' => ['product' => $this->product]])
-            : Said::of('melt.name-plants', ['plants' => ['all' => $this->plants], 'product' => ['product' => $this->product]]);
+        return self::called($this->product, $this->plants);
+    }
+
+    /** @param  list<mixed>  $plants */
+    public static function called(string $product, array $plants): Said
+    {
+        return $plants === []
+            ? Said::of('melt.name', ['product' => ['product' => $product]])
+            : Said::of('melt.name-plants', ['plants' => ['all' => $plants], 'product' => ['product' => $product]]);
     }
 
     /** @return list<string> */

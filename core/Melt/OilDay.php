@@ -49,7 +49,9 @@ final readonly class OilDay
             return new self($index, $part->key(), $part->said, $each->ml(), $part->infused->from, null, $by, null, []);
         }
         $plan = $toInfuse->planned($each->ml(), $by);
-        $start = new \DateTimeImmutable($plan->figures['start_by']->text(), $plan->timetable->fillAt->getTimezone());
+        $zone = $plan->timetable->fillAt->getTimezone();
+        // Where the last day for it has gone, it is begun as soon as can be, and what comes of that is told.
+        $start = max(new \DateTimeImmutable($plan->figures['start_by']->text(), $zone), $plan->timetable->beginAt->setTime(0, 0));
 
         return new self(
             $index,

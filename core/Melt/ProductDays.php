@@ -143,6 +143,9 @@ final readonly class ProductDays
     {
         return [
             'ready_by' => $this->readyBy?->format('Y-m-d'),
+            'ready_text' => $this->readyBy === null
+                    ? null
+                    : Said::just(['weekday' => ($this->late ? $this->firstReady : $this->readyBy)->format('Y-m-d')]),
             'make_at' => $this->makeAt->format(DATE_ATOM),
             'make_text' => Said::just(['long_moment' => $this->makeAt->format(DATE_ATOM)]),
             'first_ready' => $this->late ? $this->firstReady->format('Y-m-d') : null,

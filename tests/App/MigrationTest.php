@@ -40,7 +40,13 @@ it('carries a house over from when sentences were stored, as they were said', fu
     $migrate(array_slice($all, 0, (int) $last));
     $older = DB::connection('older');
     foreach (['users' => [$this->keeper->id], 'houses' => [$this->house->id]] as $table => $ids) {
-        $older->table($table)->insert(DB::table($table)->whereIn('id', $ids)->get()->map(fn (stdClass $row) => (array) $row)->all());
+        // What a house has been asked since, it had not been asked then.
+        $then = array_flip(Schema::connection('older')->getColumnListing($table));
+        $older
+            ->table($table)
+            ->insert(
+                DB::table($table)->whereIn('id', $ids)->get()->map(fn (stdClass $row) => array_intersect_key((array) $row, $then))->all(),
+            );
     }
     $row = array_diff_key((array) DB::table('batches')->find($batch->id), ['herbs' => 1, 'oils' => 1]);
     $diary = [

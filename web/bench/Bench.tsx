@@ -7,6 +7,7 @@ import { type Shape, useBatchWrite, useHouse, useHouseId, useMaterials, useOfHou
 import { useKey } from '../frame/keys'
 import { usePart } from '../frame/part'
 import { useDrawnInSlices } from '../frame/slices'
+import { useFor } from '../melt/wanted'
 import { Button, ButtonLink, TextButton } from '../parts/Button'
 import { Field } from '../parts/Field'
 import { useKept } from '../parts/kept'
@@ -79,8 +80,10 @@ export default function Bench() {
   // The sentence and its figures first; what lies below the fold may come a moment after.
   const below = useDeferredValue(shown)
   const repeats = sessionStorage.getItem('kettle.repeats')
+  const [wanted, notFor] = useFor('bench')
   const start = useBatchWrite((batch) => {
     sessionStorage.removeItem('kettle.repeats')
+    notFor()
     setWish(FIRST)
     setOrigin('')
     setRead([])
@@ -95,6 +98,8 @@ export default function Bench() {
         wish,
         origin,
         repeats,
+        wanted: wanted?.id ?? null,
+        wanted_oil: wanted?.oil ?? null,
         acknowledged: (plan.data?.notes ?? []).filter((note) => read.includes(told(note))).map((note) => note.id),
       },
     })
@@ -175,6 +180,12 @@ export default function Bench() {
           />
         )}
       />
+      {wanted ? (
+        <p className="border-rim border-s-4 ps-4">
+          An oil for the {wanted.name.toLowerCase()} that is wanted by a day.{' '}
+          <TextButton onClick={notFor}>Not for that</TextButton>
+        </p>
+      ) : null}
       <div aria-live="polite" className="flex flex-col gap-3 empty:hidden">
         {problem ? (
           <>

@@ -78,7 +78,11 @@ export default function Diary() {
           <Link to={`/h/${house}/bench`} className="underline">
             Bench
           </Link>{' '}
-          sets the methods side by side, each with the latest start that still fits.
+          sets the methods side by side, each with the latest start that still fits; the{' '}
+          <Link to={`/h/${house}/melt`} className="underline">
+            Melt
+          </Link>{' '}
+          goes back from the day through the oil.
         </p>
       </aside>
       {moving ? <Move session={moving.session} day={moving.day} onClose={() => setMoving(null)} /> : null}
@@ -88,7 +92,7 @@ export default function Diary() {
 
 function DayRow({ day, onMove }: { day: Day; onMove: ((session: Session) => void) | undefined }) {
   const house = useHouseId()
-  const quiet = day.sessions.length === 0 && day.tasks.length === 0
+  const quiet = day.sessions.length === 0 && day.tasks.length === 0 && day.wanted.length === 0
   return (
     <li className={`border-line grid gap-x-4 border-b sm:grid-cols-[6.2rem_1fr] ${quiet ? 'py-1.5' : 'py-3'}`}>
       <h2 className="font-text text-base font-semibold">{day.text}</h2>
@@ -151,6 +155,14 @@ function DayRow({ day, onMove }: { day: Day; onMove: ((session: Session) => void
             ))}
           </p>
         ) : null}
+        {day.wanted.map((thing) => (
+          <p key={thing.id + thing.says}>
+            <Link to={`/h/${house}/melt`} className="hover:underline">
+              {thing.name}
+            </Link>
+            : {thing.says}
+          </p>
+        ))}
       </div>
     </li>
   )

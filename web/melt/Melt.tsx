@@ -3,25 +3,29 @@ import { Tabs } from 'radix-ui'
 import { type ReactNode, useEffect, useState } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import { ask } from '../api/client'
-import { useHouseId, useMakingWrite, useOfHouse } from '../api/hooks'
+import { useHouseId, useMakingWrite, useOfHouse, useWrite } from '../api/hooks'
 import { KeepAsRecipe } from '../bench/KeepAsRecipe'
 import { Sentence } from '../bench/Sentence'
 import { NoteWithWays, type WayOut, WaysOut } from '../bench/Ways'
 import { useKey } from '../frame/keys'
 import { usePart } from '../frame/part'
+import { useSay } from '../frame/Say'
 import { useDrawnInSlices } from '../frame/slices'
 import { Button, TextButton } from '../parts/Button'
 import { Trouble, Waiting } from '../parts/Notice'
 import { useSettled } from '../parts/settled'
 import { TabList } from '../parts/TabList'
+import { Days } from './Days'
 import { Editor } from './editors/Editor'
 import { Made } from './Made'
 import { Pot, Tins } from './Pot'
 import { ReadIn } from './ReadIn'
 import { Firmness } from './Rule'
 import { Spoon } from './Spoon'
-import { FIRST, type Product, type ProductWish, useDraft } from './wish'
+import { useFor } from './wanted'
+import { Wanted } from './Wanted'
 import { Weigh } from './Weigh'
+import { FIRST, type Product, type ProductWish, useDraft } from './wish'
 
 /** What a product may have that this one has not, as words to put it there. */
 const MORE = [
@@ -29,6 +33,7 @@ const MORE = [
   { slot: 'essential_oils', text: 'a scent' },
   { slot: 'others', text: 'something else' },
   { slot: 'for', text: 'somebody it is for' },
+  { slot: 'ready_by', text: 'a day it is wanted by' },
 ]
 
 const HERE = ['jar', 'oil', 'waxes', 'tins', 'warmth']
@@ -67,8 +72,24 @@ export default function Melt() {
   // What was last reckoned stays in sight while a wish cannot be.
   if (plan.isSuccess && !plan.isPlaceholderData && plan.data !== last) setLast(plan.data)
   const shown = plan.data ?? last
-  const start = useMakingWrite((making) => {
+  const say = useSay()
+  const [wanted, notFor, forThat] = useFor('melt')
+  // Begun anew, it is for nothing that was wanted.
+  const anew = () => {
     setWish(FIRST)
+    notFor()
+  }
+  const keep = useWrite<'POST /houses/{house}/wanted' | 'PUT /houses/{house}/wanted/{wanted}'>(() => {
+    anew()
+    setRead([])
+    say({ text: 'Kept for its day. What is to be done for it is in the diary, and on Today when it is time.' })
+  })
+  const want = () =>
+    wanted
+      ? keep.mutate({ method: 'PUT', path: `/houses/${house}/wanted/${wanted.id}`, body: { wish } })
+      : keep.mutate({ path: `/houses/${house}/wanted`, body: { wish } })
+  const start = useMakingWrite((making) => {
+    anew()
     setRead([])
     void go(`/h/${house}/making/${making.id}`)
   })
@@ -79,11 +100,15 @@ export default function Melt() {
       path: `/houses/${house}/makings`,
       body: {
         wish,
+        wanted: wanted?.id ?? null,
         acknowledged: (plan.data?.cautions ?? []).filter((note) => read.includes(told(note))).map((note) => note.id),
       },
     })
   const stopped = (plan.data?.cautions ?? []).some((note) => note.rank === 'stop')
-  const ready = works && plan.isSuccess && !plan.isPlaceholderData && asked === wish && !start.isPending && !stopped
+  const settled = works && plan.isSuccess && !plan.isPlaceholderData && asked === wish && !stopped
+  const waits = (plan.data?.days?.oils.length ?? 0) > 0
+  const ready = settled && !start.isPending && !waits
+  const keepable = settled && !keep.isPending && plan.data?.days?.ready_by != null
   useKey('S', 'Begin this product', begin, ready)
   const [keeping, setKeeping] = useState(false)
   useKey('K', 'Keep it as a recipe', () => setKeeping(true), works && plan.isSuccess)
@@ -94,6 +119,7 @@ export default function Melt() {
   useKey('o', 'Try the cold spoon', () => setTab('spoon'))
   useKey('l', 'See what is in it', () => setTab('inside'))
   useKey('N', 'Read a recipe in', () => setTab('read'))
+  useKey('W', 'Keep it for its day', want, keepable)
   if (!there || !choices) return <Waiting what="the melt" />
   const problem = plan.isError ? plan.error : null
   const take = (part: Record<string, unknown>) => change(part)
@@ -132,6 +158,13 @@ export default function Melt() {
         more={pieces.length > 0 ? MORE.filter((each) => !slots.has(each.slot)) : []}
         editor={(slot) => <Editor slot={slot} edit={{ wish, change, choices, plan: shown, problem }} />}
       />
+      {wanted ? (
+        <p className="border-rim border-s-4 ps-4">
+          This is the {wanted.name.toLowerCase()} that is wanted by a day.{' '}
+          <TextButton onClick={notFor}>It is another</TextButton>
+        </p>
+      ) : null}
+      {shown?.days ? <Days days={shown.days} /> : null}
       <div aria-live="polite" className="flex flex-col gap-3 empty:hidden">
         {problem ? (
           <>
@@ -139,7 +172,7 @@ export default function Melt() {
             <WaysOut ways={problem.faults.flatMap((fault) => (fault.ways ?? []) as WayOut[])} take={take} />
             <p className="text-soft">
               {shown ? 'The figures below are of the last wish that could be reckoned. ' : ''}
-              <TextButton onClick={() => setWish(FIRST)}>Begin again</TextButton>
+              <TextButton onClick={anew}>Begin again</TextButton>
             </p>
           </>
         ) : null}
@@ -169,8 +202,20 @@ export default function Melt() {
               {notes('What to heed', (note) => note.rank !== 'stop' && !HERE.includes(note.about))}
               <div className="mt-4 flex flex-col gap-3">
                 <Trouble problem={start.error} />
+                <Trouble problem={keep.error} />
                 <div className="flex flex-wrap items-center gap-4">
-                  {works ? (
+                  {works && shown.days?.ready_by ? (
+                    <Button
+                      look={waits ? 'strong' : 'plain'}
+                      className="px-6"
+                      disabled={!keepable || problem !== null}
+                      onClick={want}
+                      aria-keyshortcuts="Shift+W"
+                    >
+                      Keep it for its day
+                    </Button>
+                  ) : null}
+                  {works && !waits ? (
                     <Button
                       look="strong"
                       className="px-6"
@@ -190,8 +235,15 @@ export default function Melt() {
                       Keep as a recipe
                     </TextButton>
                   ) : null}
-                  <TextButton onClick={() => setWish(FIRST)}>Begin again</TextButton>
+                  <TextButton onClick={anew}>Begin again</TextButton>
                 </div>
+                {works && waits ? (
+                  <p className="text-soft">
+                    {shown.days?.ready_by
+                      ? 'It is begun when its oil is in its bottles.'
+                      : 'It is begun when its oil is in its bottles. Say the day it is wanted by, and it is kept for it.'}
+                  </p>
+                ) : null}
                 {works && stopped ? <p className="text-soft">What must not be is changed first.</p> : null}
               </div>
             </section>
@@ -225,6 +277,13 @@ export default function Melt() {
           </Tabs.Root>
         </>
       ) : null}
+      <Wanted
+        look={(its, card) => {
+          forThat({ id: card.id, name: card.name })
+          setWish(its)
+          window.scrollTo({ top: 0 })
+        }}
+      />
       <Made />
       <KeepAsRecipe open={keeping} onOpenChange={setKeeping} wish={wish} suggested={shown?.product.name ?? ''} />
     </div>

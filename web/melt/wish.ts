@@ -4,7 +4,20 @@ import { useKeptDraft } from '../parts/draft'
 export type ProductWish = Shape<'ProductWish'>
 export type Product = Shape<'Product'>
 export type Choices = Shape<'MeltChoices'>
-export type OilWish = { id?: string; batch?: string; parts?: number | string; amount?: string | number }
+/** An oil that is not begun yet: its own wish, as far as it is said here. */
+export type Infuse = {
+  herbs: { id?: string; state?: string; [more: string]: unknown }[]
+  oils: (string | { id?: string })[]
+  method?: string | null
+  [more: string]: unknown
+}
+export type OilWish = {
+  id?: string
+  batch?: string
+  infuse?: Infuse
+  parts?: number | string
+  amount?: string | number
+}
 export type PartWish = {
   id: string
   share?: number

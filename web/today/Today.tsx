@@ -125,7 +125,7 @@ function AtTheMelt({ things }: { things: TodayShape['melt'] }) {
       <ul className="flex flex-col">
         {things.map((thing) => (
           <li key={thing.id} className="border-line border-b py-2">
-            <Link to={`/h/${house}/making/${thing.id}`}>
+            <Link to={thing.wanted ? `/h/${house}/melt` : `/h/${house}/making/${thing.id}`}>
               <strong>{thing.name}</strong> <span className="text-soft figures">{thing.code}</span>
               <span className={`block ${thing.wrong ? 'text-warmth font-semibold' : ''}`}>
                 {thing.wrong ? `Not to be used: ${thing.says}` : thing.says}

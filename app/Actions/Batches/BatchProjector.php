@@ -2,6 +2,7 @@
 
 namespace App\Actions\Batches;
 
+use App\Actions\Melt\WantProduct;
 use App\Actions\Stores\StockLedger;
 use App\Models\Batch;
 use App\Models\BatchYield;
@@ -25,7 +26,12 @@ use Kettle\Vessel\Jar as CoreJar;
  */
 final readonly class BatchProjector
 {
-    public function __construct(private Records $records, private CurrentHouse $current, private StockLedger $ledger) {}
+    public function __construct(
+        private Records $records,
+        private CurrentHouse $current,
+        private StockLedger $ledger,
+        private WantProduct $wanted,
+    ) {}
 
     public function refresh(Batch $batch): void
     {
@@ -52,6 +58,7 @@ final readonly class BatchProjector
         $this->writeLearned($batch, $state);
         $this->ledger->follow($batch, ! ($progress->stage === Stage::Discarded && $progress->filledAt === null));
         $this->ledger->followBottles($batch, $state->bottled?->takenByLot() ?? []);
+        $this->wanted->followBatch($batch);
     }
 
     private function standsIn(PlannedJar $jar, ?Strained $strained): PlannedJar

@@ -2,6 +2,7 @@
 
 namespace App\Actions\Batches;
 
+use App\Actions\Melt\WantProduct;
 use App\Actions\Stores\StockLedger;
 use App\House\KitchenFactory;
 use App\Models\Batch;
@@ -25,16 +26,18 @@ final readonly class StartBatch
         private CurrentHouse $current,
         private Logbook $logbook,
         private StockLedger $ledger,
+        private WantProduct $wanted,
     ) {}
 
     /**
      * @param  array<mixed>  $wish
      * @param  list<string>  $acknowledged ids of the cautions somebody has read
+     * @param  ?array{string, int}  $for id of a product that is wanted by a day, and which of its oils this is
      *
      * @throws WishException
      * @throws \Kettle\Stores\LotException when a lot was emptied meanwhile
      */
-    public function __invoke(array $wish, string $origin = '', ?string $repeats = null, array $acknowledged = []): Batch
+    public function __invoke(array $wish, string $origin = '', ?string $repeats = null, array $acknowledged = [], ?array $for = null): Batch
     {
         $kitchen = $this->kitchens->forWish($wish);
         $plan = $this->planning->plan($wish, $kitchen);
@@ -43,7 +46,7 @@ final readonly class StartBatch
         $document = json_decode(json_encode(Said::kept($this->planning->record($plan, $kitchen)), JSON_THROW_ON_ERROR), true);
         assert(is_array($document));
 
-        return DB::transaction(function () use ($wish, $origin, $repeats, $plan, $document, $read): Batch {
+        return DB::transaction(function () use ($wish, $origin, $repeats, $plan, $document, $read, $for): Batch {
             $batch = Batch::query()->create([
                 'code' => $this->nextCode(),
                 'herbs' => $plan->wish->mix->said(),
@@ -61,6 +64,7 @@ final readonly class StartBatch
             ]);
             $this->ledger->take($batch, $this->takes($plan));
             $this->logbook->write($batch, fn () => new NewLine(new Started($plan->sentenceText(), $read)));
+            $for === null || $this->wanted->oilBegun($for[0], $for[1], $batch);
 
             return $batch;
         });

@@ -4,6 +4,7 @@ namespace App\Actions\Diary;
 
 use App\Actions\Batches\BatchProjector;
 use App\Actions\Batches\ProjectBatches;
+use App\Actions\Melt\WantProduct;
 use App\Actions\Stove\PlanDiary;
 use App\House\KitchenFactory;
 use App\Models\Batch;
@@ -29,6 +30,7 @@ final readonly class FollowAvailability
         private PlanDiary $diary,
         private BatchProjector $fold,
         private CurrentHouse $current,
+        private WantProduct $wanted,
     ) {}
 
     /**
@@ -50,5 +52,6 @@ final readonly class FollowAvailability
         foreach ($ids->skip(self::AT_ONCE)->chunk(200) as $rest) {
             ProjectBatches::dispatch($this->current->house()->id, array_values($rest->all()))->afterCommit();
         }
+        $this->wanted->followAll();
     }
 }

@@ -124,6 +124,7 @@ final readonly class ExportHouse
                     ->all(),
             ),
             'makings' => ($this->makings)(),
+            'wanted' => $this->makings->wanted(),
             ...($this->stove)(),
         ];
     }

@@ -6,6 +6,7 @@ use App\Actions\Melt\MakingDocument;
 use App\House\KitchenFactory;
 use App\Models\Making;
 use App\Models\MakingEntry;
+use App\Models\Wanted;
 
 /** Products with their plans and logbooks, as docs/formats/house.schema.json. */
 final readonly class ExportMakings
@@ -35,6 +36,28 @@ final readonly class ExportMakings
                         // Sentences as they are kept, for a kettle that takes them in and says them again in its own words.
                         'kept' => ['plan' => (object) $making->plan->document, 'plants' => $making->plants],
                         'log' => array_values($making->entries->map(fn (MakingEntry $entry) => Exported::line($entry, $words))->all()),
+                    ],
+                )
+                ->all(),
+        );
+    }
+
+    /** @return list<array<string, mixed>> what is wanted by a day, or was */
+    public function wanted(): array
+    {
+        $begun = Making::query()->pluck('uid', 'id');
+
+        return array_values(
+            Wanted::query()
+                ->orderBy('id')
+                ->get()
+                ->map(
+                    fn (Wanted $wanted) => [
+                        'id' => $wanted->uid,
+                        'wish' => (object) $wanted->wish,
+                        'ready_by' => $wanted->ready_by->format('Y-m-d'),
+                        'making' => $wanted->making_id === null ? null : $begun->get($wanted->making_id),
+                        'closed_at' => $wanted->closed_at === null ? null : Exported::moment($wanted->closed_at),
                     ],
                 )
                 ->all(),

@@ -66,10 +66,11 @@ use Opis\JsonSchema\Validator;
  * @phpstan-type PhotoRow array{id: string, batch: string, jpeg: string}
  * @phpstan-type MakingRow array{id: string, code: string, product: string, begun_at: string, wish: array<mixed>,
  *     label?: array<mixed>|null, kept: array{plan: array<mixed>, plants: array<mixed>}, log: list<LineRow>}
+ * @phpstan-type WantedRow array{id: string, wish: array<string, mixed>, ready_by: string, making?: ?string, closed_at?: ?string}
  * @phpstan-type HouseFile array{jars: list<SizeRow>, bottles: list<SizeRow>, batches: list<BatchRow>, lots?: list<LotRow>,
  *     recipes?: list<RecipeRow>, almanac?: list<array{kind: string, key: string, note: string, by: string}>,
  *     cookers?: list<CookerRow>, sessions?: list<SessionRow>, absences?: list<AbsenceRow>, weather?: list<DayRow>,
- *     photos?: list<PhotoRow>, makings?: list<MakingRow>}
+ *     photos?: list<PhotoRow>, makings?: list<MakingRow>, wanted?: list<WantedRow>}
  */
 final readonly class ImportHouse
 {
@@ -130,6 +131,7 @@ final readonly class ImportHouse
                 $this->fold->refresh(Batch::query()->findOrFail($id));
             }
             $this->makings->fold($remade);
+            $makings += $this->makings->wanted($house['wanted'] ?? []);
             $notes = $this->notes($house['almanac'] ?? []);
             $batches + $entries > 0 && ($this->diary)(Said::of('moved.house-taken-in'));
 

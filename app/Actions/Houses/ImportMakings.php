@@ -3,9 +3,11 @@
 namespace App\Actions\Houses;
 
 use App\Actions\Melt\MakingLogbook;
+use App\Actions\Melt\WantProduct;
 use App\Models\Making;
 use App\Models\MakingEntry;
 use App\Models\Tenancy\CurrentHouse;
+use App\Models\Wanted;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Kettle\Making\Stage;
@@ -17,10 +19,16 @@ use Kettle\Melt\MeltTable;
  * The products of an exported house: what is here already, by id, stays; lines of logbooks not here yet are added.
  *
  * @phpstan-import-type MakingRow from ImportHouse
+ * @phpstan-import-type WantedRow from ImportHouse
  */
 final readonly class ImportMakings
 {
-    public function __construct(private CurrentHouse $current, private Tables $tables, private MakingLogbook $logbook) {}
+    public function __construct(
+        private CurrentHouse $current,
+        private Tables $tables,
+        private MakingLogbook $logbook,
+        private WantProduct $want,
+    ) {}
 
     /**
      * Before the lots, whose moves name them.
@@ -71,6 +79,43 @@ final readonly class ImportMakings
         foreach ($changed as $id) {
             $this->logbook->taken(Making::query()->findOrFail($id));
         }
+    }
+
+    /**
+     * What is wanted by a day, once its oils are here.
+     *
+     * @param  list<WantedRow>  $rows
+     * @return int added
+     */
+    public function wanted(array $rows): int
+    {
+        $known = Wanted::query()->pluck('id', 'uid');
+        $begun = Making::query()->pluck('id', 'uid');
+        $added = 0;
+        foreach ($rows as $row) {
+            if ($known->has($row['id'])) {
+                continue;
+            }
+            $wanted = Wanted::query()
+                ->create([
+                    'uid' => $row['id'],
+                    'product' => is_string($row['wish']['product'] ?? null) ? $row['wish']['product'] : 'salve',
+                    'wish' => $row['wish'],
+                    'ready_by' => $row['ready_by'],
+                    'making_id' => $begun->get($row['making'] ?? ''),
+                    'closed_at' => isset($row['closed_at']) ? Carbon::parse($row['closed_at']) : null,
+                    'plants' => [],
+                    'days' => [],
+                    'make_at' => Carbon::parse($row['ready_by']),
+                    'minutes' => 0,
+                ])
+                ->refresh();
+            $wanted->closed_at === null && $this->want->follow($wanted);
+            $known->put($wanted->uid, $wanted->id);
+            $added++;
+        }
+
+        return $added;
     }
 
     /** @param  MakingRow  $row */

@@ -13,6 +13,7 @@ use Kettle\Batch\Line\Started;
 use Kettle\Making\FrozenProduct;
 use Kettle\Making\Stage;
 use Kettle\Material\Tables;
+use Kettle\Melt\MeltException;
 use Kettle\Melt\Melting;
 use Kettle\Melt\MeltTable;
 use Kettle\Melt\ProductDocument;
@@ -31,20 +32,27 @@ final readonly class BeginMaking
         private Planning $planning,
         private CurrentHouse $current,
         private MakingLogbook $logbook,
+        private WantProduct $wanted,
     ) {}
 
     /**
      * @param  array<mixed>  $wish
      * @param  list<string>  $acknowledged ids of the cautions somebody has read
+     * @param  ?string  $wanted id of what was wanted by a day, if it is that
      *
      * @throws WishException
      * @throws \Kettle\Reason\RefusedException when a bottle or a lot was emptied meanwhile
      */
-    public function __invoke(array $wish, array $acknowledged = []): Making
+    public function __invoke(array $wish, array $acknowledged = [], ?string $wanted = null): Making
     {
         $house = $this->houses->of($wish);
         $table = MeltTable::of($this->tables);
         $plan = (new Melting($this->tables))->plan($wish, $house);
+        foreach ($plan->wish->oils as $i => $oil) {
+            if ($oil->part->infused?->isToCome() === true) {
+                throw WishException::from(MeltException::notBottled($oil->part->infused->called)->about("oils.{$i}"));
+            }
+        }
         $read = MustBeRead::of($plan->notes, $acknowledged, $this->kitchens->words());
         $loss = $house->lossShare ?? $table->rules->row('loss')->number('share');
         $record = (new ProductDocument($this->planning, $house->kitchen, $table))->record($plan);
@@ -52,7 +60,7 @@ final readonly class BeginMaking
         $document = json_decode(json_encode(FrozenProduct::keep($plan, $record, $house, $loss), JSON_THROW_ON_ERROR), true);
         assert(is_array($document));
 
-        return DB::transaction(function () use ($wish, $plan, $document, $read): Making {
+        return DB::transaction(function () use ($wish, $plan, $document, $read, $wanted): Making {
             $making = Making::query()->create([
                 'code' => $this->nextCode(),
                 'product' => $plan->wish->product->id,
@@ -65,6 +73,7 @@ final readonly class BeginMaking
                 'verdicts' => [],
             ]);
             $this->logbook->write($making, fn () => new NewLine(new Started(self::sentence($plan), $read)), strict: true);
+            $wanted === null || $this->wanted->begun($wanted, $making);
 
             return $making;
         });

@@ -8,14 +8,17 @@ use App\House\KitchenFactory;
 use App\Models\Batch;
 use App\Models\Bottle;
 use App\Models\Lot;
+use Kettle\Batch\BatchState;
 use Kettle\Batch\BottleState;
 use Kettle\Batch\PlannedHerb;
 use Kettle\Diary\Stage;
+use Kettle\Diary\Step;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Herb;
 use Kettle\Melt\Infused;
+use Kettle\Time\Later;
 
-/** The house's own bottled oils, as the Melt takes them. */
+/** The house's own oils, bottled or standing yet, as the Melt takes them. */
 final readonly class BottledOils
 {
     /** Of one product; nobody pours together more. */
@@ -24,7 +27,7 @@ final readonly class BottledOils
     public function __construct(private Records $records, private KitchenFactory $kitchens, private Cupboard $cupboard) {}
 
     /**
-     * Those that were asked for, also such as are past their day or thrown away: what they are is told.
+     * Those that were asked for, also such as stand yet, are past their day or thrown away: what they are is told.
      *
      * @param  list<string>  $uids
      * @return array<string, Infused> by the batch's uid
@@ -36,7 +39,6 @@ final readonly class BottledOils
         }
         $batches = Batch::query()
             ->whereIn('uid', array_slice($uids, 0, self::MOST))
-            ->whereIn('stage', [Stage::Bottled, Stage::Discarded])
             ->with(['entries', 'bottles'])
             ->get();
         $infused = [];
@@ -61,7 +63,7 @@ final readonly class BottledOils
             $batch->plan->blend($this->cupboard),
             $batch->code,
             array_map(fn (PlannedHerb $herb) => ['plant' => $this->plant($herb), 'state' => $herb->state], $batch->plan->herbs),
-            self::left($batch),
+            self::stands($batch) ? $state->pouredMl ?? ($state->strained->ml ?? $batch->plan->figure('yield_volume')) : self::left($batch),
             new \DateTimeImmutable($batch->best_before->format('Y-m-d'), $zone),
             $cost === null ? null : $cost / 100,
             array_values(array_unique(array_merge(...array_map(fn (Lot $lot) => $lot->allergens, $lots), ...[[]]))),
@@ -70,6 +72,24 @@ final readonly class BottledOils
             $state->keeping->coldOnly || $batch->use_by !== null,
             $batch->stage === Stage::Discarded ? Infused::DISCARDED : Infused::SOUND,
             $said,
+            self::stands($batch) ? $this->from($state) : null,
+        );
+    }
+
+    /** Whether it is on its way into its bottles. */
+    private static function stands(Batch $batch): bool
+    {
+        return ! in_array($batch->stage, [Stage::Bottled, Stage::Discarded], true);
+    }
+
+    /** When it will be in its bottles: by its timetable, and not before there is time for that from now. */
+    private function from(BatchState $state): \DateTimeImmutable
+    {
+        $settled = max($state->progress->timetable->settledAt, $this->kitchens->now());
+
+        return Later::minutes(
+            $settled->setTimezone($this->kitchens->now()->getTimezone()),
+            Step::Decant->minutes() + Step::Bottle->minutes(),
         );
     }
 

@@ -11,6 +11,8 @@ use Kettle\Material\Tables;
 use Kettle\Melt\House;
 use Kettle\Melt\MeltTable;
 use Kettle\Melt\Verdict;
+use Kettle\Recipe\Kitchen;
+use Kettle\Recipe\Words;
 
 /** The current house as the Melt wants it: its kitchen, its lots of what is wished for, its bottled oils, what its pots have shown. */
 final readonly class ProductHouse
@@ -60,7 +62,30 @@ final readonly class ProductHouse
             $losses === [] ? null : LossSeen::of($table->rules->row('loss')->number('share'), $losses)->mean,
             $rate === null ? null : (float) $rate,
             self::bottles(),
+            $this->bench($oils),
         );
+    }
+
+    public function words(): Words
+    {
+        return $this->kitchens->words();
+    }
+
+    /**
+     * Where an oil that is not begun yet would be infused: with what Stores has for it, and the house's jars.
+     *
+     * @param  array<mixed>  $oils
+     */
+    private function bench(array $oils): ?Kitchen
+    {
+        $infuse = array_values(
+            array_filter(array_map(fn (mixed $oil) => is_array($oil) ? $oil['infuse'] ?? null : null, $oils), is_array(...)),
+        );
+        $all = fn (string $key): array => array_merge(
+            ...array_map(fn (array $wish): array => is_array($wish[$key] ?? null) ? array_values($wish[$key]) : [], $infuse),
+        );
+
+        return $infuse === [] ? null : $this->kitchens->forWish(['herbs' => $all('herbs'), 'oils' => $all('oils')]);
     }
 
     /**
@@ -76,6 +101,11 @@ final readonly class ProductHouse
     /** @return array<string, float> mL by id */
     private static function bottles(): array
     {
-        return array_map(floatval(...), BottleSize::query()->withTrashed()->pluck('capacity_ml', 'uid')->all());
+        $sizes = [];
+        foreach (BottleSize::query()->withTrashed()->get() as $size) {
+            $sizes[$size->uid] = (float) $size->capacity_ml;
+        }
+
+        return $sizes;
     }
 }

@@ -61,6 +61,7 @@ final class Document
         'Melt' => ['Melt', 'Salves and other products.'],
         'Making' => ['Melt', ''],
         'MakingLabel' => ['Melt', ''],
+        'Wanted' => ['Melt', ''],
         'Trace' => ['Stores', ''],
         'Stores' => ['Stores', 'Lots and what became of them.'],
         'Almanac' => ['Almanac', 'What is known, with its sources.'],

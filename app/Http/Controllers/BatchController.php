@@ -41,6 +41,7 @@ final class BatchController extends Controller
                 $form->string('origin')->trim()->toString(),
                 $repeats === '' ? null : $repeats,
                 array_values(array_filter((array) $form->input('acknowledged'), 'is_string')),
+                ($wanted = $this->text($form->input('wanted'))) === null ? null : [$wanted, $form->integer('wanted_oil')],
             ),
         );
     }

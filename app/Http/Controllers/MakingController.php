@@ -45,7 +45,13 @@ final class MakingController extends Controller
     #[Operation('Begin a product from a wish')]
     public function start(Requests\BeginMaking $form, BeginMaking $begin): MakingView
     {
-        return $this->page->of($begin($form->wish(), array_values(array_filter((array) $form->input('acknowledged'), 'is_string'))));
+        return $this->page->of(
+            $begin(
+                $form->wish(),
+                array_values(array_filter((array) $form->input('acknowledged'), 'is_string')),
+                $this->text($form->input('wanted')),
+            ),
+        );
     }
 
     #[Operation('A product')]

@@ -2,8 +2,10 @@
 
 namespace App\Pages\Diary;
 
+use App\House\KitchenFactory;
 use App\Models\Task;
 use App\Models\Tenancy\CurrentHouse;
+use App\Pages\Making\WantedPage;
 use App\Pages\Today\TaskPresenter;
 use Illuminate\Support\Carbon;
 use Kettle\Diary\Step;
@@ -18,7 +20,12 @@ final readonly class DiaryFile
 
     private const PLACES = ['bench' => 'the bench', 'shelf' => 'the shelf', 'stove' => 'the stove', 'press' => 'the press'];
 
-    public function __construct(private CurrentHouse $current, private TaskPresenter $words) {}
+    public function __construct(
+        private CurrentHouse $current,
+        private TaskPresenter $words,
+        private WantedPage $wanted,
+        private KitchenFactory $kitchens,
+    ) {}
 
     public function __invoke(): string
     {
@@ -54,6 +61,27 @@ final readonly class DiaryFile
                 // A reminder of what to do is no reason to be taken for busy.
                 'TRANSP' => 'TRANSPARENT',
             ]);
+        }
+
+        $now = $this->kitchens->now();
+        foreach ($this->wanted->dated($now->setTime(0, 0), $now->modify('+'.self::DAYS.' days')) as $wanted) {
+            foreach ($this->wanted->things($wanted) as $i => [$at, $says]) {
+                $making = $at == $this->kitchens->local($wanted->make_at);
+                $event = $calendar->createComponent('VEVENT', [
+                    'UID' => "{$wanted->uid}.{$i}@{$house->uid}.warm-kettle",
+                    'DTSTAMP' => Carbon::now()->utc()->toDateTimeImmutable(),
+                    'SUMMARY' => "{$wanted->name}: {$says}",
+                    'LOCATION' => $making ? 'the melt' : 'the bench',
+                    'TRANSP' => 'TRANSPARENT',
+                ]);
+                if ($making) {
+                    $event->add('DTSTART', $wanted->make_at->copy()->utc()->toDateTimeImmutable());
+                    $event->add('DTEND', $wanted->make_at->copy()->addMinutes(max(5, $wanted->minutes))->utc()->toDateTimeImmutable());
+                } else {
+                    $event->add('DTSTART', $at->format('Ymd'), ['VALUE' => 'DATE']);
+                }
+                $calendar->add($event);
+            }
         }
 
         return $calendar->serialize();

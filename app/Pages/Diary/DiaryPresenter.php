@@ -11,6 +11,7 @@ use App\Models\DiaryMove;
 use App\Models\Task;
 use App\Models\Tenancy\CurrentHouse;
 use App\Pages\Batch\BatchPresenter;
+use App\Pages\Making\WantedPage;
 use App\Pages\Today\TaskPresenter;
 use App\Responses\Diary\AbsenceView;
 use App\Responses\Diary\CalendarView;
@@ -20,6 +21,7 @@ use App\Responses\Diary\DiaryMoveView;
 use App\Responses\Diary\DiaryPage;
 use App\Responses\Diary\DiarySession;
 use App\Responses\Diary\DiaryTrouble;
+use App\Responses\Diary\WantedOnDay;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
@@ -43,6 +45,7 @@ final readonly class DiaryPresenter
         private CurrentHouse $current,
         private TaskPresenter $tasks,
         private Times $times,
+        private WantedPage $wanted,
     ) {}
 
     public function page(\DateTimeImmutable $from): DiaryPage
@@ -71,9 +74,16 @@ final readonly class DiaryPresenter
             ->get()
             ->groupBy(fn (Task $task) => $this->kitchens->local($task->due_at)->format('Y-m-d'));
         $warm = $this->warm($batches, $running);
+        $wanted = $this->wanted->between($from, $to);
         $days = [];
         for ($day = $from; $day < $to; $day = $day->modify('+1 day')) {
-            $days[] = $this->day($day, $availability, $warm, $due->get($day->format('Y-m-d')) ?? new Collection());
+            $days[] = $this->day(
+                $day,
+                $availability,
+                $warm,
+                $due->get($day->format('Y-m-d')) ?? new Collection(),
+                $wanted[$day->format('Y-m-d')] ?? [],
+            );
         }
         $today = $this->kitchens->now()->setTime(0, 0);
 
@@ -189,8 +199,9 @@ final readonly class DiaryPresenter
      * @param  list<array{cooker: string, from: \DateTimeImmutable, to: \DateTimeImmutable, herbs: list<string>,
      *     batches: list<string>, on: bool, task: bool}>  $warm
      * @param  Collection<int, Task>  $due
+     * @param  list<WantedOnDay>  $wanted
      */
-    private function day(\DateTimeImmutable $day, Availability $availability, array $warm, Collection $due): DiaryDay
+    private function day(\DateTimeImmutable $day, Availability $availability, array $warm, Collection $due, array $wanted): DiaryDay
     {
         $midnight = $day->modify('+1 day');
         $length = $midnight->getTimestamp() - $day->getTimestamp();
@@ -233,6 +244,7 @@ final readonly class DiaryPresenter
                     ->map(fn (Task $task) => $this->tasks->view($task, $task->batch))
                     ->all(),
             ),
+            $wanted,
         );
     }
 

@@ -13,12 +13,20 @@ use Kettle\Batch\Stored;
 use Kettle\Diary\Stage as BatchStage;
 use Kettle\Making\Stage;
 
-/** What wants doing at the Melt: pots that are begun, each with its next step; and what stands here and is not to be used. */
+/**
+ * What wants doing at the Melt: pots that are begun, each with its next step; what stands here and is not to be used; and
+ * what has to be begun for a day.
+ */
 final readonly class MeltTasks
 {
     private const LISTED = 6;
 
-    public function __construct(private MakingRecords $records, private KitchenFactory $kitchens, private Times $times) {}
+    public function __construct(
+        private MakingRecords $records,
+        private KitchenFactory $kitchens,
+        private Times $times,
+        private WantedPage $wanted,
+    ) {}
 
     /** @return list<AtTheMelt> what must not be used first */
     public function now(): array
@@ -26,6 +34,7 @@ final readonly class MeltTasks
         return [
             ...array_values($this->wrong()->map(fn (Making $making) => $this->notToBeUsed($making))->all()),
             ...array_values($this->open()->map(fn (Making $making) => $this->next($making))->all()),
+            ...$this->wanted->soon(),
         ];
     }
 

@@ -14,6 +14,7 @@ use App\Responses\Melt\MeltChoices;
 use App\Responses\Melt\PartChoice;
 use App\Responses\Melt\ProductChoice;
 use Kettle\Diary\Stage;
+use Kettle\Diary\Step;
 use Kettle\Material\Addition;
 use Kettle\Material\Carrier;
 use Kettle\Material\Cupboard;
@@ -87,12 +88,10 @@ final readonly class MeltPage
         );
     }
 
-    /** @return list<BottledChoice> oils of the house that still hold something, and may be used */
+    /** @return list<BottledChoice> oils of the house that still hold something, and may be used; then those that stand yet */
     private function bottled(): array
     {
-        $words = $this->kitchens->words();
-
-        return array_values(
+        $there = array_values(
             Batch::query()
                 ->where('stage', Stage::Bottled)
                 ->where('best_before', '>=', $this->kitchens->now()->format('Y-m-d'))
@@ -101,18 +100,39 @@ final readonly class MeltPage
                 ->orderByDesc('bottled_at')
                 ->limit(self::BOTTLED)
                 ->get()
-                ->map(
-                    fn (Batch $batch) => new BottledChoice(
-                        $batch->uid,
-                        $words->thing(BottledOils::said($batch)),
-                        $batch->code,
-                        $batch->oils_name,
-                        $words->thing(['mL' => BottledOils::left($batch)]),
-                        $this->times->date($batch->best_before),
-                        $batch->purpose === 'kitchen',
-                    ),
-                )
+                ->map(fn (Batch $batch) => $this->choice($batch, BottledOils::left($batch), null))
                 ->all(),
+        );
+        $standing = Batch::query()
+            ->whereNotIn('stage', [Stage::Bottled, Stage::Discarded])
+            ->with(['tasks' => fn ($tasks) => $tasks->where('step', Step::Bottle)])
+            ->orderBy('strain_at')
+            ->limit(self::BOTTLED)
+            ->get()
+            ->map(
+                fn (Batch $batch) => $this->choice(
+                    $batch,
+                    (float) ($batch->strained_ml ?? $batch->plan->figure('yield_volume')),
+                    $this->times->day($batch->tasks->first()->due_at ?? $batch->strain_at),
+                ),
+            );
+
+        return [...$there, ...array_values($standing->all())];
+    }
+
+    private function choice(Batch $batch, float $ml, ?string $from): BottledChoice
+    {
+        $words = $this->kitchens->words();
+
+        return new BottledChoice(
+            $batch->uid,
+            $words->thing(BottledOils::said($batch)),
+            $batch->code,
+            $batch->oils_name,
+            $words->thing(['mL' => $ml]),
+            $this->times->date($batch->best_before),
+            $batch->purpose === 'kitchen',
+            $from,
         );
     }
 }

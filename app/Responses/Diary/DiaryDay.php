@@ -11,6 +11,7 @@ final readonly class DiaryDay
      * @param  list<DayWhile>  $home
      * @param  list<DiarySession>  $sessions
      * @param  list<TaskView>  $tasks
+     * @param  list<WantedOnDay>  $wanted
      */
     public function __construct(
         public string $day,
@@ -19,5 +20,6 @@ final readonly class DiaryDay
         public array $home,
         public array $sessions,
         public array $tasks,
+        public array $wanted,
     ) {}
 }

@@ -1,4 +1,6 @@
 import { Choice } from '../../bench/editors/edit'
+import { TextButton } from '../../parts/Button'
+import { Field } from '../../parts/Field'
 import { type Choices, type PartWish, partsOf } from '../wish'
 import { about, type Edit, Wrong } from './edit'
 import { BearsEditor, FirmnessEditor } from './Firmness'
@@ -136,6 +138,20 @@ function Word({ slot, edit }: { slot: string; edit: Edit }) {
       )
     case 'for':
       return <PeopleEditor edit={edit} />
+    case 'ready_by':
+      return (
+        <>
+          <Field
+            label="Ready by"
+            type="date"
+            value={wish.ready_by ?? ''}
+            hint="It is ready when that day begins: what is melted sets overnight."
+            {...(about(problem, 'ready_by') ? { fault: about(problem, 'ready_by') } : {})}
+            onChange={(event) => change({ ready_by: event.target.value === '' ? null : event.target.value })}
+          />
+          {wish.ready_by ? <TextButton onClick={() => change({ ready_by: null })}>On no day</TextButton> : null}
+        </>
+      )
     default:
       return <HowMuchEditor edit={edit} />
   }
