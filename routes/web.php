@@ -132,6 +132,7 @@ Route::prefix('api')->group(function (): void {
                 Route::put('makings/{making}/label', [MakingLabelController::class, 'set']);
                 Route::post('makings/{making}/weigh', [MakingController::class, 'weigh']);
                 Route::post('makings/{making}/steps', [MakingController::class, 'step']);
+                Route::post('makings/{making}/stir', [MakingController::class, 'stir']);
                 Route::post('makings/{making}/spoon', [MakingController::class, 'spoon']);
                 Route::post('makings/{making}/mend', [MakingController::class, 'mend']);
                 Route::post('makings/{making}/pour', [MakingController::class, 'pour']);

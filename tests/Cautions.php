@@ -121,6 +121,14 @@ function meltedCautions(): array
         'a cream' => [['product' => 'cream'], 'water-in-it skin-only'],
         'a cold bottle' => [$bottle(['cold_only' => true]), "{$wax} cold-only skin-only"],
         'arnica' => [$bottle(['herbs' => ['arnica']]), "unbroken-skin daisy-family {$wax} skin-only"],
+        'fresh leaf stirred in' => [
+            ['product' => 'ointment', 'leaf' => ['id' => 'plantain-leaf', 'amount' => '10 g']],
+            "{$wax} leaf-in-it skin-only",
+        ],
+        'fresh arnica stirred in' => [
+            ['product' => 'ointment', 'leaf' => ['id' => 'arnica', 'amount' => '10 g']],
+            "unbroken-skin daisy-family {$wax} leaf-in-it skin-only",
+        ],
         'a dressing' => [['product' => 'dressing'], ''],
         'a nut dressing' => [['product' => 'dressing', 'oils' => ['walnut']], 'allergens rags'],
     ];

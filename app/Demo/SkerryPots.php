@@ -30,6 +30,7 @@ final readonly class SkerryPots
         $this->corrected();
         $this->grained();
         $this->forTheFair();
+        $this->leaf();
         $this->wanted();
     }
 
@@ -105,6 +106,29 @@ final readonly class SkerryPots
         $this->work->step($salve, 'dry', null);
         $this->clock->at(0, 8, 20);
         $this->work->weigh($salve, $salve->plan->pot->parts[0]->id, null);
+    }
+
+    /** An ointment that has leaf of the green house in it just now. */
+    private function leaf(): void
+    {
+        $ago = fn (int $minutes) => Carbon::setTestNow($this->clock->now->copy()->subMinutes($minutes));
+        $ago(75);
+        $ointment = ($this->begin)(
+            [
+                'product' => 'ointment',
+                'oils' => [['batch' => $this->oil('calendula'), 'amount' => '60 mL']],
+                'leaf' => ['id' => 'plantain-leaf', 'amount' => '15 g'],
+                'tins' => [['ml' => 30]],
+            ],
+            ['leaf-in-it'],
+        );
+        $this->work->step($ointment, 'dry', null);
+        $this->weighed($ointment);
+        $this->work->step($ointment, 'melt', '64 C');
+        $ago(50);
+        $this->work->step($ointment, 'leaf', '55 C');
+        $ago(20);
+        $this->work->stir($ointment, '52 C');
     }
 
     /** Two that are wanted by a day: one of an oil that is not begun yet, one of an oil that stands on the sill. */

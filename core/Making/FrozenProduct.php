@@ -43,6 +43,7 @@ final readonly class FrozenProduct
         public float $whipped,
         public float $whippedMost,
         public string $bestBefore,
+        public ?LeafIn $leaf = null,
     ) {}
 
     /**
@@ -102,6 +103,7 @@ final readonly class FrozenProduct
             $whipped[1] ?? 1.0,
             $whipped[2] ?? 1.0,
             $plan->part('figures')->part('best_before')->text('value', '9999-12-31'),
+            LeafIn::read($plan->part('leaf')),
         );
     }
 

@@ -8,6 +8,7 @@ use Kettle\Making\Line\Mended;
 use Kettle\Making\Line\Poured;
 use Kettle\Making\Line\Spooned;
 use Kettle\Making\Line\StepDone;
+use Kettle\Making\Line\Stirred;
 use Kettle\Making\Line\TinGone;
 use Kettle\Making\Line\Weighed;
 use Kettle\Measure\AmountWriter;
@@ -50,7 +51,7 @@ final readonly class Hand
     }
 
     /** @throws MakingException */
-    public function step(string $id, ?float $celsius): StepDone
+    public function step(string $id, ?float $celsius, ?float $massG = null): StepDone
     {
         if (! in_array($id, $this->state->plan->steps, true) || str_starts_with($id, 'weigh.') || in_array($id, ['pour', 'fill'], true)) {
             throw MakingException::step($id);
@@ -61,11 +62,26 @@ final readonly class Hand
         if ($this->state->isDone($id)) {
             throw MakingException::stepDone();
         }
-        if ($celsius !== null && ($celsius < 0 || $celsius > 150)) {
-            throw MakingException::warmth();
+        $this->warm($celsius);
+        if ($id === 'sieve' && $this->state->leaf === null) {
+            throw MakingException::leafFirst();
+        }
+        if ($massG !== null && ($id !== 'sieve' || $massG <= 0 || $massG > $this->state->inPot()->massG)) {
+            throw MakingException::sieved($this->words->thing(['g' => $this->state->inPot()->massG]));
         }
 
-        return new StepDone($id, $celsius);
+        return new StepDone($id, $celsius, $massG);
+    }
+
+    /** @throws MakingException */
+    public function stir(?float $celsius): Stirred
+    {
+        if ($this->state->leaf === null) {
+            throw MakingException::leafFirst();
+        }
+        $this->warm($celsius);
+
+        return new Stirred($celsius);
     }
 
     /** @throws MakingException */
@@ -78,6 +94,7 @@ final readonly class Hand
             throw MakingException::room();
         }
         $inUse = $this->state->stage === Stage::Poured;
+        $this->sieved();
         if ($stuckG < 0 || $stuckG >= $this->state->pot->massG) {
             throw MakingException::spoon();
         }
@@ -99,6 +116,7 @@ final readonly class Hand
     public function mend(?PotPart $in, float $outG, bool $food, string $typed = ''): Mended
     {
         $this->open();
+        $this->sieved();
         if ($in === null && $outG <= 0) {
             throw MakingException::nothing();
         }
@@ -124,6 +142,7 @@ final readonly class Hand
     public function pour(array $tins, ?float $leftMl, string $where, array $taken = []): Poured
     {
         $this->open();
+        $this->sieved();
         $tins = array_values(array_filter($tins, fn (array $tin) => $tin['count'] > 0));
         $poured = new Poured($tins, $leftMl, mb_substr($where, 0, 80), $taken);
         $count = array_sum(array_column($tins, 'count'));
@@ -164,6 +183,22 @@ final readonly class Hand
         }
 
         return new TinGone($number, $how, $to, $how === 'sold' ? $price : null);
+    }
+
+    /** @throws MakingException */
+    private function warm(?float $celsius): void
+    {
+        if ($celsius !== null && ($celsius < 0 || $celsius > 150)) {
+            throw MakingException::warmth();
+        }
+    }
+
+    /** @throws MakingException while a leaf is in it */
+    private function sieved(): void
+    {
+        if ($this->state->leaf !== null) {
+            throw MakingException::leafIn();
+        }
     }
 
     /** @throws MakingException */

@@ -14,6 +14,7 @@ use Kettle\Making\Line\Mended;
 use Kettle\Making\Line\Poured;
 use Kettle\Making\Line\Spooned;
 use Kettle\Making\Line\StepDone;
+use Kettle\Making\Line\Stirred;
 use Kettle\Making\Line\TinGone;
 use Kettle\Making\Line\Weighed;
 
@@ -24,6 +25,7 @@ final class Lines
         Started::KIND,
         Weighed::KIND,
         StepDone::KIND,
+        Stirred::KIND,
         Spooned::KIND,
         Mended::KIND,
         Poured::KIND,
@@ -42,6 +44,7 @@ final class Lines
             Started::KIND => Started::of($stored),
             Weighed::KIND => Weighed::of($stored),
             StepDone::KIND => StepDone::of($stored),
+            Stirred::KIND => Stirred::of($stored),
             Spooned::KIND => Spooned::of($stored),
             Mended::KIND => Mended::of($stored),
             Poured::KIND => Poured::of($stored),

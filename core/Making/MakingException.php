@@ -51,6 +51,25 @@ final class MakingException extends RefusedException
         return new self('unknown', sprintf('“%s” is no step of this product.', mb_substr($id, 0, 60)), 'step');
     }
 
+    public static function leafFirst(): self
+    {
+        return new self('not_now', 'There is no leaf in it. Stir it in first.', 'step');
+    }
+
+    public static function leafIn(): self
+    {
+        return new self('not_now', 'The leaf is in it yet. Sieve it out first.');
+    }
+
+    public static function sieved(string $there): self
+    {
+        return new self(
+            'out_of_range',
+            sprintf('Sieved there is less than the %s that were in the pot. Weigh it without the pan.', $there),
+            'mass',
+        );
+    }
+
     public static function stepDone(): self
     {
         return new self('twice', 'That step is done already.', 'step');

@@ -10,6 +10,7 @@ use Kettle\Making\Line\Mended;
 use Kettle\Making\Line\Poured;
 use Kettle\Making\Line\Spooned;
 use Kettle\Making\Line\StepDone;
+use Kettle\Making\Line\Stirred;
 use Kettle\Making\Line\TinGone;
 use Kettle\Making\Line\Weighed;
 use Kettle\Melt\Ingredients;
@@ -31,6 +32,7 @@ final readonly class MakingState
      * @param  ?Verdict  $toMend the last one, where it was not right and nothing was done about it yet
      * @param  list<TinState>  $tins
      * @param  string  $bestBefore Y-m-d
+     * @param  ?LeafWatch  $leaf while it is in the pot
      * @param  ?float  $loss of the pot, that stayed in it and in the jug; null where nobody looked
      */
     private function __construct(
@@ -48,6 +50,7 @@ final readonly class MakingState
         public string $bestBefore,
         public ?float $loss,
         public Takes $takes,
+        public ?LeafWatch $leaf,
     ) {}
 
     public static function of(FrozenProduct $plan, Logbook $log): self
@@ -60,6 +63,7 @@ final readonly class MakingState
         $tried = false;
         $until = $plan->bestBefore;
         $in = [];
+        $leafAt = $stirredAt = $leafC = null;
         foreach ($log->standing as $entry) {
             $line = $entry->line;
             if ($line instanceof Weighed) {
@@ -67,6 +71,12 @@ final readonly class MakingState
                 $warm = $warm->holding($line->part, $line->grams);
                 $cool = $cool->holding($line->part, $line->grams);
             } elseif ($line instanceof StepDone) {
+                if ($line->step === 'sieve' && $leafAt !== null) {
+                    [$warm, $cool] = self::less($warm, $cool, $weighed, self::held($plan, $warm, $cool, $weighed, $line->massG));
+                    $leafAt = null;
+                } elseif ($line->step === 'leaf' && $plan->leaf !== null) {
+                    [$leafAt, $stirredAt, $leafC] = [$entry->at, $entry->at, $line->celsius];
+                }
                 $done[$line->step] = true;
                 $toMend = $line->step === 'spoon' ? null : $toMend;
                 if (in_array($line->step, self::LAST, true)) {
@@ -74,6 +84,8 @@ final readonly class MakingState
                     $cool = self::grown($cool, $warm, $plannedG, $weighed);
                     $weighed += array_column($cool->parts, 'grams', 'id');
                 }
+            } elseif ($line instanceof Stirred) {
+                [$stirredAt, $leafC] = [$entry->at, $line->celsius ?? $leafC];
             } elseif ($line instanceof Spooned && ! $line->inUse) {
                 [$warm, $cool] = self::less($warm, $cool, $weighed, $line->stuckG);
                 $toMend = $line->verdict->is === Verdict::RIGHT ? null : $line->verdict;
@@ -121,6 +133,9 @@ final readonly class MakingState
             self::lossOf($plan, $pot, $poured),
             // Thrown away before anything was in the pot, it has used nothing.
             $discarded && ! $begun && $poured === null ? Takes::none() : Takes::of($plan->pot, $weighed, $in, $poured, $discarded),
+            $plan->leaf === null || $leafAt === null || $stirredAt === null || ! $stage->isOpen()
+                ? null
+                : LeafWatch::of($plan->leaf, $leafAt, $stirredAt, $leafC),
         );
     }
 
@@ -161,7 +176,9 @@ final readonly class MakingState
     {
         $fill = $this->plan->fill();
         $sizes = array_map(fn (array $tin) => new Tin($tin['ml'], null, $fill), $this->plan->tins());
-        $pours = $this->pot->ml * (1 - $this->plan->lossShare) * $this->plan->whipped;
+        // What a leaf will keep is not poured.
+        $held = $this->plan->leaf === null || isset($this->done['sieve']) ? 0.0 : $this->plan->leaf->heldMl;
+        $pours = max(0.0, $this->pot->ml - $held) * (1 - $this->plan->lossShare) * $this->plan->whipped;
 
         return $sizes === []
             ? []
@@ -192,6 +209,10 @@ final readonly class MakingState
             $allergens = [...$allergens, ...$part->allergens];
         }
 
+        if ($this->plan->leaf !== null && ($this->poured === null || isset($this->done['leaf']))) {
+            $herbs = [...$herbs, ...$this->plan->leaf->plants];
+        }
+
         return Ingredients::falling($each, $herbs, $allergens, $this->plan->fragrance);
     }
 
@@ -213,6 +234,18 @@ final readonly class MakingState
                 array_map(fn (PotPart $part) => isset($weighed[$part->id]) ? $part->holding($part->grams * $times) : $part, $cool->parts),
             ),
         ];
+    }
+
+    /**
+     * g that go with the leaf: what is missing from the scale, or what such a leaf keeps.
+     *
+     * @param  array<string, float>  $weighed
+     */
+    private static function held(FrozenProduct $plan, Pot $warm, Pot $cool, array $weighed, ?float $massG): float
+    {
+        $all = $warm->massG + array_sum(array_map(fn (PotPart $part) => isset($weighed[$part->id]) ? $part->grams : 0.0, $cool->parts));
+
+        return $massG !== null ? max(0.0, $all - $massG) : min($all, (($plan->leaf->heldMl ?? 0.0) * $warm->massG) / max(1e-9, $warm->ml));
     }
 
     /**

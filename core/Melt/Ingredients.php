@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Melt;
 
+use Kettle\Material\Herb;
 use Kettle\Reason\Said;
 
 /**
@@ -20,7 +21,7 @@ final readonly class Ingredients
      */
     private function __construct(public array $each, public array $herbs, public array $allergens, public array $fragrance) {}
 
-    public static function of(Composition $pot, Scents $scents): self
+    public static function of(Composition $pot, Scents $scents, ?Leaf $leaf = null): self
     {
         $each = $herbs = $allergens = [];
         foreach ($pot->weighed as $weighed) {
@@ -29,7 +30,7 @@ final readonly class Ingredients
             $herbs = [...$herbs, ...self::plants($weighed->part)];
         }
 
-        return self::falling($each, $herbs, $allergens, $scents->named);
+        return self::falling($each, [...$herbs, ...$leaf?->plants() ?? []], $allergens, $scents->named);
     }
 
     /**
@@ -63,13 +64,16 @@ final readonly class Ingredients
     /** @return list<array{name: mixed, latin: string}> the plants that an oil was made with */
     public static function plants(Part $part): array
     {
-        return array_map(
-            fn (array $herb) => [
-                'name' => $herb['plant']->id === '' ? $herb['plant']->name : $herb['plant']->said(),
-                'latin' => ($herb['plant']->latin === '' ? ucfirst($herb['plant']->name) : $herb['plant']->latin).' Extract',
-            ],
-            $part->infused->herbs ?? [],
-        );
+        return array_map(fn (array $herb) => self::plant($herb['plant']), $part->infused->herbs ?? []);
+    }
+
+    /** @return array{name: mixed, latin: string} */
+    public static function plant(Herb $plant): array
+    {
+        return [
+            'name' => $plant->id === '' ? $plant->name : $plant->said(),
+            'latin' => ($plant->latin === '' ? ucfirst($plant->name) : $plant->latin).' Extract',
+        ];
     }
 
     /** @return list<array{name: array<string, mixed>, inci: string, grams: float}> a part, or the oils it was made of */

@@ -42,6 +42,34 @@ final class MeltException extends RefusedException
         return new self('said_twice', sprintf('Both %s and %s say how much it is to be. Say one of them.', $one, $other), $field);
     }
 
+    public static function leafWeight(): self
+    {
+        return new self('missing', 'Say how much leaf, such as 40 g.', 'amount');
+    }
+
+    public static function leafDry(string $herb): self
+    {
+        return new self(
+            'dry_leaf',
+            sprintf('Dried %s gives little to an ointment: it is infused in the oil first. Stir in fresh or wilted leaf.', $herb),
+            'state',
+        );
+    }
+
+    public static function noLeaf(string $product): self
+    {
+        return new self(
+            'no_leaf',
+            sprintf('No leaf is stirred into a %s. Make a salve or an ointment, or leave it out.', $product),
+            'leaf',
+        );
+    }
+
+    public static function leafTakesAll(): self
+    {
+        return new self('too_much', 'So much leaf would soak up all of it. Take less leaf, or make more.', 'leaf.amount');
+    }
+
     public static function notBottled(string $oil): self
     {
         return new self(

@@ -133,12 +133,16 @@ final readonly class Melting
         $pot = Solving::of($wish, $loss);
         self::againstBottles($pot);
         $scents = Scents::of($pot, $wish, $this->table);
-        $poured = $pot->totalMl * (1 - $loss) * ($wish->product->whipped[1] ?? 1.0);
+        $sieved = $pot->totalMl - ($wish->leaf->heldMl ?? 0.0);
+        if ($sieved <= $pot->totalMl / 10) {
+            throw MeltException::leafTakesAll();
+        }
+        $poured = $sieved * (1 - $loss) * ($wish->product->whipped[1] ?? 1.0);
         $tins = TinFilling::of($poured, $wish->tins, in_array('tins', $wish->chosen, true));
         $figures = new ProductFigures($wish, $pot, $scents, $tins, $this->table, $house, $loss);
         $notes = new ProductNotes($this->tables);
         $steps = new ProductSteps($wish, $pot, $house, $figures->warmth());
-        $days = ProductDays::of($wish, $pot, $steps->minutes(), $house, $this->table);
+        $days = ProductDays::of($wish, $pot, $steps->minutes() + 60 * ($wish->leaf?->usualH() ?? 0.0), $house, $this->table);
         $keeping = ProductKeeping::of($pot, $wish, $house, $this->tables, $days);
 
         return new ProductPlan(
@@ -147,7 +151,12 @@ final readonly class Melting
             $scents,
             $tins,
             $keeping,
-            [...$figures->all($seen, $steps->minutes()), 'best_before' => $keeping->figure(), ...$days?->figures() ?? []],
+            [
+                ...$figures->all($seen, $steps->minutes()),
+                ...$wish->leaf === null ? [] : ['held_volume' => $wish->leaf->figure()],
+                'best_before' => $keeping->figure(),
+                ...$days?->figures() ?? [],
+            ],
             ProductSentence::of($wish, $pot, $this->table),
             $notes->of($wish, $pot, $scents, $tins, $keeping, $house, $days),
             $steps->all(),
@@ -155,6 +164,7 @@ final readonly class Melting
             $seen,
             $notes->labels($wish, $pot, $scents, $keeping),
             $days,
+            $figures->warmth(),
         );
     }
 

@@ -18,6 +18,9 @@ final readonly class Product
     /** Poured into bottles, which Stores counts as bottles. */
     public const IN_BOTTLES = 'in-bottles';
 
+    /** Fresh plant may be stirred into it while it is melted. */
+    public const TAKES_LEAF = 'takes-leaf';
+
     /**
      * @param  ?float  $firmness what it is made to where nothing else is said; null where wax does not decide it
      * @param  array{wax: array{float, float}, butter: array{float, float}, oil: array{float, float}}  $shares least and most

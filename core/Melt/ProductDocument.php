@@ -35,7 +35,8 @@ final readonly class ProductDocument
     /** @return array<string, mixed> numbers, codes, and sentences as they are kept */
     public function record(ProductPlan $plan): array
     {
-        $ingredients = Ingredients::of($plan->pot, $plan->scents);
+        $ingredients = Ingredients::of($plan->pot, $plan->scents, $plan->wish->leaf);
+        $warmth = $plan->warmth;
 
         return [
             'product' => [
@@ -61,6 +62,7 @@ final readonly class ProductDocument
             ],
             'cautions' => array_map(fn (Note $note) => $note->toArray(), $plan->notes),
             'steps' => $plan->steps,
+            'leaf' => $warmth === null ? null : $plan->wish->leaf?->document($warmth),
             'days' => $plan->days?->document(),
             'ingredients' => [
                 'cook' => array_map(fn (mixed $name) => $name instanceof Said ? $name : Said::just($name), $ingredients->cook()),

@@ -68,6 +68,13 @@ final readonly class ProductKeeping
                 Reason::rule('melt-keeps-product', ['product' => $wish->product->name, 'months' => $wish->product->monthsMost]),
             ];
         }
+        if ($wish->leaf !== null) {
+            $ends[] = [
+                ShelfLife::after($today, $wish->leaf->rule->number('months')),
+                ShelfLife::after($today, $wish->leaf->rule->number('months_least')),
+                Reason::rule('melt-keeps-leaf', ['months' => $wish->leaf->rule->number('months')]),
+            ];
+        }
         usort($ends, fn (array $a, array $b) => $a[0] <=> $b[0]);
         [$first, $low, $why] = $ends[0];
 

@@ -35,6 +35,7 @@ final readonly class ProductNotes
             ...self::filling($tins),
             ...self::cups($wish, $pot),
             ...self::shares($wish, $pot),
+            ...self::leaf($wish, $pot),
             ...self::days($days, $keeping),
             ...array_map(fn ($rule) => $rules->told($rule, $facts), $rules->holding($facts, 'melt')),
         ];
@@ -75,7 +76,11 @@ final readonly class ProductNotes
                 $iodine = [$iodine[0] + $value * $each->grams, $iodine[1] + $each->grams];
             }
         }
+        foreach ($wish->leaf->mix->parts ?? [] as $part) {
+            $herbs[] = ['plant' => $part->plant, 'state' => $part->form->state];
+        }
         $tags = $scents->tags() + [
+            'leaf-in' => $wish->leaf !== null,
             'wax' => array_filter($pot->weighed, fn (Weighed $each) => $each->part->fusion !== null) !== [],
             'cold-only' => $keeping->coldOnly,
         ];
@@ -207,6 +212,21 @@ final readonly class ProductNotes
         }
 
         return $notes;
+    }
+
+    /** @return list<Note> */
+    private static function leaf(ProductWish $wish, Composition $pot): array
+    {
+        return $wish->leaf !== null && $wish->leaf->ml > $pot->totalMl
+            ? [
+                new Note(
+                    'leaf-much',
+                    'care',
+                    Said::of('melt.leaf-much', ['volume' => ['mL' => $wish->leaf->ml], 'there' => ['mL' => $pot->totalMl]]),
+                    'leaf',
+                ),
+            ]
+            : [];
     }
 
     /** @return list<Note> */

@@ -18,6 +18,7 @@ final readonly class ProductPlan
      * @param  list<array{id: string, says: Said}>  $steps
      * @param  list<array{id: string, firmness: float, grams: float}>  $moves where a little more of each would take it
      * @param  list<array{must: bool, says: Said}>  $labels what its label says of what to heed
+     * @param  ?array{runs: float, clear: float, to: float, drops: float}  $warmth how warm it is melted; null for what pours cold
      * @param  ?ProductDays  $days where a day is wanted, or an oil is to come
      */
     public function __construct(
@@ -34,6 +35,7 @@ final readonly class ProductPlan
         public ?FirmnessSeen $seen,
         public array $labels,
         public ?ProductDays $days = null,
+        public ?array $warmth = null,
     ) {}
 
     /** @param  list<Note>  $notes */
@@ -53,6 +55,7 @@ final readonly class ProductPlan
             $this->seen,
             $this->labels,
             $this->days,
+            $this->warmth,
         );
     }
 }

@@ -35,6 +35,7 @@ final readonly class ProductRemedies
                     'tins' => null,
                 ]),
             ],
+            'no_leaf' => [new Way('no-leaf', 'Leave it out', ['leaf' => null])],
             'not_food' => [new Way('dry', 'Leave it out', self::without($document, $fault['field']))],
             'not_wax' => [new Way('any', 'Leave out how firm', ['firmness' => null])],
             'said_twice' => [new Way('once', 'Leave that out', [explode('.', $fault['field'])[0] => null])],

@@ -33,6 +33,9 @@ final class ProductSentence
             ...$wish->butters === [] ? [] : [self::piece('butters', self::all($wish->butters), $chosen('butters'))],
             ...$wish->others === [] ? [] : [self::piece('others', self::all($wish->others), $chosen('others', 'water'))],
             ...$wish->scents === [] ? [] : [self::piece('essential_oils', self::all($wish->scents), true)],
+            ...$wish->leaf === null
+                ? []
+                : [self::piece('leaf', Said::of('melt.leaf', ['typed' => $wish->leaf->typed(), 'leaf' => $wish->leaf->said()]), true)],
         ];
         foreach ($with as $i => $piece) {
             $pieces[] = self::plain($i === 0 ? 'with' : ($i === count($with) - 1 ? 'and' : 'comma'));

@@ -48,7 +48,7 @@ final readonly class ProductSteps
                 'stirred' => [...$this->warmth === null ? [] : [$this->melt()], self::step('stir-in')],
                 'emulsion' => [$this->melt(), self::step('water', ['warmth' => $this->to()]), self::step('emulsify')],
                 'whipped' => [$this->melt(), self::step('cool-fast'), self::step('whip')],
-                default => $this->warmth === null ? [self::step('blend')] : [$this->melt(), self::step('spoon')],
+                default => $this->warmth === null ? [self::step('blend')] : [$this->melt(), ...$this->leaf(), self::step('spoon')],
             },
             ...$this->cool(),
             self::step($this->warmth === null ? 'fill' : 'pour', ['vessel' => $this->wish->product->vessel]),
@@ -106,6 +106,28 @@ final readonly class ProductSteps
         $drops = $each->part->scent?->drops($each->grams, $this->house->kitchen->dropsPerMl);
 
         return $drops === null ? ['g' => $each->grams] : ['drops' => $drops];
+    }
+
+    /** @return list<array{id: string, says: Said}> stirred in, and sieved out while it is warm */
+    private function leaf(): array
+    {
+        $leaf = $this->wish->leaf;
+        if ($leaf === null) {
+            return [];
+        }
+
+        return [
+            self::step('leaf', [
+                'mass' => ['g' => $leaf->amount->value],
+                'leaf' => $leaf->said(),
+                'low' => ['C' => round($this->warmth['clear'] ?? 0.0)],
+                'ceiling' => $this->to(),
+                'least' => ['h' => $leaf->rule->number('least_h')],
+                'most' => ['h' => $leaf->rule->number('most_h')],
+                'stir' => ['h' => $leaf->rule->number('stir_min') / 60],
+            ]),
+            self::step('sieve', ['held' => ['mL' => $leaf->heldMl]]),
+        ];
     }
 
     /** @return array{id: string, says: Said} */

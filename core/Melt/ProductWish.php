@@ -21,6 +21,7 @@ final readonly class ProductWish
      * @param  ?float  $totalMl likewise
      * @param  list<Tin>  $tins
      * @param  list<string>  $for whom it is for, ids of data/melt.json
+     * @param  ?Leaf  $leaf stirred in and sieved out
      * @param  ?\DateTimeImmutable  $readyBy the day it is wanted, at its beginning
      * @param  list<string>  $chosen words of the sentence that were chosen
      */
@@ -39,6 +40,7 @@ final readonly class ProductWish
         public ?float $totalMl,
         public array $tins,
         public array $for,
+        public ?Leaf $leaf,
         public ?\DateTimeImmutable $readyBy,
         public array $chosen,
     ) {}

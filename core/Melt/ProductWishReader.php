@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace Kettle\Melt;
 
 use Kettle\Material\MaterialException;
+use Kettle\Material\State;
 use Kettle\Measure\Amount;
 use Kettle\Measure\AmountException;
 use Kettle\Measure\Kind;
 use Kettle\Reason\Faults;
 use Kettle\Recipe\Fields;
+use Kettle\Recipe\HerbsReader;
 use Kettle\Recipe\WishedDays;
 use Kettle\Recipe\WishException;
 
@@ -38,6 +40,7 @@ final readonly class ProductWishReader
         $scents = $parts->scents($document);
         $total = isset($document['total']) ? $faults->trying('total', fn () => $this->total($document)) : null;
         $tins = $this->tins($document, $product, $faults);
+        $leaf = is_array($document['leaf'] ?? null) ? $this->leaf($document['leaf'], $product, $faults) : null;
         $bears = $document['bears_c'] ?? null;
         $readyBy = $faults->trying('ready_by', fn () => WishedDays::day($document, 'ready_by', $this->house->kitchen->today()));
         [$firmness, $word] = $faults->trying('firmness', fn () => $this->firmness($document)) ?? [null, null];
@@ -89,6 +92,7 @@ final readonly class ProductWishReader
             $total !== null && $total->kind === Kind::Volume ? $total->value : null,
             $tins,
             self::people($document),
+            $leaf,
             $readyBy,
             array_map(strval(...), array_keys(array_filter($document, fn (mixed $each) => $each !== null && $each !== []))),
         );
@@ -120,6 +124,32 @@ final readonly class ProductWishReader
                 throw $refused;
             }
         }
+    }
+
+    /**
+     * Fresh where it is not said otherwise.
+     *
+     * @param  array<mixed>  $fields
+     */
+    private function leaf(array $fields, Product $product, Faults $faults): ?Leaf
+    {
+        if (! $product->has(Product::TAKES_LEAF)) {
+            $faults->add(MeltException::noLeaf($product->name));
+
+            return null;
+        }
+        $found = new Faults();
+        $fields = array_filter($fields, fn (mixed $each) => $each !== null) + ['state' => State::Fresh->value];
+        $read = (new HerbsReader($this->house->kitchen->cupboard(), $this->house->kitchen))->read(['herb' => $fields], $found);
+        foreach ($found->all() as $fault) {
+            $faults->add(
+                new MeltException($fault['reason'], $fault['sentence'], (string) preg_replace('/^herb/', 'leaf', $fault['field'])),
+            );
+        }
+
+        return $read === null
+            ? null
+            : $faults->tryingIn('leaf', fn () => Leaf::of($read['mix'], $read['total'], $this->house, $this->table));
     }
 
     /**

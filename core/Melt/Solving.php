@@ -98,7 +98,8 @@ final readonly class Solving
                 return ($oilG * 2) / array_sum($wish->product->shares['oil']);
             }
         }
-        $ml = $wish->totalMl ?? $this->tinsMl() / (1 - $lossShare);
+        // What stays in a leaf that is sieved out is made too.
+        $ml = $wish->totalMl ?? $this->tinsMl() / (1 - $lossShare) + ($wish->leaf->heldMl ?? 0.0);
         $sides = $this->sides;
 
         return self::divide(

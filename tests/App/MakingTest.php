@@ -324,3 +324,70 @@ it('reads a thermometer as this cook does', function () {
     // 150 °F is 65.6 °C, by the definition of the degree.
     expect(MakingEntry::query()->where('kind', 'did')->firstOrFail()->data['celsius'])->toEqualWithDelta(65.5556, 0.001);
 });
+
+it('keeps fresh leaf in the ointment, watched at the Stove, until it is sieved', function () {
+    $begun = $this->atHouse('POST', '/makings', [
+        'wish' => [
+            'product' => 'ointment',
+            'oils' => ['olive'],
+            'leaf' => ['id' => 'plantain-leaf', 'amount' => '40 g'],
+            'tins' => [['ml' => 60, 'count' => 3]],
+        ],
+        'acknowledged' => ['leaf-in-it'],
+    ])->assertOk();
+    expect($begun->json('name'))->toBe('Plantain leaf soft ointment')->and($begun->json('leaf'))->toBeNull();
+    $path = "/makings/{$begun->json('id')}";
+    $does = fn (string $what, array $body) => $this->atHouse('POST', "{$path}/{$what}", $body);
+    $does('weigh', ['part' => 'olive'])->assertOk();
+    $does('weigh', ['part' => 'beeswax'])->assertOk();
+    $does('steps', ['step' => 'melt', 'warmth' => '66 C'])->assertOk();
+    // No leaf, nothing to stir or sieve; and nothing at the Stove.
+    $does('stir', [])->assertStatus(422)->assertJsonPath('faults.0.field', 'step');
+    $does('steps', ['step' => 'sieve'])->assertStatus(422);
+    expect($this->atHouse('GET', '/stove')->json('leaves'))->toBe([]);
+    $in = $does('steps', ['step' => 'leaf', 'warmth' => '58 C'])
+        ->assertOk()
+        ->json();
+    expect($in['leaf']['over'])->toBeFalse()->and($in['leaf']['says'])->toContain('Stir it at ');
+    $does('spoon', ['verdict' => 'right'])->assertStatus(422);
+    $does('pour', ['tins' => [['ml' => 60, 'count' => 3]]])->assertStatus(422);
+    $this->travel(20)->minutes();
+    $stove = $this->atHouse('GET', '/stove')->json('leaves');
+    expect($stove)
+        ->toHaveCount(1)
+        ->and($stove[0]['making'])
+        ->toBe($in['id'])
+        ->and($stove[0]['leaf']['says'])
+        ->toBe('Stir it now.')
+        ->and(collect($this->atHouse('GET', '/today')->json('melt'))->firstWhere('id', $in['id'])['says'])
+        ->toBe('Stir it now.');
+    $hot = $does('stir', ['warmth' => '91 C'])
+        ->assertOk()
+        ->json();
+    expect($hot['leaf']['warmth_says'])->toContain('Too warm')->and($hot['entries'][0]['title'])->toBe('Stirred, at 91 °C');
+    $does('stir', ['warmth' => 'warm'])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.field', 'warmth');
+    $this->travel(2)->hours();
+    expect($this->atHouse('GET', '/stove')->json('leaves.0.leaf.over'))->toBeTrue();
+    $does('steps', ['step' => 'sieve', 'mass' => '9 kg'])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.field', 'mass');
+    $out = $does('steps', ['step' => 'sieve', 'mass' => '160 g'])
+        ->assertOk()
+        ->json();
+    expect($out['leaf'])
+        ->toBeNull()
+        ->and($out['pot'][0]['grams'] + $out['pot'][1]['grams'])
+        ->toEqualWithDelta(160, 0.01)
+        ->and($out['entries'][0]['title'])
+        ->toBe('Sieved; 160 g in the pot');
+    $does('undo', ['entry' => $out['entries'][0]['id']])->assertOk();
+    expect($this->atHouse('GET', '/stove')->json('leaves'))->toHaveCount(1);
+    $does('steps', ['step' => 'sieve'])->assertOk();
+    $does('spoon', ['verdict' => 'right'])->assertOk();
+    $poured = $does('pour', ['tins' => [['ml' => 60, 'count' => 3]]])
+        ->assertOk()
+        ->json();
+    expect($poured['inci'])->toContain('Plantago lanceolata Extract');
+});

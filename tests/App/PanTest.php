@@ -124,7 +124,11 @@ it('warms an incubator without water', function () {
     $this->fill($batch);
     $page = $this->atHouse('GET', '/stove')->json();
     $cooker = collect($page['cookers'])->firstWhere('called', 'the incubator');
-    expect($page['waiting'][0])->toMatchArray(['water' => [['id' => 'none', 'name' => 'none']], 'cookers' => [$cooker['id']]]);
+    expect($page['waiting'][0])->toMatchArray([
+        'method' => 'jar incubator',
+        'water' => [['id' => 'none', 'name' => 'none']],
+        'cookers' => [$cooker['id']],
+    ]);
     $asked = ['cooker' => $cooker['id'], 'setting' => 'on', 'batches' => [$batch->uid]];
     $outlook = $this->atHouse('POST', '/stove/outlook', $asked)->assertOk()->json();
     expect($outlook['pour_text'])

@@ -83,10 +83,10 @@ const ARROWS = [
     'Stores' => ['Reason', 'Time', 'Measure', 'Material', 'Keeping'],
     'Fault' => ['Reason', 'Material'],
     'Recipe' => ['Reason', 'Time', 'Measure', 'Material', 'Vessel', 'Infusion', 'Warmth', 'Diary', 'Caution', 'Keeping', 'Stores'],
-    'Melt' => ['Reason', 'Time', 'Measure', 'Material', 'Vessel', 'Diary', 'Caution', 'Keeping', 'Stores', 'Recipe'],
+    'Melt' => ['Reason', 'Time', 'Measure', 'Material', 'Vessel', 'Infusion', 'Diary', 'Caution', 'Keeping', 'Stores', 'Recipe'],
     'Share' => ['Reason', 'Measure', 'Material', 'Infusion', 'Recipe'],
     'Batch' => ['Reason', 'Time', 'Measure', 'Material', 'Vessel', 'Infusion', 'Warmth', 'Diary', 'Caution', 'Keeping', 'Stores', 'Recipe'],
-    'Making' => ['Reason', 'Measure', 'Material', 'Recipe', 'Melt', 'Batch'],
+    'Making' => ['Reason', 'Time', 'Measure', 'Material', 'Recipe', 'Melt', 'Batch'],
     'Trace' => ['Reason'],
     'Ask' => [
         'Reason',

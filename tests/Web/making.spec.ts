@@ -2,7 +2,11 @@ import { expect, type Page, test } from '@playwright/test'
 import { demo, ownHouse, tabTo } from './support'
 
 /** A salve of plain olive oil with a little lavender, begun. */
-async function begun(page: Page, house: string, more: object = {}): Promise<void> {
+async function begun(
+  page: Page,
+  house: string,
+  { read, name, ...more }: { read?: boolean; name?: string; [more: string]: unknown } = {},
+): Promise<void> {
   await page.evaluate(
     ([store, text]) => localStorage.setItem(store ?? '', text ?? ''),
     [
@@ -17,8 +21,9 @@ async function begun(page: Page, house: string, more: object = {}): Promise<void
     ],
   )
   await page.goto(`${house}/melt`)
+  if (read) await page.getByLabel('I have read this').check()
   await page.getByRole('button', { name: 'Begin this salve' }).click()
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Salve')
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(name ?? 'Salve')
 }
 
 const next = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).first().click()
@@ -179,4 +184,41 @@ test('by keyboard alone', async ({ page }) => {
   await tabTo(page, /^Write it down/)
   await page.keyboard.press('Enter')
   await expect(page.getByText('The cold spoon: right', { exact: true })).toBeVisible()
+})
+
+test('fresh leaf in the ointment is watched at the Stove and sieved', async ({ page }) => {
+  const house = await ownHouse(page)
+  await begun(page, house, {
+    essential_oils: undefined,
+    leaf: { id: 'plantain-leaf', amount: '30 g' },
+    read: true,
+    name: 'Plantain leaf salve',
+  })
+  await next(page, 'Done')
+  await next(page, 'It is in')
+  await expect(page.getByText(/^Olive oil: \d+ g in$/)).toBeVisible()
+  await next(page, 'It is in')
+  await expect(page.getByText(/^Beeswax: [\d.]+ g in$/)).toBeVisible()
+  await next(page, 'Done')
+  await expect(page.getByText('Melted', { exact: true })).toBeVisible()
+  await page.getByLabel('How warm it was').fill('55')
+  await next(page, 'Done')
+  await expect(page.getByText('The leaf stirred in, at 55 °C', { exact: true })).toBeVisible()
+  // At the Stove, by the clock; a warmth that is none is refused, and stays.
+  await page.goto(`${house}/stove`)
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('An ointment has leaf in it.')
+  await page.getByLabel('How warm it is').fill('lukewarm')
+  await page.getByRole('button', { name: 'Stirred' }).click()
+  await expect(page.getByText(/lukewarm/)).toBeVisible()
+  await expect(page.getByLabel('How warm it is')).toHaveValue('lukewarm')
+  await page.getByLabel('How warm it is').fill('95')
+  await page.getByRole('button', { name: 'Stirred' }).click()
+  await expect(page.getByText('Too warm: take it off the heat and stir it.')).toBeVisible()
+  // Sieved: what came through is weighed, and the leaf is gone from the Stove.
+  await page.getByRole('link', { name: /^Plantain leaf salve/ }).click()
+  await page.getByLabel('What came through weighs').fill('80 g')
+  await next(page, 'Sieved')
+  await expect(page.getByText('Sieved; 80 g in the pot', { exact: true })).toBeVisible()
+  await page.goto(`${house}/stove`)
+  await expect(page.getByText('Fresh leaf in the ointment')).toHaveCount(0)
 })

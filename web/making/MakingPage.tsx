@@ -33,7 +33,8 @@ function Page({ making }: { making: Making }) {
   const [discarding, setDiscarding] = useState(false)
   const open = making.stage === 'planned' || making.stage === 'making'
   const again = () => {
-    putOnMelt(house, making.wish)
+    // It is made again on any day, and not on the one it was wanted by.
+    putOnMelt(house, { ...making.wish, ready_by: null })
     void go(`/h/${house}/melt`)
   }
   useKey('R', 'Make this product again', again, works)

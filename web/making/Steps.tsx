@@ -7,6 +7,7 @@ import { Field } from '../parts/Field'
 import { sent } from '../parts/form'
 import { Trouble } from '../parts/Notice'
 import { Scale } from '../press/Scale'
+import { Leaf } from './Leaf'
 import { useLine } from './line'
 import type { Making } from './MakingPage'
 import { PourIt } from './PourIt'
@@ -18,7 +19,10 @@ type Step = Making['steps'][number]
 export function Steps({ making }: { making: Making }) {
   const { works } = usePart()
   const [chosen, setChosen] = useState<string | null>(null)
-  const next = making.steps.find((step) => !step.done)
+  // A leaf that is in comes first: it is watched, and sieved out by the clock.
+  const next =
+    (making.leaf ? making.steps.find((step) => step.id === 'sieve') : undefined) ??
+    making.steps.find((step) => !step.done)
   const open = making.stage === 'planned' || making.stage === 'making'
   const spoon = making.steps.find((step) => step.does === 'spoon')
   const now = making.steps.find((step) => step.id === chosen && (!step.done || step === spoon)) ?? next
@@ -76,21 +80,27 @@ function Other({ step, choose }: { step: Step; choose: (() => void) | null }) {
 function Now({ step, making, done: close }: { step: Step; making: Making; done: () => void }) {
   const [amount, setAmount] = useState('')
   const [warmth, setWarmth] = useState('')
+  const [mass, setMass] = useState('')
   const { write, path } = useLine(making, close)
   const part = step.does === 'weigh' ? step.id.replace(/^weigh\./, '') : ''
-  const warm = ['melt', 'drops', 'water'].includes(step.id)
+  const warm = ['melt', 'drops', 'water', 'leaf'].includes(step.id)
   const cool = ['drops', 'drops-cold'].includes(step.id) ? making.pot.filter((each) => each.cool && !each.in) : []
   const done = () =>
     step.does === 'weigh'
       ? write.mutate({ path: `${path}/weigh`, body: { part, amount: amount.trim() === '' ? null : amount } })
       : write.mutate({
           path: `${path}/steps`,
-          body: { step: step.id, warmth: warmth.trim() === '' ? null : warmth },
+          body: {
+            step: step.id,
+            warmth: warmth.trim() === '' ? null : warmth,
+            mass: mass.trim() === '' ? null : mass,
+          },
         })
   useKey('D', 'Do the next step', done, (step.does === 'weigh' || step.does === 'step') && !write.isPending)
   return (
     <div className="flex flex-col gap-3 py-1">
       <p className="font-display text-2xl">{step.says}</p>
+      {making.leaf && step.id === 'sieve' ? <Leaf leaf={making.leaf} making={making.id} works /> : null}
       {step.does === 'spoon' ? (
         <TheSpoon making={making} done={close} />
       ) : step.does === 'pour' ? (
@@ -115,8 +125,17 @@ function Now({ step, making, done: close }: { step: Step; making: Making; done: 
               onChange={(event) => setWarmth(event.target.value)}
             />
           ) : null}
+          {step.id === 'sieve' ? (
+            <Field
+              label="What came through weighs"
+              placeholder="not weighed"
+              value={mass}
+              fault={write.error?.about('mass')}
+              onChange={(event) => setMass(event.target.value)}
+            />
+          ) : null}
           <Button type="submit" look="strong" disabled={write.isPending} aria-keyshortcuts="Shift+D" className="px-6">
-            {step.does === 'weigh' ? 'It is in' : 'Done'}
+            {step.does === 'weigh' ? 'It is in' : step.id === 'sieve' ? 'Sieved' : 'Done'}
           </Button>
         </form>
       )}
@@ -136,7 +155,7 @@ function Now({ step, making, done: close }: { step: Step; making: Making; done: 
           ))}
         </ul>
       ) : null}
-      {write.error && !write.error.about('amount') && !write.error.about('warmth') ? (
+      {write.error && !write.error.about('amount') && !write.error.about('warmth') && !write.error.about('mass') ? (
         <Trouble problem={write.error} />
       ) : null}
     </div>

@@ -32,11 +32,12 @@ const MORE = [
   { slot: 'butters', text: 'a butter' },
   { slot: 'essential_oils', text: 'a scent' },
   { slot: 'others', text: 'something else' },
+  { slot: 'leaf', text: 'fresh leaf stirred in' },
   { slot: 'for', text: 'somebody it is for' },
   { slot: 'ready_by', text: 'a day it is wanted by' },
 ]
 
-const HERE = ['jar', 'oil', 'waxes', 'tins', 'warmth']
+const HERE = ['jar', 'oil', 'waxes', 'tins', 'warmth', 'leaf']
 
 export default function Melt() {
   const house = useHouseId()
@@ -124,6 +125,7 @@ export default function Melt() {
   const problem = plan.isError ? plan.error : null
   const take = (part: Record<string, unknown>) => change(part)
   const pieces = problem?.sentence ?? shown?.sentence ?? []
+  const takesLeaf = choices.products.some((each) => each.id === (wish.product ?? 'salve') && each.takes_leaf)
   const slots = new Set(pieces.map((piece) => piece.slot))
   const notes = (called: string, some: (note: Product['cautions'][number]) => boolean): ReactNode => {
     const these = (shown?.cautions ?? []).filter(some)
@@ -155,7 +157,9 @@ export default function Melt() {
         leave={() => before && setWish(before)}
         open={open}
         setOpen={setOpen}
-        more={pieces.length > 0 ? MORE.filter((each) => !slots.has(each.slot)) : []}
+        more={
+          pieces.length > 0 ? MORE.filter((each) => !slots.has(each.slot) && (each.slot !== 'leaf' || takesLeaf)) : []
+        }
         editor={(slot) => <Editor slot={slot} edit={{ wish, change, choices, plan: shown, problem }} />}
       />
       {wanted ? (

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { type Shape, useHouseId, useOfHouse } from '../api/hooks'
 import { usePart } from '../frame/part'
+import { Leaves } from '../making/Leaf'
 import { useArrived } from '../parts/arrived'
 import { ButtonLink } from '../parts/Button'
 import { Notice } from '../parts/Notice'
@@ -19,19 +20,22 @@ export default function Stove() {
   const [chosen, setChosen] = useState<string[] | null>(null)
   const { there, instead } = useArrived(stove, 'the stove')
   if (!there) return instead
-  const { sessions, waiting, pans, cookers, probes, ended } = there
+  const { sessions, waiting, pans, leaves, cookers, probes, ended } = there
   const flames = pans.filter((pan) => pan.on).length
   const ready = waiting.filter((jar) => jar.ready)
   return (
     <div className="flex flex-col gap-8">
       <h1 className="text-3xl">
-        {sessions.length + flames === 0
+        {sessions.length + flames + leaves.length === 0
           ? ready.length + pans.length === 0
             ? 'The stove is cold.'
             : 'The stove is cold, and there is something that wants warmth.'
           : [
               ...(sessions.length > 0
                 ? [`${sessions.length === 1 ? 'One pot is' : `${sessions.length} pots are`} warm.`]
+                : []),
+              ...(leaves.length > 0
+                ? [`${leaves.length === 1 ? 'An ointment has' : `${leaves.length} ointments have`} leaf in it.`]
                 : []),
               ...(flames > 0 ? [`${flames === 1 ? 'A pan is' : `${flames} pans are`} on the flame.`] : []),
             ].join(' ')}
@@ -44,6 +48,7 @@ export default function Stove() {
         </ul>
       ) : null}
       {pans.length > 0 ? <Pans pans={pans} works={works} /> : null}
+      {leaves.length > 0 ? <Leaves pots={leaves} works={works} /> : null}
       {waiting.length > 0 && works ? (
         <PutToWarm
           key={ready.map((jar) => jar.batch).join()}
@@ -53,7 +58,7 @@ export default function Stove() {
           chosen={chosen}
           setChosen={setChosen}
         />
-      ) : sessions.length + pans.length === 0 ? (
+      ) : sessions.length + pans.length + leaves.length === 0 ? (
         <div className="flex flex-col items-start gap-4">
           {cookers[0] ? (
             <figure className="w-full max-w-sm">

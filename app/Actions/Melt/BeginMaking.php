@@ -89,6 +89,10 @@ final readonly class BeginMaking
             }
         }
 
+        foreach ($plan->leaf->plants ?? [] as $herb) {
+            $plants[serialize($herb['name'])] = $herb['name'];
+        }
+
         return array_values($plants);
     }
 

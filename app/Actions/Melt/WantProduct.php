@@ -138,6 +138,9 @@ final readonly class WantProduct
                 $plants[serialize($herb->said())] = $herb->said();
             }
         }
+        foreach ($plan->wish->leaf->mix->parts ?? [] as $part) {
+            $plants[serialize($part->plant->said())] = $part->plant->said();
+        }
         $startBy = $plan->days?->startBy();
 
         return [

@@ -61,11 +61,20 @@ final readonly class WorkAtPot
     }
 
     /** @throws RefusedException */
-    public function step(Making $making, string $step, ?string $warmth): MakingEntry
+    public function step(Making $making, string $step, ?string $warmth, ?string $mass = null): MakingEntry
+    {
+        $celsius = $warmth === null ? null : $this->celsius($warmth, 'warmth');
+        $massG = $mass === null ? null : $this->mass($mass, 'mass');
+
+        return $this->line($making, fn (Hand $hand) => $hand->step($step, $celsius, $massG));
+    }
+
+    /** @throws RefusedException when there is no leaf in it */
+    public function stir(Making $making, ?string $warmth): MakingEntry
     {
         $celsius = $warmth === null ? null : $this->celsius($warmth, 'warmth');
 
-        return $this->line($making, fn (Hand $hand) => $hand->step($step, $celsius));
+        return $this->line($making, fn (Hand $hand) => $hand->stir($celsius));
     }
 
     /** @throws RefusedException */

@@ -71,7 +71,20 @@ final class MakingController extends Controller
     #[Operation('Do a step of a product')]
     public function step(Requests\DoStep $form, Making $making): MakingView
     {
-        $this->work->step($making, $form->string('step')->toString(), $this->text($form->input('warmth')));
+        $this->work->step(
+            $making,
+            $form->string('step')->toString(),
+            $this->text($form->input('warmth')),
+            $this->text($form->input('mass')),
+        );
+
+        return $this->page->of($making);
+    }
+
+    #[Operation('Stir the leaf in a product, and say how warm it is')]
+    public function stir(Requests\StirPot $form, Making $making): MakingView
+    {
+        $this->work->stir($making, $this->text($form->input('warmth')));
 
         return $this->page->of($making);
     }

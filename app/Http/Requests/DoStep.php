@@ -10,6 +10,7 @@ final class DoStep extends Form
         return [
             'step' => ['required', 'string', 'max:60'],
             'warmth' => ['nullable', 'string', 'max:20'],
+            'mass' => ['nullable', 'string', 'max:40'],
         ];
     }
 }

@@ -16,6 +16,7 @@ use Kettle\Making\Line\Mended;
 use Kettle\Making\Line\Poured;
 use Kettle\Making\Line\Spooned;
 use Kettle\Making\Line\StepDone;
+use Kettle\Making\Line\Stirred;
 use Kettle\Making\Line\TinGone;
 use Kettle\Making\Line\Weighed;
 use Kettle\Making\PotPart;
@@ -33,6 +34,8 @@ final readonly class MakingEntryPresenter
     private const DID = [
         'dry' => 'All wiped dry',
         'melt' => 'Melted',
+        'leaf' => 'The leaf stirred in',
+        'sieve' => 'Sieved',
         'blend' => 'Stirred together',
         'stir-in' => 'Stirred in',
         'water' => 'The water warmed',
@@ -80,7 +83,9 @@ final readonly class MakingEntryPresenter
             $line instanceof Started => 'Planned. '.$words->of($line->sentence),
             $line instanceof Weighed => ucfirst($words->thing($line->said)).': '.$this->amount($line, $making),
             $line instanceof StepDone => (self::DID[$line->step] ?? 'Done').
-                ($line->celsius === null ? '' : ', at '.$words->thing(['C' => $line->celsius])),
+                ($line->celsius === null ? '' : ', at '.$words->thing(['C' => $line->celsius])).
+                ($line->massG === null ? '' : '; '.$grams($line->massG).' in the pot'),
+            $line instanceof Stirred => 'Stirred'.($line->celsius === null ? '' : ', at '.$words->thing(['C' => $line->celsius])),
             $line instanceof Spooned => ($line->inUse ? 'In use: ' : 'The cold spoon: ').
                 self::VERDICTS[$line->verdict->is].
                 ($line->verdict->is === Verdict::RIGHT ? '' : ', '.self::FAR[$line->verdict->by]).

@@ -48,6 +48,7 @@ final readonly class MakingPage
         private Times $times,
         private MakingDocument $documents,
         private Tables $tables,
+        private LeafPresenter $leaf,
     ) {}
 
     public function of(Making $making): MakingView
@@ -83,6 +84,7 @@ final readonly class MakingPage
             mends: $state->mends,
             to_mend: $state->toMend === null || ! $state->stage->isOpen() ? null : new ToMend($state->toMend->is, $state->toMend->by),
             steps: $this->steps($making, $state, $words),
+            leaf: $state->leaf === null ? null : $this->leaf->view($state->leaf),
             fill: array_map(
                 fn (array $tin) => new FillView($tin['ml'], $words->thing(['mL' => $tin['ml']]), $tin['count']),
                 $state->filling(),

@@ -26,6 +26,7 @@ final readonly class MeltTasks
         private KitchenFactory $kitchens,
         private Times $times,
         private WantedPage $wanted,
+        private LeafPresenter $leaf,
     ) {}
 
     /** @return list<AtTheMelt> what must not be used first */
@@ -95,6 +96,9 @@ final readonly class MeltTasks
     private function next(Making $making): AtTheMelt
     {
         $state = $this->records->state($making);
+        if ($state->leaf !== null) {
+            return new AtTheMelt($making->uid, $making->code, $making->name, $this->leaf->says($state->leaf), false);
+        }
         $steps = (new Stored($making->plan->document))->parts('steps');
         foreach ($steps as $step) {
             if (! $state->isDone($step->text('id'))) {

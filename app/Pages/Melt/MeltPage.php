@@ -62,6 +62,7 @@ final readonly class MeltPage
                     $each->wax !== null,
                     $each->has(Product::KITCHEN),
                     $each->has(Product::WATER),
+                    $each->has(Product::TAKES_LEAF),
                 ),
                 array_values($table->products()),
             ),

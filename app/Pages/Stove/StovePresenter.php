@@ -13,6 +13,7 @@ use App\Models\Probe;
 use App\Models\StoveJar;
 use App\Models\StoveProbe;
 use App\Models\StoveSession;
+use App\Pages\Making\LeafPresenter;
 use App\Responses\Choice;
 use App\Responses\Stove\PanCard;
 use App\Responses\Stove\ReadingsTaken;
@@ -49,6 +50,7 @@ final readonly class StovePresenter
         private KitchenFactory $kitchens,
         private Times $times,
         private SetUp $setUp,
+        private LeafPresenter $leaves,
     ) {}
 
     public function page(): StovePage
@@ -70,6 +72,7 @@ final readonly class StovePresenter
             sessions: array_values($running->map($this->words->card(...))->all()),
             waiting: $waiting,
             pans: $pans,
+            leaves: $this->leaves->standing(),
             cookers: array_values(
                 Cooker::query()
                     ->orderBy('id')
@@ -202,7 +205,7 @@ final readonly class StovePresenter
             $batch->code,
             $batch->herb_name,
             $batch->shelf->jar,
-            $method->name,
+            $this->kitchens->words()->thing(['method' => $method->id]),
             $this->warmths->warmth($method->targetOrUsual()),
             ($progress->warmed->hours() > 0
                 ? AmountWriter::clockSpan($progress->warmed->hours()).' of '.AmountWriter::clockSpan($routine->hours).' had'

@@ -50,6 +50,7 @@ final readonly class MakingView extends Shape
         public int $mends,
         public ?ToMend $to_mend,
         public array $steps,
+        public ?LeafView $leaf,
         public array $fill,
         public array $tins,
         public int $tins_left,

@@ -21,5 +21,6 @@ final readonly class ProductChoice
         public bool $has_wax,
         public bool $eaten,
         public bool $holds_water,
+        public bool $takes_leaf,
     ) {}
 }

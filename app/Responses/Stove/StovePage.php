@@ -11,6 +11,7 @@ final readonly class StovePage extends Shape
      * @param  list<StoveCard>  $sessions
      * @param  list<StoveWaiting>  $waiting
      * @param  list<PanCard>  $pans
+     * @param  list<LeafPot>  $leaves products that have fresh leaf in them
      * @param  list<CookerView>  $cookers
      * @param  list<ProbeView>  $probes
      * @param  list<StoveCard>  $ended
@@ -19,6 +20,7 @@ final readonly class StovePage extends Shape
         public array $sessions,
         public array $waiting,
         public array $pans,
+        public array $leaves,
         public array $cookers,
         public array $probes,
         public array $ended,

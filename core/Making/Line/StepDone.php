@@ -12,12 +12,15 @@ final readonly class StepDone extends Line
 {
     public const KIND = 'did';
 
-    /** @param  ?float  $celsius how warm it was, where that was looked at */
-    public function __construct(public string $step, public ?float $celsius = null) {}
+    /**
+     * @param  ?float  $celsius how warm it was, where that was looked at
+     * @param  ?float  $massG what was in the pot after it, where that was weighed
+     */
+    public function __construct(public string $step, public ?float $celsius = null, public ?float $massG = null) {}
 
     public static function of(Stored $data): self
     {
-        return new self($data->text('step'), $data->numberOrNull('celsius'));
+        return new self($data->text('step'), $data->numberOrNull('celsius'), $data->numberOrNull('mass_g'));
     }
 
     public function kind(): string
@@ -27,7 +30,7 @@ final readonly class StepDone extends Line
 
     public function data(): array
     {
-        return ['step' => $this->step, 'celsius' => $this->celsius];
+        return ['step' => $this->step, 'celsius' => $this->celsius, 'mass_g' => $this->massG];
     }
 
     public function rests(): bool

@@ -1,6 +1,7 @@
 import { Choice } from '../../bench/editors/edit'
 import { TextButton } from '../../parts/Button'
-import { Field } from '../../parts/Field'
+import { Field, Select } from '../../parts/Field'
+import { useMaterials } from '../../api/hooks'
 import { type Choices, type PartWish, partsOf } from '../wish'
 import { about, type Edit, Wrong } from './edit'
 import { BearsEditor, FirmnessEditor } from './Firmness'
@@ -23,11 +24,54 @@ function ProductEditor({ edit: { wish, change, choices } }: { edit: Edit }) {
           butters: null,
           others: null,
           water: null,
+          ...(to?.takes_leaf ? {} : { leaf: null }),
           ...(to?.by_firmness ? {} : { firmness: null, bears_c: null, waxes: null }),
           ...(to?.eaten ? { essential_oils: null } : {}),
         })
       }}
     />
+  )
+}
+
+/** Fresh plant stirred into the melted pot itself. */
+function LeafEditor({ edit: { wish, change, problem } }: { edit: Edit }) {
+  const materials = useMaterials().data
+  const leaf = wish.leaf
+  const set = (part: Partial<NonNullable<typeof leaf>>) => change({ leaf: { ...leaf, ...part } })
+  if (!materials) return null
+  return (
+    <>
+      <Select
+        label="Leaf of"
+        value={leaf?.id ?? ''}
+        choices={[
+          ...(leaf?.id ? [] : [{ id: '', name: 'choose one' }]),
+          ...materials.herbs.map((each) => ({ id: each.id, name: each.name })),
+        ]}
+        onChange={(event) => set({ id: event.target.value, amount: leaf?.amount ?? '40 g' })}
+      />
+      {leaf ? (
+        <>
+          <Select
+            label="As"
+            value={leaf.state ?? 'fresh'}
+            choices={[
+              { id: 'fresh', name: 'fresh' },
+              { id: 'wilted', name: 'wilted' },
+            ]}
+            onChange={(event) => set({ state: event.target.value as 'fresh' })}
+          />
+          <Field
+            label="How much"
+            defaultValue={leaf.amount ?? ''}
+            hint="Weighed as it lies, such as 40 g: a handful or two."
+            onChange={(event) => set({ amount: event.target.value || '0' })}
+          />
+          <TextButton onClick={() => change({ leaf: null })}>No leaf</TextButton>
+        </>
+      ) : null}
+      <Wrong says={about(problem, 'leaf')} />
+    </>
   )
 }
 
@@ -138,6 +182,8 @@ function Word({ slot, edit }: { slot: string; edit: Edit }) {
       )
     case 'for':
       return <PeopleEditor edit={edit} />
+    case 'leaf':
+      return <LeafEditor edit={edit} />
     case 'ready_by':
       return (
         <>
