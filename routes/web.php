@@ -63,6 +63,7 @@ Route::prefix('api')->group(function (): void {
                 Route::get('makings', [MakingController::class, 'index']);
                 Route::get('wanted', [WantedController::class, 'index']);
                 Route::get('makings/{making}', [MakingController::class, 'show']);
+                Route::get('makings/{making}/again', [MakingController::class, 'again']);
                 Route::get('makings/{making}/label', [MakingLabelController::class, 'show']);
                 Route::get('makings/{making}/labels.pdf', [MakingLabelController::class, 'labels']);
                 Route::get('makings/{making}/labels.png', [MakingLabelController::class, 'printed']);
@@ -73,6 +74,7 @@ Route::prefix('api')->group(function (): void {
                 Route::get('batches/{batch}/trace', [TraceController::class, 'batch']);
                 Route::get('batches/{batch}/beside', [TraceController::class, 'besideBatch']);
                 Route::get('makings/{making}/beside', [TraceController::class, 'besideMaking']);
+                Route::get('trace/person', [TraceController::class, 'person']);
                 Route::get('makings/{making}/trace', [TraceController::class, 'making']);
                 Route::get('stores', [StoresController::class, 'index']);
                 Route::get('stores.csv', [StoresController::class, 'csv']);

@@ -2,7 +2,7 @@
 
 use Illuminate\Support\Facades\DB;
 
-require_once dirname(__DIR__).'/Pressed.php';
+require_once dirname(__DIR__).'/Begun.php';
 
 /** @return array<string, string> what is to be done with each, by name */
 function does(array $trace): array
@@ -144,4 +144,43 @@ it('sets two products and two batches side by side', function () {
     );
     expect($rows['Oil'])->toBe('sunflower oil')->and($rows['Came out'])->toBe('260 mL')->and($rows)->not->toHaveKey('Herb');
     $this->atHouse('GET', "/batches/{$batch}/beside?other=nobody")->assertStatus(404);
+});
+
+it('follows what somebody has, back to the plant, and what a product is made of once more', function () {
+    [$made, $batch] = begunSalve();
+    $path = "/makings/{$made['id']}";
+    $this->atHouse('POST', "{$path}/weigh", ['part' => 'beeswax'])->assertOk();
+    $this->atHouse('POST', "{$path}/pour", ['tins' => [['ml' => 30, 'count' => 3]], 'where' => 'the dresser'])->assertOk();
+    $this->atHouse('POST', "{$path}/tins", ['tin' => 1, 'how' => 'given', 'to' => 'the ferry crew'])->assertOk();
+    $this->atHouse('POST', "{$path}/tins", ['tin' => 2, 'how' => 'given', 'to' => 'the lighthouse'])->assertOk();
+    $this->atHouse('POST', "/batches/{$batch}/use", ['bottle' => 3, 'how' => 'given', 'to' => 'The Ferry Crew'])->assertOk();
+    $trace = $this->atHouse('GET', '/trace/person?name='.rawurlencode('the ferry crew'))
+        ->assertOk()
+        ->json();
+    $kinds = fn (string $kind): array => array_values(
+        array_column(array_filter($trace['things'], fn (array $thing) => $thing['kind'] === $kind), 'name'),
+    );
+    // One tin and one bottle of the many there are, the bottle that tin was poured from, and all that these came from.
+    expect($kinds('tin'))
+        ->toBe(["no. 1 of {$made['code']}"])
+        ->and($kinds('bottle'))
+        ->toHaveCount(2)
+        ->and($kinds('product'))
+        ->toHaveCount(1)
+        ->and($kinds('batch'))
+        ->toHaveCount(1)
+        ->and($kinds('person'))
+        ->toBe(['The Ferry Crew']);
+    $this->atHouse('GET', '/trace/person?name=nobody')->assertStatus(404);
+    $this->atHouse('GET', '/trace/person')->assertStatus(404);
+    expect(
+        $this->atHouse('GET', "{$path}/again?times=2")
+            ->assertOk()
+            ->json('wish.tins.0.count'),
+    )->toBe(8);
+    foreach (['0', '500', 'many', '-1'] as $times) {
+        $this->atHouse('GET', "{$path}/again?times={$times}")
+            ->assertStatus(422)
+            ->assertJsonPath('faults.0.field', 'times');
+    }
 });

@@ -124,6 +124,17 @@ test('a bad lot is followed to whoever has some of it', async ({ page }) => {
   await page.getByRole('link', { name: /^P26-\d+, Juniper berry massage oil/ }).click()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Juniper berry massage oil')
   await expect(page.getByText('past its day', { exact: false }).first()).toBeVisible()
+  // From whoever has a tin, back to the plant; and the same pot twice as large.
+  await page.getByRole('link', { name: 'the lighthouse', exact: true }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('The lighthouse')
+  const theirs = page.getByRole('region', { name: 'What was given or sold to them' })
+  await expect(theirs.getByRole('link')).toHaveText([/^no\. 1 of P26-\d+$/])
+  await expect(page.getByRole('region', { name: 'What it came from' })).toContainText('sesame oil')
+  await theirs.getByRole('link').click()
+  await page.getByRole('button', { name: 'Twice as much' }).click()
+  await expect(page).toHaveURL(/\/melt$/)
+  // Of an oil that has turned nothing is made again.
+  await expect(page.getByRole('alert').first()).toContainText(/juniper/i)
 })
 
 test('two products stand side by side, what differed most first', async ({ page }) => {

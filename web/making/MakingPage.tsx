@@ -2,7 +2,9 @@ import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { type Shape, useHouseId, useMakingWrite, useOfHouse } from '../api/hooks'
 import { MakingLogbook } from '../batch/Logbook'
+import { get, type Problem } from '../api/client'
 import { useKey } from '../frame/keys'
+import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
 import { putOnMelt } from '../melt/wish'
 import { Pot } from '../melt/Pot'
@@ -32,12 +34,16 @@ function Page({ making }: { making: Making }) {
   const go = useNavigate()
   const [discarding, setDiscarding] = useState(false)
   const open = making.stage === 'planned' || making.stage === 'making'
-  const again = () => {
-    // It is made again on any day, and not on the one it was wanted by.
-    putOnMelt(house, { ...making.wish, ready_by: null })
-    void go(`/h/${house}/melt`)
-  }
-  useKey('R', 'Make this product again', again, works)
+  const say = useSay()
+  const again = (times: number) =>
+    void get(`/houses/${house}/makings/${making.id}/again?times=${times}`).then(
+      (answer) => {
+        putOnMelt(house, answer.wish)
+        void go(`/h/${house}/melt`)
+      },
+      (problem: Problem) => say({ text: problem.message, wrong: true }),
+    )
+  useKey('R', 'Make this product again', () => again(1), works)
   return (
     <div className="flex flex-col gap-6">
       <header className="flex flex-wrap items-end justify-between gap-4">
@@ -54,9 +60,12 @@ function Page({ making }: { making: Making }) {
           <FileLink href={`/api/houses/${house}/makings/${making.id}/card.pdf`}>Kitchen card, PDF</FileLink>
           <ButtonLink to={`/h/${house}/trace/product/${making.id}`}>Follow it</ButtonLink>
           {works ? (
-            <Button onClick={again} aria-keyshortcuts="Shift+R">
-              Make it again
-            </Button>
+            <>
+              <Button onClick={() => again(1)} aria-keyshortcuts="Shift+R">
+                Make it again
+              </Button>
+              <Button onClick={() => again(2)}>Twice as much</Button>
+            </>
           ) : null}
         </div>
       </header>

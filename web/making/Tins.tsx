@@ -1,4 +1,6 @@
 import { useState } from 'react'
+import { Link } from 'react-router'
+import { useHouseId } from '../api/hooks'
 import { usePart } from '../frame/part'
 import { Button, TextButton } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
@@ -22,10 +24,28 @@ const WENT: Record<string, string> = { used: 'used up', given: 'given', sold: 's
 type How = (typeof HOW)[number]['id']
 
 /** "; sold to the fair for £6.50" */
-function whereItWent({ state, to, price_text: price }: Making['tins'][number]): string {
-  if (state === 'in') return ''
-  const whom = to === '' ? '' : `${state === 'given' || state === 'sold' ? ' to' : ','} ${to}`
-  return `; ${WENT[state] ?? ''}${whom}${price ? ` for ${price}` : ''}`
+function WhereItWent({ tin: { state, to, price_text: price } }: { tin: Making['tins'][number] }) {
+  const house = useHouseId()
+  if (state === 'in') return null
+  const held = to !== '' && (state === 'given' || state === 'sold')
+  return (
+    <>
+      ; {WENT[state]}
+      {held ? (
+        <>
+          {' to '}
+          <Link className="underline underline-offset-4" to={`/h/${house}/trace/person/${encodeURIComponent(to)}`}>
+            {to}
+          </Link>
+        </>
+      ) : to === '' ? (
+        ''
+      ) : (
+        `, ${to}`
+      )}
+      {price ? ` for ${price}` : ''}
+    </>
+  )
 }
 
 /** Every tin by its number: here, or where it went. */
@@ -46,7 +66,7 @@ export function Tins({ making }: { making: Making }) {
           >
             <span className={tin.state === 'in' ? '' : 'text-soft'}>
               <strong className="figures">no. {tin.number}</strong>, {tin.ml_text}, {tin.net_text} in it
-              {whereItWent(tin)}
+              <WhereItWent tin={tin} />
             </span>
             {works && tin.state === 'in' ? (
               <TextButton onClick={() => setGoing(tin.number)} aria-label={`Use, give or sell number ${tin.number}`}>

@@ -23,8 +23,12 @@ const DRAWN = 48
 
 export default function TracePage() {
   const { kind = '', thing = '' } = useParams()
-  const paths = { lot: `/lots/${thing}/trace`, batch: `/batches/${thing}/trace` } as const
-  const trace = useOfHouse(kind === 'lot' || kind === 'batch' ? paths[kind] : `/makings/${thing}/trace`)
+  const of =
+    kind === 'person'
+      ? `/trace/person?name=${encodeURIComponent(thing)}`
+      : `/${{ lot: 'lots', batch: 'batches' }[kind] ?? 'makings'}/${thing}/trace`
+  // Each is answered alike.
+  const trace = useOfHouse(of as `/lots/${string}/trace`)
   const { there, instead } = useArrived(trace, 'the trace')
   if (!there) return instead
   return (
@@ -36,7 +40,12 @@ export default function TracePage() {
 }
 
 function Page({ trace }: { trace: Trace }) {
-  const back = trace.things.filter((thing) => thing.side === 'back')
+  const house = useHouseId()
+  const person = trace.of.startsWith('person ')
+  // What somebody has is no more than what it came from, but it is what is asked for.
+  const held = new Set(trace.arrows.filter((arrow) => arrow.into === trace.of).map((arrow) => arrow.from))
+  const has = person ? trace.things.filter((thing) => held.has(thing.id)) : []
+  const back = trace.things.filter((thing) => thing.side === 'back' && !has.includes(thing))
   const forward = trace.things.filter((thing) => thing.side === 'forward' && thing.kind !== 'person')
   return (
     <div className="flex flex-col gap-6">
@@ -56,9 +65,15 @@ function Page({ trace }: { trace: Trace }) {
       <div className="border-line grid gap-x-8 gap-y-8 border-t pt-5 lg:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)]">
         <section aria-labelledby="forward-head">
           <h2 id="forward-head" className="column-head font-text text-base">
-            Should it have turned
+            {person ? 'What was given or sold to them' : 'Should it have turned'}
           </h2>
-          {forward.length === 0 ? <p>Nothing was made of it yet.</p> : <Listed things={forward} does />}
+          {person ? (
+            <Listed things={has} />
+          ) : forward.length === 0 ? (
+            <p>Nothing was made of it yet.</p>
+          ) : (
+            <Listed things={forward} does />
+          )}
         </section>
         <div className="flex flex-col gap-8">
           {trace.people.length > 0 ? (
@@ -69,7 +84,12 @@ function Page({ trace }: { trace: Trace }) {
               <ul>
                 {trace.people.map((each) => (
                   <li key={each.person} className="border-line border-b py-2">
-                    <strong>{each.person}</strong>
+                    <Link
+                      className="font-semibold underline underline-offset-4"
+                      to={`/h/${house}/trace/person/${encodeURIComponent(each.person)}`}
+                    >
+                      {each.person}
+                    </Link>
                     <span className="text-soft block">{each.holds.join(', ')}</span>
                   </li>
                 ))}

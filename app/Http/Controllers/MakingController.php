@@ -12,8 +12,12 @@ use App\OpenApi\Operation;
 use App\Pages\Making\MakingPage;
 use App\Responses\Making\MakingList;
 use App\Responses\Making\MakingView;
+use App\Responses\Melt\ProductAgainView;
 use Illuminate\Http\Request;
 use Kettle\Making\Line\TinGone;
+use Kettle\Material\Tables;
+use Kettle\Melt\MeltTable;
+use Kettle\Melt\ProductAgain;
 use Kettle\Recipe\WishException;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
@@ -58,6 +62,19 @@ final class MakingController extends Controller
     public function show(Making $making): MakingView
     {
         return $this->page->of($making);
+    }
+
+    #[Operation('The wish to make a product again, or so many times as much', query: ['times'])]
+    public function again(Request $request, Making $making, Tables $tables): ProductAgainView
+    {
+        $times = $request->query('times', '1');
+        if (! is_string($times) || ! is_numeric($times)) {
+            throw WishException::one('times', 'unreadable', 'Say how many times as much, such as 2 or 0.5.');
+        }
+
+        return new ProductAgainView(
+            ProductAgain::wish($making->wish, $making->plan->document, MeltTable::of($tables)->product($making->product), (float) $times),
+        );
     }
 
     #[Operation('Put a part into the pot')]

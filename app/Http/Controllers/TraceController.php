@@ -36,6 +36,12 @@ final class TraceController extends Controller
         return $this->page->of($making);
     }
 
+    #[Operation('Follow what somebody was given or sold', query: ['name'])]
+    public function person(Request $request): TraceView
+    {
+        return $this->page->person($this->asked($request, 'name'));
+    }
+
     #[Operation('A batch beside another: what differed, the largest first', query: ['other'])]
     public function besideBatch(Request $request, Batch $batch, BesidePage $page): BesideView
     {

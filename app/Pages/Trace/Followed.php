@@ -57,12 +57,42 @@ final readonly class Followed
         if (! ($thing instanceof Making)) {
             $makingIds = self::ids([...$makingIds, ...array_column($melted, 1)]);
         }
+
+        return self::of($lotIds, $batchIds, $makingIds, $melted, ! ($thing instanceof Lot));
+    }
+
+    /** All that somebody was given or sold, and what that came from. */
+    public static function had(string $person): self
+    {
+        $makingIds = self::ids(
+            Tin::query()
+                ->whereIn('state', ['given', 'sold'])
+                ->where('to', $person)
+                ->pluck('making_id')
+                ->all(),
+        );
+        $bottles = LogEntry::query()->where('kind', 'used')->where('data->to', $person)->pluck('batch_id')->all();
+        $batchIds = self::ids([...$bottles, ...array_column(self::melted('making_id', $makingIds), 0)]);
+        $melted = array_values(array_filter(self::melted('batch_id', $batchIds), fn (array $each) => in_array($each[1], $makingIds, true)));
+
+        return self::of([], $batchIds, $makingIds, $melted, true);
+    }
+
+    /**
+     * @param  list<int>  $lotIds
+     * @param  list<int>  $batchIds
+     * @param  list<int>  $makingIds
+     * @param  list<array{int, int}>  $melted
+     * @param  bool  $back whether the lots are those that any of it was made of
+     */
+    private static function of(array $lotIds, array $batchIds, array $makingIds, array $melted, bool $back): self
+    {
         $moves = self::moves(
             fn (Builder $moves) => $moves->where(
                 fn (Builder $either) => $either->whereIn('batch_id', $batchIds)->orWhereIn('making_id', $makingIds),
             ),
         );
-        if (! ($thing instanceof Lot)) {
+        if ($back) {
             $lotIds = self::ids(array_column($moves, 'lot'));
         }
 
@@ -152,7 +182,7 @@ final readonly class Followed
     }
 
     /**
-     * @param  array<int|null>  $some
+     * @param  array<mixed>  $some
      * @return list<int>
      */
     private static function ids(array $some): array

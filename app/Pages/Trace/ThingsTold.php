@@ -27,6 +27,12 @@ final class ThingsTold
 
     public function __construct(private readonly Graph $graph) {}
 
+    /** Whoever it is, however the name is written. */
+    public static function person(string $name): string
+    {
+        return 'person '.mb_strtolower(trim($name));
+    }
+
     public function thing(string $kind, string $id, string $name, string $detail, string $at, string $state = '', string $who = ''): void
     {
         $this->graph->thing($kind, $id);
@@ -39,7 +45,7 @@ final class ThingsTold
         }
         if ($who !== '') {
             $this->holds[$id] = $who;
-            $person = 'person '.$who;
+            $person = self::person($who);
             if (! isset($this->name[$person])) {
                 $this->thing('person', $person, $who, '', '');
             }

@@ -18,6 +18,7 @@ use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Trace\Graph;
 use Kettle\Trace\Recall;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** A lot, a batch or a product with all that it is made of and went into, and what is to be done should it have turned. */
 final readonly class TracePage
@@ -29,13 +30,31 @@ final readonly class TracePage
 
     public function of(Lot|Batch|Making $thing): TraceView
     {
-        $followed = Followed::from($thing);
+        $start =
+            match (true) {
+                $thing instanceof Lot => 'lot',
+                $thing instanceof Batch => 'batch',
+                default => 'product',
+            }." {$thing->id}";
+
+        return $this->told($start, Followed::from($thing), $thing instanceof Making ? $thing : null);
+    }
+
+    /** @throws NotFoundHttpException when nobody of that name was given anything */
+    public function person(string $name): TraceView
+    {
+        return $this->told(ThingsTold::person($name), Followed::had($name), null);
+    }
+
+    /** @param  ?Making  $of where a product is followed back */
+    private function told(string $start, Followed $followed, ?Making $of): TraceView
+    {
         $graph = new Graph();
         $told = new ThingsTold($graph);
         $this->lots($followed, $told);
         $this->batches($followed, $told);
         $this->makings($followed, $told);
-        $this->bottles($followed, $told, $thing instanceof Making ? $thing : null);
+        $this->bottles($followed, $told, $of);
         $this->tins($followed, $told);
         foreach ($followed->lotInBatch as [$lot, $batch]) {
             $told->joins("lot {$lot}", "batch {$batch}");
@@ -47,12 +66,9 @@ final readonly class TracePage
             // By the bottles it was poured from, where they are known.
             $told->poured("batch {$batch}", "product {$making}");
         }
-        $start =
-            match (true) {
-                $thing instanceof Lot => 'lot',
-                $thing instanceof Batch => 'batch',
-                default => 'product',
-            }." {$thing->id}";
+        if (! isset($told->name[$start])) {
+            throw new NotFoundHttpException();
+        }
 
         return $this->view($start, $graph, $told);
     }
