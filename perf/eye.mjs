@@ -1,4 +1,4 @@
-// From a keystroke on the Bench to the sentence that answers it, in a real browser: printed as JSON, milliseconds.
+// From a keystroke on the Bench and on the Melt to the sentence that answers it, in a real browser: printed as JSON, milliseconds.
 import { chromium } from '@playwright/test'
 import { launchOptions } from '../bin/browser.mjs'
 
@@ -10,33 +10,61 @@ await page.getByLabel('E-mail', { exact: true }).fill(email)
 await page.getByLabel('Password', { exact: true }).fill(password)
 await page.getByRole('button', { name: 'Sign in' }).click()
 await page.getByRole('navigation', { name: 'Places' }).waitFor()
-await page.evaluate((key) => localStorage.setItem(key, JSON.stringify({
-  herbs: [{ id: 'marshmallow-root', parts: '2' }, { id: 'calendula' }, { id: 'sage' }], oils: ['sunflower', 'olive', 'jojoba'], oil_amount: '300 mL',
-})), `kettle.bench.${house}`)
-await page.goto(`${base}/h/${house}/bench`)
-await page.getByText('Weigh and pour').waitFor()
-await page.getByRole('button', { name: /^how much:/ }).click()
-const field = page.getByLabel('Oil there is, or wanted')
-await field.waitFor()
 
-const times = await field.evaluate(async (input) => {
-  const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set
-  const heading = document.querySelector('h1')
-  const times = []
-  for (let i = 0; i < 60; i++) {
-    const wanted = `${301 + i} mL`
-    const from = performance.now()
-    set.call(input, wanted)
-    input.dispatchEvent(new Event('input', { bubbles: true }))
-    await new Promise((seen) => {
-      const look = () => (heading.textContent.includes(`${wanted} of oil`) ? requestAnimationFrame(() => seen()) : requestAnimationFrame(look))
-      look()
-    })
-    if (i >= 5) times.push(performance.now() - from)
-    await new Promise((rest) => setTimeout(rest, 120))
-  }
-  return times.sort((a, b) => a - b)
-})
+/** Types so many times into a field, each time until the sentence has what was typed. */
+async function typed(place, draft, open, field, text, shown) {
+  await page.evaluate(([key, wish]) => localStorage.setItem(key, wish), [`kettle.${place}.${house}`, JSON.stringify(draft)])
+  await page.goto(`${base}/h/${house}/${place}`)
+  await page.getByRole('button', { name: open }).click()
+  const input = page.getByLabel(field, { exact: true })
+  await input.waitFor()
+  const wanted = Array.from({ length: 60 }, (_, i) => [text(i), shown(i)])
+  const times = await input.evaluate(async (box, all) => {
+    const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set
+    const heading = document.querySelector('h1')
+    const took = []
+    for (const [i, [value, sentence]] of all.entries()) {
+      const from = performance.now()
+      set.call(box, value)
+      box.dispatchEvent(new Event('input', { bubbles: true }))
+      await new Promise((seen) => {
+        const look = () => (heading.textContent.includes(sentence) ? requestAnimationFrame(() => seen()) : requestAnimationFrame(look))
+        look()
+      })
+      if (i >= 5) took.push(performance.now() - from)
+      await new Promise((rest) => setTimeout(rest, 120))
+    }
+    return took.sort((a, b) => a - b)
+  }, wanted)
+  const at = (share) => Math.round(times[Math.min(times.length - 1, Math.floor(times.length * share))] * 10) / 10
+  return { median_ms: at(0.5), p95_ms: at(0.95), rounds: times.length }
+}
+
+const bench = await typed(
+  'bench',
+  {
+    herbs: [{ id: 'marshmallow-root', parts: '2' }, { id: 'calendula' }, { id: 'sage' }],
+    oils: ['sunflower', 'olive', 'jojoba'],
+    oil_amount: '300 mL',
+  },
+  /^how much:/,
+  'Oil there is, or wanted',
+  (i) => `${301 + i} mL`,
+  (i) => `${301 + i} mL of oil`,
+)
+const melt = await typed(
+  'melt',
+  {
+    product: 'salve',
+    oils: ['sunflower', 'olive', 'jojoba'],
+    butters: [{ id: 'shea', share: 0.05 }],
+    essential_oils: [{ id: 'lavender', percent: 1 }],
+    total: '300 g',
+  },
+  '300 g',
+  'In all',
+  (i) => `${301 + i} g`,
+  (i) => `${301 + i} g`,
+)
 await browser.close()
-const at = (share) => Math.round(times[Math.min(times.length - 1, Math.floor(times.length * share))] * 10) / 10
-console.log(JSON.stringify({ median_ms: at(0.5), p95_ms: at(0.95), rounds: times.length }))
+console.log(JSON.stringify({ bench, melt }))
