@@ -61,7 +61,7 @@ const melt = await typed(
     essential_oils: [{ id: 'lavender', percent: 1 }],
     total: '300 g',
   },
-  '300 g',
+  /^how much:/,
   'In all',
   (i) => `${301 + i} g`,
   (i) => `${301 + i} g`,

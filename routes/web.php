@@ -122,6 +122,9 @@ Route::prefix('api')->group(function (): void {
                 Route::post('lots', [StoresController::class, 'add']);
                 Route::patch('lots/{lot}', [StoresController::class, 'edit']);
                 Route::delete('lots/{lot}', [StoresController::class, 'remove']);
+                Route::post('lots/{lot}/recall', [TraceController::class, 'recallLot']);
+                Route::post('batches/{batch}/recall', [TraceController::class, 'recallBatch']);
+                Route::post('makings/{making}/recall', [TraceController::class, 'recallMaking']);
                 Route::post('lots/{lot}/count', [StoresController::class, 'count']);
                 Route::post('lots/{lot}/checks', [StoresController::class, 'check']);
                 Route::post('recipes', [RecipesController::class, 'save']);

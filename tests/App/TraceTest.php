@@ -184,3 +184,50 @@ it('follows what somebody has, back to the plant, and what a product is made of 
             ->assertJsonPath('faults.0.field', 'times');
     }
 });
+
+it('closes all that a lot went into with one press, each in its own logbook', function () {
+    $lot = $this->atHouse('POST', '/lots', ['lot' => ['kind' => 'wax', 'material' => 'beeswax', 'amount' => '100 g', 'price' => '5.00']])
+        ->assertOk()
+        ->json('lot.id');
+    [$made, $batch] = begunSalve();
+    $path = "/makings/{$made['id']}";
+    $this->atHouse('POST', "{$path}/weigh", ['part' => 'beeswax'])->assertOk();
+    $this->atHouse('POST', "{$path}/pour", ['tins' => [['ml' => 30, 'count' => 3]], 'where' => 'the dresser'])->assertOk();
+    $this->atHouse('POST', "{$path}/tins", ['tin' => 1, 'how' => 'given', 'to' => 'the ferry crew'])->assertOk();
+    $throws = fn (array $trace): array => array_values(
+        array_column(array_filter($trace['things'], fn (array $thing) => $thing['do'] === 'throw-away'), 'id'),
+    );
+    $trace = $this->atHouse('GET', "/lots/{$lot}/trace")->json();
+    $seen = $throws($trace);
+    // The lot, the product and its two tins that are here; the third is with somebody.
+    expect($seen)->toHaveCount(4);
+    // Something became of it meanwhile: what was not seen is not thrown away.
+    $this->atHouse('POST', "{$path}/tins", ['tin' => 2, 'how' => 'used'])->assertOk();
+    $this->atHouse('POST', "/lots/{$lot}/recall", ['reason' => 'smells of paint', 'things' => $seen])->assertStatus(409);
+    expect(DB::table('tins')->where('state', 'thrown')->count())->toBe(0);
+    $seen = $throws($this->atHouse('GET', "/lots/{$lot}/trace")->json());
+    $this->atHouse('POST', "/lots/{$lot}/recall", ['reason' => '', 'things' => $seen])->assertStatus(422);
+    $this->atHouse('POST', "/lots/{$lot}/recall", ['reason' => 'smells of paint', 'things' => ['batch 1']])->assertStatus(409);
+    $closed = $this->atHouse('POST', "/lots/{$lot}/recall", ['reason' => 'smells of paint', 'things' => $seen])
+        ->assertOk()
+        ->json();
+    expect($throws($closed))
+        ->toBe([])
+        // Whom to tell is not closed by throwing away what is here.
+        ->and(array_column($closed['people'], 'person'))
+        ->toBe(['the ferry crew'])
+        ->and((float) $this->atHouse('GET', "/lots/{$lot}")->json('lot.left'))
+        ->toEqual(0.0)
+        ->and(array_column($this->atHouse('GET', $path)->json('tins'), 'state'))
+        ->toBe(['given', 'used', 'thrown'])
+        ->and($this->atHouse('GET', $path)->json('entries.0.note'))
+        ->toBe('smells of paint');
+    // A retry after a lost answer has nothing left to throw away.
+    $this->atHouse('POST', "/lots/{$lot}/recall", ['reason' => 'smells of paint', 'things' => $seen])->assertStatus(409);
+    // The oil is sound: recalled, its bottles go too.
+    $seen = $throws($this->atHouse('GET', "/batches/{$batch}/trace")->json());
+    $closed = $this->atHouse('POST', "/batches/{$batch}/recall", ['reason' => 'mould', 'things' => $seen])
+        ->assertOk()
+        ->json();
+    expect($throws($closed))->toBe([])->and(inBottles($batch))->toEqual(0.0);
+});

@@ -233,3 +233,17 @@ test('fresh leaf in the ointment is watched at the Stove and sieved', async ({ p
   await page.goto(`${house}/stove`)
   await expect(page.getByText('Fresh leaf in the ointment')).toHaveCount(0)
 })
+
+test('all that is left of a product is thrown away with one press', async ({ page }) => {
+  const house = await ownHouse(page)
+  await begun(page, house, { essential_oils: undefined })
+  await page.getByRole('link', { name: 'Follow it' }).click()
+  await page.getByRole('button', { name: 'All of it is thrown away' }).click()
+  // Why is asked for: without it nothing is thrown away, by the keyboard too.
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('dialog')).toBeVisible()
+  await page.getByLabel('Why').fill('smells of paint')
+  await page.getByRole('button', { name: 'It is thrown away' }).click()
+  await expect(page.getByRole('button', { name: 'All of it is thrown away' })).toHaveCount(0)
+  await expect(page.getByRole('status').first()).toContainText('All of it is thrown away')
+})

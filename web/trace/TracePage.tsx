@@ -1,8 +1,14 @@
+import { useState } from 'react'
 import { Link, useParams } from 'react-router'
-import { type Shape, useHouseId, useOfHouse } from '../api/hooks'
+import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
+import { useSay } from '../frame/Say'
+import { usePart } from '../frame/part'
 import { useArrived } from '../parts/arrived'
 import { Button } from '../parts/Button'
-import { Notice } from '../parts/Notice'
+import { Field } from '../parts/Field'
+import { sent, useForm } from '../parts/form'
+import { Notice, Trouble } from '../parts/Notice'
+import { Sheet } from '../parts/Sheet'
 import { Beside } from './Beside'
 import { Threads } from './Threads'
 
@@ -33,13 +39,14 @@ export default function TracePage() {
   if (!there) return instead
   return (
     <div className="flex flex-col gap-8">
-      <Page trace={there} />
+      <Page trace={there} kind={kind} of={thing} />
       {kind === 'batch' || kind === 'product' ? <Beside kind={kind} thing={thing} /> : null}
     </div>
   )
 }
 
-function Page({ trace }: { trace: Trace }) {
+function Page({ trace, kind, of }: { trace: Trace; kind: string; of: string }) {
+  const { works } = usePart()
   const house = useHouseId()
   const person = trace.of.startsWith('person ')
   // What somebody has is no more than what it came from, but it is what is asked for.
@@ -74,6 +81,7 @@ function Page({ trace }: { trace: Trace }) {
           ) : (
             <Listed things={forward} does />
           )}
+          {works && !person ? <Close trace={trace} kind={kind} of={of} /> : null}
         </section>
         <div className="flex flex-col gap-8">
           {trace.people.length > 0 ? (
@@ -106,6 +114,51 @@ function Page({ trace }: { trace: Trace }) {
           ) : null}
         </div>
       </div>
+    </div>
+  )
+}
+
+const RECALLS = { lot: 'lots', batch: 'batches', product: 'makings' } as const
+
+/** All of it is thrown away at once, each in its own logbook. */
+function Close({ trace, kind, of }: { trace: Trace; kind: string; of: string }) {
+  const house = useHouseId()
+  const say = useSay()
+  const [open, setOpen] = useState(false)
+  const form = useForm({ reason: '' })
+  const write = useWrite<'POST /houses/{house}/lots/{lot}/recall'>(() => {
+    setOpen(false)
+    say({ text: 'All of it is thrown away. Each line can be undone where it stands.' })
+  })
+  const { field, rest } = form.beside(write.error)
+  const things = trace.things.filter((each) => each.do === 'throw-away')
+  if (things.length === 0) return null
+  return (
+    <div className="no-print mt-4">
+      <Button onClick={() => setOpen(true)}>All of it is thrown away</Button>
+      <Sheet open={open} onOpenChange={setOpen} title={`Throw away ${things.length} things`}>
+        <form
+          className="flex flex-col gap-4"
+          onSubmit={sent(() =>
+            write.mutate({
+              path: `/houses/${house}/${RECALLS[kind as 'lot']}/${of}/recall` as `/houses/${string}/lots/${string}/recall`,
+              body: { reason: form.typed.reason, things: things.map((each) => each.id) },
+            }),
+          )}
+        >
+          <p>
+            {things.map((each) => each.name).join('; ')}.
+            {trace.people.length > 0
+              ? ` Whoever has some of it is told, and stays on the list: ${trace.people.map((each) => each.person).join(', ')}.`
+              : ''}
+          </p>
+          <Field label="Why" required maxLength={400} {...field('reason')} />
+          <Trouble problem={rest} />
+          <Button type="submit" look="strong" disabled={write.isPending}>
+            It is thrown away
+          </Button>
+        </form>
+      </Sheet>
     </div>
   )
 }

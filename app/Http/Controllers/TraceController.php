@@ -2,6 +2,9 @@
 
 namespace App\Http\Controllers;
 
+use App\Actions\Clash;
+use App\Actions\Melt\RecallAll;
+use App\Http\Requests\Recall;
 use App\Models\Batch;
 use App\Models\Lot;
 use App\Models\Making;
@@ -11,6 +14,7 @@ use App\Pages\Trace\TracePage;
 use App\Responses\Trace\BesideView;
 use App\Responses\Trace\TraceView;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 
 /** What touches what: from the plant to whoever has a tin, and back. */
 final class TraceController extends Controller
@@ -34,6 +38,39 @@ final class TraceController extends Controller
     public function making(Making $making): TraceView
     {
         return $this->page->of($making);
+    }
+
+    #[Operation('All that a lot went into is thrown away, and the lot')]
+    public function recallLot(Recall $form, Lot $lot, RecallAll $all): TraceView
+    {
+        return $this->recall($form, $lot, $all);
+    }
+
+    #[Operation('All that a batch went into is thrown away, and the batch')]
+    public function recallBatch(Recall $form, Batch $batch, RecallAll $all): TraceView
+    {
+        return $this->recall($form, $batch, $all);
+    }
+
+    #[Operation('A product is thrown away, and all of its tins')]
+    public function recallMaking(Recall $form, Making $making, RecallAll $all): TraceView
+    {
+        return $this->recall($form, $making, $all);
+    }
+
+    /** @throws Clash when more was made of it, or less is left, than was seen */
+    private function recall(Recall $form, Lot|Batch|Making $thing, RecallAll $all): TraceView
+    {
+        $seen = array_values(array_filter((array) $form->input('things'), 'is_string'));
+        DB::transaction(function () use ($thing, $seen, $all, $form): void {
+            $there = $this->page->toThrow($thing);
+            if (array_diff($seen, $there) !== [] || array_diff($there, $seen) !== []) {
+                throw new Clash('Something was made of it, or thrown away, meanwhile. Look at the list again.');
+            }
+            $all($there, $form->string('reason')->trim()->toString());
+        });
+
+        return $this->page->of($thing->refresh());
     }
 
     #[Operation('Follow what somebody was given or sold', query: ['name'])]

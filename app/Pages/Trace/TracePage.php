@@ -40,6 +40,21 @@ final readonly class TracePage
         return $this->told($start, Followed::from($thing), $thing instanceof Making ? $thing : null);
     }
 
+    /**
+     * What of it is to be thrown away, wherever it stands, should it have turned.
+     *
+     * @return list<string>
+     */
+    public function toThrow(Lot|Batch|Making $thing): array
+    {
+        return array_values(
+            array_map(
+                fn (Thing $each) => $each->id,
+                array_filter($this->of($thing)->things, fn (Thing $each) => $each->do === Recall::THROW_AWAY),
+            ),
+        );
+    }
+
     /** @throws NotFoundHttpException when nobody of that name was given anything */
     public function person(string $name): TraceView
     {
@@ -125,7 +140,15 @@ final readonly class TracePage
     private function lots(Followed $followed, ThingsTold $told): void
     {
         foreach ($followed->lots as $lot) {
-            $told->thing('lot', "lot {$lot->id}", $lot->called, $lot->trashed() ? 'no longer in Stores' : '', "stores/{$lot->uid}");
+            $gone = $lot->trashed() || (float) $lot->left <= 0;
+            $told->thing(
+                'lot',
+                "lot {$lot->id}",
+                $lot->called,
+                $lot->trashed() ? 'no longer in Stores' : ($gone ? 'none left' : ''),
+                "stores/{$lot->uid}",
+                $gone ? 'used' : 'in',
+            );
         }
     }
 
