@@ -104,6 +104,7 @@ Route::prefix('api')->group(function (): void {
                 Route::post('batches/{batch}/filling', [PressController::class, 'filling']);
                 Route::post('batches/{batch}/faults', [PressController::class, 'faults']);
                 Route::get('faults', [PressController::class, 'faultSigns']);
+                Route::post('makings/{making}/faults', [MakingController::class, 'faults']);
                 Route::post('faults', [PressController::class, 'faultsOfAnything']);
                 Route::get('yields', [PressController::class, 'yields']);
                 Route::get('yields/one', [PressController::class, 'oneYield']);
@@ -137,6 +138,7 @@ Route::prefix('api')->group(function (): void {
                 Route::put('makings/{making}/label', [MakingLabelController::class, 'set']);
                 Route::post('makings/{making}/weigh', [MakingController::class, 'weigh']);
                 Route::post('makings/{making}/steps', [MakingController::class, 'step']);
+                Route::post('makings/{making}/faults/note', [MakingController::class, 'noteFault']);
                 Route::post('makings/{making}/stir', [MakingController::class, 'stir']);
                 Route::post('makings/{making}/spoon', [MakingController::class, 'spoon']);
                 Route::post('makings/{making}/mend', [MakingController::class, 'mend']);

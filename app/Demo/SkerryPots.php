@@ -69,6 +69,7 @@ final readonly class SkerryPots
         $this->work->step($butter, 'whip', null);
         $this->work->pour($butter, [['ml' => 120.0, 'count' => 2]], null, 'the dresser');
         $this->clock->at(4, 8);
+        $this->work->fault($butter, ['grainy']);
         $this->work->note(
             $butter,
             'Grained like sand: it stood in the warm kitchen and cooled too slowly. Melt it whole again and cool it on snow.',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Making;
 
 use Kettle\Batch\Line\Discarded;
+use Kettle\Batch\Line\FaultNoted;
 use Kettle\Batch\Line\Line;
 use Kettle\Batch\Line\Note;
 use Kettle\Batch\Line\Started;
@@ -31,6 +32,7 @@ final class Lines
         Poured::KIND,
         TinGone::KIND,
         Discarded::KIND,
+        FaultNoted::KIND,
         Undone::KIND,
         Note::KIND,
     ];
@@ -50,6 +52,7 @@ final class Lines
             Poured::KIND => Poured::of($stored),
             TinGone::KIND => TinGone::of($stored),
             Discarded::KIND => new Discarded(),
+            FaultNoted::KIND => FaultNoted::of($stored),
             Undone::KIND => Undone::of($stored),
             default => new Note(),
         };

@@ -160,3 +160,24 @@ it('gives the year’s account of what was made and where it went, and a card to
     );
     expect($card['text'])->toContain('Calendula salve')->toContain('P26-001')->toContain('Beeswax');
 });
+
+it('finds what is wrong with a product by its own records and those of its oil, and writes it down', function () {
+    [$made] = begunSalve();
+    $path = "/makings/{$made['id']}";
+    $found = $this->atHouse('POST', "{$path}/faults", ['signs' => ['soft']])
+        ->assertOk()
+        ->json();
+    expect($found['causes'][0]['id'])
+        ->toBe('too-little-wax')
+        ->and($found['causes'][0]['for'])
+        ->toContain('It was not tried on a cold spoon.');
+    foreach ([[], ['glowing'], 'soft'] as $signs) {
+        $this->atHouse('POST', "{$path}/faults/note", ['signs' => $signs])->assertStatus(422);
+    }
+    $noted = $this->atHouse('POST', "{$path}/faults/note", ['signs' => ['grainy', 'pitted']])
+        ->assertOk()
+        ->json('entries.0');
+    expect($noted['kind'])->toBe('fault')->and($noted['title'])->toStartWith('Seen: ')->toContain('grainy')->toContain('Most likely ');
+    $signs = collect($this->atHouse('GET', '/faults')->json('signs'))->filter(fn (array $sign) => in_array('product', $sign['of'], true));
+    expect($signs->pluck('id')->all())->toBe(['fur', 'off', 'rancid', 'soft', 'hard', 'grainy', 'sweating', 'layered', 'pitted']);
+});

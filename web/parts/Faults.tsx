@@ -8,32 +8,44 @@ import { Tick } from './Tick'
 
 const KEEP: Record<string, string> = { keep: 'note', 'use-soon': 'care', 'discard-if-eaten': 'care', discard: 'stop' }
 
-/** From what is seen to what is likely wrong; of a batch, with what its own records say. */
+/** From what is seen to what is likely wrong; of a batch or a product, with what its own records say. */
 export function Faults({
   batch,
+  making,
   onNote,
 }: {
   batch?: string
+  making?: string
   onNote?: ((signs: string[], discard: boolean) => void) | undefined
 }) {
   const house = useHouseId()
   const list = useOfHouse('/faults', { stale: Infinity })
   const [signs, setSigns] = useState<string[]>([])
-  const find = useWrite<'POST /houses/{house}/faults' | 'POST /houses/{house}/batches/{batch}/faults'>()
+  const find = useWrite<
+    | 'POST /houses/{house}/faults'
+    | 'POST /houses/{house}/batches/{batch}/faults'
+    | 'POST /houses/{house}/makings/{making}/faults'
+  >()
   const { there, instead } = useArrived(list, 'the signs')
   if (!there) return instead
   const found = find.data
+  const shown = making ? there.signs.filter((sign) => sign.of.includes('product')) : there.signs
   return (
     <div className="flex flex-col gap-4">
       <form
         className="flex flex-col gap-3"
         onSubmit={sent(() => {
-          find.mutate({ path: `/houses/${house}${batch ? `/batches/${batch}` : ''}/faults`, body: { signs } })
+          const path = making
+            ? (`/houses/${house}/makings/${making}/faults` as const)
+            : batch
+              ? (`/houses/${house}/batches/${batch}/faults` as const)
+              : (`/houses/${house}/faults` as const)
+          find.mutate({ path, body: { signs } })
         })}
       >
         <fieldset className="grid gap-x-6 sm:grid-cols-2">
           <legend className="font-semibold">What do you see or smell?</legend>
-          {there.signs.map((sign) => (
+          {shown.map((sign) => (
             <Tick
               key={sign.id}
               checked={signs.includes(sign.id)}

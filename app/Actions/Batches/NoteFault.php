@@ -23,18 +23,26 @@ final readonly class NoteFault
     public function __invoke(Batch $batch, array $signs, ?string $note): LogEntry
     {
         return $this->logbook->write($batch, function (Batch $batch) use ($signs, $note): NewLine {
-            $found = (new FaultFinder($this->tables))->find($signs, $this->evidence->of($batch));
-
-            return new NewLine(
-                new FaultNoted(
-                    $signs,
-                    Said::just(['each' => array_map(fn (string $sign) => ['sign' => $sign], $signs)]),
-                    $found['causes'][0]['id'] ?? '',
-                    isset($found['causes'][0]) ? Said::just(['fault' => $found['causes'][0]['id']]) : null,
-                    $found['keep'],
-                ),
-                $note,
-            );
+            return new NewLine(self::line($this->tables, $signs, $this->evidence->of($batch)), $note);
         });
+    }
+
+    /**
+     * @param  list<string>  $signs
+     * @param  array<string, array<string, string>>  $facts what the records say, with the words it is said with
+     *
+     * @throws RefusedException when nothing was seen, or something unknown
+     */
+    public static function line(Tables $tables, array $signs, array $facts): FaultNoted
+    {
+        $found = (new FaultFinder($tables))->find($signs, $facts);
+
+        return new FaultNoted(
+            $signs,
+            Said::just(['each' => array_map(fn (string $sign) => ['sign' => $sign], $signs)]),
+            $found['causes'][0]['id'] ?? '',
+            isset($found['causes'][0]) ? Said::just(['fault' => $found['causes'][0]['id']]) : null,
+            $found['keep'],
+        );
     }
 }

@@ -3,6 +3,7 @@
 namespace App\Actions\Melt;
 
 use App\Actions\Batches\NewLine;
+use App\Actions\Batches\NoteFault;
 use App\Actions\Batches\Records;
 use App\House\KitchenFactory;
 use App\Models\Making;
@@ -43,6 +44,7 @@ final readonly class WorkAtPot
         private KitchenFactory $kitchens,
         private Cupboard $cupboard,
         private Records $batches,
+        private ProductEvidence $evidence,
     ) {}
 
     /**
@@ -175,6 +177,21 @@ final readonly class WorkAtPot
 
             return new NewLine(new Note(), $note, $corrects);
         });
+    }
+
+    /**
+     * @param  list<string>  $signs what was seen to be wrong
+     *
+     * @throws RefusedException when nothing was seen, or something unknown
+     */
+    public function fault(Making $making, array $signs): MakingEntry
+    {
+        return $this->logbook->write(
+            $making,
+            fn (MakingState $state, Making $locked) => new NewLine(
+                NoteFault::line($this->cupboard->tables(), $signs, $this->evidence->of($locked)),
+            ),
+        );
     }
 
     /** @throws MakingException when it was thrown away before */

@@ -9,7 +9,9 @@ use App\House\KitchenFactory;
 use App\Http\Requests;
 use App\Models\Making;
 use App\OpenApi\Operation;
+use App\Pages\Batch\FaultPresenter;
 use App\Pages\Making\MakingPage;
+use App\Responses\Batch\FaultsFound;
 use App\Responses\Making\MakingList;
 use App\Responses\Making\MakingView;
 use App\Responses\Melt\ProductAgainView;
@@ -145,6 +147,26 @@ final class MakingController extends Controller
         $this->work->pour($making, $tins, $this->text($form->input('left')), $form->string('where')->trim()->toString());
 
         return $this->page->of($making);
+    }
+
+    #[Operation('What is likely wrong with a product, by what is seen and by its records')]
+    public function faults(Requests\FindFault $form, Making $making, FaultPresenter $words): FaultsFound
+    {
+        return $words->found($this->signs($form), $making);
+    }
+
+    #[Operation('Enter in a product’s logbook what was seen to be wrong')]
+    public function noteFault(Requests\FindFault $form, Making $making): MakingView
+    {
+        $this->work->fault($making, $this->signs($form));
+
+        return $this->page->of($making);
+    }
+
+    /** @return list<string> */
+    private function signs(Requests\FindFault $form): array
+    {
+        return array_values(array_unique(array_filter((array) $form->input('signs'), 'is_string')));
     }
 
     #[Operation('Say what became of a tin')]

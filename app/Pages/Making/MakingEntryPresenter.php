@@ -8,6 +8,7 @@ use App\Models\Making;
 use App\Models\MakingEntry;
 use App\Responses\Batch\EntryView;
 use Kettle\Batch\Line\Discarded;
+use Kettle\Batch\Line\FaultNoted;
 use Kettle\Batch\Line\Line;
 use Kettle\Batch\Line\Note;
 use Kettle\Batch\Line\Started;
@@ -113,6 +114,7 @@ final readonly class MakingEntryPresenter
                 $line->to === '' ? '' : ($line->how === 'given' || $line->how === 'sold' ? ' to ' : ', ').$line->to,
                 $line->price === null ? '' : ' for '.$words->thing(['money' => $line->price]),
             ),
+            $line instanceof FaultNoted => 'Seen: '.$words->of($line->seen).'. Most likely '.$words->of($line->name),
             $line instanceof Discarded => 'Thrown away',
             $line instanceof Undone => 'Undone',
             default => $corrects === null ? 'Note' : 'Note, corrected',
