@@ -65,7 +65,6 @@ final readonly class SkerryPots
         $this->weighed($butter);
         $this->work->step($butter, 'melt', '70 C');
         $this->clock->at(6, 20);
-        $this->work->step($butter, 'cool-fast', null);
         $this->work->step($butter, 'whip', null);
         $this->work->pour($butter, [['ml' => 120.0, 'count' => 2]], null, 'the dresser');
         $this->clock->at(4, 8);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Melt;
 
 use Kettle\Reason\RefusedException;
+use Kettle\Recipe\WishException;
 
 /** A product that cannot be made so; says what was wrong with what. */
 final class MeltException extends RefusedException
@@ -68,6 +69,23 @@ final class MeltException extends RefusedException
     public static function leafTakesAll(): self
     {
         return new self('too_much', 'So much leaf would soak up all of it. Take less leaf, or make more.', 'leaf.amount');
+    }
+
+    /** What the Bench has against an oil that is not begun yet. */
+    public static function oilSaysNo(WishException $refused, string $place): self
+    {
+        $fault = $refused->faults[0];
+
+        return new self($fault['reason'], $fault['sentence'], rtrim("{$place}.{$fault['field']}", '.'));
+    }
+
+    public static function nothingToMelt(): self
+    {
+        return new self(
+            'no_leaf',
+            'There is nothing in it that is melted. Leaf is stirred into what is warm and liquid; into an oil it is infused.',
+            'leaf',
+        );
     }
 
     public static function notBottled(string $oil): self

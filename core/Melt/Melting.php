@@ -141,6 +141,9 @@ final readonly class Melting
         $tins = TinFilling::of($poured, $wish->tins, in_array('tins', $wish->chosen, true));
         $figures = new ProductFigures($wish, $pot, $scents, $tins, $this->table, $house, $loss);
         $notes = new ProductNotes($this->tables);
+        if ($wish->leaf !== null && $figures->warmth() === null) {
+            throw MeltException::nothingToMelt();
+        }
         $steps = new ProductSteps($wish, $pot, $house, $figures->warmth());
         $days = ProductDays::of($wish, $pot, $steps->minutes() + 60 * ($wish->leaf?->usualH() ?? 0.0), $house, $this->table);
         $keeping = ProductKeeping::of($pot, $wish, $house, $this->tables, $days);

@@ -37,7 +37,7 @@ final readonly class OilDay
     /**
      * @param  ?\DateTimeImmutable  $by the day it is to be bottled by
      *
-     * @throws WishException when so much of it cannot be made
+     * @throws MeltException when so much of it cannot be made
      */
     public static function of(int $index, Weighed $each, ?\DateTimeImmutable $by): self
     {
@@ -48,7 +48,11 @@ final readonly class OilDay
 
             return new self($index, $part->key(), $part->said, $each->ml(), $part->infused->from, null, $by, null, []);
         }
-        $plan = $toInfuse->planned($each->ml(), $by);
+        try {
+            $plan = $toInfuse->planned($each->ml(), $by);
+        } catch (WishException $refused) {
+            throw MeltException::oilSaysNo($refused, "oils.{$index}.infuse");
+        }
         $zone = $plan->timetable->fillAt->getTimezone();
         // Where the last day for it has gone, it is begun as soon as can be, and what comes of that is told.
         $start = max(new \DateTimeImmutable($plan->figures['start_by']->text(), $zone), $plan->timetable->beginAt->setTime(0, 0));

@@ -145,8 +145,7 @@ final class PartsReader
         try {
             $oil = ToInfuse::of($wish, $this->house);
         } catch (WishException $refused) {
-            $fault = $refused->faults[0];
-            throw new MeltException($fault['reason'], $fault['sentence'], rtrim("infuse.{$fault['field']}", '.'));
+            throw MeltException::oilSaysNo($refused, 'infuse');
         }
 
         return Part::ofInfused($oil->infused($this->toInfuse++), $this->cupboard);

@@ -8,7 +8,6 @@ use Kettle\Diary\Availability;
 use Kettle\Reason\Figure;
 use Kettle\Reason\Reason;
 use Kettle\Reason\Said;
-use Kettle\Recipe\WishException;
 use Kettle\Time\Later;
 
 /**
@@ -40,7 +39,7 @@ final readonly class ProductDays
     /**
      * Null where no day is wanted and every oil is there.
      *
-     * @throws WishException when an oil cannot be made in that amount
+     * @throws MeltException when an oil cannot be made in that amount
      */
     public static function of(ProductWish $wish, Composition $pot, float $minutes, House $house, MeltTable $table): ?self
     {

@@ -100,6 +100,7 @@ it('refuses what is no fresh leaf', function (array $asked, string $fault) {
         ['leaf' => ['id' => 'plantain-leaf', 'amount' => '2 kg'], 'total' => '100 g', 'tins' => [['ml' => 60]]],
         'leaf.amount: too_much',
     ],
+    'in what is not melted' => [['product' => 'waxless-balm', 'oils' => ['olive'], 'butters' => []], 'leaf: no_leaf'],
     'in a hair oil' => [['product' => 'hair-oil'], 'leaf: no_leaf'],
     'in a cream' => [['product' => 'cream'], 'leaf: no_leaf'],
     'in a dressing' => [['product' => 'dressing'], 'leaf: no_leaf'],

@@ -171,6 +171,11 @@ it('refuses what is no day and no oil, by name', function (array $asked, string 
         ['product' => 'dressing', 'waxes' => [], 'tins' => [['ml' => 250, 'count' => 1]], 'oils' => [['infuse' => MARIGOLD]]],
         'oils.0: not_food',
     ],
+    // What the Bench has against the oil is said of that oil.
+    'too little oil to the herb' => [
+        ['tins' => [['ml' => 60]], 'total' => '17 kg', 'oils' => [['infuse' => ['ratio' => '1:2'] + MARIGOLD]]],
+        'oils.0.infuse.ratio: too_thick',
+    ],
     'there and not there' => [['oils' => [['id' => 'olive', 'infuse' => MARIGOLD]]], 'oils.0.infuse: said_twice'],
 ]);
 
