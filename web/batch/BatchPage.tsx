@@ -9,7 +9,7 @@ import { usePart } from '../frame/part'
 import { useArrived } from '../parts/arrived'
 import { Button, ButtonLink, FileLink } from '../parts/Button'
 import { Cautions } from '../parts/Cautions'
-import { Faults } from '../parts/Faults'
+import { FaultSheet } from '../parts/FaultSheet'
 import { Field } from '../parts/Field'
 import { Figure } from '../parts/Figure'
 import { sent } from '../parts/form'
@@ -38,7 +38,6 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
   const say = useSay()
   const [discarding, setDiscarding] = useState(false)
   const [wrong, setWrong] = useState(false)
-  const enter = useBatchWrite()
   const plan = batch.plan
   // A batch begun by an earlier kettle has one herb and no list.
   const herbs = plan.herbs ?? [plan.herb]
@@ -261,27 +260,14 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
         </section>
       </div>
       <DiscardSheet batch={batch} open={discarding} onOpenChange={setDiscarding} />
-      <Sheet open={wrong} onOpenChange={setWrong} title={`What is wrong with the ${batch.herb}?`}>
-        <Faults
-          batch={batch.id}
-          onNote={
-            works
-              ? (signs, discard) =>
-                  enter.mutate(
-                    { path: `/houses/${house}/batches/${batch.id}/faults/note`, body: { signs } },
-                    {
-                      onSuccess: () => {
-                        setWrong(false)
-                        if (discard) setDiscarding(true)
-                        else say({ text: 'Entered in the logbook.' })
-                      },
-                    },
-                  )
-              : undefined
-          }
-        />
-        <Trouble problem={enter.error} />
-      </Sheet>
+      <FaultSheet
+        of="batch"
+        id={batch.id}
+        title={`What is wrong with the ${batch.herb}?`}
+        open={wrong}
+        setOpen={setWrong}
+        discard={() => setDiscarding(true)}
+      />
     </div>
   )
 }

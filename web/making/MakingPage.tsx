@@ -11,7 +11,7 @@ import { Pot } from '../melt/Pot'
 import { Rule } from '../melt/Rule'
 import { useArrived } from '../parts/arrived'
 import { Button, ButtonLink, FileLink, TextButton } from '../parts/Button'
-import { Faults } from '../parts/Faults'
+import { FaultSheet } from '../parts/FaultSheet'
 import { Field } from '../parts/Field'
 import { sent } from '../parts/form'
 import { Notice, Trouble } from '../parts/Notice'
@@ -35,7 +35,6 @@ function Page({ making }: { making: Making }) {
   const go = useNavigate()
   const [discarding, setDiscarding] = useState(false)
   const [wrong, setWrong] = useState(false)
-  const enter = useMakingWrite()
   useKey('f', 'Find what is wrong with this product', () => setWrong(true))
   const open = making.stage === 'planned' || making.stage === 'making'
   const say = useSay()
@@ -136,27 +135,14 @@ function Page({ making }: { making: Making }) {
       </div>
       <MakingLogbook making={making} />
       <Discard making={making} open={discarding} close={() => setDiscarding(false)} />
-      <Sheet open={wrong} onOpenChange={setWrong} title={`What is wrong with the ${making.name.toLowerCase()}?`}>
-        <Faults
-          making={making.id}
-          onNote={
-            works
-              ? (signs, discard) =>
-                  enter.mutate(
-                    { path: `/houses/${house}/makings/${making.id}/faults/note`, body: { signs } },
-                    {
-                      onSuccess: () => {
-                        setWrong(false)
-                        if (discard) setDiscarding(true)
-                        else say({ text: 'Entered in the logbook.' })
-                      },
-                    },
-                  )
-              : undefined
-          }
-        />
-        <Trouble problem={enter.error} />
-      </Sheet>
+      <FaultSheet
+        of="making"
+        id={making.id}
+        title={`What is wrong with the ${making.name.toLowerCase()}?`}
+        open={wrong}
+        setOpen={setWrong}
+        discard={() => setDiscarding(true)}
+      />
     </div>
   )
 }
