@@ -116,7 +116,7 @@ final readonly class SkerryPots
         $ointment = ($this->begin)(
             [
                 'product' => 'ointment',
-                'oils' => [['batch' => $this->oil('calendula'), 'amount' => '60 mL']],
+                'oils' => [['id' => 'olive', 'amount' => '60 mL']],
                 'leaf' => ['id' => 'plantain-leaf', 'amount' => '15 g'],
                 'tins' => [['ml' => 30]],
             ],

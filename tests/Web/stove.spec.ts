@@ -258,7 +258,7 @@ test('the pot is tended by the keyboard alone', async ({ page }) => {
 test('Skerry House is warm: a live pot, a scorched one, a jar in the sun, and colours', async ({ page }) => {
   const house = await demo(page)
   await page.goto(house + '/stove')
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('One pot is warm.')
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('One pot is warm. An ointment has leaf in it.')
   await expect(page.getByRole('link', { name: /spruce tips/ })).toBeVisible()
   await page.getByRole('link', { name: /spruce tips/ }).click()
   await expect(page.getByText(/over the ceiling; the peak was 74 °C/)).toBeVisible()
