@@ -187,3 +187,36 @@ it('goes along with its house', function () {
     expect($this->call_('POST', "/houses/{$own->uid}/import", $file)->json('says'))->toContain('here already');
     expect($this->call_('GET', "/houses/{$own->uid}/wanted")->json('wanted'))->toHaveCount(1);
 });
+
+it('keeps from the day it is made and not from the day it is wanted', function () {
+    $wish = ['product' => 'salve', 'oils' => ['olive'], 'tins' => [['ml' => 30, 'count' => 2]]];
+    $until = fn (array $wish): string => $this->atHouse('POST', '/melt/reckon', ['wish' => $wish])->json('figures.best_before.value');
+    $by = $wish + ['ready_by' => now()->modify('+90 days')->format('Y-m-d')];
+    expect($until($by) > $until($wish))->toBeTrue();
+    $this->atHouse('POST', '/makings', ['wish' => $by])->assertOk();
+    expect(DB::table('makings')->value('best_before'))->toStartWith($until($wish));
+});
+
+it('is in the diary with each of its oils, whichever days are looked at', function () {
+    $infuse = fn (string $herb, string $method): array => [
+        'infuse' => ['herbs' => [['id' => $herb]], 'oils' => ['olive'], 'method' => $method],
+    ];
+    wantedSalve('+100 days', 'cold', ['oils' => [$infuse('calendula', 'cold'), $infuse('yarrow', 'double-boiler')]]);
+    $found = [];
+    for ($days = 0; $days < 110; $days += 14) {
+        $from = now()
+            ->modify("+{$days} days")
+            ->format('Y-m-d');
+        foreach (
+            $this->atHouse('GET', "/diary?from={$from}")
+                ->assertOk()
+                ->json('days') as $day
+        ) {
+            $found = [...$found, ...array_column($day['wanted'], 'says')];
+        }
+    }
+    expect(count(array_filter($found, fn (string $says) => str_contains($says, 'last day to begin'))))
+        ->toBe(2)
+        ->and(count(array_filter($found, fn (string $says) => str_contains($says, 'make it'))))
+        ->toBe(1);
+});

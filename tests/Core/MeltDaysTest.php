@@ -184,3 +184,19 @@ it('names every fault there is, of its oil and of its day', function () {
         ->toContain('ready_by: unreadable')
         ->toContain('oils.0.infuse.herbs.0: unknown');
 });
+
+it('answers as the published schema says, whatever is wished', function (array $asked) {
+    $validator = new Opis\JsonSchema\Validator();
+    $validator->resolver()->registerFile('kettle://reckon', dirname(__DIR__, 2).'/docs/formats/reckon.schema.json');
+    $validator->resolver()->registerFile('kettle://wish.schema.json', dirname(__DIR__, 2).'/docs/formats/wish.schema.json');
+    $told = json_decode(json_encode(Melted::ask($asked + SIX_TINS)));
+    $error = $validator->validate($told, (object) ['$ref' => 'kettle://reckon#/$defs/melt/answers'])->error();
+    expect($error === null ? '' : json_encode((new Opis\JsonSchema\Errors\ErrorFormatter())->format($error)))->toBe('');
+})->with([
+    'nothing more' => [[]],
+    'a day' => [['ready_by' => '2026-12-20']],
+    'a day too soon' => [['ready_by' => '2026-11-24']],
+    'an oil to come' => [['oils' => [['infuse' => MARIGOLD]]]],
+    'an oil to come too late' => [['oils' => [['infuse' => ['method' => 'cold'] + MARIGOLD]], 'ready_by' => '2026-11-26']],
+    'leaf in it' => [['leaf' => ['id' => 'plantain-leaf', 'amount' => '20 g']]],
+]);

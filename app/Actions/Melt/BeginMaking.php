@@ -45,6 +45,8 @@ final readonly class BeginMaking
      */
     public function __invoke(array $wish, array $acknowledged = [], ?string $wanted = null): Making
     {
+        // Begun, it is made now: it keeps from today on, whatever day it was wanted by.
+        unset($wish['ready_by']);
         $house = $this->houses->of($wish);
         $table = MeltTable::of($this->tables);
         $plan = (new Melting($this->tables))->plan($wish, $house);

@@ -34,7 +34,8 @@ final readonly class WantProduct
     public function keep(array $wish, ?Wanted $instead = null): Wanted
     {
         $plan = $this->planned($wish);
-        if ($plan->wish->readyBy === null) {
+        $readyBy = $plan->wish->readyBy;
+        if ($readyBy === null) {
             throw WishException::one('ready_by', 'missing', 'Say the day it is to be ready by.');
         }
         foreach ($plan->notes as $note) {
@@ -43,11 +44,11 @@ final readonly class WantProduct
             }
         }
 
-        return DB::transaction(function () use ($wish, $plan, $instead): Wanted {
+        return DB::transaction(function () use ($wish, $plan, $readyBy, $instead): Wanted {
             $wanted = $instead === null ? new Wanted() : $this->locked($instead->uid);
             $wanted
                 ->fill(
-                    ['product' => $plan->wish->product->id, 'wish' => $wish, 'ready_by' => $wish['ready_by']] +
+                    ['product' => $plan->wish->product->id, 'wish' => $wish, 'ready_by' => $readyBy->format('Y-m-d')] +
                         self::columns($plan) + ['version' => (int) $wanted->version + 1],
                 )
                 ->save();

@@ -95,10 +95,12 @@ final readonly class WantedPage
     {
         return Wanted::query()
             ->open()
+            // From the first of its oils to itself: each of its days lies between.
+            ->where('make_at', '>=', Carbon::instance($from)->utc())
             ->where(
                 fn (Builder $either) => $either
-                    ->whereBetween('make_at', [Carbon::instance($from)->utc(), Carbon::instance($to)->utc()])
-                    ->orWhereBetween('oil_start_by', [$from->format('Y-m-d'), $to->format('Y-m-d')]),
+                    ->where('make_at', '<', Carbon::instance($to)->utc())
+                    ->orWhere('oil_start_by', '<', $to->format('Y-m-d')),
             )
             ->orderBy('make_at')
             ->orderBy('id')
