@@ -23,7 +23,7 @@ final class PageController extends Controller
         'shelf' => ['/shelf'],
         'batch/*' => ['/batches/*'],
         'press' => ['/press'],
-        'melt' => ['/melt', '/makings'],
+        'melt' => ['/melt', '/makings', '/wanted'],
         'making/*' => ['/makings/*'],
         'stove' => ['/stove'],
         'stove/*' => ['/stove/*'],
