@@ -87,6 +87,8 @@ final class RecipeFile
             is_array($wish['oils'] ?? null) ? $wish['oils'] : [],
             fn (mixed $oil) => ! is_array($oil) || ! isset($oil['batch']),
         );
+        // A recipe is for any day.
+        unset($wish['ready_by']);
         $shared = [];
         foreach (['oils' => array_values($oils)] + $wish as $key => $value) {
             if (is_string($key) && $value !== null && $value !== []) {

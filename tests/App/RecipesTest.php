@@ -210,3 +210,20 @@ it('keeps a product as a recipe, gives it out as a file and as schema.org, and r
     $this->atHouse('POST', '/import', $out)->assertOk();
     expect($this->atHouse('GET', "/recipes/{$id}")->json('wish.firmness'))->toBe('salve');
 });
+
+it('keeps a product that was wanted by a day as a recipe for any day, with the oil still to be infused and the leaf', function () {
+    $wish = [
+        'product' => 'salve',
+        'oils' => [['infuse' => ['herbs' => [['id' => 'calendula']], 'oils' => ['olive'], 'method' => 'cold']]],
+        'leaf' => ['id' => 'plantain-leaf', 'amount' => '20 g'],
+    ];
+    $kept = $this->atHouse('POST', '/recipes', [
+        'name' => 'For the fair',
+        'wish' => $wish + ['ready_by' => now()->modify('+90 days')->format('Y-m-d')],
+    ])->assertOk();
+    expect($kept->json('wish'))->toEqual($wish);
+    $file = $this->atHouse('GET', "/recipes/{$kept->json('id')}/recipe.json")->assertOk();
+    $schema = json_decode((string) file_get_contents(base_path('docs/formats/recipe.schema.json')));
+    expect((new Opis\JsonSchema\Validator())->validate(json_decode($file->getContent()), $schema)->isValid())->toBeTrue();
+    $this->atHouse('GET', "/recipes/{$kept->json('id')}/recipe.jsonld")->assertOk();
+});

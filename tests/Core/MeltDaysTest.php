@@ -188,6 +188,16 @@ it('names every fault there is, of its oil and of its day', function () {
         ->toContain('oils.0.infuse.herbs.0: unknown');
 });
 
+it('offers to make it on any day where the day has gone', function () {
+    try {
+        Melted::ask(['ready_by' => '2026-11-20'] + SIX_TINS);
+        $ways = [];
+    } catch (Kettle\Recipe\WishException $refused) {
+        $ways = $refused->faults[0]['ways'] ?? [];
+    }
+    expect(array_column($ways, 'change'))->toBe([['ready_by' => null]]);
+});
+
 it('answers as the published schema says, whatever is wished', function (array $asked) {
     $validator = new Opis\JsonSchema\Validator();
     $validator->resolver()->registerFile('kettle://reckon', dirname(__DIR__, 2).'/docs/formats/reckon.schema.json');
