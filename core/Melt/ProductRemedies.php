@@ -35,6 +35,7 @@ final readonly class ProductRemedies
                     'tins' => null,
                 ]),
             ],
+            'discarded', 'past' => [new Way('without-it', 'Leave that oil out', self::without($document, $fault['field']))],
             'in_the_past' => [new Way('any-day', 'Make it on any day', ['ready_by' => null])],
             'no_leaf' => [new Way('no-leaf', 'Leave it out', ['leaf' => null])],
             'not_food' => [new Way('dry', 'Leave it out', self::without($document, $fault['field']))],

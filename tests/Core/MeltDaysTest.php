@@ -188,15 +188,29 @@ it('names every fault there is, of its oil and of its day', function () {
         ->toContain('oils.0.infuse.herbs.0: unknown');
 });
 
-it('offers to make it on any day where the day has gone', function () {
+it('offers a way out that leads out', function (array $asked, array $change) {
     try {
-        Melted::ask(['ready_by' => '2026-11-20'] + SIX_TINS);
+        Melted::ask($asked + SIX_TINS);
         $ways = [];
     } catch (Kettle\Recipe\WishException $refused) {
         $ways = $refused->faults[0]['ways'] ?? [];
     }
-    expect(array_column($ways, 'change'))->toBe([['ready_by' => null]]);
-});
+    expect(array_column($ways, 'change'))->toBe([$change]);
+})->with([
+    'the day has gone' => [['ready_by' => '2026-11-20'], ['ready_by' => null]],
+    'its oil was thrown away' => [
+        ['oils' => [['batch' => 'b']], 'batches' => [['id' => 'b', 'oils' => ['olive'], 'discarded' => true]]],
+        ['oils' => null],
+    ],
+    'one of its oils is past' => [
+        ['oils' => ['olive', ['batch' => 'b']], 'batches' => [['id' => 'b', 'oils' => ['olive'], 'best_before' => '2026-11-01']]],
+        ['oils' => ['olive']],
+    ],
+    'no leaf goes into it' => [
+        ['product' => 'cream', 'leaf' => ['id' => 'plantain-leaf', 'amount' => '20 g'], 'waxes' => []],
+        ['leaf' => null],
+    ],
+]);
 
 it('answers as the published schema says, whatever is wished', function (array $asked) {
     $validator = new Opis\JsonSchema\Validator();
