@@ -191,8 +191,20 @@ final readonly class Timetable
         bool $settles = true,
     ): \DateTimeImmutable {
         return $settles
-            ? $availability->forWork(Later::hours($strainedAt, self::SETTLE_HOURS), Step::Decant->minutes() + Step::Bottle->minutes())
+            ? $availability->forWork(Later::hours($strainedAt, self::SETTLE_HOURS), self::bottlingMin())
             : self::strained($strainedAt);
+    }
+
+    /** When it is poured off and in its bottles. */
+    public function bottledAt(): \DateTimeImmutable
+    {
+        return Later::minutes($this->settledAt, self::bottlingMin());
+    }
+
+    /** Minutes to pour it off and bottle it. */
+    public static function bottlingMin(): int
+    {
+        return Step::Decant->minutes() + Step::Bottle->minutes();
     }
 
     /** When the straining begun at a moment is done. */

@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace Kettle\Melt;
 
-use Kettle\Diary\Step;
 use Kettle\Reason\Reason;
 use Kettle\Reason\Said;
 use Kettle\Recipe\Plan;
 use Kettle\Recipe\WishException;
-use Kettle\Time\Later;
 
 /** One oil of a product that is not in its bottles yet: by when it is begun, and from when it can be poured. */
 final readonly class OilDay
@@ -62,7 +60,7 @@ final readonly class OilDay
             $part->key(),
             $part->said,
             $each->ml(),
-            Later::minutes($plan->timetable->settledAt, Step::Decant->minutes() + Step::Bottle->minutes()),
+            $plan->timetable->bottledAt(),
             $start,
             $by,
             $plan,

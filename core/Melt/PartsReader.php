@@ -17,17 +17,15 @@ use Kettle\Recipe\WishException;
 use Kettle\Time\Dates;
 
 /** Reads what goes into a product: each of its lists, every part known, every amount in g. Faults are gathered, not thrown. */
-final class PartsReader
+final readonly class PartsReader
 {
     public const MOST_DROPS = 2_000;
 
     private const LEAST_G = 0.01;
 
-    private readonly Cupboard $cupboard;
+    private Cupboard $cupboard;
 
-    private int $toInfuse = 0;
-
-    public function __construct(private readonly House $house, private readonly Faults $faults)
+    public function __construct(private House $house, private Faults $faults)
     {
         $this->cupboard = $house->kitchen->cupboard();
     }
@@ -89,14 +87,14 @@ final class PartsReader
 
     /**
      * @param  array<mixed>  $document
-     * @param  \Closure(array<mixed>): ?Going  $read
+     * @param  \Closure(array<mixed>, int): ?Going  $read given its place in the list
      * @return list<Going>
      */
     private function group(array $document, string $key, \Closure $read): array
     {
         $group = $seen = [];
         foreach (is_array($document[$key] ?? null) ? array_values($document[$key]) : [] as $i => $each) {
-            $going = $this->faults->tryingIn("{$key}.{$i}", fn () => $read(is_array($each) ? $each : ['id' => $each]));
+            $going = $this->faults->tryingIn("{$key}.{$i}", fn () => $read(is_array($each) ? $each : ['id' => $each], $i));
             if ($going === null) {
                 continue;
             }
@@ -111,9 +109,9 @@ final class PartsReader
     }
 
     /** @param  array<mixed>  $fields */
-    private function oil(array $fields): Going
+    private function oil(array $fields, int $i): Going
     {
-        $part = $this->oilPart($fields);
+        $part = $this->oilPart($fields, $i);
         if (isset($fields['amount'])) {
             $density = Density::gramsPerMl($part->gramsPerMl);
             $amount = $this->amount($fields, Kind::Volume, 'mL', $density);
@@ -135,7 +133,7 @@ final class PartsReader
      * @param  array<mixed>  $wish of the oil
      * @param  array<mixed>  $fields beside it
      */
-    private function toInfuse(array $wish, array $fields): Part
+    private function toInfuse(array $wish, array $fields, int $i): Part
     {
         foreach (['id', 'batch'] as $other) {
             if (isset($fields[$other])) {
@@ -148,14 +146,14 @@ final class PartsReader
             throw MeltException::oilSaysNo($refused, 'infuse');
         }
 
-        return Part::ofInfused($oil->infused($this->toInfuse++), $this->cupboard);
+        return Part::ofInfused($oil->infused($i), $this->cupboard);
     }
 
     /** @param  array<mixed>  $fields */
-    private function oilPart(array $fields): Part
+    private function oilPart(array $fields, int $i): Part
     {
         if (is_array($fields['infuse'] ?? null)) {
-            return $this->toInfuse($fields['infuse'], $fields);
+            return $this->toInfuse($fields['infuse'], $fields, $i);
         }
         $batch = Fields::text($fields, 'batch');
         if ($batch !== null) {

@@ -35,7 +35,7 @@ final readonly class ProductDocument
     /** @return array<string, mixed> numbers, codes, and sentences as they are kept */
     public function record(ProductPlan $plan): array
     {
-        $ingredients = Ingredients::of($plan->pot, $plan->scents, $plan->wish->leaf);
+        $ingredients = $plan->ingredients();
         $warmth = $plan->warmth;
 
         return [

@@ -38,6 +38,29 @@ final readonly class ProductPlan
         public ?array $warmth = null,
     ) {}
 
+    /** What it must not be made for; null where nothing forbids it. */
+    public function stop(): ?Note
+    {
+        foreach ($this->notes as $note) {
+            if ($note->rank === 'stop') {
+                return $note;
+            }
+        }
+
+        return null;
+    }
+
+    public function ingredients(): Ingredients
+    {
+        return Ingredients::of($this->pot, $this->scents, $this->wish->leaf);
+    }
+
+    /** @return list<mixed> each plant in it once, as a sentence keeps it */
+    public function plants(): array
+    {
+        return array_column($this->ingredients()->herbs, 'name');
+    }
+
     /** @param  list<Note>  $notes */
     public function withNotes(array $notes): self
     {

@@ -68,7 +68,7 @@ final readonly class BeginMaking
                 'product' => $plan->wish->product->id,
                 'wish' => $wish,
                 'plan' => $document,
-                'plants' => self::plants(FrozenProduct::of($document)),
+                'plants' => $plan->plants(),
                 'stage' => Stage::Planned,
                 'begun_at' => Carbon::now(),
                 'best_before' => $plan->figures['best_before']->text(),
@@ -79,23 +79,6 @@ final readonly class BeginMaking
 
             return $making;
         });
-    }
-
-    /** @return list<mixed> each plant of its oils once, as a sentence keeps it */
-    public static function plants(FrozenProduct $plan): array
-    {
-        $plants = [];
-        foreach ($plan->pot->parts as $part) {
-            foreach ($part->herbs as $herb) {
-                $plants[serialize($herb['name'])] = $herb['name'];
-            }
-        }
-
-        foreach ($plan->leaf->plants ?? [] as $herb) {
-            $plants[serialize($herb['name'])] = $herb['name'];
-        }
-
-        return array_values($plants);
     }
 
     private static function sentence(ProductPlan $plan): Said

@@ -12,7 +12,7 @@ use Kettle\Batch\BatchState;
 use Kettle\Batch\BottleState;
 use Kettle\Batch\PlannedHerb;
 use Kettle\Diary\Stage;
-use Kettle\Diary\Step;
+use Kettle\Diary\Timetable;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Herb;
 use Kettle\Melt\Infused;
@@ -63,7 +63,7 @@ final readonly class BottledOils
             $batch->plan->blend($this->cupboard),
             $batch->code,
             array_map(fn (PlannedHerb $herb) => ['plant' => $this->plant($herb), 'state' => $herb->state], $batch->plan->herbs),
-            self::stands($batch) ? $state->pouredMl ?? ($state->strained->ml ?? $batch->plan->figure('yield_volume')) : self::left($batch),
+            (self::stands($batch) ? $state->pouredMl : null) ?? self::left($batch),
             new \DateTimeImmutable($batch->best_before->format('Y-m-d'), $zone),
             $cost === null ? null : $cost / 100,
             array_values(array_unique(array_merge(...array_map(fn (Lot $lot) => $lot->allergens, $lots), ...[[]]))),
@@ -85,11 +85,11 @@ final readonly class BottledOils
     /** When it will be in its bottles: by its timetable, and not before there is time for that from now. */
     private function from(BatchState $state): \DateTimeImmutable
     {
-        $settled = max($state->progress->timetable->settledAt, $this->kitchens->now());
+        $now = $this->kitchens->now();
 
-        return Later::minutes(
-            $settled->setTimezone($this->kitchens->now()->getTimezone()),
-            Step::Decant->minutes() + Step::Bottle->minutes(),
+        return max(
+            $state->progress->timetable->bottledAt()->setTimezone($now->getTimezone()),
+            Later::minutes($now, Timetable::bottlingMin()),
         );
     }
 
@@ -104,9 +104,13 @@ final readonly class BottledOils
         return ['infused' => [$batch->herbs, ['day_of_year' => ($batch->bottled_at ?? $batch->strain_at)->format('Y-m-d')]]];
     }
 
-    /** mL in its bottles. */
+    /** mL in its bottles; of one that stands yet, as much as came out of the cloth, or is expected to. */
     public static function left(Batch $batch): float
     {
+        if (self::stands($batch)) {
+            return (float) ($batch->strained_ml ?? $batch->plan->figure('yield_volume'));
+        }
+
         return array_sum(
             $batch->bottles->map(fn (Bottle $bottle) => $bottle->state === BottleState::IN ? (float) $bottle->left_ml : 0.0)->all(),
         );

@@ -12,7 +12,6 @@ use Kettle\Melt\House;
 use Kettle\Melt\MeltTable;
 use Kettle\Melt\Verdict;
 use Kettle\Recipe\Kitchen;
-use Kettle\Recipe\Words;
 
 /** The current house as the Melt wants it: its kitchen, its lots of what is wished for, its bottled oils, what its pots have shown. */
 final readonly class ProductHouse
@@ -64,11 +63,6 @@ final readonly class ProductHouse
             self::bottles(),
             $this->bench($oils),
         );
-    }
-
-    public function words(): Words
-    {
-        return $this->kitchens->words();
     }
 
     /**

@@ -2,18 +2,16 @@
 
 namespace App\Actions\Melt;
 
+use App\House\KitchenFactory;
 use App\Models\Batch;
 use App\Models\Making;
 use App\Models\Wanted;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
-use Kettle\Material\Herb;
 use Kettle\Material\Tables;
 use Kettle\Melt\Melting;
 use Kettle\Melt\ProductPlan;
-use Kettle\Melt\Weighed;
-use Kettle\Reason\Note;
 use Kettle\Reason\Said;
 use Kettle\Recipe\WishException;
 
@@ -23,7 +21,7 @@ final readonly class WantProduct
     /** A house that wants more at once has them planned anew when they are next looked at. */
     private const FOLLOWED = 30;
 
-    public function __construct(private ProductHouse $houses, private Tables $tables) {}
+    public function __construct(private ProductHouse $houses, private Tables $tables, private KitchenFactory $kitchens) {}
 
     /**
      * @param  array<mixed>  $wish
@@ -38,10 +36,9 @@ final readonly class WantProduct
         if ($readyBy === null) {
             throw WishException::one('ready_by', 'missing', 'Say the day it is to be ready by.');
         }
-        foreach ($plan->notes as $note) {
-            if ($note->rank === 'stop') {
-                throw WishException::one($note->about, $note->id, $this->houses->words()->of($note->says));
-            }
+        $stop = $plan->stop();
+        if ($stop !== null) {
+            throw WishException::one($stop->about, $stop->id, $this->kitchens->words()->of($stop->says));
         }
 
         return DB::transaction(function () use ($wish, $plan, $readyBy, $instead): Wanted {
@@ -110,8 +107,7 @@ final readonly class WantProduct
     {
         try {
             $plan = $this->planned($wanted->wish);
-            $stops = array_filter($plan->notes, fn (Note $note) => $note->rank === 'stop');
-            $wanted->fill(['trouble' => $stops === [] ? null : array_values($stops)[0]->id] + self::columns($plan));
+            $wanted->fill(self::columns($plan));
         } catch (WishException $refused) {
             $wanted->fill(['trouble' => mb_substr($refused->faults[0]['reason'], 0, 40)]);
         }
@@ -133,32 +129,17 @@ final readonly class WantProduct
     /** @return array<string, mixed> */
     private static function columns(ProductPlan $plan): array
     {
-        $plants = [];
-        foreach ($plan->pot->weighed as $each) {
-            foreach (self::herbs($each) as $herb) {
-                $plants[serialize($herb->said())] = $herb->said();
-            }
-        }
-        foreach ($plan->wish->leaf->mix->parts ?? [] as $part) {
-            $plants[serialize($part->plant->said())] = $part->plant->said();
-        }
         $startBy = $plan->days?->startBy();
 
         return [
-            'plants' => array_values($plants),
+            'plants' => $plan->plants(),
             'make_at' => $plan->days === null ? Carbon::now() : Carbon::instance($plan->days->makeAt)->utc(),
             'minutes' => (int) ceil($plan->figures['hands_min']->number()),
             'oil_start_by' => $startBy?->format('Y-m-d'),
             'late' => $plan->days->late ?? false,
             'days' => Said::kept($plan->days?->document() ?? []),
-            'trouble' => null,
+            'trouble' => $plan->stop()?->id,
         ];
-    }
-
-    /** @return list<Herb> */
-    private static function herbs(Weighed $each): array
-    {
-        return array_map(fn (array $herb) => $herb['plant'], $each->part->infused->herbs ?? []);
     }
 
     /** @throws ModelNotFoundException<Wanted> when it was begun or given up meanwhile */

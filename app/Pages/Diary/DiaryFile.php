@@ -65,16 +65,15 @@ final readonly class DiaryFile
 
         $now = $this->kitchens->now();
         foreach ($this->wanted->dated($now->setTime(0, 0), $now->modify('+'.self::DAYS.' days')) as $wanted) {
-            foreach ($this->wanted->things($wanted) as $i => [$at, $says]) {
-                $making = $at == $this->kitchens->local($wanted->make_at);
+            foreach ($this->wanted->things($wanted) as $i => ['at' => $at, 'says' => $says, 'pot' => $pot]) {
                 $event = $calendar->createComponent('VEVENT', [
                     'UID' => "{$wanted->uid}.{$i}@{$house->uid}.warm-kettle",
                     'DTSTAMP' => Carbon::now()->utc()->toDateTimeImmutable(),
                     'SUMMARY' => "{$wanted->name}: {$says}",
-                    'LOCATION' => $making ? 'the melt' : 'the bench',
+                    'LOCATION' => $pot ? 'the melt' : 'the bench',
                     'TRANSP' => 'TRANSPARENT',
                 ]);
-                if ($making) {
+                if ($pot) {
                     $event->add('DTSTART', $wanted->make_at->copy()->utc()->toDateTimeImmutable());
                     $event->add('DTEND', $wanted->make_at->copy()->addMinutes(max(5, $wanted->minutes))->utc()->toDateTimeImmutable());
                 } else {

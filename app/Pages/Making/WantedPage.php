@@ -80,7 +80,7 @@ final readonly class WantedPage
     {
         $days = [];
         foreach ($this->dated($from, $to) as $wanted) {
-            foreach ($this->things($wanted) as [$at, $says]) {
+            foreach ($this->things($wanted) as ['at' => $at, 'says' => $says]) {
                 if ($at >= $from && $at < $to) {
                     $days[$at->format('Y-m-d')][] = new WantedOnDay($wanted->uid, $wanted->name, $says);
                 }
@@ -108,22 +108,24 @@ final readonly class WantedPage
             ->get();
     }
 
-    /** @return list<array{\DateTimeImmutable, string}> when what is done of it */
+    /** @return list<array{at: \DateTimeImmutable, says: string, pot: bool}> when what is done of it; at the pot, or for its oils */
     public function things(Wanted $wanted): array
     {
         $things = [];
         foreach ($wanted->days['oils'] ?? [] as $oil) {
             if ($oil['start_by'] !== null) {
                 $things[] = [
-                    new \DateTimeImmutable($oil['start_by'], $this->kitchens->now()->getTimezone()),
-                    "the last day to begin the {$this->plain($oil)}",
+                    'at' => new \DateTimeImmutable($oil['start_by'], $this->kitchens->now()->getTimezone()),
+                    'says' => "the last day to begin the {$this->plain($oil)}",
+                    'pot' => false,
                 ];
             }
         }
         $at = $this->kitchens->local($wanted->make_at);
         $things[] = [
-            $at,
-            'make it, at the latest from '.Dates::say($at, 'clock').' on, for '.$this->day($wanted->ready_by->format('Y-m-d')),
+            'at' => $at,
+            'says' => 'make it, at the latest from '.Dates::say($at, 'clock').' on, for '.$this->day($wanted->ready_by->format('Y-m-d')),
+            'pot' => true,
         ];
 
         return $things;

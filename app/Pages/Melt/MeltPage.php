@@ -101,7 +101,7 @@ final readonly class MeltPage
                 ->orderByDesc('bottled_at')
                 ->limit(self::BOTTLED)
                 ->get()
-                ->map(fn (Batch $batch) => $this->choice($batch, BottledOils::left($batch), null))
+                ->map(fn (Batch $batch) => $this->choice($batch, null))
                 ->all(),
         );
         $standing = Batch::query()
@@ -110,18 +110,12 @@ final readonly class MeltPage
             ->orderBy('strain_at')
             ->limit(self::BOTTLED)
             ->get()
-            ->map(
-                fn (Batch $batch) => $this->choice(
-                    $batch,
-                    (float) ($batch->strained_ml ?? $batch->plan->figure('yield_volume')),
-                    $this->times->day($batch->tasks->first()->due_at ?? $batch->strain_at),
-                ),
-            );
+            ->map(fn (Batch $batch) => $this->choice($batch, $this->times->day($batch->tasks->first()->due_at ?? $batch->strain_at)));
 
         return [...$there, ...array_values($standing->all())];
     }
 
-    private function choice(Batch $batch, float $ml, ?string $from): BottledChoice
+    private function choice(Batch $batch, ?string $from): BottledChoice
     {
         $words = $this->kitchens->words();
 
@@ -130,7 +124,7 @@ final readonly class MeltPage
             $words->thing(BottledOils::said($batch)),
             $batch->code,
             $batch->oils_name,
-            $words->thing(['mL' => $ml]),
+            $words->thing(['mL' => BottledOils::left($batch)]),
             $this->times->date($batch->best_before),
             $batch->purpose === 'kitchen',
             $from,
