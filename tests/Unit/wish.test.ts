@@ -33,9 +33,13 @@ describe('a wish', () => {
     expect(without(['jar', 'jars'])).toEqual({ jar: null, jars: null })
     expect(without(undefined)).toEqual({})
     const kept = new Map<string, string>()
+    const forgotten: string[] = []
     vi.stubGlobal('localStorage', { setItem: (key: string, value: string) => kept.set(key, value) })
+    vi.stubGlobal('sessionStorage', { removeItem: (key: string) => forgotten.push(key) })
     putOnBench('h', { oils: ['olive'] } as unknown as Wish)
     expect(kept.get('kettle.bench.h')).toBe('{"oils":["olive"]}')
+    // What it was for goes with what stood there before.
+    expect(forgotten).toEqual(['kettle.wanted.bench'])
   })
 })
 

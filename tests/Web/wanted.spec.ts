@@ -46,18 +46,22 @@ test('a salve wanted by a day: from the oil that is not begun to what is to be d
   await expect(card).toHaveCount(0)
 })
 
+const STALE = JSON.stringify({ id: '01kz0000000000000000000009', name: 'Salve', oil: 0 })
+
 test('begun on the Bench for something else, an oil is no oil of it', async ({ page }) => {
   const house = await ownHouse(page)
-  await page.evaluate(() =>
-    sessionStorage.setItem(
-      'kettle.wanted.bench',
-      JSON.stringify({ id: '01kz0000000000000000000009', name: 'Salve', oil: 0 }),
-    ),
-  )
+  await page.evaluate((it) => sessionStorage.setItem('kettle.wanted.bench', it), STALE)
   await page.goto(`${house}/bench`)
   await page.getByRole('button', { name: 'Not for that' }).click()
   await expect(page.getByText('that is wanted by a day')).toHaveCount(0)
   await page.reload()
+  await expect(page.getByRole('button', { name: 'Start this batch' })).toBeVisible()
+  await expect(page.getByText('that is wanted by a day')).toHaveCount(0)
+  // Nor is a batch that is put there to be made again.
+  await page.getByRole('button', { name: 'Start this batch' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Calendula')
+  await page.evaluate((it) => sessionStorage.setItem('kettle.wanted.bench', it), STALE)
+  await page.getByRole('button', { name: 'Repeat' }).click()
   await expect(page.getByRole('button', { name: 'Start this batch' })).toBeVisible()
   await expect(page.getByText('that is wanted by a day')).toHaveCount(0)
 })

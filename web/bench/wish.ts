@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import type { Shape } from '../api/hooks'
+import { planFor } from '../melt/wanted'
 import { keptDraft, useKeptDraft } from '../parts/draft'
 
 export type Wish = Shape<'Wish'>
@@ -35,6 +36,8 @@ export const oilsOf = (wish: Wish): OilWish[] =>
 
 /** Puts a wish on the bench, for whoever goes there next. */
 export function putOnBench(house: string, wish: Wish): void {
+  // What was there before may have been for a product that is wanted by a day; this is not, unless that is said next.
+  planFor('bench', null)
   localStorage.setItem(store(house), JSON.stringify(wish))
 }
 

@@ -1,5 +1,6 @@
 import type { Shape } from '../api/hooks'
 import { useKeptDraft } from '../parts/draft'
+import { planFor } from './wanted'
 
 export type ProductWish = Shape<'ProductWish'>
 export type Product = Shape<'Product'>
@@ -53,5 +54,7 @@ const drafted = (kept: unknown): ProductWish =>
 export const useDraft = (house: string) => useKeptDraft(store(house), drafted, tidy)
 
 /** Puts a wish on the Melt, to be seen there next. */
-export const putOnMelt = (house: string, wish: ProductWish) =>
+export function putOnMelt(house: string, wish: ProductWish): void {
+  planFor('melt', null)
   localStorage.setItem(store(house), JSON.stringify(tidy(wish)))
+}
