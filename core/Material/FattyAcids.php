@@ -7,7 +7,10 @@ namespace Kettle\Material;
 /** What a fat is made of: per cent of each acid, by "carbons:double bonds". */
 final readonly class FattyAcids
 {
-    /** What each adds to the iodine value, AOCS Cd 1c-85; that of ricinoleic acid from memory. */
+    /**
+     * What each adds to the iodine value, AOCS Cd 1c-85; that of ricinoleic acid from memory. The acids of fish have
+     * none there: theirs are by the definition, 253.81 g of iodine for each double bond of a third of the fat's mole.
+     */
     private const IODINE = [
         '18:1' => 0.86,
         '18:2' => 1.732,
@@ -16,10 +19,16 @@ final readonly class FattyAcids
         '20:1' => 0.785,
         '22:1' => 0.723,
         '18:1-OH' => 0.81,
+        '20:5' => 4.027,
+        '22:5' => 3.698,
+        '22:6' => 4.463,
     ];
 
-    /** How fast each takes up oxygen, oleic acid being 1: Fatemi and Hammond 1980. */
-    private const OXYGEN = ['18:1' => 1.0, '18:2' => 10.3, '18:3' => 21.6];
+    /**
+     * How fast each takes up oxygen, oleic acid being 1: Fatemi and Hammond 1980. Those of fish in proportion to the
+     * places between two double bonds, linoleic acid having one: Cosgrove, Church and Pryor 1987, from memory.
+     */
+    private const OXYGEN = ['18:1' => 1.0, '18:2' => 10.3, '18:3' => 21.6, '20:5' => 41.2, '22:5' => 41.2, '22:6' => 51.5];
 
     /** @param  array<string, float>  $percents */
     public function __construct(public array $percents) {}
@@ -36,12 +45,12 @@ final readonly class FattyAcids
         return $this->weighed(self::OXYGEN) / 100;
     }
 
-    /** @return array{saturated: float, mono: float, di: float, tri: float, other: float} per cent */
+    /** @return array{saturated: float, mono: float, di: float, tri: float, other: float} per cent; three bonds and more are `tri` */
     public function picture(): array
     {
         $sums = ['0' => 0.0, '1' => 0.0, '2' => 0.0, '3' => 0.0];
         foreach ($this->percents as $acid => $percent) {
-            $sums[explode('-', explode(':', $acid)[1])[0]] += $percent;
+            $sums[(string) min(3, (int) explode(':', $acid)[1])] += $percent;
         }
 
         return [

@@ -21,6 +21,9 @@ final readonly class RecipeWords
         'powder' => '/\b(powder(ed)?|ground)\b/i',
         'tea-bag' => '/\btea\s*-?bags?\b/i',
         'bud' => '/\bbuds?\b/i',
+        'bark-shavings' => '/\b(shavings|chips)\b/i',
+        'resin' => '/\bresins?\b/i',
+        'bulb' => '/\bbulbs?\b/i',
         'root' => '/\b(roots?|rhizomes?)\b/i',
         'seed-berry' => '/\b(seeds?|berr(y|ies)|hips?)\b/i',
         'twig' => '/\b(bark|twigs?|stems?|sticks?)\b/i',
@@ -30,7 +33,7 @@ final readonly class RecipeWords
     ];
 
     /** Words that make a thing an oil or a fat. */
-    private const OILS = '/\b(oils?|ghee|tallow|lard|suet|schmaltz|dripping|jojoba|shea|butters?|fats?)\b/iu';
+    private const OILS = '/\b(oils?|ghee|tallow|lard|suet|schmaltz|dripping|grease|jojoba|shea|butters?|fats?)\b/iu';
 
     private const PURPOSES = [
         'kitchen' => '/\b(?:'.self::KITCHEN.')\b/i',

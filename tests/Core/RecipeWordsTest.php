@@ -47,10 +47,10 @@ it('takes an oil that it does not know for no other', function () {
         ->toBe(['id' => '', 'name' => 'carrier oil'])
         ->and(words()->oil('emu oil'))
         ->toBe(['id' => '', 'name' => 'emu oil'])
-        ->and(words()->oil('pumpkin seed oil'))
-        ->toBe(['id' => '', 'name' => 'pumpkin seed oil'])
-        ->and(words()->oil('goose fat, rendered'))
-        ->toBe(['id' => '', 'name' => 'goose fat'])
+        ->and(words()->oil('papaya seed oil'))
+        ->toBe(['id' => '', 'name' => 'papaya seed oil'])
+        ->and(words()->oil('emu fat, rendered'))
+        ->toBe(['id' => '', 'name' => 'emu fat'])
         ->and(words()->oil('peanut butter'))
         ->toBe(['id' => '', 'name' => 'peanut butter']);
 });

@@ -104,7 +104,8 @@ it('chooses nothing that it then warns of: every herb, in its best state and dri
                         $kitchen,
                     );
                 } catch (WishException $refused) {
-                    expect($refused->faults[0]['reason'])->toBe('not_for_this');
+                    // What is deadly is made into nothing, by any way.
+                    expect($refused->faults[0]['reason'])->toBeIn($herb->has('deadly') ? ['deadly', 'not_for_this'] : ['not_for_this']);
 
                     continue;
                 }
@@ -123,3 +124,19 @@ it('chooses nothing that it then warns of: every herb, in its best state and dri
     }
     expect($planned)->toBeGreaterThan(650);
 });
+
+it('makes no oil of a plant that kills, for any use, and offers no way round it', function (string $herb, string $purpose) {
+    try {
+        Support::planning()->plan(['herb' => ['id' => $herb], 'oils' => ['olive'], 'purpose' => $purpose], Support::kitchen());
+        $this->fail('planned');
+    } catch (WishException $refused) {
+        expect($refused->faults[0]['reason'])
+            ->toBe('deadly')
+            ->and($refused->faults[0]['field'])
+            ->toBe('herb')
+            ->and($refused->faults[0]['ways'] ?? [])
+            ->toBe([]);
+    }
+})
+    ->with(['monkshood', 'yew', 'foxglove', 'castor-seed'])
+    ->with(['skin', 'kitchen', 'salve']);
