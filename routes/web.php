@@ -11,6 +11,7 @@ use App\Http\Controllers\LabelController;
 use App\Http\Controllers\MakingController;
 use App\Http\Controllers\MakingLabelController;
 use App\Http\Controllers\MeltController;
+use App\Http\Controllers\OwnController;
 use App\Http\Controllers\PageController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PressController;
@@ -109,6 +110,9 @@ Route::prefix('api')->group(function (): void {
                 Route::get('yields', [PressController::class, 'yields']);
                 Route::get('yields/one', [PressController::class, 'oneYield']);
                 Route::get('scale', [PressController::class, 'scale']);
+                Route::get('own', [OwnController::class, 'choices']);
+                Route::post('own/look', [OwnController::class, 'look']);
+                Route::get('own/{own:slug}', [OwnController::class, 'show']);
                 Route::get('almanac', [AlmanacController::class, 'index']);
                 Route::get('almanac/{kind}/{key}', [AlmanacController::class, 'show']);
                 Route::get('batches/{batch}/label', [LabelController::class, 'show']);
@@ -163,6 +167,8 @@ Route::prefix('api')->group(function (): void {
                 Route::post('batches/{batch}/faults/note', [PressController::class, 'noteFault']);
                 Route::put('batches/{batch}/label', [LabelController::class, 'set']);
                 Route::post('scale', [PressController::class, 'useScale']);
+                Route::post('own', [OwnController::class, 'add']);
+                Route::put('own/{own:slug}', [OwnController::class, 'edit']);
                 Route::put('almanac/{kind}/{key}/note', [AlmanacController::class, 'note']);
                 Route::post('batches/{batch}/discard', [BatchController::class, 'discard']);
                 Route::post('stove', [StoveController::class, 'start']);

@@ -13,7 +13,9 @@ use Kettle\Reason\Said;
 /**
  * Facts from a line such as "comfrey-leaf:fresh olive,jojoba by:slow-cooker for:kitchen way:squeezed kept:fridge
  * spirit slow oil-spent warm-too-long
- * lots:food,skin,gathered,sesame,part wax"; herbs with "+" between, an unlisted one as "?name".
+ * lots:food,skin,gathered,sesame,part wax"; herbs with "+" between, an unlisted one as "?name",
+ * one of the house's own as "!name", or "!!name" where nobody has said what it may do; an own oil of which little is
+ * known as "!name" too.
  */
 function cautionFacts(string $line): Facts
 {
@@ -29,11 +31,26 @@ function cautionFacts(string $line): Facts
         [$id, $state] = [...explode(':', $herb), 'dried'];
 
         return [
-            'plant' => $id[0] === '?' ? Kettle\Material\Herb::unlisted(substr($id, 1), 'thin-leaf') : $cupboard->herb($id),
+            'plant' => match ($id[0]) {
+                '?' => Kettle\Material\Herb::unlisted(substr($id, 1), 'thin-leaf'),
+                '!' => ownCautioned(
+                    ['kind' => 'plant', 'form' => 'thin-leaf', 'name' => ltrim($id, '!')] +
+                        (str_starts_with($id, '!!') ? [] : ['concerns' => []]),
+                ),
+                default => $cupboard->herb($id),
+            },
             'state' => State::from($state),
         ];
     }, explode('+', $words[0]));
-    $blend = Blend::of(array_map(fn (string $id) => ['carrier' => $cupboard->carrier($id), 'parts' => 1.0], explode(',', $words[1])));
+    $blend = Blend::of(
+        array_map(
+            fn (string $id) => [
+                'carrier' => $id[0] === '!' ? ownCautioned(['kind' => 'oil', 'name' => ltrim($id, '!')]) : $cupboard->carrier($id),
+                'parts' => 1.0,
+            ],
+            explode(',', $words[1]),
+        ),
+    );
     $wet = array_filter($herbs, fn (array $herb) => $herb['state']->isWet()) !== [];
     $lots = array_filter(explode(',', $said['lots']), fn (string $lot) => ! in_array($lot, ['', 'part'], true));
 
@@ -63,6 +80,12 @@ function cautionFacts(string $line): Facts
         ! str_contains($said['lots'], 'part'),
         ['ceiling' => $method->variants[0]->ceilingC === null ? null : '60 °C', 'spent' => 'Olive oil'],
     )->and(array_intersect_key($flags, ['wax' => 1, 'essential-oils' => 1, 'oil-spent' => 1, 'warm-too-long' => 1]));
+}
+
+/** @param  array<string, mixed>  $document */
+function ownCautioned(array $document): mixed
+{
+    return (new Kettle\Material\OwnReader(new Cupboard(Tables::shipped())))->read($document)->thing;
 }
 
 /** The ids that hold at a place, in their order: "botulism dry". */

@@ -27,6 +27,8 @@ const Labels = place(() => import('./labels/Labels'))
 const Press = place(() => import('./press/Press'))
 const Almanac = place(() => import('./almanac/Almanac'))
 const AlmanacPage = place(() => import('./almanac/AlmanacPage'))
+const NewOwn = place(() => import('./almanac/OwnPage').then((page) => ({ default: page.NewOwn })))
+const ChangeOwn = place(() => import('./almanac/OwnPage').then((page) => ({ default: page.ChangeOwn })))
 const Yields = place(() => import('./almanac/Yields'))
 const FaultFinder = place(() => import('./almanac/FaultFinder'))
 const House = place(() => import('./house/House'))
@@ -119,6 +121,8 @@ const draw = () => {
                       <Route path="almanac" element={<Almanac />} />
                       <Route path="almanac/yields" element={<Yields />} />
                       <Route path="almanac/what-is-wrong" element={<FaultFinder />} />
+                      <Route path="almanac/own/:kind" element={<NewOwn />} />
+                      <Route path="almanac/own/:own/change" element={<ChangeOwn />} />
                       <Route path="almanac/:kind/:key" element={<AlmanacPage />} />
                       <Route path="house" element={<House />} />
                       <Route path="*" element={<p>There is no such place. The bar has those there are.</p>} />

@@ -10,6 +10,7 @@ use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
+use Kettle\Material\OwnException;
 use Kettle\Reason\RefusedException;
 use Kettle\Recipe\WishException;
 use Kettle\Stores\LotsException;
@@ -32,7 +33,7 @@ final class Problems
 
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([RefusedException::class, WishException::class, LotsException::class, Clash::class]);
+        $exceptions->dontReport([RefusedException::class, WishException::class, LotsException::class, OwnException::class, Clash::class]);
         $exceptions->render(fn (\Throwable $thrown, Request $request) => $request->is('api/*') ? self::of($thrown) : null);
     }
 
@@ -40,7 +41,11 @@ final class Problems
     {
         return match (true) {
             $thrown instanceof WishException => self::response(422, $thrown->getMessage(), $thrown->faults, sentence: $thrown->sentence),
-            $thrown instanceof LotsException => self::response(422, $thrown->getMessage(), $thrown->faults),
+            $thrown instanceof LotsException, $thrown instanceof OwnException => self::response(
+                422,
+                $thrown->getMessage(),
+                $thrown->faults,
+            ),
             $thrown instanceof RefusedException => self::response(422, $thrown->sentence, [$thrown->toArray()]),
             $thrown instanceof Clash => self::response(409, $thrown->getMessage(), [], $thrown->current === [] ? null : $thrown->current),
             $thrown instanceof ValidationException => self::response(422, $thrown->getMessage(), self::faults($thrown)),

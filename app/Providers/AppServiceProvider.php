@@ -3,6 +3,7 @@
 namespace App\Providers;
 
 use App\House\KitchenFactory;
+use App\House\OwnThings;
 use App\Models\Tenancy\Ability;
 use App\Models\Tenancy\CurrentHouse;
 use App\Models\User;
@@ -33,7 +34,12 @@ final class AppServiceProvider extends ServiceProvider
             Tables::class,
             fn () => Tables::shipped((new CompiledTables(base_path('data'), storage_path('framework/cache/tables')))(...)),
         );
-        $this->app->singleton(Planning::class);
+        $this->app->scoped(OwnThings::class);
+        $this->app->singleton(
+            Planning::class,
+            // Asked anew each time: which house it is changes under what is made once.
+            fn (Application $app) => new Planning($app->make(Tables::class), fn () => $app->make(OwnThings::class)->all()),
+        );
         $this->app->singleton(Cupboard::class, fn (Application $app) => $app->make(Planning::class)->cupboard());
         $this->app->singleton(Words::class, fn (Application $app) => Words::plain($app->make(Cupboard::class)));
         $this->app->singleton(Methods::class, fn (Application $app) => Methods::of($app->make(Tables::class)));

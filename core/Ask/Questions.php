@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Kettle\Ask;
 
 use Kettle\Material\MaterialException;
+use Kettle\Material\OwnException;
+use Kettle\Material\OwnReader;
 use Kettle\Material\Tables;
 use Kettle\Material\Wilting;
 use Kettle\Measure\AmountWriter;
@@ -13,6 +15,7 @@ use Kettle\Reason\RefusedException;
 use Kettle\Recipe\Fields;
 use Kettle\Recipe\Kitchen;
 use Kettle\Recipe\KitchenReader;
+use Kettle\Recipe\OwnTold;
 use Kettle\Recipe\Planning;
 use Kettle\Recipe\WishException;
 use Kettle\Share\RecipeReader;
@@ -49,6 +52,7 @@ final readonly class Questions
         'melt',
         'mend',
         'trace',
+        'own',
     ];
 
     private Planning $planning;
@@ -109,10 +113,30 @@ final readonly class Questions
                 'melt' => (new MeltQuestions($this->planning, $this->tables, $kitchen))->melt($document),
                 'mend' => (new MeltQuestions($this->planning, $this->tables, $kitchen))->mend($document),
                 'trace' => (new TraceQuestions())->trace($document),
+                'own' => $this->own(is_array($document['own'] ?? null) ? $document['own'] : [], $kitchen),
             };
         } catch (RefusedException $refused) {
             throw WishException::from($refused);
         }
+    }
+
+    /**
+     * What a thing of a house's own becomes, what nobody has said of it, and what would be told of it.
+     *
+     * @param  array<mixed>  $document
+     * @return array{own: array<string, mixed>, unknown: list<string>, cautions: list<array<string, string>>}
+     */
+    private function own(array $document, Kitchen $kitchen): array
+    {
+        try {
+            $own = (new OwnReader($kitchen->cupboard()))->read($document);
+        } catch (OwnException $refused) {
+            throw WishException::faults(
+                array_map(fn (array $fault) => ['field' => rtrim('own.'.$fault['field'], '.')] + $fault, $refused->faults),
+            );
+        }
+
+        return ['own' => $own->fields, 'unknown' => $own->unknown, 'cautions' => OwnTold::cautions($own, $this->planning, $kitchen)];
     }
 
     /**

@@ -42,6 +42,16 @@ final class Schemas
     }
 
     /**
+     * @param  array<mixed>  $document a thing of a house's own
+     *
+     * @throws WishException with every fault found
+     */
+    public function own(array $document): void
+    {
+        $this->hold($document, 'kettle://formats/wish.schema.json#/$defs/own');
+    }
+
+    /**
      * @param  string  $mode of Questions::MODES
      * @param  array<mixed>  $document
      *

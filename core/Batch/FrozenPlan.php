@@ -164,14 +164,14 @@ final readonly class FrozenPlan
 
         return [
             'water' => $wet === [] ? 0.0 : max(array_map(fn (PlannedHerb $herb) => $herb->waterWhenWet(), $wet)),
-            'watery' => array_filter($wet, fn (PlannedHerb $herb) => ($cupboard->herbs()[$herb->id] ?? null)?->isWatery() ?? true) !== [],
+            'watery' => array_filter($wet, fn (PlannedHerb $herb) => $cupboard->herbOrNull($herb->id)?->isWatery() ?? true) !== [],
         ];
     }
 
     /** @return list<Herb> those of its herbs that the tables have */
     public function plants(Cupboard $cupboard): array
     {
-        return array_values(array_filter(array_map(fn (PlannedHerb $herb): ?Herb => $cupboard->herbs()[$herb->id] ?? null, $this->herbs)));
+        return array_values(array_filter(array_map(fn (PlannedHerb $herb): ?Herb => $cupboard->herbOrNull($herb->id), $this->herbs)));
     }
 
     public function hasPowder(Cupboard $cupboard): bool
@@ -191,7 +191,7 @@ final readonly class FrozenPlan
         $oils = [];
         foreach ($this->oils as $oil) {
             // An oil that has since left the tables has no facts there.
-            $carrier = $cupboard->carriers()[$oil->id] ?? null;
+            $carrier = $cupboard->carrierOrNull($oil->id);
             if ($carrier !== null) {
                 $oils[] = ['carrier' => $carrier, 'share' => $oil->share];
             }
@@ -202,7 +202,7 @@ final readonly class FrozenPlan
             $this->storage,
             array_map(
                 fn (PlannedHerb $herb) => [
-                    'plant' => $cupboard->herbs()[$herb->id] ?? Herb::unlisted($herb->name, 'thin-leaf'),
+                    'plant' => $cupboard->herbOrNull($herb->id) ?? Herb::unlisted($herb->name, 'thin-leaf'),
                     'state' => $herb->state,
                 ],
                 $this->herbs,

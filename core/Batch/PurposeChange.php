@@ -15,7 +15,7 @@ final class PurposeChange
     public static function toKitchen(FrozenPlan $plan, Cupboard $cupboard, array $lots): ?RefusedException
     {
         foreach ($plan->herbs as $herb) {
-            if (! ($cupboard->herbs()[$herb->id]->kitchen ?? false)) {
+            if (! ($cupboard->herbOrNull($herb->id)->kitchen ?? false)) {
                 return self::notFood($herb->name);
             }
             if ($herb->state->isWet()) {
@@ -28,7 +28,7 @@ final class PurposeChange
             }
         }
         foreach ($plan->oils as $oil) {
-            if (! ($cupboard->carriers()[$oil->id]->food->gradeExists ?? false)) {
+            if (! ($cupboard->carrierOrNull($oil->id)->food->gradeExists ?? false)) {
                 return self::notFood($oil->name);
             }
         }

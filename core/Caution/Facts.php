@@ -96,6 +96,8 @@ final readonly class Facts
             'allergens' => $allergens !== [],
             'drying-oil' => ($iodineValue ?? 0.0) > self::DRIES_FROM,
         ];
+        [$ownTags, $ownWords] = self::own($herbs, array_column($oils, 'carrier'));
+        $tags += $ownTags;
         foreach ($herbs as $herb) {
             foreach ($herb['plant']->traits as $trait) {
                 $tags['trait:'.$trait] = true;
@@ -129,6 +131,7 @@ final readonly class Facts
             'ceiling' => ['C' => 60.0],
             'use_by' => Said::of('use-by.four-days'),
             'best_before' => Said::of('best-before.on-the-label'),
+            ...$ownWords,
             ...$words,
         ]);
     }
@@ -140,10 +143,19 @@ final readonly class Facts
      * @param  list<string>  $allergens
      * @param  array<string, bool>  $tags
      * @param  array<string, mixed>  $words
+     * @param  list<Carrier>  $carriers what its oils are, or were infused in
      */
-    public static function ofProduct(string $purpose, array $herbs, array $allergens, ?float $iodineValue, array $tags, array $words): self
-    {
-        $tags += [
+    public static function ofProduct(
+        string $purpose,
+        array $herbs,
+        array $allergens,
+        ?float $iodineValue,
+        array $tags,
+        array $words,
+        array $carriers = [],
+    ): self {
+        [$ownTags, $ownWords] = self::own($herbs, $carriers);
+        $tags += $ownTags + [
             'always' => true,
             'purpose:'.$purpose => true,
             'for-skin' => $purpose !== 'kitchen',
@@ -157,7 +169,41 @@ final readonly class Facts
             }
         }
 
-        return new self(array_fill_keys(array_keys(array_filter($tags)), true), $herbs, ['allergens' => self::all($allergens), ...$words]);
+        return new self(array_fill_keys(array_keys(array_filter($tags)), true), $herbs, [
+            'allergens' => self::all($allergens),
+            ...$ownWords,
+            ...$words,
+        ]);
+    }
+
+    /**
+     * What a house entered as its own, and what nobody has said of it.
+     *
+     * @param  array<array{plant: Herb, state: State}>  $herbs
+     * @param  array<Carrier>  $carriers
+     * @return array{array<string, bool>, array<string, mixed>} tags and words
+     */
+    private static function own(array $herbs, array $carriers): array
+    {
+        $own = array_filter($herbs, fn (array $herb) => $herb['plant']->own !== '');
+        $unasked = array_filter($own, fn (array $herb) => $herb['plant']->own === Herb::UNASKED);
+        // That nobody said whether it is food is told where it is to be eaten, and stops it there.
+        $lacks = fn (Carrier $oil): array => array_values(array_diff($oil->unknown, ['food']));
+        $oils = array_values(array_filter($carriers, fn (Carrier $oil) => $lacks($oil) !== []));
+
+        return [
+            ['own-plant' => count($unasked) < count($own), 'own-unasked' => $unasked !== [], 'own-oil' => $oils !== []],
+            $own === [] && $oils === []
+                ? []
+                : [
+                    'own' => self::names(array_diff_key($own, $unasked)),
+                    'own_unasked' => self::names($unasked),
+                    'own_oils' => self::all(array_map(fn (Carrier $oil) => $oil->said(), $oils)),
+                    'own_oils_lack' => self::all(
+                        array_map(fn (string $lack) => Said::of('own.lacks.'.$lack), array_merge([], ...array_map($lacks, $oils))),
+                    ),
+                ],
+        ];
     }
 
     /** @param  array<string, true>  $tags more that is so, such as "wax" at the Melt */

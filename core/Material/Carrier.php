@@ -13,6 +13,7 @@ final readonly class Carrier
      * @param  ?FattyAcids  $fattyAcids null for a wax ester
      * @param  OilLife  $months cool and dark
      * @param  ?float  $publishedIodineValue middle of the published range, for a wax ester that has no other
+     * @param  list<string>  $unknown what nobody has said of one of a house's own: density, sets, months, fats, allergens, food
      */
     public function __construct(
         public string $id,
@@ -26,6 +27,7 @@ final readonly class Carrier
         public OilAsFood $food,
         private ?float $publishedIodineValue,
         public string $note,
+        public array $unknown = [],
     ) {}
 
     public static function fromRow(Row $row): self
@@ -49,13 +51,13 @@ final readonly class Carrier
         );
     }
 
-    /** Of its fatty acids; null for a wax ester. */
     /** @return array{oil: string} its name as a sentence keeps it */
     public function said(): array
     {
         return ['oil' => $this->id];
     }
 
+    /** Of its fatty acids; null for a wax ester. */
     public function iodineValue(): ?float
     {
         return $this->fattyAcids?->iodineValue();

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Material;
 
-/** The herbs, forms, carriers, waxes and purposes the tables know, found by id. */
+/** The herbs, forms, carriers, waxes and purposes the tables know, and those a house entered as its own, found by id. */
 final class Cupboard
 {
     /** @var array<string, HerbForm>|null */
@@ -34,7 +34,13 @@ final class Cupboard
     /** @var array<string, array<string, string>> names by id, by table */
     private array $called = [];
 
-    public function __construct(private readonly Tables $tables) {}
+    /** @param  Own|\Closure(): Own  $own a house's own things; asked for only where one is named, or all are */
+    public function __construct(private readonly Tables $tables, private readonly Own|\Closure $own = new Own()) {}
+
+    public function own(): Own
+    {
+        return $this->own instanceof Own ? $this->own : ($this->own)();
+    }
 
     public function tables(): Tables
     {
@@ -50,11 +56,23 @@ final class Cupboard
     /** @return array<string, Herb> */
     public function herbs(): array
     {
+        return [...$this->shippedHerbs(), ...$this->own()->herbs];
+    }
+
+    /** @return array<string, Herb> of the tables alone */
+    private function shippedHerbs(): array
+    {
         return $this->herbs ??= $this->index('herbs', Herb::fromRow(...));
     }
 
     /** @return array<string, Carrier> */
     public function carriers(): array
+    {
+        return [...$this->shippedCarriers(), ...$this->own()->carriers];
+    }
+
+    /** @return array<string, Carrier> of the tables alone */
+    private function shippedCarriers(): array
     {
         return $this->carriers ??= $this->index('carriers', Carrier::fromRow(...));
     }
@@ -62,11 +80,23 @@ final class Cupboard
     /** @return array<string, Wax> */
     public function waxes(): array
     {
+        return [...$this->shippedWaxes(), ...$this->own()->waxes];
+    }
+
+    /** @return array<string, Wax> of the tables alone */
+    private function shippedWaxes(): array
+    {
         return $this->waxes ??= $this->index('waxes', Wax::fromRow(...));
     }
 
     /** @return array<string, EssentialOil> */
     public function essentialOils(): array
+    {
+        return [...$this->shippedEssentialOils(), ...$this->own()->essentialOils];
+    }
+
+    /** @return array<string, EssentialOil> of the tables alone */
+    private function shippedEssentialOils(): array
     {
         return $this->essentialOils ??= $this->index('essential_oils', EssentialOil::fromRow(...));
     }
@@ -86,13 +116,13 @@ final class Cupboard
     /** @throws MaterialException */
     public function wax(string $id): Wax
     {
-        return $this->waxes()[$id] ?? throw MaterialException::unknown('wax or butter', $id);
+        return $this->waxOrNull($id) ?? throw MaterialException::unknown('wax or butter', $id);
     }
 
     /** @throws MaterialException */
     public function essentialOil(string $id): EssentialOil
     {
-        return $this->essentialOils()[$id] ?? throw MaterialException::unknown('essential oil', $id);
+        return $this->scentOrNull($id) ?? throw MaterialException::unknown('essential oil', $id);
     }
 
     /** @throws MaterialException */
@@ -113,10 +143,31 @@ final class Cupboard
         return $this->forms()[$id] ?? throw MaterialException::unknown('herb form', $id);
     }
 
+    /** Found by its id; of the house's own things only one of theirs is asked for. */
+    public function herbOrNull(string $id): ?Herb
+    {
+        return (Own::is($id) ? $this->own()->herbs : $this->shippedHerbs())[$id] ?? null;
+    }
+
+    public function carrierOrNull(string $id): ?Carrier
+    {
+        return (Own::is($id) ? $this->own()->carriers : $this->shippedCarriers())[$id] ?? null;
+    }
+
+    public function waxOrNull(string $id): ?Wax
+    {
+        return (Own::is($id) ? $this->own()->waxes : $this->shippedWaxes())[$id] ?? null;
+    }
+
+    public function scentOrNull(string $id): ?EssentialOil
+    {
+        return (Own::is($id) ? $this->own()->essentialOils : $this->shippedEssentialOils())[$id] ?? null;
+    }
+
     /** @throws MaterialException */
     public function herb(string $id): Herb
     {
-        return $this->herbs()[$id] ?? throw MaterialException::unknown('herb', $id);
+        return $this->herbOrNull($id) ?? throw MaterialException::unknown('herb', $id);
     }
 
     /** The herb that goes by a name: its own, the botanist's or another of its names, in the singular or the plural. */
@@ -124,7 +175,7 @@ final class Cupboard
     {
         if ($this->names === null) {
             $this->names = [];
-            foreach ($this->herbs() as $herb) {
+            foreach ($this->shippedHerbs() as $herb) {
                 foreach ([$herb->name, $herb->latin, ...$herb->also] as $each) {
                     // The first to be called so: a plant with two parts goes by the part listed first.
                     $this->names[self::plain($each)] ??= $herb->id;
@@ -133,18 +184,53 @@ final class Cupboard
         }
         $id = $this->names[self::plain($name)] ?? null;
 
-        return $id === null ? null : $this->herbs()[$id];
+        return $id === null
+            ? self::named($this->own()->herbs, $name, fn (Herb $herb) => [$herb->latin, ...$herb->also])
+            : $this->shippedHerbs()[$id];
+    }
+
+    /** The wax or butter that goes by a name. */
+    public function waxNamed(string $name): ?Wax
+    {
+        return self::named($this->waxes(), $name, fn (Wax $wax) => [$wax->inci]);
+    }
+
+    /** The essential oil that goes by a name. */
+    public function scentNamed(string $name): ?EssentialOil
+    {
+        return self::named($this->essentialOils(), $name, fn (EssentialOil $oil) => [$oil->names->inci, ...$oil->names->also]);
+    }
+
+    /**
+     * @template T of Herb|Carrier|Wax|EssentialOil
+     *
+     * @param  array<string, T>  $among
+     * @param  \Closure(T): list<string>  $also its other names
+     * @return ?T
+     */
+    private static function named(array $among, string $name, \Closure $also): Herb|Carrier|Wax|EssentialOil|null
+    {
+        $plain = self::plain($name);
+        foreach ($among as $thing) {
+            foreach ([$thing->name, ...$also($thing)] as $each) {
+                if ($plain !== '' && self::plain($each) === $plain) {
+                    return $thing;
+                }
+            }
+        }
+
+        return null;
     }
 
     /** What a herb of the tables is called, without making all of them; null where they have it not. */
     public function herbName(string $id): ?string
     {
-        return $this->nameIn('herbs', $id);
+        return Own::is($id) ? $this->own()->herbs[$id]->name ?? null : $this->nameIn('herbs', $id);
     }
 
     public function oilName(string $id): ?string
     {
-        return $this->nameIn('carriers', $id);
+        return Own::is($id) ? $this->own()->carriers[$id]->name ?? null : $this->nameIn('carriers', $id);
     }
 
     public function productName(string $id): ?string
@@ -199,22 +285,13 @@ final class Cupboard
     /** The oil or fat that goes by a name. */
     public function carrierNamed(string $name): ?Carrier
     {
-        $plain = self::plain($name);
-        foreach ($this->carriers() as $carrier) {
-            foreach ([$carrier->name, $carrier->names->inci, ...$carrier->names->also] as $each) {
-                if (self::plain($each) === $plain) {
-                    return $carrier;
-                }
-            }
-        }
-
-        return null;
+        return self::named($this->carriers(), $name, fn (Carrier $carrier) => [$carrier->names->inci, ...$carrier->names->also]);
     }
 
     /** @throws MaterialException */
     public function carrier(string $id): Carrier
     {
-        return $this->carriers()[$id] ?? throw MaterialException::unknown('oil', $id);
+        return $this->carrierOrNull($id) ?? throw MaterialException::unknown('oil', $id);
     }
 
     /**

@@ -46,6 +46,36 @@ final readonly class EssentialOil
         );
     }
 
+    /**
+     * One of a house's own; what would stand on a label is that of the one it is like.
+     *
+     * @param  list<string>  $traits
+     */
+    public static function own(
+        string $id,
+        string $name,
+        OilNames $names,
+        float $gramsPerMl,
+        float $limitPercent,
+        array $traits,
+        ?self $like,
+        string $note,
+    ): self {
+        return new self(
+            $id,
+            $name,
+            $names,
+            $like->solid ?? false,
+            Density::gramsPerMl($gramsPerMl),
+            $limitPercent,
+            in_array('sunlight', $traits, true) || ($like->limitForSun ?? false),
+            $traits,
+            $like->allergens ?? [],
+            'house',
+            $note,
+        );
+    }
+
     /** g; a drop of it is its density over the drops that make a millilitre. */
     public function dropG(float $dropsPerMl): float
     {

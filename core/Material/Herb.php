@@ -10,12 +10,22 @@ namespace Kettle\Material;
  */
 final readonly class Herb
 {
+    /** Of a house's own: whether somebody has said what it may do. */
+    public const ASKED = 'asked';
+
+    public const UNASKED = 'unasked';
+
+    /** No oil of it is made here. */
+    public const DEADLY = 'deadly';
+
     /** It has slime, which holds water and stops up a cloth. */
     public const MUCILAGE = 'mucilage';
 
     /**
      * @param  list<string>  $traits what cautions ask of it, such as "daisy-family"
      * @param  list<string>  $also other names it goes by
+     * @param  ?float  $waterFresh water fraction when fresh; null for that of its form
+     * @param  string  $own ASKED or UNASKED where a house entered it as its own, else empty
      */
     public function __construct(
         public string $id,
@@ -29,6 +39,8 @@ final readonly class Herb
         public array $traits,
         public array $also = [],
         public string $lookAlikes = '',
+        public ?float $waterFresh = null,
+        public string $own = '',
     ) {}
 
     public static function fromRow(Row $row): self
@@ -48,13 +60,13 @@ final readonly class Herb
         );
     }
 
-    /** Whether its oil, while its water is in it, keeps for days to weeks and only in the cold. */
     /** @return string|array{herb: string} its name as a sentence keeps it: by its id, or as somebody gave it */
     public function said(): string|array
     {
         return $this->id === '' ? $this->name : ['herb' => $this->id];
     }
 
+    /** Whether its oil, while its water is in it, keeps for days to weeks and only in the cold. */
     public function isWatery(): bool
     {
         return $this->id === '' || $this->has('watery') || $this->has('low-acid');

@@ -146,4 +146,124 @@ final class MaterialException extends RefusedException
     {
         return new self('disagree', 'Give the weight of every herb, or of one herb and parts for the rest.');
     }
+
+    public static function ownKind(): self
+    {
+        return new self('unknown', 'Say what it is: a plant, an oil, a wax or an essential oil.');
+    }
+
+    public static function ownField(string $field): self
+    {
+        return new self('unknown_field', sprintf('“%s” is not asked of such a thing. Leave it out.', mb_substr($field, 0, 40)));
+    }
+
+    public static function ownId(string $id): self
+    {
+        return new self(
+            'format',
+            sprintf(
+                '“%s” is no id for a thing of your own: it begins with “own-”, in small letters, figures and dashes.',
+                mb_substr($id, 0, 40),
+            ),
+        );
+    }
+
+    public static function ownTwice(string $name, string $other): self
+    {
+        return new self(
+            'twice',
+            mb_strtolower($name) === mb_strtolower($other)
+                ? sprintf('There is a thing called “%s” already. Take that one, or give this another name.', $name)
+                : sprintf('“%s” is a name of %s, which is here already. Take that one, or give this another name.', $name, $other),
+        );
+    }
+
+    public static function ownNameless(): self
+    {
+        return new self('missing', 'Say what it is called.');
+    }
+
+    public static function ownLetters(): self
+    {
+        return new self(
+            'format',
+            'A name is written in letters, of any language, with figures, spaces, dashes, commas and brackets: no pictures or signs.',
+        );
+    }
+
+    public static function ownText(): self
+    {
+        return new self('format', 'This cannot be read. Write it in words.');
+    }
+
+    public static function ownLong(int $most): self
+    {
+        return new self('too_long', sprintf('At most %d letters.', $most));
+    }
+
+    public static function ownMany(int $most): self
+    {
+        return new self('out_of_range', sprintf('At most %d of them.', $most));
+    }
+
+    public static function ownList(): self
+    {
+        return new self('format', 'This is a list.');
+    }
+
+    public static function ownChoose(): self
+    {
+        return new self('missing', 'Choose one.');
+    }
+
+    public static function ownChoice(string $typed): self
+    {
+        return new self('unknown', sprintf('“%s” is not among those to choose from.', mb_substr($typed, 0, 40)));
+    }
+
+    public static function ownNumber(float $least, float $most): self
+    {
+        return new self('out_of_range', sprintf('A number from %s to %s.', self::plain($least), self::plain($most)));
+    }
+
+    public static function ownMonths(): self
+    {
+        return new self('disagree', 'Opened, nothing keeps longer than closed.');
+    }
+
+    public static function ownMelts(): self
+    {
+        return new self('disagree', 'It melts from the lower warmth to the higher.');
+    }
+
+    public static function ownNeeds(string $what, string $or): self
+    {
+        return new self('missing', sprintf('Say %s, or choose %s.', $what, $or));
+    }
+
+    public static function ownAcid(string $acid): self
+    {
+        return new self(
+            'format',
+            sprintf('“%s” is read as carbons and double bonds, such as 18:1, with its per cent.', mb_substr($acid, 0, 20)),
+        );
+    }
+
+    public static function ownAcids(float $sum): self
+    {
+        return new self(
+            'disagree',
+            sprintf('The fats come to %s per cent together; nearly all of an oil is fat, so about 100.', self::plain($sum)),
+        );
+    }
+
+    public static function ownFull(int $most): self
+    {
+        return new self('too_much', sprintf('A house keeps up to %d things of its own.', $most));
+    }
+
+    private static function plain(float $number): string
+    {
+        return rtrim(rtrim(number_format($number, 2, '.', ''), '0'), '.');
+    }
 }

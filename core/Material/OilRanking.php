@@ -14,6 +14,9 @@ use Kettle\Reason\Wording;
 final readonly class OilRanking
 {
     /** Months, opened, that earn the whole mark for keeping. */
+    /** Of an oil of a house's own of which not all was said, by what its score is lowered. */
+    private const NOT_ALL_KNOWN = 0.4;
+
     private const KEEPS_WELL = 24.0;
 
     /** A price that earns no mark, as a multiple of the cheapest oil of the house. */
@@ -30,9 +33,10 @@ final readonly class OilRanking
     {
         $prices = array_filter(array_map(fn (array $each) => $each['price'], $stock), fn (?float $price) => $price !== null && $price > 0);
         $cheapest = $prices === [] ? null : min($prices);
+        $own = $this->cupboard->own();
         $ranked = [];
         foreach ($this->cupboard->carriers() as $carrier) {
-            if ($purpose->foodOnly && ! $carrier->food->gradeExists) {
+            if (($purpose->foodOnly && ! $carrier->food->gradeExists) || ! $own->isOffered($carrier->id)) {
                 continue;
             }
             $here = $stock[$carrier->id] ?? ['ml' => 0.0, 'price' => null];
@@ -47,7 +51,8 @@ final readonly class OilRanking
             }
             $ranked[] = [
                 'carrier' => $carrier,
-                'score' => $of > 0 ? $sum / $of : 0.0,
+                // What nobody knows of it is no merit: it stands after what is known.
+                'score' => ($of > 0 ? $sum / $of : 0.0) * ($carrier->unknown === [] ? 1.0 : self::NOT_ALL_KNOWN),
                 'marks' => $marks,
                 'reasons' => $this->reasons($carrier, $purpose, $roomC, $here),
                 'stock_ml' => $here['ml'],
@@ -102,6 +107,9 @@ final readonly class OilRanking
         }
         if ($carrier->feel->scent > 0) {
             $reasons[] = $carrier->feel->scent === 2 ? 'Smells strongly of itself.' : 'Smells a little.';
+        }
+        if ($carrier->unknown !== []) {
+            $reasons[] = 'Not all of it is known here.';
         }
         if ($here['ml'] > 0) {
             $reasons[] = 'In Stores.';

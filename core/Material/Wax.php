@@ -58,6 +58,47 @@ final readonly class Wax
         );
     }
 
+    /**
+     * One of a house's own; what cannot be asked of a cook is that of the one it is like.
+     *
+     * @param  array{float, float}  $meltsC
+     * @param  list<string>  $allergens
+     * @param  array{float, float}  $fusion J/g and g/mol: never none, for what melts is hot and burns
+     */
+    public static function own(
+        string $id,
+        string $name,
+        string $kind,
+        array $meltsC,
+        float $hardness,
+        float $gramsPerMl,
+        array $allergens,
+        string $note,
+        string $inci,
+        float $months,
+        bool $food,
+        array $fusion,
+        ?Density $pellets,
+    ): self {
+        return new self(
+            $id,
+            $name,
+            $kind,
+            $meltsC[0],
+            $meltsC[1],
+            $hardness,
+            $gramsPerMl,
+            $allergens,
+            $note,
+            $inci,
+            $months,
+            $food,
+            $fusion[0],
+            $fusion[1],
+            $pellets,
+        );
+    }
+
     /** @return array{wax: string} its name as a sentence keeps it */
     public function said(): array
     {

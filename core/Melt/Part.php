@@ -44,7 +44,7 @@ final readonly class Part
     public static function ofOil(Carrier $oil, Cupboard $cupboard): self
     {
         // A fat that is hard in the room is as hard when it goes in as an oil.
-        $fat = $cupboard->waxes()[$oil->id] ?? null;
+        $fat = $cupboard->waxOrNull($oil->id);
 
         return new self(
             $oil->id,
@@ -67,7 +67,7 @@ final readonly class Part
         $hardness = 0.0;
         $months = INF;
         foreach ($infused->blend->massShares() as $oil) {
-            $hardness += $oil['share'] * ($cupboard->waxes()[$oil['carrier']->id]->hardness ?? 0.0);
+            $hardness += $oil['share'] * ($cupboard->waxOrNull($oil['carrier']->id)->hardness ?? 0.0);
             $months = min($months, $oil['carrier']->months->opened);
         }
 

@@ -168,7 +168,7 @@ final readonly class PartsReader
             return Part::ofInfused($infused, $this->cupboard);
         }
         $id = Fields::text($fields, 'id') ?? (Fields::text($fields, 'name') ?? '');
-        $carrier = $this->cupboard->carriers()[$id] ?? ($this->cupboard->carrierNamed($id) ?? throw MaterialException::oilUnknown($id));
+        $carrier = $this->cupboard->carrierOrNull($id) ?? ($this->cupboard->carrierNamed($id) ?? throw MaterialException::oilUnknown($id));
 
         return Part::ofOil($carrier, $this->cupboard);
     }
@@ -200,7 +200,7 @@ final readonly class PartsReader
     private function other(array $fields): ?Going
     {
         $id = Fields::text($fields, 'id') ?? '';
-        $wax = $this->cupboard->waxes()[$id] ?? null;
+        $wax = $this->cupboard->waxOrNull($id);
         if ($wax !== null) {
             return $this->shareOrAmount($fields, Part::ofWax($wax), $wax->pellets ?? Density::gramsPerMl($wax->gramsPerMl), null);
         }

@@ -66,11 +66,17 @@ final readonly class ProductNotes
 
     private static function facts(ProductWish $wish, Composition $pot, Scents $scents, ProductKeeping $keeping): Facts
     {
-        $allergens = $herbs = [];
+        $allergens = $herbs = $carriers = [];
         $iodine = [0.0, 0.0];
         foreach ($pot->weighed as $each) {
             $allergens = [...$allergens, ...$each->part->allergens];
             $herbs = [...$herbs, ...$each->part->infused->herbs ?? []];
+            $carriers = [
+                ...$carriers,
+                ...$each->part->infused === null
+                    ? array_filter([$each->part->carrier])
+                    : array_column($each->part->infused->blend->shares(), 'carrier'),
+            ];
             $value = $each->part->infused?->blend->iodineValue() ?? $each->part->carrier?->iodineValueOrPublished();
             if ($value !== null) {
                 $iodine = [$iodine[0] + $value * $each->grams, $iodine[1] + $each->grams];
@@ -106,6 +112,7 @@ final readonly class ProductNotes
             $iodine[1] > 0 ? $iodine[0] / $iodine[1] : null,
             array_filter($tags),
             $words + ['scents' => ['all' => array_map(fn (array $each) => $each['oil']->said(), $scents->each)]],
+            $carriers,
         );
     }
 

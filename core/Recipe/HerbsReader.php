@@ -125,7 +125,7 @@ final readonly class HerbsReader
         }
         $said ??= $lot?->state;
         $plain = $this->about('form', fn () => $this->cupboard->form(Fields::text($herb, 'form') ?? ($lot->form ?? $plant->form)));
-        $water = $this->waterSaid($herb, $plain);
+        $water = $this->waterSaid($herb, $plain, $plant);
         $state = $said ?? ($water !== null && $water > $this->crisp() ? State::Wilted : State::Dried);
         if ($water !== null && $state->isWet() !== $water > $this->crisp()) {
             throw MaterialException::wordAndWater($state, $water, $this->crisp())->about('state');
@@ -138,7 +138,7 @@ final readonly class HerbsReader
             'plant' => $plant,
             'form' => $form,
             'parts' => $parts === null ? null : $this->about('parts', fn () => $this->kitchen->reader()->number($parts)),
-            'water' => $water ?? $this->usualWater($form),
+            'water' => $water ?? $this->usualWater($form, $plant),
             'amount' => $amount,
             'lot' => $lot->id ?? '',
         ];
@@ -220,7 +220,7 @@ final readonly class HerbsReader
      *
      * @throws MaterialException where what was said and the weights are not the same
      */
-    private function waterSaid(array $herb, HerbForm $form): ?float
+    private function waterSaid(array $herb, HerbForm $form, Herb $plant): ?float
     {
         $said = Fields::text($herb, 'water');
         $water = null;
@@ -243,7 +243,13 @@ final readonly class HerbsReader
         assert($now !== null);
         $weighed = $this->about(
             'picked',
-            fn () => Wilting::weighed($before->value, $now->value, $form->waterFresh ?? 0.8, null, $this->cupboard->tables()),
+            fn () => Wilting::weighed(
+                $before->value,
+                $now->value,
+                $plant->waterFresh ?? ($form->waterFresh ?? 0.8),
+                null,
+                $this->cupboard->tables(),
+            ),
             true,
         )->waterNow;
         if ($water !== null && abs($water - $weighed) > self::WATER_AGREES) {
@@ -254,12 +260,12 @@ final readonly class HerbsReader
     }
 
     /** The water usual for its state. */
-    private function usualWater(HerbForm $form): float
+    private function usualWater(HerbForm $form, Herb $plant): float
     {
         if (! $form->state->isWet()) {
             return HerbMix::DRY_WATER;
         }
-        $fresh = $form->waterFresh ?? 0.8;
+        $fresh = $plant->waterFresh ?? ($form->waterFresh ?? 0.8);
 
         return $form->state === State::Fresh
             ? $fresh

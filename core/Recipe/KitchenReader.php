@@ -7,6 +7,9 @@ namespace Kettle\Recipe;
 use Kettle\Diary\Availability;
 use Kettle\Diary\DiaryException;
 use Kettle\Material\Cupboard;
+use Kettle\Material\Own;
+use Kettle\Material\OwnException;
+use Kettle\Material\OwnReader;
 use Kettle\Material\Tables;
 use Kettle\Measure\AmountReader;
 use Kettle\Measure\MeasureSystem;
@@ -22,7 +25,7 @@ final class KitchenReader
 {
     /**
      * @param  array<mixed>  $house time_zone, waking {from, to}, measures, drops_per_ml, room_c, things, currency,
-     *     lots; all may be left out
+     *     lots, own; all may be left out
      * @param  ?Cupboard  $cupboard of those tables, where one is at hand: reading them costs more than a plan
      * @param  \DateTimeImmutable  $now used when the house gives no "now"
      *
@@ -31,6 +34,7 @@ final class KitchenReader
     public static function read(array $house, \DateTimeImmutable $now, Tables $tables, ?Cupboard $cupboard = null): Kitchen
     {
         $cupboard ??= new Cupboard($tables);
+        $cupboard = ($house['own'] ?? []) === [] ? $cupboard : new Cupboard($tables, self::own($house['own'], $tables));
         try {
             $waking = is_array($house['waking'] ?? null) ? $house['waking'] : [];
             $measures = $house['measures'] ?? 'us';
@@ -59,6 +63,27 @@ final class KitchenReader
         } catch (RefusedException $refused) {
             throw WishException::from($refused->about('house'));
         }
+    }
+
+    /** Each is held to those before it: two of one name are one too many. */
+    private static function own(mixed $documents, Tables $tables): Own
+    {
+        $things = [];
+        foreach (is_array($documents) ? array_values($documents) : [] as $i => $document) {
+            try {
+                $thing = (new OwnReader(new Cupboard($tables, Own::of($things))))->read(is_array($document) ? $document : []);
+            } catch (OwnException $refused) {
+                throw WishException::faults(
+                    array_map(fn (array $fault) => ['field' => "house.own.{$i}.".$fault['field']] + $fault, $refused->faults),
+                );
+            }
+            if (isset($things[$thing->id])) {
+                throw WishException::one("house.own.{$i}.id", 'twice', "“{$thing->id}” is there twice.");
+            }
+            $things[$thing->id] = $thing;
+        }
+
+        return Own::of($things);
     }
 
     /** @return list<Jar> */

@@ -8,6 +8,7 @@ use Kettle\Caution\Caution;
 use Kettle\Caution\Cautions;
 use Kettle\Infusion\Methods;
 use Kettle\Material\Cupboard;
+use Kettle\Material\Own;
 use Kettle\Material\Row;
 use Kettle\Material\Tables;
 use Kettle\Reason\Figure;
@@ -29,9 +30,10 @@ final class Planning
 
     private ?Cautions $rules = null;
 
-    public function __construct(private readonly Tables $tables)
+    /** @param  Own|\Closure(): Own  $own of the house that is asked about */
+    public function __construct(private readonly Tables $tables, Own|\Closure $own = new Own())
     {
-        $this->cupboard = new Cupboard($tables);
+        $this->cupboard = new Cupboard($tables, $own);
         $this->methods = Methods::of($tables);
     }
 
@@ -85,7 +87,7 @@ final class Planning
     private function planned(array $wish, Kitchen $kitchen): Plan
     {
         return (new Planner($this->tables, $kitchen, $this->rules()))->plan(
-            (new WishReader($this->cupboard, $this->methods, $kitchen))->read($wish),
+            (new WishReader($kitchen->cupboard(), $this->methods, $kitchen))->read($wish),
         );
     }
 
@@ -148,7 +150,7 @@ final class Planning
      */
     public function ways(array $wish, Kitchen $kitchen): array
     {
-        return $this->sideBySide((new WishReader($this->cupboard, $this->methods, $kitchen))->read($wish), $kitchen);
+        return $this->sideBySide((new WishReader($kitchen->cupboard(), $this->methods, $kitchen))->read($wish), $kitchen);
     }
 
     /** @return list<array<string, mixed>> */
@@ -166,7 +168,7 @@ final class Planning
      */
     public function cautions(array $wish, Kitchen $kitchen, ?string $place): array
     {
-        $read = (new WishReader($this->cupboard, $this->methods, $kitchen))->read($wish);
+        $read = (new WishReader($kitchen->cupboard(), $this->methods, $kitchen))->read($wish);
         try {
             $supplies = Supplies::of($read, Amounts::solve($read, $kitchen, $kitchen->uptake($read->mix, $read->practice->way)), $kitchen);
         } catch (WishException) {

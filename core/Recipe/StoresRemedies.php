@@ -153,7 +153,7 @@ final class StoresRemedies
         }
         foreach ($kitchen->ranked($wish->purpose) as $oil) {
             $solid = ! $wish->method->heated && $oil['carrier']->setsBelowC > $kitchen->roomC;
-            if ($oil['stock_ml'] >= $ml && ! $solid && ! in_array($oil['carrier']->id, $inIt, true)) {
+            if ($oil['stock_ml'] >= $ml && ! $solid && $oil['carrier']->unknown === [] && ! in_array($oil['carrier']->id, $inIt, true)) {
                 return $oil['carrier'];
             }
         }

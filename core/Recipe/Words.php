@@ -261,11 +261,11 @@ final class Words
 
         return match ($kind) {
             'herb' => $cupboard->herbName($id) ?? $id,
-            'part' => ($cupboard->herbs()[$id] ?? null)->part ?? '',
-            'look_alikes' => ($cupboard->herbs()[$id] ?? null)->lookAlikes ?? '',
+            'part' => $cupboard->herbOrNull($id)->part ?? '',
+            'look_alikes' => $cupboard->herbOrNull($id)->lookAlikes ?? '',
             'oil' => $cupboard->oilName($id) ?? $id,
-            'wax' => ($cupboard->waxes()[$id] ?? null)->name ?? $id,
-            'scent' => ($cupboard->essentialOils()[$id] ?? null)->name ?? $id,
+            'wax' => $cupboard->waxOrNull($id)->name ?? $id,
+            'scent' => $cupboard->scentOrNull($id)->name ?? $id,
             'addition' => ($cupboard->additions()[$id] ?? null)->name ?? $id,
             'product' => $cupboard->productName($id) ?? $id,
             'product_note' => $this->inTable('products', 'rows', $id, 'note'),

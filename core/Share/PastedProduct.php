@@ -155,7 +155,7 @@ final class PastedProduct
         $names = [];
         foreach ($this->cupboard->waxes() as $wax) {
             // Coconut oil goes in as an oil.
-            if (! isset($this->cupboard->carriers()[$wax->id]) || $wax->id !== 'coconut') {
+            if ($this->cupboard->carrierOrNull($wax->id) === null || $wax->id !== 'coconut') {
                 $names[$wax->id] = [$wax->name, explode(',', $wax->name)[0], str_replace('-', ' ', $wax->id)];
             }
         }

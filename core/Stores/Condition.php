@@ -77,8 +77,12 @@ final readonly class Condition
     /** @return array{day: \DateTimeImmutable, says: Said}|null the day the tables expect it to have aged by */
     private static function expected(Lot $lot, Cupboard $cupboard): ?array
     {
-        if ($lot->kind === LotKind::Carrier && $lot->dates->openedOn !== null && isset($cupboard->carriers()[$lot->material])) {
-            $months = $cupboard->carriers()[$lot->material]->months->opened;
+        if (
+            $lot->kind === LotKind::Carrier &&
+            $lot->dates->openedOn !== null &&
+            ($oil = $cupboard->carrierOrNull($lot->material)) !== null
+        ) {
+            $months = $oil->months->opened;
 
             return [
                 'day' => ShelfLife::after($lot->dates->openedOn, $months),

@@ -196,7 +196,7 @@ final class LotReader
                 $id,
                 $called,
                 ($this->cupboard->additions()[$id] ?? null)->allergens ?? [],
-                ($this->cupboard->additions()[$id] ?? ($this->cupboard->essentialOils()[$id] ?? null))?->density,
+                ($this->cupboard->additions()[$id] ?? $this->cupboard->scentOrNull($id))?->density,
                 null,
             ],
             default => [$id, $called, [], null, null],

@@ -35,6 +35,7 @@ it('ships tables that keep to their schemas', function (string $table) use ($fol
     'essential_oils',
     'additions',
     'melt',
+    'own',
 ]);
 
 it('names a source that exists for every rule', function () {
@@ -293,6 +294,7 @@ it('takes the same wish and the same plan in every format that carries one', fun
     ) {
         expect($keys(array_diff_key($carried['properties'], ['$schema' => 1, 'house' => 1])))->toBe($wish);
     }
+    expect($read('house')['$defs']['own'])->toBe($read('wish')['$defs']['own']);
     // A recipe of a product carries what the Melt is asked, less what a house knows by itself.
     $asks = $read('reckon')['$defs']['melt']['asks']['properties'];
     expect($keys($read('recipe')['properties']['wish']['anyOf'][1]['properties']))->toBe(

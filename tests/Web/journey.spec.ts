@@ -130,6 +130,8 @@ test('the page never scrolls sideways, and the bar is in reach', async ({ page }
     'recipes/read',
     'almanac',
     'almanac/plant/calendula',
+    'almanac/own/plant',
+    'almanac/own/wax',
     'almanac/yields',
     'almanac/what-is-wrong',
     'house',

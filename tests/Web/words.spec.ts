@@ -109,6 +109,7 @@ const VIEWS: [string, string | RegExp][] = [
   ['a new lot', '/stores/new'],
   ['stores by file', '/stores/file'],
   ['almanac', '/almanac'],
+  ['a plant of our own', '/almanac/own/plant'],
   ['yields', '/almanac/yields'],
   ['what is wrong', '/almanac/what-is-wrong'],
   ['a plant', '/almanac/plant/calendula'],

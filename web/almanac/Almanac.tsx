@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { useHouseId, useOfHouse } from '../api/hooks'
+import { usePart } from '../frame/part'
 import { Field } from '../parts/Field'
 import { Trouble, Waiting } from '../parts/Notice'
 
@@ -15,9 +16,18 @@ const KINDS = [
   { id: 'fault', name: 'Faults' },
 ]
 
+/** What a house may enter itself. */
+const OWN: Record<string, string> = {
+  plant: 'Enter a plant of our own',
+  oil: 'Enter an oil of our own',
+  wax: 'Enter a wax of our own',
+  scent: 'Enter a scent of our own',
+}
+
 /** What is known of plants, oils, methods, waxes, scents, products, cautions and faults. */
 export default function Almanac() {
   const house = useHouseId()
+  const { works } = usePart()
   const [query, setQuery] = useSearchParams()
   const kind = KINDS.find((each) => each.id === query.get('kind'))?.id ?? 'plant'
   const [typed, setTyped] = useState('')
@@ -31,6 +41,11 @@ export default function Almanac() {
       <header className="flex flex-wrap items-end justify-between gap-4">
         <h1 className="text-3xl">Almanac</h1>
         <div className="flex flex-wrap gap-x-5 font-semibold">
+          {works && OWN[kind] ? (
+            <Link className="flex min-h-11 items-center underline" to={`/h/${house}/almanac/own/${kind}`}>
+              {OWN[kind]}
+            </Link>
+          ) : null}
           <Link className="flex min-h-11 items-center underline" to={`/h/${house}/almanac/what-is-wrong`}>
             What is wrong with it?
           </Link>
@@ -64,7 +79,9 @@ export default function Almanac() {
             <li key={entry.key} className="border-line break-inside-avoid border-b">
               <Link to={`/h/${house}/almanac/${entry.kind}/${entry.key}`} className="flex flex-col py-2">
                 <strong>{entry.name}</strong>
-                <span className="text-soft line-clamp-2">{entry.says}</span>
+                <span className="text-soft line-clamp-2">
+                  {entry.own ? [entry.says, 'entered by this house'].filter(Boolean).join('; ') : entry.says}
+                </span>
               </Link>
             </li>
           ))}

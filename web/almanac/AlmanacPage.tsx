@@ -23,6 +23,7 @@ const OF: Record<string, string> = {
 export default function AlmanacPage() {
   const { kind = '', key = '' } = useParams()
   const house = useHouseId()
+  const { works } = usePart()
   const page = useOfHouse(`/almanac/${kind}/${key}`)
   const { there, instead } = useArrived(page, 'the Almanac')
   if (!there) return instead
@@ -80,6 +81,11 @@ export default function AlmanacPage() {
                 </li>
               ))}
             </ul>
+          ) : null}
+          {there.entered && works ? (
+            <Link className="flex min-h-11 items-center underline" to={`/h/${house}/almanac/own/${key}/change`}>
+              Change what is known of it
+            </Link>
           ) : null}
           <Note key={`${key}-${there.note_version}`} page={there} />
         </section>

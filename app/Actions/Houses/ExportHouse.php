@@ -12,6 +12,7 @@ use App\Models\Lot;
 use App\Models\LotCheck;
 use App\Models\LotMove;
 use App\Models\Membership;
+use App\Models\OwnThing;
 use App\Models\Recipe;
 use App\Models\RecipeVersion;
 use App\Models\Tenancy\CurrentHouse;
@@ -116,6 +117,7 @@ final readonly class ExportHouse
                     ->map(fn (Recipe $recipe) => $this->recipe($recipe))
                     ->all(),
             ),
+            'own' => array_values(OwnThing::query()->orderBy('id')->get()->map(fn (OwnThing $own) => $own->fields)->all()),
             'almanac' => array_values(
                 AlmanacNote::query()
                     ->orderBy('id')

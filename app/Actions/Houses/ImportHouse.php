@@ -2,6 +2,7 @@
 
 namespace App\Actions\Houses;
 
+use App\Actions\Almanac\SaveOwn;
 use App\Actions\Batches\BatchProjector;
 use App\Actions\Melt\MakingDocument;
 use App\Actions\Stove\PlanDiary;
@@ -12,6 +13,7 @@ use App\Models\BottleSize;
 use App\Models\House;
 use App\Models\Jar;
 use App\Models\LogEntry;
+use App\Models\OwnThing;
 use App\Models\Tenancy\CurrentHouse;
 use Carbon\Exceptions\InvalidFormatException;
 use Illuminate\Database\QueryException;
@@ -22,8 +24,8 @@ use Kettle\Diary\Stage;
 use Kettle\Infusion\MethodException;
 use Kettle\Infusion\Methods;
 use Kettle\Material\Blend;
-use Kettle\Material\Cupboard;
 use Kettle\Material\MaterialException;
+use Kettle\Material\OwnException;
 use Kettle\Material\Tables;
 use Kettle\Reason\Said;
 use Kettle\Recipe\PlanDocument;
@@ -70,7 +72,7 @@ use Opis\JsonSchema\Validator;
  * @phpstan-type HouseFile array{jars: list<SizeRow>, bottles: list<SizeRow>, batches: list<BatchRow>, lots?: list<LotRow>,
  *     recipes?: list<RecipeRow>, almanac?: list<array{kind: string, key: string, note: string, by: string}>,
  *     cookers?: list<CookerRow>, sessions?: list<SessionRow>, absences?: list<AbsenceRow>, weather?: list<DayRow>,
- *     photos?: list<PhotoRow>, makings?: list<MakingRow>, wanted?: list<WantedRow>}
+ *     photos?: list<PhotoRow>, makings?: list<MakingRow>, wanted?: list<WantedRow>, own?: list<array<string, mixed>>}
  */
 final readonly class ImportHouse
 {
@@ -85,6 +87,7 @@ final readonly class ImportHouse
         private PlanDiary $diary,
         private KitchenFactory $kitchens,
         private Planning $planning,
+        private SaveOwn $saveOwn,
     ) {}
 
     /** @throws ImportException */
@@ -118,6 +121,8 @@ final readonly class ImportHouse
                 ->whereKey($this->current->house()->id)
                 ->lockForUpdate()
                 ->first();
+            // First: lots, plans and recipes know them by their ids.
+            $this->own($house['own'] ?? []);
             $jars = $this->sizes(Jar::class, $house['jars'], ['called', 'brim_ml', 'height_mm', 'kind']);
             $bottles = $this->sizes(BottleSize::class, $house['bottles'], ['called', 'capacity_ml']);
             [$batches, $entries, $here, $changed] = $this->batches($house['batches']);
@@ -354,7 +359,7 @@ final readonly class ImportHouse
     {
         try {
             Methods::of($this->tables)->method($plan['method']['id']);
-            $cupboard = new Cupboard($this->tables);
+            $cupboard = $this->planning->cupboard();
             $parts = [];
             foreach ($plan['oils'] as $oil) {
                 $parts[] = ['carrier' => $cupboard->carrier($oil['id']), 'parts' => (float) $oil['share']];
@@ -368,6 +373,20 @@ final readonly class ImportHouse
                 if (! is_numeric($plan['figures'][$figure][$part] ?? null) || is_string($plan['figures'][$figure][$part])) {
                     throw ImportException::notOurs('batch '.$row['code'], "the figure {$figure} is not a number");
                 }
+            }
+        }
+    }
+
+    /** @param  list<array<string, mixed>>  $things those that are here already stay as they are */
+    private function own(array $things): void
+    {
+        foreach ($things as $fields) {
+            try {
+                $there = is_string($fields['id'] ?? null) && OwnThing::query()->where('slug', $fields['id'])->exists();
+                $there || $this->saveOwn->add($fields);
+            } catch (OwnException $refused) {
+                $name = is_string($fields['name'] ?? null) ? $fields['name'] : 'without a name';
+                throw ImportException::notOurs('the house’s own '.mb_substr($name, 0, 60), lcfirst($refused->getMessage()));
             }
         }
     }

@@ -95,7 +95,7 @@ final readonly class BottledOils
 
     private function plant(PlannedHerb $herb): Herb
     {
-        return $this->cupboard->herbs()[$herb->id] ?? Herb::unlisted($herb->name, $herb->form);
+        return $this->cupboard->herbOrNull($herb->id) ?? Herb::unlisted($herb->name, $herb->form);
     }
 
     /** @return array{infused: list<mixed>} "calendula oil of 6 November" as a sentence keeps it */

@@ -301,7 +301,7 @@ final readonly class WorkAtPot
 
             return Part::ofInfused($house->infused[$batch] ?? throw MakingException::part($id), $this->cupboard);
         }
-        $wax = $this->cupboard->waxes()[$id] ?? null;
+        $wax = $this->cupboard->waxOrNull($id);
         if ($wax !== null) {
             return Part::ofWax($wax);
         }

@@ -135,7 +135,7 @@ final readonly class SaveLot
         $cupboard = $this->planning->cupboard();
         $density = match ($lot->kind) {
             LotKind::Carrier => $cupboard->carrier($lot->material)->at20,
-            LotKind::Scent => ($cupboard->essentialOils()[$lot->material] ?? null)?->density,
+            LotKind::Scent => $cupboard->scentOrNull($lot->material)?->density,
             default => $lot->form === null ? null : $cupboard->form($lot->form)->bulk->loose,
         };
 

@@ -65,6 +65,7 @@ final class Document
         'Trace' => ['Stores', ''],
         'Stores' => ['Stores', 'Lots and what became of them.'],
         'Almanac' => ['Almanac', 'What is known, with its sources.'],
+        'Own' => ['Almanac', ''],
         'House' => ['House', 'Settings, jars and bottles; everything out and in.'],
         'People' => ['House', ''],
     ];
@@ -245,6 +246,9 @@ final class Document
             unset($schema['$schema'], $schema['$id']);
             $schemas[$name] = $schema;
         }
+        $schemas['Own'] = Arr::array($schemas['Wish'], '$defs.own');
+        Arr::forget($schemas['Wish'], '$defs');
+        Arr::set($schemas['Wish'], 'properties.house.properties.own.items', ['$ref' => '#/components/schemas/Own']);
         $reckon = json_decode((string) file_get_contents(base_path('docs/formats/reckon.schema.json')), true, flags: JSON_THROW_ON_ERROR);
         $melt = Arr::array((array) $reckon, '$defs.melt');
         $schemas['ProductWish'] = self::without(Arr::array($melt, 'asks'), ReckonProduct::OF_THE_HOUSE);
@@ -260,7 +264,7 @@ final class Document
         $schemas['Figure'] = Arr::array($plan, 'properties.figures.additionalProperties');
         Arr::set($plan, 'properties.figures.additionalProperties', ['$ref' => '#/components/schemas/Figure']);
         $schemas['Plan'] = $plan;
-        foreach (['Wish', 'Plan', 'ProductWish', 'Product'] as $name) {
+        foreach (['Wish', 'Own', 'Plan', 'ProductWish', 'Product'] as $name) {
             self::nameWhatIsRequired($schemas[$name]);
         }
         ksort($schemas);

@@ -100,6 +100,9 @@ final class FormSchema
         if ($field === 'wish') {
             return ['$ref' => '#/components/schemas/Wish'];
         }
+        if ($field === 'own') {
+            return ['$ref' => '#/components/schemas/Own'];
+        }
         $type = match (true) {
             in_array('boolean', $asked, true) => 'boolean',
             in_array('integer', $asked, true) => 'integer',

@@ -24,6 +24,10 @@ abstract class Form extends FormRequest
     /** A wish is what docs/formats/wish.schema.json says, and nothing else; the house is the one that is entered. */
     protected function passedValidation(): void
     {
+        $own = $this->input('own');
+        if (is_array($own)) {
+            app(Schemas::class)->own($own);
+        }
         $wish = $this->input('wish');
         if (! is_array($wish)) {
             return;
@@ -115,6 +119,7 @@ abstract class Form extends FormRequest
             'tins' => 'the tins',
             'tins.*.ml' => 'a size',
             'tins.*.count' => 'how many',
+            'own' => 'what it is',
             'tin' => 'a number',
             'price' => 'a price',
         ];

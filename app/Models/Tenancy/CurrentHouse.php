@@ -31,6 +31,11 @@ final class CurrentHouse
         return $this->house ?? throw new \LogicException('No house has been entered.');
     }
 
+    public function entered(): bool
+    {
+        return $this->house !== null;
+    }
+
     public function role(): Role
     {
         return $this->role ?? throw new \LogicException('No house has been entered.');

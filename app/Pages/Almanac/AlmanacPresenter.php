@@ -13,6 +13,7 @@ use App\Responses\Almanac\AlmanacEntry;
 use App\Responses\Almanac\AlmanacFact;
 use App\Responses\Almanac\AlmanacLink;
 use App\Responses\Almanac\AlmanacPage;
+use App\Responses\Almanac\OwnTells;
 use App\Responses\Batch\CautionView;
 use Illuminate\Database\Eloquent\Builder;
 use Kettle\Caution\AcidSoak;
@@ -25,6 +26,8 @@ use Kettle\Infusion\Methods;
 use Kettle\Infusion\Variant;
 use Kettle\Material\Carrier;
 use Kettle\Material\Herb;
+use Kettle\Material\Own;
+use Kettle\Material\OwnKind;
 use Kettle\Material\State;
 use Kettle\Measure\AmountWriter;
 use Kettle\Recipe\Planning;
@@ -49,6 +52,7 @@ final readonly class AlmanacPresenter
         private BatchPresenter $batches,
         private StoresPresenter $stores,
         private MeltEntries $melt,
+        private OwnPage $own,
     ) {}
 
     /**
@@ -59,15 +63,22 @@ final readonly class AlmanacPresenter
     {
         $entries = match ($kind) {
             'plant' => array_map(
-                fn (Herb $herb) => new AlmanacEntry('plant', $herb->id, ucfirst($herb->name), trim($herb->latin.', '.$herb->part, ', ')),
+                fn (Herb $herb) => new AlmanacEntry(
+                    'plant',
+                    $herb->id,
+                    self::capital($herb->name),
+                    trim($herb->latin.', '.$herb->part, ', '),
+                    Own::is($herb->id),
+                ),
                 array_values($this->planning->cupboard()->herbs()),
             ),
             'oil' => array_map(
                 fn (Carrier $oil) => new AlmanacEntry(
                     'oil',
                     $oil->id,
-                    ucfirst($oil->name),
+                    self::capital($oil->name),
                     round($oil->months->opened).' months opened'.($oil->note === '' ? '' : '; '.lcfirst(rtrim($oil->note, '.'))),
+                    Own::is($oil->id),
                 ),
                 array_values($this->planning->cupboard()->carriers()),
             ),
@@ -111,8 +122,8 @@ final readonly class AlmanacPresenter
     {
         $note = AlmanacNote::query()->where('kind', $kind)->where('key', $key)->first();
         $parts = match ($kind) {
-            'plant' => $this->plant($this->planning->cupboard()->herbs()[$key] ?? throw new NotFoundHttpException()),
-            'oil' => $this->oil($this->planning->cupboard()->carriers()[$key] ?? throw new NotFoundHttpException()),
+            'plant' => $this->plant($this->planning->cupboard()->herbOrNull($key) ?? throw new NotFoundHttpException()),
+            'oil' => $this->oil($this->planning->cupboard()->carrierOrNull($key) ?? throw new NotFoundHttpException()),
             'method' => $this->method($this->methods->all()[$key] ?? throw new NotFoundHttpException()),
             'caution' => $this->caution(
                 array_column($this->planning->rules()->all(), null, 'id')[$key] ?? throw new NotFoundHttpException(),
@@ -124,6 +135,11 @@ final readonly class AlmanacPresenter
         };
 
         $kitchen = $this->kitchens->plain();
+        // A caution may begin with the same letters.
+        $entered = OwnKind::tryFrom($kind) !== null && Own::is($key);
+        if ($entered) {
+            $parts = $this->entered($key, $parts);
+        }
 
         return new AlmanacPage(
             kind: $kind,
@@ -140,7 +156,38 @@ final readonly class AlmanacPresenter
             note: $note->note ?? '',
             note_by: $note->by ?? '',
             note_version: $note->version ?? 0,
+            entered: $entered,
         );
+    }
+
+    /**
+     * Of what the house entered: from whom it is known, what nobody has said, and what is told of it for that.
+     *
+     * @param  array{name: string, says: string, facts: list<AlmanacFact>, lines?: list<string>, cautions?: list<CautionView>,
+     *     own?: list<AlmanacLink>}  $parts
+     * @return array{name: string, says: string, facts: list<AlmanacFact>, lines?: list<string>, cautions: list<CautionView>,
+     *     own?: list<AlmanacLink>}
+     */
+    private function entered(string $key, array $parts): array
+    {
+        $own = $this->own->ofSlug($key);
+
+        return [
+            'facts' => [
+                ...array_values(
+                    array_map(
+                        fn (AlmanacFact $fact) => new AlmanacFact($fact->name, $fact->text, 'entered by this house'),
+                        array_filter($parts['facts'], fn (AlmanacFact $fact) => trim($fact->text) !== ''),
+                    ),
+                ),
+                ...$own->unknown === []
+                    ? []
+                    : [new AlmanacFact('Nobody has said', implode(', ', $own->unknown), 'unknown is taken for the worst')],
+            ],
+            'cautions' => array_map(function (OwnTells $each): CautionView {
+                return new CautionView($each->id, $each->rank, [], $each->says, $each->why, 'what was entered', false, null);
+            }, $own->cautions),
+        ] + $parts;
     }
 
     /**
@@ -164,7 +211,7 @@ final readonly class AlmanacPresenter
         );
 
         return [
-            'name' => ucfirst($herb->name),
+            'name' => self::capital($herb->name),
             'says' => $herb->note,
             'facts' => [
                 $fact('Latin name', $herb->latin, 'latin'),
@@ -197,7 +244,7 @@ final readonly class AlmanacPresenter
                 ...$this->made(fn (Builder $batches) => $batches->whereJsonContains('herbs->all', $herb->said())),
                 ...$this->kept(LotKind::Herb, $herb->id),
                 ...$this->learned($herb->form),
-                new AlmanacLink('Plan with it', 'bench?herb='.$herb->id),
+                ...$herb->has(Herb::DEADLY) ? [] : [new AlmanacLink('Plan with it', 'bench?herb='.$herb->id)],
             ],
         ];
     }
@@ -210,7 +257,7 @@ final readonly class AlmanacPresenter
         $iodine = $oil->iodineValue();
 
         return [
-            'name' => ucfirst($oil->name),
+            'name' => self::capital($oil->name),
             'says' => $oil->note,
             'facts' => array_values(
                 array_filter([
@@ -392,6 +439,12 @@ final readonly class AlmanacPresenter
             fn ($line) => new AlmanacLink($line->says, 'almanac/yields?form='.rawurlencode($line->form).'&way='.$line->way),
             $this->yields->lines($form),
         );
+    }
+
+    /** Letters with dots and strokes as well. */
+    private static function capital(string $name): string
+    {
+        return mb_strtoupper(mb_substr($name, 0, 1)).mb_substr($name, 1);
     }
 
     private static function ruleName(Caution $rule): string

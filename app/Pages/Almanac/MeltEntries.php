@@ -6,6 +6,7 @@ use App\House\KitchenFactory;
 use App\Responses\Almanac\AlmanacEntry;
 use App\Responses\Almanac\AlmanacFact;
 use Kettle\Material\EssentialOil;
+use Kettle\Material\Own;
 use Kettle\Material\Wax;
 use Kettle\Melt\MeltTable;
 use Kettle\Melt\Product;
@@ -37,11 +38,11 @@ final readonly class MeltEntries
 
         return match ($kind) {
             'wax' => array_map(
-                fn (Wax $wax) => new AlmanacEntry('wax', $wax->id, ucfirst($wax->name), $wax->note),
+                fn (Wax $wax) => new AlmanacEntry('wax', $wax->id, ucfirst($wax->name), $wax->note, Own::is($wax->id)),
                 array_values($cupboard->waxes()),
             ),
             'scent' => array_map(
-                fn (EssentialOil $oil) => new AlmanacEntry('scent', $oil->id, ucfirst($oil->name), self::limit($oil)),
+                fn (EssentialOil $oil) => new AlmanacEntry('scent', $oil->id, ucfirst($oil->name), self::limit($oil), Own::is($oil->id)),
                 array_values($cupboard->essentialOils()),
             ),
             'product' => array_map(
@@ -62,8 +63,8 @@ final readonly class MeltEntries
         $cupboard = $this->planning->cupboard();
 
         return match ($kind) {
-            'wax' => $this->wax($cupboard->waxes()[$key] ?? throw new NotFoundHttpException()),
-            'scent' => $this->scent($cupboard->essentialOils()[$key] ?? throw new NotFoundHttpException()),
+            'wax' => $this->wax($cupboard->waxOrNull($key) ?? throw new NotFoundHttpException()),
+            'scent' => $this->scent($cupboard->scentOrNull($key) ?? throw new NotFoundHttpException()),
             default => $this->product(MeltTable::of($this->planning->tables())->products()[$key] ?? throw new NotFoundHttpException()),
         };
     }

@@ -203,15 +203,15 @@ final readonly class StoresPresenter
         $cupboard = $this->planning->cupboard();
         if ($lot->kind !== LotKind::Herb) {
             return match ($lot->kind) {
-                LotKind::Carrier => $cupboard->carriers()[$lot->material]->name ?? 'oil',
+                LotKind::Carrier => $cupboard->carrierOrNull($lot->material)->name ?? 'oil',
                 LotKind::Scent => 'essential oil',
                 LotKind::Tin => $lot->material.' mL, empty',
-                LotKind::Wax => $cupboard->waxes()[$lot->material]->name ?? 'wax or butter',
+                LotKind::Wax => $cupboard->waxOrNull($lot->material)->name ?? 'wax or butter',
                 default => $lot->kind->word(),
             };
         }
         $form = $cupboard->forms()[$lot->form ?? ''] ?? null;
-        $herb = $cupboard->herbs()[$lot->material] ?? null;
+        $herb = $cupboard->herbOrNull($lot->material);
         $lies = $form === null ? '' : ($lot->state?->isWet() === true ? $form->plain.', '.$lot->state->value : $form->name);
 
         return implode('; ', array_filter([$herb !== null && $herb->name !== $lot->called ? $herb->name : '', $lot->part, $lies]));

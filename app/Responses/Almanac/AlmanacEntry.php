@@ -7,6 +7,13 @@ final readonly class AlmanacEntry
 {
     /**
      * @param  'plant'|'oil'|'method'|'wax'|'scent'|'product'|'caution'|'fault'  $kind
+     * @param  bool  $own whether the house entered it
      */
-    public function __construct(public string $kind, public string $key, public string $name, public string $says) {}
+    public function __construct(
+        public string $kind,
+        public string $key,
+        public string $name,
+        public string $says,
+        public bool $own = false,
+    ) {}
 }

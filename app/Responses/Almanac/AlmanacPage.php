@@ -13,6 +13,7 @@ final readonly class AlmanacPage extends Shape
      * @param  list<string>  $lines
      * @param  list<CautionView>  $cautions
      * @param  list<AlmanacLink>  $own
+     * @param  bool  $entered whether the house entered it
      */
     public function __construct(
         public string $kind,
@@ -26,5 +27,6 @@ final readonly class AlmanacPage extends Shape
         public string $note,
         public string $note_by,
         public int $note_version,
+        public bool $entered,
     ) {}
 }

@@ -1,0 +1,425 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Material;
+
+use Kettle\Measure\Density;
+use Kettle\Reason\Faults;
+
+/**
+ * Reads a thing of a house's own as it was entered, gathering every fault. What was not said is taken from the thing of
+ * the tables it is like; where there is none, it is taken for the worst of its kind, and said to be unknown.
+ */
+final readonly class OwnReader
+{
+    /** Fields of each kind, beside kind, id, away and those of all: docs/formats/house.schema.json, `own`. */
+    public const FIELDS = [
+        'plant' => ['latin', 'part', 'form', 'water', 'best', 'food', 'family', 'concerns', 'kin', 'look_alikes'],
+        'oil' => [
+            'latin',
+            'like',
+            'density',
+            'sets_below',
+            'months_unopened',
+            'months_opened',
+            'fatty_acids',
+            'food',
+            'allergens',
+            'smell',
+        ],
+        'wax' => ['latin', 'like', 'sort', 'melts_from', 'melts_to', 'hardness', 'density', 'months', 'food', 'allergens'],
+        'scent' => ['latin', 'like', 'density', 'limit', 'concerns'],
+    ];
+
+    public const OF_ALL = ['kind', 'id', 'name', 'also', 'note', 'away'];
+
+    public const FOOD = ['yes', 'no', 'unknown'];
+
+    /** Of an essential oil of which nobody has said what it does. */
+    private const SCENT_AT_WORST = ['irritant', 'pregnancy', 'pets', 'vapour', 'never-eaten'];
+
+    private const ACIDS = '/^\d{1,2}:\d(-OH)?$/D';
+
+    /** @param  bool  $strict whether another of its names is a fault: not of what was taken in before */
+    public function __construct(private Cupboard $cupboard, private bool $strict = true) {}
+
+    /** An id for a name; what is no Latin letter in it leaves none, and is told apart by a sum of it. */
+    public static function idFor(string $name): string
+    {
+        $plain = \Normalizer::normalize($name, \Normalizer::FORM_D);
+        $plain = preg_replace('/\p{Mn}+/u', '', is_string($plain) ? $plain : $name) ?? '';
+        $slug = trim(preg_replace('/[^a-z0-9]+/', '-', mb_strtolower($plain)) ?? '', '-');
+
+        return Own::PREFIX.(strlen($slug) >= 2 ? substr($slug, 0, 50) : substr(hash('sha256', $name), 0, 12));
+    }
+
+    /**
+     * @param  array<mixed>  $document as it is sent or kept
+     *
+     * @throws OwnException with every fault found
+     */
+    public function read(array $document): OwnThing
+    {
+        $kind = OwnKind::tryFrom(is_string($document['kind'] ?? null) ? $document['kind'] : '');
+        if ($kind === null) {
+            throw OwnException::of([MaterialException::ownKind()->about('kind')->toArray()]);
+        }
+        $from = new OwnFields($document, new Faults());
+        $from->only([...self::OF_ALL, ...self::FIELDS[$kind->value]]);
+        $name = $from->name('name', 60, true);
+        $given = $from->text('id', 60);
+        if ($given !== '' && preg_match('/^own-[a-z0-9]+(-[a-z0-9]+)*$/D', $given) !== 1) {
+            $from->refuse('id', MaterialException::ownId($given));
+        }
+        $id = $given === '' ? self::idFor($name) : $given;
+        $also = $from->names('also', 12, 60);
+        foreach (['name' => [$name], 'also' => $also] as $field => $names) {
+            foreach ($names as $each) {
+                $of = $each === '' || ! $this->strict ? null : $this->called($kind, $each, $id);
+                $of === null ?: $from->refuse($field, MaterialException::ownTwice($each, $of));
+            }
+        }
+        [$thing, $fields, $unknown] = match ($kind) {
+            OwnKind::Plant => $this->plant($from, $id, $name, $also),
+            OwnKind::Oil => $this->oil($from, $id, $name, $also),
+            OwnKind::Wax => $this->wax($from, $id, $name),
+            OwnKind::Scent => $this->scent($from, $id, $name, $also),
+        };
+        $fields = ['kind' => $kind->value, 'id' => $id, 'name' => $name, 'also' => $also, ...$fields, 'note' => $from->text('note', 400)];
+        $away = $from->flag('away');
+        if ($from->faults() !== [] || $thing === null) {
+            throw OwnException::of($from->faults() ?: [MaterialException::ownKind()->toArray()]);
+        }
+
+        return new OwnThing($kind, $id, $name, $thing, $fields + ['away' => $away], $unknown, $away);
+    }
+
+    /** What else goes by a name, among things of its kind; null where nothing does. */
+    private function called(OwnKind $kind, string $name, string $id): ?string
+    {
+        $other = match ($kind) {
+            OwnKind::Plant => $this->cupboard->herbNamed($name),
+            OwnKind::Oil => $this->cupboard->carrierNamed($name),
+            OwnKind::Wax => $this->cupboard->waxNamed($name),
+            OwnKind::Scent => $this->cupboard->scentNamed($name),
+        };
+
+        return $other === null || $other->id === $id ? null : $other->name;
+    }
+
+    /**
+     * @param  list<string>  $also
+     * @return array{?Herb, array<string, mixed>, list<string>}
+     */
+    private function plant(OwnFields $from, string $id, string $name, array $also): array
+    {
+        $own = $this->cupboard->tables()->table('own');
+        $latin = $from->name('latin', 80, false);
+        $part = $from->name('part', 40, false);
+        $form = $from->oneOf('form', array_keys($this->cupboard->forms()), null);
+        $water = $from->number('water', 1, 97);
+        $best = $from->oneOf('best', array_column(State::cases(), 'value'), 'dried');
+        $food = $from->oneOf('food', self::FOOD, 'unknown');
+        $families = [];
+        foreach ($own->rows('families') as $row) {
+            $families[$row->text('id')] = $row->texts('traits');
+        }
+        $family = $from->oneOf('family', array_keys($families), '');
+        $concerns = $from->listOf('concerns', array_map(fn (Row $row) => $row->text('id'), array_values($own->rows('concerns'))));
+        $kinId = $from->text('kin', 60);
+        $kin = $kinId === '' || Own::is($kinId) ? null : $this->cupboard->herbOrNull($kinId);
+        if ($kinId !== '' && $kin === null) {
+            $from->refuse('kin', MaterialException::unknown('plant of the Almanac', $kinId));
+        }
+        $looks = $from->name('look_alikes', 160, false);
+        $unknown = array_keys(
+            array_filter([
+                'concerns' => $concerns === null && $kin === null,
+                'food' => $food === 'unknown',
+                'water' => $water === null,
+            ]),
+        );
+        $watery = $water === null || $water / 100 >= $own->row('unknown')->row('watery_from')->number('value');
+        // A tested way to sour one plant is none for another.
+        $inherited = array_filter($kin->traits ?? [], fn (string $trait) => ! str_starts_with($trait, 'soured-'));
+        $traits = [
+            ...$families[$family] ?? [],
+            ...$inherited,
+            ...$concerns ?? [],
+            ...$looks === '' ? [] : ['look-alike'],
+            ...$watery ? ['watery'] : [],
+            'low-acid',
+        ];
+        if ($from->faults() !== [] || $form === null) {
+            return [null, [], []];
+        }
+        $fields = [
+            'latin' => $latin,
+            'part' => $part,
+            'form' => $form,
+            'water' => $water,
+            'best' => $best,
+            'food' => $food,
+            'family' => $family,
+            'concerns' => $concerns,
+            'kin' => $kinId,
+            'look_alikes' => $looks,
+        ];
+
+        return [
+            new Herb(
+                $id,
+                $name,
+                $latin,
+                $part,
+                $form,
+                $food === 'yes',
+                State::from((string) $best),
+                $from->text('note', 400),
+                array_values(array_unique($traits)),
+                $also,
+                self::lookAlikes($looks, $kin, $traits),
+                $water === null ? null : $water / 100,
+                in_array('concerns', $unknown, true) ? Herb::UNASKED : Herb::ASKED,
+            ),
+            $fields,
+            $unknown,
+        ];
+    }
+
+    /** @param  array<string>  $traits */
+    private static function lookAlikes(string $said, ?Herb $kin, array $traits): string
+    {
+        return $said ?: $kin->lookAlikes ?? '' ?: (in_array('look-alike', $traits, true) ? 'which, nobody has said here' : '');
+    }
+
+    /**
+     * @param  list<string>  $also
+     * @return array{?Carrier, array<string, mixed>, list<string>}
+     */
+    private function oil(OwnFields $from, string $id, string $name, array $also): array
+    {
+        $worst = $this->cupboard->tables()->table('own')->row('unknown');
+        $likeId = $from->text('like', 60);
+        $like = $likeId === '' || Own::is($likeId) ? null : $this->cupboard->carrierOrNull($likeId);
+        if ($likeId !== '' && $like === null) {
+            $from->refuse('like', MaterialException::unknown('oil of the Almanac', $likeId));
+        }
+        $fields = [
+            'latin' => $from->name('latin', 80, false),
+            'like' => $likeId,
+            'density' => $from->number('density', 0.8, 1.0),
+            'sets_below' => $from->number('sets_below', -60, 60),
+            'months_unopened' => $from->number('months_unopened', 0.5, 120),
+            'months_opened' => $from->number('months_opened', 0.5, 120),
+            'fatty_acids' => $this->acids($from),
+            'food' => $from->oneOf('food', self::FOOD, 'unknown'),
+            'allergens' => $from->names('allergens', 12, 60, true),
+            'smell' => $from->oneOf('smell', ['none', 'mild', 'strong'], 'mild'),
+        ];
+        if (
+            $fields['months_unopened'] !== null &&
+            $fields['months_opened'] !== null &&
+            $fields['months_opened'] > $fields['months_unopened']
+        ) {
+            $from->refuse('months_opened', MaterialException::ownMonths());
+        }
+        $unknown = array_keys(
+            array_filter([
+                'density' => $fields['density'] === null && $like === null,
+                'sets' => $fields['sets_below'] === null && $like === null,
+                'months' => $fields['months_opened'] === null && $like === null,
+                'fats' => $fields['fatty_acids'] === null && $like === null,
+                'allergens' => $fields['allergens'] === null && $like === null,
+                'food' => $fields['food'] === 'unknown',
+            ]),
+        );
+        if ($from->faults() !== []) {
+            return [null, [], []];
+        }
+        $opened = $fields['months_opened'] ?? ($like->months->opened ?? $worst->row('oil_months_opened')->number('value'));
+
+        return [
+            new Carrier(
+                $id,
+                $name,
+                new OilNames($fields['latin'] ?: $name, $also),
+                $fields['fatty_acids'] === null ? $like?->fattyAcids : new FattyAcids($fields['fatty_acids']),
+                Density::gramsPerMl($fields['density'] ?? ($like->at20->gramsPerMl ?? $worst->row('oil_g_per_ml')->number('value'))),
+                $fields['sets_below'] ?? ($like->setsBelowC ?? $worst->row('oil_sets_below_c')->number('value')),
+                new OilLife(
+                    max(
+                        $opened,
+                        $fields['months_unopened'] ?? ($like->months->unopened ?? $worst->row('oil_months_unopened')->number('value')),
+                    ),
+                    $opened,
+                ),
+                new OilFeel(
+                    $like->feel->richness ?? 3,
+                    match ($fields['smell']) {
+                        'none' => 0,
+                        'strong' => 2,
+                        default => 1,
+                    },
+                ),
+                new OilAsFood(
+                    $fields['food'] === 'yes',
+                    array_values(array_unique([...$like->food->allergens ?? [], ...$fields['allergens'] ?? []])),
+                ),
+                $like?->iodineValueOrPublished(),
+                $from->text('note', 400),
+                $unknown,
+            ),
+            $fields,
+            $unknown,
+        ];
+    }
+
+    /** @return array<string, float>|null */
+    private function acids(OwnFields $from): ?array
+    {
+        $given = $from->raw('fatty_acids');
+        if ($given === null || $given === []) {
+            return null;
+        }
+        $acids = [];
+        foreach (is_array($given) ? $given : [] as $acid => $percent) {
+            if (
+                preg_match(self::ACIDS, (string) $acid) !== 1 ||
+                ! (is_int($percent) || is_float($percent)) ||
+                $percent < 0 ||
+                $percent > 100
+            ) {
+                $from->refuse('fatty_acids', MaterialException::ownAcid((string) $acid));
+
+                return null;
+            }
+            $acids[(string) $acid] = (float) $percent;
+        }
+        $sum = array_sum($acids);
+        if ($acids === [] || $sum < 50 || $sum > 102) {
+            $from->refuse('fatty_acids', MaterialException::ownAcids($sum));
+
+            return null;
+        }
+
+        return $acids;
+    }
+
+    /** @return array{?Wax, array<string, mixed>, list<string>} */
+    private function wax(OwnFields $from, string $id, string $name): array
+    {
+        $worst = $this->cupboard->tables()->table('own')->row('unknown');
+        $likeId = $from->text('like', 60);
+        $like = $likeId === '' || Own::is($likeId) ? null : $this->cupboard->waxOrNull($likeId);
+        if ($likeId !== '' && ($like === null || $like->hardness === null)) {
+            $from->refuse('like', MaterialException::unknown('wax or butter of the Almanac', $likeId));
+        }
+        $fields = [
+            'latin' => $from->name('latin', 80, false),
+            'like' => $likeId,
+            'sort' => $from->oneOf('sort', ['wax', 'butter'], $like->kind ?? 'wax'),
+            'melts_from' => $from->number('melts_from', 20, 120),
+            'melts_to' => $from->number('melts_to', 20, 120),
+            'hardness' => $from->number('hardness', 0.02, 5),
+            'density' => $from->number('density', 0.8, 1.1),
+            'months' => $from->number('months', 0.5, 240),
+            'food' => $from->oneOf('food', self::FOOD, 'unknown'),
+            'allergens' => $from->names('allergens', 12, 60, true),
+        ];
+        $meltsFrom = $fields['melts_from'] ?? ($fields['melts_to'] ?? $like?->meltsFromC);
+        $meltsTo = $fields['melts_to'] ?? ($fields['melts_from'] ?? $like?->meltsToC);
+        if ($fields['melts_from'] !== null && $fields['melts_to'] !== null && $fields['melts_to'] < $fields['melts_from']) {
+            $from->refuse('melts_to', MaterialException::ownMelts());
+        }
+        $hardness = $fields['hardness'] ?? $like?->hardness;
+        // Without these no share of it can be reckoned at all, so they are asked.
+        $meltsFrom === null && $from->refuse('melts_from', MaterialException::ownNeeds('where it melts', 'a wax or butter it is like'));
+        $hardness === null && $from->refuse('hardness', MaterialException::ownNeeds('how hard it is', 'a wax or butter it is like'));
+        if ($from->faults() !== [] || $meltsFrom === null || $meltsTo === null || $hardness === null) {
+            return [null, [], []];
+        }
+
+        return [
+            Wax::own(
+                $id,
+                $name,
+                (string) $fields['sort'],
+                [$meltsFrom, $meltsTo],
+                $hardness,
+                $fields['density'] ?? ($like->gramsPerMl ?? $worst->row('wax_g_per_ml')->number('value')),
+                array_values(array_unique([...$like->allergens ?? [], ...$fields['allergens'] ?? []])),
+                $from->text('note', 400),
+                $fields['latin'] ?: $name,
+                $fields['months'] ?? ($like->months ?? $worst->row('wax_months')->number('value')),
+                $fields['food'] === 'yes',
+                [
+                    $like->fusionJPerG ?? $worst->row('wax_fusion_j_per_g')->number('value'),
+                    $like->gramsPerMol ?? $worst->row('wax_g_per_mol')->number('value'),
+                ],
+                $like?->pellets,
+            ),
+            $fields,
+            array_keys(
+                array_filter([
+                    'density' => $fields['density'] === null && $like === null,
+                    'months' => $fields['months'] === null && $like === null,
+                    'allergens' => $fields['allergens'] === null && $like === null,
+                    'food' => $fields['food'] === 'unknown',
+                ]),
+            ),
+        ];
+    }
+
+    /**
+     * @param  list<string>  $also
+     * @return array{?EssentialOil, array<string, mixed>, list<string>}
+     */
+    private function scent(OwnFields $from, string $id, string $name, array $also): array
+    {
+        $worst = $this->cupboard->tables()->table('own')->row('unknown');
+        $likeId = $from->text('like', 60);
+        $like = $likeId === '' || Own::is($likeId) ? null : $this->cupboard->scentOrNull($likeId);
+        if ($likeId !== '' && $like === null) {
+            $from->refuse('like', MaterialException::unknown('essential oil of the Almanac', $likeId));
+        }
+        $known = array_values(
+            array_unique(array_merge(...array_map(fn (EssentialOil $oil) => $oil->traits, array_values($this->cupboard->essentialOils())))),
+        );
+        $fields = [
+            'latin' => $from->name('latin', 80, false),
+            'like' => $likeId,
+            'density' => $from->number('density', 0.7, 1.3),
+            'limit' => $from->number('limit', 0.01, 100),
+            'concerns' => $from->listOf('concerns', [...$known, 'sunlight']),
+        ];
+        if ($from->faults() !== []) {
+            return [null, [], []];
+        }
+        $careful = $worst->row('scent_limit_percent')->number('value');
+        $traits = [...$like->traits ?? [], ...$fields['concerns'] ?? ($like === null ? self::SCENT_AT_WORST : [])];
+
+        return [
+            EssentialOil::own(
+                $id,
+                $name,
+                new OilNames($fields['latin'] ?: $name, [...$also, ...array_filter([$fields['latin']])]),
+                $fields['density'] ?? ($like->density->gramsPerMl ?? $worst->row('scent_g_per_ml')->number('value')),
+                // One it is like may have no limit of its own: that one has been looked at, this one has not.
+                $fields['limit'] ?? ($like === null ? $careful : min($like->limitPercent ?? $careful, $careful)),
+                array_values(array_unique($traits)),
+                $like,
+                $from->text('note', 400),
+            ),
+            $fields,
+            array_keys(
+                array_filter([
+                    'concerns' => $fields['concerns'] === null && $like === null,
+                    'limit' => $fields['limit'] === null,
+                    'density' => $fields['density'] === null && $like === null,
+                ]),
+            ),
+        ];
+    }
+}

@@ -1,0 +1,57 @@
+import type { Shape } from '../api/hooks'
+
+export type OwnKind = 'plant' | 'oil' | 'wax' | 'scent'
+
+/** A thing of the house's own as it is typed: numbers as text, lists with what was ticked, null where nobody has said. */
+export type OwnTyped = {
+  kind: OwnKind
+  name: string
+  concerns?: string[] | null
+  [field: string]: string | string[] | null | undefined
+}
+
+/** Words that are written with commas between them, and kept as a list. */
+export const LISTED = ['also', 'allergens'] as const
+
+/** Somebody looked, and there is none. */
+const NOTHING = /^(none|no|nothing|-)$/i
+
+export const OF: Record<OwnKind, string> = {
+  plant: 'plant',
+  oil: 'oil or fat',
+  wax: 'wax or butter',
+  scent: 'essential oil',
+}
+
+export function isOwnKind(kind: string): kind is OwnKind {
+  return kind in OF
+}
+
+/** What is sent of it: what was left empty is not said, and is no empty word. */
+export function toSend(typed: OwnTyped): Shape<'Own'> {
+  const own: Record<string, unknown> = {}
+  for (const [field, value] of Object.entries(typed)) {
+    if (value === '' || value === undefined) continue
+    own[field] =
+      typeof value === 'string' && (LISTED as readonly string[]).includes(field)
+        ? value
+            .split(/[,;]/)
+            .map((each) => each.trim())
+            .filter((each) => each !== '' && !NOTHING.test(each))
+        : value
+  }
+  return { name: '', ...own } as Shape<'Own'>
+}
+
+/** What was kept, as it would be typed. */
+export function asTyped(own: Shape<'Own'>): OwnTyped {
+  const typed: OwnTyped = { kind: own.kind, name: own.name }
+  for (const [field, value] of Object.entries(own)) {
+    if (field === 'id' || field === 'away' || field === 'fatty_acids') continue
+    if (field === 'concerns') typed.concerns = (value as string[] | null) ?? null
+    else if (Array.isArray(value))
+      typed[field] = value.length === 0 && field === 'allergens' ? 'none' : value.join(', ')
+    else typed[field] = value === null || value === undefined ? '' : String(value)
+  }
+  return typed
+}
