@@ -50,6 +50,7 @@ Route::prefix('api')->group(function (): void {
             Route::middleware(['small', 'can:view'])->group(function (): void {
                 Route::get('', [HouseController::class, 'show']);
                 Route::get('people', [PeopleController::class, 'index']);
+                Route::get('herbs', [BenchController::class, 'herbs']);
                 Route::get('materials', [BenchController::class, 'materials']);
                 Route::post('reckon', [BenchController::class, 'reckon']);
                 Route::post('ways', [BenchController::class, 'ways']);

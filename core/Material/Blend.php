@@ -10,7 +10,7 @@ use Kettle\Reason\Listing;
 /** One or more carriers in parts by volume. Masses add and volumes add. */
 final readonly class Blend
 {
-    public const MOST = 6;
+    public const MOST = 12;
 
     /** @param  non-empty-list<array{carrier: Carrier, parts: float}>  $oils */
     private function __construct(public array $oils) {}

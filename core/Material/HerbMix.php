@@ -15,7 +15,7 @@ final readonly class HerbMix
     /** Water in shelf-dry herb, fraction of its weight: from memory, about a tenth. */
     public const DRY_WATER = 0.1;
 
-    public const MOST = 6;
+    public const MOST = 12;
 
     /** How far the oil reaches over the bed of wet herb to begin with, as a multiple of it. */
     private const WET_MARGIN = 1.35;

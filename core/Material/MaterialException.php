@@ -147,6 +147,14 @@ final class MaterialException extends RefusedException
         return new self('disagree', 'Give the weight of every herb, or of one herb and parts for the rest.');
     }
 
+    public static function countUnknown(string $typed, string $herb): self
+    {
+        return new self(
+            'uncounted',
+            sprintf('What “%s” of %s weighs is not known here. Weigh it, and write it like 70 g.', mb_substr($typed, 0, 40), $herb),
+        );
+    }
+
     public static function ownKind(): self
     {
         return new self('unknown', 'Say what it is: a plant, an oil, a wax or an essential oil.');

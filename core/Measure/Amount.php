@@ -7,7 +7,8 @@ namespace Kettle\Measure;
 /**
  * An amount read from what somebody wrote, in the kind's own unit (g, mL, mm, C, h).
  *
- * For "4-6 weeks" low and high differ and the value is their middle; otherwise all three are equal.
+ * For "4-6 weeks" low and high differ and the value is their middle; what is counted, as "8 cloves", weighs about its
+ * value; otherwise all three are equal.
  */
 final readonly class Amount
 {
@@ -28,6 +29,12 @@ final readonly class Amount
     public static function range(Kind $kind, float $low, float $high, string $typed = ''): self
     {
         return new self($kind, ($low + $high) / 2, min($low, $high), max($low, $high), $typed, false);
+    }
+
+    /** What was counted and not weighed: about so much, and no less and no more than that. */
+    public static function counted(Kind $kind, float $value, float $low, float $high, string $typed): self
+    {
+        return new self($kind, $value, $low, $high, $typed, false);
     }
 
     /**

@@ -27,13 +27,46 @@ final readonly class AmountFigures
         ];
     }
 
+    /**
+     * What follows from herb that was counted and not weighed lies between what it would be for the lightest and for
+     * the heaviest of such.
+     *
+     * @param  list<Reason>  $reasons
+     */
+    private static function counted(Wish $wish, string $id, float $value, string $unit, array $reasons): Figure
+    {
+        $herb = $wish->sizing->herb;
+
+        return $herb === null || $herb->low === $herb->high
+            ? Figure::exactly($id, $value, $unit, ...$reasons)
+            : Figure::between(
+                $id,
+                ($value * $herb->low) / $herb->value,
+                $value,
+                ($value * $herb->high) / $herb->value,
+                $unit,
+                ...[
+                    ...$reasons,
+                    Reason::rule('counted', [
+                        'typed' => $herb->typed,
+                        'g' => round($herb->value, 1),
+                        'low' => round($herb->low, 1),
+                        'high' => round($herb->high, 1),
+                    ]),
+                ],
+            );
+    }
+
     /** @return list<Figure> */
     private static function weights(Wish $wish, Amounts $amounts): array
     {
         $density = $wish->blend->density(Planner::ROOM_C);
         $figures = [
-            Figure::exactly('herb_mass', $amounts->herbG, 'g', ...$amounts->herbReasons),
-            Figure::exactly('oil_volume', $amounts->oilMl, 'mL', ...$amounts->oilReasons),
+            self::counted($wish, 'herb_mass', $amounts->herbG, 'g', $amounts->herbReasons),
+            // Where the oil was said it is what was said, however much the herb weighs.
+            $wish->sizing->oil === null
+                ? self::counted($wish, 'oil_volume', $amounts->oilMl, 'mL', $amounts->oilReasons)
+                : Figure::exactly('oil_volume', $amounts->oilMl, 'mL', ...$amounts->oilReasons),
         ];
         $massReasons = [
             Reason::rule('oil-by-density', [

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
+use Kettle\Material\Counts;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Herb;
 use Kettle\Material\HerbForm;
@@ -13,6 +14,7 @@ use Kettle\Material\MaterialException;
 use Kettle\Material\State;
 use Kettle\Material\Wilting;
 use Kettle\Measure\Amount;
+use Kettle\Measure\AmountException;
 use Kettle\Measure\Kind;
 use Kettle\Reason\Faults;
 use Kettle\Reason\RefusedException;
@@ -107,7 +109,15 @@ final readonly class HerbsReader
             );
         }
 
-        return ['mix' => $mix, 'total' => Amount::of(Kind::Mass, $total, $typed)];
+        // What was counted leaves as much open in the whole as it does in itself.
+        $low = $high = 0.0;
+        foreach ($weighed as $each) {
+            $low += $each['amount']->low;
+            $high += $each['amount']->high;
+        }
+        $of = $all ? 1.0 : $total / $amount->value;
+
+        return ['mix' => $mix, 'total' => Amount::counted(Kind::Mass, $total, $low * $of, $high * $of, $typed)];
     }
 
     /**
@@ -131,7 +141,7 @@ final readonly class HerbsReader
             throw MaterialException::wordAndWater($state, $water, $this->crisp())->about('state');
         }
         $form = $this->about('form', fn () => $plain->in($state));
-        $amount = $this->about('amount', fn () => $this->amount($herb, $form));
+        $amount = $this->about('amount', fn () => $this->amount($herb, $form, $plant));
         $parts = Fields::text($herb, 'parts');
 
         return [
@@ -200,7 +210,7 @@ final readonly class HerbsReader
     }
 
     /** @param  array<mixed>  $herb */
-    private function amount(array $herb, HerbForm $form): ?Amount
+    private function amount(array $herb, HerbForm $form, Herb $plant): ?Amount
     {
         $typed = Fields::text($herb, 'amount');
         if ($typed === null) {
@@ -210,7 +220,19 @@ final readonly class HerbsReader
             return Amount::of(Kind::Mass, (int) $m[1] * $form->bagG, $typed);
         }
 
-        return $this->kitchen->reader()->within($typed, Kind::Mass, 'g', ...[...self::BOUNDS, $form->bulk->loose]);
+        $counted = (new Counts($this->cupboard->tables()))->amount($typed, $plant, $form->state, $this->kitchen->reader()->number(...));
+        if ($counted !== null) {
+            return $counted->value >= self::BOUNDS[0] && $counted->value <= self::BOUNDS[1]
+                ? $counted
+                : throw new MaterialException('out_of_range', 'That is more, or less, than a kitchen handles at once.');
+        }
+        try {
+            return $this->kitchen->reader()->within($typed, Kind::Mass, 'g', ...[...self::BOUNDS, $form->bulk->loose]);
+        } catch (AmountException $refused) {
+            throw (new Counts($this->cupboard->tables()))->isCounted($typed)
+                ? MaterialException::countUnknown($typed, $plant->name)
+                : $refused;
+        }
     }
 
     /**
@@ -239,7 +261,7 @@ final readonly class HerbsReader
             throw new MaterialException('missing', 'Say what it weighs now, so that the water it has lost is known.', 'amount');
         }
         $before = $this->about('picked', fn () => $this->kitchen->reader()->within($picked, Kind::Mass, 'g', 0.1, 100_000));
-        $now = $this->about('amount', fn () => $this->amount($herb, $form));
+        $now = $this->about('amount', fn () => $this->amount($herb, $form, $plant));
         assert($now !== null);
         $weighed = $this->about(
             'picked',

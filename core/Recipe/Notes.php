@@ -28,6 +28,7 @@ final class Notes
         'headspace' => 'jar',
         'press-in' => 'jar',
         'lean' => 'herb',
+        'counted' => 'herb',
         'sets' => 'oil',
         'old-oil' => 'oil',
         'away-use-by' => 'keeping',
@@ -49,6 +50,14 @@ final class Notes
             ...self::aboutTheJar($wish, $amounts, $kitchen),
             ...self::aboutTheOils($wish, $amounts, $kitchen),
         ];
+        $herb = $wish->sizing->herb;
+        if ($herb !== null && $herb->low < $herb->high) {
+            $notes[] = self::note('counted', 'care', [
+                'typed' => $herb->typed,
+                'low' => ['g' => $herb->low],
+                'high' => ['g' => $herb->high],
+            ]);
+        }
         if ($keeping->soonestOil !== null) {
             $notes[] = self::note('old-oil', 'care', ['oil' => ['oil' => $keeping->soonestOil], 'day' => ['day' => $keeping->bestBefore]]);
         }

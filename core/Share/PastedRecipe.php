@@ -6,6 +6,7 @@ namespace Kettle\Share;
 
 use Kettle\Infusion\Method;
 use Kettle\Infusion\Methods;
+use Kettle\Material\Counts;
 use Kettle\Material\Cupboard;
 use Kettle\Material\State;
 use Kettle\Measure\Amount;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Share;
 
+use Kettle\Material\Counts;
 use Kettle\Material\Cupboard;
 use Kettle\Measure\Amount;
 use Kettle\Measure\AmountException;

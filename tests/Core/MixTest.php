@@ -181,7 +181,7 @@ it('refuses what does not make a mix', function (array $parts, string $says) {
     expect(fn () => HerbMix::of($parts))->toThrow(MaterialException::class, $says);
 })->with([
     'none' => fn () => [[], 'Name the herb'],
-    'too many' => fn () => [array_map(fn (int $i) => part('root', name: "herb {$i}"), range(1, 7)), 'Up to 6'],
+    'too many' => fn () => [array_map(fn (int $i) => part('root', name: "herb {$i}"), range(1, 13)), 'Up to 12'],
     'parts of nothing' => fn () => [[part('root', 0.0)], 'more than nothing'],
     'less than nothing' => fn () => [[part('root', -1.0)], 'more than nothing'],
     'no number' => fn () => [[part('root', NAN)], 'more than nothing'],

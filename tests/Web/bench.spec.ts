@@ -76,8 +76,16 @@ test('several herbs in parts, and several oils', async ({ page }) => {
   await bench(page)
   await word(page, /^the herb:/)
   await page.getByRole('button', { name: 'Add another herb' }).click()
-  await page.getByLabel(/^Another in place of/).fill('self')
-  await page.getByRole('radio', { name: /^self-heal/ }).check()
+  // Another is asked for, and none is put in before it is chosen.
+  await expect(heading(page)).toContainText('of calendula oil')
+  await page.getByLabel('Which herb as well').fill('prunella')
+  await page.getByRole('radio', { name: /^self-heal/ }).click()
+  await page.getByLabel('Amount of calendula').fill('2 handfuls')
+  await page.getByLabel('Amount of self-heal').fill('10 g')
+  await expect(page.getByText('together')).toContainText('together')
+  await expect(page.getByText(/“2 handfuls and 10 g” may be anything from 18 g to 40 g/)).toBeVisible()
+  await page.getByLabel('Amount of calendula').fill('')
+  await page.getByLabel('Amount of self-heal').fill('')
   await page.getByLabel('Parts of calendula').fill('2')
   await thatIsIt(page)
   await expect(heading(page)).toContainText('calendula and self-heal (two to one) oil')
@@ -123,8 +131,7 @@ test('a wilted plant is weighed until it is ready', async ({ page }) => {
 
   // For the kitchen it is refused, and dried it is not.
   await word(page, /^what for:/)
-  await page.getByRole('radio', { name: 'the kitchen' }).check()
-  await thatIsIt(page)
+  await page.getByRole('radio', { name: 'the kitchen' }).click()
   await expect(page.getByText(/botulinum/)).toBeVisible()
   await expect(page.getByRole('button', { name: 'Start this batch' })).toBeDisabled()
   await page.getByRole('button', { name: 'Use it dried.' }).click()

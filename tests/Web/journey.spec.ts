@@ -14,8 +14,7 @@ test('one jar, from wish to label', async ({ page }) => {
   // Plan: marshmallow root in sunflower with a third jojoba, in the pint, cold.
   await word(page, /^the herb:/)
   await page.getByLabel('Find a herb, or write your own').fill('marsh')
-  await page.getByRole('radio', { name: /marshmallow root/ }).check()
-  await thatIsIt(page)
+  await page.getByRole('radio', { name: /marshmallow root/ }).click()
   await word(page, /^the oil:/)
   await page.getByLabel('Oil', { exact: true }).selectOption('sunflower')
   await page.getByLabel('With a second oil').selectOption('jojoba')

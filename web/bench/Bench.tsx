@@ -176,6 +176,7 @@ export default function Bench() {
               plan: shown,
               ways: sideBySide.data?.methods,
               fault: (field) => problem?.about(field),
+              done: () => setOpen(null),
             }}
           />
         )}

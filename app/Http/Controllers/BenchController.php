@@ -8,7 +8,9 @@ use App\Http\Requests\WeighWilting;
 use App\Labels\CardSheet;
 use App\OpenApi\Operation;
 use App\Pages\Bench\BenchPage;
+use App\Pages\Bench\HerbFinder;
 use App\Responses\Bench\CardView;
+use App\Responses\Bench\FoundHerbs;
 use App\Responses\Bench\Materials;
 use App\Responses\Bench\OilList;
 use App\Responses\Bench\OilRow;
@@ -27,6 +29,12 @@ final class BenchController extends Controller
     public function materials(BenchPage $page): Materials
     {
         return $page->materials();
+    }
+
+    #[Operation('Herbs by any of their names: what Stores has first', query: ['q'])]
+    public function herbs(Request $request, HerbFinder $finder): FoundHerbs
+    {
+        return $finder->find(mb_substr($this->asked($request, 'q'), 0, 60));
     }
 
     #[Operation('Reckon a wish', gives: 'Plan')]

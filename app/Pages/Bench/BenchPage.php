@@ -48,7 +48,7 @@ final readonly class BenchPage
         $cupboard = $this->planning->cupboard();
         $own = $cupboard->own();
         $herbs = array_map(
-            fn (Herb $h) => new HerbChoice($h->id, $h->name, $h->latin, $h->part, $h->form, $h->kitchen, $h->best->value, $h->note),
+            fn (Herb $h) => new HerbChoice($h->id, $h->name, $h->part, $h->best->value),
             // What is deadly is not offered; written by its name, it is refused.
             array_values(array_filter($cupboard->herbs(), fn (Herb $h) => $own->isOffered($h->id) && ! $h->has(Herb::DEADLY))),
         );
@@ -57,6 +57,10 @@ final readonly class BenchPage
             fn (Carrier $c) => new OilChoice($c->id, $c->name, $c->note, $c->food->allergens),
             array_values(array_filter($cupboard->carriers(), fn (Carrier $c) => $own->isOffered($c->id))),
         );
+
+        // What is there stands first.
+        $here = $this->kitchens->withStock()->stock();
+        usort($oils, fn (OilChoice $a, OilChoice $b) => isset($here[$b->id]) <=> isset($here[$a->id]));
 
         return new Materials(
             $herbs,

@@ -6,16 +6,8 @@ namespace App\Responses\Bench;
 final readonly class HerbChoice
 {
     /**
+     * @param  string  $id empty of one that only Stores knows, which goes by its name
      * @param  'dried'|'wilted'|'fresh'  $best
      */
-    public function __construct(
-        public string $id,
-        public string $name,
-        public string $latin,
-        public string $part,
-        public string $form,
-        public bool $kitchen,
-        public string $best,
-        public string $note,
-    ) {}
+    public function __construct(public string $id, public string $name, public string $part, public string $best) {}
 }

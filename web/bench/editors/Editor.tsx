@@ -6,7 +6,7 @@ import { FormEditor, HerbEditor } from './Herbs'
 import { OilsEditor } from './Oils'
 
 function RatioEditor({ edit }: { edit: Edit }) {
-  const { wish, change, fault } = edit
+  const { wish, change, fault, done } = edit
   const ratio = String(wish.ratio ?? '')
   const usual = ['1:5', '1:7', '1:9']
   return (
@@ -21,6 +21,7 @@ function RatioEditor({ edit }: { edit: Edit }) {
           { id: '1:9', name: '1:9', detail: 'for fluffy flowers and needles' },
         ]}
         onChoose={(id) => change({ ratio: orNothing(id) })}
+        done={done}
       />
       <Field
         label="Or your own"
@@ -59,7 +60,7 @@ function WhenEditor({ edit }: { edit: Edit }) {
 }
 
 export function Editor({ slot, edit }: { slot: string; edit: Edit }) {
-  const { wish, change, materials, plan, ways, fault } = edit
+  const { wish, change, materials, plan, ways, fault, done } = edit
   const method = materials.methods.find((each) => each.id === (wish.method ?? 'cold'))
   switch (slot) {
     case 'amount':
@@ -83,6 +84,7 @@ export function Editor({ slot, edit }: { slot: string; edit: Edit }) {
           value={wish.purpose ?? 'skin'}
           choices={materials.purposes}
           onChoose={(purpose) => change({ purpose })}
+          done={done}
         />
       )
     case 'method':
@@ -101,6 +103,7 @@ export function Editor({ slot, edit }: { slot: string; edit: Edit }) {
                 shake: null,
               })
             }
+            done={done}
           />
           {plan?.method.heated && plan.state === 'dried' ? (
             <label className="flex min-h-11 items-start gap-3 pt-2">
@@ -134,6 +137,7 @@ export function Editor({ slot, edit }: { slot: string; edit: Edit }) {
             { id: 'shelf', name: 'on a shelf', detail: 'for dried herb only' },
           ]}
           onChoose={(kept) => change({ kept: kept as 'fridge' })}
+          done={done}
         />
       )
     case 'way':
@@ -147,6 +151,7 @@ export function Editor({ slot, edit }: { slot: string; edit: Edit }) {
             { id: 'pressed', name: 'pressed', detail: 'in a press: the most comes out' },
           ]}
           onChoose={(way) => change({ way: way as 'drained' })}
+          done={done}
         />
       )
     default:
@@ -161,6 +166,7 @@ export function Editor({ slot, edit }: { slot: string; edit: Edit }) {
               detail: school.why,
             }))}
             onChoose={(school) => change({ school })}
+            done={done}
           />
           {plan && !plan.method.heated ? (
             <Choice
@@ -174,6 +180,7 @@ export function Editor({ slot, edit }: { slot: string; edit: Edit }) {
                 { id: 'weekly', name: 'weekly, the least' },
               ]}
               onChoose={(id) => change({ shake: id === '' ? null : (id as 'daily') })}
+              done={done}
             />
           ) : null}
         </>

@@ -1,90 +1,92 @@
-import { useState } from 'react'
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { useRef, useState } from 'react'
+import { get } from '../../api/client'
+import { useHouseId } from '../../api/hooks'
 import { TextButton } from '../../parts/Button'
 import { Field } from '../../parts/Field'
+import { useSettled } from '../../parts/settled'
 import { herbsOf, type HerbWish } from '../wish'
 import { Choice, type Edit, orNothing } from './edit'
 import { Wilting } from './Wilting'
 
-const MOST = 6
+const MOST = 12
 
+/** The herbs of the jar. Written or looked for by any name; what Stores has stands first. */
 export function HerbEditor({ edit }: { edit: Edit }) {
-  const { wish, change, materials, fault } = edit
+  const { wish, change, materials, fault, done } = edit
   const herbs = herbsOf(wish)
   const [at, setAt] = useState(0)
   const [typed, setTyped] = useState('')
-  const asked = typed.trim().toLowerCase()
-  const found = materials.herbs.filter((herb) => `${herb.name} ${herb.latin}`.toLowerCase().includes(asked))
-  const index = Math.min(at, Math.max(0, herbs.length - 1))
-  const put = (next: HerbWish) => change({ herbs: herbs.map((herb, each) => (each === index ? next : herb)) })
+  const field = useRef<HTMLDivElement>(null)
+  const asked = useSettled(typed.trim().toLowerCase(), 120)
+  const found = useFoundHerbs(asked)
   const nameOf = (herb: HerbWish) => materials.herbs.find((each) => each.id === herb.id)?.name ?? herb.name ?? 'herb'
-  const kept = { amount: herbs[index]?.amount ?? null, parts: herbs[index]?.parts ?? null }
+  // Past the last of them another is being looked for, and none is put in before it is chosen.
+  const adding = at >= herbs.length
+  const old = herbs[at]
+  const put = (next: HerbWish) => {
+    const kept = { amount: old?.amount ?? null, parts: old?.parts ?? null }
+    change({
+      herbs: adding ? [...herbs, next] : herbs.map((herb, each) => (each === at ? { ...next, ...kept } : herb)),
+    })
+    if (adding) {
+      setTyped('')
+      setAt(herbs.length)
+    }
+  }
+  const many = herbs.length > 1 || adding
+  const here = new Set(herbs.map((herb) => herb.id ?? herb.name))
+  const offered = (found ?? []).filter((herb) => !adding || !here.has(herb.id || herb.name))
+  const exact = offered.some((herb) => herb.name.toLowerCase() === typed.trim().toLowerCase())
   return (
     <>
-      {herbs.length > 1 ? (
-        <ul className="flex flex-col gap-2">
-          {herbs.map((herb, each) => (
-            <li key={nameOf(herb)} className="border-line flex items-end gap-2 border-b pb-2">
-              <button
-                type="button"
-                className={`min-h-11 flex-1 text-start ${each === index ? 'font-semibold' : ''}`}
-                aria-pressed={each === index}
-                onClick={() => setAt(each)}
-              >
-                {nameOf(herb)}
-              </button>
-              <div className="w-20">
-                <Field
-                  label="Parts"
-                  inputMode="decimal"
-                  placeholder="1"
-                  value={herb.parts ?? ''}
-                  aria-label={`Parts of ${nameOf(herb)}`}
-                  fault={fault(`herbs.${each}.parts`)}
-                  onChange={(e) =>
-                    change({
-                      herbs: herbs.map((one, i) => (i === each ? { ...one, parts: orNothing(e.target.value) } : one)),
-                    })
-                  }
-                />
-              </div>
-              <TextButton
-                aria-label={`Take out ${nameOf(herb)}`}
-                onClick={() => {
-                  change({ herbs: herbs.filter((_, i) => i !== each) })
-                  setAt(0)
-                }}
-              >
-                Out
-              </TextButton>
-            </li>
-          ))}
-        </ul>
+      {many ? (
+        <HerbGrid
+          edit={edit}
+          herbs={herbs}
+          nameOf={nameOf}
+          at={at}
+          choose={setAt}
+          out={(index) => {
+            change({ herbs: herbs.filter((_, each) => each !== index) })
+            setAt(0)
+          }}
+        />
       ) : null}
-      <Field
-        label={
-          herbs.length > 1 ? `Another in place of ${nameOf(herbs[index] ?? {})}` : 'Find a herb, or write your own'
-        }
-        value={typed}
-        fault={fault('herbs') ?? fault('herb')}
-        onChange={(e) => setTyped(e.target.value)}
-      />
-      {asked !== '' && !found.some((herb) => herb.name === asked) ? (
+      <div ref={field}>
+        <Field
+          label={
+            adding
+              ? 'Which herb as well'
+              : herbs.length > 1
+                ? `Another in place of ${nameOf(old ?? {})}`
+                : 'Find a herb, or write your own'
+          }
+          value={typed}
+          fault={fault('herbs') ?? fault('herb')}
+          onChange={(e) => setTyped(e.target.value)}
+        />
+      </div>
+      {typed.trim() !== '' && !exact ? (
         <button
           type="button"
           className="border-rim min-h-11 rounded-rim border-2 px-3 text-start"
-          onClick={() => put({ name: typed.trim(), form: herbs[index]?.form ?? 'thin-leaf', ...kept })}
+          onClick={() => {
+            put({ name: typed.trim(), form: old?.form ?? 'thin-leaf' })
+            setTyped('')
+            if (!many) done()
+          }}
         >
           Use “{typed.trim()}”, which is not in the list
         </button>
       ) : null}
-      {herbs.length < MOST ? (
+      {herbs.length < MOST && !adding ? (
         <TextButton
           className="self-start"
           onClick={() => {
-            const next = materials.herbs.find((herb) => !herbs.some((each) => each.id === herb.id))
-            change({ herbs: [...herbs, { id: next?.id ?? 'calendula' }] })
             setAt(herbs.length)
             setTyped('')
+            field.current?.querySelector('input')?.focus()
           }}
         >
           Add another herb
@@ -92,12 +94,101 @@ export function HerbEditor({ edit }: { edit: Edit }) {
       ) : null}
       <Choice
         legend="Herbs"
-        value={herbs[index]?.id ?? ''}
-        choices={found.map((herb) => ({ id: herb.id, name: `${herb.name} (${herb.part})`, detail: herb.note }))}
-        onChoose={(id) => put({ id, ...kept })}
+        value={old?.id ?? (old?.name ? `name:${old.name}` : '')}
+        choices={offered.map((herb) => ({
+          id: herb.id || `name:${herb.name}`,
+          name: herb.part ? `${herb.name} (${herb.part})` : herb.name,
+          detail: [herb.here ? 'in Stores' : '', herb.says].filter(Boolean).join('. '),
+        }))}
+        onChoose={(id) => {
+          const herb = offered.find((each) => (each.id || `name:${each.name}`) === id)
+          if (herb) put(herb.id ? { id: herb.id } : { name: herb.name, form: herb.form })
+        }}
+        done={many ? () => setTyped('') : done}
       />
-      {herbs.length > 1 ? <FormEditor edit={edit} index={index} /> : null}
+      {herbs.length > 1 && !adding ? <FormEditor edit={edit} index={at} /> : null}
     </>
+  )
+}
+
+/** Found by the house; until its first answer is there, by the names at hand. */
+function useFoundHerbs(asked: string) {
+  const house = useHouseId()
+  const found = useQuery({
+    queryKey: ['house', house, 'herbs', asked],
+    queryFn: ({ signal }) => get(`/houses/${house}/herbs?q=${encodeURIComponent(asked)}`, signal),
+    placeholderData: keepPreviousData,
+    staleTime: 60_000,
+  })
+  return found.data?.herbs
+}
+
+/** Every herb with its amount or its parts, and what they come to together. */
+function HerbGrid({
+  edit,
+  herbs,
+  nameOf,
+  at,
+  choose,
+  out,
+}: {
+  edit: Edit
+  herbs: HerbWish[]
+  nameOf: (herb: HerbWish) => string
+  at: number
+  choose: (index: number) => void
+  out: (index: number) => void
+}) {
+  const { change, fault, plan } = edit
+  const set = (index: number, more: Partial<HerbWish>) =>
+    change({ herbs: herbs.map((one, each) => (each === index ? { ...one, ...more } : one)) })
+  const together = plan?.figures.herb_mass?.text
+  return (
+    <div className="flex flex-col gap-1">
+      <ul className="flex flex-col gap-2">
+        {herbs.map((herb, each) => (
+          <li
+            key={nameOf(herb)}
+            className="border-line grid grid-cols-[1fr_7.5rem_3.25rem_auto] items-end gap-2 border-b pb-2"
+          >
+            <button
+              type="button"
+              className={`min-h-11 text-start ${each === at ? 'font-semibold' : ''}`}
+              aria-pressed={each === at}
+              onClick={() => choose(each)}
+            >
+              {nameOf(herb)}
+            </button>
+            <Field
+              label="Amount"
+              placeholder="20 g"
+              value={String(herb.amount ?? '')}
+              aria-label={`Amount of ${nameOf(herb)}`}
+              fault={fault(`herbs.${each}.amount`)}
+              onChange={(e) => set(each, { amount: orNothing(e.target.value) })}
+            />
+            <Field
+              label="Parts"
+              inputMode="decimal"
+              placeholder="1"
+              value={herb.parts ?? ''}
+              aria-label={`Parts of ${nameOf(herb)}`}
+              fault={fault(`herbs.${each}.parts`)}
+              onChange={(e) => set(each, { parts: orNothing(e.target.value) })}
+            />
+            <TextButton aria-label={`Take out ${nameOf(herb)}`} onClick={() => out(each)}>
+              Out
+            </TextButton>
+          </li>
+        ))}
+      </ul>
+      {together ? (
+        <p className="flex justify-between">
+          <span>together</span>
+          <strong className="tabular-nums">{together}</strong>
+        </p>
+      ) : null}
+    </div>
   )
 }
 

@@ -4,8 +4,21 @@ import { type OilWish, oilsOf } from '../wish'
 import type { Edit } from './edit'
 import { orNothing } from './edit'
 
-const MOST = 6
-const ORDER = ['', 'second', 'third', 'fourth', 'fifth', 'sixth']
+const MOST = 12
+const ORDER = [
+  '',
+  'second',
+  'third',
+  'fourth',
+  'fifth',
+  'sixth',
+  'seventh',
+  'eighth',
+  'ninth',
+  'tenth',
+  'eleventh',
+  'twelfth',
+]
 
 export function OilsEditor({ edit }: { edit: Edit }) {
   const { wish, change, materials, fault } = edit

@@ -10,19 +10,26 @@ export type Edit = {
   jars: Shape<'JarSize'>[]
   plan: Shape<'Plan'> | undefined
   ways: Shape<'Methods'> | undefined
+  /** The word is chosen: what it was changed in shuts. */
+  done: () => void
 }
 
-/** One of a few, as radio buttons. */
+/**
+ * One of a few, as radio buttons. Pressed, it is chosen and done with; by the keyboard, which chooses as it goes past,
+ * it is only chosen.
+ */
 export function Choice({
   legend,
   value,
   choices,
   onChoose,
+  done,
 }: {
   legend: string
   value: string
   choices: { id: string; name: string; detail?: string }[]
   onChoose: (id: string) => void
+  done?: (() => void) | undefined
 }) {
   const name = useId()
   return (
@@ -37,6 +44,11 @@ export function Choice({
             value={choice.id}
             checked={choice.id === value}
             onChange={() => onChoose(choice.id)}
+            onClick={(event) => {
+              if (!done || event.currentTarget.matches(':focus-visible')) return
+              onChoose(choice.id)
+              done()
+            }}
           />
           <span>
             {choice.name}

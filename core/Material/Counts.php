@@ -2,12 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Kettle\Share;
+namespace Kettle\Material;
 
-use Kettle\Material\Herb;
-use Kettle\Material\Row;
-use Kettle\Material\State;
-use Kettle\Material\Tables;
+use Kettle\Measure\Amount;
+use Kettle\Measure\Kind;
 
 /** What one clove, sprig, handful or the like weighs, about: data/counts.json. */
 final readonly class Counts
@@ -54,9 +52,10 @@ final readonly class Counts
     /**
      * What is counted in a text, the word it is counted by, and what one weighs.
      *
+     * @param  bool  $byWord only by a word such as "clove", not the thing as it is
      * @return array{word: string, g: float, low: float, high: float, state: State}|null null where nobody knows
      */
-    public function of(string $text, ?Herb $herb, ?State $state): ?array
+    public function of(string $text, ?Herb $herb, ?State $state, bool $byWord = false): ?array
     {
         $best = null;
         foreach ($this->tables->table('counts')->rows('rows') as $row) {
@@ -64,6 +63,7 @@ final readonly class Counts
             $herbs = $row->texts('herbs');
             if (
                 $word === null ||
+                ($byWord && $word === '') ||
                 ($herbs !== [] && ! in_array($herb->id ?? '', $herbs, true)) ||
                 ($state !== null && $state->isWet() !== State::from($row->text('state'))->isWet())
             ) {
@@ -85,6 +85,35 @@ final readonly class Counts
         unset($best['rank']);
 
         return $best;
+    }
+
+    /**
+     * An amount that is counted: "8 cloves", "two handfuls", "3"; with the least and the most it may weigh.
+     *
+     * @param  \Closure(string): float  $number reads a number as it is typed
+     */
+    public function amount(string $typed, Herb $herb, State $state, \Closure $number): ?Amount
+    {
+        $line = self::inFigures(trim($typed));
+        if (preg_match('/^([\d.,\/ ½¼¾⅓⅔]*\d?[\d½¼¾⅓⅔])\s*(?:of\s+)?(\D*)$/u', $line, $m) !== 1) {
+            return null;
+        }
+        // As it is, only the plant itself is counted: a number alone may as well be grams.
+        $each = $this->of($m[2], $herb, $state, ! $this->isOf($m[2], $herb));
+        if ($each === null) {
+            return null;
+        }
+        $many = $number(trim($m[1]));
+
+        return Amount::counted(Kind::Mass, $many * $each['g'], $many * $each['low'], $many * $each['high'], $typed);
+    }
+
+    /** Whether what is written after a number is the plant itself, as in "3 onions". */
+    private function isOf(string $words, Herb $herb): bool
+    {
+        $plain = fn (string $name): string => preg_replace('/(es|s)$/', '', mb_strtolower(trim($name))) ?? '';
+
+        return in_array($plain($words), array_map($plain, [$herb->name, ...$herb->also]), true);
     }
 
     /** Whether a text speaks of something that is counted. */

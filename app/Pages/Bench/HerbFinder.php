@@ -1,0 +1,114 @@
+<?php
+
+namespace App\Pages\Bench;
+
+use App\Models\Batch;
+use App\Models\Lot;
+use App\Responses\Bench\FoundHerb;
+use App\Responses\Bench\FoundHerbs;
+use Kettle\Material\Cupboard;
+use Kettle\Material\Herb;
+use Kettle\Stores\LotKind;
+
+/** Finds a herb by any of its names: what Stores has first, then what was used lately, then the others. */
+final readonly class HerbFinder
+{
+    /** Batches that count as lately. */
+    private const LATELY = 12;
+
+    private const LOTS = 300;
+
+    private const OTHERS = 40;
+
+    public function __construct(private Cupboard $cupboard) {}
+
+    public function find(string $typed): FoundHerbs
+    {
+        [$here, $unlisted] = $this->inStores();
+        $lately = $this->lately();
+        $own = $this->cupboard->own();
+        $asked = mb_strtolower(trim($typed));
+        $found = [];
+        foreach ($this->cupboard->herbs() as $herb) {
+            $by = self::by($herb, $asked);
+            if ($by === null || $herb->has(Herb::DEADLY) || ! $own->isOffered($herb->id)) {
+                continue;
+            }
+            $place = isset($here[$herb->id]) ? 0 : (isset($lately[$herb->id]) ? 1 : 2);
+            $found[] = [
+                [$place, $place === 1 ? $lately[$herb->id] : 0, mb_strtolower($herb->name)],
+                new FoundHerb(
+                    $herb->id,
+                    $herb->name,
+                    $herb->part,
+                    $herb->form,
+                    implode('. ', array_filter([$by, rtrim($herb->note, '.')])),
+                    $place === 0,
+                ),
+            ];
+        }
+        foreach ($unlisted as $name => $form) {
+            if ($asked === '' || str_contains(mb_strtolower($name), $asked)) {
+                $found[] = [[0, 0, mb_strtolower($name)], new FoundHerb('', $name, '', $form, 'not in the Almanac', true)];
+            }
+        }
+        usort($found, fn (array $a, array $b) => $a[0] <=> $b[0]);
+
+        return new FoundHerbs(array_slice(array_column($found, 1), 0, $asked === '' ? null : self::OTHERS));
+    }
+
+    /** Empty where it goes by its name, else the other name it was found by; null where it is not found. */
+    private static function by(Herb $herb, string $asked): ?string
+    {
+        if ($asked === '' || str_contains(mb_strtolower($herb->name), $asked)) {
+            return '';
+        }
+        foreach ([...$herb->also, $herb->latin] as $name) {
+            if (str_contains(mb_strtolower($name), $asked)) {
+                return 'also '.$name;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array{array<string, true>, array<string, string>} ids of herbs, and forms of those only Stores knows, by name */
+    private function inStores(): array
+    {
+        $here = $unlisted = [];
+        $rows = Lot::query()
+            ->where('kind', LotKind::Herb)
+            ->where('left', '>', 0)
+            ->toBase()
+            ->select('material', 'called', 'form')
+            ->distinct()
+            ->limit(self::LOTS)
+            ->get();
+        /** @var object{material: string, called: string, form: ?string} $row */
+        foreach ($rows as $row) {
+            if ($row->material === '') {
+                $unlisted[$row->called] = $row->form ?? 'thin-leaf';
+            } else {
+                $here[$row->material] = true;
+            }
+        }
+
+        return [$here, $unlisted];
+    }
+
+    /** @return array<string, int> how lately each was used, the last 0 */
+    private function lately(): array
+    {
+        $lately = [];
+        foreach (Batch::query()->orderByDesc('id')->limit(self::LATELY)->toBase()->pluck('herbs') as $i => $herbs) {
+            $named = is_string($herbs) ? json_decode($herbs, true) : null;
+            foreach (is_array($named) && is_array($named['all'] ?? null) ? $named['all'] : [] as $each) {
+                if (is_array($each) && is_string($each['herb'] ?? null)) {
+                    $lately[$each['herb']] ??= (int) $i;
+                }
+            }
+        }
+
+        return $lately;
+    }
+}
