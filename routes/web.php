@@ -111,6 +111,7 @@ Route::prefix('api')->group(function (): void {
                 Route::get('yields', [PressController::class, 'yields']);
                 Route::get('yields/one', [PressController::class, 'oneYield']);
                 Route::get('scale', [PressController::class, 'scale']);
+                Route::post('lots/read', [StoresController::class, 'read']);
                 Route::get('own', [OwnController::class, 'choices']);
                 Route::post('own/look', [OwnController::class, 'look']);
                 Route::get('own/{own:slug}', [OwnController::class, 'show']);
@@ -126,6 +127,7 @@ Route::prefix('api')->group(function (): void {
             });
             Route::middleware(['small', 'can:work', 'once'])->group(function (): void {
                 Route::post('lots', [StoresController::class, 'add']);
+                Route::post('lots/many', [StoresController::class, 'addMany']);
                 Route::patch('lots/{lot}', [StoresController::class, 'edit']);
                 Route::delete('lots/{lot}', [StoresController::class, 'remove']);
                 Route::post('lots/{lot}/recall', [TraceController::class, 'recallLot']);

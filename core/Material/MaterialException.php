@@ -147,6 +147,18 @@ final class MaterialException extends RefusedException
         return new self('disagree', 'Give the weight of every herb, or of one herb and parts for the rest.');
     }
 
+    public static function enterIt(string $name): self
+    {
+        return new self(
+            'unknown',
+            sprintf(
+                '“%s” is not in the Almanac, so nobody knows what a millilitre of it weighs, or how it keeps. Choose one from '.
+                    'the list, or enter it in the Almanac as one of your own first.',
+                mb_substr($name, 0, 60),
+            ),
+        );
+    }
+
     public static function countUnknown(string $typed, string $herb): self
     {
         return new self(

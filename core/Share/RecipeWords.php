@@ -33,6 +33,13 @@ final readonly class RecipeWords
         'thin-leaf' => '/\b(leaf|leaves|herbs?)\b/i',
     ];
 
+    private const PART =
+        'roots?|leaf|leaves|flowers?|petals?|blossoms?|buds?|barks?|berr(?:y|ies)|seeds?|peels?|tips|needles?'.
+        '|resin|fruit|calyx|nib|herb|hips?';
+
+    /** Names that are as often something else: a nut, a fruit, the drink. */
+    private const ALSO_OTHERS = ['rose', 'lemon', 'lime', 'orange', 'walnut', 'castor', 'tea', 'mustard', 'celery', 'pine', 'sage'];
+
     /** Words that make a thing an oil or a fat. */
     private const OILS = '/\b(oils?|ghee|tallow|lard|suet|schmaltz|dripping|grease|jojoba|shea|butters?|fats?)\b/iu';
 
@@ -275,14 +282,9 @@ final readonly class RecipeWords
                 }
             }
             $full = mb_strtolower(str_replace(['’', "'"], '', $herb->name));
-            $first = explode(' ', $full)[0];
-            foreach (
-                [
-                    $full,
-                    mb_strtolower($herb->latin),
-                    in_array($first, ['sweet', 'sea', 'st', 'lemon', 'black', 'red', 'rose', 'self-heal'], true) ? $full : $first,
-                ] as $name
-            ) {
+            // "marshmallow" is the root of it; "white" and "ground" are words of many plants, and of none.
+            $short = preg_replace('/ ('.self::PART.')$/', '', $full) ?? $full;
+            foreach ([$full, mb_strtolower($herb->latin), in_array($short, self::ALSO_OTHERS, true) ? $full : $short] as $name) {
                 if (
                     $name !== '' &&
                     preg_match('/\b'.preg_quote($name, '/').'(e?s)?\b/u', $plain) === 1 &&

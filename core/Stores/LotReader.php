@@ -165,7 +165,9 @@ final class LotReader
         if ($known === null) {
             // An oil without a density, or a vessel without a size, cannot be reckoned with.
             if (in_array($kind, [LotKind::Carrier, LotKind::Scent, LotKind::Jar, LotKind::Bottle], true)) {
-                throw MaterialException::unknown($kind->word(), $typed);
+                throw $kind === LotKind::Carrier || $kind === LotKind::Scent
+                    ? MaterialException::enterIt($own)
+                    : MaterialException::unknown($kind->word(), $typed);
             }
             $form =
                 $kind === LotKind::Herb ? $this->cupboard->form($text['form'] === '' ? 'thin-leaf' : $this->formId($text['form'])) : null;

@@ -36,7 +36,7 @@ it('refuses a row with its reason, and takes the others', function () {
         ->and($refused[1]['says'])
         ->toContain('kind: Say what it is')
         ->and($refused[2]['says'])
-        ->toContain('material: No oil is called “petrol”');
+        ->toContain('material: “petrol” is not in the Almanac');
     csv($this, $file, true)->assertOk()->assertJsonPath('added', 2);
     $this->atHouse('GET', '/stores')->assertJsonPath('total', 2);
 });

@@ -36,6 +36,23 @@ it('knows every oil and butter of the tables by its name', function () {
     expect(array_keys($unknown))->toBe([]);
 });
 
+it('takes a plant for no other that shares a word with it', function (string $text, ?string $id) {
+    expect(words()->knownHerb($text)['id'] ?? null)->toBe($id);
+})->with([
+    ['ground cloves', 'clove'],
+    ['white willow bark', 'willow-bark'],
+    ['marshmallow', 'marshmallow-root'],
+    ['poplar', 'poplar-bud'],
+    ['sweet orange peel', 'orange-peel'],
+    ['green tea', 'green-tea'],
+    ['white wine', null],
+    ['walnuts, chopped', null],
+    ['meadow flowers', null],
+    ['star flowers', null],
+    ['yellow dock', null],
+    ['pink grapefruit peel', null],
+]);
+
 it('takes no herb for an oil, nor water, nor drops', function (string $rest) {
     expect(words()->oil($rest))->toBeNull();
 })->with(['dried calendula', 'lavender essential oil', 'water', 'beeswax', 'sunflower petals, dried', 'olive leaves']);

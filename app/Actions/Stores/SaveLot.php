@@ -64,6 +64,34 @@ final readonly class SaveLot
     }
 
     /**
+     * All of them or none.
+     *
+     * @param  list<array<mixed>>  $many
+     * @return list<Lot>
+     *
+     * @throws LotsException with the faults of every one, each under its place: "1.amount"
+     */
+    public function addMany(array $many): array
+    {
+        $reader = $this->reader();
+        $faults = [];
+        foreach ($many as $at => $fields) {
+            try {
+                $reader->read($fields);
+            } catch (LotsException $refused) {
+                foreach ($refused->faults as $fault) {
+                    $faults[] = ['field' => "lots.{$at}.".$fault['field']] + $fault;
+                }
+            }
+        }
+        if ($faults !== []) {
+            throw LotsException::of($faults);
+        }
+
+        return DB::transaction(fn () => array_map(fn (array $fields) => $this->add($fields, $reader), $many));
+    }
+
+    /**
      * What is known of a lot, but for how much is left: that is counted. The amount, where it differs, is
      * what was got, and corrects the beginning.
      *

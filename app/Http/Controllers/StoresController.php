@@ -10,9 +10,12 @@ use App\Files\CsvException;
 use App\Http\Requests;
 use App\Models\Lot;
 use App\OpenApi\Operation;
+use App\Pages\Stores\LotLinesPage;
 use App\Pages\Stores\StoresPresenter;
 use App\Responses\Stores\LotDetail;
 use App\Responses\Stores\LotKindTab;
+use App\Responses\Stores\LotsAdded;
+use App\Responses\Stores\ReadLots;
 use App\Responses\Stores\StoresPage;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\Request;
@@ -87,6 +90,20 @@ final class StoresController extends Controller
     public function add(Requests\AddLot $form): LotDetail
     {
         return $this->lot($this->keep->add((array) $form->input('lot')));
+    }
+
+    #[Operation('What lines say of lots; nothing is kept')]
+    public function read(Requests\ReadLotLines $form, LotLinesPage $page): ReadLots
+    {
+        return $page->read($form->string('lines')->toString());
+    }
+
+    #[Operation('Take several lots into Stores, all of them or none')]
+    public function addMany(Requests\AddLots $form): LotsAdded
+    {
+        $lots = $this->keep->addMany(array_map(fn (mixed $lot): array => (array) $lot, array_values((array) $form->input('lots'))));
+
+        return new LotsAdded(array_map($this->words->view(...), $lots));
     }
 
     #[Operation('Change what is known of a lot')]

@@ -1,0 +1,300 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Share;
+
+use Kettle\Material\Cupboard;
+use Kettle\Measure\Kind;
+use Kettle\Recipe\Kitchen;
+
+/**
+ * Lots as people write them on a lid, one to a line: "260 g calendula, dried, walled garden, 27 July, 8.50". Each piece
+ * is told with what it was taken for, and none is dropped: what nobody understands is kept as the note.
+ */
+final readonly class LotLines
+{
+    public const MOST = 60;
+
+    private const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
+
+    private const MONTH = '(jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?';
+
+    /** "tins" and what else a product is filled into, and what each of them holds. */
+    private const TINS = '/^(\d{1,5})\s*(?:x\s*)?(\d[\d.]*\s*(?:ml|fl\.? ?oz|oz))\s+(?:tins?|pots?|tubes?)$/iu';
+
+    private RecipeWords $words;
+
+    public function __construct(private Cupboard $cupboard, private Kitchen $kitchen)
+    {
+        $this->words = new RecipeWords($cupboard, $kitchen);
+    }
+
+    /**
+     * @return list<array{line: string, lot: array<string, string>, parts: list<array{as: string, text: string, guess: bool}>}>
+     *     fields as Stores\LotReader takes them
+     */
+    public function read(string $text): array
+    {
+        $lines = array_values(array_filter(array_map('trim', preg_split('/\R/u', $text) ?: []), fn (string $line) => $line !== ''));
+
+        return array_map($this->line(...), array_slice($lines, 0, self::MOST));
+    }
+
+    /** @return array{line: string, lot: array<string, string>, parts: list<array{as: string, text: string, guess: bool}>} */
+    private function line(string $line): array
+    {
+        $lot = $parts = [];
+        $put = function (string $field, string $value, string $text, bool $guess = false) use (&$lot, &$parts): void {
+            $lot[$field] = $value;
+            $parts[] = ['as' => $field, 'text' => $text, 'guess' => $guess];
+        };
+        // A comma between two digits is of a number.
+        $pieces = array_values(
+            array_filter(array_map('trim', preg_split('/[,;](?!\d)|[,;](?<!\d[,;])/u', $line) ?: []), fn (string $piece) => $piece !== ''),
+        );
+        $rest = [];
+        foreach ($pieces as $at => $piece) {
+            if ($this->known($piece, $lot, $put)) {
+                continue;
+            }
+            // The thing itself and how much of it, wherever on the line; then what is left is where it came from.
+            if (! isset($lot['kind']) && $this->thing($piece, $at === 0, $put)) {
+                continue;
+            }
+            $rest[] = $piece;
+        }
+        if (! isset($lot['kind']) && $rest !== []) {
+            $called = array_shift($rest);
+            $put('kind', 'herb', $called, true);
+            $put('called', mb_substr($called, 0, 80), $called, true);
+        }
+        foreach ($rest as $piece) {
+            $where = preg_replace('/^(?:from|at|in)\s+(?:the\s+)?/iu', '', $piece) ?? $piece;
+            // What is no words is no place: a day that could be two, a number of nothing.
+            if (! isset($lot['got_where']) && preg_match('/\p{L}{3}/u', $piece) === 1) {
+                $put('got_where', mb_substr($where, 0, 160), $piece, $where === $piece);
+            } else {
+                $put('note', trim(($lot['note'] ?? '').'; '.$piece, '; '), $piece, true);
+            }
+        }
+
+        return ['line' => $line, 'lot' => $lot, 'parts' => $parts];
+    }
+
+    /**
+     * A piece that says what it is: a state, a day, a price, how it was got.
+     *
+     * @param  array<string, string>  $lot
+     * @param  \Closure(string, string, string, bool=): void  $put
+     */
+    private function known(string $piece, array $lot, \Closure $put): bool
+    {
+        $low = mb_strtolower($piece);
+        if (preg_match('/^(dried|dry|wilted|fresh)$/u', $low, $m) === 1) {
+            $put('state', $m[1] === 'dry' ? 'dried' : $m[1], $piece);
+
+            return true;
+        }
+        if (preg_match('/^(food(?:[\s-]?grade)?|for eating)$/u', $low) === 1) {
+            $put('food_grade', 'yes', $piece);
+
+            return true;
+        }
+        if (preg_match('/^(bought|gathered|picked|foraged|grown)\b\s*(.*)$/u', $low, $m) === 1) {
+            $put('got_how', $m[1] === 'bought' ? 'bought' : 'gathered', $piece);
+            $after = trim(mb_substr($piece, mb_strlen($m[1])));
+            $day = $after === '' ? null : $this->day($after, false);
+            if ($day !== null) {
+                $put('got_on', $day, $after);
+            } elseif ($after !== '') {
+                $put('got_where', preg_replace('/^(?:from|at|in)\s+(?:the\s+)?/iu', '', $after) ?? $after, $after);
+            }
+
+            return true;
+        }
+        foreach (['best_before' => 'best before|best by|use by|bb|exp(?:ires)?', 'opened_on' => 'opened'] as $field => $words) {
+            if (preg_match("/^(?:{$words})[:\\s]+(.+)$/u", $low, $m) === 1) {
+                $day = $this->day($m[1], $field === 'best_before');
+                $day === null || $put($field, $day, $piece);
+
+                return $day !== null;
+            }
+        }
+        $day = $this->day($low, false);
+        if ($day !== null) {
+            $put(isset($lot['got_on']) ? 'best_before' : 'got_on', $day, $piece, preg_match('/\d{4}/', $low) !== 1);
+
+            return true;
+        }
+        if (
+            ! isset($lot['price']) &&
+            preg_match(
+                '/^(?:\p{Sc}\s*)(\d{1,6}(?:[.,]\d{1,2})?)$|^(\d{1,6}[.,]\d{2})(?:\s*\p{Sc})?$|^(\d{1,6})\s*\p{Sc}$/u',
+                $piece,
+                $m,
+            ) === 1
+        ) {
+            $put('price', str_replace(',', '.', implode('', array_slice($m, 1))), $piece, preg_match('/\p{Sc}/u', $piece) !== 1);
+
+            return true;
+        }
+        // The amount alone, after the name: "calendula, 260 g".
+        if (isset($lot['kind']) && ! isset($lot['amount'])) {
+            [$amount, $typed, $after] = $this->words->amount($piece);
+            if ($amount !== null && $after === '') {
+                $put('amount', $typed, $piece);
+
+                return true;
+            }
+        }
+        $form = $this->formNamed($low);
+        if ($form !== null && isset($lot['kind'])) {
+            $put('form', $form, $piece);
+
+            return true;
+        }
+
+        return false;
+    }
+
+    /**
+     * How much of what: "260 g dried calendula", "1 L olive oil", "24 x 30 mL tins".
+     *
+     * @param  \Closure(string, string, string, bool=): void  $put
+     */
+    private function thing(string $piece, bool $first, \Closure $put): bool
+    {
+        if (preg_match(self::TINS, $piece, $m) === 1) {
+            $put('kind', 'tin', $piece);
+            $put('amount', $m[1], $m[1]);
+            $put('material', $m[2], $m[2]);
+
+            return true;
+        }
+        $whole = $piece;
+        [$amount, $typed, $rest] = $this->words->amount($piece);
+        $piece = trim(preg_replace('/\s+/u', ' ', preg_replace('/\b(?:dried|dry|wilted|fresh)$/iu', '', $piece) ?? $piece) ?? $piece);
+        if ($amount === null && preg_match('/^(.*\p{L})\s+(\d[\d.,\/½¼¾]*\s*\p{L}+(?:\s\p{L}{1,3})?)$/u', $piece, $m) === 1) {
+            $behind = $this->words->reading(trim($m[2]));
+            [$amount, $typed, $rest] = $behind === null ? [$amount, $typed, $rest] : [$behind, trim($m[2]), $m[1]];
+        }
+        if ($amount?->kind === Kind::Time || ($amount === null && ! $first)) {
+            return false;
+        }
+        $bare = trim(preg_replace('/\b(dried|dry|wilted|fresh(?:ly)?|organic|food[\s-]?grade)\b/iu', ' ', $rest) ?? $rest);
+        $bare = trim(preg_replace('/\s+/u', ' ', $bare) ?? $bare);
+        if ($bare === '') {
+            return false;
+        }
+        [$kind, $id, $name] = $this->material($bare);
+        $put('kind', $kind, $bare, $id === null);
+        if ($id !== null) {
+            $put('material', $id, $bare, ! in_array(mb_strtolower($bare), [mb_strtolower($name), mb_strtolower($name).'s'], true));
+        } else {
+            $put('called', mb_substr($bare, 0, 80), $bare, true);
+        }
+        $amount === null || $put('amount', $typed, $typed);
+        $state = $this->words->state($whole);
+        if ($kind === 'herb' && $state !== null && preg_match('/\b(dried|dry|wilted|fresh)/iu', $whole) === 1) {
+            $put('state', $state, $state);
+        }
+        $form = $kind === 'herb' && preg_match('/\b(powder(?:ed)?|ground)\b/iu', $rest) === 1 ? 'powder' : null;
+        $form === null || $put('form', $form, $form);
+        preg_match('/\bfood[\s-]?grade\b/iu', $rest) === 1 && $put('food_grade', 'yes', 'food grade');
+
+        return true;
+    }
+
+    /** @return array{string, ?string, string} kind of lot, id where it is known, and its name */
+    private function material(string $bare): array
+    {
+        if (preg_match('/\b(?:essential oil|e\.?o\.?)\b/iu', $bare) === 1) {
+            $scent = $this->cupboard->scentNamed(trim(preg_replace('/\b(?:essential oil|e\.?o\.?)\b/iu', '', $bare) ?? $bare));
+
+            return ['scent', $scent?->id, $scent->name ?? $bare];
+        }
+        $herb = $this->cupboard->herbNamed($bare);
+        $oil = $this->words->oil($bare);
+        $wax = $this->cupboard->waxNamed(trim(preg_replace('/\b(?:pellets?|pastilles?|block|grated|bar)\b/iu', '', $bare) ?? $bare));
+        // By its whole name before by a word of it.
+        $carrier = $this->cupboard->carrierNamed($bare);
+
+        return match (true) {
+            $carrier !== null => ['carrier', $carrier->id, $carrier->name],
+            $wax !== null => ['wax', $wax->id, $wax->name],
+            $herb !== null => ['herb', $herb->id, $herb->name],
+            $oil !== null => ['carrier', $oil['id'] ?: null, $oil['name']],
+            default => $this->herb($bare),
+        };
+    }
+
+    /** @return array{string, ?string, string} */
+    private function herb(string $bare): array
+    {
+        $known = $this->words->knownHerb($bare);
+
+        return ['herb', $known['id'] ?? null, $known['name'] ?? $bare];
+    }
+
+    private function formNamed(string $low): ?string
+    {
+        foreach ($this->cupboard->forms() as $form) {
+            if (in_array($low, [mb_strtolower($form->plain), mb_strtolower($form->name)], true)) {
+                return $form->id;
+            }
+        }
+
+        return in_array($low, ['powder', 'powdered', 'ground'], true) ? 'powder' : null;
+    }
+
+    /**
+     * "27 July", "July 27", "27 July 2025", "27.7.2025", "2025-07-27"; without a year the last such day, or the next.
+     * A month alone is its first day where it begins, and its last where it ends.
+     */
+    private function day(string $typed, bool $ahead): ?string
+    {
+        $typed = trim(preg_replace('/^(?:on|got|in|the)\s+/iu', '', mb_strtolower($typed)) ?? $typed);
+        $today = $this->kitchen->today();
+        if (in_array($typed, ['today', 'this morning', 'yesterday'], true)) {
+            return $today->modify($typed === 'yesterday' ? '-1 day' : '0 days')->format('Y-m-d');
+        }
+        $month = self::MONTH;
+        [$d, $mon, $year] = match (true) {
+            preg_match('/^(\d{4})-(\d\d)-(\d\d)$/', $typed, $m) === 1 => [(int) $m[3], (int) $m[2], (int) $m[1]],
+            preg_match("/^(\\d{1,2})(?:st|nd|rd|th)?\\s+{$month}(?:\\s+(\\d{4}))?$/", $typed, $m) === 1 => [
+                (int) $m[1],
+                self::month($m[2]),
+                (int) ($m[3] ?? 0),
+            ],
+            preg_match("/^{$month}\\s+(\\d{1,2})(?:st|nd|rd|th)?(?:\\s+(\\d{4}))?$/", $typed, $m) === 1 => [
+                (int) $m[2],
+                self::month($m[1]),
+                (int) ($m[3] ?? 0),
+            ],
+            preg_match("/^{$month}(?:\\s+(\\d{4}))?$/", $typed, $m) === 1 => [0, self::month($m[1]), (int) ($m[2] ?? 0)],
+            // Day first or month first is not to be told from small numbers.
+            preg_match('/^(\d{1,2})[.\/](\d{1,2})[.\/](\d{4})$/', $typed, $m) === 1 &&
+                ((int) $m[1] > 12 || $m[1] === $m[2] || str_contains($typed, '.')) => [(int) $m[1], (int) $m[2], (int) $m[3]],
+            default => [0, 0, 0],
+        };
+        if ($mon < 1 || $mon > 12) {
+            return null;
+        }
+        if ($year === 0) {
+            $year = (int) $today->format('Y');
+            $there = sprintf('%04d-%02d-%02d', $year, $mon, max(1, $d));
+            $year += $ahead && $there < $today->format('Y-m-d') ? 1 : (! $ahead && $there > $today->format('Y-m-d') ? -1 : 0);
+        }
+        if ($d === 0) {
+            $d = $ahead ? (int) (new \DateTimeImmutable(sprintf('%04d-%02d-01', $year, $mon)))->format('t') : 1;
+        }
+
+        return checkdate($mon, $d, $year) ? sprintf('%04d-%02d-%02d', $year, $mon, $d) : null;
+    }
+
+    private static function month(string $typed): int
+    {
+        return (int) array_search(substr($typed, 0, 3), self::MONTHS, true) + 1;
+    }
+}

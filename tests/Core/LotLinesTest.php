@@ -1,0 +1,133 @@
+<?php
+
+use Kettle\Share\LotLines;
+use Tests\Core\Support;
+
+/** @return array{array<string, string>, list<string>} fields, and what was guessed */
+function lotLine(string $line): array
+{
+    $kitchen = Support::kitchen();
+    $read = (new LotLines($kitchen->cupboard(), $kitchen))->read($line)[0];
+    $guessed = array_map(fn (array $part) => $part['as'], array_values(array_filter($read['parts'], fn (array $part) => $part['guess'])));
+
+    return [$read['lot'], array_values(array_unique($guessed))];
+}
+
+/*
+ * Written out by hand. A day without a year is the last such day; Support's kitchen stands on 24 November 2026.
+ */
+it('reads a lot as it is written on a lid', function (string $line, array $lot) {
+    expect(lotLine($line)[0])->toEqualCanonicalizing($lot)->and(array_keys(array_diff_assoc($lot, lotLine($line)[0])))->toBe([]);
+})->with([
+    '260 g calendula, dried, walled garden, 27 July, 8.50' => [
+        '260 g calendula, dried, walled garden, 27 July, 8.50',
+        [
+            'kind' => 'herb',
+            'material' => 'calendula',
+            'amount' => '260 g',
+            'state' => 'dried',
+            'got_where' => 'walled garden',
+            'got_on' => '2026-07-27',
+            'price' => '8.50',
+        ],
+    ],
+    'an oil' => [
+        '1 L olive oil, best before March 2027, £9, food grade',
+        [
+            'kind' => 'carrier',
+            'material' => 'olive',
+            'amount' => '1 L',
+            'best_before' => '2027-03-31',
+            'price' => '9',
+            'food_grade' => 'yes',
+        ],
+    ],
+    'the amount behind' => ['calendula 40 g dried', ['kind' => 'herb', 'material' => 'calendula', 'amount' => '40 g', 'state' => 'dried']],
+    'picked' => [
+        'fresh nettles 200 g, picked this morning',
+        [
+            'kind' => 'herb',
+            'material' => 'nettle-leaf',
+            'amount' => '200 g',
+            'state' => 'fresh',
+            'got_how' => 'gathered',
+            'got_on' => '2026-11-24',
+        ],
+    ],
+    'a wax' => [
+        '2 lb 3 oz beeswax pellets, bought from the fair, £22',
+        ['kind' => 'wax', 'material' => 'beeswax', 'amount' => '2 lb 3 oz', 'got_how' => 'bought', 'got_where' => 'fair', 'price' => '22'],
+    ],
+    'a scent' => ['10 mL lavender essential oil', ['kind' => 'scent', 'material' => 'lavender', 'amount' => '10 mL']],
+    'tins' => ['24 x 30 mL tins', ['kind' => 'tin', 'amount' => '24', 'material' => '30 mL']],
+    'a decimal comma and semicolons' => [
+        '500 g shea butter; 12,50 €; opened 3 May',
+        ['kind' => 'carrier', 'material' => 'shea', 'amount' => '500 g', 'price' => '12.50', 'opened_on' => '2026-05-03'],
+    ],
+    'by another name' => ['80 g tulsi', ['kind' => 'herb', 'material' => 'holy-basil', 'amount' => '80 g']],
+    'a day of last year' => [
+        '80 g heather, 2 December',
+        ['kind' => 'herb', 'material' => 'heather', 'amount' => '80 g', 'got_on' => '2025-12-02'],
+    ],
+    'a powder' => ['50 g turmeric, ground', ['kind' => 'herb', 'material' => 'turmeric', 'amount' => '50 g', 'form' => 'powder']],
+    'what the tables do not have' => ['80 g bog pea', ['kind' => 'herb', 'called' => 'bog pea', 'amount' => '80 g']],
+    'an oil they do not have' => ['200 mL emu oil', ['kind' => 'carrier', 'called' => 'emu oil', 'amount' => '200 mL']],
+]);
+
+it('says what it guessed, and drops nothing unsaid', function (string $line, array $guessed, string $note) {
+    [$lot, $guesses] = lotLine($line);
+    expect($guesses)
+        ->toBe($guessed)
+        ->and($lot['note'] ?? '')
+        ->toBe($note);
+})->with([
+    'a day that could be two' => ['80 g heather, 3/4/2026', ['note'], '3/4/2026'],
+    'words after the place' => ['80 g heather, the moor, a little grey', ['got_where', 'note'], 'a little grey'],
+    'a name nobody knows' => ['80 g bog pea', ['kind', 'called'], ''],
+    'by a shorter name' => ['80 g poplar', ['material'], ''],
+    'a price of no money' => ['80 g heather, 8.50', ['price'], ''],
+    'no month at all' => ['80 g heather, 31 February 2026', ['got_where'], ''],
+]);
+
+it('reads many at once, and no more than it may', function () {
+    $kitchen = Support::kitchen();
+    $lines = new LotLines($kitchen->cupboard(), $kitchen);
+    expect($lines->read("80 g heather\r\n\r\n  \n1 L olive oil\n"))->toHaveCount(2);
+    expect($lines->read(str_repeat("80 g heather\n", 500)))->toHaveCount(LotLines::MOST);
+    expect($lines->read(''))->toBe([]);
+});
+
+it('reads any words without falling over them', function () {
+    $kitchen = Support::kitchen();
+    $lines = new LotLines($kitchen->cupboard(), $kitchen);
+    mt_srand(7);
+    $words = [
+        '260 g',
+        'calendula',
+        ',',
+        ';',
+        '27 July',
+        '8,50',
+        '£',
+        '🌿',
+        'أ',
+        '½ cup',
+        'oil',
+        '0',
+        '-',
+        "\u{202E}",
+        'dried',
+        '(',
+        ')',
+        '/',
+        '1e9',
+        'tins',
+    ];
+    for ($i = 0; $i < 400; $i++) {
+        $line = implode(' ', array_map(fn () => $words[mt_rand(0, count($words) - 1)], range(1, mt_rand(1, 9))));
+        foreach ($lines->read($line) as $read) {
+            // Every letter stands in some piece, or in the line that is shown.
+            expect($read['line'])->toBe(trim($line));
+        }
+    }
+});

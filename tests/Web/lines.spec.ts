@@ -1,0 +1,39 @@
+import { expect, test } from '@playwright/test'
+import { ownHouse } from './support'
+
+test('a cupboard is filled in one go, a line for each, and what was guessed is seen before it is kept', async ({
+  page,
+}) => {
+  const house = await ownHouse(page)
+  await page.goto(`${house}/stores/new`)
+  const lines = page.getByLabel('A line for each, as on a lid')
+  await lines.fill('260 g calendula, dried, walled garden, 27 July, 8.50\nheather\n1 L olive oil, £9')
+  const read = page.getByRole('list', { name: 'What was understood' }).getByRole('listitem')
+  await expect(read).toHaveCount(3)
+  await expect(read.nth(0)).toContainText('from walled garden')
+  await expect(read.nth(0)).toContainText('got 27 July 2026, guessed')
+  await expect(read.nth(1)).toContainText('How much it is was not said.')
+  // One that is not right holds all of them back.
+  await expect(page.getByRole('button', { name: 'Put all 3 in Stores' })).toBeDisabled()
+  // What was typed outlives the page.
+  await page.reload()
+  await expect(lines).toHaveValue(/heather/)
+  await lines.fill('260 g calendula, dried, walled garden, 27 July, 8.50\n80 g heather, 3/4/2026\n1 L olive oil, £9')
+  await expect(read.nth(1)).toContainText('noted: 3/4/2026')
+  await page.getByRole('button', { name: 'Put all 3 in Stores' }).dblclick()
+  await expect(page).toHaveURL(/\/stores$/)
+  await expect(page.getByRole('link', { name: /^Calendula/i })).toHaveCount(1)
+  await expect(page.getByRole('link', { name: /^Olive oil/i })).toHaveCount(1)
+})
+
+test('a line goes into the long form for what is missing', async ({ page }) => {
+  const house = await ownHouse(page)
+  await page.goto(`${house}/stores/new`)
+  await page.getByLabel('A line for each, as on a lid').fill('yarrow, dried, the moor')
+  await page.getByRole('button', { name: /^In the long form: yarrow/ }).click()
+  await expect(page.getByLabel('Of what')).toHaveValue('yarrow')
+  await expect(page.getByLabel('Where')).toHaveValue('the moor')
+  await page.getByLabel('How much was got').fill('90 g')
+  await page.getByRole('button', { name: 'Put it in Stores' }).last().click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(/yarrow/i)
+})
