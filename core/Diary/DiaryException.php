@@ -50,6 +50,32 @@ final class DiaryException extends RefusedException
         return new self('in_the_past', sprintf('%s has gone by; today is %s. Choose today or a day to come.', $day, $today));
     }
 
+    public static function begunToCome(string $day): self
+    {
+        return new self('to_come', sprintf('%s is to come: a jar that stands was begun today or before.', $day));
+    }
+
+    public static function begunLongAgo(string $day, int $years): self
+    {
+        return new self(
+            'out_of_range',
+            sprintf('%s is more than %d years ago. What stood under oil so long is thrown away, and is not planned.', $day, $years),
+        );
+    }
+
+    public static function begunAndToBegin(): self
+    {
+        return new self('disagree', 'It stands already, or it is to be begun: leave one of the two days out.');
+    }
+
+    public static function begunWarm(string $method): self
+    {
+        return new self(
+            'never_so',
+            sprintf('By %s it would be done by now, and nobody knows how long it was warm. Enter the way it stands now.', $method),
+        );
+    }
+
     public static function tooFar(string $day): self
     {
         return new self('out_of_range', sprintf('%s is more than two years off. Choose a nearer day.', $day));

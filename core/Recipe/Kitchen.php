@@ -62,6 +62,27 @@ final readonly class Kitchen
         private Bookings|\Closure|null $bookings = null,
     ) {}
 
+    /** The same kitchen on an earlier day: what it has now was not taken from then, and nothing was booked that is known. */
+    public function asOf(\DateTimeImmutable $day): self
+    {
+        return new self(
+            $day,
+            $this->waking,
+            $this->custom,
+            $this->dropsPerMl,
+            $this->jars,
+            $this->cupboard,
+            $this->fahrenheit,
+            $this->roomC,
+            $this->things,
+            [],
+            [],
+            $this->currency,
+            $this->seen,
+            null,
+        );
+    }
+
     public function today(): \DateTimeImmutable
     {
         return $this->now->setTime(0, 0);

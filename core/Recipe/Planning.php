@@ -86,6 +86,8 @@ final class Planning
      */
     private function planned(array $wish, Kitchen $kitchen): Plan
     {
+        [$wish, $kitchen] = Begun::of($wish, $kitchen, $this->methods);
+
         return (new Planner($this->tables, $kitchen, $this->rules()))->plan(
             (new WishReader($kitchen->cupboard(), $this->methods, $kitchen))->read($wish),
         );
@@ -150,6 +152,8 @@ final class Planning
      */
     public function ways(array $wish, Kitchen $kitchen): array
     {
+        [$wish, $kitchen] = Begun::of($wish, $kitchen, $this->methods);
+
         return $this->sideBySide((new WishReader($kitchen->cupboard(), $this->methods, $kitchen))->read($wish), $kitchen);
     }
 
@@ -168,6 +172,7 @@ final class Planning
      */
     public function cautions(array $wish, Kitchen $kitchen, ?string $place): array
     {
+        [$wish, $kitchen] = Begun::of($wish, $kitchen, $this->methods);
         $read = (new WishReader($kitchen->cupboard(), $this->methods, $kitchen))->read($wish);
         try {
             $supplies = Supplies::of($read, Amounts::solve($read, $kitchen, $kitchen->uptake($read->mix, $read->practice->way)), $kitchen);

@@ -43,6 +43,7 @@ final class WishReader
         'school',
         'way',
         'start',
+        'begun',
         'ready_by',
         'purpose',
         'spirit',

@@ -54,7 +54,7 @@ final class RecipeFile
             return self::sharedProduct($wish);
         }
         $tidy = WishReader::tidy($wish);
-        unset($tidy['start'], $tidy['ready_by']);
+        unset($tidy['start'], $tidy['ready_by'], $tidy['begun']);
         if (is_string($tidy['jar'] ?? null)) {
             unset($tidy['jar']);
         }

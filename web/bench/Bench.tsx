@@ -235,7 +235,7 @@ export default function Bench() {
                       aria-keyshortcuts="Shift+S"
                       className="px-6"
                     >
-                      Start this batch
+                      {wish.begun ? 'It stands: put it on the Shelf' : 'Start this batch'}
                     </Button>
                     <ButtonLink to={`/h/${house}/bench/card`}>Kitchen card</ButtonLink>
                   </div>

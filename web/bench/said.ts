@@ -9,7 +9,7 @@ function slotOf(field: string): string {
   if (/^herbs?(\.\d+)?\.amount/.test(field)) return 'amount'
   if (/^herbs?/.test(field)) return 'herb'
   if (/^oils/.test(field)) return 'oils'
-  if (/^(start|ready_by)/.test(field)) return 'when'
+  if (/^(start|ready_by|begun)/.test(field)) return 'when'
   if (/^(oil_amount|finished|by_jar|jars?)/.test(field)) return 'amount'
   return field.split('.')[0] ?? field
 }
@@ -63,7 +63,15 @@ export function saidSentence(
     ['method', method?.name ?? 'some way', Boolean(wish.method)],
     ['school', method?.schools.find((each) => each.id === wish.school)?.name ?? '', true],
     ['way', wish.way ?? '', true],
-    ['when', wish.ready_by ? `ready by ${wish.ready_by}` : wish.start ? `begun ${wish.start}` : '', true],
+    [
+      'when',
+      wish.ready_by
+        ? `ready by ${wish.ready_by}`
+        : (wish.start ?? wish.begun)
+          ? `begun ${wish.start ?? wish.begun}`
+          : '',
+      true,
+    ],
   ]
   const before: Record<string, string> = { amount: '', herb: ' of ', purpose: ' oil for ', kept: ' ', oils: ', in ' }
   const pieces = words

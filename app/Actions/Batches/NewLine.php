@@ -10,8 +10,16 @@ use Kettle\Batch\Line\Line;
 /** A line that is to be written into a logbook. */
 final readonly class NewLine
 {
-    /** @param  ?string  $corrects the id of the line that it corrects or strikes out */
-    public function __construct(public Line $line, public ?string $note = null, public ?string $corrects = null) {}
+    /**
+     * @param  ?string  $corrects the id of the line that it corrects or strikes out
+     * @param  ?\DateTimeImmutable  $at when it happened, where that was before it is written
+     */
+    public function __construct(
+        public Line $line,
+        public ?string $note = null,
+        public ?string $corrects = null,
+        public ?\DateTimeImmutable $at = null,
+    ) {}
 
     /** @return array<string, mixed> as it is stored, by whoever writes it now */
     public function columns(): array
@@ -23,7 +31,7 @@ final readonly class NewLine
             'data' => $this->line->data(),
             'note' => $this->note,
             'corrects' => $this->corrects,
-            'happened_at' => Carbon::now(),
+            'happened_at' => $this->at === null ? Carbon::now() : Carbon::instance($this->at)->utc(),
             'recorded_at' => Carbon::now(),
         ];
     }

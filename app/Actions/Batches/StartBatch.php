@@ -9,9 +9,13 @@ use App\Models\Batch;
 use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Kettle\Batch\Line\Outcome;
 use Kettle\Batch\Line\Started;
+use Kettle\Batch\Line\TaskLine;
 use Kettle\Diary\Stage;
+use Kettle\Diary\Step;
 use Kettle\Reason\Said;
+use Kettle\Recipe\Begun;
 use Kettle\Recipe\Plan;
 use Kettle\Recipe\Planning;
 use Kettle\Recipe\WishException;
@@ -41,12 +45,13 @@ final readonly class StartBatch
     {
         $kitchen = $this->kitchens->forWish($wish);
         $plan = $this->planning->plan($wish, $kitchen);
+        $begun = Begun::day($wish, $kitchen);
         $read = MustBeRead::of($plan->notes, $acknowledged, $this->kitchens->words(), 'purpose');
         // Frozen as JSON would read back, so that what is used now and later is the same.
         $document = json_decode(json_encode(Said::kept($this->planning->record($plan, $kitchen)), JSON_THROW_ON_ERROR), true);
         assert(is_array($document));
 
-        return DB::transaction(function () use ($wish, $origin, $repeats, $plan, $document, $read, $for): Batch {
+        return DB::transaction(function () use ($wish, $origin, $repeats, $plan, $document, $read, $for, $begun): Batch {
             $batch = Batch::query()->create([
                 'code' => $this->nextCode(),
                 'herbs' => $plan->wish->mix->said(),
@@ -63,7 +68,12 @@ final readonly class StartBatch
                 'version' => 0,
             ]);
             $this->ledger->take($batch, $this->takes($plan));
-            $this->logbook->write($batch, fn () => new NewLine(new Started($plan->sentenceText(), $read)));
+            $this->logbook->write($batch, fn () => new NewLine(new Started($plan->sentenceText(), $read), at: $begun));
+            if ($begun !== null) {
+                // It is full since then: its days are reckoned from there.
+                $filled = new TaskLine(Step::Fill->value, Outcome::Done, '', [], null, null);
+                $this->logbook->write($batch, fn () => new NewLine($filled, at: $begun));
+            }
             $for === null || $this->wanted->oilBegun($for[0], $for[1], $batch);
 
             return $batch;

@@ -45,7 +45,7 @@ function WhenEditor({ edit }: { edit: Edit }) {
         value={wish.ready_by ?? ''}
         fault={fault('ready_by')}
         hint="The latest day to begin is reckoned back from it."
-        onChange={(e) => change({ ready_by: orNothing(e.target.value) })}
+        onChange={(e) => change({ ready_by: orNothing(e.target.value), begun: null })}
       />
       <Field
         label="Or begin on"
@@ -53,7 +53,15 @@ function WhenEditor({ edit }: { edit: Edit }) {
         value={wish.start ?? ''}
         fault={fault('start')}
         hint="Leave both blank to begin today."
-        onChange={(e) => change({ start: orNothing(e.target.value) })}
+        onChange={(e) => change({ start: orNothing(e.target.value), begun: null })}
+      />
+      <Field
+        label="Or it stands already, since"
+        type="date"
+        value={wish.begun ?? ''}
+        fault={fault('begun')}
+        hint="A jar begun before it came in here: its days are reckoned from then, and nothing is taken from Stores."
+        onChange={(e) => change({ begun: orNothing(e.target.value), start: null, ready_by: null })}
       />
     </>
   )
