@@ -92,6 +92,31 @@ it('adds up what is counted and what is weighed in one jar', function () {
         ->toEqualWithDelta(40.0, 0.01);
 });
 
+it('blends the seven oils of a hair oil, and seven herbs in it', function () {
+    $oils = ['olive', 'sunflower', 'sesame', 'jojoba', 'castor', 'avocado', 'argan'];
+    $plan = Support::planning()->plan(
+        [
+            'herbs' => array_map(fn (string $id) => ['id' => $id], [
+                'calendula',
+                'self-heal',
+                'yarrow',
+                'sage',
+                'thyme',
+                'nettle-leaf',
+                'hop',
+            ]),
+            'oils' => array_map(fn (string $id) => ['id' => $id, 'parts' => '1'], $oils),
+            'oil_amount' => '700 mL',
+            'purpose' => 'hair',
+        ],
+        Support::kitchen(),
+    );
+    // 700 mL in seven equal parts by volume.
+    foreach ($oils as $id) {
+        expect($plan->figures["oil_volume.{$id}"]->number())->toEqualWithDelta(100.0, 0.01);
+    }
+});
+
 /*
  * USDA FoodData Central, household portions, quoted from memory: garlic, 1 clove 3 g; parsley, 10 sprigs 10 g; basil,
  * 5 leaves 2.5 g; onion, 1 medium 110 g; tomato, 1 medium 123 g; mushroom, 1 medium 18 g; hot chilli, 1 pepper 45 g.

@@ -261,11 +261,19 @@ it('refuses a side that cannot be', function (array $wish, string $fault) {
         'herbs: disagree',
     ],
     'the same herb twice' => [['herbs' => [['id' => 'calendula'], ['id' => 'calendula']]], 'herbs: twice'],
-    'seven herbs' => [
-        ['herbs' => array_map(fn (string $id) => ['id' => $id], ['calendula', 'self-heal', 'yarrow', 'sage', 'thyme', 'basil', 'oregano'])],
+    'thirteen herbs' => [
+        ['herbs' => array_map(fn (int $each) => ['name' => "herb {$each}", 'form' => 'root'], range(1, 13))],
         'herbs: out_of_range',
     ],
-    'seven oils' => [['oils' => ['olive', 'sunflower', 'sesame', 'jojoba', 'castor', 'avocado', 'argan']], 'oils: out_of_range'],
+    'thirteen oils' => [
+        [
+            'oils' => [
+                ...['olive', 'sunflower', 'sesame', 'jojoba', 'castor', 'avocado', 'argan'],
+                ...['grapeseed', 'hazelnut', 'walnut', 'moringa', 'baobab', 'marula'],
+            ],
+        ],
+        'oils: out_of_range',
+    ],
     'an unknown second herb' => [['herbs' => [['id' => 'calendula'], ['id' => 'triffid']]], 'herbs.1: unknown'],
     'no bottles' => [['finished' => ['count' => '0', 'size' => '50 mL']], 'finished.count: out_of_range'],
     'half a bottle' => [['finished' => ['count' => '2.5', 'size' => '50 mL']], 'finished.count: out_of_range'],

@@ -43,7 +43,12 @@ it('refuses what the sides of a wish cannot be, each beside its field', function
         ['herbs: disagree'],
     ],
     'oils beyond counting' => [
-        ['oils' => ['olive', 'sesame', 'jojoba', 'sunflower', 'camellia', 'hazelnut', 'apricot-kernel']],
+        [
+            'oils' => [
+                ...['olive', 'sesame', 'jojoba', 'sunflower', 'camellia', 'hazelnut', 'apricot-kernel'],
+                ...['grapeseed', 'walnut', 'moringa', 'baobab', 'marula', 'argan'],
+            ],
+        ],
         ['oils: out_of_range'],
     ],
     'several at once' => [
