@@ -2,6 +2,7 @@
 
 namespace App\Demo;
 
+use App\Actions\Almanac\SaveOwn;
 use App\Actions\Stores\CheckLot;
 use App\Actions\Stores\SaveLot;
 use App\Models\BottleSize;
@@ -13,11 +14,22 @@ use Illuminate\Support\Carbon;
 /** What stands in the cupboard of Skerry House: enough, too little, going off and gone off. */
 final readonly class SkerryStores
 {
-    public function __construct(private DemoClock $clock, private SaveLot $keep, private CheckLot $check) {}
+    public function __construct(private DemoClock $clock, private SaveLot $keep, private CheckLot $check, private SaveOwn $own) {}
 
     /** What stands in the cupboard: enough, too little, going off and gone off. */
     public function lay(): void
     {
+        // Grown behind the wall, in no table, and looked up but for whether it is food.
+        $this->own->add([
+            'kind' => 'plant',
+            'name' => 'sea holly',
+            'form' => 'root',
+            'part' => 'root',
+            'family' => 'carrot',
+            'concerns' => [],
+            'water' => 75,
+            'note' => 'From the shingle below the wall; a little of it, the rest is left.',
+        ]);
         $day = fn (int $ago) => $this->clock->today->copy()->subDays($ago)->format('Y-m-d');
         $lots = [
             [

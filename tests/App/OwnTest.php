@@ -132,3 +132,16 @@ it('offers no longer what was put away, and goes out and comes in with the house
     expect($this->atHouse('GET', '/own/own-yangu-oil')->json('own.like'))->toBe('olive');
     expect($this->atHouse('GET', "/batches/{$id}")->json('name'))->toBe('Sea holly in yangu oil');
 });
+
+it('comes in from a house that had it before the tables did', function () {
+    $file = (array) json_decode((string) $this->atHouse('GET', '/export')->assertOk()->getContent(), true);
+    $file['own'] = [['kind' => 'plant', 'id' => 'own-tulsi', 'name' => 'tulsi', 'form' => 'thin-leaf', 'concerns' => []]];
+    $this->house = $this->aHouse($this->keeper, 'Other House');
+    $this->atHouse('POST', '/import', $file)->assertOk();
+    expect($this->atHouse('GET', '/own/own-tulsi')->assertOk()->json('own.name'))->toBe('tulsi');
+    // What cannot be read at all is refused by its name, and nothing of the file is kept.
+    $file['own'][] = ['kind' => 'oil', 'name' => 'lead oil', 'density' => 11];
+    $this->house = $this->aHouse($this->keeper, 'Third House');
+    $this->atHouse('POST', '/import', $file)->assertStatus(422);
+    $this->atHouse('GET', '/own/own-tulsi')->assertNotFound();
+});

@@ -22,13 +22,14 @@ final readonly class SaveOwn
 
     /**
      * @param  array<mixed>  $fields
+     * @param  bool  $strict whether a name of the tables is a fault: not of what was entered before they had it
      *
      * @throws OwnException
      */
-    public function add(array $fields): OwnThing
+    public function add(array $fields, bool $strict = true): OwnThing
     {
-        return $this->locked(function () use ($fields): OwnThing {
-            $read = (new OwnReader($this->planning->cupboard()))->read($fields);
+        return $this->locked(function () use ($fields, $strict): OwnThing {
+            $read = (new OwnReader($this->planning->cupboard(), $strict))->read($fields);
             $there = OwnThing::query()->where('slug', $read->id)->first();
             if ($there !== null) {
                 // Sent again after an answer that was lost: it is there already, as it was sent.

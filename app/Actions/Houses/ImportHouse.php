@@ -383,7 +383,7 @@ final readonly class ImportHouse
         foreach ($things as $fields) {
             try {
                 $there = is_string($fields['id'] ?? null) && OwnThing::query()->where('slug', $fields['id'])->exists();
-                $there || $this->saveOwn->add($fields);
+                $there || $this->saveOwn->add($fields, false);
             } catch (OwnException $refused) {
                 $name = is_string($fields['name'] ?? null) ? $fields['name'] : 'without a name';
                 throw ImportException::notOurs('the house’s own '.mb_substr($name, 0, 60), lcfirst($refused->getMessage()));
