@@ -29,9 +29,11 @@ it('takes nothing from what Stores has now', function () {
             ['kind' => 'carrier', 'material' => 'olive', 'amount' => '2 L'],
         ],
     ];
-    $takes = fn (array $wish): array => array_merge(
-        ...array_map(fn (array $need) => $need['taking']->takes, Support::planning()->plan($wish, Support::kitchen($lots))->supplies->needs),
-    );
+    $takes = function (array $wish) use ($lots): array {
+        $needs = Support::planning()->plan($wish, Support::kitchen($lots))->supplies->needs;
+
+        return array_merge(...array_map(fn (array $need) => $need['taking']->takes, $needs));
+    };
     expect($takes(['begun' => null] + standing()))->toHaveCount(2)->and($takes(standing()))->toBe([]);
 });
 
