@@ -5,12 +5,14 @@ namespace App\Pages\Almanac;
 use App\House\KitchenFactory;
 use App\Responses\Almanac\AlmanacEntry;
 use App\Responses\Almanac\AlmanacFact;
+use Illuminate\Support\Str;
 use Kettle\Material\EssentialOil;
 use Kettle\Material\Own;
 use Kettle\Material\Wax;
 use Kettle\Melt\MeltTable;
 use Kettle\Melt\Product;
 use Kettle\Recipe\Planning;
+use Kettle\Stores\LotKind;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** What the Almanac tells of what the Melt works with: waxes and butters, essential oils, and what is made of them. */
@@ -29,7 +31,7 @@ final readonly class MeltEntries
         'never-eaten' => 'never eaten',
     ];
 
-    public function __construct(private Planning $planning, private KitchenFactory $kitchens) {}
+    public function __construct(private Planning $planning, private KitchenFactory $kitchens, private HouseLinks $links) {}
 
     /** @return list<AlmanacEntry> */
     public function list(string $kind): array
@@ -38,11 +40,17 @@ final readonly class MeltEntries
 
         return match ($kind) {
             'wax' => array_map(
-                fn (Wax $wax) => new AlmanacEntry('wax', $wax->id, ucfirst($wax->name), $wax->note, Own::is($wax->id)),
+                fn (Wax $wax) => new AlmanacEntry('wax', $wax->id, Str::ucfirst($wax->name), $wax->note, Own::is($wax->id)),
                 array_values($cupboard->waxes()),
             ),
             'scent' => array_map(
-                fn (EssentialOil $oil) => new AlmanacEntry('scent', $oil->id, ucfirst($oil->name), self::limit($oil), Own::is($oil->id)),
+                fn (EssentialOil $oil) => new AlmanacEntry(
+                    'scent',
+                    $oil->id,
+                    Str::ucfirst($oil->name),
+                    self::limit($oil),
+                    Own::is($oil->id),
+                ),
                 array_values($cupboard->essentialOils()),
             ),
             'product' => array_map(
@@ -63,7 +71,9 @@ final readonly class MeltEntries
         $cupboard = $this->planning->cupboard();
 
         return match ($kind) {
-            'wax' => $this->wax($cupboard->waxOrNull($key) ?? throw new NotFoundHttpException()),
+            'wax' => $this->wax($cupboard->waxOrNull($key) ?? throw new NotFoundHttpException()) + [
+                'own' => $this->links->kept(LotKind::Wax, $key),
+            ],
             'scent' => $this->scent($cupboard->scentOrNull($key) ?? throw new NotFoundHttpException()),
             default => $this->product(MeltTable::of($this->planning->tables())->products()[$key] ?? throw new NotFoundHttpException()),
         };
@@ -74,7 +84,7 @@ final readonly class MeltEntries
     {
         $kitchen = $this->kitchens->plain();
 
-        return self::told(ucfirst($wax->name), $wax->note, [
+        return self::told(Str::ucfirst($wax->name), $wax->note, [
             $this->fact('INCI name', $wax->inci, 'memory'),
             $wax->meltsFromC === null || $wax->meltsToC === null
                 ? null
@@ -100,7 +110,7 @@ final readonly class MeltEntries
         $allergens = $oil->allergens;
         arsort($allergens);
 
-        return self::told(ucfirst($oil->name), $oil->note, [
+        return self::told(Str::ucfirst($oil->name), $oil->note, [
             $this->fact('INCI name', $oil->names->inci, 'memory'),
             $this->fact('On the skin', self::limit($oil), $oil->source),
             $for === [] ? null : $this->fact('To heed', implode('; ', $for), 'tisserand'),
