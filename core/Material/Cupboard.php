@@ -101,6 +101,33 @@ final class Cupboard
         return $this->essentialOils ??= $this->index('essential_oils', EssentialOil::fromRow(...));
     }
 
+    /** @return list<string> what an essential oil of the tables may do */
+    public function scentTraits(): array
+    {
+        $traits = array_map(fn (EssentialOil $oil) => $oil->traits, array_values($this->shippedEssentialOils()));
+
+        return array_values(array_unique(array_merge(...$traits)));
+    }
+
+    /**
+     * Without what a house has put away: that is known, and offered no longer.
+     *
+     * @template T of Herb|Carrier|Wax|EssentialOil
+     *
+     * @param  array<string, T>  $things by id
+     * @return array<string, T>
+     */
+    public function offered(array $things): array
+    {
+        return array_diff_key($things, array_flip($this->own()->away));
+    }
+
+    /** @return array<string, Herb> what may be planned: what is deadly is not offered, and refused when it is written */
+    public function offeredHerbs(): array
+    {
+        return array_filter($this->offered($this->herbs()), fn (Herb $herb) => ! $herb->has(Herb::DEADLY));
+    }
+
     /** @return array<string, Addition> */
     public function additions(): array
     {

@@ -33,10 +33,9 @@ final readonly class OilRanking
     {
         $prices = array_filter(array_map(fn (array $each) => $each['price'], $stock), fn (?float $price) => $price !== null && $price > 0);
         $cheapest = $prices === [] ? null : min($prices);
-        $own = $this->cupboard->own();
         $ranked = [];
-        foreach ($this->cupboard->carriers() as $carrier) {
-            if (($purpose->foodOnly && ! $carrier->food->gradeExists) || ! $own->isOffered($carrier->id)) {
+        foreach ($this->cupboard->offered($this->cupboard->carriers()) as $carrier) {
+            if ($purpose->foodOnly && ! $carrier->food->gradeExists) {
                 continue;
             }
             $here = $stock[$carrier->id] ?? ['ml' => 0.0, 'price' => null];

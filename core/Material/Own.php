@@ -54,9 +54,4 @@ final readonly class Own
     {
         return str_starts_with($id, self::PREFIX);
     }
-
-    public function isOffered(string $id): bool
-    {
-        return ! in_array($id, $this->away, true);
-    }
 }

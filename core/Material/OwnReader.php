@@ -95,6 +95,25 @@ final readonly class OwnReader
         return new OwnThing($kind, $id, $name, $thing, $fields + ['away' => $away], $unknown, $away);
     }
 
+    /**
+     * A thing of the tables that this one is kin to, or like: by its id.
+     *
+     * @template T of object
+     *
+     * @param  \Closure(string): ?T  $find
+     * @return array{string, ?T}
+     */
+    private function ofTheAlmanac(OwnFields $from, string $field, string $what, \Closure $find): array
+    {
+        $id = $from->text($field, 60);
+        $found = $id === '' || Own::is($id) ? null : $find($id);
+        if ($id !== '' && $found === null) {
+            $from->refuse($field, MaterialException::unknown("{$what} of the Almanac", $id));
+        }
+
+        return [$id, $found];
+    }
+
     /** What else goes by a name, among things of its kind; null where nothing does. */
     private function called(OwnKind $kind, string $name, string $id): ?string
     {
@@ -127,11 +146,7 @@ final readonly class OwnReader
         }
         $family = $from->oneOf('family', array_keys($families), '');
         $concerns = $from->listOf('concerns', array_map(fn (Row $row) => $row->text('id'), array_values($own->rows('concerns'))));
-        $kinId = $from->text('kin', 60);
-        $kin = $kinId === '' || Own::is($kinId) ? null : $this->cupboard->herbOrNull($kinId);
-        if ($kinId !== '' && $kin === null) {
-            $from->refuse('kin', MaterialException::unknown('plant of the Almanac', $kinId));
-        }
+        [$kinId, $kin] = $this->ofTheAlmanac($from, 'kin', 'plant', $this->cupboard->herbOrNull(...));
         $looks = $from->name('look_alikes', 160, false);
         $unknown = array_keys(
             array_filter([
@@ -201,11 +216,7 @@ final readonly class OwnReader
     private function oil(OwnFields $from, string $id, string $name, array $also): array
     {
         $worst = $this->cupboard->tables()->table('own')->row('unknown');
-        $likeId = $from->text('like', 60);
-        $like = $likeId === '' || Own::is($likeId) ? null : $this->cupboard->carrierOrNull($likeId);
-        if ($likeId !== '' && $like === null) {
-            $from->refuse('like', MaterialException::unknown('oil of the Almanac', $likeId));
-        }
+        [$likeId, $like] = $this->ofTheAlmanac($from, 'like', 'oil', $this->cupboard->carrierOrNull(...));
         $fields = [
             'latin' => $from->name('latin', 80, false),
             'like' => $likeId,
@@ -311,11 +322,9 @@ final readonly class OwnReader
     private function wax(OwnFields $from, string $id, string $name): array
     {
         $worst = $this->cupboard->tables()->table('own')->row('unknown');
-        $likeId = $from->text('like', 60);
-        $like = $likeId === '' || Own::is($likeId) ? null : $this->cupboard->waxOrNull($likeId);
-        if ($likeId !== '' && ($like === null || $like->hardness === null)) {
-            $from->refuse('like', MaterialException::unknown('wax or butter of the Almanac', $likeId));
-        }
+        // An additive is like no wax: it makes nothing firm.
+        $firm = fn (string $id): ?Wax => ($wax = $this->cupboard->waxOrNull($id)) !== null && $wax->hardness !== null ? $wax : null;
+        [$likeId, $like] = $this->ofTheAlmanac($from, 'like', 'wax or butter', $firm);
         $fields = [
             'latin' => $from->name('latin', 80, false),
             'like' => $likeId,
@@ -379,20 +388,13 @@ final readonly class OwnReader
     private function scent(OwnFields $from, string $id, string $name, array $also): array
     {
         $worst = $this->cupboard->tables()->table('own')->row('unknown');
-        $likeId = $from->text('like', 60);
-        $like = $likeId === '' || Own::is($likeId) ? null : $this->cupboard->scentOrNull($likeId);
-        if ($likeId !== '' && $like === null) {
-            $from->refuse('like', MaterialException::unknown('essential oil of the Almanac', $likeId));
-        }
-        $known = array_values(
-            array_unique(array_merge(...array_map(fn (EssentialOil $oil) => $oil->traits, array_values($this->cupboard->essentialOils())))),
-        );
+        [$likeId, $like] = $this->ofTheAlmanac($from, 'like', 'essential oil', $this->cupboard->scentOrNull(...));
         $fields = [
             'latin' => $from->name('latin', 80, false),
             'like' => $likeId,
             'density' => $from->number('density', 0.7, 1.3),
             'limit' => $from->number('limit', 0.01, 100),
-            'concerns' => $from->listOf('concerns', [...$known, 'sunlight']),
+            'concerns' => $from->listOf('concerns', [...$this->cupboard->scentTraits(), 'sunlight']),
         ];
         if ($from->faults() !== []) {
             return [null, [], []];

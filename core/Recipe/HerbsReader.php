@@ -220,7 +220,8 @@ final readonly class HerbsReader
             return Amount::of(Kind::Mass, (int) $m[1] * $form->bagG, $typed);
         }
 
-        $counted = (new Counts($this->cupboard->tables()))->amount($typed, $plant, $form->state, $this->kitchen->reader()->number(...));
+        $counts = new Counts($this->cupboard->tables());
+        $counted = $counts->amount($typed, $plant, $form->state, $this->kitchen->reader()->number(...));
         if ($counted !== null) {
             return $counted->value >= self::BOUNDS[0] && $counted->value <= self::BOUNDS[1]
                 ? $counted
@@ -229,9 +230,7 @@ final readonly class HerbsReader
         try {
             return $this->kitchen->reader()->within($typed, Kind::Mass, 'g', ...[...self::BOUNDS, $form->bulk->loose]);
         } catch (AmountException $refused) {
-            throw (new Counts($this->cupboard->tables()))->isCounted($typed)
-                ? MaterialException::countUnknown($typed, $plant->name)
-                : $refused;
+            throw $counts->isCounted($typed) ? MaterialException::countUnknown($typed, $plant->name) : $refused;
         }
     }
 

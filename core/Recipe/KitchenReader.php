@@ -68,10 +68,16 @@ final class KitchenReader
     /** Each is held to those before it: two of one name are one too many. */
     private static function own(mixed $documents, Tables $tables): Own
     {
+        $own = Own::none();
+        $reader = new OwnReader(
+            new Cupboard($tables, function () use (&$own): Own {
+                return $own;
+            }),
+        );
         $things = [];
         foreach (is_array($documents) ? array_values($documents) : [] as $i => $document) {
             try {
-                $thing = (new OwnReader(new Cupboard($tables, Own::of($things))))->read(is_array($document) ? $document : []);
+                $thing = $reader->read(is_array($document) ? $document : []);
             } catch (OwnException $refused) {
                 throw WishException::faults(
                     array_map(fn (array $fault) => ['field' => "house.own.{$i}.".$fault['field']] + $fault, $refused->faults),
@@ -81,9 +87,10 @@ final class KitchenReader
                 throw WishException::one("house.own.{$i}.id", 'twice', "“{$thing->id}” is there twice.");
             }
             $things[$thing->id] = $thing;
+            $own = Own::of($things);
         }
 
-        return Own::of($things);
+        return $own;
     }
 
     /** @return list<Jar> */

@@ -86,11 +86,22 @@ final class Planning
      */
     private function planned(array $wish, Kitchen $kitchen): Plan
     {
+        [$read, $kitchen] = $this->read($wish, $kitchen);
+
+        return (new Planner($this->tables, $kitchen, $this->rules()))->plan($read);
+    }
+
+    /**
+     * @param  array<mixed>  $wish
+     * @return array{Wish, Kitchen} the wish, and the kitchen it is reckoned in
+     *
+     * @throws WishException
+     */
+    private function read(array $wish, Kitchen $kitchen): array
+    {
         [$wish, $kitchen] = Begun::of($wish, $kitchen, $this->methods);
 
-        return (new Planner($this->tables, $kitchen, $this->rules()))->plan(
-            (new WishReader($kitchen->cupboard(), $this->methods, $kitchen))->read($wish),
-        );
+        return [(new WishReader($kitchen->cupboard(), $this->methods, $kitchen))->read($wish), $kitchen];
     }
 
     /** @return array<string, mixed> docs/formats/plan.schema.json */
@@ -152,9 +163,7 @@ final class Planning
      */
     public function ways(array $wish, Kitchen $kitchen): array
     {
-        [$wish, $kitchen] = Begun::of($wish, $kitchen, $this->methods);
-
-        return $this->sideBySide((new WishReader($kitchen->cupboard(), $this->methods, $kitchen))->read($wish), $kitchen);
+        return $this->sideBySide(...$this->read($wish, $kitchen));
     }
 
     /** @return list<array<string, mixed>> */
@@ -172,8 +181,7 @@ final class Planning
      */
     public function cautions(array $wish, Kitchen $kitchen, ?string $place): array
     {
-        [$wish, $kitchen] = Begun::of($wish, $kitchen, $this->methods);
-        $read = (new WishReader($kitchen->cupboard(), $this->methods, $kitchen))->read($wish);
+        [$read, $kitchen] = $this->read($wish, $kitchen);
         try {
             $supplies = Supplies::of($read, Amounts::solve($read, $kitchen, $kitchen->uptake($read->mix, $read->practice->way)), $kitchen);
         } catch (WishException) {

@@ -380,10 +380,10 @@ final readonly class ImportHouse
     /** @param  list<array<string, mixed>>  $things those that are here already stay as they are */
     private function own(array $things): void
     {
+        $there = OwnThing::query()->pluck('slug')->all();
         foreach ($things as $fields) {
             try {
-                $there = is_string($fields['id'] ?? null) && OwnThing::query()->where('slug', $fields['id'])->exists();
-                $there || $this->saveOwn->add($fields, false);
+                in_array($fields['id'] ?? null, $there, true) || $this->saveOwn->add($fields, false);
             } catch (OwnException $refused) {
                 $name = is_string($fields['name'] ?? null) ? $fields['name'] : 'without a name';
                 throw ImportException::notOurs('the house’s own '.mb_substr($name, 0, 60), lcfirst($refused->getMessage()));

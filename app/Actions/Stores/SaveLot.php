@@ -47,20 +47,7 @@ final readonly class SaveLot
     {
         $read = ($reader ?? $this->reader())->read($fields);
 
-        return DB::transaction(function () use ($read): Lot {
-            $lot = new Lot([
-                ...$this->columns($read),
-                'uid' => Str::ulid()->toString(),
-                'got' => $read['lot']->stock->got,
-                'left' => 0,
-                'typed' => $read['typed'],
-            ]);
-            $lot->version = 0;
-            $lot->save();
-            $this->ledger->move($lot, 'in', $read['lot']->stock->got);
-
-            return $lot;
-        });
+        return DB::transaction(fn () => $this->put($read));
     }
 
     /**
@@ -74,10 +61,10 @@ final readonly class SaveLot
     public function addMany(array $many): array
     {
         $reader = $this->reader();
-        $faults = [];
+        $read = $faults = [];
         foreach ($many as $at => $fields) {
             try {
-                $reader->read($fields);
+                $read[] = $reader->read($fields);
             } catch (LotsException $refused) {
                 foreach ($refused->faults as $fault) {
                     $faults[] = ['field' => "lots.{$at}.".$fault['field']] + $fault;
@@ -88,7 +75,7 @@ final readonly class SaveLot
             throw LotsException::of($faults);
         }
 
-        return DB::transaction(fn () => array_map(fn (array $fields) => $this->add($fields, $reader), $many));
+        return DB::transaction(fn () => array_map($this->put(...), $read));
     }
 
     /**
@@ -168,6 +155,25 @@ final readonly class SaveLot
         };
 
         return $this->kitchens->plain()->reader()->within($typed, $measure, $measure->value, 0.01, 200_000, $density)->value;
+    }
+
+    /**
+     * @param  array{lot: \Kettle\Stores\Lot, part: string, how: string, where: string, note: string, typed: string}  $read
+     */
+    private function put(array $read): Lot
+    {
+        $lot = new Lot([
+            ...$this->columns($read),
+            'uid' => Str::ulid()->toString(),
+            'got' => $read['lot']->stock->got,
+            'left' => 0,
+            'typed' => $read['typed'],
+        ]);
+        $lot->version = 0;
+        $lot->save();
+        $this->ledger->move($lot, 'in', $read['lot']->stock->got);
+
+        return $lot;
     }
 
     /**

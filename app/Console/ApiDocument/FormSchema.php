@@ -97,11 +97,9 @@ final class FormSchema
     {
         $asked = (array) $rules[$field];
         // Read by the published schema, not by rules: see Form::passedValidation.
-        if ($field === 'wish') {
-            return ['$ref' => '#/components/schemas/Wish'];
-        }
-        if ($field === 'own') {
-            return ['$ref' => '#/components/schemas/Own'];
+        $published = ['wish' => 'Wish', 'own' => 'Own'][$field] ?? null;
+        if ($published !== null) {
+            return ['$ref' => "#/components/schemas/{$published}"];
         }
         $type = match (true) {
             in_array('boolean', $asked, true) => 'boolean',

@@ -23,7 +23,7 @@ final class OwnController extends Controller
     }
 
     #[Operation('What a thing of one’s own would become, and what would be told of it; nothing is kept')]
-    public function look(Requests\LookAtOwn $form): OwnSeen
+    public function look(Requests\AddOwn $form): OwnSeen
     {
         return $this->page->seen((array) $form->input('own'));
     }

@@ -2,7 +2,7 @@
 
 namespace App\Http\Requests;
 
-/** A thing of one’s own, to be kept. */
+/** A thing of one’s own, to be looked at, or to be kept. */
 final class AddOwn extends Form
 {
     public function rules(): array

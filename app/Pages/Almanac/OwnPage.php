@@ -34,9 +34,6 @@ final readonly class OwnPage
         $tables = new Cupboard($this->planning->tables());
         $own = $this->planning->tables()->table('own');
         $words = $this->kitchens->words();
-        $traits = array_unique(
-            array_merge([], ...array_map(fn (EssentialOil $oil) => $oil->traits, array_values($tables->essentialOils()))),
-        );
 
         return new OwnChoices(
             array_map(fn (HerbForm $form) => new Choice($form->id, $form->name), array_values($tables->forms())),
@@ -45,7 +42,7 @@ final readonly class OwnPage
                 array_values($own->rows('families')),
             ),
             array_map(fn (Row $row) => new Choice($row->text('id'), $row->text('name')), array_values($own->rows('concerns'))),
-            self::sorted(array_map(fn (string $id) => new Choice($id, $words->of(Said::of('own.scent.'.$id))), array_values($traits))),
+            self::sorted(array_map(fn (string $id) => new Choice($id, $words->of(Said::of('own.scent.'.$id))), $tables->scentTraits())),
             self::named($tables->herbs()),
             self::named($tables->carriers()),
             self::named(array_filter($tables->waxes(), fn (Wax $wax) => $wax->hardness !== null)),

@@ -46,16 +46,14 @@ final readonly class BenchPage
     public function materials(): Materials
     {
         $cupboard = $this->planning->cupboard();
-        $own = $cupboard->own();
         $herbs = array_map(
             fn (Herb $h) => new HerbChoice($h->id, $h->name, $h->part, $h->best->value),
-            // What is deadly is not offered; written by its name, it is refused.
-            array_values(array_filter($cupboard->herbs(), fn (Herb $h) => $own->isOffered($h->id) && ! $h->has(Herb::DEADLY))),
+            array_values($cupboard->offeredHerbs()),
         );
         usort($herbs, fn (HerbChoice $a, HerbChoice $b) => mb_strtolower($a->name) <=> mb_strtolower($b->name));
         $oils = array_map(
             fn (Carrier $c) => new OilChoice($c->id, $c->name, $c->note, $c->food->allergens),
-            array_values(array_filter($cupboard->carriers(), fn (Carrier $c) => $own->isOffered($c->id))),
+            array_values($cupboard->offered($cupboard->carriers())),
         );
 
         // What is there stands first.
@@ -77,10 +75,7 @@ final readonly class BenchPage
                 array_values($this->planning->methods()->all()),
             ),
             array_map(fn (Purpose $p) => new Choice($p->id, $p->name), array_values($cupboard->purposes())),
-            array_map(
-                fn (Wax $w) => new Choice($w->id, $w->name),
-                array_values(array_filter($cupboard->waxes(), fn (Wax $w) => $own->isOffered($w->id))),
-            ),
+            array_map(fn (Wax $w) => new Choice($w->id, $w->name), array_values($cupboard->offered($cupboard->waxes()))),
             array_map(
                 fn (Row $row) => new Choice($row->text('id'), $row->text('name')),
                 array_values($this->planning->tables()->table('things')->rows('rows')),

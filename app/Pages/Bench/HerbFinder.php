@@ -26,12 +26,11 @@ final readonly class HerbFinder
     {
         [$here, $unlisted] = $this->inStores();
         $lately = $this->lately();
-        $own = $this->cupboard->own();
         $asked = mb_strtolower(trim($typed));
         $found = [];
-        foreach ($this->cupboard->herbs() as $herb) {
+        foreach ($this->cupboard->offeredHerbs() as $herb) {
             $by = self::by($herb, $asked);
-            if ($by === null || $herb->has(Herb::DEADLY) || ! $own->isOffered($herb->id)) {
+            if ($by === null) {
                 continue;
             }
             $place = isset($here[$herb->id]) ? 0 : (isset($lately[$herb->id]) ? 1 : 2);

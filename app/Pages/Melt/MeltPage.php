@@ -41,11 +41,10 @@ final readonly class MeltPage
     public function choices(): MeltChoices
     {
         $table = MeltTable::of($this->tables);
-        $own = $this->cupboard->own();
         $waxes = fn (string $kind): array => array_values(
             array_map(
                 fn (Wax $wax) => new PartChoice($wax->id, $wax->name, $wax->note, $wax->kind),
-                array_filter($this->cupboard->waxes(), fn (Wax $wax) => $wax->kind === $kind && $own->isOffered($wax->id)),
+                array_filter($this->cupboard->offered($this->cupboard->waxes()), fn (Wax $wax) => $wax->kind === $kind),
             ),
         );
 
@@ -69,7 +68,7 @@ final readonly class MeltPage
             ),
             array_map(
                 fn (Carrier $oil) => new OilChoice($oil->id, $oil->name, $oil->note, $oil->food->allergens),
-                array_values(array_filter($this->cupboard->carriers(), fn (Carrier $oil) => $own->isOffered($oil->id))),
+                array_values($this->cupboard->offered($this->cupboard->carriers())),
             ),
             $this->bottled(),
             $waxes('wax'),
@@ -83,7 +82,7 @@ final readonly class MeltPage
             ],
             array_map(
                 fn (EssentialOil $oil) => new PartChoice($oil->id, $oil->name, MeltEntries::limit($oil), $oil->solid ? 'solid' : 'drops'),
-                array_values(array_filter($this->cupboard->essentialOils(), fn (EssentialOil $oil) => $own->isOffered($oil->id))),
+                array_values($this->cupboard->offered($this->cupboard->essentialOils())),
             ),
             array_map(fn (array $band) => new Choice($band['id'], $band['name']), $table->firmness()->bands),
             array_values(array_map(fn (Row $row) => new Choice($row->text('id'), $row->text('name')), $table->rules->rows('people'))),

@@ -88,13 +88,12 @@ final readonly class LotLinesPage
 
     private function named(string $kind, string $id): string
     {
-        $cupboard = $this->planning->cupboard();
+        $words = $this->kitchens->words();
 
         return match ($kind) {
-            'herb' => $cupboard->herbOrNull($id)->name ?? $id,
-            'carrier' => $cupboard->carrierOrNull($id)->name ?? $id,
-            'wax' => $cupboard->waxOrNull($id)->name ?? $id,
-            'scent' => ($cupboard->scentOrNull($id)->name ?? $id).' essential oil',
+            'herb', 'wax' => $words->thing([$kind => $id]),
+            'carrier' => $words->thing(['oil' => $id]),
+            'scent' => $words->thing(['scent' => $id]).' essential oil',
             default => "tins of {$id}",
         };
     }

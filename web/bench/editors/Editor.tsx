@@ -35,34 +35,37 @@ function RatioEditor({ edit }: { edit: Edit }) {
   )
 }
 
+const DAYS = [
+  { key: 'ready_by', label: 'Ready by', hint: 'The latest day to begin is reckoned back from it.' },
+  { key: 'start', label: 'Or begin on', hint: 'Leave both blank to begin today.' },
+  {
+    key: 'begun',
+    label: 'Or it stands already, since',
+    hint: 'A jar begun before it came in here: its days are reckoned from then, and nothing is taken from Stores.',
+  },
+] as const
+
 function WhenEditor({ edit }: { edit: Edit }) {
   const { wish, change, fault } = edit
   return (
     <>
-      <Field
-        label="Ready by"
-        type="date"
-        value={wish.ready_by ?? ''}
-        fault={fault('ready_by')}
-        hint="The latest day to begin is reckoned back from it."
-        onChange={(e) => change({ ready_by: orNothing(e.target.value), begun: null })}
-      />
-      <Field
-        label="Or begin on"
-        type="date"
-        value={wish.start ?? ''}
-        fault={fault('start')}
-        hint="Leave both blank to begin today."
-        onChange={(e) => change({ start: orNothing(e.target.value), begun: null })}
-      />
-      <Field
-        label="Or it stands already, since"
-        type="date"
-        value={wish.begun ?? ''}
-        fault={fault('begun')}
-        hint="A jar begun before it came in here: its days are reckoned from then, and nothing is taken from Stores."
-        onChange={(e) => change({ begun: orNothing(e.target.value), start: null, ready_by: null })}
-      />
+      {DAYS.map(({ key, label, hint }) => (
+        <Field
+          key={key}
+          label={label}
+          type="date"
+          value={wish[key] ?? ''}
+          fault={fault(key)}
+          hint={hint}
+          // What stands already is neither to be begun nor wanted by a day.
+          onChange={(e) =>
+            change({
+              ...(key === 'begun' ? { start: null, ready_by: null } : { begun: null }),
+              [key]: orNothing(e.target.value),
+            })
+          }
+        />
+      ))}
     </>
   )
 }
