@@ -139,6 +139,14 @@ it('comes in from a house that had it before the tables did', function () {
     $this->house = $this->aHouse($this->keeper, 'Other House');
     $this->atHouse('POST', '/import', $file)->assertOk();
     expect($this->atHouse('GET', '/own/own-tulsi')->assertOk()->json('own.name'))->toBe('tulsi');
+    // What is learned of it later is written all the same; a name is not given that another goes by.
+    $this->atHouse('PUT', '/own/own-tulsi', ['version' => 0, 'own' => ['concerns' => ['pregnancy']] + $file['own'][0]])
+        ->assertOk()
+        ->assertJsonPath('cautions.0.id', 'pregnancy');
+    $this->atHouse('PUT', '/own/own-tulsi', ['version' => 1, 'own' => ['name' => 'holy basil'] + $file['own'][0]])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.field', 'name');
+    $this->atHouse('PUT', '/own/own-tulsi', ['version' => 1, 'own' => ['also' => ['cilantro']] + $file['own'][0]])->assertStatus(422);
     // What cannot be read at all is refused by its name, and nothing of the file is kept.
     $file['own'][] = ['kind' => 'oil', 'name' => 'lead oil', 'density' => 11];
     $this->house = $this->aHouse($this->keeper, 'Third House');

@@ -60,7 +60,10 @@ final readonly class SaveOwn
     {
         return $this->locked(function () use ($thing, $fields, $version): OwnThing {
             $now = OwnThing::query()->findOrFail($thing->id);
-            $read = (new OwnReader($this->planning->cupboard()))->read(['kind' => $now->kind, 'id' => $now->slug] + $fields);
+            // What it was called before the tables knew such a plant is no fault of it now.
+            $names = fn (array $of): array => [$of['name'] ?? null, $of['also'] ?? []];
+            $renamed = $names($fields) !== $names($now->fields);
+            $read = (new OwnReader($this->planning->cupboard(), $renamed))->read(['kind' => $now->kind, 'id' => $now->slug] + $fields);
             if ($now->version !== $version) {
                 if ($now->fields == $read->fields) {
                     return $now;
