@@ -74,6 +74,12 @@ final readonly class FrozenPlan
         return self::of($words->tell($this->document));
     }
 
+    /** Whether it goes through paper or a finer cloth a second time. */
+    public function isStrainedTwice(): bool
+    {
+        return (new Stored($this->document))->flag('strained_twice');
+    }
+
     public function isColdKept(): bool
     {
         return $this->storage === ColdStorage::FRIDGE;

@@ -42,8 +42,10 @@ final readonly class Learned
         }
         $oil = $plan->figure('oil_volume');
         $way = in_array($strained->way, Uptake::WAYS, true) ? $strained->way : $plan->way;
+        $usual = Uptake::by($way, $tables);
+        $lossesMl = ($plan->isStrainedTwice() ? $usual->strainedAgain($tables) : $usual)->lossesMl;
         try {
-            $uptake = YieldHistory::uptake($oil, $strained->ml, $dry, Uptake::by($way, $tables)->lossesMl);
+            $uptake = YieldHistory::uptake($oil, $strained->ml, $dry, $lossesMl);
         } catch (YieldException) {
             return null;
         }

@@ -31,6 +31,7 @@ final readonly class Straining
         private string $storage = ColdStorage::SHELF,
         private bool $kitchen = false,
         private bool $settles = true,
+        private bool $twice = false,
     ) {}
 
     /** How it is best got out. */
@@ -149,6 +150,15 @@ final readonly class Straining
                 'why' => 'The strongest oil is in the herb.',
             ],
         };
+        if ($this->twice) {
+            $steps[] = [
+                'id' => 'again',
+                'says' => $this->settles
+                    ? 'When it has dripped out, strain it a second time, through paper or a finer cloth, slowly.'
+                    : 'While it is warm still, strain it a second time, through a finer cloth.',
+                'why' => 'What the first cloth let through goes on to spoil. So it was planned.',
+            ];
+        }
         $steps[] = [
             'id' => 'weigh',
             'says' => 'Weigh jug and oil together, and the spent herb.',

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Kettle\Infusion;
 
+use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Kind;
 use Kettle\Reason\RefusedException;
 
 /** A method or school that is unknown, or does not suit what is planned. */
@@ -45,5 +47,75 @@ final class MethodException extends RefusedException
     public static function notFor(string $method, string $state): self
     {
         return new self('not_for_this', sprintf('%s is not a way for %s herb. Choose another way.', ucfirst($method), $state));
+    }
+
+    public static function noWarmth(string $method): self
+    {
+        return new self('unfit', sprintf('Nothing holds a warmth %s: leave it out, or choose a warm method.', $method), 'warmth');
+    }
+
+    public static function hoursBare(string $typed): self
+    {
+        return new self(
+            'unreadable',
+            sprintf('“%s” of what? Say hours, days or weeks, such as 3 weeks.', mb_substr($typed, 0, 40)),
+            'hours',
+        );
+    }
+
+    public static function tooShort(string $method, float $leastH): self
+    {
+        return new self(
+            'out_of_range',
+            sprintf('So short nothing goes over into the oil: %s takes %s at the least.', $method, AmountWriter::span($leastH)),
+            'hours',
+        );
+    }
+
+    /** @param  string  $about hours, or warmth where that is what makes them too many */
+    public static function tooLong(string $method, float $mostH, string $about): self
+    {
+        return new self(
+            'out_of_range',
+            sprintf(
+                'No school of the %s leaves it so long so warm, for it ages the oil: %s at the most.',
+                $method,
+                AmountWriter::span($mostH),
+            ),
+            $about,
+        );
+    }
+
+    public static function tooCool(float $leastC): self
+    {
+        return new self(
+            'out_of_range',
+            sprintf('Under %s nothing is warmed. Choose a way on the shelf.', AmountWriter::plain($leastC, Kind::Temperature)),
+            'warmth',
+        );
+    }
+
+    public static function tooHot(string $method, float $mostC): self
+    {
+        return new self(
+            'too_hot',
+            sprintf(
+                'No school of the %s goes so hot: hold it at %s at the most, or the herb fries and the oil spoils.',
+                $method,
+                AmountWriter::plain($mostC, Kind::Temperature),
+            ),
+            'warmth',
+        );
+    }
+
+    /** @param  string  $about stands or cooled */
+    public static function notOffTheHeat(string $method, string $about): self
+    {
+        return new self('unfit', sprintf('There is no heat to take it off: %s has none. Leave that out.', $method), $about);
+    }
+
+    public static function strainedAtOnce(string $why): self
+    {
+        return new self('unfit', sprintf('It cannot be left standing off the heat: %s. Leave that out.', $why), 'stands');
     }
 }

@@ -44,4 +44,10 @@ final class SpiritStart
             'high' => ($herbG / self::PER_G) * self::ML[2],
         ];
     }
+
+    /** Whether the spirit can leave again by this way: warm, open, and no flame near it. */
+    public static function leaves(Method $method): bool
+    {
+        return $method->heated && ! $method->has(Method::OVER_FLAME) && ! $method->has(Method::LID_TIGHT);
+    }
 }

@@ -63,6 +63,14 @@ final readonly class Uptake
         return new self($this->way, $now['mean'], $now['next_sd'], $this->lossesMl, $this->priorMlPerGram, $seen->batches);
     }
 
+    /** Strained a second time: the second paper or cloth keeps as much as the first. */
+    public function strainedAgain(Tables $tables): self
+    {
+        $filter = $tables->table('uptake')->row('losses')->row('filter_ml')->number('value');
+
+        return new self($this->way, $this->mlPerGram, $this->sd, $this->lossesMl + $filter, $this->priorMlPerGram, $this->batches);
+    }
+
     /**
      * V_out = V_in - u x dry herb - sediment and cloth.
      *

@@ -9,11 +9,13 @@ use Kettle\Caution\ColdStorage;
 use Kettle\Diary\Labour;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\Methods;
+use Kettle\Infusion\OwnHours;
 use Kettle\Infusion\Variant;
 use Kettle\Keeping\Keeping;
 use Kettle\Material\Tables;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
+use Kettle\Reason\Said;
 use Kettle\Time\Dates;
 use Kettle\Time\Interval;
 
@@ -29,7 +31,7 @@ final readonly class Comparison
         foreach ($this->tables->table('things')->rows('rows') as $row) {
             $names[$row->text('id')] = $row->text('name');
         }
-        $uptake = $this->kitchen->uptake($wish->mix, $wish->practice->way);
+        $uptake = $this->kitchen->uptakeFor($wish);
         $rows = [];
         foreach ($this->methods->all() as $method) {
             $missing =
@@ -60,7 +62,10 @@ final readonly class Comparison
                 'risks' => $method->risks,
                 'yield_text' => $yield === null ? null : AmountWriter::plain($yield['value'], Kind::Volume),
                 'keeps_text' => $this->keeps($by),
-                'schools' => array_map(fn (Variant $variant) => $this->variant($wish, $method, $variant, $amounts), $method->variants),
+                'schools' => array_map(
+                    fn (Variant $variant) => $this->variant($wish, $method, $variant, $amounts),
+                    OwnHours::is($chosen) ? [$chosen, ...$method->variants] : $method->variants,
+                ),
             ];
         }
 
@@ -94,13 +99,14 @@ final readonly class Comparison
         $laid = Days::of($wish->by($method, $variant), $this->kitchen, $amounts, among: $chosen);
         [$times, $startBy] = [$laid->timetable, $laid->startBy];
         $hands = Labour::of($method, $variant->usualH, $times);
+        $words = $this->kitchen->words();
         $now = $times->fillAt->format('Y-m-d') === $this->kitchen->today()->format('Y-m-d');
         $days = $laid->late && $wish->days->readyBy !== null ? (int) $wish->days->readyBy->diff($times->readyDay())->days : 0;
 
         return [
             'id' => $variant->id,
-            'name' => $variant->name,
-            'why' => $variant->why,
+            'name' => OwnHours::is($variant) ? $words->of(Said::of('school.own')) : $variant->name,
+            'why' => OwnHours::is($variant) ? $words->of(Said::of('school.own-why')) : $variant->why,
             'start_by' => $startBy->format('Y-m-d'),
             'start_text' => $now ? 'now' : Dates::say($times->fillAt, 'short_weekday'),
             'ready_on' => $times->readyDay()->format('Y-m-d'),

@@ -11,6 +11,7 @@ use Kettle\Infusion\Method;
 use Kettle\Infusion\MethodException;
 use Kettle\Infusion\SpiritStart;
 use Kettle\Reason\Said;
+use Kettle\Reason\Way;
 use Kettle\Vessel\JarException;
 
 /** Whether herb, oil, vessel, method and purpose go together, and no caution forbids it. */
@@ -51,7 +52,26 @@ final readonly class Fit
                 throw WishException::withWays($refused->about('spirit'), Remedies::ofSpirit($kitchen));
             }
         }
+        self::offTheHeat($wish);
         self::againstStops($wish, WishFacts::of($wish, $kitchen), $kitchen, $cautions);
+    }
+
+    /** @throws WishException when it is to stand or to cool, and there is no heat, or no time for it */
+    private static function offTheHeat(Wish $wish): void
+    {
+        foreach (['stands' => $wish->practice->standsH !== null, 'cooled' => $wish->practice->cooledOpen] as $field => $asked) {
+            if ($asked && ! $wish->method->heated) {
+                throw WishException::withWays(MethodException::notOffTheHeat($wish->method->name, $field), [
+                    new Way('as-usual', 'Leave it out.', [$field => null]),
+                ]);
+            }
+        }
+        if ($wish->practice->standsH !== null && ($wish->coldWithinH() !== null || $wish->sets())) {
+            $why = $wish->sets() ? 'its fat would set on the herb' : 'what is kept cold is strained at once';
+            throw WishException::withWays(MethodException::strainedAtOnce($why), [
+                new Way('at-once', 'Strain it at once.', ['stands' => null]),
+            ]);
+        }
     }
 
     /** @throws WishException when a caution forbids even planning it */

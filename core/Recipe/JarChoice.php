@@ -66,7 +66,7 @@ final readonly class JarChoice
         if ($wish->sizing->seekingCover) {
             return null;
         }
-        $uptake = $kitchen->uptake($wish->mix, $wish->practice->way);
+        $uptake = $kitchen->uptakeFor($wish);
         for ($parts = floor($ratio->parts) + 1; $parts <= Ratio::LEANEST; $parts++) {
             $leaner = $ratio->parts($parts);
             try {

@@ -265,6 +265,14 @@ final readonly class Kitchen
         return $this->uptakeOf($mix->uptakeKey(), $way);
     }
 
+    /** The oil a wish leaves in the herb and in what it is strained through. */
+    public function uptakeFor(Wish $wish): Uptake
+    {
+        $uptake = $this->uptake($wish->mix, $wish->practice->way);
+
+        return $wish->practice->strainedTwice ? $uptake->strainedAgain($this->cupboard->tables()) : $uptake;
+    }
+
     /** @param  ?string  $form of HerbMix::uptakeKey */
     public function uptakeOf(?string $form, string $way): Uptake
     {

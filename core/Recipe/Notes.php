@@ -10,6 +10,7 @@ use Kettle\Caution\ColdStorage;
 use Kettle\Caution\Facts;
 use Kettle\Diary\Booking;
 use Kettle\Infusion\Method;
+use Kettle\Infusion\OwnHours;
 use Kettle\Keeping\Keeping;
 use Kettle\Measure\Ratio;
 use Kettle\Reason\Note;
@@ -61,6 +62,7 @@ final class Notes
         if ($keeping->soonestOil !== null) {
             $notes[] = self::note('old-oil', 'care', ['oil' => ['oil' => $keeping->soonestOil], 'day' => ['day' => $keeping->bestBefore]]);
         }
+        $notes = [...$notes, ...self::aboutTheHours($wish)];
         $times = $days->timetable;
         if ($days->late && $wish->days->readyBy !== null) {
             $late = (int) $wish->days->readyBy->diff($times->readyDay())->days;
@@ -144,6 +146,19 @@ final class Notes
         }
 
         return $notes;
+    }
+
+    /** @return list<Note> hours of the cook's own that are fewer or more than any school's */
+    private static function aboutTheHours(Wish $wish): array
+    {
+        $with = ['hours' => ['h' => $wish->variant->usualH], 'method' => ['method' => $wish->method->id]];
+        $least = OwnHours::shorterThan($wish->method, $wish->variant);
+        if ($least !== null) {
+            return [self::note('short-hours', 'note', $with + ['least' => ['h' => $least]])];
+        }
+        $most = OwnHours::longerThan($wish->method, $wish->variant);
+
+        return $most === null ? [] : [self::note('long-hours', 'care', $with + ['most' => ['h' => $most]])];
     }
 
     /** @return list<Note> */

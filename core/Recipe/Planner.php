@@ -26,7 +26,7 @@ final readonly class Planner
     public function plan(Wish $wish): Plan
     {
         Fit::check($wish, $this->kitchen, $this->cautions);
-        $uptake = $this->kitchen->uptake($wish->mix, $wish->practice->way);
+        $uptake = $this->kitchen->uptakeFor($wish);
         $amounts = Amounts::solve($wish, $this->kitchen, $uptake);
         $days = Days::of($wish, $this->kitchen, $amounts);
         if (

@@ -183,7 +183,7 @@ final class Planning
     {
         [$read, $kitchen] = $this->read($wish, $kitchen);
         try {
-            $supplies = Supplies::of($read, Amounts::solve($read, $kitchen, $kitchen->uptake($read->mix, $read->practice->way)), $kitchen);
+            $supplies = Supplies::of($read, Amounts::solve($read, $kitchen, $kitchen->uptakeFor($read)), $kitchen);
         } catch (WishException) {
             // What cannot be measured out takes nothing from Stores; its cautions hold all the same.
             $supplies = null;

@@ -12,17 +12,29 @@ final readonly class Practice
     /** How often a jar on the shelf is shaken, hours: four schools, common practice. */
     public const SHAKES = ['twice-daily' => 12.0, 'daily' => 24.0, 'few-days' => 72.0, 'weekly' => 168.0];
 
+    /** How it cools off the heat; covered is what the methods say. */
+    public const COOLED = ['covered', 'uncovered'];
+
+    /** How often it goes through a cloth or paper. */
+    public const STRAINED = ['once', 'twice'];
+
     /**
      * @param  string  $way how it is got out: drained, squeezed or pressed
      * @param  bool  $spirit whether the herb is moistened with spirit first
      * @param  ?float  $shakeEveryH how often a jar on the shelf is shaken, where the cook said
      * @param  string  $storedAs of ColdStorage::ALL, as it was wished
+     * @param  ?float  $standsH hours it stands off the heat, where the cook said
+     * @param  bool  $cooledOpen whether the lid is off while it cools
+     * @param  bool  $strainedTwice whether it goes through paper a second time
      */
     public function __construct(
         public string $way,
         public bool $spirit = false,
         public ?float $shakeEveryH = null,
         public string $storedAs = ColdStorage::SHELF,
+        public ?float $standsH = null,
+        public bool $cooledOpen = false,
+        public bool $strainedTwice = false,
     ) {}
 
     /** "twice a day", "daily", "every few days", "weekly" */
@@ -36,9 +48,17 @@ final readonly class Practice
         };
     }
 
-    /** Shaken as the method has it. */
-    public function shakenAsUsual(): self
+    /** By another method: shaken, stood and cooled as that has it. */
+    public function byAnother(bool $heated): self
     {
-        return new self($this->way, $this->spirit, null, $this->storedAs);
+        return new self(
+            $this->way,
+            $this->spirit,
+            $heated ? null : $this->shakeEveryH,
+            $this->storedAs,
+            $heated ? $this->standsH : null,
+            $heated && $this->cooledOpen,
+            $this->strainedTwice,
+        );
     }
 }

@@ -7,6 +7,8 @@ namespace Kettle\Recipe;
 use Kettle\Caution\AcidSoak;
 use Kettle\Caution\ColdStorage;
 use Kettle\Infusion\Method;
+use Kettle\Infusion\OwnHours;
+use Kettle\Infusion\SpiritStart;
 use Kettle\Material\HerbPart;
 use Kettle\Reason\Way;
 
@@ -20,10 +22,7 @@ final class Remedies
      */
     public static function ofSpirit(Kitchen $kitchen): array
     {
-        $open = array_filter(
-            $kitchen->methods()->all(),
-            fn (Method $method) => $method->heated && ! $method->has(Method::OVER_FLAME) && ! $method->has(Method::LID_TIGHT),
-        );
+        $open = array_filter($kitchen->methods()->all(), SpiritStart::leaves(...));
 
         return [
             ...array_values(
@@ -31,7 +30,7 @@ final class Remedies
                     fn (Method $method) => new Way(
                         $method->id,
                         sprintf('Warm it %s, the jar open and no flame near it.', $method->inSentence),
-                        ['method' => $method->id, 'school' => null],
+                        self::by($method),
                     ),
                     $open,
                 ),
@@ -52,11 +51,9 @@ final class Remedies
         return match ($caution) {
             'botulism' => [...self::dried($wish), ...self::cold($wish, $kitchen), ...self::soured($wish), ...$skin],
             'cold-too-long' => [
+                ...self::usualHours($wish),
                 ...array_map(
-                    fn (Method $method) => new Way($method->id, sprintf('Warm it %s.', $method->inSentence), [
-                        'method' => $method->id,
-                        'school' => null,
-                    ]),
+                    fn (Method $method) => new Way($method->id, sprintf('Warm it %s.', $method->inSentence), self::by($method)),
                     self::quick($wish, $kitchen),
                 ),
                 ...self::dried($wish),
@@ -68,6 +65,20 @@ final class Remedies
             'squeezed-wet' => [new Way('drain', 'Drain it.', ['way' => 'drained'])],
             default => [],
         };
+    }
+
+    /** @return list<Way> */
+    private static function usualHours(Wish $wish): array
+    {
+        return OwnHours::is($wish->variant)
+            ? [new Way('usual-hours', 'Give it the usual hours.', ['hours' => null, 'warmth' => null])]
+            : [];
+    }
+
+    /** @return array<string, ?string> by another method: its own hours, warmth and standing in place of what was set for this one */
+    private static function by(Method $method): array
+    {
+        return ['method' => $method->id, 'school' => null, 'hours' => null, 'warmth' => null, 'stands' => null, 'cooled' => null];
     }
 
     /** @return list<Way> */
@@ -94,7 +105,7 @@ final class Remedies
             fn (Method $method) => new Way(
                 'keep-cold',
                 sprintf('Keep it cold, warmed %s, and use it within four days.', $method->inSentence),
-                ['kept' => ColdStorage::FRIDGE, 'method' => $method->id, 'school' => null],
+                ['kept' => ColdStorage::FRIDGE] + self::by($method),
             ),
             array_slice(self::quick($wish, $kitchen), 0, 1),
         );

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Kettle\Recipe;
 
 use Kettle\Caution\ColdStorage;
+use Kettle\Infusion\SpiritStart;
 use Kettle\Material\HerbPart;
+use Kettle\Material\State;
 use Kettle\Measure\Ratio;
 use Kettle\Reason\Said;
 
@@ -18,7 +20,6 @@ final class Sentence
     public static function of(Wish $wish, Amounts $amounts): array
     {
         $chosen = fn (string ...$slots) => array_intersect($slots, $wish->asked->chosen) !== [];
-        $variant = $wish->variant;
 
         return [
             ...self::amount($wish, $amounts, $chosen('jar', 'jars')),
@@ -34,19 +35,29 @@ final class Sentence
                 : [],
             self::plain('in-oil'),
             self::piece('oils', self::oils($wish), $chosen('oils')),
-            ...$wish->practice->spirit ? [self::plain('spirit-first')] : [],
+            // Where dry herb may be moistened first it is on offer; elsewhere it is not spoken of.
+            ...$wish->practice->spirit || (SpiritStart::leaves($wish->method) && $wish->mix->state === State::Dried)
+                ? [
+                    self::plain('comma'),
+                    self::piece(
+                        'spirit',
+                        Said::of('sentence.spirit-'.($wish->practice->spirit ? 'first' : 'none')),
+                        $wish->practice->spirit,
+                    ),
+                ]
+                : [],
             self::plain('comma'),
             self::piece('method', Said::just(['on_method' => $wish->method->id]), $chosen('method')),
             self::plain('for'),
-            self::piece(
-                'school',
-                $variant->targetC === null
-                    ? Said::just(['h' => $variant->usualH])
-                    : Said::of('sentence.at-warmth', ['for' => ['h' => $variant->usualH], 'warmth' => ['C' => $variant->targetC]]),
-                $chosen('school'),
-            ),
+            self::piece('school', self::hours($wish), $chosen('school', 'hours', 'warmth', 'stands')),
             self::plain('then'),
-            self::piece('way', Said::just(['way' => $wish->practice->way]), $chosen('way')),
+            self::piece(
+                'way',
+                $wish->practice->strainedTwice
+                    ? Said::of('sentence.strained-twice', ['way' => ['way' => $wish->practice->way]])
+                    : Said::just(['way' => $wish->practice->way]),
+                $chosen('way', 'strained'),
+            ),
             self::plain('comma'),
             self::piece('when', self::when($wish), $chosen('ready_by', 'start')),
             self::plain('stop'),
@@ -166,6 +177,18 @@ final class Sentence
         };
 
         return Said::of('sentence.ratio'.$by, ['parts' => ['count' => (int) round($ratio->parts)]]);
+    }
+
+    /** How long, how warm, and how long off the heat where the cook said so. */
+    private static function hours(Wish $wish): Said
+    {
+        $variant = $wish->variant;
+        $for =
+            $variant->targetC === null
+                ? Said::just(['h' => $variant->usualH])
+                : Said::of('sentence.at-warmth', ['for' => ['h' => $variant->usualH], 'warmth' => ['C' => $variant->targetC]]);
+
+        return $wish->practice->standsH === null ? $for : Said::of('sentence.stands', ['warm' => $for, 'for' => ['h' => $wish->standsH()]]);
     }
 
     private static function oils(Wish $wish): Said

@@ -127,6 +127,9 @@ final readonly class Steps
                 'often' => ['often' => $wish->practised()->tending->shakeEveryH],
             ]);
         }
+        if ($wish->practice->cooledOpen) {
+            $steps[] = self::step('cool-open', 'cool-open');
+        }
         if ($wish->standsH() > 0) {
             $steps[] = self::step('stand', 'stand', ['for' => ['h' => $wish->standsH()]]);
         }
@@ -160,6 +163,7 @@ final readonly class Steps
                 'low' => ['mL' => (float) $yield->low],
                 'high' => ['mL' => (float) $yield->high],
             ]),
+            ...$plan->wish->practice->strainedTwice ? [self::step('strain-again', $sets ? 'strain-again-warm' : 'strain-again')] : [],
             self::step('settle', $sets ? 'settle-not' : ($cold ? 'settle-cold' : 'settle')),
             self::step('bottle', $cold ? 'bottle-cold' : ($sets ? 'bottle-warm' : 'bottle'), [
                 'label' => Said::of($cold ? 'step.label-use-by' : ($plan->keeping->coldOnly ? 'step.label-refrigerate' : 'step.label'), [

@@ -51,7 +51,7 @@ final readonly class Wish
     /** Hours it stands after the heat: what is kept cold, and what would set, is strained at once. */
     public function standsH(): float
     {
-        return $this->coldWithinH() === null && ! $this->sets() ? $this->variant->standsH : 0.0;
+        return $this->coldWithinH() === null && ! $this->sets() ? $this->practice->standsH ?? $this->variant->standsH : 0.0;
     }
 
     /** Whether its oil sets in the room it is made in, and so is worked warm to the end. */
@@ -90,7 +90,7 @@ final readonly class Wish
             $method,
             $variant,
             $this->days,
-            $method->heated ? $this->practice->shakenAsUsual() : $this->practice,
+            $this->practice->byAnother($method->heated),
             $this->purpose,
             $this->asked,
             $this->roomC,

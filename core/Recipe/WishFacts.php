@@ -60,7 +60,7 @@ final readonly class WishFacts
     private static function amounts(Wish $wish, Kitchen $kitchen): ?Amounts
     {
         try {
-            return Amounts::solve($wish, $kitchen, $kitchen->uptake($wish->mix, $wish->practice->way));
+            return Amounts::solve($wish, $kitchen, $kitchen->uptakeFor($wish));
         } catch (WishException) {
             return null;
         }

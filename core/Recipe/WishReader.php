@@ -6,8 +6,12 @@ namespace Kettle\Recipe;
 
 use Kettle\Caution\ColdStorage;
 use Kettle\Diary\DiaryException;
+use Kettle\Infusion\Method;
+use Kettle\Infusion\MethodException;
 use Kettle\Infusion\Methods;
+use Kettle\Infusion\OwnHours;
 use Kettle\Infusion\Uptake;
+use Kettle\Infusion\Variant;
 use Kettle\Infusion\YieldException;
 use Kettle\Material\Blend;
 use Kettle\Material\Carrier;
@@ -41,6 +45,11 @@ final class WishReader
         'jars',
         'method',
         'school',
+        'hours',
+        'warmth',
+        'stands',
+        'cooled',
+        'strained',
         'way',
         'start',
         'begun',
@@ -87,7 +96,9 @@ final class WishReader
                 : $faults->trying('school', function () use ($wish, $method, $mix) {
                     $id = Fields::text($wish, 'school');
 
-                    return $id === null ? $method->variantFor($mix) : $method->variant($id);
+                    $school = $id === null ? $method->variantFor($mix) : $method->variant($id);
+
+                    return $this->ownHours($wish, $method, $school);
                 });
         $way = $faults->trying('way', fn () => $this->oneOf($wish, 'way', Uptake::WAYS));
         $start = $faults->trying('start', fn () => $this->day($wish, 'start'));
@@ -100,6 +111,9 @@ final class WishReader
         $purpose = $faults->trying('purpose', fn () => $this->cupboard->purpose(Fields::text($wish, 'purpose') ?? 'skin')->id) ?? 'skin';
         $spirit = $faults->trying('spirit', fn () => $this->oneOf($wish, 'spirit', ['yes', 'no'])) === 'yes';
         $shake = $faults->trying('shake', fn () => $this->oneOf($wish, 'shake', array_keys(Practice::SHAKES)));
+        $stands = $faults->trying('stands', fn () => $this->stands($wish));
+        $cooled = $faults->trying('cooled', fn () => $this->oneOf($wish, 'cooled', Practice::COOLED));
+        $strained = $faults->trying('strained', fn () => $this->oneOf($wish, 'strained', Practice::STRAINED));
         $storage = $faults->trying('kept', fn () => $this->oneOf($wish, 'kept', ColdStorage::ALL)) ?? ColdStorage::SHELF;
         $herb = $read['total'] ?? null;
         $this->onlyOneWay($herb, $oil, $finished, $byJar);
@@ -121,6 +135,9 @@ final class WishReader
                 $spirit,
                 $shake === null || $method->heated ? null : Practice::SHAKES[$shake],
                 $storage,
+                $stands,
+                $cooled === 'uncovered',
+                $strained === 'twice',
             ),
             $purpose,
             new Asked(self::tidy($wish), $this->chosen($wish), $oilLots),
@@ -326,6 +343,37 @@ final class WishReader
             $fill,
             $cover === null ? Amounts::COVER_MM : $this->kitchen->reader()->within($cover, Kind::Length, 'mm', 3, 200)->value,
         );
+    }
+
+    /**
+     * The school as it is, or hours and warmth of the cook's own in place of its own.
+     *
+     * @param  array<mixed>  $wish
+     */
+    private function ownHours(array $wish, Method $method, Variant $school): Variant
+    {
+        $typed = Fields::text($wish, 'hours');
+        if ($typed !== null && ! $method->heated && preg_match('/\pL/u', $typed) !== 1) {
+            // On the shelf a bare number may be days or weeks.
+            throw MethodException::hoursBare($typed);
+        }
+        $hours = $typed === null ? null : $this->faults->trying('hours', fn () => $this->kitchen->reader()->read($typed, Kind::Time, 'h'));
+        $warmth = Fields::text($wish, 'warmth');
+        $bare = $this->kitchen->fahrenheit ? '°F' : '°C';
+        $target =
+            $warmth === null
+                ? null
+                : $this->faults->trying('warmth', fn () => $this->kitchen->reader()->read($warmth, Kind::Temperature, $bare)->value);
+
+        return OwnHours::of($method, $school, $hours, $target);
+    }
+
+    /** @param  array<mixed>  $wish */
+    private function stands(array $wish): ?float
+    {
+        $typed = Fields::text($wish, 'stands');
+
+        return $typed === null ? null : $this->kitchen->reader()->within($typed, Kind::Time, 'h', 0.25, OwnHours::MOST_STANDS_H)->value;
     }
 
     private function jar(mixed $jar): ?Jar

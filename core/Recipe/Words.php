@@ -7,6 +7,7 @@ namespace Kettle\Recipe;
 use Kettle\Caution\Cautions;
 use Kettle\Diary\Availability;
 use Kettle\Infusion\Methods;
+use Kettle\Infusion\OwnHours;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Row;
 use Kettle\Material\State;
@@ -162,7 +163,9 @@ final class Words
             match ($table) {
                 'caution' => $this->caution($row, $key),
                 'handling' => $this->found(fn () => $this->methods->method($row)->tending->line($key)),
-                'school' => $this->found(fn () => $this->methods->method($row)->variant($key)->why),
+                'school' => $key === OwnHours::ID
+                    ? $this->template('school.own-why')
+                    : $this->found(fn () => $this->methods->method($row)->variant($key)->why),
                 'source' => $this->cautions->source($id),
                 default => '',
             },
@@ -322,7 +325,9 @@ final class Words
 
     private function school(string $method, string $id): string
     {
-        return $this->found(fn () => $this->methods->method($method)->variant($id)->name);
+        return $id === OwnHours::ID
+            ? $this->template('school.own')
+            : $this->found(fn () => $this->methods->method($method)->variant($id)->name);
     }
 
     private function form(string $id, string $state): string

@@ -78,7 +78,7 @@ it('says the plan in one sentence', function (array $wish, string $sentence) {
             'ready_by' => '2026-12-12',
         ],
         'A pint jar of marshmallow root oil for a salve, dried and cut, one to five, in sunflower oil with a '.
-        'third jojoba, in the slow cooker for 12 h at 49 °C, then squeezed, ready by Saturday 12 December.',
+        'third jojoba, without spirit, in the slow cooker for 12 h at 49 °C, then squeezed, ready by Saturday 12 December.',
     ],
     [
         ['herb' => ['id' => 'self-heal', 'amount' => '50'], 'ratio' => '1:6.5', 'start' => '2026-11-30'],

@@ -12,6 +12,7 @@ const NAMES: Record<string, string> = {
   ratio: 'herb to oil',
   oils: 'the oil',
   method: 'the way',
+  spirit: 'spirit first',
   school: 'how long',
   way: 'how it is got out',
   when: 'when',

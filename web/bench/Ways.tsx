@@ -3,7 +3,7 @@ import type { Shape } from '../api/hooks'
 import { TextButton } from '../parts/Button'
 import { Notice } from '../parts/Notice'
 import { Why } from '../parts/Why'
-import { without } from './wish'
+import { byMethod, without } from './wish'
 
 export type WayOut = { id: string; says: string; change: Record<string, unknown> }
 export type Methods = Shape<'Methods'>
@@ -150,7 +150,7 @@ export const MethodsSideBySide = memo(function MethodsSideBySide({ methods, want
                     ) : (
                       <TextButton
                         className="!min-h-6"
-                        onClick={() => take({ ...without(method.drops), method: method.id, school: null })}
+                        onClick={() => take({ ...without(method.drops), ...byMethod(method.id) })}
                       >
                         {method.name}
                       </TextButton>
@@ -216,10 +216,7 @@ function WayCard({
         {method.refused || method.chosen ? (
           <strong className="text-lg">{method.name}</strong>
         ) : (
-          <TextButton
-            className="text-lg"
-            onClick={() => take({ ...without(method.drops), method: method.id, school: null })}
-          >
+          <TextButton className="text-lg" onClick={() => take({ ...without(method.drops), ...byMethod(method.id) })}>
             {method.name}
           </TextButton>
         )}
@@ -266,7 +263,9 @@ function Schools({ methods, take }: Pick<Props, 'methods' | 'take'>) {
               {school.id === chosen.school ? (
                 <strong>{school.name}</strong>
               ) : (
-                <TextButton onClick={() => take({ school: school.id })}>{school.name}</TextButton>
+                <TextButton onClick={() => take({ school: school.id, hours: null, warmth: null })}>
+                  {school.name}
+                </TextButton>
               )}
               <span className="text-soft block">{school.why}</span>
             </span>

@@ -11,6 +11,8 @@ function slotOf(field: string): string {
   if (/^oils/.test(field)) return 'oils'
   if (/^(start|ready_by|begun)/.test(field)) return 'when'
   if (/^(oil_amount|finished|by_jar|jars?)/.test(field)) return 'amount'
+  if (/^(hours|warmth|stands|cooled|shake)/.test(field)) return 'school'
+  if (field === 'strained') return 'way'
   return field.split('.')[0] ?? field
 }
 
@@ -45,6 +47,9 @@ export function saidSentence(
     ...(jar ? [`${wish.jars ? `${wish.jars} of ` : ''}the ${jar}`] : []),
   ]
   const state = [first?.state ?? 'dried', named(materials.forms, first?.form)?.replace(/, dried.*$/, '')]
+  const ownHours = [wish.hours, wish.warmth && `at ${wish.warmth}`, wish.stands && `standing ${wish.stands}`]
+    .filter(Boolean)
+    .join(' ')
   const words: [string, string, boolean][] = [
     ['amount', amount.length > 0 ? amount.join(' and ') : 'As much as fits', amount.length > 0],
     ['herb', herbs.map((herb) => named(materials.herbs, herb.id) ?? herb.name ?? 'herb').join(' and '), true],
@@ -61,8 +66,8 @@ export function saidSentence(
     ],
     ['spirit', wish.spirit === 'yes' ? 'moistened with spirit first' : '', true],
     ['method', method?.name ?? 'some way', Boolean(wish.method)],
-    ['school', method?.schools.find((each) => each.id === wish.school)?.name ?? '', true],
-    ['way', wish.way ?? '', true],
+    ['school', ownHours || (method?.schools.find((each) => each.id === wish.school)?.name ?? ''), true],
+    ['way', [wish.way, wish.strained === 'twice' ? 'strained twice' : ''].filter(Boolean).join(', '), true],
     [
       'when',
       wish.ready_by
@@ -78,7 +83,7 @@ export function saidSentence(
     .filter(([, text]) => text !== '')
     .flatMap(([slot, text, chosen]) => [
       { slot: null, text: before[slot] ?? ', ', chosen: true },
-      { slot: slot === 'spirit' ? null : slot, text, chosen },
+      { slot, text, chosen },
     ])
   return { pieces: [...pieces, { slot: null, text: '.', chosen: true }], wrong: new Set(fields.map(slotOf)) }
 }

@@ -15,6 +15,12 @@ const store = (house: string) => `kettle.bench.${house}`
 export const without = (keys: readonly (keyof Wish & string)[] | undefined): Partial<Wish> =>
   Object.fromEntries((keys ?? []).map((key) => [key, null]))
 
+/** By another method: what was set for the one before goes. */
+export const byMethod = (method: string): Partial<Wish> => ({
+  method,
+  ...without(['school', 'hours', 'warmth', 'stands', 'cooled', 'spirit', 'shake']),
+})
+
 /** What is let go with a jar that a way has no place for, also before a plan has answered that knows of that jar. */
 export function jarLetGo(
   wish: Wish,

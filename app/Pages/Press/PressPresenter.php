@@ -202,6 +202,7 @@ final readonly class PressPresenter
             $batch->plan->storage,
             $batch->purpose === 'kitchen',
             $this->records->of($batch)->routine()->settles,
+            $batch->plan->isStrainedTwice(),
         );
     }
 

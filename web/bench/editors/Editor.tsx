@@ -1,5 +1,6 @@
+import { useState } from 'react'
 import { Field } from '../../parts/Field'
-import { without } from '../wish'
+import { byMethod, without } from '../wish'
 import { AmountEditor, JarFields } from './Amounts'
 import { Choice, type Edit, orNothing } from './edit'
 import { FormEditor, HerbEditor } from './Herbs'
@@ -70,9 +71,106 @@ function WhenEditor({ edit }: { edit: Edit }) {
   )
 }
 
+function Tick(props: { checked: boolean; onTick: (on: boolean) => void; name: string; detail: string }) {
+  return (
+    <label className="flex min-h-11 items-start gap-3 pt-2">
+      <input
+        type="checkbox"
+        className="mt-1 size-5 shrink-0"
+        checked={props.checked}
+        onChange={(event) => props.onTick(event.target.checked)}
+      />
+      <span>
+        {props.name}
+        <span className="text-soft block">{props.detail}</span>
+      </span>
+    </label>
+  )
+}
+
+/** How long, how warm, and what is done in that time: by a school, or as one does it oneself. */
+function HoursEditor({ edit }: { edit: Edit }) {
+  const { wish, change, materials, plan, fault, done } = edit
+  const method = materials.methods.find((each) => each.id === (wish.method ?? 'cold'))
+  const heated = method?.heated ?? false
+  const own = Boolean(wish.hours ?? wish.warmth)
+  // As it stood when the panel was opened: what is being typed in does not move.
+  const [ownFirst] = useState(own)
+  const schools = (
+    <Choice
+      legend="How long, by which school"
+      value={own ? '' : (wish.school ?? plan?.method.school ?? '')}
+      choices={(method?.schools ?? []).map((school) => ({
+        id: school.id,
+        name: `${school.name}: ${school.span}`,
+        detail: school.why,
+      }))}
+      onChoose={(school) => change({ school, hours: null, warmth: null })}
+      done={done}
+    />
+  )
+  const mine = (
+    <div className="grid grid-cols-2 gap-3 pt-2">
+      <Field
+        label={ownFirst ? 'Hours of your own' : 'Or hours of your own'}
+        placeholder={heated ? '6 to 8 h' : '3 weeks'}
+        value={String(wish.hours ?? '')}
+        fault={fault('hours')}
+        onChange={(e) => change({ hours: orNothing(e.target.value) })}
+      />
+      {heated ? (
+        <Field
+          label="at a warmth of"
+          placeholder="38 °C or 100 °F"
+          value={String(wish.warmth ?? '')}
+          fault={fault('warmth')}
+          onChange={(e) => change({ warmth: orNothing(e.target.value) })}
+        />
+      ) : null}
+    </div>
+  )
+  return (
+    <>
+      {ownFirst ? mine : schools}
+      {ownFirst ? schools : mine}
+      {heated ? (
+        <>
+          <Field
+            label="Then left to stand off the heat"
+            placeholder="12 h"
+            value={String(wish.stands ?? '')}
+            fault={fault('stands')}
+            hint="Up to a day; blank is as the school has it."
+            onChange={(e) => change({ stands: orNothing(e.target.value) })}
+          />
+          <Tick
+            checked={wish.cooled === 'uncovered'}
+            onTick={(open) => change({ cooled: open ? 'uncovered' : null })}
+            name="Cooled uncovered"
+            detail="a dry cloth over it, so that no steam falls back as drops"
+          />
+        </>
+      ) : (
+        <Choice
+          legend="Shaken"
+          value={wish.shake ?? ''}
+          choices={[
+            { id: '', name: 'as the method has it' },
+            { id: 'twice-daily', name: 'twice a day' },
+            { id: 'daily', name: 'daily' },
+            { id: 'few-days', name: 'every few days' },
+            { id: 'weekly', name: 'weekly, the least' },
+          ]}
+          onChoose={(id) => change({ shake: id === '' ? null : (id as 'daily') })}
+          done={done}
+        />
+      )}
+    </>
+  )
+}
+
 export function Editor({ slot, edit }: { slot: string; edit: Edit }) {
   const { wish, change, materials, plan, ways, fault, done } = edit
-  const method = materials.methods.find((each) => each.id === (wish.method ?? 'cold'))
   switch (slot) {
     case 'amount':
       return <AmountEditor edit={edit} />
@@ -100,36 +198,31 @@ export function Editor({ slot, edit }: { slot: string; edit: Edit }) {
       )
     case 'method':
       return (
+        <Choice
+          legend="Which way"
+          value={wish.method ?? 'cold'}
+          choices={materials.methods}
+          onChoose={(id) => change({ ...without(ways?.find((each) => each.id === id)?.drops), ...byMethod(id) })}
+          done={done}
+        />
+      )
+    case 'spirit':
+      return (
         <>
           <Choice
-            legend="Which way"
-            value={wish.method ?? 'cold'}
-            choices={materials.methods}
-            onChoose={(id) =>
-              change({
-                ...without(ways?.find((each) => each.id === id)?.drops),
-                method: id,
-                school: null,
-                spirit: null,
-                shake: null,
-              })
-            }
+            legend="Moistened with strong spirit first"
+            value={wish.spirit ?? 'no'}
+            choices={[
+              { id: 'no', name: 'no', detail: 'dry into the oil' },
+              {
+                id: 'yes',
+                name: 'yes',
+                detail: 'ground, covered 8 to 12 h, then warmed uncovered, away from any flame',
+              },
+            ]}
+            onChoose={(id) => change({ spirit: id === 'yes' ? 'yes' : null })}
             done={done}
           />
-          {plan?.method.heated && plan.state === 'dried' ? (
-            <label className="flex min-h-11 items-start gap-3 pt-2">
-              <input
-                type="checkbox"
-                className="mt-1 size-5 shrink-0"
-                checked={wish.spirit === 'yes'}
-                onChange={(event) => change({ spirit: event.target.checked ? 'yes' : null })}
-              />
-              <span>
-                Moistened with strong spirit first
-                <span className="text-soft block">ground, covered 8 to 12 h, then warmed uncovered</span>
-              </span>
-            </label>
-          ) : null}
           {fault('spirit') ? <p role="alert">{fault('spirit')}</p> : null}
         </>
       )
@@ -153,48 +246,31 @@ export function Editor({ slot, edit }: { slot: string; edit: Edit }) {
       )
     case 'way':
       return (
-        <Choice
-          legend="How it is got out of the herb"
-          value={wish.way ?? plan?.way ?? 'squeezed'}
-          choices={[
-            { id: 'drained', name: 'drained', detail: 'for wet herb: squeezing drives its water into the oil' },
-            { id: 'squeezed', name: 'squeezed', detail: 'by hand in a cloth, for dry herb' },
-            { id: 'pressed', name: 'pressed', detail: 'in a press: the most comes out' },
-          ]}
-          onChoose={(way) => change({ way: way as 'drained' })}
-          done={done}
-        />
-      )
-    default:
-      return (
         <>
           <Choice
-            legend="How long, by which school"
-            value={wish.school ?? plan?.method.school ?? ''}
-            choices={(method?.schools ?? []).map((school) => ({
-              id: school.id,
-              name: `${school.name}: ${school.span}`,
-              detail: school.why,
-            }))}
-            onChoose={(school) => change({ school })}
+            legend="How it is got out of the herb"
+            value={wish.way ?? plan?.way ?? 'squeezed'}
+            choices={[
+              {
+                id: 'drained',
+                name: 'drained, not squeezed',
+                detail: 'for wet herb: squeezing drives its water into the oil',
+              },
+              { id: 'squeezed', name: 'squeezed', detail: 'by hand in a cloth, for dry herb' },
+              { id: 'pressed', name: 'pressed', detail: 'in a press: the most comes out' },
+            ]}
+            onChoose={(way) => change({ way: way as 'drained' })}
             done={done}
           />
-          {plan && !plan.method.heated ? (
-            <Choice
-              legend="Shaken"
-              value={wish.shake ?? ''}
-              choices={[
-                { id: '', name: 'as the method has it' },
-                { id: 'twice-daily', name: 'twice a day' },
-                { id: 'daily', name: 'daily' },
-                { id: 'few-days', name: 'every few days' },
-                { id: 'weekly', name: 'weekly, the least' },
-              ]}
-              onChoose={(id) => change({ shake: id === '' ? null : (id as 'daily') })}
-              done={done}
-            />
-          ) : null}
+          <Tick
+            checked={wish.strained === 'twice'}
+            onTick={(twice) => change({ strained: twice ? 'twice' : null })}
+            name="Strained twice"
+            detail="the second time through paper or a finer cloth, which keeps a little more of the oil"
+          />
         </>
       )
+    default:
+      return <HoursEditor edit={edit} />
   }
 }
