@@ -22,6 +22,7 @@ const MakingPage = place(() => import('./making/MakingPage'))
 const TracePage = place(() => import('./trace/TracePage'))
 const Today = place(() => import('./today/Today'))
 const Shelf = place(() => import('./shelf/Shelf'))
+const Before = place(() => import('./shelf/Before'))
 const BatchPage = place(() => import('./batch/BatchPage'))
 const Labels = place(() => import('./labels/Labels'))
 const Press = place(() => import('./press/Press'))
@@ -110,6 +111,7 @@ const draw = () => {
                       <Route path="stores/file" element={<StoresFile />} />
                       <Route path="stores/:lot" element={<LotPage />} />
                       <Route path="shelf" element={<Shelf />} />
+                      <Route path="shelf/before" element={<Before />} />
                       <Route path="stove" element={<Stove />} />
                       <Route path="stove/:session" element={<Pot />} />
                       <Route path="diary" element={<Diary />} />

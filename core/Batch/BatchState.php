@@ -169,6 +169,7 @@ final readonly class BatchState
                 $wet['water'],
                 $wet['watery'],
                 kitchen: $purpose === 'kitchen',
+                printed: $plan->printedBestBefore(),
             ),
             $cupboard->tables(),
         );

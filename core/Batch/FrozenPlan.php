@@ -17,6 +17,7 @@ use Kettle\Material\State;
 use Kettle\Measure\Density;
 use Kettle\Recipe\Planner;
 use Kettle\Recipe\Words;
+use Kettle\Time\Day;
 
 /** The plan a batch was begun with. It never changes: what was done instead is in the logbook. */
 final readonly class FrozenPlan
@@ -72,6 +73,20 @@ final readonly class FrozenPlan
     public function told(Words $words): self
     {
         return self::of($words->tell($this->document));
+    }
+
+    /** Whether it was made before it was entered: what went in was taken for the usual, and nothing is learned from it. */
+    public function isFromBefore(): bool
+    {
+        return (new Stored($this->document))->part('before')->has('way_known');
+    }
+
+    /** The best-before day that stands on it, where it was bought so. */
+    public function printedBestBefore(): ?\DateTimeImmutable
+    {
+        $day = (new Stored($this->document))->part('before')->textOrNull('best_before');
+
+        return $day === null ? null : Day::read($day, new \DateTimeZone('UTC'));
     }
 
     /** Whether it goes through paper or a finer cloth a second time. */

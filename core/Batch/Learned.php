@@ -37,7 +37,7 @@ final readonly class Learned
     {
         $form = $plan->uptakeKey();
         $dry = $plan->dryG();
-        if ($strained === null || $strained->ml === null || $form === null || $dry < self::LEAST_G) {
+        if ($plan->isFromBefore() || $strained === null || $strained->ml === null || $form === null || $dry < self::LEAST_G) {
             return null;
         }
         $oil = $plan->figure('oil_volume');

@@ -76,6 +76,48 @@ final class DiaryException extends RefusedException
         );
     }
 
+    public static function madeAndToMake(): self
+    {
+        return new self('disagree', 'It was made before, or it is to be made: leave the other day out.');
+    }
+
+    public static function madeToCome(string $day): self
+    {
+        return new self('to_come', sprintf('%s is to come: an oil that is there was strained today or before.', $day));
+    }
+
+    public static function neitherDay(): self
+    {
+        return new self('missing', 'Say when it was strained, or the best-before day that is written on it: one of the two tells its age.');
+    }
+
+    public static function bestBeforeMade(): self
+    {
+        return new self('disagree', 'It was best before a day on which it was not yet made. One of the two days is a slip.');
+    }
+
+    public static function farFromNow(string $day, int $years): self
+    {
+        return new self(
+            'out_of_range',
+            sprintf('%s is more than %d years from now. No oil keeps so long; look at the year.', $day, $years),
+        );
+    }
+
+    public static function howMuchIsThere(): self
+    {
+        return new self('missing', 'Say how much of it there is, such as 250 mL, or how many bottles of which size.');
+    }
+
+    public static function coldAndOver(): self
+    {
+        return new self(
+            'never_so',
+            'What is kept cold of fresh herb has four days, and is not entered afterwards: use it up or freeze it within them, '.
+                'and throw away what is older or of which nobody knows the hour.',
+        );
+    }
+
     public static function tooFar(string $day): self
     {
         return new self('out_of_range', sprintf('%s is more than two years off. Choose a nearer day.', $day));

@@ -115,13 +115,18 @@ final readonly class Keeping
                 ]);
             }
         }
+        $printed = $facts->printed !== null && $facts->printed->setTime(0, 0) < $best->setTime(0, 0) ? $facts->printed : null;
+        if ($printed !== null) {
+            [$best, $sold] = [$printed, null];
+            $reasons[] = Reason::rule('keeps-printed', ['day' => ['day' => $printed->format('Y-m-d')]]);
+        }
         foreach ($spent as $oil) {
             $reasons[] = Reason::rule('keeps-spent', ['oil' => ['oil' => $oil]]);
         }
         if ($facts->storage === ColdStorage::SOURED) {
             $reasons[] = Reason::rule('keeps-soured', ['months' => AcidSoak::KEEPS_MONTHS]);
         }
-        if ($sold !== null) {
+        if ($sold !== null || $printed !== null) {
             $months = max(0.0, ($best->getTimestamp() - $facts->strainedAt->setTime(0, 0)->getTimestamp()) / 3600 / self::HOURS_A_MONTH);
         }
 
@@ -129,7 +134,7 @@ final readonly class Keeping
             $months,
             $best,
             min($low, $best),
-            $sold !== null ? $best : max($best, $high),
+            $sold !== null || $printed !== null ? $best : max($best, $high),
             $reasons,
             $sold,
             $spent,

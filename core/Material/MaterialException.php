@@ -14,6 +14,14 @@ final class MaterialException extends RefusedException
         return new self('unknown', sprintf('No %s is called “%s” here. Choose one from the list.', $what, mb_substr($id, 0, 40)));
     }
 
+    public static function driedOrFresh(): self
+    {
+        return new self(
+            'missing',
+            'Say whether the herb was dried or fresh when it went in: what is fresh brings water, and keeps otherwise.',
+        );
+    }
+
     public static function noOil(): self
     {
         return new self('missing', 'Name at least one oil.');

@@ -24,7 +24,7 @@ final class Again
             throw WishException::one('times', 'out_of_range', 'A batch is made again between a twentieth and twenty times its size.');
         }
         $again = WishReader::tidy($wish);
-        unset($again['start'], $again['ready_by'], $again['begun']);
+        unset($again['start'], $again['ready_by'], $again['begun'], $again['before']);
         if ($times === 1.0) {
             // As it was written, but for what was in the cupboard then.
             return [

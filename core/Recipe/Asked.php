@@ -11,6 +11,7 @@ final readonly class Asked
      * @param  array<string, mixed>  $document tidied, as docs/formats/wish.schema.json
      * @param  list<string>  $chosen the words of the sentence the cook chose, by slot
      * @param  array<string, string>  $oilLots lot to take from first, by carrier id
+     * @param  ?Before  $before where the oil is there already
      */
-    public function __construct(public array $document, public array $chosen, public array $oilLots) {}
+    public function __construct(public array $document, public array $chosen, public array $oilLots, public ?Before $before = null) {}
 }

@@ -11,6 +11,13 @@ final readonly class Finished
      * @param  float  $ml in all
      * @param  string  $said in the cook's words: "300 mL", "six 50 mL bottles"
      * @param  bool  $surely nine times in ten, else as often as not
+     * @param  int  $count of bottles or tins, alike; one for an amount
      */
-    public function __construct(public float $ml, public string $said, public bool $surely) {}
+    public function __construct(public float $ml, public string $said, public bool $surely, public int $count = 1) {}
+
+    /** What each bottle holds, mL. */
+    public function eachMl(): float
+    {
+        return round($this->ml / $this->count, 3);
+    }
 }

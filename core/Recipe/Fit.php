@@ -6,7 +6,9 @@ namespace Kettle\Recipe;
 
 use Kettle\Caution\CautionException;
 use Kettle\Caution\Cautions;
+use Kettle\Caution\ColdStorage;
 use Kettle\Caution\Facts;
+use Kettle\Diary\DiaryException;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\MethodException;
 use Kettle\Infusion\SpiritStart;
@@ -20,6 +22,14 @@ final readonly class Fit
     /** @throws WishException when the method, the oil or the purpose does not go with the herb */
     public static function check(Wish $wish, Kitchen $kitchen, Cautions $cautions): void
     {
+        if ($wish->asked->before !== null) {
+            if ($wish->storage() === ColdStorage::FRIDGE) {
+                throw WishException::from(DiaryException::coldAndOver()->about('kept'));
+            }
+            self::againstStops($wish, WishFacts::of($wish, $kitchen), $kitchen, $cautions);
+
+            return;
+        }
         foreach ($wish->blend->shares() as $oil) {
             if (! $wish->method->heated && $oil['share'] > 0.5 && $oil['carrier']->setsBelowC > $kitchen->roomC) {
                 throw WishException::from(

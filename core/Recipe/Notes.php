@@ -46,6 +46,25 @@ final class Notes
         Keeping $keeping,
         Facts $facts,
     ): array {
+        $notes = $wish->asked->before === null ? self::ofMaking($wish, $amounts, $days, $kitchen, $supplies, $keeping) : [];
+        foreach ($cautions->holding($facts, 'bench') as $rule) {
+            $notes[] = $cautions->told($rule, $facts)->withWays(Remedies::ofStop($rule->id, $wish, $kitchen));
+        }
+        $order = array_flip(Caution::RANKS);
+        usort($notes, fn (Note $a, Note $b) => $order[$a->rank] <=> $order[$b->rank]);
+
+        return $notes;
+    }
+
+    /** @return list<Note> of its amounts, its jar, its oils and its days: nothing to watch for in what is made already */
+    private static function ofMaking(
+        Wish $wish,
+        Amounts $amounts,
+        Days $days,
+        Kitchen $kitchen,
+        Supplies $supplies,
+        Keeping $keeping,
+    ): array {
         $notes = [
             ...$supplies->notes($wish, $amounts, $kitchen),
             ...self::aboutTheJar($wish, $amounts, $kitchen),
@@ -76,11 +95,6 @@ final class Notes
         if ($useBy !== null && $missed !== null) {
             $notes[] = self::note('away-use-by', 'care', ['use_by' => ['long_moment' => $useBy], 'last' => ['long_moment' => $missed]]);
         }
-        foreach ($cautions->holding($facts, 'bench') as $rule) {
-            $notes[] = $cautions->told($rule, $facts)->withWays(Remedies::ofStop($rule->id, $wish, $kitchen));
-        }
-        $order = array_flip(Caution::RANKS);
-        usort($notes, fn (Note $a, Note $b) => $order[$a->rank] <=> $order[$b->rank]);
 
         return $notes;
     }

@@ -87,6 +87,8 @@ final readonly class PlanDocument
         $levels = $plan->amounts->levels;
         $times = $plan->timetable;
 
+        $wayKnown = $wish->asked->before->wayKnown ?? true;
+
         return [
             'name' => $plan->name(),
             'sentence' => $plan->sentence,
@@ -111,6 +113,7 @@ final readonly class PlanDocument
             'ratio' => $plan->amounts->ratio->text(),
             'basis' => $wish->sizing->basis,
             'way' => $wish->practice->way,
+            ...$wish->asked->before === null ? [] : ['before' => $wish->asked->before->toArray()],
             'strained_twice' => $wish->practice->strainedTwice,
             'state' => $wish->mix->state->value,
             'purpose' => $wish->purpose,
@@ -138,10 +141,10 @@ final readonly class PlanDocument
             ],
             'method' => [
                 'id' => $wish->method->id,
-                'name' => Said::just(['method' => $wish->method->id]),
+                'name' => $wayKnown ? Said::just(['method' => $wish->method->id]) : Said::of('plan.way-unknown'),
                 'heated' => $wish->method->heated,
                 'school' => $wish->variant->id,
-                'school_name' => Said::just(['school' => [$wish->method->id, $wish->variant->id]]),
+                'school_name' => $wayKnown ? Said::just(['school' => [$wish->method->id, $wish->variant->id]]) : '',
                 'hours' => $wish->variant->usualH,
                 'stands_h' => $wish->standsH(),
                 'cooled_open' => $wish->practice->cooledOpen,

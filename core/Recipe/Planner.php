@@ -65,7 +65,7 @@ final readonly class Planner
             $figures,
             $days->timetable,
             $keeping,
-            Sentence::of($wish, $amounts),
+            $wish->asked->before === null ? Sentence::of($wish, $amounts) : Sentence::ofBefore($wish, $wish->asked->before),
             Notes::of($wish, $amounts, $days, $this->kitchen, $supplies, $this->cautions, $keeping, $facts),
             $supplies,
             $days->warmUp->load,
@@ -88,6 +88,7 @@ final readonly class Planner
             water: $wish->mix->wettest(),
             watery: $wish->mix->isWatery(),
             kitchen: $wish->purpose === 'kitchen',
+            printed: $wish->asked->before?->bestBefore,
         );
         $keeping = Keeping::of($wish->blend, $wish->mix->state, $facts('cool-dark'), $tables);
 

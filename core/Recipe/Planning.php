@@ -99,9 +99,10 @@ final class Planning
      */
     private function read(array $wish, Kitchen $kitchen): array
     {
+        [$wish, $kitchen, $before] = Before::of($wish, $kitchen, $this->methods);
         [$wish, $kitchen] = Begun::of($wish, $kitchen, $this->methods);
 
-        return [(new WishReader($kitchen->cupboard(), $this->methods, $kitchen))->read($wish), $kitchen];
+        return [(new WishReader($kitchen->cupboard(), $this->methods, $kitchen))->read($wish, $before), $kitchen];
     }
 
     /** @return array<string, mixed> docs/formats/plan.schema.json */

@@ -64,6 +64,43 @@ final class Sentence
         ];
     }
 
+    /**
+     * Of an oil that is there already: how much of it, and what is known of it.
+     *
+     * @return list<array{slot: ?string, text: Said, chosen: bool}>
+     */
+    public static function ofBefore(Wish $wish, Before $before): array
+    {
+        $day = fn (\DateTimeImmutable $day): array => ['day' => $day->format('Y-m-d')];
+
+        return [
+            self::piece('amount', Said::of('sentence.first', ['it' => Said::just((string) $wish->sizing->finished?->said)]), true),
+            self::plain('of'),
+            self::piece('herb', self::herbs($wish), true),
+            self::plain('oil-for'),
+            self::piece('purpose', Said::just(['purpose' => $wish->purpose]), in_array('purpose', $wish->asked->chosen, true)),
+            ...$wish->mix->isSingle() ? [self::plain('comma'), self::piece('form', self::form($wish->mix->first()), true)] : [],
+            self::plain('in-oil'),
+            self::piece('oils', self::oils($wish), true),
+            self::plain('comma'),
+            self::piece(
+                'method',
+                $before->wayKnown ? Said::just(['on_method' => $wish->method->id]) : Said::of('sentence.way-unknown'),
+                $before->wayKnown,
+            ),
+            self::plain('comma'),
+            self::piece(
+                'before',
+                $before->made === null ? Said::of('sentence.made-unknown') : Said::of('sentence.made', ['day' => $day($before->made)]),
+                $before->made !== null,
+            ),
+            ...$before->from === ''
+                ? []
+                : [self::plain('comma'), self::piece('before', Said::of('sentence.got-from', ['from' => $before->from]), true)],
+            self::plain('stop'),
+        ];
+    }
+
     /** @return array{slot: string, text: Said, chosen: bool} */
     private static function piece(string $slot, Said $text, bool $was): array
     {

@@ -36,6 +36,7 @@ final readonly class WishFacts
             }
         }
         $spent = $keeping->spent ?? [];
+        $made = $wish->asked->before !== null;
 
         return Facts::of(
             $wish->purpose,
@@ -43,17 +44,18 @@ final readonly class WishFacts
             array_map(fn (HerbPart $part) => ['plant' => $part->plant, 'state' => $part->form->state], $wish->mix->parts),
             $wish->blend->shares(),
             $wish->blend->iodineValue(),
-            $wish->method,
-            $wish->practice->way,
-            $wish->practice->spirit,
-            self::tooSlow($wish, $kitchen, $times),
+            // What is made already is warmed and wrung out no more.
+            $made ? $kitchen->methods()->plainest(false) : $wish->method,
+            $made ? 'drained' : $wish->practice->way,
+            $wish->practice->spirit && ! $made,
+            $made ? null : self::tooSlow($wish, $kitchen, $times),
             $lots,
             $all,
             [
                 'ceiling' => $wish->variant->ceilingC === null ? null : ['C' => $wish->variant->ceilingC],
                 'spent' => ['all' => array_map(fn (string $oil) => ['oil' => $oil], $spent)],
             ],
-        )->and($spent === [] ? [] : ['oil-spent' => true]);
+        )->and(($spent === [] ? [] : ['oil-spent' => true]) + ($made ? ['made' => true] : []));
     }
 
     /** What it comes to, for how long it takes to get warm; null where it cannot be measured out. */

@@ -72,10 +72,11 @@ final class WishReader
 
     /**
      * @param  array<mixed>  $wish
+     * @param  ?Before  $before where the oil is there already
      *
      * @throws WishException with every fault found
      */
-    public function read(array $wish): Wish
+    public function read(array $wish, ?Before $before = null): Wish
     {
         $faults = $this->faults = new Faults();
         $read = $faults->trying('herbs', fn () => $this->herbs->read($wish, $faults));
@@ -140,7 +141,7 @@ final class WishReader
                 $strained === 'twice',
             ),
             $purpose,
-            new Asked(self::tidy($wish), $this->chosen($wish), $oilLots),
+            new Asked(self::tidy($wish), $this->chosen($wish), $oilLots, $before),
             $this->kitchen->roomC,
         );
     }
@@ -158,6 +159,7 @@ final class WishReader
             'jar' => ['called', 'brim', 'inner_height'],
             'finished' => ['amount', 'count', 'size', 'sure'],
             'by_jar' => ['fill', 'cover'],
+            'before' => Before::FIELDS,
         ];
         foreach ($inners as $key => $inner) {
             $part = is_array($wish[$key] ?? null) ? Fields::only($wish[$key], $inner) : [];
@@ -309,6 +311,7 @@ final class WishReader
                     Numbers::withUnit($size->typed, 'mL'),
                 ),
                 $surely,
+                (int) $count,
             );
         }
         $typed = Fields::text($finished, 'amount');

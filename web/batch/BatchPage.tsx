@@ -33,14 +33,12 @@ export default function BatchPage() {
 
 function Page({ batch }: { batch: Shape<'BatchView'> }) {
   const house = useHouseId()
-  const { works, kitchen } = usePart()
+  const { works } = usePart()
   const go = useNavigate()
   const say = useSay()
   const [discarding, setDiscarding] = useState(false)
   const [wrong, setWrong] = useState(false)
   const plan = batch.plan
-  // A batch begun by an earlier kettle has one herb and no list.
-  const herbs = plan.herbs ?? [plan.herb]
   const closed = batch.stage === 'bottled' || batch.stage === 'discarded'
   const strained = batch.press.strained !== null
   const again = (times: number | null) =>
@@ -87,9 +85,13 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
           {strained || batch.stage === 'steeping' ? (
             <ButtonLink to={`/h/${house}/press/${batch.id}`}>To the press</ButtonLink>
           ) : null}
-          <FileLink href={`/api/houses/${house}/batches/${batch.id}/tag.pdf`}>Jar tag, PDF</FileLink>
+          {plan.before ? null : (
+            <FileLink href={`/api/houses/${house}/batches/${batch.id}/tag.pdf`}>Jar tag, PDF</FileLink>
+          )}
           <ButtonLink to={`/h/${house}/batch/${batch.id}/print`}>Labels</ButtonLink>
-          {plan.steps ? <ButtonLink to={`/h/${house}/batch/${batch.id}/card`}>Kitchen card</ButtonLink> : null}
+          {plan.steps && !plan.before ? (
+            <ButtonLink to={`/h/${house}/batch/${batch.id}/card`}>Kitchen card</ButtonLink>
+          ) : null}
           {batch.stage === 'bottled' && batch.bottles.some((bottle) => bottle.state === 'in') ? (
             <ButtonLink to={`/h/${house}/melt?batch=${batch.id}`}>Melt it</ButtonLink>
           ) : null}
@@ -159,58 +161,7 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
         </section>
         <section aria-label="Facts" className="border-line flex flex-col gap-3 lg:border-s lg:ps-8">
           <h2 className="column-head font-text text-base">Facts</h2>
-          <dl className="grid grid-cols-[1fr_auto] items-baseline gap-x-4 gap-y-1.5 [&_dd]:text-end">
-            {herbs.map((herb, index) => (
-              <div key={herb.name + herb.form} className="contents">
-                <dt>
-                  {herb.id ? (
-                    <Link
-                      className="underline decoration-dotted underline-offset-4"
-                      to={`/h/${house}/almanac/plant/${herb.id}`}
-                    >
-                      {herb.name}
-                    </Link>
-                  ) : (
-                    herb.name
-                  )}
-                </dt>
-                <dd>
-                  <Figure
-                    name={herb.name}
-                    figure={plan.figures[herbs.length > 1 ? `herb_mass.${index}` : 'herb_mass']}
-                    kitchenFirst={kitchen}
-                    size="text-xl"
-                  />
-                </dd>
-              </div>
-            ))}
-            {plan.oils.map((oil) => (
-              <div key={oil.id} className="contents">
-                <dt>
-                  <Link
-                    className="underline decoration-dotted underline-offset-4"
-                    to={`/h/${house}/almanac/oil/${oil.id}`}
-                  >
-                    {oil.name}
-                  </Link>
-                </dt>
-                <dd>
-                  <Figure
-                    name={oil.name}
-                    figure={plan.figures[`oil_volume.${oil.id}`]}
-                    kitchenFirst={kitchen}
-                    size="text-xl"
-                  />
-                </dd>
-              </div>
-            ))}
-            <dt>Herb to oil</dt>
-            <dd className="text-xl font-semibold">{plan.ratio}</dd>
-            <dt>Expected out</dt>
-            <dd>
-              <Figure name="Expected out" figure={plan.figures.yield_volume} kitchenFirst={kitchen} size="text-xl" />
-            </dd>
-          </dl>
+          {plan.before ? <WasThere plan={plan} /> : <WentIn plan={plan} />}
           <Keeping batch={batch} />
           <Origin batch={batch} />
           {batch.lots.length > 0 ? (
@@ -333,5 +284,74 @@ function DiscardSheet({
         </Button>
       </form>
     </Sheet>
+  )
+}
+
+/** Of what was there before it was entered nobody knows what went in, and nothing is made up for it. */
+function WasThere({ plan }: { plan: Shape<'BatchView'>['plan'] }) {
+  return (
+    <p>
+      {plan.herbs.map((herb) => herb.name).join(', ')} in {plan.oils.map((oil) => oil.name).join(', ')}. How much of
+      each went in is not known.
+    </p>
+  )
+}
+
+/** What went in, as it was planned, and what was expected of it. */
+function WentIn({ plan }: { plan: Shape<'BatchView'>['plan'] }) {
+  const house = useHouseId()
+  const { kitchen } = usePart()
+  // A batch begun by an earlier kettle has one herb and no list.
+  const herbs = plan.herbs ?? [plan.herb]
+  return (
+    <dl className="grid grid-cols-[1fr_auto] items-baseline gap-x-4 gap-y-1.5 [&_dd]:text-end">
+      {herbs.map((herb, index) => (
+        <div key={herb.name + herb.form} className="contents">
+          <dt>
+            {herb.id ? (
+              <Link
+                className="underline decoration-dotted underline-offset-4"
+                to={`/h/${house}/almanac/plant/${herb.id}`}
+              >
+                {herb.name}
+              </Link>
+            ) : (
+              herb.name
+            )}
+          </dt>
+          <dd>
+            <Figure
+              name={herb.name}
+              figure={plan.figures[herbs.length > 1 ? `herb_mass.${index}` : 'herb_mass']}
+              kitchenFirst={kitchen}
+              size="text-xl"
+            />
+          </dd>
+        </div>
+      ))}
+      {plan.oils.map((oil) => (
+        <div key={oil.id} className="contents">
+          <dt>
+            <Link className="underline decoration-dotted underline-offset-4" to={`/h/${house}/almanac/oil/${oil.id}`}>
+              {oil.name}
+            </Link>
+          </dt>
+          <dd>
+            <Figure
+              name={oil.name}
+              figure={plan.figures[`oil_volume.${oil.id}`]}
+              kitchenFirst={kitchen}
+              size="text-xl"
+            />
+          </dd>
+        </div>
+      ))}
+      <dt>Herb to oil</dt>
+      <dd className="text-xl font-semibold">{plan.ratio}</dd>
+      <dt>Expected out</dt>
+      <dd>
+        <Figure name="Expected out" figure={plan.figures.yield_volume} kitchenFirst={kitchen} size="text-xl" />
+      </dd>
+    </dl>
   )
 }

@@ -11,8 +11,8 @@ export function Watch({ batch }: { batch: Shape<'BatchView'> }) {
   const has = (trait: string) => batch.plan.method.traits?.includes(trait) ?? false
   return (
     <div className="border-line mt-6 flex flex-col gap-8 border-t pt-5">
-      {batch.plan.method.heated && !has('in-pan') ? <Warmth batch={batch} /> : null}
-      {has('in-sun') ? <InTheSun batch={batch.id} /> : null}
+      {batch.plan.method.heated && !batch.plan.before && !has('in-pan') ? <Warmth batch={batch} /> : null}
+      {has('in-sun') && !batch.plan.before ? <InTheSun batch={batch.id} /> : null}
       {has('in-pan') && batch.stage === 'steeping' ? null : <Looks batch={batch} />}
     </div>
   )

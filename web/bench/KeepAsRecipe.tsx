@@ -31,6 +31,7 @@ export function KeepAsRecipe({ open, onOpenChange, wish, suggested }: Props) {
       <form
         className="flex flex-col gap-4"
         onSubmit={sent(() => {
+          if (old && list.isFetching) return
           write.mutate(
             old
               ? {
@@ -69,7 +70,13 @@ export function KeepAsRecipe({ open, onOpenChange, wish, suggested }: Props) {
           onChange={(e) => set({ ...form, note: e.target.value })}
         />
         {write.error && !write.error.about('name') ? <Trouble problem={write.error} /> : null}
-        <Button type="submit" look="strong" disabled={write.isPending} className="self-start">
+        {/* The next version comes after the one there is now, not after the one that was listed a while ago. */}
+        <Button
+          type="submit"
+          look="strong"
+          disabled={write.isPending || (old !== undefined && list.isFetching)}
+          className="self-start"
+        >
           Keep it
         </Button>
       </form>

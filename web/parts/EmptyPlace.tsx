@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react'
+import { Link } from 'react-router'
 import { useOfHouse } from '../api/hooks'
 import { ButtonLink } from './Button'
 
@@ -8,12 +9,15 @@ export function EmptyPlace({
   says,
   action,
   to,
+  also,
   children,
 }: {
   title: string
   says: string
   action: string
   to: string
+  /** Another way to begin. */
+  also?: { name: string; to: string }
   children: ReactNode
 }) {
   return (
@@ -24,6 +28,11 @@ export function EmptyPlace({
       <ButtonLink look="strong" to={to} className="self-start">
         {action}
       </ButtonLink>
+      {also ? (
+        <Link to={also.to} className="flex min-h-11 items-center self-start font-semibold underline">
+          {also.name}
+        </Link>
+      ) : null}
     </div>
   )
 }

@@ -28,6 +28,7 @@ export default function Shelf() {
         says="Every jar you start stands here, with its level and its days, until it is strained; then its bottles."
         action="Plan a first jar"
         to={`/h/${house}/bench`}
+        also={{ name: 'Enter an oil there is already', to: `/h/${house}/shelf/before` }}
       >
         <EmptyBoard />
       </EmptyPlace>
@@ -35,6 +36,9 @@ export default function Shelf() {
   return (
     <div className="flex flex-col gap-9">
       <h1 className="sr-only">Shelf</h1>
+      <Link to={`/h/${house}/shelf/before`} className="flex min-h-11 items-center self-end font-semibold underline">
+        Enter an oil there is already
+      </Link>
       {there.parts
         .filter((part) => part.total > 0)
         .map((part) => (

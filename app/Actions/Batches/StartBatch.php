@@ -9,13 +9,18 @@ use App\Models\Batch;
 use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Kettle\Batch\Line\Bottled;
+use Kettle\Batch\Line\FilledSize;
 use Kettle\Batch\Line\Outcome;
 use Kettle\Batch\Line\Started;
+use Kettle\Batch\Line\Strained;
 use Kettle\Batch\Line\TaskLine;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Step;
 use Kettle\Reason\Said;
+use Kettle\Recipe\Before;
 use Kettle\Recipe\Begun;
+use Kettle\Recipe\Finished;
 use Kettle\Recipe\Plan;
 use Kettle\Recipe\Planning;
 use Kettle\Recipe\WishException;
@@ -68,7 +73,15 @@ final readonly class StartBatch
                 'version' => 0,
             ]);
             $this->ledger->take($batch, $this->takes($plan));
-            $this->logbook->write($batch, fn () => new NewLine(new Started($plan->sentenceText(), $read), at: $begun));
+            $at = $plan->wish->asked->before === null ? $begun : $plan->timetable->fillAt;
+            $this->logbook->write(
+                $batch,
+                fn () => new NewLine(new Started($plan->sentenceText(), $read, $plan->wish->asked->before !== null), at: $at),
+            );
+            $before = $plan->wish->asked->before;
+            if ($before !== null) {
+                $this->made($batch, $plan, $before);
+            }
             if ($begun !== null) {
                 // It is full since then: its days are reckoned from there.
                 $filled = new TaskLine(Step::Fill->value, Outcome::Done, '', [], null, null);
@@ -78,6 +91,32 @@ final readonly class StartBatch
 
             return $batch;
         });
+    }
+
+    /** It is there already: filled and strained by then, and in its bottles. What is not known of it is not said. */
+    private function made(Batch $batch, Plan $plan, Before $before): void
+    {
+        $there = $plan->wish->sizing->finished;
+        assert($there !== null);
+        $strained = $before->strainedOn($this->kitchens->plain())->setTime(12, 0);
+        $warmth = $plan->wish->method->heated ? Strained::WARMTH_HAD : '';
+        $lines = [
+            [new TaskLine(Step::Fill->value, Outcome::Done, '', [], null, null), min($plan->timetable->fillAt, $strained)],
+            [new Strained($there->said, round($there->ml, 3), '', null, null, null, false, $warmth), $strained],
+            [
+                new Bottled([new FilledSize('', $this->called($there), $there->eachMl(), $there->count)], round($there->ml, 3), 0.0),
+                $strained,
+            ],
+        ];
+        foreach ($lines as [$line, $at]) {
+            $this->logbook->write($batch, fn () => new NewLine($line, at: $at));
+        }
+    }
+
+    /** "100 mL bottle", as the house would measure it. */
+    private function called(Finished $there): string
+    {
+        return $this->kitchens->words()->of(Said::of('before.bottle', ['holds' => ['mL' => $there->eachMl()]]));
     }
 
     /** @return list<array{lot: string, amount: float}> */

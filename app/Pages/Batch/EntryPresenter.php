@@ -68,7 +68,7 @@ final readonly class EntryPresenter
         $ml = fn (?float $ml): string => $ml === null ? '' : AmountWriter::plain($ml, Kind::Volume);
 
         return match (true) {
-            $line instanceof Started => 'Planned. '.$words->of($line->sentence),
+            $line instanceof Started => ($line->there ? 'Entered as it is there. ' : 'Planned. ').$words->of($line->sentence),
             $line instanceof TaskLine => $this->task($line).
                 $this->seen($line).
                 ($line->against === null ? '' : '. '.$words->of($line->against).' Switched on all the same'),

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { Field } from '../../parts/Field'
+import { Tick } from '../../parts/Tick'
 import { byMethod, without } from '../wish'
 import { AmountEditor, JarFields } from './Amounts'
 import { Choice, type Edit, orNothing } from './edit'
@@ -71,23 +72,6 @@ function WhenEditor({ edit }: { edit: Edit }) {
   )
 }
 
-function Tick(props: { checked: boolean; onTick: (on: boolean) => void; name: string; detail: string }) {
-  return (
-    <label className="flex min-h-11 items-start gap-3 pt-2">
-      <input
-        type="checkbox"
-        className="mt-1 size-5 shrink-0"
-        checked={props.checked}
-        onChange={(event) => props.onTick(event.target.checked)}
-      />
-      <span>
-        {props.name}
-        <span className="text-soft block">{props.detail}</span>
-      </span>
-    </label>
-  )
-}
-
 /** How long, how warm, and what is done in that time: by a school, or as one does it oneself. */
 function HoursEditor({ edit }: { edit: Edit }) {
   const { wish, change, materials, plan, fault, done } = edit
@@ -145,10 +129,11 @@ function HoursEditor({ edit }: { edit: Edit }) {
           />
           <Tick
             checked={wish.cooled === 'uncovered'}
-            onTick={(open) => change({ cooled: open ? 'uncovered' : null })}
-            name="Cooled uncovered"
-            detail="a dry cloth over it, so that no steam falls back as drops"
-          />
+            onChange={(open) => change({ cooled: open ? 'uncovered' : null })}
+          >
+            Cooled uncovered
+            <span className="text-soft block">a dry cloth over it, so that no steam falls back as drops</span>
+          </Tick>
         </>
       ) : (
         <Choice
@@ -262,12 +247,12 @@ export function Editor({ slot, edit }: { slot: string; edit: Edit }) {
             onChoose={(way) => change({ way: way as 'drained' })}
             done={done}
           />
-          <Tick
-            checked={wish.strained === 'twice'}
-            onTick={(twice) => change({ strained: twice ? 'twice' : null })}
-            name="Strained twice"
-            detail="the second time through paper or a finer cloth, which keeps a little more of the oil"
-          />
+          <Tick checked={wish.strained === 'twice'} onChange={(twice) => change({ strained: twice ? 'twice' : null })}>
+            Strained twice
+            <span className="text-soft block">
+              the second time through paper or a finer cloth, which keeps a little more of the oil
+            </span>
+          </Tick>
         </>
       )
     default:
