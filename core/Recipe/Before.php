@@ -7,7 +7,7 @@ namespace Kettle\Recipe;
 use Kettle\Diary\DiaryException;
 use Kettle\Infusion\Methods;
 use Kettle\Material\MaterialException;
-use Kettle\Reason\RefusedException;
+use Kettle\Reason\Faults;
 use Kettle\Time\Dates;
 use Kettle\Time\Day;
 
@@ -46,11 +46,7 @@ final readonly class Before
         if ($said === null) {
             return [$wish, $kitchen, null];
         }
-        try {
-            $before = self::read(is_array($said) ? $said : [], $wish, $kitchen);
-        } catch (RefusedException $refused) {
-            throw WishException::from($refused);
-        }
+        $before = self::read(is_array($said) ? $said : [], $wish, $kitchen);
         // A warm way takes the most of its life; which it was, nobody says.
         $method = $before->wayKnown ? Fields::text($wish, 'method') : $methods->plainest(true)->id;
         $strained = $before->strainedOn($kitchen);
@@ -88,34 +84,38 @@ final readonly class Before
      * @param  array<mixed>  $said
      * @param  array<mixed>  $wish
      *
-     * @throws RefusedException
+     * @throws WishException with every fault found
      */
     private static function read(array $said, array $wish, Kitchen $kitchen): self
     {
+        $faults = new Faults();
         foreach (['start', 'ready_by', 'begun'] as $other) {
             if (Fields::text($wish, $other) !== null) {
-                throw DiaryException::madeAndToMake()->about($other);
+                $faults->add(DiaryException::madeAndToMake()->about($other));
             }
         }
         foreach (HerbsReader::list($wish) as $i => $herb) {
             if (! is_array($herb) || Fields::text($herb, 'state') === null) {
-                throw MaterialException::driedOrFresh()->about("herbs.{$i}.state");
+                $faults->add(MaterialException::driedOrFresh()->about("herbs.{$i}.state"));
             }
         }
         $finished = is_array($wish['finished'] ?? null) ? $wish['finished'] : [];
-        if (Fields::text($finished, 'amount') === null && Fields::text($finished, 'count') === null) {
-            throw DiaryException::howMuchIsThere()->about('finished');
+        if (Fields::text($finished, 'amount') === null && Fields::text($finished, 'size') === null) {
+            $faults->add(DiaryException::howMuchIsThere()->about('finished.size'));
         }
-        $made = self::day($said, 'made', $kitchen);
-        $best = self::day($said, 'best_before', $kitchen);
-        if ($made === null && $best === null) {
-            throw DiaryException::neitherDay()->about('before.made');
+        $made = $faults->trying('before.made', fn () => self::day($said, 'made', $kitchen));
+        $best = $faults->trying('before.best_before', fn () => self::day($said, 'best_before', $kitchen));
+        if (Fields::text($said, 'made') === null && Fields::text($said, 'best_before') === null) {
+            $faults->add(DiaryException::neitherDay()->about('before.made'));
         }
         if ($made !== null && $best !== null && $best < $made) {
-            throw DiaryException::bestBeforeMade()->about('before.best_before');
+            $faults->add(DiaryException::bestBeforeMade()->about('before.best_before'));
         }
         if ($made !== null && $made > $kitchen->today()) {
-            throw DiaryException::madeToCome(Dates::say($made, 'day'))->about('before.made');
+            $faults->add(DiaryException::madeToCome(Dates::say($made, 'day'))->about('before.made'));
+        }
+        if ($faults->all() !== []) {
+            throw WishException::faults($faults->all());
         }
 
         return new self($made, Fields::text($said, 'from') ?? '', $best, Fields::text($wish, 'method') !== null);
@@ -133,9 +133,9 @@ final readonly class Before
             return null;
         }
         $today = $kitchen->today();
-        $day = Day::read($typed, $today->getTimezone()) ?? throw DiaryException::day($typed)->about("before.{$key}");
+        $day = Day::read($typed, $today->getTimezone()) ?? throw DiaryException::day($typed);
         $years = (int) abs((int) $day->format('Y') - (int) $today->format('Y'));
 
-        return $years > self::YEARS ? throw DiaryException::farFromNow(Dates::say($day, 'day'), self::YEARS)->about("before.{$key}") : $day;
+        return $years > self::YEARS ? throw DiaryException::farFromNow(Dates::say($day, 'day'), self::YEARS) : $day;
     }
 }

@@ -89,7 +89,7 @@ it('asks for what is missing, and refuses what cannot be', function (array $wish
     [before(['made' => '1900-01-01']), 'before.made', 'more than 5 years'],
     [before(['made' => 'last summer']), 'before.made', ''],
     [before(['made' => '2026-06-01', 'best_before' => '2026-05-01']), 'before.best_before', 'slip'],
-    [before(['made' => '2026-06-01'], ['finished' => null]), 'finished', 'how much of it there is'],
+    [before(['made' => '2026-06-01'], ['finished' => null]), 'finished.size', 'how much of it there is'],
     [before(['made' => '2026-06-01'], ['herbs' => [['id' => 'calendula']]]), 'herbs.0.state', 'dried or fresh'],
     [before(['made' => '2026-06-01'], ['start' => '2026-12-01']), 'start', 'leave the other day out'],
     [before(['made' => '2026-06-01'], ['begun' => '2026-11-01']), 'begun', 'leave the other day out'],
