@@ -237,6 +237,7 @@ final readonly class FrozenPlan
             $lots,
             true,
             $words,
+            array_values(array_intersect_key($cupboard->heeds(), array_flip((new Stored($this->document))->texts('heed')))),
         );
     }
 

@@ -6,6 +6,7 @@ namespace Kettle\Caution;
 
 use Kettle\Infusion\Method;
 use Kettle\Material\Carrier;
+use Kettle\Material\Heed;
 use Kettle\Material\Herb;
 use Kettle\Material\State;
 use Kettle\Reason\Said;
@@ -36,6 +37,7 @@ final readonly class Facts
      * @param  bool  $allFromStores whether every herb and oil is taken from a known lot
      * @param  ?Said  $tooSlow why wet kitchen herb would not be cold in time; null where it is
      * @param  array<string, mixed>  $words ceiling, use_by, best_before and spent, as a sentence keeps them
+     * @param  list<Heed>  $heeds whom it is for, and what it is to be without
      */
     public static function of(
         string $purpose,
@@ -50,6 +52,7 @@ final readonly class Facts
         array $lots = [],
         bool $allFromStores = true,
         array $words = [],
+        array $heeds = [],
     ): self {
         $wet = array_filter($herbs, fn (array $herb) => $herb['state']->isWet());
         $kitchen = $purpose === 'kitchen';
@@ -97,7 +100,8 @@ final readonly class Facts
             'drying-oil' => ($iodineValue ?? 0.0) > self::DRIES_FROM,
         ];
         [$ownTags, $ownWords] = self::own($herbs, array_column($oils, 'carrier'));
-        $tags += $ownTags;
+        [$heedTags, $heedWords] = self::heeded($heeds, $herbs, array_column($oils, 'carrier'), $lots, $kitchen);
+        $tags += $ownTags + $heedTags;
         foreach ($herbs as $herb) {
             foreach ($herb['plant']->traits as $trait) {
                 $tags['trait:'.$trait] = true;
@@ -132,6 +136,7 @@ final readonly class Facts
             'use_by' => Said::of('use-by.four-days'),
             'best_before' => Said::of('best-before.on-the-label'),
             ...$ownWords,
+            ...$heedWords,
             ...$words,
         ]);
     }
@@ -204,6 +209,49 @@ final readonly class Facts
                     ),
                 ],
         ];
+    }
+
+    /**
+     * What is barred by whom it is for and what it is to be without, and what is in doubt.
+     *
+     * @param  list<Heed>  $heeds
+     * @param  array<array{plant: Herb, state: State}>  $herbs
+     * @param  array<Carrier>  $carriers
+     * @param  list<array{called: string, food: bool, how: string, allergens: list<string>}>  $lots
+     * @return array{array<string, bool>, array<string, mixed>} tags and words
+     */
+    private static function heeded(array $heeds, array $herbs, array $carriers, array $lots, bool $eaten): array
+    {
+        $tags = $words = $doubted = [];
+        foreach ($heeds as $heed) {
+            $tags['heed:'.$heed->id] = true;
+            $barred = [
+                ...array_map(
+                    fn (array $herb) => $herb['plant']->said(),
+                    array_values(array_filter($herbs, fn (array $herb) => $heed->barsHerb($herb['plant'], $eaten))),
+                ),
+                ...array_map(fn (Carrier $oil) => $oil->said(), array_values(array_filter($carriers, $heed->barsOil(...)))),
+                ...array_column(
+                    array_filter(
+                        $lots,
+                        fn (array $lot) => $heed->barsAllergens($lot['allergens']) || ($heed->barsWhatIsNoFood() && ! $lot['food']),
+                    ),
+                    'called',
+                ),
+            ];
+            $tags['barred:'.$heed->id] = $barred !== [];
+            $words['barred_'.$heed->id] = self::all($barred);
+            $doubted = [
+                ...$doubted,
+                ...array_map(
+                    fn (array $herb) => $herb['plant']->said(),
+                    array_values(array_filter($herbs, fn (array $herb) => $heed->doubtsHerb($herb['plant'], $eaten))),
+                ),
+                ...array_map(fn (Carrier $oil) => $oil->said(), array_values(array_filter($carriers, $heed->doubtsOil(...)))),
+            ];
+        }
+
+        return [$tags + ['heed-doubt' => $doubted !== []], $words + ['doubted' => self::all($doubted)]];
     }
 
     /** @param  array<string, true>  $tags more that is so, such as "wax" at the Melt */

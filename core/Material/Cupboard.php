@@ -28,6 +28,9 @@ final class Cupboard
     /** @var array<string, Addition>|null */
     private ?array $additions = null;
 
+    /** @var array<string, Heed>|null */
+    private ?array $heeds = null;
+
     /** @var array<string, Purpose>|null */
     private ?array $purposes = null;
 
@@ -132,6 +135,18 @@ final class Cupboard
     public function additions(): array
     {
         return $this->additions ??= $this->index('additions', Addition::fromRow(...));
+    }
+
+    /** @return array<string, Heed> */
+    public function heeds(): array
+    {
+        return $this->heeds ??= $this->index('heeds', Heed::fromRow(...));
+    }
+
+    /** @throws MaterialException */
+    public function heed(string $id): Heed
+    {
+        return $this->heeds()[$id] ?? throw MaterialException::unknown('word of that kind', $id);
     }
 
     /** @return array<string, Purpose> */

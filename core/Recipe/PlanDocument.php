@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
+use Kettle\Material\Heed;
 use Kettle\Material\HerbPart;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
@@ -113,6 +114,7 @@ final readonly class PlanDocument
             'ratio' => $plan->amounts->ratio->text(),
             'basis' => $wish->sizing->basis,
             'way' => $wish->practice->way,
+            ...$wish->asked->heeds === [] ? [] : ['heed' => array_map(fn (Heed $heed) => $heed->id, $wish->asked->heeds)],
             ...$wish->asked->before === null ? [] : ['before' => $wish->asked->before->toArray()],
             'strained_twice' => $wish->practice->strainedTwice,
             'state' => $wish->mix->state->value,

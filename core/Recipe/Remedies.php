@@ -9,6 +9,8 @@ use Kettle\Caution\ColdStorage;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\OwnHours;
 use Kettle\Infusion\SpiritStart;
+use Kettle\Material\Carrier;
+use Kettle\Material\Heed;
 use Kettle\Material\HerbPart;
 use Kettle\Reason\Way;
 
@@ -63,8 +65,36 @@ final class Remedies
             'not-food-plant', 'not-food-oil', 'not-food-lot' => $skin,
             'spirit-shut-in', 'spirit-flame' => self::ofSpirit($kitchen),
             'squeezed-wet' => [new Way('drain', 'Drain it.', ['way' => 'drained'])],
-            default => [],
+            default => str_starts_with($caution, 'barred-') ? self::notBarred($wish, $kitchen) : [],
         };
+    }
+
+    /** @return list<Way> other oils in place of those that are barred, or the words taken out */
+    private static function notBarred(Wish $wish, Kitchen $kitchen): array
+    {
+        $barred = fn (Carrier $oil): bool => array_filter($wish->asked->heeds, fn (Heed $heed) => $heed->barsOil($oil)) !== [];
+        $bad = array_filter($wish->blend->shares(), fn (array $oil) => $barred($oil['carrier']));
+        $ways = [];
+        if ($bad !== []) {
+            $here = array_map(fn (array $oil) => $oil['carrier']->id, $wish->blend->shares());
+            foreach ($kitchen->ranked($wish->purpose) as $ranked) {
+                $oil = $ranked['carrier'];
+                if (! $barred($oil) && ! in_array($oil->id, $here, true) && $oil->setsBelowC <= $kitchen->roomC) {
+                    $ways[] = new Way('other-oil', sprintf('Take %s for it.', $oil->name), [
+                        'oils' => array_map(
+                            fn (array $each) => [
+                                'id' => $barred($each['carrier']) ? $oil->id : $each['carrier']->id,
+                                'parts' => (string) round($each['share'] * 100, 2),
+                            ],
+                            count($bad) === count($here) ? array_slice($wish->blend->shares(), 0, 1) : $wish->blend->shares(),
+                        ),
+                    ]);
+                    break;
+                }
+            }
+        }
+
+        return [...$ways, new Way('no-heed', 'Take those words out.', ['heed' => null])];
     }
 
     /** @return list<Way> */

@@ -6,6 +6,7 @@ namespace Kettle\Recipe;
 
 use Kettle\Caution\ColdStorage;
 use Kettle\Infusion\SpiritStart;
+use Kettle\Material\Heed;
 use Kettle\Material\HerbPart;
 use Kettle\Material\State;
 use Kettle\Measure\Ratio;
@@ -26,6 +27,7 @@ final class Sentence
             self::piece('herb', self::herbs($wish), $chosen('herb')),
             self::plain('oil-for'),
             self::piece('purpose', Said::just(['purpose' => $wish->purpose]), $chosen('purpose')),
+            ...self::heeds($wish),
             ...$wish->storage() === ColdStorage::SHELF
                 ? []
                 : [self::plain('space'), self::piece('kept', Said::of('sentence.kept-'.$wish->storage()), true)],
@@ -79,6 +81,7 @@ final class Sentence
             self::piece('herb', self::herbs($wish), true),
             self::plain('oil-for'),
             self::piece('purpose', Said::just(['purpose' => $wish->purpose]), in_array('purpose', $wish->asked->chosen, true)),
+            ...self::heeds($wish),
             ...$wish->mix->isSingle() ? [self::plain('comma'), self::piece('form', self::form($wish->mix->first()), true)] : [],
             self::plain('in-oil'),
             self::piece('oils', self::oils($wish), true),
@@ -105,6 +108,14 @@ final class Sentence
     private static function piece(string $slot, Said $text, bool $was): array
     {
         return ['slot' => $slot, 'text' => $text, 'chosen' => $was];
+    }
+
+    /** @return list<array{slot: ?string, text: Said, chosen: bool}> whom it is for, and what it is to be without */
+    private static function heeds(Wish $wish): array
+    {
+        $heeds = array_map(fn (Heed $heed) => Said::of('heed.'.$heed->id), $wish->asked->heeds);
+
+        return $heeds === [] ? [] : [self::plain('comma'), self::piece('heed', Said::just(['all' => $heeds]), true)];
     }
 
     /** @return array{slot: null, text: Said, chosen: bool} */

@@ -55,6 +55,7 @@ final readonly class WishFacts
                 'ceiling' => $wish->variant->ceilingC === null ? null : ['C' => $wish->variant->ceilingC],
                 'spent' => ['all' => array_map(fn (string $oil) => ['oil' => $oil], $spent)],
             ],
+            $wish->asked->heeds,
         )->and(($spent === [] ? [] : ['oil-spent' => true]) + ($made ? ['made' => true] : []));
     }
 

@@ -16,6 +16,7 @@ use Kettle\Infusion\YieldException;
 use Kettle\Material\Blend;
 use Kettle\Material\Carrier;
 use Kettle\Material\Cupboard;
+use Kettle\Material\Heed;
 use Kettle\Material\MaterialException;
 use Kettle\Measure\Amount;
 use Kettle\Measure\Kind;
@@ -110,6 +111,7 @@ final class WishReader
             );
         }
         $purpose = $faults->trying('purpose', fn () => $this->cupboard->purpose(Fields::text($wish, 'purpose') ?? 'skin')->id) ?? 'skin';
+        $heeds = $faults->trying('heed', fn () => $this->heeds($wish['heed'] ?? [])) ?? [];
         $spirit = $faults->trying('spirit', fn () => $this->oneOf($wish, 'spirit', ['yes', 'no'])) === 'yes';
         $shake = $faults->trying('shake', fn () => $this->oneOf($wish, 'shake', array_keys(Practice::SHAKES)));
         $stands = $faults->trying('stands', fn () => $this->stands($wish));
@@ -141,7 +143,7 @@ final class WishReader
                 $strained === 'twice',
             ),
             $purpose,
-            new Asked(self::tidy($wish), $this->chosen($wish), $oilLots, $before),
+            new Asked(self::tidy($wish), $this->chosen($wish), $oilLots, $before, $heeds),
             $this->kitchen->roomC,
         );
     }
@@ -176,6 +178,7 @@ final class WishReader
             ),
             'oils' => array_map(fn (mixed $oil) => is_array($oil) ? Fields::only($oil, ['id', 'name', 'parts', 'lot']) : $oil, $oils),
             ...$tidied,
+            ...is_array($wish['heed'] ?? null) && $wish['heed'] !== [] ? ['heed' => array_values($wish['heed'])] : [],
         ];
     }
 
@@ -277,6 +280,21 @@ final class WishReader
         return $typed === null
             ? null
             : $this->kitchen->reader()->within($typed, Kind::Volume, 'mL', ...[...self::OIL_BOUNDS, $blend->density(Planner::ROOM_C)]);
+    }
+
+    /**
+     * @return list<Heed> each once, in the order of the table
+     *
+     * @throws MaterialException when one is none
+     */
+    private function heeds(mixed $typed): array
+    {
+        $asked = [];
+        foreach (is_array($typed) ? $typed : [$typed] as $id) {
+            $asked[] = $this->cupboard->heed(is_string($id) ? $id : '')->id;
+        }
+
+        return array_values(array_filter($this->cupboard->heeds(), fn (Heed $heed) => in_array($heed->id, $asked, true)));
     }
 
     private function finished(mixed $finished): ?Finished

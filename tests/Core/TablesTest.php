@@ -31,6 +31,7 @@ it('ships tables that keep to their schemas', function (string $table) use ($fol
     'faults',
     'labels',
     'counts',
+    'heeds',
     'products',
     'essential_oils',
     'additions',

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { ownHouse, thatIsIt } from './support'
+import { benchWith, ownHouse, thatIsIt } from './support'
 
 test('a slow cooker at 38 °C for six to eight hours, cooled uncovered, stood and strained twice', async ({ page }) => {
   const house = await ownHouse(page)
@@ -66,4 +66,33 @@ test('an oil made before stands in its bottles at once, and goes into the Melt a
   await page.goBack()
   await page.getByRole('link', { name: 'Melt it' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('calendula')
+})
+
+test('without nuts and for a child: what is barred is not offered, and is refused where it is written', async ({
+  page,
+}) => {
+  const house = await ownHouse(page)
+  await benchWith(page, house, { herbs: [{ id: 'calendula' }], oils: ['sweet-almond'] })
+  await page.getByRole('button', { name: /^what for:/ }).click()
+  await page.getByLabel(/without nuts/).check()
+  await expect(page.getByText('Sweet almond oil comes of a nut').first()).toBeVisible()
+  await thatIsIt(page)
+  await page.getByRole('button', { name: /^Take .* for it/ }).click()
+  await expect(page.getByText('comes of a nut')).toHaveCount(0)
+  await page.getByRole('button', { name: /^the oil:/ }).click()
+  await expect(page.getByLabel('Oil', { exact: true }).locator('option[value="sweet-almond"]')).toHaveCount(0)
+  await expect(page.getByLabel('Oil', { exact: true }).locator('option[value="olive"]')).toHaveCount(1)
+  await page.getByLabel('Oil', { exact: true }).selectOption('olive')
+  await thatIsIt(page)
+  await page.getByRole('button', { name: /^for whom:/ }).click()
+  await page.getByLabel(/for a child/).check()
+  await thatIsIt(page)
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('without nuts and for a child')
+  await page.getByRole('button', { name: /^the herb:/ }).click()
+  await page.getByLabel('Find a herb, or write your own').fill('eucal')
+  await expect(page.getByRole('radio', { name: /eucalyptus/ })).toHaveCount(0)
+  await page.keyboard.press('Escape')
+  await page.getByLabel('I have read this').check()
+  await page.getByRole('button', { name: 'Start this batch' }).click()
+  await expect(page.getByText('For a child: not under three months').first()).toBeVisible()
 })

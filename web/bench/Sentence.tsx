@@ -8,6 +8,7 @@ const NAMES: Record<string, string> = {
   jar: 'the jar',
   herb: 'the herb',
   purpose: 'what for',
+  heed: 'for whom',
   form: 'how it is cut',
   ratio: 'herb to oil',
   oils: 'the oil',

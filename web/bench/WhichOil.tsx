@@ -1,8 +1,8 @@
 import { useState } from 'react'
-import { useOfHouse } from '../api/hooks'
+import { useMaterials, useOfHouse } from '../api/hooks'
 import { TextButton } from '../parts/Button'
 import { Trouble, Waiting } from '../parts/Notice'
-import { type OilWish, oilsOf, type Wish } from './wish'
+import { barred, type OilWish, oilsOf, type Wish } from './wish'
 
 type Picture = Record<string, number> | null
 
@@ -70,14 +70,15 @@ export function WhichOil({
   change: (change: Partial<Wish>) => void
 }) {
   const list = useOfHouse(`/oils?purpose=${encodeURIComponent(purpose)}`, { stale: 20_000 })
+  const materials = useMaterials().data
   const [all, setAll] = useState(false)
   const oils = oilsOf(wish)
   if (list.isError) return <Trouble problem={list.error} />
   if (!list.data) return <Waiting what="the oils" />
   const set = (next: OilWish[]) => change({ oils: next as Wish['oils'] })
-  const shown = list.data.oils.filter(
-    (oil, index) => all || index < FIRST_FEW || oils.some((each) => each.id === oil.id),
-  )
+  const out = materials ? barred(wish, materials).oils : new Set()
+  const offered = list.data.oils.filter((oil) => !out.has(oil.id) || oils.some((each) => each.id === oil.id))
+  const shown = offered.filter((oil, index) => all || index < FIRST_FEW || oils.some((each) => each.id === oil.id))
   return (
     <div className="flex flex-col gap-3">
       <p>{list.data.why}</p>

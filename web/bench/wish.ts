@@ -15,6 +15,15 @@ const store = (house: string) => `kettle.bench.${house}`
 export const without = (keys: readonly (keyof Wish & string)[] | undefined): Partial<Wish> =>
   Object.fromEntries((keys ?? []).map((key) => [key, null]))
 
+/** What is not offered for whom it is, and for what it is to be without. */
+export function barred(wish: Wish, materials: Shape<'Materials'>): { herbs: Set<string>; oils: Set<string> } {
+  const heeds = materials.heeds.filter((heed) => wish.heed?.includes(heed.id as 'nuts'))
+  return {
+    herbs: new Set(heeds.flatMap((heed) => (wish.purpose === 'kitchen' ? heed.herbs : [...heed.herbs, ...heed.skin]))),
+    oils: new Set(heeds.flatMap((heed) => heed.oils)),
+  }
+}
+
 /** By another method: what was set for the one before goes. */
 export const byMethod = (method: string): Partial<Wish> => ({
   method,

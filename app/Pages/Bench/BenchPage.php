@@ -4,6 +4,7 @@ namespace App\Pages\Bench;
 
 use App\House\KitchenFactory;
 use App\Responses\Bench\CardView;
+use App\Responses\Bench\HeedChoice;
 use App\Responses\Bench\HerbChoice;
 use App\Responses\Bench\Materials;
 use App\Responses\Bench\MethodChoice;
@@ -14,6 +15,8 @@ use Kettle\Caution\ColdStorage;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\Variant;
 use Kettle\Material\Carrier;
+use Kettle\Material\Cupboard;
+use Kettle\Material\Heed;
 use Kettle\Material\Herb;
 use Kettle\Material\HerbForm;
 use Kettle\Material\Purpose;
@@ -52,7 +55,7 @@ final readonly class BenchPage
         );
         usort($herbs, fn (HerbChoice $a, HerbChoice $b) => mb_strtolower($a->name) <=> mb_strtolower($b->name));
         $oils = array_map(
-            fn (Carrier $c) => new OilChoice($c->id, $c->name, $c->note, $c->food->allergens),
+            fn (Carrier $c) => new OilChoice($c->id, $c->name, $c->note),
             array_values($cupboard->offered($cupboard->carriers())),
         );
 
@@ -80,7 +83,22 @@ final readonly class BenchPage
                 fn (Row $row) => new Choice($row->text('id'), $row->text('name')),
                 array_values($this->planning->tables()->table('things')->rows('rows')),
             ),
+            array_map(fn (Heed $heed) => self::heed($heed, $cupboard), array_values($cupboard->heeds())),
             $this->kitchens->plain()->warmth(ColdStorage::CELSIUS).' or colder',
+        );
+    }
+
+    private static function heed(Heed $heed, Cupboard $cupboard): HeedChoice
+    {
+        $herbs = $cupboard->offeredHerbs();
+
+        return new HeedChoice(
+            $heed->id,
+            $heed->name,
+            $heed->detail,
+            array_keys(array_filter($herbs, fn (Herb $herb) => $heed->barsHerb($herb, true))),
+            array_keys(array_filter($herbs, fn (Herb $herb) => $heed->barsHerb($herb, false) && ! $heed->barsHerb($herb, true))),
+            array_keys(array_filter($cupboard->offered($cupboard->carriers()), $heed->barsOil(...))),
         );
     }
 }

@@ -67,7 +67,7 @@ final readonly class MeltPage
                 array_values($table->products()),
             ),
             array_map(
-                fn (Carrier $oil) => new OilChoice($oil->id, $oil->name, $oil->note, $oil->food->allergens),
+                fn (Carrier $oil) => new OilChoice($oil->id, $oil->name, $oil->note),
                 array_values($this->cupboard->offered($this->cupboard->carriers())),
             ),
             $this->bottled(),

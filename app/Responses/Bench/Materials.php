@@ -16,6 +16,7 @@ final readonly class Materials extends Shape
      * @param  list<Choice>  $purposes
      * @param  list<Choice>  $waxes
      * @param  list<Choice>  $things
+     * @param  list<HeedChoice>  $heeds
      * @param  string  $cold_text how cold the cold kind is kept, as this cook reads it
      */
     public function __construct(
@@ -26,6 +27,7 @@ final readonly class Materials extends Shape
         public array $purposes,
         public array $waxes,
         public array $things,
+        public array $heeds,
         public string $cold_text,
     ) {}
 }

@@ -172,14 +172,35 @@ export function Editor({ slot, edit }: { slot: string; edit: Edit }) {
     case 'form':
       return <FormEditor edit={edit} />
     case 'purpose':
+    case 'heed':
       return (
-        <Choice
-          legend="What for"
-          value={wish.purpose ?? 'skin'}
-          choices={materials.purposes}
-          onChoose={(purpose) => change({ purpose })}
-          done={done}
-        />
+        <>
+          <Choice
+            legend="What for"
+            value={wish.purpose ?? 'skin'}
+            choices={materials.purposes}
+            onChoose={(purpose) => change({ purpose })}
+            done={done}
+          />
+          <fieldset className="pt-3">
+            <legend className="mb-1 font-semibold">For whom, and without what</legend>
+            {materials.heeds.map((heed) => (
+              <Tick
+                key={heed.id}
+                checked={wish.heed?.includes(heed.id as 'nuts') ?? false}
+                onChange={(on) =>
+                  change({
+                    heed: [...(wish.heed ?? []).filter((id) => id !== heed.id), ...(on ? [heed.id as 'nuts'] : [])],
+                  })
+                }
+              >
+                {heed.name}
+                <span className="text-soft block">{heed.detail}</span>
+              </Tick>
+            ))}
+            {fault('heed') ? <p className="text-warmth font-semibold">{fault('heed')}</p> : null}
+          </fieldset>
+        </>
       )
     case 'method':
       return (

@@ -5,7 +5,7 @@ import { useHouseId } from '../../api/hooks'
 import { TextButton } from '../../parts/Button'
 import { Field } from '../../parts/Field'
 import { useSettled } from '../../parts/settled'
-import { herbsOf, type HerbWish } from '../wish'
+import { barred, herbsOf, type HerbWish } from '../wish'
 import { Choice, type Edit, orNothing } from './edit'
 import { Wilting } from './Wilting'
 
@@ -36,7 +36,8 @@ export function HerbEditor({ edit }: { edit: Edit }) {
   }
   const many = herbs.length > 1 || adding
   const here = new Set(herbs.map((herb) => herb.id ?? herb.name))
-  const offered = (found ?? []).filter((herb) => !adding || !here.has(herb.id || herb.name))
+  const out = barred(wish, materials).herbs
+  const offered = (found ?? []).filter((herb) => !out.has(herb.id) && (!adding || !here.has(herb.id || herb.name)))
   const exact = offered.some((herb) => herb.name.toLowerCase() === typed.trim().toLowerCase())
   return (
     <>

@@ -1,6 +1,6 @@
 import { TextButton } from '../../parts/Button'
 import { Field, Select } from '../../parts/Field'
-import { type OilWish, oilsOf } from '../wish'
+import { barred, type OilWish, oilsOf } from '../wish'
 import type { Edit } from './edit'
 import { orNothing } from './edit'
 
@@ -23,6 +23,8 @@ const ORDER = [
 export function OilsEditor({ edit }: { edit: Edit }) {
   const { wish, change, materials, fault } = edit
   const oils = oilsOf(wish)
+  const out = barred(wish, materials).oils
+  const offered = materials.oils.filter((each) => !out.has(each.id) || oils.some((oil) => oil.id === each.id))
   const set = (next: OilWish[]) => change({ oils: next as typeof wish.oils })
   const about = (id: string) => materials.oils.find((oil) => oil.id === id)?.note
   const put = (index: number, more: Partial<OilWish>) =>
@@ -38,7 +40,7 @@ export function OilsEditor({ edit }: { edit: Edit }) {
             value={oil.id}
             choices={[
               ...(oil.id === '' ? [{ id: '', name: `${oil.name ?? 'an oil'}: choose one` }] : []),
-              ...materials.oils.filter((each) => each.id === oil.id || !oils.some((one) => one.id === each.id)),
+              ...offered.filter((each) => each.id === oil.id || !oils.some((one) => one.id === each.id)),
             ]}
             hint={about(oil.id)}
             onChange={(e) => put(index, { id: e.target.value, name: null, lot: null })}
@@ -67,10 +69,7 @@ export function OilsEditor({ edit }: { edit: Edit }) {
         <Select
           label={oils.length === 1 ? 'With a second oil' : 'And another'}
           value=""
-          choices={[
-            { id: '', name: 'none' },
-            ...materials.oils.filter((each) => !oils.some((oil) => oil.id === each.id)),
-          ]}
+          choices={[{ id: '', name: 'none' }, ...offered.filter((each) => !oils.some((oil) => oil.id === each.id))]}
           onChange={(e) => set([...oils, { id: e.target.value, parts: '1' }])}
         />
       ) : null}
