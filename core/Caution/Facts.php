@@ -149,6 +149,8 @@ final readonly class Facts
      * @param  array<string, bool>  $tags
      * @param  array<string, mixed>  $words
      * @param  list<Carrier>  $carriers what its oils are, or were infused in
+     * @param  list<Heed>  $heeds what it is to be without, and whom it is for
+     * @param  list<array{called: mixed, food: bool, allergens: list<string>}>  $parts all that goes into the pot, as a sentence keeps it
      */
     public static function ofProduct(
         string $purpose,
@@ -158,15 +160,19 @@ final readonly class Facts
         array $tags,
         array $words,
         array $carriers = [],
+        array $heeds = [],
+        array $parts = [],
     ): self {
         [$ownTags, $ownWords] = self::own($herbs, $carriers);
-        $tags += $ownTags + [
-            'always' => true,
-            'purpose:'.$purpose => true,
-            'for-skin' => $purpose !== 'kitchen',
-            'allergens' => $allergens !== [],
-            'drying-oil' => ($iodineValue ?? 0.0) > self::DRIES_FROM,
-        ];
+        [$heedTags, $heedWords] = self::heeded($heeds, $herbs, $carriers, $parts, $purpose === 'kitchen');
+        $tags += $ownTags +
+            $heedTags + [
+                'always' => true,
+                'purpose:'.$purpose => true,
+                'for-skin' => $purpose !== 'kitchen',
+                'allergens' => $allergens !== [],
+                'drying-oil' => ($iodineValue ?? 0.0) > self::DRIES_FROM,
+            ];
         foreach ($herbs as $herb) {
             foreach ($herb['plant']->traits as $trait) {
                 $tags['trait:'.$trait] = true;
@@ -177,6 +183,7 @@ final readonly class Facts
         return new self(array_fill_keys(array_keys(array_filter($tags)), true), $herbs, [
             'allergens' => self::all($allergens),
             ...$ownWords,
+            ...$heedWords,
             ...$words,
         ]);
     }
@@ -217,7 +224,7 @@ final readonly class Facts
      * @param  list<Heed>  $heeds
      * @param  array<array{plant: Herb, state: State}>  $herbs
      * @param  array<Carrier>  $carriers
-     * @param  list<array{called: string, food: bool, how: string, allergens: list<string>}>  $lots
+     * @param  array<array{called: mixed, food: bool, allergens: list<string>}>  $lots what else there is by name
      * @return array{array<string, bool>, array<string, mixed>} tags and words
      */
     private static function heeded(array $heeds, array $herbs, array $carriers, array $lots, bool $eaten): array

@@ -149,6 +149,22 @@ final class Cupboard
         return $this->heeds()[$id] ?? throw MaterialException::unknown('word of that kind', $id);
     }
 
+    /**
+     * @param  array<mixed>  $ids
+     * @return list<Heed> each once, in the order of the table
+     *
+     * @throws MaterialException when one is none
+     */
+    public function heedsOf(array $ids): array
+    {
+        $asked = [];
+        foreach ($ids as $id) {
+            $asked[$this->heed(is_string($id) ? $id : '')->id] = true;
+        }
+
+        return array_values(array_intersect_key($this->heeds(), $asked));
+    }
+
     /** @return array<string, Purpose> */
     public function purposes(): array
     {

@@ -13,6 +13,7 @@ final readonly class Heed
      * @param  list<string>  $onSkin traits that bar it where it is rubbed in or breathed, and leave it in doubt where it is eaten
      * @param  bool  $food whether what is no food is barred
      * @param  bool  $asked whether what nobody has looked up is barred
+     * @param  string  $person of data/melt.json, whose limits for scents hold with it; empty where it is nobody in particular
      * @param  list<string>  $doubt ids of oils that not everybody counts as barred
      */
     private function __construct(
@@ -25,6 +26,7 @@ final readonly class Heed
         private bool $food,
         private bool $asked,
         private array $doubt,
+        public string $person,
     ) {}
 
     public static function fromRow(Row $row): self
@@ -39,6 +41,7 @@ final readonly class Heed
             $row->flag('food'),
             $row->flag('asked'),
             $row->texts('doubt'),
+            $row->text('person'),
         );
     }
 

@@ -6,6 +6,7 @@ namespace Kettle\Melt;
 
 use Kettle\Material\Addition;
 use Kettle\Material\Cupboard;
+use Kettle\Material\Heed;
 use Kettle\Material\MaterialException;
 use Kettle\Measure\Amount;
 use Kettle\Measure\Density;
@@ -25,7 +26,8 @@ final readonly class PartsReader
 
     private Cupboard $cupboard;
 
-    public function __construct(private House $house, private Faults $faults)
+    /** @param  list<Heed>  $heeds what the product's own parts give way to */
+    public function __construct(private House $house, private Faults $faults, private array $heeds = [])
     {
         $this->cupboard = $house->kitchen->cupboard();
     }
@@ -49,10 +51,47 @@ final readonly class PartsReader
     {
         return array_key_exists('butters', $document)
             ? $this->group($document, 'butters', $this->butter(...))
-            : array_map(
-                fn (array $usual) => Going::share(Part::ofWax($this->cupboard->wax($usual['id'])), $usual['share']),
-                $product->butters,
-            );
+            : array_map(fn (array $usual) => Going::share($this->usualWax($usual['id']), $usual['share']), $product->butters);
+    }
+
+    /** The product's own oil; where that is barred, the best for its use that is not. */
+    private function usualOil(Product $product): Part
+    {
+        $usual = Part::ofOil($this->cupboard->carrier($product->carrier), $this->cupboard);
+        if (! $this->isBarred($usual)) {
+            return $usual;
+        }
+        foreach ($this->house->kitchen->ranked($product->has(Product::KITCHEN) ? 'kitchen' : 'skin') as $ranked) {
+            $other = Part::ofOil($ranked['carrier'], $this->cupboard);
+            $doubted = array_filter($this->heeds, fn (Heed $heed) => $heed->doubtsOil($ranked['carrier']));
+            if ($other->fusion === null && $doubted === [] && ! $this->isBarred($other)) {
+                return $other;
+            }
+        }
+
+        return $usual;
+    }
+
+    /** A wax or butter of the product's own; where that is barred, the first of its kind that is not. */
+    public function usualWax(string $id): Part
+    {
+        $wax = $this->cupboard->wax($id);
+        foreach ([$wax, ...array_values($this->cupboard->offered($this->cupboard->waxes()))] as $other) {
+            $part = Part::ofWax($other);
+            if ($other->kind === $wax->kind && $other->hardness !== null && ! $this->isBarred($part)) {
+                return $part;
+            }
+        }
+
+        return Part::ofWax($wax);
+    }
+
+    private function isBarred(Part $part): bool
+    {
+        return array_filter(
+            $this->heeds,
+            fn (Heed $heed) => $heed->barsAllergens($part->allergens) || ($heed->barsWhatIsNoFood() && ! $part->food),
+        ) !== [];
     }
 
     /**
@@ -71,7 +110,7 @@ final readonly class PartsReader
     public function oils(array $document, Product $product): array
     {
         if (! array_key_exists('oils', $document)) {
-            return [Going::parts(Part::ofOil($this->cupboard->carrier($product->carrier), $this->cupboard))];
+            return [Going::parts($this->usualOil($product))];
         }
         $oils = $this->group($document, 'oils', $this->oil(...));
         if ($oils === [] && $this->faults->all() === []) {

@@ -113,6 +113,15 @@ final readonly class ProductNotes
             array_filter($tags),
             $words + ['scents' => ['all' => array_map(fn (array $each) => $each['oil']->said(), $scents->each)]],
             $carriers,
+            $wish->heeds,
+            array_map(
+                fn (Weighed $each) => [
+                    'called' => $each->part->said,
+                    'food' => $each->part->food,
+                    'allergens' => $each->part->allergens,
+                ],
+                $pot->weighed,
+            ),
         );
     }
 

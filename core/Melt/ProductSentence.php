@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Melt;
 
+use Kettle\Material\Heed;
 use Kettle\Reason\Said;
 
 /** A product as one sentence, in pieces: a piece with a slot can be changed in place. */
@@ -46,6 +47,16 @@ final class ProductSentence
             $pieces[] = self::piece(
                 'for',
                 Said::just(['all' => array_map(fn (string $id) => Said::of('melt.for-'.$id), $wish->for)]),
+                true,
+            );
+        }
+        // Whom it is for is said already.
+        $heeds = array_filter($wish->heeds, fn (Heed $heed) => $heed->person === '');
+        if ($heeds !== []) {
+            $pieces[] = self::plain('comma');
+            $pieces[] = self::piece(
+                'heed',
+                Said::just(['all' => array_map(fn (Heed $heed) => Said::of('heed:'.$heed->id), array_values($heeds))]),
                 true,
             );
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Kettle\Melt;
 
+use Kettle\Material\Heed;
+
 /** A product as somebody wishes for it, read: every part known, every amount in g. */
 final readonly class ProductWish
 {
@@ -24,6 +26,7 @@ final readonly class ProductWish
      * @param  ?Leaf  $leaf stirred in and sieved out
      * @param  ?\DateTimeImmutable  $readyBy the day it is wanted, at its beginning
      * @param  list<string>  $chosen words of the sentence that were chosen
+     * @param  list<Heed>  $heeds what it is to be without, and to be given
      */
     public function __construct(
         public Product $product,
@@ -43,6 +46,7 @@ final readonly class ProductWish
         public ?Leaf $leaf,
         public ?\DateTimeImmutable $readyBy,
         public array $chosen,
+        public array $heeds = [],
     ) {}
 
     public function oilsByAmount(): bool

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Melt;
 
+use Kettle\Material\Heed;
 use Kettle\Material\MaterialException;
 use Kettle\Material\State;
 use Kettle\Measure\Amount;
@@ -32,7 +33,8 @@ final readonly class ProductWishReader
         if ($product === null) {
             throw self::all($faults);
         }
-        $parts = new PartsReader($this->house, $faults);
+        $heeds = $faults->trying('heed', fn () => $this->heeds($document['heed'] ?? [])) ?? [];
+        $parts = new PartsReader($this->house, $faults, $heeds);
         $oils = $parts->oils($document, $product);
         $waxes = $parts->waxes($document);
         $butters = $parts->butters($document, $product);
@@ -53,7 +55,7 @@ final readonly class ProductWishReader
             if ($product->wax === null) {
                 $faults->add(MeltException::noFirmness($product->name));
             } else {
-                $waxes = [Going::parts(Part::ofWax($this->house->kitchen->cupboard()->wax($product->wax)))];
+                $waxes = [Going::parts($parts->usualWax($product->wax))];
             }
         }
         $waxByAmount = ($waxes[0] ?? null)?->grams !== null;
@@ -91,10 +93,11 @@ final readonly class ProductWishReader
             $total !== null && $total->kind === Kind::Mass ? $total->value : null,
             $total !== null && $total->kind === Kind::Volume ? $total->value : null,
             $tins,
-            self::people($document),
+            self::people($document, $heeds),
             $leaf,
             $readyBy,
             array_map(strval(...), array_keys(array_filter($document, fn (mixed $each) => $each !== null && $each !== []))),
+            $heeds,
         );
     }
 
@@ -259,13 +262,26 @@ final readonly class ProductWishReader
 
     /**
      * @param  array<mixed>  $document
+     * @param  list<Heed>  $heeds of which some are people too, whose limits for scents hold as well
      * @return list<string>
      */
-    private static function people(array $document): array
+    private static function people(array $document, array $heeds): array
     {
         $for = $document['for'] ?? [];
+        $people = array_filter(is_array($for) ? $for : [$for], fn (mixed $each) => is_string($each) && $each !== '');
+        $also = array_filter(array_map(fn (Heed $heed) => $heed->person, $heeds), fn (string $person) => $person !== '');
 
-        return array_values(array_filter(is_array($for) ? $for : [$for], fn (mixed $each) => is_string($each) && $each !== ''));
+        return array_values(array_unique([...$people, ...$also]));
+    }
+
+    /**
+     * @return list<Heed> each once, in the order of the table
+     *
+     * @throws MaterialException when one is none
+     */
+    private function heeds(mixed $typed): array
+    {
+        return $this->house->kitchen->cupboard()->heedsOf(is_array($typed) ? $typed : [$typed]);
     }
 
     private static function all(Faults $faults): WishException

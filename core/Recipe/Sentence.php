@@ -113,7 +113,7 @@ final class Sentence
     /** @return list<array{slot: ?string, text: Said, chosen: bool}> whom it is for, and what it is to be without */
     private static function heeds(Wish $wish): array
     {
-        $heeds = array_map(fn (Heed $heed) => Said::of('heed.'.$heed->id), $wish->asked->heeds);
+        $heeds = array_map(fn (Heed $heed) => Said::of('heed:'.$heed->id), $wish->asked->heeds);
 
         return $heeds === [] ? [] : [self::plain('comma'), self::piece('heed', Said::just(['all' => $heeds]), true)];
     }

@@ -289,12 +289,7 @@ final class WishReader
      */
     private function heeds(mixed $typed): array
     {
-        $asked = [];
-        foreach (is_array($typed) ? $typed : [$typed] as $id) {
-            $asked[] = $this->cupboard->heed(is_string($id) ? $id : '')->id;
-        }
-
-        return array_values(array_filter($this->cupboard->heeds(), fn (Heed $heed) => in_array($heed->id, $asked, true)));
+        return $this->cupboard->heedsOf(is_array($typed) ? $typed : [$typed]);
     }
 
     private function finished(mixed $finished): ?Finished

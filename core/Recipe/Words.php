@@ -166,6 +166,7 @@ final class Words
                 'school' => $key === OwnHours::ID
                     ? $this->template('school.own-why')
                     : $this->found(fn () => $this->methods->method($row)->variant($key)->why),
+                'heed' => ($this->kitchen->cupboard()->heeds()[$id] ?? null)->name ?? $id,
                 'source' => $this->cautions->source($id),
                 default => '',
             },

@@ -96,3 +96,15 @@ test('without nuts and for a child: what is barred is not offered, and is refuse
   await page.getByRole('button', { name: 'Start this batch' }).click()
   await expect(page.getByText('For a child: not under three months').first()).toBeVisible()
 })
+
+test('a salve without bee products takes another wax by itself, and stops at beeswax', async ({ page }) => {
+  const house = await ownHouse(page)
+  await page.goto(house + '/melt')
+  await page.getByRole('button', { name: /something it is without/ }).click()
+  await page.getByLabel('without bee products').check()
+  await page.getByRole('button', { name: 'That is it' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('candelilla wax, without bee products')
+  await page.getByRole('button', { name: /^the wax:/ }).click()
+  await page.getByLabel('beeswax').check()
+  await expect(page.getByText('Beeswax comes of bees').first()).toBeVisible()
+})

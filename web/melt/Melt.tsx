@@ -33,7 +33,7 @@ const MORE = [
   { slot: 'essential_oils', text: 'a scent' },
   { slot: 'others', text: 'something else' },
   { slot: 'leaf', text: 'fresh leaf stirred in' },
-  { slot: 'for', text: 'somebody it is for' },
+  { slot: 'for', text: 'somebody it is for, or something it is without' },
   { slot: 'ready_by', text: 'a day it is wanted by' },
 ]
 

@@ -19,6 +19,7 @@ use Kettle\Material\Addition;
 use Kettle\Material\Carrier;
 use Kettle\Material\Cupboard;
 use Kettle\Material\EssentialOil;
+use Kettle\Material\Heed;
 use Kettle\Material\Row;
 use Kettle\Material\Tables;
 use Kettle\Material\Wax;
@@ -86,6 +87,12 @@ final readonly class MeltPage
             ),
             array_map(fn (array $band) => new Choice($band['id'], $band['name']), $table->firmness()->bands),
             array_values(array_map(fn (Row $row) => new Choice($row->text('id'), $row->text('name')), $table->rules->rows('people'))),
+            array_values(
+                array_map(
+                    fn (Heed $heed) => new Choice($heed->id, $heed->name),
+                    array_filter($this->cupboard->heeds(), fn (Heed $heed) => $heed->person === ''),
+                ),
+            ),
         );
     }
 

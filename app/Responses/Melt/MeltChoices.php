@@ -19,6 +19,7 @@ final readonly class MeltChoices extends Shape
      * @param  list<PartChoice>  $scents
      * @param  list<Choice>  $words for how firm it is, softest first
      * @param  list<Choice>  $people
+     * @param  list<Choice>  $heeds what it may be without, or be given for
      */
     public function __construct(
         public array $products,
@@ -30,5 +31,6 @@ final readonly class MeltChoices extends Shape
         public array $scents,
         public array $words,
         public array $people,
+        public array $heeds,
     ) {}
 }

@@ -175,13 +175,15 @@ export function Editor({ slot, edit }: { slot: string; edit: Edit }) {
     case 'heed':
       return (
         <>
-          <Choice
-            legend="What for"
-            value={wish.purpose ?? 'skin'}
-            choices={materials.purposes}
-            onChoose={(purpose) => change({ purpose })}
-            done={done}
-          />
+          {slot === 'heed' ? null : (
+            <Choice
+              legend="What for"
+              value={wish.purpose ?? 'skin'}
+              choices={materials.purposes}
+              onChoose={(purpose) => change({ purpose })}
+              done={done}
+            />
+          )}
           <fieldset className="pt-3">
             <legend className="mb-1 font-semibold">For whom, and without what</legend>
             {materials.heeds.map((heed) => (

@@ -1,6 +1,7 @@
 import { Choice } from '../../bench/editors/edit'
 import { TextButton } from '../../parts/Button'
 import { Field, Select } from '../../parts/Field'
+import { Tick } from '../../parts/Tick'
 import { useMaterials } from '../../api/hooks'
 import { type Choices, type PartWish, partsOf } from '../wish'
 import { about, type Edit, Wrong } from './edit'
@@ -77,26 +78,40 @@ function LeafEditor({ edit: { wish, change, problem } }: { edit: Edit }) {
 
 function PeopleEditor({ edit: { wish, change, choices } }: { edit: Edit }) {
   const asked = Array.isArray(wish.for) ? wish.for : wish.for ? [wish.for] : []
+  const heeded = wish.heed ?? []
+  const toggled = <Id extends string>(ids: readonly Id[], id: Id, on: boolean): Id[] | null => {
+    const next = on ? [...ids, id] : ids.filter((one) => one !== id)
+    return next.length === 0 ? null : next
+  }
   return (
-    <fieldset className="flex flex-col">
-      <legend className="mb-1 font-semibold">For whom</legend>
-      {choices.people
-        .filter((each) => each.id !== 'anyone')
-        .map((each) => (
-          <label key={each.id} className="border-line flex min-h-11 items-center gap-3 border-b py-1">
-            <input
-              type="checkbox"
-              className="size-5 shrink-0"
+    <>
+      <fieldset className="flex flex-col">
+        <legend className="mb-1 font-semibold">For whom</legend>
+        {choices.people
+          .filter((each) => each.id !== 'anyone')
+          .map((each) => (
+            <Tick
+              key={each.id}
               checked={asked.includes(each.id as 'child')}
-              onChange={(event) => {
-                const next = event.target.checked ? [...asked, each.id] : asked.filter((one) => one !== each.id)
-                change({ for: next.length === 0 ? null : next })
-              }}
-            />
+              onChange={(on) => change({ for: toggled(asked, each.id as 'child', on) as 'child'[] })}
+            >
+              {each.name}
+            </Tick>
+          ))}
+      </fieldset>
+      <fieldset className="flex flex-col pt-3">
+        <legend className="mb-1 font-semibold">And how</legend>
+        {choices.heeds.map((each) => (
+          <Tick
+            key={each.id}
+            checked={heeded.includes(each.id as 'nuts')}
+            onChange={(on) => change({ heed: toggled(heeded, each.id as 'nuts', on) })}
+          >
             {each.name}
-          </label>
+          </Tick>
         ))}
-    </fieldset>
+      </fieldset>
+    </>
   )
 }
 
@@ -181,6 +196,7 @@ function Word({ slot, edit }: { slot: string; edit: Edit }) {
         />
       )
     case 'for':
+    case 'heed':
       return <PeopleEditor edit={edit} />
     case 'leaf':
       return <LeafEditor edit={edit} />
