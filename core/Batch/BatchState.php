@@ -92,7 +92,7 @@ final readonly class BatchState
             $bottles,
             self::colours($log),
             self::herbStoodOut($log),
-            $progress->stage === Stage::Discarded ? null : Learned::from($record->plan, $strained, $tables),
+            $progress->stage === Stage::Discarded ? null : Learned::from($record->plan, $strained, $tables, $log->toppedUpMl()),
         );
     }
 

@@ -33,14 +33,14 @@ final readonly class Learned
     ) {}
 
     /** Null where nothing is: nothing came out yet, it was made of unlike forms, or of figures that cannot be. */
-    public static function from(FrozenPlan $plan, ?Strained $strained, Tables $tables): ?self
+    public static function from(FrozenPlan $plan, ?Strained $strained, Tables $tables, float $toppedUpMl = 0.0): ?self
     {
         $form = $plan->uptakeKey();
         $dry = $plan->dryG();
         if ($plan->isFromBefore() || $strained === null || $strained->ml === null || $form === null || $dry < self::LEAST_G) {
             return null;
         }
-        $oil = $plan->figure('oil_volume');
+        $oil = $plan->figure('oil_volume') + $toppedUpMl;
         $way = in_array($strained->way, Uptake::WAYS, true) ? $strained->way : $plan->way;
         $usual = Uptake::by($way, $tables);
         $lossesMl = ($plan->isStrainedTwice() ? $usual->strainedAgain($tables) : $usual)->lossesMl;

@@ -6,6 +6,7 @@ namespace Kettle\Batch;
 
 use Kettle\Batch\Line\Line;
 use Kettle\Batch\Line\Started;
+use Kettle\Batch\Line\TaskLine;
 use Kettle\Batch\Line\Used;
 use Kettle\Diary\DiaryException;
 use Kettle\Diary\Event;
@@ -65,6 +66,12 @@ final readonly class Logbook
         }
 
         return null;
+    }
+
+    /** Oil added at toppings up, mL, as far as it was measured. */
+    public function toppedUpMl(): float
+    {
+        return array_sum(array_map(fn (TaskLine $line) => $line->ml ?? 0.0, $this->all(TaskLine::class)));
     }
 
     /** @return list<Event> oldest first, what it all means for the days */

@@ -32,6 +32,18 @@ final readonly class Record
         public ?int $warmUpMin = null,
     ) {}
 
+    /** The oil that went in, mL: as it was planned, and what it was topped up with. */
+    public function oilInMl(): float
+    {
+        return $this->plan->figure('oil_volume') + $this->log->toppedUpMl();
+    }
+
+    /** @return array{low: float, value: float, high: float} mL out of the cloth: the herb keeps what it keeps, however much is on it */
+    public function expected(): array
+    {
+        return array_map(fn (float $ml) => $ml + $this->log->toppedUpMl(), $this->plan->expected());
+    }
+
     /** As the batch goes about it. */
     public function method(): Method
     {

@@ -264,7 +264,7 @@ final readonly class Progress
     }
 
     /**
-     * Warm: on, shake or stir while it is on, off; session by session, those to come after those gone by.
+     * Warm: on, top up after its first hour, shake or stir while it is on, off; session by session, those to come after those gone by.
      *
      * @param  \Closure(string): ?\DateTimeImmutable  $last
      * @return list<Task>
@@ -289,6 +289,11 @@ final readonly class Progress
                 if ($due < $session->to) {
                     $tasks[] = self::task(Step::Shake, $due, $method);
                 }
+            }
+            // In the warmth herb drinks soonest: half an inch may be gone in an hour. What is shut tight is not opened for it.
+            $drunk = $availability->nextAwake(Later::hours($on ?? $session->from, 1));
+            if ($nth === 1 && $last('top_up') === null && ! $method->has(Method::LID_TIGHT) && $drunk < $session->to) {
+                $tasks[] = self::task(Step::TopUp, $drunk, $method, open: $on !== null);
             }
             $tasks[] = self::task(Step::WarmOff, $session->to, $method, $nth, $on !== null);
         }

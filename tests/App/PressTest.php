@@ -378,3 +378,26 @@ it('weighs on the simulated scale, unsteady at first, to the gram', function () 
     $this->atHouse('POST', '/scale', ['do' => 'jump'])->assertStatus(422);
     $this->atHouse('POST', '/scale', ['do' => 'oil', 'batch' => 'nosuch'])->assertNotFound();
 });
+
+it('counts what a jar was topped up with among what went in, and expects more of it', function () {
+    $batch = $this->batch(['jar' => $this->jarOf(505)->uid]);
+    $this->fill($batch);
+    $path = "/batches/{$batch->uid}";
+    $in = $this->atHouse('GET', $path)->json('press.oil_in_ml');
+    foreach (['a little' => 422, '0 mL' => 422, '5 L' => 422, '2 fl oz' => 200] as $amount => $status) {
+        $answer = $this->atHouse('POST', "{$path}/tasks", ['task' => 'top_up', 'outcome' => 'done', 'amount' => $amount])->assertStatus(
+            $status,
+        );
+        $status === 422 && $answer->assertJsonPath('faults.0.field', 'amount');
+    }
+    $topped = $this->atHouse('GET', $path)->json();
+    // A US fluid ounce is 29.5735 mL: NIST Handbook 44, Appendix C.
+    expect($topped['press']['oil_in_ml'])
+        ->toEqualWithDelta($in + 59.147, 0.01)
+        ->and($topped['entries'][0]['title'])
+        ->toBe('Topped up with 59 mL');
+    // As much as all that was poured at first may come out now, which could not before.
+    $this->atHouse('POST', "{$path}/strain", ['amount' => round($in * 1.05).' mL'])->assertOk();
+    $learned = BatchYield::query()->withoutGlobalScopes()->where('batch_id', $batch->id)->first();
+    expect((float) $learned?->oil_ml)->toEqualWithDelta($in + 59.147, 0.01);
+});

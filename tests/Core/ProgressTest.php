@@ -96,7 +96,19 @@ it('warms by sessions, shaking between on and off', function () {
     $fill = Event::done('fill', at('2026-11-24 10:05'));
     expect(due(progress('slow-cooker', 8, [$fill])))->toBe(['warm_on' => '11-24 10:35']);
     $on = [$fill, Event::done('warm_on', at('2026-11-24 11:00'))];
-    expect(due(progress('slow-cooker', 8, $on)))->toBe(['shake' => '11-24 13:00', 'warm_off' => '11-24 19:00']);
+    expect(due(progress('slow-cooker', 8, $on)))->toBe([
+        'top_up' => '11-24 12:00',
+        'shake' => '11-24 13:00',
+        'warm_off' => '11-24 19:00',
+    ]);
+    // Topped up once, it is not asked again; shut tight it is not opened, and half an hour is too short for it.
+    $topped = [...$on, Event::done('top_up', at('2026-11-24 12:10'))];
+    expect(due(progress('slow-cooker', 8, $topped)))
+        ->not->toHaveKey('top_up')
+        ->and(due(progress('water-bath', 5, $on)))
+        ->not->toHaveKey('top_up')
+        ->and(due(progress('double-boiler', 0.5, $on)))
+        ->not->toHaveKey('top_up');
     $off = [...$on, Event::done('warm_off', at('2026-11-24 19:00'))];
     expect(due(progress('slow-cooker', 8, $off)))->toBe(['strain' => '11-24 19:30']);
 });

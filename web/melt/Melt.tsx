@@ -158,7 +158,14 @@ export default function Melt() {
         open={open}
         setOpen={setOpen}
         more={
-          pieces.length > 0 ? MORE.filter((each) => !slots.has(each.slot) && (each.slot !== 'leaf' || takesLeaf)) : []
+          pieces.length > 0
+            ? MORE.filter(
+                (each) =>
+                  !slots.has(each.slot) &&
+                  !(each.slot === 'for' && slots.has('heed')) &&
+                  (each.slot !== 'leaf' || takesLeaf),
+              )
+            : []
         }
         editor={(slot) => <Editor slot={slot} edit={{ wish, change, choices, plan: shown, problem }} />}
       />

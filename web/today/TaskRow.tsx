@@ -74,12 +74,12 @@ export function TaskRow({ task }: { task: Shape<'TaskView'> }) {
             <Button
               disabled={done.isPending}
               onClick={() =>
-                task.step === 'check'
+                task.step === 'check' || task.step === 'top_up'
                   ? setLooking(true)
                   : done.mutate({ path: `${path}/tasks`, body: { task: task.key, outcome: 'done' } })
               }
             >
-              {task.step === 'check' ? 'Looked at' : 'Done'}
+              {task.step === 'check' ? 'Looked at' : task.step === 'top_up' ? 'Topped up' : 'Done'}
             </Button>
           )}
           {task.step === 'use_up' ? null : (
@@ -90,9 +90,18 @@ export function TaskRow({ task }: { task: Shape<'TaskView'> }) {
         </div>
       ) : null}
       <Trouble problem={done.error ?? undo.error} />
+      <Topped
+        title={task.title}
+        open={looking && task.step === 'top_up'}
+        onOpenChange={setLooking}
+        onTopped={(amount) => {
+          setLooking(false)
+          done.mutate({ path: `${path}/tasks`, body: { task: task.key, outcome: 'done', amount: amount || null } })
+        }}
+      />
       <LookUnder
         title={task.title}
-        open={looking}
+        open={looking && task.step === 'check'}
         onOpenChange={setLooking}
         onSeen={(seen) => {
           setLooking(false)
@@ -147,6 +156,38 @@ function LookUnder({
       <Button look="strong" className="self-start" onClick={() => onSeen(seen)}>
         {seen.length === 0 ? 'All well' : 'Write it down'}
       </Button>
+    </Sheet>
+  )
+}
+
+/** How much oil was added, as far as it was measured: what comes out is reckoned of it too. */
+function Topped({
+  title,
+  open,
+  onOpenChange,
+  onTopped,
+}: {
+  title: string
+  open: boolean
+  onOpenChange: (open: boolean) => void
+  onTopped: (amount: string) => void
+}) {
+  const [amount, setAmount] = useState('')
+  return (
+    <Sheet open={open} onOpenChange={onOpenChange} title={title}>
+      <form className="flex flex-col gap-4" onSubmit={sent(() => onTopped(amount.trim()))}>
+        <Field
+          label="How much oil was added"
+          placeholder="40 mL"
+          maxLength={40}
+          value={amount}
+          hint="Blank where it was not measured, or none was wanted."
+          onChange={(event) => setAmount(event.target.value)}
+        />
+        <Button type="submit" look="strong" className="self-start">
+          Write it down
+        </Button>
+      </form>
     </Sheet>
   )
 }

@@ -10,6 +10,9 @@ use Kettle\Batch\Line\Outcome;
 use Kettle\Batch\Line\TaskLine;
 use Kettle\Diary\DiaryException;
 use Kettle\Diary\Step;
+use Kettle\Material\Cupboard;
+use Kettle\Measure\AmountException;
+use Kettle\Measure\Kind;
 use Kettle\Reason\RefusedException;
 use Kettle\Reason\Said;
 use Kettle\Time\Dates;
@@ -21,12 +24,21 @@ final readonly class RecordTask
     /** Named so, its next warming may be put off whatever its number, and before the jar is filled. */
     private const NEXT_WARMING = 'next_warm_on';
 
-    public function __construct(private Logbook $logbook, private Records $records, private KitchenFactory $kitchens) {}
+    /** More than this is another filling, and no topping up. */
+    private const MOST_ML = 2_000.0;
+
+    public function __construct(
+        private Logbook $logbook,
+        private Records $records,
+        private KitchenFactory $kitchens,
+        private Cupboard $cupboard,
+    ) {}
 
     /**
      * @param  string  $outcome done, skipped or later
      * @param  list<string>  $seen under the lid, or on the flame
      * @param  ?float  $warmH hours at warmth that a thermometer counted
+     * @param  ?string  $amount of oil that was added at a topping up, as it was typed
      * @param  ?Said  $against what was foretold, where it is switched on all the same
      *
      * @throws RefusedException when the step is not open, cannot be skipped, or wants amounts
@@ -40,6 +52,7 @@ final readonly class RecordTask
         array $seen = [],
         ?float $warmH = null,
         ?Said $against = null,
+        ?string $amount = null,
     ): LogEntry {
         return $this->logbook->write($batch, function (Batch $batch) use (
             $key,
@@ -49,6 +62,7 @@ final readonly class RecordTask
             $seen,
             $warmH,
             $against,
+            $amount,
         ): NewLine {
             $progress = $this->records->progress($batch);
             $task = $key === self::NEXT_WARMING && $outcome === 'later' ? $progress->nextWarming() : $progress->open($key);
@@ -77,8 +91,26 @@ final readonly class RecordTask
                 $later = $to->format(DATE_ATOM);
             }
 
-            return new NewLine(new TaskLine($key, Outcome::from($outcome), $later, $seen, $warmH, $against), $reason);
+            $ml = $task->step === Step::TopUp && $outcome === 'done' && $amount !== null ? $this->topped($batch, $amount) : null;
+
+            return new NewLine(new TaskLine($key, Outcome::from($outcome), $later, $seen, $warmH, $against, $ml), $reason);
         });
+    }
+
+    /**
+     * @return float mL of the batch's own oil
+     *
+     * @throws RefusedException
+     */
+    private function topped(Batch $batch, string $typed): float
+    {
+        try {
+            $density = $batch->plan->density($this->cupboard);
+
+            return round($this->kitchens->plain()->reader()->within($typed, Kind::Volume, 'mL', 0.5, self::MOST_ML, $density)->value, 3);
+        } catch (AmountException $refused) {
+            throw $refused->about('amount');
+        }
     }
 
     private function standsAtStove(Batch $batch): bool

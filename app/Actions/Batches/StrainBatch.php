@@ -64,7 +64,8 @@ final readonly class StrainBatch
                 : $this->amount->ml($batch, $typed);
             $spent = ($more['spent'] ?? '') === '' ? null : $this->grams((string) $more['spent'], 'spent');
             $dry = $batch->plan->dryG();
-            $outcome = Outcome::of($ml, $batch->plan->figure('oil_volume'), $dry, $this->expected($batch, $way, $dry));
+            $poured = $this->records->of($batch)->oilInMl();
+            $outcome = Outcome::of($ml, $poured, $dry, $this->expected($batch, $way, $dry, $poured));
 
             return new NewLine(
                 new Strained(
@@ -111,10 +112,10 @@ final readonly class StrainBatch
     }
 
     /** @return array{low: float, value: float, high: float} as planned; got out another way, as the house would expect of that */
-    private function expected(Batch $batch, string $way, float $dryG): array
+    private function expected(Batch $batch, string $way, float $dryG, float $pouredMl): array
     {
         return $way === $batch->plan->way
-            ? $batch->plan->expected()
-            : $this->kitchens->plain()->uptakeOf($batch->plan->uptakeKey(), $way)->yield($batch->plan->figure('oil_volume'), $dryG);
+            ? $this->records->of($batch)->expected()
+            : $this->kitchens->plain()->uptakeOf($batch->plan->uptakeKey(), $way)->yield($pouredMl, $dryG);
     }
 }

@@ -91,6 +91,7 @@ final class BatchController extends Controller
             $this->text($form->input('reason')),
             $this->text($form->input('until')),
             is_array($form->input('seen')) ? array_values(array_filter($form->input('seen'), 'is_string')) : [],
+            amount: $this->text($form->input('amount')),
         );
 
         return $this->batch($batch);

@@ -13,6 +13,7 @@ final class RecordTask extends Form
             'reason' => ['nullable', 'required_if:outcome,skipped', 'string', 'max:500'],
             'seen' => ['sometimes', 'nullable', 'array', 'max:3'],
             'seen.*' => ['in:herb_above,drops_wiped,fur,bubbles_calmed,colour_turned'],
+            'amount' => ['sometimes', 'nullable', 'string', 'max:40'],
             'until' => ['nullable', 'required_if:outcome,later', 'string', 'max:16'],
         ];
     }

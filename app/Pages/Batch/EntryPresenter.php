@@ -137,7 +137,7 @@ final readonly class EntryPresenter
                 Step::Moisten => 'Moistened',
                 Step::WarmOil => 'The oil warmed',
                 Step::Fill => 'Filled',
-                Step::TopUp => 'Topped up',
+                Step::TopUp => $line->ml === null ? 'Topped up' : 'Topped up with '.AmountWriter::plain($line->ml, Kind::Volume),
                 Step::Check => 'Looked at it',
                 Step::Shake => 'Shaken',
                 Step::WarmOn => 'Put to warm',

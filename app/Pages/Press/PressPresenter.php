@@ -50,7 +50,7 @@ final readonly class PressPresenter
     public function of(Batch $batch): PressView
     {
         $strained = $this->records->log($batch)->last(Strained::class);
-        $expected = $batch->plan->expected();
+        $expected = $this->records->of($batch)->expected();
         $ml = $batch->strained_ml === null ? null : (float) $batch->strained_ml;
         $settledAt = $this->records->of($batch)->routine()->settles
             ? $batch->strained_at?->copy()->addHours(Timetable::SETTLE_HOURS)
@@ -67,7 +67,7 @@ final readonly class PressPresenter
             low_ml: $expected['low'],
             expected_ml: $expected['value'],
             high_ml: $expected['high'],
-            oil_in_ml: $batch->plan->figure('oil_volume'),
+            oil_in_ml: $this->records->of($batch)->oilInMl(),
             strained_ml: $ml,
             strained: $ml === null ? null : $plain($ml),
             typed: $strained?->typed,

@@ -93,7 +93,9 @@ final readonly class TaskPresenter
             Step::Fill => $batch->shelf->has(Method::POURED_HOT)
                 ? "slowly, into the warm, dry {$jar}; closed when it is cool; label"
                 : "{$batch->oils_name}, in the {$jar}; weigh, pour, poke out the air, label",
-            Step::TopUp => 'herb drinks oil: add some if it stands out',
+            Step::TopUp => $batch->shelf->heated
+                ? 'in the warmth herb drinks 10 mm or more in an hour: add warm oil if it stands out'
+                : 'herb drinks oil: add some if it stands out',
             Step::Check => 'herb under the oil, no drops under the lid, no fur',
             Step::Shake => $batch->shelf->has(Method::IN_PAN)
                 ? 'gently, to the bottom; watch it, and never leave the flame'

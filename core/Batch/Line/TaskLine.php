@@ -25,6 +25,7 @@ final readonly class TaskLine extends Line
      * @param  string  $until a moment, ISO 8601, where it was put off
      * @param  list<string>  $seen under the lid, or on the flame (Method::SIGNS)
      * @param  ?float  $warmH hours at warmth that a thermometer counted
+     * @param  ?float  $ml of oil that was added at a topping up, where it was measured
      * @param  ?Said  $against what was foretold, where it was switched on all the same
      */
     public function __construct(
@@ -34,6 +35,7 @@ final readonly class TaskLine extends Line
         public array $seen = [],
         public ?float $warmH = null,
         public ?Said $against = null,
+        public ?float $ml = null,
     ) {}
 
     public static function of(Stored $data): self
@@ -45,6 +47,7 @@ final readonly class TaskLine extends Line
             $data->texts('seen'),
             $data->numberOrNull('warm_h'),
             $data->said('against'),
+            $data->numberOrNull('ml'),
         );
     }
 
@@ -61,6 +64,7 @@ final readonly class TaskLine extends Line
             ...$this->seen === [] ? [] : ['seen' => $this->seen],
             ...$this->warmH === null ? [] : ['warm_h' => $this->warmH],
             ...$this->against === null ? [] : ['against' => $this->against->toArray()],
+            ...$this->ml === null ? [] : ['ml' => $this->ml],
             ...$this->until === '' ? [] : ['until' => $this->until],
         ];
     }
