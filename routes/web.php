@@ -54,6 +54,7 @@ Route::prefix('api')->group(function (): void {
                 Route::get('materials', [BenchController::class, 'materials']);
                 Route::post('reckon', [BenchController::class, 'reckon']);
                 Route::post('ways', [BenchController::class, 'ways']);
+                Route::post('wishes/read', [BenchController::class, 'read']);
                 Route::get('oils', [BenchController::class, 'oils']);
                 Route::post('wilting', [BenchController::class, 'wilting']);
                 Route::post('card', [BenchController::class, 'card']);

@@ -18,7 +18,9 @@ use Kettle\Recipe\KitchenReader;
 use Kettle\Recipe\OwnTold;
 use Kettle\Recipe\Planning;
 use Kettle\Recipe\WishException;
+use Kettle\Share\RecipeException;
 use Kettle\Share\RecipeReader;
+use Kettle\Share\WishSentence;
 use Kettle\Stores\LotCheck;
 use Kettle\Stores\LotException;
 use Kettle\Stores\LotKind;
@@ -37,6 +39,7 @@ final readonly class Questions
         'wilting',
         'check',
         'recipe',
+        'sentence',
         'warm-hours',
         'pot',
         'bath',
@@ -98,6 +101,7 @@ final readonly class Questions
                 'recipe' => $this->recipes()
                     ->read(Fields::text($document, 'text') ?? '', $kitchen)
                     ->toArray(),
+                'sentence' => $this->sentence(Fields::text($document, 'text') ?? '', $kitchen),
                 'warm-hours' => (new WarmthQuestions($kitchen))->warmHours($document),
                 'pot' => (new WarmthQuestions($kitchen))->pot($document),
                 'bath' => (new WarmthQuestions($kitchen))->bath($document),
@@ -118,6 +122,16 @@ final readonly class Questions
         } catch (RefusedException $refused) {
             throw WishException::from($refused);
         }
+    }
+
+    /**
+     * @return array{wish: array<string, mixed>, unread: list<string>, guesses: list<string>} a whole wish out of one sentence
+     *
+     * @throws RecipeException when neither a herb nor an oil is in it
+     */
+    public function sentence(string $text, Kitchen $kitchen): array
+    {
+        return (new WishSentence($kitchen->cupboard(), $kitchen->methods(), $kitchen))->read($text);
     }
 
     /**

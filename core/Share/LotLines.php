@@ -16,18 +16,17 @@ final readonly class LotLines
 {
     public const MOST = 60;
 
-    private const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
-
-    private const MONTH = '(jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?';
-
     /** "tins" and what else a product is filled into, and what each of them holds. */
     private const TINS = '/^(\d{1,5})\s*(?:x\s*)?(\d[\d.]*\s*(?:ml|fl\.? ?oz|oz))\s+(?:tins?|pots?|tubes?)$/iu';
 
     private RecipeWords $words;
 
+    private SaidDay $days;
+
     public function __construct(private Cupboard $cupboard, private Kitchen $kitchen)
     {
         $this->words = new RecipeWords($cupboard, $kitchen);
+        $this->days = new SaidDay($kitchen->today());
     }
 
     /**
@@ -104,7 +103,7 @@ final readonly class LotLines
         if (preg_match('/^(bought|gathered|picked|foraged|grown)\b\s*(.*)$/u', $low, $m) === 1) {
             $put('got_how', $m[1] === 'bought' ? 'bought' : 'gathered', $piece);
             $after = trim(mb_substr($piece, mb_strlen($m[1])));
-            $day = $after === '' ? null : $this->day($after, false);
+            $day = $after === '' ? null : $this->days->read($after, false);
             if ($day !== null) {
                 $put('got_on', $day, $after);
             } elseif ($after !== '') {
@@ -115,13 +114,13 @@ final readonly class LotLines
         }
         foreach (['best_before' => 'best before|best by|use by|bb|exp(?:ires)?', 'opened_on' => 'opened'] as $field => $words) {
             if (preg_match("/^(?:{$words})[:\\s]+(.+)$/u", $low, $m) === 1) {
-                $day = $this->day($m[1], $field === 'best_before');
+                $day = $this->days->read($m[1], $field === 'best_before');
                 $day === null || $put($field, $day, $piece);
 
                 return $day !== null;
             }
         }
-        $day = $this->day($low, false);
+        $day = $this->days->read($low, false);
         if ($day !== null) {
             $put(isset($lot['got_on']) ? 'best_before' : 'got_on', $day, $piece, preg_match('/\d{4}/', $low) !== 1);
 
@@ -246,55 +245,5 @@ final readonly class LotLines
         }
 
         return in_array($low, ['powder', 'powdered', 'ground'], true) ? 'powder' : null;
-    }
-
-    /**
-     * "27 July", "July 27", "27 July 2025", "27.7.2025", "2025-07-27"; without a year the last such day, or the next.
-     * A month alone is its first day where it begins, and its last where it ends.
-     */
-    private function day(string $typed, bool $ahead): ?string
-    {
-        $typed = trim(preg_replace('/^(?:on|got|in|the)\s+/iu', '', mb_strtolower($typed)) ?? $typed);
-        $today = $this->kitchen->today();
-        if (in_array($typed, ['today', 'this morning', 'yesterday'], true)) {
-            return $today->modify($typed === 'yesterday' ? '-1 day' : '0 days')->format('Y-m-d');
-        }
-        $month = self::MONTH;
-        [$d, $mon, $year] = match (true) {
-            preg_match('/^(\d{4})-(\d\d)-(\d\d)$/', $typed, $m) === 1 => [(int) $m[3], (int) $m[2], (int) $m[1]],
-            preg_match("/^(\\d{1,2})(?:st|nd|rd|th)?\\s+{$month}(?:\\s+(\\d{4}))?$/", $typed, $m) === 1 => [
-                (int) $m[1],
-                self::month($m[2]),
-                (int) ($m[3] ?? 0),
-            ],
-            preg_match("/^{$month}\\s+(\\d{1,2})(?:st|nd|rd|th)?(?:\\s+(\\d{4}))?$/", $typed, $m) === 1 => [
-                (int) $m[2],
-                self::month($m[1]),
-                (int) ($m[3] ?? 0),
-            ],
-            preg_match("/^{$month}(?:\\s+(\\d{4}))?$/", $typed, $m) === 1 => [0, self::month($m[1]), (int) ($m[2] ?? 0)],
-            // Day first or month first is not to be told from small numbers.
-            preg_match('/^(\d{1,2})[.\/](\d{1,2})[.\/](\d{4})$/', $typed, $m) === 1 &&
-                ((int) $m[1] > 12 || $m[1] === $m[2] || str_contains($typed, '.')) => [(int) $m[1], (int) $m[2], (int) $m[3]],
-            default => [0, 0, 0],
-        };
-        if ($mon < 1 || $mon > 12) {
-            return null;
-        }
-        if ($year === 0) {
-            $year = (int) $today->format('Y');
-            $there = sprintf('%04d-%02d-%02d', $year, $mon, max(1, $d));
-            $year += $ahead && $there < $today->format('Y-m-d') ? 1 : (! $ahead && $there > $today->format('Y-m-d') ? -1 : 0);
-        }
-        if ($d === 0) {
-            $d = $ahead ? (int) (new \DateTimeImmutable(sprintf('%04d-%02d-01', $year, $mon)))->format('t') : 1;
-        }
-
-        return checkdate($mon, $d, $year) ? sprintf('%04d-%02d-%02d', $year, $mon, $d) : null;
-    }
-
-    private static function month(string $typed): int
-    {
-        return (int) array_search(substr($typed, 0, 3), self::MONTHS, true) + 1;
     }
 }

@@ -53,7 +53,7 @@ final readonly class RecipeWords
         'skin' => '/\bskin|body\b/i',
     ];
 
-    private const METHODS = [
+    public const METHODS = [
         'slow-cooker' => '/\bslow[\s-]*cook/i',
         'double-boiler' => '/\bdouble[\s-]*boiler|bain[\s-]*marie/i',
         'solar' => '/\b(sun|sunny|solar|window\s*sill)\b/i',

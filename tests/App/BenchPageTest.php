@@ -193,3 +193,16 @@ it('keeps the card on one page for the longest plan there is', function () {
     expect((string) shell_exec('pdfinfo '.escapeshellarg($file)))->toMatch('/Pages:\s+1\b/');
     unlink($file);
 });
+
+it('reads a whole wish out of one sentence, keeps nothing, and says what it left out', function () {
+    $read = $this->atHouse('POST', '/wishes/read', ['text' => 'a pint of calendula and a purple thing in olive, slow cooker'])
+        ->assertOk()
+        ->assertJsonPath('unread', ['purple thing'])
+        ->json('wish');
+    $this->atHouse('POST', '/reckon', ['wish' => $read])->assertOk();
+    $this->atHouse('POST', '/wishes/read', ['text' => 'hello'])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.field', 'text');
+    $this->atHouse('POST', '/wishes/read', ['text' => str_repeat('calendula ', 200)])->assertStatus(422);
+    $this->atHouse('POST', '/wishes/read', [])->assertStatus(422);
+});

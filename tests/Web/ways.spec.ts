@@ -108,3 +108,25 @@ test('a salve without bee products takes another wax by itself, and stops at bee
   await page.getByLabel('beeswax').check()
   await expect(page.getByText('Beeswax comes of bees').first()).toBeVisible()
 })
+
+test('a whole wish is typed as it would be said, and becomes the sentence', async ({ page }) => {
+  const house = await ownHouse(page)
+  await page.goto(house + '/bench')
+  await page.getByRole('button', { name: 'Type it all at once' }).click()
+  await page.getByLabel('As you would say it').fill('hello')
+  await page.getByRole('button', { name: 'Make it the sentence' }).click()
+  await expect(page.getByText('Neither a herb nor an oil was found').first()).toBeVisible()
+  await page
+    .getByLabel('As you would say it')
+    .fill('a pint of calendula and a purple thing in olive, slow cooker for 7 h at 38 C, for a salve, by 12 December')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('in the slow cooker for 7 h at 38 °C')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('ready by Saturday 12 December')
+  await expect(page.getByText('Not understood, and left out: purple thing.')).toBeVisible()
+  // What was not said is lighter, and can be changed as any other word.
+  await expect(page.getByRole('button', { name: /^herb to oil/ })).toBeVisible()
+  await page.getByRole('button', { name: 'I have seen it' }).click()
+  await expect(page.getByText('Not understood')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Start this batch' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Calendula in olive oil')
+})

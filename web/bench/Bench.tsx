@@ -15,6 +15,7 @@ import { Notice, Trouble, Waiting } from '../parts/Notice'
 import { PlanDays } from '../parts/PlanDays'
 import { useSettled } from '../parts/settled'
 import { TabList } from '../parts/TabList'
+import { AllAtOnce } from './AllAtOnce'
 import { Amounts, JarColumn } from './Columns'
 import { Editor } from './editors/Editor'
 import { FromStores } from './FromStores'
@@ -54,6 +55,8 @@ export default function Bench() {
   const [query, setQuery] = useSearchParams()
   const [tab, setTab] = useState('ways')
   const [keeping, setKeeping] = useState(false)
+  const [typing, setTyping] = useState(false)
+  const [unsaid, setUnsaid] = useState<string[]>([])
   const [read, setRead] = useState<string[]>([])
   const go = useNavigate()
   const asked = useSettled(wish, 15)
@@ -118,6 +121,7 @@ export default function Bench() {
   useKey('y', 'Set the ways side by side', () => setTab('ways'))
   useKey('o', 'Set the oils in order', () => setTab('oils'))
   useKey('l', 'See the lots it takes', () => setTab('stores'))
+  useKey('t', 'Type it all at once', () => setTyping(true))
   useKey('K', 'Keep it as a recipe', () => setKeeping(true), works && plan.isSuccess)
 
   if (!there || !settings || !materials) return <Waiting what="the bench" />
@@ -180,6 +184,27 @@ export default function Bench() {
             }}
           />
         )}
+      />
+      <div className="flex flex-col gap-2">
+        <TextButton className="self-start" onClick={() => setTyping(true)}>
+          Type it all at once
+        </TextButton>
+        {unsaid.length > 0 ? (
+          <Notice rank="care">
+            {unsaid.join(' ')} <TextButton onClick={() => setUnsaid([])}>I have seen it</TextButton>
+          </Notice>
+        ) : null}
+      </div>
+      <AllAtOnce
+        open={typing}
+        onOpenChange={setTyping}
+        onRead={(heard) => {
+          setWish(heard.wish)
+          setUnsaid([
+            ...(heard.unread.length > 0 ? [`Not understood, and left out: ${heard.unread.join('; ')}.`] : []),
+            ...heard.guesses,
+          ])
+        }}
       />
       {wanted ? (
         <p className="border-rim border-s-4 ps-4">

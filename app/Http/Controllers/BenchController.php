@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\House\KitchenFactory;
+use App\Http\Requests\ReadWish;
 use App\Http\Requests\Reckon;
 use App\Http\Requests\WeighWilting;
 use App\Labels\CardSheet;
@@ -14,6 +15,7 @@ use App\Responses\Bench\FoundHerbs;
 use App\Responses\Bench\Materials;
 use App\Responses\Bench\OilList;
 use App\Responses\Bench\OilRow;
+use App\Responses\Bench\ReadWishView;
 use App\Responses\Bench\Ways;
 use App\Responses\Bench\WiltingView;
 use Illuminate\Http\JsonResponse;
@@ -54,6 +56,12 @@ final class BenchController extends Controller
         $wish = $form->input('wish');
 
         return new Ways($planning->ways($wish, $kitchens->forWish($wish)));
+    }
+
+    #[Operation('Read a whole wish out of one sentence; nothing is kept')]
+    public function read(ReadWish $form, Questions $questions, KitchenFactory $kitchens): ReadWishView
+    {
+        return new ReadWishView(...$questions->sentence($form->string('text')->toString(), $kitchens->plain()));
     }
 
     #[Operation('Oils in order for a purpose', query: ['purpose'])]

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Share;
+
+/** A day as people write it: "27 July", "July 27th 2026", "March 2027", "2026-07-27", "27/7/2026", "today". */
+final readonly class SaidDay
+{
+    /** What a day looks like in a line of words. */
+    public const PATTERN =
+        '(?:\d{4}-\d\d-\d\d|\d{1,2}(?:st|nd|rd|th)?\s+(?:of\s+)?'.
+        self::ANY_MONTH.
+        '(?:\s+\d{4})?|'.
+        self::ANY_MONTH.
+        '\s+\d{1,2}(?:st|nd|rd|th)?(?:,?\s+\d{4})?|today|yesterday)';
+
+    private const ANY_MONTH = '(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?';
+
+    private const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
+
+    private const MONTH = '(jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?';
+
+    public function __construct(private \DateTimeImmutable $today) {}
+
+    /** @param  bool  $ahead whether a day without its year is one to come, and a month its last day */
+    public function read(string $typed, bool $ahead): ?string
+    {
+        $typed = trim(preg_replace('/^(?:on|got|in|the)\s+/iu', '', mb_strtolower($typed)) ?? $typed);
+        $typed = str_replace([' of ', ','], [' ', ''], $typed);
+        $today = $this->today;
+        if (in_array($typed, ['today', 'this morning', 'yesterday'], true)) {
+            return $today->modify($typed === 'yesterday' ? '-1 day' : '0 days')->format('Y-m-d');
+        }
+        $month = self::MONTH;
+        [$d, $mon, $year] = match (true) {
+            preg_match('/^(\d{4})-(\d\d)-(\d\d)$/', $typed, $m) === 1 => [(int) $m[3], (int) $m[2], (int) $m[1]],
+            preg_match("/^(\\d{1,2})(?:st|nd|rd|th)?\\s+{$month}(?:\\s+(\\d{4}))?$/", $typed, $m) === 1 => [
+                (int) $m[1],
+                self::month($m[2]),
+                (int) ($m[3] ?? 0),
+            ],
+            preg_match("/^{$month}\\s+(\\d{1,2})(?:st|nd|rd|th)?(?:\\s+(\\d{4}))?$/", $typed, $m) === 1 => [
+                (int) $m[2],
+                self::month($m[1]),
+                (int) ($m[3] ?? 0),
+            ],
+            preg_match("/^{$month}(?:\\s+(\\d{4}))?$/", $typed, $m) === 1 => [0, self::month($m[1]), (int) ($m[2] ?? 0)],
+            // Day first or month first is not to be told from small numbers.
+            preg_match('/^(\d{1,2})[.\/](\d{1,2})[.\/](\d{4})$/', $typed, $m) === 1 &&
+                ((int) $m[1] > 12 || $m[1] === $m[2] || str_contains($typed, '.')) => [(int) $m[1], (int) $m[2], (int) $m[3]],
+            default => [0, 0, 0],
+        };
+        if ($mon < 1 || $mon > 12) {
+            return null;
+        }
+        if ($year === 0) {
+            $year = (int) $today->format('Y');
+            $there = sprintf('%04d-%02d-%02d', $year, $mon, max(1, $d));
+            $year += $ahead && $there < $today->format('Y-m-d') ? 1 : (! $ahead && $there > $today->format('Y-m-d') ? -1 : 0);
+        }
+        if ($d === 0) {
+            $d = $ahead ? (int) (new \DateTimeImmutable(sprintf('%04d-%02d-01', $year, $mon)))->format('t') : 1;
+        }
+
+        return checkdate($mon, $d, $year) ? sprintf('%04d-%02d-%02d', $year, $mon, $d) : null;
+    }
+
+    private static function month(string $typed): int
+    {
+        return (int) array_search(substr($typed, 0, 3), self::MONTHS, true) + 1;
+    }
+}

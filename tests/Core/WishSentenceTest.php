@@ -1,0 +1,165 @@
+<?php
+
+use Kettle\Recipe\WishException;
+use Kettle\Share\RecipeException;
+use Kettle\Share\WishSentence;
+use Tests\Core\Support;
+
+/** @return array{wish: array<string, mixed>, unread: list<string>, guesses: list<string>} on the morning of 24 November 2026 */
+function sentenceRead(string $text): array
+{
+    $kitchen = Support::kitchen();
+
+    return (new WishSentence($kitchen->cupboard(), $kitchen->methods(), $kitchen))->read($text);
+}
+
+// Written out by hand, as people say it; common practice, no source.
+it('makes a whole wish of one sentence, and leaves nothing out unsaid', function (string $text, array $wish, array $unread = []) {
+    $read = sentenceRead($text);
+    ksort($wish);
+    ksort($read['wish']);
+    expect($read['wish'])->toBe($wish)->and($read['unread'])->toBe($unread);
+})->with([
+    [
+        'a pint of calendula and yarrow in olive, slow cooker, for a salve, by 12 December',
+        [
+            'herbs' => [['id' => 'calendula'], ['id' => 'yarrow']],
+            'oils' => [['id' => 'olive']],
+            'ready_by' => '2026-12-12',
+            'jar' => '473',
+            'method' => 'slow-cooker',
+            'purpose' => 'salve',
+        ],
+    ],
+    [
+        '50 g dried calendula in 250 ml olive oil, double boiler for 2 hours',
+        [
+            'herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '50 g']],
+            'oils' => [['id' => 'olive']],
+            'method' => 'double-boiler',
+            'school' => 'usual',
+            'oil_amount' => '250 ml',
+        ],
+    ],
+    [
+        'six bottles of 50 ml of self-heal oil in sweet almond, slow cooker at 38 C for 6 to 8 h, standing 12 h, not squeezed',
+        [
+            'herbs' => [['id' => 'self-heal']],
+            'oils' => [['id' => 'sweet-almond']],
+            'stands' => '12 h',
+            'way' => 'drained',
+            'finished' => ['count' => '6', 'size' => '50 ml'],
+            'method' => 'slow-cooker',
+            'hours' => '6 to 8 h',
+            'warmth' => '38 C',
+        ],
+    ],
+    [
+        'two quart jars of marshmallow root powder in olive, 1:5, sunny sill, begun 3 November',
+        [
+            'herbs' => [['id' => 'marshmallow-root', 'state' => 'dried', 'form' => 'powder']],
+            'oils' => [['id' => 'olive']],
+            'begun' => '2026-11-03',
+            'ratio' => '1:5',
+            'jar' => '946',
+            'jars' => '2',
+            'method' => 'solar',
+        ],
+    ],
+    [
+        '8 cloves of garlic in a cup of olive oil for cooking, strained twice',
+        [
+            'herbs' => [['id' => 'garlic', 'amount' => '8 cloves']],
+            'oils' => [['id' => 'olive']],
+            'strained' => 'twice',
+            'purpose' => 'kitchen',
+            'oil_amount' => '1 cup',
+        ],
+    ],
+    [
+        'Lavender in cold-pressed sunflower oil for my hair, without nuts, as a gift, with spirit',
+        [
+            'herbs' => [['id' => 'lavender']],
+            'oils' => [['id' => 'sunflower']],
+            'heed' => ['nuts', 'giving'],
+            'spirit' => 'yes',
+            'purpose' => 'hair',
+        ],
+    ],
+    [
+        'comfrey root and a purple thing in 2 parts olive and 1 part castor oil on the shelf for 4 weeks under the moon',
+        [
+            'herbs' => [['id' => 'comfrey-root']],
+            'oils' => [['id' => 'olive', 'parts' => '2'], ['id' => 'castor', 'parts' => '1']],
+            'method' => 'cold',
+            'school' => 'four-weeks',
+        ],
+        ['purple thing', 'under moon'],
+    ],
+    // An oil that no table knows keeps its name, to be chosen; none is taken for it.
+    ['calendula in moon oil', ['herbs' => [['id' => 'calendula']], 'oils' => [['name' => 'moon oil']]]],
+]);
+
+it('guesses by which way only where hours or warmth are said, and says so', function () {
+    expect(sentenceRead('calendula in olive for 2 hours')['guesses'])
+        ->toBe(['By which way is not said: double boiler is a guess.'])
+        ->and(sentenceRead('calendula in olive for 3 weeks')['wish']['method'])
+        ->toBe('cold')
+        ->and(sentenceRead('calendula in olive')['guesses'])
+        ->toBe([])
+        ->and(sentenceRead('blue unicorn in olive oil'))
+        ->toMatchArray(['unread' => ['blue unicorn'], 'guesses' => ['Which herb is not understood. Choose it in the sentence.']]);
+});
+
+it('plans what it read, or refuses it by its words', function (string $text, ?string $field) {
+    try {
+        Support::planning()->plan(sentenceRead($text)['wish'], Support::kitchen());
+        $fault = null;
+    } catch (WishException $refused) {
+        $fault = $refused->faults[0]['field'];
+    }
+    expect($fault)->toBe($field);
+})->with([
+    ['a pint of calendula and yarrow in olive, slow cooker, for a salve, by 12 December', null],
+    ['rosemary and thyme in sunflower and jojoba, on the shelf 4 weeks', null],
+    ['calendula in olive, slow cooker at 90 C for 2 h', 'warmth'],
+    ['calendula in moon oil', 'oils.0'],
+    ['calendula in almond oil without nuts', 'heed'],
+    ['fresh garlic in olive for the kitchen', 'purpose'],
+]);
+
+it('refuses what has neither a herb nor an oil', function (string $text) {
+    sentenceRead($text);
+})
+    ->with(['hello', '12 December', '🌿🌿🌿', str_repeat('the sea is grey ', 60), "\u{202E}", 'in'])
+    ->throws(RecipeException::class);
+
+it('breaks at nothing that can be typed', function () {
+    $words = [
+        'calendula',
+        'in',
+        'olive',
+        'a pint of',
+        '1:5',
+        'at 49 C',
+        'for 2 h',
+        'by 31 February',
+        ',',
+        'and',
+        '½',
+        '8 cloves of',
+        '(',
+        '\\',
+        '%',
+    ];
+    mt_srand(7);
+    for ($i = 0; $i < 400; $i++) {
+        $text = implode(' ', array_map(fn () => $words[mt_rand(0, count($words) - 1)], range(0, mt_rand(1, 12))));
+        try {
+            $read = sentenceRead($text);
+            expect($read['wish']['herbs'])->not->toBe([]);
+        } catch (RecipeException) {
+            continue;
+        }
+    }
+});

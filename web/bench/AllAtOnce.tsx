@@ -1,0 +1,63 @@
+import { useState } from 'react'
+import { ask } from '../api/client'
+import type { Problem } from '../api/client'
+import { type Shape, useHouseId } from '../api/hooks'
+import { Button } from '../parts/Button'
+import { Area } from '../parts/Field'
+import { sent } from '../parts/form'
+import { useKept } from '../parts/kept'
+import { Sheet } from '../parts/Sheet'
+
+/** The whole wish typed or pasted as one sentence: it becomes the sentence, and what was not understood is said. */
+export function AllAtOnce({
+  open,
+  onOpenChange,
+  onRead,
+}: {
+  open: boolean
+  onOpenChange: (open: boolean) => void
+  onRead: (read: Shape<'ReadWishView'>) => void
+}) {
+  const house = useHouseId()
+  const [text, setText] = useKept(`sentence.${house}`)
+  const [problem, setProblem] = useState<Problem | null>(null)
+  const [reading, setReading] = useState(false)
+  const read = async () => {
+    if (reading) return
+    setReading(true)
+    try {
+      const answer = await ask(`/houses/${house}/wishes/read`, { text })
+      setProblem(null)
+      setText('')
+      onRead(answer)
+      onOpenChange(false)
+    } catch (refused) {
+      setProblem(refused as Problem)
+    } finally {
+      setReading(false)
+    }
+  }
+  return (
+    <Sheet open={open} onOpenChange={onOpenChange} title="Type it all at once">
+      <form className="flex flex-col gap-4" onSubmit={sent(() => void read())}>
+        <Area
+          label="As you would say it"
+          rows={3}
+          maxLength={1000}
+          placeholder="a pint of calendula and yarrow in olive, slow cooker, for a salve, by 12 December"
+          value={text}
+          fault={problem?.about('text') ?? problem?.faults[0]?.sentence ?? problem?.message}
+          onChange={(event) => setText(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.key !== 'Enter' || event.shiftKey) return
+            event.preventDefault()
+            void read()
+          }}
+        />
+        <Button type="submit" look="strong" className="self-start" disabled={reading || text.trim() === ''}>
+          Make it the sentence
+        </Button>
+      </form>
+    </Sheet>
+  )
+}
