@@ -238,13 +238,7 @@ final readonly class Facts
                     array_values(array_filter($herbs, fn (array $herb) => $heed->barsHerb($herb['plant'], $eaten))),
                 ),
                 ...array_map(fn (Carrier $oil) => $oil->said(), array_values(array_filter($carriers, $heed->barsOil(...)))),
-                ...array_column(
-                    array_filter(
-                        $lots,
-                        fn (array $lot) => $heed->barsAllergens($lot['allergens']) || ($heed->barsWhatIsNoFood() && ! $lot['food']),
-                    ),
-                    'called',
-                ),
+                ...array_column(array_filter($lots, fn (array $lot) => $heed->barsPart($lot['allergens'], $lot['food'])), 'called'),
             ];
             $tags['barred:'.$heed->id] = $barred !== [];
             $words['barred_'.$heed->id] = self::all($barred);

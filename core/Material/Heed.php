@@ -72,9 +72,15 @@ final readonly class Heed
         return false;
     }
 
-    public function barsWhatIsNoFood(): bool
+    /**
+     * Of anything that goes into a pot.
+     *
+     * @param  list<string>  $allergens as they stand on it
+     * @param  bool  $food whether it is to be had in food grade
+     */
+    public function barsPart(array $allergens, bool $food): bool
     {
-        return $this->food;
+        return $this->barsAllergens($allergens) || ($this->food && ! $food);
     }
 
     /** Whether nobody can say of an oil that it is well: not everybody counts it so, or nobody has said what it may do. */

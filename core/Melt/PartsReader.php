@@ -88,10 +88,7 @@ final readonly class PartsReader
 
     private function isBarred(Part $part): bool
     {
-        return array_filter(
-            $this->heeds,
-            fn (Heed $heed) => $heed->barsAllergens($part->allergens) || ($heed->barsWhatIsNoFood() && ! $part->food),
-        ) !== [];
+        return array_filter($this->heeds, fn (Heed $heed) => $heed->barsPart($part->allergens, $part->food)) !== [];
     }
 
     /**

@@ -25,7 +25,7 @@ import { Spoon } from './Spoon'
 import { useFor } from './wanted'
 import { Wanted } from './Wanted'
 import { Weigh } from './Weigh'
-import { FIRST, type Product, type ProductWish, useDraft } from './wish'
+import { FIRST, offered, type Product, type ProductWish, useDraft } from './wish'
 
 /** What a product may have that this one has not, as words to put it there. */
 const MORE = [
@@ -167,7 +167,9 @@ export default function Melt() {
               )
             : []
         }
-        editor={(slot) => <Editor slot={slot} edit={{ wish, change, choices, plan: shown, problem }} />}
+        editor={(slot) => (
+          <Editor slot={slot} edit={{ wish, change, choices: offered(choices, wish), plan: shown, problem }} />
+        )}
       />
       {wanted ? (
         <p className="border-rim border-s-4 ps-4">

@@ -53,6 +53,24 @@ const drafted = (kept: unknown): ProductWish =>
 /** The product that is being planned, kept as a draft. */
 export const useDraft = (house: string) => useKeptDraft(store(house), drafted, tidy)
 
+/** What there is to choose from, less what is barred by what it is to be without; what is in it already stays to be seen. */
+export function offered(choices: Choices, wish: ProductWish): Choices {
+  const bars = new Set(
+    choices.heeds.filter((heed) => wish.heed?.includes(heed.id as 'nuts')).flatMap((heed) => heed.bars),
+  )
+  if (bars.size === 0) return choices
+  const lists = [wish.waxes, wish.butters, wish.others].flatMap((list) => partsOf(list).map((part) => part.id))
+  const here = new Set([...lists, ...oilsOf(wish).map((oil) => oil.id)])
+  const left = <T extends { id: string }>(from: T[]) => from.filter((each) => !bars.has(each.id) || here.has(each.id))
+  return {
+    ...choices,
+    oils: left(choices.oils),
+    waxes: left(choices.waxes),
+    butters: left(choices.butters),
+    others: left(choices.others),
+  }
+}
+
 /** Puts a wish on the Melt, to be seen there next. */
 export function putOnMelt(house: string, wish: ProductWish): void {
   planFor('melt', null)

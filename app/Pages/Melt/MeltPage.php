@@ -11,6 +11,7 @@ use App\Responses\Bench\OilChoice;
 use App\Responses\Choice;
 use App\Responses\Melt\BottledChoice;
 use App\Responses\Melt\MeltChoices;
+use App\Responses\Melt\MeltHeed;
 use App\Responses\Melt\PartChoice;
 use App\Responses\Melt\ProductChoice;
 use Kettle\Diary\Stage;
@@ -89,11 +90,21 @@ final readonly class MeltPage
             array_values(array_map(fn (Row $row) => new Choice($row->text('id'), $row->text('name')), $table->rules->rows('people'))),
             array_values(
                 array_map(
-                    fn (Heed $heed) => new Choice($heed->id, $heed->name),
+                    fn (Heed $heed) => new MeltHeed($heed->id, $heed->name, $this->barred($heed)),
                     array_filter($this->cupboard->heeds(), fn (Heed $heed) => $heed->person === ''),
                 ),
             ),
         );
+    }
+
+    /** @return list<string> ids */
+    private function barred(Heed $heed): array
+    {
+        return array_keys([
+            ...array_filter($this->cupboard->carriers(), $heed->barsOil(...)),
+            ...array_filter($this->cupboard->waxes(), fn (Wax $wax) => $heed->barsPart($wax->allergens, $wax->foodGradeExists)),
+            ...array_filter($this->cupboard->additions(), fn (Addition $each) => $heed->barsPart($each->allergens, $each->foodGradeExists)),
+        ]);
     }
 
     /** @return list<BottledChoice> oils of the house that still hold something, and may be used; then those that stand yet */

@@ -19,7 +19,7 @@ final readonly class MeltChoices extends Shape
      * @param  list<PartChoice>  $scents
      * @param  list<Choice>  $words for how firm it is, softest first
      * @param  list<Choice>  $people
-     * @param  list<Choice>  $heeds what it may be without, or be given for
+     * @param  list<MeltHeed>  $heeds
      */
     public function __construct(
         public array $products,
