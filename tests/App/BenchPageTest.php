@@ -198,6 +198,7 @@ it('reads a whole wish out of one sentence, keeps nothing, and says what it left
     $read = $this->atHouse('POST', '/wishes/read', ['text' => 'a pint of calendula and a purple thing in olive, slow cooker'])
         ->assertOk()
         ->assertJsonPath('unread', ['purple thing'])
+        ->assertJsonMissingPath('wish.herbs.0.amount')
         ->json('wish');
     $this->atHouse('POST', '/reckon', ['wish' => $read])->assertOk();
     $this->atHouse('POST', '/wishes/read', ['text' => 'hello'])

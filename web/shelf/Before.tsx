@@ -55,7 +55,8 @@ export default function Before() {
   })
   if (!materials) return <Waiting what="the shelf" />
   const problem = plan.isError && begun ? plan.error : null
-  const fault = (field: string) => problem?.about(field)
+  // Each beside its own field only: what is missing of a herb is not said of the herb as well.
+  const fault = (field: string) => problem?.faults.find((each) => each.field === field)?.sentence
   const change = (part: Partial<Wish>) => set({ ...wish, ...part })
   const before = (part: NonNullable<Wish['before']>) => change({ before: { ...wish.before, ...part } })
   const finished = (part: NonNullable<Wish['finished']>) => change({ finished: { ...wish.finished, ...part } })
@@ -80,11 +81,11 @@ export default function Before() {
           what ages it.
         </p>
         {herbs.map((herb, index) => (
-          <div key={index} className="grid grid-cols-[minmax(0,2fr)_minmax(0,1fr)] gap-3">
+          <div key={index} className="grid gap-3 sm:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
             <Select
               label={index === 0 ? 'Herb' : 'And herb'}
               value={herb.id ?? ''}
-              fault={fault('herbs')}
+              fault={fault(`herbs.${index}`) ?? fault('herbs') ?? fault('herb')}
               choices={[{ id: '', name: 'which?' }, ...materials.herbs]}
               onChange={(e) =>
                 change({ herbs: herbs.map((old, at) => (at === index ? { ...old, id: e.target.value } : old)) })
@@ -131,7 +132,7 @@ export default function Before() {
             label="How many bottles"
             inputMode="numeric"
             value={String(wish.finished?.count ?? '')}
-            fault={fault('finished.count') ?? fault('finished')}
+            fault={fault('finished.count')}
             onChange={(e) => finished({ count: e.target.value })}
           />
           <Field

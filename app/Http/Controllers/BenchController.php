@@ -61,7 +61,7 @@ final class BenchController extends Controller
     #[Operation('Read a whole wish out of one sentence; nothing is kept')]
     public function read(ReadWish $form, Questions $questions, KitchenFactory $kitchens): ReadWishView
     {
-        return new ReadWishView(...$questions->sentence($form->string('text')->toString(), $kitchens->plain()));
+        return new ReadWishView(...$questions->sentence($form->string('text')->toString(), $kitchens->forWish([])));
     }
 
     #[Operation('Oils in order for a purpose', query: ['purpose'])]
