@@ -48,7 +48,7 @@ final readonly class WishFacts
             $made ? $kitchen->methods()->plainest(false) : $wish->method,
             $made ? 'drained' : $wish->practice->way,
             $wish->practice->spirit && ! $made,
-            $made ? null : self::tooSlow($wish, $kitchen, $times),
+            self::tooSlow($wish, $kitchen, $times),
             $lots,
             $all,
             [

@@ -112,6 +112,12 @@ it('keeps the whole of one’s own hours on the days, and one’s own standing a
         ->toBe(5.0);
 });
 
+it('keeps the standing of the school it was taken from, and the hand that school lets go of', function () {
+    $wish = Support::plan(ownHours(['method' => 'slow-cooker', 'school' => 'overnight', 'hours' => '8 h 30 min']))->wish;
+    // That school leaves it alone at night; hours of one's own are stayed by, as the method has it.
+    expect([$wish->standsH(), $wish->practised()->tending->attended])->toBe([12.0, true]);
+});
+
 it('counts the cold hours on one’s own hours, and leads out by the usual ones', function () {
     // A kitchen oil of fresh herb is in the refrigerator within two hours of the oil going on: USDA FSIS, from memory.
     $wish = [
