@@ -36,7 +36,10 @@ export default function Shelf() {
   return (
     <div className="flex flex-col gap-9">
       <h1 className="sr-only">Shelf</h1>
-      <Link to={`/h/${house}/shelf/before`} className="flex min-h-11 items-center self-end font-semibold underline">
+      <Link
+        to={`/h/${house}/shelf/before`}
+        className="relative z-10 -mb-20 flex min-h-11 items-center self-end font-semibold underline"
+      >
         Enter an oil there is already
       </Link>
       {there.parts
