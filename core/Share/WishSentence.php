@@ -218,7 +218,8 @@ final class WishSentence
     private function ratio(): array
     {
         $m = $this->take(
-            '(?:herb\s+to\s+oil\s+)?(\d+(?:\.\d+)?)\s*(?::|to)\s*(\d+(?:\.\d+)?)(\s*(?:w\/w|w\/v|v\/v|by\s+weight))?(?!\s*(?:h|hours?|days?|weeks?|min))',
+            '(?:herb\s+to\s+oil\s+)?(\d+(?:\.\d+)?)\s*(?::|to)\s*(\d+(?:\.\d+)?)'.
+                '(\s*(?:w\/w|w\/v|v\/v|by\s+weight))?(?!\s*(?:h|hours?|days?|weeks?|min))',
         );
 
         return $m === null ? [] : ['ratio' => $m[1].':'.$m[2].(isset($m[3]) && str_contains($m[3], 'weight') ? ' w/w' : $m[3] ?? '')];
