@@ -2,6 +2,7 @@
 
 use App\Models\Batch;
 use App\Models\LogEntry;
+use Opis\JsonSchema\Validator;
 
 /** @return array<string, mixed> */
 function oilThatIsThere(array $more = []): array
@@ -14,7 +15,7 @@ function oilThatIsThere(array $more = []): array
     ];
 }
 
-it('puts an oil that was made before into its bottles at once, with a label, and into the house’s file and back', function () {
+it('puts an oil that was made before into its bottles at once, with a label', function () {
     $batch = $this->atHouse('POST', '/batches', ['wish' => oilThatIsThere()])
         ->assertOk()
         ->json();
@@ -54,3 +55,36 @@ it('writes all of it or none, and asks for what is missing beside its field', fu
     [['finished' => ['count' => '0', 'size' => '100 mL']], 'finished.count'],
     [['herbs' => [['id' => 'calendula']]], 'herbs.0.state'],
 ]);
+
+it('goes out with the house and comes back as it was, with all that a wish may say', function () {
+    $this->atHouse('POST', '/batches', ['wish' => oilThatIsThere()])->assertOk();
+    $said = [
+        'herbs' => [['id' => 'calendula']],
+        'oils' => ['olive'],
+        'method' => 'slow-cooker',
+        'hours' => '6 to 8 h',
+        'warmth' => '38 C',
+        'stands' => '3 h',
+        'cooled' => 'uncovered',
+        'strained' => 'twice',
+        'heed' => ['nuts', 'giving'],
+    ];
+    $jar = $this->atHouse('POST', '/batches', ['wish' => $said])
+        ->assertOk()
+        ->json();
+    expect($jar['plan']['method']['school_name'])->toBe('your own hours');
+    // On the cold shelf it is asked for a topping up, with what was added.
+    $cold = $this->atHouse('POST', '/batches', [
+        'wish' => ['herbs' => [['id' => 'calendula']], 'oils' => ['olive'], 'begun' => '2026-11-20'],
+    ])
+        ->assertOk()
+        ->json('id');
+    $this->atHouse('POST', "/batches/{$cold}/tasks", ['task' => 'top_up', 'outcome' => 'done', 'amount' => '40 mL'])->assertOk();
+    $text = (string) $this->atHouse('GET', '/export')->getContent();
+    $schema = json_decode((string) file_get_contents(base_path('docs/formats/house.schema.json')));
+    expect((new Validator())->validate(json_decode($text), $schema)->isValid())->toBeTrue();
+    $first = json_decode($text, true);
+    $this->house = $this->aHouse($this->keeper, 'Second house');
+    $this->atHouse('POST', '/import', $first)->assertOk()->assertJsonPath('batches', 3);
+    expect($this->atHouse('GET', '/export')->json('batches'))->toEqual($first['batches']);
+});
