@@ -1,7 +1,7 @@
 import { describe, expect, it, vi } from 'vitest'
 import type { Shape } from '../../web/api/hooks'
 import { saidSentence } from '../../web/bench/said'
-import { herbsOf, jarLetGo, oilsOf, putOnBench, type Wish, without } from '../../web/bench/wish'
+import { barred, byMethod, herbsOf, jarLetGo, oilsOf, putOnBench, type Wish, without } from '../../web/bench/wish'
 import { base64 } from '../../web/parts/base64'
 
 const materials = {
@@ -10,6 +10,10 @@ const materials = {
   oils: [{ id: 'olive', name: 'olive oil' }],
   purposes: [{ id: 'skin', name: 'the skin' }],
   methods: [{ id: 'cold', name: 'cold shelf', schools: [{ id: 'usual', name: 'six weeks' }] }],
+  heeds: [
+    { id: 'nuts', name: 'without nuts', detail: '', herbs: [], skin: [], oils: ['walnut'] },
+    { id: 'child', name: 'for a child', detail: '', herbs: ['comfrey'], skin: ['rosemary'], oils: [] },
+  ],
 } as unknown as Shape<'Materials'>
 
 const sentence = (wish: Partial<Wish>, fields: string[] = []) => {
@@ -43,6 +47,22 @@ describe('a wish', () => {
   })
 })
 
+describe('what is not offered', () => {
+  it('follows whom it is for, and whether it is eaten', () => {
+    const of = (wish: Partial<Wish>) => {
+      const { herbs, oils } = barred({ herbs: [], oils: [], ...wish } as Wish, materials)
+      return [[...herbs], [...oils]]
+    }
+    expect(of({})).toEqual([[], []])
+    expect(of({ heed: ['nuts', 'child'] })).toEqual([['comfrey', 'rosemary'], ['walnut']])
+    expect(of({ heed: ['child'], purpose: 'kitchen' })).toEqual([['comfrey'], []])
+  })
+
+  it('lets go of what was set for another way', () => {
+    expect(byMethod('cold')).toMatchObject({ method: 'cold', school: null, hours: null, warmth: null, stands: null })
+  })
+})
+
 describe('the sentence of a wish that cannot be reckoned', () => {
   it('is the cook’s own, in the order of every other', () => {
     expect(sentence({}).text).toBe('As much as fits of calendula oil for the skin, dried, in olive oil, cold shelf.')
@@ -51,6 +71,18 @@ describe('the sentence of a wish that cannot be reckoned', () => {
     )
     expect(sentence({ oil_amount: '300 mL', herbs: [{ id: 'calendula', amount: '50 g' }] }).text).toMatch(
       /^50 g of herb and 300 mL of oil of calendula/,
+    )
+    expect(
+      sentence({
+        heed: ['nuts', 'child'],
+        hours: '7 h',
+        warmth: '90 C',
+        stands: '3 h',
+        way: 'drained',
+        strained: 'twice',
+      }).text,
+    ).toContain(
+      'for the skin, without nuts and for a child, dried, in olive oil, cold shelf, 7 h at 90 C standing 3 h, drained',
     )
     expect(sentence({ finished: { count: '6', size: '50 mL' } }).text).toMatch(/^6 bottles of 50 mL of calendula/)
   })
@@ -71,6 +103,10 @@ describe('the sentence of a wish that cannot be reckoned', () => {
     ['by_jar.fill', 'amount'],
     ['jars', 'amount'],
     ['method', 'method'],
+    ['hours', 'school'],
+    ['warmth', 'school'],
+    ['strained', 'way'],
+    ['heed', 'heed'],
     ['school', 'school'],
   ])('marks the word that %s stands in', (field, slot) => {
     expect(sentence({}, [field]).wrong).toEqual([slot])
