@@ -14,6 +14,7 @@ use Kettle\Material\Blend;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Herb;
 use Kettle\Material\State;
+use Kettle\Material\Tables;
 use Kettle\Measure\Density;
 use Kettle\Recipe\Planner;
 use Kettle\Recipe\Words;
@@ -87,6 +88,12 @@ final readonly class FrozenPlan
         $day = (new Stored($this->document))->part('before')->textOrNull('best_before');
 
         return $day === null ? null : Day::read($day, new \DateTimeZone('UTC'));
+    }
+
+    /** What stays behind by a way, of what it goes through as it was planned. */
+    public function through(Uptake $uptake, Tables $tables): Uptake
+    {
+        return $this->isStrainedTwice() ? $uptake->strainedAgain($tables) : $uptake;
     }
 
     /** Whether it goes through paper or a finer cloth a second time. */

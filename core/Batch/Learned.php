@@ -42,9 +42,8 @@ final readonly class Learned
         }
         $oil = $plan->figure('oil_volume') + $toppedUpMl;
         $way = in_array($strained->way, Uptake::WAYS, true) ? $strained->way : $plan->way;
-        $usual = Uptake::by($way, $tables);
-        $lossesMl = ($plan->isStrainedTwice() ? $usual->strainedAgain($tables) : $usual)->lossesMl;
         try {
+            $lossesMl = $plan->through(Uptake::by($way, $tables), $tables)->lossesMl;
             $uptake = YieldHistory::uptake($oil, $strained->ml, $dry, $lossesMl);
         } catch (YieldException) {
             return null;

@@ -70,9 +70,7 @@ final readonly class OwnHours
         return $variant->id === self::ID;
     }
 
-    /**
-     * The least hours any school gives that is no warmer, where what was set is less; else null.
-     */
+    /** The least hours any school gives that is no warmer, where what was set is less; else null. */
     public static function shorterThan(Method $method, Variant $own): ?float
     {
         $least = self::least($method, $own->targetC);
@@ -90,12 +88,10 @@ final readonly class OwnHours
 
     private static function least(Method $method, ?float $targetC): float
     {
-        $cooler = array_filter($method->variants, fn (Variant $school) => $targetC === null || ($school->targetC ?? 0.0) <= $targetC + 0.5);
-        if ($cooler === []) {
-            // Cooler than any: the coolest of them.
-            $coolest = min(array_map(fn (Variant $school) => (float) $school->targetC, $method->variants));
-            $cooler = array_filter($method->variants, fn (Variant $school) => $school->targetC === $coolest);
-        }
+        // Cooler than any is as the coolest of them.
+        $coolest = min(array_map(fn (Variant $school) => (float) $school->targetC, $method->variants));
+        $warmth = max((float) $targetC, $coolest) + 0.5;
+        $cooler = array_filter($method->variants, fn (Variant $school) => (float) $school->targetC <= $warmth);
 
         return min(array_map(fn (Variant $school) => $school->leastH, $cooler ?: $method->variants));
     }

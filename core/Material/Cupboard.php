@@ -150,15 +150,15 @@ final class Cupboard
     }
 
     /**
-     * @param  array<mixed>  $ids
+     * @param  mixed  $ids a list of them, or one, as it was sent
      * @return list<Heed> each once, in the order of the table
      *
      * @throws MaterialException when one is none
      */
-    public function heedsOf(array $ids): array
+    public function heedsOf(mixed $ids): array
     {
         $asked = [];
-        foreach ($ids as $id) {
+        foreach (is_array($ids) ? $ids : [$ids] as $id) {
             $asked[$this->heed(is_string($id) ? $id : '')->id] = true;
         }
 

@@ -55,21 +55,7 @@ final readonly class Heed
 
     public function barsOil(Carrier $oil): bool
     {
-        return $this->barsAllergens($oil->food->allergens) || ($this->food && ! $oil->food->gradeExists);
-    }
-
-    /** @param  list<string>  $allergens as they stand on it */
-    public function barsAllergens(array $allergens): bool
-    {
-        foreach ($allergens as $each) {
-            foreach ($this->allergens as $barred) {
-                if (str_contains(mb_strtolower($each), $barred)) {
-                    return true;
-                }
-            }
-        }
-
-        return false;
+        return $this->barsPart($oil->food->allergens, $oil->food->gradeExists);
     }
 
     /**
@@ -81,6 +67,20 @@ final readonly class Heed
     public function barsPart(array $allergens, bool $food): bool
     {
         return $this->barsAllergens($allergens) || ($this->food && ! $food);
+    }
+
+    /** @param  list<string>  $allergens as they stand on it */
+    private function barsAllergens(array $allergens): bool
+    {
+        foreach ($allergens as $each) {
+            foreach ($this->allergens as $barred) {
+                if (str_contains(mb_strtolower($each), $barred)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /** Whether nobody can say of an oil that it is well: not everybody counts it so, or nobody has said what it may do. */

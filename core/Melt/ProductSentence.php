@@ -42,24 +42,7 @@ final class ProductSentence
             $pieces[] = self::plain($i === 0 ? 'with' : ($i === count($with) - 1 ? 'and' : 'comma'));
             $pieces[] = $piece;
         }
-        $pieces[] = self::plain($wish->for === [] || $wish->for === ['anyone'] ? 'nothing' : 'for');
-        if ($wish->for !== [] && $wish->for !== ['anyone']) {
-            $pieces[] = self::piece(
-                'for',
-                Said::just(['all' => array_map(fn (string $id) => Said::of('melt.for-'.$id), $wish->for)]),
-                true,
-            );
-        }
-        // Whom it is for is said already.
-        $heeds = array_filter($wish->heeds, fn (Heed $heed) => $heed->person === '');
-        if ($heeds !== []) {
-            $pieces[] = self::plain('comma');
-            $pieces[] = self::piece(
-                'heed',
-                Said::just(['all' => array_map(fn (Heed $heed) => Said::of('heed:'.$heed->id), array_values($heeds))]),
-                true,
-            );
-        }
+        $pieces = [...$pieces, ...self::forWhom($wish)];
         if ($wish->readyBy !== null) {
             $pieces[] = self::plain('wanted');
             $pieces[] = self::piece('ready_by', Said::just(['day_of_year' => $wish->readyBy->format('Y-m-d')]), true);
@@ -184,6 +167,29 @@ final class ProductSentence
     private static function piece(string $slot, Said $text, bool $was): array
     {
         return ['slot' => $slot, 'text' => $text, 'chosen' => $was];
+    }
+
+    /** @return list<array{slot: ?string, text: Said, chosen: bool}> for whom and without what: one word, changed in one place */
+    private static function forWhom(ProductWish $wish): array
+    {
+        $people = array_map(fn (string $id) => Said::of('melt.for-'.$id), $wish->for === ['anyone'] ? [] : $wish->for);
+        // Whom it is for is said already.
+        $heeds = array_filter($wish->heeds, fn (Heed $heed) => $heed->person === '');
+        $without = array_map(fn (Heed $heed) => Said::of('heed:'.$heed->id), array_values($heeds));
+
+        return match (true) {
+            $people === [] && $without === [] => [self::plain('nothing')],
+            $people === [] => [self::plain('comma'), self::piece('for', Said::just(['all' => $without]), true)],
+            $without === [] => [self::plain('for'), self::piece('for', Said::just(['all' => $people]), true)],
+            default => [
+                self::plain('for'),
+                self::piece(
+                    'for',
+                    Said::of('melt.for-and-without', ['people' => ['all' => $people], 'without' => ['all' => $without]]),
+                    true,
+                ),
+            ],
+        };
     }
 
     /** @return array{slot: null, text: Said, chosen: bool} */

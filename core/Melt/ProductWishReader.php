@@ -33,7 +33,7 @@ final readonly class ProductWishReader
         if ($product === null) {
             throw self::all($faults);
         }
-        $heeds = $faults->trying('heed', fn () => $this->heeds($document['heed'] ?? [])) ?? [];
+        $heeds = $faults->trying('heed', fn () => $this->house->kitchen->cupboard()->heedsOf($document['heed'] ?? [])) ?? [];
         $parts = new PartsReader($this->house, $faults, $heeds);
         $oils = $parts->oils($document, $product);
         $waxes = $parts->waxes($document);
@@ -272,16 +272,6 @@ final readonly class ProductWishReader
         $also = array_filter(array_map(fn (Heed $heed) => $heed->person, $heeds), fn (string $person) => $person !== '');
 
         return array_values(array_unique([...$people, ...$also]));
-    }
-
-    /**
-     * @return list<Heed> each once, in the order of the table
-     *
-     * @throws MaterialException when one is none
-     */
-    private function heeds(mixed $typed): array
-    {
-        return $this->house->kitchen->cupboard()->heedsOf(is_array($typed) ? $typed : [$typed]);
     }
 
     private static function all(Faults $faults): WishException

@@ -12,31 +12,22 @@ use Kettle\Infusion\Methods;
 use Kettle\Infusion\OwnHours;
 use Kettle\Infusion\Uptake;
 use Kettle\Infusion\Variant;
-use Kettle\Infusion\YieldException;
 use Kettle\Material\Blend;
 use Kettle\Material\Carrier;
 use Kettle\Material\Cupboard;
-use Kettle\Material\Heed;
 use Kettle\Material\MaterialException;
-use Kettle\Measure\Amount;
 use Kettle\Measure\Kind;
 use Kettle\Measure\Ratio;
 use Kettle\Reason\Faults;
-use Kettle\Reason\RefusedException;
 use Kettle\Stores\LotException;
 use Kettle\Stores\LotKind;
 use Kettle\Time\Dates;
-use Kettle\Vessel\Jar;
-use Kettle\Vessel\JarException;
 
 /**
  * Reads a wish document (docs/formats/wish.schema.json) into a Wish, gathering every fault on the way.
  */
 final class WishReader
 {
-    /** Kitchen bounds, mL: more than this is a works, less cannot be measured. */
-    private const OIL_BOUNDS = [1.0, 20_000.0];
-
     /** Keys of a wish, but for its herbs and oils. */
     private const PLAIN = [
         'oil_amount',
@@ -65,9 +56,12 @@ final class WishReader
 
     private readonly HerbsReader $herbs;
 
+    private readonly SizingReader $sizing;
+
     public function __construct(private readonly Cupboard $cupboard, private readonly Methods $methods, private readonly Kitchen $kitchen)
     {
         $this->herbs = new HerbsReader($cupboard, $kitchen);
+        $this->sizing = new SizingReader($kitchen);
         $this->faults = new Faults();
     }
 
@@ -83,14 +77,14 @@ final class WishReader
         $read = $faults->trying('herbs', fn () => $this->herbs->read($wish, $faults));
         $mix = $read['mix'] ?? null;
         $blend = $faults->trying('oils', fn () => $this->blend($wish['oils'] ?? null));
-        $oil = $blend === null ? null : $faults->trying('oil_amount', fn () => $this->oilAmount($wish, $blend));
+        $oil = $blend === null ? null : $faults->trying('oil_amount', fn () => $this->sizing->oilAmount($wish, $blend));
         $oilLots = $faults->trying('oils', fn () => $this->oilLots($wish)) ?? [];
-        $finished = $faults->trying('finished', fn () => $this->finished($wish['finished'] ?? null));
-        $byJar = $faults->trying('by_jar', fn () => $this->byJar($wish['by_jar'] ?? null));
+        $finished = $faults->trying('finished', fn () => $this->sizing->finished($wish['finished'] ?? null));
+        $byJar = $faults->trying('by_jar', fn () => $this->sizing->byJar($wish['by_jar'] ?? null));
         $ratio = $faults->trying('ratio', fn () => ($typed = Fields::text($wish, 'ratio')) === null ? null : Ratio::read($typed));
         $basis = $faults->trying('basis', fn () => $this->oneOf($wish, 'basis', [Sizing::DRY, Sizing::AS_IT_LIES])) ?? Sizing::DRY;
-        $jar = $faults->trying('jar', fn () => $this->jar($wish['jar'] ?? null));
-        $jars = $faults->trying('jars', fn () => $this->jars($wish));
+        $jar = $faults->trying('jar', fn () => $this->sizing->jar($wish['jar'] ?? null));
+        $jars = $faults->trying('jars', fn () => $this->sizing->jars($wish));
         $method = $faults->trying('method', fn () => $this->methods->method(Fields::text($wish, 'method') ?? 'cold'));
         $variant =
             $method === null || $mix === null
@@ -111,7 +105,7 @@ final class WishReader
             );
         }
         $purpose = $faults->trying('purpose', fn () => $this->cupboard->purpose(Fields::text($wish, 'purpose') ?? 'skin')->id) ?? 'skin';
-        $heeds = $faults->trying('heed', fn () => $this->heeds($wish['heed'] ?? [])) ?? [];
+        $heeds = $faults->trying('heed', fn () => $this->cupboard->heedsOf($wish['heed'] ?? [])) ?? [];
         $spirit = $faults->trying('spirit', fn () => $this->oneOf($wish, 'spirit', ['yes', 'no'])) === 'yes';
         $shake = $faults->trying('shake', fn () => $this->oneOf($wish, 'shake', array_keys(Practice::SHAKES)));
         $stands = $faults->trying('stands', fn () => $this->stands($wish));
@@ -119,7 +113,7 @@ final class WishReader
         $strained = $faults->trying('strained', fn () => $this->oneOf($wish, 'strained', Practice::STRAINED));
         $storage = $faults->trying('kept', fn () => $this->oneOf($wish, 'kept', ColdStorage::ALL)) ?? ColdStorage::SHELF;
         $herb = $read['total'] ?? null;
-        $this->onlyOneWay($herb, $oil, $finished, $byJar);
+        $this->sizing->onlyOneWay($herb, $oil, $finished, $byJar, $faults);
         if ($faults->all() !== []) {
             throw WishException::faults($faults->all());
         }
@@ -191,28 +185,6 @@ final class WishReader
         );
     }
 
-    /** How much can be said from one side only, but for herb and oil together, which give the ratio. */
-    private function onlyOneWay(?Amount $herb, ?Amount $oil, ?Finished $finished, ?ByJar $byJar): void
-    {
-        if ($byJar !== null && ($herb !== null || $oil !== null || $finished !== null)) {
-            $this->faults->add(
-                new YieldException(
-                    'disagree',
-                    'By the jar, the jar says how much herb and oil there is. Leave the other amounts out, or weigh instead.',
-                    'by_jar',
-                ),
-            );
-        } elseif ($finished !== null && ($herb !== null || $oil !== null)) {
-            $this->faults->add(
-                new YieldException(
-                    'disagree',
-                    'The finished amount says how much herb and oil go in. Leave those out, or leave the finished amount out.',
-                    'finished',
-                ),
-            );
-        }
-    }
-
     private function blend(mixed $oils): Blend
     {
         if (! is_array($oils) || $oils === []) {
@@ -272,95 +244,6 @@ final class WishReader
         return $lots;
     }
 
-    /** @param  array<mixed>  $wish */
-    private function oilAmount(array $wish, Blend $blend): ?Amount
-    {
-        $typed = Fields::text($wish, 'oil_amount');
-
-        return $typed === null
-            ? null
-            : $this->kitchen->reader()->within($typed, Kind::Volume, 'mL', ...[...self::OIL_BOUNDS, $blend->density(Planner::ROOM_C)]);
-    }
-
-    /**
-     * @return list<Heed> each once, in the order of the table
-     *
-     * @throws MaterialException when one is none
-     */
-    private function heeds(mixed $typed): array
-    {
-        return $this->cupboard->heedsOf(is_array($typed) ? $typed : [$typed]);
-    }
-
-    private function finished(mixed $finished): ?Finished
-    {
-        if (! is_array($finished)) {
-            return $finished === null || $finished === ''
-                ? null
-                : throw new YieldException('unreadable', 'Say how much is to come out, such as 300 mL, or how many bottles of which size.');
-        }
-        $surely = (Fields::text($finished, 'sure') ?? 'nine-in-ten') !== 'evens';
-        $reader = $this->kitchen->reader();
-        $count = Fields::text($finished, 'count');
-        if ($count !== null) {
-            if (preg_match('/^\d{1,3}$/', $count) !== 1 || (int) $count < 1 || (int) $count > 500) {
-                throw new YieldException('out_of_range', 'Say how many bottles or tins: a whole number from 1 to 500.', 'finished.count');
-            }
-            $typed =
-                Fields::text($finished, 'size') ??
-                throw new YieldException('missing', 'Say how much each bottle or tin holds, such as 50 mL.', 'finished.size');
-            try {
-                $size = $reader->within($typed, Kind::Volume, 'mL', 1, 5_000);
-            } catch (RefusedException $refused) {
-                throw $refused->about('finished.size');
-            }
-
-            return new Finished(
-                (int) $count * $size->value,
-                sprintf(
-                    '%s %s of %s',
-                    Numbers::word((int) $count),
-                    (int) $count === 1 ? 'bottle' : 'bottles',
-                    Numbers::withUnit($size->typed, 'mL'),
-                ),
-                $surely,
-                (int) $count,
-            );
-        }
-        $typed = Fields::text($finished, 'amount');
-        if ($typed === null) {
-            return null;
-        }
-
-        return new Finished(
-            $reader->within($typed, Kind::Volume, 'mL', ...self::OIL_BOUNDS)->value,
-            Numbers::withUnit($typed, 'mL'),
-            $surely,
-        );
-    }
-
-    private function byJar(mixed $byJar): ?ByJar
-    {
-        if (! is_array($byJar)) {
-            return $byJar === null || $byJar === ''
-                ? null
-                : throw new JarException('unreadable', 'Say how full the jar is: a quarter, half, three quarters or full.');
-        }
-        $fill = Fields::text($byJar, 'fill');
-        if ($fill === null) {
-            return null;
-        }
-        if (! isset(ByJar::FILLS[$fill])) {
-            throw new JarException('unknown', 'A jar is a quarter, half, three quarters or full.', 'by_jar.fill');
-        }
-        $cover = Fields::text($byJar, 'cover');
-
-        return new ByJar(
-            $fill,
-            $cover === null ? Amounts::COVER_MM : $this->kitchen->reader()->within($cover, Kind::Length, 'mm', 3, 200)->value,
-        );
-    }
-
     /**
      * The school as it is, or hours and warmth of the cook's own in place of its own.
      *
@@ -390,42 +273,6 @@ final class WishReader
         $typed = Fields::text($wish, 'stands');
 
         return $typed === null ? null : $this->kitchen->reader()->within($typed, Kind::Time, 'h', 0.25, OwnHours::MOST_STANDS_H)->value;
-    }
-
-    private function jar(mixed $jar): ?Jar
-    {
-        if ($jar === null || $jar === '') {
-            return null;
-        }
-        if (is_array($jar)) {
-            $brim = Fields::text($jar, 'brim') ?? throw new JarException('missing', 'Give how much the jar holds to the brim.', 'jar.brim');
-            $height =
-                Fields::text($jar, 'inner_height') ??
-                throw new JarException('missing', 'Give how high the jar is inside.', 'jar.inner_height');
-
-            return Jar::measured(
-                '',
-                Fields::text($jar, 'called') ?? 'jar',
-                $this->kitchen->reader()->read($brim, Kind::Volume, 'mL')->value,
-                $this->kitchen->reader()->read($height, Kind::Length, 'mm')->value,
-            );
-        }
-
-        return $this->kitchen->jar(is_string($jar) ? $jar : '') ?? throw JarException::unknown();
-    }
-
-    /** @param  array<mixed>  $wish */
-    private function jars(array $wish): ?int
-    {
-        $typed = Fields::text($wish, 'jars');
-        if ($typed === null) {
-            return null;
-        }
-        if (preg_match('/^\d{1,2}$/', $typed) !== 1 || (int) $typed < 1 || (int) $typed > Sizing::MOST_JARS) {
-            throw new JarException('out_of_range', sprintf('Say how many jars: a whole number from 1 to %d.', Sizing::MOST_JARS));
-        }
-
-        return (int) $typed;
     }
 
     /**

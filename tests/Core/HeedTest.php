@@ -102,6 +102,7 @@ it('makes a product of what is not barred by itself, and stops what was chosen a
     [['product' => 'body-oil', 'oils' => ['sweet-almond'], 'heed' => ['nuts']], 'sweet almond', ['barred-nuts']],
     [['product' => 'body-oil', 'heed' => ['nuts']], 'without nuts', []],
     [['product' => 'hair-oil', 'heed' => ['food', 'nuts']], 'without nuts and of food only', []],
+    [['product' => 'salve', 'for' => ['child'], 'heed' => ['bee']], 'for a small child, without bee products.', []],
     // For a child its scents have a child's limits as well.
     [
         ['product' => 'salve', 'essential_oils' => [['id' => 'peppermint', 'percent' => 0.2]], 'heed' => ['child']],

@@ -1,9 +1,11 @@
 <?php
 
+use Kettle\Batch\FrozenPlan;
 use Kettle\Infusion\Methods;
 use Kettle\Infusion\OwnHours;
 use Kettle\Infusion\Uptake;
 use Kettle\Reason\Note;
+use Kettle\Reason\Said;
 use Kettle\Recipe\WishException;
 use Tests\Core\Support;
 
@@ -145,6 +147,19 @@ it('leaves more oil behind in a second paper, and says so in the steps', functio
         ->toEqualWithDelta(2.0, 1e-6)
         ->and(Uptake::by('drained', Support::planning()->tables())->strainedAgain(Support::planning()->tables())->lossesMl)
         ->toEqualWithDelta(7.0, 1e-9);
+});
+
+it('keeps the second paper, also where it is got out another way than was planned', function () {
+    $frozen = function (array $wish): FrozenPlan {
+        $record = Support::planning()->record(Support::plan(ownHours($wish)), Support::kitchen());
+
+        return FrozenPlan::of(json_decode((string) json_encode(Said::kept($record)), true));
+    };
+    $tables = Support::planning()->tables();
+    expect($frozen(['strained' => 'twice'])->through(Uptake::by('pressed', $tables), $tables)->lossesMl)
+        ->toEqualWithDelta(7.0, 1e-9)
+        ->and($frozen([])->through(Uptake::by('pressed', $tables), $tables)->lossesMl)
+        ->toEqualWithDelta(5.0, 1e-9);
 });
 
 it('has no way that its own schools would be refused in', function () {

@@ -1,6 +1,5 @@
-import { useState } from 'react'
-import { ask } from '../api/client'
-import type { Problem } from '../api/client'
+import { useMutation } from '@tanstack/react-query'
+import { ask, type Problem } from '../api/client'
 import { type Shape, useHouseId } from '../api/hooks'
 import { Button } from '../parts/Button'
 import { Area } from '../parts/Field'
@@ -20,26 +19,23 @@ export function AllAtOnce({
 }) {
   const house = useHouseId()
   const [text, setText] = useKept(`sentence.${house}`)
-  const [problem, setProblem] = useState<Problem | null>(null)
-  const [reading, setReading] = useState(false)
-  const read = async () => {
-    if (reading) return
-    setReading(true)
-    try {
-      const answer = await ask(`/houses/${house}/wishes/read`, { text })
-      setProblem(null)
+  const reading = useMutation<Shape<'ReadWishView'>, Problem>({
+    // Offline is found out by trying, as everything else is.
+    networkMode: 'always',
+    mutationFn: () => ask(`/houses/${house}/wishes/read`, { text }),
+    onSuccess: (answer) => {
       setText('')
       onRead(answer)
       onOpenChange(false)
-    } catch (refused) {
-      setProblem(refused as Problem)
-    } finally {
-      setReading(false)
-    }
+    },
+  })
+  const read = () => {
+    if (!reading.isPending && text.trim() !== '') reading.mutate()
   }
+  const problem = reading.error
   return (
     <Sheet open={open} onOpenChange={onOpenChange} title="Type it all at once">
-      <form className="flex flex-col gap-4" onSubmit={sent(() => void read())}>
+      <form className="flex flex-col gap-4" onSubmit={sent(read)}>
         <Area
           label="As you would say it"
           rows={3}
@@ -51,10 +47,10 @@ export function AllAtOnce({
           onKeyDown={(event) => {
             if (event.key !== 'Enter' || event.shiftKey) return
             event.preventDefault()
-            void read()
+            read()
           }}
         />
-        <Button type="submit" look="strong" className="self-start" disabled={reading || text.trim() === ''}>
+        <Button type="submit" look="strong" className="self-start" disabled={reading.isPending || text.trim() === ''}>
           Make it the sentence
         </Button>
       </form>

@@ -1,8 +1,6 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { Tabs } from 'radix-ui'
 import { useCallback, useDeferredValue, useEffect, useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
-import { ask } from '../api/client'
 import { type Shape, useBatchWrite, useHouse, useHouseId, useMaterials, useOfHouse } from '../api/hooks'
 import { useKey } from '../frame/keys'
 import { usePart } from '../frame/part'
@@ -16,6 +14,7 @@ import { PlanDays } from '../parts/PlanDays'
 import { useSettled } from '../parts/settled'
 import { TabList } from '../parts/TabList'
 import { AllAtOnce } from './AllAtOnce'
+import { useReading, useSaid } from './ask'
 import { Amounts, JarColumn } from './Columns'
 import { Editor } from './editors/Editor'
 import { FromStores } from './FromStores'
@@ -25,18 +24,6 @@ import { Sentence } from './Sentence'
 import { MethodsSideBySide, NoteWithWays, type WayOut, WaysOut } from './Ways'
 import { WhichOil } from './WhichOil'
 import { FIRST, jarLetGo, useDraft, type Wish } from './wish'
-
-/** What the house says of a wish; what was said before stays in sight till then. */
-function useSaid<What extends 'reckon' | 'ways'>(what: What, wish: Wish, enabled = true) {
-  const house = useHouseId()
-  return useQuery({
-    queryKey: ['house', house, what, wish],
-    queryFn: ({ signal }) => ask(`/houses/${house}/${what}`, { wish }, signal),
-    placeholderData: keepPreviousData,
-    retry: false,
-    enabled,
-  })
-}
 
 export default function Bench() {
   const house = useHouseId()
@@ -57,7 +44,7 @@ export default function Bench() {
   const [keeping, setKeeping] = useState(false)
   const [typing, setTyping] = useState(false)
   const [unsaid, setUnsaid] = useState<string[]>([])
-  const [read, setRead] = useState<string[]>([])
+  const reading = useReading()
   const go = useNavigate()
   const asked = useSettled(wish, 15)
   const plan = useSaid('reckon', asked)
@@ -89,11 +76,9 @@ export default function Bench() {
     notFor()
     setWish(FIRST)
     setOrigin('')
-    setRead([])
+    reading.forget()
     void go(`/h/${house}/batch/${batch.id}`)
   })
-  // A caution that was read is read for what it says: of another plan it is read again.
-  const told = (note: Shape<'Plan'>['notes'][number]) => `${note.id} ${note.says}`
   const begin = () =>
     start.mutate({
       path: `/houses/${house}/batches`,
@@ -103,7 +88,7 @@ export default function Bench() {
         repeats,
         wanted: wanted?.id ?? null,
         wanted_oil: wanted?.oil ?? null,
-        acknowledged: (plan.data?.notes ?? []).filter((note) => read.includes(told(note))).map((note) => note.id),
+        acknowledged: reading.acknowledged(plan.data?.notes ?? []),
       },
     })
   const ready = works && plan.isSuccess && !start.isPending
@@ -148,14 +133,7 @@ export default function Bench() {
             key={note.id}
             note={problem ? { ...note, ways: [] } : note}
             take={take}
-            read={
-              works
-                ? {
-                    is: read.includes(told(note)),
-                    set: (is) => setRead(is ? [...read, told(note)] : read.filter((each) => each !== told(note))),
-                  }
-                : undefined
-            }
+            read={works ? reading.of(note) : undefined}
           />
         ))}
       </ul>

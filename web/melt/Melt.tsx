@@ -4,6 +4,7 @@ import { type ReactNode, useEffect, useState } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import { ask } from '../api/client'
 import { useHouseId, useMakingWrite, useOfHouse, useWrite } from '../api/hooks'
+import { useReading } from '../bench/ask'
 import { KeepAsRecipe } from '../bench/KeepAsRecipe'
 import { Sentence } from '../bench/Sentence'
 import { NoteWithWays, type WayOut, WaysOut } from '../bench/Ways'
@@ -44,7 +45,7 @@ export default function Melt() {
   const choices = useOfHouse('/melt', { stale: 60_000 }).data
   const { kitchen, works } = usePart()
   const go = useNavigate()
-  const [read, setRead] = useState<string[]>([])
+  const reading = useReading()
   const [wish, change, setWish] = useDraft(house)
   const [open, setOpened] = useState<string | null>(null)
   const [before, setBefore] = useState<ProductWish | null>(null)
@@ -82,7 +83,7 @@ export default function Melt() {
   }
   const keep = useWrite<'POST /houses/{house}/wanted' | 'PUT /houses/{house}/wanted/{wanted}'>(() => {
     anew()
-    setRead([])
+    reading.forget()
     say({ text: 'Kept for its day. What is to be done for it is in the diary, and on Today when it is time.' })
   })
   const want = () =>
@@ -91,18 +92,16 @@ export default function Melt() {
       : keep.mutate({ path: `/houses/${house}/wanted`, body: { wish } })
   const start = useMakingWrite((making) => {
     anew()
-    setRead([])
+    reading.forget()
     void go(`/h/${house}/making/${making.id}`)
   })
-  // A caution that was read is read for what it says: of another plan it is read again.
-  const told = (note: Product['cautions'][number]) => `${note.id} ${note.says}`
   const begin = () =>
     start.mutate({
       path: `/houses/${house}/makings`,
       body: {
         wish,
         wanted: wanted?.id ?? null,
-        acknowledged: (plan.data?.cautions ?? []).filter((note) => read.includes(told(note))).map((note) => note.id),
+        acknowledged: reading.acknowledged(plan.data?.cautions ?? []),
       },
     })
   const stopped = (plan.data?.cautions ?? []).some((note) => note.rank === 'stop')
@@ -136,14 +135,7 @@ export default function Melt() {
             key={note.id}
             note={{ ...note, why: note.why ?? '' }}
             take={take}
-            read={
-              works
-                ? {
-                    is: read.includes(told(note)),
-                    set: (is) => setRead(is ? [...read, told(note)] : read.filter((each) => each !== told(note))),
-                  }
-                : undefined
-            }
+            read={works ? reading.of(note) : undefined}
           />
         ))}
       </ul>
@@ -158,14 +150,7 @@ export default function Melt() {
         open={open}
         setOpen={setOpen}
         more={
-          pieces.length > 0
-            ? MORE.filter(
-                (each) =>
-                  !slots.has(each.slot) &&
-                  !(each.slot === 'for' && slots.has('heed')) &&
-                  (each.slot !== 'leaf' || takesLeaf),
-              )
-            : []
+          pieces.length > 0 ? MORE.filter((each) => !slots.has(each.slot) && (each.slot !== 'leaf' || takesLeaf)) : []
         }
         editor={(slot) => (
           <Editor slot={slot} edit={{ wish, change, choices: offered(choices, wish), plan: shown, problem }} />

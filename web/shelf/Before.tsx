@@ -1,27 +1,24 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query'
-import { useEffect, useState } from 'react'
 import { useNavigate } from 'react-router'
-import { ask } from '../api/client'
 import { type Shape, useBatchWrite, useHouseId, useMaterials } from '../api/hooks'
+import { useReading, useSaid } from '../bench/ask'
 import { NoteWithWays } from '../bench/Ways'
 import { herbsOf, oilsOf, type Wish } from '../bench/wish'
 import { usePart } from '../frame/part'
 import { Button, TextButton } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
+import { useKeptDraft } from '../parts/draft'
 import { sent } from '../parts/form'
 import { Trouble, Waiting } from '../parts/Notice'
 import { useSettled } from '../parts/settled'
 
 const NONE: Wish = { herbs: [{}], oils: [''], finished: { count: '1' }, before: {} }
 
-const asWish = (kept: string | null): Wish => {
-  try {
-    const wish = JSON.parse(kept ?? '') as Wish
-    return Array.isArray(wish.herbs) && Array.isArray(wish.oils) ? wish : NONE
-  } catch {
-    return NONE
-  }
+const drafted = (kept: unknown): Wish => {
+  const wish = kept as Wish | null
+  return wish && Array.isArray(wish.herbs) && Array.isArray(wish.oils) ? wish : NONE
 }
+
+const asItIs = (wish: Wish): Wish => wish
 
 /** What is asked: without what was left blank, so that it is not known, and not something else. */
 const asked = (wish: Wish): Wish => ({
@@ -35,29 +32,20 @@ export default function Before() {
   const house = useHouseId()
   const materials = useMaterials().data
   const { works } = usePart()
-  const store = `kettle.before.${house}`
-  const [wish, set] = useState(() => asWish(localStorage.getItem(store)))
-  const [read, setRead] = useState<string[]>([])
-  useEffect(() => localStorage.setItem(store, JSON.stringify(wish)), [store, wish])
+  const [wish, change, setWish] = useKeptDraft(`kettle.before.${house}`, drafted, asItIs)
+  const reading = useReading()
   const go = useNavigate()
   const settled = useSettled(wish, 200)
   const begun = herbsOf(settled).some((herb) => herb.id) && oilsOf(settled).some((oil) => oil.id)
-  const plan = useQuery({
-    queryKey: ['house', house, 'reckon', asked(settled)],
-    queryFn: ({ signal }) => ask(`/houses/${house}/reckon`, { wish: asked(settled) }, signal),
-    placeholderData: keepPreviousData,
-    enabled: begun,
-    retry: false,
-  })
+  const plan = useSaid('reckon', asked(settled), begun)
   const start = useBatchWrite((batch) => {
-    localStorage.removeItem(store)
+    setWish(NONE)
     void go(`/h/${house}/batch/${batch.id}`)
   })
   if (!materials) return <Waiting what="the shelf" />
   const problem = plan.isError && begun ? plan.error : null
   // Each beside its own field only: what is missing of a herb is not said of the herb as well.
   const fault = (field: string) => problem?.faults.find((each) => each.field === field)?.sentence
-  const change = (part: Partial<Wish>) => set({ ...wish, ...part })
   const before = (part: NonNullable<Wish['before']>) => change({ before: { ...wish.before, ...part } })
   const finished = (part: NonNullable<Wish['finished']>) => change({ finished: { ...wish.finished, ...part } })
   const herbs = herbsOf(wish)
@@ -70,7 +58,7 @@ export default function Before() {
       onSubmit={sent(() =>
         start.mutate({
           path: `/houses/${house}/batches`,
-          body: { wish: asked(wish), origin: wish.before?.from ?? '', acknowledged: read },
+          body: { wish: asked(wish), origin: wish.before?.from ?? '', acknowledged: reading.acknowledged(notes) },
         }),
       )}
     >
@@ -187,19 +175,7 @@ export default function Before() {
         {begun ? null : <p className="text-soft">The herb and the oil first: the rest follows from them.</p>}
         <ul className="flex flex-col gap-4">
           {notes.map((note) => (
-            <NoteWithWays
-              key={note.id}
-              note={note}
-              take={(part) => change(part as Partial<Wish>)}
-              read={
-                works
-                  ? {
-                      is: read.includes(note.id),
-                      set: (is) => setRead(is ? [...read, note.id] : read.filter((each) => each !== note.id)),
-                    }
-                  : undefined
-              }
-            />
+            <NoteWithWays key={note.id} note={note} take={change} read={works ? reading.of(note) : undefined} />
           ))}
         </ul>
         <Trouble problem={start.error} />

@@ -11,6 +11,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Kettle\Batch\Line\Bottled;
 use Kettle\Batch\Line\FilledSize;
+use Kettle\Batch\Line\Line;
 use Kettle\Batch\Line\Outcome;
 use Kettle\Batch\Line\Started;
 use Kettle\Batch\Line\Strained;
@@ -73,19 +74,18 @@ final readonly class StartBatch
                 'version' => 0,
             ]);
             $this->ledger->take($batch, $this->takes($plan));
-            $at = $plan->wish->asked->before === null ? $begun : $plan->timetable->fillAt;
-            $this->logbook->write(
-                $batch,
-                fn () => new NewLine(new Started($plan->sentenceText(), $read, $plan->wish->asked->before !== null), at: $at),
-            );
             $before = $plan->wish->asked->before;
-            if ($before !== null) {
-                $this->made($batch, $plan, $before);
-            }
-            if ($begun !== null) {
-                // It is full since then: its days are reckoned from there.
-                $filled = new TaskLine(Step::Fill->value, Outcome::Done, '', [], null, null);
-                $this->logbook->write($batch, fn () => new NewLine($filled, at: $begun));
+            $lines = [
+                [new Started($plan->sentenceText(), $read, $before !== null), $before === null ? $begun : $plan->timetable->fillAt],
+                ...match (true) {
+                    $before !== null => $this->made($plan, $before),
+                    // It is full since then: its days are reckoned from there.
+                    $begun !== null => [[self::filled(), $begun]],
+                    default => [],
+                },
+            ];
+            foreach ($lines as [$line, $at]) {
+                $this->logbook->write($batch, fn () => new NewLine($line, at: $at));
             }
             $for === null || $this->wanted->oilBegun($for[0], $for[1], $batch);
 
@@ -93,24 +93,29 @@ final readonly class StartBatch
         });
     }
 
-    /** It is there already: filled and strained by then, and in its bottles. What is not known of it is not said. */
-    private function made(Batch $batch, Plan $plan, Before $before): void
+    /**
+     * It is there already: filled and strained by then, and in its bottles. What is not known of it is not said.
+     *
+     * @return list<array{Line, \DateTimeImmutable}> each with when it happened
+     */
+    private function made(Plan $plan, Before $before): array
     {
         $there = $plan->wish->sizing->finished;
         assert($there !== null);
         $strained = $before->strainedOn($this->kitchens->plain())->setTime(12, 0);
+        $ml = round($there->ml, 3);
         $warmth = $plan->wish->method->heated ? Strained::WARMTH_HAD : '';
-        $lines = [
-            [new TaskLine(Step::Fill->value, Outcome::Done, '', [], null, null), min($plan->timetable->fillAt, $strained)],
-            [new Strained($there->said, round($there->ml, 3), '', null, null, null, false, $warmth), $strained],
-            [
-                new Bottled([new FilledSize('', $this->called($there), $there->eachMl(), $there->count)], round($there->ml, 3), 0.0),
-                $strained,
-            ],
+
+        return [
+            [self::filled(), min($plan->timetable->fillAt, $strained)],
+            [new Strained($there->said, $ml, '', null, null, null, false, $warmth), $strained],
+            [new Bottled([new FilledSize('', $this->called($there), $there->eachMl(), $there->count)], $ml, 0.0), $strained],
         ];
-        foreach ($lines as [$line, $at]) {
-            $this->logbook->write($batch, fn () => new NewLine($line, at: $at));
-        }
+    }
+
+    private static function filled(): TaskLine
+    {
+        return new TaskLine(Step::Fill->value, Outcome::Done, '', [], null, null);
     }
 
     /** "100 mL bottle", as the house would measure it. */

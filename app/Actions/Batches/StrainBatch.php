@@ -65,7 +65,7 @@ final readonly class StrainBatch
             $spent = ($more['spent'] ?? '') === '' ? null : $this->grams((string) $more['spent'], 'spent');
             $dry = $batch->plan->dryG();
             $poured = $this->records->of($batch)->oilInMl();
-            $outcome = Outcome::of($ml, $poured, $dry, $this->expected($batch, $way, $dry, $poured));
+            $outcome = Outcome::of($ml, $poured, $dry, $this->expected($batch, $way, $dry));
 
             return new NewLine(
                 new Strained(
@@ -112,10 +112,14 @@ final readonly class StrainBatch
     }
 
     /** @return array{low: float, value: float, high: float} as planned; got out another way, as the house would expect of that */
-    private function expected(Batch $batch, string $way, float $dryG, float $pouredMl): array
+    private function expected(Batch $batch, string $way, float $dryG): array
     {
-        return $way === $batch->plan->way
-            ? $this->records->of($batch)->expected()
-            : $this->kitchens->plain()->uptakeOf($batch->plan->uptakeKey(), $way)->yield($pouredMl, $dryG);
+        $record = $this->records->of($batch);
+        if ($way === $batch->plan->way) {
+            return $record->expected();
+        }
+        $uptake = $this->kitchens->plain()->uptakeOf($batch->plan->uptakeKey(), $way);
+
+        return $batch->plan->through($uptake, $this->cupboard->tables())->yield($record->oilInMl(), $dryG);
     }
 }

@@ -49,12 +49,11 @@ final readonly class PressPresenter
 
     public function of(Batch $batch): PressView
     {
-        $strained = $this->records->log($batch)->last(Strained::class);
-        $expected = $this->records->of($batch)->expected();
+        $record = $this->records->of($batch);
+        $strained = $record->log->last(Strained::class);
+        $expected = $record->expected();
         $ml = $batch->strained_ml === null ? null : (float) $batch->strained_ml;
-        $settledAt = $this->records->of($batch)->routine()->settles
-            ? $batch->strained_at?->copy()->addHours(Timetable::SETTLE_HOURS)
-            : null;
+        $settledAt = $record->routine()->settles ? $batch->strained_at?->copy()->addHours(Timetable::SETTLE_HOURS) : null;
         $straining = $this->straining($batch);
         $planned = $batch->plan->way;
         $way = $strained->way ?? $straining->way($planned);
@@ -67,7 +66,7 @@ final readonly class PressPresenter
             low_ml: $expected['low'],
             expected_ml: $expected['value'],
             high_ml: $expected['high'],
-            oil_in_ml: $this->records->of($batch)->oilInMl(),
+            oil_in_ml: $record->oilInMl(),
             strained_ml: $ml,
             strained: $ml === null ? null : $plain($ml),
             typed: $strained?->typed,

@@ -196,7 +196,6 @@ function Word({ slot, edit }: { slot: string; edit: Edit }) {
         />
       )
     case 'for':
-    case 'heed':
       return <PeopleEditor edit={edit} />
     case 'leaf':
       return <LeafEditor edit={edit} />
