@@ -161,7 +161,8 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
         </section>
         <section aria-label="Facts" className="border-line flex flex-col gap-3 lg:border-s lg:ps-8">
           <h2 className="column-head font-text text-base">Facts</h2>
-          {plan.before ? <WasThere plan={plan} /> : <WentIn plan={plan} />}
+          {/* Nothing is made up for what was there before it was entered. */}
+          {plan.before ? <p>How much of each went in is not known.</p> : <WentIn plan={plan} />}
           <Keeping batch={batch} />
           <Origin batch={batch} />
           {batch.lots.length > 0 ? (
@@ -284,16 +285,6 @@ function DiscardSheet({
         </Button>
       </form>
     </Sheet>
-  )
-}
-
-/** Of what was there before it was entered nobody knows what went in, and nothing is made up for it. */
-function WasThere({ plan }: { plan: Shape<'BatchView'>['plan'] }) {
-  return (
-    <p>
-      {plan.herbs.map((herb) => herb.name).join(', ')} in {plan.oils.map((oil) => oil.name).join(', ')}. How much of
-      each went in is not known.
-    </p>
   )
 }
 
