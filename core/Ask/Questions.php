@@ -15,6 +15,7 @@ use Kettle\Reason\RefusedException;
 use Kettle\Recipe\Fields;
 use Kettle\Recipe\Kitchen;
 use Kettle\Recipe\KitchenReader;
+use Kettle\Recipe\OwnSchools;
 use Kettle\Recipe\OwnTold;
 use Kettle\Recipe\Planning;
 use Kettle\Recipe\WishException;
@@ -144,6 +145,7 @@ final readonly class Questions
     {
         try {
             $own = (new OwnReader($kitchen->cupboard()))->read($document);
+            OwnSchools::check($own, $kitchen);
         } catch (OwnException $refused) {
             throw WishException::faults(
                 array_map(fn (array $fault) => ['field' => rtrim('own.'.$fault['field'], '.')] + $fault, $refused->faults),

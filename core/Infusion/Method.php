@@ -86,6 +86,7 @@ final readonly class Method
                 $row->texts('vessels') ?: [Jar::JAR],
                 $row->numberOrNull('usual_oil_ml'),
                 $row->texts('needs'),
+                $row->numberOrNull('brim_swing_c'),
             ),
             $variants,
             $row->texts('risks'),

@@ -63,6 +63,16 @@ final class MethodException extends RefusedException
         );
     }
 
+    public static function warmthBare(string $typed): self
+    {
+        return new self('unreadable', sprintf('“%s” of what? Say °C or °F, such as 38 °C.', mb_substr($typed, 0, 40)), 'warmth');
+    }
+
+    public static function schoolOfAnother(string $school, string $method): self
+    {
+        return new self('unfit', sprintf('“%s” is a school of another way than the %s. Choose one of this.', $school, $method), 'school');
+    }
+
     public static function tooShort(string $method, float $leastH): self
     {
         return new self(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Infusion;
 
+use Kettle\Material\Own;
 use Kettle\Measure\Amount;
 
 /**
@@ -36,11 +37,18 @@ final readonly class OwnHours
      * @param  Variant  $school what holds where nothing else was said
      * @param  ?Amount  $hours at warmth or on the shelf; null for as the school has them
      * @param  ?float  $targetC null for as the school has it
+     * @param  string  $id of a school that the house keeps, with its name
      *
      * @throws MethodException about `hours` or `warmth`
      */
-    public static function of(Method $method, Variant $school, ?Amount $hours, ?float $targetC): Variant
-    {
+    public static function of(
+        Method $method,
+        Variant $school,
+        ?Amount $hours,
+        ?float $targetC,
+        string $id = self::ID,
+        string $name = '',
+    ): Variant {
         if ($hours === null && $targetC === null) {
             return $school;
         }
@@ -61,13 +69,13 @@ final readonly class OwnHours
             throw MethodException::tooLong($method->name, $longest, $hours === null ? 'warmth' : 'hours');
         }
 
-        return new Variant(self::ID, '', $least, $usual, $most, $targetC, $ceilingC, null, '', $school->standsH);
+        return new Variant($id, $name, $least, $usual, $most, $targetC, $ceilingC, null, '', $school->standsH);
     }
 
-    /** Whether a school is one that somebody set by hand. */
+    /** Whether a school is one that somebody set by hand, or that a house keeps as its own. */
     public static function is(Variant $variant): bool
     {
-        return $variant->id === self::ID;
+        return $variant->id === self::ID || Own::is($variant->id);
     }
 
     /** The least hours any school gives that is no warmer, where what was set is less; else null. */

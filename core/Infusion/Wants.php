@@ -15,6 +15,7 @@ final readonly class Wants
      * @param  non-empty-list<string>  $vessels of Jar::KINDS: what herb and oil may stand in, the usual first
      * @param  ?float  $usualOilMl oil to begin with where nobody said how much; null where the vessel says it
      * @param  list<string>  $things ids of things it needs
+     * @param  ?float  $brimSwingC K a jar filled to its brim goes above the warmth it was filled at; null where none is filled so
      */
     public function __construct(
         public float $headspaceMm,
@@ -22,6 +23,7 @@ final readonly class Wants
         public array $vessels = [Jar::JAR],
         public ?float $usualOilMl = null,
         public array $things = [],
+        public ?float $brimSwingC = null,
     ) {}
 
     public function suits(State $state): bool

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Kettle\Material;
 
+use Kettle\Measure\Unit;
+
 /** The herbs, forms, carriers, waxes and purposes the tables know, and those a house entered as its own, found by id. */
 final class Cupboard
 {
@@ -115,7 +117,7 @@ final class Cupboard
     /**
      * Without what a house has put away: that is known, and offered no longer.
      *
-     * @template T of Herb|Carrier|Wax|EssentialOil
+     * @template T of Herb|Carrier|Wax|EssentialOil|OwnSchool
      *
      * @param  array<string, T>  $things by id
      * @return array<string, T>
@@ -199,6 +201,24 @@ final class Cupboard
     public function form(string $id): HerbForm
     {
         return $this->forms()[$id] ?? throw MaterialException::unknown('herb form', $id);
+    }
+
+    /** The unit that a word means among the house's own measures; null where none is meant. */
+    public function measureNamed(string $word): ?Unit
+    {
+        return OwnMeasure::named($this->own()->measures, $word);
+    }
+
+    /** A school of the house's own, offered still or not. */
+    public function schoolOrNull(string $id): ?OwnSchool
+    {
+        return $this->own()->schools[$id] ?? null;
+    }
+
+    /** @return array<string, OwnSchool> those that are offered */
+    public function schools(): array
+    {
+        return $this->offered($this->own()->schools);
     }
 
     /** Found by its id; of the house's own things only one of theirs is asked for. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Kettle\Material;
 
+use Kettle\Measure\Density;
+
 /** How a herb is cut and in what state it is, and so how it lies in a jar. */
 final readonly class HerbForm
 {
@@ -18,6 +20,7 @@ final readonly class HerbForm
      * @param  ?float  $waterFresh water fraction when fresh; null where it is never fresh, as powder
      * @param  float  $keepsMonths how long it stays worth using when dried
      * @param  ?float  $bagG g of herb in a tea bag, where it comes in bags
+     * @param  array<string, float>  $times heavier than loose in the same room, by how it lies
      *
      * @throws MaterialException when it never is in that state
      */
@@ -31,6 +34,7 @@ final readonly class HerbForm
         public FormTraits $traits,
         public float $keepsMonths,
         public ?float $bagG,
+        private array $times,
     ) {
         $this->name = $state === State::Dried ? $dried : $plain.', '.$state->value;
         $this->bulk = $bulks[$state->value] ?? throw MaterialException::neverIn($plain, $state);
@@ -60,6 +64,7 @@ final readonly class HerbForm
             FormTraits::fromRow($row),
             $row->number('keeps_months'),
             $row->numberOrNull('bag_g'),
+            [Lying::Packed->value => $row->number('packed'), Lying::Stuffed->value => $row->number('stuffed')],
         );
     }
 
@@ -84,6 +89,13 @@ final readonly class HerbForm
             $this->traits,
             $this->keepsMonths,
             $this->bagG,
+            $this->times,
         );
+    }
+
+    /** How much of it, dried or not, lies in so much room. Coarse. */
+    public function density(Lying $lying): Density
+    {
+        return Density::gramsPerMl($this->bulk->loose->gramsPerMl * ($this->times[$lying->value] ?? 1.0));
     }
 }

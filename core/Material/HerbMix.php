@@ -95,6 +95,17 @@ final readonly class HerbMix
         return array_map(fn (HerbPart $part) => $part->parts / $total, $this->parts);
     }
 
+    /** mL for each g as it is put in so */
+    public function mlPerG(Lying $lying): float
+    {
+        $ml = 0.0;
+        foreach ($this->shares() as $i => $share) {
+            $ml += $this->parts[$i]->form->density($lying)->volumeOf($share);
+        }
+
+        return $ml;
+    }
+
     public function first(): HerbPart
     {
         return $this->parts[0];

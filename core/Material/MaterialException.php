@@ -155,6 +155,11 @@ final class MaterialException extends RefusedException
         return new self('disagree', 'Give the weight of every herb, or of one herb and parts for the rest.');
     }
 
+    public static function someMeasured(): self
+    {
+        return new self('disagree', 'Give the amount of every oil, or of one oil and parts for the rest.');
+    }
+
     public static function enterIt(string $name): self
     {
         return new self(
@@ -177,7 +182,7 @@ final class MaterialException extends RefusedException
 
     public static function ownKind(): self
     {
-        return new self('unknown', 'Say what it is: a plant, an oil, a wax or an essential oil.');
+        return new self('unknown', 'Say what it is: a plant, an oil, a wax, an essential oil, a measure or a school.');
     }
 
     public static function ownField(string $field): self
@@ -283,6 +288,29 @@ final class MaterialException extends RefusedException
             'disagree',
             sprintf('The fats come to %s per cent together; nearly all of an oil is fat, so about 100.', self::plain($sum)),
         );
+    }
+
+    public static function measureWords(): self
+    {
+        return new self(
+            'format',
+            'A measure is called in words without figures, commas, “and” or “of”, so that “2 blue scoops” is read as two.',
+        );
+    }
+
+    public static function measureKnown(string $word): self
+    {
+        return new self('twice', sprintf('“%s” is a measure everywhere already. Call this one by what tells it apart.', $word));
+    }
+
+    public static function measureOneOf(): self
+    {
+        return new self('missing', 'Say how many mL it holds or how many grams it weighs: one of the two.');
+    }
+
+    public static function schoolHours(): self
+    {
+        return new self('missing', 'Say how long, such as 6 to 8 h or 10 days.');
     }
 
     public static function ownFull(int $most): self

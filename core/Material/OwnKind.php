@@ -11,6 +11,8 @@ enum OwnKind: string
     case Oil = 'oil';
     case Wax = 'wax';
     case Scent = 'scent';
+    case Measure = 'measure';
+    case School = 'school';
 
     /** "a plant" */
     public function word(): string
@@ -20,6 +22,8 @@ enum OwnKind: string
             self::Oil => 'oil or fat',
             self::Wax => 'wax or butter',
             self::Scent => 'essential oil',
+            self::Measure => 'measure',
+            self::School => 'school',
         };
     }
 }

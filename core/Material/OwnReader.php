@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Material;
 
+use Kettle\Measure\AmountReader;
 use Kettle\Measure\Density;
 use Kettle\Reason\Faults;
 
@@ -30,6 +31,8 @@ final readonly class OwnReader
         ],
         'wax' => ['latin', 'like', 'sort', 'melts_from', 'melts_to', 'hardness', 'density', 'months', 'food', 'allergens'],
         'scent' => ['latin', 'like', 'density', 'limit', 'concerns'],
+        'measure' => ['holds_ml', 'weighs_g'],
+        'school' => ['method', 'hours', 'warmth'],
     ];
 
     public const OF_ALL = ['kind', 'id', 'name', 'also', 'note', 'away'];
@@ -85,6 +88,8 @@ final readonly class OwnReader
             OwnKind::Oil => $this->oil($from, $id, $name, $also),
             OwnKind::Wax => $this->wax($from, $id, $name),
             OwnKind::Scent => $this->scent($from, $id, $name, $also),
+            OwnKind::Measure => self::measure($from, $id, $name, $also),
+            OwnKind::School => self::school($from, $id, $name),
         };
         $fields = ['kind' => $kind->value, 'id' => $id, 'name' => $name, 'also' => $also, ...$fields, 'note' => $from->text('note', 400)];
         $away = $from->flag('away');
@@ -122,9 +127,69 @@ final readonly class OwnReader
             OwnKind::Oil => $this->cupboard->carrierNamed($name),
             OwnKind::Wax => $this->cupboard->waxNamed($name),
             OwnKind::Scent => $this->cupboard->scentNamed($name),
+            OwnKind::Measure => self::sameNamed($this->cupboard->own()->measures, $name),
+            OwnKind::School => self::sameNamed($this->cupboard->own()->schools, $name),
         };
 
         return $other === null || $other->id === $id ? null : $other->name;
+    }
+
+    /**
+     * @template T of OwnMeasure|OwnSchool
+     *
+     * @param  array<string, T>  $things
+     * @return ?T
+     */
+    private static function sameNamed(array $things, string $name): OwnMeasure|OwnSchool|null
+    {
+        foreach ($things as $thing) {
+            $names = [$thing->name, ...$thing instanceof OwnMeasure ? $thing->also : []];
+            if (in_array(mb_strtolower($name), array_map(mb_strtolower(...), $names), true)) {
+                return $thing;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  list<string>  $also
+     * @return array{?OwnMeasure, array<string, mixed>, list<string>}
+     */
+    private static function measure(OwnFields $from, string $id, string $name, array $also): array
+    {
+        foreach (['name' => [$name], 'also' => $also] as $field => $words) {
+            foreach ($words as $word) {
+                // It stands behind a number in a line of amounts, so it is read back only when nothing in it parts the line.
+                if ($word !== '' && preg_match('/[\d+,&]|\b(?:and|plus|less|minus|of|to)\b/iu', $word) === 1) {
+                    $from->refuse($field, MaterialException::measureWords());
+                } elseif ($word !== '' && AmountReader::knows($word)) {
+                    $from->refuse($field, MaterialException::measureKnown($word));
+                }
+            }
+        }
+        $fields = ['holds_ml' => $from->number('holds_ml', 0.05, 5_000), 'weighs_g' => $from->number('weighs_g', 0.05, 5_000)];
+        if ($from->faults() === [] && ($fields['holds_ml'] === null) === ($fields['weighs_g'] === null)) {
+            $from->refuse($fields['holds_ml'] === null ? 'holds_ml' : 'weighs_g', MaterialException::measureOneOf());
+        }
+
+        return $from->faults() === []
+            ? [new OwnMeasure($id, $name, $also, $fields['holds_ml'] ?? 0.0, $fields['weighs_g'] ?? 0.0), $fields, []]
+            : [null, [], []];
+    }
+
+    /** @return array{?OwnSchool, array<string, mixed>, list<string>} */
+    private static function school(OwnFields $from, string $id, string $name): array
+    {
+        $fields = [
+            'method' => $from->text('method', 40),
+            'hours' => $from->text('hours', 40),
+            'warmth' => $from->text('warmth', 40),
+        ];
+        $fields['method'] === '' && $from->refuse('method', MaterialException::ownChoose());
+        $fields['hours'] === '' && $from->refuse('hours', MaterialException::schoolHours());
+
+        return $from->faults() === [] ? [new OwnSchool($id, $name, ...array_values($fields)), $fields, []] : [null, [], []];
     }
 
     /**

@@ -15,7 +15,7 @@ final readonly class OwnThing
         public OwnKind $kind,
         public string $id,
         public string $name,
-        public Herb|Carrier|Wax|EssentialOil $thing,
+        public Herb|Carrier|Wax|EssentialOil|OwnMeasure|OwnSchool $thing,
         public array $fields,
         public array $unknown,
         public bool $away = false,

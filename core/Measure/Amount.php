@@ -19,6 +19,7 @@ final readonly class Amount
         public float $high,
         public string $typed,
         public bool $throughDensity,
+        public bool $together = false,
     ) {}
 
     public static function of(Kind $kind, float $value, string $typed = ''): self
@@ -35,6 +36,18 @@ final readonly class Amount
     public static function counted(Kind $kind, float $value, float $low, float $high, string $typed): self
     {
         return new self($kind, $value, $low, $high, $typed, false);
+    }
+
+    /** What several come to, or one and the parts of the rest; as the amounts were typed that say it. */
+    public static function together(Kind $kind, float $value, float $low, float $high, string $typed): self
+    {
+        return new self($kind, $value, $low, $high, $typed, false, true);
+    }
+
+    /** The same amount, as somebody typed it. */
+    public function as(string $typed): self
+    {
+        return new self($this->kind, $this->value, $this->low, $this->high, $typed, $this->throughDensity);
     }
 
     /**

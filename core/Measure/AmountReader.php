@@ -16,6 +16,8 @@ final readonly class AmountReader
     /** Drops in a millilitre where no dropper has been counted: common practice, no source. */
     public const DROPS_PER_ML = 20.0;
 
+    private const DROPS = ['drop', 'drops', 'gtt'];
+
     private const NUMBER =
         '(?:\d+\s*(?:\s|-)\s*\d+\s*[\/⁄]\s*\d+|\d+\s*[\/⁄]\s*\d+|'.'\d*\.?\d+\s*[¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚]|[¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚]|\d+(?:\.\d+)?|\.\d+)';
 
@@ -37,7 +39,18 @@ final readonly class AmountReader
         '⅚' => 5 / 6,
     ];
 
-    public function __construct(private MeasureSystem $custom = MeasureSystem::Us, private float $dropsPerMl = self::DROPS_PER_ML) {}
+    /** @param  (\Closure(string): ?Unit)|null  $own a house's own measures by a word; asked for only where no other is meant */
+    public function __construct(
+        private MeasureSystem $custom = MeasureSystem::Us,
+        private float $dropsPerMl = self::DROPS_PER_ML,
+        private ?\Closure $own = null,
+    ) {}
+
+    /** Whether a word is a unit of measure in every house. */
+    public static function knows(string $word): bool
+    {
+        return Unit::named($word, MeasureSystem::Us) !== null || in_array(mb_strtolower($word), self::DROPS, true);
+    }
 
     /**
      * @param  string  $bareUnit the unit of a number written with none
@@ -193,11 +206,12 @@ final readonly class AmountReader
         if ($wanted === Kind::Temperature && mb_strtolower($word) === 'c') {
             return Unit::make('°C');
         }
-        if (in_array(mb_strtolower($word), ['drop', 'drops', 'gtt'], true)) {
+        if (in_array(mb_strtolower($word), self::DROPS, true)) {
             return Unit::make('mL')->scaled('drop', 1 / $this->dropsPerMl);
         }
 
-        return Unit::named($word, $this->custom) ?? throw AmountException::unreadable($typed, $wanted);
+        return Unit::named($word, $this->custom) ??
+            (($this->own === null ? null : ($this->own)($word)) ?? throw AmountException::unreadable($typed, $wanted));
     }
 
     private function value(string $text, string $typed, Kind $wanted): float

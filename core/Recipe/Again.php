@@ -53,7 +53,7 @@ final class Again
             $herbs[$i] = $herb;
         }
         $again['herbs'] = WishReader::withoutLots($herbs);
-        $again['oils'] = WishReader::withoutLots($again['oils'] ?? null);
+        $again['oils'] = self::oils(WishReader::withoutLots($again['oils'] ?? null), $plan);
         if (is_string($plan['ratio'] ?? null) && ! isset($wish['ratio'])) {
             $ratio =
                 $number('oil_volume') /
@@ -67,6 +67,27 @@ final class Again
         }
 
         return $again;
+    }
+
+    /**
+     * Oils that were measured out each are as many parts of another amount.
+     *
+     * @param  list<mixed>  $oils
+     * @param  array<mixed>  $plan
+     * @return list<mixed>
+     */
+    private static function oils(array $oils, array $plan): array
+    {
+        $planned = is_array($plan['oils'] ?? null) ? array_values($plan['oils']) : [];
+        foreach ($oils as $i => $oil) {
+            if (is_array($oil) && isset($oil['amount'])) {
+                unset($oil['amount']);
+                $share = is_array($planned[$i] ?? null) ? $planned[$i]['share'] ?? null : null;
+                $oils[$i] = count($oils) > 1 && is_numeric($share) ? ['parts' => (string) round((float) $share * 100, 3)] + $oil : $oil;
+            }
+        }
+
+        return $oils;
     }
 
     /**

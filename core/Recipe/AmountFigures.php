@@ -10,6 +10,7 @@ use Kettle\Infusion\Method;
 use Kettle\Infusion\SpiritStart;
 use Kettle\Infusion\Uptake;
 use Kettle\Material\HerbMix;
+use Kettle\Material\Lying;
 use Kettle\Reason\Figure;
 use Kettle\Reason\Reason;
 
@@ -177,7 +178,11 @@ final readonly class AmountFigures
                 'dry_fill_height',
                 $levels->dryFillMm,
                 0.25,
-                Reason::rule('dry-fill', ['herb_g' => $herb, 'loose' => round(1 / $wish->mix->looseMlPerG, 3), 'area_mm2' => $area]),
+                Reason::rule('dry-fill', [
+                    'herb_g' => $herb,
+                    'loose' => round(1 / $wish->mix->mlPerG($wish->sizing->byJar->lying ?? Lying::Loose), 3),
+                    'area_mm2' => $area,
+                ]),
             ),
             Figure::exactly(
                 'level_height',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Recipe;
 
 use Kettle\Infusion\Uptake;
+use Kettle\Material\Lying;
 use Kettle\Measure\Density;
 use Kettle\Measure\Ratio;
 use Kettle\Measure\RatioException;
@@ -171,40 +172,52 @@ final readonly class Amounts
         return new self($herb, $oil, $ratio, $jar, $jars, $levels, $herbWhy, $oilWhy);
     }
 
-    /** @throws WishException when there is no room for that cover */
+    /** @throws WishException when there is no room for that cover, or the oil that is there does not go with so much herb */
     private static function fromJarWay(Wish $wish, ByJar $way, Kitchen $kitchen): self
     {
         $jar = $wish->sizing->jar ?? JarChoice::usual($wish, $kitchen);
         $jars = $wish->sizing->jars ?? 1;
-        $herbEach = $jar->volumeTo($way->share() * $jar->heightMm) / $wish->mix->looseMlPerG;
-        $bed = $jar->heightOf($wish->mix->settledMlPerG * $herbEach);
-        $level = $bed + $way->coverMm;
-        if ($level > $jar->heightMm - $wish->method->wants->headspaceMm + 1e-9) {
-            $refused = JarException::noRoomToCover(
-                $jar->called,
-                $way->said(),
-                $bed,
-                $way->coverMm,
-                $jar->heightMm - $wish->method->wants->headspaceMm,
-            );
-            throw WishException::withWays($refused->about('by_jar'), JarRemedies::ofJarWay($wish, $way, $jar));
-        }
-        $oilEach = $jar->volumeTo($level) - $wish->mix->ownMlPerG * $herbEach;
-        $perGram = $oilEach / $herbEach;
-        $ratio = Ratio::found($perGram / $wish->perGramAsItLies());
+        $mlPerG = $wish->mix->mlPerG($way->lying);
+        $herbEach = $jar->volumeTo($way->share() * $jar->heightMm) / $mlPerG;
         $herbWhy = [
             Reason::rule('jar-way-herb', [
                 'jar' => $jar->called,
-                'fill' => Said::of('fill.'.$way->fill),
+                'fill' => $way->says(),
                 'fill_mm' => round($way->share() * $jar->heightMm),
-                'g_per_ml' => round(1 / $wish->mix->looseMlPerG, 3),
+                'g_per_ml' => round(1 / $mlPerG, 3),
                 'herb_g' => round($herbEach, 1),
             ]),
         ];
+        $bed = $jar->heightOf($wish->mix->settledMlPerG * $herbEach);
+        if ($wish->sizing->oil !== null) {
+            $oilEach = $wish->sizing->oil->value / $jars;
+            $ratio = self::ofJarAndOil($wish, $way, $jar, $herbEach, $oilEach);
+            $oilWhy = [
+                self::given($wish->sizing->oil->typed),
+                Reason::rule('two-give-ratio', [
+                    'oil_ml' => round($oilEach * $jars),
+                    'herb_g' => round($herbEach * $jars, 1),
+                    'ml_per_g' => round($oilEach / $herbEach, 2),
+                ]),
+            ];
+            $levels = Levels::in($jar, $wish->mix, $herbEach, $oilEach, $way->lying);
+
+            return new self($herbEach * $jars, $oilEach * $jars, $ratio, $jar, $jars, $levels, $herbWhy, self::coarse($wish, $oilWhy));
+        }
+        $level = $way->brim ? $jar->heightMm : $bed + $way->coverMm;
+        $room = $jar->heightMm - ($way->brim ? ByJar::LEAST_AT_BRIM_MM : $wish->method->wants->headspaceMm);
+        if (($way->brim ? $bed : $level) > $room + 1e-9) {
+            $refused = $way->brim
+                ? JarException::standsOutAtBrim($jar->called, $bed)
+                : JarException::noRoomToCover($jar->called, $way->said(), $bed, (float) $way->coverMm, $room);
+            throw WishException::withWays($refused->about('by_jar'), JarRemedies::ofJarWay($wish, $way, $jar));
+        }
+        $oilEach = $jar->volumeTo($level) - $wish->mix->ownMlPerG * $herbEach;
+        $ratio = Ratio::found($oilEach / $herbEach / $wish->perGramAsItLies());
         $oilWhy = [
-            Reason::rule('jar-way-oil', [
+            Reason::rule($way->brim ? 'jar-way-brim' : 'jar-way-oil', [
                 'bed_mm' => round($bed),
-                'cover_mm' => round($way->coverMm),
+                'cover_mm' => round($level - $bed),
                 'level_mm' => round($level),
                 'herb_ml' => round($wish->mix->ownMlPerG * $herbEach),
                 'oil_ml' => round($oilEach),
@@ -217,10 +230,36 @@ final readonly class Amounts
             $ratio,
             $jar,
             $jars,
-            Levels::in($jar, $wish->mix, $herbEach, $oilEach),
+            Levels::in($jar, $wish->mix, $herbEach, $oilEach, $way->lying),
             $herbWhy,
             $oilWhy,
         );
+    }
+
+    /** @throws WishException when it runs over, or the herb stands out of it, or it is no ratio that is made */
+    private static function ofJarAndOil(Wish $wish, ByJar $way, Jar $jar, float $herbEach, float $oilEach): Ratio
+    {
+        $levels = Levels::in($jar, $wish->mix, $herbEach, $oilEach);
+        $ways = JarRemedies::ofJarAndOil($wish, $way, $jar);
+        if ($levels->headspaceMm() < -1e-9) {
+            $most = $jar->volumeTo($jar->heightMm - $wish->method->wants->headspaceMm) - $wish->mix->ownMlPerG * $herbEach;
+            throw WishException::withWays(
+                JarException::oilRunsOver($jar->called, $way->said(), $oilEach, $most)->about('oil_amount'),
+                $ways,
+            );
+        }
+        if ($levels->coverMm() <= 0) {
+            $refused = JarException::oilDoesNotCover($jar->called, $way->said(), $levels->levelMm, $levels->bedMm);
+            throw WishException::withWays($refused->about('oil_amount'), $ways);
+        }
+        $parts = $oilEach / $herbEach / $wish->perGramAsItLies();
+
+        return $parts <= Ratio::LEANEST
+            ? Ratio::found($parts)
+            : throw WishException::withWays(
+                new RatioException('out_of_range', 'That is more oil than any herb is made with: 1:60 is the most.', 'oil_amount'),
+                $ways,
+            );
     }
 
     /** @throws WishException */
@@ -327,7 +366,7 @@ final readonly class Amounts
                 $reasons[] = Reason::rule('read-by-loose-density', [
                     'typed' => $typed,
                     'material' => $wish->mix->first()->form->said(),
-                    'g_per_ml' => round(1 / $wish->mix->looseMlPerG, 3),
+                    'g_per_ml' => round(1 / $wish->mix->mlPerG(Lying::in((string) $typed)[1] ?? Lying::Loose), 3),
                 ]);
             } elseif ($wish->sizing->oil?->throughDensity === true && $wish->sizing->oil->typed === $typed) {
                 $density = $wish->blend->density(Planner::ROOM_C)->gramsPerMl;

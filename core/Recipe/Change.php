@@ -10,7 +10,36 @@ use Kettle\Measure\Ratio;
 final class Change
 {
     /** Amounts by which a batch is given its size; taken out where another thing is to give it. */
-    public const SIZES = ['oil_amount' => null, 'finished' => null, 'by_jar' => null];
+    private const SIZES = ['oil_amount' => null, 'finished' => null, 'by_jar' => null];
+
+    /** @return array<string, mixed> no size any more, neither of the batch nor of the oils in it */
+    public static function unsized(Wish $wish): array
+    {
+        return [...self::SIZES, ...self::oils($wish)];
+    }
+
+    /** @return array<string, mixed> without what says how much oil there is: its blend stays as it is */
+    public static function unpoured(Wish $wish): array
+    {
+        return ['oil_amount' => null, ...self::oils($wish)];
+    }
+
+    /** @return array{}|array{oils: list<mixed>} where the oils had amounts, the same with parts */
+    private static function oils(Wish $wish): array
+    {
+        $oils = OilsReader::list($wish->asked->document);
+        $amounts = array_filter($oils, fn (mixed $oil) => is_array($oil) && Fields::text($oil, 'amount') !== null);
+        if ($amounts === []) {
+            return [];
+        }
+        $out = [];
+        foreach ($oils as $i => $oil) {
+            $oil = array_diff_key(is_array($oil) ? $oil : ['id' => $oil], ['amount' => 1]);
+            $out[] = ['parts' => self::number($wish->blend->oils[$i]['parts'])] + $oil;
+        }
+
+        return ['oils' => $out];
+    }
 
     /** @return list<mixed> the herbs of the wish, with parts where they had weights */
     public static function unweighed(Wish $wish): array

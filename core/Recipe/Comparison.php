@@ -62,10 +62,11 @@ final readonly class Comparison
                 'risks' => $method->risks,
                 'yield_text' => $yield === null ? null : AmountWriter::plain($yield['value'], Kind::Volume),
                 'keeps_text' => $this->keeps($by),
-                'schools' => array_map(
-                    fn (Variant $variant) => $this->variant($wish, $method, $variant, $amounts),
-                    OwnHours::is($chosen) ? [$chosen, ...$method->variants] : $method->variants,
-                ),
+                'schools' => array_map(fn (Variant $variant) => $this->variant($wish, $method, $variant, $amounts), [
+                    ...OwnHours::is($chosen) ? [$chosen] : [],
+                    ...array_filter(OwnSchools::of($method, $this->kitchen), fn (Variant $own) => $own->id !== $chosen->id),
+                    ...$method->variants,
+                ]),
             ];
         }
 
@@ -105,8 +106,8 @@ final readonly class Comparison
 
         return [
             'id' => $variant->id,
-            'name' => OwnHours::is($variant) ? $words->of(Said::of('school.own')) : $variant->name,
-            'why' => OwnHours::is($variant) ? $words->of(Said::of('school.own-why')) : $variant->why,
+            'name' => $variant->name ?: $words->of(Said::of('school.own')),
+            'why' => $variant->why ?: $words->of(Said::of($variant->name === '' ? 'school.own-why' : 'school.kept-why')),
             'start_by' => $startBy->format('Y-m-d'),
             'start_text' => $now ? 'now' : Dates::say($times->fillAt, 'short_weekday'),
             'ready_on' => $times->readyDay()->format('Y-m-d'),

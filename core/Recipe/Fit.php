@@ -52,6 +52,13 @@ final readonly class Fit
                 JarRemedies::ofVessel($wish, $kitchen),
             );
         }
+        $byJar = $wish->sizing->byJar;
+        if ($byJar?->brim === true && $wish->method->wants->brimSwingC === null) {
+            $cover = sprintf('%d mm', (int) Amounts::COVER_MM);
+            throw WishException::withWays(JarException::notToTheBrim($wish->method->name)->about('by_jar.cover'), [
+                new Way('headspace', 'Leave headspace, and cover it by an inch.', ['by_jar' => $byJar->change(null, $cover)]),
+            ]);
+        }
         if (! $wish->method->wants->suits($wish->mix->state)) {
             throw WishException::from(MethodException::notFor($wish->method->name, $wish->mix->state->value)->about('method'));
         }

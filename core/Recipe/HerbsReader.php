@@ -10,11 +10,13 @@ use Kettle\Material\Herb;
 use Kettle\Material\HerbForm;
 use Kettle\Material\HerbMix;
 use Kettle\Material\HerbPart;
+use Kettle\Material\Lying;
 use Kettle\Material\MaterialException;
 use Kettle\Material\State;
 use Kettle\Material\Wilting;
 use Kettle\Measure\Amount;
 use Kettle\Measure\AmountException;
+use Kettle\Measure\Density;
 use Kettle\Measure\Kind;
 use Kettle\Reason\Faults;
 use Kettle\Reason\RefusedException;
@@ -117,7 +119,7 @@ final readonly class HerbsReader
         }
         $of = $all ? 1.0 : $total / $amount->value;
 
-        return ['mix' => $mix, 'total' => Amount::counted(Kind::Mass, $total, $low * $of, $high * $of, $typed)];
+        return ['mix' => $mix, 'total' => Amount::together(Kind::Mass, $total, $low * $of, $high * $of, $typed)];
     }
 
     /**
@@ -220,6 +222,10 @@ final readonly class HerbsReader
             return Amount::of(Kind::Mass, (int) $m[1] * $form->bagG, $typed);
         }
 
+        [$bare, $lying] = Lying::in($typed);
+        if ($lying !== null) {
+            return $this->lying($typed, $bare, $form->density($lying));
+        }
         $counts = new Counts($this->cupboard->tables());
         $counted = $counts->amount($typed, $plant, $form->state, $this->kitchen->reader()->number(...));
         if ($counted !== null) {
@@ -232,6 +238,12 @@ final readonly class HerbsReader
         } catch (AmountException $refused) {
             throw $counts->isCounted($typed) ? MaterialException::countUnknown($typed, $plant->name) : $refused;
         }
+    }
+
+    /** A cup that is packed holds more of it than one it was tipped into; a weight is what it is, however it lies. */
+    private function lying(string $typed, string $bare, Density $density): Amount
+    {
+        return $this->kitchen->reader()->within($bare, Kind::Mass, 'g', ...[...self::BOUNDS, $density])->as($typed);
     }
 
     /**

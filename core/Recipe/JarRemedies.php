@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Recipe;
 
 use Kettle\Infusion\Method;
+use Kettle\Material\Lying;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Measure\Ratio;
@@ -66,7 +67,8 @@ final class JarRemedies
                     AmountWriter::plain($most, Kind::Mass),
                     AmountWriter::plain(($most * $oilMl) / $herbG, Kind::Volume),
                 ),
-                [...Change::SIZES, 'herbs' => Change::unweighed($wish), 'jars' => null] + Change::ratioAsItIs($wish, $herbG, $oilMl),
+                [...Change::unsized($wish), 'herbs' => Change::unweighed($wish), 'jars' => null] +
+                    Change::ratioAsItIs($wish, $herbG, $oilMl),
             );
         }
 
@@ -99,7 +101,7 @@ final class JarRemedies
 
         return [
             new Way('usual', sprintf('Take 1:%s for the same oil.', Wording::number($usual)), [
-                ...Change::SIZES,
+                ...Change::unsized($wish),
                 'oil_amount' => Change::number(round($oilMl, 1)).' mL',
                 'herbs' => Change::unweighed($wish),
                 'ratio' => '1:'.Wording::number($usual),
@@ -121,7 +123,7 @@ final class JarRemedies
         return [
             ...self::ofLean($wish, $oilMl),
             new Way('by-herb', sprintf('Take %s for the same herb.', $usual), [
-                'oil_amount' => null,
+                ...Change::unpoured($wish),
                 'ratio' => $usual,
                 'jar' => null,
                 'jars' => null,
@@ -129,29 +131,87 @@ final class JarRemedies
         ];
     }
 
-    /** @return list<Way> */
+    /**
+     * Less herb, or less over it.
+     *
+     * @return list<Way>
+     */
     public static function ofJarWay(Wish $wish, ByJar $way, Jar $jar): array
     {
         $ways = [];
-        $room = $jar->heightMm - $wish->method->wants->headspaceMm;
+        $room = $jar->heightMm - ($way->brim ? ByJar::LEAST_AT_BRIM_MM : $wish->method->wants->headspaceMm);
+        $cover = $way->brim ? ByJar::BRIM : round((float) $way->coverMm).' mm';
         foreach (array_reverse(ByJar::FILLS, true) as $word => $share) {
-            $bed = $jar->heightOf(($wish->mix->settledMlPerG * $jar->volumeTo($share * $jar->heightMm)) / $wish->mix->looseMlPerG);
-            if ($share < $way->share() && $bed + $way->coverMm <= $room) {
+            if ($share < $way->share() && self::bed($wish, $way, $jar, $share) + (float) $way->coverMm <= $room) {
                 $ways[] = new Way('less-herb', sprintf('Fill it %s instead: with that cover it fits.', ByJar::SAID[$word]), [
-                    'by_jar' => ['fill' => $word, 'cover' => round($way->coverMm).' mm'],
+                    'by_jar' => $way->change($word, $cover),
                 ]);
                 break;
             }
         }
-        $bed = $jar->heightOf(($wish->mix->settledMlPerG * $jar->volumeTo($way->share() * $jar->heightMm)) / $wish->mix->looseMlPerG);
-        $cover = floor($room - $bed);
+        $cover = floor($room - self::bed($wish, $way, $jar, $way->share()));
         if ($cover >= 10) {
             $ways[] = new Way('thinner-cover', sprintf('Cover it by %d mm, which is all there is room for.', (int) $cover), [
-                'by_jar' => ['fill' => $way->fill, 'cover' => $cover.' mm'],
+                'by_jar' => $way->change(null, $cover.' mm'),
             ]);
+        }
+        if ($ways === [] && $way->lying !== Lying::Loose) {
+            $loose = new ByJar($way->fill, Lying::Loose, $way->coverMm, $way->brim);
+            $fits = self::bed($wish, $loose, $jar, $way->share()) + (float) $way->coverMm <= $room;
+            $ways = $fits
+                ? [new Way('loosely', 'Fill it loosely.', ['by_jar' => $loose->change(null, $way->brim ? ByJar::BRIM : $cover.' mm')])]
+                : self::ofJarWay($wish, $loose, $jar);
         }
 
         return $ways;
+    }
+
+    /**
+     * So much oil as covers it and is held, or less herb under the oil there is.
+     *
+     * @return list<Way>
+     */
+    public static function ofJarAndOil(Wish $wish, ByJar $way, Jar $jar): array
+    {
+        $ways = [];
+        $room = $jar->heightMm - $wish->method->wants->headspaceMm;
+        $oilEach = (float) $wish->sizing->oil?->value / ($wish->sizing->jars ?? 1);
+        foreach (array_reverse(ByJar::FILLS, true) as $word => $share) {
+            $herb = $jar->volumeTo($share * $jar->heightMm) / $wish->mix->mlPerG($way->lying);
+            $levels = Levels::in($jar, $wish->mix, $herb, $oilEach);
+            if ($share < $way->share() && $levels->isWellCovered() && $levels->levelMm <= $room) {
+                $ways[] = new Way('less-herb', sprintf('Fill it %s instead, under the same oil.', ByJar::SAID[$word]), [
+                    'by_jar' => $way->change($word),
+                ]);
+                break;
+            }
+        }
+        $covered = $way->covered();
+        $fits = self::bed($wish, $way, $jar, $way->share()) + Amounts::COVER_MM <= $room;
+        $cover = sprintf('%d mm', (int) Amounts::COVER_MM);
+
+        return [
+            ...$ways,
+            ...$fits
+                ? [
+                    new Way('cover-it', 'Pour until the oil stands an inch over it.', [
+                        ...Change::unpoured($wish),
+                        'by_jar' => $way->change(null, $cover),
+                    ]),
+                ]
+                : array_map(
+                    fn (Way $each) => new Way($each->id, $each->says, [...Change::unpoured($wish), ...$each->change]),
+                    self::ofJarWay($wish, $covered, $jar),
+                ),
+        ];
+    }
+
+    /** How high the herb stands under oil, mm, where it filled so much of the jar. */
+    private static function bed(Wish $wish, ByJar $way, Jar $jar, float $share): float
+    {
+        $herb = $jar->volumeTo($share * $jar->heightMm) / $wish->mix->mlPerG($way->lying);
+
+        return $jar->heightOf($wish->mix->settledMlPerG * $herb);
     }
 
     /** @return array<string, mixed> the change that takes a leaner ratio */
@@ -161,7 +221,7 @@ final class JarRemedies
 
         // With herb and oil both given the oil must give way; more oil on the same herb may want another jar.
         return $change +
-            ($wish->sizing->herb !== null && $wish->sizing->oil !== null ? ['oil_amount' => null] : []) +
+            ($wish->sizing->herb !== null && $wish->sizing->oil !== null ? Change::unpoured($wish) : []) +
             (self::outgrowsItsJar($wish) ? ['jar' => null, 'jars' => null] : []);
     }
 

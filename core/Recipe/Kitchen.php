@@ -90,7 +90,7 @@ final readonly class Kitchen
 
     public function reader(): AmountReader
     {
-        return new AmountReader($this->custom, $this->dropsPerMl);
+        return new AmountReader($this->custom, $this->dropsPerMl, $this->cupboard->measureNamed(...));
     }
 
     public function writer(): AmountWriter

@@ -125,7 +125,11 @@ final class KitchenReader
         $lots = [];
         $custom = (is_string($measures) ? MeasureSystem::tryFrom($measures) : null) ?? MeasureSystem::Us;
         // The lots' days are not held to the present here: a kitchen may be reckoned in at any time.
-        $reader = new LotReader($cupboard, new AmountReader($custom, $drops), new \DateTimeImmutable('2199-12-31'));
+        $reader = new LotReader(
+            $cupboard,
+            new AmountReader($custom, $drops, $cupboard->measureNamed(...)),
+            new \DateTimeImmutable('2199-12-31'),
+        );
         foreach (is_array($house['lots'] ?? null) ? array_values($house['lots']) : [] as $i => $fields) {
             try {
                 $fields = is_array($fields) ? $fields : [];

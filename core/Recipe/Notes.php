@@ -27,6 +27,7 @@ final class Notes
     private const ABOUT = [
         'cover' => 'jar',
         'headspace' => 'jar',
+        'brim' => 'jar',
         'press-in' => 'jar',
         'lean' => 'herb',
         'counted' => 'herb',
@@ -118,14 +119,15 @@ final class Notes
         }
         $notes = [];
         $cover = $amounts->levels->coverMm();
-        $wanted = $wish->sizing->byJar->coverMm ?? Amounts::COVER_MM;
-        if ($wish->sizing->byJar === null ? ! $amounts->levels->isWellCovered() : $cover < $wanted - 0.5) {
-            $would = $wish->sizing->byJar === null ? JarChoice::covering($wish, $kitchen, $amounts->ratio) : null;
+        $byJar = $wish->sizing->byJar;
+        $wanted = $byJar->coverMm ?? Amounts::COVER_MM;
+        if ($byJar?->coverMm === null ? ! $amounts->levels->isWellCovered() : $cover < $wanted - 0.5) {
+            $would = $byJar === null ? JarChoice::covering($wish, $kitchen, $amounts->ratio) : null;
             $notes[] = self::note(
                 'cover',
                 'care',
                 ['cover' => ['mm' => floor($cover)], 'wanted' => ['mm' => $wanted]],
-                JarRemedies::ofStandingOut($wish, $would),
+                $byJar === null ? JarRemedies::ofStandingOut($wish, $would) : self::toCover($wish, $byJar, $amounts),
             );
         }
         if (
@@ -136,7 +138,9 @@ final class Notes
             $notes[] = self::note('lean', 'care', ['ratio' => $amounts->ratio->text()], JarRemedies::ofLean($wish, $amounts->oilMl));
         }
         $headspace = $amounts->levels->headspaceMm();
-        if ($headspace < $wish->method->wants->headspaceMm - 0.5) {
+        if ($byJar?->brim === true) {
+            $notes[] = self::note('brim', 'care', ['spill' => ['mL' => ceil(self::spill($wish, $amounts))]]);
+        } elseif ($headspace < $wish->method->wants->headspaceMm - 0.5) {
             $larger = JarRemedies::larger(
                 $wish,
                 $kitchen,
@@ -160,6 +164,20 @@ final class Notes
         }
 
         return $notes;
+    }
+
+    /** @return list<Way> */
+    private static function toCover(Wish $wish, ByJar $way, Amounts $amounts): array
+    {
+        return $way->brim ? JarRemedies::ofJarWay($wish, $way, $amounts->jar) : JarRemedies::ofJarAndOil($wish, $way, $amounts->jar);
+    }
+
+    /** mL that run over the rim of all jars together, for the oil in them swells by so many degrees: its mass stays. */
+    private static function spill(Wish $wish, Amounts $amounts): float
+    {
+        $at = fn (float $celsius): float => $wish->blend->density($celsius)->gramsPerMl;
+
+        return $amounts->oilMl * ($at(Planner::ROOM_C) / $at(Planner::ROOM_C + (float) $wish->method->wants->brimSwingC) - 1);
     }
 
     /** @return list<Note> hours of the cook's own that are fewer or more than any school's */

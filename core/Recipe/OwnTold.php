@@ -11,6 +11,8 @@ use Kettle\Material\Cupboard;
 use Kettle\Material\EssentialOil;
 use Kettle\Material\Herb;
 use Kettle\Material\Own;
+use Kettle\Material\OwnMeasure;
+use Kettle\Material\OwnSchool;
 use Kettle\Material\OwnThing;
 use Kettle\Material\State;
 use Kettle\Material\Wax;
@@ -24,6 +26,9 @@ final class OwnTold
     /** @return list<array{id: string, rank: 'stop'|'care'|'note', says: string, why: string}> */
     public static function cautions(OwnThing $own, Planning $planning, Kitchen $kitchen): array
     {
+        if ($own->thing instanceof OwnMeasure || $own->thing instanceof OwnSchool) {
+            return [];
+        }
         $facts = self::facts($own, $planning);
         // The house may not have it yet, so its name is not asked of the house.
         $words = Words::plain(new Cupboard($planning->tables(), Own::of([$own])));

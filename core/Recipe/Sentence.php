@@ -8,7 +8,10 @@ use Kettle\Caution\ColdStorage;
 use Kettle\Infusion\SpiritStart;
 use Kettle\Material\Heed;
 use Kettle\Material\HerbPart;
+use Kettle\Material\Own;
 use Kettle\Material\State;
+use Kettle\Measure\Amount;
+use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Ratio;
 use Kettle\Reason\Said;
 
@@ -124,6 +127,19 @@ final class Sentence
         return ['slot' => null, 'text' => Said::of('sentence.'.$words), 'chosen' => true];
     }
 
+    /** "half full, packed, and covered by 25 mm" */
+    private static function covered(Wish $wish, ByJar $way): Said
+    {
+        $fill = $way->says();
+        if ($wish->sizing->oil !== null) {
+            return Said::of('sentence.with-so-much', ['fill' => $fill, 'oil' => self::asTyped($wish->sizing->oil, 'mL')]);
+        }
+
+        return $way->brim
+            ? Said::of('sentence.to-the-brim', ['fill' => $fill])
+            : Said::of('sentence.covered', ['fill' => $fill, 'cover' => ['mm' => $way->coverMm]]);
+    }
+
     /** @return list<array{slot: ?string, text: Said, chosen: bool}> */
     private static function amount(Wish $wish, Amounts $amounts, bool $jarChosen): array
     {
@@ -146,14 +162,7 @@ final class Sentence
                 ...$article === '' ? [self::plain('nothing')] : [],
                 ...$first,
                 self::plain('comma'),
-                self::piece(
-                    'amount',
-                    Said::of('sentence.covered', [
-                        'fill' => Said::of('fill.'.$wish->sizing->byJar->fill),
-                        'cover' => ['mm' => $wish->sizing->byJar->coverMm],
-                    ]),
-                    true,
-                ),
+                self::piece('amount', self::covered($wish, $wish->sizing->byJar), true),
                 self::plain('colon'),
             ];
         }
@@ -175,8 +184,8 @@ final class Sentence
         }
         $given = array_values(
             array_filter([
-                $wish->sizing->herb === null ? null : self::given('herb', $wish->sizing->herb->typed, 'g'),
-                $wish->sizing->oil === null ? null : self::given('oil', $wish->sizing->oil->typed, 'mL'),
+                $wish->sizing->herb === null ? null : self::given('herb', $wish->sizing->herb, 'g'),
+                $wish->sizing->oil === null ? null : self::given('oil', $wish->sizing->oil, 'mL'),
             ]),
         );
 
@@ -188,9 +197,15 @@ final class Sentence
         ];
     }
 
-    private static function given(string $what, string $typed, string $unit): Said
+    private static function given(string $what, Amount $amount, string $unit): Said
     {
-        return Said::of('sentence.of-'.$what, ['typed' => Numbers::withUnit($typed, $unit)]);
+        return Said::of('sentence.of-'.$what, ['typed' => self::asTyped($amount, $unit)]);
+    }
+
+    /** As it was typed; what came together of several, or of one and parts for the rest, as what it comes to. */
+    private static function asTyped(Amount $amount, string $unit): string
+    {
+        return $amount->together ? AmountWriter::plain($amount->value, $amount->kind) : Numbers::withUnit($amount->typed, $unit);
     }
 
     private static function herbs(Wish $wish): Said
@@ -235,6 +250,10 @@ final class Sentence
             $variant->targetC === null
                 ? Said::just(['h' => $variant->usualH])
                 : Said::of('sentence.at-warmth', ['for' => ['h' => $variant->usualH], 'warmth' => ['C' => $variant->targetC]]);
+
+        if (Own::is($variant->id)) {
+            $for = Said::of('sentence.by-school', ['for' => $for, 'school' => ['school' => [$wish->method->id, $variant->id]]]);
+        }
 
         return $wish->practice->standsH === null ? $for : Said::of('sentence.stands', ['warm' => $for, 'for' => ['h' => $wish->standsH()]]);
     }

@@ -43,8 +43,9 @@ final readonly class Sizing
      * With only the vessels of some kinds, and by the jar or not: what another method is not done in is no wish of it.
      *
      * @param  list<string>  $kinds of Jar::KINDS
+     * @param  bool  $toTheBrim whether a jar is filled to its brim in that method
      */
-    public function forVessels(array $kinds, bool $byJar): self
+    public function forVessels(array $kinds, bool $byJar, bool $toTheBrim): self
     {
         $fits = $this->jar === null || in_array($this->jar->kind, $kinds, true);
 
@@ -52,7 +53,11 @@ final readonly class Sizing
             $this->herb,
             $this->oil,
             $this->finished,
-            $byJar ? $this->byJar : null,
+            match (true) {
+                ! $byJar => null,
+                $this->byJar?->brim === true && ! $toTheBrim => $this->byJar->covered(),
+                default => $this->byJar,
+            },
             $this->ratio,
             $this->basis,
             $fits ? $this->jar : null,

@@ -6,6 +6,7 @@ namespace Kettle\Recipe;
 
 use Kettle\Infusion\YieldException;
 use Kettle\Material\Blend;
+use Kettle\Material\Lying;
 use Kettle\Measure\Amount;
 use Kettle\Measure\Kind;
 use Kettle\Reason\Faults;
@@ -21,10 +22,22 @@ final readonly class SizingReader
 
     public function __construct(private Kitchen $kitchen) {}
 
-    /** @param  array<mixed>  $wish */
-    public function oilAmount(array $wish, Blend $blend): ?Amount
+    /**
+     * @param  array<mixed>  $wish
+     * @param  ?Amount  $total mL, where the oils have amounts of their own
+     */
+    public function oilAmount(array $wish, Blend $blend, ?Amount $total): ?Amount
     {
         $typed = Fields::text($wish, 'oil_amount');
+        if ($typed !== null && $total !== null) {
+            throw new YieldException(
+                'disagree',
+                'The oils have amounts of their own, which come to all the oil there is. Leave those out, or leave the oil amount out.',
+            );
+        }
+        if ($total !== null) {
+            return $total;
+        }
 
         return $typed === null
             ? null
@@ -78,7 +91,8 @@ final readonly class SizingReader
         );
     }
 
-    public function byJar(mixed $byJar): ?ByJar
+    /** @param  bool  $oilSaid whether the wish says how much oil there is, so that no cover is wanted */
+    public function byJar(mixed $byJar, bool $oilSaid): ?ByJar
     {
         if (! is_array($byJar)) {
             return $byJar === null || $byJar === ''
@@ -92,12 +106,26 @@ final readonly class SizingReader
         if (! isset(ByJar::FILLS[$fill])) {
             throw new JarException('unknown', 'A jar is a quarter, half, three quarters or full.', 'by_jar.fill');
         }
+        $how = Fields::text($byJar, 'lying');
+        $lying =
+            Lying::tryFrom($how ?? Lying::Loose->value) ??
+            throw new JarException('unknown', 'Herb lies in a jar loose, packed or stuffed.', 'by_jar.lying');
         $cover = Fields::text($byJar, 'cover');
+        $brim = $cover !== null && mb_strtolower($cover) === ByJar::BRIM;
+        if ($cover !== null && $oilSaid) {
+            throw new YieldException(
+                'disagree',
+                'How much oil there is says how far it stands over the herb. Leave the cover out, or leave the oil out.',
+                'by_jar.cover',
+            );
+        }
+        $coverMm = match (true) {
+            $brim || $oilSaid => null,
+            $cover === null => Amounts::COVER_MM,
+            default => $this->kitchen->reader()->within($cover, Kind::Length, 'mm', 3, 200)->value,
+        };
 
-        return new ByJar(
-            $fill,
-            $cover === null ? Amounts::COVER_MM : $this->kitchen->reader()->within($cover, Kind::Length, 'mm', 3, 200)->value,
-        );
+        return new ByJar($fill, $lying, $coverMm, $brim);
     }
 
     public function jar(mixed $jar): ?Jar
@@ -139,11 +167,11 @@ final readonly class SizingReader
     /** How much can be said from one side only, but for herb and oil together, which give the ratio. */
     public function onlyOneWay(?Amount $herb, ?Amount $oil, ?Finished $finished, ?ByJar $byJar, Faults $faults): void
     {
-        if ($byJar !== null && ($herb !== null || $oil !== null || $finished !== null)) {
+        if ($byJar !== null && ($herb !== null || $finished !== null)) {
             $faults->add(
                 new YieldException(
                     'disagree',
-                    'By the jar, the jar says how much herb and oil there is. Leave the other amounts out, or weigh instead.',
+                    'By the jar, the jar says how much herb there is. Leave its weight and the finished amount out, or weigh instead.',
                     'by_jar',
                 ),
             );

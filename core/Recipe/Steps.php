@@ -109,7 +109,9 @@ final readonly class Steps
         $wish = $plan->wish;
         $steps = [];
         foreach ($wish->method->handlingFor($wish->mix) as $i => $says) {
-            $steps[] = ['id' => "handle-{$i}", 'says' => $says];
+            // The first is of the lid, which is shut over no air here.
+            $shut = $i === 0 && $wish->sizing->byJar?->brim === true;
+            $steps[] = ['id' => "handle-{$i}", 'says' => $shut ? Said::of('step.lid-brim') : $says];
         }
         if ($wish->variant->targetC !== null) {
             $min = isset($plan->figures['warm_up']) ? (int) $plan->figures['warm_up']->number() : 0;

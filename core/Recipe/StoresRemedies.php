@@ -39,7 +39,7 @@ final class StoresRemedies
             $ways[] = new Way(
                 'smaller-batch',
                 sprintf('Make less: %s of oil in all.', AmountWriter::plain(floor($whole), Kind::Volume)),
-                [...Change::SIZES, 'oil_amount' => floor($whole).' mL', 'herbs' => $unweighed, 'jar' => null, 'jars' => null] +
+                [...Change::unsized($wish), 'oil_amount' => floor($whole).' mL', 'herbs' => $unweighed, 'jar' => null, 'jars' => null] +
                     Change::ratioAsItIs($wish, $amounts->herbG, $amounts->oilMl),
             );
         }
@@ -55,7 +55,7 @@ final class StoresRemedies
             $ways[] = new Way(
                 'smaller-jar',
                 sprintf('Fill a %s instead.', $smaller->called),
-                [...Change::SIZES, 'herbs' => $unweighed, 'jar' => $smaller->id, 'jars' => null] +
+                [...Change::unsized($wish), 'herbs' => $unweighed, 'jar' => $smaller->id, 'jars' => null] +
                     Change::ratioAsItIs($wish, $amounts->herbG, $amounts->oilMl),
             );
         }
@@ -78,7 +78,7 @@ final class StoresRemedies
 
         return [
             new Way('smaller-batch', sprintf('Make less: with the %s there is.', AmountWriter::plain($grams, Kind::Mass)), [
-                ...Change::SIZES,
+                ...Change::unsized($wish),
                 'herbs' => $herbs,
                 'jar' => null,
                 'jars' => null,

@@ -86,7 +86,7 @@ final readonly class Wish
         return new self(
             $this->mix,
             $this->blend,
-            $this->sizing->forVessels($method->wants->vessels, ! $method->has(Method::IN_PAN)),
+            $this->sizing->forVessels($method->wants->vessels, ! $method->has(Method::IN_PAN), $method->wants->brimSwingC !== null),
             $method,
             $variant,
             $this->days,

@@ -56,7 +56,11 @@ final readonly class WishFacts
                 'spent' => ['all' => array_map(fn (string $oil) => ['oil' => $oil], $spent)],
             ],
             $wish->asked->heeds,
-        )->and(($spent === [] ? [] : ['oil-spent' => true]) + ($made ? ['made' => true] : []));
+        )->and(
+            ($spent === [] ? [] : ['oil-spent' => true]) +
+                ($made ? ['made' => true] : []) +
+                ($wish->sizing->byJar?->brim === true ? ['brim' => true] : []),
+        );
     }
 
     /** What it comes to, for how long it takes to get warm; null where it cannot be measured out. */

@@ -12,15 +12,13 @@ use Kettle\Infusion\Methods;
 use Kettle\Infusion\OwnHours;
 use Kettle\Infusion\Uptake;
 use Kettle\Infusion\Variant;
-use Kettle\Material\Blend;
-use Kettle\Material\Carrier;
 use Kettle\Material\Cupboard;
 use Kettle\Material\MaterialException;
+use Kettle\Material\Own;
 use Kettle\Measure\Kind;
 use Kettle\Measure\Ratio;
 use Kettle\Reason\Faults;
-use Kettle\Stores\LotException;
-use Kettle\Stores\LotKind;
+use Kettle\Reason\RefusedException;
 use Kettle\Time\Dates;
 
 /**
@@ -56,11 +54,14 @@ final class WishReader
 
     private readonly HerbsReader $herbs;
 
+    private readonly OilsReader $oils;
+
     private readonly SizingReader $sizing;
 
     public function __construct(private readonly Cupboard $cupboard, private readonly Methods $methods, private readonly Kitchen $kitchen)
     {
         $this->herbs = new HerbsReader($cupboard, $kitchen);
+        $this->oils = new OilsReader($cupboard, $kitchen);
         $this->sizing = new SizingReader($kitchen);
         $this->faults = new Faults();
     }
@@ -76,11 +77,12 @@ final class WishReader
         $faults = $this->faults = new Faults();
         $read = $faults->trying('herbs', fn () => $this->herbs->read($wish, $faults));
         $mix = $read['mix'] ?? null;
-        $blend = $faults->trying('oils', fn () => $this->blend($wish['oils'] ?? null));
-        $oil = $blend === null ? null : $faults->trying('oil_amount', fn () => $this->sizing->oilAmount($wish, $blend));
-        $oilLots = $faults->trying('oils', fn () => $this->oilLots($wish)) ?? [];
+        $oils = $faults->trying('oils', fn () => $this->oils->read($wish));
+        $blend = $oils['blend'] ?? null;
+        $oil = $oils === null ? null : $faults->trying('oil_amount', fn () => $this->sizing->oilAmount($wish, ...$oils));
+        $oilLots = $faults->trying('oils', fn () => $this->oils->lots($wish)) ?? [];
         $finished = $faults->trying('finished', fn () => $this->sizing->finished($wish['finished'] ?? null));
-        $byJar = $faults->trying('by_jar', fn () => $this->sizing->byJar($wish['by_jar'] ?? null));
+        $byJar = $faults->trying('by_jar', fn () => $this->sizing->byJar($wish['by_jar'] ?? null, $oil !== null));
         $ratio = $faults->trying('ratio', fn () => ($typed = Fields::text($wish, 'ratio')) === null ? null : Ratio::read($typed));
         $basis = $faults->trying('basis', fn () => $this->oneOf($wish, 'basis', [Sizing::DRY, Sizing::AS_IT_LIES])) ?? Sizing::DRY;
         $jar = $faults->trying('jar', fn () => $this->sizing->jar($wish['jar'] ?? null));
@@ -92,7 +94,11 @@ final class WishReader
                 : $faults->trying('school', function () use ($wish, $method, $mix) {
                     $id = Fields::text($wish, 'school');
 
-                    $school = $id === null ? $method->variantFor($mix) : $method->variant($id);
+                    $school = match (true) {
+                        $id === null => $method->variantFor($mix),
+                        Own::is($id) => $this->ownSchool($id, $method),
+                        default => $method->variant($id),
+                    };
 
                     return $this->ownHours($wish, $method, $school);
                 });
@@ -154,7 +160,7 @@ final class WishReader
         $inners = [
             'jar' => ['called', 'brim', 'inner_height'],
             'finished' => ['amount', 'count', 'size', 'sure'],
-            'by_jar' => ['fill', 'cover'],
+            'by_jar' => ['fill', 'lying', 'cover'],
             'before' => Before::FIELDS,
         ];
         foreach ($inners as $key => $inner) {
@@ -163,14 +169,17 @@ final class WishReader
                 $tidied[$key] = $part;
             }
         }
-        $oils = is_array($wish['oils'] ?? null) ? array_values($wish['oils']) : [];
+        $oils = OilsReader::list($wish);
 
         return [
             'herbs' => array_map(
                 fn (mixed $herb) => Fields::only($herb, ['id', 'name', 'form', 'state', 'amount', 'parts', 'picked', 'water', 'lot']),
                 HerbsReader::list($wish),
             ),
-            'oils' => array_map(fn (mixed $oil) => is_array($oil) ? Fields::only($oil, ['id', 'name', 'parts', 'lot']) : $oil, $oils),
+            'oils' => array_map(
+                fn (mixed $oil) => is_array($oil) ? Fields::only($oil, ['id', 'name', 'amount', 'parts', 'lot']) : $oil,
+                $oils,
+            ),
             ...$tidied,
             ...is_array($wish['heed'] ?? null) && $wish['heed'] !== [] ? ['heed' => array_values($wish['heed'])] : [],
         ];
@@ -185,63 +194,18 @@ final class WishReader
         );
     }
 
-    private function blend(mixed $oils): Blend
+    /** @throws MethodException when the house has no such school, or has it for another method */
+    private function ownSchool(string $id, Method $method): Variant
     {
-        if (! is_array($oils) || $oils === []) {
-            throw MaterialException::noOil();
+        $own = $this->cupboard->schoolOrNull($id) ?? throw MethodException::unknownVariant($method->name, $id);
+        if ($own->method !== $method->id) {
+            throw MethodException::schoolOfAnother($own->name, $method->name);
         }
-        $parts = [];
-        foreach (array_values($oils) as $i => $oil) {
-            $oil = is_array($oil) ? $oil : ['id' => $oil];
-            $typed = Fields::text($oil, 'parts') ?? '1';
-            $parts[] = [
-                'carrier' => $this->carrier($oil, $i),
-                'parts' => $this->kitchen->reader()->number($typed),
-            ];
+        try {
+            return OwnSchools::variant($own, $this->kitchen);
+        } catch (RefusedException $refused) {
+            throw $refused->about('school');
         }
-
-        return Blend::of($parts);
-    }
-
-    /**
-     * An oil by its id, or by a name that the tables know; never one for another.
-     *
-     * @param  array<mixed>  $oil
-     */
-    private function carrier(array $oil, int $i): Carrier
-    {
-        $id = Fields::text($oil, 'id');
-        if ($id !== null) {
-            return $this->cupboard->carrier($id);
-        }
-        $name = Fields::text($oil, 'name') ?? throw MaterialException::noOil();
-
-        return $this->cupboard->carrierNamed($name) ?? throw MaterialException::oilUnknown($name)->about("oils.{$i}");
-    }
-
-    /**
-     * @param  array<mixed>  $wish
-     * @return array<string, string> lot by carrier
-     *
-     * @throws LotException where one is not there, or is of another oil
-     */
-    private function oilLots(array $wish): array
-    {
-        $lots = [];
-        foreach (is_array($wish['oils'] ?? null) ? array_values($wish['oils']) : [] as $i => $oil) {
-            $id = is_array($oil) ? Fields::text($oil, 'lot') : null;
-            if ($id === null) {
-                continue;
-            }
-            $carrier = $this->carrier($oil, $i);
-            $lot = $this->kitchen->lot($id) ?? throw LotException::noSuch($id)->about("oils.{$i}.lot");
-            if ($lot->kind !== LotKind::Carrier || $lot->material !== $carrier->id) {
-                throw LotException::ofAnother($lot->called, $carrier->name)->about("oils.{$i}.lot");
-            }
-            $lots[$carrier->id] = $id;
-        }
-
-        return $lots;
     }
 
     /**

@@ -9,6 +9,7 @@ use Kettle\Diary\Availability;
 use Kettle\Infusion\Methods;
 use Kettle\Infusion\OwnHours;
 use Kettle\Material\Cupboard;
+use Kettle\Material\Own;
 use Kettle\Material\Row;
 use Kettle\Material\State;
 use Kettle\Measure\AmountWriter;
@@ -163,8 +164,8 @@ final class Words
             match ($table) {
                 'caution' => $this->caution($row, $key),
                 'handling' => $this->found(fn () => $this->methods->method($row)->tending->line($key)),
-                'school' => $key === OwnHours::ID
-                    ? $this->template('school.own-why')
+                'school' => $key === OwnHours::ID || Own::is($key)
+                    ? $this->template($key === OwnHours::ID ? 'school.own-why' : 'school.kept-why')
                     : $this->found(fn () => $this->methods->method($row)->variant($key)->why),
                 'heed' => ($this->kitchen->cupboard()->heeds()[$id] ?? null)->name ?? $id,
                 'source' => $this->cautions->source($id),
@@ -326,8 +327,10 @@ final class Words
 
     private function school(string $method, string $id): string
     {
-        return $id === OwnHours::ID
-            ? $this->template('school.own')
+        $own = Own::is($id) ? $this->kitchen->cupboard()->schoolOrNull($id) : null;
+
+        return $id === OwnHours::ID || Own::is($id)
+            ? $own->name ?? $this->template('school.own')
             : $this->found(fn () => $this->methods->method($method)->variant($id)->name);
     }
 

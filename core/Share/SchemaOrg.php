@@ -55,7 +55,7 @@ final class SchemaOrg
                     fn (array $step) => ['@type' => 'HowToStep', 'text' => $words->of($step['says'])],
                     Steps::of($plan),
                 ),
-                'encoding' => self::encoded($wish->asked->document),
+                'encoding' => self::encoded((new ForAnyHouse($kitchen))->of($wish->asked->document)),
             ],
             fn (mixed $value) => $value !== '',
         );

@@ -55,6 +55,57 @@ final class JarException extends RefusedException
         );
     }
 
+    public static function standsOutAtBrim(string $jar, float $bedMm): self
+    {
+        return new self(
+            'unfit',
+            sprintf(
+                'So much herb settles to %d mm, and the %s has no room for oil over that: it would stand out, and mould.',
+                (int) round($bedMm),
+                $jar,
+            ),
+        );
+    }
+
+    public static function oilRunsOver(string $jar, string $filled, float $ml, float $mostMl): self
+    {
+        return new self(
+            'does_not_fit',
+            sprintf(
+                'The %s, %s of herb, takes %s of oil below its headspace, and %s is to go in.',
+                $jar,
+                $filled,
+                AmountWriter::plain(max(0.0, $mostMl), Kind::Volume),
+                AmountWriter::plain($ml, Kind::Volume),
+            ),
+        );
+    }
+
+    public static function oilDoesNotCover(string $jar, string $filled, float $levelMm, float $bedMm): self
+    {
+        return new self(
+            'unfit',
+            sprintf(
+                'In the %s, %s, the herb settles to %d mm and so much oil reaches %d mm: herb that stands out of the oil moulds.',
+                $jar,
+                $filled,
+                (int) round($bedMm),
+                (int) round($levelMm),
+            ),
+        );
+    }
+
+    public static function notToTheBrim(string $method): self
+    {
+        return new self(
+            'unfit',
+            sprintf(
+                'A jar is filled to the brim where it stands shut and cool: by the %s, oil that swells runs over onto the heat.',
+                $method,
+            ),
+        );
+    }
+
     public static function noneListed(): self
     {
         return new self('missing', 'The house has no jar on its list. Add one under House, with its brim measure and its height.');

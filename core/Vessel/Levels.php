@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Vessel;
 
 use Kettle\Material\HerbMix;
+use Kettle\Material\Lying;
 
 /**
  * Where herb and oil stand in a jar, mm from the bottom.
@@ -19,11 +20,12 @@ final readonly class Levels
 
     private function __construct(public Jar $jar, public float $dryFillMm, public float $bedMm, public float $levelMm) {}
 
-    public static function in(Jar $jar, HerbMix $mix, float $herbG, float $oilMl): self
+    /** @param  Lying  $lying how the herb is put into the jar */
+    public static function in(Jar $jar, HerbMix $mix, float $herbG, float $oilMl, Lying $lying = Lying::Loose): self
     {
         return new self(
             $jar,
-            $jar->heightOf($mix->looseMlPerG * $herbG),
+            $jar->heightOf($mix->mlPerG($lying) * $herbG),
             $jar->heightOf($mix->settledMlPerG * $herbG),
             $jar->heightOf($oilMl + $mix->ownMlPerG * $herbG),
         );

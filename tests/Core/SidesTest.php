@@ -282,7 +282,10 @@ it('refuses a side that cannot be', function (array $wish, string $fault) {
     'finished by word' => [['finished' => 'much'], 'finished: unreadable'],
     'a sea of it' => [['finished' => ['amount' => '300 L']], 'finished: too_much'],
     'two sides at once' => [['finished' => ['amount' => '300 mL'], 'oil_amount' => '300 mL'], 'finished: disagree'],
-    'the jar way and a weight' => [['by_jar' => ['fill' => 'half'], 'oil_amount' => '1 cup'], 'by_jar: disagree'],
+    'the jar way and a weight' => [
+        ['by_jar' => ['fill' => 'half'], 'herb' => ['id' => 'calendula', 'amount' => '20 g']],
+        'by_jar: disagree',
+    ],
     'brimming over' => [['by_jar' => ['fill' => 'heaped']], 'by_jar.fill: unknown'],
     'a cover of nothing' => [['by_jar' => ['fill' => 'half', 'cover' => '0 mm']], 'by_jar: not_above_zero'],
     'a cover by weight' => [['by_jar' => ['fill' => 'half', 'cover' => '20 g']], 'by_jar: wrong_kind'],

@@ -14,6 +14,8 @@ const KINDS = [
   { id: 'product', name: 'Products' },
   { id: 'caution', name: 'Cautions' },
   { id: 'fault', name: 'Faults' },
+  { id: 'measure', name: 'Measures' },
+  { id: 'school', name: 'Schools' },
 ]
 
 /** What a house may enter itself. */
@@ -22,9 +24,17 @@ const OWN: Record<string, string> = {
   oil: 'Enter an oil of our own',
   wax: 'Enter a wax of our own',
   scent: 'Enter a scent of our own',
+  measure: 'Enter a measure of our own',
+  school: 'Enter a school of our own',
 }
 
-/** What is known of plants, oils, methods, waxes, scents, products, cautions and faults. */
+/** What there is of those that only a house can know, where it has none yet. */
+const NONE: Record<string, string> = {
+  measure: 'A spoon, a scoop, a mug or a packet that was measured once can be written in any amount: “3 blue scoops”.',
+  school: 'Hours and warmth that this house goes by can be kept under a name, and chosen like any school.',
+}
+
+/** What is known of plants, oils, methods, waxes, scents, products, cautions and faults; and the house's own measures. */
 export default function Almanac() {
   const house = useHouseId()
   const { works } = usePart()
@@ -85,7 +95,9 @@ export default function Almanac() {
               </Link>
             </li>
           ))}
-          {entries.length === 0 ? <li>Nothing here goes by that name.</li> : null}
+          {entries.length === 0 ? (
+            <li>{low === '' && NONE[kind] ? NONE[kind] : 'Nothing here goes by that name.'}</li>
+          ) : null}
         </ul>
       ) : list.isError ? null : (
         <Waiting what="the Almanac" />

@@ -18,6 +18,8 @@ const OF: Record<string, string> = {
   product: 'a product',
   caution: 'a caution',
   fault: 'a fault',
+  measure: 'a measure',
+  school: 'a school',
 }
 
 export default function AlmanacPage() {

@@ -14,7 +14,7 @@ import { useSettled } from '../parts/settled'
 import { Tick } from '../parts/Tick'
 import { asTyped, isOwnKind, OF, type OwnKind, type OwnTyped, toSend } from './own'
 
-/** A plant, an oil, a wax or an essential oil that the tables do not have, entered by the house. */
+/** A plant, an oil, a wax or an essential oil that the tables do not have, a measure or a school, entered by the house. */
 export function NewOwn() {
   const { kind = 'plant' } = useParams()
   const house = useHouseId()
@@ -103,7 +103,11 @@ function Entering({
   useEffect(() => onTyped?.(typed), [typed, onTyped])
   const settled = useSettled(typed, 250)
   // Of a plant nothing is told before it is said how it comes.
-  const ready = settled.name.trim() !== '' && (settled.kind !== 'plant' || Boolean(settled.form))
+  const ready =
+    settled.name.trim() !== '' &&
+    (settled.kind !== 'plant' || Boolean(settled.form)) &&
+    (settled.kind !== 'measure' || Boolean(settled.holds_ml ?? settled.weighs_g)) &&
+    (settled.kind !== 'school' || Boolean(settled.method && settled.hours))
   const seen = useQuery({
     queryKey: ['house', house, 'own', 'look', settled],
     queryFn: ({ signal }) => ask(`/houses/${house}/own/look`, { own: toSend(settled) }, signal),
@@ -120,7 +124,21 @@ function Entering({
     onChange: (event: { target: { value: string } }) => put({ [field]: event.target.value }),
   })
   const { kind } = typed
-  const beside = ['name', 'also', 'form', 'water', 'density', 'months_opened', 'months_unopened', 'sets_below']
+  const beside = [
+    'name',
+    'also',
+    'form',
+    'water',
+    'density',
+    'months_opened',
+    'months_unopened',
+    'sets_below',
+    'holds_ml',
+    'weighs_g',
+    'hours',
+    'warmth',
+    'method',
+  ]
   return (
     <div className="flex flex-col gap-5">
       <header>
@@ -136,12 +154,16 @@ function Entering({
         <form className="flex flex-col gap-4" onSubmit={sent(() => onDone(typed, off))}>
           <div className="grid items-start gap-4 sm:grid-cols-2">
             <Field label="Name" required maxLength={60} {...text('name')} />
-            <Field label="Other names" placeholder="with commas between" {...text('also')} />
+            {kind === 'school' ? null : (
+              <Field label="Other names" placeholder="with commas between" {...text('also')} />
+            )}
             {kind === 'plant' ? <Plant text={text} choices={choices.data} /> : null}
             {kind === 'oil' ? <Oil text={text} choices={choices.data} /> : null}
             {kind === 'wax' ? <OfWax text={text} choices={choices.data} /> : null}
             {kind === 'scent' ? <Scent text={text} choices={choices.data} /> : null}
-            {kind === 'scent' ? null : (
+            {kind === 'measure' ? <Measure text={text} /> : null}
+            {kind === 'school' ? <School text={text} choices={choices.data} /> : null}
+            {kind === 'scent' || kind === 'measure' || kind === 'school' ? null : (
               <Select
                 label="May it be eaten"
                 {...text('food')}
@@ -187,8 +209,10 @@ function Entering({
           </h2>
           {!ready ? (
             <p>
-              Once it has a name{settled.kind === 'plant' ? ' and it is said how it comes' : ''}, what will be told of
-              it wherever it is used shows here.
+              Once it has a name{settled.kind === 'plant' ? ' and it is said how it comes' : ''}
+              {settled.kind === 'measure' ? ' and it is said how much it is' : ''}
+              {settled.kind === 'school' ? ' and it is said of which way and how long' : ''}, what will be told of it
+              wherever it is used shows here.
             </p>
           ) : seen.isError ? (
             <Trouble problem={seen.error} />
@@ -199,6 +223,13 @@ function Entering({
                   {each.says}
                 </Notice>
               ))}
+              {seen.data.cautions.length + seen.data.unknown.length === 0 ? (
+                <p>
+                  {settled.kind === 'measure'
+                    ? `It can be written in any amount, such as “2 ${settled.name}s”.`
+                    : 'Nothing to be careful of.'}
+                </p>
+              ) : null}
               {seen.data.unknown.length > 0 ? (
                 <p className="text-soft">
                   Nobody has said {list(seen.data.unknown)}. What is not known is taken for the worst.
@@ -296,6 +327,42 @@ function OfWax({ text, choices }: Parts) {
         {...text('hardness')}
       />
       <Field label="Allergens in it" placeholder="bee products; or none" {...text('allergens')} />
+    </>
+  )
+}
+
+function Measure({ text }: { text: Text }) {
+  return (
+    <>
+      <Field
+        label="It holds, mL"
+        placeholder="42"
+        inputMode="decimal"
+        hint="Filled level with water and weighed: a gram is a millilitre."
+        {...text('holds_ml')}
+      />
+      <Field
+        label="Or it weighs, g"
+        placeholder="50"
+        inputMode="decimal"
+        hint="For a packet or a bag as it is bought: what is in it."
+        {...text('weighs_g')}
+      />
+    </>
+  )
+}
+
+function School({ text, choices }: Parts) {
+  return (
+    <>
+      <Select
+        label="In which way"
+        required
+        {...text('method')}
+        choices={[{ id: '', name: 'choose' }, ...choices.methods]}
+      />
+      <Field label="How long" required placeholder="6 to 8 h, 10 days" {...text('hours')} />
+      <Field label="How warm" placeholder="38 °C; blank on a shelf" {...text('warmth')} />
     </>
   )
 }

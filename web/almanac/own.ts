@@ -1,6 +1,6 @@
 import type { Shape } from '../api/hooks'
 
-export type OwnKind = 'plant' | 'oil' | 'wax' | 'scent'
+export type OwnKind = 'plant' | 'oil' | 'wax' | 'scent' | 'measure' | 'school'
 
 /** A thing of the house's own as it is typed: numbers as text, lists with what was ticked, null where nobody has said. */
 export type OwnTyped = {
@@ -21,6 +21,8 @@ export const OF: Record<OwnKind, string> = {
   oil: 'oil or fat',
   wax: 'wax or butter',
   scent: 'essential oil',
+  measure: 'measure',
+  school: 'school',
 }
 
 export function isOwnKind(kind: string): kind is OwnKind {

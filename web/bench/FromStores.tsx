@@ -1,7 +1,7 @@
 import { Link } from 'react-router'
 import { type Shape, useHouseId } from '../api/hooks'
 import { TextButton } from '../parts/Button'
-import { herbsOf, type OilWish, oilsOf, type Wish } from './wish'
+import { herbsOf, oilsOf, type OilWish, unmeasured, type Wish } from './wish'
 
 type Need = Shape<'Plan'>['stores'][number]
 
@@ -28,7 +28,11 @@ export function FromStores({
     const nothing = { oil_amount: null, finished: null, by_jar: null, jar: null, jars: null }
     const unweighed = herbs.map(({ amount: _amount, ...herb }) => herb)
     if (need.kind === 'herb')
-      change({ ...nothing, herbs: [{ ...unweighed[0], amount: `${lot.left} g`, lot: lot.lot }] })
+      change({
+        ...nothing,
+        oils: unmeasured(wish),
+        herbs: [{ ...unweighed[0], amount: `${lot.left} g`, lot: lot.lot }],
+      })
     else
       change({
         ...nothing,

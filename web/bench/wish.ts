@@ -5,7 +5,13 @@ import { keptDraft, useKeptDraft } from '../parts/draft'
 
 export type Wish = Shape<'Wish'>
 export type HerbWish = NonNullable<Wish['herbs']>[number]
-export type OilWish = { id: string; name?: string | null; parts?: string | number | null; lot?: string | null }
+export type OilWish = {
+  id: string
+  name?: string | null
+  amount?: string | number | null
+  parts?: string | number | null
+  lot?: string | null
+}
 
 export const FIRST: Wish = { herbs: [{ id: 'calendula' }], oils: [{ id: 'sunflower-high-oleic' }] }
 
@@ -48,6 +54,10 @@ export const oilsOf = (wish: Wish): OilWish[] =>
   wish.oils.map((oil) =>
     typeof oil === 'string' ? { id: oil } : { ...(oil as OilWish), id: (oil as OilWish).id ?? '' },
   )
+
+/** The oils without how much there is of each: something else says the size. */
+export const unmeasured = (wish: Wish): Wish['oils'] =>
+  oilsOf(wish).map(({ amount: _amount, ...oil }) => oil) as Wish['oils']
 
 /** Puts a wish on the bench, for whoever goes there next. */
 export function putOnBench(house: string, wish: Wish): void {

@@ -3,6 +3,7 @@
 namespace App\Actions\Almanac;
 
 use App\Actions\Clash;
+use App\House\KitchenFactory;
 use App\House\OwnThings;
 use App\Models\House;
 use App\Models\OwnThing;
@@ -11,14 +12,20 @@ use Illuminate\Support\Facades\DB;
 use Kettle\Material\MaterialException;
 use Kettle\Material\OwnException;
 use Kettle\Material\OwnReader;
+use Kettle\Recipe\OwnSchools;
 use Kettle\Recipe\Planning;
 
-/** Takes in a plant, an oil, a wax or an essential oil of the house's own, or what is known of one by now. */
+/** Takes in a plant, an oil, a wax, an essential oil, a measure or a school of the house's own, or what is known of one by now. */
 final readonly class SaveOwn
 {
     private const MOST = 300;
 
-    public function __construct(private CurrentHouse $current, private Planning $planning, private OwnThings $own) {}
+    public function __construct(
+        private CurrentHouse $current,
+        private Planning $planning,
+        private OwnThings $own,
+        private KitchenFactory $kitchens,
+    ) {}
 
     /**
      * @param  array<mixed>  $fields
@@ -30,6 +37,7 @@ final readonly class SaveOwn
     {
         return $this->locked(function () use ($fields, $strict): OwnThing {
             $read = (new OwnReader($this->planning->cupboard(), $strict))->read($fields);
+            OwnSchools::check($read, $this->kitchens->plain());
             $there = OwnThing::query()->where('slug', $read->id)->first();
             if ($there !== null) {
                 // Sent again after an answer that was lost: it is there already, as it was sent.
@@ -64,6 +72,7 @@ final readonly class SaveOwn
             $names = fn (array $of): array => [$of['name'] ?? null, $of['also'] ?? []];
             $renamed = $names($fields) !== $names($now->fields);
             $read = (new OwnReader($this->planning->cupboard(), $renamed))->read(['kind' => $now->kind, 'id' => $now->slug] + $fields);
+            OwnSchools::check($read, $this->kitchens->plain());
             if ($now->version !== $version) {
                 if ($now->fields == $read->fields) {
                     return $now;

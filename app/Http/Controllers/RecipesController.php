@@ -22,6 +22,7 @@ use Kettle\Melt\MeltTable;
 use Kettle\Melt\Product;
 use Kettle\Melt\ProductDocument;
 use Kettle\Recipe\Planning;
+use Kettle\Share\ForAnyHouse;
 use Kettle\Share\RecipeFile;
 use Kettle\Share\SchemaOrg;
 
@@ -90,12 +91,11 @@ final class RecipesController extends Controller
     #[Operation('A recipe as our own file, docs/formats/recipe.schema.json', gives: 'application/json')]
     public function file(Recipe $recipe): JsonResponse
     {
-        return $this->download(
-            RecipeFile::write($recipe->name, $recipe->newest->note, $recipe->newest->wish),
-            $recipe,
-            'json',
-            'application/json',
-        );
+        $wish = $recipe->newest->wish;
+        // Whoever reads it has neither this house's plants nor its spoons.
+        $wish = RecipeFile::isProduct($wish) ? $wish : (new ForAnyHouse($this->kitchens->forWish($wish)))->of($wish);
+
+        return $this->download(RecipeFile::write($recipe->name, $recipe->newest->note, $wish), $recipe, 'json', 'application/json');
     }
 
     #[Operation('A recipe as schema.org Recipe', gives: 'application/ld+json')]

@@ -17,7 +17,7 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** What is known of plants, oils, methods, cautions and faults, with where it comes from and what the house made of it. */
 final readonly class AlmanacPresenter
 {
-    public const KINDS = ['plant', 'oil', 'method', ...MeltEntries::KINDS, 'caution', 'fault'];
+    public const KINDS = ['plant', 'oil', 'method', ...MeltEntries::KINDS, 'caution', 'fault', ...OwnEntries::KINDS];
 
     public function __construct(
         private KitchenFactory $kitchens,
@@ -25,6 +25,7 @@ final readonly class AlmanacPresenter
         private MeltEntries $melt,
         private RuleEntries $rules,
         private OwnPage $own,
+        private OwnEntries $only,
     ) {}
 
     /**
@@ -82,12 +83,13 @@ final readonly class AlmanacPresenter
     }
 
     /** Where a kind of thing is told of. */
-    private function entries(string $kind): MaterialEntries|MeltEntries|RuleEntries
+    private function entries(string $kind): MaterialEntries|MeltEntries|RuleEntries|OwnEntries
     {
         return match (true) {
             in_array($kind, MaterialEntries::KINDS, true) => $this->materials,
             in_array($kind, MeltEntries::KINDS, true) => $this->melt,
             in_array($kind, RuleEntries::KINDS, true) => $this->rules,
+            in_array($kind, OwnEntries::KINDS, true) => $this->only,
             default => throw new NotFoundHttpException(),
         };
     }

@@ -10,6 +10,7 @@ use App\Responses\Almanac\OwnSeen;
 use App\Responses\Almanac\OwnTells;
 use App\Responses\Almanac\OwnView;
 use App\Responses\Choice;
+use Kettle\Infusion\Method;
 use Kettle\Material\Carrier;
 use Kettle\Material\Cupboard;
 use Kettle\Material\EssentialOil;
@@ -21,6 +22,7 @@ use Kettle\Material\OwnThing as Read;
 use Kettle\Material\Row;
 use Kettle\Material\Wax;
 use Kettle\Reason\Said;
+use Kettle\Recipe\OwnSchools;
 use Kettle\Recipe\OwnTold;
 use Kettle\Recipe\Planning;
 
@@ -42,11 +44,17 @@ final readonly class OwnPage
                 array_values($own->rows('families')),
             ),
             array_map(fn (Row $row) => new Choice($row->text('id'), $row->text('name')), array_values($own->rows('concerns'))),
-            self::sorted(array_map(fn (string $id) => new Choice($id, $words->of(Said::of('own.scent.'.$id))), $tables->scentTraits())),
+            self::sorted(
+                array_map(fn (string $id) => new Choice($id, $words->of(Said::of('own.scent.'.$id))), [
+                    ...$tables->scentTraits(),
+                    'sunlight',
+                ]),
+            ),
             self::named($tables->herbs()),
             self::named($tables->carriers()),
             self::named(array_filter($tables->waxes(), fn (Wax $wax) => $wax->hardness !== null)),
             self::named($tables->essentialOils()),
+            array_map(fn (Method $method) => new Choice($method->id, $method->name), array_values($this->planning->methods()->all())),
         );
     }
 
@@ -58,6 +66,7 @@ final readonly class OwnPage
     public function seen(array $fields): OwnSeen
     {
         $own = (new OwnReader($this->planning->cupboard()))->read($fields);
+        OwnSchools::check($own, $this->kitchens->plain());
 
         return new OwnSeen($this->lacks($own), $this->told($own));
     }

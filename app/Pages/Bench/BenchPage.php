@@ -24,6 +24,7 @@ use Kettle\Material\Row;
 use Kettle\Material\Wax;
 use Kettle\Measure\AmountWriter;
 use Kettle\Recipe\KitchenCard;
+use Kettle\Recipe\OwnSchools;
 use Kettle\Recipe\Planning;
 use Kettle\Recipe\WishException;
 use Kettle\Time\Dates;
@@ -59,6 +60,8 @@ final readonly class BenchPage
             array_values($cupboard->offered($cupboard->carriers())),
         );
 
+        $kitchen = $this->kitchens->plain();
+
         // What is there stands first.
         $here = $this->kitchens->withStock()->stock();
         usort($oils, fn (OilChoice $a, OilChoice $b) => isset($here[$b->id]) <=> isset($here[$a->id]));
@@ -72,7 +75,10 @@ final readonly class BenchPage
                     $m->id,
                     $m->name,
                     $m->heated,
-                    array_map(fn (Variant $s) => new SchoolChoice($s->id, $s->name, AmountWriter::span($s->usualH), $s->why), $m->variants),
+                    array_map(fn (Variant $s) => new SchoolChoice($s->id, $s->name, AmountWriter::span($s->usualH), $s->why), [
+                        ...OwnSchools::of($m, $kitchen),
+                        ...$m->variants,
+                    ]),
                     $m->wants->vessels,
                 ),
                 array_values($this->planning->methods()->all()),
@@ -84,7 +90,7 @@ final readonly class BenchPage
                 array_values($this->planning->tables()->table('things')->rows('rows')),
             ),
             array_map(fn (Heed $heed) => self::heed($heed, $cupboard), array_values($cupboard->heeds())),
-            $this->kitchens->plain()->warmth(ColdStorage::CELSIUS).' or colder',
+            $kitchen->warmth(ColdStorage::CELSIUS).' or colder',
         );
     }
 

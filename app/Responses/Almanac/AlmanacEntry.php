@@ -6,7 +6,7 @@ namespace App\Responses\Almanac;
 final readonly class AlmanacEntry
 {
     /**
-     * @param  'plant'|'oil'|'method'|'wax'|'scent'|'product'|'caution'|'fault'  $kind
+     * @param  'plant'|'oil'|'method'|'wax'|'scent'|'product'|'caution'|'fault'|'measure'|'school'  $kind
      * @param  bool  $own whether the house entered it
      */
     public function __construct(

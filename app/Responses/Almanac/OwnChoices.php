@@ -17,6 +17,7 @@ final readonly class OwnChoices extends Shape
      * @param  list<Choice>  $oils
      * @param  list<Choice>  $waxes
      * @param  list<Choice>  $scents
+     * @param  list<Choice>  $methods
      */
     public function __construct(
         public array $forms,
@@ -27,5 +28,6 @@ final readonly class OwnChoices extends Shape
         public array $oils,
         public array $waxes,
         public array $scents,
+        public array $methods,
     ) {}
 }

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { Field, Select } from '../../parts/Field'
-import { herbsOf, type HerbWish } from '../wish'
+import { herbsOf, type HerbWish, oilsOf, unmeasured } from '../wish'
 import { Choice, type Edit, orNothing } from './edit'
 
 /** The sides a plan can be given its size from. */
@@ -14,15 +14,19 @@ const SIDES = [
   { id: 'by-jar', name: 'The jar way: so full, so far covered' },
 ]
 
+type ByJar = NonNullable<Edit['wish']['by_jar']>
+
 const NOTHING = { oil_amount: null, finished: null, by_jar: null }
 
 function sideOf(edit: Edit): string {
   const { wish } = edit
   const weighed = herbsOf(wish).some((herb) => herb.amount)
   if (wish.by_jar) return 'by-jar'
+  const measured = oilsOf(wish).some((oil) => oil.amount)
   if (wish.finished) return wish.finished.count || wish.finished.size ? 'bottles' : 'finished'
-  if (weighed) return wish.oil_amount ? 'both' : 'herb'
-  return wish.oil_amount ? 'oil' : 'jar'
+  const oil = wish.oil_amount || measured
+  if (weighed) return oil ? 'both' : 'herb'
+  return oil ? 'oil' : 'jar'
 }
 
 export function AmountEditor({ edit }: { edit: Edit }) {
@@ -34,6 +38,7 @@ export function AmountEditor({ edit }: { edit: Edit }) {
     setSide(id)
     change({
       ...NOTHING,
+      oils: unmeasured(wish),
       ...(id === 'herb' || id === 'both' ? {} : { herbs: unweighed }),
       ...(id === 'by-jar' ? { by_jar: { fill: 'half' }, ratio: null } : {}),
     })
@@ -42,7 +47,9 @@ export function AmountEditor({ edit }: { edit: Edit }) {
     <>
       <Select label="How much" value={side} choices={SIDES} onChange={(e) => choose(e.target.value)} />
       {side === 'herb' || side === 'both' ? <HerbAmounts edit={edit} herbs={herbs} /> : null}
-      {side === 'oil' || side === 'both' ? (
+      {(side === 'oil' || side === 'both') && oilsOf(wish).some((oil) => oil.amount) ? (
+        <p className="text-soft">Each oil has an amount of its own, under the oils.</p>
+      ) : side === 'oil' || side === 'both' ? (
         <Field
           label="Oil there is, or wanted"
           placeholder="350 mL, 1 1/2 cups, 300 g"
@@ -135,27 +142,73 @@ function FinishedFields({ edit, bottles }: { edit: Edit; bottles: boolean }) {
 
 function ByJarFields({ edit }: { edit: Edit }) {
   const { wish, change, fault } = edit
+  const way: ByJar = wish.by_jar ?? {}
+  const set = (more: ByJar) => change({ by_jar: { fill: 'half', ...way, ...more } })
+  const measured = oilsOf(wish).some((oil) => oil.amount)
+  const [oil, setOil] = useState(() =>
+    way.cover === 'brim' ? 'brim' : wish.oil_amount || measured ? 'amount' : 'cover',
+  )
+  const pour = (how: string) => {
+    setOil(how)
+    change({
+      by_jar: { fill: 'half', ...way, cover: how === 'brim' ? 'brim' : null },
+      ...(how === 'amount' ? {} : { oil_amount: null, oils: unmeasured(wish) }),
+    })
+  }
   return (
     <>
       <Choice
         legend="Herb fills the jar"
-        value={wish.by_jar?.fill ?? 'half'}
+        value={way.fill ?? 'half'}
         choices={[
           { id: 'quarter', name: 'a quarter' },
           { id: 'half', name: 'half' },
           { id: 'three-quarters', name: 'three quarters' },
-          { id: 'full', name: 'to the top, lightly', detail: 'for fresh plants' },
+          { id: 'full', name: 'to the top', detail: 'for fresh plants' },
         ]}
-        onChoose={(fill) => change({ by_jar: { ...wish.by_jar, fill: fill as 'half' } })}
+        onChoose={(fill) => set({ fill: fill as 'half' })}
       />
-      <Field
-        label="Oil stands over it by"
-        placeholder="1 in, 25 mm"
-        value={wish.by_jar?.cover ?? ''}
-        fault={fault('by_jar')}
-        hint="One to three inches is common. It is still reckoned in grams."
-        onChange={(e) => change({ by_jar: { fill: wish.by_jar?.fill ?? 'half', cover: orNothing(e.target.value) } })}
+      <Choice
+        legend="It lies there"
+        value={way.lying ?? 'loose'}
+        choices={[
+          { id: 'loose', name: 'loosely', detail: 'tipped in and shaken level' },
+          { id: 'packed', name: 'packed', detail: 'pressed down with the fingers' },
+          { id: 'stuffed', name: 'stuffed', detail: 'as much as goes in' },
+        ]}
+        onChoose={(lying) => set({ lying: lying === 'loose' ? null : (lying as 'packed') })}
       />
+      <Choice
+        legend="Oil"
+        value={oil}
+        choices={[
+          { id: 'cover', name: 'so far over the herb' },
+          { id: 'amount', name: 'as much as there is' },
+          { id: 'brim', name: 'to the brim, and shut', detail: 'no air: for delicate fresh flowers' },
+        ]}
+        onChoose={pour}
+      />
+      {oil === 'cover' ? (
+        <Field
+          label="Oil stands over it by"
+          placeholder="1 in, 25 mm"
+          value={way.cover ?? ''}
+          fault={fault('by_jar')}
+          hint="One to three inches is common. It is still reckoned in grams."
+          onChange={(e) => set({ cover: orNothing(e.target.value) })}
+        />
+      ) : null}
+      {oil === 'amount' && measured ? (
+        <p className="text-soft">Each oil has an amount of its own, under the oils.</p>
+      ) : oil === 'amount' ? (
+        <Field
+          label="Oil there is"
+          placeholder="1 cup, 250 mL"
+          value={wish.oil_amount ?? ''}
+          fault={fault('oil_amount')}
+          onChange={(e) => change({ oil_amount: orNothing(e.target.value) })}
+        />
+      ) : null}
     </>
   )
 }

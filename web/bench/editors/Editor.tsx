@@ -1,4 +1,6 @@
 import { useState } from 'react'
+import { useHouseId, useWrite } from '../../api/hooks'
+import { Button } from '../../parts/Button'
 import { Field } from '../../parts/Field'
 import { Tick } from '../../parts/Tick'
 import { byMethod, without } from '../wish'
@@ -72,6 +74,49 @@ function WhenEditor({ edit }: { edit: Edit }) {
   )
 }
 
+/** Hours and warmth set by hand, kept under a name: from then on a school like any other, of this house. */
+function KeepAsSchool({ edit, method }: { edit: Edit; method: string }) {
+  const { wish, change, plan } = edit
+  const house = useHouseId()
+  const [name, setName] = useState('')
+  const keep = useWrite<'POST /houses/{house}/own'>((answer) =>
+    change({ school: answer.id, hours: null, warmth: null }),
+  )
+  // A warmth is kept with its unit, also where it was typed without one.
+  const warmth = plan?.method.target_c
+  return (
+    <div className="flex items-end gap-3">
+      <Field
+        label="Keep as a school called"
+        placeholder="low and slow"
+        maxLength={60}
+        value={name}
+        fault={keep.error?.about('name') ?? keep.error?.message}
+        onChange={(e) => setName(e.target.value)}
+      />
+      <Button
+        disabled={name.trim() === '' || keep.isPending}
+        onClick={() =>
+          keep.mutate({
+            path: `/houses/${house}/own`,
+            body: {
+              own: {
+                kind: 'school',
+                name: name.trim(),
+                method,
+                hours: String(wish.hours ?? `${plan?.method.hours ?? ''} h`),
+                warmth: warmth === null || warmth === undefined ? null : `${warmth} °C`,
+              },
+            },
+          })
+        }
+      >
+        Keep it
+      </Button>
+    </div>
+  )
+}
+
 /** How long, how warm, and what is done in that time: by a school, or as one does it oneself. */
 function HoursEditor({ edit }: { edit: Edit }) {
   const { wish, change, materials, plan, fault, done } = edit
@@ -94,24 +139,29 @@ function HoursEditor({ edit }: { edit: Edit }) {
     />
   )
   const mine = (
-    <div className="grid grid-cols-2 gap-3 pt-2">
-      <Field
-        label={ownFirst ? 'Hours of your own' : 'Or hours of your own'}
-        placeholder={heated ? '6 to 8 h' : '3 weeks'}
-        value={String(wish.hours ?? '')}
-        fault={fault('hours')}
-        onChange={(e) => change({ hours: orNothing(e.target.value) })}
-      />
-      {heated ? (
+    <>
+      <div className="grid grid-cols-2 gap-3 pt-2">
         <Field
-          label="at a warmth of"
-          placeholder="38 °C or 100 °F"
-          value={String(wish.warmth ?? '')}
-          fault={fault('warmth')}
-          onChange={(e) => change({ warmth: orNothing(e.target.value) })}
+          label={ownFirst ? 'Hours of your own' : 'Or hours of your own'}
+          placeholder={heated ? '6 to 8 h' : '3 weeks'}
+          value={String(wish.hours ?? '')}
+          fault={fault('hours')}
+          onChange={(e) => change({ hours: orNothing(e.target.value) })}
         />
+        {heated ? (
+          <Field
+            label="at a warmth of"
+            placeholder="38 °C or 100 °F"
+            value={String(wish.warmth ?? '')}
+            fault={fault('warmth')}
+            onChange={(e) => change({ warmth: orNothing(e.target.value) })}
+          />
+        ) : null}
+      </div>
+      {own && plan && !fault('hours') && !fault('warmth') ? (
+        <KeepAsSchool edit={edit} method={method?.id ?? 'cold'} />
       ) : null}
-    </div>
+    </>
   )
   return (
     <>

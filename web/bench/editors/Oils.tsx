@@ -20,19 +20,28 @@ const ORDER = [
   'twelfth',
 ]
 
+/** "3" is parts, "50 mL" an amount: what is written with a unit is one. */
+const partsOrAmount = (typed: string): Partial<OilWish> =>
+  /[a-z]/i.test(typed) ? { amount: typed, parts: null } : { parts: orNothing(typed), amount: null }
+
 export function OilsEditor({ edit }: { edit: Edit }) {
-  const { wish, change, materials, fault } = edit
+  const { wish, change, materials, fault, plan } = edit
+  const together = plan?.figures.oil_volume?.text
   const oils = oilsOf(wish)
   const out = barred(wish, materials).oils
   const offered = materials.oils.filter((each) => !out.has(each.id) || oils.some((oil) => oil.id === each.id))
   const set = (next: OilWish[]) => change({ oils: next as typeof wish.oils })
   const about = (id: string) => materials.oils.find((oil) => oil.id === id)?.note
   const put = (index: number, more: Partial<OilWish>) =>
-    set(oils.map((oil, at) => (at === index ? { ...oil, ...more } : oil)))
+    change({
+      oils: oils.map((oil, at) => (at === index ? { ...oil, ...more } : oil)) as typeof wish.oils,
+      // The amounts of the oils are all the oil there is.
+      ...(more.amount ? { oil_amount: null, finished: null } : {}),
+    })
   return (
     <>
       {oils.map((oil, index) => (
-        <div key={oil.id} className="border-line grid grid-cols-[1fr_5rem] gap-x-3 gap-y-1 border-b pb-3">
+        <div key={oil.id} className="border-line grid grid-cols-[1fr_7rem] gap-x-3 gap-y-1 border-b pb-3">
           <Select
             label={
               index === 0 ? 'Oil' : `${ORDER[index]?.replace(/^./, (letter) => letter.toUpperCase()) ?? 'Another'} oil`
@@ -48,12 +57,12 @@ export function OilsEditor({ edit }: { edit: Edit }) {
           {oils.length > 1 ? (
             <div className="flex flex-col">
               <Field
-                label="Parts"
-                inputMode="decimal"
-                placeholder="1"
-                value={oil.parts ?? ''}
-                onChange={(e) => put(index, { parts: orNothing(e.target.value) })}
-                aria-label={`Parts of the ${ORDER[index] || 'first'} oil`}
+                label="How much"
+                placeholder="1 or 50 mL"
+                value={oil.amount ?? oil.parts ?? ''}
+                fault={fault(`oils.${index}.amount`)}
+                onChange={(e) => put(index, partsOrAmount(e.target.value))}
+                aria-label={`Parts or amount of the ${ORDER[index] || 'first'} oil`}
               />
               <TextButton
                 aria-label={`Take out the ${ORDER[index] || 'first'} oil`}
@@ -65,6 +74,12 @@ export function OilsEditor({ edit }: { edit: Edit }) {
           ) : null}
         </div>
       ))}
+      {oils.length > 1 && together ? (
+        <p className="flex justify-between">
+          <span>together</span>
+          <strong className="tabular-nums">{together}</strong>
+        </p>
+      ) : null}
       {oils.length < MOST ? (
         <Select
           label={oils.length === 1 ? 'With a second oil' : 'And another'}
