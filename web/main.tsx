@@ -23,6 +23,7 @@ const TracePage = place(() => import('./trace/TracePage'))
 const Today = place(() => import('./today/Today'))
 const Shelf = place(() => import('./shelf/Shelf'))
 const Before = place(() => import('./shelf/Before'))
+const FirstDay = place(() => import('./today/FirstDay'))
 const BatchPage = place(() => import('./batch/BatchPage'))
 const Labels = place(() => import('./labels/Labels'))
 const Press = place(() => import('./press/Press'))
@@ -97,6 +98,7 @@ const draw = () => {
                     <Route path="/h/:house" element={<Frame />}>
                       <Route index element={<Navigate to="today" replace />} />
                       <Route path="today" element={<Today />} />
+                      <Route path="first" element={<FirstDay />} />
                       <Route path="bench" element={<Bench />} />
                       <Route path="bench/card" element={<Card />} />
                       <Route path="recipes" element={<Recipes />} />

@@ -35,19 +35,20 @@ final readonly class ForAnyHouse
             'herbs' => [Kind::Mass, fn (string $id): array => self::herb($cupboard, $id)],
             'oils' => [Kind::Volume, fn (string $id): array => self::named($cupboard->carrierOrNull($id)?->name)],
         ];
+        $parts = [];
         foreach ($lists as $list => [$kind, $instead]) {
-            foreach (is_array($wish[$list] ?? null) ? $wish[$list] : [] as $i => $part) {
+            $parts[$list] = [];
+            foreach (is_array($wish[$list] ?? null) ? array_values($wish[$list]) : [] as $part) {
                 $part = is_string($part) && Own::is($part) ? ['id' => $part] : $part;
                 if (is_array($part)) {
                     $id = is_string($part['id'] ?? null) && Own::is($part['id']) ? $part['id'] : null;
-                    $part =
-                        $id === null
-                            ? $part
-                            : array_filter([...$instead($id), ...$part, 'id' => null], fn (mixed $value) => $value !== null);
-                    $wish[$list][$i] = $this->measured($part, ['amount' => $kind]);
+                    $named = $id === null ? $part : array_diff_key([...$instead($id), ...$part], ['id' => 1]);
+                    $part = $this->measured($named, ['amount' => $kind]);
                 }
+                $parts[$list][] = $part;
             }
         }
+        $wish = [...$wish, ...$parts];
         $wish = $this->measured($wish, ['oil_amount' => Kind::Volume]);
         if (is_array($wish['finished'] ?? null)) {
             $wish['finished'] = $this->measured($wish['finished'], ['amount' => Kind::Volume, 'size' => Kind::Volume]);
@@ -78,9 +79,11 @@ final readonly class ForAnyHouse
     /**
      * What can be read only with the measures of this house, as what it comes to.
      *
-     * @param  array<mixed>  $fields
-     * @param  array<string, Kind>  $amounts
-     * @return array<mixed>
+     * @template K of array-key
+     *
+     * @param  array<K, mixed>  $fields
+     * @param  array<K, Kind>  $amounts
+     * @return array<K, mixed>
      */
     private function measured(array $fields, array $amounts): array
     {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Share;
 
-/** A day as people write it: "27 July", "July 27th 2026", "March 2027", "2026-07-27", "27/7/2026", "today". */
+/** A day as people write it: "27 July", "July 27th 2026", "March 2027", "2026-07-27", "27/7/2026", "today", "2 weeks ago", "last Sunday". */
 final readonly class SaidDay
 {
     /** What a day looks like in a line of words. */
@@ -13,7 +13,28 @@ final readonly class SaidDay
         self::ANY_MONTH.
         '(?:\s+\d{4})?|'.
         self::ANY_MONTH.
-        '\s+\d{1,2}(?:st|nd|rd|th)?(?:,?\s+\d{4})?|today|yesterday)';
+        '\s+\d{1,2}(?:st|nd|rd|th)?(?:,?\s+\d{4})?|today|yesterday|'.
+        self::AGO.
+        '|(?:(?:last|this|on)\s+)?'.
+        self::WEEKDAY.
+        ')';
+
+    private const AGO = '(?:\d{1,3}|an?|one|two|three|four|five|six|eight|ten)\s+(?:day|week|month|year)s?\s+ago';
+
+    private const COUNTED = [
+        'a' => 1,
+        'an' => 1,
+        'one' => 1,
+        'two' => 2,
+        'three' => 3,
+        'four' => 4,
+        'five' => 5,
+        'six' => 6,
+        'eight' => 8,
+        'ten' => 10,
+    ];
+
+    private const WEEKDAY = '(?:mon|tues|wednes|thurs|fri|satur|sun)day';
 
     private const ANY_MONTH = '(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?';
 
@@ -31,6 +52,10 @@ final readonly class SaidDay
         $today = $this->today;
         if (in_array($typed, ['today', 'this morning', 'yesterday'], true)) {
             return $today->modify($typed === 'yesterday' ? '-1 day' : '0 days')->format('Y-m-d');
+        }
+        $told = $this->told($typed, $ahead);
+        if ($told !== null) {
+            return $told->format('Y-m-d');
         }
         $month = self::MONTH;
         [$d, $mon, $year] = match (true) {
@@ -64,6 +89,26 @@ final readonly class SaidDay
         }
 
         return checkdate($mon, $d, $year) ? sprintf('%04d-%02d-%02d', $year, $mon, $d) : null;
+    }
+
+    /** By how long ago it was, or by its weekday: the last one, or the next where it is to come. */
+    private function told(string $typed, bool $ahead): ?\DateTimeImmutable
+    {
+        if (! $ahead && preg_match('/^(\w+)\s+(day|week|month|year)s?\s+ago$/', $typed, $m) === 1) {
+            $count = self::COUNTED[$m[1]] ?? (int) $m[1];
+
+            return $count < 1 ? null : $this->moved("-{$count} {$m[2]}");
+        }
+        if (preg_match('/^(last |this )?('.self::WEEKDAY.')$/', $typed, $m) !== 1 || ($ahead && $m[1] === 'last ')) {
+            return null;
+        }
+
+        return $this->moved(($ahead ? 'next ' : 'last ').$m[2]);
+    }
+
+    private function moved(string $by): ?\DateTimeImmutable
+    {
+        return $this->today->modify($by) ?: null;
     }
 
     private static function month(string $typed): int

@@ -20,9 +20,6 @@ final class WishSentence
 {
     private const MOST_UNREAD = 12;
 
-    /** Stands where something was taken out: what was on both sides of it does not belong together. */
-    private const GAP = ' ; ';
-
     /** What people say for what an oil is to be without, or for whom. */
     private const HEEDS = [
         'nuts' => '(?:without|no)\s+(?:any\s+)?nuts?\b|nut[\s-]*free',
@@ -97,11 +94,30 @@ final class WishSentence
         'cold-pressed',
     ];
 
+    /** What is said of any oil, and tells no oil from another. */
+    private const OF_OILS = [
+        'oil',
+        'oils',
+        'extra',
+        'virgin',
+        'refined',
+        'unrefined',
+        'cold',
+        'pressed',
+        'pure',
+        'light',
+        'plain',
+        'warm',
+        'warmed',
+    ];
+
     private readonly RecipeWords $words;
 
     private readonly Counts $counts;
 
-    private string $left = '';
+    private Remainder $left;
+
+    private readonly SaidAmount $amount;
 
     /** @var list<string> */
     private array $guesses = [];
@@ -110,6 +126,8 @@ final class WishSentence
     {
         $this->words = new RecipeWords($cupboard, $kitchen);
         $this->counts = new Counts($cupboard->tables());
+        $this->amount = new SaidAmount($kitchen, $this->words);
+        $this->left = new Remainder('');
     }
 
     /**
@@ -120,14 +138,20 @@ final class WishSentence
      */
     public function read(string $text): array
     {
-        $this->left = ' '.Counts::inFigures(trim(preg_replace('/\s+/u', ' ', $text) ?? $text)).' ';
+        $this->left = new Remainder($text);
         $this->guesses = [];
-        $wish = [...$this->days(), ...$this->heeds(), ...$this->practice(), ...$this->ratio()];
-        $wish += $this->howMuch();
+        // Before its numbers are: "half a jar" is no half.
+        $byJar = $this->amount->byJar($this->left);
+        $this->amount->inFigures($this->left);
+        $wish = [...$byJar, ...$this->days(), ...$this->heeds(), ...$this->practice(), ...$this->ratio()];
+        $wish += $this->amount->howMuch($this->left);
         $wish += $this->way();
         $wish += $this->purpose();
         $oils = $this->oils();
-        $herbs = $this->herbs($oils['amount']);
+        $herbs = $this->herbs($oils['oils'] !== []);
+        // "... and a cup of olive oil": with no oil in which, one that is named stands for it.
+        $oils['oils'] = $oils['oils'] ?: $herbs['oils'];
+        $oils['amount'] ??= $herbs['amount'];
         if ($herbs['herbs'] === [] && $oils['oils'] === []) {
             throw RecipeException::nothingFound();
         }
@@ -140,22 +164,11 @@ final class WishSentence
             $wish['herbs'] = [['name' => 'herb']];
         }
 
-        return ['wish' => $wish, 'unread' => array_slice($herbs['unread'], 0, self::MOST_UNREAD), 'guesses' => $this->guesses];
-    }
-
-    /**
-     * Takes what is like this out of what is left, the first of it only.
-     *
-     * @return list<string>|null
-     */
-    private function take(string $pattern): ?array
-    {
-        if (preg_match('/(?<![\p{L}\d])(?:'.$pattern.')(?![\p{L}\d])/iu', $this->left, $m, PREG_OFFSET_CAPTURE) !== 1) {
-            return null;
-        }
-        $this->left = substr($this->left, 0, $m[0][1]).self::GAP.substr($this->left, $m[0][1] + strlen($m[0][0]));
-
-        return array_values(array_map(fn (array $each) => (string) $each[0], $m));
+        return [
+            'wish' => $wish,
+            'unread' => array_slice([...$herbs['unread'], ...$oils['unread']], 0, self::MOST_UNREAD),
+            'guesses' => $this->guesses,
+        ];
     }
 
     /** @return array<string, string> */
@@ -170,12 +183,12 @@ final class WishSentence
             'start' => ["(?:to\\s+)?(?:begin|start)(?:ning|ing)?\\s+(?:on\\s+)?({$day})", true],
         ];
         foreach ($kinds as $field => [$pattern, $ahead]) {
-            $m = $this->take($pattern);
+            $m = $this->left->take($pattern);
             $read = $m === null ? null : $days->read($m[1], $ahead);
             if ($read !== null) {
                 $found[$field] = $read;
             } elseif ($m !== null) {
-                $this->left .= self::GAP.$m[1];
+                $this->left->putBack($m[1]);
             }
         }
 
@@ -185,7 +198,7 @@ final class WishSentence
     /** @return array<string, list<string>> */
     private function heeds(): array
     {
-        $heeds = array_keys(array_filter(self::HEEDS, fn (string $pattern) => $this->take($pattern) !== null));
+        $heeds = array_keys(array_filter(self::HEEDS, fn (string $pattern) => $this->left->take($pattern) !== null));
 
         return $heeds === [] ? [] : ['heed' => $heeds];
     }
@@ -194,20 +207,20 @@ final class WishSentence
     private function practice(): array
     {
         $said = [];
-        if ($this->take('(?:with|and)?\s*(?:no\s+spirit|without\s+spirit(?:\s+first)?)') === null) {
-            $spirit = $this->take('(?:moistened\s+)?with\s+(?:strong\s+)?spirit(?:\s+first)?');
+        if ($this->left->take('(?:with|and)?\s*(?:no\s+spirit|without\s+spirit(?:\s+first)?)') === null) {
+            $spirit = $this->left->take('(?:moistened\s+)?with\s+(?:strong\s+)?spirit(?:\s+first)?');
             $said += $spirit === null ? [] : ['spirit' => 'yes'];
         }
-        $stands = $this->take(
+        $stands = $this->left->take(
             '(?:then\s+)?(?:left\s+)?(?:to\s+)?stand(?:ing)?\s+(?:for\s+)?(\d[\d.]*\s*(?:h|hours?|hrs?))(?:\s+off\s+the\s+heat)?',
         );
         $said += $stands === null ? [] : ['stands' => $stands[1]];
-        $said += $this->take('cooled\s+(?:uncovered|open)') === null ? [] : ['cooled' => 'uncovered'];
-        $said += $this->take('(?:and\s+)?strained\s+twice') === null ? [] : ['strained' => 'twice'];
+        $said += $this->left->take('cooled\s+(?:uncovered|open)') === null ? [] : ['cooled' => 'uncovered'];
+        $said += $this->left->take('(?:and\s+)?strained\s+twice') === null ? [] : ['strained' => 'twice'];
         $said += match (true) {
-            $this->take('(?:then\s+)?(?:not\s+squeezed|unsqueezed|drained)') !== null => ['way' => 'drained'],
-            $this->take('(?:then\s+)?squeezed') !== null => ['way' => 'squeezed'],
-            $this->take('then\s+pressed|pressed\s+out') !== null => ['way' => 'pressed'],
+            $this->left->take('(?:then\s+)?(?:not\s+squeezed|unsqueezed|drained)') !== null => ['way' => 'drained'],
+            $this->left->take('(?:then\s+)?squeezed') !== null => ['way' => 'squeezed'],
+            $this->left->take('then\s+pressed|pressed\s+out') !== null => ['way' => 'pressed'],
             default => [],
         };
 
@@ -217,7 +230,7 @@ final class WishSentence
     /** @return array<string, string> */
     private function ratio(): array
     {
-        $m = $this->take(
+        $m = $this->left->take(
             '(?:herb\s+to\s+oil\s+)?(\d+(?:\.\d+)?)\s*(?::|to)\s*(\d+(?:\.\d+)?)'.
                 '(\s*(?:w\/w|w\/v|v\/v|by\s+weight))?(?!\s*(?:h|hours?|days?|weeks?|min))',
         );
@@ -225,45 +238,11 @@ final class WishSentence
         return $m === null ? [] : ['ratio' => $m[1].':'.$m[2].(isset($m[3]) && str_contains($m[3], 'weight') ? ' w/w' : $m[3] ?? '')];
     }
 
-    /** @return array<string, mixed> how much is to come out, or in which jars */
-    private function howMuch(): array
-    {
-        $unit = '(?:ml|l|litres?|liters?|fl\.?\s*oz|oz|cups?|pints?|quarts?)';
-        $bottles = $this->take("(\\d{1,3})\\s+(?:x\\s+)?(?:bottles?|tins?)\\s+of\\s+(\\d[\\d.\\/]*\\s*{$unit})");
-        if ($bottles !== null) {
-            return ['finished' => ['count' => $bottles[1], 'size' => $bottles[2]]];
-        }
-        $finished = $this->take("(\\d[\\d.\\/]*\\s*{$unit})\\s+(?:of\\s+)?finished(?:\\s+oil)?");
-        if ($finished !== null) {
-            return ['finished' => ['amount' => $finished[1]]];
-        }
-        $jars = [];
-        foreach ($this->kitchen->jarsBySize() as $jar) {
-            foreach ([$jar->called, preg_replace('/\s+jar$/i', '', $jar->called) ?? ''] as $name) {
-                $name === '' || ($jars[$name] = $jar->id);
-            }
-        }
-        uksort($jars, fn (string $a, string $b) => mb_strlen($b) <=> mb_strlen($a));
-        foreach ($jars as $name => $id) {
-            // "a pint of calendula" is a jar of it; "a pint of olive oil" is so much oil.
-            $m = $this->take(
-                '(?:(an?|one|\d{1,2})\s+)?'.preg_quote((string) $name, '/').'(?:s|\s+jars?)?(?:\s+of(?!\s+[\p{L} -]*\boil))?',
-            );
-            if ($m !== null) {
-                $count = $m[1] ?? '';
-
-                return ['jar' => $id] + (ctype_digit($count) && (int) $count > 1 ? ['jars' => $count] : []);
-            }
-        }
-
-        return [];
-    }
-
     /** @return array<string, string> the method, its hours and its warmth */
     private function way(): array
     {
-        $warmth = $this->take('(?:at\s+(?:about\s+)?)?(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*([CF])');
-        $hours = $this->take(
+        $warmth = $this->left->take('(?:at\s+(?:about\s+)?)?(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*([CF])');
+        $hours = $this->left->take(
             '(?:for\s+(?:about\s+)?)?(\d[\d.]*(?:\s*(?:-|–|to)\s*\d[\d.]*)?\s*(?:weeks?|days?|hours?|hrs?|h|minutes?|mins?))',
         );
         $way = [];
@@ -289,14 +268,14 @@ final class WishSentence
     {
         $about = '(?:(?:in|on|by)\s+(?:the|a|an)?\s*)?(?:cold\s+|dark\s+|sunny\s+)?';
         foreach ($this->methods->all() as $method) {
-            if ($this->take(preg_quote($method->inSentence, '/').'|'.$about.preg_quote($method->name, '/')) !== null) {
+            if ($this->left->take(preg_quote($method->inSentence, '/').'|'.$about.preg_quote($method->name, '/')) !== null) {
                 return $method;
             }
         }
         foreach (RecipeWords::METHODS as $id => $pattern) {
             $bare = preg_replace('/^\/|\/i$/', '', $pattern) ?? '';
             // "cold-pressed" is of an oil.
-            if ($this->take($about.'(?:'.$bare.')(?![\s-]*pressed)[a-z]*') !== null) {
+            if ($this->left->take($about.'(?:'.$bare.')(?![\s-]*pressed)[a-z]*') !== null) {
                 return $this->methods->method($id);
             }
         }
@@ -335,7 +314,7 @@ final class WishSentence
     /** @return array<string, string> */
     private function purpose(): array
     {
-        $m = $this->take(
+        $m = $this->left->take(
             'for\s+(?:a|the|my|our|some)?\s*(?:firm\s+|soft\s+)?((?:salves?|balms?|ointments?|hair|scalp|beard|face|facial|skin|body|'.
                 'massage|muscles?|kitchen|cooking|salads?|dressings?|perfumes?)(?:\s+oil)?)',
         );
@@ -344,13 +323,13 @@ final class WishSentence
         return $purpose === null ? [] : ['purpose' => $purpose];
     }
 
-    /** @return array{oils: list<array<string, string>>, amount: ?string} */
+    /** @return array{oils: list<array<string, string>>, amount: ?string, unread: list<string>} */
     private function oils(): array
     {
-        $oils = [];
+        $oils = $unread = [];
         $amount = null;
         // After "in" stands the oil, and up to the next comma; before it stand the herbs.
-        $m = $this->take('in(?:to)?\s+([^,;.]+)');
+        $m = $this->left->take('in(?:to)?\s+((?:\d\.\d|[^,;.])+)');
         $pieces = preg_split('/\s*(?:,|;|\+|&|\band\b|\bwith\b)\s*/iu', $m[1] ?? '', -1, PREG_SPLIT_NO_EMPTY) ?: [];
         foreach ($pieces as $piece) {
             [$read, $typed, $rest] = $this->words->amount($piece);
@@ -364,30 +343,44 @@ final class WishSentence
                 continue;
             }
             $found = $this->words->oil($rest) ?? $this->words->oil($rest.' oil');
+            $carrier = $this->cupboard->carrierOrNull($found['id'] ?? '');
+            $over =
+                $carrier === null
+                    ? ''
+                    : $this->over($rest, [$carrier->name, $carrier->names->inci, ...$carrier->names->also, ...self::OF_OILS]);
+            $over === '' || ($unread[] = $over);
             $oils[] =
                 ($found === null || $found['id'] === '' ? ['name' => mb_substr($rest, 0, 60)] : ['id' => $found['id']]) +
                 ($parts === null ? [] : ['parts' => $parts]);
         }
 
-        return ['oils' => $oils, 'amount' => $amount];
+        return ['oils' => $oils, 'amount' => $amount, 'unread' => $unread];
     }
 
     /**
-     * @param  ?string  $oilAmount as it was found beside the oil; one of an oil among the herbs is left there
-     * @return array{herbs: list<array<string, string>>, unread: list<string>}
+     * @param  bool  $inOil whether the oil was named already
+     * @return array{herbs: list<array<string, string>>, oils: list<array<string, string>>, amount: ?string, unread: list<string>}
      */
-    private function herbs(?string &$oilAmount): array
+    private function herbs(bool $inOil): array
     {
-        $herbs = $unread = $seen = [];
-        $pieces = preg_split('/\s*(?:,|;|\+|&|\.\s|\band\b|\bwith\b)\s*/iu', trim($this->left), -1, PREG_SPLIT_NO_EMPTY) ?: [];
-        $state = $this->words->state($this->left);
+        $herbs = $unread = $seen = $oils = [];
+        $amount = null;
+        $pieces = preg_split('/\s*(?:,|;|\+|&|\.\s|\band\b|\bwith\b)\s*/iu', trim($this->left->text), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $state = $this->words->state($this->left->text);
         foreach ($pieces as $piece) {
             [$read, $typed, $rest] = $this->words->amount(trim($piece));
             $counted = $read === null ? $this->counted($rest) : null;
             [$typed, $rest] = $counted ?? [$read === null ? '' : $typed, $rest];
             $known = $this->words->knownHerb($rest);
+            $oil = $inOil || ($known !== null && preg_match('/\boil\b/iu', $rest) !== 1) ? null : $this->oilNamed($rest);
+            if ($oil !== null) {
+                $oils[] = ['id' => $oil];
+                $amount ??= $typed === '' ? null : $typed;
+
+                continue;
+            }
             if ($known === null || isset($seen[$known['id']])) {
-                $over = $this->over($known === null ? $piece : $rest, '');
+                $over = $this->over($known === null ? $piece : $rest, []);
                 $over === '' || ($unread[] = $over);
 
                 continue;
@@ -399,11 +392,20 @@ final class WishSentence
                 ($mine === null ? [] : ['state' => $mine]) +
                 ($typed === '' ? [] : ['amount' => $typed]) +
                 (preg_match('/\b(?:powder(?:ed)?|ground)\b/iu', $rest) === 1 ? ['form' => 'powder'] : []);
-            $over = $this->over($rest, $known['id']);
+            $over = $this->over($rest, $this->namesOf($known['id']));
             $over === '' || ($unread[] = $over);
         }
 
-        return ['herbs' => $herbs, 'unread' => $unread];
+        return ['herbs' => $herbs, 'oils' => $oils, 'amount' => count($oils) === 1 ? $amount : null, 'unread' => $unread];
+    }
+
+    /** The id of an oil that is named, and nothing else with it; null where it is none. */
+    private function oilNamed(string $rest): ?string
+    {
+        $rest = trim(preg_replace('/^(?:the|an?|of|some|good)\s+/iu', '', trim($rest)) ?? $rest);
+        $carrier = $rest === '' ? null : $this->cupboard->carrierNamed($rest) ?? $this->cupboard->carrierNamed($rest.' oil');
+
+        return $carrier?->id;
     }
 
     /** @return array{string, string}|null "8 cloves" and what they are of; null where nothing is counted */
@@ -422,17 +424,28 @@ final class WishSentence
         return [$typed, trim(preg_replace('/^\s*(?:of\s+)?/iu', '', mb_substr($piece, mb_strlen($typed))) ?? '')];
     }
 
-    /** Of a piece, what says nothing that is known. */
-    private function over(string $piece, string $herb): string
+    /** @return list<string> */
+    private function namesOf(string $herb): array
     {
-        $plant = $herb === '' ? null : $this->cupboard->herbOrNull($herb);
-        $known = mb_strtolower(implode(' ', [$plant->name ?? '', $plant->latin ?? '', ...$plant->also ?? []]));
+        $plant = $this->cupboard->herbOrNull($herb);
+
+        return $plant === null ? [] : [$plant->name, $plant->latin, ...$plant->also];
+    }
+
+    /**
+     * Of a piece, what says nothing that is known.
+     *
+     * @param  list<string>  $names of what was understood in it
+     */
+    private function over(string $piece, array $names): string
+    {
+        $known = str_replace('’', "'", mb_strtolower(implode(' ', $names)));
         $words = preg_split('/[^\p{L}\p{N}\'’.°-]+/u', $piece, -1, PREG_SPLIT_NO_EMPTY) ?: [];
         $over = array_filter(
             $words,
             fn (string $word) => ! in_array(mb_strtolower(trim($word, '.')), self::SMALL, true) &&
                 trim($word, '.-') !== '' &&
-                ! str_contains($known, rtrim(mb_strtolower($word), 's')),
+                ! str_contains($known, rtrim(str_replace('’', "'", mb_strtolower($word)), 's')),
         );
 
         return implode(' ', $over);

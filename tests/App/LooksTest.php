@@ -223,3 +223,52 @@ it('writes down what was seen under the lid, and shows it on the shelf', functio
         422,
     );
 });
+
+it('keeps a picture of an old page with a note, or by itself, and with the note that puts it right', function () {
+    $batch = $this->batch();
+    $page = aPhoto([240, 235, 220], [40, 40, 60], 'png', 2400);
+    $kept = $this->atHouse('POST', "/batches/{$batch->uid}/notes", [
+        'note' => 'Green book, page 12.',
+        'photo' => 'data:image/png;base64,'.$page,
+    ])
+        ->assertOk()
+        ->json('entries.0');
+    expect($kept['note'])->toBe('Green book, page 12.')->and($kept['photo'])->toBeString();
+    $size = getimagesizefromstring(
+        (string) $this->atHouse('GET', "/batches/{$batch->uid}/photos/{$kept['photo']}")
+            ->assertOk()
+            ->getContent(),
+    );
+    // Wide enough to read a written page by.
+    expect([$size[0], $size['mime']])->toBe([1400, 'image/jpeg']);
+    $alone = $this->atHouse('POST', "/batches/{$batch->uid}/notes", ['note' => null, 'photo' => aPhoto([9, 9, 9], [240, 240, 240])])
+        ->assertOk()
+        ->json('entries.0');
+    expect($alone['note'])->toBeNull()->and($alone['photo'])->not->toBe($kept['photo']);
+    $right = $this->atHouse('POST', "/batches/{$batch->uid}/notes", ['note' => 'Green book, page 21.', 'corrects' => $kept['id']])
+        ->assertOk()
+        ->json('entries.0');
+    expect($right['photo'])->toBe($kept['photo']);
+});
+
+it('refuses a note of nothing, and a picture that is none, and keeps nothing of either', function (array $body, string $field) {
+    $batch = $this->batch();
+    $this->atHouse('POST', "/batches/{$batch->uid}/notes", $body)
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.field', $field);
+    expect(app(CurrentHouse::class)->within($this->house, fn () => Photo::query()->count()))
+        ->toBe(0)
+        ->and(array_column($this->atHouse('GET', "/batches/{$batch->uid}")->json('entries'), 'kind'))
+        ->not->toContain('note');
+})->with([
+    'nothing' => [[], 'note'],
+    'an empty note' => [['note' => ''], 'note'],
+    'no picture' => [['note' => 'page 12', 'photo' => base64_encode('not a picture')], 'photo'],
+]);
+
+it('does not read a picture of forty megabytes at all', function () {
+    $batch = $this->batch();
+    $this->atHouse('POST', "/batches/{$batch->uid}/notes", ['note' => 'page 12', 'photo' => str_repeat('A', 40_000_000)])->assertStatus(
+        413,
+    );
+});

@@ -31,6 +31,52 @@ it('makes a whole wish of one sentence, and leaves nothing out unsaid', function
             'purpose' => 'salve',
         ],
     ],
+    // How full a jar is of herb, and oil besides; 24 November 2026 is a Tuesday.
+    [
+        'a quarter jar of dried plantain and a cup of olive oil',
+        [
+            'herbs' => [['id' => 'plantain-leaf', 'state' => 'dried']],
+            'oils' => [['id' => 'olive']],
+            'by_jar' => ['fill' => 'quarter'],
+            'oil_amount' => '1 cup',
+        ],
+    ],
+    [
+        'a jar stuffed full of fresh St John\'s wort, olive to the brim, since last Sunday',
+        [
+            'herbs' => [['id' => 'st-johns-wort', 'state' => 'fresh']],
+            'oils' => [['id' => 'olive']],
+            'by_jar' => ['fill' => 'full', 'lying' => 'stuffed', 'cover' => 'brim'],
+            'begun' => '2026-11-22',
+        ],
+    ],
+    [
+        'half a jar of lavender in jojoba, covered by 1 in, begun two weeks ago',
+        [
+            'herbs' => [['id' => 'lavender']],
+            'oils' => [['id' => 'jojoba']],
+            'by_jar' => ['fill' => 'half', 'cover' => '1 in'],
+            'begun' => '2026-11-10',
+        ],
+    ],
+    [
+        '2 jars of lavender in jojoba, by Friday',
+        ['herbs' => [['id' => 'lavender']], 'oils' => [['id' => 'jojoba']], 'ready_by' => '2026-11-27', 'jars' => '2'],
+    ],
+    // Half a pint of herb is the half-pint jar, and never five pints; of oil it is so much oil, as is a pint.
+    ['half a pint of calendula in olive', ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'olive']], 'jar' => '237']],
+    [
+        'calendula in half a pint of olive oil',
+        ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'olive']], 'oil_amount' => '0.5 pint'],
+    ],
+    ['calendula in a pint of olive oil', ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'olive']], 'oil_amount' => '1 pint']],
+    ['a pint of calendula oil in sunflower', ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'sunflower']], 'jar' => '473']],
+    // Not said exactly enough to be a day.
+    [
+        'a pint of calendula in olive, since last week',
+        ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'olive']], 'jar' => '473'],
+        ['since last week'],
+    ],
     [
         '50 g dried calendula in 250 ml olive oil, double boiler for 2 hours',
         [

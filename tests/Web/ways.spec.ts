@@ -39,7 +39,8 @@ test('a slow cooker at 38 °C for six to eight hours, cooled uncovered, stood an
 test('an oil made before stands in its bottles at once, and goes into the Melt as any other', async ({ page }) => {
   const house = await ownHouse(page)
   await page.goto(house + '/shelf')
-  await page.getByRole('link', { name: 'Enter an oil there is already' }).click()
+  await page.getByRole('link', { name: 'Say what is here already' }).click()
+  await page.getByRole('link', { name: 'An oil that is strained and in bottles already' }).click()
   await page.getByLabel('Herb', { exact: true }).selectOption({ label: 'calendula' })
   await page.getByLabel('In which oil').selectOption('olive')
   await expect(page.getByText('Say whether the herb was dried or fresh').first()).toBeVisible()

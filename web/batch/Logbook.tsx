@@ -4,11 +4,12 @@ import { type Shape, useBatchWrite, useHouseId, useMakingWrite } from '../api/ho
 import { useKey } from '../frame/keys'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
-import { Button } from '../parts/Button'
+import { Button, TextButton } from '../parts/Button'
 import { Area } from '../parts/Field'
 import { sent } from '../parts/form'
 import { useKept } from '../parts/kept'
 import { Trouble } from '../parts/Notice'
+import { PictureField } from '../parts/PictureField'
 
 type Written = Pick<Shape<'BatchView'>, 'id' | 'entries' | 'entries_total'>
 
@@ -23,6 +24,7 @@ export function Logbook({ batch }: { batch: Written }) {
       undo={(entry, done) => undo.mutate({ path: `${path}/undo`, body: { entry } }, { onSuccess: done })}
       writing={write}
       undoing={undo}
+      pictures={`/api${path}/photos`}
       hint="smells of hay; herb at the oil"
     />
   )
@@ -35,7 +37,9 @@ export function MakingLogbook({ making }: { making: Written }) {
   return (
     <Lines
       of={making}
-      note={(body, done) => write.mutate({ path: `${path}/notes`, body }, { onSuccess: done })}
+      note={({ note, corrects }, done) =>
+        write.mutate({ path: `${path}/notes`, body: { note, corrects } }, { onSuccess: done })
+      }
       undo={(entry, done) => undo.mutate({ path: `${path}/undo`, body: { entry } }, { onSuccess: done })}
       writing={write}
       undoing={undo}
@@ -53,18 +57,23 @@ function Lines({
   writing,
   undoing,
   hint,
+  pictures,
 }: {
   of: Written
-  note: (body: { note: string; corrects: string | null }, done: () => void) => void
+  note: (body: { note: string; corrects: string | null; photo?: string }, done: () => void) => void
   undo: (entry: string, done: () => void) => void
   writing: Going
   undoing: Going
   hint: string
+  /** Where its pictures are, where a note may have one. */
+  pictures?: string
 }) {
   const { works } = usePart()
   const say = useSay()
   const [note, setNote] = useKept(`note.${of.id}`)
   const [correcting, setCorrecting] = useState<string | null>(null)
+  const [photo, setPhoto] = useState('')
+  const [opened, setOpened] = useState(false)
   useKey('N', 'Write a note', () => document.getElementById('note-box')?.querySelector('textarea')?.focus(), works)
   return (
     <div className="flex flex-col gap-3">
@@ -74,8 +83,9 @@ function Lines({
           id="note-box"
           className="no-print flex flex-col gap-2"
           onSubmit={sent(() => {
-            send({ note, corrects: correcting }, () => {
+            send({ note, corrects: correcting, ...(photo ? { photo } : {}) }, () => {
               setNote('')
+              setPhoto('')
               setCorrecting(null)
             })
           })}
@@ -87,11 +97,24 @@ function Lines({
             fault={writing.error?.about('note')}
             placeholder={hint}
           />
-          {writing.error && !writing.error.about('note') ? <Trouble problem={writing.error} /> : null}
+          {pictures && (opened || photo) ? (
+            <PictureField
+              label="A picture, as of an old page"
+              photo={photo}
+              fault={writing.error?.about('photo')}
+              onChange={setPhoto}
+            />
+          ) : null}
+          {writing.error && !writing.error.about('note') && !writing.error.about('photo') ? (
+            <Trouble problem={writing.error} />
+          ) : null}
           <div className="flex gap-2">
-            <Button type="submit" disabled={writing.isPending || note.trim() === ''}>
+            <Button type="submit" disabled={writing.isPending || (note.trim() === '' && photo === '')}>
               Write it down
             </Button>
+            {pictures && !opened && !photo ? (
+              <TextButton onClick={() => setOpened(true)}>With a picture</TextButton>
+            ) : null}
             {correcting ? (
               <Button
                 look="quiet"
@@ -116,6 +139,16 @@ function Lines({
             </span>
             <span className="text-soft flex flex-wrap items-center gap-x-3">
               {entry.when} · {entry.by}
+              {entry.photo && pictures ? (
+                <a
+                  className="text-ink min-h-8 underline underline-offset-4"
+                  href={`${pictures}/${entry.photo}`}
+                  target="_blank"
+                  rel="noreferrer"
+                >
+                  its picture
+                </a>
+              ) : null}
               {works && entry.can_undo ? (
                 <button
                   type="button"

@@ -5,6 +5,7 @@ import type { WriteOf } from '../api/typed'
 import { usePart } from '../frame/part'
 import { Button } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
+import { smaller } from '../parts/picture'
 import { sent } from '../parts/form'
 import { Trouble } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
@@ -12,9 +13,6 @@ import { useWidth } from '../parts/useWidth'
 
 type View = Shape<'LooksView'>
 type Spot = { x: number; y: number }
-
-/** The longest side a picture is sent with: colours need no more, and it goes quickly. */
-const SIDE = 1400
 
 export function Looks({ batch }: { batch: Shape<'BatchView'> }) {
   const { works } = usePart()
@@ -143,17 +141,6 @@ function useLook(batch: string, done: () => void) {
   })
   type Look = NonNullable<WriteOf<'POST /houses/{house}/batches/{batch}/looks'>['body']>
   return { write, look: (body: Look) => write.mutate({ path: `/houses/${house}/batches/${batch}/looks`, body }) }
-}
-
-/** The picture made smaller before it is sent: nothing of where or with what it was taken goes along. */
-async function smaller(file: File): Promise<string> {
-  const bitmap = await createImageBitmap(file)
-  const scale = Math.min(1, SIDE / Math.max(bitmap.width, bitmap.height))
-  const canvas = document.createElement('canvas')
-  canvas.width = Math.max(1, Math.round(bitmap.width * scale))
-  canvas.height = Math.max(1, Math.round(bitmap.height * scale))
-  canvas.getContext('2d')?.drawImage(bitmap, 0, 0, canvas.width, canvas.height)
-  return canvas.toDataURL('image/jpeg', 0.92)
 }
 
 function ColourSheet({ batch, looks, open, onClose }: SheetProps) {

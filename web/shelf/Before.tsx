@@ -1,14 +1,17 @@
+import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { type Shape, useBatchWrite, useHouseId, useMaterials } from '../api/hooks'
 import { useReading, useSaid } from '../bench/ask'
 import { NoteWithWays } from '../bench/Ways'
 import { herbsOf, oilsOf, type Wish } from '../bench/wish'
 import { usePart } from '../frame/part'
+import { useSay } from '../frame/Say'
 import { Button, TextButton } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
 import { useKeptDraft } from '../parts/draft'
 import { sent } from '../parts/form'
 import { Trouble, Waiting } from '../parts/Notice'
+import { PictureField } from '../parts/PictureField'
 import { useSettled } from '../parts/settled'
 
 const NONE: Wish = { herbs: [{}], oils: [''], finished: { count: '1' }, before: {} }
@@ -38,9 +41,19 @@ export default function Before() {
   const settled = useSettled(wish, 200)
   const begun = herbsOf(settled).some((herb) => herb.id) && oilsOf(settled).some((oil) => oil.id)
   const plan = useSaid('reckon', asked(settled), begun)
+  const [photo, setPhoto] = useState('')
+  const say = useSay()
+  // The oil is there whatever becomes of its picture: that can be put to it in its logbook.
+  const page = useBatchWrite()
   const start = useBatchWrite((batch) => {
     setWish(NONE)
+    setPhoto('')
     void go(`/h/${house}/batch/${batch.id}`)
+    if (photo)
+      page.mutate(
+        { path: `/houses/${house}/batches/${batch.id}/notes`, body: { note: null, photo } },
+        { onError: () => say({ text: 'It is there, but its picture was not kept. Put it to it in its logbook.' }) },
+      )
   })
   if (!materials) return <Waiting what="the shelf" />
   const problem = plan.isError && begun ? plan.error : null
@@ -168,6 +181,7 @@ export default function Before() {
           fault={fault('before.from')}
           onChange={(e) => before({ from: e.target.value || null })}
         />
+        <PictureField label="A picture of its old page, or of its label" photo={photo} onChange={setPhoto} />
       </div>
       <section aria-label="What follows" aria-live="polite" className="flex flex-col gap-4 lg:pt-12">
         {problem ? <Trouble problem={problem} /> : null}

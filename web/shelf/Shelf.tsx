@@ -28,7 +28,7 @@ export default function Shelf() {
         says="Every jar you start stands here, with its level and its days, until it is strained; then its bottles."
         action="Plan a first jar"
         to={`/h/${house}/bench`}
-        also={{ name: 'Enter an oil there is already', to: `/h/${house}/shelf/before` }}
+        also={{ name: 'Say what is here already', to: `/h/${house}/first` }}
       >
         <EmptyBoard />
       </EmptyPlace>
@@ -37,10 +37,10 @@ export default function Shelf() {
     <div className="flex flex-col gap-9">
       <h1 className="sr-only">Shelf</h1>
       <Link
-        to={`/h/${house}/shelf/before`}
+        to={`/h/${house}/first`}
         className="relative z-10 -mb-20 flex min-h-11 items-center self-end font-semibold underline"
       >
-        Enter an oil there is already
+        Enter what is here already
       </Link>
       {there.parts
         .filter((part) => part.total > 0)

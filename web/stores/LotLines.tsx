@@ -12,7 +12,7 @@ import { useSettled } from '../parts/settled'
 import type { LotFields } from './LotForm'
 
 /** Lots as they are written on a lid, a line for each; what was understood stands below, and what was guessed is lighter. */
-export function LotLines({ onLong }: { onLong: (fields: LotFields) => void }) {
+export function LotLines({ onLong, stays = false }: { onLong: (fields: LotFields) => void; stays?: boolean }) {
   const house = useHouseId()
   const store = `kettle.lot.lines.${house}`
   const [typed, setTyped] = useState(() => localStorage.getItem(store) ?? '')
@@ -37,7 +37,7 @@ export function LotLines({ onLong }: { onLong: (fields: LotFields) => void }) {
           ? `${first.left_text} of ${first.called} is in Stores.`
           : `${answer.lots.length} lots are in Stores.`,
     })
-    void go(`/h/${house}/stores`)
+    if (!stays) void go(`/h/${house}/stores`)
   })
   const lots = asked === '' ? [] : (read.data?.lots ?? [])
   const sound = lots.length > 0 && lots.every((lot) => lot.faults.length === 0)

@@ -5,21 +5,30 @@ namespace App\Actions\Looks;
 /** A picture made small: upright, at most so wide, and written anew, so that nothing of its metadata is kept. */
 final readonly class Picture
 {
-    private const SIDE = 900;
+    /** The longer side that is kept, pixels: enough to take a colour from, and enough to read a written page by. */
+    public const COLOURS = 900;
+
+    public const LEGIBLE = 1400;
 
     private const QUALITY = 82;
+
+    /** The most that a page is kept with, bytes: what the house's file takes. */
+    private const MOST = 900_000;
 
     /** Half of the patch's side a colour is taken from, as a share of the picture's width. */
     private const PATCH = 0.012;
 
     private function __construct(private \GdImage $image) {}
 
-    /** @param  int  $turned EXIF orientation, 1 to 8 */
-    public static function of(\GdImage $image, int $turned): self
+    /**
+     * @param  int  $turned EXIF orientation, 1 to 8
+     * @param  int  $side pixels that its longer side has at the most
+     */
+    public static function of(\GdImage $image, int $turned, int $side = self::COLOURS): self
     {
         $wide = imagesx($image);
         $high = imagesy($image);
-        $scale = min(1.0, self::SIDE / max($wide, $high));
+        $scale = min(1.0, $side / max($wide, $high));
         $small = imagecreatetruecolor(max(1, (int) round($wide * $scale)), max(1, (int) round($high * $scale)));
         assert($small !== false);
         // What is see-through stands on white.
@@ -74,8 +83,26 @@ final readonly class Picture
 
     public function jpeg(): string
     {
+        return $this->written(self::QUALITY);
+    }
+
+    /** As plain as it may be kept: a page full of small writing is written again, coarser, where it would be too large. */
+    public function page(): string
+    {
+        foreach ([self::QUALITY, 65, 50, 35] as $quality) {
+            $jpeg = $this->written($quality);
+            if (strlen($jpeg) <= self::MOST) {
+                return $jpeg;
+            }
+        }
+
+        return $this->written(20);
+    }
+
+    private function written(int $quality): string
+    {
         ob_start();
-        imagejpeg($this->image, null, self::QUALITY);
+        imagejpeg($this->image, null, $quality);
 
         return (string) ob_get_clean();
     }

@@ -14,8 +14,12 @@ final readonly class SmallPhoto
 
     private const PIXELS = 16_000_000;
 
-    /** @throws WarmthException */
-    public function of(string $base64): Picture
+    /**
+     * @param  int  $side pixels that its longer side has at the most
+     *
+     * @throws WarmthException
+     */
+    public function of(string $base64, int $side = Picture::COLOURS): Picture
     {
         $bytes = base64_decode((string) preg_replace('#^data:image/[a-z+]+;base64,#', '', $base64), true);
         if ($bytes === false || $bytes === '' || strlen($bytes) > self::BYTES) {
@@ -30,7 +34,7 @@ final readonly class SmallPhoto
             throw self::no('That could not be read as a picture. Take a JPEG, PNG or WebP.');
         }
         if ($size[0] < 16 || $size[1] < 16) {
-            throw self::no('That picture is too small to tell a colour from.');
+            throw self::no('That picture is too small to see anything in.');
         }
         // Asked before it is opened: a small file can hold an enormous picture.
         if ($size[0] > self::SIDE || $size[1] > self::SIDE || $size[0] * $size[1] > self::PIXELS) {
@@ -40,7 +44,7 @@ final readonly class SmallPhoto
 
         return $image === false
             ? throw self::no('That picture is damaged.')
-            : Picture::of($image, $size[2] === IMAGETYPE_JPEG ? self::turned($bytes) : 1);
+            : Picture::of($image, $size[2] === IMAGETYPE_JPEG ? self::turned($bytes) : 1, $side);
     }
 
     /** How the camera was held: EXIF 2.3, tag 0x0112, read here since the rest is thrown away. 1 when it does not say. */

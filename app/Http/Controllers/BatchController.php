@@ -98,9 +98,9 @@ final class BatchController extends Controller
     }
 
     #[Operation('Write a note')]
-    public function note(Requests\WriteNote $form, Batch $batch, AddNote $add): BatchView
+    public function note(Requests\WriteBatchNote $form, Batch $batch, AddNote $add): BatchView
     {
-        $add($batch, $form->string('note')->toString(), $this->text($form->input('corrects')));
+        $add($batch, $this->text($form->input('note')), $this->text($form->input('corrects')), $this->text($form->input('photo')));
 
         return $this->batch($batch);
     }

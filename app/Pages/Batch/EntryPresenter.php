@@ -59,6 +59,7 @@ final readonly class EntryPresenter
             struck: $struck,
             can_undo: ! $struck && $line->canBeStruck(),
             can_correct: ! $struck && $line instanceof Note,
+            photo: $line instanceof Note ? $line->photo : null,
         );
     }
 

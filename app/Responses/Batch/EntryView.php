@@ -16,5 +16,6 @@ final readonly class EntryView
         public bool $struck,
         public bool $can_undo,
         public bool $can_correct,
+        public ?string $photo = null,
     ) {}
 }

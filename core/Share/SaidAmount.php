@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Share;
+
+use Kettle\Material\Counts;
+use Kettle\Recipe\ByJar;
+use Kettle\Recipe\Kitchen;
+
+/** How much a typed wish is of: in which jars, how full of herb, how far covered, or what is to come out. */
+final readonly class SaidAmount
+{
+    public function __construct(private Kitchen $kitchen, private RecipeWords $words) {}
+
+    /** Numbers in words become figures. */
+    public function inFigures(Remainder $left): void
+    {
+        $left->text = ' '.self::measured(Counts::inFigures(trim($this->halfPint($left->text)))).' ';
+    }
+
+    /** @return array{}|array{by_jar: array<string, string>} how full a jar is of herb, how it lies there, how far it is covered */
+    public function byJar(Remainder $left): array
+    {
+        $share = '(?:(?:an?|one)\s+)?(quarter|half|three[\s-]quarters)';
+        $full = $left->take("(?:filled\\s+)?(?:(loosely|packed|stuffed)\\s+)?(?:{$share}\\s+)?(full)(?:\\s+(?:of|with))?");
+        $jar = $full === null ? $left->take($share.'(?:\s+of)?(?:\s+an?)?(?=\s+(?!pint|litre)(?:[\p{L}\d]+\s+){0,2}jar\b)') : null;
+        if ($full === null && $jar === null) {
+            return [];
+        }
+        $fill = mb_strtolower(str_replace(' ', '-', $full[2] ?? ($jar[1] ?? ''))) ?: 'full';
+        $lying = mb_strtolower($full[1] ?? '') ?: mb_strtolower($left->take('(packed|stuffed)(?:\s+in)?')[1] ?? '');
+        $cover = $left->take('(?:and\s+)?covered\s+(?:by|with)\s+(\d[\d.\/ ]*\s*(?:mm|cm|in|inch|inches))(?:\s+of\s+oil)?');
+        $brim = $left->take('(?:(?:and|with)\s+)?(?:oil\s+)?(?:filled\s+)?to\s+the\s+brim');
+
+        return [
+            'by_jar' => [
+                'fill' => $fill,
+                ...in_array($lying, ['packed', 'stuffed'], true) ? ['lying' => $lying] : [],
+                ...$brim !== null ? ['cover' => ByJar::BRIM] : ($cover === null ? [] : ['cover' => trim($cover[1])]),
+            ],
+        ];
+    }
+
+    /** @return array<string, mixed> how much is to come out, or in which jars */
+    public function howMuch(Remainder $left): array
+    {
+        $unit = '(?:ml|l|litres?|liters?|fl\.?\s*oz|oz|cups?|pints?|quarts?)';
+        $bottles = $left->take("(\\d{1,3})\\s+(?:x\\s+)?(?:bottles?|tins?)\\s+of\\s+(\\d[\\d.\\/]*\\s*{$unit})");
+        if ($bottles !== null) {
+            return ['finished' => ['count' => $bottles[1], 'size' => $bottles[2]]];
+        }
+        $finished = $left->take("(\\d[\\d.\\/]*\\s*{$unit})\\s+(?:of\\s+)?finished(?:\\s+oil)?");
+        if ($finished !== null) {
+            return ['finished' => ['amount' => $finished[1]]];
+        }
+        $jars = [];
+        foreach ($this->kitchen->jarsBySize() as $jar) {
+            foreach ([$jar->called, preg_replace('/\s+jar$/i', '', $jar->called) ?? ''] as $name) {
+                $name === '' || ($jars[$name] = $jar->id);
+            }
+        }
+        uksort($jars, fn (string $a, string $b) => mb_strlen($b) <=> mb_strlen($a));
+        foreach ($jars as $name => $id) {
+            if ($this->isOfAnOil((string) $name, $left->text)) {
+                continue;
+            }
+            // "a pint of calendula" is a jar of it; "a pint of olive oil" is so much oil.
+            $m = $left->take('(?:(an?|one|\d{1,2})\s+)?'.preg_quote((string) $name, '/').'(?:s|\s+jars?)?(?:\s+of)?');
+            if ($m !== null) {
+                $count = $m[1] ?? '';
+
+                return ['jar' => $id] + (ctype_digit($count) && (int) $count > 1 ? ['jars' => $count] : []);
+            }
+        }
+        // Which jar is left open: one is chosen.
+        $any = $left->take('(?:in\s+)?(?:(an?|one|\d{1,2})\s+)?jars?(?:\s+of)?');
+        if ($any !== null && ctype_digit($any[1] ?? '') && (int) $any[1] > 1) {
+            return ['jars' => $any[1]];
+        }
+
+        return [];
+    }
+
+    /** Whether "a pint" is of an oil, "a pint of olive oil", and so no jar; "a pint of calendula oil" is one. */
+    private function isOfAnOil(string $measure, string $text): bool
+    {
+        $of = '/'.preg_quote($measure, '/').'s?\s+of\s+([\p{L} -]+?)\s+oil\b/iu';
+
+        return preg_match($of, $text, $m) === 1 && ($this->words->oil($m[1].' oil')['id'] ?? '') !== '';
+    }
+
+    /** "Half a pint" of herb is the jar that is called so; of oil it is an amount. */
+    private function halfPint(string $text): string
+    {
+        $half = '/\bhalf[\s-]+(?:an?\s+)?pint\b/iu';
+        $said = preg_replace($half, 'half-pint', $text) ?? $text;
+
+        return $this->isOfAnOil('half-pint', $said) ? preg_replace($half, '0.5 pint', $text) ?? $text : $said;
+    }
+
+    /** "A cup" and "half a cup", wherever they stand, in figures. */
+    private static function measured(string $text): string
+    {
+        $unit = '(?=(?:cups?|pints?|quarts?|litres?|liters?|tablespoons?|tbsp|teaspoons?|tsp)\b)';
+        $halves = preg_replace("/\\bhalf\\s+(?:an?\\s+)?{$unit}/iu", '0.5 ', $text) ?? $text;
+
+        return preg_replace("/(?<=\\s)(?:an?|one)\\s+{$unit}/iu", '1 ', $halves) ?? $halves;
+    }
+}

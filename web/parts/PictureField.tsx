@@ -1,0 +1,48 @@
+import { useState } from 'react'
+import { smaller } from './picture'
+
+/** A picture off the camera or out of a folder, made small before it is sent; shown, and taken away again. */
+export function PictureField({
+  label,
+  photo,
+  fault,
+  onChange,
+}: {
+  label: string
+  photo: string
+  fault?: string | undefined
+  onChange: (photo: string) => void
+}) {
+  const [wrong, setWrong] = useState('')
+  return (
+    <div className="flex flex-col gap-2">
+      <label className="flex flex-col gap-1 font-semibold">
+        {label}
+        <input
+          // Emptied when the picture is taken away, so that the same one can be chosen again.
+          key={photo === '' ? 'none' : 'one'}
+          type="file"
+          accept="image/*"
+          className="field font-normal"
+          onChange={(event) => {
+            const file = event.target.files?.[0]
+            setWrong('')
+            if (file)
+              smaller(file).then(onChange, () =>
+                setWrong('That could not be read as a picture. Take a JPEG, PNG or WebP.'),
+              )
+          }}
+        />
+      </label>
+      {photo ? (
+        <figure className="flex items-end gap-3">
+          <img src={photo} alt="As it will be kept" className="border-line max-h-40 rounded-rim border" />
+          <button type="button" className="min-h-11 underline underline-offset-4" onClick={() => onChange('')}>
+            Take it away
+          </button>
+        </figure>
+      ) : null}
+      {wrong || fault ? <p className="text-warmth font-semibold">{wrong || fault}</p> : null}
+    </div>
+  )
+}
