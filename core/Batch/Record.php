@@ -38,6 +38,14 @@ final readonly class Record
         return $this->plan->figure('oil_volume') + $this->log->toppedUpMl();
     }
 
+    /** @return array<string, float> mL of each of its oils that it was topped up with, by carrier, as far as it was measured */
+    public function toppedUp(): array
+    {
+        $ml = $this->log->toppedUpMl();
+
+        return array_column(array_map(fn (PlannedOil $oil) => [$oil->id, $oil->share * $ml], $this->plan->oils), 1, 0);
+    }
+
     /** @return array{low: float, value: float, high: float} mL out of the cloth: the herb keeps what it keeps, however much is on it */
     public function expected(): array
     {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Share;
 
-/** A day as people write it: "27 July", "July 27th 2026", "March 2027", "2026-07-27", "27/7/2026", "today", "2 weeks ago", "last Sunday". */
+/** A day as people write it: "27 July", "July 27th 2026", "March 2027", "2026-07-27", "27/7/2026", "2 weeks ago", "last Sunday". */
 final readonly class SaidDay
 {
     /** What a day looks like in a line of words. */

@@ -401,3 +401,40 @@ it('counts what a jar was topped up with among what went in, and expects more of
     $learned = BatchYield::query()->withoutGlobalScopes()->where('batch_id', $batch->id)->first();
     expect((float) $learned?->oil_ml)->toEqualWithDelta($in + 59.147, 0.01);
 });
+
+it('takes what a jar was topped up with out of Stores, from the lot it was filled from first, and gives it back undone', function () {
+    $lot = fn (string $amount): string => $this->atHouse('POST', '/lots', [
+        'lot' => ['kind' => 'carrier', 'material' => 'olive', 'amount' => $amount, 'food_grade' => true],
+    ])
+        ->assertOk()
+        ->json('lot.id');
+    $first = $lot('380 mL');
+    $second = $lot('1 L');
+    $left = fn (string $id): float => (float) $this->atHouse('GET', "/lots/{$id}")->json('lot.left');
+    $wish = ['herb' => ['id' => 'calendula'], 'oils' => [['id' => 'olive', 'lot' => $first]], 'oil_amount' => '350 mL'];
+    $id = $this->atHouse('POST', '/batches', ['wish' => $wish])
+        ->assertOk()
+        ->json('id');
+    $path = "/batches/{$id}";
+    expect($left($first))->toEqualWithDelta(30, 0.01);
+    $this->atHouse('POST', "{$path}/tasks", ['task' => 'fill', 'outcome' => 'done'])->assertOk();
+    $this->travel(2)->hours();
+    $entry = $this->atHouse('POST', "{$path}/tasks", ['task' => 'top_up', 'outcome' => 'done', 'amount' => '50 mL'])
+        ->assertOk()
+        ->json('entries.0.id');
+    expect($left($first))->toEqualWithDelta(0, 0.01)->and($left($second))->toEqualWithDelta(980, 0.01);
+    expect(json_encode($this->atHouse('GET', "/lots/{$second}")->json()))->toContain('20 mL taken to top up');
+    // The lot it was topped up from went into it as well.
+    expect(
+        json_encode(
+            $this->atHouse('GET', "/lots/{$second}/trace")
+                ->assertOk()
+                ->json(),
+        ),
+    )->toContain($id);
+    $this->atHouse('POST', "{$path}/undo", ['entry' => $entry])->assertOk();
+    expect($left($first))->toEqualWithDelta(30, 0.01)->and($left($second))->toEqualWithDelta(1000, 0.01);
+    // What was poured was there, whatever the books say.
+    $this->atHouse('POST', "{$path}/tasks", ['task' => 'top_up', 'outcome' => 'done', 'amount' => '1.9 L'])->assertOk();
+    expect($left($first))->toEqualWithDelta(0, 0.01)->and($left($second))->toEqualWithDelta(0, 0.01);
+});

@@ -13,7 +13,11 @@ test('the first day: what steeps is on the Shelf, the cupboard is in Stores, and
   await page
     .getByLabel('A line for each jar')
     .fill(
-      'a pint of calendula in olive, begun 3 November\na quarter jar of comfrey root and a cup of sunflower oil, since last Sunday\na jar of lavender in jojoba',
+      [
+        'a pint of calendula in olive, begun 3 November',
+        'a quarter jar of comfrey root and a cup of sunflower oil, since last Sunday',
+        'a jar of lavender in jojoba',
+      ].join('\n'),
     )
   await expect(jars.locator('> li')).toHaveCount(3)
   // Without its day it is asked, and taken for none begun today.

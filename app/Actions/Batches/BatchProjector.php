@@ -57,6 +57,7 @@ final readonly class BatchProjector
         $this->writeBottles($batch, $state);
         $this->writeLearned($batch, $state);
         $this->ledger->follow($batch, ! ($progress->stage === Stage::Discarded && $progress->filledAt === null));
+        $this->ledger->followTopUps($batch, $state->record->toppedUp());
         $this->ledger->followBottles($batch, $state->bottled?->takenByLot() ?? []);
         $this->wanted->followBatch($batch);
     }

@@ -74,7 +74,8 @@ final readonly class GatherEvidence
         return array_values(
             LotMove::query()
                 ->where('batch_id', $batch->id)
-                ->where('kind', 'taken')
+                ->whereIn('kind', ['taken', 'topped'])
+                ->where('amount', '<', 0)
                 ->with('lot')
                 ->orderBy('id')
                 ->get()

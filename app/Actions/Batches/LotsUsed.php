@@ -21,7 +21,7 @@ final class LotsUsed
             $lots = array_values(
                 Lot::withTrashed()
                     ->whereIn('kind', [LotKind::Herb, LotKind::Carrier])
-                    ->whereHas('moves', fn ($moves) => $moves->where('batch_id', $batch->id)->where('kind', 'taken'))
+                    ->whereHas('moves', fn ($moves) => $moves->where('batch_id', $batch->id)->whereIn('kind', ['taken', 'topped']))
                     ->orderBy('id')
                     ->get()
                     ->all(),

@@ -16,6 +16,7 @@ use Illuminate\Support\Str;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Recipe\Planning;
+use Kettle\Stores\Allocation;
 use Kettle\Stores\Condition;
 use Kettle\Stores\LotException;
 use Kettle\Stores\LotKind;
@@ -78,6 +79,8 @@ final readonly class StockLedger
         $nets = DB::table('lot_moves')
             ->where('house_id', $this->current->house()->id)
             ->where('batch_id', $batch->id)
+            // What it was topped up with goes by its own lines.
+            ->whereIn('kind', ['taken', 'back'])
             ->groupBy('lot_id')
             ->whereNotIn('lot_id', Lot::withTrashed()->where('kind', LotKind::Bottle)->select('id'))
             ->selectRaw("lot_id, SUM(amount) AS net, SUM(CASE WHEN kind = 'taken' THEN amount ELSE 0 END) AS taken")
@@ -99,6 +102,53 @@ final readonly class StockLedger
                     ->orderBy('id')
                     ->firstOrFail();
                 $this->move($lot, 'taken', (float) $first->amount, $batch);
+            }
+        }
+    }
+
+    /**
+     * Oil that a jar was topped up with goes out of Stores: of the lot it was filled from where that has some left, else the
+     * oldest. What was poured was there, whatever the books say; undone, it comes back.
+     *
+     * @param  array<string, float>  $wanted mL in all, by carrier
+     */
+    public function followTopUps(Batch $batch, array $wanted): void
+    {
+        /** @var Collection<int, string> $topped */
+        $topped = LotMove::query()
+            ->where('batch_id', $batch->id)
+            ->where('kind', 'topped')
+            ->groupBy('lot_id')
+            ->selectRaw('lot_id, -SUM(amount) AS topped')
+            ->pluck('topped', 'lot_id');
+        if ($topped->isEmpty() && array_sum($wanted) <= 0) {
+            return;
+        }
+        $lots = Lot::withTrashed()
+            ->where('kind', LotKind::Carrier)
+            ->where(fn ($query) => $query->whereIn('material', array_keys($wanted))->orWhereIn('id', $topped->keys()))
+            ->orderBy('id')
+            ->lockForUpdate()
+            ->get();
+        $filledFrom = LotMove::query()->where('batch_id', $batch->id)->where('kind', 'taken')->pluck('lot_id');
+        $now = Carbon::now()->toDateTimeImmutable();
+        foreach ($wanted as $carrier => $ml) {
+            $ofIt = $lots->where('material', $carrier);
+            $more = round($ml - $ofIt->sum(fn (Lot $lot) => (float) ($topped[$lot->id] ?? 0)), 3);
+            if ($more < 0) {
+                foreach ($ofIt as $lot) {
+                    $back = min(-$more, (float) ($topped[$lot->id] ?? 0));
+                    $more += $back;
+                    $back > 0.0005 && $this->move($lot, 'topped', $back, $batch, 'undone');
+                }
+
+                continue;
+            }
+            $there = $ofIt->filter(fn (Lot $lot) => ! $lot->trashed() && (float) $lot->left > 0);
+            $first = $there->first(fn (Lot $lot) => $filledFrom->contains($lot->id))->uid ?? '';
+            $core = array_values($there->map(fn (Lot $lot) => $lot->core($now->getTimezone()))->all());
+            foreach (Allocation::of($core, $more, $now, $first)->takes as $take) {
+                $this->move($there->firstOrFail(fn (Lot $lot) => $lot->uid === $take['lot']->id), 'topped', -$take['amount'], $batch);
             }
         }
     }

@@ -228,6 +228,7 @@ final readonly class StoresPresenter
         $text = match ($move->kind) {
             'in' => $this->amount($lot, $amount).' came in',
             'taken' => $this->amount($lot, -$amount).' taken',
+            'topped' => $amount < 0 ? $this->amount($lot, -$amount).' taken to top up' : $this->amount($lot, $amount).' put back',
             'back' => $this->amount($lot, $amount).' put back',
             default => 'Counted: '.
                 ($amount >= 0

@@ -146,7 +146,7 @@ final readonly class Followed
      */
     private static function moves(\Closure $which): array
     {
-        $moves = DB::table('lot_moves')->whereIn('kind', ['taken', 'back']);
+        $moves = DB::table('lot_moves')->whereIn('kind', ['taken', 'topped', 'back']);
         $which($moves);
         $found = [];
         $rows = $moves
