@@ -13,6 +13,7 @@ use Kettle\Reason\Faults;
 use Kettle\Reason\RefusedException;
 use Kettle\Vessel\Jar;
 use Kettle\Vessel\JarException;
+use Kettle\Vessel\Marks;
 
 /** Reads how much a wish is of: the oil, what is to come out, how full a jar, in which jars. */
 final readonly class SizingReader
@@ -144,6 +145,7 @@ final readonly class SizingReader
                 Fields::text($jar, 'called') ?? 'jar',
                 $this->kitchen->reader()->read($brim, Kind::Volume, 'mL')->value,
                 $this->kitchen->reader()->read($height, Kind::Length, 'mm')->value,
+                marks: Marks::read(Fields::text($jar, 'marks') ?? '', $this->kitchen->reader()),
             );
         }
 

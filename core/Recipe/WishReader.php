@@ -158,7 +158,7 @@ final class WishReader
     {
         $tidied = Fields::only($wish, self::PLAIN);
         $inners = [
-            'jar' => ['called', 'brim', 'inner_height'],
+            'jar' => ['called', 'brim', 'inner_height', 'marks'],
             'finished' => ['amount', 'count', 'size', 'sure'],
             'by_jar' => ['fill', 'lying', 'cover'],
             'before' => Before::FIELDS,

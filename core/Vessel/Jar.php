@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Kettle\Vessel;
 
-/** A jar, a bowl or a pan, reckoned as the cylinder of its brim capacity (mL) and inner height (mm). */
+/**
+ * A jar, a bowl or a pan, reckoned as the cylinder of its brim capacity (mL) and inner height (mm); where it has marks, as a
+ * cylinder between each two of them.
+ */
 final readonly class Jar
 {
     public const JAR = 'jar';
@@ -20,7 +23,8 @@ final readonly class Jar
         public string $called,
         public float $brimMl,
         public float $heightMm,
-        public string $kind = self::JAR,
+        public string $kind,
+        public Marks $marks,
     ) {}
 
     /**
@@ -28,8 +32,14 @@ final readonly class Jar
      *
      * @throws JarException when the measures are not those of a jar
      */
-    public static function measured(string $id, string $called, float $brimMl, float $heightMm, string $kind = self::JAR): self
-    {
+    public static function measured(
+        string $id,
+        string $called,
+        float $brimMl,
+        float $heightMm,
+        string $kind = self::JAR,
+        ?Marks $marks = null,
+    ): self {
         if ($brimMl < 20 || $brimMl > 20000) {
             throw JarException::brim($brimMl);
         }
@@ -37,29 +47,58 @@ final readonly class Jar
             throw JarException::height($heightMm);
         }
 
-        return new self($id, $called, $brimMl, $heightMm, $kind);
+        $marks ??= Marks::none();
+        $marks->within($brimMl, $heightMm);
+
+        return new self($id, $called, $brimMl, $heightMm, $kind, $marks);
     }
 
-    /** Cross-section, mm². 1 mL is 1000 mm³. */
+    /** Cross-section, mm², in the middle. 1 mL is 1000 mm³. */
     public function areaMm2(): float
     {
         return ($this->brimMl * 1000) / $this->heightMm;
     }
 
+    /** Where it is widest. */
     public function diameterMm(): float
     {
-        return 2 * sqrt($this->areaMm2() / M_PI);
+        return 2 * sqrt(max(array_map(fn (array $step) => $step['area'], $this->steps())) / M_PI);
     }
 
     /** How high a volume stands, mm. */
     public function heightOf(float $ml): float
     {
+        foreach ($this->steps() as $step) {
+            if ($ml <= $step['ml'] || $step['ml'] >= $this->brimMl) {
+                return $step['mm'] - (($step['ml'] - $ml) * 1000) / $step['area'];
+            }
+        }
+
         return ($ml * 1000) / $this->areaMm2();
     }
 
     /** What the jar holds up to a height, mL. */
     public function volumeTo(float $mm): float
     {
+        foreach ($this->steps() as $step) {
+            if ($mm <= $step['mm'] || $step['mm'] >= $this->heightMm) {
+                return $step['ml'] - (($step['mm'] - $mm) * $step['area']) / 1000;
+            }
+        }
+
         return ($mm * $this->areaMm2()) / 1000;
+    }
+
+    /** @return non-empty-list<array{ml: float, mm: float, area: float}> up to each mark and the brim, with the cross-section below it, mm² */
+    private function steps(): array
+    {
+        $steps = [];
+        $before = ['ml' => 0.0, 'mm' => 0.0];
+        foreach ([...$this->marks->marks, ['ml' => $this->brimMl, 'mm' => $this->heightMm]] as $mark) {
+            $steps[] = $mark + ['area' => (($mark['ml'] - $before['ml']) * 1000) / ($mark['mm'] - $before['mm'])];
+            $before = $mark;
+        }
+
+        return $steps;
     }
 }

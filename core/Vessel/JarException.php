@@ -33,6 +33,29 @@ final class JarException extends RefusedException
         );
     }
 
+    public static function marksUnread(string $piece): self
+    {
+        return new self(
+            'unreadable',
+            sprintf('“%s” is no mark. Write it like 100 mL at 32 mm, with commas between.', mb_substr($piece, 0, 40)),
+            'marks',
+        );
+    }
+
+    public static function marksMany(int $most): self
+    {
+        return new self('too_much', sprintf('At most %d marks: where the jar narrows or widens is enough.', $most), 'marks');
+    }
+
+    public static function marksCross(string $ml, string $mm): self
+    {
+        return new self(
+            'disagree',
+            sprintf('%s at %s does not go with the mark below it, or with the brim: higher is more, and no jar narrows so much.', $ml, $mm),
+            'marks',
+        );
+    }
+
     public static function unknown(): self
     {
         return new self('unknown', 'That jar is not on the house’s list; it may have been taken off. Choose another jar.');

@@ -295,3 +295,27 @@ it('holds what a product is, and how it is wished, as the Melt publishes it', fu
     }
     expect($house['product'])->toBe($melt['answers'])->and($house['productWish'])->toBe($melt['asks']);
 });
+
+it('takes a shouldered jar out and in once, tells it from one like it, and refuses one that cannot be', function () {
+    $shouldered = ['called' => 'flagon', 'brim' => '460 mL', 'height' => '130 mm', 'marks' => '400 mL at 100 mm'];
+    $this->atHouse('POST', '/jars', ['marks' => '500 mL at 100 mm'] + $shouldered)
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.field', 'marks');
+    $jars = $this->atHouse('POST', '/jars', $shouldered)->assertOk()->json('jars');
+    expect(array_column($jars, 'text', 'called')['flagon'])->toBe('460 mL to the brim, 130 mm high; 400 mL at 100 mm');
+    $file = $this->atHouse('GET', '/export')->assertOk()->json();
+    $there = $this->aHouse($this->keeper, 'Another');
+    $this->call_('POST', "/houses/{$there->uid}/import", $file)->assertOk();
+    $this->call_('POST', "/houses/{$there->uid}/import", $file)->assertOk();
+    $flagons = fn (): array => array_values(
+        array_filter($this->call_('GET', "/houses/{$there->uid}/export")->json('jars'), fn (array $jar) => $jar['called'] === 'flagon'),
+    );
+    expect(array_column($flagons(), 'marks'))->toEqual([[['ml' => 400, 'mm' => 100]]]);
+    $at = array_search('flagon', array_column($file['jars'], 'called'), true);
+    $file['jars'][$at] = ['id' => str_repeat('0', 26), 'marks' => [['ml' => 300, 'mm' => 80]]] + $file['jars'][$at];
+    $this->call_('POST', "/houses/{$there->uid}/import", $file)->assertOk();
+    expect($flagons())->toHaveCount(2);
+    $file['jars'][$at] = ['id' => str_repeat('1', 26), 'marks' => [['ml' => 455, 'mm' => 20]]] + $file['jars'][$at];
+    $this->call_('POST', "/houses/{$there->uid}/import", $file)->assertStatus(422);
+    expect($flagons())->toHaveCount(2);
+});

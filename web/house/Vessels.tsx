@@ -86,7 +86,7 @@ function Add({
   say: string
 }) {
   const house = useHouseId()
-  const form = useForm({ kind: 'jar', called: '', brim: '', height: '', capacity: '' })
+  const form = useForm({ kind: 'jar', called: '', brim: '', height: '', marks: '', capacity: '' })
   const write = useWrite<'POST /houses/{house}/jars' | 'POST /houses/{house}/bottles'>(form.clear)
   const { field, rest } = form.beside(write.error)
   return (
@@ -113,6 +113,14 @@ function Add({
             {...field(name)}
           />
         ))}
+        {kind === 'jars' ? (
+          <Field
+            label="Marks, where it has shoulders"
+            placeholder="100 mL at 32 mm, 300 mL at 80 mm"
+            hint="Pour so much water in, and measure how high it stands inside."
+            {...field('marks')}
+          />
+        ) : null}
         <Trouble problem={rest} />
         <Button type="submit" disabled={write.isPending} className="self-start">
           {say}

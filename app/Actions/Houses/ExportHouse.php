@@ -74,6 +74,7 @@ final readonly class ExportHouse
                             'brim_ml' => (float) $jar->brim_ml,
                             'height_mm' => (float) $jar->height_mm,
                             'kind' => $jar->kind,
+                            ...$jar->marks === null ? [] : ['marks' => $jar->marks],
                             'retired' => $jar->trashed(),
                         ],
                     )

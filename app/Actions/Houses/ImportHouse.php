@@ -30,6 +30,7 @@ use Kettle\Material\Tables;
 use Kettle\Reason\Said;
 use Kettle\Recipe\PlanDocument;
 use Kettle\Recipe\Planning;
+use Kettle\Vessel\JarException;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Validator;
@@ -123,7 +124,8 @@ final readonly class ImportHouse
                 ->first();
             // First: lots, plans and recipes know them by their ids.
             $this->own($house['own'] ?? []);
-            $jars = $this->sizes(Jar::class, $house['jars'], ['called', 'brim_ml', 'height_mm', 'kind']);
+            $this->jarsCanBe($house['jars']);
+            $jars = $this->sizes(Jar::class, $house['jars'], ['called', 'brim_ml', 'height_mm', 'kind', 'marks']);
             $bottles = $this->sizes(BottleSize::class, $house['bottles'], ['called', 'capacity_ml']);
             [$batches, $entries, $here, $changed] = $this->batches($house['batches']);
             [$makings, $remade] = $this->makings->rows($house['makings'] ?? []);
@@ -230,7 +232,8 @@ final readonly class ImportHouse
         foreach ($rows as $row) {
             if (
                 $here->has($row['id']) ||
-                (! $row['retired'] && $alike->has($this->likeness(array_intersect_key($row, array_flip($fields)))))
+                (! $row['retired'] &&
+                    $alike->has($this->likeness(array_intersect_key($row + array_fill_keys($fields, null), array_flip($fields)))))
             ) {
                 continue;
             }
@@ -245,6 +248,27 @@ final readonly class ImportHouse
         return $added;
     }
 
+    /**
+     * Measures that are sound each, and no jar together, are found here and not by whoever plans in it.
+     *
+     * @param  list<array<mixed>>  $rows
+     *
+     * @throws ImportException
+     */
+    private function jarsCanBe(array $rows): void
+    {
+        foreach ($rows as $row) {
+            try {
+                (new Jar([
+                    ...array_intersect_key($row, ['called' => 1, 'brim_ml' => 1, 'height_mm' => 1, 'kind' => 1, 'marks' => 1]),
+                    'uid' => '',
+                ]))->core();
+            } catch (JarException $refused) {
+                throw ImportException::notOurs('the jars', $refused->sentence);
+            }
+        }
+    }
+
     /** @param  array<mixed>  $fields */
     private function likeness(array $fields): string
     {
@@ -252,7 +276,16 @@ final readonly class ImportHouse
 
         return implode(
             '|',
-            array_map(fn (mixed $v) => is_numeric($v) ? number_format((float) $v, 2, '.', '') : (is_string($v) ? $v : ''), $fields),
+            array_map(
+                fn (mixed $v) => is_numeric($v)
+                    ? number_format((float) $v, 2, '.', '')
+                    : (is_string($v)
+                        ? $v
+                        : ($v === null
+                            ? ''
+                            : json_encode($v))),
+                $fields,
+            ),
         );
     }
 

@@ -26,6 +26,7 @@ use Kettle\Measure\Kind;
 use Kettle\Reason\RefusedException;
 use Kettle\Reason\Said;
 use Kettle\Vessel\Jar as CoreJar;
+use Kettle\Vessel\Marks;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** The house's settings, its jars and bottles, and everything out and in. */
@@ -81,6 +82,7 @@ final class HouseController extends Controller
             $reader->read($form->string('brim')->toString(), Kind::Volume, 'mL')->value,
             $reader->read($form->string('height')->toString(), Kind::Length, 'mm')->value,
             $form->string('kind')->toString() ?: CoreJar::JAR,
+            Marks::read($form->string('marks')->toString(), $reader),
         );
         Jar::query()->create([
             'uid' => Str::ulid()->toString(),
@@ -88,6 +90,7 @@ final class HouseController extends Controller
             'brim_ml' => $jar->brimMl,
             'height_mm' => $jar->heightMm,
             'kind' => $jar->kind,
+            'marks' => $jar->marks->marks ?: null,
         ]);
 
         return $this->page->view();

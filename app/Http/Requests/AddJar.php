@@ -5,7 +5,7 @@ namespace App\Http\Requests;
 use Illuminate\Validation\Rule;
 use Kettle\Vessel\Jar;
 
-/** A jar size, a bowl or a pan: how much it holds to the brim, and its height inside. */
+/** A jar size, a bowl or a pan: how much it holds to the brim, its height inside, and where so much stands. */
 final class AddJar extends Form
 {
     public function rules(): array
@@ -14,6 +14,7 @@ final class AddJar extends Form
             'called' => ['required', 'string', 'max:60'],
             'brim' => ['required', 'string', 'max:80'],
             'height' => ['required', 'string', 'max:80'],
+            'marks' => ['sometimes', 'nullable', 'string', 'max:400'],
             'kind' => ['sometimes', 'string', Rule::in(Jar::KINDS)],
         ];
     }

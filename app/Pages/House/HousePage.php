@@ -27,7 +27,11 @@ final readonly class HousePage
                     $jar->called,
                     (float) $jar->height_mm,
                     round($jar->core()->diameterMm(), 1),
-                    round((float) $jar->brim_ml).' mL to the brim, '.round((float) $jar->height_mm).' mm high',
+                    round((float) $jar->brim_ml).
+                        ' mL to the brim, '.
+                        round((float) $jar->height_mm).
+                        ' mm high'.
+                        rtrim('; '.$jar->core()->marks->text(), '; '),
                     $jar->kind,
                 ),
             );
