@@ -68,6 +68,9 @@ final readonly class Jar
     /** How high a volume stands, mm. */
     public function heightOf(float $ml): float
     {
+        if ($this->marks->marks === []) {
+            return ($ml * 1000) / $this->areaMm2();
+        }
         foreach ($this->steps() as $step) {
             if ($ml <= $step['ml'] || $step['ml'] >= $this->brimMl) {
                 return $step['mm'] - (($step['ml'] - $ml) * 1000) / $step['area'];
@@ -80,6 +83,9 @@ final readonly class Jar
     /** What the jar holds up to a height, mL. */
     public function volumeTo(float $mm): float
     {
+        if ($this->marks->marks === []) {
+            return ($mm * $this->areaMm2()) / 1000;
+        }
         foreach ($this->steps() as $step) {
             if ($mm <= $step['mm'] || $step['mm'] >= $this->heightMm) {
                 return $step['ml'] - (($step['mm'] - $mm) * $step['area']) / 1000;
@@ -89,7 +95,7 @@ final readonly class Jar
         return ($mm * $this->areaMm2()) / 1000;
     }
 
-    /** @return non-empty-list<array{ml: float, mm: float, area: float}> up to each mark and the brim, with the cross-section below it, mm² */
+    /** @return non-empty-list<array{ml: float, mm: float, area: float}> up to each mark and the brim; area below it, mm² */
     private function steps(): array
     {
         $steps = [];

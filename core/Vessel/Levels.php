@@ -25,7 +25,7 @@ final readonly class Levels
     {
         return new self(
             $jar,
-            $jar->heightOf($mix->mlPerG($lying) * $herbG),
+            $jar->heightOf(($lying === Lying::Loose ? $mix->looseMlPerG : $mix->mlPerG($lying)) * $herbG),
             $jar->heightOf($mix->settledMlPerG * $herbG),
             $jar->heightOf($oilMl + $mix->ownMlPerG * $herbG),
         );

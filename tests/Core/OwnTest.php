@@ -266,6 +266,20 @@ it('has families and concerns that cautions know', function () {
     }
 });
 
+it('reads the fats of an oil as its seller’s sheet has them', function (string $typed, array $acids) {
+    $own = ownRead(['kind' => 'oil', 'name' => 'yangu oil', 'fatty_acids' => $typed]);
+    expect($own->fields['fatty_acids'])->toBe($acids);
+})->with([
+    ['oleic 70, linoleic 15, palmitic 12', ['18:1' => 70.0, '18:2' => 15.0, '16:0' => 12.0]],
+    ['Oleic acid: 70 %; 18:2 = 15,5 %; 16:0 12', ['18:1' => 70.0, '18:2' => 15.5, '16:0' => 12.0]],
+    // Both of its linolenic acids have three double bonds.
+    ['alpha-linolenic 10, gamma-linolenic 10, oleic 78', ['18:3' => 20.0, '18:1' => 78.0]],
+]);
+
+it('refuses fats that are none', function (string $typed, string $reason) {
+    expect(ownFaults(['kind' => 'oil', 'name' => 'yangu oil', 'fatty_acids' => $typed]))->toBe(['fatty_acids '.$reason]);
+})->with([['mostly oleic', 'format'], ['oleic', 'format'], ['squalene 70', 'format'], ['oleic 20', 'disagree'], ['oleic 130', 'format']]);
+
 it('has words for everything that may be unknown, and for every concern of a scent, and no more', function () {
     $rows = array_keys(Tables::shipped()->table('words')->rows('rows'));
     $said = fn (string $of): array => array_map(

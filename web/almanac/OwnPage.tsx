@@ -54,7 +54,7 @@ export function ChangeOwn() {
     void go(`/h/${house}/almanac/${answer.own.kind}/${answer.id}`)
   })
   if (!there) return instead
-  const { away, fatty_acids } = there.own
+  const { away } = there.own
   return (
     <Entering
       key={there.version}
@@ -69,7 +69,7 @@ export function ChangeOwn() {
           path: `/houses/${house}/own/${own}`,
           body: {
             version: there.version,
-            own: { ...toSend(typed), ...(fatty_acids ? { fatty_acids } : {}), away: off },
+            own: { ...toSend(typed), away: off },
           },
         })
       }
@@ -133,6 +133,7 @@ function Entering({
     'months_opened',
     'months_unopened',
     'sets_below',
+    'fatty_acids',
     'holds_ml',
     'weighs_g',
     'hours',
@@ -300,6 +301,12 @@ function Oil({ text, choices }: Parts) {
       <Field label="Sets below, °C" placeholder="10" {...text('sets_below')} />
       <Field label="Months it keeps, closed" inputMode="decimal" {...text('months_unopened')} />
       <Field label="Months it keeps, opened" inputMode="decimal" {...text('months_opened')} />
+      <Field
+        label="Its fats, per cent"
+        placeholder="oleic 72, linoleic 10, palmitic 12"
+        hint="As its seller’s sheet has them, or 18:1 72."
+        {...text('fatty_acids')}
+      />
       <Field label="Allergens in it" placeholder="almond (tree nuts), sesame; or none" {...text('allergens')} />
       <Select
         label="Smell"

@@ -49,8 +49,12 @@ export function toSend(typed: OwnTyped): Shape<'Own'> {
 export function asTyped(own: Shape<'Own'>): OwnTyped {
   const typed: OwnTyped = { kind: own.kind, name: own.name }
   for (const [field, value] of Object.entries(own)) {
-    if (field === 'id' || field === 'away' || field === 'fatty_acids') continue
+    if (field === 'id' || field === 'away') continue
     if (field === 'concerns') typed.concerns = (value as string[] | null) ?? null
+    else if (field === 'fatty_acids')
+      typed.fatty_acids = Object.entries((value as Record<string, number> | null) ?? {})
+        .map(([acid, percent]) => `${acid} ${percent}`)
+        .join(', ')
     else if (Array.isArray(value))
       typed[field] = value.length === 0 && field === 'allergens' ? 'none' : value.join(', ')
     else typed[field] = value === null || value === undefined ? '' : String(value)

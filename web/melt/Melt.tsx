@@ -153,7 +153,10 @@ export default function Melt() {
           pieces.length > 0 ? MORE.filter((each) => !slots.has(each.slot) && (each.slot !== 'leaf' || takesLeaf)) : []
         }
         editor={(slot) => (
-          <Editor slot={slot} edit={{ wish, change, choices: offered(choices, wish), plan: shown, problem }} />
+          <Editor
+            slot={slot}
+            edit={{ wish, change, choices: offered(choices, wish), plan: shown, problem, done: () => setOpen(null) }}
+          />
         )}
       />
       {wanted ? (

@@ -10,7 +10,7 @@ import { HowMuchEditor } from './HowMuch'
 import { OilsEditor } from './Oils'
 import { Parts, scent, shareOrAmount, waxAmount } from './Parts'
 
-function ProductEditor({ edit: { wish, change, choices } }: { edit: Edit }) {
+function ProductEditor({ edit: { wish, change, choices, done } }: { edit: Edit }) {
   return (
     <Choice
       legend="What is made"
@@ -30,6 +30,7 @@ function ProductEditor({ edit: { wish, change, choices } }: { edit: Edit }) {
           ...(to?.eaten ? { essential_oils: null } : {}),
         })
       }}
+      done={done}
     />
   )
 }

@@ -9,7 +9,7 @@ const BEARS = [
   { id: '35', name: 'a hot car or a warm climate', detail: '35 °C' },
 ]
 
-export function FirmnessEditor({ edit: { wish, change, choices, problem } }: { edit: Edit }) {
+export function FirmnessEditor({ edit: { wish, change, choices, problem, done } }: { edit: Edit }) {
   const said = String(wish.firmness ?? '')
   // A number is kept as it is typed, so that no dot is lost on the way to 0.3.
   const own = /^[\d.]/.test(said)
@@ -23,6 +23,7 @@ export function FirmnessEditor({ edit: { wish, change, choices, problem } }: { e
           ...choices.words.filter((each) => each.id !== 'pours').map((each) => ({ id: each.id, name: each.name })),
         ]}
         onChoose={(id) => change({ firmness: orNothing(id) })}
+        done={done}
       />
       <Field
         label="Or your own"
@@ -37,7 +38,7 @@ export function FirmnessEditor({ edit: { wish, change, choices, problem } }: { e
   )
 }
 
-export function BearsEditor({ edit: { wish, change, problem } }: { edit: Edit }) {
+export function BearsEditor({ edit: { wish, change, problem, done } }: { edit: Edit }) {
   return (
     <>
       <Choice
@@ -45,6 +46,7 @@ export function BearsEditor({ edit: { wish, change, problem } }: { edit: Edit })
         value={String(wish.bears_c ?? 20)}
         choices={BEARS}
         onChoose={(id) => change({ bears_c: Number(id) })}
+        done={done}
       />
       <p className="text-soft">The warmer, the firmer a word makes it. A number of your own stays as it is.</p>
       <Wrong says={about(problem, 'bears_c')} />

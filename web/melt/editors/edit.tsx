@@ -7,6 +7,8 @@ export type Edit = {
   choices: Choices
   plan: Product | undefined
   problem: Problem | null
+  /** The word is chosen: what it was changed in shuts. */
+  done: () => void
 }
 
 /** The number somebody typed; blank for nothing, and what is none as it was typed, to be refused by name. */
