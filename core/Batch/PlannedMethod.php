@@ -78,7 +78,8 @@ final readonly class PlannedMethod
             }
         }
 
-        return $method;
+        // Hours of one's own, or a school that the tables have no longer.
+        return $method->as(null, $this->shakeEveryH);
     }
 
     public function band(): Band

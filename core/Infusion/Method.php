@@ -110,15 +110,19 @@ final readonly class Method
         throw MethodException::unknownVariant($this->name, $id);
     }
 
-    /** The method as somebody goes about it: a school may want nobody by, a cook may shake it oftener or less. */
-    public function as(Variant $variant, ?float $shakeEveryH = null): self
+    /**
+     * The method as somebody goes about it: a school may want nobody by, a cook may shake it oftener or less.
+     *
+     * @param  ?Variant  $variant null for hours of one's own
+     */
+    public function as(?Variant $variant, ?float $shakeEveryH = null): self
     {
         return new self(
             $this->id,
             $this->name,
             $this->inSentence,
             $this->heated,
-            $this->tending->as($variant->attended, $shakeEveryH),
+            $this->tending->as($variant?->attended, $shakeEveryH),
             $this->warming,
             $this->wants,
             $this->variants,

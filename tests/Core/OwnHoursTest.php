@@ -170,3 +170,14 @@ it('has no way that its own schools would be refused in', function () {
         }
     }
 });
+
+it('is shaken as often as was wished, by a school or by hours of one’s own', function (array $more, float $every) {
+    $kitchen = Support::kitchen();
+    $record = Support::planning()->record(Support::plan(ownHours(['method' => 'cold', ...$more])), $kitchen);
+    $method = FrozenPlan::of($record)->method->practised($kitchen->methods());
+    expect($method->tending->shakeEveryH)->toBe($every);
+})->with([
+    'by a school' => [['shake' => 'weekly'], 168.0],
+    'by hours of one’s own' => [['shake' => 'weekly', 'hours' => '3 weeks'], 168.0],
+    'as the method has it' => [['hours' => '3 weeks'], 24.0],
+]);

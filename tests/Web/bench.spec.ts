@@ -92,7 +92,7 @@ test('several herbs in parts, and several oils', async ({ page }) => {
   await word(page, /^the oil:/)
   await page.getByLabel('With a second oil').selectOption('jojoba')
   await page.getByLabel('And another').selectOption('hazelnut')
-  await page.getByLabel('Parts of the first oil').fill('2')
+  await page.getByLabel('Parts or amount of the first oil').fill('2')
   await thatIsIt(page)
   await expect(heading(page)).toContainText(/with a quarter (jojoba|hazelnut oil) and a quarter/)
   await expect(page.getByText(/Contains hazelnut \(tree nuts\)/)).toBeVisible()

@@ -152,3 +152,43 @@ test('a picture of an old page stands beside its note', async ({ page }) => {
   )
   expect(picture.headers()['content-type']).toContain('image/jpeg')
 })
+
+test('a first batch is begun in eight actions and a minute, and an oil of seven oils in twenty', async ({ page }) => {
+  const house = await ownHouse(page)
+  let actions = 0
+  const act = async (doing: Promise<unknown>) => {
+    actions++
+    await doing
+  }
+  await page.goto(`${house}/today`)
+  const from = Date.now()
+  await act(page.getByRole('link', { name: 'Plan at the bench' }).click())
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('oil for')
+  await act(page.keyboard.press('t'))
+  const said = page.getByLabel('As you would say it')
+  await act(said.fill('a pint of calendula in olive'))
+  await act(said.press('Enter'))
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('olive oil')
+  await act(page.getByRole('button', { name: 'Start this batch' }).click())
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Calendula in olive oil')
+  expect(actions).toBeLessThanOrEqual(8)
+  expect(Date.now() - from).toBeLessThan(60_000)
+
+  actions = 0
+  await benchWith(page, house, { herbs: [{ id: 'rosemary' }], oils: ['olive'], purpose: 'hair' })
+  await act(word(page, /^the oils?:/))
+  await act(page.getByLabel('With a second oil').selectOption('jojoba'))
+  await act(page.getByLabel('Parts or amount of the first oil').fill('120 mL'))
+  await act(page.getByLabel('Parts or amount of the second oil').fill('60 mL'))
+  const rest = ['argan', 'castor', 'sesame', 'coconut-fractionated', 'apricot-kernel']
+  for (const [index, oil] of rest.entries()) {
+    await act(page.getByLabel('And another').selectOption(oil))
+    const which = ['third', 'fourth', 'fifth', 'sixth', 'seventh'][index]
+    await act(page.getByLabel(`Parts or amount of the ${which} oil`).fill('20 mL'))
+  }
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('280 mL of oil')
+  await act(thatIsIt(page))
+  await act(page.getByRole('button', { name: 'Start this batch' }).click())
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Rosemary in')
+  expect(actions).toBeLessThanOrEqual(20)
+})

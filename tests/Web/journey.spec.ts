@@ -18,7 +18,7 @@ test('one jar, from wish to label', async ({ page }) => {
   await word(page, /^the oil:/)
   await page.getByLabel('Oil', { exact: true }).selectOption('sunflower')
   await page.getByLabel('With a second oil').selectOption('jojoba')
-  await page.getByLabel('Parts of the first oil').fill('2')
+  await page.getByLabel('Parts or amount of the first oil').fill('2')
   await thatIsIt(page)
   await word(page, /^how much:/)
   await page.getByRole('radio', { name: /^pint jar/ }).check()
