@@ -8,6 +8,7 @@ use Kettle\Infusion\Method;
 use Kettle\Infusion\Methods;
 use Kettle\Material\Counts;
 use Kettle\Material\Cupboard;
+use Kettle\Material\OwnSchool;
 use Kettle\Measure\AmountException;
 use Kettle\Measure\Kind;
 use Kettle\Recipe\Kitchen;
@@ -241,12 +242,19 @@ final class WishSentence
     /** @return array<string, string> the method, its hours and its warmth */
     private function way(): array
     {
+        $own = $this->ownSchool();
         $warmth = $this->left->take('(?:at\s+(?:about\s+)?)?(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*([CF])');
         $hours = $this->left->take(
             '(?:for\s+(?:about\s+)?)?(\d[\d.]*(?:\s*(?:-|–|to)\s*\d[\d.]*)?\s*(?:weeks?|days?|hours?|hrs?|h|minutes?|mins?))',
         );
         $way = [];
         $method = $this->method();
+        if ($own !== null && ($method === null || $method->id === $own->method)) {
+            return ['method' => $own->method, 'school' => $own->id];
+        }
+        if ($own !== null) {
+            $this->left->putBack($own->name);
+        }
         if ($hours !== null) {
             $way['hours'] = $hours[1];
         }
@@ -262,6 +270,18 @@ final class WishSentence
         }
 
         return ['method' => $method->id, ...$this->asASchool($method, $way)];
+    }
+
+    /** A school of the house's own, by its name; what it says of hours and warmth need not be said again. */
+    private function ownSchool(): ?OwnSchool
+    {
+        foreach ($this->cupboard->schools() as $own) {
+            if ($this->left->take('(?:by\s+|as\s+)?[“"]?'.preg_quote($own->name, '/').'[”"]?') !== null) {
+                return $own;
+            }
+        }
+
+        return null;
     }
 
     private function method(): ?Method
@@ -364,6 +384,12 @@ final class WishSentence
     private function herbs(bool $inOil): array
     {
         $herbs = $unread = $seen = $oils = [];
+        // It may stand within an amount, so nothing is parted there.
+        $lies =
+            preg_match('/\b(?:(?:loosely|lightly|firmly|tightly|well)[\s-]+)?(?:packed|stuffed)\b/iu', $this->left->text, $m) === 1
+                ? $m[0]
+                : null;
+        $this->left->text = $lies === null ? $this->left->text : str_replace($lies, '', $this->left->text);
         $amount = null;
         $pieces = preg_split('/\s*(?:,|;|\+|&|\.\s|\band\b|\bwith\b)\s*/iu', trim($this->left->text), -1, PREG_SPLIT_NO_EMPTY) ?: [];
         $state = $this->words->state($this->left->text);
@@ -394,6 +420,14 @@ final class WishSentence
                 (preg_match('/\b(?:powder(?:ed)?|ground)\b/iu', $rest) === 1 ? ['form' => 'powder'] : []);
             $over = $this->over($rest, $this->namesOf($known['id']));
             $over === '' || ($unread[] = $over);
+        }
+
+        // How it lies is of the one amount there is: of several, or of none, nobody knows of which.
+        $measured = array_keys(array_filter($herbs, fn (array $herb) => isset($herb['amount'])));
+        if ($lies !== null && count($measured) === 1) {
+            $herbs[$measured[0]]['amount'] = ($herbs[$measured[0]]['amount'] ?? '').', '.$lies;
+        } elseif ($lies !== null) {
+            $unread[] = $lies;
         }
 
         return ['herbs' => $herbs, 'oils' => $oils, 'amount' => count($oils) === 1 ? $amount : null, 'unread' => $unread];

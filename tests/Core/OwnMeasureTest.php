@@ -8,6 +8,7 @@ use Kettle\Ask\Questions;
 use Kettle\Material\Tables;
 use Kettle\Recipe\WishException;
 use Kettle\Share\ForAnyHouse;
+use Kettle\Share\WishSentence;
 
 /** Spoons, packets and schools of a house's own: written like any other, held to the same bounds. */
 const HOUSE_WITH_ITS_OWN = [
@@ -176,3 +177,45 @@ it('leaves a recipe of what everybody has as it was written', function () {
     ];
     expect((new ForAnyHouse(Support::kitchen(HOUSE_WITH_ITS_OWN)))->of($wish))->toBe($wish);
 });
+
+it('reads its own measures, plants and schools in a wish that is typed', function (string $text, array $wish, array $unread = []) {
+    $kitchen = Support::kitchen(HOUSE_WITH_ITS_OWN);
+    $read = (new WishSentence($kitchen->cupboard(), $kitchen->methods(), $kitchen))->read($text);
+    expect($read['wish'])->toEqual($wish)->and($read['unread'])->toBe($unread);
+})->with([
+    [
+        '3 blue scoops of calendula in olive, slow cooker, low and slow',
+        [
+            'herbs' => [['id' => 'calendula', 'amount' => '3 blue scoops']],
+            'oils' => [['id' => 'olive']],
+            'method' => 'slow-cooker',
+            'school' => 'own-low-and-slow',
+        ],
+    ],
+    [
+        '2 packets of wild fuchsia in 10 scoops of olive oil, by “ten days”',
+        [
+            'herbs' => [['id' => 'own-wild-fuchsia', 'amount' => '2 packets']],
+            'oils' => [['id' => 'olive']],
+            'oil_amount' => '10 scoops',
+            'method' => 'cold',
+            'school' => 'own-ten-days',
+        ],
+    ],
+    ['2 cups packed calendula in olive', ['herbs' => [['id' => 'calendula', 'amount' => '2 cups, packed']], 'oils' => [['id' => 'olive']]]],
+    // Of which of the two nobody knows.
+    [
+        '2 cups calendula and 1 cup yarrow, packed, in olive',
+        [
+            'herbs' => [['id' => 'calendula', 'amount' => '2 cups'], ['id' => 'yarrow', 'amount' => '1 cup']],
+            'oils' => [['id' => 'olive']],
+        ],
+        ['packed'],
+    ],
+    // A school of another way than the one that is said is left out, and said.
+    [
+        'calendula in olive, on the cold shelf, low and slow',
+        ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'olive']], 'method' => 'cold'],
+        ['low', 'slow'],
+    ],
+]);
