@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Kettle\Share;
 
+use Kettle\Material\Counts;
+
 /** A day as people write it: "27 July", "July 27th 2026", "March 2027", "2026-07-27", "27/7/2026", "2 weeks ago", "last Sunday". */
 final readonly class SaidDay
 {
@@ -19,20 +21,8 @@ final readonly class SaidDay
         self::WEEKDAY.
         ')';
 
-    private const AGO = '(?:\d{1,3}|an?|one|two|three|four|five|six|eight|ten)\s+(?:day|week|month|year)s?\s+ago';
-
-    private const COUNTED = [
-        'a' => 1,
-        'an' => 1,
-        'one' => 1,
-        'two' => 2,
-        'three' => 3,
-        'four' => 4,
-        'five' => 5,
-        'six' => 6,
-        'eight' => 8,
-        'ten' => 10,
-    ];
+    /** Few and several are no number of days. */
+    private const AGO = '(?!few\b|several\b)(?:\d{1,3}|\p{L}{1,8})\s+(?:day|week|month|year)s?\s+ago';
 
     private const WEEKDAY = '(?:mon|tues|wednes|thurs|fri|satur|sun)day';
 
@@ -94,10 +84,12 @@ final readonly class SaidDay
     /** By how long ago it was, or by its weekday: the last one, or the next where it is to come. */
     private function told(string $typed, bool $ahead): ?\DateTimeImmutable
     {
-        if (! $ahead && preg_match('/^(\w+)\s+(day|week|month|year)s?\s+ago$/', $typed, $m) === 1) {
-            $count = self::COUNTED[$m[1]] ?? (int) $m[1];
-
-            return $count < 1 ? null : $this->moved("-{$count} {$m[2]}");
+        if (
+            ! $ahead &&
+            preg_match('/^'.self::AGO.'$/u', $typed) === 1 &&
+            preg_match('/^(\d{1,3})\s+(day|week|month|year)s?\s+ago$/', Counts::inFigures($typed), $m) === 1
+        ) {
+            return (int) $m[1] < 1 ? null : $this->moved("-{$m[1]} {$m[2]}");
         }
         if (preg_match('/^(last |this )?('.self::WEEKDAY.')$/', $typed, $m) !== 1 || ($ahead && $m[1] === 'last ')) {
             return null;

@@ -73,6 +73,11 @@ it('makes a whole wish of one sentence, and leaves nothing out unsaid', function
     ['a pint of calendula oil in sunflower', ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'sunflower']], 'jar' => '473']],
     // Not said exactly enough to be a day.
     [
+        'a pint of calendula in olive, begun several weeks ago',
+        ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'olive']], 'jar' => '473'],
+        ['begun several weeks ago'],
+    ],
+    [
         'a pint of calendula in olive, since last week',
         ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'olive']], 'jar' => '473'],
         ['since last week'],

@@ -5,7 +5,7 @@ import type { WriteOf } from '../api/typed'
 import { usePart } from '../frame/part'
 import { Button } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
-import { smaller } from '../parts/picture'
+import { PictureInput } from '../parts/PictureField'
 import { sent } from '../parts/form'
 import { Trouble } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
@@ -169,22 +169,11 @@ function ColourSheet({ batch, looks, open, onClose }: SheetProps) {
           )
         })}
       >
-        <label className="flex flex-col gap-1 font-semibold">
-          From a picture, in daylight, with a white card beside it
-          <input
-            type="file"
-            accept="image/*"
-            className="field font-normal"
-            onChange={(event) => {
-              const file = event.target.files?.[0]
-              setWrong('')
-              if (file)
-                smaller(file).then(setPhoto, () =>
-                  setWrong('That could not be read as a picture. Take a JPEG, PNG or WebP.'),
-                )
-            }}
-          />
-        </label>
+        <PictureInput
+          label="From a picture, in daylight, with a white card beside it"
+          onChange={setPhoto}
+          onWrong={setWrong}
+        />
         {wrong ? <p role="alert">{wrong}</p> : null}
         {photo ? (
           <>

@@ -1,6 +1,36 @@
 import { useState } from 'react'
 import { smaller } from './picture'
 
+/** A file chosen, and made small before it is sent; what is no picture is said. */
+export function PictureInput({
+  label,
+  onChange,
+  onWrong,
+}: {
+  label: string
+  onChange: (photo: string) => void
+  onWrong: (says: string) => void
+}) {
+  return (
+    <label className="flex flex-col gap-1 font-semibold">
+      {label}
+      <input
+        type="file"
+        accept="image/*"
+        className="field font-normal"
+        onChange={(event) => {
+          const file = event.target.files?.[0]
+          onWrong('')
+          if (file)
+            smaller(file).then(onChange, () =>
+              onWrong('That could not be read as a picture. Take a JPEG, PNG or WebP.'),
+            )
+        }}
+      />
+    </label>
+  )
+}
+
 /** A picture off the camera or out of a folder, made small before it is sent; shown, and taken away again. */
 export function PictureField({
   label,
@@ -16,24 +46,8 @@ export function PictureField({
   const [wrong, setWrong] = useState('')
   return (
     <div className="flex flex-col gap-2">
-      <label className="flex flex-col gap-1 font-semibold">
-        {label}
-        <input
-          // Emptied when the picture is taken away, so that the same one can be chosen again.
-          key={photo === '' ? 'none' : 'one'}
-          type="file"
-          accept="image/*"
-          className="field font-normal"
-          onChange={(event) => {
-            const file = event.target.files?.[0]
-            setWrong('')
-            if (file)
-              smaller(file).then(onChange, () =>
-                setWrong('That could not be read as a picture. Take a JPEG, PNG or WebP.'),
-              )
-          }}
-        />
-      </label>
+      {/* Begun anew when the picture is taken away, so that the same one can be chosen again. */}
+      <PictureInput key={photo === '' ? 'none' : 'one'} label={label} onChange={onChange} onWrong={setWrong} />
       {photo ? (
         <figure className="flex items-end gap-3">
           <img src={photo} alt="As it will be kept" className="border-line max-h-40 rounded-rim border" />
