@@ -222,11 +222,11 @@ final readonly class HerbsReader
             return Amount::of(Kind::Mass, (int) $m[1] * $form->bagG, $typed);
         }
 
+        $counts = new Counts($this->cupboard->tables());
         [$bare, $lying] = Lying::in($typed);
-        if ($lying !== null) {
+        if ($lying !== null && ! $counts->isCounted($bare)) {
             return $this->lying($typed, $bare, $form->density($lying));
         }
-        $counts = new Counts($this->cupboard->tables());
         $counted = $counts->amount($typed, $plant, $form->state, $this->kitchen->reader()->number(...));
         if ($counted !== null) {
             return $counted->value >= self::BOUNDS[0] && $counted->value <= self::BOUNDS[1]

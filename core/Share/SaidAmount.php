@@ -23,7 +23,11 @@ final readonly class SaidAmount
     public function byJar(Remainder $left): array
     {
         $share = '(?:(?:an?|one)\s+)?(quarter|half|three[\s-]quarters)';
-        $full = $left->take("(?:filled\\s+)?(?:(loosely|packed|stuffed)\\s+)?(?:{$share}\\s+)?(full)(?:\\s+(?:of|with))?");
+        $lies = '(loosely|packed|stuffed)\s+';
+        // "In full sun" is of no jar: so full, or packed full, or full of something.
+        $full =
+            $left->take("(?:filled\\s+)?(?:{$lies})?{$share}\\s+full(?:\\s+(?:of|with))?") ??
+            ($left->take("(?:filled\\s+)?{$lies}()full(?:\\s+(?:of|with))?") ?? $left->take('()()full\s+(?:of|with)'));
         $jar = $full === null ? $left->take($share.'(?:\s+of)?(?:\s+an?)?(?=\s+(?!pint|litre)(?:[\p{L}\d]+\s+){0,2}jar\b)') : null;
         if ($full === null && $jar === null) {
             return [];

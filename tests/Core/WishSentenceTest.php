@@ -71,6 +71,16 @@ it('makes a whole wish of one sentence, and leaves nothing out unsaid', function
     ],
     ['calendula in a pint of olive oil', ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'olive']], 'oil_amount' => '1 pint']],
     ['a pint of calendula oil in sunflower', ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'sunflower']], 'jar' => '473']],
+    // A jar is full of something; the sun is only full.
+    [
+        'a pint jar full of calendula in olive',
+        ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'olive']], 'by_jar' => ['fill' => 'full'], 'jar' => '473'],
+    ],
+    [
+        'calendula in olive, on a sill in full sun',
+        ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'olive']], 'method' => 'solar'],
+        ['full'],
+    ],
     // Not said exactly enough to be a day.
     [
         'a pint of calendula in olive, begun several weeks ago',

@@ -33,6 +33,7 @@ it('types again what was kept', () => {
     also: '',
     allergens: 'none',
     density: '0.915',
+    fatty_acids: '18:1 70',
     sets_below: '',
   })
   expect(toSend(typed)).toEqual({ kind: 'oil', name: 'mill oil', allergens: [], density: '0.915' })
