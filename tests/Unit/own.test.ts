@@ -36,5 +36,11 @@ it('types again what was kept', () => {
     fatty_acids: '18:1 70',
     sets_below: '',
   })
-  expect(toSend(typed)).toEqual({ kind: 'oil', name: 'mill oil', allergens: [], density: '0.915' })
+  expect(toSend(typed)).toEqual({
+    kind: 'oil',
+    name: 'mill oil',
+    allergens: [],
+    density: '0.915',
+    fatty_acids: '18:1 70',
+  })
 })
