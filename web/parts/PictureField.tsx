@@ -46,8 +46,6 @@ export function PictureField({
   const [wrong, setWrong] = useState('')
   return (
     <div className="flex flex-col gap-2">
-      {/* Begun anew when the picture is taken away, so that the same one can be chosen again. */}
-      <PictureInput key={photo === '' ? 'none' : 'one'} label={label} onChange={onChange} onWrong={setWrong} />
       {photo ? (
         <figure className="flex items-end gap-3">
           <img src={photo} alt="As it will be kept" className="border-line max-h-40 rounded-rim border" />
@@ -55,7 +53,9 @@ export function PictureField({
             Take it away
           </button>
         </figure>
-      ) : null}
+      ) : (
+        <PictureInput label={label} onChange={onChange} onWrong={setWrong} />
+      )}
       {wrong || fault ? <p className="text-warmth font-semibold">{wrong || fault}</p> : null}
     </div>
   )
