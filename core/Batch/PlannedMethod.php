@@ -72,14 +72,9 @@ final readonly class PlannedMethod
     public function practised(Methods $methods): Method
     {
         $method = $methods->method($this->id);
-        foreach ($method->variants as $school) {
-            if ($school->id === $this->school) {
-                return $method->as($school, $this->shakeEveryH);
-            }
-        }
+        $school = array_column($method->variants, null, 'id')[$this->school] ?? null;
 
-        // Hours of one's own, or a school that the tables have no longer.
-        return $method->as(null, $this->shakeEveryH);
+        return $method->as($school, $this->shakeEveryH);
     }
 
     public function band(): Band

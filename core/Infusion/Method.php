@@ -113,7 +113,7 @@ final readonly class Method
     /**
      * The method as somebody goes about it: a school may want nobody by, a cook may shake it oftener or less.
      *
-     * @param  ?Variant  $variant null for hours of one's own
+     * @param  ?Variant  $variant null for hours of one's own, or a school that the tables have no longer
      */
     public function as(?Variant $variant, ?float $shakeEveryH = null): self
     {

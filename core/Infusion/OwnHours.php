@@ -75,7 +75,12 @@ final readonly class OwnHours
     /** Whether a school is one that somebody set by hand, or that a house keeps as its own. */
     public static function is(Variant $variant): bool
     {
-        return $variant->id === self::ID || Own::is($variant->id);
+        return self::isId($variant->id);
+    }
+
+    public static function isId(string $school): bool
+    {
+        return $school === self::ID || Own::is($school);
     }
 
     /** The least hours any school gives that is no warmer, where what was set is less; else null. */

@@ -6,6 +6,7 @@ namespace Kettle\Recipe;
 
 use Kettle\Infusion\Uptake;
 use Kettle\Material\Lying;
+use Kettle\Measure\Amount;
 use Kettle\Measure\Density;
 use Kettle\Measure\Ratio;
 use Kettle\Measure\RatioException;
@@ -176,90 +177,102 @@ final readonly class Amounts
     private static function fromJarWay(Wish $wish, ByJar $way, Kitchen $kitchen): self
     {
         $jar = $wish->sizing->jar ?? JarChoice::usual($wish, $kitchen);
-        $jars = $wish->sizing->jars ?? 1;
-        $mlPerG = $wish->mix->mlPerG($way->lying);
-        $herbEach = $jar->volumeTo($way->share() * $jar->heightMm) / $mlPerG;
+        $herbEach = $way->herbIn($jar, $wish->mix);
         $herbWhy = [
             Reason::rule('jar-way-herb', [
                 'jar' => $jar->called,
                 'fill' => $way->says(),
                 'fill_mm' => round($way->share() * $jar->heightMm),
-                'g_per_ml' => round(1 / $mlPerG, 3),
+                'g_per_ml' => round(1 / $wish->mix->mlPerG($way->lying), 3),
                 'herb_g' => round($herbEach, 1),
             ]),
         ];
-        $bed = $jar->heightOf($wish->mix->settledMlPerG * $herbEach);
-        if ($wish->sizing->oil !== null) {
-            $oilEach = $wish->sizing->oil->value / $jars;
-            $ratio = self::ofJarAndOil($wish, $way, $jar, $herbEach, $oilEach);
-            $oilWhy = [
-                self::given($wish->sizing->oil->typed),
-                Reason::rule('two-give-ratio', [
-                    'oil_ml' => round($oilEach * $jars),
-                    'herb_g' => round($herbEach * $jars, 1),
-                    'ml_per_g' => round($oilEach / $herbEach, 2),
-                ]),
-            ];
-            $levels = Levels::in($jar, $wish->mix, $herbEach, $oilEach, $way->lying);
+        [$oilEach, $oilWhy] =
+            $wish->sizing->oil === null
+                ? self::oilToCover($wish, $way, $jar, $herbEach)
+                : self::oilThereIs($wish, $way, $jar, $herbEach, $wish->sizing->oil);
+        $jars = $wish->sizing->jars ?? 1;
 
-            return new self($herbEach * $jars, $oilEach * $jars, $ratio, $jar, $jars, $levels, $herbWhy, self::coarse($wish, $oilWhy));
-        }
+        return new self(
+            $herbEach * $jars,
+            $oilEach * $jars,
+            Ratio::found($oilEach / $herbEach / $wish->perGramAsItLies()),
+            $jar,
+            $jars,
+            Levels::in($jar, $wish->mix, $herbEach, $oilEach, $way->lying),
+            $herbWhy,
+            self::coarse($wish, $oilWhy),
+        );
+    }
+
+    /**
+     * @return array{float, list<Reason>} mL in each jar, so far over the herb or to the brim, and why
+     *
+     * @throws WishException when there is no room for it
+     */
+    private static function oilToCover(Wish $wish, ByJar $way, Jar $jar, float $herbEach): array
+    {
+        $bed = $jar->heightOf($wish->mix->settledMlPerG * $herbEach);
         $level = $way->brim ? $jar->heightMm : $bed + $way->coverMm;
-        $room = $jar->heightMm - ($way->brim ? ByJar::LEAST_AT_BRIM_MM : $wish->method->wants->headspaceMm);
+        $room = $way->roomMm($jar, $wish->method);
         if (($way->brim ? $bed : $level) > $room + 1e-9) {
             $refused = $way->brim
                 ? JarException::standsOutAtBrim($jar->called, $bed)
                 : JarException::noRoomToCover($jar->called, $way->said(), $bed, (float) $way->coverMm, $room);
             throw WishException::withWays($refused->about('by_jar'), JarRemedies::ofJarWay($wish, $way, $jar));
         }
-        $oilEach = $jar->volumeTo($level) - $wish->mix->ownMlPerG * $herbEach;
-        $ratio = Ratio::found($oilEach / $herbEach / $wish->perGramAsItLies());
-        $oilWhy = [
-            Reason::rule($way->brim ? 'jar-way-brim' : 'jar-way-oil', [
-                'bed_mm' => round($bed),
-                'cover_mm' => round($level - $bed),
-                'level_mm' => round($level),
-                'herb_ml' => round($wish->mix->ownMlPerG * $herbEach),
-                'oil_ml' => round($oilEach),
-            ]),
-        ];
+        $herbMl = $wish->mix->ownMlPerG * $herbEach;
+        $oil = $jar->volumeTo($level) - $herbMl;
 
-        return new self(
-            $herbEach * $jars,
-            $oilEach * $jars,
-            $ratio,
-            $jar,
-            $jars,
-            Levels::in($jar, $wish->mix, $herbEach, $oilEach, $way->lying),
-            $herbWhy,
-            $oilWhy,
-        );
+        return [
+            $oil,
+            [
+                Reason::rule($way->brim ? 'jar-way-brim' : 'jar-way-oil', [
+                    'bed_mm' => round($bed),
+                    'cover_mm' => round($level - $bed),
+                    'level_mm' => round($level),
+                    'herb_ml' => round($herbMl),
+                    'oil_ml' => round($oil),
+                ]),
+            ],
+        ];
     }
 
-    /** @throws WishException when it runs over, or the herb stands out of it, or it is no ratio that is made */
-    private static function ofJarAndOil(Wish $wish, ByJar $way, Jar $jar, float $herbEach, float $oilEach): Ratio
+    /**
+     * @return array{float, list<Reason>} mL in each jar, of what there is, and why
+     *
+     * @throws WishException when it runs over, or the herb stands out of it, or it is no ratio that is made
+     */
+    private static function oilThereIs(Wish $wish, ByJar $way, Jar $jar, float $herbEach, Amount $oil): array
     {
+        $jars = $wish->sizing->jars ?? 1;
+        $oilEach = $oil->value / $jars;
         $levels = Levels::in($jar, $wish->mix, $herbEach, $oilEach);
-        $ways = JarRemedies::ofJarAndOil($wish, $way, $jar);
-        if ($levels->headspaceMm() < -1e-9) {
-            $most = $jar->volumeTo($jar->heightMm - $wish->method->wants->headspaceMm) - $wish->mix->ownMlPerG * $herbEach;
-            throw WishException::withWays(
-                JarException::oilRunsOver($jar->called, $way->said(), $oilEach, $most)->about('oil_amount'),
-                $ways,
-            );
+        $most = $jar->volumeTo($way->roomMm($jar, $wish->method)) - $wish->mix->ownMlPerG * $herbEach;
+        $refused = match (true) {
+            $levels->headspaceMm() < -1e-9 => JarException::oilRunsOver($jar->called, $way->said(), $oilEach, $most),
+            $levels->coverMm() <= 0 => JarException::oilDoesNotCover($jar->called, $way->said(), $levels->levelMm, $levels->bedMm),
+            $oilEach / $herbEach / $wish->perGramAsItLies() > Ratio::LEANEST => new RatioException(
+                'out_of_range',
+                'That is more oil than any herb is made with: 1:60 is the most.',
+            ),
+            default => null,
+        };
+        if ($refused !== null) {
+            throw WishException::withWays($refused->about('oil_amount'), JarRemedies::ofJarAndOil($wish, $way, $jar));
         }
-        if ($levels->coverMm() <= 0) {
-            $refused = JarException::oilDoesNotCover($jar->called, $way->said(), $levels->levelMm, $levels->bedMm);
-            throw WishException::withWays($refused->about('oil_amount'), $ways);
-        }
-        $parts = $oilEach / $herbEach / $wish->perGramAsItLies();
 
-        return $parts <= Ratio::LEANEST
-            ? Ratio::found($parts)
-            : throw WishException::withWays(
-                new RatioException('out_of_range', 'That is more oil than any herb is made with: 1:60 is the most.', 'oil_amount'),
-                $ways,
-            );
+        return [
+            $oilEach,
+            [
+                self::given($oil->typed),
+                Reason::rule('two-give-ratio', [
+                    'oil_ml' => round($oil->value),
+                    'herb_g' => round($herbEach * $jars, 1),
+                    'ml_per_g' => round($oilEach / $herbEach, 2),
+                ]),
+            ],
+        ];
     }
 
     /** @throws WishException */

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Kettle\Recipe;
 
+use Kettle\Infusion\Method;
+use Kettle\Material\HerbMix;
 use Kettle\Material\Lying;
 use Kettle\Reason\Said;
+use Kettle\Vessel\Jar;
 
 /**
  * The jar way: herb fills so much of the jar as it was put in; oil stands so many mm over it, or reaches the brim, or is
@@ -27,10 +30,28 @@ final readonly class ByJar
     /** @param  ?float  $coverMm null to the brim, or where the oil is said */
     public function __construct(public string $fill, public Lying $lying, public ?float $coverMm, public bool $brim) {}
 
-    /** The same with headspace, and covered as is usual */
-    public function covered(): self
+    /** The same with headspace, and covered by so much */
+    public function covered(float $mm = Amounts::COVER_MM): self
     {
-        return new self($this->fill, $this->lying, Amounts::COVER_MM, false);
+        return new self($this->fill, $this->lying, $mm, false);
+    }
+
+    /** The same, filled otherwise */
+    public function filled(string $fill): self
+    {
+        return new self($fill, $this->lying, $this->coverMm, $this->brim);
+    }
+
+    /** g of herb in each jar */
+    public function herbIn(Jar $jar, HerbMix $mix): float
+    {
+        return $jar->volumeTo($this->share() * $jar->heightMm) / $mix->mlPerG($this->lying);
+    }
+
+    /** How high oil, or herb under oil where it is poured to the brim, may stand in the jar, mm. */
+    public function roomMm(Jar $jar, Method $method): float
+    {
+        return $jar->heightMm - ($this->brim ? self::LEAST_AT_BRIM_MM : $method->wants->headspaceMm);
     }
 
     public function share(): float
@@ -55,17 +76,13 @@ final readonly class ByJar
         };
     }
 
-    /**
-     * The same with less herb, or with another cover, as a wish has it.
-     *
-     * @return array<string, string>
-     */
-    public function change(?string $fill = null, ?string $cover = null): array
+    /** @return array<string, string> as a wish has it */
+    public function document(): array
     {
         return [
-            'fill' => $fill ?? $this->fill,
+            'fill' => $this->fill,
             ...$this->lying === Lying::Loose ? [] : ['lying' => $this->lying->value],
-            ...$cover === null ? [] : ['cover' => $cover],
+            ...$this->brim ? ['cover' => self::BRIM] : ($this->coverMm === null ? [] : ['cover' => round($this->coverMm).' mm']),
         ];
     }
 }

@@ -54,9 +54,8 @@ final readonly class Fit
         }
         $byJar = $wish->sizing->byJar;
         if ($byJar?->brim === true && $wish->method->wants->brimSwingC === null) {
-            $cover = sprintf('%d mm', (int) Amounts::COVER_MM);
             throw WishException::withWays(JarException::notToTheBrim($wish->method->name)->about('by_jar.cover'), [
-                new Way('headspace', 'Leave headspace, and cover it by an inch.', ['by_jar' => $byJar->change(null, $cover)]),
+                new Way('headspace', 'Leave headspace, and cover it by an inch.', ['by_jar' => $byJar->covered()->document()]),
             ]);
         }
         if (! $wish->method->wants->suits($wish->mix->state)) {

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Kettle\Recipe;
 
 use Kettle\Infusion\Method;
-use Kettle\Material\Lying;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Measure\Ratio;
@@ -139,28 +138,20 @@ final class JarRemedies
     public static function ofJarWay(Wish $wish, ByJar $way, Jar $jar): array
     {
         $ways = [];
-        $room = $jar->heightMm - ($way->brim ? ByJar::LEAST_AT_BRIM_MM : $wish->method->wants->headspaceMm);
-        $cover = $way->brim ? ByJar::BRIM : round((float) $way->coverMm).' mm';
-        foreach (array_reverse(ByJar::FILLS, true) as $word => $share) {
-            if ($share < $way->share() && self::bed($wish, $way, $jar, $share) + (float) $way->coverMm <= $room) {
-                $ways[] = new Way('less-herb', sprintf('Fill it %s instead: with that cover it fits.', ByJar::SAID[$word]), [
-                    'by_jar' => $way->change($word, $cover),
+        $room = $way->roomMm($jar, $wish->method);
+        foreach (self::lessHerb($way) as $less) {
+            if (self::bed($wish, $less, $jar) + (float) $less->coverMm <= $room) {
+                $ways[] = new Way('less-herb', sprintf('Fill it %s instead: with that cover it fits.', $less->said()), [
+                    'by_jar' => $less->document(),
                 ]);
                 break;
             }
         }
-        $cover = floor($room - self::bed($wish, $way, $jar, $way->share()));
+        $cover = floor($room - self::bed($wish, $way, $jar));
         if ($cover >= 10) {
             $ways[] = new Way('thinner-cover', sprintf('Cover it by %d mm, which is all there is room for.', (int) $cover), [
-                'by_jar' => $way->change(null, $cover.' mm'),
+                'by_jar' => $way->covered($cover)->document(),
             ]);
-        }
-        if ($ways === [] && $way->lying !== Lying::Loose) {
-            $loose = new ByJar($way->fill, Lying::Loose, $way->coverMm, $way->brim);
-            $fits = self::bed($wish, $loose, $jar, $way->share()) + (float) $way->coverMm <= $room;
-            $ways = $fits
-                ? [new Way('loosely', 'Fill it loosely.', ['by_jar' => $loose->change(null, $way->brim ? ByJar::BRIM : $cover.' mm')])]
-                : self::ofJarWay($wish, $loose, $jar);
         }
 
         return $ways;
@@ -174,44 +165,41 @@ final class JarRemedies
     public static function ofJarAndOil(Wish $wish, ByJar $way, Jar $jar): array
     {
         $ways = [];
-        $room = $jar->heightMm - $wish->method->wants->headspaceMm;
+        $room = $way->roomMm($jar, $wish->method);
         $oilEach = (float) $wish->sizing->oil?->value / ($wish->sizing->jars ?? 1);
-        foreach (array_reverse(ByJar::FILLS, true) as $word => $share) {
-            $herb = $jar->volumeTo($share * $jar->heightMm) / $wish->mix->mlPerG($way->lying);
-            $levels = Levels::in($jar, $wish->mix, $herb, $oilEach);
-            if ($share < $way->share() && $levels->isWellCovered() && $levels->levelMm <= $room) {
-                $ways[] = new Way('less-herb', sprintf('Fill it %s instead, under the same oil.', ByJar::SAID[$word]), [
-                    'by_jar' => $way->change($word),
+        foreach (self::lessHerb($way) as $less) {
+            $levels = Levels::in($jar, $wish->mix, $less->herbIn($jar, $wish->mix), $oilEach);
+            if ($levels->isWellCovered() && $levels->levelMm <= $room) {
+                $ways[] = new Way('less-herb', sprintf('Fill it %s instead, under the same oil.', $less->said()), [
+                    'by_jar' => $less->document(),
                 ]);
                 break;
             }
         }
         $covered = $way->covered();
-        $fits = self::bed($wish, $way, $jar, $way->share()) + Amounts::COVER_MM <= $room;
-        $cover = sprintf('%d mm', (int) Amounts::COVER_MM);
+        $toCover =
+            self::bed($wish, $way, $jar) + Amounts::COVER_MM <= $room
+                ? [new Way('cover-it', 'Pour until the oil stands an inch over it.', ['by_jar' => $covered->document()])]
+                : self::ofJarWay($wish, $covered, $jar);
 
         return [
             ...$ways,
-            ...$fits
-                ? [
-                    new Way('cover-it', 'Pour until the oil stands an inch over it.', [
-                        ...Change::unpoured($wish),
-                        'by_jar' => $way->change(null, $cover),
-                    ]),
-                ]
-                : array_map(
-                    fn (Way $each) => new Way($each->id, $each->says, [...Change::unpoured($wish), ...$each->change]),
-                    self::ofJarWay($wish, $covered, $jar),
-                ),
+            ...array_map(fn (Way $each) => new Way($each->id, $each->says, [...Change::unpoured($wish), ...$each->change]), $toCover),
         ];
     }
 
-    /** How high the herb stands under oil, mm, where it filled so much of the jar. */
-    private static function bed(Wish $wish, ByJar $way, Jar $jar, float $share): float
+    /** @return list<ByJar> with less herb, the most of it first */
+    private static function lessHerb(ByJar $way): array
     {
-        $herb = $jar->volumeTo($share * $jar->heightMm) / $wish->mix->mlPerG($way->lying);
+        $all = array_map($way->filled(...), array_keys(array_reverse(ByJar::FILLS, true)));
 
-        return $jar->heightOf($wish->mix->settledMlPerG * $herb);
+        return array_values(array_filter($all, fn (ByJar $each) => $each->share() < $way->share()));
+    }
+
+    /** How high the herb stands under oil, mm. */
+    private static function bed(Wish $wish, ByJar $way, Jar $jar): float
+    {
+        return $jar->heightOf($wish->mix->settledMlPerG * $way->herbIn($jar, $wish->mix));
     }
 
     /** @return array<string, mixed> the change that takes a leaner ratio */

@@ -9,6 +9,7 @@ use Kettle\Material\Carrier;
 use Kettle\Material\Cupboard;
 use Kettle\Material\MaterialException;
 use Kettle\Measure\Amount;
+use Kettle\Measure\Density;
 use Kettle\Measure\Kind;
 use Kettle\Reason\RefusedException;
 use Kettle\Stores\LotException;
@@ -88,20 +89,15 @@ final readonly class OilsReader
     private function amount(array $oil, Carrier $carrier, int $i): ?Amount
     {
         $typed = Fields::text($oil, 'amount');
-        try {
-            return $typed === null
-                ? null
-                : $this->kitchen
-                    ->reader()
-                    ->within(
-                        $typed,
-                        Kind::Volume,
-                        'mL',
-                        ...[...self::BOUNDS, Blend::of([['carrier' => $carrier, 'parts' => 1.0]])->density(Planner::ROOM_C)],
-                    );
-        } catch (RefusedException $refused) {
-            throw $refused->about("oils.{$i}.amount");
+        if ($typed === null) {
+            return null;
         }
+        $density = Density::ofOilAt($carrier->at20->gramsPerMl, Planner::ROOM_C);
+
+        return RefusedException::at(
+            "oils.{$i}.amount",
+            fn () => $this->kitchen->reader()->within($typed, Kind::Volume, 'mL', ...[...self::BOUNDS, $density]),
+        );
     }
 
     /**

@@ -22,7 +22,7 @@ final class OwnSchools
      */
     public static function variant(OwnSchool $own, Kitchen $kitchen): Variant
     {
-        $method = self::about('method', fn () => $kitchen->methods()->method($own->method));
+        $method = RefusedException::at('method', fn () => $kitchen->methods()->method($own->method));
         $reader = $kitchen->reader();
         // On the shelf a bare number may be days or weeks; a bare warmth is another one where the house reads °F.
         if (! $method->heated && preg_match('/\pL/u', $own->hours) !== 1) {
@@ -31,8 +31,11 @@ final class OwnSchools
         if ($own->warmth !== '' && preg_match('/\pL/u', $own->warmth) !== 1) {
             throw MethodException::warmthBare($own->warmth)->about('warmth');
         }
-        $hours = self::about('hours', fn () => $reader->read($own->hours, Kind::Time, 'h'));
-        $warmth = $own->warmth === '' ? null : self::about('warmth', fn () => $reader->read($own->warmth, Kind::Temperature, '°C')->value);
+        $hours = RefusedException::at('hours', fn () => $reader->read($own->hours, Kind::Time, 'h'));
+        $warmth =
+            $own->warmth === ''
+                ? null
+                : RefusedException::at('warmth', fn () => $reader->read($own->warmth, Kind::Temperature, '°C')->value);
 
         return OwnHours::of($method, $method->variants[0], $hours, $warmth, $own->id, $own->name);
     }
@@ -68,20 +71,5 @@ final class OwnSchools
         }
 
         return $variants;
-    }
-
-    /**
-     * @template T
-     *
-     * @param  \Closure(): T  $read
-     * @return T
-     */
-    private static function about(string $field, \Closure $read): mixed
-    {
-        try {
-            return $read();
-        } catch (RefusedException $refused) {
-            throw $refused->about($field);
-        }
     }
 }

@@ -201,11 +201,8 @@ final class WishReader
         if ($own->method !== $method->id) {
             throw MethodException::schoolOfAnother($own->name, $method->name);
         }
-        try {
-            return OwnSchools::variant($own, $this->kitchen);
-        } catch (RefusedException $refused) {
-            throw $refused->about('school');
-        }
+
+        return RefusedException::at('school', fn () => OwnSchools::variant($own, $this->kitchen));
     }
 
     /**

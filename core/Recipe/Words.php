@@ -164,7 +164,7 @@ final class Words
             match ($table) {
                 'caution' => $this->caution($row, $key),
                 'handling' => $this->found(fn () => $this->methods->method($row)->tending->line($key)),
-                'school' => $key === OwnHours::ID || Own::is($key)
+                'school' => OwnHours::isId($key)
                     ? $this->template($key === OwnHours::ID ? 'school.own-why' : 'school.kept-why')
                     : $this->found(fn () => $this->methods->method($row)->variant($key)->why),
                 'heed' => ($this->kitchen->cupboard()->heeds()[$id] ?? null)->name ?? $id,
@@ -327,11 +327,11 @@ final class Words
 
     private function school(string $method, string $id): string
     {
-        $own = Own::is($id) ? $this->kitchen->cupboard()->schoolOrNull($id) : null;
+        if (! OwnHours::isId($id)) {
+            return $this->found(fn () => $this->methods->method($method)->variant($id)->name);
+        }
 
-        return $id === OwnHours::ID || Own::is($id)
-            ? $own->name ?? $this->template('school.own')
-            : $this->found(fn () => $this->methods->method($method)->variant($id)->name);
+        return $this->kitchen->cupboard()->schoolOrNull($id)->name ?? $this->template('school.own');
     }
 
     private function form(string $id, string $state): string

@@ -18,6 +18,9 @@ final readonly class Jar
 
     public const KINDS = [self::JAR, self::BOWL, self::PAN];
 
+    /** @var non-empty-list<array{ml: float, mm: float, area: float}> up to each mark and the brim; the cross-section below it, mm² */
+    private array $steps;
+
     private function __construct(
         public string $id,
         public string $called,
@@ -25,7 +28,15 @@ final readonly class Jar
         public float $heightMm,
         public string $kind,
         public Marks $marks,
-    ) {}
+    ) {
+        $steps = [];
+        $before = ['ml' => 0.0, 'mm' => 0.0];
+        foreach ([...$marks->marks, ['ml' => $brimMl, 'mm' => $heightMm]] as $mark) {
+            $steps[] = $mark + ['area' => (($mark['ml'] - $before['ml']) * 1000) / ($mark['mm'] - $before['mm'])];
+            $before = $mark;
+        }
+        $this->steps = $steps;
+    }
 
     /**
      * @param  string  $kind of KINDS
@@ -62,49 +73,39 @@ final readonly class Jar
     /** Where it is widest. */
     public function diameterMm(): float
     {
-        return 2 * sqrt(max(array_map(fn (array $step) => $step['area'], $this->steps())) / M_PI);
+        return 2 * sqrt(max(array_column($this->steps, 'area')) / M_PI);
     }
 
     /** How high a volume stands, mm. */
     public function heightOf(float $ml): float
     {
-        if ($this->marks->marks === []) {
-            return ($ml * 1000) / $this->areaMm2();
-        }
-        foreach ($this->steps() as $step) {
-            if ($ml <= $step['ml'] || $step['ml'] >= $this->brimMl) {
-                return $step['mm'] - (($step['ml'] - $ml) * 1000) / $step['area'];
-            }
-        }
+        $step = $this->stepTo('ml', $ml);
 
-        return ($ml * 1000) / $this->areaMm2();
+        return $step['mm'] - (($step['ml'] - $ml) * 1000) / $step['area'];
     }
 
     /** What the jar holds up to a height, mL. */
     public function volumeTo(float $mm): float
     {
-        if ($this->marks->marks === []) {
-            return ($mm * $this->areaMm2()) / 1000;
-        }
-        foreach ($this->steps() as $step) {
-            if ($mm <= $step['mm'] || $step['mm'] >= $this->heightMm) {
-                return $step['ml'] - (($step['mm'] - $mm) * $step['area']) / 1000;
+        $step = $this->stepTo('mm', $mm);
+
+        return $step['ml'] - (($step['mm'] - $mm) * $step['area']) / 1000;
+    }
+
+    /**
+     * The first cylinder that reaches so far; over the brim the last goes on.
+     *
+     * @param  'ml'|'mm'  $by
+     * @return array{ml: float, mm: float, area: float}
+     */
+    private function stepTo(string $by, float $value): array
+    {
+        foreach ($this->steps as $step) {
+            if ($value <= $step[$by]) {
+                break;
             }
         }
 
-        return ($mm * $this->areaMm2()) / 1000;
-    }
-
-    /** @return non-empty-list<array{ml: float, mm: float, area: float}> up to each mark and the brim; area below it, mm² */
-    private function steps(): array
-    {
-        $steps = [];
-        $before = ['ml' => 0.0, 'mm' => 0.0];
-        foreach ([...$this->marks->marks, ['ml' => $this->brimMl, 'mm' => $this->heightMm]] as $mark) {
-            $steps[] = $mark + ['area' => (($mark['ml'] - $before['ml']) * 1000) / ($mark['mm'] - $before['mm'])];
-            $before = $mark;
-        }
-
-        return $steps;
+        return $step;
     }
 }

@@ -29,8 +29,7 @@ final class Lines
             Look::KIND => $stored->text('what') === ScentLook::WHAT ? ScentLook::of($stored) : ColourLook::of($stored),
             Discarded::KIND => new Discarded(),
             Undone::KIND => Undone::of($stored),
-            Note::KIND => Note::of($stored),
-            default => new Note(),
+            default => Note::of($stored),
         };
     }
 }
