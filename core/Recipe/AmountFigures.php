@@ -146,7 +146,9 @@ final readonly class AmountFigures
     private static function levels(Wish $wish, Amounts $amounts): array
     {
         $levels = $amounts->levels;
-        $area = round($amounts->jar->areaMm2());
+        $jar = $amounts->jar;
+        // Of a jar that is no cylinder, the mean of what lies below.
+        $area = fn (float $mm): float => round($mm > 0 ? ($jar->volumeTo($mm) * 1000) / $mm : $jar->areaMm2());
         $each = $amounts->herbG / $amounts->jars;
         $herb = round($each, 1);
         $herbMl = round($wish->mix->ownMlPerG * $each, 1);
@@ -158,19 +160,22 @@ final readonly class AmountFigures
             'mm',
             $why,
         );
+        $level = Figure::exactly(
+            'level_height',
+            $levels->levelMm,
+            'mm',
+            Reason::rule('level', [
+                'oil_ml' => round($amounts->oilMl / $amounts->jars),
+                'herb_ml' => $herbMl,
+                'area_mm2' => $area($levels->levelMm),
+            ]),
+        );
         $bedLow = $levels->bedMm * 0.8;
         $bedHigh = $levels->bedMm * 1.2;
 
         if ($wish->method->has(Method::IN_PAN)) {
             // What is stirred in a pan has no cover and no shoulder.
-            return [
-                Figure::exactly(
-                    'level_height',
-                    $levels->levelMm,
-                    'mm',
-                    Reason::rule('level', ['oil_ml' => round($amounts->oilMl / $amounts->jars), 'herb_ml' => $herbMl, 'area_mm2' => $area]),
-                ),
-            ];
+            return [$level];
         }
 
         return [
@@ -181,15 +186,10 @@ final readonly class AmountFigures
                 Reason::rule('dry-fill', [
                     'herb_g' => $herb,
                     'loose' => round(1 / $wish->mix->mlPerG($wish->sizing->byJar->lying ?? Lying::Loose), 3),
-                    'area_mm2' => $area,
+                    'area_mm2' => $area($levels->dryFillMm),
                 ]),
             ),
-            Figure::exactly(
-                'level_height',
-                $levels->levelMm,
-                'mm',
-                Reason::rule('level', ['oil_ml' => round($amounts->oilMl / $amounts->jars), 'herb_ml' => $herbMl, 'area_mm2' => $area]),
-            ),
+            $level,
             Figure::between(
                 'bed_height',
                 $bedLow,

@@ -61,6 +61,8 @@ it('fills a jar by its height and covers it by its shape', function () {
         ->toEqualWithDelta(26 / 0.15 / 4, 0.01)
         ->and($plan->figures['level_height']->number())
         ->toEqualWithDelta(26 / 0.15 / 4 + 30, 0.01);
+    // The petals reach 65 mm, all below the shoulder at 4 mL for each mm: 4000 mm² across, and not the mean of the whole jar.
+    expect($plan->figures['dry_fill_height']->reasons[0]->inputs['area_mm2'])->toBe(4000.0);
 });
 
 it('reads marks as they are written', function (string $typed, array $marks) {
