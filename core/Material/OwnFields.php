@@ -32,6 +32,25 @@ final readonly class OwnFields
         return $this->values[$field] ?? null;
     }
 
+    /**
+     * A thing of the tables that this one is kin to, or like: by its id.
+     *
+     * @template T of object
+     *
+     * @param  \Closure(string): ?T  $find
+     * @return array{string, ?T}
+     */
+    public function ofTheAlmanac(string $field, string $what, \Closure $find): array
+    {
+        $id = $this->text($field, 60);
+        $found = $id === '' || Own::is($id) ? null : $find($id);
+        if ($id !== '' && $found === null) {
+            $this->refuse($field, MaterialException::unknown("{$what} of the Almanac", $id));
+        }
+
+        return [$id, $found];
+    }
+
     /** @param  list<string>  $known */
     public function only(array $known): void
     {

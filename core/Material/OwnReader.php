@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Kettle\Material;
 
-use Kettle\Measure\AmountReader;
 use Kettle\Measure\Density;
 use Kettle\Reason\Faults;
 
@@ -41,31 +40,6 @@ final readonly class OwnReader
 
     /** Of an essential oil of which nobody has said what it does. */
     private const SCENT_AT_WORST = ['irritant', 'pregnancy', 'pets', 'vapour', 'never-eaten'];
-
-    private const ACIDS = '/^\d{1,2}:\d(-OH)?$/D';
-
-    /** Trivial names of fatty acids by carbons and double bonds (IUPAC-IUB lipid nomenclature 1976, appendix, from memory). */
-    private const ACIDS_NAMED = [
-        'caprylic' => '8:0',
-        'capric' => '10:0',
-        'lauric' => '12:0',
-        'myristic' => '14:0',
-        'palmitic' => '16:0',
-        'palmitoleic' => '16:1',
-        'stearic' => '18:0',
-        'oleic' => '18:1',
-        'ricinoleic' => '18:1-OH',
-        'linoleic' => '18:2',
-        'linolenic' => '18:3',
-        'alpha-linolenic' => '18:3',
-        'gamma-linolenic' => '18:3',
-        'arachidic' => '20:0',
-        'gondoic' => '20:1',
-        'eicosenoic' => '20:1',
-        'behenic' => '22:0',
-        'erucic' => '22:1',
-        'lignoceric' => '24:0',
-    ];
 
     /** @param  bool  $strict whether another of its names is a fault: not of what was taken in before */
     public function __construct(private Cupboard $cupboard, private bool $strict = true) {}
@@ -107,12 +81,12 @@ final readonly class OwnReader
             }
         }
         [$thing, $fields, $unknown] = match ($kind) {
-            OwnKind::Plant => $this->plant($from, $id, $name, $also),
+            OwnKind::Plant => (new OwnPlants($this->cupboard))->read($from, $id, $name, $also),
             OwnKind::Oil => $this->oil($from, $id, $name, $also),
             OwnKind::Wax => $this->wax($from, $id, $name),
             OwnKind::Scent => $this->scent($from, $id, $name, $also),
-            OwnKind::Measure => self::measure($from, $id, $name, $also),
-            OwnKind::School => self::school($from, $id, $name),
+            OwnKind::Measure => OwnHabits::measure($from, $id, $name, $also),
+            OwnKind::School => OwnHabits::school($from, $id, $name),
         };
         $fields = ['kind' => $kind->value, 'id' => $id, 'name' => $name, 'also' => $also, ...$fields, 'note' => $from->text('note', 400)];
         $away = $from->flag('away');
@@ -123,25 +97,6 @@ final readonly class OwnReader
         return new OwnThing($kind, $id, $name, $thing, $fields + ['away' => $away], $unknown, $away);
     }
 
-    /**
-     * A thing of the tables that this one is kin to, or like: by its id.
-     *
-     * @template T of object
-     *
-     * @param  \Closure(string): ?T  $find
-     * @return array{string, ?T}
-     */
-    private function ofTheAlmanac(OwnFields $from, string $field, string $what, \Closure $find): array
-    {
-        $id = $from->text($field, 60);
-        $found = $id === '' || Own::is($id) ? null : $find($id);
-        if ($id !== '' && $found === null) {
-            $from->refuse($field, MaterialException::unknown("{$what} of the Almanac", $id));
-        }
-
-        return [$id, $found];
-    }
-
     /** What else goes by a name, among things of its kind; null where nothing does. */
     private function called(OwnKind $kind, string $name, string $id): ?string
     {
@@ -150,151 +105,11 @@ final readonly class OwnReader
             OwnKind::Oil => $this->cupboard->carrierNamed($name),
             OwnKind::Wax => $this->cupboard->waxNamed($name),
             OwnKind::Scent => $this->cupboard->scentNamed($name),
-            OwnKind::Measure => self::sameNamed($this->cupboard->own()->measures, $name),
-            OwnKind::School => self::sameNamed($this->cupboard->own()->schools, $name),
+            OwnKind::Measure => OwnHabits::named($this->cupboard->own()->measures, $name),
+            OwnKind::School => OwnHabits::named($this->cupboard->own()->schools, $name),
         };
 
         return $other === null || $other->id === $id ? null : $other->name;
-    }
-
-    /**
-     * @template T of OwnMeasure|OwnSchool
-     *
-     * @param  array<string, T>  $things
-     * @return ?T
-     */
-    private static function sameNamed(array $things, string $name): OwnMeasure|OwnSchool|null
-    {
-        foreach ($things as $thing) {
-            $names = [$thing->name, ...$thing instanceof OwnMeasure ? $thing->also : []];
-            if (in_array(mb_strtolower($name), array_map(mb_strtolower(...), $names), true)) {
-                return $thing;
-            }
-        }
-
-        return null;
-    }
-
-    /**
-     * @param  list<string>  $also
-     * @return array{?OwnMeasure, array<string, mixed>, list<string>}
-     */
-    private static function measure(OwnFields $from, string $id, string $name, array $also): array
-    {
-        foreach (['name' => [$name], 'also' => $also] as $field => $words) {
-            foreach ($words as $word) {
-                // It stands behind a number in a line of amounts, so it is read back only when nothing in it parts the line.
-                if ($word !== '' && preg_match('/[\d+,&]|\b(?:and|plus|less|minus|of|to)\b/iu', $word) === 1) {
-                    $from->refuse($field, MaterialException::measureWords());
-                } elseif ($word !== '' && AmountReader::knows($word)) {
-                    $from->refuse($field, MaterialException::measureKnown($word));
-                }
-            }
-        }
-        $fields = ['holds_ml' => $from->number('holds_ml', 0.05, 5_000), 'weighs_g' => $from->number('weighs_g', 0.05, 5_000)];
-        if ($from->faults() === [] && ($fields['holds_ml'] === null) === ($fields['weighs_g'] === null)) {
-            $from->refuse($fields['holds_ml'] === null ? 'holds_ml' : 'weighs_g', MaterialException::measureOneOf());
-        }
-
-        return $from->faults() === []
-            ? [new OwnMeasure($id, $name, $also, $fields['holds_ml'] ?? 0.0, $fields['weighs_g'] ?? 0.0), $fields, []]
-            : [null, [], []];
-    }
-
-    /** @return array{?OwnSchool, array<string, mixed>, list<string>} */
-    private static function school(OwnFields $from, string $id, string $name): array
-    {
-        $fields = [
-            'method' => $from->text('method', 40),
-            'hours' => $from->text('hours', 40),
-            'warmth' => $from->text('warmth', 40),
-        ];
-        $fields['method'] === '' && $from->refuse('method', MaterialException::ownChoose());
-        $fields['hours'] === '' && $from->refuse('hours', MaterialException::schoolHours());
-
-        return $from->faults() === [] ? [new OwnSchool($id, $name, ...array_values($fields)), $fields, []] : [null, [], []];
-    }
-
-    /**
-     * @param  list<string>  $also
-     * @return array{?Herb, array<string, mixed>, list<string>}
-     */
-    private function plant(OwnFields $from, string $id, string $name, array $also): array
-    {
-        $own = $this->cupboard->tables()->table('own');
-        $latin = $from->name('latin', 80, false);
-        $part = $from->name('part', 40, false);
-        $form = $from->oneOf('form', array_keys($this->cupboard->forms()), null);
-        $water = $from->number('water', 1, 97);
-        $best = $from->oneOf('best', array_column(State::cases(), 'value'), 'dried');
-        $food = $from->oneOf('food', self::FOOD, 'unknown');
-        $families = [];
-        foreach ($own->rows('families') as $row) {
-            $families[$row->text('id')] = $row->texts('traits');
-        }
-        $family = $from->oneOf('family', array_keys($families), '');
-        $concerns = $from->listOf('concerns', array_map(fn (Row $row) => $row->text('id'), array_values($own->rows('concerns'))));
-        [$kinId, $kin] = $this->ofTheAlmanac($from, 'kin', 'plant', $this->cupboard->herbOrNull(...));
-        $looks = $from->name('look_alikes', 160, false);
-        $unknown = array_keys(
-            array_filter([
-                'concerns' => $concerns === null && $kin === null,
-                'food' => $food === 'unknown',
-                'water' => $water === null,
-            ]),
-        );
-        $watery = $water === null || $water / 100 >= $own->row('unknown')->row('watery_from')->number('value');
-        // A tested way to sour one plant is none for another.
-        $inherited = array_filter($kin->traits ?? [], fn (string $trait) => ! str_starts_with($trait, 'soured-'));
-        $traits = [
-            ...$families[$family] ?? [],
-            ...$inherited,
-            ...$concerns ?? [],
-            ...$looks === '' ? [] : ['look-alike'],
-            ...$watery ? ['watery'] : [],
-            'low-acid',
-        ];
-        if ($from->faults() !== [] || $form === null) {
-            return [null, [], []];
-        }
-        $fields = [
-            'latin' => $latin,
-            'part' => $part,
-            'form' => $form,
-            'water' => $water,
-            'best' => $best,
-            'food' => $food,
-            'family' => $family,
-            'concerns' => $concerns,
-            'kin' => $kinId,
-            'look_alikes' => $looks,
-        ];
-
-        return [
-            new Herb(
-                $id,
-                $name,
-                $latin,
-                $part,
-                $form,
-                $food === 'yes',
-                State::from((string) $best),
-                $from->text('note', 400),
-                array_values(array_unique($traits)),
-                $also,
-                self::lookAlikes($looks, $kin, $traits),
-                $water === null ? null : $water / 100,
-                in_array('concerns', $unknown, true) ? Herb::UNASKED : Herb::ASKED,
-            ),
-            $fields,
-            $unknown,
-        ];
-    }
-
-    /** @param  array<string>  $traits */
-    private static function lookAlikes(string $said, ?Herb $kin, array $traits): string
-    {
-        return $said ?: $kin->lookAlikes ?? '' ?: (in_array('look-alike', $traits, true) ? 'which, nobody has said here' : '');
     }
 
     /**
@@ -304,7 +119,7 @@ final readonly class OwnReader
     private function oil(OwnFields $from, string $id, string $name, array $also): array
     {
         $worst = $this->cupboard->tables()->table('own')->row('unknown');
-        [$likeId, $like] = $this->ofTheAlmanac($from, 'like', 'oil', $this->cupboard->carrierOrNull(...));
+        [$likeId, $like] = $from->ofTheAlmanac('like', 'oil', $this->cupboard->carrierOrNull(...));
         $fields = [
             'latin' => $from->name('latin', 80, false),
             'like' => $likeId,
@@ -312,7 +127,7 @@ final readonly class OwnReader
             'sets_below' => $from->number('sets_below', -60, 60),
             'months_unopened' => $from->number('months_unopened', 0.5, 120),
             'months_opened' => $from->number('months_opened', 0.5, 120),
-            'fatty_acids' => $this->acids($from),
+            'fatty_acids' => OwnFats::read($from),
             'food' => $from->oneOf('food', self::FOOD, 'unknown'),
             'allergens' => $from->names('allergens', 12, 60, true),
             'smell' => $from->oneOf('smell', ['none', 'mild', 'strong'], 'mild'),
@@ -375,67 +190,13 @@ final readonly class OwnReader
         ];
     }
 
-    /** @return array<string, float>|null */
-    private function acids(OwnFields $from): ?array
-    {
-        $given = $from->raw('fatty_acids');
-        $given = is_string($given) ? $this->acidsTyped($from, $given) : $given;
-        if ($given === null || $given === []) {
-            return null;
-        }
-        $acids = [];
-        foreach (is_array($given) ? $given : [] as $acid => $percent) {
-            if (
-                preg_match(self::ACIDS, (string) $acid) !== 1 ||
-                ! (is_int($percent) || is_float($percent)) ||
-                $percent < 0 ||
-                $percent > 100
-            ) {
-                $from->refuse('fatty_acids', MaterialException::ownAcid((string) $acid));
-
-                return null;
-            }
-            $acids[(string) $acid] = (float) $percent;
-        }
-        $sum = array_sum($acids);
-        if ($acids === [] || $sum < 50 || $sum > 102) {
-            $from->refuse('fatty_acids', MaterialException::ownAcids($sum));
-
-            return null;
-        }
-
-        return $acids;
-    }
-
-    /**
-     * "oleic 72, linoleic 10 %" or "18:1 72, 18:2 10", as a seller's sheet has them.
-     *
-     * @return array<string, float>|null null where it says nothing, or cannot be read, which is a fault then
-     */
-    private function acidsTyped(OwnFields $from, string $typed): ?array
-    {
-        $acids = [];
-        foreach (preg_split('/\s*(?:[;\n]|,(?!\d))\s*/u', trim($typed), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $piece) {
-            $read = preg_match('/^(\d{1,2}:\d(?:-OH)?|[a-z-]+)(?: acid)?\s*[:=]?\s*(\d{1,3}(?:[.,]\d+)?)\s*%?$/i', $piece, $m) === 1;
-            $acid = $read ? self::ACIDS_NAMED[strtolower($m[1])] ?? $m[1] : '';
-            if (! $read || preg_match(self::ACIDS, $acid) !== 1) {
-                $from->refuse('fatty_acids', MaterialException::ownAcid($piece));
-
-                return null;
-            }
-            $acids[$acid] = ($acids[$acid] ?? 0.0) + (float) str_replace(',', '.', $m[2]);
-        }
-
-        return $acids === [] ? null : $acids;
-    }
-
     /** @return array{?Wax, array<string, mixed>, list<string>} */
     private function wax(OwnFields $from, string $id, string $name): array
     {
         $worst = $this->cupboard->tables()->table('own')->row('unknown');
         // An additive is like no wax: it makes nothing firm.
         $firm = fn (string $id): ?Wax => ($wax = $this->cupboard->waxOrNull($id)) !== null && $wax->hardness !== null ? $wax : null;
-        [$likeId, $like] = $this->ofTheAlmanac($from, 'like', 'wax or butter', $firm);
+        [$likeId, $like] = $from->ofTheAlmanac('like', 'wax or butter', $firm);
         $fields = [
             'latin' => $from->name('latin', 80, false),
             'like' => $likeId,
@@ -499,7 +260,7 @@ final readonly class OwnReader
     private function scent(OwnFields $from, string $id, string $name, array $also): array
     {
         $worst = $this->cupboard->tables()->table('own')->row('unknown');
-        [$likeId, $like] = $this->ofTheAlmanac($from, 'like', 'essential oil', $this->cupboard->scentOrNull(...));
+        [$likeId, $like] = $from->ofTheAlmanac('like', 'essential oil', $this->cupboard->scentOrNull(...));
         $fields = [
             'latin' => $from->name('latin', 80, false),
             'like' => $likeId,

@@ -4,13 +4,9 @@ declare(strict_types=1);
 
 namespace Kettle\Share;
 
-use Kettle\Infusion\Method;
 use Kettle\Infusion\Methods;
 use Kettle\Material\Counts;
 use Kettle\Material\Cupboard;
-use Kettle\Material\OwnSchool;
-use Kettle\Measure\AmountException;
-use Kettle\Measure\Kind;
 use Kettle\Recipe\Kitchen;
 
 /**
@@ -120,14 +116,14 @@ final class WishSentence
 
     private readonly SaidAmount $amount;
 
-    /** @var list<string> */
-    private array $guesses = [];
+    private readonly SaidWay $way;
 
-    public function __construct(private readonly Cupboard $cupboard, private readonly Methods $methods, private readonly Kitchen $kitchen)
+    public function __construct(private readonly Cupboard $cupboard, Methods $methods, private readonly Kitchen $kitchen)
     {
         $this->words = new RecipeWords($cupboard, $kitchen);
         $this->counts = new Counts($cupboard->tables());
         $this->amount = new SaidAmount($kitchen, $this->words);
+        $this->way = new SaidWay($methods, $kitchen, $this->words);
         $this->left = new Remainder('');
     }
 
@@ -140,13 +136,14 @@ final class WishSentence
     public function read(string $text): array
     {
         $this->left = new Remainder($text);
-        $this->guesses = [];
         // Before its numbers are: "half a jar" is no half.
         $byJar = $this->amount->byJar($this->left);
         $this->amount->inFigures($this->left);
         $wish = [...$byJar, ...$this->days(), ...$this->heeds(), ...$this->practice(), ...$this->ratio()];
         $wish += $this->amount->howMuch($this->left);
-        $wish += $this->way();
+        ['way' => $way, 'guess' => $guess] = $this->way->in($this->left);
+        $wish += $way;
+        $guesses = $guess === null ? [] : [$guess];
         $wish += $this->purpose();
         $oils = $this->oils();
         $herbs = $this->herbs($oils['oils'] !== []);
@@ -161,14 +158,14 @@ final class WishSentence
             $wish['oil_amount'] = $oils['amount'];
         }
         if ($herbs['herbs'] === []) {
-            $this->guesses[] = 'Which herb is not understood. Choose it in the sentence.';
+            $guesses[] = 'Which herb is not understood. Choose it in the sentence.';
             $wish['herbs'] = [['name' => 'herb']];
         }
 
         return [
             'wish' => $wish,
             'unread' => array_slice([...$herbs['unread'], ...$oils['unread']], 0, self::MOST_UNREAD),
-            'guesses' => $this->guesses,
+            'guesses' => $guesses,
         ];
     }
 
@@ -237,98 +234,6 @@ final class WishSentence
         );
 
         return $m === null ? [] : ['ratio' => $m[1].':'.$m[2].(isset($m[3]) && str_contains($m[3], 'weight') ? ' w/w' : $m[3] ?? '')];
-    }
-
-    /** @return array<string, string> the method, its hours and its warmth */
-    private function way(): array
-    {
-        $own = $this->ownSchool();
-        $warmth = $this->left->take('(?:at\s+(?:about\s+)?)?(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*([CF])');
-        $hours = $this->left->take(
-            '(?:for\s+(?:about\s+)?)?(\d[\d.]*(?:\s*(?:-|–|to)\s*\d[\d.]*)?\s*(?:weeks?|days?|hours?|hrs?|h|minutes?|mins?))',
-        );
-        $way = [];
-        $method = $this->method();
-        if ($own !== null && ($method === null || $method->id === $own->method)) {
-            return ['method' => $own->method, 'school' => $own->id];
-        }
-        if ($own !== null) {
-            $this->left->putBack($own->name);
-        }
-        if ($hours !== null) {
-            $way['hours'] = $hours[1];
-        }
-        if ($warmth !== null) {
-            $way['warmth'] = $warmth[1].' '.strtoupper($warmth[2]);
-        }
-        if ($method === null && $way !== []) {
-            $method = $this->methods->plainest(isset($way['warmth']) || $this->hoursOf($hours[1]) < 72);
-            $this->guesses[] = sprintf('By which way is not said: %s is a guess.', $method->name);
-        }
-        if ($method === null) {
-            return [];
-        }
-
-        return ['method' => $method->id, ...$this->asASchool($method, $way)];
-    }
-
-    /** A school of the house's own, by its name; what it says of hours and warmth need not be said again. */
-    private function ownSchool(): ?OwnSchool
-    {
-        foreach ($this->cupboard->schools() as $own) {
-            if ($this->left->take('(?:by\s+|as\s+)?[“"]?'.preg_quote($own->name, '/').'[”"]?') !== null) {
-                return $own;
-            }
-        }
-
-        return null;
-    }
-
-    private function method(): ?Method
-    {
-        $about = '(?:(?:in|on|by)\s+(?:the|a|an)?\s*)?(?:cold\s+|dark\s+|sunny\s+)?';
-        foreach ($this->methods->all() as $method) {
-            if ($this->left->take(preg_quote($method->inSentence, '/').'|'.$about.preg_quote($method->name, '/')) !== null) {
-                return $method;
-            }
-        }
-        foreach (RecipeWords::METHODS as $id => $pattern) {
-            $bare = preg_replace('/^\/|\/i$/', '', $pattern) ?? '';
-            // "cold-pressed" is of an oil.
-            if ($this->left->take($about.'(?:'.$bare.')(?![\s-]*pressed)[a-z]*') !== null) {
-                return $this->methods->method($id);
-            }
-        }
-
-        return null;
-    }
-
-    /**
-     * Hours and warmth that a school of the method has are that school.
-     *
-     * @param  array<string, string>  $way
-     * @return array<string, string>
-     */
-    private function asASchool(Method $method, array $way): array
-    {
-        $hours = isset($way['hours']) ? $this->hoursOf($way['hours']) : null;
-        foreach ($method->variants as $school) {
-            $warm = isset($way['warmth']) ? $this->words->warmth($way['warmth']) : null;
-            if ($hours === $school->usualH && ($warm === null || abs($warm - (float) $school->targetC) < 0.6)) {
-                return ['school' => $school->id];
-            }
-        }
-
-        return $way;
-    }
-
-    private function hoursOf(string $typed): float
-    {
-        try {
-            return $this->kitchen->reader()->read($typed, Kind::Time, 'h')->value;
-        } catch (AmountException) {
-            return 0.0;
-        }
     }
 
     /** @return array<string, string> */

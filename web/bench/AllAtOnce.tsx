@@ -1,11 +1,10 @@
-import { useMutation } from '@tanstack/react-query'
-import { ask, type Problem } from '../api/client'
 import { type Shape, useHouseId } from '../api/hooks'
 import { Button } from '../parts/Button'
 import { Area } from '../parts/Field'
 import { sent } from '../parts/form'
 import { useKept } from '../parts/kept'
 import { Sheet } from '../parts/Sheet'
+import { useReadWish } from './ask'
 
 /** The whole wish typed or pasted as one sentence: it becomes the sentence, and what was not understood is said. */
 export function AllAtOnce({
@@ -19,20 +18,11 @@ export function AllAtOnce({
 }) {
   const house = useHouseId()
   const [text, setText] = useKept(`sentence.${house}`)
-  const reading = useMutation<Shape<'ReadWishView'>, Problem>({
-    // Offline is found out by trying, as everything else is.
-    networkMode: 'always',
-    mutationFn: () => ask(`/houses/${house}/wishes/read`, { text }),
-    onSuccess: (answer) => {
-      setText('')
-      onRead(answer)
-      onOpenChange(false)
-    },
+  const { reading, read, fault } = useReadWish(text, (answer) => {
+    setText('')
+    onRead(answer)
+    onOpenChange(false)
   })
-  const read = () => {
-    if (!reading.isPending && text.trim() !== '') reading.mutate()
-  }
-  const problem = reading.error
   return (
     <Sheet open={open} onOpenChange={onOpenChange} title="Type it all at once">
       <form className="flex flex-col gap-4" onSubmit={sent(read)}>
@@ -42,7 +32,7 @@ export function AllAtOnce({
           maxLength={1000}
           placeholder="a pint of calendula and yarrow in olive, slow cooker, for a salve, by 12 December"
           value={text}
-          fault={problem?.about('text') ?? problem?.faults[0]?.sentence ?? problem?.message}
+          fault={fault}
           onChange={(event) => setText(event.target.value)}
           onKeyDown={(event) => {
             if (event.key !== 'Enter' || event.shiftKey) return

@@ -1,7 +1,7 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { ask } from '../api/client'
-import { useHouseId } from '../api/hooks'
+import { ask, type Problem } from '../api/client'
+import { type Shape, useHouseId } from '../api/hooks'
 import type { Wish } from './wish'
 
 /** What the house says of a wish; what was said before stays in sight till then. */
@@ -14,6 +14,25 @@ export function useSaid<What extends 'reckon' | 'ways'>(what: What, wish: Wish, 
     retry: false,
     enabled,
   })
+}
+
+/** A wish typed as it would be said, read when it is asked; and what stands beside it where it cannot be. */
+export function useReadWish(text: string, onRead: (read: Shape<'ReadWishView'>) => void) {
+  const house = useHouseId()
+  const reading = useMutation<Shape<'ReadWishView'>, Problem>({
+    // Offline is found out by trying, as everything else is.
+    networkMode: 'always',
+    mutationFn: () => ask(`/houses/${house}/wishes/read`, { text }),
+    onSuccess: onRead,
+  })
+  const problem = reading.error
+  return {
+    reading,
+    read: () => {
+      if (!reading.isPending && text.trim() !== '') reading.mutate()
+    },
+    fault: problem?.about('text') ?? problem?.faults[0]?.sentence ?? problem?.message,
+  }
 }
 
 type Told = { id: string; says: string }

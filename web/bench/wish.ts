@@ -55,6 +55,9 @@ export const oilsOf = (wish: Wish): OilWish[] =>
     typeof oil === 'string' ? { id: oil } : { ...(oil as OilWish), id: (oil as OilWish).id ?? '' },
   )
 
+/** Whether the oils say by themselves how much of each there is. */
+export const isMeasured = (wish: Wish): boolean => oilsOf(wish).some((oil) => oil.amount)
+
 /** The oils without how much there is of each: something else says the size. */
 export const unmeasured = (wish: Wish): Wish['oils'] =>
   oilsOf(wish).map(({ amount: _amount, ...oil }) => oil) as Wish['oils']

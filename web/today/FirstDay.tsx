@@ -1,9 +1,9 @@
-import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query'
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { ask, type Problem } from '../api/client'
+import { ask } from '../api/client'
 import { type Shape, useBatchWrite, useHouseId } from '../api/hooks'
-import { useReading, useSaid } from '../bench/ask'
+import { useReading, useReadWish, useSaid } from '../bench/ask'
 import { NoteWithWays } from '../bench/Ways'
 import { putOnBench, type Wish } from '../bench/wish'
 import { usePart } from '../frame/part'
@@ -183,39 +183,28 @@ function Wanted() {
   const house = useHouseId()
   const go = useNavigate()
   const [text, setText] = useKept(`first.wanted.${house}`)
-  const reading = useMutation<Shape<'ReadWishView'>, Problem>({
-    // Offline is found out by trying, as everything else is.
-    networkMode: 'always',
-    mutationFn: () => ask(`/houses/${house}/wishes/read`, { text }),
-    onSuccess: (answer) => {
-      if (answer.unread.length > 0) return
-      plan(answer)
-    },
-  })
   const plan = (answer: Shape<'ReadWishView'>) => {
     setText('')
     putOnBench(house, answer.wish as Wish)
     void go(`/h/${house}/bench`)
   }
+  const { reading, read, fault } = useReadWish(text, (answer) => {
+    if (answer.unread.length === 0) plan(answer)
+  })
   const unread = reading.data?.unread ?? []
   return (
     <section aria-labelledby="wanted" className="border-line flex flex-col gap-3 border-t pt-5">
       <h2 id="wanted" className="text-2xl">
         What do you want, by when?
       </h2>
-      <form
-        className="flex max-w-3xl flex-col gap-3"
-        onSubmit={sent(() => {
-          if (!reading.isPending && text.trim() !== '') reading.mutate()
-        })}
-      >
+      <form className="flex max-w-3xl flex-col gap-3" onSubmit={sent(read)}>
         <Area
           label="As you would say it"
           placeholder="a pint of calendula and yarrow in olive, slow cooker, for a salve, by 12 December"
           rows={2}
           maxLength={1000}
           value={text}
-          fault={reading.error?.about('text') ?? reading.error?.faults[0]?.sentence ?? reading.error?.message}
+          fault={fault}
           onChange={(event) => {
             setText(event.target.value)
             reading.reset()

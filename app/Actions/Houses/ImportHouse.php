@@ -9,28 +9,16 @@ use App\Actions\Stove\PlanDiary;
 use App\House\KitchenFactory;
 use App\Models\AlmanacNote;
 use App\Models\Batch;
-use App\Models\BottleSize;
 use App\Models\House;
-use App\Models\Jar;
-use App\Models\LogEntry;
 use App\Models\OwnThing;
 use App\Models\Tenancy\CurrentHouse;
 use Carbon\Exceptions\InvalidFormatException;
 use Illuminate\Database\QueryException;
 use Illuminate\Database\UniqueConstraintViolationException;
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
-use Kettle\Diary\Stage;
-use Kettle\Infusion\MethodException;
-use Kettle\Infusion\Methods;
-use Kettle\Material\Blend;
-use Kettle\Material\MaterialException;
 use Kettle\Material\OwnException;
-use Kettle\Material\Tables;
 use Kettle\Reason\Said;
-use Kettle\Recipe\PlanDocument;
 use Kettle\Recipe\Planning;
-use Kettle\Vessel\JarException;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Validator;
@@ -80,7 +68,8 @@ final readonly class ImportHouse
     public function __construct(
         private BatchProjector $fold,
         private CurrentHouse $current,
-        private Tables $tables,
+        private ImportVessels $vessels,
+        private ImportBatches $batches,
         private ImportStores $stores,
         private ImportStove $stove,
         private ImportMakings $makings,
@@ -124,10 +113,9 @@ final readonly class ImportHouse
                 ->first();
             // First: lots, plans and recipes know them by their ids.
             $this->own($house['own'] ?? []);
-            $this->jarsCanBe($house['jars']);
-            $jars = $this->sizes(Jar::class, $house['jars'], ['called', 'brim_ml', 'height_mm', 'kind', 'marks']);
-            $bottles = $this->sizes(BottleSize::class, $house['bottles'], ['called', 'capacity_ml']);
-            [$batches, $entries, $here, $changed] = $this->batches($house['batches']);
+            $jars = $this->vessels->jars($house['jars']);
+            $bottles = $this->vessels->bottles($house['bottles']);
+            [$batches, $entries, $here, $changed] = $this->batches->rows($house['batches']);
             [$makings, $remade] = $this->makings->rows($house['makings'] ?? []);
             $lots = $this->stores->lots($house['lots'] ?? []);
             $recipes = $this->stores->recipes($house['recipes'] ?? []);
@@ -219,149 +207,6 @@ final readonly class ImportHouse
     }
 
     /**
-     * @param  class-string<Jar>|class-string<BottleSize>  $model
-     * @param  list<SizeRow>  $rows
-     * @param  list<string>  $fields
-     */
-    private function sizes(string $model, array $rows, array $fields): int
-    {
-        $here = $model::withTrashed()->get()->keyBy('uid');
-        // The common sizes every house starts with are the same by name and measure, not by id.
-        $alike = $here->keyBy(fn ($size) => $this->likeness($size->only($fields)));
-        $added = 0;
-        foreach ($rows as $row) {
-            if (
-                $here->has($row['id']) ||
-                (! $row['retired'] &&
-                    $alike->has($this->likeness(array_intersect_key($row + array_fill_keys($fields, null), array_flip($fields)))))
-            ) {
-                continue;
-            }
-            $size = new $model(['uid' => $row['id'], ...array_intersect_key($row, array_flip($fields))]);
-            $size->save();
-            if ($row['retired']) {
-                $size->delete();
-            }
-            $added++;
-        }
-
-        return $added;
-    }
-
-    /**
-     * Measures that are sound each, and no jar together, are found here and not by whoever plans in it.
-     *
-     * @param  list<array<mixed>>  $rows
-     *
-     * @throws ImportException
-     */
-    private function jarsCanBe(array $rows): void
-    {
-        foreach ($rows as $row) {
-            try {
-                (new Jar([
-                    ...array_intersect_key($row, ['called' => 1, 'brim_ml' => 1, 'height_mm' => 1, 'kind' => 1, 'marks' => 1]),
-                    'uid' => '',
-                ]))->core();
-            } catch (JarException $refused) {
-                throw ImportException::notOurs('the jars', $refused->sentence);
-            }
-        }
-    }
-
-    /** @param  array<mixed>  $fields */
-    private function likeness(array $fields): string
-    {
-        ksort($fields);
-
-        return implode(
-            '|',
-            array_map(
-                fn (mixed $v) => is_numeric($v)
-                    ? number_format((float) $v, 2, '.', '')
-                    : (is_string($v)
-                        ? $v
-                        : ($v === null
-                            ? ''
-                            : json_encode($v))),
-                $fields,
-            ),
-        );
-    }
-
-    /**
-     * @param  list<BatchRow>  $rows
-     * @return array{int, int, int, list<int>} batches and lines added, batches here already, and which have new lines
-     */
-    private function batches(array $rows): array
-    {
-        $known = Batch::query()
-            ->select(['id', 'house_id', 'uid', 'code'])
-            ->get();
-        $byUid = $known->keyBy('uid');
-        $codes = $known->pluck('uid', 'code');
-        $added = $lines = $here = 0;
-        $changed = [];
-        foreach ($rows as $row) {
-            $batch = $byUid->get($row['id']);
-            if ($batch === null) {
-                if ($codes->has($row['code'])) {
-                    throw ImportException::codeTaken($row['code']);
-                }
-                $batch = $this->addBatch($row);
-                $byUid->put($batch->uid, $batch);
-                $codes->put($batch->code, $batch->uid);
-                $added++;
-            } else {
-                $here++;
-            }
-            $new = $this->addLines($batch, $row);
-            $lines += $new;
-            if ($new > 0) {
-                $changed[] = $batch->id;
-            }
-        }
-        $house = $this->current->house();
-        $count = $codes->keys()->map(fn (int|string $code) => (int) substr((string) $code, 3))->max() ?? 0;
-        DB::table('batch_counters')->upsert(
-            [['house_id' => $house->id, 'begun' => $count]],
-            ['house_id'],
-            ['begun' => DB::raw('GREATEST(begun, VALUES(begun))')],
-        );
-
-        return [$added, $lines, $here, $changed];
-    }
-
-    /** @param  BatchRow  $row */
-    private function addBatch(array $row): Batch
-    {
-        $kept = $row['kept'] ?? null;
-        $this->refuseUnknown($row, $row['plan']);
-        $kept !== null && $this->refuseUnknown($row, $kept['plan']);
-        $start = Carbon::parse($row['start_at']);
-
-        return Batch::query()
-            ->create([
-                'uid' => $row['id'],
-                'code' => $row['code'],
-                'herbs' => $kept['herbs'] ?? ['all' => [$row['herb_name']]],
-                'oils' => $kept['oils'] ?? ['all' => [$row['oils_name']]],
-                'origin' => $row['origin'],
-                'wish' => $row['wish'],
-                'plan' => $kept['plan'] ?? PlanDocument::kept($row['plan']),
-                'repeats' => $row['repeats'],
-                'label' => $row['label'] ?? null,
-                'start_at' => $start,
-                'strain_at' => $start,
-                'best_before' => $start,
-                'stage' => Stage::Planned,
-                'shelf' => [],
-                'version' => 0,
-            ])
-            ->refresh();
-    }
-
-    /**
      * The house's own words about things in the Almanac; where it has some already, those stay.
      *
      * @param  list<array{kind: string, key: string, note: string, by: string}>  $rows
@@ -382,34 +227,6 @@ final readonly class ImportHouse
         return $added;
     }
 
-    /**
-     * A plan must be one the core can follow: a method and oils it knows.
-     *
-     * @param  BatchRow  $row
-     * @param  PlanRow  $plan as it is told, or kept
-     */
-    private function refuseUnknown(array $row, array $plan): void
-    {
-        try {
-            Methods::of($this->tables)->method($plan['method']['id']);
-            $cupboard = $this->planning->cupboard();
-            $parts = [];
-            foreach ($plan['oils'] as $oil) {
-                $parts[] = ['carrier' => $cupboard->carrier($oil['id']), 'parts' => (float) $oil['share']];
-            }
-            Blend::of($parts);
-        } catch (MethodException|MaterialException $refused) {
-            throw ImportException::notOurs('batch '.$row['code'], lcfirst($refused->sentence));
-        }
-        foreach (['herb_mass' => ['value'], 'oil_volume' => ['value'], 'yield_volume' => ['low', 'value', 'high']] as $figure => $parts) {
-            foreach ($parts as $part) {
-                if (! is_numeric($plan['figures'][$figure][$part] ?? null) || is_string($plan['figures'][$figure][$part])) {
-                    throw ImportException::notOurs('batch '.$row['code'], "the figure {$figure} is not a number");
-                }
-            }
-        }
-    }
-
     /** @param  list<array<string, mixed>>  $things those that are here already stay as they are */
     private function own(array $things): void
     {
@@ -422,40 +239,5 @@ final readonly class ImportHouse
                 throw ImportException::notOurs('the house’s own '.mb_substr($name, 0, 60), lcfirst($refused->getMessage()));
             }
         }
-    }
-
-    /** @param  BatchRow  $row */
-    private function addLines(Batch $batch, array $row): int
-    {
-        $there = LogEntry::query()->where('batch_id', $batch->id)->pluck('batch_id', 'uid')->all();
-        $rows = [];
-        foreach ($row['log'] as $line) {
-            if (! isset($there[$line['id']])) {
-                $there[$line['id']] = $batch->id;
-                $rows[] = self::line($line) + ['house_id' => $this->current->house()->id, 'batch_id' => $batch->id];
-            }
-        }
-        LogEntry::query()->insert($rows);
-
-        return count($rows);
-    }
-
-    /**
-     * @param  LineRow  $line
-     * @return array<string, mixed> a line of a logbook as it is stored
-     */
-    public static function line(array $line): array
-    {
-        return [
-            'uid' => $line['id'],
-            'user_id' => null,
-            'by' => $line['by'],
-            'kind' => $line['kind'],
-            'data' => json_encode($line['kept'] ?? $line['data'], JSON_THROW_ON_ERROR),
-            'note' => $line['note'],
-            'corrects' => $line['corrects'],
-            'happened_at' => Carbon::parse($line['happened_at']),
-            'recorded_at' => Carbon::parse($line['recorded_at']),
-        ];
     }
 }

@@ -153,7 +153,7 @@ final readonly class ImportMakings
         foreach ($row['log'] as $line) {
             if (! isset($there[$line['id']])) {
                 $there[$line['id']] = $making->id;
-                $rows[] = ImportHouse::line($line) + ['house_id' => $this->current->house()->id, 'making_id' => $making->id];
+                $rows[] = ImportBatches::line($line) + ['house_id' => $this->current->house()->id, 'making_id' => $making->id];
             }
         }
         MakingEntry::query()->insert($rows);

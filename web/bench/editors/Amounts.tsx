@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { Field, Select } from '../../parts/Field'
-import { herbsOf, type HerbWish, oilsOf, unmeasured } from '../wish'
+import { herbsOf, type HerbWish, isMeasured, unmeasured } from '../wish'
 import { Choice, type Edit, orNothing } from './edit'
 
 /** The sides a plan can be given its size from. */
@@ -22,9 +22,8 @@ function sideOf(edit: Edit): string {
   const { wish } = edit
   const weighed = herbsOf(wish).some((herb) => herb.amount)
   if (wish.by_jar) return 'by-jar'
-  const measured = oilsOf(wish).some((oil) => oil.amount)
   if (wish.finished) return wish.finished.count || wish.finished.size ? 'bottles' : 'finished'
-  const oil = wish.oil_amount || measured
+  const oil = wish.oil_amount || isMeasured(wish)
   if (weighed) return oil ? 'both' : 'herb'
   return oil ? 'oil' : 'jar'
 }
@@ -47,7 +46,7 @@ export function AmountEditor({ edit }: { edit: Edit }) {
     <>
       <Select label="How much" value={side} choices={SIDES} onChange={(e) => choose(e.target.value)} />
       {side === 'herb' || side === 'both' ? <HerbAmounts edit={edit} herbs={herbs} /> : null}
-      {(side === 'oil' || side === 'both') && oilsOf(wish).some((oil) => oil.amount) ? (
+      {(side === 'oil' || side === 'both') && isMeasured(wish) ? (
         <p className="text-soft">Each oil has an amount of its own, under the oils.</p>
       ) : side === 'oil' || side === 'both' ? (
         <Field
@@ -144,9 +143,8 @@ function ByJarFields({ edit }: { edit: Edit }) {
   const { wish, change, fault } = edit
   const way: ByJar = wish.by_jar ?? {}
   const set = (more: ByJar) => change({ by_jar: { fill: 'half', ...way, ...more } })
-  const measured = oilsOf(wish).some((oil) => oil.amount)
   const [oil, setOil] = useState(() =>
-    way.cover === 'brim' ? 'brim' : wish.oil_amount || measured ? 'amount' : 'cover',
+    way.cover === 'brim' ? 'brim' : wish.oil_amount || isMeasured(wish) ? 'amount' : 'cover',
   )
   const pour = (how: string) => {
     setOil(how)
@@ -198,7 +196,7 @@ function ByJarFields({ edit }: { edit: Edit }) {
           onChange={(e) => set({ cover: orNothing(e.target.value) })}
         />
       ) : null}
-      {oil === 'amount' && measured ? (
+      {oil === 'amount' && isMeasured(wish) ? (
         <p className="text-soft">Each oil has an amount of its own, under the oils.</p>
       ) : oil === 'amount' ? (
         <Field
