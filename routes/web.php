@@ -104,6 +104,7 @@ Route::prefix('api')->group(function (): void {
                 Route::get('batches/{batch}/looks', [WatchController::class, 'looks']);
                 Route::get('batches/{batch}/photos/{photo}', [WatchController::class, 'photo']);
                 Route::get('batches/{batch}/again', [BatchController::class, 'again']);
+                Route::get('batches/{batch}/charge', [BatchController::class, 'charge']);
                 Route::post('batches/{batch}/filling', [PressController::class, 'filling']);
                 Route::post('batches/{batch}/faults', [PressController::class, 'faults']);
                 Route::get('faults', [PressController::class, 'faultSigns']);

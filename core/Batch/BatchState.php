@@ -160,8 +160,11 @@ final readonly class BatchState
                 $progress->filledAt ?? $progress->timetable->fillAt,
                 $progress->strainedAt ?? $progress->timetable->strainAt,
                 $plan->storage,
-                $method->targetC !== null && $hours > 0 ? [['hours' => $hours, 'celsius' => $method->targetC]] : [],
-                $lots,
+                [
+                    ...$plan->base->heat ?? [],
+                    ...$method->targetC !== null && $hours > 0 ? [['hours' => $hours, 'celsius' => $method->targetC]] : [],
+                ],
+                $plan->base?->lots($plan->oils, $lots) ?? $lots,
                 $as->place,
                 $as->glass,
                 $as->antioxidant,

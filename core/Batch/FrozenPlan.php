@@ -30,6 +30,7 @@ final readonly class FrozenPlan
      * @param  string  $title what it is called: "marshmallow root", or the name of a mix
      * @param  string  $storage of ColdStorage::ALL
      * @param  string  $way of Uptake::WAYS
+     * @param  ?BaseOil  $base of a second charge: the infused oil it was made in
      */
     private function __construct(
         public array $document,
@@ -44,6 +45,7 @@ final readonly class FrozenPlan
         public State $state,
         public string $ratio,
         public string $basis,
+        public ?BaseOil $base,
     ) {}
 
     /** @param  array<mixed>  $document a record of PlanDocument, also of before some of it was written down */
@@ -67,6 +69,7 @@ final readonly class FrozenPlan
             State::tryFrom($plan->text('state')) ?? State::Dried,
             $plan->text('ratio'),
             $plan->text('basis'),
+            BaseOil::of($plan->part('in_oil')),
         );
     }
 
@@ -196,6 +199,22 @@ final readonly class FrozenPlan
         ];
     }
 
+    /** @return list<PlannedHerb> all that is in it: its own, and those its oil was on before */
+    public function herbsInIt(): array
+    {
+        return [...$this->herbs, ...$this->base->herbs ?? []];
+    }
+
+    /** @return list<array<mixed>> the same, each as it is kept */
+    public function herbsKept(): array
+    {
+        $plan = new Stored($this->document);
+
+        return array_values(
+            array_filter([...$plan->array('herbs') ?: [$plan->array('herb')], ...$plan->part('in_oil')->array('herbs')], is_array(...)),
+        );
+    }
+
     /** @return list<Herb> those of its herbs that the tables have */
     public function plants(Cupboard $cupboard): array
     {
@@ -233,7 +252,7 @@ final readonly class FrozenPlan
                     'plant' => $cupboard->herbOrNull($herb->id) ?? Herb::unlisted($herb->name, 'thin-leaf'),
                     'state' => $herb->state,
                 ],
-                $this->herbs,
+                $this->herbsInIt(),
             ),
             $oils,
             $this->figureOrNull('iodine_value'),

@@ -14,7 +14,7 @@ final class PurposeChange
     /** @param  list<array{called: string, food: bool}>  $lots those it was made from */
     public static function toKitchen(FrozenPlan $plan, Cupboard $cupboard, array $lots): ?RefusedException
     {
-        foreach ($plan->herbs as $herb) {
+        foreach ($plan->herbsInIt() as $herb) {
             if (! ($cupboard->herbOrNull($herb->id)->kitchen ?? false)) {
                 return self::notFood($herb->name);
             }
@@ -38,7 +38,7 @@ final class PurposeChange
             }
         }
 
-        return count($lots) >= count($plan->herbs) + count($plan->oils)
+        return count($lots) >= count($plan->herbsInIt()) + count($plan->oils)
             ? null
             : new CautionException(
                 'not_food_grade',

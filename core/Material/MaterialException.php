@@ -51,6 +51,50 @@ final class MaterialException extends RefusedException
         return new self('twice', sprintf('%s is named twice. Name each oil once, with its parts.', ucfirst($oil)));
     }
 
+    public static function noSuchInfused(): self
+    {
+        return new self('unknown', 'There is no such infused oil here. Choose a batch that is strained, or an oil by itself.');
+    }
+
+    public static function infusedAndBegun(): self
+    {
+        return new self(
+            'disagree',
+            'An oil that goes on herb once more begins today, or on a day to come: leave out what stands or was made already.',
+        );
+    }
+
+    public static function infusedUsedUp(string $oil): self
+    {
+        return new self('used_up', sprintf('There is no %s left. Choose another oil.', $oil));
+    }
+
+    public static function infusedCold(string $oil): self
+    {
+        return new self(
+            'cold',
+            sprintf('The %s keeps in the refrigerator only, and for days: use it up. It is not put on herb once more.', $oil),
+        );
+    }
+
+    public static function infusedPast(string $oil, string $day): self
+    {
+        return new self('past', sprintf('The %s was good until %s. Begin with a fresh oil.', $oil, $day));
+    }
+
+    public static function infusedOils(string $oil): self
+    {
+        return new self(
+            'disagree',
+            sprintf('It is made in the %s, so its oils are those of that batch. Leave the oils out, or choose oils by themselves.', $oil),
+        );
+    }
+
+    public static function infusedDay(): self
+    {
+        return new self('missing', 'Say until when the infused oil is good: what is made in it keeps no longer.');
+    }
+
     public static function noHerb(): self
     {
         return new self('missing', 'Name the herb: choose one from the list, or write its name and how it is cut.');

@@ -25,6 +25,7 @@ final class Again
         }
         $again = WishReader::tidy($wish);
         unset($again['start'], $again['ready_by'], $again['begun'], $again['before']);
+        $again = self::inOilsByThemselves($again, $plan);
         if ($times === 1.0) {
             // As it was written, but for what was in the cupboard then.
             return [
@@ -67,6 +68,29 @@ final class Again
         }
 
         return $again;
+    }
+
+    /**
+     * The oil it was made in is used up: once more it is made in oils like those that were in it.
+     *
+     * @param  array<string, mixed>  $wish
+     * @param  array<mixed>  $plan
+     * @return array<string, mixed>
+     */
+    private static function inOilsByThemselves(array $wish, array $plan): array
+    {
+        if (! isset($wish['in_oil'])) {
+            return $wish;
+        }
+        unset($wish['in_oil']);
+        $wish['oils'] = [];
+        foreach (is_array($plan['oils'] ?? null) ? $plan['oils'] : [] as $oil) {
+            if (is_array($oil) && is_string($oil['id'] ?? null) && is_numeric($oil['share'] ?? null)) {
+                $wish['oils'][] = ['id' => $oil['id'], 'parts' => (string) round((float) $oil['share'] * 100, 3)];
+            }
+        }
+
+        return $wish;
     }
 
     /**

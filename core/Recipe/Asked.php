@@ -13,6 +13,7 @@ final readonly class Asked
      * @param  array<string, mixed>  $document tidied, as docs/formats/wish.schema.json
      * @param  list<string>  $chosen the words of the sentence the cook chose, by slot
      * @param  array<string, string>  $oilLots lot to take from first, by carrier id
+     * @param  ?InfusedOil  $inOil the infused oil it is made in; null where its oils are as they were bought
      * @param  list<Heed>  $heeds whom it is for, and what it is to be without
      * @param  ?Before  $before where the oil is there already
      */
@@ -22,5 +23,6 @@ final readonly class Asked
         public array $oilLots,
         public ?Before $before = null,
         public array $heeds = [],
+        public ?InfusedOil $inOil = null,
     ) {}
 }

@@ -22,6 +22,7 @@ use Kettle\Measure\Kind;
 use Kettle\Measure\MeasureSystem;
 use Kettle\Measure\Unit;
 use Kettle\Stores\Lot;
+use Kettle\Stores\LotKind;
 use Kettle\Vessel\Cooker;
 use Kettle\Vessel\Jar;
 use Kettle\Warmth\Heater;
@@ -44,6 +45,7 @@ final readonly class Kitchen
      * @param  (\Closure(string, string): UptakeSeen)|null  $seen what its own batches say of the oil left in a form, by a way
      * @param  Bookings|(\Closure(): Bookings)|null  $bookings its cookers and what they are booked for; asked for only where it matters
      * @param  string  $currency ISO 4217, empty when the house has not said
+     * @param  list<InfusedOil>  $infused oils of its own that may go on herb once more, those that are wished for
      */
     public function __construct(
         public \DateTimeImmutable $now,
@@ -60,7 +62,59 @@ final readonly class Kitchen
         public string $currency = '',
         private ?\Closure $seen = null,
         private Bookings|\Closure|null $bookings = null,
+        private array $infused = [],
     ) {}
+
+    /** The same kitchen with oils of its own that may go on herb once more. */
+    public function with(InfusedOil ...$infused): self
+    {
+        return $this->holdingLots($this->lots, array_values($infused));
+    }
+
+    /** The same kitchen, where oil is taken from an infused one and from nothing else. */
+    public function holding(InfusedOil $oil): self
+    {
+        $others = array_values(array_filter($this->lots, fn (Lot $lot) => $lot->kind !== LotKind::Carrier));
+
+        return $this->holdingLots([...$others, ...$oil->lots()], $this->infused);
+    }
+
+    /**
+     * @param  list<Lot>  $lots
+     * @param  list<InfusedOil>  $infused
+     */
+    private function holdingLots(array $lots, array $infused): self
+    {
+        return new self(
+            $this->now,
+            $this->waking,
+            $this->custom,
+            $this->dropsPerMl,
+            $this->jars,
+            $this->cupboard,
+            $this->fahrenheit,
+            $this->roomC,
+            $this->things,
+            $lots,
+            $this->stock,
+            $this->currency,
+            $this->seen,
+            $this->bookings,
+            $infused,
+        );
+    }
+
+    /** One of its own infused oils, by its batch's id. */
+    public function infused(string $id): ?InfusedOil
+    {
+        foreach ($this->infused as $oil) {
+            if ($oil->id === $id) {
+                return $oil;
+            }
+        }
+
+        return null;
+    }
 
     /** The same kitchen on an earlier day: what it has now was not taken from then, and nothing was booked that is known. */
     public function asOf(\DateTimeImmutable $day): self

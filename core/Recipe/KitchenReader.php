@@ -40,7 +40,7 @@ final class KitchenReader
             $measures = $house['measures'] ?? 'us';
             $drops = $house['drops_per_ml'] ?? AmountReader::DROPS_PER_ML;
 
-            return new Kitchen(
+            $kitchen = new Kitchen(
                 self::now($house, $now),
                 Availability::between(self::text($waking, 'from', '07:00'), self::text($waking, 'to', '22:30')),
                 (is_string($measures) ? MeasureSystem::tryFrom($measures) : null) ??
@@ -60,9 +60,31 @@ final class KitchenReader
                 stock: self::stock($lots),
                 currency: self::text($house, 'currency', ''),
             );
+
+            return $kitchen->with(...self::infused($house, $kitchen));
         } catch (RefusedException $refused) {
             throw WishException::from($refused->about('house'));
         }
+    }
+
+    /**
+     * @param  array<mixed>  $house
+     * @return list<InfusedOil>
+     *
+     * @throws RefusedException
+     */
+    private static function infused(array $house, Kitchen $kitchen): array
+    {
+        $infused = [];
+        foreach (is_array($house['infused'] ?? null) ? array_values($house['infused']) : [] as $i => $fields) {
+            try {
+                $infused[] = InfusedOil::read(is_array($fields) ? $fields : [], $kitchen);
+            } catch (RefusedException $refused) {
+                throw WishException::from($refused->under("house.infused.{$i}"));
+            }
+        }
+
+        return $infused;
     }
 
     /** Each is held to those before it: two of one name are one too many. */

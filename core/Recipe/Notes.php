@@ -33,6 +33,7 @@ final class Notes
         'counted' => 'herb',
         'sets' => 'oil',
         'old-oil' => 'oil',
+        'second-charge' => 'oil',
         'away-use-by' => 'keeping',
     ];
 
@@ -79,7 +80,14 @@ final class Notes
                 'high' => ['g' => $herb->high],
             ]);
         }
-        if ($keeping->soonestOil !== null) {
+        if ($wish->asked->inOil !== null) {
+            $notes[] = self::note('second-charge', 'note', [
+                'oil' => Said::just($wish->asked->inOil->said),
+                'since' => ['day' => $wish->asked->inOil->since],
+                'herbs' => ['all' => array_map(fn (array $herb) => Said::just($herb['plant']->said()), $wish->asked->inOil->herbs)],
+            ]);
+        }
+        if ($keeping->soonestOil !== null && $wish->asked->inOil === null) {
             $notes[] = self::note('old-oil', 'care', ['oil' => ['oil' => $keeping->soonestOil], 'day' => ['day' => $keeping->bestBefore]]);
         }
         $notes = [...$notes, ...self::aboutTheHours($wish)];

@@ -82,7 +82,10 @@ final readonly class Planner
             $times->fillAt,
             $times->strainAt,
             $wish->storage(),
-            $wish->variant->targetC === null ? [] : [['hours' => $wish->variant->usualH, 'celsius' => $wish->variant->targetC]],
+            [
+                ...$wish->asked->inOil->heat ?? [],
+                ...$wish->variant->targetC === null ? [] : [['hours' => $wish->variant->usualH, 'celsius' => $wish->variant->targetC]],
+            ],
             $supplies?->oilLots() ?? [],
             $place,
             water: $wish->mix->wettest(),

@@ -99,10 +99,11 @@ final class Planning
      */
     private function read(array $wish, Kitchen $kitchen): array
     {
+        [$wish, $kitchen, $inOil] = InfusedOil::of($wish, $kitchen);
         [$wish, $kitchen, $before] = Before::of($wish, $kitchen, $this->methods);
         [$wish, $kitchen] = Begun::of($wish, $kitchen, $this->methods);
 
-        return [(new WishReader($kitchen->cupboard(), $this->methods, $kitchen))->read($wish, $before), $kitchen];
+        return [(new WishReader($kitchen->cupboard(), $this->methods, $kitchen))->read($wish, $before, $inOil), $kitchen];
     }
 
     /** @return array<string, mixed> docs/formats/plan.schema.json */

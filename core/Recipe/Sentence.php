@@ -260,6 +260,9 @@ final class Sentence
 
     private static function oils(Wish $wish): Said
     {
+        if ($wish->asked->inOil !== null) {
+            return Said::of('sentence.the-infused', ['oil' => Said::just($wish->asked->inOil->said)]);
+        }
         $shares = $wish->blend->shares();
         if (count($shares) === 1) {
             return Said::just($shares[0]['carrier']->said());

@@ -41,7 +41,11 @@ final readonly class WishFacts
         return Facts::of(
             $wish->purpose,
             $wish->storage(),
-            array_map(fn (HerbPart $part) => ['plant' => $part->plant, 'state' => $part->form->state], $wish->mix->parts),
+            [
+                ...array_map(fn (HerbPart $part) => ['plant' => $part->plant, 'state' => $part->form->state], $wish->mix->parts),
+                // What its oil was on before is in it yet.
+                ...array_map(fn (array $herb) => ['plant' => $herb['plant'], 'state' => $herb['state']], $wish->asked->inOil->herbs ?? []),
+            ],
             $wish->blend->shares(),
             $wish->blend->iodineValue(),
             // What is made already is warmed and wrung out no more.

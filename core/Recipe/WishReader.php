@@ -69,10 +69,11 @@ final class WishReader
     /**
      * @param  array<mixed>  $wish
      * @param  ?Before  $before where the oil is there already
+     * @param  ?InfusedOil  $inOil the infused oil it is made in
      *
      * @throws WishException with every fault found
      */
-    public function read(array $wish, ?Before $before = null): Wish
+    public function read(array $wish, ?Before $before = null, ?InfusedOil $inOil = null): Wish
     {
         $faults = $this->faults = new Faults();
         $read = $faults->trying('herbs', fn () => $this->herbs->read($wish, $faults));
@@ -143,7 +144,7 @@ final class WishReader
                 $strained === 'twice',
             ),
             $purpose,
-            new Asked(self::tidy($wish), $this->chosen($wish), $oilLots, $before, $heeds),
+            new Asked(self::tidy($wish), $this->chosen($wish), $oilLots, $before, $heeds, $inOil),
             $this->kitchen->roomC,
         );
     }
@@ -162,6 +163,7 @@ final class WishReader
             'finished' => ['amount', 'count', 'size', 'sure'],
             'by_jar' => ['fill', 'lying', 'cover'],
             'before' => Before::FIELDS,
+            'in_oil' => ['batch'],
         ];
         foreach ($inners as $key => $inner) {
             $part = is_array($wish[$key] ?? null) ? Fields::only($wish[$key], $inner) : [];

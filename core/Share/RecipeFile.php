@@ -54,7 +54,7 @@ final class RecipeFile
             return self::sharedProduct($wish);
         }
         $tidy = WishReader::tidy($wish);
-        unset($tidy['start'], $tidy['ready_by'], $tidy['begun'], $tidy['before']);
+        unset($tidy['start'], $tidy['ready_by'], $tidy['begun'], $tidy['before'], $tidy['in_oil']);
         if (is_string($tidy['jar'] ?? null)) {
             unset($tidy['jar']);
         }

@@ -6,7 +6,8 @@ namespace Kettle\Trace;
 
 /**
  * What went into what: lots into batches, batches into bottles, bottles and lots into products, products into tins, tins and
- * bottles to people. Followed both ways, each thing once however many ways lead to it.
+ * bottles to people. What was left of a product may be melted into another, and an oil go on herb once more. Followed both
+ * ways, each thing once however many ways lead to it.
  */
 final class Graph
 {
@@ -47,18 +48,25 @@ final class Graph
     {
         $one = $this->orders[$what] ?? throw TraceException::unknown($what);
         $other = $this->orders[$into] ?? throw TraceException::unknown($into);
-        // Every arrow goes from the plant towards the person; only what was left of a product may be melted into another.
-        if ($one >= $other && ! $this->mayBeMelted($what, $one, $into, $other)) {
+        // Every arrow goes from the plant towards the person; only what was left of a product may be melted into another,
+        // and an oil put on herb once more.
+        if ($one >= $other && ! $this->mayGoOn($what, $one, $into, $other)) {
             throw TraceException::backwards($what, self::KINDS[$one], $into, self::KINDS[$other]);
         }
         $this->into[$what][] = $into;
         $this->from[$into][] = $what;
     }
 
-    /** A product into another, unless that came of it. */
-    private function mayBeMelted(string $what, int $one, string $into, int $other): bool
+    /** A product into another, or an oil, bottled or not, on fresh herb, unless that came of it. */
+    private function mayGoOn(string $what, int $one, string $into, int $other): bool
     {
-        return $one === self::ORDER['product'] && $other === $one && ! in_array($what, [$into, ...$this->forward($into)], true);
+        $again = match ($other) {
+            self::ORDER['product'] => [self::ORDER['product']],
+            self::ORDER['batch'] => [self::ORDER['batch'], self::ORDER['bottle']],
+            default => [],
+        };
+
+        return in_array($one, $again, true) && ! in_array($what, [$into, ...$this->forward($into)], true);
     }
 
     /** @throws TraceException */

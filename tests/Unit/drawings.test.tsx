@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import type { Shape } from '../../web/api/hooks'
 import { JarShape } from '../../web/parts/JarDrawing'
 import { Thermometer, WarmthLine } from '../../web/stove/drawings'
+import { columnsOf } from '../../web/trace/Threads'
 
 const numbers = (markup: string, pattern: RegExp) => [...markup.matchAll(pattern)].map((found) => Number(found[1]))
 
@@ -80,5 +81,38 @@ describe('the line of a session', () => {
   it('ends in a dot where the last reading was, and has none before the first', () => {
     expect(numbers(chart([[18_000, 45, 47, 46]]), /<circle cx="([\d.]+)"/g)).toEqual([320])
     expect(chart([])).not.toContain('<circle')
+  })
+})
+
+describe('what touches what', () => {
+  const thing = (id: string, kind: string) =>
+    ({ id, kind, name: id }) as unknown as Shape<'TraceView'>['things'][number]
+  const ids = (columns: { id: string }[][]) => columns.map((column) => column.map((each) => each.id).join(' '))
+
+  it('stands from the plant to the person, each kind in its column', () => {
+    const things = [thing('sam', 'person'), thing('herb', 'lot'), thing('first', 'batch'), thing('no. 1', 'bottle')]
+    const arrows = [
+      { from: 'herb', into: 'first' },
+      { from: 'first', into: 'no. 1' },
+      { from: 'no. 1', into: 'sam' },
+    ]
+    expect(ids(columnsOf({ things, arrows }))).toEqual(['herb', 'first', 'no. 1', 'sam'])
+  })
+
+  it('has an oil that went on fresh herb after the bottles it came from', () => {
+    const things = [
+      thing('herb', 'lot'),
+      thing('more herb', 'lot'),
+      thing('first', 'batch'),
+      thing('second', 'batch'),
+      thing('no. 1', 'bottle'),
+    ]
+    const arrows = [
+      { from: 'herb', into: 'first' },
+      { from: 'more herb', into: 'second' },
+      { from: 'first', into: 'no. 1' },
+      { from: 'no. 1', into: 'second' },
+    ]
+    expect(ids(columnsOf({ things, arrows }))).toEqual(['herb more herb', 'first', 'no. 1', 'second'])
   })
 })

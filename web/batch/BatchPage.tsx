@@ -19,6 +19,7 @@ import { Sheet } from '../parts/Sheet'
 import { TaskRow } from '../today/TaskRow'
 import { BottleRack } from './BottleRack'
 import { Bottles } from './Bottles'
+import { FreshHerb } from './FreshHerb'
 import { Keeping } from './Keeping'
 import { Logbook } from './Logbook'
 import { Watch } from './Watch'
@@ -103,6 +104,7 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
               </Button>
               <Button onClick={() => again(2)}>Twice as much</Button>
               <Button onClick={() => again(null)}>Another size</Button>
+              <FreshHerb batch={batch} />
             </>
           ) : null}
         </div>
@@ -163,6 +165,15 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
           <h2 className="column-head font-text text-base">Facts</h2>
           {/* Nothing is made up for what was there before it was entered. */}
           {plan.before ? <p>How much of each went in is not known.</p> : <WentIn plan={plan} />}
+          {batch.base ? (
+            <p>
+              Made in the oil of{' '}
+              <Link className="underline" to={`/h/${house}/batch/${batch.base.id}`}>
+                {batch.base.code}, {batch.base.name}
+              </Link>
+              .
+            </p>
+          ) : null}
           <Keeping batch={batch} />
           <Origin batch={batch} />
           {batch.lots.length > 0 ? (

@@ -96,7 +96,12 @@ export default function Bench() {
   const change = useCallback(
     (part: Partial<Wish>) => {
       const to = materials?.methods.find((each) => each.id === part.method)
-      put(to ? { ...jarLetGo(wish, to.vessels, settings?.jars ?? []), ...part } : part)
+      put({
+        ...(to ? jarLetGo(wish, to.vessels, settings?.jars ?? []) : {}),
+        // Other oils are no longer those of the batch it was to be made in.
+        ...(part.oils ? { in_oil: null } : {}),
+        ...part,
+      })
     },
     [put, wish, materials, settings],
   )

@@ -1,5 +1,7 @@
 import { Link, useParams } from 'react-router'
 import { type Shape, useBatch, useHouseId, useOfHouse } from '../api/hooks'
+import { FreshHerb } from '../batch/FreshHerb'
+import { usePart } from '../frame/part'
 import { useArrived } from '../parts/arrived'
 import { ButtonLink, FileLink } from '../parts/Button'
 import { Cautions } from '../parts/Cautions'
@@ -86,6 +88,7 @@ function PressLink({ jar, current }: { jar: Shape<'ShelfJar'>; current: boolean 
 
 function AtPress({ id }: { id: string }) {
   const house = useHouseId()
+  const { works } = usePart()
   const batch = useBatch(id)
   const { there, instead } = useArrived(batch, 'the batch')
   if (!there) return instead
@@ -126,6 +129,18 @@ function AtPress({ id }: { id: string }) {
       )}
       {stage === 'settling' ? <Settling batch={there} /> : null}
       {stage === 'settling' || stage === 'poured' ? <Bottling batch={there} /> : null}
+      {works && there.charge && stage !== 'bottled' ? (
+        <section aria-labelledby="once-more" className="flex max-w-3xl flex-col items-start gap-3">
+          <h2 id="once-more" className="text-2xl">
+            Or once more
+          </h2>
+          <p>
+            A second charge of herb makes it stronger. It is planned on the Bench, and all of this oil goes into it, or
+            some.
+          </p>
+          <FreshHerb batch={there} />
+        </section>
+      ) : null}
       {stage === 'bottled' ? (
         <>
           <section aria-labelledby="labels" className="flex flex-col gap-3">

@@ -22,11 +22,32 @@ function linesOf(name: string): string[] {
   return at < 0 ? [name] : [name.slice(0, at), name.slice(at + 2)]
 }
 
+/**
+ * The columns from the plant to the person, each of one kind. What goes on from a later kind to an earlier one, as an oil on
+ * fresh herb, begins them anew, so that no thread runs back.
+ */
+export function columnsOf({ things, arrows }: Pick<Trace, 'things' | 'arrows'>): Trace['things'][] {
+  const kinds = new Map(things.map((thing) => [thing.id, KINDS.indexOf(thing.kind)]))
+  const known = new Map<string, number>()
+  const order = (id: string): number => {
+    const kind = kinds.get(id) ?? 0
+    const there = known.get(id)
+    if (there !== undefined) return there
+    known.set(id, kind)
+    const froms = arrows.filter((arrow) => arrow.into === id && kinds.has(arrow.from)).map((arrow) => order(arrow.from))
+    const after = Math.max(-1, ...froms)
+    const found = kind + KINDS.length * Math.ceil(Math.max(0, after + 1 - kind) / KINDS.length)
+    known.set(id, found)
+    return found
+  }
+  const columns = new Map<number, Trace['things']>()
+  for (const thing of things) columns.set(order(thing.id), [...(columns.get(order(thing.id)) ?? []), thing])
+  return [...columns].sort(([a], [b]) => a - b).map(([, each]) => each)
+}
+
 /** From the plant to the person, left to right: a thread for all that went into something. */
 export function Threads({ trace }: { trace: Trace }) {
-  const columns = KINDS.map((kind) => trace.things.filter((thing) => thing.kind === kind)).filter(
-    (things) => things.length > 0,
-  )
+  const columns = columnsOf(trace)
   const rows = Math.max(1, ...columns.map((things) => things.length))
   const height = TOP * 2 + rows * ROW
   const at = new Map(

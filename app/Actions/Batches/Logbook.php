@@ -11,7 +11,7 @@ use Kettle\Reason\Said;
 /** Adds a line to a batch's logbook, and folds the batch anew, as one. */
 final readonly class Logbook
 {
-    public function __construct(private BatchProjector $fold, private PlanDiary $diary) {}
+    public function __construct(private BatchProjector $fold, private PlanDiary $diary, private SecondCharge $charge) {}
 
     /**
      * @param  \Closure(Batch): NewLine  $entry given the locked batch; may refuse
@@ -23,6 +23,7 @@ final readonly class Logbook
             $new = $entry($locked);
             $written = LogEntry::query()->create(['batch_id' => $locked->id] + $new->columns());
             $this->fold->refresh($locked);
+            $this->charge->follow($this, $locked);
             if ($locked->shelf->heated && $new->line->movesTheDiary()) {
                 ($this->diary)(Said::of('moved.batch-changed', ['herbs' => $locked->herbs]));
                 $locked->refresh();

@@ -6,7 +6,10 @@ use App\Models\Batch;
 use App\Models\Lot;
 use Kettle\Stores\LotKind;
 
-/** The herbs and oils of Stores a batch was made from, each once, also those taken out of Stores since. */
+/**
+ * The herbs and oils of Stores a batch was made from, with those of the oil it was made in; each once, also those taken out of
+ * Stores since.
+ */
 final class LotsUsed
 {
     /** @var \WeakMap<Batch, list<Lot>>|null of the batches read in this request: a page asks for them several times */
@@ -26,9 +29,20 @@ final class LotsUsed
                     ->get()
                     ->all(),
             );
-            self::$read[$batch] = $lots;
+            $base = $batch->plan->base === null ? null : Batch::query()->where('uid', $batch->plan->base->batch)->first();
+            // What its oil was made from is in it too.
+            self::$read[$batch] = $base === null ? $lots : self::once([...self::of($base), ...$lots]);
         }
 
         return self::$read[$batch];
+    }
+
+    /**
+     * @param  list<Lot>  $lots
+     * @return list<Lot>
+     */
+    private static function once(array $lots): array
+    {
+        return array_values(array_column(array_map(fn (Lot $lot) => [$lot->id, $lot], $lots), 1, 0));
     }
 }

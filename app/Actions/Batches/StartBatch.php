@@ -22,6 +22,7 @@ use Kettle\Reason\Said;
 use Kettle\Recipe\Before;
 use Kettle\Recipe\Begun;
 use Kettle\Recipe\Finished;
+use Kettle\Recipe\InfusedOil;
 use Kettle\Recipe\Plan;
 use Kettle\Recipe\Planning;
 use Kettle\Recipe\WishException;
@@ -37,6 +38,7 @@ final readonly class StartBatch
         private Logbook $logbook,
         private StockLedger $ledger,
         private WantProduct $wanted,
+        private SecondCharge $charge,
     ) {}
 
     /**
@@ -49,7 +51,7 @@ final readonly class StartBatch
      */
     public function __invoke(array $wish, string $origin = '', ?string $repeats = null, array $acknowledged = [], ?array $for = null): Batch
     {
-        $kitchen = $this->kitchens->forWish($wish);
+        $kitchen = $this->charge->kitchen($wish);
         $plan = $this->planning->plan($wish, $kitchen);
         $begun = Begun::day($wish, $kitchen);
         $read = MustBeRead::of($plan->notes, $acknowledged, $this->kitchens->words(), 'purpose');
@@ -124,13 +126,15 @@ final readonly class StartBatch
         return $this->kitchens->words()->of(Said::of('before.bottle', ['holds' => ['mL' => $there->eachMl()]]));
     }
 
-    /** @return list<array{lot: string, amount: float}> */
+    /** @return list<array{lot: string, amount: float}> out of Stores; an infused oil goes out of its own bottles */
     private function takes(Plan $plan): array
     {
         $takes = [];
         foreach ($plan->supplies->needs as $need) {
             foreach ($need['taking']->takes as $take) {
-                $takes[] = ['lot' => $take['lot']->id, 'amount' => round($take['amount'], 3)];
+                if (InfusedOil::batchOf($take['lot']->id) === null) {
+                    $takes[] = ['lot' => $take['lot']->id, 'amount' => round($take['amount'], 3)];
+                }
             }
         }
 

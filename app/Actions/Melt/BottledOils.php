@@ -62,7 +62,7 @@ final readonly class BottledOils
             $this->kitchens->words()->thing($said),
             $batch->plan->blend($this->cupboard),
             $batch->code,
-            array_map(fn (PlannedHerb $herb) => ['plant' => $this->plant($herb), 'state' => $herb->state], $batch->plan->herbs),
+            array_map(fn (PlannedHerb $herb) => ['plant' => $this->plant($herb), 'state' => $herb->state], $batch->plan->herbsInIt()),
             (self::stands($batch) ? $state->pouredMl : null) ?? self::left($batch),
             new \DateTimeImmutable($batch->best_before->format('Y-m-d'), $zone),
             $cost === null ? null : $cost / 100,

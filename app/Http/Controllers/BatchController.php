@@ -6,6 +6,7 @@ use App\Actions\Batches\AddNote;
 use App\Actions\Batches\BottleBatch;
 use App\Actions\Batches\DiscardBatch;
 use App\Actions\Batches\RecordTask;
+use App\Actions\Batches\SecondCharge;
 use App\Actions\Batches\StartBatch;
 use App\Actions\Batches\StrainBatch;
 use App\Actions\Batches\StrikeOut;
@@ -55,6 +56,12 @@ final class BatchController extends Controller
         }
 
         return new AgainView(Again::wish($batch->wish, $batch->plan->document, $times === null ? null : (float) $times));
+    }
+
+    #[Operation('The wish to put fresh herb in the oil of a batch: a second charge')]
+    public function charge(Batch $batch, SecondCharge $charge): AgainView
+    {
+        return new AgainView($charge->wish($batch));
     }
 
     #[Operation('A batch')]

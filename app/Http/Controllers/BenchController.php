@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Actions\Batches\SecondCharge;
 use App\House\KitchenFactory;
 use App\Http\Requests\ReadWish;
 use App\Http\Requests\Reckon;
@@ -40,22 +41,22 @@ final class BenchController extends Controller
     }
 
     #[Operation('Reckon a wish', gives: 'Plan')]
-    public function reckon(Reckon $form, Planning $planning, KitchenFactory $kitchens): JsonResponse
+    public function reckon(Reckon $form, Planning $planning, SecondCharge $charge): JsonResponse
     {
         /** @var array<mixed> $wish */
         $wish = $form->input('wish');
-        $kitchen = $kitchens->forWish($wish);
+        $kitchen = $charge->kitchen($wish);
 
         return new JsonResponse($planning->document($planning->plan($wish, $kitchen), $kitchen), options: JSON_UNESCAPED_UNICODE);
     }
 
     #[Operation('Every way to make a wish, side by side')]
-    public function ways(Reckon $form, Planning $planning, KitchenFactory $kitchens): Ways
+    public function ways(Reckon $form, Planning $planning, SecondCharge $charge): Ways
     {
         /** @var array<mixed> $wish */
         $wish = $form->input('wish');
 
-        return new Ways($planning->ways($wish, $kitchens->forWish($wish)));
+        return new Ways($planning->ways($wish, $charge->kitchen($wish)));
     }
 
     #[Operation('Read a whole wish out of one sentence; nothing is kept')]

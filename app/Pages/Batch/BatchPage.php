@@ -2,6 +2,7 @@
 
 namespace App\Pages\Batch;
 
+use App\Actions\Batches\SecondCharge;
 use App\House\KitchenFactory;
 use App\House\Times;
 use App\Labels\LabelSheet;
@@ -13,6 +14,7 @@ use App\Pages\Press\LabelPresenter;
 use App\Pages\Press\PressPresenter;
 use App\Pages\Stores\StoresPresenter;
 use App\Pages\Today\TaskPresenter;
+use App\Responses\Batch\BaseView;
 use App\Responses\Batch\BatchView;
 use App\Responses\Batch\BottleView;
 use App\Responses\Batch\LotUsed;
@@ -95,7 +97,22 @@ final readonly class BatchPage
             kept: $this->press->kept($batch),
             cautions: $this->cautions->of($batch),
             trace: $this->trace($batch),
+            charge: SecondCharge::isThere($batch),
+            base: $this->base($batch),
         );
+    }
+
+    private function base(Batch $batch): ?BaseView
+    {
+        $uid = $batch->plan->base?->batch;
+        $base =
+            $uid === null
+                ? null
+                : Batch::query()
+                    ->where('uid', $uid)
+                    ->first(['id', 'house_id', 'uid', 'code', 'herbs', 'oils']);
+
+        return $base === null ? null : new BaseView($base->uid, $base->code, $base->name);
     }
 
     /** @return list<LotUsed> what it took from Stores, in all */

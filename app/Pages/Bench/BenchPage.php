@@ -2,6 +2,7 @@
 
 namespace App\Pages\Bench;
 
+use App\Actions\Batches\SecondCharge;
 use App\House\KitchenFactory;
 use App\Responses\Bench\CardView;
 use App\Responses\Bench\HeedChoice;
@@ -32,7 +33,7 @@ use Kettle\Time\Dates;
 /** What there is to choose from at the bench. */
 final readonly class BenchPage
 {
-    public function __construct(private Planning $planning, private KitchenFactory $kitchens) {}
+    public function __construct(private Planning $planning, private KitchenFactory $kitchens, private SecondCharge $charge) {}
 
     /**
      * @param  array<mixed>  $wish
@@ -41,7 +42,7 @@ final readonly class BenchPage
      */
     public function card(array $wish): CardView
     {
-        $kitchen = $this->kitchens->forWish($wish);
+        $kitchen = $this->charge->kitchen($wish);
         $plan = $this->planning->plan($wish, $kitchen);
 
         return CardView::of(KitchenCard::of($this->planning->document($plan, $kitchen)), Dates::say($plan->timetable->fillAt, 'day'));

@@ -121,7 +121,7 @@ final readonly class LabelPresenter
             'cautions' => implode(' ', $this->cautions->short($batch, false)),
             'herb' => $inci
                 ? 'Ingredients: '.implode(', ', [...self::byWeight($plan), ...self::antioxidant($batch, true)])
-                : implode('; ', array_map($this->herb(...), $plan->herbs)),
+                : implode('; ', array_map($this->herb(...), $plan->herbsInIt())),
             'oil' => $inci
                 ? ''
                 : 'in '.
@@ -176,6 +176,10 @@ final readonly class LabelPresenter
         }
         foreach ($plan->herbs as $i => $herb) {
             $parts[] = [$grams[$i], self::inci($herb)];
+        }
+        // What its oil was on before is in it too; how much of it nobody weighs here.
+        foreach ($plan->base->herbs ?? [] as $herb) {
+            $parts[] = [0.0, self::inci($herb)];
         }
         usort($parts, fn (array $a, array $b) => $b[0] <=> $a[0]);
 

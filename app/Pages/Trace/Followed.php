@@ -9,9 +9,12 @@ use App\Models\Lot;
 use App\Models\Making;
 use App\Models\Tin;
 use App\Pages\Batch\BatchPresenter;
+use Illuminate\Database\Eloquent\Builder as EloquentBuilder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use Kettle\Batch\Line\Used;
+use Kettle\Diary\Stage;
 
 /** What touches a thing in this house's records, level by level: at most two questions to the database for each. */
 final readonly class Followed
@@ -26,6 +29,7 @@ final readonly class Followed
      * @param  list<array{int, int}>  $lotInBatch
      * @param  list<array{int, int}>  $lotInMaking
      * @param  list<array{int, int}>  $batchInMaking
+     * @param  list<array{int, int}>  $batchInBatch second charges: whose oil went on herb once more, and as what
      */
     private function __construct(
         public Collection $lots,
@@ -37,6 +41,7 @@ final readonly class Followed
         public array $lotInBatch,
         public array $lotInMaking,
         public array $batchInMaking,
+        public array $batchInBatch,
     ) {}
 
     public static function from(Lot|Batch|Making $thing): self
@@ -53,12 +58,14 @@ final readonly class Followed
             $batchIds = self::ids(array_column($into, 'batch'));
             $makingIds = self::ids(array_column($into, 'making'));
         }
+        $charged = self::charged($batchIds, ! ($thing instanceof Lot), ! ($thing instanceof Making));
+        $batchIds = self::ids([...$batchIds, ...array_merge([], ...$charged)]);
         $melted = self::melted('batch_id', $batchIds);
         if (! ($thing instanceof Making)) {
             $makingIds = self::ids([...$makingIds, ...array_column($melted, 1)]);
         }
 
-        return self::of($lotIds, $batchIds, $makingIds, $melted, ! ($thing instanceof Lot));
+        return self::of($lotIds, $batchIds, $makingIds, $melted, $charged, ! ($thing instanceof Lot));
     }
 
     /** All that somebody was given or sold, and what that came from. */
@@ -73,9 +80,11 @@ final readonly class Followed
         );
         $bottles = LogEntry::query()->where('kind', 'used')->where('data->to', $person)->pluck('batch_id')->all();
         $batchIds = self::ids([...$bottles, ...array_column(self::melted('making_id', $makingIds), 0)]);
+        $charged = self::charged($batchIds, true, false);
+        $batchIds = self::ids([...$batchIds, ...array_merge([], ...$charged)]);
         $melted = array_values(array_filter(self::melted('batch_id', $batchIds), fn (array $each) => in_array($each[1], $makingIds, true)));
 
-        return self::of([], $batchIds, $makingIds, $melted, true);
+        return self::of([], $batchIds, $makingIds, $melted, $charged, true);
     }
 
     /**
@@ -83,9 +92,10 @@ final readonly class Followed
      * @param  list<int>  $batchIds
      * @param  list<int>  $makingIds
      * @param  list<array{int, int}>  $melted
+     * @param  list<array{int, int}>  $charged
      * @param  bool  $back whether the lots are those that any of it was made of
      */
-    private static function of(array $lotIds, array $batchIds, array $makingIds, array $melted, bool $back): self
+    private static function of(array $lotIds, array $batchIds, array $makingIds, array $melted, array $charged, bool $back): self
     {
         $moves = self::moves(
             fn (Builder $moves) => $moves->where(
@@ -110,6 +120,7 @@ final readonly class Followed
             self::pairs($moves, 'batch', $lotIds),
             self::pairs($moves, 'making', $lotIds),
             array_values(array_filter($melted, fn (array $each) => in_array($each[1], $makingIds, true))),
+            $charged,
         );
     }
 
@@ -136,6 +147,67 @@ final readonly class Followed
         }
 
         return $pairs;
+    }
+
+    /**
+     * Batches whose oil went on fresh herb, one after another, as far as they go.
+     *
+     * @param  list<int>  $ids
+     * @return list<array{int, int}> a batch, and the one made in its oil
+     */
+    private static function charged(array $ids, bool $back, bool $on): array
+    {
+        $pairs = [];
+        foreach ([...$back ? [true] : [], ...$on ? [false] : []] as $backwards) {
+            for ($edge = $ids; $edge !== []; $edge = array_diff(array_column($found, $backwards ? 0 : 1), $ids)) {
+                $found = $backwards ? self::madeIn($edge) : self::goneInto($edge);
+                $pairs = [...$pairs, ...$found];
+            }
+        }
+
+        return array_values(array_unique($pairs, SORT_REGULAR));
+    }
+
+    /**
+     * @param  array<int>  $ids
+     * @return list<array{int, int}>
+     */
+    private static function madeIn(array $ids): array
+    {
+        $bases = self::begun()
+            ->whereIn('id', $ids)
+            ->whereNotNull('plan->in_oil')
+            ->get(['id', 'house_id', 'plan']);
+        $from = Batch::query()
+            ->whereIn('uid', $bases->map(fn (Batch $batch) => $batch->plan->base?->batch)->all())
+            ->pluck('id', 'uid');
+        $pairs = $bases->map(fn (Batch $batch) => [$from->get($batch->plan->base->batch ?? ''), $batch->id])->all();
+
+        return array_values(array_filter($pairs, fn (array $pair) => is_int($pair[0])));
+    }
+
+    /**
+     * @param  array<int>  $ids
+     * @return list<array{int, int}>
+     */
+    private static function goneInto(array $ids): array
+    {
+        $lines = LogEntry::query()
+            ->whereIn('batch_id', $ids)
+            ->where('kind', 'used')
+            ->whereNotNull('data->batch')
+            ->get(['id', 'house_id', 'batch_id', 'kind', 'data']);
+        $uids = $lines->map(fn (LogEntry $entry) => ($line = $entry->line()) instanceof Used ? [$entry->batch_id, $line->batch] : [0, '']);
+        $into = self::begun()->whereIn('uid', $uids->pluck(1))->pluck('id', 'uid');
+        $pairs = $uids->map(fn (array $each) => [$each[0], $into->get($each[1])])->all();
+
+        return array_values(array_filter($pairs, fn (array $pair) => is_int($pair[1])));
+    }
+
+    /** @return EloquentBuilder<Batch> batches that kept what they took: one thrown away before it was filled gave it back */
+    private static function begun(): EloquentBuilder
+    {
+        return Batch::query()->where(fn ($batch) => $batch->where('stage', '!=', Stage::Discarded)->orWhereNotNull('filled_at'));
     }
 
     /**

@@ -81,6 +81,9 @@ final readonly class TracePage
             // By the bottles it was poured from, where they are known.
             $told->poured("batch {$batch}", "product {$making}");
         }
+        foreach ($followed->batchInBatch as [$batch, $into]) {
+            $told->poured("batch {$batch}", "batch {$into}");
+        }
         if (! isset($told->name[$start])) {
             throw new NotFoundHttpException();
         }
@@ -203,7 +206,8 @@ final readonly class TracePage
             $id = "bottle {$batch->id} {$bottle->number}";
             $lines = $used[$batch->id][$bottle->number] ?? [];
             $into = array_values(array_unique(array_filter(array_map(fn (Used $line) => $line->making, $lines))));
-            if ($of !== null && ! in_array($of->uid, $into, true)) {
+            $charged = array_values(array_filter(array_map(fn (Used $line) => $batches->firstWhere('uid', $line->batch), $lines)));
+            if ($of !== null && ! in_array($of->uid, $into, true) && $charged === []) {
                 continue;
             }
             $name = "no. {$bottle->number} of {$batch->code}";
@@ -223,6 +227,9 @@ final readonly class TracePage
             foreach ($into as $uid) {
                 $making = $makings->get($uid);
                 $making === null || $told->joins($id, "product {$making->id}");
+            }
+            foreach ($charged as $made) {
+                $told->joins($id, "batch {$made->id}");
             }
             // Some of a bottle that is here yet was given away: whoever has that is told too.
             foreach ($of !== null || $bottle->state === 'given' ? [] : array_values(array_unique($went)) as $i => $to) {

@@ -22,6 +22,7 @@ final readonly class BatchView extends Shape
      * @param  list<LotUsed>  $lots
      * @param  list<LabelLine>  $label
      * @param  list<CautionView>  $cautions
+     * @param  bool  $charge whether fresh herb can be put in its oil
      * @param  list<TraceLine>  $trace where every bottle is, for a batch that is to be found
      */
     public function __construct(
@@ -49,5 +50,7 @@ final readonly class BatchView extends Shape
         public StorageView $kept,
         public array $cautions,
         public array $trace,
+        public bool $charge,
+        public ?BaseView $base,
     ) {}
 }

@@ -19,6 +19,7 @@ final readonly class Used extends Line
      * @param  string  $how of HOW
      * @param  string  $to for what, or to whom
      * @param  string  $making the product that it went into; its own logbook gives it back
+     * @param  string  $batch the batch that was made in it: a second charge, which gives it back
      */
     public function __construct(
         public int $bottle,
@@ -27,6 +28,7 @@ final readonly class Used extends Line
         public string $typed,
         public string $to,
         public string $making = '',
+        public string $batch = '',
     ) {}
 
     public static function of(Stored $data): self
@@ -38,6 +40,7 @@ final readonly class Used extends Line
             $data->text('typed'),
             $data->text('to'),
             $data->text('making'),
+            $data->text('batch'),
         );
     }
 
@@ -49,7 +52,7 @@ final readonly class Used extends Line
     public function data(): array
     {
         return ['bottle' => $this->bottle, 'how' => $this->how, 'ml' => $this->ml, 'typed' => $this->typed, 'to' => $this->to] +
-            ($this->making === '' ? [] : ['making' => $this->making]);
+            array_filter(['making' => $this->making, 'batch' => $this->batch]);
     }
 
     public function rests(): bool
@@ -57,9 +60,9 @@ final readonly class Used extends Line
         return true;
     }
 
-    /** What went into a product comes back with it. */
+    /** What went into a product, or on fresh herb, comes back with that. */
     public function canBeStruck(): bool
     {
-        return $this->making === '';
+        return $this->making === '' && $this->batch === '';
     }
 }

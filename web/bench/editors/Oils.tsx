@@ -38,6 +38,16 @@ export function OilsEditor({ edit }: { edit: Edit }) {
       // The amounts of the oils are all the oil there is.
       ...(more.amount ? { oil_amount: null, finished: null } : {}),
     })
+  if (wish.in_oil) {
+    return (
+      <>
+        <p>It is made in an oil of this house, all of it or as much as you say, and is as old as that.</p>
+        <TextButton className="self-start" onClick={() => change({ in_oil: null })}>
+          Take oil by itself instead
+        </TextButton>
+      </>
+    )
+  }
   return (
     <>
       {oils.map((oil, index) => (
