@@ -164,6 +164,8 @@ Route::prefix('api')->group(function (): void {
                 Route::post('batches/{batch}/strain', [BatchController::class, 'strain']);
                 Route::post('batches/{batch}/bottle', [BatchController::class, 'bottle']);
                 Route::post('batches/{batch}/decant', [PressController::class, 'decant']);
+                Route::post('batches/{batch}/ready', [PressController::class, 'ready']);
+                Route::post('batches/{batch}/top-up', [PressController::class, 'topUp']);
                 Route::post('batches/{batch}/use', [PressController::class, 'use']);
                 Route::post('batches/{batch}/check', [PressController::class, 'check']);
                 Route::post('batches/{batch}/keep', [PressController::class, 'store']);

@@ -13,7 +13,7 @@ use Kettle\Reason\Said;
 /**
  * Facts from a line such as "comfrey-leaf:fresh olive,jojoba by:slow-cooker for:kitchen way:squeezed kept:fridge
  * spirit slow oil-spent warm-too-long
- * lots:food,skin,gathered,sesame,part wax heed:nuts,child made brim"; herbs with "+" between, an unlisted one as "?name",
+ * lots:food,skin,gathered,sesame,part wax heed:nuts,child made brim unstrained"; herbs with "+" between, an unlisted one as "?name",
  * one of the house's own as "!name", or "!!name" where nobody has said what it may do; an own oil of which little is
  * known as "!name" too.
  */
@@ -81,7 +81,15 @@ function cautionFacts(string $line): Facts
         ['ceiling' => $method->variants[0]->ceilingC === null ? null : '60 °C', 'spent' => 'Olive oil'],
         array_map($cupboard->heed(...), array_values(array_filter(explode(',', $said['heed'])))),
     )->and(
-        array_intersect_key($flags, ['wax' => 1, 'essential-oils' => 1, 'oil-spent' => 1, 'warm-too-long' => 1, 'made' => 1, 'brim' => 1]),
+        array_intersect_key($flags, [
+            'wax' => 1,
+            'essential-oils' => 1,
+            'oil-spent' => 1,
+            'warm-too-long' => 1,
+            'made' => 1,
+            'brim' => 1,
+            'unstrained' => 1,
+        ]),
     );
 }
 

@@ -36,7 +36,8 @@ final readonly class TraceQuestions
         }
         $state = $holds = [];
         foreach (self::rows($document, 'batches') as $i => $row) {
-            self::join($graph, $row, 'lots', "batches.{$i}");
+            self::join($graph, $row, 'lots', "batches.{$i}", ['lot']);
+            self::join($graph, $row, 'in_oil', "batches.{$i}", ['batch', 'bottle']);
         }
         foreach (self::rows($document, 'products') as $i => $row) {
             self::join($graph, $row, 'from', "products.{$i}");
@@ -110,11 +111,21 @@ final readonly class TraceQuestions
         return str_starts_with($id, self::PERSON) ? substr($id, strlen(self::PERSON)) : $id;
     }
 
-    /** @param  array<mixed>  $row */
-    private static function join(Graph $graph, array $row, string $key, string $where): void
+    /**
+     * @param  array<mixed>  $row
+     * @param  list<string>  $kinds those it can be of
+     */
+    private static function join(Graph $graph, array $row, string $key, string $where, array $kinds = Graph::KINDS): void
     {
         foreach (is_array($row[$key] ?? null) ? array_values($row[$key]) : [] as $i => $from) {
-            self::at("{$where}.{$key}.{$i}", fn () => $graph->joins(is_string($from) ? $from : '', self::id($row)));
+            $from = is_string($from) ? $from : '';
+            self::at("{$where}.{$key}.{$i}", function () use ($graph, $from, $row, $kinds): void {
+                $kind = $graph->kind($from);
+                if (! in_array($kind, $kinds, true)) {
+                    throw TraceException::backwards($from, $kind, self::id($row), $graph->kind(self::id($row)));
+                }
+                $graph->joins($from, self::id($row));
+            });
         }
     }
 

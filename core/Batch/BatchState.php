@@ -9,8 +9,10 @@ use Kettle\Batch\Line\ColourLook;
 use Kettle\Batch\Line\Decanted;
 use Kettle\Batch\Line\PurposeChanged;
 use Kettle\Batch\Line\PutAway;
+use Kettle\Batch\Line\Ready;
 use Kettle\Batch\Line\Strained;
 use Kettle\Batch\Line\TaskLine;
+use Kettle\Batch\Line\Topped;
 use Kettle\Batch\Line\Used;
 use Kettle\Caution\ColdStorage;
 use Kettle\Diary\Availability;
@@ -64,8 +66,9 @@ final readonly class BatchState
         $log = $record->log;
         $tables = $cupboard->tables();
         $progress = $record->progress($availability);
-        $strained = $log->last(Strained::class);
-        $bottled = $log->last(Bottled::class);
+        $ready = $log->last(Ready::class);
+        $strained = $ready?->asStrained() ?? $log->last(Strained::class);
+        $bottled = $ready?->asBottled() ?? $log->last(Bottled::class);
         $purpose = $log->last(PurposeChanged::class)->to ?? $record->plan->purpose;
         [$storedAs, $keeping] = self::stored($record, $progress, $strained, $purpose, $cupboard, $lots);
         $useBy =
@@ -87,7 +90,7 @@ final readonly class BatchState
             $purpose,
             $strained,
             $bottled,
-            $log->lastEntry(Bottled::class)?->at,
+            ($log->lastEntry(Ready::class) ?? $log->lastEntry(Bottled::class))?->at,
             $log->last(Decanted::class)?->ml,
             $bottles,
             self::colours($log),
@@ -173,6 +176,7 @@ final readonly class BatchState
                 $wet['watery'],
                 kitchen: $purpose === 'kitchen',
                 printed: $plan->printedBestBefore(),
+                onHerb: ! $plan->isStrained(),
             ),
             $cupboard->tables(),
         );
@@ -217,9 +221,12 @@ final readonly class BatchState
                 $bottles[$number] = new BottleState($number, $size->called, $size->capacityMl, $size->capacityMl);
             }
         }
-        foreach ($log->all(Used::class) as $used) {
-            if (isset($bottles[$used->bottle])) {
-                $bottles[$used->bottle] = $bottles[$used->bottle]->after($used);
+        // In the order they were written: what was emptied before it was filled up again is full.
+        foreach ($log->standing as $entry) {
+            $line = $entry->line;
+            if (($line instanceof Used || $line instanceof Topped) && isset($bottles[$line->bottle])) {
+                $bottle = $bottles[$line->bottle];
+                $bottles[$line->bottle] = $line instanceof Used ? $bottle->after($line) : $bottle->toppedUp($line);
             }
         }
 

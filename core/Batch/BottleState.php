@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Batch;
 
+use Kettle\Batch\Line\Topped;
 use Kettle\Batch\Line\Used;
 
 /** One bottle, and what became of it. */
@@ -27,6 +28,14 @@ final readonly class BottleState
         public string $state = self::IN,
         public string $to = '',
     ) {}
+
+    /** Fresh oil on what is left in it. */
+    public function toppedUp(Topped $more): self
+    {
+        $left = round($this->leftMl + $more->ml, 3);
+
+        return new self($this->number, $this->called, max($this->capacityMl, $left), $left, self::IN, $this->to);
+    }
 
     public function after(Used $used): self
     {

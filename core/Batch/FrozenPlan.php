@@ -96,13 +96,23 @@ final readonly class FrozenPlan
     /** What stays behind by a way, of what it goes through as it was planned. */
     public function through(Uptake $uptake, Tables $tables): Uptake
     {
-        return $this->isStrainedTwice() ? $uptake->strainedAgain($tables) : $uptake;
+        return match (true) {
+            ! $this->isStrained() => $uptake->unstrained(),
+            $this->isStrainedTwice() => $uptake->strainedAgain($tables),
+            default => $uptake,
+        };
     }
 
     /** Whether it goes through paper or a finer cloth a second time. */
     public function isStrainedTwice(): bool
     {
         return (new Stored($this->document))->flag('strained_twice');
+    }
+
+    /** Whether it is strained at all, and not used from the top, on its sediment. */
+    public function isStrained(): bool
+    {
+        return (new Stored($this->document))->flag('strained', true);
     }
 
     public function isColdKept(): bool
@@ -125,6 +135,7 @@ final readonly class FrozenPlan
             $this->isColdKept() ? (float) ColdStorage::MOST_WARM_H : null,
             $warmUpMin ?? $this->method->warmUpMin,
             $this->method->settles,
+            $this->isStrained(),
         );
     }
 
@@ -264,7 +275,7 @@ final readonly class FrozenPlan
             true,
             $words,
             array_values(array_intersect_key($cupboard->heeds(), array_flip((new Stored($this->document))->texts('heed')))),
-        );
+        )->and($this->isStrained() ? [] : ['unstrained' => true]);
     }
 
     /**

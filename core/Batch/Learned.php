@@ -37,7 +37,15 @@ final readonly class Learned
     {
         $form = $plan->uptakeKey();
         $dry = $plan->dryG();
-        if ($plan->isFromBefore() || $strained === null || $strained->ml === null || $form === null || $dry < self::LEAST_G) {
+        // What is never strained shows nothing of what its herb kept.
+        if (
+            $plan->isFromBefore() ||
+            ! $plan->isStrained() ||
+            $strained === null ||
+            $strained->ml === null ||
+            $form === null ||
+            $dry < self::LEAST_G
+        ) {
             return null;
         }
         $oil = $plan->figure('oil_volume') + $toppedUpMl;

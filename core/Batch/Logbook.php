@@ -7,6 +7,7 @@ namespace Kettle\Batch;
 use Kettle\Batch\Line\Line;
 use Kettle\Batch\Line\Started;
 use Kettle\Batch\Line\TaskLine;
+use Kettle\Batch\Line\Topped;
 use Kettle\Batch\Line\Used;
 use Kettle\Diary\DiaryException;
 use Kettle\Diary\Event;
@@ -71,7 +72,8 @@ final readonly class Logbook
     /** Oil added at toppings up, mL, as far as it was measured. */
     public function toppedUpMl(): float
     {
-        return array_sum(array_map(fn (TaskLine $line) => $line->ml ?? 0.0, $this->all(TaskLine::class)));
+        return array_sum(array_map(fn (TaskLine $line) => $line->ml ?? 0.0, $this->all(TaskLine::class))) +
+            array_sum(array_map(fn (Topped $line) => $line->ml, $this->all(Topped::class)));
     }
 
     /** @return list<Event> oldest first, what it all means for the days */

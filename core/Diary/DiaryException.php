@@ -140,6 +140,20 @@ final class DiaryException extends RefusedException
         );
     }
 
+    public static function warmthUnknown(): self
+    {
+        return new self(
+            'warmth_unknown',
+            'Nobody wrote down the warmth that was planned. Say whether it had it: without it, it keeps otherwise.',
+            'warmth',
+        );
+    }
+
+    public static function pastToppingUp(): self
+    {
+        return new self('past', 'It is past its best: fresh oil does not mend it. Throw it away, and begin anew.');
+    }
+
     public static function notOpen(string $task): self
     {
         return new self(

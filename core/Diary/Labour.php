@@ -15,9 +15,11 @@ final readonly class Labour
 {
     private function __construct(public float $minutes, public float $byHours) {}
 
-    public static function of(Method $method, float $hours, Timetable $times): self
+    /** @param  bool  $strains whether it is strained and bottled at all */
+    public static function of(Method $method, float $hours, Timetable $times, bool $strains = true): self
     {
-        $minutes = Step::Fill->minutes() + Step::Strain->minutes() + Step::Decant->minutes() + Step::Bottle->minutes();
+        $out = $strains ? [Step::Strain, Step::Decant, Step::Bottle] : [Step::Ready];
+        $minutes = array_sum(array_map(fn (Step $step) => $step->minutes(), [Step::Fill, ...$out]));
         $shakes = max(0.0, ceil($hours / $method->tending->shakeEveryH) - 1);
         $minutes += $shakes * Step::Shake->minutes();
         $minutes += $method->heated

@@ -69,11 +69,13 @@ final readonly class Progress
             }
         }
         $filledAt = $done['fill'] ?? null;
-        $strainedAt = $done['strain'] ?? null;
-        $decanted = ! $routine->settles || isset($done['decant']) || isset($skipped['decant']);
+        // What is never strained is ready to be used out of what it stands in.
+        $bottledAt = $done['bottle'] ?? ($done['ready'] ?? null);
+        $strainedAt = $done['strain'] ?? ($done['ready'] ?? null);
+        $decanted = ! $routine->rests() || isset($done['decant']) || isset($skipped['decant']);
         $stage = match (true) {
             $discarded => Stage::Discarded,
-            isset($done['bottle']) => Stage::Bottled,
+            $bottledAt !== null => Stage::Bottled,
             $strainedAt !== null && $decanted => Stage::Poured,
             $strainedAt !== null => Stage::Settling,
             $filledAt !== null => Stage::Steeping,
@@ -91,13 +93,13 @@ final readonly class Progress
         $last = fn (string $key) => max($done[$key] ?? null, $skipped[$key] ?? null);
         $tasks = match ($stage) {
             Stage::Discarded => [],
-            Stage::Bottled => self::keeping($done['bottle'], $last('smell'), $upkeep, $availability, $method),
+            Stage::Bottled => self::keeping($bottledAt, $last('smell'), $upkeep, $availability, $method),
             Stage::Poured => [
                 self::task(
                     Step::Bottle,
                     $availability->forWork(
                         $last('decant') ??
-                            ($routine->settles ? $timetable->settledAt : Later::minutes($strainedAt, Step::Strain->minutes())),
+                            ($routine->rests() ? $timetable->settledAt : Later::minutes($strainedAt, Step::Strain->minutes())),
                         Step::Bottle->minutes(),
                     ),
                     $method,
@@ -234,7 +236,10 @@ final readonly class Progress
                 : self::shelving($method, $times, $filled, $last, $availability),
         ];
         $warmthDue = $method->heated && ($warmed->onSince !== null || $warmed->left($routine->hours) > 0);
-        $tasks[] = self::task(Step::Strain, $times->strainAt, $method, open: $filled && ! $warmthDue);
+        $tasks[] = self::task($routine->strains ? Step::Strain : Step::Ready, $times->strainAt, $method, open: $filled && ! $warmthDue);
+        if (! $routine->strains) {
+            return $tasks;
+        }
 
         return [...$tasks, ...self::afterStraining($times->settledAt, $method, $routine->settles, open: false)];
     }

@@ -16,6 +16,7 @@ final readonly class Routine
      * @param  ?float  $coldWithinH hours from filling to the refrigerator, at the most; null where it need not be cold
      * @param  int  $warmUpMin minutes each time before it is warm, which are not hours at warmth
      * @param  bool  $settles whether it stands after straining until its sediment has fallen
+     * @param  bool  $strains whether it is strained at all, and not used from the top, on its sediment
      */
     public function __construct(
         public Method $method,
@@ -25,24 +26,49 @@ final readonly class Routine
         public ?float $coldWithinH = null,
         public int $warmUpMin = 0,
         public bool $settles = true,
+        public bool $strains = true,
     ) {}
+
+    /** Whether it stands a day between its straining and its bottles. */
+    public function rests(): bool
+    {
+        return $this->settles && $this->strains;
+    }
 
     /** Minutes that somebody has to be there for after the heat: what sets is strained while it is warm. */
     public function tailMin(): int
     {
-        return $this->settles ? 0 : Timetable::STILL_WARM_MINUTES + Step::Strain->minutes();
+        return $this->settles || ! $this->strains ? 0 : Timetable::STILL_WARM_MINUTES + Step::Strain->minutes();
     }
 
     /** The same, put to warm where getting warm takes so long. */
     public function warmingUpIn(int $minutes): self
     {
-        return new self($this->method, $this->hours, $this->standsH, $this->soakH, $this->coldWithinH, $minutes, $this->settles);
+        return new self(
+            $this->method,
+            $this->hours,
+            $this->standsH,
+            $this->soakH,
+            $this->coldWithinH,
+            $minutes,
+            $this->settles,
+            $this->strains,
+        );
     }
 
     /** The same, where the herb has stood moistened already, or was not moistened. */
     public function soaked(): self
     {
-        return new self($this->method, $this->hours, $this->standsH, 0.0, $this->coldWithinH, $this->warmUpMin, $this->settles);
+        return new self(
+            $this->method,
+            $this->hours,
+            $this->standsH,
+            0.0,
+            $this->coldWithinH,
+            $this->warmUpMin,
+            $this->settles,
+            $this->strains,
+        );
     }
 
     /** Hours at warmth that a session between two moments is worth, where nobody read a thermometer. */

@@ -16,6 +16,7 @@ enum Step: string
     case WarmOn = 'warm_on';
     case WarmOff = 'warm_off';
     case Strain = 'strain';
+    case Ready = 'ready';
     case Settle = 'settle';
     case Decant = 'decant';
     case Bottle = 'bottle';
@@ -45,7 +46,7 @@ enum Step: string
             self::Bottle => 15,
             self::Decant => 10,
             self::WarmOn, self::WarmOff => 5,
-            self::TopUp, self::Check, self::Smell, self::UseUp => 2,
+            self::TopUp, self::Check, self::Ready, self::Smell, self::UseUp => 2,
             self::Shake => 1,
             self::Settle => 0,
         };
@@ -63,7 +64,7 @@ enum Step: string
     /** Steps that are done with amounts or answers, and so not by a word. */
     public function wantsAmounts(): bool
     {
-        return in_array($this, [self::Strain, self::Bottle, self::Smell, self::UseUp], true);
+        return in_array($this, [self::Strain, self::Ready, self::Bottle, self::Smell, self::UseUp], true);
     }
 
     /** Waiting is not something to do. */
@@ -84,6 +85,7 @@ enum Step: string
             self::WarmOn => 'switch on',
             self::WarmOff => 'switch off',
             self::Strain => 'strain',
+            self::Ready => 'say ready',
             self::Settle => 'let settle',
             self::Decant => 'pour off',
             self::Bottle => 'bottle',

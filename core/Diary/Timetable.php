@@ -70,7 +70,7 @@ final readonly class Timetable
                 Step::Strain->minutes(),
             );
 
-            return new self($beginAt, $fillAt, [], $strainAt, self::settledAfter($strainAt, $availability, $routine->settles));
+            return new self($beginAt, $fillAt, [], $strainAt, self::settled($strainAt, $availability, $routine));
         }
         if ($routine->coldWithinH !== null) {
             return self::inOneGo($routine, $routine->coldWithinH, $beginAt, $fillAt, $availability, $warmed, $slots, $filled);
@@ -79,11 +79,12 @@ final readonly class Timetable
         // The oil is strained once it is cool enough to handle; a hard fat before it sets.
         $cool = Later::minutes(
             $sessions[count($sessions) - 1]->to,
-            ($routine->settles ? self::COOLING_MINUTES : self::STILL_WARM_MINUTES) + (int) round($routine->standsH * 60),
+            ($routine->settles || ! $routine->strains ? self::COOLING_MINUTES : self::STILL_WARM_MINUTES) +
+                (int) round($routine->standsH * 60),
         );
         $strainAt = $availability->forWork($cool, Step::Strain->minutes());
 
-        return new self($beginAt, $fillAt, $sessions, $strainAt, self::settledAfter($strainAt, $availability, $routine->settles));
+        return new self($beginAt, $fillAt, $sessions, $strainAt, self::settled($strainAt, $availability, $routine));
     }
 
     /**
@@ -124,7 +125,7 @@ final readonly class Timetable
             $strainAt = min($strainAt, Later::minutes($fillAt, (int) round($coldWithinH * 60) - Step::Strain->minutes()));
         }
 
-        return new self($beginAt, $fillAt, $sessions, $strainAt, self::settledAfter($strainAt, $availability, $routine->settles));
+        return new self($beginAt, $fillAt, $sessions, $strainAt, self::settled($strainAt, $availability, $routine));
     }
 
     /** When it is strained, and so where it is to be from then on: what is kept cold, in the refrigerator. */
@@ -195,6 +196,12 @@ final readonly class Timetable
             : self::strained($strainedAt);
     }
 
+    /** When it is done with: settled, or, where it is not strained, as soon as it is ready. */
+    private static function settled(\DateTimeImmutable $strainAt, Availability $availability, Routine $routine): \DateTimeImmutable
+    {
+        return $routine->strains ? self::settledAfter($strainAt, $availability, $routine->settles) : $strainAt;
+    }
+
     /** When it is poured off and in its bottles. */
     public function bottledAt(): \DateTimeImmutable
     {
@@ -217,8 +224,11 @@ final readonly class Timetable
     public static function warmthOverBy(Routine $routine, \DateTimeImmutable $readyBy, Availability $availability): \DateTimeImmutable
     {
         $after =
-            ($routine->settles ? self::SETTLE_HOURS * 60 + self::COOLING_MINUTES : self::STILL_WARM_MINUTES) +
-            (int) round($routine->standsH * 60);
+            match (true) {
+                ! $routine->strains => self::COOLING_MINUTES,
+                $routine->settles => self::SETTLE_HOURS * 60 + self::COOLING_MINUTES,
+                default => self::STILL_WARM_MINUTES,
+            } + (int) round($routine->standsH * 60);
 
         return Later::minutes($availability->to($readyBy), -$after);
     }

@@ -71,6 +71,12 @@ final readonly class Uptake
         return new self($this->way, $this->mlPerGram, $this->sd, $this->lossesMl + $filter, $this->priorMlPerGram, $this->batches);
     }
 
+    /** Left on its sediment: no cloth keeps any, and nothing is thrown away with the mud. */
+    public function unstrained(): self
+    {
+        return new self($this->way, $this->mlPerGram, $this->sd, 0.0, $this->priorMlPerGram, $this->batches);
+    }
+
     /**
      * V_out = V_in - u x dry herb - sediment and cloth.
      *

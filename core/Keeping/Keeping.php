@@ -72,7 +72,7 @@ final readonly class Keeping
         $heat = self::heatMonths($facts->heat, $table->row('heat'));
         $factor = $place->number('factor') * $glass->number('factor') * $antioxidant->number('factor');
         $base = $facts->byRates ? 1 / $rate : $weakest['months'];
-        $cap = WetCap::of($state, $facts, $place->flag('cold'), $table->row('wet'));
+        $cap = WetCap::of($state, $facts, $place->flag('cold'), $table);
         $months = min($cap->months, max(0.0, $base * $factor - $heat));
         $capped = $base * $factor - $heat > $cap->months;
         $best = ShelfLife::after($facts->strainedAt, $months);
@@ -84,7 +84,7 @@ final readonly class Keeping
             Reason::rule($blend->isSingle() ? 'keeps-single' : 'keeps-weakest', [
                 'oil' => ['oil' => $weakest['id']],
                 'months' => $weakest['opened'],
-                'cap' => $capped && ! $state->isWet() ? Said::of('keeps.two-years') : '',
+                'cap' => $capped && ! $state->isWet() && ! $facts->onHerb ? Said::of('keeps.two-years') : '',
             ]),
             ...$capped ? $cap->reasons : [],
         ];

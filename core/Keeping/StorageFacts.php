@@ -19,6 +19,7 @@ final readonly class StorageFacts
      * @param  float  $water of the wettest herb when it went in, fraction of its weight; means nothing for dried herb
      * @param  bool  $watery whether a wet one of them is a watery plant, that wants the refrigerator
      * @param  bool  $kitchen whether it is eaten: then what is wet has four days, however it was to be kept
+     * @param  bool  $onHerb whether it is never strained, and stands on its herb until it is used up
      * @param  ?\DateTimeImmutable  $printed the best-before day that stands on an oil bought infused
      */
     public function __construct(
@@ -35,6 +36,7 @@ final readonly class StorageFacts
         public bool $watery = false,
         public bool $kitchen = false,
         public ?\DateTimeImmutable $printed = null,
+        public bool $onHerb = false,
     ) {}
 
     /** Hours of warmth it had. */

@@ -22,14 +22,20 @@ final readonly class WetCap
     /** @param  list<Reason>  $reasons */
     private function __construct(public float $months, public float $most, public array $reasons = [], public bool $coldOnly = false) {}
 
-    public static function of(State $state, StorageFacts $facts, bool $cold, Row $wet): self
+    /** @param  Row  $keeping data/keeping.json */
+    public static function of(State $state, StorageFacts $facts, bool $cold, Row $keeping): self
     {
         if ($facts->storage === ColdStorage::SOURED) {
             return new self(AcidSoak::KEEPS_MONTHS, AcidSoak::KEEPS_MONTHS);
         }
         if (! $state->isWet()) {
-            return new self(ShelfLife::DRIED_HERB_CAP, ShelfLife::DRIED_HERB_CAP);
+            $months = $keeping->row('unstrained')->number('value');
+
+            return $facts->onHerb
+                ? new self($months, $months, [Reason::rule('keeps-unstrained', ['months' => $months])])
+                : new self(ShelfLife::DRIED_HERB_CAP, ShelfLife::DRIED_HERB_CAP);
         }
+        $wet = $keeping->row('wet');
         $hours = $facts->heatH();
         $cooked = self::cooked($hours, $wet);
         if ($facts->watery && $hours < 1.0) {

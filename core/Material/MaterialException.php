@@ -51,6 +51,28 @@ final class MaterialException extends RefusedException
         return new self('twice', sprintf('%s is named twice. Name each oil once, with its parts.', ucfirst($oil)));
     }
 
+    public static function wetUnstrained(): self
+    {
+        return new self(
+            'wet',
+            'Wet herb is never left in its oil: its water spoils it, and worse can grow there. Strain it, or take dried powder.',
+        );
+    }
+
+    public static function onlyPowderUnstrained(): self
+    {
+        return new self(
+            'not_powder',
+            'Only fine, dry powder lies at the bottom. Leaf and flower stand out of the oil as it is used, and mould: '.
+                'take powder, or strain it.',
+        );
+    }
+
+    public static function neitherWrungNorStrained(): self
+    {
+        return new self('disagree', 'What is left on its sediment is not wrung out. Leave one of the two out.');
+    }
+
     public static function noSuchInfused(): self
     {
         return new self('unknown', 'There is no such infused oil here. Choose a batch that is strained, or an oil by itself.');

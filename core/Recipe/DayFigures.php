@@ -25,7 +25,7 @@ final readonly class DayFigures
     private static function dates(Wish $wish, Days $days, Keeping $keeping, Kitchen $kitchen): array
     {
         [$times, $startBy] = [$days->timetable, $days->startBy];
-        $hands = Labour::of($wish->method, $wish->variant->usualH, $times);
+        $hands = Labour::of($wish->method, $wish->variant->usualH, $times, $wish->practice->strained);
         $variant = $wish->variant;
         $usual = ['h' => $variant->usualH];
         $heated = $wish->method->heated;

@@ -324,7 +324,11 @@ final readonly class Kitchen
     {
         $uptake = $this->uptake($wish->mix, $wish->practice->way);
 
-        return $wish->practice->strainedTwice ? $uptake->strainedAgain($this->cupboard->tables()) : $uptake;
+        return match (true) {
+            ! $wish->practice->strained => $uptake->unstrained(),
+            $wish->practice->strainedTwice => $uptake->strainedAgain($this->cupboard->tables()),
+            default => $uptake,
+        };
     }
 
     /** @param  ?string  $form of HerbMix::uptakeKey */

@@ -118,6 +118,7 @@ final readonly class PlanDocument
             ...$wish->asked->before === null ? [] : ['before' => $wish->asked->before->toArray()],
             ...$wish->asked->inOil === null ? [] : ['in_oil' => $wish->asked->inOil->record()],
             'strained_twice' => $wish->practice->strainedTwice,
+            ...$wish->practice->strained ? [] : ['strained' => false],
             'state' => $wish->mix->state->value,
             'purpose' => $wish->purpose,
             'kept' => $wish->storage(),

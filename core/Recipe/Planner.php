@@ -92,6 +92,7 @@ final readonly class Planner
             watery: $wish->mix->isWatery(),
             kitchen: $wish->purpose === 'kitchen',
             printed: $wish->asked->before?->bestBefore,
+            onHerb: ! $wish->practice->strained,
         );
         $keeping = Keeping::of($wish->blend, $wish->mix->state, $facts('cool-dark'), $tables);
 

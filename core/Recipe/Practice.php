@@ -16,7 +16,7 @@ final readonly class Practice
     public const COOLED = ['covered', 'uncovered'];
 
     /** How often it goes through a cloth or paper. */
-    public const STRAINED = ['once', 'twice'];
+    public const STRAINED = ['once', 'twice', 'never'];
 
     /**
      * @param  string  $way how it is got out: drained, squeezed or pressed
@@ -26,6 +26,7 @@ final readonly class Practice
      * @param  ?float  $standsH hours it stands off the heat, where the cook said
      * @param  bool  $cooledOpen whether the lid is off while it cools
      * @param  bool  $strainedTwice whether it goes through paper a second time
+     * @param  bool  $strained whether it is strained at all, and not used from the top, on its sediment
      */
     public function __construct(
         public string $way,
@@ -35,6 +36,7 @@ final readonly class Practice
         public ?float $standsH = null,
         public bool $cooledOpen = false,
         public bool $strainedTwice = false,
+        public bool $strained = true,
     ) {}
 
     /** "twice a day", "daily", "every few days", "weekly" */
@@ -59,6 +61,7 @@ final readonly class Practice
             $heated ? $this->standsH : null,
             $heated && $this->cooledOpen,
             $this->strainedTwice,
+            $this->strained,
         );
     }
 }

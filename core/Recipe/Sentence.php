@@ -58,9 +58,11 @@ final class Sentence
             self::plain('then'),
             self::piece(
                 'way',
-                $wish->practice->strainedTwice
-                    ? Said::of('sentence.strained-twice', ['way' => ['way' => $wish->practice->way]])
-                    : Said::just(['way' => $wish->practice->way]),
+                match (true) {
+                    ! $wish->practice->strained => Said::of('sentence.unstrained'),
+                    $wish->practice->strainedTwice => Said::of('sentence.strained-twice', ['way' => ['way' => $wish->practice->way]]),
+                    default => Said::just(['way' => $wish->practice->way]),
+                },
                 $chosen('way', 'strained'),
             ),
             self::plain('comma'),

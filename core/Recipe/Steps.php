@@ -142,6 +142,12 @@ final readonly class Steps
     /** @return list<array{id: string, says: Said}> */
     private static function after(Plan $plan): array
     {
+        if (! $plan->wish->practice->strained) {
+            return [
+                self::step('ready', 'ready', ['day' => ['day' => $plan->timetable->strainAt]]),
+                self::step('use', 'use-from-the-top', ['day' => ['day' => $plan->figures['best_before']->text()]]),
+            ];
+        }
         $yield = $plan->figures['yield_volume'];
         $cold = $plan->wish->storage() === ColdStorage::FRIDGE;
         $sets = $plan->wish->sets();

@@ -77,6 +77,7 @@ final readonly class Wish
             $this->coldWithinH(),
             $warmUpMin,
             ! $this->sets(),
+            $this->practice->strained,
         );
     }
 

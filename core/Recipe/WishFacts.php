@@ -63,7 +63,8 @@ final readonly class WishFacts
         )->and(
             ($spent === [] ? [] : ['oil-spent' => true]) +
                 ($made ? ['made' => true] : []) +
-                ($wish->sizing->byJar?->brim === true ? ['brim' => true] : []),
+                ($wish->sizing->byJar?->brim === true ? ['brim' => true] : []) +
+                ($wish->practice->strained ? [] : ['unstrained' => true]),
         );
     }
 

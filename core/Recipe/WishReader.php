@@ -13,6 +13,7 @@ use Kettle\Infusion\OwnHours;
 use Kettle\Infusion\Uptake;
 use Kettle\Infusion\Variant;
 use Kettle\Material\Cupboard;
+use Kettle\Material\HerbMix;
 use Kettle\Material\MaterialException;
 use Kettle\Material\Own;
 use Kettle\Measure\Kind;
@@ -121,6 +122,11 @@ final class WishReader
         $storage = $faults->trying('kept', fn () => $this->oneOf($wish, 'kept', ColdStorage::ALL)) ?? ColdStorage::SHELF;
         $herb = $read['total'] ?? null;
         $this->sizing->onlyOneWay($herb, $oil, $finished, $byJar, $faults);
+        if ($strained === 'never' && $mix !== null) {
+            foreach (self::whyStrained($mix, $way) as $why) {
+                $faults->add($why->about('strained'));
+            }
+        }
         if ($faults->all() !== []) {
             throw WishException::faults($faults->all());
         }
@@ -135,13 +141,14 @@ final class WishReader
             new WishedDays($start, $readyBy),
             new Practice(
                 // Squeezing wet herb drives its water into the oil; the strongest oil is in dry and woody herb.
-                $way ?? ($mix->state->isWet() ? 'drained' : 'squeezed'),
+                $way ?? ($mix->state->isWet() || $strained === 'never' ? 'drained' : 'squeezed'),
                 $spirit,
                 $shake === null || $method->heated ? null : Practice::SHAKES[$shake],
                 $storage,
                 $stands,
                 $cooled === 'uncovered',
                 $strained === 'twice',
+                $strained !== 'never',
             ),
             $purpose,
             new Asked(self::tidy($wish), $this->chosen($wish), $oilLots, $before, $heeds, $inOil),
@@ -184,6 +191,16 @@ final class WishReader
             ),
             ...$tidied,
             ...is_array($wish['heed'] ?? null) && $wish['heed'] !== [] ? ['heed' => array_values($wish['heed'])] : [],
+        ];
+    }
+
+    /** @return list<MaterialException> why it cannot be left on its sediment */
+    private static function whyStrained(HerbMix $mix, ?string $way): array
+    {
+        return [
+            ...$mix->state->isWet() ? [MaterialException::wetUnstrained()] : [],
+            ...$mix->state->isWet() || $mix->isPowder() ? [] : [MaterialException::onlyPowderUnstrained()],
+            ...$way === null || $way === 'drained' ? [] : [MaterialException::neitherWrungNorStrained()],
         ];
     }
 

@@ -215,6 +215,10 @@ final class WishSentence
         $said += $stands === null ? [] : ['stands' => $stands[1]];
         $said += $this->left->take('cooled\s+(?:uncovered|open)') === null ? [] : ['cooled' => 'uncovered'];
         $said += $this->left->take('(?:and\s+)?strained\s+twice') === null ? [] : ['strained' => 'twice'];
+        $said +=
+            $this->left->take('(?:and\s+)?(?:(?:left\s+)?on\s+its\s+sediment|never\s+strained|not\s+strained|unstrained)') === null
+                ? []
+                : ['strained' => 'never'];
         $said += match (true) {
             $this->left->take('(?:then\s+)?(?:not\s+squeezed|unsqueezed|drained)') !== null => ['way' => 'drained'],
             $this->left->take('(?:then\s+)?squeezed') !== null => ['way' => 'squeezed'],

@@ -22,6 +22,9 @@ final class Graph
     /** @var array<string, list<string>> what each was made of */
     private array $from = [];
 
+    /** Whether anything goes from a later kind to an earlier one: only then can it come back on itself. */
+    private bool $turns = false;
+
     /** @var array<string, int> place of its kind in KINDS, by id */
     private array $orders = [];
 
@@ -50,15 +53,17 @@ final class Graph
         $other = $this->orders[$into] ?? throw TraceException::unknown($into);
         // Every arrow goes from the plant towards the person; only what was left of a product may be melted into another,
         // and an oil put on herb once more.
-        if ($one >= $other && ! $this->mayGoOn($what, $one, $into, $other)) {
+        $back = $one >= $other;
+        if (($back && ! self::mayGoOn($one, $other)) || (($back || $this->turns) && $this->comesOf($what, $into))) {
             throw TraceException::backwards($what, self::KINDS[$one], $into, self::KINDS[$other]);
         }
+        $this->turns = $this->turns || $back;
         $this->into[$what][] = $into;
         $this->from[$into][] = $what;
     }
 
-    /** A product into another, or an oil, bottled or not, on fresh herb, unless that came of it. */
-    private function mayGoOn(string $what, int $one, string $into, int $other): bool
+    /** A product into another, or an oil, bottled or not, on fresh herb. */
+    private static function mayGoOn(int $one, int $other): bool
     {
         $again = match ($other) {
             self::ORDER['product'] => [self::ORDER['product']],
@@ -66,7 +71,13 @@ final class Graph
             default => [],
         };
 
-        return in_array($one, $again, true) && ! in_array($what, [$into, ...$this->forward($into)], true);
+        return in_array($one, $again, true);
+    }
+
+    /** Whether a thing is another, or was made of it: then it cannot go into it. */
+    private function comesOf(string $what, string $other): bool
+    {
+        return in_array($what, [$other, ...$this->forward($other)], true);
     }
 
     /** @throws TraceException */

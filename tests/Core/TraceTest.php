@@ -102,6 +102,23 @@ it('refuses what cannot be, by name', function (array $more, string $fault) {
  * Held against the transitive closure by Warshall's algorithm, of any text on graphs, on random houses; ids are numbers as text
  * now and then, as people number their jars.
  */
+it('follows an oil that went on fresh herb once more, and never round', function () {
+    $house = [
+        'lots' => [['id' => 'clover'], ['id' => 'plantain']],
+        'batches' => [['id' => '26-001', 'lots' => ['clover']], ['id' => '26-002', 'lots' => ['plantain'], 'in_oil' => ['26-001/1']]],
+        'bottles' => [['id' => '26-001/1', 'batch' => '26-001'], ['id' => '26-002/1', 'batch' => '26-002', 'to' => 'Torin']],
+    ];
+    $ids = fn (string $of, string $way) => array_column(Melted::ask($house + ['of' => $of], 'trace')[$way], 'id');
+    expect($ids('clover', 'forward'))
+        ->toEqualCanonicalizing(['26-001', '26-001/1', '26-002', '26-002/1', 'Torin'])
+        ->and($ids('26-002/1', 'back'))
+        ->toEqualCanonicalizing(['26-002', 'plantain', '26-001/1', '26-001', 'clover'])
+        ->and($ids('plantain', 'forward'))
+        ->not->toContain('26-001');
+    $house['batches'][0]['in_oil'] = ['26-002'];
+    expect(Melted::faults($house + ['of' => 'clover'], 'trace'))->not->toBe([]);
+});
+
 it('finds what a matrix finds, both ways', function () {
     mt_srand(5);
     for ($round = 0; $round < 60; $round++) {

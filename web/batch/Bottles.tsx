@@ -27,11 +27,14 @@ function whereItWent(bottle: Shape<'BatchView'>['bottles'][number]): string {
 export function Bottles({ batch }: { batch: Shape<'BatchView'> }) {
   const { works } = usePart()
   const [using, setUsing] = useState<number | null>(null)
+  const [topping, setTopping] = useState<number | null>(null)
+  // What is left on its sediment is topped up, and what is strained is not.
+  const stands = batch.plan.strained === false && batch.stage === 'bottled'
   if (batch.bottles.length === 0) return null
   return (
     <section aria-labelledby="bottles" className="flex flex-col gap-2">
       <h2 id="bottles" className="column-head font-text text-base">
-        Bottles
+        {stands ? 'What it stands in' : 'Bottles'}
       </h2>
       {batch.trace.length > 0 ? (
         <Notice rank="stop">
@@ -55,16 +58,64 @@ export function Bottles({ batch }: { batch: Shape<'BatchView'> }) {
               <strong className="figures">no. {bottle.number}</strong>, {bottle.filled}
               {whereItWent(bottle)}
             </span>
-            {works && bottle.state === 'in' ? (
-              <TextButton onClick={() => setUsing(bottle.number)} aria-label={`Use or give bottle ${bottle.number}`}>
-                Use or give
-              </TextButton>
-            ) : null}
+            <span className="flex gap-4">
+              {works && stands ? (
+                <TextButton onClick={() => setTopping(bottle.number)} aria-label={`Top up number ${bottle.number}`}>
+                  Top up
+                </TextButton>
+              ) : null}
+              {works && bottle.state === 'in' ? (
+                <TextButton onClick={() => setUsing(bottle.number)} aria-label={`Use or give bottle ${bottle.number}`}>
+                  Use or give
+                </TextButton>
+              ) : null}
+            </span>
           </li>
         ))}
       </ul>
       <UseSheet key={using} batch={batch} number={using} close={() => setUsing(null)} />
+      <TopUpSheet key={`top-${topping ?? ''}`} batch={batch} number={topping} close={() => setTopping(null)} />
     </section>
+  )
+}
+
+/** Fresh oil on what is used from the top. */
+function TopUpSheet({ batch, number, close }: { batch: Shape<'BatchView'>; number: number | null; close: () => void }) {
+  const house = useHouseId()
+  const say = useSay()
+  const [amount, setAmount] = useState('')
+  const write = useBatchWrite(() => {
+    close()
+    say({ text: 'Topped up: written down.' })
+  })
+  return (
+    <Sheet open={number !== null} onOpenChange={(open) => (open ? undefined : close())} title="Top up">
+      <form
+        className="flex flex-col gap-4"
+        onSubmit={sent(() => {
+          if (number !== null)
+            write.mutate({
+              path: `/houses/${house}/batches/${batch.id}/top-up`,
+              body: { bottle: number, amount },
+            })
+        })}
+      >
+        <p>The same oil, before the powder stands out. It keeps no longer for it: best before {batch.best_before}.</p>
+        <Field
+          label="How much oil was added"
+          placeholder="40 mL"
+          maxLength={40}
+          required
+          value={amount}
+          fault={write.error?.about('amount')}
+          onChange={(event) => setAmount(event.target.value)}
+        />
+        {write.error && !write.error.about('amount') ? <Trouble problem={write.error} /> : null}
+        <Button type="submit" look="strong" className="self-start" disabled={write.isPending}>
+          Write it down
+        </Button>
+      </form>
+    </Sheet>
   )
 }
 

@@ -94,6 +94,8 @@ export function Amounts({
     if (need && need.takes.length > 1) return ` · from ${need.takes.length} lots`
     return take ? ` · ${take.left_text} left after` : ''
   }
+  // Never strained, it is used from the top.
+  const clear = plan.strained === false
   return (
     <section className="border-line lg:border-s lg:ps-7" aria-label="Weigh and pour">
       <h2 className="column-head font-text text-base">Weigh and pour</h2>
@@ -142,15 +144,23 @@ export function Amounts({
       {oilNotes}
       <h2 className="column-head font-text mt-6 text-base">What comes of it</h2>
       <Row
-        name={`Out of the cloth, ${plan.way}`}
+        name={clear ? 'Clear, above its sediment' : `Out of the cloth, ${plan.way}`}
         detail={`${figure('yield_volume')?.range_text ?? ''}, nine times in ten`}
       >
-        <Figure name="Out of the cloth" figure={figure('yield_volume')} kitchenFirst={kitchenFirst} />
+        <Figure
+          name={clear ? 'Clear, above its sediment' : 'Out of the cloth'}
+          figure={figure('yield_volume')}
+          kitchenFirst={kitchenFirst}
+        />
       </Row>
       <Row
         name={plan.kept === 'fridge' ? 'Use by' : 'Keeps until'}
         detail={
-          plan.kept === 'fridge' ? `at ${cold}, from the hour it is cool` : 'cool and dark, in a full dark bottle'
+          plan.kept === 'fridge'
+            ? `at ${cold}, from the hour it is cool`
+            : clear
+              ? 'cool and dark, on its powder'
+              : 'cool and dark, in a full dark bottle'
         }
       >
         <Figure name="Keeps until" figure={figure('best_before')} size="text-xl" />
@@ -171,7 +181,7 @@ export function Amounts({
           <Figure name="At warmth" figure={figure('warm_hours')} size="text-xl" />
         </Row>
       ) : null}
-      <Row name="Hands-on" detail="weighing to bottling">
+      <Row name="Hands-on" detail={clear ? 'weighing to pouring' : 'weighing to bottling'}>
         <Figure name="Hands-on" figure={figure('hands_on')} size="text-xl" />
       </Row>
       {figure('strain_within') ? (

@@ -75,7 +75,13 @@ export function saidSentence(
     ['spirit', wish.spirit === 'yes' ? 'moistened with spirit first' : '', true],
     ['method', method?.name ?? 'some way', Boolean(wish.method)],
     ['school', ownHours || (method?.schools.find((each) => each.id === wish.school)?.name ?? ''), true],
-    ['way', [wish.way, wish.strained === 'twice' ? 'strained twice' : ''].filter(Boolean).join(', '), true],
+    [
+      'way',
+      [wish.way, { twice: 'strained twice', never: 'left on its sediment', once: '' }[wish.strained ?? 'once']]
+        .filter(Boolean)
+        .join(', '),
+      true,
+    ],
     [
       'when',
       wish.ready_by

@@ -51,12 +51,16 @@ export function PlanDays({ plan }: { plan: Shape<'Plan'> }) {
               </div>
             ))
           : null}
-        <dt>Strain by</dt>
+        <dt>{plan.strained === false ? 'Ready' : 'Strain by'}</dt>
         <dd>
-          <Figure name="Strain by" figure={figures.strain_by} size="text-lg" />
+          <Figure name={plan.strained === false ? 'Ready' : 'Strain by'} figure={figures.strain_by} size="text-lg" />
         </dd>
-        <dt>{plan.method.settles === false ? 'In its jars' : 'Settled'}</dt>
-        <dd>{schedule.says?.settled}</dd>
+        {plan.strained === false ? null : (
+          <>
+            <dt>{plan.method.settles === false ? 'In its jars' : 'Settled'}</dt>
+            <dd>{schedule.says?.settled}</dd>
+          </>
+        )}
       </dl>
     </div>
   )

@@ -7,6 +7,7 @@ import { ButtonLink, FileLink } from '../parts/Button'
 import { Cautions } from '../parts/Cautions'
 import { EmptyBoard, EmptyPlace } from '../parts/EmptyPlace'
 import { Bottling } from './Bottling'
+import { Ready } from './Ready'
 import { Settling } from './Settling'
 import { SmellIt } from './SmellIt'
 import { Straining } from './Straining'
@@ -92,7 +93,8 @@ function AtPress({ id }: { id: string }) {
   const batch = useBatch(id)
   const { there, instead } = useArrived(batch, 'the batch')
   if (!there) return instead
-  const { stage, press, name, code, kept } = there
+  const { stage, press, name, code, kept, plan } = there
+  const stands = plan.strained === false
   return (
     <div className="flex flex-col gap-7" key={id}>
       <header className="flex flex-wrap items-end justify-between gap-3">
@@ -106,8 +108,8 @@ function AtPress({ id }: { id: string }) {
         {kept.use_by ? <p className="text-warmth text-xl font-semibold">Use by {kept.use_by}</p> : null}
       </header>
       {stage === 'planned' ? <p>It has not been filled yet.</p> : null}
-      {stage === 'steeping' ? <Straining batch={there} /> : null}
-      {press.strained === null || stage === 'discarded' ? null : (
+      {stage === 'steeping' ? plan.strained === false ? <Ready batch={there} /> : <Straining batch={there} /> : null}
+      {press.strained === null || stage === 'discarded' || stands ? null : (
         <section aria-labelledby="came-out" className="flex max-w-3xl flex-col gap-3">
           <h2 id="came-out" className="text-2xl">
             What came out
@@ -145,10 +147,12 @@ function AtPress({ id }: { id: string }) {
         <>
           <section aria-labelledby="labels" className="flex flex-col gap-3">
             <h2 id="labels" className="text-2xl">
-              Bottled
+              {stands ? 'On its sediment' : 'Bottled'}
             </h2>
             <p>
-              {there.bottles.length} bottles, best before {there.best_before}; {press.left ?? 'nothing'} left over.
+              {stands
+                ? `It is used from the top, and up by ${there.best_before}.`
+                : `${there.bottles.length} bottles, best before ${there.best_before}; ${press.left ?? 'nothing'} left over.`}
             </p>
             <div className="flex flex-wrap gap-3">
               <ButtonLink look="strong" to={`/h/${house}/batch/${id}/print`}>

@@ -9,6 +9,9 @@ import { sent } from '../parts/form'
 import { Trouble } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
 
+/** What is done there, where it is not straining or bottling. */
+const AT_PRESS: Record<string, string> = { smell: 'Smell it', use_up: 'See its bottles', ready: 'See that it is ready' }
+
 /** One thing to do: done, skipped with a reason, or put off; and the way back. */
 export function TaskRow({ task }: { task: Shape<'TaskView'> }) {
   const house = useHouseId()
@@ -60,7 +63,7 @@ export function TaskRow({ task }: { task: Shape<'TaskView'> }) {
           ) : null}
           {task.at_press ? (
             <ButtonLink look={task.danger ? 'quiet' : 'strong'} to={`/h/${house}/press/${task.batch}`}>
-              {task.step === 'smell' ? 'Smell it' : task.step === 'use_up' ? 'See its bottles' : 'Take it to the press'}
+              {AT_PRESS[task.step] ?? 'Take it to the press'}
             </ButtonLink>
           ) : task.step === 'warm_off' && !task.overdue ? (
             <ButtonLink to={`/h/${house}/stove`}>At the Stove</ButtonLink>

@@ -42,7 +42,7 @@ final readonly class StrainBatch
     public function __invoke(Batch $batch, string $typed, ?string $note, array $more = []): LogEntry
     {
         return $this->logbook->write($batch, function (Batch $batch) use ($typed, $note, $more): NewLine {
-            if ($batch->stage !== Stage::Steeping) {
+            if ($batch->stage !== Stage::Steeping || ! $batch->plan->isStrained()) {
                 throw DiaryException::notOpen('strain');
             }
             $this->records->refuseOver($batch);
@@ -52,11 +52,7 @@ final readonly class StrainBatch
             }
             $warmth = $more['warmth'] ?? '';
             if ($warmth === '' && $this->records->lacksWarmth($batch)) {
-                throw new DiaryException(
-                    'warmth_unknown',
-                    'Nobody wrote down the warmth that was planned. Say whether it had it: without it, it keeps otherwise.',
-                    'warmth',
-                );
+                throw DiaryException::warmthUnknown();
             }
             $weighed = ($more['gross'] ?? '') !== '';
             $ml = $weighed

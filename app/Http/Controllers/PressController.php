@@ -8,6 +8,8 @@ use App\Actions\Batches\ChangeStorage;
 use App\Actions\Batches\CheckBottles;
 use App\Actions\Batches\Decant;
 use App\Actions\Batches\NoteFault;
+use App\Actions\Batches\SayReady;
+use App\Actions\Batches\TopUpBottle;
 use App\Actions\Batches\UseBottle;
 use App\Http\Requests;
 use App\Models\Batch;
@@ -40,6 +42,22 @@ final class PressController extends Controller
     public function decant(Requests\PourOff $form, Batch $batch, Decant $decant): BatchView
     {
         $decant($batch, $this->text($form->input('amount')), $form->boolean('again'), $this->text($form->input('note')));
+
+        return $this->batch($batch);
+    }
+
+    #[Operation('Say that what is never strained is ready')]
+    public function ready(Requests\SayReady $form, Batch $batch, SayReady $ready): BatchView
+    {
+        $ready($batch, $form->string('warmth')->toString());
+
+        return $this->batch($batch);
+    }
+
+    #[Operation('Top up what is used from the top')]
+    public function topUp(Requests\TopUp $form, Batch $batch, TopUpBottle $top): BatchView
+    {
+        $top($batch, $form->integer('bottle'), $form->string('amount')->toString());
 
         return $this->batch($batch);
     }

@@ -19,10 +19,12 @@ use Kettle\Batch\Line\Note;
 use Kettle\Batch\Line\Outcome;
 use Kettle\Batch\Line\PurposeChanged;
 use Kettle\Batch\Line\PutAway;
+use Kettle\Batch\Line\Ready;
 use Kettle\Batch\Line\ScentLook;
 use Kettle\Batch\Line\Started;
 use Kettle\Batch\Line\Strained;
 use Kettle\Batch\Line\TaskLine;
+use Kettle\Batch\Line\Topped;
 use Kettle\Batch\Line\Undone;
 use Kettle\Batch\Line\Used;
 use Kettle\Diary\Step;
@@ -86,6 +88,12 @@ final readonly class EntryPresenter
                 ', '.
                 $ml($line->lostMl).
                 ' lost in the mud',
+            $line instanceof Ready => 'Ready, and left on its sediment: '.
+                $ml($line->ml).
+                ' in '.
+                ($line->count > 1 ? $line->count.' × ' : '').
+                $line->called,
+            $line instanceof Topped => sprintf('Number %d topped up with %s', $line->bottle, $ml($line->ml)),
             $line instanceof Used => sprintf(
                 'Bottle %d: %s%s%s',
                 $line->bottle,

@@ -62,6 +62,7 @@ final readonly class TaskPresenter
             Step::WarmOn => $batch->shelf->has(Method::IN_PAN) ? "Put the {$herb} on the flame" : "Put the {$herb} to warm",
             Step::WarmOff => "Take the {$herb} off",
             Step::Strain => "Strain the {$herb}",
+            Step::Ready => "The {$herb} is ready to use",
             Step::Settle => "The {$herb} is settling",
             Step::Decant => "Pour off the {$herb}",
             Step::Bottle => "Bottle the {$herb}",
@@ -111,6 +112,7 @@ final readonly class TaskPresenter
                 ? 'when the bubbling has calmed and the colour has turned'
                 : 'off; wipe the jar dry',
             Step::Strain => $this->strain($task, $batch, $late),
+            Step::Ready => 'left on its sediment: pour it from the top',
             Step::Settle => 'till '.
                 $this->times->due($task->due_at).
                 ', '.

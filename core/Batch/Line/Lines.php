@@ -18,6 +18,8 @@ final class Lines
             Started::KIND => Started::of($stored),
             TaskLine::KIND => TaskLine::of($stored),
             Strained::KIND => Strained::of($stored),
+            Ready::KIND => Ready::of($stored),
+            Topped::KIND => Topped::of($stored),
             Decanted::KIND => Decanted::of($stored),
             Bottled::KIND => Bottled::of($stored),
             Used::KIND => Used::of($stored),

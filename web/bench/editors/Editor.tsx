@@ -307,7 +307,7 @@ export function Editor({ slot, edit }: { slot: string; edit: Edit }) {
         <>
           <Choice
             legend="How it is got out of the herb"
-            value={wish.way ?? plan?.way ?? 'squeezed'}
+            value={wish.strained === 'never' ? '' : (wish.way ?? plan?.way ?? 'squeezed')}
             choices={[
               {
                 id: 'drained',
@@ -317,9 +317,20 @@ export function Editor({ slot, edit }: { slot: string; edit: Edit }) {
               { id: 'squeezed', name: 'squeezed', detail: 'by hand in a cloth, for dry herb' },
               { id: 'pressed', name: 'pressed', detail: 'in a press: the most comes out' },
             ]}
-            onChoose={(way) => change({ way: way as 'drained' })}
+            onChoose={(way) =>
+              change({ way: way as 'drained', ...(wish.strained === 'never' ? { strained: null } : {}) })
+            }
             done={done}
           />
+          <Tick
+            checked={wish.strained === 'never'}
+            onChange={(never) => change(never ? { strained: 'never', way: null } : { strained: null })}
+          >
+            Never strained, left on its sediment
+            <span className="text-soft block">
+              fine dry powder only: used from the top, topped up, and the last of it into a marinade
+            </span>
+          </Tick>
           <Tick checked={wish.strained === 'twice'} onChange={(twice) => change({ strained: twice ? 'twice' : null })}>
             Strained twice
             <span className="text-soft block">

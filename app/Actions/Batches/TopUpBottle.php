@@ -1,0 +1,43 @@
+<?php
+
+namespace App\Actions\Batches;
+
+use App\Models\Batch;
+use App\Models\LogEntry;
+use Kettle\Batch\Line\Topped;
+use Kettle\Diary\DiaryException;
+use Kettle\Diary\Stage;
+use Kettle\Reason\RefusedException;
+use Kettle\Vessel\FillingException;
+
+/** Fresh oil on what is used from the top, out of Stores where it is there. It keeps no longer for it. */
+final readonly class TopUpBottle
+{
+    /** More than this is another filling, and no topping up. */
+    private const MOST_ML = 2_000.0;
+
+    public function __construct(private Logbook $logbook, private OilAmount $amount, private Records $records) {}
+
+    /** @throws RefusedException when it was strained, is past its day, or is not there */
+    public function __invoke(Batch $batch, int $number, string $typed): LogEntry
+    {
+        return $this->logbook->write($batch, function (Batch $batch) use ($number, $typed): NewLine {
+            if ($batch->stage !== Stage::Bottled || $batch->plan->isStrained()) {
+                throw DiaryException::notOpen('top up');
+            }
+            $this->records->refuseOver($batch);
+            if ($this->records->lateness($batch)->isPastBest()) {
+                throw DiaryException::pastToppingUp();
+            }
+            if (! $batch->bottles()->where('number', $number)->exists()) {
+                throw new FillingException('unknown', sprintf('There is no number %d of this batch.', $number), 'bottle');
+            }
+            $ml = $this->amount->ml($batch, $typed);
+            if ($ml <= 0 || $ml > self::MOST_ML) {
+                throw new FillingException('out_of_range', 'It is topped up with up to 2 L at once.', 'amount');
+            }
+
+            return new NewLine(new Topped($number, round($ml, 3), $typed));
+        });
+    }
+}
