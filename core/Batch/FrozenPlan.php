@@ -109,6 +109,12 @@ final readonly class FrozenPlan
         return (new Stored($this->document))->flag('strained_twice');
     }
 
+    /** Whether nobody remembers how much went in: nothing is learned from it. */
+    public function isGuessed(): bool
+    {
+        return (new Stored($this->document))->flag('guessed');
+    }
+
     /** Whether it is strained at all, and not used from the top, on its sediment. */
     public function isStrained(): bool
     {

@@ -40,6 +40,7 @@ final readonly class Learned
         // What is never strained shows nothing of what its herb kept.
         if (
             $plan->isFromBefore() ||
+            $plan->isGuessed() ||
             ! $plan->isStrained() ||
             $strained === null ||
             $strained->ml === null ||

@@ -17,6 +17,14 @@ use Kettle\Reason\Reason;
 /** What is weighed, poured and soured, how high it stands in the jar, and what comes out. */
 final readonly class AmountFigures
 {
+    /** So much more or less may be in a jar of which nobody remembers: common practice, no source. */
+    private const GUESSED = 0.3;
+
+    private static function guessed(): Reason
+    {
+        return Reason::rule('not-remembered', ['percent' => self::GUESSED * 100]);
+    }
+
     /** @return list<Figure> */
     public static function of(Wish $wish, Amounts $amounts, Uptake $uptake): array
     {
@@ -36,6 +44,16 @@ final readonly class AmountFigures
      */
     private static function counted(Wish $wish, string $id, float $value, string $unit, array $reasons): Figure
     {
+        if ($wish->isGuessed()) {
+            return Figure::between(
+                $id,
+                $value * (1 - self::GUESSED),
+                $value,
+                $value * (1 + self::GUESSED),
+                $unit,
+                ...[...$reasons, self::guessed()],
+            );
+        }
         $herb = $wish->sizing->herb;
 
         return $herb === null || $herb->low === $herb->high
@@ -226,6 +244,9 @@ final readonly class AmountFigures
     private static function yield(Wish $wish, Uptake $uptake, Amounts $amounts): Figure
     {
         $yield = $uptake->yield($amounts->oilMl, $amounts->dryG($wish));
+        if ($wish->isGuessed()) {
+            $yield = ['low' => $yield['low'] * (1 - self::GUESSED), 'high' => $yield['high'] * (1 + self::GUESSED)] + $yield;
+        }
 
         return Figure::between(
             'yield_volume',
@@ -240,6 +261,7 @@ final readonly class AmountFigures
                 'way' => ['way' => $uptake->way],
                 'losses_ml' => $uptake->lossesMl,
             ]),
+            ...$wish->isGuessed() ? [self::guessed()] : [],
             ...$uptake->batches === 0
                 ? []
                 : [

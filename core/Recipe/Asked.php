@@ -14,6 +14,7 @@ final readonly class Asked
      * @param  list<string>  $chosen the words of the sentence the cook chose, by slot
      * @param  array<string, string>  $oilLots lot to take from first, by carrier id
      * @param  ?InfusedOil  $inOil the infused oil it is made in; null where its oils are as they were bought
+     * @param  bool  $stands whether the jar stands already, begun on an earlier day
      * @param  list<Heed>  $heeds whom it is for, and what it is to be without
      * @param  ?Before  $before where the oil is there already
      */
@@ -24,5 +25,6 @@ final readonly class Asked
         public ?Before $before = null,
         public array $heeds = [],
         public ?InfusedOil $inOil = null,
+        public bool $stands = false,
     ) {}
 }

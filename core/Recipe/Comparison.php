@@ -99,7 +99,7 @@ final readonly class Comparison
         $chosen = $method->id === $wish->method->id && $variant->id === $wish->variant->id;
         $laid = Days::of($wish->by($method, $variant), $this->kitchen, $amounts, among: $chosen);
         [$times, $startBy] = [$laid->timetable, $laid->startBy];
-        $hands = Labour::of($method, $variant->usualH, $times);
+        $hands = Labour::of($method, $variant->usualH, $times, $wish->practice->strained);
         $words = $this->kitchen->words();
         $now = $times->fillAt->format('Y-m-d') === $this->kitchen->today()->format('Y-m-d');
         $days = $laid->late && $wish->days->readyBy !== null ? (int) $wish->days->readyBy->diff($times->readyDay())->days : 0;

@@ -116,6 +116,7 @@ final readonly class PlanDocument
             'way' => $wish->practice->way,
             ...$wish->asked->heeds === [] ? [] : ['heed' => array_map(fn (Heed $heed) => $heed->id, $wish->asked->heeds)],
             ...$wish->asked->before === null ? [] : ['before' => $wish->asked->before->toArray()],
+            ...$wish->isGuessed() ? ['guessed' => true] : [],
             ...$wish->asked->inOil === null ? [] : ['in_oil' => $wish->asked->inOil->record()],
             'strained_twice' => $wish->practice->strainedTwice,
             ...$wish->practice->strained ? [] : ['strained' => false],

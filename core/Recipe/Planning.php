@@ -101,9 +101,10 @@ final class Planning
     {
         [$wish, $kitchen, $inOil] = InfusedOil::of($wish, $kitchen);
         [$wish, $kitchen, $before] = Before::of($wish, $kitchen, $this->methods);
+        $stands = Fields::text($wish, 'begun') !== null;
         [$wish, $kitchen] = Begun::of($wish, $kitchen, $this->methods);
 
-        return [(new WishReader($kitchen->cupboard(), $this->methods, $kitchen))->read($wish, $before, $inOil), $kitchen];
+        return [(new WishReader($kitchen->cupboard(), $this->methods, $kitchen))->read($wish, $before, $inOil, $stands), $kitchen];
     }
 
     /** @return array<string, mixed> docs/formats/plan.schema.json */

@@ -98,6 +98,18 @@ final readonly class Wish
         );
     }
 
+    /** Whether nobody remembers how much went into a jar that stands: it is taken for what such a jar usually has. */
+    public function isGuessed(): bool
+    {
+        $sizing = $this->sizing;
+
+        return $this->asked->stands &&
+            $sizing->herb === null &&
+            $sizing->oil === null &&
+            $sizing->byJar === null &&
+            $sizing->finished === null;
+    }
+
     /** The same wish with a leaner ratio, as JarRemedies::leaner takes it, to see whether it covers. */
     public function leaner(Ratio $ratio): self
     {

@@ -71,10 +71,11 @@ final class WishReader
      * @param  array<mixed>  $wish
      * @param  ?Before  $before where the oil is there already
      * @param  ?InfusedOil  $inOil the infused oil it is made in
+     * @param  bool  $begun whether the jar stands already
      *
      * @throws WishException with every fault found
      */
-    public function read(array $wish, ?Before $before = null, ?InfusedOil $inOil = null): Wish
+    public function read(array $wish, ?Before $before = null, ?InfusedOil $inOil = null, bool $begun = false): Wish
     {
         $faults = $this->faults = new Faults();
         $read = $faults->trying('herbs', fn () => $this->herbs->read($wish, $faults));
@@ -151,7 +152,7 @@ final class WishReader
                 $strained !== 'never',
             ),
             $purpose,
-            new Asked(self::tidy($wish), $this->chosen($wish), $oilLots, $before, $heeds, $inOil),
+            new Asked(self::tidy($wish), $this->chosen($wish), $oilLots, $before, $heeds, $inOil, $begun),
             $this->kitchen->roomC,
         );
     }

@@ -67,3 +67,24 @@ it('is no part of a recipe, nor of the same again', function () {
         ->and(Again::wish(standing(['ratio' => '1:5']), []))
         ->not->toHaveKey('begun');
 });
+
+it('widens what nobody remembers of a jar that stands, and nothing that was said', function () {
+    $of = fn (array $more) => Support::plan(['begun' => '2026-11-10', 'jar' => '473', ...$more])->figures;
+    $guessed = $of([]);
+    foreach (['herb_mass', 'oil_volume'] as $id) {
+        expect($guessed[$id]->low)
+            ->toEqualWithDelta($guessed[$id]->number() * 0.7, 0.001)
+            ->and($guessed[$id]->high)
+            ->toEqualWithDelta($guessed[$id]->number() * 1.3, 0.001);
+    }
+    $said = $of(['herb' => ['id' => 'marshmallow-root', 'amount' => '50 g']]);
+    $now = Support::plan(['jar' => '473'])->figures;
+    expect($said['herb_mass']->low)
+        ->toBeNull()
+        ->and($now['oil_volume']->low)
+        ->toBeNull()
+        ->and($guessed['yield_volume']->low)
+        ->toBeLessThan($now['yield_volume']->low)
+        ->and($guessed['yield_volume']->high)
+        ->toBeGreaterThan($now['yield_volume']->high);
+});

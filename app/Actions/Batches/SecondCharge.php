@@ -78,7 +78,10 @@ final readonly class SecondCharge
     /** Whether herb can be put in its oil. */
     public static function isThere(Batch $batch): bool
     {
-        return in_array($batch->stage, self::THERE, true) && $batch->use_by === null && self::left($batch) > 0;
+        return in_array($batch->stage, self::THERE, true) &&
+            $batch->plan->isStrained() &&
+            $batch->use_by === null &&
+            self::left($batch) > 0;
     }
 
     /**
@@ -146,7 +149,7 @@ final readonly class SecondCharge
     /** As the core takes it; null where there is none of it yet, or it is thrown away. */
     private function oil(Batch $batch): ?InfusedOil
     {
-        if (! in_array($batch->stage, self::THERE, true)) {
+        if (! in_array($batch->stage, self::THERE, true) || ! $batch->plan->isStrained()) {
             return null;
         }
         $state = $this->records->state($batch);

@@ -70,7 +70,7 @@ final readonly class BatchPresenter
             Stage::Steeping => $this->days($batch, $this->records->lateness($batch)),
             Stage::Settling => 'settling since '.$this->times->due($batch->strained_at ?? Carbon::now()),
             Stage::Poured => 'poured off, ready for its bottles',
-            Stage::Bottled => 'bottled '.
+            Stage::Bottled => ($batch->plan->isStrained() ? 'bottled ' : 'ready since ').
                 $this->times->day($batch->bottled_at ?? Carbon::now()).
                 ', best before '.
                 $this->times->date($batch->best_before),
