@@ -57,6 +57,11 @@ final readonly class Questions
         'mend',
         'trace',
         'own',
+        'decoction',
+        'long-oil',
+        'level',
+        'glycerin',
+        'solvents',
     ];
 
     private Planning $planning;
@@ -118,6 +123,11 @@ final readonly class Questions
                 'melt' => (new MeltQuestions($this->planning, $this->tables, $kitchen))->melt($document),
                 'mend' => (new MeltQuestions($this->planning, $this->tables, $kitchen))->mend($document),
                 'trace' => (new TraceQuestions())->trace($document),
+                'decoction' => $this->decoction($kitchen)->decoction($document),
+                'long-oil' => $this->decoction($kitchen)->longOil($document),
+                'level' => $this->decoction($kitchen)->level($document),
+                'glycerin' => $this->decoction($kitchen)->glycerin($document),
+                'solvents' => $this->decoction($kitchen)->solvents($document),
                 'own' => $this->own(is_array($document['own'] ?? null) ? $document['own'] : [], $kitchen),
             };
         } catch (RefusedException $refused) {
@@ -230,6 +240,11 @@ final readonly class Questions
     public function press(Kitchen $kitchen): PressQuestions
     {
         return new PressQuestions($this->planning, $this->tables, $kitchen);
+    }
+
+    public function decoction(Kitchen $kitchen): DecoctionQuestions
+    {
+        return new DecoctionQuestions($this->planning, $this->tables, $kitchen);
     }
 
     public function recipes(): RecipeReader

@@ -56,6 +56,25 @@ function modesAsked(): array
             'readings' => $warmUp,
             'of' => 'oil',
         ],
+        'decoction' => [
+            'herbs' => [['id' => 'oak-bark'], ['id' => 'nettle-leaf']],
+            'want' => '1 L',
+            'pot' => ['diameter_mm' => 260, 'height_mm' => 237],
+        ],
+        'long-oil' => [
+            'stage' => 'whole',
+            'oil' => '2.4 L',
+            'hours_a_day' => 8,
+            'decoct' => ['hardness' => 'very-hard'],
+            'pot' => ['diameter_mm' => 360, 'height_mm' => 300],
+        ],
+        'level' => [
+            'marks' => [['h' => 0, 'mm' => 190], ['h' => 2, 'mm' => 175.5], ['h' => 5, 'mm' => 148]],
+            'pot' => ['diameter_mm' => 260, 'height_mm' => 237],
+            'end_mm' => 44,
+        ],
+        'glycerin' => ['total' => '100 g', 'extract_now' => '65 g'],
+        'solvents' => ['herb' => 'marshmallow-root', 'use' => 'salve'],
         'sun' => [
             'latitude' => 50,
             'longitude' => 0,

@@ -37,6 +37,8 @@ it('ships tables that keep to their schemas', function (string $table) use ($fol
     'additions',
     'melt',
     'own',
+    'decoction',
+    'solvents',
 ]);
 
 it('names a source that exists for every rule', function () {
