@@ -3,6 +3,7 @@
 use App\Http\Controllers\AlmanacController;
 use App\Http\Controllers\BatchController;
 use App\Http\Controllers\BenchController;
+use App\Http\Controllers\BoilController;
 use App\Http\Controllers\CookersController;
 use App\Http\Controllers\DiaryController;
 use App\Http\Controllers\DoorController;
@@ -60,6 +61,8 @@ Route::prefix('api')->group(function (): void {
                 Route::post('card', [BenchController::class, 'card']);
                 Route::post('card.pdf', [BenchController::class, 'cardPdf']);
                 Route::get('melt', [MeltController::class, 'show']);
+                Route::post('boil', [BoilController::class, 'reckon']);
+                Route::get('solvents', [BoilController::class, 'solvents']);
                 Route::post('melt/reckon', [MeltController::class, 'reckon']);
                 Route::post('melt/mend', [MeltController::class, 'mend']);
                 Route::post('melt/read', [MeltController::class, 'read']);

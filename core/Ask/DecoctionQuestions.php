@@ -36,6 +36,12 @@ use Kettle\Time\Interval;
  * @phpstan-type Level array{starts_mm: float, ends_mm: float, over_mm: float, height_mm: float, diameter_mm: float, goes_in_ml: float,
  *     layers: list<array{of: string, ml: float, mm: float}>}
  * @phpstan-type Told array{id: string, rank: string, says: string}
+ * @phpstan-type Figures array<string, array<string, mixed>>
+ * @phpstan-type Decoction array{hardness: string, keeps_days: int, figures: Figures, pot: Level|null, notes: list<Told>}
+ * @phpstan-type Long array{stage: string, figures: Figures, stages: list<array{stage: string, liquid: string, pot: Level|null}>,
+ *     hours: float, days: list<array{from: string, to: string}>, signs: list<array{id: string, says: string}>, notes: list<Told>}
+ * @phpstan-type Solvent array{id: string, name: string, takes: list<array{worth: string, name: string, takes: int}>, most: int, sum: int,
+ *     fits: bool, keeps: string, how: string, mixes: string, planned: bool}
  */
 final readonly class DecoctionQuestions
 {
@@ -47,7 +53,7 @@ final readonly class DecoctionQuestions
 
     /**
      * @param  array<mixed>  $document hardness or herbs; one of want, water and herb; ml_per_hour or pot
-     * @return array<string, mixed>
+     * @return Decoction
      *
      * @throws RefusedException
      */
@@ -82,7 +88,7 @@ final readonly class DecoctionQuestions
     /**
      * @param  array<mixed>  $document stage; one of oil, paste and decoction; liquid, ml_per_hour or pot, hours_a_day, from, purpose;
      *     paste, herbs of the paste; decoct, {hardness or herbs} of the decoction
-     * @return array<string, mixed>
+     * @return Long
      *
      * @throws RefusedException
      */
@@ -190,7 +196,7 @@ final readonly class DecoctionQuestions
 
     /**
      * @param  array<mixed>  $document total, glycerin_share, extract_now, ml_per_hour or pot
-     * @return array<string, mixed>
+     * @return array{share: float, keeps_itself: bool, figures: Figures, notes: list<Told>}
      *
      * @throws RefusedException
      */
@@ -219,7 +225,8 @@ final readonly class DecoctionQuestions
 
     /**
      * @param  array<mixed>  $document herb, use
-     * @return array<string, mixed>
+     * @return array{herb: string, name: string, use: ?string, why: string, worths: list<array{id: string, name: string}>, oil: ?bool,
+     *     says: string, solvents: list<Solvent>}
      *
      * @throws RefusedException
      */
@@ -257,8 +264,7 @@ final readonly class DecoctionQuestions
     }
 
     /**
-     * @param  list<array{id: string, name: string, takes: list<array{worth: string, name: string, takes: int}>, most: int, sum: int,
-     *     fits: bool, keeps: string, how: string, mixes: string, planned: bool}>  $rows
+     * @param  list<Solvent>  $rows
      * @return list<string> what a solvent takes well
      */
     private static function taken(array $rows, string $id): array

@@ -49,6 +49,7 @@ final class Document
         'Today' => ['Today', 'What wants doing now and in the coming days.'],
         'Bench' => ['Bench', 'A wish in, amounts out.'],
         'Recipes' => ['Bench', ''],
+        'Boil' => ['Bench', ''],
         'Shelf' => ['Shelf', 'Every jar, and what is found by name.'],
         'Batch' => ['Batch', 'One batch and its logbook.'],
         'Watch' => ['Batch', ''],

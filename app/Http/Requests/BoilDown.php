@@ -1,0 +1,101 @@
+<?php
+
+namespace App\Http\Requests;
+
+/** What is to be boiled down, as it was typed. */
+final class BoilDown extends Form
+{
+    /** Fields the core reads as they are. */
+    private const TYPED = [
+        'hardness',
+        'want',
+        'water',
+        'herb',
+        'stage',
+        'oil',
+        'paste',
+        'decoction',
+        'liquid',
+        'purpose',
+        'total',
+        'extract_now',
+    ];
+
+    public function rules(): array
+    {
+        return [
+            'what' => ['required', 'string', 'in:decoction,long-oil,glycerin'],
+            'herbs' => ['nullable', 'array', 'max:12'],
+            'herbs.*' => ['string', 'max:60'],
+            'paste_herbs' => ['nullable', 'array', 'max:12'],
+            'paste_herbs.*' => ['string', 'max:60'],
+            'share' => ['nullable', 'string', 'max:20'],
+            'width' => ['nullable', 'string', 'max:40'],
+            'height' => ['nullable', 'string', 'max:40'],
+            'rate' => ['nullable', 'string', 'max:40'],
+            'hours_a_day' => ['nullable', 'string', 'max:20'],
+            ...array_fill_keys(self::TYPED, ['nullable', 'string', 'max:80']),
+        ];
+    }
+
+    /** @return 'decoction'|'long-oil'|'glycerin' */
+    public function what(): string
+    {
+        return match ($this->string('what')->toString()) {
+            'decoction' => 'decoction',
+            'glycerin' => 'glycerin',
+            default => 'long-oil',
+        };
+    }
+
+    /** @return array<string, mixed> what the core reads by itself, less what was left blank */
+    public function asked(): array
+    {
+        $herbs = $this->herbs('herbs');
+        $typed = $this->written(self::TYPED);
+        if ($this->what() !== 'long-oil') {
+            return [...$typed, ...$herbs === [] ? [] : ['herbs' => $herbs]];
+        }
+        $hardness = $typed['hardness'] ?? null;
+        unset($typed['hardness']);
+
+        return [
+            ...$typed,
+            ...$this->herbs('paste_herbs') === [] ? [] : ['paste_herbs' => $this->herbs('paste_herbs')],
+            'decoct' => [...$herbs === [] ? [] : ['herbs' => $herbs], ...$hardness === null ? [] : ['hardness' => $hardness]],
+        ];
+    }
+
+    /** @return array{width?: string, height?: string, rate?: string, share?: string, hours_a_day?: string} measures as they were typed */
+    public function measures(): array
+    {
+        return $this->written(['width', 'height', 'rate', 'share', 'hours_a_day']);
+    }
+
+    /**
+     * @template K of string
+     *
+     * @param  list<K>  $fields
+     * @return array<K, string>
+     */
+    private function written(array $fields): array
+    {
+        $written = [];
+        foreach ($fields as $field) {
+            $text = $this->input($field);
+            if (is_string($text) && trim($text) !== '') {
+                $written[$field] = trim($text);
+            }
+        }
+
+        return $written;
+    }
+
+    /** @return list<array{id: string}> */
+    private function herbs(string $field): array
+    {
+        $ids = $this->input($field);
+
+        return array_map(fn (string $id) => ['id' => $id], is_array($ids) ? array_values(array_filter($ids, is_string(...))) : []);
+    }
+}

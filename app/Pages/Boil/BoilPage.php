@@ -1,0 +1,206 @@
+<?php
+
+namespace App\Pages\Boil;
+
+use App\House\KitchenFactory;
+use App\House\Times;
+use App\Responses\Boil\BoilDay;
+use App\Responses\Boil\BoilLayer;
+use App\Responses\Boil\BoilNote;
+use App\Responses\Boil\BoilPot;
+use App\Responses\Boil\BoilSign;
+use App\Responses\Boil\BoilStage;
+use App\Responses\Boil\BoilView;
+use App\Responses\Boil\SolventRow;
+use App\Responses\Boil\SolventsView;
+use App\Responses\Boil\SolventTakes;
+use App\Responses\Choice;
+use Kettle\Ask\DecoctionQuestions;
+use Kettle\Ask\Questions;
+use Kettle\Decoction\Solvents;
+use Kettle\Material\Tables;
+use Kettle\Measure\Kind;
+use Kettle\Reason\RefusedException;
+use Kettle\Time\Dates;
+
+/**
+ * What is boiled down, as the core reckons it, for the page it is planned on.
+ *
+ * @phpstan-import-type Level from DecoctionQuestions
+ * @phpstan-import-type Told from DecoctionQuestions
+ * @phpstan-import-type Figures from DecoctionQuestions
+ * @phpstan-import-type Decoction from DecoctionQuestions
+ * @phpstan-import-type Long from DecoctionQuestions
+ */
+final readonly class BoilPage
+{
+    /** Where the page calls what the core calls otherwise. */
+    private const FIELDS = [
+        'ml_per_hour' => 'rate',
+        'glycerin_share' => 'share',
+        'pot.diameter_mm' => 'width',
+        'pot.height_mm' => 'height',
+        'pot' => 'width',
+    ];
+
+    public function __construct(
+        private Questions $questions,
+        private KitchenFactory $kitchens,
+        private Times $times,
+        private Tables $tables,
+    ) {}
+
+    /**
+     * @param  'decoction'|'long-oil'|'glycerin'  $what
+     * @param  array<string, mixed>  $asked as the core takes it
+     * @param  array{width?: string, height?: string, rate?: string, share?: string, hours_a_day?: string}  $typed measures as they were typed
+     *
+     * @throws RefusedException
+     */
+    public function of(string $what, array $asked, array $typed): BoilView
+    {
+        $asked = [...$asked, ...$this->measures($typed)];
+        $ask = $this->questions->decoction($this->kitchens->plain());
+
+        try {
+            return match ($what) {
+                'decoction' => $this->decoction($ask->decoction($asked)),
+                'long-oil' => $this->longOil($ask->longOil($asked)),
+                'glycerin' => $this->glycerin($ask->glycerin($asked)),
+            };
+        } catch (RefusedException $refused) {
+            throw $refused->about(self::FIELDS[$refused->field] ?? $refused->field);
+        }
+    }
+
+    /** @throws RefusedException */
+    public function solvents(string $herb, ?string $use): SolventsView
+    {
+        $answer = $this->questions->decoction($this->kitchens->plain())->solvents(['herb' => $herb, 'use' => $use]);
+
+        return new SolventsView(
+            $answer['herb'],
+            $answer['name'],
+            $answer['oil'],
+            $answer['says'],
+            $answer['why'],
+            array_map(fn (array $each) => new Choice($each['id'], $each['name']), (new Solvents($this->tables))->uses()),
+            array_map(
+                fn (array $row) => new SolventRow(
+                    $row['id'],
+                    $row['name'],
+                    array_map(fn (array $each) => new SolventTakes($each['name'], $each['takes']), $row['takes']),
+                    $row['fits'],
+                    $row['keeps'],
+                    $row['how'],
+                    $row['mixes'],
+                    $row['planned'],
+                ),
+                $answer['solvents'],
+            ),
+        );
+    }
+
+    /**
+     * @param  array{width?: string, height?: string, rate?: string, share?: string, hours_a_day?: string}  $typed
+     * @return array<string, mixed>
+     *
+     * @throws RefusedException
+     */
+    private function measures(array $typed): array
+    {
+        $reader = $this->kitchens->plain()->reader();
+        $read = fn (string $field, Kind $kind, string $unit): ?float => isset($typed[$field])
+            ? RefusedException::at($field, fn () => $reader->read($typed[$field], $kind, $unit)->value)
+            : null;
+        [$width, $height] = [$read('width', Kind::Length, 'cm'), $read('height', Kind::Length, 'cm')];
+        // "450 mL an hour": what it loses in an hour is an amount.
+        $rate = isset($typed['rate'])
+            ? RefusedException::at(
+                'rate',
+                fn () => $reader->read((string) preg_replace('/\s*(an|per|\/)\s*h(our)?$/i', '', $typed['rate']), Kind::Volume, 'mL')->value,
+            )
+            : null;
+        $number = fn (string $field): ?float => isset($typed[$field])
+            ? RefusedException::at($field, fn () => $reader->number((string) preg_replace('/\s*(%|h|hours?)$/i', '', trim($typed[$field]))))
+            : null;
+
+        return array_filter(
+            [
+                'pot' => $width === null && $height === null ? null : ['diameter_mm' => $width, 'height_mm' => $height],
+                'ml_per_hour' => $rate,
+                'glycerin_share' => ($share = $number('share')) === null ? null : $share / 100,
+                'hours_a_day' => $number('hours_a_day'),
+            ],
+            fn (mixed $each) => $each !== null,
+        );
+    }
+
+    /** @param  Decoction  $answer */
+    private function decoction(array $answer): BoilView
+    {
+        return new BoilView(
+            'decoction',
+            $answer['hardness'],
+            $answer['figures'],
+            [new BoilStage('decoction', 'water', self::pot($answer['pot']))],
+            [],
+            [],
+            self::notes($answer['notes']),
+        );
+    }
+
+    /** @param  Long  $answer */
+    private function longOil(array $answer): BoilView
+    {
+        return new BoilView(
+            'long-oil',
+            null,
+            $answer['figures'],
+            array_map(fn (array $each) => new BoilStage($each['stage'], $each['liquid'], self::pot($each['pot'])), $answer['stages']),
+            array_map(function (array $day): BoilDay {
+                [$from, $to] = [new \DateTimeImmutable($day['from']), new \DateTimeImmutable($day['to'])];
+
+                return new BoilDay(
+                    $day['from'],
+                    $day['to'],
+                    $this->times->logged($from).' to '.Dates::say($this->kitchens->local($to), 'clock'),
+                    round(($to->getTimestamp() - $from->getTimestamp()) / 3600, 2),
+                );
+            }, $answer['days']),
+            array_map(fn (array $each) => new BoilSign($each['id'], $each['says']), $answer['signs']),
+            self::notes($answer['notes']),
+        );
+    }
+
+    /** @param  array{figures: Figures, notes: list<Told>, ...}  $answer */
+    private function glycerin(array $answer): BoilView
+    {
+        return new BoilView('glycerin', null, $answer['figures'], [], [], [], self::notes($answer['notes']));
+    }
+
+    /** @param  Level|null  $pot */
+    private static function pot(?array $pot): ?BoilPot
+    {
+        return $pot === null
+            ? null
+            : new BoilPot(
+                $pot['starts_mm'],
+                $pot['ends_mm'],
+                $pot['over_mm'],
+                $pot['height_mm'],
+                $pot['diameter_mm'],
+                $pot['goes_in_ml'],
+                array_map(fn (array $each) => new BoilLayer($each['of'], $each['ml'], $each['mm']), $pot['layers']),
+            );
+    }
+
+    /**
+     * @param  list<Told>  $notes
+     * @return list<BoilNote>
+     */
+    private static function notes(array $notes): array
+    {
+        return array_map(fn (array $each) => new BoilNote($each['id'], $each['rank'], $each['says']), $notes);
+    }
+}
