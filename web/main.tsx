@@ -17,6 +17,7 @@ const Door = place(async () => ({ default: (await import('./door/Door')).Door })
 const Join = place(() => import('./door/Join'))
 const NewPassword = place(() => import('./door/NewPassword'))
 const Bench = place(() => import('./bench/Bench'))
+const Boil = place(() => import('./boil/Boil'))
 const Melt = place(() => import('./melt/Melt'))
 const MakingPage = place(() => import('./making/MakingPage'))
 const TracePage = place(() => import('./trace/TracePage'))
@@ -66,6 +67,7 @@ if (me) client.setQueryData(['me'], JSON.parse(me))
 const FIRST: Record<string, ReturnType<typeof place>> = {
   today: Today,
   bench: Bench,
+  boil: Boil,
   shelf: Shelf,
   stove: Stove,
   press: Press,
@@ -101,6 +103,7 @@ const draw = () => {
                       <Route path="first" element={<FirstDay />} />
                       <Route path="bench" element={<Bench />} />
                       <Route path="bench/card" element={<Card />} />
+                      <Route path="boil" element={<Boil />} />
                       <Route path="recipes" element={<Recipes />} />
                       <Route path="recipes/read" element={<ReadRecipe />} />
                       <Route path="recipes/:recipe" element={<RecipePage />} />

@@ -254,7 +254,7 @@ final readonly class DecoctionQuestions
                         'note.oil-takes-little',
                         $said + [
                             'worths' => implode(', ', array_column($worths, 'name')),
-                            'better' => ucfirst(self::best($rows)),
+                            'better' => ['solvent' => $solvents->best($herb->id)],
                         ],
                     ),
                 },
@@ -272,14 +272,6 @@ final readonly class DecoctionQuestions
         $takes = array_column($rows, 'takes', 'id')[$id] ?? [];
 
         return array_column(array_filter($takes, fn (array $each) => $each['takes'] >= 2), 'name');
-    }
-
-    /** @param  list<array{name: string, sum: int}>  $rows */
-    private static function best(array $rows): string
-    {
-        usort($rows, fn (array $a, array $b) => $b['sum'] <=> $a['sum']);
-
-        return $rows[0]['name'] ?? '';
     }
 
     /**

@@ -82,6 +82,14 @@ final readonly class Solvents
         return (array_column($this->for($herb, null), 'most', 'id')['oil'] ?? 0) >= self::WELL;
     }
 
+    /** Id of the solvent that takes the most of a plant. */
+    public function best(string $herb): string
+    {
+        $rows = $this->for($herb, null);
+
+        return $rows === [] ? '' : $rows[0]['id'];
+    }
+
     /** @return list<array{id: string, name: string, why: string}> */
     public function uses(): array
     {

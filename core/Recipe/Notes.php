@@ -8,6 +8,7 @@ use Kettle\Caution\Caution;
 use Kettle\Caution\Cautions;
 use Kettle\Caution\ColdStorage;
 use Kettle\Caution\Facts;
+use Kettle\Decoction\Solvents;
 use Kettle\Diary\Booking;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\OwnHours;
@@ -34,6 +35,7 @@ final class Notes
         'sets' => 'oil',
         'old-oil' => 'oil',
         'second-charge' => 'oil',
+        'oil-takes-little' => 'herb',
         'away-use-by' => 'keeping',
     ];
 
@@ -72,6 +74,7 @@ final class Notes
             ...self::aboutTheJar($wish, $amounts, $kitchen),
             ...self::aboutTheOils($wish, $amounts, $kitchen),
         ];
+        $notes = [...$notes, ...self::aboutTheSolvent($wish, $kitchen)];
         $herb = $wish->sizing->herb;
         if ($herb !== null && $herb->low < $herb->high) {
             $notes[] = self::note('counted', 'care', [
@@ -117,6 +120,27 @@ final class Notes
     private static function note(string $id, string $rank, array $with, array $ways = [], ?string $words = null): Note
     {
         return new Note($id, $rank, Said::of('note.'.($words ?? $id), $with), self::ABOUT[$id] ?? 'days', $ways);
+    }
+
+    /** @return list<Note> where a plant is wanted for what does not dissolve in oil: whether it should be an oil at all */
+    private static function aboutTheSolvent(Wish $wish, Kitchen $kitchen): array
+    {
+        $solvents = new Solvents($kitchen->cupboard()->tables());
+        foreach ($wish->mix->parts as $part) {
+            if ($solvents->isAnOil($part->plant->id) === false) {
+                return [
+                    self::note('oil-takes-little', 'note', [
+                        'herb' => Said::just($part->plant->said()),
+                        'worths' => [
+                            'all' => array_map(fn (array $worth) => ['worth' => $worth['id']], $solvents->worthsOf($part->plant->id)),
+                        ],
+                        'better' => ['solvent' => $solvents->best($part->plant->id)],
+                    ]),
+                ];
+            }
+        }
+
+        return [];
     }
 
     /** @return list<Note> */

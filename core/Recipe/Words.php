@@ -275,6 +275,8 @@ final class Words
             'product' => $cupboard->productName($id) ?? $id,
             'product_note' => $this->inTable('products', 'rows', $id, 'note'),
             'band' => $this->inTable('melt', 'bands', $id, 'name'),
+            'worth' => $this->inTable('solvents', 'worths', $id, 'name'),
+            'solvent' => $this->inTable('solvents', 'solvents', $id, 'name'),
             'purpose' => ($cupboard->purposes()[$id] ?? null)->name ?? $id,
             'way' => $this->words->rowOrNull('way.'.$id)?->text('says') ?? $id,
             'method' => $this->found(fn () => $this->methods->method($id)->name) ?: $id,

@@ -125,6 +125,7 @@ test('the page never scrolls sideways, and the bar is in reach', async ({ page }
     'stores',
     'stores/new',
     'stores/file',
+    'boil',
     'recipes',
     'recipes/read',
     'almanac',

@@ -90,6 +90,7 @@ async function looked(page: Page, where: string): Promise<string[]> {
 const VIEWS: [string, string | RegExp][] = [
   ['today', '/today'],
   ['bench', '/bench'],
+  ['boiled down', '/boil'],
   ['kitchen card', '/bench/card'],
   ['recipes', '/recipes'],
   ['a recipe', /^Harbour hands/],

@@ -258,6 +258,9 @@ export default function Bench() {
                     <Link className="flex min-h-11 items-center font-semibold underline" to={`/h/${house}/recipes`}>
                       Recipes
                     </Link>
+                    <Link className="flex min-h-11 items-center font-semibold underline" to={`/h/${house}/boil`}>
+                      Boil it down
+                    </Link>
                     <TextButton onClick={() => setWish(FIRST)}>Begin again</TextButton>
                   </div>
                 </>

@@ -5,7 +5,7 @@ import { Field } from '../parts/Field'
 import { sent } from '../parts/form'
 import { Sheet } from '../parts/Sheet'
 
-const SCREENS = ['today', 'diary', 'bench', 'shelf', 'stove', 'press', 'stores', 'recipes', 'almanac', 'house']
+const SCREENS = ['today', 'diary', 'bench', 'boil', 'shelf', 'stove', 'press', 'stores', 'recipes', 'almanac', 'house']
 
 type Props = { open: boolean; onOpenChange: (open: boolean) => void; base: string }
 

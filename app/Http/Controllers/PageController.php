@@ -18,6 +18,7 @@ final class PageController extends Controller
     private const ASKS = [
         'today' => ['/today'],
         'bench' => ['', '/materials'],
+        'boil' => ['/materials'],
         'recipes' => ['/recipes'],
         'recipes/*' => ['/recipes/*'],
         'shelf' => ['/shelf'],

@@ -1,0 +1,381 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { Tabs } from 'radix-ui'
+import { type ReactNode, useState } from 'react'
+import { useSearchParams } from 'react-router'
+import { ask } from '../api/client'
+import { type Shape, useHouseId, useMaterials } from '../api/hooks'
+import { usePart } from '../frame/part'
+import { TextButton } from '../parts/Button'
+import { Field, Select } from '../parts/Field'
+import { Figure } from '../parts/Figure'
+import { Notice, Trouble, Waiting } from '../parts/Notice'
+import { Row } from '../parts/Row'
+import { useSettled } from '../parts/settled'
+import { TabList } from '../parts/TabList'
+import { PotToScale } from './PotToScale'
+import { Solvents } from './Solvents'
+import { asked, type BoilWish, KNOWN, useBoilDraft } from './wish'
+
+const KINDS = [
+  { id: 'long-oil', name: 'The long oil' },
+  { id: 'decoction', name: 'Decoction' },
+  { id: 'glycerin', name: 'Glycerin extract' },
+  { id: 'solvents', name: 'Which solvent' },
+]
+
+const STAGES = [
+  { id: 'whole', name: 'decoction, cleansing and cooking' },
+  { id: 'cleanse', name: 'cleansing the oil' },
+  { id: 'cook', name: 'cooking the oil' },
+]
+
+const HARDNESS = [
+  { id: 'soft', name: 'soft: leaf, flower, soft herb' },
+  { id: 'medium', name: 'medium: stem, seed, soft root' },
+  { id: 'very-hard', name: 'very hard: hard root, outer bark' },
+]
+
+const LIQUIDS = [
+  { id: 'decoction', name: 'a decoction' },
+  { id: 'milk', name: 'milk' },
+  { id: 'curd-water', name: 'curd water' },
+  { id: 'juice', name: 'fresh juice' },
+]
+
+const CALLED: Record<string, string> = {
+  oil_volume: 'Oil',
+  paste_mass: 'Herb paste',
+  water_volume: 'Water',
+  decoction_volume: 'Decoction',
+  herb_mass: 'Herb',
+  end_volume: 'Boiled down to',
+  boil_off: 'To go off',
+  hours: 'Hours of flame',
+  days: 'Days',
+  pot_volume_least: 'A pot of at least',
+  extract_mass: 'Strained extract',
+  glycerin_mass: 'Glycerin',
+  glycerin_volume: 'Glycerin, measured',
+  evaporate_mass: 'Still to go off',
+  add_water: 'Distilled water to add',
+  keeps_days: 'Keeps',
+  water_activity: 'How free its water is',
+}
+
+const STAGE: Record<string, string> = {
+  decoction: 'The decoction',
+  cleanse: 'The oil is cleansed',
+  cook: 'The oil is cooked',
+}
+
+const DONE: Record<string, string> = { decoction: 'done', cleanse: 'water gone', cook: 'liquid gone' }
+
+/** What is boiled down for hours or days: the long oil, a decoction, a glycerin extract; and which solvent at all. */
+export default function Boil() {
+  const house = useHouseId()
+  const [wish, change] = useBoilDraft(house)
+  const [query] = useSearchParams()
+  // A plant's page asks which solvent.
+  const plant = query.get('plant')
+  const [tab, setTab] = useState<string>(plant ? 'solvents' : wish.what)
+  const settled = useSettled(wish, 150)
+  const answer = useQuery({
+    queryKey: ['house', house, 'boil', settled],
+    queryFn: ({ signal }) => ask(`/houses/${house}/boil`, asked(settled), signal),
+    placeholderData: keepPreviousData,
+    retry: false,
+    enabled: tab !== 'solvents',
+  })
+  const to = (kind: string) => {
+    setTab(kind)
+    if (kind === 'solvents' || kind === wish.what) return
+    const what = kind as BoilWish['what']
+    const first = KNOWN[what][0]
+    change({ what, known: first?.id ?? '', amount: first?.amount ?? '' })
+  }
+  const fault = (field: string) => answer.error?.about(field)
+  return (
+    <div className="flex flex-col gap-6">
+      <h1 className="text-3xl sm:text-4xl">Boiled down</h1>
+      <Tabs.Root value={tab} onValueChange={to}>
+        <TabList label="What is boiled down" tabs={KINDS} />
+        <Tabs.Content value={tab} className="pt-5">
+          {tab === 'solvents' ? (
+            <Solvents plant={plant ?? 'calendula'} />
+          ) : (
+            <div className="flex flex-col gap-6">
+              <Asks wish={wish} change={change} fault={fault} />
+              <Trouble problem={answer.error} />
+              {answer.data && !answer.isError && answer.data.what === wish.what ? (
+                <Told view={answer.data} />
+              ) : answer.isError ? null : (
+                <Waiting what="the amounts" />
+              )}
+            </div>
+          )}
+        </Tabs.Content>
+      </Tabs.Root>
+    </div>
+  )
+}
+
+function Asks({
+  wish,
+  change,
+  fault,
+}: {
+  wish: BoilWish
+  change: (part: Partial<BoilWish>) => void
+  fault: (field: string) => string | undefined
+}) {
+  const { what } = wish
+  const cooks = what === 'decoction' || (wish.stage !== 'cleanse' && wish.liquid === 'decoction')
+  const known = KNOWN[what]
+  return (
+    <form className="grid gap-x-6 gap-y-4 sm:grid-cols-2 lg:grid-cols-4" onSubmit={(event) => event.preventDefault()}>
+      {what === 'long-oil' ? (
+        <Select
+          label="What is done"
+          choices={STAGES}
+          value={wish.stage}
+          onChange={(e) => change({ stage: e.target.value })}
+        />
+      ) : null}
+      <Field
+        label="There is, or is wanted"
+        value={wish.amount}
+        maxLength={80}
+        fault={fault(wish.known)}
+        onChange={(e) => change({ amount: e.target.value })}
+      />
+      {known.length > 1 ? (
+        <Select
+          label="That is so much"
+          choices={known}
+          value={wish.known}
+          onChange={(e) =>
+            change({
+              known: e.target.value,
+              amount: known.find((each) => each.id === e.target.value)?.amount ?? wish.amount,
+            })
+          }
+        />
+      ) : null}
+      {what === 'long-oil' && wish.stage !== 'cleanse' ? (
+        <Select
+          label="Cooked with"
+          choices={LIQUIDS}
+          value={wish.liquid}
+          onChange={(e) => change({ liquid: e.target.value })}
+        />
+      ) : null}
+      {what !== 'glycerin' && cooks ? <Herbs wish={wish} change={change} fault={fault} /> : null}
+      {what === 'glycerin' ? (
+        <>
+          <Field
+            label="Glycerin, per cent"
+            value={wish.share}
+            maxLength={20}
+            fault={fault('share')}
+            onChange={(e) => change({ share: e.target.value })}
+          />
+          <Field
+            label="The strained extract weighs"
+            placeholder="blank before it is made"
+            value={wish.now}
+            maxLength={80}
+            fault={fault('extract_now')}
+            onChange={(e) => change({ now: e.target.value })}
+          />
+        </>
+      ) : (
+        <>
+          <Field
+            label="The pot is wide, inside"
+            placeholder="26 cm"
+            value={wish.width}
+            maxLength={40}
+            fault={fault('width')}
+            onChange={(e) => change({ width: e.target.value })}
+          />
+          <Field
+            label="and high"
+            placeholder="24 cm"
+            value={wish.height}
+            maxLength={40}
+            fault={fault('height')}
+            onChange={(e) => change({ height: e.target.value })}
+          />
+        </>
+      )}
+      <Field
+        label="It loses in an hour"
+        placeholder={wish.width && what !== 'glycerin' ? 'by its width' : '450 mL'}
+        value={wish.rate}
+        maxLength={40}
+        fault={fault('rate')}
+        onChange={(e) => change({ rate: e.target.value })}
+      />
+      {what === 'long-oil' ? (
+        <>
+          <Field
+            label="Hours a day"
+            placeholder="6 to 10"
+            value={wish.hours}
+            maxLength={20}
+            fault={fault('hours_a_day')}
+            onChange={(e) => change({ hours: e.target.value })}
+          />
+          <Select
+            label="For"
+            choices={[
+              { id: 'skin', name: 'the skin' },
+              { id: 'kitchen', name: 'the kitchen' },
+            ]}
+            value={wish.purpose}
+            onChange={(e) => change({ purpose: e.target.value })}
+          />
+        </>
+      ) : null}
+    </form>
+  )
+}
+
+/** The herbs of the decoction, or how hard they are where none is named. */
+function Herbs({
+  wish,
+  change,
+  fault,
+}: {
+  wish: BoilWish
+  change: (part: Partial<BoilWish>) => void
+  fault: (field: string) => string | undefined
+}) {
+  const materials = useMaterials().data
+  const herbs = materials?.herbs ?? []
+  const name = (id: string) => herbs.find((each) => each.id === id)?.name ?? id
+  return (
+    <div className="contents">
+      <Select
+        label={wish.herbs.length === 0 ? 'Herb' : 'And another herb'}
+        value=""
+        choices={[
+          { id: '', name: wish.herbs.length === 0 ? 'by how hard it is' : 'no other' },
+          ...herbs.filter((each) => !wish.herbs.includes(each.id)).map((each) => ({ id: each.id, name: each.name })),
+        ]}
+        onChange={(e) => (e.target.value ? change({ herbs: [...wish.herbs, e.target.value] }) : undefined)}
+      />
+      {wish.herbs.length === 0 ? (
+        <Select
+          label="How hard"
+          choices={HARDNESS}
+          value={wish.hardness}
+          onChange={(e) => change({ hardness: e.target.value })}
+        />
+      ) : (
+        <ul>
+          {wish.herbs.map((id) => (
+            <li key={id} className="flex items-center justify-between gap-3">
+              {name(id)}
+              <TextButton
+                aria-label={`Take ${name(id)} out`}
+                onClick={() => change({ herbs: wish.herbs.filter((each) => each !== id) })}
+              >
+                Out
+              </TextButton>
+            </li>
+          ))}
+        </ul>
+      )}
+      {fault('herbs') ? <p className="text-warmth">{fault('herbs')}</p> : null}
+    </div>
+  )
+}
+
+function Told({ view }: { view: Shape<'BoilView'> }) {
+  const { kitchen } = usePart()
+  // "cleanse.hours" stands under its stage, and what has none is of the whole.
+  const groups = new Map<string, string[]>()
+  for (const id of Object.keys(view.figures)) {
+    const stage = /^(decoction|cleanse|cook)\./.exec(id)?.[1] ?? ''
+    groups.set(stage, [...(groups.get(stage) ?? []), id])
+  }
+  const order = ['', 'decoction', 'cleanse', 'cook']
+  const drawn = view.stages.filter((each) => each.pot)
+  return (
+    <div className="border-line grid gap-x-8 gap-y-8 border-t pt-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)_minmax(0,1fr)]">
+      <section aria-label="The pot">
+        <Head>The pot, to scale</Head>
+        {drawn.length === 0 ? (
+          <p className="text-soft">
+            {view.what === 'glycerin'
+              ? 'It is brought to its weight on a scale, in a wide pan.'
+              : 'Say how wide and how high the pot is, and it is drawn with every level marked.'}
+          </p>
+        ) : null}
+        {drawn.map((each) => (
+          <div key={each.stage} className="mb-5">
+            {drawn.length > 1 ? <h3 className="font-text mb-2 text-base font-semibold">{STAGE[each.stage]}</h3> : null}
+            {each.pot ? <PotToScale pot={each.pot} done={DONE[each.stage] ?? 'done'} /> : null}
+          </div>
+        ))}
+      </section>
+      <section aria-label="Amounts" className="border-line lg:border-s lg:ps-8">
+        {order
+          .filter((stage) => groups.has(stage))
+          .map((stage) => (
+            <div key={stage} className="mb-5">
+              <Head>{STAGE[stage] ?? 'Weigh and pour'}</Head>
+              {(groups.get(stage) ?? []).map((id) => {
+                const short = id.replace(/^(decoction|cleanse|cook)\./, '').replace(/\.\d+$/, '')
+                const name = CALLED[short] ?? short
+                const figure = view.figures[id]
+                return (
+                  <Row key={id} name={name} detail={figure?.range_text ?? ''}>
+                    <Figure name={name} figure={figure} kitchenFirst={kitchen} size="text-xl" />
+                  </Row>
+                )
+              })}
+            </div>
+          ))}
+      </section>
+      <section aria-label="Days and what to heed" className="border-line flex flex-col gap-4 lg:border-s lg:ps-8">
+        {view.notes.map((note) => (
+          <Notice key={note.id} rank={note.rank}>
+            {note.says}
+          </Notice>
+        ))}
+        {view.days.length > 0 ? (
+          <div>
+            <Head>The days</Head>
+            <ol className="figures">
+              {view.days.slice(0, 14).map((day) => (
+                <li key={day.from} className="border-line flex justify-between gap-4 border-b py-1.5">
+                  <span>{day.says}</span>
+                </li>
+              ))}
+            </ol>
+            {view.days.length > 14 ? <p className="text-soft">and {view.days.length - 14} days after that.</p> : null}
+            <p className="text-soft mt-2">Covered and off at night; stirred from the bottom every half hour.</p>
+          </div>
+        ) : null}
+        {view.signs.length > 0 ? (
+          <div>
+            <Head>Done when four agree</Head>
+            <ul>
+              {view.signs.map((sign) => (
+                <li key={sign.id} className="border-line border-b py-1.5">
+                  {sign.says}
+                </li>
+              ))}
+            </ul>
+          </div>
+        ) : null}
+      </section>
+    </div>
+  )
+}
+
+const Head = ({ children }: { children: ReactNode }) => (
+  <h2 className="column-head font-text mb-2 text-base">{children}</h2>
+)
