@@ -62,6 +62,8 @@ Route::prefix('api')->group(function (): void {
                 Route::post('card.pdf', [BenchController::class, 'cardPdf']);
                 Route::get('melt', [MeltController::class, 'show']);
                 Route::post('boil', [BoilController::class, 'reckon']);
+                Route::post('boil/level', [BoilController::class, 'level']);
+                Route::post('boil/signs', [BoilController::class, 'signs']);
                 Route::get('solvents', [BoilController::class, 'solvents']);
                 Route::post('melt/reckon', [MeltController::class, 'reckon']);
                 Route::post('melt/mend', [MeltController::class, 'mend']);

@@ -8,6 +8,7 @@ use Kettle\Decoction\BoilDays;
 use Kettle\Decoction\BoilingPot;
 use Kettle\Decoction\Decocted;
 use Kettle\Decoction\DecoctionException;
+use Kettle\Decoction\Doneness;
 use Kettle\Decoction\Glycerite;
 use Kettle\Decoction\Hardness;
 use Kettle\Decoction\LevelLog;
@@ -160,7 +161,9 @@ final readonly class DecoctionQuestions
 
     /**
      * @param  array<mixed>  $document marks, each {h, and mm, ml or g}; pot; end_mm, end_ml or end_g
-     * @return array<string, mixed>
+     * @return array{marks: int, ml_per_hour: array{low: ?float, value: float, high: ?float}, left_ml: ?float, end_ml: ?float,
+     *     ends_h: array{low: ?float, value: float, high: ?float}|null, more_h: array{low: ?float, value: float, high: ?float}|null,
+     *     line: array{from_ml: float, now_ml: float}, points: list<array{h: float, ml: float}>}
      *
      * @throws RefusedException
      */
@@ -176,21 +179,50 @@ final readonly class DecoctionQuestions
         }
         $log = LevelLog::of($marks, $pot);
         $rate = $log->rate();
-        $left = $end = null;
+        $rounded = fn (?float $h): ?float => $h === null ? null : round($h, 4);
+        $endMl = $left = $ends = $more = null;
         if (array_filter(['end_mm', 'end_ml', 'end_g'], fn (string $key) => isset($document[$key])) !== []) {
             $endMl = $this->stands($document, 'end_', $pot, 'end');
             $left = max(0.0, round($log->at($log->lastH) - $endMl, 3));
             $end = $log->end($endMl);
+            $on = fn (?float $h): ?float => $h === null ? null : round(max(0.0, $h - $log->lastH), 4);
+            $ends = ['low' => $rounded($end['low']), 'value' => round($end['value'], 4), 'high' => $rounded($end['high'])];
+            $more = ['low' => $on($end['low']), 'value' => (float) $on($end['value']), 'high' => $on($end['high'])];
         }
-        $rounded = fn (?float $h): ?float => $h === null ? null : round($h, 4);
 
         return [
             'marks' => $log->marks,
-            'ml_per_hour' => array_map($rounded, $rate),
+            'ml_per_hour' => ['low' => $rounded($rate['low']), 'value' => round($rate['value'], 4), 'high' => $rounded($rate['high'])],
             'left_ml' => $left,
-            'ends_h' => $end === null ? null : array_map($rounded, $end),
-            'more_h' => $end === null ? null : array_map(fn (?float $h) => $h === null ? null : round(max(0.0, $h - $log->lastH), 4), $end),
+            'end_ml' => $endMl === null ? null : round($endMl, 3),
+            'ends_h' => $ends,
+            'more_h' => $more,
             'line' => ['from_ml' => round($log->startMl, 3), 'now_ml' => round($log->at($log->lastH), 3)],
+            'points' => $marks,
+        ];
+    }
+
+    /**
+     * @param  array<mixed>  $document flame, froth, wick and senses, each of Doneness::SEEN or left out; fat
+     * @return array{verdict: string, says: string, why: list<array{id: string, says: string}>, firmness: ?string, for: string}
+     *
+     * @throws RefusedException
+     */
+    public function done(array $document): array
+    {
+        $seen = [];
+        foreach (array_keys(Doneness::SEEN) as $sign) {
+            $seen[$sign] = Fields::text($document, $sign);
+        }
+        $done = Doneness::of($seen, Fields::text($document, 'fat') ?? 'oil');
+        $say = fn (string $id): string => $this->kitchen->words()->of(Said::of("done.{$id}"));
+
+        return [
+            'verdict' => $done->verdict,
+            'says' => $say($done->verdict),
+            'why' => array_map(fn (string $id) => ['id' => $id, 'says' => $say($id)], $done->why),
+            'firmness' => $done->firmness,
+            'for' => $done->firmness === null ? '' : $say("firm-{$done->firmness}"),
         ];
     }
 

@@ -62,6 +62,7 @@ final readonly class Questions
         'level',
         'glycerin',
         'solvents',
+        'done',
     ];
 
     private Planning $planning;
@@ -127,6 +128,7 @@ final readonly class Questions
                 'long-oil' => $this->decoction($kitchen)->longOil($document),
                 'level' => $this->decoction($kitchen)->level($document),
                 'glycerin' => $this->decoction($kitchen)->glycerin($document),
+                'done' => $this->decoction($kitchen)->done($document),
                 'solvents' => $this->decoction($kitchen)->solvents($document),
                 'own' => $this->own(is_array($document['own'] ?? null) ? $document['own'] : [], $kitchen),
             };

@@ -119,6 +119,12 @@ final class DecoctionException extends RefusedException
         );
     }
 
+    /** @param  list<string>  $may */
+    public static function sign(string $sign, string $is, array $may): self
+    {
+        return new self('unknown', sprintf('“%s” is none of %s.', mb_substr($is, 0, 40), implode(', ', $may)), $sign);
+    }
+
     /** @param  list<string>  $known */
     public static function use(string $id, array $known): self
     {

@@ -71,3 +71,48 @@ it('refuses a plant or a use nobody knows', function () {
     $this->atHouse('GET', '/solvents?herb=moonwort')->assertStatus(422);
     $this->atHouse('GET', '/solvents?herb=calendula&use=soup')->assertStatus(422);
 });
+
+it('learns from the stick, and foretells the end with its range', function () {
+    $asked = [
+        'marks' => [['h' => 0, 'at' => '190 mm'], ['h' => 2, 'at' => '175 mm'], ['h' => 4, 'at' => '161 mm'], ['h' => 6, 'at' => '142 mm']],
+        'by' => 'stick',
+        'width' => '26 cm',
+        'height' => '23.7 cm',
+        'end' => '44 mm',
+    ];
+    $told = $this->atHouse('POST', '/boil/level', $asked)->assertOk()->json();
+    expect($told['rate'])
+        ->toMatch('/^4\d\d mL an hour, 3\d\d mL to 4\d\d mL$/')
+        ->and($told['left'])
+        ->toMatch('/^5\.\d+ L$/')
+        ->and($told['more'])
+        ->toMatch('/ to /')
+        ->and($told['end_low_h'])
+        ->toBeLessThan($told['end_h'])
+        ->and($told['end_high_h'])
+        ->toBeGreaterThan($told['end_h']);
+    $by = ['marks' => [['h' => 0, 'at' => '9.6 L'], ['h' => 2, 'at' => '8.7 L']], 'by' => 'jug', 'end' => '2.9 L'];
+    expect($this->atHouse('POST', '/boil/level', $by)->assertOk()->json('rate'))->toBe('450 mL an hour');
+    $fault = fn (array $more): array => array_column(
+        $this->atHouse('POST', '/boil/level', $more + $asked)
+            ->assertStatus(422)
+            ->json('faults'),
+        'field',
+    );
+    expect($fault(['marks' => [['h' => 0, 'at' => 'high'], ['h' => 1, 'at' => '20 mm']]]))
+        ->toBe(['marks.0.at'])
+        ->and($fault(['marks' => [['h' => 0, 'at' => '300 mm'], ['h' => 1, 'at' => '20 mm']]]))
+        ->toBe(['marks.0'])
+        ->and($fault(['marks' => [['h' => 0, 'at' => '100 mm'], ['h' => 1, 'at' => '120 mm']]]))
+        ->toBe(['marks.1'])
+        ->and($fault(['width' => '1 mm']))
+        ->toBe(['width']);
+});
+
+it('weighs four signs', function () {
+    expect($this->atHouse('POST', '/boil/signs', ['flame' => 'quiet', 'froth' => 'stands', 'wick' => 'rolls', 'senses' => 'right'])->json())
+        ->toMatchArray(['verdict' => 'done', 'why' => [], 'firmness' => 'middle'])
+        ->and($this->atHouse('POST', '/boil/signs', ['wick' => 'crumbles'])->json('verdict'))
+        ->toBe('past');
+    $this->atHouse('POST', '/boil/signs', ['flame' => 'hisses'])->assertStatus(422);
+});

@@ -359,3 +359,42 @@ it('has no range of two marks, and says nothing it does not know', function () {
         ->and($level['left_ml'])
         ->toEqualWithDelta(3100.0, 0.001);
 });
+
+// The four signs, common practice, no source: each by hand, for oil and for butterfat.
+it('is done when four signs agree, and says why not', function (array $seen, string $verdict, array $why, ?string $firmness) {
+    $found = boiled('done', $seen);
+    expect([$found['verdict'], array_column($found['why'], 'id'), $found['firmness']])->toBe([$verdict, $why, $firmness]);
+    foreach ([$found['says'], ...array_column($found['why'], 'says')] as $says) {
+        expect($says)->not->toBe('');
+    }
+})->with([
+    'all four' => [['flame' => 'quiet', 'froth' => 'stands', 'wick' => 'rolls', 'senses' => 'right'], 'done', [], 'middle'],
+    'all four of butterfat' => [
+        ['flame' => 'quiet', 'froth' => 'none', 'wick' => 'rolls', 'senses' => 'right', 'fat' => 'butterfat'],
+        'done',
+        [],
+        'middle',
+    ],
+    'froth on butterfat' => [
+        ['flame' => 'quiet', 'froth' => 'stands', 'wick' => 'rolls', 'senses' => 'right', 'fat' => 'butterfat'],
+        'not-yet',
+        ['froth-butterfat'],
+        'middle',
+    ],
+    'three and nobody looked' => [['flame' => 'quiet', 'froth' => 'stands', 'wick' => 'rolls'], 'not-yet', ['look-senses'], 'middle'],
+    'water in it' => [
+        ['flame' => 'crackles', 'froth' => 'none', 'wick' => 'sticks', 'senses' => 'raw'],
+        'not-yet',
+        ['flame-crackles', 'froth-oil', 'wick-sticks', 'senses-raw'],
+        null,
+    ],
+    'moist still' => [
+        ['flame' => 'quiet', 'froth' => 'stands', 'wick' => 'breaks', 'senses' => 'right'],
+        'not-yet',
+        ['wick-breaks'],
+        'soft',
+    ],
+    'crumbled' => [['flame' => 'quiet', 'froth' => 'stands', 'wick' => 'crumbles', 'senses' => 'right'], 'past', ['wick-crumbles'], 'hard'],
+    'burnt' => [['flame' => 'quiet', 'froth' => 'stands', 'wick' => 'rolls', 'senses' => 'burnt'], 'past', ['senses-burnt'], 'middle'],
+    'nothing looked at' => [[], 'not-yet', ['look-flame', 'look-froth', 'look-wick', 'look-senses'], null],
+]);

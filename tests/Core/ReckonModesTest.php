@@ -74,6 +74,7 @@ function modesAsked(): array
             'end_mm' => 44,
         ],
         'glycerin' => ['total' => '100 g', 'extract_now' => '65 g'],
+        'done' => ['flame' => 'quiet', 'froth' => 'stands', 'wick' => 'breaks'],
         'solvents' => ['herb' => 'marshmallow-root', 'use' => 'salve'],
         'sun' => [
             'latitude' => 50,

@@ -128,41 +128,41 @@ it('says what to watch for', function (array $wish, array $ids) {
             ...array_fill(0, count(array_keys(array_column($notes, 'rank'), 'note')), 'note'),
         ]);
 })->with([
-    'nothing much' => [['jar' => '473'], ['rags', 'dry', 'skin-only']],
-    'for the kitchen' => [['jar' => '473', 'purpose' => 'kitchen'], ['food-unknown', 'rags', 'dry']],
-    'a nut' => [['jar' => '473', 'oils' => ['sweet-almond']], ['allergens', 'dry', 'skin-only']],
+    'nothing much' => [['jar' => '473'], ['rags', 'oil-takes-little', 'dry', 'skin-only']],
+    'for the kitchen' => [['jar' => '473', 'purpose' => 'kitchen'], ['food-unknown', 'rags', 'oil-takes-little', 'dry']],
+    'a nut' => [['jar' => '473', 'oils' => ['sweet-almond']], ['allergens', 'oil-takes-little', 'dry', 'skin-only']],
     'two allergens, and heat' => [
         ['jar' => '473', 'oils' => ['hazelnut', 'sesame'], 'method' => 'slow-cooker'],
-        ['allergens', 'ceiling', 'dry', 'skin-only'],
+        ['allergens', 'ceiling', 'oil-takes-little', 'dry', 'skin-only'],
     ],
     'some hard fat' => [
         ['jar' => '473', 'oils' => [['id' => 'olive', 'parts' => '3'], ['id' => 'coconut', 'parts' => '1']]],
-        ['sets', 'dry', 'skin-only'],
+        ['sets', 'oil-takes-little', 'dry', 'skin-only'],
     ],
     'thin cover' => [
         ['herb' => ['id' => 'linden-blossom'], 'jar' => '473', 'ratio' => '1:9'],
-        ['cover', 'rags', 'press-in', 'dry', 'skin-only'],
+        ['cover', 'rags', 'press-in', 'oil-takes-little', 'dry', 'skin-only'],
     ],
-    'too late' => [['jar' => '473', 'ready_by' => '2026-12-01'], ['late', 'rags', 'dry', 'skin-only']],
+    'too late' => [['jar' => '473', 'ready_by' => '2026-12-01'], ['late', 'rags', 'oil-takes-little', 'dry', 'skin-only']],
     'wilted, on the shelf' => [
         ['herb' => ['id' => 'elderflower', 'state' => 'wilted'], 'oils' => ['olive'], 'jar' => '473'],
-        ['look-alike', 'wet', 'press-in', 'gathering', 'skin-only'],
+        ['look-alike', 'wet', 'press-in', 'oil-takes-little', 'gathering', 'skin-only'],
     ],
     'fresh, and squeezed' => [
         ['herb' => ['id' => 'chickweed', 'state' => 'fresh'], 'oils' => ['olive'], 'jar' => '473', 'way' => 'squeezed'],
-        ['wet-skin', 'wet', 'squeezed-wet', 'press-in', 'gathering', 'skin-only'],
+        ['wet-skin', 'wet', 'squeezed-wet', 'press-in', 'oil-takes-little', 'gathering', 'skin-only'],
     ],
     'wet with dry' => [
         ['herbs' => [['id' => 'chickweed', 'state' => 'fresh'], ['id' => 'nettle-leaf']], 'oils' => ['olive'], 'jar' => '473'],
-        ['wet-skin', 'mixed-state', 'wet', 'press-in', 'gathering', 'skin-only'],
+        ['wet-skin', 'mixed-state', 'wet', 'press-in', 'oil-takes-little', 'gathering', 'skin-only'],
     ],
     'a plant of concern' => [
         ['herb' => ['id' => 'comfrey-leaf'], 'oils' => ['olive'], 'jar' => '473'],
-        ['pyrrolizidine', 'press-in', 'dry', 'skin-only'],
+        ['pyrrolizidine', 'press-in', 'oil-takes-little', 'dry', 'skin-only'],
     ],
     'little headspace' => [
         ['herb' => ['id' => 'marshmallow-root', 'amount' => '85 g'], 'jar' => '473', 'method' => 'double-boiler'],
-        ['headspace', 'rags', 'ceiling', 'dry', 'skin-only'],
+        ['headspace', 'rags', 'ceiling', 'oil-takes-little', 'dry', 'skin-only'],
     ],
 ]);
 

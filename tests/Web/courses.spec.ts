@@ -88,6 +88,7 @@ test('kitchen powder is left on its sediment: ready without a cloth, used from t
   await thatIsIt(page)
   await page.getByRole('button', { name: 'Start this batch' }).click()
   await page.getByRole('button', { name: 'Done' }).first().click()
+  await expect(page.getByText('cold, day 0 of 14')).toBeVisible()
   await clock(page, '2026-12-09T10:30:00Z')
   await page.reload()
   await page.getByRole('link', { name: 'See that it is ready' }).click()

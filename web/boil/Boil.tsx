@@ -12,6 +12,7 @@ import { Notice, Trouble, Waiting } from '../parts/Notice'
 import { Row } from '../parts/Row'
 import { useSettled } from '../parts/settled'
 import { TabList } from '../parts/TabList'
+import { AtThePot } from './AtThePot'
 import { PotToScale } from './PotToScale'
 import { Solvents } from './Solvents'
 import { asked, type BoilWish, KNOWN, useBoilDraft } from './wish'
@@ -20,6 +21,7 @@ const KINDS = [
   { id: 'long-oil', name: 'The long oil' },
   { id: 'decoction', name: 'Decoction' },
   { id: 'glycerin', name: 'Glycerin extract' },
+  { id: 'pot', name: 'At the pot' },
   { id: 'solvents', name: 'Which solvent' },
 ]
 
@@ -84,11 +86,11 @@ export default function Boil() {
     queryFn: ({ signal }) => ask(`/houses/${house}/boil`, asked(settled), signal),
     placeholderData: keepPreviousData,
     retry: false,
-    enabled: tab !== 'solvents',
+    enabled: tab === wish.what,
   })
   const to = (kind: string) => {
     setTab(kind)
-    if (kind === 'solvents' || kind === wish.what) return
+    if (kind === 'solvents' || kind === 'pot' || kind === wish.what) return
     const what = kind as BoilWish['what']
     const first = KNOWN[what][0]
     change({ what, known: first?.id ?? '', amount: first?.amount ?? '' })
@@ -100,7 +102,9 @@ export default function Boil() {
       <Tabs.Root value={tab} onValueChange={to}>
         <TabList label="What is boiled down" tabs={KINDS} />
         <Tabs.Content value={tab} className="pt-5">
-          {tab === 'solvents' ? (
+          {tab === 'pot' ? (
+            <AtThePot />
+          ) : tab === 'solvents' ? (
             <Solvents plant={plant ?? 'calendula'} />
           ) : (
             <div className="flex flex-col gap-6">

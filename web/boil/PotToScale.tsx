@@ -65,7 +65,7 @@ export function PotToScale({ pot, done }: { pot: Shape<'BoilPot'>; done: string 
         )
       })}
       <path
-        d={`M${left} ${foot - height} V${foot - 10} Q${left} ${foot} ${left + 10} ${foot} H${left + width - 10} Q${left + width} ${foot} ${left + width} ${foot - 10} V${foot - height}`}
+        d={`M${left} ${foot - height} v${height - 10} q0 10 10 10 h${width - 20} q10 0 10 -10 v${10 - height}`}
         fill="none"
         stroke="var(--rim)"
         strokeWidth={3}

@@ -3,7 +3,7 @@ import { Tabs } from 'radix-ui'
 /** The names of what lies below, of which one is shown. */
 export function TabList({ label, tabs }: { label: string; tabs: { id: string; name: string }[] }) {
   return (
-    <Tabs.List aria-label={label} className="border-rim flex gap-1 border-b-[3px]">
+    <Tabs.List aria-label={label} className="border-rim flex flex-wrap gap-1 border-b-[3px]">
       {tabs.map((each) => (
         <Tabs.Trigger
           key={each.id}

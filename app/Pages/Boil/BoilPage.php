@@ -11,6 +11,9 @@ use App\Responses\Boil\BoilPot;
 use App\Responses\Boil\BoilSign;
 use App\Responses\Boil\BoilStage;
 use App\Responses\Boil\BoilView;
+use App\Responses\Boil\LevelPoint;
+use App\Responses\Boil\LevelView;
+use App\Responses\Boil\SignsView;
 use App\Responses\Boil\SolventRow;
 use App\Responses\Boil\SolventsView;
 use App\Responses\Boil\SolventTakes;
@@ -19,6 +22,7 @@ use Kettle\Ask\DecoctionQuestions;
 use Kettle\Ask\Questions;
 use Kettle\Decoction\Solvents;
 use Kettle\Material\Tables;
+use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Reason\RefusedException;
 use Kettle\Time\Dates;
@@ -53,7 +57,7 @@ final readonly class BoilPage
     /**
      * @param  'decoction'|'long-oil'|'glycerin'  $what
      * @param  array<string, mixed>  $asked as the core takes it
-     * @param  array{width?: string, height?: string, rate?: string, share?: string, hours_a_day?: string}  $typed measures as they were typed
+     * @param  array{width?: string, height?: string, rate?: string, share?: string, hours_a_day?: string}  $typed measures
      *
      * @throws RefusedException
      */
@@ -71,6 +75,84 @@ final readonly class BoilPage
         } catch (RefusedException $refused) {
             throw $refused->about(self::FIELDS[$refused->field] ?? $refused->field);
         }
+    }
+
+    /**
+     * @param  list<array{h: float, at: string}>  $marks hours of flame, and the level as it was typed
+     * @param  string  $by stick, jug or scale
+     * @param  array<string, string>  $typed width, height and end, as they were typed
+     *
+     * @throws RefusedException
+     */
+    public function level(array $marks, string $by, array $typed): LevelView
+    {
+        $kitchen = $this->kitchens->plain();
+        $reader = $kitchen->reader();
+        [$key, $kind, $unit] = match ($by) {
+            'jug' => ['ml', Kind::Volume, 'mL'],
+            'scale' => ['g', Kind::Mass, 'g'],
+            default => ['mm', Kind::Length, 'mm'],
+        };
+        $asked = ['marks' => []];
+        foreach ($marks as $i => $mark) {
+            $at = RefusedException::at("marks.{$i}.at", fn () => $reader->read($mark['at'], $kind, $unit)->value);
+            $asked['marks'][] = ['h' => $mark['h'], $key => $at];
+        }
+        foreach (['width' => 'diameter_mm', 'height' => 'height_mm'] as $field => $name) {
+            if (isset($typed[$field])) {
+                $asked['pot'][$name] = RefusedException::at($field, fn () => $reader->read($typed[$field], Kind::Length, 'cm')->value);
+            }
+        }
+        if (isset($typed['end'])) {
+            $asked["end_{$key}"] = RefusedException::at('end', fn () => $reader->read($typed['end'], $kind, $unit)->value);
+        }
+        try {
+            $told = $this->questions->decoction($kitchen)->level($asked);
+        } catch (RefusedException $refused) {
+            throw $refused->about(self::FIELDS[$refused->field] ?? $refused->field);
+        }
+        $plain = fn (float $ml): string => $kitchen->writer()->plain($ml, Kind::Volume);
+        $rate = $told['ml_per_hour'];
+        $more = $told['more_h'];
+
+        return new LevelView(
+            array_map(fn (array $point) => new LevelPoint($point['h'], round($point['ml'], 1)), $told['points']),
+            $plain($rate['value']).' an hour'.self::range($rate['low'], $rate['high'], $plain),
+            $told['left_ml'] === null ? null : $plain($told['left_ml']),
+            $more === null ? null : AmountWriter::span($more['value']).self::range($more['low'], $more['high'], AmountWriter::span(...)),
+            $told['ends_h']['value'] ?? null,
+            $told['ends_h']['low'] ?? null,
+            $told['ends_h']['high'] ?? null,
+            $told['end_ml'],
+            $told['line']['from_ml'],
+            $told['line']['now_ml'],
+            $plain($told['line']['from_ml']),
+            AmountWriter::span($told['ends_h']['value'] ?? $marks[count($marks) - 1]['h']),
+        );
+    }
+
+    /** @param  callable(float): string  $say */
+    private static function range(?float $low, ?float $high, callable $say): string
+    {
+        return $low === null || $high === null ? '' : sprintf(', %s to %s', $say($low), $say($high));
+    }
+
+    /**
+     * @param  array<string, string>  $seen
+     *
+     * @throws RefusedException
+     */
+    public function signs(array $seen): SignsView
+    {
+        $done = $this->questions->decoction($this->kitchens->plain())->done($seen);
+
+        return new SignsView(
+            $done['verdict'],
+            $done['says'],
+            array_map(fn (array $each) => new BoilSign($each['id'], $each['says']), $done['why']),
+            $done['firmness'],
+            $done['for'],
+        );
     }
 
     /** @throws RefusedException */
@@ -116,10 +198,11 @@ final readonly class BoilPage
         [$width, $height] = [$read('width', Kind::Length, 'cm'), $read('height', Kind::Length, 'cm')];
         // "450 mL an hour": what it loses in an hour is an amount.
         $rate = isset($typed['rate'])
-            ? RefusedException::at(
-                'rate',
-                fn () => $reader->read((string) preg_replace('/\s*(an|per|\/)\s*h(our)?$/i', '', $typed['rate']), Kind::Volume, 'mL')->value,
-            )
+            ? RefusedException::at('rate', function () use ($reader, $typed): float {
+                $ml = (string) preg_replace('/\s*(an|per|\/)\s*h(our)?$/i', '', $typed['rate']);
+
+                return $reader->read($ml, Kind::Volume, 'mL')->value;
+            })
             : null;
         $number = fn (string $field): ?float => isset($typed[$field])
             ? RefusedException::at($field, fn () => $reader->number((string) preg_replace('/\s*(%|h|hours?)$/i', '', trim($typed[$field]))))
