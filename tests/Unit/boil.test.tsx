@@ -53,7 +53,7 @@ describe('a pot to scale', () => {
     ],
   }
   it('has every level where the core has it', () => {
-    const drawn = renderToStaticMarkup(<PotToScale pot={pot} done="water gone" />)
+    const drawn = renderToStaticMarkup(<PotToScale pot={pot} done="water gone" liquid="water" />)
     // One to one: 300 mm high, its foot at 324.
     const levels = [...drawn.matchAll(/<line[^>]* y1="([\d.]+)"/g)].map((found) => Number(found[1]))
     expect(levels).toEqual([324 - 270, 324 - 200, 324 - 50])

@@ -9,6 +9,7 @@ import { sent } from '../parts/form'
 import { Notice, Trouble } from '../parts/Notice'
 import { useSettled } from '../parts/settled'
 import { LevelLine } from './LevelLine'
+import { PotSize, Typed } from './Typed'
 
 type Log = {
   by: 'stick' | 'jug' | 'scale'
@@ -184,29 +185,14 @@ function Level({ log, change }: Part) {
           value={log.by}
           onChange={(e) => change({ by: e.target.value as Log['by'], marks: [], end: '' })}
         />
-        <Field
-          label="The pot is wide, inside"
-          placeholder="26 cm"
-          value={log.width}
-          maxLength={40}
-          fault={fault('width')}
-          onChange={(e) => change({ width: e.target.value })}
-        />
-        <Field
-          label="and high"
-          placeholder="24 cm"
-          value={log.height}
-          maxLength={40}
-          fault={fault('height')}
-          onChange={(e) => change({ height: e.target.value })}
-        />
-        <Field
+        <PotSize draft={log} change={change} fault={fault} />
+        <Typed
+          name="end"
           label="The water is gone at"
+          draft={log}
+          change={change}
+          fault={fault}
           placeholder={log.by === 'stick' ? '44 mm' : log.by === 'jug' ? '2.9 L' : '2900 g'}
-          value={log.end}
-          maxLength={40}
-          fault={fault('end')}
-          onChange={(e) => change({ end: e.target.value })}
         />
       </div>
     </section>

@@ -6,7 +6,7 @@ import { ask } from '../api/client'
 import { type Shape, useHouseId, useMaterials } from '../api/hooks'
 import { usePart } from '../frame/part'
 import { TextButton } from '../parts/Button'
-import { Field, Select } from '../parts/Field'
+import { Select } from '../parts/Field'
 import { Figure } from '../parts/Figure'
 import { Notice, Trouble, Waiting } from '../parts/Notice'
 import { Row } from '../parts/Row'
@@ -15,6 +15,7 @@ import { TabList } from '../parts/TabList'
 import { AtThePot } from './AtThePot'
 import { PotToScale } from './PotToScale'
 import { Solvents } from './Solvents'
+import { PotSize, Typed } from './Typed'
 import { asked, type BoilWish, KNOWN, useBoilDraft } from './wish'
 
 const KINDS = [
@@ -135,6 +136,7 @@ function Asks({
   const { what } = wish
   const cooks = what === 'decoction' || (wish.stage !== 'cleanse' && wish.liquid === 'decoction')
   const known = KNOWN[what]
+  const its = { draft: wish, change, fault }
   return (
     <form className="grid gap-x-6 gap-y-4 sm:grid-cols-2 lg:grid-cols-4" onSubmit={(event) => event.preventDefault()}>
       {what === 'long-oil' ? (
@@ -145,13 +147,7 @@ function Asks({
           onChange={(e) => change({ stage: e.target.value })}
         />
       ) : null}
-      <Field
-        label="There is, or is wanted"
-        value={wish.amount}
-        maxLength={80}
-        fault={fault(wish.known)}
-        onChange={(e) => change({ amount: e.target.value })}
-      />
+      <Typed {...its} name="amount" about={wish.known} label="There is, or is wanted" max={80} />
       {known.length > 1 ? (
         <Select
           label="That is so much"
@@ -176,60 +172,28 @@ function Asks({
       {what !== 'glycerin' && cooks ? <Herbs wish={wish} change={change} fault={fault} /> : null}
       {what === 'glycerin' ? (
         <>
-          <Field
-            label="Glycerin, per cent"
-            value={wish.share}
-            maxLength={20}
-            fault={fault('share')}
-            onChange={(e) => change({ share: e.target.value })}
-          />
-          <Field
+          <Typed {...its} name="share" label="Glycerin, per cent" max={20} />
+          <Typed
+            {...its}
+            name="now"
+            about="extract_now"
             label="The strained extract weighs"
             placeholder="blank before it is made"
-            value={wish.now}
-            maxLength={80}
-            fault={fault('extract_now')}
-            onChange={(e) => change({ now: e.target.value })}
+            max={80}
           />
         </>
       ) : (
-        <>
-          <Field
-            label="The pot is wide, inside"
-            placeholder="26 cm"
-            value={wish.width}
-            maxLength={40}
-            fault={fault('width')}
-            onChange={(e) => change({ width: e.target.value })}
-          />
-          <Field
-            label="and high"
-            placeholder="24 cm"
-            value={wish.height}
-            maxLength={40}
-            fault={fault('height')}
-            onChange={(e) => change({ height: e.target.value })}
-          />
-        </>
+        <PotSize {...its} />
       )}
-      <Field
+      <Typed
+        {...its}
+        name="rate"
         label="It loses in an hour"
         placeholder={wish.width && what !== 'glycerin' ? 'by its width' : '450 mL'}
-        value={wish.rate}
-        maxLength={40}
-        fault={fault('rate')}
-        onChange={(e) => change({ rate: e.target.value })}
       />
       {what === 'long-oil' ? (
         <>
-          <Field
-            label="Hours a day"
-            placeholder="6 to 10"
-            value={wish.hours}
-            maxLength={20}
-            fault={fault('hours_a_day')}
-            onChange={(e) => change({ hours: e.target.value })}
-          />
+          <Typed {...its} name="hours" about="hours_a_day" label="Hours a day" placeholder="6 to 10" max={20} />
           <Select
             label="For"
             choices={[
@@ -320,7 +284,9 @@ function Told({ view }: { view: Shape<'BoilView'> }) {
         {drawn.map((each) => (
           <div key={each.stage} className="mb-5">
             {drawn.length > 1 ? <h3 className="font-text mb-2 text-base font-semibold">{STAGE[each.stage]}</h3> : null}
-            {each.pot ? <PotToScale pot={each.pot} done={DONE[each.stage] ?? 'done'} /> : null}
+            {each.pot ? (
+              <PotToScale pot={each.pot} done={DONE[each.stage] ?? 'done'} liquid={each.liquid.replace('-', ' ')} />
+            ) : null}
           </div>
         ))}
       </section>

@@ -20,7 +20,7 @@ export function apart(wanted: readonly number[], gap: number): number[] {
 }
 
 /** A pot to scale, from the core's own millimetres: where it starts, where it is done, where it would boil over. */
-export function PotToScale({ pot, done }: { pot: Shape<'BoilPot'>; done: string }) {
+export function PotToScale({ pot, done, liquid }: { pot: Shape<'BoilPot'>; done: string; liquid: string }) {
   const scale = Math.min(300 / pot.height_mm, 210 / pot.diameter_mm)
   const [width, height] = [pot.diameter_mm * scale, pot.height_mm * scale]
   const [left, foot] = [14, height + 24]
@@ -58,7 +58,7 @@ export function PotToScale({ pot, done }: { pot: Shape<'BoilPot'>; done: string 
             />
             {layer.mm * scale > 18 ? (
               <text x={left + 10} y={(foots + y(stands)) / 2 + 5} fontSize={14} fill="var(--soft)">
-                {layer.of}
+                {layer.of === 'liquid' ? liquid : layer.of}
               </text>
             ) : null}
           </g>
