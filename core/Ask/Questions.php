@@ -126,10 +126,10 @@ final readonly class Questions
                 'trace' => (new TraceQuestions())->trace($document),
                 'decoction' => $this->decoction($kitchen)->decoction($document),
                 'long-oil' => $this->decoction($kitchen)->longOil($document),
-                'level' => $this->decoction($kitchen)->level($document),
+                'level' => $this->pot($kitchen)->level($document),
                 'glycerin' => $this->decoction($kitchen)->glycerin($document),
-                'done' => $this->decoction($kitchen)->done($document),
-                'solvents' => $this->decoction($kitchen)->solvents($document),
+                'done' => $this->pot($kitchen)->done($document),
+                'solvents' => $this->pot($kitchen)->solvents($document),
                 'own' => $this->own(is_array($document['own'] ?? null) ? $document['own'] : [], $kitchen),
             };
         } catch (RefusedException $refused) {
@@ -247,6 +247,11 @@ final readonly class Questions
     public function decoction(Kitchen $kitchen): DecoctionQuestions
     {
         return new DecoctionQuestions($this->planning, $this->tables, $kitchen);
+    }
+
+    public function pot(Kitchen $kitchen): PotQuestions
+    {
+        return new PotQuestions($this->tables, $kitchen);
     }
 
     public function recipes(): RecipeReader

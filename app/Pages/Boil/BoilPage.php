@@ -18,6 +18,7 @@ use App\Responses\Boil\SolventRow;
 use App\Responses\Boil\SolventsView;
 use App\Responses\Boil\SolventTakes;
 use App\Responses\Choice;
+use Kettle\Ask\BoilFields;
 use Kettle\Ask\DecoctionQuestions;
 use Kettle\Ask\Questions;
 use Kettle\Decoction\Solvents;
@@ -31,7 +32,7 @@ use Kettle\Time\Dates;
  * What is boiled down, as the core reckons it, for the page it is planned on.
  *
  * @phpstan-import-type Level from DecoctionQuestions
- * @phpstan-import-type Told from DecoctionQuestions
+ * @phpstan-import-type Told from BoilFields
  * @phpstan-import-type Figures from DecoctionQuestions
  * @phpstan-import-type Decoction from DecoctionQuestions
  * @phpstan-import-type Long from DecoctionQuestions
@@ -107,7 +108,7 @@ final readonly class BoilPage
             $asked["end_{$key}"] = RefusedException::at('end', fn () => $reader->read($typed['end'], $kind, $unit)->value);
         }
         try {
-            $told = $this->questions->decoction($kitchen)->level($asked);
+            $told = $this->questions->pot($kitchen)->level($asked);
         } catch (RefusedException $refused) {
             throw $refused->about(self::FIELDS[$refused->field] ?? $refused->field);
         }
@@ -144,7 +145,7 @@ final readonly class BoilPage
      */
     public function signs(array $seen): SignsView
     {
-        $done = $this->questions->decoction($this->kitchens->plain())->done($seen);
+        $done = $this->questions->pot($this->kitchens->plain())->done($seen);
 
         return new SignsView(
             $done['verdict'],
@@ -158,7 +159,7 @@ final readonly class BoilPage
     /** @throws RefusedException */
     public function solvents(string $herb, ?string $use): SolventsView
     {
-        $answer = $this->questions->decoction($this->kitchens->plain())->solvents(['herb' => $herb, 'use' => $use]);
+        $answer = $this->questions->pot($this->kitchens->plain())->solvents(['herb' => $herb, 'use' => $use]);
 
         return new SolventsView(
             $answer['herb'],
