@@ -12,7 +12,7 @@ use Kettle\Warmth\Band;
 use Kettle\Warmth\Load;
 
 /** How long a wish takes before it is warm: by a cooker of the house, by a common one, or by what is usual for the method. */
-final readonly class WarmUp
+final class WarmUp
 {
     /** What is reckoned with before amounts are known: about a pint, in the vessel's usual size; mm and kg. */
     private const USUAL = [
@@ -24,13 +24,16 @@ final readonly class WarmUp
     /** Water to an inch below the rim, or half way up. */
     private const BELOW_RIM_MM = 25.4;
 
+    /** @var \WeakMap<Kitchen, array<string, self>>|null what is known of each kitchen, by method, warmth and load */
+    private static ?\WeakMap $known = null;
+
     private function __construct(
-        public int $min,
-        public Load $load,
-        public string $cooker = '',
-        public string $setting = '',
-        public bool $learned = false,
-        public bool $wet = true,
+        public readonly int $min,
+        public readonly Load $load,
+        public readonly string $cooker = '',
+        public readonly string $setting = '',
+        public readonly bool $learned = false,
+        public readonly bool $wet = true,
     ) {}
 
     public static function of(Wish $wish, Kitchen $kitchen, ?Amounts $amounts): self
@@ -43,11 +46,27 @@ final readonly class WarmUp
         }
         $best = null;
         if ($method->has(Method::IN_COOKER)) {
+            // Every school of a method is asked for, and most are as warm as the next: each warmth is reckoned once in a kitchen.
+            self::$known ??= new \WeakMap();
+            $known = self::$known[$kitchen] ?? [];
+            $key =
+                $method->id.
+                ' '.
+                $target.
+                ' '.
+                $wish->variant->ceilingC.
+                ' '.
+                implode(' ', array_map(json_encode(...), $load->toArray()));
+            if (isset($known[$key])) {
+                return $known[$key];
+            }
             $band = Band::about($target, $wish->variant->ceilingC ?? $target + 10);
             foreach ($kitchen->bookings()->placesFor($method->id) ?: $kitchen->commonCookers($method) as $place) {
                 $said = self::by($place, $load, $band, $kitchen->roomC);
                 $best = $said !== null && ($best === null || $said->min < $best->min) ? $said : $best;
             }
+            $best ??= new self($method->warming->upMin, $load);
+            self::$known[$kitchen] = $known + [$key => $best];
         }
 
         return $best ?? new self($method->warming->upMin, $load);
