@@ -3,9 +3,11 @@
 declare(strict_types=1);
 
 use Kettle\Ask\Questions;
+use Kettle\Decoction\BoilDays;
 use Kettle\Decoction\BoilingPot;
 use Kettle\Decoction\Glycerite;
 use Kettle\Decoction\LevelLog;
+use Kettle\Diary\Availability;
 use Kettle\Material\Tables;
 use Kettle\Recipe\WishException;
 
@@ -310,7 +312,7 @@ it('learns the rate by least squares as a general library does', function () {
     mt_srand(11);
     for ($round = 0; $round < 6; $round++) {
         $marks = [];
-        for ($i = 0, $n = mt_rand(3, 40); $i < $n; $i++) {
+        for ($i = 0, $n = mt_rand(3, 30); $i < $n; $i++) {
             $marks[] = ['h' => $i * 0.7, 'ml' => 9600 - 430 * $i * 0.7 + mt_rand(-30, 30)];
         }
         $log = LevelLog::of($marks, BoilingPot::measured(600, 300));
@@ -327,10 +329,9 @@ it('learns the rate by least squares as a general library does', function () {
             ->toEqualWithDelta($theirs[0], 1e-6)
             ->and($log->startMl)
             ->toEqualWithDelta($theirs[1], 1e-5)
-            ->and($rate['low'])
-            ->toEqualWithDelta($theirs[2], 0.02 * abs($theirs[0]))
-            ->and($rate['high'])
-            ->toEqualWithDelta($theirs[3], 0.02 * abs($theirs[0]));
+            // The half of its range, by a table of t to a thousandth.
+            ->and(($rate['high'] - $rate['low']) / ($theirs[3] - $theirs[2]))
+            ->toEqualWithDelta(1.0, 0.001);
     }
 });
 
@@ -348,6 +349,31 @@ it('foretells the end with a range that holds it nine times in ten', function ()
         $held += $end['low'] <= 7200 / 420 && 7200 / 420 <= $end['high'] ? 1 : 0;
     }
     expect($held)->toBeGreaterThan(255)->toBeLessThan(290);
+});
+
+it('is longer in doubt than it is short, and has no end where the marks do not bound one', function () {
+    $of = fn (array $ml) => LevelLog::of(array_map(fn (float $each, int $h) => ['h' => (float) $h, 'ml' => $each], $ml, array_keys($ml)));
+    // By hand, Fieller: of 1000, 880, 820 and 700 the slope is -96, s = sqrt(360), t = 2.920 and g = 0.0666; at nothing after
+    // 10.354 h, between 8.520 and 13.452.
+    $end = $of([1000.0, 880.0, 820.0, 700.0])->end(0.0);
+    expect($end['value'])
+        ->toEqualWithDelta(10.354, 0.001)
+        ->and($end['low'])
+        ->toEqualWithDelta(8.52, 0.003)
+        ->and($end['high'])
+        ->toEqualWithDelta(13.452, 0.003)
+        ->and($of([1000.0, 999.0, 700.0, 699.0])->end(0.0)['high'])
+        ->toBeNull();
+});
+
+it('does not take more of a day than was said, however the day is broken', function () {
+    $zone = new DateTimeZone('Europe/London');
+    $day = fn (string $at) => new DateTimeImmutable($at, $zone);
+    // Away from eleven to three: two stretches of the first day, and no third hour too many.
+    $there = Availability::between('07:00', '21:00')->without([[$day('2026-11-25 11:00'), $day('2026-11-25 15:00')]]);
+    $days = BoilDays::lay(9.0, 6.0, $day('2026-11-25 07:00'), $there);
+    $said = array_map(fn ($each) => $each->from->format('j H:i').' to '.$each->to->format('H:i'), $days);
+    expect($said)->toBe(['25 07:00 to 11:00', '25 15:00 to 17:00', '26 07:00 to 10:00']);
 });
 
 it('has no range of two marks, and says nothing it does not know', function () {
