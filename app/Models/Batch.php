@@ -131,6 +131,14 @@ class Batch extends Model
         return $this->hasMany(Bottle::class);
     }
 
+    /** The batch whose oil it was made in; null where its oils are as they were bought. */
+    public function base(): ?self
+    {
+        $uid = $this->plan->base?->batch;
+
+        return $uid === null ? null : self::query()->where('uid', $uid)->first();
+    }
+
     /** What there is to bottle, mL: what was poured off its sediment, or what was strained. */
     public function toBottleMl(): float
     {

@@ -50,11 +50,10 @@ final readonly class BaseOil
      */
     public function lots(array $oils, array $lots): array
     {
-        $earlier = fn (?\DateTimeImmutable $a, ?\DateTimeImmutable $b) => $a === null || $b === null ? $a ?? $b : min($a, $b);
         foreach ($oils as $oil) {
             $lots[$oil->id] = [
-                'opened' => $earlier($this->opened, $lots[$oil->id]['opened'] ?? null),
-                'best_before' => $earlier($this->bestBefore, $lots[$oil->id]['best_before'] ?? null),
+                'opened' => Day::earliest($this->opened, $lots[$oil->id]['opened'] ?? null),
+                'best_before' => Day::earliest($this->bestBefore, $lots[$oil->id]['best_before'] ?? null),
             ];
         }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Kettle\Batch;
 
+use Kettle\Material\Cupboard;
+use Kettle\Material\Herb;
 use Kettle\Material\State;
 
 /** One herb of a frozen plan. */
@@ -36,6 +38,12 @@ final readonly class PlannedHerb
             $herb->text('form_name'),
             $herb->numberOrNull('water'),
         );
+    }
+
+    /** As the tables have it, or as a plant they do not know. */
+    public function plant(Cupboard $cupboard): Herb
+    {
+        return $cupboard->herbOrNull($this->id) ?? Herb::unlisted($this->name, $this->form);
     }
 
     /** As it went in, or as such herb usually is. */

@@ -29,6 +29,12 @@ final readonly class Routine
         public bool $strains = true,
     ) {}
 
+    /** Whether it is strained before it sets, and not left to cool. */
+    public function isWorkedWarm(): bool
+    {
+        return $this->strains && ! $this->settles;
+    }
+
     /** Whether it stands a day between its straining and its bottles. */
     public function rests(): bool
     {
@@ -38,7 +44,7 @@ final readonly class Routine
     /** Minutes that somebody has to be there for after the heat: what sets is strained while it is warm. */
     public function tailMin(): int
     {
-        return $this->settles || ! $this->strains ? 0 : Timetable::STILL_WARM_MINUTES + Step::Strain->minutes();
+        return $this->isWorkedWarm() ? Timetable::STILL_WARM_MINUTES + Step::Strain->minutes() : 0;
     }
 
     /** The same, put to warm where getting warm takes so long. */

@@ -79,8 +79,7 @@ final readonly class Timetable
         // The oil is strained once it is cool enough to handle; a hard fat before it sets.
         $cool = Later::minutes(
             $sessions[count($sessions) - 1]->to,
-            ($routine->settles || ! $routine->strains ? self::COOLING_MINUTES : self::STILL_WARM_MINUTES) +
-                (int) round($routine->standsH * 60),
+            ($routine->isWorkedWarm() ? self::STILL_WARM_MINUTES : self::COOLING_MINUTES) + (int) round($routine->standsH * 60),
         );
         $strainAt = $availability->forWork($cool, Step::Strain->minutes());
 

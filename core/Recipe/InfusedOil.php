@@ -93,14 +93,7 @@ final readonly class InfusedOil
         } catch (RefusedException $refused) {
             throw WishException::from($refused->about('in_oil'));
         }
-        $oils = array_map(
-            fn (array $each) => [
-                'id' => $each['carrier']->id,
-                'parts' => sprintf('%.4f', $each['share'] * 100),
-                'lot' => $oil->lotOf($each['carrier']->id),
-            ],
-            $oil->blend->shares(),
-        );
+        $oils = array_map(fn (array $each) => $each + ['lot' => $oil->lotOf($each['id'])], $oil->oils());
         $sized = array_filter(
             ['oil_amount', 'finished', 'by_jar', 'jar', 'jars'],
             fn (string $key) => ! in_array($wish[$key] ?? null, self::BLANK, true),
@@ -173,6 +166,15 @@ final readonly class InfusedOil
         }
 
         return count($parts) === count($this->blend->oils);
+    }
+
+    /** @return list<array{id: string, parts: string}> its oils, as a wish names them */
+    public function oils(): array
+    {
+        return array_map(
+            fn (array $each) => ['id' => $each['carrier']->id, 'parts' => sprintf('%.4f', $each['share'] * 100)],
+            $this->blend->shares(),
+        );
     }
 
     /** @return list<Lot> what there is of it, oil by oil: as old as it is, and good until its own day */

@@ -68,7 +68,7 @@ final readonly class Kitchen
     /** The same kitchen with oils of its own that may go on herb once more. */
     public function with(InfusedOil ...$infused): self
     {
-        return $this->holdingLots($this->lots, array_values($infused));
+        return $this->but($this->now, $this->lots, $this->stock, $this->bookings, array_values($infused));
     }
 
     /** The same kitchen, where oil is taken from an infused one and from nothing else. */
@@ -76,17 +76,26 @@ final readonly class Kitchen
     {
         $others = array_values(array_filter($this->lots, fn (Lot $lot) => $lot->kind !== LotKind::Carrier));
 
-        return $this->holdingLots([...$others, ...$oil->lots()], $this->infused);
+        return $this->but($this->now, [...$others, ...$oil->lots()], $this->stock, $this->bookings, $this->infused);
     }
 
     /**
+     * The same kitchen but for its day, and for what is there and booked.
+     *
      * @param  list<Lot>  $lots
+     * @param  array<string, array{ml: float, price: ?float}>|\Closure(): array<string, array{ml: float, price: ?float}>  $stock
+     * @param  Bookings|(\Closure(): Bookings)|null  $bookings
      * @param  list<InfusedOil>  $infused
      */
-    private function holdingLots(array $lots, array $infused): self
-    {
+    private function but(
+        \DateTimeImmutable $now,
+        array $lots,
+        array|\Closure $stock,
+        Bookings|\Closure|null $bookings,
+        array $infused,
+    ): self {
         return new self(
-            $this->now,
+            $now,
             $this->waking,
             $this->custom,
             $this->dropsPerMl,
@@ -96,10 +105,10 @@ final readonly class Kitchen
             $this->roomC,
             $this->things,
             $lots,
-            $this->stock,
+            $stock,
             $this->currency,
             $this->seen,
-            $this->bookings,
+            $bookings,
             $infused,
         );
     }
@@ -119,22 +128,7 @@ final readonly class Kitchen
     /** The same kitchen on an earlier day: what it has now was not taken from then, and nothing was booked that is known. */
     public function asOf(\DateTimeImmutable $day): self
     {
-        return new self(
-            $day,
-            $this->waking,
-            $this->custom,
-            $this->dropsPerMl,
-            $this->jars,
-            $this->cupboard,
-            $this->fahrenheit,
-            $this->roomC,
-            $this->things,
-            [],
-            [],
-            $this->currency,
-            $this->seen,
-            null,
-        );
+        return $this->but($day, [], [], null, []);
     }
 
     public function today(): \DateTimeImmutable

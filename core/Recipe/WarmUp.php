@@ -49,14 +49,7 @@ final class WarmUp
             // Every school of a method is asked for, and most are as warm as the next: each warmth is reckoned once in a kitchen.
             self::$known ??= new \WeakMap();
             $known = self::$known[$kitchen] ?? [];
-            $key =
-                $method->id.
-                ' '.
-                $target.
-                ' '.
-                $wish->variant->ceilingC.
-                ' '.
-                implode(' ', array_map(json_encode(...), $load->toArray()));
+            $key = (string) json_encode([$method->id, $target, $wish->variant->ceilingC, $load->toArray()]);
             if (isset($known[$key])) {
                 return $known[$key];
             }

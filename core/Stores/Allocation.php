@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Kettle\Stores;
 
+use Kettle\Time\Day;
+
 /** So much taken from lots: the one named first, then the oldest that may be used; and what is short. */
 final readonly class Allocation
 {
@@ -41,16 +43,11 @@ final readonly class Allocation
     {
         $opened = $bestBefore = null;
         foreach ($this->takes as $take) {
-            $opened = self::earlier($opened, $take['lot']->dates->openedOn);
-            $bestBefore = self::earlier($bestBefore, $take['lot']->dates->bestBefore);
+            $opened = Day::earliest($opened, $take['lot']->dates->openedOn);
+            $bestBefore = Day::earliest($bestBefore, $take['lot']->dates->bestBefore);
         }
 
         return ['opened' => $opened, 'best_before' => $bestBefore];
-    }
-
-    private static function earlier(?\DateTimeImmutable $a, ?\DateTimeImmutable $b): ?\DateTimeImmutable
-    {
-        return $a === null || $b === null ? $a ?? $b : min($a, $b);
     }
 
     /** @return array{cost: float, whole: bool} in the house's currency, and whether every lot taken has a price */

@@ -18,4 +18,12 @@ final class Day
 
         return $day !== false && $day->format('Y-m-d') === $typed ? $day : null;
     }
+
+    /** The first of those that are known; null where none is. */
+    public static function earliest(?\DateTimeImmutable ...$days): ?\DateTimeImmutable
+    {
+        $known = array_filter($days);
+
+        return $known === [] ? null : min($known);
+    }
 }

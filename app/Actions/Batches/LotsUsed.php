@@ -29,12 +29,26 @@ final class LotsUsed
                     ->get()
                     ->all(),
             );
-            $base = $batch->plan->base === null ? null : Batch::query()->where('uid', $batch->plan->base->batch)->first();
+            $base = $batch->base();
             // What its oil was made from is in it too.
             self::$read[$batch] = $base === null ? $lots : self::once([...self::of($base), ...$lots]);
         }
 
         return self::$read[$batch];
+    }
+
+    /** @return list<string> of all of them, each once */
+    public static function allergens(Batch $batch): array
+    {
+        return array_values(array_unique(array_merge(...array_map(fn (Lot $lot) => $lot->allergens, self::of($batch)), ...[[]])));
+    }
+
+    /** Food only where it was made for the kitchen, and every lot of it is known to be food. */
+    public static function areFood(Batch $batch): bool
+    {
+        $lots = self::of($batch);
+
+        return $batch->purpose === 'kitchen' && $lots !== [] && array_filter($lots, fn (Lot $lot) => ! $lot->food_grade) === [];
     }
 
     /**

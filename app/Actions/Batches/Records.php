@@ -18,6 +18,7 @@ use Kettle\Infusion\Methods;
 use Kettle\Keeping\Keeping;
 use Kettle\Material\Cupboard;
 use Kettle\Stores\LotKind;
+use Kettle\Time\Day;
 use Kettle\Time\Interval;
 
 /** Batches as the core reads them: their plan, their logbook, their place in the diary. */
@@ -156,16 +157,11 @@ final readonly class Records
             }
             $known = $lots[$lot->material] ?? ['opened' => null, 'best_before' => null];
             $lots[$lot->material] = [
-                'opened' => self::earlier($known['opened'], $day($lot->opened_on)),
-                'best_before' => self::earlier($known['best_before'], $day($lot->best_before)),
+                'opened' => Day::earliest($known['opened'], $day($lot->opened_on)),
+                'best_before' => Day::earliest($known['best_before'], $day($lot->best_before)),
             ];
         }
 
         return $lots;
-    }
-
-    private static function earlier(?\DateTimeImmutable $a, ?\DateTimeImmutable $b): ?\DateTimeImmutable
-    {
-        return $a === null || $b === null ? $a ?? $b : min($a, $b);
     }
 }

@@ -4,10 +4,8 @@ namespace App\Actions\Batches;
 
 use App\House\KitchenFactory;
 use App\Models\Batch;
-use App\Models\Bottle;
 use App\Models\Lot;
 use Kettle\Batch\BatchState;
-use Kettle\Batch\BottleState;
 use Kettle\Batch\Line\Bottled;
 use Kettle\Batch\Line\FilledSize;
 use Kettle\Batch\Line\Undone;
@@ -16,7 +14,6 @@ use Kettle\Batch\PlannedHerb;
 use Kettle\Diary\DiaryException;
 use Kettle\Diary\Stage;
 use Kettle\Material\Cupboard;
-use Kettle\Material\Herb;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Reason\Said;
@@ -24,15 +21,13 @@ use Kettle\Recipe\Again;
 use Kettle\Recipe\InfusedOil;
 use Kettle\Recipe\Kitchen;
 use Kettle\Stores\LotException;
+use Kettle\Time\Day;
 
 /** An oil of the house's own that goes on fresh herb once more: what of it there is, and its way out of its bottles and back. */
 final readonly class SecondCharge
 {
     /** Stages in which there is an oil that herb can be put in. */
     private const THERE = [Stage::Settling, Stage::Poured, Stage::Bottled];
-
-    /** A jug is read to about two per cent. */
-    private const READ = 1.02;
 
     public function __construct(private Records $records, private KitchenFactory $kitchens, private Cupboard $cupboard) {}
 
@@ -44,8 +39,8 @@ final readonly class SecondCharge
     public function kitchen(array $wish): Kitchen
     {
         $kitchen = $this->kitchens->forWish($wish);
-        $said = is_array($wish['in_oil'] ?? null) ? $wish['in_oil']['batch'] ?? null : null;
-        $batch = is_string($said) ? Batch::query()->where('uid', $said)->first() : null;
+        $said = InfusedOil::wished($wish);
+        $batch = $said === null ? null : Batch::query()->where('uid', $said)->first();
         $oil = $batch === null ? null : $this->oil($batch);
 
         return $oil === null ? $kitchen : $kitchen->with($oil);
@@ -66,10 +61,7 @@ final readonly class SecondCharge
 
         return [
             ...Again::wish($batch->wish, $batch->plan->document),
-            'oils' => array_map(
-                fn (array $each) => ['id' => $each['carrier']->id, 'parts' => sprintf('%.4f', $each['share'] * 100)],
-                $oil->blend->shares(),
-            ),
+            'oils' => $oil->oils(),
             'in_oil' => ['batch' => $batch->uid],
             'purpose' => $batch->purpose,
         ];
@@ -119,7 +111,7 @@ final readonly class SecondCharge
     {
         $ml = $into->plan->figure('oil_volume');
         $there = self::left($from);
-        if (! self::isThere($from) || $ml > $there * self::READ) {
+        if (! self::isThere($from) || $ml > $there * DrawFromBottles::READ) {
             throw LotException::emptier(
                 "{$from->code}, {$from->herb_name} oil",
                 AmountWriter::plain($there, Kind::Volume),
@@ -133,16 +125,9 @@ final readonly class SecondCharge
             $called = $this->kitchens->words()->of(Said::of('charge.vessel', ['holds' => ['mL' => $holds]]));
             $logbook->write($from, fn () => new NewLine(new Bottled([new FilledSize('', $called, $holds, 1)], $holds, 0.0)));
         }
-        $left = min($ml, $there);
-        foreach (
-            $from->bottles()->where('state', BottleState::IN)->orderByRaw('left_ml < filled_ml DESC')->orderBy('number')->get() as $bottle
-        ) {
-            $of = round(min($left, (float) $bottle->left_ml), 3);
-            if ($of > 0) {
-                $used = new Used($bottle->number, 'used', $of, '', $into->code, batch: $into->uid);
-                $logbook->write($from, fn () => new NewLine($used));
-                $left -= $of;
-            }
+        foreach (DrawFromBottles::of($from, min($ml, $there)) as $number => $of) {
+            $used = new Used($number, 'used', $of, '', $into->code, batch: $into->uid);
+            $logbook->write($from, fn () => new NewLine($used));
         }
     }
 
@@ -170,11 +155,11 @@ final readonly class SecondCharge
             $batch->plan->blend($this->cupboard),
             self::left($batch),
             $since,
-            self::earliest([$base?->opened, ...array_map($day, $opened)]),
+            Day::earliest($base?->opened, ...array_map($day, array_values($opened))),
             $day($batch->best_before),
             array_map(
                 fn (PlannedHerb $herb, array $kept) => [
-                    'plant' => $this->cupboard->herbOrNull($herb->id) ?? Herb::unlisted($herb->name, $herb->form),
+                    'plant' => $herb->plant($this->cupboard),
                     'state' => $herb->state,
                     'kept' => $kept,
                 ],
@@ -182,19 +167,11 @@ final readonly class SecondCharge
                 $batch->plan->herbsKept(),
             ),
             self::heat($batch, $state),
-            array_values(array_unique(array_merge(...array_map(fn (Lot $lot) => $lot->allergens, $lots), ...[[]]))),
-            $batch->purpose === 'kitchen' && $lots !== [] && array_filter($lots, fn (Lot $lot) => ! $lot->food_grade) === [],
+            LotsUsed::allergens($batch),
+            LotsUsed::areFood($batch),
             $state->keeping->coldOnly || $batch->use_by !== null,
             $cost === null ? null : $cost / 100,
         );
-    }
-
-    /** @param  list<?\DateTimeImmutable>  $days */
-    private static function earliest(array $days): ?\DateTimeImmutable
-    {
-        $known = array_filter($days);
-
-        return $known === [] ? null : min($known);
     }
 
     /** @return list<array{hours: float, celsius: float}> as it was planned, or as much more as it had */
@@ -211,10 +188,6 @@ final readonly class SecondCharge
 
     private static function left(Batch $batch): float
     {
-        return $batch->stage === Stage::Bottled
-            ? array_sum(
-                $batch->bottles()->where('state', BottleState::IN)->get()->map(fn (Bottle $bottle) => (float) $bottle->left_ml)->all(),
-            )
-            : $batch->toBottleMl();
+        return $batch->stage === Stage::Bottled ? DrawFromBottles::left($batch) : $batch->toBottleMl();
     }
 }

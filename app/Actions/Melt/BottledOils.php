@@ -7,14 +7,12 @@ use App\Actions\Batches\Records;
 use App\House\KitchenFactory;
 use App\Models\Batch;
 use App\Models\Bottle;
-use App\Models\Lot;
 use Kettle\Batch\BatchState;
 use Kettle\Batch\BottleState;
 use Kettle\Batch\PlannedHerb;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Timetable;
 use Kettle\Material\Cupboard;
-use Kettle\Material\Herb;
 use Kettle\Melt\Infused;
 use Kettle\Time\Later;
 
@@ -52,7 +50,6 @@ final readonly class BottledOils
     private function of(Batch $batch): Infused
     {
         $state = $this->records->state($batch);
-        $lots = LotsUsed::of($batch);
         $zone = $this->kitchens->now()->getTimezone();
         $said = self::said($batch);
         $cost = $batch->plan->figureOrNull('cost_per_100');
@@ -62,13 +59,15 @@ final readonly class BottledOils
             $this->kitchens->words()->thing($said),
             $batch->plan->blend($this->cupboard),
             $batch->code,
-            array_map(fn (PlannedHerb $herb) => ['plant' => $this->plant($herb), 'state' => $herb->state], $batch->plan->herbsInIt()),
+            array_map(
+                fn (PlannedHerb $herb) => ['plant' => $herb->plant($this->cupboard), 'state' => $herb->state],
+                $batch->plan->herbsInIt(),
+            ),
             (self::stands($batch) ? $state->pouredMl : null) ?? self::left($batch),
             new \DateTimeImmutable($batch->best_before->format('Y-m-d'), $zone),
             $cost === null ? null : $cost / 100,
-            array_values(array_unique(array_merge(...array_map(fn (Lot $lot) => $lot->allergens, $lots), ...[[]]))),
-            // Food only where it was made for the kitchen, and every lot of it is known to be food.
-            $batch->purpose === 'kitchen' && $lots !== [] && array_filter($lots, fn (Lot $lot) => ! $lot->food_grade) === [],
+            LotsUsed::allergens($batch),
+            LotsUsed::areFood($batch),
             $state->keeping->coldOnly || $batch->use_by !== null,
             $batch->stage === Stage::Discarded ? Infused::DISCARDED : Infused::SOUND,
             $said,
@@ -91,11 +90,6 @@ final readonly class BottledOils
             $state->progress->timetable->bottledAt()->setTimezone($now->getTimezone()),
             Later::minutes($now, Timetable::bottlingMin()),
         );
-    }
-
-    private function plant(PlannedHerb $herb): Herb
-    {
-        return $this->cupboard->herbOrNull($herb->id) ?? Herb::unlisted($herb->name, $herb->form);
     }
 
     /** @return array{infused: list<mixed>} "calendula oil of 6 November" as a sentence keeps it */

@@ -2,16 +2,15 @@
 
 namespace App\Actions\Melt;
 
+use App\Actions\Batches\DrawFromBottles;
 use App\Actions\Batches\Logbook;
 use App\Actions\Batches\NewLine;
 use App\Actions\Batches\Records;
 use App\House\Times;
 use App\Models\Batch;
-use App\Models\Bottle;
 use App\Models\Making;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
-use Kettle\Batch\BottleState;
 use Kettle\Batch\Line\Undone;
 use Kettle\Batch\Line\Used;
 use Kettle\Making\MakingException;
@@ -25,9 +24,6 @@ use Kettle\Melt\MeltException;
  */
 final readonly class PourFromBottles
 {
-    /** A jug is read to about two per cent. */
-    private const READ = 1.02;
-
     public function __construct(private Logbook $logbook, private Records $records, private Times $times) {}
 
     /**
@@ -78,29 +74,17 @@ final readonly class PourFromBottles
         if ($ml <= 0) {
             return;
         }
-        // Those that are begun first, so that the fewest stand half empty.
-        $bottles = Bottle::query()
-            ->where('batch_id', $batch->id)
-            ->where('state', BottleState::IN)
-            ->orderByRaw('left_ml < filled_ml DESC')
-            ->orderBy('number')
-            ->get();
-        $there = $bottles->sum(fn (Bottle $bottle) => (float) $bottle->left_ml);
-        if ($ml > $there * self::READ) {
+        $there = DrawFromBottles::left($batch);
+        if ($ml > $there * DrawFromBottles::READ) {
             throw MakingException::bottle(
                 $batch->herb_name.' oil',
                 AmountWriter::plain($there, Kind::Volume),
                 AmountWriter::plain($ml, Kind::Volume),
             );
         }
-        $left = min($ml, $there);
-        foreach ($bottles as $bottle) {
-            $of = round(min($left, (float) $bottle->left_ml), 3);
-            if ($of > 0) {
-                $used = new Used($bottle->number, 'used', $of, '', $making->code, $making->uid);
-                $this->logbook->write($batch, fn () => new NewLine($used));
-                $left -= $of;
-            }
+        foreach (DrawFromBottles::of($batch, min($ml, $there)) as $number => $of) {
+            $used = new Used($number, 'used', $of, '', $making->code, $making->uid);
+            $this->logbook->write($batch, fn () => new NewLine($used));
         }
         $this->note($making, $batch, $ml);
     }

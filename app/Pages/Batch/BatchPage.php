@@ -104,13 +104,7 @@ final readonly class BatchPage
 
     private function base(Batch $batch): ?BaseView
     {
-        $uid = $batch->plan->base?->batch;
-        $base =
-            $uid === null
-                ? null
-                : Batch::query()
-                    ->where('uid', $uid)
-                    ->first(['id', 'house_id', 'uid', 'code', 'herbs', 'oils']);
+        $base = $batch->base();
 
         return $base === null ? null : new BaseView($base->uid, $base->code, $base->name);
     }
