@@ -83,14 +83,12 @@ final readonly class BoilFields
     }
 
     /**
-     * @param  array<mixed>  $document
      * @return array{id: string, name: string, froths: bool, food: bool}
      *
      * @throws DecoctionException
      */
-    public function liquid(array $document): array
+    public function liquid(string $id): array
     {
-        $id = Fields::text($document, 'liquid') ?? 'decoction';
         $known = [];
         foreach ($this->tables->table('decoction')->rows('liquids') as $row) {
             $known[] = $row->text('id');
@@ -99,12 +97,6 @@ final readonly class BoilFields
             }
         }
         throw DecoctionException::liquid($id, $known);
-    }
-
-    /** @throws DecoctionException */
-    public function froths(string $liquid): bool
-    {
-        return $this->liquid(['liquid' => $liquid])['froths'];
     }
 
     /**

@@ -60,16 +60,17 @@ final readonly class DecoctionQuestions
         $made = $this->made($document, $hardness, $mix['total'] ?? null);
         $pot = $this->fields->pot($document);
         $rate = $this->fields->rate($document, $pot, false);
+        $days = (int) $this->tables->table('decoction')->row('keeps')->number('days');
         $notes = [
             ...$this->aboutHerbs($mix['mix'] ?? null, $hardness),
             $this->fields->note('hard-water', 'note'),
-            $this->fields->note('decoction-days', 'note', ['days' => $this->tables->table('decoction')->row('keeps')->number('days')]),
+            $this->fields->note('decoction-days', 'note', ['days' => $days]),
             $this->fields->note('flame', 'care'),
         ];
 
         return [
             'hardness' => $hardness->id,
-            'keeps_days' => (int) $this->tables->table('decoction')->row('keeps')->number('days'),
+            'keeps_days' => $days,
             'figures' => $this->planning->figures([...$made->figures($rate), ...self::shares($mix['mix'] ?? null, $made)], $this->kitchen),
             'pot' => $pot === null
                     ? null
@@ -97,21 +98,24 @@ final readonly class DecoctionQuestions
         $oil = $this->oil($document);
         $pot = $this->fields->pot($document);
         $hoursADay = $this->fields->number($document, 'hours_a_day');
+        $cookedIn = $this->fields->liquid(Fields::text($document, 'liquid') ?? 'decoction');
+        $rate = $this->fields->rate($document, $pot, true);
         $figures = $stages = [];
         $hours = 0.0;
+        $froths = false;
         foreach ($stage === 'whole' ? ['cleanse', 'cook'] : [$stage] as $each) {
-            $liquid = $each === 'cleanse' ? 'water' : $this->fields->liquid($document);
+            $liquid = $each === 'cleanse' ? $this->fields->liquid('water') : $cookedIn;
+            $froths = $froths || $liquid['froths'];
             $prefix = $stage === 'whole' ? "{$each}." : '';
-            $found = $oil->figures($this->fields->rate($document, $pot, true), $hoursADay, $liquid['id'] ?? 'water', $prefix);
+            $found = $oil->figures($rate, $hoursADay, $liquid['id'], $prefix);
             $figures = [...$figures, ...$found];
-            $took = self::figure($found, "{$prefix}hours");
-            $hours += $took->number();
+            $hours += self::figure($found, "{$prefix}hours")->number();
             $stages[] = [
                 'stage' => $each,
-                'liquid' => $liquid['id'] ?? 'water',
+                'liquid' => $liquid['id'],
                 'pot' => $pot === null
                         ? null
-                        : $this->levels($pot, $liquid['froths'] ?? false, $oil->goesInMl(), $oil->endsMl(), [
+                        : $this->levels($pot, $liquid['froths'], $oil->goesInMl(), $oil->endsMl(), [
                             ['of' => 'paste', 'ml' => $oil->pasteMl()],
                             ['of' => 'liquid', 'ml' => $oil->liquidMl],
                             ['of' => 'oil', 'ml' => $oil->oilMl],
@@ -119,21 +123,19 @@ final readonly class DecoctionQuestions
             ];
         }
         $notes = [];
-        if ($stage !== 'cleanse' && $this->fields->liquid($document)['id'] === 'decoction') {
+        if ($stage !== 'cleanse' && $cookedIn['id'] === 'decoction') {
             $decoct = is_array($document['decoct'] ?? null) ? $document['decoct'] : [];
             $mix = RefusedException::at('decoct.herbs', fn () => $this->fields->mix($decoct));
             if ($mix !== null || Fields::text($decoct, 'hardness') !== null) {
                 $hardness = $this->fields->hardness($decoct, $mix);
                 $made = Decocted::wanted($hardness, $oil->liquidMl);
-                $rate = $this->fields->rate($document, $pot, false);
-                $figures = [...$figures, ...$made->figures($rate, 'decoction.')];
+                $figures = [...$figures, ...$made->figures($this->fields->rate($document, $pot, false), 'decoction.')];
                 $hours += self::figure($figures, 'decoction.hours')->number();
                 $notes = $this->aboutHerbs($mix['mix'] ?? null, $hardness);
             }
         }
-        $froths = array_filter($stages, fn (array $each) => $this->fields->froths($each['liquid'])) !== [];
         $notes = [
-            ...$this->aboutFood($document, $stage),
+            ...$this->aboutFood($document, $stage === 'cleanse' || $cookedIn['food']),
             ...$this->aboutPot($pot, $oil->goesInMl()),
             $this->fields->note('flame', 'care'),
             ...$froths ? [$this->fields->note('froth', 'care')] : [],
@@ -285,12 +287,10 @@ final readonly class DecoctionQuestions
         }
         $volatile = $this->tables->table('decoction')->texts('volatile');
         $scented = array_values(array_filter($mix->parts, fn (HerbPart $part) => in_array($part->plant->id, $volatile, true)));
-        $softer = array_values(
-            array_filter(
-                $mix->parts,
-                fn (HerbPart $part) => Hardness::ofForm($part->form->id, $part->form->name, $this->tables)->order < $hardness->order,
-            ),
-        );
+        $softer = [];
+        foreach ($this->fields->hardnesses($mix) as $i => $each) {
+            $softer = [...$softer, ...$each->order < $hardness->order ? [$mix->parts[$i]] : []];
+        }
 
         return [
             ...$softer === []
@@ -321,25 +321,24 @@ final readonly class DecoctionQuestions
 
     /**
      * @param  array<mixed>  $document
+     * @param  bool  $food whether what it is cooked in is
      * @return list<Told>
      *
      * @throws RefusedException
      */
-    private function aboutFood(array $document, string $stage): array
+    private function aboutFood(array $document, bool $food): array
     {
         if ((Fields::text($document, 'purpose') ?? 'skin') !== 'kitchen') {
             return [];
         }
         $decoct = is_array($document['decoct'] ?? null) ? $document['decoct'] : [];
         $herbs = [];
-        foreach (['paste_herbs' => ['herbs' => $document['paste_herbs'] ?? null], 'decoct' => $decoct] as $from) {
+        foreach ([['herbs' => $document['paste_herbs'] ?? []], $decoct] as $from) {
             $herbs = [...$herbs, ...$this->fields->mix($from)['mix']->parts ?? []];
         }
-        $food = $herbs !== [] && array_filter($herbs, fn (HerbPart $part) => ! $part->plant->kitchen) === [];
+        $food = $food && $herbs !== [] && array_filter($herbs, fn (HerbPart $part) => ! $part->plant->kitchen) === [];
 
-        return $food && ($stage === 'cleanse' || $this->fields->liquid($document)['food'])
-            ? []
-            : [$this->fields->note('kitchen-not-food', 'stop')];
+        return $food ? [] : [$this->fields->note('kitchen-not-food', 'stop')];
     }
 
     /** @return list<Figure> what of each herb, where there are several */

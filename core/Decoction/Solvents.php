@@ -75,11 +75,13 @@ final readonly class Solvents
     /** Whether an oil takes anything worth it from a plant; null where the tables do not say what it is wanted for. */
     public function isAnOil(string $herb): ?bool
     {
-        if ($this->worthsOf($herb) === []) {
-            return null;
-        }
+        $worths = array_column($this->worthsOf($herb), 'id');
+        $takes = array_map(
+            fn (Row $row) => $row->row('takes')->number('oil'),
+            array_filter($this->table()->rows('worths'), fn (Row $row) => in_array($row->text('id'), $worths, true)),
+        );
 
-        return (array_column($this->for($herb, null), 'most', 'id')['oil'] ?? 0) >= self::WELL;
+        return $takes === [] ? null : max($takes) >= self::WELL;
     }
 
     /** Id of the solvent that takes the most of a plant. */

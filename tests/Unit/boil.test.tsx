@@ -1,7 +1,8 @@
 import { renderToStaticMarkup } from 'react-dom/server'
 import { describe, expect, it } from 'vitest'
-import { apart, PotToScale } from '../../web/boil/PotToScale'
+import { PotToScale } from '../../web/boil/PotToScale'
 import { asked, FIRST } from '../../web/boil/wish'
+import { spread } from '../../web/parts/JarDrawing'
 
 describe('what is asked of what is boiled down', () => {
   it('is only what its kind wants', () => {
@@ -69,7 +70,7 @@ describe('a pot to scale', () => {
   })
 
   it('pushes words apart that would lie on one another', () => {
-    expect(apart([10, 12, 100], 36)).toEqual([10, 46, 100])
-    expect(apart([50, 10], 36)).toEqual([50, 10])
+    expect(spread([10, 12, 100], 36)).toEqual([10, 46, 100])
+    expect(spread([50, 10], 36)).toEqual([50, 10])
   })
 })

@@ -1,4 +1,5 @@
 import type { Shape } from '../api/hooks'
+import { spread } from '../parts/JarDrawing'
 
 const FILL: Record<string, string> = {
   herb: 'var(--herb-pale)',
@@ -6,17 +7,6 @@ const FILL: Record<string, string> = {
   water: 'var(--water-pale)',
   liquid: 'var(--water-pale)',
   oil: 'var(--oil-pale)',
-}
-
-/** Words beside the pot are pushed apart so that none lies on another. */
-export function apart(wanted: readonly number[], gap: number): number[] {
-  const order = wanted.map((_, index) => index).toSorted((a, b) => (wanted[a] ?? 0) - (wanted[b] ?? 0))
-  const placed = [...wanted]
-  order.forEach((at, nth) => {
-    const above = nth === 0 ? undefined : order[nth - 1]
-    if (above !== undefined) placed[at] = Math.max(placed[at] ?? 0, (placed[above] ?? 0) + gap)
-  })
-  return placed
 }
 
 /** A pot to scale, from the core's own millimetres: where it starts, where it is done, where it would boil over. */
@@ -30,7 +20,7 @@ export function PotToScale({ pot, done, liquid }: { pot: Shape<'BoilPot'>; done:
     { mm: pot.starts_mm, says: 'begins', look: 'var(--ink)', dash: undefined },
     { mm: pot.ends_mm, says: done, look: 'var(--oil)', dash: undefined },
   ]
-  const ys = apart(
+  const ys = spread(
     lines.map((line) => y(line.mm)),
     36,
   )

@@ -70,8 +70,8 @@ export function JarShape({ jar, scale, x, foot }: { jar: Levels; scale: number; 
   )
 }
 
-/** Words beside the jar are pushed apart so that they never lie on one another. */
-function spread(wanted: number[], gap: number): number[] {
+/** Words beside a drawing are pushed apart so that they never lie on one another. */
+export function spread(wanted: number[], gap: number): number[] {
   const placed = [...wanted]
   const order = placed.map((_, index) => index).toSorted((a, b) => (placed[a] ?? 0) - (placed[b] ?? 0))
   for (let i = 1; i < order.length; i++) {

@@ -4,6 +4,7 @@ import { usePart } from '../frame/part'
 import { Button } from '../parts/Button'
 import { sent } from '../parts/form'
 import { Trouble } from '../parts/Notice'
+import { HadWarmth } from './HadWarmth'
 
 /** What is never strained: it is said to be ready, and is used from the top of the jar it stands in. */
 export function Ready({ batch }: { batch: Shape<'BatchView'> }) {
@@ -11,7 +12,6 @@ export function Ready({ batch }: { batch: Shape<'BatchView'> }) {
   const { works } = usePart()
   const [warmth, setWarmth] = useState('')
   const write = useBatchWrite()
-  const { asks_warmth } = batch.press
   if (!works) return null
   return (
     <section aria-labelledby="ready" className="flex max-w-3xl flex-col gap-4">
@@ -29,26 +29,7 @@ export function Ready({ batch }: { batch: Shape<'BatchView'> }) {
           write.mutate({ path: `/houses/${house}/batches/${batch.id}/ready`, body: { warmth: warmth || null } }),
         )}
       >
-        {asks_warmth ? (
-          <fieldset className="flex flex-col gap-1">
-            <legend className="font-semibold">{asks_warmth}</legend>
-            {[
-              { id: 'had', says: 'It had it' },
-              { id: 'not', says: 'It had not' },
-            ].map((each) => (
-              <label key={each.id} className="flex min-h-11 items-center gap-3">
-                <input
-                  type="radio"
-                  name="warmth"
-                  className="size-5"
-                  checked={warmth === each.id}
-                  onChange={() => setWarmth(each.id)}
-                />
-                {each.says}
-              </label>
-            ))}
-          </fieldset>
-        ) : null}
+        <HadWarmth press={batch.press} warmth={warmth} setWarmth={setWarmth} fault={write.error?.about('warmth')} />
         <Trouble problem={write.error} />
         <Button type="submit" look="strong" className="self-start" disabled={write.isPending}>
           It is ready

@@ -8,6 +8,7 @@ import { sent } from '../parts/form'
 import { useKept } from '../parts/kept'
 import { Trouble } from '../parts/Notice'
 import { Tick } from '../parts/Tick'
+import { HadWarmth } from './HadWarmth'
 import { Scale } from './Scale'
 import { YieldBar } from './YieldBar'
 
@@ -119,20 +120,7 @@ function StrainForm({ batch, signs }: { batch: Shape<'BatchView'>; signs: string
         })
       })}
     >
-      {press.asks_warmth ? (
-        <Select
-          label={press.asks_warmth}
-          required
-          choices={[
-            { id: '', name: 'choose' },
-            { id: 'had', name: 'yes, it was only not written down' },
-            { id: 'not', name: 'no, or less' },
-          ]}
-          value={warmth}
-          fault={fault('warmth')}
-          onChange={(e) => setWarmth(e.target.value)}
-        />
-      ) : null}
+      <HadWarmth press={press} warmth={warmth} setWarmth={setWarmth} fault={fault('warmth')} />
       <fieldset className="flex flex-wrap gap-x-6">
         <legend className="font-semibold">How do you know how much it is?</legend>
         {(['measured', 'weighed'] as const).map((each) => (

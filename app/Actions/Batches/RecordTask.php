@@ -10,9 +10,6 @@ use Kettle\Batch\Line\Outcome;
 use Kettle\Batch\Line\TaskLine;
 use Kettle\Diary\DiaryException;
 use Kettle\Diary\Step;
-use Kettle\Material\Cupboard;
-use Kettle\Measure\AmountException;
-use Kettle\Measure\Kind;
 use Kettle\Reason\RefusedException;
 use Kettle\Reason\Said;
 use Kettle\Time\Dates;
@@ -24,14 +21,11 @@ final readonly class RecordTask
     /** Named so, its next warming may be put off whatever its number, and before the jar is filled. */
     private const NEXT_WARMING = 'next_warm_on';
 
-    /** More than this is another filling, and no topping up. */
-    private const MOST_ML = 2_000.0;
-
     public function __construct(
         private Logbook $logbook,
         private Records $records,
         private KitchenFactory $kitchens,
-        private Cupboard $cupboard,
+        private OilAmount $amount,
     ) {}
 
     /**
@@ -91,26 +85,10 @@ final readonly class RecordTask
                 $later = $to->format(DATE_ATOM);
             }
 
-            $ml = $task->step === Step::TopUp && $outcome === 'done' && $amount !== null ? $this->topped($batch, $amount) : null;
+            $ml = $task->step === Step::TopUp && $outcome === 'done' && $amount !== null ? $this->amount->added($batch, $amount) : null;
 
             return new NewLine(new TaskLine($key, Outcome::from($outcome), $later, $seen, $warmH, $against, $ml), $reason);
         });
-    }
-
-    /**
-     * @return float mL of the batch's own oil
-     *
-     * @throws RefusedException
-     */
-    private function topped(Batch $batch, string $typed): float
-    {
-        try {
-            $density = $batch->plan->density($this->cupboard);
-
-            return round($this->kitchens->plain()->reader()->within($typed, Kind::Volume, 'mL', 0.5, self::MOST_ML, $density)->value, 3);
-        } catch (AmountException $refused) {
-            throw $refused->about('amount');
-        }
     }
 
     private function standsAtStove(Batch $batch): bool

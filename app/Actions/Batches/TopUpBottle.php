@@ -13,9 +13,6 @@ use Kettle\Vessel\FillingException;
 /** Fresh oil on what is used from the top, out of Stores where it is there. It keeps no longer for it. */
 final readonly class TopUpBottle
 {
-    /** More than this is another filling, and no topping up. */
-    private const MOST_ML = 2_000.0;
-
     public function __construct(private Logbook $logbook, private OilAmount $amount, private Records $records) {}
 
     /** @throws RefusedException when it was strained, is past its day, or is not there */
@@ -32,12 +29,8 @@ final readonly class TopUpBottle
             if (! $batch->bottles()->where('number', $number)->exists()) {
                 throw new FillingException('unknown', sprintf('There is no number %d of this batch.', $number), 'bottle');
             }
-            $ml = $this->amount->ml($batch, $typed);
-            if ($ml <= 0 || $ml > self::MOST_ML) {
-                throw new FillingException('out_of_range', 'It is topped up with up to 2 L at once.', 'amount');
-            }
 
-            return new NewLine(new Topped($number, round($ml, 3), $typed));
+            return new NewLine(new Topped($number, $this->amount->added($batch, $typed), $typed));
         });
     }
 }

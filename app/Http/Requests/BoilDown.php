@@ -72,25 +72,6 @@ final class BoilDown extends Form
         return $this->written(['width', 'height', 'rate', 'share', 'hours_a_day']);
     }
 
-    /**
-     * @template K of string
-     *
-     * @param  list<K>  $fields
-     * @return array<K, string>
-     */
-    private function written(array $fields): array
-    {
-        $written = [];
-        foreach ($fields as $field) {
-            $text = $this->input($field);
-            if (is_string($text) && trim($text) !== '') {
-                $written[$field] = trim($text);
-            }
-        }
-
-        return $written;
-    }
-
     /** @return list<array{id: string}> */
     private function herbs(string $field): array
     {

@@ -21,6 +21,27 @@ abstract class Form extends FormRequest
     /** @return array<string, mixed> */
     abstract public function rules(): array;
 
+    /**
+     * What was typed in some fields, less what was left blank.
+     *
+     * @template K of string
+     *
+     * @param  list<K>  $fields
+     * @return array<K, string>
+     */
+    protected function written(array $fields): array
+    {
+        $written = [];
+        foreach ($fields as $field) {
+            $text = $this->input($field);
+            if (is_string($text) && trim($text) !== '') {
+                $written[$field] = trim($text);
+            }
+        }
+
+        return $written;
+    }
+
     /** A wish is what docs/formats/wish.schema.json says, and nothing else; the house is the one that is entered. */
     protected function passedValidation(): void
     {

@@ -18,18 +18,10 @@ final class ReadLevel extends Form
         ];
     }
 
-    /** @return array<string, string> the pot, and where it is done, as they were typed */
+    /** @return array{width?: string, height?: string, end?: string} the pot, and where it is done, as they were typed */
     public function measures(): array
     {
-        $typed = [];
-        foreach (['width', 'height', 'end'] as $field) {
-            $text = $this->input($field);
-            if (is_string($text) && trim($text) !== '') {
-                $typed[$field] = trim($text);
-            }
-        }
-
-        return $typed;
+        return $this->written(['width', 'height', 'end']);
     }
 
     /** @return list<array{h: float, at: string}> */

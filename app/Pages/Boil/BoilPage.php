@@ -67,12 +67,29 @@ final readonly class BoilPage
         $asked = [...$asked, ...$this->measures($typed)];
         $ask = $this->questions->decoction($this->kitchens->plain());
 
-        try {
-            return match ($what) {
+        return self::asCalledHere(
+            fn (): BoilView => match ($what) {
                 'decoction' => $this->decoction($ask->decoction($asked)),
                 'long-oil' => $this->longOil($ask->longOil($asked)),
                 'glycerin' => $this->glycerin($ask->glycerin($asked)),
-            };
+            },
+        );
+    }
+
+    /**
+     * Does something; a refusal is laid to the field as the page calls it.
+     *
+     * @template T
+     *
+     * @param  \Closure(): T  $do
+     * @return T
+     *
+     * @throws RefusedException
+     */
+    private static function asCalledHere(\Closure $do): mixed
+    {
+        try {
+            return $do();
         } catch (RefusedException $refused) {
             throw $refused->about(self::FIELDS[$refused->field] ?? $refused->field);
         }
@@ -81,7 +98,7 @@ final readonly class BoilPage
     /**
      * @param  list<array{h: float, at: string}>  $marks hours of flame, and the level as it was typed
      * @param  string  $by stick, jug or scale
-     * @param  array<string, string>  $typed width, height and end, as they were typed
+     * @param  array{width?: string, height?: string, end?: string}  $typed
      *
      * @throws RefusedException
      */
@@ -94,24 +111,16 @@ final readonly class BoilPage
             'scale' => ['g', Kind::Mass, 'g'],
             default => ['mm', Kind::Length, 'mm'],
         };
-        $asked = ['marks' => []];
+        $read = [];
         foreach ($marks as $i => $mark) {
             $at = RefusedException::at("marks.{$i}.at", fn () => $reader->read($mark['at'], $kind, $unit)->value);
-            $asked['marks'][] = ['h' => $mark['h'], $key => $at];
+            $read[] = ['h' => $mark['h'], $key => $at];
         }
-        foreach (['width' => 'diameter_mm', 'height' => 'height_mm'] as $field => $name) {
-            if (isset($typed[$field])) {
-                $asked['pot'][$name] = RefusedException::at($field, fn () => $reader->read($typed[$field], Kind::Length, 'cm')->value);
-            }
-        }
+        $asked = ['marks' => $read, ...$this->measures($typed)];
         if (isset($typed['end'])) {
             $asked["end_{$key}"] = RefusedException::at('end', fn () => $reader->read($typed['end'], $kind, $unit)->value);
         }
-        try {
-            $told = $this->questions->pot($kitchen)->level($asked);
-        } catch (RefusedException $refused) {
-            throw $refused->about(self::FIELDS[$refused->field] ?? $refused->field);
-        }
+        $told = self::asCalledHere(fn () => $this->questions->pot($kitchen)->level($asked));
         $plain = fn (float $ml): string => $kitchen->writer()->plain($ml, Kind::Volume);
         $rate = $told['ml_per_hour'];
         $more = $told['more_h'];
@@ -150,7 +159,7 @@ final readonly class BoilPage
         return new SignsView(
             $done['verdict'],
             $done['says'],
-            array_map(fn (array $each) => new BoilSign($each['id'], $each['says']), $done['why']),
+            array_map(fn (array $each) => new BoilSign(...$each), $done['why']),
             $done['firmness'],
             $done['for'],
         );
@@ -185,7 +194,7 @@ final readonly class BoilPage
     }
 
     /**
-     * @param  array{width?: string, height?: string, rate?: string, share?: string, hours_a_day?: string}  $typed
+     * @param  array{width?: string, height?: string, rate?: string, share?: string, hours_a_day?: string, end?: string}  $typed
      * @return array<string, mixed>
      *
      * @throws RefusedException
@@ -252,7 +261,7 @@ final readonly class BoilPage
                     round(($to->getTimestamp() - $from->getTimestamp()) / 3600, 2),
                 );
             }, $answer['days']),
-            array_map(fn (array $each) => new BoilSign($each['id'], $each['says']), $answer['signs']),
+            array_map(fn (array $each) => new BoilSign(...$each), $answer['signs']),
             self::notes($answer['notes']),
         );
     }
@@ -268,15 +277,7 @@ final readonly class BoilPage
     {
         return $pot === null
             ? null
-            : new BoilPot(
-                $pot['starts_mm'],
-                $pot['ends_mm'],
-                $pot['over_mm'],
-                $pot['height_mm'],
-                $pot['diameter_mm'],
-                $pot['goes_in_ml'],
-                array_map(fn (array $each) => new BoilLayer($each['of'], $each['ml'], $each['mm']), $pot['layers']),
-            );
+            : new BoilPot(...['layers' => array_map(fn (array $each) => new BoilLayer(...$each), $pot['layers'])] + $pot);
     }
 
     /**
@@ -285,6 +286,6 @@ final readonly class BoilPage
      */
     private static function notes(array $notes): array
     {
-        return array_map(fn (array $each) => new BoilNote($each['id'], $each['rank'], $each['says']), $notes);
+        return array_map(fn (array $each) => new BoilNote(...$each), $notes);
     }
 }
