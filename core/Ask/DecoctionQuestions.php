@@ -8,6 +8,7 @@ use Kettle\Decoction\BoilDays;
 use Kettle\Decoction\BoilingPot;
 use Kettle\Decoction\Decocted;
 use Kettle\Decoction\DecoctionException;
+use Kettle\Decoction\Doneness;
 use Kettle\Decoction\Glycerite;
 use Kettle\Decoction\Hardness;
 use Kettle\Decoction\LongOil;
@@ -151,7 +152,7 @@ final readonly class DecoctionQuestions
             'stages' => $stages,
             'hours' => round($hours, 3),
             'days' => $this->days($hours, $hoursADay),
-            'signs' => self::signs(),
+            'signs' => $this->signs(),
             'notes' => $notes,
         ];
     }
@@ -367,13 +368,11 @@ final readonly class DecoctionQuestions
     }
 
     /** @return list<array{id: string, says: string}> by which the oil is told to be done: all four */
-    private static function signs(): array
+    private function signs(): array
     {
-        return [
-            ['id' => 'flame', 'says' => 'A little paste held in a flame does not crackle'],
-            ['id' => 'froth', 'says' => 'Froth stands on the oil; on butterfat it has gone'],
-            ['id' => 'wick', 'says' => 'The paste rolls between the fingers into a wick'],
-            ['id' => 'senses', 'says' => 'Smell and colour are as they should be'],
-        ];
+        return array_map(
+            fn (string $sign) => ['id' => $sign, 'says' => $this->kitchen->words()->of(Said::of("done.sign-{$sign}"))],
+            array_keys(Doneness::SEEN),
+        );
     }
 }

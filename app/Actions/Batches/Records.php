@@ -13,6 +13,7 @@ use Kettle\Batch\Record;
 use Kettle\Batch\StoredAs;
 use Kettle\Caution\CautionException;
 use Kettle\Diary\Availability;
+use Kettle\Diary\DiaryException;
 use Kettle\Diary\Progress;
 use Kettle\Infusion\Methods;
 use Kettle\Keeping\Keeping;
@@ -122,6 +123,18 @@ final readonly class Records
         $this->lateness($batch)->refuse(
             $until?->format($until->format('Y') === $this->kitchens->now()->format('Y') ? 'D j M, H:i' : 'j M Y, H:i') ?? '',
         );
+    }
+
+    /**
+     * @param  string  $warmth whether it had what nobody logged; empty where nobody said
+     *
+     * @throws DiaryException where that has to be said
+     */
+    public function refuseUnsaidWarmth(Batch $batch, string $warmth): void
+    {
+        if ($warmth === '' && $this->lacksWarmth($batch)) {
+            throw DiaryException::warmthUnknown();
+        }
     }
 
     public function lacksWarmth(Batch $batch): bool

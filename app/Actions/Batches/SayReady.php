@@ -28,9 +28,7 @@ final readonly class SayReady
                 throw DiaryException::notOpen('use from the top');
             }
             $this->records->refuseOver($batch);
-            if ($warmth === '' && $this->records->lacksWarmth($batch)) {
-                throw DiaryException::warmthUnknown();
-            }
+            $this->records->refuseUnsaidWarmth($batch, $warmth);
             $jar = $batch->plan->told($this->kitchens->words())->jar;
             $ml = round($this->records->of($batch)->oilInMl(), 3);
             $called = $this->kitchens->words()->of(Said::of('ready.vessel', ['jar' => $jar->called]));

@@ -51,9 +51,7 @@ final readonly class StrainBatch
                 throw new YieldException('unknown', 'Herb is drained, squeezed or pressed.', 'way');
             }
             $warmth = $more['warmth'] ?? '';
-            if ($warmth === '' && $this->records->lacksWarmth($batch)) {
-                throw DiaryException::warmthUnknown();
-            }
+            $this->records->refuseUnsaidWarmth($batch, $warmth);
             $weighed = ($more['gross'] ?? '') !== '';
             $ml = $weighed
                 ? $this->net($batch, (string) ($more['gross'] ?? ''), (string) ($more['tare'] ?? ''))
