@@ -21,9 +21,10 @@ final class ShelfLife
     {
         $whole = (int) floor($months);
         $days = (int) round(($months - $whole) * self::DAYS_A_MONTH);
-        $first = $day->modify('first day of this month')->modify("+{$whole} months");
-        $date = min((int) $day->format('j'), (int) $first->format('t'));
+        [$year, $month, $date] = array_map(intval(...), explode('-', $day->format('Y-n-j')));
+        $last = (int) gmdate('t', (int) gmmktime(0, 0, 0, $month + $whole, 1, $year));
 
-        return $first->setDate((int) $first->format('Y'), (int) $first->format('n'), $date)->modify("+{$days} days");
+        // Months and days past the end of a year or a month are carried over.
+        return $day->setDate($year, $month + $whole, min($date, $last) + $days);
     }
 }

@@ -12,8 +12,23 @@ final readonly class Blend
 {
     public const MOST = 12;
 
+    /** @var non-empty-list<array{carrier: Carrier, share: float}> by volume, summing to 1 */
+    private array $byVolume;
+
+    /** @var non-empty-list<array{carrier: Carrier, share: float}> by weight at 20 C, summing to 1 */
+    private array $byWeight;
+
     /** @param  non-empty-list<array{carrier: Carrier, parts: float}>  $oils */
-    private function __construct(public array $oils) {}
+    private function __construct(public array $oils)
+    {
+        $parts = array_sum(array_column($oils, 'parts'));
+        $this->byVolume = array_map(fn (array $oil) => ['carrier' => $oil['carrier'], 'share' => $oil['parts'] / $parts], $oils);
+        $total = $this->density(20.0)->gramsPerMl;
+        $this->byWeight = array_map(
+            fn (array $oil) => ['carrier' => $oil['carrier'], 'share' => ($oil['share'] * $oil['carrier']->at20->gramsPerMl) / $total],
+            $this->byVolume,
+        );
+    }
 
     /**
      * @param  list<array{carrier: Carrier, parts: float}>  $oils
@@ -45,9 +60,7 @@ final readonly class Blend
     /** @return list<array{carrier: Carrier, share: float}> shares by volume, summing to 1 */
     public function shares(): array
     {
-        $total = array_sum(array_column($this->oils, 'parts'));
-
-        return array_map(fn (array $oil) => ['carrier' => $oil['carrier'], 'share' => $oil['parts'] / $total], $this->oils);
+        return $this->byVolume;
     }
 
     /** @param  float  $celsius temperature of the oil when it is measured */
@@ -64,12 +77,7 @@ final readonly class Blend
     /** @return list<array{carrier: Carrier, share: float}> shares by weight at 20 C, summing to 1 */
     public function massShares(): array
     {
-        $total = $this->density(20.0)->gramsPerMl;
-
-        return array_map(
-            fn (array $oil) => ['carrier' => $oil['carrier'], 'share' => ($oil['share'] * $oil['carrier']->at20->gramsPerMl) / $total],
-            $this->shares(),
-        );
+        return $this->byWeight;
     }
 
     /** g of iodine for 100 g, by weight share; null where a part has no such value. */

@@ -7,6 +7,7 @@ namespace Kettle\Recipe;
 use Kettle\Caution\Cautions;
 use Kettle\Caution\ColdStorage;
 use Kettle\Diary\Labour;
+use Kettle\Diary\Timetable;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\Methods;
 use Kettle\Infusion\OwnHours;
@@ -41,6 +42,11 @@ final readonly class Comparison
                         array_map(fn (string $id) => $names[$id] ?? $id, array_diff($method->wants->things, $this->kitchen->things)),
                     );
             $chosen = $method->id === $wish->method->id ? $wish->variant : $method->variantFor($wish->mix);
+            $schools = [
+                ...OwnHours::is($chosen) ? [$chosen] : [],
+                ...array_filter(OwnSchools::of($method, $this->kitchen), fn (Variant $own) => $own->id !== $chosen->id),
+                ...$method->variants,
+            ];
             $refused = null;
             $yield = $amounts = null;
             $by = $wish->by($method, $chosen);
@@ -50,6 +56,15 @@ final readonly class Comparison
                 $yield = $uptake->yield($amounts->oilMl, $amounts->dryG($wish));
             } catch (WishException $why) {
                 $refused = $why->faults[0]['sentence'];
+            }
+            $laid = [];
+            foreach ($schools as $school) {
+                $laid[$school->id] = Days::of(
+                    $school === $chosen ? $by : $wish->by($method, $school),
+                    $this->kitchen,
+                    $amounts,
+                    among: $method->id === $wish->method->id && $school->id === $chosen->id,
+                );
             }
             $rows[] = [
                 'id' => $method->id,
@@ -61,12 +76,8 @@ final readonly class Comparison
                 'missing' => $missing,
                 'risks' => $method->risks,
                 'yield_text' => $yield === null ? null : AmountWriter::plain($yield['value'], Kind::Volume),
-                'keeps_text' => $this->keeps($by),
-                'schools' => array_map(fn (Variant $variant) => $this->variant($wish, $method, $variant, $amounts), [
-                    ...OwnHours::is($chosen) ? [$chosen] : [],
-                    ...array_filter(OwnSchools::of($method, $this->kitchen), fn (Variant $own) => $own->id !== $chosen->id),
-                    ...$method->variants,
-                ]),
+                'keeps_text' => $this->keeps($by, $laid[$chosen->id]->timetable),
+                'schools' => array_map(fn (Variant $school) => $this->school($wish, $method, $school, $laid[$school->id]), $schools),
             ];
         }
 
@@ -82,9 +93,9 @@ final readonly class Comparison
         ];
     }
 
-    private function keeps(Wish $wish): string
+    private function keeps(Wish $wish, Timetable $times): string
     {
-        $keeping = Planner::keeping($wish, Days::of($wish, $this->kitchen, among: false)->timetable, null, $this->tables);
+        $keeping = Planner::keeping($wish, $times, null, $this->tables);
 
         return match (true) {
             $wish->storage() === ColdStorage::FRIDGE => 'four days, cold',
@@ -94,10 +105,8 @@ final readonly class Comparison
     }
 
     /** @return array<string, mixed> */
-    private function variant(Wish $wish, Method $method, Variant $variant, ?Amounts $amounts): array
+    private function school(Wish $wish, Method $method, Variant $variant, Days $laid): array
     {
-        $chosen = $method->id === $wish->method->id && $variant->id === $wish->variant->id;
-        $laid = Days::of($wish->by($method, $variant), $this->kitchen, $amounts, among: $chosen);
         [$times, $startBy] = [$laid->timetable, $laid->startBy];
         $hands = Labour::of($method, $variant->usualH, $times, $wish->practice->strained);
         $words = $this->kitchen->words();

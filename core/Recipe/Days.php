@@ -6,6 +6,7 @@ namespace Kettle\Recipe;
 
 use Kettle\Diary\Booking;
 use Kettle\Diary\CookerJob;
+use Kettle\Diary\Routine;
 use Kettle\Diary\Timetable;
 use Kettle\Infusion\Method;
 use Kettle\Time\Later;
@@ -50,6 +51,7 @@ final readonly class Days
         $start = $wish->days->start ?? ($latest !== null && $latest > $today ? $latest : $today);
         $booked = fn (\DateTimeImmutable $day): array => self::booked(
             $wish,
+            $routine,
             $kitchen,
             $warmUp,
             $day == $today ? $kitchen->now : $waking->midMorning($day),
@@ -79,13 +81,13 @@ final readonly class Days
     /** @return array{Timetable, ?Booking, bool} with whether it waits for its place by an hour or more */
     private static function booked(
         Wish $wish,
+        Routine $routine,
         Kitchen $kitchen,
         WarmUp $warmUp,
         \DateTimeImmutable $moment,
         ?Amounts $amounts,
         bool $among,
     ): array {
-        $routine = $wish->routine($warmUp->min);
         $timetable = Timetable::lay($routine, $moment, $kitchen->waking);
         $bookings = $kitchen->bookings();
         if (! $wish->method->has(Method::IN_COOKER) || $bookings->placesFor($wish->method->id) === []) {

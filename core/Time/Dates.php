@@ -32,6 +32,9 @@ final class Dates
     /** @var array<string, \IntlDateFormatter> */
     private static array $writers = [];
 
+    /** @var array<string, string> what each writer writes now, by its zone */
+    private static array $patterns = [];
+
     /** @var array<string, string> */
     private static array $said = [];
 
@@ -65,8 +68,9 @@ final class Dates
     private static function write(\DateTimeInterface $moment, string $as): string
     {
         $zone = $moment->getTimezone();
-        // One writer for each zone: to make one takes ten times what it takes to change its pattern.
-        $writer = self::$writers[$zone->getName()] ??= new \IntlDateFormatter(
+        $name = $zone->getName();
+        // One writer for each zone: to make one takes ten times what it takes to change its pattern, and that takes its time too.
+        $writer = self::$writers[$name] ??= new \IntlDateFormatter(
             'en',
             \IntlDateFormatter::NONE,
             \IntlDateFormatter::NONE,
@@ -74,7 +78,10 @@ final class Dates
             \IntlDateFormatter::GREGORIAN,
             self::PATTERNS[$as],
         );
-        $writer->setPattern(self::PATTERNS[$as]);
+        if ((self::$patterns[$name] ?? null) !== $as) {
+            $writer->setPattern(self::PATTERNS[$as]);
+            self::$patterns[$name] = $as;
+        }
 
         return (string) $writer->format($moment);
     }
