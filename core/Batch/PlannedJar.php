@@ -47,16 +47,19 @@ final readonly class PlannedJar
     }
 
     /**
-     * What it stands in once it is strained: no herb in it, and so much lower. Strained out of a bowl or a pan it is in a
-     * jar: nobody wrote down which, so it is drawn in the smallest of the house that holds it.
+     * What it stands in once it is strained: no herb in it, and so much lower, by its marks where the house has measured
+     * them. Strained out of a bowl or a pan it is in a jar: nobody wrote down which, so it is drawn in the smallest of the
+     * house that holds it.
      *
      * @param  list<Jar>  $jars of the house, the smallest first
      */
     public function strained(float $ml, array $jars): self
     {
         $into = $this->is(Jar::JAR) ? null : self::smallest($ml, $jars);
+        $shaped = $into ?? $this->measured($jars);
         [$brim, $height] = $into === null ? [$this->brimMl, $this->heightMm] : [$into->brimMl, $into->heightMm];
         $count = $into === null ? $this->count : 1;
+        $each = $ml / $count;
 
         return new self(
             $into === null ? $this->called : 'a jar',
@@ -66,8 +69,24 @@ final readonly class PlannedJar
             $height,
             $into === null ? $this->diameterMm : round($into->diameterMm(), 1),
             0.0,
-            $brim > 0 ? round(($ml / $count / $brim) * $height, 1) : 0.0,
+            round($shaped?->heightOf($each) ?? ($brim > 0 ? ($each / $brim) * $height : 0.0), 1),
         );
+    }
+
+    /**
+     * The jar of the house that it is: called so, and as large.
+     *
+     * @param  list<Jar>  $jars
+     */
+    private function measured(array $jars): ?Jar
+    {
+        foreach ($jars as $jar) {
+            if ($jar->called === $this->called && abs($jar->brimMl - $this->brimMl) < 0.5 && abs($jar->heightMm - $this->heightMm) < 0.5) {
+                return $jar;
+            }
+        }
+
+        return null;
     }
 
     /** @param  list<Jar>  $jars */

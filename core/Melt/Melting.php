@@ -7,6 +7,7 @@ namespace Kettle\Melt;
 use Kettle\Material\Tables;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
+use Kettle\Reason\Listing;
 use Kettle\Reason\Note;
 use Kettle\Reason\RefusedException;
 use Kettle\Reason\Way;
@@ -56,7 +57,8 @@ final readonly class Melting
     }
 
     /**
-     * The sentence of a wish that cannot be made, as far as it can be read: without the words that are at fault.
+     * The sentence of a wish that cannot be made, as far as it can be read: what is at fault stands in it as it was written,
+     * and is never said to be something else.
      *
      * @param  array<mixed>  $document
      * @return list<array{slot: ?string, text: string, chosen: bool}>|null
@@ -72,12 +74,32 @@ final readonly class Melting
             }
 
             return array_map(
-                fn (array $piece) => ['text' => $house->kitchen->words()->of($piece['text'])] + $piece,
+                fn (array $piece) => [
+                    'text' => (in_array($piece['slot'], $at, true) ? self::asWritten($document[$piece['slot']] ?? null, $house) : null) ??
+                        $house->kitchen->words()->of($piece['text']),
+                ] + $piece,
                 ProductSentence::of($read, null, $this->table),
             );
         }
 
         return null;
+    }
+
+    /** The names of a list of parts, known or not; null where one of them has none. */
+    private static function asWritten(mixed $parts, House $house): ?string
+    {
+        $names = [];
+        foreach (is_array($parts) ? $parts : [] as $part) {
+            $id = is_array($part) ? $part['id'] ?? null : $part;
+            if (! is_string($id)) {
+                return null;
+            }
+            $cupboard = $house->kitchen->cupboard();
+            $known = $cupboard->carrierOrNull($id) ?? ($cupboard->waxOrNull($id) ?? $cupboard->scentOrNull($id));
+            $names[] = $known->name ?? mb_substr($id, 0, 40);
+        }
+
+        return $names === [] ? null : Listing::of($names);
     }
 
     /**

@@ -8,6 +8,7 @@ use Kettle\Material\Addition;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Heed;
 use Kettle\Material\MaterialException;
+use Kettle\Material\Wax;
 use Kettle\Measure\Amount;
 use Kettle\Measure\Density;
 use Kettle\Measure\Kind;
@@ -212,7 +213,7 @@ final readonly class PartsReader
     /** @param  array<mixed>  $fields */
     private function wax(array $fields): Going
     {
-        $wax = $this->cupboard->wax(Fields::text($fields, 'id') ?? '');
+        $wax = $this->waxCalled($fields);
         $part = Part::ofWax($wax);
         if (isset($fields['amount'])) {
             $amount = $this->amount($fields, Kind::Mass, 'g', $wax->pellets ?? Density::gramsPerMl($wax->gramsPerMl));
@@ -224,10 +225,18 @@ final readonly class PartsReader
         return Going::parts($part, is_int($parts) || is_float($parts) ? (float) $parts : 1.0);
     }
 
+    /** @param  array<mixed>  $fields by id, or as somebody calls it */
+    private function waxCalled(array $fields): Wax
+    {
+        $id = Fields::text($fields, 'id') ?? '';
+
+        return $this->cupboard->waxOrNull($id) ?? ($this->cupboard->waxNamed($id) ?? $this->cupboard->wax($id));
+    }
+
     /** @param  array<mixed>  $fields */
     private function butter(array $fields): ?Going
     {
-        $wax = $this->cupboard->wax(Fields::text($fields, 'id') ?? '');
+        $wax = $this->waxCalled($fields);
 
         return $this->shareOrAmount($fields, Part::ofWax($wax), Density::gramsPerMl($wax->gramsPerMl), null, false);
     }
@@ -237,6 +246,7 @@ final readonly class PartsReader
     {
         $id = Fields::text($fields, 'id') ?? '';
         $wax = $this->cupboard->waxOrNull($id);
+        $wax ??= isset($this->cupboard->additions()[$id]) ? null : $this->cupboard->waxNamed($id);
         if ($wax !== null) {
             return $this->shareOrAmount($fields, Part::ofWax($wax), $wax->pellets ?? Density::gramsPerMl($wax->gramsPerMl), null);
         }
@@ -277,7 +287,8 @@ final readonly class PartsReader
     /** @param  array<mixed>  $fields */
     private function scent(array $fields): ?Going
     {
-        $oil = $this->cupboard->essentialOil(Fields::text($fields, 'id') ?? '');
+        $id = Fields::text($fields, 'id') ?? '';
+        $oil = $this->cupboard->scentOrNull($id) ?? ($this->cupboard->scentNamed($id) ?? $this->cupboard->essentialOil($id));
         $part = Part::ofScent($oil);
         $drops = $fields['drops'] ?? null;
         if (is_int($drops) || is_float($drops)) {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Kettle\Share;
 
-use Kettle\Material\Cupboard;
 use Kettle\Material\Lying;
 use Kettle\Material\Own;
 use Kettle\Measure\AmountReader;
@@ -15,37 +14,96 @@ use Kettle\Recipe\Kitchen;
 use Kettle\Recipe\WishReader;
 
 /**
- * A wish for an oil as any house can read it: a plant or an oil of the house's own by its name, so that who reads it is
- * asked about it and it is never taken for another; amounts in its own spoons and packets in mL and g; hours and warmth of
- * its own schools.
+ * A wish for an oil or a product as any house can read it: a plant, an oil, a wax of the house's own by its name, so that
+ * who reads it is asked about it and it is never taken for another; amounts in its own spoons and packets in mL and g;
+ * hours and warmth of its own schools.
  */
 final readonly class ForAnyHouse
 {
+    /** The lists of a product's parts, and what a number of each is. */
+    private const PARTS = [
+        'oils' => Kind::Volume,
+        'waxes' => Kind::Mass,
+        'butters' => Kind::Mass,
+        'others' => Kind::Mass,
+        'essential_oils' => Kind::Mass,
+    ];
+
     public function __construct(private Kitchen $kitchen) {}
+
+    /**
+     * @param  array<mixed>  $wish of an oil, or of a product
+     * @return array<mixed>
+     */
+    public function of(array $wish): array
+    {
+        return RecipeFile::isProduct($wish) ? $this->product($wish) : $this->oil($wish);
+    }
+
+    /**
+     * @param  array<mixed>  $wish
+     * @return array<mixed>
+     */
+    private function product(array $wish): array
+    {
+        foreach (self::PARTS as $list => $kind) {
+            if (is_array($wish[$list] ?? null)) {
+                $wish[$list] = array_map(
+                    fn (mixed $part) => is_array($part) ? $this->part($part, $kind) : (is_string($part) ? $this->called($part) : $part),
+                    $wish[$list],
+                );
+            }
+        }
+        if (is_array($wish['water'] ?? null)) {
+            $wish['water'] = $this->measured($wish['water'], ['amount' => Kind::Mass]);
+        }
+        if (is_array($wish['leaf'] ?? null)) {
+            $wish['leaf'] = $this->measured($this->herb($wish['leaf']), ['amount' => Kind::Mass]);
+        }
+
+        return $this->measured($wish, ['total' => Kind::Mass]);
+    }
+
+    /**
+     * @param  array<mixed>  $part
+     * @return array<mixed>
+     */
+    private function part(array $part, Kind $kind): array
+    {
+        if (is_string($part['id'] ?? null)) {
+            $part['id'] = $this->called($part['id']);
+        }
+        if (is_array($part['infuse'] ?? null)) {
+            $part['infuse'] = $this->oil($part['infuse']);
+        }
+
+        return $this->measured($part, ['amount' => $kind]);
+    }
+
+    /** The name of an oil, wax or essential oil of this house's own; of any other its id as it is. */
+    private function called(string $id): string
+    {
+        $cupboard = $this->kitchen->cupboard();
+        $own = Own::is($id) ? $cupboard->carrierOrNull($id) ?? ($cupboard->waxOrNull($id) ?? $cupboard->scentOrNull($id)) : null;
+
+        return $own->name ?? $id;
+    }
 
     /**
      * @param  array<mixed>  $wish
      * @return array<string, mixed>
      */
-    public function of(array $wish): array
+    private function oil(array $wish): array
     {
         $wish = WishReader::tidy($wish);
         $cupboard = $this->kitchen->cupboard();
-        $lists = [
-            'herbs' => [Kind::Mass, fn (string $id): array => self::herb($cupboard, $id)],
-            'oils' => [Kind::Volume, fn (string $id): array => self::named($cupboard->carrierOrNull($id)?->name)],
-        ];
+        $lists = ['herbs' => [Kind::Mass, $this->herb(...)], 'oils' => [Kind::Volume, $this->carrier(...)]];
         $parts = [];
-        foreach ($lists as $list => [$kind, $instead]) {
+        foreach ($lists as $list => [$kind, $named]) {
             $parts[$list] = [];
             foreach (is_array($wish[$list] ?? null) ? array_values($wish[$list]) : [] as $part) {
                 $part = is_string($part) && Own::is($part) ? ['id' => $part] : $part;
-                if (is_array($part)) {
-                    $id = is_string($part['id'] ?? null) && Own::is($part['id']) ? $part['id'] : null;
-                    $named = $id === null ? $part : array_diff_key([...$instead($id), ...$part], ['id' => 1]);
-                    $part = $this->measured($named, ['amount' => $kind]);
-                }
-                $parts[$list][] = $part;
+                $parts[$list][] = is_array($part) ? $this->measured($named($part), ['amount' => $kind]) : $part;
             }
         }
         $wish = [...$wish, ...$parts];
@@ -62,18 +120,38 @@ final readonly class ForAnyHouse
         return $wish;
     }
 
-    /** @return array<string, string> */
-    private static function herb(Cupboard $cupboard, string $id): array
+    /**
+     * @param  array<mixed>  $part
+     * @return array<mixed> by its name and form, where it is a plant of this house's own
+     */
+    private function herb(array $part): array
     {
-        $herb = $cupboard->herbOrNull($id);
+        $herb = self::own($part, $this->kitchen->cupboard()->herbOrNull(...));
 
-        return $herb === null ? [] : ['name' => $herb->name, 'form' => $herb->form];
+        return $herb === null ? $part : array_diff_key(['name' => $herb->name, 'form' => $herb->form, ...$part], ['id' => 1]);
     }
 
-    /** @return array<string, string> */
-    private static function named(?string $name): array
+    /**
+     * @param  array<mixed>  $part
+     * @return array<mixed> by its name, where it is an oil of this house's own
+     */
+    private function carrier(array $part): array
     {
-        return $name === null ? [] : ['name' => $name];
+        $carrier = self::own($part, $this->kitchen->cupboard()->carrierOrNull(...));
+
+        return $carrier === null ? $part : array_diff_key(['name' => $carrier->name, ...$part], ['id' => 1]);
+    }
+
+    /**
+     * @template T of object
+     *
+     * @param  array<mixed>  $part
+     * @param  \Closure(string): ?T  $find
+     * @return ?T
+     */
+    private static function own(array $part, \Closure $find): ?object
+    {
+        return is_string($part['id'] ?? null) && Own::is($part['id']) ? $find($part['id']) : null;
     }
 
     /**

@@ -211,6 +211,29 @@ it('keeps a product as a recipe, gives it out as a file and as schema.org, and r
     expect($this->atHouse('GET', "/recipes/{$id}")->json('wish.firmness'))->toBe('salve');
 });
 
+it('gives out a product made of the house’s own wax by the wax’s name', function () {
+    $this->atHouse('POST', '/own', ['own' => ['kind' => 'wax', 'name' => 'heather wax', 'like' => 'beeswax']])->assertOk();
+    $wish = ['product' => 'salve', 'oils' => ['olive'], 'waxes' => [['id' => 'own-heather-wax']], 'firmness' => 'firm', 'total' => '100 g'];
+    $kept = $this->atHouse('POST', '/recipes', ['name' => 'Heather salve', 'wish' => $wish])->assertOk();
+    $file = $this->atHouse('GET', "/recipes/{$kept->json('id')}/recipe.json")->assertOk();
+    expect($file->json('wish.waxes'))->toBe([['id' => 'heather wax']]);
+    // Read where it is known it is that wax; where it is not, it is asked about.
+    $read = $this->atHouse('POST', '/recipes/read', ['text' => $file->getContent()])
+        ->assertOk()
+        ->json('wish');
+    $this->atHouse('POST', '/melt/reckon', ['wish' => $read])->assertOk();
+    $this->house = $this->aHouse($this->keeper, 'Second house');
+    $this->atHouse('POST', '/melt/reckon', ['wish' => $read])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.field', 'waxes.0')
+        ->assertJsonPath('faults.0.sentence', 'No wax or butter is called “heather wax” here. Choose one from the list.')
+        ->assertJsonPath(
+            'sentence',
+            fn (array $said) => implode('', array_column($said, 'text')) ===
+                '100 g of salve, firm in a cool room, from olive oil, with heather wax.',
+        );
+});
+
 it('keeps a product that was wanted by a day as a recipe for any day, with the oil still to be infused and the leaf', function () {
     $wish = [
         'product' => 'salve',

@@ -30,6 +30,7 @@ use Kettle\Material\Cupboard;
 use Kettle\Material\State;
 use Kettle\Material\Tables;
 use Kettle\Vessel\Jar;
+use Kettle\Vessel\Marks;
 use Tests\Core\Folding;
 use Tests\Core\Support;
 
@@ -230,6 +231,32 @@ it('draws what was strained out of a pan in the smallest jar that holds it, and 
         ->toBe(Jar::PAN)
         ->and((new PlannedJar('pint jar', Jar::JAR, 2, 500.0, 120.0, 74.0, 40.0, 90.0))->strained(500.0, $jars))
         ->toEqual(new PlannedJar('pint jar', Jar::JAR, 2, 500.0, 120.0, 74.0, 0.0, 60.0));
+});
+
+it('draws what is strained in a jar that narrows by its marks', function () {
+    // The lowest 40 mm hold 100 mL; above, 400 mL in 80 mm are 5 mL a mm: 300 mL stand at 40 + 200 / 5.
+    $waisted = Jar::measured('a', 'waisted jar', 500.0, 120.0, marks: Marks::kept([['ml' => 100.0, 'mm' => 40.0]]));
+    $planned = fn (string $called, float $brim, int $count = 1) => new PlannedJar(
+        $called,
+        Jar::JAR,
+        $count,
+        $brim,
+        120.0,
+        79.8,
+        60.0,
+        110.0,
+    );
+    expect($planned('waisted jar', 500.0)->strained(300.0, [$waisted])->levelMm)
+        ->toBe(80.0)
+        ->and($planned('waisted jar', 500.0, 2)->strained(200.0, [$waisted])->levelMm)
+        ->toBe(40.0)
+        // One that is called so and is another, and one that is called otherwise, is a cylinder still.
+        ->and($planned('waisted jar', 480.0)->strained(300.0, [$waisted])->levelMm)
+        ->toBe(75.0)
+        ->and($planned('straight jar', 500.0)->strained(300.0, [$waisted])->levelMm)
+        ->toBe(72.0)
+        ->and((new PlannedJar('pan', Jar::PAN, 1, 2000.0, 90.0, 200.0, 10.0, 30.0))->strained(300.0, [$waisted])->levelMm)
+        ->toBe(80.0);
 });
 
 it('tells lists what they draw, and reads it back', function () use ($filled) {

@@ -67,13 +67,9 @@ final readonly class BatchProjector
         if ($strained?->ml === null) {
             return $jar;
         }
-        $jars = $jar->is(CoreJar::JAR)
-            ? []
-            : array_values(
-                Jar::query()->where('kind', CoreJar::JAR)->orderBy('brim_ml')->get()->map(fn (Jar $each) => $each->core())->all(),
-            );
+        $jars = Jar::query()->where('kind', CoreJar::JAR)->orderBy('brim_ml')->get()->map(fn (Jar $each) => $each->core())->all();
 
-        return $jar->strained($strained->ml, $jars);
+        return $jar->strained($strained->ml, array_values($jars));
     }
 
     private function writeTasks(Batch $batch, BatchState $state): void

@@ -93,7 +93,7 @@ final class RecipesController extends Controller
     {
         $wish = $recipe->newest->wish;
         // Whoever reads it has neither this house's plants nor its spoons.
-        $wish = RecipeFile::isProduct($wish) ? $wish : (new ForAnyHouse($this->kitchens->forWish($wish)))->of($wish);
+        $wish = (new ForAnyHouse($this->kitchens->forWish($wish)))->of($wish);
 
         return $this->download(RecipeFile::write($recipe->name, $recipe->newest->note, $wish), $recipe, 'json', 'application/json');
     }

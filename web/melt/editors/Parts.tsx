@@ -30,7 +30,10 @@ export function Parts({
           <Select
             label={index === 0 ? legend : 'And'}
             value={part.id}
-            choices={from.filter((each) => each.id === part.id || free.includes(each))}
+            choices={[
+              ...(from.some((each) => each.id === part.id) ? [] : [{ id: part.id, name: `${part.id}: choose one` }]),
+              ...from.filter((each) => each.id === part.id || free.includes(each)),
+            ]}
             hint={from.find((each) => each.id === part.id)?.note}
             onChange={(event) =>
               set(parts.map((each, at) => (at === index ? unit.to({ id: event.target.value }, unit.of(each)) : each)))
@@ -44,7 +47,7 @@ export function Parts({
             }
           />
           <TextButton
-            aria-label={`Without ${from.find((each) => each.id === part.id)?.name ?? 'it'}`}
+            aria-label={`Without ${from.find((each) => each.id === part.id)?.name ?? part.id}`}
             onClick={() => set(parts.filter((_, at) => at !== index))}
           >
             Out
