@@ -53,6 +53,14 @@ final readonly class Row
         return ($this->values[$key] ?? null) === null ? null : $this->text($key);
     }
 
+    /** A text one row further in, where there is one: as `row($key)->text($in)`, for what is read many times over. */
+    public function textIn(string $key, string $in): ?string
+    {
+        $text = is_array($row = $this->values[$key] ?? null) ? $row[$in] ?? null : null;
+
+        return is_string($text) ? $text : null;
+    }
+
     public function flag(string $key): bool
     {
         $value = $this->values[$key] ?? null;

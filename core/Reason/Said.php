@@ -53,10 +53,11 @@ final readonly class Said
     /** @phpstan-assert-if-true array{say: string, with?: array<string, mixed>} $value */
     public static function isKept(mixed $value): bool
     {
+        // Asked of everything in every plan that is told, so by counting.
         return is_array($value) &&
-            is_string($value['say'] ?? null) &&
-            array_diff_key($value, ['say' => true, 'with' => true]) === [] &&
-            is_array($value['with'] ?? []);
+            isset($value['say']) &&
+            is_string($value['say']) &&
+            (count($value) === 1 || (count($value) === 2 && is_array($value['with'] ?? null)));
     }
 
     /**

@@ -155,7 +155,7 @@ final class Words
     private function template(string $code): string
     {
         if (! str_contains($code, ':')) {
-            return $code === Said::AS_IT_STOOD ? '{words}' : $this->kitchen->inDegrees($this->words->rowOrNull($code)?->text('says') ?? '');
+            return $code === Said::AS_IT_STOOD ? '{words}' : $this->kitchen->inDegrees($this->words->textIn($code, 'says') ?? '');
         }
         [$table, $id] = explode(':', $code, 2);
         [$row, $key] = array_pad(explode('.', $id, 2), 2, '');
