@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Kettle\Ask;
 
 use Kettle\Decoction\BoilingPot;
+use Kettle\Decoction\Decocted;
 use Kettle\Decoction\DecoctionException;
 use Kettle\Decoction\Hardness;
+use Kettle\Decoction\LongOil;
 use Kettle\Decoction\Rate;
 use Kettle\Material\HerbMix;
 use Kettle\Material\HerbPart;
@@ -135,6 +137,50 @@ final readonly class BoilFields
             : [$at->row('decoct_c')->number('low'), $at->row('decoct_c')->number('high')];
 
         return Rate::ofPot($pot, $low, $high, $this->kitchen->roomC, $underOil, $this->tables);
+    }
+
+    /**
+     * @param  array<mixed>  $document
+     *
+     * @throws RefusedException
+     */
+    public function decocted(array $document, Hardness $hardness, ?float $weighedG): Decocted
+    {
+        $want = $this->amount($document, 'want', Kind::Volume);
+        $water = $this->amount($document, 'water', Kind::Volume);
+        $herb = $this->amount($document, 'herb', Kind::Mass) ?? $weighedG;
+        if (count(array_filter([$want, $water, $herb], fn (?float $each) => $each !== null)) !== 1) {
+            throw DecoctionException::oneAmount('how much decoction, how much water, or how much herb');
+        }
+
+        return match (true) {
+            $want !== null => Decocted::wanted($hardness, $want),
+            $water !== null => Decocted::ofWater($hardness, $water),
+            default => Decocted::ofHerb($hardness, (float) $herb),
+        };
+    }
+
+    /**
+     * @param  array<mixed>  $document
+     *
+     * @throws RefusedException
+     */
+    public function longOil(array $document): LongOil
+    {
+        $given = array_filter(
+            [
+                'oil' => $this->amount($document, 'oil', Kind::Volume),
+                'paste' => $this->amount($document, 'paste', Kind::Mass),
+                'liquid' => $this->amount($document, 'decoction', Kind::Volume),
+            ],
+            fn (?float $amount) => $amount !== null,
+        );
+        if (count($given) !== 1) {
+            throw DecoctionException::oneAmount('how much oil, how much paste, or how much decoction');
+        }
+        $known = array_key_first($given);
+
+        return LongOil::of($known, $given[$known], $this->tables);
     }
 
     /**

@@ -11,7 +11,6 @@ use Kettle\Decoction\DecoctionException;
 use Kettle\Decoction\Doneness;
 use Kettle\Decoction\Glycerite;
 use Kettle\Decoction\Hardness;
-use Kettle\Decoction\LongOil;
 use Kettle\Material\HerbMix;
 use Kettle\Material\HerbPart;
 use Kettle\Material\Tables;
@@ -58,7 +57,7 @@ final readonly class DecoctionQuestions
     {
         $mix = $this->fields->mix($document);
         $hardness = $this->fields->hardness($document, $mix);
-        $made = $this->made($document, $hardness, $mix['total'] ?? null);
+        $made = $this->fields->decocted($document, $hardness, $mix['total'] ?? null);
         $pot = $this->fields->pot($document);
         $rate = $this->fields->rate($document, $pot, false);
         $days = (int) $this->tables->table('decoction')->row('keeps')->number('days');
@@ -96,7 +95,7 @@ final readonly class DecoctionQuestions
         if (! in_array($stage, self::STAGES, true)) {
             throw DecoctionException::stage($stage);
         }
-        $oil = $this->oil($document);
+        $oil = $this->fields->longOil($document);
         $pot = $this->fields->pot($document);
         $hoursADay = $this->fields->number($document, 'hours_a_day');
         $cookedIn = $this->fields->liquid(Fields::text($document, 'liquid') ?? 'decoction');
@@ -187,50 +186,6 @@ final readonly class DecoctionQuestions
                 $this->fields->note('glycerin-mixes', 'note'),
             ],
         ];
-    }
-
-    /**
-     * @param  array<mixed>  $document
-     *
-     * @throws RefusedException
-     */
-    private function made(array $document, Hardness $hardness, ?float $weighedG): Decocted
-    {
-        $want = $this->fields->amount($document, 'want', Kind::Volume);
-        $water = $this->fields->amount($document, 'water', Kind::Volume);
-        $herb = $this->fields->amount($document, 'herb', Kind::Mass) ?? $weighedG;
-        if (count(array_filter([$want, $water, $herb], fn (?float $each) => $each !== null)) !== 1) {
-            throw DecoctionException::oneAmount('how much decoction, how much water, or how much herb');
-        }
-
-        return match (true) {
-            $want !== null => Decocted::wanted($hardness, $want),
-            $water !== null => Decocted::ofWater($hardness, $water),
-            default => Decocted::ofHerb($hardness, (float) $herb),
-        };
-    }
-
-    /**
-     * @param  array<mixed>  $document
-     *
-     * @throws RefusedException
-     */
-    private function oil(array $document): LongOil
-    {
-        $given = array_filter(
-            [
-                'oil' => $this->fields->amount($document, 'oil', Kind::Volume),
-                'paste' => $this->fields->amount($document, 'paste', Kind::Mass),
-                'liquid' => $this->fields->amount($document, 'decoction', Kind::Volume),
-            ],
-            fn (?float $amount) => $amount !== null,
-        );
-        if (count($given) !== 1) {
-            throw DecoctionException::oneAmount('how much oil, how much paste, or how much decoction');
-        }
-        $known = array_key_first($given);
-
-        return LongOil::of($known, $given[$known], $this->tables);
     }
 
     /**

@@ -19,16 +19,17 @@ final class BoilDays
 
     /**
      * @param  float  $hours of flame in all
+     * @param  float  $hadH hours it has had already on the day it goes on
      * @return list<Interval> those of one day do not come to more than hours a day
      */
-    public static function lay(float $hours, float $hoursADay, \DateTimeImmutable $from, Availability $availability): array
+    public static function lay(float $hours, float $hoursADay, \DateTimeImmutable $from, Availability $availability, float $hadH = 0.0): array
     {
-        $minutes = (int) ceil($hours * 60);
+        $minutes = (int) ceil(round($hours * 60, 4));
         $aDay = (int) round($hoursADay * 60);
         $far = $from->modify('+'.self::LOOK_AHEAD_DAYS.' days');
         $sessions = [];
-        $today = '';
-        $had = 0;
+        $today = $from->format('Y-m-d');
+        $had = (int) round($hadH * 60);
         while ($minutes > 0 && $from < $far && ($while = $availability->whileFrom($from)) !== null) {
             $day = $while->from->format('Y-m-d');
             $had = $day === $today ? $had : 0;

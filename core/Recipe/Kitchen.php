@@ -26,6 +26,7 @@ use Kettle\Stores\LotKind;
 use Kettle\Vessel\Cooker;
 use Kettle\Vessel\Jar;
 use Kettle\Warmth\Heater;
+use Kettle\Warmth\Readings;
 
 /** The house a wish is reckoned in: its clock, waking hours, measures, jars, things and stores. */
 final readonly class Kitchen
@@ -194,6 +195,18 @@ final readonly class Kitchen
         $writer->setAttribute(\NumberFormatter::FRACTION_DIGITS, 2);
 
         return (string) $writer->format($amount);
+    }
+
+    /**
+     * A warmth as it is typed: a bare number is in this cook's own degrees.
+     *
+     * @throws \Kettle\Reason\RefusedException
+     */
+    public function celsius(string $typed): float
+    {
+        $bare = is_numeric(str_replace(',', '.', trim($typed)));
+
+        return Readings::warmth($bare && $this->fahrenheit ? "{$typed} F" : $typed);
     }
 
     /** Words with their degrees as this cook reads them: "49 to 60 °C" is "120 to 140 °F". */

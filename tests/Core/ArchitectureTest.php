@@ -101,6 +101,7 @@ const ARROWS = [
     'Share' => ['Reason', 'Measure', 'Material', 'Infusion', 'Recipe'],
     'Batch' => ['Reason', 'Time', 'Measure', 'Material', 'Vessel', 'Infusion', 'Warmth', 'Diary', 'Caution', 'Keeping', 'Stores', 'Recipe'],
     'Making' => ['Reason', 'Time', 'Measure', 'Material', 'Recipe', 'Melt', 'Batch'],
+    'Boiling' => ['Reason', 'Time', 'Measure', 'Material', 'Diary', 'Decoction', 'Keeping', 'Batch'],
     'Trace' => ['Reason'],
     'Ask' => [
         'Reason',

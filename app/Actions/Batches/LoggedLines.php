@@ -3,16 +3,17 @@
 namespace App\Actions\Batches;
 
 use App\House\KitchenFactory;
+use App\Models\BoilEntry;
 use App\Models\LogEntry;
 use App\Models\MakingEntry;
 use Illuminate\Database\Eloquent\Collection;
 use Kettle\Batch\Entry;
 use Kettle\Batch\Logbook as CoreLogbook;
 
-/** Lines of a logbook, a batch's or a product's, as the core reads them. */
+/** Lines of a logbook, a batch's, a product's or a pot's, as the core reads them. */
 final class LoggedLines
 {
-    /** @param  Collection<int, LogEntry>|Collection<int, MakingEntry>  $entries in order */
+    /** @param  Collection<int, LogEntry>|Collection<int, MakingEntry>|Collection<int, BoilEntry>  $entries in order */
     public static function read(Collection $entries, KitchenFactory $kitchens): CoreLogbook
     {
         $lines = [];

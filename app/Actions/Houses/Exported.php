@@ -2,6 +2,7 @@
 
 namespace App\Actions\Houses;
 
+use App\Models\BoilEntry;
 use App\Models\LogEntry;
 use App\Models\MakingEntry;
 use Illuminate\Support\Carbon;
@@ -16,7 +17,7 @@ final class Exported
     }
 
     /** @return array<string, mixed> */
-    public static function line(LogEntry|MakingEntry $entry, Words $words): array
+    public static function line(LogEntry|MakingEntry|BoilEntry $entry, Words $words): array
     {
         return [
             'id' => $entry->uid,

@@ -31,7 +31,6 @@ use Kettle\Melt\MeltTable;
 use Kettle\Melt\Part;
 use Kettle\Melt\Weighed;
 use Kettle\Reason\RefusedException;
-use Kettle\Warmth\Readings;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** What is done at the pot, from the first weighing to the last tin; each a line of the product's logbook. */
@@ -279,12 +278,7 @@ final readonly class WorkAtPot
     /** As somebody reads a thermometer: "66 C", "150 F"; a bare number in the degrees that this cook reads. */
     private function celsius(string $typed, string $field): float
     {
-        $bare = is_numeric(str_replace(',', '.', trim($typed)));
-
-        return RefusedException::at(
-            $field,
-            fn () => Readings::warmth($bare && $this->kitchens->plain()->fahrenheit ? "{$typed} F" : $typed),
-        );
+        return RefusedException::at($field, fn () => $this->kitchens->plain()->celsius($typed));
     }
 
     private function mass(string $typed, string $field): float

@@ -216,6 +216,11 @@ final class ResponseSchemas
      */
     private static function orNull(array $schema): array
     {
-        return isset($schema['$ref']) ? ['oneOf' => [$schema, ['type' => 'null']]] : FormSchema::nullable($schema);
+        return match (true) {
+            isset($schema['$ref']) => ['oneOf' => [$schema, ['type' => 'null']]],
+            // Said in the comment and by the type both.
+            isset($schema['oneOf']) => $schema,
+            default => FormSchema::nullable($schema),
+        };
     }
 }

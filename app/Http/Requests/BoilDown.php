@@ -3,7 +3,7 @@
 namespace App\Http\Requests;
 
 /** What is to be boiled down, as it was typed. */
-final class BoilDown extends Form
+class BoilDown extends Form
 {
     /** Fields the core reads as they are. */
     private const TYPED = [

@@ -53,6 +53,7 @@ final readonly class BoilPage
         private KitchenFactory $kitchens,
         private Times $times,
         private Tables $tables,
+        private Measures $measures,
     ) {}
 
     /**
@@ -64,7 +65,7 @@ final readonly class BoilPage
      */
     public function of(string $what, array $asked, array $typed): BoilView
     {
-        $asked = [...$asked, ...$this->measures($typed)];
+        $asked = [...$asked, ...$this->measures->read($typed)];
         $ask = $this->questions->decoction($this->kitchens->plain());
 
         return self::asCalledHere(
@@ -116,7 +117,7 @@ final readonly class BoilPage
             $at = RefusedException::at("marks.{$i}.at", fn () => $reader->read($mark['at'], $kind, $unit)->value);
             $read[] = ['h' => $mark['h'], $key => $at];
         }
-        $asked = ['marks' => $read, ...$this->measures($typed)];
+        $asked = ['marks' => $read, ...$this->measures->read($typed)];
         if (isset($typed['end'])) {
             $asked["end_{$key}"] = RefusedException::at('end', fn () => $reader->read($typed['end'], $kind, $unit)->value);
         }
@@ -190,42 +191,6 @@ final readonly class BoilPage
                 ),
                 $answer['solvents'],
             ),
-        );
-    }
-
-    /**
-     * @param  array{width?: string, height?: string, rate?: string, share?: string, hours_a_day?: string, end?: string}  $typed
-     * @return array<string, mixed>
-     *
-     * @throws RefusedException
-     */
-    private function measures(array $typed): array
-    {
-        $reader = $this->kitchens->plain()->reader();
-        $read = fn (string $field, Kind $kind, string $unit): ?float => isset($typed[$field])
-            ? RefusedException::at($field, fn () => $reader->read($typed[$field], $kind, $unit)->value)
-            : null;
-        [$width, $height] = [$read('width', Kind::Length, 'cm'), $read('height', Kind::Length, 'cm')];
-        // "450 mL an hour": what it loses in an hour is an amount.
-        $rate = isset($typed['rate'])
-            ? RefusedException::at('rate', function () use ($reader, $typed): float {
-                $ml = (string) preg_replace('/\s*(an|per|\/)\s*h(our)?$/i', '', $typed['rate']);
-
-                return $reader->read($ml, Kind::Volume, 'mL')->value;
-            })
-            : null;
-        $number = fn (string $field): ?float => isset($typed[$field])
-            ? RefusedException::at($field, fn () => $reader->number((string) preg_replace('/\s*(%|h|hours?)$/i', '', trim($typed[$field]))))
-            : null;
-
-        return array_filter(
-            [
-                'pot' => $width === null && $height === null ? null : ['diameter_mm' => $width, 'height_mm' => $height],
-                'ml_per_hour' => $rate,
-                'glycerin_share' => ($share = $number('share')) === null ? null : $share / 100,
-                'hours_a_day' => $number('hours_a_day'),
-            ],
-            fn (mixed $each) => $each !== null,
         );
     }
 

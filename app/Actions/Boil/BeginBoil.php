@@ -1,0 +1,76 @@
+<?php
+
+namespace App\Actions\Boil;
+
+use App\Actions\Batches\NewLine;
+use App\House\KitchenFactory;
+use App\Models\Boil;
+use App\Models\Tenancy\CurrentHouse;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Kettle\Ask\BoilBegun;
+use Kettle\Ask\Questions;
+use Kettle\Batch\Line\Started;
+use Kettle\Boiling\FrozenBoil;
+use Kettle\Boiling\Stage;
+use Kettle\Material\Tables;
+use Kettle\Reason\RefusedException;
+
+/** Turns what was planned into a pot with a code, a plan that stays as it is, and a logbook. */
+final readonly class BeginBoil
+{
+    public function __construct(
+        private KitchenFactory $kitchens,
+        private Questions $questions,
+        private Tables $tables,
+        private CurrentHouse $current,
+        private BoilLogbook $logbook,
+    ) {}
+
+    /**
+     * @param  'decoction'|'long-oil'|'glycerin'  $what
+     * @param  array<string, mixed>  $asked as the core takes it
+     * @param  array<string, mixed>  $typed as it was typed
+     *
+     * @throws RefusedException
+     */
+    public function __invoke(string $what, array $asked, array $typed): Boil
+    {
+        $kitchen = $this->kitchens->plain();
+        $kept = (new BoilBegun($this->questions->decoction($kitchen), $this->tables, $kitchen))->of($what, $asked);
+        // Frozen as JSON would read it back, so that what is used now and later is the same.
+        $plan = json_decode(json_encode($kept, JSON_THROW_ON_ERROR), true);
+        assert(is_array($plan));
+
+        return DB::transaction(function () use ($plan, $typed): Boil {
+            $frozen = FrozenBoil::of($plan);
+            $boil = Boil::query()->create([
+                'code' => $this->nextCode(),
+                'kind' => $frozen->kind,
+                'wish' => $typed,
+                'plan' => $plan,
+                'stage' => Stage::Planned,
+                'begun_at' => Carbon::now(),
+            ]);
+            $boil->refresh();
+            $this->logbook->write($boil, fn () => new NewLine(new Started(Boil::called($frozen))));
+
+            return $boil;
+        });
+    }
+
+    /** "D26-003": the year and the house's own count of pots. */
+    private function nextCode(): string
+    {
+        $house = $this->current->house()->id;
+        DB::table('batch_counters')->upsert(
+            [['house_id' => $house, 'begun' => 0, 'boiled' => 1]],
+            ['house_id'],
+            ['boiled' => DB::raw('boiled + 1')],
+        );
+        /** @var int $number */
+        $number = DB::table('batch_counters')->where('house_id', $house)->value('boiled');
+
+        return sprintf('D%s-%03d', $this->kitchens->now()->format('y'), $number);
+    }
+}

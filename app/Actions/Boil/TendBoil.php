@@ -1,0 +1,218 @@
+<?php
+
+namespace App\Actions\Boil;
+
+use App\Actions\Batches\Logbook as BatchLogbook;
+use App\Actions\Batches\NewLine;
+use App\Actions\Batches\StartBatch;
+use App\House\KitchenFactory;
+use App\Models\Batch;
+use App\Models\Boil;
+use App\Models\BoilEntry;
+use Kettle\Batch\Line\Line;
+use Kettle\Batch\Line\Note;
+use Kettle\Batch\Line\Undone;
+use Kettle\Boiling\BoilException;
+use Kettle\Boiling\BoilState;
+use Kettle\Boiling\FrozenBoil;
+use Kettle\Boiling\Hand;
+use Kettle\Material\Tables;
+use Kettle\Measure\Kind;
+use Kettle\Reason\RefusedException;
+use Kettle\Reason\Said;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** What is done at a pot that is boiled down, from its first flame to the last of it; each a line of its logbook. */
+final readonly class TendBoil
+{
+    public function __construct(
+        private BoilLogbook $logbook,
+        private KitchenFactory $kitchens,
+        private Tables $tables,
+        private StartBatch $start,
+        private BatchLogbook $batches,
+    ) {}
+
+    /** @throws RefusedException */
+    public function flame(Boil $boil, bool $on, ?string $at): BoilEntry
+    {
+        return $this->line($boil, $at, fn (Hand $hand) => $on ? $hand->light() : $hand->cover());
+    }
+
+    /**
+     * @param  string  $by stick, jug or scale
+     *
+     * @throws RefusedException
+     */
+    public function mark(Boil $boil, string $level, string $by, bool $anew, ?string $at): BoilEntry
+    {
+        [$kind, $unit] = match ($by) {
+            'jug' => [Kind::Volume, 'mL'],
+            'scale' => [Kind::Mass, 'g'],
+            default => [Kind::Length, 'mm'],
+        };
+        $read = RefusedException::at('level', fn () => $this->kitchens->plain()->reader()->read($level, $kind, $unit)->value);
+
+        return $this->line(
+            $boil,
+            $at,
+            fn (Hand $hand) => $kind === Kind::Length ? $hand->mark($read, null, $level, $anew) : $hand->mark(null, $read, $level, $anew),
+        );
+    }
+
+    /** @throws RefusedException */
+    public function warm(Boil $boil, string $typed, ?string $at): BoilEntry
+    {
+        $celsius = RefusedException::at('warmth', fn () => $this->kitchens->plain()->celsius($typed));
+
+        return $this->line($boil, $at, fn (Hand $hand) => $hand->warm($celsius));
+    }
+
+    /**
+     * @param  array<string, string>  $seen
+     *
+     * @throws RefusedException
+     */
+    public function see(Boil $boil, array $seen, ?string $at): BoilEntry
+    {
+        return $this->line($boil, $at, fn (Hand $hand) => $hand->see($seen));
+    }
+
+    /**
+     * Strained; an oil goes into its bottles, and is a batch of the house's from then on.
+     *
+     * @param  list<string>  $acknowledged ids of the cautions of that oil that somebody has read
+     *
+     * @throws RefusedException
+     */
+    public function make(Boil $boil, string $typed, string $where, bool $anyway, array $acknowledged = []): BoilEntry
+    {
+        $amount = RefusedException::at('amount', fn () => $this->amount($boil->plan, $typed));
+
+        return $this->logbook->write($boil, function (BoilState $state, Boil $locked) use (
+            $typed,
+            $amount,
+            $where,
+            $anyway,
+            $acknowledged,
+        ): NewLine {
+            $now = $this->kitchens->now();
+            $hand = $this->hand($state);
+            // Asked first, so that nothing is bottled that is refused.
+            $made = $hand->make($amount, $typed, $where, $anyway, $now);
+            if ($state->plan->bottled && count($state->plan->of) > 1) {
+                $oil = $this->bottled($state, $locked, $amount, $made->verdict, $acknowledged);
+                $made = $hand->make($amount, $typed, $where, $anyway, $now, $oil->uid);
+            }
+
+            return new NewLine($made);
+        });
+    }
+
+    /** @throws RefusedException */
+    public function take(Boil $boil, string $typed, string $to): BoilEntry
+    {
+        $amount = RefusedException::at('amount', fn () => $this->amount($boil->plan, $typed));
+
+        return $this->line($boil, null, fn (Hand $hand) => $hand->take($amount, $typed, $to));
+    }
+
+    public function note(Boil $boil, string $text, ?string $corrects): BoilEntry
+    {
+        return $this->logbook->write($boil, function (BoilState $state, Boil $locked) use ($text, $corrects): NewLine {
+            if ($corrects !== null && ! $locked->entries()->where('uid', $corrects)->where('kind', Note::KIND)->exists()) {
+                throw new NotFoundHttpException();
+            }
+
+            return new NewLine(new Note(), $text, $corrects);
+        });
+    }
+
+    public function undo(Boil $boil, string $entry): BoilEntry
+    {
+        return $this->logbook->write($boil, function (BoilState $state, Boil $locked) use ($entry): NewLine {
+            $locked->entries()->where('uid', $entry)->first() ?? throw new NotFoundHttpException();
+            $struck = $this->logbook->log($locked)->toStrike($entry);
+
+            return $struck->line->canBeStruck()
+                ? new NewLine(new Undone($struck->line->kind()), null, $entry)
+                : throw BoilException::closed();
+        });
+    }
+
+    public function discard(Boil $boil, string $reason): BoilEntry
+    {
+        return $this->logbook->write($boil, fn (BoilState $state) => new NewLine($this->hand($state)->discard(), $reason));
+    }
+
+    /**
+     * @param  \Closure(Hand): Line  $make
+     *
+     * @throws RefusedException
+     */
+    private function line(Boil $boil, ?string $at, \Closure $make): BoilEntry
+    {
+        return $this->logbook->write($boil, function (BoilState $state) use ($make, $at): NewLine {
+            $hand = $this->hand($state);
+            $now = $this->kitchens->now();
+            $when = $hand->at($at === null ? max($now, $state->lastAt ?? $now) : self::moment($at, $now), max($now, $state->lastAt ?? $now));
+
+            return new NewLine($make($hand), at: $when);
+        });
+    }
+
+    private function hand(BoilState $state): Hand
+    {
+        $kitchen = $this->kitchens->plain();
+        $kind = $state->plan->byWeight ? Kind::Mass : Kind::Volume;
+
+        return new Hand(
+            $state,
+            $this->tables,
+            fn (float $amount): string => $kitchen->writer()->plain($amount, $kind),
+            fn (string $code): string => $kitchen->words()->of(Said::of("done.{$code}")),
+        );
+    }
+
+    private function amount(FrozenBoil $plan, string $typed): float
+    {
+        $kind = $plan->byWeight ? Kind::Mass : Kind::Volume;
+
+        return $this->kitchens->plain()->reader()->read($typed, $kind, $plan->byWeight ? 'g' : 'mL')->value;
+    }
+
+    /**
+     * "09:40" of today, or of yesterday where that is to come; "yesterday 21:30"; "2026-11-27T09:40".
+     *
+     * @throws BoilException
+     */
+    private static function moment(string $typed, \DateTimeImmutable $now): \DateTimeImmutable
+    {
+        if (preg_match('/^(\d{4}-\d\d-\d\d)T([01]?\d|2[0-3]):([0-5]\d)$/', $typed, $m) === 1) {
+            $day = \DateTimeImmutable::createFromFormat('!Y-m-d', $m[1], $now->getTimezone());
+
+            return $day === false || $day->format('Y-m-d') !== $m[1]
+                ? throw BoilException::time($typed)
+                : $day->setTime((int) $m[2], (int) $m[3]);
+        }
+        if (preg_match('/^(yesterday\s+)?([01]?\d|2[0-3])[:.]([0-5]\d)$/i', $typed, $m) !== 1) {
+            throw BoilException::time($typed);
+        }
+        $at = $now->setTime((int) $m[2], (int) $m[3]);
+
+        return $m[1] !== '' || $at > $now ? $at->modify('-1 day') : $at;
+    }
+
+    /**
+     * The oil of it as a batch, strained today and in its bottles: from then on it is kept, labelled and followed like any.
+     *
+     * @param  list<string>  $acknowledged
+     */
+    private function bottled(BoilState $state, Boil $boil, float $ml, ?string $verdict, array $acknowledged): Batch
+    {
+        $batch = ($this->start)(LongOilBatch::wish($state, $ml, $verdict, $this->kitchens->plain()), acknowledged: $acknowledged);
+        $this->batches->write($batch, fn () => new NewLine(new Note(), "{$boil->code}: {$boil->name}"));
+
+        return $batch;
+    }
+}

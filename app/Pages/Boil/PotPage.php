@@ -1,0 +1,338 @@
+<?php
+
+namespace App\Pages\Boil;
+
+use App\Actions\Boil\BoilLogbook;
+use App\House\KitchenFactory;
+use App\House\Times;
+use App\Models\Boil;
+use App\Models\BoilEntry;
+use App\Responses\Batch\EntryView;
+use App\Responses\Boil\BoilLayer;
+use App\Responses\Boil\BoilNote;
+use App\Responses\Boil\BoilSign;
+use App\Responses\Boil\PotAhead;
+use App\Responses\Boil\PotLevel;
+use App\Responses\Boil\PotMade;
+use App\Responses\Boil\PotMark;
+use App\Responses\Boil\PotPoint;
+use App\Responses\Boil\PotSign;
+use App\Responses\Boil\PotView;
+use App\Responses\Boil\SignsView;
+use Kettle\Batch\Line\Discarded;
+use Kettle\Batch\Line\Line;
+use Kettle\Batch\Line\Note;
+use Kettle\Batch\Line\Started;
+use Kettle\Batch\Line\Undone;
+use Kettle\Boiling\BoilState;
+use Kettle\Boiling\Level;
+use Kettle\Boiling\Line\Covered;
+use Kettle\Boiling\Line\Lit;
+use Kettle\Boiling\Line\Made;
+use Kettle\Boiling\Line\Marked;
+use Kettle\Boiling\Line\SignsSeen;
+use Kettle\Boiling\Line\Taken;
+use Kettle\Boiling\Line\Warmed;
+use Kettle\Boiling\Signs;
+use Kettle\Boiling\WaterWatch;
+use Kettle\Material\Tables;
+use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Kind;
+use Kettle\Reason\Said;
+
+/** A pot that is boiled down, for its own page. */
+final readonly class PotPage
+{
+    /** What is seen of each sign, as it is said. */
+    private const SEEN = [
+        'flame' => ['quiet' => 'does not crackle', 'crackles' => 'crackles'],
+        'froth' => ['stands' => 'stands on it', 'none' => 'none, or gone'],
+        'wick' => ['sticks' => 'sticks', 'breaks' => 'breaks', 'rolls' => 'rolls', 'crumbles' => 'crumbles'],
+        'senses' => ['right' => 'are right', 'raw' => 'are raw yet', 'burnt' => 'are burnt'],
+    ];
+
+    private const SIGN = [
+        'flame' => 'A little paste in a flame',
+        'froth' => 'Froth',
+        'wick' => 'Paste between the fingers',
+        'senses' => 'Smell and colour',
+    ];
+
+    /** What its warmth says is a stop, to be minded, or in order. */
+    private const RANKS = [WaterWatch::GONE => 'stop', WaterWatch::HOT => 'care', WaterWatch::COOL => 'note', WaterWatch::AS_IT_SHOULD => 'note'];
+
+    public function __construct(
+        private BoilLogbook $logbook,
+        private KitchenFactory $kitchens,
+        private Times $times,
+        private Tables $tables,
+        private PotWords $words,
+    ) {}
+
+    public function of(Boil $boil): PotView
+    {
+        $boil->load(['entries' => fn ($query) => $query->orderBy('id')]);
+        $state = $this->logbook->state($boil);
+        $now = $this->kitchens->now();
+        $level = Level::of($state, $now, $this->kitchens->availability());
+        $signs = Signs::of($state, $now, $this->tables);
+        $plan = $state->plan;
+        $plain = $this->plain($state);
+        $more = $level->moreH;
+        $done = $level->doneAt;
+        $open = $state->stage->isOpen();
+        $starts = $level->track[0]['ml'] ?? ($plan->startsMl ?? $level->nowMl);
+
+        return new PotView(
+            $boil->uid,
+            $boil->code,
+            $boil->name,
+            $boil->kind,
+            $boil->stage->value,
+            $this->times->logged($boil->begun_at),
+            $this->words->of($state, $level, $signs),
+            $level->leftMl === null || ! $open ? null : $plain($level->leftMl),
+            $more === null || ! $open
+                ? null
+                : ($more['low'] !== null && $more['high'] !== null && $more['high'] - $more['low'] > 0.25
+                    ? AmountWriter::span($more['low']).' to '.AmountWriter::span($more['high'])
+                    : AmountWriter::span($more['value'])),
+            $done['value'] === null ? null : $this->times->logged($done['value']),
+            $done['low'] === null || $done['high'] === null || $done['low'] == $done['high']
+                ? null
+                : $this->times->logged($done['low']).' to '.$this->times->logged($done['high']),
+            $this->rate($level, $plain),
+            $level->learned,
+            $this->pot($state, $level),
+            array_map(fn (array $each) => new PotPoint($each['at']->getTimestamp(), round($each['ml'], 1)), $level->track),
+            array_map(
+                fn (array $each) => new PotAhead(
+                    $each['at']->getTimestamp(),
+                    round($each['low'], 1),
+                    round($each['ml'], 1),
+                    round($each['high'], 1),
+                ),
+                $level->ahead,
+            ),
+            array_map(
+                fn (array $mark) => new PotMark(
+                    $mark['at']->getTimestamp(),
+                    round($mark['ml'], 1),
+                    $plain($mark['ml']).', '.$this->times->logged($mark['at']),
+                ),
+                $state->marks,
+            ),
+            $starts,
+            $starts === null ? null : $plain($starts),
+            $plan->endsMl,
+            $plain($plan->endsMl),
+            $this->watch($state),
+            $signs === null ? [] : array_map(fn (array $each) => $this->sign($each, $signs), $signs->each),
+            $signs === null ? null : $this->verdict($signs),
+            $open ? $this->notes($state) : [],
+            $this->made($state, $plain),
+            $this->band($state),
+            $plain($plan->made),
+            $plan->byWeight ? 'g' : 'mL',
+            $open,
+            $plan->bottled && count($plan->of) > 1,
+            $this->entries($boil, $plain),
+            $boil->version,
+        );
+    }
+
+    /** @return \Closure(float): string */
+    private function plain(BoilState $state): \Closure
+    {
+        $writer = $this->kitchens->plain()->writer();
+
+        return fn (float $amount): string => $writer->plain($amount, $state->plan->byWeight ? Kind::Mass : Kind::Volume);
+    }
+
+    /** @param  \Closure(float): string  $plain */
+    private function rate(Level $level, \Closure $plain): string
+    {
+        ['low' => $low, 'value' => $value, 'high' => $high] = $level->rate;
+        $range = $low === null || $high === null || $low === $high ? '' : sprintf(' (%s to %s)', $plain($low), $plain($high));
+
+        return $plain($value).' an hour'.$range.($level->learned ? ", by {$level->marks} marks" : '');
+    }
+
+    private function band(BoilState $state): string
+    {
+        $words = $this->kitchens->words();
+
+        return $words->thing(['C' => $state->plan->lowC]).' to '.$words->thing(['C' => $state->plan->highC]);
+    }
+
+    /** As it stands now: herb or paste below, the oil on top, and between them what is to go. */
+    private function pot(BoilState $state, Level $level): ?PotLevel
+    {
+        $plan = $state->plan;
+        $pot = $plan->pot;
+        if ($pot === null || $plan->startsMl === null || ! $state->stage->isOpen()) {
+            return null;
+        }
+        $now = $level->nowMl ?? $plan->startsMl;
+        $layers = array_filter(
+            [
+                [$plan->underOil ? 'paste' : 'herb', $plan->solidsMl],
+                [$plan->underOil ? 'liquid' : 'water', max(0.0, $now - $plan->solidsMl - $plan->oilMl)],
+                ['oil', $plan->oilMl],
+            ],
+            fn (array $layer) => $layer[1] > 0,
+        );
+
+        return new PotLevel(
+            round($pot->levelMm($plan->startsMl), 1),
+            round($pot->levelMm($plan->endsMl), 1),
+            round($plan->overMm ?? $pot->heightMm, 1),
+            round($pot->levelMm($now), 1),
+            $pot->heightMm,
+            $pot->diameterMm,
+            array_values(array_map(fn (array $layer) => new BoilLayer($layer[0], round($layer[1], 1), round($pot->levelMm($layer[1]), 1)), $layers)),
+        );
+    }
+
+    private function watch(BoilState $state): ?BoilNote
+    {
+        $is = WaterWatch::of($state, $this->tables);
+        if ($is === null) {
+            return null;
+        }
+        $last = $state->warmths[count($state->warmths) - 1];
+
+        return new BoilNote(
+            $is,
+            self::RANKS[$is],
+            $this->kitchens->words()->of(
+                Said::of("boil.watch-{$is}", [
+                    'now' => ['C' => $last['celsius']],
+                    'low' => ['C' => $state->plan->lowC],
+                    'high' => ['C' => $state->plan->highC],
+                ]),
+            ),
+        );
+    }
+
+    /** @param  array{id: string, is: ?string, at: ?\DateTimeImmutable, stale: bool}  $each */
+    private function sign(array $each, Signs $signs): PotSign
+    {
+        $not = array_filter($signs->done->why, fn (string $why) => $why === "look-{$each['id']}" || str_starts_with($why, "{$each['id']}-"));
+
+        return new PotSign(
+            $each['id'],
+            self::SIGN[$each['id']] ?? $each['id'],
+            $each['is'] === null ? null : self::SEEN[$each['id']][$each['is']] ?? $each['is'],
+            $each['at'] === null ? null : $this->times->logged($each['at']),
+            $each['stale'],
+            $each['is'] !== null && $not === [],
+        );
+    }
+
+    private function verdict(Signs $signs): SignsView
+    {
+        $words = $this->kitchens->words();
+        $say = fn (string $id): string => $words->of(Said::of("done.{$id}"));
+        $done = $signs->done;
+
+        return new SignsView(
+            $done->verdict,
+            $say($done->verdict),
+            array_map(fn (string $id) => new BoilSign($id, $say($id)), $done->why),
+            $done->firmness,
+            $done->firmness === null ? '' : $say("firm-{$done->firmness}"),
+        );
+    }
+
+    /** @return list<BoilNote> */
+    private function notes(BoilState $state): array
+    {
+        $words = $this->kitchens->words();
+        $ids = $state->plan->underOil ? ['flame', 'water-spits', 'last-water'] : ['flame'];
+
+        return array_map(fn (string $id) => new BoilNote($id, 'care', $words->of(Said::of("note.{$id}"))), $ids);
+    }
+
+    /** @param  \Closure(float): string  $plain */
+    private function made(BoilState $state, \Closure $plain): ?PotMade
+    {
+        $made = $state->made;
+        if ($made === null || $state->madeAt === null) {
+            return null;
+        }
+
+        return new PotMade(
+            $plain($made->amount),
+            $plain($state->left),
+            $made->where,
+            $this->times->logged($state->madeAt),
+            $made->bestBefore === null ? null : $this->times->date($made->bestBefore),
+            $made->bestBefore !== null && $made->bestBefore < $this->kitchens->now()->format('Y-m-d'),
+            $made->batch,
+        );
+    }
+
+    /**
+     * @param  \Closure(float): string  $plain
+     * @return list<EntryView> newest first
+     */
+    private function entries(Boil $boil, \Closure $plain): array
+    {
+        $corrected = [];
+        foreach ($boil->entries as $entry) {
+            $corrected[$entry->corrects ?? ''] = true;
+        }
+
+        return array_values(
+            $boil->entries
+                ->reverse()
+                ->map(function (BoilEntry $entry) use ($corrected, $plain): EntryView {
+                    $struck = isset($corrected[$entry->uid]);
+                    $line = $entry->line();
+
+                    return new EntryView(
+                        id: $entry->uid,
+                        kind: $entry->kind,
+                        title: $this->title($line, $plain),
+                        note: $entry->note,
+                        by: $entry->by,
+                        when: $this->times->logged($entry->happened_at),
+                        corrects: $entry->corrects,
+                        struck: $struck,
+                        can_undo: ! $struck && $line->canBeStruck() && ! $line instanceof Started,
+                        can_correct: ! $struck && $line instanceof Note,
+                    );
+                })
+                ->all(),
+        );
+    }
+
+    /** @param  \Closure(float): string  $plain */
+    private function title(Line $line, \Closure $plain): string
+    {
+        $words = $this->kitchens->words();
+
+        return match (true) {
+            $line instanceof Started => 'Planned. '.$words->of($line->sentence),
+            $line instanceof Lit => 'Over the flame',
+            $line instanceof Covered => 'Off the flame, and covered',
+            $line instanceof Marked => ($line->anew ? 'More poured in; ' : '')."Mark: {$line->typed}, ".$plain($line->ml),
+            $line instanceof Warmed => 'Warmth: '.$words->thing(['C' => $line->celsius]),
+            $line instanceof SignsSeen => 'Signs: '.
+                implode(
+                    '; ',
+                    array_map(
+                        fn (string $sign, string $is) => lcfirst(self::SIGN[$sign] ?? $sign).' '.(self::SEEN[$sign][$is] ?? $is),
+                        array_keys($line->seen),
+                        $line->seen,
+                    ),
+                ),
+            $line instanceof Made => 'Strained: '.$plain($line->amount).($line->where === '' ? '' : "; {$line->where}"),
+            $line instanceof Taken => 'Taken: '.$plain($line->amount).($line->to === '' ? '' : ", {$line->to}"),
+            $line instanceof Discarded => 'Thrown away',
+            $line instanceof Undone => 'Undone',
+            default => 'Note',
+        };
+    }
+}

@@ -1,0 +1,183 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Ask;
+
+use Kettle\Boiling\FrozenBoil;
+use Kettle\Decoction\DecoctionException;
+use Kettle\Decoction\Glycerite;
+use Kettle\Material\HerbMix;
+use Kettle\Material\HerbPart;
+use Kettle\Material\Tables;
+use Kettle\Measure\Kind;
+use Kettle\Reason\RefusedException;
+use Kettle\Recipe\Fields;
+use Kettle\Recipe\Kitchen;
+
+/** What a pot is begun with: the same question as it was planned by, answered once more and kept. */
+final readonly class BoilBegun
+{
+    /** What an oil is cleansed and cooked in where nobody says: common practice, no source. */
+    private const USUAL_OIL = 'sesame';
+
+    private BoilFields $fields;
+
+    public function __construct(private DecoctionQuestions $questions, private Tables $tables, private Kitchen $kitchen)
+    {
+        $this->fields = new BoilFields($tables, $kitchen);
+    }
+
+    /**
+     * @param  'decoction'|'long-oil'|'glycerin'  $what
+     * @param  array<mixed>  $asked as the question takes it, and `carrier`, the id of a long oil's oil
+     * @return array<string, mixed> as FrozenBoil reads it
+     *
+     * @throws RefusedException where it is refused when it is planned, or is no food and is to be eaten
+     */
+    public function of(string $what, array $asked): array
+    {
+        return match ($what) {
+            'decoction' => $this->decoction($asked),
+            'long-oil' => $this->longOil($asked),
+            'glycerin' => $this->glycerin($asked),
+        };
+    }
+
+    /**
+     * @param  array<mixed>  $asked
+     * @return array<string, mixed>
+     */
+    private function decoction(array $asked): array
+    {
+        $answer = $this->questions->decoction($asked);
+        $mix = $this->fields->mix($asked);
+        $made = $this->fields->decocted($asked, $this->fields->hardness($asked, $mix), $mix['total'] ?? null);
+        $solids = $made->herbMl($this->tables);
+
+        return $this->kept(
+            [
+                'kind' => 'decoction',
+                'of' => self::herbs($mix['mix'] ?? null),
+                'starts_ml' => round($made->goesInMl($this->tables), 3),
+                'ends_ml' => round($made->endMl + $solids, 3),
+                'solids_ml' => round($solids, 3),
+                'oil_ml' => 0.0,
+                'made' => round($made->endMl, 3),
+                'by_weight' => false,
+                'keeps_days' => $answer['keeps_days'],
+                'purpose' => 'skin',
+                'fat' => 'oil',
+            ],
+            $asked,
+            false,
+            false,
+        );
+    }
+
+    /**
+     * Decoction, cleansing and cooking are a pot each: where all three are planned, the cleansing is begun.
+     *
+     * @param  array<mixed>  $asked
+     * @return array<string, mixed>
+     */
+    private function longOil(array $asked): array
+    {
+        $answer = $this->questions->longOil($asked);
+        foreach ($answer['notes'] as $note) {
+            if ($note['rank'] === 'stop') {
+                throw (new DecoctionException('never_so', $note['says']))->about('purpose');
+            }
+        }
+        $stage = $answer['stages'][0];
+        $oil = $this->fields->longOil($asked);
+        $carrier = RefusedException::at(
+            'carrier',
+            fn () => $this->kitchen->cupboard()->carrier(Fields::text($asked, 'carrier') ?? self::USUAL_OIL),
+        );
+        $mix = $this->fields->mix(['herbs' => $asked['paste_herbs'] ?? []]);
+
+        return $this->kept(
+            [
+                'kind' => $stage['stage'],
+                'of' => [$carrier->said(), ...self::herbs($mix['mix'] ?? null)],
+                'starts_ml' => round($oil->goesInMl(), 3),
+                'ends_ml' => round($oil->endsMl(), 3),
+                'solids_ml' => round($oil->pasteMl(), 3),
+                'oil_ml' => round($oil->oilMl, 3),
+                'made' => round($oil->oilMl, 3),
+                'by_weight' => false,
+                'keeps_days' => null,
+                'purpose' => Fields::text($asked, 'purpose') ?? 'skin',
+                // On butterfat froth goes when the water is gone, and on oil it stands.
+                'fat' => in_array('milk', $carrier->food->allergens, true) ? 'butterfat' : 'oil',
+            ],
+            $asked,
+            true,
+            $this->fields->liquid($stage['liquid'])['froths'],
+        );
+    }
+
+    /**
+     * @param  array<mixed>  $asked
+     * @return array<string, mixed>
+     */
+    private function glycerin(array $asked): array
+    {
+        $this->questions->glycerin($asked);
+        $share = $this->fields->number($asked, 'glycerin_share');
+        $made = Glycerite::of(
+            $this->fields->amount($asked, 'total', Kind::Mass) ?? throw DecoctionException::amount('total'),
+            $share !== null && $share > 1 ? $share / 100 : $share,
+            $this->fields->amount($asked, 'extract_now', Kind::Mass),
+            $this->tables,
+        );
+        $mix = $this->fields->mix($asked);
+
+        return $this->kept(
+            [
+                'kind' => 'glycerin',
+                'of' => self::herbs($mix['mix'] ?? null),
+                'starts_ml' => $made->nowG,
+                'ends_ml' => round($made->extractG(), 3),
+                'solids_ml' => 0.0,
+                'oil_ml' => 0.0,
+                'made' => round($made->totalG, 3),
+                'by_weight' => true,
+                'keeps_days' => $made->days(),
+                'purpose' => 'skin',
+                'fat' => 'oil',
+            ],
+            $asked,
+            false,
+            false,
+        );
+    }
+
+    /**
+     * @param  array{kind: string, of: list<mixed>, starts_ml: ?float, ends_ml: float, solids_ml: float, oil_ml: float, made: float,
+     *     by_weight: bool, keeps_days: ?int, purpose: string, fat: string}  $facts
+     * @param  array<mixed>  $asked
+     * @return array<string, mixed>
+     */
+    private function kept(array $facts, array $asked, bool $underOil, bool $froths): array
+    {
+        $pot = $facts['by_weight'] ? null : $this->fields->pot($asked);
+        $row = $this->tables->table('decoction')->row('long_oil');
+
+        return FrozenBoil::keep(
+            $facts,
+            $pot,
+            $froths,
+            $this->fields->rate($asked, $pot, $underOil),
+            $this->fields->number($asked, 'hours_a_day') ?? ($row->number('least_h') + $row->number('most_h')) / 2,
+            $this->tables,
+        );
+    }
+
+    /** @return list<mixed> */
+    private static function herbs(?HerbMix $mix): array
+    {
+        return array_map(fn (HerbPart $part) => $part->plant->said(), $mix->parts ?? []);
+    }
+}

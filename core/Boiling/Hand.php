@@ -1,0 +1,184 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Boiling;
+
+use Kettle\Batch\Line\Discarded;
+use Kettle\Batch\Line\Line;
+use Kettle\Boiling\Line\Covered;
+use Kettle\Boiling\Line\Lit;
+use Kettle\Boiling\Line\Made;
+use Kettle\Boiling\Line\Marked;
+use Kettle\Boiling\Line\SignsSeen;
+use Kettle\Boiling\Line\Taken;
+use Kettle\Boiling\Line\Warmed;
+use Kettle\Decoction\DecoctionException;
+use Kettle\Decoction\Doneness;
+use Kettle\Material\Tables;
+use Kettle\Reason\RefusedException;
+use Kettle\Time\Dates;
+
+/** What may be done at a pot where it stands, and when: each a line of its logbook, or refused. */
+final readonly class Hand
+{
+    /** Read off a stick, so much higher is no rise, mm. */
+    private const STICK_MM = 2.0;
+
+    /** What is strained out may be so much more than stood in it, for no jug is exact. */
+    private const SLACK = 1.1;
+
+    private const HOTTEST_C = 250.0;
+
+    /**
+     * @param  \Closure(float): string  $plain an amount of what it holds, in words
+     * @param  \Closure(string): string  $says why a sign does not agree, by its code
+     */
+    public function __construct(private BoilState $state, private Tables $tables, private \Closure $plain, private \Closure $says) {}
+
+    /** @throws BoilException */
+    public function light(): Line
+    {
+        $this->atTheStove();
+
+        return $this->state->stage === Stage::On ? throw BoilException::on() : new Lit();
+    }
+
+    /** @throws BoilException */
+    public function cover(): Line
+    {
+        $this->atTheStove();
+
+        return $this->state->stage === Stage::On ? new Covered() : throw BoilException::off();
+    }
+
+    /**
+     * @param  ?float  $mm by a stick
+     * @param  ?float  $ml by the pot's marks, or g by weight
+     *
+     * @throws RefusedException when it is above the rim, or higher than the mark before it
+     */
+    public function mark(?float $mm, ?float $ml, string $typed, bool $anew): Line
+    {
+        $this->atTheStove();
+        $pot = $this->state->plan->pot;
+        $stands = $mm === null ? $ml : $pot?->mlAt($mm) ?? throw DecoctionException::stickWithoutPot()->about('level');
+        if ($stands === null || ! is_finite($stands) || $stands < 0) {
+            throw BoilException::noLevel();
+        }
+        if ($stands > ($pot?->brimMl() ?? INF) + 1e-6) {
+            throw DecoctionException::aboveRim(count($this->state->marks))->about('level');
+        }
+        $last = $this->state->marks === [] ? null : $this->state->marks[count($this->state->marks) - 1]['ml'];
+        if ($last !== null && ! $anew && $stands > $last + ($pot?->mlAt(self::STICK_MM) ?? 0.0) + 1e-6) {
+            throw DecoctionException::rises(count($this->state->marks))->about('level');
+        }
+
+        return new Marked(round($stands, 3), $typed, $anew);
+    }
+
+    /** @throws BoilException */
+    public function warm(float $celsius): Line
+    {
+        $this->atTheStove();
+
+        return is_finite($celsius) && $celsius >= 0 && $celsius <= self::HOTTEST_C ? new Warmed($celsius) : throw BoilException::warmth();
+    }
+
+    /**
+     * @param  array<string, string>  $seen
+     *
+     * @throws RefusedException
+     */
+    public function see(array $seen): Line
+    {
+        $this->atTheStove();
+        if (! $this->state->plan->signs) {
+            throw BoilException::noSigns();
+        }
+        if ($this->state->flames === []) {
+            throw BoilException::notLit();
+        }
+        if ($seen === []) {
+            throw BoilException::nothingSeen();
+        }
+        Doneness::of($seen, $this->state->plan->fat);
+
+        return new SignsSeen($seen);
+    }
+
+    /**
+     * Strained. A long oil is strained when four signs agree; where they do not, somebody says that it is strained all the same.
+     *
+     * @param  float  $amount mL, or g of what is made by weight
+     * @param  ?string  $batch the oil it was bottled as
+     *
+     * @throws BoilException
+     */
+    public function make(float $amount, string $typed, string $where, bool $anyway, \DateTimeImmutable $now, ?string $batch = null): Made
+    {
+        $this->atTheStove();
+        $plan = $this->state->plan;
+        if ($this->state->flames === []) {
+            throw BoilException::notLit();
+        }
+        // Of oil no more comes out than went in; of water what is strained too soon.
+        $most = ($plan->underOil ? $plan->made : max($plan->made, $plan->startsMl ?? 0.0)) * self::SLACK;
+        if (! is_finite($amount) || $amount <= 0 || $amount > $most) {
+            throw BoilException::tooMuch(($this->plain)($most));
+        }
+        $done = Signs::of($this->state, $now, $this->tables)?->done;
+        if ($done !== null && $done->verdict === Doneness::NOT_YET && ! $anyway) {
+            throw BoilException::signsDisagree(implode(' ', array_map($this->says, $done->why)));
+        }
+        $days = $plan->keepsDays;
+
+        return new Made(
+            round($amount, 3),
+            $typed,
+            $where,
+            $done?->verdict,
+            $days === null ? null : $now->modify("+{$days} days")->format('Y-m-d'),
+            $batch,
+        );
+    }
+
+    /** @throws BoilException */
+    public function take(float $amount, string $typed, string $to): Line
+    {
+        if ($this->state->stage !== Stage::Made) {
+            throw BoilException::notMade();
+        }
+        if (! is_finite($amount) || $amount <= 0 || $amount > $this->state->left + 0.5) {
+            throw BoilException::notSoMuchLeft(($this->plain)($this->state->left));
+        }
+
+        return new Taken(round(min($amount, $this->state->left), 3), $typed, $to);
+    }
+
+    /** @throws BoilException */
+    public function discard(): Line
+    {
+        return $this->state->stage === Stage::Discarded || $this->state->stage === Stage::Gone ? throw BoilException::closed() : new Discarded();
+    }
+
+    /**
+     * When it happened: no earlier than the line before it, and not to come.
+     *
+     * @throws BoilException
+     */
+    public function at(\DateTimeImmutable $at, \DateTimeImmutable $now): \DateTimeImmutable
+    {
+        $last = $this->state->lastAt;
+
+        return $at > $now || ($last !== null && $at < $last)
+            ? throw BoilException::earlier($last === null ? Dates::say($now, 'moment') : Dates::say($last, 'moment'))
+            : $at;
+    }
+
+    /** @throws BoilException */
+    private function atTheStove(): void
+    {
+        $this->state->stage->isOpen() || throw BoilException::closed();
+    }
+}
