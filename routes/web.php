@@ -63,8 +63,6 @@ Route::prefix('api')->group(function (): void {
                 Route::post('card.pdf', [BenchController::class, 'cardPdf']);
                 Route::get('melt', [MeltController::class, 'show']);
                 Route::post('boil', [BoilController::class, 'reckon']);
-                Route::post('boil/level', [BoilController::class, 'level']);
-                Route::post('boil/signs', [BoilController::class, 'signs']);
                 Route::get('solvents', [BoilController::class, 'solvents']);
                 Route::get('boils', [BoilsController::class, 'index']);
                 Route::get('boils/{boil}', [BoilsController::class, 'show']);

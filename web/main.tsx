@@ -18,6 +18,7 @@ const Join = place(() => import('./door/Join'))
 const NewPassword = place(() => import('./door/NewPassword'))
 const Bench = place(() => import('./bench/Bench'))
 const Boil = place(() => import('./boil/Boil'))
+const BoilingPot = place(() => import('./boil/BoilingPot'))
 const Melt = place(() => import('./melt/Melt'))
 const MakingPage = place(() => import('./making/MakingPage'))
 const TracePage = place(() => import('./trace/TracePage'))
@@ -119,6 +120,7 @@ const draw = () => {
                       <Route path="shelf/before" element={<Before />} />
                       <Route path="stove" element={<Stove />} />
                       <Route path="stove/:session" element={<Pot />} />
+                      <Route path="stove/boil/:boil" element={<BoilingPot />} />
                       <Route path="diary" element={<Diary />} />
                       <Route path="press" element={<Press />} />
                       <Route path="press/:batch" element={<Press />} />

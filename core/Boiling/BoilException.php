@@ -51,7 +51,11 @@ final class BoilException extends RefusedException
 
     public static function time(string $typed): self
     {
-        return new self('unreadable', sprintf('“%s” is not read as a time. Write 09:40, or yesterday 21:30.', mb_substr($typed, 0, 40)), 'at');
+        return new self(
+            'unreadable',
+            sprintf('“%s” is not read as a time. Write 09:40, or yesterday 21:30.', mb_substr($typed, 0, 40)),
+            'at',
+        );
     }
 
     public static function noLevel(): self

@@ -87,9 +87,7 @@ final readonly class FrozenBoil
         $rate = $stored->part('rate');
         $usual = $rate->number('value', 450.0);
         try {
-            $measured = $stored->array('pot') === []
-                ? null
-                : BoilingPot::measured($pot->number('diameter_mm'), $pot->number('height_mm'));
+            $measured = $stored->array('pot') === [] ? null : BoilingPot::measured($pot->number('diameter_mm'), $pot->number('height_mm'));
         } catch (DecoctionException) {
             $measured = null;
         }
@@ -106,7 +104,11 @@ final readonly class FrozenBoil
             $stored->flag('by_weight'),
             $measured,
             $stored->numberOrNull('over_mm'),
-            ['low' => max(1.0, $rate->number('low', $usual)), 'value' => max(1.0, $usual), 'high' => max(1.0, $rate->number('high', $usual))],
+            [
+                'low' => max(1.0, $rate->number('low', $usual)),
+                'value' => max(1.0, $usual),
+                'high' => max(1.0, $rate->number('high', $usual)),
+            ],
             min(24.0, max(1.0, $stored->number('hours_a_day', 8.0))),
             $stored->has('keeps_days') && $stored->numberOrNull('keeps_days') !== null ? $stored->count('keeps_days') : null,
             $stored->flag('signs'),

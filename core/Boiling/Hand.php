@@ -159,7 +159,9 @@ final readonly class Hand
     /** @throws BoilException */
     public function discard(): Line
     {
-        return $this->state->stage === Stage::Discarded || $this->state->stage === Stage::Gone ? throw BoilException::closed() : new Discarded();
+        return $this->state->stage === Stage::Discarded || $this->state->stage === Stage::Gone
+            ? throw BoilException::closed()
+            : new Discarded();
     }
 
     /**

@@ -37,7 +37,10 @@ final class WaterWatch
                 $minutes = ($last['at']->getTimestamp() - $earlier['at']->getTimestamp()) / 60;
                 $climb = $last['celsius'] - $earlier['celsius'];
                 // It is brought to its warmth first: only from there on does climbing tell.
-                if ($minutes <= $rule->number('climb_min') && $climb >= $rule->number('climb_c') && $earlier['celsius'] >= $state->plan->lowC &&
+                if (
+                    $minutes <= $rule->number('climb_min') &&
+                    $climb >= $rule->number('climb_c') &&
+                    $earlier['celsius'] >= $state->plan->lowC &&
                     $last['celsius'] > $state->plan->highC
                 ) {
                     return self::GONE;

@@ -22,8 +22,13 @@ final class BoilDays
      * @param  float  $hadH hours it has had already on the day it goes on
      * @return list<Interval> those of one day do not come to more than hours a day
      */
-    public static function lay(float $hours, float $hoursADay, \DateTimeImmutable $from, Availability $availability, float $hadH = 0.0): array
-    {
+    public static function lay(
+        float $hours,
+        float $hoursADay,
+        \DateTimeImmutable $from,
+        Availability $availability,
+        float $hadH = 0.0,
+    ): array {
         $minutes = (int) ceil(round($hours * 60, 4));
         $aDay = (int) round($hoursADay * 60);
         $far = $from->modify('+'.self::LOOK_AHEAD_DAYS.' days');

@@ -48,9 +48,7 @@ it('begins a pot from its plan, with a code, a logbook and its level to scale', 
         ->toEqualWithDelta(1200 / (M_PI * 0.15 ** 2 * 1000), 0.06)
         ->and(array_column($pot->json('signs'), 'is'))
         ->toBe([null, null, null, null]);
-    $this->atHouse('GET', '/boils')
-        ->assertOk()
-        ->assertJsonPath('open.0.says', 'Put it over the flame.');
+    $this->atHouse('GET', '/boils')->assertOk()->assertJsonPath('open.0.says', 'Put it over the flame.');
     expect($this->atHouse('POST', '/boils', cleansing())->json('code'))->toBe('D26-002');
 });
 
@@ -92,21 +90,30 @@ it('refuses what cannot be at a pot, and keeps what was there', function () {
     pot($id, 'flame', ['on' => false, 'at' => 'noonish'], 422)->assertJsonPath('faults.0.field', 'at');
     pot($id, 'take', ['amount' => '10 mL'], 422);
     expect(BoilEntry::query()->count())->toBe(4);
-    foreach ([['width' => '12 cm'], ['oil' => null], ['carrier' => 'engine'], ['purpose' => 'kitchen', 'stage' => 'cook', 'liquid' => 'milk']] as $wrong) {
+    foreach (
+        [['width' => '12 cm'], ['oil' => null], ['carrier' => 'engine'], ['purpose' => 'kitchen', 'stage' => 'cook', 'liquid' => 'milk']] as $wrong
+    ) {
         $this->atHouse('POST', '/boils', cleansing($wrong))->assertStatus(422);
     }
     expect(Boil::query()->count())->toBe(1);
 });
 
 it('is strained when four signs agree, and not before unless it is said', function () {
-    $id = $this->atHouse('POST', '/boils', cleansing(['stage' => 'cook', 'herbs' => ['marshmallow-root'], 'paste_herbs' => ['marshmallow-root']]))->json('id');
+    $id = $this->atHouse(
+        'POST',
+        '/boils',
+        cleansing(['stage' => 'cook', 'herbs' => ['marshmallow-root'], 'paste_herbs' => ['marshmallow-root']]),
+    )->json('id');
     pot($id, 'flame', ['on' => true]);
     Carbon::setTestNow('2026-11-24T18:00:00Z');
     pot($id, 'strain', ['amount' => '900 mL'], 422)
         ->assertJsonPath('faults.0.reason', 'not_done')
         ->assertJsonPath('faults.0.field', 'anyway');
     $seen = pot($id, 'signs', ['flame' => 'quiet', 'froth' => 'stands', 'wick' => 'breaks']);
-    expect($seen->json('verdict.verdict'))->toBe('not-yet')->and(array_column($seen->json('verdict.why'), 'id'))->toBe(['wick-breaks', 'look-senses']);
+    expect($seen->json('verdict.verdict'))
+        ->toBe('not-yet')
+        ->and(array_column($seen->json('verdict.why'), 'id'))
+        ->toBe(['wick-breaks', 'look-senses']);
     Carbon::setTestNow('2026-11-24T18:30:00Z');
     $done = pot($id, 'signs', ['wick' => 'rolls', 'senses' => 'right']);
     expect($done->json('verdict.verdict'))
@@ -123,7 +130,9 @@ it('is strained when four signs agree, and not before unless it is said', functi
     pot($id, 'strain', ['amount' => '5 L'], 422)->assertJsonPath('faults.0.field', 'amount');
     $made = pot($id, 'strain', ['amount' => '900 mL', 'where' => 'the larder']);
     // It is an oil of the house from then on, in its bottles.
-    $batch = $this->atHouse('GET', '/batches/'.$made->json('made.batch'))->assertOk()->json();
+    $batch = $this->atHouse('GET', '/batches/'.$made->json('made.batch'))
+        ->assertOk()
+        ->json();
     expect($made->json('stage'))
         ->toBe('gone')
         ->and($batch['stage'])
@@ -157,7 +166,9 @@ it('keeps a decoction for three days, and an extract for a year, and says how mu
     pot($id, 'undo', ['entry' => $entries[0]['id']]);
     expect(pot($id, 'undo', ['entry' => $entries[1]['id']])->json('stage'))->toBe('on');
 
-    $id = $this->atHouse('POST', '/boils', ['what' => 'glycerin', 'total' => '100 g', 'share' => '80', 'extract_now' => '60 g'])->json('id');
+    $id = $this->atHouse('POST', '/boils', ['what' => 'glycerin', 'total' => '100 g', 'share' => '80', 'extract_now' => '60 g'])->json(
+        'id',
+    );
     expect(pot($id, 'flame', ['on' => true])->json('left'))->toBe('40 g');
     pot($id, 'marks', ['level' => '45 g', 'by' => 'scale']);
     expect(pot($id, 'strain', ['amount' => '98 g'])->json('made.best_before'))->toBe('28 Nov 2027');
@@ -173,7 +184,10 @@ it('says when the water is gone by the warmth', function () {
         expect(pot($id, 'warmth', ['warmth' => $warmth])->json('watch.id'))->toBe($is);
     }
     Carbon::setTestNow(Carbon::now()->addHours(1));
-    expect(pot($id, 'warmth', ['warmth' => '96 C'])->json('watch.id'))->toBe('hot')->and(pot($id, 'warmth', ['warmth' => '102 C'])->json('watch.rank'))->toBe('stop');
+    expect(pot($id, 'warmth', ['warmth' => '96 C'])->json('watch.id'))
+        ->toBe('hot')
+        ->and(pot($id, 'warmth', ['warmth' => '102 C'])->json('watch.rank'))
+        ->toBe('stop');
 });
 
 it('never changes a line of a pot’s logbook', function () {
@@ -187,4 +201,34 @@ it('is a pot of its own house only', function () {
     $this->house = $this->aHouse($this->keeper, 'Second house');
     $this->atHouse('GET', "/boils/{$id}")->assertNotFound();
     pot($id, 'flame', ['on' => true], 404);
+});
+
+it('goes out with the house and comes in again with every line, once', function () {
+    $id = $this->atHouse('POST', '/boils', cleansing())->json('id');
+    pot($id, 'flame', ['on' => true]);
+    pot($id, 'marks', ['level' => '70 mm', 'by' => 'stick']);
+    pot($id, 'warmth', ['warmth' => '92 C']);
+    pot($id, 'signs', ['flame' => 'crackles']);
+    pot($id, 'notes', ['note' => 'smells of hay']);
+    pot($id, 'flame', ['on' => false]);
+    $here = $this->atHouse('GET', "/boils/{$id}")->json();
+    $out = json_decode($this->atHouse('GET', '/export')->getContent(), true);
+    expect($out['boils'][0]['log'])->toHaveCount(7)->and($out['boils'][0]['name'])->toBe('Cleansing sesame oil');
+    $this->house = $this->aHouse($this->keeper, 'Second house');
+    expect($this->atHouse('POST', '/import', $out)->assertOk()->json('says'))->toContain('1 pots boiled down');
+    expect($this->atHouse('GET', "/boils/{$id}")->json())->toEqual($here);
+    expect($this->atHouse('POST', '/import', $out)->json('says'))->toStartWith('Everything in that file is here already');
+    expect($this->atHouse('POST', '/boils', cleansing())->json('code'))->toBe('D26-002');
+
+    foreach (
+        [
+            fn (array $file) => array_replace_recursive($file, ['boils' => [['plan' => ['kind' => 'soup']]]]),
+            fn (array $file) => array_replace_recursive($file, ['boils' => [['plan' => ['rate' => ['value' => 0]]]]]),
+            fn (array $file) => array_replace_recursive($file, ['boils' => [['log' => [2 => ['data' => ['ml' => 'much']]]]]]),
+            fn (array $file) => array_replace_recursive($file, ['boils' => [['wish' => ['colour' => 'red']]]]),
+            fn (array $file) => array_replace_recursive($file, ['boils' => [['id' => '01kz000000000000000000000x']]]),
+        ] as $spoil
+    ) {
+        $this->atHouse('POST', '/import', $spoil($out))->assertStatus(422);
+    }
 });

@@ -84,6 +84,21 @@ export function useBatchWrite(done?: (batch: Shape<'BatchView'>) => void) {
   })
 }
 
+/** Every write that is answered by the pot as it stands. */
+type PotWrite = {
+  [Op in Operation]: AnswerTo<Op> extends Shape<'PotView'> ? Op : never
+}[Operation]
+
+/** A write about one pot that is boiled down, answered by the pot as it stands. */
+export function usePotWrite(done?: (pot: Shape<'PotView'>) => void) {
+  const house = useHouseId()
+  const client = useQueryClient()
+  return useWrite<PotWrite>((pot) => {
+    client.setQueryData(['house', house, `/boils/${pot.id}`], pot)
+    done?.(pot)
+  })
+}
+
 /** Every write that is answered by the product as it stands. */
 type MakingWrite = {
   [Op in Operation]: AnswerTo<Op> extends Shape<'MakingView'> ? Op : never

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { Problem } from '../api/client'
-import { type Shape, useBatchWrite, useHouseId, useMakingWrite } from '../api/hooks'
+import { type Shape, useBatchWrite, useHouseId, useMakingWrite, usePotWrite } from '../api/hooks'
 import { useKey } from '../frame/keys'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
@@ -44,6 +44,24 @@ export function MakingLogbook({ making }: { making: Written }) {
       writing={write}
       undoing={undo}
       hint="a little grainy; the lids stick"
+    />
+  )
+}
+
+export function PotLogbook({ pot }: { pot: Written }) {
+  const write = usePotWrite()
+  const undo = usePotWrite()
+  const path = `/houses/${useHouseId()}/boils/${pot.id}` as const
+  return (
+    <Lines
+      of={pot}
+      note={({ note, corrects }, done) =>
+        write.mutate({ path: `${path}/notes`, body: { note, corrects } }, { onSuccess: done })
+      }
+      undo={(entry, done) => undo.mutate({ path: `${path}/undo`, body: { entry } }, { onSuccess: done })}
+      writing={write}
+      undoing={undo}
+      hint="more flame than yesterday; the paste catches at one side"
     />
   )
 }

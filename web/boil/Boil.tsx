@@ -1,28 +1,26 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { Tabs } from 'radix-ui'
 import { type ReactNode, useState } from 'react'
-import { useSearchParams } from 'react-router'
+import { Link, useNavigate, useSearchParams } from 'react-router'
 import { ask } from '../api/client'
-import { type Shape, useHouseId, useMaterials } from '../api/hooks'
+import { type Shape, useHouseId, useMaterials, useOfHouse, usePotWrite } from '../api/hooks'
 import { usePart } from '../frame/part'
-import { TextButton } from '../parts/Button'
+import { Button, TextButton } from '../parts/Button'
 import { Select } from '../parts/Field'
 import { Figure } from '../parts/Figure'
 import { Notice, Trouble, Waiting } from '../parts/Notice'
 import { Row } from '../parts/Row'
 import { useSettled } from '../parts/settled'
 import { TabList } from '../parts/TabList'
-import { AtThePot } from './AtThePot'
 import { PotToScale } from './PotToScale'
 import { Solvents } from './Solvents'
 import { PotSize, Typed } from './Typed'
-import { asked, type BoilWish, KNOWN, useBoilDraft } from './wish'
+import { asked, begun, type BoilWish, KNOWN, useBoilDraft } from './wish'
 
 const KINDS = [
   { id: 'long-oil', name: 'The long oil' },
   { id: 'decoction', name: 'Decoction' },
   { id: 'glycerin', name: 'Glycerin extract' },
-  { id: 'pot', name: 'At the pot' },
   { id: 'solvents', name: 'Which solvent' },
 ]
 
@@ -91,7 +89,7 @@ export default function Boil() {
   })
   const to = (kind: string) => {
     setTab(kind)
-    if (kind === 'solvents' || kind === 'pot' || kind === wish.what) return
+    if (kind === 'solvents' || kind === wish.what) return
     const what = kind as BoilWish['what']
     const first = KNOWN[what][0]
     change({ what, known: first?.id ?? '', amount: first?.amount ?? '' })
@@ -103,16 +101,17 @@ export default function Boil() {
       <Tabs.Root value={tab} onValueChange={to}>
         <TabList label="What is boiled down" tabs={KINDS} />
         <Tabs.Content value={tab} className="pt-5">
-          {tab === 'pot' ? (
-            <AtThePot />
-          ) : tab === 'solvents' ? (
+          {tab === 'solvents' ? (
             <Solvents plant={plant ?? 'calendula'} />
           ) : (
             <div className="flex flex-col gap-6">
               <Asks wish={wish} change={change} fault={fault} />
               <Trouble problem={answer.error} />
               {answer.data && !answer.isError && answer.data.what === wish.what ? (
-                <Told view={answer.data} />
+                <>
+                  <Begin wish={wish} />
+                  <Told view={answer.data} />
+                </>
               ) : answer.isError ? null : (
                 <Waiting what="the amounts" />
               )}
@@ -120,7 +119,55 @@ export default function Boil() {
           )}
         </Tabs.Content>
       </Tabs.Root>
+      <Here />
     </div>
+  )
+}
+
+/** Begins the pot as it is planned; of the long oil it is said which oil. */
+function Begin({ wish }: { wish: BoilWish }) {
+  const house = useHouseId()
+  const go = useNavigate()
+  const { works } = usePart()
+  const write = usePotWrite((pot) => void go(`/h/${house}/stove/boil/${pot.id}`))
+  if (!works) return null
+  return (
+    <div className="flex flex-col gap-2">
+      <Button
+        look="strong"
+        className="self-start"
+        disabled={write.isPending}
+        onClick={() => write.mutate({ path: `/houses/${house}/boils`, body: begun(wish) as never })}
+      >
+        {wish.what === 'long-oil' && wish.stage === 'whole' ? 'Begin with the cleansing' : 'Begin it'}
+      </Button>
+      <Trouble problem={write.error} />
+    </div>
+  )
+}
+
+/** Pots at the stove, and decoctions and extracts that are here. */
+function Here() {
+  const house = useHouseId()
+  const boils = useOfHouse('/boils').data
+  const all = [...(boils?.open ?? []), ...(boils?.here ?? [])]
+  if (all.length === 0) return null
+  return (
+    <section aria-label="At the stove and here">
+      <Head>At the stove, and what is here</Head>
+      <ul className="grid gap-x-8 sm:grid-cols-2">
+        {all.map((each) => (
+          <li key={each.id} className="border-line border-b py-2">
+            <Link to={`/h/${house}/stove/boil/${each.id}`}>
+              <strong>{each.name}</strong> <span className="text-soft figures">{each.code}</span>
+              <span className={`block ${each.urgent && each.stage === 'made' ? 'text-warmth font-semibold' : ''}`}>
+                {each.says}
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
   )
 }
 
@@ -193,6 +240,7 @@ function Asks({
       />
       {what === 'long-oil' ? (
         <>
+          <Carrier wish={wish} change={change} />
           <Typed {...its} name="hours" about="hours_a_day" label="Hours a day" placeholder="6 to 10" max={20} />
           <Select
             label="For"
@@ -206,6 +254,22 @@ function Asks({
         </>
       ) : null}
     </form>
+  )
+}
+
+function Carrier({ wish, change }: { wish: BoilWish; change: (part: Partial<BoilWish>) => void }) {
+  const oils = useMaterials().data?.oils ?? []
+  return (
+    <Select
+      label="In which oil"
+      value={wish.carrier}
+      choices={
+        oils.length === 0
+          ? [{ id: wish.carrier, name: wish.carrier }]
+          : oils.map((each) => ({ id: each.id, name: each.name }))
+      }
+      onChange={(event) => change({ carrier: event.target.value })}
+    />
   )
 }
 

@@ -9,15 +9,18 @@ const FILL: Record<string, string> = {
   oil: 'var(--oil-pale)',
 }
 
-/** A pot to scale, from the core's own millimetres: where it starts, where it is done, where it would boil over. */
-export function PotToScale({ pot, done, liquid }: { pot: Shape<'BoilPot'>; done: string; liquid: string }) {
+type Drawn = Omit<Shape<'BoilPot'>, 'goes_in_ml'> & { now_mm?: number }
+
+/** A pot to scale, from the core's own millimetres: where it starts, stands now, is done, and would boil over. */
+export function PotToScale({ pot, done, liquid }: { pot: Drawn; done: string; liquid: string }) {
   const scale = Math.min(300 / pot.height_mm, 210 / pot.diameter_mm)
   const [width, height] = [pot.diameter_mm * scale, pot.height_mm * scale]
   const [left, foot] = [14, height + 24]
   const y = (mm: number) => foot - mm * scale
   const lines = [
     { mm: pot.over_mm, says: 'would boil over', look: 'var(--warmth)', dash: '7 5' },
-    { mm: pot.starts_mm, says: 'begins', look: 'var(--ink)', dash: undefined },
+    { mm: pot.starts_mm, says: pot.now_mm === undefined ? 'begins' : 'began', look: 'var(--ink)', dash: undefined },
+    ...(pot.now_mm === undefined ? [] : [{ mm: pot.now_mm, says: 'now', look: 'var(--ink)', dash: undefined }]),
     { mm: pot.ends_mm, says: done, look: 'var(--oil)', dash: undefined },
   ]
   const ys = spread(

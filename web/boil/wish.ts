@@ -16,6 +16,7 @@ export type BoilWish = {
   purpose: string
   share: string
   now: string
+  carrier: string
 }
 
 export const FIRST: BoilWish = {
@@ -33,6 +34,7 @@ export const FIRST: BoilWish = {
   purpose: 'skin',
   share: '80',
   now: '',
+  carrier: 'sesame',
 }
 
 /** What an amount can be of, and what it is to begin with. */
@@ -54,6 +56,17 @@ const drafted = (kept: unknown): BoilWish =>
   kept && typeof kept === 'object' ? { ...FIRST, ...(kept as Partial<BoilWish>) } : FIRST
 
 export const useBoilDraft = (house: string) => useKeptDraft<BoilWish>(`kettle.boil.${house}`, drafted, (draft) => draft)
+
+/** Puts something beside what is drafted, for the page that is opened next. */
+export function putOnBoil(house: string, part: Partial<BoilWish>) {
+  localStorage.setItem(`kettle.boil.${house}`, JSON.stringify({ ...FIRST, ...part }))
+}
+
+/** What a pot is begun with: what was planned, and in which oil. */
+export const begun = (wish: BoilWish) => ({
+  ...asked(wish),
+  ...(wish.what === 'long-oil' ? { carrier: wish.carrier } : {}),
+})
 
 /** What is sent: only what the kind asks for. */
 export function asked(wish: BoilWish) {

@@ -20,14 +20,15 @@ export default function Stove() {
   const [chosen, setChosen] = useState<string[] | null>(null)
   const { there, instead } = useArrived(stove, 'the stove')
   if (!there) return instead
-  const { sessions, waiting, pans, leaves, cookers, probes, ended } = there
+  const { sessions, waiting, pans, leaves, boils, cookers, probes, ended } = there
   const flames = pans.filter((pan) => pan.on).length
+  const boiling = boils.filter((pot) => pot.stage === 'on').length
   const ready = waiting.filter((jar) => jar.ready)
   return (
     <div className="flex flex-col gap-8">
       <h1 className="text-3xl">
-        {sessions.length + flames + leaves.length === 0
-          ? ready.length + pans.length === 0
+        {sessions.length + flames + leaves.length + boiling === 0
+          ? ready.length + pans.length + boils.length === 0
             ? 'The stove is cold.'
             : 'The stove is cold, and there is something that wants warmth.'
           : [
@@ -37,6 +38,7 @@ export default function Stove() {
               ...(leaves.length > 0
                 ? [`${leaves.length === 1 ? 'An ointment has' : `${leaves.length} ointments have`} leaf in it.`]
                 : []),
+              ...(boiling > 0 ? [`${boiling === 1 ? 'A pot is' : `${boiling} pots are`} boiling down.`] : []),
               ...(flames > 0 ? [`${flames === 1 ? 'A pan is' : `${flames} pans are`} on the flame.`] : []),
             ].join(' ')}
       </h1>
@@ -49,6 +51,7 @@ export default function Stove() {
       ) : null}
       {pans.length > 0 ? <Pans pans={pans} works={works} /> : null}
       {leaves.length > 0 ? <Leaves pots={leaves} works={works} /> : null}
+      {boils.length > 0 ? <BoiledDown pots={boils} /> : null}
       {waiting.length > 0 && works ? (
         <PutToWarm
           key={ready.map((jar) => jar.batch).join()}
@@ -58,7 +61,7 @@ export default function Stove() {
           chosen={chosen}
           setChosen={setChosen}
         />
-      ) : sessions.length + pans.length + leaves.length === 0 ? (
+      ) : sessions.length + pans.length + leaves.length + boils.length === 0 ? (
         <div className="flex flex-col items-start gap-4">
           {cookers[0] ? (
             <figure className="w-full max-w-sm">
@@ -122,5 +125,27 @@ function PotLine({ pot }: { pot: Page['sessions'][number] }) {
       </Link>
       {pot.alarm ? <Notice rank={pot.alarm.rank}>{pot.alarm.says}</Notice> : null}
     </li>
+  )
+}
+
+/** Pots that are boiled down, each with what is next. */
+function BoiledDown({ pots }: { pots: Page['boils'] }) {
+  const house = useHouseId()
+  return (
+    <section aria-labelledby="boiled-down">
+      <h2 id="boiled-down" className="text-2xl">
+        Boiled down
+      </h2>
+      <ul className={`mt-3 grid gap-6 ${pots.length > 1 ? 'md:grid-cols-2' : ''}`}>
+        {pots.map((pot) => (
+          <li key={pot.id} className={`border-t-[5px] pt-3 ${pot.urgent ? 'border-warmth' : 'border-rim'}`}>
+            <Link to={`/h/${house}/stove/boil/${pot.id}`} className="text-xl font-semibold hover:underline">
+              {pot.name} <span className="text-soft font-normal">{pot.code}</span>
+            </Link>
+            <p className="text-lg">{pot.says}</p>
+          </li>
+        ))}
+      </ul>
+    </section>
   )
 }

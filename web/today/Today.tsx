@@ -33,7 +33,22 @@ export default function Today() {
   useMinute(today.refetch)
   const { there, instead } = useArrived(today, 'today')
   if (!there) return instead
-  const { headline, date, bar, throw_away, places, coming, due, shown, empty, stove, melt, stores, stores_more } = there
+  const {
+    headline,
+    date,
+    bar,
+    throw_away,
+    places,
+    coming,
+    due,
+    shown,
+    empty,
+    stove,
+    melt,
+    boils,
+    stores,
+    stores_more,
+  } = there
   if (empty && stores.length === 0)
     return (
       <EmptyPlace
@@ -82,6 +97,7 @@ export default function Today() {
         {places.map((place) => (
           <Place key={place.place} place={place} />
         ))}
+        {boils.length > 0 ? <BoiledDown pots={boils} /> : null}
         {melt.length > 0 ? <AtTheMelt things={melt} /> : null}
         {stores.length > 0 ? <AtTheStores stores={stores} more={stores_more} /> : null}
         <section aria-labelledby="coming" className="flex flex-col gap-3">
@@ -112,6 +128,30 @@ export default function Today() {
         </p>
       ) : null}
     </div>
+  )
+}
+
+/** Pots that are boiled down, each with what is next, and decoctions past their day. */
+function BoiledDown({ pots }: { pots: TodayShape['boils'] }) {
+  const house = useHouseId()
+  return (
+    <section aria-labelledby="boiled-down" className="flex flex-col gap-3">
+      <h2 id="boiled-down" className="column-head font-text text-base">
+        Boiled down
+      </h2>
+      <ul className="flex flex-col">
+        {pots.map((pot) => (
+          <li key={pot.id} className="border-line border-b py-2">
+            <Link to={`/h/${house}/stove/boil/${pot.id}`}>
+              <strong>{pot.name}</strong> <span className="text-soft figures">{pot.code}</span>
+              <span className={`block ${pot.stage === 'made' ? 'text-warmth font-semibold' : ''}`}>
+                {pot.stage === 'made' ? `Not to be used: ${pot.says}` : pot.says}
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
   )
 }
 

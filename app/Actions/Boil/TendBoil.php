@@ -155,7 +155,10 @@ final readonly class TendBoil
         return $this->logbook->write($boil, function (BoilState $state) use ($make, $at): NewLine {
             $hand = $this->hand($state);
             $now = $this->kitchens->now();
-            $when = $hand->at($at === null ? max($now, $state->lastAt ?? $now) : self::moment($at, $now), max($now, $state->lastAt ?? $now));
+            $when = $hand->at(
+                $at === null ? max($now, $state->lastAt ?? $now) : self::moment($at, $now),
+                max($now, $state->lastAt ?? $now),
+            );
 
             return new NewLine($make($hand), at: $when);
         });
@@ -178,7 +181,10 @@ final readonly class TendBoil
     {
         $kind = $plan->byWeight ? Kind::Mass : Kind::Volume;
 
-        return $this->kitchens->plain()->reader()->read($typed, $kind, $plan->byWeight ? 'g' : 'mL')->value;
+        return $this->kitchens
+            ->plain()
+            ->reader()
+            ->read($typed, $kind, $plan->byWeight ? 'g' : 'mL')->value;
     }
 
     /**

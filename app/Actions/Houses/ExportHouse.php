@@ -28,6 +28,7 @@ final readonly class ExportHouse
         private CurrentHouse $current,
         private ExportStove $stove,
         private ExportMakings $makings,
+        private ExportBoils $boils,
         private Planning $planning,
         private KitchenFactory $kitchens,
     ) {}
@@ -127,6 +128,7 @@ final readonly class ExportHouse
                     ->all(),
             ),
             'makings' => ($this->makings)(),
+            'boils' => ($this->boils)(),
             'wanted' => $this->makings->wanted(),
             ...($this->stove)(),
         ];

@@ -57,11 +57,13 @@ use Opis\JsonSchema\Validator;
  * @phpstan-type PhotoRow array{id: string, batch: string, jpeg: string}
  * @phpstan-type MakingRow array{id: string, code: string, product: string, begun_at: string, wish: array<mixed>,
  *     label?: array<mixed>|null, kept: array{plan: array<mixed>, plants: array<mixed>}, log: list<LineRow>}
+ * @phpstan-type BoilRow array{id: string, code: string, kind: string, begun_at: string, wish: array<mixed>, plan: array<mixed>,
+ *     log: list<LineRow>}
  * @phpstan-type WantedRow array{id: string, wish: array<string, mixed>, ready_by: string, making?: ?string, closed_at?: ?string}
  * @phpstan-type HouseFile array{jars: list<SizeRow>, bottles: list<SizeRow>, batches: list<BatchRow>, lots?: list<LotRow>,
  *     recipes?: list<RecipeRow>, almanac?: list<array{kind: string, key: string, note: string, by: string}>,
  *     cookers?: list<CookerRow>, sessions?: list<SessionRow>, absences?: list<AbsenceRow>, weather?: list<DayRow>,
- *     photos?: list<PhotoRow>, makings?: list<MakingRow>, wanted?: list<WantedRow>, own?: list<array<string, mixed>>}
+ *     photos?: list<PhotoRow>, makings?: list<MakingRow>, boils?: list<BoilRow>, wanted?: list<WantedRow>, own?: list<array<string, mixed>>}
  */
 final readonly class ImportHouse
 {
@@ -73,6 +75,7 @@ final readonly class ImportHouse
         private ImportStores $stores,
         private ImportStove $stove,
         private ImportMakings $makings,
+        private ImportBoils $boils,
         private MakingDocument $documents,
         private PlanDiary $diary,
         private KitchenFactory $kitchens,
@@ -117,6 +120,7 @@ final readonly class ImportHouse
             $bottles = $this->vessels->bottles($house['bottles']);
             [$batches, $entries, $here, $changed] = $this->batches->rows($house['batches']);
             [$makings, $remade] = $this->makings->rows($house['makings'] ?? []);
+            $boils = ($this->boils)($house['boils'] ?? []);
             $lots = $this->stores->lots($house['lots'] ?? []);
             $recipes = $this->stores->recipes($house['recipes'] ?? []);
             $stove = ($this->stove)($house);
@@ -138,11 +142,11 @@ final readonly class ImportHouse
                 $here,
                 $lots,
                 $recipes,
-                $batches + $entries + $jars + $bottles + $lots + $recipes + $stove + $notes + $makings + count($remade) === 0
+                $batches + $entries + $jars + $bottles + $lots + $recipes + $stove + $notes + $makings + $boils + count($remade) === 0
                     ? 'Everything in that file is here already; nothing was changed.'
                     : sprintf(
                         'Taken in: %d batches with %d lines of their logbooks, %d jar sizes, %d bottle sizes, %d '.
-                            'lots, %d recipes, %d products, %d things of the stove. %d batches were here already.',
+                            'lots, %d recipes, %d products, %d pots boiled down, %d things of the stove. %d batches were here already.',
                         $batches,
                         $entries,
                         $jars,
@@ -150,6 +154,7 @@ final readonly class ImportHouse
                         $lots,
                         $recipes,
                         $makings,
+                        $boils,
                         $stove,
                         $here,
                     ),

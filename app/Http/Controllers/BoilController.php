@@ -3,13 +3,9 @@
 namespace App\Http\Controllers;
 
 use App\Http\Requests\BoilDown;
-use App\Http\Requests\LookAtSigns;
-use App\Http\Requests\ReadLevel;
 use App\OpenApi\Operation;
 use App\Pages\Boil\BoilPage;
 use App\Responses\Boil\BoilView;
-use App\Responses\Boil\LevelView;
-use App\Responses\Boil\SignsView;
 use App\Responses\Boil\SolventsView;
 use Illuminate\Http\Request;
 
@@ -20,18 +16,6 @@ final class BoilController extends Controller
     public function reckon(BoilDown $form, BoilPage $page): BoilView
     {
         return $page->of($form->what(), $form->asked(), $form->measures());
-    }
-
-    #[Operation('What the level in the pot tells: the rate, and the end')]
-    public function level(ReadLevel $form, BoilPage $page): LevelView
-    {
-        return $page->level($form->marks(), $form->string('by')->toString(), $form->measures());
-    }
-
-    #[Operation('Whether four signs agree that a long oil is done')]
-    public function signs(LookAtSigns $form, BoilPage $page): SignsView
-    {
-        return $page->signs($form->seen());
     }
 
     #[Operation('Which solvent at all, for a plant and a use', query: ['herb', 'use'])]

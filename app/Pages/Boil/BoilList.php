@@ -7,63 +7,78 @@ use App\House\Times;
 use App\Models\Boil;
 use App\Responses\Boil\BoilCard;
 use App\Responses\Boil\Boils;
+use Illuminate\Database\Eloquent\Collection;
 use Kettle\Boiling\Stage;
 use Kettle\Measure\Kind;
 
-/** Pots that are boiled down, for lists. */
+/** Pots that are boiled down, and what came of them, for lists. */
 final readonly class BoilList
 {
-    private const LISTED = 12;
+    private const LISTED = 24;
+
+    private const OPEN = [Stage::Planned, Stage::On, Stage::Off];
 
     public function __construct(private KitchenFactory $kitchens, private Times $times, private PotWords $words) {}
 
     public function all(): Boils
     {
-        return new Boils($this->open(), $this->here());
+        $boils = $this->listed([...self::OPEN, Stage::Made]);
+
+        return new Boils(
+            array_values($boils->filter(fn (Boil $boil) => $boil->stage->isOpen())->map($this->atTheStove(...))->all()),
+            array_values($boils->reject(fn (Boil $boil) => $boil->stage->isOpen())->map($this->here(...))->all()),
+        );
     }
 
-    /** @return list<BoilCard> with what is next at each */
+    /** @return list<BoilCard> pots at the stove, with what is next at each */
     public function open(): array
     {
-        return array_values(
-            Boil::query()
-                ->whereIn('stage', [Stage::Planned, Stage::On, Stage::Off])
-                ->with(['entries' => fn ($query) => $query->orderBy('id')])
-                ->orderByDesc('begun_at')
-                ->orderByDesc('id')
-                ->limit(self::LISTED)
-                ->get()
-                ->map(fn (Boil $boil) => $this->card($boil, $this->words->next($boil), $boil->stage === Stage::On))
-                ->all(),
-        );
+        return array_values($this->listed(self::OPEN)->map($this->atTheStove(...))->all());
     }
 
-    /** @return list<BoilCard> the soonest to go off first */
-    public function here(): array
+    /** @return list<BoilCard> what wants something now: pots at the stove, and what is past its day */
+    public function wanting(): array
     {
-        $today = $this->kitchens->now()->format('Y-m-d');
-        $writer = $this->kitchens->plain()->writer();
+        $all = $this->all();
 
-        return array_values(
-            Boil::query()
-                ->where('stage', Stage::Made)
-                ->orderByRaw('best_before is null, best_before')
-                ->orderBy('id')
-                ->limit(self::LISTED)
-                ->get()
-                ->map(function (Boil $boil) use ($today, $writer): BoilCard {
-                    $left = $writer->plain((float) $boil->left, $boil->plan->byWeight ? Kind::Mass : Kind::Volume);
-                    $past = $boil->best_before !== null && $boil->best_before->format('Y-m-d') < $today;
-                    $until = match (true) {
-                        $boil->best_before === null => ', to be cooked',
-                        $past => ', past its day, '.$this->times->date($boil->best_before),
-                        default => ', until '.$this->times->date($boil->best_before),
-                    };
+        return [...array_filter($all->here, fn (BoilCard $card) => $card->urgent), ...$all->open];
+    }
 
-                    return $this->card($boil, $left.($boil->stands === '' ? '' : ", {$boil->stands}").$until, $past);
-                })
-                ->all(),
-        );
+    /**
+     * @param  list<Stage>  $stages
+     * @return Collection<int, Boil> the soonest to go off first, and the newest pots
+     */
+    private function listed(array $stages): Collection
+    {
+        return Boil::query()
+            ->whereIn('stage', $stages)
+            ->with(['entries' => fn ($query) => $query->orderBy('id')])
+            ->orderByRaw('best_before is null, best_before')
+            ->orderByDesc('begun_at')
+            ->orderByDesc('id')
+            ->limit(self::LISTED)
+            ->get();
+    }
+
+    private function atTheStove(Boil $boil): BoilCard
+    {
+        return $this->card($boil, $this->words->next($boil), $boil->stage === Stage::On);
+    }
+
+    private function here(Boil $boil): BoilCard
+    {
+        $left = $this->kitchens
+            ->plain()
+            ->writer()
+            ->plain((float) $boil->left, $boil->plan->byWeight ? Kind::Mass : Kind::Volume);
+        $past = $boil->best_before !== null && $boil->best_before->format('Y-m-d') < $this->kitchens->now()->format('Y-m-d');
+        $until = match (true) {
+            $boil->best_before === null => ', to be cooked',
+            $past => ', past its day, '.$this->times->date($boil->best_before),
+            default => ', until '.$this->times->date($boil->best_before),
+        };
+
+        return $this->card($boil, $left.($boil->stands === '' ? '' : ", {$boil->stands}").$until, $past);
     }
 
     private function card(Boil $boil, string $says, bool $urgent): BoilCard

@@ -11,9 +11,6 @@ use App\Responses\Boil\BoilPot;
 use App\Responses\Boil\BoilSign;
 use App\Responses\Boil\BoilStage;
 use App\Responses\Boil\BoilView;
-use App\Responses\Boil\LevelPoint;
-use App\Responses\Boil\LevelView;
-use App\Responses\Boil\SignsView;
 use App\Responses\Boil\SolventRow;
 use App\Responses\Boil\SolventsView;
 use App\Responses\Boil\SolventTakes;
@@ -23,8 +20,6 @@ use Kettle\Ask\DecoctionQuestions;
 use Kettle\Ask\Questions;
 use Kettle\Decoction\Solvents;
 use Kettle\Material\Tables;
-use Kettle\Measure\AmountWriter;
-use Kettle\Measure\Kind;
 use Kettle\Reason\RefusedException;
 use Kettle\Time\Dates;
 
@@ -94,76 +89,6 @@ final readonly class BoilPage
         } catch (RefusedException $refused) {
             throw $refused->about(self::FIELDS[$refused->field] ?? $refused->field);
         }
-    }
-
-    /**
-     * @param  list<array{h: float, at: string}>  $marks hours of flame, and the level as it was typed
-     * @param  string  $by stick, jug or scale
-     * @param  array{width?: string, height?: string, end?: string}  $typed
-     *
-     * @throws RefusedException
-     */
-    public function level(array $marks, string $by, array $typed): LevelView
-    {
-        $kitchen = $this->kitchens->plain();
-        $reader = $kitchen->reader();
-        [$key, $kind, $unit] = match ($by) {
-            'jug' => ['ml', Kind::Volume, 'mL'],
-            'scale' => ['g', Kind::Mass, 'g'],
-            default => ['mm', Kind::Length, 'mm'],
-        };
-        $read = [];
-        foreach ($marks as $i => $mark) {
-            $at = RefusedException::at("marks.{$i}.at", fn () => $reader->read($mark['at'], $kind, $unit)->value);
-            $read[] = ['h' => $mark['h'], $key => $at];
-        }
-        $asked = ['marks' => $read, ...$this->measures->read($typed)];
-        if (isset($typed['end'])) {
-            $asked["end_{$key}"] = RefusedException::at('end', fn () => $reader->read($typed['end'], $kind, $unit)->value);
-        }
-        $told = self::asCalledHere(fn () => $this->questions->pot($kitchen)->level($asked));
-        $plain = fn (float $ml): string => $kitchen->writer()->plain($ml, Kind::Volume);
-        $rate = $told['ml_per_hour'];
-        $more = $told['more_h'];
-
-        return new LevelView(
-            array_map(fn (array $point) => new LevelPoint($point['h'], round($point['ml'], 1)), $told['points']),
-            $plain($rate['value']).' an hour'.self::range($rate['low'], $rate['high'], $plain),
-            $told['left_ml'] === null ? null : $plain($told['left_ml']),
-            $more === null ? null : AmountWriter::span($more['value']).self::range($more['low'], $more['high'], AmountWriter::span(...)),
-            $told['ends_h']['value'] ?? null,
-            $told['ends_h']['low'] ?? null,
-            $told['ends_h']['high'] ?? null,
-            $told['end_ml'],
-            $told['line']['from_ml'],
-            $told['line']['now_ml'],
-            $plain($told['line']['from_ml']),
-            AmountWriter::span($told['ends_h']['value'] ?? $marks[count($marks) - 1]['h']),
-        );
-    }
-
-    /** @param  callable(float): string  $say */
-    private static function range(?float $low, ?float $high, callable $say): string
-    {
-        return $low === null || $high === null ? '' : sprintf(', %s to %s', $say($low), $say($high));
-    }
-
-    /**
-     * @param  array<string, string>  $seen
-     *
-     * @throws RefusedException
-     */
-    public function signs(array $seen): SignsView
-    {
-        $done = $this->questions->pot($this->kitchens->plain())->done($seen);
-
-        return new SignsView(
-            $done['verdict'],
-            $done['says'],
-            array_map(fn (array $each) => new BoilSign(...$each), $done['why']),
-            $done['firmness'],
-            $done['for'],
-        );
     }
 
     /** @throws RefusedException */

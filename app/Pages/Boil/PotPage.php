@@ -3,6 +3,7 @@
 namespace App\Pages\Boil;
 
 use App\Actions\Boil\BoilLogbook;
+use App\Actions\Boil\LongOilBatch;
 use App\House\KitchenFactory;
 use App\House\Times;
 use App\Models\Boil;
@@ -12,6 +13,7 @@ use App\Responses\Boil\BoilLayer;
 use App\Responses\Boil\BoilNote;
 use App\Responses\Boil\BoilSign;
 use App\Responses\Boil\PotAhead;
+use App\Responses\Boil\PotHeed;
 use App\Responses\Boil\PotLevel;
 use App\Responses\Boil\PotMade;
 use App\Responses\Boil\PotMark;
@@ -38,7 +40,10 @@ use Kettle\Boiling\WaterWatch;
 use Kettle\Material\Tables;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
+use Kettle\Reason\Note as PlanNote;
 use Kettle\Reason\Said;
+use Kettle\Recipe\Planning;
+use Kettle\Recipe\WishException;
 
 /** A pot that is boiled down, for its own page. */
 final readonly class PotPage
@@ -59,7 +64,12 @@ final readonly class PotPage
     ];
 
     /** What its warmth says is a stop, to be minded, or in order. */
-    private const RANKS = [WaterWatch::GONE => 'stop', WaterWatch::HOT => 'care', WaterWatch::COOL => 'note', WaterWatch::AS_IT_SHOULD => 'note'];
+    private const RANKS = [
+        WaterWatch::GONE => 'stop',
+        WaterWatch::HOT => 'care',
+        WaterWatch::COOL => 'note',
+        WaterWatch::AS_IT_SHOULD => 'note',
+    ];
 
     public function __construct(
         private BoilLogbook $logbook,
@@ -67,6 +77,7 @@ final readonly class PotPage
         private Times $times,
         private Tables $tables,
         private PotWords $words,
+        private Planning $planning,
     ) {}
 
     public function of(Boil $boil): PotView
@@ -104,6 +115,8 @@ final readonly class PotPage
             $this->rate($level, $plain),
             $level->learned,
             $this->pot($state, $level),
+            $this->edge($level, true),
+            $this->edge($level, false),
             array_map(fn (array $each) => new PotPoint($each['at']->getTimestamp(), round($each['ml'], 1)), $level->track),
             array_map(
                 fn (array $each) => new PotAhead(
@@ -130,6 +143,7 @@ final readonly class PotPage
             $signs === null ? [] : array_map(fn (array $each) => $this->sign($each, $signs), $signs->each),
             $signs === null ? null : $this->verdict($signs),
             $open ? $this->notes($state) : [],
+            $this->heed($state),
             $this->made($state, $plain),
             $this->band($state),
             $plain($plan->made),
@@ -137,8 +151,16 @@ final readonly class PotPage
             $open,
             $plan->bottled && count($plan->of) > 1,
             $this->entries($boil, $plain),
-            $boil->version,
+            $boil->entries->count(),
         );
+    }
+
+    /** The first or the last moment of what is drawn. */
+    private function edge(Level $level, bool $first): string
+    {
+        $moments = array_column([...$level->track, ...$level->ahead], 'at');
+
+        return $moments === [] ? '' : $this->times->logged($first ? min($moments) : max($moments));
     }
 
     /** @return \Closure(float): string */
@@ -190,7 +212,9 @@ final readonly class PotPage
             round($pot->levelMm($now), 1),
             $pot->heightMm,
             $pot->diameterMm,
-            array_values(array_map(fn (array $layer) => new BoilLayer($layer[0], round($layer[1], 1), round($pot->levelMm($layer[1]), 1)), $layers)),
+            array_values(
+                array_map(fn (array $layer) => new BoilLayer($layer[0], round($layer[1], 1), round($pot->levelMm($layer[1]), 1)), $layers),
+            ),
         );
     }
 
@@ -254,6 +278,28 @@ final readonly class PotPage
         return array_map(fn (string $id) => new BoilNote($id, 'care', $words->of(Said::of("note.{$id}"))), $ids);
     }
 
+    /** @return list<PotHeed> what is to be minded of the oil that it becomes */
+    private function heed(BoilState $state): array
+    {
+        if (! $state->plan->bottled || count($state->plan->of) < 2 || ! $state->stage->isOpen()) {
+            return [];
+        }
+        $kitchen = $this->kitchens->plain();
+        $words = $this->kitchens->words();
+        try {
+            $plan = $this->planning->plan(LongOilBatch::wish($state, $state->plan->made, null, $kitchen), $kitchen);
+        } catch (WishException $refused) {
+            return [new PotHeed('refused', 'stop', $refused->getMessage(), false)];
+        }
+
+        return array_values(
+            array_map(
+                fn (PlanNote $note) => new PotHeed($note->id, $note->rank, $words->of($note->says), $note->acknowledge),
+                array_filter($plan->notes, fn (PlanNote $note) => $note->rank !== 'note' || $note->acknowledge),
+            ),
+        );
+    }
+
     /** @param  \Closure(float): string  $plain */
     private function made(BoilState $state, \Closure $plain): ?PotMade
     {
@@ -300,7 +346,7 @@ final readonly class PotPage
                         when: $this->times->logged($entry->happened_at),
                         corrects: $entry->corrects,
                         struck: $struck,
-                        can_undo: ! $struck && $line->canBeStruck() && ! $line instanceof Started,
+                        can_undo: ! $struck && $line->canBeStruck() && ! ($line instanceof Started),
                         can_correct: ! $struck && $line instanceof Note,
                     );
                 })

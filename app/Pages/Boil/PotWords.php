@@ -16,7 +16,12 @@ use Kettle\Material\Tables;
 /** What is to be done next at a pot, in a sentence. */
 final readonly class PotWords
 {
-    public function __construct(private BoilLogbook $logbook, private KitchenFactory $kitchens, private Times $times, private Tables $tables) {}
+    public function __construct(
+        private BoilLogbook $logbook,
+        private KitchenFactory $kitchens,
+        private Times $times,
+        private Tables $tables,
+    ) {}
 
     public function next(Boil $boil): string
     {
@@ -39,7 +44,9 @@ final readonly class PotWords
         }
         $gone = $level->leftMl !== null && $level->leftMl < 1.0;
         if ($gone) {
-            return $state->plan->signs ? 'It should be down to its mark: look at the signs.' : 'It should be down to its mark: measure it, and strain it.';
+            return $state->plan->signs
+                ? 'It should be down to its mark: look at the signs.'
+                : 'It should be down to its mark: measure it, and strain it.';
         }
         $done = $level->doneAt['value'];
         if ($state->stage === Stage::Off) {

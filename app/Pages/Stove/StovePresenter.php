@@ -13,6 +13,7 @@ use App\Models\Probe;
 use App\Models\StoveJar;
 use App\Models\StoveProbe;
 use App\Models\StoveSession;
+use App\Pages\Boil\BoilList;
 use App\Pages\Making\LeafPresenter;
 use App\Responses\Choice;
 use App\Responses\Stove\PanCard;
@@ -51,6 +52,7 @@ final readonly class StovePresenter
         private Times $times,
         private SetUp $setUp,
         private LeafPresenter $leaves,
+        private BoilList $boils,
     ) {}
 
     public function page(): StovePage
@@ -73,6 +75,7 @@ final readonly class StovePresenter
             waiting: $waiting,
             pans: $pans,
             leaves: $this->leaves->standing(),
+            boils: $this->boils->open(),
             cookers: array_values(
                 Cooker::query()
                     ->orderBy('id')

@@ -10,6 +10,7 @@ use App\Models\StoveJar;
 use App\Models\StoveSession;
 use App\Models\Task;
 use App\Pages\Batch\BatchPresenter;
+use App\Pages\Boil\BoilList;
 use App\Pages\Making\MeltTasks;
 use App\Pages\Stores\StoresPresenter;
 use App\Pages\Stove\PotPresenter;
@@ -46,6 +47,7 @@ final readonly class TodayPage
         private PotPresenter $stoveWords,
         private Records $records,
         private MeltTasks $melt,
+        private BoilList $boils,
     ) {}
 
     public function now(): Today
@@ -76,6 +78,7 @@ final readonly class TodayPage
         );
         $stove = $this->stove();
         $melt = $this->melt->now();
+        $boils = $this->boils->wanting();
         $total =
             $due->count() < self::DUE_LIMIT
                 ? $due->where('open', true)->count()
@@ -98,11 +101,12 @@ final readonly class TodayPage
             coming: $this->days($coming),
             stove: $stove,
             melt: $melt,
+            boils: $boils,
             stores: $stores,
             stores_more: $storesMore,
             due: $total,
             shown: $due->where('open', true)->count(),
-            empty: $views === [] && $melt === [] && $coming->isEmpty() && Batch::query()->doesntExist(),
+            empty: $views === [] && $melt === [] && $boils === [] && $coming->isEmpty() && Batch::query()->doesntExist(),
         );
     }
 

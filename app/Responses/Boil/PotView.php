@@ -17,12 +17,14 @@ final readonly class PotView extends Shape
      * @param  ?string  $done "Sat 28 Nov, 16:00"
      * @param  ?string  $done_between the two moments it lies between
      * @param  string  $rate "410 mL an hour, 380 to 440, by six marks"
+     * @param  string  $from_at,$to_at the first and last moment of what is drawn
      * @param  list<PotPoint>  $track what stood in it
      * @param  list<PotAhead>  $ahead what is to stand in it
      * @param  list<PotMark>  $marks
      * @param  ?BoilNote  $watch what its warmth says
      * @param  list<PotSign>  $signs in order; none where it is done when it has come down to its mark
      * @param  list<BoilNote>  $notes
+     * @param  list<PotHeed>  $heed of the oil that is to be bottled of it
      * @param  list<EntryView>  $entries newest first
      */
     public function __construct(
@@ -40,6 +42,8 @@ final readonly class PotView extends Shape
         public string $rate,
         public bool $learned,
         public ?PotLevel $pot,
+        public string $from_at,
+        public string $to_at,
         public array $track,
         public array $ahead,
         public array $marks,
@@ -51,6 +55,7 @@ final readonly class PotView extends Shape
         public array $signs,
         public ?SignsView $verdict,
         public array $notes,
+        public array $heed,
         public ?PotMade $made,
         public string $warm,
         public string $expected,
@@ -58,6 +63,6 @@ final readonly class PotView extends Shape
         public bool $open,
         public bool $bottled,
         public array $entries,
-        public int $version,
+        public int $entries_total,
     ) {}
 }

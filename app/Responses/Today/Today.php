@@ -2,6 +2,7 @@
 
 namespace App\Responses\Today;
 
+use App\Responses\Boil\BoilCard;
 use App\Responses\Shape;
 use App\Responses\Stores\StoreTask;
 use App\Responses\Stove\StoveCard;
@@ -15,6 +16,7 @@ final readonly class Today extends Shape
      * @param  list<DayGroup>  $coming
      * @param  list<StoveCard>  $stove
      * @param  list<AtTheMelt>  $melt
+     * @param  list<BoilCard>  $boils pots that are boiled down, and what came of one and is past its day
      * @param  list<StoreTask>  $stores
      */
     public function __construct(
@@ -26,6 +28,7 @@ final readonly class Today extends Shape
         public array $coming,
         public array $stove,
         public array $melt,
+        public array $boils,
         public array $stores,
         public bool $stores_more,
         public int $due,

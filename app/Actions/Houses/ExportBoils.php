@@ -1,0 +1,39 @@
+<?php
+
+namespace App\Actions\Houses;
+
+use App\House\KitchenFactory;
+use App\Models\Boil;
+use App\Models\BoilEntry;
+
+/** Pots that are boiled down, as docs/formats/house.schema.json. */
+final readonly class ExportBoils
+{
+    public function __construct(private KitchenFactory $kitchens) {}
+
+    /** @return list<array<string, mixed>> */
+    public function __invoke(): array
+    {
+        $words = $this->kitchens->words();
+
+        return array_values(
+            Boil::query()
+                ->with(['entries' => fn ($query) => $query->orderBy('id')])
+                ->orderBy('id')
+                ->get()
+                ->map(
+                    fn (Boil $boil) => [
+                        'id' => $boil->uid,
+                        'code' => $boil->code,
+                        'kind' => $boil->kind,
+                        'name' => $boil->name,
+                        'begun_at' => Exported::moment($boil->begun_at),
+                        'wish' => (object) $boil->wish,
+                        'plan' => (object) $boil->plan->document,
+                        'log' => array_values($boil->entries->map(fn (BoilEntry $entry) => Exported::line($entry, $words))->all()),
+                    ],
+                )
+                ->all(),
+        );
+    }
+}
