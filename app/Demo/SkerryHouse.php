@@ -4,6 +4,7 @@ namespace App\Demo;
 
 use App\Actions\Houses\CreateHouse;
 use App\Actions\Stove\PlanDiary;
+use App\Models\BoilEntry;
 use App\Models\DiaryMove;
 use App\Models\House;
 use App\Models\LogEntry;
@@ -35,6 +36,7 @@ final class SkerryHouse
         private readonly SkerryShelf $shelf,
         private readonly SkerryStove $stove,
         private readonly SkerryPots $pots,
+        private readonly SkerryBoils $boils,
         private readonly PlanDiary $diary,
     ) {}
 
@@ -50,7 +52,8 @@ final class SkerryHouse
             $house,
             fn () => ! $house->created_at->isToday() &&
                 LogEntry::query()->where('recorded_at', '>', $house->created_at)->doesntExist() &&
-                MakingEntry::query()->where('recorded_at', '>', $house->created_at)->doesntExist(),
+                MakingEntry::query()->where('recorded_at', '>', $house->created_at)->doesntExist() &&
+                BoilEntry::query()->where('recorded_at', '>', $house->created_at)->doesntExist(),
         );
     }
 
@@ -98,6 +101,7 @@ final class SkerryHouse
         $this->stove->cookers();
         $this->shelf->lay();
         $this->pots->lay();
+        $this->boils->lay();
         $this->stove->lay();
         // The days to come are placed as of now, with nothing moved that nobody saw.
         Carbon::setTestNow($this->clock->now);

@@ -63,6 +63,20 @@ final class BoilException extends RefusedException
         return new self('missing', 'Say how high it stands, how much there is, or what it weighs.', 'level');
     }
 
+    public static function aboveRim(): self
+    {
+        return new self('out_of_range', 'It cannot stand above the rim of the pot.', 'level');
+    }
+
+    public static function rises(string $before): self
+    {
+        return new self(
+            'out_of_range',
+            sprintf('It stood lower before: %s. It does not rise by itself; where more was poured in, say so.', $before),
+            'level',
+        );
+    }
+
     public static function warmth(): self
     {
         return new self('out_of_range', 'Warmth here is from 0 to 250 °C.', 'warmth');

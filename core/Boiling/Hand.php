@@ -67,11 +67,11 @@ final readonly class Hand
             throw BoilException::noLevel();
         }
         if ($stands > ($pot?->brimMl() ?? INF) + 1e-6) {
-            throw DecoctionException::aboveRim(count($this->state->marks))->about('level');
+            throw BoilException::aboveRim();
         }
         $last = $this->state->marks === [] ? null : $this->state->marks[count($this->state->marks) - 1]['ml'];
         if ($last !== null && ! $anew && $stands > $last + ($pot?->mlAt(self::STICK_MM) ?? 0.0) + 1e-6) {
-            throw DecoctionException::rises(count($this->state->marks))->about('level');
+            throw BoilException::rises(($this->plain)($last));
         }
 
         return new Marked(round($stands, 3), $typed, $anew);

@@ -29,6 +29,8 @@ final class BoilDays
         Availability $availability,
         float $hadH = 0.0,
     ): array {
+        // By the minute, as a clock is read.
+        $from = $from->setTime((int) $from->format('H'), (int) $from->format('i'));
         $minutes = (int) ceil(round($hours * 60, 4));
         $aDay = (int) round($hoursADay * 60);
         $far = $from->modify('+'.self::LOOK_AHEAD_DAYS.' days');

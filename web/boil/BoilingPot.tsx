@@ -91,6 +91,12 @@ function Page({ pot }: { pot: Pot }) {
           ) : (
             <Came pot={pot} works={works} />
           )}
+          {works && pot.open ? (
+            <div className="border-line mt-2 flex flex-col gap-4 border-t pt-4">
+              <Mark pot={pot} />
+              <Warmth pot={pot} />
+            </div>
+          ) : null}
         </section>
         <section aria-label="How far it is" className="border-line flex flex-col gap-3 lg:border-s lg:ps-8">
           {pot.open ? <HowFar pot={pot} /> : <Head>How it went</Head>}
@@ -99,15 +105,9 @@ function Page({ pot }: { pot: Pot }) {
             {pot.learned ? 'This pot loses ' : 'It is taken to lose '}
             <strong>{pot.rate}</strong>. {pot.learned ? 'The usual is 450 mL.' : 'Two marks tell what it does lose.'}
           </p>
-          {pot.marks.length > 0 ? (
-            <ul className="figures text-soft flex flex-wrap gap-x-5">
-              {pot.marks.slice(-6).map((mark) => (
-                <li key={`${mark.at} ${mark.ml}`}>{mark.says}</li>
-              ))}
-            </ul>
-          ) : null}
+          <PotLogbook pot={pot} />
         </section>
-        <section aria-label="Now" className="border-line flex flex-col gap-4 lg:border-s lg:ps-8">
+        <section aria-label="Now" className="max-lg:order-first border-line flex flex-col gap-4 lg:border-s lg:ps-8">
           {pot.open ? <Now pot={pot} works={works} /> : null}
           {pot.signs.length > 0 ? <Signs pot={pot} /> : null}
           {[...pot.heed, ...pot.notes].map((note) => (
@@ -117,7 +117,6 @@ function Page({ pot }: { pot: Pot }) {
           ))}
         </section>
       </div>
-      <PotLogbook pot={pot} />
     </div>
   )
 }
@@ -177,8 +176,6 @@ function Now({ pot, works }: { pot: Pot; works: boolean }) {
             {pot.stage !== 'planned' ? <Button onClick={() => setStraining(true)}>Strain it</Button> : null}
           </div>
           <Trouble problem={write.error} />
-          <Mark pot={pot} />
-          <Warmth pot={pot} />
           <TextButton className="self-start" onClick={() => setDiscarding(true)}>
             Throw it away
           </TextButton>
@@ -251,14 +248,16 @@ function Warmth({ pot }: { pot: Pot }) {
   const { field, rest } = form.beside(write.error)
   return (
     <form
-      className="flex flex-wrap items-end gap-3"
+      className="grid grid-cols-2 items-end gap-3"
       onSubmit={sent(() => write.mutate({ path: `${path}/warmth`, body: { warmth: form.typed.warmth } }))}
     >
       <Field label="How warm it is" placeholder={pot.warm} maxLength={20} required {...field('warmth')} />
       <Button type="submit" disabled={write.isPending}>
         Write it down
       </Button>
-      <Trouble problem={rest} />
+      <div className="col-span-2">
+        <Trouble problem={rest} />
+      </div>
     </form>
   )
 }

@@ -32,7 +32,7 @@ export function PotToScale({ pot, done, liquid }: { pot: Drawn; done: string; li
   const said = lines.map((line) => `${line.says} at ${Math.round(line.mm)} mm`).join(', ')
   return (
     <svg
-      viewBox={`0 0 ${left + width + 170} ${foot + 10}`}
+      viewBox={`0 0 ${left + width + 170} ${Math.max(foot + 10, ...ys.map((each) => each + 22))}`}
       className="w-full max-w-md"
       role="img"
       aria-label={`A pot ${Math.round(pot.diameter_mm)} mm wide and ${Math.round(pot.height_mm)} mm high: ${said}`}
@@ -50,7 +50,7 @@ export function PotToScale({ pot, done, liquid }: { pot: Drawn; done: string; li
               fill={FILL[layer.of] ?? 'var(--glass)'}
             />
             {layer.mm * scale > 18 ? (
-              <text x={left + 10} y={(foots + y(stands)) / 2 + 5} fontSize={14} fill="var(--soft)">
+              <text x={left + 10} y={y(stands) + 15} fontSize={14} fill="var(--soft)">
                 {layer.of === 'liquid' ? liquid : layer.of}
               </text>
             ) : null}

@@ -35,7 +35,7 @@ export function Track({ pot }: { pot: Pot }) {
         <g key={a}>
           <rect x={x(a)} y={TOP} width={x(b) - x(a)} height={HIGH - FOOT - TOP} fill="var(--line)" opacity={0.5} />
           {x(b) - x(a) > 34 ? (
-            <text x={(x(a) + x(b)) / 2} y={HIGH - 8} textAnchor="middle" fontSize={13} fill="var(--soft)">
+            <text x={(x(a) + x(b)) / 2} y={HIGH - FOOT - 8} textAnchor="middle" fontSize={13} fill="var(--soft)">
               off
             </text>
           ) : null}

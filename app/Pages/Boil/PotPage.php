@@ -111,7 +111,7 @@ final readonly class PotPage
             $done['value'] === null ? null : $this->times->logged($done['value']),
             $done['low'] === null || $done['high'] === null || $done['low'] == $done['high']
                 ? null
-                : $this->times->logged($done['low']).' to '.$this->times->logged($done['high']),
+                : $this->times->logged($done['low']).' and '.$this->times->logged($done['high']),
             $this->rate($level, $plain),
             $level->learned,
             $this->pot($state, $level),

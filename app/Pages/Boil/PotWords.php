@@ -16,6 +16,9 @@ use Kettle\Material\Tables;
 /** What is to be done next at a pot, in a sentence. */
 final readonly class PotWords
 {
+    /** What is sooner is now, s. */
+    private const SOON_S = 600;
+
     public function __construct(
         private BoilLogbook $logbook,
         private KitchenFactory $kitchens,
@@ -52,7 +55,11 @@ final readonly class PotWords
         if ($state->stage === Stage::Off) {
             $from = $level->sessions[0]->from ?? null;
 
-            return $from === null ? 'Put it over the flame again when somebody is by.' : 'On again '.$this->times->due($from).'.';
+            return match (true) {
+                $from === null => 'Put it over the flame again when somebody is by.',
+                $from->getTimestamp() - $this->kitchens->now()->getTimestamp() < self::SOON_S => 'On again, while somebody is by.',
+                default => 'On again '.$this->times->due($from).'.',
+            };
         }
         $session = $level->sessions[0] ?? null;
         if ($done !== null && count($level->sessions) === 1) {
