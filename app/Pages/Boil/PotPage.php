@@ -63,6 +63,11 @@ final readonly class PotPage
         'senses' => 'Smell and colour',
     ];
 
+    /** Of a pot of a month no more is told than these; all of it goes out with the house. */
+    private const LINES = 80;
+
+    private const MARKS = 120;
+
     /** What its warmth says is a stop, to be minded, or in order. */
     private const RANKS = [
         WaterWatch::GONE => 'stop',
@@ -133,7 +138,7 @@ final readonly class PotPage
                     round($mark['ml'], 1),
                     $plain($mark['ml']).', '.$this->times->logged($mark['at']),
                 ),
-                $state->marks,
+                self::few($state->marks),
             ),
             $starts,
             $starts === null ? null : $plain($starts),
@@ -153,6 +158,24 @@ final readonly class PotPage
             $this->entries($boil, $plain),
             $boil->entries->count(),
         );
+    }
+
+    /**
+     * As many as can be told apart in a drawing, the first and the last among them.
+     *
+     * @template T
+     *
+     * @param  list<T>  $marks
+     * @return list<T>
+     */
+    private static function few(array $marks): array
+    {
+        $last = count($marks) - 1;
+        if ($last < self::MARKS) {
+            return $marks;
+        }
+
+        return array_map(fn (int $i) => $marks[(int) round(($i * $last) / (self::MARKS - 1))], range(0, self::MARKS - 1));
     }
 
     /** The first or the last moment of what is drawn. */
@@ -333,6 +356,7 @@ final readonly class PotPage
         return array_values(
             $boil->entries
                 ->reverse()
+                ->take(self::LINES)
                 ->map(function (BoilEntry $entry) use ($corrected, $plain): EntryView {
                     $struck = isset($corrected[$entry->uid]);
                     $line = $entry->line();
