@@ -153,6 +153,11 @@ function meltedCautions(): array
             'slippery wet-fingers spent-herb skin-only',
         ],
         'a cream' => [['product' => 'cream'], 'water-in-it skin-only'],
+        'a cream with a decoction' => [['product' => 'cream', 'water' => 'decoction'], 'water-in-it decoction-in-it skin-only'],
+        'a cream with an extract' => [
+            ['product' => 'cream', 'others' => [['id' => 'glycerin-extract', 'share' => 0.05]]],
+            'water-in-it extract-in-it skin-only',
+        ],
         'a cold bottle' => [$bottle(['cold_only' => true]), "{$wax} cold-only skin-only"],
         'arnica' => [$bottle(['herbs' => ['arnica']]), "unbroken-skin daisy-family {$wax} skin-only"],
         'fresh leaf stirred in' => [

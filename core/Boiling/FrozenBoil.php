@@ -9,6 +9,7 @@ use Kettle\Decoction\BoilingPot;
 use Kettle\Decoction\DecoctionException;
 use Kettle\Decoction\Doneness;
 use Kettle\Decoction\Rate;
+use Kettle\Material\Row;
 use Kettle\Material\Tables;
 
 /** What a pot was begun with. It never changes: what was done instead is in its logbook. */
@@ -61,22 +62,31 @@ final readonly class FrozenBoil
      */
     public static function keep(array $facts, ?BoilingPot $pot, bool $froths, Rate $rate, float $hoursADay, Tables $tables): array
     {
+        $row = self::row($facts['kind'], $tables) ?? throw new \LogicException("There is no pot {$facts['kind']}.");
+
+        return $facts + [
+            'pot' => $pot === null ? null : ['diameter_mm' => $pot->diameterMm, 'height_mm' => $pot->heightMm],
+            'over_mm' => $pot?->overMm($froths, $tables),
+            'rate' => ['low' => $rate->low, 'value' => $rate->value, 'high' => $rate->high],
+            'hours_a_day' => $hoursADay,
+            'signs' => $row->flag('signs'),
+            'under_oil' => $row->flag('under_oil'),
+            'bottled' => $row->flag('bottled'),
+            'low_c' => $row->number('low_c'),
+            'high_c' => $row->number('high_c'),
+        ];
+    }
+
+    /** What is known of a kind of pot. */
+    public static function row(string $kind, Tables $tables): ?Row
+    {
         foreach ($tables->table('decoction')->rows('pots') as $row) {
-            if ($row->text('id') === $facts['kind']) {
-                return $facts + [
-                    'pot' => $pot === null ? null : ['diameter_mm' => $pot->diameterMm, 'height_mm' => $pot->heightMm],
-                    'over_mm' => $pot?->overMm($froths, $tables),
-                    'rate' => ['low' => $rate->low, 'value' => $rate->value, 'high' => $rate->high],
-                    'hours_a_day' => $hoursADay,
-                    'signs' => $row->flag('signs'),
-                    'under_oil' => $row->flag('under_oil'),
-                    'bottled' => $row->flag('bottled'),
-                    'low_c' => $row->number('low_c'),
-                    'high_c' => $row->number('high_c'),
-                ];
+            if ($row->text('id') === $kind) {
+                return $row;
             }
         }
-        throw new \LogicException("There is no pot {$facts['kind']}.");
+
+        return null;
     }
 
     /** @param  array<mixed>  $document as it was kept; what another house's file lacks is taken for nothing */

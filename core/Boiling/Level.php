@@ -21,7 +21,8 @@ final readonly class Level
      * @param  array{low: ?float, value: float, high: ?float}  $rate mL an hour
      * @param  bool  $learned whether by its own marks
      * @param  ?float  $nowMl what stands in it; null where nobody knows what did at first
-     * @param  array{low: ?float, value: float, high: ?float}|null  $moreH hours of flame to go; no upper end where the marks do not bound it
+     * @param  array{low: ?float, value: float, high: ?float}|null  $moreH hours of flame to go; no upper
+     *     end where the marks do not bound it
      * @param  list<Interval>  $sessions to come, the first going on now where it is over the flame
      * @param  array{low: ?\DateTimeImmutable, value: ?\DateTimeImmutable, high: ?\DateTimeImmutable}  $doneAt null where nobody is at
      *     home for so long

@@ -101,7 +101,7 @@ const ARROWS = [
     'Share' => ['Reason', 'Measure', 'Material', 'Infusion', 'Recipe'],
     'Batch' => ['Reason', 'Time', 'Measure', 'Material', 'Vessel', 'Infusion', 'Warmth', 'Diary', 'Caution', 'Keeping', 'Stores', 'Recipe'],
     'Making' => ['Reason', 'Time', 'Measure', 'Material', 'Recipe', 'Melt', 'Batch'],
-    'Boiling' => ['Reason', 'Time', 'Measure', 'Material', 'Diary', 'Decoction', 'Keeping', 'Batch'],
+    'Boiling' => ['Reason', 'Time', 'Material', 'Diary', 'Decoction', 'Batch'],
     'Trace' => ['Reason'],
     'Ask' => [
         'Reason',
@@ -113,6 +113,7 @@ const ARROWS = [
         'Warmth',
         'Diary',
         'Decoction',
+        'Boiling',
         'Caution',
         'Keeping',
         'Stores',

@@ -112,7 +112,7 @@ it('asks only for facts that can be', function () {
             'wet-fingers',
             'water',
         ]),
-        ['cold-only', 'kind:spent-herb', 'leaf-in'],
+        ['cold-only', 'kind:spent-herb', 'leaf-in', 'part:decoction', 'part:glycerin-extract'],
     );
     $known = array_unique(array_merge($melted, ...array_map(fn (string $line) => cautionFacts($line)->tags(), $lines)));
     foreach (Cautions::of(Tables::shipped())->all() as $rule) {

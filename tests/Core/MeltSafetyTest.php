@@ -260,6 +260,11 @@ it('says once what everybody must know', function (array $asked, array $cautions
     'a bath' => [['product' => 'bath-oil'], ['care slippery']],
     'shea' => [['product' => 'whipped-butter'], ['care grains']],
     'water' => [['product' => 'cream'], ['care water-in-it']],
+    'a decoction' => [['product' => 'cream', 'water' => 'decoction'], ['care water-in-it', 'care decoction-in-it']],
+    'an extract' => [
+        ['product' => 'cream', 'others' => [['id' => 'glycerin-extract', 'share' => 0.05]]],
+        ['care water-in-it', 'care extract-in-it'],
+    ],
     'spent herb' => [['product' => 'scrub', 'others' => [['id' => 'spent-herb', 'share' => 0.6]]], ['care spent-herb', 'care wet-fingers']],
     'the plants of its oil' => [
         ['oils' => [['batch' => 'b']], 'batches' => [bottled(['herbs' => ['arnica', 'calendula']])], 'total' => '100 g'],

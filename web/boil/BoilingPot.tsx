@@ -15,6 +15,7 @@ import { Notice, Trouble } from '../parts/Notice'
 import { Row } from '../parts/Row'
 import { Sheet } from '../parts/Sheet'
 import { Tick } from '../parts/Tick'
+import { putOnMelt } from '../melt/wish'
 import { PotToScale } from './PotToScale'
 import { SIGNS } from './signs'
 import { Track } from './Track'
@@ -456,6 +457,21 @@ function Came({ pot, works }: { pot: Pot; works: boolean }) {
           }}
         >
           Cook the oil with it
+        </Button>
+      ) : null}
+      {made.goes_in && pot.stage === 'made' && !made.past && works ? (
+        <Button
+          className="self-start"
+          onClick={() => {
+            const part = { id: made.goes_in ?? '' }
+            putOnMelt(house, {
+              product: 'cream',
+              ...(made.percent == null ? { water: part } : { others: [{ ...part, percent: made.percent }] }),
+            })
+            void go(`/h/${house}/melt`)
+          }}
+        >
+          Make a cream with it
         </Button>
       ) : null}
       {pot.stage === 'made' && works ? (

@@ -63,7 +63,8 @@ use Opis\JsonSchema\Validator;
  * @phpstan-type HouseFile array{jars: list<SizeRow>, bottles: list<SizeRow>, batches: list<BatchRow>, lots?: list<LotRow>,
  *     recipes?: list<RecipeRow>, almanac?: list<array{kind: string, key: string, note: string, by: string}>,
  *     cookers?: list<CookerRow>, sessions?: list<SessionRow>, absences?: list<AbsenceRow>, weather?: list<DayRow>,
- *     photos?: list<PhotoRow>, makings?: list<MakingRow>, boils?: list<BoilRow>, wanted?: list<WantedRow>, own?: list<array<string, mixed>>}
+ *     photos?: list<PhotoRow>, makings?: list<MakingRow>, boils?: list<BoilRow>, wanted?: list<WantedRow>,
+ *     own?: list<array<string, mixed>>}
  */
 final readonly class ImportHouse
 {

@@ -27,6 +27,7 @@ use Kettle\Batch\Line\Note;
 use Kettle\Batch\Line\Started;
 use Kettle\Batch\Line\Undone;
 use Kettle\Boiling\BoilState;
+use Kettle\Boiling\FrozenBoil;
 use Kettle\Boiling\Level;
 use Kettle\Boiling\Line\Covered;
 use Kettle\Boiling\Line\Lit;
@@ -253,7 +254,7 @@ final readonly class PotPage
             $is,
             self::RANKS[$is],
             $this->kitchens->words()->of(
-                Said::of("boil.watch-{$is}", [
+                Said::of("boil.{$is}", [
                     'now' => ['C' => $last['celsius']],
                     'low' => ['C' => $state->plan->lowC],
                     'high' => ['C' => $state->plan->highC],
@@ -265,7 +266,8 @@ final readonly class PotPage
     /** @param  array{id: string, is: ?string, at: ?\DateTimeImmutable, stale: bool}  $each */
     private function sign(array $each, Signs $signs): PotSign
     {
-        $not = array_filter($signs->done->why, fn (string $why) => $why === "look-{$each['id']}" || str_starts_with($why, "{$each['id']}-"));
+        $id = $each['id'];
+        $not = array_filter($signs->done->why, fn (string $why) => $why === "look-{$id}" || str_starts_with($why, "{$id}-"));
 
         return new PotSign(
             $each['id'],
@@ -331,6 +333,8 @@ final readonly class PotPage
             return null;
         }
 
+        $row = FrozenBoil::row($state->plan->kind, $this->tables);
+
         return new PotMade(
             $plain($made->amount),
             $plain($state->left),
@@ -339,6 +343,8 @@ final readonly class PotPage
             $made->bestBefore === null ? null : $this->times->date($made->bestBefore),
             $made->bestBefore !== null && $made->bestBefore < $this->kitchens->now()->format('Y-m-d'),
             $made->batch,
+            $row?->textOrNull('goes_in'),
+            $row?->numberOrNull('percent'),
         );
     }
 
