@@ -79,7 +79,7 @@ function Page({ pot }: { pot: Pot }) {
       </header>
       <div className="border-line grid gap-x-8 gap-y-8 border-t pt-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.35fr)_minmax(0,1fr)]">
         <section aria-label="The pot" className="flex flex-col gap-3">
-          <Head>{pot.pot ? 'The pot, to scale' : 'In the pot'}</Head>
+          <Head>{pot.pot ? 'The pot, to scale' : pot.open ? 'In the pot' : 'What came of it'}</Head>
           {pot.pot ? (
             <PotToScale pot={pot.pot} done={pot.kind === 'decoction' ? 'done' : 'water gone'} liquid="water" />
           ) : pot.open ? (
@@ -101,15 +101,20 @@ function Page({ pot }: { pot: Pot }) {
         </section>
         <section aria-label="How far it is" className="border-line flex flex-col gap-3 lg:border-s lg:ps-8">
           {pot.open ? <HowFar pot={pot} /> : <Head>How it went</Head>}
-          <Track pot={pot} />
-          <p>
-            {pot.learned ? 'This pot loses ' : 'It is taken to lose '}
-            <strong>{pot.rate}</strong>. {pot.learned ? 'The usual is 450 mL.' : 'Two marks tell what it does lose.'}
-          </p>
-          <PotLogbook pot={pot} />
+          {pot.open || pot.marks.length > 0 ? <Track pot={pot} /> : <p>No mark of its level was written down.</p>}
+          {pot.learned || pot.open ? (
+            <p>
+              {pot.learned ? 'This pot loses ' : 'It is taken to lose '}
+              <strong>{pot.rate}</strong>. {pot.learned ? 'The usual is 450 mL.' : 'Two marks tell what it does lose.'}
+            </p>
+          ) : null}
+          {pot.open ? <PotLogbook pot={pot} /> : null}
         </section>
-        <section aria-label="Now" className="max-lg:order-first border-line flex flex-col gap-4 lg:border-s lg:ps-8">
-          {pot.open ? <Now pot={pot} works={works} /> : null}
+        <section
+          aria-label={pot.open ? 'Now' : 'Written down'}
+          className="max-lg:order-first border-line flex flex-col gap-4 lg:border-s lg:ps-8"
+        >
+          {pot.open ? <Now pot={pot} works={works} /> : <PotLogbook pot={pot} />}
           {pot.signs.length > 0 ? <Signs pot={pot} /> : null}
           {[...pot.heed, ...pot.notes].map((note) => (
             <Notice key={note.id} rank={note.rank}>
