@@ -89,7 +89,8 @@ final readonly class BoilBegun
                 throw (new DecoctionException('never_so', $note['says']))->about('purpose');
             }
         }
-        $stage = $answer['stages'][0];
+        // The decoction of it is a pot of its own.
+        $stage = array_values(array_filter($answer['stages'], fn (array $each) => $each['stage'] !== 'decoction'))[0];
         $oil = $this->fields->longOil($asked);
         $carrier = RefusedException::at(
             'carrier',

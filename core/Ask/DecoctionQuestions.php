@@ -132,6 +132,9 @@ final readonly class DecoctionQuestions
                 $figures = [...$figures, ...$made->figures($this->fields->rate($document, $pot, false), 'decoction.')];
                 $hours += self::figure($figures, 'decoction.hours')->number();
                 $notes = $this->aboutHerbs($mix['mix'] ?? null, $hardness);
+                [$boiled, $lots] = $this->decoctionStage($made, $pot);
+                $stages = [$boiled, ...$stages];
+                $notes = [...$lots === null ? [] : [$lots], ...$notes];
             }
         }
         $notes = [
@@ -217,6 +220,36 @@ final readonly class DecoctionQuestions
             'goes_in_ml' => round($goesInMl, 1),
             'layers' => array_map(fn (array $layer) => $layer + ['mm' => round($pot->levelMm($layer['ml']), 1)], $layers),
         ];
+    }
+
+    /**
+     * The decoction of a long oil, in the same pot; where its water does not fit into that, it is boiled in several lots.
+     *
+     * @return array{array{stage: string, liquid: string, pot: Level|null}, Told|null}
+     */
+    private function decoctionStage(Decocted $made, ?BoilingPot $pot): array
+    {
+        $stage = ['stage' => 'decoction', 'liquid' => 'water', 'pot' => null];
+        if ($pot === null) {
+            return [$stage, null];
+        }
+        $goesIn = $made->goesInMl($this->tables);
+        $over = $pot->mlAt($pot->overMm(false, $this->tables));
+        if ($goesIn > $over) {
+            $lots = (int) ceil($goesIn / $over);
+
+            return [
+                $stage,
+                $this->fields->note('decoction-lots', 'care', ['goes_in' => ['mL' => $goesIn], 'over' => ['mL' => $over], 'lots' => $lots]),
+            ];
+        }
+        $herb = $made->herbMl($this->tables);
+        $stage['pot'] = $this->levels($pot, false, $goesIn, $made->endMl + $herb, [
+            ['of' => 'herb', 'ml' => $herb],
+            ['of' => 'water', 'ml' => $made->waterMl],
+        ]);
+
+        return [$stage, null];
     }
 
     /** @return list<array{from: string, to: string}> days with somebody at home; about eight hours each where nobody said */

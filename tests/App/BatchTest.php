@@ -303,7 +303,7 @@ it('asks no more of the database for more jars', function () {
     for ($i = 0; $i < 6; $i++) {
         $this->fill($this->batch());
     }
-    expect($queries())->toBe($few)->and(max($few))->toBeLessThan(13);
+    expect($queries())->toBe($few)->and(max($few))->toBeLessThan(14);
 });
 
 it('repeats a batch and remembers which', function () {

@@ -34,7 +34,7 @@ it('plans the long oil with its days, in the house’s own words', function () {
         'height' => '30 cm',
     ]);
     expect(array_column($answer['stages'], 'stage'))
-        ->toBe(['cleanse', 'cook'])
+        ->toBe(['decoction', 'cleanse', 'cook'])
         ->and(array_sum(array_column($answer['days'], 'hours')))
         ->toBeGreaterThan(20)
         ->and(max(array_column($answer['days'], 'hours')))

@@ -130,6 +130,31 @@ it('cleanses the oil by its parts, in days that are told with their range', func
         ->toBe(['flame', 'froth', 'wick', 'senses']);
 });
 
+it('marks the levels of the decoction in the pot of the long oil, or says in how many lots it is boiled', function () {
+    $ask = fn (float $height): array => boiled('long-oil', [
+        'stage' => 'whole',
+        'oil' => '2.4 L',
+        'decoct' => ['hardness' => 'medium'],
+        'pot' => ['diameter_mm' => 360.0, 'height_mm' => $height],
+    ]);
+    // 9.6 L of it want 19.2 L of water and 2.4 kg of herb, which takes up 0.7 mL a g; 101.8 mL to the mm.
+    $first = $ask(300.0)['stages'][0];
+    expect($first['stage'])
+        ->toBe('decoction')
+        ->and($first['pot']['starts_mm'])
+        ->toEqualWithDelta((19_200 + 1680) / ((M_PI * 18 ** 2) / 10), 0.06)
+        ->and($first['pot']['ends_mm'])
+        ->toEqualWithDelta((9600 + 1680) / ((M_PI * 18 ** 2) / 10), 0.06);
+    // 180 mm boils over from 162 mm on, 16.5 L: two lots. The oil itself, 12.5 L, has room.
+    $low = $ask(180.0);
+    expect($low['stages'][0]['pot'])
+        ->toBeNull()
+        ->and($low['stages'][1]['pot'])
+        ->not->toBeNull()
+        ->and(array_column($low['notes'], 'says', 'id')['decoction-lots'])
+        ->toContain('in 2 lots');
+});
+
 it('plans the whole of it: decoction, cleansing and cooking, each with its hours', function () {
     $asked = ['stage' => 'whole', 'oil' => '2.4 L', 'ml_per_hour' => 450, 'decoct' => ['hardness' => 'medium']];
     $found = boiledFigures('long-oil', $asked);

@@ -83,7 +83,7 @@ test('a long oil is begun, marked, covered for the night, strained when four sig
   await page.getByLabel('What is done').selectOption({ label: 'cooking the oil' })
   await page.getByLabel('The pot is wide, inside').fill('30 cm')
   await page.getByLabel('and high').fill('25 cm')
-  await page.getByLabel('Herb', { exact: true }).selectOption({ label: 'marshmallow root' })
+  await page.getByLabel('Herb of the paste', { exact: true }).selectOption({ label: 'marshmallow root' })
   await expect(page.getByLabel('In which oil')).toHaveValue('sesame')
   await page.getByRole('button', { name: 'Begin it' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Long oil of marshmallow root in sesame oil')

@@ -15,7 +15,7 @@ import { TabList } from '../parts/TabList'
 import { PotToScale } from './PotToScale'
 import { Solvents } from './Solvents'
 import { PotSize, Typed } from './Typed'
-import { asked, begun, type BoilWish, KNOWN, useBoilDraft } from './wish'
+import { asked, begun, type BoilWish, itsDecoction, KNOWN, useBoilDraft } from './wish'
 
 const KINDS = [
   { id: 'long-oil', name: 'The long oil' },
@@ -109,7 +109,7 @@ export default function Boil() {
               <Trouble problem={answer.error} />
               {answer.data && !answer.isError && answer.data.what === wish.what ? (
                 <>
-                  <Begin wish={wish} />
+                  <Begin wish={wish} view={answer.data} />
                   <Told view={answer.data} />
                 </>
               ) : answer.isError ? null : (
@@ -124,23 +124,36 @@ export default function Boil() {
   )
 }
 
-/** Begins the pot as it is planned; of the long oil it is said which oil. */
-function Begin({ wish }: { wish: BoilWish }) {
+/** Begins the pot as it is planned; of the whole long oil each stage is a pot of its own. */
+function Begin({ wish, view }: { wish: BoilWish; view: Shape<'BoilView'> }) {
   const house = useHouseId()
   const go = useNavigate()
   const { works } = usePart()
   const write = usePotWrite((pot) => void go(`/h/${house}/stove/boil/${pot.id}`))
   if (!works) return null
+  const wanted = view.figures['decoction.end_volume']?.value
+  const whole = wish.what === 'long-oil' && wish.stage === 'whole'
+  const pots = whole
+    ? [
+        ...(typeof wanted === 'number' ? [{ says: 'Begin the decoction', body: itsDecoction(wish, wanted) }] : []),
+        { says: 'Begin the cleansing', body: begun(wish, 'cleanse') },
+        { says: 'Begin the cooking', body: begun(wish, 'cook') },
+      ]
+    : [{ says: 'Begin it', body: begun(wish) }]
   return (
     <div className="flex flex-col gap-2">
-      <Button
-        look="strong"
-        className="self-start"
-        disabled={write.isPending}
-        onClick={() => write.mutate({ path: `/houses/${house}/boils`, body: begun(wish) as never })}
-      >
-        {wish.what === 'long-oil' && wish.stage === 'whole' ? 'Begin with the cleansing' : 'Begin it'}
-      </Button>
+      <div className="flex flex-wrap gap-2">
+        {pots.map((pot) => (
+          <Button
+            key={pot.says}
+            look={whole ? 'plain' : 'strong'}
+            disabled={write.isPending}
+            onClick={() => write.mutate({ path: `/houses/${house}/boils`, body: pot.body as never })}
+          >
+            {pot.says}
+          </Button>
+        ))}
+      </div>
       <Trouble problem={write.error} />
     </div>
   )
@@ -171,15 +184,13 @@ function Here() {
   )
 }
 
-function Asks({
-  wish,
-  change,
-  fault,
-}: {
+type Its = {
   wish: BoilWish
   change: (part: Partial<BoilWish>) => void
   fault: (field: string) => string | undefined
-}) {
+}
+
+function Asks({ wish, change, fault }: Its) {
   const { what } = wish
   const cooks = what === 'decoction' || (wish.stage !== 'cleanse' && wish.liquid === 'decoction')
   const known = KNOWN[what]
@@ -219,6 +230,13 @@ function Asks({
       {what !== 'glycerin' && cooks ? <Herbs wish={wish} change={change} fault={fault} /> : null}
       {what === 'glycerin' ? (
         <>
+          <Listed
+            label="Of which herb"
+            none="not said"
+            ids={wish.herbs}
+            set={(herbs) => change({ herbs })}
+            fault={fault('herbs')}
+          />
           <Typed {...its} name="share" label="Glycerin, per cent" max={20} />
           <Typed
             {...its}
@@ -241,6 +259,13 @@ function Asks({
       {what === 'long-oil' ? (
         <>
           <Carrier wish={wish} change={change} />
+          <Listed
+            label="Herb of the paste"
+            none="not said"
+            ids={wish.paste}
+            set={(paste) => change({ paste })}
+            fault={fault('paste_herbs')}
+          />
           <Typed {...its} name="hours" about="hours_a_day" label="Hours a day" placeholder="6 to 10" max={20} />
           <Select
             label="For"
@@ -274,28 +299,16 @@ function Carrier({ wish, change }: { wish: BoilWish; change: (part: Partial<Boil
 }
 
 /** The herbs of the decoction, or how hard they are where none is named. */
-function Herbs({
-  wish,
-  change,
-  fault,
-}: {
-  wish: BoilWish
-  change: (part: Partial<BoilWish>) => void
-  fault: (field: string) => string | undefined
-}) {
-  const materials = useMaterials().data
-  const herbs = materials?.herbs ?? []
-  const name = (id: string) => herbs.find((each) => each.id === id)?.name ?? id
+function Herbs({ wish, change, fault }: Its) {
+  const long = wish.what === 'long-oil'
   return (
     <div className="contents">
-      <Select
-        label={wish.herbs.length === 0 ? 'Herb' : 'And another herb'}
-        value=""
-        choices={[
-          { id: '', name: wish.herbs.length === 0 ? 'by how hard it is' : 'no other' },
-          ...herbs.filter((each) => !wish.herbs.includes(each.id)).map((each) => ({ id: each.id, name: each.name })),
-        ]}
-        onChange={(e) => (e.target.value ? change({ herbs: [...wish.herbs, e.target.value] }) : undefined)}
+      <Listed
+        label={long ? 'Herb of the decoction' : 'Herb'}
+        none="by how hard it is"
+        ids={wish.herbs}
+        set={(herbs) => change({ herbs })}
+        fault={fault('herbs') ?? fault('decoct.herbs')}
       />
       {wish.herbs.length === 0 ? (
         <Select
@@ -304,22 +317,51 @@ function Herbs({
           value={wish.hardness}
           onChange={(e) => change({ hardness: e.target.value })}
         />
-      ) : (
+      ) : null}
+    </div>
+  )
+}
+
+/** Herbs that are named one after the other. */
+function Listed({
+  label,
+  none,
+  ids,
+  set,
+  fault,
+}: {
+  label: string
+  none: string
+  ids: string[]
+  set: (ids: string[]) => void
+  fault: string | undefined
+}) {
+  const herbs = useMaterials().data?.herbs ?? []
+  const name = (id: string) => herbs.find((each) => each.id === id)?.name ?? id
+  return (
+    <div className="flex flex-col gap-2">
+      <Select
+        label={ids.length === 0 ? label : `${label}, and another`}
+        value=""
+        choices={[
+          { id: '', name: ids.length === 0 ? none : 'no other' },
+          ...herbs.filter((each) => !ids.includes(each.id)).map((each) => ({ id: each.id, name: each.name })),
+        ]}
+        onChange={(e) => (e.target.value ? set([...ids, e.target.value]) : undefined)}
+      />
+      {ids.length > 0 ? (
         <ul>
-          {wish.herbs.map((id) => (
+          {ids.map((id) => (
             <li key={id} className="flex items-center justify-between gap-3">
               {name(id)}
-              <TextButton
-                aria-label={`Take ${name(id)} out`}
-                onClick={() => change({ herbs: wish.herbs.filter((each) => each !== id) })}
-              >
+              <TextButton aria-label={`Take ${name(id)} out`} onClick={() => set(ids.filter((each) => each !== id))}>
                 Out
               </TextButton>
             </li>
           ))}
         </ul>
-      )}
-      {fault('herbs') ? <p className="text-warmth">{fault('herbs')}</p> : null}
+      ) : null}
+      {fault ? <p className="text-warmth">{fault}</p> : null}
     </div>
   )
 }

@@ -7,7 +7,9 @@ export type BoilWish = {
   known: string
   amount: string
   hardness: string
+  /** Of the decoction, and of the paste. */
   herbs: string[]
+  paste: string[]
   liquid: string
   width: string
   height: string
@@ -26,6 +28,7 @@ export const FIRST: BoilWish = {
   amount: '1 L',
   hardness: 'medium',
   herbs: [],
+  paste: [],
   liquid: 'decoction',
   width: '',
   height: '',
@@ -62,11 +65,15 @@ export function putOnBoil(house: string, part: Partial<BoilWish>) {
   localStorage.setItem(`kettle.boil.${house}`, JSON.stringify({ ...FIRST, ...part }))
 }
 
-/** What a pot is begun with: what was planned, and in which oil. */
-export const begun = (wish: BoilWish) => ({
-  ...asked(wish),
+/** What a pot is begun with: what was planned, and in which oil; of the whole of it one stage. */
+export const begun = (wish: BoilWish, stage = wish.stage) => ({
+  ...asked({ ...wish, stage }),
   ...(wish.what === 'long-oil' ? { carrier: wish.carrier } : {}),
 })
+
+/** The decoction of a long oil, as a pot of its own. */
+export const itsDecoction = (wish: BoilWish, ml: number) =>
+  asked({ ...wish, what: 'decoction', known: 'want', amount: `${ml} mL` })
 
 /** What is sent: only what the kind asks for. */
 export function asked(wish: BoilWish) {
@@ -74,7 +81,14 @@ export function asked(wish: BoilWish) {
   const amount = { [wish.known]: wish.amount }
   const of = wish.herbs.length > 0 ? { herbs: wish.herbs } : { hardness: wish.hardness }
   if (wish.what === 'glycerin')
-    return { what: wish.what, ...amount, share: wish.share, extract_now: wish.now, rate: wish.rate }
+    return {
+      what: wish.what,
+      ...amount,
+      ...(wish.herbs.length > 0 ? { herbs: wish.herbs } : {}),
+      share: wish.share,
+      extract_now: wish.now,
+      rate: wish.rate,
+    }
   if (wish.what === 'decoction') return { what: wish.what, ...amount, ...of, ...pot }
   const cooked = wish.stage === 'cleanse' ? {} : { liquid: wish.liquid, ...(wish.liquid === 'decoction' ? of : {}) }
   return {
@@ -85,6 +99,6 @@ export function asked(wish: BoilWish) {
     ...pot,
     hours_a_day: wish.hours,
     purpose: wish.purpose,
-    ...(wish.herbs.length > 0 ? { paste_herbs: wish.herbs } : {}),
+    ...(wish.paste.length > 0 ? { paste_herbs: wish.paste } : {}),
   }
 }
