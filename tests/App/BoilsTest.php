@@ -201,6 +201,32 @@ it('is a pot of its own house only', function () {
     pot($id, 'flame', ['on' => true], 404);
 });
 
+it('stands in the days to come with somebody at home, and in the calendar, and goes round who is away', function () {
+    $id = $this->atHouse('POST', '/boils', cleansing(['rate' => '400 mL']))->json('id');
+    $sessions = fn (): array => array_values(
+        array_filter(
+            array_merge(...array_column($this->atHouse('GET', '/diary')->assertOk()->json('days'), 'sessions')),
+            fn (array $each) => $each['boil'] !== null,
+        ),
+    );
+    // Not begun yet, nobody is asked to be at home for it.
+    expect($sessions())->toBe([]);
+    pot($id, 'flame', ['on' => true]);
+    // Ten hours of flame at eight a day: today and tomorrow.
+    $laid = $sessions();
+    expect(array_column($laid, 'boil'))
+        ->toBe([$id, $id])
+        ->and($laid[0])
+        ->toMatchArray(['herbs' => 'Cleansing sesame oil', 'cooker' => 'pot D26-001', 'batches' => [], 'text' => 'on, till 17:00']);
+    expect($this->atHouse('GET', '/diary.ics')->getContent())->toContain('SUMMARY:Cleansing sesame oil');
+    pot($id, 'flame', ['on' => false]);
+    $this->atHouse('POST', '/absences', ['called' => 'away', 'from' => '2026-11-24', 'to' => '2026-11-25'])->assertOk();
+    expect($sessions()[0]['text'])
+        ->not->toContain('on')
+        ->and($this->atHouse('GET', "/boils/{$id}")->json('next'))
+        ->toContain('26 Nov');
+});
+
 it('goes out with the house and comes in again with every line, once', function () {
     $id = $this->atHouse('POST', '/boils', cleansing())->json('id');
     pot($id, 'flame', ['on' => true]);

@@ -131,7 +131,8 @@ function DayRow({ day, onMove }: { day: Day; onMove: ((session: Session) => void
         {day.home_text === 'nobody at home' ? <p className="text-soft">nobody at home</p> : null}
         {day.sessions.map((each) => (
           <p key={each.cooker + each.from}>
-            <strong className="text-warmth">{each.text}</strong> {each.herbs}{' '}
+            <strong className="text-warmth">{each.text}</strong>{' '}
+            {each.boil ? <Link to={`/h/${house}/stove/boil/${each.boil}`}>{each.herbs}</Link> : each.herbs}{' '}
             <span className="text-soft">in the {each.cooker}</span>
             {each.task && onMove ? (
               <>

@@ -5,6 +5,7 @@ namespace App\Pages\Diary;
 use App\House\KitchenFactory;
 use App\Models\Task;
 use App\Models\Tenancy\CurrentHouse;
+use App\Pages\Boil\BoilDiary;
 use App\Pages\Making\WantedPage;
 use App\Pages\Today\TaskPresenter;
 use Illuminate\Support\Carbon;
@@ -25,6 +26,7 @@ final readonly class DiaryFile
         private TaskPresenter $words,
         private WantedPage $wanted,
         private KitchenFactory $kitchens,
+        private BoilDiary $boils,
     ) {}
 
     public function __invoke(): string
@@ -64,6 +66,18 @@ final readonly class DiaryFile
         }
 
         $now = $this->kitchens->now();
+        foreach ($this->boils->coming() as ['boil' => $boil, 'while' => $while]) {
+            $calendar->add('VEVENT', [
+                'UID' => "{$boil->uid}.{$while->from->format('Ymd')}@{$house->uid}.warm-kettle",
+                'DTSTAMP' => Carbon::now()->utc()->toDateTimeImmutable(),
+                'DTSTART' => $while->from->setTimezone(new \DateTimeZone('UTC')),
+                'DTEND' => $while->to->setTimezone(new \DateTimeZone('UTC')),
+                'SUMMARY' => $boil->name,
+                'DESCRIPTION' => "{$boil->code}: over the flame, and covered after.",
+                'LOCATION' => 'the stove',
+                'TRANSP' => 'TRANSPARENT',
+            ]);
+        }
         foreach ($this->wanted->dated($now->setTime(0, 0), $now->modify('+'.self::DAYS.' days')) as $wanted) {
             foreach ($this->wanted->things($wanted) as $i => ['at' => $at, 'says' => $says, 'pot' => $pot]) {
                 $event = $calendar->createComponent('VEVENT', [

@@ -11,6 +11,7 @@ use App\Models\DiaryMove;
 use App\Models\Task;
 use App\Models\Tenancy\CurrentHouse;
 use App\Pages\Batch\BatchPresenter;
+use App\Pages\Boil\BoilDiary;
 use App\Pages\Making\WantedPage;
 use App\Pages\Today\TaskPresenter;
 use App\Responses\Diary\AbsenceView;
@@ -46,6 +47,7 @@ final readonly class DiaryPresenter
         private TaskPresenter $tasks,
         private Times $times,
         private WantedPage $wanted,
+        private BoilDiary $boils,
     ) {}
 
     public function page(\DateTimeImmutable $from): DiaryPage
@@ -73,7 +75,7 @@ final readonly class DiaryPresenter
             ->with(['batch' => fn ($query) => $query->select(BatchPresenter::COLUMNS)])
             ->get()
             ->groupBy(fn (Task $task) => $this->kitchens->local($task->due_at)->format('Y-m-d'));
-        $warm = $this->warm($batches, $running);
+        $warm = [...$this->warm($batches, $running), ...$this->boiling()];
         $wanted = $this->wanted->between($from, $to);
         $days = [];
         for ($day = $from; $day < $to; $day = $day->modify('+1 day')) {
@@ -155,7 +157,7 @@ final readonly class DiaryPresenter
      * @param  Collection<int, Batch>|\Illuminate\Database\Eloquent\Collection<int, Batch>  $batches
      * @param  Collection<int, Task>  $running
      * @return list<array{cooker: string, from: \DateTimeImmutable, to: \DateTimeImmutable, herbs: list<string>,
-     *     batches: list<string>, on: bool, task: bool}>
+     *     batches: list<string>, on: bool, task: bool, boil: ?string}>
      */
     private function warm(Collection $batches, Collection $running): array
     {
@@ -185,6 +187,7 @@ final readonly class DiaryPresenter
                     'batches' => [],
                     'on' => $on,
                     'task' => $first,
+                    'boil' => null,
                 ];
                 $warm[$key]['to'] = max($warm[$key]['to'], $to);
                 $warm[$key]['herbs'][] = $batch->herb_name;
@@ -196,8 +199,29 @@ final readonly class DiaryPresenter
     }
 
     /**
+     * @return list<array{cooker: string, from: \DateTimeImmutable, to: \DateTimeImmutable, herbs: list<string>,
+     *     batches: list<string>, on: bool, task: bool, boil: ?string}> pots that are boiled down
+     */
+    private function boiling(): array
+    {
+        return array_map(
+            fn (array $each) => [
+                'cooker' => "pot {$each['boil']->code}",
+                'from' => $each['while']->from,
+                'to' => $each['while']->to,
+                'herbs' => [$each['boil']->name],
+                'batches' => [],
+                'on' => $each['on'],
+                'task' => false,
+                'boil' => $each['boil']->uid,
+            ],
+            $this->boils->coming(),
+        );
+    }
+
+    /**
      * @param  list<array{cooker: string, from: \DateTimeImmutable, to: \DateTimeImmutable, herbs: list<string>,
-     *     batches: list<string>, on: bool, task: bool}>  $warm
+     *     batches: list<string>, on: bool, task: bool, boil: ?string}>  $warm
      * @param  Collection<int, Task>  $due
      * @param  list<WantedOnDay>  $wanted
      */
@@ -228,6 +252,7 @@ final readonly class DiaryPresenter
                         ? 'on, till '.Dates::say($each['to'], 'clock')
                         : Dates::say($each['from'], 'clock').' to '.Dates::say($each['to'], 'clock'),
                     $each['on'],
+                    $each['boil'],
                 );
             }
         }

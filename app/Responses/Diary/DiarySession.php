@@ -6,7 +6,8 @@ namespace App\Responses\Diary;
 final readonly class DiarySession
 {
     /**
-     * @param  list<string>  $batches
+     * @param  list<string>  $batches none where it is a pot that is boiled down
+     * @param  ?string  $boil id of that pot
      */
     public function __construct(
         public string $cooker,
@@ -17,5 +18,6 @@ final readonly class DiarySession
         public float $to,
         public string $text,
         public bool $on,
+        public ?string $boil = null,
     ) {}
 }
