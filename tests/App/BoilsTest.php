@@ -68,6 +68,8 @@ it('learns the rate by its marks over the flame, and not by the night', function
     Carbon::setTestNow('2026-11-25T11:00:00Z');
     $third = pot($id, 'marks', ['level' => '2.8 L', 'by' => 'jug']);
     expect($third->json('left'))->toBe('1.6 L')->and($third->json('more'))->toBe('4 h')->and($third->json('rate'))->toContain('by 3 marks');
+    // The next pot may be taken to lose as much.
+    $this->atHouse('GET', '/boils')->assertJsonPath('learned', [['rate' => '400 mL', 'of' => 'D26-001, 300 mm wide']]);
     // The last of eight hours a day is at 17:00, and four more are to go.
     expect($third->json('done'))->toContain('15:00');
 });

@@ -47,7 +47,7 @@ test('a decoction goes by its hardest herb, a glycerin extract by weight, and a 
   await expect(page.getByRole('button', { name: /^Herb: 100 g/ })).toBeVisible()
   await expect(page.getByRole('button', { name: /^Water: 1\.6 L/ })).toBeVisible()
   await page.getByLabel('Herb', { exact: true }).selectOption({ label: 'oak bark' })
-  await page.getByLabel('And another herb').selectOption({ label: 'lavender' })
+  await page.getByLabel('Herb, and another').selectOption({ label: 'lavender' })
   await expect(page.getByText(/Of unlike hardness in one pot/)).toBeVisible()
   await expect(page.getByText(/Scent goes off with the steam: lavender/)).toBeVisible()
   await page.getByRole('button', { name: 'Take lavender out' }).click()

@@ -256,6 +256,7 @@ function Asks({ wish, change, fault }: Its) {
         label="It loses in an hour"
         placeholder={wish.width && what !== 'glycerin' ? 'by its width' : '450 mL'}
       />
+      {what === 'glycerin' ? null : <Learned take={(rate) => change({ rate })} />}
       {what === 'long-oil' ? (
         <>
           <Carrier wish={wish} change={change} />
@@ -279,6 +280,24 @@ function Asks({ wish, change, fault }: Its) {
         </>
       ) : null}
     </form>
+  )
+}
+
+/** What pots of this house lost in an hour by their own marks, to be taken for the next. */
+function Learned({ take }: { take: (rate: string) => void }) {
+  const learned = useOfHouse('/boils').data?.learned ?? []
+  if (learned.length === 0) return null
+  return (
+    <ul className="self-end pb-2">
+      {learned.map((each) => (
+        <li key={each.of} className="text-soft">
+          {each.of} lost {each.rate}.{' '}
+          <TextButton onClick={() => take(each.rate)} aria-label={`Take ${each.rate} an hour, as ${each.of} lost`}>
+            Take that
+          </TextButton>
+        </li>
+      ))}
+    </ul>
   )
 }
 

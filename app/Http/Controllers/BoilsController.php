@@ -21,7 +21,7 @@ final class BoilsController extends Controller
     #[Operation('Pots at the stove, and what came of them and is here')]
     public function index(BoilList $list): Boils
     {
-        return $list->all();
+        return $list->withRates();
     }
 
     #[Operation('Begin a pot that is boiled down, as it was planned')]

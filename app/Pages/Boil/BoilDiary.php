@@ -16,7 +16,7 @@ final readonly class BoilDiary
 
     public function __construct(private BoilLogbook $logbook, private KitchenFactory $kitchens) {}
 
-    /** @return list<array{boil: Boil, while: Interval, on: bool, first: bool}> whether it is over the flame now, and the first to come of its pot */
+    /** @return list<array{boil: Boil, while: Interval, on: bool}> whether it is over the flame now */
     public function coming(): array
     {
         $now = $this->kitchens->now();
@@ -30,7 +30,7 @@ final readonly class BoilDiary
         foreach ($boils as $boil) {
             $sessions = Level::of($this->logbook->state($boil), $now, $this->kitchens->availability())->sessions;
             foreach ($sessions as $i => $while) {
-                $coming[] = ['boil' => $boil, 'while' => $while, 'on' => $i === 0 && $boil->stage === Stage::On, 'first' => $i === 0];
+                $coming[] = ['boil' => $boil, 'while' => $while, 'on' => $i === 0 && $boil->stage === Stage::On];
             }
         }
 

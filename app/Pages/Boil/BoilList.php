@@ -2,12 +2,15 @@
 
 namespace App\Pages\Boil;
 
+use App\Actions\Boil\BoilLogbook;
 use App\House\KitchenFactory;
 use App\House\Times;
 use App\Models\Boil;
 use App\Responses\Boil\BoilCard;
+use App\Responses\Boil\BoilLearned;
 use App\Responses\Boil\Boils;
 use Illuminate\Database\Eloquent\Collection;
+use Kettle\Boiling\Level;
 use Kettle\Boiling\Stage;
 use Kettle\Measure\Kind;
 
@@ -16,9 +19,19 @@ final readonly class BoilList
 {
     private const LISTED = 24;
 
+    /** Of so many pots the rates of so many are told. */
+    private const LEARNED_FROM = 8;
+
+    private const LEARNED = 2;
+
     private const OPEN = [Stage::Planned, Stage::On, Stage::Off];
 
-    public function __construct(private KitchenFactory $kitchens, private Times $times, private PotWords $words) {}
+    public function __construct(
+        private KitchenFactory $kitchens,
+        private Times $times,
+        private PotWords $words,
+        private BoilLogbook $logbook,
+    ) {}
 
     public function all(): Boils
     {
@@ -27,7 +40,32 @@ final readonly class BoilList
         return new Boils(
             array_values($boils->filter(fn (Boil $boil) => $boil->stage->isOpen())->map($this->atTheStove(...))->all()),
             array_values($boils->reject(fn (Boil $boil) => $boil->stage->isOpen())->map($this->here(...))->all()),
+            [],
         );
+    }
+
+    /** As all(), and what pots of this house lost in an hour. */
+    public function withRates(): Boils
+    {
+        $all = $this->all();
+        $plain = fn (float $ml): string => $this->kitchens->plain()->writer()->plain($ml, Kind::Volume);
+        $learned = [];
+        foreach (
+            Boil::query()
+                ->with(['entries' => fn ($query) => $query->orderBy('id')])
+                ->orderByDesc('id')
+                ->limit(self::LEARNED_FROM)
+                ->get() as $boil
+        ) {
+            $level = Level::of($this->logbook->state($boil), $this->kitchens->now(), $this->kitchens->availability());
+            if ($level->learned && ! $boil->plan->byWeight && count($learned) < self::LEARNED) {
+                $pot = $boil->plan->pot;
+                $wide = $pot === null ? '' : ', '.round($pot->diameterMm).' mm wide';
+                $learned[] = new BoilLearned($plain($level->rate['value']), $boil->code.$wide);
+            }
+        }
+
+        return new Boils($all->open, $all->here, $learned);
     }
 
     /** @return list<BoilCard> pots at the stove, with what is next at each */
