@@ -66,11 +66,9 @@ const steps = {
     await page.getByAltText(/^Code that opens/).waitFor()
   },
   async boil(page, house) {
-    await page.evaluate((key) => localStorage.setItem(key, JSON.stringify({
-      what: 'long-oil', stage: 'cleanse', known: 'oil', amount: '2 L', width: '26 cm', height: '24 cm', hours: '8',
-    })), 'kettle.boil.' + house.split('/').pop())
-    await page.goto(house + '/boil')
-    await page.getByRole('img', { name: /^A pot 260 mm wide/ }).first().waitFor()
+    await page.goto(house + '/stove')
+    await page.getByRole('link', { name: /Cleansing sesame oil/ }).click()
+    await page.getByText('still to go off').waitFor()
   },
   async almanac(page, house) {
     await page.goto(house + '/almanac/plant/calendula')

@@ -77,8 +77,8 @@ function Page({ pot }: { pot: Pot }) {
         <p className="text-soft figures">{pot.code}</p>
         <h1 className="text-3xl sm:text-4xl">{pot.name}</h1>
       </header>
-      <div className="border-line grid gap-x-8 gap-y-8 border-t pt-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.35fr)_minmax(0,1fr)]">
-        <section aria-label="The pot" className="flex flex-col gap-3">
+      <div className="border-line grid gap-x-8 gap-y-8 border-t pt-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.35fr)_minmax(0,1fr)] lg:grid-rows-[auto_1fr]">
+        <section aria-label="The pot" className="lg:row-span-2 flex flex-col gap-3">
           <Head>{pot.pot ? 'The pot, to scale' : pot.open ? 'In the pot' : 'What came of it'}</Head>
           {pot.pot ? (
             <PotToScale pot={pot.pot} done={pot.kind === 'decoction' ? 'done' : 'water gone'} liquid="water" />
@@ -99,7 +99,10 @@ function Page({ pot }: { pot: Pot }) {
             </div>
           ) : null}
         </section>
-        <section aria-label="How far it is" className="border-line flex flex-col gap-3 lg:border-s lg:ps-8">
+        <section
+          aria-label="How far it is"
+          className="lg:row-span-2 border-line flex flex-col gap-3 lg:border-s lg:ps-8"
+        >
           {pot.open ? <HowFar pot={pot} /> : <Head>How it went</Head>}
           {pot.open || pot.marks.length > 0 ? <Track pot={pot} /> : <p>No mark of its level was written down.</p>}
           {pot.learned || pot.open ? (
@@ -115,6 +118,11 @@ function Page({ pot }: { pot: Pot }) {
           className="max-lg:order-first border-line flex flex-col gap-4 lg:border-s lg:ps-8"
         >
           {pot.open ? <Now pot={pot} works={works} /> : <PotLogbook pot={pot} />}
+        </section>
+        <section
+          aria-label="Signs and what to heed"
+          className="border-line flex flex-col gap-4 lg:col-start-3 lg:border-s lg:ps-8"
+        >
           {pot.signs.length > 0 ? <Signs pot={pot} /> : null}
           {[...pot.heed, ...pot.notes].map((note) => (
             <Notice key={note.id} rank={note.rank}>
