@@ -15,7 +15,11 @@ use Kettle\Reason\RefusedException;
 use Kettle\Recipe\Fields;
 use Kettle\Recipe\Kitchen;
 
-/** What a pot is begun with: the same question as it was planned by, answered once more and kept. */
+/**
+ * What a pot is begun with: the same question as it was planned by, answered once more and kept.
+ *
+ * @phpstan-import-type Told from BoilFields
+ */
 final readonly class BoilBegun
 {
     /** What an oil is cleansed and cooked in where nobody says: common practice, no source. */
@@ -51,6 +55,7 @@ final readonly class BoilBegun
     private function decoction(array $asked): array
     {
         $answer = $this->questions->decoction($asked);
+        self::refuseStops($answer['notes'], 'herbs');
         $mix = $this->fields->mix($asked);
         $made = $this->fields->decocted($asked, $this->fields->hardness($asked, $mix), $mix['total'] ?? null);
         $solids = $made->herbMl($this->tables);
@@ -84,11 +89,7 @@ final readonly class BoilBegun
     private function longOil(array $asked): array
     {
         $answer = $this->questions->longOil($asked);
-        foreach ($answer['notes'] as $note) {
-            if ($note['rank'] === 'stop') {
-                throw (new DecoctionException('never_so', $note['says']))->about('purpose');
-            }
-        }
+        self::refuseStops($answer['notes'], 'purpose');
         // The decoction of it is a pot of its own.
         $stage = array_values(array_filter($answer['stages'], fn (array $each) => $each['stage'] !== 'decoction'))[0];
         $oil = $this->fields->longOil($asked);
@@ -125,7 +126,8 @@ final readonly class BoilBegun
      */
     private function glycerin(array $asked): array
     {
-        $this->questions->glycerin($asked);
+        // What does not keep itself has days, in the cold: it is begun all the same.
+        self::refuseStops($this->questions->glycerin($asked)['notes'], 'herbs', 'glycerin-not-kept');
         $share = $this->fields->number($asked, 'glycerin_share');
         $made = Glycerite::of(
             $this->fields->amount($asked, 'total', Kind::Mass) ?? throw DecoctionException::amount('total'),
@@ -174,6 +176,21 @@ final readonly class BoilBegun
             $this->fields->number($asked, 'hours_a_day') ?? ($row->number('least_h') + $row->number('most_h')) / 2,
             $this->tables,
         );
+    }
+
+    /**
+     * @param  list<Told>  $notes
+     * @param  string  $but id of the one that is no refusal
+     *
+     * @throws DecoctionException
+     */
+    private static function refuseStops(array $notes, string $field, string $but = ''): void
+    {
+        foreach ($notes as $note) {
+            if ($note['rank'] === 'stop' && $note['id'] !== $but) {
+                throw (new DecoctionException('never_so', $note['says']))->about($field);
+            }
+        }
     }
 
     /** @return list<mixed> */

@@ -16,6 +16,7 @@ use Kettle\Material\HerbPart;
 use Kettle\Material\Tables;
 use Kettle\Measure\Kind;
 use Kettle\Reason\Figure;
+use Kettle\Reason\Note;
 use Kettle\Reason\RefusedException;
 use Kettle\Reason\Said;
 use Kettle\Recipe\Fields;
@@ -38,6 +39,8 @@ use Kettle\Time\Interval;
  */
 final readonly class DecoctionQuestions
 {
+    private const PLAIN_OIL = 'olive';
+
     private const STAGES = ['cleanse', 'cook', 'whole'];
 
     private BoilFields $fields;
@@ -62,6 +65,7 @@ final readonly class DecoctionQuestions
         $rate = $this->fields->rate($document, $pot, false);
         $days = (int) $this->tables->table('decoction')->row('keeps')->number('days');
         $notes = [
+            ...$this->cautions($mix['mix'] ?? null, 'skin'),
             ...$this->aboutHerbs($mix['mix'] ?? null, $hardness),
             $this->fields->note('hard-water', 'note'),
             $this->fields->note('decoction-days', 'note', ['days' => $days]),
@@ -122,10 +126,14 @@ final readonly class DecoctionQuestions
                         ]),
             ];
         }
+        $purpose = Fields::text($document, 'purpose') ?? 'skin';
+        $paste = RefusedException::at('paste_herbs', fn () => $this->fields->mix(['herbs' => $document['paste_herbs'] ?? []]));
+        $told = $this->cautions($paste['mix'] ?? null, $purpose);
         $notes = [];
         if ($stage !== 'cleanse' && $cookedIn['id'] === 'decoction') {
             $decoct = is_array($document['decoct'] ?? null) ? $document['decoct'] : [];
             $mix = RefusedException::at('decoct.herbs', fn () => $this->fields->mix($decoct));
+            $told = [...$told, ...$this->cautions($mix['mix'] ?? null, $purpose)];
             if ($mix !== null || Fields::text($decoct, 'hardness') !== null) {
                 $hardness = $this->fields->hardness($decoct, $mix);
                 $made = Decocted::wanted($hardness, $oil->liquidMl);
@@ -138,6 +146,8 @@ final readonly class DecoctionQuestions
             }
         }
         $notes = [
+            // What is told of both is told once.
+            ...array_values(array_column($told, null, 'says')),
             ...$this->aboutFood($document, $stage === 'cleanse' || $cookedIn['food']),
             ...$this->aboutPot($pot, $oil->goesInMl()),
             $this->fields->note('flame', 'care'),
@@ -183,6 +193,7 @@ final readonly class DecoctionQuestions
                 $this->kitchen,
             ),
             'notes' => [
+                ...$this->cautions($this->fields->mix($document)['mix'] ?? null, 'skin'),
                 ...$made->keepsItself()
                     ? []
                     : [$this->fields->note('glycerin-not-kept', 'stop', ['percent' => round($made->share * 100), 'days' => $made->days()])],
@@ -265,6 +276,38 @@ final readonly class DecoctionQuestions
                 $this->kitchen->now,
                 $this->kitchen->waking,
             ),
+        );
+    }
+
+    /**
+     * What is to be minded of the herbs, by the same rules as of an oil of them: what is deadly in oil is so in water.
+     *
+     * @return list<Told>
+     */
+    private function cautions(?HerbMix $mix, string $purpose): array
+    {
+        if ($mix === null) {
+            return [];
+        }
+        $wish = [
+            'herbs' => array_map(
+                fn (HerbPart $part) => ($part->plant->id === '' ? ['name' => $part->plant->name] : ['id' => $part->plant->id]) + [
+                    'form' => $part->form->id,
+                    'state' => 'dried',
+                ],
+                $mix->parts,
+            ),
+            // An oil of which nothing is to be minded: it is asked about the herbs.
+            'oils' => [self::PLAIN_OIL],
+            'purpose' => $purpose,
+            'finished' => ['amount' => '100 mL'],
+            'before' => ['made' => $this->kitchen->today()->format('Y-m-d')],
+        ];
+        $held = $this->planning->cautions($wish, $this->kitchen, 'bench');
+
+        return array_map(
+            fn (Note $note) => ['id' => $note->id, 'rank' => $note->rank, 'says' => $this->kitchen->words()->of($note->says)],
+            array_values(array_filter($held, fn (Note $note) => $note->rank !== 'note')),
         );
     }
 

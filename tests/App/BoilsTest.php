@@ -95,6 +95,17 @@ it('refuses what cannot be at a pot, and keeps what was there', function () {
     foreach ([['width' => '12 cm'], ['oil' => null], ['carrier' => 'engine'], ['purpose' => 'kitchen', 'stage' => 'cook']] as $wrong) {
         $this->atHouse('POST', '/boils', cleansing($wrong))->assertStatus(422);
     }
+    // What is deadly in oil is deadly in water, and is not begun.
+    foreach (
+        [
+            ['what' => 'decoction', 'herbs' => ['foxglove'], 'want' => '400 mL'],
+            ['what' => 'glycerin', 'herbs' => ['foxglove'], 'total' => '100 g'],
+            cleansing(['stage' => 'cook', 'paste_herbs' => ['foxglove']]),
+            cleansing(['stage' => 'cook', 'herbs' => ['foxglove']]),
+        ] as $deadly
+    ) {
+        $this->atHouse('POST', '/boils', $deadly)->assertStatus(422)->assertJsonPath('faults.0.reason', 'never_so');
+    }
     expect(Boil::query()->count())->toBe(1);
 });
 
@@ -257,4 +268,48 @@ it('goes out with the house and comes in again with every line, once', function 
     ) {
         $this->atHouse('POST', '/import', $spoil($out))->assertStatus(422);
     }
+});
+
+it('tells of a month of a pot as much as of a few days of it', function () {
+    $id = $this->atHouse('POST', '/boils', cleansing())->json('id');
+    $boil = Boil::withoutGlobalScopes()->where('uid', $id)->firstOrFail();
+    $rows = [];
+    $level = 5200.0;
+    foreach (range(0, 29) as $day) {
+        $from = Carbon::parse('2026-10-20T09:00:00Z')->addDays($day);
+        $line = function (string $kind, array $data, int $minutes) use (&$rows, $boil, $from): void {
+            $rows[] = [
+                'house_id' => $boil->house_id,
+                'boil_id' => $boil->id,
+                'uid' => strtolower((string) Illuminate\Support\Str::ulid()),
+                'by' => 'Una',
+                'kind' => $kind,
+                'data' => json_encode($data),
+                'happened_at' => $from->copy()->addMinutes($minutes),
+                'recorded_at' => $from,
+            ];
+        };
+        $line('lit', [], 0);
+        foreach (range(1, 12) as $mark) {
+            $line('marked', ['ml' => ($level -= 10), 'typed' => 'so much'], $mark * 10);
+        }
+        $line('covered', [], 125);
+    }
+    BoilEntry::query()->insert($rows);
+    $pot = $this->atHouse('GET', "/boils/{$id}")
+        ->assertOk()
+        ->json();
+    expect(count($pot['entries']))
+        ->toBe(80)
+        ->and($pot['entries_total'])
+        ->toBe(421)
+        ->and(count($pot['marks']))
+        ->toBe(120)
+        // The first and the last are among them.
+        ->and([$pot['marks'][0]['ml'], $pot['marks'][119]['ml']])
+        ->toBe([5190, 1600])
+        ->and(count($pot['track']))
+        ->toBe(60)
+        ->and($pot['learned'])
+        ->toBeTrue();
 });

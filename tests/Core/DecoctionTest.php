@@ -130,6 +130,24 @@ it('cleanses the oil by its parts, in days that are told with their range', func
         ->toBe(['flame', 'froth', 'wick', 'senses']);
 });
 
+it('minds in water what is minded in oil', function (string $mode, array $asked, array $ids) {
+    expect(
+        array_values(array_intersect(array_column(boiled($mode, $asked)['notes'], 'id'), ['deadly', 'poison', 'daisy-family', 'rags'])),
+    )->toBe($ids);
+})->with([
+    'what is deadly' => ['decoction', ['herbs' => [['id' => 'foxglove']], 'want' => '400 mL'], ['deadly', 'poison']],
+    'a daisy' => ['decoction', ['herbs' => [['id' => 'chamomile']], 'want' => '400 mL'], ['daisy-family']],
+    'a daisy in glycerin' => ['glycerin', ['total' => '100 g', 'herbs' => [['id' => 'chamomile']]], ['daisy-family']],
+    'the paste' => ['long-oil', ['oil' => '1 L', 'paste_herbs' => [['id' => 'foxglove']]], ['deadly', 'poison']],
+    'the decoction of a long oil' => ['long-oil', ['oil' => '1 L', 'decoct' => ['herbs' => [['id' => 'chamomile']]]], ['daisy-family']],
+    'both, told once' => [
+        'long-oil',
+        ['oil' => '1 L', 'paste_herbs' => [['id' => 'chamomile']], 'decoct' => ['herbs' => [['id' => 'chamomile']]]],
+        ['daisy-family'],
+    ],
+    'nothing of nothing' => ['decoction', ['hardness' => 'soft', 'want' => '400 mL'], []],
+]);
+
 it('marks the levels of the decoction in the pot of the long oil, or says in how many lots it is boiled', function () {
     $ask = fn (float $height): array => boiled('long-oil', [
         'stage' => 'whole',
