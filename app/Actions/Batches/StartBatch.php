@@ -3,10 +3,10 @@
 namespace App\Actions\Batches;
 
 use App\Actions\Melt\WantProduct;
+use App\Actions\NextCode;
 use App\Actions\Stores\StockLedger;
 use App\House\KitchenFactory;
 use App\Models\Batch;
-use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Kettle\Batch\Line\Bottled;
@@ -34,7 +34,7 @@ final readonly class StartBatch
     public function __construct(
         private Planning $planning,
         private KitchenFactory $kitchens,
-        private CurrentHouse $current,
+        private NextCode $codes,
         private Logbook $logbook,
         private StockLedger $ledger,
         private WantProduct $wanted,
@@ -61,7 +61,7 @@ final readonly class StartBatch
 
         return DB::transaction(function () use ($wish, $origin, $repeats, $plan, $document, $read, $for, $begun): Batch {
             $batch = Batch::query()->create([
-                'code' => $this->nextCode(),
+                'code' => $this->codes->of('begun'),
                 'herbs' => $plan->wish->mix->said(),
                 'oils' => $plan->wish->blend->said(),
                 'origin' => $origin,
@@ -139,16 +139,5 @@ final readonly class StartBatch
         }
 
         return $takes;
-    }
-
-    /** "26-014": the year and the house's own count, whose row is locked until the batch is in. */
-    private function nextCode(): string
-    {
-        $house = $this->current->house()->id;
-        DB::table('batch_counters')->upsert([['house_id' => $house, 'begun' => 1]], ['house_id'], ['begun' => DB::raw('begun + 1')]);
-        /** @var int $number */
-        $number = DB::table('batch_counters')->where('house_id', $house)->value('begun');
-
-        return sprintf('%s-%03d', $this->kitchens->now()->format('y'), $number);
     }
 }

@@ -3,9 +3,9 @@
 namespace App\Actions\Boil;
 
 use App\Actions\Batches\NewLine;
+use App\Actions\NextCode;
 use App\House\KitchenFactory;
 use App\Models\Boil;
-use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Kettle\Ask\BoilBegun;
@@ -23,7 +23,7 @@ final readonly class BeginBoil
         private KitchenFactory $kitchens,
         private Questions $questions,
         private Tables $tables,
-        private CurrentHouse $current,
+        private NextCode $codes,
         private BoilLogbook $logbook,
     ) {}
 
@@ -45,7 +45,7 @@ final readonly class BeginBoil
         return DB::transaction(function () use ($plan, $typed): Boil {
             $frozen = FrozenBoil::of($plan);
             $boil = Boil::query()->create([
-                'code' => $this->nextCode(),
+                'code' => $this->codes->of('boiled', 'D'),
                 'kind' => $frozen->kind,
                 'wish' => $typed,
                 'plan' => $plan,
@@ -57,20 +57,5 @@ final readonly class BeginBoil
 
             return $boil;
         });
-    }
-
-    /** "D26-003": the year and the house's own count of pots. */
-    private function nextCode(): string
-    {
-        $house = $this->current->house()->id;
-        DB::table('batch_counters')->upsert(
-            [['house_id' => $house, 'begun' => 0, 'boiled' => 1]],
-            ['house_id'],
-            ['boiled' => DB::raw('boiled + 1')],
-        );
-        /** @var int $number */
-        $number = DB::table('batch_counters')->where('house_id', $house)->value('boiled');
-
-        return sprintf('D%s-%03d', $this->kitchens->now()->format('y'), $number);
     }
 }

@@ -4,9 +4,9 @@ namespace App\Actions\Melt;
 
 use App\Actions\Batches\MustBeRead;
 use App\Actions\Batches\NewLine;
+use App\Actions\NextCode;
 use App\House\KitchenFactory;
 use App\Models\Making;
-use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Kettle\Batch\Line\Started;
@@ -30,7 +30,7 @@ final readonly class BeginMaking
         private KitchenFactory $kitchens,
         private Tables $tables,
         private Planning $planning,
-        private CurrentHouse $current,
+        private NextCode $codes,
         private MakingLogbook $logbook,
         private WantProduct $wanted,
     ) {}
@@ -64,7 +64,7 @@ final readonly class BeginMaking
 
         return DB::transaction(function () use ($wish, $plan, $document, $read, $wanted): Making {
             $making = Making::query()->create([
-                'code' => $this->nextCode(),
+                'code' => $this->codes->of('made', 'P'),
                 'product' => $plan->wish->product->id,
                 'wish' => $wish,
                 'plan' => $document,
@@ -84,20 +84,5 @@ final readonly class BeginMaking
     private static function sentence(ProductPlan $plan): Said
     {
         return Said::just(['run' => array_column($plan->sentence, 'text')]);
-    }
-
-    /** "P26-014": the year and the house's own count of products. */
-    private function nextCode(): string
-    {
-        $house = $this->current->house()->id;
-        DB::table('batch_counters')->upsert(
-            [['house_id' => $house, 'begun' => 0, 'made' => 1]],
-            ['house_id'],
-            ['made' => DB::raw('made + 1')],
-        );
-        /** @var int $number */
-        $number = DB::table('batch_counters')->where('house_id', $house)->value('made');
-
-        return sprintf('P%s-%03d', $this->kitchens->now()->format('y'), $number);
     }
 }
