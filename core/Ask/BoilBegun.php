@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Ask;
 
 use Kettle\Boiling\FrozenBoil;
+use Kettle\Caution\CautionException;
 use Kettle\Decoction\DecoctionException;
 use Kettle\Decoction\Glycerite;
 use Kettle\Material\HerbMix;
@@ -35,27 +36,29 @@ final readonly class BoilBegun
     /**
      * @param  'decoction'|'long-oil'|'glycerin'  $what
      * @param  array<mixed>  $asked as the question takes it, and `carrier`, the id of a long oil's oil
+     * @param  list<string>  $read ids of the cautions that somebody has read
      * @return array<string, mixed> as FrozenBoil reads it
      *
      * @throws RefusedException where it is refused when it is planned, or is no food and is to be eaten
      */
-    public function of(string $what, array $asked): array
+    public function of(string $what, array $asked, array $read = []): array
     {
         return match ($what) {
-            'decoction' => $this->decoction($asked),
-            'long-oil' => $this->longOil($asked),
-            'glycerin' => $this->glycerin($asked),
+            'decoction' => $this->decoction($asked, $read),
+            'long-oil' => $this->longOil($asked, $read),
+            'glycerin' => $this->glycerin($asked, $read),
         };
     }
 
     /**
      * @param  array<mixed>  $asked
+     * @param  list<string>  $read
      * @return array<string, mixed>
      */
-    private function decoction(array $asked): array
+    private function decoction(array $asked, array $read): array
     {
         $answer = $this->questions->decoction($asked);
-        self::refuseStops($answer['notes'], 'herbs');
+        $this->heed($answer['notes'], 'herbs', $read);
         $mix = $this->fields->mix($asked);
         $made = $this->fields->decocted($asked, $this->fields->hardness($asked, $mix), $mix['total'] ?? null);
         $solids = $made->herbMl($this->tables);
@@ -84,12 +87,13 @@ final readonly class BoilBegun
      * Decoction, cleansing and cooking are a pot each: where all three are planned, the cleansing is begun.
      *
      * @param  array<mixed>  $asked
+     * @param  list<string>  $read
      * @return array<string, mixed>
      */
-    private function longOil(array $asked): array
+    private function longOil(array $asked, array $read): array
     {
         $answer = $this->questions->longOil($asked);
-        self::refuseStops($answer['notes'], 'purpose');
+        $this->heed($answer['notes'], 'purpose', $read);
         // The decoction of it is a pot of its own.
         $stage = array_values(array_filter($answer['stages'], fn (array $each) => $each['stage'] !== 'decoction'))[0];
         $oil = $this->fields->longOil($asked);
@@ -122,12 +126,13 @@ final readonly class BoilBegun
 
     /**
      * @param  array<mixed>  $asked
+     * @param  list<string>  $read
      * @return array<string, mixed>
      */
-    private function glycerin(array $asked): array
+    private function glycerin(array $asked, array $read): array
     {
         // What does not keep itself has days, in the cold: it is begun all the same.
-        self::refuseStops($this->questions->glycerin($asked)['notes'], 'herbs', 'glycerin-not-kept');
+        $this->heed($this->questions->glycerin($asked)['notes'], 'herbs', $read, 'glycerin-not-kept');
         $share = $this->fields->number($asked, 'glycerin_share');
         $made = Glycerite::of(
             $this->fields->amount($asked, 'total', Kind::Mass) ?? throw DecoctionException::amount('total'),
@@ -180,15 +185,21 @@ final readonly class BoilBegun
 
     /**
      * @param  list<Told>  $notes
+     * @param  list<string>  $read ids of those that somebody has read
      * @param  string  $but id of the one that is no refusal
      *
-     * @throws DecoctionException
+     * @throws RefusedException where it is never begun so, or is to be read first
      */
-    private static function refuseStops(array $notes, string $field, string $but = ''): void
+    private function heed(array $notes, string $field, array $read, string $but = ''): void
     {
         foreach ($notes as $note) {
             if ($note['rank'] === 'stop' && $note['id'] !== $but) {
                 throw (new DecoctionException('never_so', $note['says']))->about($field);
+            }
+        }
+        foreach ($notes as $note) {
+            if (($note['must_read'] ?? false) && ! in_array($note['id'], $read, true)) {
+                throw CautionException::unread($note['says']);
             }
         }
     }

@@ -25,7 +25,7 @@ use Kettle\Recipe\Kitchen;
 /**
  * Reads what the questions of boiling down are asked with, and says what is to be heeded.
  *
- * @phpstan-type Told array{id: string, rank: string, says: string}
+ * @phpstan-type Told array{id: string, rank: string, says: string, must_read?: bool}
  */
 final readonly class BoilFields
 {

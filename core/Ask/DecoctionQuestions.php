@@ -306,7 +306,8 @@ final readonly class DecoctionQuestions
         $held = $this->planning->cautions($wish, $this->kitchen, 'bench');
 
         return array_map(
-            fn (Note $note) => ['id' => $note->id, 'rank' => $note->rank, 'says' => $this->kitchen->words()->of($note->says)],
+            fn (Note $note) => ['id' => $note->id, 'rank' => $note->rank, 'says' => $this->kitchen->words()->of($note->says)] +
+                ($note->acknowledge ? ['must_read' => true] : []),
             array_values(array_filter($held, fn (Note $note) => $note->rank !== 'note')),
         );
     }

@@ -92,6 +92,11 @@ final class BoilException extends RefusedException
         return new self('out_of_range', sprintf('No more comes out than stood in it: %s.', $there), 'amount');
     }
 
+    public static function pastItsDay(string $until): self
+    {
+        return new self('past', sprintf('It was good until %s. Nothing is taken of it any more: throw it away.', $until), 'amount');
+    }
+
     public static function notSoMuchLeft(string $left): self
     {
         return new self('out_of_range', sprintf('There is %s left of it.', $left), 'amount');

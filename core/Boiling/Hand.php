@@ -144,10 +144,14 @@ final readonly class Hand
     }
 
     /** @throws BoilException */
-    public function take(float $amount, string $typed, string $to): Line
+    public function take(float $amount, string $typed, string $to, \DateTimeImmutable $now): Line
     {
         if ($this->state->stage !== Stage::Made) {
             throw BoilException::notMade();
+        }
+        $until = $this->state->made?->bestBefore;
+        if ($until !== null && $until < $now->format('Y-m-d')) {
+            throw BoilException::pastItsDay(Dates::say($until));
         }
         if (! is_finite($amount) || $amount <= 0 || $amount > $this->state->left + 0.5) {
             throw BoilException::notSoMuchLeft(($this->plain)($this->state->left));

@@ -52,6 +52,14 @@ it('begins a pot from its plan, with a code, a logbook and its level to scale', 
     expect($this->atHouse('POST', '/boils', cleansing())->json('code'))->toBe('D26-002');
 });
 
+it('is begun when what is to be read of its herbs was read', function () {
+    $comfrey = ['what' => 'decoction', 'herbs' => ['comfrey-leaf'], 'want' => '400 mL'];
+    $must = array_values(array_filter($this->atHouse('POST', '/boil', $comfrey)->json('notes'), fn (array $note) => $note['must_read']));
+    expect(array_column($must, 'id'))->toContain('pyrrolizidine');
+    $this->atHouse('POST', '/boils', $comfrey)->assertStatus(422)->assertJsonPath('faults.0.reason', 'unread');
+    $this->atHouse('POST', '/boils', $comfrey + ['acknowledged' => array_column($must, 'id')])->assertOk();
+});
+
 it('learns the rate by its marks over the flame, and not by the night', function () {
     $id = $this->atHouse('POST', '/boils', cleansing())->json('id');
     pot($id, 'flame', ['on' => true]);

@@ -264,7 +264,7 @@ it('does at a pot what can be done where it stands, and nothing else', function 
         'warm' => refusedAs(fn () => $hand->warm(93.0)),
         'see' => refusedAs(fn () => $hand->see(['flame' => 'quiet'])),
         'make' => refusedAs(fn () => $hand->make(900.0, '', '', true, $now)),
-        'take' => refusedAs(fn () => $hand->take(10.0, '', '')),
+        'take' => refusedAs(fn () => $hand->take(10.0, '', '', $now)),
         'discard' => refusedAs(fn () => $hand->discard()),
     ];
     expect(array_keys(array_filter($tried, fn (string $refused) => $refused === '')))->toBe($may);
@@ -307,6 +307,16 @@ it('strains no more oil than went in, and a decoction that is strained too soon'
         ->toBe('')
         ->and(boilHand(boiled($lines, '24 16:00', $water))->make(400.0, '', '', false, boilAt('24 16:00'))->bestBefore)
         ->toBe('2026-11-27');
+});
+
+it('takes nothing of what is past its day', function () {
+    $hand = boilHand(boiled([['24 09:00', new Lit()], ['24 10:00', new Made(400.0, '', '', null, '2026-11-27')]], '28 09:00'));
+    expect(refusedAs(fn () => $hand->take(10.0, '', '', boilAt('27 23:59'))))
+        ->toBe('')
+        ->and(refusedAs(fn () => $hand->take(10.0, '', '', boilAt('28 00:01'))))
+        ->toBe('amount past')
+        ->and($hand->discard())
+        ->toBeInstanceOf(Discarded::class);
 });
 
 it('takes a time from the last line on, and none to come', function (string $at, string $refused) {

@@ -11,6 +11,7 @@ import { Figure } from '../parts/Figure'
 import { Notice, Trouble, Waiting } from '../parts/Notice'
 import { Row } from '../parts/Row'
 import { useSettled } from '../parts/settled'
+import { Tick } from '../parts/Tick'
 import { TabList } from '../parts/TabList'
 import { PotToScale } from './PotToScale'
 import { Solvents } from './Solvents'
@@ -130,7 +131,11 @@ function Begin({ wish, view }: { wish: BoilWish; view: Shape<'BoilView'> }) {
   const go = useNavigate()
   const { works } = usePart()
   const write = usePotWrite((pot) => void go(`/h/${house}/stove/boil/${pot.id}`))
+  const [read, setRead] = useState('')
   if (!works) return null
+  // Read is what stands there now: another herb has other cautions.
+  const heed = view.notes.filter((note) => note.must_read)
+  const says = heed.map((note) => note.says).join(' ')
   const wanted = view.figures['decoction.end_volume']?.value
   const whole = wish.what === 'long-oil' && wish.stage === 'whole'
   const pots = whole
@@ -142,13 +147,23 @@ function Begin({ wish, view }: { wish: BoilWish; view: Shape<'BoilView'> }) {
     : [{ says: 'Begin it', body: begun(wish) }]
   return (
     <div className="flex flex-col gap-2">
+      {heed.length > 0 ? (
+        <Tick checked={read === says} onChange={(to) => setRead(to ? says : '')}>
+          I have read this: {says}
+        </Tick>
+      ) : null}
       <div className="flex flex-wrap gap-2">
         {pots.map((pot) => (
           <Button
             key={pot.says}
             look={whole ? 'plain' : 'strong'}
             disabled={write.isPending}
-            onClick={() => write.mutate({ path: `/houses/${house}/boils`, body: pot.body as never })}
+            onClick={() =>
+              write.mutate({
+                path: `/houses/${house}/boils`,
+                body: { ...pot.body, acknowledged: read === says ? heed.map((note) => note.id) : [] } as never,
+              })
+            }
           >
             {pot.says}
           </Button>

@@ -437,6 +437,7 @@ function Came({ pot, works }: { pot: Pot; works: boolean }) {
   const { write, path } = usePotLine(pot, () => form.clear())
   const { field, rest } = form.beside(write.error)
   const { made } = pot
+  const [discarding, setDiscarding] = useState(false)
   if (pot.stage === 'discarded') return <p>Thrown away.</p>
   if (!made) return null
   return (
@@ -487,7 +488,7 @@ function Came({ pot, works }: { pot: Pot; works: boolean }) {
           Make a cream with it
         </Button>
       ) : null}
-      {pot.stage === 'made' && works ? (
+      {pot.stage === 'made' && works && !made.past ? (
         <form
           className="flex flex-col gap-3"
           onSubmit={sent(() =>
@@ -501,6 +502,14 @@ function Came({ pot, works }: { pot: Pot; works: boolean }) {
             Taken
           </Button>
         </form>
+      ) : null}
+      {pot.stage === 'made' && works ? (
+        <>
+          <TextButton className="self-start" onClick={() => setDiscarding(true)}>
+            Throw it away
+          </TextButton>
+          <Discard pot={pot} open={discarding} close={() => setDiscarding(false)} />
+        </>
       ) : null}
     </div>
   )

@@ -31,13 +31,14 @@ final readonly class BeginBoil
      * @param  'decoction'|'long-oil'|'glycerin'  $what
      * @param  array<string, mixed>  $asked as the core takes it
      * @param  array<string, mixed>  $typed as it was typed
+     * @param  list<string>  $acknowledged ids of the cautions somebody has read
      *
      * @throws RefusedException
      */
-    public function __invoke(string $what, array $asked, array $typed): Boil
+    public function __invoke(string $what, array $asked, array $typed, array $acknowledged = []): Boil
     {
         $kitchen = $this->kitchens->plain();
-        $kept = (new BoilBegun($this->questions->decoction($kitchen), $this->tables, $kitchen))->of($what, $asked);
+        $kept = (new BoilBegun($this->questions->decoction($kitchen), $this->tables, $kitchen))->of($what, $asked, $acknowledged);
         // Frozen as JSON would read it back, so that what is used now and later is the same.
         $plan = json_decode(json_encode($kept, JSON_THROW_ON_ERROR), true);
         assert(is_array($plan));

@@ -114,7 +114,7 @@ final readonly class TendBoil
     {
         $amount = RefusedException::at('amount', fn () => $this->amount($boil->plan, $typed));
 
-        return $this->line($boil, null, fn (Hand $hand) => $hand->take($amount, $typed, $to));
+        return $this->line($boil, null, fn (Hand $hand) => $hand->take($amount, $typed, $to, $this->kitchens->now()));
     }
 
     public function note(Boil $boil, string $text, ?string $corrects): BoilEntry

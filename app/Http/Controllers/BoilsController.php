@@ -27,7 +27,9 @@ final class BoilsController extends Controller
     #[Operation('Begin a pot that is boiled down, as it was planned')]
     public function begin(Requests\BeginBoil $form, BeginBoil $begin, Measures $measures): PotView
     {
-        return $this->page->of($begin($form->what(), [...$form->asked(), ...$measures->read($form->measures())], $form->typed()));
+        return $this->page->of(
+            $begin($form->what(), [...$form->asked(), ...$measures->read($form->measures())], $form->typed(), $form->acknowledged()),
+        );
     }
 
     #[Operation('A pot that is boiled down: its level, its end, its signs and its logbook')]

@@ -7,7 +7,11 @@ final class BeginBoil extends BoilDown
 {
     public function rules(): array
     {
-        return parent::rules() + ['carrier' => ['nullable', 'string', 'max:60']];
+        return parent::rules() + [
+            'carrier' => ['nullable', 'string', 'max:60'],
+            'acknowledged' => ['nullable', 'array', 'max:60'],
+            'acknowledged.*' => ['string', 'max:60'],
+        ];
     }
 
     public function asked(): array
@@ -15,12 +19,18 @@ final class BeginBoil extends BoilDown
         return parent::asked() + $this->written(['carrier']);
     }
 
+    /** @return list<string> ids of the cautions that somebody has read */
+    public function acknowledged(): array
+    {
+        return array_values(array_filter((array) $this->input('acknowledged'), is_string(...)));
+    }
+
     /** @return array<string, mixed> as it was typed */
     public function typed(): array
     {
         $typed = [];
         foreach ($this->safe()->all() as $field => $each) {
-            if (is_string($field) && $each !== null && $each !== '' && $each !== []) {
+            if (is_string($field) && $field !== 'acknowledged' && $each !== null && $each !== '' && $each !== []) {
                 $typed[$field] = $each;
             }
         }

@@ -12,5 +12,6 @@ final readonly class BoilNote extends Shape
         public string $id,
         #[Schema(['type' => 'string', 'enum' => ['stop', 'care', 'note']])] public string $rank,
         public string $says,
+        public bool $must_read = false,
     ) {}
 }

@@ -33,4 +33,10 @@ final readonly class Marked extends Line
     {
         return ['ml' => $this->ml, 'typed' => $this->typed, ...$this->anew ? ['anew' => true] : []];
     }
+
+    /** It was over the flame for so long by then. */
+    public function rests(): bool
+    {
+        return true;
+    }
 }

@@ -29,4 +29,10 @@ final readonly class SignsSeen extends Line
     {
         return ['seen' => $this->seen];
     }
+
+    /** It was over the flame for so long by then. */
+    public function rests(): bool
+    {
+        return true;
+    }
 }
