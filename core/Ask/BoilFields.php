@@ -149,11 +149,17 @@ final readonly class BoilFields
         $want = $this->amount($document, 'want', Kind::Volume);
         $water = $this->amount($document, 'water', Kind::Volume);
         $herb = $this->amount($document, 'herb', Kind::Mass) ?? $weighedG;
-        if (count(array_filter([$want, $water, $herb], fn (?float $each) => $each !== null)) !== 1) {
-            throw DecoctionException::oneAmount('how much decoction, how much water, or how much herb');
+        $given = count(array_filter([$want, $water, $herb], fn (?float $each) => $each !== null));
+        $holds = $given === 0 ? $this->holdsMl($document) : null;
+        if ($given !== 1 && $holds === null) {
+            throw DecoctionException::oneAmount('how much decoction, how much water, or how much herb; or none, and how large the pot is');
         }
 
         return match (true) {
+            $holds !== null => Decocted::ofWater(
+                $hardness,
+                ($holds / Decocted::ofWater($hardness, 1000.0)->goesInMl($this->tables)) * 1000,
+            ),
             $want !== null => Decocted::wanted($hardness, $want),
             $water !== null => Decocted::ofWater($hardness, $water),
             default => Decocted::ofHerb($hardness, (float) $herb),
@@ -175,12 +181,30 @@ final readonly class BoilFields
             ],
             fn (?float $amount) => $amount !== null,
         );
+        $holds = $given === [] ? $this->holdsMl($document) : null;
+        if ($holds !== null) {
+            return LongOil::of('oil', ($holds / LongOil::of('oil', 1000.0, $this->tables)->goesInMl()) * 1000, $this->tables);
+        }
         if (count($given) !== 1) {
-            throw DecoctionException::oneAmount('how much oil, how much paste, or how much decoction');
+            throw DecoctionException::oneAmount('how much oil, how much paste, or how much decoction; or none, and how large the pot is');
         }
         $known = array_key_first($given);
 
         return LongOil::of($known, $given[$known], $this->tables);
+    }
+
+    /**
+     * What goes into the pot there is, where no amount is said: it holds so many times as much.
+     *
+     * @param  array<mixed>  $document
+     *
+     * @throws DecoctionException
+     */
+    private function holdsMl(array $document): ?float
+    {
+        $pot = $this->pot($document);
+
+        return $pot === null ? null : $pot->brimMl() / $this->tables->table('decoction')->row('pot')->number('least_times');
     }
 
     /**

@@ -98,6 +98,8 @@ it('refuses what cannot be at a pot, and keeps what was there', function () {
     pot($id, 'signs', ['flame' => 'loud'], 422);
     pot($id, 'flame', ['on' => false, 'at' => '08:00'], 422)->assertJsonPath('faults.0.field', 'at');
     pot($id, 'flame', ['on' => false, 'at' => 'noonish'], 422)->assertJsonPath('faults.0.field', 'at');
+    // What is to come is not taken for yesterday.
+    pot($id, 'flame', ['on' => false, 'at' => '23:30'], 422)->assertJsonPath('faults.0.reason', 'out_of_range');
     pot($id, 'take', ['amount' => '10 mL'], 422);
     expect(BoilEntry::query()->count())->toBe(4);
     foreach ([['width' => '12 cm'], ['oil' => null], ['carrier' => 'engine'], ['purpose' => 'kitchen', 'stage' => 'cook']] as $wrong) {

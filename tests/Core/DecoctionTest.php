@@ -148,6 +148,21 @@ it('minds in water what is minded in oil', function (string $mode, array $asked,
     'nothing of nothing' => ['decoction', ['hardness' => 'soft', 'want' => '400 mL'], []],
 ]);
 
+it('makes as much as goes into the pot there is, where no amount is said', function (string $mode, array $asked) {
+    $pot = ['pot' => ['diameter_mm' => 300.0, 'height_mm' => 250.0]];
+    $answer = boiled($mode, $asked + $pot);
+    $level = $answer['pot'] ?? $answer['stages'][0]['pot'];
+    // It holds twice what goes in: it stands half way up.
+    expect($level['starts_mm'])->toEqualWithDelta(125.0, 0.05);
+    expect(boiledFaults($mode, $asked))->toBe(['want: missing']);
+})->with([
+    ['decoction', ['hardness' => 'soft']],
+    ['decoction', ['hardness' => 'very-hard']],
+    ['decoction', ['herbs' => [['id' => 'oak-bark']]]],
+    ['long-oil', ['stage' => 'cleanse']],
+    ['long-oil', ['stage' => 'cook', 'liquid' => 'milk']],
+]);
+
 it('marks the levels of the decoction in the pot of the long oil, or says in how many lots it is boiled', function () {
     $ask = fn (float $height): array => boiled('long-oil', [
         'stage' => 'whole',

@@ -85,6 +85,11 @@ test('a long oil is begun, marked, covered for the night, strained when four sig
   await page.getByLabel('and high').fill('25 cm')
   await page.getByLabel('Herb of the paste', { exact: true }).selectOption({ label: 'marshmallow root' })
   await expect(page.getByLabel('In which oil')).toHaveValue('sesame')
+  // As much as the pot holds, half way up; and then the litre there is.
+  await page.getByLabel('That is so much').selectOption({ label: 'as the pot holds' })
+  await expect(page.getByRole('button', { name: /^Oil: 1\.7 L/ })).toBeVisible()
+  await page.getByLabel('That is so much').selectOption({ label: 'of oil' })
+  await expect(page.getByRole('button', { name: /^Oil: 1 L/ })).toBeVisible()
   await page.getByRole('button', { name: 'Begin it' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Long oil of marshmallow root in sesame oil')
   await expect(page.getByText('Put it over the flame.')).toBeVisible()

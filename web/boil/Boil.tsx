@@ -16,7 +16,7 @@ import { TabList } from '../parts/TabList'
 import { PotToScale } from './PotToScale'
 import { Solvents } from './Solvents'
 import { PotSize, Typed } from './Typed'
-import { asked, begun, type BoilWish, itsDecoction, KNOWN, useBoilDraft } from './wish'
+import { asked, begun, type BoilWish, itsDecoction, KNOWN, POT, useBoilDraft } from './wish'
 
 const KINDS = [
   { id: 'long-oil', name: 'The long oil' },
@@ -220,7 +220,9 @@ function Asks({ wish, change, fault }: Its) {
           onChange={(e) => change({ stage: e.target.value })}
         />
       ) : null}
-      <Typed {...its} name="amount" about={wish.known} label="There is, or is wanted" max={80} />
+      {wish.known === POT ? null : (
+        <Typed {...its} name="amount" about={wish.known} label="There is, or is wanted" max={80} />
+      )}
       {known.length > 1 ? (
         <Select
           label="That is so much"

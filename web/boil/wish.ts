@@ -40,17 +40,22 @@ export const FIRST: BoilWish = {
   carrier: 'sesame',
 }
 
+/** No amount is said: as much is made as goes into the pot. */
+export const POT = 'pot'
+
 /** What an amount can be of, and what it is to begin with. */
 export const KNOWN: Record<BoilWish['what'], { id: string; name: string; amount: string }[]> = {
   'long-oil': [
     { id: 'oil', name: 'of oil', amount: '1 L' },
     { id: 'paste', name: 'of paste', amount: '250 g' },
     { id: 'decoction', name: 'of decoction', amount: '4 L' },
+    { id: POT, name: 'as the pot holds', amount: '' },
   ],
   decoction: [
     { id: 'want', name: 'of decoction', amount: '400 mL' },
     { id: 'herb', name: 'of herb', amount: '100 g' },
     { id: 'water', name: 'of water', amount: '1600 mL' },
+    { id: POT, name: 'as the pot holds', amount: '' },
   ],
   glycerin: [{ id: 'total', name: 'of extract and glycerin', amount: '100 g' }],
 }
@@ -78,7 +83,7 @@ export const itsDecoction = (wish: BoilWish, ml: number) =>
 /** What is sent: only what the kind asks for. */
 export function asked(wish: BoilWish) {
   const pot = { width: wish.width, height: wish.height, rate: wish.rate }
-  const amount = { [wish.known]: wish.amount }
+  const amount = wish.known === POT ? {} : { [wish.known]: wish.amount }
   const of = wish.herbs.length > 0 ? { herbs: wish.herbs } : { hardness: wish.hardness }
   if (wish.what === 'glycerin')
     return {

@@ -188,7 +188,7 @@ final readonly class TendBoil
     }
 
     /**
-     * "09:40" of today, or of yesterday where that is to come; "yesterday 21:30"; "2026-11-27T09:40".
+     * "09:40" of today, "yesterday 21:30", "2026-11-27T09:40".
      *
      * @throws BoilException
      */
@@ -206,7 +206,7 @@ final readonly class TendBoil
         }
         $at = $now->setTime((int) $m[2], (int) $m[3]);
 
-        return $m[1] !== '' || $at > $now ? $at->modify('-1 day') : $at;
+        return $m[1] !== '' ? $at->modify('-1 day') : $at;
     }
 
     /**
