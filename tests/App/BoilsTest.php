@@ -102,7 +102,14 @@ it('refuses what cannot be at a pot, and keeps what was there', function () {
     pot($id, 'flame', ['on' => false, 'at' => '23:30'], 422)->assertJsonPath('faults.0.reason', 'out_of_range');
     pot($id, 'take', ['amount' => '10 mL'], 422);
     expect(BoilEntry::query()->count())->toBe(4);
-    foreach ([['width' => '12 cm'], ['oil' => null], ['carrier' => 'engine'], ['purpose' => 'kitchen', 'stage' => 'cook']] as $wrong) {
+    foreach (
+        [
+            ['width' => '12 cm'],
+            ['oil' => null, 'width' => null, 'height' => null],
+            ['carrier' => 'engine'],
+            ['purpose' => 'kitchen', 'stage' => 'cook'],
+        ] as $wrong
+    ) {
         $this->atHouse('POST', '/boils', cleansing($wrong))->assertStatus(422);
     }
     // What is deadly in oil is deadly in water, and is not begun.

@@ -182,7 +182,7 @@ test('a decoction has three days, is taken from, and is not to be used after', a
   await page.getByRole('button', { name: 'Throw it away' }).click()
   await sheet.getByLabel('Why').fill('past its day')
   await sheet.getByRole('button', { name: 'Throw it away' }).click()
-  await expect(page.getByText('Thrown away.', { exact: true })).toBeVisible()
+  await expect(page.getByText('Thrown away.', { exact: true }).first()).toBeVisible()
   await page.goto(`${house}/today`)
   await expect(page.getByRole('region', { name: 'Boiled down' })).toHaveCount(0)
 })
