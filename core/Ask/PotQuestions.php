@@ -88,7 +88,17 @@ final readonly class PotQuestions
         foreach (array_keys(Doneness::SEEN) as $sign) {
             $seen[$sign] = Fields::text($document, $sign);
         }
-        $done = Doneness::of($seen, Fields::text($document, 'fat') ?? 'oil');
+
+        return $this->told(Doneness::of($seen, Fields::text($document, 'fat') ?? 'oil'));
+    }
+
+    /**
+     * Whether it is done, in words.
+     *
+     * @return array{verdict: string, says: string, why: list<array{id: string, says: string}>, firmness: ?string, for: string}
+     */
+    public function told(Doneness $done): array
+    {
         $say = fn (string $id): string => $this->kitchen->words()->of(Said::of("done.{$id}"));
 
         return [

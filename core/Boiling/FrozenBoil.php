@@ -77,6 +77,12 @@ final readonly class FrozenBoil
         ];
     }
 
+    /** Whether what comes of it is an oil of the house, in its bottles: of herb, and not only cleansed. */
+    public function becomesAnOil(): bool
+    {
+        return $this->bottled && count($this->of) > 1;
+    }
+
     /** What is known of a kind of pot. */
     public static function row(string $kind, Tables $tables): ?Row
     {

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
+import { PotLinks } from '../boil/PotLinks'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
 import { useArrived } from '../parts/arrived'
@@ -133,24 +134,12 @@ export default function Today() {
 
 /** Pots that are boiled down, each with what is next, and decoctions past their day. */
 function BoiledDown({ pots }: { pots: TodayShape['boils'] }) {
-  const house = useHouseId()
   return (
     <section aria-labelledby="boiled-down" className="flex flex-col gap-3">
       <h2 id="boiled-down" className="column-head font-text text-base">
         Boiled down
       </h2>
-      <ul className="flex flex-col">
-        {pots.map((pot) => (
-          <li key={pot.id} className="border-line border-b py-2">
-            <Link to={`/h/${house}/stove/boil/${pot.id}`}>
-              <strong>{pot.name}</strong> <span className="text-soft figures">{pot.code}</span>
-              <span className={`block ${pot.stage === 'made' ? 'text-warmth font-semibold' : ''}`}>
-                {pot.stage === 'made' ? `Not to be used: ${pot.says}` : pot.says}
-              </span>
-            </Link>
-          </li>
-        ))}
-      </ul>
+      <PotLinks pots={pots} look="flex flex-col" />
     </section>
   )
 }

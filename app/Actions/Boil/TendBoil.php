@@ -100,7 +100,7 @@ final readonly class TendBoil
             $hand = $this->hand($state);
             // Asked first, so that nothing is bottled that is refused.
             $made = $hand->make($amount, $typed, $where, $anyway, $now);
-            if ($state->plan->bottled && count($state->plan->of) > 1) {
+            if ($state->plan->becomesAnOil()) {
                 $oil = $this->bottled($state, $locked, $amount, $made->verdict, $acknowledged);
                 $made = $hand->make($amount, $typed, $where, $anyway, $now, $oil->uid);
             }

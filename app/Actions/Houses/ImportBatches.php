@@ -22,11 +22,15 @@ use Kettle\Recipe\Planning;
  *
  * @phpstan-import-type BatchRow from ImportHouse
  * @phpstan-import-type PlanRow from ImportHouse
- * @phpstan-import-type LineRow from ImportHouse
  */
 final readonly class ImportBatches
 {
-    public function __construct(private CurrentHouse $current, private Tables $tables, private Planning $planning) {}
+    public function __construct(
+        private CurrentHouse $current,
+        private Tables $tables,
+        private Planning $planning,
+        private ImportLines $lines,
+    ) {}
 
     /**
      * @param  list<BatchRow>  $rows
@@ -54,7 +58,7 @@ final readonly class ImportBatches
             } else {
                 $here++;
             }
-            $new = $this->addLines($batch, $row);
+            $new = $this->lines->add(LogEntry::class, 'batch_id', $batch->id, $row['log']);
             $lines += $new;
             if ($new > 0) {
                 $changed[] = $batch->id;
@@ -126,40 +130,5 @@ final readonly class ImportBatches
                 }
             }
         }
-    }
-
-    /** @param  BatchRow  $row */
-    private function addLines(Batch $batch, array $row): int
-    {
-        $there = LogEntry::query()->where('batch_id', $batch->id)->pluck('batch_id', 'uid')->all();
-        $rows = [];
-        foreach ($row['log'] as $line) {
-            if (! isset($there[$line['id']])) {
-                $there[$line['id']] = $batch->id;
-                $rows[] = self::line($line) + ['house_id' => $this->current->house()->id, 'batch_id' => $batch->id];
-            }
-        }
-        LogEntry::query()->insert($rows);
-
-        return count($rows);
-    }
-
-    /**
-     * @param  LineRow  $line
-     * @return array<string, mixed> a line of a logbook as it is stored
-     */
-    public static function line(array $line): array
-    {
-        return [
-            'uid' => $line['id'],
-            'user_id' => null,
-            'by' => $line['by'],
-            'kind' => $line['kind'],
-            'data' => json_encode($line['kept'] ?? $line['data'], JSON_THROW_ON_ERROR),
-            'note' => $line['note'],
-            'corrects' => $line['corrects'],
-            'happened_at' => Carbon::parse($line['happened_at']),
-            'recorded_at' => Carbon::parse($line['recorded_at']),
-        ];
     }
 }

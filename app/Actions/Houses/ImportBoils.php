@@ -17,7 +17,7 @@ use Kettle\Boiling\Stage;
  */
 final readonly class ImportBoils
 {
-    public function __construct(private CurrentHouse $current, private BoilLogbook $logbook) {}
+    public function __construct(private CurrentHouse $current, private BoilLogbook $logbook, private ImportLines $lines) {}
 
     /**
      * @param  list<BoilRow>  $rows
@@ -38,7 +38,7 @@ final readonly class ImportBoils
                 $known->put($boil->uid, $boil);
                 $codes->put($boil->code, $boil->uid);
             }
-            if ($this->lines($boil, $row) > 0) {
+            if ($this->lines->add(BoilEntry::class, 'boil_id', $boil->id, $row['log']) > 0) {
                 $this->logbook->refresh($boil);
                 $changed++;
             }
@@ -67,21 +67,5 @@ final readonly class ImportBoils
                 'begun_at' => Carbon::parse($row['begun_at']),
             ])
             ->refresh();
-    }
-
-    /** @param  BoilRow  $row */
-    private function lines(Boil $boil, array $row): int
-    {
-        $there = BoilEntry::query()->where('boil_id', $boil->id)->pluck('boil_id', 'uid')->all();
-        $rows = [];
-        foreach ($row['log'] as $line) {
-            if (! isset($there[$line['id']])) {
-                $there[$line['id']] = $boil->id;
-                $rows[] = ImportBatches::line($line) + ['house_id' => $this->current->house()->id, 'boil_id' => $boil->id];
-            }
-        }
-        BoilEntry::query()->insert($rows);
-
-        return count($rows);
     }
 }

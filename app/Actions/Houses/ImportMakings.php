@@ -28,6 +28,7 @@ final readonly class ImportMakings
         private Tables $tables,
         private MakingLogbook $logbook,
         private WantProduct $want,
+        private ImportLines $lines,
     ) {}
 
     /**
@@ -55,7 +56,7 @@ final readonly class ImportMakings
                 $codes->put($making->code, $making->uid);
                 $added++;
             }
-            if ($this->lines($making, $row) > 0) {
+            if ($this->lines->add(MakingEntry::class, 'making_id', $making->id, $row['log']) > 0) {
                 $changed[] = $making->id;
             }
         }
@@ -143,21 +144,5 @@ final readonly class ImportMakings
                 'verdicts' => [],
             ])
             ->refresh();
-    }
-
-    /** @param  MakingRow  $row */
-    private function lines(Making $making, array $row): int
-    {
-        $there = MakingEntry::query()->where('making_id', $making->id)->pluck('making_id', 'uid')->all();
-        $rows = [];
-        foreach ($row['log'] as $line) {
-            if (! isset($there[$line['id']])) {
-                $there[$line['id']] = $making->id;
-                $rows[] = ImportBatches::line($line) + ['house_id' => $this->current->house()->id, 'making_id' => $making->id];
-            }
-        }
-        MakingEntry::query()->insert($rows);
-
-        return count($rows);
     }
 }

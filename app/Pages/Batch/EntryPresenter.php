@@ -15,7 +15,6 @@ use Kettle\Batch\Line\Discarded;
 use Kettle\Batch\Line\FaultNoted;
 use Kettle\Batch\Line\FilledSize;
 use Kettle\Batch\Line\Line;
-use Kettle\Batch\Line\Note;
 use Kettle\Batch\Line\Outcome;
 use Kettle\Batch\Line\PurposeChanged;
 use Kettle\Batch\Line\PutAway;
@@ -42,27 +41,14 @@ final readonly class EntryPresenter
         'colour_turned' => 'the colour had turned',
     ];
 
-    public function __construct(private Times $times, private KitchenFactory $kitchens) {}
+    public function __construct(private Times $times, private KitchenFactory $kitchens, private LineView $lines) {}
 
     /** @param  array<string, true>  $corrected uids of entries that a later one corrects or strikes out */
     public function view(LogEntry $entry, array $corrected): EntryView
     {
-        $struck = isset($corrected[$entry->uid]);
         $line = $entry->line();
 
-        return new EntryView(
-            id: $entry->uid,
-            kind: $entry->kind,
-            title: $this->title($entry, $line),
-            note: $entry->note,
-            by: $entry->by,
-            when: $this->times->logged($entry->happened_at),
-            corrects: $entry->corrects,
-            struck: $struck,
-            can_undo: ! $struck && $line->canBeStruck(),
-            can_correct: ! $struck && $line instanceof Note,
-            photo: $line instanceof Note ? $line->photo : null,
-        );
+        return $this->lines->of($entry, $line, $this->title($entry, $line), $corrected);
     }
 
     private function title(LogEntry $entry, Line $line): string

@@ -8,6 +8,7 @@ use App\House\KitchenFactory;
 use App\House\Times;
 use App\Models\Boil;
 use App\Models\BoilEntry;
+use App\Pages\Batch\LineView;
 use App\Responses\Batch\EntryView;
 use App\Responses\Boil\BoilLayer;
 use App\Responses\Boil\BoilNote;
@@ -21,9 +22,9 @@ use App\Responses\Boil\PotPoint;
 use App\Responses\Boil\PotSign;
 use App\Responses\Boil\PotView;
 use App\Responses\Boil\SignsView;
+use Kettle\Ask\Questions;
 use Kettle\Batch\Line\Discarded;
 use Kettle\Batch\Line\Line;
-use Kettle\Batch\Line\Note;
 use Kettle\Batch\Line\Started;
 use Kettle\Batch\Line\Undone;
 use Kettle\Boiling\BoilState;
@@ -84,6 +85,8 @@ final readonly class PotPage
         private Tables $tables,
         private PotWords $words,
         private Planning $planning,
+        private Questions $questions,
+        private LineView $lines,
     ) {}
 
     public function of(Boil $boil): PotView
@@ -155,7 +158,7 @@ final readonly class PotPage
             $plain($plan->made),
             $plan->byWeight ? 'g' : 'mL',
             $open,
-            $plan->bottled && count($plan->of) > 1,
+            $plan->becomesAnOil(),
             $this->entries($boil, $plain),
             $boil->entries->count(),
         );
@@ -281,16 +284,14 @@ final readonly class PotPage
 
     private function verdict(Signs $signs): SignsView
     {
-        $words = $this->kitchens->words();
-        $say = fn (string $id): string => $words->of(Said::of("done.{$id}"));
-        $done = $signs->done;
+        $told = $this->questions->pot($this->kitchens->plain())->told($signs->done);
 
         return new SignsView(
-            $done->verdict,
-            $say($done->verdict),
-            array_map(fn (string $id) => new BoilSign($id, $say($id)), $done->why),
-            $done->firmness,
-            $done->firmness === null ? '' : $say("firm-{$done->firmness}"),
+            $told['verdict'],
+            $told['says'],
+            array_map(fn (array $each) => new BoilSign(...$each), $told['why']),
+            $told['firmness'],
+            $told['for'],
         );
     }
 
@@ -306,7 +307,7 @@ final readonly class PotPage
     /** @return list<PotHeed> what is to be minded of the oil that it becomes */
     private function heed(BoilState $state): array
     {
-        if (! $state->plan->bottled || count($state->plan->of) < 2 || ! $state->stage->isOpen()) {
+        if (! $state->plan->becomesAnOil() || ! $state->stage->isOpen()) {
             return [];
         }
         $kitchen = $this->kitchens->plain();
@@ -363,23 +364,7 @@ final readonly class PotPage
             $boil->entries
                 ->reverse()
                 ->take(self::LINES)
-                ->map(function (BoilEntry $entry) use ($corrected, $plain): EntryView {
-                    $struck = isset($corrected[$entry->uid]);
-                    $line = $entry->line();
-
-                    return new EntryView(
-                        id: $entry->uid,
-                        kind: $entry->kind,
-                        title: $this->title($line, $plain),
-                        note: $entry->note,
-                        by: $entry->by,
-                        when: $this->times->logged($entry->happened_at),
-                        corrects: $entry->corrects,
-                        struck: $struck,
-                        can_undo: ! $struck && $line->canBeStruck() && ! ($line instanceof Started),
-                        can_correct: ! $struck && $line instanceof Note,
-                    );
-                })
+                ->map(fn (BoilEntry $entry) => $this->lines->of($entry, $entry->line(), $this->title($entry->line(), $plain), $corrected))
                 ->all(),
         );
     }

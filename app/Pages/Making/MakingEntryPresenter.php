@@ -3,14 +3,13 @@
 namespace App\Pages\Making;
 
 use App\House\KitchenFactory;
-use App\House\Times;
 use App\Models\Making;
 use App\Models\MakingEntry;
+use App\Pages\Batch\LineView;
 use App\Responses\Batch\EntryView;
 use Kettle\Batch\Line\Discarded;
 use Kettle\Batch\Line\FaultNoted;
 use Kettle\Batch\Line\Line;
-use Kettle\Batch\Line\Note;
 use Kettle\Batch\Line\Started;
 use Kettle\Batch\Line\Undone;
 use Kettle\Making\Line\Mended;
@@ -53,26 +52,14 @@ final readonly class MakingEntryPresenter
 
     private const WENT = ['used' => 'used up', 'given' => 'given', 'sold' => 'sold', 'thrown' => 'thrown away'];
 
-    public function __construct(private Times $times, private KitchenFactory $kitchens) {}
+    public function __construct(private KitchenFactory $kitchens, private LineView $lines) {}
 
     /** @param  array<string, true>  $corrected uids of entries that a later one corrects or strikes out */
     public function view(MakingEntry $entry, Making $making, array $corrected): EntryView
     {
-        $struck = isset($corrected[$entry->uid]);
         $line = $entry->line();
 
-        return new EntryView(
-            id: $entry->uid,
-            kind: $entry->kind,
-            title: $this->title($line, $making, $entry->corrects),
-            note: $entry->note,
-            by: $entry->by,
-            when: $this->times->logged($entry->happened_at),
-            corrects: $entry->corrects,
-            struck: $struck,
-            can_undo: ! $struck && $line->canBeStruck() && ! ($line instanceof Started),
-            can_correct: ! $struck && $line instanceof Note,
-        );
+        return $this->lines->of($entry, $line, $this->title($line, $making, $entry->corrects), $corrected);
     }
 
     private function title(Line $line, Making $making, ?string $corrects): string

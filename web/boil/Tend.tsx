@@ -1,0 +1,142 @@
+import { useState } from 'react'
+import { useHouseId } from '../api/hooks'
+import { useKey } from '../frame/keys'
+import { Button, TextButton } from '../parts/Button'
+import { Field, Select } from '../parts/Field'
+import { sent, useForm } from '../parts/form'
+import { useKept } from '../parts/kept'
+import { Notice, Trouble } from '../parts/Notice'
+import { Tick } from '../parts/Tick'
+import { Head } from './Head'
+import { type Pot, usePotLine } from './line'
+import { Discard, Looks, Strain } from './Sheets'
+
+const BY = [
+  { id: 'stick', name: 'by a stick' },
+  { id: 'jug', name: 'by the pot’s marks' },
+  { id: 'scale', name: 'by weight' },
+]
+
+const TYPED: Record<string, { label: string; hint: string }> = {
+  stick: { label: 'It stands', hint: '142 mm' },
+  jug: { label: 'There is', hint: '9.6 L' },
+  scale: { label: 'It weighs', hint: '9600 g' },
+}
+
+/** What is to be done at the pot next, and what can be. */
+export function Now({ pot, works }: { pot: Pot; works: boolean }) {
+  const [looking, setLooking] = useState(false)
+  const [straining, setStraining] = useState(false)
+  const [discarding, setDiscarding] = useState(false)
+  const { write, path } = usePotLine(pot)
+  const on = pot.stage === 'on'
+  const flame = () => write.mutate({ path: `${path}/flame`, body: { on: !on } })
+  useKey('o', on ? 'Off the flame, and covered' : 'Over the flame', flame, works)
+  useKey('l', 'Look at the signs', () => setLooking(true), works && pot.signs.length > 0)
+  return (
+    <>
+      <Head>Now</Head>
+      <p className="text-xl font-semibold" aria-live="polite">
+        {pot.next}
+      </p>
+      {pot.watch ? <Notice rank={pot.watch.rank}>{pot.watch.says}</Notice> : null}
+      {works ? (
+        <>
+          <div className="flex flex-wrap gap-2">
+            <Button look={on ? 'plain' : 'strong'} onClick={flame} disabled={write.isPending} aria-keyshortcuts="o">
+              {on ? 'Off, covered' : pot.stage === 'off' ? 'On again' : 'Over the flame'}
+            </Button>
+            {pot.signs.length > 0 && pot.stage !== 'planned' ? (
+              <Button onClick={() => setLooking(true)} aria-keyshortcuts="l">
+                Look at the signs
+              </Button>
+            ) : null}
+            {pot.stage !== 'planned' ? <Button onClick={() => setStraining(true)}>Strain it</Button> : null}
+          </div>
+          <Trouble problem={write.error} />
+          <TextButton className="self-start" onClick={() => setDiscarding(true)}>
+            Throw it away
+          </TextButton>
+          <Looks pot={pot} open={looking} close={() => setLooking(false)} />
+          <Strain pot={pot} open={straining} close={() => setStraining(false)} />
+          <Discard pot={pot} open={discarding} close={() => setDiscarding(false)} />
+        </>
+      ) : null}
+    </>
+  )
+}
+
+/** How much stands in it, by a stick, by its marks or by weight. */
+export function Mark({ pot }: { pot: Pot }) {
+  const house = useHouseId()
+  const [kept, setBy] = useKept(`by.${house}`)
+  const by = pot.unit === 'g' ? 'scale' : kept === 'jug' || kept === 'scale' ? kept : pot.pot ? 'stick' : 'jug'
+  const [anew, setAnew] = useState(false)
+  const form = useForm({ level: '', at: '' })
+  const { write, path } = usePotLine(pot, () => {
+    form.clear()
+    setAnew(false)
+  })
+  const { field, rest } = form.beside(write.error)
+  return (
+    <form
+      className="grid grid-cols-2 items-start gap-3"
+      onSubmit={sent(() =>
+        write.mutate({
+          path: `${path}/marks`,
+          body: { level: form.typed.level, by, anew, at: form.typed.at.trim() === '' ? null : form.typed.at },
+        }),
+      )}
+    >
+      <Field
+        label={TYPED[by]?.label ?? ''}
+        placeholder={TYPED[by]?.hint ?? ''}
+        maxLength={40}
+        required
+        {...field('level')}
+      />
+      <Field label="At" placeholder="now" maxLength={20} {...field('at')} />
+      {pot.unit === 'g' ? null : (
+        <Select
+          label="Read"
+          choices={BY.filter((each) => each.id !== 'stick' || pot.pot)}
+          value={by}
+          onChange={(event) => setBy(event.target.value)}
+        />
+      )}
+      <Button type="submit" look="strong" className="self-end" disabled={write.isPending}>
+        Write a mark
+      </Button>
+      {pot.marks.length > 0 ? (
+        <div className="col-span-2">
+          <Tick checked={anew} onChange={setAnew}>
+            More was poured in before it
+          </Tick>
+        </div>
+      ) : null}
+      <div className="col-span-2">
+        <Trouble problem={rest} />
+      </div>
+    </form>
+  )
+}
+
+export function Warmth({ pot }: { pot: Pot }) {
+  const form = useForm({ warmth: '' })
+  const { write, path } = usePotLine(pot, () => form.clear())
+  const { field, rest } = form.beside(write.error)
+  return (
+    <form
+      className="grid grid-cols-2 items-end gap-3"
+      onSubmit={sent(() => write.mutate({ path: `${path}/warmth`, body: { warmth: form.typed.warmth } }))}
+    >
+      <Field label="How warm it is" placeholder={pot.warm} maxLength={20} required {...field('warmth')} />
+      <Button type="submit" disabled={write.isPending}>
+        Write it down
+      </Button>
+      <div className="col-span-2">
+        <Trouble problem={rest} />
+      </div>
+    </form>
+  )
+}
