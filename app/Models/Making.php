@@ -138,4 +138,10 @@ class Making extends Model
     {
         return $this->belongsToMany(Batch::class, 'making_batches')->withPivot('ml');
     }
+
+    /** @return BelongsToMany<Boil, $this> the pots whose decoction or extract went in */
+    public function boils(): BelongsToMany
+    {
+        return $this->belongsToMany(Boil::class, 'boil_takes')->withPivot('amount');
+    }
 }

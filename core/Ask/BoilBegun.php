@@ -26,6 +26,9 @@ final readonly class BoilBegun
     /** What an oil is cleansed and cooked in where nobody says: common practice, no source. */
     private const USUAL_OIL = 'sesame';
 
+    /** The liquid of a long oil that has herbs of its own. */
+    private const DECOCTION = 'decoction';
+
     private BoilFields $fields;
 
     public function __construct(private DecoctionQuestions $questions, private Tables $tables, private Kitchen $kitchen)
@@ -101,12 +104,16 @@ final readonly class BoilBegun
             'carrier',
             fn () => $this->kitchen->cupboard()->carrier(Fields::text($asked, 'carrier') ?? self::USUAL_OIL),
         );
-        $mix = $this->fields->mix(['herbs' => $asked['paste_herbs'] ?? []]);
+        $herbs = self::herbs($this->fields->mix(['herbs' => $asked['paste_herbs'] ?? []])['mix'] ?? null);
+        // What was boiled into its water is in it as much as what was ground into it.
+        if ($stage['liquid'] === self::DECOCTION && is_array($asked['decoct'] ?? null)) {
+            $herbs = [...$herbs, ...self::herbs($this->fields->mix($asked['decoct'])['mix'] ?? null)];
+        }
 
         return $this->kept(
             [
                 'kind' => $stage['stage'],
-                'of' => [$carrier->said(), ...self::herbs($mix['mix'] ?? null)],
+                'of' => [$carrier->said(), ...array_values(array_unique($herbs, SORT_REGULAR))],
                 'starts_ml' => round($oil->goesInMl(), 3),
                 'ends_ml' => round($oil->endsMl(), 3),
                 'solids_ml' => round($oil->pasteMl(), 3),

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Kettle\Ask;
 
 use Kettle\Material\Blend;
+use Kettle\Material\Herb;
 use Kettle\Material\State;
 use Kettle\Material\Tables;
 use Kettle\Measure\Kind;
+use Kettle\Melt\Boiled;
 use Kettle\Melt\House;
 use Kettle\Melt\Infused;
 use Kettle\Melt\MeltException;
@@ -51,6 +53,7 @@ final readonly class MeltQuestions
             self::verdicts($document),
             is_int($loss) || is_float($loss) ? (float) $loss : null,
             is_int($rate) || is_float($rate) ? (float) $rate : null,
+            boiled: $this->boiled($document),
         );
 
         return (new ProductDocument($this->planning, $this->kitchen, $this->table))->of(
@@ -158,11 +161,73 @@ final readonly class MeltQuestions
         return $infused;
     }
 
+    /**
+     * @param  array<mixed>  $document
+     * @return array<string, Boiled> by id
+     */
+    private function boiled(array $document): array
+    {
+        $boiled = [];
+        foreach (is_array($document['boils'] ?? null) ? array_values($document['boils']) : [] as $i => $boil) {
+            $fields = is_array($boil) ? $boil : [];
+            $id = Fields::text($fields, 'id') ?? '';
+            try {
+                $boiled[$id] = new Boiled(
+                    $id,
+                    Fields::text($fields, 'called') ?? $id,
+                    Fields::text($fields, 'as') ?? '',
+                    Fields::text($fields, 'code') ?? '',
+                    $this->herbs($fields),
+                    is_numeric($fields['left_g'] ?? null) ? (float) $fields['left_g'] : null,
+                    $this->until($fields),
+                    ($fields['food_grade'] ?? false) === true,
+                );
+            } catch (RefusedException $refused) {
+                throw WishException::from($refused->under("boils.{$i}"));
+            }
+        }
+
+        return $boiled;
+    }
+
+    /**
+     * @param  array<mixed>  $fields
+     * @return list<array{plant: Herb, state: State}>
+     */
+    private function herbs(array $fields): array
+    {
+        $herbs = [];
+        foreach (is_array($fields['herbs'] ?? null) ? $fields['herbs'] : [] as $herb) {
+            $herb = is_array($herb) ? $herb : ['id' => $herb];
+            $herbs[] = [
+                'plant' => $this->planning->cupboard()->herb(Fields::text($herb, 'id') ?? ''),
+                'state' => State::tryFrom(Fields::text($herb, 'state') ?? '') ?? State::Dried,
+            ];
+        }
+
+        return $herbs;
+    }
+
+    /**
+     * @param  array<mixed>  $fields
+     *
+     * @throws MeltException
+     */
+    private function until(array $fields): ?\DateTimeImmutable
+    {
+        $until = Fields::text($fields, 'best_before');
+
+        return $until === null
+            ? null
+            : Day::read($until, $this->kitchen->today()->getTimezone()) ??
+                    throw new MeltException('unreadable', 'Write the day like 2027-11-01.', 'best_before');
+    }
+
     /** @param  array<mixed>  $fields */
     private function batch(array $fields): Infused
     {
         $cupboard = $this->planning->cupboard();
-        $oils = $herbs = [];
+        $oils = [];
         foreach (is_array($fields['oils'] ?? null) ? $fields['oils'] : [] as $oil) {
             $oil = is_array($oil) ? $oil : ['id' => $oil];
             $parts = $oil['parts'] ?? 1.0;
@@ -171,16 +236,8 @@ final readonly class MeltQuestions
                 'parts' => is_numeric($parts) ? (float) $parts : 1.0,
             ];
         }
-        foreach (is_array($fields['herbs'] ?? null) ? $fields['herbs'] : [] as $herb) {
-            $herb = is_array($herb) ? $herb : ['id' => $herb];
-            $herbs[] = [
-                'plant' => $cupboard->herb(Fields::text($herb, 'id') ?? ''),
-                'state' => State::tryFrom(Fields::text($herb, 'state') ?? '') ?? State::Dried,
-            ];
-        }
         $blend = Blend::of($oils);
         $id = Fields::text($fields, 'id') ?? '';
-        $until = Fields::text($fields, 'best_before');
         $number = fn (string $key): ?float => is_int($fields[$key] ?? null) || is_float($fields[$key] ?? null)
             ? (float) $fields[$key]
             : null;
@@ -190,12 +247,9 @@ final readonly class MeltQuestions
             Fields::text($fields, 'called') ?? $id,
             $blend,
             Fields::text($fields, 'code') ?? '',
-            $herbs,
+            $this->herbs($fields),
             $number('left_ml'),
-            $until === null
-                ? null
-                : Day::read($until, $this->kitchen->today()->getTimezone()) ??
-                    throw new MeltException('unreadable', 'Write the day like 2027-11-01.', 'best_before'),
+            $this->until($fields),
             $number('cost_per_ml'),
             array_values(array_filter(is_array($fields['allergens'] ?? null) ? $fields['allergens'] : [], is_string(...))),
             ($fields['food_grade'] ?? false) === true,

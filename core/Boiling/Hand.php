@@ -143,8 +143,12 @@ final readonly class Hand
         );
     }
 
-    /** @throws BoilException */
-    public function take(float $amount, string $typed, string $to, \DateTimeImmutable $now): Line
+    /**
+     * @param  string  $into the product or the pot it goes into
+     *
+     * @throws BoilException
+     */
+    public function take(float $amount, string $typed, string $to, \DateTimeImmutable $now, string $into = ''): Line
     {
         if ($this->state->stage !== Stage::Made) {
             throw BoilException::notMade();
@@ -157,7 +161,7 @@ final readonly class Hand
             throw BoilException::notSoMuchLeft(($this->plain)($this->state->left));
         }
 
-        return new Taken(round(min($amount, $this->state->left), 3), $typed, $to);
+        return new Taken(round(min($amount, $this->state->left), 3), $typed, $to, $into);
     }
 
     /** @throws BoilException */

@@ -20,9 +20,10 @@ final readonly class PotPart
      * @param  float  $grams planned, or put in
      * @param  float  $hardness parts of beeswax that one part stands for
      * @param  ?string  $batch the batch of the house whose bottles it is poured from
+     * @param  ?array{id: string, amount: float}  $boil the pot of the house it is taken from, and how much in its own unit
      * @param  list<array{lot: string, amount: float}>  $lots it is taken from, in the lots' own unit
      * @param  list<array{name: mixed, inci: string, share: float}>  $through what it was itself made of, by weight
-     * @param  list<array{name: mixed, latin: string}>  $herbs
+     * @param  list<array{name: mixed, latin: string, water?: true}>  $herbs
      * @param  list<string>  $allergens
      * @param  ?float  $mostShare of the whole, where there is a limit to it
      * @param  ?float  $dropG what one drop of it weighs; null for what is not counted in drops
@@ -43,6 +44,7 @@ final readonly class PotPart
         public ?float $mostShare,
         public ?float $dropG,
         public ?string $until,
+        public ?array $boil = null,
     ) {}
 
     /**
@@ -72,6 +74,7 @@ final readonly class PotPart
             $limitPercent === null ? null : $limitPercent / 100,
             self::dropOf($part->scent, $dropsPerMl),
             $until,
+            $part->boiled === null ? null : ['id' => $part->boiled->id, 'amount' => round($part->boiled->unitsOf($each), 3)],
         );
     }
 
@@ -91,13 +94,17 @@ final readonly class PotPart
                 $kept->parts('through'),
             ),
             array_map(
-                fn (Stored $herb) => ['name' => $herb->textOrNull('name') ?? $herb->array('name'), 'latin' => $herb->text('latin')],
+                fn (Stored $herb) => ['name' => $herb->textOrNull('name') ?? $herb->array('name'), 'latin' => $herb->text('latin')] +
+                    ($herb->flag('water') ? ['water' => true] : []),
                 $kept->parts('herbs'),
             ),
             $kept->texts('allergens'),
             $kept->numberOrNull('most_share'),
             $kept->numberOrNull('drop_g'),
             $kept->textOrNull('until'),
+            $kept->has('boil') && $kept->part('boil')->text('id') !== ''
+                ? ['id' => $kept->part('boil')->text('id'), 'amount' => $kept->part('boil')->number('amount')]
+                : null,
         );
     }
 
@@ -119,7 +126,7 @@ final readonly class PotPart
             'most_share' => $this->mostShare,
             'drop_g' => $this->dropG,
             'until' => $this->until,
-        ];
+        ] + ($this->boil === null ? [] : ['boil' => $this->boil]);
     }
 
     public function holding(float $grams): self
@@ -139,6 +146,7 @@ final readonly class PotPart
             $this->mostShare,
             $this->dropG,
             $this->until,
+            $this->boil,
         );
     }
 

@@ -11,6 +11,7 @@ final readonly class House
 {
     /**
      * @param  array<string, Infused>  $infused by id, those that were asked about
+     * @param  array<string, Boiled>  $boiled by id, those that were asked about
      * @param  list<Verdict>  $verdicts oldest first
      * @param  ?float  $lossShare of a pot, left in it and the jug, as seen here; null for the usual
      * @param  ?float  $hourRate what an hour of hands is worth, in the house's currency
@@ -25,5 +26,6 @@ final readonly class House
         public ?float $hourRate = null,
         public array $bottleMl = [],
         public ?Kitchen $bench = null,
+        public array $boiled = [],
     ) {}
 }

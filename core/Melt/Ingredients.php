@@ -15,7 +15,7 @@ final readonly class Ingredients
 {
     /**
      * @param  list<array{name: mixed, inci: string, grams: float}>  $each falling
-     * @param  list<array{name: mixed, latin: string}>  $herbs that are in the oils, as a sentence and as a label names them
+     * @param  list<array{name: mixed, latin: string, water?: true}>  $herbs as a sentence and as a label names them; those of a decoction or an extract are in its water
      * @param  list<string>  $allergens
      * @param  list<string>  $fragrance allergens that must be named
      */
@@ -37,7 +37,7 @@ final readonly class Ingredients
      * The same thing twice is one, the heaviest first.
      *
      * @param  list<array{name: mixed, inci: string, grams: float}>  $each
-     * @param  list<array{name: mixed, latin: string}>  $herbs
+     * @param  list<array{name: mixed, latin: string, water?: true}>  $herbs
      * @param  list<string>  $allergens
      * @param  list<string>  $fragrance
      */
@@ -61,10 +61,12 @@ final readonly class Ingredients
         return new self($all, array_values($plants), $allergens, $fragrance);
     }
 
-    /** @return list<array{name: mixed, latin: string}> the plants that an oil was made with */
+    /** @return list<array{name: mixed, latin: string, water?: true}> the plants that an oil, a decoction or an extract was made with */
     public static function plants(Part $part): array
     {
-        return array_map(fn (array $herb) => self::plant($herb['plant']), $part->infused->herbs ?? []);
+        $in = $part->boiled === null ? [] : ['water' => true];
+
+        return array_map(fn (array $herb) => self::plant($herb['plant']) + $in, $part->herbs());
     }
 
     /** @return array{name: mixed, latin: string} */
@@ -98,7 +100,10 @@ final readonly class Ingredients
     {
         return [
             ...array_column($this->each, 'name'),
-            ...array_map(fn (array $herb) => Said::of('melt.from-plant', ['herb' => $herb['name']]), $this->herbs),
+            ...array_map(
+                fn (array $herb) => Said::of(isset($herb['water']) ? 'melt.from-plant-water' : 'melt.from-plant', ['herb' => $herb['name']]),
+                $this->herbs,
+            ),
         ];
     }
 
@@ -107,7 +112,7 @@ final readonly class Ingredients
     {
         return [
             ...array_values(array_filter(array_column($this->each, 'inci'))),
-            ...array_column($this->herbs, 'latin'),
+            ...array_values(array_unique(array_column($this->herbs, 'latin'))),
             ...$this->fragrance,
         ];
     }

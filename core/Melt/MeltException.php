@@ -141,6 +141,22 @@ final class MeltException extends RefusedException
         );
     }
 
+    public static function boil(string $id): self
+    {
+        return new self(
+            'unknown',
+            sprintf('No pot of this house goes by “%s”. Without it nobody knows what is in it, so it is not taken.', mb_substr($id, 0, 40)),
+        );
+    }
+
+    public static function notThere(string $called, bool $yet): self
+    {
+        return new self(
+            $yet ? 'not_strained' : 'discarded',
+            $yet ? sprintf('%s is not strained yet.', ucfirst($called)) : sprintf('Nothing is left of %s. Choose another.', $called),
+        );
+    }
+
     public static function discarded(string $called): self
     {
         return new self('discarded', sprintf('%s was thrown away. Choose another oil.', ucfirst($called)));
@@ -151,6 +167,15 @@ final class MeltException extends RefusedException
         return new self(
             'past',
             sprintf('%s was good until %s. A product is as good as its oldest oil: choose another.', ucfirst($called), $day),
+        );
+    }
+
+    public static function overBy(string $called, string $until, string $made): self
+    {
+        return new self(
+            'over_by',
+            sprintf('%s is good until %s, and this would be made on %s. Make it sooner, or of another.', ucfirst($called), $until, $made),
+            'ready_by',
         );
     }
 

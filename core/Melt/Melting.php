@@ -12,6 +12,7 @@ use Kettle\Reason\Note;
 use Kettle\Reason\RefusedException;
 use Kettle\Reason\Way;
 use Kettle\Recipe\WishException;
+use Kettle\Time\Dates;
 
 /** The way in to the Melt: reads a product's wish and plans it. The application and `kettle reckon` both come this way. */
 final readonly class Melting
@@ -168,6 +169,7 @@ final readonly class Melting
         }
         $steps = new ProductSteps($wish, $pot, $house, $figures->warmth());
         $days = ProductDays::of($wish, $pot, $steps->minutes() + 60 * ($wish->leaf?->usualH() ?? 0.0), $house, $this->table);
+        self::againstDays($pot, $days);
         $keeping = ProductKeeping::of($pot, $wish, $house, $this->tables, $days);
 
         return new ProductPlan(
@@ -194,13 +196,43 @@ final readonly class Melting
     }
 
     /**
-     * No more is taken from a bottle than is in it.
+     * What is good today may be over on the day it is made.
+     *
+     * @throws MeltException
+     */
+    private static function againstDays(Composition $pot, ?ProductDays $days): void
+    {
+        if ($days === null) {
+            return;
+        }
+        foreach ($pot->weighed as $each) {
+            $until = $each->part->toCome() ? null : $each->part->ownDay();
+            if ($until !== null && $until->format('Y-m-d') < $days->makeAt->format('Y-m-d')) {
+                throw MeltException::overBy(
+                    $each->part->infused->called ?? ($each->part->boiled->called ?? ''),
+                    Dates::say($until, 'day'),
+                    Dates::say($days->makeAt, 'day'),
+                );
+            }
+        }
+    }
+
+    /**
+     * No more is taken from a bottle or a pot than is in it.
      *
      * @throws MeltException
      */
     private static function againstBottles(Composition $pot): void
     {
         foreach ($pot->weighed as $each) {
+            $boiled = $each->part->boiled;
+            if ($boiled?->leftG !== null && $each->grams > $boiled->leftG * 1.005) {
+                throw MeltException::notSoMuch(
+                    $boiled->called,
+                    AmountWriter::plain($boiled->leftG, Kind::Mass),
+                    AmountWriter::plain($each->grams, Kind::Mass),
+                )->about('others');
+            }
             $infused = $each->part->infused;
             // A jug is read to about half a per cent.
             if ($infused?->leftMl !== null && $each->ml() > $infused->leftMl * 1.005) {

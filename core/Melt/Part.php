@@ -8,6 +8,8 @@ use Kettle\Material\Addition;
 use Kettle\Material\Carrier;
 use Kettle\Material\Cupboard;
 use Kettle\Material\EssentialOil;
+use Kettle\Material\Herb;
+use Kettle\Material\State;
 use Kettle\Material\Wax;
 use Kettle\Stores\LotKind;
 
@@ -39,6 +41,7 @@ final readonly class Part
         public ?Carrier $carrier = null,
         public ?EssentialOil $scent = null,
         public ?Infused $infused = null,
+        public ?Boiled $boiled = null,
     ) {}
 
     public static function ofOil(Carrier $oil, Cupboard $cupboard): self
@@ -139,9 +142,49 @@ final readonly class Part
         );
     }
 
+    /** A pot of the house's own: what it is by weight and label is that addition, of whose herbs more is known. */
+    public static function ofBoiled(Boiled $boiled, Addition $addition): self
+    {
+        return new self(
+            $addition->id,
+            PartKind::from($addition->kind),
+            $boiled->said ?: ['boiled' => $boiled->called],
+            $addition->names->inci,
+            $addition->density->gramsPerMl,
+            0.0,
+            null,
+            $addition->months,
+            $addition->allergens,
+            $boiled->food,
+            null,
+            boiled: $boiled,
+        );
+    }
+
+    /** @return list<array{plant: Herb, state: State}> the plants it was made with, where it is of the house's own */
+    public function herbs(): array
+    {
+        return $this->infused->herbs ?? ($this->boiled->herbs ?? []);
+    }
+
+    public function toCome(): bool
+    {
+        return $this->infused?->isToCome() === true;
+    }
+
+    /** Until when it is good, where it is of the house's own. */
+    public function ownDay(): ?\DateTimeImmutable
+    {
+        return $this->infused->bestBefore ?? $this->boiled?->bestBefore;
+    }
+
     /** Its kind and id: what it is known by in a pot. */
     public function key(): string
     {
-        return $this->infused === null ? $this->id : 'batch.'.$this->id;
+        return match (true) {
+            $this->infused !== null => 'batch.'.$this->infused->id,
+            $this->boiled !== null => 'boil.'.$this->boiled->id,
+            default => $this->id,
+        };
     }
 }

@@ -244,6 +244,9 @@ final readonly class PartsReader
     /** @param  array<mixed>  $fields */
     private function other(array $fields): ?Going
     {
+        if (isset($fields['boil'])) {
+            return $this->boiled($fields);
+        }
         $id = Fields::text($fields, 'id') ?? '';
         $wax = $this->cupboard->waxOrNull($id);
         $wax ??= isset($this->cupboard->additions()[$id]) ? null : $this->cupboard->waxNamed($id);
@@ -258,6 +261,25 @@ final readonly class PartsReader
             $addition->bulk ?? $addition->density,
             $addition->usualPercent === null ? null : $addition->usualPercent / 100,
         );
+    }
+
+    /** @param  array<mixed>  $fields */
+    private function boiled(array $fields): ?Going
+    {
+        if (isset($fields['id'])) {
+            throw MeltException::both('one that was boiled here', 'one by its name', 'boil');
+        }
+        $id = Fields::text($fields, 'boil') ?? '';
+        $boiled = $this->house->boiled[$id] ?? throw MeltException::boil($id)->about('boil');
+        if ($boiled->stands !== Boiled::SOUND) {
+            throw MeltException::notThere($boiled->called, $boiled->stands === Boiled::NOT_YET)->about('boil');
+        }
+        if ($boiled->bestBefore !== null && $boiled->bestBefore < $this->house->kitchen->today()) {
+            throw MeltException::past($boiled->called, Dates::say($boiled->bestBefore, 'day'))->about('boil');
+        }
+        $addition = $this->cupboard->addition($boiled->as);
+
+        return $this->shareOrAmount($fields, Part::ofBoiled($boiled, $addition), $addition->density, null);
     }
 
     /** @param  array<mixed>  $fields */
@@ -364,6 +386,6 @@ final readonly class PartsReader
     public function name(Part $part): string
     {
         return $part->infused->called ??
-            ($part->scent->name ?? ($part->carrier->name ?? $this->house->kitchen->words()->thing($part->said)));
+            ($part->boiled->called ?? ($part->scent->name ?? ($part->carrier->name ?? $this->house->kitchen->words()->thing($part->said))));
     }
 }

@@ -67,7 +67,11 @@ final class ProductAgain
      */
     private static function scaled(array $part, string $unit, array $pot, float $times): array
     {
-        $id = is_string($part['batch'] ?? null) ? 'batch.'.$part['batch'] : $part['id'] ?? '';
+        $id = match (true) {
+            is_string($part['batch'] ?? null) => 'batch.'.$part['batch'],
+            is_string($part['boil'] ?? null) => 'boil.'.$part['boil'],
+            default => $part['id'] ?? '',
+        };
         $went = is_string($id) ? $pot[$id] ?? null : null;
         if (isset($part['drops']) && is_numeric($part['drops'])) {
             return ['drops' => max(1, (int) round((float) $part['drops'] * $times))] + $part;

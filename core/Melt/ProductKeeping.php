@@ -40,9 +40,9 @@ final readonly class ProductKeeping
                 continue;
             }
             $coldOnly = $coldOnly || $part->infused?->coldOnly === true;
-            if ($part->infused?->bestBefore !== null) {
+            if ($part->ownDay() !== null) {
                 // Of one that is not begun yet, as it would be begun.
-                $until = $days?->until($part) ?? $part->infused->bestBefore;
+                $until = $days?->until($part) ?? $part->ownDay();
                 $ends[] = [$until, $until, Reason::rule('melt-keeps-batch', ['oil' => $part->said])];
             } elseif ($part->carrier !== null) {
                 $plain[] = ['carrier' => $part->carrier, 'parts' => $each->ml()];

@@ -70,7 +70,7 @@ final readonly class ProductNotes
         $iodine = [0.0, 0.0];
         foreach ($pot->weighed as $each) {
             $allergens = [...$allergens, ...$each->part->allergens];
-            $herbs = [...$herbs, ...$each->part->infused->herbs ?? []];
+            $herbs = [...$herbs, ...$each->part->herbs()];
             $carriers = [
                 ...$carriers,
                 ...$each->part->infused === null

@@ -35,7 +35,8 @@ final readonly class ProductRemedies
                     'tins' => null,
                 ]),
             ],
-            'discarded', 'past' => [new Way('without-it', 'Leave that oil out', self::without($document, $fault['field']))],
+            'discarded', 'past', 'not_strained' => [new Way('without-it', 'Leave that out', self::without($document, $fault['field']))],
+            'over_by' => [new Way('any-day', 'Make it on any day', ['ready_by' => null])],
             'in_the_past' => [new Way('any-day', 'Make it on any day', ['ready_by' => null])],
             'no_leaf' => [new Way('no-leaf', 'Leave it out', ['leaf' => null])],
             'not_food' => [new Way('dry', 'Leave it out', self::without($document, $fault['field']))],
@@ -87,6 +88,10 @@ final readonly class ProductRemedies
     private function whatThereIs(array $document): array
     {
         $oils = is_array($document['oils'] ?? null) ? array_values($document['oils']) : [];
+        $ways = $this->boiledThereIs($document);
+        if ($ways !== []) {
+            return $ways;
+        }
         $only = count($oils) === 1 && is_array($oils[0]) ? $oils[0]['batch'] ?? null : null;
         $infused = is_string($only) ? $this->house->infused[$only] ?? null : null;
         $tins = is_array($document['tins'] ?? null) ? array_values($document['tins']) : [];
@@ -100,6 +105,29 @@ final readonly class ProductRemedies
                     'tins' => array_map(fn (mixed $tin) => ['ml' => is_array($tin) ? $tin['ml'] ?? 60 : 60], $tins) ?: null,
                 ]),
             ];
+    }
+
+    /**
+     * As much as is left of each pot, and plain water for the rest.
+     *
+     * @param  array<mixed>  $document
+     * @return list<Way>
+     */
+    private function boiledThereIs(array $document): array
+    {
+        $others = is_array($document['others'] ?? null) ? array_values($document['others']) : [];
+        $ways = [];
+        foreach ($others as $i => $each) {
+            $boiled = is_array($each) && is_string($each['boil'] ?? null) ? $this->house->boiled[$each['boil']] ?? null : null;
+            if ($boiled?->leftG !== null && $boiled->leftG > 0) {
+                $some = ['boil' => $boiled->id, 'amount' => sprintf('%.3f g', $boiled->leftG)];
+                $ways[] = new Way('all-of-it', sprintf('Use all there is of it, %g g', $boiled->leftG), [
+                    'others' => array_replace($others, [$i => $some]),
+                ]);
+            }
+        }
+
+        return $ways;
     }
 
     /**

@@ -76,7 +76,7 @@ final class RecipeFile
     }
 
     /**
-     * Without the house's own bottles: whoever reads it pours from theirs.
+     * Without the house's own bottles and pots: whoever reads it takes from theirs.
      *
      * @param  array<mixed>  $wish
      * @return array<string, mixed>
@@ -87,6 +87,12 @@ final class RecipeFile
             is_array($wish['oils'] ?? null) ? $wish['oils'] : [],
             fn (mixed $oil) => ! is_array($oil) || ! isset($oil['batch']),
         );
+        if (is_array($wish['others'] ?? null)) {
+            $wish['others'] = array_values(array_filter($wish['others'], fn (mixed $part) => ! is_array($part) || ! isset($part['boil'])));
+        }
+        if (is_array($wish['water'] ?? null) && isset($wish['water']['boil'])) {
+            unset($wish['water']);
+        }
         // A recipe is for any day.
         unset($wish['ready_by']);
         $shared = [];

@@ -301,7 +301,7 @@ it('takes the same wish and the same plan in every format that carries one', fun
     // A recipe of a product carries what the Melt is asked, less what a house knows by itself.
     $asks = $read('reckon')['$defs']['melt']['asks']['properties'];
     expect($keys($read('recipe')['properties']['wish']['anyOf'][1]['properties']))->toBe(
-        $keys(array_diff_key($asks, array_flip(['house', 'batches', 'verdicts', 'loss_share', 'hour_rate']))),
+        $keys(array_diff_key($asks, array_flip(['house', 'batches', 'boils', 'verdicts', 'loss_share', 'hour_rate']))),
     );
     expect(
         array_values(array_diff($keys($read('plan')['properties']), $keys($house['batches']['items']['properties']['plan']['properties']))),

@@ -169,10 +169,7 @@ function Inside({ making }: { making: Making }) {
           <ul>
             {making.from.map((from) => (
               <li key={from.id} className="border-line flex justify-between gap-4 border-b py-1">
-                <Link
-                  className="underline underline-offset-4"
-                  to={`/h/${house}/${from.kind === 'batch' ? 'batch' : 'stores'}/${from.id}`}
-                >
+                <Link className="underline underline-offset-4" to={`/h/${house}/${AT[from.kind]}/${from.id}`}>
                   {from.name}
                 </Link>
                 <span className="figures">{from.amount_text}</span>
@@ -184,6 +181,9 @@ function Inside({ making }: { making: Making }) {
     </>
   )
 }
+
+/** Where each kind of thing it was made of has its page. */
+const AT = { batch: 'batch', boil: 'stove/boil', lot: 'stores' } as const
 
 function Discard({ making, open, close }: { making: Making; open: boolean; close: () => void }) {
   const house = useHouseId()

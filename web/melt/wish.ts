@@ -36,9 +36,20 @@ const store = (house: string) => `kettle.melt.${house}`
 export const oilsOf = (wish: ProductWish): OilWish[] =>
   (wish.oils ?? []).map((oil) => (typeof oil === 'string' ? { id: oil } : (oil as OilWish)))
 
-/** One of the lists of a wish, each part as an object. */
+/** What a pot of the house is chosen by, among what else goes in. */
+const BOIL = 'boil.'
+
+/** One of the lists of a wish, each part as an object; what was boiled here by `boil.` and the id of its pot. */
 export const partsOf = (list: readonly unknown[] | undefined): PartWish[] =>
-  (list ?? []).map((part) => (typeof part === 'string' ? { id: part } : (part as PartWish)))
+  (list ?? []).map((part) => {
+    if (typeof part === 'string') return { id: part }
+    const { boil, ...rest } = part as PartWish & { boil?: string }
+    return boil === undefined ? (rest as PartWish) : { ...rest, id: BOIL + boil }
+  })
+
+/** The same as the wish has it. */
+export const partsWished = (parts: PartWish[]): Record<string, unknown>[] =>
+  parts.map(({ id, ...rest }) => (id.startsWith(BOIL) ? { boil: id.slice(BOIL.length), ...rest } : { id, ...rest }))
 
 /** What is sent and kept: without what was taken out. */
 function tidy(wish: ProductWish): ProductWish {

@@ -10,11 +10,15 @@ use App\Models\BoilEntry;
 use Illuminate\Support\Facades\DB;
 use Kettle\Batch\Logbook;
 use Kettle\Boiling\BoilState;
+use Kettle\Boiling\Hand;
+use Kettle\Material\Tables;
+use Kettle\Measure\Kind;
+use Kettle\Reason\Said;
 
 /** Reads a pot's logbook, and adds a line to it; where the pot stands follows, as one. */
 final readonly class BoilLogbook
 {
-    public function __construct(private KitchenFactory $kitchens) {}
+    public function __construct(private KitchenFactory $kitchens, private Tables $tables) {}
 
     public function log(Boil $boil): Logbook
     {
@@ -26,6 +30,20 @@ final readonly class BoilLogbook
     public function state(Boil $boil): BoilState
     {
         return BoilState::of($boil->plan, $this->log($boil), $this->kitchens->now());
+    }
+
+    /** What may be done at it where it stands. */
+    public function hand(BoilState $state): Hand
+    {
+        $kitchen = $this->kitchens->plain();
+        $kind = $state->plan->byWeight ? Kind::Mass : Kind::Volume;
+
+        return new Hand(
+            $state,
+            $this->tables,
+            fn (float $amount): string => $kitchen->writer()->plain($amount, $kind),
+            fn (string $code): string => $kitchen->words()->of(Said::of("done.{$code}")),
+        );
     }
 
     /** @param  \Closure(BoilState, Boil): NewLine  $entry given where it stands, locked; may refuse */

@@ -16,10 +16,8 @@ use Kettle\Boiling\BoilException;
 use Kettle\Boiling\BoilState;
 use Kettle\Boiling\FrozenBoil;
 use Kettle\Boiling\Hand;
-use Kettle\Material\Tables;
 use Kettle\Measure\Kind;
 use Kettle\Reason\RefusedException;
-use Kettle\Reason\Said;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** What is done at a pot that is boiled down, from its first flame to the last of it; each a line of its logbook. */
@@ -28,7 +26,6 @@ final readonly class TendBoil
     public function __construct(
         private BoilLogbook $logbook,
         private KitchenFactory $kitchens,
-        private Tables $tables,
         private StartBatch $start,
         private BatchLogbook $batches,
     ) {}
@@ -97,7 +94,7 @@ final readonly class TendBoil
             $acknowledged,
         ): NewLine {
             $now = $this->kitchens->now();
-            $hand = $this->hand($state);
+            $hand = $this->logbook->hand($state);
             // Asked first, so that nothing is bottled that is refused.
             $made = $hand->make($amount, $typed, $where, $anyway, $now);
             if ($state->plan->becomesAnOil()) {
@@ -142,7 +139,7 @@ final readonly class TendBoil
 
     public function discard(Boil $boil, string $reason): BoilEntry
     {
-        return $this->logbook->write($boil, fn (BoilState $state) => new NewLine($this->hand($state)->discard(), $reason));
+        return $this->logbook->write($boil, fn (BoilState $state) => new NewLine($this->logbook->hand($state)->discard(), $reason));
     }
 
     /**
@@ -153,7 +150,7 @@ final readonly class TendBoil
     private function line(Boil $boil, ?string $at, \Closure $make): BoilEntry
     {
         return $this->logbook->write($boil, function (BoilState $state) use ($make, $at): NewLine {
-            $hand = $this->hand($state);
+            $hand = $this->logbook->hand($state);
             $now = $this->kitchens->now();
             $when = $hand->at(
                 $at === null ? max($now, $state->lastAt ?? $now) : self::moment($at, $now),
@@ -162,19 +159,6 @@ final readonly class TendBoil
 
             return new NewLine($make($hand), at: $when);
         });
-    }
-
-    private function hand(BoilState $state): Hand
-    {
-        $kitchen = $this->kitchens->plain();
-        $kind = $state->plan->byWeight ? Kind::Mass : Kind::Volume;
-
-        return new Hand(
-            $state,
-            $this->tables,
-            fn (float $amount): string => $kitchen->writer()->plain($amount, $kind),
-            fn (string $code): string => $kitchen->words()->of(Said::of("done.{$code}")),
-        );
     }
 
     private function amount(FrozenBoil $plan, string $typed): float

@@ -3,6 +3,7 @@
 namespace App\Actions\Melt;
 
 use App\Actions\Batches\NewLine;
+use App\Actions\Boil\TakeFromPots;
 use App\Actions\Stores\StockLedger;
 use App\Models\Batch;
 use App\Models\Making;
@@ -14,10 +15,15 @@ use Kettle\Making\MakingState;
 use Kettle\Making\TinState;
 use Kettle\Melt\Verdict;
 
-/** Adds a line to a product's logbook; its tins, the bottles it is poured from and Stores follow, as one. */
+/** Adds a line to a product's logbook; its tins, the bottles and pots it is taken from and Stores follow, as one. */
 final readonly class MakingLogbook
 {
-    public function __construct(private MakingRecords $records, private PourFromBottles $bottles, private StockLedger $ledger) {}
+    public function __construct(
+        private MakingRecords $records,
+        private PourFromBottles $bottles,
+        private TakeFromPots $pots,
+        private StockLedger $ledger,
+    ) {}
 
     /**
      * @param  \Closure(MakingState, Making): NewLine  $entry given where it stands, locked; may refuse
@@ -48,6 +54,7 @@ final readonly class MakingLogbook
         ) {
             $this->bottles->note($making, $batch, round($takes->bottles[$batch->uid], 3));
         }
+        $this->pots->noted($making, $takes->boils);
     }
 
     /** Folds it anew: nothing else writes where it stands, so that can be thrown away and made again at any time. */
@@ -93,6 +100,7 @@ final readonly class MakingLogbook
         );
         if ($take) {
             $this->bottles->follow($making, $state->takes->bottles);
+            $this->pots->follow($making, $state->takes->boils);
             $this->ledger->followMaking($making, $state->takes->lots, $strict);
         }
 

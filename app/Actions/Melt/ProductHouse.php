@@ -22,6 +22,7 @@ final readonly class ProductHouse
     public function __construct(
         private KitchenFactory $kitchens,
         private BottledOils $bottled,
+        private BoiledPots $boiled,
         private Tables $tables,
         private CurrentHouse $current,
     ) {}
@@ -62,6 +63,7 @@ final readonly class ProductHouse
             $rate === null ? null : (float) $rate,
             self::bottles(),
             $this->bench($oils),
+            $this->boiled->named(self::boils($wish)),
         );
     }
 
@@ -90,6 +92,21 @@ final readonly class ProductHouse
     public function cupboard(array $carriers = []): House
     {
         return new House($this->kitchens->forProduct($carriers), bottleMl: self::bottles());
+    }
+
+    /**
+     * Of what else goes in, what was boiled here.
+     *
+     * @param  array<mixed>  $wish
+     * @return list<string> ids
+     */
+    private static function boils(array $wish): array
+    {
+        $parts = [...is_array($wish['others'] ?? null) ? array_values($wish['others']) : [], $wish['water'] ?? null];
+
+        return array_values(
+            array_filter(array_map(fn (mixed $part) => is_array($part) ? $part['boil'] ?? null : null, $parts), is_string(...)),
+        );
     }
 
     /** @return array<string, float> mL by id */

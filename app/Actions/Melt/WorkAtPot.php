@@ -5,6 +5,7 @@ namespace App\Actions\Melt;
 use App\Actions\Batches\NewLine;
 use App\Actions\Batches\NoteFault;
 use App\Actions\Batches\Records;
+use App\Actions\Boil\TakeFromPots;
 use App\House\KitchenFactory;
 use App\Models\Making;
 use App\Models\MakingEntry;
@@ -44,6 +45,7 @@ final readonly class WorkAtPot
         private Cupboard $cupboard,
         private Records $batches,
         private ProductEvidence $evidence,
+        private TakeFromPots $pots,
     ) {}
 
     /**
@@ -56,6 +58,7 @@ final readonly class WorkAtPot
         return $this->line($making, function (Hand $hand, MakingState $state, Making $locked) use ($part, $typed): Line {
             $there = $state->pot->part($part) ?? throw MakingException::part($part);
             $there->batch === null || $this->refuseTurned($locked, $there->batch);
+            $this->pots->refuseOver($there);
 
             return $hand->weigh($part, $typed === null ? null : $this->grams($typed, $there), $typed ?? '');
         });
@@ -131,6 +134,8 @@ final readonly class WorkAtPot
     {
         return $this->line($making, function (Hand $hand, MakingState $state, Making $locked) use ($tins, $left, $where): Line {
             $this->refuseTurned($locked);
+            // What was weighed went in while it was good.
+            $this->pots->refuseOver(...array_values(array_diff_key(array_column($state->pot->parts, null, 'id'), $state->weighed)));
             $fill = $state->plan->fill();
 
             return $hand->pour(

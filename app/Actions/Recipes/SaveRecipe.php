@@ -89,15 +89,16 @@ final readonly class SaveRecipe
     }
 
     /**
-     * @param  array<mixed>  $wish for a product; what is poured from the house's own bottles is kept as the oils it was made of
+     * @param  array<mixed>  $wish for a product; what is poured from the house's own bottles is kept as the oils it was made of, and
+     *     what was boiled here as a decoction or an extract
      * @return array{array<string, mixed>, Said}
      */
     private function product(array $wish): array
     {
-        $infused = $this->houses->of($wish)->infused;
+        $house = $this->houses->of($wish);
         $oils = [];
         foreach (is_array($wish['oils'] ?? null) ? $wish['oils'] : [] as $oil) {
-            $batch = is_array($oil) && is_string($oil['batch'] ?? null) ? $infused[$oil['batch']] ?? null : null;
+            $batch = is_array($oil) && is_string($oil['batch'] ?? null) ? $house->infused[$oil['batch']] ?? null : null;
             $shares = $batch?->blend->massShares() ?? [];
             foreach ($shares as $each) {
                 // An amount is of one oil; of several it is parts.
@@ -109,6 +110,17 @@ final readonly class SaveRecipe
             if ($batch === null) {
                 $oils[] = $oil;
             }
+        }
+        $plain = function (mixed $part) use ($house): mixed {
+            $pot = is_array($part) && is_string($part['boil'] ?? null) ? $house->boiled[$part['boil']] ?? null : null;
+
+            return $pot === null || ! is_array($part) ? $part : ['id' => $pot->as] + array_diff_key($part, ['boil' => true]);
+        };
+        if (is_array($wish['others'] ?? null)) {
+            $wish['others'] = array_map($plain, $wish['others']);
+        }
+        if (isset($wish['water'])) {
+            $wish['water'] = $plain($wish['water']);
         }
         $shared = RecipeFile::shared(['oils' => $oils] + $wish);
         $plan = (new Melting($this->planning->tables()))->plan($shared, $this->houses->of($shared));

@@ -11,7 +11,7 @@ class ReckonProduct extends Form
     public const WISH = 'ProductWish';
 
     /** What the house itself knows, and is asked for only where there is none around. */
-    public const OF_THE_HOUSE = ['house', 'batches', 'verdicts', 'loss_share', 'hour_rate'];
+    public const OF_THE_HOUSE = ['house', 'batches', 'boils', 'verdicts', 'loss_share', 'hour_rate'];
 
     public function rules(): array
     {

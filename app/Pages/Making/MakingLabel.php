@@ -9,6 +9,7 @@ use App\House\KitchenFactory;
 use App\House\Times;
 use App\Labels\LabelLayout;
 use App\Models\Batch;
+use App\Models\Boil;
 use App\Models\Making;
 use App\Models\Tin;
 use App\Pages\Press\LabelOf;
@@ -95,6 +96,11 @@ final readonly class MakingLabel
                 ? $inside->inci()
                 : array_map(fn (mixed $name) => $words->thing($name instanceof Said ? $name->toArray() : $name), $inside->cook());
 
+        $from = [
+            ...$making->batches->map(fn (Batch $batch) => $words->thing(BottledOils::said($batch)).' ('.$batch->code.')')->all(),
+            ...$making->boils->map(fn (Boil $boil) => lcfirst($boil->name).' ('.$boil->code.')')->all(),
+        ];
+
         return [
             'title' => $making->name,
             'net' => '',
@@ -108,15 +114,7 @@ final readonly class MakingLabel
             'for' => $making->plan->eaten ? 'To be eaten' : 'For the skin',
             'keep' => 'Keep cool and dark. Smell it before use.',
             'days' => $making->poured_at === null ? '' : 'Made '.$this->times->date($making->poured_at),
-            'origin' => $making->batches->isEmpty()
-                ? ''
-                : 'From '.
-                    implode(
-                        ', ',
-                        $making->batches
-                            ->map(fn (Batch $batch) => $words->thing(BottledOils::said($batch)).' ('.$batch->code.')')
-                            ->all(),
-                    ),
+            'origin' => $from === [] ? '' : 'From '.implode(', ', $from),
             'words' => LabelOf::said($making->label, 'words', ''),
             'code' => $making->code,
         ];

@@ -10,6 +10,7 @@ use App\House\Times;
 use App\Models\Batch;
 use App\Models\Making;
 use App\Models\MakingEntry;
+use App\Pages\Boil\PotsTaken;
 use App\Pages\Stores\StoresPresenter;
 use App\Responses\Making\FillView;
 use App\Responses\Making\FromView;
@@ -49,6 +50,7 @@ final readonly class MakingPage
         private MakingDocument $documents,
         private Tables $tables,
         private LeafPresenter $leaf,
+        private PotsTaken $pots,
     ) {}
 
     public function of(Making $making): MakingView
@@ -104,7 +106,7 @@ final readonly class MakingPage
             tins_left: $making->tins_left,
             stands: $making->stands,
             best_before: $this->times->date($making->goodUntil()),
-            from: [...$this->fromBatches($making, $words), ...$this->fromLots($making)],
+            from: [...$this->fromBatches($making, $words), ...$this->pots->into($making), ...$this->fromLots($making)],
             ingredients: array_map(fn (mixed $name) => $words->thing($name instanceof Said ? $name->toArray() : $name), $inside->cook()),
             inci: $inside->inci(),
             allergens: $inside->allergens,

@@ -2,10 +2,12 @@
 
 namespace App\Pages\Melt;
 
+use App\Actions\Melt\BoiledPots;
 use App\Actions\Melt\BottledOils;
 use App\House\KitchenFactory;
 use App\House\Times;
 use App\Models\Batch;
+use App\Models\Boil;
 use App\Pages\Almanac\MeltEntries;
 use App\Responses\Bench\OilChoice;
 use App\Responses\Choice;
@@ -14,6 +16,7 @@ use App\Responses\Melt\MeltChoices;
 use App\Responses\Melt\MeltHeed;
 use App\Responses\Melt\PartChoice;
 use App\Responses\Melt\ProductChoice;
+use Kettle\Boiling\Stage as BoilStage;
 use Kettle\Diary\Stage;
 use Kettle\Diary\Step;
 use Kettle\Material\Addition;
@@ -38,6 +41,7 @@ final readonly class MeltPage
         private Cupboard $cupboard,
         private KitchenFactory $kitchens,
         private Times $times,
+        private BoiledPots $boils,
     ) {}
 
     public function choices(): MeltChoices
@@ -81,6 +85,7 @@ final readonly class MeltPage
                     fn (Addition $each) => new PartChoice($each->id, $each->name, $each->note, $each->kind),
                     array_values($this->cupboard->additions()),
                 ),
+                ...$this->boiled(),
             ],
             array_map(
                 fn (EssentialOil $oil) => new PartChoice($oil->id, $oil->name, MeltEntries::limit($oil), $oil->solid ? 'solid' : 'drops'),
@@ -131,6 +136,35 @@ final readonly class MeltPage
             ->map(fn (Batch $batch) => $this->choice($batch, $this->times->day($batch->tasks->first()->due_at ?? $batch->strain_at)));
 
         return [...$there, ...array_values($standing->all())];
+    }
+
+    /** @return list<PartChoice> decoctions and extracts of the house that may be used, the soonest to go off first */
+    private function boiled(): array
+    {
+        $choices = [];
+        foreach (
+            Boil::query()
+                ->where('stage', BoilStage::Made)
+                ->where('best_before', '>=', $this->kitchens->now()->format('Y-m-d'))
+                ->orderBy('best_before')
+                ->orderBy('id')
+                ->limit(self::BOTTLED)
+                ->get() as $boil
+        ) {
+            $of = $this->boils->of($boil);
+            if ($of !== null && $of->leftG !== null) {
+                $left = $this->kitchens->words()->thing(['g' => $of->leftG]);
+                $until = $boil->best_before === null ? '' : ', until '.$this->times->date($boil->best_before);
+                $choices[] = new PartChoice(
+                    'boil.'.$of->id,
+                    $of->called,
+                    "{$of->code}: {$left}{$until}",
+                    $this->cupboard->addition($of->as)->kind,
+                );
+            }
+        }
+
+        return $choices;
     }
 
     private function choice(Batch $batch, ?string $from): BottledChoice

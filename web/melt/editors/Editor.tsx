@@ -3,7 +3,7 @@ import { TextButton } from '../../parts/Button'
 import { Field, Select } from '../../parts/Field'
 import { Tick } from '../../parts/Tick'
 import { useMaterials } from '../../api/hooks'
-import { type Choices, type PartWish, partsOf } from '../wish'
+import { type Choices, type PartWish, partsOf, partsWished } from '../wish'
 import { about, type Edit, Wrong } from './edit'
 import { BearsEditor, FirmnessEditor } from './Firmness'
 import { HowMuchEditor } from './HowMuch'
@@ -178,7 +178,7 @@ function Word({ slot, edit }: { slot: string; edit: Edit }) {
           legend="What else"
           parts={wish.others ? partsOf(wish.others) : []}
           from={choices.others.filter((each) => each.kind !== 'water' || edit.plan?.product.method === 'emulsion')}
-          set={(next) => change({ others: next.length === 0 ? null : next })}
+          set={(next) => change({ others: next.length === 0 ? null : partsWished(next) })}
           unit={{ ...shareOrAmount, first: '1 %' }}
           hint="In per cent of the whole, or an amount such as 5 g."
           wrong={about(problem, 'others')}
