@@ -4,6 +4,7 @@ use App\Http\Controllers\AlmanacController;
 use App\Http\Controllers\BatchController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BoilController;
+use App\Http\Controllers\BoilLabelController;
 use App\Http\Controllers\BoilsController;
 use App\Http\Controllers\CookersController;
 use App\Http\Controllers\DiaryController;
@@ -73,6 +74,10 @@ Route::prefix('api')->group(function (): void {
                 Route::get('wanted', [WantedController::class, 'index']);
                 Route::get('makings/{making}', [MakingController::class, 'show']);
                 Route::get('makings/{making}/again', [MakingController::class, 'again']);
+                Route::get('boils/{boil}/label', [BoilLabelController::class, 'show']);
+                Route::get('boils/{boil}/labels.pdf', [BoilLabelController::class, 'labels']);
+                Route::get('boils/{boil}/labels.png', [BoilLabelController::class, 'printed']);
+                Route::get('boils/{boil}/code.svg', [BoilLabelController::class, 'code']);
                 Route::get('makings/{making}/label', [MakingLabelController::class, 'show']);
                 Route::get('makings/{making}/labels.pdf', [MakingLabelController::class, 'labels']);
                 Route::get('makings/{making}/labels.png', [MakingLabelController::class, 'printed']);
@@ -80,6 +85,7 @@ Route::prefix('api')->group(function (): void {
                 Route::get('account.csv', [MakingController::class, 'account']);
                 Route::get('makings/{making}/code.svg', [MakingLabelController::class, 'code']);
                 Route::get('lots/{lot}/trace', [TraceController::class, 'lot']);
+                Route::get('boils/{boil}/trace', [TraceController::class, 'boil']);
                 Route::get('batches/{batch}/trace', [TraceController::class, 'batch']);
                 Route::get('batches/{batch}/beside', [TraceController::class, 'besideBatch']);
                 Route::get('makings/{making}/beside', [TraceController::class, 'besideMaking']);
@@ -139,6 +145,7 @@ Route::prefix('api')->group(function (): void {
                 Route::patch('lots/{lot}', [StoresController::class, 'edit']);
                 Route::delete('lots/{lot}', [StoresController::class, 'remove']);
                 Route::post('lots/{lot}/recall', [TraceController::class, 'recallLot']);
+                Route::post('boils/{boil}/recall', [TraceController::class, 'recallBoil']);
                 Route::post('batches/{batch}/recall', [TraceController::class, 'recallBatch']);
                 Route::post('makings/{making}/recall', [TraceController::class, 'recallMaking']);
                 Route::post('lots/{lot}/count', [StoresController::class, 'count']);
@@ -160,6 +167,7 @@ Route::prefix('api')->group(function (): void {
                 Route::post('wanted', [WantedController::class, 'add']);
                 Route::put('wanted/{wanted}', [WantedController::class, 'change']);
                 Route::delete('wanted/{wanted}', [WantedController::class, 'remove']);
+                Route::put('boils/{boil}/label', [BoilLabelController::class, 'set']);
                 Route::put('makings/{making}/label', [MakingLabelController::class, 'set']);
                 Route::post('makings/{making}/weigh', [MakingController::class, 'weigh']);
                 Route::post('makings/{making}/steps', [MakingController::class, 'step']);

@@ -121,6 +121,7 @@ const draw = () => {
                       <Route path="stove" element={<Stove />} />
                       <Route path="stove/:session" element={<Pot />} />
                       <Route path="stove/boil/:boil" element={<BoilingPot />} />
+                      <Route path="stove/boil/:boil/print" element={<Labels />} />
                       <Route path="diary" element={<Diary />} />
                       <Route path="press" element={<Press />} />
                       <Route path="press/:batch" element={<Press />} />

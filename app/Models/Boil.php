@@ -25,6 +25,7 @@ use Kettle\Recipe\Words;
  * @property string $kind of the pots of data/decoction.json
  * @property array<string, mixed> $wish
  * @property FrozenBoil $plan
+ * @property ?array<string, mixed> $label size, start, fields, names and words, as somebody set them
  * @property-read string $name "Cleansing sesame oil"
  * @property Stage $stage
  * @property Carbon $begun_at
@@ -45,6 +46,7 @@ class Boil extends Model
     protected $casts = [
         'wish' => 'array',
         'plan' => AsFrozenBoil::class,
+        'label' => 'array',
         'stage' => Stage::class,
         'begun_at' => 'datetime',
         'best_before' => 'date',

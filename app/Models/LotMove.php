@@ -18,12 +18,14 @@ use Illuminate\Support\Carbon;
  * @property string $amount g, mL or pieces; below zero when it went out
  * @property ?int $batch_id
  * @property ?int $making_id
+ * @property ?int $boil_id
  * @property string $by
  * @property string $note
  * @property Carbon $happened_at
  * @property-read Lot $lot
  * @property-read ?Batch $batch
  * @property-read ?Making $making
+ * @property-read ?Boil $boil
  */
 class LotMove extends Model
 {
@@ -54,6 +56,12 @@ class LotMove extends Model
     public function batch(): BelongsTo
     {
         return $this->belongsTo(Batch::class);
+    }
+
+    /** @return BelongsTo<Boil, $this> */
+    public function boil(): BelongsTo
+    {
+        return $this->belongsTo(Boil::class);
     }
 
     /** @return BelongsTo<Making, $this> */

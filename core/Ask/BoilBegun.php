@@ -13,8 +13,10 @@ use Kettle\Material\HerbPart;
 use Kettle\Material\Tables;
 use Kettle\Measure\Kind;
 use Kettle\Reason\RefusedException;
+use Kettle\Reason\Said;
 use Kettle\Recipe\Fields;
 use Kettle\Recipe\Kitchen;
+use Kettle\Stores\LotKind;
 
 /**
  * What a pot is begun with: the same question as it was planned by, answered once more and kept.
@@ -24,31 +26,37 @@ use Kettle\Recipe\Kitchen;
 final readonly class BoilBegun
 {
     /** What an oil is cleansed and cooked in where nobody says: common practice, no source. */
-    private const USUAL_OIL = 'sesame';
+    public const USUAL_OIL = 'sesame';
 
     /** The liquid of a long oil that has herbs of its own. */
     private const DECOCTION = 'decoction';
 
+    private const GLYCERIN = 'glycerin';
+
     private BoilFields $fields;
+
+    private BoilNeeds $needs;
 
     public function __construct(private DecoctionQuestions $questions, private Tables $tables, private Kitchen $kitchen)
     {
         $this->fields = new BoilFields($tables, $kitchen);
+        $this->needs = new BoilNeeds($kitchen);
     }
 
     /**
      * @param  'decoction'|'long-oil'|'glycerin'  $what
      * @param  array<mixed>  $asked as the question takes it, and `carrier`, the id of a long oil's oil
      * @param  list<string>  $read ids of the cautions that somebody has read
+     * @param  array{oil?: string, liquid?: string}  $from pots of the house that its oil and its liquid are poured from, by their ids
      * @return array<string, mixed> as FrozenBoil reads it
      *
      * @throws RefusedException where it is refused when it is planned, or is no food and is to be eaten
      */
-    public function of(string $what, array $asked, array $read = []): array
+    public function of(string $what, array $asked, array $read = [], array $from = []): array
     {
         return match ($what) {
             'decoction' => $this->decoction($asked, $read),
-            'long-oil' => $this->longOil($asked, $read),
+            'long-oil' => $this->longOil($asked, $read, $from),
             'glycerin' => $this->glycerin($asked, $read),
         };
     }
@@ -79,6 +87,7 @@ final readonly class BoilBegun
                 'keeps_days' => $answer['keeps_days'],
                 'purpose' => 'skin',
                 'fat' => 'oil',
+                'takes' => ['boils' => [], 'lots' => $this->needs->herbs($mix['mix'] ?? null, $made->herbG)],
             ],
             $asked,
             false,
@@ -91,9 +100,10 @@ final readonly class BoilBegun
      *
      * @param  array<mixed>  $asked
      * @param  list<string>  $read
+     * @param  array{oil?: string, liquid?: string}  $from
      * @return array<string, mixed>
      */
-    private function longOil(array $asked, array $read): array
+    private function longOil(array $asked, array $read, array $from): array
     {
         $answer = $this->questions->longOil($asked);
         $this->heed($answer['notes'], 'purpose', $read);
@@ -104,7 +114,8 @@ final readonly class BoilBegun
             'carrier',
             fn () => $this->kitchen->cupboard()->carrier(Fields::text($asked, 'carrier') ?? self::USUAL_OIL),
         );
-        $herbs = self::herbs($this->fields->mix(['herbs' => $asked['paste_herbs'] ?? []])['mix'] ?? null);
+        $paste = $this->fields->mix(['herbs' => $asked['paste_herbs'] ?? []])['mix'] ?? null;
+        $herbs = self::herbs($paste);
         // What was boiled into its water is in it as much as what was ground into it.
         if ($stage['liquid'] === self::DECOCTION && is_array($asked['decoct'] ?? null)) {
             $herbs = [...$herbs, ...self::herbs($this->fields->mix($asked['decoct'])['mix'] ?? null)];
@@ -124,6 +135,16 @@ final readonly class BoilBegun
                 'purpose' => Fields::text($asked, 'purpose') ?? 'skin',
                 // On butterfat froth goes when the water is gone, and on oil it stands.
                 'fat' => in_array('milk', $carrier->food->allergens, true) ? 'butterfat' : 'oil',
+                'takes' => [
+                    'boils' => [
+                        ...isset($from['oil']) ? [['boil' => $from['oil'], 'amount' => round($oil->oilMl, 3)]] : [],
+                        ...isset($from['liquid']) ? [['boil' => $from['liquid'], 'amount' => round($oil->liquidMl, 3)]] : [],
+                    ],
+                    'lots' => [
+                        ...isset($from['oil']) ? [] : $this->needs->material(LotKind::Carrier, $carrier->id, $oil->oilMl),
+                        ...$this->needs->herbs($paste, $oil->pasteG),
+                    ],
+                ],
             ],
             $asked,
             true,
@@ -162,6 +183,7 @@ final readonly class BoilBegun
                 'keeps_days' => $made->days(),
                 'purpose' => 'skin',
                 'fat' => 'oil',
+                'takes' => ['boils' => [], 'lots' => $this->needs->material(LotKind::Addition, self::GLYCERIN, $made->glycerinG())],
             ],
             $asked,
             false,
@@ -171,7 +193,8 @@ final readonly class BoilBegun
 
     /**
      * @param  array{kind: string, of: list<mixed>, starts_ml: ?float, ends_ml: float, solids_ml: float, oil_ml: float, made: float,
-     *     by_weight: bool, keeps_days: ?int, purpose: string, fat: string}  $facts
+     *     by_weight: bool, keeps_days: ?int, purpose: string, fat: string, takes: array{boils: list<array{boil: string, amount: float}>,
+     *     lots: list<array{lot: string, amount: float}>}}  $facts
      * @param  array<mixed>  $asked
      * @return array<string, mixed>
      */
@@ -209,6 +232,30 @@ final readonly class BoilBegun
                 throw CautionException::unread($note['says']);
             }
         }
+    }
+
+    /**
+     * The cautions of its herbs that somebody has read, as they are kept with it.
+     *
+     * @param  'decoction'|'long-oil'|'glycerin'  $what
+     * @param  array<mixed>  $asked
+     * @param  list<string>  $ids
+     * @return list<array{id: string, says: Said}>
+     */
+    public function wereRead(string $what, array $asked, array $ids): array
+    {
+        $decoct = is_array($asked['decoct'] ?? null) ? $asked['decoct'] : [];
+        $read = [];
+        foreach ($what === 'long-oil' ? [['herbs' => $asked['paste_herbs'] ?? []], $decoct] : [$asked] as $herbs) {
+            $purpose = $what === 'long-oil' ? Fields::text($asked, 'purpose') ?? 'skin' : 'skin';
+            foreach ($this->questions->minded($this->fields->mix($herbs)['mix'] ?? null, $purpose) as $note) {
+                if (in_array($note->id, $ids, true)) {
+                    $read[serialize($note->says)] = ['id' => $note->id, 'says' => $note->says];
+                }
+            }
+        }
+
+        return array_values($read);
     }
 
     /** @return list<mixed> */

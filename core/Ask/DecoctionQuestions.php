@@ -280,16 +280,49 @@ final readonly class DecoctionQuestions
     }
 
     /**
-     * What is to be minded of the herbs, by the same rules as of an oil of them: what is deadly in oil is so in water.
-     *
      * @return list<Told>
      */
     private function cautions(?HerbMix $mix, string $purpose): array
     {
+        return array_map(
+            fn (Note $note) => ['id' => $note->id, 'rank' => $note->rank, 'says' => $this->kitchen->words()->of($note->says)] +
+                ($note->acknowledge ? ['must_read' => true] : []),
+            $this->minded($mix, $purpose),
+        );
+    }
+
+    /**
+     * What is to be minded of the herbs, by the same rules as of an oil of them: what is deadly in oil is so in water.
+     *
+     * @return list<Note>
+     */
+    public function minded(?HerbMix $mix, string $purpose): array
+    {
         if ($mix === null) {
             return [];
         }
-        $wish = [
+        $held = $this->planning->cautions($this->asAnOil($mix, $purpose), $this->kitchen, 'bench');
+
+        return array_values(array_filter($held, fn (Note $note) => $note->rank !== 'note'));
+    }
+
+    /**
+     * What must, or should, stand on its label.
+     *
+     * @param  list<array<string, mixed>>  $herbs as a wish names them
+     * @return list<array{must: bool, says: Said}>
+     */
+    public function labels(array $herbs, string $purpose): array
+    {
+        $mix = $this->fields->mix(['herbs' => $herbs])['mix'] ?? null;
+
+        return $mix === null ? [] : $this->planning->labels($this->asAnOil($mix, $purpose), $this->kitchen);
+    }
+
+    /** @return array<string, mixed> a wish for an oil of which nothing is to be minded but its herbs */
+    private function asAnOil(HerbMix $mix, string $purpose): array
+    {
+        return [
             'herbs' => array_map(
                 fn (HerbPart $part) => ($part->plant->id === '' ? ['name' => $part->plant->name] : ['id' => $part->plant->id]) + [
                     'form' => $part->form->id,
@@ -297,19 +330,11 @@ final readonly class DecoctionQuestions
                 ],
                 $mix->parts,
             ),
-            // An oil of which nothing is to be minded: it is asked about the herbs.
             'oils' => [self::PLAIN_OIL],
             'purpose' => $purpose,
             'finished' => ['amount' => '100 mL'],
             'before' => ['made' => $this->kitchen->today()->format('Y-m-d')],
         ];
-        $held = $this->planning->cautions($wish, $this->kitchen, 'bench');
-
-        return array_map(
-            fn (Note $note) => ['id' => $note->id, 'rank' => $note->rank, 'says' => $this->kitchen->words()->of($note->says)] +
-                ($note->acknowledge ? ['must_read' => true] : []),
-            array_values(array_filter($held, fn (Note $note) => $note->rank !== 'note')),
-        );
     }
 
     /** @return list<Told> */

@@ -18,7 +18,7 @@ final readonly class TraceQuestions
     private const PERSON = 'person: ';
 
     /**
-     * @param  array<mixed>  $document `asks` of "trace" in docs/formats/reckon.schema.json: lots, batches, bottles, products,
+     * @param  array<mixed>  $document `asks` of "trace" in docs/formats/reckon.schema.json: lots, pots, batches, bottles, products,
      *     tins, and which of them is followed
      * @return array<string, mixed>
      *
@@ -28,15 +28,26 @@ final readonly class TraceQuestions
     {
         $graph = new Graph();
         foreach (
-            ['lots' => 'lot', 'batches' => 'batch', 'bottles' => 'bottle', 'products' => 'product', 'tins' => 'tin'] as $list => $kind
+            [
+                'lots' => 'lot',
+                'pots' => 'pot',
+                'batches' => 'batch',
+                'bottles' => 'bottle',
+                'products' => 'product',
+                'tins' => 'tin',
+            ] as $list => $kind
         ) {
             foreach (self::rows($document, $list) as $i => $row) {
                 self::at("{$list}.{$i}.id", fn () => $graph->thing($kind, self::id($row)));
             }
         }
         $state = $holds = [];
+        foreach (self::rows($document, 'pots') as $i => $row) {
+            self::join($graph, $row, 'from', "pots.{$i}", ['lot', 'pot']);
+        }
         foreach (self::rows($document, 'batches') as $i => $row) {
             self::join($graph, $row, 'lots', "batches.{$i}", ['lot']);
+            self::join($graph, $row, 'pots', "batches.{$i}", ['pot']);
             self::join($graph, $row, 'in_oil', "batches.{$i}", ['batch', 'bottle']);
         }
         foreach (self::rows($document, 'products') as $i => $row) {

@@ -92,6 +92,19 @@ final class BoilException extends RefusedException
         return new self('out_of_range', sprintf('No more comes out than stood in it: %s.', $there), 'amount');
     }
 
+    public static function onlyCooked(): self
+    {
+        return new self('said_twice', 'A long oil is cooked in what is poured from another pot; its cleansing is not. Plan the cooking.');
+    }
+
+    public static function notThere(string $kind): self
+    {
+        return new self(
+            'unknown',
+            $kind === 'cleanse' ? 'No oil that was cleansed here goes by that pot.' : 'No decoction that is here goes by that pot.',
+        );
+    }
+
     public static function pastItsDay(string $until): self
     {
         return new self('past', sprintf('It was good until %s. Nothing is taken of it any more: throw it away.', $until), 'amount');

@@ -109,6 +109,12 @@ final readonly class BoilState
         );
     }
 
+    /** Whether what it was filled from is gone: thrown away before it was over a flame, nothing of it was. */
+    public function isFilled(): bool
+    {
+        return $this->stage !== Stage::Discarded || $this->flames !== [] || $this->made !== null;
+    }
+
     /** Hours of flame up to a moment. */
     public function flameHAt(\DateTimeImmutable $moment): float
     {

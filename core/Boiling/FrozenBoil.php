@@ -28,6 +28,8 @@ final readonly class FrozenBoil
      * @param  ?int  $keepsDays null where it is bottled as an oil, or goes on
      * @param  bool  $signs whether four signs tell that it is done
      * @param  bool  $bottled whether it is an oil that is bottled
+     * @param  array<string, float>  $boils mL or g of other pots that it is filled from, by their ids
+     * @param  array<string, float>  $lots of the house's Stores, each in its own unit
      */
     private function __construct(
         public array $document,
@@ -51,13 +53,16 @@ final readonly class FrozenBoil
         public float $highC,
         public string $purpose,
         public string $fat,
+        public array $boils,
+        public array $lots,
     ) {}
 
     /**
      * What is kept.
      *
      * @param  array{kind: string, of: list<mixed>, starts_ml: ?float, ends_ml: float, solids_ml: float, oil_ml: float, made: float,
-     *     by_weight: bool, keeps_days: ?int, purpose: string, fat: string}  $facts
+     *     by_weight: bool, keeps_days: ?int, purpose: string, fat: string, takes: array{boils: list<array{boil: string, amount: float}>,
+     *     lots: list<array{lot: string, amount: float}>}}  $facts
      * @return array<string, mixed>
      */
     public static function keep(array $facts, ?BoilingPot $pot, bool $froths, Rate $rate, float $hoursADay, Tables $tables): array
@@ -81,6 +86,18 @@ final readonly class FrozenBoil
     public function becomesAnOil(): bool
     {
         return $this->bottled && count($this->of) > 1;
+    }
+
+    /** @return array<string, float> amounts by id */
+    private static function takes(Stored $stored, string $list, string $id): array
+    {
+        $takes = [];
+        foreach ($stored->part('takes')->parts($list) as $take) {
+            $takes[$take->text($id)] = ($takes[$take->text($id)] ?? 0.0) + max(0.0, $take->number('amount'));
+        }
+        unset($takes['']);
+
+        return $takes;
     }
 
     /** What is known of a kind of pot. */
@@ -134,6 +151,8 @@ final readonly class FrozenBoil
             $stored->number('high_c', 100.0),
             $stored->text('purpose', 'skin'),
             $stored->oneOf('fat', Doneness::FATS, 'oil'),
+            self::takes($stored, 'boils', 'boil'),
+            self::takes($stored, 'lots', 'lot'),
         );
     }
 }

@@ -15,7 +15,8 @@ final readonly class Ingredients
 {
     /**
      * @param  list<array{name: mixed, inci: string, grams: float}>  $each falling
-     * @param  list<array{name: mixed, latin: string, water?: true}>  $herbs as a sentence and as a label names them; those of a decoction or an extract are in its water
+     * @param  list<array{name: mixed, latin: string, water?: true}>  $herbs as a sentence and as a label
+     *     names them; those of a decoction or an extract are in its water
      * @param  list<string>  $allergens
      * @param  list<string>  $fragrance allergens that must be named
      */
@@ -101,7 +102,7 @@ final readonly class Ingredients
         return [
             ...array_column($this->each, 'name'),
             ...array_map(
-                fn (array $herb) => Said::of(isset($herb['water']) ? 'melt.from-plant-water' : 'melt.from-plant', ['herb' => $herb['name']]),
+                fn (array $herb) => Said::of('melt.from-plant'.(isset($herb['water']) ? '-water' : ''), ['herb' => $herb['name']]),
                 $this->herbs,
             ),
         ];

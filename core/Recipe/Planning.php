@@ -6,6 +6,7 @@ namespace Kettle\Recipe;
 
 use Kettle\Caution\Caution;
 use Kettle\Caution\Cautions;
+use Kettle\Caution\Facts;
 use Kettle\Infusion\Methods;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Own;
@@ -13,6 +14,7 @@ use Kettle\Material\Row;
 use Kettle\Material\Tables;
 use Kettle\Reason\Figure;
 use Kettle\Reason\Note;
+use Kettle\Reason\Said;
 use Kettle\Reason\Way;
 use Kettle\Reason\Wording;
 
@@ -184,6 +186,36 @@ final class Planning
      */
     public function cautions(array $wish, Kitchen $kitchen, ?string $place): array
     {
+        $facts = $this->facts($wish, $kitchen);
+
+        return array_map(fn (Caution $rule) => $this->rules()->told($rule, $facts), $this->rules()->holding($facts, $place));
+    }
+
+    /**
+     * What must, or should, stand on the label of what is wished for.
+     *
+     * @param  array<mixed>  $wish
+     * @return list<array{must: bool, says: Said}>
+     *
+     * @throws WishException
+     */
+    public function labels(array $wish, Kitchen $kitchen): array
+    {
+        $facts = $this->facts($wish, $kitchen);
+        $labels = [];
+        foreach ($this->rules()->holding($facts, 'label') as $rule) {
+            $says = $rule->label($facts);
+            if ($says !== null) {
+                $labels[] = ['must' => $rule->labelMust, 'says' => $says];
+            }
+        }
+
+        return $labels;
+    }
+
+    /** @param  array<mixed>  $wish */
+    private function facts(array $wish, Kitchen $kitchen): Facts
+    {
         [$read, $kitchen] = $this->read($wish, $kitchen);
         try {
             $supplies = Supplies::of($read, Amounts::solve($read, $kitchen, $kitchen->uptakeFor($read)), $kitchen);
@@ -191,9 +223,8 @@ final class Planning
             // What cannot be measured out takes nothing from Stores; its cautions hold all the same.
             $supplies = null;
         }
-        $facts = WishFacts::of($read, $kitchen, $supplies);
 
-        return array_map(fn (Caution $rule) => $this->rules()->told($rule, $facts), $this->rules()->holding($facts, $place));
+        return WishFacts::of($read, $kitchen, $supplies);
     }
 
     public function rules(): Cautions

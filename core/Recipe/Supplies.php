@@ -161,7 +161,8 @@ final readonly class Supplies
         }, $this->needs);
     }
 
-    private static function isOf(Lot $lot, HerbPart $part): bool
+    /** Whether a lot is of a herb, and lies as it is wanted. */
+    public static function isOf(Lot $lot, HerbPart $part): bool
     {
         return $lot->kind === LotKind::Herb &&
             ($part->plant->id === ''

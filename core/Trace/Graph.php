@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace Kettle\Trace;
 
 /**
- * What went into what: lots into batches, batches into bottles, bottles and lots into products, products into tins, tins and
- * bottles to people. What was left of a product may be melted into another, and an oil go on herb once more. Followed both
+ * What went into what: lots into pots that are boiled down and into batches, pots into batches, batches into bottles, bottles and lots into products, products into tins, tins and
+ * bottles to people. What was left of a product may be melted into another, an oil go on herb once more, and one pot be poured into another. Followed both
  * ways, each thing once however many ways lead to it.
  */
 final class Graph
 {
     /** The kinds of things, from the plant to the person. */
-    public const KINDS = ['lot', 'batch', 'bottle', 'product', 'tin', 'person'];
+    public const KINDS = ['lot', 'pot', 'batch', 'bottle', 'product', 'tin', 'person'];
 
-    private const ORDER = ['lot' => 0, 'batch' => 1, 'bottle' => 2, 'product' => 3, 'tin' => 4, 'person' => 5];
+    private const ORDER = ['lot' => 0, 'pot' => 1, 'batch' => 2, 'bottle' => 3, 'product' => 4, 'tin' => 5, 'person' => 6];
 
     /** @var array<string, list<string>> what each went into */
     private array $into = [];
@@ -52,7 +52,7 @@ final class Graph
         $one = $this->orders[$what] ?? throw TraceException::unknown($what);
         $other = $this->orders[$into] ?? throw TraceException::unknown($into);
         // Every arrow goes from the plant towards the person; only what was left of a product may be melted into another,
-        // and an oil put on herb once more.
+        // an oil put on herb once more, and a decoction or a cleansed oil poured into another pot.
         $back = $one >= $other;
         if (($back && ! self::mayGoOn($one, $other)) || (($back || $this->turns) && $this->comesOf($what, $into))) {
             throw TraceException::backwards($what, self::KINDS[$one], $into, self::KINDS[$other]);
@@ -62,11 +62,12 @@ final class Graph
         $this->from[$into][] = $what;
     }
 
-    /** A product into another, or an oil, bottled or not, on fresh herb. */
+    /** A product or a pot into another, or an oil, bottled or not, on fresh herb. */
     private static function mayGoOn(int $one, int $other): bool
     {
         $again = match ($other) {
             self::ORDER['product'] => [self::ORDER['product']],
+            self::ORDER['pot'] => [self::ORDER['pot']],
             self::ORDER['batch'] => [self::ORDER['batch'], self::ORDER['bottle']],
             default => [],
         };

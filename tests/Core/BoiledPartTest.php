@@ -61,7 +61,7 @@ it('refuses more than is left, what is over, what is unknown and what is said tw
         ->and($faults([['boil' => 'D1', 'id' => 'water']]))
         ->toBe(['others.0.boil: said_twice'])
         ->and($faults([['boil' => 'D1', 'percent' => 20], ['boil' => 'D1', 'percent' => 20]]))
-        ->toBe(['others.1: said_twice'])
+        ->toBe(['others.1: twice'])
         ->and($faults([['boil' => 'G1', 'percent' => 5]], ['ready_by' => '2026-11-26']))
         ->toBe([])
         ->and($faults([['boil' => 'G1', 'percent' => 5]], ['ready_by' => '2026-11-29']))

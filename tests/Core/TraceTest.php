@@ -119,19 +119,38 @@ it('follows an oil that went on fresh herb once more, and never round', function
     expect(Melted::faults($house + ['of' => 'clover'], 'trace'))->not->toBe([]);
 });
 
+it('follows a pot through another pot and a bottled oil, and refuses one that comes back on itself', function () {
+    $house = [
+        'lots' => [['id' => 'root'], ['id' => 'sesame']],
+        'pots' => [['id' => 'D1', 'from' => ['root']], ['id' => 'D2', 'from' => ['sesame']], ['id' => 'D3', 'from' => ['D1', 'D2']]],
+        'batches' => [['id' => '26-001', 'pots' => ['D3']]],
+        'products' => [['id' => 'cream', 'from' => ['D1', '26-001']]],
+        'tins' => [['id' => 'cream 1', 'product' => 'cream', 'to' => 'Torin', 'state' => 'given']],
+    ];
+    $ids = fn (string $of, string $way) => array_column(Melted::ask($house + ['of' => $of], 'trace')[$way], 'id');
+    expect($ids('root', 'forward'))
+        ->toEqualCanonicalizing(['D1', 'D3', '26-001', 'cream', 'cream 1', 'Torin'])
+        ->and($ids('cream 1', 'back'))
+        ->toEqualCanonicalizing(['cream', '26-001', 'D3', 'D2', 'D1', 'sesame', 'root'])
+        ->and($ids('D2', 'forward'))
+        ->not->toContain('D1');
+    $house['pots'][0]['from'] = ['D3'];
+    expect(Melted::faults($house + ['of' => 'root'], 'trace'))->not->toBe([]);
+});
+
 it('finds what a matrix finds, both ways', function () {
     mt_srand(5);
     for ($round = 0; $round < 60; $round++) {
         $graph = new Graph();
         $ids = $kinds = [];
-        for ($i = 0; $i < 24; $i++) {
+        for ($i = 0; $i < 28; $i++) {
             $ids[$i] = mt_rand(0, 1) === 0 ? (string) $i : "thing {$i}";
             $kinds[$i] = Graph::KINDS[intdiv($i, 4)];
             $graph->thing($kinds[$i], $ids[$i]);
         }
-        $reach = array_fill(0, 24, array_fill(0, 24, false));
+        $reach = array_fill(0, 28, array_fill(0, 28, false));
         for ($n = 0; $n < 30; $n++) {
-            [$a, $b] = [mt_rand(0, 23), mt_rand(0, 23)];
+            [$a, $b] = [mt_rand(0, 27), mt_rand(0, 27)];
             try {
                 $graph->joins($ids[$a], $ids[$b]);
                 $reach[$a][$b] = true;
@@ -139,16 +158,16 @@ it('finds what a matrix finds, both ways', function () {
                 expect($refused->reason)->toBe('backwards');
             }
         }
-        for ($k = 0; $k < 24; $k++) {
-            for ($i = 0; $i < 24; $i++) {
-                for ($j = 0; $j < 24; $j++) {
+        for ($k = 0; $k < 28; $k++) {
+            for ($i = 0; $i < 28; $i++) {
+                for ($j = 0; $j < 28; $j++) {
                     $reach[$i][$j] = $reach[$i][$j] || ($reach[$i][$k] && $reach[$k][$j]);
                 }
             }
         }
-        for ($i = 0; $i < 24; $i++) {
-            $to = array_values(array_filter(range(0, 23), fn (int $j) => $reach[$i][$j]));
-            $from = array_values(array_filter(range(0, 23), fn (int $j) => $reach[$j][$i]));
+        for ($i = 0; $i < 28; $i++) {
+            $to = array_values(array_filter(range(0, 27), fn (int $j) => $reach[$i][$j]));
+            $from = array_values(array_filter(range(0, 27), fn (int $j) => $reach[$j][$i]));
             expect($graph->forward($ids[$i]))->toEqualCanonicalizing(array_map(fn (int $j) => $ids[$j], $to));
             expect($graph->back($ids[$i]))->toEqualCanonicalizing(array_map(fn (int $j) => $ids[$j], $from));
             expect($reach[$i][$i])->toBeFalse();

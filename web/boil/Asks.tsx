@@ -35,6 +35,12 @@ export function Asks({ wish, change, fault }: Its) {
   const cooks = what === 'decoction' || (wish.stage !== 'cleanse' && wish.liquid === 'decoction')
   const known = KNOWN[what]
   const its = { draft: wish, change, fault }
+  const here = useOfHouse('/boils').data?.here ?? []
+  // Pots of a kind that something is left of and may be used.
+  const from = (kind: string) =>
+    here
+      .filter((pot) => pot.kind === kind && pot.left !== null)
+      .map((pot) => ({ id: pot.id, name: `${pot.code}, ${pot.name.toLowerCase()}: ${pot.left}` }))
   return (
     <form className="grid gap-x-6 gap-y-4 sm:grid-cols-2 lg:grid-cols-4" onSubmit={(event) => event.preventDefault()}>
       {what === 'long-oil' ? (
@@ -64,12 +70,20 @@ export function Asks({ wish, change, fault }: Its) {
       {what === 'long-oil' && wish.stage !== 'cleanse' ? (
         <Select
           label="Cooked with"
-          choices={LIQUIDS}
-          value={wish.liquid}
-          onChange={(e) => change({ liquid: e.target.value })}
+          choices={[...LIQUIDS, ...(wish.stage === 'cook' ? from('decoction') : [])]}
+          value={wish.stage === 'cook' && wish.liquidFrom !== '' ? wish.liquidFrom : wish.liquid}
+          onChange={(e) =>
+            change(
+              LIQUIDS.some((each) => each.id === e.target.value)
+                ? { liquid: e.target.value, liquidFrom: '' }
+                : { liquid: 'decoction', liquidFrom: e.target.value, herbs: [] },
+            )
+          }
         />
       ) : null}
-      {what !== 'glycerin' && cooks ? <Herbs wish={wish} change={change} fault={fault} /> : null}
+      {what !== 'glycerin' && cooks && !(what === 'long-oil' && wish.stage === 'cook' && wish.liquidFrom) ? (
+        <Herbs wish={wish} change={change} fault={fault} />
+      ) : null}
       {what === 'glycerin' ? (
         <>
           <Listed
@@ -101,7 +115,7 @@ export function Asks({ wish, change, fault }: Its) {
       {what === 'glycerin' ? null : <Learned take={(rate) => change({ rate })} />}
       {what === 'long-oil' ? (
         <>
-          <Carrier wish={wish} change={change} />
+          <Carrier wish={wish} change={change} here={wish.stage === 'cook' ? from('cleanse') : []} />
           <Listed
             label="Herb of the paste"
             none="not said"
@@ -143,18 +157,34 @@ function Learned({ take }: { take: (rate: string) => void }) {
   )
 }
 
-function Carrier({ wish, change }: { wish: BoilWish; change: (part: Partial<BoilWish>) => void }) {
+function Carrier({
+  wish,
+  change,
+  here,
+}: {
+  wish: BoilWish
+  change: (part: Partial<BoilWish>) => void
+  here: { id: string; name: string }[]
+}) {
   const oils = useMaterials().data?.oils ?? []
+  const poured = wish.stage === 'cook' && wish.oilFrom !== ''
   return (
     <Select
       label="In which oil"
-      value={wish.carrier}
-      choices={
-        oils.length === 0
+      value={poured ? wish.oilFrom : wish.carrier}
+      choices={[
+        ...here,
+        ...(poured && !here.some((pot) => pot.id === wish.oilFrom)
+          ? [{ id: wish.oilFrom, name: 'a pot of which nothing is left: choose' }]
+          : []),
+        ...(oils.length === 0
           ? [{ id: wish.carrier, name: wish.carrier }]
-          : oils.map((each) => ({ id: each.id, name: each.name }))
-      }
-      onChange={(event) => change({ carrier: event.target.value })}
+          : oils.map((each) => ({ id: each.id, name: each.name }))),
+      ]}
+      onChange={(event) => {
+        const id = event.target.value
+        change(here.some((pot) => pot.id === id) ? { oilFrom: id } : { carrier: id, oilFrom: '' })
+      }}
     />
   )
 }

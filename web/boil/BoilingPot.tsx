@@ -5,6 +5,8 @@ import { useHouseId, useOfHouse } from '../api/hooks'
 import { PotLogbook } from '../batch/Logbook'
 import { usePart } from '../frame/part'
 import { useArrived } from '../parts/arrived'
+import { ButtonLink } from '../parts/Button'
+import { From } from '../parts/From'
 import { Notice } from '../parts/Notice'
 import { Head } from './Head'
 import { PotToScale } from './PotToScale'
@@ -33,12 +35,21 @@ export default function BoilingPot() {
 }
 
 function Page({ pot }: { pot: Pot }) {
+  const house = useHouseId()
   const { works } = usePart()
   return (
     <div className="flex flex-col gap-6">
-      <header>
-        <p className="text-soft figures">{pot.code}</p>
-        <h1 className="text-3xl sm:text-4xl">{pot.name}</h1>
+      <header className="flex flex-wrap items-end justify-between gap-4">
+        <div>
+          <p className="text-soft figures">{pot.code}</p>
+          <h1 className="text-3xl sm:text-4xl">{pot.name}</h1>
+        </div>
+        <div className="flex flex-wrap gap-2">
+          {pot.stage === 'made' ? (
+            <ButtonLink to={`/h/${house}/stove/boil/${pot.id}/print`}>Its label</ButtonLink>
+          ) : null}
+          <ButtonLink to={`/h/${house}/trace/pot/${pot.id}`}>Follow it</ButtonLink>
+        </div>
       </header>
       <div className="border-line grid gap-x-8 gap-y-8 border-t pt-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.35fr)_minmax(0,1fr)] lg:grid-rows-[auto_1fr]">
         <section aria-label="The pot" className="lg:row-span-2 flex flex-col gap-3">
@@ -74,6 +85,7 @@ function Page({ pot }: { pot: Pot }) {
               <strong>{pot.rate}</strong>. {pot.learned ? 'The usual is 450 mL.' : 'Two marks tell what it does lose.'}
             </p>
           ) : null}
+          <From from={pot.from} head="What it was filled from" />
           {pot.open ? <PotLogbook pot={pot} /> : null}
         </section>
         <section
@@ -82,17 +94,19 @@ function Page({ pot }: { pot: Pot }) {
         >
           {pot.open ? <Now pot={pot} works={works} /> : <PotLogbook pot={pot} />}
         </section>
-        <section
-          aria-label="Signs and what to heed"
-          className="border-line flex flex-col gap-4 lg:col-start-3 lg:border-s lg:ps-8"
-        >
-          {pot.signs.length > 0 ? <Signs pot={pot} /> : null}
-          {[...pot.heed, ...pot.notes].map((note) => (
-            <Notice key={note.id} rank={note.rank}>
-              {note.says}
-            </Notice>
-          ))}
-        </section>
+        {pot.signs.length + pot.heed.length + pot.notes.length > 0 ? (
+          <section
+            aria-label="Signs and what to heed"
+            className="border-line flex flex-col gap-4 lg:col-start-3 lg:border-s lg:ps-8"
+          >
+            {pot.signs.length > 0 ? <Signs pot={pot} /> : null}
+            {[...pot.heed, ...pot.notes].map((note) => (
+              <Notice key={note.id} rank={note.rank}>
+                {note.says}
+              </Notice>
+            ))}
+          </section>
+        ) : null}
       </div>
     </div>
   )

@@ -47,7 +47,7 @@ export function Came({ pot, works }: { pot: Pot; works: boolean }) {
           look="strong"
           className="self-start"
           onClick={() => {
-            putOnBoil(house, { stage: 'cook', known: 'oil', amount: made.left })
+            putOnBoil(house, { stage: 'cook', known: 'oil', amount: made.left, oilFrom: pot.id })
             void go(`/h/${house}/boil`)
           }}
         >
@@ -58,11 +58,8 @@ export function Came({ pot, works }: { pot: Pot; works: boolean }) {
         <Button
           className="self-start"
           onClick={() => {
-            const part = { id: made.goes_in ?? '' }
-            putOnMelt(house, {
-              product: 'cream',
-              ...(made.percent == null ? { water: part } : { others: [{ ...part, percent: made.percent }] }),
-            })
+            const percent = made.percent == null ? {} : { percent: made.percent }
+            putOnMelt(house, { product: 'cream', others: [{ boil: pot.id, ...percent }] })
             void go(`/h/${house}/melt`)
           }}
         >

@@ -19,6 +19,9 @@ export type BoilWish = {
   share: string
   now: string
   carrier: string
+  /** Pots of the house that the oil and the liquid of the cooking are poured from, by their ids. */
+  oilFrom: string
+  liquidFrom: string
 }
 
 export const FIRST: BoilWish = {
@@ -38,6 +41,8 @@ export const FIRST: BoilWish = {
   share: '80',
   now: '',
   carrier: 'sesame',
+  oilFrom: '',
+  liquidFrom: '',
 }
 
 /** No amount is said: as much is made as goes into the pot. */
@@ -74,6 +79,11 @@ export function putOnBoil(house: string, part: Partial<BoilWish>) {
 export const begun = (wish: BoilWish, stage = wish.stage) => ({
   ...asked({ ...wish, stage }),
   ...(wish.what === 'long-oil' ? { carrier: wish.carrier } : {}),
+  // Only what is cooked is poured from another pot.
+  ...(wish.what === 'long-oil' && wish.stage === 'cook' && wish.oilFrom !== '' ? { oil_from: wish.oilFrom } : {}),
+  ...(wish.what === 'long-oil' && wish.stage === 'cook' && wish.liquidFrom !== ''
+    ? { liquid_from: wish.liquidFrom }
+    : {}),
 })
 
 /** The decoction of a long oil, as a pot of its own. */

@@ -15,16 +15,27 @@ type Set = { size: string; start: number; names: Page['names']; fields: string[]
 
 /** A batch's labels: which sheet, from where, what stands on them, and what would come out. */
 export default function Labels() {
-  const { batch, making } = useParams()
-  const of =
-    batch === undefined ? ({ kind: 'makings', id: making ?? '' } as const) : ({ kind: 'batches', id: batch } as const)
-  const page = useOfHouse(of.kind === 'batches' ? `/batches/${of.id}/label` : `/makings/${of.id}/label`)
+  const { batch, making, boil } = useParams()
+  const of: Of = batch
+    ? { kind: 'batches', id: batch }
+    : boil
+      ? { kind: 'boils', id: boil }
+      : { kind: 'makings', id: making ?? '' }
+  // Each is answered alike.
+  const page = useOfHouse(`/${of.kind}/${of.id}/label` as `/batches/${string}/label`)
   const { there, instead } = useArrived(page, 'the labels')
   if (!there) return instead
   return <LabelBench of={of} page={there} />
 }
 
-type Of = { kind: 'batches' | 'makings'; id: string }
+type Of = { kind: 'batches' | 'makings' | 'boils'; id: string }
+
+/** What each has a label on, what it is called, and where its page is. */
+const KINDS = {
+  batches: { on: 'Bottle', called: 'batch', at: 'batch' },
+  makings: { on: 'Tin', called: 'product', at: 'making' },
+  boils: { on: 'Bottle', called: 'pot', at: 'stove/boil' },
+} as const
 
 const setOf = (page: Page): Set => ({
   size: page.size,
@@ -41,8 +52,8 @@ const setOf = (page: Page): Set => ({
 function useLabel(of: Of, known: Page) {
   const house = useHouseId()
   const client = useQueryClient()
-  const write = useWrite<'PUT /houses/{house}/batches/{batch}/label' | 'PUT /houses/{house}/makings/{making}/label'>(
-    (answer) => client.setQueryData(['house', house, `/${of.kind}/${of.id}/label`], answer),
+  const write = useWrite<'PUT /houses/{house}/batches/{batch}/label'>((answer) =>
+    client.setQueryData(['house', house, `/${of.kind}/${of.id}/label`], answer),
   )
   const [ahead, setAhead] = useState<Partial<Set>>({})
   const latest = useRef(known)
@@ -56,10 +67,7 @@ function useLabel(of: Of, known: Page) {
       try {
         latest.current = await write.mutateAsync({
           method: 'PUT',
-          path:
-            of.kind === 'batches'
-              ? `/houses/${house}/batches/${of.id}/label`
-              : `/houses/${house}/makings/${of.id}/label`,
+          path: `/houses/${house}/${of.kind}/${of.id}/label` as `/houses/${string}/batches/${string}/label`,
           body: { version: latest.current.version, ...setOf(latest.current), ...change },
         })
       } catch {
@@ -100,13 +108,11 @@ function LabelBench({ of, page: known }: { of: Of; page: Page }) {
         <div className="flex flex-wrap gap-2">
           {page.bottles > 0 && page.prints ? (
             <FileLink look="strong" href={`${path}/labels.pdf`}>
-              {bottled ? 'Bottle' : 'Tin'} labels, PDF
+              {KINDS[of.kind].on} labels, PDF
             </FileLink>
           ) : null}
           {bottled ? <FileLink href={`${path}/tag.pdf`}>Jar tag, PDF</FileLink> : null}
-          <ButtonLink to={`/h/${house}/${bottled ? 'batch' : 'making'}/${of.id}`}>
-            Back to the {bottled ? 'batch' : 'product'}
-          </ButtonLink>
+          <ButtonLink to={`/h/${house}/${KINDS[of.kind].at}/${of.id}`}>Back to the {KINDS[of.kind].called}</ButtonLink>
         </div>
       </header>
       <div className="border-line grid gap-x-8 gap-y-8 border-t pt-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)]">

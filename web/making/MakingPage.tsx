@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { Link, useNavigate, useParams } from 'react-router'
+import { useNavigate, useParams } from 'react-router'
 import { type Shape, useHouseId, useMakingWrite, useOfHouse } from '../api/hooks'
 import { MakingLogbook } from '../batch/Logbook'
 import { get, type Problem } from '../api/client'
@@ -14,6 +14,7 @@ import { Button, ButtonLink, FileLink, TextButton } from '../parts/Button'
 import { FaultSheet } from '../parts/FaultSheet'
 import { Field } from '../parts/Field'
 import { sent } from '../parts/form'
+import { From } from '../parts/From'
 import { Notice, Trouble } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
 import { Steps } from './Steps'
@@ -149,7 +150,6 @@ function Page({ making }: { making: Making }) {
 
 /** What it is made of, and from which bottles and lots it came. */
 function Inside({ making }: { making: Making }) {
-  const house = useHouseId()
   return (
     <>
       <h2 className="column-head font-text text-base">What is in it</h2>
@@ -163,27 +163,10 @@ function Inside({ making }: { making: Making }) {
       <p>
         Keeps until <strong>{making.best_before}</strong>, as its weakest part.
       </p>
-      {making.from.length > 0 ? (
-        <>
-          <h2 className="column-head font-text text-base">Where it came from</h2>
-          <ul>
-            {making.from.map((from) => (
-              <li key={from.id} className="border-line flex justify-between gap-4 border-b py-1">
-                <Link className="underline underline-offset-4" to={`/h/${house}/${AT[from.kind]}/${from.id}`}>
-                  {from.name}
-                </Link>
-                <span className="figures">{from.amount_text}</span>
-              </li>
-            ))}
-          </ul>
-        </>
-      ) : null}
+      <From from={making.from} />
     </>
   )
 }
-
-/** Where each kind of thing it was made of has its page. */
-const AT = { batch: 'batch', boil: 'stove/boil', lot: 'stores' } as const
 
 function Discard({ making, open, close }: { making: Making; open: boolean; close: () => void }) {
   const house = useHouseId()

@@ -1,8 +1,9 @@
 import type { Trace } from './TracePage'
 
-const KINDS = ['lot', 'batch', 'bottle', 'product', 'tin', 'person']
+const KINDS = ['lot', 'pot', 'batch', 'bottle', 'product', 'tin', 'person']
 const LINE: Record<string, string> = {
   lot: 'var(--herb)',
+  pot: 'var(--water)',
   batch: 'var(--oil)',
   bottle: 'var(--oil)',
   product: 'var(--wax)',

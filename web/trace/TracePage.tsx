@@ -16,6 +16,7 @@ export type Trace = Shape<'TraceView'>
 
 const KINDS = [
   { id: 'lot', name: 'Lots' },
+  { id: 'pot', name: 'Pots' },
   { id: 'batch', name: 'Batches' },
   { id: 'bottle', name: 'Bottles' },
   { id: 'product', name: 'Products' },
@@ -32,7 +33,7 @@ export default function TracePage() {
   const of =
     kind === 'person'
       ? `/trace/person?name=${encodeURIComponent(thing)}`
-      : `/${{ lot: 'lots', batch: 'batches' }[kind] ?? 'makings'}/${thing}/trace`
+      : `/${{ lot: 'lots', pot: 'boils', batch: 'batches' }[kind] ?? 'makings'}/${thing}/trace`
   // Each is answered alike.
   const trace = useOfHouse(of as `/lots/${string}/trace`)
   const { there, instead } = useArrived(trace, 'the trace')
@@ -118,7 +119,7 @@ function Page({ trace, kind, of }: { trace: Trace; kind: string; of: string }) {
   )
 }
 
-const RECALLS = { lot: 'lots', batch: 'batches', product: 'makings' } as const
+const RECALLS = { lot: 'lots', pot: 'boils', batch: 'batches', product: 'makings' } as const
 
 /** All of it is thrown away at once, each in its own logbook. */
 function Close({ trace, kind, of }: { trace: Trace; kind: string; of: string }) {

@@ -11,10 +11,12 @@ use Illuminate\Support\Facades\DB;
 use Kettle\Ask\BoilBegun;
 use Kettle\Ask\Questions;
 use Kettle\Batch\Line\Started;
+use Kettle\Boiling\BoilException;
 use Kettle\Boiling\FrozenBoil;
 use Kettle\Boiling\Stage;
 use Kettle\Material\Tables;
 use Kettle\Reason\RefusedException;
+use Kettle\Recipe\Kitchen;
 
 /** Turns what was planned into a pot with a code, a plan that stays as it is, and a logbook. */
 final readonly class BeginBoil
@@ -25,6 +27,7 @@ final readonly class BeginBoil
         private Tables $tables,
         private NextCode $codes,
         private BoilLogbook $logbook,
+        private FillPot $fill,
     ) {}
 
     /**
@@ -32,18 +35,22 @@ final readonly class BeginBoil
      * @param  array<string, mixed>  $asked as the core takes it
      * @param  array<string, mixed>  $typed as it was typed
      * @param  list<string>  $acknowledged ids of the cautions somebody has read
+     * @param  array{oil?: string, liquid?: string}  $from pots of the house that a long oil's oil and liquid are poured from
      *
      * @throws RefusedException
      */
-    public function __invoke(string $what, array $asked, array $typed, array $acknowledged = []): Boil
+    public function __invoke(string $what, array $asked, array $typed, array $acknowledged = [], array $from = []): Boil
     {
-        $kitchen = $this->kitchens->plain();
-        $kept = (new BoilBegun($this->questions->decoction($kitchen), $this->tables, $kitchen))->of($what, $asked, $acknowledged);
+        $asked = $this->poured($asked, $from);
+        $kitchen = $this->stores($what, $asked);
+        $begun = new BoilBegun($this->questions->decoction($kitchen), $this->tables, $kitchen);
+        $kept = $begun->of($what, $asked, $acknowledged, $from);
+        $read = $begun->wereRead($what, $asked, $acknowledged);
         // Frozen as JSON would read it back, so that what is used now and later is the same.
         $plan = json_decode(json_encode($kept, JSON_THROW_ON_ERROR), true);
         assert(is_array($plan));
 
-        return DB::transaction(function () use ($plan, $typed): Boil {
+        return DB::transaction(function () use ($plan, $typed, $read): Boil {
             $frozen = FrozenBoil::of($plan);
             $boil = Boil::query()->create([
                 'code' => $this->codes->of('boiled', 'D'),
@@ -54,9 +61,64 @@ final readonly class BeginBoil
                 'begun_at' => Carbon::now(),
             ]);
             $boil->refresh();
-            $this->logbook->write($boil, fn () => new NewLine(new Started(Boil::called($frozen))));
+            $this->logbook->write($boil, fn () => new NewLine(new Started(Boil::called($frozen), $read)));
+            ($this->fill)($boil, strict: true);
 
             return $boil;
         });
+    }
+
+    /**
+     * With what Stores has of what goes in.
+     *
+     * @param  'decoction'|'long-oil'|'glycerin'  $what
+     * @param  array<string, mixed>  $asked
+     */
+    private function stores(string $what, array $asked): Kitchen
+    {
+        return $what === 'glycerin'
+            ? $this->kitchens->forProduct([])
+            : $this->kitchens->forWish([
+                'herbs' => $what === 'decoction' ? $asked['herbs'] ?? [] : $asked['paste_herbs'] ?? [],
+                'oils' => [$asked['carrier'] ?? BoilBegun::USUAL_OIL],
+            ]);
+    }
+
+    /**
+     * Poured from another pot, it is the oil of that pot, and its liquid is of the herbs of that one.
+     *
+     * @param  array<string, mixed>  $asked
+     * @param  array{oil?: string, liquid?: string}  $from
+     * @return array<string, mixed>
+     *
+     * @throws RefusedException
+     */
+    private function poured(array $asked, array $from): array
+    {
+        if ($from !== [] && ($asked['stage'] ?? null) !== 'cook') {
+            throw BoilException::onlyCooked()->about(isset($from['oil']) ? 'oil_from' : 'liquid_from');
+        }
+        foreach (['oil' => 'cleanse', 'liquid' => 'decoction'] as $part => $kind) {
+            $boil = isset($from[$part]) ? Boil::query()->where('uid', $from[$part])->where('kind', $kind)->first() : null;
+            if (isset($from[$part]) && $boil?->stage !== Stage::Made) {
+                throw BoilException::notThere($kind)->about("{$part}_from");
+            }
+            $of = $boil->plan->of ?? [];
+            if ($boil !== null && $part === 'oil' && is_array($of[0] ?? null)) {
+                $asked['carrier'] = $of[0]['oil'] ?? null;
+            }
+            if ($boil !== null && $part === 'liquid') {
+                $asked['liquid'] = $kind;
+                $asked['decoct'] = $of === [] ? [] : ['herbs' => array_map(self::herb(...), $of)];
+            }
+        }
+
+        return $asked;
+    }
+
+    /** @return array<string, mixed> as a wish names it */
+    private static function herb(mixed $said): array
+    {
+        return is_array($said) && is_string($said['herb'] ?? null) ? ['id' => $said['herb']] : ['name' => $said];
     }
 }

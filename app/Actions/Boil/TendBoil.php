@@ -9,6 +9,7 @@ use App\House\KitchenFactory;
 use App\Models\Batch;
 use App\Models\Boil;
 use App\Models\BoilEntry;
+use Illuminate\Support\Facades\DB;
 use Kettle\Batch\Line\Line;
 use Kettle\Batch\Line\Note;
 use Kettle\Batch\Line\Undone;
@@ -28,6 +29,7 @@ final readonly class TendBoil
         private KitchenFactory $kitchens,
         private StartBatch $start,
         private BatchLogbook $batches,
+        private FillPot $fill,
     ) {}
 
     /** @throws RefusedException */
@@ -127,7 +129,7 @@ final readonly class TendBoil
 
     public function undo(Boil $boil, string $entry): BoilEntry
     {
-        return $this->logbook->write($boil, function (BoilState $state, Boil $locked) use ($entry): NewLine {
+        return $this->filled($boil, function (BoilState $state, Boil $locked) use ($entry): NewLine {
             $locked->entries()->where('uid', $entry)->first() ?? throw new NotFoundHttpException();
             $struck = $this->logbook->log($locked)->toStrike($entry);
 
@@ -139,7 +141,22 @@ final readonly class TendBoil
 
     public function discard(Boil $boil, string $reason): BoilEntry
     {
-        return $this->logbook->write($boil, fn (BoilState $state) => new NewLine($this->logbook->hand($state)->discard(), $reason));
+        return $this->filled($boil, fn (BoilState $state) => new NewLine($this->logbook->hand($state)->discard(), $reason));
+    }
+
+    /**
+     * A line by which it may be filled or empty from now on.
+     *
+     * @param  \Closure(BoilState, Boil): NewLine  $entry
+     */
+    private function filled(Boil $boil, \Closure $entry): BoilEntry
+    {
+        return DB::transaction(function () use ($boil, $entry): BoilEntry {
+            $written = $this->logbook->write($boil, $entry);
+            ($this->fill)($boil);
+
+            return $written;
+        });
     }
 
     /**

@@ -30,6 +30,7 @@ final readonly class ExportBoils
                         'begun_at' => Exported::moment($boil->begun_at),
                         'wish' => (object) $boil->wish,
                         'plan' => (object) $boil->plan->document,
+                        'label' => $boil->label,
                         'log' => array_values($boil->entries->map(fn (BoilEntry $entry) => Exported::line($entry, $words))->all()),
                     ],
                 )

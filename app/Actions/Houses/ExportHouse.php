@@ -105,7 +105,7 @@ final readonly class ExportHouse
             ),
             'lots' => array_values(
                 Lot::withTrashed()
-                    ->with(['moves' => fn ($query) => $query->orderBy('id'), 'moves.batch', 'moves.making', 'checks'])
+                    ->with(['moves' => fn ($query) => $query->orderBy('id'), 'moves.batch', 'moves.making', 'moves.boil', 'checks'])
                     ->orderBy('id')
                     ->get()
                     ->map(fn (Lot $lot) => $this->lot($lot))
@@ -190,6 +190,7 @@ final readonly class ExportHouse
                             'amount' => (float) $move->amount,
                             'batch' => $move->batch?->uid,
                             'making' => $move->making?->uid,
+                            'boil' => $move->boil?->uid,
                             'by' => $move->by,
                             'note' => $move->note,
                             'happened_at' => Exported::moment($move->happened_at),

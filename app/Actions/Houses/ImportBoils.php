@@ -3,6 +3,7 @@
 namespace App\Actions\Houses;
 
 use App\Actions\Boil\BoilLogbook;
+use App\Actions\Boil\FillPot;
 use App\Models\Boil;
 use App\Models\BoilEntry;
 use App\Models\Tenancy\CurrentHouse;
@@ -17,7 +18,12 @@ use Kettle\Boiling\Stage;
  */
 final readonly class ImportBoils
 {
-    public function __construct(private CurrentHouse $current, private BoilLogbook $logbook, private ImportLines $lines) {}
+    public function __construct(
+        private CurrentHouse $current,
+        private BoilLogbook $logbook,
+        private ImportLines $lines,
+        private FillPot $fill,
+    ) {}
 
     /**
      * @param  list<BoilRow>  $rows
@@ -27,7 +33,7 @@ final readonly class ImportBoils
     {
         $known = Boil::query()->get()->keyBy('uid');
         $codes = $known->pluck('uid', 'code');
-        $changed = 0;
+        $changed = [];
         foreach ($rows as $row) {
             $boil = $known->get($row['id']);
             if ($boil === null) {
@@ -40,8 +46,11 @@ final readonly class ImportBoils
             }
             if ($this->lines->add(BoilEntry::class, 'boil_id', $boil->id, $row['log']) > 0) {
                 $this->logbook->refresh($boil);
-                $changed++;
+                $changed[] = $boil;
             }
+        }
+        foreach ($changed as $boil) {
+            $this->fill->taken($boil);
         }
         $count = $codes->keys()->map(fn (int|string $code) => (int) substr((string) $code, 4))->max() ?? 0;
         DB::table('batch_counters')->upsert(
@@ -50,7 +59,7 @@ final readonly class ImportBoils
             ['boiled' => DB::raw('GREATEST(boiled, VALUES(boiled))')],
         );
 
-        return $changed;
+        return count($changed);
     }
 
     /** @param  BoilRow  $row */
@@ -63,6 +72,7 @@ final readonly class ImportBoils
                 'kind' => $row['kind'],
                 'wish' => $row['wish'],
                 'plan' => $row['plan'],
+                'label' => $row['label'] ?? null,
                 'stage' => Stage::Planned,
                 'begun_at' => Carbon::parse($row['begun_at']),
             ])

@@ -39,7 +39,7 @@ use Opis\JsonSchema\Validator;
  *     wish: array<mixed>, repeats: ?string, label?: array<mixed>|null, start_at: string, plan: PlanRow,
  *     kept?: array{herbs: array<mixed>, oils: array<mixed>, plan: PlanRow}, log: list<LineRow>}
  * @phpstan-type MoveRow array{id: string, by: string, happened_at: string, kind: string, amount: float|int, note: ?string,
- *     batch: ?string, making?: ?string}
+ *     batch: ?string, making?: ?string, boil?: ?string}
  * @phpstan-type CheckRow array{id: string, by: string, happened_at: string, verdict: string, says: string,
  *     kept?: array<mixed>, answers: array<mixed>}
  * @phpstan-type LotRow array{id: string, retired: bool, moves: list<MoveRow>, checks: list<CheckRow>}
@@ -58,6 +58,7 @@ use Opis\JsonSchema\Validator;
  * @phpstan-type MakingRow array{id: string, code: string, product: string, begun_at: string, wish: array<mixed>,
  *     label?: array<mixed>|null, kept: array{plan: array<mixed>, plants: array<mixed>}, log: list<LineRow>}
  * @phpstan-type BoilRow array{id: string, code: string, kind: string, begun_at: string, wish: array<mixed>, plan: array<mixed>,
+ *     label?: array<string, mixed>|null,
  *     log: list<LineRow>}
  * @phpstan-type WantedRow array{id: string, wish: array<string, mixed>, ready_by: string, making?: ?string, closed_at?: ?string}
  * @phpstan-type HouseFile array{jars: list<SizeRow>, bottles: list<SizeRow>, batches: list<BatchRow>, lots?: list<LotRow>,

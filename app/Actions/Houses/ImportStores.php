@@ -4,6 +4,7 @@ namespace App\Actions\Houses;
 
 use App\Actions\Stores\StockLedger;
 use App\Models\Batch;
+use App\Models\Boil;
 use App\Models\Lot;
 use App\Models\LotCheck;
 use App\Models\LotMove;
@@ -38,6 +39,8 @@ final readonly class ImportStores
         $batches = Batch::query()->pluck('id', 'uid')->all();
         /** @var array<string, int> $makings */
         $makings = Making::query()->pluck('id', 'uid')->all();
+        /** @var array<string, int> $boils */
+        $boils = Boil::query()->pluck('id', 'uid')->all();
         $added = 0;
         foreach ($rows as $row) {
             $lot = $here->get($row['id']);
@@ -55,7 +58,7 @@ final readonly class ImportStores
                 }
                 $added++;
             }
-            $this->happened($lot, $row, $batches, $makings);
+            $this->happened($lot, $row, $batches, $makings, $boils);
         }
 
         return $added;
@@ -102,8 +105,9 @@ final readonly class ImportStores
      * @param  LotRow  $row
      * @param  array<string, int>  $batches ids by uid
      * @param  array<string, int>  $makings likewise
+     * @param  array<string, int>  $boils likewise
      */
-    private function happened(Lot $lot, array $row, array $batches, array $makings): void
+    private function happened(Lot $lot, array $row, array $batches, array $makings, array $boils): void
     {
         $known =
             LotMove::query()->where('lot_id', $lot->id)->pluck('lot_id', 'uid')->all() +
@@ -118,6 +122,7 @@ final readonly class ImportStores
                     'note' => $move['note'],
                     'batch_id' => $batches[$move['batch'] ?? ''] ?? null,
                     'making_id' => $makings[$move['making'] ?? ''] ?? null,
+                    'boil_id' => $boils[$move['boil'] ?? ''] ?? null,
                 ],
                 array_filter($row['moves'], $fresh),
             ),

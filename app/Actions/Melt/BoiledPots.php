@@ -57,7 +57,7 @@ final readonly class BoiledPots
             $this->kitchens->words()->of($said),
             $as,
             $boil->code,
-            array_map(fn (mixed $of) => ['plant' => $this->plant($of), 'state' => State::Dried], $plan->of),
+            $this->herbs($boil),
             (float) $boil->left * $gramsPerMl,
             $boil->best_before === null ? null : new \DateTimeImmutable($boil->best_before->format('Y-m-d'), $zone),
             $plan->purpose === 'kitchen',
@@ -79,6 +79,29 @@ final readonly class BoiledPots
         return $boil->plan->of === []
             ? Said::of('melt.boiled', ['what' => ['addition' => $as], 'day' => $day])
             : Said::of('melt.boiled-of', ['of' => ['all' => $boil->plan->of], 'what' => ['addition' => $as], 'day' => $day]);
+    }
+
+    /** @return list<array{plant: Herb, state: State}> the plants it was boiled of */
+    public function herbs(Boil $boil): array
+    {
+        return array_map(fn (mixed $of) => ['plant' => $this->plant($of), 'state' => State::Dried], self::plants($boil));
+    }
+
+    /** @return list<array<string, mixed>> the same as a wish names them */
+    public function wished(Boil $boil): array
+    {
+        return array_map(
+            fn (mixed $said) => is_array($said) && is_string($said['herb'] ?? null)
+                ? ['id' => $said['herb']]
+                : ['name' => is_string($said) ? $said : $this->kitchens->words()->thing($said)],
+            self::plants($boil),
+        );
+    }
+
+    /** @return list<mixed> as a sentence keeps them: of a long oil all but the oil */
+    private static function plants(Boil $boil): array
+    {
+        return $boil->plan->underOil ? array_slice($boil->plan->of, 1) : $boil->plan->of;
     }
 
     private function plant(mixed $of): Herb

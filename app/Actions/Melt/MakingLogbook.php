@@ -101,7 +101,7 @@ final readonly class MakingLogbook
         if ($take) {
             $this->bottles->follow($making, $state->takes->bottles);
             $this->pots->follow($making, $state->takes->boils);
-            $this->ledger->followMaking($making, $state->takes->lots, $strict);
+            $this->ledger->followUse($making, $state->takes->lots, $strict);
         }
 
         return $state;

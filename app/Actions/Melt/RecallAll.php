@@ -4,8 +4,10 @@ namespace App\Actions\Melt;
 
 use App\Actions\Batches\DiscardBatch;
 use App\Actions\Batches\UseBottle;
+use App\Actions\Boil\TendBoil;
 use App\Actions\Stores\SaveLot;
 use App\Models\Batch;
+use App\Models\Boil;
 use App\Models\Lot;
 use App\Models\Making;
 use Illuminate\Support\Facades\DB;
@@ -13,10 +15,16 @@ use Kettle\Diary\Stage as BatchStage;
 use Kettle\Making\Stage;
 use Kettle\Reason\RefusedException;
 
-/** Closes everything that something which turned went into: each tin, bottle, product, batch and lot, in its own logbook, as one. */
+/** Closes everything that something which turned went into: each tin, bottle, product, batch, pot and lot, in its own logbook, as one. */
 final readonly class RecallAll
 {
-    public function __construct(private WorkAtPot $pot, private UseBottle $bottles, private DiscardBatch $discard, private SaveLot $lots) {}
+    public function __construct(
+        private WorkAtPot $pot,
+        private UseBottle $bottles,
+        private DiscardBatch $discard,
+        private SaveLot $lots,
+        private TendBoil $boils,
+    ) {}
 
     /**
      * @param  list<string>  $things as a trace names them: "tin 5 2" is the second of the product 5
@@ -48,6 +56,9 @@ final readonly class RecallAll
                 if (isset($of['batch'][$batch->id]) && $batch->stage !== BatchStage::Discarded) {
                     ($this->discard)($batch, $reason);
                 }
+            }
+            foreach (Boil::query()->whereKey(array_keys($of['pot'] ?? []))->orderByDesc('id')->get() as $boil) {
+                $this->boils->discard($boil, $reason);
             }
             foreach (Lot::query()->whereKey(array_keys($of['lot'] ?? []))->orderBy('id')->get() as $lot) {
                 $this->lots->count($lot, '0', $reason);

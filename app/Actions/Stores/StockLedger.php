@@ -3,6 +3,7 @@
 namespace App\Actions\Stores;
 
 use App\Models\Batch;
+use App\Models\Boil;
 use App\Models\Lot;
 use App\Models\LotMove;
 use App\Models\Making;
@@ -27,7 +28,7 @@ final readonly class StockLedger
     public function __construct(private CurrentHouse $current, private Planning $planning) {}
 
     /** @param  float  $amount in the lot's own unit, below zero when it goes out */
-    public function move(Lot $lot, string $kind, float $amount, Batch|Making|null $for = null, string $note = ''): LotMove
+    public function move(Lot $lot, string $kind, float $amount, Batch|Making|Boil|null $for = null, string $note = ''): LotMove
     {
         $move = LotMove::query()->create([
             'lot_id' => $lot->id,
@@ -36,6 +37,7 @@ final readonly class StockLedger
             'amount' => round($amount, 3),
             'batch_id' => $for instanceof Batch ? $for->id : null,
             'making_id' => $for instanceof Making ? $for->id : null,
+            'boil_id' => $for instanceof Boil ? $for->id : null,
             'by' => self::who(),
             'note' => $note,
             'happened_at' => Carbon::now(),
@@ -184,18 +186,18 @@ final readonly class StockLedger
     }
 
     /**
-     * Lots go out of Stores with the product that takes them, by what was weighed, and come back with it.
+     * Lots go out of Stores with the product or the pot that takes them, by what was weighed, and come back with it.
      *
      * @param  array<string, float>  $wanted how much of each lot, in its own unit
      * @param  bool  $strict whether a lot that holds less refuses it; what was weighed already was there, whatever the books say
      *
      * @throws LotException
      */
-    public function followMaking(Making $making, array $wanted, bool $strict): void
+    public function followUse(Making|Boil $by, array $wanted, bool $strict): void
     {
         /** @var Collection<int, string> $taken */
         $taken = LotMove::query()
-            ->where('making_id', $making->id)
+            ->where($by instanceof Making ? 'making_id' : 'boil_id', $by->id)
             ->groupBy('lot_id')
             ->selectRaw('lot_id, -SUM(amount) AS taken')
             ->pluck('taken', 'lot_id');
@@ -219,7 +221,7 @@ final readonly class StockLedger
             }
             $more = min($more, max(0.0, (float) $lot->left));
             if (abs($more) > 0.0005) {
-                $this->move($lot, $more > 0 ? 'taken' : 'back', -$more, $making);
+                $this->move($lot, $more > 0 ? 'taken' : 'back', -$more, $by);
             }
         }
     }

@@ -50,6 +50,7 @@ final class Document
         'Bench' => ['Bench', 'A wish in, amounts out.'],
         'Recipes' => ['Bench', ''],
         'Boil' => ['Bench', ''],
+        'BoilLabel' => ['Stove', ''],
         'Boils' => ['Stove', ''],
         'Shelf' => ['Shelf', 'Every jar, and what is found by name.'],
         'Batch' => ['Batch', 'One batch and its logbook.'],

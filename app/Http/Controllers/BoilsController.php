@@ -28,7 +28,13 @@ final class BoilsController extends Controller
     public function begin(Requests\BeginBoil $form, BeginBoil $begin, Measures $measures): PotView
     {
         return $this->page->of(
-            $begin($form->what(), [...$form->asked(), ...$measures->read($form->measures())], $form->typed(), $form->acknowledged()),
+            $begin(
+                $form->what(),
+                [...$form->asked(), ...$measures->read($form->measures())],
+                $form->typed(),
+                $form->acknowledged(),
+                $form->from(),
+            ),
         );
     }
 

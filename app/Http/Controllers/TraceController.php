@@ -6,6 +6,7 @@ use App\Actions\Clash;
 use App\Actions\Melt\RecallAll;
 use App\Http\Requests\Recall;
 use App\Models\Batch;
+use App\Models\Boil;
 use App\Models\Lot;
 use App\Models\Making;
 use App\OpenApi\Operation;
@@ -28,6 +29,12 @@ final class TraceController extends Controller
         return $this->page->of(Lot::withTrashed()->where('uid', $lot)->firstOrFail());
     }
 
+    #[Operation('Follow a pot that is boiled down')]
+    public function boil(Boil $boil): TraceView
+    {
+        return $this->page->of($boil);
+    }
+
     #[Operation('Follow a batch')]
     public function batch(Batch $batch): TraceView
     {
@@ -46,6 +53,12 @@ final class TraceController extends Controller
         return $this->recall($form, $lot, $all);
     }
 
+    #[Operation('All that a pot went into is thrown away, and what is left of it')]
+    public function recallBoil(Recall $form, Boil $boil, RecallAll $all): TraceView
+    {
+        return $this->recall($form, $boil, $all);
+    }
+
     #[Operation('All that a batch went into is thrown away, and the batch')]
     public function recallBatch(Recall $form, Batch $batch, RecallAll $all): TraceView
     {
@@ -59,7 +72,7 @@ final class TraceController extends Controller
     }
 
     /** @throws Clash when more was made of it, or less is left, than was seen */
-    private function recall(Recall $form, Lot|Batch|Making $thing, RecallAll $all): TraceView
+    private function recall(Recall $form, Lot|Boil|Batch|Making $thing, RecallAll $all): TraceView
     {
         $seen = array_values(array_filter((array) $form->input('things'), 'is_string'));
         DB::transaction(function () use ($thing, $seen, $all, $form): void {

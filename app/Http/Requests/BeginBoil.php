@@ -9,6 +9,8 @@ final class BeginBoil extends BoilDown
     {
         return parent::rules() + [
             'carrier' => ['nullable', 'string', 'max:60'],
+            'oil_from' => ['nullable', 'string', 'max:40'],
+            'liquid_from' => ['nullable', 'string', 'max:40'],
             'acknowledged' => ['nullable', 'array', 'max:60'],
             'acknowledged.*' => ['string', 'max:60'],
         ];
@@ -17,6 +19,14 @@ final class BeginBoil extends BoilDown
     public function asked(): array
     {
         return parent::asked() + $this->written(['carrier']);
+    }
+
+    /** @return array{oil?: string, liquid?: string} pots that it is poured from */
+    public function from(): array
+    {
+        $from = $this->written(['oil_from', 'liquid_from']);
+
+        return array_filter(['oil' => $from['oil_from'] ?? '', 'liquid' => $from['liquid_from'] ?? '']);
     }
 
     /** @return list<string> ids of the cautions that somebody has read */

@@ -116,11 +116,11 @@ final readonly class BoilList
             default => ', until '.$this->times->date($boil->best_before),
         };
 
-        return $this->card($boil, $left.($boil->stands === '' ? '' : ", {$boil->stands}").$until, $past);
+        return $this->card($boil, $left.($boil->stands === '' ? '' : ", {$boil->stands}").$until, $past, $past ? null : $left);
     }
 
-    private function card(Boil $boil, string $says, bool $urgent): BoilCard
+    private function card(Boil $boil, string $says, bool $urgent, ?string $left = null): BoilCard
     {
-        return new BoilCard($boil->uid, $boil->code, $boil->name, $boil->stage->value, $says, $urgent);
+        return new BoilCard($boil->uid, $boil->code, $boil->name, $boil->kind, $boil->stage->value, $says, $urgent, $left);
     }
 }

@@ -9,6 +9,7 @@ use App\House\Times;
 use App\Models\Boil;
 use App\Models\BoilEntry;
 use App\Pages\Batch\LineView;
+use App\Pages\Stores\StoresPresenter;
 use App\Responses\Batch\EntryView;
 use App\Responses\Boil\BoilLayer;
 use App\Responses\Boil\BoilNote;
@@ -22,6 +23,7 @@ use App\Responses\Boil\PotPoint;
 use App\Responses\Boil\PotSign;
 use App\Responses\Boil\PotView;
 use App\Responses\Boil\SignsView;
+use App\Responses\Making\FromView;
 use Kettle\Ask\Questions;
 use Kettle\Batch\Line\Discarded;
 use Kettle\Batch\Line\Line;
@@ -87,6 +89,8 @@ final readonly class PotPage
         private Planning $planning,
         private Questions $questions,
         private LineView $lines,
+        private PotsTaken $pots,
+        private StoresPresenter $stores,
     ) {}
 
     public function of(Boil $boil): PotView
@@ -159,6 +163,7 @@ final readonly class PotPage
             $plan->byWeight ? 'g' : 'mL',
             $open,
             $plan->becomesAnOil(),
+            $this->from($boil),
             $this->entries($boil, $plain),
             $boil->entries->count(),
         );
@@ -349,6 +354,18 @@ final readonly class PotPage
         );
     }
 
+    /** @return list<FromView> the pots and lots it was filled from */
+    private function from(Boil $boil): array
+    {
+        return [
+            ...$this->pots->into($boil),
+            ...array_map(
+                fn (array $each) => new FromView('lot', $each['lot']->uid, $each['lot']->called, $each['amount_text']),
+                $this->stores->taken($boil),
+            ),
+        ];
+    }
+
     /**
      * @param  \Closure(float): string  $plain
      * @return list<EntryView> newest first
@@ -375,7 +392,11 @@ final readonly class PotPage
         $words = $this->kitchens->words();
 
         return match (true) {
-            $line instanceof Started => 'Planned. '.$words->of($line->sentence),
+            $line instanceof Started => 'Planned. '.
+                $words->of($line->sentence).
+                ($line->cautions === []
+                    ? ''
+                    : '. Read: '.implode(' ', array_map(fn (array $read) => $words->of($read['says']), $line->cautions))),
             $line instanceof Lit => 'Over the flame',
             $line instanceof Covered => 'Off the flame, and covered',
             $line instanceof Marked => ($line->anew ? 'More poured in; ' : '')."Mark: {$line->typed}, ".$plain($line->ml),

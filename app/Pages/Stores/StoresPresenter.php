@@ -5,6 +5,7 @@ namespace App\Pages\Stores;
 use App\House\KitchenFactory;
 use App\House\Times;
 use App\Models\Batch;
+use App\Models\Boil;
 use App\Models\Lot;
 use App\Models\LotCheck;
 use App\Models\LotMove;
@@ -168,15 +169,22 @@ final readonly class StoresPresenter
     }
 
     /**
-     * What a batch or a product took of Stores, in all: each lot once, in the order they were first taken from.
+     * What a batch, a product or a pot took of Stores, in all: each lot once, in the order they were first taken from.
      *
      * @return list<array{lot: Lot, amount_text: string}>
      */
-    public function taken(Batch|Making $by): array
+    public function taken(Batch|Making|Boil $by): array
     {
         $taken = [];
         $moves = LotMove::query()
-            ->where($by instanceof Batch ? 'batch_id' : 'making_id', $by->id)
+            ->where(
+                match (true) {
+                    $by instanceof Batch => 'batch_id',
+                    $by instanceof Making => 'making_id',
+                    default => 'boil_id',
+                },
+                $by->id,
+            )
             ->with('lot')
             ->orderBy('id')
             ->get();

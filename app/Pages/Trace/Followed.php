@@ -3,6 +3,7 @@
 namespace App\Pages\Trace;
 
 use App\Models\Batch;
+use App\Models\Boil;
 use App\Models\Bottle;
 use App\Models\LogEntry;
 use App\Models\Lot;
@@ -29,6 +30,7 @@ final readonly class Followed
      * @param  list<array{int, int}>  $lotInBatch
      * @param  list<array{int, int}>  $lotInMaking
      * @param  list<array{int, int}>  $batchInMaking
+     * @param  list<array{int, int}>  $lotInPot
      * @param  list<array{int, int}>  $batchInBatch second charges: whose oil went on herb once more, and as what
      */
     private function __construct(
@@ -42,13 +44,16 @@ final readonly class Followed
         public array $lotInMaking,
         public array $batchInMaking,
         public array $batchInBatch,
+        public array $lotInPot,
+        public FollowedPots $pots,
     ) {}
 
-    public static function from(Lot|Batch|Making $thing): self
+    public static function from(Lot|Boil|Batch|Making $thing): self
     {
         $lotIds = $thing instanceof Lot ? [$thing->id] : [];
         $batchIds = $thing instanceof Batch ? [$thing->id] : [];
         $makingIds = $thing instanceof Making ? [$thing->id] : [];
+        $potIds = $thing instanceof Boil ? [$thing->id] : [];
         // Back from a product to its batches, and from a lot or a batch on into products.
         if ($thing instanceof Making) {
             $batchIds = array_column(self::melted('making_id', [$thing->id]), 0);
@@ -57,7 +62,12 @@ final readonly class Followed
             $into = self::moves(fn (Builder $moves) => $moves->where('lot_id', $thing->id));
             $batchIds = self::ids(array_column($into, 'batch'));
             $makingIds = self::ids(array_column($into, 'making'));
+            $potIds = self::ids(array_column($into, 'boil'));
         }
+        $potIds = FollowedPots::on($potIds);
+        $of = FollowedPots::madeOf($potIds);
+        $batchIds = self::ids([...$batchIds, ...$of['batches']]);
+        $makingIds = self::ids([...$makingIds, ...$of['makings']]);
         $charged = self::charged($batchIds, ! ($thing instanceof Lot), ! ($thing instanceof Making));
         $batchIds = self::ids([...$batchIds, ...array_merge([], ...$charged)]);
         $melted = self::melted('batch_id', $batchIds);
@@ -65,7 +75,7 @@ final readonly class Followed
             $makingIds = self::ids([...$makingIds, ...array_column($melted, 1)]);
         }
 
-        return self::of($lotIds, $batchIds, $makingIds, $melted, $charged, ! ($thing instanceof Lot));
+        return self::of($lotIds, $potIds, $batchIds, $makingIds, $melted, $charged, ! ($thing instanceof Lot));
     }
 
     /** All that somebody was given or sold, and what that came from. */
@@ -84,22 +94,35 @@ final readonly class Followed
         $batchIds = self::ids([...$batchIds, ...array_merge([], ...$charged)]);
         $melted = array_values(array_filter(self::melted('batch_id', $batchIds), fn (array $each) => in_array($each[1], $makingIds, true)));
 
-        return self::of([], $batchIds, $makingIds, $melted, $charged, true);
+        return self::of([], [], $batchIds, $makingIds, $melted, $charged, true);
     }
 
     /**
      * @param  list<int>  $lotIds
+     * @param  list<int>  $potIds
      * @param  list<int>  $batchIds
      * @param  list<int>  $makingIds
      * @param  list<array{int, int}>  $melted
      * @param  list<array{int, int}>  $charged
      * @param  bool  $back whether the lots are those that any of it was made of
      */
-    private static function of(array $lotIds, array $batchIds, array $makingIds, array $melted, array $charged, bool $back): self
-    {
+    private static function of(
+        array $lotIds,
+        array $potIds,
+        array $batchIds,
+        array $makingIds,
+        array $melted,
+        array $charged,
+        bool $back,
+    ): self {
+        $pots = FollowedPots::of($potIds, $batchIds, $makingIds, $back);
+        $potIds = $pots->boils->modelKeys();
         $moves = self::moves(
             fn (Builder $moves) => $moves->where(
-                fn (Builder $either) => $either->whereIn('batch_id', $batchIds)->orWhereIn('making_id', $makingIds),
+                fn (Builder $either) => $either
+                    ->whereIn('batch_id', $batchIds)
+                    ->orWhereIn('making_id', $makingIds)
+                    ->orWhereIn('boil_id', $potIds),
             ),
         );
         if ($back) {
@@ -121,6 +144,8 @@ final readonly class Followed
             self::pairs($moves, 'making', $lotIds),
             array_values(array_filter($melted, fn (array $each) => in_array($each[1], $makingIds, true))),
             $charged,
+            self::pairs($moves, 'boil', $lotIds),
+            $pots,
         );
     }
 
@@ -214,7 +239,7 @@ final readonly class Followed
      * Lots that went somewhere for good: taken, and not given back.
      *
      * @param  \Closure(Builder): mixed  $which
-     * @return list<array{lot: int, batch: ?int, making: ?int}>
+     * @return list<array{lot: int, batch: ?int, making: ?int, boil: ?int}>
      */
     private static function moves(\Closure $which): array
     {
@@ -222,22 +247,22 @@ final readonly class Followed
         $which($moves);
         $found = [];
         $rows = $moves
-            ->groupBy('lot_id', 'batch_id', 'making_id')
+            ->groupBy('lot_id', 'batch_id', 'making_id', 'boil_id')
             ->havingRaw('SUM(amount) < -0.0005')
             ->orderBy('lot_id')
-            ->get(['lot_id', 'batch_id', 'making_id']);
+            ->get(['lot_id', 'batch_id', 'making_id', 'boil_id']);
         foreach ($rows as $row) {
             $row = (array) $row;
             $of = fn (string $key): ?int => is_int($row[$key] ?? null) ? $row[$key] : null;
-            $found[] = ['lot' => $of('lot_id') ?? 0, 'batch' => $of('batch_id'), 'making' => $of('making_id')];
+            $found[] = ['lot' => $of('lot_id') ?? 0, 'batch' => $of('batch_id'), 'making' => $of('making_id'), 'boil' => $of('boil_id')];
         }
 
         return $found;
     }
 
     /**
-     * @param  list<array{lot: int, batch: ?int, making: ?int}>  $moves
-     * @param  'batch'|'making'  $into
+     * @param  list<array{lot: int, batch: ?int, making: ?int, boil: ?int}>  $moves
+     * @param  'batch'|'making'|'boil'  $into
      * @param  list<int>  $lots
      * @return list<array{int, int}>
      */

@@ -4,6 +4,7 @@ namespace App\Pages\Trace;
 
 use App\House\Times;
 use App\Models\Batch;
+use App\Models\Boil;
 use App\Models\LogEntry;
 use App\Models\Lot;
 use App\Models\Making;
@@ -12,6 +13,7 @@ use App\Responses\Trace\Thing;
 use App\Responses\Trace\Told;
 use App\Responses\Trace\TraceView;
 use Kettle\Batch\Line\Used;
+use Kettle\Boiling\Stage as PotStage;
 use Kettle\Diary\Stage as BatchStage;
 use Kettle\Making\Stage;
 use Kettle\Measure\AmountWriter;
@@ -20,7 +22,7 @@ use Kettle\Trace\Graph;
 use Kettle\Trace\Recall;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-/** A lot, a batch or a product with all that it is made of and went into, and what is to be done should it have turned. */
+/** A lot, a pot, a batch or a product with all that it is made of and went into, and what is to be done should it have turned. */
 final readonly class TracePage
 {
     /** As many as a page lists. */
@@ -28,11 +30,12 @@ final readonly class TracePage
 
     public function __construct(private Times $times) {}
 
-    public function of(Lot|Batch|Making $thing): TraceView
+    public function of(Lot|Boil|Batch|Making $thing): TraceView
     {
         $start =
             match (true) {
                 $thing instanceof Lot => 'lot',
+                $thing instanceof Boil => 'pot',
                 $thing instanceof Batch => 'batch',
                 default => 'product',
             }." {$thing->id}";
@@ -45,7 +48,7 @@ final readonly class TracePage
      *
      * @return list<string>
      */
-    public function toThrow(Lot|Batch|Making $thing): array
+    public function toThrow(Lot|Boil|Batch|Making $thing): array
     {
         return array_values(
             array_map(
@@ -67,6 +70,7 @@ final readonly class TracePage
         $graph = new Graph();
         $told = new ThingsTold($graph);
         $this->lots($followed, $told);
+        $this->pots($followed, $told);
         $this->batches($followed, $told);
         $this->makings($followed, $told);
         $this->bottles($followed, $told, $of);
@@ -76,6 +80,18 @@ final readonly class TracePage
         }
         foreach ($followed->lotInMaking as [$lot, $making]) {
             $told->joins("lot {$lot}", "product {$making}");
+        }
+        foreach ($followed->lotInPot as [$lot, $pot]) {
+            $told->joins("lot {$lot}", "pot {$pot}");
+        }
+        foreach ($followed->pots->inPot as [$pot, $into]) {
+            $told->joins("pot {$pot}", "pot {$into}");
+        }
+        foreach ($followed->pots->inBatch as [$pot, $batch]) {
+            $told->joins("pot {$pot}", "batch {$batch}");
+        }
+        foreach ($followed->pots->inMaking as [$pot, $making]) {
+            $told->joins("pot {$pot}", "product {$making}");
         }
         foreach ($followed->batchInMaking as [$batch, $making]) {
             // By the bottles it was poured from, where they are known.
@@ -151,6 +167,29 @@ final readonly class TracePage
                 $lot->trashed() ? 'no longer in Stores' : ($gone ? 'none left' : ''),
                 "stores/{$lot->uid}",
                 $gone ? 'used' : 'in',
+            );
+        }
+    }
+
+    private function pots(Followed $followed, ThingsTold $told): void
+    {
+        foreach ($followed->pots->boils as $boil) {
+            $told->thing(
+                'pot',
+                "pot {$boil->id}",
+                "{$boil->code}, ".lcfirst($boil->name),
+                match (true) {
+                    $boil->stage === PotStage::Discarded => 'thrown away',
+                    $boil->stage === PotStage::Gone => 'none left',
+                    $boil->best_before !== null => 'until '.$this->times->date($boil->best_before),
+                    default => '',
+                },
+                "stove/boil/{$boil->uid}",
+                match ($boil->stage) {
+                    PotStage::Discarded => 'thrown',
+                    PotStage::Gone => 'used',
+                    default => 'in',
+                },
             );
         }
     }

@@ -4,6 +4,7 @@ namespace App\Responses\Boil;
 
 use App\OpenApi\Schema;
 use App\Responses\Batch\EntryView;
+use App\Responses\Making\FromView;
 use App\Responses\Shape;
 
 /** A pot that is boiled down, as it stands. */
@@ -25,6 +26,7 @@ final readonly class PotView extends Shape
      * @param  list<PotSign>  $signs in order; none where it is done when it has come down to its mark
      * @param  list<BoilNote>  $notes
      * @param  list<PotHeed>  $heed of the oil that is to be bottled of it
+     * @param  list<FromView>  $from the pots and lots it was filled from
      * @param  list<EntryView>  $entries newest first
      */
     public function __construct(
@@ -62,6 +64,7 @@ final readonly class PotView extends Shape
         public string $unit,
         public bool $open,
         public bool $bottled,
+        public array $from,
         public array $entries,
         public int $entries_total,
     ) {}

@@ -1,0 +1,127 @@
+<?php
+
+namespace App\Pages\Trace;
+
+use App\Models\Boil;
+use App\Models\BoilEntry;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
+use Kettle\Boiling\Line\Made;
+
+/** Pots that are boiled down, and what went into them and came of them: other pots, products, oils that were bottled. */
+final readonly class FollowedPots
+{
+    /**
+     * @param  Collection<int, Boil>  $boils
+     * @param  list<array{int, int}>  $inPot a pot, and the one it was poured into
+     * @param  list<array{int, int}>  $inMaking
+     * @param  list<array{int, int}>  $inBatch
+     */
+    private function __construct(public Collection $boils, public array $inPot, public array $inMaking, public array $inBatch) {}
+
+    /**
+     * Some pots, and all they were poured into, pot after pot.
+     *
+     * @param  list<int>  $pots
+     * @return list<int>
+     */
+    public static function on(array $pots): array
+    {
+        for ($edge = $pots; $edge !== [];) {
+            $edge = array_values(array_diff(array_column(self::pairs('boil_id', $edge, 'into_boil_id'), 1), $pots));
+            $pots = [...$pots, ...$edge];
+        }
+
+        return $pots;
+    }
+
+    /**
+     * What came of them.
+     *
+     * @param  list<int>  $pots
+     * @return array{batches: list<int>, makings: list<int>}
+     */
+    public static function madeOf(array $pots): array
+    {
+        return [
+            'batches' => array_column(self::bottled('boil_id', $pots), 1),
+            'makings' => array_column(self::pairs('boil_id', $pots, 'making_id'), 1),
+        ];
+    }
+
+    /**
+     * With all that batches and products were made of, where it is followed back.
+     *
+     * @param  list<int>  $pots
+     * @param  list<int>  $batches
+     * @param  list<int>  $makings
+     */
+    public static function of(array $pots, array $batches, array $makings, bool $back): self
+    {
+        if ($back) {
+            $pots = array_values(
+                array_unique([
+                    ...$pots,
+                    ...array_column(self::bottled('batch', $batches), 0),
+                    ...array_column(self::pairs('making_id', $makings, 'making_id'), 0),
+                ]),
+            );
+            for ($edge = $pots; $edge !== [];) {
+                $edge = array_values(array_diff(array_column(self::pairs('into_boil_id', $edge, 'into_boil_id'), 0), $pots));
+                $pots = [...$pots, ...$edge];
+            }
+        }
+
+        return new self(
+            Boil::query()->whereIn('id', $pots)->orderBy('id')->get(),
+            self::pairs('boil_id', $pots, 'into_boil_id'),
+            self::pairs('boil_id', $pots, 'making_id'),
+            self::bottled('boil_id', $pots),
+        );
+    }
+
+    /**
+     * @param  'boil_id'|'into_boil_id'|'making_id'  $by
+     * @param  array<int>  $ids
+     * @param  'into_boil_id'|'making_id'  $into
+     * @return list<array{int, int}> a pot, and what it went into
+     */
+    private static function pairs(string $by, array $ids, string $into): array
+    {
+        $pairs = [];
+        foreach ($ids === [] ? [] : DB::table('boil_takes')->whereIn($by, $ids)->whereNotNull($into)->orderBy('id')->get() as $row) {
+            $row = (array) $row;
+            if (is_int($row['boil_id']) && is_int($row[$into])) {
+                $pairs[] = [$row['boil_id'], $row[$into]];
+            }
+        }
+
+        return $pairs;
+    }
+
+    /**
+     * Pots whose oil was bottled.
+     *
+     * @param  'boil_id'|'batch'  $by
+     * @param  list<int>  $ids
+     * @return list<array{int, int}> a pot, and its batch
+     */
+    private static function bottled(string $by, array $ids): array
+    {
+        if ($ids === []) {
+            return [];
+        }
+        $uids = DB::table('batches')->when($by === 'batch', fn ($query) => $query->whereIn('id', $ids));
+        $lines = BoilEntry::query()
+            ->where('kind', Made::KIND)
+            ->whereNotNull('data->batch')
+            ->when($by === 'boil_id', fn ($query) => $query->whereIn('boil_id', $ids))
+            ->when($by === 'batch', fn ($query) => $query->whereIn('data->batch', (clone $uids)->pluck('uid')))
+            ->get(['id', 'house_id', 'boil_id', 'kind', 'data']);
+        $made = $lines->map(fn (BoilEntry $entry) => [$entry->boil_id, ($line = $entry->line()) instanceof Made ? $line->batch ?? '' : '']);
+        $batches = $uids->whereIn('uid', $made->pluck(1))->pluck('id', 'uid');
+        $pairs = $made->map(fn (array $each) => [$each[0], $batches->get($each[1])])->all();
+
+        return array_values(array_filter($pairs, fn (array $pair) => is_int($pair[0]) && is_int($pair[1])));
+    }
+}
