@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace Kettle\Trace;
 
 /**
- * What went into what: lots into pots that are boiled down and into batches, pots into batches, batches into bottles, bottles and lots into products, products into tins, tins and
- * bottles to people. What was left of a product may be melted into another, an oil go on herb once more, and one pot be poured into another. Followed both
- * ways, each thing once however many ways lead to it.
+ * What went into what: lots into pots that are boiled down and into batches, pots into batches, batches into bottles,
+ * bottles, pots and lots into products, products into tins, tins and bottles to people. What was left of a product may
+ * be melted into another, an oil go on herb once more, and one pot be poured into another. Followed both ways, each
+ * thing once however many ways lead to it.
  */
 final class Graph
 {

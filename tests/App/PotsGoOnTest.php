@@ -28,7 +28,7 @@ function lotLeft(string $id): float
     return (float) DB::table('lots')->where('uid', $id)->value('left');
 }
 
-function aLot(array $lot): string
+function lotOf(array $lot): string
 {
     return test()
         ->atHouse('POST', '/lots', ['lot' => $lot])
@@ -45,9 +45,9 @@ function cooking(array $more = []): array
 beforeEach(fn () => Carbon::setTestNow('2026-11-24T09:00:00Z'));
 
 it('takes herb, oil and glycerin out of Stores when it is begun, and gives them back when it was never over a flame', function () {
-    $root = aLot(['kind' => 'herb', 'material' => 'marshmallow-root', 'state' => 'dried', 'amount' => '120 g']);
-    $sesame = aLot(['kind' => 'carrier', 'material' => 'sesame', 'amount' => '2 L']);
-    $glycerin = aLot(['kind' => 'addition', 'material' => 'glycerin', 'amount' => '500 g']);
+    $root = lotOf(['kind' => 'herb', 'material' => 'marshmallow-root', 'state' => 'dried', 'amount' => '120 g']);
+    $sesame = lotOf(['kind' => 'carrier', 'material' => 'sesame', 'amount' => '2 L']);
+    $glycerin = lotOf(['kind' => 'addition', 'material' => 'glycerin', 'amount' => '500 g']);
     // 400 mL of a decoction of a medium root: 100 g in 800 mL, boiled down to half.
     $pot = $this->atHouse('POST', '/boils', [
         'what' => 'decoction',
@@ -81,7 +81,7 @@ it('takes herb, oil and glycerin out of Stores when it is begun, and gives them 
 });
 
 it('cooks a long oil with a cleansed oil and a decoction of the house, and follows them into its bottles', function () {
-    $lot = aLot(['kind' => 'herb', 'material' => 'marshmallow-root', 'state' => 'dried', 'amount' => '3 kg']);
+    $lot = lotOf(['kind' => 'herb', 'material' => 'marshmallow-root', 'state' => 'dried', 'amount' => '3 kg']);
     $oil = strained(['what' => 'long-oil', 'stage' => 'cleanse', 'oil' => '1 L', 'carrier' => 'sesame'], '980 mL');
     $water = strained(['what' => 'decoction', 'herbs' => ['marshmallow-root'], 'want' => '5 L'], '5 L');
     $cook = $this->atHouse(
@@ -211,7 +211,7 @@ it('labels what came of it: what it is, its plants, until when, how it is kept, 
 
 it('goes out and in with the house: what was taken of what, and its label', function () {
     $oil = strained(['what' => 'long-oil', 'stage' => 'cleanse', 'oil' => '1 L', 'carrier' => 'sesame'], '980 mL');
-    aLot(['kind' => 'herb', 'material' => 'marshmallow-root', 'state' => 'dried', 'amount' => '3 kg']);
+    lotOf(['kind' => 'herb', 'material' => 'marshmallow-root', 'state' => 'dried', 'amount' => '3 kg']);
     $water = strained(['what' => 'decoction', 'herbs' => ['marshmallow-root'], 'want' => '5 L'], '5 L');
     $this->atHouse('POST', '/boils', cooking(['oil' => '980 mL', 'oil_from' => $oil, 'liquid_from' => $water]))->assertOk();
     $wish = [

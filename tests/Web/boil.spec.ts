@@ -1,5 +1,14 @@
-import { expect, test } from '@playwright/test'
+import { expect, type Page, test } from '@playwright/test'
 import { clock, ownHouse } from './support'
+
+/** Opens a word of the sentence, changes it, and shuts it. */
+async function word(page: Page, name: string, change: (panel: ReturnType<Page['getByRole']>) => Promise<unknown>) {
+  await page.getByRole('button', { name: new RegExp(`^${name}: .*Change it$`) }).click()
+  const panel = page.getByRole('dialog')
+  await change(panel)
+  await panel.getByRole('button', { name: 'That is it' }).click()
+  await expect(panel).toHaveCount(0)
+}
 
 test('the long oil is planned: amounts, the pot to scale, its days, and a pot that is too small is refused', async ({
   page,
@@ -7,11 +16,17 @@ test('the long oil is planned: amounts, the pot to scale, its days, and a pot th
   const house = await ownHouse(page)
   await page.goto(`${house}/bench`)
   await page.getByRole('link', { name: 'Boil it down' }).click()
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Boiled down')
-  await page.getByLabel('What is done').selectOption({ label: 'cleansing the oil' })
-  await page.getByLabel('There is, or is wanted').fill('7.68 L')
-  await page.getByLabel('It loses in an hour').fill('450 mL')
-  await page.getByLabel('Hours a day').fill('')
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+    /^Decoction, cleansing and cooking of 1 L of sesame oil/,
+  )
+  await word(page, 'what is done', (at) => at.getByLabel('What is done').selectOption({ label: 'cleansing the oil' }))
+  await word(page, 'how much', (at) => at.getByLabel('There is, or is wanted').fill('7.68 L'))
+  await word(page, 'the pot', (at) => at.getByLabel('It loses in an hour').fill('450 mL'))
+  await word(page, 'hours a day', (at) => at.getByLabel('Hours a day').fill(''))
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+    'Cleansing 7.68 L of sesame oil, with a paste of a herb, in a pot not measured that loses 450 mL an hour, ' +
+      '6 to 10 hours a day, for the skin.',
+  )
   // Worked by hand: 1.92 kg of paste, 30.72 L of water, 68 hours, seven to twelve days.
   await expect(page.getByRole('button', { name: /^Herb paste: 1\.92 kg/ })).toBeVisible()
   await expect(page.getByRole('button', { name: /^Water: 30\.72 L/ })).toBeVisible()
@@ -22,18 +37,33 @@ test('the long oil is planned: amounts, the pot to scale, its days, and a pot th
   await page.getByRole('button', { name: /^Hours of flame/ }).click()
   await expect(page.getByText('450 mL an hour, as said.')).toBeVisible()
   await page.keyboard.press('Escape')
-  await page.getByLabel('The pot is wide, inside').fill('26 cm')
-  await page.getByLabel('and high').fill('24 cm')
+  await word(page, 'the pot', async (at) => {
+    await at.getByLabel('The pot is wide, inside').fill('26 cm')
+    await at.getByLabel('and high').fill('24 cm')
+  })
   await expect(page.getByText(/goes in, and to the brim this pot holds/).first()).toBeVisible()
-  await page.getByLabel('There is, or is wanted').fill('1 L')
+  // Refused, the sentence stands, and the word that is in the way is marked.
+  await expect(
+    page.getByRole('button', { name: /^the pot: a pot 26 cm wide and 24 cm high.*, in the way\. Change it$/ }),
+  ).toBeVisible()
+  await word(page, 'how much', (at) => at.getByLabel('There is, or is wanted').fill('1 L'))
   await expect(
     page.getByRole('img', { name: /^A pot 260 mm wide and 240 mm high: would boil over at 216 mm/ }),
   ).toBeVisible()
   // What was typed stays.
   await page.reload()
-  await expect(page.getByLabel('The pot is wide, inside')).toHaveValue('26 cm')
-  await page.getByLabel('The pot is wide, inside').fill('wide')
+  await word(page, 'the pot', async (at) => {
+    const wide = at.getByLabel('The pot is wide, inside')
+    await expect(wide).toHaveValue('26 cm')
+    await wide.fill('wide')
+    await expect(at.getByText(/cannot be read/).first()).toBeVisible()
+  })
   await expect(page.getByText(/cannot be read/).first()).toBeVisible()
+  // Escape leaves a word as it was before it was opened.
+  await page.getByRole('button', { name: /^how much: 1 L of/ }).click()
+  await page.getByLabel('There is, or is wanted').fill('9 L')
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('button', { name: /^how much: 1 L of/ })).toBeVisible()
 })
 
 test('a decoction goes by its hardest herb, a glycerin extract by weight, and a plant by its solvent', async ({
@@ -42,24 +72,27 @@ test('a decoction goes by its hardest herb, a glycerin extract by weight, and a 
   const house = await ownHouse(page)
   await page.goto(`${house}/boil`)
   await page.getByRole('tab', { name: 'Decoction' }).click()
-  await page.getByLabel('How hard').selectOption('very-hard')
-  await page.getByLabel('It loses in an hour').fill('450')
+  await word(page, 'the herb', (at) => at.getByLabel('How hard').selectOption('very-hard'))
+  await word(page, 'the pot', (at) => at.getByLabel('It loses in an hour').fill('450'))
   await expect(page.getByRole('button', { name: /^Herb: 100 g/ })).toBeVisible()
   await expect(page.getByRole('button', { name: /^Water: 1\.6 L/ })).toBeVisible()
-  await page.getByLabel('Herb', { exact: true }).selectOption({ label: 'oak bark' })
-  await page.getByLabel('Herb, and another').selectOption({ label: 'lavender' })
+  await word(page, 'the herb', async (at) => {
+    await at.getByLabel('Herb', { exact: true }).selectOption({ label: 'oak bark' })
+    await at.getByLabel('Herb, and another').selectOption({ label: 'lavender' })
+  })
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('decoction, of oak bark and lavender, in a pot')
   await expect(page.getByText(/Of unlike hardness in one pot/)).toBeVisible()
   await expect(page.getByText(/Scent goes off with the steam: lavender/)).toBeVisible()
-  await page.getByRole('button', { name: 'Take lavender out' }).click()
+  await word(page, 'the herb', (at) => at.getByRole('button', { name: 'Take lavender out' }).click())
   await expect(page.getByText(/Of unlike hardness in one pot/)).toHaveCount(0)
 
   await page.getByRole('tab', { name: 'Glycerin extract' }).click()
   await expect(page.getByRole('button', { name: /^Glycerin: 80 g/ })).toBeVisible()
-  await page.getByLabel('The strained extract weighs').fill('65 g')
+  await word(page, 'the strained extract', (at) => at.getByLabel('The strained extract weighs').fill('65 g'))
   await expect(page.getByRole('button', { name: /^Still to go off: 45 g/ })).toBeVisible()
-  await page.getByLabel('Glycerin, per cent').fill('50')
+  await word(page, 'how much glycerin', (at) => at.getByLabel('Glycerin, per cent').fill('50'))
   await expect(page.getByText(/it does not keep itself/)).toBeVisible()
-  await page.getByLabel('Glycerin, per cent').fill('5')
+  await word(page, 'how much glycerin', (at) => at.getByLabel('Glycerin, per cent').fill('5'))
   await expect(page.getByText(/With less it is a decoction/).first()).toBeVisible()
 
   // By the keyboard alone to the last.
@@ -80,15 +113,19 @@ test('a long oil is begun, marked, covered for the night, strained when four sig
 }) => {
   const house = await ownHouse(page)
   await page.goto(`${house}/boil`)
-  await page.getByLabel('What is done').selectOption({ label: 'cooking the oil' })
-  await page.getByLabel('The pot is wide, inside').fill('30 cm')
-  await page.getByLabel('and high').fill('25 cm')
-  await page.getByLabel('Herb of the paste', { exact: true }).selectOption({ label: 'marshmallow root' })
-  await expect(page.getByLabel('In which oil')).toHaveValue('sesame')
+  await word(page, 'what is done', (at) => at.getByLabel('What is done').selectOption({ label: 'cooking the oil' }))
+  await word(page, 'the pot', async (at) => {
+    await at.getByLabel('The pot is wide, inside').fill('30 cm')
+    await at.getByLabel('and high').fill('25 cm')
+  })
+  await word(page, 'the herb of the paste', (at) =>
+    at.getByLabel('Herb of the paste', { exact: true }).selectOption({ label: 'marshmallow root' }),
+  )
+  await word(page, 'the oil', (at) => expect(at.getByLabel('In which oil')).toHaveValue('sesame'))
   // As much as the pot holds, half way up; and then the litre there is.
-  await page.getByLabel('That is so much').selectOption({ label: 'as the pot holds' })
+  await word(page, 'how much', (at) => at.getByLabel('That is so much').selectOption({ label: 'as the pot holds' }))
   await expect(page.getByRole('button', { name: /^Oil: 1\.7 L/ })).toBeVisible()
-  await page.getByLabel('That is so much').selectOption({ label: 'of oil' })
+  await word(page, 'how much', (at) => at.getByLabel('That is so much').selectOption({ label: 'of oil' }))
   await expect(page.getByRole('button', { name: /^Oil: 1 L/ })).toBeVisible()
   await page.getByRole('button', { name: 'Begin it' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Long oil of marshmallow root in sesame oil')
@@ -185,4 +222,66 @@ test('a decoction has three days, is taken from, and is not to be used after', a
   await expect(page.getByText('Thrown away.', { exact: true }).first()).toBeVisible()
   await page.goto(`${house}/today`)
   await expect(page.getByRole('region', { name: 'Boiled down' })).toHaveCount(0)
+})
+
+test('a cleansed oil and a decoction go on into a long oil and a cream, and each is found from the other', async ({
+  page,
+}) => {
+  const house = await ownHouse(page)
+  /** Begun as it is planned, strained to so much. */
+  const strained = async (amount: string) => {
+    await page.getByRole('button', { name: 'Begin it' }).click()
+    await page.getByRole('button', { name: 'Over the flame' }).click()
+    await page.getByRole('button', { name: 'Strain it' }).click()
+    const sheet = page.getByRole('dialog')
+    await sheet.getByLabel('There is of it').fill(amount)
+    await sheet.getByRole('button', { name: 'Strained', exact: true }).click()
+    const anyway = sheet.getByLabel('Strain it all the same')
+    const made = page.getByText(`of ${amount}, strained`)
+    await expect(made.or(anyway)).toBeVisible()
+    if (await anyway.isVisible()) {
+      await anyway.check()
+      await sheet.getByRole('button', { name: 'Strained', exact: true }).click()
+    }
+    await expect(made).toBeVisible()
+  }
+  await page.goto(`${house}/boil`)
+  await page.getByRole('tab', { name: 'Decoction' }).click()
+  await word(page, 'how much', (at) => at.getByLabel('There is, or is wanted').fill('5 L'))
+  await word(page, 'the herb', (at) =>
+    at.getByLabel('Herb', { exact: true }).selectOption({ label: 'marshmallow root' }),
+  )
+  await strained('5 L')
+  await page.goto(`${house}/boil`)
+  await page.getByRole('tab', { name: 'The long oil' }).click()
+  await word(page, 'what is done', (at) => at.getByLabel('What is done').selectOption({ label: 'cleansing the oil' }))
+  await strained('980 mL')
+
+  // Cooked in what was cleansed, with what was boiled.
+  await page.getByRole('button', { name: 'Cook the oil with it' }).click()
+  await expect(page.getByRole('link', { name: 'Bench' })).toHaveAttribute('aria-current', 'true')
+  await word(page, 'what it is cooked in', (at) =>
+    at.getByLabel('Cooked with').selectOption({ label: 'D26-001, decoction of marshmallow root: 5 L' }),
+  )
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+    /^Cooking 980 mL of D26-002, cleansing sesame oil, .*cooked in D26-001, decoction of marshmallow root/,
+  )
+  await page.getByRole('button', { name: 'Begin it' }).dblclick()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Long oil of marshmallow root in sesame oil')
+  await expect(page.getByText('D26-003', { exact: true })).toBeVisible()
+  await page.getByRole('link', { name: 'D26-001, decoction of marshmallow root' }).click()
+  await expect(page.getByText('1.08 L').first()).toBeVisible()
+
+  // Its label, and a cream of what is left.
+  await page.getByRole('link', { name: 'Its label' }).click()
+  await expect(page.getByText('Keep in the refrigerator.').first()).toBeVisible()
+  await page.getByRole('link', { name: 'Back to the pot' }).click()
+  await page.getByRole('button', { name: 'Make a cream with it' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('marshmallow root decoction of 24 November')
+  await page.getByRole('checkbox', { name: 'I have read this' }).check()
+  await page.getByRole('button', { name: 'Begin this cream' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Marshmallow root cream')
+  await expect(page.getByText('marshmallow root, in its water').first()).toBeVisible()
+  await page.getByRole('link', { name: 'Follow it' }).click()
+  await expect(page.getByRole('link', { name: 'D26-001, decoction of marshmallow root' })).toBeVisible()
 })

@@ -28,6 +28,15 @@ const NAMES: Record<string, string> = {
   others: 'what else goes in',
   essential_oils: 'the scent',
   for: 'for whom',
+  done: 'what is done',
+  carrier: 'the oil',
+  paste: 'the herb of the paste',
+  liquid: 'what it is cooked in',
+  herbs: 'the herb',
+  pot: 'the pot',
+  hours: 'hours a day',
+  share: 'how much glycerin',
+  now: 'the strained extract',
 }
 
 /** A comma stays with the word before it: a word joiner, for a button may otherwise be broken after. */

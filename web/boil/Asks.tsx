@@ -29,30 +29,135 @@ type Its = {
   fault: (field: string) => string | undefined
 }
 
-/** What is to be boiled down, of what, and in which pot. */
-export function Asks({ wish, change, fault }: Its) {
-  const { what } = wish
-  const cooks = what === 'decoction' || (wish.stage !== 'cleanse' && wish.liquid === 'decoction')
-  const known = KNOWN[what]
-  const its = { draft: wish, change, fault }
-  const here = useOfHouse('/boils').data?.here ?? []
-  // Pots of a kind that something is left of and may be used.
-  const from = (kind: string) =>
-    here
-      .filter((pot) => pot.kind === kind && pot.left !== null)
-      .map((pot) => ({ id: pot.id, name: `${pot.code}, ${pot.name.toLowerCase()}: ${pot.left}` }))
-  return (
-    <form className="grid gap-x-6 gap-y-4 sm:grid-cols-2 lg:grid-cols-4" onSubmit={(event) => event.preventDefault()}>
-      {what === 'long-oil' ? (
+/** Which word of the sentence a field that is refused stands in. */
+const SLOTS: Record<string, string> = {
+  stage: 'done',
+  oil: 'amount',
+  paste: 'amount',
+  decoction: 'amount',
+  want: 'amount',
+  herb: 'amount',
+  water: 'amount',
+  total: 'amount',
+  paste_herbs: 'paste',
+  width: 'pot',
+  height: 'pot',
+  rate: 'pot',
+  hours_a_day: 'hours',
+  extract_now: 'now',
+  oil_from: 'carrier',
+  liquid_from: 'liquid',
+}
+
+/** Of a long oil the herbs of its decoction stand with the liquid it is cooked in. */
+export const slotOf = (field: string, what: BoilWish['what']) => {
+  const name = field.split('.')[0] ?? ''
+  const own = what === 'long-oil' && ['decoct', 'herbs', 'hardness'].includes(name)
+  return own ? 'liquid' : (SLOTS[name] ?? (name === 'hardness' ? 'herbs' : name))
+}
+
+/** A word of the sentence, as it is changed. */
+export function Word({ slot, ...its }: Its & { slot: string }) {
+  const { wish, change, fault } = its
+  const typed = { draft: wish, change, fault }
+  switch (slot) {
+    case 'done':
+      return (
         <Select
           label="What is done"
           choices={STAGES}
           value={wish.stage}
           onChange={(e) => change({ stage: e.target.value })}
         />
-      ) : null}
+      )
+    case 'amount':
+      return <Amount {...its} />
+    case 'carrier':
+      return <Carrier {...its} />
+    case 'paste':
+      return (
+        <Listed
+          label="Herb of the paste"
+          none="not said"
+          ids={wish.paste}
+          set={(paste) => change({ paste })}
+          fault={fault('paste_herbs')}
+        />
+      )
+    case 'liquid':
+      return <Liquid {...its} />
+    case 'herbs':
+      return wish.what === 'glycerin' ? (
+        <Listed
+          label="Of which herb"
+          none="not said"
+          ids={wish.herbs}
+          set={(herbs) => change({ herbs })}
+          fault={fault('herbs')}
+        />
+      ) : (
+        <Herbs {...its} />
+      )
+    case 'pot':
+      return (
+        <>
+          {wish.what === 'glycerin' ? null : <PotSize {...typed} />}
+          <Typed
+            {...typed}
+            name="rate"
+            label="It loses in an hour"
+            placeholder={wish.width && wish.what !== 'glycerin' ? 'by its width' : '450 mL'}
+          />
+          {wish.what === 'glycerin' ? null : <Learned take={(rate) => change({ rate })} />}
+        </>
+      )
+    case 'hours':
+      return <Typed {...typed} name="hours" about="hours_a_day" label="Hours a day" placeholder="6 to 10" max={20} />
+    case 'share':
+      return <Typed {...typed} name="share" label="Glycerin, per cent" max={20} />
+    case 'now':
+      return (
+        <Typed
+          {...typed}
+          name="now"
+          about="extract_now"
+          label="The strained extract weighs"
+          placeholder="blank before it is made"
+          max={80}
+        />
+      )
+    case 'purpose':
+      return (
+        <Select
+          label="For"
+          choices={[
+            { id: 'skin', name: 'the skin' },
+            { id: 'kitchen', name: 'the kitchen' },
+          ]}
+          value={wish.purpose}
+          onChange={(e) => change({ purpose: e.target.value })}
+        />
+      )
+    default:
+      return null
+  }
+}
+
+/** How much there is or is wanted, and of what. */
+function Amount({ wish, change, fault }: Its) {
+  const known = KNOWN[wish.what]
+  return (
+    <>
       {wish.known === POT ? null : (
-        <Typed {...its} name="amount" about={wish.known} label="There is, or is wanted" max={80} />
+        <Typed
+          draft={wish}
+          change={change}
+          fault={fault}
+          name="amount"
+          about={wish.known}
+          label="There is, or is wanted"
+          max={80}
+        />
       )}
       {known.length > 1 ? (
         <Select
@@ -67,75 +172,43 @@ export function Asks({ wish, change, fault }: Its) {
           }
         />
       ) : null}
-      {what === 'long-oil' && wish.stage !== 'cleanse' ? (
-        <Select
-          label="Cooked with"
-          choices={[...LIQUIDS, ...(wish.stage === 'cook' ? from('decoction') : [])]}
-          value={wish.stage === 'cook' && wish.liquidFrom !== '' ? wish.liquidFrom : wish.liquid}
-          onChange={(e) =>
-            change(
-              LIQUIDS.some((each) => each.id === e.target.value)
-                ? { liquid: e.target.value, liquidFrom: '' }
-                : { liquid: 'decoction', liquidFrom: e.target.value, herbs: [] },
-            )
-          }
-        />
-      ) : null}
-      {what !== 'glycerin' && cooks && !(what === 'long-oil' && wish.stage === 'cook' && wish.liquidFrom) ? (
-        <Herbs wish={wish} change={change} fault={fault} />
-      ) : null}
-      {what === 'glycerin' ? (
-        <>
-          <Listed
-            label="Of which herb"
-            none="not said"
-            ids={wish.herbs}
-            set={(herbs) => change({ herbs })}
-            fault={fault('herbs')}
-          />
-          <Typed {...its} name="share" label="Glycerin, per cent" max={20} />
-          <Typed
-            {...its}
-            name="now"
-            about="extract_now"
-            label="The strained extract weighs"
-            placeholder="blank before it is made"
-            max={80}
-          />
-        </>
-      ) : (
-        <PotSize {...its} />
-      )}
-      <Typed
-        {...its}
-        name="rate"
-        label="It loses in an hour"
-        placeholder={wish.width && what !== 'glycerin' ? 'by its width' : '450 mL'}
+    </>
+  )
+}
+
+/** Pots of a kind that something is left of and may be used. */
+function useHere(kind: string) {
+  const here = useOfHouse('/boils').data?.here ?? []
+  return here
+    .filter((pot) => pot.kind === kind && pot.left !== null)
+    .map((pot) => ({ id: pot.id, name: `${pot.code}, ${pot.name.toLowerCase()}: ${pot.left}` }))
+}
+
+/** A pot that was chosen, and of which nothing is left. */
+const gone = (id: string, here: { id: string }[]) =>
+  id === '' || here.some((pot) => pot.id === id) ? [] : [{ id, name: 'a pot of which nothing is left: choose' }]
+
+/** What a long oil is cooked in: milk and its like, a decoction to be made, or one that is here. */
+function Liquid({ wish, change, fault }: Its) {
+  const here = useHere('decoction')
+  const from = wish.stage === 'cook' ? wish.liquidFrom : ''
+  return (
+    <>
+      <Select
+        label="Cooked with"
+        choices={[...LIQUIDS, ...(wish.stage === 'cook' ? [...here, ...gone(from, here)] : [])]}
+        value={from || wish.liquid}
+        fault={fault('liquid_from') ?? fault('liquid')}
+        onChange={(e) =>
+          change(
+            LIQUIDS.some((each) => each.id === e.target.value)
+              ? { liquid: e.target.value, liquidFrom: '' }
+              : { liquid: 'decoction', liquidFrom: e.target.value, herbs: [] },
+          )
+        }
       />
-      {what === 'glycerin' ? null : <Learned take={(rate) => change({ rate })} />}
-      {what === 'long-oil' ? (
-        <>
-          <Carrier wish={wish} change={change} here={wish.stage === 'cook' ? from('cleanse') : []} />
-          <Listed
-            label="Herb of the paste"
-            none="not said"
-            ids={wish.paste}
-            set={(paste) => change({ paste })}
-            fault={fault('paste_herbs')}
-          />
-          <Typed {...its} name="hours" about="hours_a_day" label="Hours a day" placeholder="6 to 10" max={20} />
-          <Select
-            label="For"
-            choices={[
-              { id: 'skin', name: 'the skin' },
-              { id: 'kitchen', name: 'the kitchen' },
-            ]}
-            value={wish.purpose}
-            onChange={(e) => change({ purpose: e.target.value })}
-          />
-        </>
-      ) : null}
-    </form>
+      {wish.liquid === 'decoction' && from === '' ? <Herbs wish={wish} change={change} fault={fault} /> : null}
+    </>
   )
 }
 
@@ -157,30 +230,22 @@ function Learned({ take }: { take: (rate: string) => void }) {
   )
 }
 
-function Carrier({
-  wish,
-  change,
-  here,
-}: {
-  wish: BoilWish
-  change: (part: Partial<BoilWish>) => void
-  here: { id: string; name: string }[]
-}) {
+/** Which oil it is made in: one of the tables, or for the cooking one that was cleansed here. */
+function Carrier({ wish, change, fault }: Its) {
   const oils = useMaterials().data?.oils ?? []
-  const poured = wish.stage === 'cook' && wish.oilFrom !== ''
+  const here = useHere('cleanse')
+  const from = wish.stage === 'cook' ? wish.oilFrom : ''
   return (
     <Select
       label="In which oil"
-      value={poured ? wish.oilFrom : wish.carrier}
+      value={from || wish.carrier}
       choices={[
-        ...here,
-        ...(poured && !here.some((pot) => pot.id === wish.oilFrom)
-          ? [{ id: wish.oilFrom, name: 'a pot of which nothing is left: choose' }]
-          : []),
+        ...(wish.stage === 'cook' ? [...here, ...gone(from, here)] : []),
         ...(oils.length === 0
           ? [{ id: wish.carrier, name: wish.carrier }]
           : oils.map((each) => ({ id: each.id, name: each.name }))),
       ]}
+      fault={fault('oil_from') ?? fault('carrier')}
       onChange={(event) => {
         const id = event.target.value
         change(here.some((pot) => pot.id === id) ? { oilFrom: id } : { carrier: id, oilFrom: '' })

@@ -3,7 +3,8 @@ import { useSearchParams } from 'react-router'
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { Tabs } from 'radix-ui'
 import { ask } from '../api/client'
-import { useHouseId, useOfHouse } from '../api/hooks'
+import { type Shape, useHouseId, useOfHouse } from '../api/hooks'
+import { Sentence } from '../bench/Sentence'
 import { Trouble, Waiting } from '../parts/Notice'
 import { useSettled } from '../parts/settled'
 import { TabList } from '../parts/TabList'
@@ -11,7 +12,7 @@ import { Head } from './Head'
 import { PotLinks } from './PotLinks'
 import { Solvents } from './Solvents'
 import { asked, type BoilWish, KNOWN, useBoilDraft } from './wish'
-import { Asks } from './Asks'
+import { slotOf, Word } from './Asks'
 import { Told } from './Told'
 import { Begin } from './Begin'
 
@@ -40,15 +41,31 @@ export default function Boil() {
   })
   const to = (kind: string) => {
     setTab(kind)
+    setOpen(null)
     if (kind === 'solvents' || kind === wish.what) return
     const what = kind as BoilWish['what']
     const first = KNOWN[what][0]
     change({ what, known: first?.id ?? '', amount: first?.amount ?? '' })
   }
   const fault = (field: string) => answer.error?.about(field)
+  const [open, setOpen] = useState<string | null>(null)
+  const [before, setBefore] = useState<BoilWish | null>(null)
+  const turn = (slot: string | null) => {
+    if (slot !== null && open === null) setBefore(wish)
+    setOpen(slot)
+  }
+  const [pieces, setPieces] = useState<Shape<'BoilView'>['sentence']>([])
+  // The last sentence stays in sight while another is asked for.
+  if (answer.data && answer.data.sentence !== pieces) setPieces(answer.data.sentence)
+  const slots = new Set(pieces.map((piece) => piece.slot))
+  const more =
+    wish.what === 'glycerin' && pieces.length > 0 && !slots.has('pot')
+      ? [{ slot: 'pot', text: 'what the pot loses in an hour' }]
+      : []
   return (
     <div className="flex flex-col gap-6">
-      <h1 className="text-3xl sm:text-4xl">Boiled down</h1>
+      {/* The sentence is the heading where there is one. */}
+      {tab === 'solvents' ? <h1 className="text-3xl sm:text-4xl">Which solvent</h1> : null}
       <Tabs.Root value={tab} onValueChange={to}>
         <TabList label="What is boiled down" tabs={KINDS} />
         <Tabs.Content value={tab} className="pt-5">
@@ -56,7 +73,15 @@ export default function Boil() {
             <Solvents plant={plant ?? 'calendula'} />
           ) : (
             <div className="flex flex-col gap-6">
-              <Asks wish={wish} change={change} fault={fault} />
+              <Sentence
+                pieces={(answer.error?.sentence as typeof pieces | undefined) ?? pieces}
+                wrong={new Set((answer.error?.faults ?? []).map((each) => slotOf(each.field, wish.what)))}
+                leave={() => before && change(before)}
+                open={open}
+                setOpen={turn}
+                more={more}
+                editor={(slot) => <Word slot={slot} wish={wish} change={change} fault={fault} />}
+              />
               <Trouble problem={answer.error} />
               {answer.data && !answer.isError && answer.data.what === wish.what ? (
                 <>

@@ -75,16 +75,8 @@ export function putOnBoil(house: string, part: Partial<BoilWish>) {
   localStorage.setItem(`kettle.boil.${house}`, JSON.stringify({ ...FIRST, ...part }))
 }
 
-/** What a pot is begun with: what was planned, and in which oil; of the whole of it one stage. */
-export const begun = (wish: BoilWish, stage = wish.stage) => ({
-  ...asked({ ...wish, stage }),
-  ...(wish.what === 'long-oil' ? { carrier: wish.carrier } : {}),
-  // Only what is cooked is poured from another pot.
-  ...(wish.what === 'long-oil' && wish.stage === 'cook' && wish.oilFrom !== '' ? { oil_from: wish.oilFrom } : {}),
-  ...(wish.what === 'long-oil' && wish.stage === 'cook' && wish.liquidFrom !== ''
-    ? { liquid_from: wish.liquidFrom }
-    : {}),
-})
+/** What a pot is begun with: what was planned; of the whole of it one stage. */
+export const begun = (wish: BoilWish, stage = wish.stage) => asked({ ...wish, stage })
 
 /** The decoction of a long oil, as a pot of its own. */
 export const itsDecoction = (wish: BoilWish, ml: number) =>
@@ -114,6 +106,10 @@ export function asked(wish: BoilWish) {
     ...pot,
     hours_a_day: wish.hours,
     purpose: wish.purpose,
+    carrier: wish.carrier,
+    // Only what is cooked is poured from another pot.
+    ...(wish.stage === 'cook' && wish.oilFrom !== '' ? { oil_from: wish.oilFrom } : {}),
+    ...(wish.stage === 'cook' && wish.liquidFrom !== '' ? { liquid_from: wish.liquidFrom } : {}),
     ...(wish.paste.length > 0 ? { paste_herbs: wish.paste } : {}),
   }
 }

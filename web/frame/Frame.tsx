@@ -1,6 +1,6 @@
 import { useIsFetching, useMutationState, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
-import { Link, Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-router'
+import { Link, Navigate, Outlet, useLocation, useNavigate } from 'react-router'
 import { useHouseId, useMe } from '../api/hooks'
 import { Trouble, Waiting } from '../parts/Notice'
 import { FindBox } from './FindBox'
@@ -19,6 +19,15 @@ const PLACES = [
   { path: 'almanac', name: 'Almanac', key: 'a' },
   { path: 'house', name: 'House', key: 'h' },
 ]
+
+/** Pages that belong to a place and have a name of their own. */
+const ALSO: Record<string, string> = { boil: 'bench', recipes: 'bench', making: 'melt', batch: 'shelf' }
+
+/** The place an address is in: of "/h/skerry/boil" the Bench. */
+function placeOf(pathname: string) {
+  const name = pathname.split('/')[3] ?? ''
+  return PLACES.find((place) => place.path === (ALSO[name] ?? name))
+}
 
 function PlaceKey({ place, base }: { place: (typeof PLACES)[number]; base: string }) {
   const go = useNavigate()
@@ -44,7 +53,8 @@ function Places({ base }: { base: string }) {
     window.addEventListener('keydown', shut)
     return () => window.removeEventListener('keydown', shut)
   }, [more])
-  const here = PLACES.find((place) => !place.thumb && location.pathname.startsWith(`${base}/${place.path}`))
+  const at = placeOf(location.pathname)
+  const here = at?.thumb ? undefined : at
   return (
     <nav
       aria-label="Places"
@@ -52,20 +62,19 @@ function Places({ base }: { base: string }) {
     >
       <div className="flex max-sm:flex-wrap-reverse sm:justify-start">
         {PLACES.map((place) => (
-          <NavLink
+          <Link
             key={place.path}
             to={`${base}/${place.path}`}
             aria-keyshortcuts={place.key}
-            className={({ isActive }) =>
-              [
-                'flex min-h-12 shrink-0 items-center px-2 max-sm:basis-1/5 max-sm:justify-center sm:px-3.5',
-                place.thumb ? 'max-sm:order-first' : more ? 'max-sm:border-line max-sm:border-b' : 'max-sm:hidden',
-                isActive ? 'bg-rim text-on-rim font-semibold' : 'text-soft',
-              ].join(' ')
-            }
+            aria-current={place === at ? (location.pathname === `${base}/${place.path}` ? 'page' : 'true') : undefined}
+            className={[
+              'flex min-h-12 shrink-0 items-center px-2 max-sm:basis-1/5 max-sm:justify-center sm:px-3.5',
+              place.thumb ? 'max-sm:order-first' : more ? 'max-sm:border-line max-sm:border-b' : 'max-sm:hidden',
+              place === at ? 'bg-rim text-on-rim font-semibold' : 'text-soft',
+            ].join(' ')}
           >
             {place.name}
-          </NavLink>
+          </Link>
         ))}
         <button
           ref={button}
@@ -112,7 +121,7 @@ export function Frame() {
   useKey('/', 'Find a jar, a plant or a place', () => setFinding(true))
   useKey('?', 'Show the keys', () => setHelping(true))
   useEffect(() => {
-    const place = PLACES.find((each) => location.pathname.includes(`/${each.path}`))
+    const place = placeOf(location.pathname)
     document.title = `${place ? `${place.name} · ` : ''}Warm Kettle`
   }, [location.pathname])
 

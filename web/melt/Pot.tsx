@@ -4,7 +4,9 @@ const TOP = 26
 const HEIGHT = 292
 const LEFT = 40
 const WIDTH = 186
-const LINE = 21
+const LINE = 17
+/** So many letters stand beside the pot in one line. */
+const LETTERS = 20
 
 /** Colour by what a part is: oil amber, wax straw, herb and scent green, water slate. */
 const FILL: Record<string, string> = {
@@ -21,16 +23,16 @@ const EDGE: Record<string, string> = { oil: 'var(--oil)', water: 'var(--water)',
 
 export const fillOf = (kind: string) => FILL[kind] ?? 'var(--line)'
 
-/** A long name in two lines, broken between words. */
+/** A long name in as many lines as it takes, broken between words. */
 function lines(name: string): string[] {
-  const at = name.lastIndexOf(' ', 20)
-  return name.length <= 20 || at < 1 ? [name] : [name.slice(0, at), name.slice(at + 1)]
+  const at = name.lastIndexOf(' ', LETTERS)
+  return name.length <= LETTERS || at < 1 ? [name] : [name.slice(0, at), ...lines(name.slice(at + 1))]
 }
 
-/** Where names stand beside their layers: each at its own height, and none over another. */
-function spread(wanted: number[]): number[] {
+/** Where names stand beside their layers: each at its own height, and none over another, however many lines it has. */
+function spread(wanted: number[], high: number[]): number[] {
   const at: number[] = []
-  for (const y of wanted) at.push(Math.min(y, (at.at(-1) ?? Infinity) - LINE))
+  wanted.forEach((y, index) => at.push(Math.min(y, (at.at(-1) ?? Infinity) - 4 - (high[index] ?? 1) * LINE)))
   const under = TOP + 6 - (at.at(-1) ?? TOP + 6)
   return under > 0 ? at.map((y) => y + under) : at
 }
@@ -44,7 +46,10 @@ export function Pot({ parts }: { parts: Layer[] }) {
     return [...before, { part, from: last ? last.from + last.part.share : 0 }]
   }, [])
   const foot = TOP + HEIGHT
-  const names = spread(layers.map(({ part, from }) => foot - (from + part.share / 2) * HEIGHT + 5))
+  const names = spread(
+    layers.map(({ part, from }) => foot - (from + part.share / 2) * HEIGHT + 5),
+    layers.map(({ part }) => lines(part.name).length),
+  )
   return (
     <svg
       viewBox={`0 0 400 ${foot + 12}`}
@@ -81,7 +86,13 @@ export function Pot({ parts }: { parts: Layer[] }) {
               stroke="var(--soft)"
             />
             {lines(part.name).map((line, at) => (
-              <text key={line} x={LEFT + WIDTH + 26} y={(names[index] ?? y) + at * 17} fontSize={15} fill="var(--ink)">
+              <text
+                key={line}
+                x={LEFT + WIDTH + 26}
+                y={(names[index] ?? y) + at * LINE}
+                fontSize={15}
+                fill="var(--ink)"
+              >
                 {line}
               </text>
             ))}

@@ -11,7 +11,6 @@ use Illuminate\Support\Facades\DB;
 use Kettle\Ask\BoilBegun;
 use Kettle\Ask\Questions;
 use Kettle\Batch\Line\Started;
-use Kettle\Boiling\BoilException;
 use Kettle\Boiling\FrozenBoil;
 use Kettle\Boiling\Stage;
 use Kettle\Material\Tables;
@@ -41,7 +40,7 @@ final readonly class BeginBoil
      */
     public function __invoke(string $what, array $asked, array $typed, array $acknowledged = [], array $from = []): Boil
     {
-        $asked = $this->poured($asked, $from);
+        $asked = PouredFrom::asked($asked, $from);
         $kitchen = $this->stores($what, $asked);
         $begun = new BoilBegun($this->questions->decoction($kitchen), $this->tables, $kitchen);
         $kept = $begun->of($what, $asked, $acknowledged, $from);
@@ -82,43 +81,5 @@ final readonly class BeginBoil
                 'herbs' => $what === 'decoction' ? $asked['herbs'] ?? [] : $asked['paste_herbs'] ?? [],
                 'oils' => [$asked['carrier'] ?? BoilBegun::USUAL_OIL],
             ]);
-    }
-
-    /**
-     * Poured from another pot, it is the oil of that pot, and its liquid is of the herbs of that one.
-     *
-     * @param  array<string, mixed>  $asked
-     * @param  array{oil?: string, liquid?: string}  $from
-     * @return array<string, mixed>
-     *
-     * @throws RefusedException
-     */
-    private function poured(array $asked, array $from): array
-    {
-        if ($from !== [] && ($asked['stage'] ?? null) !== 'cook') {
-            throw BoilException::onlyCooked()->about(isset($from['oil']) ? 'oil_from' : 'liquid_from');
-        }
-        foreach (['oil' => 'cleanse', 'liquid' => 'decoction'] as $part => $kind) {
-            $boil = isset($from[$part]) ? Boil::query()->where('uid', $from[$part])->where('kind', $kind)->first() : null;
-            if (isset($from[$part]) && $boil?->stage !== Stage::Made) {
-                throw BoilException::notThere($kind)->about("{$part}_from");
-            }
-            $of = $boil->plan->of ?? [];
-            if ($boil !== null && $part === 'oil' && is_array($of[0] ?? null)) {
-                $asked['carrier'] = $of[0]['oil'] ?? null;
-            }
-            if ($boil !== null && $part === 'liquid') {
-                $asked['liquid'] = $kind;
-                $asked['decoct'] = $of === [] ? [] : ['herbs' => array_map(self::herb(...), $of)];
-            }
-        }
-
-        return $asked;
-    }
-
-    /** @return array<string, mixed> as a wish names it */
-    private static function herb(mixed $said): array
-    {
-        return is_array($said) && is_string($said['herb'] ?? null) ? ['id' => $said['herb']] : ['name' => $said];
     }
 }

@@ -15,7 +15,7 @@ final class BoilController extends Controller
     #[Operation('Reckon what is boiled down')]
     public function reckon(BoilDown $form, BoilPage $page): BoilView
     {
-        return $page->of($form->what(), $form->asked(), $form->measures());
+        return $page->of($form->what(), $form->asked(), $form->measures(), $form->typed(), $form->from());
     }
 
     #[Operation('Which solvent at all, for a plant and a use', query: ['herb', 'use'])]

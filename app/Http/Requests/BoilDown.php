@@ -34,6 +34,9 @@ class BoilDown extends Form
             'height' => ['nullable', 'string', 'max:40'],
             'rate' => ['nullable', 'string', 'max:40'],
             'hours_a_day' => ['nullable', 'string', 'max:20'],
+            'carrier' => ['nullable', 'string', 'max:60'],
+            'oil_from' => ['nullable', 'string', 'max:40'],
+            'liquid_from' => ['nullable', 'string', 'max:40'],
             ...array_fill_keys(self::TYPED, ['nullable', 'string', 'max:80']),
         ];
     }
@@ -70,6 +73,27 @@ class BoilDown extends Form
     public function measures(): array
     {
         return $this->written(['width', 'height', 'rate', 'share', 'hours_a_day']);
+    }
+
+    /** @return array{oil?: string, liquid?: string} pots that it is poured from */
+    public function from(): array
+    {
+        $from = $this->written(['oil_from', 'liquid_from']);
+
+        return array_filter(['oil' => $from['oil_from'] ?? '', 'liquid' => $from['liquid_from'] ?? '']);
+    }
+
+    /** @return array<string, mixed> as it was typed */
+    public function typed(): array
+    {
+        $typed = [];
+        foreach ($this->safe()->all() as $field => $each) {
+            if (is_string($field) && $field !== 'acknowledged' && $each !== null && $each !== '' && $each !== []) {
+                $typed[$field] = $each;
+            }
+        }
+
+        return $typed;
     }
 
     /** @return list<array{id: string}> */

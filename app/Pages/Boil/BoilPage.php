@@ -2,11 +2,13 @@
 
 namespace App\Pages\Boil;
 
+use App\Actions\Boil\PouredFrom;
 use App\House\KitchenFactory;
 use App\House\Times;
 use App\Responses\Boil\BoilDay;
 use App\Responses\Boil\BoilLayer;
 use App\Responses\Boil\BoilNote;
+use App\Responses\Boil\BoilPiece;
 use App\Responses\Boil\BoilPot;
 use App\Responses\Boil\BoilSign;
 use App\Responses\Boil\BoilStage;
@@ -21,6 +23,7 @@ use Kettle\Ask\Questions;
 use Kettle\Decoction\Solvents;
 use Kettle\Material\Tables;
 use Kettle\Reason\RefusedException;
+use Kettle\Recipe\WishException;
 use Kettle\Time\Dates;
 
 /**
@@ -49,27 +52,36 @@ final readonly class BoilPage
         private Times $times,
         private Tables $tables,
         private Measures $measures,
+        private BoilSentence $sentence,
     ) {}
 
     /**
      * @param  'decoction'|'long-oil'|'glycerin'  $what
      * @param  array<string, mixed>  $asked as the core takes it
-     * @param  array{width?: string, height?: string, rate?: string, share?: string, hours_a_day?: string}  $typed measures
+     * @param  array{width?: string, height?: string, rate?: string, share?: string, hours_a_day?: string}  $measures as they were typed
+     * @param  array<string, mixed>  $typed all of it
+     * @param  array{oil?: string, liquid?: string}  $from pots of the house that a long oil is poured from
      *
-     * @throws RefusedException
+     * @throws WishException with the sentence of it
      */
-    public function of(string $what, array $asked, array $typed): BoilView
+    public function of(string $what, array $asked, array $measures, array $typed, array $from): BoilView
     {
-        $asked = [...$asked, ...$this->measures->read($typed)];
         $ask = $this->questions->decoction($this->kitchens->plain());
+        $sentence = $this->sentence->of($what, $typed);
+        try {
+            return self::asCalledHere(function () use ($what, $asked, $measures, $from, $ask, $sentence): BoilView {
+                $pieces = array_map(fn (array $piece) => new BoilPiece(...$piece), $sentence);
+                $asked = [...PouredFrom::asked($asked, $from), ...$this->measures->read($measures)];
 
-        return self::asCalledHere(
-            fn (): BoilView => match ($what) {
-                'decoction' => $this->decoction($ask->decoction($asked)),
-                'long-oil' => $this->longOil($ask->longOil($asked)),
-                'glycerin' => $this->glycerin($ask->glycerin($asked)),
-            },
-        );
+                return match ($what) {
+                    'decoction' => $this->decoction($ask->decoction($asked), $pieces),
+                    'long-oil' => $this->longOil($ask->longOil($asked), $pieces),
+                    'glycerin' => $this->glycerin($ask->glycerin($asked), $pieces),
+                };
+            });
+        } catch (RefusedException $refused) {
+            throw WishException::from($refused)->saying($sentence);
+        }
     }
 
     /**
@@ -119,11 +131,15 @@ final readonly class BoilPage
         );
     }
 
-    /** @param  Decoction  $answer */
-    private function decoction(array $answer): BoilView
+    /**
+     * @param  Decoction  $answer
+     * @param  list<BoilPiece>  $sentence
+     */
+    private function decoction(array $answer, array $sentence): BoilView
     {
         return new BoilView(
             'decoction',
+            $sentence,
             $answer['hardness'],
             $answer['figures'],
             [new BoilStage('decoction', 'water', self::pot($answer['pot']))],
@@ -133,11 +149,15 @@ final readonly class BoilPage
         );
     }
 
-    /** @param  Long  $answer */
-    private function longOil(array $answer): BoilView
+    /**
+     * @param  Long  $answer
+     * @param  list<BoilPiece>  $sentence
+     */
+    private function longOil(array $answer, array $sentence): BoilView
     {
         return new BoilView(
             'long-oil',
+            $sentence,
             null,
             $answer['figures'],
             array_map(fn (array $each) => new BoilStage($each['stage'], $each['liquid'], self::pot($each['pot'])), $answer['stages']),
@@ -156,10 +176,13 @@ final readonly class BoilPage
         );
     }
 
-    /** @param  array{figures: Figures, notes: list<Told>, ...}  $answer */
-    private function glycerin(array $answer): BoilView
+    /**
+     * @param  array{figures: Figures, notes: list<Told>, ...}  $answer
+     * @param  list<BoilPiece>  $sentence
+     */
+    private function glycerin(array $answer, array $sentence): BoilView
     {
-        return new BoilView('glycerin', null, $answer['figures'], [], [], [], self::notes($answer['notes']));
+        return new BoilView('glycerin', $sentence, null, $answer['figures'], [], [], [], self::notes($answer['notes']));
     }
 
     /** @param  Level|null  $pot */

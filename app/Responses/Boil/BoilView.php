@@ -10,6 +10,7 @@ final readonly class BoilView extends Shape
 {
     /**
      * @param  string  $what decoction, long-oil or glycerin
+     * @param  list<BoilPiece>  $sentence
      * @param  ?string  $hardness it went by
      * @param  array<string, mixed>  $figures
      * @param  list<BoilStage>  $stages
@@ -19,6 +20,7 @@ final readonly class BoilView extends Shape
      */
     public function __construct(
         public string $what,
+        public array $sentence,
         public ?string $hardness,
         #[Schema(['type' => 'object', 'additionalProperties' => ['$ref' => '#/components/schemas/Figure']])] public array $figures,
         public array $stages,
