@@ -87,6 +87,7 @@ final readonly class BoilBegun
                 'keeps_days' => $answer['keeps_days'],
                 'purpose' => 'skin',
                 'fat' => 'oil',
+                'allergens' => [],
                 'takes' => ['boils' => [], 'lots' => $this->needs->herbs($mix['mix'] ?? null, $made->herbG)],
             ],
             $asked,
@@ -135,6 +136,7 @@ final readonly class BoilBegun
                 'purpose' => Fields::text($asked, 'purpose') ?? 'skin',
                 // On butterfat froth goes when the water is gone, and on oil it stands.
                 'fat' => in_array('milk', $carrier->food->allergens, true) ? 'butterfat' : 'oil',
+                'allergens' => $this->fields->liquid($stage['liquid'])['allergens'],
                 'takes' => [
                     'boils' => [
                         ...isset($from['oil']) ? [['boil' => $from['oil'], 'amount' => round($oil->oilMl, 3)]] : [],
@@ -183,6 +185,7 @@ final readonly class BoilBegun
                 'keeps_days' => $made->days(),
                 'purpose' => 'skin',
                 'fat' => 'oil',
+                'allergens' => [],
                 'takes' => ['boils' => [], 'lots' => $this->needs->material(LotKind::Addition, self::GLYCERIN, $made->glycerinG())],
             ],
             $asked,
@@ -193,7 +196,7 @@ final readonly class BoilBegun
 
     /**
      * @param  array{kind: string, of: list<mixed>, starts_ml: ?float, ends_ml: float, solids_ml: float, oil_ml: float, made: float,
-     *     by_weight: bool, keeps_days: ?int, purpose: string, fat: string, takes: array{boils: list<array{boil: string, amount: float}>,
+     *     by_weight: bool, keeps_days: ?int, purpose: string, fat: string, allergens: list<string>, takes: array{boils: list<array{boil: string, amount: float}>,
      *     lots: list<array{lot: string, amount: float}>}}  $facts
      * @param  array<mixed>  $asked
      * @return array<string, mixed>

@@ -85,7 +85,7 @@ final readonly class BoilFields
     }
 
     /**
-     * @return array{id: string, name: string, froths: bool, food: bool}
+     * @return array{id: string, name: string, froths: bool, food: bool, allergens: list<string>}
      *
      * @throws DecoctionException
      */
@@ -95,7 +95,13 @@ final readonly class BoilFields
         foreach ($this->tables->table('decoction')->rows('liquids') as $row) {
             $known[] = $row->text('id');
             if ($row->text('id') === $id) {
-                return ['id' => $id, 'name' => $row->text('name'), 'froths' => $row->flag('froths'), 'food' => $row->flag('food')];
+                return [
+                    'id' => $id,
+                    'name' => $row->text('name'),
+                    'froths' => $row->flag('froths'),
+                    'food' => $row->flag('food'),
+                    'allergens' => $row->texts('allergens'),
+                ];
             }
         }
         throw DecoctionException::liquid($id, $known);

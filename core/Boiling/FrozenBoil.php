@@ -30,6 +30,7 @@ final readonly class FrozenBoil
      * @param  bool  $bottled whether it is an oil that is bottled
      * @param  array<string, float>  $boils mL or g of other pots that it is filled from, by their ids
      * @param  array<string, float>  $lots of the house's Stores, each in its own unit
+     * @param  list<string>  $allergens of what it is boiled with, beyond its oil and lots
      */
     private function __construct(
         public array $document,
@@ -55,13 +56,14 @@ final readonly class FrozenBoil
         public string $fat,
         public array $boils,
         public array $lots,
+        public array $allergens,
     ) {}
 
     /**
      * What is kept.
      *
      * @param  array{kind: string, of: list<mixed>, starts_ml: ?float, ends_ml: float, solids_ml: float, oil_ml: float, made: float,
-     *     by_weight: bool, keeps_days: ?int, purpose: string, fat: string, takes: array{boils: list<array{boil: string, amount: float}>,
+     *     by_weight: bool, keeps_days: ?int, purpose: string, fat: string, allergens: list<string>, takes: array{boils: list<array{boil: string, amount: float}>,
      *     lots: list<array{lot: string, amount: float}>}}  $facts
      * @return array<string, mixed>
      */
@@ -153,6 +155,7 @@ final readonly class FrozenBoil
             $stored->oneOf('fat', Doneness::FATS, 'oil'),
             self::takes($stored, 'boils', 'boil'),
             self::takes($stored, 'lots', 'lot'),
+            $stored->texts('allergens'),
         );
     }
 }

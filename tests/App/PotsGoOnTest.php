@@ -145,6 +145,29 @@ it('pours no pot of another kind, none that is not there, not more than is left,
     expect($fault(['oil' => '500 mL', 'liquid_from' => $water])['sentence'])->toContain('27 Nov');
 });
 
+it('says on the label of a long oil what its pots held: the milk it was cooked in, and the allergens of their lots', function () {
+    lotOf(['kind' => 'carrier', 'material' => 'olive', 'amount' => '2 L', 'allergens' => ['nuts']]);
+    $id = $this->atHouse(
+        'POST',
+        '/boils',
+        ['stage' => 'cook', 'liquid' => 'milk', 'carrier' => 'olive', 'paste_herbs' => ['marshmallow-root']] + cooking(),
+    )
+        ->assertOk()
+        ->json('id');
+    $this->atHouse('POST', "/boils/{$id}/flame", ['on' => true])->assertOk();
+    $batch = $this->atHouse('POST', "/boils/{$id}/strain", ['amount' => '900 mL', 'anyway' => true])->json('made.batch');
+    $label = array_column(
+        $this->atHouse('GET', "/batches/{$batch}/label")
+            ->assertOk()
+            ->json('lines'),
+        'text',
+        'id',
+    );
+    expect($label['must'])->toContain('milk')->toContain('nuts');
+    $salve = $this->atHouse('POST', '/melt/reckon', ['wish' => ['product' => 'salve', 'oils' => [['batch' => $batch]]]])->assertOk();
+    expect($salve->json('ingredients.allergens'))->toContain('milk', 'nuts');
+});
+
 it('writes the cautions that were read into its logbook', function () {
     $comfrey = ['what' => 'decoction', 'herbs' => ['comfrey-leaf'], 'want' => '400 mL', 'acknowledged' => ['pyrrolizidine']];
     $started = $this->atHouse('POST', '/boils', $comfrey)->assertOk()->json('entries.0.title');

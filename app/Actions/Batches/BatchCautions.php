@@ -2,6 +2,7 @@
 
 namespace App\Actions\Batches;
 
+use App\Actions\Boil\PotsUsed;
 use App\House\KitchenFactory;
 use App\Models\Batch;
 use App\Models\Lot;
@@ -22,6 +23,12 @@ final readonly class BatchCautions
             fn (Lot $lot) => ['called' => $lot->called, 'food' => $lot->food_grade, 'how' => $lot->got_how, 'allergens' => $lot->allergens],
             LotsUsed::of($batch),
         );
+        // What a pot was boiled with that is no lot of Stores: milk, and its like.
+        foreach (PotsUsed::of($batch) as $boil) {
+            if ($boil->plan->allergens !== []) {
+                $lots[] = ['called' => $boil->name, 'food' => true, 'how' => '', 'allergens' => $boil->plan->allergens];
+            }
+        }
 
         return $batch->plan
             ->facts($this->planning->cupboard(), $this->records->of($batch)->method(), $batch->purpose ?: $batch->plan->purpose, $lots, [

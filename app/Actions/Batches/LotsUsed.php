@@ -2,13 +2,15 @@
 
 namespace App\Actions\Batches;
 
+use App\Actions\Boil\PotsUsed;
 use App\Models\Batch;
+use App\Models\Boil;
 use App\Models\Lot;
 use Kettle\Stores\LotKind;
 
 /**
- * The herbs and oils of Stores a batch was made from, with those of the oil it was made in; each once, also those taken out of
- * Stores since.
+ * The herbs and oils of Stores a batch was made from, with those of the oil it was made in and of the pots it was boiled in; each
+ * once, also those taken out of Stores since.
  */
 final class LotsUsed
 {
@@ -24,7 +26,12 @@ final class LotsUsed
             $lots = array_values(
                 Lot::withTrashed()
                     ->whereIn('kind', [LotKind::Herb, LotKind::Carrier])
-                    ->whereHas('moves', fn ($moves) => $moves->where('batch_id', $batch->id)->whereIn('kind', ['taken', 'topped']))
+                    ->whereHas(
+                        'moves',
+                        fn ($moves) => $moves
+                            ->where(fn ($by) => $by->where('batch_id', $batch->id)->orWhereIn('boil_id', PotsUsed::of($batch)->modelKeys()))
+                            ->whereIn('kind', ['taken', 'topped']),
+                    )
                     ->orderBy('id')
                     ->get()
                     ->all(),
@@ -40,7 +47,10 @@ final class LotsUsed
     /** @return list<string> of all of them, each once */
     public static function allergens(Batch $batch): array
     {
-        return array_values(array_unique(array_merge(...array_map(fn (Lot $lot) => $lot->allergens, self::of($batch)), ...[[]])));
+        $lots = array_map(fn (Lot $lot) => $lot->allergens, self::of($batch));
+        $pots = PotsUsed::of($batch)->map(fn (Boil $boil) => $boil->plan->allergens)->all();
+
+        return array_values(array_unique(array_merge([], ...$lots, ...array_values($pots))));
     }
 
     /** Food only where it was made for the kitchen, and every lot of it is known to be food. */

@@ -2,6 +2,7 @@
 
 namespace App\Pages\Trace;
 
+use App\Actions\Boil\PotsUsed;
 use App\Models\Boil;
 use App\Models\BoilEntry;
 use Illuminate\Database\Eloquent\Collection;
@@ -59,17 +60,15 @@ final readonly class FollowedPots
     public static function of(array $pots, array $batches, array $makings, bool $back): self
     {
         if ($back) {
-            $pots = array_values(
-                array_unique([
-                    ...$pots,
-                    ...array_column(self::bottled('batch', $batches), 0),
-                    ...array_column(self::pairs('making_id', $makings, 'making_id'), 0),
-                ]),
+            $pots = PotsUsed::back(
+                array_values(
+                    array_unique([
+                        ...$pots,
+                        ...array_column(self::bottled('batch', $batches), 0),
+                        ...array_column(self::pairs('making_id', $makings, 'making_id'), 0),
+                    ]),
+                ),
             );
-            for ($edge = $pots; $edge !== [];) {
-                $edge = array_values(array_diff(array_column(self::pairs('into_boil_id', $edge, 'into_boil_id'), 0), $pots));
-                $pots = [...$pots, ...$edge];
-            }
         }
 
         return new self(
@@ -81,7 +80,7 @@ final readonly class FollowedPots
     }
 
     /**
-     * @param  'boil_id'|'into_boil_id'|'making_id'  $by
+     * @param  'boil_id'|'making_id'  $by
      * @param  array<int>  $ids
      * @param  'into_boil_id'|'making_id'  $into
      * @return list<array{int, int}> a pot, and what it went into
