@@ -27,6 +27,7 @@ const Shelf = place(() => import('./shelf/Shelf'))
 const Before = place(() => import('./shelf/Before'))
 const FirstDay = place(() => import('./today/FirstDay'))
 const BatchPage = place(() => import('./batch/BatchPage'))
+const WhichSolvent = place(() => import('./almanac/WhichSolvent'))
 const Labels = place(() => import('./labels/Labels'))
 const Press = place(() => import('./press/Press'))
 const Almanac = place(() => import('./almanac/Almanac'))
@@ -131,6 +132,7 @@ const draw = () => {
                       <Route path="almanac" element={<Almanac />} />
                       <Route path="almanac/yields" element={<Yields />} />
                       <Route path="almanac/what-is-wrong" element={<FaultFinder />} />
+                      <Route path="almanac/which-solvent" element={<WhichSolvent />} />
                       <Route path="almanac/own/:kind" element={<NewOwn />} />
                       <Route path="almanac/own/:own/change" element={<ChangeOwn />} />
                       <Route path="almanac/:kind/:key" element={<AlmanacPage />} />

@@ -247,7 +247,7 @@ final class Words
             'iodine' => (string) round($value),
             'index' => (string) round($value, 1),
             '%' => Wording::number($value).' %',
-            'mg', 'IU', 'drops', 'capsules' => Wording::number($value).' '.($value === 1.0 ? rtrim($kind, 's') : $kind),
+            'mg', 'IU', 'drops', 'capsules', 'days' => Wording::number($value).' '.($value === 1.0 ? rtrim($kind, 's') : $kind),
             'often' => Practice::oftenness($value),
             'count' => Numbers::word((int) $value),
             'mixed' => AmountWriter::mixed($value),

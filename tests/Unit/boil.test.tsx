@@ -1,7 +1,9 @@
 import { renderToStaticMarkup } from 'react-dom/server'
 import { describe, expect, it } from 'vitest'
 import { PotToScale } from '../../web/boil/PotToScale'
+import { slotOf } from '../../web/boil/Asks'
 import { asked, FIRST } from '../../web/boil/wish'
+import { partsOf, partsWished } from '../../web/melt/wish'
 import { spread } from '../../web/parts/JarDrawing'
 
 describe('what is asked of what is boiled down', () => {
@@ -16,6 +18,7 @@ describe('what is asked of what is boiled down', () => {
       rate: '',
       hours_a_day: '8',
       purpose: 'skin',
+      carrier: 'sesame',
     })
     expect(asked({ ...typed, what: 'glycerin', known: 'total', amount: '100 g' })).toEqual({
       what: 'glycerin',
@@ -37,6 +40,46 @@ describe('what is asked of what is boiled down', () => {
     // Cooked in milk there is no decoction.
     expect(asked({ ...FIRST, liquid: 'milk', herbs: [] })).not.toHaveProperty('hardness')
   })
+})
+
+describe('what is poured from another pot', () => {
+  const poured = { ...FIRST, oilFrom: 'D1', liquidFrom: 'D2' }
+  it('is asked of the cooking and of nothing else', () => {
+    expect(asked({ ...poured, stage: 'cook' })).toMatchObject({ oil_from: 'D1', liquid_from: 'D2' })
+    for (const wish of [
+      { ...poured, stage: 'cleanse' },
+      { ...poured, what: 'decoction' as const },
+    ]) {
+      expect(asked(wish)).not.toHaveProperty('oil_from')
+      expect(asked(wish)).not.toHaveProperty('liquid_from')
+    }
+  })
+
+  it('goes into a product by its pot, and comes back as it was', () => {
+    const wished = [
+      { boil: 'D1', percent: 5 },
+      { id: 'honey', amount: '5 g' },
+    ]
+    expect(partsOf(wished)).toEqual([
+      { id: 'boil.D1', percent: 5 },
+      { id: 'honey', amount: '5 g' },
+    ])
+    expect(partsWished(partsOf(wished))).toEqual(wished)
+  })
+})
+
+describe('the word that is in the way', () => {
+  it.each([
+    ['oil', 'long-oil', 'amount'],
+    ['paste_herbs.0.id', 'long-oil', 'paste'],
+    ['decoct.herbs.1.id', 'long-oil', 'liquid'],
+    ['hardness', 'decoction', 'herbs'],
+    ['hardness', 'long-oil', 'liquid'],
+    ['herbs.0.id', 'glycerin', 'herbs'],
+    ['width', 'decoction', 'pot'],
+    ['oil_from', 'long-oil', 'carrier'],
+    ['purpose', 'long-oil', 'purpose'],
+  ] as const)('is, of %s of a %s, %s', (field, what, slot) => expect(slotOf(field, what)).toBe(slot))
 })
 
 describe('a pot to scale', () => {

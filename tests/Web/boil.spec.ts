@@ -104,7 +104,19 @@ test('a decoction goes by its hardest herb, a glycerin extract by weight, and a 
   await page.getByLabel('For', { exact: true }).selectOption({ label: 'a salve or balm' })
   await expect(page.getByText(/A salve has no water in it/)).toBeVisible()
   await expect(page.getByText('not into that').first()).toBeVisible()
-  await page.getByRole('link', { name: 'Plan it' }).click()
+  // What is boiled down of it is planned where it is asked.
+  await page.getByLabel('For', { exact: true }).selectOption({ label: 'anything' })
+  await page.getByRole('link', { name: 'Plan it in hot water' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+    '400 mL of decoction, of marshmallow root, in a pot not measured.',
+  )
+  await page.goto(`${house}/almanac/which-solvent?plant=marshmallow-root`)
+  await page.getByRole('link', { name: 'Plan it in glycerin and water' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+    /^100 g of glycerin extract of marshmallow root, 80 %/,
+  )
+  await page.goto(`${house}/almanac/which-solvent?plant=marshmallow-root`)
+  await page.getByRole('link', { name: 'Plan it in oil' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('marshmallow root')
 })
 

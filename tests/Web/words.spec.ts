@@ -113,6 +113,7 @@ const VIEWS: [string, string | RegExp][] = [
   ['a plant of our own', '/almanac/own/plant'],
   ['yields', '/almanac/yields'],
   ['what is wrong', '/almanac/what-is-wrong'],
+  ['which solvent', '/almanac/which-solvent'],
   ['a plant', '/almanac/plant/calendula'],
   ['house', '/house'],
 ]

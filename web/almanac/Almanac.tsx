@@ -59,6 +59,9 @@ export default function Almanac() {
           <Link className="flex min-h-11 items-center underline" to={`/h/${house}/almanac/what-is-wrong`}>
             What is wrong with it?
           </Link>
+          <Link className="flex min-h-11 items-center underline" to={`/h/${house}/almanac/which-solvent`}>
+            Which solvent?
+          </Link>
           <Link className="flex min-h-11 items-center underline" to={`/h/${house}/almanac/yields`}>
             What this house has learned
           </Link>

@@ -1,5 +1,4 @@
 import { useState } from 'react'
-import { useSearchParams } from 'react-router'
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { Tabs } from 'radix-ui'
 import { ask } from '../api/client'
@@ -11,7 +10,7 @@ import { TabList } from '../parts/TabList'
 import { Head } from './Head'
 import { PotLinks } from './PotLinks'
 import { Solvents } from './Solvents'
-import { asked, type BoilWish, KNOWN, useBoilDraft } from './wish'
+import { asked, type BoilWish, FIRST, KNOWN, useBoilDraft } from './wish'
 import { slotOf, Word } from './Asks'
 import { Told } from './Told'
 import { Begin } from './Begin'
@@ -27,10 +26,7 @@ const KINDS = [
 export default function Boil() {
   const house = useHouseId()
   const [wish, change] = useBoilDraft(house)
-  const [query] = useSearchParams()
-  // A plant's page asks which solvent.
-  const plant = query.get('plant')
-  const [tab, setTab] = useState<string>(plant ? 'solvents' : wish.what)
+  const [tab, setTab] = useState<string>(wish.what)
   const settled = useSettled(wish, 150)
   const answer = useQuery({
     queryKey: ['house', house, 'boil', settled],
@@ -70,7 +66,13 @@ export default function Boil() {
         <TabList label="What is boiled down" tabs={KINDS} />
         <Tabs.Content value={tab} className="pt-5">
           {tab === 'solvents' ? (
-            <Solvents plant={plant ?? 'calendula'} />
+            <Solvents
+              plant="calendula"
+              take={(part) => {
+                change({ ...FIRST, ...part })
+                setTab(part.what ?? wish.what)
+              }}
+            />
           ) : (
             <div className="flex flex-col gap-6">
               <Sentence

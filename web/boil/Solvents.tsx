@@ -2,12 +2,16 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { useHouseId, useMaterials, useOfHouse } from '../api/hooks'
 import { Select } from '../parts/Field'
+import { type BoilWish, KNOWN, putOnBoil } from './wish'
 import { Notice, Trouble, Waiting } from '../parts/Notice'
+
+/** What is boiled down for a solvent. */
+const PLANS: Record<string, 'decoction' | 'glycerin'> = { water: 'decoction', glycerin: 'glycerin' }
 
 const HOW_WELL = ['nothing', 'a little', 'well', 'best']
 
 /** For a plant and a use: what each solvent takes from it, how long it keeps, and whether it should be an oil at all. */
-export function Solvents({ plant }: { plant: string }) {
+export function Solvents({ plant, take }: { plant: string; take?: (part: Partial<BoilWish>) => void }) {
   const house = useHouseId()
   const materials = useMaterials().data
   const [herb, setHerb] = useState(plant)
@@ -16,6 +20,15 @@ export function Solvents({ plant }: { plant: string }) {
     stale: 60_000,
   })
   const told = answer.data
+  /** Puts it beside what is boiled down, to be planned there. */
+  const plan = (solvent: string) => {
+    const what = PLANS[solvent]
+    const first = what ? KNOWN[what][0] : undefined
+    if (!what || !first) return
+    const part = { what, known: first.id, amount: first.amount, herbs: [herb] }
+    putOnBoil(house, part)
+    take?.(part)
+  }
   return (
     <div className="flex flex-col gap-6">
       <div className="grid gap-6 sm:grid-cols-2 lg:grid-cols-4">
@@ -68,8 +81,17 @@ export function Solvents({ plant }: { plant: string }) {
                     <td className="py-2 pe-4">{row.keeps}</td>
                     <td className="py-2 pe-4">{row.how}</td>
                     <td className="py-2">
-                      {row.planned && row.fits && row.id === 'oil' ? (
-                        <Link className="underline" to={`/h/${house}/bench?herb=${encodeURIComponent(told.herb)}`}>
+                      {row.planned && row.fits ? (
+                        <Link
+                          className="underline"
+                          aria-label={`Plan it in ${row.name}`}
+                          to={
+                            PLANS[row.id]
+                              ? `/h/${house}/boil`
+                              : `/h/${house}/bench?herb=${encodeURIComponent(told.herb)}`
+                          }
+                          onClick={() => plan(row.id)}
+                        >
                           Plan it
                         </Link>
                       ) : null}

@@ -134,7 +134,7 @@ final readonly class MaterialEntries
                 ...$this->links->kept(LotKind::Herb, $herb->id),
                 ...$this->links->learned($herb->form),
                 ...$herb->has(Herb::DEADLY) ? [] : [new AlmanacLink('Plan with it', 'bench?herb='.$herb->id)],
-                new AlmanacLink('Which solvent', 'boil?plant='.$herb->id),
+                new AlmanacLink('Which solvent', 'almanac/which-solvent?plant='.$herb->id),
             ],
         ];
     }
