@@ -32,6 +32,7 @@ use Kettle\Recipe\Words;
  * @property ?Carbon $best_before
  * @property string $left of what came of it, mL or g
  * @property string $stands where it is
+ * @property ?string $batch uid of the oil it was bottled as
  * @property int $version
  * @property-read Collection<int, BoilEntry> $entries
  */

@@ -6,7 +6,7 @@ import { Button, TextButton } from '../parts/Button'
 import { Field } from '../parts/Field'
 import { sent, useForm } from '../parts/form'
 import { Trouble } from '../parts/Notice'
-import { putOnBoil } from './wish'
+import { putOnBoil, useBoilDraft } from './wish'
 import { type Pot, usePotLine } from './line'
 import { Discard } from './Sheets'
 
@@ -14,6 +14,7 @@ import { Discard } from './Sheets'
 export function Came({ pot, works }: { pot: Pot; works: boolean }) {
   const house = useHouseId()
   const go = useNavigate()
+  const [planned] = useBoilDraft(house)
   const form = useForm({ amount: '', to: '' })
   const { write, path } = usePotLine(pot, () => form.clear())
   const { field, rest } = form.beside(write.error)
@@ -47,7 +48,9 @@ export function Came({ pot, works }: { pot: Pot; works: boolean }) {
           look="strong"
           className="self-start"
           onClick={() => {
-            putOnBoil(house, { stage: 'cook', known: 'oil', amount: made.left, oilFrom: pot.id })
+            // Its paste, its pot and its hours are as they were planned with the cleansing.
+            const part = { stage: 'cook', known: 'oil', amount: made.left, oilFrom: pot.id }
+            putOnBoil(house, part, planned.what === 'long-oil' ? planned : undefined)
             void go(`/h/${house}/boil`)
           }}
         >

@@ -70,9 +70,9 @@ const drafted = (kept: unknown): BoilWish =>
 
 export const useBoilDraft = (house: string) => useKeptDraft<BoilWish>(`kettle.boil.${house}`, drafted, (draft) => draft)
 
-/** Puts something beside what is drafted, for the page that is opened next. */
-export function putOnBoil(house: string, part: Partial<BoilWish>) {
-  localStorage.setItem(`kettle.boil.${house}`, JSON.stringify({ ...FIRST, ...part }))
+/** Puts something on the page that is opened next, beside what is usual or what was planned. */
+export function putOnBoil(house: string, part: Partial<BoilWish>, beside: BoilWish = FIRST) {
+  localStorage.setItem(`kettle.boil.${house}`, JSON.stringify({ ...beside, ...part }))
 }
 
 /** What a pot is begun with: what was planned; of the whole of it one stage. */

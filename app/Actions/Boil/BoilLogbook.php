@@ -70,6 +70,7 @@ final readonly class BoilLogbook
                 'best_before' => $state->made?->bestBefore,
                 'left' => round($state->left, 3),
                 'stands' => $state->made->where ?? '',
+                'batch' => $state->made?->batch,
                 'version' => $boil->version + 1,
             ])
             ->save();

@@ -4,25 +4,34 @@ namespace App\Actions\Boil;
 
 use App\Models\Batch;
 use App\Models\Boil;
-use App\Models\BoilEntry;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
-use Kettle\Boiling\Line\Made;
 
 /** The pots that an oil was boiled in before it was bottled, and all that was poured into them. */
 final class PotsUsed
 {
+    /** @var \WeakMap<Batch, Collection<int, Boil>>|null of the batches read in this request: a page asks for them several times */
+    private static ?\WeakMap $read = null;
+
     /** @return Collection<int, Boil> none where it was made another way */
     public static function of(Batch $batch): Collection
     {
-        $pots = $batch->plan->isFromBefore()
-            ? array_filter(
-                BoilEntry::query()->where('kind', Made::KIND)->where('data->batch', $batch->uid)->pluck('boil_id')->all(),
-                is_int(...),
-            )
-            : [];
+        self::$read ??= new \WeakMap();
+        if (! isset(self::$read[$batch])) {
+            self::$read[$batch] = self::read($batch);
+        }
 
-        return $pots === [] ? new Collection() : Boil::query()->whereIn('id', self::back($pots))->orderBy('id')->get();
+        return self::$read[$batch];
+    }
+
+    /** @return Collection<int, Boil> */
+    private static function read(Batch $batch): Collection
+    {
+        $pots = $batch->plan->isFromBefore() ? Boil::query()->where('batch', $batch->uid)->pluck('id')->all() : [];
+
+        return $pots === []
+            ? new Collection()
+            : Boil::query()->whereIn('id', self::back(array_values(array_filter($pots, is_int(...)))))->orderBy('id')->get();
     }
 
     /**

@@ -4,10 +4,9 @@ namespace App\Pages\Trace;
 
 use App\Actions\Boil\PotsUsed;
 use App\Models\Boil;
-use App\Models\BoilEntry;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
-use Kettle\Boiling\Line\Made;
 
 /** Pots that are boiled down, and what went into them and came of them: other pots, products, oils that were bottled. */
 final readonly class FollowedPots
@@ -45,7 +44,7 @@ final readonly class FollowedPots
     public static function madeOf(array $pots): array
     {
         return [
-            'batches' => array_column(self::bottled('boil_id', $pots), 1),
+            'batches' => array_column(self::bottled('boils', $pots), 1),
             'makings' => array_column(self::pairs('boil_id', $pots, 'making_id'), 1),
         ];
     }
@@ -64,7 +63,7 @@ final readonly class FollowedPots
                 array_values(
                     array_unique([
                         ...$pots,
-                        ...array_column(self::bottled('batch', $batches), 0),
+                        ...array_column(self::bottled('batches', $batches), 0),
                         ...array_column(self::pairs('making_id', $makings, 'making_id'), 0),
                     ]),
                 ),
@@ -75,7 +74,7 @@ final readonly class FollowedPots
             Boil::query()->whereIn('id', $pots)->orderBy('id')->get(),
             self::pairs('boil_id', $pots, 'into_boil_id'),
             self::pairs('boil_id', $pots, 'making_id'),
-            self::bottled('boil_id', $pots),
+            self::bottled('boils', $pots),
         );
     }
 
@@ -101,26 +100,31 @@ final readonly class FollowedPots
     /**
      * Pots whose oil was bottled.
      *
-     * @param  'boil_id'|'batch'  $by
+     * @param  'boils'|'batches'  $by
      * @param  list<int>  $ids
      * @return list<array{int, int}> a pot, and its batch
      */
     private static function bottled(string $by, array $ids): array
     {
-        if ($ids === []) {
-            return [];
+        $pairs = [];
+        $rows =
+            $ids === []
+                ? []
+                : DB::table('boils')
+                    ->join(
+                        'batches',
+                        fn (JoinClause $join) => $join->on('batches.house_id', 'boils.house_id')->on('batches.uid', 'boils.batch'),
+                    )
+                    ->whereIn("{$by}.id", $ids)
+                    ->orderBy('boils.id')
+                    ->get(['boils.id as pot', 'batches.id as oil']);
+        foreach ($rows as $row) {
+            $row = (array) $row;
+            if (is_int($row['pot']) && is_int($row['oil'])) {
+                $pairs[] = [$row['pot'], $row['oil']];
+            }
         }
-        $uids = DB::table('batches')->when($by === 'batch', fn ($query) => $query->whereIn('id', $ids));
-        $lines = BoilEntry::query()
-            ->where('kind', Made::KIND)
-            ->whereNotNull('data->batch')
-            ->when($by === 'boil_id', fn ($query) => $query->whereIn('boil_id', $ids))
-            ->when($by === 'batch', fn ($query) => $query->whereIn('data->batch', (clone $uids)->pluck('uid')))
-            ->get(['id', 'house_id', 'boil_id', 'kind', 'data']);
-        $made = $lines->map(fn (BoilEntry $entry) => [$entry->boil_id, ($line = $entry->line()) instanceof Made ? $line->batch ?? '' : '']);
-        $batches = $uids->whereIn('uid', $made->pluck(1))->pluck('id', 'uid');
-        $pairs = $made->map(fn (array $each) => [$each[0], $batches->get($each[1])])->all();
 
-        return array_values(array_filter($pairs, fn (array $pair) => is_int($pair[0]) && is_int($pair[1])));
+        return $pairs;
     }
 }
