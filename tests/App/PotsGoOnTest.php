@@ -122,6 +122,21 @@ it('cooks a long oil with a cleansed oil and a decoction of the house, and follo
     $this->atHouse('GET', "/batches/{$batch}")->assertJsonPath('stage', 'discarded');
 });
 
+it('gives back what was poured into a pot that was never over a flame', function () {
+    $oil = strained(['what' => 'long-oil', 'stage' => 'cleanse', 'oil' => '1 L', 'carrier' => 'sesame'], '900 mL');
+    $id = $this->atHouse('POST', '/boils', cooking(['oil' => '900 mL', 'oil_from' => $oil]))->assertOk()->json('id');
+    expect(Boil::query()->where('uid', $oil)->value('stage')->value)->toBe('gone');
+    $this->atHouse('POST', "/boils/{$id}/discard", ['reason' => 'another day'])->assertOk();
+    expect(potLeft($oil))
+        ->toEqual(900.0)
+        ->and(DB::table('boil_takes')->count())
+        ->toBe(0)
+        ->and($this->atHouse('GET', "/boils/{$oil}")->json('entries.0.title'))
+        ->toBe('Undone')
+        ->and($this->atHouse('GET', "/boils/{$oil}")->json('stage'))
+        ->toBe('made');
+});
+
 it('pours no pot of another kind, none that is not there, not more than is left, and nothing into a cleansing', function () {
     $oil = strained(['what' => 'long-oil', 'stage' => 'cleanse', 'oil' => '1 L', 'carrier' => 'sesame'], '900 mL');
     $water = strained(['what' => 'decoction', 'herbs' => ['marshmallow-root'], 'want' => '5 L'], '5 L');
