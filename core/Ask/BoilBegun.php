@@ -196,8 +196,8 @@ final readonly class BoilBegun
 
     /**
      * @param  array{kind: string, of: list<mixed>, starts_ml: ?float, ends_ml: float, solids_ml: float, oil_ml: float, made: float,
-     *     by_weight: bool, keeps_days: ?int, purpose: string, fat: string, allergens: list<string>, takes: array{boils: list<array{boil: string, amount: float}>,
-     *     lots: list<array{lot: string, amount: float}>}}  $facts
+     *     by_weight: bool, keeps_days: ?int, purpose: string, fat: string, allergens: list<string>,
+     *     takes: array{boils: list<array{boil: string, amount: float}>, lots: list<array{lot: string, amount: float}>}}  $facts
      * @param  array<mixed>  $asked
      * @return array<string, mixed>
      */

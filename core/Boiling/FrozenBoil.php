@@ -63,8 +63,8 @@ final readonly class FrozenBoil
      * What is kept.
      *
      * @param  array{kind: string, of: list<mixed>, starts_ml: ?float, ends_ml: float, solids_ml: float, oil_ml: float, made: float,
-     *     by_weight: bool, keeps_days: ?int, purpose: string, fat: string, allergens: list<string>, takes: array{boils: list<array{boil: string, amount: float}>,
-     *     lots: list<array{lot: string, amount: float}>}}  $facts
+     *     by_weight: bool, keeps_days: ?int, purpose: string, fat: string, allergens: list<string>,
+     *     takes: array{boils: list<array{boil: string, amount: float}>, lots: list<array{lot: string, amount: float}>}}  $facts
      * @return array<string, mixed>
      */
     public static function keep(array $facts, ?BoilingPot $pot, bool $froths, Rate $rate, float $hoursADay, Tables $tables): array

@@ -2,7 +2,7 @@
 
 namespace App\Http\Controllers;
 
-use App\Actions\Clash;
+use App\Actions\SetLabel;
 use App\Http\Requests;
 use App\Labels\LabelLayout;
 use App\Labels\LabelSheet;
@@ -34,21 +34,11 @@ final class BoilLabelController extends Controller
     }
 
     #[Operation('Set a pot’s label')]
-    public function set(Requests\SetLabel $form, Boil $boil): LabelPage
+    public function set(Requests\SetLabel $form, Boil $boil, SetLabel $set): LabelPage
     {
         $label = $form->label();
         $this->desk->check($label, PotLabel::FIELDS);
-        $version = $form->integer('version');
-        $changed = Boil::query()
-            ->whereKey($boil->id)
-            ->where('version', $version)
-            ->update(['label' => json_encode($label, JSON_THROW_ON_ERROR), 'version' => $version + 1]);
-        $boil->refresh();
-        if ($changed === 0) {
-            throw new Clash('Something was written for this pot meanwhile. What stands now is shown; set the label again.', [
-                'version' => $boil->version,
-            ]);
-        }
+        $set($boil, $label, $form->integer('version'), 'pot');
 
         return $this->show($boil);
     }

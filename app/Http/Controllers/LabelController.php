@@ -2,7 +2,7 @@
 
 namespace App\Http\Controllers;
 
-use App\Actions\Clash;
+use App\Actions\SetLabel;
 use App\House\KitchenFactory;
 use App\Http\Requests;
 use App\Labels\CardSheet;
@@ -45,21 +45,11 @@ final class LabelController extends Controller
     }
 
     #[Operation('Set a batch’s label')]
-    public function set(Requests\SetLabel $form, Batch $batch): LabelPage
+    public function set(Requests\SetLabel $form, Batch $batch, SetLabel $set): LabelPage
     {
         $label = $form->label();
         $this->desk->check($label, LabelPresenter::FIELDS);
-        $version = $form->integer('version');
-        $changed = Batch::query()
-            ->whereKey($batch->id)
-            ->where('version', $version)
-            ->update(['label' => json_encode($label, JSON_THROW_ON_ERROR), 'version' => $version + 1]);
-        $batch->refresh();
-        if ($changed === 0) {
-            throw new Clash('Something was written for this batch meanwhile. What stands now is shown; set the label again.', [
-                'version' => $batch->version,
-            ]);
-        }
+        $set($batch, $label, $form->integer('version'), 'batch');
 
         return $this->show($batch);
     }

@@ -2,8 +2,8 @@
 
 namespace App\Http\Controllers;
 
-use App\Actions\Clash;
 use App\Actions\Melt\MakingDocument;
+use App\Actions\SetLabel;
 use App\Http\Requests;
 use App\Labels\CardSheet;
 use App\Labels\LabelLayout;
@@ -43,21 +43,11 @@ final class MakingLabelController extends Controller
     }
 
     #[Operation('Set a product’s label')]
-    public function set(Requests\SetLabel $form, Making $making): LabelPage
+    public function set(Requests\SetLabel $form, Making $making, SetLabel $set): LabelPage
     {
         $label = $form->label();
         $this->desk->check($label, MakingLabel::FIELDS);
-        $version = $form->integer('version');
-        $changed = Making::query()
-            ->whereKey($making->id)
-            ->where('version', $version)
-            ->update(['label' => json_encode($label, JSON_THROW_ON_ERROR), 'version' => $version + 1]);
-        $making->refresh();
-        if ($changed === 0) {
-            throw new Clash('Something was written for this product meanwhile. What stands now is shown; set the label again.', [
-                'version' => $making->version,
-            ]);
-        }
+        $set($making, $label, $form->integer('version'), 'product');
 
         return $this->show($making);
     }
