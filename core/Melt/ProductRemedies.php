@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Kettle\Melt;
 
+use Kettle\Material\Addition;
+use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Kind;
 use Kettle\Reason\Way;
 
 /** What would do instead of a product that cannot be made: changes to its wish, to be tried before they are offered. */
@@ -121,9 +124,16 @@ final readonly class ProductRemedies
             $boiled = is_array($each) && is_string($each['boil'] ?? null) ? $this->house->boiled[$each['boil']] ?? null : null;
             if ($boiled?->leftG !== null && $boiled->leftG > 0) {
                 $some = ['boil' => $boiled->id, 'amount' => sprintf('%.3f g', $boiled->leftG)];
-                $ways[] = new Way('all-of-it', sprintf('Use all there is of it, %g g', $boiled->leftG), [
-                    'others' => array_replace($others, [$i => $some]),
-                ]);
+                $water = in_array(
+                    Addition::WATER,
+                    array_map(fn (mixed $other) => is_array($other) ? $other['id'] ?? '' : $other, $others),
+                    true,
+                );
+                $ways[] = new Way(
+                    'all-of-it',
+                    sprintf('Use all there is of it, %s, and water for the rest', AmountWriter::plain($boiled->leftG, Kind::Mass)),
+                    ['others' => [...array_replace($others, [$i => $some]), ...$water ? [] : [['id' => Addition::WATER]]]],
+                );
             }
         }
 

@@ -89,7 +89,14 @@ it('refuses what is not there, not strained, gone, past its day, or over before 
     $short = $fault($much);
     expect($short['reason'])->toBe('not_so_much')->and($short['sentence'])->toContain('400 g');
     $all = plannedCream([...$much, ...$short['ways'][0]['change']]);
-    expect(collect($all->json('pot'))->firstWhere('id', "boil.{$boil}")['grams'])->toEqual(400);
+    $pot = array_column($all->json('pot'), 'grams', 'id');
+    // 900 g of cream: what is left of the decoction, and water for the rest of its water.
+    expect($short['ways'][0]['says'])
+        ->toBe('Use all there is of it, 400 g, and water for the rest')
+        ->and($pot["boil.{$boil}"])
+        ->toEqual(400)
+        ->and($pot['water'] ?? 0)
+        ->toBeGreaterThan(100.0);
     // Three days: good today, and over on the day it would be made for.
     $late = $fault(creamOf($boil, ['ready_by' => '2026-12-05']));
     expect($late)->toMatchArray(['field' => 'ready_by', 'reason' => 'over_by']);
