@@ -90,6 +90,31 @@ final readonly class FrozenBoil
         return $this->bottled && count($this->of) > 1;
     }
 
+    /** Id of the oil of what is under oil; empty where it is not known. */
+    public function oil(): string
+    {
+        $oil = $this->of[0] ?? null;
+
+        return is_array($oil) && is_string($oil['oil'] ?? null) ? $oil['oil'] : '';
+    }
+
+    /** @return list<mixed> the herbs it is of, as a sentence keeps them */
+    public function herbs(): array
+    {
+        return $this->underOil ? array_slice($this->of, 1) : $this->of;
+    }
+
+    /** @return list<array{id: string}|array{name: string}> the same as a wish names them */
+    public function wishedHerbs(): array
+    {
+        return array_map(
+            fn (mixed $said) => is_array($said) && is_string($said['herb'] ?? null)
+                ? ['id' => $said['herb']]
+                : ['name' => is_string($said) ? $said : ''],
+            $this->herbs(),
+        );
+    }
+
     /** @return array<string, float> amounts by id */
     private static function takes(Stored $stored, string $list, string $id): array
     {

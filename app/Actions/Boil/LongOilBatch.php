@@ -22,18 +22,9 @@ final class LongOilBatch
      */
     public static function wish(BoilState $state, float $ml, ?string $verdict, Kitchen $kitchen): array
     {
-        $of = $state->plan->of;
-        $oil = is_array($of[0] ?? null) && is_string($of[0]['oil'] ?? null) ? $of[0]['oil'] : '';
-        $herbs = array_map(
-            fn (mixed $said) => (is_array($said) && is_string($said['herb'] ?? null)
-                ? ['id' => $said['herb']]
-                : ['name' => is_string($said) ? $said : '']) + ['state' => 'dried'],
-            array_slice($of, 1),
-        );
-
         return [
-            'herbs' => $herbs,
-            'oils' => [['id' => $oil]],
+            'herbs' => array_map(fn (array $herb) => $herb + ['state' => 'dried'], $state->plan->wishedHerbs()),
+            'oils' => [['id' => $state->plan->oil()]],
             'purpose' => $verdict === Doneness::PAST ? 'skin' : $state->plan->purpose,
             'finished' => ['amount' => Change::number($ml).' mL'],
             'before' => ['made' => $kitchen->today()->format('Y-m-d')],

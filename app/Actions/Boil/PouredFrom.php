@@ -30,22 +30,16 @@ final class PouredFrom
             if (isset($from[$part]) && $boil?->stage !== Stage::Made) {
                 throw BoilException::notThere($kind)->about("{$part}_from");
             }
-            $of = $boil->plan->of ?? [];
-            if ($boil !== null && $part === 'oil' && is_array($of[0] ?? null)) {
-                $asked['carrier'] = $of[0]['oil'] ?? null;
+            if ($boil !== null && $part === 'oil') {
+                $asked['carrier'] = $boil->plan->oil();
             }
             if ($boil !== null && $part === 'liquid') {
+                $herbs = $boil->plan->wishedHerbs();
                 $asked['liquid'] = $kind;
-                $asked['decoct'] = $of === [] ? [] : ['herbs' => array_map(self::herb(...), $of)];
+                $asked['decoct'] = $herbs === [] ? [] : ['herbs' => $herbs];
             }
         }
 
         return $asked;
-    }
-
-    /** @return array<string, mixed> as a wish names it */
-    private static function herb(mixed $said): array
-    {
-        return is_array($said) && is_string($said['herb'] ?? null) ? ['id' => $said['herb']] : ['name' => $said];
     }
 }

@@ -84,24 +84,7 @@ final readonly class BoiledPots
     /** @return list<array{plant: Herb, state: State}> the plants it was boiled of */
     public function herbs(Boil $boil): array
     {
-        return array_map(fn (mixed $of) => ['plant' => $this->plant($of), 'state' => State::Dried], self::plants($boil));
-    }
-
-    /** @return list<array<string, mixed>> the same as a wish names them */
-    public function wished(Boil $boil): array
-    {
-        return array_map(
-            fn (mixed $said) => is_array($said) && is_string($said['herb'] ?? null)
-                ? ['id' => $said['herb']]
-                : ['name' => is_string($said) ? $said : $this->kitchens->words()->thing($said)],
-            self::plants($boil),
-        );
-    }
-
-    /** @return list<mixed> as a sentence keeps them: of a long oil all but the oil */
-    private static function plants(Boil $boil): array
-    {
-        return $boil->plan->underOil ? array_slice($boil->plan->of, 1) : $boil->plan->of;
+        return array_map(fn (mixed $of) => ['plant' => $this->plant($of), 'state' => State::Dried], $boil->plan->herbs());
     }
 
     private function plant(mixed $of): Herb

@@ -83,7 +83,7 @@ final readonly class PotLabel
     {
         $words = $this->kitchens->words();
         $kitchen = $this->kitchens->plain();
-        $labels = $this->questions->decoction($kitchen)->labels($this->pots->wished($boil), $boil->plan->purpose);
+        $labels = $this->questions->decoction($kitchen)->labels($boil->plan->wishedHerbs(), $boil->plan->purpose);
         $says = fn (bool $must): string => implode(
             ' ',
             array_map(fn (array $each) => $words->of($each['says']), array_filter($labels, fn (array $each) => $each['must'] === $must)),
@@ -116,8 +116,7 @@ final readonly class PotLabel
     /** @return list<string> the oil of what is under oil */
     private function oil(Boil $boil, string $names): array
     {
-        $id = is_array($boil->plan->of[0] ?? null) && is_string($boil->plan->of[0]['oil'] ?? null) ? $boil->plan->of[0]['oil'] : '';
-        $oil = $this->cupboard->carrierOrNull($id);
+        $oil = $this->cupboard->carrierOrNull($boil->plan->oil());
 
         return $oil === null ? [] : [$names === 'inci' ? $oil->names->inci : $oil->name];
     }
