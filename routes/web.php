@@ -155,6 +155,7 @@ Route::prefix('api')->group(function (): void {
                 Route::delete('recipes/{recipe}', [RecipesController::class, 'remove']);
                 Route::post('boils', [BoilsController::class, 'begin']);
                 Route::post('boils/{boil}/flame', [BoilsController::class, 'flame']);
+                Route::post('boils/{boil}/move', [BoilsController::class, 'move']);
                 Route::post('boils/{boil}/marks', [BoilsController::class, 'mark']);
                 Route::post('boils/{boil}/warmth', [BoilsController::class, 'warm']);
                 Route::post('boils/{boil}/signs', [BoilsController::class, 'signs']);

@@ -75,6 +75,7 @@ final class SkerryHouse
             'is_demo' => true,
             'currency' => 'GBP',
             'hour_rate' => 9,
+            'burners' => 4,
             'latitude' => 59.25,
             'longitude' => -2.6,
             'height_m' => 15,

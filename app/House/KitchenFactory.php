@@ -15,6 +15,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
 use Kettle\Diary\Availability;
 use Kettle\Diary\Bookings;
+use Kettle\Diary\Burners;
 use Kettle\Diary\CookerJob;
 use Kettle\Diary\CookerPlace;
 use Kettle\Diary\Reservation;
@@ -29,6 +30,8 @@ use Kettle\Recipe\Planning;
 use Kettle\Recipe\Words;
 use Kettle\Stores\Lot as CoreLot;
 use Kettle\Stores\LotKind;
+use Kettle\Time\Interval;
+use Kettle\Time\Later;
 
 /** The current house as the core wants it. */
 final class KitchenFactory
@@ -267,7 +270,19 @@ final class KitchenFactory
         if ($this->bookings !== null && $this->bookings[0] === $house->id) {
             return $this->bookings[1];
         }
-        $booked = [];
+        $booked = array_map(
+            fn (array $each) => ['job' => $each['job'], 'from' => $each['reserved']->next()],
+            $this->reserved($house->zone()),
+        );
+        $this->bookings = [$house->id, new Bookings($this->places(), $booked)];
+
+        return $this->bookings[1];
+    }
+
+    /** @return list<array{job: CookerJob, reserved: Reservation}> what the diary has kept a place for */
+    private function reserved(\DateTimeZone $zone): array
+    {
+        $reserved = [];
         foreach (
             Batch::query()
                 ->whereIn('stage', [Stage::Planned, Stage::Steeping])
@@ -275,14 +290,32 @@ final class KitchenFactory
                 ->toBase()
                 ->pluck('diary') as $diary
         ) {
-            $reserved = Reservation::read(is_string($diary) ? json_decode($diary, true) : null);
-            if ($reserved !== null && $reserved->job !== []) {
-                $booked[] = ['job' => CookerJob::of($reserved->job, $house->zone()), 'from' => $reserved->next()];
+            $each = Reservation::read(is_string($diary) ? json_decode($diary, true) : null);
+            if ($each !== null && $each->job !== []) {
+                $reserved[] = ['job' => CookerJob::of($each->job, $zone), 'reserved' => $each];
             }
         }
-        $this->bookings = [$house->id, new Bookings($this->places(), $booked)];
 
-        return $this->bookings[1];
+        return $reserved;
+    }
+
+    /** @return list<Interval> when a burner is taken by a cooker that stands on one, as the diary has it */
+    public function flames(): array
+    {
+        $now = $this->now();
+        $by = [];
+        foreach ($this->reserved($now->getTimezone()) as ['job' => $job, 'reserved' => $reserved]) {
+            if (! $this->planning->methods()->method($job->kind)->has(Method::OVER_FLAME)) {
+                continue;
+            }
+            $on = $job->onSince === null ? null : $this->availability()->whileFrom($now);
+            $stands = $on === null ? [] : [new Interval($now, min($on->to, Later::minutes($now, (int) ceil($job->hours * 60))))];
+            $at = $job->standsIn ?? ($reserved->cooker ?? $job->id);
+            $by[$at] = [...$by[$at] ?? [], ...$stands, ...$reserved->slots];
+        }
+
+        // Jars of several batches in one water have one burner.
+        return array_merge(...array_values(array_map(fn (array $slots) => Burners::allTaken($slots, 1), $by)));
     }
 
     /** After the diary was placed anew, or a cooker changed. */

@@ -19,6 +19,7 @@ use Illuminate\Support\Carbon;
  * @property string $currency ISO 4217, or empty
  * @property ?string $hour_rate what an hour of hands is worth, in that currency
  * @property string $room_c degrees C
+ * @property ?int $burners of the stove; null where nobody counted
  * @property ?list<string> $things
  * @property ?string $latitude degrees north
  * @property ?string $longitude degrees east
@@ -45,6 +46,7 @@ class House extends Model
         'version' => 'integer',
         'things' => 'array',
         'home' => 'array',
+        'burners' => 'integer',
         'height_m' => 'integer',
         'facing' => 'integer',
     ];

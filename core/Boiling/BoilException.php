@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Boiling;
 
 use Kettle\Reason\RefusedException;
+use Kettle\Time\Dates;
 
 /** Something that cannot be done at a pot, or not now. */
 final class BoilException extends RefusedException
@@ -17,6 +18,21 @@ final class BoilException extends RefusedException
     public static function off(): self
     {
         return new self('not_now', 'It is off the flame already.');
+    }
+
+    public static function moveLit(): self
+    {
+        return new self('not_now', 'It is over the flame: take it off before it is moved.', 'until');
+    }
+
+    public static function moveWhen(\DateTimeImmutable $now, int $days): self
+    {
+        return new self('out_of_range', sprintf('Say a time after %s, within %d days.', Dates::say($now, 'moment'), $days), 'until');
+    }
+
+    public static function moveTooFar(string $until): self
+    {
+        return new self('deadline', sprintf('What was poured into it is good until %s: it is cooked by then.', $until), 'until');
     }
 
     public static function closed(): self

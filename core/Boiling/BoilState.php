@@ -11,6 +11,7 @@ use Kettle\Boiling\Line\Covered;
 use Kettle\Boiling\Line\Lit;
 use Kettle\Boiling\Line\Made;
 use Kettle\Boiling\Line\Marked;
+use Kettle\Boiling\Line\Moved;
 use Kettle\Boiling\Line\SignsSeen;
 use Kettle\Boiling\Line\Taken;
 use Kettle\Boiling\Line\Warmed;
@@ -30,6 +31,7 @@ final readonly class BoilState
      * @param  list<array{at: \DateTimeImmutable, celsius: float}>  $warmths oldest first, since it was put over the flame last
      * @param  float  $left of what came of it, in what it was made in
      * @param  ?\DateTimeImmutable  $lastAt of the last line that later ones come after
+     * @param  ?\DateTimeImmutable  $notBefore somebody moved it: it is lit no sooner
      */
     private function __construct(
         public FrozenBoil $plan,
@@ -44,12 +46,13 @@ final readonly class BoilState
         public float $left,
         public ?\DateTimeImmutable $lastAt,
         public float $flameH,
+        public ?\DateTimeImmutable $notBefore,
     ) {}
 
     public static function of(FrozenBoil $plan, Logbook $log, \DateTimeImmutable $now): self
     {
         $flames = $marks = $seen = $warmths = [];
-        $onSince = $made = $madeAt = $lastAt = null;
+        $onSince = $made = $madeAt = $lastAt = $notBefore = null;
         $hours = $taken = 0.0;
         $discarded = false;
         foreach (self::inTime($log) as $entry) {
@@ -59,6 +62,9 @@ final readonly class BoilState
             if ($line instanceof Lit && $onSince === null) {
                 $onSince = $entry->at;
                 $warmths = [];
+                $notBefore = null;
+            } elseif ($line instanceof Moved) {
+                $notBefore = $line->until;
             } elseif ($line instanceof Marked) {
                 $marks = [...$line->anew ? [] : $marks, ['at' => $entry->at, 'h' => $h, 'ml' => $line->ml]];
             } elseif ($line instanceof Warmed) {
@@ -106,6 +112,7 @@ final readonly class BoilState
             $left,
             $lastAt,
             $hours,
+            $notBefore,
         );
     }
 

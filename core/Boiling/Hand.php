@@ -10,6 +10,7 @@ use Kettle\Boiling\Line\Covered;
 use Kettle\Boiling\Line\Lit;
 use Kettle\Boiling\Line\Made;
 use Kettle\Boiling\Line\Marked;
+use Kettle\Boiling\Line\Moved;
 use Kettle\Boiling\Line\SignsSeen;
 use Kettle\Boiling\Line\Taken;
 use Kettle\Boiling\Line\Warmed;
@@ -29,6 +30,9 @@ final readonly class Hand
     private const SLACK = 1.1;
 
     private const HOTTEST_C = 250.0;
+
+    /** No pot is put off for longer, days. */
+    private const MOVED_DAYS = 90;
 
     /**
      * @param  \Closure(float): string  $plain an amount of what it holds, in words
@@ -50,6 +54,29 @@ final readonly class Hand
         $this->atTheStove();
 
         return $this->state->stage === Stage::On ? new Covered() : throw BoilException::off();
+    }
+
+    /**
+     * Not before a time. It puts off no day that what stands in it has.
+     *
+     * @param  ?string  $goodUntil day that what was poured in is good until, YYYY-MM-DD
+     *
+     * @throws BoilException
+     */
+    public function move(\DateTimeImmutable $until, \DateTimeImmutable $now, ?string $goodUntil): Line
+    {
+        $this->atTheStove();
+        if ($this->state->stage === Stage::On) {
+            throw BoilException::moveLit();
+        }
+        if ($until <= $now || $until > $now->modify('+'.self::MOVED_DAYS.' days')) {
+            throw BoilException::moveWhen($now, self::MOVED_DAYS);
+        }
+        if ($goodUntil !== null && $until->format('Y-m-d') > $goodUntil) {
+            throw BoilException::moveTooFar(Dates::say($goodUntil));
+        }
+
+        return new Moved($until);
     }
 
     /**

@@ -40,9 +40,11 @@ final readonly class Level
         public array $doneAt,
         public array $track,
         public array $ahead,
+        public bool $waits = false,
     ) {}
 
-    public static function of(BoilState $state, \DateTimeImmutable $now, Availability $availability): self
+    /** @param  ?Availability  $free when a burner is free as well, where the stove is shared */
+    public static function of(BoilState $state, \DateTimeImmutable $now, Availability $availability, ?Availability $free = null): self
     {
         $plan = $state->plan;
         $marks = $state->marks;
@@ -64,8 +66,10 @@ final readonly class Level
         $nowMl = max($plan->endsMl, $at($hours));
         $left = $nowMl - $plan->endsMl;
         $more = self::more($log, $plan, $left, $hours - (float) $from);
-        $had = $state->flameHOn($now);
-        $lay = fn (float $h): array => BoilDays::lay($h, $plan->hoursADay, $now, $availability, $had);
+        $starts = max($now, $state->notBefore ?? $now)->setTimezone($now->getTimezone());
+        $had = $starts->format('Y-m-d') === $now->format('Y-m-d') ? $state->flameHOn($now) : 0.0;
+        $by = fn (Availability $when): \Closure => fn (float $h): array => BoilDays::lay($h, $plan->hoursADay, $starts, $when, $had);
+        $lay = $by($free ?? $availability);
         $sessions = $state->stage->isOpen() ? $lay($more['value']) : [];
         $end = fn (?float $h): ?\DateTimeImmutable => $h === null ? null : self::endOf($h <= 0 ? [] : $lay($h), $h, $now);
         $open = $state->stage->isOpen();
@@ -83,6 +87,7 @@ final readonly class Level
                 : ['low' => null, 'value' => null, 'high' => null],
             self::track($state, $at),
             $open ? self::ahead($sessions, $nowMl, $plan->endsMl, $rate) : [],
+            $free !== null && $sessions !== [] && $sessions[0]->from > ($by($availability)($more['value'])[0]->from ?? $sessions[0]->from),
         );
     }
 

@@ -14,6 +14,7 @@ use Kettle\Boiling\Line\Covered;
 use Kettle\Boiling\Line\Lit;
 use Kettle\Boiling\Line\Made;
 use Kettle\Boiling\Line\Marked;
+use Kettle\Boiling\Line\Moved;
 use Kettle\Boiling\Line\SignsSeen;
 use Kettle\Boiling\Line\Taken;
 use Kettle\Boiling\Line\Warmed;
@@ -26,6 +27,7 @@ final class Lines
         Lit::KIND,
         Covered::KIND,
         Marked::KIND,
+        Moved::KIND,
         Warmed::KIND,
         SignsSeen::KIND,
         Made::KIND,
@@ -45,6 +47,7 @@ final class Lines
             Lit::KIND => new Lit(),
             Covered::KIND => new Covered(),
             Marked::KIND => Marked::of($stored),
+            Moved::KIND => Moved::of($stored),
             Warmed::KIND => Warmed::of($stored),
             SignsSeen::KIND => SignsSeen::of($stored),
             Made::KIND => Made::of($stored),

@@ -80,6 +80,12 @@ final readonly class Kitchen
         return $this->but($this->now, [...$others, ...$oil->lots()], $this->stock, $this->bookings, $this->infused);
     }
 
+    /** The same kitchen where work is laid into these whiles. */
+    public function during(Availability $waking): self
+    {
+        return $this->but($this->now, $this->lots, $this->stock, $this->bookings, $this->infused, $waking);
+    }
+
     /**
      * The same kitchen but for its day, and for what is there and booked.
      *
@@ -94,10 +100,11 @@ final readonly class Kitchen
         array|\Closure $stock,
         Bookings|\Closure|null $bookings,
         array $infused,
+        ?Availability $waking = null,
     ): self {
         return new self(
             $now,
-            $this->waking,
+            $waking ?? $this->waking,
             $this->custom,
             $this->dropsPerMl,
             $this->jars,

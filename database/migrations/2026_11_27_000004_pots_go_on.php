@@ -2,7 +2,6 @@
 
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /**
@@ -24,27 +23,14 @@ return new class extends Migration
             $table->unique(['making_id', 'boil_id']);
             $table->unique(['into_boil_id', 'boil_id']);
         });
-        Schema::table('boils', function (Blueprint $table) {
-            $table->json('label')->nullable()->after('plan');
-            // The oil it was bottled as, folded from its logbook.
-            $table->ulid('batch')->nullable()->after('stands');
-            $table->index(['house_id', 'batch']);
-        });
-        DB::statement(
-            "UPDATE boils JOIN boil_entries ON boil_entries.boil_id = boils.id AND boil_entries.kind = 'made'
-            SET boils.batch = JSON_UNQUOTE(JSON_EXTRACT(boil_entries.data, '$.batch'))
-            WHERE JSON_TYPE(JSON_EXTRACT(boil_entries.data, '$.batch')) = 'STRING'",
-        );
+        Schema::table('boils', fn (Blueprint $table) => $table->json('label')->nullable()->after('plan'));
         Schema::table('lot_moves', fn (Blueprint $table) => $table->foreignId('boil_id')->nullable()->constrained()->cascadeOnDelete());
     }
 
     public function down(): void
     {
         Schema::table('lot_moves', fn (Blueprint $table) => $table->dropConstrainedForeignId('boil_id'));
-        Schema::table('boils', function (Blueprint $table) {
-            $table->dropIndex(['house_id', 'batch']);
-            $table->dropColumn(['label', 'batch']);
-        });
+        Schema::table('boils', fn (Blueprint $table) => $table->dropColumn('label'));
         Schema::dropIfExists('boil_takes');
     }
 };

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { Button } from '../parts/Button'
-import { Area, Field, Select } from '../parts/Field'
+import { Area, Field, Select, TimeField } from '../parts/Field'
 import { sent, useForm } from '../parts/form'
 import { Notice, Trouble } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
@@ -106,6 +106,30 @@ export function Strain({ pot, open, close }: { pot: Pot; open: boolean; close: (
         <Trouble problem={disagree ? null : rest} />
         <Button type="submit" look="strong" disabled={write.isPending}>
           Strained
+        </Button>
+      </form>
+    </Sheet>
+  )
+}
+
+/** Its days begin no sooner: somebody is away, or the stove is wanted. */
+export function Move({ pot, open, close }: { pot: Pot; open: boolean; close: () => void }) {
+  const form = useForm({ until: '', time: '09:00' })
+  const { write, path } = usePotLine(pot, close)
+  const { field, rest } = form.beside(write.error)
+  return (
+    <Sheet open={open} onOpenChange={(to) => to || close()} title="Move it to a day">
+      <form
+        className="flex flex-col gap-4"
+        onSubmit={sent(() => write.mutate({ path: `${path}/move`, body: form.typed }))}
+      >
+        <div className="grid grid-cols-2 items-start gap-4">
+          <Field label="Not before" type="date" required {...field('until')} />
+          <TimeField label="At" required {...field('time')} onTime={(time) => form.put({ time })} />
+        </div>
+        <Trouble problem={rest} />
+        <Button type="submit" look="strong" disabled={write.isPending}>
+          Move it
         </Button>
       </form>
     </Sheet>

@@ -9,7 +9,7 @@ import { Notice, Trouble } from '../parts/Notice'
 import { Tick } from '../parts/Tick'
 import { Head } from './Head'
 import { type Pot, usePotLine } from './line'
-import { Discard, Looks, Strain } from './Sheets'
+import { Discard, Looks, Move, Strain } from './Sheets'
 
 const BY = [
   { id: 'stick', name: 'by a stick' },
@@ -28,6 +28,7 @@ export function Now({ pot, works }: { pot: Pot; works: boolean }) {
   const [looking, setLooking] = useState(false)
   const [straining, setStraining] = useState(false)
   const [discarding, setDiscarding] = useState(false)
+  const [moving, setMoving] = useState(false)
   const { write, path } = usePotLine(pot)
   const on = pot.stage === 'on'
   const flame = () => write.mutate({ path: `${path}/flame`, body: { on: !on } })
@@ -54,11 +55,13 @@ export function Now({ pot, works }: { pot: Pot; works: boolean }) {
             {pot.stage !== 'planned' ? <Button onClick={() => setStraining(true)}>Strain it</Button> : null}
           </div>
           <Trouble problem={write.error} />
-          <TextButton className="self-start" onClick={() => setDiscarding(true)}>
-            Throw it away
-          </TextButton>
+          <div className="flex flex-wrap gap-x-6">
+            {on ? null : <TextButton onClick={() => setMoving(true)}>Move it to a day</TextButton>}
+            <TextButton onClick={() => setDiscarding(true)}>Throw it away</TextButton>
+          </div>
           <Looks pot={pot} open={looking} close={() => setLooking(false)} />
           <Strain pot={pot} open={straining} close={() => setStraining(false)} />
+          <Move pot={pot} open={moving} close={() => setMoving(false)} />
           <Discard pot={pot} open={discarding} close={() => setDiscarding(false)} />
         </>
       ) : null}

@@ -54,6 +54,7 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
     currency: house.currency,
     hour_rate: house.hour_rate === null ? '' : String(house.hour_rate),
     room: house.room_text,
+    burners: house.burners === null ? '' : String(house.burners),
     latitude: house.latitude === null ? '' : String(house.latitude),
     longitude: house.longitude === null ? '' : String(house.longitude),
     height_m: String(house.height_m),
@@ -80,6 +81,7 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
             latitude: figure(form.typed.latitude),
             longitude: figure(form.typed.longitude),
             hour_rate: figure(form.typed.hour_rate),
+            burners: figure(form.typed.burners),
             height_m: Number(form.typed.height_m),
             facing: Number(form.typed.facing),
             home,
@@ -108,6 +110,13 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
           />
           <Field label="How warm the room is" required {...field('room')} />
         </div>
+        <Field
+          label="Burners on the stove"
+          inputMode="numeric"
+          placeholder="4"
+          hint="Pots that boil for days share them, and wait for one. Empty: not counted."
+          {...field('burners')}
+        />
         <div className="grid grid-cols-2 items-start gap-4">
           <Field
             label="Prices in"

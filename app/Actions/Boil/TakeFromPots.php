@@ -118,6 +118,17 @@ final readonly class TakeFromPots
         ]);
     }
 
+    /** The day that what was poured into a pot is good until, YYYY-MM-DD; null where nothing was, or it has none. */
+    public static function goodUntil(Boil $into): ?string
+    {
+        $day = DB::table('boil_takes')
+            ->join('boils', 'boils.id', '=', 'boil_takes.boil_id')
+            ->where('boil_takes.into_boil_id', $into->id)
+            ->min('boils.best_before');
+
+        return is_string($day) ? substr($day, 0, 10) : null;
+    }
+
     private static function key(Making|Boil $into): string
     {
         return $into instanceof Making ? 'making_id' : 'into_boil_id';

@@ -17,8 +17,10 @@ use Kettle\Boiling\BoilException;
 use Kettle\Boiling\BoilState;
 use Kettle\Boiling\FrozenBoil;
 use Kettle\Boiling\Hand;
+use Kettle\Diary\DiaryException;
 use Kettle\Measure\Kind;
 use Kettle\Reason\RefusedException;
+use Kettle\Time\Day;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** What is done at a pot that is boiled down, from its first flame to the last of it; each a line of its logbook. */
@@ -36,6 +38,23 @@ final readonly class TendBoil
     public function flame(Boil $boil, bool $on, ?string $at): BoilEntry
     {
         return $this->line($boil, $at, fn (Hand $hand) => $on ? $hand->light() : $hand->cover());
+    }
+
+    /**
+     * Its days moved: not before a day, and a time of it.
+     *
+     * @throws RefusedException
+     */
+    public function move(Boil $boil, string $day, string $clock): BoilEntry
+    {
+        $now = $this->kitchens->now();
+        $read = Day::read($day, $now->getTimezone()) ?? throw DiaryException::day($day)->about('until');
+        if (preg_match('/^([01]?\d|2[0-3]):([0-5]\d)$/D', $clock, $m) !== 1) {
+            throw DiaryException::time($clock)->about('time');
+        }
+        $until = $read->setTime((int) $m[1], (int) $m[2]);
+
+        return $this->line($boil, null, fn (Hand $hand) => $hand->move($until, $now, TakeFromPots::goodUntil($boil)));
     }
 
     /**

@@ -48,6 +48,7 @@ final readonly class ExportHouse
                 'currency' => $house->currency,
                 'hour_rate' => $house->hour_rate === null ? null : (float) $house->hour_rate,
                 'room_c' => (float) $house->room_c,
+                'burners' => $house->burners,
                 'things' => $house->things,
                 'latitude' => $house->latitude === null ? null : (float) $house->latitude,
                 'longitude' => $house->longitude === null ? null : (float) $house->longitude,

@@ -52,6 +52,14 @@ final class BoilsController extends Controller
         return $this->page->of($boil);
     }
 
+    #[Operation('Move a pot’s days: not over the flame before a time')]
+    public function move(Requests\MoveBoil $form, Boil $boil): PotView
+    {
+        $this->tend->move($boil, $form->string('until')->trim()->toString(), $form->string('time')->trim()->toString());
+
+        return $this->page->of($boil);
+    }
+
     #[Operation('Write down how much stands in a pot')]
     public function mark(Requests\MarkLevel $form, Boil $boil): PotView
     {

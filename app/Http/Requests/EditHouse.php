@@ -2,6 +2,8 @@
 
 namespace App\Http\Requests;
 
+use Kettle\Diary\Burners;
+
 /** A house's settings, with the version that was edited. */
 final class EditHouse extends Form
 {
@@ -17,6 +19,7 @@ final class EditHouse extends Form
             'drops_per_ml' => ['required', 'numeric', 'between:5,60'],
             'currency' => ['sometimes', 'nullable', 'string', 'regex:/^[A-Z]{3}$/'],
             'hour_rate' => ['sometimes', 'nullable', 'numeric', 'between:0,10000'],
+            'burners' => ['sometimes', 'nullable', 'integer', 'between:1,'.Burners::MOST],
             'room_c' => ['sometimes', 'numeric', 'between:0,40'],
             'room' => ['sometimes', 'string', 'max:20'],
             'latitude' => ['sometimes', 'nullable', 'numeric', 'between:-90,90', 'required_with:longitude'],

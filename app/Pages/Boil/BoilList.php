@@ -3,6 +3,7 @@
 namespace App\Pages\Boil;
 
 use App\Actions\Boil\BoilLogbook;
+use App\Actions\Boil\StoveOfHouse;
 use App\House\KitchenFactory;
 use App\House\Times;
 use App\Models\Boil;
@@ -31,6 +32,7 @@ final readonly class BoilList
         private Times $times,
         private PotWords $words,
         private BoilLogbook $logbook,
+        private StoveOfHouse $stove,
     ) {}
 
     public function all(): Boils
@@ -38,7 +40,7 @@ final readonly class BoilList
         $boils = $this->listed([...self::OPEN, Stage::Made]);
 
         return new Boils(
-            array_values($boils->filter(fn (Boil $boil) => $boil->stage->isOpen())->map($this->atTheStove(...))->all()),
+            $this->atTheStove($boils->filter(fn (Boil $boil) => $boil->stage->isOpen())),
             array_values($boils->reject(fn (Boil $boil) => $boil->stage->isOpen())->map($this->here(...))->all()),
             [],
         );
@@ -50,13 +52,12 @@ final readonly class BoilList
         $all = $this->all();
         $plain = fn (float $ml): string => $this->kitchens->plain()->writer()->plain($ml, Kind::Volume);
         $learned = [];
-        foreach (
-            Boil::query()
-                ->with(['entries' => fn ($query) => $query->orderBy('id')])
-                ->orderByDesc('id')
-                ->limit(self::LEARNED_FROM)
-                ->get() as $boil
-        ) {
+        $boils = Boil::query()
+            ->with(['entries' => fn ($query) => $query->orderBy('id')])
+            ->orderByDesc('id')
+            ->limit(self::LEARNED_FROM)
+            ->get();
+        foreach ($boils as $boil) {
             $level = Level::of($this->logbook->state($boil), $this->kitchens->now(), $this->kitchens->availability());
             if ($level->learned && ! $boil->plan->byWeight && count($learned) < self::LEARNED) {
                 $pot = $boil->plan->pot;
@@ -71,7 +72,7 @@ final readonly class BoilList
     /** @return list<BoilCard> pots at the stove, with what is next at each */
     public function open(): array
     {
-        return array_values($this->listed(self::OPEN)->map($this->atTheStove(...))->all());
+        return $this->atTheStove($this->listed(self::OPEN));
     }
 
     /** @return list<BoilCard> what wants something now: pots at the stove, and what is past its day */
@@ -98,9 +99,19 @@ final readonly class BoilList
             ->get();
     }
 
-    private function atTheStove(Boil $boil): BoilCard
+    /**
+     * @param  Collection<int, Boil>  $boils
+     * @return list<BoilCard>
+     */
+    private function atTheStove(Collection $boils): array
     {
-        return $this->card($boil, $this->words->next($boil), $boil->stage === Stage::On);
+        $levels = $this->stove->levels($boils);
+
+        return array_values(
+            $boils
+                ->map(fn (Boil $boil) => $this->card($boil, $this->words->next($boil, $levels[$boil->id]), $boil->stage === Stage::On))
+                ->all(),
+        );
     }
 
     private function here(Boil $boil): BoilCard

@@ -3,6 +3,7 @@
 namespace App\Pages\Boil;
 
 use App\Actions\Boil\PouredFrom;
+use App\Actions\Boil\StoveOfHouse;
 use App\House\KitchenFactory;
 use App\House\Times;
 use App\Responses\Boil\BoilDay;
@@ -53,6 +54,7 @@ final readonly class BoilPage
         private Tables $tables,
         private Measures $measures,
         private BoilSentence $sentence,
+        private StoveOfHouse $stove,
     ) {}
 
     /**
@@ -66,7 +68,7 @@ final readonly class BoilPage
      */
     public function of(string $what, array $asked, array $measures, array $typed, array $from): BoilView
     {
-        $ask = $this->questions->decoction($this->kitchens->plain());
+        $ask = $this->questions->decoction($this->kitchens->plain()->during($this->stove->free()));
         $sentence = $this->sentence->of($what, $typed);
         try {
             return self::asCalledHere(function () use ($what, $asked, $measures, $from, $ask, $sentence): BoilView {

@@ -4,6 +4,7 @@ namespace App\Pages\Boil;
 
 use App\Actions\Boil\BoilLogbook;
 use App\Actions\Boil\LongOilBatch;
+use App\Actions\Boil\StoveOfHouse;
 use App\House\KitchenFactory;
 use App\House\Times;
 use App\Models\Boil;
@@ -36,10 +37,12 @@ use Kettle\Boiling\Line\Covered;
 use Kettle\Boiling\Line\Lit;
 use Kettle\Boiling\Line\Made;
 use Kettle\Boiling\Line\Marked;
+use Kettle\Boiling\Line\Moved;
 use Kettle\Boiling\Line\SignsSeen;
 use Kettle\Boiling\Line\Taken;
 use Kettle\Boiling\Line\Warmed;
 use Kettle\Boiling\Signs;
+use Kettle\Boiling\Stage;
 use Kettle\Boiling\WaterWatch;
 use Kettle\Material\Tables;
 use Kettle\Measure\AmountWriter;
@@ -67,6 +70,9 @@ final readonly class PotPage
         'senses' => 'Smell and colour',
     ];
 
+    /** Off the flame and covered for so long is a night, seconds: common practice, no source. */
+    private const NIGHT_S = 24 * 3600;
+
     /** Of a pot of a month no more is told than these; all of it goes out with the house. */
     private const LINES = 80;
 
@@ -82,6 +88,7 @@ final readonly class PotPage
 
     public function __construct(
         private BoilLogbook $logbook,
+        private StoveOfHouse $stove,
         private KitchenFactory $kitchens,
         private Times $times,
         private Tables $tables,
@@ -98,7 +105,7 @@ final readonly class PotPage
         $boil->load(['entries' => fn ($query) => $query->orderBy('id')]);
         $state = $this->logbook->state($boil);
         $now = $this->kitchens->now();
-        $level = Level::of($state, $now, $this->kitchens->availability());
+        $level = $this->stove->levels($boil->newCollection([$boil]))[$boil->id];
         $signs = Signs::of($state, $now, $this->tables);
         $plan = $state->plan;
         $plain = $this->plain($state);
@@ -304,9 +311,25 @@ final readonly class PotPage
     private function notes(BoilState $state): array
     {
         $words = $this->kitchens->words();
-        $ids = $state->plan->underOil ? ['flame', 'water-spits', 'last-water'] : ['flame'];
+        $ids = [
+            'flame',
+            ...$state->plan->underOil ? ['water-spits', 'last-water'] : [],
+            // A night covered is the way of it; for longer what is watery does not stand.
+            ...$this->standsLong($state) ? ['stands-watery'] : [],
+        ];
 
         return array_map(fn (string $id) => new BoilNote($id, 'care', $words->of(Said::of("note.{$id}"))), $ids);
+    }
+
+    /** Whether it is moved so far that it stands off the flame for more than a night. */
+    private function standsLong(BoilState $state): bool
+    {
+        $off = $state->flames === [] ? null : $state->flames[count($state->flames) - 1]->to;
+
+        return $state->stage === Stage::Off &&
+            $state->notBefore !== null &&
+            $off !== null &&
+            $state->notBefore->getTimestamp() - $off->getTimestamp() > self::NIGHT_S;
     }
 
     /** @return list<PotHeed> what is to be minded of the oil that it becomes */
@@ -399,6 +422,7 @@ final readonly class PotPage
                     : '. Read: '.implode(' ', array_map(fn (array $read) => $words->of($read['says']), $line->cautions))),
             $line instanceof Lit => 'Over the flame',
             $line instanceof Covered => 'Off the flame, and covered',
+            $line instanceof Moved => 'Moved: over the flame from '.$this->times->logged($line->until),
             $line instanceof Marked => ($line->anew ? 'More poured in; ' : '')."Mark: {$line->typed}, ".$plain($line->ml),
             $line instanceof Warmed => 'Warmth: '.$words->thing(['C' => $line->celsius]),
             $line instanceof SignsSeen => 'Signs: '.

@@ -26,18 +26,24 @@ final readonly class PotWords
         private Tables $tables,
     ) {}
 
-    public function next(Boil $boil): string
+    public function next(Boil $boil, Level $level): string
     {
         $state = $this->logbook->state($boil);
         $now = $this->kitchens->now();
 
-        return $this->of($state, Level::of($state, $now, $this->kitchens->availability()), Signs::of($state, $now, $this->tables));
+        return $this->of($state, $level, Signs::of($state, $now, $this->tables));
     }
 
     public function of(BoilState $state, Level $level, ?Signs $signs): string
     {
+        $from = $level->sessions[0]->from ?? null;
+        $soon = $from !== null && $from->getTimestamp() - $this->kitchens->now()->getTimestamp() < self::SOON_S;
         if ($state->stage === Stage::Planned) {
-            return 'Put it over the flame.';
+            return match (true) {
+                $from === null || $soon => 'Put it over the flame.',
+                $level->waits => 'Every burner is taken. Put it over the flame '.$this->times->due($from).'.',
+                default => 'Put it over the flame '.$this->times->due($from).'.',
+            };
         }
         if (! $state->stage->isOpen()) {
             return '';
@@ -53,11 +59,10 @@ final readonly class PotWords
         }
         $done = $level->doneAt['value'];
         if ($state->stage === Stage::Off) {
-            $from = $level->sessions[0]->from ?? null;
-
             return match (true) {
                 $from === null => 'Put it over the flame again when somebody is by.',
-                $from->getTimestamp() - $this->kitchens->now()->getTimestamp() < self::SOON_S => 'On again, while somebody is by.',
+                $soon => 'On again, while somebody is by.',
+                $level->waits => 'Every burner is taken. On again '.$this->times->due($from).'.',
                 default => 'On again '.$this->times->due($from).'.',
             };
         }

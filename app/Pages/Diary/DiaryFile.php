@@ -68,7 +68,7 @@ final readonly class DiaryFile
         $now = $this->kitchens->now();
         foreach ($this->boils->coming() as ['boil' => $boil, 'while' => $while]) {
             $calendar->add('VEVENT', [
-                'UID' => "{$boil->uid}.{$while->from->format('Ymd')}@{$house->uid}.warm-kettle",
+                'UID' => "{$boil->uid}.{$while->from->format('Ymd.Hi')}@{$house->uid}.warm-kettle",
                 'DTSTAMP' => Carbon::now()->utc()->toDateTimeImmutable(),
                 'DTSTART' => $while->from->setTimezone(new \DateTimeZone('UTC')),
                 'DTEND' => $while->to->setTimezone(new \DateTimeZone('UTC')),

@@ -52,6 +52,7 @@ final readonly class HousePage
             $house->hour_rate === null ? null : (float) $house->hour_rate,
             (float) $house->room_c,
             $this->kitchens->plain()->warmth((float) $house->room_c),
+            $house->burners,
             $house->things,
             $house->latitude === null ? null : (float) $house->latitude,
             $house->longitude === null ? null : (float) $house->longitude,

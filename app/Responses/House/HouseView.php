@@ -27,6 +27,7 @@ final readonly class HouseView extends Shape
         public ?float $hour_rate,
         public float $room_c,
         public string $room_text,
+        public ?int $burners,
         public ?array $things,
         public ?float $latitude,
         public ?float $longitude,
