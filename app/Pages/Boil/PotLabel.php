@@ -12,8 +12,10 @@ use App\Pages\Press\LabelOf;
 use Kettle\Ask\Questions;
 use Kettle\Boiling\BoilException;
 use Kettle\Boiling\BoilState;
+use Kettle\Boiling\FrozenBoil;
 use Kettle\Boiling\Stage;
 use Kettle\Material\Cupboard;
+use Kettle\Material\Tables;
 use Kettle\Measure\Kind;
 use Kettle\Melt\Ingredients;
 
@@ -34,12 +36,6 @@ final readonly class PotLabel
         'code' => ['code and 2D code', true],
     ];
 
-    /** What is in it beside its plants, in a cook's words and as a label of a care product has them. */
-    private const IN = [
-        'decoction' => ['cook' => ['water'], 'inci' => ['Aqua']],
-        'glycerin' => ['cook' => ['glycerin', 'water'], 'inci' => ['Glycerin', 'Aqua']],
-    ];
-
     /** Good for no longer than this, it is kept in the cold. */
     private const COLD_DAYS = 31;
 
@@ -50,6 +46,7 @@ final readonly class PotLabel
         private Questions $questions,
         private Times $times,
         private Cupboard $cupboard,
+        private Tables $tables,
     ) {}
 
     /** @throws BoilException when it is not strained yet, or nothing is left */
@@ -100,7 +97,7 @@ final readonly class PotLabel
             LabelLayout::MUST => $says(true),
             'best_before' => $boil->best_before === null ? '' : 'Use by '.$this->times->date($boil->best_before),
             'cautions' => $says(false),
-            'herb' => 'Ingredients: '.implode(', ', [...self::IN[$boil->kind][$names] ?? $this->oil($boil, $names), ...$herbs]),
+            'herb' => 'Ingredients: '.implode(', ', [...$this->base($boil, $names), ...$herbs]),
             'for' => $boil->plan->purpose === 'kitchen' ? 'To be eaten' : 'For the skin',
             'keep' => match (true) {
                 self::isCold($boil) => 'Keep in the refrigerator.',
@@ -113,9 +110,13 @@ final readonly class PotLabel
         ];
     }
 
-    /** @return list<string> the oil of what is under oil */
-    private function oil(Boil $boil, string $names): array
+    /** @return list<string> what is in it beside its plants */
+    private function base(Boil $boil, string $names): array
     {
+        $of = FrozenBoil::row($boil->kind, $this->tables)?->rowOrNull('ingredients')?->texts($names);
+        if ($of !== null) {
+            return $of;
+        }
         $oil = $this->cupboard->carrierOrNull($boil->plan->oil());
 
         return $oil === null ? [] : [$names === 'inci' ? $oil->names->inci : $oil->name];
