@@ -3,7 +3,7 @@ import { useHouseId } from '../api/hooks'
 import { useKey } from '../frame/keys'
 import { Button, TextButton } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
-import { sent, useForm } from '../parts/form'
+import { useForm } from '../parts/form'
 import { useKept } from '../parts/kept'
 import { Notice, Trouble } from '../parts/Notice'
 import { Tick } from '../parts/Tick'
@@ -84,7 +84,7 @@ export function Mark({ pot }: { pot: Pot }) {
   return (
     <form
       className="grid grid-cols-2 items-start gap-3"
-      onSubmit={sent(() =>
+      onSubmit={form.sent(() =>
         write.mutate({
           path: `${path}/marks`,
           body: { level: form.typed.level, by, anew, at: form.typed.at.trim() === '' ? null : form.typed.at },
@@ -131,7 +131,7 @@ export function Warmth({ pot }: { pot: Pot }) {
   return (
     <form
       className="grid grid-cols-2 items-end gap-3"
-      onSubmit={sent(() => write.mutate({ path: `${path}/warmth`, body: { warmth: form.typed.warmth } }))}
+      onSubmit={form.sent(() => write.mutate({ path: `${path}/warmth`, body: { warmth: form.typed.warmth } }))}
     >
       <Field label="How warm it is" placeholder={pot.warm} maxLength={20} required {...field('warmth')} />
       <Button type="submit" disabled={write.isPending}>

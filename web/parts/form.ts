@@ -1,4 +1,4 @@
-import { type FormEvent, useState } from 'react'
+import { type FormEvent, useRef, useState } from 'react'
 import type { Problem } from '../api/client'
 
 type Typed = { target: { value: string } }
@@ -9,14 +9,27 @@ export const sent = (send: () => void) => (event: FormEvent) => {
   send()
 }
 
+/** A form after it was sent: what is still as it went is cleared, what was typed meanwhile stays. */
+export function cleared<F extends Record<string, string>>(first: F, now: F, away: F | null): F {
+  const same = Object.entries(first).filter(([name]) => away === null || now[name] === away[name])
+  return { ...now, ...Object.fromEntries(same) }
+}
+
 /** What a form holds as it is typed, by the names its answer has for the fields. */
 export function useForm<F extends Record<string, string>>(first: F) {
   const [typed, setTyped] = useState(first)
+  const away = useRef<F | null>(null)
   const put = (part: Partial<F>) => setTyped((now) => ({ ...now, ...part }))
   return {
     typed,
     put,
-    clear: () => setTyped(first),
+    /** Sends it, and knows what was sent: what is typed meanwhile is not cleared with it. */
+    sent: (send: () => void) =>
+      sent(() => {
+        away.current = typed
+        send()
+      }),
+    clear: () => setTyped((now) => cleared(first, now, away.current)),
     /** What was wrong, each beside its field, and what is about none of them. */
     beside: (problem: Problem | null) => ({
       field: (name: keyof F & string) => ({
