@@ -11,6 +11,10 @@ return [
     // tests stand the clock still, so that all of theirs are in one minute.
     'door_a_minute' => (int) env('KETTLE_DOOR_A_MINUTE', 60),
 
+    // Where backups are, and whether one is made each night.
+    'backups' => env('KETTLE_BACKUPS'),
+    'nightly' => (bool) env('KETTLE_NIGHTLY', false),
+
     // Days before an invitation, and hours before a new-password link, stop working.
     'invitation_days' => 14,
     'reset_hours' => 24,

@@ -71,6 +71,9 @@ read_env() {
   if [ -n "${KETTLE_PORT:-}" ] && [ "$NAME" = main ]; then
     export WEB_PORT=$KETTLE_PORT APP_URL="http://127.0.0.1:$KETTLE_PORT"
   fi
+  export KETTLE_BACKUPS="$KETTLE_VAR/backups"
+  # A house is backed up each night; what is started for a test is not.
+  [ "$NAME" != main ] || export KETTLE_NIGHTLY=1
   # A socket's path must be short, and a clone's may be long.
   SOCKETS="/tmp/kettle-$(id -u)-$(printf '%s' "$KETTLE_VAR" | sha256sum | cut -c1-10)"
 }
@@ -143,6 +146,8 @@ start_instance() {
     return 0
   fi
   stop_web
+  # What was cached of the code before is not of this one.
+  rm -f "$KETTLE_VAR"/cache/*.php
   step "database tables"
   php artisan migrate --force --no-interaction >>"$KETTLE_VAR/log/migrate.log" 2>&1 || { tail -20 "$KETTLE_VAR/log/migrate.log" >&2; die "The tables could not be made; see above."; }
   if [ "$APP_ENV" = production ]; then php artisan optimize >/dev/null; else php artisan optimize:clear >/dev/null; fi
@@ -369,5 +374,6 @@ doctor() {
     fi
     step "$name: $says"
   done
+  tell_backup || ill=1
   return $ill
 }

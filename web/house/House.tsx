@@ -29,7 +29,7 @@ export default function House() {
         <People keeps={keeps} />
         <You />
         <ChangePassword />
-        {keeps ? <OutAndIn /> : null}
+        {keeps ? <OutAndIn house={there} /> : null}
       </div>
     </div>
   )

@@ -1,12 +1,32 @@
 import { useState } from 'react'
-import { useHouseId, useWrite } from '../api/hooks'
+import { type Shape, useHouseId, useWrite } from '../api/hooks'
 import { Button, FileLink } from '../parts/Button'
 import { Field } from '../parts/Field'
 import { sent } from '../parts/form'
-import { Trouble } from '../parts/Notice'
+import { Notice, Trouble } from '../parts/Notice'
+
+/** Of the machine it runs on: when all of it was backed up. */
+function Backups({ house }: { house: Shape<'HouseView'> }) {
+  const { backup, nightly } = house
+  return (
+    <>
+      <h3 className="text-xl">Backups</h3>
+      {backup?.late ? (
+        <Notice rank="care">Nothing was backed up since {backup.says}. Look at the machine it runs on.</Notice>
+      ) : (
+        <p>
+          {backup ? `All of it was backed up ${backup.says}.` : 'Nothing was backed up yet.'}{' '}
+          {nightly
+            ? 'One is made each night, and kept for seven days and eight weeks.'
+            : 'Whoever looks after the machine makes one with ./kettle backup.'}
+        </p>
+      )}
+    </>
+  )
+}
 
 /** Everything out as one JSON file, and in again. */
-export function OutAndIn() {
+export function OutAndIn({ house: there }: { house: Shape<'HouseView'> }) {
   const house = useHouseId()
   const [file, setFile] = useState<File | null>(null)
   const write = useWrite<'POST /houses/{house}/import'>()
@@ -38,6 +58,7 @@ export function OutAndIn() {
       </form>
       {write.data ? <p role="status">{write.data.says}</p> : null}
       <Trouble problem={write.error} />
+      <Backups house={there} />
     </section>
   )
 }

@@ -2,18 +2,23 @@
 
 namespace App\Pages\House;
 
+use App\Backup\LastBackup;
 use App\House\KitchenFactory;
+use App\House\Times;
 use App\Models\BottleSize;
 use App\Models\Jar;
 use App\Models\Tenancy\CurrentHouse;
+use App\Models\Tenancy\Role;
+use App\Responses\House\BackupView;
 use App\Responses\House\BottleKind;
 use App\Responses\House\HouseView;
 use App\Responses\House\JarSize;
+use Illuminate\Support\Number;
 
 /** The settings of the house, its jars and its bottles. */
 final readonly class HousePage
 {
-    public function __construct(private CurrentHouse $current, private KitchenFactory $kitchens) {}
+    public function __construct(private CurrentHouse $current, private KitchenFactory $kitchens, private Times $times) {}
 
     public function view(): HouseView
     {
@@ -63,6 +68,17 @@ final readonly class HousePage
             $this->current->role()->value,
             array_values($jars->all()),
             array_values($bottles->all()),
+            $this->current->role() === Role::Keeper ? $this->backup() : null,
+            config()->boolean('kettle.nightly'),
         );
+    }
+
+    private function backup(): ?BackupView
+    {
+        $last = LastBackup::read();
+
+        return $last === null
+            ? null
+            : new BackupView($this->times->logged($last->at).', '.Number::fileSize($last->bytes, maxPrecision: 1), $last->isLate());
     }
 }

@@ -14,6 +14,8 @@ final readonly class HouseView extends Shape
      * @param  list<BottleKind>  $bottles
      * @param  'us'|'metric'|'australian'|'imperial'  $measures
      * @param  'keeper'|'helper'|'reader'  $role
+     * @param  ?BackupView  $backup for a keeper; null where none was made
+     * @param  bool  $nightly whether one is made each night
      */
     public function __construct(
         public string $id,
@@ -38,5 +40,7 @@ final readonly class HouseView extends Shape
         public string $role,
         public array $jars,
         public array $bottles,
+        public ?BackupView $backup,
+        public bool $nightly,
     ) {}
 }
