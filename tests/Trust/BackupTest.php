@@ -89,6 +89,8 @@ afterAll(function () {
 
 it('backs up a house under writes in one consistent reading, into a file that plain tools open', function () {
     $folder = folder();
+    // What writes by itself is still, so that every row can be compared.
+    shell('for part in devices scheduler queue; do sv -w 15 down '.HERE.'/var/trust/sv/$part; done');
     $db = database();
     // Two tables that are written to together, one read first and one read last, with much to read between them.
     $db->exec('CREATE TABLE aa_pair (id INT PRIMARY KEY); CREATE TABLE zz_pair (id INT PRIMARY KEY)');
@@ -141,8 +143,7 @@ it('backs up a house under writes in one consistent reading, into a file that pl
     // Of every table that is the house's, every row.
     $tables = $db->query('SHOW TABLES')->fetchAll(PDO::FETCH_COLUMN);
     expect(count($tables))->toBeGreaterThan(30);
-    $moving = ['aa_pair', 'zz_pair', 'filler', 'sessions', 'jobs', 'cache', 'readings', 'stove_readings', 'probes'];
-    foreach (array_diff($tables, $moving) as $table) {
+    foreach (array_diff($tables, ['aa_pair', 'zz_pair', 'filler', 'sessions']) as $table) {
         $rows = fn (PDO $from): array => $from->query("SELECT * FROM `{$table}`")->fetchAll(PDO::FETCH_NUM);
         expect($rows($plain))->toEqual($rows($db), $table);
     }
