@@ -55,7 +55,6 @@ $app = Application::configure(basePath: dirname(__DIR__))
             SubstituteBindings::class,
         ]);
         $middleware->redirectGuestsTo('/sign-in');
-        $middleware->trustProxies(at: ['127.0.0.1', '::1']);
     })
     ->withExceptions(fn (Exceptions $exceptions) => Problems::register($exceptions))
     ->create();

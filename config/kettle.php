@@ -11,6 +11,9 @@ return [
     // tests stand the clock still, so that all of theirs are in one minute.
     'door_a_minute' => (int) env('KETTLE_DOOR_A_MINUTE', 60),
 
+    // Who may say from where a question came, besides its own web server: a front of a host's, "10.0.0.2", "10.0.0.0/24".
+    'fronts' => array_values(array_filter(explode(',', (string) env('KETTLE_FRONTS', '')))),
+
     // Where backups are, and whether one is made each night.
     'backups' => env('KETTLE_BACKUPS'),
     'nightly' => (bool) env('KETTLE_NIGHTLY', false),

@@ -5,6 +5,7 @@ namespace App\Http;
 use App\Actions\Clash;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
+use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\JsonResponse;
@@ -14,6 +15,7 @@ use Kettle\Material\OwnException;
 use Kettle\Reason\RefusedException;
 use Kettle\Recipe\WishException;
 use Kettle\Stores\LotsException;
+use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 
 /** Errors as RFC 9457 problem details, each with a sentence for the cook. */
@@ -29,12 +31,21 @@ final class Problems
         419 => 'This page has stood open too long. Reload it; what you entered is kept.',
         429 => 'Too many tries. Wait a minute and try again.',
         503 => 'The kettle is being looked after. Try again in a minute.',
+        507 => 'The disk of this machine is full: nothing was written. Whoever looks after it has to make room.',
     ];
 
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->dontReport([RefusedException::class, WishException::class, LotsException::class, OwnException::class, Clash::class]);
-        $exceptions->render(fn (\Throwable $thrown, Request $request) => $request->is('api/*') ? self::of($thrown) : null);
+        // While the database is away every question fails alike: it is written down once a minute, and not once a question.
+        $exceptions->throttle(fn (\Throwable $thrown) => Outage::is($thrown) ? Limit::perMinute(1)->by('outage') : null);
+        $exceptions->render(
+            fn (\Throwable $thrown, Request $request) => match (true) {
+                $request->is('api/*') => self::of($thrown),
+                Outage::is($thrown) => self::page(Outage::isFull($thrown) ? 507 : 503),
+                default => null,
+            },
+        );
     }
 
     public static function of(\Throwable $thrown): JsonResponse
@@ -52,12 +63,42 @@ final class Problems
             $thrown instanceof AuthenticationException => self::response(401),
             $thrown instanceof AuthorizationException => self::response(403),
             $thrown instanceof PostTooLargeException => self::response(413),
-            $thrown instanceof HttpExceptionInterface => self::response(
-                $thrown->getStatusCode(),
-                $thrown->getStatusCode() === 400 ? $thrown->getMessage() : '',
-            ),
+            $thrown instanceof HttpExceptionInterface => self::said($thrown),
+            Outage::isFull($thrown) => self::response(507),
+            Outage::isAway($thrown) => self::away(self::response(503)),
             default => self::response(500, 'Something went wrong on our side. Nothing was changed; try again.'),
         };
+    }
+
+    /** With when to ask again, where that was said. */
+    private static function said(HttpExceptionInterface $thrown): JsonResponse
+    {
+        $response = self::response($thrown->getStatusCode(), $thrown->getStatusCode() === 400 ? $thrown->getMessage() : '');
+        $after = $thrown->getHeaders()['Retry-After'] ?? null;
+        if (is_numeric($after)) {
+            $response->headers->set('Retry-After', (string) $after);
+        }
+
+        return $response;
+    }
+
+    /** To a person: a page that looks again by itself. */
+    private static function page(int $status): Response
+    {
+        return self::away(response()->view('outage', ['says' => self::SENTENCES[$status], 'retry' => Outage::RETRY_S], $status));
+    }
+
+    /**
+     * @template T of Response
+     *
+     * @param  T  $response
+     * @return T
+     */
+    private static function away(Response $response): Response
+    {
+        $response->headers->set('Retry-After', (string) Outage::RETRY_S);
+
+        return $response;
     }
 
     /**

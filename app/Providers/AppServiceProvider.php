@@ -10,6 +10,7 @@ use App\Models\User;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Queue;
@@ -61,6 +62,8 @@ final class AppServiceProvider extends ServiceProvider
                 $app,
             ),
         );
+        // Its own web server hands on what it was sent, forwarded headers too, from wherever: nobody is believed but who is named.
+        TrustProxies::at(array_values(array_filter(config()->array('kettle.fronts'), 'is_string')));
         Model::shouldBeStrict(! $this->app->isProduction());
         RateLimiter::for(
             'door',

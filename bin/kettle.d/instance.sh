@@ -272,10 +272,23 @@ http://127.0.0.1:$WEB_PORT, http://localhost:$WEB_PORT {
 		-Server
 		-X-Powered-By
 	}
-	@built path /build/assets/*
+	@built {
+		path /build/assets/*
+		file
+	}
 	header @built Cache-Control "public, max-age=31536000, immutable"
 	@hidden path /build/.vite/* /index.php*
 	respond @hidden 404
+	# What was built is there or is not: no page stands for it.
+	@assets {
+		path /build/*
+		not path /build/.vite/*
+	}
+	handle @assets {
+		file_server {
+			precompressed gzip
+		}
+	}
 	# Pages that watch a pot: held by one process, so that no worker waits with them.
 	handle /live {
 		reverse_proxy unix/$SOCKETS/live.sock {
@@ -303,6 +316,11 @@ http://127.0.0.1:$WEB_PORT, http://localhost:$WEB_PORT {
 			roll_keep 2
 		}
 	}
+}
+# By another name than its own it is nobody's kettle.
+http://:$WEB_PORT {
+	bind 127.0.0.1
+	respond 421
 }
 CADDY
 }
