@@ -7,6 +7,8 @@ return [
             'driver' => 'mariadb',
             'host' => env('DB_HOST', '127.0.0.1'),
             'port' => env('DB_PORT', '3306'),
+            // By which the administrator migrates; the application has an account that reads and writes rows.
+            'unix_socket' => env('DB_SOCKET', ''),
             'database' => env('DB_DATABASE', 'kettle'),
             'username' => env('DB_USERNAME', 'kettle'),
             'password' => env('DB_PASSWORD', ''),

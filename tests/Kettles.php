@@ -37,16 +37,24 @@ function settings(string $instance = 'trust'): array
     return array_combine($m[1], $m[2]);
 }
 
+/** By the administrator, at the socket of an instance. */
 function database(string $instance = 'trust', ?string $name = null): PDO
+{
+    $socket = '/tmp/kettle-'.posix_getuid().'-'.substr(hash('sha256', realpath(HERE)."/var/{$instance}"), 0, 10).'/db.sock';
+
+    return new PDO("mysql:unix_socket={$socket};dbname=".($name ?? settings($instance)['DB_DATABASE']), trim(shell('id -un')), '', [
+        PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION,
+    ]);
+}
+
+/** As the application itself does. */
+function asApplication(string $instance = 'trust'): PDO
 {
     $env = settings($instance);
 
-    return new PDO(
-        "mysql:host=127.0.0.1;port={$env['DB_PORT']};dbname=".($name ?? $env['DB_DATABASE']),
-        $env['DB_USERNAME'],
-        $env['DB_PASSWORD'],
-        [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION],
-    );
+    return new PDO("mysql:host=127.0.0.1;port={$env['DB_PORT']};dbname={$env['DB_DATABASE']}", $env['DB_USERNAME'], $env['DB_PASSWORD'], [
+        PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION,
+    ]);
 }
 
 function folder(): string
@@ -63,4 +71,22 @@ function shell(string $command): string
     expect($code)->toBe(0, implode("\n", $lines));
 
     return implode("\n", $lines);
+}
+
+/** Skerry House in an instance of its own, begun once for all tests of a run and taken away after them. */
+function demoed(): void
+{
+    static $is = false;
+    if ($is) {
+        return;
+    }
+    $is = true;
+    $away = function (): void {
+        foreach (['trust', 'trust-new'] as $instance) {
+            exec('cd '.HERE." && KETTLE_INSTANCE={$instance} ./kettle stop >/dev/null 2>&1; rm -rf var/{$instance}");
+        }
+    };
+    $away();
+    register_shutdown_function($away);
+    kettle('demo');
 }

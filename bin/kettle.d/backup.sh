@@ -6,8 +6,6 @@ BACKUP_DAYS=7
 BACKUP_WEEKS=8
 NIGHT_AT=03:00
 
-sql() { mariadb --no-defaults --socket="$SOCKETS/db.sock" -u "$(id -un)" --batch --skip-column-names "$@"; }
-
 own_database() {
   [ "$DB_HOST" = 127.0.0.1 ] && [ -d "$KETTLE_VAR/db/mysql" ] || die "The database of this house is not one of ours: back it up where it runs."
 }
@@ -47,9 +45,10 @@ backup() {
 write_backup() {
   local work=$1 file=$2 made
   made=$(date -u +%Y-%m-%dT%H:%M:%SZ)
-  # Who is signed in is nobody's to restore.
+  # Who is signed in is nobody's to restore; and a trigger is of whoever restores it.
   mariadb-dump --no-defaults --socket="$SOCKETS/db.sock" -u "$(id -un)" --single-transaction --quick --hex-blob --triggers \
-    --no-tablespaces --ignore-table-data="$DB_DATABASE.sessions" "$DB_DATABASE" | gzip -6 >"$work/database.sql.gz" || return 1
+    --no-tablespaces --ignore-table-data="$DB_DATABASE.sessions" "$DB_DATABASE" |
+    sed '/^\/\*!50003 CREATE\*\/ /s/DEFINER=`[^`]*`@`[^`]*`//' | gzip -6 >"$work/database.sql.gz" || return 1
   sql "$DB_DATABASE" -e 'SELECT migration FROM migrations ORDER BY id' >"$work/migrations" || return 1
   php -r '[, $made, $file] = $argv; echo json_encode(["format" => "warm-kettle-backup", "version" => 1, "made_at" => $made,
     "migrations" => file($file, FILE_IGNORE_NEW_LINES)], JSON_PRETTY_PRINT), "\n";' "$made" "$work/migrations" >"$work/backup.json" || return 1
@@ -142,7 +141,7 @@ restore() {
   own_database
   into="kettle_$(date -u +%Y%m%d%H%M%S)"
   step "loading it beside what is there"
-  sql -e "CREATE DATABASE $into; GRANT ALL ON $into.* TO 'kettle'@'127.0.0.1'" || die "Nothing was changed."
+  sql -e "CREATE DATABASE $into" || die "Nothing was changed."
   if ! zcat "$work/database.sql.gz" | sql "$into"; then
     sql -e "DROP DATABASE $into" || true
     die "It could not be loaded; see above. Nothing was changed."

@@ -149,7 +149,8 @@ start_instance() {
   # What was cached of the code before is not of this one.
   rm -f "$KETTLE_VAR"/cache/*.php
   step "database tables"
-  php artisan migrate --force --no-interaction >>"$KETTLE_VAR/log/migrate.log" 2>&1 || { tail -20 "$KETTLE_VAR/log/migrate.log" >&2; die "The tables could not be made; see above."; }
+  grant_rows "$DB_DATABASE"
+  DB_SOCKET="$SOCKETS/db.sock" DB_USERNAME=$(id -un) DB_PASSWORD='' php artisan migrate --force --no-interaction >>"$KETTLE_VAR/log/migrate.log" 2>&1 || { tail -20 "$KETTLE_VAR/log/migrate.log" >&2; die "The tables could not be made; see above."; }
   if [ "$APP_ENV" = production ]; then php artisan optimize >/dev/null; else php artisan optimize:clear >/dev/null; fi
   start_web
   touch "$RUN/started"
@@ -176,14 +177,20 @@ start_database() {
   wait_for "The database" 300 mariadb-admin --no-defaults --socket="$SOCKETS/db.sock" -u "$me" ping
   [ -f "$data/kettle-ready" ] && return 0
   # Whoever runs the server is its administrator, by the socket and without a password.
-  mariadb --no-defaults --socket="$SOCKETS/db.sock" -u "$me" <<SQL
-CREATE DATABASE IF NOT EXISTS kettle;
-CREATE DATABASE IF NOT EXISTS kettle_app_tests;
-CREATE USER IF NOT EXISTS 'kettle'@'127.0.0.1' IDENTIFIED BY '$DB_PASSWORD';
-GRANT ALL ON kettle.* TO 'kettle'@'127.0.0.1';
-GRANT ALL ON \`kettle_app_tests%\`.* TO 'kettle'@'127.0.0.1';
-SQL
+  sql -e "CREATE DATABASE IF NOT EXISTS $DB_DATABASE; CREATE USER IF NOT EXISTS 'kettle'@'127.0.0.1' IDENTIFIED BY '$DB_PASSWORD'"
+  grant_rows "$DB_DATABASE"
   touch "$data/kettle-ready"
+}
+
+# As the server's administrator, by its socket.
+sql() { mariadb --no-defaults --socket="$SOCKETS/db.sock" -u "$(id -un)" --batch --skip-column-names "$@"; }
+
+# The application reads and writes rows, and nothing else: no table, no trigger of a logbook is its to change. What migrates
+# is the administrator. The tests of the application make databases of their own.
+grant_rows() {
+  local rows="SELECT, INSERT, UPDATE, DELETE" me="'kettle'@'127.0.0.1'" tests=
+  [ "$NAME" != test ] || tests="CREATE DATABASE IF NOT EXISTS kettle_app_tests; GRANT ALL ON \`kettle_app_tests%\`.* TO $me;"
+  sql -e "REVOKE ALL PRIVILEGES, GRANT OPTION FROM $me; GRANT $rows ON $1.* TO $me; $tests"
 }
 
 start_web() {

@@ -13,18 +13,7 @@ function dumped(string $backup): string
     return shell("tar -xOf {$backup} database.sql.gz | zcat | grep -v -e '^-- Host' -e '^-- Dump completed' -e '^/\\*M!999999'");
 }
 
-beforeAll(function () {
-    kettle('stop');
-    shell('rm -rf '.HERE.'/var/trust '.HERE.'/var/trust-new');
-    kettle('demo');
-});
-
-afterAll(function () {
-    foreach (['trust', 'trust-new'] as $instance) {
-        kettle('stop', $instance);
-        shell('rm -rf '.HERE."/var/{$instance}");
-    }
-});
+beforeAll(fn () => demoed());
 
 it('backs up a house under writes in one consistent reading, into a file that plain tools open', function () {
     $folder = folder();
@@ -60,12 +49,10 @@ it('backs up a house under writes in one consistent reading, into a file that pl
 
     shell("cd {$folder} && tar -xf kettle.tar && sha256sum --check --strict SHA256SUMS && gzip -t database.sql.gz");
     // By a plain client, into a database of its own.
-    $db->exec('CREATE DATABASE kettle_app_tests_plain');
-    shell(
-        "zcat {$folder}/database.sql.gz | mariadb --no-defaults -h 127.0.0.1 -P {$env['DB_PORT']} -u kettle ".
-            "-p{$env['DB_PASSWORD']} kettle_app_tests_plain",
-    );
-    $plain = database('trust', 'kettle_app_tests_plain');
+    $db->exec('CREATE DATABASE kettle_plain');
+    $db->exec("CREATE USER plain@'127.0.0.1' IDENTIFIED BY 'plain'; GRANT ALL ON kettle_plain.* TO plain@'127.0.0.1'");
+    shell("zcat {$folder}/database.sql.gz | mariadb --no-defaults -h 127.0.0.1 -P {$env['DB_PORT']} -u plain -pplain kettle_plain");
+    $plain = database('trust', 'kettle_plain');
     $count = fn (string $table): int => (int) $plain->query("SELECT COUNT(*) FROM {$table}")->fetchColumn();
     expect($before)
         ->toBeGreaterThan(10)
@@ -86,7 +73,8 @@ it('backs up a house under writes in one consistent reading, into a file that pl
         $rows = fn (PDO $from): array => $from->query("SELECT * FROM `{$table}`")->fetchAll(PDO::FETCH_NUM);
         expect($rows($plain))->toEqual($rows($db), $table);
     }
-    $db->exec('DROP DATABASE kettle_app_tests_plain; DROP TABLE aa_pair; DROP TABLE zz_pair; DROP TABLE filler');
+    $db->exec("DROP USER plain@'127.0.0.1'");
+    $db->exec('DROP DATABASE kettle_plain; DROP TABLE aa_pair; DROP TABLE zz_pair; DROP TABLE filler');
     $last = json_decode((string) file_get_contents(HERE.'/var/trust/backups/last.json'), true);
     expect($last['file'])
         ->toBe("{$folder}/kettle.tar")

@@ -35,16 +35,7 @@ function eventually(Closure $is, float $seconds = 10.0): float
     return microtime(true) - $began;
 }
 
-beforeAll(function () {
-    kettle('stop');
-    shell('rm -rf '.HERE.'/var/trust');
-    kettle('demo');
-});
-
-afterAll(function () {
-    kettle('stop');
-    shell('rm -rf '.HERE.'/var/trust');
-});
+beforeAll(fn () => demoed());
 
 it('answers for a file that is not there with a 404, no cookie, and nothing to be kept', function (string $path) {
     $answer = asked($path);
