@@ -18,6 +18,9 @@ return [
     'backups' => env('KETTLE_BACKUPS'),
     'nightly' => (bool) env('KETTLE_NIGHTLY', false),
 
+    // Days after which somebody signs in anew, however often the session was used; unused it ends by SESSION_LIFETIME, minutes.
+    'session_days' => (int) env('KETTLE_SESSION_DAYS', 90),
+
     // Days before an invitation, and hours before a new-password link, stop working.
     'invitation_days' => 14,
     'reset_hours' => 24,

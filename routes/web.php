@@ -19,6 +19,7 @@ use App\Http\Controllers\PageController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PressController;
 use App\Http\Controllers\RecipesController;
+use App\Http\Controllers\SessionsController;
 use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\StoresController;
 use App\Http\Controllers\StoveController;
@@ -42,6 +43,9 @@ Route::prefix('api')->group(function (): void {
             Route::delete('session', [DoorController::class, 'signOut']);
             Route::put('me/password', [DoorController::class, 'changePassword'])->middleware('throttle:door');
             Route::patch('me', [DoorController::class, 'changeMe']);
+            Route::get('me/sessions', [SessionsController::class, 'index']);
+            Route::delete('me/sessions', [SessionsController::class, 'endOthers']);
+            Route::delete('me/sessions/{session}', [SessionsController::class, 'end'])->where('session', '[0-9a-f]{32}');
             Route::post('houses', [DoorController::class, 'makeHouse']);
             Route::post('invitations/{token}', [DoorController::class, 'accept']);
         });

@@ -13,6 +13,7 @@ import { Trouble } from '../parts/Notice'
 import { MEASURES } from './measures'
 import { OutAndIn } from './OutAndIn'
 import { People } from './People'
+import { Sessions } from './Sessions'
 import { Vessels } from './Vessels'
 
 export default function House() {
@@ -28,7 +29,10 @@ export default function House() {
         <Vessels house={there} keeps={keeps} />
         <People keeps={keeps} />
         <You />
-        <ChangePassword />
+        <div className="flex flex-col gap-10">
+          <ChangePassword />
+          <Sessions />
+        </div>
         {keeps ? <OutAndIn house={there} /> : null}
       </div>
     </div>

@@ -46,6 +46,7 @@ final class Document
     /** The places of the bar, by the controller that answers. */
     private const PLACES = [
         'Door' => ['Door', 'Coming in, and who one is.'],
+        'Sessions' => ['Door', ''],
         'Today' => ['Today', 'What wants doing now and in the coming days.'],
         'Bench' => ['Bench', 'A wish in, amounts out.'],
         'Recipes' => ['Bench', ''],

@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Houses\CreateHouse;
 use App\Actions\People\Links;
+use App\Http\Middleware\StartSession;
 use App\Http\Requests;
 use App\Models\House;
 use App\Models\Membership;
@@ -16,6 +17,7 @@ use App\Responses\Door\InviteView;
 use App\Responses\Door\Me;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -167,6 +169,7 @@ final class DoorController extends Controller
     {
         Auth::login($user);
         $request->session()->regenerate();
+        $request->session()->put(StartSession::BEGAN, Carbon::now()->getTimestamp());
 
         return $this->shape($user);
     }

@@ -2,6 +2,8 @@
 
 namespace App\Http\Requests;
 
+use App\Http\GuessedPassword;
+
 /** The present password and the new one. */
 final class ChangePassword extends Form
 {
@@ -9,7 +11,7 @@ final class ChangePassword extends Form
     {
         return [
             'present' => ['bail', 'required', 'string', 'max:200', 'current_password'],
-            'password' => ['required', 'string', 'min:10', 'max:200'],
+            'password' => GuessedPassword::rules(),
         ];
     }
 }

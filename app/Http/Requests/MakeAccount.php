@@ -2,6 +2,8 @@
 
 namespace App\Http\Requests;
 
+use App\Http\GuessedPassword;
+
 /** Somebody new, with a house of their own or by an invitation. */
 final class MakeAccount extends Form
 {
@@ -10,7 +12,7 @@ final class MakeAccount extends Form
         return [
             'name' => ['required', 'string', 'max:80'],
             'email' => ['bail', 'required', 'string', 'email', 'max:190', 'unique:users,email'],
-            'password' => ['required', 'string', 'min:10', 'max:200'],
+            'password' => GuessedPassword::rules(),
             'house' => ['nullable', 'string', 'max:80'],
             'time_zone' => ['bail', 'nullable', 'string', 'timezone'],
             'measures' => ['nullable', 'string', 'in:us,metric,australian,imperial'],

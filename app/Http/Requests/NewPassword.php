@@ -2,13 +2,15 @@
 
 namespace App\Http\Requests;
 
+use App\Http\GuessedPassword;
+
 /** A new password, by a link. */
 final class NewPassword extends Form
 {
     public function rules(): array
     {
         return [
-            'password' => ['required', 'string', 'min:10', 'max:200'],
+            'password' => GuessedPassword::rules(),
         ];
     }
 }
