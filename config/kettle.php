@@ -7,6 +7,9 @@ return [
     // A file holding the moment the clock stands at, for tests; a request may say another. Never heeded in production.
     'clock_file' => env('KETTLE_CLOCK_FILE'),
 
+    // Who may make an account: "open" anybody, "invited" who has a link of a keeper's, "closed" nobody but by `kettle account`.
+    'registration' => env('KETTLE_REGISTRATION', 'open'),
+
     // Tries at the door in one minute from one address, whoever they are for. The browser
     // tests stand the clock still, so that all of theirs are in one minute.
     'door_a_minute' => (int) env('KETTLE_DOOR_A_MINUTE', 60),

@@ -168,3 +168,45 @@ it('ends a session after its days, however often it was used', function () {
     config(['kettle.session_days' => 7]);
     expect($seen($days(7.1)))->not->toHaveKey('who');
 });
+
+it('lets in who may make an account, and tells others nothing of who is here', function () {
+    $link = $this->atHouse('POST', '/invitations', ['role' => 'helper'])->json('link');
+    $token = basename($link);
+    $of = fn (string $email, array $more = []) => newAccount('a kettle on the wall', ['email' => $email, ...$more]);
+    config(['kettle.registration' => 'closed']);
+    $of('new@example.org')->assertStatus(422)->assertJsonPath('faults.0.reason', 'not_open');
+    $of('new@example.org', ['invitation' => $token])->assertStatus(422);
+    // Of somebody who is here the answer is word for word the same.
+    expect($of($this->keeper->email)->getContent())->toBe($of('nobody@example.org')->getContent());
+    config(['kettle.registration' => 'invited']);
+    $of('new@example.org')->assertStatus(422)->assertJsonPath('faults.0.reason', 'not_open');
+    $of('new@example.org', ['invitation' => 'made up'])->assertStatus(422);
+    expect($of($this->keeper->email)->getContent())->toBe($of('nobody@example.org')->getContent());
+    $of('new@example.org', ['invitation' => $token])
+        ->assertOk()
+        ->assertJsonPath('registration', 'invited');
+    $this->postJson("/api/invitations/{$token}", [], ['Idempotency-Key' => 'join-the-house-1'])->assertOk();
+    // Used, it lets in nobody more.
+    $of('third@example.org', ['invitation' => $token])->assertStatus(422);
+    // What is set and not understood lets in nobody.
+    config(['kettle.registration' => 'opne']);
+    $of('fourth@example.org')->assertStatus(422);
+    config(['kettle.registration' => 'open']);
+    $of('fourth@example.org')->assertOk();
+});
+
+it('makes an account by the command, for who cannot by themselves', function () {
+    $made = function (string $email, string $name): array {
+        $code = Illuminate\Support\Facades\Artisan::call('kettle:account', ['email' => $email, 'name' => $name]);
+
+        return [$code, Illuminate\Support\Facades\Artisan::output()];
+    };
+    [$code, $says] = $made('Una@Example.org', 'Una');
+    expect($code)->toBe(0);
+    preg_match('#/new-password/(\S+)#', $says, $m);
+    auth()->logout();
+    $this->postJson("/api/resets/{$m[1]}", ['password' => 'a kettle on the wall'])
+        ->assertOk()
+        ->assertJsonPath('email', 'una@example.org');
+    expect($made('una@example.org', 'Una')[0])->toBe(1)->and($made('no address', 'Una')[0])->toBe(1);
+});

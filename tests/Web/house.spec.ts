@@ -179,7 +179,9 @@ test('pages are strict, and built files are kept for good', async ({ page, reque
   expect(built.headers()['cache-control']).toContain('immutable')
   expect(built.headers()['content-encoding']).toBe('gzip')
   expect((await request.get('/build/.vite/manifest.json')).status()).toBe(404)
-  expect((await request.get('/.env')).headers()['content-type']).toContain('text/html')
+  const hidden = await request.get('/.env')
+  expect(hidden.status()).toBe(404)
+  expect(hidden.headers()['content-type']).toContain('text/plain')
   // What is said of it to who looks for it, and that nobody’s house is looked into.
   await expect(page.locator('meta[name=description]')).toHaveAttribute('content', /herbs infused in oil/)
   const robots = await request.get('/robots.txt')
@@ -233,4 +235,33 @@ test('what a place asks first is asked beside its script, and once', async ({ pa
     const wanted = () => page.evaluate(() => (window as unknown as { wanted: string[] }).wanted)
     await expect.poll(wanted, place).toEqual(expect.arrayContaining(first))
   }
+})
+
+test('somebody sees where they are signed in, ends it there, and is refused a password that is guessed first', async ({
+  page,
+  browser,
+}) => {
+  const house = await ownHouse(page)
+  const other = await (await browser.newContext()).newPage()
+  const me = await (await page.context().request.get('/api/me')).json()
+  await other.goto('/sign-in')
+  await other.getByLabel('E-mail', { exact: true }).fill(me.email)
+  await other.getByLabel('Password', { exact: true }).fill('ten letters long')
+  await other.getByRole('button', { name: 'Sign in' }).click()
+  await other.waitForURL(/\/today$/)
+  await page.goto(`${house}/house`)
+  const places = page.getByRole('region', { name: 'Where you are signed in' })
+  await expect(places.getByRole('listitem')).toHaveCount(2)
+  await expect(places.getByText('(here)')).toHaveCount(1)
+  await places.getByRole('button', { name: 'Sign out everywhere else' }).dblclick()
+  await expect(places.getByRole('listitem')).toHaveCount(1)
+  await expect(places.getByRole('button')).toHaveCount(0)
+  await other.reload()
+  await expect(other.getByRole('heading', { name: 'Sign in' })).toBeVisible()
+  await other.close()
+  await page.getByLabel('Present password').fill('ten letters long')
+  await page.getByLabel('New password', { exact: true }).fill('qwertyuiop')
+  await page.getByRole('button', { name: 'Change it' }).click()
+  await expect(page.getByText(/among those that are tried first/)).toBeVisible()
+  await expect(page.getByLabel('New password', { exact: true })).toHaveValue('qwertyuiop')
 })

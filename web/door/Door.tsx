@@ -68,7 +68,20 @@ export function Door() {
       ) : null}
       <div className="border-line grid gap-10 border-t pt-8 md:grid-cols-2">
         <SignIn onIn={enter} />
-        <MakeAccount onIn={enter} withHouse />
+        {me.data?.registration === 'open' ? (
+          <MakeAccount onIn={enter} withHouse />
+        ) : (
+          <section className="flex flex-col gap-4" aria-labelledby="account">
+            <h2 id="account" className="text-2xl">
+              An account
+            </h2>
+            <p>
+              {me.data?.registration === 'invited'
+                ? 'Is made here with an invitation: ask a keeper of a house for a link.'
+                : 'Is made here by whoever looks after the machine: ask there.'}
+            </p>
+          </section>
+        )}
       </div>
     </DoorFrame>
   )
@@ -94,7 +107,9 @@ export function SignIn({ onIn }: { onIn: (me: Shape<'Me'>) => void }) {
   )
 }
 
-export function MakeAccount({ onIn, withHouse }: { onIn: (me: Shape<'Me'>) => void; withHouse: boolean }) {
+type Account = { onIn: (me: Shape<'Me'>) => void; withHouse: boolean; invitation?: string }
+
+export function MakeAccount({ onIn, withHouse, invitation }: Account) {
   const form = useForm({ name: '', email: '', password: '', house: '', measures: 'metric' })
   const write = useWrite<'POST /accounts'>(onIn)
   const { field, rest } = form.beside(write.error)
@@ -105,7 +120,9 @@ export function MakeAccount({ onIn, withHouse }: { onIn: (me: Shape<'Me'>) => vo
         const { house, measures, ...person } = form.typed
         write.mutate({
           path: '/accounts',
-          body: withHouse ? { ...person, house, measures, time_zone: zone() } : person,
+          body: withHouse
+            ? { ...person, house, measures, time_zone: zone() }
+            : { ...person, invitation: invitation ?? null },
         })
       })}
     >

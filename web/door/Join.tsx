@@ -60,7 +60,9 @@ export default function Join() {
         </Button>
       ) : (
         <div className="grid gap-10 md:grid-cols-2">
-          <MakeAccount onIn={accept} withHouse={false} />
+          {me.data?.registration === 'closed' ? null : (
+            <MakeAccount onIn={accept} withHouse={false} invitation={token} />
+          )}
           <SignIn onIn={accept} />
         </div>
       )}

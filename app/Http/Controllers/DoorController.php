@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Houses\CreateHouse;
 use App\Actions\People\Links;
+use App\Actions\People\Registration;
 use App\Http\Middleware\StartSession;
 use App\Http\Requests;
 use App\Models\House;
@@ -178,7 +179,7 @@ final class DoorController extends Controller
     {
         $demo = config('kettle.demo') === true && House::query()->where('is_demo', true)->exists();
         if (! ($user instanceof User)) {
-            return new Me(false, $demo, '', '', '', 'c', 'metric', []);
+            return new Me(false, $demo, '', '', '', 'c', 'metric', [], Registration::here()->value);
         }
         $houses = Membership::query()
             ->where('user_id', $user->id)
@@ -196,6 +197,7 @@ final class DoorController extends Controller
             $user->prefs['temperature'],
             $user->prefs['amounts'],
             array_values($houses->all()),
+            Registration::here()->value,
         );
     }
 }

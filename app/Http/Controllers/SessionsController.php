@@ -46,7 +46,7 @@ final class SessionsController extends Controller
                     $each['id'],
                     $each['with'],
                     $each['from'],
-                    $each['used']->diffForHumans(),
+                    $each['used']->diffInSeconds() < 60 ? 'just now' : $each['used']->diffForHumans(),
                     $each['here'],
                 ),
                 $this->signedIn->all($this->user($request), $request->session()->getId()),

@@ -11,6 +11,7 @@ final readonly class Me extends Shape
      * @param  list<HouseLink>  $houses
      * @param  'c'|'f'  $temperature
      * @param  'metric'|'kitchen'  $amounts
+     * @param  'open'|'invited'|'closed'  $registration who may make an account here
      */
     public function __construct(
         public bool $signed_in,
@@ -21,5 +22,6 @@ final readonly class Me extends Shape
         public string $temperature,
         public string $amounts,
         public array $houses,
+        public string $registration,
     ) {}
 }
