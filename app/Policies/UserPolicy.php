@@ -14,11 +14,13 @@ final readonly class UserPolicy
 
     /**
      * Whether a keeper of this house may give this person a new password: only when every house the
-     * person belongs to is kept by the same keeper, so that one house opens no other; in the demo nobody.
+     * person belongs to is kept by the same keeper, so that one house opens no other; in the demo nobody. To
+     * another keeper, or one that was, no keeper does: that is for whoever looks after the machine, by the command.
      */
     public function giveNewPassword(User $keeper, User $person): bool
     {
-        if ($this->current->house()->is_demo) {
+        $keeps = Membership::query()->where('user_id', $person->id)->where('was_keeper', true)->exists();
+        if ($this->current->house()->is_demo || ($keeps && $person->isNot($keeper))) {
             return false;
         }
         $theirs = Membership::query()->where('user_id', $keeper->id)->where('role', Role::Keeper)->pluck('house_id');

@@ -150,6 +150,18 @@ it('does not let a keeper of one house into another by a reset', function () {
     $this->atHouse('POST', "/people/{$helper->uid}/reset")->assertForbidden();
 });
 
+it('does not let a keeper take over another keeper', function () {
+    $other = $this->member(Role::Keeper);
+    $this->atHouse('POST', "/people/{$other->uid}/reset")->assertForbidden();
+    // Not by making them a helper first, either.
+    $this->atHouse('PATCH', "/people/{$other->uid}", ['role' => 'helper'])->assertOk();
+    $this->atHouse('POST', "/people/{$other->uid}/reset")->assertForbidden();
+    $helper = $this->member(Role::Helper);
+    $this->atHouse('PATCH', "/people/{$helper->uid}", ['role' => 'keeper'])->assertOk();
+    $this->atHouse('PATCH', "/people/{$helper->uid}", ['role' => 'reader'])->assertOk();
+    $this->atHouse('POST', "/people/{$helper->uid}/reset")->assertForbidden();
+});
+
 it('makes a link from the command line for whoever forgot', function () {
     expect(Artisan::call('kettle:password', ['email' => $this->keeper->email]))
         ->toBe(0)

@@ -45,13 +45,15 @@ export function People({ keeps }: { keeps: boolean }) {
                   }
                 />
                 <span className="flex flex-wrap gap-x-4">
-                  <button
-                    type="button"
-                    className="min-h-11 underline underline-offset-4"
-                    onClick={() => reset.mutate({ path: `/houses/${house}/people/${person.id}/reset` })}
-                  >
-                    New-password link
-                  </button>
+                  {person.kept ? null : (
+                    <button
+                      type="button"
+                      className="min-h-11 underline underline-offset-4"
+                      onClick={() => reset.mutate({ path: `/houses/${house}/people/${person.id}/reset` })}
+                    >
+                      New-password link
+                    </button>
+                  )}
                   <button
                     type="button"
                     className="min-h-11 underline underline-offset-4"

@@ -25,7 +25,14 @@ final readonly class PeoplePage
             ->orderBy('id')
             ->get()
             ->map(
-                fn (Membership $m) => new Person($m->user->uid, $m->user->name, $m->user->email, $m->role->value, $m->user_id === $you->id),
+                fn (Membership $m) => new Person(
+                    $m->user->uid,
+                    $m->user->name,
+                    $m->user->email,
+                    $m->role->value,
+                    $m->user_id === $you->id,
+                    $m->was_keeper,
+                ),
             );
         $open = Invitation::query()
             ->whereNull('used_at')
