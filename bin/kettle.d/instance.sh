@@ -140,7 +140,8 @@ start_instance() {
   mkdir -p "$SOCKETS" && chmod 700 "$SOCKETS"
   start_database
   local code
-  code=$(find app core config routes bootstrap/*.php database data -type f -newer "$RUN/started" 2>/dev/null | head -1 || true)
+  # Settings that were changed by hand count as code does.
+  code=$(find app core config routes bootstrap/*.php database data "$ENV_FILE" -type f -newer "$RUN/started" 2>/dev/null | head -1 || true)
   if alive caddy && alive fpm && [ -z "$code" ] && [ -f "$RUN/started" ]; then
     step "running already"
     return 0
