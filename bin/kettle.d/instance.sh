@@ -403,3 +403,23 @@ doctor() {
   tell_backup || ill=1
   return $ill
 }
+
+# Whether something is known against a package that runs here, where a registry answers. Ends with 1 where there is.
+audit() {
+  local ill=0 many
+  many=$(COMPOSER_ALLOW_SUPERUSER=1 timeout 20 composer audit --no-dev --no-interaction --format=json 2>/dev/null |
+    php -r '$a = json_decode(stream_get_contents(STDIN), true)["advisories"] ?? null; if (is_array($a)) { echo array_sum(array_map("count", $a)); }' || true)
+  told_audit "Composer packages" "$many" || ill=1
+  many=$(timeout 20 npm audit --omit=dev --json 2>/dev/null |
+    php -r '$a = json_decode(stream_get_contents(STDIN), true)["metadata"]["vulnerabilities"]["total"] ?? null; if (is_int($a)) { echo $a; }' || true)
+  told_audit "npm packages" "$many" || ill=1
+  return $ill
+}
+
+told_audit() {
+  case "$2" in
+    '') step "$1: no registry said whether something is known against them" ;;
+    0) step "$1: nothing is known against them" ;;
+    *) step "$1: $2 known against them; see composer audit, npm audit"; return 1 ;;
+  esac
+}

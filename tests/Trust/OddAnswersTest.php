@@ -166,6 +166,7 @@ it('says that the database is away, writes it down once, and is back by itself',
     }
     $written = (string) file_get_contents($log, offset: $before);
     expect(substr_count($written, '.ERROR:'))->toBeLessThanOrEqual(2)->and($written)->not->toContain(settings()['DB_PASSWORD']);
+    expect(kettle('doctor', code: 1))->toContain('mariadb: does not run');
     shell('sv up '.HERE.'/var/trust/sv/mariadb');
     expect(eventually(fn () => asked('/api/me')['status'] === 200))->toBeLessThan(10.0);
     // Killed, it is back as well.
@@ -174,4 +175,5 @@ it('says that the database is away, writes it down once, and is back by itself',
     expect(
         eventually(fn () => asked('/api/me')['status'] === 200 && (int) @file_get_contents(HERE.'/var/trust/run/mariadb.pid') !== $pid),
     )->toBeLessThan(10.0);
+    expect(kettle('doctor'))->toContain('fpm: runs and answers')->toContain('backup: ')->toContain('Composer packages: ');
 });
