@@ -229,6 +229,7 @@ Route::prefix('api')->group(function (): void {
                 Route::delete('diary/feed', [DiaryController::class, 'removeFeed']);
                 Route::post('bottles', [HouseController::class, 'addBottle']);
                 Route::delete('bottles/{bottle}', [HouseController::class, 'removeBottle']);
+                Route::get('trail', [PeopleController::class, 'trail']);
                 Route::patch('people/{person}', [PeopleController::class, 'changeRole']);
                 Route::delete('people/{person}', [PeopleController::class, 'remove']);
                 Route::post('people/{person}/reset', [PeopleController::class, 'reset']);

@@ -54,4 +54,4 @@ it('keeps each logbook as it was written, from the application as well', functio
     foreach (["UPDATE {$table} SET house_id = house_id LIMIT 1", "DELETE FROM {$table} LIMIT 1"] as $sql) {
         expect(fn () => $app->exec($sql))->toThrow(PDOException::class, 'append-only');
     }
-})->with(['log_entries', 'making_entries', 'boil_entries', 'lot_moves', 'lot_checks', 'recipe_versions']);
+})->with(['log_entries', 'making_entries', 'boil_entries', 'lot_moves', 'lot_checks', 'recipe_versions', 'security_events']);

@@ -14,6 +14,7 @@ import { MEASURES } from './measures'
 import { OutAndIn } from './OutAndIn'
 import { People } from './People'
 import { Sessions } from './Sessions'
+import { Trail } from './Trail'
 import { Vessels } from './Vessels'
 
 export default function House() {
@@ -27,7 +28,10 @@ export default function House() {
       <div className="border-line grid gap-x-10 gap-y-10 border-t pt-6 md:grid-cols-2 lg:grid-cols-3">
         <Settings key={there.version} house={there} keeps={keeps} />
         <Vessels house={there} keeps={keeps} />
-        <People keeps={keeps} />
+        <div className="flex flex-col gap-4">
+          <People keeps={keeps} />
+          {keeps ? <Trail /> : null}
+        </div>
         <You />
         <div className="flex flex-col gap-10">
           <ChangePassword />

@@ -3,6 +3,7 @@
 namespace App\Console\Commands;
 
 use App\Actions\People\Links;
+use App\Actions\People\Trail;
 use App\Models\User;
 use Illuminate\Console\Command;
 
@@ -13,7 +14,7 @@ final class SetPassword extends Command
 
     protected $description = 'Print a link with which somebody sets a new password';
 
-    public function handle(Links $links): int
+    public function handle(Links $links, Trail $trail): int
     {
         $user = User::query()->where('email', mb_strtolower($this->argument('email')))->first();
         if ($user === null) {
@@ -21,6 +22,7 @@ final class SetPassword extends Command
 
             return self::FAILURE;
         }
+        $trail->account(Trail::LINK_MADE, $user, from: '');
         $this->line(
             'Good for '.config()->integer('kettle.reset_hours').' hours, once: '.url('/new-password/'.$links->reset($user)),
         );

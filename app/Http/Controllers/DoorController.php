@@ -5,10 +5,12 @@ namespace App\Http\Controllers;
 use App\Actions\Houses\CreateHouse;
 use App\Actions\People\Links;
 use App\Actions\People\Registration;
+use App\Actions\People\Trail;
 use App\Http\Middleware\StartSession;
 use App\Http\Requests;
 use App\Models\House;
 use App\Models\Membership;
+use App\Models\Tenancy\Role;
 use App\Models\User;
 use App\OpenApi\Operation;
 use App\Pages\Door\DoorPresenter;
@@ -27,6 +29,8 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** Coming in and going out: accounts, sessions, passwords, invitations. */
 final class DoorController extends Controller
 {
+    public function __construct(private readonly Trail $trail) {}
+
     #[Operation('Who is signed in')]
     public function me(Request $request): Me
     {
@@ -72,13 +76,28 @@ final class DoorController extends Controller
         ]);
         $user = Auth::user();
         if (! $right || ! ($user instanceof User)) {
+            $this->refused($form->string('email')->lower()->toString());
             throw ValidationException::withMessages([
                 'password' => 'The e-mail address and the password do not belong together. Try again, or ask a keeper of your '.
                     'house for a new-password link.',
             ]);
         }
 
+        $this->trail->account(Trail::SIGNED_IN, $user);
+
         return $this->signedIn($form, $user);
+    }
+
+    /**
+     * Of an address that nobody here has there is nothing to tell. Written when the answer is on its way, so that it takes as
+     * long whether there is somebody or not.
+     */
+    private function refused(string $email): void
+    {
+        defer(function () use ($email): void {
+            $user = User::query()->where('email', $email)->first();
+            $user === null || $this->trail->account(Trail::REFUSED, $user);
+        })->always();
     }
 
     #[Operation('Sign out')]
@@ -113,6 +132,7 @@ final class DoorController extends Controller
     {
         $user = $this->user($form);
         $user->update(['password' => $form->string('password')->toString()]);
+        $this->trail->account(Trail::PASSWORD, $user);
         DB::table('sessions')
             ->where('user_id', $user->id)
             ->where('id', '!=', $form->session()->getId())
@@ -155,7 +175,9 @@ final class DoorController extends Controller
     #[Operation('Accept an invitation')]
     public function accept(Request $request, string $token, Links $links): Me
     {
-        $links->accept($token, $this->user($request));
+        $house = $links->accept($token, $this->user($request));
+        $role = Membership::query()->where('house_id', $house->id)->where('user_id', $this->user($request)->id)->value('role');
+        $this->trail->part(Trail::JOINED, $house, $this->user($request), null, $role instanceof Role ? $role : null);
 
         return $this->shape($this->user($request));
     }
@@ -163,7 +185,10 @@ final class DoorController extends Controller
     #[Operation('Set a new password by a link')]
     public function reset(Requests\NewPassword $form, string $token, Links $links): Me
     {
-        return $this->signedIn($form, $links->useReset($token, $form->string('password')->toString()));
+        $user = $links->useReset($token, $form->string('password')->toString());
+        $this->trail->account(Trail::LINK_USED, $user);
+
+        return $this->signedIn($form, $user);
     }
 
     private function signedIn(Request $request, User $user): Me

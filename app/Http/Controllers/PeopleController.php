@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Clash;
 use App\Actions\People\Links;
+use App\Actions\People\Trail;
 use App\Http\Requests;
 use App\Models\Invitation;
 use App\Models\Membership;
@@ -11,9 +12,11 @@ use App\Models\Tenancy\CurrentHouse;
 use App\Models\Tenancy\Role;
 use App\OpenApi\Operation;
 use App\Pages\House\PeoplePage;
+use App\Pages\House\TrailPage;
 use App\Responses\House\Invite;
 use App\Responses\House\Link;
 use App\Responses\House\People;
+use App\Responses\House\TrailView;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -23,12 +26,30 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** The people of a house: who they are, their part, and who is asked in. */
 final class PeopleController extends Controller
 {
-    public function __construct(private readonly CurrentHouse $current, private readonly Links $links, private readonly PeoplePage $page) {}
+    public function __construct(
+        private readonly CurrentHouse $current,
+        private readonly Links $links,
+        private readonly PeoplePage $page,
+        private readonly Trail $trail,
+    ) {}
 
     #[Operation('Who is of the house')]
     public function index(Request $request): People
     {
         return $this->page->for($this->user($request));
+    }
+
+    #[Operation('What happened to accounts and to who may do what', query: ['before'])]
+    public function trail(Request $request, TrailPage $trail): TrailView
+    {
+        $before = $request->query('before', '');
+        abort_unless(
+            is_string($before) && preg_match('/^\d{0,15}$/D', $before) === 1,
+            400,
+            'Say before which: the number of one that was told.',
+        );
+
+        return $trail->before($before === '' ? null : (int) $before);
     }
 
     #[Operation('Give somebody another part')]
@@ -37,6 +58,7 @@ final class PeopleController extends Controller
         $membership = $this->membership($person);
         $this->keepAKeeper($membership, Role::from($form->string('role')->toString()));
         $membership->update(['role' => $form->string('role')->toString()]);
+        $this->trail->part(Trail::PART, $this->current->house(), $membership->user, $this->user($form), $membership->role);
 
         return $this->page->for($this->user($form));
     }
@@ -47,6 +69,7 @@ final class PeopleController extends Controller
         $membership = $this->membership($person);
         $this->keepAKeeper($membership, null);
         $membership->delete();
+        $this->trail->part(Trail::TAKEN_OFF, $this->current->house(), $membership->user, $this->user($request), null);
 
         return $this->page->for($this->user($request));
     }
@@ -56,6 +79,8 @@ final class PeopleController extends Controller
     {
         $membership = $this->membership($person);
         Gate::authorize('giveNewPassword', $membership->user);
+
+        $this->trail->account(Trail::LINK_MADE, $membership->user, $this->user($request));
 
         return new Link(
             url('/new-password/'.$this->links->reset($membership->user)),
@@ -67,6 +92,8 @@ final class PeopleController extends Controller
     public function invite(Requests\AskIn $form): Invite
     {
         [$invitation, $token] = $this->links->invite(Role::from($form->string('role')->toString()), $this->user($form));
+
+        $this->trail->part(Trail::ASKED_IN, $this->current->house(), $this->user($form), null, $invitation->role);
 
         return new Invite($invitation->uid, $invitation->role->value, $this->page->until($invitation->expires_at), url('/join/'.$token));
     }

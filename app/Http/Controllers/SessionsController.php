@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Actions\People\SignedIn;
+use App\Actions\People\Trail;
 use App\OpenApi\Operation;
 use App\Responses\Door\SignedInList;
 use App\Responses\Door\SignedInView;
@@ -12,7 +13,7 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** Where somebody is signed in: seen and ended by that person. */
 final class SessionsController extends Controller
 {
-    public function __construct(private readonly SignedIn $signedIn) {}
+    public function __construct(private readonly SignedIn $signedIn, private readonly Trail $trail) {}
 
     #[Operation('Where one is signed in')]
     public function index(Request $request): SignedInList
@@ -26,6 +27,7 @@ final class SessionsController extends Controller
         if (! $this->signedIn->end($this->user($request), $session, $request->session()->getId())) {
             throw new NotFoundHttpException();
         }
+        $this->trail->account(Trail::SIGNED_OUT, $this->user($request));
 
         return $this->all($request);
     }
@@ -34,6 +36,7 @@ final class SessionsController extends Controller
     public function endOthers(Request $request): SignedInList
     {
         $this->signedIn->endOthers($this->user($request), $request->session()->getId());
+        $this->trail->account(Trail::SIGNED_OUT, $this->user($request));
 
         return $this->all($request);
     }
