@@ -75,6 +75,9 @@ it('tells nobody of another house, and nobody but a keeper', function () {
     $this->atHouse('PATCH', "/people/{$mine->uid}", ['role' => 'reader'])->assertOk();
     expect(trailSays())->toHaveCount(1);
     $this->atHouse('GET', '/trail', as: $mine)->assertForbidden();
+    // In the house that anybody may enter it is not told from where.
+    $this->house->update(['is_demo' => true]);
+    $this->atHouse('GET', '/trail')->assertJsonPath('events.0.from', 'somewhere');
     $this->house = $this->aHouse($this->keeper, 'Second house');
     expect(trailSays())->toBe([]);
 });

@@ -47,9 +47,11 @@ it('lets it do nothing else', function (string $sql) {
 
 it('keeps each logbook as it was written, from the application as well', function (string $table) {
     $app = asApplication();
-    if ((int) $app->query("SELECT COUNT(*) FROM {$table}")->fetchColumn() === 0) {
-        $this->markTestSkipped("{$table} has no row here");
-    }
+    // Nobody has signed in there yet by a password: one is written down by the administrator.
+    database()->exec(
+        "INSERT INTO security_events (user_id, kind, `from`, happened_at) SELECT id, 'signed-in', '', NOW() FROM users LIMIT 1",
+    );
+    expect((int) $app->query("SELECT COUNT(*) FROM {$table}")->fetchColumn())->toBeGreaterThan(0);
     // Nothing of it goes but with its house.
     foreach (["UPDATE {$table} SET house_id = house_id LIMIT 1", "DELETE FROM {$table} LIMIT 1"] as $sql) {
         expect(fn () => $app->exec($sql))->toThrow(PDOException::class, 'append-only');

@@ -20,6 +20,8 @@ final readonly class TrailPage
     public function before(?int $id): TrailView
     {
         $house = $this->current->house()->id;
+        // Of the house that anybody may enter, nobody is told from where others came.
+        $demo = $this->current->house()->is_demo;
         $events = SecurityEvent::query()
             ->where(
                 fn ($query) => $query
@@ -46,7 +48,7 @@ final readonly class TrailPage
                             $event->id,
                             self::says($event),
                             $this->times->logged($event->happened_at),
-                            $event->from,
+                            $demo && $event->from !== '' ? 'somewhere' : $event->from,
                         ),
                     )
                     ->all(),
