@@ -14,10 +14,16 @@ enum Stage: string
     case Gone = 'gone';
     case Discarded = 'discarded';
 
+    /** @return list<self> of what stands at the stove yet */
+    public static function open(): array
+    {
+        return [self::Planned, self::On, self::Off];
+    }
+
     /** Whether it stands at the stove yet. */
     public function isOpen(): bool
     {
-        return in_array($this, [self::Planned, self::On, self::Off], true);
+        return in_array($this, self::open(), true);
     }
 
     /** Whether it has been over a flame and is no further. */

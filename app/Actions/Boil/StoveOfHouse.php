@@ -51,10 +51,9 @@ final readonly class StoveOfHouse
     {
         $counted = $this->current->house()->burners !== null;
         if ($counted) {
-            $open = array_filter(Stage::cases(), fn (Stage $stage) => $stage->isOpen());
             $known = $known->merge(
                 Boil::query()
-                    ->whereIn('stage', $open)
+                    ->whereIn('stage', Stage::open())
                     ->whereNotIn('id', $known->pluck('id'))
                     ->with(['entries' => fn ($query) => $query->orderBy('id')])
                     ->orderBy('id')

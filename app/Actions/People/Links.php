@@ -41,9 +41,9 @@ final readonly class Links
         return $invitation !== null && $invitation->isOpen() ? $invitation : throw new NotFoundHttpException();
     }
 
-    public function accept(string $token, User $user): House
+    public function accept(string $token, User $user): Membership
     {
-        return DB::transaction(function () use ($token, $user): House {
+        return DB::transaction(function () use ($token, $user): Membership {
             $invitation = $this->invitation($token);
             $taken = DB::table('invitations')
                 ->where('uid', $invitation->uid)
@@ -52,13 +52,12 @@ final readonly class Links
             if ($taken === 0) {
                 throw new NotFoundHttpException();
             }
+
             // Somebody already of the house keeps the part they have.
-            Membership::query()->firstOrCreate(
+            return Membership::query()->firstOrCreate(
                 ['house_id' => $invitation->house_id, 'user_id' => $user->id],
                 ['role' => $invitation->role],
             );
-
-            return $invitation->house;
         });
     }
 

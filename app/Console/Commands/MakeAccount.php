@@ -2,7 +2,6 @@
 
 namespace App\Console\Commands;
 
-use App\Actions\People\Links;
 use App\Models\User;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Validator;
@@ -15,7 +14,7 @@ final class MakeAccount extends Command
 
     protected $description = 'Make an account, and print a link with which its password is set';
 
-    public function handle(Links $links): int
+    public function handle(): int
     {
         $asked = ['email' => mb_strtolower($this->argument('email')), 'name' => trim($this->argument('name'))];
         $checked = Validator::make($asked, [
@@ -27,11 +26,8 @@ final class MakeAccount extends Command
 
             return self::FAILURE;
         }
-        $user = User::query()->create([...$asked, 'password' => Str::random(60), 'prefs' => User::PREFS]);
-        $this->line(
-            'Good for '.config()->integer('kettle.reset_hours').' hours, once: '.url('/new-password/'.$links->reset($user)),
-        );
+        User::query()->create([...$asked, 'password' => Str::random(60), 'prefs' => User::PREFS]);
 
-        return self::SUCCESS;
+        return $this->call('kettle:password', ['email' => $asked['email']]);
     }
 }

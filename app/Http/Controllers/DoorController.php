@@ -10,7 +10,6 @@ use App\Http\Middleware\StartSession;
 use App\Http\Requests;
 use App\Models\House;
 use App\Models\Membership;
-use App\Models\Tenancy\Role;
 use App\Models\User;
 use App\OpenApi\Operation;
 use App\Pages\Door\DoorPresenter;
@@ -175,9 +174,8 @@ final class DoorController extends Controller
     #[Operation('Accept an invitation')]
     public function accept(Request $request, string $token, Links $links): Me
     {
-        $house = $links->accept($token, $this->user($request));
-        $role = Membership::query()->where('house_id', $house->id)->where('user_id', $this->user($request)->id)->value('role');
-        $this->trail->part(Trail::JOINED, $house, $this->user($request), null, $role instanceof Role ? $role : null);
+        $joined = $links->accept($token, $this->user($request));
+        $this->trail->part(Trail::JOINED, $joined->house, $this->user($request), null, $joined->role);
 
         return $this->shape($this->user($request));
     }

@@ -20,7 +20,7 @@ final readonly class BoilDiary
     {
         $coming = [];
         $boils = Boil::query()
-            ->whereIn('stage', [Stage::On, Stage::Off, Stage::Planned])
+            ->whereIn('stage', Stage::open())
             ->with(['entries' => fn ($query) => $query->orderBy('id')])
             ->orderBy('id')
             ->limit(self::POTS)

@@ -25,8 +25,6 @@ final readonly class BoilList
 
     private const LEARNED = 2;
 
-    private const OPEN = [Stage::Planned, Stage::On, Stage::Off];
-
     public function __construct(
         private KitchenFactory $kitchens,
         private Times $times,
@@ -37,7 +35,7 @@ final readonly class BoilList
 
     public function all(): Boils
     {
-        $boils = $this->listed([...self::OPEN, Stage::Made]);
+        $boils = $this->listed([...Stage::open(), Stage::Made]);
 
         return new Boils(
             $this->atTheStove($boils->filter(fn (Boil $boil) => $boil->stage->isOpen())),
@@ -72,7 +70,7 @@ final readonly class BoilList
     /** @return list<BoilCard> pots at the stove, with what is next at each */
     public function open(): array
     {
-        return $this->atTheStove($this->listed(self::OPEN));
+        return $this->atTheStove($this->listed(Stage::open()));
     }
 
     /** @return list<BoilCard> what wants something now: pots at the stove, and what is past its day */
