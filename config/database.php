@@ -1,22 +1,21 @@
 <?php
 
 // What differs from the framework's own: one message for each statement where there were two.
-return [
-    'connections' => [
-        'mariadb' => [
-            'driver' => 'mariadb',
-            'host' => env('DB_HOST', '127.0.0.1'),
-            'port' => env('DB_PORT', '3306'),
-            // By which the administrator migrates; the application has an account that reads and writes rows.
-            'unix_socket' => env('DB_SOCKET', ''),
-            'database' => env('DB_DATABASE', 'kettle'),
-            'username' => env('DB_USERNAME', 'kettle'),
-            'password' => env('DB_PASSWORD', ''),
-            'charset' => 'utf8mb4',
-            'collation' => 'utf8mb4_unicode_ci',
-            'prefix' => '',
-            'strict' => true,
-            'options' => [PDO::ATTR_EMULATE_PREPARES => true, PDO::MYSQL_ATTR_MULTI_STATEMENTS => false],
-        ],
-    ],
+$mariadb = [
+    'driver' => 'mariadb',
+    'host' => env('DB_HOST', '127.0.0.1'),
+    'port' => env('DB_PORT', '3306'),
+    // By which the administrator migrates; the application has an account that reads and writes rows.
+    'unix_socket' => env('DB_SOCKET', ''),
+    'database' => env('DB_DATABASE', 'kettle'),
+    'username' => env('DB_USERNAME', 'kettle'),
+    'password' => env('DB_PASSWORD', ''),
+    'charset' => 'utf8mb4',
+    'collation' => 'utf8mb4_unicode_ci',
+    'prefix' => '',
+    'strict' => true,
+    'options' => [PDO::ATTR_EMULATE_PREPARES => true, PDO::MYSQL_ATTR_MULTI_STATEMENTS => false],
 ];
+
+// The second says how far something is that is all in one transaction of the first.
+return ['connections' => ['mariadb' => $mariadb, 'aside' => $mariadb]];

@@ -21,6 +21,9 @@ return [
     'backups' => env('KETTLE_BACKUPS'),
     'nightly' => (bool) env('KETTLE_NIGHTLY', false),
 
+    // Of a house that comes in as a zip no more is taken, MB.
+    'transfer_mb' => (int) env('KETTLE_TRANSFER_MB', 4000),
+
     // Days after which somebody signs in anew, however often the session was used; unused it ends by SESSION_LIFETIME, minutes.
     'session_days' => (int) env('KETTLE_SESSION_DAYS', 90),
 

@@ -25,6 +25,7 @@ use App\Http\Controllers\StoresController;
 use App\Http\Controllers\StoveController;
 use App\Http\Controllers\TodayController;
 use App\Http\Controllers\TraceController;
+use App\Http\Controllers\TransfersController;
 use App\Http\Controllers\WantedController;
 use App\Http\Controllers\WatchController;
 use Illuminate\Support\Facades\Route;
@@ -235,7 +236,17 @@ Route::prefix('api')->group(function (): void {
                 Route::post('people/{person}/reset', [PeopleController::class, 'reset']);
                 Route::post('invitations', [PeopleController::class, 'invite']);
                 Route::delete('invitations/{invitation}', [PeopleController::class, 'withdraw']);
+                Route::get('transfers', [TransfersController::class, 'index']);
+                Route::post('transfers', [TransfersController::class, 'begin']);
+                Route::post('transfers/{transfer}/take', [TransfersController::class, 'take']);
+                Route::get('transfers/{transfer}/file', [TransfersController::class, 'file']);
+                Route::delete('transfers/{transfer}', [TransfersController::class, 'drop']);
             });
+            Route::post('transfers/{transfer}/bytes', [TransfersController::class, 'fill'])->middleware([
+                'can:manage',
+                'small:2048',
+                'once',
+            ]);
             Route::post('batches/{batch}/looks', [WatchController::class, 'look'])->middleware(['can:work', 'small:8192', 'once']);
             Route::post('weather', [WatchController::class, 'weather'])->middleware(['can:work', 'small:6144', 'once']);
             Route::post('calendars', [DiaryController::class, 'readCalendar'])->middleware(['can:work', 'small:2048', 'once']);

@@ -2,20 +2,23 @@
 
 namespace App\Jobs;
 
+use App\Actions\Transfers\Transfers;
 use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Filesystem\Filesystem;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
-/** Takes away what has had its day: keys of old writes, links nobody used. */
+/** Takes away what has had its day: keys of old writes, links nobody used, houses that were carried. */
 final class SweepUp implements ShouldQueue
 {
     use Queueable;
 
     private const KEY_DAYS = 2;
 
-    public function handle(): void
+    public function handle(Filesystem $files): void
     {
+        Transfers::sweep($files);
         DB::table('written_keys')
             ->where('created_at', '<', Carbon::now()->subDays(self::KEY_DAYS))
             ->delete();

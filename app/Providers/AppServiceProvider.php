@@ -12,6 +12,7 @@ use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
+use Illuminate\Queue\Events\Looping;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
@@ -81,7 +82,7 @@ final class AppServiceProvider extends ServiceProvider
         foreach (Ability::cases() as $ability) {
             Gate::define($ability, fn (User $user) => app(CurrentHouse::class)->role()->may($ability));
         }
-        Queue::looping(fn () => self::beat('queue'));
+        Queue::looping(fn (Looping $looping) => self::beat($looping->connectionName === 'long' ? 'long' : 'queue'));
     }
 
     /** A sign of life of what runs by itself, for `kettle doctor`: a file touched. */

@@ -200,6 +200,17 @@ run_lighthouse() {
   APP_URL="$APP_URL" node perf/lighthouse/run.mjs
 }
 
+# A large house out and in, by a worker of this script's own.
+run_carry() {
+  instance bench
+  trap stop_instance EXIT
+  stop_instance
+  rm -rf "$KETTLE_VAR/db" && rm -f "$ENV_FILE"
+  start_instance production
+  sv -w 15 down "$SV/long"
+  php perf/carry.php "$@"
+}
+
 run_bench() {
   # shellcheck disable=SC2086
   install_packages chromium-headless-shell

@@ -3,7 +3,7 @@
 # runit (Debian's) watches over each part and starts it again when it ends, however it ended.
 
 # In the order they are started; what is stopped is stopped the other way round.
-PARTS="mariadb fpm caddy queue scheduler live devices"
+PARTS="mariadb fpm caddy queue long scheduler live devices"
 
 instance() {
   NAME=$1
@@ -212,11 +212,13 @@ start_web() {
   part fpm "$(command -v php-fpm8.2 || echo /usr/sbin/php-fpm8.2)" $root -F -y "$RUN/fpm.conf" -d opcache.enable=1 $preload -d opcache.memory_consumption=128 -d opcache.max_accelerated_files=12000 -d realpath_cache_size=2M
   part caddy env XDG_DATA_HOME="$KETTLE_VAR/tmp" XDG_CONFIG_HOME="$KETTLE_VAR/tmp" caddy run --config "$RUN/Caddyfile" --adapter caddyfile
   part queue php artisan queue:work --sleep=3 --tries=3 --max-time=3600
+  # Whole houses out and in, whatever their size, in so much memory.
+  part long php -d memory_limit=64M artisan queue:work long --queue=long --sleep=2 --tries=4 --timeout=7200 --max-time=3600
   part scheduler php artisan schedule:work
   part live php artisan kettle:live "$SOCKETS/live.sock"
   part devices php artisan kettle:devices
   watch_parts
-  for each in fpm caddy queue scheduler live devices; do begin_part "$each"; done
+  for each in fpm caddy queue long scheduler live devices; do begin_part "$each"; done
   wait_for "The web server" 300 curl -fsS -o /dev/null "$APP_URL/api/me"
 }
 
@@ -304,11 +306,25 @@ http://127.0.0.1:$WEB_PORT, http://localhost:$WEB_PORT {
 		}
 	}
 	# A worker is given whole requests and rid of its answer at once, however slowly either travels.
-	@heavy path_regexp (\.(pdf|png|csv|ics)|/export|/import|/calendars|/csv|/weather|/looks)\$
+	@heavy path_regexp (\.(pdf|png|csv|ics)|/export|/import|/transfers/[0-9A-Za-z]+/file|/calendars|/csv|/weather|/looks)\$
 	php_fastcgi @heavy unix/$SOCKETS/heavy.sock {
 		buffer_requests
 		buffer_responses
 		read_timeout 95s
+		# A whole house: the file is sent from here, in as much time as it is read in.
+		@carried header X-Accel-Redirect *
+		handle_response @carried {
+			root * "$KETTLE_VAR/storage/app/transfers"
+			rewrite * {rp.header.X-Accel-Redirect}
+			method GET
+			header {
+				Content-Disposition {rp.header.Content-Disposition}
+				Content-Type application/zip
+				Cache-Control no-store
+				-Etag
+			}
+			file_server
+		}
 	}
 	php_fastcgi unix/$SOCKETS/fpm.sock {
 		buffer_requests
@@ -350,10 +366,10 @@ stop_part() {
 # All are told at once, and then each is waited for.
 stop_web() {
   local each
-  for each in devices live scheduler queue caddy fpm; do
+  for each in devices live scheduler long queue caddy fpm; do
     [ ! -p "$SV/$each/supervise/ok" ] || { touch "$SV/$each/down" && sv down "$SV/$each" >/dev/null 2>&1; } || true
   done
-  for each in devices live scheduler queue caddy fpm; do stop_part "$each"; done
+  for each in devices live scheduler long queue caddy fpm; do stop_part "$each"; done
 }
 
 stop_instance() {
@@ -381,6 +397,8 @@ answers() {
     caddy) [ "$(curl -s -m 5 -o /dev/null -w '%{http_code}' "$APP_URL/index.php")" = 404 ] ;;
     live) curl -s -m 3 -o /dev/null --unix-socket "$SOCKETS/live.sock" http://kettle/ ;;
     queue) beats queue 90 ;;
+    # While it carries a house it says so in the queue.
+    long) beats long 90 || [ "$(sql "$DB_DATABASE" -e "SELECT COUNT(*) FROM jobs WHERE queue = 'long' AND reserved_at > UNIX_TIMESTAMP() - 300")" != 0 ] ;;
     devices) beats devices 30 ;;
     scheduler) beats scheduler 150 ;;
   esac >/dev/null 2>&1

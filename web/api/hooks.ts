@@ -20,13 +20,23 @@ export function useHouseId(): string {
 }
 
 /** Something of the current house. */
-export function useOfHouse<const P extends string>(path: P, options: { stale?: number; enabled?: boolean } = {}) {
+export function useOfHouse<const P extends string>(
+  path: P,
+  options: {
+    stale?: number
+    enabled?: boolean
+    /** After how many ms it is asked again, by what was answered last. */
+    every?: (last: Answer<'get', `/houses/${string}${P}`> | undefined) => number | false
+  } = {},
+) {
   const house = useHouseId()
+  const { every } = options
   return useQuery<Answer<'get', `/houses/${string}${P}`>>({
     queryKey: ['house', house, path],
     queryFn: ({ signal }) => get(`/houses/${house}${path}`, signal),
     staleTime: options.stale ?? 0,
     enabled: options.enabled ?? true,
+    ...(every ? { refetchInterval: (query) => every(query.state.data) } : {}),
   })
 }
 

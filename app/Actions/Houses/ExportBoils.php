@@ -11,30 +11,26 @@ final readonly class ExportBoils
 {
     public function __construct(private KitchenFactory $kitchens) {}
 
-    /** @return list<array<string, mixed>> */
-    public function __invoke(): array
+    /** @return iterable<array<string, mixed>> */
+    public function __invoke(): iterable
     {
         $words = $this->kitchens->words();
 
-        return array_values(
-            Boil::query()
-                ->with(['entries' => fn ($query) => $query->orderBy('id')])
-                ->orderBy('id')
-                ->get()
-                ->map(
-                    fn (Boil $boil) => [
-                        'id' => $boil->uid,
-                        'code' => $boil->code,
-                        'kind' => $boil->kind,
-                        'name' => $boil->name,
-                        'begun_at' => Exported::moment($boil->begun_at),
-                        'wish' => (object) $boil->wish,
-                        'plan' => (object) $boil->plan->document,
-                        'label' => $boil->label,
-                        'log' => array_values($boil->entries->map(fn (BoilEntry $entry) => Exported::line($entry, $words))->all()),
-                    ],
-                )
-                ->all(),
-        );
+        return Boil::query()
+            ->with(['entries' => fn ($query) => $query->orderBy('id')])
+            ->lazyById(Exported::AT_ONCE)
+            ->map(
+                fn (Boil $boil) => [
+                    'id' => $boil->uid,
+                    'code' => $boil->code,
+                    'kind' => $boil->kind,
+                    'name' => $boil->name,
+                    'begun_at' => Exported::moment($boil->begun_at),
+                    'wish' => (object) $boil->wish,
+                    'plan' => (object) $boil->plan->document,
+                    'label' => $boil->label,
+                    'log' => array_values($boil->entries->map(fn (BoilEntry $entry) => Exported::line($entry, $words))->all()),
+                ],
+            );
     }
 }

@@ -5,14 +5,17 @@ namespace App\Actions\Houses;
 use App\House\KitchenFactory;
 use App\Models\AlmanacNote;
 use App\Models\Batch;
+use App\Models\Boil;
 use App\Models\BottleSize;
 use App\Models\Jar;
 use App\Models\LogEntry;
 use App\Models\Lot;
 use App\Models\LotCheck;
 use App\Models\LotMove;
+use App\Models\Making;
 use App\Models\Membership;
 use App\Models\OwnThing;
+use App\Models\Photo;
 use App\Models\Recipe;
 use App\Models\RecipeVersion;
 use App\Models\Tenancy\CurrentHouse;
@@ -24,6 +27,11 @@ final readonly class ExportHouse
 {
     public const FORMAT = 'warm-kettle-house';
 
+    /** No more goes into one JSON document, which is made in memory; a zip takes any. */
+    private const ROWS = 300;
+
+    private const PICTURES = 60;
+
     public function __construct(
         private CurrentHouse $current,
         private ExportStove $stove,
@@ -33,14 +41,41 @@ final readonly class ExportHouse
         private KitchenFactory $kitchens,
     ) {}
 
-    /** @return array<string, mixed> */
+    /**
+     * As one JSON document: for what is small.
+     *
+     * @return array<string, mixed>
+     *
+     * @throws TransferException where it is too much for one
+     */
     public function __invoke(): array
     {
-        $house = $this->current->house();
+        if ($this->heavy()) {
+            throw TransferException::tooLarge();
+        }
 
         return [
             'format' => self::FORMAT,
             'version' => 1,
+            ...$this->head(),
+            ...array_map(fn (iterable $rows) => iterator_to_array($rows, false), $this->rows(false)),
+        ];
+    }
+
+    /** Whether it is more than one document in memory may be. */
+    private function heavy(): bool
+    {
+        $rows = Batch::query()->count() + Making::query()->count() + Boil::query()->count() + Lot::withTrashed()->count();
+
+        return $rows > self::ROWS || Photo::query()->count() > self::PICTURES;
+    }
+
+    /** @return array{exported_at: string, house: array<string, mixed>, people: list<array<string, string>>} */
+    public function head(): array
+    {
+        $house = $this->current->house();
+
+        return [
             'exported_at' => Exported::moment(Carbon::now()),
             'house' => [
                 ...$house->only(['name', 'time_zone', 'measures', 'wake', 'bed']),
@@ -65,74 +100,70 @@ final readonly class ExportHouse
                     ->map(fn (Membership $m) => ['name' => $m->user->name, 'email' => $m->user->email, 'role' => $m->role->value])
                     ->all(),
             ),
-            'jars' => array_values(
-                Jar::withTrashed()
-                    ->orderBy('id')
-                    ->get()
-                    ->map(
-                        fn (Jar $jar) => [
-                            'id' => $jar->uid,
-                            'called' => $jar->called,
-                            'brim_ml' => (float) $jar->brim_ml,
-                            'height_mm' => (float) $jar->height_mm,
-                            'kind' => $jar->kind,
-                            ...$jar->marks === null ? [] : ['marks' => $jar->marks],
-                            'retired' => $jar->trashed(),
-                        ],
-                    )
-                    ->all(),
+        ];
+    }
+
+    /**
+     * Everything else, a few rows in memory at a time.
+     *
+     * @param  bool  $whole as the zip has it; else as the JSON document
+     * @return array<string, iterable<array<string, mixed>>> by the name of the section
+     */
+    public function rows(bool $whole): array
+    {
+        return [
+            'jars' => Jar::withTrashed()->lazyById(Exported::AT_ONCE)->map(
+                fn (Jar $jar) => [
+                    'id' => $jar->uid,
+                    'called' => $jar->called,
+                    'brim_ml' => (float) $jar->brim_ml,
+                    'height_mm' => (float) $jar->height_mm,
+                    'kind' => $jar->kind,
+                    ...$jar->marks === null ? [] : ['marks' => $jar->marks],
+                    'retired' => $jar->trashed(),
+                ],
             ),
-            'bottles' => array_values(
-                BottleSize::withTrashed()
-                    ->orderBy('id')
-                    ->get()
-                    ->map(
-                        fn (BottleSize $size) => [
-                            'id' => $size->uid,
-                            'called' => $size->called,
-                            'capacity_ml' => (float) $size->capacity_ml,
-                            'retired' => $size->trashed(),
-                        ],
-                    )
-                    ->all(),
+            'bottles' => BottleSize::withTrashed()->lazyById(Exported::AT_ONCE)->map(
+                fn (BottleSize $size) => [
+                    'id' => $size->uid,
+                    'called' => $size->called,
+                    'capacity_ml' => (float) $size->capacity_ml,
+                    'retired' => $size->trashed(),
+                ],
             ),
-            'batches' => array_values(
-                Batch::query()
-                    ->with(['entries' => fn ($query) => $query->orderBy('id')])
-                    ->orderBy('id')
-                    ->get()
-                    ->map(fn (Batch $batch) => $this->batch($batch))
-                    ->all(),
-            ),
-            'lots' => array_values(
-                Lot::withTrashed()
-                    ->with(['moves' => fn ($query) => $query->orderBy('id'), 'moves.batch', 'moves.making', 'moves.boil', 'checks'])
-                    ->orderBy('id')
-                    ->get()
-                    ->map(fn (Lot $lot) => $this->lot($lot))
-                    ->all(),
-            ),
-            'recipes' => array_values(
-                Recipe::withTrashed()
-                    ->with(['versions' => fn ($query) => $query->orderBy('number')])
-                    ->orderBy('id')
-                    ->get()
-                    ->map(fn (Recipe $recipe) => $this->recipe($recipe))
-                    ->all(),
-            ),
-            'own' => array_values(OwnThing::query()->orderBy('id')->get()->map(fn (OwnThing $own) => $own->fields)->all()),
-            'almanac' => array_values(
-                AlmanacNote::query()
-                    ->orderBy('id')
-                    ->get()
-                    ->map(fn (AlmanacNote $note) => ['kind' => $note->kind, 'key' => $note->key, 'note' => $note->note, 'by' => $note->by])
-                    ->all(),
-            ),
+            'batches' => Batch::query()
+                ->with(['entries' => fn ($query) => $query->orderBy('id')])
+                ->lazyById(Exported::AT_ONCE)
+                ->map($this->batch(...)),
+            'lots' => Lot::withTrashed()
+                ->with([
+                    'moves' => fn ($query) => $query->orderBy('id'),
+                    'moves.batch:id,house_id,uid',
+                    'moves.making:id,house_id,uid',
+                    'moves.boil:id,house_id,uid',
+                    'checks',
+                ])
+                ->lazyById(Exported::AT_ONCE)
+                ->map($this->lot(...)),
+            'recipes' => Recipe::withTrashed()
+                ->with(['versions' => fn ($query) => $query->orderBy('number')])
+                ->lazyById(Exported::AT_ONCE)
+                ->map($this->recipe(...)),
+            'own' => OwnThing::query()->lazyById(Exported::AT_ONCE)->map(fn (OwnThing $own) => $own->fields),
+            'almanac' => AlmanacNote::query()
+                ->lazyById(Exported::AT_ONCE)
+                ->map(fn (AlmanacNote $note) => ['kind' => $note->kind, 'key' => $note->key, 'note' => $note->note, 'by' => $note->by]),
             'makings' => ($this->makings)(),
             'boils' => ($this->boils)(),
             'wanted' => $this->makings->wanted(),
-            ...($this->stove)(),
+            ...($this->stove)($whole),
         ];
+    }
+
+    /** @return iterable<string, string> JPEGs by their file in the zip */
+    public function pictures(): iterable
+    {
+        return $this->stove->pictures();
     }
 
     /** @return array<string, mixed> */

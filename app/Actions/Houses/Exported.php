@@ -11,6 +11,15 @@ use Kettle\Recipe\Words;
 /** What stands in an exported house wherever it comes from: moments, and lines of a logbook. */
 final class Exported
 {
+    /** So many rows are in memory at once, however large the house. */
+    public const AT_ONCE = 50;
+
+    /** The file of a picture in a house's zip. */
+    public static function picture(string $id): string
+    {
+        return "photos/{$id}.jpg";
+    }
+
     public static function moment(Carbon $moment): string
     {
         return $moment->copy()->utc()->format('Y-m-d\TH:i:s\Z');

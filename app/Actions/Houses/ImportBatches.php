@@ -33,35 +33,33 @@ final readonly class ImportBatches
     ) {}
 
     /**
-     * @param  list<BatchRow>  $rows
+     * @param  iterable<BatchRow>  $rows
      * @return array{int, int, int, list<int>} batches and lines added, batches here already, and which have new lines
      */
-    public function rows(array $rows): array
+    public function rows(iterable $rows): array
     {
-        $known = Batch::query()
-            ->select(['id', 'house_id', 'uid', 'code'])
-            ->get();
-        $byUid = $known->keyBy('uid');
-        $codes = $known->pluck('uid', 'code');
+        /** @var array<string, int> $ids */
+        $ids = Batch::query()->pluck('id', 'uid')->all();
+        $codes = Batch::query()->pluck('uid', 'code');
         $added = $lines = $here = 0;
         $changed = [];
         foreach ($rows as $row) {
-            $batch = $byUid->get($row['id']);
-            if ($batch === null) {
+            $id = $ids[$row['id']] ?? null;
+            if ($id === null) {
                 if ($codes->has($row['code'])) {
                     throw ImportException::codeTaken($row['code']);
                 }
-                $batch = $this->addBatch($row);
-                $byUid->put($batch->uid, $batch);
-                $codes->put($batch->code, $batch->uid);
+                $id = $this->addBatch($row);
+                $ids[$row['id']] = $id;
+                $codes->put($row['code'], $row['id']);
                 $added++;
             } else {
                 $here++;
             }
-            $new = $this->lines->add(LogEntry::class, 'batch_id', $batch->id, $row['log']);
+            $new = $this->lines->add(LogEntry::class, 'batch_id', $id, $row['log']);
             $lines += $new;
             if ($new > 0) {
-                $changed[] = $batch->id;
+                $changed[] = $id;
             }
         }
         $house = $this->current->house();
@@ -75,33 +73,34 @@ final readonly class ImportBatches
         return [$added, $lines, $here, $changed];
     }
 
-    /** @param  BatchRow  $row */
-    private function addBatch(array $row): Batch
+    /**
+     * @param  BatchRow  $row
+     * @return int its id
+     */
+    private function addBatch(array $row): int
     {
         $kept = $row['kept'] ?? null;
         $this->refuseUnknown($row, $row['plan']);
         $kept !== null && $this->refuseUnknown($row, $kept['plan']);
         $start = Carbon::parse($row['start_at']);
 
-        return Batch::query()
-            ->create([
-                'uid' => $row['id'],
-                'code' => $row['code'],
-                'herbs' => $kept['herbs'] ?? ['all' => [$row['herb_name']]],
-                'oils' => $kept['oils'] ?? ['all' => [$row['oils_name']]],
-                'origin' => $row['origin'],
-                'wish' => $row['wish'],
-                'plan' => $kept['plan'] ?? PlanDocument::kept($row['plan']),
-                'repeats' => $row['repeats'],
-                'label' => $row['label'] ?? null,
-                'start_at' => $start,
-                'strain_at' => $start,
-                'best_before' => $start,
-                'stage' => Stage::Planned,
-                'shelf' => [],
-                'version' => 0,
-            ])
-            ->refresh();
+        return Batch::query()->create([
+            'uid' => $row['id'],
+            'code' => $row['code'],
+            'herbs' => $kept['herbs'] ?? ['all' => [$row['herb_name']]],
+            'oils' => $kept['oils'] ?? ['all' => [$row['oils_name']]],
+            'origin' => $row['origin'],
+            'wish' => $row['wish'],
+            'plan' => $kept['plan'] ?? PlanDocument::kept($row['plan']),
+            'repeats' => $row['repeats'],
+            'label' => $row['label'] ?? null,
+            'start_at' => $start,
+            'strain_at' => $start,
+            'best_before' => $start,
+            'stage' => Stage::Planned,
+            'shelf' => [],
+            'version' => 0,
+        ])->id;
     }
 
     /**

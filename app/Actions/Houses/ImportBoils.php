@@ -26,31 +26,32 @@ final readonly class ImportBoils
     ) {}
 
     /**
-     * @param  list<BoilRow>  $rows
+     * @param  iterable<BoilRow>  $rows
      * @return int pots added, or that have new lines
      */
-    public function __invoke(array $rows): int
+    public function __invoke(iterable $rows): int
     {
-        $known = Boil::query()->get()->keyBy('uid');
-        $codes = $known->pluck('uid', 'code');
+        /** @var array<string, int> $ids */
+        $ids = Boil::query()->pluck('id', 'uid')->all();
+        $codes = Boil::query()->pluck('uid', 'code');
         $changed = [];
         foreach ($rows as $row) {
-            $boil = $known->get($row['id']);
-            if ($boil === null) {
+            $id = $ids[$row['id']] ?? null;
+            if ($id === null) {
                 if ($codes->has($row['code'])) {
                     throw ImportException::codeTaken($row['code']);
                 }
-                $boil = $this->add($row);
-                $known->put($boil->uid, $boil);
-                $codes->put($boil->code, $boil->uid);
+                $id = $this->add($row);
+                $ids[$row['id']] = $id;
+                $codes->put($row['code'], $row['id']);
             }
-            if ($this->lines->add(BoilEntry::class, 'boil_id', $boil->id, $row['log']) > 0) {
-                $this->logbook->refresh($boil);
-                $changed[] = $boil;
+            if ($this->lines->add(BoilEntry::class, 'boil_id', $id, $row['log']) > 0) {
+                $this->logbook->refresh(Boil::query()->whereKey($id)->firstOrFail());
+                $changed[] = $id;
             }
         }
-        foreach ($changed as $boil) {
-            $this->fill->taken($boil);
+        foreach ($changed as $id) {
+            $this->fill->taken(Boil::query()->whereKey($id)->firstOrFail());
         }
         $count = $codes->keys()->map(fn (int|string $code) => (int) substr((string) $code, 4))->max() ?? 0;
         DB::table('batch_counters')->upsert(
@@ -62,20 +63,21 @@ final readonly class ImportBoils
         return count($changed);
     }
 
-    /** @param  BoilRow  $row */
-    private function add(array $row): Boil
+    /**
+     * @param  BoilRow  $row
+     * @return int its id
+     */
+    private function add(array $row): int
     {
-        return Boil::query()
-            ->create([
-                'uid' => $row['id'],
-                'code' => $row['code'],
-                'kind' => $row['kind'],
-                'wish' => $row['wish'],
-                'plan' => $row['plan'],
-                'label' => $row['label'] ?? null,
-                'stage' => Stage::Planned,
-                'begun_at' => Carbon::parse($row['begun_at']),
-            ])
-            ->refresh();
+        return Boil::query()->create([
+            'uid' => $row['id'],
+            'code' => $row['code'],
+            'kind' => $row['kind'],
+            'wish' => $row['wish'],
+            'plan' => $row['plan'],
+            'label' => $row['label'] ?? null,
+            'stage' => Stage::Planned,
+            'begun_at' => Carbon::parse($row['begun_at']),
+        ])->id;
     }
 }

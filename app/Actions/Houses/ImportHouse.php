@@ -4,9 +4,11 @@ namespace App\Actions\Houses;
 
 use App\Actions\Almanac\SaveOwn;
 use App\Actions\Batches\BatchProjector;
-use App\Actions\Melt\MakingDocument;
 use App\Actions\Stove\PlanDiary;
-use App\House\KitchenFactory;
+use App\Actions\Transfers\Choices;
+use App\Actions\Transfers\HouseSchema;
+use App\Actions\Transfers\HouseSource;
+use App\Actions\Transfers\JsonSource;
 use App\Models\AlmanacNote;
 use App\Models\Batch;
 use App\Models\House;
@@ -18,10 +20,6 @@ use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Kettle\Material\OwnException;
 use Kettle\Reason\Said;
-use Kettle\Recipe\Planning;
-use Opis\JsonSchema\Errors\ErrorFormatter;
-use Opis\JsonSchema\Errors\ValidationError;
-use Opis\JsonSchema\Validator;
 
 /**
  * Takes an exported house into the current one: all of it or nothing. What is here already, by id,
@@ -47,10 +45,11 @@ use Opis\JsonSchema\Validator;
  * @phpstan-type RecipeRow array{id: string, retired: bool, versions: non-empty-list<VersionRow>}
  * @phpstan-type CookerRow array{id: string, retired: bool, called: string, length_mm: float|int, height_mm: float|int}
  * @phpstan-type SessionJarRow array{batch: string, count: int, planned_h: float|int, had_h: float|int, hours?: float|int|null,
- *     in_at: string, out_at?: ?string}
+ *     thermometer?: ?string, in_at: string, out_at?: ?string}
  * @phpstan-type EventRow array{kind: string, data: array<mixed>, kept?: array<mixed>, by: ?string, happened_at: string}
  * @phpstan-type SessionRow array{id: string, cooker?: ?string, set_up: array{water_ml: float|int}, setting: string,
- *     band: array<mixed>, started_at: string, ended_at?: ?string, jars: list<SessionJarRow>, events: list<EventRow>,
+ *     band: array<mixed>, started_at: string, ended_at?: ?string, last_at?: string,
+ *     thermometers?: list<string>, jars: list<SessionJarRow>, events: list<EventRow>,
  *     readings: list<array{int, float}>}
  * @phpstan-type AbsenceRow array{id: string, called: string, from: string, to: string}
  * @phpstan-type DayRow array{day: string, cloud: ?float, low_c: ?float, high_c: ?float}
@@ -61,14 +60,58 @@ use Opis\JsonSchema\Validator;
  *     label?: array<string, mixed>|null,
  *     log: list<LineRow>}
  * @phpstan-type WantedRow array{id: string, wish: array<string, mixed>, ready_by: string, making?: ?string, closed_at?: ?string}
- * @phpstan-type HouseFile array{jars: list<SizeRow>, bottles: list<SizeRow>, batches: list<BatchRow>, lots?: list<LotRow>,
- *     recipes?: list<RecipeRow>, almanac?: list<array{kind: string, key: string, note: string, by: string}>,
- *     cookers?: list<CookerRow>, sessions?: list<SessionRow>, absences?: list<AbsenceRow>, weather?: list<DayRow>,
- *     photos?: list<PhotoRow>, makings?: list<MakingRow>, boils?: list<BoilRow>, wanted?: list<WantedRow>,
- *     own?: list<array<string, mixed>>}
+ * @phpstan-type ThermometerRow array{id: string, called: string, kind: string, retired: bool}
+ * @phpstan-type ReadingsRow array{session: string, thermometer: string, readings: list<array{int, float}>}
+ * @phpstan-type CalendarRow array{id: string, called: string, busy: list<AbsenceRow>}
+ * @phpstan-type HouseFile array{jars: iterable<SizeRow>, bottles: iterable<SizeRow>, batches: iterable<BatchRow>,
+ *     lots: iterable<LotRow>, recipes: iterable<RecipeRow>, almanac: iterable<array{kind: string, key: string, note: string, by: string}>,
+ *     cookers: iterable<CookerRow>, sessions: iterable<SessionRow>, absences: iterable<AbsenceRow>, weather: iterable<DayRow>,
+ *     photos: iterable<PhotoRow>, makings: iterable<MakingRow>, boils: iterable<BoilRow>, wanted: iterable<WantedRow>,
+ *     own: iterable<array<string, mixed>>, thermometers: iterable<ThermometerRow>, readings: iterable<ReadingsRow>,
+ *     calendars: iterable<CalendarRow>}
  */
 final readonly class ImportHouse
 {
+    private const SECTIONS = [
+        'own',
+        'jars',
+        'bottles',
+        'batches',
+        'makings',
+        'boils',
+        'lots',
+        'recipes',
+        'cookers',
+        'thermometers',
+        'sessions',
+        'readings',
+        'absences',
+        'calendars',
+        'weather',
+        'photos',
+        'wanted',
+        'almanac',
+    ];
+
+    private const SETTINGS = [
+        'name',
+        'time_zone',
+        'measures',
+        'wake',
+        'bed',
+        'drops_per_ml',
+        'currency',
+        'hour_rate',
+        'room_c',
+        'burners',
+        'things',
+        'latitude',
+        'longitude',
+        'height_m',
+        'facing',
+        'home',
+    ];
+
     public function __construct(
         private BatchProjector $fold,
         private CurrentHouse $current,
@@ -78,147 +121,116 @@ final readonly class ImportHouse
         private ImportStove $stove,
         private ImportMakings $makings,
         private ImportBoils $boils,
-        private MakingDocument $documents,
         private PlanDiary $diary,
-        private KitchenFactory $kitchens,
-        private Planning $planning,
+        private HouseSchema $schema,
         private SaveOwn $saveOwn,
     ) {}
 
     /** @throws ImportException */
     public function __invoke(string $json): Imported
     {
-        $document = json_decode($json, false, 64);
-        if (! ($document instanceof \stdClass)) {
-            throw ImportException::broken();
-        }
-        $this->validate($document);
-        /** @var HouseFile $house */
-        $house = json_decode($json, true, 64);
-        $this->validateKept($document, $house);
+        return $this->from(JsonSource::read($json, $this->schema), new Choices());
+    }
 
+    /**
+     * @param  \Closure(): void|null  $folded called for each batch and product that was worked out anew
+     *
+     * @throws ImportException
+     */
+    public function from(HouseSource $source, Choices $choices, ?\Closure $folded = null): Imported
+    {
         try {
-            return $this->take($house);
+            return DB::transaction(fn () => $this->take($source, $choices, $folded ?? fn () => null));
         } catch (UniqueConstraintViolationException) {
             throw ImportException::notOurs('the logbooks', 'two lines have the same id');
         } catch (InvalidFormatException) {
             throw ImportException::notOurs('the logbooks', 'a moment is not one of the calendar');
-        } catch (QueryException) {
+        } catch (QueryException $thrown) {
+            // What the database could not do is not what the file said: class 22 is of values, 23 of what they may be together.
+            if (preg_match('/^2[23]/', (string) $thrown->getCode()) !== 1) {
+                throw $thrown;
+            }
             throw ImportException::notOurs('the batches', 'a value is out of what the records can hold');
         }
     }
 
-    /** @param  HouseFile  $house */
-    private function take(array $house): Imported
+    /** @param  \Closure(): void  $folded */
+    private function take(HouseSource $source, Choices $choices, \Closure $folded): Imported
     {
-        return DB::transaction(function () use ($house): Imported {
-            House::query()
-                ->whereKey($this->current->house()->id)
-                ->lockForUpdate()
-                ->first();
-            // First: lots, plans and recipes know them by their ids.
-            $this->own($house['own'] ?? []);
-            $jars = $this->vessels->jars($house['jars']);
-            $bottles = $this->vessels->bottles($house['bottles']);
-            [$batches, $entries, $here, $changed] = $this->batches->rows($house['batches']);
-            [$makings, $remade] = $this->makings->rows($house['makings'] ?? []);
-            $boils = ($this->boils)($house['boils'] ?? []);
-            $lots = $this->stores->lots($house['lots'] ?? []);
-            $recipes = $this->stores->recipes($house['recipes'] ?? []);
-            $stove = ($this->stove)($house);
-            // Folded when their lots are here too, and when somebody is away: a batch keeps as long as what it was made
-            // from, and its tasks go round the absences.
-            foreach ($changed as $id) {
-                $this->fold->refresh(Batch::query()->findOrFail($id));
-            }
-            $this->makings->fold($remade);
-            $makings += $this->makings->wanted($house['wanted'] ?? []);
-            $notes = $this->notes($house['almanac'] ?? []);
-            $batches + $entries > 0 && ($this->diary)(Said::of('moved.house-taken-in'));
+        $house = House::query()
+            ->whereKey($this->current->house()->id)
+            ->lockForUpdate()
+            ->firstOrFail();
+        if ($choices->settings) {
+            $this->settings($house, $source->head()['house']);
+        }
+        /** @var HouseFile $rows */
+        $rows = array_combine(self::SECTIONS, array_map($source->rows(...), self::SECTIONS));
+        // First: lots, plans and recipes know them by their ids.
+        $this->own($rows['own']);
+        $jars = $this->vessels->jars($rows['jars']);
+        $bottles = $this->vessels->bottles($rows['bottles']);
+        [$batches, $entries, $here, $changed] = $this->batches->rows($rows['batches']);
+        [$makings, $remade] = $this->makings->rows($rows['makings']);
+        $boils = ($this->boils)($rows['boils']);
+        $lots = $this->stores->lots($rows['lots']);
+        $recipes = $this->stores->recipes($rows['recipes']);
+        $stove = ($this->stove)($rows, $choices);
+        // Folded when their lots are here too, and when somebody is away: a batch keeps as long as what it was made
+        // from, and its tasks go round the absences.
+        foreach ($changed as $id) {
+            $this->fold->refresh(Batch::query()->findOrFail($id));
+            $folded();
+        }
+        $this->makings->fold($remade);
+        $makings += $this->makings->wanted($rows['wanted']);
+        $notes = $this->notes($rows['almanac']);
+        $batches + $entries > 0 && ($this->diary)(Said::of('moved.house-taken-in'));
+        $settings = $choices->settings ? ' The house’s settings are as they were there.' : '';
 
-            return new Imported(
-                $batches,
-                $entries,
-                $jars,
-                $bottles,
-                $here,
-                $lots,
-                $recipes,
-                $batches + $entries + $jars + $bottles + $lots + $recipes + $stove + $notes + $makings + $boils + count($remade) === 0
-                    ? 'Everything in that file is here already; nothing was changed.'
-                    : sprintf(
-                        'Taken in: %d batches with %d lines of their logbooks, %d jar sizes, %d bottle sizes, %d '.
-                            'lots, %d recipes, %d products, %d pots boiled down, %d things of the stove. %d batches were here already.',
-                        $batches,
-                        $entries,
-                        $jars,
-                        $bottles,
-                        $lots,
-                        $recipes,
-                        $makings,
-                        $boils,
-                        $stove,
-                        $here,
-                    ),
-            );
-        });
+        return new Imported(
+            $batches,
+            $entries,
+            $jars,
+            $bottles,
+            $here,
+            $lots,
+            $recipes,
+            $batches + $entries + $jars + $bottles + $lots + $recipes + $stove + $notes + $makings + $boils + count($remade) === 0
+                ? 'Everything in that file is here already; '.
+                    ($settings === '' ? 'nothing was changed.' : 'nothing of it was changed.'.$settings)
+                : sprintf(
+                    'Taken in: %d batches with %d lines of their logbooks, %d jar sizes, %d bottle sizes, %d '.
+                        'lots, %d recipes, %d products, %d pots boiled down, %d things of the stove. %d batches were here already.%s',
+                    $batches,
+                    $entries,
+                    $jars,
+                    $bottles,
+                    $lots,
+                    $recipes,
+                    $makings,
+                    $boils,
+                    $stove,
+                    $here,
+                    $settings,
+                ),
+        );
     }
 
-    /**
-     * Plans that are kept as data must tell as a plan does.
-     *
-     * @param  \stdClass  $document as the file has it; the plans in it are told anew
-     * @param  HouseFile  $house the same
-     */
-    private function validateKept(\stdClass $document, array $house): void
+    /** @param  array<string, mixed>  $settings as the file's head has them */
+    private function settings(House $house, array $settings): void
     {
-        $kitchen = $this->kitchens->plain();
-        $any = false;
-        /** @var list<\stdClass> $batches */
-        $batches = $document->batches;
-        foreach ($house['batches'] as $i => $row) {
-            if (isset($row['kept'])) {
-                $told = $this->planning->told($row['kept']['plan'], $kitchen);
-                $batches[$i]->plan = json_decode(json_encode($told, JSON_THROW_ON_ERROR));
-                $any = true;
-            }
-        }
-        /** @var list<\stdClass> $makings */
-        $makings = $document->makings ?? [];
-        foreach ($house['makings'] ?? [] as $i => $row) {
-            $makings[$i]->plan = json_decode(json_encode($this->documents->told($row['kept']['plan']), JSON_THROW_ON_ERROR));
-            $any = true;
-        }
-        $any && $this->validate($document);
-    }
-
-    private function validate(object $document): void
-    {
-        $validator = new Validator();
-        $schema = json_decode((string) file_get_contents(base_path('docs/formats/house.schema.json')));
-        assert(is_object($schema));
-        $error = $validator->validate($document, $schema)->error();
-        if ($error !== null) {
-            // The deepest cause says most.
-            while (($cause = $error->subErrors()[0] ?? null) instanceof ValidationError) {
-                $error = $cause;
-            }
-            /** @var list<int|string> $path */
-            $path = $error->data()->fullPath();
-            $where = implode(' / ', $path);
-            throw ImportException::notOurs(
-                $where === '' ? 'the beginning' : mb_substr($where, 0, 120),
-                lcfirst(mb_substr((new ErrorFormatter())->formatErrorMessage($error), 0, 200)),
-            );
-        }
+        $house->update([...array_intersect_key($settings, array_flip(self::SETTINGS)), 'version' => $house->version + 1]);
+        // What reads the house from here on reads it as it is now.
+        $this->current->house()->refresh();
     }
 
     /**
      * The house's own words about things in the Almanac; where it has some already, those stay.
      *
-     * @param  list<array{kind: string, key: string, note: string, by: string}>  $rows
+     * @param  iterable<array{kind: string, key: string, note: string, by: string}>  $rows
      */
-    private function notes(array $rows): int
+    private function notes(iterable $rows): int
     {
         $here = AlmanacNote::query()
             ->get(['id', 'house_id', 'kind', 'key'])
@@ -234,8 +246,8 @@ final readonly class ImportHouse
         return $added;
     }
 
-    /** @param  list<array<string, mixed>>  $things those that are here already stay as they are */
-    private function own(array $things): void
+    /** @param  iterable<array<string, mixed>>  $things those that are here already stay as they are */
+    private function own(iterable $things): void
     {
         $there = OwnThing::query()->pluck('slug')->all();
         foreach ($things as $fields) {

@@ -34,30 +34,29 @@ final readonly class ImportMakings
     /**
      * Before the lots, whose moves name them.
      *
-     * @param  list<MakingRow>  $rows
+     * @param  iterable<MakingRow>  $rows
      * @return array{int, list<int>} products added, and those that have new lines
      */
-    public function rows(array $rows): array
+    public function rows(iterable $rows): array
     {
-        $known = Making::query()
-            ->get(['id', 'house_id', 'uid', 'code'])
-            ->keyBy('uid');
-        $codes = $known->pluck('uid', 'code');
+        /** @var array<string, int> $ids */
+        $ids = Making::query()->pluck('id', 'uid')->all();
+        $codes = Making::query()->pluck('uid', 'code');
         $added = 0;
         $changed = [];
         foreach ($rows as $row) {
-            $making = $known->get($row['id']);
-            if ($making === null) {
+            $id = $ids[$row['id']] ?? null;
+            if ($id === null) {
                 if ($codes->has($row['code'])) {
                     throw ImportException::codeTaken($row['code']);
                 }
-                $making = $this->add($row);
-                $known->put($making->uid, $making);
-                $codes->put($making->code, $making->uid);
+                $id = $this->add($row);
+                $ids[$row['id']] = $id;
+                $codes->put($row['code'], $row['id']);
                 $added++;
             }
-            if ($this->lines->add(MakingEntry::class, 'making_id', $making->id, $row['log']) > 0) {
-                $changed[] = $making->id;
+            if ($this->lines->add(MakingEntry::class, 'making_id', $id, $row['log']) > 0) {
+                $changed[] = $id;
             }
         }
         $count = $codes->keys()->map(fn (int|string $code) => (int) substr((string) $code, 4))->max() ?? 0;
@@ -85,10 +84,10 @@ final readonly class ImportMakings
     /**
      * What is wanted by a day, once its oils are here.
      *
-     * @param  list<WantedRow>  $rows
+     * @param  iterable<WantedRow>  $rows
      * @return int added
      */
-    public function wanted(array $rows): int
+    public function wanted(iterable $rows): int
     {
         $known = Wanted::query()->pluck('id', 'uid');
         $begun = Making::query()->pluck('id', 'uid');
@@ -119,8 +118,11 @@ final readonly class ImportMakings
         return $added;
     }
 
-    /** @param  MakingRow  $row */
-    private function add(array $row): Making
+    /**
+     * @param  MakingRow  $row
+     * @return int its id
+     */
+    private function add(array $row): int
     {
         try {
             MeltTable::of($this->tables)->product($row['product']);
@@ -129,20 +131,18 @@ final readonly class ImportMakings
         }
         $begun = Carbon::parse($row['begun_at']);
 
-        return Making::query()
-            ->create([
-                'uid' => $row['id'],
-                'code' => $row['code'],
-                'product' => $row['product'],
-                'wish' => $row['wish'],
-                'plan' => $row['kept']['plan'],
-                'plants' => $row['kept']['plants'],
-                'label' => $row['label'] ?? null,
-                'begun_at' => $begun,
-                'best_before' => $begun,
-                'stage' => Stage::Planned,
-                'verdicts' => [],
-            ])
-            ->refresh();
+        return Making::query()->create([
+            'uid' => $row['id'],
+            'code' => $row['code'],
+            'product' => $row['product'],
+            'wish' => $row['wish'],
+            'plan' => $row['kept']['plan'],
+            'plants' => $row['kept']['plants'],
+            'label' => $row['label'] ?? null,
+            'begun_at' => $begun,
+            'best_before' => $begun,
+            'stage' => Stage::Planned,
+            'verdicts' => [],
+        ])->id;
     }
 }

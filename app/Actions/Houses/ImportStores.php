@@ -29,12 +29,11 @@ final readonly class ImportStores
     public function __construct(private CurrentHouse $current, private StockLedger $ledger) {}
 
     /**
-     * @param  list<LotRow>  $rows
+     * @param  iterable<LotRow>  $rows
      * @return int lots added
      */
-    public function lots(array $rows): int
+    public function lots(iterable $rows): int
     {
-        $here = Lot::withTrashed()->get()->keyBy('uid');
         /** @var array<string, int> $batches */
         $batches = Batch::query()->pluck('id', 'uid')->all();
         /** @var array<string, int> $makings */
@@ -43,7 +42,7 @@ final readonly class ImportStores
         $boils = Boil::query()->pluck('id', 'uid')->all();
         $added = 0;
         foreach ($rows as $row) {
-            $lot = $here->get($row['id']);
+            $lot = Lot::withTrashed()->where('uid', $row['id'])->first();
             if ($lot === null) {
                 $lot = new Lot([
                     'uid' => $row['id'],
@@ -65,15 +64,14 @@ final readonly class ImportStores
     }
 
     /**
-     * @param  list<RecipeRow>  $rows
+     * @param  iterable<RecipeRow>  $rows
      * @return int recipes added
      */
-    public function recipes(array $rows): int
+    public function recipes(iterable $rows): int
     {
-        $here = Recipe::withTrashed()->with('versions')->get()->keyBy('uid');
         $added = 0;
         foreach ($rows as $row) {
-            $recipe = $here->get($row['id']);
+            $recipe = Recipe::withTrashed()->where('uid', $row['id'])->first();
             if ($recipe === null) {
                 $recipe = Recipe::query()->create(['uid' => $row['id'], 'name' => $row['versions'][0]['name'], 'version' => 1]);
                 if ($row['retired'] === true) {

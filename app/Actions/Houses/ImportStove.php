@@ -2,21 +2,19 @@
 
 namespace App\Actions\Houses;
 
-use App\Actions\Stove\TakeReadings;
+use App\Actions\Transfers\Choices;
 use App\House\KitchenFactory;
 use App\Models\Absence;
 use App\Models\Batch;
+use App\Models\BusyCalendar;
 use App\Models\Cooker;
 use App\Models\Photo;
-use App\Models\Probe;
 use App\Models\StoveEvent;
 use App\Models\StoveJar;
-use App\Models\StoveProbe;
 use App\Models\StoveSession;
 use App\Models\Tenancy\CurrentHouse;
 use App\Models\WeatherDay;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Str;
 use Kettle\Reason\RefusedException;
 
 /**
@@ -28,26 +26,33 @@ use Kettle\Reason\RefusedException;
  * @phpstan-import-type AbsenceRow from ImportHouse
  * @phpstan-import-type DayRow from ImportHouse
  * @phpstan-import-type PhotoRow from ImportHouse
+ * @phpstan-import-type CalendarRow from ImportHouse
  */
 final readonly class ImportStove
 {
-    public function __construct(private CurrentHouse $current, private TakeReadings $readings, private KitchenFactory $kitchens) {}
+    public function __construct(private CurrentHouse $current, private ImportReadings $measured, private KitchenFactory $kitchens) {}
 
     /**
      * @param  HouseFile  $house
      * @return int how many cookers, sessions, absences, days and pictures were added
      */
-    public function __invoke(array $house): int
+    public function __invoke(array $house, Choices $choices): int
     {
-        return $this->cookers($house['cookers'] ?? []) +
-            $this->sessions($house['sessions'] ?? []) +
-            $this->absences($house['absences'] ?? []) +
-            $this->weather($house['weather'] ?? []) +
-            $this->photos($house['photos'] ?? []);
+        $added = $this->cookers($house['cookers']) + $this->measured->thermometers($house['thermometers'], $choices->thermometers);
+        $sessions = $this->sessions($house['sessions']);
+        $this->measured->readings($house['readings'], $sessions);
+        $this->measured->warmed($sessions);
+
+        return $added +
+            count($sessions) +
+            $this->absences($house['absences']) +
+            $this->calendars($house['calendars'], $choices->calendars) +
+            $this->weather($house['weather']) +
+            $this->photos($house['photos']);
     }
 
-    /** @param  list<CookerRow>  $rows */
-    private function cookers(array $rows): int
+    /** @param  iterable<CookerRow>  $rows */
+    private function cookers(iterable $rows): int
     {
         $here = Cooker::withTrashed()->get();
         $likeness = fn (string $called, float|int|string $length, float|int|string $height): string => $called.
@@ -94,19 +99,23 @@ final readonly class ImportStove
         return $added;
     }
 
-    /** @param  list<SessionRow>  $rows */
-    private function sessions(array $rows): int
+    /**
+     * @param  iterable<SessionRow>  $rows
+     * @return array<string, int> those that were added, ids by uid
+     */
+    private function sessions(iterable $rows): array
     {
         $known = StoveSession::query()->pluck('uid')->flip();
         $batches = Batch::query()->pluck('id', 'uid');
         $cookers = Cooker::withTrashed()->pluck('id', 'uid');
-        $added = 0;
+        $probes = $this->measured->known();
+        $added = [];
         foreach ($rows as $row) {
             if ($known->has($row['id'])) {
                 continue;
             }
             $started = Carbon::parse($row['started_at']);
-            $ended = Carbon::parse($row['ended_at'] ?? $row['started_at']);
+            $ended = self::ended($row);
             $session = StoveSession::query()->create([
                 'uid' => $row['id'],
                 'cooker_id' => $cookers->get($row['cooker'] ?? ''),
@@ -131,10 +140,11 @@ final readonly class ImportStove
                         'count' => $jar['count'],
                         'planned_h' => $jar['planned_h'],
                         'had_h' => $jar['had_h'],
-                        'hours' => $jar['hours'] ?? 0,
+                        'probe_id' => $probes->get($jar['thermometer'] ?? ''),
+                        'hours' => $jar['hours'] ?? null,
                         'logged_h' => $jar['hours'] ?? 0,
                         'in_at' => Carbon::parse($jar['in_at']),
-                        'out_at' => Carbon::parse($jar['out_at'] ?? ($row['ended_at'] ?? $row['started_at'])),
+                        'out_at' => isset($jar['out_at']) ? Carbon::parse($jar['out_at']) : $ended,
                     ]);
                 }
             }
@@ -151,31 +161,59 @@ final readonly class ImportStove
                     $row['events'],
                 ),
             );
-            $this->log($session, $row);
-            $added++;
+            $this->measured->stood($session, $row, $probes);
+            $added[$row['id']] = $session->id;
         }
 
         return $added;
     }
 
-    /** @param  SessionRow  $row */
-    private function log(StoveSession $session, array $row): void
+    /**
+     * One that still ran ends where it was last known to.
+     *
+     * @param  SessionRow  $row
+     */
+    private static function ended(array $row): Carbon
     {
-        $probe =
-            Probe::query()->where('kind', Probe::HAND)->first() ??
-            Probe::query()->create(['uid' => Str::ulid()->toString(), 'called' => 'by eye', 'kind' => Probe::HAND]);
-        StoveProbe::query()->create(['stove_session_id' => $session->id, 'probe_id' => $probe->id, 'gathered' => []]);
-        ($this->readings)($session, $probe, array_map(fn (array $r) => ['at' => $r[0], 'c' => $r[1]], $row['readings']));
+        $last = $row['readings'] === [] ? null : max(array_column($row['readings'], 0));
+        $at = $row['ended_at'] ?? ($row['last_at'] ?? null);
+
+        return match (true) {
+            $at !== null => Carbon::parse($at),
+            $last !== null => Carbon::createFromTimestampUTC($last),
+            default => Carbon::parse($row['started_at']),
+        };
     }
 
-    /** @param  list<AbsenceRow>  $rows */
-    private function absences(array $rows): int
+    /**
+     * When a calendar that was read in says that somebody is busy.
+     *
+     * @param  iterable<CalendarRow>  $rows
+     */
+    private function calendars(iterable $rows, bool $chosen): int
+    {
+        $known = BusyCalendar::query()->pluck('uid')->flip();
+        $added = 0;
+        foreach ($rows as $row) {
+            if ($chosen && ! $known->has($row['id'])) {
+                $calendar = BusyCalendar::query()->create(['uid' => $row['id'], 'called' => $row['called']]);
+                $this->absences($row['busy'], $calendar->id);
+                $added++;
+            }
+        }
+
+        return $added;
+    }
+
+    /** @param  iterable<AbsenceRow>  $rows */
+    private function absences(iterable $rows, ?int $calendar = null): int
     {
         $known = Absence::query()->pluck('uid')->flip();
         $added = 0;
         foreach ($rows as $row) {
             if (! $known->has($row['id'])) {
                 Absence::query()->create([
+                    'calendar_id' => $calendar,
                     'uid' => $row['id'],
                     'called' => $row['called'],
                     'from_at' => Carbon::parse($row['from']),
@@ -189,11 +227,11 @@ final readonly class ImportStove
         return $added;
     }
 
-    /** @param  list<DayRow>  $rows */
-    private function weather(array $rows): int
+    /** @param  iterable<DayRow>  $rows */
+    private function weather(iterable $rows): int
     {
         $added = 0;
-        foreach (array_chunk($rows, 200) as $part) {
+        foreach (self::parts($rows) as $part) {
             $added += WeatherDay::query()->insertOrIgnore(
                 array_map(
                     fn (array $day) => [
@@ -211,8 +249,8 @@ final readonly class ImportStove
         return $added;
     }
 
-    /** @param  list<PhotoRow>  $rows */
-    private function photos(array $rows): int
+    /** @param  iterable<PhotoRow>  $rows */
+    private function photos(iterable $rows): int
     {
         $known = Photo::query()->pluck('uid')->flip();
         $batches = Batch::query()->pluck('id', 'uid');
@@ -230,5 +268,24 @@ final readonly class ImportStove
         }
 
         return $added;
+    }
+
+    /**
+     * @param  iterable<DayRow>  $rows
+     * @return \Generator<int, list<DayRow>> of a statement each
+     */
+    private static function parts(iterable $rows): \Generator
+    {
+        $part = [];
+        foreach ($rows as $row) {
+            $part[] = $row;
+            if (count($part) === 200) {
+                yield $part;
+                $part = [];
+            }
+        }
+        if ($part !== []) {
+            yield $part;
+        }
     }
 }

@@ -16,13 +16,14 @@ final readonly class ImportVessels
     private const JAR = ['called', 'brim_ml', 'height_mm', 'kind', 'marks'];
 
     /**
-     * @param  list<SizeRow>  $rows
+     * @param  iterable<SizeRow>  $rows
      * @return int how many are new
      *
      * @throws ImportException where measures that are sound each are of no jar together
      */
-    public function jars(array $rows): int
+    public function jars(iterable $rows): int
     {
+        $rows = is_array($rows) ? array_values($rows) : iterator_to_array($rows, false);
         foreach ($rows as $row) {
             try {
                 (new Jar(['uid' => '', ...array_intersect_key($row, array_flip(self::JAR))]))->core();
@@ -35,20 +36,20 @@ final readonly class ImportVessels
     }
 
     /**
-     * @param  list<SizeRow>  $rows
+     * @param  iterable<SizeRow>  $rows
      * @return int how many are new
      */
-    public function bottles(array $rows): int
+    public function bottles(iterable $rows): int
     {
         return $this->sizes(BottleSize::class, $rows, ['called', 'capacity_ml']);
     }
 
     /**
      * @param  class-string<Jar>|class-string<BottleSize>  $model
-     * @param  list<SizeRow>  $rows
+     * @param  iterable<SizeRow>  $rows
      * @param  list<string>  $fields
      */
-    private function sizes(string $model, array $rows, array $fields): int
+    private function sizes(string $model, iterable $rows, array $fields): int
     {
         $here = $model::withTrashed()->get()->keyBy('uid');
         // The common sizes every house starts with are the same by name and measure, not by id.

@@ -72,6 +72,7 @@ final class Document
         'Own' => ['Almanac', ''],
         'House' => ['House', 'Settings, jars and bottles; everything out and in.'],
         'People' => ['House', ''],
+        'Transfers' => ['House', ''],
     ];
 
     private const PROBLEM = [

@@ -1,0 +1,130 @@
+<?php
+
+namespace App\Actions\Houses;
+
+use App\Actions\Stove\TakeReadings;
+use App\Actions\Stove\Tend;
+use App\Models\Probe;
+use App\Models\StoveJar;
+use App\Models\StoveProbe;
+use App\Models\StoveSession;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Str;
+
+/**
+ * Takes in the thermometers of a house's file, and what they measured.
+ *
+ * @phpstan-import-type SessionRow from ImportHouse
+ * @phpstan-import-type ThermometerRow from ImportHouse
+ * @phpstan-import-type ReadingsRow from ImportHouse
+ */
+final readonly class ImportReadings
+{
+    public function __construct(private TakeReadings $readings) {}
+
+    /**
+     * Those that measured something are known in any case; on the list they stand where they were chosen. None that
+     * sends can do so with its old key.
+     *
+     * @param  iterable<ThermometerRow>  $rows
+     * @return int how many were put on the list
+     */
+    public function thermometers(iterable $rows, bool $chosen): int
+    {
+        $known = $this->known();
+        $added = 0;
+        foreach ($rows as $row) {
+            // One's own eye is one in every house.
+            if ($known->has($row['id']) || ($row['kind'] === Probe::HAND && Probe::query()->where('kind', Probe::HAND)->exists())) {
+                continue;
+            }
+            $probe = Probe::query()->create(['uid' => $row['id'], 'called' => $row['called'], 'kind' => $row['kind']]);
+            $listed = $row['kind'] === Probe::HAND || ($chosen && ! $row['retired']);
+            $listed || $probe->delete();
+            $added += $listed ? 1 : 0;
+        }
+
+        return $added;
+    }
+
+    /** @return Collection<string, int> ids by uid; the eye of another house is the eye of this */
+    public function known(): Collection
+    {
+        /** @var Collection<string, int> $known */
+        $known = Probe::withTrashed()->pluck('id', 'uid');
+
+        return $known;
+    }
+
+    /**
+     * Which stood in a session; of a file that names none, its readings are as one looked.
+     *
+     * @param  SessionRow  $row
+     * @param  Collection<string, int>  $probes ids by uid
+     */
+    public function stood(StoveSession $session, array $row, Collection $probes): void
+    {
+        foreach ($row['thermometers'] ?? [] as $uid) {
+            $id = $probes->get($uid) ?? $this->eye()->id;
+            StoveProbe::query()->insertOrIgnore(['stove_session_id' => $session->id, 'probe_id' => $id, 'gathered' => '{}']);
+        }
+        if (! isset($row['thermometers'])) {
+            $eye = $this->eye();
+            StoveProbe::query()->create(['stove_session_id' => $session->id, 'probe_id' => $eye->id, 'gathered' => []]);
+            ($this->readings)($session, $eye, self::rows($row['readings']));
+        }
+    }
+
+    /**
+     * @param  iterable<ReadingsRow>  $rows
+     * @param  array<string, int>  $sessions those that came in with them, ids by uid
+     */
+    public function readings(iterable $rows, array $sessions): void
+    {
+        $probes = $this->known();
+        [$at, $session, $probe] = ['', null, null];
+        foreach ($rows as $row) {
+            if ($at !== ($now = $row['session'].'|'.$row['thermometer'])) {
+                $at = $now;
+                $session = StoveSession::query()
+                    ->whereKey($sessions[$row['session']] ?? 0)
+                    ->first();
+                $probe =
+                    Probe::withTrashed()
+                        ->whereKey($probes->get($row['thermometer']) ?? 0)
+                        ->first() ?? $this->eye();
+            }
+            $session === null || $probe === null || ($this->readings)($session, $probe, self::rows($row['readings']));
+        }
+    }
+
+    /**
+     * The jars that were still in a cooker when it was written down have had the warmth that was measured till then.
+     *
+     * @param  array<string, int>  $sessions those that came in
+     */
+    public function warmed(array $sessions): void
+    {
+        foreach (
+            StoveJar::query()->whereIn('stove_session_id', $sessions)->whereNull('hours')->with('session.probes.probe')->get() as $jar
+        ) {
+            $hours = Tend::gathered($jar->session, $jar)['hours'] ?? null;
+            $jar->update(['hours' => is_numeric($hours) ? round((float) $hours, 3) : 0]);
+        }
+    }
+
+    private function eye(): Probe
+    {
+        return Probe::query()->where('kind', Probe::HAND)->first() ??
+            Probe::query()->create(['uid' => Str::ulid()->toString(), 'called' => 'by eye', 'kind' => Probe::HAND]);
+    }
+
+    /**
+     * @param  list<array{int, float}>  $readings
+     * @return list<array{at: int, c: float}>
+     */
+    private static function rows(array $readings): array
+    {
+        return array_map(fn (array $each) => ['at' => $each[0], 'c' => $each[1]], $readings);
+    }
+}
