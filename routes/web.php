@@ -19,6 +19,7 @@ use App\Http\Controllers\PageController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PressController;
 use App\Http\Controllers\RecipesController;
+use App\Http\Controllers\SecondStepController;
 use App\Http\Controllers\SessionsController;
 use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\StoresController;
@@ -44,6 +45,13 @@ Route::prefix('api')->group(function (): void {
             Route::delete('session', [DoorController::class, 'signOut']);
             Route::put('me/password', [DoorController::class, 'changePassword'])->middleware('throttle:door');
             Route::patch('me', [DoorController::class, 'changeMe']);
+            Route::get('me/second-step', [SecondStepController::class, 'show']);
+            Route::middleware('throttle:door')->group(function (): void {
+                Route::post('me/second-step', [SecondStepController::class, 'begin']);
+                Route::put('me/second-step', [SecondStepController::class, 'confirm']);
+                Route::post('me/second-step/codes', [SecondStepController::class, 'codes']);
+                Route::post('me/second-step/off', [SecondStepController::class, 'off']);
+            });
             Route::get('me/sessions', [SessionsController::class, 'index']);
             Route::delete('me/sessions', [SessionsController::class, 'endOthers']);
             Route::delete('me/sessions/{session}', [SessionsController::class, 'end'])->where('session', '[0-9a-f]{32}');

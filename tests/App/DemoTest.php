@@ -66,7 +66,7 @@ it('sweeps up old keys and links', function () {
         'request_hash' => str_repeat('0', 64),
         'created_at' => now(),
     ]);
-    (new App\Jobs\SweepUp())->handle();
+    app()->call([new App\Jobs\SweepUp(), 'handle']);
     expect(DB::table('written_keys')->pluck('key')->all())->toBe(['new-key-1']);
 });
 

@@ -1,5 +1,6 @@
+import { createHmac } from 'node:crypto'
 import { expect, test } from '@playwright/test'
-import { demo, ownHouse, thatIsIt, settling, word } from './support'
+import { clock, demo, MORNING, ownHouse, thatIsIt, settling, word } from './support'
 
 test('the house keeps its jars and bottles, and the Bench uses them', async ({ page }) => {
   const house = await ownHouse(page)
@@ -267,4 +268,60 @@ test('somebody sees where they are signed in, ends it there, and is refused a pa
   await page.getByRole('button', { name: 'Change it' }).click()
   await expect(page.getByText(/among those that are tried first/)).toBeVisible()
   await expect(page.getByLabel('New password', { exact: true })).toHaveValue('qwertyuiop')
+})
+
+/** RFC 6238 as it stands there, and not as the house reckons it. */
+function codeOf(secret: string, steps: number, now: number): string {
+  const letters = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ234567'
+  const bits = [...secret.replaceAll(' ', '')]
+    .map((each) => letters.indexOf(each).toString(2).padStart(5, '0'))
+    .join('')
+  const key = Buffer.from((bits.match(/.{8}/g) ?? []).map((byte) => Number.parseInt(byte, 2)))
+  const counter = Buffer.alloc(8)
+  counter.writeBigUInt64BE(BigInt(Math.floor(now / 30_000) + steps))
+  const hash = createHmac('sha1', key).update(counter).digest()
+  const number = hash.readUInt32BE((hash[19] ?? 0) & 15) & 0x7fff_ffff
+  return String(number % 1_000_000).padStart(6, '0')
+}
+
+test('a second step at the door is begun with a phone, asked for, and opened by a code on paper', async ({ page }) => {
+  await clock(page, MORNING)
+  const house = await ownHouse(page)
+  await page.goto(house + '/house')
+  const email = await page
+    .getByText(/@example\.org/)
+    .first()
+    .innerText()
+  const step = page.getByRole('region', { name: 'A second step at the door' })
+  await step.getByLabel('Your password').fill('not the password')
+  await step.getByRole('button', { name: 'Begin' }).click()
+  await expect(step.getByText(/password is (wrong|incorrect)|not your present/i)).toBeVisible()
+  await step.getByLabel('Your password').fill('ten letters long')
+  await step.getByRole('button', { name: 'Begin' }).click()
+  const secret = await step.getByText(/^[A-Z2-7 ]{39}$/).innerText()
+  await step.getByLabel('The six figures it shows').fill('000000')
+  await step.getByRole('button', { name: 'Turn it on' }).click()
+  await expect(step.getByText(/That code is not right/)).toBeVisible()
+  await step.getByLabel('The six figures it shows').fill(codeOf(secret, 0, Date.parse(MORNING)))
+  await step.getByRole('button', { name: 'Turn it on' }).click()
+  const onPaper = step.getByText(/^[a-z2-7]{5}-[a-z2-7]{5}$/)
+  await expect(onPaper).toHaveCount(10)
+  const paper = await onPaper.allInnerTexts()
+  await step.getByRole('button', { name: 'I have them on paper' }).click()
+  await expect(step.getByText('Of the codes on paper 10 are left.', { exact: false })).toBeVisible()
+  for (const code of [codeOf(secret, 1, Date.parse(MORNING)), paper[0] ?? '']) {
+    await page.getByRole('button', { name: 'Sign out', exact: true }).click()
+    await page.getByLabel('E-mail', { exact: true }).fill(email)
+    await page.getByLabel('Password', { exact: true }).fill('ten letters long')
+    await page.getByRole('button', { name: 'Sign in' }).click()
+    await expect(page.getByText(/^Type the six figures/)).toBeVisible()
+    await page.getByLabel('Code', { exact: true }).fill(code)
+    await page.getByLabel('Code', { exact: true }).press('Enter')
+    await expect(page.getByRole('navigation', { name: 'Places' })).toBeVisible()
+    await page.goto(house + '/house')
+  }
+  await expect(step.getByText('Of the codes on paper 9 are left.', { exact: false })).toBeVisible()
+  await step.getByLabel('Your password').fill('ten letters long')
+  await step.getByRole('button', { name: 'Turn it off' }).click()
+  await expect(step.getByRole('button', { name: 'Begin' })).toBeVisible()
 })

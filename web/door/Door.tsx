@@ -6,6 +6,7 @@ import { Button } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
 import { sent, useForm } from '../parts/form'
 import { Trouble, Waiting } from '../parts/Notice'
+import { CodeField } from './CodeField'
 import { Making } from './Making'
 import { MEASURES } from '../house/measures'
 
@@ -88,15 +89,17 @@ export function Door() {
 }
 
 export function SignIn({ onIn }: { onIn: (me: Shape<'Me'>) => void }) {
-  const form = useForm({ email: '', password: '' })
+  const form = useForm({ email: '', password: '', code: '' })
   const write = useWrite<'POST /session'>(onIn)
-  const { field } = form.beside(null)
+  const { field, rest } = form.beside(write.error)
+  const plain = form.beside(null).field
   return (
     <form className="flex flex-col gap-4" onSubmit={sent(() => write.mutate({ path: '/session', body: form.typed }))}>
       <h2 className="text-2xl">Sign in</h2>
-      <Field label="E-mail" type="email" autoComplete="username" required {...field('email')} />
-      <Field label="Password" type="password" autoComplete="current-password" required {...field('password')} />
-      <Trouble problem={write.error} />
+      <Field label="E-mail" type="email" autoComplete="username" required {...plain('email')} />
+      <Field label="Password" type="password" autoComplete="current-password" required {...plain('password')} />
+      <CodeField field={field('code')} problem={write.error} />
+      <Trouble problem={write.error?.about('code') ? rest : write.error} />
       <Button type="submit" look="strong" disabled={write.isPending} className="self-start">
         Sign in
       </Button>

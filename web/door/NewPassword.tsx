@@ -4,11 +4,12 @@ import { Button } from '../parts/Button'
 import { Field } from '../parts/Field'
 import { sent, useForm } from '../parts/form'
 import { Trouble } from '../parts/Notice'
+import { CodeField } from './CodeField'
 import { DoorFrame, useEnter } from './Door'
 
 export default function NewPassword() {
   const { token = '' } = useParams()
-  const form = useForm({ password: '' })
+  const form = useForm({ password: '', code: '' })
   const enter = useEnter()
   const go = useNavigate()
   const write = useWrite<'POST /resets/{token}'>((me) => {
@@ -31,6 +32,7 @@ export default function NewPassword() {
           required
           {...field('password')}
         />
+        <CodeField field={field('code')} problem={write.error} />
         {gone ? (
           <p role="alert">This link has been used or is too old. Ask for a new one.</p>
         ) : (

@@ -128,10 +128,10 @@ export function ComesIn() {
   const take = useWrite<'POST /houses/{house}/transfers/{transfer}/take'>(() => setSending(null))
   const drop = useWrite()
   const busy = sending !== null || plain.isPending || take.isPending || carried?.in?.state === 'asked'
-  const choose = async (chosen: File | null) => {
-    setFile(chosen)
+  const choose = async (picked: File | null) => {
+    setFile(picked)
     // What it is stands in its first letters, whatever it is called.
-    setZip(chosen !== null && (await chosen.slice(0, 2).text()) === 'PK')
+    setZip(picked !== null && (await picked.slice(0, 2).text()) === 'PK')
   }
   const begin = async () => {
     if (!file || !carried) return

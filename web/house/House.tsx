@@ -13,6 +13,7 @@ import { Trouble } from '../parts/Notice'
 import { MEASURES } from './measures'
 import { OutAndIn } from './OutAndIn'
 import { People } from './People'
+import { SecondStep } from './SecondStep'
 import { Sessions } from './Sessions'
 import { Trail } from './Trail'
 import { Vessels } from './Vessels'
@@ -35,6 +36,7 @@ export default function House() {
         <You />
         <div className="flex flex-col gap-10">
           <ChangePassword />
+          <SecondStep />
           <Sessions />
         </div>
         {keeps ? <OutAndIn house={there} /> : null}

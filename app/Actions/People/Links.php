@@ -76,6 +76,14 @@ final readonly class Links
     }
 
     /** @throws NotFoundHttpException when the link was used, never made, or is too old */
+    public function whose(string $token): User
+    {
+        $reset = Reset::query()->with('user')->where('token_hash', self::hash($token))->first();
+
+        return $reset === null || $reset->expires_at->isPast() ? throw new NotFoundHttpException() : $reset->user;
+    }
+
+    /** @throws NotFoundHttpException when the link was used, never made, or is too old */
     public function useReset(string $token, string $password): User
     {
         return DB::transaction(function () use ($token, $password): User {

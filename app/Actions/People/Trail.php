@@ -32,6 +32,16 @@ final readonly class Trail
 
     public const ASKED_IN = 'asked-in';
 
+    public const SECOND_ON = 'second-on';
+
+    public const SECOND_OFF = 'second-off';
+
+    public const CODE_REFUSED = 'code-refused';
+
+    public const PAPER_CODE = 'paper-code';
+
+    public const PAPER_CODES = 'paper-codes';
+
     public function __construct(private Request $request) {}
 
     /**

@@ -47,6 +47,7 @@ final class Document
     private const PLACES = [
         'Door' => ['Door', 'Coming in, and who one is.'],
         'Sessions' => ['Door', ''],
+        'SecondStep' => ['Door', ''],
         'Today' => ['Today', 'What wants doing now and in the coming days.'],
         'Bench' => ['Bench', 'A wish in, amounts out.'],
         'Recipes' => ['Bench', ''],

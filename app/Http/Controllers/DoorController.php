@@ -5,6 +5,7 @@ namespace App\Http\Controllers;
 use App\Actions\Houses\CreateHouse;
 use App\Actions\People\Links;
 use App\Actions\People\Registration;
+use App\Actions\People\SecondStepAtDoor;
 use App\Actions\People\Trail;
 use App\Http\Middleware\StartSession;
 use App\Http\Requests;
@@ -28,7 +29,7 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** Coming in and going out: accounts, sessions, passwords, invitations. */
 final class DoorController extends Controller
 {
-    public function __construct(private readonly Trail $trail) {}
+    public function __construct(private readonly Trail $trail, private readonly SecondStepAtDoor $second) {}
 
     #[Operation('Who is signed in')]
     public function me(Request $request): Me
@@ -69,10 +70,15 @@ final class DoorController extends Controller
     #[Operation('Sign in')]
     public function signIn(Requests\SignIn $form): Me
     {
-        $right = Auth::attempt([
-            'email' => $form->string('email')->lower()->toString(),
-            'password' => $form->string('password')->toString(),
-        ]);
+        // The second step is asked for, where there is one, of who has the right password, and before anybody is in.
+        $right = Auth::attemptWhen(
+            ['email' => $form->string('email')->lower()->toString(), 'password' => $form->string('password')->toString()],
+            function (User $user) use ($form): bool {
+                $this->second->pass($user, $form->string('code')->toString());
+
+                return true;
+            },
+        );
         $user = Auth::user();
         if (! $right || ! ($user instanceof User)) {
             $this->refused($form->string('email')->lower()->toString());
@@ -183,6 +189,7 @@ final class DoorController extends Controller
     #[Operation('Set a new password by a link')]
     public function reset(Requests\NewPassword $form, string $token, Links $links): Me
     {
+        $this->second->pass($links->whose($token), $form->string('code')->toString());
         $user = $links->useReset($token, $form->string('password')->toString());
         $this->trail->account(Trail::LINK_USED, $user);
 

@@ -6,10 +6,12 @@ use App\Actions\Clash;
 use App\Http\Problems;
 use App\Models\User;
 use Closure;
+use Illuminate\Contracts\Encryption\DecryptException;
 use Illuminate\Database\QueryException;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response as Plain;
+use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\BadRequestHttpException;
@@ -101,7 +103,8 @@ final class Idempotency
         $status = $response->getStatusCode();
         $done = $status < 400;
         $final = $status < 500 && ! in_array($status, [401, 419, 429], true);
-        $answer = ['status' => $status, 'response' => (string) $response->getContent()];
+        // Shut with the house's key: a link to pass on, shown once, is among them.
+        $answer = ['status' => $status, 'response' => Crypt::encryptString((string) $response->getContent())];
         if ($done) {
             try {
                 DB::table('written_keys')->where($row)->update($answer);
@@ -143,7 +146,17 @@ final class Idempotency
         $type = $before->status >= 400 ? 'application/problem+json' : 'application/json';
 
         /** @var object{response: string, status: int} $before */
-        return new Plain($before->response, $before->status, ['Content-Type' => $type, 'Idempotent-Replay' => 'true']);
+        return new Plain(self::opened($before->response), $before->status, ['Content-Type' => $type, 'Idempotent-Replay' => 'true']);
+    }
+
+    /** One that was kept before they were shut is as it is. */
+    private static function opened(string $kept): string
+    {
+        try {
+            return Crypt::decryptString($kept);
+        } catch (DecryptException) {
+            return $kept;
+        }
     }
 
     /** Not final: the same may be sent again, under the same key. */

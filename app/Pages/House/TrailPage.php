@@ -74,6 +74,11 @@ final readonly class TrailPage
             Trail::PART => "{$by} made {$who} a {$role}",
             Trail::TAKEN_OFF => "{$by} took {$who} off",
             Trail::ASKED_IN => "{$by} made an invitation for a {$role}",
+            Trail::SECOND_ON => "{$who} put a second step at the door",
+            Trail::SECOND_OFF => "{$who} took the second step from the door",
+            Trail::CODE_REFUSED => "A wrong code was given for {$who}, after the right password",
+            Trail::PAPER_CODE => "{$who} came in by a code from paper",
+            Trail::PAPER_CODES => "{$who} made new codes for paper",
             default => "Something happened to the account of {$who}",
         };
     }
