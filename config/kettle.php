@@ -30,4 +30,7 @@ return [
     // Days before an invitation, and hours before a new-password link, stop working.
     'invitation_days' => 14,
     'reset_hours' => 24,
+
+    // Days in which a house or an account that is ended can be taken back.
+    'ending_days' => 14,
 ];

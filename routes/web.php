@@ -9,6 +9,7 @@ use App\Http\Controllers\BoilsController;
 use App\Http\Controllers\CookersController;
 use App\Http\Controllers\DiaryController;
 use App\Http\Controllers\DoorController;
+use App\Http\Controllers\EndingController;
 use App\Http\Controllers\HouseController;
 use App\Http\Controllers\LabelController;
 use App\Http\Controllers\MakingController;
@@ -51,7 +52,10 @@ Route::prefix('api')->group(function (): void {
                 Route::put('me/second-step', [SecondStepController::class, 'confirm']);
                 Route::post('me/second-step/codes', [SecondStepController::class, 'codes']);
                 Route::post('me/second-step/off', [SecondStepController::class, 'off']);
+                Route::post('me/ending', [EndingController::class, 'endAccount']);
             });
+            Route::get('me/ending', [EndingController::class, 'show']);
+            Route::delete('me/ending', [EndingController::class, 'keepAccount']);
             Route::get('me/sessions', [SessionsController::class, 'index']);
             Route::delete('me/sessions', [SessionsController::class, 'endOthers']);
             Route::delete('me/sessions/{session}', [SessionsController::class, 'end'])->where('session', '[0-9a-f]{32}');
@@ -244,6 +248,8 @@ Route::prefix('api')->group(function (): void {
                 Route::post('people/{person}/reset', [PeopleController::class, 'reset']);
                 Route::post('invitations', [PeopleController::class, 'invite']);
                 Route::delete('invitations/{invitation}', [PeopleController::class, 'withdraw']);
+                Route::post('ending', [EndingController::class, 'endHouse'])->middleware('throttle:door');
+                Route::delete('ending', [EndingController::class, 'keepHouse']);
                 Route::get('transfers', [TransfersController::class, 'index']);
                 Route::post('transfers', [TransfersController::class, 'begin']);
                 Route::post('transfers/{transfer}/take', [TransfersController::class, 'take']);

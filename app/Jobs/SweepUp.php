@@ -2,6 +2,7 @@
 
 namespace App\Jobs;
 
+use App\Actions\People\Ending;
 use App\Actions\Transfers\Transfers;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Filesystem\Filesystem;
@@ -9,7 +10,7 @@ use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
-/** Takes away what has had its day: keys of old writes, links nobody used, houses that were carried. */
+/** Takes away what has had its day: keys of old writes, links nobody used, houses that were carried, and what was ended. */
 final class SweepUp implements ShouldQueue
 {
     use Queueable;
@@ -19,6 +20,7 @@ final class SweepUp implements ShouldQueue
     public function handle(Filesystem $files): void
     {
         Transfers::sweep($files);
+        Ending::sweep();
         DB::table('written_keys')
             ->where('created_at', '<', Carbon::now()->subDays(self::KEY_DAYS))
             ->delete();

@@ -29,6 +29,7 @@ use Illuminate\Support\Carbon;
  * @property ?string $feed_hash
  * @property bool $is_demo
  * @property int $version
+ * @property ?Carbon $goes_at when it is deleted
  * @property Carbon $created_at
  */
 class House extends Model
@@ -49,6 +50,7 @@ class House extends Model
         'burners' => 'integer',
         'height_m' => 'integer',
         'facing' => 'integer',
+        'goes_at' => 'datetime',
     ];
 
     /** @return list<string> */

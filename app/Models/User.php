@@ -5,6 +5,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Support\Carbon;
 
 /**
  * @property int $id
@@ -12,6 +13,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property string $name
  * @property string $email
  * @property string $password
+ * @property ?Carbon $goes_at when the account is deleted
  * @property array{temperature: 'c'|'f', amounts: 'kitchen'|'metric'} $prefs
  */
 class User extends Authenticatable
@@ -26,7 +28,7 @@ class User extends Authenticatable
 
     protected $hidden = ['password', 'remember_token'];
 
-    protected $casts = ['password' => 'hashed', 'prefs' => 'array'];
+    protected $casts = ['password' => 'hashed', 'prefs' => 'array', 'goes_at' => 'datetime'];
 
     /** @return list<string> */
     public function uniqueIds(): array

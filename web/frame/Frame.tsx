@@ -166,6 +166,15 @@ export function Frame() {
           </button>
         </p>
       )}
+      {current.goes ? (
+        <p role="status" className="bg-warmth-pale px-6 py-2">
+          {current.name} is deleted on {current.goes}. A keeper can still{' '}
+          <Link className="underline" to={`${base}/house`}>
+            keep it
+          </Link>
+          .
+        </p>
+      ) : null}
       {again.length > 0 ? (
         <p role="status" className="bg-oil-pale px-6 py-2">
           The kettle did not answer. It is being tried again by itself; what you entered is done once.

@@ -11,6 +11,7 @@ import { Field, Select, TimeField } from '../parts/Field'
 import { sent, useForm } from '../parts/form'
 import { Trouble } from '../parts/Notice'
 import { MEASURES } from './measures'
+import { EndAccount } from './Ending'
 import { OutAndIn } from './OutAndIn'
 import { People } from './People'
 import { SecondStep } from './SecondStep'
@@ -274,6 +275,7 @@ function You() {
       <Button className="self-start" onClick={() => void signOut()}>
         Sign out
       </Button>
+      <EndAccount />
     </section>
   )
 }

@@ -1,5 +1,6 @@
 import type { Shape } from '../api/hooks'
 import { Notice } from '../parts/Notice'
+import { EndHouse } from './Ending'
 import { ComesIn, GoesOut } from './Carry'
 
 /** Of the machine it runs on: when all of it was backed up. */
@@ -32,6 +33,7 @@ export function OutAndIn({ house }: { house: Shape<'HouseView'> }) {
       <GoesOut />
       <ComesIn />
       <Backups house={house} />
+      <EndHouse house={house} />
     </section>
   )
 }

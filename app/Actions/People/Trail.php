@@ -42,6 +42,14 @@ final readonly class Trail
 
     public const PAPER_CODES = 'paper-codes';
 
+    public const HOUSE_GOES = 'house-goes';
+
+    public const HOUSE_STAYS = 'house-stays';
+
+    public const ACCOUNT_GOES = 'account-goes';
+
+    public const ACCOUNT_STAYS = 'account-stays';
+
     public function __construct(private Request $request) {}
 
     /**

@@ -48,6 +48,7 @@ final class Document
         'Door' => ['Door', 'Coming in, and who one is.'],
         'Sessions' => ['Door', ''],
         'SecondStep' => ['Door', ''],
+        'Ending' => ['House', ''],
         'Today' => ['Today', 'What wants doing now and in the coming days.'],
         'Bench' => ['Bench', 'A wish in, amounts out.'],
         'Recipes' => ['Bench', ''],

@@ -205,6 +205,12 @@ final class DoorController extends Controller
         return $this->shape($user);
     }
 
+    /** By the house's own clock: it is not entered here. */
+    private static function goes(House $house): ?string
+    {
+        return $house->goes_at?->copy()->setTimezone($house->time_zone)->format('j M');
+    }
+
     private function shape(mixed $user): Me
     {
         $demo = config('kettle.demo') === true && House::query()->where('is_demo', true)->exists();
@@ -216,7 +222,7 @@ final class DoorController extends Controller
             ->with('house')
             ->orderBy('id')
             ->get()
-            ->map(fn (Membership $in) => new HouseLink($in->house->uid, $in->house->name, $in->role->value));
+            ->map(fn (Membership $in) => new HouseLink($in->house->uid, $in->house->name, $in->role->value, self::goes($in->house)));
 
         return new Me(
             true,

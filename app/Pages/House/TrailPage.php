@@ -79,6 +79,10 @@ final readonly class TrailPage
             Trail::CODE_REFUSED => "A wrong code was given for {$who}, after the right password",
             Trail::PAPER_CODE => "{$who} came in by a code from paper",
             Trail::PAPER_CODES => "{$who} made new codes for paper",
+            Trail::HOUSE_GOES => "{$who} ends this house",
+            Trail::HOUSE_STAYS => "{$who} keeps this house after all",
+            Trail::ACCOUNT_GOES => "{$who} ends the account",
+            Trail::ACCOUNT_STAYS => "{$who} keeps the account after all",
             default => "Something happened to the account of {$who}",
         };
     }

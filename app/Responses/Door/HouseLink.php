@@ -7,6 +7,7 @@ final readonly class HouseLink
 {
     /**
      * @param  'keeper'|'helper'|'reader'  $role
+     * @param  ?string  $goes the day on which it is deleted; null of those that stay
      */
-    public function __construct(public string $id, public string $name, public string $role) {}
+    public function __construct(public string $id, public string $name, public string $role, public ?string $goes) {}
 }
