@@ -197,6 +197,9 @@ grant_rows() {
 start_web() {
   port_taken "$WEB_PORT" && die "Port $WEB_PORT is taken. Set another with KETTLE_PORT, or stop what holds it."
   write_fpm_conf
+  if [ -n "${KETTLE_LAN:-}" ]; then
+    for each in "$KETTLE_TLS_PORT" "$KETTLE_TRUST_PORT"; do port_taken "$each" && die "Port $each is taken. Set KETTLE_TLS_PORT and KETTLE_TRUST_PORT in ${ENV_FILE#"$ROOT"/}, or stop what holds it."; done
+  fi
   write_caddyfile
   step "starting the PHP workers and the web server"
   local root= preload=
@@ -220,6 +223,7 @@ start_web() {
   watch_parts
   for each in fpm caddy queue long scheduler live devices; do begin_part "$each"; done
   wait_for "The web server" 300 curl -fsS -o /dev/null "$APP_URL/api/me"
+  lan_page
 }
 
 # Two pools: what is quick, and what may take its time (whole houses, PDFs, calendars), so that the one never waits
@@ -249,104 +253,6 @@ request_terminate_timeout = 90s
 php_admin_value[memory_limit] = 256M
 $both
 CONF
-}
-
-write_caddyfile() {
-  cat >"$RUN/Caddyfile" <<CADDY
-{
-	admin off
-	auto_https off
-	# Who sends half a request, or none, is let go; pages that watch a pot are held as long as they read.
-	servers {
-		timeouts {
-			read_header 5s
-			read_body 20s
-			idle 60s
-		}
-		max_header_size 32KB
-	}
-}
-http://127.0.0.1:$WEB_PORT, http://localhost:$WEB_PORT {
-	bind 127.0.0.1
-	root * "$ROOT/public"
-	encode zstd gzip
-	request_body {
-		max_size 24MB
-	}
-	header {
-		X-Content-Type-Options nosniff
-		X-Frame-Options DENY
-		Referrer-Policy no-referrer
-		Cross-Origin-Opener-Policy same-origin
-		Permissions-Policy "camera=(), geolocation=(), microphone=()"
-		-Server
-		-X-Powered-By
-	}
-	@built {
-		path /build/assets/*
-		file
-	}
-	header @built Cache-Control "public, max-age=31536000, immutable"
-	@hidden path /build/.vite/* /index.php*
-	respond @hidden 404
-	# What was built is there or is not: no page stands for it.
-	@assets {
-		path /build/*
-		not path /build/.vite/*
-	}
-	handle @assets {
-		file_server {
-			precompressed gzip
-		}
-	}
-	# Pages that watch a pot: held by one process, so that no worker waits with them.
-	handle /live {
-		reverse_proxy unix/$SOCKETS/live.sock {
-			flush_interval -1
-		}
-	}
-	# A worker is given whole requests and rid of its answer at once, however slowly either travels.
-	@heavy path_regexp (\.(pdf|png|csv|ics)|/export|/import|/transfers/[0-9A-Za-z]+/file|/calendars|/csv|/weather|/looks)\$
-	php_fastcgi @heavy unix/$SOCKETS/heavy.sock {
-		buffer_requests
-		buffer_responses
-		read_timeout 95s
-		# A whole house: the file is sent from here, in as much time as it is read in.
-		@carried header X-Accel-Redirect *
-		handle_response @carried {
-			root * "$KETTLE_VAR/storage/app/transfers"
-			rewrite * {rp.header.X-Accel-Redirect}
-			method GET
-			header {
-				Content-Disposition {rp.header.Content-Disposition}
-				Content-Type application/zip
-				Cache-Control no-store
-				-Etag
-			}
-			file_server
-		}
-	}
-	php_fastcgi unix/$SOCKETS/fpm.sock {
-		buffer_requests
-		buffer_responses
-		read_timeout 35s
-	}
-	file_server {
-		precompressed gzip
-	}
-	log {
-		output file $KETTLE_VAR/log/access.log {
-			roll_size 5MB
-			roll_keep 2
-		}
-	}
-}
-# By another name than its own it is nobody's kettle.
-http://:$WEB_PORT {
-	bind 127.0.0.1
-	respond 421
-}
-CADDY
 }
 
 # Ends a part for good, and all that it started.

@@ -6,6 +6,7 @@ die() { printf 'kettle: %s\n' "$*" >&2; exit 1; }
 say_ready() {
   say
   say "Warm Kettle is on. Open  $APP_URL"
+  say_lan
   say "Stop it with  ./kettle stop"
 }
 
