@@ -17,6 +17,9 @@ return [
     // Who may say from where a question came, besides its own web server: a front of a host's, "10.0.0.2", "10.0.0.0/24".
     'fronts' => array_values(array_filter(explode(',', (string) env('KETTLE_FRONTS', '')))),
 
+    // The key by which a host reads /metrics; without one there are none.
+    'metrics_key' => (string) env('KETTLE_METRICS_KEY', ''),
+
     // Where backups are, and whether one is made each night.
     'backups' => env('KETTLE_BACKUPS'),
     'nightly' => (bool) env('KETTLE_NIGHTLY', false),

@@ -7,7 +7,8 @@ write_caddyfile() {
 	auto_https disable_redirects
 	skip_install_trust
 	storage file_system "$KETTLE_VAR/tls"
-$(lan_globals)	# Who sends half a request, or none, is let go; pages that watch a pot are held as long as they read.
+$(lan_globals)
+	# Who sends half a request, or none, is let go; pages that watch a pot are held as long as they read.
 	log {
 		output stderr
 		format filter {
@@ -21,6 +22,7 @@ $(lan_globals)	# Who sends half a request, or none, is let go; pages that watch 
 		}
 	}
 	servers {
+		metrics
 		timeouts {
 			read_header 5s
 			read_body 20s
@@ -43,6 +45,7 @@ $(lan_globals)	# Who sends half a request, or none, is let go; pages that watch 
 	}
 }
 (kettle) {
+$(web_metrics)
 	root * "$ROOT/public"
 	encode zstd gzip
 	request_body {
@@ -162,6 +165,13 @@ lan_wanted() {
   set_env KETTLE_KEY "$key"
   [ "$lan" = 0 ] || grep -q '^KETTLE_TLS_PORT=' "$ENV_FILE" || set_env KETTLE_TLS_PORT 8443
   [ "$lan" = 0 ] || grep -q '^KETTLE_TRUST_PORT=' "$ENV_FILE" || set_env KETTLE_TRUST_PORT 8080
+}
+
+# What the web server counts itself, to who has the key.
+web_metrics() {
+  printf '\thandle /metrics/web {\n\t\troute {\n'
+  [ -z "${KETTLE_METRICS_KEY:-}" ] || printf '\t\t\t@key header Authorization "Bearer %s"\n\t\t\tmetrics @key\n' "$KETTLE_METRICS_KEY"
+  printf '\t\t\trespond 404\n\t\t}\n\t}\n'
 }
 
 lan_globals() {

@@ -1,0 +1,45 @@
+<?php
+
+namespace App\Pages\Host;
+
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+
+/** Whether what the house needs is there, for whatever watches over the machine. */
+final class Health
+{
+    /** What runs by itself gives a sign of life; after so long without one it is ill, s. */
+    public const BEATS_S = ['queue' => 90, 'scheduler' => 150, 'devices' => 30];
+
+    /** @return array<string, bool> by what it is */
+    public function ready(): array
+    {
+        try {
+            $database = DB::select('SELECT 1') !== [];
+        } catch (\PDOException) {
+            $database = false;
+        }
+        $ages = $this->beats();
+
+        return [
+            'database' => $database,
+            ...array_map(
+                fn (string $part) => ($ages[$part] ?? INF) <= self::BEATS_S[$part],
+                array_combine(array_keys(self::BEATS_S), array_keys(self::BEATS_S)),
+            ),
+        ];
+    }
+
+    /** @return array<string, int> s since each part's last sign of life; those that gave none are not there */
+    public function beats(): array
+    {
+        $folder = getenv('KETTLE_VAR');
+        $ages = [];
+        foreach (is_string($folder) ? (glob("{$folder}/run/*.beat") ?: []) : [] as $file) {
+            // By the machine's own clock, as the file's time is.
+            $ages[basename($file, '.beat')] = max(0, Carbon::createFromTimestamp(time())->getTimestamp() - (int) filemtime($file));
+        }
+
+        return $ages;
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+namespace App\Pages\Host;
+
+use App\Backup\LastBackup;
+use App\Models\Batch;
+use App\Models\House;
+use App\Models\StoveSession;
+use App\Models\Transfer;
+use App\Models\User;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+
+/** What a host watches, in the text format of Prometheus (version 0.0.4). Counts alone: of nobody and of no house by name. */
+final readonly class Metrics
+{
+    public function __construct(private Health $health) {}
+
+    public function text(): string
+    {
+        $now = Carbon::now()->getTimestamp();
+        $backup = LastBackup::read();
+        $waiting = DB::table('jobs')->selectRaw('queue, COUNT(*) AS many, MIN(available_at) AS oldest')->groupBy('queue')->get();
+        $lines = [
+            ...self::gauge('kettle_houses', 'Houses here.', [['', House::query()->count()]]),
+            ...self::gauge('kettle_accounts', 'Accounts here.', [['', User::query()->count()]]),
+            ...self::gauge('kettle_sessions', 'Sessions that are signed in.', [
+                ['', DB::table('sessions')->whereNotNull('user_id')->count()],
+            ]),
+            ...self::gauge('kettle_batches', 'Batches by stage.', self::counted(Batch::class, 'stage')),
+            ...self::gauge('kettle_pots_warm', 'Pots that are warm.', [
+                ['', StoveSession::query()->withoutGlobalScope('house')->where('state', '!=', StoveSession::ENDED)->count()],
+            ]),
+            ...self::gauge('kettle_transfers', 'Whole houses on their way, by state.', self::counted(Transfer::class, 'state')),
+            ...self::gauge('kettle_jobs_waiting', 'Jobs that wait, by queue.', self::each($waiting, fn (\stdClass $row) => $row->many)),
+            ...self::gauge(
+                'kettle_oldest_job_seconds',
+                'For how long the oldest job has waited, by queue.',
+                self::each($waiting, fn (\stdClass $row) => is_numeric($row->oldest) ? max(0, $now - (int) $row->oldest) : 0),
+            ),
+            ...self::gauge('kettle_jobs_failed', 'Jobs that were given up.', [['', DB::table('failed_jobs')->count()]]),
+            ...self::gauge(
+                'kettle_part_beat_age_seconds',
+                'Since a part gave its last sign of life.',
+                array_map(fn (string $part, int $age) => ["part=\"{$part}\"", $age], array_keys($beats = $this->health->beats()), $beats),
+            ),
+            ...self::gauge('kettle_disk_free_bytes', 'Room on the disk.', [['', (int) disk_free_space(storage_path())]]),
+        ];
+        if ($backup !== null) {
+            $lines = [
+                ...$lines,
+                ...self::gauge('kettle_backup_age_seconds', 'Since the last backup.', [['', $now - $backup->at->getTimestamp()]]),
+                ...self::gauge('kettle_backup_bytes', 'How large the last backup is.', [['', $backup->bytes]]),
+            ];
+        }
+
+        return implode("\n", $lines)."\n";
+    }
+
+    /**
+     * @param  list<array{string, int|float}>  $values each with its labels
+     * @return list<string>
+     */
+    private static function gauge(string $name, string $help, array $values): array
+    {
+        return [
+            "# HELP {$name} {$help}",
+            "# TYPE {$name} gauge",
+            ...array_map(fn (array $each) => $name.($each[0] === '' ? '' : '{'.$each[0].'}').' '.$each[1], $values),
+        ];
+    }
+
+    /**
+     * @param  class-string<Batch>|class-string<Transfer>  $model
+     * @return list<array{string, int}>
+     */
+    private static function counted(string $model, string $by): array
+    {
+        $rows = $model::query()
+                ->withoutGlobalScope('house')
+                ->toBase()
+                ->selectRaw("{$by} AS queue, COUNT(*) AS many")
+                ->groupBy($by)
+                ->get();
+
+        return self::each($rows, fn (\stdClass $row) => $row->many, $by);
+    }
+
+    /**
+     * @param  iterable<\stdClass>  $rows
+     * @param  \Closure(\stdClass): mixed  $value
+     * @return list<array{string, int}>
+     */
+    private static function each(iterable $rows, \Closure $value, string $label = 'queue'): array
+    {
+        $values = [];
+        foreach ($rows as $row) {
+            $many = $value($row);
+            $called = is_string($row->queue) ? $row->queue : '';
+            $values[] = ["{$label}=\"{$called}\"", is_numeric($many) ? (int) $many : 0];
+        }
+
+        return $values;
+    }
+}
