@@ -19,6 +19,8 @@ export default defineConfig({
     contextOptions: { reducedMotion: 'reduce' },
     actionTimeout: 10_000,
     locale: 'en-GB',
+    // What a test answers in the house's place is not to be answered by the pages' worker; who tries that lets it in.
+    serviceWorkers: 'block',
     // Every page is of this morning until its test says otherwise.
     extraHTTPHeaders: { 'X-Standing-Clock': MORNING },
   },

@@ -1,16 +1,39 @@
 import tailwind from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
-import { defineConfig } from 'vite'
+import { defineConfig, type Plugin } from 'vite'
+
+/** The worker is told of every file it is to have: they are called by what is in them, so none of them changes. */
+function filesOfTheWorker(): Plugin {
+  return {
+    name: 'files-of-the-worker',
+    enforce: 'post',
+    generateBundle(_, bundle) {
+      const files = Object.keys(bundle)
+        .filter((file) => /^assets\/.*\.(js|css|woff2|svg|png)$/.test(file))
+        .map((file) => ({ url: `/build/${file}`, revision: null }))
+      for (const each of Object.values(bundle)) {
+        if (each.type === 'chunk' && each.fileName === 'worker.js') {
+          each.code = each.code.replaceAll('self.filesOfTheWorker', JSON.stringify(files))
+        }
+      }
+    },
+  }
+}
 
 export default defineConfig({
   base: '/build/',
   publicDir: false,
-  plugins: [react(), tailwind()],
+  plugins: [react(), tailwind(), filesOfTheWorker()],
   build: {
     outDir: 'public/build',
     emptyOutDir: true,
     manifest: true,
     assetsInlineLimit: 0,
-    rolldownOptions: { input: 'web/main.tsx' },
+    rolldownOptions: {
+      input: { main: 'web/main.tsx', worker: 'web/offline/worker.ts' },
+      output: {
+        entryFileNames: (chunk) => (chunk.name === 'worker' ? 'worker.js' : 'assets/[name]-[hash].js'),
+      },
+    },
   },
 })

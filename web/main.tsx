@@ -9,6 +9,7 @@ import { KeysProvider } from './frame/keys'
 import { SayProvider } from './frame/Say'
 import { place } from './frame/place'
 import { Waiting } from './parts/Notice'
+import { install } from './offline/known'
 import { fetchPanels } from './parts/panels'
 import './style.css'
 
@@ -52,12 +53,16 @@ const RecipePage = place(() => import('./recipes/RecipePage'))
 
 setNonce(document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content ?? '')
 
+install()
+
 const client = new QueryClient({
   defaultOptions: {
     queries: {
       // A sentence from the server will not change by asking again; a lost connection may.
       retry: (count, error) => count < 2 && (!(error instanceof Problem) || error.status === 0 || error.status >= 500),
       refetchOnWindowFocus: true,
+      // Offline is found out by trying: what was known last is answered then.
+      networkMode: 'always',
     },
   },
 })

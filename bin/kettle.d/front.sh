@@ -72,6 +72,11 @@ $(web_metrics)
 		path /build/*
 		not path /build/.vite/*
 	}
+	# The worker of the pages speaks for all of them, and is looked for anew each time.
+	header /build/worker.js {
+		Service-Worker-Allowed /
+		Cache-Control no-cache
+	}
 	handle @assets {
 		file_server {
 			precompressed gzip
@@ -109,6 +114,8 @@ $(web_metrics)
 		buffer_responses
 		read_timeout 35s
 	}
+	@manifest path /kettle.webmanifest
+	header @manifest Content-Type application/manifest+json
 	file_server {
 		precompressed gzip
 	}

@@ -8,6 +8,9 @@
     <meta name="description" content="Plan, watch, strain, bottle and label herbs infused in oil: amounts, days and cautions worked out.">
     <title>Warm Kettle</title>
     <link rel="icon" href="/kettle.svg" type="image/svg+xml">
+    <link rel="apple-touch-icon" href="/icon-192.png">
+    <link rel="manifest" href="/kettle.webmanifest">
+    <meta name="theme-color" content="#1f3a5f">
     <script type="module" src="/build/{{ $script }}"></script>
     @foreach ($fonts as $font)
     <link rel="preload" href="/build/{{ $font }}" as="font" type="font/woff2" crossorigin>

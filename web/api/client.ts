@@ -1,3 +1,4 @@
+import { answered } from '../offline/known'
 import type { components } from './schema'
 import type { Answer } from './typed'
 
@@ -72,6 +73,7 @@ export async function send<T>(method: string, path: string, { body, key, signal,
     if (error instanceof DOMException && error.name === 'AbortError') throw error
     throw new Problem(0, 'The kettle cannot be reached. What you entered is kept; try again in a moment.')
   }
+  answered(response.headers)
   if (!response.ok) throw await problemOf(response)
   try {
     return (response.status === 204 ? undefined : await response.json()) as T

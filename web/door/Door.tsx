@@ -6,6 +6,7 @@ import { Button } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
 import { sent, useForm } from '../parts/form'
 import { Trouble, Waiting } from '../parts/Notice'
+import { forget } from '../offline/known'
 import { CodeField } from './CodeField'
 import { Making } from './Making'
 import { MEASURES } from '../house/measures'
@@ -22,6 +23,8 @@ export function Home() {
 export function useEnter() {
   const client = useQueryClient()
   return (me: Shape<'Me'>) => {
+    // What was known to who was in before is not for who is now.
+    forget()
     // The query that screens are watching stays; only what is in it changes.
     client.removeQueries({ predicate: (query) => query.queryKey[0] !== 'me' })
     client.setQueryData(['me'], me)

@@ -5,6 +5,7 @@ import { useHouseId, useMe } from '../api/hooks'
 import { Trouble, Waiting } from '../parts/Notice'
 import { FindBox } from './FindBox'
 import { KeysHelp } from './KeysHelp'
+import { useKnownFrom } from '../offline/known'
 import { useKey } from './keys'
 
 /** On a phone those at the thumb stand in the bar, the rest one press away. */
@@ -105,6 +106,14 @@ function useOnline(): boolean {
   return online
 }
 
+/** "today at 14:02", or the day with its hour. */
+function asOf(moment: Date): string {
+  const clock = moment.toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })
+  return moment.toDateString() === new Date().toDateString()
+    ? `today at ${clock}`
+    : `on ${moment.toLocaleDateString(undefined, { day: 'numeric', month: 'long' })} at ${clock}`
+}
+
 /** The bar, the place, and what is everywhere: find, keys, the house. */
 export function Frame() {
   const me = useMe()
@@ -113,6 +122,7 @@ export function Frame() {
   const [finding, setFinding] = useState(false)
   const [helping, setHelping] = useState(false)
   const online = useOnline()
+  const knownFrom = useKnownFrom()
   const busy = useIsFetching() > 0
   const again = useMutationState({ filters: { status: 'pending', predicate: (each) => each.state.failureCount > 0 } })
   const client = useQueryClient()
@@ -158,9 +168,11 @@ export function Frame() {
           </Link>
         </div>
       </header>
-      {online ? null : (
+      {online && !knownFrom ? null : (
         <p role="alert" className="bg-warmth-pale px-6 py-2">
-          The connection is lost. What you enter is kept here; it goes on when it is back.{' '}
+          {knownFrom
+            ? `The kettle does not answer. This is as it was known ${asOf(knownFrom)}; what you enter is kept here, and goes on when it is back. `
+            : 'The connection is lost. What you enter is kept here; it goes on when it is back. '}
           <button type="button" className="underline" onClick={() => void client.invalidateQueries()}>
             Try now
           </button>

@@ -15,6 +15,7 @@ import { EndAccount } from './Ending'
 import { OutAndIn } from './OutAndIn'
 import { People } from './People'
 import { SecondStep } from './SecondStep'
+import { forget } from '../offline/known'
 import { Sessions } from './Sessions'
 import { Trail } from './Trail'
 import { Vessels } from './Vessels'
@@ -238,6 +239,7 @@ function You() {
   const others = me.data.houses.filter((each) => each.id !== house)
   const signOut = async () => {
     await send('DELETE', '/session')
+    forget()
     client.removeQueries({ predicate: (query) => query.queryKey[0] !== 'me' })
     await client.invalidateQueries({ queryKey: ['me'] })
     void go('/sign-in')
