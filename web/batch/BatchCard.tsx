@@ -2,6 +2,8 @@ import { useParams } from 'react-router'
 import { useHouseId, useOfHouse } from '../api/hooks'
 import { useArrived } from '../parts/arrived'
 import { Button, ButtonLink, FileLink } from '../parts/Button'
+import { stepsOfCard } from '../hands/card'
+import { HandsFull } from '../hands/HandsFull'
 import { KitchenCard } from '../parts/KitchenCard'
 
 /** The kitchen card of a batch, as it was planned. */
@@ -17,6 +19,7 @@ export default function BatchCard() {
         <Button look="strong" onClick={() => window.print()}>
           Print this page
         </Button>
+        <HandsFull name={`card.${id}`} title={there.name} steps={stepsOfCard(there)} />
         <FileLink href={`/api/houses/${house}/batches/${id}/card.pdf`}>As PDF</FileLink>
         <ButtonLink to={`/h/${house}/batch/${id}`}>Back to the batch</ButtonLink>
       </div>

@@ -3,6 +3,8 @@ import { useState } from 'react'
 import { type Problem, sendForFile, ask } from '../api/client'
 import { useHouseId } from '../api/hooks'
 import { Button, ButtonLink } from '../parts/Button'
+import { stepsOfCard } from '../hands/card'
+import { HandsFull } from '../hands/HandsFull'
 import { KitchenCard } from '../parts/KitchenCard'
 import { Trouble, Waiting } from '../parts/Notice'
 import { useDraftAsItIs } from './wish'
@@ -37,6 +39,7 @@ export default function Card() {
         <Button look="strong" onClick={() => window.print()}>
           Print this page
         </Button>
+        <HandsFull name={`card.bench.${house}`} title={card.data.name} steps={stepsOfCard(card.data)} />
         <Button onClick={() => void pdf()}>As PDF</Button>
         {back}
       </div>

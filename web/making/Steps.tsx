@@ -6,6 +6,7 @@ import { Button, TextButton } from '../parts/Button'
 import { Field } from '../parts/Field'
 import { sent } from '../parts/form'
 import { Trouble } from '../parts/Notice'
+import { HandsFull } from '../hands/HandsFull'
 import { Scale } from '../press/Scale'
 import { Leaf } from './Leaf'
 import { useLine } from './line'
@@ -33,6 +34,13 @@ export function Steps({ making }: { making: Making }) {
   return (
     <>
       <h2 className="column-head font-text text-base">Step by step</h2>
+      <span>
+        <HandsFull
+          name={`making.${making.id}.${making.version}`}
+          title={making.name}
+          steps={shown.filter((step) => !step.done).map((step) => ({ says: step.says }))}
+        />
+      </span>
       <ol className="flex flex-col">
         {shown.map((step) => (
           <li key={step.id} className="border-line border-b py-2" aria-current={step === now ? 'step' : undefined}>

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { type Shape, useBatchWrite, useHouseId } from '../api/hooks'
+import { HandsFull } from '../hands/HandsFull'
 import { usePart } from '../frame/part'
 import { Button } from '../parts/Button'
 import { Cautions } from '../parts/Cautions'
@@ -52,6 +53,9 @@ export function Straining({ batch }: { batch: Shape<'BatchView'> }) {
           <h2 id="how" className="text-2xl">
             How to strain it
           </h2>
+          <span>
+            <HandsFull name={`strain.${batch.id}`} title={`Straining the ${batch.herb}`} steps={press.steps} />
+          </span>
           <ol>
             {press.steps.map((step) => (
               <li key={step.id}>

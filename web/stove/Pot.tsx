@@ -5,6 +5,8 @@ import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import { useKey } from '../frame/keys'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
+import { useAwake } from '../hands/awake'
+import { Bell } from '../hands/Bell'
 import { useArrived } from '../parts/arrived'
 import { Button, TextButton } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
@@ -19,6 +21,7 @@ import { useLive } from './useLive'
 type View = Shape<'StoveView'>
 
 export default function Pot() {
+  useAwake()
   const { session = '' } = useParams()
   const pot = useOfHouse(`/stove/${session}`)
   const heard = useLive(pot.data?.state === 'ended' ? undefined : pot.data?.live, pot.refetch)
@@ -100,6 +103,7 @@ function Warm({ pot, heard }: { pot: View; heard: boolean }) {
           ))}
           {pot.over_text ? <Notice rank="care">{pot.over_text}</Notice> : null}
         </div>
+        {ended ? null : <Bell title={pot.title} alarms={pot.alarms} />}
         {pot.by_eye && !ended && works ? <ByEye pot={pot} /> : null}
         <section aria-labelledby="hours" className="flex flex-col gap-4">
           <h2 id="hours" className="column-head font-text text-base">

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { type Shape, useHouseId, useOfHouse } from '../api/hooks'
 import { usePart } from '../frame/part'
+import { useAwake } from '../hands/awake'
 import { Leaves } from '../making/Leaf'
 import { useArrived } from '../parts/arrived'
 import { ButtonLink } from '../parts/Button'
@@ -14,6 +15,7 @@ import { PutToWarm } from './PutToWarm'
 type Page = Shape<'StovePage'>
 
 export default function Stove() {
+  useAwake()
   const house = useHouseId()
   const { works, keeps } = usePart()
   const stove = useOfHouse('/stove')
