@@ -11,15 +11,7 @@ $(lan_globals)
 	# Who sends half a request, or none, is let go; pages that watch a pot are held as long as they read.
 	log {
 		output stderr
-		format filter {
-			wrap json
-			fields {
-				request>uri regexp "/(join|new-password|invitations|resets|feeds)/[A-Za-z0-9]+" "/\$1/…"
-				request>headers>X-Xsrf-Token delete
-				request>headers>Idempotency-Key delete
-				request>headers>Referer delete
-			}
-		}
+$(unsaid)
 	}
 	servers {
 		metrics
@@ -30,18 +22,6 @@ $(lan_globals)
 		}
 		max_header_size 32KB
 		protocols h1 h2
-	}
-}
-# What opens a door is in no log: links that are passed on, the calendar's private address, the token of a form.
-(unsaid) {
-	format filter {
-		wrap json
-		fields {
-			request>uri regexp "/(join|new-password|invitations|resets|feeds)/[A-Za-z0-9]+" "/\$1/…"
-			request>headers>X-Xsrf-Token delete
-			request>headers>Idempotency-Key delete
-			request>headers>Referer delete
-		}
 	}
 }
 (kettle) {
@@ -124,7 +104,7 @@ $(web_metrics)
 			roll_size 5MB
 			roll_keep 2
 		}
-		import unsaid
+$(unsaid)
 	}
 }
 http://127.0.0.1:$WEB_PORT, http://localhost:$WEB_PORT {
@@ -172,6 +152,21 @@ lan_wanted() {
   set_env KETTLE_KEY "$key"
   [ "$lan" = 0 ] || grep -q '^KETTLE_TLS_PORT=' "$ENV_FILE" || set_env KETTLE_TLS_PORT 8443
   [ "$lan" = 0 ] || grep -q '^KETTLE_TRUST_PORT=' "$ENV_FILE" || set_env KETTLE_TRUST_PORT 8080
+}
+
+# What opens a door is in no log: links that are passed on, the calendar's private address, the token of a form.
+unsaid() {
+  cat <<'CADDY'
+		format filter {
+			wrap json
+			fields {
+				request>uri regexp "/(join|new-password|invitations|resets|feeds)/[A-Za-z0-9]+" "/$1/…"
+				request>headers>X-Xsrf-Token delete
+				request>headers>Idempotency-Key delete
+				request>headers>Referer delete
+			}
+		}
+CADDY
 }
 
 # What the web server counts itself, to who has the key.

@@ -233,7 +233,20 @@ it('takes along what its keeper chooses, and no more', function () {
     $this->atHouse('POST', '/probes', ['called' => 'by the window', 'kind' => 'sends'])->assertOk();
     $this->atHouse('POST', '/calendars', [
         'called' => 'work',
-        'ics' => "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:x\r\nBEGIN:VEVENT\r\nUID:a@x\r\nDTSTAMP:20261101T000000Z\r\nDTSTART:20261203T080000Z\r\nDTEND:20261203T120000Z\r\nSUMMARY:shift\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n",
+        'ics' => implode("\r\n", [
+            'BEGIN:VCALENDAR',
+            'VERSION:2.0',
+            'PRODID:x',
+            'BEGIN:VEVENT',
+            'UID:a@x',
+            'DTSTAMP:20261101T000000Z',
+            'DTSTART:20261203T080000Z',
+            'DTEND:20261203T120000Z',
+            'SUMMARY:shift',
+            'END:VEVENT',
+            'END:VCALENDAR',
+            '',
+        ]),
     ])->assertOk();
     DB::table('houses')
         ->where('id', $this->house->id)

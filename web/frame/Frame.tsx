@@ -171,7 +171,8 @@ export function Frame() {
       {online && !knownFrom ? null : (
         <p role="alert" className="bg-warmth-pale px-6 py-2">
           {knownFrom
-            ? `The kettle does not answer. This is as it was known ${asOf(knownFrom)}; what you enter is kept here, and goes on when it is back. `
+            ? `The kettle does not answer. This is as it was known ${asOf(knownFrom)}; ` +
+              'what you enter is kept here, and goes on when it is back. '
             : 'The connection is lost. What you enter is kept here; it goes on when it is back. '}
           <button type="button" className="underline" onClick={() => void client.invalidateQueries()}>
             Try now

@@ -7,6 +7,20 @@ import { Field } from '../parts/Field'
 import { sent, useForm } from '../parts/form'
 import { Notice, Trouble } from '../parts/Notice'
 
+/** Ends it, or not, at the foot of either form. */
+function EndIt({ busy, leave }: { busy: boolean; leave: () => void }) {
+  return (
+    <span className="flex flex-wrap gap-3">
+      <Button type="submit" look="stop" disabled={busy}>
+        End it in two weeks
+      </Button>
+      <Button look="quiet" onClick={leave}>
+        Leave it as it is
+      </Button>
+    </span>
+  )
+}
+
 /** The house deleted, for everybody of it, with two weeks in which it can be taken back. */
 export function EndHouse({ house }: { house: Shape<'HouseView'> }) {
   const id = useHouseId()
@@ -54,14 +68,7 @@ export function EndHouse({ house }: { house: Shape<'HouseView'> }) {
       <Field label={`The house’s name, to be sure: ${house.name}`} required {...field('name')} />
       <Field label="Your password" type="password" autoComplete="current-password" required {...field('present')} />
       <Trouble problem={rest} />
-      <span className="flex flex-wrap gap-3">
-        <Button type="submit" look="stop" disabled={end.isPending}>
-          End it in two weeks
-        </Button>
-        <Button look="quiet" onClick={() => setOpen(false)}>
-          Leave it as it is
-        </Button>
-      </span>
+      <EndIt busy={end.isPending} leave={() => setOpen(false)} />
     </form>
   )
 }
@@ -112,14 +119,7 @@ export function EndAccount() {
       </p>
       <Field label="Your password" type="password" autoComplete="current-password" required {...field('present')} />
       <Trouble problem={rest} />
-      <span className="flex flex-wrap gap-3">
-        <Button type="submit" look="stop" disabled={end.isPending}>
-          End it in two weeks
-        </Button>
-        <Button look="quiet" onClick={() => setOpen(false)}>
-          Leave it as it is
-        </Button>
-      </span>
+      <EndIt busy={end.isPending} leave={() => setOpen(false)} />
     </form>
   )
 }
