@@ -85,7 +85,8 @@ $keeper = User::query()->create([
     'prefs' => [],
 ]);
 Auth::login($keeper);
-$house = fn (string $name): House => app(CreateHouse::class)($keeper, ['name' => $name, 'time_zone' => 'Europe/London', 'measures' => 'us']);
+$like = ['time_zone' => 'Europe/London', 'measures' => 'us'];
+$house = fn (string $name): House => app(CreateHouse::class)($keeper, ['name' => $name] + $like);
 $first = $house('From here');
 $within = fn (House $house, Closure $do) => app(CurrentHouse::class)->within($house, $do);
 

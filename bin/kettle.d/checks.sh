@@ -200,6 +200,16 @@ run_lighthouse() {
   APP_URL="$APP_URL" node perf/lighthouse/run.mjs
 }
 
+# Parts of it killed under writes, on a database that holds what it acknowledged as an installed one does.
+run_kills() {
+  instance bench
+  trap stop_instance EXIT
+  stop_instance
+  rm -rf "$KETTLE_VAR/db" && rm -f "$ENV_FILE"
+  KETTLE_DURABLE=1 start_instance production
+  php perf/kills.php "$@"
+}
+
 # A large house out and in, by a worker of this script's own.
 run_carry() {
   instance bench

@@ -168,7 +168,7 @@ start_database() {
   fi
   step "starting the database on 127.0.0.1:$DB_PORT"
   local fast=
-  [ "$NAME" = main ] || fast="--innodb-flush-log-at-trx-commit=0 --skip-innodb-doublewrite"
+  [ "$NAME" = main ] || [ -n "${KETTLE_DURABLE:-}" ] || fast="--innodb-flush-log-at-trx-commit=0 --skip-innodb-doublewrite"
   # shellcheck disable=SC2086
   part mariadb mariadbd --no-defaults --datadir="$data" --user="$me" --socket="$SOCKETS/db.sock" --pid-file="$RUN/mariadbd.pid" \
     --bind-address=127.0.0.1 --port="$DB_PORT" --skip-name-resolve --character-set-server=utf8mb4 \

@@ -9,6 +9,9 @@ use ZipArchive;
 /**
  * A house as a zip of JSON lines and pictures, read a line at a time. It is looked over before the first line is taken:
  * what is cut short, foreign or swollen beyond measure is refused then; what is damaged within, where it is come to.
+ *
+ * @phpstan-type Head array{house: array<string, mixed>, people: list<array{name: string, email: string, role: string}>,
+ *     counts: array<string, int>}
  */
 final class ZipSource implements HouseSource
 {
@@ -25,7 +28,7 @@ final class ZipSource implements HouseSource
 
     private const FILES = 1_000_000;
 
-    /** @var array{house: array<string, mixed>, people: list<array{name: string, email: string, role: string}>, counts: array<string, int>} */
+    /** @var Head */
     private array $head;
 
     /** @var \Closure(): void|null */
@@ -108,14 +111,14 @@ final class ZipSource implements HouseSource
         }
     }
 
-    /** @return array{house: array<string, mixed>, people: list<array{name: string, email: string, role: string}>, counts: array<string, int>} */
+    /** @return Head */
     private function readHead(): array
     {
         $json = $this->all('house.json', self::LINE);
         $head = $json === null ? null : json_decode($json, false, 64);
         $head instanceof \stdClass || throw ImportException::brokenZip();
         $this->schema->head($head);
-        /** @var array{house: array<string, mixed>, people: list<array{name: string, email: string, role: string}>, counts: array<string, int>} $fields */
+        /** @var Head $fields */
         $fields = json_decode($json ?? '', true, 64);
 
         return $fields;
