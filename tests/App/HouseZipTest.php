@@ -83,6 +83,20 @@ function changed(string $zip, array $change): string
     return (string) file_get_contents($path);
 }
 
+/** A pot put to warm, which somebody looks at. */
+function potLookedAt(AppCase $test): string
+{
+    $batch = $test->batch(['method' => 'slow-cooker', 'school' => 'usual', 'jar' => $test->jarOf(505)->uid]);
+    $test->fill($batch);
+    $oval = ['called' => 'the oval one', 'shape' => 'oval', 'length' => '300 mm', 'width' => '210 mm', 'height' => '140 mm'];
+    $test->atHouse('POST', '/cookers', $oval + ['method' => 'slow-cooker'])->assertOk();
+    $cooker = collect($test->atHouse('GET', '/stove')->json('cookers'))->firstWhere('called', 'the oval one')['id'];
+
+    return $test
+        ->atHouse('POST', '/stove', ['cooker' => $cooker, 'setting' => 'Warm', 'batches' => [$batch->uid], 'watch' => 'hand'])
+        ->json('id');
+}
+
 it('goes out as a zip that other tools open, each line held to its schema, and comes back the same', function () {
     BusyHouse::in($this);
     $image = imagecreatetruecolor(60, 60);
@@ -285,16 +299,10 @@ it('takes along what its keeper chooses, and no more', function () {
 });
 
 it('ends a pot that was warm at its last reading, and brings every reading along', function () {
-    $batch = $this->batch(['method' => 'slow-cooker', 'school' => 'usual', 'jar' => $this->jarOf(505)->uid]);
-    $this->fill($batch);
-    $oval = ['called' => 'the oval one', 'shape' => 'oval', 'length' => '300 mm', 'width' => '210 mm', 'height' => '140 mm'];
-    $this->atHouse('POST', '/cookers', $oval + ['method' => 'slow-cooker'])->assertOk();
-    $cooker = collect($this->atHouse('GET', '/stove')->json('cookers'))->firstWhere('called', 'the oval one')['id'];
-    $pot = $this->atHouse('POST', '/stove', ['cooker' => $cooker, 'setting' => 'Warm', 'batches' => [$batch->uid], 'watch' => 'hand']);
-    expect($pot->json('detail'))->toBeNull();
+    $pot = potLookedAt($this);
     foreach ([46, 49, 48] as $warmth) {
         Carbon::setTestNow(Carbon::now()->addMinutes(40));
-        $this->atHouse('POST', "/stove/{$pot->json('id')}/reading", ['warmth' => (string) $warmth])->assertOk();
+        $this->atHouse('POST', "/stove/{$pot}/reading", ['warmth' => (string) $warmth])->assertOk();
     }
     $last = Carbon::now()->utc()->format('Y-m-d\TH:i:s\Z');
     Carbon::setTestNow(Carbon::now()->addHours(5));
@@ -322,6 +330,18 @@ it('ends a pot that was warm at its last reading, and brings every reading along
                 'readings',
             ),
         );
+});
+
+it('takes readings that come with a session that names its thermometers, too', function () {
+    $pot = potLookedAt($this);
+    Carbon::setTestNow(Carbon::now()->addMinutes(40));
+    $this->atHouse('POST', "/stove/{$pot}/reading", ['warmth' => '48'])->assertOk();
+    $file = $this->atHouse('GET', '/export')->assertOk()->json();
+    expect($file['sessions'][0]['readings'])->toHaveCount(1);
+    $file['sessions'][0]['thermometers'] = [str_repeat('7', 26)];
+    $this->house = $this->aHouse($this->keeper, 'Second house');
+    $this->atHouse('POST', '/import', $file)->assertOk();
+    expect($this->atHouse('GET', '/export')->json('sessions.0.readings'))->toBe($file['sessions'][0]['readings']);
 });
 
 it('has one of each way at a time, and keeps none for longer than a day', function () {

@@ -238,11 +238,13 @@ function You() {
   if (!me.data) return null
   const others = me.data.houses.filter((each) => each.id !== house)
   const signOut = async () => {
+    const to = window.location.pathname
     await send('DELETE', '/session')
     forget()
     client.removeQueries({ predicate: (query) => query.queryKey[0] !== 'me' })
     await client.invalidateQueries({ queryKey: ['me'] })
-    void go('/sign-in')
+    // Who comes in again is back where they were, whichever of the two sends them to the door first.
+    void go('/sign-in', { state: { to } })
   }
   return (
     <section className="flex flex-col gap-4" aria-labelledby="you">

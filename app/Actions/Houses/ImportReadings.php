@@ -57,22 +57,23 @@ final readonly class ImportReadings
     }
 
     /**
-     * Which stood in a session; of a file that names none, its readings are as one looked.
+     * Which stood in a session, one's own eye where none is named; readings that come with the session itself are of the first.
      *
      * @param  SessionRow  $row
      * @param  Collection<string, int>  $probes ids by uid
      */
     public function stood(StoveSession $session, array $row, Collection $probes): void
     {
-        foreach ($row['thermometers'] ?? [] as $uid) {
-            $id = $probes->get($uid) ?? $this->eye()->id;
-            StoveProbe::query()->insertOrIgnore(['stove_session_id' => $session->id, 'probe_id' => $id, 'gathered' => '{}']);
+        $standing = array_map(
+            fn (string $uid) => Probe::withTrashed()
+                ->whereKey($probes->get($uid) ?? 0)
+                ->first() ?? $this->eye(),
+            $row['thermometers'] ?? [],
+        ) ?: [$this->eye()];
+        foreach ($standing as $probe) {
+            StoveProbe::query()->insertOrIgnore(['stove_session_id' => $session->id, 'probe_id' => $probe->id, 'gathered' => '{}']);
         }
-        if (! isset($row['thermometers'])) {
-            $eye = $this->eye();
-            StoveProbe::query()->create(['stove_session_id' => $session->id, 'probe_id' => $eye->id, 'gathered' => []]);
-            ($this->readings)($session, $eye, self::rows($row['readings']));
-        }
+        ($this->readings)($session, $standing[0], self::rows($row['readings']));
     }
 
     /**
