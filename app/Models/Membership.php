@@ -31,6 +31,18 @@ class Membership extends Model
         });
     }
 
+    /** Whether nobody else keeps the house; held so until what is done by it is done. */
+    public function keepsAlone(): bool
+    {
+        return $this->role === Role::Keeper &&
+            self::query()
+                ->where('house_id', $this->house_id)
+                ->where('role', Role::Keeper)
+                ->where('user_id', '!=', $this->user_id)
+                ->lockForUpdate()
+                ->doesntExist();
+    }
+
     /** @return BelongsTo<House, $this> */
     public function house(): BelongsTo
     {

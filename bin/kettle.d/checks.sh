@@ -182,6 +182,14 @@ take_shots() {
   APP_URL="$APP_URL" node bin/shots.mjs
 }
 
+# An instance with nothing in it yet, gone again at the end.
+empty_bench() {
+  instance bench
+  trap stop_instance EXIT
+  stop_instance
+  rm -rf "$KETTLE_VAR/db" && rm -f "$ENV_FILE"
+}
+
 run_lighthouse() {
   # shellcheck disable=SC2086
   install_packages chromium-headless-shell
@@ -191,10 +199,7 @@ run_lighthouse() {
     (cd perf/lighthouse && npm_packages --ignore-scripts)
     mark lighthouse "$stamp"
   fi
-  instance bench
-  trap stop_instance EXIT
-  stop_instance
-  rm -rf "$KETTLE_VAR/db" && rm -f "$ENV_FILE"
+  empty_bench
   start_instance production
   artisan kettle:demo --fresh >/dev/null
   APP_URL="$APP_URL" node perf/lighthouse/run.mjs
@@ -202,20 +207,14 @@ run_lighthouse() {
 
 # Parts of it killed under writes, on a database that holds what it acknowledged as an installed one does.
 run_kills() {
-  instance bench
-  trap stop_instance EXIT
-  stop_instance
-  rm -rf "$KETTLE_VAR/db" && rm -f "$ENV_FILE"
+  empty_bench
   KETTLE_DURABLE=1 start_instance production
   php perf/kills.php "$@"
 }
 
 # A large house out and in, by a worker of this script's own.
 run_carry() {
-  instance bench
-  trap stop_instance EXIT
-  stop_instance
-  rm -rf "$KETTLE_VAR/db" && rm -f "$ENV_FILE"
+  empty_bench
   start_instance production
   sv -w 15 down "$SV/long"
   php perf/carry.php "$@"
@@ -224,10 +223,7 @@ run_carry() {
 run_bench() {
   # shellcheck disable=SC2086
   install_packages chromium-headless-shell
-  instance bench
-  trap stop_instance EXIT
-  stop_instance
-  rm -rf "$KETTLE_VAR/db" && rm -f "$ENV_FILE"
+  empty_bench
   local before after
   before=$(date +%s%N)
   start_instance production

@@ -8,11 +8,11 @@ write_caddyfile() {
 	skip_install_trust
 	storage file_system "$KETTLE_VAR/tls"
 $(lan_globals)
-	# Who sends half a request, or none, is let go; pages that watch a pot are held as long as they read.
 	log {
 		output stderr
 $(unsaid)
 	}
+	# Who sends half a request, or none, is let go; pages that watch a pot are held as long as they read.
 	servers {
 		metrics
 		timeouts {

@@ -1,5 +1,6 @@
 import { Dialog } from 'radix-ui'
 import { useCallback, useEffect, useState } from 'react'
+import { TextButton } from '../parts/Button'
 import { useAwake } from './awake'
 import { sound } from './sound'
 
@@ -55,6 +56,16 @@ function speak(words: string) {
 function letters(says: string): string {
   if (says.length < 70) return 'text-[clamp(2.5rem,7vw,5.25rem)]'
   return says.length < 150 ? 'text-[clamp(2rem,5vw,4rem)]' : 'text-[clamp(1.6rem,3.6vw,2.9rem)]'
+}
+
+/** A figure that is read from afar. */
+function Large({ name, is, role }: { name: string; is: string; role?: 'alert' | 'timer' }) {
+  return (
+    <div role={role}>
+      <dt className={`text-xl ${role === 'alert' ? 'text-warmth font-semibold' : 'text-soft'}`}>{name}</dt>
+      <dd className="figures text-[clamp(2.25rem,5vw,3.5rem)] font-bold">{is}</dd>
+    </div>
+  )
 }
 
 /** A run of steps, one at a time: on by a tap anywhere, a key, or a pedal that turns pages; back by another. */
@@ -150,55 +161,33 @@ export default function Hands({
             {step.why ? <p className="text-soft text-2xl">{step.why}</p> : null}
             <dl className="mt-auto flex flex-wrap items-end gap-x-14 gap-y-4">
               {(step.figures ?? []).map((each) => (
-                <div key={each.name}>
-                  <dt className="text-soft text-xl">{each.name}</dt>
-                  <dd className="figures text-[clamp(2.25rem,5vw,3.5rem)] font-bold">{each.is}</dd>
-                </div>
+                <Large key={each.name} name={each.name} is={each.is} />
               ))}
-              <div>
-                <dt className="text-soft text-xl">at this step for</dt>
-                <dd className="figures text-[clamp(2.25rem,5vw,3.5rem)] font-bold">{clock((now - since) / 1000)}</dd>
-              </div>
+              <Large name="at this step for" is={clock((now - since) / 1000)} />
               {timer.left === null ? null : (
-                <div role={timer.over ? 'alert' : 'timer'}>
-                  <dt className={`text-xl ${timer.over ? 'text-warmth font-semibold' : 'text-soft'}`}>
-                    {timer.over ? 'The time is up' : 'left of the timer'}
-                  </dt>
-                  <dd className="figures text-[clamp(2.25rem,5vw,3.5rem)] font-bold">
-                    {clock(Math.max(0, timer.left))}
-                  </dd>
-                </div>
+                <Large
+                  role={timer.over ? 'alert' : 'timer'}
+                  name={timer.over ? 'The time is up' : 'left of the timer'}
+                  is={clock(Math.max(0, timer.left))}
+                />
               )}
             </dl>
           </div>
           <div className="border-line flex flex-wrap gap-x-5 gap-y-1 border-t px-5 py-2 sm:px-11" data-own-press>
             {timer.left === null ? null : (
-              <button
-                type="button"
-                className="min-h-12 font-semibold underline underline-offset-4"
-                onClick={timer.stop}
-              >
+              <TextButton className="min-h-12" onClick={timer.stop}>
                 Stop the timer
-              </button>
+              </TextButton>
             )}
             {MINUTES.map((minutes) => (
-              <button
-                key={minutes}
-                type="button"
-                className="min-h-12 font-semibold underline underline-offset-4"
-                onClick={() => timer.add(minutes)}
-              >
+              <TextButton key={minutes} className="min-h-12" onClick={() => timer.add(minutes)}>
                 {timer.left === null ? '' : '+ '}
                 {minutes} min
-              </button>
+              </TextButton>
             ))}
-            <button
-              type="button"
-              className="ms-auto min-h-12 font-semibold underline underline-offset-4"
-              onClick={close}
-            >
+            <TextButton className="ms-auto min-h-12" onClick={close}>
               Leave
-            </button>
+            </TextButton>
           </div>
           <div className="border-rim flex border-t-[3px]" data-own-press>
             <button type="button" className={`${button} basis-1/4`} disabled={at === 0} onClick={() => go(at - 1)}>

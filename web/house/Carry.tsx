@@ -24,11 +24,10 @@ function HowFar({ what, percent }: { what: string; percent: number }) {
 }
 
 /** What is on its way, looked at again while it moves. */
-export function useCarried() {
-  const carried = useOfHouse('/transfers', {
+function useCarried() {
+  return useOfHouse('/transfers', {
     every: (both) => (both?.out?.state === 'asked' || both?.in?.state === 'asked' ? 1000 : false),
   })
-  return carried
 }
 
 /** Everything of the house, as a zip to be fetched. */

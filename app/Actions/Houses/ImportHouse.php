@@ -133,7 +133,7 @@ final readonly class ImportHouse
     }
 
     /**
-     * @param  \Closure(): void|null  $folded called for each batch and product that was worked out anew
+     * @param  \Closure(): void|null  $folded called for each batch that was worked out anew
      *
      * @throws ImportException
      */

@@ -5,10 +5,8 @@ namespace App\Actions\People;
 use App\Actions\Transfers\Transfers;
 use App\Models\House;
 use App\Models\Membership;
-use App\Models\Tenancy\Role;
 use App\Models\Transfer;
 use App\Models\User;
-use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -62,9 +60,7 @@ final readonly class Ending
     /** Deletes what had its days. Lines of logbooks keep the name of who wrote them, and nothing else of an account. */
     public static function sweep(): void
     {
-        foreach (House::query()->where('goes_at', '<', Carbon::now())->pluck('id') as $id) {
-            House::query()->whereKey($id)->where('goes_at', '<', Carbon::now())->delete();
-        }
+        House::query()->where('goes_at', '<', Carbon::now())->delete();
         foreach (User::query()->where('goes_at', '<', Carbon::now())->get() as $user) {
             DB::transaction(function () use ($user): void {
                 // Who was made the last keeper meanwhile is not taken away from a house.
@@ -81,21 +77,14 @@ final readonly class Ending
     /** @return list<string> houses that have no other keeper, by name; those that go themselves apart */
     private static function keptAlone(User $user): array
     {
-        $houses = Membership::query()
+        $alone = Membership::query()
             ->where('user_id', $user->id)
-            ->where('role', Role::Keeper)
             ->whereHas('house', fn ($query) => $query->whereNull('goes_at'))
-            ->whereNotExists(
-                fn (Builder $query) => $query
-                    ->from('memberships as others')
-                    ->whereColumn('others.house_id', 'memberships.house_id')
-                    ->whereColumn('others.user_id', '!=', 'memberships.user_id')
-                    ->where('others.role', Role::Keeper->value),
-            )
             ->with('house')
-            ->get();
+            ->get()
+            ->filter(fn (Membership $in) => $in->keepsAlone());
 
-        return array_values($houses->map(fn (Membership $in) => $in->house->name)->all());
+        return array_values($alone->map(fn (Membership $in) => $in->house->name)->all());
     }
 
     private static function then(): Carbon

@@ -68,8 +68,21 @@ final readonly class SecondStepAtDoor
         return $this->codes($user);
     }
 
-    /** @return list<string> new codes for paper; those before are good no more */
-    public function codes(User $user): array
+    /**
+     * @return list<string> new codes for paper; those before are good no more
+     *
+     * @throws SecondStepException where it is not on
+     */
+    public function renew(User $user): array
+    {
+        $this->of($user) ?? throw SecondStepException::notBegun();
+        $this->trail->account(Trail::PAPER_CODES, $user);
+
+        return $this->codes($user);
+    }
+
+    /** @return list<string> */
+    private function codes(User $user): array
     {
         $codes = [];
         for ($i = 0; $i < self::CODES; $i++) {

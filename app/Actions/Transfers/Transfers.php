@@ -23,8 +23,8 @@ final readonly class Transfers
     /** Has the house written down; one that is at work already is gone on with. */
     public function out(): Transfer
     {
-        $there = $this->there(Transfer::OUT);
-        if ($there !== null && $this->atWork($there)) {
+        $there = $this->atWorkOn(Transfer::OUT);
+        if ($there !== null) {
             return $there;
         }
         $transfer = $this->begin(Transfer::OUT, Transfer::ASKED, null);
@@ -44,7 +44,7 @@ final readonly class Transfers
         if ($size > $most * 1_000_000) {
             throw TransferException::tooMuch($most);
         }
-        $this->idle(Transfer::IN);
+        $this->atWorkOn(Transfer::IN) === null || throw TransferException::busy();
 
         return $this->begin(Transfer::IN, Transfer::FILLING, $size);
     }
@@ -143,12 +143,11 @@ final readonly class Transfers
         });
     }
 
-    private function idle(string $way): void
+    private function atWorkOn(string $way): ?Transfer
     {
         $there = $this->there($way);
-        if ($there !== null && $this->atWork($there)) {
-            throw TransferException::busy();
-        }
+
+        return $there !== null && $this->atWork($there) ? $there : null;
     }
 
     private function atWork(Transfer $transfer): bool

@@ -19,7 +19,6 @@ use App\Responses\House\People;
 use App\Responses\House\TrailView;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
@@ -119,12 +118,7 @@ final class PeopleController extends Controller
     /** @throws Clash when the house would be left without a keeper */
     private function keepAKeeper(Membership $membership, ?Role $next): void
     {
-        $others = Membership::query()
-            ->where('house_id', $membership->house_id)
-            ->where('role', Role::Keeper)
-            ->where('user_id', '!=', $membership->user_id)
-            ->lockForUpdate();
-        if ($membership->role === Role::Keeper && $next !== Role::Keeper && DB::transaction(fn () => $others->doesntExist())) {
+        if ($next !== Role::Keeper && $membership->keepsAlone()) {
             throw new Clash('A house needs a keeper. Make somebody else a keeper first.');
         }
     }

@@ -3,10 +3,8 @@
 namespace App\Http\Controllers;
 
 use App\Actions\People\SecondStepAtDoor;
-use App\Actions\People\SecondStepException;
 use App\Actions\People\SignedIn;
 use App\Actions\People\Totp;
-use App\Actions\People\Trail;
 use App\Http\Requests;
 use App\Labels\LabelSheet;
 use App\OpenApi\Operation;
@@ -18,7 +16,7 @@ use Illuminate\Http\Request;
 /** One's own second step at the door. */
 final class SecondStepController extends Controller
 {
-    public function __construct(private readonly SecondStepAtDoor $second, private readonly Trail $trail) {}
+    public function __construct(private readonly SecondStepAtDoor $second) {}
 
     #[Operation('Whether one has a second step at the door')]
     public function show(Request $request): SecondStepView
@@ -52,11 +50,7 @@ final class SecondStepController extends Controller
     #[Operation('New codes for paper; those before are good no more')]
     public function codes(Requests\PresentPassword $form): SecondStepCodes
     {
-        $user = $this->user($form);
-        $this->second->of($user) ?? throw SecondStepException::notBegun();
-        $this->trail->account(Trail::PAPER_CODES, $user);
-
-        return new SecondStepCodes($this->second->codes($user));
+        return new SecondStepCodes($this->second->renew($this->user($form)));
     }
 
     #[Operation('Turn it off')]

@@ -10,7 +10,7 @@ final class ChangePassword extends Form
     public function rules(): array
     {
         return [
-            'present' => ['bail', 'required', 'string', 'max:200', 'current_password'],
+            'present' => self::PRESENT,
             'password' => GuessedPassword::rules(),
         ];
     }

@@ -8,7 +8,7 @@ final class EndHouse extends Form
     public function rules(): array
     {
         return [
-            'present' => ['bail', 'required', 'string', 'max:200', 'current_password'],
+            'present' => self::PRESENT,
             'name' => ['required', 'string', 'max:80'],
         ];
     }

@@ -12,6 +12,9 @@ abstract class Form extends FormRequest
     /** The schema of what is sent as "wish". */
     public const WISH = 'Wish';
 
+    /** The present password, of who changes how one comes in, or ends something. */
+    protected const PRESENT = ['bail', 'required', 'string', 'max:200', 'current_password'];
+
     /** Whether somebody may is settled by the route, before the form is read. */
     public function authorize(): bool
     {

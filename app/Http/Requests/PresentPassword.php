@@ -7,6 +7,6 @@ final class PresentPassword extends Form
 {
     public function rules(): array
     {
-        return ['present' => ['bail', 'required', 'string', 'max:200', 'current_password']];
+        return ['present' => self::PRESENT];
     }
 }

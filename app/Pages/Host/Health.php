@@ -2,7 +2,6 @@
 
 namespace App\Pages\Host;
 
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
 /** Whether what the house needs is there, for whatever watches over the machine. */
@@ -21,13 +20,12 @@ final class Health
         }
         $ages = $this->beats();
 
-        return [
-            'database' => $database,
-            ...array_map(
-                fn (string $part) => ($ages[$part] ?? INF) <= self::BEATS_S[$part],
-                array_combine(array_keys(self::BEATS_S), array_keys(self::BEATS_S)),
-            ),
-        ];
+        $ready = ['database' => $database];
+        foreach (self::BEATS_S as $part => $most) {
+            $ready[$part] = ($ages[$part] ?? INF) <= $most;
+        }
+
+        return $ready;
     }
 
     /** @return array<string, int> s since each part's last sign of life; those that gave none are not there */
@@ -37,7 +35,7 @@ final class Health
         $ages = [];
         foreach (is_string($folder) ? (glob("{$folder}/run/*.beat") ?: []) : [] as $file) {
             // By the machine's own clock, as the file's time is.
-            $ages[basename($file, '.beat')] = max(0, Carbon::createFromTimestamp(time())->getTimestamp() - (int) filemtime($file));
+            $ages[basename($file, '.beat')] = max(0, time() - (int) filemtime($file));
         }
 
         return $ages;

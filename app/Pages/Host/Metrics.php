@@ -18,7 +18,7 @@ final readonly class Metrics
     {
         $now = Carbon::now()->getTimestamp();
         $backup = LastBackup::read();
-        $waiting = DB::table('jobs')->selectRaw('queue, COUNT(*) AS many, MIN(available_at) AS oldest')->groupBy('queue')->get();
+        $waiting = DB::table('jobs')->selectRaw('queue AS called, COUNT(*) AS many, MIN(available_at) AS oldest')->groupBy('queue')->get();
         $lines = [
             ...self::gauge('kettle_houses', 'Houses here.', [['', House::query()->count()]]),
             ...self::gauge('kettle_accounts', 'Accounts here.', [['', User::query()->count()]]),
@@ -72,7 +72,7 @@ final readonly class Metrics
     private static function counted(string $table, string $by): array
     {
         $rows = DB::table($table)
-            ->selectRaw("{$by} AS queue, COUNT(*) AS many")
+            ->selectRaw("{$by} AS called, COUNT(*) AS many")
             ->groupBy($by)
             ->get();
 
@@ -89,7 +89,7 @@ final readonly class Metrics
         $values = [];
         foreach ($rows as $row) {
             $many = $value($row);
-            $called = is_string($row->queue) ? $row->queue : '';
+            $called = is_string($row->called) ? $row->called : '';
             $values[] = ["{$label}=\"{$called}\"", is_numeric($many) ? (int) $many : 0];
         }
 
