@@ -1,5 +1,6 @@
 <?php
 
+use App\Http\Middleware\DoneAgo;
 use App\Http\Middleware\EnterHouse;
 use App\Http\Middleware\Idempotency;
 use App\Http\Middleware\LimitBody;
@@ -38,7 +39,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         // One origin serves everything, so there is nothing to share with another.
         $middleware->remove(HandleCors::class);
         $middleware->append(StrictPage::class);
-        $middleware->web(replace: [FrameworkSession::class => StartSession::class]);
+        $middleware->web(append: [DoneAgo::class], replace: [FrameworkSession::class => StartSession::class]);
         $middleware->alias([
             'house' => EnterHouse::class,
             'once' => Idempotency::class,
@@ -50,6 +51,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
             StartSession::class,
             AuthenticatesRequests::class,
             ThrottleRequests::class,
+            DoneAgo::class,
             EnterHouse::class,
             Authorize::class,
             SubstituteBindings::class,

@@ -15,7 +15,8 @@ final class SweepUp implements ShouldQueue
 {
     use Queueable;
 
-    private const KEY_DAYS = 2;
+    /** What was done without a network may be sent for fourteen days, and one whose answer was lost is known as long. */
+    private const KEY_DAYS = 16;
 
     public function handle(Filesystem $files): void
     {

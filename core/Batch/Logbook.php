@@ -11,6 +11,8 @@ use Kettle\Batch\Line\Topped;
 use Kettle\Batch\Line\Used;
 use Kettle\Diary\DiaryException;
 use Kettle\Diary\Event;
+use Kettle\Diary\Step;
+use Kettle\Time\Dates;
 
 /** What was written down of a batch, oldest first. Nothing is ever taken out: a line is corrected or struck out by another. */
 final readonly class Logbook
@@ -80,6 +82,25 @@ final readonly class Logbook
     public function events(): array
     {
         return array_values(array_filter(array_map(fn (Entry $entry) => $entry->line->event($entry->at), $this->standing)));
+    }
+
+    /**
+     * What is written down later than it was done is not put in before the beginning or the filling, nor a step before
+     * one that was done after it. Notes and looks stand by themselves.
+     *
+     * @throws DiaryException
+     */
+    public function refuseOutOfTurn(Line $line, \DateTimeImmutable $at): void
+    {
+        foreach ($this->standing as $entry) {
+            $before =
+                $entry->line instanceof Started ||
+                ($line->event($at) !== null && $entry->line instanceof TaskLine && $entry->line->step() === Step::Fill) ||
+                ($line->carries() && $entry->line->rests());
+            if ($before && $entry->at > $at) {
+                throw DiaryException::outOfTurn(Dates::say($entry->at, 'moment'));
+            }
+        }
     }
 
     /**

@@ -19,6 +19,25 @@ final class DiaryException extends RefusedException
         return new self('out_of_range', 'Bed must come at least four hours after getting up, on the same day.');
     }
 
+    /** @param  string  $moment of what was written down meanwhile, and done after it */
+    public static function outOfTurn(string $moment): self
+    {
+        return new self(
+            'out_of_turn',
+            sprintf('Meanwhile something was written down that was done later, on %s. Keep this as a note, or let it go.', $moment),
+        );
+    }
+
+    public static function putOffThen(): self
+    {
+        return new self('put_off_then', 'What is put off is put off from now on. Put it off again, if it is still wanted.');
+    }
+
+    public static function onlyShakenThen(): self
+    {
+        return new self('not_then', 'Of what is done at the stove only a shaking is written down later. Switch it here as it is now.');
+    }
+
     public static function onlyNotes(): self
     {
         return new self('cannot_correct', 'Only a note is corrected by a note. Undo the step instead, and enter it again.');

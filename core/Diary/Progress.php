@@ -58,8 +58,9 @@ final readonly class Progress
         $discarded = false;
         foreach ($events as $event) {
             match ($event->what) {
-                'done' => ($done[$event->task] = $event->at),
-                'skipped' => ($skipped[$event->task] = $event->at),
+                // The latest counts: one may be written down after another that was done later.
+                'done' => ($done[$event->task] = max($done[$event->task] ?? $event->at, $event->at)),
+                'skipped' => ($skipped[$event->task] = max($skipped[$event->task] ?? $event->at, $event->at)),
                 'later' => ($later[$event->task] = $event->until),
                 default => ($discarded = true),
             };

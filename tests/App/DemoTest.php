@@ -58,7 +58,7 @@ it('sweeps up old keys and links', function () {
         'user_id' => $this->keeper->id,
         'key' => 'old-key-1',
         'request_hash' => str_repeat('0', 64),
-        'created_at' => now()->subDays(3),
+        'created_at' => now()->subDays(17),
     ]);
     DB::table('written_keys')->insert([
         'user_id' => $this->keeper->id,

@@ -3,6 +3,7 @@
 namespace App\Actions\Batches;
 
 use App\Actions\Stove\PlanDiary;
+use App\House\WhenDone;
 use App\Models\Batch;
 use App\Models\LogEntry;
 use Illuminate\Support\Facades\DB;
@@ -11,7 +12,13 @@ use Kettle\Reason\Said;
 /** Adds a line to a batch's logbook, and folds the batch anew, as one. */
 final readonly class Logbook
 {
-    public function __construct(private BatchProjector $fold, private PlanDiary $diary, private SecondCharge $charge) {}
+    public function __construct(
+        private BatchProjector $fold,
+        private PlanDiary $diary,
+        private SecondCharge $charge,
+        private Records $records,
+        private WhenDone $done,
+    ) {}
 
     /**
      * @param  \Closure(Batch): NewLine  $entry given the locked batch; may refuse
@@ -21,7 +28,7 @@ final readonly class Logbook
         return DB::transaction(function () use ($batch, $entry): LogEntry {
             $locked = Batch::query()->whereKey($batch->id)->lockForUpdate()->firstOrFail();
             $new = $entry($locked);
-            $written = LogEntry::query()->create(['batch_id' => $locked->id] + $new->columns());
+            $written = LogEntry::query()->create(['batch_id' => $locked->id] + $new->columns($this->done, fn () => $this->records->log($locked)));
             $this->fold->refresh($locked);
             $this->charge->follow($this, $locked);
             if ($locked->shelf->heated && $new->line->movesTheDiary()) {

@@ -3,9 +3,12 @@
 namespace App\Actions\Batches;
 
 use App\Actions\Stores\StockLedger;
+use App\House\WhenDone;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
 use Kettle\Batch\Line\Line;
+use Kettle\Batch\Logbook as CoreLogbook;
+use Kettle\Diary\DiaryException;
 
 /** A line that is to be written into a logbook. */
 final readonly class NewLine
@@ -21,9 +24,19 @@ final readonly class NewLine
         public ?\DateTimeImmutable $at = null,
     ) {}
 
-    /** @return array<string, mixed> as it is stored, by whoever writes it now */
-    public function columns(): array
+    /**
+     * As it is stored, by whoever writes it now.
+     *
+     * @param  \Closure(): CoreLogbook  $log that it goes into; asked only of what was done a while ago
+     * @return array<string, mixed>
+     *
+     * @throws DiaryException when its turn was before something that is written down already
+     */
+    public function columns(WhenDone $done, \Closure $log): array
     {
+        $at = $this->at === null ? $done->at() : Carbon::instance($this->at);
+        $done->isLate() && $log()->refuseOutOfTurn($this->line, $at->toDateTimeImmutable());
+
         return [
             'user_id' => Auth::id(),
             'by' => StockLedger::who(),
@@ -31,7 +44,7 @@ final readonly class NewLine
             'data' => $this->line->data(),
             'note' => $this->note,
             'corrects' => $this->corrects,
-            'happened_at' => $this->at === null ? Carbon::now() : Carbon::instance($this->at)->utc(),
+            'happened_at' => $at->utc(),
             'recorded_at' => Carbon::now(),
         ];
     }

@@ -3,6 +3,7 @@
 namespace App\Actions\Batches;
 
 use App\House\KitchenFactory;
+use App\House\WhenDone;
 use App\Models\Batch;
 use App\Models\LogEntry;
 use App\Models\StoveJar;
@@ -26,6 +27,7 @@ final readonly class RecordTask
         private Records $records,
         private KitchenFactory $kitchens,
         private OilAmount $amount,
+        private WhenDone $done,
     ) {}
 
     /**
@@ -78,6 +80,7 @@ final readonly class RecordTask
             }
             $later = '';
             if ($outcome === 'later') {
+                $this->done->isLate() && throw DiaryException::putOffThen();
                 $to = $this->until((string) $until, $task->dueAt);
                 if ($task->step === Step::UseUp || ($batch->use_by !== null && $to > $batch->use_by)) {
                     throw DiaryException::deadline($task->step->verb());

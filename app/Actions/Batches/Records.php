@@ -3,6 +3,7 @@
 namespace App\Actions\Batches;
 
 use App\House\KitchenFactory;
+use App\House\WhenDone;
 use App\Models\Batch;
 use Illuminate\Container\Attributes\Scoped;
 use Illuminate\Support\Carbon;
@@ -29,8 +30,12 @@ final readonly class Records
     /** @var \WeakMap<object, array{int, CoreLogbook}> of entries that were loaded: how many were read, and as what */
     private \WeakMap $read;
 
-    public function __construct(private KitchenFactory $kitchens, private Methods $methods, private Cupboard $cupboard)
-    {
+    public function __construct(
+        private KitchenFactory $kitchens,
+        private Methods $methods,
+        private Cupboard $cupboard,
+        private WhenDone $done,
+    ) {
         $this->read = new \WeakMap();
     }
 
@@ -99,8 +104,12 @@ final readonly class Records
         );
     }
 
-    /** What of it is late or over now. */
-    public function lateness(Batch $batch): Lateness
+    /**
+     * What of it is late or over.
+     *
+     * @param  ?\DateTimeInterface  $at by when; null for now
+     */
+    public function lateness(Batch $batch, ?\DateTimeInterface $at = null): Lateness
     {
         $local = fn (?Carbon $moment): ?\DateTimeImmutable => $moment === null ? null : $this->kitchens->local($moment);
 
@@ -112,7 +121,7 @@ final readonly class Records
             $local($batch->strained_at),
             $this->bestBefore($batch),
             $local($batch->use_by),
-            $this->kitchens->now(),
+            $at === null ? $this->kitchens->now() : $this->kitchens->local($at),
         );
     }
 
@@ -120,7 +129,7 @@ final readonly class Records
     public function refuseOver(Batch $batch): void
     {
         $until = $batch->use_by === null ? null : $this->kitchens->local($batch->use_by);
-        $this->lateness($batch)->refuse(
+        $this->lateness($batch, $this->done->at())->refuse(
             $until?->format($until->format('Y') === $this->kitchens->now()->format('Y') ? 'D j M, H:i' : 'j M Y, H:i') ?? '',
         );
     }

@@ -5,6 +5,7 @@ namespace App\Actions\Boil;
 use App\Actions\Batches\LoggedLines;
 use App\Actions\Batches\NewLine;
 use App\House\KitchenFactory;
+use App\House\WhenDone;
 use App\Models\Boil;
 use App\Models\BoilEntry;
 use Illuminate\Support\Facades\DB;
@@ -18,7 +19,7 @@ use Kettle\Reason\Said;
 /** Reads a pot's logbook, and adds a line to it; where the pot stands follows, as one. */
 final readonly class BoilLogbook
 {
-    public function __construct(private KitchenFactory $kitchens, private Tables $tables) {}
+    public function __construct(private KitchenFactory $kitchens, private Tables $tables, private WhenDone $done) {}
 
     public function log(Boil $boil): Logbook
     {
@@ -52,7 +53,7 @@ final readonly class BoilLogbook
         return DB::transaction(function () use ($boil, $entry): BoilEntry {
             $locked = Boil::query()->whereKey($boil->id)->lockForUpdate()->firstOrFail();
             $new = $entry($this->state($locked), $locked);
-            $written = BoilEntry::query()->create(['boil_id' => $locked->id] + $new->columns());
+            $written = BoilEntry::query()->create(['boil_id' => $locked->id] + $new->columns($this->done, fn () => $this->log($locked)));
             $this->refresh($locked);
             $boil->setRawAttributes($locked->getAttributes(), true)->unsetRelations();
 

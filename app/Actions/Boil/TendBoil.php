@@ -6,6 +6,7 @@ use App\Actions\Batches\Logbook as BatchLogbook;
 use App\Actions\Batches\NewLine;
 use App\Actions\Batches\StartBatch;
 use App\House\KitchenFactory;
+use App\House\WhenDone;
 use App\Models\Batch;
 use App\Models\Boil;
 use App\Models\BoilEntry;
@@ -32,6 +33,7 @@ final readonly class TendBoil
         private StartBatch $start,
         private BatchLogbook $batches,
         private FillPot $fill,
+        private WhenDone $done,
     ) {}
 
     /** @throws RefusedException */
@@ -187,14 +189,20 @@ final readonly class TendBoil
     {
         return $this->logbook->write($boil, function (BoilState $state) use ($make, $at): NewLine {
             $hand = $this->logbook->hand($state);
-            $now = $this->kitchens->now();
+            $now = $this->kitchens->local($this->done->at());
             $when = $hand->at(
-                $at === null ? max($now, $state->lastAt ?? $now) : self::moment($at, $now),
-                max($now, $state->lastAt ?? $now),
+                $at === null ? $this->present($now, $state) : self::moment($at, $now),
+                $this->present($now, $state),
             );
 
             return new NewLine($make($hand), at: $when);
         });
+    }
+
+    /** What is written down as it is done comes after the line before it, also where that is of a clock that ran ahead. */
+    private function present(\DateTimeImmutable $now, BoilState $state): \DateTimeImmutable
+    {
+        return $this->done->isLate() ? $now : max($now, $state->lastAt ?? $now);
     }
 
     private function amount(FrozenBoil $plan, string $typed): float

@@ -5,6 +5,7 @@ namespace App\Actions\Melt;
 use App\Actions\Batches\NewLine;
 use App\Actions\Boil\TakeFromPots;
 use App\Actions\Stores\StockLedger;
+use App\House\WhenDone;
 use App\Models\Batch;
 use App\Models\Making;
 use App\Models\MakingEntry;
@@ -23,6 +24,7 @@ final readonly class MakingLogbook
         private PourFromBottles $bottles,
         private TakeFromPots $pots,
         private StockLedger $ledger,
+        private WhenDone $done,
     ) {}
 
     /**
@@ -34,7 +36,9 @@ final readonly class MakingLogbook
         return DB::transaction(function () use ($making, $entry, $strict): MakingEntry {
             $locked = Making::query()->whereKey($making->id)->lockForUpdate()->firstOrFail();
             $new = $entry($this->records->state($locked), $locked);
-            $written = MakingEntry::query()->create(['making_id' => $locked->id] + $new->columns());
+            $written = MakingEntry::query()->create(
+                ['making_id' => $locked->id] + $new->columns($this->done, fn () => $this->records->log($locked)),
+            );
             $this->refresh($locked, $strict);
             $making->setRawAttributes($locked->getAttributes(), true)->unsetRelations();
 

@@ -187,8 +187,11 @@ final readonly class StartSession
         });
     }
 
-    /** @param  array<string, mixed>  $data */
-    public static function note(StoveSession $session, string $kind, array $data = []): void
+    /**
+     * @param  array<string, mixed>  $data
+     * @param  ?Carbon  $at when it was done; null for now
+     */
+    public static function note(StoveSession $session, string $kind, array $data = [], ?Carbon $at = null): void
     {
         $user = Auth::user();
         StoveEvent::query()->create([
@@ -196,7 +199,7 @@ final readonly class StartSession
             'kind' => $kind,
             'data' => $data,
             'by' => $user instanceof \App\Models\User ? $user->name : 'Warm Kettle',
-            'happened_at' => Carbon::now(),
+            'happened_at' => $at ?? Carbon::now(),
         ]);
     }
 

@@ -5,6 +5,7 @@ namespace App\Actions\Stove;
 use App\Actions\Batches\Records;
 use App\Actions\Batches\RecordTask;
 use App\House\KitchenFactory;
+use App\House\WhenDone;
 use App\Models\Batch;
 use App\Models\StoveJar;
 use App\Models\StoveProbe;
@@ -16,6 +17,7 @@ use Kettle\Diary\Step;
 use Kettle\Measure\Kind;
 use Kettle\Reason\RefusedException;
 use Kettle\Reason\Said;
+use Kettle\Time\Dates;
 use Kettle\Vessel\CookerException;
 
 /** What is done at a warm pot: switched, topped up, shaken, a jar taken out, ended. Each is a line of its logbook, and of the batches'. */
@@ -31,6 +33,7 @@ final readonly class Tend
         private PlanDiary $diary,
         private SetUp $setUp,
         private Forecast $forecast,
+        private WhenDone $done,
     ) {}
 
     /**
@@ -42,6 +45,8 @@ final readonly class Tend
      */
     public function __invoke(StoveSession $session, string $what, ?string $with, string $confirmed = ''): void
     {
+        // What is switched changes what is reckoned from then on, by every reading since.
+        $this->done->isLate() && $what !== 'shaken' && throw DiaryException::onlyShakenThen();
         DB::transaction(function () use ($session, $what, $with, $confirmed): void {
             $locked = StoveSession::query()
                 ->whereKey($session->id)
@@ -129,7 +134,11 @@ final readonly class Tend
 
     private function shaken(StoveSession $session): void
     {
-        $session->shaken_at = Carbon::now();
+        $at = $this->done->at();
+        if ($at < $session->started_at) {
+            throw DiaryException::outOfTurn(Dates::say($this->kitchens->local($session->started_at), 'moment'));
+        }
+        $session->shaken_at = max($at, $session->shaken_at ?? $at);
         foreach ($this->standing($session) as $jar) {
             if ($session->speed === 1 && $this->records->progress($jar->batch)->warmed->onSince !== null) {
                 try {
@@ -139,7 +148,7 @@ final readonly class Tend
                 }
             }
         }
-        StartSession::note($session, 'shaken');
+        StartSession::note($session, 'shaken', at: $at);
     }
 
     private function setting(StoveSession $session, string $name, string $confirmed): void

@@ -2,6 +2,7 @@
 
 namespace App\Console\ApiDocument;
 
+use App\Http\Middleware\DoneAgo;
 use App\Http\Requests\Form;
 use App\Http\Requests\ReckonProduct;
 use App\OpenApi\Operation;
@@ -132,6 +133,15 @@ final class Document
         'schema' => ['type' => 'string', 'pattern' => '^[A-Za-z0-9_-]{8,64}$'],
     ];
 
+    /** What a write carries of something that was done a while ago, without a network. */
+    private const AGO = [
+        'name' => DoneAgo::HEADER,
+        'in' => 'header',
+        'required' => false,
+        'description' => 'How many seconds ago it was done, where it could not be sent then.',
+        'schema' => ['type' => 'integer', 'minimum' => 0, 'maximum' => DoneAgo::MOST_S],
+    ];
+
     /**
      * @param  array<string, array<string, mixed>>  $taken schemas of forms, by name
      * @param  bool  $once whether it is done once, however often it is sent
@@ -157,6 +167,7 @@ final class Document
             ...array_map(fn (string $name) => $text($name, 'path'), $found[1]),
             ...array_map(fn (string $name) => $text($name, 'query'), $is->query),
             ...$once ? [self::KEY] : [],
+            ...DoneAgo::takes($verb, 'api'.$path) ? [self::AGO] : [],
         ];
         $form = self::form($method);
         if ($form !== null) {

@@ -5,6 +5,7 @@ namespace App\Http\Controllers;
 use App\Actions\Stove\StartSession;
 use App\Actions\Stove\TakeReadings;
 use App\Actions\Stove\Tend;
+use App\House\WhenDone;
 use App\Http\Requests;
 use App\Models\Batch;
 use App\Models\Probe;
@@ -105,11 +106,11 @@ final class StoveController extends Controller
         return $this->pot($session);
     }
 
-    #[Operation('A warmth read by eye, now')]
-    public function reading(Requests\WriteReading $form, StoveSession $session, TakeReadings $take): StoveView
+    #[Operation('A warmth read by eye')]
+    public function reading(Requests\WriteReading $form, StoveSession $session, TakeReadings $take, WhenDone $done): StoveView
     {
         $typed = $form->string('warmth')->trim()->toString();
-        $took = $take($session, $this->probeOf($session), [['at' => $session->now(), 'c' => $this->page->asTyped($typed)]]);
+        $took = $take($session, $this->probeOf($session), [['at' => $session->own($done->at()), 'c' => $this->page->asTyped($typed)]]);
         if ($took['refused'] !== []) {
             throw (new WarmthException('out_of_range', $took['refused'][0]['sentence']))->about('warmth');
         }

@@ -33,6 +33,9 @@ final class Idempotency
 
     private const DEADLOCK = 1213;
 
+    /** Before an answer that was made small; no answer of JSON begins so. */
+    private const SMALL = 'z:';
+
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
@@ -103,8 +106,7 @@ final class Idempotency
         $status = $response->getStatusCode();
         $done = $status < 400;
         $final = $status < 500 && ! in_array($status, [401, 419, 429], true);
-        // Shut with the house's key: a link to pass on, shown once, is among them.
-        $answer = ['status' => $status, 'response' => Crypt::encryptString((string) $response->getContent())];
+        $answer = ['status' => $status, 'response' => self::shut((string) $response->getContent())];
         if ($done) {
             try {
                 DB::table('written_keys')->where($row)->update($answer);
@@ -149,11 +151,19 @@ final class Idempotency
         return new Plain(self::opened($before->response), $before->status, ['Content-Type' => $type, 'Idempotent-Replay' => 'true']);
     }
 
-    /** One that was kept before they were shut is as it is. */
+    /** Made small, for it is kept for weeks, and shut with the house's key: a link to pass on, shown once, is among them. */
+    private static function shut(string $answer): string
+    {
+        return Crypt::encryptString(self::SMALL.gzdeflate($answer));
+    }
+
+    /** One that was kept before they were shut, or made small, is as it is. */
     private static function opened(string $kept): string
     {
         try {
-            return Crypt::decryptString($kept);
+            $answer = Crypt::decryptString($kept);
+
+            return str_starts_with($answer, self::SMALL) ? (string) gzinflate(substr($answer, strlen(self::SMALL))) : $answer;
         } catch (DecryptException) {
             return $kept;
         }

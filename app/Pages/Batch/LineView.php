@@ -13,6 +13,9 @@ use Kettle\Batch\Line\Note;
 /** A line of any logbook as it is shown: of a batch, a product or a pot. */
 final readonly class LineView
 {
+    /** Written down so long after it was done, that is told, s. */
+    private const LATE_S = 300;
+
     public function __construct(private Times $times) {}
 
     /** @param  array<string, true>  $corrected uids of entries that a later one corrects or strikes out */
@@ -32,6 +35,9 @@ final readonly class LineView
             can_undo: ! $struck && $line->canBeStruck(),
             can_correct: ! $struck && $line instanceof Note,
             photo: $line instanceof Note ? $line->photo : null,
+            written: $entry->recorded_at->diffInSeconds($entry->happened_at, true) > self::LATE_S
+                ? $this->times->logged($entry->recorded_at)
+                : null,
         );
     }
 }

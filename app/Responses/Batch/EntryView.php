@@ -2,7 +2,7 @@
 
 namespace App\Responses\Batch;
 
-/** A line of the logbook. */
+/** A line of the logbook; written down later than it was done, it tells when. */
 final readonly class EntryView
 {
     public function __construct(
@@ -17,5 +17,6 @@ final readonly class EntryView
         public bool $can_undo,
         public bool $can_correct,
         public ?string $photo = null,
+        public ?string $written = null,
     ) {}
 }
