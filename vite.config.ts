@@ -13,6 +13,8 @@ function filesOfTheWorker(): Plugin {
         .map((file) => ({ url: `/build/${file}`, revision: null }))
       for (const each of Object.values(bundle)) {
         if (each.type === 'chunk' && each.fileName === 'worker.js') {
+          // It is started as one file, and would not start at all with a part that it shares with the pages.
+          if (each.imports.length > 0) this.error(`The worker shares ${each.imports.join(', ')} with the pages.`)
           each.code = each.code.replaceAll('self.filesOfTheWorker', JSON.stringify(files))
         }
       }

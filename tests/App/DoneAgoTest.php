@@ -15,11 +15,15 @@ require_once dirname(__DIR__).'/Begun.php';
 require_once dirname(__DIR__).'/Pots.php';
 
 /** Written down now, of what was done so many seconds ago. */
-function doneAgo(int|string $seconds, string $path, array $with, int $status = 200, ?string $key = null, string $verb = 'POST'): TestResponse
-{
-    $answer = test()
-        ->withHeader('Done-Ago', (string) $seconds)
-        ->atHouse($verb, $path, $with, key: $key);
+function doneAgo(
+    int|string $seconds,
+    string $path,
+    array $with,
+    int $status = 200,
+    ?string $key = null,
+    string $verb = 'POST',
+): TestResponse {
+    $answer = test()->withHeader('Done-Ago', (string) $seconds)->atHouse($verb, $path, $with, key: $key);
     test()->withoutHeader('Done-Ago');
 
     return $answer->assertStatus($status);
@@ -74,7 +78,9 @@ it('is taken of what was done, and refused of everything else that is written', 
                 ->json($verb, '/'.$path);
             // Who asks at the door too often is told that first.
             if ($answer->status() !== 429) {
-                $answer->assertStatus(400)->assertJsonPath('detail', 'This is not written down later: send it without Done-Ago, when it is done.');
+                $answer
+                    ->assertStatus(400)
+                    ->assertJsonPath('detail', 'This is not written down later: send it without Done-Ago, when it is done.');
                 $refused++;
             }
         }
@@ -116,7 +122,9 @@ it('counts the latest shaking, whichever was written down first', function () {
     $shaken = ['task' => 'shake', 'outcome' => 'done'];
     $now = $this->atHouse('POST', "/batches/{$batch->uid}/tasks", $shaken)->json();
     $late = doneAgo(2 * 86_400, "/batches/{$batch->uid}/tasks", $shaken)->json();
-    expect(collect($late['tasks'])->firstWhere('step', 'shake')['due_at'])->toBe(collect($now['tasks'])->firstWhere('step', 'shake')['due_at']);
+    expect(collect($late['tasks'])->firstWhere('step', 'shake')['due_at'])->toBe(
+        collect($now['tasks'])->firstWhere('step', 'shake')['due_at'],
+    );
 });
 
 it('puts no step before one that was done after it, and keeps it as a note instead', function () {
@@ -126,7 +134,10 @@ it('puts no step before one that was done after it, and keeps it as a note inste
     $shaken = ['task' => 'shake', 'outcome' => 'done'];
     doneAgo(3600, "/batches/{$batch->uid}/tasks", $shaken, 422)
         ->assertJsonPath('faults.0.reason', 'out_of_turn')
-        ->assertJsonPath('detail', 'Meanwhile something was written down that was done later, on Wed 25 Nov, 18:00. Keep this as a note, or let it go.');
+        ->assertJsonPath(
+            'detail',
+            'Meanwhile something was written down that was done later, on Wed 25 Nov, 18:00. Keep this as a note, or let it go.',
+        );
     doneAgo(3600, "/batches/{$batch->uid}/notes", ['note' => 'Shaken, before it was filled to the brim.']);
     expect(lastLine($batch)->happened_at->toIso8601ZuluString())->toBe('2026-11-25T17:00:00Z');
     // Nor anything before there was a batch at all.
@@ -145,7 +156,9 @@ it('strains by the hour it was strained in, and moves no deadline', function () 
     // Four hours from the oil to the refrigerator, FDA Food Code 2022, from memory; filled at ten, that is two o'clock.
     Carbon::setTestNow('2026-11-24T15:00:00Z');
     $strained = ['amount' => '100 mL', 'way' => 'drained'];
-    $this->atHouse('POST', "/batches/{$inTime->uid}/strain", $strained)->assertStatus(422)->assertJsonPath('faults.0.reason', 'warm_too_long');
+    $this->atHouse('POST', "/batches/{$inTime->uid}/strain", $strained)
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.reason', 'warm_too_long');
     doneAgo(1800, "/batches/{$late->uid}/strain", $strained, 422)->assertJsonPath('faults.0.reason', 'warm_too_long');
     doneAgo(2 * 3600, "/batches/{$inTime->uid}/strain", $strained);
     $inTime = app(App\Models\Tenancy\CurrentHouse::class)->within($this->house, fn () => $inTime->refresh());
@@ -172,7 +185,12 @@ it('puts nothing off, and switches nothing, as of then', function () {
         doneAgo(60, "/stove/{$pot['id']}/tend", ['what' => $what], 422)->assertJsonPath('faults.0.reason', 'not_then');
     }
     doneAgo(600, "/stove/{$pot['id']}/tend", ['what' => 'shaken']);
-    expect(StoveEvent::query()->where('kind', 'shaken')->firstOrFail()->happened_at->equalTo($began->copy()->addMinutes(30)))->toBeTrue();
+    expect(
+        StoveEvent::query()
+            ->where('kind', 'shaken')
+            ->firstOrFail()
+            ->happened_at->equalTo($began->copy()->addMinutes(30)),
+    )->toBeTrue();
     doneAgo(3000, "/stove/{$pot['id']}/tend", ['what' => 'shaken'], 422)->assertJsonPath('faults.0.reason', 'out_of_turn');
     // A warmth read by eye stands at the second it was read in.
     doneAgo(1200, "/stove/{$pot['id']}/reading", ['warmth' => '47']);
@@ -194,8 +212,15 @@ it('turns several jars as of then', function () {
 
 it('takes a pot’s marks and a product’s notes as of then, each in its turn', function () {
     Carbon::setTestNow('2026-11-24T09:00:00Z');
-    $pot = $this->atHouse('POST', '/boils', ['what' => 'long-oil', 'stage' => 'cleanse', 'oil' => '1 L', 'carrier' => 'sesame',
-        'width' => '30 cm', 'height' => '25 cm', 'hours_a_day' => '8'])->json('id');
+    $pot = $this->atHouse('POST', '/boils', [
+        'what' => 'long-oil',
+        'stage' => 'cleanse',
+        'oil' => '1 L',
+        'carrier' => 'sesame',
+        'width' => '30 cm',
+        'height' => '25 cm',
+        'hours_a_day' => '8',
+    ])->json('id');
     $this->atHouse('POST', "/boils/{$pot}/flame", ['on' => true])->assertOk();
     Carbon::setTestNow('2026-11-24T12:00:00Z');
     doneAgo(7200, "/boils/{$pot}/warmth", ['warmth' => '96']);
@@ -207,7 +232,12 @@ it('takes a pot’s marks and a product’s notes as of then, each in its turn',
     [$made] = begunSalve();
     Carbon::setTestNow(Carbon::now()->addHour());
     doneAgo(1800, "/makings/{$made['id']}/notes", ['note' => 'The wax is from the old block.']);
-    expect(MakingEntry::query()->orderByDesc('id')->firstOrFail()->happened_at->equalTo(Carbon::now()->subMinutes(30)))->toBeTrue();
+    expect(
+        MakingEntry::query()
+            ->orderByDesc('id')
+            ->firstOrFail()
+            ->happened_at->equalTo(Carbon::now()->subMinutes(30)),
+    )->toBeTrue();
     doneAgo(1800, "/makings/{$made['id']}/steps", ['step' => 'dry']);
 });
 

@@ -37,7 +37,7 @@ final class Folding
             array_map(
                 fn (int $i, array $line) => new Entry(
                     "e{$i}",
-                    new DateTimeImmutable($line[0].'Z'),
+                    new DateTimeImmutable($line[0], new \DateTimeZone('UTC')),
                     'K. Keeper',
                     $line[1],
                     $line[2] ?? null,

@@ -27,6 +27,13 @@ export class Problem extends Error {
   }
 }
 
+/** Not refused and not done yet: written down on this machine, and sent when the kettle answers. */
+export class WrittenHere extends Problem {
+  constructor() {
+    super(0, 'Written down on this device. It is sent when the kettle answers.', [], false)
+  }
+}
+
 function cookie(name: string): string {
   const found = document.cookie.split('; ').find((part) => part.startsWith(name + '='))
   return found ? decodeURIComponent(found.slice(name.length + 1)) : ''
@@ -48,14 +55,22 @@ export async function problemOf(response: Response): Promise<Problem> {
   }
 }
 
-type Send = { body?: unknown; key?: string; signal?: AbortSignal; raw?: string }
+type Send = {
+  body?: unknown
+  key?: string
+  signal?: AbortSignal
+  raw?: string
+  /** How long ago it was done, s, where it could not be sent then. */
+  agoS?: number
+}
 
-export async function send<T>(method: string, path: string, { body, key, signal, raw }: Send = {}): Promise<T> {
+export async function send<T>(method: string, path: string, { body, key, signal, raw, agoS }: Send = {}): Promise<T> {
   const headers: Record<string, string> = { Accept: 'application/json' }
   if (method !== 'GET') {
     headers['X-XSRF-TOKEN'] = cookie('XSRF-TOKEN')
     headers['Idempotency-Key'] = key ?? newKey()
     headers['Content-Type'] = 'application/json'
+    if (agoS !== undefined) headers['Done-Ago'] = String(agoS)
   }
   const content = raw ?? (body === undefined ? null : JSON.stringify(body))
   let response: Response

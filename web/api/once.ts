@@ -11,19 +11,31 @@ const TRIES = 5
  * whoever sends the same again, by itself or by another press, sends it under the same key, and it is done once.
  */
 export class OpenWrites {
-  readonly #open = new Map<string, { key: string; since: number }>()
+  readonly #open = new Map<string, { key: string; since: number; failures: number }>()
 
   keyFor(what: string, now = Date.now()): string {
     const known = this.#open.get(what)
     if (known && now - known.since < FORGET_AFTER) return known.key
     const key = newKey()
-    this.#open.set(what, { key, since: now })
+    this.#open.set(what, { key, since: now, failures: 0 })
     return key
   }
 
   /** Called with each answer; only a final one lets the key go. */
   answered(what: string, problem?: Problem) {
+    const known = this.#open.get(what)
     if (!problem?.again) this.#open.delete(what)
+    else if (known) known.failures += 1
+  }
+
+  /** When it was begun, ms, and how often nobody knew what became of it. */
+  begun(what: string): { since: number; failures: number } | undefined {
+    return this.#open.get(what)
+  }
+
+  /** It waits elsewhere, with its key. */
+  letGo(what: string) {
+    this.#open.delete(what)
   }
 }
 

@@ -74,5 +74,7 @@ export type WriteOf<Op extends Operation> = Op extends `${infer M} ${infer K}`
       path: Filled<K>
       body?: Loose<Taken<Described<Op>>>
       raw?: string
+      /** What it is, for a person to read: then it may wait on this machine for a network. */
+      says?: string
     }
   : never

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import type { Problem } from '../api/client'
-import { type Shape, useBatchWrite, useHouseId, useMakingWrite, usePotWrite } from '../api/hooks'
+import { either, type Shape, useBatchWrite, useHouseId, useMakingWrite, usePotWrite } from '../api/hooks'
+import { UnsentLines } from '../offline/Unsent'
 import { useKey } from '../frame/keys'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
@@ -11,7 +12,7 @@ import { useKept } from '../parts/kept'
 import { Trouble } from '../parts/Notice'
 import { PictureField } from '../parts/PictureField'
 
-type Written = Pick<Shape<'BatchView'>, 'id' | 'entries' | 'entries_total'>
+type Written = Pick<Shape<'BatchView'>, 'id' | 'name' | 'entries' | 'entries_total'>
 
 export function Logbook({ batch }: { batch: Written }) {
   const write = useBatchWrite()
@@ -20,12 +21,13 @@ export function Logbook({ batch }: { batch: Written }) {
   return (
     <Lines
       of={batch}
-      note={(body, done) => write.mutate({ path: `${path}/notes`, body }, { onSuccess: done })}
+      note={(body, says, done) => write.mutate({ path: `${path}/notes`, body, says }, either(done))}
       undo={(entry, done) => undo.mutate({ path: `${path}/undo`, body: { entry } }, { onSuccess: done })}
       writing={write}
       undoing={undo}
       pictures={`/api${path}/photos`}
       hint="smells of hay; herb at the oil"
+      thing={`/batches/${batch.id}`}
     />
   )
 }
@@ -37,13 +39,14 @@ export function MakingLogbook({ making }: { making: Written }) {
   return (
     <Lines
       of={making}
-      note={({ note, corrects }, done) =>
-        write.mutate({ path: `${path}/notes`, body: { note, corrects } }, { onSuccess: done })
+      note={({ note, corrects }, says, done) =>
+        write.mutate({ path: `${path}/notes`, body: { note, corrects }, says }, either(done))
       }
       undo={(entry, done) => undo.mutate({ path: `${path}/undo`, body: { entry } }, { onSuccess: done })}
       writing={write}
       undoing={undo}
       hint="a little grainy; the lids stick"
+      thing={`/makings/${making.id}`}
     />
   )
 }
@@ -55,13 +58,14 @@ export function PotLogbook({ pot }: { pot: Written }) {
   return (
     <Lines
       of={pot}
-      note={({ note, corrects }, done) =>
-        write.mutate({ path: `${path}/notes`, body: { note, corrects } }, { onSuccess: done })
+      note={({ note, corrects }, says, done) =>
+        write.mutate({ path: `${path}/notes`, body: { note, corrects }, says }, either(done))
       }
       undo={(entry, done) => undo.mutate({ path: `${path}/undo`, body: { entry } }, { onSuccess: done })}
       writing={write}
       undoing={undo}
       hint="more flame than yesterday; the paste catches at one side"
+      thing={`/boils/${pot.id}`}
     />
   )
 }
@@ -75,14 +79,17 @@ function Lines({
   writing,
   undoing,
   hint,
+  thing,
   pictures,
 }: {
   of: Written
-  note: (body: { note: string; corrects: string | null; photo?: string }, done: () => void) => void
+  note: (body: { note: string; corrects: string | null; photo?: string }, says: string, done: () => void) => void
   undo: (entry: string, done: () => void) => void
   writing: Going
   undoing: Going
   hint: string
+  /** Whose logbook it is, as "/batches/…". */
+  thing: string
   /** Where its pictures are, where a note may have one. */
   pictures?: string
 }) {
@@ -101,7 +108,8 @@ function Lines({
           id="note-box"
           className="no-print flex flex-col gap-2"
           onSubmit={sent(() => {
-            send({ note, corrects: correcting, ...(photo ? { photo } : {}) }, () => {
+            const says = `${of.name}: ${note.trim() === '' ? 'a picture' : `“${note.trim()}”`}`
+            send({ note, corrects: correcting, ...(photo ? { photo } : {}) }, says, () => {
               setNote('')
               setPhoto('')
               setCorrecting(null)
@@ -149,6 +157,7 @@ function Lines({
       ) : null}
       <Trouble problem={undoing.error} />
       <ol className="flex flex-col">
+        <UnsentLines of={thing} />
         {of.entries.map((entry) => (
           <li key={entry.id} className="border-line flex flex-col gap-1 border-b py-2">
             <span className={entry.struck ? 'text-soft line-through' : ''}>
@@ -157,6 +166,7 @@ function Lines({
             </span>
             <span className="text-soft flex flex-wrap items-center gap-x-3">
               {entry.when} · {entry.by}
+              {entry.written ? ` · written down ${entry.written}` : ''}
               {entry.photo && pictures ? (
                 <a
                   className="text-ink min-h-8 underline underline-offset-4"

@@ -132,15 +132,23 @@ function Curve({ curve, ink }: { curve: Shape<'LookCurve'>; ink: string }) {
 
 type SheetProps = { batch: Shape<'BatchView'>; looks: View; open: boolean; onClose: () => void }
 
-function useLook(batch: string, done: () => void) {
+function useLook({ id: batch, name }: Pick<Shape<'BatchView'>, 'id' | 'name'>, done: () => void) {
   const house = useHouseId()
   const client = useQueryClient()
   const write = useWrite<'POST /houses/{house}/batches/{batch}/looks'>((now) => {
     client.setQueryData(['house', house, `/batches/${batch}/looks`], now)
     done()
-  })
+  }, done)
   type Look = NonNullable<WriteOf<'POST /houses/{house}/batches/{batch}/looks'>['body']>
-  return { write, look: (body: Look) => write.mutate({ path: `/houses/${house}/batches/${batch}/looks`, body }) }
+  return {
+    write,
+    look: (body: Look) =>
+      write.mutate({
+        path: `/houses/${house}/batches/${batch}/looks`,
+        body,
+        says: `${name}: a look at its ${body.what === 'scent' ? 'scent' : 'colour'}`,
+      }),
+  }
 }
 
 function ColourSheet({ batch, looks, open, onClose }: SheetProps) {
@@ -151,7 +159,7 @@ function ColourSheet({ batch, looks, open, onClose }: SheetProps) {
   const [card, setCard] = useState<Spot>({ x: 0.15, y: 0.2 })
   const [withCard, setWithCard] = useState(true)
   const [plain, setPlain] = useState(looks.colour.points.length === 0)
-  const { write, look } = useLook(batch.id, () => {
+  const { write, look } = useLook(batch, () => {
     setPhoto('')
     setSwatch('')
     setPlain(false)
@@ -320,7 +328,7 @@ function Handle({
 function ScentSheet({ batch, looks, open, onClose }: SheetProps) {
   const [score, setScore] = useState('3')
   const [note, setNote] = useState('')
-  const { write, look } = useLook(batch.id, () => {
+  const { write, look } = useLook(batch, () => {
     setNote('')
     onClose()
   })

@@ -20,7 +20,9 @@ export function Looks({ pot, open, close }: { pot: Pot; open: boolean; close: ()
     <Sheet open={open} onOpenChange={(to) => to || close()} title="Look at the signs">
       <form
         className="flex flex-col gap-4"
-        onSubmit={sent(() => write.mutate({ path: `${path}/signs`, body: seen as never }))}
+        onSubmit={sent(() =>
+          write.mutate({ path: `${path}/signs`, body: seen as never, says: `${pot.name}: a look at its signs` }),
+        )}
       >
         <p className="text-soft">
           The paste in a flame away from the pot: oil burns. What nobody looks at now is left as it is.

@@ -31,7 +31,12 @@ export function Now({ pot, works }: { pot: Pot; works: boolean }) {
   const [moving, setMoving] = useState(false)
   const { write, path } = usePotLine(pot)
   const on = pot.stage === 'on'
-  const flame = () => write.mutate({ path: `${path}/flame`, body: { on: !on } })
+  const flame = () =>
+    write.mutate({
+      path: `${path}/flame`,
+      body: { on: !on },
+      says: `${pot.name}: ${on ? 'off the flame, and covered' : 'over the flame'}`,
+    })
   useKey('o', on ? 'Off the flame, and covered' : 'Over the flame', flame, works)
   useKey('l', 'Look at the signs', () => setLooking(true), works && pot.signs.length > 0)
   return (
@@ -88,6 +93,7 @@ export function Mark({ pot }: { pot: Pot }) {
         write.mutate({
           path: `${path}/marks`,
           body: { level: form.typed.level, by, anew, at: form.typed.at.trim() === '' ? null : form.typed.at },
+          says: `${pot.name}: ${form.typed.level} ${BY.find((each) => each.id === by)?.name ?? ''}`,
         }),
       )}
     >
@@ -131,7 +137,13 @@ export function Warmth({ pot }: { pot: Pot }) {
   return (
     <form
       className="grid grid-cols-2 items-end gap-3"
-      onSubmit={form.sent(() => write.mutate({ path: `${path}/warmth`, body: { warmth: form.typed.warmth } }))}
+      onSubmit={form.sent(() =>
+        write.mutate({
+          path: `${path}/warmth`,
+          body: { warmth: form.typed.warmth },
+          says: `${pot.name}: it was at ${form.typed.warmth}`,
+        }),
+      )}
     >
       <Field label="How warm it is" placeholder={pot.warm} maxLength={20} required {...field('warmth')} />
       <Button type="submit" disabled={write.isPending}>

@@ -8,13 +8,16 @@ export function usePotLine(pot: Pot, done?: (after: Pot) => void) {
   const say = useSay()
   const path = `/houses/${useHouseId()}/boils/${pot.id}` as const
   const undo = usePotWrite(() => say({ text: 'Undone.' }))
-  const write = usePotWrite((after) => {
-    done?.(after)
-    const entry = after.entries[0]
-    say({
-      text: `${entry?.title ?? 'Written down'}.`,
-      undo: entry?.can_undo ? () => undo.mutate({ path: `${path}/undo`, body: { entry: entry.id } }) : undefined,
-    })
-  })
+  const write = usePotWrite(
+    (after) => {
+      done?.(after)
+      const entry = after.entries[0]
+      say({
+        text: `${entry?.title ?? 'Written down'}.`,
+        undo: entry?.can_undo ? () => undo.mutate({ path: `${path}/undo`, body: { entry: entry.id } }) : undefined,
+      })
+    },
+    () => done?.(pot),
+  )
   return { write, path }
 }

@@ -6,6 +6,8 @@ import { Trouble, Waiting } from '../parts/Notice'
 import { FindBox } from './FindBox'
 import { KeysHelp } from './KeysHelp'
 import { useKnownFrom } from '../offline/known'
+import { UnsentBar } from '../offline/UnsentBar'
+import { asOf } from '../parts/moment'
 import { useKey } from './keys'
 
 /** On a phone those at the thumb stand in the bar, the rest one press away. */
@@ -106,14 +108,6 @@ function useOnline(): boolean {
   return online
 }
 
-/** "today at 14:02", or the day with its hour. */
-function asOf(moment: Date): string {
-  const clock = moment.toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })
-  return moment.toDateString() === new Date().toDateString()
-    ? `today at ${clock}`
-    : `on ${moment.toLocaleDateString(undefined, { day: 'numeric', month: 'long' })} at ${clock}`
-}
-
 /** The bar, the place, and what is everywhere: find, keys, the house. */
 export function Frame() {
   const me = useMe()
@@ -172,13 +166,14 @@ export function Frame() {
         <p role="alert" className="bg-warmth-pale px-6 py-2">
           {knownFrom
             ? `The kettle does not answer. This is as it was known ${asOf(knownFrom)}; ` +
-              'what you enter is kept here, and goes on when it is back. '
-            : 'The connection is lost. What you enter is kept here; it goes on when it is back. '}
+              'work that you write down is kept on this device, and sent when it is back. '
+            : 'The connection is lost. Work that you write down is kept on this device, and sent when it is back. '}
           <button type="button" className="underline" onClick={() => void client.invalidateQueries()}>
             Try now
           </button>
         </p>
       )}
+      <UnsentBar who={me.data.id} online={online} />
       {current.goes ? (
         <p role="status" className="bg-warmth-pale px-6 py-2">
           {current.name} is deleted on {current.goes}. A keeper can still{' '}

@@ -1,7 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
-import { send } from '../api/client'
 import { type Shape, useHouse, useHouseId, useMaterials, useMe, useWrite } from '../api/hooks'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
@@ -15,8 +14,8 @@ import { EndAccount } from './Ending'
 import { OutAndIn } from './OutAndIn'
 import { People } from './People'
 import { SecondStep } from './SecondStep'
-import { forget } from '../offline/known'
 import { Sessions } from './Sessions'
+import { SignOut } from './SignOut'
 import { Trail } from './Trail'
 import { Vessels } from './Vessels'
 
@@ -237,15 +236,6 @@ function You() {
   const house = useHouseId()
   if (!me.data) return null
   const others = me.data.houses.filter((each) => each.id !== house)
-  const signOut = async () => {
-    const to = window.location.pathname
-    await send('DELETE', '/session')
-    forget()
-    client.removeQueries({ predicate: (query) => query.queryKey[0] !== 'me' })
-    await client.invalidateQueries({ queryKey: ['me'] })
-    // Who comes in again is back where they were, whichever of the two sends them to the door first.
-    void go('/sign-in', { state: { to } })
-  }
   return (
     <section className="flex flex-col gap-4" aria-labelledby="you">
       <h2 id="you" className={HEAD}>
@@ -276,9 +266,7 @@ function You() {
           Go to {each.name}
         </Button>
       ))}
-      <Button className="self-start" onClick={() => void signOut()}>
-        Sign out
-      </Button>
+      <SignOut who={me.data.id} />
       <EndAccount />
     </section>
   )

@@ -6,7 +6,7 @@ import { useSay } from '../frame/Say'
 import { Button } from '../parts/Button'
 import { Field } from '../parts/Field'
 import { sent } from '../parts/form'
-import { Notice } from '../parts/Notice'
+import { Notice, Trouble } from '../parts/Notice'
 
 /** A leaf in the pot: how long it has been in, what to do next, and how warm it is. */
 export function Leaf({ leaf, making, works }: { leaf: Shape<'LeafView'>; making: string; works: boolean }) {
@@ -19,10 +19,13 @@ export function Leaf({ leaf, making, works }: { leaf: Shape<'LeafView'>; making:
     const asking = setInterval(() => void client.invalidateQueries({ queryKey: ['house', house] }), 60_000)
     return () => clearInterval(asking)
   }, [client, house])
-  const stir = useMakingWrite((after) => {
-    setWarmth('')
-    say({ text: `${after.entries[0]?.title ?? 'Written down'}.` })
-  })
+  const stir = useMakingWrite(
+    (after) => {
+      setWarmth('')
+      say({ text: `${after.entries[0]?.title ?? 'Written down'}.` })
+    },
+    () => setWarmth(''),
+  )
   return (
     <div className="flex flex-col gap-3">
       <svg
@@ -53,6 +56,7 @@ export function Leaf({ leaf, making, works }: { leaf: Shape<'LeafView'>; making:
             stir.mutate({
               path: `/houses/${house}/makings/${making}/stir`,
               body: { warmth: warmth.trim() === '' ? null : warmth },
+              says: `The leaf in the warm oil: stirred${warmth.trim() === '' ? '' : `, at ${warmth}`}`,
             }),
           )}
         >
@@ -60,12 +64,13 @@ export function Leaf({ leaf, making, works }: { leaf: Shape<'LeafView'>; making:
             label="How warm it is"
             placeholder="not looked at"
             value={warmth}
-            fault={stir.error?.about('warmth') ?? (stir.error ? stir.error.message : undefined)}
+            fault={stir.error?.about('warmth')}
             onChange={(event) => setWarmth(event.target.value)}
           />
           <Button type="submit" disabled={stir.isPending}>
             Stirred
           </Button>
+          {stir.error?.about('warmth') ? null : <Trouble problem={stir.error} />}
         </form>
       ) : null}
     </div>

@@ -95,7 +95,11 @@ function Now({ step, making, done: close }: { step: Step; making: Making; done: 
   const cool = ['drops', 'drops-cold'].includes(step.id) ? making.pot.filter((each) => each.cool && !each.in) : []
   const done = () =>
     step.does === 'weigh'
-      ? write.mutate({ path: `${path}/weigh`, body: { part, amount: amount.trim() === '' ? null : amount } })
+      ? write.mutate({
+          path: `${path}/weigh`,
+          body: { part, amount: amount.trim() === '' ? null : amount },
+          says: `${making.name}: ${step.says}${amount.trim() === '' ? '' : ` (${amount})`}`,
+        })
       : write.mutate({
           path: `${path}/steps`,
           body: {
@@ -103,6 +107,7 @@ function Now({ step, making, done: close }: { step: Step; making: Making; done: 
             warmth: warmth.trim() === '' ? null : warmth,
             mass: mass.trim() === '' ? null : mass,
           },
+          says: `${making.name}: ${step.says}`,
         })
   useKey('D', 'Do the next step', done, (step.does === 'weigh' || step.does === 'step') && !write.isPending)
   return (
@@ -183,6 +188,7 @@ function Drop({ part, making }: { part: Making['pot'][number]; making: Making })
           write.mutate({
             path: `/houses/${house}/makings/${making.id}/weigh`,
             body: { part: part.id, amount: amount.trim() === '' ? null : amount },
+            says: `${making.name}: ${part.name} went in`,
           }),
         )}
       >

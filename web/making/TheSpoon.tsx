@@ -42,6 +42,7 @@ export function TryIt({ making, inUse = false, done }: Try) {
             room: room.trim() === '' ? null : room,
             stuck: stuck.trim() === '' ? null : stuck,
           },
+          says: `${making.name}: the spoon said ${VERDICTS.find((each) => each.id === verdict)?.name ?? verdict}`,
         }),
       )}
     >

@@ -23,6 +23,9 @@ const watch = (changed: () => void) => {
   return () => watching.delete(changed)
 }
 
+/** Whether the last that was asked found nobody. */
+export const isAway = () => from !== null || !navigator.onLine
+
 /** From when what is shown is known; null while the house answers. */
 export const useKnownFrom = () => useSyncExternalStore(watch, () => from)
 

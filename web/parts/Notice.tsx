@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react'
-import type { Problem } from '../api/client'
+import { type Problem, WrittenHere } from '../api/client'
+import { useUnsent } from '../offline/here'
 
 const ranks = {
   stop: { word: 'Stop.', bar: 'border-warmth border-s-8', text: 'text-warmth' },
@@ -20,6 +21,7 @@ export function Notice({ rank, children }: { rank: string; children: ReactNode }
 
 export function Trouble({ problem }: { problem: Problem | null | undefined }) {
   if (!problem) return null
+  if (problem instanceof WrittenHere) return <Here says={problem.message} />
   const more = problem.faults.filter((fault) => fault.sentence !== problem.message)
   return (
     <div role="alert" className="flex flex-col gap-2">
@@ -30,6 +32,15 @@ export function Trouble({ problem }: { problem: Problem | null | undefined }) {
         </Notice>
       ))}
     </div>
+  )
+}
+
+/** Written down on this device; nothing is wrong, and once it is sent there is nothing to say. */
+function Here({ says }: { says: string }) {
+  return useUnsent().length === 0 ? null : (
+    <p role="status" className="bg-oil-pale px-3 py-2">
+      {says}
+    </p>
   )
 }
 

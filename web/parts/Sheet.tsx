@@ -22,7 +22,8 @@ export function Sheet(props: SheetProps) {
   const [, setLoaded] = useState(false)
   const { open } = props
   useEffect(() => {
-    if (open && !Dialog) void load().then(() => setLoaded(true))
+    // It may have come between drawing and now: asked again either way, so that it is drawn.
+    if (open) void load().then(() => setLoaded(true))
   }, [open])
   return Dialog ? <Dialog {...props} /> : null
 }

@@ -1,6 +1,8 @@
 import { useState } from 'react'
 import { type Shape, useBatchWrite, useHouseId } from '../api/hooks'
 import { HandsFull } from '../hands/HandsFull'
+import { stands } from '../offline/Unsent'
+import { useUnsent } from '../offline/here'
 import { usePart } from '../frame/part'
 import { Button } from '../parts/Button'
 import { Cautions } from '../parts/Cautions'
@@ -92,10 +94,20 @@ function StrainForm({ batch, signs }: { batch: Shape<'BatchView'>; signs: string
   const [filter, setFilter] = useState(press.filter)
   const [spentTo, setSpentTo] = useState('')
   const [warmth, setWarmth] = useState('')
-  const write = useBatchWrite(() => {
-    for (const clear of [setAmount, setGross, setTare, setSpent, setNote]) clear('')
-  })
+  const clear = () => {
+    for (const empty of [setAmount, setGross, setTare, setSpent, setNote]) empty('')
+  }
+  const write = useBatchWrite(clear, clear)
+  const unsent = useUnsent(`/batches/${batch.id}`).find(
+    (each) => each.path.endsWith('/strain') && each.refused === undefined,
+  )
   if (!works) return null
+  if (unsent)
+    return (
+      <p className="bg-oil-pale px-3 py-2" role="status">
+        {unsent.says}. {stands(unsent)}
+      </p>
+    )
   const fault = (field: string) => write.error?.about(field)
   const own = ['amount', 'gross', 'tare', 'spent', 'way', 'warmth'].some((field) => fault(field))
   const byWeight = (take: () => void) => {
@@ -121,6 +133,7 @@ function StrainForm({ batch, signs }: { batch: Shape<'BatchView'>; signs: string
             warmth: warmth || null,
             note: note || null,
           },
+          says: `${batch.name}: strained, ${weighed ? `${gross} with the jug` : amount} came out`,
         })
       })}
     >

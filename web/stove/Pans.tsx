@@ -27,7 +27,11 @@ function Pan({ pan, works }: { pan: Shape<'PanCard'>; works: boolean }) {
   const done = useWrite<'POST /houses/{house}/batches/{batch}/tasks'>(() => setSeen([]))
   const path = `/houses/${house}/batches/${pan.batch}/tasks` as const
   const does = (task: string, more: { seen?: string[] } = {}) =>
-    done.mutate({ path, body: { task, outcome: 'done', ...more } })
+    done.mutate({
+      path,
+      body: { task, outcome: 'done', ...more },
+      says: `${pan.herb}, ${task === pan.stir ? 'stirred' : pan.on ? 'off the flame' : 'on the flame'}`,
+    })
   const all = pan.signs.every((sign) => seen.includes(sign.id))
   return (
     <li

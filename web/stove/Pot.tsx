@@ -41,13 +41,17 @@ function useTend(pot: View, done?: () => void) {
   >((now) => {
     client.setQueryData(['house', house, `/stove/${pot.id}`], now)
     done?.()
-  })
+  }, done)
   const path = `/houses/${house}/stove/${pot.id}` as const
   return {
     write,
     path,
     tend: (what: string, say?: string, confirmed?: string) =>
-      write.mutate({ path: `${path}/tend`, body: { what, with: say, confirmed } }),
+      write.mutate({
+        path: `${path}/tend`,
+        body: { what, with: say, confirmed },
+        says: `${pot.title}: shaken and wiped`,
+      }),
   }
 }
 
@@ -292,9 +296,13 @@ function ByEye({ pot }: { pot: View }) {
   const { write, path } = useTend(pot, () => setTyped(''))
   return (
     <form
-      className="flex items-end gap-3"
+      className="flex flex-wrap items-end gap-3"
       onSubmit={sent(() => {
-        write.mutate({ path: `${path}/reading`, body: { warmth: typed } })
+        write.mutate({
+          path: `${path}/reading`,
+          body: { warmth: typed },
+          says: `${pot.title}: it read ${typed} ${pot.warmth_unit}`,
+        })
       })}
     >
       <div className="w-44">
@@ -304,13 +312,14 @@ function ByEye({ pot }: { pot: View }) {
           required
           autoComplete="off"
           value={typed}
-          fault={write.error?.about('warmth') ?? write.error?.message}
+          fault={write.error?.about('warmth')}
           onChange={(event) => setTyped(event.target.value)}
         />
       </div>
       <Button look="strong" type="submit" disabled={write.isPending}>
         Write it down
       </Button>
+      {write.error?.about('warmth') ? null : <Trouble problem={write.error} />}
     </form>
   )
 }

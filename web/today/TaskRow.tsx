@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { type Shape, useBatchWrite, useHouseId } from '../api/hooks'
+import { stands, useUnsentTask } from '../offline/Unsent'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
 import { Button, ButtonLink } from '../parts/Button'
@@ -21,6 +22,7 @@ export function TaskRow({ task }: { task: Shape<'TaskView'> }) {
   const [looking, setLooking] = useState(false)
   const undo = useBatchWrite(() => say({ text: 'Undone.' }))
   const path = `/houses/${house}/batches/${task.batch}` as const
+  const unsent = useUnsentTask(task)
   const done = useBatchWrite((batch) => {
     const entry = batch.entries[0]
     say({
@@ -28,6 +30,12 @@ export function TaskRow({ task }: { task: Shape<'TaskView'> }) {
       undo: entry?.can_undo ? () => undo.mutate({ path: `${path}/undo`, body: { entry: entry.id } }) : undefined,
     })
   })
+  const doneSo = (more: { seen?: string[]; amount?: string | null } = {}) =>
+    done.mutate({
+      path: `${path}/tasks`,
+      body: { task: task.key, outcome: 'done', ...more },
+      says: `${task.title}: done`,
+    })
   return (
     <li
       className={`flex flex-col gap-1.5 py-2 ${task.overdue ? 'border-warmth border-s-4 ps-4' : 'border-line border-b'}`}
@@ -45,7 +53,12 @@ export function TaskRow({ task }: { task: Shape<'TaskView'> }) {
         )}
         {task.detail}
       </p>
-      {task.open && works ? (
+      {unsent ? (
+        <p className="bg-oil-pale px-3 py-1">
+          {unsent.says}. {stands(unsent)}
+        </p>
+      ) : null}
+      {task.open && works && (unsent === undefined || unsent.refused !== undefined) ? (
         <div className="flex flex-wrap gap-2">
           {task.danger ? (
             <Button
@@ -76,11 +89,7 @@ export function TaskRow({ task }: { task: Shape<'TaskView'> }) {
           {task.at_press ? null : (
             <Button
               disabled={done.isPending}
-              onClick={() =>
-                task.step === 'check' || task.step === 'top_up'
-                  ? setLooking(true)
-                  : done.mutate({ path: `${path}/tasks`, body: { task: task.key, outcome: 'done' } })
-              }
+              onClick={() => (task.step === 'check' || task.step === 'top_up' ? setLooking(true) : doneSo())}
             >
               {task.step === 'check' ? 'Looked at' : task.step === 'top_up' ? 'Topped up' : 'Done'}
             </Button>
@@ -92,14 +101,14 @@ export function TaskRow({ task }: { task: Shape<'TaskView'> }) {
           )}
         </div>
       ) : null}
-      <Trouble problem={done.error ?? undo.error} />
+      <Trouble problem={(unsent ? null : done.error) ?? undo.error} />
       <Topped
         title={task.title}
         open={looking && task.step === 'top_up'}
         onOpenChange={setLooking}
         onTopped={(amount) => {
           setLooking(false)
-          done.mutate({ path: `${path}/tasks`, body: { task: task.key, outcome: 'done', amount: amount || null } })
+          doneSo({ amount: amount || null })
         }}
       />
       <LookUnder
@@ -108,7 +117,7 @@ export function TaskRow({ task }: { task: Shape<'TaskView'> }) {
         onOpenChange={setLooking}
         onSeen={(seen) => {
           setLooking(false)
-          done.mutate({ path: `${path}/tasks`, body: { task: task.key, outcome: 'done', seen } })
+          doneSo({ seen })
         }}
       />
       <NotNow task={task} path={path} open={otherwise} onOpenChange={setOtherwise} />
@@ -206,10 +215,13 @@ function NotNow({ task, path, open, onOpenChange }: Props) {
   const [until, setUntil] = useState('')
   const [reason, setReason] = useState('')
   const say = useSay()
-  const write = useBatchWrite(() => {
-    onOpenChange(false)
-    say({ text: `${task.title}: not now.` })
-  })
+  const write = useBatchWrite(
+    () => {
+      onOpenChange(false)
+      say({ text: `${task.title}: not now.` })
+    },
+    () => onOpenChange(false),
+  )
   return (
     <Sheet open={open} onOpenChange={onOpenChange} title={task.title}>
       <form
@@ -234,7 +246,11 @@ function NotNow({ task, path, open, onOpenChange }: Props) {
         <form
           className="border-line flex flex-col gap-3 border-t pt-4"
           onSubmit={sent(() => {
-            write.mutate({ path: `${path}/tasks`, body: { task: task.key, outcome: 'skipped', reason } })
+            write.mutate({
+              path: `${path}/tasks`,
+              body: { task: task.key, outcome: 'skipped', reason },
+              says: `${task.title}: skipped, because ${reason}`,
+            })
           })}
         >
           <Field

@@ -301,6 +301,7 @@ function Together({ tasks }: { tasks: Shape<'TaskView'>[] }) {
               shaken.mutate({
                 path: `/houses/${house}/today/shaken`,
                 body: { batches: tasks.map((task) => task.batch) },
+                says: `${tasks.length} jars turned over`,
               })
             }
           >

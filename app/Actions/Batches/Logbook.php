@@ -28,7 +28,9 @@ final readonly class Logbook
         return DB::transaction(function () use ($batch, $entry): LogEntry {
             $locked = Batch::query()->whereKey($batch->id)->lockForUpdate()->firstOrFail();
             $new = $entry($locked);
-            $written = LogEntry::query()->create(['batch_id' => $locked->id] + $new->columns($this->done, fn () => $this->records->log($locked)));
+            $written = LogEntry::query()->create(
+                ['batch_id' => $locked->id] + $new->columns($this->done, fn () => $this->records->log($locked)),
+            );
             $this->fold->refresh($locked);
             $this->charge->follow($this, $locked);
             if ($locked->shelf->heated && $new->line->movesTheDiary()) {

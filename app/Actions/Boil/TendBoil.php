@@ -190,10 +190,7 @@ final readonly class TendBoil
         return $this->logbook->write($boil, function (BoilState $state) use ($make, $at): NewLine {
             $hand = $this->logbook->hand($state);
             $now = $this->kitchens->local($this->done->at());
-            $when = $hand->at(
-                $at === null ? $this->present($now, $state) : self::moment($at, $now),
-                $this->present($now, $state),
-            );
+            $when = $hand->at($at === null ? $this->present($now, $state) : self::moment($at, $now), $this->present($now, $state));
 
             return new NewLine($make($hand), at: $when);
         });

@@ -1,0 +1,231 @@
+import { expect, type Page, test } from '@playwright/test'
+import { clock, ownHouse, token } from './support'
+
+// Here the pages' worker is let in.
+test.use({ serviceWorkers: 'allow' })
+
+/** An hour after what is written first, so that what was done in between lies between. */
+const LATER = '2026-11-24T11:10:00Z'
+
+/** A house with one jar that stands filled; answers with the address of its page. */
+async function filledJar(page: Page): Promise<string> {
+  const house = await ownHouse(page)
+  await page.goto(house + '/bench')
+  await page.getByRole('button', { name: 'Start this batch' }).click()
+  await expect(page.getByRole('heading', { name: 'Logbook' })).toBeVisible()
+  const batch = page.url()
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+  await write(page, batch, 'tasks', { task: 'fill', outcome: 'done' })
+  await page.reload()
+  await expect(page.getByText('Shake the calendula', { exact: true })).toBeVisible()
+  return batch
+}
+
+/** As from another device: what is written there is written whatever becomes of the network here. */
+async function write(page: Page, batch: string, what: string, body: object) {
+  const path = new URL(batch).pathname.replace('/h/', '/api/houses/').replace('/batch/', '/batches/')
+  const answer = await page.context().request.post(`${path}/${what}`, {
+    headers: {
+      Accept: 'application/json',
+      'X-XSRF-TOKEN': await token(page),
+      'Idempotency-Key': `other-device-${Math.random().toString(36).slice(2)}`,
+    },
+    data: body,
+  })
+  expect(answer.status(), await answer.text()).toBe(200)
+}
+
+const logbook = (page: Page) => page.locator('#note-box').locator('xpath=..').getByRole('listitem')
+
+const waits = (page: Page, many: string) => page.getByText(`${many} that you wrote down here`)
+
+async function note(page: Page, text: string) {
+  await page.getByLabel('A note').fill(text)
+  await page.getByRole('button', { name: 'Write it down', exact: true }).click()
+}
+
+test('what is done without a network is kept over a closed page, and sent in order, once each, as of then', async ({
+  page,
+  context,
+}) => {
+  const batch = await filledJar(page)
+  await clock(page, LATER)
+  await context.setOffline(true)
+  await page.getByRole('button', { name: 'Done', exact: true }).click()
+  await expect(waits(page, 'One thing')).toBeVisible()
+  // Nobody presses it again: it says that it is done.
+  await expect(page.getByRole('button', { name: 'Done', exact: true })).toHaveCount(0)
+  await note(page, 'Smells of hay')
+  await expect(waits(page, '2 things')).toBeVisible()
+  await expect(page.getByLabel('A note')).toHaveValue('')
+  await expect(logbook(page).nth(0)).toContainText('“Smells of hay”')
+  await expect(logbook(page).nth(1)).toContainText('Shake the calendula: done')
+  await expect(logbook(page).nth(1)).toContainText('it waits to be sent')
+
+  await page.close()
+  const again = await context.newPage()
+  await again.goto(batch)
+  await expect(waits(again, '2 things')).toBeVisible()
+  await again.getByRole('button', { name: 'See them' }).click()
+  await expect(again.getByRole('dialog').getByRole('listitem')).toHaveText([
+    /^Shake the calendula: doneDone today at \d\d:\d\d; it waits to be sent.$/,
+    /^Calendula in .*: “Smells of hay”Done today/,
+  ])
+  await again.keyboard.press('Escape')
+
+  const posted: string[] = []
+  again.on('request', (request) => {
+    if (request.method() === 'POST') posted.push(`${request.url().split('/').pop()} ${request.headers()['done-ago']}`)
+  })
+  await context.setOffline(false)
+  await expect(again.getByText(/waits? to be sent/)).toHaveCount(0)
+  await expect(logbook(again).nth(0)).toContainText('Note: Smells of hay')
+  await expect(logbook(again).nth(1)).toContainText('Shaken')
+  expect(posted.map((each) => each.split(' ')[0])).toEqual(['tasks', 'notes'])
+  for (const each of posted) expect(Number(each.split(' ')[1])).toBeLessThan(120)
+  await again.reload()
+  await expect(logbook(again).filter({ hasText: 'Smells of hay' })).toHaveCount(1)
+})
+
+test('of what somebody else did meanwhile both sides are shown, and its person decides', async ({ page, context }) => {
+  const batch = await filledJar(page)
+  await clock(page, LATER)
+  await context.setOffline(true)
+  await page.getByRole('button', { name: 'Done', exact: true }).click()
+  await expect(waits(page, 'One thing')).toBeVisible()
+  await write(page, batch, 'notes', { note: 'Broken, of all things', corrects: null })
+  await write(page, batch, 'discard', { reason: 'It fell' })
+  await context.setOffline(false)
+  await expect(page.getByText('One thing that you wrote down here was not taken by the house.')).toBeVisible()
+  await page.getByRole('button', { name: 'See and decide' }).click()
+  const sheet = page.getByRole('dialog')
+  await expect(sheet.getByText('shake', { exact: false }).first()).toBeVisible()
+  await expect(sheet.getByRole('heading', { name: /^Yours, today at/ })).toBeVisible()
+  await expect(sheet.getByRole('heading', { name: 'In the house now' })).toBeVisible()
+  await expect(sheet.getByText(/It fell/)).toBeVisible()
+  await expect(sheet.getByText(/Broken, of all things/)).toBeVisible()
+  // By the keyboard alone.
+  await sheet.getByRole('button', { name: 'Keep it as a note' }).focus()
+  await page.keyboard.press('Enter')
+  await expect(sheet.getByText('All of it is in the house now.')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(logbook(page).nth(0)).toContainText('Note: Shake the calendula: done')
+  await expect(waits(page, 'One thing')).toHaveCount(0)
+})
+
+test('what is refused can be let go, and is asked twice', async ({ page, context }) => {
+  const batch = await filledJar(page)
+  await clock(page, LATER)
+  await context.setOffline(true)
+  await page.getByRole('button', { name: 'Done', exact: true }).click()
+  await expect(waits(page, 'One thing')).toBeVisible()
+  await write(page, batch, 'discard', { reason: 'It fell' })
+  await context.setOffline(false)
+  await page.getByRole('button', { name: 'See and decide' }).click()
+  const sheet = page.getByRole('dialog')
+  await sheet.getByRole('button', { name: 'Let it go' }).click()
+  await sheet.getByRole('button', { name: 'Yes, let it go' }).click()
+  await expect(sheet.getByText('All of it is in the house now.')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(waits(page, 'One thing')).toHaveCount(0)
+  await expect(logbook(page).filter({ hasText: 'Shake' })).toHaveCount(0)
+})
+
+test('where answers are lost on the way it is kept here, and done once', async ({ page }) => {
+  await filledJar(page)
+  await clock(page, LATER)
+  let lost = 5
+  await page.route('**/notes', async (route) => {
+    if (lost === 0) return route.continue()
+    lost -= 1
+    // Done, and its answer cut off.
+    await route.fetch()
+    return route.abort()
+  })
+  await note(page, 'Only once')
+  await expect(waits(page, 'One thing')).toBeVisible()
+  await expect(page.getByLabel('A note')).toHaveValue('')
+  await expect(waits(page, 'One thing')).toHaveCount(0, { timeout: 20_000 })
+  expect(lost).toBe(0)
+  await page.reload()
+  await expect(logbook(page).filter({ hasText: 'Only once' })).toHaveCount(1)
+})
+
+test('a jar strained without a network is strained as of then, and not asked again', async ({ page, context }) => {
+  const batch = await filledJar(page)
+  // Its weeks have gone by.
+  await clock(page, '2026-12-29T12:00:00Z')
+  const press = batch.replace('/batch/', '/press/')
+  await page.goto(press)
+  await expect(page.getByLabel('What came out')).toBeVisible()
+  await context.setOffline(true)
+  await page.getByLabel('What came out').fill('300 mL')
+  await page.getByRole('button', { name: 'Write it down', exact: true }).click()
+  await expect(page.getByText(/strained, 300 mL came out\. Today at \d\d:\d\d, on this device/)).toBeVisible()
+  await expect(page.getByLabel('What came out')).toHaveCount(0)
+  await page.goto(press)
+  await expect(page.getByText(/strained, 300 mL came out/)).toBeVisible()
+  await context.setOffline(false)
+  await expect(page.getByText(/strained, 300 mL came out\. Today/)).toHaveCount(0)
+  await page.goto(batch)
+  await expect(logbook(page).first()).toContainText('Strained: 300 mL')
+})
+
+test('two pages of one browser send each thing once', async ({ page, context }) => {
+  const batch = await filledJar(page)
+  await clock(page, LATER)
+  const other = await context.newPage()
+  await other.goto(batch)
+  await expect(logbook(other).first()).toBeVisible()
+  const posted: string[] = []
+  context.on('request', (request) => {
+    if (request.method() === 'POST' && request.headers()['done-ago']) posted.push(request.postData() ?? '')
+  })
+  await context.setOffline(true)
+  for (const text of ['first', 'second', 'third']) {
+    await note(page, text)
+    await expect(page.getByLabel('A note')).toHaveValue('')
+  }
+  // The other page knows of them too.
+  await expect(waits(other, '3 things')).toBeVisible()
+  posted.length = 0
+  await context.setOffline(false)
+  await expect(page.getByText(/waits? to be sent/)).toHaveCount(0)
+  await expect(other.getByText(/waits? to be sent/)).toHaveCount(0)
+  await page.reload()
+  for (const [at, text] of ['third', 'second', 'first'].entries())
+    await expect(logbook(page).nth(at)).toContainText(`Note: ${text}`)
+  await expect(logbook(page).filter({ hasText: 'Note:' })).toHaveCount(3)
+  expect(new Set(posted).size).toBe(posted.length)
+})
+
+test('who signs out is told of what is not in the house yet, and it is gone then', async ({ page, context }) => {
+  const batch = await filledJar(page)
+  await clock(page, LATER)
+  const house = batch.replace(/\/batch\/.*/, '')
+  await page.goto(house + '/house')
+  await expect(page.getByRole('button', { name: 'Sign out', exact: true })).toBeVisible()
+  await page.goto(batch)
+  await context.setOffline(true)
+  await note(page, 'Not for others')
+  await expect(waits(page, 'One thing')).toBeVisible()
+  // Nothing goes while it is looked at: the house does not answer this.
+  await page.route('**/notes', (route) => route.abort())
+  await context.setOffline(false)
+  await page.goto(house + '/house')
+  await expect(page.getByText('on this device is not in the house yet. Signed out, that is gone.')).toBeVisible()
+  await page.getByRole('button', { name: 'Sign out all the same' }).click()
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible()
+  const left = () =>
+    page.evaluate(
+      () =>
+        new Promise((told) => {
+          const open = indexedDB.open('kettle')
+          open.onsuccess = () => {
+            const all = open.result.transaction('unsent').objectStore('unsent').getAll()
+            all.onsuccess = () => told(all.result.length)
+          }
+        }),
+    )
+  await expect.poll(left).toBe(0)
+})
