@@ -3,7 +3,7 @@
 # runit (Debian's) watches over each part and starts it again when it ends, however it ended.
 
 # In the order they are started; what is stopped is stopped the other way round.
-PARTS="mariadb fpm caddy queue long scheduler live devices"
+ALL_PARTS="mariadb fpm caddy queue long scheduler live devices"
 
 instance() {
   NAME=$1
@@ -14,10 +14,47 @@ instance() {
   [ "$NAME" = main ] && ENV_FILE="$ROOT/.env"
   mkdir -p "$RUN" "$SV" "$KETTLE_VAR"/{log,cache,tmp}
   mkdir -p "$KETTLE_VAR"/storage/{app,logs,framework/{views,cache/data}}
-  chmod 700 "$KETTLE_VAR"
+  # A house is backed up each night; what is started for a test is not.
+  PARTS=$ALL_PARTS
+  [ "$NAME" != main ] || PARTS+=" nightly"
+  own_user
+  if [ -n "$AS" ]; then chown root:"$AS" "$KETTLE_VAR" && chmod 750 "$KETTLE_VAR"; else chmod 700 "$KETTLE_VAR"; fi
 }
 
-artisan() { php artisan "$@"; }
+# Where root starts it, what runs is a user of its own, who may read the code, and write where an instance keeps what it has.
+# What root reads or runs again (settings, how a part is run, backups) stays root's. KETTLE_OWN_USER=0 leaves it with root.
+OWN_USER=warm-kettle
+own_user() {
+  AS=
+  [ "$(id -u)" = 0 ] || return 0
+  # Tests run as whoever runs them, but where this is what they try.
+  case "${KETTLE_OWN_USER:-$([ "$NAME" = main ] && echo 1)}" in '' | 0) return 0 ;; esac
+  command -v chpst >/dev/null || return 0
+  id -u "$OWN_USER" >/dev/null 2>&1 || useradd --system --no-create-home --home-dir /nonexistent --shell /usr/sbin/nologin "$OWN_USER"
+  AS=$OWN_USER
+  reads_code && return 0
+  # Some packages come with files that only their owner may read.
+  [ ! -d vendor ] || chmod -R o+rX vendor
+  reads_code && return 0
+  step "$ROOT cannot be read by others than root, and so root runs it. In /srv or /opt it runs as $OWN_USER"
+  AS=
+}
+
+reads_code() { as_own test -r "$ROOT/public/index.php" -a -r "$ROOT/data/words.json" && { [ ! -f vendor/autoload.php ] || as_own php -r 'require "vendor/autoload.php";' 2>/dev/null; }; }
+
+as_own() { if [ -n "$AS" ]; then chpst -u "$AS" "$@"; else "$@"; fi; }
+
+# What the parts write is theirs, also what root or an earlier start left there.
+hand_over() {
+  [ -n "$AS" ] || return 0
+  touch "$RUN"/{queue,long,scheduler,devices}.beat
+  chown -Rh "$AS": "$KETTLE_VAR"/{cache,storage,log,tmp} "$RUN"/*.beat "$SOCKETS"
+  [ ! -d "$KETTLE_VAR/tls" ] || chown -Rh "$AS": "$KETTLE_VAR/tls"
+  # Sourced by root: it may be read by what runs, and written by root alone.
+  chown "root:$AS" "$ENV_FILE" && chmod 640 "$ENV_FILE"
+}
+
+artisan() { as_own php artisan "$@"; }
 
 free_port() {
   php -r '$s = stream_socket_server("tcp://127.0.0.1:0"); echo explode(":", stream_socket_get_name($s, false))[1];'
@@ -72,7 +109,6 @@ read_env() {
     export WEB_PORT=$KETTLE_PORT APP_URL="http://127.0.0.1:$KETTLE_PORT"
   fi
   export KETTLE_BACKUPS="$KETTLE_VAR/backups"
-  # A house is backed up each night; what is started for a test is not.
   [ "$NAME" != main ] || export KETTLE_NIGHTLY=1
   # A socket's path must be short, and a clone's may be long.
   SOCKETS="/tmp/kettle-$(id -u)-$(printf '%s' "$KETTLE_VAR" | sha256sum | cut -c1-10)"
@@ -88,13 +124,15 @@ watched() { [ -f "$RUN/watch.pid" ] && living "$(cat "$RUN/watch.pid")"; }
 # Lays down how a part is run: in a process group of its own, so that nothing of it is left behind, and after
 # a fault with a little more patience each time, up to three seconds.
 part() {
-  local name=$1; shift
+  local name=$1 as=; shift
+  [ -z "$AS" ] || [ "$name" = nightly ] || as="-u $AS "
   mkdir -p "$SV/$name"
   [ -p "$SV/$name/supervise/ok" ] || touch "$SV/$name/down"
   {
     printf '#!/usr/bin/env bash\ncd %q\n' "$ROOT"
     printf '[ -f %q ] && kill -9 -- "-$(cat %q)" 2>/dev/null\n' "$RUN/$name.pid" "$RUN/$name.pid"
-    printf 'echo $$ >%q\nexec >>%q 2>&1 </dev/null\nexec chpst -P ' "$RUN/$name.pid" "$KETTLE_VAR/log/$name.log"
+    # Its log is opened by who runs it: root follows no link that another laid there.
+    printf 'echo $$ >%q\nexec chpst %s-P bash -c %q bash %q ' "$RUN/$name.pid" "$as" 'log=$1; shift; exec >>"$log" 2>&1 </dev/null; exec "$@"' "$KETTLE_VAR/log/$name.log"
     printf '%q ' "$@"
     printf '\n'
   } >"$SV/$name/run.new"
@@ -113,7 +151,7 @@ part() {
 watch_parts() {
   watched && return 0
   rm -f "$SV"/*/supervise/lock
-  setsid runsvdir -P "$SV" >>"$KETTLE_VAR/log/watch.log" 2>&1 </dev/null &
+  setsid runsvdir -P "$SV" >>"$RUN/watch.log" 2>&1 </dev/null &
   echo $! >"$RUN/watch.pid"
 }
 
@@ -151,26 +189,33 @@ start_instance() {
   rm -f "$KETTLE_VAR"/cache/*.php
   step "database tables"
   grant_rows "$DB_DATABASE"
-  DB_SOCKET="$SOCKETS/db.sock" DB_USERNAME=$(id -un) DB_PASSWORD='' php artisan migrate --force --no-interaction >>"$KETTLE_VAR/log/migrate.log" 2>&1 || { tail -20 "$KETTLE_VAR/log/migrate.log" >&2; die "The tables could not be made; see above."; }
-  if [ "$APP_ENV" = production ]; then php artisan optimize >/dev/null; else php artisan optimize:clear >/dev/null; fi
+  # By the administrator, who writes into no folder of the parts.
+  mkdir -p "$RUN/migrate"
+  KETTLE_VAR="$RUN/migrate" LOG_CHANNEL=stderr DB_SOCKET="$SOCKETS/db.sock" DB_USERNAME=$(id -un) DB_PASSWORD='' php artisan migrate --force --no-interaction \
+    >>"$RUN/migrate.log" 2>&1 || { tail -20 "$RUN/migrate.log" >&2; die "The tables could not be made; see above."; }
+  hand_over
+  if [ "$APP_ENV" = production ]; then artisan optimize >/dev/null; else artisan optimize:clear >/dev/null; fi
   start_web
   touch "$RUN/started"
 }
 
 start_database() {
   alive mariadb && return 0
-  local data="$KETTLE_VAR/db" me
+  local data="$KETTLE_VAR/db" me by
   me=$(id -un)
+  by=${AS:-$me}
   port_taken "$DB_PORT" && die "Port $DB_PORT is taken. Set another with KETTLE_DB_PORT, in ${ENV_FILE#"$ROOT"/}, or stop what holds it."
   if [ ! -d "$data/mysql" ]; then
     rm -rf "$data"
-    quietly "a database of its own" mariadb-install-db --no-defaults --datadir="$data" --user="$me" --auth-root-authentication-method=socket --skip-test-db
+    quietly "a database of its own" mariadb-install-db --no-defaults --datadir="$data" --user="$by" --auth-root-authentication-method=socket --auth-root-socket-user="$me" --skip-test-db
   fi
+  hand_over
+  [ "$(stat -c %U "$data")" = "$by" ] || chown -Rh "$by:" "$data"
   step "starting the database on 127.0.0.1:$DB_PORT"
   local fast=
   [ "$NAME" = main ] || [ -n "${KETTLE_DURABLE:-}" ] || fast="--innodb-flush-log-at-trx-commit=0 --skip-innodb-doublewrite"
   # shellcheck disable=SC2086
-  part mariadb mariadbd --no-defaults --datadir="$data" --user="$me" --socket="$SOCKETS/db.sock" --pid-file="$RUN/mariadbd.pid" \
+  part mariadb mariadbd --no-defaults --datadir="$data" --user="$by" --socket="$SOCKETS/db.sock" --pid-file="$data/mariadbd.pid" \
     --bind-address=127.0.0.1 --port="$DB_PORT" --skip-name-resolve --character-set-server=utf8mb4 \
     --sql-mode=STRICT_ALL_TABLES,NO_ENGINE_SUBSTITUTION,ERROR_FOR_DIVISION_BY_ZERO --innodb-buffer-pool-size=96M --max-allowed-packet=64M $fast
   watch_parts
@@ -203,10 +248,10 @@ start_web() {
   write_caddyfile
   step "starting the PHP workers and the web server"
   local root= preload=
-  [ "$(id -u)" = 0 ] && root=-R
+  [ "$(id -u)" != 0 ] || [ -n "$AS" ] || root=-R
   # Where the code does not change while it runs, it is in memory before the first request.
   if [ "$APP_ENV" = production ]; then
-    if php "$ROOT/bin/preload.php" "$KETTLE_VAR/cache/preload.php"; then
+    if as_own php "$ROOT/bin/preload.php" "$KETTLE_VAR/cache/preload.php"; then
       preload="-d opcache.preload=$KETTLE_VAR/cache/preload.php"
       [ -z "$root" ] || preload+=" -d opcache.preload_user=root"
     fi
@@ -220,8 +265,10 @@ start_web() {
   part scheduler php artisan schedule:work
   part live php artisan kettle:live "$SOCKETS/live.sock"
   part devices php artisan kettle:devices
+  # By who may read the whole database; looked at each quarter of an hour, for a machine that slept at night makes it when it wakes.
+  [[ $PARTS != *nightly* ]] || part nightly bash -c 'while sleep 900; do ./kettle backup --nightly || true; done'
   watch_parts
-  for each in fpm caddy queue long scheduler live devices; do begin_part "$each"; done
+  for each in $PARTS; do [ "$each" = mariadb ] || begin_part "$each"; done
   wait_for "The web server" 300 curl -fsS -o /dev/null "$APP_URL/api/me"
   lan_page
 }
@@ -230,10 +277,10 @@ start_web() {
 # for the other.
 write_fpm_conf() {
   local both=$'clear_env = no\ncatch_workers_output = yes\nphp_admin_value[post_max_size] = 24M\nphp_admin_value[expose_php] = 0'
-  [ "$(id -u)" != 0 ] || both+=$'\nuser = root\ngroup = root\nlisten.owner = root\nlisten.mode = 0600'
+  [ "$(id -u)" != 0 ] || [ -n "$AS" ] || both+=$'\nuser = root\ngroup = root\nlisten.owner = root\nlisten.mode = 0600'
   cat >"$RUN/fpm.conf" <<CONF
 [global]
-error_log = $KETTLE_VAR/log/fpm.log
+error_log = /proc/self/fd/2
 daemonize = no
 [kettle]
 listen = $SOCKETS/fpm.sock
@@ -272,10 +319,10 @@ stop_part() {
 # All are told at once, and then each is waited for.
 stop_web() {
   local each
-  for each in devices live scheduler long queue caddy fpm; do
+  for each in nightly devices live scheduler long queue caddy fpm; do
     [ ! -p "$SV/$each/supervise/ok" ] || { touch "$SV/$each/down" && sv down "$SV/$each" >/dev/null 2>&1; } || true
   done
-  for each in devices live scheduler long queue caddy fpm; do stop_part "$each"; done
+  for each in nightly devices live scheduler long queue caddy fpm; do stop_part "$each"; done
 }
 
 stop_instance() {
@@ -307,6 +354,7 @@ answers() {
     long) beats long 90 || [ "$(sql "$DB_DATABASE" -e "SELECT COUNT(*) FROM jobs WHERE queue = 'long' AND reserved_at > UNIX_TIMESTAMP() - 300")" != 0 ] ;;
     devices) beats devices 30 ;;
     scheduler) beats scheduler 150 ;;
+    nightly) true ;;
   esac >/dev/null 2>&1
 }
 

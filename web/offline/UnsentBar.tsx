@@ -57,7 +57,8 @@ export function UnsentBar({ who, online }: { who: string; online: boolean }) {
             ? `${many(waiting, 'One thing that you wrote down here waits', '# things that you wrote down here wait')} to be sent. `
             : ''}
           {refused > 0
-            ? `${many(refused, 'One thing that you wrote down here was', '# things that you wrote down here were')} not taken by the house. `
+            ? `${many(refused, 'One thing that you wrote down here was', '# things that you wrote down here were')} ` +
+              'not taken by the house. '
             : ''}
           <button type="button" className="min-h-8 underline underline-offset-4" onClick={() => setOpen(true)}>
             {refused > 0 ? 'See and decide' : 'See them'}
