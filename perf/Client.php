@@ -33,6 +33,18 @@ final class Client
         ]);
     }
 
+    /** What it sends as cookies. */
+    public function cookies(): string
+    {
+        $cookies = [];
+        foreach (curl_getinfo($this->curl, CURLINFO_COOKIELIST) as $cookie) {
+            $fields = explode("\t", $cookie);
+            $cookies[] = "{$fields[5]}={$fields[6]}";
+        }
+
+        return implode('; ', $cookies);
+    }
+
     /** @param  array<int, mixed>  $options */
     private function send(string $path, array $options): string
     {

@@ -23,6 +23,7 @@ use Kettle\Trace\Graph;
 
 require __DIR__.'/../vendor/autoload.php';
 require __DIR__.'/Client.php';
+require __DIR__.'/times.php';
 require __DIR__.'/houses.php';
 require __DIR__.'/press.php';
 require __DIR__.'/stove.php';
@@ -82,23 +83,6 @@ const FULL = [
         ],
     ],
 ];
-
-/** @param  list<float>  $times */
-function quantile(array $times, float $share): float
-{
-    sort($times);
-
-    return $times[(int) min(count($times) - 1, floor(count($times) * $share))];
-}
-
-/**
- * @param  list<float>  $times
- * @return array{median_ms: float, p95_ms: float, rounds: int}
- */
-function summary(array $times): array
-{
-    return ['median_ms' => round(quantile($times, 0.5), 3), 'p95_ms' => round(quantile($times, 0.95), 3), 'rounds' => count($times)];
-}
 
 /**
  * The core alone, tables and all.

@@ -6,6 +6,7 @@ use App\Actions\Clash;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\ConcurrencyErrorDetector;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\JsonResponse;
@@ -37,6 +38,8 @@ final class Problems
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->dontReport([RefusedException::class, WishException::class, LotsException::class, OwnException::class, Clash::class]);
+        // Two writes that waited for each other are begun again, and that is no fault of either.
+        $exceptions->dontReportWhen(fn (\Throwable $thrown) => (new ConcurrencyErrorDetector())->causedByConcurrencyError($thrown));
         // While the database is away every question fails alike: it is written down once a minute, and not once a question.
         $exceptions->throttle(fn (\Throwable $thrown) => Outage::is($thrown) ? Limit::perMinute(1)->by('outage') : null);
         $exceptions->render(

@@ -20,7 +20,7 @@ final class Hub
     /** A line now and then keeps proxies from closing what is silent. */
     private const ALIVE_S = 20.0;
 
-    private const MOST_PAGES = 400;
+    private const MOST_PAGES = 800;
 
     private const MOST_BYTES = 4096;
 

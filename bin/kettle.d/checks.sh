@@ -212,6 +212,20 @@ run_kills() {
   php perf/kills.php "$@"
 }
 
+# Whatever may be asked of it, by whoever: at the door as often as they like.
+run_callers() {
+  empty_bench
+  KETTLE_DOOR_A_MINUTE=1000000 start_instance production
+  php perf/callers.php "$@"
+}
+
+# Many at once: slow ones, pages that watch, and a crowd.
+run_crowd() {
+  empty_bench
+  start_instance production
+  php perf/crowd.php
+}
+
 # A large house out and in, by a worker of this script's own.
 run_carry() {
   empty_bench

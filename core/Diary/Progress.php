@@ -132,7 +132,7 @@ final readonly class Progress
             ? max(
                 Later::minutes($filledAt ?? ($later['fill'] ?? $timetable->fillAt), Timetable::FILLING_MINUTES),
                 $warmed->sessions === [] ? null : $warmed->sessions[count($warmed->sessions) - 1]->to,
-                $later['warm_on'.($warmed->nth() > 1 ? '-'.$warmed->nth() : '')] ?? null,
+                $later[Step::WarmOn->key($warmed->nth())] ?? null,
             )
             : null;
 

@@ -67,6 +67,12 @@ enum Step: string
         return in_array($this, [self::Strain, self::Ready, self::Bottle, self::Smell, self::UseUp], true);
     }
 
+    /** As logbooks name it: the second time is told from the first. */
+    public function key(int $nth = 1): string
+    {
+        return $this->value.($nth > 1 ? '-'.$nth : '');
+    }
+
     /** Waiting is not something to do. */
     public function isWaiting(): bool
     {

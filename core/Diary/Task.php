@@ -18,7 +18,7 @@ final readonly class Task
     /** "shake", "warm_on-2" */
     public function key(): string
     {
-        return $this->step->value.($this->nth > 1 ? '-'.$this->nth : '');
+        return $this->step->key($this->nth);
     }
 
     public function putOffTo(\DateTimeImmutable $until): self

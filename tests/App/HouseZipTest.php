@@ -311,6 +311,15 @@ it('ends a pot that was warm at its last reading, and brings every reading along
     expect($sessions($zip)[0]->ended_at)->toBeNull()->and($sessions($zip)[0]->last_at)->toBe($last);
     $this->house = $this->aHouse($this->keeper, 'Second house');
     expect(takeZip($this, $zip)['state'])->toBe('done');
+    // Nobody is asked to switch off what stands in another house: it is off since its last, with the warmth it had.
+    $batch = $sessions($zip)[0]->jars[0]->batch;
+    $page = $this->atHouse('GET', "/batches/{$batch}")->json();
+    expect(array_column($page['tasks'], 'step'))
+        ->toContain('warm_on')
+        ->and(collect($page['tasks'])->where('step', 'warm_off')->where('open', true)->all())
+        ->toBe([])
+        ->and(collect($page['entries'])->firstWhere('kind', 'task')['title'])
+        ->toContain('off');
     $there = zipOf($this);
     expect($sessions($there)[0]->ended_at)
         ->toBe($last)

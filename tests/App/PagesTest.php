@@ -332,3 +332,31 @@ it('does not ask to strain what is still warming', function () {
     $this->atHouse('POST', "/batches/{$batch->uid}/tasks", ['task' => 'warm_off-2', 'outcome' => 'done'])->assertOk();
     expect($alert())->toBe('strain today');
 });
+
+it('begins a write again that waited for another as that for it, and tells of it in the end', function () {
+    $times = 2;
+    App\Models\Batch::creating(function () use (&$times): void {
+        if ($times-- > 0) {
+            $deadlock = new PDOException('SQLSTATE[40001]: Serialization failure: 1213 Deadlock found when trying to get lock');
+            throw new Illuminate\Database\QueryException('mariadb', 'insert into `batches`', [], $deadlock);
+        }
+    });
+    $count = fn () => app(App\Models\Tenancy\CurrentHouse::class)->within($this->house, fn () => App\Models\Batch::query()->count());
+    $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'both-at-once-1')->assertOk();
+    expect($count())
+        ->toBe(1)
+        ->and($times)
+        ->toBe(-1);
+    $times = 99;
+    $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'both-at-once-2')
+        ->assertStatus(503)
+        ->assertHeader('Retry-After', '1')
+        ->assertJsonPath('detail', 'Two things were written at once. Nothing was changed by this one; try again.');
+    expect($count())
+        ->toBe(1)
+        ->and($times)
+        ->toBe(96)
+        ->and(DB::table('written_keys')->where('key', 'both-at-once-2')->exists())
+        ->toBeFalse();
+    $times = 0;
+});

@@ -19,8 +19,8 @@ export const stands = (unsent: Unsent) =>
   (unsent.refused === undefined ? 'it waits to be sent.' : 'the house did not take it.')
 
 /** A step of a batch that was done here, and is not in the house yet. */
-export function useUnsentTask(task: { batch: string; key: string; step: string }): Unsent | undefined {
-  return useUnsent().findLast((each) => {
+export function unsentTask(all: Unsent[], task: { batch: string; key: string; step: string }): Unsent | undefined {
+  return all.findLast((each) => {
     const body = JSON.parse(each.body) as { task?: string; batches?: string[] }
     return each.path.endsWith(`/batches/${task.batch}/tasks`)
       ? body.task === task.key

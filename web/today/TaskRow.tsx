@@ -1,7 +1,8 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { type Shape, useBatchWrite, useHouseId } from '../api/hooks'
-import { stands, useUnsentTask } from '../offline/Unsent'
+import { useUnsent } from '../offline/here'
+import { stands, unsentTask } from '../offline/Unsent'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
 import { Button, ButtonLink } from '../parts/Button'
@@ -22,7 +23,7 @@ export function TaskRow({ task }: { task: Shape<'TaskView'> }) {
   const [looking, setLooking] = useState(false)
   const undo = useBatchWrite(() => say({ text: 'Undone.' }))
   const path = `/houses/${house}/batches/${task.batch}` as const
-  const unsent = useUnsentTask(task)
+  const unsent = unsentTask(useUnsent(), task)
   const done = useBatchWrite((batch) => {
     const entry = batch.entries[0]
     say({

@@ -4,6 +4,8 @@ import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import { PotLinks } from '../boil/PotLinks'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
+import { useUnsent } from '../offline/here'
+import { stands, unsentTask } from '../offline/Unsent'
 import { useArrived } from '../parts/arrived'
 import { Button } from '../parts/Button'
 import { EmptyPlace } from '../parts/EmptyPlace'
@@ -287,13 +289,20 @@ function Together({ tasks }: { tasks: Shape<'TaskView'>[] }) {
   const say = useSay()
   const { works } = usePart()
   const [each, setEach] = useState(false)
+  const all = useUnsent()
+  const turned = tasks.map((task) => unsentTask(all, task))
+  const unsent = turned.every((one) => one && one.refused === undefined) ? turned.at(-1) : undefined
   const shaken = useWrite<'POST /houses/{house}/today/shaken'>(() => say({ text: `${tasks.length} jars turned over.` }))
   if (each) return tasks.map((task) => <TaskRow key={task.batch} task={task} />)
   return (
     <li className="border-line flex flex-col gap-2 border-b pb-3">
       <strong className="text-lg">Turn {tasks.length} jars over</strong>
       <span className="text-soft">{tasks.map((task) => task.title.replace('Shake the ', '')).join(', ')}</span>
-      {works ? (
+      {unsent ? (
+        <p className="bg-oil-pale px-3 py-1">
+          {unsent.says}. {stands(unsent)}
+        </p>
+      ) : works ? (
         <div className="flex flex-wrap gap-3">
           <Button
             disabled={shaken.isPending}
@@ -312,7 +321,7 @@ function Together({ tasks }: { tasks: Shape<'TaskView'>[] }) {
           </Button>
         </div>
       ) : null}
-      <Trouble problem={shaken.error} />
+      <Trouble problem={unsent ? null : shaken.error} />
     </li>
   )
 }

@@ -2,6 +2,9 @@
 
 namespace App\Actions\Houses;
 
+use App\Actions\Batches\Logbook;
+use App\Actions\Batches\NewLine;
+use App\Actions\Batches\Records;
 use App\Actions\Stove\TakeReadings;
 use App\Actions\Stove\Tend;
 use App\Models\Probe;
@@ -10,6 +13,9 @@ use App\Models\StoveProbe;
 use App\Models\StoveSession;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Str;
+use Kettle\Batch\Line\Outcome;
+use Kettle\Batch\Line\TaskLine;
+use Kettle\Diary\Step;
 
 /**
  * Takes in the thermometers of a house's file, and what they measured.
@@ -20,7 +26,7 @@ use Illuminate\Support\Str;
  */
 final readonly class ImportReadings
 {
-    public function __construct(private TakeReadings $readings) {}
+    public function __construct(private TakeReadings $readings, private Records $records, private Logbook $logbook) {}
 
     /**
      * Those that measured something are known in any case; on the list they stand where they were chosen. None that
@@ -100,7 +106,8 @@ final readonly class ImportReadings
     }
 
     /**
-     * The jars that were still in a cooker when it was written down have had the warmth that was measured till then.
+     * The jars that were still in a cooker when it was written down have had the warmth that was measured till then, and
+     * were taken out at its last: nobody is asked to switch off what stands in another house.
      *
      * @param  array<string, int>  $sessions those that came in
      */
@@ -110,8 +117,26 @@ final readonly class ImportReadings
             StoveJar::query()->whereIn('stove_session_id', $sessions)->whereNull('hours')->with('session.probes.probe')->get() as $jar
         ) {
             $hours = Tend::gathered($jar->session, $jar)['hours'] ?? null;
-            $jar->update(['hours' => is_numeric($hours) ? round((float) $hours, 3) : 0]);
+            $hours = is_numeric($hours) ? round((float) $hours, 3) : 0.0;
+            $jar->update(['hours' => $hours, 'logged_h' => $hours]);
+            $this->off($jar, $hours);
         }
+    }
+
+    /** @param  float  $hours at warmth that it had in this session, earlier whiles of it among them */
+    private function off(StoveJar $jar, float $hours): void
+    {
+        $warmed = $this->records->progress($jar->batch)->warmed;
+        $ended = $jar->session->ended_at;
+        if ($warmed->onSince === null || $ended === null || $ended < $warmed->onSince) {
+            return;
+        }
+        $logged = 0.0;
+        foreach ($this->records->log($jar->batch)->standing as $entry) {
+            $logged += $entry->line instanceof TaskLine && $entry->at >= $jar->in_at ? $entry->line->warmH ?? 0.0 : 0.0;
+        }
+        $line = new TaskLine(Step::WarmOff->key($warmed->nth()), Outcome::Done, warmH: round(max(0.0, $hours - $logged), 3));
+        $this->logbook->write($jar->batch, fn () => new NewLine($line, at: $ended->toDateTimeImmutable()));
     }
 
     private function eye(): Probe

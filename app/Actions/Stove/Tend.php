@@ -259,7 +259,7 @@ final readonly class Tend
     /** @param  ?float  $warmH hours at warmth that a thermometer counted */
     private function task(Batch $batch, Step $step, int $nth, ?float $warmH = null): void
     {
-        ($this->record)($batch, $step->value.($nth > 1 ? '-'.$nth : ''), 'done', null, null, warmH: $warmH);
+        ($this->record)($batch, $step->key($nth), 'done', null, null, warmH: $warmH);
     }
 
     /** @param  array<string, mixed>  $gathered */

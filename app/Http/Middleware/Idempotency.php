@@ -7,6 +7,7 @@ use App\Http\Problems;
 use App\Models\User;
 use Closure;
 use Illuminate\Contracts\Encryption\DecryptException;
+use Illuminate\Database\ConcurrencyErrorDetector;
 use Illuminate\Database\QueryException;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\Request;
@@ -33,6 +34,11 @@ final class Idempotency
 
     private const DEADLOCK = 1213;
 
+    /** So often a write is begun in all, where it and another waited for each other. */
+    private const TURNS = 3;
+
+    private const BOTH = 'Two things were written at once. Nothing was changed by this one; try again.';
+
     /** Before an answer that was made small; no answer of JSON begins so. */
     private const SMALL = 'z:';
 
@@ -49,6 +55,22 @@ final class Idempotency
         }
         $hash = hash('sha256', $request->method().' '.$request->path()."\n".$request->getContent());
         $row = ['user_id' => $user->id, 'key' => $key];
+        for ($turn = 1; ; $turn++) {
+            $response = $this->turn($request, $next, $row, $hash, $turn === self::TURNS);
+            if ($response !== null) {
+                return $response;
+            }
+        }
+    }
+
+    /**
+     * @param  Closure(Request): Response  $next
+     * @param  array{user_id: int, key: string}  $row
+     * @param  bool  $last whether there is none after it
+     * @return ?Response null where two waited for each other and this one let go: it is begun again
+     */
+    private function turn(Request $request, Closure $next, array $row, string $hash, bool $last): ?Response
+    {
         DB::beginTransaction();
         try {
             $before = $this->claim($row, $hash);
@@ -58,9 +80,9 @@ final class Idempotency
             if ($is === self::LOCK_WAIT_TIMEOUT) {
                 return $this->later(409, 'That is being done already. Wait a moment.');
             }
-            // Two that waited for each other: one of them is begun again by whoever sent it.
+            // Two that waited for each other: one of them is begun again, and in the end by whoever sent it.
             if ($is === self::DEADLOCK) {
-                return $this->later(503, 'Two things were written at once. Nothing was changed by this one; try again.');
+                return $last ? $this->later(503, self::BOTH) : null;
             }
             throw $thrown;
         }
@@ -70,7 +92,21 @@ final class Idempotency
             return $this->replay($before, $hash);
         }
 
-        return $this->answered($next($request), $row, $hash);
+        $response = $next($request);
+        if (! $last && self::waitedForEachOther($response)) {
+            DB::rollBack();
+
+            return null;
+        }
+
+        return $this->answered($response, $row, $hash);
+    }
+
+    private static function waitedForEachOther(Response $response): bool
+    {
+        $thrown = $response->exception ?? null;
+
+        return $thrown instanceof \Throwable && (new ConcurrencyErrorDetector())->causedByConcurrencyError($thrown);
     }
 
     /**
@@ -136,7 +172,11 @@ final class Idempotency
             DB::table('written_keys')->insertOrIgnore([...$row, ...$answer, 'request_hash' => $hash, 'created_at' => now()]);
         }
 
-        return $status >= 500 ? $this->later(503, 'Something went wrong on our side. Nothing was changed; try again.') : $response;
+        return match (true) {
+            $status < 500 => $response,
+            self::waitedForEachOther($response) => $this->later(503, self::BOTH),
+            default => $this->later(503, 'Something went wrong on our side. Nothing was changed; try again.'),
+        };
     }
 
     /** @param  \stdClass  $before the row of the first try */
