@@ -14,7 +14,9 @@ $mariadb = [
     'collation' => 'utf8mb4_unicode_ci',
     'prefix' => '',
     'strict' => true,
-    'options' => [PDO::ATTR_EMULATE_PREPARES => true, PDO::MYSQL_ATTR_MULTI_STATEMENTS => false],
+    // Of one on another machine: the authority by which it is known.
+    'options' => [PDO::ATTR_EMULATE_PREPARES => true, PDO::MYSQL_ATTR_MULTI_STATEMENTS => false] +
+        (env('DB_TLS_CA') ? [PDO::MYSQL_ATTR_SSL_CA => env('DB_TLS_CA'), PDO::MYSQL_ATTR_SSL_VERIFY_SERVER_CERT => true] : []),
 ];
 
 // The second says how far something is that is all in one transaction of the first.

@@ -7,7 +7,7 @@ BACKUP_WEEKS=8
 NIGHT_AT=03:00
 
 own_database() {
-  [ "$DB_HOST" = 127.0.0.1 ] && [ -d "$KETTLE_VAR/db/mysql" ] || die "The database of this house is not one of ours: back it up where it runs."
+  ! outside && [ "$DB_HOST" = 127.0.0.1 ] && [ -d "$KETTLE_VAR/db/mysql" ] || die "The database of this house is not one of ours: back it up where it runs."
 }
 
 # backup [--nightly] [FILE]
@@ -206,6 +206,7 @@ begin_again() {
 # Of the last backup: when, and whether it is too long ago. Ends with 1 where it is.
 tell_backup() {
   local ago
+  if outside; then step "backup: of a database that is elsewhere, made there"; return 0; fi
   [ -f "$KETTLE_BACKUPS/last.json" ] || { step "backup: none yet; one is made each night"; return 0; }
   ago=$((($(date +%s) - $(stat -c %Y "$KETTLE_BACKUPS/last.json")) / 3600))
   step "backup: the last $ago hours ago"

@@ -109,10 +109,14 @@ read_env() {
     export WEB_PORT=$KETTLE_PORT APP_URL="http://127.0.0.1:$KETTLE_PORT"
   fi
   export KETTLE_BACKUPS="$KETTLE_VAR/backups"
-  [ "$NAME" != main ] || export KETTLE_NIGHTLY=1
+  # Kept on another machine, it is backed up there.
+  if outside; then PARTS=${ALL_PARTS#mariadb }; elif [ "$NAME" = main ]; then export KETTLE_NIGHTLY=1; fi
   # A socket's path must be short, and a clone's may be long.
   SOCKETS="/tmp/kettle-$(id -u)-$(printf '%s' "$KETTLE_VAR" | sha256sum | cut -c1-10)"
 }
+
+# Whether the database is not one of ours: .env says KETTLE_DB=outside, and where it is.
+outside() { [ "${KETTLE_DB:-}" = outside ]; }
 
 alive() { sv status "$SV/$1" 2>/dev/null | grep -q '^run: '; }
 
@@ -188,18 +192,36 @@ start_instance() {
   # What was cached of the code before is not of this one.
   rm -f "$KETTLE_VAR"/cache/*.php
   step "database tables"
-  grant_rows "$DB_DATABASE"
-  # By the administrator, who writes into no folder of the parts.
-  mkdir -p "$RUN/migrate"
-  KETTLE_VAR="$RUN/migrate" LOG_CHANNEL=stderr DB_SOCKET="$SOCKETS/db.sock" DB_USERNAME=$(id -un) DB_PASSWORD='' php artisan migrate --force --no-interaction \
-    >>"$RUN/migrate.log" 2>&1 || { tail -20 "$RUN/migrate.log" >&2; die "The tables could not be made; see above."; }
+  outside || grant_rows "$DB_DATABASE"
+  (as_administrator && php artisan migrate --force --no-interaction) >>"$RUN/migrate.log" 2>&1 ||
+    { tail -20 "$RUN/migrate.log" >&2; die "The tables could not be made; see above."; }
+  # No part is told who may.
+  unset KETTLE_MIGRATE_USERNAME KETTLE_MIGRATE_PASSWORD
   hand_over
   if [ "$APP_ENV" = production ]; then artisan optimize >/dev/null; else artisan optimize:clear >/dev/null; fi
   start_web
   touch "$RUN/started"
 }
 
+# Settings of who may make tables: whoever runs the server, by its socket, or who was named for one that is elsewhere. Writes into
+# no folder of the parts.
+as_administrator() {
+  mkdir -p "$RUN/migrate"
+  export KETTLE_VAR="$RUN/migrate" LOG_CHANNEL=stderr
+  if outside; then
+    export DB_USERNAME="${KETTLE_MIGRATE_USERNAME:-$DB_USERNAME}" DB_PASSWORD="${KETTLE_MIGRATE_PASSWORD:-$DB_PASSWORD}"
+  else
+    export DB_SOCKET="$SOCKETS/db.sock" DB_USERNAME DB_PASSWORD=''
+    DB_USERNAME=$(id -un)
+  fi
+}
+
 start_database() {
+  if outside; then
+    hand_over
+    sql -e 'SELECT 1' >/dev/null || die "The database at $DB_HOST:$DB_PORT does not let us in; see above."
+    return 0
+  fi
   alive mariadb && return 0
   local data="$KETTLE_VAR/db" me by
   me=$(id -un)
@@ -228,8 +250,15 @@ start_database() {
   touch "$data/kettle-ready"
 }
 
-# As the server's administrator, by its socket.
-sql() { mariadb --no-defaults --socket="$SOCKETS/db.sock" -u "$(id -un)" --batch --skip-column-names "$@"; }
+# As the server's administrator, by its socket; as the application, where the server is elsewhere.
+sql() {
+  if outside; then
+    MYSQL_PWD="$DB_PASSWORD" mariadb --no-defaults --host="$DB_HOST" --port="$DB_PORT" -u "$DB_USERNAME" ${DB_TLS_CA:+--ssl-ca="$DB_TLS_CA"} \
+      --connect-timeout=5 --batch --skip-column-names "$@"
+    return
+  fi
+  mariadb --no-defaults --socket="$SOCKETS/db.sock" -u "$(id -un)" --batch --skip-column-names "$@"
+}
 
 # The application reads and writes rows, and nothing else: no table, no trigger of a logbook is its to change. What migrates
 # is the administrator. The tests of the application make databases of their own.

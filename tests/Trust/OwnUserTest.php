@@ -84,7 +84,9 @@ it('does all it did: answers, writes, logs, and is backed up by root', function 
     $written = shell(
         "curl -sS -o /dev/null -w '%{http_code}' -b {$jar} -H 'X-XSRF-TOKEN: {$token()}' -H 'Accept: application/json' ".
             "-H 'Content-Type: application/json' -H 'Idempotency-Key: own-user-1' ".
-            '-d '.escapeshellarg((string) json_encode(['called' => 'Own user', 'brim' => '500 mL', 'height' => '150 mm'])).' '.
+            '-d '.
+            escapeshellarg((string) json_encode(['called' => 'Own user', 'brim' => '500 mL', 'height' => '150 mm'])).
+            ' '.
             "{$url}/api/houses/{$house}/jars",
     );
     expect($written)->toBe('200');
