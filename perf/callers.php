@@ -100,7 +100,7 @@ final class Changed
             unset($value[$key]);
         } elseif ($how === 1) {
             $value['unheard_of'] = self::odd(null);
-        } elseif ($how === 2 && array_is_list($value)) {
+        } elseif ($how === 2 && array_is_list($value) && count($value) < 100) {
             $value = array_merge(...array_fill(0, mt_rand(2, 60), $value));
         } else {
             $value[$key] = self::somewhere($value[$key], $depth + 1);
@@ -112,7 +112,7 @@ final class Changed
     private static function odd(mixed $was): mixed
     {
         return match (mt_rand(0, 9)) {
-            0 => is_string($was) ? str_repeat($was.' ', mt_rand(2, 3000)) : $was,
+            0 => is_string($was) && strlen($was) < 1000 ? str_repeat($was.' ', mt_rand(2, 3000)) : $was,
             1 => is_string($was) ? strrev($was) : [$was],
             2 => is_string($was) ? Str::upper($was) : (string) json_encode($was),
             3 => is_numeric($was) ? $was * -1000 : $was,
@@ -236,6 +236,12 @@ final class Called
             [$this->ids[$name], $this->others[$name]] = [$of($this->house), $of($this->other)];
         }
         $this->ids['person'] = array_column($this->users, 'uid');
+        $this->ids['entry'] = DB::table('log_entries')
+            ->where('house_id', $this->house->id)
+            ->orderByDesc('id')
+            ->limit(60)
+            ->pluck('uid')
+            ->all();
         $this->ids['kind'] = ['herbs', 'oils', 'methods', 'faults', 'cautions', 'products', 'waxes'];
         $this->ids['key'] = ['calendula', 'olive', 'cold', 'slow-cooker', 'beeswax', 'salve'];
         $this->ids['token'] = [Str::random(40)];
@@ -318,6 +324,27 @@ final class Called
         return $curl;
     }
 
+    /** The document's example with the ids of what there is, by the names of its fields; and a version as it may be. */
+    public function ofHere(mixed $value, string $name = ''): mixed
+    {
+        if (is_array($value)) {
+            foreach ($value as $key => $each) {
+                $value[$key] = $this->ofHere($each, is_string($key) ? $key : $name);
+            }
+
+            return $value;
+        }
+        if ($name === 'version') {
+            return mt_rand(0, 3);
+        }
+        if (! is_string($value) || preg_match('/^01[0-9a-z]{24}$/i', $value) !== 1) {
+            return $value;
+        }
+        $known = $this->ids[['size' => 'bottle', 'batches' => 'batch'][$name] ?? $name] ?? [];
+
+        return $known === [] ? $value : $known[array_rand($known)];
+    }
+
     /** @return array{string, bool} an address made of a path of the document, and whether it is of the house itself */
     public function address(string $path): array
     {
@@ -331,9 +358,10 @@ final class Called
 
                     return $luck < 92 ? $this->house->uid : ($luck < 97 ? $this->other->uid : Changed::id());
                 }
-                $from = $luck < 70 ? $this->ids[$m[1]] ?? [] : ($luck < 85 ? $this->others[$m[1]] ?? [] : []) ?: [Changed::id()];
+                $from = $luck < 70 ? $this->ids : ($luck < 85 ? $this->others : []);
+                $known = $from[$m[1]] ?? [];
 
-                return $from[array_rand($from)];
+                return $known === [] ? Changed::id() : $known[array_rand($known)];
             },
             $path,
         );
@@ -391,6 +419,7 @@ $log = getenv('KETTLE_VAR').'/storage/logs/laravel.log';
 $note = function (string $what, string $line) use (&$wrong): void {
     $wrong[$what] ??= ['many' => 0, 'first' => []];
     $wrong[$what]['many']++;
+    $wrong[$what]['many'] > 5 || fprintf(STDERR, "%s: %s\n", $what, substr($line, 0, 400));
     count($wrong[$what]['first']) >= 25 || ($wrong[$what]['first'][] = $line);
 };
 $multi = curl_multi_init();
@@ -417,7 +446,7 @@ for ($round = 0; $round < ROUNDS; $round++) {
                     ($asked[$name] = ['1', '0', 'x', '', '-1', '2026', "\u{1f33f}", str_repeat('9', 40), 'calendula'][mt_rand(0, 8)]);
             }
             $asked === [] || ($path .= '?'.http_build_query($asked));
-            $body = $operation['takes'] ? Changed::body($operation['body'] ?? []) : null;
+            $body = $operation['takes'] ? Changed::body($called->ofHere($operation['body'] ?? [])) : null;
             $curl = $called->handle($caller, $operation['verb'], $path, $body);
             if (curl_multi_add_handle($multi, $curl) !== CURLM_OK) {
                 throw new RuntimeException("{$path} could not be asked.");
@@ -426,11 +455,7 @@ for ($round = 0; $round < ROUNDS; $round++) {
             $sent++;
             $sent % 5000 !== 0 || fprintf(STDERR, "%d of %d, %d s\n", $sent, $many, microtime(true) - $began);
         }
-        $is = curl_multi_exec($multi, $running);
-        if ($is !== CURLM_OK || ($running === 0 && $going !== [] && ($stuck = ($stuck ?? 0) + 1) > 2000)) {
-            var_dump($is, $running, array_map(fn ($g) => [$g[4], $g[1]['verb'], curl_getinfo($g[0], CURLINFO_TOTAL_TIME)], $going));
-            exit(3);
-        }
+        curl_multi_exec($multi, $running);
         curl_multi_select($multi, 0.05);
         while (($done = curl_multi_info_read($multi)) !== false) {
             $curl = $done['handle'];

@@ -14,6 +14,16 @@ use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
+/** What may be begun of what any house has. */
+const SALVE = [
+    'product' => 'salve',
+    'oils' => ['sunflower', 'olive', 'jojoba'],
+    'butters' => [['id' => 'shea', 'share' => 0.05]],
+    'essential_oils' => [['id' => 'lavender', 'percent' => 1]],
+    'firmness' => 'firm',
+    'tins' => [['ml' => 60, 'count' => 6]],
+];
+
 /** A house with so many batches: one made by doing, the rest copied in the database with their days spread. */
 function house(User $keeper, int $batches): House
 {

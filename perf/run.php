@@ -49,16 +49,6 @@ const PRODUCT = [
     'tins' => [['ml' => 60, 'count' => 6], ['ml' => 15, 'count' => 4]],
 ];
 
-/** What may be begun of what any house has. */
-const SALVE = [
-    'product' => 'salve',
-    'oils' => ['sunflower', 'olive', 'jojoba'],
-    'butters' => [['id' => 'shea', 'share' => 0.05]],
-    'essential_oils' => [['id' => 'lavender', 'percent' => 1]],
-    'firmness' => 'firm',
-    'tins' => [['ml' => 60, 'count' => 6]],
-];
-
 /** The same of an oil that is not begun yet, by a day. */
 const WANTED =
     ['oils' => [['infuse' => ['herbs' => [['id' => 'calendula']], 'oils' => ['olive'], 'method' => 'cold']]]] + [

@@ -1,14 +1,16 @@
 import { useIsFetching, useMutationState, useQueryClient } from '@tanstack/react-query'
-import { useEffect, useRef, useState } from 'react'
+import { lazy, Suspense, useEffect, useRef, useState } from 'react'
 import { Link, Navigate, Outlet, useLocation, useNavigate } from 'react-router'
 import { useHouseId, useMe } from '../api/hooks'
 import { Trouble, Waiting } from '../parts/Notice'
 import { FindBox } from './FindBox'
 import { KeysHelp } from './KeysHelp'
 import { useKnownFrom } from '../offline/known'
-import { UnsentBar } from '../offline/UnsentBar'
 import { asOf } from '../parts/moment'
 import { useKey } from './keys'
+
+/** It watches over what is not sent yet, and can do so a moment after the page is there. */
+const UnsentBar = lazy(() => import('../offline/UnsentBar'))
 
 /** On a phone those at the thumb stand in the bar, the rest one press away. */
 const PLACES = [
@@ -173,7 +175,9 @@ export function Frame() {
           </button>
         </p>
       )}
-      <UnsentBar who={me.data.id} online={online} />
+      <Suspense>
+        <UnsentBar who={me.data.id} online={online} />
+      </Suspense>
       {current.goes ? (
         <p role="status" className="bg-warmth-pale px-6 py-2">
           {current.name} is deleted on {current.goes}. A keeper can still{' '}

@@ -13,7 +13,7 @@ const LONGEST_MS = 30_000
 const many = (count: number, one: string, more: string) => (count === 1 ? one : more.replace('#', String(count)))
 
 /** Sends what was written down without a network, as soon as there is one; and says what still waits. */
-export function UnsentBar({ who, online }: { who: string; online: boolean }) {
+export default function UnsentBar({ who, online }: { who: string; online: boolean }) {
   const client = useQueryClient()
   const all = useUnsent().filter((each) => each.who === who)
   const refused = all.filter((each) => each.refused !== undefined).length

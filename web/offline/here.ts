@@ -1,4 +1,4 @@
-import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
+import type { DBSchema, IDBPDatabase } from 'idb'
 import { useSyncExternalStore } from 'react'
 import { get, send } from '../api/client'
 import { Outbox, type Store, type Unsent } from './outbox'
@@ -17,9 +17,12 @@ interface Kept extends DBSchema {
 
 let opened: Promise<IDBPDatabase<Kept>> | null = null
 const db = () => {
-  opened ??= openDB<Kept>('kettle', 1, {
-    upgrade: (fresh) => void fresh.createObjectStore('unsent', { keyPath: 'order', autoIncrement: true }),
-  })
+  // Not for the first screen.
+  opened ??= import('idb').then(({ openDB }) =>
+    openDB<Kept>('kettle', 1, {
+      upgrade: (fresh) => void fresh.createObjectStore('unsent', { keyPath: 'order', autoIncrement: true }),
+    }),
+  )
   return opened
 }
 
