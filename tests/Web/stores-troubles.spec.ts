@@ -69,6 +69,10 @@ test('two who change one lot do not overwrite one another, and nothing typed is 
   await other.getByRole('button', { name: 'Keep it so' }).click()
   await expect(other.getByText('Theirs.')).toBeVisible()
   await page.bringToFront()
+  // The page has asked meanwhile, and knows what the other wrote; what is typed here was begun before that.
+  const asked = page.waitForResponse(/\/api\/houses\/[^/]+\/lots\/[^/]+$/)
+  await page.evaluate(() => window.dispatchEvent(new Event('visibilitychange')))
+  await asked
   await page.getByRole('button', { name: 'Keep it so' }).click()
   await expect(
     page
@@ -77,6 +81,10 @@ test('two who change one lot do not overwrite one another, and nothing typed is 
       .first(),
   ).toBeVisible()
   await expect(page.getByLabel('Note')).toHaveValue('Mine.')
+  // Told of it, one may keep one's own all the same.
+  await page.getByRole('button', { name: 'Keep it so' }).click()
+  await expect(page.getByText('Mine.')).toBeVisible()
+  await expect(page.getByRole('dialog')).toHaveCount(0)
 })
 
 test('a reader sees what there is and takes nothing', async ({ page, browser }) => {

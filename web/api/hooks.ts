@@ -111,6 +111,8 @@ export function useWrite<Op extends Operation = Operation>(done?: (answer: Answe
     },
     onError: (problem) => {
       if (problem instanceof WrittenHere) kept?.()
+      // What stands now is shown, as its sentence says.
+      if (problem.status === 409) void client.invalidateQueries({ queryKey: ['house'] })
     },
   })
 }

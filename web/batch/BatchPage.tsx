@@ -7,6 +7,7 @@ import { useKey } from '../frame/keys'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
 import { useArrived } from '../parts/arrived'
+import { useBegun } from '../parts/begun'
 import { Button, ButtonLink, FileLink } from '../parts/Button'
 import { Cautions } from '../parts/Cautions'
 import { FaultSheet } from '../parts/FaultSheet'
@@ -240,6 +241,9 @@ function Origin({ batch }: { batch: Shape<'BatchView'> }) {
   const { works } = usePart()
   const [typed, setTyped] = useState(batch.origin)
   const write = useBatchWrite()
+  // A line of the logbook is a new version too, and stands in nobody's way here.
+  const from = useBegun(batch.origin, typed !== batch.origin, write.error)
+  const begun = useBegun(batch.version, from !== batch.origin, write.error)
   if (!works) return batch.origin ? <p>From {batch.origin}</p> : null
   return (
     <form
@@ -248,7 +252,7 @@ function Origin({ batch }: { batch: Shape<'BatchView'> }) {
         write.mutate({
           method: 'PATCH',
           path: `/houses/${house}/batches/${batch.id}`,
-          body: { version: batch.version, origin: typed },
+          body: { version: begun, origin: typed },
         })
       })}
     >

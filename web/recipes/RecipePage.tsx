@@ -4,6 +4,7 @@ import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
 import { useArrived } from '../parts/arrived'
+import { useBegun } from '../parts/begun'
 import { Button, FileLink, TextButton } from '../parts/Button'
 import { Area, Field } from '../parts/Field'
 import { sent } from '../parts/form'
@@ -33,6 +34,7 @@ function Page({ recipe }: { recipe: View }) {
     setEditing(false)
     say({ text: `Kept as version ${kept.version}.` })
   })
+  const begun = useBegun(recipe.version, editing, edit.error)
   const remove = useWrite(() => {
     say({ text: `${recipe.name} is off the list.` })
     void go(`/h/${house}/recipes`)
@@ -106,7 +108,7 @@ function Page({ recipe }: { recipe: View }) {
             edit.mutate({
               method: 'PATCH',
               path: `/houses/${house}/recipes/${recipe.id}`,
-              body: { ...form, wish: recipe.wish, version: recipe.version },
+              body: { ...form, wish: recipe.wish, version: begun },
             })
           })}
         >

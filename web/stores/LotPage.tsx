@@ -5,6 +5,7 @@ import { useKey } from '../frame/keys'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
 import { useArrived } from '../parts/arrived'
+import { useBegun } from '../parts/begun'
 import { Button, ButtonLink } from '../parts/Button'
 import { Questions } from '../parts/Check'
 import { Field } from '../parts/Field'
@@ -33,6 +34,7 @@ function Page({ detail }: { detail: Detail }) {
   const go = useNavigate()
   const say = useSay()
   const edit = useWrite<'PATCH /houses/{house}/lots/{lot}'>(() => setEditing(false))
+  const begun = useBegun(lot.version, editing, edit.error)
   const remove = useWrite(() => {
     say({ text: `${lot.called} is out of Stores. The batches made from it still know it.` })
     void go(`/h/${house}/stores`)
@@ -160,7 +162,7 @@ function Page({ detail }: { detail: Detail }) {
             edit.mutate({
               method: 'PATCH',
               path: `/houses/${house}/lots/${lot.id}`,
-              body: { lot: fields, version: lot.version },
+              body: { lot: fields, version: begun },
             })
           }
         />
