@@ -1,4 +1,4 @@
-import { expect, type Page, test } from '@playwright/test'
+import { type BrowserContext, expect, type Page, test } from '@playwright/test'
 import { clock, ownHouse, token } from './support'
 
 // Here the pages' worker is let in.
@@ -35,6 +35,16 @@ async function write(page: Page, batch: string, what: string, body: object) {
   expect(answer.status(), await answer.text()).toBe(200)
 }
 
+/** A jar that was shaken without a network, and is not told of yet. */
+async function shakenOffline(page: Page, context: BrowserContext): Promise<string> {
+  const batch = await filledJar(page)
+  await clock(page, LATER)
+  await context.setOffline(true)
+  await page.getByRole('button', { name: 'Done', exact: true }).click()
+  await expect(waits(page, 'One thing')).toBeVisible()
+  return batch
+}
+
 const logbook = (page: Page) => page.locator('#note-box').locator('xpath=..').getByRole('listitem')
 
 const waits = (page: Page, many: string) => page.getByText(`${many} that you wrote down here`)
@@ -48,11 +58,7 @@ test('what is done without a network is kept over a closed page, and sent in ord
   page,
   context,
 }) => {
-  const batch = await filledJar(page)
-  await clock(page, LATER)
-  await context.setOffline(true)
-  await page.getByRole('button', { name: 'Done', exact: true }).click()
-  await expect(waits(page, 'One thing')).toBeVisible()
+  const batch = await shakenOffline(page, context)
   // Nobody presses it again: it says that it is done.
   await expect(page.getByRole('button', { name: 'Done', exact: true })).toHaveCount(0)
   await note(page, 'Smells of hay')
@@ -88,11 +94,7 @@ test('what is done without a network is kept over a closed page, and sent in ord
 })
 
 test('of what somebody else did meanwhile both sides are shown, and its person decides', async ({ page, context }) => {
-  const batch = await filledJar(page)
-  await clock(page, LATER)
-  await context.setOffline(true)
-  await page.getByRole('button', { name: 'Done', exact: true }).click()
-  await expect(waits(page, 'One thing')).toBeVisible()
+  const batch = await shakenOffline(page, context)
   await write(page, batch, 'notes', { note: 'Broken, of all things', corrects: null })
   await write(page, batch, 'discard', { reason: 'It fell' })
   await context.setOffline(false)
@@ -114,11 +116,7 @@ test('of what somebody else did meanwhile both sides are shown, and its person d
 })
 
 test('what is refused can be let go, and is asked twice', async ({ page, context }) => {
-  const batch = await filledJar(page)
-  await clock(page, LATER)
-  await context.setOffline(true)
-  await page.getByRole('button', { name: 'Done', exact: true }).click()
-  await expect(waits(page, 'One thing')).toBeVisible()
+  const batch = await shakenOffline(page, context)
   await write(page, batch, 'discard', { reason: 'It fell' })
   await context.setOffline(false)
   await page.getByRole('button', { name: 'See and decide' }).click()
