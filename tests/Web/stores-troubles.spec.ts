@@ -81,7 +81,8 @@ test('two who change one lot do not overwrite one another, and nothing typed is 
       .first(),
   ).toBeVisible()
   await expect(page.getByLabel('Note')).toHaveValue('Mine.')
-  // Told of it, one may keep one's own all the same.
+  // Told of it, and shown what stands now, one may keep one's own all the same.
+  await expect(page.getByText('Theirs.')).toBeVisible()
   await page.getByRole('button', { name: 'Keep it so' }).click()
   await expect(page.getByText('Mine.')).toBeVisible()
   await expect(page.getByRole('dialog')).toHaveCount(0)
