@@ -12,7 +12,7 @@ export function SignOut({ who }: { who: string }) {
   const client = useQueryClient()
   const go = useNavigate()
   const [wrong, setWrong] = useState<Problem | null>(null)
-  const unsent = useUnsent().filter((each) => each.who === who).length
+  const unsent = useUnsent().length
   const signOut = async () => {
     const to = window.location.pathname
     await send('DELETE', '/session')

@@ -15,7 +15,7 @@ const many = (count: number, one: string, more: string) => (count === 1 ? one : 
 /** Sends what was written down without a network, as soon as there is one; and says what still waits. */
 export default function UnsentBar({ who, online }: { who: string; online: boolean }) {
   const client = useQueryClient()
-  const all = useUnsent().filter((each) => each.who === who)
+  const all = useUnsent()
   const refused = all.filter((each) => each.refused !== undefined).length
   const waiting = all.length - refused
   const back = useKnownFrom() === null && online

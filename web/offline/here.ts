@@ -1,3 +1,4 @@
+import { useQueryClient } from '@tanstack/react-query'
 import type { DBSchema, IDBPDatabase } from 'idb'
 import { useSyncExternalStore } from 'react'
 import { get, send } from '../api/client'
@@ -58,8 +59,9 @@ export async function sendUnsent(who: string) {
   })
 }
 
-/** All that waits, in order; those that are about one thing, where it is named. */
+/** All of who is signed in that waits, in order; those that are about one thing, where it is named. */
 export function useUnsent(thing?: string): Unsent[] {
+  const who = useQueryClient().getQueryData<{ id: string }>(['me'])?.id
   const all = useSyncExternalStore(outbox.watch, outbox.all)
-  return thing === undefined ? all : all.filter((each) => thingOf(each.path) === thing)
+  return all.filter((each) => each.who === who && (thing === undefined || thingOf(each.path) === thing))
 }
