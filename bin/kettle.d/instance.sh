@@ -48,8 +48,9 @@ as_own() { if [ -n "$AS" ]; then chpst -u "$AS" "$@"; else "$@"; fi; }
 hand_over() {
   [ -n "$AS" ] || return 0
   touch "$RUN"/{queue,long,scheduler,devices}.beat
-  chown -Rh "$AS": "$KETTLE_VAR"/{cache,storage,log,tmp} "$RUN"/*.beat "$SOCKETS"
-  [ ! -d "$KETTLE_VAR/tls" ] || chown -Rh "$AS": "$KETTLE_VAR/tls"
+  # In a folder that is root's they could make none themselves.
+  mkdir -p -m 700 "$KETTLE_VAR/tls"
+  chown -Rh "$AS": "$KETTLE_VAR"/{cache,storage,log,tmp,tls} "$RUN"/*.beat "$SOCKETS"
   # Sourced by root: it may be read by what runs, and written by root alone.
   chown "root:$AS" "$ENV_FILE" && chmod 640 "$ENV_FILE"
 }
