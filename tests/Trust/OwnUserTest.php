@@ -27,6 +27,8 @@ function partsUsers(): array
 beforeAll(function (): void {
     demoed();
     kettle('stop');
+    // As on a fresh machine, where the web server has laid down nothing yet.
+    shell('rm -rf '.HERE.'/var/trust/tls '.HERE.'/var/trust/tmp');
     kettle('up', env: OWN);
 });
 
