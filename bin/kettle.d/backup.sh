@@ -45,15 +45,18 @@ backup() {
 }
 
 write_backup() {
-  local work=$1 file=$2 made
+  local work=$1 file=$2 made place=
   made=$(date -u +%Y-%m-%dT%H:%M:%SZ)
   # Who is signed in is nobody's to restore; and a trigger is of whoever restores it.
   mariadb-dump --no-defaults --socket="$SOCKETS/db.sock" -u "$(id -un)" --single-transaction --quick --hex-blob --triggers \
-    --no-tablespaces --ignore-table-data="$DB_DATABASE.sessions" "$DB_DATABASE" |
+    --no-tablespaces --ignore-table-data="$DB_DATABASE.sessions" $(! keeps_binlog || echo --master-data=2) "$DB_DATABASE" |
     sed '/^\/\*!50003 CREATE\*\/ /s/DEFINER=`[^`]*`@`[^`]*`//' | gzip -6 >"$work/database.sql.gz" || return 1
   sql "$DB_DATABASE" -e 'SELECT migration FROM migrations ORDER BY id' >"$work/migrations" || return 1
-  php -r '[, $made, $file] = $argv; echo json_encode(["format" => "warm-kettle-backup", "version" => 1, "made_at" => $made,
-    "migrations" => file($file, FILE_IGNORE_NEW_LINES)], JSON_PRETTY_PRINT), "\n";' "$made" "$work/migrations" >"$work/backup.json" || return 1
+  place=$(binlog_place "$work/database.sql.gz") || return 1
+  php -r '[, $made, $file, $place] = $argv; echo json_encode(["format" => "warm-kettle-backup", "version" => 1, "made_at" => $made,
+    "migrations" => file($file, FILE_IGNORE_NEW_LINES),
+    ...$place === "" ? [] : ["log" => array_combine(["database", "file", "begins", "position"], explode(" ", $place))]], JSON_PRETTY_PRINT), "\n";' \
+    "$made" "$work/migrations" "$place" >"$work/backup.json" || return 1
   rm "$work/migrations"
   if [ -n "${KETTLE_PASSPHRASE:-}" ]; then
     php bin/seal.php shut <"$ENV_FILE" >"$work/secrets.sealed" || return 1
@@ -116,22 +119,40 @@ check_backup() {
   [ -z "$unknown" ] || die "$file was made by a newer version ($unknown). Bring this one up to date first."
 }
 
-# restore FILE [--without-secrets] [--stopped] | restore --back [--stopped]
+# restore FILE [--without-secrets] [--stopped] [--until MOMENT [--log FOLDER]] | restore --back [--stopped]
 restore() {
-  local file= without= stopped= back= each
-  for each in "$@"; do
-    case "$each" in --back) back=1 ;; --without-secrets) without=1 ;; --stopped) stopped=1 ;; -*) die "restore knows no $each." ;; *) file=$each ;; esac
+  local file= without= stopped= back= until= folder="$KETTLE_VAR/binlog"
+  while [ $# -gt 0 ]; do
+    case "$1" in
+      --back) back=1 ;;
+      --without-secrets) without=1 ;;
+      --stopped) stopped=1 ;;
+      --until | --log)
+        [ -n "${2:-}" ] || die "$1 wants $([ "$1" = --until ] && echo "a moment: --until '2026-11-28 14:05'" || echo 'a folder: --log FOLDER')"
+        if [ "$1" = --until ]; then until=$2; else folder=$2; fi
+        shift ;;
+      -*) die "restore knows no $1." ;;
+      *) file=$1 ;;
+    esac
+    shift
   done
   if [ -n "$back" ]; then restore_back $stopped; return; fi
+  if [ -n "$until" ]; then
+    until=$(date -d "$until" +%s 2>/dev/null) || die "“$until” is no moment. Say it as '2026-11-28 14:05', in this machine's time."
+    [ "$until" -le "$(date +%s)" ] || die "$(date -d "@$until" '+%F %T') is not yet."
+    [ -n "$file" ] || file=$(KETTLE_BACKUPS="$KETTLE_VAR/backups" newest_before "$until") ||
+      die "There is no backup in ${KETTLE_VAR#"$ROOT"/}/backups that was made before $(date -d "@$until" '+%F %T') and can be gone on from."
+  fi
   [ -n "$file" ] || die "Say which: ./kettle restore FILE"
   file=$(realpath -m "$file")
-  local work into
+  local work into log=() place=()
   # What another left when it was killed.
   rm -rf "$KETTLE_VAR"/tmp/restore.*
   work=$(umask 077 && mktemp -d "$KETTLE_VAR/tmp/restore.XXXXXX")
   # shellcheck disable=SC2064
   trap "rm -rf '$work'" EXIT
   check_backup "$file" "$work"
+  if [ -n "$until" ]; then check_binlog "$file" "$work" "$until" "$folder"; fi
   if [ -f "$work/secrets.sealed" ] && [ -z "$without" ]; then
     [ -n "${KETTLE_PASSPHRASE:-}" ] || ask_passphrase || die "Its secrets are sealed. Say the passphrase in KETTLE_PASSPHRASE, or restore it --without-secrets: all sign in anew then."
     (umask 077 && php bin/seal.php open <"$work/secrets.sealed" >"$work/env") || die "Nothing was changed."
@@ -143,10 +164,17 @@ restore() {
   own_database
   into="kettle_$(date -u +%Y%m%d%H%M%S)"
   step "loading it beside what is there"
-  sql -e "CREATE DATABASE $into" || die "Nothing was changed."
-  if ! zcat "$work/database.sql.gz" | sql "$into"; then
-    sql -e "DROP DATABASE $into" || true
+  unlogged -e "CREATE DATABASE $into" || die "Nothing was changed."
+  if ! zcat "$work/database.sql.gz" | unlogged "$into"; then
+    unlogged -e "DROP DATABASE $into" || true
     die "It could not be loaded; see above. Nothing was changed."
+  fi
+  if [ -n "$until" ]; then
+    step "going on by the log of changes, up to $(date -d "@$until" '+%F %T')"
+    if ! go_over "$into" "$until" "${place[0]}" "${place[3]}" "${log[@]}"; then
+      unlogged -e "DROP DATABASE $into" || true
+      die "The log could not be gone over; see above. Nothing was changed. An earlier moment may do."
+    fi
   fi
   step "setting aside what was there"
   stop_web
@@ -154,7 +182,18 @@ restore() {
   (umask 077 && cp "$ENV_FILE" "$KETTLE_VAR/aside.env" && restored_env "$into" "$work/env" >"$ENV_FILE.new")
   sync "$ENV_FILE.new" && mv "$ENV_FILE.new" "$ENV_FILE"
   begin_again $stopped
-  step "restored: as of $(php -r 'echo json_decode(file_get_contents($argv[1]), true)["made_at"];' "$work/backup.json"). What was there is set aside: ./kettle restore --back"
+  step "restored: as of $([ -n "$until" ] && date -d "@$until" '+%F %T' || php -r 'echo json_decode(file_get_contents($argv[1]), true)["made_at"];' "$work/backup.json"). What was there is set aside: ./kettle restore --back"
+}
+
+# Sets `place` and `log` of whoever restores, or says why it cannot be gone on from there.
+check_binlog() {
+  local file=$1 work=$2 until=$3 folder=$4 made all
+  made=$(date -d "$(php -r 'echo json_decode((string) file_get_contents($argv[1]), true)["made_at"];' "$work/backup.json")" +%s)
+  [ "$until" -ge "$made" ] || die "$file was made after $(date -d "@$until" '+%F %T'): take one from before."
+  read -r -a place < <(binlog_of "$work/backup.json" && echo) || true
+  [ "${#place[@]}" = 4 ] || die "$file does not say where it stands in a log of changes: none was kept then. Restore it without --until."
+  all=$(binlog_files "$folder" "${place[1]}" "${place[2]}") || die "The log of changes in $folder does not go back to $file, or a piece of it is missing."
+  mapfile -t log <<<"$all"
 }
 
 ask_passphrase() {
@@ -180,7 +219,7 @@ restored_env() {
 drop_aside() {
   local old
   for old in $(sql -e 'SHOW DATABASES'); do
-    [[ $old =~ ^kettle(_[0-9]{14})?$ ]] && [ "$old" != "$DB_DATABASE" ] && [ "$old" != "$1" ] && sql -e "DROP DATABASE $old"
+    [[ $old =~ ^kettle(_[0-9]{14})?$ ]] && [ "$old" != "$DB_DATABASE" ] && [ "$old" != "$1" ] && unlogged -e "DROP DATABASE $old"
   done
   return 0
 }
@@ -200,7 +239,11 @@ begin_again() {
   stop_instance
   rm -f "$KETTLE_VAR"/cache/*.php "$RUN/started"
   read_env
-  if [ -n "${1:-}" ]; then mkdir -p "$SOCKETS" && chmod 700 "$SOCKETS" && start_database; else start_instance; fi
+  mkdir -p "$SOCKETS" && chmod 700 "$SOCKETS"
+  start_database
+  # Who was signed in need not be who has that number now.
+  forget_signed_in
+  [ -n "${1:-}" ] || start_instance
 }
 
 # Of the last backup: when, and whether it is too long ago. Ends with 1 where it is.

@@ -110,6 +110,7 @@ read_env() {
     export WEB_PORT=$KETTLE_PORT APP_URL="http://127.0.0.1:$KETTLE_PORT"
   fi
   export KETTLE_BACKUPS="$KETTLE_VAR/backups"
+  ! keeps_binlog || export SESSION_TABLE="$SIGNED_IN.sessions"
   # Kept on another machine, it is backed up there.
   if outside; then PARTS=${ALL_PARTS#mariadb }; elif [ "$NAME" = main ]; then export KETTLE_NIGHTLY=1; fi
   # A socket's path must be short, and a clone's may be long.
@@ -196,6 +197,7 @@ start_instance() {
   outside || grant_rows "$DB_DATABASE"
   (as_administrator && php artisan migrate --force --no-interaction) >>"$RUN/migrate.log" 2>&1 ||
     { tail -20 "$RUN/migrate.log" >&2; die "The tables could not be made; see above."; }
+  sessions_aside
   # No part is told who may.
   unset KETTLE_MIGRATE_USERNAME KETTLE_MIGRATE_PASSWORD
   hand_over
@@ -235,18 +237,22 @@ start_database() {
   hand_over
   [ "$(stat -c %U "$data")" = "$by" ] || chown -Rh "$by:" "$data"
   step "starting the database on 127.0.0.1:$DB_PORT"
-  local fast=
+  local fast= log=()
+  if keeps_binlog; then
+    mkdir -p -m 700 "$KETTLE_VAR/binlog" && chown "$by:" "$KETTLE_VAR/binlog"
+    mapfile -t log < <(binlog_options)
+  fi
   [ "$NAME" = main ] || [ -n "${KETTLE_DURABLE:-}" ] || fast="--innodb-flush-log-at-trx-commit=0 --skip-innodb-doublewrite"
   # shellcheck disable=SC2086
   part mariadb mariadbd --no-defaults --datadir="$data" --user="$by" --socket="$SOCKETS/db.sock" --pid-file="$data/mariadbd.pid" \
     --bind-address=127.0.0.1 --port="$DB_PORT" --skip-name-resolve --character-set-server=utf8mb4 \
-    --sql-mode=STRICT_ALL_TABLES,NO_ENGINE_SUBSTITUTION,ERROR_FOR_DIVISION_BY_ZERO --innodb-buffer-pool-size=96M --max-allowed-packet=64M $fast
+    --sql-mode=STRICT_ALL_TABLES,NO_ENGINE_SUBSTITUTION,ERROR_FOR_DIVISION_BY_ZERO --innodb-buffer-pool-size=96M --max-allowed-packet=64M $fast "${log[@]}"
   watch_parts
   begin_part mariadb
   wait_for "The database" 300 mariadb-admin --no-defaults --socket="$SOCKETS/db.sock" -u "$me" ping
   [ -f "$data/kettle-ready" ] && return 0
   # Whoever runs the server is its administrator, by the socket and without a password.
-  sql -e "CREATE DATABASE IF NOT EXISTS $DB_DATABASE; CREATE USER IF NOT EXISTS 'kettle'@'127.0.0.1' IDENTIFIED BY '$DB_PASSWORD'"
+  unlogged -e "CREATE DATABASE IF NOT EXISTS $DB_DATABASE; CREATE USER IF NOT EXISTS 'kettle'@'127.0.0.1' IDENTIFIED BY '$DB_PASSWORD'"
   grant_rows "$DB_DATABASE"
   touch "$data/kettle-ready"
 }
@@ -266,7 +272,8 @@ sql() {
 grant_rows() {
   local rows="SELECT, INSERT, UPDATE, DELETE" me="'kettle'@'127.0.0.1'" tests=
   [ "$NAME" != test ] || tests="CREATE DATABASE IF NOT EXISTS kettle_app_tests; GRANT ALL ON \`kettle_app_tests%\`.* TO $me;"
-  sql -e "REVOKE ALL PRIVILEGES, GRANT OPTION FROM $me; GRANT $rows ON $1.* TO $me; $tests"
+  ! keeps_binlog || tests+="GRANT $rows ON $SIGNED_IN.* TO $me;"
+  unlogged -e "REVOKE ALL PRIVILEGES, GRANT OPTION FROM $me; GRANT $rows ON $1.* TO $me; $tests"
 }
 
 start_web() {
@@ -403,6 +410,7 @@ doctor() {
     step "$name: $says"
   done
   tell_backup || ill=1
+  tell_binlog
   return $ill
 }
 

@@ -65,7 +65,7 @@ final readonly class Ending
             DB::transaction(function () use ($user): void {
                 // Who was made the last keeper meanwhile is not taken away from a house.
                 if (self::keptAlone($user) === []) {
-                    DB::table('sessions')->where('user_id', $user->id)->delete();
+                    SignedIn::rows()->where('user_id', $user->id)->delete();
                     User::query()->whereKey($user->id)->where('goes_at', '<', Carbon::now())->delete();
                 } else {
                     $user->update(['goes_at' => null]);

@@ -95,7 +95,7 @@ final readonly class Links
             $user->update(['password' => $password]);
             $reset->delete();
             // Whoever is signed in elsewhere with the old password is signed out.
-            DB::table('sessions')->where('user_id', $user->id)->delete();
+            SignedIn::rows()->where('user_id', $user->id)->delete();
 
             return $user;
         });

@@ -46,12 +46,18 @@ final class SignedIn
         return $all;
     }
 
+    /** All of them. They may stand in a database of their own, which is in no backup and no log. */
+    public static function rows(): Builder
+    {
+        return DB::table(config()->string('session.table'));
+    }
+
     /** Signs one out; whether there was one. */
     public function end(User $user, string $called, string $here): bool
     {
         foreach ($this->of($user, $here)->pluck('id') as $id) {
             if (is_string($id) && hash_equals(self::called($id), $called)) {
-                return DB::table('sessions')->where('id', $id)->delete() > 0;
+                return self::rows()->where('id', $id)->delete() > 0;
             }
         }
 
@@ -67,7 +73,7 @@ final class SignedIn
     /** Of the account that anybody may enter with one press, nobody sees or ends another's. */
     private function of(User $user, string $here): Builder
     {
-        $sessions = DB::table('sessions')->where('user_id', $user->id);
+        $sessions = self::rows()->where('user_id', $user->id);
         $shared = $user->memberships()->whereRelation('house', 'is_demo', true)->exists();
 
         return $shared ? $sessions->where('id', $here) : $sessions;

@@ -6,6 +6,7 @@ use App\Actions\Houses\CreateHouse;
 use App\Actions\People\Links;
 use App\Actions\People\Registration;
 use App\Actions\People\SecondStepAtDoor;
+use App\Actions\People\SignedIn;
 use App\Actions\People\Trail;
 use App\Http\Middleware\StartSession;
 use App\Http\Requests;
@@ -138,7 +139,7 @@ final class DoorController extends Controller
         $user = $this->user($form);
         $user->update(['password' => $form->string('password')->toString()]);
         $this->trail->account(Trail::PASSWORD, $user);
-        DB::table('sessions')
+        SignedIn::rows()
             ->where('user_id', $user->id)
             ->where('id', '!=', $form->session()->getId())
             ->delete();

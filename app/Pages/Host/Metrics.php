@@ -2,6 +2,7 @@
 
 namespace App\Pages\Host;
 
+use App\Actions\People\SignedIn;
 use App\Backup\LastBackup;
 use App\Models\House;
 use App\Models\StoveSession;
@@ -22,9 +23,7 @@ final readonly class Metrics
         $lines = [
             ...self::gauge('kettle_houses', 'Houses here.', [['', House::query()->count()]]),
             ...self::gauge('kettle_accounts', 'Accounts here.', [['', User::query()->count()]]),
-            ...self::gauge('kettle_sessions', 'Sessions that are signed in.', [
-                ['', DB::table('sessions')->whereNotNull('user_id')->count()],
-            ]),
+            ...self::gauge('kettle_sessions', 'Sessions that are signed in.', [['', SignedIn::rows()->whereNotNull('user_id')->count()]]),
             ...self::gauge('kettle_batches', 'Batches by stage.', self::counted('batches', 'stage')),
             ...self::gauge('kettle_pots_warm', 'Pots that are warm.', [
                 ['', StoveSession::query()->withoutGlobalScope('house')->where('state', '!=', StoveSession::ENDED)->count()],
