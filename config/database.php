@@ -19,5 +19,11 @@ $mariadb = [
         (env('DB_TLS_CA') ? [PDO::MYSQL_ATTR_SSL_CA => env('DB_TLS_CA'), PDO::MYSQL_ATTR_SSL_VERIFY_SERVER_CERT => true] : []),
 ];
 
-// The second says how far something is that is all in one transaction of the first.
-return ['connections' => ['mariadb' => $mariadb, 'aside' => $mariadb]];
+// One that does not answer is not waited for: what is kept there is kept for a while, and can be counted here.
+$redis = ['url' => env('KETTLE_REDIS'), 'timeout' => 0.5, 'read_write_timeout' => 1.0];
+
+return [
+    // The second says how far something is that is all in one transaction of the first.
+    'connections' => ['mariadb' => $mariadb, 'aside' => $mariadb],
+    'redis' => ['client' => 'predis', 'options' => ['prefix' => 'kettle:'], 'default' => $redis, 'cache' => $redis],
+];

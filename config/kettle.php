@@ -24,6 +24,10 @@ return [
     'backups' => env('KETTLE_BACKUPS'),
     'nightly' => (bool) env('KETTLE_NIGHTLY', false),
 
+    // On one of several machines: which parts run on it (all, where nothing is said), and a folder that all see, for whole houses.
+    'parts' => array_values(array_filter(explode(' ', (string) env('KETTLE_PARTS', '')))),
+    'shared' => env('KETTLE_SHARED'),
+
     // Of a house that comes in as a zip no more is taken, MB.
     'transfer_mb' => (int) env('KETTLE_TRANSFER_MB', 4000),
 

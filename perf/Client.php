@@ -7,7 +7,7 @@ final class Client
 
     private string $token = '';
 
-    public function __construct(private readonly string $base)
+    public function __construct(public string $base)
     {
         $this->curl = curl_init();
         curl_setopt_array($this->curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_ENCODING => '']);
@@ -29,7 +29,12 @@ final class Client
         return $this->send($path, [
             CURLOPT_POST => true,
             CURLOPT_POSTFIELDS => $json,
-            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', 'X-XSRF-TOKEN: '.$this->token],
+            CURLOPT_HTTPHEADER => [
+                'Accept: application/json',
+                'Content-Type: application/json',
+                'X-XSRF-TOKEN: '.$this->token,
+                'Idempotency-Key: '.bin2hex(random_bytes(12)),
+            ],
         ]);
     }
 
@@ -52,7 +57,7 @@ final class Client
         $answer = curl_exec($this->curl);
         $status = curl_getinfo($this->curl, CURLINFO_RESPONSE_CODE);
         if (! is_string($answer) || $status !== 200) {
-            throw new RuntimeException("{$path} answered {$status}: ".substr((string) $answer, 0, 300));
+            throw new RuntimeException("{$path} answered {$status}: ".substr((string) $answer, 0, 300), $status);
         }
         foreach (curl_getinfo($this->curl, CURLINFO_COOKIELIST) as $cookie) {
             $fields = explode("\t", $cookie);

@@ -7,6 +7,7 @@ use Illuminate\Support\Facades\Schedule;
 
 // A sign of life, for `kettle doctor`.
 Schedule::call(fn () => AppServiceProvider::beat('scheduler'))->everyMinute();
-Schedule::job(new SweepUp())->hourly();
+// Of several machines one lays these down; each turns its own logs.
+Schedule::job(new SweepUp())->hourly()->onOneServer();
 Schedule::command('kettle:logs')->hourly();
-Schedule::job(new RefreshDiary())->everyTenMinutes();
+Schedule::job(new RefreshDiary())->everyTenMinutes()->onOneServer();

@@ -50,6 +50,8 @@ class Transfer extends Model
 
     public static function folder(): string
     {
-        return storage_path('app/transfers');
+        $shared = config('kettle.shared');
+
+        return is_string($shared) ? "{$shared}/transfers" : storage_path('app/transfers');
     }
 }

@@ -77,7 +77,7 @@ $(web_metrics)
 		# A whole house: the file is sent from here, in as much time as it is read in.
 		@carried header X-Accel-Redirect *
 		handle_response @carried {
-			root * "$KETTLE_VAR/storage/app/transfers"
+			root * "${KETTLE_SHARED:-$KETTLE_VAR/storage/app}/transfers"
 			rewrite * {rp.header.X-Accel-Redirect}
 			method GET
 			header {

@@ -1,6 +1,6 @@
 # What the project stands on: Debian packages, Composer and npm packages, the built interface.
 PACKAGES="php8.2-cli php8.2-fpm php8.2-mysql php8.2-curl php8.2-zip php8.2-gd php8.2-bcmath php8.2-mbstring php8.2-intl php8.2-xml mariadb-server mariadb-client caddy runit composer unzip"
-TEST_PACKAGES="chromium-headless-shell units poppler-utils zbar-tools python3-scipy python3-ephem python3-icalendar"
+TEST_PACKAGES="chromium-headless-shell units poppler-utils zbar-tools redis-server python3-scipy python3-ephem python3-icalendar"
 
 missing_packages() {
   local name

@@ -46,7 +46,9 @@ as_own() { if [ -n "$AS" ]; then chpst -u "$AS" "$@"; else "$@"; fi; }
 
 # What the parts write is theirs, also what root or an earlier start left there.
 hand_over() {
+  [ -z "${KETTLE_SHARED:-}" ] || (umask 077 && mkdir -p "$KETTLE_SHARED/transfers")
   [ -n "$AS" ] || return 0
+  [ -z "${KETTLE_SHARED:-}" ] || chown -h "$AS:" "$KETTLE_SHARED/transfers"
   touch "$RUN"/{queue,long,scheduler,devices}.beat
   # In a folder that is root's they could make none themselves.
   mkdir -p -m 700 "$KETTLE_VAR/tls"
@@ -113,8 +115,21 @@ read_env() {
   ! keeps_binlog || export SESSION_TABLE="$SIGNED_IN.sessions"
   # Kept on another machine, it is backed up there.
   if outside; then PARTS=${ALL_PARTS#mariadb }; elif [ "$NAME" = main ]; then export KETTLE_NIGHTLY=1; fi
+  on_this_machine
   # A socket's path must be short, and a clone's may be long.
   SOCKETS="/tmp/kettle-$(id -u)-$(printf '%s' "$KETTLE_VAR" | sha256sum | cut -c1-10)"
+}
+
+# One of several machines: which parts run on it, the cache that they share, and the folder.
+on_this_machine() {
+  local each
+  for each in ${KETTLE_PARTS:-}; do
+    [[ " $PARTS " == *" $each "* ]] || die "KETTLE_PARTS in ${ENV_FILE#"$ROOT"/} names “$each”. There are here: $PARTS."
+  done
+  PARTS=${KETTLE_PARTS:-$PARTS}
+  outside || [[ " $PARTS " == *" mariadb "* ]] || die "KETTLE_PARTS in ${ENV_FILE#"$ROOT"/} leaves out mariadb: say KETTLE_DB=outside, and where it is."
+  [[ "${KETTLE_REDIS:-redis://}" =~ ^(redis|tls):// ]] || die "KETTLE_REDIS in ${ENV_FILE#"$ROOT"/} is to begin with redis:// or tls://."
+  [ -d "${KETTLE_SHARED:-/}" ] || die "There is no folder $KETTLE_SHARED, which KETTLE_SHARED in ${ENV_FILE#"$ROOT"/} names."
 }
 
 # Whether the database is not one of ours: .env says KETTLE_DB=outside, and where it is.
@@ -306,7 +321,7 @@ start_web() {
   [[ $PARTS != *nightly* ]] || part nightly bash -c 'while sleep 900; do ./kettle backup --nightly || true; done'
   watch_parts
   for each in $PARTS; do [ "$each" = mariadb ] || begin_part "$each"; done
-  wait_for "The web server" 300 curl -fsS -o /dev/null "$APP_URL/api/me"
+  if [[ " $PARTS " == *" fpm "* && " $PARTS " == *" caddy "* ]]; then wait_for "The web server" 300 curl -fsS -o /dev/null "$APP_URL/api/me"; fi
   lan_page
 }
 
@@ -368,7 +383,7 @@ stop_instance() {
   # First the one that would begin them again, then those that watch over each part.
   if watched; then kill -TERM "$(cat "$RUN/watch.pid")" 2>/dev/null || true; fi
   local each
-  for each in $PARTS; do
+  for each in $ALL_PARTS nightly; do
     [ ! -p "$SV/$each/supervise/ok" ] || sv -w 10 force-shutdown "$SV/$each" >/dev/null 2>&1 || true
   done
   rm -rf "$RUN/watch.pid" "$SV"/*/supervise
@@ -411,7 +426,16 @@ doctor() {
   done
   tell_backup || ill=1
   tell_binlog
+  tell_cache || ill=1
   return $ill
+}
+
+# Whether the cache that several machines share answers. Ends with 1 where it does not.
+tell_cache() {
+  [ -n "${KETTLE_REDIS:-}" ] || return 0
+  php -r '$at = parse_url((string) getenv("KETTLE_REDIS")); exit(@fsockopen($at["host"] ?? "", $at["port"] ?? 6379, $e, $m, 2) ? 0 : 1);' ||
+    { step "the shared cache: does not answer; until it does each machine counts for itself"; return 1; }
+  step "the shared cache: answers"
 }
 
 # Whether something is known against a package that runs here, where a registry answers. Ends with 1 where there is.

@@ -1,10 +1,13 @@
 <?php
 
+use App\Demo\SkerryHouse;
 use App\Jobs\SweepUp;
 use App\Models\Batch;
 use App\Models\Tenancy\Role;
 use App\Models\Transfer;
+use App\Models\User;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Opis\JsonSchema\Validator;
 use Tests\AppCase;
@@ -380,3 +383,43 @@ it('has one of each way at a time, and keeps none for longer than a day', functi
         ->and(glob(Transfer::folder().'/*'))
         ->toBe([]);
 });
+
+it('takes Skerry House out and into another, with lines of every kind there is', function () {
+    config(['kettle.demo' => true]);
+    Artisan::call('kettle:demo');
+    [$mine, $keeper] = [$this->house, $this->keeper];
+    $this->house = SkerryHouse::find();
+    $this->keeper = User::query()->where('email', SkerryHouse::EMAIL)->firstOrFail();
+    $zip = zipOf($this);
+    $was = BusyHouse::exported($this);
+    [$this->house, $this->keeper] = [$mine, $keeper];
+    $in = takeZip($this, $zip, ['settings' => true]);
+    expect($in['state'])->toBe('done', $in['says'] ?? '');
+    $is = BusyHouse::exported($this);
+    // The jar that is warm there was switched off here, at its last.
+    $differ = fn (array $batch, int $i): bool => $batch !== $was['batches'][$i];
+    $warm = array_key_last(array_filter($is['batches'], $differ, ARRAY_FILTER_USE_BOTH));
+    expect(array_pop($is['batches'][$warm]['log'])['data']['task'])->toBe('warm_off');
+    foreach (['batches', 'makings', 'boils', 'lots'] as $what) {
+        expect($was[$what])->not->toBe([])->and($is[$what])->toEqual($was[$what], $what);
+    }
+});
+
+it('knows in its schema each kind of line that a logbook has, and no other', function (string $of, string $lines, array $more) {
+    $schema = json_decode((string) file_get_contents(base_path('docs/formats/house.schema.json')), true);
+    $published = $schema['properties'][$of]['items']['properties']['log']['items']['properties']['kind']['enum'];
+    // As they stand in the code, without asking who reads them.
+    $written = [];
+    foreach (glob(base_path("core/{$lines}/Line/*.php")) as $file) {
+        preg_match("/const KIND = '(\w+)'/", (string) file_get_contents($file), $m) === 1 && ($written[] = $m[1]);
+    }
+    $all = array_values(array_unique([...$written, ...$more]));
+    sort($all);
+    sort($published);
+    expect($published)->toBe($all)->and(count($written))->toBeGreaterThan(6);
+})->with([
+    ['batches', 'Batch', []],
+    // Kinds that these share with a batch's logbook.
+    ['makings', 'Making', ['started', 'note', 'fault', 'discarded', 'undone']],
+    ['boils', 'Boiling', ['started', 'note', 'discarded', 'undone']],
+]);

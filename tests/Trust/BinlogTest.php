@@ -6,6 +6,7 @@
  */
 
 require_once __DIR__.'/../Kettles.php';
+require_once __DIR__.'/../../perf/Client.php';
 
 const LOGGED = ['KETTLE_BINLOG' => '1'];
 
@@ -51,13 +52,10 @@ beforeAll(function () {
 });
 
 it('keeps who is signed in beside the house, in no backup and no log, where the application reads and writes', function () {
-    $env = settings('trust-logged');
-    $jar = folder().'/jar';
-    shell("curl -fsS -c {$jar} -o /dev/null {$env['APP_URL']}/api/me");
-    shell(
-        "curl -fsS -b {$jar} -c {$jar} -X POST -H 'Accept: application/json' -H \"X-XSRF-TOKEN: $(grep -o 'XSRF-TOKEN.*' {$jar} | cut -f2 | sed 's/%3D/=/g')\" {$env['APP_URL']}/api/demo",
-    );
-    expect(shell("curl -fsS -b {$jar} {$env['APP_URL']}/api/me"))->toContain('"name"');
+    $client = new Client(settings('trust-logged')['APP_URL']);
+    $client->get('/api/me');
+    $client->post('/api/demo', '{}');
+    expect($client->get('/api/me'))->toContain('"signed_in":true');
     $db = database('trust-logged');
     expect((int) $db->query('SELECT COUNT(*) FROM kettle_signed_in.sessions WHERE user_id IS NOT NULL')->fetchColumn())
         ->toBe(1)
@@ -121,9 +119,11 @@ it('goes on from a backup by the log, to the moment that is asked for, and signs
     expect($refused("--until 'when the cat'"))->toContain('is no moment');
     expect($refused('--until'))->toContain('wants a moment');
     // One that was shut and breaks off, and one with a letter turned: what was loaded is let go.
-    foreach (
-        ['cut' => "head -c $(($(stat -c %s {$files[0]}) - 7)) {$files[0]}", 'turned' => "sed 's/The good name/The goof name/' {$files[0]}"] as $name => $do
-    ) {
+    $spoiled = [
+        'cut' => "head -c $(($(stat -c %s {$files[0]}) - 7)) {$files[0]}",
+        'turned' => "sed 's/The good name/The goof name/' {$files[0]}",
+    ];
+    foreach ($spoiled as $name => $do) {
         shell("cp -r {$folder}/log {$folder}/{$name} && {$do} > {$folder}/{$name}/".basename($files[0]));
         expect($refused("--until '{$at}' --log {$folder}/{$name}"))->toContain('Nothing was changed')->and($databases())->toBe($before);
     }

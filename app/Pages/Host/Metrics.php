@@ -9,6 +9,7 @@ use App\Models\StoveSession;
 use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Redis;
 
 /** What a host watches, in the text format of Prometheus (version 0.0.4). Counts alone: of nobody and of no house by name. */
 final readonly class Metrics
@@ -41,6 +42,7 @@ final readonly class Metrics
                 'Since a part gave its last sign of life.',
                 array_map(fn (string $part, int $age) => ["part=\"{$part}\"", $age], array_keys($beats = $this->health->beats()), $beats),
             ),
+            ...self::shared(),
             ...self::gauge('kettle_disk_free_bytes', 'Room on the disk.', [['', (int) disk_free_space(storage_path())]]),
         ];
         if ($backup !== null) {
@@ -52,6 +54,22 @@ final readonly class Metrics
         }
 
         return implode("\n", $lines)."\n";
+    }
+
+    /** @return list<string> whether the cache that several machines share answers, where there is one */
+    private static function shared(): array
+    {
+        if (config('cache.default') !== 'shared') {
+            return [];
+        }
+        try {
+            Redis::connection('cache')->command('ping');
+            $up = 1;
+        } catch (\Throwable) {
+            $up = 0;
+        }
+
+        return self::gauge('kettle_shared_cache_up', 'Whether the cache that several machines share answers.', [['', $up]]);
     }
 
     /**
