@@ -20,8 +20,15 @@ final class DemoClock
         $this->today = $this->now->copy()->startOfDay();
     }
 
+    /** What is of this morning is drawn together where it is laid before the morning is over: nothing is written of what is to come. */
     public function at(int $daysAgo, int $hour, int $minute = 0): void
     {
-        Carbon::setTestNow($this->today->copy()->subDays($daysAgo)->setTime($hour, $minute));
+        $at = $this->today->copy()->subDays($daysAgo)->setTime($hour, $minute);
+        $over = $this->today->copy()->setTime(10, 0);
+        if ($daysAgo === 0 && $this->now < $over) {
+            $share = $this->today->diffInSeconds($this->now) / $this->today->diffInSeconds($over);
+            $at = $this->today->copy()->addSeconds((int) ($this->today->diffInSeconds($at) * $share));
+        }
+        Carbon::setTestNow($at);
     }
 }

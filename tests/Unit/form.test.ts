@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { cleared } from '../../web/parts/form'
+import { cleared, rebased } from '../../web/parts/form'
 
 const first = { level: '', at: '' }
 
@@ -9,4 +9,19 @@ test('a form that was sent is cleared, but for what was typed meanwhile', () => 
   expect(cleared(first, { level: '51 mm', at: '09:40' }, away)).toEqual({ level: '51 mm', at: '' })
   // Nobody said what was sent: all of it goes.
   expect(cleared(first, { level: '51 mm', at: 'noon' }, null)).toEqual(first)
+})
+
+test('what was typed is kept on what another changed meanwhile, and what both changed is told before it is written over', () => {
+  const was = { name: 'Una', room: '18 °C', days: ['', ''] }
+  // The other changed what was not touched here.
+  expect(rebased(was, { ...was, room: '21 °C' }, { ...was, name: 'Una’s' }, false)).toEqual({
+    name: 'Una’s',
+    room: '21 °C',
+    days: ['', ''],
+  })
+  // Both changed a list: alike is no clash, differently is one until it was told.
+  const typed = { ...was, days: ['', '-'] }
+  expect(rebased(was, { ...was, days: ['', '-'] }, typed, false)).toEqual(typed)
+  expect(rebased(was, { ...was, days: ['-', ''] }, typed, false)).toBeNull()
+  expect(rebased(was, { ...was, days: ['-', ''], room: '21 °C' }, typed, true)).toEqual({ ...typed, room: '21 °C' })
 })

@@ -33,6 +33,39 @@ test('the house keeps its jars and bottles, and the Bench uses them', async ({ p
   await expect(page.getByText(/it may have been taken off/).first()).toBeVisible()
 })
 
+test('what is typed into the settings outlives what another changes meanwhile, and a clash is told', async ({
+  page,
+}) => {
+  const house = await ownHouse(page)
+  await page.goto(house + '/house')
+  await page.getByLabel('Name', { exact: true }).fill('The name I want')
+  const other = await page.context().newPage()
+  const change = async (label: string, to: string) => {
+    await other.goto(house + '/house')
+    await other.getByLabel(label, { exact: true }).fill(to)
+    await other.getByRole('button', { name: 'Keep these' }).click()
+    await expect(other.getByText('The house’s settings are kept.').first()).toBeVisible()
+  }
+  await change('Burners on the stove', '3')
+  // Asked for again, as when one comes back to the page: a jar is added.
+  await page.getByText('Add a bottle', { exact: true }).first().click()
+  const bottles = page.getByRole('group').filter({ has: page.getByRole('button', { name: 'Add a bottle' }) })
+  await bottles.getByLabel('Called').fill('phial')
+  await bottles.getByLabel('Holds').fill('15 mL')
+  await bottles.getByRole('button', { name: 'Add a bottle' }).click()
+  await expect(page.getByLabel('Burners on the stove')).toHaveValue('3')
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('The name I want')
+
+  await change('Name', 'The name they want')
+  await page.getByRole('button', { name: 'Keep these' }).click()
+  await expect(page.getByRole('alert').first()).toBeVisible()
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('The name I want')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('The name they want')
+  await page.getByRole('button', { name: 'Keep these' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('The name I want')
+  await expect(page.getByLabel('Burners on the stove')).toHaveValue('3')
+})
+
 test('settings are kept, wrong ones are answered, and warmth is read in Fahrenheit', async ({ page }) => {
   const house = await ownHouse(page)
   await page.goto(house + '/house')

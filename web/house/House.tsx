@@ -7,7 +7,7 @@ import { usePart } from '../frame/part'
 import { useArrived } from '../parts/arrived'
 import { Button } from '../parts/Button'
 import { Field, Select, TimeField } from '../parts/Field'
-import { sent, useForm } from '../parts/form'
+import { rebased, sent, useForm } from '../parts/form'
 import { Trouble } from '../parts/Notice'
 import { MEASURES } from './measures'
 import { EndAccount } from './Ending'
@@ -28,7 +28,7 @@ export default function House() {
     <div className="flex flex-col gap-8">
       <h1 className="text-4xl">{there.name}</h1>
       <div className="border-line grid gap-x-10 gap-y-10 border-t pt-6 md:grid-cols-2 lg:grid-cols-3">
-        <Settings key={there.version} house={there} keeps={keeps} />
+        <Settings house={there} keeps={keeps} />
         <Vessels house={there} keeps={keeps} />
         <div className="flex flex-col gap-4">
           <People keeps={keeps} />
@@ -54,28 +54,55 @@ function figure(typed: string): number | null {
   return typed.trim() === '' ? null : Number.isNaN(number) ? (typed as unknown as number) : number
 }
 
+const typedOf = (house: Shape<'HouseView'>) => ({
+  name: house.name,
+  time_zone: house.time_zone,
+  measures: house.measures as string,
+  wake: house.wake,
+  bed: house.bed,
+  drops_per_ml: String(house.drops_per_ml),
+  currency: house.currency,
+  hour_rate: house.hour_rate === null ? '' : String(house.hour_rate),
+  room: house.room_text,
+  burners: house.burners === null ? '' : String(house.burners),
+  latitude: house.latitude === null ? '' : String(house.latitude),
+  longitude: house.longitude === null ? '' : String(house.longitude),
+  height_m: String(house.height_m),
+  facing: String(house.facing),
+})
+
+/** All that is set, as it is typed. */
+const setOf = (house: Shape<'HouseView'>) => ({ fields: typedOf(house), home: house.home, things: house.things })
+
 function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean }) {
-  const form = useForm({
-    name: house.name,
-    time_zone: house.time_zone,
-    measures: house.measures as string,
-    wake: house.wake,
-    bed: house.bed,
-    drops_per_ml: String(house.drops_per_ml),
-    currency: house.currency,
-    hour_rate: house.hour_rate === null ? '' : String(house.hour_rate),
-    room: house.room_text,
-    burners: house.burners === null ? '' : String(house.burners),
-    latitude: house.latitude === null ? '' : String(house.latitude),
-    longitude: house.longitude === null ? '' : String(house.longitude),
-    height_m: String(house.height_m),
-    facing: String(house.facing),
-  })
+  const [begun, setBegun] = useState(house)
+  const form = useForm(typedOf(house))
   const [home, setHome] = useState<string[]>(house.home)
   const [things, setThings] = useState<string[] | null>(house.things)
   const materials = useMaterials()
   const say = useSay()
-  const write = useWrite<'PATCH /houses/{house}'>(() => say({ text: 'The house’s settings are kept.' }))
+  const stand = (on: Shape<'HouseView'>, { fields, ...lists }: ReturnType<typeof setOf>) => {
+    setBegun(on)
+    form.put(fields)
+    setHome(lists.home)
+    setThings(lists.things)
+  }
+  const write = useWrite<'PATCH /houses/{house}'>((kept) => {
+    stand(kept, setOf(kept))
+    say({ text: 'The house’s settings are kept.' })
+  })
+  if (house.version > begun.version) {
+    const told = write.error?.status === 409
+    const [was, is] = [setOf(begun), setOf(house)]
+    const fields = rebased(was.fields, is.fields, form.typed, told)
+    const lists = rebased(
+      { home: was.home, things: was.things },
+      { home: is.home, things: is.things },
+      { home, things },
+      told,
+    )
+    if (fields && lists) stand(house, { fields, ...lists })
+  }
   const { field, rest } = form.beside(write.error)
   return (
     <form
@@ -88,7 +115,7 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
             ...form.typed,
             drops_per_ml: Number(form.typed.drops_per_ml),
             // As it was, it is not read again: whole degrees of one kind are not whole in the other.
-            room: form.typed.room === house.room_text ? undefined : form.typed.room,
+            room: form.typed.room === begun.room_text ? undefined : form.typed.room,
             latitude: figure(form.typed.latitude),
             longitude: figure(form.typed.longitude),
             hour_rate: figure(form.typed.hour_rate),
@@ -97,7 +124,7 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
             facing: Number(form.typed.facing),
             home,
             ...(things === null ? {} : { things }),
-            version: house.version,
+            version: begun.version,
           },
         }),
       )}

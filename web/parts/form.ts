@@ -15,6 +15,19 @@ export function cleared<F extends Record<string, string>>(first: F, now: F, away
   return { ...now, ...Object.fromEntries(same) }
 }
 
+/**
+ * What was typed, on what stands there now: what was not touched is as it is there, what was touched stays as typed. Nothing, where
+ * another changed to something else what was touched here: that is told, and not written over unseen.
+ *
+ * @param was what stood there when it was begun
+ */
+export function rebased<F extends Record<string, unknown>>(was: F, is: F, typed: F, told: boolean): F | null {
+  const other = (a: unknown, b: unknown) => JSON.stringify(a) !== JSON.stringify(b)
+  const mine = Object.keys(was).filter((name) => other(typed[name], was[name]))
+  if (!told && mine.some((name) => other(was[name], is[name]) && other(typed[name], is[name]))) return null
+  return { ...is, ...Object.fromEntries(mine.map((name) => [name, typed[name]])) }
+}
+
 /** What a form holds as it is typed, by the names its answer has for the fields. */
 export function useForm<F extends Record<string, string>>(first: F) {
   const [typed, setTyped] = useState(first)
