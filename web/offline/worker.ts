@@ -23,20 +23,32 @@ declare const self: {
 
 const PAGE = 'kettle-page'
 const KNOWN = 'kettle-known'
+const NOBODY = 'kettle-nobody'
 
-/** Who signs out leaves nothing of the house behind on the machine. */
-const forget = () => Promise.all([caches.delete(PAGE), caches.delete(KNOWN)])
+async function fetched(cache: string, credentials: RequestCredentials) {
+  const page = await fetch('/h/', { credentials }).catch(() => null)
+  if (page?.status === 200) await (await caches.open(cache)).put('/h/', page)
+}
 
 /** The page as it is for who is in now: it may have been another when it was opened. */
-async function renew() {
-  const page = await fetch('/h/', { credentials: 'same-origin' }).catch(() => null)
-  if (page?.status === 200) await (await caches.open(PAGE)).put('/h/', page)
+const renew = () => fetched(PAGE, 'same-origin')
+
+/** Who signs out leaves nothing of the house behind on the machine: the page is nobody's, whether or not there is a network just then. */
+async function forget() {
+  const nobodys = await (await caches.open(NOBODY)).match('/h/')
+  await Promise.all([
+    caches.delete(KNOWN),
+    nobodys ? caches.open(PAGE).then((cache) => cache.put('/h/', nobodys)) : caches.delete(PAGE),
+  ])
+  await renew()
 }
 
 self.addEventListener('install', () => self.skipWaiting())
-self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim().then(renew)))
+self.addEventListener('activate', (event) =>
+  event.waitUntil(self.clients.claim().then(() => Promise.all([renew(), fetched(NOBODY, 'omit')]))),
+)
 self.addEventListener('message', (event) => {
-  if (event.data === 'forget') event.waitUntil(forget().then(renew))
+  if (event.data === 'forget') event.waitUntil(forget())
 })
 
 precacheAndRoute(self.filesOfTheWorker)
@@ -47,7 +59,7 @@ const whole = {
   cacheWillUpdate: async ({ response }: { response: Response }) => (response.status === 200 ? response : null),
   fetchDidSucceed: async ({ response }: { response: Response }) => {
     if (response.status === 502 || response.status === 504) throw new Error('nobody answers')
-    if (response.status === 401) await forget().then(renew)
+    if (response.status === 401) await forget()
     return response
   },
 }
