@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { Problem } from '../../web/api/client'
-import { mayWait, notesOf, pageOf, thingOf } from '../../web/offline/later'
+import { mayWait, notesOf, pageOf, thingOf, unsentStep } from '../../web/offline/later'
 import { Outbox, type Store, type Unsent } from '../../web/offline/outbox'
 
 /** As a browser keeps them: in order, by a number that is never given twice. */
@@ -212,5 +212,31 @@ describe('the outbox', () => {
     stop()
     await outbox.keep(note('two'))
     expect(told.at(-1)).toBe(0)
+  })
+})
+
+describe('a step of a product that waits', () => {
+  const kept = (path: string, body: object, more: Partial<Unsent> = {}): Unsent => ({
+    ...note(path, more),
+    order: 1,
+    path: `/houses/north/makings/7/${path}`,
+    body: JSON.stringify(body),
+  })
+
+  it.each([
+    ['steps', { step: 'melt', warmth: '68' }, 'melt', true],
+    ['steps', { step: 'melt', warmth: null }, 'drops', false],
+    ['weigh', { part: 'beeswax', amount: null }, 'weigh.beeswax', true],
+    ['weigh', { part: 'beeswax', amount: null }, 'beeswax', false],
+    ['spoon', { verdict: 'right', by: 'plainly' }, 'spoon', true],
+    // What goes in then is reckoned by the house.
+    ['spoon', { verdict: 'too-soft', by: 'plainly' }, 'spoon', false],
+    ['notes', { note: 'melt' }, 'melt', false],
+  ])('%s %j is %s: %s', (path, body, step, is) => {
+    expect(unsentStep([kept(path, body)], step) !== undefined).toBe(is)
+  })
+
+  it('is to be done again where the house did not take it', () => {
+    expect(unsentStep([kept('steps', { step: 'melt' }, { refused: 'It is poured.' })], 'melt')).toBeUndefined()
   })
 })

@@ -1,30 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
-import { demo, ownHouse, tabTo } from './support'
-
-/** A salve of plain olive oil with a little lavender, begun. */
-async function begun(
-  page: Page,
-  house: string,
-  { read, name, ...more }: { read?: boolean; name?: string; [more: string]: unknown } = {},
-): Promise<void> {
-  await page.evaluate(
-    ([store, text]) => localStorage.setItem(store ?? '', text ?? ''),
-    [
-      `kettle.melt.${house.split('/h/')[1] ?? ''}`,
-      JSON.stringify({
-        product: 'salve',
-        oils: ['olive'],
-        tins: [{ ml: 30, count: 3 }],
-        essential_oils: [{ id: 'lavender', percent: 1 }],
-        ...more,
-      }),
-    ],
-  )
-  await page.goto(`${house}/melt`)
-  if (read) await page.getByLabel('I have read this').check()
-  await page.getByRole('button', { name: 'Begin this salve' }).click()
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText(name ?? 'Salve')
-}
+import { begun, demo, ownHouse, tabTo } from './support'
 
 const next = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).first().click()
 

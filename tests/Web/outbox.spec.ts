@@ -1,5 +1,5 @@
 import { type BrowserContext, expect, type Page, test } from '@playwright/test'
-import { clock, ownHouse, token } from './support'
+import { begun, clock, ownHouse, token } from './support'
 
 // Here the pages' worker is let in.
 test.use({ serviceWorkers: 'allow' })
@@ -167,6 +167,43 @@ test('a jar strained without a network is strained as of then, and not asked aga
   await expect(page.getByText(/strained, 300 mL came out\. Today/)).toHaveCount(0)
   await page.goto(batch)
   await expect(logbook(page).first()).toContainText('Strained: 300 mL')
+})
+
+test('a pot is gone on with step by step without a network, until the house is to say what follows', async ({
+  page,
+  context,
+}) => {
+  const house = await ownHouse(page)
+  await begun(page, house)
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+  await page.reload()
+  await expect(page.getByText('begun, nothing weighed yet')).toBeVisible()
+  await clock(page, LATER)
+  await context.setOffline(true)
+  const step = page.locator('[aria-current=step]')
+  const press = (name: string) => step.getByRole('button', { name, exact: true }).click()
+  await press('Done')
+  await expect(step).toContainText('olive oil')
+  await step.getByLabel('What went in').fill('68 g')
+  await press('It is in')
+  await expect(step).toContainText('eeswax')
+  await press('It is in')
+  await step.getByLabel('How warm it was').fill('68')
+  await press('Done')
+  await expect(waits(page, '4 things')).toBeVisible()
+  const steps = page.getByRole('list').filter({ has: step })
+  await expect(steps.getByRole('listitem').filter({ hasText: 'it waits to be sent' })).toHaveCount(4)
+  // Too soft: what goes in then is reckoned by the house.
+  await step.getByRole('radio', { name: /^Too soft/ }).check()
+  await press('Write it down')
+  await expect(waits(page, '5 things')).toBeVisible()
+  await expect(step.getByRole('radio', { name: /^Too soft/ })).toBeVisible()
+
+  await context.setOffline(false)
+  await expect(page.getByText('that you wrote down here')).toHaveCount(0)
+  await expect(page.getByText('Too soft: put in', { exact: false })).toBeVisible()
+  await expect(page.getByText('Olive oil: 68 g in', { exact: true })).toBeVisible()
+  await expect(page.getByText('Melted, at 68 °C', { exact: true })).toBeVisible()
 })
 
 test('two pages of one browser send each thing once', async ({ page, context }) => {

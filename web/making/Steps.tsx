@@ -1,6 +1,10 @@
 import { useState } from 'react'
 import { useHouseId, useMakingWrite } from '../api/hooks'
 import { useKey } from '../frame/keys'
+import { useUnsent } from '../offline/here'
+import type { Unsent } from '../offline/outbox'
+import { unsentStep } from '../offline/later'
+import { stands } from '../offline/Unsent'
 import { usePart } from '../frame/part'
 import { Button, TextButton } from '../parts/Button'
 import { Field } from '../parts/Field'
@@ -20,13 +24,14 @@ type Step = Making['steps'][number]
 export function Steps({ making }: { making: Making }) {
   const { works } = usePart()
   const [chosen, setChosen] = useState<string | null>(null)
+  const unsent = useUnsent(`/makings/${making.id}`)
+  const waits = (step: Step) => (step.done ? undefined : unsentStep(unsent, step.id))
+  const left = making.steps.filter((step) => !step.done && !waits(step))
   // A leaf that is in comes first: it is watched, and sieved out by the clock.
-  const next =
-    (making.leaf ? making.steps.find((step) => step.id === 'sieve') : undefined) ??
-    making.steps.find((step) => !step.done)
+  const next = (making.leaf ? left.find((step) => step.id === 'sieve') : undefined) ?? left[0]
   const open = making.stage === 'planned' || making.stage === 'making'
   const spoon = making.steps.find((step) => step.does === 'spoon')
-  const now = making.steps.find((step) => step.id === chosen && (!step.done || step === spoon)) ?? next
+  const now = making.steps.find((step) => step.id === chosen && (left.includes(step) || step === spoon)) ?? next
   if (making.stage === 'discarded') return null
   // Poured, only the wiping and labelling is left.
   const shown = open ? making.steps : making.steps.filter((step) => !step.done)
@@ -38,7 +43,7 @@ export function Steps({ making }: { making: Making }) {
         <HandsFull
           name={`making.${making.id}.${making.version}`}
           title={making.name}
-          steps={shown.filter((step) => !step.done).map((step) => ({ says: step.says }))}
+          steps={left.map((step) => ({ says: step.says }))}
         />
       </span>
       <ol className="flex flex-col">
@@ -47,7 +52,11 @@ export function Steps({ making }: { making: Making }) {
             {step === now && works ? (
               <Now step={step} making={making} key={`${step.id}.${making.version}`} done={() => setChosen(null)} />
             ) : (
-              <Other step={step} choose={works && !step.done ? () => setChosen(step.id) : null} />
+              <Other
+                step={step}
+                waits={waits(step)}
+                choose={works && left.includes(step) ? () => setChosen(step.id) : null}
+              />
             )}
           </li>
         ))}
@@ -61,11 +70,11 @@ export function Steps({ making }: { making: Making }) {
   )
 }
 
-function Other({ step, choose }: { step: Step; choose: (() => void) | null }) {
+function Other({ step, waits, choose }: { step: Step; waits: Unsent | undefined; choose: (() => void) | null }) {
   return (
-    <span className={`flex items-start gap-3 ${step.done ? 'text-soft' : ''}`}>
+    <span className={`flex items-start gap-3 ${step.done || waits ? 'text-soft' : ''}`}>
       <span aria-hidden className="mt-1 w-5 shrink-0">
-        {step.done ? (
+        {step.done || waits ? (
           <svg viewBox="0 0 20 20" className="size-5">
             <path d="M3 11 l5 5 L17 4" fill="none" stroke="var(--herb)" strokeWidth={2.5} />
           </svg>
@@ -79,6 +88,7 @@ function Other({ step, choose }: { step: Step; choose: (() => void) | null }) {
         <span>
           {step.done ? <span className="sr-only">Done: </span> : null}
           {step.says}
+          {waits ? <span className="block">{stands(waits)}</span> : null}
         </span>
       )}
     </span>

@@ -17,13 +17,3 @@ export function UnsentLines({ of }: { of: string }) {
 export const stands = (unsent: Unsent) =>
   `${asOf(new Date(unsent.at)).replace(/^./, (first) => first.toUpperCase())}, on this device; ` +
   (unsent.refused === undefined ? 'it waits to be sent.' : 'the house did not take it.')
-
-/** A step of a batch that was done here, and is not in the house yet. */
-export function unsentTask(all: Unsent[], task: { batch: string; key: string; step: string }): Unsent | undefined {
-  return all.findLast((each) => {
-    const body = JSON.parse(each.body) as { task?: string; batches?: string[] }
-    return each.path.endsWith(`/batches/${task.batch}/tasks`)
-      ? body.task === task.key
-      : task.step === 'shake' && each.path.endsWith('/today/shaken') && body.batches?.includes(task.batch)
-  })
-}

@@ -1,3 +1,5 @@
+import type { Unsent } from './outbox'
+
 /*
  * What may be written down without a network and sent later: work done and things seen, by the same list as the house's
  * own. Nothing that plans, decides or belongs to the house itself.
@@ -50,4 +52,26 @@ export function pageOf(path: string): string {
     kind
   ]
   return `/h/${houseOf(path)}/${page ?? 'today'}`
+}
+
+/** A step of a product that was done here, and is not in the house yet. What follows a spoon that was not right is the house's to say. */
+export function unsentStep(all: Unsent[], step: string): Unsent | undefined {
+  return all.findLast((each) => {
+    const body = JSON.parse(each.body) as { step?: string; part?: string; verdict?: string }
+    const does = each.path.slice(each.path.lastIndexOf('/') + 1)
+    if (each.refused !== undefined) return false
+    return (
+      { steps: body.step, weigh: `weigh.${body.part}`, spoon: body.verdict === 'right' ? 'spoon' : '' }[does] === step
+    )
+  })
+}
+
+/** A step of a batch that was done here, and is not in the house yet. */
+export function unsentTask(all: Unsent[], task: { batch: string; key: string; step: string }): Unsent | undefined {
+  return all.findLast((each) => {
+    const body = JSON.parse(each.body) as { task?: string; batches?: string[] }
+    return each.path.endsWith(`/batches/${task.batch}/tasks`)
+      ? body.task === task.key
+      : task.step === 'shake' && each.path.endsWith('/today/shaken') && body.batches?.includes(task.batch)
+  })
 }
