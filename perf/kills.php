@@ -4,7 +4,8 @@
  * kettle bench kills [how many]: two hundred times, unless told otherwise, one part of the house is killed (SIGKILL to all
  * of it) while four hands write, each sending the same again under its key until it is answered. Nothing that was answered
  * may be lost, nothing may stand twice, what is worked out of a logbook must be what the logbook says, and all of it must
- * be back by itself. Ends with 1 where it is not so. The machine's own power is not cut.
+ * be back by itself. Ends with 1 where it is not so. With KETTLE_POWER (`kettle bench power`) what is cut is the power of the
+ * database's disk, and nothing else.
  */
 
 use App\Actions\Batches\BatchProjector;
@@ -25,7 +26,7 @@ $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
 
 const HANDS = 4;
 
-const PARTS = ['mariadb', 'fpm', 'caddy', 'queue', 'long', 'scheduler', 'live', 'devices'];
+define('PARTS', getenv('KETTLE_POWER') ? ['mariadb'] : ['mariadb', 'fpm', 'caddy', 'queue', 'long', 'scheduler', 'live', 'devices']);
 
 /** One hand: signed in, and stubborn. */
 final class Hand
@@ -155,11 +156,16 @@ $killed = array_fill_keys(PARTS, 0);
 for ($k = 0; $k < $kills; $k++) {
     $part = PARTS[mt_rand(0, count(PARTS) - 1)];
     $pid = (int) @file_get_contents("{$var}/run/{$part}.pid");
-    if ($pid < 2 || ! posix_kill(-$pid, SIGKILL)) {
+    $cut = getenv('KETTLE_POWER');
+    if ($pid < 2 || ! posix_kill($pid, 0) || (! $cut && ! posix_kill(-$pid, SIGKILL))) {
         usleep(300_000);
         $k--;
 
         continue;
+    }
+    if ($cut) {
+        exec(escapeshellarg($cut).' bench cut 2>&1', $said, $code);
+        $code === 0 || exit(implode("\n", $said)."\n");
     }
     $from = microtime(true);
     $killed[$part]++;

@@ -140,10 +140,10 @@ run_tests() {
   if [ "$only" = all ]; then beside core_tests; fi
   if [ "$only" = all ] || [ "$only" = lint ]; then lint; fi
   if [ "$only" = all ] || [ "$only" = unit ]; then suite "interface by itself" npx vitest run; fi
+  # Backed up, killed and restored, in houses of its own; much of it is waiting.
+  if [ "$only" = all ] || [ "$only" = trust ]; then suite "trust" php vendor/bin/pest --colors=never --testsuite=Trust; fi
   if [ "$only" = all ]; then told "core"; fi
   if [ "$only" = core ]; then suite "core" core_tests --parallel --processes=2; fi
-  # Backed up, killed and restored, in houses of its own.
-  if [ "$only" = all ] || [ "$only" = trust ]; then suite "trust" php vendor/bin/pest --colors=never --testsuite=Trust; fi
   if [ "$only" != lint ] && [ "$only" != unit ] && [ "$only" != core ] && [ "$only" != trust ]; then
     # Tests are of days weeks apart beside one another, and one of a later day sweeps up what has lapsed by then.
     export KETTLE_CLOCK_FILE="$KETTLE_VAR/clock" KETTLE_DOOR_A_MINUTE=1000 SESSION_LIFETIME=525600

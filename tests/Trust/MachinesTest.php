@@ -94,7 +94,7 @@ beforeAll(function (): void {
 afterAll(function (): void {
     kettle('stop', 'trust-new');
     redis(false);
-    shell('rm -rf '.HERE.'/var/trust-new '.shared()['folder'].'; mv '.HERE.'/var/trust/env.was '.HERE.'/var/trust/env');
+    shell('rm -rf '.HERE.'/var/trust-new '.shared()['folder'].'; cd '.HERE.'/var/trust; cp env.was env; rm env.was');
     kettle('up');
 });
 

@@ -114,19 +114,16 @@ export class Outbox {
   }
 
   /** Of one that was refused: sent once more, as a new write; what was decided before was of then. */
-  async again(unsent: Unsent) {
+  async again(unsent: Unsent, as: Partial<Pick<Unsent, 'path' | 'body'>> = {}) {
     const { refused: _, ...rest } = unsent
-    await this.#store.put({ ...rest, key: newKey() })
+    await this.#store.put({ ...rest, ...as, key: newKey() })
     await this.#told()
   }
 
   /** Kept as a note in the logbook of its thing, in its place and of its moment; there is one or the other, never both. */
   async asNote(unsent: Unsent, note: string) {
     const path = notesOf(unsent.path)
-    if (path === null) return
-    const { refused: _, ...rest } = unsent
-    await this.#store.put({ ...rest, key: newKey(), path, body: JSON.stringify({ note, corrects: null }) })
-    await this.#told()
+    if (path !== null) await this.again(unsent, { path, body: JSON.stringify({ note, corrects: null }) })
   }
 
   async letGo(unsent: Unsent) {

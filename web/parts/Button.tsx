@@ -13,8 +13,21 @@ const shape =
 
 type Look = { look?: keyof typeof looks }
 
-export function Button({ look = 'plain', className = '', type = 'button', ...rest }: ComponentProps<'button'> & Look) {
-  return <button type={type} className={`${shape} ${looks[look]} ${className}`} {...rest} />
+type Pressed = ComponentProps<'button'> & Look & { once?: boolean }
+
+/** @param once the second click of a double press does nothing: what stands there by then may be the next thing */
+export function Button({ look = 'plain', className = '', type = 'button', once, onClick, ...rest }: Pressed) {
+  return (
+    <button
+      type={type}
+      className={`${shape} ${looks[look]} ${className}`}
+      onClick={(event) => {
+        if ((once ?? type === 'submit') && event.detail > 1) event.preventDefault()
+        else onClick?.(event)
+      }}
+      {...rest}
+    />
+  )
 }
 
 /** An action within text or a table, as tall as a finger needs and no wider than its words. */

@@ -90,6 +90,7 @@ export function TaskRow({ task }: { task: Shape<'TaskView'> }) {
           ) : null}
           {task.at_press ? null : (
             <Button
+              once
               disabled={done.isPending}
               onClick={() => (task.step === 'check' || task.step === 'top_up' ? setLooking(true) : doneSo())}
             >
