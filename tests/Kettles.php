@@ -81,12 +81,18 @@ function demoed(): void
         return;
     }
     $is = true;
-    $away = function (): void {
-        foreach (['trust', 'trust-new'] as $instance) {
+    forRun('trust', 'trust-new');
+    kettle('demo');
+}
+
+/** Instances of a run: nothing of them is there before, nor stays after it. */
+function forRun(string ...$instances): void
+{
+    $away = function () use ($instances): void {
+        foreach ($instances as $instance) {
             exec('cd '.HERE." && KETTLE_INSTANCE={$instance} ./kettle stop >/dev/null 2>&1; rm -rf var/{$instance}");
         }
     };
     $away();
     register_shutdown_function($away);
-    kettle('demo');
 }

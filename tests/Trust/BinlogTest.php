@@ -41,13 +41,7 @@ function moment(): string
 }
 
 beforeAll(function () {
-    $away = function (): void {
-        foreach (['trust-logged', 'trust-logged-new'] as $instance) {
-            exec('cd '.HERE." && KETTLE_INSTANCE={$instance} ./kettle stop >/dev/null 2>&1; rm -rf var/{$instance}");
-        }
-    };
-    $away();
-    register_shutdown_function($away);
+    forRun('trust-logged', 'trust-logged-new');
     logged('demo');
 });
 
