@@ -45,11 +45,13 @@ backup() {
 }
 
 write_backup() {
-  local work=$1 file=$2 made place=
+  local work=$1 file=$2 made place= master=
+  # A server that was begun before a log was to be kept has none yet.
+  if keeps_binlog && logs_now; then master=--master-data=2; fi
   made=$(date -u +%Y-%m-%dT%H:%M:%SZ)
   # Who is signed in is nobody's to restore; and a trigger is of whoever restores it.
   mariadb-dump --no-defaults --socket="$SOCKETS/db.sock" -u "$(id -un)" --single-transaction --quick --hex-blob --triggers \
-    --no-tablespaces --ignore-table-data="$DB_DATABASE.sessions" $(! keeps_binlog || echo --master-data=2) "$DB_DATABASE" |
+    --no-tablespaces --ignore-table-data="$DB_DATABASE.sessions" $master "$DB_DATABASE" |
     sed '/^\/\*!50003 CREATE\*\/ /s/DEFINER=`[^`]*`@`[^`]*`//' | gzip -6 >"$work/database.sql.gz" || return 1
   sql "$DB_DATABASE" -e 'SELECT migration FROM migrations ORDER BY id' >"$work/migrations" || return 1
   place=$(binlog_place "$work/database.sql.gz") || return 1
@@ -121,7 +123,7 @@ check_backup() {
 
 # restore FILE [--without-secrets] [--stopped] [--until MOMENT [--log FOLDER]] | restore --back [--stopped]
 restore() {
-  local file= without= stopped= back= until= folder="$KETTLE_VAR/binlog"
+  local file= without= stopped= back= until= said= folder="$KETTLE_VAR/binlog"
   while [ $# -gt 0 ]; do
     case "$1" in
       --back) back=1 ;;
@@ -129,7 +131,7 @@ restore() {
       --stopped) stopped=1 ;;
       --until | --log)
         [ -n "${2:-}" ] || die "$1 wants $([ "$1" = --until ] && echo "a moment: --until '2026-11-28 14:05'" || echo 'a folder: --log FOLDER')"
-        if [ "$1" = --until ]; then until=$2; else folder=$2; fi
+        if [ "$1" = --until ]; then said=$2; else folder=$2; fi
         shift ;;
       -*) die "restore knows no $1." ;;
       *) file=$1 ;;
@@ -137,8 +139,8 @@ restore() {
     shift
   done
   if [ -n "$back" ]; then restore_back $stopped; return; fi
-  if [ -n "$until" ]; then
-    until=$(date -d "$until" +%s 2>/dev/null) || die "“$until” is no moment. Say it as '2026-11-28 14:05', in this machine's time."
+  if [ -n "$said" ]; then
+    until=$(date -d "$said" +%s 2>/dev/null) || die "“$said” is no moment. Say it as '2026-11-28 14:05', in this machine's time."
     [ "$until" -le "$(date +%s)" ] || die "$(date -d "@$until" '+%F %T') is not yet."
     [ -n "$file" ] || file=$(KETTLE_BACKUPS="$KETTLE_VAR/backups" newest_before "$until") ||
       die "There is no backup in ${KETTLE_VAR#"$ROOT"/}/backups that was made before $(date -d "@$until" '+%F %T') and can be gone on from."

@@ -20,18 +20,24 @@ binlog_options() {
 # As the administrator, what is not the house's to go over again.
 unlogged() { sql --init-command='SET sql_log_bin=0' "$@"; }
 
-# Whoever was signed in before it stood there stays so.
+logs_now() { [ "$(sql -e 'SELECT @@log_bin' 2>/dev/null)" = 1 ]; }
+
+has_signed_in() { [ "$(sql -e "SELECT COUNT(*) FROM information_schema.tables WHERE table_schema = '$SIGNED_IN'")" != 0 ]; }
+
+# Whoever is signed in stays so when a log begins to be kept, and when none is kept any more. In one place at a time: a session that
+# was ended in one must not stand in the other.
 sessions_aside() {
-  keeps_binlog || return 0
-  local has
-  has=$(sql -e "SELECT COUNT(*) FROM information_schema.tables WHERE table_schema = '$SIGNED_IN'")
-  [ "$has" = 0 ] || return 0
-  unlogged -e "CREATE DATABASE IF NOT EXISTS $SIGNED_IN; CREATE TABLE $SIGNED_IN.sessions LIKE $DB_DATABASE.sessions;
-    INSERT INTO $SIGNED_IN.sessions SELECT * FROM $DB_DATABASE.sessions"
+  if outside; then return 0; fi
+  if keeps_binlog; then
+    has_signed_in || unlogged -e "CREATE DATABASE IF NOT EXISTS $SIGNED_IN; CREATE TABLE $SIGNED_IN.sessions LIKE $DB_DATABASE.sessions;
+      INSERT INTO $SIGNED_IN.sessions SELECT * FROM $DB_DATABASE.sessions; DELETE FROM $DB_DATABASE.sessions"
+  elif has_signed_in; then
+    unlogged -e "DELETE FROM $DB_DATABASE.sessions; INSERT INTO $DB_DATABASE.sessions SELECT * FROM $SIGNED_IN.sessions; DROP DATABASE $SIGNED_IN"
+  fi
 }
 
 forget_signed_in() {
-  [ "$(sql -e "SELECT COUNT(*) FROM information_schema.tables WHERE table_schema = '$SIGNED_IN'")" = 0 ] || unlogged -e "DELETE FROM $SIGNED_IN.sessions"
+  ! has_signed_in || unlogged -e "DELETE FROM $SIGNED_IN.sessions"
 }
 
 # Where a dump stands in the log, for backup.json: its database, the file, how that begins, and the position.
@@ -101,7 +107,7 @@ newest_before() {
 tell_binlog() {
   keeps_binlog || return 0
   local first
-  if [ "$(sql -e 'SELECT @@log_bin' 2>/dev/null)" != 1 ]; then step "the log of changes: from the next start of the database on"; return 0; fi
+  if ! logs_now; then step "the log of changes: from the next start of the database on"; return 0; fi
   first=$(ls -1 "$KETTLE_VAR"/binlog/log.[0-9]* 2>/dev/null | head -1)
   [ -z "$first" ] || step "the log of changes: since $(date -d "@$((16#$(od -An -v -tx4 -j4 -N4 "$first" | tr -d ' ')))" '+%F %H:%M')"
 }

@@ -254,7 +254,7 @@ start_database() {
   step "starting the database on 127.0.0.1:$DB_PORT"
   local fast= log=()
   if keeps_binlog; then
-    mkdir -p -m 700 "$KETTLE_VAR/binlog" && chown "$by:" "$KETTLE_VAR/binlog"
+    mkdir -p -m 700 "$KETTLE_VAR/binlog" && chown -RhH "$by:" "$KETTLE_VAR/binlog"
     mapfile -t log < <(binlog_options)
   fi
   [ "$NAME" = main ] || [ -n "${KETTLE_DURABLE:-}" ] || fast="--innodb-flush-log-at-trx-commit=0 --skip-innodb-doublewrite"

@@ -65,6 +65,31 @@ it('keeps who is signed in beside the house, in no backup and no log, where the 
         ->not->toContain('kettle_signed_in');
 });
 
+it('has who is signed in in one place at a time, whether a log is kept or not', function () {
+    $db = database('trust-logged');
+    $db->exec('DELETE FROM kettle_signed_in.sessions');
+    $db->exec("INSERT INTO kettle_signed_in.sessions VALUES ('one', 7, '', '', '', 1), ('two', 8, '', '', '', 2)");
+    $start = fn (string $log): string => shell(
+        'cd '.
+            HERE.
+            " && KETTLE_BINLOG={$log} bash -c 'ROOT=\$PWD; for f in say install instance binlog; do source bin/kettle.d/\$f.sh; done; ".
+            "instance trust-logged; read_env; sessions_aside'",
+    );
+    $in = fn (string $table): array => $db->query("SELECT id FROM {$table} ORDER BY id")->fetchAll(PDO::FETCH_COLUMN);
+    $start('0');
+    expect($in('sessions'))
+        ->toBe(['one', 'two'])
+        ->and($db->query("SHOW DATABASES LIKE 'kettle_signed_in'")->fetchAll())
+        ->toBe([]);
+    // Ended while none was kept: it does not come back with the log.
+    $db->exec("DELETE FROM sessions WHERE id = 'one'");
+    $start('1');
+    expect($in('kettle_signed_in.sessions'))
+        ->toBe(['two'])
+        ->and($in('sessions'))
+        ->toBe([]);
+});
+
 it('goes on from a backup by the log, to the moment that is asked for, and signs everybody out', function () {
     $folder = folder();
     shell('for part in devices scheduler queue long; do sv -w 15 down '.HERE.'/var/trust-logged/sv/$part; done');
@@ -110,7 +135,7 @@ it('goes on from a backup by the log, to the moment that is asked for, and signs
     expect(count($files))->toBeGreaterThan(1);
     expect($refused("--until '2001-01-01' --log {$folder}/log"))->toContain('was made after');
     expect($refused('--until tomorrow'))->toContain('is not yet');
-    expect($refused("--until 'when the cat'"))->toContain('is no moment');
+    expect($refused("--until 'when the cat'"))->toContain('“when the cat” is no moment');
     expect($refused('--until'))->toContain('wants a moment');
     // One that was shut and breaks off, and one with a letter turned: what was loaded is let go.
     $spoiled = [
