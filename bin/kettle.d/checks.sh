@@ -95,9 +95,13 @@ api_is_fresh() {
   return $code
 }
 
-# Both take the place of the shell they are run in, so that who stops that shell stops them.
+# They take the place of the shell they are run in, so that who stops that shell stops them.
 core_tests() {
-  exec php vendor/bin/pest --colors=never --testsuite=Core "$@"
+  exec php vendor/bin/pest --colors=never --testsuite=Core --parallel --processes=2
+}
+
+trust_tests() {
+  exec php vendor/bin/pest --colors=never --testsuite=Trust
 }
 
 app_tests() {
@@ -137,13 +141,13 @@ run_tests() {
   instance test
   trap 'stop_instance; rm -f "$KETTLE_VAR"/clock "$KETTLE_VAR"/cache/*.php; [ -z "$BESIDE_PID" ] || kill "$BESIDE_PID" 2>/dev/null || true' EXIT
   stop_instance
-  if [ "$only" = all ]; then beside core_tests; fi
   if [ "$only" = all ] || [ "$only" = lint ]; then lint; fi
   if [ "$only" = all ] || [ "$only" = unit ]; then suite "interface by itself" npx vitest run; fi
   # Backed up, killed and restored, in houses of its own; much of it is waiting.
-  if [ "$only" = all ] || [ "$only" = trust ]; then suite "trust" php vendor/bin/pest --colors=never --testsuite=Trust; fi
-  if [ "$only" = all ]; then told "core"; fi
-  if [ "$only" = core ]; then suite "core" core_tests --parallel --processes=2; fi
+  if [ "$only" = all ]; then beside trust_tests; fi
+  if [ "$only" = all ] || [ "$only" = core ]; then suite "core" core_tests; fi
+  if [ "$only" = all ]; then told "trust"; fi
+  if [ "$only" = trust ]; then suite "trust" trust_tests; fi
   if [ "$only" != lint ] && [ "$only" != unit ] && [ "$only" != core ] && [ "$only" != trust ]; then
     # Tests are of days weeks apart beside one another, and one of a later day sweeps up what has lapsed by then.
     export KETTLE_CLOCK_FILE="$KETTLE_VAR/clock" KETTLE_DOOR_A_MINUTE=1000 SESSION_LIFETIME=525600
