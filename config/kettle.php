@@ -26,7 +26,7 @@ return [
 
     // On one of several machines: which parts run on it (all, where nothing is said), and a folder that all see, for whole houses.
     'parts' => array_values(array_filter(explode(' ', (string) env('KETTLE_PARTS', '')))),
-    'shared' => env('KETTLE_SHARED'),
+    'shared' => env('KETTLE_SHARED') ?: null,
 
     // Of a house that comes in as a zip no more is taken, MB.
     'transfer_mb' => (int) env('KETTLE_TRANSFER_MB', 4000),

@@ -26,7 +26,8 @@ $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
 
 const HANDS = 4;
 
-define('PARTS', getenv('KETTLE_POWER') ? ['mariadb'] : ['mariadb', 'fpm', 'caddy', 'queue', 'long', 'scheduler', 'live', 'devices']);
+$cut = getenv('KETTLE_POWER');
+define('PARTS', $cut ? ['mariadb'] : ['mariadb', 'fpm', 'caddy', 'queue', 'long', 'scheduler', 'live', 'devices']);
 
 /** One hand: signed in, and stubborn. */
 final class Hand
@@ -156,7 +157,6 @@ $killed = array_fill_keys(PARTS, 0);
 for ($k = 0; $k < $kills; $k++) {
     $part = PARTS[mt_rand(0, count(PARTS) - 1)];
     $pid = (int) @file_get_contents("{$var}/run/{$part}.pid");
-    $cut = getenv('KETTLE_POWER');
     if ($pid < 2 || ! posix_kill($pid, 0) || (! $cut && ! posix_kill(-$pid, SIGKILL))) {
         usleep(300_000);
         $k--;

@@ -37,6 +37,23 @@ function settings(string $instance = 'trust'): array
     return array_combine($m[1], $m[2]);
 }
 
+/** A port that nobody has. */
+function freePort(): string
+{
+    return trim(
+        shell('php -r \'$s = stream_socket_server("tcp://127.0.0.1:0"); echo explode(":", stream_socket_get_name($s, false))[1];\''),
+    );
+}
+
+/** @param  array<string, string>  $is the settings that an instance is to have */
+function settle(string $instance, array $is): void
+{
+    file_put_contents(
+        HERE."/var/{$instance}/env",
+        implode("\n", array_map(fn (string $name, string $value) => "{$name}={$value}", array_keys($is), $is))."\n",
+    );
+}
+
 /** By the administrator, at the socket of an instance. */
 function database(string $instance = 'trust', ?string $name = null): PDO
 {

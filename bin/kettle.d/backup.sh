@@ -161,7 +161,6 @@ restore() {
   fi
   make_env production
   read_env
-  mkdir -p "$SOCKETS" && chmod 700 "$SOCKETS"
   start_database
   own_database
   into="kettle_$(date -u +%Y%m%d%H%M%S)"
@@ -184,13 +183,16 @@ restore() {
   (umask 077 && cp "$ENV_FILE" "$KETTLE_VAR/aside.env" && restored_env "$into" "$work/env" >"$ENV_FILE.new")
   sync "$ENV_FILE.new" && mv "$ENV_FILE.new" "$ENV_FILE"
   begin_again $stopped
-  step "restored: as of $([ -n "$until" ] && date -d "@$until" '+%F %T' || php -r 'echo json_decode(file_get_contents($argv[1]), true)["made_at"];' "$work/backup.json"). What was there is set aside: ./kettle restore --back"
+  step "restored: as of $([ -n "$until" ] && date -d "@$until" '+%F %T' || made_at "$work"). What was there is set aside: ./kettle restore --back"
 }
+
+# When a backup that is unpacked was made.
+made_at() { php -r 'echo json_decode((string) file_get_contents($argv[1]), true)["made_at"];' "$1/backup.json"; }
 
 # Sets `place` and `log` of whoever restores, or says why it cannot be gone on from there.
 check_binlog() {
   local file=$1 work=$2 until=$3 folder=$4 made all
-  made=$(date -d "$(php -r 'echo json_decode((string) file_get_contents($argv[1]), true)["made_at"];' "$work/backup.json")" +%s)
+  made=$(date -d "$(made_at "$work")" +%s)
   [ "$until" -ge "$made" ] || die "$file was made after $(date -d "@$until" '+%F %T'): take one from before."
   read -r -a place < <(binlog_of "$work/backup.json" && echo) || true
   [ "${#place[@]}" = 4 ] || die "$file does not say where it stands in a log of changes: none was kept then. Restore it without --until."
@@ -241,7 +243,6 @@ begin_again() {
   stop_instance
   rm -f "$KETTLE_VAR"/cache/*.php "$RUN/started"
   read_env
-  mkdir -p "$SOCKETS" && chmod 700 "$SOCKETS"
   start_database
   # Who was signed in need not be who has that number now.
   forget_signed_in

@@ -196,7 +196,6 @@ wait_for() {
 start_instance() {
   make_env "$@"
   read_env
-  mkdir -p "$SOCKETS" && chmod 700 "$SOCKETS"
   start_database
   local code
   # Settings that were changed by hand count as code does.
@@ -235,6 +234,7 @@ as_administrator() {
 }
 
 start_database() {
+  mkdir -p "$SOCKETS" && chmod 700 "$SOCKETS"
   if outside; then
     hand_over
     sql -e 'SELECT 1' >/dev/null || die "The database at $DB_HOST:$DB_PORT does not let us in; see above."

@@ -14,7 +14,6 @@ run_power() {
   rm -rf "$KETTLE_VAR/binlog"
   make_env production
   read_env
-  mkdir -p "$SOCKETS" && chmod 700 "$SOCKETS"
   start_database
   stop_part mariadb
   truncate -s "${POWER_MB}M" "$KETTLE_VAR/disk.img"

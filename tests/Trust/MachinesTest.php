@@ -7,16 +7,6 @@
 require_once __DIR__.'/../Kettles.php';
 require_once __DIR__.'/../../perf/Client.php';
 
-/** Of a list of settings, those that are more or other. */
-function settle(string $instance, array $more): void
-{
-    $is = [...settings($instance), ...$more];
-    file_put_contents(
-        HERE."/var/{$instance}/env",
-        implode("\n", array_map(fn (string $name, string $value) => "{$name}={$value}", array_keys($is), $is))."\n",
-    );
-}
-
 /** The Redis of this file, begun and ended by it. */
 function redis(bool $on): void
 {
@@ -40,11 +30,8 @@ function redis(bool $on): void
 function shared(): array
 {
     static $shared = null;
-    $free = fn (): int => (int) shell(
-        'php -r \'$s = stream_socket_server("tcp://127.0.0.1:0"); echo explode(":", stream_socket_get_name($s, false))[1];\'',
-    );
 
-    return $shared ??= ['port' => $free(), 'folder' => folder(), 'second' => $free()];
+    return $shared ??= ['port' => (int) freePort(), 'folder' => folder(), 'second' => (int) freePort()];
 }
 
 /** @return array{0: Client, 1: string} signed in at Skerry House at the first machine, and the house's path */
@@ -78,11 +65,11 @@ beforeAll(function (): void {
         'KETTLE_DOOR_A_MINUTE' => '6',
         'KETTLE_METRICS_KEY' => 'counted',
     ];
-    settle('trust', [...$both, 'KETTLE_PARTS' => '"mariadb fpm caddy queue scheduler live devices"']);
+    settle('trust', [...settings(), ...$both, 'KETTLE_PARTS' => '"mariadb fpm caddy queue scheduler live devices"']);
     kettle('up');
     $port = (string) shared()['second'];
-    file_put_contents(HERE.'/var/trust-new/env', (string) file_get_contents(HERE.'/var/trust/env'));
     settle('trust-new', [
+        ...settings(),
         'APP_URL' => "http://127.0.0.1:{$port}",
         'WEB_PORT' => $port,
         'KETTLE_DB' => 'outside',
@@ -197,7 +184,7 @@ it('counts tries at the door together, and each for itself while the cache is aw
 
 it('refuses settings that cannot be, by name', function (array $wrong, string $says) {
     $was = (string) file_get_contents(HERE.'/var/trust-new/env');
-    settle('trust-new', $wrong);
+    settle('trust-new', [...settings('trust-new'), ...$wrong]);
     expect(kettle('up', 'trust-new', code: 1))->toContain($says);
     file_put_contents(HERE.'/var/trust-new/env', $was);
 })->with([

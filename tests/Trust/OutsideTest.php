@@ -24,9 +24,7 @@ beforeAll(function (): void {
     ) {
         $there->exec($statement);
     }
-    $port = trim(
-        shell('php -r \'$s = stream_socket_server("tcp://127.0.0.1:0"); echo explode(":", stream_socket_get_name($s, false))[1];\''),
-    );
+    $port = freePort();
     $is = [
         ...settings('trust'),
         'APP_KEY' => 'base64:'.base64_encode(random_bytes(32)),
@@ -39,10 +37,7 @@ beforeAll(function (): void {
         'DB_PASSWORD' => '"rows alone"',
         'KETTLE_REGISTRATION' => 'closed',
     ];
-    file_put_contents(
-        HERE.'/var/trust-new/env',
-        implode("\n", array_map(fn (string $name, string $value) => "{$name}={$value}", array_keys($is), $is))."\n",
-    );
+    settle('trust-new', $is);
     kettle('up', 'trust-new', MOVER);
 });
 
