@@ -96,7 +96,7 @@ $within($first, function () use ($batches, $pictures, $readings, $first): void {
     foreach (range(1, 8) as $time) {
         app(RecordTask::class)($batch, 'shake', 'done', null, null);
     }
-    $row = (array) DB::table('batches')->where('id', $batch->id)->first();
+    $row = array_diff_key((array) DB::table('batches')->where('id', $batch->id)->first(), ['in_diary' => true]);
     $log = DB::table('log_entries')->where('batch_id', $batch->id)->get()->map(fn (object $line) => (array) $line);
     foreach (array_chunk(range(2, $batches), 250) as $numbers) {
         DB::table('batches')->insert(

@@ -125,4 +125,12 @@ function learned(House $house): void
                 ->all(),
         );
     }
+    DB::table('yield_sums')->insertUsing(
+        ['house_id', 'form', 'way', 'batches', 'weight', 'weighted'],
+        BatchYield::query()
+            ->withoutGlobalScopes()
+            ->where('house_id', $house->id)
+            ->groupBy('house_id', 'form', 'way')
+            ->selectRaw('house_id, form, way, COUNT(*), SUM(1 / variance), SUM(uptake / variance)'),
+    );
 }

@@ -4,12 +4,12 @@ namespace App\House;
 
 use App\Models\Absence;
 use App\Models\Batch;
-use App\Models\BatchYield;
 use App\Models\Cooker;
 use App\Models\Jar;
 use App\Models\Lot;
 use App\Models\Tenancy\CurrentHouse;
 use App\Models\User;
+use App\Models\YieldSum;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
@@ -19,7 +19,6 @@ use Kettle\Diary\Burners;
 use Kettle\Diary\CookerJob;
 use Kettle\Diary\CookerPlace;
 use Kettle\Diary\Reservation;
-use Kettle\Diary\Stage;
 use Kettle\Infusion\Method;
 use Kettle\Infusion\UptakeSeen;
 use Kettle\Measure\AmountWriter;
@@ -181,20 +180,26 @@ final class KitchenFactory
         $zone = $this->current->house()->zone();
         // The oldest that may be used come first, of each thing by itself: a hundred tins of one oil must not hide another.
         // A lot that was named is known even when it is empty: what it is counts, and that it is empty is told.
+        // All of it is in the index of what still holds something, however much a house has used up.
         $ranked = Lot::query()
-            ->where(fn ($query) => $query->where('left', '>', 0)->orWhereIn('uid', $named))
+            ->where('holds', true)
             ->where($which)
             ->selectRaw(
-                "*, ROW_NUMBER() OVER (PARTITION BY kind, material, IF(material = '', called, ''), COALESCE(state, '')
+                "id, ROW_NUMBER() OVER (PARTITION BY kind, material, IF(material = '', called, ''), COALESCE(state, '')
                 ORDER BY COALESCE(best_before < ?, 0) OR COALESCE(verdict = 'past', 0), best_before IS NULL,
                     best_before, got_on, id) AS place",
                 [$this->now()->format('Y-m-d')],
             );
         $lots = Lot::query()
-            ->fromSub($ranked, 'lots')
-            ->where(fn ($query) => $query->where('place', '<=', self::LOTS)->orWhereIn('uid', $named))
+            ->select('lots.*')
+            ->joinSub($ranked, 'ranked', 'ranked.id', 'lots.id')
+            ->where('place', '<=', self::LOTS)
             ->orderBy('place')
+            ->orderBy('id')
             ->get();
+        if ($named !== []) {
+            $lots = $lots->concat(Lot::query()->where($which)->whereIn('uid', $named)->whereNotIn('id', $lots->modelKeys())->get());
+        }
 
         return array_values($lots->map(fn (Lot $lot) => $lot->core($zone))->all());
     }
@@ -217,7 +222,7 @@ final class KitchenFactory
         $stock = [];
         $rows = Lot::query()
             ->where('kind', LotKind::Carrier)
-            ->where('left', '>', 0)
+            ->where('holds', true)
             ->where(fn ($query) => $query->whereNull('best_before')->orWhere('best_before', '>=', $this->now()->format('Y-m-d')))
             ->where(fn ($query) => $query->whereNull('verdict')->orWhere('verdict', '!=', 'past'))
             ->groupBy('material')
@@ -283,13 +288,7 @@ final class KitchenFactory
     private function reserved(\DateTimeZone $zone): array
     {
         $reserved = [];
-        foreach (
-            Batch::query()
-                ->whereIn('stage', [Stage::Planned, Stage::Steeping])
-                ->whereNotNull('diary')
-                ->toBase()
-                ->pluck('diary') as $diary
-        ) {
+        foreach (Batch::query()->where('in_diary', true)->toBase()->pluck('diary') as $diary) {
             $each = Reservation::read(is_string($diary) ? json_decode($diary, true) : null);
             if ($each !== null && $each->job !== []) {
                 $reserved[] = ['job' => CookerJob::of($each->job, $zone), 'reserved' => $each];
@@ -341,17 +340,11 @@ final class KitchenFactory
         );
     }
 
-    /** What the house's own batches of a form say, from two sums the index holds. */
+    /** What the house's own batches of a form say. */
     public function seen(string $form, string $way): UptakeSeen
     {
-        /** @var object{many: int|string, weight: ?float, weighted: ?float} $sums */
-        $sums = BatchYield::query()
-            ->where('form', $form)
-            ->where('way', $way)
-            ->toBase()
-            ->selectRaw('COUNT(*) AS many, SUM(1 / variance) AS weight, SUM(uptake / variance) AS weighted')
-            ->first();
+        $sum = YieldSum::query()->where('form', $form)->where('way', $way)->first();
 
-        return UptakeSeen::sums((int) $sums->many, (float) $sums->weight, (float) $sums->weighted);
+        return $sum === null ? UptakeSeen::none() : UptakeSeen::sums($sum->batches, $sum->weight, $sum->weighted);
     }
 }

@@ -9,7 +9,6 @@ use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Carbon;
-use Kettle\Diary\Stage;
 use Kettle\Reason\Said;
 
 /** Places anew what was to be warmed by now and was not: a plan of this morning is no plan this evening. */
@@ -25,7 +24,7 @@ final class RefreshDiary implements ShouldQueue
         $late = Carbon::now()->subMinutes(self::LATE_MIN)->utc()->format('Y-m-d\TH:i');
         $houses = Batch::query()
             ->withoutGlobalScope('house')
-            ->whereIn('stage', [Stage::Planned, Stage::Steeping])
+            ->where('in_diary', true)
             ->whereNotNull('diary->slots')
             ->select('house_id')
             ->distinct()
@@ -33,8 +32,7 @@ final class RefreshDiary implements ShouldQueue
         foreach (House::query()->whereIn('id', $houses)->get() as $house) {
             $current->within($house, function () use ($diary, $late): void {
                 $stale = Batch::query()
-                    ->whereIn('stage', [Stage::Planned, Stage::Steeping])
-                    ->whereNotNull('diary')
+                    ->where('in_diary', true)
                     ->get(['id', 'house_id', 'diary'])
                     ->contains(
                         fn (Batch $batch) => ($next = $batch->diary?->next()) !== null &&

@@ -32,7 +32,14 @@ class BatchYield extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['strained_at' => 'datetime', 'uptake' => 'float', 'variance' => 'float'];
+    protected $casts = [
+        'oil_ml' => 'decimal:3',
+        'out_ml' => 'decimal:3',
+        'dry_g' => 'decimal:3',
+        'uptake' => 'float',
+        'variance' => 'float',
+        'strained_at' => 'datetime',
+    ];
 
     /** @return BelongsTo<Batch, $this> */
     public function batch(): BelongsTo

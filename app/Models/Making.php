@@ -30,7 +30,9 @@ use Kettle\Recipe\Words;
  * @property Stage $stage
  * @property Carbon $begun_at
  * @property ?Carbon $poured_at
- * @property Carbon $best_before
+ * @property Carbon $best_before of what it was made of, as it was then
+ * @property Carbon $good_until it is no better than its oils are now
+ * @property bool $oil_thrown whether one of its oils was thrown away
  * @property int $tins
  * @property int $tins_left
  * @property string $stands where its tins are
@@ -56,7 +58,8 @@ class Making extends Model
         'stage',
         'begun_at',
         'poured_at',
-        'best_before',
+        'good_until',
+        'oil_thrown',
         'tins',
         'tins_left',
         'stands',
@@ -74,6 +77,8 @@ class Making extends Model
         'begun_at' => 'datetime',
         'poured_at' => 'datetime',
         'best_before' => 'date',
+        'good_until' => 'date',
+        'oil_thrown' => 'boolean',
         'tins' => 'integer',
         'tins_left' => 'integer',
         'verdicts' => 'array',
@@ -90,10 +95,7 @@ class Making extends Model
     /** Until when, Y-m-d: it is no better than its oils are now, whatever they were when it was made. */
     public function goodUntil(): string
     {
-        return min([
-            $this->best_before->format('Y-m-d'),
-            ...$this->batches->map(fn (Batch $batch) => $batch->best_before->format('Y-m-d'))->all(),
-        ]);
+        return $this->good_until->format('Y-m-d');
     }
 
     /** Its name as a sentence keeps it. */

@@ -403,6 +403,7 @@ it('takes Skerry House out and into another, with lines of every kind there is',
     foreach (['batches', 'makings', 'boils', 'lots'] as $what) {
         expect($was[$what])->not->toBe([])->and($is[$what])->toEqual($was[$what], $what);
     }
+    expectKept();
 });
 
 it('knows in its schema each kind of line that a logbook has, and no other', function (string $of, string $lines, array $more) {

@@ -39,16 +39,20 @@ it('carries a house over from when sentences were stored, as they were said', fu
     ]);
     $migrate(array_slice($all, 0, (int) $last));
     $older = DB::connection('older');
+    // What a house has been asked since, it had not been asked then.
+    $then = fn (string $table): array => array_flip(Schema::connection('older')->getColumnListing($table));
     foreach (['users' => [$this->keeper->id], 'houses' => [$this->house->id]] as $table => $ids) {
-        // What a house has been asked since, it had not been asked then.
-        $then = array_flip(Schema::connection('older')->getColumnListing($table));
         $older
             ->table($table)
             ->insert(
-                DB::table($table)->whereIn('id', $ids)->get()->map(fn (stdClass $row) => array_intersect_key((array) $row, $then))->all(),
+                DB::table($table)
+                    ->whereIn('id', $ids)
+                    ->get()
+                    ->map(fn (stdClass $row) => array_intersect_key((array) $row, $then($table)))
+                    ->all(),
             );
     }
-    $row = array_diff_key((array) DB::table('batches')->find($batch->id), ['herbs' => 1, 'oils' => 1]);
+    $row = array_intersect_key((array) DB::table('batches')->find($batch->id), $then('batches'));
     $diary = [
         'slots' => [],
         'cooker' => null,

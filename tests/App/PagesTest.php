@@ -12,7 +12,7 @@ function copies($test, int $count): void
 {
     $first = $test->batch(['jar' => $test->jarOf(505)->uid]);
     $test->fill($first);
-    $row = (array) DB::table('batches')->where('id', $first->id)->first();
+    $row = array_diff_key((array) DB::table('batches')->where('id', $first->id)->first(), ['in_diary' => true]);
     $tasks = DB::table('tasks')->where('batch_id', $first->id)->get();
     for ($n = 2; $n <= $count; $n++) {
         $id = DB::table('batches')->insertGetId([

@@ -15,7 +15,11 @@ import { Tick } from '../parts/Tick'
 import { asTyped, isOwnKind, OF, type OwnKind, type OwnTyped, toSend } from './own'
 
 /** A plant, an oil, a wax or an essential oil that the tables do not have, a measure or a school, entered by the house. */
-export function NewOwn() {
+export default function OwnPage() {
+  return useParams().own ? <ChangeOwn /> : <NewOwn />
+}
+
+function NewOwn() {
   const { kind = 'plant' } = useParams()
   const house = useHouseId()
   const own: OwnKind = isOwnKind(kind) ? kind : 'plant'
@@ -45,7 +49,7 @@ export function NewOwn() {
 }
 
 /** What is known by now of one that was entered. */
-export function ChangeOwn() {
+function ChangeOwn() {
   const { own = '' } = useParams()
   const house = useHouseId()
   const { there, instead } = useArrived(useOfHouse(`/own/${own}`), 'what was entered')

@@ -46,13 +46,13 @@ export default function Bench() {
   const [unsaid, setUnsaid] = useState<string[]>([])
   const reading = useReading()
   const go = useNavigate()
-  const asked = useSettled(wish, 15)
-  const plan = useSaid('reckon', asked)
+  // At each keystroke: what was asked before it is called off, and its sentence stays till the next one comes.
+  const plan = useSaid('reckon', wish)
   const [last, setLast] = useState<Shape<'Plan'>>()
   // Every other way comes after, once it is looked at and the typing has come to rest: the sentence does not wait for it.
-  const rested = useSettled(asked, 200)
+  const rested = useSettled(wish, 200)
   const looked = tab === 'ways' || open === 'method'
-  const sideBySide = useSaid('ways', rested, looked && rested === asked && plan.isSuccess && !plan.isPlaceholderData)
+  const sideBySide = useSaid('ways', rested, looked && rested === wish && plan.isSuccess && !plan.isPlaceholderData)
   // What was last reckoned stays in sight while a wish cannot be.
   if (plan.isSuccess && !plan.isPlaceholderData && plan.data !== last) setLast(plan.data)
 

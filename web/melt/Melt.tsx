@@ -14,7 +14,6 @@ import { useSay } from '../frame/Say'
 import { useDrawnInSlices } from '../frame/slices'
 import { Button, TextButton } from '../parts/Button'
 import { Trouble, Waiting } from '../parts/Notice'
-import { useSettled } from '../parts/settled'
 import { TabList } from '../parts/TabList'
 import { Days } from './Days'
 import { Editor } from './editors/Editor'
@@ -63,10 +62,9 @@ export default function Melt() {
       setQuery({}, { replace: true })
     }
   }, [query, setQuery, setWish])
-  const asked = useSettled(wish, 15)
   const plan = useQuery({
-    queryKey: ['house', house, 'melt', asked],
-    queryFn: ({ signal }) => ask(`/houses/${house}/melt/reckon`, { wish: asked }, signal),
+    queryKey: ['house', house, 'melt', wish],
+    queryFn: ({ signal }) => ask(`/houses/${house}/melt/reckon`, { wish }, signal),
     placeholderData: keepPreviousData,
     retry: false,
   })
@@ -105,7 +103,7 @@ export default function Melt() {
       },
     })
   const stopped = (plan.data?.cautions ?? []).some((note) => note.rank === 'stop')
-  const settled = works && plan.isSuccess && !plan.isPlaceholderData && asked === wish && !stopped
+  const settled = works && plan.isSuccess && !plan.isPlaceholderData && !stopped
   const waits = (plan.data?.days?.oils.length ?? 0) > 0
   const ready = settled && !start.isPending && !waits
   const keepable = settled && !keep.isPending && plan.data?.days?.ready_by != null

@@ -2,10 +2,10 @@
 
 namespace App\Actions\Batches;
 
+use App\Actions\Melt\FollowOils;
 use App\Actions\Melt\WantProduct;
 use App\Actions\Stores\StockLedger;
 use App\Models\Batch;
-use App\Models\BatchYield;
 use App\Models\Bottle;
 use App\Models\Jar;
 use App\Models\Task;
@@ -31,6 +31,8 @@ final readonly class BatchProjector
         private CurrentHouse $current,
         private StockLedger $ledger,
         private WantProduct $wanted,
+        private FollowOils $oils,
+        private KeepYield $yields,
     ) {}
 
     public function refresh(Batch $batch): void
@@ -53,6 +55,9 @@ final readonly class BatchProjector
                 'version' => $batch->version + 1,
             ])
             ->save();
+        if ($batch->wasChanged(['stage', 'best_before'])) {
+            $this->oils->ofBatch($batch);
+        }
         $this->writeTasks($batch, $state);
         $this->writeBottles($batch, $state);
         $this->writeLearned($batch, $state);
@@ -118,21 +123,22 @@ final readonly class BatchProjector
     /** What the next plan learns from. */
     private function writeLearned(Batch $batch, BatchState $state): void
     {
-        BatchYield::query()->where('batch_id', $batch->id)->delete();
         $learned = $state->learned;
-        if ($learned !== null) {
-            BatchYield::query()->create([
-                'batch_id' => $batch->id,
-                'form' => $learned->form,
-                'way' => $learned->way,
-                'oil_ml' => $learned->oilMl,
-                'out_ml' => $learned->outMl,
-                'dry_g' => $learned->dryG,
-                'uptake' => $learned->uptake,
-                'variance' => $learned->variance,
-                'strained_at' => $this->utc($state->progress->strainedAt),
-            ]);
-        }
+        $this->yields->keep(
+            $batch,
+            $learned === null
+                ? null
+                : [
+                    'form' => $learned->form,
+                    'way' => $learned->way,
+                    'oil_ml' => round($learned->oilMl, 3),
+                    'out_ml' => round($learned->outMl, 3),
+                    'dry_g' => round($learned->dryG, 3),
+                    'uptake' => $learned->uptake,
+                    'variance' => $learned->variance,
+                    'strained_at' => $this->utc($state->progress->strainedAt),
+                ],
+        );
     }
 
     private function utc(?\DateTimeImmutable $moment): ?Carbon

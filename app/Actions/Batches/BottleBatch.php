@@ -76,7 +76,7 @@ final readonly class BottleBatch
         $lots = Lot::query()
             ->where('kind', LotKind::Bottle)
             ->whereIn('material', array_column($bottles, 'id'))
-            ->where('left', '>', 0)
+            ->where('holds', true)
             ->orderByRaw('got_on IS NULL, got_on')
             ->orderBy('id')
             ->lockForUpdate()

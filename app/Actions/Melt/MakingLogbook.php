@@ -25,6 +25,7 @@ final readonly class MakingLogbook
         private TakeFromPots $pots,
         private StockLedger $ledger,
         private WhenDone $done,
+        private FollowOils $oils,
     ) {}
 
     /**
@@ -59,6 +60,7 @@ final readonly class MakingLogbook
             $this->bottles->note($making, $batch, round($takes->bottles[$batch->uid], 3));
         }
         $this->pots->noted($making, $takes->boils);
+        $this->oils->of($making);
     }
 
     /** Folds it anew: nothing else writes where it stands, so that can be thrown away and made again at any time. */
@@ -106,6 +108,7 @@ final readonly class MakingLogbook
             $this->bottles->follow($making, $state->takes->bottles);
             $this->pots->follow($making, $state->takes->boils);
             $this->ledger->followUse($making, $state->takes->lots, $strict);
+            $this->oils->of($making);
         }
 
         return $state;

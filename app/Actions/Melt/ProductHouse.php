@@ -38,7 +38,7 @@ final readonly class ProductHouse
         $product = $table->products()[is_string($wish['product'] ?? null) ? $wish['product'] : 'salve'] ?? null;
         $carriers = [...array_values(array_filter($oils, is_string(...))), ...$named('id'), ...array_filter([$product?->carrier])];
         $made = Making::query()
-            ->where(fn ($query) => $query->whereNotNull('loss')->orWhereRaw('JSON_LENGTH(verdicts) > 0'))
+            ->where('taught', true)
             ->orderByDesc('id')
             ->limit(self::LEARNED)
             ->get(['id', 'house_id', 'loss', 'verdicts'])

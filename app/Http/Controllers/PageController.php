@@ -4,7 +4,6 @@ namespace App\Http\Controllers;
 
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
-use Illuminate\Support\Str;
 
 /** The one page that every address of the interface opens. */
 final class PageController extends Controller
@@ -14,24 +13,8 @@ final class PageController extends Controller
 
     private const SENTENCE_FONT = 'besley-latin-wght-normal';
 
-    /** What each place asks for first, `*` being the name of what is looked at: asked beside the script, and not after it. */
-    private const ASKS = [
-        'today' => ['/today'],
-        'bench' => ['', '/materials'],
-        'boil' => ['/materials'],
-        'recipes' => ['/recipes'],
-        'recipes/*' => ['/recipes/*'],
-        'shelf' => ['/shelf'],
-        'batch/*' => ['/batches/*'],
-        'press' => ['/press'],
-        'melt' => ['/melt', '/makings', '/wanted'],
-        'making/*' => ['/makings/*'],
-        'stove' => ['/stove'],
-        'stove/*' => ['/stove/*'],
-        'diary' => ['/diary'],
-        'stores/*' => ['/lots/*'],
-        'house' => ['', '/people', '/materials'],
-    ];
+    /** @var list<array{address: string, script: string, asks: list<string>}>|null */
+    private static ?array $places = null;
 
     /** @var array<string, array{file: string, css?: list<string>, assets?: list<string>, imports?: list<string>}>|null */
     private static ?array $manifest = null;
@@ -39,6 +22,8 @@ final class PageController extends Controller
     public function __invoke(Request $request, DoorController $door): View
     {
         $entry = $this->manifest()['web/main.tsx'] ?? abort(503);
+
+        [$place, $asks] = $this->place($request);
 
         return view('page', [
             'nonce' => $request->attributes->get('nonce'),
@@ -50,39 +35,50 @@ final class PageController extends Controller
                 fn (string $file) => str_contains($file, self::TEXT_FONT) ||
                     (in_array($request->segment(3), ['bench', 'melt'], true) && str_contains($file, self::SENTENCE_FONT)),
             ),
-            'preloads' => array_values(array_diff($this->scripts(['web/main.tsx', $this->place($request)]), [$entry['file']])),
-            'asks' => $this->asks($request),
+            'preloads' => array_values(array_diff($this->scripts(['web/main.tsx', $place]), [$entry['file']])),
+            'asks' => $asks,
             // Who is signed in is asked for by every place; said here, nothing waits for it.
             'me' => $door->me($request),
         ]);
     }
 
-    /** The part of the interface that an address opens, so that it is fetched beside the rest and not after it. */
-    private function place(Request $request): string
+    /**
+     * The part of the interface that an address of a house opens, and what it asks for first, so that both are fetched beside the
+     * rest and not after it: web/places.json, by which the interface itself finds its way.
+     *
+     * @return array{string, list<string>} its script, as the manifest has it, and addresses of the API
+     */
+    private function place(Request $request): array
     {
-        $place = $request->segment(1) === 'h' ? (string) $request->segment(3) : 'door';
-        $name = ucfirst($place);
-        foreach (["web/{$place}/{$name}.tsx", "web/{$place}/{$name}Page.tsx"] as $key) {
-            if (isset($this->manifest()[$key])) {
-                return $key;
+        /** @var list<string> $segments */
+        $segments = $request->segments();
+        if (array_shift($segments) !== 'h') {
+            return ['web/door/Door.tsx', []];
+        }
+        $house = (string) array_shift($segments);
+        foreach ($this->places() as ['address' => $address, 'script' => $script, 'asks' => $asks]) {
+            $with = [];
+            foreach (array_map(null, explode('/', $address), $segments) as [$part, $segment]) {
+                if ($part === null || $segment === null || ($part[0] !== ':' && $part !== $segment)) {
+                    continue 2;
+                }
+                $with += $part[0] === ':' ? [$part => rawurlencode($segment)] : [];
             }
+            $about = fn (string $path): string => '/api/houses/'.rawurlencode($house).strtr($path, $with);
+
+            return ["web/{$script}.tsx", $request->user() === null ? [] : array_map($about, $asks)];
         }
 
-        return '';
+        return ['', []];
     }
 
-    /** @return list<string> what the address asks for first */
-    private function asks(Request $request): array
+    /** @return list<array{address: string, script: string, asks: list<string>}> */
+    private function places(): array
     {
-        if ($request->user() === null || $request->segment(1) !== 'h' || $request->segment(5) !== null) {
-            return [];
-        }
-        $house = rawurlencode((string) $request->segment(2));
-        $place = (string) $request->segment(3);
-        $what = (string) $request->segment(4);
-        $known = self::ASKS[$what === '' ? $place : (Str::isUlid($what) ? "{$place}/*" : '')] ?? [];
+        /** @var list<array{address: string, script: string, asks: list<string>}> $read */
+        $read = self::$places ?? json_decode((string) file_get_contents(base_path('web/places.json')), true);
 
-        return array_map(fn (string $path) => "/api/houses/{$house}".str_replace('*', $what, $path), $known);
+        return self::$places = $read;
     }
 
     /**

@@ -47,15 +47,18 @@ final class StoresController extends Controller
         $kind = LotKind::tryFrom($this->asked($request, 'kind'));
         $asked = mb_substr(trim($this->asked($request, 'q')), 0, 80);
         $page = max(1, min(10_000, (int) $this->asked($request, 'page')));
+        $used = $this->asked($request, 'used') === '1';
         $counts = Lot::query()
-            ->where('left', '>', 0)
+            ->where('holds', true)
             ->groupBy('kind')
             ->toBase()
             ->selectRaw('kind, COUNT(*) AS many')
-            ->pluck('many', 'kind');
+            ->pluck('many', 'kind')
+            ->map(fn (mixed $many): int => is_numeric($many) ? (int) $many : 0)
+            ->all();
         $query = Lot::query()
             ->when($kind !== null, fn (Builder $lots) => $lots->where('kind', $kind))
-            ->when($this->asked($request, 'used') !== '1', fn (Builder $lots) => $lots->where('left', '>', 0))
+            ->when(! $used, fn (Builder $lots) => $lots->where('holds', true))
             ->when(
                 $asked !== '',
                 fn (Builder $lots) => $lots->where(
@@ -64,15 +67,16 @@ final class StoresController extends Controller
                         ->orWhere('got_where', 'like', '%'.addcslashes($asked, '%_\\').'%'),
                 ),
             );
-        $total = $query->count();
+        // What the tabs say is counted once.
+        $total = match (true) {
+            $used || $asked !== '' => $query->count(),
+            $kind === null => array_sum($counts),
+            default => $counts[$kind->value] ?? 0,
+        };
         $lots = $query->orderBy('called')->orderBy('best_before')->orderBy('id')->forPage($page, self::PAGE)->get();
 
         return new StoresPage(
-            array_map(
-                fn (string $id, string $name) => new LotKindTab($id, $name, is_numeric($many = $counts[$id] ?? 0) ? (int) $many : 0),
-                array_keys(self::NAMES),
-                self::NAMES,
-            ),
+            array_map(fn (string $id, string $name) => new LotKindTab($id, $name, $counts[$id] ?? 0), array_keys(self::NAMES), self::NAMES),
             array_values($lots->map($this->words->view(...))->all()),
             $total,
             $page,

@@ -10,6 +10,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 /** For models whose rows belong to one house: scoped, and stamped, by construction. */
 trait BelongsToHouse
 {
+    use QuickReads;
+
     /** @var array<class-string, array<string, string>> */
     private static array $castsOf = [];
 

@@ -46,7 +46,7 @@ final readonly class HouseLinks
             Lot::query()
                 ->where('kind', $kind)
                 ->where('material', $material)
-                ->where('left', '>', 0)
+                ->where('holds', true)
                 ->orderBy('got_on')
                 ->limit(self::MOST)
                 ->get()

@@ -5,6 +5,7 @@ namespace App\Pages\Almanac;
 use App\House\KitchenFactory;
 use App\Models\Batch;
 use App\Models\BatchYield;
+use App\Models\YieldSum;
 use App\Responses\Almanac\YieldLine;
 use App\Responses\Almanac\YieldStep;
 use App\Responses\Almanac\YieldView;
@@ -30,22 +31,17 @@ final readonly class YieldPresenter
      */
     public function lines(?string $form = null): array
     {
-        $rows = BatchYield::query()
-            ->when($form !== null, fn ($query) => $query->whereIn('form', [$form, $form.', wet']))
-            ->groupBy('form', 'way')
-            ->orderBy('form')
-            ->orderBy('way')
-            ->toBase()
-            ->selectRaw('form, way, COUNT(*) AS many, SUM(1 / variance) AS weight, SUM(uptake / variance) AS weighted')
-            ->get();
-
-        $lines = [];
-        /** @var object{form: string, way: string, many: int, weight: string, weighted: string} $row */
-        foreach ($rows as $row) {
-            $lines[] = $this->line($row->form, $row->way, UptakeSeen::sums($row->many, (float) $row->weight, (float) $row->weighted));
-        }
-
-        return $lines;
+        return array_values(
+            YieldSum::query()
+                ->when($form !== null, fn ($query) => $query->whereIn('form', [$form, $form.', wet']))
+                ->orderBy('form')
+                ->orderBy('way')
+                ->get()
+                ->map(
+                    fn (YieldSum $sum) => $this->line($sum->form, $sum->way, UptakeSeen::sums($sum->batches, $sum->weight, $sum->weighted)),
+                )
+                ->all(),
+        );
     }
 
     /** How one figure narrowed; of very many batches the last are drawn, from what all together say. */

@@ -77,7 +77,7 @@ final readonly class HerbFinder
         $here = $unlisted = [];
         $rows = Lot::query()
             ->where('kind', LotKind::Herb)
-            ->where('left', '>', 0)
+            ->where('holds', true)
             ->toBase()
             ->select('material', 'called', 'form')
             ->distinct()

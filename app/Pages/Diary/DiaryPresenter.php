@@ -55,8 +55,7 @@ final readonly class DiaryPresenter
         $availability = $this->kitchens->availability();
         $to = $from->modify('+'.self::DAYS.' days');
         $batches = Batch::query()
-            ->whereIn('stage', [Stage::Planned, Stage::Steeping])
-            ->whereNotNull('diary')
+            ->where('in_diary', true)
             ->orderBy('id')
             ->limit(self::BATCHES)
             ->get(['id', 'uid', 'herbs', 'diary', 'version', 'house_id']);

@@ -121,13 +121,12 @@ final readonly class MakingPage
     {
         $rows = fn (Stage ...$stages) => Making::query()
             ->select(Making::LISTED)
-            ->with('batches:id,house_id,best_before')
             ->whereIn('stage', $stages)
             ->orderByDesc('begun_at')
             ->orderByDesc('id')
             ->limit(self::LISTED + 1);
         $open = $rows(Stage::Planned, Stage::Making)->get();
-        $made = $rows(Stage::Poured)->where('tins_left', '>', 0)->get();
+        $made = $rows(Stage::Poured)->where('holds', true)->get();
 
         return new MakingList(
             array_map($this->card(...), array_slice(array_values($open->all()), 0, self::LISTED)),

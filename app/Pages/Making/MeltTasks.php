@@ -7,7 +7,6 @@ use App\House\KitchenFactory;
 use App\House\Times;
 use App\Models\Making;
 use App\Responses\Today\AtTheMelt;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Kettle\Batch\Stored;
 use Kettle\Diary\Stage as BatchStage;
@@ -51,25 +50,16 @@ final readonly class MeltTasks
             ->get();
     }
 
-    /** @return Collection<int, Making> past their day, or of an oil that was thrown away, and still here */
+    /** @return Collection<int, Making> thrown away, of an oil that was, or past their day; and still here */
     private function wrong(): Collection
     {
         $today = $this->kitchens->now()->format('Y-m-d');
 
         return Making::query()
             ->select(Making::LISTED)
-            ->where('tins_left', '>', 0)
-            ->where(
-                fn (Builder $either) => $either
-                    ->where('stage', Stage::Discarded)
-                    ->orWhere('best_before', '<', $today)
-                    ->orWhereHas(
-                        'batches',
-                        fn (Builder $batch) => $batch->where('stage', BatchStage::Discarded)->orWhere('batches.best_before', '<', $today),
-                    ),
-            )
-            ->with('batches:id,house_id,code,stage,best_before')
-            ->orderBy('best_before')
+            ->where('wrong_after', '<', $today)
+            ->with('batches:id,house_id,code,stage')
+            ->orderBy('wrong_after')
             ->orderBy('id')
             ->limit(self::LISTED)
             ->get();

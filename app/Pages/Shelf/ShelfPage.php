@@ -103,7 +103,7 @@ final readonly class ShelfPage
         foreach (
             Lot::query()
                 ->where('called', 'like', '%'.$like)
-                ->where('left', '>', 0)
+                ->where('holds', true)
                 ->orderBy('called')
                 ->limit(5)
                 ->get() as $lot
@@ -150,7 +150,6 @@ final readonly class ShelfPage
 
         return Making::query()
             ->select(Making::LISTED)
-            ->with('batches:id,house_id,best_before')
             ->where(
                 fn (Builder $either) => $either->where('code', 'like', $like)->orWhere(function (Builder $all) use ($words): void {
                     foreach ($words as $word) {

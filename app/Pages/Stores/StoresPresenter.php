@@ -118,7 +118,7 @@ final readonly class StoresPresenter
         $kitchen = $this->kitchens->plain();
         $tasks = [];
         $aged = Lot::query()
-            ->where('left', '>', 0)
+            ->where('holds', true)
             ->where(
                 fn (Builder $query) => $query
                     ->where('ages_on', '<=', $kitchen->today()->format('Y-m-d'))

@@ -1,0 +1,130 @@
+<?php
+
+use App\Actions\Batches\BatchProjector;
+use App\Demo\SkerryHouse;
+use App\Models\Batch;
+use App\Models\Lot;
+use App\Models\Tenancy\CurrentHouse;
+use App\Models\Tenancy\QuickReads;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+
+require_once dirname(__DIR__).'/Begun.php';
+require_once dirname(__DIR__).'/Kept.php';
+require_once dirname(__DIR__).'/Pressed.php';
+
+it('keeps what batches of a form gave through whatever is written, undone and thrown away', function () {
+    $sum = fn (): array => (array) DB::table('yield_sums')->where('house_id', $this->house->id)->sole();
+    $first = bottledBatch([], '120 mL', [50 => 2]);
+    $one = $sum();
+    expect($one)->toMatchArray(['form' => 'root', 'batches' => 1]);
+    $second = bottledBatch([], '115 mL', [50 => 2]);
+    expect($sum()['batches'])->toBe(2);
+    expectKept();
+    // Thrown away for what it was, it is not learned from; the line undone, it is again.
+    $this->atHouse('POST', "{$second}/discard", ['reason' => 'it spilled'])->assertOk();
+    expect($sum())->toEqualWithDelta($one, 1e-9);
+    $this->atHouse('POST', "{$second}/undo", ['entry' => $this->atHouse('GET', $second)->json('entries.0.id')])->assertOk();
+    expect($sum()['batches'])->toBe(2);
+    // What says nothing of it changes nothing; and neither does folding it anew, again and again.
+    $this->atHouse('POST', "{$first}/notes", ['note' => 'smells of hay'])->assertOk();
+    app(CurrentHouse::class)->within($this->house, function () {
+        foreach ([...Batch::query()->get(), ...Batch::query()->get()] as $batch) {
+            app(BatchProjector::class)->refresh($batch);
+        }
+    });
+    expect($sum()['batches'])->toBe(2);
+    expectKept();
+    // None is left: neither is their sum.
+    foreach ([$first, $second] as $each) {
+        $this->atHouse('POST', "{$each}/discard", ['reason' => 'all of it'])->assertOk();
+    }
+    expect(DB::table('yield_sums')->where('house_id', $this->house->id)->count())->toBe(0);
+});
+
+it('keeps until when a product is good as its oils change, are thrown away and are poured back', function () {
+    [$made, $batch] = begunSalve();
+    expectKept();
+    $path = "/makings/{$made['id']}";
+    $this->atHouse('POST', "{$path}/pour", ['tins' => [['ml' => 30, 'count' => 2]]])->assertOk();
+    $this->atHouse('POST', "/batches/{$batch}/keep", ['place' => 'room', 'glass' => 'clear'])->assertOk();
+    expectKept();
+    $kept = fn (): array => (array) DB::table('makings')
+        ->where('uid', $made['id'])
+        ->first(['good_until', 'oil_thrown', 'wrong_after']);
+    $shorter = $kept();
+    expect($shorter['good_until'])->toBeLessThan(DB::table('makings')->where('uid', $made['id'])->value('best_before'));
+    $this->atHouse('POST', "/batches/{$batch}/discard", ['reason' => 'smells of paint'])->assertOk();
+    expect($kept()['wrong_after'])->toBe('1000-01-01');
+    expectKept();
+    $this->atHouse('POST', "/batches/{$batch}/undo", [
+        'entry' => $this->atHouse('GET', "/batches/{$batch}")->json('entries.0.id'),
+    ])->assertOk();
+    expect($kept())->toBe($shorter);
+    $this->atHouse('POST', "{$path}/discard", ['reason' => 'grained'])->assertOk();
+    expectKept();
+});
+
+it('keeps them so in all of Skerry House', function () {
+    config(['kettle.demo' => true]);
+    DB::table('houses')->where('is_demo', true)->delete();
+    Artisan::call('kettle:demo');
+    $house = SkerryHouse::find()->id;
+    expect(DB::table('yield_sums')->where('house_id', $house)->count())
+        ->toBeGreaterThan(0)
+        ->and(DB::table('makings')->where('house_id', $house)->whereNotNull('wrong_after')->count())
+        ->toBeGreaterThan(0);
+    expectKept();
+});
+
+it('reads each column of each row of Skerry House as Eloquent by itself does', function () {
+    config(['kettle.demo' => true]);
+    DB::table('houses')->where('is_demo', true)->delete();
+    Artisan::call('kettle:demo');
+    $house = SkerryHouse::find();
+    $kinds = [];
+    foreach (glob(app_path('Models/*.php')) ?: [] as $file) {
+        $model = 'App\\Models\\'.basename($file, '.php');
+        if (! in_array(QuickReads::class, class_uses_recursive($model), true)) {
+            continue;
+        }
+        $rows = app(CurrentHouse::class)->within($house, fn () => $model::query()->limit(60)->get());
+        foreach ($rows as $row) {
+            foreach (array_keys($row->getAttributes()) as $column) {
+                [$quick, $own] = [$row->getAttribute($column), $row->getAttributeValue($column)];
+                $kinds[get_debug_type($own)] = true;
+                expect($quick)->toEqual($own, "{$model} {$column}");
+                expect(get_debug_type($quick))->toBe(get_debug_type($own), "{$model} {$column}");
+            }
+        }
+    }
+    expect($kinds)->toHaveKeys(['int', 'float', 'bool', 'string', 'null', 'array', Carbon::class]);
+});
+
+it('reads as Eloquent does also what was set and is not kept yet', function () {
+    $lot = new Lot(['best_before' => Carbon::parse('2026-11-24T15:00:00Z'), 'checked_at' => '2026-11-24T15:00:00Z', 'version' => '3']);
+    foreach (['best_before', 'checked_at', 'version', 'price'] as $column) {
+        expect($lot->getAttribute($column))->toEqual($lot->getAttributeValue($column), $column);
+    }
+    expect($lot->best_before?->format('H:i'))->toBe('00:00')->and($lot->version)->toBe(3);
+});
+
+it('counts of Stores what still holds something, as its list does', function () {
+    foreach ([['calendula', 50], ['yarrow', 20], ['sage', 0]] as [$herb, $left]) {
+        $lot = $this->atHouse('POST', '/lots', [
+            'lot' => ['kind' => 'herb', 'material' => $herb, 'called' => $herb, 'amount' => '50 g'],
+        ])
+            ->assertOk()
+            ->json('lot.id');
+        DB::table('lots')
+            ->where('uid', $lot)
+            ->update(['left' => $left]);
+    }
+    foreach (['kind=herb' => 2, 'kind=' => 2, 'kind=carrier' => 0, 'kind=herb&q=sag' => 0, 'kind=herb&used=1' => 3] as $asked => $many) {
+        $page = $this->atHouse('GET', "/stores?{$asked}")
+            ->assertOk()
+            ->json();
+        expect($page['total'])->toBe($many, $asked)->and($page['lots'])->toHaveCount($many, $asked);
+    }
+});

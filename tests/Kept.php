@@ -1,0 +1,42 @@
+<?php
+
+use Illuminate\Support\Facades\DB;
+
+/*
+ * What pages read instead of all a house ever had is kept beside the rows it is of: here each is made of those rows again.
+ */
+function expectKept(): void
+{
+    $sums = fn (string $from, string $columns): array => collect(DB::select("SELECT house_id, form, way, {$columns} FROM {$from}"))
+        ->keyBy(fn (stdClass $row) => "{$row->house_id} {$row->form} {$row->way}")
+        ->sortKeys()
+        ->all();
+    $kept = $sums('yield_sums', 'batches, weight, weighted');
+    $rows = $sums(
+        'yields GROUP BY house_id, form, way',
+        'COUNT(*) AS batches, SUM(1 / variance) AS weight, SUM(uptake / variance) AS weighted',
+    );
+    expect(array_keys($kept))->toBe(array_keys($rows));
+    foreach ($rows as $key => $row) {
+        expect((int) $kept[$key]->batches)->toBe((int) $row->batches, $key);
+        expect((float) $kept[$key]->weight)->toEqualWithDelta((float) $row->weight, 1e-9 * (float) $row->weight);
+        expect((float) $kept[$key]->weighted)->toEqualWithDelta((float) $row->weighted, 1e-9 * abs((float) $row->weighted) + 1e-9);
+    }
+    foreach (DB::table('makings')->get() as $making) {
+        $oils = DB::table('making_batches')
+            ->join('batches', 'batches.id', '=', 'making_batches.batch_id')
+            ->where('making_id', $making->id)
+            ->get(['batches.best_before', 'batches.stage']);
+        $thrown = $oils->contains('stage', 'discarded');
+        $until = min([$making->best_before, ...$oils->pluck('best_before')]);
+        expect([$making->good_until, (bool) $making->oil_thrown])->toBe([$until, $thrown], $making->code);
+        expect($making->wrong_after)->toBe(
+            match (true) {
+                $making->tins_left === 0 => null,
+                $thrown || $making->stage === 'discarded' => '1000-01-01',
+                default => $until,
+            },
+            $making->code,
+        );
+    }
+}
