@@ -34,7 +34,7 @@ function row(string $table, int $id): array
     /** @var array<string, mixed> $row */
     $row = (array) DB::table($table)->where('id', $id)->first();
 
-    return array_diff_key($row, array_flip(['holds', 'wrong_after', 'taught', 'in_diary']));
+    return array_diff_key($row, array_flip(['holds', 'thing', 'wrong_after', 'taught', 'in_diary']));
 }
 
 /** A house with so many batches: one made by doing, the rest copied in the database with their days spread. */

@@ -22,6 +22,15 @@ function expectKept(): void
         expect((float) $kept[$key]->weight)->toEqualWithDelta((float) $row->weight, 1e-9 * (float) $row->weight);
         expect((float) $kept[$key]->weighted)->toEqualWithDelta((float) $row->weighted, 1e-9 * abs((float) $row->weighted) + 1e-9);
     }
+    foreach (['batches' => ['stage', '1 = 1'], 'lots' => ['kind', '`left` > 0 AND deleted_at IS NULL']] as $table => [$by, $which]) {
+        $counted = fn (array $rows): array => collect($rows)
+            ->mapWithKeys(fn (stdClass $row) => ["{$row->house_id} {$row->kind}" => (int) $row->many])
+            ->sortKeys()
+            ->all();
+        expect($counted(DB::select("SELECT * FROM tallies WHERE what = '{$table}' AND many <> 0")))->toBe(
+            $counted(DB::select("SELECT house_id, {$by} AS kind, COUNT(*) AS many FROM {$table} WHERE {$which} GROUP BY house_id, {$by}")),
+        );
+    }
     foreach (DB::table('makings')->get() as $making) {
         $oils = DB::table('making_batches')
             ->join('batches', 'batches.id', '=', 'making_batches.batch_id')

@@ -185,7 +185,7 @@ final class KitchenFactory
             ->where('holds', true)
             ->where($which)
             ->selectRaw(
-                "id, ROW_NUMBER() OVER (PARTITION BY kind, material, IF(material = '', called, ''), COALESCE(state, '')
+                "id, ROW_NUMBER() OVER (PARTITION BY thing
                 ORDER BY COALESCE(best_before < ?, 0) OR COALESCE(verdict = 'past', 0), best_before IS NULL,
                     best_before, got_on, id) AS place",
                 [$this->now()->format('Y-m-d')],

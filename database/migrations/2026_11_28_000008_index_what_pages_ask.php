@@ -11,14 +11,26 @@ use Illuminate\Support\Facades\Schema;
  */
 return new class extends Migration
 {
+    /** By what column the rows of a table are counted, and which of them. */
+    private const TALLIED = ['batches' => ['stage', '1'], 'lots' => ['kind', '%s.`left` > 0 AND %s.deleted_at IS NULL']];
+
     public function up(): void
     {
         Schema::table('lots', function (Blueprint $table): void {
-            $table->boolean('holds')->storedAs('`left` > 0');
+            $table->boolean('holds')->storedAs('`left` > 0 AND deleted_at IS NULL');
+            // What is taken for one another, as a number: quicker to set in order than its four names.
+            $table
+                ->unsignedBigInteger('thing')
+                ->storedAs("CONV(LEFT(MD5(CONCAT_WS('|', kind, material, IF(material = '', called, ''), state)), 15), 16, 10)");
+            // All that is asked of many at once; the rows are read of the few that are wanted.
             $table->index(
-                ['house_id', 'holds', 'deleted_at', 'kind', 'material', 'state', 'best_before', 'verdict', 'got_on', 'called'],
+                [
+                    ...['house_id', 'holds', 'kind', 'material', 'thing', 'best_before', 'verdict', 'got_on', 'called'],
+                    ...['left', 'price', 'got', 'deleted_at'],
+                ],
                 'lots_held',
             );
+            $table->index(['house_id', 'holds', 'kind', 'called', 'best_before', 'id'], 'lots_listed');
         });
         Schema::table('makings', function (Blueprint $table): void {
             // No later than its oils are good, and whether one of them was thrown away.
@@ -43,10 +55,13 @@ return new class extends Migration
             $table->index(['house_id', 'wrong_after', 'id']);
             $table->index(['house_id', 'stage', 'holds', 'begun_at', 'id']);
             $table->index(['house_id', 'taught', 'id']);
+            $table->index(['house_id', 'id']);
         });
         Schema::table('batches', function (Blueprint $table): void {
             $table->boolean('in_diary')->storedAs("diary IS NOT NULL AND stage IN ('planned', 'steeping')");
             $table->index(['in_diary', 'house_id', 'id']);
+            // The last of one house, without walking past those of every other.
+            $table->index(['house_id', 'id']);
         });
         Schema::table('tasks', function (Blueprint $table): void {
             $table->index(['house_id', 'open', 'due_at']);
@@ -61,21 +76,67 @@ return new class extends Migration
             $table->double('weighted');
             $table->primary(['house_id', 'form', 'way']);
         });
+        $this->tally();
         DB::statement(
             'INSERT INTO yield_sums SELECT house_id, form, way, COUNT(*), SUM(1 / variance), SUM(uptake / variance)
             FROM yields GROUP BY house_id, form, way',
         );
     }
 
+    /** How many of a kind there are, counted by the database with each row: nobody who writes one can forget it. */
+    private function tally(): void
+    {
+        Schema::create('tallies', function (Blueprint $table): void {
+            $table->foreignId('house_id')->constrained()->cascadeOnDelete();
+            $table->string('what', 12);
+            $table->string('kind', 12);
+            $table->integer('many');
+            $table->primary(['house_id', 'what', 'kind']);
+        });
+        foreach (self::TALLIED as $table => [$by, $counts]) {
+            $is = fn (string $row): string => '('.sprintf($counts, $row, $row).')';
+            $more = "INSERT INTO tallies VALUES (NEW.house_id, '{$table}', NEW.{$by}, 1) ON DUPLICATE KEY UPDATE many = many + 1;";
+            $less = "UPDATE tallies SET many = many - 1 WHERE house_id = OLD.house_id AND what = '{$table}' AND kind = OLD.{$by};";
+            foreach (
+                [
+                    'added' => ['INSERT', "IF {$is('NEW')} THEN {$more} END IF;"],
+                    'changed' => [
+                        'UPDATE',
+                        "IF {$is('OLD')} <> {$is('NEW')} OR OLD.{$by} <> NEW.{$by} THEN
+                            IF {$is('NEW')} THEN {$more} END IF;
+                            IF {$is('OLD')} THEN {$less} END IF;
+                        END IF;",
+                    ],
+                    'gone' => ['DELETE', "IF {$is('OLD')} THEN {$less} END IF;"],
+                ] as $when => [$event, $does]
+            ) {
+                DB::unprepared("CREATE TRIGGER {$table}_{$when} AFTER {$event} ON {$table} FOR EACH ROW BEGIN {$does} END");
+            }
+            DB::statement(
+                "INSERT INTO tallies SELECT house_id, '{$table}', {$by}, COUNT(*) FROM {$table} WHERE {$is(
+                    $table,
+                )} GROUP BY house_id, {$by}",
+            );
+        }
+    }
+
     public function down(): void
     {
+        foreach (array_keys(self::TALLIED) as $table) {
+            foreach (['added', 'changed', 'gone'] as $when) {
+                DB::unprepared("DROP TRIGGER {$table}_{$when}");
+            }
+        }
+        Schema::dropIfExists('tallies');
         Schema::dropIfExists('yield_sums');
         Schema::table('tasks', fn (Blueprint $table) => $table->dropIndex(['house_id', 'open', 'due_at']));
         Schema::table('batches', function (Blueprint $table): void {
+            $table->dropIndex(['house_id', 'id']);
             $table->dropIndex(['in_diary', 'house_id', 'id']);
             $table->dropColumn('in_diary');
         });
         Schema::table('makings', function (Blueprint $table): void {
+            $table->dropIndex(['house_id', 'id']);
             $table->dropIndex(['house_id', 'taught', 'id']);
             $table->dropIndex(['house_id', 'stage', 'holds', 'begun_at', 'id']);
             $table->dropIndex(['house_id', 'wrong_after', 'id']);
@@ -83,8 +144,9 @@ return new class extends Migration
             $table->dropColumn(['oil_thrown', 'good_until']);
         });
         Schema::table('lots', function (Blueprint $table): void {
+            $table->dropIndex('lots_listed');
             $table->dropIndex('lots_held');
-            $table->dropColumn('holds');
+            $table->dropColumn(['thing', 'holds']);
         });
     }
 };

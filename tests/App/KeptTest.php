@@ -9,6 +9,8 @@ use App\Models\Tenancy\QuickReads;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Kettle\Batch\Shelf;
+use Kettle\Diary\Stage;
 
 require_once dirname(__DIR__).'/Begun.php';
 require_once dirname(__DIR__).'/Kept.php';
@@ -92,14 +94,15 @@ it('reads each column of each row of Skerry House as Eloquent by itself does', f
         $rows = app(CurrentHouse::class)->within($house, fn () => $model::query()->limit(60)->get());
         foreach ($rows as $row) {
             foreach (array_keys($row->getAttributes()) as $column) {
-                [$quick, $own] = [$row->getAttribute($column), $row->getAttributeValue($column)];
+                [$quick, $again, $own] = [$row->getAttribute($column), $row->getAttribute($column), $row->getAttributeValue($column)];
+                expect($again)->toEqual($quick, "{$model} {$column}");
                 $kinds[get_debug_type($own)] = true;
                 expect($quick)->toEqual($own, "{$model} {$column}");
                 expect(get_debug_type($quick))->toBe(get_debug_type($own), "{$model} {$column}");
             }
         }
     }
-    expect($kinds)->toHaveKeys(['int', 'float', 'bool', 'string', 'null', 'array', Carbon::class]);
+    expect($kinds)->toHaveKeys(['int', 'float', 'bool', 'string', 'null', 'array', Carbon::class, Stage::class, Shelf::class]);
 });
 
 it('reads as Eloquent does also what was set and is not kept yet', function () {
@@ -121,10 +124,34 @@ it('counts of Stores what still holds something, as its list does', function () 
             ->where('uid', $lot)
             ->update(['left' => $left]);
     }
+    expectKept();
     foreach (['kind=herb' => 2, 'kind=' => 2, 'kind=carrier' => 0, 'kind=herb&q=sag' => 0, 'kind=herb&used=1' => 3] as $asked => $many) {
         $page = $this->atHouse('GET', "/stores?{$asked}")
             ->assertOk()
             ->json();
         expect($page['total'])->toBe($many, $asked)->and($page['lots'])->toHaveCount($many, $asked);
     }
+    // Of another kind, used up again, put away, and gone altogether.
+    $herbs = fn () => DB::table('lots')->where('house_id', $this->house->id);
+    foreach (
+        [
+            fn () => $herbs()
+                ->where('material', 'yarrow')
+                ->update(['kind' => 'addition']),
+            fn () => $herbs()
+                ->where('material', 'yarrow')
+                ->update(['kind' => 'herb', 'left' => 0]),
+            fn () => $herbs()
+                ->where('material', 'sage')
+                ->update(['left' => 1, 'deleted_at' => now()]),
+            fn () => $herbs()
+                ->where('material', 'sage')
+                ->update(['deleted_at' => null]),
+            fn () => $herbs()->where('material', 'calendula')->delete(),
+        ] as $change
+    ) {
+        $change();
+        expectKept();
+    }
+    expect($this->atHouse('GET', '/stores?kind=herb')->json('lots.*.called'))->toBe(['sage']);
 });

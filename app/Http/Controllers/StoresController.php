@@ -9,6 +9,7 @@ use App\Actions\Stores\SaveLot;
 use App\Files\CsvException;
 use App\Http\Requests;
 use App\Models\Lot;
+use App\Models\Tally;
 use App\OpenApi\Operation;
 use App\Pages\Stores\LotLinesPage;
 use App\Pages\Stores\StoresPresenter;
@@ -48,17 +49,12 @@ final class StoresController extends Controller
         $asked = mb_substr(trim($this->asked($request, 'q')), 0, 80);
         $page = max(1, min(10_000, (int) $this->asked($request, 'page')));
         $used = $this->asked($request, 'used') === '1';
-        $counts = Lot::query()
-            ->where('holds', true)
-            ->groupBy('kind')
-            ->toBase()
-            ->selectRaw('kind, COUNT(*) AS many')
-            ->pluck('many', 'kind')
-            ->map(fn (mixed $many): int => is_numeric($many) ? (int) $many : 0)
-            ->all();
+        $counts = Tally::of('lots');
         $query = Lot::query()
             ->when($kind !== null, fn (Builder $lots) => $lots->where('kind', $kind))
             ->when(! $used, fn (Builder $lots) => $lots->where('holds', true))
+            // The database takes another, that has what is used up as well.
+            ->when(! $used && $asked === '' && $kind !== null, fn (Builder $lots) => $lots->forceIndex('lots_listed'))
             ->when(
                 $asked !== '',
                 fn (Builder $lots) => $lots->where(

@@ -22,7 +22,8 @@ trait QuickReads
     {
         $read = self::$reads[static::class][$key] ??= $this->howRead($key);
         if ($read === 'eloquent' || ! array_key_exists($key, $this->attributes)) {
-            return parent::getAttribute($key);
+            // What a class has read stays as it was read; Eloquent would write all such columns out at every look.
+            return $this->classCastCache[$key] ?? parent::getAttribute($key);
         }
         $value = $this->attributes[$key];
 
@@ -33,6 +34,7 @@ trait QuickReads
             $read === 'integer' => (int) $value,
             $read === 'float' => (float) $value,
             $read === 'boolean' => (bool) $value,
+            is_a($read, \BackedEnum::class, true) => $read::from(is_int($value) ? $value : (string) $value),
             preg_match(self::MOMENT, (string) $value) !== 1 => parent::getAttribute($key),
             $read === 'date' => new Carbon(substr((string) $value, 0, 10)),
             default => new Carbon((string) $value),
@@ -46,7 +48,7 @@ trait QuickReads
         return match (true) {
             $this->hasAnyGetMutator($key), $cast === null && in_array($key, $this->getDates(), true) => 'eloquent',
             $cast === null => 'as it is',
-            in_array($cast, ['integer', 'float', 'boolean', 'date', 'datetime'], true) => $cast,
+            is_a($cast, \BackedEnum::class, true), in_array($cast, ['integer', 'float', 'boolean', 'date', 'datetime'], true) => $cast,
             default => 'eloquent',
         };
     }

@@ -6,6 +6,7 @@ use App\Models\Batch;
 use App\Models\Lot;
 use App\Models\Making;
 use App\Models\Recipe;
+use App\Models\Tally;
 use App\Pages\Almanac\AlmanacPresenter;
 use App\Pages\Batch\BatchPresenter;
 use App\Pages\Making\MakingPage;
@@ -50,12 +51,12 @@ final readonly class ShelfPage
     public function boards(string $part, string $after): Shelf
     {
         $names = isset(self::PARTS[$part]) ? [$part] : array_keys(self::PARTS);
-        $counts = Batch::query()->selectRaw('stage, count(*) as jars')->groupBy('stage')->toBase()->pluck('jars', 'stage');
-        $parts = array_map(fn (string $name) => $this->part($name, $counts->all(), $part === $name ? $after : ''), $names);
+        $counts = Tally::of('batches');
+        $parts = array_map(fn (string $name) => $this->part($name, $counts, $part === $name ? $after : ''), $names);
 
         $made = $part === '' ? $this->makings->listed()->made : [];
 
-        return new Shelf($parts, $made, $counts->isEmpty() && $made === []);
+        return new Shelf($parts, $made, $counts === [] && $made === []);
     }
 
     public function press(): PressList
@@ -195,7 +196,7 @@ final readonly class ShelfPage
         return $batches;
     }
 
-    /** @param  array<array-key, mixed>  $counts jars by stage */
+    /** @param  array<string, int>  $counts jars by stage */
     private function part(string $part, array $counts, string $after): ShelfPart
     {
         [$name, $stages, $order] = self::PARTS[$part];
@@ -203,7 +204,7 @@ final readonly class ShelfPage
         $page = $query->cursorPaginate(self::PAGE, cursor: $this->cursor($after, $order));
         $total = 0;
         foreach ($stages as $stage) {
-            $total += is_numeric($counts[$stage->value] ?? null) ? (int) $counts[$stage->value] : 0;
+            $total += $counts[$stage->value] ?? 0;
         }
 
         return new ShelfPart(
