@@ -1,5 +1,7 @@
 import tailwind from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
+import { writeFileSync } from 'node:fs'
+import { brotliCompressSync, gzipSync } from 'node:zlib'
 import { defineConfig, type Plugin } from 'vite'
 
 /** The worker is told of every file it is to have: they are called by what is in them, so none of them changes. */
@@ -22,10 +24,25 @@ function filesOfTheWorker(): Plugin {
   }
 }
 
+/** Pressed together once and well, and not in haste for each who asks. */
+function pressed(): Plugin {
+  return {
+    name: 'pressed',
+    writeBundle({ dir }, bundle) {
+      for (const [file, each] of Object.entries(bundle)) {
+        if (!/\.(js|css)$/.test(file)) continue
+        const bytes = each.type === 'chunk' ? each.code : each.source
+        writeFileSync(`${dir}/${file}.br`, brotliCompressSync(bytes))
+        writeFileSync(`${dir}/${file}.gz`, gzipSync(bytes, { level: 9 }))
+      }
+    },
+  }
+}
+
 export default defineConfig({
   base: '/build/',
   publicDir: false,
-  plugins: [react(), tailwind(), filesOfTheWorker()],
+  plugins: [react(), tailwind(), filesOfTheWorker(), pressed()],
   build: {
     outDir: 'public/build',
     emptyOutDir: true,

@@ -26,6 +26,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 require __DIR__.'/../vendor/autoload.php';
+require __DIR__.'/rows.php';
 /** @var Illuminate\Foundation\Application $app */
 $app = require __DIR__.'/../bootstrap/app.php';
 $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
@@ -96,7 +97,7 @@ $within($first, function () use ($batches, $pictures, $readings, $first): void {
     foreach (range(1, 8) as $time) {
         app(RecordTask::class)($batch, 'shake', 'done', null, null);
     }
-    $row = array_diff_key((array) DB::table('batches')->where('id', $batch->id)->first(), ['in_diary' => true]);
+    $row = rowToCopy('batches', $batch->id);
     $log = DB::table('log_entries')->where('batch_id', $batch->id)->get()->map(fn (object $line) => (array) $line);
     foreach (array_chunk(range(2, $batches), 250) as $numbers) {
         DB::table('batches')->insert(

@@ -14,6 +14,8 @@ use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
+require_once __DIR__.'/rows.php';
+
 /** What may be begun of what any house has. */
 const SALVE = [
     'product' => 'salve',
@@ -24,19 +26,6 @@ const SALVE = [
     'tins' => [['ml' => 60, 'count' => 6]],
 ];
 
-/**
- * A row to be copied: without what the database makes of its other columns.
- *
- * @return array<string, mixed>
- */
-function row(string $table, int $id): array
-{
-    /** @var array<string, mixed> $row */
-    $row = (array) DB::table($table)->where('id', $id)->first();
-
-    return array_diff_key($row, array_flip(['holds', 'thing', 'wrong_after', 'taught', 'in_diary']));
-}
-
 /** A house with so many batches: one made by doing, the rest copied in the database with their days spread. */
 function house(User $keeper, int $batches): House
 {
@@ -44,7 +33,7 @@ function house(User $keeper, int $batches): House
     app(CurrentHouse::class)->within($house, function () use ($batches): void {
         $first = app(StartBatch::class)(['method' => 'cold'] + WISH, 'the bench');
         app(RecordTask::class)($first, 'fill', 'done', null, null);
-        $row = row('batches', $first->id);
+        $row = rowToCopy('batches', $first->id);
         $tasks = DB::table('tasks')->where('batch_id', $first->id)->get();
         // A house that has been going for years: one jar in twenty is open, the rest are bottled.
         foreach (array_chunk(range(2, $batches), 250) as $numbers) {
@@ -150,7 +139,7 @@ function products(int $products): void
     $first = app(BeginMaking::class)(SALVE);
     app(WorkAtPot::class)->weigh($first, 'beeswax', null);
     app(WorkAtPot::class)->pour($first, [['ml' => 60.0, 'count' => 6]], null, 'the dresser');
-    $row = row('makings', $first->id);
+    $row = rowToCopy('makings', $first->id);
     $tins = DB::table('tins')->where('making_id', $first->id)->get();
     foreach (array_chunk(range(2, $products), 250) as $numbers) {
         DB::table('makings')->insert(

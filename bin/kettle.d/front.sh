@@ -59,7 +59,7 @@ $(web_metrics)
 	}
 	handle @assets {
 		file_server {
-			precompressed gzip
+			precompressed br gzip
 		}
 	}
 	# Pages that watch a pot: held by one process, so that no worker waits with them.
@@ -97,7 +97,7 @@ $(web_metrics)
 	@manifest path /kettle.webmanifest
 	header @manifest Content-Type application/manifest+json
 	file_server {
-		precompressed gzip
+		precompressed br gzip
 	}
 	log {
 		output file $KETTLE_VAR/log/access.log {

@@ -83,8 +83,6 @@ build_web() {
   stamp=$(find web vite.config.ts package-lock.json -type f | sort | xargs cat | sha256sum | cut -c1-40)
   if [ ! -f public/build/.vite/manifest.json ] || ! fresh web "$stamp"; then
     quietly "building the interface" npx vite build
-    # Pressed together once and well, and not in haste for each who asks.
-    find public/build -type f \( -name '*.js' -o -name '*.css' \) -exec gzip -9 -k -f {} +
     mark web "$stamp"
   fi
 }

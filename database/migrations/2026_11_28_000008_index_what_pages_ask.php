@@ -60,9 +60,14 @@ return new class extends Migration
         Schema::table('batches', function (Blueprint $table): void {
             $table->boolean('in_diary')->storedAs("diary IS NOT NULL AND stage IN ('planned', 'steeping')");
             $table->index(['in_diary', 'house_id', 'id']);
+            $table->string('method', 40)->nullable()->storedAs("JSON_VALUE(shelf, '$.method')");
+            $table->string('school', 40)->nullable()->storedAs("JSON_VALUE(plan, '$.method.school')");
+            $table->index(['house_id', 'method', 'id']);
+            $table->index(['house_id', 'school', 'id']);
             // The last of one house, without walking past those of every other.
             $table->index(['house_id', 'id']);
         });
+        $this->of();
         Schema::table('tasks', function (Blueprint $table): void {
             $table->index(['house_id', 'open', 'due_at']);
         });
@@ -81,6 +86,41 @@ return new class extends Migration
             'INSERT INTO yield_sums SELECT house_id, form, way, COUNT(*), SUM(1 / variance), SUM(uptake / variance)
             FROM yields GROUP BY house_id, form, way',
         );
+    }
+
+    /** Of what each batch is made, told by the database with its row, so that the last of one herb are found at once. */
+    private function of(): void
+    {
+        Schema::create('batch_materials', function (Blueprint $table): void {
+            $table->foreignId('house_id')->constrained()->cascadeOnDelete();
+            $table->string('kind', 8);
+            $table->string('material', 60);
+            $table->foreignId('batch_id')->constrained()->cascadeOnDelete();
+            $table->primary(['house_id', 'kind', 'material', 'batch_id']);
+        });
+        $of = fn (string $row): string => implode(
+            ' ',
+            array_map(
+                fn (string $column, string $kind): string => "INSERT IGNORE INTO batch_materials
+                    SELECT {$row}.house_id, '{$kind}', named.id, {$row}.id
+                    FROM ".
+                    ($row === 'NEW' ? '' : "{$row}, ").
+                    "JSON_TABLE({$row}.{$column}, '$.all[*]' COLUMNS (id VARCHAR(60) PATH '$.{$kind}')) AS named
+                    WHERE named.id IS NOT NULL;",
+                ['herbs', 'oils'],
+                ['herb', 'oil'],
+            ),
+        );
+        DB::unprepared("CREATE TRIGGER batches_made AFTER INSERT ON batches FOR EACH ROW BEGIN {$of('NEW')} END");
+        DB::unprepared(
+            "CREATE TRIGGER batches_remade AFTER UPDATE ON batches FOR EACH ROW
+            IF NOT (OLD.herbs <=> NEW.herbs AND OLD.oils <=> NEW.oils) THEN
+                DELETE FROM batch_materials WHERE batch_id = NEW.id; {$of('NEW')}
+            END IF",
+        );
+        foreach (array_filter(explode(';', $of('batches')), fn (string $each) => trim($each) !== '') as $each) {
+            DB::statement($each);
+        }
     }
 
     /** How many of a kind there are, counted by the database with each row: nobody who writes one can forget it. */
@@ -127,13 +167,19 @@ return new class extends Migration
                 DB::unprepared("DROP TRIGGER {$table}_{$when}");
             }
         }
+        foreach (['made', 'remade'] as $when) {
+            DB::unprepared("DROP TRIGGER batches_{$when}");
+        }
+        Schema::dropIfExists('batch_materials');
         Schema::dropIfExists('tallies');
         Schema::dropIfExists('yield_sums');
         Schema::table('tasks', fn (Blueprint $table) => $table->dropIndex(['house_id', 'open', 'due_at']));
         Schema::table('batches', function (Blueprint $table): void {
             $table->dropIndex(['house_id', 'id']);
+            $table->dropIndex(['house_id', 'school', 'id']);
+            $table->dropIndex(['house_id', 'method', 'id']);
             $table->dropIndex(['in_diary', 'house_id', 'id']);
-            $table->dropColumn('in_diary');
+            $table->dropColumn(['school', 'method', 'in_diary']);
         });
         Schema::table('makings', function (Blueprint $table): void {
             $table->dropIndex(['house_id', 'id']);

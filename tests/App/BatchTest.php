@@ -403,7 +403,7 @@ it('asks with the page for what its place asks first, and of no stranger', funct
         ->and($asked("/h/{$house}/bench/card"))
         ->toBe([])
         ->and($asked("/h/{$house}/batch/{$batch}/print"))
-        ->toBe([])
+        ->toBe(["/api/houses/{$house}/batches/{$batch}/label"])
         ->and($asked('/'))
         ->toBe([])
         ->and($asked('/h/%22%3E%3Cb%3E/today'))

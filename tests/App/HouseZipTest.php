@@ -13,6 +13,8 @@ use Opis\JsonSchema\Validator;
 use Tests\AppCase;
 use Tests\BusyHouse;
 
+require_once dirname(__DIR__).'/Kept.php';
+
 /** The zip of the house that is entered, made and fetched. */
 function zipOf(AppCase $test): string
 {

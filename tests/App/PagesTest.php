@@ -7,12 +7,14 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
+require_once dirname(__DIR__, 2).'/perf/rows.php';
+
 /** Many batches like one, copied in the database; each with the tasks of the first. */
 function copies($test, int $count): void
 {
     $first = $test->batch(['jar' => $test->jarOf(505)->uid]);
     $test->fill($first);
-    $row = array_diff_key((array) DB::table('batches')->where('id', $first->id)->first(), ['in_diary' => true]);
+    $row = rowToCopy('batches', $first->id);
     $tasks = DB::table('tasks')->where('batch_id', $first->id)->get();
     for ($n = 2; $n <= $count; $n++) {
         $id = DB::table('batches')->insertGetId([

@@ -3,6 +3,7 @@
 namespace App\Pages\Almanac;
 
 use App\Models\Batch;
+use App\Models\BatchMaterial;
 use App\Models\Lot;
 use App\Pages\Batch\BatchPresenter;
 use App\Pages\Stores\StoresPresenter;
@@ -58,6 +59,17 @@ final readonly class HouseLinks
                 )
                 ->all(),
         );
+    }
+
+    /**
+     * @param  string  $kind herb or oil
+     * @return list<AlmanacLink> the last batches of it
+     */
+    public function madeOf(string $kind, string $material): array
+    {
+        $of = BatchMaterial::query()->where('kind', $kind)->where('material', $material)->orderByDesc('batch_id')->limit(self::MOST);
+
+        return $this->made(fn (Builder $batches) => $batches->whereKey($of->pluck('batch_id')));
     }
 
     /** @return list<AlmanacLink> what was learned of its form */

@@ -8,7 +8,6 @@ use App\Responses\Almanac\AlmanacEntry;
 use App\Responses\Almanac\AlmanacFact;
 use App\Responses\Almanac\AlmanacLink;
 use App\Responses\Batch\CautionView;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Str;
 use Kettle\Caution\AcidSoak;
 use Kettle\Caution\Caution;
@@ -130,7 +129,7 @@ final readonly class MaterialEntries
                 ),
             ),
             'own' => [
-                ...$this->links->made(fn (Builder $batches) => $batches->whereJsonContains('herbs->all', $herb->said())),
+                ...$this->links->madeOf('herb', $herb->id),
                 ...$this->links->kept(LotKind::Herb, $herb->id),
                 ...$this->links->learned($herb->form),
                 ...$herb->has(Herb::DEADLY) ? [] : [new AlmanacLink('Plan with it', 'bench?herb='.$herb->id)],
@@ -169,10 +168,7 @@ final readonly class MaterialEntries
                     $oil->food->allergens === [] ? null : $fact('Contains', implode(', ', $oil->food->allergens), 'eu-1169'),
                 ]),
             ),
-            'own' => [
-                ...$this->links->made(fn (Builder $batches) => $batches->whereJsonContains('oils->all', $oil->said())),
-                ...$this->links->kept(LotKind::Carrier, $oil->id),
-            ],
+            'own' => [...$this->links->madeOf('oil', $oil->id), ...$this->links->kept(LotKind::Carrier, $oil->id)],
         ];
     }
 

@@ -61,9 +61,7 @@ final readonly class OwnEntries
             'facts' => $own instanceof OwnSchool
                     ? [new AlmanacFact('Hours', $own->hours, ''), new AlmanacFact('Warmth', $own->warmth, '')]
                     : [new AlmanacFact('Also called', implode(', ', $own->also), '')],
-            'own' => $own instanceof OwnSchool
-                    ? $this->links->made(fn (Builder $batches) => $batches->where('plan->method->school', $own->id))
-                    : [],
+            'own' => $own instanceof OwnSchool ? $this->links->made(fn (Builder $batches) => $batches->where('school', $own->id)) : [],
         ];
     }
 

@@ -112,7 +112,7 @@ final readonly class RuleEntries
                 ...$method->tending->handling,
                 ...array_map(fn (string $risk) => 'It may go wrong: '.lcfirst($risk), $method->risks),
             ],
-            'own' => $this->links->made(fn (Builder $batches) => $batches->where('shelf->method', $method->id)),
+            'own' => $this->links->made(fn (Builder $batches) => $batches->where('method', $method->id)),
         ];
     }
 
