@@ -58,7 +58,7 @@ final readonly class TodayPage
         $atStove = StoveJar::query()
             ->whereNull('out_at')
             ->whereHas('session', fn (Builder $query) => $query->where('state', StoveSession::ON)->where('speed', 1))
-            ->pluck('batch_id');
+            ->select('batch_id');
         $due = $this->tasks(
             fn (Builder $query) => $query
                 ->where('due_at', '<', $tonight)
@@ -76,6 +76,8 @@ final readonly class TodayPage
                 ->whereIn('step', [Step::Moisten, Step::WarmOil, Step::Fill, Step::WarmOn, Step::Strain, Step::Decant, Step::Bottle]),
             self::COMING_LIMIT,
         );
+        // Read once for both.
+        (new Collection([...$due, ...$coming]))->load(['batch' => fn ($query) => $query->select(BatchPresenter::COLUMNS)]);
         $stove = $this->stove();
         $melt = $this->melt->now();
         $boils = $this->boils->wanting();
@@ -132,12 +134,7 @@ final readonly class TodayPage
      */
     private function tasks(\Closure $which, int $limit): Collection
     {
-        return $which(Task::query())
-            ->orderBy('due_at')
-            ->orderBy('id')
-            ->limit($limit)
-            ->with(['batch' => fn ($query) => $query->select(BatchPresenter::COLUMNS)])
-            ->get();
+        return $which(Task::query())->orderBy('due_at')->orderBy('id')->limit($limit)->get();
     }
 
     /**
