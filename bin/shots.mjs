@@ -104,7 +104,8 @@ const steps = {
   async making(page, house) {
     await page.goto(house + '/melt')
     await page.getByRole('link', { name: /^Calendula salve/ }).click()
-    await page.getByText('Step by step').waitFor()
+    // The Melt, where it is pressed, has a tab of that name.
+    await page.getByRole('heading', { name: 'Step by step' }).waitFor()
   },
   async trace(page, house) {
     await page.goto(house + '/melt')

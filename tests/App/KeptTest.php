@@ -68,6 +68,17 @@ it('keeps until when a product is good as its oils change, are thrown away and a
     expectKept();
 });
 
+it('reads the products of an oil, and their oils, as they are now and not as they were when it began', function () {
+    [, $batch] = begunSalve();
+    DB::enableQueryLog();
+    $this->atHouse('POST', "/batches/{$batch}/discard", ['reason' => 'smells of paint'])->assertOk();
+    $asked = array_filter(array_column(DB::getQueryLog(), 'query'), fn (string $sql) => str_contains($sql, 'making_batches'));
+    $of = fn (string $start) => array_filter($asked, fn (string $sql) => str_starts_with($sql, $start));
+    foreach (['select `id`, `house_id`, `best_before`, `good_until`', 'select MIN(batches.best_before)'] as $start) {
+        expect($of($start))->not->toBe([], $start)->each->toEndWith('for update');
+    }
+});
+
 it('keeps them so in all of Skerry House', function () {
     config(['kettle.demo' => true]);
     DB::table('houses')->where('is_demo', true)->delete();
