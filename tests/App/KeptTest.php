@@ -17,6 +17,11 @@ require_once dirname(__DIR__).'/Kept.php';
 require_once dirname(__DIR__).'/Pressed.php';
 
 it('keeps what batches of a form gave through whatever is written, undone and thrown away', function () {
+    // Another house has one of the same form, and keeps it.
+    $mine = $this->house;
+    $this->house = $this->aHouse($this->keeper, 'Another');
+    bottledBatch([], '118 mL', [50 => 2]);
+    [$other, $this->house] = [$this->house, $mine];
     $sum = fn (): array => (array) DB::table('yield_sums')->where('house_id', $this->house->id)->sole();
     $first = bottledBatch([], '120 mL', [50 => 2]);
     $one = $sum();
@@ -43,6 +48,8 @@ it('keeps what batches of a form gave through whatever is written, undone and th
         $this->atHouse('POST', "{$each}/discard", ['reason' => 'all of it'])->assertOk();
     }
     expect(DB::table('yield_sums')->where('house_id', $this->house->id)->count())->toBe(0);
+    expect(DB::table('yield_sums')->where('house_id', $other->id)->value('batches'))->toBe(1);
+    expectKept();
 });
 
 it('keeps until when a product is good as its oils change, are thrown away and are poured back', function () {

@@ -60,7 +60,10 @@ final readonly class KeepYield
     private function uncount(BatchYield $row): void
     {
         $sum = fn () => YieldSum::query()->where('form', $row->form)->where('way', $row->way);
-        $sum()->decrementEach(['batches' => 1, 'weight' => 1 / $row->variance, 'weighted' => $row->uptake / $row->variance]);
+        // Of this house: Eloquent hands what it does not know itself on without saying which.
+        $sum()
+            ->toBase()
+            ->decrementEach(['batches' => 1, 'weight' => 1 / $row->variance, 'weighted' => $row->uptake / $row->variance]);
         $sum()->where('batches', 0)->delete();
     }
 }
