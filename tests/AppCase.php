@@ -3,6 +3,7 @@
 namespace Tests;
 
 use App\Actions\Houses\CreateHouse;
+use App\Demo\SkerryHouse;
 use App\Models\Batch;
 use App\Models\House;
 use App\Models\Jar;
@@ -84,6 +85,15 @@ abstract class AppCase extends TestCase
     public function aHouse(User $keeper, string $name = 'Test House'): House
     {
         return app(CreateHouse::class)($keeper, ['name' => $name, 'time_zone' => 'Europe/London', 'measures' => 'us'])->refresh();
+    }
+
+    public function skerryHouse(): House
+    {
+        config(['kettle.demo' => true]);
+        DB::table('houses')->where('is_demo', true)->delete();
+        Artisan::call('kettle:demo');
+
+        return SkerryHouse::find() ?? throw new \LogicException('The demo was not laid.');
     }
 
     public function member(Role $role): User

@@ -59,7 +59,6 @@ class Making extends Model
         'begun_at',
         'poured_at',
         'good_until',
-        'oil_thrown',
         'tins',
         'tins_left',
         'stands',

@@ -67,7 +67,7 @@ return new class extends Migration
             // The last of one house, without walking past those of every other.
             $table->index(['house_id', 'id']);
         });
-        $this->of();
+        $this->tellMaterials();
         Schema::table('tasks', function (Blueprint $table): void {
             $table->index(['house_id', 'open', 'due_at']);
         });
@@ -89,7 +89,7 @@ return new class extends Migration
     }
 
     /** Of what each batch is made, told by the database with its row, so that the last of one herb are found at once. */
-    private function of(): void
+    private function tellMaterials(): void
     {
         Schema::create('batch_materials', function (Blueprint $table): void {
             $table->foreignId('house_id')->constrained()->cascadeOnDelete();

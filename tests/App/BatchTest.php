@@ -383,29 +383,3 @@ it('says with the page who is signed in, and nothing in a name is read as part o
     preg_match('/id="me">(.*?)<\/script>/s', (string) $page->getContent(), $m);
     expect(json_decode($m[1] ?? '', true))->toMatchArray(['signed_in' => false, 'name' => '', 'houses' => []]);
 });
-
-it('asks with the page for what its place asks first, and of no stranger', function () {
-    $house = $this->house->uid;
-    $asked = function (string $path) {
-        preg_match_all('/<link rel="preload" href="([^"]*)" as="fetch" crossorigin>/', (string) $this->get($path)->getContent(), $m);
-
-        return $m[1];
-    };
-    expect($asked("/h/{$house}/today"))->toBe([]);
-    $this->actingAs($this->keeper);
-    $batch = strtolower((string) Str::ulid());
-    expect($asked("/h/{$house}/today"))
-        ->toBe(["/api/houses/{$house}/today"])
-        ->and($asked("/h/{$house}/bench"))
-        ->toBe(["/api/houses/{$house}", "/api/houses/{$house}/materials"])
-        ->and($asked("/h/{$house}/batch/{$batch}"))
-        ->toBe(["/api/houses/{$house}/batches/{$batch}"])
-        ->and($asked("/h/{$house}/bench/card"))
-        ->toBe([])
-        ->and($asked("/h/{$house}/batch/{$batch}/print"))
-        ->toBe(["/api/houses/{$house}/batches/{$batch}/label"])
-        ->and($asked('/'))
-        ->toBe([])
-        ->and($asked('/h/%22%3E%3Cb%3E/today'))
-        ->toBe(['/api/houses/%22%3E%3Cb%3E/today']);
-});

@@ -7,7 +7,6 @@ use App\Models\Tenancy\Role;
 use App\Models\Transfer;
 use App\Models\User;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Opis\JsonSchema\Validator;
 use Tests\AppCase;
@@ -387,10 +386,8 @@ it('has one of each way at a time, and keeps none for longer than a day', functi
 });
 
 it('takes Skerry House out and into another, with lines of every kind there is', function () {
-    config(['kettle.demo' => true]);
-    Artisan::call('kettle:demo');
     [$mine, $keeper] = [$this->house, $this->keeper];
-    $this->house = SkerryHouse::find();
+    $this->house = $this->skerryHouse();
     $this->keeper = User::query()->where('email', SkerryHouse::EMAIL)->firstOrFail();
     $zip = zipOf($this);
     $was = BusyHouse::exported($this);

@@ -1,13 +1,11 @@
 <?php
 
 use App\Actions\Batches\BatchProjector;
-use App\Demo\SkerryHouse;
 use App\Models\Batch;
 use App\Models\Lot;
 use App\Models\Tenancy\CurrentHouse;
 use App\Models\Tenancy\QuickReads;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Kettle\Batch\Shelf;
 use Kettle\Diary\Stage;
@@ -87,10 +85,7 @@ it('reads the products of an oil, and their oils, as they are now and not as the
 });
 
 it('keeps them so in all of Skerry House', function () {
-    config(['kettle.demo' => true]);
-    DB::table('houses')->where('is_demo', true)->delete();
-    Artisan::call('kettle:demo');
-    $house = SkerryHouse::find()->id;
+    $house = $this->skerryHouse()->id;
     expect(DB::table('yield_sums')->where('house_id', $house)->count())
         ->toBeGreaterThan(0)
         ->and(DB::table('makings')->where('house_id', $house)->whereNotNull('wrong_after')->count())
@@ -99,10 +94,7 @@ it('keeps them so in all of Skerry House', function () {
 });
 
 it('reads each column of each row of Skerry House as Eloquent by itself does', function () {
-    config(['kettle.demo' => true]);
-    DB::table('houses')->where('is_demo', true)->delete();
-    Artisan::call('kettle:demo');
-    $house = SkerryHouse::find();
+    $house = $this->skerryHouse();
     $kinds = [];
     foreach (glob(app_path('Models/*.php')) ?: [] as $file) {
         $model = 'App\\Models\\'.basename($file, '.php');

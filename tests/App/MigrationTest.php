@@ -21,6 +21,12 @@ beforeEach(function () {
     config(['database.connections.maker' => config()->array('database.connections.mariadb')]);
     DB::connection('maker')->statement("DROP DATABASE IF EXISTS {$this->spare}");
     DB::connection('maker')->statement("CREATE DATABASE {$this->spare}");
+    $this->migrate = fn (array $files): int => Artisan::call('migrate', [
+        '--database' => 'older',
+        '--path' => $files,
+        '--realpath' => true,
+        '--force' => true,
+    ]);
 });
 
 afterEach(function () {
@@ -35,13 +41,7 @@ it('carries a house over from when sentences were stored, as they were said', fu
     $all = glob(database_path('migrations/*.php')) ?: [];
     $last = array_search(database_path('migrations/2026_11_26_000002_keep_sentences_as_data.php'), $all, true);
     expect($last)->toBeInt();
-    $migrate = fn (array $files): int => Artisan::call('migrate', [
-        '--database' => 'older',
-        '--path' => $files,
-        '--realpath' => true,
-        '--force' => true,
-    ]);
-    $migrate(array_slice($all, 0, (int) $last));
+    ($this->migrate)(array_slice($all, 0, (int) $last));
     $older = DB::connection('older');
     // What a house has been asked since, it had not been asked then.
     $then = fn (string $table): array => array_flip(Schema::connection('older')->getColumnListing($table));
@@ -89,11 +89,11 @@ it('carries a house over from when sentences were stored, as they were said', fu
         'moved_at' => Carbon::now(),
     ]);
 
-    $migrate([$all[$last]]);
+    ($this->migrate)([$all[$last]]);
     // Cut off and run again, it leaves alone what is carried over.
     $older->table('migrations')->where('migration', 'like', '%keep_sentences_as_data')->delete();
     $kept = $older->table('batches')->value('plan');
-    $migrate([$all[$last]]);
+    ($this->migrate)([$all[$last]]);
 
     expect($older->table('batches')->value('plan'))
         ->toBe($kept)
@@ -132,13 +132,7 @@ it('counts and sums what a house has had, and until when its products are good',
     $this->atHouse('POST', bottledBatch().'/discard', ['reason' => 'smells of paint'])->assertOk();
     $all = glob(database_path('migrations/*.php')) ?: [];
     $at = (int) array_search(database_path('migrations/2026_11_28_000008_index_what_pages_ask.php'), $all, true);
-    $migrate = fn (array $files): int => Artisan::call('migrate', [
-        '--database' => 'older',
-        '--path' => $files,
-        '--realpath' => true,
-        '--force' => true,
-    ]);
-    $migrate(array_slice($all, 0, $at));
+    ($this->migrate)(array_slice($all, 0, $at));
     $older = DB::connection('older');
     Schema::connection('older')->disableForeignKeyConstraints();
     foreach (['houses', 'batches', 'lots', 'makings', 'making_batches', 'yields'] as $table) {
@@ -149,7 +143,7 @@ it('counts and sums what a house has had, and until when its products are good',
         );
         $older->table($table)->insert($rows->get()->map(fn (stdClass $row) => array_intersect_key((array) $row, $then))->all());
     }
-    $migrate([$all[$at]]);
+    ($this->migrate)([$all[$at]]);
     DB::setDefaultConnection('older');
     expect(DB::table('yields')->count())
         ->toBe(1)

@@ -6,6 +6,8 @@
  */
 
 use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Str;
+use Tests\AppCase;
 
 /** @return list<array{address: string, script: string, asks: list<string>}> */
 function placesOf(): array
@@ -16,14 +18,23 @@ function placesOf(): array
     return $places;
 }
 
+/** @return list<string> what a page asks for beside itself */
+function askedBeside(AppCase $test, string $path): array
+{
+    preg_match_all('/<link rel="preload" href="([^"]*)" as="fetch" crossorigin>/', (string) $test->get($path)->getContent(), $found);
+
+    return $found[1];
+}
+
 beforeEach(fn () => $this->actingAs($this->keeper));
 
 it('fetches the code and the first answers of each address beside its page', function (string $address, string $script, array $asks) {
     $page = $this->get("/h/{$this->house->uid}/{$address}")
         ->assertOk()
         ->getContent();
-    preg_match_all('/<link rel="preload" href="([^"]+)" as="fetch"/', $page, $asked);
-    expect($asked[1])->toBe(array_map(fn (string $path) => "/api/houses/{$this->house->uid}{$path}", $asks));
+    expect(askedBeside($this, "/h/{$this->house->uid}/{$address}"))->toBe(
+        array_map(fn (string $path) => "/api/houses/{$this->house->uid}{$path}", $asks),
+    );
     $built = json_decode((string) file_get_contents(public_path('build/.vite/manifest.json')), true)["web/{$script}.tsx"]['file'];
     expect($page)->toContain("<link rel=\"modulepreload\" href=\"/build/{$built}\">");
 })->with([
@@ -45,13 +56,26 @@ it('fetches nothing of a house beside an address that is none', function (string
     )->not->toContain('as="fetch"');
 })->with(['', '/nowhere', '/today/and/more', '/recipes/a/b']);
 
-it('asks a stranger nothing of the house', function () {
+it('asks with the page for what its place asks first, and of no stranger', function () {
+    $house = $this->house->uid;
     auth()->logout();
-    expect(
-        $this->get("/h/{$this->house->uid}/today")
-            ->assertOk()
-            ->getContent(),
-    )->not->toContain('as="fetch"');
+    expect(askedBeside($this, "/h/{$house}/today"))->toBe([]);
+    $this->actingAs($this->keeper);
+    $batch = strtolower((string) Str::ulid());
+    expect(askedBeside($this, "/h/{$house}/today"))
+        ->toBe(["/api/houses/{$house}/today"])
+        ->and(askedBeside($this, "/h/{$house}/bench"))
+        ->toBe(["/api/houses/{$house}", "/api/houses/{$house}/materials"])
+        ->and(askedBeside($this, "/h/{$house}/batch/{$batch}"))
+        ->toBe(["/api/houses/{$house}/batches/{$batch}"])
+        ->and(askedBeside($this, "/h/{$house}/bench/card"))
+        ->toBe([])
+        ->and(askedBeside($this, "/h/{$house}/batch/{$batch}/print"))
+        ->toBe(["/api/houses/{$house}/batches/{$batch}/label"])
+        ->and(askedBeside($this, '/'))
+        ->toBe([])
+        ->and(askedBeside($this, '/h/%22%3E%3Cb%3E/today'))
+        ->toBe(['/api/houses/%22%3E%3Cb%3E/today']);
 });
 
 it('names files there are, and questions that the house answers', function () {
