@@ -108,11 +108,15 @@ const draw = () => {
     )
 }
 
-// The place that was asked for comes beside the rest; it is drawn with it, or after half a second without it.
+// The place that was asked for comes beside the rest, as do the letters its text is set in; it is drawn with them, or after
+// half a second without: what is there is not to move where it can be pressed.
 const at = (address: string) => matchPath(address, window.location.pathname)
 const asked = places.find(({ address }) => at(`/h/:house/${address}`))
 const first = (asked ? SCRIPTS[asked.script] : at('/h/*') ? undefined : at('/sign-in') ? Door : Home)?.fetch()
-void Promise.race([first, first && new Promise((late) => setTimeout(late, 500))])
+const letters = [...document.querySelectorAll<HTMLElement>('link[data-family]')].map(({ dataset }) =>
+  document.fonts.load(`1em "${dataset['family']}"`),
+)
+void Promise.race([Promise.all([first, ...letters]), new Promise((late) => setTimeout(late, 500))])
   .catch(() => {})
   .then(() => startTransition(draw))
   .then(() => setTimeout(fetchPanels, 3000))

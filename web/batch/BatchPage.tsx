@@ -110,7 +110,7 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
           ) : null}
         </div>
       </header>
-      <div className="border-line grid gap-x-8 gap-y-8 border-t pt-5 lg:grid-cols-[minmax(0,0.9fr)_minmax(0,1.1fr)_minmax(0,1fr)]">
+      <div className="border-line grid gap-x-8 gap-y-8 border-t pt-5 lg:grid-cols-[minmax(0,0.9fr)_minmax(0,1.1fr)_minmax(0,1fr)] lg:grid-rows-[auto_1fr]">
         <section aria-label={batch.bottles.length > 0 ? 'What it became' : 'The jar'}>
           {batch.bottles.length > 0 ? (
             <>
@@ -136,33 +136,45 @@ function Page({ batch }: { batch: Shape<'BatchView'> }) {
             </>
           )}
           <p className="mt-3">{plan.sentence_text}</p>
-          <Watch batch={batch} />
         </section>
-        <section aria-label="What comes next" className="border-line flex flex-col gap-4 lg:border-s lg:ps-8">
-          <h2 className="column-head font-text text-base">
-            {closed && batch.tasks.length === 0 ? 'Done with' : 'Next'}
-          </h2>
-          <ul>
-            {batch.tasks
-              .filter((task) => task.open || task.waiting)
-              .map((task) => (
-                <TaskRow key={task.key} task={task} />
-              ))}
-          </ul>
-          {batch.tasks.some((task) => !task.open && !task.waiting) ? (
-            <p className="text-soft">
-              Then:{' '}
+        {/* On a phone, what was seen of it stands between what is next and what was done. */}
+        <section
+          aria-label="What comes next"
+          className="border-line contents lg:row-span-2 lg:flex lg:flex-col lg:gap-4 lg:border-s lg:ps-8"
+        >
+          <div className="flex flex-col gap-4">
+            <h2 className="column-head font-text text-base">
+              {closed && batch.tasks.length === 0 ? 'Done with' : 'Next'}
+            </h2>
+            <ul>
               {batch.tasks
-                .filter((task) => !task.open && !task.waiting)
-                .map((task) => `${task.title.toLowerCase()} ${task.due_text}`)
-                .join(', ')}
-              .
-            </p>
-          ) : null}
-          <Bottles batch={batch} />
-          <Logbook batch={batch} />
+                .filter((task) => task.open || task.waiting)
+                .map((task) => (
+                  <TaskRow key={task.key} task={task} />
+                ))}
+            </ul>
+            {batch.tasks.some((task) => !task.open && !task.waiting) ? (
+              <p className="text-soft">
+                Then:{' '}
+                {batch.tasks
+                  .filter((task) => !task.open && !task.waiting)
+                  .map((task) => `${task.title.toLowerCase()} ${task.due_text}`)
+                  .join(', ')}
+                .
+              </p>
+            ) : null}
+            <Bottles batch={batch} />
+          </div>
+          <div className="order-2 lg:order-none">
+            <Logbook batch={batch} />
+          </div>
         </section>
-        <section aria-label="Facts" className="border-line flex flex-col gap-3 lg:border-s lg:ps-8">
+        {/* It comes after the page, and pushes down nothing that is to be pressed next. */}
+        <Watch batch={batch} />
+        <section
+          aria-label="Facts"
+          className="border-line order-3 flex flex-col gap-3 lg:order-none lg:col-start-3 lg:row-span-2 lg:row-start-1 lg:border-s lg:ps-8"
+        >
           <h2 className="column-head font-text text-base">Facts</h2>
           {/* Nothing is made up for what was there before it was entered. */}
           {plan.before ? <p>How much of each went in is not known.</p> : <WentIn plan={plan} />}

@@ -10,7 +10,7 @@ export function Watch({ batch }: { batch: Shape<'BatchView'> }) {
   if (batch.stage === 'discarded' && !batch.plan.method.heated) return null
   const has = (trait: string) => batch.plan.method.traits?.includes(trait) ?? false
   return (
-    <div className="border-line mt-6 flex flex-col gap-8 border-t pt-5">
+    <div className="border-line order-1 flex flex-col gap-8 border-t pt-5 empty:hidden lg:order-none lg:col-start-1 lg:row-start-2 lg:self-start">
       {batch.plan.method.heated && !batch.plan.before && !has('in-pan') ? <Warmth batch={batch} /> : null}
       {has('in-sun') && !batch.plan.before ? <InTheSun batch={batch.id} /> : null}
       {has('in-pan') && batch.stage === 'steeping' ? null : <Looks batch={batch} />}
