@@ -7,6 +7,7 @@ namespace Kettle\Ask;
 use Kettle\Recipe\WishException;
 use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Helper;
+use Opis\JsonSchema\Uri;
 use Opis\JsonSchema\Validator;
 
 /**
@@ -15,8 +16,6 @@ use Opis\JsonSchema\Validator;
  */
 final class Schemas
 {
-    private const FORMATS = ['wish' => 'wish.schema.json', 'reckon' => 'reckon.schema.json'];
-
     /** A name further than this from any that is known is no slip of the pen. */
     private const NEAR = 3;
 
@@ -59,7 +58,7 @@ final class Schemas
      */
     public function mode(string $mode, array $document): void
     {
-        $this->hold($document, "kettle://formats/reckon.schema.json#/\$defs/{$mode}/asks");
+        $this->hold($document, "kettle://formats/{$mode}.asks");
     }
 
     /** @param  array<mixed>  $document */
@@ -86,12 +85,22 @@ final class Schemas
     {
         if ($this->validator === null) {
             $this->validator = new Validator(max_errors: self::MOST_FAULTS, stop_at_first_error: false);
-            foreach (self::FORMATS as $file) {
-                $this->validator->resolver()?->registerFile("kettle://formats/{$file}", "{$this->formats}/{$file}");
-            }
+            $this->validator->resolver()?->registerProtocol('kettle', fn (Uri $uri): ?object => $this->schema(basename($uri->path() ?? '')));
         }
 
         return $this->validator;
+    }
+
+    /** A mode is taken out of the schema of all, for the library walks through the whole of what it is given. */
+    private function schema(string $name): ?object
+    {
+        $mode = basename($name, '.asks');
+        $schema = json_decode((string) file_get_contents("{$this->formats}/".($mode === $name ? $name : 'reckon.schema.json')));
+        foreach ($mode === $name ? [] : ['$defs', $mode, 'asks'] as $part) {
+            $schema = is_object($schema) ? get_object_vars($schema)[$part] ?? null : null;
+        }
+
+        return is_object($schema) ? $schema : null;
     }
 
     /** @param  array<string, array{field: string, reason: string, sentence: string}>  $faults by field */

@@ -9,32 +9,32 @@ use Kettle\Measure\Unit;
 /** The herbs, forms, carriers, waxes and purposes the tables know, and those a house entered as its own, found by id. */
 final class Cupboard
 {
-    /** @var array<string, HerbForm>|null */
-    private ?array $forms = null;
+    /** @var Index<HerbForm>|null */
+    private ?Index $forms = null;
 
-    /** @var array<string, Herb>|null */
-    private ?array $herbs = null;
+    /** @var Index<Herb>|null */
+    private ?Index $herbs = null;
 
     /** @var array<string, string>|null ids of herbs by each of their names, plainly written */
     private ?array $names = null;
 
-    /** @var array<string, Carrier>|null */
-    private ?array $carriers = null;
+    /** @var Index<Carrier>|null */
+    private ?Index $carriers = null;
 
-    /** @var array<string, Wax>|null */
-    private ?array $waxes = null;
+    /** @var Index<Wax>|null */
+    private ?Index $waxes = null;
 
-    /** @var array<string, EssentialOil>|null */
-    private ?array $essentialOils = null;
+    /** @var Index<EssentialOil>|null */
+    private ?Index $essentialOils = null;
 
-    /** @var array<string, Addition>|null */
-    private ?array $additions = null;
+    /** @var Index<Addition>|null */
+    private ?Index $additions = null;
 
-    /** @var array<string, Heed>|null */
-    private ?array $heeds = null;
+    /** @var Index<Heed>|null */
+    private ?Index $heeds = null;
 
-    /** @var array<string, Purpose>|null */
-    private ?array $purposes = null;
+    /** @var Index<Purpose>|null */
+    private ?Index $purposes = null;
 
     /** @var array<string, array<string, string>> names by id, by table */
     private array $called = [];
@@ -55,61 +55,67 @@ final class Cupboard
     /** @return array<string, HerbForm> */
     public function forms(): array
     {
-        return $this->forms ??= $this->index('forms', HerbForm::fromRow(...));
+        return $this->shippedForms()->all();
+    }
+
+    /** @return Index<HerbForm> */
+    private function shippedForms(): Index
+    {
+        return $this->forms ??= new Index($this->tables->table('forms'), HerbForm::fromRow(...));
     }
 
     /** @return array<string, Herb> */
     public function herbs(): array
     {
-        return [...$this->shippedHerbs(), ...$this->own()->herbs];
+        return [...$this->shippedHerbs()->all(), ...$this->own()->herbs];
     }
 
-    /** @return array<string, Herb> of the tables alone */
-    private function shippedHerbs(): array
+    /** @return Index<Herb> of the tables alone */
+    private function shippedHerbs(): Index
     {
-        return $this->herbs ??= $this->index('herbs', Herb::fromRow(...));
+        return $this->herbs ??= new Index($this->tables->table('herbs'), Herb::fromRow(...));
     }
 
     /** @return array<string, Carrier> */
     public function carriers(): array
     {
-        return [...$this->shippedCarriers(), ...$this->own()->carriers];
+        return [...$this->shippedCarriers()->all(), ...$this->own()->carriers];
     }
 
-    /** @return array<string, Carrier> of the tables alone */
-    private function shippedCarriers(): array
+    /** @return Index<Carrier> of the tables alone */
+    private function shippedCarriers(): Index
     {
-        return $this->carriers ??= $this->index('carriers', Carrier::fromRow(...));
+        return $this->carriers ??= new Index($this->tables->table('carriers'), Carrier::fromRow(...));
     }
 
     /** @return array<string, Wax> */
     public function waxes(): array
     {
-        return [...$this->shippedWaxes(), ...$this->own()->waxes];
+        return [...$this->shippedWaxes()->all(), ...$this->own()->waxes];
     }
 
-    /** @return array<string, Wax> of the tables alone */
-    private function shippedWaxes(): array
+    /** @return Index<Wax> of the tables alone */
+    private function shippedWaxes(): Index
     {
-        return $this->waxes ??= $this->index('waxes', Wax::fromRow(...));
+        return $this->waxes ??= new Index($this->tables->table('waxes'), Wax::fromRow(...));
     }
 
     /** @return array<string, EssentialOil> */
     public function essentialOils(): array
     {
-        return [...$this->shippedEssentialOils(), ...$this->own()->essentialOils];
+        return [...$this->shippedEssentialOils()->all(), ...$this->own()->essentialOils];
     }
 
-    /** @return array<string, EssentialOil> of the tables alone */
-    private function shippedEssentialOils(): array
+    /** @return Index<EssentialOil> of the tables alone */
+    private function shippedEssentialOils(): Index
     {
-        return $this->essentialOils ??= $this->index('essential_oils', EssentialOil::fromRow(...));
+        return $this->essentialOils ??= new Index($this->tables->table('essential_oils'), EssentialOil::fromRow(...));
     }
 
     /** @return list<string> what an essential oil of the tables may do */
     public function scentTraits(): array
     {
-        $traits = array_map(fn (EssentialOil $oil) => $oil->traits, array_values($this->shippedEssentialOils()));
+        $traits = array_map(fn (EssentialOil $oil) => $oil->traits, array_values($this->shippedEssentialOils()->all()));
 
         return array_values(array_unique(array_merge(...$traits)));
     }
@@ -136,19 +142,31 @@ final class Cupboard
     /** @return array<string, Addition> */
     public function additions(): array
     {
-        return $this->additions ??= $this->index('additions', Addition::fromRow(...));
+        return $this->shippedAdditions()->all();
+    }
+
+    /** @return Index<Addition> */
+    private function shippedAdditions(): Index
+    {
+        return $this->additions ??= new Index($this->tables->table('additions'), Addition::fromRow(...));
     }
 
     /** @return array<string, Heed> */
     public function heeds(): array
     {
-        return $this->heeds ??= $this->index('heeds', Heed::fromRow(...));
+        return $this->shippedHeeds()->all();
+    }
+
+    /** @return Index<Heed> */
+    private function shippedHeeds(): Index
+    {
+        return $this->heeds ??= new Index($this->tables->table('heeds'), Heed::fromRow(...));
     }
 
     /** @throws MaterialException */
     public function heed(string $id): Heed
     {
-        return $this->heeds()[$id] ?? throw MaterialException::unknown('word of that kind', $id);
+        return $this->shippedHeeds()->find($id) ?? throw MaterialException::unknown('word of that kind', $id);
     }
 
     /**
@@ -170,7 +188,13 @@ final class Cupboard
     /** @return array<string, Purpose> */
     public function purposes(): array
     {
-        return $this->purposes ??= $this->index('purposes', Purpose::fromRow(...));
+        return $this->shippedPurposes()->all();
+    }
+
+    /** @return Index<Purpose> */
+    private function shippedPurposes(): Index
+    {
+        return $this->purposes ??= new Index($this->tables->table('purposes'), Purpose::fromRow(...));
     }
 
     /** @throws MaterialException */
@@ -188,19 +212,19 @@ final class Cupboard
     /** @throws MaterialException */
     public function addition(string $id): Addition
     {
-        return $this->additions()[$id] ?? throw MaterialException::unknown('addition', $id);
+        return $this->shippedAdditions()->find($id) ?? throw MaterialException::unknown('addition', $id);
     }
 
     /** @throws MaterialException */
     public function purpose(string $id): Purpose
     {
-        return $this->purposes()[$id] ?? throw MaterialException::unknown('purpose', $id);
+        return $this->shippedPurposes()->find($id) ?? throw MaterialException::unknown('purpose', $id);
     }
 
     /** @throws MaterialException */
     public function form(string $id): HerbForm
     {
-        return $this->forms()[$id] ?? throw MaterialException::unknown('herb form', $id);
+        return $this->shippedForms()->find($id) ?? throw MaterialException::unknown('herb form', $id);
     }
 
     /** The unit that a word means among the house's own measures; null where none is meant. */
@@ -224,22 +248,22 @@ final class Cupboard
     /** Found by its id; of the house's own things only one of theirs is asked for. */
     public function herbOrNull(string $id): ?Herb
     {
-        return (Own::is($id) ? $this->own()->herbs : $this->shippedHerbs())[$id] ?? null;
+        return Own::is($id) ? $this->own()->herbs[$id] ?? null : $this->shippedHerbs()->find($id);
     }
 
     public function carrierOrNull(string $id): ?Carrier
     {
-        return (Own::is($id) ? $this->own()->carriers : $this->shippedCarriers())[$id] ?? null;
+        return Own::is($id) ? $this->own()->carriers[$id] ?? null : $this->shippedCarriers()->find($id);
     }
 
     public function waxOrNull(string $id): ?Wax
     {
-        return (Own::is($id) ? $this->own()->waxes : $this->shippedWaxes())[$id] ?? null;
+        return Own::is($id) ? $this->own()->waxes[$id] ?? null : $this->shippedWaxes()->find($id);
     }
 
     public function scentOrNull(string $id): ?EssentialOil
     {
-        return (Own::is($id) ? $this->own()->essentialOils : $this->shippedEssentialOils())[$id] ?? null;
+        return Own::is($id) ? $this->own()->essentialOils[$id] ?? null : $this->shippedEssentialOils()->find($id);
     }
 
     /** @throws MaterialException */
@@ -253,7 +277,7 @@ final class Cupboard
     {
         if ($this->names === null) {
             $this->names = [];
-            foreach ($this->shippedHerbs() as $herb) {
+            foreach ($this->shippedHerbs()->all() as $herb) {
                 foreach ([$herb->name, $herb->latin, ...$herb->also] as $each) {
                     // The first to be called so: a plant with two parts goes by the part listed first.
                     $this->names[self::plain($each)] ??= $herb->id;
@@ -264,7 +288,7 @@ final class Cupboard
 
         return $id === null
             ? self::named($this->own()->herbs, $name, fn (Herb $herb) => [$herb->latin, ...$herb->also])
-            : $this->shippedHerbs()[$id];
+            : $this->shippedHerbs()->find($id);
     }
 
     /** The wax or butter that goes by a name. */
@@ -370,21 +394,5 @@ final class Cupboard
     public function carrier(string $id): Carrier
     {
         return $this->carrierOrNull($id) ?? throw MaterialException::unknown('oil', $id);
-    }
-
-    /**
-     * @template T of object
-     *
-     * @param  \Closure(Row): T  $make
-     * @return array<string, T>
-     */
-    private function index(string $table, \Closure $make): array
-    {
-        $index = [];
-        foreach ($this->tables->table($table)->rows('rows') as $row) {
-            $index[$row->text('id')] = $make($row);
-        }
-
-        return $index;
     }
 }

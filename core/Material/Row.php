@@ -98,6 +98,26 @@ final readonly class Row
         return $rows;
     }
 
+    /** One of the rows of a list. */
+    public function rowAt(string $key, int|string $at): self
+    {
+        $value = $this->list($key)[$at] ?? null;
+
+        return is_array($value) ? new self($value, "{$this->where}.{$key}.{$at}") : throw $this->wrong("{$key}.{$at}", 'a row');
+    }
+
+    /** @return array<string, int|string> where each row of a list stands in it, by a text of its own, without reading the rest of it */
+    public function places(string $key, string $by): array
+    {
+        $places = [];
+        foreach ($this->list($key) as $at => $value) {
+            $text = is_array($value) ? $value[$by] ?? null : null;
+            $places[is_string($text) ? $text : throw $this->wrong("{$key}.{$at}.{$by}", 'text')] = $at;
+        }
+
+        return $places;
+    }
+
     /** @return list<string> */
     public function texts(string $key): array
     {

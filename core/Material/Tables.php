@@ -9,6 +9,8 @@ namespace Kettle\Material;
  */
 final class Tables
 {
+    private static ?self $shipped = null;
+
     /** @var array<string, Row> */
     private array $read = [];
 
@@ -19,13 +21,15 @@ final class Tables
     public function __construct(private readonly string $folder, private readonly ?\Closure $readBy = null) {}
 
     /**
-     * The tables that ship with the product.
+     * The tables that ship with the product: they do not change under who reads them, so they are read once.
      *
      * @param  (\Closure(string): ?array<mixed>)|null  $read
      */
     public static function shipped(?\Closure $read = null): self
     {
-        return new self(dirname(__DIR__, 2).'/data', $read);
+        $folder = dirname(__DIR__, 2).'/data';
+
+        return $read === null ? (self::$shipped ??= new self($folder)) : new self($folder, $read);
     }
 
     /** @throws \LogicException when the table is missing or is not JSON */

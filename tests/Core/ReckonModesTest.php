@@ -180,6 +180,7 @@ it('answers or refuses whatever a mode is asked', function (string $mode) {
     mt_srand(crc32($mode));
     $odd = [null, true, 'x', "a\0b", -1, 0, 1e300, INF, NAN, [], [[]], ['a' => []], '2026-13-40T99:99', str_repeat('9', 400), 0.001, 99999];
     $refused = 0;
+    $questions = new Questions(Tables::shipped());
     for ($i = 0, $times = $mode === 'learn' ? 30 : 250; $i < $times; $i++) {
         $asked = modesAsked()[$mode];
         // One place of it, however deep, holds something else.
@@ -194,9 +195,7 @@ it('answers or refuses whatever a mode is asked', function (string $mode) {
         }
         unset($at);
         try {
-            expect(
-                json_encode((new Questions(Tables::shipped()))->ask($mode, $asked, new DateTimeImmutable('2026-11-24T10:00:00Z'))),
-            )->toBeString();
+            expect(json_encode($questions->ask($mode, $asked, new DateTimeImmutable('2026-11-24T10:00:00Z'))))->toBeString();
         } catch (WishException $no) {
             $refused++;
             expect($no->faults[0]['sentence'])->toMatch('/[.?]$/');
