@@ -55,6 +55,8 @@ class Lot extends Model
 
     protected $guarded = [];
 
+    private const NO_DAYS = ['got_on' => null, 'opened_on' => null, 'best_before' => null];
+
     protected $casts = [
         'kind' => LotKind::class,
         'state' => State::class,
@@ -88,7 +90,9 @@ class Lot extends Model
 
     public function core(\DateTimeZone $zone): CoreLot
     {
-        $day = fn (?Carbon $day) => $day === null ? null : new \DateTimeImmutable($day->format('Y-m-d'), $zone);
+        // As they stand in the row: a moment made of each only to be taken apart again takes as long as the rest.
+        $day = fn (mixed $day) => is_string($day) ? new \DateTimeImmutable(substr($day, 0, 10), $zone) : null;
+        ['got_on' => $got, 'opened_on' => $opened, 'best_before' => $best] = $this->attributes + self::NO_DAYS;
 
         return new CoreLot(
             $this->uid,
@@ -101,7 +105,7 @@ class Lot extends Model
                 $this->low_at === null ? null : (float) $this->low_at,
                 $this->price === null ? null : (float) $this->price,
             ),
-            new LotDates($day($this->got_on), $day($this->opened_on), $day($this->best_before)),
+            new LotDates($day($got), $day($opened), $day($best)),
             new Origin($this->got_how, $this->food_grade, $this->allergens),
             $this->state,
             $this->form,

@@ -85,7 +85,8 @@ final class Schemas
     {
         if ($this->validator === null) {
             $this->validator = new Validator(max_errors: self::MOST_FAULTS, stop_at_first_error: false);
-            $this->validator->resolver()?->registerProtocol('kettle', fn (Uri $uri): ?object => $this->schema(basename($uri->path() ?? '')));
+            $read = fn (Uri $uri): ?object => $this->schema(basename($uri->path() ?? ''));
+            $this->validator->resolver()?->registerProtocol('kettle', $read);
         }
 
         return $this->validator;

@@ -20,6 +20,7 @@ use Kettle\Measure\AmountReader;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Measure\MeasureSystem;
+use Kettle\Measure\Money;
 use Kettle\Measure\Unit;
 use Kettle\Stores\Lot;
 use Kettle\Stores\LotKind;
@@ -193,15 +194,7 @@ final readonly class Kitchen
     /** Money as it is written where this kitchen is: "£2.27", "$2.27"; only the number where it has no currency. */
     public function money(float $amount): string
     {
-        if ($this->currency !== '') {
-            $writer = new \NumberFormatter($this->custom->locale(), \NumberFormatter::CURRENCY);
-
-            return (string) $writer->formatCurrency($amount, $this->currency);
-        }
-        $writer = new \NumberFormatter($this->custom->locale(), \NumberFormatter::DECIMAL);
-        $writer->setAttribute(\NumberFormatter::FRACTION_DIGITS, 2);
-
-        return (string) $writer->format($amount);
+        return Money::text($amount, $this->currency, $this->custom->locale());
     }
 
     /**
