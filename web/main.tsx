@@ -11,6 +11,7 @@ import { place } from './frame/place'
 import { Waiting } from './parts/Notice'
 import { install } from './offline/known'
 import { fetchPanels } from './parts/panels'
+import { holdPresses } from './parts/press'
 import places from './places.json'
 import './style.css'
 
@@ -57,6 +58,7 @@ const SCRIPTS: Record<string, ReturnType<typeof place>> = {
 setNonce(document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content ?? '')
 
 install()
+holdPresses()
 
 const client = new QueryClient({
   defaultOptions: {

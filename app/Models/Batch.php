@@ -79,22 +79,26 @@ class Batch extends Model
         'version' => 'integer',
     ];
 
+    // What goes in is settled when it is begun, and a list of tasks says it several times for each.
+
     /** @return Attribute<string, never> */
     protected function name(): Attribute
     {
-        return Attribute::get(fn () => self::words()->of(Said::of('plan.name', ['herbs' => $this->herbs, 'oils' => $this->oils])));
+        $said = fn () => Said::of('plan.name', ['herbs' => $this->herbs, 'oils' => $this->oils]);
+
+        return Attribute::get(fn () => self::words()->of($said()))->shouldCache();
     }
 
     /** @return Attribute<string, never> */
     protected function herbName(): Attribute
     {
-        return Attribute::get(fn () => self::words()->thing($this->herbs));
+        return Attribute::get(fn () => self::words()->thing($this->herbs))->shouldCache();
     }
 
     /** @return Attribute<string, never> */
     protected function oilsName(): Attribute
     {
-        return Attribute::get(fn () => self::words()->thing($this->oils));
+        return Attribute::get(fn () => self::words()->thing($this->oils))->shouldCache();
     }
 
     private static function words(): Words

@@ -89,7 +89,6 @@ final readonly class BoilList
     {
         return Boil::query()
             ->whereIn('stage', $stages)
-            ->with(['entries' => fn ($query) => $query->orderBy('id')])
             ->orderByRaw('best_before is null, best_before')
             ->orderByDesc('begun_at')
             ->orderByDesc('id')
@@ -103,6 +102,8 @@ final readonly class BoilList
      */
     private function atTheStove(Collection $boils): array
     {
+        // What is made has its log behind it.
+        $boils->load(['entries' => fn ($query) => $query->orderBy('id')]);
         $levels = $this->stove->levels($boils);
 
         return array_values(
