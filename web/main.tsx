@@ -110,12 +110,12 @@ const draw = () => {
     )
 }
 
-// The place that was asked for comes beside the rest, as do the letters its text is set in; it is drawn with them, or after
-// half a second without: what is there is not to move where it can be pressed.
+// The place that was asked for comes beside the rest; it is drawn with it, or after half a second without it. The door says all
+// that it says at once, and waits for its letters too, so that no line breaks anew; a place's words come after, with its answers.
 const at = (address: string) => matchPath(address, window.location.pathname)
 const asked = places.find(({ address }) => at(`/h/:house/${address}`))
 const first = (asked ? SCRIPTS[asked.script] : at('/h/*') ? undefined : at('/sign-in') ? Door : Home)?.fetch()
-const letters = [...document.querySelectorAll<HTMLElement>('link[data-family]')].map(({ dataset }) =>
+const letters = (asked ? [] : [...document.querySelectorAll<HTMLElement>('link[data-family]')]).map(({ dataset }) =>
   document.fonts.load(`1em "${dataset['family']}"`),
 )
 void Promise.race([Promise.all([first, ...letters]), new Promise((late) => setTimeout(late, 500))])
