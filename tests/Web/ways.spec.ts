@@ -103,10 +103,10 @@ test('a salve without bee products takes another wax by itself, and stops at bee
   await page.goto(house + '/melt')
   await page.getByRole('button', { name: /something it is without/ }).click()
   // The panel stays while more is said.
-  await page.getByLabel('without bee products').check()
+  await page.getByRole('checkbox', { name: 'without bee products' }).check()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('without bee products')
-  await page.getByLabel('to give away').check()
-  await page.getByLabel('to give away').uncheck()
+  await page.getByRole('checkbox', { name: 'to give away' }).check()
+  await page.getByRole('checkbox', { name: 'to give away' }).uncheck()
   await page.getByRole('button', { name: 'That is it' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('candelilla wax, without bee products')
   await page.getByRole('button', { name: /^the wax:/ }).click()
