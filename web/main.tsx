@@ -115,8 +115,9 @@ const draw = () => {
 const at = (address: string) => matchPath(address, window.location.pathname)
 const asked = places.find(({ address }) => at(`/h/:house/${address}`))
 const first = (asked ? SCRIPTS[asked.script] : at('/h/*') ? undefined : at('/sign-in') ? Door : Home)?.fetch()
-const letters = (asked ? [] : [...document.querySelectorAll<HTMLElement>('link[data-family]')]).map(({ dataset }) =>
-  document.fonts.load(`1em "${dataset['family']}"`),
+const style = getComputedStyle(document.documentElement)
+const letters = (asked ? [] : ['--font-text', '--font-display']).map((family) =>
+  document.fonts.load(`1em ${style.getPropertyValue(family)}`),
 )
 void Promise.race([Promise.all([first, ...letters]), new Promise((late) => setTimeout(late, 500))])
   .catch(() => {})

@@ -55,8 +55,6 @@ class Lot extends Model
 
     protected $guarded = [];
 
-    private const NO_DAYS = ['got_on' => null, 'opened_on' => null, 'best_before' => null];
-
     protected $casts = [
         'kind' => LotKind::class,
         'state' => State::class,
@@ -91,8 +89,9 @@ class Lot extends Model
     public function core(\DateTimeZone $zone): CoreLot
     {
         // As they stand in the row: a moment made of each only to be taken apart again takes as long as the rest.
-        $day = fn (mixed $day) => is_string($day) ? new \DateTimeImmutable(substr($day, 0, 10), $zone) : null;
-        ['got_on' => $got, 'opened_on' => $opened, 'best_before' => $best] = $this->attributes + self::NO_DAYS;
+        $day = fn (string $column) => is_string($is = $this->attributes[$column] ?? null)
+            ? new \DateTimeImmutable(substr($is, 0, 10), $zone)
+            : null;
 
         return new CoreLot(
             $this->uid,
@@ -105,7 +104,7 @@ class Lot extends Model
                 $this->low_at === null ? null : (float) $this->low_at,
                 $this->price === null ? null : (float) $this->price,
             ),
-            new LotDates($day($got), $day($opened), $day($best)),
+            new LotDates($day('got_on'), $day('opened_on'), $day('best_before')),
             new Origin($this->got_how, $this->food_grade, $this->allergens),
             $this->state,
             $this->form,

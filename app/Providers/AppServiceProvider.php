@@ -45,7 +45,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(Cupboard::class, fn (Application $app) => $app->make(Planning::class)->cupboard());
         $this->app->singleton(Words::class, fn (Application $app) => Words::plain($app->make(Cupboard::class)));
         $this->app->singleton(Methods::class, fn (Application $app) => Methods::of($app->make(Tables::class)));
-        $this->app->singleton(Schemas::class, fn () => app(Tables::class)->made(Schemas::class, Schemas::shipped(...)));
+        $this->app->singleton(Schemas::class, fn () => Schemas::shipped());
         $this->app->singleton(
             Questions::class,
             fn (Application $app) => new Questions($app->make(Tables::class), $app->make(Planning::class)),

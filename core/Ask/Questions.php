@@ -72,7 +72,7 @@ final readonly class Questions
     public function __construct(private Tables $tables, ?Planning $planning = null)
     {
         $this->planning = $planning ?? new Planning($tables);
-        $this->asked = $tables->made(Schemas::class, Schemas::shipped(...));
+        $this->asked = Schemas::shipped();
     }
 
     /**

@@ -25,7 +25,7 @@ final class Index
     {
         $this->at ??= $this->table->places('rows', 'id');
 
-        return isset($this->at[$id]) ? ($this->made[$id] ??= ($this->make)($this->table->rowAt('rows', $this->at[$id]))) : null;
+        return isset($this->at[$id]) ? $this->made($id, $this->at[$id]) : null;
     }
 
     /** @return array<string, T> in the table's order */
@@ -33,9 +33,15 @@ final class Index
     {
         $all = [];
         foreach ($this->at ??= $this->table->places('rows', 'id') as $id => $at) {
-            $all[$id] = $this->made[$id] ??= ($this->make)($this->table->rowAt('rows', $at));
+            $all[$id] = $this->made($id, $at);
         }
 
         return $all;
+    }
+
+    /** @return T */
+    private function made(string $id, int|string $at): object
+    {
+        return $this->made[$id] ??= ($this->make)($this->table->rowAt('rows', $at));
     }
 }

@@ -75,9 +75,7 @@ final readonly class Row
 
     public function row(string $key): self
     {
-        $value = $this->values[$key] ?? null;
-
-        return is_array($value) ? new self($value, $this->where.'.'.$key) : throw $this->wrong($key, 'a row');
+        return $this->within($this->values[$key] ?? null, $key);
     }
 
     public function rowOrNull(string $key): ?self
@@ -90,9 +88,7 @@ final readonly class Row
     {
         $rows = [];
         foreach ($this->list($key) as $name => $value) {
-            $rows[(string) $name] = is_array($value)
-                ? new self($value, "{$this->where}.{$key}.{$name}")
-                : throw $this->wrong("{$key}.{$name}", 'a row');
+            $rows[(string) $name] = $this->within($value, "{$key}.{$name}");
         }
 
         return $rows;
@@ -101,9 +97,7 @@ final readonly class Row
     /** One of the rows of a list. */
     public function rowAt(string $key, int|string $at): self
     {
-        $value = $this->list($key)[$at] ?? null;
-
-        return is_array($value) ? new self($value, "{$this->where}.{$key}.{$at}") : throw $this->wrong("{$key}.{$at}", 'a row');
+        return $this->within($this->list($key)[$at] ?? null, "{$key}.{$at}");
     }
 
     /** @return array<string, int|string> where each row of a list stands in it, by a text of its own, without reading the rest of it */
@@ -143,6 +137,11 @@ final readonly class Row
         $value = $this->values[$key] ?? null;
 
         return is_array($value) ? $value : throw $this->wrong($key, 'a list');
+    }
+
+    private function within(mixed $value, string $where): self
+    {
+        return is_array($value) ? new self($value, "{$this->where}.{$where}") : throw $this->wrong($where, 'a row');
     }
 
     private function wrong(string $key, string $wanted): \LogicException

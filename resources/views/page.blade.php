@@ -12,8 +12,8 @@
     <link rel="manifest" href="/kettle.webmanifest">
     <meta name="theme-color" content="#1f3a5f">
     <script type="module" src="/build/{{ $script }}"></script>
-    @foreach ($fonts as $family => $font)
-    <link rel="preload" href="/build/{{ $font }}" as="font" type="font/woff2" crossorigin data-family="{{ $family }}">
+    @foreach ($fonts as $font)
+    <link rel="preload" href="/build/{{ $font }}" as="font" type="font/woff2" crossorigin>
     @endforeach
     @foreach ($styles as $style)
     <link rel="stylesheet" href="/build/{{ $style }}">

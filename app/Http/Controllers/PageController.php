@@ -8,10 +8,10 @@ use Illuminate\Http\Request;
 /** The one page that every address of the interface opens. */
 final class PageController extends Controller
 {
-    /** The letters that nearly all is written in, and those of the Bench's sentence and of what is said at the door: family and file. */
-    private const TEXT_FONT = ['Atkinson Hyperlegible Next Variable', 'hyperlegible-next-latin-wght-normal'];
+    /** The file of the letters that nearly all is written in, and of those of the Bench's sentence and of what is said at the door. */
+    private const TEXT_FONT = 'hyperlegible-next-latin-wght-normal';
 
-    private const SENTENCE_FONT = ['Besley Variable', 'besley-latin-wght-normal'];
+    private const SENTENCE_FONT = 'besley-latin-wght-normal';
 
     /** @var list<array{address: string, script: string, asks: list<string>}>|null */
     private static ?array $places = null;
@@ -30,29 +30,17 @@ final class PageController extends Controller
             'script' => $entry['file'],
             'styles' => $entry['css'] ?? [],
             // Fetched beside the script, so that text is not set in another letter first and then moves.
-            'fonts' => $this->fonts($entry['assets'] ?? [], $request),
+            'fonts' => array_filter(
+                $entry['assets'] ?? [],
+                fn (string $file) => str_contains($file, self::TEXT_FONT) ||
+                    (($request->segment(1) !== 'h' || in_array($request->segment(3), ['bench', 'melt'], true)) &&
+                        str_contains($file, self::SENTENCE_FONT)),
+            ),
             'preloads' => array_values(array_diff($this->scripts(['web/main.tsx', $place]), [$entry['file']])),
             'asks' => $asks,
             // Who is signed in is asked for by every place; said here, nothing waits for it.
             'me' => $door->me($request),
         ]);
-    }
-
-    /**
-     * @param  list<string>  $files
-     * @return array<string, string> file by family
-     */
-    private function fonts(array $files, Request $request): array
-    {
-        $said = $request->segment(1) !== 'h' || in_array($request->segment(3), ['bench', 'melt'], true);
-        $fonts = [];
-        foreach ([self::TEXT_FONT, ...$said ? [self::SENTENCE_FONT] : []] as [$family, $name]) {
-            foreach ($files as $file) {
-                $fonts += str_contains($file, $name) ? [$family => $file] : [];
-            }
-        }
-
-        return $fonts;
     }
 
     /**
