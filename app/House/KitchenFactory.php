@@ -180,8 +180,10 @@ final class KitchenFactory
         $zone = $this->current->house()->zone();
         // The oldest that may be used come first, of each thing by itself: a hundred tins of one oil must not hide another.
         // A lot that was named is known even when it is empty: what it is counts, and that it is empty is told.
-        // All of it is in the index of what still holds something, however much a house has used up.
+        // All of it is in the index of what still holds something, however much a house has used up; left to itself, the
+        // database reads the rows of it as well.
         $ranked = Lot::query()
+            ->forceIndex('lots_held')
             ->where('holds', true)
             ->where($which)
             ->selectRaw(
@@ -249,6 +251,8 @@ final class KitchenFactory
     {
         $house = $this->current->house();
         $user = Auth::user();
+        /** @var array<string, UptakeSeen> $seen */
+        $seen = [];
 
         return new Kitchen(
             $this->now(),
@@ -263,7 +267,10 @@ final class KitchenFactory
             $lots,
             $stock,
             $house->currency,
-            $this->seen(...),
+            // A plan asks for it again with each way out that it tries.
+            function (string $form, string $way) use (&$seen): UptakeSeen {
+                return $seen["{$form} {$way}"] ??= $this->seen($form, $way);
+            },
             $this->bookings(...),
         );
     }

@@ -3,6 +3,7 @@
 use App\Actions\Stores\StockLedger;
 use App\Models\Lot;
 use App\Models\Tenancy\CurrentHouse;
+use Illuminate\Support\Facades\DB;
 use Kettle\Stores\LotException;
 
 /*
@@ -101,6 +102,19 @@ it('starts with what there is when Stores is short, and says so', function () {
         ->toContain('smaller-batch', 'smaller-jar');
     $this->batch(['herb' => ['id' => 'marshmallow-root', 'amount' => '60 g']]);
     expect(left($this, $oil))->toBe(0.0)->and(left($this, $root))->toBe(140.0);
+});
+
+it('asks nothing of the database anew for each way out that it tries', function () {
+    [, $oil] = stocked($this);
+    $this->atHouse('POST', "/lots/{$oil}/count", ['amount' => '120 mL']);
+    DB::enableQueryLog();
+    DB::flushQueryLog();
+    $ways = $this->atHouse('POST', '/reckon', ['wish' => $this->wish(['herb' => ['id' => 'marshmallow-root', 'amount' => '60 g']])])->json(
+        'notes.*.ways',
+    );
+    $asked = array_map(fn (array $query): string => $query['query'].json_encode($query['bindings']), DB::getQueryLog());
+    DB::disableQueryLog();
+    expect(array_merge(...$ways))->not->toBeEmpty()->and($asked)->toBe(array_unique($asked));
 });
 
 it('refuses when a lot was emptied while the plan lay on the bench', function () {
