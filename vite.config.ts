@@ -42,7 +42,8 @@ function pressed(): Plugin {
 export default defineConfig({
   base: '/build/',
   publicDir: false,
-  plugins: [react(), tailwind(), filesOfTheWorker(), pressed()],
+  // What did not change is not drawn again; a component the compiler does not understand is left as it is written.
+  plugins: [react({ compiler: true }), tailwind(), filesOfTheWorker(), pressed()],
   build: {
     outDir: 'public/build',
     emptyOutDir: true,
@@ -51,6 +52,13 @@ export default defineConfig({
     rolldownOptions: {
       input: { main: 'web/main.tsx', worker: 'web/offline/worker.ts' },
       output: {
+        // Few files and not many small ones: to a phone each is a way there and back. What changes seldom is by itself.
+        codeSplitting: {
+          groups: [
+            { name: 'base', test: /\/node_modules\/(react|react-dom|react-router|scheduler)\// },
+            { name: 'shared', test: /\/web\//, minShareCount: 8 },
+          ],
+        },
         entryFileNames: (chunk) => (chunk.name === 'worker' ? 'worker.js' : 'assets/[name]-[hash].js'),
       },
     },

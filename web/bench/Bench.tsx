@@ -8,6 +8,7 @@ import { useDrawnInSlices } from '../frame/slices'
 import { useFor } from '../melt/wanted'
 import { Button, ButtonLink, TextButton } from '../parts/Button'
 import { Field } from '../parts/Field'
+import { InParts } from '../parts/InParts'
 import { useKept } from '../parts/kept'
 import { Notice, Trouble, Waiting } from '../parts/Notice'
 import { PlanDays } from '../parts/PlanDays'
@@ -69,7 +70,7 @@ export default function Bench() {
   const there = useDrawnInSlices(settings && materials && (shown || plan.isError) ? true : undefined)
   // The sentence and its figures first; what lies below the fold may come a moment after.
   const below = useDeferredValue(shown)
-  const repeats = sessionStorage.getItem('kettle.repeats')
+  const compared = useDeferredValue(sideBySide.data)
   const [wanted, notFor] = useFor('bench')
   const start = useBatchWrite((batch) => {
     sessionStorage.removeItem('kettle.repeats')
@@ -85,7 +86,7 @@ export default function Bench() {
       body: {
         wish,
         origin,
-        repeats,
+        repeats: sessionStorage.getItem('kettle.repeats'),
         wanted: wanted?.id ?? null,
         wanted_oil: wanted?.oil ?? null,
         acknowledged: reading.acknowledged(plan.data?.notes ?? []),
@@ -205,7 +206,7 @@ export default function Bench() {
         ) : null}
       </div>
       {shown ? (
-        <>
+        <InParts>
           <div
             className={`border-line grid gap-x-7 gap-y-8 border-t pt-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.05fr)_minmax(0,1.1fr)] ${problem ? 'opacity-50' : ''}`}
           >
@@ -289,8 +290,8 @@ export default function Bench() {
               ]}
             />
             <Tabs.Content value="ways" className="pt-4">
-              {sideBySide.data ? (
-                <MethodsSideBySide methods={sideBySide.data.methods} wanted={wish.ready_by} take={take} />
+              {compared ? (
+                <MethodsSideBySide methods={compared.methods} wanted={wish.ready_by} take={take} />
               ) : sideBySide.isError ? (
                 <Trouble problem={sideBySide.error} />
               ) : (
@@ -304,7 +305,7 @@ export default function Bench() {
               <FromStores plan={below ?? shown} wish={wish} change={change} />
             </Tabs.Content>
           </Tabs.Root>
-        </>
+        </InParts>
       ) : null}
       <KeepAsRecipe open={keeping} onOpenChange={setKeeping} wish={wish} suggested={shown?.name ?? ''} />
     </div>

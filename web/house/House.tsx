@@ -8,6 +8,7 @@ import { useArrived } from '../parts/arrived'
 import { Button } from '../parts/Button'
 import { Field, Select, TimeField } from '../parts/Field'
 import { rebased, sent, useForm } from '../parts/form'
+import { InParts } from '../parts/InParts'
 import { Trouble } from '../parts/Notice'
 import { MEASURES } from './measures'
 import { EndAccount } from './Ending'
@@ -28,19 +29,21 @@ export default function House() {
     <div className="flex flex-col gap-8">
       <h1 className="text-4xl">{there.name}</h1>
       <div className="border-line grid gap-x-10 gap-y-10 border-t pt-6 md:grid-cols-2 lg:grid-cols-3">
-        <Settings house={there} keeps={keeps} />
-        <Vessels house={there} keeps={keeps} />
-        <div className="flex flex-col gap-4">
-          <People keeps={keeps} />
-          {keeps ? <Trail /> : null}
-        </div>
-        <You />
-        <div className="flex flex-col gap-10">
-          <ChangePassword />
-          <SecondStep />
-          <Sessions />
-        </div>
-        {keeps ? <OutAndIn house={there} /> : null}
+        <InParts>
+          <Settings house={there} keeps={keeps} />
+          <Vessels house={there} keeps={keeps} />
+          <div className="flex flex-col gap-4">
+            <People keeps={keeps} />
+            {keeps ? <Trail /> : null}
+          </div>
+          <You />
+          <div className="flex flex-col gap-10">
+            <ChangePassword />
+            <SecondStep />
+            <Sessions />
+          </div>
+          {keeps ? <OutAndIn house={there} /> : null}
+        </InParts>
       </div>
     </div>
   )

@@ -1,4 +1,4 @@
-import { useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import type { DBSchema, IDBPDatabase } from 'idb'
 import { useSyncExternalStore } from 'react'
 import { get, send } from '../api/client'
@@ -61,7 +61,8 @@ export async function sendUnsent(who: string) {
 
 /** All of who is signed in that waits, in order; those that are about one thing, where it is named. */
 export function useUnsent(thing?: string): Unsent[] {
-  const who = useQueryClient().getQueryData<{ id: string }>(['me'])?.id
+  // As it is known here: who is signed in is asked for by others.
+  const who = useQuery<{ id: string }>({ queryKey: ['me'], enabled: false }).data?.id
   const all = useSyncExternalStore(outbox.watch, outbox.all)
   return all.filter((each) => each.who === who && (thing === undefined || thingOf(each.path) === thing))
 }

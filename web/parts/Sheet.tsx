@@ -1,4 +1,4 @@
-import { type ComponentType, type ReactNode, useEffect, useState } from 'react'
+import { type ComponentType, type ReactNode, useEffect, useSyncExternalStore } from 'react'
 
 export type SheetProps = {
   open: boolean
@@ -7,10 +7,16 @@ export type SheetProps = {
   children: ReactNode
 }
 
-let Dialog: ComponentType<SheetProps> | undefined
+let loaded: ComponentType<SheetProps> | undefined
+const waiting = new Set<() => void>()
+const wait = (told: () => void) => {
+  waiting.add(told)
+  return () => void waiting.delete(told)
+}
 
 const load = async () => {
-  Dialog ??= (await import('./SheetDialog')).default
+  loaded ??= (await import('./SheetDialog')).default
+  for (const told of waiting) told()
 }
 
 // Not for the first screen, and there before anybody presses, also if the connection goes meanwhile. Once it is there
@@ -19,11 +25,10 @@ window.setTimeout(() => void load(), 300)
 
 /** A dialog with a title; Escape closes it, and focus goes back where it was. */
 export function Sheet(props: SheetProps) {
-  const [, setLoaded] = useState(false)
-  const { open } = props
+  const Dialog = useSyncExternalStore(wait, () => loaded)
+  const wanted = props.open && !Dialog
   useEffect(() => {
-    // It may have come between drawing and now: asked again either way, so that it is drawn.
-    if (open) void load().then(() => setLoaded(true))
-  }, [open])
+    if (wanted) void load()
+  }, [wanted])
   return Dialog ? <Dialog {...props} /> : null
 }
