@@ -11,6 +11,7 @@ use App\Models\Tenancy\CurrentHouse;
 use App\Models\User;
 use App\Models\YieldSum;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
 use Kettle\Diary\Availability;
@@ -330,8 +331,11 @@ final class KitchenFactory
         $this->bookings = null;
     }
 
-    /** @return list<CookerPlace> the house's cookers */
-    public function places(): array
+    /**
+     * @param  Collection<int, Cooker>|null  $cookers where they were read already
+     * @return list<CookerPlace> the house's cookers
+     */
+    public function places(?Collection $cookers = null): array
     {
         $wet = fn (Cooker $cooker): bool => array_filter(
             $cooker->methods,
@@ -339,9 +343,7 @@ final class KitchenFactory
         ) !== [];
 
         return array_values(
-            Cooker::query()
-                ->orderBy('id')
-                ->get()
+            ($cookers ?? Cooker::query()->orderBy('id')->get())
                 ->map(fn (Cooker $cooker) => $cooker->place($wet($cooker), (float) $this->current->house()->room_c))
                 ->all(),
         );

@@ -80,6 +80,8 @@ final readonly class LabelPresenter
     /** @param  int  $bottles labels to be printed */
     public function label(Batch $batch, int $bottles): LabelOf
     {
+        // Nearly each of its lines asks the log.
+        $batch->loadMissing('entries');
         $first = $batch->bottles()->where('state', 'in')->orderBy('number')->first();
 
         return new LabelOf(

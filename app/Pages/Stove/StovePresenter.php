@@ -21,6 +21,7 @@ use App\Responses\Stove\ReadingsTaken;
 use App\Responses\Stove\RefusedReading;
 use App\Responses\Stove\StovePage;
 use App\Responses\Stove\StoveWaiting;
+use Illuminate\Database\Eloquent\Collection;
 use Kettle\Diary\CookerPlace;
 use Kettle\Diary\Progress;
 use Kettle\Diary\Routine;
@@ -68,7 +69,8 @@ final readonly class StovePresenter
         $used = $running->where('speed', 1)->pluck('cooker_id')->flip();
         $busy = StoveProbe::query()->whereIn('stove_session_id', $running->pluck('id'))->pluck('probe_id')->flip();
 
-        [$waiting, $pans] = $this->waiting();
+        $cookers = Cooker::query()->orderBy('id')->get();
+        [$waiting, $pans] = $this->waiting($cookers);
 
         return new StovePage(
             sessions: array_values($running->map($this->words->card(...))->all()),
@@ -76,13 +78,7 @@ final readonly class StovePresenter
             pans: $pans,
             leaves: $this->leaves->standing(),
             boils: $this->boils->open(),
-            cookers: array_values(
-                Cooker::query()
-                    ->orderBy('id')
-                    ->get()
-                    ->map(fn (Cooker $cooker) => $this->cookers->cooker($cooker, isset($used[$cooker->id])))
-                    ->all(),
-            ),
+            cookers: array_values($cookers->map(fn (Cooker $cooker) => $this->cookers->cooker($cooker, isset($used[$cooker->id])))->all()),
             probes: array_values(
                 Probe::query()
                     ->where('kind', '!=', Probe::HAND)
@@ -156,8 +152,11 @@ final readonly class StovePresenter
         return preg_match('/[cf]\s*$/i', $typed) === 1 ? $typed : $typed.($this->kitchens->plain()->fahrenheit ? ' F' : ' C');
     }
 
-    /** @return array{list<StoveWaiting>, list<PanCard>} what waits for a cooker, and what is done in a pan */
-    private function waiting(): array
+    /**
+     * @param  Collection<int, Cooker>  $cookers
+     * @return array{list<StoveWaiting>, list<PanCard>} what waits for a cooker, and what is done in a pan
+     */
+    private function waiting(Collection $cookers): array
     {
         $standing = StoveJar::standing()->pluck('batch_id');
         $batches = Batch::query()
@@ -170,7 +169,7 @@ final readonly class StovePresenter
             ->with('entries')
             ->get();
         $availability = $this->kitchens->availability();
-        $places = $this->kitchens->places();
+        $places = $this->kitchens->places($cookers);
         $waiting = $pans = [];
         foreach ($batches as $batch) {
             $routine = $this->records->of($batch)->routine();

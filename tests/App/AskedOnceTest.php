@@ -1,0 +1,95 @@
+<?php
+
+use App\Models\Batch;
+use App\Models\Boil;
+use App\Models\Lot;
+use App\Models\Making;
+use App\Models\OwnThing;
+use App\Models\Recipe;
+use App\Models\StoveSession;
+use App\Models\Tenancy\CurrentHouse;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Routing\Route as Way;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Route;
+
+/*
+ * Every answer of the demo house that is only read, of things in each of their states: nothing is asked of the database twice for it.
+ * What a page asks again for each of its rows, or for each way out that it tries, is found here. A trace walks step by step and may
+ * come by a thing again: how often it asks is held where it is tested.
+ */
+
+/** What an address wants to know beside its path. */
+const ASKED_WITH = [
+    'oils' => '?purpose=salve',
+    'find' => '?q=cal',
+    'herbs' => '?q=cal',
+    'yields/one' => '?form=flower-heads&way=squeezed',
+    'solvents' => '?herb=calendula&use=salve',
+];
+
+/** The house prints on sheets, has entered nothing of its own: there is none of these. */
+const NOT_THERE = ['/batches/{batch}/labels.png', '/boils/{boil}/labels.png', '/makings/{making}/labels.png', '/own/{own}'];
+
+/**
+ * Of each kind of thing one in each of its states.
+ *
+ * @return array<string, list<string>> by what an address calls it
+ */
+function thingsInEachState(): array
+{
+    $of = fn (string $model, string $state): array => array_values(
+        $model::query()
+                ->orderBy('id')
+                ->get()
+                ->unique(fn (Model $one) => json_encode($one->getAttribute($state)))
+                ->map(fn (Model $one) => (string) $one->getRouteKey())
+                ->all(),
+    );
+
+    return [
+        'batch' => $of(Batch::class, 'stage'),
+        'making' => $of(Making::class, 'stage'),
+        'boil' => $of(Boil::class, 'stage'),
+        'lot' => $of(Lot::class, 'kind'),
+        'session' => $of(StoveSession::class, 'state'),
+        'recipe' => $of(Recipe::class, 'name'),
+        'own' => $of(OwnThing::class, 'kind'),
+    ];
+}
+
+it('asks the database nothing twice for one answer', function () {
+    $house = $this->skerryHouse();
+    $this->actingAs($house->memberships()->firstOrFail()->user);
+    $things = app(CurrentHouse::class)->within($house, thingsInEachState(...));
+    $ways = array_filter(
+        Route::getRoutes()->getRoutes(),
+        fn (Way $way) => in_array('GET', $way->methods(), true) && str_starts_with($way->uri(), 'api/houses/{house}'),
+    );
+    $twice = $answered = [];
+    foreach ($ways as $way) {
+        $path = substr($way->uri(), strlen('api/houses/{house}'));
+        $of = array_values(array_diff($way->parameterNames(), ['house']));
+        if (str_contains($path, '/trace') || count($of) > 1 || ($of !== [] && ! isset($things[$of[0]]))) {
+            continue;
+        }
+        foreach ($of === [] ? [''] : $things[$of[0]] as $thing) {
+            $asked = str_replace('{'.($of[0] ?? '').'}', $thing, $path).(ASKED_WITH[ltrim($path, '/')] ?? '');
+            app(CurrentHouse::class)->leave();
+            DB::enableQueryLog();
+            DB::flushQueryLog();
+            $answered[$path] = $this->getJson("/api/houses/{$house->uid}{$asked}")->isOk() || ($answered[$path] ?? false);
+            $queries = array_map(fn (array $each) => $each['query'].' '.json_encode($each['bindings']), DB::getQueryLog());
+            $twice[$path] = [
+                ...$twice[$path] ?? [],
+                ...array_keys(array_filter(array_count_values($queries), fn (int $times) => $times > 1)),
+            ];
+        }
+    }
+    expect(array_filter($twice))
+        ->toBe([])
+        ->and(array_keys($answered, false, true))
+        ->toEqualCanonicalizing(NOT_THERE)
+        ->and(count($answered))
+        ->toBeGreaterThan(50);
+});
