@@ -71,7 +71,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await expect(page.getByText('What it came from')).toBeVisible()
     await look('what touches it')
     await page.goto(house + '/house')
-    await expect(page.getByRole('heading', { name: 'People' })).toBeVisible()
+    await expect(page.getByRole('heading', { name: 'Out and in' })).toBeVisible()
     await look('house')
     expect(faults).toEqual([])
   })

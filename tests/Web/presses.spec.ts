@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page, test } from '@playwright/test'
-import { ownHouse } from './support'
+import { demo, ownHouse } from './support'
 
 /** Presses, lets something happen, goes so far with the hand, and lets go. */
 async function press(page: Page, what: Locator, meanwhile: () => Promise<unknown>, down = 0) {
@@ -75,4 +75,19 @@ test('who goes elsewhere before letting go has pressed nothing', async ({ page }
   // And pressed as always, it opens once.
   await oil.click()
   await expect(page.getByRole('dialog', { name: 'the oil' })).toBeVisible()
+})
+
+test('a sheet that is asked for before its script has come is there when it comes', async ({ page }) => {
+  let bring = () => {}
+  const held = new Promise<void>((come) => (bring = come))
+  await page.route(/SheetDialog-.*\.js$/, async (route) => {
+    await held
+    await route.continue()
+  })
+  await demo(page)
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+  await page.keyboard.press('?')
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  bring()
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('Go to Today')
 })
