@@ -7,7 +7,7 @@ export type SheetProps = {
   children: ReactNode
 }
 
-let loaded: ComponentType<SheetProps> | undefined
+let Dialog: ComponentType<SheetProps> | undefined
 const waiting = new Set<() => void>()
 const wait = (told: () => void) => {
   waiting.add(told)
@@ -15,7 +15,7 @@ const wait = (told: () => void) => {
 }
 
 const load = async () => {
-  loaded ??= (await import('./SheetDialog')).default
+  Dialog ??= (await import('./SheetDialog')).default
   for (const told of waiting) told()
 }
 
@@ -25,10 +25,10 @@ window.setTimeout(() => void load(), 300)
 
 /** A dialog with a title; Escape closes it, and focus goes back where it was. */
 export function Sheet(props: SheetProps) {
-  const Dialog = useSyncExternalStore(wait, () => loaded)
-  const wanted = props.open && !Dialog
+  const there = useSyncExternalStore(wait, () => Dialog !== undefined)
+  const wanted = props.open && !there
   useEffect(() => {
     if (wanted) void load()
   }, [wanted])
-  return Dialog ? <Dialog {...props} /> : null
+  return there && Dialog ? <Dialog {...props} /> : null
 }
