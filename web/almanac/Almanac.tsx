@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { useHouseId, useOfHouse } from '../api/hooks'
 import { usePart } from '../frame/part'
+import { useDrawnInSlices } from '../frame/slices'
 import { Field } from '../parts/Field'
 import { Trouble, Waiting } from '../parts/Notice'
 
@@ -42,8 +43,9 @@ export default function Almanac() {
   const kind = KINDS.find((each) => each.id === query.get('kind'))?.id ?? 'plant'
   const [typed, setTyped] = useState('')
   const list = useOfHouse(`/almanac?kind=${kind}`, { stale: 600_000 })
+  const there = useDrawnInSlices(list.data)
   const low = typed.trim().toLowerCase()
-  const entries = (list.data?.entries ?? []).filter((entry) =>
+  const entries = (there?.entries ?? []).filter((entry) =>
     `${entry.name} ${entry.says}`.toLowerCase().includes(low),
   )
   return (
@@ -86,7 +88,7 @@ export default function Almanac() {
         </div>
       </div>
       {list.isError ? <Trouble problem={list.error} /> : null}
-      {list.data ? (
+      {there ? (
         <ul className="columns-1 gap-x-10 sm:columns-2 lg:columns-3">
           {entries.map((entry) => (
             <li key={entry.key} className="border-line break-inside-avoid border-b">
