@@ -28,7 +28,7 @@ const ASKED_WITH = [
     'solvents' => '?herb=calendula&use=salve',
 ];
 
-/** The house prints on sheets, has entered nothing of its own: there is none of these. */
+/** The house prints on sheets and has entered nothing of its own: there is none of these. */
 const NOT_THERE = ['/batches/{batch}/labels.png', '/boils/{boil}/labels.png', '/makings/{making}/labels.png', '/own/{own}'];
 
 /**
@@ -38,14 +38,12 @@ const NOT_THERE = ['/batches/{batch}/labels.png', '/boils/{boil}/labels.png', '/
  */
 function thingsInEachState(): array
 {
-    $of = fn (string $model, string $state): array => array_values(
-        $model::query()
-                ->orderBy('id')
-                ->get()
-                ->unique(fn (Model $one) => json_encode($one->getAttribute($state)))
-                ->map(fn (Model $one) => (string) $one->getRouteKey())
-                ->all(),
-    );
+    $of = function (string $model, string $state): array {
+        $all = $model::query()->orderBy('id')->get();
+        $first = $all->unique(fn (Model $one) => json_encode($one->getAttribute($state)));
+
+        return array_values($first->map(fn (Model $one) => (string) $one->getRouteKey())->all());
+    };
 
     return [
         'batch' => $of(Batch::class, 'stage'),

@@ -45,9 +45,7 @@ export default function Almanac() {
   const list = useOfHouse(`/almanac?kind=${kind}`, { stale: 600_000 })
   const there = useDrawnInSlices(list.data)
   const low = typed.trim().toLowerCase()
-  const entries = (there?.entries ?? []).filter((entry) =>
-    `${entry.name} ${entry.says}`.toLowerCase().includes(low),
-  )
+  const entries = (there?.entries ?? []).filter((entry) => `${entry.name} ${entry.says}`.toLowerCase().includes(low))
   return (
     <div className="flex flex-col gap-5">
       <header className="flex flex-wrap items-end justify-between gap-4">
