@@ -73,7 +73,7 @@ function Places({ base }: { base: string }) {
             aria-keyshortcuts={place.key}
             aria-current={place === at ? (location.pathname === `${base}/${place.path}` ? 'page' : 'true') : undefined}
             className={[
-              'flex min-h-12 shrink-0 items-center px-2 max-sm:basis-1/5 max-sm:justify-center sm:px-3.5',
+              'flex min-h-12 shrink-0 items-center max-sm:min-w-0 max-sm:basis-1/5 max-sm:justify-center sm:px-3.5',
               place.thumb ? 'max-sm:order-first' : more ? 'max-sm:border-line max-sm:border-b' : 'max-sm:hidden',
               place === at ? 'bg-rim text-on-rim font-semibold' : 'text-soft',
             ].join(' ')}
@@ -85,7 +85,7 @@ function Places({ base }: { base: string }) {
           ref={button}
           type="button"
           aria-expanded={more}
-          className={`flex min-h-12 basis-1/5 items-center justify-center px-2 max-sm:order-first sm:hidden ${here ? 'bg-rim text-on-rim font-semibold' : 'text-soft'}`}
+          className={`flex min-h-12 min-w-0 basis-1/5 items-center justify-center max-sm:order-first sm:hidden ${here ? 'bg-rim text-on-rim font-semibold' : 'text-soft'}`}
           onClick={() => setMore(!more)}
         >
           {here && !more ? here.name : 'More'}
