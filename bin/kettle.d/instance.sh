@@ -321,7 +321,7 @@ start_web() {
   [[ $PARTS != *nightly* ]] || part nightly bash -c 'while sleep 900; do ./kettle backup --nightly || true; done'
   watch_parts
   for each in $PARTS; do [ "$each" = mariadb ] || begin_part "$each"; done
-  if [[ " $PARTS " == *" fpm "* && " $PARTS " == *" caddy "* ]]; then wait_for "The web server" 300 curl -fsS -o /dev/null "$APP_URL/api/me"; fi
+  if [[ " $PARTS " == *" fpm "* && " $PARTS " == *" caddy "* ]]; then wait_for "The web server" 900 curl -fsS -o /dev/null "$APP_URL/api/me"; fi
   lan_page
 }
 

@@ -11,6 +11,11 @@ const OWN = ['KETTLE_OWN_USER' => '1'];
 /** What each part runs as, by the names of the parts. */
 function partsUsers(): array
 {
+    // The web server may answer before the last of the others has begun.
+    $begun = fn (): int => count(array_diff((array) glob(HERE.'/var/trust/run/*.pid'), [HERE.'/var/trust/run/watch.pid']));
+    for ($i = 0; $i < 150 && $begun() < count((array) glob(HERE.'/var/trust/sv/*')); $i++) {
+        usleep(200_000);
+    }
     $of = [];
     foreach ((array) glob(HERE.'/var/trust/run/*.pid') as $file) {
         if (basename($file) !== 'watch.pid') {
