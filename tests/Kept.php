@@ -31,6 +31,18 @@ function expectKept(): void
             $counted(DB::select("SELECT house_id, {$by} AS kind, COUNT(*) AS many FROM {$table} WHERE {$which} GROUP BY house_id, {$by}")),
         );
     }
+    $held = fn (string $from): array => collect(DB::select("SELECT house_id, kind, material, {$from} ORDER BY 1, 2, 3, 4, 5"))
+        ->map(fn (stdClass $row) => array_values((array) $row))
+        ->all();
+    expect($held('called, thing, many FROM held_things WHERE many <> 0'))->toBe(
+        $held(
+            "IF(material = '', called, '') AS called, thing, COUNT(*) FROM lots WHERE `left` > 0 AND deleted_at IS NULL
+            GROUP BY house_id, kind, material, IF(material = '', called, ''), thing",
+        ),
+    );
+    foreach (DB::select('SELECT use_until, best_before, verdict FROM lots') as $lot) {
+        expect($lot->use_until)->toBe($lot->verdict === 'past' ? '1000-01-01' : $lot->best_before ?? '9999-12-31');
+    }
     $of = [];
     foreach (
         DB::table('batches')

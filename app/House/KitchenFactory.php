@@ -5,6 +5,7 @@ namespace App\House;
 use App\Models\Absence;
 use App\Models\Batch;
 use App\Models\Cooker;
+use App\Models\HeldThing;
 use App\Models\Jar;
 use App\Models\Lot;
 use App\Models\Tenancy\CurrentHouse;
@@ -12,6 +13,7 @@ use App\Models\User;
 use App\Models\YieldSum;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
 use Kettle\Diary\Availability;
@@ -172,39 +174,57 @@ final class KitchenFactory
     /**
      * Lots that still hold something, of each thing the first that are taken from; and those that were named, be they empty.
      *
-     * @param  \Closure(Builder<Lot>): mixed  $which
+     * @param  \Closure(Builder<covariant Model>): mixed  $which by kind, material and, of what the tables do not know, name
      * @param  list<string>  $named
      * @return list<CoreLot>
      */
     private function lots(\Closure $which, array $named): array
     {
         $zone = $this->current->house()->zone();
-        // The oldest that may be used come first, of each thing by itself: a hundred tins of one oil must not hide another.
+        $lots = $this->firstOfEach(HeldThing::query()->where('many', '>', 0)->where($which)->toBase()->pluck('many', 'thing')->all());
         // A lot that was named is known even when it is empty: what it is counts, and that it is empty is told.
-        // All of it is in the index of what still holds something, however much a house has used up; left to itself, the
-        // database reads the rows of it as well.
-        $ranked = Lot::query()
-            ->forceIndex('lots_held')
-            ->where('holds', true)
-            ->where($which)
-            ->selectRaw(
-                "id, ROW_NUMBER() OVER (PARTITION BY thing
-                ORDER BY COALESCE(best_before < ?, 0) OR COALESCE(verdict = 'past', 0), best_before IS NULL,
-                    best_before, got_on, id) AS place",
-                [$this->now()->format('Y-m-d')],
-            );
-        $lots = Lot::query()
-            ->select('lots.*')
-            ->joinSub($ranked, 'ranked', 'ranked.id', 'lots.id')
-            ->where('place', '<=', self::LOTS)
-            ->orderBy('place')
-            ->orderBy('id')
-            ->get();
         if ($named !== []) {
             $lots = $lots->concat(Lot::query()->where($which)->whereIn('uid', $named)->whereNotIn('id', $lots->modelKeys())->get());
         }
 
         return array_values($lots->map(fn (Lot $lot) => $lot->core($zone))->all());
+    }
+
+    /**
+     * The oldest that may be used come first, of each thing by itself: a hundred tins of one oil must not hide another.
+     *
+     * @param  array<array-key, mixed>  $many lots that each thing has
+     * @return Collection<int, Lot>
+     */
+    private function firstOfEach(array $many): Collection
+    {
+        if ($many === []) {
+            return new Collection();
+        }
+        $today = $this->now()->format('Y-m-d');
+        $of = fn (int ...$things) => Lot::query()->forceIndex('lots_taken')->where('holds', true)->whereIn('thing', $things);
+        $crowded = array_keys(array_filter($many, fn (mixed $each) => $each > self::LOTS));
+        $all = $of(...array_diff(array_keys($many), $crowded));
+        foreach ($crowded as $thing) {
+            // As the index has them, so that no more are read than are wanted.
+            foreach (['>=', '<'] as $is) {
+                $all->unionAll(
+                    $of($thing)->where('use_until', $is, $today)->orderBy('use_until')->orderBy('got_on')->orderBy('id')->limit(self::LOTS),
+                );
+            }
+        }
+
+        /** @var array<int, int> $taken */
+        $taken = [];
+
+        return $all
+            ->get()
+            ->sortBy(fn (Lot $lot) => [$lot->use_until < $today, $lot->use_until, $lot->getRawOriginal('got_on'), $lot->id])
+            ->filter(function (Lot $lot) use (&$taken): bool {
+                $taken[$lot->thing] = ($taken[$lot->thing] ?? 0) + 1;
+
+                return $taken[$lot->thing] <= self::LOTS;
+            });
     }
 
     /** With how much there is of every oil: enough to set them in order. */

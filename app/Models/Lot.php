@@ -44,6 +44,8 @@ use Kettle\Stores\Stock;
  * @property ?string $verdict
  * @property ?Carbon $checked_at
  * @property int $version
+ * @property-read string $use_until until when it may be used, as the database tells it: never, where its check failed
+ * @property-read int $thing what is taken for one another
  * @property-read Collection<int, LotMove> $moves
  * @property-read Collection<int, LotCheck> $checks
  */

@@ -157,6 +157,19 @@ it('counts of Stores what still holds something, as its list does', function () 
             fn () => $herbs()
                 ->where('material', 'sage')
                 ->update(['deleted_at' => null]),
+            // Called by a name of the house's own, by another, and of another state.
+            fn () => $herbs()
+                ->where('material', 'sage')
+                ->update(['material' => '', 'called' => 'Nan’s leaf']),
+            fn () => $herbs()
+                ->where('called', 'Nan’s leaf')
+                ->update(['called' => 'nan’s leaf']),
+            fn () => $herbs()
+                ->where('called', 'nan’s leaf')
+                ->update(['state' => 'fresh']),
+            fn () => $herbs()
+                ->where('called', 'nan’s leaf')
+                ->update(['material' => 'sage', 'called' => 'sage', 'state' => 'dried']),
             fn () => $herbs()->where('material', 'calendula')->delete(),
         ] as $change
     ) {
