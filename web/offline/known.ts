@@ -1,11 +1,12 @@
 import { useSyncExternalStore } from 'react'
+import { listeners } from '../parts/told'
 
 /*
  * Whether what is shown was answered just now, or is what was known last: said by the header of each answer.
  */
 
 let from: Date | null = null
-const watching = new Set<() => void>()
+const watching = listeners()
 
 /** Called with each answer to a question. */
 export function answered(headers: Headers) {
@@ -15,19 +16,14 @@ export function answered(headers: Headers) {
   const next = now === null || Number.isNaN(now.getTime()) ? null : from === null || now < from ? now : from
   if (next?.getTime() === from?.getTime()) return
   from = next
-  for (const each of watching) each()
-}
-
-const watch = (changed: () => void) => {
-  watching.add(changed)
-  return () => watching.delete(changed)
+  watching.tell()
 }
 
 /** Whether the last that was asked found nobody. */
 export const isAway = () => from !== null || !navigator.onLine
 
 /** From when what is shown is known; null while the house answers. */
-export const useKnownFrom = () => useSyncExternalStore(watch, () => from)
+export const useKnownFrom = () => useSyncExternalStore(watching.watch, () => from)
 
 /** Nothing is left on the machine of what was known to who was in. */
 export function forget() {

@@ -1,4 +1,5 @@
 import { newKey, Problem } from '../api/client'
+import { listeners } from '../parts/told'
 import { notesOf } from './later'
 
 /** Something that was done without a network, and waits to be sent. */
@@ -44,7 +45,7 @@ const WAITS = [401, 419, 429]
 export class Outbox {
   #kept: Unsent[] = []
   #sending: Promise<void> | null = null
-  readonly #watching = new Set<() => void>()
+  readonly #watching = listeners()
   readonly #store: Store
   readonly #send: SendLate
   /** Called after each that the house has taken. */
@@ -60,14 +61,11 @@ export class Outbox {
   /** As they were read last, in order. */
   readonly all = (): Unsent[] => this.#kept
 
-  readonly watch = (told: () => void) => {
-    this.#watching.add(told)
-    return () => void this.#watching.delete(told)
-  }
+  readonly watch = this.#watching.watch
 
   async read() {
     this.#kept = await this.#store.all()
-    for (const told of this.#watching) told()
+    this.#watching.tell()
   }
 
   isWaiting(who: string): boolean {

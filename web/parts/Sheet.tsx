@@ -1,4 +1,5 @@
 import { type ComponentType, type ReactNode, useEffect, useSyncExternalStore } from 'react'
+import { listeners } from './told'
 
 export type SheetProps = {
   open: boolean
@@ -8,15 +9,11 @@ export type SheetProps = {
 }
 
 let Dialog: ComponentType<SheetProps> | undefined
-const waiting = new Set<() => void>()
-const wait = (told: () => void) => {
-  waiting.add(told)
-  return () => void waiting.delete(told)
-}
+const waiting = listeners()
 
 const load = async () => {
   Dialog ??= (await import('./SheetDialog')).default
-  for (const told of waiting) told()
+  waiting.tell()
 }
 
 // Not for the first screen, and there before anybody presses, also if the connection goes meanwhile. Once it is there
@@ -25,7 +22,7 @@ window.setTimeout(() => void load(), 300)
 
 /** A dialog with a title; Escape closes it, and focus goes back where it was. */
 export function Sheet(props: SheetProps) {
-  const there = useSyncExternalStore(wait, () => Dialog !== undefined)
+  const there = useSyncExternalStore(waiting.watch, () => Dialog !== undefined)
   const wanted = props.open && !there
   useEffect(() => {
     if (wanted) void load()
