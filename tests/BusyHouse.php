@@ -15,6 +15,11 @@ final class BusyHouse
 
     public static function in(AppCase $test): void
     {
+        Laid::once($test, 'busy house', fn () => self::lay($test));
+    }
+
+    private static function lay(AppCase $test): void
+    {
         $root = $test
             ->atHouse('POST', '/lots', [
                 'lot' => [

@@ -105,7 +105,7 @@ trust_tests() {
 }
 
 app_tests() {
-  exec env DB_DATABASE=kettle_app_tests APP_ENV=testing KETTLE_CLOCK_FILE= \
+  exec env DB_DATABASE=kettle_app_tests APP_ENV=testing KETTLE_CLOCK_FILE= PHP_INI_SCAN_DIR=":$ROOT/tests/php" \
     php vendor/bin/pest --colors=never --testsuite=App --parallel --processes=2
 }
 
