@@ -5,11 +5,11 @@
 use Illuminate\Support\Facades\DB;
 
 /**
- * A row without what the database makes of its other columns.
+ * Columns of a table that the database makes of the others, and lets nobody write.
  *
- * @return array<string, mixed>
+ * @return list<string>
  */
-function rowToCopy(string $table, int $id): array
+function madeColumns(string $table): array
 {
     /** @var list<string> $made */
     $made = DB::table('information_schema.columns')
@@ -18,8 +18,15 @@ function rowToCopy(string $table, int $id): array
         ->whereNotNull('generation_expression')
         ->pluck('column_name')
         ->all();
+
+    return $made;
+}
+
+/** @return array<string, mixed> a row without what the database makes of its other columns */
+function rowToCopy(string $table, int $id): array
+{
     /** @var array<string, mixed> $row */
     $row = (array) DB::table($table)->where('id', $id)->first();
 
-    return array_diff_key($row, array_flip($made));
+    return array_diff_key($row, array_flip(madeColumns($table)));
 }

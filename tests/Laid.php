@@ -6,6 +6,9 @@ use App\Models\House;
 use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
+
+require_once dirname(__DIR__).'/perf/rows.php';
 
 /**
  * What many tests begin with is laid once in each process that runs them, and put back for the next as the database had it:
@@ -59,21 +62,16 @@ final class Laid
     public static function rows(): array
     {
         $all = [];
-        $columns = DB::select(
-            "SELECT table_name, GROUP_CONCAT(CONCAT('`', column_name, '`') ORDER BY ordinal_position) AS named
-            FROM information_schema.columns WHERE table_schema = DATABASE() AND generation_expression IS NULL GROUP BY table_name",
-        );
-        foreach ($columns as $of) {
-            if (in_array($of->table_name, self::TOLD, true)) {
-                continue;
-            }
-            $rows = array_map(
+        foreach (array_diff(Schema::getTableListing(DB::getDatabaseName(), false), self::TOLD) as $table) {
+            $made = array_flip(madeColumns($table));
+            $rows = DB::table($table)
+                ->get()
                 // To the last bit: bound as a number, the last digits would be lost.
-                fn (\stdClass $row) => array_map(fn (mixed $is) => is_float($is) ? json_encode($is) : $is, (array) $row),
-                DB::select("SELECT {$of->named} FROM `{$of->table_name}`"),
-            );
+                ->map(fn (\stdClass $row) => array_map(fn (mixed $is) => is_float($is) ? json_encode($is) : $is, (array) $row))
+                ->map(fn (array $row) => array_diff_key($row, $made))
+                ->all();
             if ($rows !== []) {
-                $all[$of->table_name] = $rows;
+                $all[$table] = $rows;
             }
         }
 

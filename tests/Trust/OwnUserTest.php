@@ -12,18 +12,16 @@ const OWN = ['KETTLE_OWN_USER' => '1'];
 function partsUsers(): array
 {
     // The web server may answer before the last of the others has begun.
-    $begun = fn (): int => count(array_diff((array) glob(HERE.'/var/trust/run/*.pid'), [HERE.'/var/trust/run/watch.pid']));
-    for ($i = 0; $i < 150 && $begun() < count((array) glob(HERE.'/var/trust/sv/*')); $i++) {
+    $begun = fn (): array => array_diff((array) glob(HERE.'/var/trust/run/*.pid'), [HERE.'/var/trust/run/watch.pid']);
+    for ($i = 0; $i < 150 && count($begun()) < count((array) glob(HERE.'/var/trust/sv/*')); $i++) {
         usleep(200_000);
     }
     $of = [];
-    foreach ((array) glob(HERE.'/var/trust/run/*.pid') as $file) {
-        if (basename($file) !== 'watch.pid') {
-            $group = trim((string) file_get_contents($file));
-            $of[basename($file, '.pid')] = array_unique(
-                explode("\n", trim(shell("ps -eo user:20=,pgid= | awk '\$2 == {$group} {print \$1}'"))),
-            );
-        }
+    foreach ($begun() as $file) {
+        $group = trim((string) file_get_contents($file));
+        $of[basename($file, '.pid')] = array_unique(
+            explode("\n", trim(shell("ps -eo user:20=,pgid= | awk '\$2 == {$group} {print \$1}'"))),
+        );
     }
 
     return $of;
