@@ -102,12 +102,18 @@ function demoed(): void
     kettle('demo');
 }
 
+/** Stopped before its folder goes: who watches its parts would stay, and begin them again where the folder is made anew. */
+function takenAway(string $instance): void
+{
+    exec('cd '.HERE." && KETTLE_INSTANCE={$instance} ./kettle stop >/dev/null 2>&1; rm -rf var/{$instance}");
+}
+
 /** Instances of a run: nothing of them is there before, nor stays after it. */
 function forRun(string ...$instances): void
 {
     $away = function () use ($instances): void {
         foreach ($instances as $instance) {
-            exec('cd '.HERE." && KETTLE_INSTANCE={$instance} ./kettle stop >/dev/null 2>&1; rm -rf var/{$instance}");
+            takenAway($instance);
         }
     };
     $away();

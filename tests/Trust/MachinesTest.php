@@ -48,17 +48,9 @@ function signedIn(): array
 beforeAll(function (): void {
     demoed();
     redis(true);
-    shell(
-        'cp '.
-            HERE.
-            '/var/trust/env '.
-            HERE.
-            '/var/trust/env.was; rm -rf '.
-            HERE.
-            '/var/trust-new; mkdir -p '.
-            HERE.
-            '/var/trust-new',
-    );
+    shell('cp '.HERE.'/var/trust/env '.HERE.'/var/trust/env.was');
+    takenAway('trust-new');
+    mkdir(HERE.'/var/trust-new');
     $both = [
         'KETTLE_REDIS' => '"redis://:between%20us@127.0.0.1:'.shared()['port'].'"',
         'KETTLE_SHARED' => shared()['folder'],
@@ -94,6 +86,8 @@ it('runs on each the parts that were named for it, and is asked for no others', 
         ->toBe(['caddy', 'devices', 'fpm', 'live', 'mariadb', 'queue', 'scheduler'])
         ->and(array_values($runs('trust-new')))
         ->toBe(['caddy', 'fpm', 'long']);
+    // And is watched over by one, whatever stood in its place before.
+    expect(shell("pgrep -fc '^runsvdir -P ".realpath(HERE)."/var/trust-new/sv'"))->toBe('1');
     expect(json_decode(shell('curl -fsS '.settings('trust-new')['APP_URL'].'/health/ready'), true))->toBe(['database' => true]);
     expect(kettle('doctor', 'trust-new'))->toContain('the shared cache: answers')->not->toContain('devices');
 });

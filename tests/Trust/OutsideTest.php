@@ -11,7 +11,8 @@ const MOVER = ['KETTLE_MIGRATE_USERNAME' => 'mover', 'KETTLE_MIGRATE_PASSWORD' =
 beforeAll(function (): void {
     demoed();
     kettle('up');
-    exec('cd '.HERE.' && KETTLE_INSTANCE=trust-new ./kettle stop >/dev/null 2>&1; rm -rf var/trust-new; mkdir -p var/trust-new');
+    takenAway('trust-new');
+    mkdir(HERE.'/var/trust-new');
     $there = database('trust');
     foreach (
         [
