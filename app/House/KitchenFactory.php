@@ -50,12 +50,12 @@ final class KitchenFactory
     private ?array $bookings = null;
 
     /**
-     * @var array{string|false, Availability}|null of which house as it stands,
+     * @var array{array<string, mixed>, Availability}|null of which house as it stands,
      *     and when somebody is there: asked for again and again in one request
      */
     private ?array $availability = null;
 
-    /** @var array{string|false, Words}|null of which house and person, and what makes their sentences */
+    /** @var array{list<mixed>, Words}|null of which house and person, and what makes their sentences */
     private ?array $words = null;
 
     public function __construct(private readonly CurrentHouse $current, private readonly Planning $planning) {}
@@ -71,7 +71,7 @@ final class KitchenFactory
     {
         $house = $this->current->house();
         $user = Auth::user();
-        $key = json_encode([$house->id, $house->measures, $house->currency, $user instanceof User ? $user->prefs : null]);
+        $key = [$house->getAttributes(), $user instanceof User ? $user->getAttributes() : null];
         if ($this->words === null || $this->words[0] !== $key) {
             // When somebody is at home says nothing in words, and is not asked for.
             $this->words = [$key, $this->kitchen([], waking: Availability::between($house->wake, $house->bed))->words()];
@@ -101,7 +101,7 @@ final class KitchenFactory
     public function availability(): Availability
     {
         $house = $this->current->house();
-        $key = json_encode([$house->id, $house->wake, $house->bed, $house->home, $house->time_zone]);
+        $key = $house->getAttributes();
         if ($this->availability !== null && $this->availability[0] === $key) {
             return $this->availability[1];
         }
@@ -246,8 +246,7 @@ final class KitchenFactory
         $rows = Lot::query()
             ->where('kind', LotKind::Carrier)
             ->where('holds', true)
-            ->where(fn ($query) => $query->whereNull('best_before')->orWhere('best_before', '>=', $this->now()->format('Y-m-d')))
-            ->where(fn ($query) => $query->whereNull('verdict')->orWhere('verdict', '!=', 'past'))
+            ->where('use_until', '>=', $this->now()->format('Y-m-d'))
             ->groupBy('material')
             ->toBase()
             ->selectRaw(

@@ -34,7 +34,7 @@ use Illuminate\Support\Carbon;
  */
 class House extends Model
 {
-    use HasUlids;
+    use HasUlids, QuickReads;
 
     protected $table = 'houses';
 

@@ -16,6 +16,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 class Membership extends Model
 {
+    use QuickReads;
+
     protected $table = 'memberships';
 
     protected $guarded = [];

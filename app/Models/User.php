@@ -18,7 +18,7 @@ use Illuminate\Support\Carbon;
  */
 class User extends Authenticatable
 {
-    use HasUlids;
+    use HasUlids, QuickReads;
 
     public const PREFS = ['temperature' => 'c', 'amounts' => 'metric'];
 

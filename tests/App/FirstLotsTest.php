@@ -6,25 +6,11 @@ use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Facades\DB;
 
 require_once dirname(__DIR__).'/Kept.php';
+require_once dirname(__DIR__).'/Shelved.php';
 
 /*
  * Which lots a plan is told of, where there are more of a thing than it looks at. Today is 24 November 2026.
  */
-
-/**
- * Lots in the order they were written in, each with 100 left of 100.
- *
- * @param  array<string, array<string, mixed>>  $lots by id
- */
-function shelved(House $house, array $lots): void
-{
-    $usual = ['kind' => 'carrier', 'material' => 'sunflower', 'state' => null, 'best_before' => null, 'verdict' => null, 'got_on' => null];
-    $usual += ['got' => 100, 'left' => 100, 'typed' => '100 mL', 'allergens' => '[]', 'note' => '', 'deleted_at' => null];
-    foreach ($lots as $uid => $lot) {
-        $row = ['house_id' => $house->id, 'uid' => $uid] + $lot + $usual;
-        DB::table('lots')->insert($row + ['called' => $row['material']]);
-    }
-}
 
 /**
  * Ids of the lots that a wish is told of.

@@ -45,8 +45,30 @@ it('has what Stores has first, then what was used lately, and then the others by
         'says' => 'not in the Almanac',
         'here' => true,
     ]);
-    // Used up, it is no longer there.
     expect(foundHerbs($this, 'zzz'))->toBe([]);
+});
+
+it('knows of what Stores has: in what form a herb is that the tables do not know, while there is any of it', function () {
+    $put = fn (array $lot): string => $this->atHouse('POST', '/lots', ['lot' => ['kind' => 'herb', 'amount' => '40 g'] + $lot])
+        ->assertOk()
+        ->json('lot.id');
+    $root = $put(['called' => 'bog root', 'form' => 'root']);
+    $yarrow = array_map(fn (string $state): string => $put(['material' => 'yarrow', 'state' => $state]), ['dried', 'fresh']);
+    $here = fn (): array => array_column(
+        array_filter($this->atHouse('GET', '/herbs?q=')->json('herbs'), fn (array $herb) => $herb['here']),
+        'form',
+        'name',
+    );
+    expect(array_keys($here()))
+        ->toBe(['bog root', 'yarrow'])
+        ->and($here()['bog root'])
+        ->toBe('root');
+    $other = $this->aHouse($this->keeper, 'Another');
+    expect(array_filter($this->call_('GET', "/houses/{$other->uid}/herbs?q=")->json('herbs'), fn (array $herb) => $herb['here']))->toBe([]);
+    foreach ([$root => ['yarrow'], $yarrow[0] => ['yarrow'], $yarrow[1] => []] as $lot => $left) {
+        $this->atHouse('POST', "/lots/{$lot}/count", ['amount' => '0'])->assertOk();
+        expect(array_keys($here()))->toBe($left);
+    }
 });
 
 it('offers nothing deadly', function () {

@@ -3,6 +3,7 @@
 namespace App\Pages\Bench;
 
 use App\Models\Batch;
+use App\Models\HeldThing;
 use App\Models\Lot;
 use App\Responses\Bench\FoundHerb;
 use App\Responses\Bench\FoundHerbs;
@@ -74,21 +75,20 @@ final readonly class HerbFinder
     /** @return array{array<string, true>, array<string, string>} ids of herbs, and forms of those only Stores knows, by name */
     private function inStores(): array
     {
-        $here = $unlisted = [];
-        $rows = Lot::query()
+        $held = HeldThing::query()
             ->where('kind', LotKind::Herb)
-            ->where('holds', true)
-            ->toBase()
-            ->select('material', 'called', 'form')
-            ->distinct()
+            ->where('many', '>', 0)
             ->limit(self::LOTS)
-            ->get();
-        /** @var object{material: string, called: string, form: ?string} $row */
-        foreach ($rows as $row) {
-            if ($row->material === '') {
+            ->toBase()
+            ->pluck('material', 'thing');
+        $here = array_fill_keys(array_filter($held->all(), fn (mixed $material) => is_string($material) && $material !== ''), true);
+        $unlisted = [];
+        $own = $held->filter(fn (mixed $material) => $material === '')->keys();
+        if ($own->isNotEmpty()) {
+            $rows = Lot::query()->where('holds', true)->whereIn('thing', $own)->toBase()->select('called', 'form')->distinct()->get();
+            /** @var object{called: string, form: ?string} $row */
+            foreach ($rows as $row) {
                 $unlisted[$row->called] = $row->form ?? 'thin-leaf';
-            } else {
-                $here[$row->material] = true;
             }
         }
 

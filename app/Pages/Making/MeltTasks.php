@@ -31,38 +31,39 @@ final readonly class MeltTasks
     /** @return list<AtTheMelt> what must not be used first */
     public function now(): array
     {
+        $wanting = $this->wanting();
+        $open = $wanting->filter(fn (Making $making) => $making->stage->isOpen());
+        $wrong = $wanting->diff($open)->load('batches:id,house_id,code,stage');
+        $open = $open
+            ->sortByDesc(fn (Making $making) => [$making->getRawOriginal('begun_at'), $making->id])
+            ->take(self::LISTED)
+            ->load('entries');
+
         return [
-            ...array_values($this->wrong()->map(fn (Making $making) => $this->notToBeUsed($making))->all()),
-            ...array_values($this->open()->map(fn (Making $making) => $this->next($making))->all()),
+            ...array_values($wrong->sortBy(fn (Making $making) => [$making->wrong_after, $making->id])->map($this->notToBeUsed(...))->all()),
+            ...array_values($open->map($this->next(...))->all()),
             ...$this->wanted->soon(),
         ];
     }
 
-    /** @return Collection<int, Making> */
-    private function open(): Collection
+    /**
+     * Asked in one: pots that are begun; and what was thrown away, is of an oil that was, or is past its day, and still here.
+     *
+     * @return Collection<int, Making>
+     */
+    private function wanting(): Collection
     {
-        return Making::query()
-            ->whereIn('stage', [Stage::Planned, Stage::Making])
-            ->with('entries')
-            ->orderByDesc('begun_at')
-            ->orderByDesc('id')
-            ->limit(self::LISTED)
-            ->get();
-    }
-
-    /** @return Collection<int, Making> thrown away, of an oil that was, or past their day; and still here */
-    private function wrong(): Collection
-    {
-        $today = $this->kitchens->now()->format('Y-m-d');
-
-        return Making::query()
-            ->select(Making::LISTED)
-            ->where('wrong_after', '<', $today)
-            ->with('batches:id,house_id,code,stage')
+        $all = Making::query()
+            ->where('wrong_after', '<', $this->kitchens->now()->format('Y-m-d'))
             ->orderBy('wrong_after')
             ->orderBy('id')
-            ->limit(self::LISTED)
-            ->get();
+            ->limit(self::LISTED);
+        // Each stage by itself, as its index has it in order.
+        foreach ([Stage::Planned, Stage::Making] as $stage) {
+            $all->unionAll(Making::query()->where('stage', $stage)->orderByDesc('begun_at')->orderByDesc('id')->limit(self::LISTED));
+        }
+
+        return $all->get();
     }
 
     private function notToBeUsed(Making $making): AtTheMelt

@@ -18,6 +18,7 @@ use App\Responses\Stores\LotView;
 use App\Responses\Stores\MoveView;
 use App\Responses\Stores\StoreTask;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Query\Builder as QueryBuilder;
 use Illuminate\Support\Facades\DB;
 use Kettle\Measure\AmountWriter;
@@ -116,28 +117,57 @@ final readonly class StoresPresenter
     public function tasks(): array
     {
         $kitchen = $this->kitchens->plain();
+        $wanting = $this->wanting($kitchen->today());
+        $low = $wanting->filter(fn (Lot $lot) => $lot->getAttribute('why') === 'low');
+        $aged = $wanting
+            ->reject(fn (Lot $lot) => $lot->getAttribute('why') === 'low')
+            ->sortBy(fn (Lot $lot) => [$lot->ages_on === null, $lot->ages_on, $lot->id])
+            ->take(self::TASKS + 1);
         $tasks = [];
-        $aged = Lot::query()
-            ->where('holds', true)
-            ->where(
-                fn (Builder $query) => $query
-                    ->where('ages_on', '<=', $kitchen->today()->format('Y-m-d'))
-                    ->orWhereIn('verdict', ['past', 'soon']),
-            );
-        foreach (
-            $aged
-                ->orderByRaw('ages_on IS NULL, ages_on')
-                ->orderBy('id')
-                ->limit(self::TASKS + 1)
-                ->get() as $lot
-        ) {
+        foreach ($aged as $lot) {
             $condition = Condition::of($lot->core($kitchen->now->getTimezone()), $kitchen->today(), $this->planning->cupboard());
             if ($condition->is !== Condition::SOUND) {
                 $tasks[] = new StoreTask($lot->uid, $lot->called, $condition->is, $this->kitchens->words()->of($condition->reasons[0]));
             }
         }
+        foreach ($low as $lot) {
+            $tasks[] = new StoreTask(
+                $lot->uid,
+                $lot->called,
+                'low',
+                (float) $lot->left > 0 ? 'Only '.$this->amount($lot, (float) $lot->left).' left.' : 'None left.',
+            );
+        }
+
+        return [array_slice($tasks, 0, self::TASKS), count($tasks) > self::TASKS];
+    }
+
+    /**
+     * Asked in one, each part by an index that has it in order: past by its day, by its check, and nearly empty.
+     *
+     * @return Collection<int, Lot>
+     */
+    private function wanting(\DateTimeImmutable $today): Collection
+    {
+        $first = fn (string $why) => Lot::query()
+            ->select('lots.*')
+            ->selectRaw('? AS why', [$why])
+            ->limit(self::TASKS + 1);
+        $failed = ['past', 'soon'];
+        $aged = $first('aged')
+            ->forceIndex('lots_ageing')
+            ->where('holds', true)
+            ->where('ages_on', '<=', $today->format('Y-m-d'))
+            ->where(fn (Builder $check) => $check->whereNull('verdict')->orWhereNotIn('verdict', $failed))
+            ->orderBy('ages_on')
+            ->orderBy('id');
+        $checked = $first('checked')
+            ->where('holds', true)
+            ->whereIn('verdict', $failed)
+            ->orderByRaw('ages_on IS NULL, ages_on')
+            ->orderBy('id');
         // A lot that is nearly empty is no concern while there is more of the same.
-        $low = Lot::query()
+        $low = $first('low')
             ->where('is_low', true)
             ->whereNotExists(
                 fn (QueryBuilder $more) => $more
@@ -149,23 +179,11 @@ final readonly class StoresPresenter
                     ->where('other.material', '!=', '')
                     ->where('other.is_low', false)
                     ->whereNull('other.deleted_at'),
-            );
-        foreach (
-            $low
-                ->orderBy('called')
-                ->orderBy('id')
-                ->limit(self::TASKS + 1)
-                ->get() as $lot
-        ) {
-            $tasks[] = new StoreTask(
-                $lot->uid,
-                $lot->called,
-                'low',
-                (float) $lot->left > 0 ? 'Only '.$this->amount($lot, (float) $lot->left).' left.' : 'None left.',
-            );
-        }
+            )
+            ->orderBy('called')
+            ->orderBy('id');
 
-        return [array_slice($tasks, 0, self::TASKS), count($tasks) > self::TASKS];
+        return $aged->unionAll($checked)->unionAll($low)->get();
     }
 
     /**

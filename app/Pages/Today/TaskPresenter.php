@@ -22,6 +22,7 @@ final readonly class TaskPresenter
     public function view(Task $task, Batch $batch): TaskView
     {
         $now = Carbon::now();
+        $due = $task->due_at;
         $waiting = $task->step->isWaiting();
         // Asked once, and of few: it reads all the moments of the batch.
         $late = in_array($task->step, [Step::Strain, Step::UseUp], true) ? $this->records->lateness($batch) : null;
@@ -35,9 +36,9 @@ final readonly class TaskPresenter
             code: $batch->code,
             title: $this->title($task, $batch, $over),
             detail: $this->detail($task, $batch, $late),
-            due_at: $task->due_at->toAtomString(),
-            due_text: $this->times->due($task->due_at),
-            overdue: $task->open && $this->times->daysBetween($task->due_at, $now) > 0,
+            due_at: $due->toAtomString(),
+            due_text: $this->times->due($due),
+            overdue: $task->open && $this->times->daysBetween($due, $now) > 0,
             open: $task->open,
             waiting: $waiting,
             danger: $over,

@@ -59,25 +59,25 @@ final readonly class TodayPage
             ->whereNull('out_at')
             ->whereHas('session', fn (Builder $query) => $query->where('state', StoveSession::ON)->where('speed', 1))
             ->select('batch_id');
-        $due = $this->tasks(
-            fn (Builder $query) => $query
-                ->where('due_at', '<', $tonight)
-                ->where(fn (Builder $query) => $query->whereNotIn('batch_id', $atStove)->orWhereNotIn('step', [Step::WarmOff, Step::Shake]))
-                ->where(
-                    fn (Builder $query) => $query
-                        ->where('open', true)
-                        ->orWhere(fn (Builder $waiting) => $waiting->where('step', Step::Settle)->where('due_at', '>', Carbon::now())),
-                ),
-            self::DUE_LIMIT,
-        );
-        $coming = $this->tasks(
-            fn (Builder $query) => $query
-                ->whereBetween('due_at', [$tonight, $tonight->copy()->addDays(self::COMING_DAYS)])
-                ->whereIn('step', [Step::Moisten, Step::WarmOil, Step::Fill, Step::WarmOn, Step::Strain, Step::Decant, Step::Bottle]),
-            self::COMING_LIMIT,
-        );
-        // Read once for both.
-        (new Collection([...$due, ...$coming]))->load(['batch' => fn ($query) => $query->select(BatchPresenter::COLUMNS)]);
+        $due = $this->first(self::DUE_LIMIT)
+            ->where('due_at', '<', $tonight)
+            ->where(fn (Builder $query) => $query->whereNotIn('batch_id', $atStove)->orWhereNotIn('step', [Step::WarmOff, Step::Shake]))
+            ->where(
+                fn (Builder $query) => $query
+                    ->where('open', true)
+                    ->orWhere(fn (Builder $waiting) => $waiting->where('step', Step::Settle)->where('due_at', '>', Carbon::now())),
+            );
+        $coming = $this->first(self::COMING_LIMIT)
+            ->whereBetween('due_at', [$tonight, $tonight->copy()->addDays(self::COMING_DAYS)])
+            ->whereIn('step', [Step::Moisten, Step::WarmOil, Step::Fill, Step::WarmOn, Step::Strain, Step::Decant, Step::Bottle]);
+        // Read at once for both, and their batches too.
+        $tasks = $due
+            ->unionAll($coming)
+            ->get()
+            ->load(['batch' => fn ($query) => $query->select(BatchPresenter::COLUMNS)])
+            ->sortBy(fn (Task $task) => [$task->getRawOriginal('due_at'), $task->id]);
+        $due = $tasks->filter(fn (Task $task) => $task->due_at < $tonight);
+        $coming = $tasks->diff($due);
         $stove = $this->stove();
         $melt = $this->melt->now();
         $boils = $this->boils->wanting();
@@ -128,13 +128,10 @@ final readonly class TodayPage
         );
     }
 
-    /**
-     * @param  \Closure(Builder<Task>): Builder<Task>  $which
-     * @return Collection<int, Task>
-     */
-    private function tasks(\Closure $which, int $limit): Collection
+    /** @return Builder<Task> */
+    private function first(int $limit): Builder
     {
-        return $which(Task::query())->orderBy('due_at')->orderBy('id')->limit($limit)->get();
+        return Task::query()->orderBy('due_at')->orderBy('id')->limit($limit);
     }
 
     /**
