@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { clock, houseAtTheDoor, ownHouse, thatIsIt, word } from './support'
+import { clock, houseAtTheDoor, demo, ownHouse, thatIsIt, word } from './support'
 
 test('one jar, from wish to label', async ({ page }) => {
   const errors: string[] = []
@@ -144,5 +144,34 @@ test('the page never scrolls sideways, and the bar is in reach', async ({ page }
     await expect(bar).toBeInViewport()
     // One line, whatever the place is called that stands for those behind the button.
     expect((await bar.boundingBox())?.height, place).toBeLessThan(56)
+  }
+})
+
+test('what a page ends with can be read above what stays on it', async ({ page }) => {
+  const house = await demo(page)
+  await page.goto(`${house}/stove`)
+  const pot = await page.locator('a[href*="/stove/"]').first().getAttribute('href')
+  for (const place of [`${house}/bench`, `${house}/melt`, pot ?? 'no pot']) {
+    await page.goto(place)
+    await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible()
+    await expect(page.getByText(/Working it out|Looking/)).toHaveCount(0)
+    const hidden = await page.evaluate(() => {
+      window.scrollTo(0, document.documentElement.scrollHeight)
+      const words = document.createTreeWalker(document.querySelector('main') ?? document.body, NodeFilter.SHOW_TEXT)
+      let [last, bottom, left] = [null as Element | null, 0, 0]
+      while (words.nextNode()) {
+        const range = document.createRange()
+        range.selectNodeContents(words.currentNode)
+        const box = range.getBoundingClientRect()
+        const of = words.currentNode.parentElement
+        const stays = [...document.querySelectorAll('main *')].some(
+          (each) => getComputedStyle(each).position === 'fixed' && each.contains(of),
+        )
+        if (of && !stays && box.height > 0 && box.bottom > bottom) [last, bottom, left] = [of, box.bottom, box.left]
+      }
+      const seen = document.elementFromPoint(left + 2, bottom - 2)
+      return last !== null && seen !== null && last.contains(seen) ? '' : (last?.textContent ?? 'nothing')
+    })
+    expect(hidden, place).toBe('')
   }
 })

@@ -14,6 +14,7 @@ import { Notice, Trouble, Waiting } from '../parts/Notice'
 import { PlanDays } from '../parts/PlanDays'
 import { useSettled } from '../parts/settled'
 import { TabList } from '../parts/TabList'
+import { UnderThumb } from '../parts/UnderThumb'
 import { AllAtOnce } from './AllAtOnce'
 import { useReading, useSaid } from './ask'
 import { Amounts, JarColumn } from './Columns'
@@ -236,7 +237,7 @@ export default function Bench() {
                     onChange={(e) => setOrigin(e.target.value)}
                   />
                   <Trouble problem={start.error} />
-                  <div className="max-sm:bg-enamel max-sm:border-line flex flex-wrap gap-3 max-sm:fixed max-sm:inset-x-0 max-sm:bottom-[51px] max-sm:z-10 max-sm:justify-between max-sm:border-t max-sm:px-4 max-sm:py-2">
+                  <UnderThumb>
                     <Button
                       look="strong"
                       disabled={!ready || problem !== null}
@@ -247,7 +248,7 @@ export default function Bench() {
                       {wish.begun ? 'It stands: put it on the Shelf' : 'Start this batch'}
                     </Button>
                     <ButtonLink to={`/h/${house}/bench/card`}>Kitchen card</ButtonLink>
-                  </div>
+                  </UnderThumb>
                   <div className="flex flex-wrap gap-x-4">
                     <TextButton
                       disabled={problem !== null}

@@ -13,6 +13,7 @@ import { Field, Select } from '../parts/Field'
 import { sent } from '../parts/form'
 import { Notice, Trouble } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
+import { UnderThumb } from '../parts/UnderThumb'
 import { BathSide, BathTop, HoursBar, Thermometer, WarmthLine } from './drawings'
 import { ReadingsFile } from './ReadingsFile'
 import { StoveCautions } from './StoveCautions'
@@ -72,8 +73,9 @@ function Warm({ pot, heard }: { pot: View; heard: boolean }) {
   useKey('o', pot.state === 'on' ? 'Off for the night' : 'On again', switched, can)
   const asks = new Set(pot.alarms.map((alarm) => alarm.id))
   const wet = asks.has('water-low') || asks.has('water-soon')
+  const { next, others } = first(pot, wet, can, { shaken, switched, pour: () => setPouring(true) })
   return (
-    <div className="grid gap-x-10 gap-y-8 lg:grid-cols-[210px_minmax(0,1.35fr)_minmax(0,1fr)]">
+    <div className="grid gap-x-10 gap-y-8 max-sm:pb-16 lg:grid-cols-[210px_minmax(0,1.35fr)_minmax(0,1fr)]">
       <div className="max-lg:hidden">
         <Thermometer scale={pot.scale} reads={pot.warmth_c} text={said(pot)} />
       </div>
@@ -145,15 +147,19 @@ function Warm({ pot, heard }: { pot: View; heard: boolean }) {
         )}
         {works && !ended ? (
           <div className="flex flex-wrap gap-2">
-            {first(pot, wet, can, { shaken, switched, pour: () => setPouring(true) }).map((each, index) => (
+            <UnderThumb>
               <Button
-                key={each.name}
-                look={index === 0 ? 'strong' : 'plain'}
-                className={index === 0 ? 'max-sm:fixed max-sm:inset-x-4 max-sm:bottom-16 max-sm:z-10' : ''}
+                look="strong"
+                className="max-sm:grow"
                 disabled={!can}
-                aria-keyshortcuts={each.key}
-                onClick={each.run}
+                aria-keyshortcuts={next.key}
+                onClick={next.run}
               >
+                {next.name}
+              </Button>
+            </UnderThumb>
+            {others.map((each) => (
+              <Button key={each.name} disabled={!can} aria-keyshortcuts={each.key} onClick={each.run}>
                 {each.name}
               </Button>
             ))}
@@ -255,10 +261,11 @@ function first(
   acts: { shaken: () => void; switched: () => void; pour: () => void },
 ) {
   const water = pot.water ? [{ name: 'Water topped up', key: 'u', run: acts.pour }] : []
-  if (pot.state === 'paused') return [{ name: 'On again', key: 'o', run: acts.switched }, ...water]
+  if (pot.state === 'paused') return { next: { name: 'On again', key: 'o', run: acts.switched }, others: water }
   const shake = { name: 'Shaken and wiped', key: 'k', run: acts.shaken }
   const off = { name: 'Off for the night', key: 'o', run: acts.switched }
-  return can && wet ? [...water, shake, off] : [shake, ...water, off]
+  const [poured] = water
+  return can && wet && poured ? { next: poured, others: [shake, off] } : { next: shake, others: [...water, off] }
 }
 
 const said = (pot: View) =>
