@@ -63,6 +63,22 @@ final readonly class Uptake
         return new self($this->way, $now['mean'], $now['next_sd'], $this->lossesMl, $this->priorMlPerGram, $seen->batches);
     }
 
+    /** @return array{low: float, high: float} mL in a gram, what nine batches in ten leave in it */
+    public function nineInTen(): array
+    {
+        return self::around($this->mlPerGram, $this->sd);
+    }
+
+    /**
+     * @param  float  $mean mL in a gram
+     * @param  float  $sd mL in a gram
+     * @return array{low: float, high: float} mL in a gram, none below zero
+     */
+    public static function around(float $mean, float $sd): array
+    {
+        return ['low' => max(0.0, $mean - self::NINE_IN_TEN * $sd), 'high' => $mean + self::NINE_IN_TEN * $sd];
+    }
+
     /** Strained a second time: the second paper or cloth keeps as much as the first. */
     public function strainedAgain(Tables $tables): self
     {

@@ -56,7 +56,7 @@ final readonly class YieldHistory
                     'id' => $id,
                     'uptake' => round($uptake, 3),
                     'mean' => $after['mean'],
-                    ...self::ninety($after['mean'], $after['next_sd']),
+                    ...Uptake::around($after['mean'], $after['next_sd']),
                     'odd' => $isOdd,
                     'z' => round($distance, 2),
                 ];
@@ -66,7 +66,7 @@ final readonly class YieldHistory
 
         return [
             'prior' => ['mean' => $prior->mlPerGram, 'sd' => $prior->sd],
-            'now' => $now + self::ninety($now['mean'], $now['next_sd']),
+            'now' => $now + Uptake::around($now['mean'], $now['next_sd']),
             'batches' => $all->batches,
             'steps' => $steps,
             'odd' => array_slice($odd, -self::SHOWN),
@@ -88,11 +88,5 @@ final readonly class YieldHistory
         }
 
         return max(0.0, $oilMl - $outMl - $lossesMl) / $dryG;
-    }
-
-    /** @return array{low: float, high: float} */
-    private static function ninety(float $mean, float $sd): array
-    {
-        return ['low' => max(0.0, $mean - Uptake::NINE_IN_TEN * $sd), 'high' => $mean + Uptake::NINE_IN_TEN * $sd];
     }
 }

@@ -172,6 +172,10 @@ it('learns from every batch what stays in the herb, and plans by it', function (
     $view = $this->atHouse('GET', '/yields/one?form=root&way=squeezed')->assertOk()->json();
     expect($view['line']['batches'])
         ->toBe(3)
+        ->and($view['line']['prior_low'])
+        ->toEqualWithDelta(0.624, 0.001)
+        ->and($view['line']['prior_high'])
+        ->toEqualWithDelta(1.776, 0.001)
         ->and($view['steps'])
         ->toHaveCount(3)
         ->and($view['steps'][2]['high'] - $view['steps'][2]['low'])

@@ -31,6 +31,14 @@ it('splits the spread of the table into house and batch, and nothing is lost', f
     }
 });
 
+it('has nine in ten within 1.645 standard deviations, and nothing below nothing', function () {
+    // By the table of the normal distribution (0.95 at 1.645): 1.2 - 1.645 x 0.35 = 0.624, 1.2 + 1.645 x 0.35 = 1.776.
+    expect(Uptake::by('squeezed', Tables::shipped())->nineInTen())
+        ->low->toEqualWithDelta(0.624, 0.001)
+        ->high->toEqualWithDelta(1.776, 0.001);
+    expect(Uptake::around(0.3, 0.35))->low->toBe(0.0)->high->toEqualWithDelta(0.876, 0.001);
+});
+
 // Normal prior with normal observations of one variance: mean (mu/t2 + n x/s2)/(1/t2 + n/s2), variance 1/(1/t2 + n/s2);
 // any text on Bayesian statistics.
 it('updates by the closed form', function (array $uptakes) {

@@ -1,6 +1,7 @@
 import { Link, useSearchParams } from 'react-router'
 import { type Shape, useHouseId, useOfHouse } from '../api/hooks'
 import { useArrived } from '../parts/arrived'
+import { useWidth } from '../parts/useWidth'
 
 /** What the house's own batches have taught it of the oil that stays in each gram. */
 export default function Yields() {
@@ -115,14 +116,14 @@ function One({ form, way }: { form: string; way: string }) {
 
 /** The figure and its range after each batch, with what each batch kept. */
 function Narrowing({ line, steps }: { line: Shape<'YieldLine'>; steps: Shape<'YieldStep'>[] }) {
-  const top = Math.max(2.5, line.prior + 0.7, ...steps.map((step) => Math.max(step.uptake, step.high))) * 1.05
-  const [left, right, foot, head] = [44, 792, 236, 12]
+  const [frame, width] = useWidth<HTMLDivElement>(800)
+  const top = Math.max(2.5, line.prior_high, ...steps.map((step) => Math.max(step.uptake, step.high))) * 1.05
+  const [left, right, foot, head] = [44, width - 8, 236, 12]
   const y = (mlPerG: number) => foot - (mlPerG / top) * (foot - head)
   const x = (index: number) => left + 14 + (index / Math.max(1, steps.length)) * (right - left - 28)
   // Before any batch it is the table's.
-  const spread = 0.35 * 1.6449
   const points = [
-    { mean: line.prior, low: Math.max(0, line.prior - spread), high: line.prior + spread },
+    { mean: line.prior, low: line.prior_low, high: line.prior_high },
     ...steps.map(({ mean, low, high }) => ({ mean, low, high })),
   ]
   const band = `M${points.map((point, i) => `${x(i)} ${y(point.high)}`).join('L')}L${points
@@ -131,45 +132,45 @@ function Narrowing({ line, steps }: { line: Shape<'YieldLine'>; steps: Shape<'Yi
     .join('L')}Z`
   const ticks = [0, 0.5, 1, 1.5, 2, 2.5, 3].filter((tick) => tick <= top)
   return (
-    <svg
-      viewBox="0 0 800 262"
-      className="w-full"
-      role="img"
-      aria-label={`From the usual ${line.prior} mL a gram to ${line.mean.toFixed(2)} mL after ${line.batches} batches`}
-    >
-      {ticks.map((tick) => (
-        <g key={tick}>
-          <line x1={left} x2={right} y1={y(tick)} y2={y(tick)} stroke="var(--line)" />
-          <text x={left - 8} y={y(tick) + 5} textAnchor="end" fontSize={15} fill="var(--soft)">
-            {tick}
-          </text>
-        </g>
-      ))}
-      <path d={band} fill="var(--oil-pale)" opacity={0.6} />
-      <polyline
-        points={points.map((point, i) => `${x(i)},${y(point.mean)}`).join(' ')}
-        fill="none"
-        stroke="var(--oil)"
-        strokeWidth={3}
-      />
-      {steps.map((step, i) =>
-        step.odd ? (
-          <path
-            key={step.batch}
-            d={`M${x(i + 1) - 6} ${y(step.uptake) - 6}l12 12m0 -12l-12 12`}
-            stroke="var(--warmth)"
-            strokeWidth={3}
-          />
-        ) : (
-          <circle key={step.batch} cx={x(i + 1)} cy={y(step.uptake)} r={5} fill="var(--ink)" />
-        ),
-      )}
-      <text x={x(0)} y={256} fontSize={15} fill="var(--soft)">
-        the usual
-      </text>
-      <text x={right} y={256} fontSize={15} textAnchor="end" fill="var(--soft)">
-        mL left in a gram, batch after batch
-      </text>
-    </svg>
+    <div ref={frame}>
+      <p className="text-soft">mL left in a gram, batch after batch</p>
+      <svg
+        viewBox={`0 0 ${width} 262`}
+        className="block w-full"
+        role="img"
+        aria-label={`From the usual ${line.prior} mL a gram to ${line.mean.toFixed(2)} mL after ${line.batches} batches`}
+      >
+        {ticks.map((tick) => (
+          <g key={tick}>
+            <line x1={left} x2={right} y1={y(tick)} y2={y(tick)} stroke="var(--line)" />
+            <text x={left - 8} y={y(tick) + 5} textAnchor="end" fontSize={15} fill="var(--soft)">
+              {tick}
+            </text>
+          </g>
+        ))}
+        <path d={band} fill="var(--oil-pale)" opacity={0.6} />
+        <polyline
+          points={points.map((point, i) => `${x(i)},${y(point.mean)}`).join(' ')}
+          fill="none"
+          stroke="var(--oil)"
+          strokeWidth={3}
+        />
+        {steps.map((step, i) =>
+          step.odd ? (
+            <path
+              key={step.batch}
+              d={`M${x(i + 1) - 6} ${y(step.uptake) - 6}l12 12m0 -12l-12 12`}
+              stroke="var(--warmth)"
+              strokeWidth={3}
+            />
+          ) : (
+            <circle key={step.batch} cx={x(i + 1)} cy={y(step.uptake)} r={5} fill="var(--ink)" />
+          ),
+        )}
+        <text x={x(0)} y={256} fontSize={15} fill="var(--soft)">
+          the usual
+        </text>
+      </svg>
+    </div>
   )
 }

@@ -1,18 +1,20 @@
 import type { Shape } from '../api/hooks'
+import { useWidth } from '../parts/useWidth'
 
-const [WIDE, HIGH, LEFT, FOOT, TOP] = [560, 240, 58, 26, 14]
+const [HIGH, LEFT, FOOT, TOP] = [240, 62, 26, 14]
 
 type Pot = Shape<'PotView'>
 
 /** What stood in the pot from its first flame on, flat by night, and what is to stand in it until it is done. */
 export function Track({ pot }: { pot: Pot }) {
+  const [frame, width] = useWidth<HTMLDivElement>(560)
   const { track, ahead, marks } = pot
   const times = [...track.map((each) => each.at), ...ahead.map((each) => each.at), ...marks.map((each) => each.at)]
   if (times.length < 2) return null
   const [from, to] = [Math.min(...times), Math.max(...times)]
   const floor = pot.ends_ml ?? 0
   const top = Math.max(...track.map((each) => each.ml), ...marks.map((each) => each.ml), pot.from_ml ?? 0, floor + 1)
-  const x = (at: number) => LEFT + ((at - from) / Math.max(1, to - from)) * (WIDE - LEFT - 14)
+  const x = (at: number) => LEFT + ((at - from) / Math.max(1, to - from)) * (width - LEFT - 14)
   const y = (ml: number) => TOP + (1 - (ml - floor) / (top - floor)) * (HIGH - FOOT - TOP)
   // Off the flame nothing goes: what lies between two whiles of flame.
   const ends = [...track, ...ahead]
@@ -25,43 +27,45 @@ export function Track({ pot }: { pot: Pot }) {
     ...ahead.toReversed().map((each) => `${x(each.at)},${y(each.high)}`),
   ].join(' ')
   return (
-    <svg
-      viewBox={`0 0 ${WIDE} ${HIGH}`}
-      className="w-full max-w-2xl"
-      role="img"
-      aria-label={`The level, ${marks.length} marks${pot.done ? `; done about ${pot.done}` : ''}`}
-    >
-      {nights.map(([a, b]) => (
-        <g key={a}>
-          <rect x={x(a)} y={TOP} width={x(b) - x(a)} height={HIGH - FOOT - TOP} fill="var(--line)" opacity={0.5} />
-          {x(b) - x(a) > 34 ? (
-            <text x={(x(a) + x(b)) / 2} y={HIGH - FOOT - 8} textAnchor="middle" fontSize={13} fill="var(--soft)">
-              off
-            </text>
-          ) : null}
-        </g>
-      ))}
-      <line x1={LEFT} x2={WIDE - 8} y1={HIGH - FOOT} y2={HIGH - FOOT} stroke="var(--line)" strokeWidth={2} />
-      {ahead.length > 0 ? <polygon points={band} fill="var(--water-pale)" /> : null}
-      <polyline points={line(track)} fill="none" stroke="var(--water)" strokeWidth={3} />
-      <polyline points={line(ahead)} fill="none" stroke="var(--water)" strokeWidth={2} strokeDasharray="2 6" />
-      {marks.map((each) => (
-        <circle key={`${each.at} ${each.ml}`} cx={x(each.at)} cy={y(each.ml)} r={5} fill="var(--ink)">
-          <title>{each.says}</title>
-        </circle>
-      ))}
-      <text x={LEFT - 8} y={TOP + 10} textAnchor="end" fontSize={13} fill="var(--soft)">
-        {pot.from_text}
-      </text>
-      <text x={LEFT - 8} y={HIGH - FOOT} textAnchor="end" fontSize={13} fill="var(--soft)">
-        {pot.ends_text}
-      </text>
-      <text x={LEFT} y={HIGH - 8} fontSize={13} fill="var(--soft)">
-        {pot.from_at}
-      </text>
-      <text x={WIDE - 10} y={HIGH - 8} textAnchor="end" fontSize={13} fill="var(--soft)">
-        {pot.to_at}
-      </text>
-    </svg>
+    <div ref={frame} className="max-w-2xl">
+      <svg
+        viewBox={`0 0 ${width} ${HIGH}`}
+        className="block w-full"
+        role="img"
+        aria-label={`The level, ${marks.length} marks${pot.done ? `; done about ${pot.done}` : ''}`}
+      >
+        {nights.map(([a, b]) => (
+          <g key={a}>
+            <rect x={x(a)} y={TOP} width={x(b) - x(a)} height={HIGH - FOOT - TOP} fill="var(--line)" opacity={0.5} />
+            {x(b) - x(a) > 34 ? (
+              <text x={(x(a) + x(b)) / 2} y={HIGH - FOOT - 8} textAnchor="middle" fontSize={14} fill="var(--soft)">
+                off
+              </text>
+            ) : null}
+          </g>
+        ))}
+        <line x1={LEFT} x2={width - 8} y1={HIGH - FOOT} y2={HIGH - FOOT} stroke="var(--line)" strokeWidth={2} />
+        {ahead.length > 0 ? <polygon points={band} fill="var(--water-pale)" /> : null}
+        <polyline points={line(track)} fill="none" stroke="var(--water)" strokeWidth={3} />
+        <polyline points={line(ahead)} fill="none" stroke="var(--water)" strokeWidth={2} strokeDasharray="2 6" />
+        {marks.map((each) => (
+          <circle key={`${each.at} ${each.ml}`} cx={x(each.at)} cy={y(each.ml)} r={5} fill="var(--ink)">
+            <title>{each.says}</title>
+          </circle>
+        ))}
+        <text x={LEFT - 8} y={TOP + 10} textAnchor="end" fontSize={14} fill="var(--soft)">
+          {pot.from_text}
+        </text>
+        <text x={LEFT - 8} y={HIGH - FOOT} textAnchor="end" fontSize={14} fill="var(--soft)">
+          {pot.ends_text}
+        </text>
+        <text x={LEFT} y={HIGH - 8} fontSize={14} fill="var(--soft)">
+          {pot.from_at}
+        </text>
+        <text x={width - 10} y={HIGH - 8} textAnchor="end" fontSize={14} fill="var(--soft)">
+          {pot.to_at}
+        </text>
+      </svg>
+    </div>
   )
 }

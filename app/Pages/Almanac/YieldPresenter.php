@@ -133,9 +133,11 @@ final readonly class YieldPresenter
             $way,
             $seen->batches,
             round($now->mlPerGram, 3),
-            round(max(0.0, $now->mlPerGram - Uptake::NINE_IN_TEN * $now->sd), 3),
-            round($now->mlPerGram + Uptake::NINE_IN_TEN * $now->sd, 3),
+            round($now->nineInTen()['low'], 3),
+            round($now->nineInTen()['high'], 3),
             $prior->mlPerGram,
+            round($prior->nineInTen()['low'], 3),
+            round($prior->nineInTen()['high'], 3),
             $seen->batches === 0
                 ? sprintf('%s, %s: no batch of it yet. The usual is %.1f mL left in each gram.', ucfirst($name), $way, $prior->mlPerGram)
                 : sprintf(

@@ -33,14 +33,17 @@ final readonly class MeltTasks
     {
         $wanting = $this->wanting();
         $open = $wanting->filter(fn (Making $making) => $making->stage->isOpen());
-        $wrong = $wanting->diff($open)->load('batches:id,house_id,code,stage');
+        $wrong = $wanting
+            ->diff($open)
+            ->sortBy(fn (Making $making) => [$making->wrong_after, $making->id])
+            ->load('batches:id,house_id,code,stage');
         $open = $open
             ->sortByDesc(fn (Making $making) => [$making->getRawOriginal('begun_at'), $making->id])
             ->take(self::LISTED)
             ->load('entries');
 
         return [
-            ...array_values($wrong->sortBy(fn (Making $making) => [$making->wrong_after, $making->id])->map($this->notToBeUsed(...))->all()),
+            ...array_values($wrong->map($this->notToBeUsed(...))->all()),
             ...array_values($open->map($this->next(...))->all()),
             ...$this->wanted->soon(),
         ];

@@ -14,6 +14,8 @@ final readonly class YieldLine
         public float $low,
         public float $high,
         public float $prior,
+        public float $prior_low,
+        public float $prior_high,
         public string $says,
     ) {}
 }
