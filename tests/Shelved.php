@@ -17,3 +17,17 @@ function shelved(House $house, array $lots): void
         DB::table('lots')->insert($row + ['called' => $row['material']]);
     }
 }
+
+/**
+ * Rows that the database reads for something.
+ *
+ * @param  Closure(): mixed  $do
+ */
+function rowsRead(Closure $do): int
+{
+    $sum = fn (): int => (int) collect(DB::select("SHOW SESSION STATUS LIKE 'Handler_read%'"))->sum('Value');
+    $before = $sum();
+    $do();
+
+    return $sum() - $before;
+}

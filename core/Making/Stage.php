@@ -12,8 +12,14 @@ enum Stage: string
     case Poured = 'poured';
     case Discarded = 'discarded';
 
+    /** @return list<self> of what is begun and not poured yet */
+    public static function open(): array
+    {
+        return [self::Planned, self::Making];
+    }
+
     public function isOpen(): bool
     {
-        return $this === self::Planned || $this === self::Making;
+        return in_array($this, self::open(), true);
     }
 }

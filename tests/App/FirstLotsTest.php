@@ -3,7 +3,6 @@
 use App\House\KitchenFactory;
 use App\Models\House;
 use App\Models\Tenancy\CurrentHouse;
-use Illuminate\Support\Facades\DB;
 
 require_once dirname(__DIR__).'/Kept.php';
 require_once dirname(__DIR__).'/Shelved.php';
@@ -95,13 +94,7 @@ it('knows the lot that was named, be it empty or far behind', function () {
 });
 
 it('reads no more rows of four hundred lots of an oil than of forty', function () {
-    $read = function (): int {
-        $sum = fn (): int => (int) collect(DB::select("SHOW SESSION STATUS LIKE 'Handler_read%'"))->sum('Value');
-        [$before, $told] = [$sum(), toldOf($this->house, ['oils' => ['sunflower']], 'sunflower')];
-        expect($told)->toHaveCount(12);
-
-        return $sum() - $before;
-    };
+    $read = fn (): int => rowsRead(fn () => expect(toldOf($this->house, ['oils' => ['sunflower']], 'sunflower'))->toHaveCount(12));
     $many = function (int $from, int $to): void {
         foreach (range($from, $to) as $each) {
             shelved($this->house, ["lot-{$each}" => ['best_before' => $each % 3 === 0 ? '2026-01-01' : '2027-01-01']]);

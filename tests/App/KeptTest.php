@@ -116,6 +116,13 @@ it('reads each column of each row of Skerry House as Eloquent by itself does', f
             }
         }
     }
+    // And what is told of them once and kept.
+    foreach (app(CurrentHouse::class)->within($house, fn () => Batch::query()->get()) as $batch) {
+        foreach (['name', 'herb_name', 'oils_name'] as $told) {
+            $own = app(CurrentHouse::class)->within($house, fn () => $batch->fresh()?->getAttributeValue($told));
+            expect($batch->getAttribute($told))->toBe($own)->toBeString()->and($batch->getAttribute($told))->toBe($own);
+        }
+    }
     expect($models)->toHaveKeys([House::class, User::class, Membership::class, Batch::class]);
     expect($kinds)->toHaveKeys(['int', 'float', 'bool', 'string', 'null', 'array', Carbon::class, Stage::class, Shelf::class]);
 });

@@ -125,7 +125,7 @@ final readonly class MakingPage
             ->orderByDesc('begun_at')
             ->orderByDesc('id')
             ->limit(self::LISTED + 1);
-        $open = $rows(Stage::Planned, Stage::Making)->get();
+        $open = $rows(...Stage::open())->get();
         $made = $rows(Stage::Poured)->where('holds', true)->get();
 
         return new MakingList(

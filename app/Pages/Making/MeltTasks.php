@@ -32,12 +32,13 @@ final readonly class MeltTasks
     public function now(): array
     {
         $wanting = $this->wanting();
-        $open = $wanting->filter(fn (Making $making) => $making->stage->isOpen());
+        $isOpen = fn (Making $making): bool => $making->stage->isOpen();
         $wrong = $wanting
-            ->diff($open)
+            ->reject($isOpen)
             ->sortBy(fn (Making $making) => [$making->wrong_after, $making->id])
             ->load('batches:id,house_id,code,stage');
-        $open = $open
+        $open = $wanting
+            ->filter($isOpen)
             ->sortByDesc(fn (Making $making) => [$making->getRawOriginal('begun_at'), $making->id])
             ->take(self::LISTED)
             ->load('entries');
@@ -62,7 +63,7 @@ final readonly class MeltTasks
             ->orderBy('id')
             ->limit(self::LISTED);
         // Each stage by itself, as its index has it in order.
-        foreach ([Stage::Planned, Stage::Making] as $stage) {
+        foreach (Stage::open() as $stage) {
             $all->unionAll(Making::query()->where('stage', $stage)->orderByDesc('begun_at')->orderByDesc('id')->limit(self::LISTED));
         }
 

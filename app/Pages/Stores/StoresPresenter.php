@@ -118,9 +118,10 @@ final readonly class StoresPresenter
     {
         $kitchen = $this->kitchens->plain();
         $wanting = $this->wanting($kitchen->today());
-        $low = $wanting->filter(fn (Lot $lot) => $lot->getAttribute('why') === 'low');
+        // A lot that is old and nearly empty is there for each.
+        $isLow = fn (Lot $lot): bool => $lot->getAttribute('why') === 'low';
         $aged = $wanting
-            ->reject(fn (Lot $lot) => $lot->getAttribute('why') === 'low')
+            ->reject($isLow)
             ->sortBy(fn (Lot $lot) => [$lot->ages_on === null, $lot->ages_on, $lot->id])
             ->take(self::TASKS + 1);
         $tasks = [];
@@ -130,7 +131,7 @@ final readonly class StoresPresenter
                 $tasks[] = new StoreTask($lot->uid, $lot->called, $condition->is, $this->kitchens->words()->of($condition->reasons[0]));
             }
         }
-        foreach ($low as $lot) {
+        foreach ($wanting->filter($isLow) as $lot) {
             $tasks[] = new StoreTask(
                 $lot->uid,
                 $lot->called,
@@ -161,11 +162,7 @@ final readonly class StoresPresenter
             ->where(fn (Builder $check) => $check->whereNull('verdict')->orWhereNotIn('verdict', $failed))
             ->orderBy('ages_on')
             ->orderBy('id');
-        $checked = $first('checked')
-            ->where('holds', true)
-            ->whereIn('verdict', $failed)
-            ->orderByRaw('ages_on IS NULL, ages_on')
-            ->orderBy('id');
+        $checked = $first('aged')->where('holds', true)->whereIn('verdict', $failed)->orderByRaw('ages_on IS NULL, ages_on')->orderBy('id');
         // A lot that is nearly empty is no concern while there is more of the same.
         $low = $first('low')
             ->where('is_low', true)

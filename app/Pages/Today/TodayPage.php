@@ -76,8 +76,8 @@ final readonly class TodayPage
             ->get()
             ->load(['batch' => fn ($query) => $query->select(BatchPresenter::COLUMNS)])
             ->sortBy(fn (Task $task) => [$task->getRawOriginal('due_at'), $task->id]);
-        $due = $tasks->filter(fn (Task $task) => $task->due_at < $tonight);
-        $coming = $tasks->diff($due);
+        $isDue = fn (Task $task): bool => $task->due_at < $tonight;
+        [$due, $coming] = [$tasks->filter($isDue), $tasks->reject($isDue)];
         $stove = $this->stove();
         $melt = $this->melt->now();
         $boils = $this->boils->wanting();
