@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Material;
 
 use Kettle\Measure\Amount;
+use Kettle\Measure\Figures;
 use Kettle\Measure\Kind;
 
 /** What one clove, sprig, handful or the like weighs, about: data/counts.json. */
@@ -17,16 +18,7 @@ final readonly class Counts
         'a couple of' => 2,
         'a' => 1,
         'an' => 1,
-        'one' => 1,
-        'two' => 2,
-        'three' => 3,
-        'four' => 4,
-        'five' => 5,
-        'six' => 6,
-        'seven' => 7,
-        'eight' => 8,
-        'nine' => 9,
-        'ten' => 10,
+        ...Figures::WORDS,
         'a dozen' => 12,
         'half a' => 0.5,
         'half an' => 0.5,
@@ -40,6 +32,7 @@ final readonly class Counts
      */
     public static function inFigures(string $line): string
     {
+        $line = Figures::ascii($line);
         foreach (self::sorted() as $word => $number) {
             if (preg_match('/^'.$word.'\s+(?=\p{L})/iu', $line, $m) === 1) {
                 return $number.' '.mb_substr($line, mb_strlen($m[0]));

@@ -44,6 +44,12 @@ final readonly class Amount
         return new self($kind, $value, $low, $high, $typed, false, true);
     }
 
+    /** So many of it. */
+    public function times(int $many, string $typed): self
+    {
+        return new self($this->kind, $this->value * $many, $this->low * $many, $this->high * $many, $typed, $this->throughDensity);
+    }
+
     /** The same amount, as somebody typed it. */
     public function as(string $typed): self
     {

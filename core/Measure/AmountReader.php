@@ -67,6 +67,13 @@ final readonly class AmountReader
         if ($text === '') {
             throw AmountException::unreadable($typed, $wanted);
         }
+        // "6 x 50 mL" is so many of it.
+        $many =
+            $wanted === Kind::Temperature ||
+            preg_match('/^(\d{1,3})\s*[x×]\s*(?=\d)((?:(?!\b(?:and|plus|less|minus)\b)[^+,&])+)$/iu', $text, $m) !== 1
+                ? null
+                : (int) $m[1];
+        $text = $many === null ? $text : $m[2];
         $negative = str_starts_with($text, '-') || str_starts_with($text, '−');
         if ($negative && $wanted !== Kind::Temperature) {
             throw AmountException::notAboveZero($typed);
@@ -82,7 +89,7 @@ final readonly class AmountReader
             $amount = $amount->through($density, $wanted);
         }
 
-        return $amount;
+        return $many === null ? $amount : $amount->times($many, $typed);
     }
 
     /**
@@ -123,10 +130,19 @@ final readonly class AmountReader
 
     private function plain(string $typed): string
     {
-        if (preg_match('/\d,\d{3}(?!\d)/', $typed) === 1) {
+        $text = Figures::ofAmount($typed);
+        // With both signs in it a number can be read one way only.
+        if (
+            preg_match('/(?<![\d.,])(\d{1,3}(?:,\d{3})+)\.(\d+)(?![\d.,])|(?<![\d.,])(\d{1,3}(?:\.\d{3})+),(\d+)(?![\d.,])/', $text, $m) ===
+            1
+        ) {
+            $plain = str_replace([',', '.'], '', $m[1].($m[3] ?? '')).'.'.$m[2].($m[4] ?? '');
+            $text = str_replace($m[0], $plain, $text);
+        }
+        if (preg_match('/\d,\d{3}(?!\d)/', $text) === 1) {
             throw AmountException::ambiguousComma($typed);
         }
-        $text = preg_replace('/(\d),(\d)/', '$1.$2', $typed) ?? '';
+        $text = preg_replace('/(\d),(\d)/', '$1.$2', $text) ?? '';
         $text = str_replace(['–', '—', '−', "\u{00A0}", "\u{202F}"], ['-', '-', '-', ' ', ' '], $text);
         $text = preg_replace('/\b(about|approx\.?|ca\.?|circa|of|a good)\b|~/iu', ' ', $text) ?? '';
 

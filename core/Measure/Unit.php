@@ -36,9 +36,15 @@ final readonly class Unit
             return self::make('tsp', $custom);
         }
         $plain = preg_replace('/[\s.]+/', ' ', mb_strtolower($trimmed)) ?? '';
+        $of = MeasureSystem::namedIn($plain);
         foreach (self::WORDS as $name => $words) {
-            if (in_array($plain, $words, true)) {
-                return self::make($name, $custom);
+            // "an imperial pint" is one in every house; there is no metric one.
+            if (in_array($of === null ? $plain : $of[1], $words, true)) {
+                return $of === null
+                    ? self::make($name, $custom)
+                    : (in_array($name, $of[0]->own(), true)
+                        ? self::make($name, $of[0])
+                        : null);
             }
         }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Share;
 
 use Kettle\Material\Counts;
+use Kettle\Measure\Figures;
 use Kettle\Recipe\ByJar;
 use Kettle\Recipe\Kitchen;
 
@@ -16,7 +17,7 @@ final readonly class SaidAmount
     /** Numbers in words become figures. */
     public function inFigures(Remainder $left): void
     {
-        $left->text = ' '.self::measured(Counts::inFigures(trim($this->halfPint($left->text)))).' ';
+        $left->text = ' '.Counts::inFigures(trim(Figures::inSentence($this->halfPint($left->text)))).' ';
     }
 
     /** @return array{}|array{by_jar: array<string, string>} how full a jar is of herb, how it lies there, how far it is covered */
@@ -50,7 +51,11 @@ final readonly class SaidAmount
     public function howMuch(Remainder $left): array
     {
         $unit = '(?:ml|l|litres?|liters?|fl\.?\s*oz|oz|cups?|pints?|quarts?)';
-        $bottles = $left->take("(\\d{1,3})\\s+(?:x\\s+)?(?:bottles?|tins?)\\s+of\\s+(\\d[\\d.\\/]*\\s*{$unit})");
+        $size = "(\\d[\\d.\\/]*\\s*{$unit})";
+        $bottles =
+            $left->take("(\\d{1,3})\\s+(?:x\\s+)?(?:bottles?|tins?)\\s+of\\s+{$size}") ??
+            ($left->take("(\\d{1,3})\\s*(?:[x×]\\s*|\\s){$size}\\s+(?:bottles?|tins?)(?:\\s+of)?") ??
+                $left->take("(\\d{1,3})\\s*[x×]\\s*{$size}(?!\\s+jars?\\b)(?:\\s+of)?"));
         if ($bottles !== null) {
             return ['finished' => ['count' => $bottles[1], 'size' => $bottles[2]]];
         }
@@ -58,6 +63,29 @@ final readonly class SaidAmount
         if ($finished !== null) {
             return ['finished' => ['amount' => $finished[1]]];
         }
+
+        return [...$this->comesOut($left), ...$this->jar($left)];
+    }
+
+    /** @return array{}|array{finished: array{amount: string}} "300 mL of marshmallow root oil" is what is to come out; of an oil that is bought it is not */
+    private function comesOut(Remainder $left): array
+    {
+        $amount = '(\d[\d.\/ ]*\s*(?:ml|cl|dl|l|litres?|liters?|fl\.?\s*oz|cups?))';
+        if (
+            preg_match("/{$amount}\\s+(?:of\\s+)?((?:[\\p{L}'’]+[\\s-]+){1,4}?)(?:infused\\s+)?oil\\b/iu", $left->text, $m) !== 1 ||
+            $this->words->knownHerb($m[2]) === null ||
+            ($this->words->oil($m[2].' oil')['id'] ?? '') !== ''
+        ) {
+            return [];
+        }
+        $left->take(preg_quote($m[1], '/').'(?:\s+of)?');
+
+        return ['finished' => ['amount' => trim($m[1])]];
+    }
+
+    /** @return array{}|array{jar: string, jars?: string}|array{jars: string} in which jars, and in how many */
+    private function jar(Remainder $left): array
+    {
         $jars = [];
         foreach ($this->kitchen->jarsBySize() as $jar) {
             foreach ([$jar->called, preg_replace('/\s+jar$/i', '', $jar->called) ?? ''] as $name) {
@@ -100,15 +128,6 @@ final readonly class SaidAmount
         $half = '/\bhalf[\s-]+(?:an?\s+)?pint\b/iu';
         $said = preg_replace($half, 'half-pint', $text) ?? $text;
 
-        return $this->isOfAnOil('half-pint', $said) ? preg_replace($half, '0.5 pint', $text) ?? $text : $said;
-    }
-
-    /** "A cup" and "half a cup", wherever they stand, in figures. */
-    private static function measured(string $text): string
-    {
-        $unit = '(?=(?:cups?|pints?|quarts?|litres?|liters?|tablespoons?|tbsp|teaspoons?|tsp)\b)';
-        $halves = preg_replace("/\\bhalf\\s+(?:an?\\s+)?{$unit}/iu", '0.5 ', $text) ?? $text;
-
-        return preg_replace("/(?<=\\s)(?:an?|one)\\s+{$unit}/iu", '1 ', $halves) ?? $halves;
+        return $this->isOfAnOil('half-pint', $said) ? preg_replace($half, '1/2 pint', $text) ?? $text : $said;
     }
 }

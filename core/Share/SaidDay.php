@@ -11,15 +11,23 @@ final readonly class SaidDay
 {
     /** What a day looks like in a line of words. */
     public const PATTERN =
-        '(?:\d{4}-\d\d-\d\d|\d{1,2}(?:st|nd|rd|th)?\s+(?:of\s+)?'.
+        '(?:\d{4}-\d\d-\d\d|(?:'.
+        self::BEFORE.
+        ')?(?:\d{1,2}(?:st|nd|rd|th)?\s+(?:of\s+)?'.
         self::ANY_MONTH.
         '(?:\s+\d{4})?|'.
         self::ANY_MONTH.
-        '\s+\d{1,2}(?:st|nd|rd|th)?(?:,?\s+\d{4})?|today|yesterday|'.
+        '\s+\d{1,2}(?:st|nd|rd|th)?(?:,?\s+\d{4})?|\d{1,2}(?:st|nd|rd|th))|today|tomorrow|yesterday|christmas(?:\s+(?:eve|day))?|'.
         self::AGO.
-        '|(?:(?:last|this|on)\s+)?'.
+        '|(?:(?:last|this|on|next)\s+)?'.
         self::WEEKDAY.
         ')';
+
+    /** How far off a day is. */
+    public const OFF = '\d{1,2}\s+(?:day|week|month)s?';
+
+    /** The weekday that stands before a day, and must be its own. */
+    private const BEFORE = '(?:on\s+)?(?:the\s+)?(?:(?:mon|tue|wed|thu|fri|sat|sun)[a-z]*\.?,?\s+(?:the\s+)?)?';
 
     /** Few and several are no number of days. */
     private const AGO = '(?!few\b|several\b)(?:\d{1,3}|\p{L}{1,8})\s+(?:day|week|month|year)s?\s+ago';
@@ -40,8 +48,23 @@ final readonly class SaidDay
         $typed = trim(preg_replace('/^(?:on|got|in|the)\s+/iu', '', mb_strtolower($typed)) ?? $typed);
         $typed = str_replace([' of ', ','], [' ', ''], $typed);
         $today = $this->today;
-        if (in_array($typed, ['today', 'this morning', 'yesterday'], true)) {
-            return $today->modify($typed === 'yesterday' ? '-1 day' : '0 days')->format('Y-m-d');
+        if (preg_match('/^(mon|tue|wed|thu|fri|sat|sun)[a-z]*\.?\s+(?:the\s+)?(?=.*\d)(.+)$/', $typed, $m) === 1) {
+            $day = $this->read($m[2], $ahead);
+
+            // "Friday 12 December", where that is a Saturday: nobody knows which of the two is meant.
+            return $day !== null && strtolower((new \DateTimeImmutable($day))->format('D')) === $m[1] ? $day : null;
+        }
+        $typed = preg_replace(['/^christmas eve$/', '/^christmas(?: day)?$/'], ['24 december', '25 december'], $typed) ?? $typed;
+        if (in_array($typed, ['today', 'this morning', 'yesterday', 'tomorrow'], true)) {
+            return $today
+                ->modify(
+                    match ($typed) {
+                        'yesterday' => '-1 day',
+                        'tomorrow' => '+1 day',
+                        default => '0 days',
+                    },
+                )
+                ->format('Y-m-d');
         }
         $told = $this->told($typed, $ahead);
         if ($told !== null) {
@@ -91,11 +114,31 @@ final readonly class SaidDay
         ) {
             return (int) $m[1] < 1 ? null : $this->moved("-{$m[1]} {$m[2]}");
         }
+        if ($ahead && preg_match('/^'.self::OFF.'$/u', $typed) === 1) {
+            return $this->moved('+'.$typed);
+        }
+        if ($ahead && preg_match('/^(\d{1,2})(?:st|nd|rd|th)$/', $typed, $m) === 1) {
+            return $this->nextOfMonth((int) $m[1]);
+        }
         if (preg_match('/^(last |this )?('.self::WEEKDAY.')$/', $typed, $m) !== 1 || ($ahead && $m[1] === 'last ')) {
             return null;
         }
 
         return $this->moved(($ahead ? 'next ' : 'last ').$m[2]);
+    }
+
+    /** The next day that is so many in its month, today among them. */
+    private function nextOfMonth(int $day): ?\DateTimeImmutable
+    {
+        for ($month = 0; $day >= 1 && $day <= 31 && $month < 3; $month++) {
+            $first = $this->today->modify("first day of +{$month} month");
+            $there = $first->modify('+'.($day - 1).' days');
+            if ($there >= $this->today && $there->format('m') === $first->format('m')) {
+                return $there;
+            }
+        }
+
+        return null;
     }
 
     private function moved(string $by): ?\DateTimeImmutable

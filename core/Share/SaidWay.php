@@ -16,10 +16,12 @@ final readonly class SaidWay
 {
     public function __construct(private Methods $methods, private Kitchen $kitchen, private RecipeWords $words) {}
 
-    /** @return array{way: array<string, string>, guess: ?string} the method, its hours and its warmth, and what was taken for the way */
-    public function in(Remainder $left): array
+    /**
+     * @param  ?OwnSchool  $own the house's own that is named in it
+     * @return array{way: array<string, string>, guess: ?string} the method, its hours and its warmth, and what was taken for the way
+     */
+    public function in(Remainder $left, ?OwnSchool $own): array
     {
-        $own = $this->ownSchool($left);
         $warmth = $left->take('(?:at\s+(?:about\s+)?)?(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*([CF])');
         $hours = $left->take(
             '(?:for\s+(?:about\s+)?)?(\d[\d.]*(?:\s*(?:-|–|to)\s*\d[\d.]*)?\s*(?:weeks?|days?|hours?|hrs?|h|minutes?|mins?))',
@@ -40,7 +42,13 @@ final readonly class SaidWay
             $way['warmth'] = $warmth[1].' '.strtoupper($warmth[2]);
         }
         if ($method === null && $way !== []) {
-            $method = $this->methods->plainest(isset($way['warmth']) || $this->hoursOf($hours[1]) < 72);
+            // Nothing is held warm for weeks: by hours that are days the shelf is meant, whatever else is said.
+            $heated = $hours === null || $this->hoursOf($hours[1]) < 72;
+            $method = $this->methods->plainest($heated);
+            if (! $heated && $warmth !== null) {
+                $left->putBack($way['warmth']);
+                unset($way['warmth']);
+            }
             $guess = sprintf('By which way is not said: %s is a guess.', $method->name);
         }
 
@@ -48,7 +56,7 @@ final readonly class SaidWay
     }
 
     /** A school of the house's own, by its name; what it says of hours and warmth need not be said again. */
-    private function ownSchool(Remainder $left): ?OwnSchool
+    public function ownSchool(Remainder $left): ?OwnSchool
     {
         foreach ($this->kitchen->cupboard()->schools() as $own) {
             if ($left->take('(?:by\s+|as\s+)?[“"]?'.preg_quote($own->name, '/').'[”"]?') !== null) {

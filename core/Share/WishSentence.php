@@ -7,6 +7,7 @@ namespace Kettle\Share;
 use Kettle\Infusion\Methods;
 use Kettle\Material\Counts;
 use Kettle\Material\Cupboard;
+use Kettle\Measure\Figures;
 use Kettle\Recipe\Kitchen;
 
 /**
@@ -22,7 +23,7 @@ final class WishSentence
         'nuts' => '(?:without|no)\s+(?:any\s+)?nuts?\b|nut[\s-]*free',
         'bee' => '(?:without|no)\s+(?:any\s+)?(?:bees?wax|honey|bee\s+products?|bees?)\b',
         'food' => '(?:of\s+)?food\s+only|only\s+food\b',
-        'child' => 'for\s+(?:a|the|my|our)?\s*(?:small\s+|young\s+)?(?:child(?:ren)?|toddlers?|kids?)\b',
+        'child' => 'for\s+(?:a|the|my|our)?\s*(?:small\s+|young\s+)?(?:child(?:ren)?|toddlers?|kids?|bab(?:y|ies)|infants?)\b(?:[\'’]s\b)?',
         'giving' => '(?:to|for)\s+giv(?:e|ing)(?:\s+away)?\b|as\s+(?:a\s+)?(?:gifts?|presents?)\b',
     ];
 
@@ -135,15 +136,23 @@ final class WishSentence
      */
     public function read(string $text): array
     {
-        $this->left = new Remainder($text);
+        $this->left = new Remainder(Figures::ascii($text));
         // Before its numbers are: "half a jar" is no half.
         $byJar = $this->amount->byJar($this->left);
+        // So is what a house calls a school of its own: "ten days" is no ten days.
+        $own = $this->way->ownSchool($this->left);
         $this->amount->inFigures($this->left);
-        $wish = [...$byJar, ...$this->days(), ...$this->heeds(), ...$this->practice(), ...$this->ratio()];
+        $parts = $this->left->take(
+            '\d+(?:\.\d+)?\s+parts?\s+(?:of\s+)?(?:dried\s+)?herbs?\s+to\s+\d+(?:\.\d+)?(?:\s+parts?)?\s+(?:of\s+)?oil',
+        );
+        $wish = [...$byJar, ...$this->days(), ...$this->heeds(), ...$this->practice(), ...$this->ratio($parts[0] ?? null)];
         $wish += $this->amount->howMuch($this->left);
-        ['way' => $way, 'guess' => $guess] = $this->way->in($this->left);
+        ['way' => $way, 'guess' => $guess] = $this->way->in($this->left, $own);
         $wish += $way;
         $guesses = $guess === null ? [] : [$guess];
+        if ($parts !== null) {
+            $guesses[] = sprintf('“%s” is taken as parts by volume.', $parts[0]);
+        }
         $wish += $this->purpose();
         $oils = $this->oils();
         $herbs = $this->herbs($oils['oils'] !== []);
@@ -174,19 +183,26 @@ final class WishSentence
     {
         $days = new SaidDay($this->kitchen->today());
         $day = SaidDay::PATTERN;
+        $off = SaidDay::OFF;
+        $ready = '(?:ready|wanted|needed|done|finished)';
         $found = [];
         $kinds = [
-            'ready_by' => ["(?:(?:to\\s+be\\s+)?(?:ready|wanted|done|finished)\\s+)?(?:by|before|until)\\s+({$day})", true],
+            'ready_by' => [
+                "(?:to\\s+be\\s+)?(?:{$ready}\\s+(?:by|before|until|for|on)\\s+|by\\s+|before\\s+|until\\s+|(?=(?:for\\s+)?christmas)(?:for\\s+)?)".
+                "((?:the\\s+)?{$day})|(?:to\\s+be\\s+)?(?:{$ready}\\s+)?in\\s+({$off})(?:['’]?\\s+time)?",
+                true,
+            ],
             'begun' => ["(?:begun|standing\\s+since|since|it\\s+stands\\s+since)\\s+(?:on\\s+)?({$day})", false],
-            'start' => ["(?:to\\s+)?(?:begin|start)(?:ning|ing)?\\s+(?:on\\s+)?({$day})", true],
+            'start' => ["(?:to\\s+)?(?:begin|start)(?:ning|ing)?\\s+(?:on\\s+)?({$day})|from\\s+({$day})", true],
         ];
         foreach ($kinds as $field => [$pattern, $ahead]) {
             $m = $this->left->take($pattern);
-            $read = $m === null ? null : $days->read($m[1], $ahead);
+            $said = $m[2] ?? '' ?: $m[1] ?? '';
+            $read = $m === null ? null : $days->read($said, $ahead);
             if ($read !== null) {
                 $found[$field] = $read;
             } elseif ($m !== null) {
-                $this->left->putBack($m[1]);
+                $this->left->putBack($said);
             }
         }
 
@@ -229,9 +245,15 @@ final class WishSentence
         return $said;
     }
 
-    /** @return array<string, string> */
-    private function ratio(): array
+    /**
+     * @param  ?string  $parts of herb and of oil, where they are told in parts
+     * @return array<string, string>
+     */
+    private function ratio(?string $parts): array
     {
+        if ($parts !== null && preg_match('/^([\d.]+)\D+([\d.]+)/', $parts, $m) === 1) {
+            return ['ratio' => "{$m[1]}:{$m[2]} v/v"];
+        }
         $m = $this->left->take(
             '(?:herb\s+to\s+oil\s+)?(\d+(?:\.\d+)?)\s*(?::|to)\s*(\d+(?:\.\d+)?)'.
                 '(\s*(?:w\/w|w\/v|v\/v|by\s+weight))?(?!\s*(?:h|hours?|days?|weeks?|min))',
@@ -258,16 +280,24 @@ final class WishSentence
         $oils = $unread = [];
         $amount = null;
         // After "in" stands the oil, and up to the next comma; before it stand the herbs.
-        $m = $this->left->take('in(?:to)?\s+((?:\d\.\d|[^,;.])+)');
-        $pieces = preg_split('/\s*(?:,|;|\+|&|\band\b|\bwith\b)\s*/iu', $m[1] ?? '', -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $m = $this->left->take(
+            'in(?:to)?\s+('.(($named = $this->inNamed()) === null ? '(?:\d[.,]\d|[^,;.])+' : preg_quote($named, '/')).')',
+        );
+        $pieces =
+            preg_split(
+                '/\s*(?:(?<!\d),|,(?!\d)|;|\+|&|\band\b|\bwith\b|\bto\b(?=\s+\d+\s+parts?\b))\s*/iu',
+                $m[1] ?? '',
+                -1,
+                PREG_SPLIT_NO_EMPTY,
+            ) ?:
+            [];
         foreach ($pieces as $piece) {
             [$read, $typed, $rest] = $this->words->amount($piece);
             if ($read !== null) {
                 $amount ??= $typed;
             }
-            $parts = preg_match('/^(\d+(?:\.\d+)?)\s+parts?\s+(?:of\s+)?(.+)$/iu', $rest, $with) === 1 ? $with[1] : null;
-            $rest = trim(preg_replace('/^(?:the|a|an|of|some|good)\s+/iu', '', $with[2] ?? $rest) ?? $rest);
-            $with = [];
+            [$parts, $rest] = self::parts($rest);
+            $rest = trim(preg_replace('/^(?:the|a|an|of|some|good)\s+/iu', '', $rest) ?? $rest);
             if ($rest === '') {
                 continue;
             }
@@ -286,6 +316,20 @@ final class WishSentence
         return ['oils' => $oils, 'amount' => $amount, 'unread' => $unread];
     }
 
+    /** What stands after the first "in" that an oil stands after, where there are several: "dried in the sun in olive". */
+    private function inNamed(): ?string
+    {
+        preg_match_all('/\bin(?:to)?\s+((?:\d[.,]\d|(?!\bin(?:to)?\s)[^,;.])+)/iu', $this->left->text, $all);
+        foreach (count($all[1]) > 1 ? $all[1] : [] as $said) {
+            $found = $this->words->oil($said) ?? $this->words->oil(trim($said).' oil');
+            if (($found['id'] ?? '') !== '') {
+                return trim($said);
+            }
+        }
+
+        return null;
+    }
+
     /**
      * @param  bool  $inOil whether the oil was named already
      * @return array{herbs: list<array<string, string>>, oils: list<array<string, string>>, amount: ?string, unread: list<string>}
@@ -300,12 +344,20 @@ final class WishSentence
                 : null;
         $this->left->text = $lies === null ? $this->left->text : str_replace($lies, '', $this->left->text);
         $amount = null;
-        $pieces = preg_split('/\s*(?:,|;|\+|&|\.\s|\band\b|\bwith\b)\s*/iu', trim($this->left->text), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $pieces =
+            preg_split(
+                '/\s*(?:(?<!\d),|,(?!\d)|;|\+|&|\.\s|\band\b|\bwith\b|\bto\b(?=\s+\d+\s+parts?\b))\s*/iu',
+                trim($this->left->text),
+                -1,
+                PREG_SPLIT_NO_EMPTY,
+            ) ?:
+            [];
         $state = $this->words->state($this->left->text);
         foreach ($pieces as $piece) {
             [$read, $typed, $rest] = $this->words->amount(trim($piece));
             $counted = $read === null ? $this->counted($rest) : null;
             [$typed, $rest] = $counted ?? [$read === null ? '' : $typed, $rest];
+            [$parts, $rest] = $typed === '' ? self::parts($rest) : [null, $rest];
             $known = $this->words->knownHerb($rest);
             $oil = $inOil || ($known !== null && preg_match('/\boil\b/iu', $rest) !== 1) ? null : $this->oilNamed($rest);
             if ($oil !== null) {
@@ -314,18 +366,27 @@ final class WishSentence
 
                 continue;
             }
-            if ($known === null || isset($seen[$known['id']])) {
+            // "chilli oil, 50 g dried chillies" is one herb, and so much of it.
+            $at = $known === null ? null : $seen[$known['id']] ?? null;
+            if ($known !== null && $at !== null && $typed !== '' && ! isset($herbs[$at]['amount'])) {
+                $mine = $this->words->state($rest);
+                $herbs[$at] = [...$herbs[$at], ...$mine === null ? [] : ['state' => $mine], 'amount' => $typed];
+
+                continue;
+            }
+            if ($known === null || $at !== null) {
                 $over = $this->over($known === null ? $piece : $rest, []);
                 $over === '' || ($unread[] = $over);
 
                 continue;
             }
-            $seen[$known['id']] = true;
+            $seen[$known['id']] = count($herbs);
             $mine = $this->words->state($rest) ?? $state;
             $herbs[] =
                 ['id' => $known['id']] +
                 ($mine === null ? [] : ['state' => $mine]) +
                 ($typed === '' ? [] : ['amount' => $typed]) +
+                ($parts === null ? [] : ['parts' => $parts]) +
                 (preg_match('/\b(?:powder(?:ed)?|ground)\b/iu', $rest) === 1 ? ['form' => 'powder'] : []);
             $over = $this->over($rest, $this->namesOf($known['id']));
             $over === '' || ($unread[] = $over);
@@ -340,6 +401,12 @@ final class WishSentence
         }
 
         return ['herbs' => $herbs, 'oils' => $oils, 'amount' => count($oils) === 1 ? $amount : null, 'unread' => $unread];
+    }
+
+    /** @return array{?string, string} how many parts of it, where it says so, and what they are of */
+    private static function parts(string $piece): array
+    {
+        return preg_match('/^(\d+(?:\.\d+)?)\s+parts?\s+(?:of\s+)?(.+)$/iu', trim($piece), $m) === 1 ? [$m[1], $m[2]] : [null, $piece];
     }
 
     /** The id of an oil that is named, and nothing else with it; null where it is none. */
@@ -382,13 +449,13 @@ final class WishSentence
      */
     private function over(string $piece, array $names): string
     {
-        $known = str_replace('’', "'", mb_strtolower(implode(' ', $names)));
-        $words = preg_split('/[^\p{L}\p{N}\'’.°-]+/u', $piece, -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $known = str_replace(['’', '-'], ["'", ' '], mb_strtolower(implode(' ', $names)));
+        $words = preg_split('/(?:[^\p{L}\p{N}\'’.,°-]|(?<!\d),|,(?!\d))+/u', $piece, -1, PREG_SPLIT_NO_EMPTY) ?: [];
         $over = array_filter(
             $words,
             fn (string $word) => ! in_array(mb_strtolower(trim($word, '.')), self::SMALL, true) &&
                 trim($word, '.-') !== '' &&
-                ! str_contains($known, rtrim(str_replace('’', "'", mb_strtolower($word)), 's')),
+                ! str_contains($known, rtrim(str_replace(['’', '-'], ["'", ' '], mb_strtolower($word)), 's')),
         );
 
         return implode(' ', $over);

@@ -67,7 +67,7 @@ it('makes a whole wish of one sentence, and leaves nothing out unsaid', function
     ['half a pint of calendula in olive', ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'olive']], 'jar' => '237']],
     [
         'calendula in half a pint of olive oil',
-        ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'olive']], 'oil_amount' => '0.5 pint'],
+        ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'olive']], 'oil_amount' => '1/2 pint'],
     ],
     ['calendula in a pint of olive oil', ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'olive']], 'oil_amount' => '1 pint']],
     ['a pint of calendula oil in sunflower', ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'sunflower']], 'jar' => '473']],
@@ -157,6 +157,104 @@ it('makes a whole wish of one sentence, and leaves nothing out unsaid', function
         ],
         ['purple thing', 'under moon'],
     ],
+    // Every part of it is said, and nothing is taken for another: what comes out is no herb, a weekday is no other day.
+    [
+        '300 mL of marshmallow-root oil for a salve, dried and cut, one to five in sunflower and jojoba, in pint jars, '.
+        'in the slow cooker, ready by Saturday 12 December',
+        [
+            'herbs' => [['id' => 'marshmallow-root', 'state' => 'dried']],
+            'oils' => [['id' => 'sunflower'], ['id' => 'jojoba']],
+            'ready_by' => '2026-12-12',
+            'ratio' => '1:5',
+            'finished' => ['amount' => '300 mL'],
+            'jar' => '473',
+            'method' => 'slow-cooker',
+            'purpose' => 'salve',
+        ],
+    ],
+    // That day is a Saturday.
+    [
+        'calendula in olive, by Friday 12 December',
+        ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'olive']]],
+        ['Friday 12 December'],
+    ],
+    ['calendula in olive by Sat 12 Dec', ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'olive']], 'ready_by' => '2026-12-12']],
+    [
+        'calendula in olive, ready for the 20th',
+        ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'olive']], 'ready_by' => '2026-12-20'],
+    ],
+    ['lavender in jojoba for Christmas', ['herbs' => [['id' => 'lavender']], 'oils' => [['id' => 'jojoba']], 'ready_by' => '2026-12-25']],
+    [
+        'rosemary in olive ready in two weeks\' time',
+        ['herbs' => [['id' => 'rosemary']], 'oils' => [['id' => 'olive']], 'ready_by' => '2026-12-08'],
+    ],
+    [
+        'fresh St Johns wort in olive in the sun for six weeks from Sunday',
+        [
+            'herbs' => [['id' => 'st-johns-wort', 'state' => 'fresh']],
+            'oils' => [['id' => 'olive']],
+            'start' => '2026-11-29',
+            'method' => 'solar',
+            'hours' => '6 weeks',
+        ],
+    ],
+    [
+        'six 50 ml bottles of helichrysum in jojoba for the face',
+        [
+            'herbs' => [['id' => 'helichrysum']],
+            'oils' => [['id' => 'jojoba']],
+            'finished' => ['count' => '6', 'size' => '50 ml'],
+            'purpose' => 'face',
+        ],
+    ],
+    [
+        '12 x 5 ml of arnica in olive for my baby',
+        [
+            'herbs' => [['id' => 'arnica']],
+            'oils' => [['id' => 'olive']],
+            'heed' => ['child'],
+            'finished' => ['count' => '12', 'size' => '5 ml'],
+        ],
+    ],
+    // So many jars of half a litre are no bottles that come out.
+    ['2 x 500 ml jars of arnica in olive', ['herbs' => [['id' => 'arnica']], 'oils' => [['id' => 'olive']]], ['2 x 500 ml']],
+    [
+        'three parts linden to one part mullein in 3 parts rice bran to one part castor',
+        [
+            'herbs' => [['id' => 'linden-blossom', 'parts' => '3'], ['id' => 'mullein-flower', 'parts' => '1']],
+            'oils' => [['id' => 'rice-bran', 'parts' => '3'], ['id' => 'castor', 'parts' => '1']],
+        ],
+    ],
+    [
+        '1 cup and a half of sunflower and lemon thyme',
+        ['herbs' => [['id' => 'lemon-thyme']], 'oils' => [['id' => 'sunflower']], 'oil_amount' => '1 1/2 cup'],
+    ],
+    [
+        'a quarter litre of olive with mullein',
+        ['herbs' => [['id' => 'mullein-flower']], 'oils' => [['id' => 'olive']], 'oil_amount' => '1/4 litre'],
+    ],
+    ['calendula in 1,5 l olive', ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'olive']], 'oil_amount' => '1,5 l']],
+    // Thousands or a decimal: nobody knows, and it stays one number.
+    ['1,000 ml of olive with juniper', ['herbs' => [['id' => 'juniper-berry']], 'oils' => [['name' => 'oil']]], ['1,000 ml olive']],
+    [
+        'chilli oil, 50 g dried chillies, 1/2 litre sesame, for cooking, in 3 days',
+        [
+            'herbs' => [['id' => 'chilli', 'state' => 'dried', 'amount' => '50 g']],
+            'oils' => [['id' => 'sesame']],
+            'ready_by' => '2026-11-27',
+            'purpose' => 'kitchen',
+            'oil_amount' => '1/2 litre',
+        ],
+    ],
+    [
+        'calendula dried in the oven in olive',
+        ['herbs' => [['id' => 'calendula', 'state' => 'dried']], 'oils' => [['id' => 'olive']]],
+        ['oven'],
+    ],
+    [
+        '１００ g mugwort in ５００ ml sunflower',
+        ['herbs' => [['id' => 'mugwort', 'amount' => '100 g']], 'oils' => [['id' => 'sunflower']], 'oil_amount' => '500 ml'],
+    ],
     // An oil that no table knows keeps its name, to be chosen; none is taken for it.
     ['calendula in moon oil', ['herbs' => [['id' => 'calendula']], 'oils' => [['name' => 'moon oil']]]],
 ]);
@@ -168,6 +266,13 @@ it('guesses by which way only where hours or warmth are said, and says so', func
         ->toBe('cold')
         ->and(sentenceRead('calendula in olive')['guesses'])
         ->toBe([])
+        // Nothing is held at 38 C for six weeks.
+        ->and(sentenceRead('calendula in olive, 38 C, 6 weeks'))
+        ->toMatchArray(['unread' => ['38 C'], 'guesses' => ['By which way is not said: cold, on a shelf is a guess.']])
+        ->and(sentenceRead('1 part herb to 5 parts oil, calendula in olive'))
+        ->toMatchArray(['guesses' => ['“1 part herb to 5 parts oil” is taken as parts by volume.'], 'unread' => []])
+        ->and(sentenceRead('1 part herb to 5 parts oil, calendula in olive')['wish']['ratio'])
+        ->toBe('1:5 v/v')
         ->and(sentenceRead('blue unicorn in olive oil'))
         ->toMatchArray(['unread' => ['blue unicorn'], 'guesses' => ['Which herb is not understood. Choose it in the sentence.']]);
 });
@@ -182,6 +287,14 @@ it('plans what it read, or refuses it by its words', function (string $text, ?st
     expect($fault)->toBe($field);
 })->with([
     ['a pint of calendula and yarrow in olive, slow cooker, for a salve, by 12 December', null],
+    // It does not go into one of them, and two are offered.
+    [
+        '300 mL of marshmallow-root oil for a salve, dried, one to five in sunflower and jojoba, in pint jars, slow cooker, by Saturday 12 December',
+        'jar',
+    ],
+    ['300 mL of marshmallow-root oil, dried, one to five in sunflower and jojoba, in 2 pint jars, slow cooker', null],
+    ['three parts linden to one part mullein in rice bran', null],
+    ['six 50 ml bottles of helichrysum in jojoba for the face', null],
     ['rosemary and thyme in sunflower and jojoba, on the shelf 4 weeks', null],
     ['calendula in olive, slow cooker at 90 C for 2 h', 'warmth'],
     ['calendula in moon oil', 'oils.0'],
