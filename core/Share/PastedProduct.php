@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Share;
 
 use Kettle\Material\Cupboard;
+use Kettle\Measure\Figures;
 use Kettle\Measure\Kind;
 use Kettle\Recipe\Kitchen;
 
@@ -42,11 +43,17 @@ final class PastedProduct
         'salve' => '/\bsalves?\b/i',
     ];
 
+    /** What is told in parts comes to so much, g. */
+    private const WHOLE_G = 100;
+
     /** @var list<array{line: string, as: string, says: string, guess: bool}> */
     private array $lines = [];
 
     /** @var array<string, list<array<string, mixed>>> by field of the wish */
     private array $parts = [];
+
+    /** @var list<array{string, int, float}> field, place in it and number of parts of what is told in parts */
+    private array $inParts = [];
 
     private readonly RecipeWords $words;
 
@@ -68,7 +75,8 @@ final class PastedProduct
             throw RecipeException::tooLong();
         }
         $this->lines = $this->parts = [];
-        $lines = $this->words->split($text);
+        $this->inParts = [];
+        $lines = $this->words->split(Figures::ascii($text));
         $name = $lines !== [] && ! $this->isPart($lines[0]) && $this->words->isName($lines[0]) ? array_shift($lines) : '';
         if ($name !== '') {
             $this->say($name, 'name', '', false);
@@ -77,12 +85,27 @@ final class PastedProduct
             $this->line(mb_substr($line, 0, self::LONGEST));
         }
         if ($this->parts === []) {
-            throw RecipeException::nothingFound();
+            throw RecipeException::nothingForProduct();
         }
         $product = $this->product($name.' '.$text);
-        $notes = $product === null ? ['What it is was not said: taken for a salve. Change the word where it is not.'] : [];
+        $weighed = $this->weighed();
+        $notes = $weighed === null ? [] : [$weighed];
+        $notes = $product === null ? [...$notes, 'What it is was not said: taken for a salve. Change the word where it is not.'] : $notes;
 
         return new ReadRecipe(mb_substr($name, 0, 80), '', ['product' => $product ?? 'salve'] + $this->parts, $this->lines, $notes);
+    }
+
+    /** What is told in parts is weighed, so much in all; what was made of it, in words, or null where nothing is in parts. */
+    private function weighed(): ?string
+    {
+        $all = array_sum(array_column($this->inParts, 2));
+        foreach ($this->inParts as [$field, $at, $parts]) {
+            $this->parts[$field][$at]['amount'] = sprintf('%s g', round(($parts / $all) * self::WHOLE_G, 1));
+        }
+
+        return $this->inParts === []
+            ? null
+            : sprintf('Parts are taken by weight, %d g of them in all: change the amounts for more or less.', self::WHOLE_G);
     }
 
     private function product(string $text): ?string
@@ -106,18 +129,39 @@ final class PastedProduct
         if ($this->words->isHeading($line)) {
             return;
         }
+        $written = $line;
+        $line = $this->words->amountFirst($line);
         [$amount, $typed, $rest] = $this->words->amount($line);
-        if ($amount === null || $amount->kind === Kind::Time) {
-            $this->say($line, preg_match('/^[\d½¼¾⅓⅔]/u', $line) === 1 ? 'unread' : 'step', '', false);
+        $count = $amount === null ? $this->words->count($line) : null;
+        $parts = $count !== null && preg_match('/^parts?\s+(?:of\s+)?(.+)$/iu', $count[2], $of) === 1 ? $count[0] : null;
+        if ($parts !== null) {
+            [$typed, $rest] = [sprintf('%g parts', $parts), $of[1]];
+        } elseif ($amount === null || $amount->kind === Kind::Time) {
+            // "A few drops of lavender": something goes in, and how much is not said.
+            $isAmount = preg_match('/^[\d½¼¾⅓⅔]|\bdrops?\b|\d\s*(?:g|kg|ml|oz|cups?|tbsp|tsp)\b/iu', $written) === 1;
+            $this->say(
+                $written,
+                $isAmount ? 'unread' : 'step',
+                $isAmount ? 'How much of what was not understood, so it is left out.' : '',
+                false,
+            );
 
             return;
         }
+        $before = array_map(count(...), $this->parts);
         $plain = mb_strtolower(trim(preg_replace('/\([^)]*\)|,.*$/u', ' ', $rest) ?? $rest));
         $this->scent($line, $typed, $plain) ||
             $this->firm($line, $typed, $plain) ||
             $this->addition($line, $typed, $plain) ||
             $this->oil($line, $typed, $rest) ||
             $this->say($line, 'unread', 'What this is was not known, so it is left out.', false);
+        $last = array_pop($this->lines);
+        $last === null || ($this->lines[] = $this->words->asWritten($last, $written));
+        foreach ($this->parts as $field => $all) {
+            if ($parts !== null && count($all) > ($before[$field] ?? 0)) {
+                $this->inParts[] = [$field, count($all) - 1, $parts];
+            }
+        }
     }
 
     /** By the drop, or called essential: one that no table knows is named, and not taken for another. */
@@ -198,16 +242,14 @@ final class PastedProduct
         if ($oil === null && ! $infused) {
             return false;
         }
-        $id = $oil === null || $oil['id'] === '' ? $oil['name'] ?? 'oil' : $oil['id'];
-        $this->parts['oils'][] = ['id' => $id, 'amount' => $typed];
-        $says = $oil === null || $oil['id'] === '' ? 'Which oil is not said: choose it.' : $oil['name'];
+        $known = $oil !== null && $oil['id'] !== '' ? $oil : null;
+        $this->parts['oils'][] = ['id' => $known['id'] ?? ($oil['name'] ?? 'oil'), 'amount' => $typed];
+        $says = match (true) {
+            $infused => sprintf('%s; it was infused: choose your bottle of it.', $known['name'] ?? 'Which oil is not said: choose it'),
+            default => $known['name'] ?? 'Which oil is not said: choose it.',
+        };
 
-        return $this->say(
-            $line,
-            'oil',
-            $infused ? "{$says}; it was infused: choose your bottle of it." : $says,
-            $infused && $oil !== null && $oil['id'] !== '',
-        );
+        return $this->say($line, 'oil', $says, $infused && $known !== null);
     }
 
     /**

@@ -12,7 +12,9 @@ use Kettle\Material\State;
 use Kettle\Measure\Amount;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Density;
+use Kettle\Measure\Figures;
 use Kettle\Measure\Kind;
+use Kettle\Recipe\ByJar;
 use Kettle\Recipe\Kitchen;
 
 /**
@@ -43,11 +45,16 @@ final class PastedRecipe
 
     private bool $methodSaid = false;
 
-    private ?float $hours = null;
+    private InfusingTime $time;
 
-    private string $hoursLine = '';
+    /** @var array<string, string> how full of herb the jar is, how it lies there and how far it is covered */
+    private array $byJar = [];
 
-    private ?float $celsius = null;
+    /** @var array<string, string> the jar, where it is said */
+    private array $jar = [];
+
+    /** @var array<string, float> parts of each oil by its name, where amounts are told in parts */
+    private array $oilParts = [];
 
     private ?string $purpose = null;
 
@@ -55,20 +62,25 @@ final class PastedRecipe
 
     private readonly Counts $counts;
 
+    private readonly SaidAmount $amount;
+
     public function __construct(private readonly Cupboard $cupboard, private readonly Methods $methods, private readonly Kitchen $kitchen)
     {
         $this->words = new RecipeWords($cupboard, $kitchen);
         $this->counts = new Counts($cupboard->tables());
+        $this->amount = new SaidAmount($kitchen, $this->words);
+        $this->time = InfusingTime::of([], $this->words);
     }
 
     /** @throws RecipeException when neither a herb nor an oil is in it */
     public function read(string $text): ReadRecipe
     {
-        $this->lines = $this->herbs = $this->oils = [];
-        $this->method = $this->hours = $this->celsius = null;
+        $this->lines = $this->herbs = $this->oils = $this->byJar = $this->jar = $this->oilParts = [];
+        $this->method = null;
         $this->methodSaid = false;
         $name = '';
-        $lines = $this->words->split($text);
+        $lines = $this->words->split(Figures::ascii($text));
+        $this->time = InfusingTime::of(array_slice($lines, 0, self::MOST_LINES), $this->words);
         // What it is for counts for every line, wherever it stands.
         $this->purpose = null;
         foreach ($lines as $line) {
@@ -88,7 +100,13 @@ final class PastedRecipe
                 $this->say(mb_substr($line, self::LONGEST), 'unread', 'Not read: the line is too long.', false);
                 $line = mb_substr($line, 0, self::LONGEST);
             }
-            if ($i === 0 && $this->words->isName($line) && $this->words->count($line) === null && ! $this->counts->isCounted($line)) {
+            if (
+                $i === 0 &&
+                ! $this->words->isHeading($line) &&
+                $this->words->isName($line) &&
+                $this->words->count($line) === null &&
+                ! $this->counts->isCounted($line)
+            ) {
                 $name = $line;
                 $purpose = $this->words->purpose($line);
                 $this->say(
@@ -102,6 +120,9 @@ final class PastedRecipe
                 continue;
             }
             $this->words->isHeading($line) ? $this->say($line, 'step', 'A heading.', false) : $this->line($line);
+            // As it was written, and not with its amount put first.
+            $last = array_pop($this->lines);
+            $last === null || ($this->lines[] = $this->words->asWritten($last, $line));
         }
         if ($this->herbs === [] && $this->oils === []) {
             throw RecipeException::nothingFound();
@@ -116,10 +137,11 @@ final class PastedRecipe
             $this->oils,
             $this->method,
             $this->methodSaid,
-            $this->hours,
-            $this->hoursLine,
-            $this->celsius,
+            $this->time,
             $this->purpose,
+            $this->byJar,
+            $this->jar,
+            $this->oilParts,
         );
 
         return new ReadRecipe($name, '', $wish->wish($notes), $this->lines, $notes);
@@ -127,10 +149,18 @@ final class PastedRecipe
 
     private function line(string $line): void
     {
+        $line = $this->words->amountFirst($line);
         [$amount, $typed, $rest, $aside] = $this->words->amount($line);
+        $late = '/\b(bees?wax|wax|vitamin\s*e|essential\s+oils?)\b/i';
+        if (preg_match($late, $amount === null ? $line : $rest) === 1 && ($amount !== null || mb_strlen($line) < 60)) {
+            $this->say($line, 'unread', 'Goes into a salve or is added at the end; not part of the infusion.', false);
+
+            return;
+        }
         if ($amount !== null) {
-            if (preg_match('/\b(wax|beeswax|vitamin\s*e|essential\s+oil)\b/i', $rest) === 1) {
-                $this->say($line, 'unread', 'Goes into a salve or is added at the end; not part of the infusion.', false);
+            // What is counted by drops is no herb, whatever plant it is of.
+            if (preg_match('/\b(?:drops?|gtt)$/i', $typed) === 1) {
+                $this->say($line, 'unread', 'Drops are added at the end; not part of the infusion.', false);
 
                 return;
             }
@@ -138,16 +168,24 @@ final class PastedRecipe
             if ($oil !== null) {
                 $this->takeOil($line, $amount, $typed, $oil, $aside);
             } elseif ($amount->kind === Kind::Time) {
-                $this->time($line, $amount);
+                $this->step($line);
             } elseif (preg_match('/\bwater\b/i', $rest) === 1) {
                 $this->say($line, 'unread', 'Water: not taken into the oil.', false);
             } else {
-                $this->takeHerb($line, $typed, $rest, $aside);
+                $this->takeHerb($line, $amount, $typed, $rest, $aside);
             }
 
             return;
         }
+        if ($this->takeByJar($line)) {
+            return;
+        }
         $count = $this->words->count($line);
+        if ($count !== null && preg_match('/^parts?\s+(?:of\s+)?(.+)$/iu', $count[2], $of) === 1) {
+            $this->takeParts($line, $count[0], $of[1]);
+
+            return;
+        }
         if ($count !== null && $this->isOfCounted($count[2])) {
             $this->takeCounted($line, $count[0], $count[1], $count[2]);
 
@@ -164,6 +202,22 @@ final class PastedRecipe
         }
         $herb = $this->words->knownHerb($line);
         $oil = $this->words->oil($line);
+        $there = $oil !== null && in_array($oil['id'], array_column($this->oils, 'id'), true);
+        if ($this->words->isStep($line)) {
+            // "Pour the oil over the herbs" names none; "cover with olive oil" names one, where none was named before.
+            $herb = $this->herbs === [] ? $herb : null;
+            $oil = $oil === null || $oil['id'] === '' || $this->oils !== [] ? null : $oil;
+        }
+        if ($oil !== null && $oil['id'] === '' && $this->oils !== []) {
+            $this->say($line, 'unread', 'Not read: an oil with no amount, that is not in the tables.', false);
+
+            return;
+        }
+        if ($oil !== null && $there) {
+            $this->say($line, 'step', 'Named already.', false);
+
+            return;
+        }
         if ($oil !== null && mb_strlen($line) < 60) {
             $this->oils[] = ['id' => $oil['id'], 'name' => $oil['name'], 'ml' => null, 'typed' => ''];
             $this->say(
@@ -173,13 +227,18 @@ final class PastedRecipe
                 true,
             );
         } elseif ($herb !== null && mb_strlen($line) < 60) {
-            $this->takeHerb($line, '', $line, null);
+            $this->takeHerb($line, null, '', $line, null);
         } else {
             $purpose = $this->words->purpose($line);
+            $step = $this->words->isStep($line);
             $this->say(
                 $line,
-                $purpose === null ? 'unread' : 'step',
-                $purpose === null ? 'Not read.' : 'Taken as what it is for: '.$this->cupboard->purpose($purpose)->name.'.',
+                $purpose === null && ! $step ? 'unread' : 'step',
+                $purpose === null
+                    ? ($step
+                        ? 'A step; nothing new in it.'
+                        : 'Not read.')
+                    : 'Taken as what it is for: '.$this->cupboard->purpose($purpose)->name.'.',
                 $purpose !== null,
             );
         }
@@ -238,7 +297,83 @@ final class PastedRecipe
             : sprintf('“%s” is not in the tables: choose an oil at the Bench. None is taken for it.', $name);
     }
 
-    private function takeHerb(string $line, string $typed, string $rest, ?Amount $aside): void
+    /** "A jar half full of dried petals", "cover with oil by an inch": false where a line says nothing like it. */
+    private function takeByJar(string $line): bool
+    {
+        $left = new Remainder($line);
+        $cover = $this->amount->covers($left);
+        $byJar = $this->amount->byJar($left)['by_jar'] ?? [];
+        if ($byJar === [] && $cover === null) {
+            return false;
+        }
+        $this->byJar += $byJar + ($cover === null ? [] : ['cover' => $cover]);
+        $this->jar = $this->jar ?: $this->amount->jar($left);
+        $oil = $herb = null;
+        foreach (preg_split('/\s*[;,]\s*/u', trim($left->text), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $piece) {
+            $named = $this->words->oil($piece);
+            $oil ??=
+                $named === null || $named['id'] === '' || in_array($named['id'], array_column($this->oils, 'id'), true) ? null : $named;
+            $herb ??=
+                $named === null && $this->words->knownHerb($piece) !== null
+                    ? $this->herb($piece, $this->words->state($piece), false)
+                    : null;
+        }
+        if ($oil !== null) {
+            $this->oils[] = ['id' => $oil['id'], 'name' => $oil['name'], 'ml' => null, 'typed' => ''];
+        }
+        if (isset($herb[0])) {
+            $this->herbs[] = $herb[0];
+        }
+        $said = array_filter([
+            $herb === null ? '' : $herb[1].', '.($herb[0]['state'] ?? ''),
+            $oil === null ? '' : $oil['name'],
+            isset($byJar['fill']) ? 'a jar '.ByJar::SAID[$byJar['fill']] : '',
+            ($byJar['cover'] ?? $cover) === ByJar::BRIM ? 'to the brim' : (isset($cover) ? "covered by {$cover}" : ''),
+        ]);
+        $says = ucfirst(implode('; ', $said)).'.'.(($herb[2] ?? []) === [] ? '' : ' '.ucfirst(implode('; ', $herb[2])).'.');
+        $this->say($line, $herb !== null ? 'herb' : ($oil !== null ? 'oil' : 'step'), $says, ($herb[2] ?? []) !== []);
+
+        return true;
+    }
+
+    /** "2 parts olive oil": how much of it is left open, and its part of the whole is not. */
+    private function takeParts(string $line, float $parts, string $rest): void
+    {
+        $oil = $this->words->oil($rest);
+        if ($oil !== null) {
+            $this->oils[] = ['id' => $oil['id'], 'name' => $oil['name'], 'ml' => null, 'typed' => ''];
+            $this->oilParts[$oil['name']] = ($this->oilParts[$oil['name']] ?? 0.0) + $parts;
+            $says = sprintf(
+                '%s, %s.%s',
+                ucfirst($oil['name']),
+                self::inParts($parts),
+                $oil['id'] === '' ? ' '.self::ask($oil['name']) : '',
+            );
+            $this->say($line, 'oil', $says, $oil['id'] === '');
+
+            return;
+        }
+        [$herb, $name, $guesses] = $this->herb($rest, $this->words->state($rest), false);
+        if ($herb === null) {
+            $this->say($line, 'unread', 'Not read.', false);
+
+            return;
+        }
+        $this->herbs[] = $herb + ['parts' => (string) $parts];
+        $this->say(
+            $line,
+            'herb',
+            ucfirst(implode('; ', ["{$name}, {$herb['state']}", self::inParts($parts), ...$guesses])).'.',
+            $guesses !== [],
+        );
+    }
+
+    private static function inParts(float $parts): string
+    {
+        return sprintf('%s %s', round($parts, 3), $parts === 1.0 ? 'part' : 'parts');
+    }
+
+    private function takeHerb(string $line, ?Amount $amount, string $typed, string $rest, ?Amount $aside): void
     {
         [$herb, $name, $guesses] = $this->herb($rest, $this->words->state($rest), false);
         if ($herb === null) {
@@ -248,7 +383,7 @@ final class PastedRecipe
         }
         if ($aside !== null && $aside->kind === Kind::Mass) {
             $typed = round($aside->value, 1).' g';
-        } elseif ($typed !== '' && preg_match('/\b(cups?|c|tbsp|tsp|tablespoons?|teaspoons?|ml|pints?|quarts?|l)\b/i', $typed) === 1) {
+        } elseif ($amount?->kind === Kind::Volume) {
             $guesses[] = 'a volume of herb is weighed by how it usually lies';
         }
         if (preg_match('/(?<![\d])\d+(?:\.\d+)?\s*(-|–|to)\s*\d+(?!\s*\/)/u', $typed) === 1) {
@@ -257,7 +392,9 @@ final class PastedRecipe
         if ($typed !== '') {
             $herb['amount'] = $typed;
         }
-        $this->herbs[] = $herb;
+        // "Fill a jar with calendula", and then how much of it.
+        $bare = array_filter($this->herbs, fn (array $each) => ($each['id'] ?? '') === ($herb['id'] ?? null) && ! isset($each['amount']));
+        $this->herbs[array_key_first($bare) ?? count($this->herbs)] = $herb;
         $this->say(
             $line,
             'herb',
@@ -368,25 +505,11 @@ final class PastedRecipe
                 $said[] = $this->method->name;
             }
         }
-        if (
-            $this->hours === null &&
-            preg_match(
-                '/(\d+(?:\.\d+)?(?:\s*(?:-|–|to)\s*\d+(?:\.\d+)?)?\s*(?:weeks?|days?|hours?|hrs?|minutes?|mins?|h))\b/iu',
-                $line,
-                $m,
-            ) === 1
-        ) {
-            $amount = $this->words->reading($m[1]);
-            if ($amount !== null && $amount->kind === Kind::Time) {
-                $this->hours = $amount->value;
-                $this->hoursLine = $m[1];
-                $said[] = AmountWriter::span($amount->value);
-            }
+        if ($this->time->hours !== null && $this->time->line === $line) {
+            $said[] = AmountWriter::span($this->time->hours);
         }
-        $celsius = $this->words->warmth($line);
-        if ($this->celsius === null && $celsius !== null) {
-            $this->celsius = $celsius;
-            $said[] = $this->kitchen->warmth($celsius);
+        if ($this->time->celsius !== null && $this->time->warmLine === $line) {
+            $said[] = $this->kitchen->warmth($this->time->celsius);
         }
         $this->say(
             $line,
@@ -394,13 +517,6 @@ final class PastedRecipe
             $said === [] ? 'A step; nothing new in it.' : 'Taken as: '.implode(', ', $said).'.',
             $said !== [],
         );
-    }
-
-    private function time(string $line, Amount $amount): void
-    {
-        $this->hours ??= $amount->value;
-        $this->hoursLine = $this->hoursLine === '' ? $line : $this->hoursLine;
-        $this->step($line);
     }
 
     /** @return list<string> */

@@ -19,7 +19,9 @@ final readonly class PastedWish
      * @param  list<array<string, string>>  $herbs
      * @param  list<array{id: string, name: string, ml: ?float, typed: string}>  $oils
      * @param  bool  $methodSaid whether the method was read, and not only gathered from what is done
-     * @param  string  $hoursLine where the hours stand
+     * @param  array<string, string>  $byJar how full of herb the jar is, as a wish has it
+     * @param  array<string, string>  $jar
+     * @param  array<string, float>  $oilParts by the oil's name, where amounts are told in parts
      */
     public function __construct(
         private Cupboard $cupboard,
@@ -29,10 +31,11 @@ final readonly class PastedWish
         private array $oils,
         private ?Method $method,
         private bool $methodSaid,
-        private ?float $hours,
-        private string $hoursLine,
-        private ?float $celsius,
+        private InfusingTime $time,
         private ?string $purpose,
+        private array $byJar,
+        private array $jar,
+        private array $oilParts,
     ) {}
 
     /**
@@ -50,7 +53,7 @@ final readonly class PastedWish
             );
         }
         if ($wish['herbs'] === []) {
-            $wish['herbs'] = [['id' => 'calendula']];
+            $wish['herbs'] = [['name' => 'herb']];
         }
         $weighed = count(array_filter($wish['herbs'], fn (array $herb) => isset($herb['amount'])));
         if ($weighed > 1 && $weighed < count($wish['herbs'])) {
@@ -64,30 +67,89 @@ final readonly class PastedWish
         if ($this->method !== null && $this->methodSaid) {
             $wish['method'] = $this->method->id;
         }
-        if ($this->hours !== null || $this->celsius !== null) {
-            $method =
-                $this->method !== null && ($this->celsius === null || $this->method->heated)
-                    ? $this->method
-                    : $this->methods->plainest(! ($this->celsius === null && $this->hours >= 72));
-            $wish['method'] = $method->id;
-            $school = $this->nearest($method);
+        $wish = $this->inParts($this->inAJar($wish, $notes), $notes);
+
+        return $this->time->hours === null && $this->time->celsius === null ? $wish : $this->timed($wish, $notes);
+    }
+
+    /**
+     * The hours and the warmth as they are written, or as the school that has both.
+     *
+     * @param  array<string, mixed>  $wish
+     * @param  list<string>  $notes
+     * @return array<string, mixed>
+     */
+    private function timed(array $wish, array &$notes): array
+    {
+        $celsius = $this->time->celsius;
+        $method =
+            $this->method !== null && ($celsius === null || $this->method->heated)
+                ? $this->method
+                : $this->methods->plainest(! ($celsius === null && $this->time->hours >= 72));
+        $wish['method'] = $method->id;
+        $school = $this->nearest($method);
+        $said = implode(', ', array_filter([$this->time->typed, $celsius === null ? '' : $this->kitchen->warmth($celsius)]));
+        $tooHot = $celsius !== null && $school->ceilingC !== null && $celsius > $school->ceilingC + 0.5;
+        $asSchool =
+            ($this->time->hours === null || $this->time->hours === $school->usualH) &&
+            ($celsius === null || $school->targetC === null || abs($celsius - $school->targetC) < 0.6);
+        if ($asSchool || $tooHot) {
             $wish['school'] = $school->id;
-            $said = array_filter([$this->hoursLine, $this->celsius === null ? '' : $this->kitchen->warmth($this->celsius)]);
-            $notes[] = sprintf(
-                '“%s” is taken as %s, %s%s.',
-                implode(', ', $said),
-                $method->name,
-                $school->name,
-                $this->celsius === null || $school->targetC === null ? '' : ', at '.$this->kitchen->warmth($school->targetC),
-            );
-            if ($this->celsius !== null && $school->ceilingC !== null && $this->celsius > $school->ceilingC + 0.5) {
-                $notes[] = sprintf(
-                    '%s is hotter than any way here goes: %s is the most it takes.',
-                    $this->kitchen->warmth($this->celsius),
-                    $this->kitchen->warmth($school->ceilingC),
-                );
-            }
+            $at = $celsius === null || $school->targetC === null ? '' : ', at '.$this->kitchen->warmth($school->targetC);
+            $notes[] = sprintf('“%s” is taken as %s, %s%s.', $said, $method->name, $school->name, $at);
+        } else {
+            $wish += $this->time->hours === null ? [] : ['hours' => $this->time->typed];
+            $wish += $celsius === null ? [] : ['warmth' => round($celsius, 1).' C'];
+            $notes[] = sprintf('“%s” is taken as %s.', $said, $method->name);
         }
+        if ($tooHot) {
+            $notes[] = sprintf(
+                '%s is hotter than any way here goes: %s is the most it takes.',
+                $this->kitchen->warmth($celsius),
+                $this->kitchen->warmth((float) $school->ceilingC),
+            );
+        }
+
+        return $wish;
+    }
+
+    /**
+     * @param  array<string, mixed>  $wish
+     * @param  list<string>  $notes
+     * @return array<string, mixed>
+     */
+    private function inAJar(array $wish, array &$notes): array
+    {
+        $wish += $this->jar;
+        if ($this->byJar === []) {
+            return $wish;
+        }
+        $measured = array_filter($this->herbs, fn (array $herb) => isset($herb['amount'])) !== [];
+        if (! isset($this->byJar['fill']) || $measured) {
+            $notes[] = 'How far the oil stands over the herb is reckoned from how much there is of both.';
+
+            return $wish;
+        }
+
+        return $wish + ['by_jar' => $this->byJar];
+    }
+
+    /**
+     * Where all is told in parts, herb and oil are as their parts are, by volume.
+     *
+     * @param  array<string, mixed>  $wish
+     * @param  list<string>  $notes
+     * @return array<string, mixed>
+     */
+    private function inParts(array $wish, array &$notes): array
+    {
+        $herbs = array_map(floatval(...), array_column($this->herbs, 'parts'));
+        $oil = array_sum($this->oilParts);
+        if ($herbs === [] || count($herbs) < count($this->herbs) || $oil <= 0.0 || count($this->oilParts) < count($this->oils)) {
+            return $wish;
+        }
+        $wish['ratio'] = sprintf('%s:%s v/v', round(array_sum($herbs), 3), round($oil, 3));
+        $notes[] = sprintf('Parts are taken by volume: %s of herb to %s of oil.', round(array_sum($herbs), 3), round($oil, 3));
 
         return $wish;
     }
@@ -118,9 +180,14 @@ final readonly class PastedWish
         $measured = count(array_filter($byName, fn (array $oil) => $oil['ml'] > 0)) === count($byName);
         $wish['oils'] = array_map(
             fn (string $name) => ($byName[$name]['id'] === '' ? ['name' => $name] : ['id' => $byName[$name]['id']]) +
-                (count($byName) > 1 ? ['parts' => (string) round($measured ? $byName[$name]['ml'] : 1.0, 2)] : []),
+                (count($byName) > 1
+                    ? ['parts' => (string) round($measured ? $byName[$name]['ml'] : $this->oilParts[$name] ?? 1.0, 2)]
+                    : []),
             array_keys($byName),
         );
+        if ($total > 0 && ! $measured) {
+            $notes[] = 'Not every oil has an amount: how much of all of them is left open, and their parts are alike.';
+        }
         if ($total > 0 && $measured) {
             $first = array_values($byName)[0];
             $wish['oil_amount'] = count($this->oils) === 1 ? $first['typed'] : round($total, 1).' mL';
@@ -132,11 +199,11 @@ final readonly class PastedWish
     /** The school nearest in hours and in warmth to what was read. */
     private function nearest(Method $method): Variant
     {
-        $apart = fn (Variant $school): float => ($this->hours === null ? 0.0 : abs(log($school->usualH / $this->hours))) +
-            ($this->celsius === null || $school->targetC === null
+        [$hours, $celsius] = [$this->time->hours, $this->time->celsius];
+        $apart = fn (Variant $school): float => ($hours === null ? 0.0 : abs(log($school->usualH / $hours))) +
+            ($celsius === null || $school->targetC === null
                 ? 0.0
-                : abs($school->targetC - $this->celsius) / 10 +
-                    ($school->ceilingC !== null && $this->celsius > $school->ceilingC + 0.5 ? 5.0 : 0.0));
+                : abs($school->targetC - $celsius) / 10 + ($school->ceilingC !== null && $celsius > $school->ceilingC + 0.5 ? 5.0 : 0.0));
         $schools = $method->variants;
         usort($schools, fn (Variant $a, Variant $b) => $apart($a) <=> $apart($b));
 

@@ -33,6 +33,15 @@ final class RecipeException extends RefusedException
         );
     }
 
+    public static function nothingForProduct(): self
+    {
+        return new self(
+            'unreadable',
+            'Nothing that goes into a product was found in it. Write a line for each, such as “20 g beeswax” and “100 mL olive oil”.',
+            'text',
+        );
+    }
+
     public static function broken(): self
     {
         return new self('unreadable', 'It begins like JSON and cannot be read as it: a bracket, a quote or a comma is amiss.', 'text');

@@ -53,8 +53,16 @@ final readonly class RecipeWords
         'skin' => '/\bskin|body\b/i',
     ];
 
+    /** What begins a line that tells what to do; words that begin a name as well do so only before such as "the" or "in". */
+    private const STEP =
+        '/^(?:(?:then|next|now|first|finally|when|once|after|gently|carefully|slowly)\b,?\s*)*(?:(?:pour|strain|stir|shake|cover|fill|put|place|'.
+        'set|leave|let|allow|melt|bring|turn|remove|add|combine|squeeze|bottle|label|store|keep|seal|cap|wash|wait|check|'.
+        'use|apply|do\s+not|don[’\']?t|infuse|steep|simmer|gather|spread|filter|discard|transfer|wipe|decant|swirl)\b(?!-)|'.
+        '(?:heat|warm|mix|blend|press|cut|chop|crush|grind|dry|clean|make|be|rub|massage|cook|bake|pick|wilt|pack|top|line)\s+'.
+        '(?:it|them|the|an?|all|your|up|in|on|to|with|until|over|well|gently|sure|down|out)\b)/iu';
+
     public const METHODS = [
-        'slow-cooker' => '/\bslow[\s-]*cook/i',
+        'slow-cooker' => '/\b(slow[\s-]*cook|crock)/i',
         'double-boiler' => '/\bdouble[\s-]*boiler|bain[\s-]*marie/i',
         'solar' => '/\b(sun|sunny|solar|window\s*sill)\b/i',
         'incubator' => '/\byogh?urt/i',
@@ -147,6 +155,64 @@ final readonly class RecipeWords
         }
 
         return [null, '', $line, null];
+    }
+
+    /**
+     * An ingredient with its amount before it, however it is written: "olive oil: 250 ml", "beeswax 20 g", "calendula, a
+     * handful", "olive oil (1 cup)", "take 1 oz of petals". What is no ingredient stays as it is.
+     */
+    public function amountFirst(string $line): string
+    {
+        $verb = '/^(?:take|use|add|pour|mix|combine|put|place|infuse|weigh(?:\s+out)?|measure(?:\s+out)?)\s+(?=[\d½¼¾⅓⅔]|an?\b|half\b)/iu';
+        $bare = preg_replace($verb, '', $line) ?? $line;
+        if ($bare !== $line && $this->amount($bare)[0] !== null) {
+            return $bare;
+        }
+        $number = '[\d½¼¾⅓⅔][^,:()]*';
+        $amount = "((?:{$number}|an?\\s[^,:()]*|half\\s[^,:()]*))";
+        if (
+            preg_match("/^(\\p{L}[^:()]*?)\\s*(?:[,:]|\\s[-–—])\\s*{$amount}$/u", $line, $m) !== 1 &&
+            preg_match("/^(\\p{L}[^:()]*?)\\s*\\({$amount}\\)$/u", $line, $m) !== 1 &&
+            preg_match("/^(\\p{L}[^:()\\d½¼¾⅓⅔]*?)\\s+({$number})$/u", $line, $m) !== 1
+        ) {
+            return $line;
+        }
+        [$read, , $rest] = $this->amount($m[2]);
+        $counted = $read === null ? $this->count($m[2]) : null;
+        $is = $counted === null ? $read !== null && $read->kind !== Kind::Time && $rest === '' : $this->isCounted($counted[2]);
+
+        return $is &&
+            ! $this->isStep($line) &&
+            $this->warmth($m[2]) === null &&
+            preg_match('/\b(?:makes|yields?|serves|servings?|total|jar|bottle|tin)\b/iu', $m[1]) !== 1
+            ? "{$m[2]} {$m[1]}"
+            : $line;
+    }
+
+    /**
+     * What was made of a line, with the line as it was written; "a few" of something is a number by a guess.
+     *
+     * @param  array{line: string, as: string, says: string, guess: bool}  $made
+     * @return array{line: string, as: string, says: string, guess: bool}
+     */
+    public function asWritten(array $made, string $line): array
+    {
+        $loose =
+            ! $made['guess'] &&
+            ! in_array($made['as'], ['step', 'unread', 'name'], true) &&
+            preg_match('/\b(?:few|several)\b/iu', $line) === 1;
+
+        return [
+            'line' => $line,
+            'as' => $made['as'],
+            'says' => $loose ? rtrim($made['says'], '.').'; how many is a guess.' : $made['says'],
+            'guess' => $made['guess'] || $loose,
+        ];
+    }
+
+    private function isCounted(string $word): bool
+    {
+        return preg_match('/^(?:drops?|parts?)$/iu', trim($word)) === 1 || (new Counts($this->cupboard->tables()))->isCounted($word);
     }
 
     /** @return array{float, float, string}|null the least and most of a bare number a line begins with, and what comes after it */
@@ -256,7 +322,7 @@ final readonly class RecipeWords
 
         return preg_match(
             '/^(organic|pure|pressed|refined|unrefined|virgin|extra|light|of|and|warm|warmed|hot|the|raw|'.
-                'toasted|roasted|good|best|more|plain|melted|cup|cups|with|sweet|bitter|rendered|leaf)$/i',
+                'toasted|roasted|good|best|more|plain|melted|cup|cups|with|sweet|bitter|rendered|leaf|enough|some|any|your|use|add|pour|fresh)$/i',
             $m[1],
         ) !== 1;
     }
@@ -298,6 +364,12 @@ final readonly class RecipeWords
         return $best === null ? null : ['id' => $best['id'], 'name' => $best['name']];
     }
 
+    /** A line that tells what to do, and is no ingredient. */
+    public function isStep(string $line): bool
+    {
+        return preg_match(self::STEP, trim($line)) === 1;
+    }
+
     /** A heading over what follows, that says nothing of its own. */
     public function isHeading(string $line): bool
     {
@@ -320,7 +392,12 @@ final readonly class RecipeWords
             }
         }
 
-        return preg_match('/\d|[½¼¾⅓⅔]/u', $line) !== 1 && mb_strlen($line) <= 80 && ! $this->isMethod($line);
+        // "Leave-in hair oil" is a name, "Fill a jar with petals" none.
+        $step =
+            $this->isStep($line) &&
+            (str_ends_with($bare, '.') || $this->knownHerb($line) !== null || preg_match('/\b(?:oil|salve|balm|rub)$/u', $bare) !== 1);
+
+        return preg_match('/\d|[½¼¾⅓⅔]/u', $line) !== 1 && mb_strlen($line) <= 80 && ! $this->isMethod($line) && ! $step;
     }
 
     /** @return list<string> */
@@ -351,10 +428,18 @@ final readonly class RecipeWords
         );
         $text =
             preg_replace(
-                '/'.$unit.'(?:[,;]\s*(?:and\s+)?(?=[\d½¼¾⅓⅔])|\s+(?:and|with|plus)\s+(?=[\d½¼¾⅓⅔]\S*\s*\S*\s+[a-z]))/iu',
+                '/'.
+                    $unit.
+                    // "calendula, 30 g" is one.
+                    '(?:[,;]\s*(?:and\s+)?(?=[\d½¼¾⅓⅔])(?![\d½¼¾⅓⅔][\d.,\/ ]*\s*\p{L}*\.?[ \t]*(?:\n|$))|'.
+                    '\s+(?:and|with|plus)\s+(?=[\d½¼¾⅓⅔]\S*\s*\S*\s+[a-z])|'.
+                    '(?<=\p{L})[ \t]+(?:over|into|in|to)[ \t]+(?=[\d½¼¾⅓⅔][\d.,\/]*\s*(?:g|kg|ml|cl|dl|l|oz|fl|cups?|tbsp|tsp|pints?|quarts?|lbs?)\b\.?[ \t]+'.
+                    '(?!jars?\b|bottles?\b)\p{L}))/iu',
                 "\n",
                 $text,
             ) ?? $text;
+        // Of a line of prose each sentence is a line; "1 oz. of" ends none.
+        $text = preg_replace('/(?<=[\p{Ll})][.!]|\d[CF][.!]|\d\s[CF][.!])[ \t]+(?=\p{Lu})/u', "\n", $text) ?? $text;
         $lines = [];
         foreach (explode("\n", $text) as $line) {
             $line = trim(preg_replace('/^\s*(?:[-*•·▢☐]|\d{1,2}[.)]\s)\s*/u', '', $line) ?? '');

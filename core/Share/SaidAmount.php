@@ -12,6 +12,17 @@ use Kettle\Recipe\Kitchen;
 /** How much a typed wish is of: in which jars, how full of herb, how far covered, or what is to come out. */
 final readonly class SaidAmount
 {
+    private const SHARE = 'quarter|half|three[\s-]quarters|[¼½¾]|1\/4|1\/2|3\/4';
+
+    private const SHARES = [
+        '¼' => 'quarter',
+        '1/4' => 'quarter',
+        '½' => 'half',
+        '1/2' => 'half',
+        '¾' => 'three-quarters',
+        '3/4' => 'three-quarters',
+    ];
+
     public function __construct(private Kitchen $kitchen, private RecipeWords $words) {}
 
     /** Numbers in words become figures. */
@@ -23,10 +34,17 @@ final readonly class SaidAmount
     /** @return array{}|array{by_jar: array<string, string>} how full a jar is of herb, how it lies there, how far it is covered */
     public function byJar(Remainder $left): array
     {
-        $share = '(?:(?:an?|one)\s+)?(quarter|half|three[\s-]quarters)';
+        $share = '(?:(?:an?|one)\s+)?('.self::SHARE.')(?:\s*way)?';
         $lies = '(loosely|packed|stuffed)\s+';
         // "In full sun" is of no jar: so full, or packed full, or full of something.
-        $full =
+        $filled = $left->take(
+            'fill(?:ed)?\s+((?:[\p{L}\'-]+\s+){0,4}jar)\s+(?:about\s+)?('.self::SHARE.')(?:\s+full|\s+up)?(?:\s+(?:of|with))?',
+        );
+        if ($filled !== null) {
+            $left->text = " {$filled[1]} {$left->text}";
+        }
+        $full = $filled === null ? null : ['', '', $filled[2]];
+        $full ??=
             $left->take("(?:filled\\s+)?(?:{$lies})?{$share}\\s+full(?:\\s+(?:of|with))?") ??
             ($left->take("(?:filled\\s+)?{$lies}()full(?:\\s+(?:of|with))?") ?? $left->take('()()full\s+(?:of|with)'));
         $jar = $full === null ? $left->take($share.'(?:\s+of)?(?:\s+an?)?(?=\s+(?!pint|litre)(?:[\p{L}\d]+\s+){0,2}jar\b)') : null;
@@ -34,17 +52,34 @@ final readonly class SaidAmount
             return [];
         }
         $fill = mb_strtolower(str_replace(' ', '-', $full[2] ?? ($jar[1] ?? ''))) ?: 'full';
+        $fill = self::SHARES[$fill] ?? $fill;
         $lying = mb_strtolower($full[1] ?? '') ?: mb_strtolower($left->take('(packed|stuffed)(?:\s+in)?')[1] ?? '');
-        $cover = $left->take('(?:and\s+)?covered\s+(?:by|with)\s+(\d[\d.\/ ]*\s*(?:mm|cm|in|inch|inches))(?:\s+of\s+oil)?');
-        $brim = $left->take('(?:(?:and|with)\s+)?(?:oil\s+)?(?:filled\s+)?to\s+the\s+brim');
+        $cover = $this->covers($left);
 
         return [
             'by_jar' => [
                 'fill' => $fill,
                 ...in_array($lying, ['packed', 'stuffed'], true) ? ['lying' => $lying] : [],
-                ...$brim !== null ? ['cover' => ByJar::BRIM] : ($cover === null ? [] : ['cover' => trim($cover[1])]),
+                ...$cover === null ? [] : ['cover' => $cover],
             ],
         ];
+    }
+
+    /** How far oil is to stand over the herb, as a wish has it: "1 in", or to the brim; null where it is not said. */
+    public function covers(Remainder $left): ?string
+    {
+        $far = '((?:\d[\d.\/ ]*|an?\s+|half\s+an\s+)\s*(?:mm|cm|in|inch|inches))\b';
+        $by = $left->take("(?:and\\s+)?covered\\s+(?:by|with)\\s+{$far}(?:\\s+of\\s+oil)?");
+        $over = $by === null ? $left->take("(?:by\\s+)?{$far}\\s+(?:above|over)\\s+(?:the\\s+)?(?:herbs?|plant)") : null;
+        // "Cover with sunflower oil by an inch": what it is covered with stays.
+        $with = ($by ?? $over) === null ? $left->take("cover(?:ed)?\\s+(?:with\\s+)?((?:[\\p{L}'’-]+\\s+){0,4})by\\s+{$far}") : null;
+        if ($with !== null) {
+            $left->putBack($with[1]);
+        }
+        $cover = $by[1] ?? ($over[1] ?? ($with[2] ?? null));
+        $brim = $left->take('(?:(?:and|with)\s+)?(?:filled\s+)?to\s+the\s+brim');
+
+        return $brim !== null ? ByJar::BRIM : ($cover === null ? null : trim($cover));
     }
 
     /** @return array<string, mixed> how much is to come out, or in which jars */
@@ -84,7 +119,7 @@ final readonly class SaidAmount
     }
 
     /** @return array{}|array{jar: string, jars?: string}|array{jars: string} in which jars, and in how many */
-    private function jar(Remainder $left): array
+    public function jar(Remainder $left): array
     {
         $jars = [];
         foreach ($this->kitchen->jarsBySize() as $jar) {

@@ -44,6 +44,44 @@ it('reads a product written as plain lines', function (string $text, array $wish
             'essential_oils' => [['id' => 'rosemary', 'amount' => '2 mL']],
         ],
     ],
+    // Each amount after its name is an ingredient as well as before it.
+    'names first' => [
+        "Lip balm\nBeeswax: 20 g\nCoconut oil – 30 g\nSweet almond oil (50 ml)\nLavender essential oil, 15 drops\nhydrosol 5 g\n".
+        'Melt the wax in the oil over low heat',
+        [
+            'product' => 'lip-balm',
+            'waxes' => [['id' => 'beeswax', 'amount' => '20 g']],
+            'oils' => [['id' => 'coconut', 'amount' => '30 g'], ['id' => 'sweet-almond', 'amount' => '50 ml']],
+            'essential_oils' => [['id' => 'lavender', 'drops' => 15.0]],
+            'others' => [['id' => 'hydrosol', 'amount' => '5 g']],
+        ],
+    ],
+    // 1 + 4 + 1 parts of 100 g.
+    'in parts' => [
+        "Winter salve\n1 part beeswax\n4 parts olive oil\n1 part shea butter",
+        [
+            'product' => 'salve',
+            'waxes' => [['id' => 'beeswax', 'amount' => '16.7 g']],
+            'oils' => [['id' => 'olive', 'amount' => '66.7 g']],
+            'butters' => [['id' => 'shea', 'amount' => '16.7 g']],
+        ],
+    ],
+    'in digits of another keyboard' => [
+        "Salve\n٢٠٠ ml olive oil\n２０ g beeswax",
+        [
+            'product' => 'salve',
+            'oils' => [['id' => 'olive', 'amount' => '200 ml']],
+            'waxes' => [['id' => 'beeswax', 'amount' => '20 g']],
+        ],
+    ],
+    'rose water is no plain water' => [
+        "Cream\n1 cup rose water\n50 g olive oil",
+        [
+            'product' => 'cream',
+            'others' => [['id' => 'hydrosol', 'amount' => '1 cup']],
+            'oils' => [['id' => 'olive', 'amount' => '50 g']],
+        ],
+    ],
     'a scrub' => [
         "Sugar scrub\n1 cup sugar\n1/2 cup sunflower oil",
         [
@@ -53,6 +91,22 @@ it('reads a product written as plain lines', function (string $text, array $wish
         ],
     ],
 ]);
+
+it('says what was taken in parts, how many by a guess, and what was left out', function () {
+    $read = pasted("Salve\n1 part beeswax\n5 parts olive oil\nAdd a few drops of lavender\nsome drops of moonlight");
+    expect($read->notes)
+        ->toBe(['Parts are taken by weight, 100 g of them in all: change the amounts for more or less.'])
+        ->and(array_map(fn (array $line) => [$line['line'], $line['as'], $line['guess']], $read->lines))
+        ->toBe([
+            ['Salve', 'name', false],
+            ['1 part beeswax', 'wax', false],
+            ['5 parts olive oil', 'oil', false],
+            ['Add a few drops of lavender', 'scent', true],
+            ['some drops of moonlight', 'unread', false],
+        ])
+        ->and($read->lines[3]['says'])
+        ->toContain('a guess');
+});
 
 it('plans what was pasted, and the cup of pellets is weighed', function () {
     $wish = pasted('1 cup olive oil, 1/4 cup beeswax pellets, 20 drops lavender')->wish;

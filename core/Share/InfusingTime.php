@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Share;
+
+use Kettle\Measure\Figures;
+use Kettle\Measure\Kind;
+
+/**
+ * How long and how warm the oil stands with its herb, among all the times and warmths of a recipe: "cool for 30 minutes"
+ * and "keeps for a year" are no infusing, and "never above 140 F" is how warm it does not get.
+ */
+final readonly class InfusingTime
+{
+    /** A time, and the words before it. */
+    private const TIME = '/((?:[\p{L}’\']+\s+){0,3})(\d+(?:\.\d+)?(?:\s*(?:-|–|to)\s*\d+(?:\.\d+)?)?\s*(?:months?|weeks?|days?|hours?|hrs?|minutes?|mins?|h))\b/iu';
+
+    /** How often, or how long it keeps. */
+    private const NO_SPAN = '/\b(every|each|per|within|lasts?|keeps?|good)\s+(?:for\s+|up\s+to\s+|about\s+)*$/iu';
+
+    /** Work that takes time before or after, or again and again. */
+    private const OTHER_WORK =
+        '/\b(prep\w*|wilt\w*|dry|dries|drying|cool\w*|settl\w*|rest\w*|strain\w*|filter\w*|drain\w*|stirr?\w*|sterili[sz]\w*|'.
+        'bring|melt\w*|chill\w*|refrigerat\w*|moisten\w*|spirit|shelf\s+life|total)\b/iu';
+
+    private const INFUSES = '/\b(infus\w*|steep\w*|macerat\w*|simmer\w*|brew\w*)\b/iu';
+
+    private const LIMIT =
+        '/\b(?:not|never|n[’\']t|avoid)\b.*\d{2,3}|\b(?:above|over|exceed\w*|more\s+than|hotter\s+than|beyond|past|under|below|less\s+than|'.
+        'maximum(?:\s+of)?|max\.?|at\s+most|up\s+to)\s+(?:about\s+)?\d/iu';
+
+    /** A sentence that does not say what it is about may be of the infusing; one that does goes before it. */
+    private const MAYBE = 1;
+
+    private const SURELY = 2;
+
+    /**
+     * @param  ?float  $hours in the oil
+     * @param  string  $typed as it is written
+     * @param  string  $line where it stands
+     * @param  string  $warmLine where the warmth stands
+     */
+    private function __construct(
+        public ?float $hours,
+        public string $typed,
+        public string $line,
+        public ?float $celsius,
+        public string $warmLine,
+    ) {}
+
+    /** @param  list<string>  $lines */
+    public static function of(array $lines, RecipeWords $words): self
+    {
+        [$best, $hours, $typed, $at, $celsius, $warmAt] = [0, null, '', '', null, ''];
+        foreach ($lines as $line) {
+            foreach (preg_split('/(?<=[.!;])\s+/u', $line) ?: [] as $sentence) {
+                $warm = $words->warmth($sentence);
+                if ($celsius === null && $warm !== null && preg_match(self::LIMIT, $sentence) !== 1) {
+                    [$celsius, $warmAt] = [$warm, $line];
+                }
+                preg_match_all(self::TIME, Figures::inSentence(" {$sentence} "), $all, PREG_SET_ORDER);
+                foreach ($all as [, $before, $said]) {
+                    // A month is no fixed time: so many weeks are the nearest.
+                    $said =
+                        preg_replace_callback(
+                            '/^(\d+)\s+months?$/i',
+                            fn (array $m) => round(((int) $m[1] * 365.25) / 12 / 7).' weeks',
+                            $said,
+                        ) ?? $said;
+                    $time = preg_match(self::NO_SPAN, $before) === 1 ? null : $words->reading($said);
+                    $sure = $time === null || $time->kind !== Kind::Time ? 0 : self::sure($sentence, $time->value, $words);
+                    if ($time !== null && $sure > $best) {
+                        [$best, $hours, $typed, $at] = [$sure, $time->value, $said, $line];
+                    }
+                }
+            }
+        }
+
+        return new self($hours, $typed, $at, $celsius, $warmAt);
+    }
+
+    private static function sure(string $sentence, float $hours, RecipeWords $words): int
+    {
+        // Any words of waiting mean the shelf, where nothing is done in minutes.
+        $ways = array_diff($words->methods($sentence), $hours < 24 ? ['cold'] : []);
+        $infuses = $ways !== [] || preg_match(self::INFUSES, $sentence) === 1;
+
+        return $infuses ? self::SURELY : (preg_match(self::OTHER_WORK, $sentence) === 1 ? 0 : self::MAYBE);
+    }
+}
