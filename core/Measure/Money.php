@@ -20,6 +20,16 @@ final class Money
         return (string) self::writer($locale, \NumberFormatter::CURRENCY)->formatCurrency($amount, $currency);
     }
 
+    /** The sign or the code of other money than this in a price that somebody wrote: "€" where it is in pounds; null where there is none. */
+    public static function otherIn(string $typed, string $currency, string $locale): ?string
+    {
+        if ($currency === '' || preg_match('/\p{Sc}|\b[A-Z]{3}\b/u', $typed, $m) !== 1 || $m[0] === $currency) {
+            return null;
+        }
+
+        return str_contains(self::text(1.0, $currency, $locale), $m[0]) ? null : $m[0];
+    }
+
     private static function writer(string $locale, int $style): \NumberFormatter
     {
         if (! isset(self::$writers[$locale.$style])) {

@@ -191,6 +191,12 @@ final readonly class Kitchen
             : AmountWriter::plain($celsius, Kind::Temperature);
     }
 
+    /** The sign or the code of money that is not this house's, in a price that somebody wrote; null where there is none. */
+    public function otherMoneyIn(string $typed): ?string
+    {
+        return Money::otherIn($typed, $this->currency, $this->custom->locale());
+    }
+
     /** Money as it is written where this kitchen is: "£2.27", "$2.27"; only the number where it has no currency. */
     public function money(float $amount): string
     {

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Kettle\Share;
 
+use Kettle\Material\Addition;
+use Kettle\Material\Counts;
 use Kettle\Material\Cupboard;
+use Kettle\Measure\Figures;
 use Kettle\Measure\Kind;
 use Kettle\Recipe\Kitchen;
 
@@ -18,6 +21,12 @@ final readonly class LotLines
 
     /** "tins" and what else a product is filled into, and what each of them holds. */
     private const TINS = '/^(\d{1,5})\s*(?:x\s*)?(\d[\d.]*\s*(?:ml|fl\.? ?oz|oz))\s+(?:tins?|pots?|tubes?)$/iu';
+
+    private const BEST_BEFORE = 'best\s+before(?:\s+end)?|best\s+by|use\s+by|use\s+before|bbe?|exp(?:iry|ires)?';
+
+    /** A day that could not be read, and how large each of several is. */
+    private const NO_PLACE =
+        '/\beach$|\d\s+(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)|\d[.\/-]\d|^(?:'.self::BEST_BEFORE.'|opened|infused)\b/iu';
 
     private RecipeWords $words;
 
@@ -49,9 +58,7 @@ final readonly class LotLines
             $parts[] = ['as' => $field, 'text' => $text, 'guess' => $guess];
         };
         // A comma between two digits is of a number.
-        $pieces = array_values(
-            array_filter(array_map('trim', preg_split('/[,;](?!\d)|[,;](?<!\d[,;])/u', $line) ?: []), fn (string $piece) => $piece !== ''),
-        );
+        $pieces = $this->packed($this->parted(preg_split('/[,;](?!\d)|[,;](?<!\d[,;])/u', Figures::ascii($line)) ?: []));
         $rest = [];
         foreach ($pieces as $at => $piece) {
             if ($this->known($piece, $lot, $put)) {
@@ -70,8 +77,9 @@ final readonly class LotLines
         }
         foreach ($rest as $piece) {
             $where = preg_replace('/^(?:from|at|in)\s+(?:the\s+)?/iu', '', $piece) ?? $piece;
-            // What is no words is no place: a day that could be two, a number of nothing.
-            if (! isset($lot['got_where']) && preg_match('/\p{L}{3}/u', $piece) === 1) {
+            // What is no words is no place, nor is a day that could be two, or is none, nor what is in packets of some size.
+            $isPlace = preg_match('/\p{L}{3}/u', $piece) === 1 && preg_match(self::NO_PLACE, $piece) !== 1 && ! $this->isCounted($piece);
+            if (! isset($lot['got_where']) && $isPlace) {
                 $put('got_where', mb_substr($where, 0, 160), $piece, $where === $piece);
             } else {
                 $put('note', trim(($lot['note'] ?? '').'; '.$piece, '; '), $piece, true);
@@ -79,6 +87,60 @@ final readonly class LotLines
         }
 
         return ['line' => $line, 'lot' => $lot, 'parts' => $parts];
+    }
+
+    /**
+     * A piece that is two: "olive oil 1 L bb 03/2027", "nettle @ 3.20", "olive oil (1 gallon)".
+     *
+     * @param  list<string>  $pieces
+     * @return list<string>
+     */
+    private function parted(array $pieces): array
+    {
+        $parted = [];
+        foreach (array_filter(array_map(trim(...), $pieces), fn (string $piece) => $piece !== '') as $piece) {
+            $piece = preg_replace('/^(\p{L}[^()]*?)\s*\((\d[^()]*)\)/u', '$1 $2', $piece) ?? $piece;
+            if (preg_match('/^(.*\S)\s*@\s*(\S.*)$/u', $piece, $m) === 1) {
+                array_push($parted, $m[1], $m[2]);
+            } elseif (
+                preg_match('/^(.*\S)\s+((?:'.self::BEST_BEFORE.'|opened|bought|picked|gathered|foraged)\b\s*\S.*)$/iu', $piece, $m) ===
+                1
+            ) {
+                array_push($parted, $m[1], $m[2]);
+            } else {
+                $parted[] = $piece;
+            }
+        }
+
+        return $parted;
+    }
+
+    /**
+     * "Two bags of linden, 100 g each" is 2 x 100 g of linden, and so is "2 bags of 100 g linden".
+     *
+     * @param  list<string>  $pieces
+     * @return list<string>
+     */
+    private function packed(array $pieces): array
+    {
+        $packets = '/^(\d{1,3})\s+(?:bags?|packets?|packs?|tubs?|boxes|sachets?|jars?|bottles?)\s+of\s+(.+)$/iu';
+        if ($pieces === [] || preg_match($packets, Counts::inFigures($pieces[0]), $m) !== 1) {
+            return $pieces;
+        }
+        foreach ($pieces as $at => $piece) {
+            if (preg_match('/^(.+?)\s+each$/iu', $piece, $each) === 1 && $this->words->reading($each[1]) !== null) {
+                unset($pieces[$at]);
+                $pieces[0] = "{$m[1]} x {$each[1]} {$m[2]}";
+
+                return array_values($pieces);
+            }
+        }
+        [$amount, , $rest] = $this->words->amount($m[2]);
+        if ($amount !== null && $rest !== '') {
+            $pieces[0] = "{$m[1]} x {$m[2]}";
+        }
+
+        return $pieces;
     }
 
     /**
@@ -106,34 +168,46 @@ final readonly class LotLines
             $day = $after === '' ? null : $this->days->read($after, false);
             if ($day !== null) {
                 $put('got_on', $day, $after);
+            } elseif ($after !== '' && preg_match(self::NO_PLACE, $after) === 1) {
+                $put('note', $after, $after, true);
             } elseif ($after !== '') {
                 $put('got_where', preg_replace('/^(?:from|at|in)\s+(?:the\s+)?/iu', '', $after) ?? $after, $after);
             }
 
             return true;
         }
-        foreach (['best_before' => 'best before|best by|use by|bb|exp(?:ires)?', 'opened_on' => 'opened'] as $field => $words) {
-            if (preg_match("/^(?:{$words})[:\\s]+(.+)$/u", $low, $m) === 1) {
+        foreach (['best_before' => self::BEST_BEFORE, 'opened_on' => 'opened'] as $field => $words) {
+            if (preg_match("/^(?:{$words})\\b[.:\\s]+(.+)$/u", $low, $m) === 1) {
                 $day = $this->days->read($m[1], $field === 'best_before');
-                $day === null || $put($field, $day, $piece);
+                // Of a month its first day is a guess; that it keeps to its end is how it is printed.
+                $day === null || $put($field, $day, $piece, $field === 'opened_on' && preg_match('/\d/', $m[1]) !== 1);
 
                 return $day !== null;
             }
         }
         $day = $this->days->read($low, false);
         if ($day !== null) {
-            $put(isset($lot['got_on']) ? 'best_before' : 'got_on', $day, $piece, preg_match('/\d{4}/', $low) !== 1);
+            // Nothing was got on a day to come.
+            $toCome = $day > $this->kitchen->today()->format('Y-m-d');
+            $day = $toCome ? $this->days->read($low, true) ?? $day : $day;
+            $put($toCome || isset($lot['got_on']) ? 'best_before' : 'got_on', $day, $piece, preg_match('/\d{4}/', $low) !== 1);
 
             return true;
         }
         if (
             ! isset($lot['price']) &&
             preg_match(
-                '/^(?:\p{Sc}\s*)(\d{1,6}(?:[.,]\d{1,2})?)$|^(\d{1,6}[.,]\d{2})(?:\s*\p{Sc})?$|^(\d{1,6})\s*\p{Sc}$/u',
+                '/^(?:(?:at|for|cost|price)\s+)?(?:\p{Sc}\s*)(\d{1,6}(?:[.,]\d{1,2})?)$|^(\d{1,6}[.,]\d{2})(?:\s*\p{Sc})?$|^(\d{1,6})\s*\p{Sc}$/u',
                 $piece,
                 $m,
             ) === 1
         ) {
+            // Of other money nobody knows here what it is worth.
+            if ($this->kitchen->otherMoneyIn($piece) !== null) {
+                $put('note', $piece, $piece, true);
+
+                return true;
+            }
             $put('price', str_replace(',', '.', implode('', array_slice($m, 1))), $piece, preg_match('/\p{Sc}/u', $piece) !== 1);
 
             return true;
@@ -164,6 +238,9 @@ final readonly class LotLines
      */
     private function thing(string $piece, bool $first, \Closure $put): bool
     {
+        if ($this->vessels($piece, $put)) {
+            return true;
+        }
         if (preg_match(self::TINS, $piece, $m) === 1) {
             $put('kind', 'tin', $piece);
             $put('amount', $m[1], $m[1]);
@@ -177,6 +254,11 @@ final readonly class LotLines
         if ($amount === null && preg_match('/^(.*\p{L})\s+(\d[\d.,\/½¼¾]*\s*\p{L}+(?:\s\p{L}{1,3})?)$/u', $piece, $m) === 1) {
             $behind = $this->words->reading(trim($m[2]));
             [$amount, $typed, $rest] = $behind === null ? [$amount, $typed, $rest] : [$behind, trim($m[2]), $m[1]];
+        }
+        if ($amount === null && preg_match('/^(\d[\d.,]*\s*(?:g|kg|ml|l|oz|lbs?))\s+(\p{L}.*)$/iu', $piece, $m) === 1) {
+            // "1,500 g" is two amounts and so none; what it is of is known.
+            $put('note', $m[1], $m[1], true);
+            $rest = $m[2];
         }
         if ($amount?->kind === Kind::Time || ($amount === null && ! $first)) {
             return false;
@@ -205,6 +287,38 @@ final readonly class LotLines
         return true;
     }
 
+    /**
+     * So many jars or bottles of one size.
+     *
+     * @param  \Closure(string, string, string, bool=): void  $put
+     */
+    private function vessels(string $piece, \Closure $put): bool
+    {
+        $pattern = '/^(\d{1,5})\s*(?:x\s*)?(.*?)\b(jar|bottle)s?\b\s*(?:of\s+)?(.*)$/iu';
+        if (preg_match($pattern, Counts::inFigures($piece), $m) !== 1) {
+            return false;
+        }
+        $kind = mb_strtolower($m[3]);
+        $bare = preg_replace(
+            '/\b(?:amber|dark|brown|blue|clear|clean|new|empty|glass|dropper|pump|mason|lidded)\b/iu',
+            ' ',
+            "{$m[2]} {$m[4]}",
+        );
+        $size = trim(preg_replace('/\s+/u', ' ', $bare ?? '') ?? '');
+        $ml = $this->words->reading($size);
+        $called = $ml !== null && $ml->kind === Kind::Volume && $kind === 'bottle' ? round($ml->value).' mL bottle' : "{$size} {$kind}";
+        $jar = array_filter($this->kitchen->jarsBySize(), fn ($jar) => mb_strtolower($jar->called) === mb_strtolower($called));
+        // What is in them is another thing: "3 jars of honey".
+        if ($size === '' || ($ml === null && $jar === [])) {
+            return false;
+        }
+        $put('kind', $kind, $piece);
+        $put('material', $jar === [] ? $called : array_values($jar)[0]->called, $size);
+        $put('amount', $m[1], $m[1]);
+
+        return true;
+    }
+
     /** @return array{string, ?string, string} kind of lot, id where it is known, and its name */
     private function material(string $bare): array
     {
@@ -213,19 +327,50 @@ final readonly class LotLines
 
             return ['scent', $scent?->id, $scent->name ?? $bare];
         }
+        $addition = $this->additionNamed($bare);
         $herb = $this->cupboard->herbNamed($bare);
         $oil = $this->words->oil($bare);
         $wax = $this->cupboard->waxNamed(trim(preg_replace('/\b(?:pellets?|pastilles?|block|grated|bar)\b/iu', '', $bare) ?? $bare));
+        $wax ??= $this->cupboard->waxNamed($this->inFull($bare));
         // By its whole name before by a word of it.
         $carrier = $this->cupboard->carrierNamed($bare);
 
         return match (true) {
             $carrier !== null => ['carrier', $carrier->id, $carrier->name],
+            $addition !== null => ['addition', $addition->id, $addition->name],
             $wax !== null => ['wax', $wax->id, $wax->name],
             $herb !== null => ['herb', $herb->id, $herb->name],
             $oil !== null => ['carrier', $oil['id'] ?: null, $oil['name']],
             default => $this->herb($bare),
         };
+    }
+
+    private function isCounted(string $piece): bool
+    {
+        return $this->words->count($piece) !== null && (new Counts($this->cupboard->tables()))->isCounted($piece);
+    }
+
+    /** "Vitamin E" as the tables have it, with what stands behind the comma there. */
+    private function inFull(string $bare): string
+    {
+        foreach ($this->cupboard->waxes() as $wax) {
+            if (mb_strtolower(explode(',', $wax->name)[0]) === mb_strtolower($bare)) {
+                return $wax->name;
+            }
+        }
+
+        return $bare;
+    }
+
+    private function additionNamed(string $bare): ?Addition
+    {
+        foreach ($this->cupboard->additions() as $addition) {
+            if (in_array(mb_strtolower($bare), array_map(mb_strtolower(...), [$addition->name, ...$addition->names->also]), true)) {
+                return $addition;
+            }
+        }
+
+        return null;
     }
 
     /** @return array{string, ?string, string} */

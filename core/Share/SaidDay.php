@@ -34,11 +34,12 @@ final readonly class SaidDay
 
     private const WEEKDAY = '(?:mon|tues|wednes|thurs|fri|satur|sun)day';
 
-    private const ANY_MONTH = '(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?';
+    /** Whole words: neither a market nor a marsh is in March. */
+    private const ANY_MONTH =
+        '(?:jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|'.
+        'dec(?:ember)?)\b\.?';
 
     private const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
-
-    private const MONTH = '(jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?';
 
     public function __construct(private \DateTimeImmutable $today) {}
 
@@ -70,7 +71,7 @@ final readonly class SaidDay
         if ($told !== null) {
             return $told->format('Y-m-d');
         }
-        $month = self::MONTH;
+        $month = '('.self::ANY_MONTH.')';
         [$d, $mon, $year] = match (true) {
             preg_match('/^(\d{4})-(\d\d)-(\d\d)$/', $typed, $m) === 1 => [(int) $m[3], (int) $m[2], (int) $m[1]],
             preg_match("/^(\\d{1,2})(?:st|nd|rd|th)?\\s+{$month}(?:\\s+(\\d{4}))?$/", $typed, $m) === 1 => [
@@ -84,6 +85,9 @@ final readonly class SaidDay
                 (int) ($m[3] ?? 0),
             ],
             preg_match("/^{$month}(?:\\s+(\\d{4}))?$/", $typed, $m) === 1 => [0, self::month($m[1]), (int) ($m[2] ?? 0)],
+            preg_match('/^(\d{1,2})[.\/-](\d{4})$/', $typed, $m) === 1 => [0, (int) $m[1], (int) $m[2]],
+            // "Use by 2028": by its end.
+            $ahead && preg_match('/^(2\d{3})$/', $typed, $m) === 1 => [31, 12, (int) $m[1]],
             // Day first or month first is not to be told from small numbers.
             preg_match('/^(\d{1,2})[.\/](\d{1,2})[.\/](\d{4})$/', $typed, $m) === 1 &&
                 ((int) $m[1] > 12 || $m[1] === $m[2] || str_contains($typed, '.')) => [(int) $m[1], (int) $m[2], (int) $m[3]],

@@ -55,6 +55,19 @@ final class LotException extends RefusedException
         );
     }
 
+    public static function otherMoney(string $typed, string $sign): self
+    {
+        return new self(
+            'unknown',
+            sprintf(
+                '“%s” is in %s, and this house reckons in other money. Write what it cost in the house’s.',
+                mb_substr($typed, 0, 20),
+                $sign,
+            ),
+            'price',
+        );
+    }
+
     public static function price(string $typed): self
     {
         return new self(

@@ -39,12 +39,16 @@ final class LotReader
         'note',
     ];
 
-    /** @param  array<string, string>  $sizes names of the house's jars and bottles by id */
+    /**
+     * @param  array<string, string>  $sizes names of the house's jars and bottles by id
+     * @param  (\Closure(string): ?string)|null  $otherMoney the sign of money in a price that is not the house's
+     */
     public function __construct(
         private readonly Cupboard $cupboard,
         private readonly AmountReader $amounts,
         private readonly \DateTimeImmutable $today,
         private readonly array $sizes = [],
+        private readonly ?\Closure $otherMoney = null,
     ) {}
 
     /**
@@ -289,6 +293,10 @@ final class LotReader
 
     private function price(string $typed): float
     {
+        $other = $this->otherMoney === null ? null : ($this->otherMoney)($typed);
+        if ($other !== null) {
+            throw LotException::otherMoney($typed, $other);
+        }
         $plain = preg_replace('/^[^\d\-.,]{0,4}\s*|\s*[^\d.,]{0,4}$/u', '', $typed) ?? '';
         $plain = preg_replace('/,(\d{1,2})$/', '.$1', $plain) ?? '';
 

@@ -64,6 +64,53 @@ it('reads a lot as it is written on a lid', function (string $line, array $lot) 
         '500 g shea butter; 12,50 €; opened 3 May',
         ['kind' => 'carrier', 'material' => 'shea', 'amount' => '500 g', 'price' => '12.50', 'opened_on' => '2026-05-03'],
     ],
+    // A market is in no month, and nothing was got on a day to come.
+    'a market' => [
+        '500 g dried calendula, market, 3 Nov, £12.50',
+        [
+            'kind' => 'herb',
+            'material' => 'calendula',
+            'amount' => '500 g',
+            'state' => 'dried',
+            'got_where' => 'market',
+            'got_on' => '2026-11-03',
+            'price' => '12.50',
+        ],
+    ],
+    'a month to come' => [
+        '80 g heather, March 2027',
+        ['kind' => 'herb', 'material' => 'heather', 'amount' => '80 g', 'best_before' => '2027-03-31'],
+    ],
+    'as it is printed on a bottle' => [
+        'olive oil 1L bb 03/2027',
+        ['kind' => 'carrier', 'material' => 'olive', 'amount' => '1L', 'best_before' => '2027-03-31'],
+    ],
+    'by the end of a year' => [
+        '1,5 kg coconut oil, use by 2028',
+        ['kind' => 'carrier', 'material' => 'coconut', 'amount' => '1,5 kg', 'best_before' => '2028-12-31'],
+    ],
+    'in brackets' => ['olive oil (1 gallon)', ['kind' => 'carrier', 'material' => 'olive', 'amount' => '1 gallon']],
+    'at a price' => ['100 g nettle @ 3.20', ['kind' => 'herb', 'material' => 'nettle-leaf', 'amount' => '100 g', 'price' => '3.20']],
+    'opened, in one breath' => [
+        'jojoba 250 ml opened in May',
+        ['kind' => 'carrier', 'material' => 'jojoba', 'amount' => '250 ml', 'opened_on' => '2026-05-01'],
+    ],
+    'bags of so much each' => [
+        'two bags of dried linden, 100 g each',
+        ['kind' => 'herb', 'material' => 'linden-blossom', 'amount' => '2 x 100 g', 'state' => 'dried'],
+    ],
+    'packets of so much' => [
+        '3 packets of 50 g dried heather',
+        ['kind' => 'herb', 'material' => 'heather', 'amount' => '3 x 50 g', 'state' => 'dried'],
+    ],
+    'jars' => ['10 pint jars', ['kind' => 'jar', 'material' => 'pint jar', 'amount' => '10']],
+    'bottles' => ['six amber bottles 100 ml', ['kind' => 'bottle', 'material' => '100 mL bottle', 'amount' => '6']],
+    'bottles of a size' => ['12 x 50 mL bottles', ['kind' => 'bottle', 'material' => '50 mL bottle', 'amount' => '12']],
+    'an addition' => ['emulsifying wax 100 g', ['kind' => 'addition', 'material' => 'emulsifying-wax', 'amount' => '100 g']],
+    'vitamin E' => ['vitamin E 30 g', ['kind' => 'wax', 'material' => 'vitamin-e', 'amount' => '30 g']],
+    'digits of another keyboard' => ['５００ g heather', ['kind' => 'herb', 'material' => 'heather', 'amount' => '500 g']],
+    // Thousands or a decimal: what it is of is known, and how much is asked.
+    'an amount that is two' => ['1,500 g sunflower oil', ['kind' => 'carrier', 'material' => 'sunflower', 'note' => '1,500 g']],
     'by another name' => ['80 g tulsi', ['kind' => 'herb', 'material' => 'holy-basil', 'amount' => '80 g']],
     'a day of last year' => [
         '80 g heather, 2 December',
@@ -86,8 +133,17 @@ it('says what it guessed, and drops nothing unsaid', function (string $line, arr
     'a name nobody knows' => ['80 g bog pea', ['kind', 'called'], ''],
     'by a shorter name' => ['80 g poplar', ['material'], ''],
     'a price of no money' => ['80 g heather, 8.50', ['price'], ''],
-    'no month at all' => ['80 g heather, 31 February 2026', ['got_where'], ''],
+    'no month at all' => ['80 g heather, 31 February 2026', ['note'], '31 February 2026'],
+    'bought on a day that could be two' => ['80 g heather, bought 1/2/2026', ['note'], '1/2/2026'],
+    'a handful is no place' => ['heather, a handful', ['note'], 'a handful'],
+    'a month of which no day is said' => ['1 L olive oil, opened in May', ['opened_on'], ''],
 ]);
+
+it('takes no other money for the house’s own', function (string $price, array $lot) {
+    $kitchen = Support::kitchen(['currency' => 'GBP', 'measures' => 'metric']);
+    $read = (new LotLines($kitchen->cupboard(), $kitchen))->read("80 g heather, {$price}")[0]['lot'];
+    expect(array_intersect_key($read, ['price' => 1, 'note' => 1]))->toBe($lot);
+})->with([['£3.20', ['price' => '3.20']], ['3.20', ['price' => '3.20']], ['€3.20', ['note' => '€3.20']], ['$3', ['note' => '$3']]]);
 
 it('reads many at once, and no more than it may', function () {
     $kitchen = Support::kitchen();

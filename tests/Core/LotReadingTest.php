@@ -216,3 +216,28 @@ it('refuses a lot with the field and the reason', function (array $fields, array
         ['material: missing', 'amount: unreadable'],
     ],
 ]);
+
+it('takes no price in money that is not the house’s', function (string $price, ?string $reason) {
+    $kitchen = Support::kitchen(['currency' => 'GBP', 'measures' => 'metric']);
+    $reader = new LotReader(
+        Support::planning()->cupboard(),
+        new AmountReader(),
+        new DateTimeImmutable('2026-11-24'),
+        [],
+        $kitchen->otherMoneyIn(...),
+    );
+    try {
+        $reader->read(['kind' => 'herb', 'material' => 'calendula', 'amount' => '250 g', 'price' => $price]);
+        $found = null;
+    } catch (LotsException $refused) {
+        $found = $refused->faults[0]['field'].': '.$refused->faults[0]['reason'];
+    }
+    expect($found)->toBe($reason);
+})->with([
+    ['£3.20', null],
+    ['3.20', null],
+    ['GBP 3.20', null],
+    ['€3.20', 'price: unknown'],
+    ['EUR 3.20', 'price: unknown'],
+    ['$3', 'price: unknown'],
+]);

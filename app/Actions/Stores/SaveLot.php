@@ -35,7 +35,7 @@ final readonly class SaveLot
         /** @var array<string, string> $sizes */
         $sizes = [...Jar::query()->pluck('called', 'uid')->all(), ...BottleSize::query()->pluck('called', 'uid')->all()];
 
-        return new LotReader($this->planning->cupboard(), $kitchen->reader(), $kitchen->today(), $sizes);
+        return new LotReader($this->planning->cupboard(), $kitchen->reader(), $kitchen->today(), $sizes, $kitchen->otherMoneyIn(...));
     }
 
     /**

@@ -94,6 +94,8 @@ final readonly class LotLinesPage
             'herb', 'wax' => $words->thing([$kind => $id]),
             'carrier' => $words->thing(['oil' => $id]),
             'scent' => $words->thing(['scent' => $id]).' essential oil',
+            'addition' => $words->thing(['addition' => $id]),
+            'jar', 'bottle' => $id,
             default => "tins of {$id}",
         };
     }
