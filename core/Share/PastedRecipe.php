@@ -237,7 +237,7 @@ final class PastedRecipe
                 $purpose === null
                     ? ($step
                         ? 'A step; nothing new in it.'
-                        : 'Not read.')
+                        : 'Nothing was made of it.')
                     : 'Taken as what it is for: '.$this->cupboard->purpose($purpose)->name.'.',
                 $purpose !== null,
             );
@@ -355,7 +355,7 @@ final class PastedRecipe
         }
         [$herb, $name, $guesses] = $this->herb($rest, $this->words->state($rest), false);
         if ($herb === null) {
-            $this->say($line, 'unread', 'Not read.', false);
+            $this->say($line, 'unread', 'Nothing was made of it.', false);
 
             return;
         }
@@ -377,7 +377,7 @@ final class PastedRecipe
     {
         [$herb, $name, $guesses] = $this->herb($rest, $this->words->state($rest), false);
         if ($herb === null) {
-            $this->say($line, 'unread', 'Not read.', false);
+            $this->say($line, 'unread', 'Nothing was made of it.', false);
 
             return;
         }
@@ -409,7 +409,7 @@ final class PastedRecipe
         $garlic = preg_match('/^cloves?\s*$/i', trim($rest, ' .,')) === 1;
         [$herb, $name, $guesses] = $this->herb($garlic ? 'garlic' : $rest, $this->words->state($rest), true);
         if ($herb === null) {
-            $this->say($line, 'unread', 'Not read.', false);
+            $this->say($line, 'unread', 'Nothing was made of it.', false);
 
             return;
         }

@@ -48,8 +48,16 @@ test('the first day: what steeps is on the Shelf, the cupboard is in Stores, and
   await page.getByLabel('As you would say it').fill('a pint of yarrow in olive by moonlight, by 12 December')
   await page.getByRole('button', { name: 'Plan it at the bench' }).click()
   await expect(page.getByText('Not understood: moonlight')).toBeVisible()
+  // What was taken for something is told before it is planned.
+  await page.getByLabel('As you would say it').fill('yarrow in olive for 3 hours')
+  await page.getByRole('button', { name: 'Plan it at the bench' }).click()
+  await expect(page.getByText('By which way is not said: double boiler is a guess.')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Plan it so' })).toBeVisible()
+  await page.getByLabel('As you would say it').fill('a pint of yarrow in olive by moonlight, by Saturday 12 December')
+  await page.getByRole('button', { name: 'Plan it at the bench' }).click()
   await page.getByRole('button', { name: 'Plan it without that' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('yarrow')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Saturday 12 December')
 
   await page.goto(`${house}/shelf`)
   await expect(page.getByRole('link', { name: /calendula/i })).toHaveCount(1)

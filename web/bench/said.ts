@@ -1,4 +1,5 @@
 import type { Shape } from '../api/hooks'
+import { dayText } from '../parts/day'
 import { herbsOf, oilsOf, type Wish } from './wish'
 
 type Piece = Shape<'Plan'>['sentence'][number]
@@ -85,9 +86,9 @@ export function saidSentence(
     [
       'when',
       wish.ready_by
-        ? `ready by ${wish.ready_by}`
+        ? `ready by ${dayText(wish.ready_by)}`
         : (wish.start ?? wish.begun)
-          ? `begun ${wish.start ?? wish.begun}`
+          ? `begun ${dayText(wish.start ?? wish.begun ?? '')}`
           : '',
       true,
     ],

@@ -189,9 +189,11 @@ function Wanted() {
     void go(`/h/${house}/bench`)
   }
   const { reading, read, fault } = useReadWish(text, (answer) => {
-    if (answer.unread.length === 0) plan(answer)
+    // What was taken for something is seen before it is planned.
+    if (answer.unread.length === 0 && answer.guesses.length === 0) plan(answer)
   })
   const unread = reading.data?.unread ?? []
+  const guesses = reading.data?.guesses ?? []
   return (
     <section aria-labelledby="wanted" className="border-line flex flex-col gap-3 border-t pt-5">
       <h2 id="wanted" className="text-2xl">
@@ -210,11 +212,16 @@ function Wanted() {
             reading.reset()
           }}
         />
-        {reading.data && unread.length > 0 ? (
+        {reading.data && unread.length + guesses.length > 0 ? (
           <div className="flex flex-col gap-2" role="alert">
-            <p className="text-warmth font-semibold">Not understood: {unread.join('; ')}.</p>
+            {unread.length > 0 ? (
+              <p className="text-warmth font-semibold">Not understood: {unread.join('; ')}.</p>
+            ) : null}
+            {guesses.map((guess) => (
+              <p key={guess}>{guess}</p>
+            ))}
             <Button className="self-start" onClick={() => plan(reading.data)}>
-              Plan it without that
+              {unread.length > 0 ? 'Plan it without that' : 'Plan it so'}
             </Button>
           </div>
         ) : null}
