@@ -19,14 +19,27 @@ final readonly class LotLines
 {
     public const MOST = 60;
 
+    private const PACKETS = '(?:bags?|packets?|packs?|tubs?|boxes|sachets?|jars?|bottles?)';
+
+    private const SIZE = '\d[\d.]*\s*(?:ml|fl\.? ?oz|oz)';
+
     /** "tins" and what else a product is filled into, and what each of them holds. */
-    private const TINS = '/^(\d{1,5})\s*(?:x\s*)?(\d[\d.]*\s*(?:ml|fl\.? ?oz|oz))\s+(?:tins?|pots?|tubes?)$/iu';
+    private const TINS =
+        '/^(\d{1,5})\s*(?:x\s*)?(?:('.
+        self::SIZE.
+        ')\s+(?:tins?|pots?|tubes?)|(?:tins?|pots?|tubes?)(?:\s+of)?\s+('.
+        self::SIZE.
+        '))$/iu';
 
     private const BEST_BEFORE = 'best\s+before(?:\s+end)?|best\s+by|use\s+by|use\s+before|bbe?|exp(?:iry|ires)?';
 
     /** A day that could not be read, and how large each of several is. */
     private const NO_PLACE =
-        '/\beach$|\d\s+(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)|\d[.\/-]\d|^(?:'.self::BEST_BEFORE.'|opened|infused)\b/iu';
+        '/\beach$|^\d+\s+'.
+        self::PACKETS.
+        '$|\d\s+(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)|\d[.\/-]\d|^(?:'.
+        self::BEST_BEFORE.
+        '|opened|infused)\b/iu';
 
     private RecipeWords $words;
 
@@ -123,21 +136,24 @@ final readonly class LotLines
      */
     private function packed(array $pieces): array
     {
-        $packets = '/^(\d{1,3})\s+(?:bags?|packets?|packs?|tubs?|boxes|sachets?|jars?|bottles?)\s+of\s+(.+)$/iu';
+        $packets = '/^(\d{1,3})\s+('.self::PACKETS.')\s+of\s+(.+)$/iu';
         if ($pieces === [] || preg_match($packets, Counts::inFigures($pieces[0]), $m) !== 1) {
             return $pieces;
         }
         foreach ($pieces as $at => $piece) {
             if (preg_match('/^(.+?)\s+each$/iu', $piece, $each) === 1 && $this->words->reading($each[1]) !== null) {
                 unset($pieces[$at]);
-                $pieces[0] = "{$m[1]} x {$each[1]} {$m[2]}";
+                $pieces[0] = "{$m[1]} x {$each[1]} {$m[3]}";
 
                 return array_values($pieces);
             }
         }
-        [$amount, , $rest] = $this->words->amount($m[2]);
+        [$amount, , $rest] = $this->words->amount($m[3]);
         if ($amount !== null && $rest !== '') {
-            $pieces[0] = "{$m[1]} x {$m[2]}";
+            $pieces[0] = "{$m[1]} x {$m[3]}";
+        } elseif ($amount === null) {
+            // How much is in each is not said: that is asked, and how many there are is noted.
+            [$pieces[0], $pieces[]] = [$m[3], "{$m[1]} {$m[2]}"];
         }
 
         return $pieces;
@@ -241,10 +257,11 @@ final readonly class LotLines
         if ($this->vessels($piece, $put)) {
             return true;
         }
-        if (preg_match(self::TINS, $piece, $m) === 1) {
+        if (preg_match(self::TINS, Counts::inFigures($piece), $m) === 1) {
+            $size = $m[2] ?? '' ?: $m[3] ?? '';
             $put('kind', 'tin', $piece);
             $put('amount', $m[1], $m[1]);
-            $put('material', $m[2], $m[2]);
+            $put('material', $size, $size);
 
             return true;
         }
@@ -309,7 +326,7 @@ final readonly class LotLines
         $called = $ml !== null && $ml->kind === Kind::Volume && $kind === 'bottle' ? round($ml->value).' mL bottle' : "{$size} {$kind}";
         $jar = array_filter($this->kitchen->jarsBySize(), fn ($jar) => mb_strtolower($jar->called) === mb_strtolower($called));
         // What is in them is another thing: "3 jars of honey".
-        if ($size === '' || ($ml === null && $jar === [])) {
+        if ($size === '' || ($jar === [] && $ml === null && $this->words->reading("1 {$size}") === null)) {
             return false;
         }
         $put('kind', $kind, $piece);

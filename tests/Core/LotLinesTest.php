@@ -104,6 +104,10 @@ it('reads a lot as it is written on a lid', function (string $line, array $lot) 
         ['kind' => 'herb', 'material' => 'heather', 'amount' => '3 x 50 g', 'state' => 'dried'],
     ],
     'jars' => ['10 pint jars', ['kind' => 'jar', 'material' => 'pint jar', 'amount' => '10']],
+    // A house may have none that is called so: which jar it is then is asked by its name.
+    'jars of a size nobody has' => ['3 gallon jars', ['kind' => 'jar', 'material' => 'gallon jar', 'amount' => '3']],
+    'tubes' => ['five tubes of 15 ml', ['kind' => 'tin', 'amount' => '5', 'material' => '15 ml']],
+    'what is in a jar' => ['3 jars of honey', ['kind' => 'addition', 'material' => 'honey', 'note' => '3 jars']],
     'bottles' => ['six amber bottles 100 ml', ['kind' => 'bottle', 'material' => '100 mL bottle', 'amount' => '6']],
     'bottles of a size' => ['12 x 50 mL bottles', ['kind' => 'bottle', 'material' => '50 mL bottle', 'amount' => '12']],
     'an addition' => ['emulsifying wax 100 g', ['kind' => 'addition', 'material' => 'emulsifying-wax', 'amount' => '100 g']],
