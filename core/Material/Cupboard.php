@@ -280,11 +280,11 @@ final class Cupboard
             foreach ($this->shippedHerbs()->all() as $herb) {
                 foreach ([$herb->name, $herb->latin, ...$herb->also] as $each) {
                     // The first to be called so: a plant with two parts goes by the part listed first.
-                    $this->names[self::plain($each)] ??= $herb->id;
+                    $this->names[Names::plain($each)] ??= $herb->id;
                 }
             }
         }
-        $id = $this->names[self::plain($name)] ?? null;
+        $id = $this->names[Names::plain($name)] ?? null;
 
         return $id === null
             ? self::named($this->own()->herbs, $name, fn (Herb $herb) => [$herb->latin, ...$herb->also])
@@ -312,10 +312,10 @@ final class Cupboard
      */
     private static function named(array $among, string $name, \Closure $also): Herb|Carrier|Wax|EssentialOil|null
     {
-        $plain = self::plain($name);
+        $plain = Names::plain($name);
         foreach ($among as $thing) {
             foreach ([$thing->name, ...$also($thing)] as $each) {
-                if ($plain !== '' && self::plain($each) === $plain) {
+                if ($plain !== '' && Names::plain($each) === $plain) {
                     return $thing;
                 }
             }
@@ -355,7 +355,7 @@ final class Cupboard
     /** @return array{herb: list<string>, oil: list<string>} ids of the herbs and oils whose name has this in it */
     public function idsCalled(string $part): array
     {
-        $has = fn (Herb|Carrier $each): bool => mb_stripos($each->name, $part) !== false;
+        $has = fn (Herb|Carrier $each): bool => Names::has($each->name, $part);
 
         return [
             'herb' => array_values(array_map(fn (Herb $herb) => $herb->id, array_filter($this->herbs(), $has))),
@@ -368,20 +368,12 @@ final class Cupboard
     {
         $ids = [];
         foreach ($this->tables->table('products')->rows('rows') as $row) {
-            if (mb_stripos($row->text('name'), $part) !== false) {
+            if (Names::has($row->text('name'), $part)) {
                 $ids[] = $row->text('id');
             }
         }
 
         return $ids;
-    }
-
-    /** Without capitals, accents, dashes and the ending of the plural, as names are held against each other. */
-    private static function plain(string $name): string
-    {
-        $plain = mb_strtolower(trim(preg_replace('/[^\p{L}\p{N}]+/u', ' ', str_replace(['’', "'"], '', $name)) ?? ''));
-
-        return preg_replace(['/ies\b/', '/(?<=[^s])oes\b/', '/(?<=[a-z]{3})(?<!s)s\b/'], ['y', 'o', ''], $plain) ?? $plain;
     }
 
     /** The oil or fat that goes by a name. */

@@ -47,9 +47,7 @@ final readonly class OwnReader
     /** An id for a name; what is no Latin letter in it leaves none, and is told apart by a sum of it. */
     public static function idFor(string $name): string
     {
-        $plain = \Normalizer::normalize($name, \Normalizer::FORM_D);
-        $plain = preg_replace('/\p{Mn}+/u', '', is_string($plain) ? $plain : $name) ?? '';
-        $slug = trim(preg_replace('/[^a-z0-9]+/', '-', mb_strtolower($plain)) ?? '', '-');
+        $slug = trim(preg_replace('/[^a-z0-9]+/', '-', mb_strtolower(Names::withoutAccents($name))) ?? '', '-');
 
         return Own::PREFIX.(strlen($slug) >= 2 ? substr($slug, 0, 50) : substr(hash('sha256', $name), 0, 12));
     }

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Kettle\Share;
 
 use Kettle\Infusion\Methods;
+use Kettle\Material\Carrier;
 use Kettle\Material\Counts;
 use Kettle\Material\Cupboard;
+use Kettle\Material\Herb;
+use Kettle\Material\Names;
 use Kettle\Measure\Figures;
 use Kettle\Recipe\Kitchen;
 
@@ -17,6 +20,8 @@ use Kettle\Recipe\Kitchen;
 final class WishSentence
 {
     private const MOST_UNREAD = 12;
+
+    private const MOST_MEANT = 3;
 
     /** What people say for what an oil is to be without, or for whom. */
     private const HEEDS = [
@@ -171,11 +176,41 @@ final class WishSentence
             $wish['herbs'] = [['name' => 'herb']];
         }
 
-        return [
-            'wish' => $wish,
-            'unread' => array_slice([...$herbs['unread'], ...$oils['unread']], 0, self::MOST_UNREAD),
-            'guesses' => $guesses,
+        $unread = array_slice([...$herbs['unread'], ...$oils['unread']], 0, self::MOST_UNREAD);
+
+        return ['wish' => $wish, 'unread' => $unread, 'guesses' => [...$guesses, ...$this->meant($unread, $wish['oils'])]];
+    }
+
+    /**
+     * What a word that is not known may be the name of, to be chosen by whoever meant it.
+     *
+     * @param  list<string>  $unread
+     * @param  list<array<string, string>>  $oils
+     * @return list<string>
+     */
+    private function meant(array $unread, array $oils): array
+    {
+        $named = array_filter($oils, fn (array $oil) => isset($oil['name']) && $oil['name'] !== 'oil');
+        if ($unread === [] && $named === []) {
+            return [];
+        }
+        $herbs = array_map(fn (Herb $herb) => [$herb->name, ...$herb->also], $this->cupboard->herbs());
+        $carriers = array_map(fn (Carrier $oil) => [$oil->name, ...$oil->names->also], $this->cupboard->carriers());
+        $words = array_merge([], ...array_map(fn (string $each) => explode(' ', $each), $unread));
+        $sought = [
+            ...array_map(fn (string $word) => [$word, Names::nearest($word, $herbs), $this->cupboard->herb(...)], $words),
+            ...array_map(fn (array $oil) => [$oil['name'], Names::nearest($oil['name'], $carriers), $this->cupboard->carrier(...)], $named),
         ];
+        $says = [];
+        foreach ($sought as [$word, $near, $thing]) {
+            // A word of many names is the name of none.
+            if ($near !== [] && count($near) <= self::MOST_MEANT) {
+                $names = array_map(fn (string|int $id) => $thing((string) $id)->name, array_keys($near));
+                $says[] = sprintf('“%s” may be %s: choose it in the sentence if it is.', $word, implode(' or ', $names));
+            }
+        }
+
+        return $says;
     }
 
     /** @return array<string, string> */

@@ -72,7 +72,12 @@ it('is found from anywhere, by name, and looked through by what it says', functi
         ->and($find('mould'))
         ->toContain('almanac/fault/mould')
         ->and($find('botul'))
-        ->toContain('almanac/caution/botulism');
+        ->toContain('almanac/caution/botulism')
+        // A fault by what is seen of it, and a name without its marks.
+        ->and($find('cloudy'))
+        ->toContain('almanac/fault/water')
+        ->and($find('st johns'))
+        ->toContain('almanac/plant/st-johns-wort');
     expect($this->atHouse('GET', '/almanac?kind=caution&q=spores')->json('entries'))->not->toBe([]);
     $this->atHouse('GET', '/almanac?kind=nonsense')->assertOk()->assertJsonPath('entries.0.kind', 'plant');
     $this->atHouse('GET', '/almanac?kind[]=plant&q[]=x')->assertOk();

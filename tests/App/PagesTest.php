@@ -139,6 +139,12 @@ it('finds by code, by name, by plant, and nothing of another house', function ()
         ->toBe([])
         ->and($find('nothing like it'))
         ->toBe([]);
+    // With a letter wrong it is sought by what was meant, and that is said.
+    $this->atHouse('GET', '/find?q=marshmellow')
+        ->assertJsonPath('meant', 'marshmallow')
+        ->assertJsonPath('found.0.path', 'batch/'.$batch->uid);
+    $this->atHouse('GET', '/find?q=marshmallow')->assertJsonPath('meant', null);
+    $this->atHouse('GET', '/find?q=nothing+like+it')->assertJsonPath('meant', null)->assertJsonCount(0, 'found');
     $this->house = $this->aHouse($this->keeper, 'Other');
     expect(array_column($find('marsh'), 'kind'))->toBe(['plant']);
 });

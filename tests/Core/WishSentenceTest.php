@@ -273,6 +273,13 @@ it('guesses by which way only where hours or warmth are said, and says so', func
         ->toMatchArray(['guesses' => ['“1 part herb to 5 parts oil” is taken as parts by volume.'], 'unread' => []])
         ->and(sentenceRead('1 part herb to 5 parts oil, calendula in olive')['wish']['ratio'])
         ->toBe('1:5 v/v')
+        // A name with a letter wrong is asked about, and taken for nothing.
+        ->and(sentenceRead('marshmellow root in sunfower')['guesses'])
+        ->toBe([
+            'Which herb is not understood. Choose it in the sentence.',
+            '“marshmellow” may be marshmallow root: choose it in the sentence if it is.',
+            '“sunfower” may be sunflower oil or high-oleic sunflower oil: choose it in the sentence if it is.',
+        ])
         ->and(sentenceRead('blue unicorn in olive oil'))
         ->toMatchArray(['unread' => ['blue unicorn'], 'guesses' => ['Which herb is not understood. Choose it in the sentence.']]);
 });

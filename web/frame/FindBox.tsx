@@ -5,7 +5,24 @@ import { Field } from '../parts/Field'
 import { sent } from '../parts/form'
 import { Sheet } from '../parts/Sheet'
 
-const SCREENS = ['today', 'diary', 'bench', 'boil', 'shelf', 'stove', 'press', 'stores', 'recipes', 'almanac', 'house']
+/** Every place one can go to, by its name and by what else it may be called. */
+const SCREENS = [
+  { path: 'today', name: 'Today', also: ['tasks'] },
+  { path: 'diary', name: 'The days to come', also: ['diary', 'calendar'] },
+  { path: 'bench', name: 'Bench', also: ['plan'] },
+  { path: 'boil', name: 'The long oil', also: ['boil', 'decoction', 'glycerin'] },
+  { path: 'shelf', name: 'Shelf', also: ['jars'] },
+  { path: 'stove', name: 'Stove', also: ['cookers', 'warmth'] },
+  { path: 'press', name: 'Press', also: ['strain', 'bottle'] },
+  { path: 'melt', name: 'Melt', also: ['salve', 'products'] },
+  { path: 'stores', name: 'Stores', also: ['lots', 'cupboard'] },
+  { path: 'recipes', name: 'Recipes', also: [] },
+  { path: 'almanac', name: 'Almanac', also: ['plants', 'oils'] },
+  { path: 'almanac/what-is-wrong', name: 'What is wrong', also: ['faults', 'fault finder'] },
+  { path: 'almanac/which-solvent', name: 'Which solvent', also: ['solvents'] },
+  { path: 'almanac/yields', name: 'Yields', also: [] },
+  { path: 'house', name: 'House', also: ['settings', 'units', 'people'] },
+]
 
 type Props = { open: boolean; onOpenChange: (open: boolean) => void; base: string }
 
@@ -17,12 +34,10 @@ export function FindBox({ open, onOpenChange, base }: Props) {
     stale: 5_000,
   })
   const go = useNavigate()
-  const screens = SCREENS.filter((screen) => asked !== '' && screen.startsWith(asked.toLowerCase())).map((screen) => ({
-    kind: 'place',
-    name: screen[0]?.toUpperCase() + screen.slice(1),
-    detail: 'go there',
-    path: screen,
-  }))
+  const low = asked.toLowerCase()
+  const screens = SCREENS.filter(
+    ({ name, also }) => low !== '' && [name.toLowerCase(), ...also].some((each) => each.startsWith(low)),
+  ).map(({ path, name }) => ({ kind: 'place', name, detail: 'go there', path }))
   const all = [...screens, ...(found.data?.found ?? [])]
   const goTo = (path: string) => {
     onOpenChange(false)
@@ -44,6 +59,11 @@ export function FindBox({ open, onOpenChange, base }: Props) {
           autoComplete="off"
         />
       </form>
+      {found.data?.meant && asked !== '' ? (
+        <p role="status">
+          Nothing goes by “{asked}”. This does by “{found.data.meant}”:
+        </p>
+      ) : null}
       <ul className="flex flex-col">
         {all.map((each) => (
           <li key={each.path} className="border-line border-b">

@@ -10,6 +10,7 @@ use App\Responses\Almanac\AlmanacLink;
 use App\Responses\Almanac\AlmanacPage;
 use App\Responses\Almanac\OwnTells;
 use App\Responses\Batch\CautionView;
+use Kettle\Material\Names;
 use Kettle\Material\Own;
 use Kettle\Material\OwnKind;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
@@ -36,15 +37,15 @@ final readonly class AlmanacPresenter
     {
         $entries = $this->entries($kind)->list($kind);
         usort($entries, fn (AlmanacEntry $a, AlmanacEntry $b) => strcoll($a->name, $b->name));
-        $typed = mb_strtolower($typed);
 
         return $typed === ''
             ? $entries
             : array_values(
                 array_filter(
                     $entries,
-                    fn (AlmanacEntry $entry) => str_contains(
-                        mb_strtolower($byName && $kind !== 'plant' ? $entry->name : $entry->name.' '.$entry->says),
+                    // A plant goes by its botanical name too, and a fault by what is seen.
+                    fn (AlmanacEntry $entry) => Names::has(
+                        $byName && ! in_array($kind, ['plant', 'fault'], true) ? $entry->name : $entry->name.' '.$entry->says,
                         $typed,
                     ),
                 ),

@@ -23,6 +23,7 @@ use Illuminate\Pagination\Cursor;
 use Illuminate\Support\Carbon;
 use Kettle\Diary\Stage;
 use Kettle\Material\Cupboard;
+use Kettle\Material\Names;
 
 /** Every jar, a page of each board at a time; what wants the press; and what the find box finds. */
 final readonly class ShelfPage
@@ -34,6 +35,18 @@ final readonly class ShelfPage
         'steeping' => ['Steeping', [Stage::Planned, Stage::Steeping], 'strain_at'],
         'resting' => ['Resting', [Stage::Settling, Stage::Poured], 'strain_at'],
         'bottled' => ['Bottled, and keeping', [Stage::Bottled], 'best_before'],
+    ];
+
+    /** What there is to find in the tables, by kind. */
+    private const SAYS = [
+        'plant' => 'a plant in the Almanac',
+        'oil' => 'an oil in the Almanac',
+        'method' => 'a method in the Almanac',
+        'wax' => 'a wax or butter',
+        'scent' => 'an essential oil',
+        'product' => 'a product',
+        'caution' => 'a caution',
+        'fault' => 'a fault',
     ];
 
     public function __construct(
@@ -76,6 +89,31 @@ final readonly class ShelfPage
         if ($typed === '') {
             return new FoundList([]);
         }
+        $found = $this->named($typed);
+        if ($found !== []) {
+            return new FoundList($found);
+        }
+        $meant = $this->meant($typed);
+
+        return $meant === null ? new FoundList([]) : new FoundList($this->named($meant), $meant);
+    }
+
+    /** What was most likely meant by a name that nothing goes by; null where nothing is near it. */
+    private function meant(string $typed): ?string
+    {
+        $names = [];
+        foreach (array_keys(self::SAYS) as $kind) {
+            foreach ($this->almanac->list($kind) as $entry) {
+                $names[$entry->name] = [$entry->name];
+            }
+        }
+
+        return array_values(Names::nearest($typed, $names))[0] ?? null;
+    }
+
+    /** @return list<Found> */
+    private function named(string $typed): array
+    {
         $like = addcslashes($typed, '%_\\').'%';
         $batches = Batch::query()
             ->select(BatchPresenter::COLUMNS)
@@ -125,23 +163,13 @@ final readonly class ShelfPage
         ) {
             $found[] = new Found('recipe', $recipe->name, 'a recipe', 'recipes/'.$recipe->uid);
         }
-        $says = [
-            'plant' => 'a plant in the Almanac',
-            'oil' => 'an oil in the Almanac',
-            'method' => 'a method in the Almanac',
-            'wax' => 'a wax or butter',
-            'scent' => 'an essential oil',
-            'product' => 'a product',
-            'caution' => 'a caution',
-            'fault' => 'a fault',
-        ];
-        foreach ($says as $kind => $what) {
+        foreach (self::SAYS as $kind => $what) {
             foreach (array_slice($this->almanac->list($kind, $typed, true), 0, 5) as $entry) {
                 $found[] = new Found($kind, $entry->name, $what, "almanac/{$entry->kind}/{$entry->key}");
             }
         }
 
-        return new FoundList(array_values($found));
+        return array_values($found);
     }
 
     /** @return Collection<int, Making> by their code, what they are, or what plants are in them */
