@@ -31,9 +31,15 @@ final class Names
     /** Whether a name has in it what was typed of it: "st johns" is in "St John’s wort". */
     public static function has(string $name, string $typed): bool
     {
+        return self::having($typed)($name);
+    }
+
+    /** @return \Closure(string): bool the same of one thing typed and many names */
+    public static function having(string $typed): \Closure
+    {
         $sought = self::letters($typed);
 
-        return $sought !== '' && str_contains(self::letters($name), $sought);
+        return fn (string $name): bool => $sought !== '' && str_contains(self::letters($name), $sought);
     }
 
     /**

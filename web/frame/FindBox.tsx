@@ -10,7 +10,7 @@ const SCREENS = [
   { path: 'today', name: 'Today', also: ['tasks'] },
   { path: 'diary', name: 'The days to come', also: ['diary', 'calendar'] },
   { path: 'bench', name: 'Bench', also: ['plan'] },
-  { path: 'boil', name: 'The long oil', also: ['boil', 'decoction', 'glycerin'] },
+  { path: 'boil', name: 'The long oil', also: ['long oil', 'boil', 'decoction', 'glycerin'] },
   { path: 'shelf', name: 'Shelf', also: ['jars'] },
   { path: 'stove', name: 'Stove', also: ['cookers', 'warmth'] },
   { path: 'press', name: 'Press', also: ['strain', 'bottle'] },

@@ -38,18 +38,16 @@ final readonly class AlmanacPresenter
         $entries = $this->entries($kind)->list($kind);
         usort($entries, fn (AlmanacEntry $a, AlmanacEntry $b) => strcoll($a->name, $b->name));
 
-        return $typed === ''
-            ? $entries
-            : array_values(
-                array_filter(
-                    $entries,
-                    // A plant goes by its botanical name too, and a fault by what is seen.
-                    fn (AlmanacEntry $entry) => Names::has(
-                        $byName && ! in_array($kind, ['plant', 'fault'], true) ? $entry->name : $entry->name.' '.$entry->says,
-                        $typed,
-                    ),
-                ),
-            );
+        if ($typed === '') {
+            return $entries;
+        }
+        // A plant goes by its botanical name too, and a fault by what is seen.
+        $whole = ! $byName || in_array($kind, ['plant', 'fault'], true);
+        $has = Names::having($typed);
+
+        return array_values(
+            array_filter($entries, fn (AlmanacEntry $entry) => $has($whole ? $entry->name.' '.$entry->says : $entry->name)),
+        );
     }
 
     public function page(string $kind, string $key): AlmanacPage

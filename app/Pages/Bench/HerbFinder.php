@@ -9,6 +9,7 @@ use App\Responses\Bench\FoundHerb;
 use App\Responses\Bench\FoundHerbs;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Herb;
+use Kettle\Material\Names;
 use Kettle\Stores\LotKind;
 
 /** Finds a herb by any of its names: what Stores has first, then what was used lately, then the others. */
@@ -29,9 +30,16 @@ final readonly class HerbFinder
         $lately = $this->lately();
         $asked = mb_strtolower(trim($typed));
         $found = [];
+        $has = Names::having($asked);
+        $by = array_map(fn (Herb $herb) => $asked === '' ? '' : self::by($herb, $has), $this->cupboard->offeredHerbs());
+        if (array_filter($by, is_string(...)) === []) {
+            // With a letter or two wrong: what may be meant is shown, and said to be no more than that.
+            $near = Names::nearest($asked, array_map(fn (Herb $herb) => [$herb->name, ...$herb->also], $this->cupboard->offeredHerbs()));
+            $by = array_map(fn () => sprintf('nothing goes by “%s”; this is near it', mb_substr(trim($typed), 0, 40)), $near);
+        }
         foreach ($this->cupboard->offeredHerbs() as $herb) {
-            $by = self::by($herb, $asked);
-            if ($by === null) {
+            $by[$herb->id] ??= null;
+            if ($by[$herb->id] === null) {
                 continue;
             }
             $place = isset($here[$herb->id]) ? 0 : (isset($lately[$herb->id]) ? 1 : 2);
@@ -42,13 +50,13 @@ final readonly class HerbFinder
                     $herb->name,
                     $herb->part,
                     $herb->form,
-                    implode('. ', array_filter([$by, rtrim($herb->note, '.')])),
+                    implode('. ', array_filter([$by[$herb->id], rtrim($herb->note, '.')])),
                     $place === 0,
                 ),
             ];
         }
         foreach ($unlisted as $name => $form) {
-            if ($asked === '' || str_contains(mb_strtolower($name), $asked)) {
+            if ($asked === '' || $has((string) $name)) {
                 $found[] = [[0, 0, mb_strtolower($name)], new FoundHerb('', $name, '', $form, 'not in the Almanac', true)];
             }
         }
@@ -57,14 +65,18 @@ final readonly class HerbFinder
         return new FoundHerbs(array_slice(array_column($found, 1), 0, $asked === '' ? null : self::OTHERS));
     }
 
-    /** Empty where it goes by its name, else the other name it was found by; null where it is not found. */
-    private static function by(Herb $herb, string $asked): ?string
+    /**
+     * Empty where it goes by its name, else the other name it was found by; null where it is not found.
+     *
+     * @param  \Closure(string): bool  $has
+     */
+    private static function by(Herb $herb, \Closure $has): ?string
     {
-        if ($asked === '' || str_contains(mb_strtolower($herb->name), $asked)) {
+        if ($has($herb->name)) {
             return '';
         }
         foreach ([...$herb->also, $herb->latin] as $name) {
-            if (str_contains(mb_strtolower($name), $asked)) {
+            if ($has($name)) {
                 return 'also '.$name;
             }
         }
