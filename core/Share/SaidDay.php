@@ -108,6 +108,23 @@ final readonly class SaidDay
         return checkdate($mon, $d, $year) ? sprintf('%04d-%02d-%02d', $year, $mon, $d) : null;
     }
 
+    /** The weekday that a day has, where it is written with another: "Friday 12 December", of a Saturday; null elsewhere. */
+    public function otherWeekday(string $typed, bool $ahead): ?string
+    {
+        if (
+            preg_match(
+                '/^(?:on\s+)?(?:the\s+)?(?:mon|tue|wed|thu|fri|sat|sun)[a-z]*\.?,?\s+(?:the\s+)?(?=.*\d)(.+)$/iu',
+                trim($typed),
+                $m,
+            ) !== 1
+        ) {
+            return null;
+        }
+        $day = $this->read($typed, $ahead) === null ? $this->read($m[1], $ahead) : null;
+
+        return $day === null ? null : sprintf('%s is a %s.', ucfirst($m[1]), (new \DateTimeImmutable($day))->format('l'));
+    }
+
     /** By how long ago it was, or by its weekday: the last one, or the next where it is to come. */
     private function told(string $typed, bool $ahead): ?\DateTimeImmutable
     {

@@ -120,6 +120,9 @@ final class WishSentence
 
     private Remainder $left;
 
+    /** @var list<string> what is told of words that were not taken */
+    private array $asides = [];
+
     private readonly SaidAmount $amount;
 
     private readonly SaidWay $way;
@@ -142,6 +145,7 @@ final class WishSentence
     public function read(string $text): array
     {
         $this->left = new Remainder(Figures::ascii($text));
+        $this->asides = [];
         // Before its numbers are: "half a jar" is no half.
         $byJar = $this->amount->byJar($this->left);
         // So is what a house calls a school of its own: "ten days" is no ten days.
@@ -178,7 +182,11 @@ final class WishSentence
 
         $unread = array_slice([...$herbs['unread'], ...$oils['unread']], 0, self::MOST_UNREAD);
 
-        return ['wish' => $wish, 'unread' => $unread, 'guesses' => [...$guesses, ...$this->meant($unread, $wish['oils'])]];
+        return [
+            'wish' => $wish,
+            'unread' => $unread,
+            'guesses' => [...$this->asides, ...$guesses, ...$this->meant($unread, $wish['oils'])],
+        ];
     }
 
     /**
@@ -238,6 +246,8 @@ final class WishSentence
                 $found[$field] = $read;
             } elseif ($m !== null) {
                 $this->left->putBack($said);
+                $other = $days->otherWeekday($said, $ahead);
+                $other === null || ($this->asides[] = $other);
             }
         }
 

@@ -27,8 +27,8 @@ it('finds a herb by any of its names, in any language listed, and says by which'
     ['jeera', 'cumin seed', 'also jeera'],
     ['st johns', 'St John’s wort', ''],
     // Nothing goes by it; what may be meant is shown as no more than that.
-    ['marshmellow', 'marshmallow root', 'nothing goes by “marshmellow”; this is near it'],
-    ['calandula', 'calendula', 'nothing goes by “calandula”; this is near it'],
+    ['marshmellow', 'marshmallow root', 'Nothing goes by “marshmellow”; this is near it'],
+    ['calandula', 'calendula', 'Nothing goes by “calandula”; this is near it'],
 ]);
 
 it('has what Stores has first, then what was used lately, and then the others by name', function () {

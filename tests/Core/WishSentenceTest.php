@@ -273,6 +273,10 @@ it('guesses by which way only where hours or warmth are said, and says so', func
         ->toMatchArray(['guesses' => ['“1 part herb to 5 parts oil” is taken as parts by volume.'], 'unread' => []])
         ->and(sentenceRead('1 part herb to 5 parts oil, calendula in olive')['wish']['ratio'])
         ->toBe('1:5 v/v')
+        ->and(sentenceRead('calendula in olive by Friday 12 December')['guesses'])
+        ->toBe(['12 December is a Saturday.'])
+        ->and(sentenceRead('calendula in olive by Saturday 12 December')['guesses'])
+        ->toBe([])
         // A name with a letter wrong is asked about, and taken for nothing.
         ->and(sentenceRead('marshmellow root in sunfower')['guesses'])
         ->toBe([

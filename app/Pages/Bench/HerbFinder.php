@@ -35,7 +35,7 @@ final readonly class HerbFinder
         if (array_filter($by, is_string(...)) === []) {
             // With a letter or two wrong: what may be meant is shown, and said to be no more than that.
             $near = Names::nearest($asked, array_map(fn (Herb $herb) => [$herb->name, ...$herb->also], $this->cupboard->offeredHerbs()));
-            $by = array_map(fn () => sprintf('nothing goes by “%s”; this is near it', mb_substr(trim($typed), 0, 40)), $near);
+            $by = array_map(fn () => sprintf('Nothing goes by “%s”; this is near it', mb_substr(trim($typed), 0, 40)), $near);
         }
         foreach ($this->cupboard->offeredHerbs() as $herb) {
             $by[$herb->id] ??= null;
