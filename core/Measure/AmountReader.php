@@ -67,6 +67,10 @@ final readonly class AmountReader
         if ($text === '') {
             throw AmountException::unreadable($typed, $wanted);
         }
+        // "1:30" and "1 h 30" are an hour and a half; the least after hours is minutes.
+        if ($wanted === Kind::Time && preg_match('/^(\d{1,3})\s*(?::|h\s*)([0-5]\d)$/i', $text, $m) === 1) {
+            $text = "{$m[1]} h {$m[2]} min";
+        }
         // "6 x 50 mL" is so many of it.
         $many =
             $wanted === Kind::Temperature ||
@@ -216,6 +220,10 @@ final readonly class AmountReader
     {
         $word = trim($word);
         if ($word === '') {
+            return Unit::make($bareUnit, $this->custom);
+        }
+        // Degrees of which nobody says which are those of the field.
+        if ($wanted === Kind::Temperature && in_array(mb_strtolower($word), ['°', 'º', 'deg', 'degree', 'degrees'], true)) {
             return Unit::make($bareUnit, $this->custom);
         }
         // "c" is a cup everywhere but on a thermometer.

@@ -98,6 +98,7 @@ final readonly class Unit
             'h' => [Kind::Time, 1.0, 0.0],
             'd' => [Kind::Time, 24.0, 0.0],
             'week' => [Kind::Time, 168.0, 0.0],
+            'fortnight' => [Kind::Time, 336.0, 0.0],
             default => throw new \InvalidArgumentException("No unit is called {$name}."),
         };
 
@@ -146,6 +147,7 @@ final readonly class Unit
         'min' => ['min', 'mins', 'minute', 'minutes'],
         'h' => ['h', 'hr', 'hrs', 'hour', 'hours'],
         'd' => ['d', 'day', 'days'],
+        'fortnight' => ['fortnight', 'fortnights'],
         'week' => ['wk', 'wks', 'week', 'weeks'],
     ];
 }

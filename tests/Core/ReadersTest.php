@@ -60,6 +60,12 @@ it('reads an amount however it is written', function (string $typed, Kind $kind,
     ['4–6 weeks', Kind::Time, 840.0],
     ['90 min', Kind::Time, 1.5],
     ['1 day 12 h', Kind::Time, 36.0],
+    // As clocks and tables write it: ISO 8601 has hours and minutes of two digits behind a colon.
+    ['1:30', Kind::Time, 1.5],
+    ['1h30', Kind::Time, 1.5],
+    ['2 h 05', Kind::Time, 2.083333],
+    ['an hour and a half', Kind::Time, 1.5],
+    ['a fortnight', Kind::Time, 336.0],
     // In words: common practice, no source. The sizes as above.
     ['a pint', Kind::Volume, 473.1765],
     ['an ounce', Kind::Mass, 28.34952],
@@ -101,6 +107,10 @@ it('says why an amount cannot be taken', function (string $typed, Kind $kind, st
     ['   ', Kind::Mass, 'unreadable'],
     ['some', Kind::Mass, 'unreadable'],
     ['a', Kind::Mass, 'unreadable'],
+    ['1:30', Kind::Mass, 'unreadable'],
+    ['1:75', Kind::Time, 'unreadable'],
+    ['1 h 3', Kind::Time, 'unreadable'],
+    ['60°', Kind::Mass, 'unreadable'],
     ['half', Kind::Volume, 'unreadable'],
     ['2 half pints', Kind::Volume, 'unreadable'],
     ['a few cups', Kind::Volume, 'unreadable'],
@@ -144,6 +154,17 @@ it('says of an ounce that it is a weight', function () {
         'An ounce is a weight and a fluid ounce a volume',
     );
 });
+
+it('takes degrees of no name for those of the field', function (string $typed, string $bare, float $celsius) {
+    expect((new AmountReader())->read($typed, Kind::Temperature, $bare)->value)->toEqualWithDelta($celsius, 1e-4);
+})->with([
+    ['60°', '°C', 60.0],
+    ['60 degrees', '°C', 60.0],
+    ['140°', '°F', 60.0],
+    ['140 deg', '°F', 60.0],
+    ['140', '°F', 60.0],
+    ['60 °C', '°F', 60.0],
+]);
 
 it('keeps the ends of a range', function () {
     $weeks = (new AmountReader())->read('4-6 weeks', Kind::Time, 'h');
