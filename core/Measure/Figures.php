@@ -51,6 +51,10 @@ final class Figures
     /** An amount with its numbers in figures: "a cup and a half" is "1 1/2 cup", "three quarters of a pint" "3/4 pint". */
     public static function ofAmount(string $typed): string
     {
+        // Most of what is typed has no number in words, and is read at every stroke of a key.
+        if (preg_match('/\b(?:an?|and|of|half|quarters?|thirds?|'.self::anyWord().')\b/iu', $typed) !== 1) {
+            return self::ascii($typed);
+        }
         $unit = '(?:fl\.?\s+oz|\p{L}+)\b';
         $text = preg_replace('/\b(half|quarter)-(?=\p{L})/iu', '$1 ', self::ascii($typed)) ?? $typed;
         $text = self::shares(self::SEVERAL_SHARES, $text, $unit);
