@@ -173,6 +173,15 @@ it('reads plain lines into a wish', function (string $text, array $wish, array $
         ],
         ['herb', 'oil', 'step', 'method*', 'step'],
     ],
+    'no time of infusing at all' => [
+        "40 g dried calendula\n1 cup olive oil\nCool for 20 min.\nPreparation: 10 min",
+        [
+            'herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '40 g']],
+            'oils' => [['id' => 'olive']],
+            'oil_amount' => '1 cup',
+        ],
+        ['herb', 'oil', 'step', 'step'],
+    ],
     'in parts' => [
         "2 parts dried linden\n1 part dried mullein flowers\n4 parts rice bran oil\n1 part jojoba",
         [

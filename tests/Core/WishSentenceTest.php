@@ -157,6 +157,11 @@ it('makes a whole wish of one sentence, and leaves nothing out unsaid', function
         ],
         ['purple thing', 'under moon'],
     ],
+    // Of an oil that nobody knows it is no oil of a herb that is to come out.
+    [
+        'calendula in 300 ml of moon oil',
+        ['herbs' => [['id' => 'calendula']], 'oils' => [['name' => 'moon oil']], 'oil_amount' => '300 ml'],
+    ],
     // Every part of it is said, and nothing is taken for another: what comes out is no herb, a weekday is no other day.
     [
         '300 mL of marshmallow-root oil for a salve, dried and cut, one to five in sunflower and jojoba, in pint jars, '.
