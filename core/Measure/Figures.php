@@ -30,7 +30,9 @@ final class Figures
     private const FRACTION = '(?:\d+\s*[\/⁄]\s*\d|[¼½¾⅓⅔⅛⅜⅝⅞])';
 
     /** What an amount of a whole wish is in, where it is told in words. */
-    private const UNITS = '(?:cups?|pints?|quarts?|litres?|liters?|gallons?|tablespoons?|tbsp|teaspoons?|tsp|ounces?|pounds?|hours?|days?|weeks?|months?)\b';
+    private const UNITS =
+        '(?:cups?|pints?|quarts?|litres?|liters?|gallons?|tablespoons?|tbsp|teaspoons?|tsp|ounces?|pounds?|'.
+        'hours?|days?|weeks?|months?)\b';
 
     private const COUNTED = '(?:'.self::UNITS.'|\d|(?:half|grams?|kilos?|drops?|minutes?|parts?|bottles?|tins?|jars?)\b)';
 

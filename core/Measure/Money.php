@@ -20,7 +20,7 @@ final class Money
         return (string) self::writer($locale, \NumberFormatter::CURRENCY)->formatCurrency($amount, $currency);
     }
 
-    /** The sign or the code of other money than this in a price that somebody wrote: "€" where it is in pounds; null where there is none. */
+    /** The sign or the code of other money than this in a price that somebody wrote, "€" where it is in pounds; null without one. */
     public static function otherIn(string $typed, string $currency, string $locale): ?string
     {
         if ($currency === '' || preg_match('/\p{Sc}|\b[A-Z]{3}\b/u', $typed, $m) !== 1 || $m[0] === $currency) {

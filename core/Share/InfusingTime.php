@@ -14,7 +14,9 @@ use Kettle\Measure\Kind;
 final readonly class InfusingTime
 {
     /** A time, and the words before it. */
-    private const TIME = '/((?:[\p{L}’\']+\s+){0,3})(\d+(?:\.\d+)?(?:\s*(?:-|–|to)\s*\d+(?:\.\d+)?)?\s*(?:months?|weeks?|days?|hours?|hrs?|minutes?|mins?|h))\b/iu';
+    private const TIME =
+        '/((?:[\p{L}’\']+\s+){0,3})(\d+(?:\.\d+)?(?:\s*(?:-|–|to)\s*\d+(?:\.\d+)?)?\s*'.
+        '(?:months?|weeks?|days?|hours?|hrs?|minutes?|mins?|h))\b/iu';
 
     /** How often, or how long it keeps. */
     private const NO_SPAN = '/\b(every|each|per|within|lasts?|keeps?|good)\s+(?:for\s+|up\s+to\s+|about\s+)*$/iu';
@@ -27,8 +29,8 @@ final readonly class InfusingTime
     private const INFUSES = '/\b(infus\w*|steep\w*|macerat\w*|simmer\w*|brew\w*)\b/iu';
 
     private const LIMIT =
-        '/\b(?:not|never|n[’\']t|avoid)\b.*\d{2,3}|\b(?:above|over|exceed\w*|more\s+than|hotter\s+than|beyond|past|under|below|less\s+than|'.
-        'maximum(?:\s+of)?|max\.?|at\s+most|up\s+to)\s+(?:about\s+)?\d/iu';
+        '/\b(?:not|never|n[’\']t|avoid)\b.*\d{2,3}|\b(?:above|over|exceed\w*|more\s+than|hotter\s+than|beyond|past|under|below|'.
+        'less\s+than|maximum(?:\s+of)?|max\.?|at\s+most|up\s+to)\s+(?:about\s+)?\d/iu';
 
     /** A sentence that does not say what it is about may be of the infusing; one that does goes before it. */
     private const MAYBE = 1;

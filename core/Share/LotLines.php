@@ -213,7 +213,8 @@ final readonly class LotLines
         if (
             ! isset($lot['price']) &&
             preg_match(
-                '/^(?:(?:at|for|cost|price)\s+)?(?:\p{Sc}\s*)(\d{1,6}(?:[.,]\d{1,2})?)$|^(\d{1,6}[.,]\d{2})(?:\s*\p{Sc})?$|^(\d{1,6})\s*\p{Sc}$/u',
+                '/^(?:(?:at|for|cost|price)\s+)?(?:\p{Sc}\s*)(\d{1,6}(?:[.,]\d{1,2})?)$|'.
+                    '^(\d{1,6}[.,]\d{2})(?:\s*\p{Sc})?$|^(\d{1,6})\s*\p{Sc}$/u',
                 $piece,
                 $m,
             ) === 1

@@ -55,8 +55,9 @@ final readonly class RecipeWords
 
     /** What begins a line that tells what to do; words that begin a name as well do so only before such as "the" or "in". */
     private const STEP =
-        '/^(?:(?:then|next|now|first|finally|when|once|after|gently|carefully|slowly)\b,?\s*)*(?:(?:pour|strain|stir|shake|cover|fill|put|place|'.
-        'set|leave|let|allow|melt|bring|turn|remove|add|combine|squeeze|bottle|label|store|keep|seal|cap|wash|wait|check|'.
+        '/^(?:(?:then|next|now|first|finally|when|once|after|gently|carefully|slowly)\b,?\s*)*'.
+        '(?:(?:pour|strain|stir|shake|cover|fill|put|place|set|leave|let|allow|melt|bring|turn|remove|add|combine|'.
+        'squeeze|bottle|label|store|keep|seal|cap|wash|wait|check|'.
         'use|apply|do\s+not|don[’\']?t|infuse|steep|simmer|gather|spread|filter|discard|transfer|wipe|decant|swirl)\b(?!-)|'.
         '(?:heat|warm|mix|blend|press|cut|chop|crush|grind|dry|clean|make|be|rub|massage|cook|bake|pick|wilt|pack|top|line)\s+'.
         '(?:it|them|the|an?|all|your|up|in|on|to|with|until|over|well|gently|sure|down|out)\b)/iu';
@@ -322,7 +323,8 @@ final readonly class RecipeWords
 
         return preg_match(
             '/^(organic|pure|pressed|refined|unrefined|virgin|extra|light|of|and|warm|warmed|hot|the|raw|'.
-                'toasted|roasted|good|best|more|plain|melted|cup|cups|with|sweet|bitter|rendered|leaf|enough|some|any|your|use|add|pour|fresh)$/i',
+                'toasted|roasted|good|best|more|plain|melted|cup|cups|with|sweet|bitter|rendered|leaf|enough|'.
+                'some|any|your|use|add|pour|fresh)$/i',
             $m[1],
         ) !== 1;
     }
@@ -433,8 +435,8 @@ final readonly class RecipeWords
                     // "calendula, 30 g" is one.
                     '(?:[,;]\s*(?:and\s+)?(?=[\d½¼¾⅓⅔])(?![\d½¼¾⅓⅔][\d.,\/ ]*\s*\p{L}*\.?[ \t]*(?:\n|$))|'.
                     '\s+(?:and|with|plus)\s+(?=[\d½¼¾⅓⅔]\S*\s*\S*\s+[a-z])|'.
-                    '(?<=\p{L})[ \t]+(?:over|into|in|to)[ \t]+(?=[\d½¼¾⅓⅔][\d.,\/]*\s*(?:g|kg|ml|cl|dl|l|oz|fl|cups?|tbsp|tsp|pints?|quarts?|lbs?)\b\.?[ \t]+'.
-                    '(?!jars?\b|bottles?\b)\p{L}))/iu',
+                    '(?<=\p{L})[ \t]+(?:over|into|in|to)[ \t]+(?=[\d½¼¾⅓⅔][\d.,\/]*\s*'.
+                    '(?:g|kg|ml|cl|dl|l|oz|fl|cups?|tbsp|tsp|pints?|quarts?|lbs?)\b\.?[ \t]+(?!jars?\b|bottles?\b)\p{L}))/iu',
                 "\n",
                 $text,
             ) ?? $text;

@@ -102,7 +102,11 @@ final readonly class SaidAmount
         return [...$this->comesOut($left), ...$this->jar($left)];
     }
 
-    /** @return array{}|array{finished: array{amount: string}} "300 mL of marshmallow root oil" is what is to come out; of an oil that is bought it is not */
+    /**
+     * "300 mL of marshmallow root oil" is what is to come out; of an oil that is bought it is not.
+     *
+     * @return array{}|array{finished: array{amount: string}}
+     */
     private function comesOut(Remainder $left): array
     {
         $amount = '(\d[\d.\/ ]*\s*(?:ml|cl|dl|l|litres?|liters?|fl\.?\s*oz|cups?))';

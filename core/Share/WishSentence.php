@@ -227,14 +227,11 @@ final class WishSentence
         $days = new SaidDay($this->kitchen->today());
         $day = SaidDay::PATTERN;
         $off = SaidDay::OFF;
-        $ready = '(?:ready|wanted|needed|done|finished)';
+        $ready = '(?:to\s+be\s+)?(?:ready|wanted|needed|done|finished)\s+';
+        $by = "(?:{$ready}(?:by|before|until|for|on)\\s+|(?:by|before|until)\\s+|(?=(?:for\\s+)?christmas)(?:for\\s+)?)";
         $found = [];
         $kinds = [
-            'ready_by' => [
-                "(?:to\\s+be\\s+)?(?:{$ready}\\s+(?:by|before|until|for|on)\\s+|by\\s+|before\\s+|until\\s+|(?=(?:for\\s+)?christmas)(?:for\\s+)?)".
-                "((?:the\\s+)?{$day})|(?:to\\s+be\\s+)?(?:{$ready}\\s+)?in\\s+({$off})(?:['’]?\\s+time)?",
-                true,
-            ],
+            'ready_by' => ["{$by}((?:the\\s+)?{$day})|(?:{$ready})?in\\s+({$off})(?:['’]?\\s+time)?", true],
             'begun' => ["(?:begun|standing\\s+since|since|it\\s+stands\\s+since)\\s+(?:on\\s+)?({$day})", false],
             'start' => ["(?:to\\s+)?(?:begin|start)(?:ning|ing)?\\s+(?:on\\s+)?({$day})|from\\s+({$day})", true],
         ];

@@ -158,10 +158,7 @@ it('makes a whole wish of one sentence, and leaves nothing out unsaid', function
         ['purple thing', 'under moon'],
     ],
     // Of an oil that nobody knows it is no oil of a herb that is to come out.
-    [
-        'calendula in 300 ml of moon oil',
-        ['herbs' => [['id' => 'calendula']], 'oils' => [['name' => 'moon oil']], 'oil_amount' => '300 ml'],
-    ],
+    ['calendula in 300 ml of moon oil', ['herbs' => [['id' => 'calendula']], 'oils' => [['name' => 'moon oil']], 'oil_amount' => '300 ml']],
     // Every part of it is said, and nothing is taken for another: what comes out is no herb, a weekday is no other day.
     [
         '300 mL of marshmallow-root oil for a salve, dried and cut, one to five in sunflower and jojoba, in pint jars, '.
@@ -304,10 +301,7 @@ it('plans what it read, or refuses it by its words', function (string $text, ?st
 })->with([
     ['a pint of calendula and yarrow in olive, slow cooker, for a salve, by 12 December', null],
     // It does not go into one of them, and two are offered.
-    [
-        '300 mL of marshmallow-root oil for a salve, dried, one to five in sunflower and jojoba, in pint jars, slow cooker, by Saturday 12 December',
-        'jar',
-    ],
+    ['300 mL of marshmallow-root oil for a salve, dried, one to five in sunflower and jojoba, in pint jars, slow cooker', 'jar'],
     ['300 mL of marshmallow-root oil, dried, one to five in sunflower and jojoba, in 2 pint jars, slow cooker', null],
     ['three parts linden to one part mullein in rice bran', null],
     ['six 50 ml bottles of helichrysum in jojoba for the face', null],

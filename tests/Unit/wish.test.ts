@@ -66,8 +66,10 @@ describe('what is not offered', () => {
 describe('the sentence of a wish that cannot be reckoned', () => {
   it('is the cook’s own, in the order of every other', () => {
     expect(sentence({}).text).toBe('As much as fits of calendula oil for the skin, dried, in olive oil, cold shelf.')
-    expect(sentence({ jar: 'p', jars: '2', ratio: '1:5', school: 'usual', ready_by: '2026-12-05' }).text).toBe(
-      '2 of the pint jar of calendula oil for the skin, dried, herb to oil 1:5, in olive oil, cold shelf, six weeks, ready by Saturday 5 December.',
+    const wished = { jar: 'p', jars: '2', ratio: '1:5', school: 'usual', ready_by: '2026-12-05' }
+    expect(sentence(wished).text).toBe(
+      '2 of the pint jar of calendula oil for the skin, dried, herb to oil 1:5, in olive oil, cold shelf, six weeks, ' +
+        'ready by Saturday 5 December.',
     )
     expect(sentence({ oil_amount: '300 mL', herbs: [{ id: 'calendula', amount: '50 g' }] }).text).toMatch(
       /^50 g of herb and 300 mL of oil of calendula/,
