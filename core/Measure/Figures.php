@@ -81,7 +81,7 @@ final class Figures
     private static function words(string $text, string ...$before): string
     {
         return preg_replace_callback(
-            '/(?<![\p{L}\d-])(?:'.self::anyWord().')\b(?='.implode('|', $before).')/iu',
+            '/(?<![\p{L}\d-])(?:'.self::anyWord().')\b(?!-)(?='.implode('|', $before).')/iu',
             self::figure(...),
             $text,
         ) ?? $text;

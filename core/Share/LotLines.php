@@ -33,6 +33,9 @@ final readonly class LotLines
 
     private const BEST_BEFORE = 'best\s+before(?:\s+end)?|best\s+by|use\s+by|use\s+before|bbe?|exp(?:iry|ires)?';
 
+    /** How it was got, with a day or a place behind it: "hand picked rose petals" are not picked anywhere. */
+    private const GOT_THEN = '(?:opened|bought|picked|gathered|foraged)\s+(?:(?:on|in|at|from)\s+|(?=\d|today\b|yesterday\b|last\b|this\b))';
+
     /** A day that could not be read, and how large each of several is. */
     private const NO_PLACE =
         '/\beach$|^\d+\s+'.
@@ -113,12 +116,9 @@ final readonly class LotLines
         $parted = [];
         foreach (array_filter(array_map(trim(...), $pieces), fn (string $piece) => $piece !== '') as $piece) {
             $piece = preg_replace('/^(\p{L}[^()]*?)\s*\((\d[^()]*)\)/u', '$1 $2', $piece) ?? $piece;
-            if (preg_match('/^(.*\S)\s*@\s*(\S.*)$/u', $piece, $m) === 1) {
+            if (preg_match('/^(.*\S)\s*@\s*(\p{Sc}?\s*\d.*)$/u', $piece, $m) === 1) {
                 array_push($parted, $m[1], $m[2]);
-            } elseif (
-                preg_match('/^(.*\S)\s+((?:'.self::BEST_BEFORE.'|opened|bought|picked|gathered|foraged)\b\s*\S.*)$/iu', $piece, $m) ===
-                1
-            ) {
+            } elseif (preg_match('/^(.*\S)\s+((?:'.self::BEST_BEFORE.')\b\s*\S.*|'.self::GOT_THEN.'.*)$/iu', $piece, $m) === 1) {
                 array_push($parted, $m[1], $m[2]);
             } else {
                 $parted[] = $piece;

@@ -219,7 +219,7 @@ final class PastedRecipe
             return;
         }
         if ($oil !== null && mb_strlen($line) < 60) {
-            $this->oils[] = ['id' => $oil['id'], 'name' => $oil['name'], 'ml' => null, 'typed' => ''];
+            $this->unmeasured($oil);
             $this->say(
                 $line,
                 'oil',
@@ -302,10 +302,12 @@ final class PastedRecipe
     {
         $left = new Remainder($line);
         $cover = $this->amount->covers($left);
-        $byJar = $this->amount->byJar($left)['by_jar'] ?? [];
+        // A spoon full of it is no jar.
+        $byJar = preg_match('/\bjars?\b/iu', $line) === 1 ? $this->amount->byJar($left)['by_jar'] ?? [] : [];
         if ($byJar === [] && $cover === null) {
             return false;
         }
+        $again = isset($byJar['fill'], $this->byJar['fill']);
         $this->byJar += $byJar + ($cover === null ? [] : ['cover' => $cover]);
         $this->jar = $this->jar ?: $this->amount->jar($left);
         $oil = $herb = null;
@@ -319,7 +321,7 @@ final class PastedRecipe
                     : null;
         }
         if ($oil !== null) {
-            $this->oils[] = ['id' => $oil['id'], 'name' => $oil['name'], 'ml' => null, 'typed' => ''];
+            $this->unmeasured($oil);
         }
         if (isset($herb[0])) {
             $this->herbs[] = $herb[0];
@@ -328,10 +330,11 @@ final class PastedRecipe
             $herb === null ? '' : $herb[1].', '.($herb[0]['state'] ?? ''),
             $oil === null ? '' : $oil['name'],
             isset($byJar['fill']) ? 'a jar '.ByJar::SAID[$byJar['fill']] : '',
+            $again ? 'the jar is filled as the first line says' : '',
             ($byJar['cover'] ?? $cover) === ByJar::BRIM ? 'to the brim' : (isset($cover) ? "covered by {$cover}" : ''),
         ]);
         $says = ucfirst(implode('; ', $said)).'.'.(($herb[2] ?? []) === [] ? '' : ' '.ucfirst(implode('; ', $herb[2])).'.');
-        $this->say($line, $herb !== null ? 'herb' : ($oil !== null ? 'oil' : 'step'), $says, ($herb[2] ?? []) !== []);
+        $this->say($line, $herb !== null ? 'herb' : ($oil !== null ? 'oil' : 'step'), $says, $again || ($herb[2] ?? []) !== []);
 
         return true;
     }
@@ -341,7 +344,7 @@ final class PastedRecipe
     {
         $oil = $this->words->oil($rest);
         if ($oil !== null) {
-            $this->oils[] = ['id' => $oil['id'], 'name' => $oil['name'], 'ml' => null, 'typed' => ''];
+            $this->unmeasured($oil);
             $this->oilParts[$oil['name']] = ($this->oilParts[$oil['name']] ?? 0.0) + $parts;
             $says = sprintf(
                 '%s, %s.%s',
@@ -366,6 +369,12 @@ final class PastedRecipe
             ucfirst(implode('; ', ["{$name}, {$herb['state']}", self::inParts($parts), ...$guesses])).'.',
             $guesses !== [],
         );
+    }
+
+    /** @param  array{id: string, name: string}  $oil of which it is not said how much */
+    private function unmeasured(array $oil): void
+    {
+        $this->oils[] = ['id' => $oil['id'], 'name' => $oil['name'], 'ml' => null, 'typed' => ''];
     }
 
     private static function inParts(float $parts): string

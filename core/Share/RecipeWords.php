@@ -63,7 +63,7 @@ final readonly class RecipeWords
         '(?:it|them|the|an?|all|your|up|in|on|to|with|until|over|well|gently|sure|down|out)\b)/iu';
 
     public const METHODS = [
-        'slow-cooker' => '/\b(slow[\s-]*cook|crock)/i',
+        'slow-cooker' => '/\bslow[\s-]*cook/i',
         'double-boiler' => '/\bdouble[\s-]*boiler|bain[\s-]*marie/i',
         'solar' => '/\b(sun|sunny|solar|window\s*sill)\b/i',
         'incubator' => '/\byogh?urt/i',
@@ -397,7 +397,7 @@ final readonly class RecipeWords
         // "Leave-in hair oil" is a name, "Fill a jar with petals" none.
         $step =
             $this->isStep($line) &&
-            (str_ends_with($bare, '.') || $this->knownHerb($line) !== null || preg_match('/\b(?:oil|salve|balm|rub)$/u', $bare) !== 1);
+            (str_ends_with($bare, '.') || $this->knownHerb($line) !== null || preg_match('/\b(?:oil|salve|balm|rub)s?$/u', $bare) !== 1);
 
         return preg_match('/\d|[½¼¾⅓⅔]/u', $line) !== 1 && mb_strlen($line) <= 80 && ! $this->isMethod($line) && ! $step;
     }

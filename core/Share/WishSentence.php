@@ -233,7 +233,7 @@ final class WishSentence
         $kinds = [
             'ready_by' => ["{$by}((?:the\\s+)?{$day})|(?:{$ready})?in\\s+({$off})(?:['’]?\\s+time)?", true],
             'begun' => ["(?:begun|standing\\s+since|since|it\\s+stands\\s+since)\\s+(?:on\\s+)?({$day})", false],
-            'start' => ["(?:to\\s+)?(?:begin|start)(?:ning|ing)?\\s+(?:on\\s+)?({$day})|from\\s+({$day})", true],
+            'start' => ["(?:to\\s+)?(?:begin|start)(?:ning|ing)?\\s+(?:on\\s+)?({$day})|from\\s+({$day})(?!['’]s)", true],
         ];
         foreach ($kinds as $field => [$pattern, $ahead]) {
             $m = $this->left->take($pattern);

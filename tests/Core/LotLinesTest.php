@@ -91,6 +91,14 @@ it('reads a lot as it is written on a lid', function (string $line, array $lot) 
     ],
     'in brackets' => ['olive oil (1 gallon)', ['kind' => 'carrier', 'material' => 'olive', 'amount' => '1 gallon']],
     'at a price' => ['100 g nettle @ 3.20', ['kind' => 'herb', 'material' => 'nettle-leaf', 'amount' => '100 g', 'price' => '3.20']],
+    'picked by hand' => [
+        '40 g hand picked heather, from isa@the moor',
+        ['kind' => 'herb', 'material' => 'heather', 'amount' => '40 g', 'got_where' => 'isa@the moor'],
+    ],
+    'bought, in one breath' => [
+        '40 g heather bought at the fair',
+        ['kind' => 'herb', 'material' => 'heather', 'amount' => '40 g', 'got_how' => 'bought', 'got_where' => 'fair'],
+    ],
     'opened, in one breath' => [
         'jojoba 250 ml opened in May',
         ['kind' => 'carrier', 'material' => 'jojoba', 'amount' => '250 ml', 'opened_on' => '2026-05-01'],

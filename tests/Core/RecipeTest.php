@@ -206,6 +206,19 @@ it('reads plain lines into a wish', function (string $text, array $wish, array $
         ],
         ['herb', 'oil', 'method*'],
     ],
+    'two by the jar, and a spoon full of a third' => [
+        "½ jar of dried rose petals\n1/4 jar of dried lavender\na spoon full of dried yarrow\nolive oil",
+        [
+            'herbs' => [
+                ['id' => 'rose-petal', 'state' => 'dried'],
+                ['id' => 'lavender', 'state' => 'dried'],
+                ['id' => 'yarrow', 'state' => 'dried'],
+            ],
+            'oils' => [['id' => 'olive']],
+            'by_jar' => ['fill' => 'half'],
+        ],
+        ['herb', 'herb*', 'herb*', 'oil*'],
+    ],
     'half a jar, and to the brim' => [
         "½ jar of dried rose petals\nolive oil to the brim",
         [
