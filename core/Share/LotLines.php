@@ -34,7 +34,7 @@ final readonly class LotLines
     private const BEST_BEFORE = 'best\s+before(?:\s+end)?|best\s+by|use\s+by|use\s+before|bbe?|exp(?:iry|ires)?';
 
     /** How it was got, with a day or a place behind it: "hand picked rose petals" are not picked anywhere. */
-    private const GOT_THEN = '(?:opened|bought|picked|gathered|foraged)\s+(?:(?:on|in|at|from)\s+|(?=\d|today\b|yesterday\b|last\b|this\b))';
+    private const GOT_THEN = '(?:opened|bought|picked|gathered|foraged)\s+(?:(?:on|in|at|from)\s+|(?=\d|today|yesterday|last\b|this\b))';
 
     /** A day that could not be read, and how large each of several is. */
     private const NO_PLACE =
