@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Kettle\Share;
 
 use Kettle\Material\Cupboard;
-use Kettle\Measure\Figures;
 use Kettle\Measure\Kind;
 use Kettle\Recipe\Kitchen;
 
@@ -46,20 +45,22 @@ final class PastedProduct
     /** What is told in parts comes to so much, g. */
     private const WHOLE_G = 100;
 
+    private const PARTS = ' parts';
+
     /** @var list<array{line: string, as: string, says: string, guess: bool}> */
     private array $lines = [];
 
     /** @var array<string, list<array<string, mixed>>> by field of the wish */
     private array $parts = [];
 
-    /** @var list<array{string, int, float}> field, place in it and number of parts of what is told in parts */
-    private array $inParts = [];
-
     private readonly RecipeWords $words;
+
+    private readonly RecipeLines $recipe;
 
     public function __construct(private readonly Cupboard $cupboard, Kitchen $kitchen)
     {
         $this->words = new RecipeWords($cupboard, $kitchen);
+        $this->recipe = new RecipeLines($cupboard, $this->words);
     }
 
     /** @throws RecipeException when there is nothing in it that goes into a product */
@@ -75,9 +76,8 @@ final class PastedProduct
             throw RecipeException::tooLong();
         }
         $this->lines = $this->parts = [];
-        $this->inParts = [];
-        $lines = $this->words->split(Figures::ascii($text));
-        $name = $lines !== [] && ! $this->isPart($lines[0]) && $this->words->isName($lines[0]) ? array_shift($lines) : '';
+        $lines = $this->recipe->split($text);
+        $name = $lines !== [] && ! $this->isPart($lines[0]) && $this->recipe->isName($lines[0]) ? array_shift($lines) : '';
         if ($name !== '') {
             $this->say($name, 'name', '', false);
         }
@@ -98,12 +98,16 @@ final class PastedProduct
     /** What is told in parts is weighed, so much in all; what was made of it, in words, or null where nothing is in parts. */
     private function weighed(): ?string
     {
-        $all = array_sum(array_column($this->inParts, 2));
-        foreach ($this->inParts as [$field, $at, $parts]) {
-            $this->parts[$field][$at]['amount'] = sprintf('%s g', round(($parts / $all) * self::WHOLE_G, 1));
+        $many = fn (mixed $amount): float => is_string($amount) && str_ends_with($amount, self::PARTS) ? (float) $amount : 0.0;
+        $all = array_sum(array_map($many, array_column(array_merge([], ...array_values($this->parts)), 'amount')));
+        foreach ($all > 0.0 ? $this->parts : [] as $field => $each) {
+            foreach ($each as $at => $part) {
+                $parts = $many($part['amount'] ?? null);
+                $parts > 0.0 && ($this->parts[$field][$at]['amount'] = sprintf('%s g', round(($parts / $all) * self::WHOLE_G, 1)));
+            }
         }
 
-        return $this->inParts === []
+        return $all <= 0.0
             ? null
             : sprintf('Parts are taken by weight, %d g of them in all: change the amounts for more or less.', self::WHOLE_G);
     }
@@ -126,16 +130,15 @@ final class PastedProduct
 
     private function line(string $line): void
     {
-        if ($this->words->isHeading($line)) {
+        if ($this->recipe->isHeading($line)) {
             return;
         }
         $written = $line;
-        $line = $this->words->amountFirst($line);
+        $line = $this->recipe->amountFirst($line);
         [$amount, $typed, $rest] = $this->words->amount($line);
-        $count = $amount === null ? $this->words->count($line) : null;
-        $parts = $count !== null && preg_match('/^parts?\s+(?:of\s+)?(.+)$/iu', $count[2], $of) === 1 ? $count[0] : null;
+        $parts = $amount === null ? $this->words->parts($line) : null;
         if ($parts !== null) {
-            [$typed, $rest] = [sprintf('%g parts', $parts), $of[1]];
+            [$typed, $rest] = [$parts[0].self::PARTS, $parts[1]];
         } elseif ($amount === null || $amount->kind === Kind::Time) {
             // "A few drops of lavender": something goes in, and how much is not said.
             $isAmount = preg_match('/^[\d½¼¾⅓⅔]|\bdrops?\b|\d\s*(?:g|kg|ml|oz|cups?|tbsp|tsp)\b/iu', $written) === 1;
@@ -148,7 +151,6 @@ final class PastedProduct
 
             return;
         }
-        $before = array_map(count(...), $this->parts);
         $plain = mb_strtolower(trim(preg_replace('/\([^)]*\)|,.*$/u', ' ', $rest) ?? $rest));
         $this->scent($line, $typed, $plain) ||
             $this->firm($line, $typed, $plain) ||
@@ -156,12 +158,7 @@ final class PastedProduct
             $this->oil($line, $typed, $rest) ||
             $this->say($line, 'unread', 'What this is was not known, so it is left out.', false);
         $last = array_pop($this->lines);
-        $last === null || ($this->lines[] = $this->words->asWritten($last, $written));
-        foreach ($this->parts as $field => $all) {
-            if ($parts !== null && count($all) > ($before[$field] ?? 0)) {
-                $this->inParts[] = [$field, count($all) - 1, $parts];
-            }
-        }
+        $last === null || ($this->lines[] = $this->recipe->asWritten($last, $written));
     }
 
     /** By the drop, or called essential: one that no table knows is named, and not taken for another. */

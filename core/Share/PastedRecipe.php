@@ -8,11 +8,8 @@ use Kettle\Infusion\Method;
 use Kettle\Infusion\Methods;
 use Kettle\Material\Counts;
 use Kettle\Material\Cupboard;
-use Kettle\Material\State;
 use Kettle\Measure\Amount;
 use Kettle\Measure\AmountWriter;
-use Kettle\Measure\Density;
-use Kettle\Measure\Figures;
 use Kettle\Measure\Kind;
 use Kettle\Recipe\ByJar;
 use Kettle\Recipe\Kitchen;
@@ -26,11 +23,6 @@ final class PastedRecipe
     private const MOST_LINES = 200;
 
     private const LONGEST = 300;
-
-    private const METRIC = '/\d\s*(g|gr|grams?|kg|ml|millilit\w*|cl|dl|l|lit\w*)\b/i';
-
-    private const CUSTOMARY =
-        '/\d\s*(cups?|c\.|tbsp\.?|tsp\.?|tablespoons?|teaspoons?|'.'fl\.?\s*oz|oz|ounces?|lbs?|pounds?|pints?|quarts?)(?![a-z])/i';
 
     /** @var list<array{line: string, as: string, says: string, guess: bool}> */
     private array $lines = [];
@@ -60,15 +52,24 @@ final class PastedRecipe
 
     private readonly RecipeWords $words;
 
+    private readonly RecipeLines $recipe;
+
     private readonly Counts $counts;
 
-    private readonly SaidAmount $amount;
+    private readonly JarLine $jarLine;
+
+    private readonly HerbLine $herbLine;
+
+    private readonly OilLine $oilLine;
 
     public function __construct(private readonly Cupboard $cupboard, private readonly Methods $methods, private readonly Kitchen $kitchen)
     {
         $this->words = new RecipeWords($cupboard, $kitchen);
+        $this->recipe = new RecipeLines($cupboard, $this->words);
         $this->counts = new Counts($cupboard->tables());
-        $this->amount = new SaidAmount($kitchen, $this->words);
+        $this->jarLine = new JarLine(new SaidAmount($kitchen, $this->words), $this->words);
+        $this->herbLine = new HerbLine($cupboard, $this->words, $this->counts);
+        $this->oilLine = new OilLine($cupboard);
         $this->time = InfusingTime::of([], $this->words);
     }
 
@@ -79,7 +80,7 @@ final class PastedRecipe
         $this->method = null;
         $this->methodSaid = false;
         $name = '';
-        $lines = $this->words->split(Figures::ascii($text));
+        $lines = $this->recipe->split($text);
         $this->time = InfusingTime::of(array_slice($lines, 0, self::MOST_LINES), $this->words);
         // What it is for counts for every line, wherever it stands.
         $this->purpose = null;
@@ -102,8 +103,8 @@ final class PastedRecipe
             }
             if (
                 $i === 0 &&
-                ! $this->words->isHeading($line) &&
-                $this->words->isName($line) &&
+                ! $this->recipe->isHeading($line) &&
+                $this->recipe->isName($line) &&
                 $this->words->count($line) === null &&
                 ! $this->counts->isCounted($line)
             ) {
@@ -119,16 +120,14 @@ final class PastedRecipe
 
                 continue;
             }
-            $this->words->isHeading($line) ? $this->say($line, 'step', 'A heading.', false) : $this->line($line);
+            $this->recipe->isHeading($line) ? $this->say($line, 'step', 'A heading.', false) : $this->line($line);
             // As it was written, and not with its amount put first.
             $last = array_pop($this->lines);
-            $last === null || ($this->lines[] = $this->words->asWritten($last, $line));
+            $last === null || ($this->lines[] = $this->recipe->asWritten($last, $line));
         }
         if ($this->herbs === [] && $this->oils === []) {
             throw RecipeException::nothingFound();
         }
-        $notes = $this->notes($text);
-
         $wish = new PastedWish(
             $this->cupboard,
             $this->methods,
@@ -144,12 +143,14 @@ final class PastedRecipe
             $this->oilParts,
         );
 
+        $notes = $wish->looseEnds($text);
+
         return new ReadRecipe($name, '', $wish->wish($notes), $this->lines, $notes);
     }
 
     private function line(string $line): void
     {
-        $line = $this->words->amountFirst($line);
+        $line = $this->recipe->amountFirst($line);
         [$amount, $typed, $rest, $aside] = $this->words->amount($line);
         $late = '/\b(bees?wax|wax|vitamin\s*e|essential\s+oils?)\b/i';
         if (preg_match($late, $amount === null ? $line : $rest) === 1 && ($amount !== null || mb_strlen($line) < 60)) {
@@ -166,13 +167,14 @@ final class PastedRecipe
             }
             $oil = $this->words->oil($rest);
             if ($oil !== null) {
-                $this->takeOil($line, $amount, $typed, $oil, $aside);
+                ['oil' => $this->oils[], 'says' => $says, 'guess' => $guess] = $this->oilLine->measured($amount, $typed, $oil, $aside);
+                $this->say($line, 'oil', $says, $guess);
             } elseif ($amount->kind === Kind::Time) {
                 $this->step($line);
             } elseif (preg_match('/\bwater\b/i', $rest) === 1) {
                 $this->say($line, 'unread', 'Water: not taken into the oil.', false);
             } else {
-                $this->takeHerb($line, $amount, $typed, $rest, $aside);
+                $this->takeHerb($line, $this->measuredHerb($amount, $typed, $rest, $aside));
             }
 
             return;
@@ -180,14 +182,15 @@ final class PastedRecipe
         if ($this->takeByJar($line)) {
             return;
         }
-        $count = $this->words->count($line);
-        if ($count !== null && preg_match('/^parts?\s+(?:of\s+)?(.+)$/iu', $count[2], $of) === 1) {
-            $this->takeParts($line, $count[0], $of[1]);
+        $parts = $this->words->parts($line);
+        if ($parts !== null) {
+            $this->takeParts($line, ...$parts);
 
             return;
         }
+        $count = $this->words->count($line);
         if ($count !== null && $this->isOfCounted($count[2])) {
-            $this->takeCounted($line, $count[0], $count[1], $count[2]);
+            $this->takeHerb($line, $this->herbLine->counted($count[0], $count[1], $count[2], $this->purpose === 'kitchen'));
 
             return;
         }
@@ -203,7 +206,7 @@ final class PastedRecipe
         $herb = $this->words->knownHerb($line);
         $oil = $this->words->oil($line);
         $there = $oil !== null && in_array($oil['id'], array_column($this->oils, 'id'), true);
-        if ($this->words->isStep($line)) {
+        if ($this->recipe->isStep($line)) {
             // "Pour the oil over the herbs" names none; "cover with olive oil" names one, where none was named before.
             $herb = $this->herbs === [] ? $herb : null;
             $oil = $oil === null || $oil['id'] === '' || $this->oils !== [] ? null : $oil;
@@ -223,14 +226,14 @@ final class PastedRecipe
             $this->say(
                 $line,
                 'oil',
-                ucfirst($oil['name']).', with no amount.'.($oil['id'] === '' ? ' '.self::ask($oil['name']) : ''),
+                ucfirst($oil['name']).', with no amount.'.($oil['id'] === '' ? ' '.OilLine::ask($oil['name']) : ''),
                 true,
             );
         } elseif ($herb !== null && mb_strlen($line) < 60) {
-            $this->takeHerb($line, null, '', $line, null);
+            $this->takeHerb($line, $this->herbOf($line));
         } else {
             $purpose = $this->words->purpose($line);
-            $step = $this->words->isStep($line);
+            $step = $this->recipe->isStep($line);
             $this->say(
                 $line,
                 $purpose === null && ! $step ? 'unread' : 'step',
@@ -253,73 +256,18 @@ final class PastedRecipe
             ($this->counts->isCounted($rest) || $this->words->knownHerb($rest) !== null);
     }
 
-    /** @param  array{id: string, name: string}  $oil */
-    private function takeOil(string $line, Amount $amount, string $typed, array $oil, ?Amount $aside): void
-    {
-        $known = $oil['id'] !== '';
-        // Of an oil that nobody knows, the weight is taken to be an oil's, until it is chosen.
-        $density = $known ? $this->cupboard->carrier($oil['id'])->at20 : Density::gramsPerMl(0.915);
-        $ml = $amount->kind === Kind::Mass ? $density->volumeOf($amount->value) : $amount->value;
-        $says = sprintf('%s of %s.', AmountWriter::plain($ml, Kind::Volume), $oil['name']);
-        $guess = ! $known;
-        if ($amount->low < $amount->high) {
-            $says .= ' The middle of what is written.';
-            $guess = true;
-        }
-        if ($aside !== null) {
-            $beside = $aside->kind === Kind::Mass ? $density->volumeOf($aside->value) : $aside->value;
-            if (abs($beside / $ml - 1) > 0.12) {
-                $says = sprintf(
-                    '%s of %s, as the brackets say; the two amounts written are not the same.',
-                    AmountWriter::plain($beside, Kind::Volume),
-                    $oil['name'],
-                );
-                $guess = true;
-            }
-            [$ml, $typed] = [$beside, round($beside, 1).' mL'];
-        }
-        if (! $known) {
-            $says .= ' '.self::ask($oil['name']);
-        }
-        $this->oils[] = [
-            'id' => $oil['id'],
-            'name' => $oil['name'],
-            'ml' => $ml,
-            'typed' => $amount->low < $amount->high ? round($ml, 1).' mL' : $typed,
-        ];
-        $this->say($line, 'oil', $says, $guess);
-    }
-
-    private static function ask(string $name): string
-    {
-        return mb_strtolower($name) === 'oil'
-            ? 'Which oil is not said: choose it at the Bench.'
-            : sprintf('“%s” is not in the tables: choose an oil at the Bench. None is taken for it.', $name);
-    }
-
     /** "A jar half full of dried petals", "cover with oil by an inch": false where a line says nothing like it. */
     private function takeByJar(string $line): bool
     {
-        $left = new Remainder($line);
-        $cover = $this->amount->covers($left);
-        // A spoon full of it is no jar.
-        $byJar = preg_match('/\bjars?\b/iu', $line) === 1 ? $this->amount->byJar($left)['by_jar'] ?? [] : [];
-        if ($byJar === [] && $cover === null) {
+        $read = $this->jarLine->read($line, array_column($this->oils, 'id'));
+        if ($read === null) {
             return false;
         }
+        ['by_jar' => $byJar, 'cover' => $cover, 'oil' => $oil] = $read;
         $again = isset($byJar['fill'], $this->byJar['fill']);
         $this->byJar += $byJar + ($cover === null ? [] : ['cover' => $cover]);
-        $this->jar = $this->jar ?: $this->amount->jar($left);
-        $oil = $herb = null;
-        foreach (preg_split('/\s*[;,]\s*/u', trim($left->text), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $piece) {
-            $named = $this->words->oil($piece);
-            $oil ??=
-                $named === null || $named['id'] === '' || in_array($named['id'], array_column($this->oils, 'id'), true) ? null : $named;
-            $herb ??=
-                $named === null && $this->words->knownHerb($piece) !== null
-                    ? $this->herb($piece, $this->words->state($piece), false)
-                    : null;
-        }
+        $this->jar = $this->jar ?: $read['jar'];
+        $herb = $read['herb'] === null ? null : $this->herbOf($read['herb']);
         if ($oil !== null) {
             $this->unmeasured($oil);
         }
@@ -333,7 +281,7 @@ final class PastedRecipe
             $again ? 'the jar is filled as the first line says' : '',
             ($byJar['cover'] ?? $cover) === ByJar::BRIM ? 'to the brim' : (isset($cover) ? "covered by {$cover}" : ''),
         ]);
-        $says = ucfirst(implode('; ', $said)).'.'.(($herb[2] ?? []) === [] ? '' : ' '.ucfirst(implode('; ', $herb[2])).'.');
+        $says = ucfirst(implode('; ', $said)).self::guessed($herb[2] ?? []);
         $this->say($line, $herb !== null ? 'herb' : ($oil !== null ? 'oil' : 'step'), $says, $again || ($herb[2] ?? []) !== []);
 
         return true;
@@ -350,13 +298,13 @@ final class PastedRecipe
                 '%s, %s.%s',
                 ucfirst($oil['name']),
                 self::inParts($parts),
-                $oil['id'] === '' ? ' '.self::ask($oil['name']) : '',
+                $oil['id'] === '' ? ' '.OilLine::ask($oil['name']) : '',
             );
             $this->say($line, 'oil', $says, $oil['id'] === '');
 
             return;
         }
-        [$herb, $name, $guesses] = $this->herb($rest, $this->words->state($rest), false);
+        [$herb, $name, $guesses] = $this->herbOf($rest);
         if ($herb === null) {
             $this->say($line, 'unread', 'Nothing was made of it.', false);
 
@@ -382,14 +330,16 @@ final class PastedRecipe
         return sprintf('%s %s', round($parts, 3), $parts === 1.0 ? 'part' : 'parts');
     }
 
-    private function takeHerb(string $line, ?Amount $amount, string $typed, string $rest, ?Amount $aside): void
+    /** @return array{array<string, string>|null, string, list<string>} as HerbLine has it */
+    private function herbOf(string $rest): array
     {
-        [$herb, $name, $guesses] = $this->herb($rest, $this->words->state($rest), false);
-        if ($herb === null) {
-            $this->say($line, 'unread', 'Nothing was made of it.', false);
+        return $this->herbLine->of($rest, false, $this->purpose === 'kitchen', $this->words->state($rest));
+    }
 
-            return;
-        }
+    /** @return array{array<string, string>|null, string, list<string>} as HerbLine has it, with how much of it */
+    private function measuredHerb(?Amount $amount, string $typed, string $rest, ?Amount $aside): array
+    {
+        [$herb, $name, $guesses] = $this->herbOf($rest);
         if ($aside !== null && $aside->kind === Kind::Mass) {
             $typed = round($aside->value, 1).' g';
         } elseif ($amount?->kind === Kind::Volume) {
@@ -398,110 +348,29 @@ final class PastedRecipe
         if (preg_match('/(?<![\d])\d+(?:\.\d+)?\s*(-|–|to)\s*\d+(?!\s*\/)/u', $typed) === 1) {
             $guesses[] = 'the middle of what is written';
         }
-        if ($typed !== '') {
-            $herb['amount'] = $typed;
-        }
-        // "Fill a jar with calendula", and then how much of it.
-        $bare = array_filter($this->herbs, fn (array $each) => ($each['id'] ?? '') === ($herb['id'] ?? null) && ! isset($each['amount']));
-        $this->herbs[array_key_first($bare) ?? count($this->herbs)] = $herb;
-        $this->say(
-            $line,
-            'herb',
-            ucfirst($name.', '.$herb['state']).'.'.($guesses === [] ? '' : ' '.ucfirst(implode('; ', $guesses)).'.'),
-            $guesses !== [],
-        );
+
+        return [$herb === null ? null : $herb + ($typed === '' ? [] : ['amount' => $typed]), $name, $guesses];
     }
 
-    /** "4 cloves of garlic": so many of them, with what they weigh, about. */
-    private function takeCounted(string $line, float $least, float $most, string $rest): void
+    /** @param  array{array<string, string>|null, string, list<string>}  $read as HerbLine has it */
+    private function takeHerb(string $line, array $read): void
     {
-        $garlic = preg_match('/^cloves?\s*$/i', trim($rest, ' .,')) === 1;
-        [$herb, $name, $guesses] = $this->herb($garlic ? 'garlic' : $rest, $this->words->state($rest), true);
+        [$herb, $name, $guesses] = $read;
         if ($herb === null) {
             $this->say($line, 'unread', 'Nothing was made of it.', false);
 
             return;
         }
-        if ($garlic) {
-            $guesses[] = 'cloves are taken to be of garlic; if the spice is meant, change it';
-        }
-        $known = isset($herb['id']) ? $this->cupboard->herb($herb['id']) : null;
-        $each = $this->counts->of($rest, $known, State::from($herb['state']));
-        $state = $this->words->state($rest);
-        if ($each === null && $state === null && ($other = $this->counts->of($rest, $known, null)) !== null) {
-            // A stick of cinnamon is never fresh.
-            [$each, $herb['state']] = [$other, $other['state']->value];
-            $guesses = array_filter($guesses, fn (string $guess) => ! str_contains($guess, 'fresh is a guess'));
-        }
-        if ($each === null) {
-            $guesses[] = 'how much they weigh is not known: weigh them';
-        } else {
-            $grams = (($least + $most) / 2) * $each['g'];
-            $herb['amount'] = round($grams, $grams < 10 ? 1 : 0).' g';
-            $guesses[] = sprintf(
-                'about %s, between %s and %s: weigh it',
-                $herb['amount'],
-                AmountWriter::plain($least * $each['low'], Kind::Mass),
-                AmountWriter::plain($most * $each['high'], Kind::Mass),
-            );
-        }
-        $this->herbs[] = $herb;
-        $this->say($line, 'herb', ucfirst($name.', '.$herb['state']).'. '.ucfirst(implode('; ', $guesses)).'.', true);
+        // "Fill a jar with calendula", and then how much of it.
+        $bare = array_filter($this->herbs, fn (array $each) => ($each['id'] ?? '') === ($herb['id'] ?? null) && ! isset($each['amount']));
+        $this->herbs[array_key_first($bare) ?? count($this->herbs)] = $herb;
+        $this->say($line, 'herb', ucfirst($name.', '.$herb['state']).self::guessed($guesses), $guesses !== []);
     }
 
-    /**
-     * The herb a text speaks of, as a wish has it. Where it does not say dried, ground or powder, what is counted, and what
-     * is a kitchen's plant, is taken to be fresh: to be wrong that way harms nobody.
-     *
-     * @return array{array<string, string>|null, string, list<string>} its name, and what was guessed; null where there is none
-     */
-    private function herb(string $rest, ?string $state, bool $counted): array
+    /** @param  list<string>  $guesses */
+    private static function guessed(array $guesses): string
     {
-        $known = $this->words->knownHerb($rest);
-        $form = $this->words->form($rest);
-        $words = implode('|', [
-            'dried',
-            'dry',
-            'fresh(ly)?',
-            'raw',
-            'wilted',
-            'just',
-            'picked',
-            'chopped',
-            'crushed',
-            'cut',
-            'whole',
-            'loosely',
-            'lightly',
-            'packed',
-            'organic',
-            'powdered',
-            'ground',
-            'of',
-            ...$counted ? [...$this->counts->words(), 'large', 'small', 'medium', 'big', 'fat', 'ripe'] : [],
-        ]);
-        $name = trim(preg_replace('/\s+/', ' ', preg_replace('/[(,].*$|\b('.$words.')\b/iu', ' ', $rest) ?? '') ?? '');
-        if ($known === null && ($name === '' || mb_strlen($name) > 40 || str_word_count($name) > 4)) {
-            return [null, '', []];
-        }
-        $guesses = [];
-        $herb = $known === null ? ['name' => $name, 'form' => $form ?? 'thin-leaf'] : ['id' => $known['id']];
-        if ($known === null) {
-            $guesses[] = sprintf('“%s” is not in the list; how it is cut is a guess', $name);
-        } elseif ($form !== null && $this->cupboard->form($form)->traits->powder) {
-            $herb['form'] = $form;
-        }
-        $plant = $known === null ? null : $this->cupboard->herb($known['id']);
-        // A powder or a tea bag is dry by nature.
-        $dry = $this->cupboard->form($herb['form'] ?? ($plant->form ?? 'thin-leaf'))->waterFresh === null;
-        if ($state === null && ! $dry) {
-            $fresh = $counted || $this->purpose === 'kitchen' || ($plant !== null && $plant->isWatery());
-            $state = $fresh ? 'fresh' : 'dried';
-            $guesses[] = sprintf('whether it is dried is not said: %s is a guess', $state);
-        }
-        $herb['state'] = $state ?? 'dried';
-
-        return [$herb, $known['name'] ?? $name, $guesses];
+        return '.'.($guesses === [] ? '' : ' '.ucfirst(implode('; ', $guesses)).'.');
     }
 
     private function step(string $line): void
@@ -526,26 +395,6 @@ final class PastedRecipe
             $said === [] ? 'A step; nothing new in it.' : 'Taken as: '.implode(', ', $said).'.',
             $said !== [],
         );
-    }
-
-    /** @return list<string> */
-    private function notes(string $text): array
-    {
-        $notes = [];
-        if (preg_match(self::METRIC, $text) === 1 && preg_match(self::CUSTOMARY, $text) === 1) {
-            $notes[] = sprintf(
-                'It is written in two systems of measures. A cup is taken as the house’s, %s; look at each amount.',
-                AmountWriter::plain($this->kitchen->writer()->cupMl(), Kind::Volume),
-            );
-        }
-        if ($this->herbs === []) {
-            $notes[] = 'No herb was found in it: choose one.';
-        }
-        if ($this->oils === []) {
-            $notes[] = 'No oil was found in it: choose one.';
-        }
-
-        return $notes;
     }
 
     private function say(string $line, string $as, string $says, bool $guess): void

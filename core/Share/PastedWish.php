@@ -10,11 +10,18 @@ use Kettle\Infusion\Variant;
 use Kettle\Material\Blend;
 use Kettle\Material\Cupboard;
 use Kettle\Material\HerbMix;
+use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Kind;
 use Kettle\Recipe\Kitchen;
 
 /** What was read from a pasted recipe, made into a wish. */
 final readonly class PastedWish
 {
+    private const METRIC = '/\d\s*(g|gr|grams?|kg|ml|millilit\w*|cl|dl|l|lit\w*)\b/i';
+
+    private const CUSTOMARY =
+        '/\d\s*(cups?|c\.|tbsp\.?|tsp\.?|tablespoons?|teaspoons?|'.'fl\.?\s*oz|oz|ounces?|lbs?|pounds?|pints?|quarts?)(?![a-z])/i';
+
     /**
      * @param  list<array<string, string>>  $herbs
      * @param  list<array{id: string, name: string, ml: ?float, typed: string}>  $oils
@@ -37,6 +44,26 @@ final readonly class PastedWish
         private array $jar,
         private array $oilParts,
     ) {}
+
+    /** @return list<string> what is to be looked at, or chosen, in what was read of a text */
+    public function looseEnds(string $text): array
+    {
+        $notes = [];
+        if (preg_match(self::METRIC, $text) === 1 && preg_match(self::CUSTOMARY, $text) === 1) {
+            $notes[] = sprintf(
+                'It is written in two systems of measures. A cup is taken as the house’s, %s; look at each amount.',
+                AmountWriter::plain($this->kitchen->writer()->cupMl(), Kind::Volume),
+            );
+        }
+        if ($this->herbs === []) {
+            $notes[] = 'No herb was found in it: choose one.';
+        }
+        if ($this->oils === []) {
+            $notes[] = 'No oil was found in it: choose one.';
+        }
+
+        return $notes;
+    }
 
     /**
      * @param  list<string>  $notes

@@ -53,15 +53,6 @@ final readonly class RecipeWords
         'skin' => '/\bskin|body\b/i',
     ];
 
-    /** What begins a line that tells what to do; words that begin a name as well do so only before such as "the" or "in". */
-    private const STEP =
-        '/^(?:(?:then|next|now|first|finally|when|once|after|gently|carefully|slowly)\b,?\s*)*'.
-        '(?:(?:pour|strain|stir|shake|cover|fill|put|place|set|leave|let|allow|melt|bring|turn|remove|add|combine|'.
-        'squeeze|bottle|label|store|keep|seal|cap|wash|wait|check|'.
-        'use|apply|do\s+not|don[’\']?t|infuse|steep|simmer|gather|spread|filter|discard|transfer|wipe|decant|swirl)\b(?!-)|'.
-        '(?:heat|warm|mix|blend|press|cut|chop|crush|grind|dry|clean|make|be|rub|massage|cook|bake|pick|wilt|pack|top|line)\s+'.
-        '(?:it|them|the|an?|all|your|up|in|on|to|with|until|over|well|gently|sure|down|out)\b)/iu';
-
     public const METHODS = [
         'slow-cooker' => '/\bslow[\s-]*cook/i',
         'double-boiler' => '/\bdouble[\s-]*boiler|bain[\s-]*marie/i',
@@ -158,62 +149,12 @@ final readonly class RecipeWords
         return [null, '', $line, null];
     }
 
-    /**
-     * An ingredient with its amount before it, however it is written: "olive oil: 250 ml", "beeswax 20 g", "calendula, a
-     * handful", "olive oil (1 cup)", "take 1 oz of petals". What is no ingredient stays as it is.
-     */
-    public function amountFirst(string $line): string
+    /** @return array{float, string}|null how many parts a line begins with, and of what */
+    public function parts(string $line): ?array
     {
-        $verb = '/^(?:take|use|add|pour|mix|combine|put|place|infuse|weigh(?:\s+out)?|measure(?:\s+out)?)\s+(?=[\d½¼¾⅓⅔]|an?\b|half\b)/iu';
-        $bare = preg_replace($verb, '', $line) ?? $line;
-        if ($bare !== $line && $this->amount($bare)[0] !== null) {
-            return $bare;
-        }
-        $number = '[\d½¼¾⅓⅔][^,:()]*';
-        $amount = "((?:{$number}|an?\\s[^,:()]*|half\\s[^,:()]*))";
-        if (
-            preg_match("/^(\\p{L}[^:()]*?)\\s*(?:[,:]|\\s[-–—])\\s*{$amount}$/u", $line, $m) !== 1 &&
-            preg_match("/^(\\p{L}[^:()]*?)\\s*\\({$amount}\\)$/u", $line, $m) !== 1 &&
-            preg_match("/^(\\p{L}[^:()\\d½¼¾⅓⅔]*?)\\s+({$number})$/u", $line, $m) !== 1
-        ) {
-            return $line;
-        }
-        [$read, , $rest] = $this->amount($m[2]);
-        $counted = $read === null ? $this->count($m[2]) : null;
-        $is = $counted === null ? $read !== null && $read->kind !== Kind::Time && $rest === '' : $this->isCounted($counted[2]);
+        $count = $this->count($line);
 
-        return $is &&
-            ! $this->isStep($line) &&
-            $this->warmth($m[2]) === null &&
-            preg_match('/\b(?:makes|yields?|serves|servings?|total|jar|bottle|tin)\b/iu', $m[1]) !== 1
-            ? "{$m[2]} {$m[1]}"
-            : $line;
-    }
-
-    /**
-     * What was made of a line, with the line as it was written; "a few" of something is a number by a guess.
-     *
-     * @param  array{line: string, as: string, says: string, guess: bool}  $made
-     * @return array{line: string, as: string, says: string, guess: bool}
-     */
-    public function asWritten(array $made, string $line): array
-    {
-        $loose =
-            ! $made['guess'] &&
-            ! in_array($made['as'], ['step', 'unread', 'name'], true) &&
-            preg_match('/\b(?:few|several)\b/iu', $line) === 1;
-
-        return [
-            'line' => $line,
-            'as' => $made['as'],
-            'says' => $loose ? rtrim($made['says'], '.').'; how many is a guess.' : $made['says'],
-            'guess' => $made['guess'] || $loose,
-        ];
-    }
-
-    private function isCounted(string $word): bool
-    {
-        return preg_match('/^(?:drops?|parts?)$/iu', trim($word)) === 1 || (new Counts($this->cupboard->tables()))->isCounted($word);
+        return $count !== null && preg_match('/^parts?\s+(?:of\s+)?(.+)$/iu', $count[2], $of) === 1 ? [$count[0], $of[1]] : null;
     }
 
     /** @return array{float, float, string}|null the least and most of a bare number a line begins with, and what comes after it */
@@ -366,90 +307,8 @@ final readonly class RecipeWords
         return $best === null ? null : ['id' => $best['id'], 'name' => $best['name']];
     }
 
-    /** A line that tells what to do, and is no ingredient. */
-    public function isStep(string $line): bool
-    {
-        return preg_match(self::STEP, trim($line)) === 1;
-    }
-
-    /** A heading over what follows, that says nothing of its own. */
-    public function isHeading(string $line): bool
-    {
-        return preg_match('/^(ingredients?|method|directions|instructions|steps?|you will need|for the (oil|infusion))\s*:?$/i', $line) ===
-            1;
-    }
-
     public function isMethod(string $line): bool
     {
         return $this->methods($line) !== [];
-    }
-
-    /** A first line with no amount in it, that is neither a step nor only the name of a herb or an oil. */
-    public function isName(string $line): bool
-    {
-        $bare = mb_strtolower(trim($line));
-        foreach ([...$this->cupboard->herbs(), ...$this->cupboard->carriers()] as $known) {
-            if ($bare === mb_strtolower($known->name)) {
-                return false;
-            }
-        }
-
-        // "Leave-in hair oil" is a name, "Fill a jar with petals" none.
-        $step =
-            $this->isStep($line) &&
-            (str_ends_with($bare, '.') || $this->knownHerb($line) !== null || preg_match('/\b(?:oil|salve|balm|rub)s?$/u', $bare) !== 1);
-
-        return preg_match('/\d|[½¼¾⅓⅔]/u', $line) !== 1 && mb_strlen($line) <= 80 && ! $this->isMethod($line) && ! $step;
-    }
-
-    /** @return list<string> */
-    public function split(string $text): array
-    {
-        $text = str_replace(["\r\n", "\r"], "\n", $text);
-        // "1 cup oil, 3 tbsp flowers": a comma or an "and" before an amount begins another line; "1 cup and 2 tbsp" is one amount.
-        $unit = implode(
-            '',
-            array_map(fn (string $unit) => "(?<!\\b{$unit})(?<!\\b{$unit}s)", [
-                'cup',
-                'tbsp',
-                'tsp',
-                'lb',
-                'oz',
-                'kg',
-                'pint',
-                'quart',
-                'pound',
-                'ounce',
-                'tablespoon',
-                'teaspoon',
-                'c',
-                'g',
-                'l',
-                'ml',
-            ]),
-        );
-        $text =
-            preg_replace(
-                '/'.
-                    $unit.
-                    // "calendula, 30 g" is one.
-                    '(?:[,;]\s*(?:and\s+)?(?=[\d½¼¾⅓⅔])(?![\d½¼¾⅓⅔][\d.,\/ ]*\s*\p{L}*\.?[ \t]*(?:\n|$))|'.
-                    '\s+(?:and|with|plus)\s+(?=[\d½¼¾⅓⅔]\S*\s*\S*\s+[a-z])|'.
-                    '(?<=\p{L})[ \t]+(?:over|into|in|to)[ \t]+(?=[\d½¼¾⅓⅔][\d.,\/]*\s*'.
-                    '(?:g|kg|ml|cl|dl|l|oz|fl|cups?|tbsp|tsp|pints?|quarts?|lbs?)\b\.?[ \t]+(?!jars?\b|bottles?\b)\p{L}))/iu',
-                "\n",
-                $text,
-            ) ?? $text;
-        // Of a line of prose each sentence is a line; "1 oz. of" ends none.
-        $text = preg_replace('/(?<=[\p{Ll})][.!]|\d[CF][.!]|\d\s[CF][.!])[ \t]+(?=\p{Lu})/u', "\n", $text) ?? $text;
-        $lines = [];
-        foreach (explode("\n", $text) as $line) {
-            $line = trim(preg_replace('/^\s*(?:[-*•·▢☐]|\d{1,2}[.)]\s)\s*/u', '', $line) ?? '');
-            if ($line !== '') {
-                $lines[] = $line;
-            }
-        }
-
-        return $lines;
     }
 }

@@ -27,7 +27,14 @@ final readonly class SaidDay
     public const OFF = '\d{1,2}\s+(?:day|week|month)s?';
 
     /** The weekday that stands before a day, and must be its own. */
-    private const BEFORE = '(?:on\s+)?(?:the\s+)?(?:(?:mon|tue|wed|thu|fri|sat|sun)[a-z]*\.?,?\s+(?:the\s+)?)?';
+    private const BEFORE = '(?:on\s+)?(?:the\s+)?(?:(?:'.self::SHORT.')'.self::AFTER_SHORT.')?';
+
+    /** A weekday, and the day behind it. */
+    private const NAMED = '('.self::SHORT.')'.self::AFTER_SHORT.'(?=.*\d)(.+)';
+
+    private const SHORT = 'mon|tue|wed|thu|fri|sat|sun';
+
+    private const AFTER_SHORT = '[a-z]*\.?,?\s+(?:the\s+)?';
 
     /** Few and several are no number of days. */
     private const AGO = '(?!few\b|several\b)(?:\d{1,3}|\p{L}{1,8})\s+(?:day|week|month|year)s?\s+ago';
@@ -49,7 +56,7 @@ final readonly class SaidDay
         $typed = trim(preg_replace('/^(?:on|got|in|the)\s+/iu', '', mb_strtolower($typed)) ?? $typed);
         $typed = str_replace([' of ', ','], [' ', ''], $typed);
         $today = $this->today;
-        if (preg_match('/^(mon|tue|wed|thu|fri|sat|sun)[a-z]*\.?\s+(?:the\s+)?(?=.*\d)(.+)$/', $typed, $m) === 1) {
+        if (preg_match('/^'.self::NAMED.'$/', $typed, $m) === 1) {
             $day = $this->read($m[2], $ahead);
 
             // "Friday 12 December", where that is a Saturday: nobody knows which of the two is meant.
@@ -111,18 +118,12 @@ final readonly class SaidDay
     /** The weekday that a day has, where it is written with another: "Friday 12 December", of a Saturday; null elsewhere. */
     public function otherWeekday(string $typed, bool $ahead): ?string
     {
-        if (
-            preg_match(
-                '/^(?:on\s+)?(?:the\s+)?(?:mon|tue|wed|thu|fri|sat|sun)[a-z]*\.?,?\s+(?:the\s+)?(?=.*\d)(.+)$/iu',
-                trim($typed),
-                $m,
-            ) !== 1
-        ) {
+        if (preg_match('/^(?:on\s+)?(?:the\s+)?'.self::NAMED.'$/iu', trim($typed), $m) !== 1) {
             return null;
         }
-        $day = $this->read($typed, $ahead) === null ? $this->read($m[1], $ahead) : null;
+        $day = $this->read($typed, $ahead) === null ? $this->read($m[2], $ahead) : null;
 
-        return $day === null ? null : sprintf('%s is a %s.', ucfirst($m[1]), (new \DateTimeImmutable($day))->format('l'));
+        return $day === null ? null : sprintf('%s is a %s.', ucfirst($m[2]), (new \DateTimeImmutable($day))->format('l'));
     }
 
     /** By how long ago it was, or by its weekday: the last one, or the next where it is to come. */

@@ -2,12 +2,18 @@
 
 use Kettle\Material\Tables;
 use Kettle\Measure\Kind;
+use Kettle\Share\RecipeLines;
 use Kettle\Share\RecipeWords;
 use Tests\Core\Support;
 
 function words(): RecipeWords
 {
     return new RecipeWords(Support::planning()->cupboard(), Support::kitchen());
+}
+
+function recipeLines(): RecipeLines
+{
+    return new RecipeLines(Support::planning()->cupboard(), words());
 }
 
 it('knows every herb of the tables by its name and its botanical one', function () {
@@ -140,7 +146,7 @@ it('hears every way of infusing', function (string $line, array $methods) {
 ]);
 
 it('splits what was pasted into lines', function (string $text, array $lines) {
-    expect(words()->split($text))->toBe($lines);
+    expect(recipeLines()->split($text))->toBe($lines);
 })->with([
     'lines' => ["a b\nc d", ['a b', 'c d']],
     'another system’s ends' => ["a b\r\nc d\re f", ['a b', 'c d', 'e f']],
@@ -157,7 +163,7 @@ it('splits what was pasted into lines', function (string $text, array $lines) {
 ]);
 
 it('stays within bounds whatever is pasted', function () {
-    $split = words()->split(str_repeat(str_repeat('x', 500)."\n", 500));
+    $split = recipeLines()->split(str_repeat(str_repeat('x', 500)."\n", 500));
     expect($split)->toHaveCount(500);
     $read = (new Kettle\Share\PastedRecipe(Support::planning()->cupboard(), Support::planning()->methods(), Support::kitchen()))->read(
         "1 cup olive oil\n".str_repeat(str_repeat('x', 500)."\n", 500),
@@ -170,6 +176,6 @@ it('stays within bounds whatever is pasted', function () {
         ->and(max(array_map(fn (array $line) => mb_strlen($line['line']), $read->lines)))
         ->toBe(300);
     foreach (Tables::shipped()->table('methods')->rows('rows') as $row) {
-        expect(words()->isName($row->text('name')))->toBeBool();
+        expect(recipeLines()->isName($row->text('name')))->toBeBool();
     }
 });

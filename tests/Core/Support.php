@@ -47,6 +47,12 @@ final class Support
         return ($kitchen ?? self::kitchen())->words()->tell([$said])[0];
     }
 
+    /** @return list<string> what each line of a recipe was taken for, with a star where it was a guess */
+    public static function takenAs(ReadRecipe $read): array
+    {
+        return array_map(fn (array $line) => $line['as'].($line['guess'] ? '*' : ''), $read->lines);
+    }
+
     /**
      * @param  array<string, mixed>  $wish
      * @return list<string> "field: reason" of each fault, none when it can be planned

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Share;
+
+use Kettle\Material\Counts;
+use Kettle\Material\Cupboard;
+use Kettle\Material\State;
+use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Kind;
+
+/** The herb that a line of a recipe speaks of, in which state, and how much so many of them weigh. */
+final readonly class HerbLine
+{
+    public function __construct(private Cupboard $cupboard, private RecipeWords $words, private Counts $counts) {}
+
+    /**
+     * The herb a text speaks of, as a wish has it. Where it does not say dried, ground or powder, what is counted, and what
+     * is a kitchen's plant, is taken to be fresh: to be wrong that way harms nobody.
+     *
+     * @param  ?string  $state where it is said
+     * @param  bool  $counted whether a number of them is written before it
+     * @param  bool  $eaten whether the oil is for the kitchen
+     * @return array{array<string, string>|null, string, list<string>} its name, and what was guessed; null where there is none
+     */
+    public function of(string $rest, bool $counted, bool $eaten, ?string $state): array
+    {
+        $known = $this->words->knownHerb($rest);
+        $form = $this->words->form($rest);
+        $words = implode('|', [
+            'dried',
+            'dry',
+            'fresh(ly)?',
+            'raw',
+            'wilted',
+            'just',
+            'picked',
+            'chopped',
+            'crushed',
+            'cut',
+            'whole',
+            'loosely',
+            'lightly',
+            'packed',
+            'organic',
+            'powdered',
+            'ground',
+            'of',
+            ...$counted ? [...$this->counts->words(), 'large', 'small', 'medium', 'big', 'fat', 'ripe'] : [],
+        ]);
+        $name = trim(preg_replace('/\s+/', ' ', preg_replace('/[(,].*$|\b('.$words.')\b/iu', ' ', $rest) ?? '') ?? '');
+        if ($known === null && ($name === '' || mb_strlen($name) > 40 || str_word_count($name) > 4)) {
+            return [null, '', []];
+        }
+        $guesses = [];
+        $herb = $known === null ? ['name' => $name, 'form' => $form ?? 'thin-leaf'] : ['id' => $known['id']];
+        if ($known === null) {
+            $guesses[] = sprintf('“%s” is not in the list; how it is cut is a guess', $name);
+        } elseif ($form !== null && $this->cupboard->form($form)->traits->powder) {
+            $herb['form'] = $form;
+        }
+        $plant = $known === null ? null : $this->cupboard->herb($known['id']);
+        // A powder or a tea bag is dry by nature.
+        $dry = $this->cupboard->form($herb['form'] ?? ($plant->form ?? 'thin-leaf'))->waterFresh === null;
+        if ($state === null && ! $dry) {
+            $fresh = $counted || $eaten || ($plant !== null && $plant->isWatery());
+            $state = $fresh ? 'fresh' : 'dried';
+            $guesses[] = sprintf('whether it is dried is not said: %s is a guess', $state);
+        }
+        $herb['state'] = $state ?? 'dried';
+
+        return [$herb, $known['name'] ?? $name, $guesses];
+    }
+
+    /**
+     * "4 cloves of garlic": so many of them, with what they weigh, about.
+     *
+     * @param  bool  $eaten whether the oil is for the kitchen
+     * @return array{array<string, string>|null, string, list<string>} as of()
+     */
+    public function counted(float $least, float $most, string $rest, bool $eaten): array
+    {
+        $state = $this->words->state($rest);
+        $garlic = preg_match('/^cloves?\s*$/i', trim($rest, ' .,')) === 1;
+        [$herb, $name, $guesses] = $this->of($garlic ? 'garlic' : $rest, true, $eaten, $state);
+        if ($herb === null) {
+            return [null, '', []];
+        }
+        if ($garlic) {
+            $guesses[] = 'cloves are taken to be of garlic; if the spice is meant, change it';
+        }
+        $known = isset($herb['id']) ? $this->cupboard->herb($herb['id']) : null;
+        $each = $this->counts->of($rest, $known, State::from($herb['state']));
+        if ($each === null && $state === null && ($other = $this->counts->of($rest, $known, null)) !== null) {
+            // A stick of cinnamon is never fresh.
+            [$each, $herb['state']] = [$other, $other['state']->value];
+            $guesses = array_filter($guesses, fn (string $guess) => ! str_contains($guess, 'fresh is a guess'));
+        }
+        if ($each === null) {
+            $guesses[] = 'how much they weigh is not known: weigh them';
+        } else {
+            $grams = (($least + $most) / 2) * $each['g'];
+            $herb['amount'] = round($grams, $grams < 10 ? 1 : 0).' g';
+            $guesses[] = sprintf(
+                'about %s, between %s and %s: weigh it',
+                $herb['amount'],
+                AmountWriter::plain($least * $each['low'], Kind::Mass),
+                AmountWriter::plain($most * $each['high'], Kind::Mass),
+            );
+        }
+
+        return [$herb, $name, array_values($guesses)];
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Share;
+
+/** A line of a recipe that fills a jar: "a jar half full of dried petals", "cover with oil by an inch". */
+final readonly class JarLine
+{
+    public function __construct(private SaidAmount $amount, private RecipeWords $words) {}
+
+    /**
+     * @param  list<string>  $there ids of the oils that were named before
+     * @return array{by_jar: array<string, string>, cover: ?string, jar: array<string, string>, oil: ?array{id: string,
+     *     name: string}, herb: ?string}|null how full and how far covered, in which jar, the oil that is named first here,
+     *     and the words that name a herb; null where a line says nothing like it
+     */
+    public function read(string $line, array $there): ?array
+    {
+        $left = new Remainder($line);
+        $cover = $this->amount->covers($left);
+        // A spoon full of it is no jar.
+        $byJar = preg_match('/\bjars?\b/iu', $line) === 1 ? $this->amount->byJar($left)['by_jar'] ?? [] : [];
+        if ($byJar === [] && $cover === null) {
+            return null;
+        }
+        $jar = $this->amount->jar($left);
+        $oil = $herb = null;
+        foreach (preg_split('/\s*[;,]\s*/u', trim($left->text), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $piece) {
+            $named = $this->words->oil($piece);
+            $oil ??= $named === null || $named['id'] === '' || in_array($named['id'], $there, true) ? null : $named;
+            $herb ??= $named === null && $this->words->knownHerb($piece) !== null ? $piece : null;
+        }
+
+        return ['by_jar' => $byJar, 'cover' => $cover, 'jar' => $jar, 'oil' => $oil, 'herb' => $herb];
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Share;
+
+use Kettle\Material\Cupboard;
+use Kettle\Measure\Amount;
+use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Density;
+use Kettle\Measure\Kind;
+
+/** How much of which oil a line of a recipe speaks of. */
+final readonly class OilLine
+{
+    public function __construct(private Cupboard $cupboard) {}
+
+    /**
+     * @param  array{id: string, name: string}  $oil id empty where the tables do not have it
+     * @param  ?Amount  $aside what stands in brackets beside it
+     * @return array{oil: array{id: string, name: string, ml: float, typed: string}, says: string, guess: bool}
+     */
+    public function measured(Amount $amount, string $typed, array $oil, ?Amount $aside): array
+    {
+        $known = $oil['id'] !== '';
+        // Of an oil that nobody knows, the weight is taken to be an oil's, until it is chosen.
+        $density = $known ? $this->cupboard->carrier($oil['id'])->at20 : Density::gramsPerMl(0.915);
+        $ml = $amount->kind === Kind::Mass ? $density->volumeOf($amount->value) : $amount->value;
+        $says = sprintf('%s of %s.', AmountWriter::plain($ml, Kind::Volume), $oil['name']);
+        $guess = ! $known;
+        if ($amount->low < $amount->high) {
+            $says .= ' The middle of what is written.';
+            $guess = true;
+        }
+        if ($aside !== null) {
+            $beside = $aside->kind === Kind::Mass ? $density->volumeOf($aside->value) : $aside->value;
+            if (abs($beside / $ml - 1) > 0.12) {
+                $says = sprintf(
+                    '%s of %s, as the brackets say; the two amounts written are not the same.',
+                    AmountWriter::plain($beside, Kind::Volume),
+                    $oil['name'],
+                );
+                $guess = true;
+            }
+            [$ml, $typed] = [$beside, round($beside, 1).' mL'];
+        }
+        if (! $known) {
+            $says .= ' '.self::ask($oil['name']);
+        }
+
+        return [
+            'oil' => [
+                'id' => $oil['id'],
+                'name' => $oil['name'],
+                'ml' => $ml,
+                'typed' => $amount->low < $amount->high ? round($ml, 1).' mL' : $typed,
+            ],
+            'says' => $says,
+            'guess' => $guess,
+        ];
+    }
+
+    /** Which oil it is, asked by the name it has. */
+    public static function ask(string $name): string
+    {
+        return mb_strtolower($name) === 'oil'
+            ? 'Which oil is not said: choose it at the Bench.'
+            : sprintf('“%s” is not in the tables: choose an oil at the Bench. None is taken for it.', $name);
+    }
+}

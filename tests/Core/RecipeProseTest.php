@@ -1,0 +1,126 @@
+<?php
+
+use Tests\Core\Support;
+
+// As recipes are written, with their steps, in parts and by the jar; common practice, no source.
+it('reads a recipe with its prose into a wish', function (string $text, array $wish, array $as) {
+    $read = Support::pasted($text);
+    expect($read->wish)->toEqual($wish)->and(Support::takenAs($read))->toBe($as);
+})->with([
+    // What is done with the oil is no second oil, and a time of other work is not how long it infuses.
+    'with its steps' => [
+        "Ingredients\n40 g dried calendula\n1 cup olive oil\nMethod\nWilt the flowers for 12 hours.\nWarm the oil for 10 minutes.\n".
+        "Pour the oil over the herbs.\nShake every 2 days for 5 weeks. Cool for 20 min. Strain the oil through muslin. Keeps for 1 year.",
+        [
+            'herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '40 g']],
+            'oils' => [['id' => 'olive']],
+            'oil_amount' => '1 cup',
+            'method' => 'cold',
+            'hours' => '5 weeks',
+        ],
+        ['step', 'herb', 'oil', 'step', 'step', 'step', 'step', 'method*', 'step', 'step', 'unread'],
+    ],
+    'the hours of the way, and a warmth that is no limit' => [
+        "40 g dried calendula\n1 cup olive oil\nNever let it get over 60 C\nDouble boiler at 45 C for 3 hours\nlow heat 10 min first",
+        [
+            'herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '40 g']],
+            'oils' => [['id' => 'olive']],
+            'oil_amount' => '1 cup',
+            'method' => 'double-boiler',
+            'hours' => '3 hours',
+            'warmth' => '45 C',
+        ],
+        ['herb', 'oil', 'step', 'method*', 'step'],
+    ],
+    'no time of infusing at all' => [
+        "40 g dried calendula\n1 cup olive oil\nCool for 20 min.\nPreparation: 10 min",
+        [
+            'herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '40 g']],
+            'oils' => [['id' => 'olive']],
+            'oil_amount' => '1 cup',
+        ],
+        ['herb', 'oil', 'step', 'step'],
+    ],
+    'in parts' => [
+        "2 parts dried linden\n1 part dried mullein flowers\n4 parts rice bran oil\n1 part jojoba",
+        [
+            'herbs' => [
+                ['id' => 'linden-blossom', 'state' => 'dried', 'parts' => '2'],
+                ['id' => 'mullein-flower', 'state' => 'dried', 'parts' => '1'],
+            ],
+            'oils' => [['id' => 'rice-bran', 'parts' => '4'], ['id' => 'jojoba', 'parts' => '1']],
+            'ratio' => '3:5 v/v',
+        ],
+        ['herb', 'herb', 'oil', 'oil'],
+    ],
+    'by the jar' => [
+        "Fill a pint jar 3/4 with dried calendula\nCover with sunflower oil by 1 inch\nSteep in the dark for a month",
+        [
+            'herbs' => [['id' => 'calendula', 'state' => 'dried']],
+            'oils' => [['id' => 'sunflower']],
+            'jar' => '473',
+            'by_jar' => ['fill' => 'three-quarters', 'cover' => '1 inch'],
+            'method' => 'cold',
+            'school' => 'four-weeks',
+        ],
+        ['herb', 'oil', 'method*'],
+    ],
+    'two by the jar, and a spoon full of a third' => [
+        "½ jar of dried rose petals\n1/4 jar of dried lavender\na spoon full of dried yarrow\nolive oil",
+        [
+            'herbs' => [
+                ['id' => 'rose-petal', 'state' => 'dried'],
+                ['id' => 'lavender', 'state' => 'dried'],
+                ['id' => 'yarrow', 'state' => 'dried'],
+            ],
+            'oils' => [['id' => 'olive']],
+            'by_jar' => ['fill' => 'half'],
+        ],
+        ['herb', 'herb*', 'herb*', 'oil*'],
+    ],
+    'half a jar, and to the brim' => [
+        "½ jar of dried rose petals\nolive oil to the brim",
+        [
+            'herbs' => [['id' => 'rose-petal', 'state' => 'dried']],
+            'oils' => [['id' => 'olive']],
+            'by_jar' => ['fill' => 'half', 'cover' => 'brim'],
+        ],
+        ['herb', 'oil'],
+    ],
+    'each amount after its name, and two in a line' => [
+        "Olive oil: 250 ml\nYarrow, dried – 30 g\nAdd 40 g dried rosemary to 50 ml jojoba\nEnough olive oil to cover",
+        [
+            'herbs' => [
+                ['id' => 'yarrow', 'state' => 'dried', 'amount' => '30 g'],
+                ['id' => 'rosemary', 'state' => 'dried', 'amount' => '40 g'],
+            ],
+            'oils' => [['id' => 'olive', 'parts' => '250'], ['id' => 'jojoba', 'parts' => '50']],
+            'oil_amount' => '300 mL',
+        ],
+        ['oil', 'herb', 'herb', 'oil', 'step'],
+    ],
+    'drops of a plant are no herb, and an oil with no amount that nobody knows is no part' => [
+        "40 g dried calendula\n100 ml jojoba\n5 drops tea tree\nVitamin E oil\nEmu oil",
+        [
+            'herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '40 g']],
+            'oils' => [['id' => 'jojoba']],
+            'oil_amount' => '100 ml',
+        ],
+        ['herb', 'oil', 'unread', 'unread', 'unread'],
+    ],
+    // No plant is taken for one that is not named.
+    'no herb at all' => [
+        "1 cup olive oil\nWarm it well",
+        ['herbs' => [['name' => 'herb']], 'oils' => [['id' => 'olive']], 'oil_amount' => '1 cup'],
+        ['oil', 'step'],
+    ],
+    'in digits of another keyboard' => [
+        "٢٠٠ ml olive oil\n５０ g dried calendula",
+        [
+            'herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '50 g']],
+            'oils' => [['id' => 'olive']],
+            'oil_amount' => '200 ml',
+        ],
+        ['oil', 'herb'],
+    ],
+]);
